@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\Call;
+use App\Models\KeyEntry;
+use App\Models\KeyVersion;
+use App\Models\Round;
+use Core\Codebook\Codebook;
+use Core\Codebook\Judgement;
+use Core\Codebook\Verdict;
+use Core\Consensus\Consensus;
+use Core\Consensus\Grade;
+use Core\Version;
+
+/** Turns a panel's handed-in readings into a key: consensus per case and fault, graded by the measurement. */
+final readonly class BuildKey
+{
+    public function __construct(private MeasureRecording $measure) {}
+
+    public function __invoke(Round $panel): KeyVersion
+    {
+        $key = KeyVersion::create([
+            'round_id' => $panel->id,
+            'number' => 1 + (int) $panel->keys()->max('number'),
+            'lens' => $panel->lens,
+            'core_version' => Version::CURRENT,
+        ]);
+        $codebook = Codebook::standard();
+        $rows = [];
+        foreach ($panel->cases()->with(['recording', 'readings' => fn ($q) => $q->whereNotNull('handed_in_at'), 'readings.calls'])->get() as $case) {
+            $measured = ($this->measure)($case->recording)->faults;
+            $calls = $case->readings->flatMap->calls->groupBy('fault');
+            foreach ($codebook->keys() as $fault) {
+                $consensus = Consensus::of(
+                    array_values($calls->get($fault, collect())->map(static fn (Call $c) => $c->toCore())->all()),
+                    (float) config('academy.majority'),
+                    (int) config('academy.able'),
+                );
+                $judgement = new Judgement(Verdict::from($measured[$fault]['verdict']), $measured[$fault]['margin'], $measured[$fault]['sentence']);
+                $rows[] = [
+                    'key_version_id' => $key->id, 'recording_id' => $case->recording_id, 'fault' => $fault,
+                    'label' => $consensus->label->value, 'grade' => Grade::of($consensus->label, $judgement)->value,
+                    'present' => $consensus->present, 'absent' => $consensus->absent, 'cannot_tell' => $consensus->cannotTell,
+                    'severity' => $consensus->severity, 'onset' => $consensus->onset?->value,
+                    'verdict' => $judgement->verdict->value, 'margin' => $judgement->margin, 'sentence' => $judgement->sentence,
+                ];
+            }
+        }
+        foreach (array_chunk($rows, 200) as $chunk) {
+            KeyEntry::insert($chunk);
+        }
+
+        return $key;
+    }
+}

@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\AuditEntry;
+use App\Models\Reading;
+use App\Models\User;
+use Core\Codebook\Codebook;
+use Illuminate\Support\Facades\DB;
+
+/** Hands a complete reading in and locks it. Handing in twice is the same as once. */
+final readonly class HandInReading
+{
+    /** @throws ActionException with everything that stands in the way */
+    public function __invoke(Reading $reading, User $by): void
+    {
+        DB::transaction(function () use ($reading, $by): void {
+            $reading = Reading::query()->lockForUpdate()->with(['case.round', 'calls'])->findOrFail($reading->id);
+            if ($reading->handed_in_at !== null) {
+                return;
+            }
+            if ($reading->isLocked()) {
+                throw new ActionException('The round is closed; what was saved is kept, but it cannot be handed in any more.');
+            }
+            $obstacles = $reading->toCore()->obstacles(Codebook::standard());
+            if ($obstacles !== []) {
+                throw new ActionException(implode(' ', $obstacles));
+            }
+            $reading->update(['handed_in_at' => now()]);
+            AuditEntry::note($by, 'hand-in', "reading {$reading->public_id}");
+        });
+    }
+}

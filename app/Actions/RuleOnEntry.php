@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\AuditEntry;
+use App\Models\KeyEntry;
+use App\Models\KeyVersion;
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+
+/** The head coach's ruling on one entry of a key. On a frozen key it goes into a new version; both stay visible. */
+final readonly class RuleOnEntry
+{
+    /**
+     * @param  'present'|'absent'|'none'  $ruling
+     *
+     * @throws ActionException
+     */
+    public function __invoke(KeyEntry $entry, string $ruling, string $reason, User $by): KeyEntry
+    {
+        return DB::transaction(function () use ($entry, $ruling, $reason, $by): KeyEntry {
+            $key = KeyVersion::query()->lockForUpdate()->findOrFail($entry->key_version_id);
+            $newest = (int) KeyVersion::query()->where('round_id', $key->round_id)->max('number');
+            if ($key->number !== $newest) {
+                throw new ActionException("Version {$key->number} of this key has been followed by version $newest; rule on that one.");
+            }
+            if ($key->frozen_at !== null) {
+                $entry = $this->copy($key)->entries()->where('recording_id', $entry->recording_id)->where('fault', $entry->fault)->sole();
+            }
+            $entry->update(['ruling' => $ruling, 'ruling_reason' => $reason, 'ruled_by' => $by->id, 'ruled_at' => now()]);
+            AuditEntry::note($by, 'rule', "{$entry->fault} in recording {$entry->recording->public_id}", ['ruling' => $ruling, 'reason' => $reason, 'key_version' => $entry->keyVersion->number]);
+
+            return $entry;
+        });
+    }
+
+    private function copy(KeyVersion $key): KeyVersion
+    {
+        $next = $key->replicate(['frozen_at'])->fill(['number' => $key->number + 1]);
+        $next->save();
+        $rows = $key->entries()->get()->map(fn (KeyEntry $e): array => ['key_version_id' => $next->id] + collect($e->getAttributes())->except('id')->all());
+        foreach ($rows->chunk(200) as $chunk) {
+            KeyEntry::insert(array_values($chunk->all()));
+        }
+
+        return $next;
+    }
+}

@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\Call;
+use App\Models\Reading;
+use Core\Codebook\Codebook;
+use Core\CoreException;
+use Core\Motion\Station;
+use Core\Reading\Call as CoreCall;
+use Core\Reading\Decision;
+use Core\Reading\Pin;
+use Core\Reading\Presence;
+use Core\Reading\Reading as CoreReading;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * Takes the whole sheet of a reading as the rater sees it. Safe to send again: the same sheet leaves the same
+ * rows. A sheet made from an older version than the one kept is refused, so that two tabs cannot overwrite
+ * each other unseen.
+ */
+final readonly class SaveReading
+{
+    /**
+     * @param  array{version: int, calls: array<string, array<string, mixed>>, first_causes: list<string>, cue: string}  $sheet
+     * @return int the new version
+     *
+     * @throws ActionException|StaleSheet
+     */
+    public function __invoke(Reading $reading, array $sheet): int
+    {
+        try {
+            $core = $this->toCore($sheet);
+        } catch (CoreException $e) {
+            throw new ActionException($e->getMessage().' This change was not saved; everything before it is kept.');
+        }
+
+        return DB::transaction(function () use ($reading, $sheet, $core): int {
+            $reading = Reading::query()->lockForUpdate()->with('case.round')->findOrFail($reading->id);
+            if ($reading->isLocked()) {
+                throw new ActionException($reading->handed_in_at !== null
+                    ? 'This reading has been handed in and is locked; nothing was changed.'
+                    : 'The round is closed; nothing was changed. What was saved before is kept.');
+            }
+            if ($sheet['version'] !== $reading->version) {
+                throw new StaleSheet($reading);
+            }
+            $kept = $reading->calls()->get()->keyBy('fault');
+            foreach ($core->calls as $fault => $call) {
+                $row = $kept->get($fault) ?? new Call(['reading_id' => $reading->id]);
+                $row->fill(Call::row($call))->save();
+            }
+            Call::query()->where('reading_id', $reading->id)->whereNotIn('fault', array_keys($core->calls))->delete();
+            $reading->update(['first_causes' => $core->firstCauses, 'cue' => $core->cue, 'version' => $reading->version + 1]);
+
+            return $reading->version;
+        });
+    }
+
+    /** @param array{version: int, calls: array<string, array<string, mixed>>, first_causes: list<string>, cue: string} $sheet */
+    private function toCore(array $sheet): CoreReading
+    {
+        $codebook = Codebook::standard();
+        $calls = [];
+        foreach ($sheet['calls'] as $key => $c) {
+            $codebook->fault($key);
+            $calls[$key] = new CoreCall(
+                $key,
+                Presence::from((string) $c['presence']),
+                isset($c['severity']) ? (int) $c['severity'] : null,
+                isset($c['onset']) ? Station::from((string) $c['onset']) : null,
+                isset($c['decision']) ? Decision::from((string) $c['decision']) : null,
+                isset($c['confidence']) ? (int) $c['confidence'] : null,
+                array_map(static fn (array $p): Pin => new Pin((string) $p['on'], (float) $p['t']), array_values($c['pins'] ?? [])),
+            );
+        }
+        $reading = new CoreReading($calls, array_values(array_unique($sheet['first_causes'])), trim($sheet['cue']));
+        if (count($reading->firstCauses) > 2) {
+            throw new CoreException('At most two first causes are allowed.');
+        }
+        foreach ($reading->firstCauses as $cause) {
+            $cause === CoreReading::NOT_IN_THE_FEET || $codebook->fault($cause);
+        }
+
+        return $reading;
+    }
+}

@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\Golfer;
+use App\Models\Motion;
+use App\Models\Recording;
+use App\Models\StationMark;
+use App\Models\TraceChannel;
+use Core\Motion\Motion as CoreMotion;
+use Core\Motion\StationTimes;
+use Core\Trace\Quality;
+use Core\Trace\QualityFinding;
+use Core\Trace\Trace;
+use Illuminate\Support\Facades\DB;
+
+/** Puts one recording on the Shelf, whole or not at all, and measures it. */
+final readonly class StoreRecording
+{
+    public function __construct(private MeasureRecording $measure) {}
+
+    /**
+     * @param  array{club: string, swing?: string, shape?: ?string, device_name?: ?string, source: string}  $facts
+     *
+     * @throws ActionException when the same samples are on the Shelf already
+     */
+    public function __invoke(Golfer $golfer, array $facts, Trace $trace, ?StationTimes $stations = null, ?CoreMotion $motion = null): Recording
+    {
+        $checksum = self::checksum($trace);
+        $known = Recording::query()->where('checksum', $checksum)->first();
+        if ($known !== null) {
+            throw new ActionException("These samples are already on the Shelf as recording {$known->public_id}; nothing was stored a second time.");
+        }
+
+        return DB::transaction(function () use ($golfer, $facts, $trace, $stations, $motion, $checksum): Recording {
+            $recording = Recording::create([
+                ...$facts,
+                'golfer_id' => $golfer->id,
+                'device_class' => $trace->device->value,
+                'rate_hz' => $trace->rateHz,
+                't0' => $trace->t0,
+                'samples' => $trace->samples(),
+                'mass_kg' => $trace->massKg,
+                'stance' => $trace->stance?->toArray(),
+                'quality' => array_map(static fn (QualityFinding $f): array => $f->toArray(), Quality::of($trace)),
+                'checksum' => $checksum,
+            ]);
+            foreach ($trace->channels as $name => $samples) {
+                TraceChannel::create(['recording_id' => $recording->id, 'name' => $name, 'samples' => $samples]);
+            }
+            foreach ($stations?->all() ?? [] as $code => $time) {
+                StationMark::create(['recording_id' => $recording->id, 'code' => $code, 't_s' => $time->t, 'uncertainty_s' => $time->uncertainty, 'source' => $time->source]);
+            }
+            if ($motion !== null) {
+                Motion::create(['recording_id' => $recording->id, ...Motion::row($motion)]);
+            }
+            ($this->measure)($recording);
+
+            return $recording;
+        });
+    }
+
+    private static function checksum(Trace $trace): string
+    {
+        $hash = hash_init('sha256');
+        hash_update($hash, $trace->device->value.'|'.$trace->rateHz);
+        foreach ($trace->channels as $name => $samples) {
+            hash_update($hash, '|'.$name.'|'.pack('g*', ...$samples));
+        }
+
+        return hash_final($hash);
+    }
+}

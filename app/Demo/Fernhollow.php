@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Demo;
+
+use Core\Motion\Handedness;
+use Core\Simulation\GolferSpec;
+use Core\Simulation\Plant;
+use Core\Simulation\Rater;
+use Core\Trace\DeviceClass;
+
+/** The invented scenario: a winter indoor calibration programme. Every person, place and number is made up. */
+final class Fernhollow
+{
+    public const PASSWORD = 'fernhollow-winter';
+
+    /** @return list<array{string, string, string, Rater|null}> name, address, role, how this person sees */
+    public static function people(): array
+    {
+        return [
+            ['Maren Ashdown', 'maren@fernhollow.example', 'head-coach', null],
+            ['Odile Marrow', 'odile@fernhollow.example', 'panel', new Rater(4.4, 0.1, 0.0, 0.95, 2)],
+            ['Piet Lindqvale', 'piet@fernhollow.example', 'panel', new Rater(4.2, -0.1, 0.0, 0.95, 0)],
+            ['Ros Tennerly', 'ros@fernhollow.example', 'panel', new Rater(4.6, 0.2, 0.0, 0.9, 4)],
+            ['Gwil Harrowby', 'gwil@fernhollow.example', 'panel', new Rater(4.0, 0.0, 0.01, 0.9, 0)],
+            ['Suvi Calder', 'suvi@fernhollow.example', 'panel', new Rater(4.3, -0.2, 0.0, 0.95, -2)],
+            ['Tam Brackley', 'tam@fernhollow.example', 'instructor', new Rater(3.3, 0.1, 0.0, 0.8, 0)],
+            ['Ines Foxcroft', 'ines@fernhollow.example', 'instructor', new Rater(2.8, -0.6, 0.0, 0.4, 12)],
+            ['Dov Wrenfield', 'dov@fernhollow.example', 'instructor', new Rater(2.6, 0.7, 0.0, 0.7, -6)],
+            ['Hanne Oldacre', 'hanne@fernhollow.example', 'instructor', new Rater(2.9, 0.0, 0.05, 0.6, 0)],
+            ['Kit Marlpit', 'kit@fernhollow.example', 'instructor', new Rater(1.8, 0.0, 0.0, 0.2, 16, ['late-recentre', 'late-load'])],
+            ['Bea Thornley', 'bea@fernhollow.example', 'instructor', new Rater(3.1, -0.1, -0.02, 0.9, 0, ['late-push'])],
+            ['Arlo Quench', 'arlo@fernhollow.example', 'instructor', new Rater(2.2, -0.3, 0.0, 0.5, 6, ['spin-out'])],
+            ['Vesna Pell', 'vesna@fernhollow.example', 'instructor', new Rater(2.7, 0.3, 0.0, 0.9, -4)],
+        ];
+    }
+
+    /**
+     * The recordings in the order they were made.
+     *
+     * @return list<array{golfer: string, limits: ?string, club: string, shape: string, film: bool, trace: bool, spec: GolferSpec}>
+     */
+    public static function recordings(): array
+    {
+        $mat = DeviceClass::Mat;
+        $plate = DeviceClass::Plate;
+        $dual = DeviceClass::DualPlate;
+        $rows = [
+            // golfer, hand, height, mass, limits, club, shape, device, planted, shown as
+            ['Wren', 'right', 1710, 68, null, 'hybrid', 'straight', $dual, [], 'both'],
+            ['Heron', 'right', 1860, 92, null, 'hybrid', 'draw', $mat, ['hang-back' => 2], 'both'],
+            ['Lapwing', 'left', 1740, 74, null, 'hybrid', 'straight', $dual, ['late-recentre' => 2], 'both'],
+            ['Dunnock', 'right', 1690, 81, 'healed lead ankle', 'fairway wood', 'fade', $plate, ['sway' => 3], 'both'],
+            ['Siskin', 'right', 1650, 60, null, 'pitching wedge', 'straight', $dual, ['late-push' => 2], 'both'],
+            ['Curlew', 'right', 1780, 85, null, 'fairway wood', 'fade', $dual, ['spin-out' => 3], 'both'],
+            ['Plover', 'left', 1820, 88, null, 'hybrid', 'draw', $mat, ['no-load' => 2], 'both'],
+            ['Fieldfare', 'right', 1720, 76, 'senior, balance limit', 'hybrid', 'straight', $mat, ['fall-off' => 2], 'film'],
+            ['Wren', 'right', 1710, 68, null, 'fairway wood', 'straight', $dual, ['late-load' => 2], 'both'],
+            ['Goldcrest', 'right', 1680, 63, null, 'hybrid', 'draw', $plate, ['early-lunge' => 2], 'both'],
+            ['Heron', 'right', 1860, 92, null, 'fairway wood', 'draw', $dual, ['late-arrival' => 3], 'both'],
+            ['Nuthatch', 'right', 1760, 79, null, 'pitching wedge', 'straight', $mat, ['hang-back' => 1], 'trace'],
+            ['Lapwing', 'left', 1740, 74, null, 'fairway wood', 'straight', $dual, ['sway' => 2, 'late-recentre' => 3], 'both'],
+            ['Stonechat', 'right', 1800, 95, null, 'hybrid', 'fade', $dual, ['spin-out' => 2, 'late-push' => 2], 'both'],
+            ['Siskin', 'right', 1650, 60, null, 'hybrid', 'straight', $mat, [], 'film'],
+            ['Curlew', 'right', 1780, 85, null, 'hybrid', 'fade', $dual, ['late-recentre' => 2], 'trace'],
+            ['Redstart', 'right', 1730, 71, null, 'fairway wood', 'straight', $plate, ['hang-back' => 3], 'both'],
+            ['Plover', 'left', 1820, 88, null, 'fairway wood', 'draw', $dual, ['fall-off' => 3], 'both'],
+            ['Dunnock', 'right', 1690, 81, 'healed lead ankle', 'hybrid', 'fade', $dual, ['late-push' => 3], 'both'],
+            ['Goldcrest', 'right', 1680, 63, null, 'fairway wood', 'draw', $mat, ['late-load' => 3], 'both'],
+            ['Nuthatch', 'right', 1760, 79, null, 'hybrid', 'straight', $dual, ['spin-out' => 2], 'both'],
+            ['Fieldfare', 'right', 1720, 76, 'senior, balance limit', 'pitching wedge', 'straight', $plate, ['no-load' => 3], 'both'],
+            ['Redstart', 'right', 1730, 71, null, 'hybrid', 'straight', $dual, ['sway' => 2], 'both'],
+            ['Stonechat', 'right', 1800, 95, null, 'fairway wood', 'fade', $mat, ['early-lunge' => 3], 'both'],
+        ];
+        $clubs = ['hybrid' => [1000.0, 460.0], 'fairway wood' => [1065.0, 500.0], 'pitching wedge' => [910.0, 340.0]];
+        $out = [];
+        foreach ($rows as $i => [$golfer, $hand, $height, $mass, $limits, $club, $shape, $device, $planted, $shown]) {
+            $out[] = [
+                'golfer' => $golfer, 'limits' => $limits, 'club' => $club, 'shape' => $shape,
+                'film' => $shown !== 'trace', 'trace' => $shown !== 'film',
+                'spec' => new GolferSpec("fernhollow|$i", new Plant($planted), Handedness::from($hand), $device, $height, $mass, $clubs[$club][0], $clubs[$club][1]),
+            ];
+        }
+
+        return $out;
+    }
+}

@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Core\Motion\Station;
+use Core\Reading\Call as CoreCall;
+use Core\Reading\Decision;
+use Core\Reading\Pin;
+use Core\Reading\Presence;
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * @property int $reading_id
+ * @property string $fault
+ * @property string $presence
+ * @property ?int $severity
+ * @property ?string $onset
+ * @property ?string $decision
+ * @property ?int $confidence
+ * @property list<array{on: 'film'|'trace', t: float}> $pins
+ */
+final class Call extends Model
+{
+    public $timestamps = false;
+
+    protected $fillable = ['reading_id', 'fault', 'presence', 'severity', 'onset', 'decision', 'confidence', 'pins'];
+
+    protected $attributes = ['pins' => '[]'];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['pins' => 'array'];
+    }
+
+    public function toCore(): CoreCall
+    {
+        return new CoreCall(
+            $this->fault,
+            Presence::from($this->presence),
+            $this->severity,
+            $this->onset === null ? null : Station::from($this->onset),
+            $this->decision === null ? null : Decision::from($this->decision),
+            $this->confidence,
+            array_map(static fn (array $p): Pin => new Pin($p['on'], (float) $p['t']), $this->pins),
+        );
+    }
+
+    /** @return array<string, mixed> attributes of a row for a core call */
+    public static function row(CoreCall $call): array
+    {
+        return [
+            'fault' => $call->fault, 'presence' => $call->presence->value, 'severity' => $call->severity, 'onset' => $call->onset?->value,
+            'decision' => $call->decision?->value, 'confidence' => $call->confidence,
+            'pins' => array_map(static fn (Pin $p): array => ['on' => $p->on, 't' => round($p->t, 4)], $call->pins),
+        ];
+    }
+}

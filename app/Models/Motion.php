@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Casts\PackedFloats;
+use Core\Motion\Motion as CoreMotion;
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * Body points of one recording, packed point by point, axis by axis.
+ *
+ * @property float $rate_hz
+ * @property float $t0
+ * @property int $frames
+ * @property list<string> $points
+ * @property list<float> $coordinates
+ */
+final class Motion extends Model
+{
+    public $timestamps = false;
+
+    protected $fillable = ['recording_id', 'rate_hz', 't0', 'frames', 'points', 'coordinates'];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['points' => 'array', 'coordinates' => PackedFloats::class, 'rate_hz' => 'float', 't0' => 'float'];
+    }
+
+    /** @return array<string, mixed> attributes of a row for a core motion */
+    public static function row(CoreMotion $motion): array
+    {
+        $all = [];
+        foreach ($motion->points as $axes) {
+            array_push($all, ...$axes[0], ...$axes[1], ...$axes[2]);
+        }
+
+        return ['rate_hz' => $motion->rateHz, 't0' => $motion->t0, 'frames' => $motion->frames(), 'points' => array_keys($motion->points), 'coordinates' => $all];
+    }
+
+    public function toCore(): CoreMotion
+    {
+        $chunks = array_chunk($this->coordinates, $this->frames);
+        $points = [];
+        foreach ($this->points as $i => $name) {
+            $points[$name] = [$chunks[3 * $i], $chunks[3 * $i + 1], $chunks[3 * $i + 2]];
+        }
+
+        return new CoreMotion($this->rate_hz, $points, $this->t0);
+    }
+}

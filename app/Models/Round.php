@@ -1,0 +1,99 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Concerns\HasUlids;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\BelongsToMany;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\Relations\HasManyThrough;
+use Illuminate\Database\Eloquent\Relations\HasOne;
+use Illuminate\Support\Carbon;
+
+/**
+ * @property int $id
+ * @property string $public_id
+ * @property string $name
+ * @property string $kind
+ * @property string $state
+ * @property string $lens
+ * @property string $codebook_version
+ * @property string $seed
+ * @property ?int $key_version_id
+ * @property ?Carbon $opened_at
+ * @property ?Carbon $closed_at
+ * @property ?Carbon $published_at
+ * @property ?KeyVersion $keyVersion
+ * @property ?RoundResult $result
+ */
+final class Round extends Model
+{
+    use HasUlids;
+
+    public const PANEL = 'panel';
+
+    public const STAFF = 'staff';
+
+    protected $fillable = ['name', 'kind', 'state', 'lens', 'codebook_version', 'seed', 'key_version_id', 'opened_at', 'closed_at', 'published_at', 'created_by'];
+
+    /** @return list<string> */
+    public function uniqueIds(): array
+    {
+        return ['public_id'];
+    }
+
+    public function getRouteKeyName(): string
+    {
+        return 'public_id';
+    }
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['opened_at' => 'datetime', 'closed_at' => 'datetime', 'published_at' => 'datetime'];
+    }
+
+    /** @return HasMany<RoundCase, $this> */
+    public function cases(): HasMany
+    {
+        return $this->hasMany(RoundCase::class);
+    }
+
+    /** @return BelongsToMany<User, $this> */
+    public function members(): BelongsToMany
+    {
+        return $this->belongsToMany(User::class, 'round_members');
+    }
+
+    /** @return HasManyThrough<Reading, RoundCase, $this> */
+    public function readings(): HasManyThrough
+    {
+        return $this->hasManyThrough(Reading::class, RoundCase::class);
+    }
+
+    /** @return BelongsTo<KeyVersion, $this> */
+    public function keyVersion(): BelongsTo
+    {
+        return $this->belongsTo(KeyVersion::class);
+    }
+
+    /** @return HasMany<KeyVersion, $this> the keys made from this round, when it is a panel's */
+    public function keys(): HasMany
+    {
+        return $this->hasMany(KeyVersion::class)->orderByDesc('number');
+    }
+
+    /** @return HasOne<RoundResult, $this> */
+    public function result(): HasOne
+    {
+        return $this->hasOne(RoundResult::class);
+    }
+
+    public function isPanel(): bool
+    {
+        return $this->kind === self::PANEL;
+    }
+}

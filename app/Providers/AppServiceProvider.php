@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Providers;
+
+use App\Models\User;
+use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\ServiceProvider;
+use Illuminate\Support\Str;
+
+final class AppServiceProvider extends ServiceProvider
+{
+    public function boot(): void
+    {
+        Model::shouldBeStrict(! $this->app->isProduction());
+        RateLimiter::for('login', static fn (Request $request): array => [
+            Limit::perMinute(8)->by(Str::lower((string) $request->input('email')).'|'.$request->ip()),
+            Limit::perMinute(60)->by((string) $request->ip()),
+        ]);
+        Gate::define('run-academy', static fn (User $user): bool => $user->isHeadCoach());
+    }
+}

@@ -1,0 +1,136 @@
+# Shared by bin/start, bin/stop, bin/test and bin/bench. Sourced, never run.
+set -euo pipefail
+ROOT="$(cd "$(dirname "${BASH_SOURCE[0]}")/../.." && pwd)"
+cd "$ROOT"
+RUN="$ROOT/storage/run"
+# The JIT is off in Debian's command-line PHP; the arithmetic is several times faster with it.
+PHP=(php -d opcache.enable_cli=1 -d opcache.jit=tracing -d opcache.jit_buffer_size=64M -d memory_limit=512M)
+export COMPOSER_ALLOW_SUPERUSER=1 COMPOSER_NO_INTERACTION=1
+
+say() { printf '%s\n' "$*"; }
+fail() { printf '\nstopped: %s\n' "$1" >&2; shift; for line in "$@"; do printf '  %s\n' "$line" >&2; done; exit 1; }
+
+as_root() {
+  if [ "$(id -u)" = 0 ]; then "$@"
+  elif command -v sudo >/dev/null; then sudo "$@"
+  else fail "these commands need root, and neither root nor sudo is at hand: $*" "Run the command as root, or install sudo."
+  fi
+}
+
+# need_debian PACKAGE… : installs those that are missing, refreshing the index only when it has to.
+need_debian() {
+  local missing=() p log
+  for p in "$@"; do
+    dpkg-query -W -f='${Status}\n' "$p" 2>/dev/null | grep -q '^install ok installed$' || missing+=("$p")
+  done
+  [ ${#missing[@]} -eq 0 ] && return 0
+  command -v apt-get >/dev/null || fail "these Debian packages are missing and apt-get is not here: ${missing[*]}"
+  say "installing Debian packages: ${missing[*]}"
+  mkdir -p "$RUN"; log="$RUN/apt.log"
+  as_root apt-get update >"$log" 2>&1 || fail "the Debian package index could not be refreshed" "$(tail -n 2 "$log")" "Is the network there? Nothing was changed."
+  as_root env DEBIAN_FRONTEND=noninteractive apt-get install -y --no-install-recommends "${missing[@]}" >>"$log" 2>&1 \
+    || fail "Debian packages could not be installed: ${missing[*]}" "$(tail -n 3 "$log")" "The whole output is in storage/run/apt.log."
+}
+
+need_disk() {
+  local free
+  free=$(df -Pm "$ROOT" | awk 'NR==2 {print $4}')
+  [ "$free" -ge 600 ] || fail "only ${free} MB are free on this disk; at least 600 MB are needed" "Nothing was changed."
+}
+
+need_php() {
+  need_debian php8.2-cli php8.2-pgsql php8.2-mbstring php8.2-xml php8.2-intl php8.2-curl php8.2-zip php8.2-opcache php8.2-bcmath composer unzip git
+}
+
+# Installs the PHP packages when composer.json has changed since the last time. $1: dev or app.
+need_composer() {
+  local want stamp="vendor/.installed-$1" flags=()
+  want=$(sha256sum composer.json | cut -c1-64)
+  if [ -f vendor/.installed-dev ] && [ "$(cat vendor/.installed-dev)" = "$want" ]; then return 0; fi
+  if [ -f "$stamp" ] && [ "$(cat "$stamp")" = "$want" ]; then return 0; fi
+  [ "$1" = app ] && flags=(--no-dev)
+  say "installing PHP packages ($1)"
+  mkdir -p "$RUN"
+  composer install --prefer-dist --no-progress --no-scripts "${flags[@]}" >"$RUN/composer.log" 2>&1 \
+    || fail "the PHP packages could not be installed" "$(tail -n 4 "$RUN/composer.log")" "The whole output is in storage/run/composer.log."
+  rm -f vendor/.installed-* bootstrap/cache/packages.php bootstrap/cache/services.php
+  printf '%s' "$want" >"$stamp"
+  composer show 2>/dev/null | awk '/^(laravel|pestphp|phpstan)\// {printf "  %s %s\n", $1, $2}'
+}
+
+port_open() { (exec 3<>"/dev/tcp/127.0.0.1/$1") 2>/dev/null; }
+free_port() { local p=$1; while port_open "$p"; do p=$((p + 1)); done; printf '%s' "$p"; }
+
+env_get() { sed -n "s/^$1=//p" .env 2>/dev/null | tail -n 1 | tr -d '"'; }
+env_set() { # one line of .env, written whole or not at all
+  local tmp; tmp=$(mktemp .env.XXXXXX)
+  { grep -v "^$1=" .env 2>/dev/null || true; printf '%s=%s\n' "$1" "$2"; } >"$tmp"
+  chmod 600 "$tmp"; mv "$tmp" .env
+}
+
+need_env() {
+  mkdir -p storage/app/private storage/framework/{cache/data,sessions,views} storage/logs bootstrap/cache "$RUN"
+  [ -f .env ] || { cp .env.example .env; chmod 600 .env; }
+  [ -n "$(env_get APP_KEY)" ] || env_set APP_KEY "base64:$(head -c 32 /dev/urandom | base64)"
+  [ -n "$(env_get DB_PASSWORD)" ] || env_set DB_PASSWORD "$(head -c 18 /dev/urandom | base64 | tr -d '+/=')"
+}
+
+# --- PostgreSQL: a cluster of the project's own, on loopback, TCP only ---------------------------------
+pg_find() {
+  local have="" want="" bin
+  pg_place
+  [ -f "$PGDIR/PG_VERSION" ] && want=$(pg_as cat "$PGDIR/PG_VERSION")
+  for bin in /usr/lib/postgresql/*/bin; do [ -x "$bin/initdb" ] && have=$bin && [ "$(basename "$(dirname "$bin")")" = "$want" ] && break; done
+  [ -n "$have" ] || fail "no PostgreSQL server was found under /usr/lib/postgresql"
+  PGBIN=$have
+  if [ -n "$want" ] && [ "$(basename "$(dirname "$PGBIN")")" != "$want" ]; then
+    fail "the project's database was made by PostgreSQL $want, which is not installed (found: $(basename "$(dirname "$PGBIN")"))" \
+      "Install postgresql-$want and upgrade with pg_upgrade, or start afresh with: bin/start --fresh"
+  fi
+}
+
+# Root may not run the server: Debian's postgres user does, in a folder that user can reach.
+pg_place() {
+  PGDIR="$ROOT/storage/postgres/data"
+  if [ "$(id -u)" = 0 ]; then
+    PGUSER_OS=postgres
+    mkdir -p "$ROOT/storage/postgres"
+    if ! runuser -u postgres -- test -x "$ROOT/storage/postgres"; then
+      PGDIR="/var/lib/verified-consensus/$(printf '%s' "$ROOT" | sha256sum | cut -c1-12)/data"
+      mkdir -p "$(dirname "$PGDIR")"
+    fi
+    chown postgres "$(dirname "$PGDIR")"
+  else
+    PGUSER_OS=""; mkdir -p "$(dirname "$PGDIR")"
+  fi
+}
+pg_as() { if [ -n "${PGUSER_OS:-}" ]; then (cd / && runuser -u "$PGUSER_OS" -- "$@"); else "$@"; fi; }
+pg_running() { pg_as "$PGBIN/pg_ctl" -D "$PGDIR" status >/dev/null 2>&1; }
+pg_sql() { PGCONNECT_TIMEOUT=5 PGPASSWORD=$(env_get DB_PASSWORD) psql -qAtX -h 127.0.0.1 -p "$(env_get DB_PORT)" -U verified -d "$1" -v ON_ERROR_STOP=1 -c "$2"; }
+
+# Starts the cluster (making it first if need be); sets PG_STARTED=1 when this call started it.
+pg_up() {
+  local port pw
+  PG_STARTED=0
+  pg_find
+  if [ ! -f "$PGDIR/PG_VERSION" ]; then
+    say "making the project's PostgreSQL cluster"
+    pw=$(mktemp); env_get DB_PASSWORD >"$pw"; [ -n "$PGUSER_OS" ] && chown "$PGUSER_OS" "$pw"
+    rm -rf "$PGDIR.new"
+    pg_as "$PGBIN/initdb" -D "$PGDIR.new" -U verified -A scram-sha-256 --pwfile="$pw" -E UTF8 --locale=C.UTF-8 >"$RUN/initdb.log" 2>&1 \
+      || { rm -rf "$PGDIR.new" "$pw"; fail "PostgreSQL's initdb failed" "$(tail -n 3 "$RUN/initdb.log")"; }
+    rm -f "$pw"
+    mv "$PGDIR.new" "$PGDIR"
+  fi
+  if ! pg_running; then
+    port=$(free_port "$(env_get DB_PORT)")
+    [ "$port" = "$(env_get DB_PORT)" ] || { say "port $(env_get DB_PORT) is taken; the database uses $port"; env_set DB_PORT "$port"; }
+    pg_as "$PGBIN/pg_ctl" -D "$PGDIR" -w -t 60 -l "$PGDIR/server.log" \
+      -o "-c listen_addresses=127.0.0.1 -c port=$port -c unix_socket_directories='' -c fsync=on" start >"$RUN/pg_ctl.log" 2>&1 </dev/null \
+      || fail "the project's PostgreSQL did not start" "$(pg_as tail -n 3 "$PGDIR/server.log")"
+    PG_STARTED=1
+  fi
+  pg_sql postgres 'select 1' >/dev/null 2>"$RUN/psql.log" || fail "the project's PostgreSQL refuses the password in .env" "$(head -n 1 "$RUN/psql.log")"
+}
+pg_down() { pg_running && pg_as "$PGBIN/pg_ctl" -D "$PGDIR" -m fast -w stop >/dev/null 2>&1 || true; }
+pg_database() { [ "$(pg_sql postgres "select 1 from pg_database where datname='$1'")" = 1 ] || pg_sql postgres "create database $1"; }

@@ -1,0 +1,28 @@
+<?php
+
+namespace Symfony\Component\Clock;
+
+final class NativeClock implements ClockInterface
+{
+    private \DateTimeZone $timezone;
+
+    public function __construct(\DateTimeZone|string|null $timezone = null)
+    {
+        $this->timezone = is_string($timezone) ? new \DateTimeZone($timezone) : $timezone ?? new \DateTimeZone(date_default_timezone_get());
+    }
+
+    public function now(): \DateTimeImmutable
+    {
+        return new \DateTimeImmutable('now', $this->timezone);
+    }
+
+    public function sleep(float|int $seconds): void
+    {
+        usleep((int) round($seconds * 1e6));
+    }
+
+    public function withTimeZone(\DateTimeZone|string $timezone): static
+    {
+        return new self($timezone);
+    }
+}

@@ -1,0 +1,11 @@
+<?php
+
+return [
+    'name' => 'Fernhollow Golf Academy',
+    // Times are stored in UTC and shown in the academy's zone.
+    'zone' => env('ACADEMY_ZONE', 'Europe/Dublin'),
+    // A panel label needs this share of those who could tell, and at least this many of them.
+    'majority' => 0.75,
+    'able' => 3,
+    'bootstrap' => 2000,
+];

@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Agreement;
+
+/** Wilson's score interval of a proportion (1927). */
+final class Wilson
+{
+    /** @return array{float, float} low and high; [0, 1] when nothing was counted */
+    public static function interval(int $k, int $n, float $confidence = 0.95): array
+    {
+        if ($n === 0) {
+            return [0.0, 1.0];
+        }
+        $z = Distribution::normalQuantile(0.5 + $confidence / 2);
+        $p = $k / $n;
+        $middle = $p + $z * $z / (2 * $n);
+        $half = $z * sqrt($p * (1 - $p) / $n + $z * $z / (4 * $n * $n));
+        $scale = 1 + $z * $z / $n;
+
+        return [$k === 0 ? 0.0 : ($middle - $half) / $scale, $k === $n ? 1.0 : ($middle + $half) / $scale];
+    }
+
+    public static function figure(int $k, int $n, float $confidence, string $whenNone): Figure
+    {
+        if ($n === 0) {
+            return Figure::undefined($whenNone);
+        }
+        [$low, $high] = self::interval($k, $n, $confidence);
+        $p = $k / $n;
+
+        return Figure::of($p, sqrt($p * (1 - $p) / $n), $low, $high, 'wilson');
+    }
+}

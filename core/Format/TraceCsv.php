@@ -1,0 +1,143 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Format;
+
+use Core\CoreException;
+use Core\Trace\DeviceClass;
+use Core\Trace\Stance;
+use Core\Trace\Trace;
+
+/** Reads and writes the trace CSV of the published format. */
+final class TraceCsv
+{
+    private const MOST_SAMPLES = 200_000;
+
+    /** Share of the sample interval by which a time may stray before the samples are laid on an even grid. */
+    private const JITTER = 0.02;
+
+    /**
+     * @param  resource  $stream
+     * @param  DeviceClass|null  $device  inferred from the columns when null
+     *
+     * @throws FormatException naming file, line and column
+     */
+    public static function read($stream, string $file, ?DeviceClass $device = null, ?Stance $stance = null, ?float $massKg = null): Trace
+    {
+        $table = new CsvTable($stream, $file);
+        $time = $table->require(['t_s'])['t_s'];
+        $device ??= self::infer($table);
+        $places = $table->require($device->channels());
+        foreach ($device->optionalChannels() as $name) {
+            $at = $table->position($name);
+            if ($at !== null) {
+                $places[$name] = $at;
+            }
+        }
+        $times = [];
+        $channels = array_fill_keys(array_keys($places), []);
+        $before = -INF;
+        foreach ($table->rows() as $line => $cells) {
+            $t = RatingsCsv::decimal($cells[$time]) ?? throw FormatException::at($file, $line, 't_s', sprintf("'%s' is no number", RatingsCsv::short($cells[$time])));
+            if ($t <= $before) {
+                throw FormatException::at($file, $line, 't_s', 'the time does not increase');
+            }
+            $times[] = $before = $t;
+            foreach ($places as $name => $at) {
+                if ($cells[$at] === '') {
+                    $channels[$name][] = NAN;
+
+                    continue;
+                }
+                $value = RatingsCsv::decimal($cells[$at]) ?? throw FormatException::at($file, $line, $name, sprintf("'%s' is no number", RatingsCsv::short($cells[$at])));
+                if (str_ends_with($name, '_pct') && ($value < -5.0 || $value > 105.0)) {
+                    throw FormatException::at($file, $line, $name, sprintf('%s is no per cent', $cells[$at]));
+                }
+                $channels[$name][] = $value;
+            }
+            if (count($times) > self::MOST_SAMPLES) {
+                throw FormatException::at($file, $line, 't_s', 'more than 200,000 samples');
+            }
+        }
+        if (count($times) < 20) {
+            throw FormatException::in($file, sprintf('%d samples are too few for a swing', count($times)));
+        }
+        try {
+            return self::even($times, $channels, $device, $stance, $massKg);
+        } catch (FormatException $e) {
+            throw $e;
+        } catch (CoreException $e) {
+            throw FormatException::in($file, lcfirst($e->getMessage()));
+        }
+    }
+
+    public static function write(Trace $trace): string
+    {
+        $names = array_keys($trace->channels);
+        $lines = ['t_s,'.implode(',', $names)];
+        for ($i = 0; $i < $trace->samples(); $i++) {
+            $row = [sprintf('%.4f', $trace->t0 + $i / $trace->rateHz)];
+            foreach ($names as $name) {
+                $v = $trace->channels[$name][$i];
+                $row[] = is_nan($v) ? '' : (string) $v;
+            }
+            $lines[] = implode(',', $row);
+        }
+
+        return implode("\n", $lines)."\n";
+    }
+
+    private static function infer(CsvTable $table): DeviceClass
+    {
+        return match (true) {
+            in_array('lead_pct', $table->header, true) => DeviceClass::Mat,
+            in_array('lead_fz_n', $table->header, true) => DeviceClass::DualPlate,
+            in_array('fz_n', $table->header, true) => DeviceClass::Plate,
+            default => throw FormatException::in($table->file, 'line 1: no device class has these columns; a mat has lead_pct, a plate fz_n, two plates lead_fz_n'),
+        };
+    }
+
+    /**
+     * @param  list<float>  $times
+     * @param  array<string, list<float>>  $channels
+     */
+    private static function even(array $times, array $channels, DeviceClass $device, ?Stance $stance, ?float $massKg): Trace
+    {
+        $n = count($times);
+        $steps = [];
+        for ($i = 1; $i < $n; $i++) {
+            $steps[] = $times[$i] - $times[$i - 1];
+        }
+        sort($steps);
+        $step = $steps[intdiv(count($steps), 2)];
+        $mean = ($times[$n - 1] - $times[0]) / ($n - 1);
+        $isEven = true;
+        foreach ($times as $i => $t) {
+            $isEven = $isEven && abs($t - $times[0] - $i * $mean) <= self::JITTER * $mean + 5e-5;
+        }
+        if ($isEven) {
+            return new Trace($device, round(1 / $mean, 3), $channels, $stance, $massKg, $times[0]);
+        }
+        // Uneven clock: linear onto an even grid of the usual step; a gap of over three steps stays missing.
+        $count = (int) floor(($times[$n - 1] - $times[0]) / $step + 1e-6) + 1;
+        if ($count > self::MOST_SAMPLES) {
+            throw new CoreException('the times leave gaps too wide for one recording');
+        }
+        $out = array_fill_keys(array_keys($channels), []);
+        $j = 0;
+        for ($i = 0; $i < $count; $i++) {
+            $t = $times[0] + $i * $step;
+            while ($j < $n - 2 && $times[$j + 1] < $t) {
+                $j++;
+            }
+            $gap = $times[$j + 1] - $times[$j];
+            $f = max(0.0, min(1.0, ($t - $times[$j]) / $gap));
+            foreach ($channels as $name => $values) {
+                $out[$name][] = $gap > 3 * $step && $f > 1e-6 && $f < 1 - 1e-6 ? NAN : $values[$j] + $f * ($values[$j + 1] - $values[$j]);
+            }
+        }
+
+        return new Trace($device, round(1 / $step, 3), $out, $stance, $massKg, $times[0]);
+    }
+}

@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Motion;
+
+use Core\CoreException;
+use Core\Trace\Series;
+
+/**
+ * Body points through time in the stance's frame: origin midway between the feet at address, x to the
+ * target, y to the toes, z up; mm. Points of the two sides are named lead_… and trail_…
+ */
+final readonly class Motion
+{
+    /** @param array<string, array{list<float>, list<float>, list<float>}> $points */
+    public function __construct(public float $rateHz, public array $points, public float $t0 = 0.0)
+    {
+        if ($points === []) {
+            throw new CoreException('A motion needs at least one point.');
+        }
+    }
+
+    public function frames(): int
+    {
+        return count($this->points[array_key_first($this->points) ?? ''][0] ?? []);
+    }
+
+    public function has(string $point): bool
+    {
+        return isset($this->points[$point]);
+    }
+
+    /** @param 0|1|2 $axis x, y or z */
+    public function coordinate(string $point, int $axis): Series
+    {
+        if (! isset($this->points[$point])) {
+            throw new CoreException(sprintf("The motion has no point '%s'.", $point));
+        }
+
+        return new Series($this->rateHz, $this->points[$point][$axis], $this->t0);
+    }
+
+    /**
+     * From a laboratory's right-handed frame (X to the target, Y to the left of it, Z up; points named left_…
+     * and right_…). A right-handed golfer stands to the left of the ball and looks along −Y, so y is reflected;
+     * for a left-handed one it is not. Sides are renamed to lead and trail.
+     *
+     * @param  array<string, array{list<float>, list<float>, list<float>}>  $points
+     */
+    public static function fromLaboratory(float $rateHz, array $points, Handedness $hand, float $t0 = 0.0): self
+    {
+        return new self($rateHz, self::exchange($points, $hand, [$hand->leadSide() => 'lead', $hand->trailSide() => 'trail']), $t0);
+    }
+
+    /** @return array<string, array{list<float>, list<float>, list<float>}> the inverse of fromLaboratory() */
+    public function toLaboratory(Handedness $hand): array
+    {
+        return self::exchange($this->points, $hand, ['lead' => $hand->leadSide(), 'trail' => $hand->trailSide()]);
+    }
+
+    /**
+     * @param  array<string, array{list<float>, list<float>, list<float>}>  $points
+     * @param  array<string, string>  $sides
+     * @return array<string, array{list<float>, list<float>, list<float>}>
+     */
+    private static function exchange(array $points, Handedness $hand, array $sides): array
+    {
+        $out = [];
+        foreach ($points as $name => [$x, $y, $z]) {
+            [$side, $rest] = array_pad(explode('_', $name, 2), 2, '');
+            $new = isset($sides[$side]) && $rest !== '' ? $sides[$side].'_'.$rest : $name;
+            $out[$new] = [$x, $hand === Handedness::Right ? array_map(static fn (float $v): float => -$v, $y) : $y, $z];
+        }
+
+        return $out;
+    }
+}

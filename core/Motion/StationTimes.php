@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Motion;
+
+use Core\CoreException;
+
+/** The stations a swing reached, in order of time. A short swing may lack some. */
+final readonly class StationTimes
+{
+    /** @param array<string, StationTime> $times by station code */
+    private function __construct(private array $times) {}
+
+    /**
+     * @param  array<string, StationTime>  $times
+     *
+     * @throws CoreException when a code is unknown or two stations stand in the wrong order
+     */
+    public static function of(array $times): self
+    {
+        $sorted = [];
+        foreach (array_keys($times) as $code) {
+            if (Station::tryFrom($code) === null) {
+                throw new CoreException(sprintf("'%s' is no station; the nine are %s.", $code, implode(', ', array_column(Station::cases(), 'value'))));
+            }
+        }
+        $before = null;
+        foreach (Station::cases() as $station) {
+            $time = $times[$station->value] ?? null;
+            if ($time === null) {
+                continue;
+            }
+            if ($before !== null && $time->t <= $sorted[$before]->t) {
+                throw new CoreException(sprintf('Station %s (%.3f s) must come after %s (%.3f s).', $station->value, $time->t, $before, $sorted[$before]->t));
+            }
+            $sorted[$station->value] = $time;
+            $before = $station->value;
+        }
+
+        return new self($sorted);
+    }
+
+    /** @param array<string, float> $seconds */
+    public static function fromSeconds(array $seconds, float $uncertainty, string $source): self
+    {
+        return self::of(array_map(static fn (float $t): StationTime => new StationTime($t, $uncertainty, $source), $seconds));
+    }
+
+    public function get(Station $station): ?StationTime
+    {
+        return $this->times[$station->value] ?? null;
+    }
+
+    public function t(Station $station): ?float
+    {
+        return ($this->times[$station->value] ?? null)?->t;
+    }
+
+    public function nearest(float $t): ?Station
+    {
+        $best = null;
+        foreach ($this->times as $code => $time) {
+            if ($best === null || abs($time->t - $t) < abs($this->times[$best]->t - $t)) {
+                $best = $code;
+            }
+        }
+
+        return $best === null ? null : Station::from($best);
+    }
+
+    /** @return array<string, StationTime> */
+    public function all(): array
+    {
+        return $this->times;
+    }
+}

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Reading;
+
+use Core\CoreException;
+use Core\Motion\Station;
+
+/** What one rater says of one fault in one case. */
+final readonly class Call
+{
+    /**
+     * @param  int|null  $severity  1 slight, 2 clear, 3 dominant; only with present
+     * @param  int|null  $confidence  per cent, 50 to 100; not with cannot tell
+     * @param  list<Pin>  $pins
+     */
+    public function __construct(
+        public string $fault,
+        public Presence $presence,
+        public ?int $severity = null,
+        public ?Station $onset = null,
+        public ?Decision $decision = null,
+        public ?int $confidence = null,
+        public array $pins = [],
+    ) {
+        if ($presence !== Presence::Present && ($severity !== null || $onset !== null || $decision !== null)) {
+            throw new CoreException('Severity, onset and what to do belong only to a fault called present.');
+        }
+        if ($severity !== null && ($severity < 1 || $severity > 3)) {
+            throw new CoreException('Severity is 1 slight, 2 clear or 3 dominant.');
+        }
+        if ($confidence !== null && ($confidence < 50 || $confidence > 100)) {
+            throw new CoreException('Confidence lies between 50 and 100 per cent.');
+        }
+        if ($presence === Presence::CannotTell && $confidence !== null) {
+            throw new CoreException("'Cannot tell' carries no confidence.");
+        }
+    }
+}

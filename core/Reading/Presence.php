@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Reading;
+
+enum Presence: string
+{
+    case Present = 'present';
+    case Absent = 'absent';
+    case CannotTell = 'cannot-tell';
+
+    public function label(): string
+    {
+        return $this === self::CannotTell ? 'cannot tell' : $this->value;
+    }
+}

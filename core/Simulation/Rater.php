@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Simulation;
+
+use Core\Codebook\Codebook;
+use Core\Codebook\Shown;
+use Core\Codebook\Sight;
+use Core\Motion\Station;
+use Core\Reading\Call;
+use Core\Reading\Decision;
+use Core\Reading\Pin;
+use Core\Reading\Presence;
+use Core\Reading\Reading;
+
+/**
+ * A synthetic rater by signal detection: each fault gives an impression (its severity times the rater's
+ * sensitivity, less where it is seen only indirectly, plus noise) and is called present beyond the rater's
+ * criterion. Criterion drifts with the number of cases read; confidence grows with distance from it.
+ */
+final readonly class Rater
+{
+    /**
+     * @param  float  $sensitivity  d′ for a clear fault, directly seen
+     * @param  float  $criterion  in the same unit; low = calls much, high = calls little
+     * @param  float  $drift  change of criterion per case
+     * @param  float  $candour  0 to 1: how readily "cannot tell" is said of what cannot be seen
+     * @param  float  $swagger  per cent of confidence too much (or too little)
+     * @param  list<string>  $blindTo  faults this rater hardly sees
+     */
+    public function __construct(
+        public float $sensitivity,
+        public float $criterion,
+        public float $drift = 0.0,
+        public float $candour = 0.5,
+        public float $swagger = 0.0,
+        public array $blindTo = [],
+    ) {}
+
+    /**
+     * @param  array<string, int>  $truth  severity by planted fault
+     * @param  int  $nth  how many cases this rater has read before
+     * @param  array<string, float>  $stations  seconds by code
+     */
+    public function read(Codebook $codebook, array $truth, Shown $shown, int $nth, array $stations, Chance $chance): Reading
+    {
+        $calls = $strength = [];
+        foreach ($codebook->faults as $key => $fault) {
+            // Every draw is made for every fault, so that one call never shifts another.
+            $noise = $chance->normal();
+            $tells = $chance->uniform();
+            $detail = $chance->uniform();
+            $sight = $fault->sight($shown);
+            $keenness = $this->sensitivity * ($sight === Sight::Observable ? 1.0 : 0.7) * (in_array($key, $this->blindTo, true) ? 0.35 : 1.0);
+            $signal = $keenness * [0.0, 0.6, 1.0, 1.25][$truth[$key] ?? 0];
+            $beyond = $signal + $noise - ($this->criterion + $this->drift * $nth) - $keenness / 2;
+            $unsure = match ($sight) {
+                Sight::NotObservable => $this->candour,
+                Sight::Indirect => 0.18 * $this->candour,
+                Sight::Observable => 0.02,
+            };
+            if ($tells < $unsure) {
+                $calls[$key] = new Call($key, Presence::CannotTell);
+
+                continue;
+            }
+            $sure = (int) (5 * round(max(50.0, min(100.0, 58.0 + 16.0 * abs($beyond) + $this->swagger)) / 5));
+            if ($beyond <= 0.0) {
+                $calls[$key] = new Call($key, Presence::Absent, confidence: $sure);
+
+                continue;
+            }
+            $strength[$key] = $beyond;
+            $severity = max(1, min(3, (int) round(($truth[$key] ?? 1) + 0.9 * ($detail - 0.5))));
+            $order = max(0, min(8, $fault->station->order() + ($detail > 0.85 ? 1 : ($detail < 0.12 ? -1 : 0))));
+            $onset = Station::cases()[$order];
+            $on = $shown->film && ($detail < 0.6 || $shown->device === null) ? 'film' : 'trace';
+            $calls[$key] = new Call($key, Presence::Present, $severity, $onset, $severity === 1 ? Decision::Later : Decision::Now, $sure, [new Pin($on, round(($stations[$onset->value] ?? 1.0) + 0.03 * ($detail - 0.5), 3))]);
+        }
+        arsort($strength);
+        $cause = array_key_first($strength);
+
+        return new Reading($calls, $cause === null ? [] : [$cause]);
+    }
+}

@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Trace;
+
+/** What kind of instrument stood under the feet, and so what can be known from it. */
+enum DeviceClass: string
+{
+    case Mat = 'mat';
+    case Plate = 'plate';
+    case DualPlate = 'dual-plate';
+
+    public function label(): string
+    {
+        return match ($this) {
+            self::Mat => 'pressure mat',
+            self::Plate => 'force plate',
+            self::DualPlate => 'two force plates',
+        };
+    }
+
+    /** @return list<string> channels without which a file of this class is refused */
+    public function channels(): array
+    {
+        $plate = ['fx_n', 'fy_n', 'fz_n', 'mz_nm', 'copx_mm', 'copy_mm'];
+
+        return match ($this) {
+            self::Mat => ['lead_pct', 'trail_pct', 'copx_mm', 'copy_mm'],
+            self::Plate => $plate,
+            self::DualPlate => [
+                ...array_map(static fn (string $c): string => 'lead_'.$c, $plate),
+                ...array_map(static fn (string $c): string => 'trail_'.$c, $plate),
+            ],
+        };
+    }
+
+    /** @return list<string> */
+    public function optionalChannels(): array
+    {
+        return $this === self::Mat
+            ? ['lead_copx_mm', 'lead_copy_mm', 'trail_copx_mm', 'trail_copy_mm', 'lead_toe_pct', 'trail_toe_pct']
+            : [];
+    }
+
+    public function typicalRateHz(): float
+    {
+        return match ($this) {
+            self::Mat => 100.0,
+            self::Plate => 500.0,
+            self::DualPlate => 1000.0,
+        };
+    }
+
+    /** Whether the instrument gives newtons, and so a total vertical force. */
+    public function measuresForce(): bool
+    {
+        return $this !== self::Mat;
+    }
+
+    /** Whether lead and trail are told apart by the instrument itself rather than by stance geometry. */
+    public function separatesFeet(): bool
+    {
+        return $this !== self::Plate;
+    }
+
+    /** Standard deviation of one sample of lead share, in share points, from noise and (plate) geometry. */
+    public function shareNoise(): float
+    {
+        return match ($this) {
+            self::Mat => 1.0,
+            self::Plate => 1.5,
+            self::DualPlate => 0.4,
+        };
+    }
+}

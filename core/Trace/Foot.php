@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Trace;
+
+use Core\CoreException;
+
+/** Where one foot stands at address, in the stance's frame (practice: x to the target, y to the toes; mm, degrees). */
+final readonly class Foot
+{
+    public function __construct(
+        public float $xMm,
+        public float $yMm,
+        public float $lengthMm = 270.0,
+        public float $widthMm = 100.0,
+        public float $flareDeg = 0.0,
+    ) {
+        if ($lengthMm < 100 || $lengthMm > 450 || $widthMm < 40 || $widthMm > 250) {
+            throw new CoreException('A foot must be 100 to 450 mm long and 40 to 250 mm wide.');
+        }
+    }
+
+    /** @return array<string, float> */
+    public function toArray(): array
+    {
+        return ['x_mm' => $this->xMm, 'y_mm' => $this->yMm, 'length_mm' => $this->lengthMm, 'width_mm' => $this->widthMm, 'flare_deg' => $this->flareDeg];
+    }
+}

@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Trace;
+
+use Core\CoreException;
+
+/** Both feet at address. The lead foot is the one nearer the target, for either hand. */
+final readonly class Stance
+{
+    public function __construct(public Foot $lead, public Foot $trail)
+    {
+        if ($lead->xMm - $trail->xMm < 50.0) {
+            throw new CoreException('The lead foot must stand at least 50 mm nearer the target than the trail foot; are the feet swapped?');
+        }
+    }
+
+    public static function ofWidth(float $widthMm): self
+    {
+        return new self(new Foot($widthMm / 2, 0.0), new Foot(-$widthMm / 2, 0.0));
+    }
+
+    /** Distance between the foot centres in mm. */
+    public function widthMm(): float
+    {
+        return hypot($this->lead->xMm - $this->trail->xMm, $this->lead->yMm - $this->trail->yMm);
+    }
+
+    /** @return array{lead_foot: array<string, float>, trail_foot: array<string, float>} */
+    public function toArray(): array
+    {
+        return ['lead_foot' => $this->lead->toArray(), 'trail_foot' => $this->trail->toArray()];
+    }
+}

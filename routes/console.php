@@ -1,0 +1,3 @@
+<?php
+
+// Commands live in app/Console/Commands and are found there.
