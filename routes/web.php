@@ -1,1 +1,51 @@
 <?php
+
+use App\Http\Controllers\AgreementController;
+use App\Http\Controllers\BenchController;
+use App\Http\Controllers\CodebookController;
+use App\Http\Controllers\PanelController;
+use App\Http\Controllers\ReadingController;
+use App\Http\Controllers\RecordController;
+use App\Http\Controllers\RoundController;
+use App\Http\Controllers\SessionController;
+use App\Http\Controllers\ShelfController;
+use App\Http\Controllers\TodayController;
+use Illuminate\Support\Facades\Route;
+
+Route::middleware('guest')->group(function (): void {
+    Route::get('/login', [SessionController::class, 'create'])->name('login');
+    Route::post('/login', [SessionController::class, 'store'])->middleware('throttle:login');
+});
+
+Route::middleware('auth')->group(function (): void {
+    Route::post('/logout', [SessionController::class, 'destroy'])->name('logout');
+    Route::get('/', TodayController::class)->name('today');
+    Route::get('/codebook', CodebookController::class)->name('codebook');
+
+    Route::get('/read/next', [ReadingController::class, 'next'])->name('read.next');
+    Route::get('/read/{reading}', [ReadingController::class, 'show'])->name('read')->can('view', 'reading');
+    Route::get('/read/{reading}/evidence', [ReadingController::class, 'evidence'])->name('read.evidence')->can('view', 'reading');
+    Route::put('/read/{reading}', [ReadingController::class, 'update'])->name('read.update')->can('update', 'reading');
+    Route::post('/read/{reading}/hand-in', [ReadingController::class, 'handIn'])->name('read.hand-in')->can('update', 'reading');
+
+    Route::get('/bench/{recording}', [BenchController::class, 'show'])->name('bench')->can('view', 'recording');
+    Route::get('/bench/{recording}/evidence', [BenchController::class, 'evidence'])->name('bench.evidence')->can('view', 'recording');
+
+    Route::get('/agreement', [AgreementController::class, 'index'])->name('agreement.index');
+    Route::get('/agreement/{round}', [AgreementController::class, 'show'])->name('agreement')->can('viewResult', 'round');
+    Route::get('/panel', [PanelController::class, 'index'])->name('panel.index');
+    Route::get('/panel/{round}', [PanelController::class, 'show'])->name('panel')->can('viewKey', 'round');
+
+    Route::middleware('can:run-academy')->group(function (): void {
+        Route::get('/shelf', [ShelfController::class, 'index'])->name('shelf');
+        Route::post('/shelf', [ShelfController::class, 'store'])->name('shelf.store');
+        Route::get('/rounds', [RoundController::class, 'index'])->name('rounds');
+        Route::post('/rounds', [RoundController::class, 'store'])->name('rounds.store');
+        Route::get('/rounds/{round}', [RoundController::class, 'show'])->name('rounds.show');
+        Route::post('/rounds/{round}/open', [RoundController::class, 'open'])->name('rounds.open');
+        Route::post('/rounds/{round}/close', [RoundController::class, 'close'])->name('rounds.close');
+        Route::post('/rounds/{round}/publish', [RoundController::class, 'publish'])->name('rounds.publish');
+        Route::post('/panel/entries/{entry}/ruling', [PanelController::class, 'rule'])->name('panel.rule');
+        Route::get('/record', RecordController::class)->name('record');
+    });
+});

@@ -18,11 +18,13 @@ use Core\Version;
 /** Turns a panel's handed-in readings into a key: consensus per case and fault, graded by the measurement. */
 final readonly class BuildKey
 {
-    public function __construct(private MeasureRecording $measure) {}
+    public function __construct(private MeasureRecording $measure)
+    {
+    }
 
     public function __invoke(Round $panel): KeyVersion
     {
-        $key = KeyVersion::create([
+        $key = KeyVersion::query()->create([
             'round_id' => $panel->id,
             'number' => 1 + (int) $panel->keys()->max('number'),
             'lens' => $panel->lens,
@@ -50,7 +52,7 @@ final readonly class BuildKey
             }
         }
         foreach (array_chunk($rows, 200) as $chunk) {
-            KeyEntry::insert($chunk);
+            KeyEntry::query()->insert($chunk);
         }
 
         return $key;

@@ -12,7 +12,9 @@ use Illuminate\Support\Facades\DB;
 /** Closes an open round: nobody can read in it any more. A panel's readings become a key. */
 final readonly class CloseRound
 {
-    public function __construct(private BuildKey $build) {}
+    public function __construct(private BuildKey $build)
+    {
+    }
 
     /** @throws ActionException */
     public function __invoke(Round $round, User $by): void

@@ -85,7 +85,7 @@ final readonly class ComputeResult
         $result = $set->isEmpty() ? ['items' => [], 'pooled' => null] : (new Study($set, $options))->result();
         $against = $scored->isEmpty() ? [] : $this->againstKey($scored, $options);
 
-        return RoundResult::updateOrCreate(['round_id' => $round->id], [
+        return RoundResult::query()->updateOrCreate(['round_id' => $round->id], [
             'core_version' => Version::CURRENT,
             'inputs_checksum' => $inputs,
             'results' => [

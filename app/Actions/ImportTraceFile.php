@@ -15,7 +15,9 @@ use Core\Trace\DeviceClass;
 /** Reads a trace CSV with its side-car JSON and puts it on the Shelf. */
 final readonly class ImportTraceFile
 {
-    public function __construct(private StoreRecording $store) {}
+    public function __construct(private StoreRecording $store)
+    {
+    }
 
     /**
      * @param  string  $name  the file's own name, for errors

@@ -35,7 +35,7 @@ final readonly class MeasureRecording
             ];
         }
 
-        return MeasurementSet::updateOrCreate(['recording_id' => $recording->id], [
+        return MeasurementSet::query()->updateOrCreate(['recording_id' => $recording->id], [
             'core_version' => Version::CURRENT,
             'inputs_checksum' => $inputs,
             'measurements' => $measurements->toArray(),

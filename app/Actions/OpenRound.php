@@ -39,7 +39,7 @@ final readonly class OpenRound
             foreach ($members as $member) {
                 $order = (new Chance("order|{$round->seed}|{$member->id}"))->shuffled($cases->all());
                 foreach ($order as $i => $case) {
-                    Reading::create(['round_case_id' => $case->id, 'user_id' => $member->id, 'position' => $i + 1]);
+                    Reading::query()->create(['round_case_id' => $case->id, 'user_id' => $member->id, 'position' => $i + 1]);
                 }
             }
             $round->state = 'open';

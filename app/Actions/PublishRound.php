@@ -12,7 +12,9 @@ use Illuminate\Support\Facades\DB;
 /** Publishes a closed round: its members may see the answers, and a staff round's results are computed and kept. */
 final readonly class PublishRound
 {
-    public function __construct(private ComputeResult $compute) {}
+    public function __construct(private ComputeResult $compute)
+    {
+    }
 
     /** @throws ActionException */
     public function __invoke(Round $round, User $by): void

@@ -42,7 +42,7 @@ final readonly class RuleOnEntry
         $next->save();
         $rows = $key->entries()->get()->map(fn (KeyEntry $e): array => ['key_version_id' => $next->id] + collect($e->getAttributes())->except('id')->all());
         foreach ($rows->chunk(200) as $chunk) {
-            KeyEntry::insert(array_values($chunk->all()));
+            KeyEntry::query()->insert(array_values($chunk->all()));
         }
 
         return $next;

@@ -59,7 +59,7 @@ final readonly class SaveReading
         });
     }
 
-    /** @param array{version: int, calls: array<string, array<string, mixed>>, first_causes: list<string>, cue: string} $sheet */
+    /** @param  array{version: int, calls: array<string, array<string, mixed>>, first_causes: list<string>, cue: string}  $sheet */
     private function toCore(array $sheet): CoreReading
     {
         $codebook = Codebook::standard();

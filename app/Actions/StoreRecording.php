@@ -19,7 +19,9 @@ use Illuminate\Support\Facades\DB;
 /** Puts one recording on the Shelf, whole or not at all, and measures it. */
 final readonly class StoreRecording
 {
-    public function __construct(private MeasureRecording $measure) {}
+    public function __construct(private MeasureRecording $measure)
+    {
+    }
 
     /**
      * @param  array{club: string, swing?: string, shape?: ?string, device_name?: ?string, source: string}  $facts
@@ -35,7 +37,7 @@ final readonly class StoreRecording
         }
 
         return DB::transaction(function () use ($golfer, $facts, $trace, $stations, $motion, $checksum): Recording {
-            $recording = Recording::create([
+            $recording = Recording::query()->create([
                 ...$facts,
                 'golfer_id' => $golfer->id,
                 'device_class' => $trace->device->value,
@@ -48,13 +50,13 @@ final readonly class StoreRecording
                 'checksum' => $checksum,
             ]);
             foreach ($trace->channels as $name => $samples) {
-                TraceChannel::create(['recording_id' => $recording->id, 'name' => $name, 'samples' => $samples]);
+                TraceChannel::query()->create(['recording_id' => $recording->id, 'name' => $name, 'samples' => $samples]);
             }
             foreach ($stations?->all() ?? [] as $code => $time) {
-                StationMark::create(['recording_id' => $recording->id, 'code' => $code, 't_s' => $time->t, 'uncertainty_s' => $time->uncertainty, 'source' => $time->source]);
+                StationMark::query()->create(['recording_id' => $recording->id, 'code' => $code, 't_s' => $time->t, 'uncertainty_s' => $time->uncertainty, 'source' => $time->source]);
             }
             if ($motion !== null) {
-                Motion::create(['recording_id' => $recording->id, ...Motion::row($motion)]);
+                Motion::query()->create(['recording_id' => $recording->id, ...Motion::row($motion)]);
             }
             ($this->measure)($recording);
 

@@ -39,7 +39,7 @@ final class Fernhollow
     /**
      * The recordings in the order they were made.
      *
-     * @return list<array{golfer: string, limits: ?string, club: string, shape: string, film: bool, trace: bool, spec: GolferSpec}>
+     * @return list<array{golfer: string, limits: ?string, club: string, shape: string, film: bool, trace: bool, looks: array<string, int>, spec: GolferSpec}>
      */
     public static function recordings(): array
     {
@@ -47,7 +47,7 @@ final class Fernhollow
         $plate = DeviceClass::Plate;
         $dual = DeviceClass::DualPlate;
         $rows = [
-            // golfer, hand, height, mass, limits, club, shape, device, planted, shown as
+            // golfer, hand, height, mass, limits, club, shape, device, planted, shown as[, what it looks like without being so]
             ['Wren', 'right', 1710, 68, null, 'hybrid', 'straight', $dual, [], 'both'],
             ['Heron', 'right', 1860, 92, null, 'hybrid', 'draw', $mat, ['hang-back' => 2], 'both'],
             ['Lapwing', 'left', 1740, 74, null, 'hybrid', 'straight', $dual, ['late-recentre' => 2], 'both'],
@@ -56,7 +56,7 @@ final class Fernhollow
             ['Curlew', 'right', 1780, 85, null, 'fairway wood', 'fade', $dual, ['spin-out' => 3], 'both'],
             ['Plover', 'left', 1820, 88, null, 'hybrid', 'draw', $mat, ['no-load' => 2], 'both'],
             ['Fieldfare', 'right', 1720, 76, 'senior, balance limit', 'hybrid', 'straight', $mat, ['fall-off' => 2], 'film'],
-            ['Wren', 'right', 1710, 68, null, 'fairway wood', 'straight', $dual, ['late-load' => 2], 'both'],
+            ['Wren', 'right', 1710, 68, null, 'fairway wood', 'straight', $dual, ['late-load' => 2], 'both', ['late-arrival' => 2]],
             ['Goldcrest', 'right', 1680, 63, null, 'hybrid', 'draw', $plate, ['early-lunge' => 2], 'both'],
             ['Heron', 'right', 1860, 92, null, 'fairway wood', 'draw', $dual, ['late-arrival' => 3], 'both'],
             ['Nuthatch', 'right', 1760, 79, null, 'pitching wedge', 'straight', $mat, ['hang-back' => 1], 'trace'],
@@ -70,15 +70,16 @@ final class Fernhollow
             ['Goldcrest', 'right', 1680, 63, null, 'fairway wood', 'draw', $mat, ['late-load' => 3], 'both'],
             ['Nuthatch', 'right', 1760, 79, null, 'hybrid', 'straight', $dual, ['spin-out' => 2], 'both'],
             ['Fieldfare', 'right', 1720, 76, 'senior, balance limit', 'pitching wedge', 'straight', $plate, ['no-load' => 3], 'both'],
-            ['Redstart', 'right', 1730, 71, null, 'hybrid', 'straight', $dual, ['sway' => 2], 'both'],
+            ['Redstart', 'right', 1730, 71, null, 'hybrid', 'straight', $dual, ['sway' => 2], 'both', ['hang-back' => 2]],
             ['Stonechat', 'right', 1800, 95, null, 'fairway wood', 'fade', $mat, ['early-lunge' => 3], 'both'],
         ];
         $clubs = ['hybrid' => [1000.0, 460.0], 'fairway wood' => [1065.0, 500.0], 'pitching wedge' => [910.0, 340.0]];
         $out = [];
-        foreach ($rows as $i => [$golfer, $hand, $height, $mass, $limits, $club, $shape, $device, $planted, $shown]) {
+        foreach ($rows as $i => $row) {
+            [$golfer, $hand, $height, $mass, $limits, $club, $shape, $device, $planted, $shown] = $row;
             $out[] = [
                 'golfer' => $golfer, 'limits' => $limits, 'club' => $club, 'shape' => $shape,
-                'film' => $shown !== 'trace', 'trace' => $shown !== 'film',
+                'film' => $shown !== 'trace', 'trace' => $shown !== 'film', 'looks' => $row[10] ?? [],
                 'spec' => new GolferSpec("fernhollow|$i", new Plant($planted), Handedness::from($hand), $device, $height, $mass, $clubs[$club][0], $clubs[$club][1]),
             ];
         }

@@ -45,9 +45,10 @@ final class LoadDemo
         private readonly PublishRound $publish,
         private readonly SaveReading $save,
         private readonly HandInReading $handIn,
-    ) {}
+    ) {
+    }
 
-    /** @param int|null $limit only the first so many recordings, for tests */
+    /** @param  int|null  $limit only the first so many recordings, for tests */
     public function __invoke(?int $limit = null): void
     {
         try {
@@ -103,20 +104,20 @@ final class LoadDemo
         return array_values(User::query()->where('role', $role)->orderBy('id')->get()->all());
     }
 
-    /** @param array{golfer: string, limits: ?string, club: string, shape: string, film: bool, trace: bool, spec: \Core\Simulation\GolferSpec} $row */
+    /** @param  array{golfer: string, limits: ?string, club: string, shape: string, film: bool, trace: bool, looks: array<string, int>, spec: \Core\Simulation\GolferSpec}  $row */
     private function record(array $row): Recording
     {
         $spec = $row['spec'];
-        $golfer = Golfer::firstOrCreate(['pseudonym' => $row['golfer']], ['handedness' => $spec->hand->value, 'limits' => $row['limits']]);
+        $golfer = Golfer::query()->firstOrCreate(['pseudonym' => $row['golfer']], ['handedness' => $spec->hand->value, 'limits' => $row['limits']]);
         if ($golfer->wasRecentlyCreated) {
-            Consent::create(['golfer_id' => $golfer->id, 'scope' => 'training', 'given_on' => now()->toDateString(), 'expires_on' => now()->addDays($row['golfer'] === 'Redstart' ? 152 : 720)->toDateString()]);
+            Consent::query()->create(['golfer_id' => $golfer->id, 'scope' => 'training', 'given_on' => now()->toDateString(), 'expires_on' => now()->addDays($row['golfer'] === 'Redstart' ? 152 : 720)->toDateString()]);
         }
         $swing = Swing::of($spec);
         $recording = ($this->store)($golfer, [
             'club' => $row['club'], 'shape' => $row['shape'], 'device_name' => 'bench '.$spec->device->label(), 'source' => 'demo',
         ], $swing->trace, $swing->stations, $swing->motion());
         $this->made[$recording->id] = [
-            'truth' => $spec->plant->faults,
+            'truth' => $spec->plant->faults + $row['looks'],
             'stations' => array_map(static fn (StationTime $t): float => $t->t, $swing->stations->all()),
         ];
 
@@ -129,7 +130,7 @@ final class LoadDemo
      */
     private function round(string $name, string $kind, array $recordings, array $members, User $head): Round
     {
-        $round = Round::create([
+        $round = Round::query()->create([
             'name' => $name, 'kind' => $kind, 'lens' => 'early-recentre', 'codebook_version' => '1',
             'seed' => substr(hash('sha256', $name), 0, 32), 'created_by' => $head->id,
         ]);

@@ -33,9 +33,9 @@ final class AuditEntry extends Model
         return $this->belongsTo(User::class);
     }
 
-    /** @param array<string, mixed> $details */
+    /** @param  array<string, mixed>  $details */
     public static function note(?User $user, string $action, string $subject, array $details = []): void
     {
-        self::create(['user_id' => $user?->id, 'action' => $action, 'subject' => $subject, 'details' => $details]);
+        self::query()->create(['user_id' => $user?->id, 'action' => $action, 'subject' => $subject, 'details' => $details]);
     }
 }

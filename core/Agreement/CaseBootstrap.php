@@ -16,7 +16,9 @@ final class CaseBootstrap
     /** @var list<array<int, int>>|null how often each case was drawn, per replicate */
     private ?array $draws = null;
 
-    public function __construct(private readonly int $cases, private readonly int $replicates, private readonly int|string $seed) {}
+    public function __construct(private readonly int $cases, private readonly int $replicates, private readonly int|string $seed)
+    {
+    }
 
     /**
      * BCa intervals of statistics that follow from sums over cases; percentile where BCa is undefined, null
@@ -110,7 +112,7 @@ final class CaseBootstrap
         return [$ends[0], $ends[1], 'bca'];
     }
 
-    /** @param list<float> $sorted linear between order statistics at (B+1)p, clamped to the ends */
+    /** @param  list<float>  $sorted linear between order statistics at (B+1)p, clamped to the ends */
     private static function quantile(array $sorted, float $p): float
     {
         $b = count($sorted);

@@ -16,8 +16,10 @@ final readonly class Coefficients
 {
     public const NAMES = ['percent_agreement', 'fleiss_kappa', 'gwet_ac1', 'brennan_prediger', 'krippendorff_alpha'];
 
-    /** @param float $confidence in (0, 1) */
-    public function __construct(private Units $units, private CountSums $sums, private float $confidence = 0.95) {}
+    /** @param  float  $confidence in (0, 1) */
+    public function __construct(private Units $units, private CountSums $sums, private float $confidence = 0.95)
+    {
+    }
 
     /** @return array<string, Figure> by NAMES */
     public function figures(): array
@@ -143,7 +145,7 @@ final readonly class Coefficients
         return $out;
     }
 
-    /** @param list<int> $row */
+    /** @param  list<int>  $row */
     private static function agreement(array $row, int $r): float
     {
         $same = 0;

@@ -16,7 +16,8 @@ final readonly class Figure
         public ?float $high,
         public string $method,
         public ?string $reason,
-    ) {}
+    ) {
+    }
 
     public static function of(float $estimate, ?float $se, ?float $low, ?float $high, string $method): self
     {

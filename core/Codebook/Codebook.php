@@ -9,8 +9,10 @@ use Core\CoreException;
 /** The academy's agreed faults under one lens, in the order in which they show in a swing. */
 final readonly class Codebook
 {
-    /** @param array<string, Fault> $faults by key */
-    public function __construct(public string $version, public Lens $lens, public array $faults) {}
+    /** @param  array<string, Fault>  $faults by key */
+    public function __construct(public string $version, public Lens $lens, public array $faults)
+    {
+    }
 
     public function fault(string $key): Fault
     {

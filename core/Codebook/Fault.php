@@ -26,7 +26,8 @@ final readonly class Fault
         public array $confusedWith,
         public string $counterExample,
         public ?string $disagreement = null,
-    ) {}
+    ) {
+    }
 
     public function sight(Shown $shown): Sight
     {

@@ -10,7 +10,9 @@ namespace Core\Codebook;
  */
 final readonly class Judgement
 {
-    public function __construct(public Verdict $verdict, public ?float $margin, public string $sentence) {}
+    public function __construct(public Verdict $verdict, public ?float $margin, public string $sentence)
+    {
+    }
 
     /** Whether the verdict stands clear of its threshold by more than its uncertainty. */
     public function isSure(): bool

@@ -15,14 +15,15 @@ use Core\Measurement\Measurements;
  */
 final readonly class Rule
 {
-    /** @param list<self> $parts */
+    /** @param  list<self>  $parts */
     private function __construct(
         private string $kind,
         private array $parts = [],
         private ?Measure $measure = null,
         private ?string $station = null,
         private float|string $threshold = 0.0,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  array<mixed>  $data
@@ -138,16 +139,24 @@ final readonly class Rule
     public function words(?Measurements $measurements = null): string
     {
         if ($this->measure === null) {
-            return implode($this->kind === 'all' ? ' and ' : ' or ', array_map(static fn (self $r): string => $r->words($measurements), $this->parts));
+            $parts = $this->parts;
+            // An 'any' that holds is told by what made it hold.
+            if ($measurements !== null && $this->kind === 'any' && $this->evaluate($measurements) === Truth::Yes) {
+                $parts = array_filter($parts, static fn (self $r): bool => $r->evaluate($measurements) === Truth::Yes);
+            }
+
+            return implode($this->kind === 'all' ? ' and ' : ' or ', array_map(static fn (self $r): string => $r->words($measurements), $parts));
         }
         $name = $this->measure->label().($this->station === null ? '' : ' at '.$this->station);
-        $op = ['is' => 'is', 'not' => 'is not'][$this->kind] ?? $this->kind;
+        $op = ['is' => 'is', 'not' => 'is not', '<=' => '≤', '>=' => '≥'][$this->kind] ?? $this->kind;
         $limit = is_string($this->threshold) ? $this->threshold : self::number($this->threshold).' '.$this->measure->unit();
         if ($measurements === null) {
             return "$name $op $limit";
         }
 
-        return sprintf('%s %s (rule: %s %s)', $name, self::shown($measurements->get($this->measure, $this->station)), $op, $limit);
+        $found = $measurements->get($this->measure, $this->station);
+
+        return $found->value === null ? "$name is not measurable ({$found->reason})" : sprintf('%s %s (rule: %s %s)', $name, self::shown($found), $op, $limit);
     }
 
     public static function shown(Measured $m): string

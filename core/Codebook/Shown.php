@@ -9,7 +9,9 @@ use Core\Trace\DeviceClass;
 /** The evidence put before a rater, or held by the academy: which instrument, and whether film or body points. */
 final readonly class Shown
 {
-    public function __construct(public ?DeviceClass $device, public bool $film, public bool $points = false) {}
+    public function __construct(public ?DeviceClass $device, public bool $film, public bool $points = false)
+    {
+    }
 
     /** @return list<string> the kinds of evidence a fault's requirements speak of */
     public function kinds(): array

@@ -16,7 +16,7 @@ enum Truth
         return $b ? self::Yes : self::No;
     }
 
-    /** @param list<self> $all */
+    /** @param  list<self>  $all */
     public static function both(array $all): self
     {
         return match (true) {
@@ -26,7 +26,7 @@ enum Truth
         };
     }
 
-    /** @param list<self> $all */
+    /** @param  list<self>  $all */
     public static function either(array $all): self
     {
         return match (true) {

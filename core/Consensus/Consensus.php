@@ -18,7 +18,8 @@ final readonly class Consensus
         public int $cannotTell,
         public ?float $severity,
         public ?Station $onset,
-    ) {}
+    ) {
+    }
 
     /**
      * A label needs $majority of those who could tell, and at least $able of them. Severity is the median of
@@ -55,7 +56,7 @@ final readonly class Consensus
         return new self($label, $n['present'], $n['absent'], $n['cannot-tell'], $isPresent ? self::median($severities) : null, $isPresent ? self::mode($onsets) : null);
     }
 
-    /** @param list<int> $values */
+    /** @param  list<int>  $values */
     private static function median(array $values): ?float
     {
         if ($values === []) {
@@ -67,7 +68,7 @@ final readonly class Consensus
         return ($values[intdiv($n - 1, 2)] + $values[intdiv($n, 2)]) / 2;
     }
 
-    /** @param array<string, int> $counts */
+    /** @param  array<string, int>  $counts */
     private static function mode(array $counts): ?Station
     {
         if ($counts === []) {

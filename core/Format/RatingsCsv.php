@@ -10,7 +10,7 @@ use Core\CoreException;
 /** Reads ratings.csv and key.csv of the published file contract. */
 final class RatingsCsv
 {
-    /** @param resource $stream */
+    /** @param  resource  $stream */
     public static function readRatings($stream, string $file, RatingSet $into): void
     {
         $table = new CsvTable($stream, $file);
@@ -43,7 +43,7 @@ final class RatingsCsv
         }
     }
 
-    /** @param resource $stream */
+    /** @param  resource  $stream */
     public static function readKey($stream, string $file, RatingSet $into): void
     {
         $table = new CsvTable($stream, $file);

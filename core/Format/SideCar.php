@@ -24,7 +24,8 @@ final readonly class SideCar
         public ?StationTimes $stations = null,
         public ?DeviceClass $device = null,
         public ?string $deviceName = null,
-    ) {}
+    ) {
+    }
 
     /** @throws FormatException naming the file and the member that is wrong */
     public static function read(string $json, string $file): self
@@ -62,7 +63,7 @@ final readonly class SideCar
         }
     }
 
-    /** @param array<mixed> $data */
+    /** @param  array<mixed>  $data */
     private static function stance(array $data, string $file): ?Stance
     {
         if ($data === []) {
@@ -81,7 +82,7 @@ final readonly class SideCar
         return new Stance($feet[0], $feet[1]);
     }
 
-    /** @param array<mixed> $data */
+    /** @param  array<mixed>  $data */
     private static function stations(array $data, string $file): ?StationTimes
     {
         $times = [];
@@ -107,7 +108,7 @@ final readonly class SideCar
         return is_array($value) ? $value : throw FormatException::in($file, "$name must be an object");
     }
 
-    /** @param array<mixed> $data */
+    /** @param  array<mixed>  $data */
     private static function number(array $data, string $name, string $file): ?float
     {
         $value = $data[$name] ?? null;
@@ -118,7 +119,7 @@ final readonly class SideCar
         return $value === null ? null : (float) $value;
     }
 
-    /** @param array<mixed> $data */
+    /** @param  array<mixed>  $data */
     private static function text(array $data, string $name, string $file): ?string
     {
         $value = $data[$name] ?? null;

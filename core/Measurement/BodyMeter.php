@@ -13,7 +13,9 @@ final readonly class BodyMeter
     /** Half-width of a 95 % interval of a point's coordinate from 3-D points, mm. */
     private const POINT_NOISE = 6.0;
 
-    public function __construct(private Evidence $evidence) {}
+    public function __construct(private Evidence $evidence)
+    {
+    }
 
     /** @return array<string, Measured|array<string, Measured>> */
     public function read(): array

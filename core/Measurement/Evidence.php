@@ -17,5 +17,6 @@ final readonly class Evidence
         public ?Trace $trace = null,
         public ?Motion $motion = null,
         public ?Stance $stance = null,
-    ) {}
+    ) {
+    }
 }

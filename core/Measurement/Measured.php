@@ -22,15 +22,16 @@ final readonly class Measured
         public ?string $censored = null,
         public array $stations = [],
         public bool $derived = false,
-    ) {}
+    ) {
+    }
 
-    /** @param list<string> $stations */
+    /** @param  list<string>  $stations */
     public static function value(string $unit, float $value, float $uncertainty, array $stations = [], bool $derived = false): self
     {
         return new self($unit, $value, $uncertainty, null, null, $stations, $derived);
     }
 
-    /** @param list<string> $stations */
+    /** @param  list<string>  $stations */
     public static function word(string $unit, string $value, array $stations = []): self
     {
         return new self($unit, $value, null, null, null, $stations);

@@ -7,10 +7,12 @@ namespace Core\Measurement;
 /** Every measure's result for one swing; those taken at several stations by station code. */
 final readonly class Measurements
 {
-    /** @param array<string, Measured|array<string, Measured>> $results by measure key */
-    public function __construct(private array $results) {}
+    /** @param  array<string, Measured|array<string, Measured>>  $results by measure key */
+    public function __construct(private array $results)
+    {
+    }
 
-    /** @param string|null $station code, for a measure taken at several stations */
+    /** @param  string|null  $station code, for a measure taken at several stations */
     public function get(Measure $measure, ?string $station = null): Measured
     {
         $found = $this->results[$measure->value] ?? null;

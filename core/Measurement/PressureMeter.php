@@ -219,7 +219,7 @@ final readonly class PressureMeter
         ];
     }
 
-    /** @param array<string, StationTime|null> $needed */
+    /** @param  array<string, StationTime|null>  $needed */
     private function why(array $needed): string
     {
         if ($this->share === null) {

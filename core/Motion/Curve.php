@@ -21,7 +21,7 @@ final readonly class Curve
     /** @var list<float> */
     private array $slopes;
 
-    /** @param list<array{float, float}> $knots time and value, times strictly increasing */
+    /** @param  list<array{float, float}>  $knots time and value, times strictly increasing */
     public function __construct(array $knots)
     {
         $this->x = array_column($knots, 0);
@@ -59,7 +59,7 @@ final readonly class Curve
         return $this->from($t, $i);
     }
 
-    /** @param int $i the segment to look from; left at the segment found */
+    /** @param  int  $i the segment to look from; left at the segment found */
     private function from(float $t, int &$i): float
     {
         $last = count($this->x) - 1;

@@ -13,7 +13,7 @@ use Core\Trace\Series;
  */
 final readonly class Motion
 {
-    /** @param array<string, array{list<float>, list<float>, list<float>}> $points */
+    /** @param  array<string, array{list<float>, list<float>, list<float>}>  $points */
     public function __construct(public float $rateHz, public array $points, public float $t0 = 0.0)
     {
         if ($points === []) {
@@ -31,7 +31,7 @@ final readonly class Motion
         return isset($this->points[$point]);
     }
 
-    /** @param 0|1|2 $axis x, y or z */
+    /** @param  0|1|2  $axis x, y or z */
     public function coordinate(string $point, int $axis): Series
     {
         if (! isset($this->points[$point])) {

@@ -9,8 +9,10 @@ use Core\CoreException;
 /** The stations a swing reached, in order of time. A short swing may lack some. */
 final readonly class StationTimes
 {
-    /** @param array<string, StationTime> $times by station code */
-    private function __construct(private array $times) {}
+    /** @param  array<string, StationTime>  $times by station code */
+    private function __construct(private array $times)
+    {
+    }
 
     /**
      * @param  array<string, StationTime>  $times
@@ -41,7 +43,7 @@ final readonly class StationTimes
         return new self($sorted);
     }
 
-    /** @param array<string, float> $seconds */
+    /** @param  array<string, float>  $seconds */
     public static function fromSeconds(array $seconds, float $uncertainty, string $source): self
     {
         return self::of(array_map(static fn (float $t): StationTime => new StationTime($t, $uncertainty, $source), $seconds));

@@ -7,7 +7,9 @@ namespace Core\Motion;
 /** A point or direction in space. */
 final readonly class Vec3
 {
-    public function __construct(public float $x, public float $y, public float $z) {}
+    public function __construct(public float $x, public float $y, public float $z)
+    {
+    }
 
     public function plus(self $o, float $times = 1.0): self
     {

@@ -18,7 +18,9 @@ final readonly class Reading
      * @param  array<string, Call>  $calls  by fault key
      * @param  list<string>  $firstCauses  fault keys or NOT_IN_THE_FEET, two at most
      */
-    public function __construct(public array $calls, public array $firstCauses = [], public string $cue = '') {}
+    public function __construct(public array $calls, public array $firstCauses = [], public string $cue = '')
+    {
+    }
 
     /**
      * What stands in the way of handing in, one sentence each; empty when nothing does.

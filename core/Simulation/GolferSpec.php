@@ -19,5 +19,6 @@ final readonly class GolferSpec
         public float $massKg = 78.0,
         public float $clubMm = 1000.0,
         public float $stanceMm = 470.0,
-    ) {}
+    ) {
+    }
 }

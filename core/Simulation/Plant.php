@@ -11,7 +11,7 @@ final readonly class Plant
 {
     public const FAULTS = ['sway', 'no-load', 'late-load', 'late-recentre', 'early-lunge', 'hang-back', 'late-arrival', 'spin-out', 'late-push', 'fall-off'];
 
-    /** @param array<string, int> $faults severity by fault key */
+    /** @param  array<string, int>  $faults severity by fault key */
     public function __construct(public array $faults = [])
     {
         foreach ($faults as $key => $severity) {

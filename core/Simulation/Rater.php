@@ -36,7 +36,8 @@ final readonly class Rater
         public float $candour = 0.5,
         public float $swagger = 0.0,
         public array $blindTo = [],
-    ) {}
+    ) {
+    }
 
     /**
      * @param  array<string, int>  $truth  severity by planted fault

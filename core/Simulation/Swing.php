@@ -18,7 +18,7 @@ final readonly class Swing
     /** Half-width of the 95 % interval of a station marked on 240 Hz motion by crossing or reversal, s. */
     private const STATION_UNCERTAINTY = 0.003;
 
-    /** @param array<string, array{list<float>, list<float>, list<float>}> $laboratoryPoints */
+    /** @param  array<string, array{list<float>, list<float>, list<float>}>  $laboratoryPoints */
     private function __construct(
         public GolferSpec $spec,
         public float $motionRateHz,
@@ -26,7 +26,8 @@ final readonly class Swing
         public Trace $trace,
         public Stance $stance,
         public StationTimes $stations,
-    ) {}
+    ) {
+    }
 
     public static function of(GolferSpec $spec, float $motionRateHz = 120.0): self
     {

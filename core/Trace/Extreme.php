@@ -7,5 +7,7 @@ namespace Core\Trace;
 /** A largest or smallest value and the time it was reached. */
 final readonly class Extreme
 {
-    public function __construct(public float $t, public float $value) {}
+    public function __construct(public float $t, public float $value)
+    {
+    }
 }

@@ -34,7 +34,7 @@ final class Quality
         return $found;
     }
 
-    /** @param list<float> $values */
+    /** @param  list<float>  $values */
     private static function longestStill(array $values): int
     {
         $longest = $run = 0;

@@ -7,8 +7,10 @@ namespace Core\Trace;
 /** One thing wrong with a recording, in a sentence a coach understands. */
 final readonly class QualityFinding
 {
-    /** @param 'warning'|'serious' $severity */
-    public function __construct(public string $kind, public string $severity, public string $sentence) {}
+    /** @param  'warning'|'serious'  $severity */
+    public function __construct(public string $kind, public string $severity, public string $sentence)
+    {
+    }
 
     /** @return array{kind: string, severity: string, sentence: string} */
     public function toArray(): array

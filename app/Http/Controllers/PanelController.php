@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\RuleOnEntry;
+use App\Models\KeyEntry;
+use App\Models\Round;
+use App\Models\User;
+use App\Queries\PanelPage;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
+
+final class PanelController extends Controller
+{
+    public function index(): RedirectResponse|View
+    {
+        $user = $this->user();
+        abort_if($user->role === User::INSTRUCTOR, 403);
+        $round = Round::query()->where('kind', Round::PANEL)->orderByDesc('id')->get()->first(fn (Round $r): bool => Gate::forUser($user)->allows('viewKey', $r));
+
+        return $round === null ? view('empty', ['title' => 'Panel', 'text' => 'The spread of calls, the consensus and its grades appear here when a panel study has been closed.']) : redirect()->route('panel', $round);
+    }
+
+    public function show(Round $round, PanelPage $page): View
+    {
+        return view('panel', $page->of($round, $this->user()));
+    }
+
+    public function rule(Request $request, KeyEntry $entry, RuleOnEntry $rule): RedirectResponse
+    {
+        Gate::authorize('rule', $entry->keyVersion->round);
+        $data = $request->validate([
+            'ruling' => ['required', 'in:present,absent,none'],
+            'reason' => ['required', 'string', 'min:10', 'max:2000'],
+        ], ['reason.min' => 'Give the reason in at least ten characters: others will have to defend it.']);
+
+        return $this->attempt(fn () => $rule($entry, $data['ruling'], $data['reason'], $this->user()), 'Ruled. The panel\'s label and the measurement stay visible beside it.');
+    }
+}

@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Models\User;
+use App\Queries\TodayPage;
+use Illuminate\Contracts\View\View;
+
+final class TodayController extends Controller
+{
+    public function __invoke(TodayPage $page): View
+    {
+        $user = $this->user();
+
+        return $user->role === User::HEAD_COACH
+            ? view('today-head-coach', $page->forHeadCoach())
+            : view('today-reader', $page->forReader($user));
+    }
+}

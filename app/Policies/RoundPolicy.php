@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Policies;
+
+use App\Models\Round;
+use App\Models\User;
+
+final class RoundPolicy
+{
+    public function manage(User $user): bool
+    {
+        return $user->isHeadCoach();
+    }
+
+    /** The agreement figures of a staff round: everybody in it, once it is published. */
+    public function viewResult(User $user, Round $round): bool
+    {
+        return ! $round->isPanel() && $round->state === 'published'
+            && ($user->isHeadCoach() || $round->members()->whereKey($user->id)->exists());
+    }
+
+    /** The key of a panel study: the head coach once it is closed, the panel once it is published. */
+    public function viewKey(User $user, Round $round): bool
+    {
+        if (! $round->isPanel()) {
+            return false;
+        }
+
+        return $user->isHeadCoach()
+            ? in_array($round->state, ['closed', 'published'], true)
+            : $round->state === 'published' && $user->role === User::PANEL && $round->members()->whereKey($user->id)->exists();
+    }
+
+    public function rule(User $user, Round $round): bool
+    {
+        return $user->isHeadCoach() && $round->isPanel() && in_array($round->state, ['closed', 'published'], true);
+    }
+}

@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries;
+
+use App\Actions\ComputeResult;
+use App\Models\KeyEntry;
+use App\Models\Reading;
+use App\Models\Round;
+use App\Models\User;
+use Core\Codebook\Codebook;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\Gate;
+
+/**
+ * A published round's figures as one person may see them. The head coach sees everybody by name; an
+ * instructor sees their own figures by name and colleagues' without one, in an order that tells nothing.
+ */
+final class AgreementPage
+{
+    public function __construct(private readonly ComputeResult $compute)
+    {
+    }
+
+    /** @return array<string, mixed> */
+    public function of(Round $round, User $user): array
+    {
+        $result = ($this->compute)($round);
+        $r = $result->results;
+        $open = $user->isHeadCoach();
+        $names = $round->members()->pluck('name', 'users.id');
+        $me = 'u'.$user->id;
+        $label = static fn (string $rater): string => $open || $rater === $me ? (string) ($names[(int) substr($rater, 1)] ?? $rater) : 'a colleague';
+
+        $people = collect($r['against_key'])->map(fn (array $p): array => [
+            ...$p, 'name' => $label($p['rater']), 'mine' => $p['rater'] === $me,
+            'unsupported' => $r['unsupported'][$p['rater']] ?? 0, 'cannot_tell' => $r['cannot_tell'][$p['rater']] ?? 0,
+            'map' => $r['map'][$p['rater']] ?? [],
+        ])->sortBy($open
+            ? [fn (array $a, array $b): int => ($b['youden']['estimate'] ?? -2) <=> ($a['youden']['estimate'] ?? -2)]
+            : [fn (array $a, array $b): int => [$b['mine'], $a['sensitivity']['estimate'] ?? 0] <=> [$a['mine'], $b['sensitivity']['estimate'] ?? 0]])->values();
+        if (! $open) {
+            // What could tell colleagues apart goes; only the dots remain.
+            $people = $people->map(fn (array $p): array => $p['mine'] ? $p : ['name' => $p['name'], 'mine' => false, 'rater' => '', 'n' => null, 'sensitivity' => $p['sensitivity'], 'specificity' => $p['specificity']]);
+        }
+        $pairs = collect($r['study']['pooled']['pairs'] ?? []);
+
+        return [
+            'round' => $round,
+            'result' => $result,
+            'figures' => $r,
+            'codebook' => Codebook::standard(),
+            'open' => $open,
+            'people' => $people,
+            'pairs' => $open
+                ? $pairs->map(fn (array $p): array => [...$p, 'a' => $label($p['a']), 'b' => $label($p['b'])])
+                : $pairs->filter(fn (array $p): bool => $p['a'] === $me || $p['b'] === $me)->map(fn (array $p): array => [...$p, 'a' => $user->name, 'b' => 'a colleague'])->sortBy('cohen_kappa.estimate')->values(),
+            'names' => $open ? collect($r['against_key'])->pluck('rater')->map($label)->sort()->values() : collect(),
+            'rounds' => Round::query()->where('kind', Round::STAFF)->where('state', 'published')->orderByDesc('published_at')->get()->filter(fn (Round $x): bool => Gate::forUser($user)->allows('viewResult', $x)),
+            'mine' => $open ? collect() : $this->differences($round, $user),
+        ];
+    }
+
+    /**
+     * Where this person's calls differ from the key, on recordings that await no blind reading by them.
+     *
+     * @return Collection<int, array<string, mixed>>
+     */
+    private function differences(Round $round, User $user): Collection
+    {
+        $entries = $round->keyVersion?->entries()->get()->keyBy(fn (KeyEntry $e): string => $e->recording_id.'|'.$e->fault) ?? collect();
+        $codebook = Codebook::standard();
+        $out = collect();
+        $readings = Reading::query()->where('user_id', $user->id)->whereIn('round_case_id', $round->cases()->select('id'))
+            ->whereNotNull('handed_in_at')->with(['calls', 'case.recording.golfer.consents'])->orderBy('position')->get();
+        foreach ($readings as $reading) {
+            if (! Gate::forUser($user)->allows('view', $reading->case->recording)) {
+                continue;
+            }
+            foreach ($codebook->faults as $key => $fault) {
+                $entry = $entries->get($reading->case->recording_id.'|'.$key);
+                $call = $reading->calls->firstWhere('fault', $key);
+                $truth = $entry?->scoredLabel();
+                if ($entry === null || $call === null || $truth === null || $call->presence === $truth || $call->presence === 'cannot-tell') {
+                    continue;
+                }
+                $out->push(['position' => $reading->position, 'recording' => $reading->case->recording, 'fault' => $fault, 'call' => $call, 'entry' => $entry, 'truth' => $truth]);
+            }
+        }
+
+        return $out;
+    }
+}

@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries;
+
+use App\Models\KeyEntry;
+use App\Models\Round;
+use App\Models\User;
+use Core\Codebook\Codebook;
+
+/** A panel's consensus: every case and fault with the spread of calls and the grade. */
+final class PanelPage
+{
+    /** @return array<string, mixed> */
+    public function of(Round $round, User $user): array
+    {
+        $key = $round->keys()->first();
+        $entries = $key === null ? collect() : $key->entries()->with('recording.golfer')->orderBy('recording_id')->get();
+
+        return [
+            'round' => $round,
+            'key' => $key,
+            'versions' => $round->keys()->count(),
+            'members' => $round->members()->count(),
+            'codebook' => Codebook::standard(),
+            'cases' => $entries->groupBy('recording_id')->map->keyBy('fault'),
+            'grades' => $entries->countBy('grade'),
+            'unsettled' => $entries->filter(fn (KeyEntry $e): bool => in_array($e->grade, ['conflict', 'contested'], true))->sortBy(fn (KeyEntry $e): array => [$e->ruling !== null, $e->grade === 'contested', $e->id])->values(),
+            'mayRule' => $user->can('rule', $round),
+            'majority' => (float) config('academy.majority'),
+            'able' => (int) config('academy.able'),
+        ];
+    }
+}

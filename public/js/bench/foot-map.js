@@ -1,0 +1,97 @@
+// Both feet from above, as seen by somebody facing the golfer: toes toward the viewer. Outlines follow the
+// film, pressure follows the trace; where one is not shown, only the other is drawn.
+const NS = 'http://www.w3.org/2000/svg';
+
+export class FootMap {
+  constructor(svg, evidence) {
+    this.svg = svg;
+    this.evidence = evidence;
+    this.mirror = evidence.hand === 'left' ? -1 : 1;
+    const stance = evidence.stance;
+    const span = stance ? stance.lead_foot.x_mm - stance.trail_foot.x_mm : 460;
+    this.scale = 150 / Math.max(330, span);
+    this.shareText = {};
+    for (const side of ['trail', 'lead']) {
+      this[side] = this.add('path', { class: `sole ${side}` });
+      this[`${side}Dot`] = this.add('circle', { class: side, 'fill-opacity': 0.35, 'stroke-width': 2 });
+      const x = 130 + this.mirror * (side === 'lead' ? 78 : -78);
+      this.shareText[side] = this.add('text', { class: `big ${side}`, x, y: 30, 'text-anchor': 'middle' });
+      this.add('text', { x, y: 45, 'text-anchor': 'middle' }).textContent = side;
+    }
+    this.path = this.add('path', { class: 'path' });
+    this.net = this.add('circle', { class: 'net', r: 5.5 });
+    this.add('text', { x: this.mirror > 0 ? 252 : 8, y: 222, 'text-anchor': this.mirror > 0 ? 'end' : 'start' }).textContent = this.mirror > 0 ? 'target →' : '← target';
+    this.add('text', { x: 130, y: 222, 'text-anchor': 'middle' }).textContent = 'ball ↓';
+  }
+
+  add(name, attributes) {
+    const node = document.createElementNS(NS, name);
+    for (const [k, v] of Object.entries(attributes)) node.setAttribute(k, v);
+    this.svg.append(node);
+    return node;
+  }
+
+  place(x, y) { return [130 + this.mirror * x * this.scale, 128 + y * this.scale]; }
+
+  /** Heel, ball and toe of a foot now: from the film where there is one, else where it stood at address. */
+  foot(side, t) {
+    const { motion, stance } = this.evidence;
+    if (motion) {
+      const i = Math.min(Math.max(Math.round((t - motion.t0) * motion.rate), 0), motion.points.pelvis[0].length - 1);
+      const at = (name) => { const p = motion.points[`${side}_${name}`]; return [p[0][i], p[1][i]]; };
+      return [at('heel'), at('ball'), at('toe')];
+    }
+    const foot = stance?.[`${side}_foot`];
+    if (!foot) return null;
+    const a = ((foot.flare_deg ?? 0) * Math.PI) / 180;
+    const along = (k) => [foot.x_mm + Math.sin(a) * foot.length_mm * k, foot.y_mm + Math.cos(a) * foot.length_mm * k];
+    return [along(-0.5), along(0.22), along(0.5)];
+  }
+
+  draw(t) {
+    const { trace } = this.evidence;
+    for (const side of ['lead', 'trail']) {
+      const foot = this.foot(side, t);
+      this[side].setAttribute('d', foot ? this.sole(foot) : '');
+      this[`${side}Dot`].setAttribute('r', 0);
+      this.shareText[side].textContent = '';
+    }
+    if (!trace) { this.net.setAttribute('r', 0); return; }
+    const i = Math.min(Math.max(Math.round((t - trace.t0) * trace.rate), 0), trace.cop[0].length - 1);
+    const share = trace.share?.[i] ?? null;
+    for (const side of ['lead', 'trail']) {
+      const part = share === null ? null : side === 'lead' ? share : 100 - share;
+      if (part !== null) this.shareText[side].textContent = `${Math.round(part)} %`;
+      const x = trace.feet?.[side]?.[0]?.[i] ?? null, y = trace.feet?.[side]?.[1]?.[i] ?? null;
+      if (part !== null && x !== null && y !== null) {
+        const [px, py] = this.place(x, y);
+        this[`${side}Dot`].setAttribute('cx', px);
+        this[`${side}Dot`].setAttribute('cy', py);
+        this[`${side}Dot`].setAttribute('r', 3 + Math.sqrt(part) * 1.5);
+      }
+    }
+    const back = Math.round(0.45 * trace.rate), step = Math.max(1, Math.round(trace.rate / 120));
+    let d = '';
+    for (let k = Math.max(0, i - back); k <= i; k += step) {
+      if (trace.cop[0][k] === null || trace.cop[1][k] === null) continue;
+      const [px, py] = this.place(trace.cop[0][k], trace.cop[1][k]);
+      d += `${d ? 'L' : 'M'}${px.toFixed(1)} ${py.toFixed(1)}`;
+    }
+    this.path.setAttribute('d', d);
+    const [nx, ny] = this.place(trace.cop[0][i] ?? 0, trace.cop[1][i] ?? 0);
+    this.net.setAttribute('cx', nx);
+    this.net.setAttribute('cy', ny);
+    this.net.setAttribute('r', trace.cop[0][i] === null ? 0 : 5.5);
+  }
+
+  /** A sole around heel, ball and toe: broad at the ball, narrow at the heel. */
+  sole([heel, ball, toe]) {
+    const d = [toe[0] - heel[0], toe[1] - heel[1]];
+    const l = Math.hypot(...d) || 1;
+    const u = [d[0] / l, d[1] / l], n = [-u[1], u[0]];
+    const at = (p, along, out) => this.place(p[0] + u[0] * along + n[0] * out, p[1] + u[1] * along + n[1] * out).map((v) => v.toFixed(1)).join(' ');
+    const width = 0.18 * Math.max(l, 180);
+    return `M${at(heel, -6, 0)}C${at(heel, -8, width * 0.7)} ${at(heel, 40, width * 0.75)} ${at(heel, l * 0.42, width * 0.62)}S${at(ball, -10, width)} ${at(ball, 10, width)}S${at(toe, 4, width * 0.55)} ${at(toe, 6, 0)}`
+      + `S${at(ball, 18, -width)} ${at(ball, 0, -width * 0.98)}S${at(heel, l * 0.52, -width * 0.66)} ${at(heel, l * 0.36, -width * 0.66)}S${at(heel, -8, -width * 0.7)} ${at(heel, -6, 0)}Z`;
+  }
+}

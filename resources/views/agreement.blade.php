@@ -1,0 +1,119 @@
+<x-layout :title="'Agreement – '.$round->name">
+    @php
+        $study = $figures['study']['pooled'];
+        $co = $study['coefficients'] ?? [];
+        $items = collect($figures['study']['items'] ?? [])->keyBy('item');
+        $worst = $items->filter(fn ($i) => ($i['coefficients']['gwet_ac1']['estimate'] ?? null) !== null)->sortBy('coefficients.gwet_ac1.estimate')->first();
+        $left = array_filter($figures['left_out']);
+        $pct = fn ($f) => ($f['estimate'] ?? null) === null ? '–' : round(100 * $f['estimate']).' %';
+    @endphp
+    <div style="display: flex; justify-content: space-between; gap: 1rem; flex-wrap: wrap; align-items: baseline">
+        <h1>@if(! $study) No reading was handed in in this round @elseif($open) {{ $worst ? 'The staff agree least on “'.$codebook->faults[$worst['item']]->name.'”' : 'Agreement' }} @else How your calls stood in the {{ $round->name }} @endif</h1>
+        @if($rounds->count() > 1)<nav class="small">@foreach($rounds as $x)<a href="{{ route('agreement', $x) }}" @if($x->id === $round->id) aria-current="page" @endif>{{ $x->name }}</a> @endforeach</nav>@endif
+    </div>
+    <p class="quiet" style="margin: 0.2rem 0 0.6rem">{{ $round->name }} · {{ $figures['cases'] }} cases · key version {{ $figures['key_version'] }} · ± are 95 % intervals @if($left) · left out of scoring: {{ collect($left)->map(fn ($n, $w) => "$n $w")->join(', ') }} @endif</p>
+    @if($study)
+        <div class="tiles">
+            <div><b>{{ $pct($co['percent_agreement']) }}</b>agreement between any two<br><span class="small quiet">{{ $pct(['estimate' => $co['percent_agreement']['low']]) }} to {{ $pct(['estimate' => $co['percent_agreement']['high']]) }}</span></div>
+            @foreach(['gwet_ac1' => 'AC1, beyond chance', 'fleiss_kappa' => 'Fleiss’ κ', 'krippendorff_alpha' => 'Krippendorff’s α'] as $name => $label)
+                <div><b>{{ $co[$name]['estimate'] === null ? '–' : number_format($co[$name]['estimate'], 2) }}</b>{{ $label }}<br><span class="small quiet">{{ $co[$name]['estimate'] === null ? $co[$name]['reason'] : number_format($co[$name]['low'], 2).' to '.number_format($co[$name]['high'], 2) }}</span></div>
+            @endforeach
+            <div><b>{{ $pct($study['specific_agreement']['present'] ?? []) }}</b>when one says present<br><span class="small quiet">specific agreement</span></div>
+        </div>
+        <p class="small quiet">κ is low where a fault is rare although people agree: AC1 and the specific agreement are to be read beside it. Present against absent; “cannot tell” counts as no answer and is shown on its own below.</p>
+
+        <h2>{{ $open ? 'Who sees what the panel sees' : 'You and your colleagues against the key' }}</h2>
+        @php
+            $h = 26 * $people->count() + 34;
+            $x = fn ($v) => 190 + 520 * $v;
+        @endphp
+        <svg viewBox="0 0 760 {{ $h }}" style="width: 100%; max-width: 900px" class="axis" role="img" aria-label="Sensitivity and specificity of each person with 95 per cent intervals; the figures are in the table below">
+            @foreach([0, 0.25, 0.5, 0.75, 1] as $v)<line x1="{{ $x($v) }}" x2="{{ $x($v) }}" y1="6" y2="{{ $h - 22 }}" stroke="var(--rule)"/><text x="{{ $x($v) }}" y="{{ $h - 8 }}" text-anchor="middle">{{ 100 * $v }} %</text>@endforeach
+            @foreach($people as $i => $p)
+                @php($y = 18 + 26 * $i)
+                <text x="180" y="{{ $y + 4 }}" text-anchor="end" style="fill: var(--ink); font-size: 13px; {{ $p['mine'] ? 'font-weight: 700' : '' }}">{{ $p['mine'] && ! $open ? 'you' : $p['name'] }}</text>
+                @foreach(['sensitivity' => -4, 'specificity' => 5] as $name => $dy)
+                    @if(($p[$name]['estimate'] ?? null) !== null)
+                        @if(($p[$name]['low'] ?? null) !== null)<line x1="{{ $x($p[$name]['low']) }}" x2="{{ $x($p[$name]['high']) }}" y1="{{ $y + $dy }}" y2="{{ $y + $dy }}" stroke="{{ $name === 'sensitivity' ? 'var(--accent)' : 'var(--quiet)' }}" stroke-width="{{ $name === 'sensitivity' ? 2.5 : 1.5 }}"/>@endif
+                        @if($name === 'sensitivity')<path d="M{{ $x($p[$name]['estimate']) }} {{ $y + $dy - 6 }}l6 6l-6 6l-6 -6Z" fill="var(--accent)"/>@else<circle cx="{{ $x($p[$name]['estimate']) }}" cy="{{ $y + $dy }}" r="4.5" fill="var(--paper)" stroke="var(--quiet)" stroke-width="2"/>@endif
+                    @endif
+                @endforeach
+            @endforeach
+        </svg>
+        <p class="small quiet"><span class="call present">sensitivity</span>: of what the key says is present, the share called present. <span class="call absent">specificity</span>: of what is absent, the share called absent. Intervals by resampling cases.</p>
+        <div class="scroll"><table class="rows">
+            <tr><th>Instructor</th><th class="num">Calls scored</th><th>Sensitivity</th><th>Specificity</th>@if($open || $people->contains('mine', true))<th>When “present”, right</th><th>Leaning</th><th>Matthews</th><th title="0 is best; 0.25 is what a coin with 50 % would get">Sure and wrong (Brier)</th><th class="num">Cannot tell</th><th class="num" title="calls made where what was shown cannot support one">Unsupported</th>@endif</tr>
+            @foreach($people as $p)
+                <tr>
+                    <td>{{ $p['mine'] && ! $open ? 'you' : $p['name'] }}</td><td class="num">{{ $p['n'] }}</td>
+                    <td><x-figure-value :figure="$p['sensitivity']" percent /></td><td><x-figure-value :figure="$p['specificity']" percent /></td>
+                    @if($open || $p['mine'])
+                        <td><x-figure-value :figure="$p['ppv']" percent /></td>
+                        <td>@php($c = $p['criterion'])@if(($c['estimate'] ?? null) === null) – @else {{ $c['low'] > 0 ? 'under-calls' : ($c['high'] < 0 ? 'over-calls' : 'even') }} <span class="quiet small">{{ number_format($c['estimate'], 2) }}</span>@endif</td>
+                        <td><x-figure-value :figure="$p['mcc']" /></td><td><x-figure-value :figure="$p['brier']" /></td>
+                        <td class="num">{{ $p['cannot_tell'] }}</td><td class="num">{{ $p['unsupported'] }}</td>
+                    @endif
+                </tr>
+            @endforeach
+        </table></div>
+
+        @if($open)
+            <h2>Right calls, person by fault</h2>
+            <div class="scroll"><table class="rows heat">
+                <tr><th></th>@foreach($codebook->faults as $f)<th>{{ $f->name }}</th>@endforeach</tr>
+                @foreach($people as $p)
+                    <tr><td>{{ $p['name'] }}</td>
+                        @foreach($codebook->keys() as $k)
+                            @php([$tp, $fn, $fp, $tn] = $p['map'][$k] ?? [0, 0, 0, 0])
+                            @php($n = $tp + $fn + $fp + $tn)
+                            @php($wrong = $n ? ($fn + $fp) / $n : 0)
+                            <td @class(['cell', 'dark' => $wrong > 0.45]) style="--share: {{ round(160 * $wrong) }}%" title="{{ $tp }} found, {{ $fn }} missed, {{ $fp }} over-called, {{ $tn }} rightly absent">{{ $n ? ($tp + $tn).'/'.$n : '–' }}</td>
+                        @endforeach
+                    </tr>
+                @endforeach
+            </table></div>
+            <p class="small quiet">The darker, the more wrong calls. Hold the pointer over a cell for what was missed and what over-called. With {{ $figures['cases'] }} cases one cell is too thin to judge a person by.</p>
+
+            <h2>Person by person: Cohen’s κ over all faults</h2>
+            @php($k = $pairs->mapWithKeys(fn ($p) => [$p['a'].'|'.$p['b'] => $p, $p['b'].'|'.$p['a'] => $p]))
+            <div class="scroll"><table class="rows heat">
+                <tr><th></th>@foreach($names as $b)<th>{{ \Illuminate\Support\Str::before($b, ' ') }}</th>@endforeach</tr>
+                @foreach($names as $a)<tr><td>{{ $a }}</td>@foreach($names as $b)
+                    @php($p = $k[$a.'|'.$b] ?? null)
+                    @if($p && $p['cohen_kappa']['estimate'] !== null)<td @class(['cell', 'dark' => $p['cohen_kappa']['estimate'] > 0.6]) style="--share: {{ round(100 * max(0, $p['cohen_kappa']['estimate'])) }}%" title="{{ $p['n'] }} calls in common, {{ round(100 * $p['percent_agreement']) }} % the same, κ {{ number_format($p['cohen_kappa']['low'], 2) }} to {{ number_format($p['cohen_kappa']['high'], 2) }}, PABAK {{ number_format($p['pabak']['estimate'], 2) }}">{{ number_format($p['cohen_kappa']['estimate'], 2) }}</td>@else<td class="quiet">{{ $a === $b ? '·' : '–' }}</td>@endif
+                @endforeach</tr>@endforeach
+            </table></div>
+            <details style="margin-top: 0.4rem"><summary class="small">Every pair with its interval</summary>
+                <table class="rows"><tr><th>Pair</th><th class="num">Calls in common</th><th>Same call</th><th>Cohen’s κ</th><th>PABAK</th></tr>
+                    @foreach($pairs as $p)<tr><td>{{ $p['a'] }} and {{ $p['b'] }}</td><td class="num">{{ $p['n'] }}</td><td>{{ round(100 * $p['percent_agreement']) }} %</td><td><x-figure-value :figure="$p['cohen_kappa']" /></td><td><x-figure-value :figure="$p['pabak']" /></td></tr>@endforeach
+                </table>
+            </details>
+
+            <h2>Fault by fault: does the definition hold?</h2>
+            <div class="scroll"><table class="rows">
+                <tr><th>Fault</th><th class="num">Cases</th><th>Same call</th><th>AC1</th><th>Fleiss’ κ</th><th>Krippendorff’s α</th><th>Agreement on “present”</th></tr>
+                @foreach($codebook->faults as $key => $f)
+                    @php($i = $items[$key] ?? null)
+                    @continue(! $i)
+                    <tr><td>{{ $f->name }}</td><td class="num">{{ $i['cases'] }}</td><td><x-figure-value :figure="$i['coefficients']['percent_agreement']" percent :n="$i['cases']" /></td>@foreach(['gwet_ac1', 'fleiss_kappa', 'krippendorff_alpha'] as $name)<td><x-figure-value :figure="$i['coefficients'][$name]" :n="$i['cases']" /></td>@endforeach<td><x-figure-value :figure="$i['specific_agreement']['present'] ?? ['estimate' => null, 'reason' => 'nobody called it present']" percent :n="$i['cases']" /></td></tr>
+                @endforeach
+            </table></div>
+            <p class="small quiet">Grey and slanted: too few cases to say (under ten, or an interval wider than 0.5). Several rows are compared at once; differences between them are exploratory.</p>
+        @else
+            @if($pairs->isNotEmpty())
+                <h2>With each colleague</h2>
+                <table class="rows" style="max-width: 40rem"><tr><th></th><th class="num">Calls in common</th><th>Same call</th><th>Cohen’s κ</th></tr>
+                    @foreach($pairs as $p)<tr><td>a colleague</td><td class="num">{{ $p['n'] }}</td><td>{{ round(100 * $p['percent_agreement']) }} %</td><td><x-figure-value :figure="$p['cohen_kappa']" /></td></tr>@endforeach
+                </table>
+            @endif
+            <h2>{{ $mine->count() }} calls that differ from the key</h2>
+            @if($mine->isEmpty())<p>None. Cases that wait in an open round are not shown.</p>@else
+            <table class="rows"><tr><th>Case</th><th>Fault</th><th>You</th><th>Key</th><th>Grade</th><th>What the measurement says</th></tr>
+                @foreach($mine as $d)
+                    <tr><td><a href="{{ route('bench', $d['recording']) }}">Case {{ $d['position'] }}</a></td><td>{{ $d['fault']->name }}</td><td><x-call :presence="$d['call']->presence" />@if($d['call']->confidence) <span class="small quiet">{{ $d['call']->confidence }} %</span>@endif</td><td><x-call :presence="$d['truth']" /></td><td><x-grade :grade="$d['entry']->grade" /></td><td class="small quiet">{{ $d['entry']->sentence }}</td></tr>
+                @endforeach
+            </table>@endif
+        @endif
+        <p class="small quiet" style="margin-top: 1.6rem">Computed {{ $result->updated_at->timezone(config('academy.zone'))->format('j F Y, H:i') }} by core version {{ $result->core_version }} from inputs {{ substr($result->inputs_checksum, 0, 12) }}; {{ number_format($figures['bootstrap']) }} case resamples, seed {{ $figures['seed'] }}. Standard errors are conditional on these raters. Panel members are not scored against their own key.</p>
+    @endif
+</x-layout>

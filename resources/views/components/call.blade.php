@@ -1,0 +1,2 @@
+@props(['presence'])
+<span class="call {{ $presence }}">{{ $presence === 'cannot-tell' ? 'cannot tell' : ($presence === 'none' ? 'no label' : $presence) }}</span>
