@@ -13,6 +13,7 @@ use Core\Codebook\Judgement;
 use Core\Codebook\Verdict;
 use Core\Consensus\Consensus;
 use Core\Consensus\Grade;
+use Core\Reading\Call as CoreCall;
 use Core\Version;
 
 /** Turns a panel's handed-in readings into a key: consensus per case and fault, graded by the measurement. */
@@ -37,7 +38,7 @@ final readonly class BuildKey
             $calls = $case->readings->flatMap->calls->groupBy('fault');
             foreach ($codebook->keys() as $fault) {
                 $consensus = Consensus::of(
-                    array_values($calls->get($fault, collect())->map(static fn (Call $c) => $c->toCore())->all()),
+                    array_values($calls->get($fault)?->map(static fn (Call $c): CoreCall => $c->toCore())->all() ?? []),
                     (float) config('academy.majority'),
                     (int) config('academy.able'),
                 );

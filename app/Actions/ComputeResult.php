@@ -14,7 +14,6 @@ use Core\Agreement\StudyOptions;
 use Core\Codebook\Codebook;
 use Core\Reading\Presence;
 use Core\Version;
-use Illuminate\Support\Collection;
 
 /**
  * Measures a staff round: agreement among its members and with the frozen key. Kept with the core's version
@@ -29,12 +28,12 @@ final readonly class ComputeResult
     {
         $cases = $round->cases()->with('recording')->get()->keyBy('id');
         $readings = $round->readings()->whereNotNull('handed_in_at')->with('calls')->orderBy('readings.id')->get();
-        $entries = $round->keyVersion?->entries()->whereIn('recording_id', $cases->pluck('recording_id'))->get() ?? new Collection;
+        $entries = $round->keyVersion?->entries()->whereIn('recording_id', $cases->pluck('recording_id'))->get() ?? collect();
         $panel = $round->keyVersion?->round->members()->pluck('users.id')->all() ?? [];
         $inputs = hash('sha256', (string) json_encode([
             $round->key_version_id, $panel,
             $readings->map(static fn (Reading $r): array => [$r->id, $r->version, $r->user_id])->all(),
-            $entries->map(static fn (KeyEntry $e): array => [$e->id, $e->scoredLabel()])->all(),
+            $entries->mapWithKeys(static fn (KeyEntry $e): array => [$e->id => $e->scoredLabel()])->all(),
         ]));
         $kept = $round->result()->first();
         if ($kept !== null && $kept->core_version === Version::CURRENT && $kept->inputs_checksum === $inputs) {

@@ -37,14 +37,12 @@ final readonly class OpenRound
                 $round->key_version_id = $this->freezeKey($round)->id;
             }
             foreach ($members as $member) {
-                $order = (new Chance("order|{$round->seed}|{$member->id}"))->shuffled($cases->all());
+                $order = (new Chance("order|{$round->seed}|{$member->id}"))->shuffled(array_values($cases->all()));
                 foreach ($order as $i => $case) {
                     Reading::query()->create(['round_case_id' => $case->id, 'user_id' => $member->id, 'position' => $i + 1]);
                 }
             }
-            $round->state = 'open';
-            $round->opened_at = now();
-            $round->save();
+            $round->fill(['state' => 'open', 'opened_at' => now()])->save();
             AuditEntry::note($by, 'open', "round {$round->name}", ['cases' => $cases->count(), 'members' => $members->count(), 'key_version' => $round->keyVersion?->number]);
         });
     }

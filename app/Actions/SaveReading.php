@@ -73,7 +73,7 @@ final readonly class SaveReading
                 isset($c['onset']) ? Station::from((string) $c['onset']) : null,
                 isset($c['decision']) ? Decision::from((string) $c['decision']) : null,
                 isset($c['confidence']) ? (int) $c['confidence'] : null,
-                array_map(static fn (array $p): Pin => new Pin((string) $p['on'], (float) $p['t']), array_values($c['pins'] ?? [])),
+                array_map(static fn (array $p): Pin => new Pin($p['on'] === 'trace' ? 'trace' : 'film', (float) $p['t']), array_values($c['pins'] ?? [])),
             );
         }
         $reading = new CoreReading($calls, array_values(array_unique($sheet['first_causes'])), trim($sheet['cue']));

@@ -24,6 +24,6 @@ final class PackedFloats implements CastsAttributes
 
     public function set(Model $model, string $key, mixed $value, array $attributes): string
     {
-        return '\\x'.bin2hex(pack('g*', ...$value));
+        return '\\x'.bin2hex(pack('g*', ...($value ?? [])));
     }
 }

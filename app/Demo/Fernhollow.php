@@ -43,39 +43,9 @@ final class Fernhollow
      */
     public static function recordings(): array
     {
-        $mat = DeviceClass::Mat;
-        $plate = DeviceClass::Plate;
-        $dual = DeviceClass::DualPlate;
-        $rows = [
-            // golfer, hand, height, mass, limits, club, shape, device, planted, shown as[, what it looks like without being so]
-            ['Wren', 'right', 1710, 68, null, 'hybrid', 'straight', $dual, [], 'both'],
-            ['Heron', 'right', 1860, 92, null, 'hybrid', 'draw', $mat, ['hang-back' => 2], 'both'],
-            ['Lapwing', 'left', 1740, 74, null, 'hybrid', 'straight', $dual, ['late-recentre' => 2], 'both'],
-            ['Dunnock', 'right', 1690, 81, 'healed lead ankle', 'fairway wood', 'fade', $plate, ['sway' => 3], 'both'],
-            ['Siskin', 'right', 1650, 60, null, 'pitching wedge', 'straight', $dual, ['late-push' => 2], 'both'],
-            ['Curlew', 'right', 1780, 85, null, 'fairway wood', 'fade', $dual, ['spin-out' => 3], 'both'],
-            ['Plover', 'left', 1820, 88, null, 'hybrid', 'draw', $mat, ['no-load' => 2], 'both'],
-            ['Fieldfare', 'right', 1720, 76, 'senior, balance limit', 'hybrid', 'straight', $mat, ['fall-off' => 2], 'film'],
-            ['Wren', 'right', 1710, 68, null, 'fairway wood', 'straight', $dual, ['late-load' => 2], 'both', ['late-arrival' => 2]],
-            ['Goldcrest', 'right', 1680, 63, null, 'hybrid', 'draw', $plate, ['early-lunge' => 2], 'both'],
-            ['Heron', 'right', 1860, 92, null, 'fairway wood', 'draw', $dual, ['late-arrival' => 3], 'both'],
-            ['Nuthatch', 'right', 1760, 79, null, 'pitching wedge', 'straight', $mat, ['hang-back' => 1], 'trace'],
-            ['Lapwing', 'left', 1740, 74, null, 'fairway wood', 'straight', $dual, ['sway' => 2, 'late-recentre' => 3], 'both'],
-            ['Stonechat', 'right', 1800, 95, null, 'hybrid', 'fade', $dual, ['spin-out' => 2, 'late-push' => 2], 'both'],
-            ['Siskin', 'right', 1650, 60, null, 'hybrid', 'straight', $mat, [], 'film'],
-            ['Curlew', 'right', 1780, 85, null, 'hybrid', 'fade', $dual, ['late-recentre' => 2], 'trace'],
-            ['Redstart', 'right', 1730, 71, null, 'fairway wood', 'straight', $plate, ['hang-back' => 3], 'both'],
-            ['Plover', 'left', 1820, 88, null, 'fairway wood', 'draw', $dual, ['fall-off' => 3], 'both'],
-            ['Dunnock', 'right', 1690, 81, 'healed lead ankle', 'hybrid', 'fade', $dual, ['late-push' => 3], 'both'],
-            ['Goldcrest', 'right', 1680, 63, null, 'fairway wood', 'draw', $mat, ['late-load' => 3], 'both'],
-            ['Nuthatch', 'right', 1760, 79, null, 'hybrid', 'straight', $dual, ['spin-out' => 2], 'both'],
-            ['Fieldfare', 'right', 1720, 76, 'senior, balance limit', 'pitching wedge', 'straight', $plate, ['no-load' => 3], 'both'],
-            ['Redstart', 'right', 1730, 71, null, 'hybrid', 'straight', $dual, ['sway' => 2], 'both', ['hang-back' => 2]],
-            ['Stonechat', 'right', 1800, 95, null, 'fairway wood', 'fade', $mat, ['early-lunge' => 3], 'both'],
-        ];
         $clubs = ['hybrid' => [1000.0, 460.0], 'fairway wood' => [1065.0, 500.0], 'pitching wedge' => [910.0, 340.0]];
         $out = [];
-        foreach ($rows as $i => $row) {
+        foreach (self::rows() as $i => $row) {
             [$golfer, $hand, $height, $mass, $limits, $club, $shape, $device, $planted, $shown] = $row;
             $out[] = [
                 'golfer' => $golfer, 'limits' => $limits, 'club' => $club, 'shape' => $shape,
@@ -85,5 +55,41 @@ final class Fernhollow
         }
 
         return $out;
+    }
+
+    /** @return list<array{0: string, 1: string, 2: float, 3: float, 4: ?string, 5: 'hybrid'|'fairway wood'|'pitching wedge', 6: string, 7: DeviceClass, 8: array<string, int>, 9: string, 10?: array<string, int>}> */
+    private static function rows(): array
+    {
+        $mat = DeviceClass::Mat;
+        $plate = DeviceClass::Plate;
+        $dual = DeviceClass::DualPlate;
+
+        return [
+            // golfer, hand, height, mass, limits, club, shape, device, planted, shown as[, what it looks like without being so]
+            ['Wren', 'right', 1710.0, 68.0, null, 'hybrid', 'straight', $dual, [], 'both'],
+            ['Heron', 'right', 1860.0, 92.0, null, 'hybrid', 'draw', $mat, ['hang-back' => 2], 'both'],
+            ['Lapwing', 'left', 1740.0, 74.0, null, 'hybrid', 'straight', $dual, ['late-recentre' => 2], 'both'],
+            ['Dunnock', 'right', 1690.0, 81.0, 'healed lead ankle', 'fairway wood', 'fade', $plate, ['sway' => 3], 'both'],
+            ['Siskin', 'right', 1650.0, 60.0, null, 'pitching wedge', 'straight', $dual, ['late-push' => 2], 'both'],
+            ['Curlew', 'right', 1780.0, 85.0, null, 'fairway wood', 'fade', $dual, ['spin-out' => 3], 'both'],
+            ['Plover', 'left', 1820.0, 88.0, null, 'hybrid', 'draw', $mat, ['no-load' => 2], 'both'],
+            ['Fieldfare', 'right', 1720.0, 76.0, 'senior, balance limit', 'hybrid', 'straight', $mat, ['fall-off' => 2], 'film'],
+            ['Wren', 'right', 1710.0, 68.0, null, 'fairway wood', 'straight', $dual, ['late-load' => 2], 'both', ['late-arrival' => 2]],
+            ['Goldcrest', 'right', 1680.0, 63.0, null, 'hybrid', 'draw', $plate, ['early-lunge' => 2], 'both'],
+            ['Heron', 'right', 1860.0, 92.0, null, 'fairway wood', 'draw', $dual, ['late-arrival' => 3], 'both'],
+            ['Nuthatch', 'right', 1760.0, 79.0, null, 'pitching wedge', 'straight', $mat, ['hang-back' => 1], 'trace'],
+            ['Lapwing', 'left', 1740.0, 74.0, null, 'fairway wood', 'straight', $dual, ['sway' => 2, 'late-recentre' => 3], 'both'],
+            ['Stonechat', 'right', 1800.0, 95.0, null, 'hybrid', 'fade', $dual, ['spin-out' => 2, 'late-push' => 2], 'both'],
+            ['Siskin', 'right', 1650.0, 60.0, null, 'hybrid', 'straight', $mat, [], 'film'],
+            ['Curlew', 'right', 1780.0, 85.0, null, 'hybrid', 'fade', $dual, ['late-recentre' => 2], 'trace'],
+            ['Redstart', 'right', 1730.0, 71.0, null, 'fairway wood', 'straight', $plate, ['hang-back' => 3], 'both'],
+            ['Plover', 'left', 1820.0, 88.0, null, 'fairway wood', 'draw', $dual, ['fall-off' => 3], 'both'],
+            ['Dunnock', 'right', 1690.0, 81.0, 'healed lead ankle', 'hybrid', 'fade', $dual, ['late-push' => 3], 'both'],
+            ['Goldcrest', 'right', 1680.0, 63.0, null, 'fairway wood', 'draw', $mat, ['late-load' => 3], 'both'],
+            ['Nuthatch', 'right', 1760.0, 79.0, null, 'hybrid', 'straight', $dual, ['spin-out' => 2], 'both'],
+            ['Fieldfare', 'right', 1720.0, 76.0, 'senior, balance limit', 'pitching wedge', 'straight', $plate, ['no-load' => 3], 'both'],
+            ['Redstart', 'right', 1730.0, 71.0, null, 'hybrid', 'straight', $dual, ['sway' => 2], 'both', ['hang-back' => 2]],
+            ['Stonechat', 'right', 1800.0, 95.0, null, 'fairway wood', 'fade', $mat, ['early-lunge' => 3], 'both'],
+        ];
     }
 }

@@ -14,6 +14,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $handedness
  * @property ?string $limits
  * @property bool $is_minor
+ * @property \Illuminate\Database\Eloquent\Collection<int, Consent> $consents
  */
 final class Golfer extends Model
 {

@@ -42,7 +42,7 @@ final class Motion extends Model
 
     public function toCore(): CoreMotion
     {
-        $chunks = array_chunk($this->coordinates, $this->frames);
+        $chunks = array_chunk($this->coordinates, max(1, $this->frames));
         $points = [];
         foreach ($this->points as $i => $name) {
             $points[$name] = [$chunks[3 * $i], $chunks[3 * $i + 1], $chunks[3 * $i + 2]];

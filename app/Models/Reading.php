@@ -24,6 +24,7 @@ use Illuminate\Support\Str;
  * @property ?Carbon $handed_in_at
  * @property RoundCase $case
  * @property User $user
+ * @property \Illuminate\Database\Eloquent\Collection<int, Call> $calls
  */
 final class Reading extends Model
 {

@@ -38,6 +38,8 @@ use Illuminate\Support\Carbon;
  * @property string $checksum
  * @property Carbon $created_at
  * @property Golfer $golfer
+ * @property \Illuminate\Database\Eloquent\Collection<int, TraceChannel> $channels
+ * @property \Illuminate\Database\Eloquent\Collection<int, StationMark> $stations
  * @property ?Motion $motion
  * @property ?MeasurementSet $measured
  */

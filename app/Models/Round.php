@@ -27,6 +27,7 @@ use Illuminate\Support\Carbon;
  * @property ?Carbon $closed_at
  * @property ?Carbon $published_at
  * @property ?KeyVersion $keyVersion
+ * @property \Illuminate\Database\Eloquent\Collection<int, RoundCase> $cases
  * @property ?RoundResult $result
  */
 final class Round extends Model

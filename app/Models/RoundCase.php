@@ -18,6 +18,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property bool $shows_trace
  * @property Round $round
  * @property Recording $recording
+ * @property \Illuminate\Database\Eloquent\Collection<int, Reading> $readings
  */
 final class RoundCase extends Model
 {

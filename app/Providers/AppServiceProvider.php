@@ -17,7 +17,7 @@ final class AppServiceProvider extends ServiceProvider
 {
     public function boot(): void
     {
-        Model::shouldBeStrict(! $this->app->isProduction());
+        Model::shouldBeStrict(config('app.env') !== 'production');
         RateLimiter::for('login', static fn (Request $request): array => [
             Limit::perMinute(8)->by(Str::lower((string) $request->input('email')).'|'.$request->ip()),
             Limit::perMinute(60)->by((string) $request->ip()),

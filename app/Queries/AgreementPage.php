@@ -27,6 +27,7 @@ final class AgreementPage
     public function of(Round $round, User $user): array
     {
         $result = ($this->compute)($round);
+        /** @var array{against_key: list<array<string, mixed>>, unsupported: array<string, int>, cannot_tell: array<string, int>, map: array<string, mixed>, study: array<string, mixed>} $r */
         $r = $result->results;
         $open = $user->isHeadCoach();
         $names = $round->members()->pluck('name', 'users.id');
@@ -44,7 +45,9 @@ final class AgreementPage
             // What could tell colleagues apart goes; only the dots remain.
             $people = $people->map(fn (array $p): array => $p['mine'] ? $p : ['name' => $p['name'], 'mine' => false, 'rater' => '', 'n' => null, 'sensitivity' => $p['sensitivity'], 'specificity' => $p['specificity']]);
         }
-        $pairs = collect($r['study']['pooled']['pairs'] ?? []);
+        /** @var list<array<string, mixed>> $all */
+        $all = $r['study']['pooled']['pairs'] ?? [];
+        $pairs = collect($all);
 
         return [
             'round' => $round,

@@ -43,7 +43,7 @@ final class CaseBootstrap
                     }
                 }
             }
-            foreach ($statistics($sums) as $k => $value) {
+            foreach ($statistics(array_values($sums)) as $k => $value) {
                 if (! is_nan($value)) {
                     $replicates[$k][] = $value;
                 }

@@ -171,7 +171,7 @@ final readonly class Coefficients
             }
         }
 
-        return [$sum / $this->units->paired, array_map(static fn (int $n): float => $n / $sum, $byCategory)];
+        return [(float) $sum / $this->units->paired, array_values(array_map(static fn (int $n): float => $n / $sum, $byCategory))];
     }
 
     private function alphaChance(): float

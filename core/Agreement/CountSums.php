@@ -14,7 +14,7 @@ final readonly class CountSums
 {
     private const HEAD = 3;
 
-    /** Row sums per case, by case index. @var array<int, list<float>> */
+    /** @var array<int, list<float>> by case index */
     public array $byCase;
 
     /** @var list<float> */
@@ -50,7 +50,7 @@ final readonly class CountSums
                     $sums[self::HEAD + 4 * $q + $k] += $n * ($r - 1);
                 }
             }
-            $byCase[$case] = $sums;
+            $byCase[$case] = array_values($sums);
         }
         $this->byCase = $byCase;
         $total = array_fill(0, $size, 0.0);
@@ -59,7 +59,7 @@ final readonly class CountSums
                 $total[$i] += $v;
             }
         }
-        $this->total = $total;
+        $this->total = array_values($total);
     }
 
     /**
@@ -113,7 +113,7 @@ final readonly class CountSums
             $out[5 + $k] = $possible > 0.0 ? $s[self::HEAD + 3 * $q + $k] / $possible : NAN;
         }
 
-        return $out;
+        return array_values($out);
     }
 
     /** @return list<float> category proportions π_k */

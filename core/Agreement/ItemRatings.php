@@ -107,7 +107,7 @@ final class ItemRatings
         $out = [];
         for ($a = 0; $a < $m; $a++) {
             for ($b = $a + 1; $b < $m; $b++) {
-                $out[] = [$this->raters[$a], $this->raters[$b], $tables[$a * $m + $b] ?? $zero];
+                $out[] = [$this->raters[$a], $this->raters[$b], array_values(array_map(array_values(...), $tables[$a * $m + $b] ?? $zero))];
             }
         }
 

@@ -46,7 +46,7 @@ final readonly class Units
             }
         }
 
-        return $out;
+        return array_values($out);
     }
 
     public function ratings(): int

@@ -115,7 +115,7 @@ final class CsvTable
             throw FormatException::at($this->file, $start, (string) self::MOST_COLUMNS, 'more columns than any file of this kind has');
         }
 
-        return array_map(static fn (?string $c): string => $c ?? '', array_values($cells));
+        return array_map(static fn (?string $c): string => $c ?? '', $cells);
     }
 
     private function readLine(): ?string

@@ -27,17 +27,18 @@ final readonly class StationTimes
                 throw new CoreException(sprintf("'%s' is no station; the nine are %s.", $code, implode(', ', array_column(Station::cases(), 'value'))));
             }
         }
-        $before = null;
+        $before = $last = null;
         foreach (Station::cases() as $station) {
             $time = $times[$station->value] ?? null;
             if ($time === null) {
                 continue;
             }
-            if ($before !== null && $time->t <= $sorted[$before]->t) {
-                throw new CoreException(sprintf('Station %s (%.3f s) must come after %s (%.3f s).', $station->value, $time->t, $before, $sorted[$before]->t));
+            if ($last !== null && $time->t <= $last->t) {
+                throw new CoreException(sprintf('Station %s (%.3f s) must come after %s (%.3f s).', $station->value, $time->t, $before, $last->t));
             }
             $sorted[$station->value] = $time;
             $before = $station->value;
+            $last = $time;
         }
 
         return new self($sorted);

@@ -129,6 +129,11 @@ final readonly class Instrument
      */
     private static function ordered(array $channels, array $names): array
     {
-        return array_merge(array_flip($names), array_intersect_key($channels, array_flip($names)));
+        $out = [];
+        foreach ($names as $name) {
+            $out[$name] = $channels[$name];
+        }
+
+        return $out;
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Console\TextOptions;
 use Core\Agreement\RatingSet;
 use Core\Agreement\Study;
 use Core\Agreement\StudyOptions;
@@ -14,6 +15,8 @@ use Illuminate\Console\Command;
 
 final class AgreementCompute extends Command
 {
+    use TextOptions;
+
     protected $signature = 'agreement:compute {file : ratings CSV} {--key=} {--scale=nominal} {--weights=} {--categories=} {--positive=present}
         {--cannot-tell=} {--pairs=all} {--bootstrap=2000} {--seed=1} {--confidence=0.95} {--tolerance=} {--format=table}';
 
@@ -28,7 +31,7 @@ final class AgreementCompute extends Command
 
             return self::FAILURE;
         }
-        match ($this->option('format')) {
+        match ($this->text('format')) {
             'json' => $this->line((string) json_encode($result, JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR)),
             'csv' => $this->csv($result),
             default => $this->readable($result),
@@ -41,10 +44,10 @@ final class AgreementCompute extends Command
     {
         $options = $this->studyOptions();
         $set = new RatingSet;
-        $this->read((string) $this->argument('file'), static fn ($stream, string $name) => RatingsCsv::readRatings($stream, $name, $set));
-        $key = $this->option('key');
+        $this->read($this->text('file'), static fn ($stream, string $name) => RatingsCsv::readRatings($stream, $name, $set));
+        $key = $this->given('key');
         if ($key !== null) {
-            $this->read((string) $key, static fn ($stream, string $name) => RatingsCsv::readKey($stream, $name, $set));
+            $this->read($key, static fn ($stream, string $name) => RatingsCsv::readKey($stream, $name, $set));
         }
 
         return new Study($set, $options);
@@ -52,39 +55,39 @@ final class AgreementCompute extends Command
 
     private function studyOptions(): StudyOptions
     {
-        $scale = (string) $this->option('scale');
+        $scale = $this->text('scale');
         if (! in_array($scale, ['nominal', 'ordinal', 'interval', 'ratio'], true)) {
             throw new CoreException("--scale is '$scale', not nominal, ordinal, interval or ratio");
         }
         if ($scale !== 'nominal') {
             throw new CoreException("--scale=$scale is not there yet; nominal is");
         }
-        if ($this->option('weights') !== null) {
+        if ($this->given('weights') !== null) {
             throw new CoreException('--weights has no meaning on a nominal scale');
         }
-        if (! in_array($this->option('format'), ['table', 'json', 'csv'], true)) {
-            throw new CoreException("--format is '{$this->option('format')}', not table, json or csv");
+        if (! in_array($this->text('format'), ['table', 'json', 'csv'], true)) {
+            throw new CoreException("--format is '{$this->text('format')}', not table, json or csv");
         }
-        if (! in_array($this->option('pairs'), ['all', 'none'], true)) {
-            throw new CoreException("--pairs is '{$this->option('pairs')}', not all or none");
+        if (! in_array($this->text('pairs'), ['all', 'none'], true)) {
+            throw new CoreException("--pairs is '{$this->text('pairs')}', not all or none");
         }
-        $categories = $this->option('categories');
-        $missing = $this->option('cannot-tell');
+        $categories = $this->given('categories');
+        $missing = $this->given('cannot-tell');
 
         return new StudyOptions(
-            $categories === null ? null : Study::declared((string) $categories),
-            (string) $this->option('positive'),
-            $missing === null ? null : (string) $missing,
-            $this->option('pairs') === 'all',
+            $categories === null ? null : Study::declared($categories),
+            $this->text('positive'),
+            $missing,
+            $this->text('pairs') === 'all',
             $this->whole('bootstrap'),
             $this->whole('seed'),
-            (float) (RatingsCsv::decimal((string) $this->option('confidence')) ?? throw new CoreException('--confidence must be a number between 0 and 1')),
+            (float) (RatingsCsv::decimal($this->text('confidence')) ?? throw new CoreException('--confidence must be a number between 0 and 1')),
         );
     }
 
     private function whole(string $name): int
     {
-        $text = (string) $this->option($name);
+        $text = $this->text($name);
 
         return preg_match('/^-?\d{1,18}$/', $text) === 1 ? (int) $text : throw new CoreException("--$name is '$text', not a whole number");
     }

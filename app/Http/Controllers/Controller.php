@@ -14,9 +14,8 @@ abstract class Controller
     protected function user(): User
     {
         $user = Auth::user();
-        abort_unless($user instanceof User, 401);
 
-        return $user;
+        return $user instanceof User ? $user : abort(401);
     }
 
     /** Runs an action and goes back with what it did, or with why it was refused. */

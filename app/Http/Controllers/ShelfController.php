@@ -37,7 +37,7 @@ final class ShelfController extends Controller
         $device = $request->validated('device');
         try {
             $recording = $import(
-                Golfer::query()->findOrFail($request->validated('golfer')),
+                Golfer::query()->with('consents')->whereKey($request->integer('golfer'))->firstOrFail(),
                 $trace->getRealPath(), self::name($trace),
                 $meta === null ? null : ['path' => $meta->getRealPath(), 'name' => self::name($meta)],
                 $device === null ? null : DeviceClass::from($device), $this->user(),

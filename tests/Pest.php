@@ -1,0 +1,100 @@
+<?php
+
+use Core\Agreement\RatingSet;
+use Core\Measurement\Evidence;
+use Core\Measurement\Meter;
+use Core\Motion\Motion;
+use Core\Motion\StationTimes;
+use Core\Trace\DeviceClass;
+use Core\Trace\Stance;
+use Core\Trace\Trace;
+use Tests\TestCase;
+
+pest()->extend(TestCase::class)->in('Feature');
+
+/** Station times used by the closed-form signals: top at 1.5 s, impact at 1.75 s. */
+function stations(array $change = [], float $uncertainty = 0.0): StationTimes
+{
+    $times = array_filter([...['AD' => 0.6, 'TB' => 0.95, 'LB' => 1.15, 'TP' => 1.5, 'LD' => 1.64, 'SD' => 1.7, 'IM' => 1.75, 'ST' => 1.82, 'FI' => 2.4], ...$change], static fn (?float $t): bool => $t !== null);
+
+    return StationTimes::fromSeconds($times, $uncertainty, 'test');
+}
+
+/** A dual-plate trace of an 80 kg golfer whose lead share and total force (%BW) follow closed-form functions. */
+function dualTrace(callable $share, ?callable $total = null, float $rate = 1000.0, float $duration = 3.0): Trace
+{
+    $weight = 80.0 * 9.80665;
+    $channels = array_fill_keys(DeviceClass::DualPlate->channels(), []);
+    for ($i = 0; $i <= $duration * $rate; $i++) {
+        $t = $i / $rate;
+        $force = ($total === null ? 100.0 : $total($t)) / 100.0 * $weight;
+        foreach (['lead' => $share($t) / 100.0, 'trail' => 1.0 - $share($t) / 100.0] as $side => $part) {
+            foreach (['fx_n' => 0.0, 'fy_n' => 0.0, 'fz_n' => $force * $part, 'mz_nm' => 0.0, 'copx_mm' => $side === 'lead' ? 230.0 : -230.0, 'copy_mm' => 0.0] as $name => $value) {
+                $channels[$side.'_'.$name][] = $value;
+            }
+        }
+    }
+
+    return new Trace(DeviceClass::DualPlate, $rate, $channels, Stance::ofWidth(460.0), 80.0);
+}
+
+/** A mat trace with a closed-form lead share. */
+function matTrace(callable $share, float $rate = 100.0, float $duration = 3.0): Trace
+{
+    $channels = array_fill_keys(DeviceClass::Mat->channels(), []);
+    for ($i = 0; $i <= $duration * $rate; $i++) {
+        $lead = $share($i / $rate);
+        foreach (['lead_pct' => $lead, 'trail_pct' => 100.0 - $lead, 'copx_mm' => -230.0 + 4.6 * $lead, 'copy_mm' => 0.0] as $name => $value) {
+            $channels[$name][] = $value;
+        }
+    }
+
+    return new Trace(DeviceClass::Mat, $rate, $channels, Stance::ofWidth(460.0), 80.0);
+}
+
+/** Straight lines between [time, value] corners, level beyond the ends. */
+function corners(array $knots): callable
+{
+    return static function (float $t) use ($knots): float {
+        foreach ($knots as $i => [$at, $value]) {
+            if ($t <= $at) {
+                if ($i === 0) {
+                    return (float) $value;
+                }
+                [$before, $from] = $knots[$i - 1];
+
+                return $from + ($t - $before) / ($at - $before) * ($value - $from);
+            }
+        }
+
+        return (float) end($knots)[1];
+    };
+}
+
+function measure(?Trace $trace, ?StationTimes $stations = null, ?Motion $motion = null, ?Stance $stance = null): Core\Measurement\Measurements
+{
+    return Meter::read(new Evidence($stations ?? stations(), $trace, $motion, $stance ?? Stance::ofWidth(460.0)));
+}
+
+/** A rating set from rows of values, one row a rater, '.' for missing. */
+function ratings(array $rows, string $item = ''): RatingSet
+{
+    $set = new RatingSet;
+    foreach ($rows as $rater => $row) {
+        foreach (is_array($row) ? $row : explode(' ', $row) as $i => $value) {
+            $set->add(sprintf('c%03d', $i), $item, (string) $rater, $value === '.' ? '' : (string) $value);
+        }
+    }
+
+    return $set;
+}
+
+/** @return resource a stream holding the text */
+function stream(string $text)
+{
+    $stream = fopen('php://temp', 'r+b');
+    fwrite($stream, $text);
+    rewind($stream);
+
+    return $stream;
+}

@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests;
+
+use App\Demo\LoadDemo;
+use App\Models\Reading;
+use App\Models\Round;
+use App\Models\User;
+use Illuminate\Foundation\Testing\DatabaseTransactions;
+use Illuminate\Foundation\Testing\TestCase as BaseTestCase;
+use Illuminate\Support\Facades\Artisan;
+
+/**
+ * Tests of pages and database: a fresh schema with a part of the invented scenario is laid once a run, and
+ * every test works in a transaction that is rolled back.
+ */
+abstract class TestCase extends BaseTestCase
+{
+    use DatabaseTransactions;
+
+    private static bool $laid = false;
+
+    protected function setUpTraits(): array
+    {
+        if (! self::$laid) {
+            Artisan::call('migrate:fresh', ['--force' => true]);
+            $this->app->make(LoadDemo::class)(8);
+            self::$laid = true;
+        }
+
+        return parent::setUpTraits();
+    }
+
+    protected function person(string $first): User
+    {
+        return User::query()->where('email', $first.'@fernhollow.example')->sole();
+    }
+
+    protected function headCoach(): User
+    {
+        return $this->person('maren');
+    }
+
+    protected function round(string $name): Round
+    {
+        return Round::query()->where('name', 'like', $name.'%')->sole();
+    }
+
+    /** A reading of this person in the open round that is not handed in. */
+    protected function openReading(User $user): Reading
+    {
+        return Reading::query()->where('user_id', $user->id)->whereNull('handed_in_at')->orderBy('position')
+            ->whereHas('case.round', fn ($q) => $q->where('state', 'open'))->firstOrFail();
+    }
+
+    /** A complete sheet: everything absent but what is given. */
+    protected function sheet(array $present = [], int $version = 0): array
+    {
+        $calls = [];
+        foreach (\Core\Codebook\Codebook::standard()->keys() as $key) {
+            $calls[$key] = in_array($key, $present, true)
+                ? ['presence' => 'present', 'severity' => 2, 'onset' => 'TP', 'decision' => 'now', 'confidence' => 80, 'pins' => [['on' => 'film', 't' => 1.2]]]
+                : ['presence' => 'absent', 'confidence' => 75, 'pins' => []];
+        }
+
+        return ['version' => $version, 'calls' => $calls, 'first_causes' => array_slice($present, 0, 1), 'cue' => ''];
+    }
+}
