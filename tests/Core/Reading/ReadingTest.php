@@ -1,0 +1,63 @@
+<?php
+
+use Core\Codebook\Codebook;
+use Core\Codebook\Shown;
+use Core\CoreException;
+use Core\Motion\Station;
+use Core\Reading\Call;
+use Core\Reading\Decision;
+use Core\Reading\Pin;
+use Core\Reading\Presence;
+use Core\Reading\Reading;
+use Core\Trace\DeviceClass;
+
+function allAbsent(array $change = []): array
+{
+    $calls = [];
+    foreach (Codebook::standard()->keys() as $key) {
+        $calls[$key] = new Call($key, Presence::Absent, confidence: 80);
+    }
+
+    return [...$calls, ...$change];
+}
+
+it('is complete when every fault has a call and what is present has a severity and a first cause', function () {
+    expect((new Reading(allAbsent()))->obstacles(Codebook::standard()))->toBe([])
+        ->and((new Reading(allAbsent(['sway' => new Call('sway', Presence::Present, 2)]), ['sway'], 'Turn, do not slide'))->obstacles(Codebook::standard()))->toBe([])
+        ->and((new Reading(allAbsent(), [Reading::NOT_IN_THE_FEET]))->obstacles(Codebook::standard()))->toBe([]);
+});
+
+it('says one by one what stands in the way', function () {
+    $calls = allAbsent(['sway' => new Call('sway', Presence::Present)]);
+    unset($calls['fall-off']);
+    expect((new Reading($calls, ['hang-back', 'sway', 'no-load'], 'one two three four five six seven eight nine'))->obstacles(Codebook::standard()))->toBe([
+        'Drifting off the ball is called present without a severity.',
+        'Does not finish on the lead side has no call.',
+        'At most two first causes are allowed.',
+        'A first cause must be a fault called present, or "not in the feet".',
+        'The cue has more than eight words.',
+    ])->and((new Reading(allAbsent(['sway' => new Call('sway', Presence::Present, 1)])))->obstacles(Codebook::standard()))->toBe(['A first cause is missing.']);
+});
+
+it('counts words as a person does', function () {
+    expect(Reading::words('  press   the ground, then turn '))->toBe(5)->and(Reading::words(''))->toBe(0)->and(Reading::words("tourne\u{a0}d’abord"))->toBe(2);
+});
+
+it('counts calls that what was shown cannot support, and never a "cannot tell"', function () {
+    $calls = allAbsent(['sway' => new Call('sway', Presence::CannotTell), 'spin-out' => new Call('spin-out', Presence::Present, 2)]);
+    expect((new Reading($calls))->unsupported(Codebook::standard(), new Shown(DeviceClass::Mat, false)))->toBe(['spin-out', 'late-push'])
+        ->and((new Reading($calls))->unsupported(Codebook::standard(), new Shown(DeviceClass::DualPlate, true)))->toBe([]);
+});
+
+it('refuses a call that contradicts itself', function (Closure $make, string $why) {
+    expect($make)->toThrow(CoreException::class, $why);
+})->with([
+    [fn () => new Call('sway', Presence::Absent, 2), 'belong only to a fault called present'],
+    [fn () => new Call('sway', Presence::CannotTell, null, Station::Top), 'belong only to a fault called present'],
+    [fn () => new Call('sway', Presence::Absent, decision: Decision::Now), 'belong only to a fault called present'],
+    [fn () => new Call('sway', Presence::Present, 4), 'Severity is 1'],
+    [fn () => new Call('sway', Presence::Present, 2, confidence: 40), 'between 50 and 100'],
+    [fn () => new Call('sway', Presence::CannotTell, confidence: 60), 'carries no confidence'],
+    [fn () => new Pin('film', -1.0), 'within the recording'],
+    [fn () => new Pin('floor', 1.0), 'film or trace'],
+]);
