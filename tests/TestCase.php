@@ -33,30 +33,30 @@ abstract class TestCase extends BaseTestCase
         return parent::setUpTraits();
     }
 
-    protected function person(string $first): User
+    public function person(string $first): User
     {
         return User::query()->where('email', $first.'@fernhollow.example')->sole();
     }
 
-    protected function headCoach(): User
+    public function headCoach(): User
     {
         return $this->person('maren');
     }
 
-    protected function round(string $name): Round
+    public function round(string $name): Round
     {
         return Round::query()->where('name', 'like', $name.'%')->sole();
     }
 
     /** A reading of this person in the open round that is not handed in. */
-    protected function openReading(User $user): Reading
+    public function openReading(User $user): Reading
     {
         return Reading::query()->where('user_id', $user->id)->whereNull('handed_in_at')->orderBy('position')
             ->whereHas('case.round', fn ($q) => $q->where('state', 'open'))->firstOrFail();
     }
 
     /** A complete sheet: everything absent but what is given. */
-    protected function sheet(array $present = [], int $version = 0): array
+    public function sheet(array $present = [], int $version = 0): array
     {
         $calls = [];
         foreach (\Core\Codebook\Codebook::standard()->keys() as $key) {

@@ -8,6 +8,7 @@ use App\Models\AuditEntry;
 use App\Models\KeyEntry;
 use App\Models\KeyVersion;
 use App\Models\User;
+use Core\Consensus\Grade;
 use Illuminate\Support\Facades\DB;
 
 /** The head coach's ruling on one entry of a key. On a frozen key it goes into a new version; both stay visible. */
@@ -25,6 +26,9 @@ final readonly class RuleOnEntry
             $newest = (int) KeyVersion::query()->where('round_id', $key->round_id)->max('number');
             if ($key->number !== $newest) {
                 throw new ActionException("Version {$key->number} of this key has been followed by version $newest; rule on that one.");
+            }
+            if ($entry->grade === Grade::Contested->value) {
+                throw new ActionException('The panel does not agree here: the case stays for discussion and is scored for nobody, so there is nothing to rule on.');
             }
             if ($key->frozen_at !== null) {
                 $entry = $this->copy($key)->entries()->where('recording_id', $entry->recording_id)->where('fault', $entry->fault)->sole();

@@ -26,7 +26,7 @@ final class PanelPage
             'codebook' => Codebook::standard(),
             'cases' => $entries->groupBy('recording_id')->map->keyBy('fault'),
             'grades' => $entries->countBy('grade'),
-            'unsettled' => $entries->filter(fn (KeyEntry $e): bool => in_array($e->grade, ['conflict', 'contested'], true))->sortBy(fn (KeyEntry $e): array => [$e->ruling !== null, $e->grade === 'contested', $e->id])->values(),
+            'unsettled' => $entries->filter(fn (KeyEntry $e): bool => $e->ruling !== null || in_array($e->grade, ['conflict', 'contested'], true))->sortBy(fn (KeyEntry $e): array => [$e->ruling !== null, $e->grade === 'contested', $e->id])->values(),
             'mayRule' => $user->can('rule', $round),
             'majority' => (float) config('academy.majority'),
             'able' => (int) config('academy.able'),

@@ -128,7 +128,7 @@ return new class extends Migration
 
         // The rules the program relies on hold in the database itself, whatever code writes to it.
         DB::unprepared(<<<'SQL'
-            create function refuse_frozen_key() returns trigger language plpgsql as $$
+            create or replace function refuse_frozen_key() returns trigger language plpgsql as $$
             begin
                 if exists (select 1 from key_versions where id = coalesce(old.key_version_id, new.key_version_id) and frozen_at is not null) then
                     raise exception 'the key is frozen' using errcode = 'check_violation';
@@ -138,7 +138,7 @@ return new class extends Migration
             end $$;
             create trigger key_entries_frozen before insert or update or delete on key_entries for each row execute function refuse_frozen_key();
 
-            create function refuse_thaw() returns trigger language plpgsql as $$
+            create or replace function refuse_thaw() returns trigger language plpgsql as $$
             begin
                 if old.frozen_at is not null then
                     raise exception 'the key is frozen' using errcode = 'check_violation';
@@ -148,7 +148,7 @@ return new class extends Migration
             end $$;
             create trigger key_versions_frozen before update or delete on key_versions for each row execute function refuse_thaw();
 
-            create function refuse_locked_reading() returns trigger language plpgsql as $$
+            create or replace function refuse_locked_reading() returns trigger language plpgsql as $$
             declare reading readings%rowtype;
             begin
                 if tg_table_name = 'calls' then
@@ -168,7 +168,7 @@ return new class extends Migration
             create trigger calls_locked before insert or update or delete on calls for each row execute function refuse_locked_reading();
             create trigger readings_locked before update or delete on readings for each row execute function refuse_locked_reading();
 
-            create function refuse_step_back() returns trigger language plpgsql as $$
+            create or replace function refuse_step_back() returns trigger language plpgsql as $$
             begin
                 if array_position(array['draft', 'open', 'closed', 'published'], new.state::text) < array_position(array['draft', 'open', 'closed', 'published'], old.state::text) then
                     raise exception 'a round does not go back from % to %', old.state, new.state using errcode = 'check_violation';

@@ -5,6 +5,7 @@
         $items = collect($figures['study']['items'] ?? [])->keyBy('item');
         $worst = $items->filter(fn ($i) => ($i['coefficients']['gwet_ac1']['estimate'] ?? null) !== null)->sortBy('coefficients.gwet_ac1.estimate')->first();
         $left = array_filter($figures['left_out']);
+        $span = fn ($f, $scale = 1, $digits = 2) => ($f['estimate'] ?? null) === null ? $f['reason'] : ($f['low'] === null ? 'no interval' : number_format($scale * $f['low'], $digits).' to '.number_format($scale * $f['high'], $digits));
         $pct = fn ($f) => ($f['estimate'] ?? null) === null ? '–' : round(100 * $f['estimate']).' %';
     @endphp
     <div style="display: flex; justify-content: space-between; gap: 1rem; flex-wrap: wrap; align-items: baseline">
@@ -14,9 +15,9 @@
     <p class="quiet" style="margin: 0.2rem 0 0.6rem">{{ $round->name }} · {{ $figures['cases'] }} cases · key version {{ $figures['key_version'] }} · ± are 95 % intervals @if($left) · left out of scoring: {{ collect($left)->map(fn ($n, $w) => "$n $w")->join(', ') }} @endif</p>
     @if($study)
         <div class="tiles">
-            <div><b>{{ $pct($co['percent_agreement']) }}</b>agreement between any two<br><span class="small quiet">{{ $pct(['estimate' => $co['percent_agreement']['low']]) }} to {{ $pct(['estimate' => $co['percent_agreement']['high']]) }}</span></div>
+            <div><b>{{ $pct($co['percent_agreement']) }}</b>agreement between any two<br><span class="small quiet">{{ $span($co['percent_agreement'], 100, 0) }}</span></div>
             @foreach(['gwet_ac1' => 'AC1, beyond chance', 'fleiss_kappa' => 'Fleiss’ κ', 'krippendorff_alpha' => 'Krippendorff’s α'] as $name => $label)
-                <div><b>{{ $co[$name]['estimate'] === null ? '–' : number_format($co[$name]['estimate'], 2) }}</b>{{ $label }}<br><span class="small quiet">{{ $co[$name]['estimate'] === null ? $co[$name]['reason'] : number_format($co[$name]['low'], 2).' to '.number_format($co[$name]['high'], 2) }}</span></div>
+                <div><b>{{ $co[$name]['estimate'] === null ? '–' : number_format($co[$name]['estimate'], 2) }}</b>{{ $label }}<br><span class="small quiet">{{ $span($co[$name]) }}</span></div>
             @endforeach
             <div><b>{{ $pct($study['specific_agreement']['present'] ?? []) }}</b>when one says present<br><span class="small quiet">specific agreement</span></div>
         </div>

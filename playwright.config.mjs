@@ -1,0 +1,19 @@
+import { defineConfig } from '@playwright/test';
+
+// The real pages in Debian's headless Chromium, against a server that bin/test has started on demo data.
+export default defineConfig({
+  testDir: 'tests/browser',
+  workers: 1,
+  fullyParallel: false,
+  timeout: 60_000,
+  reporter: process.env.CI ? [['line']] : [['list']],
+  outputDir: 'storage/framework/playwright',
+  use: {
+    baseURL: process.env.VC_URL ?? 'http://127.0.0.1:8080',
+    viewport: { width: 1280, height: 800 },
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+    },
+  },
+});

@@ -1,0 +1,31 @@
+import { expect } from '@playwright/test';
+
+export const PASSWORD = 'fernhollow-winter';
+
+export async function logIn(page, who) {
+  await page.goto('/login');
+  await page.fill('#email', `${who}@fernhollow.example`);
+  await page.fill('#password', PASSWORD);
+  await page.keyboard.press('Enter');
+  await page.waitForURL((url) => url.pathname === '/');
+}
+
+/** Opens the next case and waits until film and sheet stand. */
+export async function openCase(page, path = '/read/next') {
+  await page.goto(path);
+  await page.waitForSelector('[data-reading][data-ready]', { state: 'attached' });
+}
+
+export async function press(page, ...keys) {
+  for (const key of keys) await page.keyboard.press(key);
+}
+
+export const saved = (page) => expect(page.locator('[data-saved]')).toHaveAttribute('data-state', 'saved', { timeout: 10_000 });
+
+/** Fails on any script error or refused resource while the body runs. */
+export function watchErrors(page) {
+  const errors = [];
+  page.on('pageerror', (e) => errors.push(String(e)));
+  page.on('response', (r) => { if (r.status() >= 400) errors.push(`${r.status()} ${r.url()}`); });
+  return errors;
+}
