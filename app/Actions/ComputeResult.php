@@ -28,8 +28,8 @@ final readonly class ComputeResult
     {
         $cases = $round->cases()->with('recording')->get()->keyBy('id');
         $readings = $round->readings()->whereNotNull('handed_in_at')->with('calls')->orderBy('readings.id')->get();
-        $entries = $round->keyVersion?->entries()->whereIn('recording_id', $cases->pluck('recording_id'))->get() ?? collect();
-        $panel = $round->keyVersion?->round->members()->pluck('users.id')->all() ?? [];
+        $entries = $round->keyVersion?->entries()->whereIn('recording_id', $cases->pluck('recording_id'))->orderBy('id')->get() ?? collect();
+        $panel = $round->keyVersion?->round->members()->orderBy('users.id')->pluck('users.id')->all() ?? [];
         $inputs = hash('sha256', (string) json_encode([
             $round->key_version_id, $panel,
             $readings->map(static fn (Reading $r): array => [$r->id, $r->version, $r->user_id])->all(),

@@ -17,14 +17,15 @@ use Core\Reading\Reading as CoreReading;
 use Illuminate\Support\Facades\DB;
 
 /**
- * Takes the whole sheet of a reading as the rater sees it. Safe to send again: the same sheet leaves the same
- * rows. A sheet made from an older version than the one kept is refused, so that two tabs cannot overwrite
- * each other unseen.
+ * Takes the whole sheet of a reading as the rater sees it. Each save has an id of the client's making and
+ * names the saves sent before it whose answer never came back: one that had arrived after all is known by
+ * its id, so a save sent twice counts once. A sheet made from any other older version is refused, so that two
+ * windows cannot overwrite each other unseen.
  */
 final readonly class SaveReading
 {
     /**
-     * @param  array{version: int, calls: array<string, array<string, mixed>>, first_causes: list<string>, cue: string}  $sheet
+     * @param  array{version: int, id?: ?string, after?: list<string>, calls: array<string, array<string, mixed>>, first_causes: list<string>, cue: string}  $sheet
      * @return int the new version
      *
      * @throws ActionException|StaleSheet
@@ -44,7 +45,11 @@ final readonly class SaveReading
                     ? 'This reading has been handed in and is locked; nothing was changed.'
                     : 'The round is closed; nothing was changed. What was saved before is kept.');
             }
-            if ($sheet['version'] !== $reading->version) {
+            $id = $sheet['id'] ?? null;
+            if ($id !== null && $id === $reading->last_save) {
+                return $reading->version;
+            }
+            if ($sheet['version'] !== $reading->version && ! in_array($reading->last_save, $sheet['after'] ?? [], true)) {
                 throw new StaleSheet($reading);
             }
             $kept = $reading->calls()->get()->keyBy('fault');
@@ -53,13 +58,13 @@ final readonly class SaveReading
                 $row->fill(Call::row($call))->save();
             }
             Call::query()->where('reading_id', $reading->id)->whereNotIn('fault', array_keys($core->calls))->delete();
-            $reading->update(['first_causes' => $core->firstCauses, 'cue' => $core->cue, 'version' => $reading->version + 1]);
+            $reading->update(['first_causes' => $core->firstCauses, 'cue' => $core->cue, 'version' => $reading->version + 1, 'last_save' => $id]);
 
             return $reading->version;
         });
     }
 
-    /** @param  array{version: int, calls: array<string, array<string, mixed>>, first_causes: list<string>, cue: string}  $sheet */
+    /** @param  array{version: int, id?: ?string, after?: list<string>, calls: array<string, array<string, mixed>>, first_causes: list<string>, cue: string}  $sheet */
     private function toCore(array $sheet): CoreReading
     {
         $codebook = Codebook::standard();

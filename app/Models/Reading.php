@@ -21,6 +21,7 @@ use Illuminate\Support\Str;
  * @property list<string> $first_causes
  * @property string $cue
  * @property int $version
+ * @property ?string $last_save  the client's own id of the save that made this version
  * @property ?Carbon $handed_in_at
  * @property RoundCase $case
  * @property User $user
@@ -30,7 +31,7 @@ final class Reading extends Model
 {
     use HasUlids;
 
-    protected $fillable = ['round_case_id', 'user_id', 'stage', 'position', 'first_causes', 'cue', 'version', 'handed_in_at'];
+    protected $fillable = ['round_case_id', 'user_id', 'stage', 'position', 'first_causes', 'cue', 'version', 'last_save', 'handed_in_at'];
 
     protected $attributes = ['first_causes' => '[]', 'cue' => '', 'version' => 0];
 

@@ -55,6 +55,7 @@ return new class extends Migration
             $table->jsonb('first_causes')->default('[]');
             $table->string('cue', 120)->default('');
             $table->unsignedInteger('version')->default(0);
+            $table->string('last_save', 40)->nullable();
             $table->timestampTz('handed_in_at')->nullable();
             $table->timestampsTz();
             $table->unique(['round_case_id', 'user_id', 'stage']);

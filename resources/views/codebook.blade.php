@@ -13,7 +13,7 @@
                 <dt>not to be taken for it</dt><dd>{{ implode(', ', $f->confusedWith) }}</dd>
                 <dt>counter-example</dt><dd>{{ $f->counterExample }}</dd>
                 @if($f->disagreement)<dt>good coaches disagree</dt><dd>{{ $f->disagreement }}</dd>@endif
-                <dt>can be seen on</dt><dd>@foreach($evidence as $label => $shown)<span class="grade {{ $f->sight($shown)->value === 'observable' ? 'verified' : 'borderline' }}" style="margin-right: 0.3rem" title="{{ $f->proxy($shown) }}">{{ $label }}: {{ $f->sight($shown)->value }}</span>@endforeach</dd>
+                <dt>can be seen on</dt><dd>@foreach($evidence as $label => $shown)<span class="grade {{ $f->sight($shown)->value === 'observable' ? 'verified' : 'borderline' }}" style="margin-right: 0.3rem" title="{{ $f->proxy($shown) }}">{{ $label }}: {{ $f->sight($shown)->value }}</span> @endforeach</dd>
             </dl>
         </section>
     @endforeach

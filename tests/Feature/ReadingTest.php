@@ -37,6 +37,17 @@ it('tells two windows apart: the older sheet is refused and the kept one comes b
     expect(Call::query()->where('reading_id', $reading->id)->where('fault', 'no-load')->value('presence'))->toBe('absent');
 });
 
+it('knows a save that had arrived though its answer was lost', function () {
+    $user = $this->person('tam');
+    $reading = $this->openReading($user);
+    $put = fn (array $sheet) => $this->actingAs($user)->putJson("/read/{$reading->public_id}", $sheet);
+    $put([...$this->sheet(['sway']), 'id' => 'x1', 'after' => []])->assertExactJson(['version' => 1]);
+    $put([...$this->sheet(['sway']), 'id' => 'x1', 'after' => []])->assertOk()->assertExactJson(['version' => 1]);
+    $put([...$this->sheet(['no-load']), 'id' => 'x2', 'after' => ['x0', 'x1']])->assertOk()->assertExactJson(['version' => 2]);
+    $put([...$this->sheet(['late-load']), 'id' => 'x3', 'after' => ['x1']])->assertConflict();
+    expect($reading->calls()->where('presence', 'present')->pluck('fault')->all())->toBe(['no-load'])->and($reading->refresh()->version)->toBe(2);
+});
+
 it('refuses a sheet that makes no sense, in a sentence, and keeps what it had', function (array $change, string $message) {
     $user = $this->person('tam');
     $reading = $this->openReading($user);

@@ -87,6 +87,7 @@ final class ReadingController extends Controller
     {
         return [
             'version' => $reading->version,
+            'last_save' => $reading->last_save,
             'calls' => (object) $reading->calls->mapWithKeys(static fn (Call $c): array => [$c->fault => array_filter([
                 'presence' => $c->presence, 'severity' => $c->severity, 'onset' => $c->onset, 'decision' => $c->decision, 'confidence' => $c->confidence, 'pins' => $c->pins,
             ], static fn ($v): bool => $v !== null)])->all(),

@@ -27,6 +27,9 @@ final class SheetRequest extends FormRequest
 
         return [
             'version' => ['required', 'integer', 'min:0'],
+            'id' => ['nullable', 'string', 'max:40'],
+            'after' => ['nullable', 'array', 'max:80'],
+            'after.*' => ['string', 'max:40'],
             'calls' => ['present', 'array:'.implode(',', $faults)],
             'calls.*.presence' => ['required', Rule::enum(Presence::class)],
             'calls.*.severity' => ['nullable', 'integer', 'between:1,3'],
@@ -42,12 +45,12 @@ final class SheetRequest extends FormRequest
         ];
     }
 
-    /** @return array{version: int, calls: array<string, array<string, mixed>>, first_causes: list<string>, cue: string} */
+    /** @return array{version: int, id: ?string, after: list<string>, calls: array<string, array<string, mixed>>, first_causes: list<string>, cue: string} */
     public function sheet(): array
     {
-        /** @var array{version: int|string, calls: array<string, array<string, mixed>>, first_causes: list<string>, cue: ?string} $data */
+        /** @var array{version: int|string, id?: ?string, after?: ?list<string>, calls: array<string, array<string, mixed>>, first_causes: list<string>, cue: ?string} $data */
         $data = $this->validated();
 
-        return ['version' => (int) $data['version'], 'calls' => $data['calls'], 'first_causes' => $data['first_causes'], 'cue' => (string) $data['cue']];
+        return ['version' => (int) $data['version'], 'id' => $data['id'] ?? null, 'after' => $data['after'] ?? [], 'calls' => $data['calls'], 'first_causes' => $data['first_causes'], 'cue' => (string) $data['cue']];
     }
 }
