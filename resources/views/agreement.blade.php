@@ -68,7 +68,7 @@
                             @php([$tp, $fn, $fp, $tn] = $p['map'][$k] ?? [0, 0, 0, 0])
                             @php($n = $tp + $fn + $fp + $tn)
                             @php($wrong = $n ? ($fn + $fp) / $n : 0)
-                            <td @class(['cell', 'dark' => $wrong > 0.45]) style="--share: {{ round(160 * $wrong) }}%" title="{{ $tp }} found, {{ $fn }} missed, {{ $fp }} over-called, {{ $tn }} rightly absent">{{ $n ? ($tp + $tn).'/'.$n : '–' }}</td>
+                            <td class="cell" style="--share: {{ round(42 * min(1, $wrong / 0.6)) }}%" title="{{ $tp }} found, {{ $fn }} missed, {{ $fp }} over-called, {{ $tn }} rightly absent">{{ $n ? ($tp + $tn).'/'.$n : '–' }}</td>
                         @endforeach
                     </tr>
                 @endforeach
@@ -81,7 +81,7 @@
                 <tr><th></th>@foreach($names as $b)<th>{{ \Illuminate\Support\Str::before($b, ' ') }}</th>@endforeach</tr>
                 @foreach($names as $a)<tr><td>{{ $a }}</td>@foreach($names as $b)
                     @php($p = $k[$a.'|'.$b] ?? null)
-                    @if($p && $p['cohen_kappa']['estimate'] !== null)<td @class(['cell', 'dark' => $p['cohen_kappa']['estimate'] > 0.6]) style="--share: {{ round(100 * max(0, $p['cohen_kappa']['estimate'])) }}%" title="{{ $p['n'] }} calls in common, {{ round(100 * $p['percent_agreement']) }} % the same, κ {{ number_format($p['cohen_kappa']['low'], 2) }} to {{ number_format($p['cohen_kappa']['high'], 2) }}, PABAK {{ number_format($p['pabak']['estimate'], 2) }}">{{ number_format($p['cohen_kappa']['estimate'], 2) }}</td>@else<td class="quiet">{{ $a === $b ? '·' : '–' }}</td>@endif
+                    @if($p && $p['cohen_kappa']['estimate'] !== null)<td class="cell" style="--share: {{ round(42 * max(0, $p['cohen_kappa']['estimate'])) }}%" title="{{ $p['n'] }} calls in common, {{ round(100 * $p['percent_agreement']) }} % the same, κ {{ number_format($p['cohen_kappa']['low'], 2) }} to {{ number_format($p['cohen_kappa']['high'], 2) }}, PABAK {{ number_format($p['pabak']['estimate'], 2) }}">{{ number_format($p['cohen_kappa']['estimate'], 2) }}</td>@else<td class="quiet">{{ $a === $b ? '·' : '–' }}</td>@endif
                 @endforeach</tr>@endforeach
             </table></div>
             <details style="margin-top: 0.4rem"><summary class="small">Every pair with its interval</summary>

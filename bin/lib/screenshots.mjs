@@ -1,0 +1,61 @@
+// One picture of each main view at 1280 × 800, from the demo data.
+import { mkdirSync } from 'node:fs';
+import { chromium } from '@playwright/test';
+
+const base = process.env.VC_URL;
+mkdirSync('docs/screenshots', { recursive: true });
+const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] });
+
+async function as(who, options = {}) {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, ...options });
+  await page.goto(`${base}/login`);
+  await page.fill('#email', `${who}@fernhollow.example`);
+  await page.fill('#password', 'fernhollow-winter');
+  await page.keyboard.press('Enter');
+  await page.waitForURL(`${base}/`);
+  return page;
+}
+const shot = async (page, name) => { await page.waitForTimeout(500); await page.screenshot({ path: `docs/screenshots/${name}.png` }); };
+const press = async (page, ...keys) => { for (const key of keys) { await page.keyboard.press(key); await page.waitForTimeout(60); } };
+const ready = (page) => page.waitForSelector('[data-ready]', { state: 'attached' });
+
+const login = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+await login.goto(`${base}/login`);
+await shot(login, 'log-in');
+
+const head = await as('maren');
+for (const [path, name] of [['/', 'today-head-coach'], ['/shelf', 'shelf'], ['/rounds', 'rounds'], ['/panel', 'panel'], ['/agreement', 'agreement'], ['/codebook', 'codebook'], ['/record', 'record']]) {
+  await head.goto(base + path);
+  await shot(head, name);
+}
+await head.goto(`${base}/agreement`);
+await head.getByText('Right calls, person by fault').scrollIntoViewIfNeeded();
+await head.evaluate(() => document.querySelectorAll('h2')[1].scrollIntoView());
+await shot(head, 'agreement-map');
+await head.goto(`${base}/shelf?club=fairway+wood&hand=left`);
+await head.locator('table a').first().click();
+await ready(head);
+await press(head, ...Array(6).fill('Shift+ArrowRight'));
+await shot(head, 'bench');
+
+const reader = await as('tam');
+await shot(reader, 'today-instructor');
+await reader.goto(`${base}/read/next`);
+await ready(reader);
+await press(reader, 'a', 'a', 'p', '2', ']', 'f', 'r');
+await shot(reader, 'reading');
+await reader.goto(`${base}/agreement`);
+await shot(reader, 'agreement-own');
+
+const dark = await as('bea', { colorScheme: 'dark' });
+await dark.goto(`${base}/agreement`);
+await dark.locator('table a').first().click();
+await ready(dark);
+await press(dark, ...Array(3).fill('Shift+ArrowRight'));
+await shot(dark, 'bench-dark');
+
+const narrow = await as('kit', { viewport: { width: 390, height: 844 } });
+await narrow.goto(`${base}/read/next`);
+await ready(narrow);
+await shot(narrow, 'reading-narrow');
+await browser.close();
