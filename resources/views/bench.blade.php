@@ -6,7 +6,7 @@
                 <h1>{{ $recording->golfer->pseudonym }}, {{ $recording->club }}</h1>
                 <span class="quiet">{{ $recording->golfer->handedness }}-handed · {{ $recording->swing }} swing @if($recording->shape) · plays {{ $recording->shape }} @endif @if($recording->golfer->limits) · {{ $recording->golfer->limits }} @endif · {{ $recording->deviceClass()->label() }}, {{ number_format($recording->rate_hz, 0) }} samples a second</span>
             </div>
-            @include('partials.stage', ['film' => $recording->motion !== null, 'trace' => true, 'traceTitle' => 'Lead share of vertical pressure, %'.($recording->device_class === 'plate' ? ', derived from the stance' : '').($recording->deviceClass()->measuresForce() ? ' · dotted: vertical force, % of body weight' : '')])
+            @include('partials.stage', ['film' => $recording->motion !== null, 'trace' => true, 'traceTitle' => 'Lead share, %'.($recording->device_class === 'plate' ? ', derived from the stance' : '').($recording->deviceClass()->measuresForce() ? ' · dotted: vertical force, % of body weight' : '')])
         </section>
         <aside class="side" aria-label="What was measured">
             <x-notices />

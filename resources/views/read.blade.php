@@ -7,7 +7,7 @@
                 <h1>Case {{ $reading->position }} <span class="quiet">of {{ $cases }}</span></h1>
                 <span class="quiet">{{ $case->round->name }} · {{ $case->recording->golfer->handedness }}-handed · {{ $case->recording->club }}, {{ $case->recording->swing }} swing @if($case->recording->shape) · plays {{ $case->recording->shape }} @endif @if($case->recording->golfer->limits) · {{ $case->recording->golfer->limits }} @endif · {{ $case->shown()->label() }}</span>
             </div>
-            @include('partials.stage', ['film' => $case->shows_film, 'trace' => $case->shows_trace, 'traceTitle' => 'Lead share of vertical pressure, %'.($case->recording->device_class === 'plate' ? ', derived from the stance' : '').($case->recording->deviceClass()->measuresForce() ? ' · dotted: vertical force, % of body weight' : '')])
+            @include('partials.stage', ['film' => $case->shows_film, 'trace' => $case->shows_trace, 'traceTitle' => 'Lead share, %'.($case->recording->device_class === 'plate' ? ', derived from the stance' : '').($case->recording->deviceClass()->measuresForce() ? ' · dotted: vertical force, % of body weight' : '')])
         </section>
         <aside class="side" aria-label="Reading sheet">
             <x-notices />

@@ -61,7 +61,8 @@ export class FootMap {
     const share = trace.share?.[i] ?? null;
     for (const side of ['lead', 'trail']) {
       const part = share === null ? null : side === 'lead' ? share : 100 - share;
-      if (part !== null) this.shareText[side].textContent = `${Math.round(part)} %`;
+      // Rounded once, so that the two always add to a hundred.
+      if (share !== null) this.shareText[side].textContent = `${side === 'lead' ? Math.round(share) : 100 - Math.round(share)} %`;
       const x = trace.feet?.[side]?.[0]?.[i] ?? null, y = trace.feet?.[side]?.[1]?.[i] ?? null;
       if (part !== null && x !== null && y !== null) {
         const [px, py] = this.place(x, y);

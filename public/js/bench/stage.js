@@ -68,7 +68,7 @@ export class Stage {
     for (const part of this.parts) part.draw(this.t);
     const i = this.stationIndex();
     const im = this.evidence.stations.IM;
-    const since = im === undefined ? '' : ` · ${Math.abs((this.t - im) * 1000).toFixed(0)} ms ${this.t > im ? 'after' : 'before'} impact`;
+    const since = im === undefined ? '' : Math.abs(this.t - im) < 5e-4 ? ' · at impact' : ` · ${Math.abs((this.t - im) * 1000).toFixed(0)} ms ${this.t > im ? 'after' : 'before'} impact`;
     if (this.clock) this.clock.textContent = `${this.t.toFixed(3)} s${i >= 0 && Math.abs(this.times[i] - this.t) < this.frame / 2 ? ` · ${this.codes[i]}` : ''}${since}`;
     for (const fn of this.watchers) fn(this.t);
   }

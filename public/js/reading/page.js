@@ -74,7 +74,7 @@ function back() {
 function go(to, withFilm = false) {
   current = Math.min(Math.max(to, 0), rows.length - 1);
   show();
-  rows[current].scrollIntoView({ block: 'nearest' });
+  if (withFilm) rows[current].scrollIntoView({ block: 'nearest' });
   if (withFilm && stage && !stage.playing) stage.goTo(names[key()].station);
 }
 

@@ -19,7 +19,7 @@
 </div>
 <div class="lower">
     @if($trace)
-        <div class="trace-box" data-trace><div class="title">{{ $traceTitle }}</div><div class="plot" role="img" aria-label="Trace of lead share over time"></div></div>
+        <div class="trace-box" data-trace><div class="caption">{{ $traceTitle }}</div><div class="plot" role="img" aria-label="Trace of lead share over time"></div></div>
     @else
         <div class="hidden-evidence"><p><b>Film only</b><br>There is no pressure or force trace for this case.</p></div>
     @endif
