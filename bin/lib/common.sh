@@ -63,7 +63,7 @@ free_port() { local p=$1; while port_open "$p"; do p=$((p + 1)); done; printf '%
 
 env_get() { sed -n "s/^$1=//p" .env 2>/dev/null | tail -n 1 | tr -d '"'; }
 env_set() { # one line of .env, written whole or not at all
-  local tmp; tmp=$(mktemp .env.XXXXXX)
+  local tmp=".env.new.$$"
   { grep -v "^$1=" .env 2>/dev/null || true; printf '%s=%s\n' "$1" "$2"; } >"$tmp"
   chmod 600 "$tmp"; mv "$tmp" .env
 }

@@ -173,7 +173,7 @@ final readonly class Rule
     {
         $digits = abs($v) < 2.0 ? 2 : (abs($v) < 20.0 ? 1 : 0);
 
-        $text = number_format($v, $digits, '.', '');
+        $text = str_replace('-', '−', number_format($v, $digits, '.', ''));
 
         return str_contains($text, '.') ? rtrim(rtrim($text, '0'), '.') : $text;
     }

@@ -9,8 +9,9 @@ use Core\Motion\Station;
 /**
  * Measures one swing: every Measure from the evidence at hand, or null with the reason.
  *
- * Uncertainty is a 95 % half-width, root sum of squares of: sensor noise (2σ of one sample, reduced by the
- * smoothing filter), the station's own timing and half a sample interval, both times the local slope.
+ * Uncertainty is a 95 % half-width, root sum of squares of: the device's constant error (absolute values
+ * only), sensor noise reduced by the smoothing filter, and the station's timing and half a sample interval
+ * times the local slope. The golfer's own spread from swing to swing is not in it.
  */
 final readonly class Meter
 {

@@ -17,8 +17,11 @@ final readonly class PressureMeter
 
     private ?Series $slope;
 
-    /** Half-width of a 95 % interval of one smoothed sample of share, share points. */
+    /** Half-width of a 95 % interval of one smoothed sample of share from noise alone, share points. */
     private float $noise;
+
+    /** The same for the constant error of the device. */
+    private float $offset;
 
     private float $sampling;
 
@@ -36,7 +39,8 @@ final readonly class PressureMeter
         // Variance left by a quadratic smoother of 2m+1 points is its middle weight.
         $m = max(1, (int) round($smoothing * $rate));
         $left = 3 * (3 * $m * $m + 3 * $m - 1) / ((2 * $m + 1) * (4 * $m * $m + 4 * $m - 3));
-        $this->noise = 1.96 * ($trace?->device->shareNoise() ?? 0.0) * sqrt($left) + ($trace?->device === DeviceClass::Plate ? 1.5 : 0.0);
+        $this->noise = 1.96 * ($trace?->device->shareNoise() ?? 0.0) * sqrt($left);
+        $this->offset = $trace?->device->shareOffset() ?? 0.0;
         $this->sampling = 0.475 / $rate;
         $this->derived = $trace?->device === DeviceClass::Plate;
         $this->absent = $trace === null ? 'no pressure or force was recorded' : 'a single plate gives a share only with the positions of both feet';
@@ -71,7 +75,7 @@ final readonly class PressureMeter
 
         return $mean === null
             ? Measured::none('%', 'the recording starts too late to see the set-up')
-            : Measured::value('%', $mean, $this->noise / sqrt(5), ['AD'], $this->derived);
+            : Measured::value('%', $mean, hypot($this->offset, $this->noise / sqrt(5)), ['AD'], $this->derived);
     }
 
     private function shareAt(Station $station): Measured
@@ -82,10 +86,11 @@ final readonly class PressureMeter
             return Measured::none('%', $this->why([$station->value => $time]));
         }
 
-        return Measured::value('%', $value, $this->shareUncertainty($time), [$station->value], $this->derived);
+        return Measured::value('%', $value, hypot($this->offset, $this->timedNoise($time)), [$station->value], $this->derived);
     }
 
-    private function shareUncertainty(StationTime $time): float
+    /** Noise and timing together: what is left of the uncertainty in a difference within one swing. */
+    private function timedNoise(StationTime $time): float
     {
         $slope = abs($this->slope?->at($time->t) ?? 0.0);
 
@@ -105,7 +110,7 @@ final readonly class PressureMeter
         $span = $tp->t - $ad->t;
 
         return [
-            Measure::TrailPeak->value => Measured::value('%', 100.0 - $low->value, $this->noise, ['AD', 'TP'], $this->derived),
+            Measure::TrailPeak->value => Measured::value('%', 100.0 - $low->value, hypot($this->offset, $this->noise), ['AD', 'TP'], $this->derived),
             Measure::TrailPeakAt->value => Measured::value('fraction', ($low->t - $ad->t) / $span, $this->flatness($low, $ad->t, $tp->t) / $span, ['AD', 'TP'], $this->derived),
         ];
     }
@@ -146,7 +151,7 @@ final readonly class PressureMeter
             return Measured::censored('ms', 'below', 1000 * ($tp->t - $im->t), 1000 * hypot($tp->uncertainty, $im->uncertainty), 'later than impact: half the pressure never came back before the ball', $stations);
         }
         $slope = max(20.0, abs($this->slope?->at($crossing) ?? 0.0));
-        $u = sqrt($tp->uncertainty ** 2 + $this->sampling ** 2 + ($this->noise / $slope) ** 2);
+        $u = sqrt($tp->uncertainty ** 2 + $this->sampling ** 2 + ($this->offset ** 2 + $this->noise ** 2) / $slope ** 2);
 
         return Measured::value('ms', 1000 * ($tp->t - $crossing), 1000 * $u, ['TP'], $this->derived);
     }
@@ -165,7 +170,7 @@ final readonly class PressureMeter
         }
 
         return [
-            Measure::LeadPeak->value => Measured::value('%', $high->value, $this->noise, ['LB', 'IM'], $this->derived),
+            Measure::LeadPeak->value => Measured::value('%', $high->value, hypot($this->offset, $this->noise), ['LB', 'IM'], $this->derived),
             Measure::CopStyle->value => Measured::word('style', $high->value - $impact >= 15.0 ? 'returning' : 'forward', ['LB', 'IM']),
         ];
     }
@@ -179,7 +184,7 @@ final readonly class PressureMeter
             return Measured::none('%', $this->why(['IM' => $im, 'FI' => $fi]));
         }
 
-        return Measured::value('%', $impact - $low->value, hypot($this->noise, $this->shareUncertainty($im)), ['IM', 'FI'], $this->derived);
+        return Measured::value('%', $impact - $low->value, hypot($this->noise, $this->timedNoise($im)), ['IM', 'FI'], $this->derived);
     }
 
     private function surge(): Measured
@@ -191,7 +196,7 @@ final readonly class PressureMeter
             return Measured::none('%', $this->why(['IM' => $im, 'ST' => $st]));
         }
 
-        return Measured::value('%', $high->value - $impact, hypot($this->noise, $this->shareUncertainty($im)), ['IM', 'ST'], $this->derived);
+        return Measured::value('%', $high->value - $impact, hypot($this->noise, $this->timedNoise($im)), ['IM', 'ST'], $this->derived);
     }
 
     /** @return array<string, Measured> */

@@ -64,7 +64,21 @@ enum DeviceClass: string
         return $this !== self::Plate;
     }
 
-    /** Standard deviation of one sample of lead share, in share points, from noise and (plate) geometry. */
+    /**
+     * Half-width of the 95 % range of a constant error of lead share, in share points: zero, gain and
+     * crosstalk of the cells; for a single plate also how well the feet's places are known. It does not
+     * shrink with smoothing and cancels in differences within one swing.
+     */
+    public function shareOffset(): float
+    {
+        return match ($this) {
+            self::Mat => 2.0,
+            self::Plate => 2.5,
+            self::DualPlate => 1.0,
+        };
+    }
+
+    /** Standard deviation of one sample of lead share, in share points, from sensor noise. */
     public function shareNoise(): float
     {
         return match ($this) {

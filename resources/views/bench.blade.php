@@ -16,8 +16,8 @@
             @foreach(collect($codebook->faults)->sortBy(fn ($f, $k) => $order[$verdicts[$k]['verdict']]) as $key => $fault)
                 @php($v = $verdicts[$key])
                 <details class="verdict" @if($v['verdict'] === 'supported') open @endif>
-                    <summary><span class="name">{{ $fault->name }}</span><span class="{{ str_replace(' ', '-', $v['verdict']) }}">{{ $v['verdict'] }}@if($v['margin'] !== null) <span class="quiet small">{{ number_format(abs($v['margin']), 1) }}×</span>@endif</span></summary>
-                    <p>{{ $v['sentence'] }} {{ ucfirst($v['observability']) }} with what is held.@if($v['margin'] !== null) The deciding value stands {{ number_format(abs($v['margin']), 1) }} times its own uncertainty {{ $v['margin'] >= 0 ? 'beyond' : 'short of' }} the threshold.@endif</p>
+                    <summary><span class="name">{{ $fault->name }}</span><span class="{{ str_replace(' ', '-', $v['verdict']) }}">{{ $v['verdict'] }}@if($v['margin'] !== null) <span class="quiet small">{{ abs($v['margin']) > 10 ? 'over 10' : number_format(abs($v['margin']), 1) }}×</span>@endif</span></summary>
+                    <p>{{ $v['sentence'] }} {{ ucfirst($v['observability']) }} with what is held.@if($v['margin'] !== null) The deciding value stands {{ abs($v['margin']) > 10 ? 'more than ten' : number_format(abs($v['margin']), 1) }} times its own uncertainty {{ $v['margin'] >= 0 ? 'beyond' : 'short of' }} the threshold.@endif</p>
                 </details>
             @endforeach
             <h2>Measurements</h2>
