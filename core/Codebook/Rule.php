@@ -114,11 +114,11 @@ final readonly class Rule
         }
         $m = $measurements->get($this->measure, $this->station);
         $v = $m->number();
-        if (is_string($this->threshold) || $v === null || $m->uncertainty === null) {
+        if (is_string($this->threshold) || $v === null || $m->uncertainty === null || $this->evaluate($measurements) === Truth::Unknown) {
             return null;
         }
         $distance = ($this->kind[0] === '<' ? $this->threshold - $v : $v - $this->threshold) / max(1e-9, $m->uncertainty);
-        if ($m->censored !== null && $this->evaluate($measurements) !== Truth::Unknown) {
+        if ($m->censored !== null) {
             return $distance >= 0 ? max(9.0, $distance) : min(-9.0, $distance);
         }
 

@@ -1,0 +1,85 @@
+<?php
+
+use App\Models\MeasurementSet;
+use App\Models\Recording;
+use App\Queries\AgreementPage;
+use App\Queries\EvidencePayload;
+use App\Queries\MeasurementRows;
+use App\Queries\TodayPage;
+use Core\Codebook\Codebook;
+use Core\Measurement\Measure;
+
+it('sends exactly what is shown, each part with its own clock', function () {
+    $recording = Recording::query()->where('device_class', 'dual-plate')->firstOrFail();
+    $payload = new EvidencePayload;
+    $none = $payload->of($recording->fresh(), false, false);
+    expect($none['motion'])->toBeNull()->and($none['trace'])->toBeNull()->and(array_keys($none['stations']))->toHaveCount(9);
+    $both = $payload->of($recording->fresh(), true, true);
+    expect($both['motion']['rate'])->toBe(120.0)->and($both['trace']['rate'])->toBe(1000.0)
+        ->and($both['trace']['feet'])->toHaveKeys(['lead', 'trail'])->and($both['trace']['total'])->toHaveCount($recording->samples)
+        ->and($both['trace']['derived'])->toBeFalse();
+});
+
+it('marks what a plate derives and leaves out what a mat cannot know', function () {
+    $payload = new EvidencePayload;
+    $plate = $payload->of(Recording::query()->where('device_class', 'plate')->firstOrFail(), false, true)['trace'];
+    $mat = $payload->of(Recording::query()->where('device_class', 'mat')->firstOrFail(), false, true)['trace'];
+    expect($plate['derived'])->toBeTrue()->and($plate['feet'])->toBeNull()->and($plate['total'])->not->toBeNull()
+        ->and($mat['total'])->toBeNull()->and($mat['feet'])->not->toBeNull();
+});
+
+it('sends a missing sample as missing', function () {
+    $recording = Recording::query()->where('device_class', 'mat')->firstOrFail();
+    $channel = $recording->channels()->where('name', 'copx_mm')->sole();
+    $samples = $channel->samples;
+    $samples[5] = NAN;
+    $channel->update(['samples' => $samples]);
+    $trace = (new EvidencePayload)->of($recording->fresh(), false, true)['trace'];
+    expect($trace['cop'][0][5])->toBeNull()->and($trace['cop'][0][6])->toBeNumeric()->and(json_encode($trace))->toBeString();
+});
+
+it('lists every measure once, with its band under the lens and whether it lies inside', function () {
+    foreach (MeasurementSet::query()->get() as $set) {
+        $rows = (new MeasurementRows)->of($set, Codebook::standard()->lens);
+        expect(array_column($rows, 'key'))->toBe(array_column(Measure::cases(), 'value'));
+        foreach ($rows as $row) {
+            if (is_float($row['value']) && $row['band'] !== null) {
+                expect($row['inside'])->toBe($row['value'] >= $row['band'][0] && $row['value'] <= $row['band'][1]);
+            }
+            if ($row['value'] === null) {
+                expect($row['reason'])->toBeString()->not->toBe('');
+            } else {
+                expect($row['unit'])->not->toBe('')->and($row['definition'])->not->toBe('');
+            }
+        }
+    }
+});
+
+it('gives the head coach everybody by name and an instructor only themselves', function () {
+    $page = app(AgreementPage::class);
+    $round = $this->round('Spring');
+    $all = $page->of($round, $this->headCoach());
+    $one = $page->of($round, $this->person('tam'));
+    expect($all['people']->pluck('name')->unique())->toHaveCount(8)->and($all['pairs'])->toHaveCount(28)->and($all['mine'])->toHaveCount(0)
+        ->and($one['people'])->toHaveCount(8)->and($one['people']->where('mine', true))->toHaveCount(1)->and($one['people']->first()['mine'])->toBeTrue()
+        ->and($one['pairs'])->toHaveCount(7)->and($one['names'])->toHaveCount(0);
+    foreach ($one['people']->where('mine', false) as $other) {
+        expect(array_keys($other))->toBe(['name', 'mine', 'rater', 'n', 'sensitivity', 'specificity'])->and($other['rater'])->toBe('')->and($other['n'])->toBeNull();
+    }
+});
+
+it('shows an instructor where their calls differ from the key, and only there', function () {
+    $user = $this->person('tam');
+    foreach (app(AgreementPage::class)->of($this->round('Spring'), $user)['mine'] as $row) {
+        expect($row['call']->presence)->not->toBe($row['truth'])->and($row['call']->presence)->not->toBe('cannot-tell')
+            ->and($row['entry']->scoredLabel())->toBe($row['truth'])->and($row['entry']->recording_id)->toBe($row['recording']->id);
+    }
+});
+
+it('counts a reader\'s cases by round', function () {
+    $page = (new TodayPage)->forReader($this->person('tam'));
+    expect($page['open'])->toHaveCount(1)->and($page['published'])->toHaveCount(1)->and($page['next']->handed_in_at)->toBeNull()
+        ->and($page['open'][0]['readings'])->toHaveCount(3)->and($page['next']->position)->toBe($this->openReading($this->person('tam'))->position);
+    $coach = (new TodayPage)->forHeadCoach();
+    expect($coach['open'])->toHaveCount(1)->and($coach['progress']->first()->sum('cases'))->toBe(24);
+});
