@@ -5,7 +5,7 @@ export default defineConfig({
   testDir: 'tests/browser',
   workers: 1,
   fullyParallel: false,
-  timeout: 60_000,
+  timeout: 150_000,
   reporter: process.env.CI ? [['line']] : [['list']],
   outputDir: 'storage/framework/playwright',
   use: {

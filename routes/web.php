@@ -25,6 +25,7 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/read/next', [ReadingController::class, 'next'])->name('read.next');
     Route::get('/read/{reading}', [ReadingController::class, 'show'])->name('read')->can('view', 'reading');
     Route::get('/read/{reading}/evidence', [ReadingController::class, 'evidence'])->name('read.evidence')->can('view', 'reading');
+    Route::get('/read/{reading}/sheet', [ReadingController::class, 'sheet'])->name('read.sheet')->can('view', 'reading');
     Route::put('/read/{reading}', [ReadingController::class, 'update'])->name('read.update')->can('update', 'reading');
     Route::post('/read/{reading}/hand-in', [ReadingController::class, 'handIn'])->name('read.hand-in')->can('update', 'reading');
 

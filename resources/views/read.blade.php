@@ -1,7 +1,7 @@
 @php($locked = $reading->isLocked())
 <x-layout :title="'Case '.$reading->position" wide>
     <x-slot:head><link rel="stylesheet" href="/vendor/uplot/uPlot.min.css"></x-slot:head>
-    <div class="bench" data-reading data-evidence="{{ route('read.evidence', $reading) }}" data-save="{{ route('read.update', $reading) }}" data-id="{{ $reading->public_id }}" @if($locked) data-locked @endif>
+    <div class="bench" data-reading data-evidence="{{ route('read.evidence', $reading) }}" data-save="{{ route('read.update', $reading) }}" data-sheet-url="{{ route('read.sheet', $reading) }}" data-id="{{ $reading->public_id }}" @if($locked) data-locked @endif>
         <section class="stage" aria-label="The swing">
             <div class="head">
                 <h1>Case {{ $reading->position }} <span class="quiet">of {{ $cases }}</span></h1>
@@ -75,7 +75,6 @@
         </dialog>
         <p class="skip" aria-live="polite" data-announce></p>
     </div>
-    <script type="application/json" id="sheet">@json($sheet)</script>
     <script type="application/json" id="faults">@json(collect($codebook->faults)->map(fn ($f) => ['name' => $f->name, 'station' => $f->station->value]))</script>
     <script type="module" src="/js/reading/page.js"></script>
 </x-layout>

@@ -13,7 +13,8 @@ it('saves a sheet, counts its version and shows it again', function () {
     $call = Call::query()->where('reading_id', $reading->id)->where('fault', 'hang-back')->sole();
     expect($call->presence)->toBe('present')->and($call->severity)->toBe(2)->and($call->onset)->toBe('TP')->and($call->pins)->toEqual([['on' => 'film', 't' => 1.2]])
         ->and($reading->refresh()->first_causes)->toBe(['hang-back'])->and($reading->cue)->toBe('Press, then turn');
-    $this->actingAs($user)->get("/read/{$reading->public_id}")->assertOk()->assertSee('"version":1', false)->assertSee('"presence":"present"', false);
+    $this->actingAs($user)->getJson("/read/{$reading->public_id}/sheet")->assertOk()->assertJsonPath('version', 1)->assertJsonPath('calls.hang-back.presence', 'present')->assertJsonPath('cue', 'Press, then turn');
+    $this->actingAs($this->person('kit'))->getJson("/read/{$reading->public_id}/sheet")->assertForbidden();
 });
 
 it('is safe to send twice and lets a call be taken back', function () {
@@ -126,9 +127,14 @@ it('leads from Today to the next case in the reader\'s own order, and says when 
     $this->actingAs($done)->get('/')->assertSee('All handed in');
 });
 
-it('escapes what people write', function () {
+it('escapes what people write, and sends a sheet as data only', function () {
     $user = $this->person('tam');
     $reading = $this->openReading($user);
     $this->actingAs($user)->putJson("/read/{$reading->public_id}", [...$this->sheet(), 'cue' => '</script><script>alert(1)'])->assertOk();
-    expect($this->actingAs($user)->get("/read/{$reading->public_id}")->getContent())->not->toContain('<script>alert(1)');
+    $this->actingAs($user)->get("/read/{$reading->public_id}/sheet")->assertHeader('Content-Type', 'application/json')->assertHeader('X-Content-Type-Options', 'nosniff');
+    $key = $this->round('Spring')->keyVersion;
+    $entry = $key->entries()->where('grade', '<>', 'contested')->firstOrFail();
+    $this->actingAs($this->headCoach())->post("/panel/entries/{$entry->id}/ruling", ['ruling' => 'none', 'reason' => '<script>alert(1)</script> from too low'])->assertSessionHas('done');
+    $page = $this->actingAs($this->headCoach())->get('/panel/'.$key->round->public_id)->assertOk()->getContent();
+    expect($page)->toContain('&lt;script&gt;alert(1)&lt;/script&gt; from too low')->not->toContain('<script>alert(1)');
 });

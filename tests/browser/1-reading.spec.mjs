@@ -69,7 +69,7 @@ test('calls made without the network are kept over a reload and arrive once, in 
   await saved(page);
   await expect(page.locator('[data-count]')).toHaveText('10');
   await page.goto(address);
-  const sheet = await page.evaluate(() => JSON.parse(document.getElementById('sheet').textContent));
+  const sheet = await page.evaluate(async () => (await fetch(document.querySelector('[data-reading]').dataset.sheetUrl)).json());
   expect(Object.values(sheet.calls).map((c) => c.presence)).toHaveLength(10);
   expect(sheet.calls['late-load']).toMatchObject({ presence: 'present', severity: 3 });
   expect(sheet.calls['late-recentre'].presence).toBe('cannot-tell');

@@ -33,7 +33,7 @@ final class ReadingController extends Controller
 
     public function show(Reading $reading): View
     {
-        $reading->load(['case.round', 'case.recording.golfer.consents', 'calls']);
+        $reading->load(['case.round', 'case.recording.golfer.consents']);
         $this->mayBeUsed($reading);
         $of = Reading::query()->where('user_id', $reading->user_id)->whereIn('round_case_id', $reading->case->round->cases()->select('id'));
 
@@ -43,7 +43,6 @@ final class ReadingController extends Controller
             'cases' => $of->count(),
             'done' => (clone $of)->whereNotNull('handed_in_at')->count(),
             'codebook' => Codebook::standard(),
-            'sheet' => $this->sheet($reading),
         ]);
     }
 
@@ -55,12 +54,21 @@ final class ReadingController extends Controller
         return response()->json($payload->of($reading->case->recording, $reading->case->shows_film, $reading->case->shows_trace));
     }
 
+    /**
+     * The sheet as it is kept now. Asked for by the page once it runs, so that a save still under way when the
+     * page was loaded cannot leave it with an older sheet than the server's.
+     */
+    public function sheet(Reading $reading): JsonResponse
+    {
+        return response()->json($this->kept($reading->load('calls')));
+    }
+
     public function update(SheetRequest $request, Reading $reading, SaveReading $save): JsonResponse
     {
         try {
             return response()->json(['version' => $save($reading, $request->sheet())]);
         } catch (StaleSheet $e) {
-            return response()->json(['message' => $e->getMessage(), 'sheet' => $this->sheet($e->reading->load('calls'))], 409);
+            return response()->json(['message' => $e->getMessage(), 'sheet' => $this->kept($e->reading->load('calls'))], 409);
         } catch (ActionException $e) {
             return response()->json(['message' => $e->getMessage()], 422);
         }
@@ -83,7 +91,7 @@ final class ReadingController extends Controller
     }
 
     /** @return array<string, mixed> */
-    private function sheet(Reading $reading): array
+    private function kept(Reading $reading): array
     {
         return [
             'version' => $reading->version,

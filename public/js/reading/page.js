@@ -4,7 +4,7 @@ import { SheetStore } from './store.js';
 
 const root = document.querySelector('[data-reading]');
 const locked = root.hasAttribute('data-locked');
-const given = JSON.parse(document.getElementById('sheet').textContent);
+const given = await (await fetch(root.dataset.sheetUrl, { headers: { Accept: 'application/json' }, cache: 'no-store' })).json();
 const names = JSON.parse(document.getElementById('faults').textContent);
 const rows = [...root.querySelectorAll('.fault')];
 const find = (selector, within = root) => within.querySelector(selector);
