@@ -29,7 +29,7 @@ final readonly class HandInReading
                 throw new ActionException(implode(' ', $obstacles));
             }
             $reading->update(['handed_in_at' => now()]);
-            AuditEntry::note($by, 'hand-in', "reading {$reading->public_id}");
+            AuditEntry::note($by, 'hand-in', "case {$reading->position}, {$reading->case->round->name}", ['reading' => $reading->public_id, 'version' => $reading->version]);
         });
     }
 }

@@ -34,7 +34,7 @@ final readonly class RuleOnEntry
                 $entry = $this->copy($key)->entries()->where('recording_id', $entry->recording_id)->where('fault', $entry->fault)->sole();
             }
             $entry->update(['ruling' => $ruling, 'ruling_reason' => $reason, 'ruled_by' => $by->id, 'ruled_at' => now()]);
-            AuditEntry::note($by, 'rule', "{$entry->fault} in recording {$entry->recording->public_id}", ['ruling' => $ruling, 'reason' => $reason, 'key_version' => $entry->keyVersion->number]);
+            AuditEntry::note($by, 'rule', "{$entry->fault}, {$entry->recording->golfer->pseudonym}, {$entry->recording->club}", ['ruling' => $ruling, 'reason' => $reason, 'key_version' => $entry->keyVersion->number, 'recording' => $entry->recording->public_id]);
 
             return $entry;
         });

@@ -80,7 +80,7 @@ it('hands in a complete reading, locks it and writes it down', function () {
     expect($reading->refresh()->handed_in_at)->not->toBeNull();
     $this->actingAs($user)->putJson("/read/{$reading->public_id}", $this->sheet([], 1))->assertUnprocessable()->assertJsonPath('message', 'This reading has been handed in and is locked; nothing was changed.');
     $this->actingAs($user)->post("/read/{$reading->public_id}/hand-in")->assertRedirect('/read/next');
-    expect(AuditEntry::query()->where('action', 'hand-in')->where('subject', 'reading '.$reading->public_id)->count())->toBe(1);
+    expect(AuditEntry::query()->where('action', 'hand-in')->where('details->reading', $reading->public_id)->count())->toBe(1);
     $this->actingAs($user)->get("/read/{$reading->public_id}")->assertOk()->assertSee('handed in, locked');
 });
 

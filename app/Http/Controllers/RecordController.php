@@ -11,6 +11,6 @@ final class RecordController extends Controller
 {
     public function __invoke(): View
     {
-        return view('record', ['entries' => AuditEntry::query()->with('user')->orderByDesc('id')->paginate(60)]);
+        return view('record', ['entries' => AuditEntry::query()->with('user')->orderByDesc('created_at')->orderByDesc('id')->paginate(60)]);
     }
 }
