@@ -33,7 +33,7 @@ use Illuminate\Support\Carbon;
  * @property float $t0
  * @property int $samples
  * @property ?float $mass_kg
- * @property ?array<string, array<string, float>> $stance
+ * @property ?array<string, array<string, float|null>> $stance
  * @property list<array{kind: string, severity: string, sentence: string}> $quality
  * @property string $checksum
  * @property Carbon $created_at
@@ -117,7 +117,7 @@ final class Recording extends Model
             return null;
         }
         $feet = array_map(
-            static fn (array $f): Foot => new Foot($f['x_mm'], $f['y_mm'], $f['length_mm'], $f['width_mm'], $f['flare_deg'] ?? 0.0),
+            static fn (array $f): Foot => new Foot((float) $f['x_mm'], (float) $f['y_mm'], (float) $f['length_mm'], (float) $f['width_mm'], $f['flare_deg'] ?? null),
             [$this->stance['lead_foot'], $this->stance['trail_foot']],
         );
 

@@ -5,12 +5,16 @@ declare(strict_types=1);
 namespace Core\Codebook;
 
 use Core\CoreException;
+use Core\Measurement\Measurements;
 
 /** The academy's agreed faults under one lens, in the order in which they show in a swing. */
 final readonly class Codebook
 {
-    /** @param  array<string, Fault>  $faults by key */
-    public function __construct(public string $version, public Lens $lens, public array $faults)
+    /**
+     * @param  array<string, Fault>  $faults by key
+     * @param  string|null  $notJudged  why no fault is judged by these rules, for swings they do not apply to
+     */
+    public function __construct(public string $version, public Lens $lens, public array $faults, public ?string $notJudged = null)
     {
     }
 
@@ -25,8 +29,18 @@ final readonly class Codebook
         return array_keys($this->faults);
     }
 
-    public static function standard(): self
+    public function judge(string $key, Measurements $measurements, ?Shown $held = null): Judgement
     {
-        return FirstCodebook::make();
+        $fault = $this->fault($key);
+
+        return $this->notJudged === null
+            ? $fault->judge($measurements, $held)
+            : new Judgement(Verdict::NotMeasurable, null, ucfirst($fault->name).' is not judged: '.$this->notJudged.'.');
+    }
+
+    /** The codebook as shipped, under a lens, for a full swing with any club. */
+    public static function standard(string $lens = StandardLenses::DEFAULT): self
+    {
+        return CodebookDocument::standard()->under($lens);
     }
 }

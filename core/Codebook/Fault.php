@@ -7,12 +7,18 @@ namespace Core\Codebook;
 use Core\Measurement\Measurements;
 use Core\Motion\Station;
 
-/** One fault of the catalogue: what it is, how it is told, and what decides it. */
+/** One fault of the catalogue under one lens: what it is, how it is told, and what decides it. */
 final readonly class Fault
 {
+    /** A proxy is trusted with its uncertainty made this much wider. */
+    private const PROXY_WIDENING = 2.0;
+
     /**
-     * @param  list<array{needs: list<string>, sight: Sight, proxy?: string}>  $sights  the first whose needs are all met says how well it is seen
+     * @param  list<SightEntry>  $sights  the first whose needs are all met says how well it is seen
      * @param  list<string>  $confusedWith
+     * @param  list<string>  $misses  what the ball tends to do
+     * @param  list<string>  $helps  keys of drills that help
+     * @param  list<string>  $harms  keys of drills that make it worse
      */
     public function __construct(
         public string $key,
@@ -26,39 +32,61 @@ final readonly class Fault
         public array $confusedWith,
         public string $counterExample,
         public ?string $disagreement = null,
+        public array $misses = [],
+        public ?string $cause = null,
+        public ?string $consequence = null,
+        public array $helps = [],
+        public array $harms = [],
     ) {
     }
 
     public function sight(Shown $shown): Sight
     {
-        return $this->sightEntry($shown)['sight'] ?? Sight::NotObservable;
+        return $this->entry($shown)?->sightAt($shown) ?? Sight::NotObservable;
     }
 
     /** What stands in for the fault itself where it is seen only indirectly. */
     public function proxy(Shown $shown): ?string
     {
-        return $this->sightEntry($shown)['proxy'] ?? null;
+        return $this->entry($shown)?->proxyAt($shown);
     }
 
-    public function judge(Measurements $m): Judgement
+    /**
+     * What the measurements say. Where the fault's own rule cannot be decided and what is held shows it only
+     * indirectly, the rule over the proxy decides, with every uncertainty doubled.
+     */
+    public function judge(Measurements $m, ?Shown $held = null): Judgement
     {
-        $yes = $this->supported->evaluate($m);
-        $no = $this->contradicted->evaluate($m);
+        $own = $this->decide($this->supported, $this->contradicted, $m, null);
+        $entry = $held === null ? null : $this->entry($held);
+        if ($own->verdict !== Verdict::NotMeasurable || $entry?->supported === null || $entry->contradicted === null) {
+            return $own;
+        }
+        $byProxy = $this->decide($entry->supported, $entry->contradicted, $m->widened(self::PROXY_WIDENING, 'a proxy'), $entry->proxy);
+
+        return $byProxy->verdict === Verdict::NotMeasurable ? $own : $byProxy;
+    }
+
+    private function decide(Rule $supported, Rule $contradicted, Measurements $m, ?string $proxy): Judgement
+    {
+        $yes = $supported->evaluate($m);
+        $no = $contradicted->evaluate($m);
+        $name = ucfirst($this->name);
+        $by = $proxy === null ? '' : " by a proxy ($proxy)";
 
         return match (true) {
-            $yes === Truth::Yes => new Judgement(Verdict::Supported, $this->supported->margin($m), ucfirst($this->name).' is supported: '.$this->supported->words($m).'.'),
-            $no === Truth::Yes => new Judgement(Verdict::Contradicted, $this->contradicted->margin($m), ucfirst($this->name).' is contradicted: '.$this->contradicted->words($m).'.'),
-            $yes === Truth::Unknown || $no === Truth::Unknown => new Judgement(Verdict::NotMeasurable, null, ucfirst($this->name).' cannot be decided here: '.$this->supported->words($m).'.'),
-            default => new Judgement(Verdict::Borderline, $this->supported->margin($m), ucfirst($this->name).' lies in the margin: '.$this->supported->words($m).'; contradicted only when '.$this->contradicted->words().'.'),
+            $yes === Truth::Yes => new Judgement(Verdict::Supported, $supported->margin($m), "$name is supported$by: ".$supported->words($m).'.', $proxy, $supported->deciding($m)),
+            $no === Truth::Yes => new Judgement(Verdict::Contradicted, $contradicted->margin($m), "$name is contradicted$by: ".$contradicted->words($m).'.', $proxy, $contradicted->deciding($m)),
+            $yes === Truth::Unknown || $no === Truth::Unknown => new Judgement(Verdict::NotMeasurable, null, "$name cannot be decided here: ".($yes === Truth::Unknown ? $supported->words($m) : $contradicted->words($m)).'.', null, []),
+            default => new Judgement(Verdict::Borderline, $supported->margin($m), "$name lies in the margin$by: ".$supported->words($m).'; contradicted only when '.$contradicted->words().'.', $proxy, $supported->deciding($m)),
         };
     }
 
-    /** @return array{needs: list<string>, sight: Sight, proxy?: string}|null */
-    private function sightEntry(Shown $shown): ?array
+    private function entry(Shown $shown): ?SightEntry
     {
         $kinds = $shown->kinds();
         foreach ($this->sights as $entry) {
-            if (array_diff($entry['needs'], $kinds) === []) {
+            if (array_diff($entry->needs, $kinds) === []) {
                 return $entry;
             }
         }

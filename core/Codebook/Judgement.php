@@ -10,7 +10,11 @@ namespace Core\Codebook;
  */
 final readonly class Judgement
 {
-    public function __construct(public Verdict $verdict, public ?float $margin, public string $sentence)
+    /**
+     * @param  string|null  $proxy  what stood in for the fault, where it was judged indirectly
+     * @param  list<array{measure: string, station: string|null, op: string, threshold: float|string}>  $deciding  the conditions it came from
+     */
+    public function __construct(public Verdict $verdict, public ?float $margin, public string $sentence, public ?string $proxy = null, public array $deciding = [])
     {
     }
 

@@ -4,11 +4,15 @@ declare(strict_types=1);
 
 namespace Core\Codebook;
 
-/** A school of coaching: a named, versioned set of reference bands. Rules live with the faults of the codebook. */
+/** A school of coaching: a named, versioned set of reference bands, of the faults that count and of rule overrides. */
 final readonly class Lens
 {
-    /** @param  array<string, array{float, float}>  $bands by measure key, or measure@STATION */
-    public function __construct(public string $key, public string $name, public string $says, public array $bands)
+    /**
+     * @param  array<string, array{float, float}>  $bands by measure key, or measure@STATION
+     * @param  list<string>  $off  keys of faults that do not count under it
+     * @param  array<string, string>  $footwork  what it teaches of trail foot, lead heel and trail heel
+     */
+    public function __construct(public string $key, public string $name, public string $says, public array $bands, public string $version = '1', public array $off = [], public array $footwork = [])
     {
     }
 }

@@ -125,6 +125,24 @@ final readonly class Rule
         return $distance;
     }
 
+    /**
+     * The conditions a verdict came from: of an 'any' that holds those that made it hold, else all that are known.
+     *
+     * @return list<array{measure: string, station: string|null, op: string, threshold: float|string}>
+     */
+    public function deciding(Measurements $measurements): array
+    {
+        if ($this->measure !== null) {
+            return [['measure' => $this->measure->value, 'station' => $this->station, 'op' => $this->kind, 'threshold' => $this->threshold]];
+        }
+        $parts = $this->parts;
+        if ($this->kind === 'any' && $this->evaluate($measurements) === Truth::Yes) {
+            $parts = array_filter($parts, static fn (self $r): bool => $r->evaluate($measurements) === Truth::Yes);
+        }
+
+        return array_merge(...array_map(static fn (self $r): array => $r->deciding($measurements), array_values($parts)));
+    }
+
     /** @return list<array{Measure, ?string, string, float|string}> the conditions, left to right */
     public function conditions(): array
     {
@@ -165,6 +183,7 @@ final readonly class Rule
             $m->value === null => 'not measurable ('.$m->reason.')',
             $m->censored !== null => (string) $m->reason,
             is_string($m->value) => $m->value,
+            is_array($m->value) => implode(', ', $m->value),
             default => sprintf('%s ± %s', self::number($m->value), self::number((float) $m->uncertainty)),
         };
     }

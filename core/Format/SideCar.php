@@ -76,7 +76,7 @@ final readonly class SideCar
             if ($x === null) {
                 throw FormatException::in($file, "stance needs $name with x_mm");
             }
-            $feet[] = new Foot($x, self::number($foot, 'y_mm', $file) ?? 0.0, self::number($foot, 'length_mm', $file) ?? 270.0, self::number($foot, 'width_mm', $file) ?? 100.0, self::number($foot, 'flare_deg', $file) ?? 0.0);
+            $feet[] = new Foot($x, self::number($foot, 'y_mm', $file) ?? 0.0, self::number($foot, 'length_mm', $file) ?? 270.0, self::number($foot, 'width_mm', $file) ?? 100.0, self::number($foot, 'flare_deg', $file));
         }
 
         return new Stance($feet[0], $feet[1]);

@@ -116,6 +116,7 @@ final class TraceCsv
         foreach ($times as $i => $t) {
             $isEven = $isEven && abs($t - $times[0] - $i * $mean) <= self::JITTER * $mean + 5e-5;
         }
+        $jitter = self::jitter($times, $step);
         if ($isEven) {
             return new Trace($device, round(1 / $mean, 3), $channels, $stance, $massKg, $times[0]);
         }
@@ -138,6 +139,24 @@ final class TraceCsv
             }
         }
 
-        return new Trace($device, round(1 / $step, 3), $out, $stance, $massKg, $times[0]);
+        return new Trace($device, round(1 / $step, 3), $out, $stance, $massKg, $times[0], $jitter);
+    }
+
+    /**
+     * How far sample times stray from a steady tick, gaps aside: the 95th percentile of how much one step
+     * differs from the usual one, s.
+     *
+     * @param  list<float>  $times
+     */
+    private static function jitter(array $times, float $step): float
+    {
+        $off = [];
+        for ($i = 1, $n = count($times); $i < $n; $i++) {
+            $d = $times[$i] - $times[$i - 1];
+            $off[] = abs($d - max(1.0, round($d / $step)) * $step);
+        }
+        sort($off);
+
+        return $off[(int) (0.95 * (count($off) - 1))];
     }
 }

@@ -4,90 +4,187 @@ declare(strict_types=1);
 
 namespace Core\Measurement;
 
-use Core\Motion\Motion;
 use Core\Motion\Station;
+use Core\Motion\StationTime;
+use Core\Motion\Tracked;
+use Core\Motion\Turn;
+use Core\Motion\View;
+use Core\Motion\Views;
 
-/** The measures that come from body points. */
+/** The measures of where pelvis and chest are and how they turn. Positions are of the body, never of pressure. */
 final readonly class BodyMeter
 {
-    /** Half-width of a 95 % interval of a point's coordinate from 3-D points, mm. */
-    private const POINT_NOISE = 6.0;
+    private const NO_POINTS = 'no body points were recorded';
 
-    public function __construct(private Evidence $evidence)
+    private const NO_STANCE = 'needs the positions of both feet';
+
+    private Views $views;
+
+    private ?float $width;
+
+    public function __construct(private Signals $signals)
     {
+        $this->views = $signals->evidence->views;
+        $this->width = ($signals->evidence->stance ?? $signals->trace()?->stance)?->widthMm();
     }
 
     /** @return array<string, Measured|array<string, Measured>> */
     public function read(): array
     {
         return [
-            Measure::PelvisSway->value => $this->sway('pelvis', Measure::PelvisSway),
-            Measure::ChestSway->value => $this->sway('chest', Measure::ChestSway),
-            Measure::FootSpin->value => $this->footSpin(),
+            'pelvis_sway' => $this->sway('pelvis'),
+            'chest_sway' => $this->sway('chest'),
+            'pelvis_turn' => $this->turn('hip'),
+            'chest_turn' => $this->turn('shoulder'),
+            'mass_ahead' => $this->massAhead(),
+            'chest_over_lead' => $this->chestOverLead(),
+            'pelvis_depth' => $this->depth(),
         ];
     }
 
-    /** @return array<string, Measured> by station code */
-    private function sway(string $point, Measure $measure): array
+    /** @return array<string, Measured> by station code; away: the largest move from the target and when */
+    private function sway(string $point): array
     {
-        $out = [];
-        $width = $this->evidence->stance?->widthMm();
-        $ad = $this->evidence->stations->get(Station::Address);
-        $motion = $this->evidence->motion;
-        $x = $motion === null || ! $motion->has($point) ? null : $motion->coordinate($point, 0);
+        $unit = '% of stance width';
+        $ad = $this->signals->time(Station::Address);
+        $x = $this->views->coordinate($point, 0);
         $start = $ad === null ? null : $x?->at($ad->t);
+        $out = [];
         foreach (Station::cases() as $station) {
-            $time = $this->evidence->stations->get($station);
+            $time = $this->signals->time($station);
             $here = $time === null ? null : $x?->at($time->t);
-            if ($x === null || $start === null || $width === null || $time === null || $here === null) {
-                $out[$station->value] = Measured::none($measure->unit(), match (true) {
-                    $x === null => 'no body points were recorded',
-                    $width === null => 'needs the positions of both feet',
-                    default => 'the time of station '.($start === null ? 'AD' : $station->value).' is not known',
-                });
+            $out[$station->value] = $x === null || $ad === null || $start === null || $this->width === null || $time === null || $here === null
+                ? Measured::none($unit, $this->why($x, [Station::Address, $station], true))
+                : $this->moved($here - $start, hypot($x->noise(), $x->uncertainty($time)), ['AD', $station->value])->within($ad->t, $time->t);
+        }
+        $tp = $this->signals->time(Station::Top);
+        $im = $this->signals->time(Station::Impact);
+        $far = $ad === null || $im === null ? null : $x?->series->smoothed(0.025)->lowest($ad->t, $im->t);
+        if ($x === null || $start === null || $far === null || $this->width === null || $ad === null || $tp === null || $im === null) {
+            $why = $this->why($x, [Station::Address, Station::Top, Station::Impact], true);
 
-                continue;
+            return $out + ['away' => Measured::none($unit, $why), 'away_at' => Measured::none('fraction', $why)];
+        }
+        $span = $tp->t - $ad->t;
+        // About a turning point the place changes by half the acceleration times the square of the time.
+        $flat = 0.0;
+        for ($d = 0.01; $d < 0.25; $d += 0.01) {
+            if (abs(($x->at($far->t + $d) ?? $far->value) - $far->value) < $x->noise() / 2) {
+                $flat = $d;
+            } else {
+                break;
             }
-            $before = $x->at($time->t - 0.01) ?? $here;
-            $after = $x->at($time->t + 0.01) ?? $here;
-            $u = hypot(self::POINT_NOISE * M_SQRT2, abs($after - $before) / 0.02 * $time->uncertainty);
-            $out[$station->value] = Measured::value($measure->unit(), 100.0 * ($here - $start) / $width, 100.0 * $u / $width, ['AD', $station->value]);
+        }
+
+        return $out + [
+            'away' => $this->moved($far->value - $start, $x->noise() * M_SQRT2, ['AD', 'IM'])->within($ad->t, $im->t)->near($this->signals->evidence->stations->nearest($far->t)),
+            'away_at' => Measured::value('fraction', ($far->t - $ad->t) / $span, max(0.01, $flat / $span), ['AD', 'TP', 'IM'])->within($ad->t, $im->t),
+        ];
+    }
+
+    /** @param  list<string>  $stations */
+    private function moved(float $mm, float $u, array $stations): Measured
+    {
+        $width = $this->width ?? 1.0;
+
+        return Measured::value('% of stance width', 100.0 * $mm / $width, 100.0 * $u / $width, $stations)->also($mm / 10.0, 'cm');
+    }
+
+    /**
+     * @param  'hip'|'shoulder'  $joint
+     * @return array<string, Measured> by station code
+     */
+    private function turn(string $joint): array
+    {
+        $turn = Turn::of($this->views, $joint, $this->signals->evidence->stations);
+        $rate = $turn?->rate();
+        $out = [];
+        foreach (Station::cases() as $station) {
+            $time = $this->signals->time($station);
+            $value = $time === null ? null : $turn?->series->at($time->t);
+            $out[$station->value] = $turn === null || $time === null || $value === null
+                ? Measured::none('degrees', match (true) {
+                    $this->views->motions === [] => self::NO_POINTS,
+                    $turn === null => "needs both {$joint}s as 3-D points or in face-on film",
+                    default => $this->signals->whyNot([$station]),
+                })
+                : Measured::value('degrees', $value, hypot($turn->uncertainty, ($rate?->at($time->t) ?? 0.0) * $time->uncertainty), [$station->value])
+                    ->within($time->t, $time->t)->indirectly($turn->indirect ? 'the apparent width in face-on film' : null);
         }
 
         return $out;
     }
 
-    private function footSpin(): Measured
+    /** @return array<string, Measured> at TP, LD, IM */
+    private function massAhead(): array
     {
-        $motion = $this->evidence->motion;
-        $ad = $this->evidence->stations->t(Station::Address);
-        $im = $this->evidence->stations->t(Station::Impact);
-        if ($motion === null || ! $motion->has('trail_heel') || ! $motion->has('trail_ball')) {
-            return Measured::none('degrees', 'needs the heel and the ball of the trail foot as body points');
-        }
-        $before = $ad === null ? null : self::heading($motion, $ad);
-        $after = $im === null ? null : self::heading($motion, $im);
-        if ($before === null || $after === null) {
-            return Measured::none('degrees', 'the time of station '.($before === null ? 'AD' : 'IM').' is not known');
-        }
-        $turn = fmod($after - $before + 540.0, 360.0) - 180.0;
+        $unit = '% of stance width';
+        $pelvis = $this->views->coordinate('pelvis', 0);
+        $chest = $this->views->coordinate('chest', 0);
+        $cop = $this->signals->cop(0);
+        $out = [];
+        foreach ([Station::Top, Station::DownswingArm, Station::Impact] as $station) {
+            $time = $this->signals->time($station);
+            [$p, $c, $q] = $time === null ? [null, null, null] : [$pelvis?->at($time->t), $chest?->at($time->t), $cop?->at($time->t)];
+            if ($time === null || $p === null || $c === null || $q === null || $pelvis === null || $chest === null || $cop === null || $this->width === null) {
+                $out[$station->value] = Measured::none($unit, match (true) {
+                    $pelvis === null || $chest === null => $this->why(null, [], true),
+                    $cop === null => Signals::NO_TRACE,
+                    default => $this->why($pelvis, [$station], true),
+                });
 
-        return Measured::value('degrees', $turn, rad2deg(self::POINT_NOISE / 190.0) * M_SQRT2, ['AD', 'IM']);
+                continue;
+            }
+            // Pelvis and chest come from one picture; their common error is not halved.
+            $u = hypot($cop->absolute($time), $this->relative($pelvis, $chest, $time));
+            $out[$station->value] = Measured::value($unit, 100.0 * (($p + $c) / 2 - $q) / $this->width, 100.0 * $u / $this->width, [$station->value])->within($time->t, $time->t);
+        }
+
+        return $out;
     }
 
-    /** Heading of the trail foot in degrees from the toe line, positive toward the target. */
-    private static function heading(Motion $motion, float $t): ?float
+    private function relative(Tracked $a, Tracked $b, StationTime $time): float
     {
-        $d = [];
-        foreach ([0, 1] as $axis) {
-            $toe = $motion->coordinate('trail_ball', $axis)->at($t);
-            $heel = $motion->coordinate('trail_heel', $axis)->at($t);
-            if ($toe === null || $heel === null) {
-                return null;
-            }
-            $d[] = $toe - $heel;
+        return hypot($a->noise(), ($a->speed($time->t) + $b->speed($time->t)) / 2 * $time->uncertainty);
+    }
+
+    private function chestOverLead(): Measured
+    {
+        [$ad, $im] = [$this->signals->time(Station::Address), $this->signals->time(Station::Impact)];
+        $chest = $this->views->coordinate('chest', 0);
+        $heels = [$this->views->coordinate('trail_heel', 0), $this->views->coordinate('lead_heel', 0)];
+        $x = $im === null ? null : $chest?->at($im->t);
+        // The trail heel may have left the ground by impact; both stand where they stood at address.
+        $trail = $ad === null ? null : $heels[0]?->at($ad->t);
+        $lead = $ad === null ? null : $heels[1]?->at($ad->t);
+        if ($im === null || $chest === null || $x === null || $trail === null || $lead === null || abs($lead - $trail) < 50.0) {
+            return Measured::none('%', $chest !== null && ($heels[0] === null || $heels[1] === null) ? 'needs both heels as body points' : $this->why($chest, [Station::Address, Station::Impact]));
         }
 
-        return rad2deg(atan2($d[0], $d[1]));
+        return Measured::value('%', 100.0 * ($x - $trail) / ($lead - $trail), 100.0 * hypot($chest->uncertainty($im), $chest->noise()) / abs($lead - $trail), ['AD', 'IM'])->within($im->t, $im->t);
+    }
+
+    private function depth(): Measured
+    {
+        [$ad, $im] = [$this->signals->time(Station::Address), $this->signals->time(Station::Impact)];
+        $y = $this->views->coordinate('pelvis', 1);
+        $before = $ad === null ? null : $y?->at($ad->t);
+        $after = $im === null ? null : $y?->at($im->t);
+        if ($y === null || $ad === null || $im === null || $before === null || $after === null) {
+            return Measured::none('cm', $y === null && $this->views->has(View::FaceOn) ? 'face-on film has no depth' : $this->why($y, [Station::Address, Station::Impact]));
+        }
+
+        return Measured::value('cm', ($after - $before) / 10.0, hypot($y->uncertainty($ad), $y->uncertainty($im)) / 10.0, ['AD', 'IM'])->within($ad->t, $im->t);
+    }
+
+    /** @param  list<Station>  $needed */
+    private function why(?Tracked $tracked, array $needed, bool $alongTarget = false): string
+    {
+        return match (true) {
+            $this->views->motions === [] => self::NO_POINTS,
+            $tracked === null => $alongTarget && ! $this->views->has(View::Points) && ! $this->views->has(View::FaceOn) ? 'down-the-line film cannot show a move along the target line' : 'the body points it needs are not among those recorded',
+            $this->width === null && $alongTarget => self::NO_STANCE,
+            default => $this->signals->whyNot($needed),
+        };
     }
 }

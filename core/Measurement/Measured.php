@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Core\Measurement;
 
+use Core\Motion\Station;
+use Core\Trace\Signal;
+
 /**
  * One measured value with its limits. Uncertainty is the half-width of a 95 % interval in the value's unit.
  * A censored value is a bound: 'below' says the true value lies below it, 'above' above it.
@@ -11,17 +14,31 @@ namespace Core\Measurement;
 final readonly class Measured
 {
     /**
+     * @param  float|string|list<string>|null  $value
      * @param  'below'|'above'|null  $censored
      * @param  list<string>  $stations  codes of the stations the value hangs on
+     * @param  array{float, float}|null  $window  the span of time it was made from, s
+     * @param  bool  $derived  by stance geometry, not by the instrument itself
+     * @param  string|null  $proxy  what stands in for the quantity where it is only had indirectly
+     * @param  array{value: float, unit: string}|null  $also  the same value in another unit
+     * @param  string|null  $near  the station nearest to a time
+     * @param  list<Signal>|null  $signals  what it was made from, where that differs from device to device
+     * @param  string|null  $widened  why the uncertainty is larger than the device's own
      */
     private function __construct(
         public string $unit,
-        public float|string|null $value,
+        public float|string|array|null $value,
         public ?float $uncertainty,
         public ?string $reason,
         public ?string $censored = null,
         public array $stations = [],
         public bool $derived = false,
+        public ?array $window = null,
+        public ?string $proxy = null,
+        public ?array $also = null,
+        public ?string $near = null,
+        public ?string $widened = null,
+        public ?array $signals = null,
     ) {
     }
 
@@ -33,6 +50,15 @@ final readonly class Measured
 
     /** @param  list<string>  $stations */
     public static function word(string $unit, string $value, array $stations = []): self
+    {
+        return new self($unit, $value, null, null, null, $stations);
+    }
+
+    /**
+     * @param  list<string>  $value
+     * @param  list<string>  $stations
+     */
+    public static function ranking(string $unit, array $value, array $stations = []): self
     {
         return new self($unit, $value, null, null, null, $stations);
     }
@@ -51,6 +77,37 @@ final readonly class Measured
         return new self($unit, null, null, $reason);
     }
 
+    public function within(float $from, float $to): self
+    {
+        return $this->with(['window' => [min($from, $to), max($from, $to)]]);
+    }
+
+    public function from(Signal ...$signals): self
+    {
+        return $this->with(['signals' => array_values($signals)]);
+    }
+
+    public function indirectly(?string $proxy): self
+    {
+        return $proxy === null ? $this : $this->with(['proxy' => $proxy]);
+    }
+
+    public function also(float $value, string $unit): self
+    {
+        return $this->with(['also' => ['value' => $value, 'unit' => $unit]]);
+    }
+
+    public function near(?Station $station): self
+    {
+        return $this->with(['near' => $station?->value]);
+    }
+
+    /** The same with its uncertainty multiplied. A value without one stays as it is. */
+    public function widened(float $times, string $why): self
+    {
+        return $this->uncertainty === null ? $this : $this->with(['uncertainty' => $times * $this->uncertainty, 'widened' => $why]);
+    }
+
     public function number(): ?float
     {
         return is_float($this->value) ? $this->value : null;
@@ -62,15 +119,31 @@ final readonly class Measured
         if ($this->value === null) {
             return ['value' => null, 'reason' => $this->reason];
         }
-        $out = ['value' => is_float($this->value) ? round($this->value, 4) : $this->value, 'unit' => $this->unit, 'uncertainty' => $this->uncertainty === null ? null : round($this->uncertainty, 4)];
+        $out = [
+            'value' => is_float($this->value) ? round($this->value, 4) : $this->value,
+            'unit' => $this->unit,
+            'uncertainty' => $this->uncertainty === null ? null : round($this->uncertainty, 4),
+        ];
         if ($this->censored !== null) {
             $out['censored'] = $this->censored;
             $out['reason'] = $this->reason;
         }
-        if ($this->derived) {
-            $out['derived'] = true;
-        }
 
-        return $out;
+        return $out + array_filter([
+            'also' => $this->also === null ? null : ['value' => round($this->also['value'], 3), 'unit' => $this->also['unit']],
+            'station' => $this->near,
+            'derived' => $this->derived ? true : null,
+            'indirect' => $this->proxy,
+            'widened' => $this->widened,
+            'stations' => $this->stations === [] ? null : $this->stations,
+            'window_s' => $this->window === null ? null : [round($this->window[0], 4), round($this->window[1], 4)],
+        ], static fn (mixed $v): bool => $v !== null);
+    }
+
+    /** @param  array<string, mixed>  $changes by property */
+    private function with(array $changes): self
+    {
+        /** @phpstan-ignore argument.type */
+        return new self(...[...get_object_vars($this), ...$changes]);
     }
 }

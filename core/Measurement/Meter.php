@@ -4,44 +4,33 @@ declare(strict_types=1);
 
 namespace Core\Measurement;
 
-use Core\Motion\Station;
-
 /**
  * Measures one swing: every Measure from the evidence at hand, or null with the reason.
  *
  * Uncertainty is a 95 % half-width, root sum of squares of: the device's constant error (absolute values
  * only), sensor noise reduced by the smoothing filter, and the station's timing and half a sample interval
- * times the local slope. The golfer's own spread from swing to swing is not in it.
+ * times the local slope (GUM, JCGM 100:2008, 5.1.2; errors taken as independent). The time of an extreme is as
+ * uncertain as the signal is flat there; the time of a crossing as noise over slope. The golfer's own spread
+ * from swing to swing is not in it: see Spread.
  */
 final readonly class Meter
 {
-    /** Half-width of the Savitzky–Golay window on the share: keeps a 4 Hz shift, damps noise above 15 Hz. */
-    private const SMOOTHING = 0.02;
-
-    private const HOLD = 0.030;
-
     public static function read(Evidence $evidence): Measurements
     {
-        return new Measurements([
-            ...(new PressureMeter($evidence, self::SMOOTHING, self::HOLD))->read(),
-            ...(new BodyMeter($evidence))->read(),
-            Measure::Tempo->value => self::tempo($evidence),
-        ]);
-    }
-
-    private static function tempo(Evidence $e): Measured
-    {
-        $ad = $e->stations->get(Station::Address);
-        $tp = $e->stations->get(Station::Top);
-        $im = $e->stations->get(Station::Impact);
-        if ($ad === null || $tp === null || $im === null) {
-            return Measured::none('ratio', 'needs the times of address, top and impact');
+        $signals = new Signals($evidence);
+        $found = [
+            ...(new ShareMeter($signals))->read(),
+            ...(new FootMeter($signals))->read(),
+            ...(new ForceMeter($signals))->read(),
+            ...(new BodyMeter($signals))->read(),
+            ...(new LegMeter($signals))->read(),
+            ...(new TimingMeter($signals))->read(),
+        ];
+        $ordered = [];
+        foreach (Measure::cases() as $measure) {
+            $ordered[$measure->value] = $found[$measure->value];
         }
-        $back = $tp->t - $ad->t;
-        $down = $im->t - $tp->t;
-        $ratio = $back / $down;
-        $u = $ratio * hypot(hypot($ad->uncertainty, $tp->uncertainty) / $back, hypot($tp->uncertainty, $im->uncertainty) / $down);
 
-        return Measured::value('ratio', $ratio, $u, ['AD', 'TP', 'IM']);
+        return new Measurements($ordered);
     }
 }

@@ -14,7 +14,7 @@ use Core\Trace\Series;
 final readonly class Motion
 {
     /** @param  array<string, array{list<float>, list<float>, list<float>}>  $points */
-    public function __construct(public float $rateHz, public array $points, public float $t0 = 0.0)
+    public function __construct(public float $rateHz, public array $points, public float $t0 = 0.0, public View $view = View::Points)
     {
         if ($points === []) {
             throw new CoreException('A motion needs at least one point.');
@@ -39,6 +39,17 @@ final readonly class Motion
         }
 
         return new Series($this->rateHz, $this->points[$point][$axis], $this->t0);
+    }
+
+    /** What a camera would have seen of it: the same points without the axis the view cannot see. */
+    public function seen(View $view): self
+    {
+        $blind = array_fill(0, $this->frames(), NAN);
+        $points = array_map(static fn (array $p): array => [
+            $view->sees(0) ? $p[0] : $blind, $view->sees(1) ? $p[1] : $blind, $view->sees(2) ? $p[2] : $blind,
+        ], $this->points);
+
+        return new self($this->rateHz, $points, $this->t0, $view);
     }
 
     /**

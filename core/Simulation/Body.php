@@ -18,8 +18,6 @@ final class Body
 {
     private const TRAIL_FLARE = -9.0;
 
-    private const LEAD_FLARE = 21.0;
-
     /** @var array<string, float> segment lengths in mm */
     public readonly array $segments;
 
@@ -37,7 +35,7 @@ final class Body
         ];
         $foot = $this->segments['foot'];
         $this->stance = new Stance(
-            new Foot($spec->stanceMm / 2, 0.0, $foot, 0.38 * $foot, self::LEAD_FLARE),
+            new Foot($spec->stanceMm / 2, 0.0, $foot, 0.38 * $foot, $score->leadFlare),
             new Foot(-$spec->stanceMm / 2, 0.0, $foot, 0.38 * $foot, self::TRAIL_FLARE),
         );
         $this->shaftPlane = $this->soled();
@@ -106,8 +104,8 @@ final class Body
         return [
             'pelvis' => $pelvis, 'chest' => $chest, 'neck' => $neck, 'head' => $head, 'nose' => $nose,
             'lead_hip' => $leadHip, 'trail_hip' => $trailHip,
-            'lead_knee' => self::bendTowards($leadHip, $lead['ankle'], $l['thigh'], $l['shank'], $lead['heading']->plus($ahead, 0.7)),
-            'trail_knee' => self::bendTowards($trailHip, $trail['ankle'], $l['thigh'], $l['shank'], $trail['heading']->plus($ahead, 0.7)),
+            'lead_knee' => self::bendTowards($leadHip, $lead['ankle'], $l['thigh'], $l['shank'], $lead['heading']->plus($ahead, 0.7)->plus(new Vec3($s->at('knees_out', $t), 0.0, 0.0))),
+            'trail_knee' => self::bendTowards($trailHip, $trail['ankle'], $l['thigh'], $l['shank'], $trail['heading']->plus($ahead, 0.7)->plus(new Vec3(-$s->at('knees_out', $t), 0.0, 0.0))),
             'lead_ankle' => $lead['ankle'], 'lead_heel' => $lead['heel'], 'lead_ball' => $lead['ball'], 'lead_toe' => $lead['toe'],
             'trail_ankle' => $trail['ankle'], 'trail_heel' => $trail['heel'], 'trail_ball' => $trail['ball'], 'trail_toe' => $trail['toe'],
             'lead_shoulder' => $leadShoulder, 'trail_shoulder' => $trailShoulder,
@@ -181,10 +179,10 @@ final class Body
     private function foot(int $side, Foot $foot, float $heelUp, float $spinDeg, float $toeUp): array
     {
         $length = $foot->lengthMm;
-        $before = deg2rad($foot->flareDeg);
+        $before = deg2rad($foot->heading());
         $start = new Vec3(sin($before), cos($before), 0.0);
         $middle = new Vec3($foot->xMm, $foot->yMm, 0.0);
-        $now = deg2rad($foot->flareDeg + $spinDeg);
+        $now = deg2rad($foot->heading() + $spinDeg);
         $heading = new Vec3(sin($now), cos($now), 0.0);
         $pivot = $middle->plus($start, 0.22 * $length);
         $rear = 0.72 * $length;

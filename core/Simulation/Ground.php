@@ -11,8 +11,8 @@ use Core\Trace\Series;
  * What the ground does to the synthetic golfer, under each foot, at 1000 Hz, before any instrument.
  *
  * Net horizontal force is mass times the acceleration of the body's centre (0.55 pelvis + 0.45 chest),
- * low-pass filtered; it is split between the feet by their share of the vertical force. The vertical
- * force, the opposed push of the feet and the free moment are the score's own curves.
+ * low-pass filtered; along x it is split between the feet by their share of the vertical force, along y the
+ * lead foot bears four fifths. The vertical force, the opposed push of the feet and the free moment are the score's own curves.
  */
 final readonly class Ground
 {
@@ -29,7 +29,7 @@ final readonly class Ground
         $weight = $spec->massKg * self::GRAVITY;
         [$ax, $ay] = self::acceleration($score, $body, $n);
         $out = [];
-        $curve = array_map(static fn (Curve $c): array => $c->sample($n, self::RATE), array_intersect_key($score->curves, array_flip(['share', 'total', 'couple', 'twist', 'lead_cop', 'trail_cop'])));
+        $curve = array_map(static fn (Curve $c): array => $c->sample($n, self::RATE), array_intersect_key($score->curves, array_flip(['share', 'total', 'couple', 'twist', 'lead_cop', 'trail_cop', 'trail_edge'])));
         for ($i = 0; $i < $n; $i++) {
             $share = $curve['share'][$i] / 100.0;
             $total = $curve['total'][$i] / 100.0 * $weight;
@@ -40,15 +40,17 @@ final readonly class Ground
             foreach (['lead' => $share, 'trail' => 1.0 - $share] as $side => $part) {
                 $foot = $side === 'lead' ? $body->stance->lead : $body->stance->trail;
                 // A foot that pushes backward is moved forward: the trail foot's share of the couple is +y.
-                $opposed = $side === 'trail' ? $couple : -1.6 * $couple;
-                $heading = deg2rad($foot->flareDeg);
+                $opposed = $side === 'trail' ? $couple : -0.75 * $couple;
+                $heading = deg2rad($foot->heading());
                 $along = $curve[$side.'_cop'][$i] / 100.0 * $foot->lengthMm;
                 $out[$side.'_fx_n'][] = $fx * $part;
-                $out[$side.'_fy_n'][] = $fy * $part + $opposed;
+                $out[$side.'_fy_n'][] = $fy * ($side === 'trail' ? 0.2 : 0.8) + $opposed;
                 $out[$side.'_fz_n'][] = $total * $part;
                 $out[$side.'_mz_nm'][] = $twist * $part;
-                $out[$side.'_copx_mm'][] = $foot->xMm + $along * sin($heading);
-                $out[$side.'_copy_mm'][] = $foot->yMm + $along * cos($heading);
+                // Outward of the trail foot is away from the target.
+                $across = $side === 'trail' ? -$curve['trail_edge'][$i] / 100.0 * $foot->widthMm : 0.0;
+                $out[$side.'_copx_mm'][] = $foot->xMm + $along * sin($heading) + $across * cos($heading);
+                $out[$side.'_copy_mm'][] = $foot->yMm + $along * cos($heading) - $across * sin($heading);
             }
         }
 

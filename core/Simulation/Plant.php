@@ -9,7 +9,17 @@ use Core\CoreException;
 /** The faults planted in a synthetic golfer, each at severity 1 (slight) to 3 (dominant). */
 final readonly class Plant
 {
-    public const FAULTS = ['sway', 'no-load', 'late-load', 'late-recentre', 'early-lunge', 'hang-back', 'late-arrival', 'spin-out', 'late-push', 'fall-off'];
+    public const FAULTS = [
+        'setup-bias', 'locked-feet', 'sway', 'no-load', 'outer-edge', 'late-load', 'late-recentre', 'early-lunge', 'ahead-of-pressure', 'jump-off-trail', 'chest-first', 'spin-out',
+        'knee-part', 'heel-pop', 'slide', 'early-rise', 'toe-dive', 'heel-fall', 'weak-couple', 'hang-back', 'late-arrival', 'late-push', 'fall-off',
+    ];
+
+    /**
+     * Faults that come with a planted one by their definitions, so that finding them is no false alarm: a body thrown
+     * ahead of its pressure carries the chest past the limit of going too soon, and where the share stalls until lead
+     * arm level its last rise begins after the chest has opened.
+     */
+    public const ENTAILS = ['ahead-of-pressure' => ['early-lunge', 'chest-first'], 'spin-out' => ['chest-first']];
 
     /** @param  array<string, int>  $faults severity by fault key */
     public function __construct(public array $faults = [])

@@ -87,4 +87,58 @@ enum DeviceClass: string
             self::DualPlate => 0.4,
         };
     }
+
+    /** Standard deviation of one sample of force, N: of one foot's plate, or of the net. */
+    public function forceNoise(): float
+    {
+        return $this === self::DualPlate ? 2.0 : 3.0;
+    }
+
+    /** Standard deviation of one sample of horizontal force, N. */
+    public function shearNoise(): float
+    {
+        return $this === self::DualPlate ? 1.0 : 1.5;
+    }
+
+    /** Standard deviation of one sample of the free moment, N·m. */
+    public function momentNoise(): float
+    {
+        return 0.4;
+    }
+
+    /** Standard deviation of one sample of a centre of pressure, mm: of one foot, or of the net. */
+    public function copNoise(): float
+    {
+        return match ($this) {
+            self::Mat => 4.0,
+            self::Plate => 1.5,
+            self::DualPlate => 1.2,
+        };
+    }
+
+    /** Half-width of the 95 % range of a constant error of a centre of pressure within the stance, mm. */
+    public function copOffset(): float
+    {
+        return match ($this) {
+            self::Mat => 6.0,
+            self::Plate => 4.0,
+            self::DualPlate => 3.0,
+        };
+    }
+
+    /** Half-width of the Savitzky–Golay window for values read off a curve, s. */
+    public function smoothing(): float
+    {
+        return match ($this) {
+            self::Mat => 0.020,
+            self::Plate => 0.014,
+            self::DualPlate => 0.010,
+        };
+    }
+
+    /** The same for slopes, whose noise falls with the window's width to the power 1.5. */
+    public function slopeSmoothing(): float
+    {
+        return $this === self::Mat ? 0.030 : 0.020;
+    }
 }

@@ -6,7 +6,7 @@ namespace Core\Trace;
 
 use Core\CoreException;
 
-/** Where one foot stands at address, in the stance's frame (practice: x to the target, y to the toes; mm, degrees). */
+/** Where one foot stands at address, in the stance's frame (x to the target, y to the toes; mm, degrees). */
 final readonly class Foot
 {
     public function __construct(
@@ -14,14 +14,20 @@ final readonly class Foot
         public float $yMm,
         public float $lengthMm = 270.0,
         public float $widthMm = 100.0,
-        public float $flareDeg = 0.0,
+        public ?float $flareDeg = null,
     ) {
         if ($lengthMm < 100 || $lengthMm > 450 || $widthMm < 40 || $widthMm > 250) {
             throw new CoreException('A foot must be 100 to 450 mm long and 40 to 250 mm wide.');
         }
     }
 
-    /** @return array<string, float> */
+    /** Which way the foot points, degrees from straight ahead, toward the target positive; 0 where it was not given. */
+    public function heading(): float
+    {
+        return $this->flareDeg ?? 0.0;
+    }
+
+    /** @return array<string, float|null> */
     public function toArray(): array
     {
         return ['x_mm' => $this->xMm, 'y_mm' => $this->yMm, 'length_mm' => $this->lengthMm, 'width_mm' => $this->widthMm, 'flare_deg' => $this->flareDeg];

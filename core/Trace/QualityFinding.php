@@ -4,17 +4,51 @@ declare(strict_types=1);
 
 namespace Core\Trace;
 
-/** One thing wrong with a recording, in a sentence a coach understands. */
+/**
+ * One thing wrong with a recording: in a sentence a coach understands, where in time, and what it does to the
+ * measures made from the signals it touches.
+ */
 final readonly class QualityFinding
 {
-    /** @param  'warning'|'serious'  $severity */
-    public function __construct(public string $kind, public string $severity, public string $sentence)
-    {
+    public const NULLED = 'nulled';
+
+    public const WIDENED = 'widened';
+
+    public const UNAFFECTED = 'unaffected';
+
+    /**
+     * @param  'note'|'warning'|'serious'  $severity
+     * @param  'nulled'|'widened'|'unaffected'  $effect
+     * @param  list<Signal>  $signals
+     * @param  array{float, float}|null  $span  seconds; null: the whole recording
+     * @param  float  $widening  what the uncertainty of a widened measure is multiplied by
+     * @param  bool  $timingsOnly  whether only times and rates are touched, not levels
+     */
+    public function __construct(
+        public string $kind,
+        public string $severity,
+        public string $sentence,
+        public string $effect = self::UNAFFECTED,
+        public array $signals = [],
+        public ?array $span = null,
+        public float $widening = 2.0,
+        public bool $timingsOnly = false,
+    ) {
     }
 
-    /** @return array{kind: string, severity: string, sentence: string} */
+    /** Whether it touches what was made from a span of time. */
+    public function covers(float $from, float $to): bool
+    {
+        return $this->span === null || ($from <= $this->span[1] && $to >= $this->span[0]);
+    }
+
+    /** @return array{kind: string, severity: string, sentence: string, effect: string, from_s: float|null, to_s: float|null, signals: list<string>} */
     public function toArray(): array
     {
-        return ['kind' => $this->kind, 'severity' => $this->severity, 'sentence' => $this->sentence];
+        return [
+            'kind' => $this->kind, 'severity' => $this->severity, 'sentence' => $this->sentence, 'effect' => $this->effect,
+            'from_s' => $this->span === null ? null : round($this->span[0], 4), 'to_s' => $this->span === null ? null : round($this->span[1], 4),
+            'signals' => array_map(static fn (Signal $s): string => $s->value, $this->signals),
+        ];
     }
 }

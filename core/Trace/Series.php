@@ -107,52 +107,190 @@ final readonly class Series
     }
 
     /**
+     * The last time in [from, to] at which the series is at or above a level; null when it never is.
+     * Linear between samples: from then on it stays below for good, as far as `to`.
+     */
+    public function lastAbove(float $level, float $from, float $to): ?float
+    {
+        [$a, $b] = $this->range($from, $to);
+        for ($i = $b; $i >= $a; $i--) {
+            $v = $this->values[$i];
+            if (! ($v >= $level)) {
+                continue;
+            }
+            $next = $i < $b ? $this->values[$i + 1] : NAN;
+
+            return is_nan($next) ? $this->time($i) : $this->time($i) + ($v - $level) / ($v - $next) / $this->rateHz;
+        }
+
+        return null;
+    }
+
+    /**
+     * The same times, every value through $f; a missing sample stays missing.
+     *
+     * @param  callable(float): float  $f
+     */
+    public function map(callable $f): self
+    {
+        return new self($this->rateHz, array_map(static fn (float $v): float => is_nan($v) ? NAN : $f($v), $this->values), $this->t0);
+    }
+
+    /**
      * Quadratic Savitzky–Golay smoothing over ±$halfWidth seconds (Savitzky & Golay 1964; closed-form
-     * weights after Madden 1978). Zero phase; keeps the height of a peak to second order. The window
-     * shrinks at the ends; a window holding a missing sample leaves the sample as it is.
+     * weights after Madden 1978). Zero phase; keeps the height of a peak to second order; −3 dB at about
+     * 0.47 / halfWidth Hz (Schafer 2011). The window shrinks at the ends; a window holding a missing
+     * sample leaves the sample as it is.
      */
     public function smoothed(float $halfWidth): self
     {
         return new self($this->rateHz, $this->filtered($halfWidth, 0), $this->t0);
     }
 
-    /** First derivative per second by the same filter. */
+    /** First derivative per second by the same filter; NAN where the window holds a missing sample. */
     public function derivative(float $halfWidth): self
     {
         return new self($this->rateHz, $this->filtered($halfWidth, 1), $this->t0);
     }
 
-    /** @return list<float> */
-    private function filtered(float $halfWidth, int $order): array
+    /** The share of a sample's noise variance that smoothed() leaves: the filter's own middle weight. */
+    public function varianceLeft(float $halfWidth): float
     {
-        $n = count($this->values);
-        $full = max(1, (int) round($halfWidth * $this->rateHz));
+        $m = max(1, (int) round($halfWidth * $this->rateHz));
+
+        return 3 * (3 * $m * $m + 3 * $m - 1) / ((2 * $m + 1) * (4 * $m * $m + 4 * $m - 3));
+    }
+
+    /** Standard deviation of derivative() per unit standard deviation of a sample's noise, 1/s. */
+    public function slopeNoise(float $halfWidth): float
+    {
+        $m = max(1, (int) round($halfWidth * $this->rateHz));
+
+        return sqrt(3 / ($m * ($m + 1) * (2 * $m + 1))) * $this->rateHz;
+    }
+
+    /**
+     * At another rate without aliasing: a Blackman-windowed sinc whose cut-off is 0.45 of the lower of the two
+     * rates, eight lobes each side, its weights scaled to sum to one (Smith 2002, "Digital audio resampling").
+     * Missing samples count for nothing; a value resting on less than half its weights is missing.
+     */
+    public function resampled(float $rateHz): self
+    {
+        if (abs($rateHz - $this->rateHz) < 1e-9) {
+            return $this;
+        }
+        $cut = 0.9 * min(1.0, $rateHz / $this->rateHz);
+        $reach = 8.0 / $cut;
+        $last = count($this->values) - 1;
+        $n = (int) floor($last * $rateHz / $this->rateHz + 1e-9) + 1;
         $out = [];
         for ($i = 0; $i < $n; $i++) {
-            $m = min($full, $i, $n - 1 - $i);
-            if ($m === 0) {
-                $out[] = $order === 0 ? $this->values[$i] : $this->edgeSlope($i);
+            $centre = $i * $this->rateHz / $rateHz;
+            $sum = $weights = $full = 0.0;
+            $to = min($last, (int) floor($centre + $reach));
+            for ($k = max(0, (int) ceil($centre - $reach)); $k <= $to; $k++) {
+                $d = $k - $centre;
+                $x = M_PI * $cut * $d;
+                $u = M_PI * $d / $reach;
+                $w = (abs($x) < 1e-12 ? 1.0 : sin($x) / $x) * (0.42 + 0.5 * cos($u) + 0.08 * cos(2 * $u));
+                $full += $w;
+                if (! is_nan($this->values[$k])) {
+                    $weights += $w;
+                    $sum += $w * $this->values[$k];
+                }
+            }
+            $out[] = $full > 0.0 && $weights > 0.5 * $full ? $sum / $weights : NAN;
+        }
 
-                continue;
-            }
-            $sum = 0.0;
-            if ($order === 0) {
-                $scale = 3.0 / ((2 * $m + 1) * (4 * $m * $m + 4 * $m - 3));
-                $base = 3 * $m * $m + 3 * $m - 1;
-                for ($j = -$m; $j <= $m; $j++) {
-                    $sum += ($base - 5 * $j * $j) * $this->values[$i + $j];
-                }
-                $value = $sum * $scale;
-                $out[] = is_nan($value) ? $this->values[$i] : $value;
+        return new self($rateHz, $out, $this->t0);
+    }
+
+    /**
+     * Sums over the window are carried from sample to sample about its moving middle, so the cost does not
+     * grow with the window and nothing large is subtracted from anything large.
+     *
+     * @return list<float>
+     */
+    private function filtered(float $halfWidth, int $order): array
+    {
+        $v = $this->values;
+        $n = count($v);
+        $m = max(1, (int) round($halfWidth * $this->rateHz));
+        if ($n <= 2 * $m) {
+            return array_map(fn (int $i): float => $this->shrunk($i, $m, $order), range(0, $n - 1));
+        }
+        $out = [];
+        for ($i = 0; $i < $m; $i++) {
+            $out[] = $this->shrunk($i, $m, $order);
+        }
+        $s0 = $s1 = $s2 = 0.0;
+        $gaps = 0;
+        for ($j = -$m; $j <= $m; $j++) {
+            $x = $v[$m + $j];
+            if (is_nan($x)) {
+                $gaps++;
             } else {
-                for ($j = 1; $j <= $m; $j++) {
-                    $sum += $j * ($this->values[$i + $j] - $this->values[$i - $j]);
-                }
-                $out[] = $sum * 3.0 / ($m * ($m + 1) * (2 * $m + 1)) * $this->rateHz;
+                $s0 += $x;
+                $s1 += $j * $x;
+                $s2 += $j * $j * $x;
             }
+        }
+        $m2 = $m * $m;
+        $scale = 3.0 / ((2 * $m + 1) * (4 * $m2 + 4 * $m - 3));
+        $base = 3 * $m2 + 3 * $m - 1;
+        $slope = 3.0 / ($m * ($m + 1) * (2 * $m + 1)) * $this->rateHz;
+        for ($i = $m; ; $i++) {
+            $out[] = $gaps > 0 ? ($order === 0 ? $v[$i] : NAN) : ($order === 0 ? $scale * ($base * $s0 - 5 * $s2) : $slope * $s1);
+            if ($i + $m + 1 >= $n) {
+                break;
+            }
+            $x = $v[$i - $m];
+            if (is_nan($x)) {
+                $gaps--;
+            } else {
+                $s0 -= $x;
+                $s1 += $m * $x;
+                $s2 -= $m2 * $x;
+            }
+            $s2 += $s0 - 2 * $s1;
+            $s1 -= $s0;
+            $x = $v[$i + $m + 1];
+            if (is_nan($x)) {
+                $gaps++;
+            } else {
+                $s0 += $x;
+                $s1 += $m * $x;
+                $s2 += $m2 * $x;
+            }
+        }
+        for ($i = $n - $m; $i < $n; $i++) {
+            $out[] = $this->shrunk($i, $m, $order);
         }
 
         return $out;
+    }
+
+    /** The filter near an end, over as wide a window as there is. */
+    private function shrunk(int $i, int $full, int $order): float
+    {
+        $m = min($full, $i, count($this->values) - 1 - $i);
+        if ($m === 0) {
+            return $order === 0 ? $this->values[$i] : $this->edgeSlope($i);
+        }
+        $sum = 0.0;
+        if ($order === 1) {
+            for ($j = 1; $j <= $m; $j++) {
+                $sum += $j * ($this->values[$i + $j] - $this->values[$i - $j]);
+            }
+
+            return $sum * 3.0 / ($m * ($m + 1) * (2 * $m + 1)) * $this->rateHz;
+        }
+        for ($j = -$m; $j <= $m; $j++) {
+            $sum += (3 * $m * $m + 3 * $m - 1 - 5 * $j * $j) * $this->values[$i + $j];
+        }
+        $value = $sum * 3.0 / ((2 * $m + 1) * (4 * $m * $m + 4 * $m - 3));
+
+        return is_nan($value) ? $this->values[$i] : $value;
     }
 
     private function edgeSlope(int $i): float

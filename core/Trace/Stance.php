@@ -27,7 +27,7 @@ final readonly class Stance
         return hypot($this->lead->xMm - $this->trail->xMm, $this->lead->yMm - $this->trail->yMm);
     }
 
-    /** @return array{lead_foot: array<string, float>, trail_foot: array<string, float>} */
+    /** @return array{lead_foot: array<string, float|null>, trail_foot: array<string, float|null>} */
     public function toArray(): array
     {
         return ['lead_foot' => $this->lead->toArray(), 'trail_foot' => $this->trail->toArray()];

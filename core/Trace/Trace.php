@@ -19,6 +19,7 @@ final readonly class Trace
 
     /**
      * @param  array<string, list<float>>  $channels  by name, all of one length, NAN = missing
+     * @param  float|null  $clockJitterS  how far a sample's time strayed from the even grid, where that was seen
      */
     public function __construct(
         public DeviceClass $device,
@@ -27,6 +28,7 @@ final readonly class Trace
         public ?Stance $stance = null,
         public ?float $massKg = null,
         public float $t0 = 0.0,
+        public ?float $clockJitterS = null,
     ) {
         $missing = array_diff($device->channels(), array_keys($channels));
         if ($missing !== []) {
@@ -78,7 +80,7 @@ final readonly class Trace
             : [$this->channels['lead_fz_n'], $this->channels['trail_fz_n'], self::LEAST_TOTAL * ($this->bodyWeightN() ?? 700.0)];
         foreach ($lead as $i => $f) {
             $sum = $f + $trail[$i];
-            $values[] = $sum > $least ? 100.0 * $f / $sum : NAN;
+            $values[] = $sum > $least ? max(0.0, min(100.0, 100.0 * $f / $sum)) : NAN;
         }
 
         return new Series($this->rateHz, $values, $this->t0);
@@ -87,18 +89,11 @@ final readonly class Trace
     /** Total vertical force in per cent of body weight; null for a mat or when the mass is unknown. */
     public function totalForce(): ?Series
     {
-        $weight = $this->bodyWeightN();
-        if (! $this->device->measuresForce() || $weight === null) {
-            return null;
-        }
-        $values = [];
-        $lead = $this->channels['lead_fz_n'] ?? $this->channels['fz_n'] ?? [];
-        $trail = $this->channels['trail_fz_n'] ?? null;
-        foreach ($lead as $i => $f) {
-            $values[] = 100.0 * ($f + ($trail[$i] ?? 0.0)) / $weight;
-        }
-
-        return new Series($this->rateHz, $values, $this->t0);
+        return match ($this->device) {
+            DeviceClass::Mat => null,
+            DeviceClass::Plate => $this->perWeight(['fz_n']),
+            DeviceClass::DualPlate => $this->perWeight(['lead_fz_n', 'trail_fz_n']),
+        };
     }
 
     /**
@@ -130,6 +125,101 @@ final readonly class Trace
         }
 
         return [new Series($this->rateHz, $out[0], $this->t0), new Series($this->rateHz, $out[1], $this->t0)];
+    }
+
+    /** Vertical force under one foot, %BW; null unless each foot has a plate of its own and the mass is known. */
+    public function footForce(string $side): ?Series
+    {
+        return $this->device === DeviceClass::DualPlate ? $this->perWeight([$side.'_fz_n']) : null;
+    }
+
+    /** Horizontal force of the ground on one foot along x or y, %BW; null unless each foot has a plate of its own. */
+    public function footPush(string $side, string $axis): ?Series
+    {
+        return $this->device === DeviceClass::DualPlate ? $this->perWeight(["{$side}_f{$axis}_n"]) : null;
+    }
+
+    /** Net horizontal force of the ground on the golfer along x or y, %BW; null for a mat. */
+    public function netPush(string $axis): ?Series
+    {
+        return match ($this->device) {
+            DeviceClass::Mat => null,
+            DeviceClass::Plate => $this->perWeight(["f{$axis}_n"]),
+            DeviceClass::DualPlate => $this->perWeight(["lead_f{$axis}_n", "trail_f{$axis}_n"]),
+        };
+    }
+
+    /**
+     * Free moment about the net COP in N·m per kg, positive when it opens the body; null for a mat or without
+     * the mass. Two plates: ΣMz − Σ(Δx·Fy − Δy·Fx), Δ from the net COP to each plate's own.
+     */
+    public function netTwist(): ?Series
+    {
+        if ($this->massKg === null || ! $this->device->measuresForce()) {
+            return null;
+        }
+        if ($this->device === DeviceClass::Plate) {
+            return (new Series($this->rateHz, $this->channels['mz_nm'], $this->t0))->map(fn (float $v): float => $v / $this->massKg);
+        }
+        [$x, $y] = $this->cop();
+        $values = [];
+        foreach ($x->values as $i => $netX) {
+            $sum = 0.0;
+            foreach (['lead', 'trail'] as $side) {
+                $sum += $this->channels[$side.'_mz_nm'][$i];
+                $dx = $this->channels[$side.'_copx_mm'][$i] - $netX;
+                $dy = $this->channels[$side.'_copy_mm'][$i] - $y->values[$i];
+                // A foot without a COP carries next to nothing; its force has no arm worth counting.
+                if (! is_nan($dx + $dy)) {
+                    $sum -= ($dx * $this->channels[$side.'_fy_n'][$i] - $dy * $this->channels[$side.'_fx_n'][$i]) / 1000.0;
+                }
+            }
+            $values[] = $sum / $this->massKg;
+        }
+
+        return new Series($this->rateHz, $values, $this->t0);
+    }
+
+    /**
+     * Where the pressure is within one foot at address: along it in per cent of its length (toes positive, 0 in
+     * the middle) and across it in per cent of its width (outer edge positive). Null without a COP of each foot.
+     *
+     * @return array{Series, Series}|null
+     */
+    public function footCop(string $side): ?array
+    {
+        if ($this->stance === null || ! isset($this->channels[$side.'_copx_mm'], $this->channels[$side.'_copy_mm'])) {
+            return null;
+        }
+        $foot = $side === 'lead' ? $this->stance->lead : $this->stance->trail;
+        $outward = $side === 'lead' ? 1.0 : -1.0;
+        [$sin, $cos] = [sin(deg2rad($foot->heading())), cos(deg2rad($foot->heading()))];
+        $along = $across = [];
+        $y = $this->channels[$side.'_copy_mm'];
+        foreach ($this->channels[$side.'_copx_mm'] as $i => $x) {
+            $dx = $x - $foot->xMm;
+            $dy = $y[$i] - $foot->yMm;
+            $along[] = 100.0 * ($dx * $sin + $dy * $cos) / $foot->lengthMm;
+            $across[] = 100.0 * $outward * ($dx * $cos - $dy * $sin) / $foot->widthMm;
+        }
+
+        return [new Series($this->rateHz, $along, $this->t0), new Series($this->rateHz, $across, $this->t0)];
+    }
+
+    /** @param  list<string>  $names channels in newtons, summed */
+    private function perWeight(array $names): ?Series
+    {
+        $weight = $this->bodyWeightN();
+        if ($weight === null) {
+            return null;
+        }
+        $values = [];
+        $second = isset($names[1]) ? $this->channels[$names[1]] : null;
+        foreach ($this->channels[$names[0]] as $i => $v) {
+            $values[] = 100.0 * ($second === null ? $v : $v + $second[$i]) / $weight;
+        }
+
+        return new Series($this->rateHz, $values, $this->t0);
     }
 
     public function bodyWeightN(): ?float

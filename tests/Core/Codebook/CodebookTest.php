@@ -115,10 +115,10 @@ it('loses certainty, never turns about, when a measurement goes missing', functi
 
 it('has all it needs for every fault, in the order of a swing', function () {
     $codebook = Codebook::standard();
-    expect($codebook->version)->toBe('1')->and($codebook->lens->key)->toBe('early-recentre')->and($codebook->faults)->toHaveCount(10);
+    expect($codebook->version)->toBe('1')->and($codebook->lens->key)->toBe('early-recentre')->and($codebook->faults)->toHaveCount(23);
     foreach ($codebook->faults as $key => $fault) {
         expect($fault->key)->toBe($key)->and($key)->toMatch('/^[a-z]+(-[a-z]+)*$/')
-            ->and($fault->lookFor)->not->toBe('')->and($fault->confusedWith)->not->toBe([])->and($fault->sights)->not->toBe([]);
+            ->and($fault->lookFor)->not->toBe('')->and($fault->counterExample)->not->toBe('')->and($fault->sights)->not->toBe([]);
         foreach ([...$fault->supported->conditions(), ...$fault->contradicted->conditions()] as [$measure, $station]) {
             expect($measure)->toBeInstanceOf(Measure::class)->and($station === null || Station::tryFrom($station) !== null)->toBeTrue();
         }

@@ -43,7 +43,7 @@ it('says why there is no sway and no spin', function () {
 
 it('publishes a measure of many stations by station code', function () {
     $all = measure(null, null, bodyMotion(fn () => 0.0), Stance::ofWidth(460.0))->toArray();
-    expect(array_keys($all['pelvis_sway']))->toBe(['AD', 'TB', 'LB', 'TP', 'LD', 'SD', 'IM', 'ST', 'FI'])
+    expect(array_keys($all['pelvis_sway']))->toBe(['AD', 'TB', 'LB', 'TP', 'LD', 'SD', 'IM', 'ST', 'FI', 'away', 'away_at'])
         ->and($all['pelvis_sway']['LB'])->toHaveKeys(['value', 'unit', 'uncertainty'])
         ->and($all['impact_share'])->toBe(['value' => null, 'reason' => 'no pressure or force was recorded']);
 });

@@ -104,5 +104,5 @@ it('marks a share from a single plate as derived', function () {
 
 it('measures tempo with its uncertainty', function () {
     $m = measure(null, stations([], 0.005))->get(Measure::Tempo);
-    expect($m->number())->toEqualWithDelta(0.9 / 0.25, 1e-9)->and($m->uncertainty)->toEqualWithDelta(3.6 * hypot(hypot(0.005, 0.005) / 0.9, hypot(0.005, 0.005) / 0.25), 1e-9);
+    expect($m->number())->toEqualWithDelta(0.9 / 0.25, 1e-9)->and($m->uncertainty)->toEqualWithDelta(3.6 * 0.005 * hypot(hypot(1 / 0.9, 1 / 0.25), 1 / 0.9 + 1 / 0.25), 1e-9);
 });

@@ -1,0 +1,179 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Codebook;
+
+use Core\CoreException;
+use Core\Motion\Station;
+
+/**
+ * A whole codebook as versioned data: every fault with its rules and sights, every lens with its bands and
+ * overrides. What an academy edits, stores and exchanges; checked whole before anything is made of it.
+ */
+final readonly class CodebookDocument
+{
+    private const SWINGS_NOT_JUDGED = [
+        'rehearsal' => 'a rehearsal is not judged by full-swing rules',
+        'drill' => 'a drill that exaggerates on purpose is not judged by full-swing rules',
+    ];
+
+    /** @param  array{version: string, faults: array<string, array<string, mixed>>, lenses: array<string, array<string, mixed>>}  $data */
+    private function __construct(private array $data)
+    {
+    }
+
+    public static function standard(): self
+    {
+        return new self(['version' => '1', 'faults' => StandardFaults::rows(), 'lenses' => StandardLenses::rows()]);
+    }
+
+    /**
+     * @param  array<mixed>  $data
+     *
+     * @throws CoreException naming the fault or lens and the member that is wrong
+     */
+    public static function fromArray(array $data): self
+    {
+        $version = $data['version'] ?? null;
+        if (! is_string($version) || preg_match('/^[\w.-]{1,20}$/', $version) !== 1) {
+            throw new CoreException("A codebook needs a 'version' of letters, digits and dots.");
+        }
+        $out = ['version' => $version, 'faults' => [], 'lenses' => []];
+        foreach (['faults', 'lenses'] as $part) {
+            $rows = $data[$part] ?? null;
+            if (! is_array($rows) || $rows === []) {
+                throw new CoreException("A codebook needs '$part', by key.");
+            }
+            foreach ($rows as $key => $row) {
+                if (! is_string($key) || preg_match('/^[a-z][a-z0-9-]{1,39}$/', $key) !== 1 || ! is_array($row)) {
+                    throw new CoreException("'$key' under '$part' is no key of small letters, digits and hyphens with an object.");
+                }
+                /** @var array<string, mixed> $row */
+                $out[$part][$key] = $row;
+            }
+        }
+        $document = new self($out);
+        foreach (array_keys($out['lenses']) as $lens) {
+            $document->under((string) $lens);
+        }
+
+        return $document;
+    }
+
+    /** @return array{version: string, faults: array<string, array<string, mixed>>, lenses: array<string, array<string, mixed>>} */
+    public function toArray(): array
+    {
+        return $this->data;
+    }
+
+    public function version(): string
+    {
+        return $this->data['version'];
+    }
+
+    /** @return array<string, string> names by lens key, the default first */
+    public function lenses(): array
+    {
+        return array_map(fn (array $row): string => is_string($row['name'] ?? null) ? $row['name'] : '', $this->data['lenses']);
+    }
+
+    /** @return list<string> lenses on which a fault has other rules than under the default, or does not count */
+    public function differingOn(string $fault): array
+    {
+        $out = [];
+        foreach ($this->data['lenses'] as $key => $row) {
+            if (isset(((array) ($row['rules'] ?? []))[$fault]) || in_array($fault, (array) ($row['off'] ?? []), true)) {
+                $out[] = $key;
+            }
+        }
+
+        return $out;
+    }
+
+    /**
+     * The codebook under one lens, for a club group and a kind of swing.
+     *
+     * @throws CoreException when the lens is not held or something in the document is wrong
+     */
+    public function under(string $lens, ?ClubGroup $club = null, string $swing = 'full'): Codebook
+    {
+        $row = $this->data['lenses'][$lens] ?? throw new CoreException(sprintf("There is no lens '%s'; held: %s.", $lens, implode(', ', array_keys($this->data['lenses']))));
+        $reader = new DocumentReader("lens '$lens'");
+        $off = $reader->texts($row, 'off');
+        $rules = $reader->map($row, 'rules');
+        foreach ([...$off, ...array_keys($rules)] as $key) {
+            if (! isset($this->data['faults'][$key])) {
+                throw new CoreException("The lens '$lens' speaks of a fault '$key' that the codebook does not have.");
+            }
+        }
+        $faults = [];
+        foreach ($this->data['faults'] as $key => $fault) {
+            if (! in_array($key, $off, true)) {
+                $faults[$key] = $this->fault($key, $fault, is_array($rules[$key] ?? null) ? $rules[$key] : []);
+            }
+        }
+        $bands = $reader->bands($reader->map($row, 'bands'));
+        $byClub = $reader->map($row, 'by_club');
+        foreach ($byClub as $group => $own) {
+            if (ClubGroup::tryFrom((string) $group) === null || ! is_array($own)) {
+                throw new CoreException("The lens '$lens' has bands for '$group', which is no club group; they are wedge, iron, wood.");
+            }
+            $own = $reader->bands($own);
+            if ($club?->value === $group) {
+                $bands = [...$bands, ...$own];
+            }
+        }
+        $footwork = [];
+        foreach (['trail_foot' => 'trail foot, start down', 'lead_heel' => 'lead heel, backswing', 'trail_heel' => 'trail heel at impact'] as $name => $label) {
+            if (isset($row[$name])) {
+                $footwork[$label] = $reader->text($row, $name);
+            }
+        }
+
+        return new Codebook(
+            $this->data['version'],
+            new Lens($lens, $reader->text($row, 'name'), $reader->text($row, 'says'), $bands, isset($row['version']) ? $reader->text($row, 'version') : '1', $off, $footwork),
+            $faults,
+            self::SWINGS_NOT_JUDGED[$swing] ?? null,
+        );
+    }
+
+    /**
+     * @param  array<string, mixed>  $row
+     * @param  array<mixed>  $override
+     */
+    private function fault(string $key, array $row, array $override): Fault
+    {
+        $r = new DocumentReader("fault '$key'");
+        $station = Station::tryFrom($r->text($row, 'station')) ?? throw new CoreException("The fault '$key' has a 'station' that is none of the nine.");
+        $proxies = is_array($override['proxies'] ?? null) ? $override['proxies'] : [];
+        $sights = [];
+        foreach ($r->list($row, 'sights') as $entry) {
+            $needs = $r->texts($entry, 'needs');
+            if ($needs === [] || array_diff($needs, Shown::KINDS) !== []) {
+                throw new CoreException(sprintf("The fault '%s' has a sight that needs '%s'; the kinds are %s.", $key, implode(', ', $needs), implode(', ', Shown::KINDS)));
+            }
+            $own = $proxies[implode('+', $needs)] ?? [];
+            $entry = [...$entry, ...(is_array($own) ? $own : [])];
+            $sights[] = new SightEntry(
+                $needs,
+                Sight::tryFrom($r->text($entry, 'sight')) ?? throw new CoreException("The fault '$key' has a sight that is neither observable, indirect nor not observable."),
+                isset($entry['proxy']) ? $r->text($entry, 'proxy') : null,
+                isset($entry['supported']) ? $r->rule($entry, 'supported') : null,
+                isset($entry['contradicted']) ? $r->rule($entry, 'contradicted') : null,
+                isset($entry['rate_hz']) && is_numeric($entry['rate_hz']) ? (float) $entry['rate_hz'] : null,
+            );
+        }
+        $ruled = [...$row, ...array_intersect_key($override, ['supported' => 1, 'contradicted' => 1])];
+
+        return new Fault(
+            $key, $r->text($row, 'name'), $r->text($row, 'look_for'), $r->text($row, 'in_the_trace'), $station,
+            $r->rule($ruled, 'supported'), $r->rule($ruled, 'contradicted'), $sights,
+            $r->texts($row, 'confused_with'), $r->text($row, 'counter_example'),
+            isset($row['disagreement']) ? $r->text($row, 'disagreement') : null,
+            $r->texts($row, 'misses'), isset($row['cause']) ? $r->text($row, 'cause') : null, isset($row['consequence']) ? $r->text($row, 'consequence') : null,
+            $r->texts($row, 'helps'), $r->texts($row, 'harms'),
+        );
+    }
+}

@@ -1,0 +1,173 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Measurement;
+
+use Core\Motion\Station;
+use Core\Motion\StationTime;
+use Core\Trace\DeviceClass;
+use Core\Trace\Series;
+use Core\Trace\Trace;
+
+/** The signals of one swing's trace, each made once when first asked for, with the reason where there is none. */
+final class Signals
+{
+    public const NO_TRACE = 'no pressure or force was recorded';
+
+    public const NO_FORCE = 'a pressure mat knows shares, not newtons';
+
+    public const NO_DIRECTION = 'a pressure mat knows how hard, not which way';
+
+    public const NET_ONLY = 'a single plate knows the net, not which foot made it';
+
+    public const NO_MASS = "needs the golfer's mass";
+
+    public const NO_STANCE = 'a single plate gives a share only with the positions of both feet';
+
+    /** @var array<string, SmoothSignal|null> */
+    private array $made = [];
+
+    public function __construct(public readonly Evidence $evidence)
+    {
+    }
+
+    public function trace(): ?Trace
+    {
+        return $this->evidence->trace;
+    }
+
+    public function device(): ?DeviceClass
+    {
+        return $this->evidence->trace?->device;
+    }
+
+    public function time(Station $station): ?StationTime
+    {
+        return $this->evidence->stations->get($station);
+    }
+
+    public function share(): ?SmoothSignal
+    {
+        return $this->of('share', static fn (Trace $t): ?Series => $t->leadShare(), static fn (DeviceClass $d): array => [$d->shareNoise(), $d->shareOffset()], $this->device() === DeviceClass::Plate);
+    }
+
+    /** Total vertical force, %BW. */
+    public function total(): ?SmoothSignal
+    {
+        return $this->force('total', static fn (Trace $t): ?Series => $t->totalForce(), static fn (DeviceClass $d): float => $d === DeviceClass::DualPlate ? M_SQRT2 * $d->forceNoise() : $d->forceNoise());
+    }
+
+    /** Vertical force under one foot, %BW. */
+    public function footForce(string $side): ?SmoothSignal
+    {
+        return $this->force("fz|$side", static fn (Trace $t): ?Series => $t->footForce($side), static fn (DeviceClass $d): float => $d->forceNoise());
+    }
+
+    /** Force of the ground on one foot along y, %BW. */
+    public function footPush(string $side): ?SmoothSignal
+    {
+        return $this->force("fy|$side", static fn (Trace $t): ?Series => $t->footPush($side, 'y'), static fn (DeviceClass $d): float => $d->shearNoise());
+    }
+
+    /** Net force along x, %BW. */
+    public function sidePush(): ?SmoothSignal
+    {
+        return $this->force('fx', static fn (Trace $t): ?Series => $t->netPush('x'), static fn (DeviceClass $d): float => M_SQRT2 * $d->shearNoise());
+    }
+
+    /** Net free moment, N·m/kg. */
+    public function twist(): ?SmoothSignal
+    {
+        $mass = $this->trace()?->massKg;
+
+        return $mass === null ? null : $this->of('twist', static fn (Trace $t): ?Series => $t->netTwist(), static fn (DeviceClass $d): array => [$d->momentNoise() / $mass * ($d === DeviceClass::DualPlate ? 2.0 : 1.0), 1.0 / $mass]);
+    }
+
+    /** Net centre of pressure along x or y, mm. */
+    public function cop(int $axis): ?SmoothSignal
+    {
+        return $this->of("cop|$axis", static fn (Trace $t): Series => $t->cop()[$axis], static fn (DeviceClass $d): array => [$d->copNoise(), $d->copOffset()]);
+    }
+
+    /** Centre of pressure within a foot, % of its length (along) or width (across). */
+    public function footCop(string $side, bool $along): ?SmoothSignal
+    {
+        $stance = $this->trace()?->stance;
+        if ($stance === null) {
+            return null;
+        }
+        $foot = $side === 'lead' ? $stance->lead : $stance->trail;
+        $per = 100.0 / ($along ? $foot->lengthMm : $foot->widthMm);
+
+        return $this->of("foot|$side|".($along ? 'y' : 'x'), static fn (Trace $t): ?Series => $t->footCop($side)[$along ? 0 : 1] ?? null, static fn (DeviceClass $d): array => [$per * $d->copNoise(), $per * $d->copOffset()]);
+    }
+
+    /** Why there is no share, or null where there is one. */
+    public function whyNoShare(): ?string
+    {
+        return match (true) {
+            $this->trace() === null => self::NO_TRACE,
+            $this->share() === null => self::NO_STANCE,
+            default => null,
+        };
+    }
+
+    /** Why there is no force of each foot or, with $net, no net force; null where there is one. */
+    public function whyNoForce(bool $net, string $mat = self::NO_FORCE): ?string
+    {
+        $trace = $this->trace();
+
+        return match (true) {
+            $trace === null => 'no force was recorded',
+            $trace->device === DeviceClass::Mat => $mat,
+            ! $net && $trace->device === DeviceClass::Plate => self::NET_ONLY,
+            $trace->massKg === null => self::NO_MASS,
+            default => null,
+        };
+    }
+
+    /**
+     * The reason where stations are missing or samples are.
+     *
+     * @param  list<Station>  $needed
+     */
+    public function whyNot(array $needed): string
+    {
+        $missing = array_map(static fn (Station $s): string => $s->value, array_filter($needed, fn (Station $s): bool => $this->time($s) === null));
+
+        return $missing === []
+            ? 'the recording does not cover the stations it needs, or samples are missing there'
+            : 'the time of station '.implode(' and ', $missing).' is not known';
+    }
+
+    /**
+     * @param  callable(Trace): ?Series  $series
+     * @param  callable(DeviceClass): float  $newtons noise of a sample
+     */
+    private function force(string $key, callable $series, callable $newtons): ?SmoothSignal
+    {
+        $weight = $this->trace()?->bodyWeightN();
+
+        return $weight === null ? null : $this->of($key, $series, static fn (DeviceClass $d): array => [100.0 * $newtons($d) / $weight, 0.5]);
+    }
+
+    /**
+     * @param  callable(Trace): ?Series  $series
+     * @param  callable(DeviceClass): array{float, float}  $errors noise of a sample, constant error
+     */
+    private function of(string $key, callable $series, callable $errors, bool $derived = false): ?SmoothSignal
+    {
+        if (array_key_exists($key, $this->made)) {
+            return $this->made[$key];
+        }
+        $trace = $this->trace();
+        $raw = $trace === null ? null : $series($trace);
+        if ($trace === null || $raw === null) {
+            return $this->made[$key] = null;
+        }
+        [$sd, $offset] = $errors($trace->device);
+
+        return $this->made[$key] = new SmoothSignal($raw, $sd, $offset, $trace->device, $derived);
+    }
+}

@@ -1,0 +1,351 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Motion;
+
+use Core\CoreException;
+use Core\Trace\Series;
+
+/**
+ * Finds the nine stations from body points: the shaft is level where club head and grip are equally high, the lead
+ * arm where hand and shoulder are – true in any view that sees heights. The top is where the shaft's angular rate
+ * about the plane of the downswing changes sign; impact where the club head passes its place at address (its lowest
+ * point where the view cannot see along the target line); address by extrapolating the first move back to nothing.
+ */
+final class StationsFromMotion
+{
+    /** Half-widths of the smoothing windows for positions and for speeds, s. */
+    private const POSITION = 0.018;
+
+    private const SPEED = 0.03;
+
+    /** Displacements of the club head between which its first move is extrapolated, mm. */
+    private const FIRST_MOVE = 12.0;
+
+    /** A finish is at rest below these speeds, mm/s. */
+    private const CLUB_REST = 180.0;
+
+    private const PELVIS_REST = 90.0;
+
+    private readonly Motion $motion;
+
+    /** @var array<string, string> */
+    private array $doubts = [];
+
+    private function __construct(private readonly Views $views, View $view)
+    {
+        $this->motion = $views->of($view) ?? throw new CoreException('There is no such view.');
+    }
+
+    /** Null where no view holds club head, grip, lead hand and lead shoulder. */
+    public static function find(Views $views): ?FoundStations
+    {
+        foreach ($views->motions as $motion) {
+            if ($motion->has('club_head') && $motion->has('grip') && $motion->has('lead_hand') && $motion->has('lead_shoulder')) {
+                return (new self($views, $motion->view))->stations();
+            }
+        }
+
+        return null;
+    }
+
+    private function stations(): ?FoundStations
+    {
+        $speed = $this->speed('club_head', self::SPEED);
+        $fast = $speed->highest($this->motion->t0, $speed->end());
+        if ($fast === null || $fast->value < 2000.0) {
+            return null;
+        }
+        $shaft = $this->difference('club_head', 'grip');
+        $arm = $this->difference('lead_hand', 'lead_shoulder');
+        $tp = $this->top($fast->t);
+        if ($tp === null) {
+            return null;
+        }
+        $tb = self::lastRise($shaft, $this->motion->t0, $tp, true);
+        $lb = self::lastRise($arm, $tb ?? $this->motion->t0, $tp, false);
+        $ld = self::firstFall($arm, $tp, $fast->t + 0.15);
+        $sd = self::lastFall($shaft, $tp, $fast->t + 0.05);
+        $ad = $this->address($tb ?? $tp - 0.3);
+        $im = $this->impact($ad, $sd ?? $fast->t - 0.05, $fast->t);
+        $st = $im === null ? null : self::firstRise($shaft, $im, $im + 0.35);
+        $fi = $im === null ? null : $this->finish($im);
+        $found = array_filter(['AD' => $ad, 'TB' => $tb, 'LB' => $lb, 'TP' => $tp, 'LD' => $ld, 'SD' => $sd, 'IM' => $im, 'ST' => $st, 'FI' => $fi], static fn (?float $t): bool => $t !== null);
+        $this->doubt($found);
+        $times = [];
+        $last = -INF;
+        foreach (Station::cases() as $station) {
+            $t = $found[$station->value] ?? null;
+            if ($t === null) {
+                continue;
+            }
+            if ($t <= $last) {
+                $this->doubts[$station->value] = 'it would stand before the station that precedes it, and was left out';
+
+                continue;
+            }
+            $times[$station->value] = new StationTime($t, $this->uncertainty($station, $t, $shaft, $arm), 'motion');
+            $last = $t;
+        }
+
+        return new FoundStations(StationTimes::of($times), $this->doubts);
+    }
+
+    /** @param  array<string, float>  $found */
+    private function doubt(array $found): void
+    {
+        foreach (['AD', 'TP', 'IM', 'FI'] as $code) {
+            if (! isset($found[$code])) {
+                $this->doubts[$code] = 'it was not found';
+            }
+        }
+        $down = ($found['IM'] ?? NAN) - ($found['TP'] ?? NAN);
+        if ($down < 0.14 || $down > 0.45) {
+            $this->doubts['TP'] = sprintf('a downswing of %.0f ms is unusual', 1000 * $down);
+        }
+        if (! $this->motion->view->sees(0)) {
+            foreach (['AD', 'TP'] as $code) {
+                $this->doubts[$code] ??= 'film along the target line shows the first move and the top poorly';
+            }
+        }
+        $back = ($found['TP'] ?? NAN) - ($found['AD'] ?? NAN);
+        if ($back < 0.45 || $back > 1.6) {
+            $this->doubts['AD'] = sprintf('a backswing of %.2f s is unusual: the club may have moved before, or never have been still', $back);
+        }
+    }
+
+    private function coordinate(string $point, int $axis): Series
+    {
+        /** @var 0|1|2 $axis */
+        return $this->motion->coordinate($point, $axis);
+    }
+
+    /** @return list<0|1|2> the axes this view sees */
+    private function axes(): array
+    {
+        return array_values(array_filter([0, 1, 2], fn (int $axis): bool => $this->motion->view->sees($axis)));
+    }
+
+    /** Difference of height of two points, smoothed, mm. */
+    private function difference(string $a, string $b): Series
+    {
+        $low = $this->coordinate($b, 2)->values;
+        $values = array_map(static fn (float $x, float $y): float => $x - $y, $this->coordinate($a, 2)->values, $low);
+
+        return (new Series($this->motion->rateHz, $values, $this->motion->t0))->smoothed(self::POSITION);
+    }
+
+    /** Speed of a point in the axes the view sees, mm/s. */
+    private function speed(string $point, float $window): Series
+    {
+        $sum = [];
+        foreach ($this->axes() as $axis) {
+            foreach ($this->coordinate($point, $axis)->derivative($window)->values as $i => $v) {
+                $sum[$i] = ($sum[$i] ?? 0.0) + $v * $v;
+            }
+        }
+
+        return new Series($this->motion->rateHz, array_values(array_map(sqrt(...), $sum)), $this->motion->t0);
+    }
+
+    /** The last change of sign, before the club is fastest, of the shaft's rate about the normal of the downswing. */
+    private function top(float $fast): ?float
+    {
+        $d = $v = [];
+        foreach ([0, 1, 2] as $axis) {
+            if ($this->motion->view->sees($axis)) {
+                $grip = $this->coordinate('grip', $axis)->values;
+                $line = new Series($this->motion->rateHz, array_map(static fn (float $a, float $b): float => $a - $b, $this->coordinate('club_head', $axis)->values, $grip), $this->motion->t0);
+                $d[$axis] = $line->smoothed(self::POSITION)->values;
+                $v[$axis] = $line->derivative(self::SPEED)->values;
+            } else {
+                $d[$axis] = $v[$axis] = array_fill(0, $this->motion->frames(), 0.0);
+            }
+        }
+        $cross = [];
+        foreach ($d[0] as $i => $x) {
+            $cross[] = new Vec3($d[1][$i] * $v[2][$i] - $d[2][$i] * $v[1][$i], $d[2][$i] * $v[0][$i] - $x * $v[2][$i], $x * $v[1][$i] - $d[1][$i] * $v[0][$i]);
+        }
+        $at = (int) round(($fast - $this->motion->t0) * $this->motion->rateHz);
+        $normal = new Vec3(0.0, 0.0, 0.0);
+        for ($i = max(0, $at - (int) (0.06 * $this->motion->rateHz)); $i <= min(count($cross) - 1, $at); $i++) {
+            $normal = $normal->plus($cross[$i]);
+        }
+        $normal = $normal->unit();
+        for ($i = min($at, count($cross) - 1); $i > 0; $i--) {
+            $now = $cross[$i]->dot($normal);
+            $before = $cross[$i - 1]->dot($normal);
+            if ($now > 0.0 && $before <= 0.0) {
+                return $this->motion->t0 + ($i - 1 + $before / ($before - $now)) / $this->motion->rateHz;
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * The first move back to nothing: a body that starts from rest with a steady acceleration has moved four times as
+     * far after twice the time, so the start lies as far before one displacement as that lies before four of it.
+     */
+    private function address(float $tb): ?float
+    {
+        $still = $this->stillest($tb);
+        if ($still === null) {
+            return null;
+        }
+        $moved = [];
+        foreach ($this->axes() as $axis) {
+            $series = $this->coordinate('club_head', $axis);
+            $rest = $series->mean($still - 0.12, $still + 0.12);
+            foreach ($series->smoothed(self::POSITION)->values as $i => $v) {
+                $moved[$i] = ($moved[$i] ?? 0.0) + ($v - ($rest ?? $v)) ** 2;
+            }
+        }
+        $distance = new Series($this->motion->rateHz, array_values(array_map(sqrt(...), $moved)), $this->motion->t0);
+        $near = self::lastRise(self::less($distance, self::FIRST_MOVE), $still, $tb, false);
+        $far = self::lastRise(self::less($distance, 4 * self::FIRST_MOVE), $still, $tb, false);
+        if ($near === null || $far === null) {
+            $this->doubts['AD'] = 'the club was never still before it moved';
+
+            return $near;
+        }
+
+        return max($this->motion->t0, 2 * $near - $far);
+    }
+
+    /** The middle of the quarter second before the takeaway in which the club head moves least. */
+    private function stillest(float $tb): ?float
+    {
+        $speed = $this->speed('club_head', 0.05);
+        $best = null;
+        for ($t = $tb - 0.15; $t >= max($this->motion->t0 + 0.12, $tb - 1.2); $t -= 0.02) {
+            $mean = $speed->mean($t - 0.12, $t + 0.12);
+            if ($mean !== null && ($best === null || $mean < $best[1] - 4.0)) {
+                $best = [$t, $mean];
+            }
+        }
+        if ($best !== null && $best[1] > 150.0) {
+            $this->doubts['AD'] = 'the club was never still before it moved';
+        }
+
+        return $best === null ? null : $best[0];
+    }
+
+    private function impact(?float $ad, float $sd, float $fast): ?float
+    {
+        if ($this->motion->view->sees(0) && $ad !== null) {
+            $x = $this->coordinate('club_head', 0);
+            $place = $x->mean($ad - 0.08, $ad);
+            if ($place !== null) {
+                $passes = self::firstRise(self::less($x, $place), $sd, $fast + 0.15);
+                if ($passes !== null) {
+                    return $passes;
+                }
+            }
+        }
+        $lowest = $this->coordinate('club_head', 2)->smoothed(self::POSITION)->lowest($sd, $fast + 0.15);
+        $this->doubts['IM'] = 'it was taken from the lowest point of the club head';
+
+        return $lowest?->t;
+    }
+
+    private function finish(float $im): ?float
+    {
+        $club = $this->speed('club_head', 0.04);
+        $pelvis = $this->motion->has('pelvis') || ($this->motion->has('lead_hip') && $this->motion->has('trail_hip')) ? $this->pelvisSpeed() : null;
+        $end = $this->motion->t0 + ($this->motion->frames() - 1) / $this->motion->rateHz;
+        for ($t = $im + 0.25; $t <= $end - 0.05; $t += 0.25 / $this->motion->rateHz) {
+            if (($club->at($t) ?? INF) < self::CLUB_REST && ($pelvis?->at($t) ?? 0.0) < self::PELVIS_REST) {
+                return $t;
+            }
+        }
+
+        return null;
+    }
+
+    private function pelvisSpeed(): Series
+    {
+        $sum = [];
+        foreach ($this->axes() as $axis) {
+            foreach ($this->views->in($this->motion->view, 'pelvis', $axis)?->derivative(0.06)->values ?? [] as $i => $v) {
+                $sum[$i] = ($sum[$i] ?? 0.0) + $v * $v;
+            }
+        }
+
+        return new Series($this->motion->rateHz, array_values(array_map(sqrt(...), $sum)), $this->motion->t0);
+    }
+
+    /** Half-width of a 95 % interval, s: between two frames, and the points' noise over the speed of the crossing. */
+    private function uncertainty(Station $station, float $t, Series $shaft, Series $arm): float
+    {
+        $frame = 1.0 / $this->motion->rateHz;
+        $noise = $this->motion->view->noiseMm();
+        $level = static function (Series $height) use ($t, $noise): float {
+            $h = 0.012;
+            $speed = abs(($height->at($t + $h) ?? 0.0) - ($height->at($t - $h) ?? 0.0)) / (2 * $h);
+
+            return 0.7 * $noise / max(300.0, $speed);
+        };
+        $own = match ($station) {
+            Station::TakeawayShaft, Station::DownswingShaft, Station::ThroughShaft => $level($shaft),
+            Station::BackswingArm, Station::DownswingArm => $level($arm),
+            Station::Top => $this->motion->view->sees(0) ? 0.006 : 0.090,
+            Station::Impact => isset($this->doubts['IM']) ? 1.5 * $frame : 0.002,
+            Station::Address => $this->motion->view->sees(0) ? 0.015 : 0.050,
+            Station::Finish => 0.025,
+        };
+
+        return hypot(0.475 * $frame, $own);
+    }
+
+    private static function less(Series $series, float $level): Series
+    {
+        return new Series($series->rateHz, array_map(static fn (float $v): float => $v - $level, $series->values), $series->t0);
+    }
+
+    /** First upward crossing of zero in [from, to]. */
+    private static function firstRise(Series $s, float $from, float $to): ?float
+    {
+        return self::crossing($s, $from, $to, 1.0, true);
+    }
+
+    private static function firstFall(Series $s, float $from, float $to): ?float
+    {
+        return self::crossing($s, $from, $to, -1.0, true);
+    }
+
+    private static function lastFall(Series $s, float $from, float $to): ?float
+    {
+        return self::crossing($s, $from, $to, -1.0, false);
+    }
+
+    /** Upward crossing of zero: the last in [from, to] or, where a level may be passed twice, the first. */
+    private static function lastRise(Series $s, float $from, float $to, bool $first): ?float
+    {
+        return self::crossing($s, $from, $to, 1.0, $first);
+    }
+
+    private static function crossing(Series $s, float $from, float $to, float $sign, bool $first): ?float
+    {
+        $found = null;
+        $last = count($s->values) - 2;
+        $a = max(0, (int) floor(($from - $s->t0) * $s->rateHz));
+        $b = min($last, (int) ceil(($to - $s->t0) * $s->rateHz));
+        for ($i = $a; $i <= $b; $i++) {
+            $u = $sign * $s->values[$i];
+            $v = $sign * $s->values[$i + 1];
+            if ($u <= 0.0 && $v > 0.0) {
+                $t = $s->time($i) + -$u / ($v - $u) / $s->rateHz;
+                if ($t >= $from - 1e-9 && $t <= $to + 1e-9) {
+                    $found = $t;
+                    if ($first) {
+                        return $found;
+                    }
+                }
+            }
+        }
+
+        return $found;
+    }
+}

@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Simulation;
+
+use Core\Motion\Motion;
+use Core\Motion\View;
+
+/** What a tracking system or a camera would have made of a motion: the axes it sees, with its own noise. */
+final readonly class Camera
+{
+    /** Standard deviation of one coordinate, mm. */
+    private const NOISE = ['points' => 1.5, 'face-on' => 4.0, 'down-the-line' => 4.0];
+
+    public static function record(Motion $motion, View $view, string $seed): Motion
+    {
+        $chance = new Chance("camera|{$view->value}|$seed");
+        $sd = self::NOISE[$view->value];
+        $seen = $motion->seen($view);
+        $points = [];
+        foreach ($seen->points as $name => $axes) {
+            foreach ($axes as $axis => $values) {
+                $points[$name][$axis] = $view->sees($axis) ? array_map(static fn (float $v): float => $v + $chance->normal(0.0, $sd), $values) : $values;
+            }
+        }
+
+        /** @var array<string, array{list<float>, list<float>, list<float>}> $points */
+        return new Motion($motion->rateHz, $points, $motion->t0, $view);
+    }
+}

@@ -1,0 +1,164 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Trace\Check;
+
+use Core\Trace\DeviceClass;
+use Core\Trace\QualityFinding;
+use Core\Trace\Signal;
+use Core\Trace\Trace;
+
+/**
+ * Channels that repeat one value: at the end of their range (saturated) or anywhere else (stuck, or a stopped
+ * clock). A live sensor trembles, so an exact repeat over a tenth of a second is no reading. A channel that
+ * trembles nowhere – drawn, not measured – is only called stuck while its other foot goes on moving.
+ */
+final readonly class FrozenChannels implements Check
+{
+    private const STUCK = 0.1;
+
+    private const SATURATED = 0.012;
+
+    /** A sibling that changes by this part of its range while a channel stands still, gives it away. */
+    private const MOVES = 0.10;
+
+    public function of(Trace $trace): array
+    {
+        $stuck = $full = [];
+        foreach ($trace->channels as $name => $values) {
+            if (str_contains($name, 'cop') || str_contains($name, 'toe_pct')) {
+                continue;
+            }
+            [$low, $high] = self::ends($values);
+            if (! ($high - $low >= 1e-9)) {
+                continue;
+            }
+            $alive = self::trembles($values, $high - $low);
+            foreach (self::runs($values, (int) max(4, ceil(self::SATURATED * $trace->rateHz))) as [$from, $to]) {
+                $seconds = ($to - $from) / $trace->rateHz;
+                $atEnd = ! str_ends_with($name, '_pct') && ($values[$from] === $high || $values[$from] === $low) && abs($values[$from]) > 0.3 * max(abs($high), abs($low));
+                if ($alive && $atEnd) {
+                    $full[$name][] = [$from, $to];
+                } elseif ($seconds >= self::STUCK && abs($values[$from]) > 1e-6 && ($alive || self::siblingMoves($trace, $name, $from, $to)) && ! self::isLegalEnd($name, $values[$from])) {
+                    $stuck[$name][] = [$from, $to];
+                }
+            }
+        }
+
+        return [
+            ...self::findings($trace, $full, 'saturated', '%s is at the end of its range from %.2f to %.2f s: what went beyond it is lost.'),
+            ...self::findings($trace, $stuck, 'stuck', '%s stands still from %.2f to %.2f s: the channel or its clock had stopped.'),
+        ];
+    }
+
+    /** All of a foot's pressure on one side is a true reading, however long it lasts. */
+    private static function isLegalEnd(string $name, float $value): bool
+    {
+        return str_ends_with($name, '_pct') && ($value <= 0.5 || $value >= 99.5);
+    }
+
+    /**
+     * @param  array<string, list<array{int, int}>>  $runs
+     * @return list<QualityFinding>
+     */
+    private static function findings(Trace $trace, array $runs, string $kind, string $words): array
+    {
+        // Channels that stop together stopped for one reason.
+        $spans = [];
+        foreach ($runs as $name => $all) {
+            foreach ($all as [$from, $to]) {
+                foreach ($spans as $key => [$a, $b, $names]) {
+                    if ($from <= $b && $to >= $a) {
+                        $spans[$key] = [min($a, $from), max($b, $to), [...$names, $name]];
+
+                        continue 2;
+                    }
+                }
+                $spans[] = [$from, $to, [$name]];
+            }
+        }
+        $out = [];
+        foreach ($spans as [$from, $to, $names]) {
+            $signals = [];
+            foreach ($names as $name) {
+                foreach (Signal::of($name, $trace->device) as $signal) {
+                    $signals[$signal->value] = $signal;
+                }
+            }
+            [$a, $b] = [$trace->t0 + $from / $trace->rateHz, $trace->t0 + $to / $trace->rateHz];
+            $label = count($names) > 3 ? 'The recording' : implode(' and ', array_unique($names));
+            $out[] = new QualityFinding($kind, 'serious', sprintf($words, $label, $a, $b), QualityFinding::NULLED, array_values($signals), [$a, $b]);
+        }
+
+        return $out;
+    }
+
+    /** @param  list<float>  $values */
+    private static function trembles(array $values, float $range): bool
+    {
+        $seconds = [];
+        $n = count($values);
+        $step = max(1, intdiv($n, 400));
+        for ($i = 1; $i < $n - 1; $i += $step) {
+            $d = abs($values[$i - 1] - 2 * $values[$i] + $values[$i + 1]);
+            if (! is_nan($d)) {
+                $seconds[] = $d;
+            }
+        }
+        sort($seconds);
+
+        return $seconds !== [] && $seconds[intdiv(count($seconds), 2)] > 2e-4 * $range;
+    }
+
+    /**
+     * @param  list<float>  $values
+     * @return list<array{int, int}> first and last index of each run of equal values of at least $least steps
+     */
+    private static function runs(array $values, int $least): array
+    {
+        $out = [];
+        $start = 0;
+        $n = count($values);
+        for ($i = 1; $i <= $n; $i++) {
+            if ($i < $n && $values[$i] === $values[$start]) {
+                continue;
+            }
+            if ($i - 1 - $start >= $least) {
+                $out[] = [$start, $i - 1];
+            }
+            $start = $i;
+        }
+
+        return $out;
+    }
+
+    private static function siblingMoves(Trace $trace, string $name, int $from, int $to): bool
+    {
+        $other = str_starts_with($name, 'lead_') ? 'trail_'.substr($name, 5) : 'lead_'.substr($name, 6);
+        if ($trace->device === DeviceClass::Plate || ! isset($trace->channels[$other])) {
+            return false;
+        }
+        [$low, $high] = self::ends($trace->channels[$other]);
+        [$from, $to] = self::ends(array_slice($trace->channels[$other], $from, $to - $from + 1));
+
+        return $high > $low && $to - $from > self::MOVES * ($high - $low);
+    }
+
+    /**
+     * @param  list<float>  $values
+     * @return array{float, float} smallest and largest; [INF, −INF] where all are missing
+     */
+    private static function ends(array $values): array
+    {
+        [$low, $high] = [INF, -INF];
+        foreach ($values as $v) {
+            if (! is_nan($v)) {
+                $low = min($low, $v);
+                $high = max($high, $v);
+            }
+        }
+
+        return [$low, $high];
+    }
+}

@@ -1,0 +1,142 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Trace\Check;
+
+use Core\Trace\QualityFinding;
+use Core\Trace\Signal;
+use Core\Trace\Trace;
+
+/** Missing samples, and a clock that did not tick evenly. */
+final readonly class Gaps implements Check
+{
+    /** Over a gap of this length an extreme or a crossing can hide, s. */
+    private const LONG = 0.03;
+
+    /** Under this part of the whole load a foot has no centre of pressure to report, per cent. */
+    private const UNLOADED = 6.0;
+
+    public function of(Trace $trace): array
+    {
+        $gaps = [];
+        foreach ($trace->channels as $name => $values) {
+            if (! self::hasMissing($values)) {
+                continue;
+            }
+            $excused = str_contains($name, 'cop') || str_contains($name, 'toe') ? self::load($trace, $name) : null;
+            foreach (self::runs($values, $excused) as [$from, $to]) {
+                $key = "$from-$to";
+                $gaps[$key] ??= [$from, $to, []];
+                $gaps[$key][2][] = $name;
+            }
+        }
+        $out = $single = [];
+        foreach ($gaps as [$from, $to, $names]) {
+            $length = ($to - $from + 1) / $trace->rateHz;
+            $long = $length >= self::LONG;
+            // A single lost sample is bridged by its neighbours, unless there are many.
+            if ($to === $from && ! $long) {
+                $single[] = [$from, $names];
+
+                continue;
+            }
+            $signals = self::signals($names, $trace);
+            [$a, $b] = [$trace->t0 + ($from - 1) / $trace->rateHz, $trace->t0 + ($to + 1) / $trace->rateHz];
+            $what = count($names) === count($trace->channels) ? 'The recording' : (count($names) > 3 ? count($names).' channels' : implode(' and ', $names));
+            $out[] = new QualityFinding(
+                'dropped', $long ? 'serious' : 'warning',
+                sprintf('%s lacks %.0f ms from %.2f s on.', $what, 1000 * $length, $a),
+                $long ? QualityFinding::NULLED : QualityFinding::WIDENED, $signals, [$a, $b], 1.5,
+            );
+        }
+        if (count($single) > 0.01 * $trace->samples()) {
+            $names = array_values(array_unique(array_merge(...array_column($single, 1))));
+            $at = array_column($single, 0);
+            $out[] = new QualityFinding(
+                'dropped', 'warning', sprintf('%s lacks %d single samples.', count($names) > 3 ? 'The recording' : implode(' and ', $names), count($single)),
+                QualityFinding::WIDENED, self::signals($names, $trace), [$trace->t0 + $at[0] / $trace->rateHz, $trace->t0 + end($at) / $trace->rateHz], 1.5,
+            );
+        }
+        if ($trace->clockJitterS !== null && $trace->clockJitterS > 0.5 / $trace->rateHz) {
+            $out[] = new QualityFinding(
+                'jitter', 'warning',
+                sprintf('The clock of the device is uneven: samples come up to %.0f ms off their time. They were laid on an even grid.', 1000 * $trace->clockJitterS),
+                QualityFinding::WIDENED, array_values(array_filter(Signal::cases(), static fn (Signal $s): bool => $s !== Signal::Points)), null, 2.0, true,
+            );
+        }
+
+        return $out;
+    }
+
+    /**
+     * @param  list<string>  $names
+     * @return list<Signal>
+     */
+    private static function signals(array $names, Trace $trace): array
+    {
+        $out = [];
+        foreach ($names as $name) {
+            foreach (Signal::of($name, $trace->device) as $signal) {
+                $out[$signal->value] = $signal;
+            }
+        }
+
+        return array_values($out);
+    }
+
+    /** @param  list<float>  $values */
+    private static function hasMissing(array $values): bool
+    {
+        foreach ($values as $v) {
+            if (is_nan($v)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * Load in per cent of the foot or feet whose centre of pressure a channel gives.
+     *
+     * @return list<float>|null
+     */
+    private static function load(Trace $trace, string $name): ?array
+    {
+        $weight = $trace->bodyWeightN() ?? 700.0;
+        $side = str_starts_with($name, 'lead_') ? 'lead' : (str_starts_with($name, 'trail_') ? 'trail' : null);
+        if ($side !== null) {
+            $values = $trace->channels["{$side}_pct"] ?? null;
+            $force = $trace->channels["{$side}_fz_n"] ?? null;
+
+            return $values ?? ($force === null ? null : array_map(static fn (float $v): float => 100.0 * $v / $weight, $force));
+        }
+        $force = $trace->channels['fz_n'] ?? null;
+
+        return $force === null ? null : array_map(static fn (float $v): float => 100.0 * $v / $weight, $force);
+    }
+
+    /**
+     * @param  list<float>  $values
+     * @param  list<float>|null  $load where the foot carries next to nothing, a missing place is no gap
+     * @return list<array{int, int}>
+     */
+    private static function runs(array $values, ?array $load): array
+    {
+        $out = [];
+        $start = null;
+        $n = count($values);
+        for ($i = 0; $i <= $n; $i++) {
+            $missing = $i < $n && is_nan($values[$i]) && ($load === null || ! ($load[$i] < self::UNLOADED));
+            if ($missing) {
+                $start ??= $i;
+            } elseif ($start !== null) {
+                $out[] = [$start, $i - 1];
+                $start = null;
+            }
+        }
+
+        return $out;
+    }
+}

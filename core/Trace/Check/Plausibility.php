@@ -1,0 +1,164 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Trace\Check;
+
+use Core\Trace\DeviceClass;
+use Core\Trace\QualityFinding;
+use Core\Trace\Signal;
+use Core\Trace\Trace;
+
+/** Feet the wrong way round, units that are not what the column says, a mass that does not fit, a rate too low. */
+final readonly class Plausibility implements Check
+{
+    private const GRAVITY = 9.80665;
+
+    /** Per cent of body weight by which standing force may miss the stated mass; beyond the second it is no mass at all. */
+    private const MASS_OFF = [6.0, 25.0];
+
+    private const LEAST_RATE = 60.0;
+
+    public function of(Trace $trace): array
+    {
+        return [...$this->swapped($trace), ...$this->newtons($trace), ...$this->millimetres($trace), ...$this->rate($trace)];
+    }
+
+    /** @return list<QualityFinding> */
+    private function swapped(Trace $trace): array
+    {
+        $finding = static fn (string $why): array => [new QualityFinding(
+            'swapped', 'serious', "Lead and trail look exchanged: $why Check the handedness and the mapping of the plates.",
+            QualityFinding::NULLED, [Signal::Share, Signal::FootForce, Signal::FootCop, Signal::Cop, Signal::Horizontal],
+        )];
+        if ($trace->device !== DeviceClass::Plate && isset($trace->channels['lead_copx_mm'], $trace->channels['trail_copx_mm'])) {
+            [$lead, $trail] = [self::mean($trace->channels['lead_copx_mm']), self::mean($trace->channels['trail_copx_mm'])];
+            if ($lead !== null && $trail !== null && $lead < $trail - 50.0) {
+                return $finding('the centre of pressure called lead lies farther from the target than the one called trail.');
+            }
+        }
+        $share = $trace->leadShare();
+        if ($share === null) {
+            return [];
+        }
+        if ($trace->device === DeviceClass::Mat) {
+            $r = self::correlation($share->values, $trace->channels['copx_mm']);
+            if ($r !== null && $r < -0.8) {
+                return $finding('the centre of pressure moves away from the target when the lead share rises.');
+            }
+        }
+        // The fastest move of a swing is the shift to the lead side; a fall as fast, ending on the trail side, is that shift mirrored.
+        $slope = $share->smoothed(0.02)->derivative(0.03);
+        $up = $slope->highest($trace->t0, $slope->end());
+        $down = $slope->lowest($trace->t0, $slope->end());
+        $end = $share->mean($slope->end() - 0.4, $slope->end());
+        if ($up !== null && $down !== null && $end !== null && -$down->value > 150.0 && -$down->value > 1.6 * $up->value && $end < 30.0) {
+            return $finding('the fastest shift runs away from the target and the swing ends there.');
+        }
+
+        return [];
+    }
+
+    /** @return list<QualityFinding> */
+    private function newtons(Trace $trace): array
+    {
+        if (! $trace->device->measuresForce()) {
+            return [];
+        }
+        $total = $trace->channels['fz_n'] ?? array_map(static fn (float $a, float $b): float => $a + $b, $trace->channels['lead_fz_n'], $trace->channels['trail_fz_n']);
+        $standing = self::mean(array_slice($total, 0, max(1, (int) (0.3 * $trace->rateHz))));
+        $forces = [Signal::Total, Signal::FootForce, Signal::Horizontal, Signal::Twist];
+        if ($standing === null) {
+            return [];
+        }
+        $stated = $trace->massKg;
+        $kilograms = $stated === null ? $standing > 25.0 && $standing < 160.0 : abs($standing / $stated - 1.0) < 0.2;
+        if ($kilograms) {
+            return [new QualityFinding('units', 'serious', sprintf('Standing force is %.0f, which is a mass in kg and not a force in newtons: the force columns are in the wrong unit.', $standing), QualityFinding::NULLED, $forces)];
+        }
+        if ($stated === null) {
+            return [];
+        }
+        $percent = 100.0 * $standing / ($stated * self::GRAVITY);
+        $off = abs($percent - 100.0);
+        if ($off <= self::MASS_OFF[0]) {
+            return [];
+        }
+
+        return [new QualityFinding(
+            'mass', $off > self::MASS_OFF[1] ? 'serious' : 'warning',
+            sprintf('Standing force is %.0f %% of the stated body mass: the mass, the units or the zero of the plate are wrong.', $percent),
+            $off > self::MASS_OFF[1] ? QualityFinding::NULLED : QualityFinding::WIDENED, $forces, null, 1.0 + $off / 2.0,
+        )];
+    }
+
+    /** @return list<QualityFinding> */
+    private function millimetres(Trace $trace): array
+    {
+        $most = 0.0;
+        $signals = [];
+        foreach ($trace->channels as $name => $values) {
+            if (str_contains($name, 'cop')) {
+                foreach ($values as $v) {
+                    $most = is_nan($v) ? $most : max($most, abs($v));
+                }
+                foreach (Signal::of($name, $trace->device) as $signal) {
+                    $signals[$signal->value] = $signal;
+                }
+            }
+        }
+        if ($most === 0.0 || $most > 1.5) {
+            return [];
+        }
+
+        return [new QualityFinding('units', 'serious', 'The centre of pressure never leaves one and a half millimetres: its columns are in metres, not in millimetres.', QualityFinding::NULLED, array_values($signals))];
+    }
+
+    /** @return list<QualityFinding> */
+    private function rate(Trace $trace): array
+    {
+        if ($trace->rateHz >= self::LEAST_RATE) {
+            return [];
+        }
+        $all = array_values(array_filter(Signal::cases(), static fn (Signal $s): bool => $s !== Signal::Points));
+        $hopeless = $trace->rateHz < 25.0;
+
+        return [new QualityFinding(
+            'rate', $hopeless ? 'serious' : 'warning', sprintf('%.0f samples a second are too few for timings in a downswing of a quarter second.', $trace->rateHz),
+            $hopeless ? QualityFinding::NULLED : QualityFinding::WIDENED, $all, null, 1.5, true,
+        )];
+    }
+
+    /** @param  list<float>  $values */
+    private static function mean(array $values): ?float
+    {
+        $finite = array_filter($values, static fn (float $v): bool => ! is_nan($v));
+
+        return $finite === [] ? null : array_sum($finite) / count($finite);
+    }
+
+    /**
+     * @param  list<float>  $a
+     * @param  list<float>  $b
+     */
+    private static function correlation(array $a, array $b): ?float
+    {
+        $n = 0;
+        $sa = $sb = $saa = $sbb = $sab = 0.0;
+        foreach ($a as $i => $x) {
+            $y = $b[$i];
+            if (! is_nan($x) && ! is_nan($y)) {
+                $n++;
+                $sa += $x;
+                $sb += $y;
+                $saa += $x * $x;
+                $sbb += $y * $y;
+                $sab += $x * $y;
+            }
+        }
+        $va = $n < 3 ? 0.0 : $saa / $n - ($sa / $n) ** 2;
+        $vb = $n < 3 ? 0.0 : $sbb / $n - ($sb / $n) ** 2;
+
+        return $va < 25.0 || $vb < 25.0 ? null : ($sab / $n - $sa / $n * $sb / $n) / sqrt($va * $vb);
+    }
+}

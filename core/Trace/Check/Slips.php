@@ -1,0 +1,131 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Trace\Check;
+
+use Core\Trace\DeviceClass;
+use Core\Trace\QualityFinding;
+use Core\Trace\Series;
+use Core\Trace\Signal;
+use Core\Trace\Trace;
+
+/**
+ * A mat or plate cover that slipped: a burst in COP or twist that nothing else in the trace answers. And a foot
+ * that left the plate's edge: a jump in share no golfer can make.
+ */
+final readonly class Slips implements Check
+{
+    /** A COP leaps when it moves this far within LEAP_S without the share asking for it, mm. */
+    private const LEAP_MM = 35.0;
+
+    private const LEAP_S = 0.03;
+
+    /** N·m above its own smoothed course, for a twist. */
+    private const TWIST_NM = 12.0;
+
+    /** Points of share within SHARE_S; the fastest shifts reach about six. */
+    private const SHARE_POINTS = 15.0;
+
+    private const SHARE_S = 0.012;
+
+    public function of(Trace $trace): array
+    {
+        return [...$this->slipped($trace), ...$this->offThePlate($trace)];
+    }
+
+    /** @return list<QualityFinding> */
+    private function slipped(Trace $trace): array
+    {
+        $out = [];
+        $share = $trace->device === DeviceClass::Plate ? null : $trace->leadShare();
+        $names = $trace->device === DeviceClass::DualPlate ? ['lead_copx_mm', 'lead_copy_mm', 'trail_copx_mm', 'trail_copy_mm'] : ['copx_mm', 'copy_mm'];
+        $span = $trace->stance === null ? 500.0 : $trace->stance->lead->xMm - $trace->stance->trail->xMm;
+        foreach ($names as $name) {
+            $values = $trace->channels[$name];
+            if ($share !== null && $name === 'copx_mm') {
+                foreach ($share->values as $i => $s) {
+                    $values[$i] -= ($s - 50.0) / 100.0 * $span;
+                }
+            }
+            // A foot that carries little has a COP that wanders; that is no slip.
+            $load = str_starts_with($name, 'lead') ? $trace->footForce('lead') : (str_starts_with($name, 'trail') ? $trace->footForce('trail') : null);
+            foreach ($load->values ?? [] as $i => $f) {
+                if ($f < 15.0) {
+                    $values[$i] = NAN;
+                }
+            }
+            $limit = $trace->device === DeviceClass::Plate && $name === 'copx_mm' ? 2.2 * self::LEAP_MM : self::LEAP_MM;
+            $burst = self::leap(new Series($trace->rateHz, array_values($values), $trace->t0), self::LEAP_S, $limit);
+            if ($burst !== null) {
+                $out[] = new QualityFinding(
+                    'slipped', 'serious', sprintf('%s leaps at %.2f s with nothing in the trace to answer it: the mat or its cover slipped, or was knocked.', $name, $burst[0]),
+                    QualityFinding::NULLED, Signal::of($name, $trace->device), [$burst[0] - 0.02, $burst[1] + 0.02],
+                );
+            }
+        }
+        foreach ($trace->device === DeviceClass::DualPlate ? ['lead_mz_nm', 'trail_mz_nm'] : ($trace->device === DeviceClass::Plate ? ['mz_nm'] : []) as $name) {
+            $raw = new Series($trace->rateHz, $trace->channels[$name], $trace->t0);
+            $calm = $raw->smoothed(0.05);
+            $rest = array_map(static fn (float $a, float $b): float => $a - $b, $raw->smoothed(0.006)->values, $calm->values);
+            $over = self::spanAbove($rest, self::TWIST_NM, $trace);
+            if ($over !== null) {
+                $out[] = new QualityFinding(
+                    'slipped', 'serious', sprintf('%s bursts at %.2f s with nothing in the forces to answer it: the cover of the plate slipped.', $name, $over[0]),
+                    QualityFinding::NULLED, [Signal::Twist], [$over[0] - 0.03, $over[1] + 0.03],
+                );
+            }
+        }
+
+        return $out;
+    }
+
+    /** @return list<QualityFinding> */
+    private function offThePlate(Trace $trace): array
+    {
+        $share = $trace->leadShare();
+        if ($share === null || $trace->device === DeviceClass::Plate) {
+            return [];
+        }
+        $jump = self::leap($share, max(self::SHARE_S, 1.01 / $trace->rateHz), max(self::SHARE_POINTS, 1300.0 / $trace->rateHz));
+        if ($jump === null) {
+            return [];
+        }
+        // From the first jump to the last: in between, one foot stood where the device does not see it.
+        return [new QualityFinding(
+            'foot-off', 'serious', sprintf('The share jumps at %.2f s faster than a golfer can move: a foot left the edge of the device.', $jump[0]),
+            QualityFinding::NULLED,
+            $trace->device === DeviceClass::Mat ? [Signal::Share, Signal::Cop, Signal::FootCop] : [Signal::Share, Signal::Total, Signal::FootForce, Signal::Horizontal, Signal::Cop, Signal::FootCop, Signal::Twist],
+            [$jump[0], $jump[1]],
+        )];
+    }
+
+    /** @return array{float, float}|null first and last time of a change of more than $limit within $seconds */
+    private static function leap(Series $series, float $seconds, float $limit): ?array
+    {
+        $k = max(1, (int) floor($seconds * $series->rateHz + 1e-6));
+        $v = $series->values;
+        $n = count($v);
+        $first = $last = null;
+        for ($i = 0; $i + $k < $n; $i++) {
+            $d = abs($v[$i + $k] - $v[$i]);
+            if ($d > $limit) {
+                $first ??= $i;
+                $last = $i + $k;
+            }
+        }
+
+        return $first === null || $last === null ? null : [$series->time($first), $series->time($last)];
+    }
+
+    /**
+     * @param  array<int, float>  $values
+     * @return array{float, float}|null
+     */
+    private static function spanAbove(array $values, float $limit, Trace $trace): ?array
+    {
+        $over = array_keys(array_filter($values, static fn (float $v): bool => abs($v) > $limit));
+
+        return $over === [] ? null : [$trace->t0 + min($over) / $trace->rateHz, $trace->t0 + max($over) / $trace->rateHz];
+    }
+}
