@@ -30,6 +30,7 @@ Route::middleware('auth')->group(function (): void {
     Route::post('/read/{reading}/hand-in', [ReadingController::class, 'handIn'])->name('read.hand-in')->can('update', 'reading');
 
     Route::get('/bench/{recording}', [BenchController::class, 'show'])->name('bench')->can('view', 'recording');
+    Route::get('/bench/{recording}/why/{fault}', [BenchController::class, 'why'])->name('bench.why')->can('view', 'recording');
     Route::get('/bench/{recording}/evidence', [BenchController::class, 'evidence'])->name('bench.evidence')->can('view', 'recording');
 
     Route::get('/agreement', [AgreementController::class, 'index'])->name('agreement.index');
@@ -47,6 +48,8 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/rounds/{round}/close', [RoundController::class, 'close'])->name('rounds.close');
         Route::post('/rounds/{round}/publish', [RoundController::class, 'publish'])->name('rounds.publish');
         Route::post('/panel/entries/{entry}/ruling', [PanelController::class, 'rule'])->name('panel.rule');
+        Route::post('/bench/{recording}/stations', [BenchController::class, 'mark'])->name('bench.mark');
+        Route::post('/bench/{recording}/clock', [BenchController::class, 'clock'])->name('bench.clock');
         Route::get('/record', RecordController::class)->name('record');
     });
 });

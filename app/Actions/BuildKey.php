@@ -8,7 +8,7 @@ use App\Models\Call;
 use App\Models\KeyEntry;
 use App\Models\KeyVersion;
 use App\Models\Round;
-use Core\Codebook\Codebook;
+use App\Queries\Codebooks;
 use Core\Codebook\Judgement;
 use Core\Codebook\Verdict;
 use Core\Consensus\Consensus;
@@ -19,7 +19,7 @@ use Core\Version;
 /** Turns a panel's handed-in readings into a key: consensus per case and fault, graded by the measurement. */
 final readonly class BuildKey
 {
-    public function __construct(private MeasureRecording $measure)
+    public function __construct(private MeasureRecording $measure, private Codebooks $codebooks)
     {
     }
 
@@ -31,10 +31,10 @@ final readonly class BuildKey
             'lens' => $panel->lens,
             'core_version' => Version::CURRENT,
         ]);
-        $codebook = Codebook::standard();
+        $codebook = $this->codebooks->of($panel);
         $rows = [];
         foreach ($panel->cases()->with(['recording', 'readings' => fn ($q) => $q->whereNotNull('handed_in_at'), 'readings.calls'])->get() as $case) {
-            $measured = ($this->measure)($case->recording)->faults;
+            $measured = ($this->measure)($case->recording)->faults[$panel->lens];
             $calls = $case->readings->flatMap->calls->groupBy('fault');
             foreach ($codebook->keys() as $fault) {
                 $consensus = Consensus::of(

@@ -8,10 +8,10 @@ use App\Models\KeyEntry;
 use App\Models\Reading;
 use App\Models\Round;
 use App\Models\RoundResult;
+use App\Queries\Codebooks;
 use Core\Agreement\RatingSet;
 use Core\Agreement\Study;
 use Core\Agreement\StudyOptions;
-use Core\Codebook\Codebook;
 use Core\Reading\Presence;
 use Core\Version;
 
@@ -24,6 +24,10 @@ use Core\Version;
  */
 final readonly class ComputeResult
 {
+    public function __construct(private Codebooks $codebooks)
+    {
+    }
+
     public function __invoke(Round $round): RoundResult
     {
         $cases = $round->cases()->with('recording')->get()->keyBy('id');
@@ -40,7 +44,7 @@ final readonly class ComputeResult
             return $kept;
         }
 
-        $codebook = Codebook::standard();
+        $codebook = $this->codebooks->of($round);
         $set = new RatingSet;
         $scored = new RatingSet;
         $unsupported = $cannotTell = [];

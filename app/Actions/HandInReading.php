@@ -7,12 +7,16 @@ namespace App\Actions;
 use App\Models\AuditEntry;
 use App\Models\Reading;
 use App\Models\User;
-use Core\Codebook\Codebook;
+use App\Queries\Codebooks;
 use Illuminate\Support\Facades\DB;
 
 /** Hands a complete reading in and locks it. Handing in twice is the same as once. */
 final readonly class HandInReading
 {
+    public function __construct(private Codebooks $codebooks)
+    {
+    }
+
     /** @throws ActionException with everything that stands in the way */
     public function __invoke(Reading $reading, User $by): void
     {
@@ -24,7 +28,7 @@ final readonly class HandInReading
             if ($reading->isLocked()) {
                 throw new ActionException('The round is closed; what was saved is kept, but it cannot be handed in any more.');
             }
-            $obstacles = $reading->toCore()->obstacles(Codebook::standard());
+            $obstacles = $reading->toCore()->obstacles($this->codebooks->of($reading->case->round));
             if ($obstacles !== []) {
                 throw new ActionException(implode(' ', $obstacles));
             }

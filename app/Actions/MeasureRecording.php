@@ -5,48 +5,67 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Models\MeasurementSet;
+use App\Models\Motion;
 use App\Models\Recording;
 use App\Models\StationMark;
-use Core\Codebook\Codebook;
-use Core\Measurement\Meter;
+use App\Queries\AcademyNorms;
+use App\Queries\Codebooks;
+use Core\Codebook\ClubGroup;
+use Core\Codebook\Shown;
+use Core\Measurement\Assessment;
 use Core\Version;
 
-/** Measures a recording and judges every fault of the codebook; keeps the result with what it was made from. */
+/** Measures a recording and judges every fault under every lens; keeps the result with what it was made from. */
 final readonly class MeasureRecording
 {
+    public function __construct(private Codebooks $codebooks, private AcademyNorms $norms)
+    {
+    }
+
     public function __invoke(Recording $recording): MeasurementSet
     {
-        $recording->load(['channels', 'stations', 'motion']);
+        $document = $this->codebooks->document();
+        $recording->loadMissing(['stations', 'views']);
         $inputs = self::inputs($recording);
         $kept = $recording->measured()->first();
-        if ($kept !== null && $kept->core_version === Version::CURRENT && $kept->inputs_checksum === $inputs) {
+        if ($kept !== null && $kept->core_version === Version::CURRENT && $kept->inputs_checksum === $inputs && $kept->codebook_version === $document->version()) {
             return $kept;
         }
-        $measurements = Meter::read($recording->evidence());
-        $held = $recording->held();
+        $recording->loadMissing('channels');
+        $evidence = $recording->evidence($this->norms->get());
+        $assessment = Assessment::of($evidence);
+        $held = Shown::of($evidence, $assessment->findings);
         $faults = [];
-        foreach (Codebook::standard()->faults as $key => $fault) {
-            $judgement = $fault->judge($measurements);
-            $faults[$key] = [
-                'observability' => $fault->sight($held)->value,
-                'verdict' => $judgement->verdict->value,
-                'margin' => $judgement->margin === null ? null : round($judgement->margin, 3),
-                'sentence' => $judgement->sentence,
-            ];
+        foreach (array_keys($document->lenses()) as $lens) {
+            $codebook = $document->under($lens, ClubGroup::of($recording->club), $recording->swing);
+            foreach ($codebook->faults as $key => $fault) {
+                $judgement = $codebook->judge($key, $assessment->measurements, $held);
+                $faults[$lens][$key] = [
+                    'observability' => $fault->sight($held)->value,
+                    'proxy' => $fault->proxy($held),
+                    'verdict' => $judgement->verdict->value,
+                    'margin' => $judgement->margin === null ? null : round($judgement->margin, 3),
+                    'sentence' => $judgement->sentence,
+                    'deciding' => $judgement->deciding,
+                ];
+            }
         }
 
         return MeasurementSet::query()->updateOrCreate(['recording_id' => $recording->id], [
             'core_version' => Version::CURRENT,
+            'codebook_version' => $document->version(),
             'inputs_checksum' => $inputs,
-            'measurements' => $measurements->toArray(),
+            'measurements' => $assessment->measurements->toArray(),
             'faults' => $faults,
+            'quality' => $assessment->quality(),
         ]);
     }
 
     private static function inputs(Recording $recording): string
     {
-        $stations = $recording->stations->map(static fn (StationMark $m): array => [$m->code, $m->t_s, $m->uncertainty_s])->all();
+        $stations = $recording->effectiveStations()->map(static fn (StationMark $m): array => [$m->code, $m->t_s, $m->uncertainty_s])->values()->all();
+        $views = $recording->views->map(static fn (Motion $m): array => [$m->view, $m->frames])->all();
 
-        return hash('sha256', $recording->checksum.json_encode([$stations, $recording->stance, $recording->mass_kg, $recording->motion?->frames]));
+        return hash('sha256', $recording->checksum.json_encode([$stations, $views, $recording->stance, $recording->mass_kg, $recording->club, $recording->swing, $recording->film_offset_s, $recording->film_drift_ppm]));
     }
 }

@@ -8,11 +8,17 @@ use App\Models\AuditEntry;
 use App\Models\Recording;
 use App\Models\Round;
 use App\Models\User;
+use App\Queries\Codebooks;
+use Core\Codebook\StandardLenses;
 use Illuminate\Support\Facades\DB;
 
 /** Writes down a round as a draft: which recordings, who reads them, what is shown. */
 final readonly class PlanRound
 {
+    public function __construct(private Codebooks $codebooks)
+    {
+    }
+
     /**
      * @param  list<int>  $recordings
      * @param  list<int>  $members
@@ -20,7 +26,7 @@ final readonly class PlanRound
      *
      * @throws ActionException
      */
-    public function __invoke(string $name, string $kind, array $recordings, array $members, string $show, User $by): Round
+    public function __invoke(string $name, string $kind, array $recordings, array $members, string $show, User $by, string $lens = StandardLenses::DEFAULT): Round
     {
         $role = $kind === Round::PANEL ? User::PANEL : User::INSTRUCTOR;
         $wrong = User::query()->whereKey($members)->where('role', '<>', $role)->pluck('name');
@@ -28,9 +34,9 @@ final readonly class PlanRound
             throw new ActionException($wrong->join(', ', ' and ').' cannot read in a '.$kind.' round. Nothing was stored.');
         }
 
-        return DB::transaction(function () use ($name, $kind, $recordings, $members, $show, $by): Round {
+        return DB::transaction(function () use ($name, $kind, $recordings, $members, $show, $by, $lens): Round {
             $round = Round::query()->create([
-                'name' => $name, 'kind' => $kind, 'lens' => 'early-recentre', 'codebook_version' => '1', 'seed' => bin2hex(random_bytes(16)), 'created_by' => $by->id,
+                'name' => $name, 'kind' => $kind, 'lens' => $lens, 'codebook_version' => $this->codebooks->document()->version(), 'seed' => bin2hex(random_bytes(16)), 'created_by' => $by->id,
             ]);
             foreach (Recording::query()->whereKey($recordings)->withExists('motion')->get() as $recording) {
                 $film = $show !== 'trace' && (bool) $recording->getAttribute('motion_exists');

@@ -6,7 +6,7 @@ namespace App\Actions;
 
 use App\Models\Call;
 use App\Models\Reading;
-use Core\Codebook\Codebook;
+use App\Queries\Codebooks;
 use Core\CoreException;
 use Core\Motion\Station;
 use Core\Reading\Call as CoreCall;
@@ -24,6 +24,10 @@ use Illuminate\Support\Facades\DB;
  */
 final readonly class SaveReading
 {
+    public function __construct(private Codebooks $codebooks)
+    {
+    }
+
     /**
      * @param  array{version: int, id?: ?string, after?: list<string>, calls: array<string, array<string, mixed>>, first_causes: list<string>, cue: string}  $sheet
      * @return int the new version
@@ -33,7 +37,7 @@ final readonly class SaveReading
     public function __invoke(Reading $reading, array $sheet): int
     {
         try {
-            $core = $this->toCore($sheet);
+            $core = $this->toCore($reading, $sheet);
         } catch (CoreException $e) {
             throw new ActionException($e->getMessage().' This change was not saved; everything before it is kept.');
         }
@@ -65,9 +69,9 @@ final readonly class SaveReading
     }
 
     /** @param  array{version: int, id?: ?string, after?: list<string>, calls: array<string, array<string, mixed>>, first_causes: list<string>, cue: string}  $sheet */
-    private function toCore(array $sheet): CoreReading
+    private function toCore(Reading $reading, array $sheet): CoreReading
     {
-        $codebook = Codebook::standard();
+        $codebook = $this->codebooks->of($reading->loadMissing('case.round')->case->round);
         $calls = [];
         foreach ($sheet['calls'] as $key => $c) {
             $codebook->fault($key);

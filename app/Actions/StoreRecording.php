@@ -10,7 +10,10 @@ use App\Models\Recording;
 use App\Models\StationMark;
 use App\Models\TraceChannel;
 use Core\Motion\Motion as CoreMotion;
+use Core\Motion\StationsFromMotion;
+use Core\Motion\StationsFromTrace;
 use Core\Motion\StationTimes;
+use Core\Motion\Views;
 use Core\Trace\Quality;
 use Core\Trace\QualityFinding;
 use Core\Trace\Trace;
@@ -24,11 +27,11 @@ final readonly class StoreRecording
     }
 
     /**
-     * @param  array{club: string, swing?: string, shape?: ?string, device_name?: ?string, source: string}  $facts
+     * @param  array{club: string, swing?: string, shape?: ?string, device_name?: ?string, source: string, series?: ?string, is_cold?: bool}  $facts
      *
      * @throws ActionException when the same samples are on the Shelf already
      */
-    public function __invoke(Golfer $golfer, array $facts, Trace $trace, ?StationTimes $stations = null, ?CoreMotion $motion = null): Recording
+    public function __invoke(Golfer $golfer, array $facts, Trace $trace, ?StationTimes $stations = null, CoreMotion|Views|null $motion = null): Recording
     {
         $checksum = self::checksum($trace);
         $known = Recording::query()->where('checksum', $checksum)->first();
@@ -36,7 +39,9 @@ final readonly class StoreRecording
             throw new ActionException("These samples are already on the Shelf as recording {$known->public_id}; nothing was stored a second time.");
         }
 
-        return DB::transaction(function () use ($golfer, $facts, $trace, $stations, $motion, $checksum): Recording {
+        $views = $motion instanceof Views ? $motion : new Views(...($motion === null ? [] : [$motion]));
+
+        return DB::transaction(function () use ($golfer, $facts, $trace, $stations, $views, $checksum): Recording {
             $recording = Recording::query()->create([
                 ...$facts,
                 'golfer_id' => $golfer->id,
@@ -47,16 +52,22 @@ final readonly class StoreRecording
                 'mass_kg' => $trace->massKg,
                 'stance' => $trace->stance?->toArray(),
                 'quality' => array_map(static fn (QualityFinding $f): array => $f->toArray(), Quality::of($trace)),
+                'clock_jitter_s' => $trace->clockJitterS,
                 'checksum' => $checksum,
             ]);
             foreach ($trace->channels as $name => $samples) {
                 TraceChannel::query()->create(['recording_id' => $recording->id, 'name' => $name, 'samples' => $samples]);
             }
+            foreach ($views->motions as $motion) {
+                Motion::query()->create(['recording_id' => $recording->id, ...Motion::row($motion)]);
+            }
+            // What came with the file is kept beside what the program finds for itself.
+            $found = StationsFromMotion::find($views) ?? StationsFromTrace::find($trace);
             foreach ($stations?->all() ?? [] as $code => $time) {
                 StationMark::query()->create(['recording_id' => $recording->id, 'code' => $code, 't_s' => $time->t, 'uncertainty_s' => $time->uncertainty, 'source' => $time->source]);
             }
-            if ($motion !== null) {
-                Motion::query()->create(['recording_id' => $recording->id, ...Motion::row($motion)]);
+            foreach ($found?->times->all() ?? [] as $code => $time) {
+                StationMark::query()->firstOrCreate(['recording_id' => $recording->id, 'code' => $code, 'source' => $time->source], ['t_s' => $time->t, 'uncertainty_s' => $time->uncertainty, 'doubt' => $found?->doubts[$code] ?? $found?->doubts[''] ?? null]);
             }
             ($this->measure)($recording);
 

@@ -131,7 +131,7 @@ final class LoadDemo
     private function round(string $name, string $kind, array $recordings, array $members, User $head): Round
     {
         $round = Round::query()->create([
-            'name' => $name, 'kind' => $kind, 'lens' => 'early-recentre', 'codebook_version' => '1',
+            'name' => $name, 'kind' => $kind, 'lens' => 'early-recentre', 'codebook_version' => \Core\Codebook\CodebookDocument::standard()->version(),
             'seed' => substr(hash('sha256', $name), 0, 32), 'created_by' => $head->id,
         ]);
         foreach ($recordings as [$recording, $row]) {

@@ -6,11 +6,13 @@ namespace App\Models;
 
 use App\Casts\PackedFloats;
 use Core\Motion\Motion as CoreMotion;
+use Core\Motion\View;
 use Illuminate\Database\Eloquent\Model;
 
 /**
  * Body points of one recording, packed point by point, axis by axis.
  *
+ * @property string $view
  * @property float $rate_hz
  * @property float $t0
  * @property int $frames
@@ -21,7 +23,7 @@ final class Motion extends Model
 {
     public $timestamps = false;
 
-    protected $fillable = ['recording_id', 'rate_hz', 't0', 'frames', 'points', 'coordinates'];
+    protected $fillable = ['recording_id', 'view', 'rate_hz', 't0', 'frames', 'points', 'coordinates'];
 
     /** @return array<string, string> */
     protected function casts(): array
@@ -37,10 +39,11 @@ final class Motion extends Model
             array_push($all, ...$axes[0], ...$axes[1], ...$axes[2]);
         }
 
-        return ['rate_hz' => $motion->rateHz, 't0' => $motion->t0, 'frames' => $motion->frames(), 'points' => array_keys($motion->points), 'coordinates' => $all];
+        return ['view' => $motion->view->value, 'rate_hz' => $motion->rateHz, 't0' => $motion->t0, 'frames' => $motion->frames(), 'points' => array_keys($motion->points), 'coordinates' => $all];
     }
 
-    public function toCore(): CoreMotion
+    /** @param  float  $offset  by which the trace's clock is ahead of the film's at its first frame, s */
+    public function toCore(float $offset = 0.0, float $driftPpm = 0.0): CoreMotion
     {
         $chunks = array_chunk($this->coordinates, max(1, $this->frames));
         $points = [];
@@ -48,6 +51,6 @@ final class Motion extends Model
             $points[$name] = [$chunks[3 * $i], $chunks[3 * $i + 1], $chunks[3 * $i + 2]];
         }
 
-        return new CoreMotion($this->rate_hz, $points, $this->t0);
+        return new CoreMotion($this->rate_hz / (1.0 + 1e-6 * $driftPpm), $points, $this->t0 + $offset, View::from($this->view));
     }
 }

@@ -6,11 +6,15 @@ namespace App\Models;
 
 use Core\Codebook\Shown;
 use Core\Measurement\Evidence;
+use Core\Measurement\Norms;
 use Core\Motion\Motion as CoreMotion;
 use Core\Motion\StationTime as CoreStationTime;
 use Core\Motion\StationTimes;
+use Core\Motion\View;
+use Core\Motion\Views;
 use Core\Trace\DeviceClass;
 use Core\Trace\Foot;
+use Core\Trace\Quality;
 use Core\Trace\Stance;
 use Core\Trace\Trace;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
@@ -19,6 +23,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Collection;
 
 /**
  * @property int $id
@@ -34,20 +39,30 @@ use Illuminate\Support\Carbon;
  * @property int $samples
  * @property ?float $mass_kg
  * @property ?array<string, array<string, float|null>> $stance
- * @property list<array{kind: string, severity: string, sentence: string}> $quality
+ * @property list<array{kind: string, severity: string, sentence: string, effect?: string, from_s?: ?float, to_s?: ?float}> $quality
  * @property string $checksum
+ * @property ?float $clock_jitter_s
+ * @property float $film_offset_s
+ * @property float $film_drift_ppm
+ * @property ?float $film_clock_uncertainty_s
+ * @property ?string $film_clock_by
+ * @property ?string $series
+ * @property bool $is_cold
  * @property Carbon $created_at
  * @property Golfer $golfer
  * @property \Illuminate\Database\Eloquent\Collection<int, TraceChannel> $channels
  * @property \Illuminate\Database\Eloquent\Collection<int, StationMark> $stations
  * @property ?Motion $motion
+ * @property \Illuminate\Database\Eloquent\Collection<int, Motion> $views
  * @property ?MeasurementSet $measured
  */
 final class Recording extends Model
 {
     use HasUlids;
 
-    protected $fillable = ['golfer_id', 'club', 'swing', 'shape', 'device_class', 'device_name', 'rate_hz', 't0', 'samples', 'mass_kg', 'stance', 'quality', 'checksum', 'source'];
+    protected $fillable = ['golfer_id', 'club', 'swing', 'shape', 'device_class', 'device_name', 'rate_hz', 't0', 'samples', 'mass_kg', 'stance', 'quality', 'checksum', 'source', 'clock_jitter_s', 'film_offset_s', 'film_drift_ppm', 'film_clock_uncertainty_s', 'film_clock_by', 'series', 'is_cold'];
+
+    protected $attributes = ['swing' => 'full', 'film_offset_s' => 0.0, 'film_drift_ppm' => 0.0, 'is_cold' => false];
 
     /** @return list<string> */
     public function uniqueIds(): array
@@ -63,7 +78,7 @@ final class Recording extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['stance' => 'array', 'quality' => 'array', 'rate_hz' => 'float', 't0' => 'float', 'mass_kg' => 'float'];
+        return ['stance' => 'array', 'quality' => 'array', 'rate_hz' => 'float', 't0' => 'float', 'mass_kg' => 'float', 'clock_jitter_s' => 'float', 'film_offset_s' => 'float', 'film_drift_ppm' => 'float', 'film_clock_uncertainty_s' => 'float', 'is_cold' => 'boolean'];
     }
 
     /** @return BelongsTo<Golfer, $this> */
@@ -84,10 +99,21 @@ final class Recording extends Model
         return $this->hasMany(StationMark::class)->orderBy('t_s');
     }
 
-    /** @return HasOne<Motion, $this> */
+    /**
+     * The body points to draw: 3-D points, where they are held.
+     *
+     * @return HasOne<Motion, $this>
+     */
     public function motion(): HasOne
     {
-        return $this->hasOne(Motion::class);
+        /** @var HasOne<Motion, $this> */
+        return $this->hasOne(Motion::class)->where('view', View::Points->value);
+    }
+
+    /** @return HasMany<Motion, $this> */
+    public function views(): HasMany
+    {
+        return $this->hasMany(Motion::class)->orderBy('id');
     }
 
     /** @return HasOne<MeasurementSet, $this> */
@@ -108,7 +134,7 @@ final class Recording extends Model
             $channels[$channel->name] = $channel->samples;
         }
 
-        return new Trace($this->deviceClass(), $this->rate_hz, $channels, $this->coreStance(), $this->mass_kg, $this->t0);
+        return new Trace($this->deviceClass(), $this->rate_hz, $channels, $this->coreStance(), $this->mass_kg, $this->t0, $this->clock_jitter_s);
     }
 
     public function coreStance(): ?Stance
@@ -126,26 +152,38 @@ final class Recording extends Model
 
     public function coreMotion(): ?CoreMotion
     {
-        return $this->motion?->toCore();
+        return $this->motion?->toCore($this->film_offset_s, $this->film_drift_ppm);
+    }
+
+    /**
+     * The mark that counts at each station: a person's before a file's before the program's.
+     *
+     * @return Collection<string, StationMark>
+     */
+    public function effectiveStations(): Collection
+    {
+        $rank = array_flip(['trace', 'motion', 'file', 'hand']);
+
+        return $this->stations->sortBy(static fn (StationMark $m): int => $rank[$m->source] ?? -1)->keyBy('code')->sortBy('t_s');
     }
 
     public function stationTimes(): StationTimes
     {
-        return StationTimes::of($this->stations->mapWithKeys(
-            static fn (StationMark $m): array => [$m->code => new CoreStationTime($m->t_s, $m->uncertainty_s, $m->source)],
-        )->all());
+        $times = $this->effectiveStations()->map(static fn (StationMark $m): CoreStationTime => $m->toCore())->all();
+
+        return StationTimes::of($times);
     }
 
-    public function evidence(): Evidence
+    public function evidence(?Norms $norms = null): Evidence
     {
-        return new Evidence($this->stationTimes(), $this->trace(), $this->coreMotion(), $this->coreStance());
+        $views = $this->views->map(fn (Motion $m): CoreMotion => $m->toCore($this->film_offset_s, $this->film_drift_ppm))->all();
+
+        return new Evidence($this->stationTimes(), $this->trace(), new Views(...array_values($views)), $this->coreStance(), $norms);
     }
 
     /** What the academy holds of this swing. */
     public function held(): Shown
     {
-        $has = $this->motion !== null;
-
-        return new Shown($this->deviceClass(), $has, $has);
+        return Shown::of($this->evidence(), Quality::of($this->trace()));
     }
 }

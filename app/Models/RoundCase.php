@@ -47,6 +47,9 @@ final class RoundCase extends Model
     /** What a rater of this case is shown. */
     public function shown(): Shown
     {
-        return new Shown($this->shows_trace ? $this->recording->deviceClass() : null, $this->shows_film);
+        return new Shown(
+            $this->shows_trace ? $this->recording->deviceClass() : null, $this->shows_film,
+            rateHz: $this->recording->rate_hz, stance: $this->recording->stance !== null, mass: $this->recording->mass_kg !== null,
+        );
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Models\User;
+use App\Queries\Codebooks;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
@@ -15,6 +16,11 @@ use Illuminate\Support\Str;
 
 final class AppServiceProvider extends ServiceProvider
 {
+    public function register(): void
+    {
+        $this->app->scoped(Codebooks::class);
+    }
+
     public function boot(): void
     {
         Model::shouldBeStrict(config('app.env') !== 'production');

@@ -9,7 +9,6 @@ use App\Models\KeyEntry;
 use App\Models\Reading;
 use App\Models\Round;
 use App\Models\User;
-use Core\Codebook\Codebook;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\Gate;
 
@@ -19,7 +18,7 @@ use Illuminate\Support\Facades\Gate;
  */
 final class AgreementPage
 {
-    public function __construct(private readonly ComputeResult $compute)
+    public function __construct(private readonly ComputeResult $compute, private readonly Codebooks $codebooks)
     {
     }
 
@@ -53,7 +52,7 @@ final class AgreementPage
             'round' => $round,
             'result' => $result,
             'figures' => $r,
-            'codebook' => Codebook::standard(),
+            'codebook' => $this->codebooks->of($round),
             'open' => $open,
             'people' => $people,
             'pairs' => $open
@@ -73,7 +72,7 @@ final class AgreementPage
     private function differences(Round $round, User $user): Collection
     {
         $entries = $round->keyVersion?->entries()->get()->keyBy(fn (KeyEntry $e): string => $e->recording_id.'|'.$e->fault) ?? collect();
-        $codebook = Codebook::standard();
+        $codebook = $this->codebooks->of($round);
         $out = collect();
         $readings = Reading::query()->where('user_id', $user->id)->whereIn('round_case_id', $round->cases()->select('id'))
             ->whereNotNull('handed_in_at')->with(['calls', 'case.recording.golfer.consents'])->orderBy('position')->get();

@@ -7,11 +7,14 @@ namespace App\Queries;
 use App\Models\KeyEntry;
 use App\Models\Round;
 use App\Models\User;
-use Core\Codebook\Codebook;
 
 /** A panel's consensus: every case and fault with the spread of calls and the grade. */
 final class PanelPage
 {
+    public function __construct(private readonly Codebooks $codebooks)
+    {
+    }
+
     /** @return array<string, mixed> */
     public function of(Round $round, User $user): array
     {
@@ -23,7 +26,7 @@ final class PanelPage
             'key' => $key,
             'versions' => $round->keys()->count(),
             'members' => $round->members()->count(),
-            'codebook' => Codebook::standard(),
+            'codebook' => $this->codebooks->of($round),
             'cases' => $entries->groupBy('recording_id')->map->keyBy('fault'),
             'grades' => $entries->countBy('grade'),
             'unsettled' => $entries->filter(fn (KeyEntry $e): bool => $e->ruling !== null || in_array($e->grade, ['conflict', 'contested'], true))->sortBy(fn (KeyEntry $e): array => [$e->ruling !== null, $e->grade === 'contested', $e->id])->values(),

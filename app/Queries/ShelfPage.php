@@ -6,12 +6,16 @@ namespace App\Queries;
 
 use App\Models\Golfer;
 use App\Models\Recording;
-use Core\Codebook\Codebook;
+use Core\Codebook\StandardLenses;
 use Illuminate\Database\Eloquent\Builder;
 
 /** The recordings with the shape of each one's trace. */
 final class ShelfPage
 {
+    public function __construct(private readonly Codebooks $codebooks)
+    {
+    }
+
     /**
      * @param  array<string, string>  $filter
      * @return array<string, mixed>
@@ -24,7 +28,7 @@ final class ShelfPage
             ->when($filter['club'] ?? null, fn (Builder $q, string $club) => $q->where('club', $club))
             ->when($filter['device'] ?? null, fn (Builder $q, string $device) => $q->where('device_class', $device))
             ->when($filter['hand'] ?? null, fn (Builder $q, string $hand) => $q->whereHas('golfer', fn (Builder $g) => $g->where('handedness', $hand)))
-            ->when($filter['fault'] ?? null, fn (Builder $q, string $fault) => $q->whereHas('measured', fn (Builder $m) => $m->where('faults->'.$fault.'->verdict', 'supported')))
+            ->when($filter['fault'] ?? null, fn (Builder $q, string $fault) => $q->whereHas('measured', fn (Builder $m) => $m->where('faults->'.StandardLenses::DEFAULT.'->'.$fault.'->verdict', 'supported')))
             ->orderByDesc('created_at')->orderByDesc('id')
             ->get();
 
@@ -32,7 +36,7 @@ final class ShelfPage
             'recordings' => $recordings,
             'shapes' => $recordings->mapWithKeys(fn (Recording $r): array => [$r->id => self::shape($r)])->all(),
             'filter' => $filter,
-            'codebook' => Codebook::standard(),
+            'codebook' => $this->codebooks->current(),
             'clubs' => Recording::query()->distinct()->orderBy('club')->pluck('club'),
             'golfers' => Golfer::query()->consenting()->orderBy('pseudonym')->get(),
             'total' => Recording::query()->count(),

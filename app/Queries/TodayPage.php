@@ -9,12 +9,15 @@ use App\Models\KeyEntry;
 use App\Models\Reading;
 use App\Models\Round;
 use App\Models\User;
-use Core\Codebook\Codebook;
 use Illuminate\Support\Facades\DB;
 
 /** What needs somebody now. */
 final class TodayPage
 {
+    public function __construct(private readonly Codebooks $codebooks)
+    {
+    }
+
     /** @return array<string, mixed> */
     public function forHeadCoach(): array
     {
@@ -36,7 +39,7 @@ final class TodayPage
             'published' => Round::query()->where('state', 'published')->where('kind', Round::STAFF)->orderByDesc('published_at')->first(),
             'unsettled' => KeyEntry::query()->whereIn('key_version_id', $newestKeys)->whereNull('ruling')->whereIn('grade', ['conflict', 'contested'])
                 ->with(['recording.golfer', 'keyVersion.round'])->orderBy('grade')->orderBy('id')->get(),
-            'codebook' => Codebook::standard(),
+            'codebook' => $this->codebooks->current(),
             'expiring' => Consent::query()->whereNull('withdrawn_at')->whereDate('expires_on', '<=', now()->addDays(60))
                 ->join('golfers', 'golfers.id', '=', 'consents.golfer_id')->orderBy('expires_on')->get(['consents.*', 'golfers.pseudonym']),
         ];

@@ -1,20 +1,36 @@
 <x-layout title="Codebook">
     <h1>Codebook, version {{ $codebook->version }}</h1>
-    <p style="margin: 0.3rem 0; max-width: 56rem"><b>Lens: {{ $codebook->lens->name }}.</b> {{ $codebook->lens->says }}</p>
+    <nav class="lenses" aria-label="Lens" style="margin-top: 0.6rem">@foreach($lenses as $key => $name)<a href="{{ route('codebook', ['lens' => $key]) }}" @if($key === $codebook->lens->key) aria-current="true" @endif>{{ $name }}</a>@endforeach <a href="#bands">bands</a><a href="#measures">measures</a><a href="#words">words</a></nav>
+    <p style="margin: 0.3rem 0; max-width: 56rem">{{ $codebook->lens->says }}</p>
+    <p class="quiet small">@foreach($codebook->lens->footwork as $what => $says){{ ucfirst($what) }}: {{ $says }}. @endforeach</p>
     <p class="quiet small">Everything is said in lead and trail: lead is the side nearer the target. Severity: 1 slight – would not mention it first; 2 clear – would work on it; 3 dominant – nothing else matters until it changes.</p>
     @foreach($codebook->faults as $key => $f)
         <section id="{{ $key }}">
-            <h2 style="display: flex; justify-content: space-between; align-items: center; gap: 1rem; flex-wrap: wrap">{{ ucfirst($f->name) }} <x-ribbon :at="[$f->station->value]" :width="300" :label="'Shows at '.$f->station->label()" /></h2>
+            <h2 style="display: flex; justify-content: space-between; align-items: center; gap: 1rem; flex-wrap: wrap"><span>{{ ucfirst($f->name) }} @if($differs($key))<span class="badge">lenses differ</span>@endif</span> <x-ribbon :at="[$f->station->value]" :width="300" :label="'Shows at '.$f->station->label()" /></h2>
             <dl class="facts">
                 <dt>look for</dt><dd>{{ $f->lookFor }}</dd>
                 <dt>in the trace</dt><dd>{{ $f->inTheTrace }}</dd>
                 <dt>supported when</dt><dd>{{ $f->supported->words() }}</dd>
                 <dt>contradicted when</dt><dd>{{ $f->contradicted->words() }}</dd>
-                <dt>not to be taken for it</dt><dd>{{ implode(', ', $f->confusedWith) }}</dd>
+                @if($f->confusedWith)<dt>not to be taken for it</dt><dd>{{ implode(', ', $f->confusedWith) }}</dd>@endif
                 <dt>counter-example</dt><dd>{{ $f->counterExample }}</dd>
+                @if($f->misses)<dt>tends to give</dt><dd>{{ implode(', ', $f->misses) }}</dd>@endif
+                @if($f->cause)<dt>often comes from</dt><dd>{{ $f->cause }}</dd>@endif
+                @if($f->consequence)<dt>often leads to</dt><dd>{{ $f->consequence }}</dd>@endif
                 @if($f->disagreement)<dt>good coaches disagree</dt><dd>{{ $f->disagreement }}</dd>@endif
-                <dt>can be seen on</dt><dd>@foreach($evidence as $label => $shown)<span class="grade {{ $f->sight($shown)->value === 'observable' ? 'verified' : 'borderline' }}" style="margin-right: 0.3rem" title="{{ $f->proxy($shown) }}">{{ $label }}: {{ $f->sight($shown)->value }}</span> @endforeach</dd>
+                <dt>can be seen on</dt><dd>@foreach($evidence as $label => $shown)<span class="grade {{ $f->sight($shown)->value === 'observable' ? 'verified' : ($f->sight($shown)->value === 'indirect' ? 'borderline' : 'contested') }}" style="margin-right: 0.3rem" title="{{ $f->proxy($shown) }}">{{ $label }}: {{ $f->sight($shown)->value }}</span> @endforeach</dd>
             </dl>
         </section>
     @endforeach
+    <h2 id="bands">Where the lenses draw their bands</h2>
+    <div class="scroll"><table class="rows spread-table"><tr><th>Measure</th>@foreach($all as $book)<th class="num">{{ $book->lens->name }}</th>@endforeach</tr>
+        @foreach(collect($all)->flatMap(fn ($b) => array_keys($b->lens->bands))->unique() as $name)
+            @php([$m, $at] = array_pad(explode('@', $name), 2, null))
+            <tr><td><a href="#m-{{ $m }}">{{ \Core\Measurement\Measure::from($m)->label() }}{{ $at ? ' at '.$at : '' }}</a> <span class="quiet small">{{ \Core\Measurement\Measure::from($m)->unit() }}</span></td>@foreach($all as $book)<td class="num">@isset($book->lens->bands[$name]){{ str_replace('-', '−', $book->lens->bands[$name][0].' … '.$book->lens->bands[$name][1]) }}@else – @endisset</td>@endforeach</tr>
+        @endforeach
+    </table></div>
+    <h2 id="measures">What is measured</h2>
+    <dl class="facts">@foreach($measures as $m)<dt id="m-{{ $m->value }}">{{ $m->label() }}</dt><dd>{{ ucfirst($m->definition()) }}. <span class="quiet small">{{ $m->unit() }}{{ $m->isByStation() ? ', at stations' : '' }} · {{ $m->value }}</span></dd>@endforeach</dl>
+    <h2 id="words">Words</h2>
+    <dl class="facts">@foreach($words as $word => $means)<dt>{{ $word }}</dt><dd>{{ $means }}</dd>@endforeach</dl>
 </x-layout>

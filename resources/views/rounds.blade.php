@@ -19,6 +19,7 @@
             <div><label class="label" for="name">Name</label><input class="input" id="name" name="name" value="{{ old('name') }}" maxlength="120" required></div>
             <div><label class="label" for="kind">Read by</label><div class="select is-fullwidth"><select id="kind" name="kind"><option value="staff">instructors, scored against a key</option><option value="panel" @selected(old('kind') === 'panel')>the panel, to make a key</option></select></div></div>
             <div><label class="label" for="show">What they are shown</label><div class="select is-fullwidth"><select id="show" name="show"><option value="both">film and trace</option><option value="film">film only</option><option value="trace">trace only</option></select></div></div>
+            <div><label class="label" for="lens">Lens</label><div class="select is-fullwidth"><select id="lens" name="lens">@foreach($lenses as $key => $name)<option value="{{ $key }}" @selected(old('lens') === $key)>{{ $name }}</option>@endforeach</select></div></div>
         </div>
         <div style="display: grid; grid-template-columns: 2fr 1fr; gap: 1.4rem; margin-top: 1rem">
             <fieldset><legend class="label">Recordings</legend><div style="columns: 2; max-height: 15rem; overflow: auto; border: 1px solid var(--rule); padding: 0.6rem">

@@ -21,7 +21,7 @@
                     <td>{{ $r->club }}</td>
                     <td>{{ $r->deviceClass()->label() }}</td>
                     <td class="quiet">{{ $r->motion_count ? 'two views' : 'none' }}</td>
-                    <td class="small">{{ collect($r->measured?->faults)->filter(fn ($f) => $f['verdict'] === 'supported')->keys()->map(fn ($k) => $codebook->faults[$k]->name ?? $k)->join(', ') ?: '–' }}</td>
+                    <td class="small">{{ collect($r->measured->faults[$codebook->lens->key] ?? [])->filter(fn ($f) => $f['verdict'] === 'supported')->keys()->map(fn ($k) => $codebook->faults[$k]->name ?? $k)->join(', ') ?: '–' }}</td>
                     <td class="small">@if($r->quality)<span class="grade contested" title="{{ collect($r->quality)->pluck('sentence')->join(' ') }}">{{ count($r->quality) }} finding{{ count($r->quality) > 1 ? 's' : '' }}</span>@else good @endif</td>
                     <td class="small">@if($r->golfer->isConsenting())until {{ $r->golfer->consents->max('expires_on')->format('M Y') }}@else<span class="grade contested">none valid</span>@endif</td>
                 </tr>

@@ -26,6 +26,7 @@ function addresses(): array
         'reading' => Reading::query()->orderBy('id')->pluck('public_id')->all(),
         'recording' => Recording::query()->orderBy('id')->pluck('public_id')->all(),
         'round' => Round::query()->orderBy('id')->pluck('public_id')->all(),
+        'fault' => ['hang-back', 'sway'],
         'entry' => KeyEntry::query()->orderBy('id')->limit(40)->pluck('id')->all(),
     ];
     $out = [];
@@ -80,7 +81,8 @@ function changeEverySecret(User $user): void
     foreach (MeasurementSet::query()->whereIn('recording_id', $open)->get() as $m) {
         $m->update([
             'measurements' => array_map(fn ($v) => isset($v['value']) && is_float($v['value']) ? [...$v, 'value' => $v['value'] + 7.7] : $v, $m->measurements),
-            'faults' => array_map(fn ($f) => [...$f, 'verdict' => $f['verdict'] === 'supported' ? 'contradicted' : 'supported', 'sentence' => 'SECRET'], $m->faults),
+            'faults' => array_map(fn ($lens) => array_map(fn ($f) => [...$f, 'verdict' => $f['verdict'] === 'supported' ? 'contradicted' : 'supported', 'sentence' => 'SECRET'], $lens), $m->faults),
+            'quality' => [['kind' => 'stuck', 'severity' => 'serious', 'sentence' => 'SECRET', 'effect' => 'nulled', 'from_s' => 1.0, 'to_s' => 1.2, 'signals' => [], 'measurements' => []]],
         ]);
     }
     $others = Reading::query()->where('user_id', '<>', $user->id)->whereHas('case.round', fn ($q) => $q->where('state', '<>', 'published'))->pluck('id');

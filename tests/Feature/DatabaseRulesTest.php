@@ -70,7 +70,7 @@ it('gives a stored motion back point by point', function () {
 });
 
 it('measures what it stored as it would have measured the original', function () {
-    foreach (Recording::query()->with(['channels', 'stations', 'motion', 'measured'])->get() as $recording) {
+    foreach (Recording::query()->with(['channels', 'stations', 'views', 'measured'])->get() as $recording) {
         $again = Meter::read($recording->evidence())->toArray();
         foreach (['impact_share', 'trail_peak', 'finish_share'] as $key) {
             expect($again[$key]['value'])->toEqualWithDelta($recording->measured->measurements[$key]['value'], 1e-3);

@@ -40,9 +40,10 @@ it('imports a file of every device class through the Shelf and measures it', fun
     upload($this, TraceCsv::write($s->trace), sideCar($s))->assertSessionHasNoErrors()->assertSessionMissing('refused')->assertSessionHas('done');
     $recording = Recording::query()->latest('id')->firstOrFail();
     expect($recording->device_class)->toBe($device->value)->and($recording->samples)->toBe($s->trace->samples())->and($recording->club)->toBe('hybrid')->and($recording->device_name)->toBe('studio')
-        ->and($recording->channels()->count())->toBe(count($s->trace->channels))->and($recording->stations()->count())->toBe(9)
-        ->and($recording->measured->faults['hang-back']['verdict'])->toBe('supported')
-        ->and($recording->measured->faults['sway']['verdict'])->toBe('not measurable')
+        ->and($recording->channels()->count())->toBe(count($s->trace->channels))->and($recording->stations()->where('source', 'file')->count())->toBe(9)->and($recording->stations()->where('source', 'trace')->count())->toBe(9)
+        ->and($recording->effectiveStations()->pluck('source')->unique()->all())->toBe(['file'])
+        ->and($recording->measured->faults['early-recentre']['hang-back']['verdict'])->toBe('supported')
+        ->and($recording->measured->faults['early-recentre']['sway']['verdict'])->toBe('not measurable')
         ->and(AuditEntry::query()->where('action', 'import')->count())->toBe(1);
     $kept = $recording->trace()->channels;
     foreach ($s->trace->channels as $name => $values) {
@@ -54,8 +55,8 @@ it('imports a file of every device class through the Shelf and measures it', fun
 it('imports a bare trace and says on the Bench what cannot be had without a side-car', function () {
     upload($this, TraceCsv::write(simulated(DeviceClass::Mat)->trace))->assertSessionHas('done');
     $recording = Recording::query()->latest('id')->firstOrFail();
-    $this->actingAs($this->headCoach())->get("/bench/{$recording->public_id}")->assertOk()->assertSee('the time of station IM is not known');
-    $this->actingAs($this->headCoach())->getJson("/bench/{$recording->public_id}/evidence")->assertOk()->assertJsonPath('stations', []);
+    $this->actingAs($this->headCoach())->get("/bench/{$recording->public_id}")->assertOk()->assertSee('It was proposed from the trace alone')->assertSee('needs the positions of both feet')->assertSee('no body points were recorded');
+    $this->actingAs($this->headCoach())->getJson("/bench/{$recording->public_id}/evidence")->assertOk()->assertJsonCount(9, 'stations');
 });
 
 it('refuses a bad file with one sentence and stores nothing', function (Closure $files, string $message) {

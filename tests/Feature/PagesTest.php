@@ -37,7 +37,7 @@ it('filters the Shelf by club, hand, device and measured fault', function (array
     [['club' => 'hybrid'], fn ($r) => $r->club === 'hybrid'],
     [['hand' => 'left'], fn ($r) => $r->golfer->handedness === 'left'],
     [['device' => 'mat'], fn ($r) => $r->device_class === 'mat'],
-    [['fault' => 'hang-back'], fn ($r) => $r->measured->faults['hang-back']['verdict'] === 'supported'],
+    [['fault' => 'hang-back'], fn ($r) => $r->measured->faults['early-recentre']['hang-back']['verdict'] === 'supported'],
 ]);
 
 it('says so when nothing fits, and refuses a filter of another kind', function () {
@@ -48,7 +48,7 @@ it('says so when nothing fits, and refuses a filter of another kind', function (
 it('shows on the Bench every verdict with its sentence and every measurement with unit, or why there is none', function () {
     foreach (Recording::query()->with('measured')->get() as $recording) {
         $page = $this->actingAs($this->headCoach())->get("/bench/{$recording->public_id}")->assertOk();
-        foreach ($recording->measured->faults as $fault) {
+        foreach ($recording->measured->faults['early-recentre'] as $fault) {
             $page->assertSee($fault['sentence']);
         }
         foreach ($recording->measured->measurements as $m) {
@@ -104,6 +104,7 @@ it('keeps a record that the head coach can read', function () {
 
 it('takes as many queries for many rows as for few', function () {
     $head = $this->headCoach();
+    queriesOf($this, $head, '/shelf');
     $few = queriesOf($this, $head, '/shelf?club=fairway wood');
     $all = queriesOf($this, $head, '/shelf');
     expect($all)->toBe($few)->and($all)->toBeLessThan(16)

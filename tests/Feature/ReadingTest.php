@@ -22,11 +22,11 @@ it('is safe to send twice and lets a call be taken back', function () {
     $reading = $this->openReading($user);
     $this->actingAs($user)->putJson("/read/{$reading->public_id}", $this->sheet(['sway']))->assertOk();
     $this->actingAs($user)->putJson("/read/{$reading->public_id}", $this->sheet(['sway'], 1))->assertOk();
-    expect(Call::query()->where('reading_id', $reading->id)->count())->toBe(10);
+    expect(Call::query()->where('reading_id', $reading->id)->count())->toBe(23);
     $less = $this->sheet([], 2);
     unset($less['calls']['sway']);
     $this->actingAs($user)->putJson("/read/{$reading->public_id}", $less)->assertOk()->assertExactJson(['version' => 3]);
-    expect(Call::query()->where('reading_id', $reading->id)->count())->toBe(9);
+    expect(Call::query()->where('reading_id', $reading->id)->count())->toBe(22);
 });
 
 it('tells two windows apart: the older sheet is refused and the kept one comes back', function () {

@@ -58,7 +58,7 @@ it('gives "cannot tell" no score, only a count', function () {
         Call::query()->whereIn('reading_id', $round->readings()->where('user_id', $id)->select('readings.id'))
             ->update(['presence' => 'cannot-tell', 'severity' => null, 'onset' => null, 'decision' => null, 'confidence' => null]);
     });
-    expect(collect($result['against_key'])->pluck('rater'))->not->toContain("u$id")->and($result['cannot_tell']["u$id"])->toBe(50)->and($result['unsupported']["u$id"])->toBe(0);
+    expect(collect($result['against_key'])->pluck('rater'))->not->toContain("u$id")->and($result['cannot_tell']["u$id"])->toBe(115)->and($result['unsupported']["u$id"])->toBe(0);
 });
 
 it('leaves out what is contested, what is in conflict and what nobody could see, and counts it', function () {

@@ -4,32 +4,74 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\ActionException;
+use App\Actions\MarkStation;
 use App\Actions\MeasureRecording;
+use App\Actions\SetFilmClock;
+use App\Http\Requests\ClockRequest;
+use App\Http\Requests\StationRequest;
 use App\Models\Recording;
+use App\Queries\BenchPage;
+use App\Queries\Codebooks;
 use App\Queries\EvidencePayload;
-use App\Queries\MeasurementRows;
-use Core\Codebook\Codebook;
+use App\Queries\VerdictCurves;
+use Core\Codebook\StandardLenses;
+use Core\Motion\Station;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Validation\Rule;
 
 final class BenchController extends Controller
 {
-    public function show(Recording $recording, MeasureRecording $measure, MeasurementRows $rows): View
+    public function show(Request $request, Recording $recording, BenchPage $page, Codebooks $codebooks): View
     {
-        $measured = $measure($recording);
-        $recording->load('golfer.consents');
-        $codebook = Codebook::standard();
-
-        return view('bench', [
-            'recording' => $recording,
-            'rows' => $rows->of($measured, $codebook->lens),
-            'verdicts' => $measured->faults,
-            'codebook' => $codebook,
-        ]);
+        return view('bench', $page->of($recording, self::lens($request, $codebooks)));
     }
 
-    public function evidence(Recording $recording, EvidencePayload $payload): JsonResponse
+    public function evidence(Recording $recording, EvidencePayload $payload, MeasureRecording $measure): JsonResponse
     {
-        return response()->json($payload->of($recording, true, true));
+        return response()->json([...$payload->of($recording, true, true), 'quality' => $measure($recording)->quality]);
+    }
+
+    /** The curve and threshold a verdict came from, as a part of a page. */
+    public function why(Request $request, Recording $recording, string $fault, VerdictCurves $curves, Codebooks $codebooks): View
+    {
+        $lens = self::lens($request, $codebooks);
+        abort_unless(isset($codebooks->current($lens)->faults[$fault]), 404);
+
+        return view('partials.why', ['charts' => $curves->of($recording, $fault, $lens)]);
+    }
+
+    public function mark(StationRequest $request, Recording $recording, MarkStation $mark): RedirectResponse
+    {
+        $t = $request->validated('t_s');
+        try {
+            $mark($recording, Station::from((string) $request->validated('code')), $t === null ? null : (float) $t, $this->user());
+        } catch (ActionException $e) {
+            return back()->with('refused', $e->getMessage());
+        }
+
+        return back()->with('done', $t === null ? 'Taken back; the program’s own time counts again.' : 'Marked. Everything was measured anew; the program’s own time is kept beside it.');
+    }
+
+    public function clock(ClockRequest $request, Recording $recording, SetFilmClock $set): RedirectResponse
+    {
+        try {
+            $match = $set($recording, $request->validated('by'), $this->user(), (float) ($request->validated('shift') ?? 0.0));
+        } catch (ActionException $e) {
+            return back()->with('refused', $e->getMessage());
+        }
+
+        return back()->with('done', sprintf('The film’s clock now stands %+.1f ms to the trace’s, ± %.1f ms, by %s.', 1000 * $match->offsetS, 1000 * $match->uncertaintyS, $match->by));
+    }
+
+    private static function lens(Request $request, Codebooks $codebooks): string
+    {
+        /** @var string|null $lens */
+        $lens = $request->validate(['lens' => ['nullable', 'string', Rule::in(array_keys($codebooks->document()->lenses()))]])['lens'] ?? null;
+
+        return $lens ?? StandardLenses::DEFAULT;
     }
 }

@@ -11,8 +11,8 @@ use App\Actions\StaleSheet;
 use App\Http\Requests\SheetRequest;
 use App\Models\Call;
 use App\Models\Reading;
+use App\Queries\Codebooks;
 use App\Queries\EvidencePayload;
-use Core\Codebook\Codebook;
 use Core\Motion\Station;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
@@ -31,7 +31,7 @@ final class ReadingController extends Controller
         return $reading === null ? redirect()->route('today')->with('done', 'Nothing is waiting for you: every case is handed in.') : redirect()->route('read', $reading);
     }
 
-    public function show(Reading $reading): View
+    public function show(Reading $reading, Codebooks $codebooks): View
     {
         $reading->load(['case.round', 'case.recording.golfer.consents']);
         $this->mayBeUsed($reading);
@@ -42,7 +42,7 @@ final class ReadingController extends Controller
             'case' => $reading->case,
             'cases' => $of->count(),
             'done' => (clone $of)->whereNotNull('handed_in_at')->count(),
-            'codebook' => Codebook::standard(),
+            'codebook' => $codebooks->of($reading->case->round),
         ]);
     }
 

@@ -13,15 +13,18 @@ use App\Http\Requests\RoundRequest;
 use App\Models\Recording;
 use App\Models\Round;
 use App\Models\User;
+use App\Queries\Codebooks;
+use Core\Codebook\StandardLenses;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Support\Facades\DB;
 
 final class RoundController extends Controller
 {
-    public function index(): View
+    public function index(Codebooks $codebooks): View
     {
         return view('rounds', [
+            'lenses' => $codebooks->document()->lenses(),
             'rounds' => Round::query()->withCount(['cases', 'members', 'readings', 'readings as done_count' => fn ($q) => $q->whereNotNull('handed_in_at')])->orderByDesc('id')->get(),
             'recordings' => Recording::query()->with('golfer')->whereHas('golfer', fn ($q) => $q->consenting())->orderBy('id')->get(),
             'people' => User::query()->whereIn('role', [User::PANEL, User::INSTRUCTOR])->orderBy('name')->get()->groupBy('role'),
@@ -45,7 +48,7 @@ final class RoundController extends Controller
     {
         $ints = static fn (mixed $list): array => array_values(array_map(intval(...), (array) $list));
         try {
-            $round = $plan($request->string('name')->value(), $request->string('kind')->value(), $ints($request->validated('recordings')), $ints($request->validated('members')), $request->validated('show'), $this->user());
+            $round = $plan($request->string('name')->value(), $request->string('kind')->value(), $ints($request->validated('recordings')), $ints($request->validated('members')), $request->validated('show'), $this->user(), $request->validated('lens') ?? StandardLenses::DEFAULT);
         } catch (ActionException $e) {
             return back()->withInput()->with('refused', $e->getMessage());
         }

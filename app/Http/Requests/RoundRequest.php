@@ -7,6 +7,7 @@ namespace App\Http\Requests;
 use App\Models\Recording;
 use App\Models\Round;
 use App\Models\User;
+use App\Queries\Codebooks;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 
@@ -23,6 +24,7 @@ final class RoundRequest extends FormRequest
         return [
             'name' => ['required', 'string', 'max:120'],
             'kind' => ['required', Rule::in([Round::PANEL, Round::STAFF])],
+            'lens' => ['sometimes', 'string', Rule::in(array_keys(app(Codebooks::class)->document()->lenses()))],
             'show' => ['required', Rule::in(['both', 'film', 'trace'])],
             'recordings' => ['required', 'array', 'min:1', 'max:200'],
             'recordings.*' => ['distinct', Rule::exists(Recording::class, 'id')],

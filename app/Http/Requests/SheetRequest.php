@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use Core\Codebook\Codebook;
+use App\Models\Reading as Sheet;
+use App\Queries\Codebooks;
 use Core\Motion\Station;
 use Core\Reading\Decision;
 use Core\Reading\Presence;
@@ -23,7 +24,9 @@ final class SheetRequest extends FormRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        $faults = Codebook::standard()->keys();
+        /** @var Sheet $reading */
+        $reading = $this->route('reading');
+        $faults = app(Codebooks::class)->of($reading->loadMissing('case.round')->case->round)->keys();
 
         return [
             'version' => ['required', 'integer', 'min:0'],

@@ -91,6 +91,7 @@ final readonly class Slips implements Check
         if ($jump === null) {
             return [];
         }
+
         // From the first jump to the last: in between, one foot stood where the device does not see it.
         return [new QualityFinding(
             'foot-off', 'serious', sprintf('The share jumps at %.2f s faster than a golfer can move: a foot left the edge of the device.', $jump[0]),

@@ -29,7 +29,7 @@ export class TracePlot {
   restyle() { this.plot.destroy(); this.build(); }
 
   build() {
-    const [ink, quiet, rule, lead] = ['--ink', '--quiet', '--rule', '--lead'].map(css);
+    const [ink, quiet, rule, lead, warn] = ['--ink', '--quiet', '--rule', '--lead', '--warn'].map(css);
     const font = '12px "Atkinson Next"';
     const axis = { stroke: quiet, font, grid: { stroke: rule, width: 1 }, ticks: { show: false } };
     const force = Boolean(this.stage.evidence.trace.total);
@@ -45,12 +45,34 @@ export class TracePlot {
         ...(force ? [{ ...axis, scale: 'force', side: 1, size: 46, grid: { show: false }, splits: () => [50, 100, 150], values: (u, v) => v.map((s) => `${s} %`) }] : []),
       ],
       series: [{}, { stroke: lead, width: 2.5, points: { show: false } }, ...(force ? [{ scale: 'force', stroke: quiet, width: 1.2, dash: [2, 3], points: { show: false } }] : [])],
-      hooks: { drawClear: [(u) => this.stations(u, ink, quiet, rule)] },
+      hooks: { drawClear: [(u) => { this.quality(u, warn); this.stations(u, ink, quiet, rule); }] },
     }, this.data, this.host);
     this.plot.over.append(this.now);
     this.now.style.top = '0';
     this.now.style.bottom = '0';
     this.now.style.height = '100%';
+  }
+
+  /** Spans in which the instrument failed: slanted lines over the plot, so that colour is not all that tells. */
+  quality(u, warn) {
+    const g = u.ctx;
+    for (const finding of this.stage.evidence.quality ?? []) {
+      if (finding.from_s === null || finding.effect === 'unaffected') continue;
+      const a = Math.max(u.bbox.left, u.valToPos(finding.from_s, 'x', true));
+      const b = Math.min(u.bbox.left + u.bbox.width, Math.max(u.valToPos(finding.to_s, 'x', true), a + 3));
+      if (b <= a) continue;
+      g.save();
+      g.beginPath();
+      g.rect(a, u.bbox.top, b - a, u.bbox.height);
+      g.clip();
+      g.strokeStyle = warn;
+      g.globalAlpha = finding.severity === 'serious' ? 0.55 : 0.3;
+      g.lineWidth = 1.5 * devicePixelRatio;
+      g.beginPath();
+      for (let x = a - u.bbox.height; x < b; x += 9 * devicePixelRatio) { g.moveTo(x, u.bbox.top + u.bbox.height); g.lineTo(x + u.bbox.height, u.bbox.top); }
+      g.stroke();
+      g.restore();
+    }
   }
 
   stations(u, ink, quiet, rule) {

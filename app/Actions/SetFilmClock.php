@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\AuditEntry;
+use App\Models\Motion;
+use App\Models\Recording;
+use App\Models\User;
+use Core\Measurement\SharedEvent;
+use Core\Motion\ClockMatch;
+use Core\Motion\Motion as CoreMotion;
+use Core\Motion\Station;
+use Core\Motion\StationsFromTrace;
+use Core\Motion\Views;
+use Illuminate\Support\Facades\DB;
+
+/** Brings the film's clock to the trace's: by a shared signal, by impact, or by hand in frames and samples. */
+final readonly class SetFilmClock
+{
+    public function __construct(private MeasureRecording $measure)
+    {
+    }
+
+    /**
+     * @param  'correlation'|'impact'|'hand'  $by
+     * @param  float  $shift  s, by hand only
+     *
+     * @throws ActionException when nothing matches
+     */
+    public function __invoke(Recording $recording, string $by, User $user, float $shift = 0.0): ClockMatch
+    {
+        return DB::transaction(function () use ($recording, $by, $user, $shift): ClockMatch {
+            $recording = Recording::query()->lockForUpdate()->with(['views', 'stations', 'channels'])->findOrFail($recording->id);
+            if ($recording->views->isEmpty()) {
+                throw new ActionException('There is no film of this recording, so there is no second clock.');
+            }
+            $before = $recording->film_offset_s;
+            $match = match ($by) {
+                'hand' => new ClockMatch($before + $shift, $recording->film_clock_uncertainty_s ?? 0.004, 'hand'),
+                'impact' => $this->byImpact($recording),
+                default => SharedEvent::match(self::views($recording), $recording->trace()),
+            };
+            if ($match === null) {
+                throw new ActionException('Film and trace show nothing that can be matched for certain; the clocks stay as they are.');
+            }
+            if (abs($match->offsetS) > 30.0) {
+                throw new ActionException('The clocks would lie over half a minute apart; nothing was changed.');
+            }
+            $recording->update(['film_offset_s' => $match->offsetS, 'film_clock_uncertainty_s' => $match->uncertaintyS, 'film_clock_by' => $match->by]);
+            // Stations seen in the film go with its clock.
+            $recording->stations()->where('source', 'motion')->update(['t_s' => DB::raw('t_s + '.sprintf('%.9F', $match->offsetS - $before))]);
+            $recording->load('stations');
+            ($this->measure)($recording);
+            AuditEntry::note($user, 'clock', "recording {$recording->public_id}", ['by' => $match->by, 'offset_ms' => round(1000 * $match->offsetS, 2)]);
+
+            return $match;
+        });
+    }
+
+    /** The film's own impact against the trace's: the one in its file, else the one proposed from the trace. */
+    private function byImpact(Recording $recording): ?ClockMatch
+    {
+        $film = $recording->stations->first(fn ($m): bool => $m->code === 'IM' && $m->source === 'motion');
+        $file = $recording->stations->first(fn ($m): bool => $m->code === 'IM' && $m->source === 'file');
+        $trace = $file?->toCore() ?? StationsFromTrace::find($recording->trace())?->times->get(Station::Impact);
+        if ($film === null || $trace === null) {
+            return null;
+        }
+        $own = $film->toCore();
+        $match = ClockMatch::byImpact($own, $trace);
+
+        return new ClockMatch($recording->film_offset_s + $match->offsetS, $match->uncertaintyS, 'impact');
+    }
+
+    private static function views(Recording $recording): Views
+    {
+        return new Views(...$recording->views->map(static fn (Motion $m): CoreMotion => $m->toCore())->values()->all());
+    }
+}

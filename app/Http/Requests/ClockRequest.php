@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use Illuminate\Foundation\Http\FormRequest;
+
+/** How the film's clock is to be brought to the trace's. */
+final class ClockRequest extends FormRequest
+{
+    public function authorize(): bool
+    {
+        return true;
+    }
+
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return ['by' => ['required', 'in:correlation,impact,hand'], 'shift' => ['required_if:by,hand', 'nullable', 'numeric', 'between:-1,1']];
+    }
+}

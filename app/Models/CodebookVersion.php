@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Carbon;
+
+/**
+ * A codebook as it was at one time. The one shipped with the program needs no row.
+ *
+ * @property int $id
+ * @property string $version
+ * @property array<mixed> $document
+ * @property string $note
+ * @property Carbon $created_at
+ */
+final class CodebookVersion extends Model
+{
+    public const UPDATED_AT = null;
+
+    protected $fillable = ['version', 'document', 'note', 'created_by'];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['document' => 'array'];
+    }
+}

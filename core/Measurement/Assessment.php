@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Measurement;
+
+use Core\Trace\Quality;
+use Core\Trace\QualityFinding;
+
+/** A swing measured with the faults of its instrument taken into account. */
+final readonly class Assessment
+{
+    /**
+     * @param  list<QualityFinding>  $findings
+     * @param  Measurements  $unlimited  as if the instrument had been sound
+     */
+    private function __construct(public Measurements $measurements, public array $findings, private Measurements $unlimited)
+    {
+    }
+
+    public static function of(Evidence $evidence): self
+    {
+        $findings = $evidence->trace === null ? [] : Quality::of($evidence->trace);
+        $all = Meter::read($evidence);
+
+        return new self($all->limitedBy($findings), $findings, $all);
+    }
+
+    /** @return list<array<string, mixed>> every finding with the keys of the measures it touches */
+    public function quality(): array
+    {
+        return array_map(fn (QualityFinding $f): array => [
+            ...$f->toArray(),
+            'measurements' => $f->effect === QualityFinding::UNAFFECTED ? [] : $this->unlimited->touchedBy($f),
+        ], $this->findings);
+    }
+}

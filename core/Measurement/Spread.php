@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Measurement;
+
+use Core\CoreException;
+
+/**
+ * A golfer's own spread of one measure over a series of swings, and what a change between two series is worth. Cold
+ * first swings are left out by the caller; missing and censored values are not numbers and do not enter.
+ */
+final readonly class Spread
+{
+    private function __construct(public int $n, public float $mean, public float $sd)
+    {
+    }
+
+    /**
+     * @param  list<float>  $values
+     * @return self|null null below two values
+     */
+    public static function of(array $values): ?self
+    {
+        $n = count($values);
+        if ($n < 2) {
+            return null;
+        }
+        $mean = array_sum($values) / $n;
+
+        return new self($n, $mean, sqrt(array_sum(array_map(static fn (float $v): float => ($v - $mean) ** 2, $values)) / ($n - 1)));
+    }
+
+    /** @param  list<Measurements>  $swings */
+    public static function ofSwings(array $swings, Measure $measure, ?string $station = null): ?self
+    {
+        $values = [];
+        foreach ($swings as $swing) {
+            $m = $swing->get($measure, $station);
+            if ($m->censored === null && $m->number() !== null) {
+                $values[] = $m->number();
+            }
+        }
+
+        return self::of($values);
+    }
+
+    /**
+     * After minus before with a 95 % half-width: Welch's interval over the swings, joined with the part of the
+     * instrument's error that does not average out. $quantile is Student's t at 97.5 % for the degrees() given.
+     *
+     * @return array{change: float, uncertainty: float, verdict: 'more'|'less'|'no change beyond the spread'}
+     */
+    public static function change(self $before, self $after, float $quantile, float $instrument): array
+    {
+        $change = $after->mean - $before->mean;
+        $u = hypot($quantile * sqrt($before->sd ** 2 / $before->n + $after->sd ** 2 / $after->n), $instrument);
+
+        return ['change' => $change, 'uncertainty' => $u, 'verdict' => abs($change) <= $u ? 'no change beyond the spread' : ($change > 0 ? 'more' : 'less')];
+    }
+
+    /** Welch–Satterthwaite degrees of freedom of a change. */
+    public static function degrees(self $before, self $after): float
+    {
+        $a = $before->sd ** 2 / $before->n;
+        $b = $after->sd ** 2 / $after->n;
+        if ($a + $b <= 0.0) {
+            throw new CoreException('Swings that do not differ at all have no spread to judge a change by.');
+        }
+
+        return ($a + $b) ** 2 / ($a ** 2 / ($before->n - 1) + $b ** 2 / ($after->n - 1));
+    }
+}
