@@ -11,8 +11,7 @@ use App\Models\StationMark;
 use App\Queries\AcademyNorms;
 use App\Queries\Codebooks;
 use Core\Codebook\ClubGroup;
-use Core\Codebook\Shown;
-use Core\Measurement\Assessment;
+use Core\Codebook\SwingReport;
 use Core\Version;
 
 /** Measures a recording and judges every fault under every lens; keeps the result with what it was made from. */
@@ -32,32 +31,19 @@ final readonly class MeasureRecording
             return $kept;
         }
         $recording->loadMissing('channels');
-        $evidence = $recording->evidence($this->norms->get());
-        $assessment = Assessment::of($evidence);
-        $held = Shown::of($evidence, $assessment->findings);
+        $report = new SwingReport($recording->evidence($this->norms->get()));
         $faults = [];
         foreach (array_keys($document->lenses()) as $lens) {
-            $codebook = $document->under($lens, ClubGroup::of($recording->club), $recording->swing);
-            foreach ($codebook->faults as $key => $fault) {
-                $judgement = $codebook->judge($key, $assessment->measurements, $held);
-                $faults[$lens][$key] = [
-                    'observability' => $fault->sight($held)->value,
-                    'proxy' => $fault->proxy($held),
-                    'verdict' => $judgement->verdict->value,
-                    'margin' => $judgement->margin === null ? null : round($judgement->margin, 3),
-                    'sentence' => $judgement->sentence,
-                    'deciding' => $judgement->deciding,
-                ];
-            }
+            $faults[$lens] = $report->faults($document->under($lens, ClubGroup::of($recording->club), $recording->swing));
         }
 
         return MeasurementSet::query()->updateOrCreate(['recording_id' => $recording->id], [
             'core_version' => Version::CURRENT,
             'codebook_version' => $document->version(),
             'inputs_checksum' => $inputs,
-            'measurements' => $assessment->measurements->toArray(),
+            'measurements' => $report->assessment->measurements->toArray(),
             'faults' => $faults,
-            'quality' => $assessment->quality(),
+            'quality' => $report->assessment->quality(),
         ]);
     }
 

@@ -59,7 +59,7 @@ final class StandardFaults
             'no-load' => [
                 'name' => 'never loads the trail side', 'look_for' => 'the body stays, or tips to the lead side', 'in_the_trace' => 'trail share hardly rises', 'station' => 'LB',
                 'supported' => ['trail_peak', '<', 54], 'contradicted' => ['trail_peak', '>', 61],
-                'sights' => self::pressure('lean of the trunk to the lead side', ['chest_sway@LB', '>', 2], ['chest_sway@LB', '<', -4]),
+                'sights' => self::pressure('lean of the trunk to the lead side', ['chest_sway@LB', '>', 9], ['chest_sway@LB', '<', 4]),
                 'confused_with' => ['a quiet centre, played on purpose'], 'counter_example' => 'Trail share past 60 % by lead-arm level, however little the body is seen to move.',
                 'disagreement' => 'Quiet-centre players load far less on purpose; other lenses draw the line elsewhere.',
                 'misses' => ['high weak', 'slice'], 'cause' => 'told to keep the pressure forward', 'consequence' => 'nothing to shift from', 'helps' => ['rocker', 'step-in'], 'harms' => ['box-turn'],
@@ -74,7 +74,7 @@ final class StandardFaults
             'late-load' => [
                 'name' => 'loads too long', 'look_for' => 'still moving back near the top', 'in_the_trace' => 'trail share peaks near the top', 'station' => 'TP',
                 'supported' => ['trail_peak_at', '>', 0.85], 'contradicted' => ['trail_peak_at', '<', 0.70],
-                'sights' => self::pressure('how late the pelvis is farthest back', ['pelvis_sway@away_at', '>', 0.95], ['pelvis_sway@away_at', '<', 0.70]),
+                'sights' => self::pressure('how late the pelvis is farthest back'),
                 'confused_with' => ['a loaded top, played on purpose'], 'counter_example' => 'The peak by lead-arm level, the turn finishing over a trail foot that is already giving up pressure.',
                 'disagreement' => 'Players of a loaded top peak at the top by design.',
                 'misses' => ['fat', 'push'], 'cause' => 'a long, slow backswing', 'consequence' => 'pressure comes back late', 'helps' => ['pause-and-complete'], 'harms' => [],
@@ -89,7 +89,7 @@ final class StandardFaults
             'late-recentre' => [
                 'name' => 'pressure comes back late', 'look_for' => 'held on the trail side at the top and into the start down', 'in_the_trace' => 'half the pressure crosses long after the top', 'station' => 'TP',
                 'supported' => ['recentre_lead', '<', -70], 'contradicted' => ['recentre_lead', '>', -40],
-                'sights' => self::pressure('chest and pelvis over the feet at the start down', ['all', ['pelvis_sway@LD', '<', 3], ['chest_sway@LD', '<', -6]], ['pelvis_sway@LD', '>', 8]),
+                'sights' => self::pressure('chest and pelvis over the feet at the start down', ['all', ['pelvis_sway@LD', '<', 3], ['chest_sway@LD', '<', -9]], ['pelvis_sway@LD', '>', 8]),
                 'confused_with' => ['hanging back, which it often causes'], 'counter_example' => 'Pressure crossing the half within a few hundredths of a second of the top.',
                 'disagreement' => 'Lenses differ by as much as a tenth of a second on when it should cross.',
                 'misses' => ['fat', 'push', 'high weak'], 'cause' => 'loading too long, or waiting at the top', 'consequence' => 'hanging back, or arriving late',

@@ -55,7 +55,7 @@ final readonly class BodyMeter
             $here = $time === null ? null : $x?->at($time->t);
             $out[$station->value] = $x === null || $ad === null || $start === null || $this->width === null || $time === null || $here === null
                 ? Measured::none($unit, $this->why($x, [Station::Address, $station], true))
-                : $this->moved($here - $start, hypot($x->noise(), $x->uncertainty($time)), ['AD', $station->value])->within($ad->t, $time->t);
+                : $this->moved($here - $start, hypot($x->noise(), $x->uncertainty($time)), ['AD', $station->value])->between($ad->t, $time->t);
         }
         $tp = $this->signals->time(Station::Top);
         $im = $this->signals->time(Station::Impact);
@@ -174,7 +174,7 @@ final readonly class BodyMeter
             return Measured::none('cm', $y === null && $this->views->has(View::FaceOn) ? 'face-on film has no depth' : $this->why($y, [Station::Address, Station::Impact]));
         }
 
-        return Measured::value('cm', ($after - $before) / 10.0, hypot($y->uncertainty($ad), $y->uncertainty($im)) / 10.0, ['AD', 'IM'])->within($ad->t, $im->t);
+        return Measured::value('cm', ($after - $before) / 10.0, hypot($y->uncertainty($ad), $y->uncertainty($im)) / 10.0, ['AD', 'IM'])->between($ad->t, $im->t);
     }
 
     /** @param  list<Station>  $needed */

@@ -65,7 +65,7 @@ final readonly class FootMeter
                 $noises[] = hypot($part * $feet['lead']->timed($time), (1.0 - $part) * $feet['trail']->timed($time));
             }
 
-            return Measured::value($unit, $means[1] - $means[0], hypot($noises[0], $noises[1]), $stations)->within($a->t, $b->t)->from(Signal::FootCop, Signal::Share);
+            return Measured::value($unit, $means[1] - $means[0], hypot($noises[0], $noises[1]), $stations)->between($a->t, $b->t)->from(Signal::FootCop, Signal::Share);
         }
         $y = $this->signals->cop(1);
         $stance = $this->signals->evidence->stance ?? $trace->stance;
@@ -85,7 +85,7 @@ final readonly class FootMeter
         $per = 100.0 / (($stance->lead->lengthMm + $stance->trail->lengthMm) / 2);
 
         return Measured::value($unit, $per * ($corrected[1] - $corrected[0]), 2.0 * $per * hypot($y->timed($a), $y->timed($b)), $stations)
-            ->within($a->t, $b->t)->from(Signal::Cop, Signal::Share)->indirectly('the net centre of pressure, corrected for the stance');
+            ->between($a->t, $b->t)->from(Signal::Cop, Signal::Share)->indirectly('the net centre of pressure, corrected for the stance');
     }
 
     /** @return array<string, Measured> */

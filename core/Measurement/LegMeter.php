@@ -96,7 +96,7 @@ final readonly class LegMeter
         $timing = $next === null ? 0.0 : (fmod($next - $after + 540.0, 360.0) - 180.0) / 0.01 * $im->uncertainty;
         $u = $spatial ? rad2deg(View::Points->noiseMm() / 190.0) * M_SQRT2 : 9.0;
 
-        return Measured::value('degrees', $turn, hypot($u, $timing), ['AD', 'IM'])->within($ad->t, $im->t)->indirectly($spatial ? null : 'the outline of the trail foot in face-on film');
+        return Measured::value('degrees', $turn, hypot($u, $timing), ['AD', 'IM'])->between($ad->t, $im->t)->indirectly($spatial ? null : 'the outline of the trail foot in face-on film');
     }
 
     /** Heading of the trail foot in degrees from the toe line, positive toward the target. */
@@ -265,7 +265,7 @@ final readonly class LegMeter
 
         return ['knee_gap' => $out, 'knee_gap_growth' => $a === null || $b === null || $tp === null || $sd === null
             ? Measured::none('cm', $only ?? $this->signals->whyNot([Station::Top, Station::DownswingShaft]))
-            : Measured::value('cm', ($b - $a) / 10.0, $u, ['TP', 'SD'])->within($tp->t, $sd->t)];
+            : Measured::value('cm', ($b - $a) / 10.0, $u, ['TP', 'SD'])->between($tp->t, $sd->t)];
     }
 
     /** How far the lead foot points toward the target at address. */

@@ -23,6 +23,7 @@ final readonly class Measured
      * @param  array{value: float, unit: string}|null  $also  the same value in another unit
      * @param  string|null  $near  the station nearest to a time
      * @param  list<Signal>|null  $signals  what it was made from, where that differs from device to device
+     * @param  list<float>|null  $moments  the only times within the window that matter, for a difference of two values
      * @param  string|null  $widened  why the uncertainty is larger than the device's own
      */
     private function __construct(
@@ -39,6 +40,7 @@ final readonly class Measured
         public ?string $near = null,
         public ?string $widened = null,
         public ?array $signals = null,
+        public ?array $moments = null,
     ) {
     }
 
@@ -80,6 +82,12 @@ final readonly class Measured
     public function within(float $from, float $to): self
     {
         return $this->with(['window' => [min($from, $to), max($from, $to)]]);
+    }
+
+    /** For a value made from single moments: what happens between them does not touch it. */
+    public function between(float ...$moments): self
+    {
+        return $this->within(min($moments), max($moments))->with(['moments' => array_values($moments)]);
     }
 
     public function from(Signal ...$signals): self

@@ -99,7 +99,16 @@ final readonly class Measurements
         $made = array_map(static fn (Signal $s): string => $s->value, $m->signals ?? $measure->signals());
         $hit = array_intersect($made, array_map(static fn (Signal $s): string => $s->value, $finding->signals)) !== [];
 
-        return $hit && ($m->window === null || $finding->covers($m->window[0], $m->window[1]));
+        if (! $hit || $m->window === null) {
+            return $hit;
+        }
+        foreach ($m->moments ?? [] as $moment) {
+            if ($finding->covers($moment, $moment)) {
+                return true;
+            }
+        }
+
+        return $m->moments === null && $finding->covers($m->window[0], $m->window[1]);
     }
 
     /** @return array<string, Measured|array<string, Measured>> */

@@ -104,7 +104,7 @@ final readonly class Score
 
         $level = $p->pick('ahead-of-pressure', $level, 60.0, 54.5, 53.5);
         // Who stands up early does so on the lead leg.
-        $level = $p->pick('early-rise', $level, 74.0, 79.0, 80.0);
+        $level = $p->pick('early-rise', $level, 74.0, 79.0, 82.5);
         $knots = [
             [0.0, $setup], [$s['AD'], $setup],
             [min($s['TB'], $peakT - 0.08), $setup - 0.55 * max(0.0, $setup - $peakLead)],
@@ -144,7 +144,7 @@ final readonly class Score
         $rise = $p->pick('late-push', $c->normal(150.0, 4.0), 127.0, 111.5, 106.0);
         $riseAt = $p->pick('late-push', $c->normal(0.062, 0.005), 0.02, -0.012, -0.025);
         $dip = $p->pick('late-push', $c->normal(84.0, 2.5), 88.0, 92.0, 95.0);
-        $riseAt = $p->pick('spin-out', $riseAt, 0.050, 0.036, 0.034);
+        $riseAt = $p->pick('spin-out', $p->pick('hang-back', $riseAt, 0.052, 0.042, 0.034), 0.050, 0.036, 0.034);
         $riseAt = $p->pick('early-rise', $riseAt, 0.106, 0.136, 0.148);
         $hop = $p->pick('jump-off-trail', 0.0, 102.0, 106.0, 108.5);
         $dipT = $s['TP'] + match (true) {
@@ -153,7 +153,7 @@ final readonly class Score
             default => 0.42 * ($s['IM'] - $s['TP']),
         };
         $twist = $c->normal(0.95, 0.08) * ($p->severity('spin-out') > 0 ? 1.25 : 1.0);
-        $couple = $p->pick('weak-couple', $c->normal(12.5, 0.9), 8.0, 4.2, 3.0);
+        $couple = $p->pick('weak-couple', $c->normal(12.5, 0.9), 8.0, 4.2, 3.0) + [0.0, 0.5, 1.2, 2.6][$p->severity('hang-back')];
 
         return [
             'share' => new Curve($knots),

@@ -14,7 +14,7 @@
             <x-notices />
             @foreach($measured->quality as $q)
                 <details class="finding {{ $q['severity'] }}"><summary>{{ $q['sentence'] }}</summary>
-                    <p>{{ ['nulled' => 'Left out', 'widened' => 'Made less certain', 'unaffected' => 'Nothing changed'][$q['effect']] }}@if($q['measurements']): {{ collect($q['measurements'])->map(fn ($k) => \Core\Measurement\Measure::from($k)->label())->join(', ') }}@endif. @if($q['from_s'] !== null)<button type="button" class="plain" data-go="{{ $q['from_s'] }}">Go to {{ number_format($q['from_s'], 2) }} s</button>@endif</p></details>
+                    <p>{{ ['nulled' => 'Left out', 'widened' => 'Made less certain', 'unaffected' => 'Nothing changed'][$q['effect']] }}@if($q['measurements']): {{ collect($q['measurements'])->map(fn ($k) => \Core\Measurement\Measure::from($k)->label())->join(', ') }}@endif. @if($q['from_s'] !== null)<button type="button" class="link" data-go="{{ $q['from_s'] }}">Go to {{ number_format($q['from_s'], 2) }} s</button>@endif</p></details>
             @endforeach
             <nav class="lenses" aria-label="Lens">@foreach($lenses as $key => $name)<a href="{{ route('bench', [$recording, 'lens' => $key]) }}" @if($key === $codebook->lens->key) aria-current="true" @endif>{{ $name }}</a>@endforeach</nav>
             <h2 class="first">What the measurements say</h2>
@@ -68,10 +68,10 @@
             <table class="rows marks"><tr><th>Station</th><th class="num">Time</th><th>From</th>@if($mayMark)<th></th>@endif</tr>
                 @foreach(\Core\Motion\Station::cases() as $s)
                     @php($m = $marks[$s->value] ?? null)
-                    <tr><td><button type="button" class="plain" data-go="{{ $m['t'] ?? '' }}" @disabled(! $m) title="{{ ucfirst($s->definition()) }}">{{ $s->value }}</button></td>
+                    <tr><td><button type="button" class="link" data-go="{{ $m['t'] ?? '' }}" @disabled(! $m) title="{{ ucfirst($s->definition()) }}">{{ $s->value }}</button></td>
                         <td class="num">@if($m){{ number_format($m['t'], 3) }} <small class="quiet">± {{ number_format(1000 * $m['uncertainty'], 0) }} ms</small>@else – @endif</td>
                         <td class="small">@if($m){{ ['hand' => 'marked by hand', 'file' => 'the file', 'motion' => 'body points', 'trace' => 'the trace alone'][$m['source']] }}@if($m['doubt'])<span class="doubt" title="{{ ucfirst($m['doubt']) }}">look again</span>@endif @foreach($m['others'] as $o)<br><span class="quiet">{{ ['hand' => 'hand', 'file' => 'file', 'motion' => 'points', 'trace' => 'trace'][$o['source']] }} {{ number_format($o['t'], 3) }}</span>@endforeach @else not reached, or not found @endif</td>
-                        @if($mayMark)<td style="white-space: nowrap"><form method="post" action="{{ route('bench.mark', $recording) }}" data-mark>@csrf<input type="hidden" name="code" value="{{ $s->value }}"><input type="hidden" name="t_s"><button class="plain" title="Put {{ $s->value }} at the moment shown">put here</button></form>@if(($m['source'] ?? '') === 'hand')<form method="post" action="{{ route('bench.mark', $recording) }}">@csrf<input type="hidden" name="code" value="{{ $s->value }}"><button class="plain">take back</button></form>@endif</td>@endif</tr>
+                        @if($mayMark)<td style="white-space: nowrap"><form method="post" action="{{ route('bench.mark', $recording) }}" data-mark>@csrf<input type="hidden" name="code" value="{{ $s->value }}"><input type="hidden" name="t_s"><button class="link" title="Put {{ $s->value }} at the moment shown">put here</button></form>@if(($m['source'] ?? '') === 'hand')<form method="post" action="{{ route('bench.mark', $recording) }}">@csrf<input type="hidden" name="code" value="{{ $s->value }}"><button class="link">take back</button></form>@endif</td>@endif</tr>
                 @endforeach
             </table>
             @if($recording->motion)
@@ -80,7 +80,7 @@
                 @if($mayMark)
                     @php($frame = 1 / $recording->motion->rate_hz)
                     <div class="clock-keys">@foreach([['hand', -$frame, '− frame'], ['hand', $frame, '+ frame'], ['hand', -1 / $recording->rate_hz, '− sample'], ['hand', 1 / $recording->rate_hz, '+ sample'], ['correlation', null, 'match by the push'], ['impact', null, 'match by impact']] as [$by, $shift, $text])
-                        @if($by !== 'correlation' || $recording->deviceClass()->measuresForce())<form method="post" action="{{ route('bench.clock', $recording) }}">@csrf<input type="hidden" name="by" value="{{ $by }}">@if($shift !== null)<input type="hidden" name="shift" value="{{ sprintf('%.9F', $shift) }}">@endif<button class="plain">{{ $text }}</button></form>@endif
+                        @if($by !== 'correlation' || $recording->deviceClass()->measuresForce())<form method="post" action="{{ route('bench.clock', $recording) }}">@csrf<input type="hidden" name="by" value="{{ $by }}">@if($shift !== null)<input type="hidden" name="shift" value="{{ sprintf('%.9F', $shift) }}">@endif<button class="link">{{ $text }}</button></form>@endif
                     @endforeach</div>
                 @endif
             @endif

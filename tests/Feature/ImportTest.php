@@ -55,7 +55,7 @@ it('imports a file of every device class through the Shelf and measures it', fun
 it('imports a bare trace and says on the Bench what cannot be had without a side-car', function () {
     upload($this, TraceCsv::write(simulated(DeviceClass::Mat)->trace))->assertSessionHas('done');
     $recording = Recording::query()->latest('id')->firstOrFail();
-    $this->actingAs($this->headCoach())->get("/bench/{$recording->public_id}")->assertOk()->assertSee('It was proposed from the trace alone')->assertSee('needs the positions of both feet')->assertSee('no body points were recorded');
+    $this->actingAs($this->headCoach())->get("/bench/{$recording->public_id}")->assertOk()->assertSee('It was proposed from the trace alone')->assertSee('needs where the feet stood')->assertSee('no body points were recorded');
     $this->actingAs($this->headCoach())->getJson("/bench/{$recording->public_id}/evidence")->assertOk()->assertJsonCount(9, 'stations');
 });
 

@@ -52,7 +52,7 @@ final readonly class Plausibility implements Check
         $up = $slope->highest($trace->t0, $slope->end());
         $down = $slope->lowest($trace->t0, $slope->end());
         $end = $share->mean($slope->end() - 0.4, $slope->end());
-        if ($up !== null && $down !== null && $end !== null && -$down->value > 150.0 && -$down->value > 1.6 * $up->value && $end < 30.0) {
+        if ($up !== null && $down !== null && $end !== null && -$down->value > 110.0 && -$down->value > 1.25 * $up->value && $end < 30.0) {
             return $finding('the fastest shift runs away from the target and the swing ends there.');
         }
 

@@ -1,0 +1,131 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands;
+
+use App\Console\TextOptions;
+use Core\Codebook\ClubGroup;
+use Core\Codebook\Codebook;
+use Core\Codebook\CodebookDocument;
+use Core\Codebook\Rule;
+use Core\Codebook\StandardLenses;
+use Core\Codebook\SwingReport;
+use Core\CoreException;
+use Core\Format\SideCar;
+use Core\Format\TraceCsv;
+use Core\Measurement\Evidence;
+use Core\Measurement\Measure;
+use Core\Measurement\Measured;
+use Core\Motion\StationsFromTrace;
+use Core\Motion\StationTimes;
+use Core\Trace\DeviceClass;
+use Illuminate\Console\Command;
+
+final class TraceMeasure extends Command
+{
+    use TextOptions;
+
+    protected $signature = 'trace:measure {file : trace CSV} {--meta= : side-car JSON} {--device= : mat, plate or dual-plate} {--lens='.StandardLenses::DEFAULT.'} {--format=table : table, json or csv}';
+
+    protected $description = 'Measure one recorded swing and judge every fault, from files; needs no database';
+
+    public function handle(): int
+    {
+        try {
+            [$report, $codebook] = $this->report();
+        } catch (CoreException $e) {
+            $this->output->getErrorStyle()->writeln($e->getMessage());
+
+            return self::FAILURE;
+        }
+        match ($this->text('format')) {
+            'json' => $this->line((string) json_encode($report->toArray($codebook), JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION)),
+            'csv' => $this->csv($report),
+            default => $this->readable($report, $codebook),
+        };
+
+        return self::SUCCESS;
+    }
+
+    /** @return array{SwingReport, Codebook} */
+    private function report(): array
+    {
+        $format = $this->text('format');
+        if (! in_array($format, ['table', 'json', 'csv'], true)) {
+            throw new CoreException("--format is '$format', not table, json or csv");
+        }
+        $device = $this->given('device');
+        if ($device !== null && DeviceClass::tryFrom($device) === null) {
+            throw new CoreException("--device is '$device', not mat, plate or dual-plate");
+        }
+        $meta = $this->given('meta');
+        $car = $meta === null ? new SideCar : SideCar::read($this->contents($meta), basename($meta));
+        $codebook = CodebookDocument::standard()->under($this->text('lens'), ClubGroup::of($car->club), $car->swing ?? 'full');
+        $file = $this->text('file');
+        $stream = is_file($file) ? @fopen($file, 'rb') : false;
+        if ($stream === false) {
+            throw new CoreException(basename($file).': the file cannot be read');
+        }
+        try {
+            $trace = TraceCsv::read($stream, basename($file), $device === null ? $car->device : DeviceClass::from($device), $car->stance, $car->massKg);
+        } finally {
+            fclose($stream);
+        }
+        // Stations that are given are taken as they are; only where none is, they are proposed.
+        $found = $car->stations === null ? StationsFromTrace::find($trace) : null;
+
+        return [new SwingReport(new Evidence($car->stations ?? $found->times ?? StationTimes::of([]), $trace, null, $car->stance), $found->doubts ?? []), $codebook];
+    }
+
+    private function contents(string $path): string
+    {
+        $text = is_file($path) ? @file_get_contents($path, false, null, 0, 1_000_001) : false;
+
+        return match (true) {
+            $text === false => throw new CoreException(basename($path).': the file cannot be read'),
+            strlen($text) > 1_000_000 => throw new CoreException(basename($path).': a side-car of over a megabyte'),
+            default => $text,
+        };
+    }
+
+    private function csv(SwingReport $report): void
+    {
+        $out = fopen('php://temp', 'r+b');
+        if ($out === false) {
+            return;
+        }
+        fputcsv($out, ['measure', 'station', 'value', 'unit', 'uncertainty', 'censored', 'reason'], ',', '"', '');
+        $this->each($report, static function (Measure $measure, string $station, Measured $m) use ($out): void {
+            fputcsv($out, [$measure->value, $station, is_array($m->value) ? implode(' ', $m->value) : (is_float($m->value) ? round($m->value, 4) : $m->value), $m->unit, $m->uncertainty === null ? null : round($m->uncertainty, 4), $m->censored, $m->reason], ',', '"', '');
+        });
+        rewind($out);
+        $this->output->write((string) stream_get_contents($out));
+    }
+
+    private function readable(SwingReport $report, Codebook $codebook): void
+    {
+        foreach ($report->assessment->findings as $finding) {
+            $this->line("! {$finding->sentence}");
+        }
+        $rows = [];
+        $this->each($report, static function (Measure $measure, string $station, Measured $m) use (&$rows): void {
+            $rows[] = [$measure->label().($station === '' ? '' : " at $station"), mb_strimwidth(Rule::shown($m), 0, 70, '…'), $m->value === null ? '' : $m->unit];
+        });
+        $this->table(['measure', 'value', 'unit'], $rows);
+        $this->table(['fault', 'verdict', 'margin', 'can it be seen'], array_map(
+            static fn (string $key, array $f): array => [$codebook->fault($key)->name, $f['verdict'], $f['margin'] ?? '', $f['observability']],
+            array_keys($report->faults($codebook)), $report->faults($codebook),
+        ));
+    }
+
+    /** @param  callable(Measure, string, Measured): void  $do */
+    private function each(SwingReport $report, callable $do): void
+    {
+        foreach ($report->assessment->measurements->all() as $key => $found) {
+            foreach ($found instanceof Measured ? ['' => $found] : $found as $station => $m) {
+                $do(Measure::from($key), (string) $station, $m);
+            }
+        }
+    }
+}

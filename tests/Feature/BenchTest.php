@@ -1,0 +1,136 @@
+<?php
+
+use App\Actions\StoreRecording;
+use App\Models\AuditEntry;
+use App\Models\Golfer;
+use App\Models\Motion;
+use App\Models\Recording;
+use App\Models\StationMark;
+use Core\Codebook\Codebook;
+use Core\Motion\Motion as CoreMotion;
+use Core\Motion\Station;
+use Core\Motion\View;
+use Core\Motion\Views;
+use Core\Simulation\Camera;
+use Core\Simulation\GolferSpec;
+use Core\Simulation\Plant;
+use Core\Simulation\Swing;
+use Core\Trace\DeviceClass;
+use Core\Trace\Trace;
+use Illuminate\Database\QueryException;
+use Illuminate\Support\Facades\DB;
+
+function onTheShelf(string $seed, array $plant = [], DeviceClass $device = DeviceClass::DualPlate, array $facts = [], float $filmLag = 0.0): Recording
+{
+    $s = Swing::of(new GolferSpec($seed, new Plant($plant), device: $device));
+    $m = $s->motion();
+
+    return app(StoreRecording::class)(Golfer::query()->where('handedness', 'right')->firstOrFail(), ['club' => 'hybrid', 'source' => 'file', ...$facts], $s->trace, null, new CoreMotion($m->rateHz, $m->points, $m->t0 - $filmLag));
+}
+
+it('finds the stations of a recording by itself and keeps a hand\'s mark beside them', function () {
+    $r = onTheShelf('marks');
+    $found = $r->effectiveStations();
+    expect($found)->toHaveCount(9)->and($found->pluck('source')->unique()->all())->toBe(['motion']);
+    $before = $r->measured()->sole()->measurements['impact_share']['value'];
+    $t = $found['IM']->t_s - 0.05;
+    $this->actingAs($this->headCoach())->post("/bench/{$r->public_id}/stations", ['code' => 'IM', 't_s' => $t])->assertSessionHas('done');
+    $r = $r->fresh();
+    expect($r->stations()->where('code', 'IM')->count())->toBe(2)->and($r->effectiveStations()['IM']->source)->toBe('hand')->and($r->effectiveStations()['IM']->t_s)->toEqualWithDelta($t, 1e-9)
+        ->and($r->measured()->sole()->measurements['impact_share']['value'])->not->toBe($before)
+        ->and(AuditEntry::query()->where('action', 'mark')->count())->toBe(1);
+    $this->get("/bench/{$r->public_id}")->assertSee('marked by hand')->assertSee('take back');
+    $this->post("/bench/{$r->public_id}/stations", ['code' => 'IM'])->assertSessionHas('done');
+    expect($r->fresh()->effectiveStations()['IM']->source)->toBe('motion')->and($r->measured()->sole()->measurements['impact_share']['value'])->toBe($before);
+});
+
+it('refuses a mark out of order or outside the recording, and changes nothing', function (float $t, string $why) {
+    $r = onTheShelf('order');
+    $before = $r->measured()->sole()->updated_at;
+    $this->actingAs($this->headCoach())->post("/bench/{$r->public_id}/stations", ['code' => 'TP', 't_s' => $t])->assertSessionHas('refused', fn (string $s): bool => str_contains($s, $why) && str_contains($s, 'othing was changed'));
+    expect(StationMark::query()->where('source', 'hand')->count())->toBe(0)->and($r->measured()->sole()->updated_at->eq($before))->toBeTrue();
+})->with([[0.2, 'must come after'], [99.0, 'outside the recording']]);
+
+it('lets nobody but the head coach mark a station or set a clock', function () {
+    $r = Recording::query()->firstOrFail();
+    foreach (['tam', 'odile'] as $who) {
+        $this->actingAs($this->person($who))->post("/bench/{$r->public_id}/stations", ['code' => 'IM', 't_s' => 1.0])->assertForbidden();
+        $this->actingAs($this->person($who))->post("/bench/{$r->public_id}/clock", ['by' => 'hand', 'shift' => 0.01])->assertForbidden();
+    }
+    $this->actingAs($this->headCoach())->post("/bench/{$r->public_id}/clock", ['by' => 'hand'])->assertSessionHasErrors('shift');
+    expect(fn () => DB::table('station_times')->insert(['recording_id' => $r->id, 'code' => 'AD', 't_s' => 1, 'uncertainty_s' => 0.1, 'source' => 'hand']))->toThrow(QueryException::class);
+});
+
+it('brings the film\'s clock to the trace\'s by the push, by impact and by a frame, and what was seen in the film goes with it', function () {
+    $r = onTheShelf('c1', ['late-load' => 2], DeviceClass::Plate, [], 0.137);
+    $filmImpact = $r->effectiveStations()['IM']->t_s;
+    $this->actingAs($this->headCoach())->post("/bench/{$r->public_id}/clock", ['by' => 'correlation'])->assertSessionHas('done');
+    $r = $r->fresh();
+    expect($r->film_offset_s)->toEqualWithDelta(0.137, 0.012)->and($r->film_clock_by)->toBe('correlation')->and($r->effectiveStations()['IM']->t_s - $filmImpact)->toEqualWithDelta($r->film_offset_s, 1e-6)
+        ->and($r->views->sole()->toCore($r->film_offset_s)->t0)->toEqualWithDelta(-0.137 + $r->film_offset_s, 1e-9);
+    $offset = $r->film_offset_s;
+    $this->post("/bench/{$r->public_id}/clock", ['by' => 'hand', 'shift' => 1 / 120])->assertSessionHas('done');
+    expect($r->fresh()->film_offset_s)->toEqualWithDelta($offset + 1 / 120, 1e-6);
+    $this->post("/bench/{$r->public_id}/clock", ['by' => 'impact'])->assertSessionHas('done');
+    expect($r->fresh()->film_offset_s)->toEqualWithDelta(0.137, 0.04);
+    $bare = app(StoreRecording::class)(Golfer::query()->firstOrFail(), ['club' => 'hybrid', 'source' => 'file'], Swing::of(new GolferSpec('no film'))->trace);
+    $this->post("/bench/{$bare->public_id}/clock", ['by' => 'impact'])->assertSessionHas('refused', fn (string $s): bool => str_contains($s, 'no film'));
+});
+
+it('switches the lens: other verdicts, other bands, faults that do not count left out', function () {
+    $r = onTheShelf('lens', ['late-load' => 2]);
+    $page = fn (string $lens) => $this->actingAs($this->headCoach())->get("/bench/{$r->public_id}?lens=$lens")->assertOk();
+    expect($r->measured()->sole()->faults['early-recentre']['late-load']['verdict'])->toBe('supported')->and($r->measured()->sole()->faults['loaded-top'])->not->toHaveKey('late-load');
+    $page('early-recentre')->assertSee('loads too long')->assertSee('lenses differ');
+    $page('loaded-top')->assertDontSee('Loads too long is supported')->assertSee('Do not count under this lens');
+    $this->get("/bench/{$r->public_id}?lens=moonwalk")->assertSessionHasErrors('lens');
+});
+
+it('opens a verdict to the curve and threshold it came from', function () {
+    $r = onTheShelf('curve', ['hang-back' => 3]);
+    $this->actingAs($this->headCoach())->get("/bench/{$r->public_id}/why/hang-back")->assertOk()->assertSee('Lead share at impact')->assertSee('rule &lt; 68', false)->assertSee('class="limit"', false)->assertSee('class="curve"', false);
+    foreach (Codebook::standard()->keys() as $fault) {
+        $this->get("/bench/{$r->public_id}/why/$fault")->assertOk()->assertDontSee('INF')->assertDontSee('NAN');
+    }
+    $this->get("/bench/{$r->public_id}/why/moonwalk")->assertNotFound();
+});
+
+it('shows faults of the instrument with what they touch, and leaves those measures out', function () {
+    $s = Swing::of(new GolferSpec('broken'));
+    $channels = $s->trace->channels;
+    $from = (int) (1000 * ($s->stations->t(Station::Top) + 0.02));
+    for ($i = $from; $i < $from + 180; $i++) {
+        $channels['trail_fz_n'][$i] = $channels['trail_fz_n'][$from];
+    }
+    $r = app(StoreRecording::class)(Golfer::query()->firstOrFail(), ['club' => 'hybrid', 'source' => 'file'], new Trace($s->trace->device, 1000.0, $channels, $s->stance, 78.0), $s->stations, $s->motion());
+    $this->actingAs($this->headCoach())->get("/bench/{$r->public_id}")->assertOk()->assertSee('stands still from')->assertSee('Left out')->assertSee('trail force gained after the top');
+    $quality = $this->getJson("/bench/{$r->public_id}/evidence")->json('quality');
+    expect($quality[0]['kind'])->toBe('stuck')->and($quality[0]['from_s'])->toEqualWithDelta($from / 1000, 0.002)->and($r->measured()->sole()->measurements['level_share']['value'])->toBeNull();
+});
+
+it('gives the golfer\'s own spread where a series is held, without the cold swings', function () {
+    foreach (range(1, 5) as $i) {
+        $last = onTheShelf("series$i", [], DeviceClass::Mat, ['series' => 'after', 'is_cold' => $i === 1]);
+    }
+    $this->actingAs($this->headCoach())->get("/bench/{$last->public_id}")->assertOk()->assertSee('series “after”, 5 swings')->assertSee('over 4 swings');
+});
+
+it('holds film of one view beside 3-D points, each once', function () {
+    $s = Swing::of(new GolferSpec('views'));
+    $r = app(StoreRecording::class)(Golfer::query()->firstOrFail(), ['club' => 'hybrid', 'source' => 'file'], $s->trace, null, new Views(Camera::record($s->motion(), View::FaceOn, 'v'), Camera::record($s->motion(), View::DownTheLine, 'v')));
+    expect($r->views()->pluck('view')->all())->toBe(['face-on', 'down-the-line'])->and($r->held()->kinds())->toContain('face-on', 'down-the-line')->not->toContain('points')
+        ->and($r->measured()->sole()->measurements['knee_gap_growth']['reason'])->toContain('3-D points can')
+        ->and(fn () => DB::transaction(fn () => Motion::query()->create(['recording_id' => $r->id, ...Motion::row($s->motion()->seen(View::FaceOn))])))->toThrow(QueryException::class);
+});
+
+it('keeps codebook versions for good and uses the newest for new work', function () {
+    $document = \Core\Codebook\CodebookDocument::standard()->toArray();
+    $document['version'] = '2';
+    $document['faults']['hang-back']['supported'] = ['impact_share', '<', 90];
+    \App\Models\CodebookVersion::query()->create(['version' => '2', 'document' => $document, 'note' => 'stricter']);
+    app()->forgetScopedInstances();
+    $r = onTheShelf('version');
+    expect($r->measured()->sole()->codebook_version)->toBe('2')->and($r->measured()->sole()->faults['early-recentre']['hang-back']['verdict'])->toBe('supported')
+        ->and(app(\App\Queries\Codebooks::class)->of($this->round('Autumn'))->version)->toBe('1')
+        ->and(fn () => DB::transaction(fn () => DB::table('codebook_versions')->update(['note' => 'changed'])))->toThrow(QueryException::class, 'never changed');
+});
