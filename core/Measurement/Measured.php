@@ -85,9 +85,9 @@ final readonly class Measured
     }
 
     /** For a value made from single moments: what happens between them does not touch it. */
-    public function between(float ...$moments): self
+    public function between(float $one, float $other): self
     {
-        return $this->within(min($moments), max($moments))->with(['moments' => array_values($moments)]);
+        return $this->within($one, $other)->with(['moments' => [$one, $other]]);
     }
 
     public function from(Signal ...$signals): self

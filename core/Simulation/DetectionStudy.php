@@ -86,7 +86,7 @@ final class DetectionStudy
         foreach ($points?->times->all() ?? [] as $code => $time) {
             $error = $time->t - (float) $any->stations->t(Station::from($code));
             $this->stationErrors[] = abs($error);
-            $this->unflagged += abs($error) > 3.0 / $any->motionRateHz && ! $points->isDoubtful(Station::from($code)) ? 1 : 0;
+            $this->unflagged += abs($error) > 3.0 / $any->motionRateHz && $points?->isDoubtful(Station::from($code)) === false ? 1 : 0;
         }
         foreach (self::ARMS as $arm => [$device, $views]) {
             $held = new Views(...array_map(static fn (View $v) => $seen[$v->value], $views));

@@ -19,7 +19,7 @@ final class StudyDetection extends Command
     public function handle(): int
     {
         $golfers = max(1, (int) $this->option('golfers'));
-        $seed = (string) $this->option('seed');
+        $seed = is_string($this->option('seed')) ? $this->option('seed') : '';
         $bar = $this->output->createProgressBar($golfers);
         $study = DetectionStudy::run($golfers, $seed, static fn () => $bar->advance());
         $bar->finish();

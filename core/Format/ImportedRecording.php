@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Format;
+
+use Core\Motion\StationTimes;
+use Core\Motion\Views;
+use Core\Trace\Trace;
+
+/** What a file of any format holds of one swing, with what was assumed on the way. */
+final readonly class ImportedRecording
+{
+    /**
+     * @param  list<string>  $notes  what was inferred, in sentences
+     */
+    public function __construct(public Trace $trace, public Views $views, public ?StationTimes $stations, public SideCar $facts, public array $notes = [])
+    {
+    }
+}
