@@ -3,6 +3,7 @@
 use App\Http\Controllers\AgreementController;
 use App\Http\Controllers\BenchController;
 use App\Http\Controllers\CodebookController;
+use App\Http\Controllers\ImportController;
 use App\Http\Controllers\PanelController;
 use App\Http\Controllers\ReadingController;
 use App\Http\Controllers\RecordController;
@@ -40,7 +41,11 @@ Route::middleware('auth')->group(function (): void {
 
     Route::middleware('can:run-academy')->group(function (): void {
         Route::get('/shelf', [ShelfController::class, 'index'])->name('shelf');
-        Route::post('/shelf', [ShelfController::class, 'store'])->name('shelf.store');
+        Route::post('/imports', [ImportController::class, 'store'])->name('imports.store');
+        Route::get('/imports/{import}', [ImportController::class, 'show'])->name('imports.show');
+        Route::put('/imports/{import}', [ImportController::class, 'update'])->name('imports.update');
+        Route::post('/imports/{import}/finish', [ImportController::class, 'finish'])->name('imports.finish');
+        Route::delete('/imports/{import}', [ImportController::class, 'destroy'])->name('imports.drop');
         Route::get('/rounds', [RoundController::class, 'index'])->name('rounds');
         Route::post('/rounds', [RoundController::class, 'store'])->name('rounds.store');
         Route::get('/rounds/{round}', [RoundController::class, 'show'])->name('rounds.show');

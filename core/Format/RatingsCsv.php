@@ -64,6 +64,13 @@ final class RatingsCsv
     /** A finite decimal number, or null. */
     public static function decimal(string $text): ?float
     {
+        // is_numeric() lets through all that the pattern does, and white space, which cells have lost; hex it does not.
+        if (is_numeric($text) && strlen($text) < 24) {
+            $v = (float) $text;
+
+            return is_finite($v) ? $v : null;
+        }
+
         return preg_match('/^[+-]?(\d+\.?\d*|\.\d+)([eE][+-]?\d{1,3})?$/', $text) === 1 && is_finite((float) $text) ? (float) $text : null;
     }
 

@@ -20,26 +20,24 @@ final class TraceCsv
     /**
      * @param  resource  $stream
      * @param  DeviceClass|null  $device  inferred from the columns when null
+     * @param  ColumnMap|null  $map  which columns hold the channels, where they are not called by their published names
      *
      * @throws FormatException naming file, line and column
      */
-    public static function read($stream, string $file, ?DeviceClass $device = null, ?Stance $stance = null, ?float $massKg = null): Trace
+    public static function read($stream, string $file, ?DeviceClass $device = null, ?Stance $stance = null, ?float $massKg = null, ?ColumnMap $map = null): Trace
     {
         $table = new CsvTable($stream, $file);
-        $time = $table->require(['t_s'])['t_s'];
-        $device ??= self::infer($table);
-        $places = $table->require($device->channels());
-        foreach ($device->optionalChannels() as $name) {
-            $at = $table->position($name);
-            if ($at !== null) {
-                $places[$name] = $at;
-            }
+        if ($map === null) {
+            $table->require(['t_s']);
         }
+        $device ??= $map->device ?? self::infer($table);
+        [$time, $places, $factors] = $map === null ? self::places($table, $device) : self::mapped($table, $map);
         $times = [];
         $channels = array_fill_keys(array_keys($places), []);
         $before = -INF;
         foreach ($table->rows() as $line => $cells) {
             $t = RatingsCsv::decimal($cells[$time]) ?? throw FormatException::at($file, $line, 't_s', sprintf("'%s' is no number", RatingsCsv::short($cells[$time])));
+            $t *= $factors['t_s'];
             if ($t <= $before) {
                 throw FormatException::at($file, $line, 't_s', 'the time does not increase');
             }
@@ -51,10 +49,10 @@ final class TraceCsv
                     continue;
                 }
                 $value = RatingsCsv::decimal($cells[$at]) ?? throw FormatException::at($file, $line, $name, sprintf("'%s' is no number", RatingsCsv::short($cells[$at])));
-                if (str_ends_with($name, '_pct') && ($value < -5.0 || $value > 105.0)) {
+                if (str_ends_with($name, '_pct') && ($value * $factors[$name] < -5.0 || $value * $factors[$name] > 105.0)) {
                     throw FormatException::at($file, $line, $name, sprintf('%s is no per cent', $cells[$at]));
                 }
-                $channels[$name][] = $value;
+                $channels[$name][] = $factors[$name] === 1.0 ? $value : $factors[$name] * $value;
             }
             if (count($times) > self::MOST_SAMPLES) {
                 throw FormatException::at($file, $line, 't_s', 'more than 200,000 samples');
@@ -86,6 +84,39 @@ final class TraceCsv
         }
 
         return implode("\n", $lines)."\n";
+    }
+
+    /** @return array{int, array<string, int>, array<string, float>} place of the time, places of the channels, factors */
+    private static function places(CsvTable $table, DeviceClass $device): array
+    {
+        $time = $table->require(['t_s'])['t_s'];
+        $places = $table->require($device->channels());
+        foreach ($device->optionalChannels() as $name) {
+            $at = $table->position($name);
+            if ($at !== null) {
+                $places[$name] = $at;
+            }
+        }
+
+        return [$time, $places, array_fill_keys(['t_s', ...array_keys($places)], 1.0)];
+    }
+
+    /** @return array{int, array<string, int>, array<string, float>} */
+    private static function mapped(CsvTable $table, ColumnMap $map): array
+    {
+        $missing = $map->missing();
+        if ($missing !== []) {
+            throw FormatException::at($table->file, 1, $missing[0], 'no column was chosen for it');
+        }
+        $places = $factors = [];
+        foreach ($map->channels as $channel => $c) {
+            $places[$channel] = $table->require([$c['column']])[$c['column']];
+            $factors[$channel] = $map->factor($channel);
+        }
+        $time = $places['t_s'];
+        unset($places['t_s']);
+
+        return [$time, $places, $factors];
     }
 
     private static function infer(CsvTable $table): DeviceClass

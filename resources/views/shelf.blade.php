@@ -29,13 +29,12 @@
         </table></div>
     @endif
     <h2 id="add">Add a recording from a file</h2>
-    <form method="post" action="{{ route('shelf.store') }}" enctype="multipart/form-data" style="display: grid; grid-template-columns: repeat(auto-fit, minmax(240px, 1fr)); gap: 0.9rem 1.4rem; max-width: 62rem">
+    <form method="post" action="{{ route('imports.store') }}" enctype="multipart/form-data" style="display: grid; grid-template-columns: repeat(auto-fit, minmax(240px, 1fr)); gap: 0.9rem 1.4rem; max-width: 62rem">
         @csrf
         <div><label class="label" for="golfer">Golfer, with a valid consent</label><div class="select is-fullwidth"><select id="golfer" name="golfer" required>@foreach($golfers as $g)<option value="{{ $g->id }}" @selected(old('golfer') == $g->id)>{{ $g->pseudonym }} ({{ $g->handedness }}-handed)</option>@endforeach</select></div></div>
-        <div><label class="label" for="trace">Trace, CSV</label><input class="input" style="padding: 0.4rem" id="trace" name="trace" type="file" accept=".csv,text/csv" required></div>
+        <div><label class="label" for="trace">Recording: CSV, bundle or C3D</label><input class="input" style="padding: 0.4rem" id="trace" name="trace" type="file" accept=".csv,.json,.c3d,text/csv,application/json" required></div>
         <div><label class="label" for="meta">Side-car, JSON <span class="quiet">(if there is one)</span></label><input class="input" style="padding: 0.4rem" id="meta" name="meta" type="file" accept=".json,application/json"></div>
-        <div><label class="label" for="device">Device class</label><div class="select is-fullwidth"><select id="device" name="device"><option value="">told by the columns</option><option value="mat">pressure mat</option><option value="plate">force plate</option><option value="dual-plate">two force plates</option></select></div></div>
-        <div style="align-self: end"><button class="act">Read the file</button></div>
+        <div style="align-self: end"><button class="act">Look at it</button></div>
     </form>
-    <p class="small quiet" style="margin-top: 0.8rem; max-width: 62rem">Columns: t_s and, for a mat, lead_pct, trail_pct, copx_mm, copy_mm; for a plate fx_n, fy_n, fz_n, mz_nm, copx_mm, copy_mm; for two plates the same with lead_ and trail_ in front. The side-car holds mass_kg, handedness, club, stance, stations. A file with a fault in it is refused whole.</p>
+    <p class="small quiet" style="margin-top: 0.8rem; max-width: 62rem">You see what was understood – columns, units, the trace, its quality, the stations – before anything is stored. Any CSV with a header will do: columns are guessed by their names and can be set right. Files may also be dropped on the fields.</p>
 </x-layout>

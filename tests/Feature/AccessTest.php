@@ -53,7 +53,7 @@ it('refuses every change that is the head coach\'s to anybody else', function (s
     $user = $this->person($who);
     $round = $this->round('Autumn')->public_id;
     $entry = KeyEntry::query()->first()->id;
-    foreach (["/rounds/$round/open", "/rounds/$round/close", "/rounds/$round/publish", "/panel/entries/$entry/ruling", '/rounds', '/shelf'] as $path) {
+    foreach (["/rounds/$round/open", "/rounds/$round/close", "/rounds/$round/publish", "/panel/entries/$entry/ruling", '/rounds', '/imports'] as $path) {
         $this->actingAs($user)->post($path, ['ruling' => 'present', 'reason' => 'because I say so'])->assertForbidden();
     }
     expect($this->round('Autumn')->state)->toBe('open')->and(KeyEntry::query()->whereNotNull('ruling')->exists())->toBeFalse();

@@ -2,6 +2,7 @@
 
 use App\Models\AuditEntry;
 use App\Models\Golfer;
+use App\Models\PendingImport;
 use App\Models\Recording;
 use App\Models\TraceChannel;
 use Core\Format\TraceCsv;
@@ -25,14 +26,17 @@ function sideCar(Swing $s, array $change = []): string
     ]);
 }
 
-/** Posts files to the Shelf as the head coach. */
+/** Sends files and puts them on the Shelf as the head coach; the answer is that of the step that refused, or of the last. */
 function upload(object $test, string $csv, ?string $json = null, array $change = [])
 {
-    return $test->actingAs($test->headCoach())->post('/shelf', array_filter([
+    $sent = $test->actingAs($test->headCoach())->post('/imports', array_filter([
         'golfer' => Golfer::query()->where('pseudonym', 'Wren')->value('id'),
         'trace' => UploadedFile::fake()->createWithContent('swing.csv', $csv),
         'meta' => $json === null ? null : UploadedFile::fake()->createWithContent('swing.json', $json), ...$change,
     ]));
+    $import = PendingImport::query()->latest('id')->first();
+
+    return $import === null || $sent->getSession()->has('refused') || $sent->getSession()->has('errors') ? $sent : $test->post("/imports/{$import->public_id}/finish");
 }
 
 it('imports a file of every device class through the Shelf and measures it', function (DeviceClass $device) {
@@ -86,8 +90,8 @@ it('stores nothing for a golfer without a valid consent', function () {
 });
 
 it('asks for what is missing from the form', function () {
-    $this->actingAs($this->headCoach())->post('/shelf', [])->assertSessionHasErrors(['golfer', 'trace']);
-    upload($this, 'x', null, ['device' => 'scale'])->assertSessionHasErrors('device');
+    $this->actingAs($this->headCoach())->post('/imports', [])->assertSessionHasErrors(['golfer', 'trace']);
+    upload($this, 'x', null, ['golfer' => 0])->assertSessionHasErrors('golfer');
 });
 
 it('imports by command, and refuses by command', function () {

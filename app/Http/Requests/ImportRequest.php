@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Models\Golfer;
-use Core\Trace\DeviceClass;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 
@@ -21,7 +20,6 @@ final class ImportRequest extends FormRequest
     {
         return [
             'golfer' => ['required', Rule::exists(Golfer::class, 'id')],
-            'device' => ['nullable', Rule::enum(DeviceClass::class)],
             'trace' => ['required', 'file', 'max:40960'],
             'meta' => ['nullable', 'file', 'max:256'],
         ];
@@ -31,7 +29,7 @@ final class ImportRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'trace.required' => 'Choose the CSV file of the trace.',
+            'trace.required' => 'Choose the file of the recording.',
             'trace.max' => 'The trace file is larger than 40 MB; nothing was stored.',
             'trace.uploaded' => 'The trace file did not arrive whole; nothing was stored. Try again.',
         ];
