@@ -139,7 +139,7 @@ final readonly class ColumnMap
     /** @return list<string> the header's words in small letters; "LeftFz" gives left, fz */
     private static function words(string $column): array
     {
-        $spaced = (string) preg_replace('/(?<=[a-z])(?=[A-Z])/', ' ', $column);
+        $spaced = (string) preg_replace('/(?<=[a-z]{2})(?=[A-Z])/', ' ', $column);
 
         return array_values(array_filter(explode(' ', (string) preg_replace('/[^a-z0-9]+/', ' ', strtolower($spaced))), static fn (string $w): bool => $w !== ''));
     }

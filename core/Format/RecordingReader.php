@@ -50,7 +50,7 @@ final class RecordingReader
         $trace = new Trace($in->trace->device, $in->trace->rateHz, $in->trace->channels, $stance ?? $in->trace->stance, $mass ?? $in->trace->massKg, $in->trace->t0, $in->trace->clockJitterS);
 
         return new ImportedRecording($trace, $in->views, $car->stations ?? $in->stations, new SideCar(
-            $trace->massKg, $settings->hand ?? $own->hand ?? $car->hand, $car->club ?? $own->club, $car->swing ?? $own->swing, $trace->stance, null, $trace->device, $car->deviceName ?? $own->deviceName,
+            $trace->massKg, $own->hand ?? $settings->hand ?? $car->hand, $car->club ?? $own->club, $car->swing ?? $own->swing, $trace->stance, null, $trace->device, $car->deviceName ?? $own->deviceName,
         ), $in->notes);
     }
 }

@@ -112,3 +112,56 @@ it('imports by command, and refuses by command', function () {
         rmdir($dir);
     }
 });
+
+it('shows what a foreign file would become, takes corrections, and remembers them for the next', function () {
+    $s = simulated(DeviceClass::Mat);
+    $csv = "when,west,east,px,py\n";
+    foreach ($s->trace->channels['lead_pct'] as $i => $lead) {
+        $csv .= sprintf("%d,%s,%s,%s,%s\n", 10 * $i, $lead, $s->trace->channels['trail_pct'][$i], $s->trace->channels['copx_mm'][$i] / 1000, $s->trace->channels['copy_mm'][$i] / 1000);
+    }
+    $send = fn (string $text) => $this->actingAs($this->headCoach())->post('/imports', ['golfer' => Golfer::query()->where('pseudonym', 'Wren')->value('id'), 'trace' => UploadedFile::fake()->createWithContent('odd.csv', $text)]);
+    $send($csv)->assertRedirect();
+    $import = PendingImport::query()->latest('id')->sole();
+    $this->get("/imports/{$import->public_id}")->assertOk()->assertSee('The columns are not recognised')->assertDontSee('Put it on the Shelf');
+    $this->post("/imports/{$import->public_id}/finish")->assertSessionHas('refused');
+    $settings = ['device' => 'mat', 'club' => 'hybrid', 'series' => 'before', 'lead_x' => '230', 'trail_x' => '-230', 'columns' => ['t_s' => 'when', 'lead_pct' => 'west', 'trail_pct' => 'east', 'copx_mm' => 'px', 'copy_mm' => 'py'], 'units' => ['t_s' => 'ms', 'lead_pct' => '%', 'trail_pct' => '%', 'copx_mm' => 'm', 'copy_mm' => 'm']];
+    $this->put("/imports/{$import->public_id}", $settings)->assertRedirect();
+    $this->get("/imports/{$import->public_id}")->assertOk()->assertSee('class="curve"', false)->assertSee('100 samples a second')->assertSee('46 cm between the feet')->assertSee('Put it on the Shelf');
+    $this->post("/imports/{$import->public_id}/finish")->assertSessionHas('done');
+    $recording = Recording::query()->latest('id')->firstOrFail();
+    expect($recording->series)->toBe('before')->and($recording->club)->toBe('hybrid')->and($recording->trace()->channels['copx_mm'][60])->toEqualWithDelta($s->trace->channels['copx_mm'][60], 0.01)
+        ->and(PendingImport::query()->count())->toBe(0)->and(Illuminate\Support\Facades\Storage::disk('local')->exists($import->path))->toBeFalse();
+    // The next file with the same header is understood at once.
+    $send(str_replace("\n100,", "\n101,", $csv))->assertRedirect();
+    $next = PendingImport::query()->latest('id')->sole();
+    $this->get("/imports/{$next->public_id}")->assertOk()->assertSee('Mapped as the last file')->assertSee('Put it on the Shelf');
+    $this->delete("/imports/{$next->public_id}")->assertRedirect('/shelf');
+    expect(PendingImport::query()->count())->toBe(0);
+});
+
+it('imports a bundle and a C3D file by page and by command', function () {
+    $s = Swing::of(new GolferSpec('bundle up', new Plant(['sway' => 3])));
+    $bundle = Core\Format\RecordingBundle::write(new Core\Format\ImportedRecording($s->trace, new Core\Motion\Views($s->motion()), null, new Core\Format\SideCar(78.0, Core\Motion\Handedness::Right, 'hybrid', 'full', $s->stance)));
+    upload($this, $bundle)->assertSessionHas('done');
+    $recording = Recording::query()->latest('id')->firstOrFail();
+    expect($recording->views()->count())->toBe(1)->and($recording->measured->faults['early-recentre']['sway']['verdict'])->toBe('supported')->and($recording->effectiveStations()['IM']->source)->toBe('motion');
+    $left = str_replace('"handedness":"right"', '"handedness":"left"', $bundle);
+    upload($this, $left)->assertSessionHas('refused', fn (string $m): bool => str_contains($m, 'left-handed, but Wren is right-handed'));
+    $file = tempnam(sys_get_temp_dir(), 'vc').'.c3d';
+    file_put_contents($file, chr(2).chr(0x50).str_repeat("\0", 2000));
+    expect(Artisan::call('recording:import', ['file' => $file, '--golfer' => 'Wren']))->toBe(1)->and(Artisan::call('recording:import', ['file' => $file, '--golfer' => 'Wren', '--target' => 'up']))->toBe(1);
+    unlink($file);
+});
+
+it('keeps imports to the head coach and never takes settings that are none', function () {
+    upload($this, TraceCsv::write(simulated(DeviceClass::Mat)->trace), null, []);
+    $this->actingAs($this->headCoach())->post('/imports', ['golfer' => Golfer::query()->where('pseudonym', 'Wren')->value('id'), 'trace' => UploadedFile::fake()->createWithContent('a.csv', "t_s,a\n")]);
+    $import = PendingImport::query()->sole();
+    foreach (['mass_kg' => 5, 'device' => 'scale', 'target' => 'up', 'units' => ['t_s' => 'fortnight'], 'lead_x' => 'left'] as $name => $value) {
+        $this->put("/imports/{$import->public_id}", [$name => $value])->assertSessionHasErrors();
+    }
+    foreach (['tam', 'odile'] as $who) {
+        $this->actingAs($this->person($who))->get("/imports/{$import->public_id}")->assertForbidden();
+        $this->actingAs($this->person($who))->post("/imports/{$import->public_id}/finish")->assertForbidden();
+    }
+});

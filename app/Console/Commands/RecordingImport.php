@@ -8,7 +8,7 @@ use App\Actions\ActionException;
 use App\Actions\ImportTraceFile;
 use App\Console\TextOptions;
 use App\Models\Golfer;
-use Core\Format\FormatException;
+use Core\CoreException;
 use Core\Trace\DeviceClass;
 use Illuminate\Console\Command;
 
@@ -16,8 +16,9 @@ final class RecordingImport extends Command
 {
     use TextOptions;
 
-    protected $signature = 'recording:import {file : trace CSV}
-        {--meta= : side-car JSON} {--golfer= : pseudonym of a golfer with consent} {--device= : mat, plate or dual-plate}';
+    protected $signature = 'recording:import {file : trace CSV, recording bundle or C3D}
+        {--meta= : side-car JSON} {--golfer= : pseudonym of a golfer with consent} {--device= : mat, plate or dual-plate}
+        {--target=+x : for C3D, the laboratory axis that points to the target} {--series= : name of the series it belongs to} {--cold : one of the first swings of its series}';
 
     protected $description = 'Put a recorded trace on the Shelf';
 
@@ -38,9 +39,13 @@ final class RecordingImport extends Command
         if ($device !== null && DeviceClass::tryFrom($device) === null) {
             return $this->refuse("--device is '$device', not mat, plate or dual-plate");
         }
+        $target = $this->text('target');
+        if (! in_array($target, ['+x', '-x', '+y', '-y'], true)) {
+            return $this->refuse("--target is '$target', not +x, -x, +y or -y");
+        }
         try {
-            $recording = $import($golfer, $file, basename($file), $meta === null ? null : ['path' => $meta, 'name' => basename($meta)], $device === null ? null : DeviceClass::from($device));
-        } catch (FormatException|ActionException $e) {
+            $recording = $import($golfer, $file, basename($file), $meta === null ? null : ['path' => $meta, 'name' => basename($meta)], $device === null ? null : DeviceClass::from($device), null, $target, $this->given('series'), (bool) $this->option('cold'));
+        } catch (CoreException|ActionException $e) {
             return $this->refuse($e->getMessage());
         }
         $this->line("stored as recording {$recording->public_id}");

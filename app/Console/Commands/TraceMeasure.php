@@ -12,11 +12,13 @@ use Core\Codebook\Rule;
 use Core\Codebook\StandardLenses;
 use Core\Codebook\SwingReport;
 use Core\CoreException;
+use Core\Format\ImportSettings;
+use Core\Format\RecordingReader;
 use Core\Format\SideCar;
-use Core\Format\TraceCsv;
 use Core\Measurement\Evidence;
 use Core\Measurement\Measure;
 use Core\Measurement\Measured;
+use Core\Motion\StationsFromMotion;
 use Core\Motion\StationsFromTrace;
 use Core\Motion\StationTimes;
 use Core\Trace\DeviceClass;
@@ -26,7 +28,7 @@ final class TraceMeasure extends Command
 {
     use TextOptions;
 
-    protected $signature = 'trace:measure {file : trace CSV} {--meta= : side-car JSON} {--device= : mat, plate or dual-plate} {--lens='.StandardLenses::DEFAULT.'} {--format=table : table, json or csv}';
+    protected $signature = 'trace:measure {file : trace CSV, recording bundle or C3D} {--meta= : side-car JSON} {--device= : mat, plate or dual-plate} {--lens='.StandardLenses::DEFAULT.'} {--format=table : table, json or csv}';
 
     protected $description = 'Measure one recorded swing and judge every fault, from files; needs no database';
 
@@ -61,21 +63,23 @@ final class TraceMeasure extends Command
         }
         $meta = $this->given('meta');
         $car = $meta === null ? new SideCar : SideCar::read($this->contents($meta), basename($meta));
-        $codebook = CodebookDocument::standard()->under($this->text('lens'), ClubGroup::of($car->club), $car->swing ?? 'full');
+        // An unknown lens is refused before a long file is read.
+        CodebookDocument::standard()->under($this->text('lens'));
         $file = $this->text('file');
         $stream = is_file($file) ? @fopen($file, 'rb') : false;
         if ($stream === false) {
             throw new CoreException(basename($file).': the file cannot be read');
         }
         try {
-            $trace = TraceCsv::read($stream, basename($file), $device === null ? $car->device : DeviceClass::from($device), $car->stance, $car->massKg);
+            $in = RecordingReader::read($stream, basename($file), $car, new ImportSettings($device === null ? null : DeviceClass::from($device), $car->hand));
         } finally {
             fclose($stream);
         }
         // Stations that are given are taken as they are; only where none is, they are proposed.
-        $found = $car->stations === null ? StationsFromTrace::find($trace) : null;
+        $found = $in->stations === null ? (StationsFromMotion::find($in->views) ?? StationsFromTrace::find($in->trace)) : null;
+        $codebook = CodebookDocument::standard()->under($this->text('lens'), ClubGroup::of($in->facts->club), $in->facts->swing ?? 'full');
 
-        return [new SwingReport(new Evidence($car->stations ?? $found->times ?? StationTimes::of([]), $trace, null, $car->stance), $found->doubts ?? []), $codebook];
+        return [new SwingReport(new Evidence($in->stations ?? $found->times ?? StationTimes::of([]), $in->trace, $in->views, $in->trace->stance), $found->doubts ?? []), $codebook];
     }
 
     private function contents(string $path): string
