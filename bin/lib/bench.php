@@ -48,12 +48,30 @@ $stream = static function () use ($csv) {
 };
 printf("%-74s %9.1f ms\n", 'simulate one swing, 1000 Hz, 12 channels', median(15, static fn () => Swing::of(new GolferSpec('bench'))));
 printf("%-74s %9.1f ms\n", sprintf('read its CSV (%d samples)', $swing->trace->samples()), median(15, static fn () => TraceCsv::read($stream(), 'bench.csv')));
-printf("%-74s %9.1f ms\n", 'measure it and judge ten faults', median(15, static function () use ($swing, $motion, $codebook): void {
+printf("%-74s %9.1f ms\n", 'measure it and judge every fault, body points included', median(15, static function () use ($swing, $motion, $codebook): void {
     $m = Meter::read(new Evidence($swing->stations, $swing->trace, $motion, $swing->stance));
     foreach ($codebook->faults as $fault) {
         $fault->judge($m);
     }
 }));
+
+// A long take: five seconds of twelve channels, from file to verdicts.
+$long = array_map(static function (array $v): array {
+    while (count($v) < 5001) {
+        array_push($v, ...array_slice($v, -500));
+    }
+
+    return array_slice($v, 0, 5001);
+}, $swing->trace->channels);
+$take = TraceCsv::write(new Core\Trace\Trace($swing->trace->device, 1000.0, $long, $swing->stance, 78.0));
+$whole = static function () use ($take, $swing, $codebook): void {
+    $s = fopen('php://memory', 'r+b');
+    fwrite($s, $take);
+    rewind($s);
+    $trace = TraceCsv::read($s, 'take.csv', null, $swing->stance, 78.0);
+    (new Core\Codebook\SwingReport(new Evidence($swing->stations, $trace, null, $swing->stance)))->faults($codebook);
+};
+printf("%-74s %9.1f ms\n", 'a 5 s, 12-channel, 1000 Hz take: parsed, checked, measured and judged', median(15, $whole));
 
 foreach ([[8, 24, 10], [20, 100, 10]] as [$raters, $cases, $items]) {
     $chance = new Chance('bench');

@@ -19,6 +19,9 @@ final class CsvTable
 
     private int $line = 1;
 
+    /** Whether the line last read has white space that cells may have to lose. */
+    private bool $spaced = true;
+
     /**
      * @param  resource  $stream
      * @param  string  $file  the name errors use
@@ -83,7 +86,7 @@ final class CsvTable
                 $at = min(count($cells), $width);
                 throw FormatException::at($this->file, $start, $this->header[$at] ?? (string) ($at + 1), sprintf('%d cells where the header has %d', count($cells), $width));
             }
-            yield $start => array_map(trim(...), $cells);
+            yield $start => $this->spaced ? array_map(trim(...), $cells) : $cells;
         }
     }
 
@@ -96,7 +99,8 @@ final class CsvTable
         }
         $start = $this->line - 1;
         // A quoted cell may hold line ends: read on until the quotes are even.
-        while (substr_count($text, '"') % 2 === 1) {
+        $plain = ! str_contains($text, '"');
+        while (! $plain && substr_count($text, '"') % 2 === 1) {
             $more = $this->readLine();
             if ($more === null) {
                 throw FormatException::at($this->file, $start, '1', 'a quotation mark is opened and never closed');
@@ -106,16 +110,17 @@ final class CsvTable
                 throw FormatException::at($this->file, $start, '1', 'a quoted cell of over a megabyte');
             }
         }
-        if (! mb_check_encoding($text, 'UTF-8')) {
+        $this->spaced = ! $plain || strpbrk($text, " \t\v\0") !== false;
+        if (preg_match('/[\x80-\xff]/', $text) === 1 && ! mb_check_encoding($text, 'UTF-8')) {
             throw FormatException::at($this->file, $start, '1', 'the text is not UTF-8');
         }
         $text = rtrim($text, "\r\n");
-        $cells = str_contains($text, '"') ? str_getcsv($text, ',', '"', '') : explode(',', $text);
+        $cells = $plain ? explode(',', $text) : array_map(static fn (?string $c): string => $c ?? '', str_getcsv($text, ',', '"', ''));
         if (count($cells) > self::MOST_COLUMNS) {
             throw FormatException::at($this->file, $start, (string) self::MOST_COLUMNS, 'more columns than any file of this kind has');
         }
 
-        return array_map(static fn (?string $c): string => $c ?? '', $cells);
+        return $cells;
     }
 
     private function readLine(): ?string

@@ -33,6 +33,7 @@ final class TraceCsv
         $device ??= $map->device ?? self::infer($table);
         [$time, $places, $factors] = $map === null ? self::places($table, $device) : self::mapped($table, $map);
         $times = [];
+        $isShare = array_map(static fn (string $name): bool => str_ends_with($name, '_pct'), array_combine(array_keys($places), array_keys($places)));
         $channels = array_fill_keys(array_keys($places), []);
         $before = -INF;
         foreach ($table->rows() as $line => $cells) {
@@ -43,16 +44,22 @@ final class TraceCsv
             }
             $times[] = $before = $t;
             foreach ($places as $name => $at) {
-                if ($cells[$at] === '') {
+                $cell = $cells[$at];
+                if ($cell === '') {
                     $channels[$name][] = NAN;
 
                     continue;
                 }
-                $value = RatingsCsv::decimal($cells[$at]) ?? throw FormatException::at($file, $line, $name, sprintf("'%s' is no number", RatingsCsv::short($cells[$at])));
-                if (str_ends_with($name, '_pct') && ($value * $factors[$name] < -5.0 || $value * $factors[$name] > 105.0)) {
-                    throw FormatException::at($file, $line, $name, sprintf('%s is no per cent', $cells[$at]));
+                // The usual cell is a plain number; what is not goes the careful way.
+                $value = is_numeric($cell) && $cell[-1] !== '.' ? (float) $cell : RatingsCsv::decimal($cell);
+                if ($value === null || ! is_finite($value)) {
+                    throw FormatException::at($file, $line, $name, sprintf("'%s' is no number", RatingsCsv::short($cell)));
                 }
-                $channels[$name][] = $factors[$name] === 1.0 ? $value : $factors[$name] * $value;
+                $value *= $factors[$name];
+                if ($isShare[$name] && ($value < -5.0 || $value > 105.0)) {
+                    throw FormatException::at($file, $line, $name, sprintf('%s is no per cent', $cell));
+                }
+                $channels[$name][] = $value;
             }
             if (count($times) > self::MOST_SAMPLES) {
                 throw FormatException::at($file, $line, 't_s', 'more than 200,000 samples');

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Core\Measurement;
 
+use Core\Motion\StationTime;
+
 /**
  * Measures one swing: every Measure from the evidence at hand, or null with the reason.
  *
@@ -17,7 +19,7 @@ final readonly class Meter
 {
     public static function read(Evidence $evidence): Measurements
     {
-        $signals = new Signals($evidence);
+        $signals = new Signals(self::swingOf($evidence));
         $found = [
             ...(new ShareMeter($signals))->read(),
             ...(new FootMeter($signals))->read(),
@@ -32,5 +34,17 @@ final readonly class Meter
         }
 
         return new Measurements($ordered);
+    }
+
+    /** The evidence without what lies well before and after the swing. */
+    private static function swingOf(Evidence $evidence): Evidence
+    {
+        $times = $evidence->stations->all();
+        if ($times === [] || $evidence->trace === null) {
+            return $evidence;
+        }
+        $at = array_map(static fn (StationTime $t): float => $t->t, $times);
+
+        return new Evidence($evidence->stations, $evidence->trace->between(min($at) - 0.6, max($at) + 0.4), $evidence->views, $evidence->stance, $evidence->norms);
     }
 }

@@ -40,6 +40,21 @@ final readonly class Trace
         }
     }
 
+    /** The part between two times, so that a long recording costs no more than the swing in it. */
+    public function between(float $from, float $to): self
+    {
+        $a = max(0, (int) floor(($from - $this->t0) * $this->rateHz));
+        $b = min($this->samples() - 1, (int) ceil(($to - $this->t0) * $this->rateHz));
+        if ($b - $a < 1 || ($a === 0 && $b === $this->samples() - 1)) {
+            return $this;
+        }
+
+        return new self(
+            $this->device, $this->rateHz, array_map(static fn (array $v): array => array_slice($v, $a, $b - $a + 1), $this->channels),
+            $this->stance, $this->massKg, $this->t0 + $a / $this->rateHz, $this->clockJitterS,
+        );
+    }
+
     public function samples(): int
     {
         return count($this->channels[array_key_first($this->channels) ?? ''] ?? []);

@@ -14,6 +14,7 @@
                         @foreach($preview['spans'] as [$a, $b])<rect x="{{ $a }}" y="6" width="{{ max(2, $b - $a) }}" height="168" fill="url(#hatch)" opacity="0.6"/>@endforeach
                         @php($last = -99)
                         @foreach($preview['notches'] as $code => $x)<line class="notch" x1="{{ $x }}" x2="{{ $x }}" y1="6" y2="174"/>@if($x - $last > 16)<text x="{{ $x }}" y="190" text-anchor="middle">{{ $code }}</text>@php($last = $x)@endif @endforeach
+                        @if(str_starts_with($preview['label'], 'lead share'))@foreach([10 => 100, 90 => 50, 170 => 0] as $y => $tick)<line class="notch" x1="40" x2="632" y1="{{ $y }}" y2="{{ $y }}"/><text x="34" y="{{ $y + 4 }}" text-anchor="end">{{ $tick }}</text>@endforeach @endif
                         <path class="curve" d="{{ $preview['path'] }}"/>
                     </svg></figure>
                 <dl class="facts">
@@ -26,7 +27,8 @@
                     <dt>quality</dt><dd>@forelse($preview['quality'] as $q)<p>{{ $q['sentence'] }} <span class="quiet">{{ ['nulled' => 'Would leave out', 'widened' => 'Would make less certain', 'unaffected' => 'Changes nothing'][$q['effect']] }}{{ $q['measurements'] ? ' '.count($q['measurements']).' measures' : '' }}.</span></p>@empty nothing wrong was found @endforelse</dd>
                     @foreach($in->notes as $note)<dt>assumed</dt><dd>{{ $note }}</dd>@endforeach
                 </dl>
-                <form method="post" action="{{ route('imports.finish', $import) }}" style="display: inline">@csrf<button class="act">Put it on the Shelf</button></form>
+                @if($preview['doubts'])<p class="small quiet">Stations in amber were proposed; they can be set right on the Bench.</p>@endif
+                <form method="post" action="{{ route('imports.finish', $import) }}" style="display: inline-block; margin-top: 1rem">@csrf<button class="act">Put it on the Shelf</button></form>
             @endif
             <form method="post" action="{{ route('imports.drop', $import) }}" style="display: inline">@csrf @method('delete')<button class="act second">Leave it</button></form>
         </section>

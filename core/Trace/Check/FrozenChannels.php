@@ -151,6 +151,9 @@ final readonly class FrozenChannels implements Check
      */
     private static function ends(array $values): array
     {
+        if ($values !== [] && ! is_nan(array_sum($values))) {
+            return [min($values), max($values)];
+        }
         [$low, $high] = [INF, -INF];
         foreach ($values as $v) {
             if (! is_nan($v)) {

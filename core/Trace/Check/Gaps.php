@@ -88,13 +88,8 @@ final readonly class Gaps implements Check
     /** @param  list<float>  $values */
     private static function hasMissing(array $values): bool
     {
-        foreach ($values as $v) {
-            if (is_nan($v)) {
-                return true;
-            }
-        }
-
-        return false;
+        // One missing sample makes the sum missing, at the speed of the machine.
+        return is_nan(array_sum($values));
     }
 
     /**
