@@ -19,9 +19,6 @@ final class CsvTable
 
     private int $line = 1;
 
-    /** Whether the line last read has white space that cells may have to lose. */
-    private bool $spaced = true;
-
     /**
      * @param  resource  $stream
      * @param  string  $file  the name errors use
@@ -75,9 +72,20 @@ final class CsvTable
         $width = count($this->header);
         while (true) {
             $start = $this->line;
-            $cells = $this->next();
-            if ($cells === null) {
+            $text = $this->readLine();
+            if ($text === null) {
                 return;
+            }
+            // The usual line is plain: printable letters without quotes and spaces, as many cells as the header.
+            if (preg_match('/[^!#-~\r\n]/', $text) === 0) {
+                $cells = explode(',', rtrim($text, "\r\n"));
+                if (count($cells) === $width) {
+                    yield $start => $cells;
+
+                    continue;
+                }
+            } else {
+                $cells = array_map(trim(...), $this->cells($text));
             }
             if (count($cells) === 1 && trim($cells[0]) === '') {
                 continue;
@@ -86,7 +94,7 @@ final class CsvTable
                 $at = min(count($cells), $width);
                 throw FormatException::at($this->file, $start, $this->header[$at] ?? (string) ($at + 1), sprintf('%d cells where the header has %d', count($cells), $width));
             }
-            yield $start => $this->spaced ? array_map(trim(...), $cells) : $cells;
+            yield $start => $cells;
         }
     }
 
@@ -94,9 +102,13 @@ final class CsvTable
     private function next(): ?array
     {
         $text = $this->readLine();
-        if ($text === null) {
-            return null;
-        }
+
+        return $text === null ? null : $this->cells($text);
+    }
+
+    /** @return list<string> */
+    private function cells(string $text): array
+    {
         $start = $this->line - 1;
         // A quoted cell may hold line ends: read on until the quotes are even.
         $plain = ! str_contains($text, '"');
@@ -110,8 +122,7 @@ final class CsvTable
                 throw FormatException::at($this->file, $start, '1', 'a quoted cell of over a megabyte');
             }
         }
-        $this->spaced = ! $plain || strpbrk($text, " \t\v\0") !== false;
-        if (preg_match('/[\x80-\xff]/', $text) === 1 && ! mb_check_encoding($text, 'UTF-8')) {
+        if (! mb_check_encoding($text, 'UTF-8')) {
             throw FormatException::at($this->file, $start, '1', 'the text is not UTF-8');
         }
         $text = rtrim($text, "\r\n");

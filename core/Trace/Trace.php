@@ -124,19 +124,23 @@ final readonly class Trace
                 new Series($this->rateHz, $this->channels['copy_mm'], $this->t0),
             ];
         }
-        $out = [[], []];
-        foreach ($this->channels['lead_fz_n'] as $i => $lead) {
-            $trail = $this->channels['trail_fz_n'][$i];
-            foreach (['copx_mm', 'copy_mm'] as $axis => $name) {
-                $a = $this->channels['lead_'.$name][$i];
-                $b = $this->channels['trail_'.$name][$i];
-                $out[$axis][] = match (true) {
+        $out = [];
+        $trailForce = $this->channels['trail_fz_n'];
+        foreach (['copx_mm', 'copy_mm'] as $axis => $name) {
+            [$of, $ot] = [$this->channels['lead_'.$name], $this->channels['trail_'.$name]];
+            $net = [];
+            foreach ($this->channels['lead_fz_n'] as $i => $lead) {
+                $trail = $trailForce[$i];
+                $a = $of[$i];
+                $b = $ot[$i];
+                $net[] = match (true) {
                     $lead + $trail < 20.0 => NAN,
                     is_nan($a) => $b,
                     is_nan($b) => $a,
                     default => ($lead * $a + $trail * $b) / ($lead + $trail),
                 };
             }
+            $out[$axis] = $net;
         }
 
         return [new Series($this->rateHz, $out[0], $this->t0), new Series($this->rateHz, $out[1], $this->t0)];
@@ -177,19 +181,17 @@ final readonly class Trace
             return (new Series($this->rateHz, $this->channels['mz_nm'], $this->t0))->map(fn (float $v): float => $v / $this->massKg);
         }
         [$x, $y] = $this->cop();
-        $values = [];
-        foreach ($x->values as $i => $netX) {
-            $sum = 0.0;
-            foreach (['lead', 'trail'] as $side) {
-                $sum += $this->channels[$side.'_mz_nm'][$i];
-                $dx = $this->channels[$side.'_copx_mm'][$i] - $netX;
-                $dy = $this->channels[$side.'_copy_mm'][$i] - $y->values[$i];
+        $values = array_fill(0, $this->samples(), 0.0);
+        foreach (['lead', 'trail'] as $side) {
+            [$mz, $px, $py] = [$this->channels[$side.'_mz_nm'], $this->channels[$side.'_copx_mm'], $this->channels[$side.'_copy_mm']];
+            [$fx, $fy] = [$this->channels[$side.'_fx_n'], $this->channels[$side.'_fy_n']];
+            foreach ($mz as $i => $moment) {
+                $dx = $px[$i] - $x->values[$i];
+                $dy = $py[$i] - $y->values[$i];
                 // A foot without a COP carries next to nothing; its force has no arm worth counting.
-                if (! is_nan($dx + $dy)) {
-                    $sum -= ($dx * $this->channels[$side.'_fy_n'][$i] - $dy * $this->channels[$side.'_fx_n'][$i]) / 1000.0;
-                }
+                $arm = is_nan($dx + $dy) ? 0.0 : ($dx * $fy[$i] - $dy * $fx[$i]) / 1000.0;
+                $values[$i] += ($moment - $arm) / $this->massKg;
             }
-            $values[] = $sum / $this->massKg;
         }
 
         return new Series($this->rateHz, $values, $this->t0);
