@@ -5,9 +5,13 @@ use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\Middleware\HandleCors;
+use Illuminate\Routing\Middleware\SubstituteBindings;
+use Illuminate\Support\Facades\Route;
 
 return Application::configure(basePath: dirname(__DIR__))
-    ->withRouting(web: __DIR__.'/../routes/web.php', commands: __DIR__.'/../routes/console.php', health: '/up')
+    ->withRouting(web: __DIR__.'/../routes/web.php', commands: __DIR__.'/../routes/console.php', health: '/up', then: function (): void {
+        Route::middleware(SubstituteBindings::class)->group(__DIR__.'/../routes/ingest.php');
+    })
     ->withMiddleware(function (Middleware $middleware): void {
         // CORS is not used; its package is not installed.
         $middleware->remove(HandleCors::class);
@@ -17,5 +21,6 @@ return Application::configure(basePath: dirname(__DIR__))
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         $exceptions->dontFlash(['password']);
+        $exceptions->shouldRenderJsonWhen(static fn ($request): bool => $request->is('ingest/*') || $request->expectsJson());
     })
     ->create();

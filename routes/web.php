@@ -2,6 +2,7 @@
 
 use App\Http\Controllers\AgreementController;
 use App\Http\Controllers\BenchController;
+use App\Http\Controllers\CaptureController;
 use App\Http\Controllers\CodebookController;
 use App\Http\Controllers\ImportController;
 use App\Http\Controllers\PanelController;
@@ -55,6 +56,13 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/panel/entries/{entry}/ruling', [PanelController::class, 'rule'])->name('panel.rule');
         Route::post('/bench/{recording}/stations', [BenchController::class, 'mark'])->name('bench.mark');
         Route::post('/bench/{recording}/clock', [BenchController::class, 'clock'])->name('bench.clock');
+        Route::get('/capture', [CaptureController::class, 'index'])->name('capture');
+        Route::get('/capture/{session}/live', [CaptureController::class, 'live'])->name('capture.live');
+        Route::post('/capture/{session}/arm', [CaptureController::class, 'arm'])->name('capture.arm');
+        Route::post('/capture/swings/{swing}', [CaptureController::class, 'keep'])->name('capture.keep');
+        Route::delete('/capture/swings/{swing}', [CaptureController::class, 'leave'])->name('capture.leave');
+        Route::post('/capture/devices', [CaptureController::class, 'register'])->name('capture.register');
+        Route::delete('/capture/devices/{device}', [CaptureController::class, 'revoke'])->name('capture.revoke');
         Route::get('/record', RecordController::class)->name('record');
     });
 });

@@ -28,6 +28,7 @@ final class AppServiceProvider extends ServiceProvider
             Limit::perMinute(8)->by(Str::lower((string) $request->input('email')).'|'.$request->ip()),
             Limit::perMinute(60)->by((string) $request->ip()),
         ]);
+        RateLimiter::for('ingest', static fn (Request $request): Limit => Limit::perMinute(3000)->by((string) $request->bearerToken()));
         Gate::define('run-academy', static fn (User $user): bool => $user->isHeadCoach());
     }
 }

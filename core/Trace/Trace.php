@@ -194,7 +194,7 @@ final readonly class Trace
             }
         }
 
-        return new Series($this->rateHz, $values, $this->t0);
+        return new Series($this->rateHz, array_values($values), $this->t0);
     }
 
     /**

@@ -26,6 +26,7 @@ function addresses(): array
         'reading' => Reading::query()->orderBy('id')->pluck('public_id')->all(),
         'recording' => Recording::query()->orderBy('id')->pluck('public_id')->all(),
         'round' => Round::query()->orderBy('id')->pluck('public_id')->all(),
+        'session' => ['01J0000000000000000000000'],
         'import' => ['01J0000000000000000000000'],
         'fault' => ['hang-back', 'sway'],
         'entry' => KeyEntry::query()->orderBy('id')->limit(40)->pluck('id')->all(),

@@ -22,6 +22,7 @@
                 <a href="{{ route('today') }}" @if($here === 'today') aria-current="page" @endif>Today</a>
                 @can('run-academy')
                     <a href="{{ route('shelf') }}" @if(str_starts_with($here, 'shelf') || str_starts_with($here, 'bench')) aria-current="page" @endif>Shelf</a>
+                    <a href="{{ route('capture') }}" @if($here === 'capture') aria-current="page" @endif>Capture</a>
                     <a href="{{ route('rounds') }}" @if(str_starts_with($here, 'rounds')) aria-current="page" @endif>Rounds</a>
                 @endcan
                 @if(auth()->user()->role !== 'instructor')

@@ -1,0 +1,105 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Core\Trace\Assembly;
+use Core\Trace\DeviceClass;
+use Core\Trace\Foot;
+use Core\Trace\Stance;
+use Core\Trace\Trace;
+use Illuminate\Database\Eloquent\Concerns\HasUlids;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Support\Carbon;
+
+/**
+ * One connection of a device, from its first chunk to its last.
+ *
+ * @property int $id
+ * @property string $public_id
+ * @property int $device_id
+ * @property string $device_class
+ * @property float $rate_hz
+ * @property list<string> $channels
+ * @property ?array<string, array<string, float|null>> $stance
+ * @property ?float $mass_kg
+ * @property bool $armed
+ * @property int $newest_sample
+ * @property int $chunks
+ * @property int $repeated
+ * @property float $last_impact_s
+ * @property int $looked_at_sample
+ * @property ?Carbon $last_seen_at
+ * @property ?Carbon $closed_at
+ * @property Carbon $created_at
+ * @property Device $device
+ */
+final class CaptureSession extends Model
+{
+    use HasUlids;
+
+    /** How much of the past is kept, s. */
+    public const KEPT = 10.0;
+
+    protected $fillable = ['device_id', 'device_class', 'rate_hz', 'channels', 'stance', 'mass_kg', 'armed', 'newest_sample', 'chunks', 'repeated', 'last_impact_s', 'looked_at_sample', 'last_seen_at', 'closed_at'];
+
+    protected $attributes = ['armed' => true, 'newest_sample' => 0, 'chunks' => 0, 'repeated' => 0, 'last_impact_s' => -1.0, 'looked_at_sample' => 0];
+
+    /** @return list<string> */
+    public function uniqueIds(): array
+    {
+        return ['public_id'];
+    }
+
+    public function getRouteKeyName(): string
+    {
+        return 'public_id';
+    }
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['channels' => 'array', 'stance' => 'array', 'rate_hz' => 'float', 'mass_kg' => 'float', 'armed' => 'boolean', 'last_impact_s' => 'float', 'last_seen_at' => 'datetime', 'closed_at' => 'datetime'];
+    }
+
+    /** @return BelongsTo<Device, $this> */
+    public function device(): BelongsTo
+    {
+        return $this->belongsTo(Device::class);
+    }
+
+    /** @return HasMany<CaughtSwing, $this> */
+    public function swings(): HasMany
+    {
+        return $this->hasMany(CaughtSwing::class)->orderByDesc('id');
+    }
+
+    public function coreStance(): ?Stance
+    {
+        if ($this->stance === null) {
+            return null;
+        }
+        $feet = array_map(static fn (array $f): Foot => new Foot((float) $f['x_mm'], (float) ($f['y_mm'] ?? 0.0), (float) ($f['length_mm'] ?? 270.0), (float) ($f['width_mm'] ?? 100.0), $f['flare_deg'] ?? null), [$this->stance['lead_foot'], $this->stance['trail_foot']]);
+
+        return new Stance($feet[0], $feet[1]);
+    }
+
+    /** The trace between two samples as far as it has come in; null while there is too little. */
+    public function trace(int $from, int $to): ?Trace
+    {
+        if ($to - $from < 10) {
+            return null;
+        }
+        $parts = [];
+        foreach (CaptureChunk::query()->where('capture_session_id', $this->id)->where('first_sample', '<=', $to)->orderBy('first_sample')->get() as $chunk) {
+            if ($chunk->first_sample + $chunk->samples > $from) {
+                $parts[] = [$chunk->first_sample, $chunk->data];
+            }
+        }
+
+        return new Trace(DeviceClass::from($this->device_class), $this->rate_hz, Assembly::of($this->channels, $parts, $from, $to), $this->coreStance(), $this->mass_kg, $from / $this->rate_hz);
+    }
+}

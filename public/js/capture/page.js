@@ -1,0 +1,80 @@
+// The live view of a device: asks a few times a second, draws what came, and never decides anything itself.
+const root = document.querySelector('[data-capture]');
+const csrf = document.querySelector('meta[name="csrf-token"]').content;
+const EVERY = 180;
+
+function strip(share, hz) {
+  const n = share.length;
+  let path = '';
+  let down = false;
+  share.forEach((v, i) => {
+    if (v === null) { down = false; return; }
+    path += `${down ? 'L' : 'M'}${(800 - ((n - 1 - i) / hz) * 80).toFixed(1)} ${(200 - 2 * v).toFixed(1)}`;
+    down = true;
+  });
+  return path;
+}
+
+function feet(svg, live) {
+  const net = svg.querySelector('.net');
+  const span = live.stance ? live.stance.lead_foot.x_mm - live.stance.trail_foot.x_mm : 460;
+  const [x, y] = live.cop ?? [null, null];
+  net.style.visibility = x === null ? 'hidden' : 'visible';
+  if (x !== null) { net.setAttribute('cx', 130 + (x / span) * 130); net.setAttribute('cy', 70 + (y ?? 0) * 0.4); }
+}
+
+function swings(host, list) {
+  const template = document.querySelector('[data-swing-form]');
+  host.querySelector('[data-none]')?.toggleAttribute('hidden', list.length > 0);
+  for (const swing of list.slice().reverse()) {
+    let card = host.querySelector(`[data-id="${swing.id}"]`);
+    if (!card) {
+      card = template.content.firstElementChild.cloneNode(true);
+      card.dataset.id = swing.id;
+      card.querySelector('[data-at]').textContent = swing.at;
+      card.querySelector('[data-length]').textContent = `${swing.seconds} s`;
+      for (const form of card.querySelectorAll('form')) form.action = `/capture/swings/${swing.id}`;
+      host.prepend(card);
+    }
+    if (swing.recording) {
+      const link = card.querySelector('[data-link]');
+      link.hidden = false;
+      link.href = `/bench/${swing.recording}`;
+      for (const form of card.querySelectorAll('form')) form.remove();
+    }
+  }
+}
+
+function show(live) {
+  const state = root.querySelector('[data-state]');
+  state.textContent = { live: `live, ${live.seconds.toFixed(0)} s`, silent: `no signal for ${Math.round(live.silent_s ?? 0)} s; what came before is kept`, closed: 'closed by the device' }[live.state];
+  state.dataset.state = live.state;
+  const now = live.share?.findLast((v) => v !== null);
+  root.querySelector('[data-lead]').textContent = now === undefined ? '–' : Math.round(now);
+  root.querySelector('[data-trail]').textContent = now === undefined ? '–' : Math.round(100 - now);
+  if (live.share) root.querySelector('[data-strip]').setAttribute('d', strip(live.share, live.shown_hz));
+  feet(root.querySelector('[data-feet]'), live);
+  const warnings = root.querySelector('[data-warnings]');
+  if (warnings.textContent !== live.warnings.join('')) warnings.replaceChildren(...live.warnings.map((text) => Object.assign(document.createElement('p'), { className: 'finding', textContent: text })));
+  swings(document.querySelector('[data-swings]'), live.swings);
+  const arm = root.querySelector('[data-arm-switch]');
+  arm.setAttribute('aria-pressed', String(live.armed));
+  arm.textContent = live.armed ? 'Armed: catches swings' : 'Not armed';
+}
+
+if (root) {
+  root.querySelector('[data-arm-switch]').addEventListener('click', async (e) => {
+    await fetch(root.dataset.arm, { method: 'POST', headers: { 'X-CSRF-TOKEN': csrf, 'Content-Type': 'application/json', Accept: 'application/json' }, body: JSON.stringify({ armed: e.target.getAttribute('aria-pressed') !== 'true' }) });
+  });
+  const tick = async () => {
+    try {
+      const answer = await fetch(root.dataset.live, { headers: { Accept: 'application/json' } });
+      if (answer.ok) show(await answer.json());
+      root.dataset.ready = '';
+    } catch {
+      root.querySelector('[data-state]').textContent = 'the server does not answer; trying on';
+    }
+    setTimeout(tick, document.hidden ? 2000 : EVERY);
+  };
+  tick();
+}

@@ -1,0 +1,12 @@
+<?php
+
+use App\Http\Controllers\IngestController;
+use App\Http\Middleware\DeviceToken;
+use Illuminate\Support\Facades\Route;
+
+// What devices speak to: no session, no cookie, a bearer token.
+Route::middleware([DeviceToken::class, 'throttle:ingest'])->prefix('ingest')->group(function (): void {
+    Route::post('/sessions', [IngestController::class, 'open'])->name('ingest.open');
+    Route::post('/sessions/{session}/chunks', [IngestController::class, 'chunks'])->name('ingest.chunks');
+    Route::post('/sessions/{session}/close', [IngestController::class, 'close'])->name('ingest.close');
+});

@@ -1,0 +1,37 @@
+<?php
+
+use Core\CoreException;
+use Core\Motion\Station;
+use Core\Motion\SwingCatcher;
+use Core\Simulation\GolferSpec;
+use Core\Simulation\Plant;
+use Core\Simulation\Swing;
+use Core\Trace\Assembly;
+use Core\Trace\DeviceClass;
+use Core\Trace\DeviceClock;
+
+it('puts chunks together in the order of their samples, and leaves a hole where one is missing', function () {
+    $out = Assembly::of(['a', 'b'], [[4, [4.0, 40.0, 5.0, 50.0]], [0, [0.0, 0.0, 1.0, 10.0]], [4, [4.0, 40.0, 5.0, 50.0]]], 1, 6);
+    expect($out['a'][0])->toBe(1.0)->and($out['a'][1])->toBeNan()->and($out['a'][3])->toBe(4.0)->and($out['b'][4])->toBe(50.0)->and($out['b'][5])->toBeNan()->and(count($out['a']))->toBe(6)
+        ->and(fn () => Assembly::of([], [], 0, 3))->toThrow(CoreException::class);
+});
+
+it('compares a device\'s clock with its own ticks and with ours', function () {
+    $marks = fn (float $rate, float $offset): array => array_map(static fn (int $i): array => ['sample' => (int) ($i * $rate / 10), 'device_s' => $i / 10, 'server_s' => $i / 10 + $offset + ($i % 3) / 50], range(0, 60));
+    expect(DeviceClock::of([], 100.0))->toBeNull()
+        ->and(DeviceClock::of($marks(100.0, 0.1), 100.0)->warnings())->toBe([])
+        ->and(DeviceClock::of($marks(100.0, -7300.0), 100.0)->warnings()[0])->toContain('2 hours fast')
+        ->and(DeviceClock::of($marks(90.0, 0.0), 100.0)->warnings()[0])->toContain('90 samples a second, 10 % fewer')
+        ->and(DeviceClock::of(array_slice($marks(90.0, 0.0), 0, 5), 100.0)->rateHz)->toBeNull();
+});
+
+it('catches a swing about a second after it, once, and no step from foot to foot', function (DeviceClass $device) {
+    foreach ([[], ['hang-back' => 2], ['late-load' => 3], ['sway' => 2]] as $i => $plant) {
+        $s = Swing::of(new GolferSpec("catch$i", new Plant($plant), device: $device));
+        $im = $s->stations->t(Station::Impact);
+        expect(SwingCatcher::look($s->trace->between(0.0, $im + 0.5), -1.0))->toBeNull();
+        $seen = SwingCatcher::look($s->trace, -1.0);
+        expect($seen)->not->toBeNull()->and(abs($seen->impact - $im))->toBeLessThan(0.16)->and($seen->from)->toBeLessThan($s->stations->t(Station::Address))->and(SwingCatcher::look($s->trace, $seen->impact))->toBeNull();
+    }
+    expect(SwingCatcher::look(matTrace(fn ($t) => 50 + 14 * sin(4 * $t), 100.0, 9.0), -1.0))->toBeNull()->and(SwingCatcher::look(matTrace(fn () => 50.0, 100.0, 9.0), -1.0))->toBeNull();
+})->with(DeviceClass::cases());
