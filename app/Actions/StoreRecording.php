@@ -27,11 +27,12 @@ final readonly class StoreRecording
     }
 
     /**
-     * @param  array{club: string, swing?: string, shape?: ?string, device_name?: ?string, source: string, series?: ?string, is_cold?: bool}  $facts
+     * @param  array{club: string, swing?: string, shape?: ?string, device_name?: ?string, source: string, series?: ?string, is_cold?: bool, film_offset_s?: float, film_drift_ppm?: float}  $facts
+     * @param  bool  $measure  false: stations and measures are made later, when many come at once
      *
      * @throws ActionException when the same samples are on the Shelf already
      */
-    public function __invoke(Golfer $golfer, array $facts, Trace $trace, ?StationTimes $stations = null, CoreMotion|Views|null $motion = null): Recording
+    public function __invoke(Golfer $golfer, array $facts, Trace $trace, ?StationTimes $stations = null, CoreMotion|Views|null $motion = null, bool $measure = true): Recording
     {
         $checksum = self::checksum($trace);
         $known = Recording::query()->where('checksum', $checksum)->first();
@@ -41,7 +42,7 @@ final readonly class StoreRecording
 
         $views = $motion instanceof Views ? $motion : new Views(...($motion === null ? [] : [$motion]));
 
-        return DB::transaction(function () use ($golfer, $facts, $trace, $stations, $views, $checksum): Recording {
+        return DB::transaction(function () use ($golfer, $facts, $trace, $stations, $views, $checksum, $measure): Recording {
             $recording = Recording::query()->create([
                 ...$facts,
                 'golfer_id' => $golfer->id,
@@ -62,14 +63,16 @@ final readonly class StoreRecording
                 Motion::query()->create(['recording_id' => $recording->id, ...Motion::row($motion)]);
             }
             // What came with the file is kept beside what the program finds for itself.
-            $found = StationsFromMotion::find($views) ?? StationsFromTrace::find($trace);
+            $found = $measure ? (StationsFromMotion::find($views) ?? StationsFromTrace::find($trace)) : null;
             foreach ($stations?->all() ?? [] as $code => $time) {
                 StationMark::query()->create(['recording_id' => $recording->id, 'code' => $code, 't_s' => $time->t, 'uncertainty_s' => $time->uncertainty, 'source' => $time->source]);
             }
             foreach ($found?->times->all() ?? [] as $code => $time) {
                 StationMark::query()->firstOrCreate(['recording_id' => $recording->id, 'code' => $code, 'source' => $time->source], ['t_s' => $time->t, 'uncertainty_s' => $time->uncertainty, 'doubt' => $found?->doubts[$code] ?? $found?->doubts[''] ?? null]);
             }
-            ($this->measure)($recording);
+            if ($measure) {
+                ($this->measure)($recording);
+            }
 
             return $recording;
         });
@@ -80,7 +83,8 @@ final readonly class StoreRecording
         $hash = hash_init('sha256');
         hash_update($hash, $trace->device->value.'|'.$trace->rateHz);
         foreach ($trace->channels as $name => $samples) {
-            hash_update($hash, '|'.$name.'|'.pack('g*', ...$samples));
+            // A missing sample is one thing whichever of its bit patterns it has, and so is nought with either sign.
+            hash_update($hash, '|'.$name.'|'.pack('g*', ...array_map(static fn (float $v): float => is_nan($v) ? NAN : $v + 0.0, $samples)));
         }
 
         return hash_final($hash);

@@ -8,9 +8,10 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 
 /**
+ * @property string $scope
+ * @property ?string $guardian
  * @property Carbon $given_on
  * @property Carbon $expires_on
- * @property ?string $guardian
  * @property ?Carbon $withdrawn_at
  */
 final class Consent extends Model

@@ -90,7 +90,7 @@ final class Recording extends Model
     /** @return HasMany<TraceChannel, $this> */
     public function channels(): HasMany
     {
-        return $this->hasMany(TraceChannel::class);
+        return $this->hasMany(TraceChannel::class)->orderBy('id');
     }
 
     /** @return HasMany<StationMark, $this> */
