@@ -1,11 +1,12 @@
 import { expect, test } from '@playwright/test';
+import { spawn } from 'node:child_process';
 import AxeBuilder from '@axe-core/playwright';
 import { logIn, openCase, watchErrors } from './helpers.mjs';
 
 test('every role logs in and every page stands without an error', async ({ page }) => {
   const errors = watchErrors(page);
   for (const [who, paths] of Object.entries({
-    maren: ['/', '/shelf', '/rounds', '/panel', '/agreement', '/codebook', '/record'],
+    maren: ['/', '/shelf', '/capture', '/rounds', '/panel', '/agreement', '/codebook', '/record'],
     odile: ['/', '/panel', '/codebook'],
     tam: ['/', '/agreement', '/codebook'],
   })) {
@@ -56,22 +57,96 @@ test('nothing spills over at tablet and telephone width', async ({ page }) => {
   }
 });
 
-test('a file goes through the Shelf to the Bench, and a bad one is refused in a sentence', async ({ page }) => {
+test('a foreign file is looked at, set right and put on the Shelf; a bad one is refused in a sentence', async ({ page }) => {
   await logIn(page, 'maren');
-  await page.goto('/shelf');
   const rows = [];
-  for (let i = 0; i < 300; i++) rows.push(`${(i / 100).toFixed(2)},${(50 + 35 * Math.sin(i / 40 + Date.now() % 7)).toFixed(1)},${(50 - 35 * Math.sin(i / 40 + Date.now() % 7)).toFixed(1)},0,0`);
-  const csv = `t_s,lead_pct,trail_pct,copx_mm,copy_mm\n${rows.join('\n')}\n`;
+  for (let i = 0; i < 400; i++) {
+    const t = i / 100;
+    const lead = t < 0.8 ? 52 : t < 1.4 ? 52 - 45 * (t - 0.8) : t < 1.55 ? 25 : t < 1.95 ? 25 + 155 * (t - 1.55) : 87 + Math.min(4, 8 * (t - 1.95));
+    rows.push(`${10 * i},${(lead + Math.sin(i)).toFixed(1)},${(100 - lead - Math.sin(i)).toFixed(1)},${((lead - 50) * 0.46).toFixed(2)},${(0.3 * Math.sin(i / 7)).toFixed(2)}`);
+  }
+  const csv = `Time (ms),Left %,Right %,COP X (cm),COP Y (cm)\n${rows.join('\n')}\n`;
   const send = async (text) => {
+    await page.goto('/shelf');
+    await page.selectOption('#golfer', { label: 'Wren (right-handed)' });
     await page.setInputFiles('#trace', { name: 'swing.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
-    await page.getByRole('button', { name: 'Read the file' }).click();
+    await page.getByRole('button', { name: 'Look at it' }).click();
+    await page.waitForURL('**/imports/**');
   };
-  await send(csv.replace('0.50,', 'half,'));
-  await expect(page.locator('.notice.refused')).toContainText("swing.csv, line 52, column t_s: 'half' is no number. Nothing was stored.");
+  await send(csv.replace('\n500,', '\nhalf,'));
+  await expect(page.locator('.notice.refused')).toContainText("swing.csv, line 52, column t_s: 'half' is no number.");
+  await page.getByRole('button', { name: 'Leave it' }).click();
   await send(csv);
+  await expect(page.locator('#c-lead_pct')).toHaveValue('Left %');
+  await expect(page.locator('.facts')).toContainText('100 samples a second');
+  await expect(page.locator('.preview .curve')).toHaveAttribute('d', /^M/);
+  await page.fill('#lead_x', '230');
+  await page.fill('#trail_x', '-230');
+  await page.fill('#club', 'hybrid');
+  await page.getByRole('button', { name: 'Read it again' }).click();
+  await expect(page.locator('.facts')).toContainText('46 cm between the feet');
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(violations.filter((v) => ['serious', 'critical'].includes(v.impact)).map((v) => `${v.id} ${v.nodes[0].html}`)).toEqual([]);
+  await page.getByRole('button', { name: 'Put it on the Shelf' }).click();
   await expect(page).toHaveURL(/\/bench\//);
   await expect(page.locator('.notice').first()).toContainText('On the Shelf.');
   await expect(page.locator('.hidden-evidence')).toContainText('There is no film');
+});
+
+test('the Bench: a verdict opens to its curve, the lens switches, a station is marked and taken back', async ({ page }) => {
+  const errors = watchErrors(page);
+  await logIn(page, 'maren');
+  await page.goto('/shelf?device=dual-plate');
+  await page.locator('table a').first().click();
+  await page.waitForSelector('[data-bench][data-ready]', { state: 'attached' });
+  const group = page.locator('details.group').filter({ hasText: 'contradicted' });
+  await group.locator('> summary').click();
+  const verdict = group.locator('details.verdict').first();
+  await verdict.locator('> summary').click();
+  await expect(verdict.locator('.why-chart .curve').first()).toHaveAttribute('d', /^M/);
+  await expect(verdict.locator('.why-chart .limit').first()).toBeVisible();
+  await page.getByRole('link', { name: 'loaded top' }).click();
+  await expect(page.locator('.lenses a[aria-current]')).toHaveText('loaded top');
+  await page.waitForSelector('[data-bench][data-ready]', { state: 'attached' });
+  await page.keyboard.press('Shift+ArrowRight');
+  await page.keyboard.press('ArrowRight');
+  const row = page.locator('.marks tr').filter({ has: page.getByRole('button', { name: 'TB', exact: true }) });
+  const before = await row.locator('td').nth(1).textContent();
+  await row.getByRole('button', { name: 'put here' }).click();
+  await expect(row).toContainText('marked by hand');
+  await expect(row.locator('td').nth(1)).not.toHaveText(before);
+  await row.getByRole('button', { name: 'take back' }).click();
+  await expect(row.locator('td').nth(1)).toHaveText(before);
+  expect(errors).toEqual([]);
+});
+
+test('a simulated device is registered, seen live, and its swing caught and put on the Shelf', async ({ page }) => {
+  const errors = watchErrors(page);
+  await logIn(page, 'maren');
+  await page.goto('/capture');
+  await expect(page.locator('h1')).toContainText('No device has sent anything yet');
+  await page.fill('input[name="name"]', 'bench mat');
+  await page.getByRole('button', { name: 'Register' }).click();
+  const token = await page.locator('code').textContent();
+  const device = spawn('php', ['artisan', 'device:simulate', `--url=${new URL(page.url()).origin}`, `--token=${token}`, '--device=mat', '--swings=1', '--twice=0.2', '--lose=0.1', '--shuffle', '--clock=-7300']);
+  const ended = new Promise((done) => device.on('exit', done));
+  await page.waitForTimeout(1500);
+  await page.goto('/capture');
+  await expect(page.locator('[data-state]')).toContainText('live', { timeout: 8000 });
+  await expect(page.locator('[data-lead]')).toHaveText(/^\d+$/);
+  await expect(page.locator('[data-strip]')).toHaveAttribute('d', /^M/);
+  await expect(page.locator('[data-warnings]')).toContainText('hours slow');
+  expect(await ended).toBe(0);
+  await expect(page.locator('.caught')).toHaveCount(1, { timeout: 8000 });
+  await expect(page.locator('[data-state]')).toContainText('closed by the device');
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(violations.filter((v) => ['serious', 'critical'].includes(v.impact)).map((v) => `${v.id} ${v.nodes[0].html}`)).toEqual([]);
+  await page.fill('.caught input[name="club"]', 'hybrid');
+  await page.getByRole('button', { name: 'Put it on the Shelf' }).click();
+  await expect(page.locator('.notice').first()).toContainText('On the Shelf.');
+  await page.locator('.caught').getByRole('link', { name: 'on the Shelf' }).click();
+  await expect(page).toHaveURL(/\/bench\//);
+  expect(errors).toEqual([]);
 });
 
 test('the head coach closes and publishes a round, and an instructor sees figures that were not there', async ({ page }) => {
