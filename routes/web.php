@@ -22,7 +22,8 @@ Route::middleware('guest')->group(function (): void {
 Route::middleware('auth')->group(function (): void {
     Route::post('/logout', [SessionController::class, 'destroy'])->name('logout');
     Route::get('/', TodayController::class)->name('today');
-    Route::get('/codebook', CodebookController::class)->name('codebook');
+    Route::get('/codebook', [CodebookController::class, 'show'])->name('codebook');
+    Route::get('/codebook/document', [CodebookController::class, 'document'])->name('codebook.document');
 
     Route::get('/read/next', [ReadingController::class, 'next'])->name('read.next');
     Route::get('/read/{reading}', [ReadingController::class, 'show'])->name('read')->can('view', 'reading');
@@ -63,6 +64,7 @@ Route::middleware('auth')->group(function (): void {
         Route::delete('/capture/swings/{swing}', [CaptureController::class, 'leave'])->name('capture.leave');
         Route::post('/capture/devices', [CaptureController::class, 'register'])->name('capture.register');
         Route::delete('/capture/devices/{device}', [CaptureController::class, 'revoke'])->name('capture.revoke');
+        Route::post('/codebook', [CodebookController::class, 'store'])->name('codebook.store');
         Route::get('/record', RecordController::class)->name('record');
     });
 });

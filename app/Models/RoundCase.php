@@ -49,7 +49,7 @@ final class RoundCase extends Model
     {
         return new Shown(
             $this->shows_trace ? $this->recording->deviceClass() : null, $this->shows_film,
-            rateHz: $this->recording->rate_hz, stance: $this->recording->stance !== null, mass: $this->recording->mass_kg !== null,
+            rateHz: $this->recording->rate_hz, stance: $this->recording->stance !== null, mass: $this->recording->mass_kg !== null, flare: ($this->recording->stance['lead_foot']['flare_deg'] ?? null) !== null,
         );
     }
 }

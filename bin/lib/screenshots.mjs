@@ -1,5 +1,6 @@
 // One picture of each main view at 1280 × 800, from the demo data.
-import { mkdirSync } from 'node:fs';
+import { spawn } from 'node:child_process';
+import { mkdirSync, readFileSync } from 'node:fs';
 import { chromium } from '@playwright/test';
 
 const base = process.env.VC_URL;
@@ -37,6 +38,25 @@ await head.locator('table a').first().click();
 await ready(head);
 await press(head, ...Array(6).fill('Shift+ArrowRight'));
 await shot(head, 'bench');
+
+await head.goto(`${base}/shelf`);
+await head.setInputFiles('#trace', { name: 'studio take 12.csv', mimeType: 'text/csv', buffer: readFileSync(process.env.VC_TAKE) });
+await head.getByRole('button', { name: 'Look at it' }).click();
+await head.waitForURL('**/imports/**');
+await shot(head, 'import');
+await head.getByRole('button', { name: 'Leave it' }).click();
+
+await head.goto(`${base}/capture`);
+await head.fill('input[name="name"]', 'bench mat');
+await head.getByRole('button', { name: 'Register' }).click();
+const token = await head.locator('code').textContent();
+const device = spawn('php', ['artisan', 'device:simulate', `--url=${base}`, `--token=${token}`, '--device=mat', '--fault=hang-back:2', '--swings=3']);
+await head.waitForTimeout(1500);
+await head.goto(`${base}/capture`);
+await head.waitForSelector('.caught', { timeout: 15000 });
+await head.waitForTimeout(2600);
+await shot(head, 'capture');
+await new Promise((done) => device.on('exit', done));
 
 const reader = await as('tam');
 await shot(reader, 'today-instructor');

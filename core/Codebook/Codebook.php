@@ -33,9 +33,15 @@ final readonly class Codebook
     {
         $fault = $this->fault($key);
 
-        return $this->notJudged === null
-            ? $fault->judge($measurements, $held)
-            : new Judgement(Verdict::NotMeasurable, null, ucfirst($fault->name).' is not judged: '.$this->notJudged.'.');
+        if ($this->notJudged !== null) {
+            return new Judgement(Verdict::NotMeasurable, null, ucfirst($fault->name).' is not judged: '.$this->notJudged.'.');
+        }
+        // What the evidence cannot show is never called absent, nor present.
+        if ($held !== null && $fault->sight($held) === Sight::NotObservable) {
+            return new Judgement(Verdict::NotMeasurable, null, ucfirst($fault->name).' cannot be seen with what is held ('.$held->label().').');
+        }
+
+        return $fault->judge($measurements, $held);
     }
 
     /** The codebook as shipped, under a lens, for a full swing with any club. */

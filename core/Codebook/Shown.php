@@ -14,7 +14,7 @@ use Core\Trace\Signal;
 final readonly class Shown
 {
     /** What a fault's sights may ask for. */
-    public const KINDS = ['pressure', 'mat', 'force', 'foot-force', 'foot-push', 'foot-cop', 'cop-y', 'face-on', 'down-the-line', 'points'];
+    public const KINDS = ['pressure', 'mat', 'force', 'foot-force', 'foot-push', 'foot-cop', 'cop-y', 'flare', 'face-on', 'down-the-line', 'points'];
 
     /**
      * @param  bool  $film  both views of the film
@@ -22,6 +22,7 @@ final readonly class Shown
      * @param  float|null  $rateHz  of the trace, where known
      * @param  list<Signal>  $lost  signals that the instrument failed to give
      * @param  bool  $footCop  whether a mat reports the centre of pressure of each foot
+     * @param  bool  $flare  whether the stance says how far the lead foot points toward the target
      */
     public function __construct(
         public ?DeviceClass $device,
@@ -33,6 +34,7 @@ final readonly class Shown
         public bool $stance = true,
         public bool $mass = true,
         public bool $footCop = true,
+        public bool $flare = false,
     ) {
     }
 
@@ -56,6 +58,7 @@ final readonly class Shown
             array_values(array_filter([View::FaceOn, View::DownTheLine], $evidence->views->has(...))),
             $trace?->rateHz, $lost, ($evidence->stance ?? $trace?->stance) !== null, $trace?->massKg !== null,
             $trace === null || $trace->series('trail_copx_mm') !== null,
+            ($evidence->stance ?? $trace?->stance)?->lead->flareDeg !== null,
         );
     }
 
@@ -74,6 +77,7 @@ final readonly class Shown
             'foot-push' => $forces && $dual && $has(Signal::Horizontal),
             'foot-cop' => $this->stance && ($dual || ($this->device === DeviceClass::Mat && $this->footCop)) && $has(Signal::FootCop),
             'cop-y' => $this->stance && $has(Signal::Cop),
+            'flare' => $this->flare,
             'face-on' => $this->film || in_array(View::FaceOn, $this->views, true),
             'down-the-line' => $this->film || in_array(View::DownTheLine, $this->views, true),
             'points' => $this->points,

@@ -45,7 +45,7 @@ final class StandardFaults
             'locked-feet' => [
                 'name' => 'feet too square', 'look_for' => 'both feet straight ahead, the turn blocked on one side', 'in_the_trace' => 'nothing of its own', 'station' => 'AD',
                 'supported' => ['lead_flare', '<', 8], 'contradicted' => ['lead_flare', '>', 15],
-                'sights' => [['needs' => ['points'], 'sight' => 'observable'], ['needs' => ['face-on'], 'sight' => 'observable'], ['needs' => ['down-the-line'], 'sight' => 'indirect', 'proxy' => 'how much of the lead sole shows behind the trail foot']],
+                'sights' => [['needs' => ['points'], 'sight' => 'observable'], ['needs' => ['face-on'], 'sight' => 'observable'], ['needs' => ['down-the-line'], 'sight' => 'indirect', 'proxy' => 'how much of the lead sole shows behind the trail foot'], ['needs' => ['flare'], 'sight' => 'indirect', 'proxy' => 'the outline of the feet given with the stance']],
                 'confused_with' => ['a stance too narrow'], 'counter_example' => 'Square feet of a supple player whose pelvis opens past forty degrees by impact.',
                 'misses' => ['push', 'hook'], 'cause' => 'being told to stand square', 'consequence' => 'the hips stop and the hands go on', 'helps' => ['open-set'], 'harms' => [],
             ],

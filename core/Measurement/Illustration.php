@@ -31,7 +31,7 @@ final readonly class Illustration
         $im = $t(Station::Impact);
         $share = $s->share()?->series;
         $level = static fn (?Series $curve, string $label, string $unit, ?float $base = 0.0, float $factor = 1.0): ?self => $curve === null || $base === null ? null : new self($curve, $label, $unit, $base, null, $factor);
-        $time = static fn (?Series $curve, string $label, string $unit, ?float $from, float $factor): ?self => $curve === null || $from === null ? null : new self($curve, $label, $unit, null, $from, $factor);
+        $moment = static fn (?Series $curve, string $label, string $unit, ?float $from, float $factor): ?self => $curve === null || $from === null ? null : new self($curve, $label, $unit, null, $from, $factor);
         $at = static fn (?Series $curve, ?float $when): ?float => $when === null ? null : $curve?->at($when);
 
         return match ($measure) {
@@ -41,22 +41,22 @@ final readonly class Illustration
             Measure::TrailSecondPeak => $level($share, 'lead share', '%', $at($share, $t(Station::Top)), -1.0),
             Measure::Fallback => $level($share, 'lead share', '%', $at($share, $im), -1.0),
             Measure::LateSurge => $level($share, 'lead share', '%', $at($share, $im)),
-            Measure::RecentreLead => $time($share, 'lead share', '%', $t(Station::Top), -0.001),
-            Measure::LeadPeakAt, Measure::ShiftRateAt => $time($share, 'lead share', '%', $im, -0.001),
-            Measure::TrailPeakAt => $time($share, 'lead share', '%', $t(Station::Address), ($t(Station::Top) ?? 0.0) - ($t(Station::Address) ?? 0.0)),
+            Measure::RecentreLead => $moment($share, 'lead share', '%', $t(Station::Top), -0.001),
+            Measure::LeadPeakAt, Measure::ShiftRateAt => $moment($share, 'lead share', '%', $im, -0.001),
+            Measure::TrailPeakAt => $moment($share, 'lead share', '%', $t(Station::Address), ($t(Station::Top) ?? 0.0) - ($t(Station::Address) ?? 0.0)),
             Measure::ShiftRate => $level($s->share()?->slope(), 'slope of lead share', '%/s'),
             Measure::TrailJump => $level($s->footForce('trail')?->series, 'vertical force, trail foot', '%BW', 0.0, $at($s->footForce('trail')?->series, $t(Station::Top)) ?? 1.0),
-            Measure::UnloadAt => $time($s->footForce('trail')->series ?? $share, $s->footForce('trail') === null ? 'lead share' : 'vertical force, trail foot', '%', $t(Station::Top), -0.001),
+            Measure::UnloadAt => $moment($s->footForce('trail')->series ?? $share, $s->footForce('trail') === null ? 'lead share' : 'vertical force, trail foot', '%', $t(Station::Top), -0.001),
             Measure::Dip, Measure::Rise => $level($s->total()?->series, 'total vertical force', '%BW'),
-            Measure::DipAt, Measure::RiseAt => $time($s->total()?->series, 'total vertical force', '%BW', $im, -0.001),
+            Measure::DipAt, Measure::RiseAt => $moment($s->total()?->series, 'total vertical force', '%BW', $im, -0.001),
             Measure::RiseLead => $level($s->footForce('lead')?->series, 'vertical force, lead foot', '%BW'),
             Measure::HeelToeTrail => $level($s->footPush('trail')?->series, 'heel-to-toe force, trail foot', '%BW'),
             Measure::HeelToeLead, Measure::HeelToeRatio => $level($s->footPush('lead')?->series, 'heel-to-toe force, lead foot', '%BW', 0.0, $measure === Measure::HeelToeLead ? -1.0 : -max(0.5, $s->footPush('trail')?->series->highest($t(Station::Top) ?? 0.0, $im ?? 0.0)->value ?? 1.0)),
             Measure::SidePush => $level($s->sidePush()?->series, 'net push toward the target', '%BW'),
             Measure::TakeawayPush => $level($s->sidePush()?->series, 'net push toward the target', '%BW', 0.0, -1.0),
             Measure::Twist => $level($s->twist()?->series, 'opening twist', 'N·m/kg'),
-            Measure::SidePushAt => $time($s->sidePush()?->series, 'net push toward the target', '%BW', $im, -0.001),
-            Measure::TwistAt => $time($s->twist()?->series, 'opening twist', 'N·m/kg', $im, -0.001),
+            Measure::SidePushAt => $moment($s->sidePush()?->series, 'net push toward the target', '%BW', $im, -0.001),
+            Measure::TwistAt => $moment($s->twist()?->series, 'opening twist', 'N·m/kg', $im, -0.001),
             Measure::EdgeFraction, Measure::EdgeFractionDown => $level($s->footCop('trail', false)?->series, 'pressure across the trail foot', '% of foot width'),
             Measure::ToeDrift => self::alongFeet($s, $t(Station::Top)),
             Measure::HeelDriftBack => self::alongFeet($s, $t(Station::Address)),

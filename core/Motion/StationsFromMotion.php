@@ -63,13 +63,13 @@ final class StationsFromMotion
         if ($tp === null) {
             return null;
         }
-        $tb = self::lastRise($shaft, $this->motion->t0, $tp, true);
-        $lb = self::lastRise($arm, $tb ?? $this->motion->t0, $tp, false);
-        $ld = self::firstFall($arm, $tp, $fast->t + 0.15);
-        $sd = self::lastFall($shaft, $tp, $fast->t + 0.05);
+        $tb = Crossing::firstRise($shaft, $this->motion->t0, $tp);
+        $lb = Crossing::lastRise($arm, $tb ?? $this->motion->t0, $tp);
+        $ld = Crossing::firstFall($arm, $tp, $fast->t + 0.15);
+        $sd = Crossing::lastFall($shaft, $tp, $fast->t + 0.05);
         $ad = $this->address($tb ?? $tp - 0.3);
         $im = $this->impact($ad, $sd ?? $fast->t - 0.05, $fast->t);
-        $st = $im === null ? null : self::firstRise($shaft, $im, $im + 0.35);
+        $st = $im === null ? null : Crossing::firstRise($shaft, $im, $im + 0.35);
         $fi = $im === null ? null : $this->finish($im);
         $found = array_filter(['AD' => $ad, 'TB' => $tb, 'LB' => $lb, 'TP' => $tp, 'LD' => $ld, 'SD' => $sd, 'IM' => $im, 'ST' => $st, 'FI' => $fi], static fn (?float $t): bool => $t !== null);
         $this->doubt($found);
@@ -203,8 +203,8 @@ final class StationsFromMotion
             }
         }
         $distance = new Series($this->motion->rateHz, array_values(array_map(sqrt(...), $moved)), $this->motion->t0);
-        $near = self::lastRise(self::less($distance, self::FIRST_MOVE), $still, $tb, false);
-        $far = self::lastRise(self::less($distance, 4 * self::FIRST_MOVE), $still, $tb, false);
+        $near = Crossing::lastRise(self::less($distance, self::FIRST_MOVE), $still, $tb);
+        $far = Crossing::lastRise(self::less($distance, 4 * self::FIRST_MOVE), $still, $tb);
         if ($near === null || $far === null) {
             $this->doubts['AD'] = 'the club was never still before it moved';
 
@@ -238,7 +238,7 @@ final class StationsFromMotion
             $x = $this->coordinate('club_head', 0);
             $place = $x->mean($ad - 0.08, $ad);
             if ($place !== null) {
-                $passes = self::firstRise(self::less($x, $place), $sd, $fast + 0.15);
+                $passes = Crossing::firstRise(self::less($x, $place), $sd, $fast + 0.15);
                 if ($passes !== null) {
                     return $passes;
                 }
@@ -302,50 +302,5 @@ final class StationsFromMotion
     private static function less(Series $series, float $level): Series
     {
         return new Series($series->rateHz, array_map(static fn (float $v): float => $v - $level, $series->values), $series->t0);
-    }
-
-    /** First upward crossing of zero in [from, to]. */
-    private static function firstRise(Series $s, float $from, float $to): ?float
-    {
-        return self::crossing($s, $from, $to, 1.0, true);
-    }
-
-    private static function firstFall(Series $s, float $from, float $to): ?float
-    {
-        return self::crossing($s, $from, $to, -1.0, true);
-    }
-
-    private static function lastFall(Series $s, float $from, float $to): ?float
-    {
-        return self::crossing($s, $from, $to, -1.0, false);
-    }
-
-    /** Upward crossing of zero: the last in [from, to] or, where a level may be passed twice, the first. */
-    private static function lastRise(Series $s, float $from, float $to, bool $first): ?float
-    {
-        return self::crossing($s, $from, $to, 1.0, $first);
-    }
-
-    private static function crossing(Series $s, float $from, float $to, float $sign, bool $first): ?float
-    {
-        $found = null;
-        $last = count($s->values) - 2;
-        $a = max(0, (int) floor(($from - $s->t0) * $s->rateHz));
-        $b = min($last, (int) ceil(($to - $s->t0) * $s->rateHz));
-        for ($i = $a; $i <= $b; $i++) {
-            $u = $sign * $s->values[$i];
-            $v = $sign * $s->values[$i + 1];
-            if ($u <= 0.0 && $v > 0.0) {
-                $t = $s->time($i) + -$u / ($v - $u) / $s->rateHz;
-                if ($t >= $from - 1e-9 && $t <= $to + 1e-9) {
-                    $found = $t;
-                    if ($first) {
-                        return $found;
-                    }
-                }
-            }
-        }
-
-        return $found;
     }
 }

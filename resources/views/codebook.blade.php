@@ -33,4 +33,15 @@
     <dl class="facts">@foreach($measures as $m)<dt id="m-{{ $m->value }}">{{ $m->label() }}</dt><dd>{{ ucfirst($m->definition()) }}. <span class="quiet small">{{ $m->unit() }}{{ $m->isByStation() ? ', at stations' : '' }} · {{ $m->value }}</span></dd>@endforeach</dl>
     <h2 id="words">Words</h2>
     <dl class="facts">@foreach($words as $word => $means)<dt>{{ $word }}</dt><dd>{{ $means }}</dd>@endforeach</dl>
+    <h2 id="versions">Versions</h2>
+    <p>In use: version {{ $codebook->version }}. <a href="{{ route('codebook.document') }}">Take it as a file</a> – every rule, band and text is in it.@foreach($versions as $v)<br><span class="small quiet">{{ $v->version }}, {{ $v->created_at->format('j M Y') }}: {{ $v->note }}</span>@endforeach</p>
+    @can('run-academy')
+        <form method="post" action="{{ route('codebook.store') }}" enctype="multipart/form-data" style="display: grid; grid-template-columns: repeat(auto-fit, minmax(220px, 1fr)); gap: 0.8rem 1.2rem; max-width: 52rem; margin-top: 0.8rem">
+            @csrf
+            <div><label class="label" for="document">An edited codebook, JSON, with a version of its own</label><input class="input" style="padding: 0.4rem" type="file" id="document" name="document" accept=".json,application/json" required></div>
+            <div><label class="label" for="note">What has changed, and why</label><input class="input" id="note" name="note" minlength="5" maxlength="500" required></div>
+            <div style="align-self: end"><button class="act second">Check and keep it</button></div>
+        </form>
+        <p class="small quiet" style="margin-top: 0.5rem">It is checked whole. A version is never changed; rounds under way go on with the one they were opened with.</p>
+    @endcan
 </x-layout>

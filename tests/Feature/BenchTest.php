@@ -134,3 +134,18 @@ it('keeps codebook versions for good and uses the newest for new work', function
         ->and(app(\App\Queries\Codebooks::class)->of($this->round('Autumn'))->version)->toBe('1')
         ->and(fn () => DB::transaction(fn () => DB::table('codebook_versions')->update(['note' => 'changed'])))->toThrow(QueryException::class, 'never changed');
 });
+
+it('takes the codebook as a file, edited, as a new version – and one with a fault in it not at all', function () {
+    $document = $this->actingAs($this->person('tam'))->get('/codebook/document')->assertOk()->assertHeader('Content-Disposition', 'attachment; filename="codebook-1.json"')->json();
+    $send = fn (array $data) => $this->actingAs($this->headCoach())->post('/codebook', ['document' => Illuminate\Http\UploadedFile::fake()->createWithContent('c.json', json_encode($data)), 'note' => 'stricter on hanging back']);
+    $send($document)->assertSessionHas('refused', fn (string $m): bool => str_contains($m, "a version '1' already"));
+    $document['version'] = '1.1';
+    $document['faults']['hang-back']['supported'] = ['impact_share', '<', 'low'];
+    $send($document)->assertSessionHas('refused', fn (string $m): bool => str_contains($m, "fault 'hang-back', 'supported'") && str_contains($m, 'Nothing was stored'));
+    $document['faults']['hang-back']['supported'] = ['impact_share', '<', 90];
+    $send($document)->assertSessionHas('done');
+    app()->forgetScopedInstances();
+    $this->get('/codebook')->assertOk()->assertSee('Codebook, version 1.1')->assertSee('stricter on hanging back')->assertSee('lead share at impact &lt; 90', false);
+    $this->actingAs($this->person('tam'))->post('/codebook', [])->assertForbidden();
+    expect(App\Models\CodebookVersion::query()->count())->toBe(1);
+});

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\KeepCodebook;
+use App\Models\CodebookVersion;
 use App\Queries\Codebooks;
 use Core\Codebook\Glossary;
 use Core\Codebook\Shown;
@@ -11,12 +13,15 @@ use Core\Codebook\StandardLenses;
 use Core\Measurement\Measure;
 use Core\Trace\DeviceClass;
 use Illuminate\Contracts\View\View;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\UploadedFile;
 use Illuminate\Validation\Rule;
 
 final class CodebookController extends Controller
 {
-    public function __invoke(Request $request, Codebooks $codebooks): View
+    public function show(Request $request, Codebooks $codebooks): View
     {
         $document = $codebooks->document();
         /** @var string $lens */
@@ -29,6 +34,7 @@ final class CodebookController extends Controller
             'differs' => static fn (string $fault): array => $document->differingOn($fault),
             'measures' => Measure::cases(),
             'words' => Glossary::words(),
+            'versions' => CodebookVersion::query()->orderByDesc('id')->get(['version', 'note', 'created_at']),
             'evidence' => [
                 'film' => new Shown(null, true),
                 'mat' => new Shown(DeviceClass::Mat, false),
@@ -38,5 +44,22 @@ final class CodebookController extends Controller
                 '3-D points' => new Shown(null, false, true),
             ],
         ]);
+    }
+
+    /** The whole document, to be edited and sent back. */
+    public function document(Codebooks $codebooks): JsonResponse
+    {
+        $document = $codebooks->document();
+
+        return response()->json($document->toArray(), 200, ['Content-Disposition' => 'attachment; filename="codebook-'.$document->version().'.json"'], JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
+    }
+
+    public function store(Request $request, KeepCodebook $keep): RedirectResponse
+    {
+        $data = $request->validate(['document' => ['required', 'file', 'max:1024'], 'note' => ['required', 'string', 'min:5', 'max:500']]);
+        /** @var UploadedFile $file */
+        $file = $data['document'];
+
+        return $this->attempt(fn () => $keep((string) $file->get(), $data['note'], $this->user()), 'Kept. New work uses it; rounds under way go on with theirs.');
     }
 }
