@@ -34,7 +34,7 @@ final readonly class MeasureRecording
         $report = new SwingReport($recording->evidence($this->norms->get()));
         $faults = [];
         foreach (array_keys($document->lenses()) as $lens) {
-            $faults[$lens] = $report->faults($document->under($lens, ClubGroup::of($recording->club), $recording->swing));
+            $faults[$lens] = $report->faults($this->codebooks->under($document, $lens, ClubGroup::of($recording->club), $recording->swing));
         }
 
         return MeasurementSet::query()->updateOrCreate(['recording_id' => $recording->id], [

@@ -19,6 +19,9 @@ final class Codebooks
 
     private ?string $newest = null;
 
+    /** @var array<string, Codebook> */
+    private array $made = [];
+
     /** @param  string|null  $version the newest when null */
     public function document(?string $version = null): CodebookDocument
     {
@@ -29,13 +32,19 @@ final class Codebooks
 
     public function current(string $lens = StandardLenses::DEFAULT, ?string $club = null, string $swing = 'full'): Codebook
     {
-        return $this->document()->under($lens, ClubGroup::of($club), $swing);
+        return $this->under($this->document(), $lens, ClubGroup::of($club), $swing);
     }
 
     /** The faults a round's sheets ask for and its key answers. */
     public function of(Round $round): Codebook
     {
-        return $this->document($round->codebook_version)->under($round->lens);
+        return $this->under($this->document($round->codebook_version), $round->lens);
+    }
+
+    /** Every lens of a document is built once a request. */
+    public function under(CodebookDocument $document, string $lens, ?ClubGroup $club = null, string $swing = 'full'): Codebook
+    {
+        return $this->made[implode('|', [$document->version(), $lens, $club?->value, $swing])] ??= $document->under($lens, $club, $swing);
     }
 
     private function find(string $version): CodebookDocument

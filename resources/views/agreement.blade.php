@@ -42,7 +42,7 @@
             @endforeach
         </svg>
         <p class="small quiet"><span class="call present">sensitivity</span>: of what the key says is present, the share called present. <span class="call absent">specificity</span>: of what is absent, the share called absent. Intervals by resampling cases.</p>
-        <div class="scroll"><table class="rows">
+        <div class="scroll" tabindex="0" role="region" aria-label="A table that may reach beyond the page"><table class="rows">
             <tr><th>Instructor</th><th class="num">Calls scored</th><th>Sensitivity</th><th>Specificity</th>@if($open || $people->contains('mine', true))<th>When “present”, right</th><th>Leaning</th><th>Matthews</th><th title="0 is best; 0.25 is what a coin with 50 % would get">Sure and wrong (Brier)</th><th class="num">Cannot tell</th><th class="num" title="calls made where what was shown cannot support one">Unsupported</th>@endif</tr>
             @foreach($people as $p)
                 <tr>
@@ -60,7 +60,7 @@
 
         @if($open)
             <h2>Right calls, person by fault</h2>
-            <div class="scroll"><table class="rows heat">
+            <div class="scroll" tabindex="0" role="region" aria-label="A table that may reach beyond the page"><table class="rows heat">
                 <tr><th></th>@foreach($codebook->faults as $f)<th>{{ $f->name }}</th>@endforeach</tr>
                 @foreach($people as $p)
                     <tr><td>{{ $p['name'] }}</td>
@@ -77,7 +77,7 @@
 
             <h2>Person by person: Cohen’s κ over all faults</h2>
             @php($k = $pairs->mapWithKeys(fn ($p) => [$p['a'].'|'.$p['b'] => $p, $p['b'].'|'.$p['a'] => $p]))
-            <div class="scroll"><table class="rows heat">
+            <div class="scroll" tabindex="0" role="region" aria-label="A table that may reach beyond the page"><table class="rows heat">
                 <tr><th></th>@foreach($names as $b)<th>{{ \Illuminate\Support\Str::before($b, ' ') }}</th>@endforeach</tr>
                 @foreach($names as $a)<tr><td>{{ $a }}</td>@foreach($names as $b)
                     @php($p = $k[$a.'|'.$b] ?? null)
@@ -91,7 +91,7 @@
             </details>
 
             <h2>Fault by fault: does the definition hold?</h2>
-            <div class="scroll"><table class="rows">
+            <div class="scroll" tabindex="0" role="region" aria-label="A table that may reach beyond the page"><table class="rows">
                 <tr><th>Fault</th><th class="num">Cases</th><th>Same call</th><th>AC1</th><th>Fleiss’ κ</th><th>Krippendorff’s α</th><th>Agreement on “present”</th></tr>
                 @foreach($codebook->faults as $key => $f)
                     @php($i = $items[$key] ?? null)

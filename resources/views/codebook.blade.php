@@ -23,7 +23,7 @@
         </section>
     @endforeach
     <h2 id="bands">Where the lenses draw their bands</h2>
-    <div class="scroll"><table class="rows spread-table"><tr><th>Measure</th>@foreach($all as $book)<th class="num">{{ $book->lens->name }}</th>@endforeach</tr>
+    <div class="scroll" tabindex="0" role="region" aria-label="A table that may reach beyond the page"><table class="rows spread-table"><tr><th>Measure</th>@foreach($all as $book)<th class="num">{{ $book->lens->name }}</th>@endforeach</tr>
         @foreach(collect($all)->flatMap(fn ($b) => array_keys($b->lens->bands))->unique() as $name)
             @php([$m, $at] = array_pad(explode('@', $name), 2, null))
             <tr><td><a href="#m-{{ $m }}">{{ \Core\Measurement\Measure::from($m)->label() }}{{ $at ? ' at '.$at : '' }}</a> <span class="quiet small">{{ \Core\Measurement\Measure::from($m)->unit() }}</span></td>@foreach($all as $book)<td class="num">@isset($book->lens->bands[$name]){{ str_replace('-', '−', $book->lens->bands[$name][0].' … '.$book->lens->bands[$name][1]) }}@else – @endisset</td>@endforeach</tr>

@@ -28,7 +28,7 @@
     @endif
     <h2>Every case and fault</h2>
     <p class="small quiet">How many of {{ $members }} said present. <span class="call present">label present</span> &nbsp; <span class="call absent">label absent</span> &nbsp; <span class="grade contested">no label or conflict</span> &nbsp; a dashed edge: the measurement cannot bear it out.</p>
-    <div class="scroll"><table class="rows heat">
+    <div class="scroll" tabindex="0" role="region" aria-label="A table that may reach beyond the page"><table class="rows heat">
         <tr><th>Recording</th>@foreach($codebook->faults as $f)<th title="{{ $f->lookFor }}">{{ $f->name }}</th>@endforeach</tr>
         @foreach($cases as $entries)
             @php($rec = $entries->first()->recording)

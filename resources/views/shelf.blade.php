@@ -12,7 +12,7 @@
     @if($recordings->isEmpty())
         <p style="margin: 1.4rem 0">{{ $total ? 'No recording fits this filter.' : 'Recordings stand here. Add the first from a file below.' }}</p>
     @else
-        <div class="scroll"><table class="rows">
+        <div class="scroll" tabindex="0" role="region" aria-label="A table that may reach beyond the page"><table class="rows">
             <tr><th>Lead share, address to finish</th><th>Golfer</th><th>Club</th><th>Device</th><th>Film</th><th>Measured faults</th><th>Quality</th><th>Consent</th></tr>
             @foreach($recordings as $r)
                 <tr>

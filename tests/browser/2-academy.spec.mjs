@@ -104,7 +104,7 @@ test('the Bench: a verdict opens to its curve, the lens switches, a station is m
   const verdict = group.locator('details.verdict').first();
   await verdict.locator('> summary').click();
   await expect(verdict.locator('.why-chart .curve').first()).toHaveAttribute('d', /^M/);
-  await expect(verdict.locator('.why-chart .limit').first()).toBeVisible();
+  await expect(verdict.locator('.why-chart .limit').first()).toBeAttached();
   await page.getByRole('link', { name: 'loaded top' }).click();
   await expect(page.locator('.lenses a[aria-current]')).toHaveText('loaded top');
   await page.waitForSelector('[data-bench][data-ready]', { state: 'attached' });

@@ -143,8 +143,8 @@ test('a reading by touch: film only and trace only show what they have and say w
     await expect(reader.locator(has).first()).toBeVisible();
     await expect(reader.locator('.hidden-evidence', { hasText: lacks })).toBeVisible();
     await expect(reader.locator('[data-do="pin-film"]').first()).toBeEnabled({ enabled: show === 'film' });
-    await reader.locator('[data-fault="sway"] input[value="cannot-tell"]').tap();
-    await expect(reader.locator('[data-fault="sway"] [data-summary]')).toHaveText('cannot tell');
+    await reader.locator('[data-fault="setup-bias"] input[value="cannot-tell"]').tap();
+    await expect(reader.locator('[data-fault="setup-bias"] [data-summary]')).toHaveText('cannot tell');
     await expect(reader.locator('[data-count]')).toHaveText('1');
     const small = await reader.locator('.fault.current .choices label').evaluateAll((list) => list.filter((l) => l.offsetParent && l.getBoundingClientRect().height < 44).length);
     expect(small).toBe(0);

@@ -50,10 +50,10 @@ final class BenchController extends Controller
         try {
             $mark($recording, Station::from((string) $request->validated('code')), $t === null ? null : (float) $t, $this->user());
         } catch (ActionException $e) {
-            return back()->with('refused', $e->getMessage());
+            return redirect()->route('bench', $recording)->with('refused', $e->getMessage());
         }
 
-        return back()->with('done', $t === null ? 'Taken back; the program’s own time counts again.' : 'Marked. Everything was measured anew; the program’s own time is kept beside it.');
+        return redirect()->route('bench', $recording)->with('done', $t === null ? 'Taken back; the program’s own time counts again.' : 'Marked. Everything was measured anew; the program’s own time is kept beside it.');
     }
 
     public function clock(ClockRequest $request, Recording $recording, SetFilmClock $set): RedirectResponse
@@ -61,10 +61,10 @@ final class BenchController extends Controller
         try {
             $match = $set($recording, $request->validated('by'), $this->user(), (float) ($request->validated('shift') ?? 0.0));
         } catch (ActionException $e) {
-            return back()->with('refused', $e->getMessage());
+            return redirect()->route('bench', $recording)->with('refused', $e->getMessage());
         }
 
-        return back()->with('done', sprintf('The film’s clock now stands %+.1f ms to the trace’s, ± %.1f ms, by %s.', 1000 * $match->offsetS, 1000 * $match->uncertaintyS, $match->by));
+        return redirect()->route('bench', $recording)->with('done', sprintf('The film’s clock now stands %+.1f ms to the trace’s, ± %.1f ms, by %s.', 1000 * $match->offsetS, 1000 * $match->uncertaintyS, $match->by));
     }
 
     private static function lens(Request $request, Codebooks $codebooks): string

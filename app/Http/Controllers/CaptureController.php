@@ -14,6 +14,7 @@ use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Session\NullSessionHandler;
 use Illuminate\Support\Str;
 use Illuminate\Validation\Rule;
 
@@ -31,6 +32,9 @@ final class CaptureController extends Controller
 
     public function live(CaptureSession $session, CaptureLive $live): JsonResponse
     {
+        // Asked for many times a second beside everything else: it must not write over what another request left in the session.
+        session()->setHandler(new NullSessionHandler);
+
         return response()->json($live->of($session->load('device')));
     }
 
@@ -45,14 +49,14 @@ final class CaptureController extends Controller
     {
         $data = $request->validate(['golfer' => ['required', Rule::exists(Golfer::class, 'id')], 'club' => ['required', 'string', 'max:40'], 'series' => ['nullable', 'string', 'max:60']]);
 
-        return $this->attempt(fn () => $keep($swing, Golfer::query()->with('consents')->findOrFail((int) $data['golfer']), $data['club'], $data['series'] ?? null, $this->user()), 'On the Shelf.');
+        return $this->attempt(fn () => $keep($swing, Golfer::query()->with('consents')->findOrFail((int) $data['golfer']), $data['club'], $data['series'] ?? null, $this->user()), 'On the Shelf.', 'capture');
     }
 
     public function leave(CaughtSwing $swing): RedirectResponse
     {
         $swing->update(['left_at' => now()]);
 
-        return back()->with('done', 'Left.');
+        return redirect()->route('capture')->with('done', 'Left.');
     }
 
     public function register(Request $request): RedirectResponse
@@ -61,13 +65,13 @@ final class CaptureController extends Controller
         $token = Str::random(40);
         Device::query()->create(['name' => $name, 'token_hash' => hash('sha256', $token), 'created_by' => $this->user()->id]);
 
-        return back()->with('token', $token)->with('done', "The token of “{$name}” is shown this once.");
+        return redirect()->route('capture')->with('token', $token)->with('done', "The token of “{$name}” is shown this once.");
     }
 
     public function revoke(Device $device): RedirectResponse
     {
         $device->update(['revoked_at' => now()]);
 
-        return back()->with('done', "“{$device->name}” can no longer send.");
+        return redirect()->route('capture')->with('done', "“{$device->name}” can no longer send.");
     }
 }

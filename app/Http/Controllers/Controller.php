@@ -19,14 +19,16 @@ abstract class Controller
     }
 
     /** Runs an action and goes back with what it did, or with why it was refused. */
-    protected function attempt(callable $action, string $done): RedirectResponse
+    protected function attempt(callable $action, string $done, ?string $route = null): RedirectResponse
     {
+        // Pages that fetch while they stand are named: "back" would be what they fetched last.
+        $to = $route === null ? back() : redirect()->route($route);
         try {
             $action();
         } catch (ActionException $e) {
-            return back()->withInput()->with('refused', $e->getMessage());
+            return $to->withInput()->with('refused', $e->getMessage());
         }
 
-        return back()->with('done', $done);
+        return $to->with('done', $done);
     }
 }
