@@ -106,11 +106,11 @@ it('states uncertainties that hold: the noise-free value lies within them about 
         array_push($keys, 'rise', 'dip', 'side_push', 'twist');
     }
     $inside = $all = 0;
-    for ($g = 0; $g < 6; $g++) {
+    for ($g = 0; $g < 4; $g++) {
         // The truth: the very same forces read by an instrument without noise, and stations without error.
         $s = Swing::of(new GolferSpec("truth$g", device: $device));
         $true = flat(Meter::read(new Evidence($s->stations, $s->trace, null, $s->stance)));
-        for ($k = 0; $k < 12; $k++) {
+        for ($k = 0; $k < 9; $k++) {
             $c = new Chance("noise|$g|$k|{$device->value}");
             $channels = [];
             $sd = ['lead_pct' => $device->shareNoise(), 'fz' => $device->forceNoise(), 'fx' => $device->shearNoise(), 'fy' => $device->shearNoise(), 'mz' => $device->momentNoise()];

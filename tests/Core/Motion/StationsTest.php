@@ -43,14 +43,14 @@ function stationErrors(Closure $find, int $golfers): array
 }
 
 it('finds the stations in noisy body points: median within a frame, none three frames off unflagged', function (View $view) {
-    [$errors, $outside, $unflagged, $missing] = stationErrors(fn (Swing $s, int $i) => StationsFromMotion::find(new Views(Camera::record($s->motion(), $view, "x$i"))), 40);
+    [$errors, $outside, $unflagged, $missing] = stationErrors(fn (Swing $s, int $i) => StationsFromMotion::find(new Views(Camera::record($s->motion(), $view, "x$i"))), 24);
     $n = count($errors);
     fwrite(STDERR, sprintf("  stations from %s at 120 a second: median %.1f ms, 95 in 100 within %.1f ms, %d of %d outside their own uncertainty\n", $view->label(), 1000 * $errors[intdiv($n, 2)], 1000 * $errors[(int) (0.95 * $n)], $outside, $n));
     expect($errors[intdiv($n, 2)])->toBeLessThan(1 / 120)->and($unflagged)->toBe(0)->and($missing)->toBe(0)->and($outside / $n)->toBeLessThan(0.06);
 })->with(View::cases());
 
 it('proposes stations from the trace alone, widely, and marks every one as doubtful', function () {
-    [$errors, $outside, $unflagged, $missing] = stationErrors(fn (Swing $s) => StationsFromTrace::find($s->trace), 45);
+    [$errors, $outside, $unflagged, $missing] = stationErrors(fn (Swing $s) => StationsFromTrace::find($s->trace), 30);
     expect($outside / count($errors))->toBeLessThan(0.06)->and($unflagged)->toBe(0)->and($missing)->toBe(0)
         ->and(StationsFromTrace::find(matTrace(fn () => 50.0)))->toBeNull();
 });

@@ -9,8 +9,8 @@ use Core\Simulation\GolferSpec;
 use Core\Simulation\Plant;
 use Core\Simulation\Swing;
 
-it('finds what was planted and supports nothing else, with every device, over 72 golfers', function () {
-    $study = DetectionStudy::run(72, 'test');
+it('finds what was planted and supports nothing else, with every device, over 48 golfers', function () {
+    $study = DetectionStudy::run(48, 'test');
     $asked = $found = $clean = $false = 0;
     foreach ($study->counts as $fault => $arms) {
         foreach ($arms as $arm => $c) {

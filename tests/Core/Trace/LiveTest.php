@@ -35,3 +35,28 @@ it('catches a swing about a second after it, once, and no step from foot to foot
     }
     expect(SwingCatcher::look(matTrace(fn ($t) => 50 + 14 * sin(4 * $t), 100.0, 9.0), -1.0))->toBeNull()->and(SwingCatcher::look(matTrace(fn () => 50.0, 100.0, 9.0), -1.0))->toBeNull();
 })->with(DeviceClass::cases());
+
+it('takes no walking on, waggle, rehearsal of the shift or step off the device for a swing', function (callable $share) {
+    $seen = SwingCatcher::look(matTrace($share, 100.0, 9.0), -1.0);
+    expect($seen)->toBeNull();
+})->with([
+    'walking on' => [fn (float $t): float => $t < 4.0 ? 100.0 : 50.0],
+    'a waggle' => [fn (float $t): float => 50.0 + 6.0 * sin(9.0 * $t)],
+    'leaning to the lead side and staying' => [corners([[0.0, 50.0], [6.5, 50.0], [7.0, 60.0], [9.0, 60.0]])],
+    'a slow sway from foot to foot' => [fn (float $t): float => 50.0 + 30.0 * sin(0.8 * $t)],
+    'nobody there' => [fn (float $t): float => NAN],
+]);
+
+it('catches the second of two swings when the first has been caught', function () {
+    $one = Swing::of(new GolferSpec('first', device: DeviceClass::Mat));
+    $two = Swing::of(new GolferSpec('second', device: DeviceClass::Mat));
+    $channels = [];
+    foreach ($one->trace->channels as $name => $values) {
+        $channels[$name] = [...$values, ...array_fill(0, 60, end($values)), ...array_slice($two->trace->channels[$name], 0)];
+    }
+    $both = new Core\Trace\Trace(DeviceClass::Mat, 100.0, $channels, $one->stance, 78.0);
+    $first = SwingCatcher::look($both->between(0.0, $one->trace->duration()), -1.0);
+    $second = SwingCatcher::look($both, $first->impact);
+    $expected = $one->trace->samples() / 100 + 0.6 + $two->stations->t(Station::Impact);
+    expect($second)->not->toBeNull()->and(abs($second->impact - $expected))->toBeLessThan(0.15)->and($second->from)->toBeGreaterThan($first->impact);
+});
