@@ -20,6 +20,7 @@ use App\Models\User;
 use Core\Codebook\Codebook;
 use Core\Motion\StationTime;
 use Core\Simulation\Chance;
+use Core\Simulation\Plant;
 use Core\Simulation\Rater;
 use Core\Simulation\Swing;
 use Illuminate\Support\Carbon;
@@ -117,11 +118,27 @@ final class LoadDemo
             'club' => $row['club'], 'shape' => $row['shape'], 'device_name' => 'bench '.$spec->device->label(), 'source' => 'demo',
         ], $swing->trace, $swing->stations, $swing->motion());
         $this->made[$recording->id] = [
-            'truth' => $spec->plant->faults + $row['looks'],
+            'truth' => $spec->plant->faults + $row['looks'] + self::entailed($spec->plant->faults),
             'stations' => array_map(static fn (StationTime $t): float => $t->t, $swing->stations->all()),
         ];
 
         return $recording;
+    }
+
+    /**
+     * What comes with the planted by definition; whoever sees the one sees the other.
+     *
+     * @param  array<string, int>  $planted
+     * @return array<string, int>
+     */
+    private static function entailed(array $planted): array
+    {
+        $out = [];
+        foreach ($planted as $fault => $severity) {
+            $out += array_fill_keys(Plant::ENTAILS[$fault] ?? [], $severity);
+        }
+
+        return $out;
     }
 
     /**

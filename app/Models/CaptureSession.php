@@ -6,7 +6,6 @@ namespace App\Models;
 
 use Core\Trace\Assembly;
 use Core\Trace\DeviceClass;
-use Core\Trace\Foot;
 use Core\Trace\Stance;
 use Core\Trace\Trace;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
@@ -79,12 +78,7 @@ final class CaptureSession extends Model
 
     public function coreStance(): ?Stance
     {
-        if ($this->stance === null) {
-            return null;
-        }
-        $feet = array_map(static fn (array $f): Foot => new Foot((float) $f['x_mm'], (float) ($f['y_mm'] ?? 0.0), (float) ($f['length_mm'] ?? 270.0), (float) ($f['width_mm'] ?? 100.0), $f['flare_deg'] ?? null), [$this->stance['lead_foot'], $this->stance['trail_foot']]);
-
-        return new Stance($feet[0], $feet[1]);
+        return $this->stance === null ? null : Stance::fromArray($this->stance);
     }
 
     /** The trace between two samples as far as it has come in; null while there is too little. */

@@ -13,7 +13,6 @@ use Core\Motion\StationTimes;
 use Core\Motion\View;
 use Core\Motion\Views;
 use Core\Trace\DeviceClass;
-use Core\Trace\Foot;
 use Core\Trace\Quality;
 use Core\Trace\Stance;
 use Core\Trace\Trace;
@@ -139,15 +138,7 @@ final class Recording extends Model
 
     public function coreStance(): ?Stance
     {
-        if ($this->stance === null) {
-            return null;
-        }
-        $feet = array_map(
-            static fn (array $f): Foot => new Foot((float) $f['x_mm'], (float) $f['y_mm'], (float) $f['length_mm'], (float) $f['width_mm'], $f['flare_deg'] ?? null),
-            [$this->stance['lead_foot'], $this->stance['trail_foot']],
-        );
-
-        return new Stance($feet[0], $feet[1]);
+        return $this->stance === null ? null : Stance::fromArray($this->stance);
     }
 
     public function coreMotion(): ?CoreMotion

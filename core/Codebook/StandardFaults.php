@@ -20,7 +20,7 @@ final class StandardFaults
     {
         return [
             ['needs' => ['pressure'], 'sight' => 'observable'],
-            array_filter(['needs' => ['face-on'], 'sight' => $film, 'proxy' => $film === 'indirect' ? $proxy : null, 'supported' => $yes, 'contradicted' => $no]),
+            ...array_map(static fn (string $view): array => array_filter(['needs' => [$view], 'sight' => $film, 'proxy' => $film === 'indirect' ? $proxy : null, 'supported' => $yes, 'contradicted' => $no]), ['points', 'face-on']),
         ];
     }
 
