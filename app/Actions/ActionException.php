@@ -7,4 +7,6 @@ namespace App\Actions;
 /** An action refused; the message says what happened, what was kept and what to do. */
 final class ActionException extends \DomainException
 {
+    /** The code of a refusal because the thing is there already: no loss, and no fault when many are taken in. */
+    public const KNOWN = 409;
 }

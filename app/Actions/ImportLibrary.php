@@ -58,7 +58,11 @@ final readonly class ImportLibrary
                         $this->recording($zip, $row, $golfers, $stations[$row['id']] ?? []);
                         $out['stored']++;
                     } catch (ActionException|CoreException $e) {
-                        $out['refused'][] = "{$row['bundle']}: {$e->getMessage()}";
+                        if ($e->getCode() === ActionException::KNOWN) {
+                            $out['known']++;
+                        } else {
+                            $out['refused'][] = "{$row['bundle']}: {$e->getMessage()}";
+                        }
                     }
                 }
                 if ($progress !== null) {

@@ -37,7 +37,7 @@ final readonly class StoreRecording
         $checksum = self::checksum($trace);
         $known = Recording::query()->where('checksum', $checksum)->first();
         if ($known !== null) {
-            throw new ActionException("These samples are already on the Shelf as recording {$known->public_id}; nothing was stored a second time.");
+            throw new ActionException("These samples are already on the Shelf as recording {$known->public_id}; nothing was stored a second time.", ActionException::KNOWN);
         }
 
         $views = $motion instanceof Views ? $motion : new Views(...($motion === null ? [] : [$motion]));
