@@ -16,16 +16,19 @@ use Core\Motion\StationsFromTrace;
 use Core\Motion\Views;
 use Illuminate\Support\Facades\DB;
 
-/** Brings the film's clock to the trace's: by a shared signal, by impact, or by hand in frames and samples. */
+/** Brings the film's clock to the trace's: by a shared signal, by impact, or by hand in frames and samples, its drift too. */
 final readonly class SetFilmClock
 {
+    /** No camera or device ticks so wrong; beyond it the frame rate in the file is. */
+    private const MOST_DRIFT_PPM = 20_000.0;
+
     public function __construct(private MeasureRecording $measure)
     {
     }
 
     /**
-     * @param  'correlation'|'impact'|'hand'  $by
-     * @param  float  $shift  s, by hand only
+     * @param  'correlation'|'impact'|'hand'|'drift'  $by
+     * @param  float  $shift  s, by hand only: of the whole film, or with 'drift' of its last frame, its first standing still
      *
      * @throws ActionException when nothing matches
      */
@@ -37,8 +40,10 @@ final readonly class SetFilmClock
                 throw new ActionException('There is no film of this recording, so there is no second clock.');
             }
             $before = $recording->film_offset_s;
+            $film = $recording->motion ?? $recording->views->firstOrFail();
+            $drift = $recording->film_drift_ppm + ($by === 'drift' ? 1e6 * $shift * $film->rate_hz / max(1, $film->frames - 1) : 0.0);
             $match = match ($by) {
-                'hand' => new ClockMatch($before + $shift, $recording->film_clock_uncertainty_s ?? 0.004, 'hand'),
+                'hand', 'drift' => new ClockMatch($before + ($by === 'hand' ? $shift : 0.0), $recording->film_clock_uncertainty_s ?? 0.004, 'hand', $drift),
                 'impact' => $this->byImpact($recording),
                 default => SharedEvent::match(self::views($recording), $recording->trace()),
             };
@@ -48,12 +53,16 @@ final readonly class SetFilmClock
             if (abs($match->offsetS) > 30.0) {
                 throw new ActionException('The clocks would lie over half a minute apart; nothing was changed.');
             }
-            $recording->update(['film_offset_s' => $match->offsetS, 'film_clock_uncertainty_s' => $match->uncertaintyS, 'film_clock_by' => $match->by]);
-            // Stations seen in the film go with its clock.
-            $recording->stations()->where('source', 'motion')->update(['t_s' => DB::raw('t_s + '.sprintf('%.9F', $match->offsetS - $before))]);
+            if (abs($drift) > self::MOST_DRIFT_PPM) {
+                throw new ActionException('The clocks would drift apart by more than 2 %: rather the film’s frame rate is wrong. Nothing was changed.');
+            }
+            // Stations seen in the film go with its clock: both run about the film's first frame.
+            $stretch = (1.0 + 1e-6 * $drift) / (1.0 + 1e-6 * $recording->film_drift_ppm);
+            $recording->stations()->where('source', 'motion')->update(['t_s' => DB::raw(sprintf('%.9F + (t_s - %.9F) * %.12F', $film->t0 + $match->offsetS, $film->t0 + $before, $stretch))]);
+            $recording->update(['film_offset_s' => $match->offsetS, 'film_drift_ppm' => $drift, 'film_clock_uncertainty_s' => $match->uncertaintyS, 'film_clock_by' => $match->by]);
             $recording->load('stations');
             ($this->measure)($recording);
-            AuditEntry::note($user, 'clock', "recording {$recording->public_id}", ['by' => $match->by, 'offset_ms' => round(1000 * $match->offsetS, 2)]);
+            AuditEntry::note($user, 'clock', "recording {$recording->public_id}", ['by' => $match->by, 'offset_ms' => round(1000 * $match->offsetS, 2), 'drift_ppm' => round($drift, 1)]);
 
             return $match;
         });
@@ -76,6 +85,6 @@ final readonly class SetFilmClock
 
     private static function views(Recording $recording): Views
     {
-        return new Views(...$recording->views->map(static fn (Motion $m): CoreMotion => $m->toCore())->values()->all());
+        return new Views(...$recording->views->map(static fn (Motion $m): CoreMotion => $m->toCore(0.0, $recording->film_drift_ppm))->values()->all());
     }
 }

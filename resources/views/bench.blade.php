@@ -76,10 +76,10 @@
             </table>
             @if($recording->motion)
                 <h2>Clocks</h2>
-                <p class="small">The film’s clock stands <b>{{ str_replace('-', '−', sprintf('%+.1f', 1000 * $recording->film_offset_s)) }} ms</b>@if($recording->film_clock_uncertainty_s) ± {{ number_format(1000 * $recording->film_clock_uncertainty_s, 1) }} ms @endif to the trace’s{{ $recording->film_clock_by ? ', by '.$recording->film_clock_by : ', as recorded' }}; drift {{ number_format($recording->film_drift_ppm, 0) }} parts per million.</p>
+                <p class="small">The film’s clock stands <b>{{ str_replace('-', '−', sprintf('%+.1f', 1000 * $recording->film_offset_s)) }} ms</b>@if($recording->film_clock_uncertainty_s) ± {{ number_format(1000 * $recording->film_clock_uncertainty_s, 1) }} ms @endif to the trace’s{{ $recording->film_clock_by ? ', by '.$recording->film_clock_by : ', as recorded' }}; drift {{ str_replace('-', '−', number_format($recording->film_drift_ppm, 0)) }} parts per million.</p>
                 @if($mayMark)
                     @php($frame = 1 / $recording->motion->rate_hz)
-                    <div class="clock-keys">@foreach([['hand', -$frame, '− frame'], ['hand', $frame, '+ frame'], ['hand', -1 / $recording->rate_hz, '− sample'], ['hand', 1 / $recording->rate_hz, '+ sample'], ['correlation', null, 'match by the push'], ['impact', null, 'match by impact']] as [$by, $shift, $text])
+                    <div class="clock-keys">@foreach([['hand', -$frame, '− frame'], ['hand', $frame, '+ frame'], ['hand', -1 / $recording->rate_hz, '− sample'], ['hand', 1 / $recording->rate_hz, '+ sample'], ['drift', -$frame, 'drift − a frame by the end'], ['drift', $frame, 'drift + a frame by the end'], ['correlation', null, 'match by the push'], ['impact', null, 'match by impact']] as [$by, $shift, $text])
                         @if($by !== 'correlation' || $recording->deviceClass()->measuresForce())<form method="post" action="{{ route('bench.clock', $recording) }}">@csrf<input type="hidden" name="by" value="{{ $by }}">@if($shift !== null)<input type="hidden" name="shift" value="{{ sprintf('%.9F', $shift) }}">@endif<button class="link">{{ $text }}</button></form>@endif
                     @endforeach</div>
                 @endif

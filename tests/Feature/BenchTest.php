@@ -77,6 +77,30 @@ it('brings the film\'s clock to the trace\'s by the push, by impact and by a fra
     $this->post("/bench/{$bare->public_id}/clock", ['by' => 'impact'])->assertSessionHas('refused', fn (string $s): bool => str_contains($s, 'no film'));
 });
 
+it('takes up a drift between the clocks: the first frame stays, the last moves by a frame, what was seen between goes along', function () {
+    $r = onTheShelf('c2', ['late-load' => 2], DeviceClass::Plate, [], 0.05);
+    $this->actingAs($this->headCoach())->post("/bench/{$r->public_id}/clock", ['by' => 'hand', 'shift' => 0.05])->assertSessionHas('done');
+    $r = $r->fresh();
+    $film = $r->views->sole();
+    $impact = $r->stations()->where('code', 'IM')->where('source', 'motion')->sole()->t_s;
+    $this->post("/bench/{$r->public_id}/clock", ['by' => 'drift', 'shift' => 1 / $film->rate_hz])->assertSessionHas('done', fn (string $s): bool => str_contains($s, 'parts per million'));
+    $r = $r->fresh();
+    $before = $film->toCore($r->film_offset_s);
+    $after = $film->toCore($r->film_offset_s, $r->film_drift_ppm);
+    $last = fn ($m): float => $m->t0 + ($m->frames() - 1) / $m->rateHz;
+    $part = ($impact - $before->t0) / ($last($before) - $before->t0);
+    expect($r->film_offset_s)->toEqualWithDelta(0.05, 1e-6)->and($after->t0)->toBe($before->t0)->and($last($after) - $last($before))->toEqualWithDelta(1 / $film->rate_hz, 1e-6)
+        ->and($r->stations()->where('code', 'IM')->where('source', 'motion')->sole()->t_s - $impact)->toEqualWithDelta($part / $film->rate_hz, 1e-6)->and($part)->toBeBetween(0.3, 0.95);
+    // The offset moved afterwards leaves the drift, and back again is back.
+    $this->post("/bench/{$r->public_id}/clock", ['by' => 'hand', 'shift' => 0.01])->assertSessionHas('done');
+    expect($r->fresh()->film_drift_ppm)->toBe($r->film_drift_ppm);
+    $this->post("/bench/{$r->public_id}/clock", ['by' => 'hand', 'shift' => -0.01]);
+    $this->post("/bench/{$r->public_id}/clock", ['by' => 'drift', 'shift' => -1 / $film->rate_hz]);
+    expect($r->fresh()->film_drift_ppm)->toEqualWithDelta(0.0, 0.01)->and($r->stations()->where('code', 'IM')->where('source', 'motion')->sole()->t_s)->toEqualWithDelta($impact, 1e-6);
+    $this->post("/bench/{$r->public_id}/clock", ['by' => 'drift', 'shift' => 0.9])->assertSessionHas('refused', fn (string $s): bool => str_contains($s, 'frame rate'));
+    expect($r->fresh()->film_drift_ppm)->toEqualWithDelta(0.0, 0.01);
+});
+
 it('switches the lens: other verdicts, other bands, faults that do not count left out', function () {
     $r = onTheShelf('lens', ['late-load' => 2]);
     $page = fn (string $lens) => $this->actingAs($this->headCoach())->get("/bench/{$r->public_id}?lens=$lens")->assertOk();

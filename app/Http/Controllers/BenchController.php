@@ -64,7 +64,7 @@ final class BenchController extends Controller
             return redirect()->route('bench', $recording)->with('refused', $e->getMessage());
         }
 
-        return redirect()->route('bench', $recording)->with('done', sprintf('The film’s clock now stands %+.1f ms to the trace’s, ± %.1f ms, by %s.', 1000 * $match->offsetS, 1000 * $match->uncertaintyS, $match->by));
+        return redirect()->route('bench', $recording)->with('done', sprintf('The film’s clock now stands %+.1f ms to the trace’s, ± %.1f ms, by %s; drift %.0f parts per million.', 1000 * $match->offsetS, 1000 * $match->uncertaintyS, $match->by, $recording->fresh()->film_drift_ppm ?? 0.0));
     }
 
     private static function lens(Request $request, Codebooks $codebooks): string
