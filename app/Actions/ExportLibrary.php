@@ -62,9 +62,10 @@ final readonly class ExportLibrary
             if ($progress !== null) {
                 $progress($n + 1, $ids->count());
             }
-            // The zip holds what was added in memory until it is closed.
+            // The zip holds what was added in memory, even once closed, for as long as the object lives.
             if ($n % 25 === 24) {
                 $zip->close();
+                $zip = new ZipArchive;
                 $zip->open($new);
             }
         }

@@ -36,6 +36,7 @@ for ($i = 0; $i < (int) $n; $i++) {
     }
     if ($i % 50 === 49) {
         $zip->close();
+        $zip = new ZipArchive;
         $zip->open($path);
     }
 }
