@@ -1,9 +1,14 @@
 <?php
 
+use App\Actions\ExportLibrary;
 use App\Actions\ImportLibrary;
+use App\Actions\StoreRecording;
 use App\Models\Golfer;
 use App\Models\Recording;
 use App\Models\StationMark;
+use Core\Simulation\GolferSpec;
+use Core\Simulation\Swing;
+use Core\Trace\Trace;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 
@@ -44,6 +49,43 @@ it('writes the library as tables with their schema, and another installation tak
         expect($again[$key]['value'])->toEqualWithDelta($measured[$key]['value'], 1e-3);
     }
     expect(Artisan::call('recordings:measure'))->toBe(0)->and(App\Models\MeasurementSet::query()->count())->toBe($before->count());
+    unlink($file);
+});
+
+it('writes a large library in parts, whole, and lets go of each part once written', function () {
+    $golfer = Golfer::query()->consenting()->firstOrFail();
+    $swing = Swing::of(new GolferSpec('many'));
+    $first = array_key_first($swing->trace->channels);
+    for ($i = 0; $i < 46; $i++) {
+        $channels = $swing->trace->channels;
+        $channels[$first][$i] += 0.01;
+        app(StoreRecording::class)($golfer, ['club' => 'hybrid', 'source' => 'file'], new Trace($swing->trace->device, $swing->trace->rateHz, $channels, $swing->stance), $swing->stations, $swing->motion(), false);
+    }
+    $file = sys_get_temp_dir().'/library-'.bin2hex(random_bytes(4)).'.zip';
+    $held = [];
+    $n = app(ExportLibrary::class)($file, function (int $done) use (&$held): void {
+        $held[$done] = memory_get_usage();
+    });
+    $zip = new ZipArchive;
+    $zip->open($file);
+    $part = array_sum(array_map(fn (int $i): int => $zip->statIndex($i)['size'], range(0, 24)));
+    expect($n)->toBe(Recording::query()->count())->toBeGreaterThan(51)->and($zip->numFiles)->toBe($n + 5)
+        ->and($held[51] - $held[26])->toBeLessThan(0.2 * $part)->and($held[25] - $held[2])->toBeGreaterThan(0.5 * $part);
+    $rows = array_slice(explode("\n", trim($zip->getFromName('recordings.csv'))), 1);
+    expect($rows)->toHaveCount($n);
+    foreach ($rows as $row) {
+        expect(json_decode($zip->getFromName(array_slice(str_getcsv($row, ',', '"', ''), -1)[0])))->toBeObject();
+    }
+    unlink($file);
+});
+
+it('carries how the film\'s clock was set', function () {
+    Recording::query()->orderBy('id')->firstOrFail()->update(['film_offset_s' => 0.25, 'film_drift_ppm' => 1200.0]);
+    $file = archived();
+    anotherInstallation();
+    expect(Artisan::call('archive:import', ['file' => $file]))->toBe(0);
+    $r = Recording::query()->orderBy('id')->firstOrFail();
+    expect($r->film_offset_s)->toBe(0.25)->and($r->film_drift_ppm)->toBe(1200.0)->and(Recording::query()->where('film_drift_ppm', '!=', 0)->count())->toBe(1);
     unlink($file);
 });
 
