@@ -34,7 +34,7 @@ final class DetectionStudy
 
     private const SEVERITIES = [2, 3, 2, 3, 1];
 
-    /** @var array<string, array<string, array{sight: Sight, asked: int, found: int, supported: int, clean: int, false: int}>> by fault, by arm */
+    /** @var array<string, array<string, array{sight: Sight, asked: int, found: int, supported: int, contradicted: int, clean: int, false: int}>> by fault, by arm */
     public array $counts = [];
 
     /** @var list<float> errors of station times found in motion, s */
@@ -46,7 +46,7 @@ final class DetectionStudy
     {
         foreach ($codebook->keys() as $key) {
             foreach (array_keys(self::ARMS) as $arm) {
-                $this->counts[$key][$arm] = ['sight' => Sight::NotObservable, 'asked' => 0, 'found' => 0, 'supported' => 0, 'clean' => 0, 'false' => 0];
+                $this->counts[$key][$arm] = ['sight' => Sight::NotObservable, 'asked' => 0, 'found' => 0, 'supported' => 0, 'contradicted' => 0, 'clean' => 0, 'false' => 0];
             }
         }
     }
@@ -113,6 +113,7 @@ final class DetectionStudy
                     $c['asked']++;
                     $c['found'] += $supported || $said['verdict'] === Verdict::Borderline->value ? 1 : 0;
                     $c['supported'] += $supported ? 1 : 0;
+                    $c['contradicted'] += $said['verdict'] === Verdict::Contradicted->value ? 1 : 0;
                 }
             } elseif (! in_array($key, $entailed, true)) {
                 $c['clean']++;

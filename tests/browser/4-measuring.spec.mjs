@@ -64,6 +64,18 @@ test('the film\'s clock is moved by a frame and back, and says so', async ({ pag
   await expect(offset).toHaveText(/^[+−]0\.0 ms$/);
 });
 
+test('a drift of the film\'s clock is taken up and taken back, and stations seen in the film move with it', async ({ page }) => {
+  await logIn(page, 'maren');
+  await openBench(page, 'plate');
+  const said = page.locator('h2:has-text("Clocks") + p');
+  await expect(said).toContainText('drift 0 parts per million');
+  await page.getByRole('button', { name: 'drift + a frame by the end' }).click();
+  await expect(said).toContainText(/drift [1-9][\d,]* parts per million/);
+  await expect(page.locator('.notice').first()).toContainText('+0.0 ms');
+  await page.getByRole('button', { name: 'drift − a frame by the end' }).click();
+  await expect(said).toContainText(/drift −?0 parts per million/);
+});
+
 test('measuring holds at tablet and telephone width', async ({ page }) => {
   await logIn(page, 'maren');
   const bench = await (async () => { await openBench(page, 'mat'); return new URL(page.url()).pathname; })();

@@ -46,7 +46,7 @@ final class StudyDetection extends Command
         $lines = [
             '# Detection and false alarm', '',
             "Made by `php artisan study:detection --golfers=$golfers --seed=$seed --out=docs/detection.md`, core version ".Version::CURRENT.'. Do not edit.', '',
-            'Simulated golfers of both hands with three kinds of club; a fault planted in 23 of 24, at severity 2, 3, 2, 3, 1 in turn. Each cell: **found / planted** at severity 2 or more (found = supported or borderline; in brackets those only borderline), then *false* = supported though neither planted nor entailed by what was. “–” = not observable with this evidence, so never reported as absent. Indirect = judged by a proxy, or seen only through one.', '',
+            'Simulated golfers of both hands with three kinds of club; a fault planted in 23 of 24, at severity 2, 3, 2, 3, 1 in turn. Each cell: **found / planted** at severity 2 or more (found = supported or borderline; in brackets those only borderline; “n denied” = contradicted though planted; the rest could not be measured), then *false* = supported though neither planted nor entailed by what was. “–” = not observable with this evidence, so never reported as absent. Indirect = judged by a proxy, or seen only through one.', '',
             'The golfers are built so that a clear or dominant fault lies on the far side of the codebook’s bands. The table therefore tests the whole chain – instrument, stations, measures, rules – and not how well a rule agrees with coaches.', '',
             '| fault | '.implode(' | ', $arms).' |', '|---|'.str_repeat('---|', count($arms)),
         ];
@@ -62,7 +62,7 @@ final class StudyDetection extends Command
                     continue;
                 }
                 $only = $c['found'] - $c['supported'];
-                $row[] = sprintf('%s**%d / %d**%s, *%d / %d*', $c['sight'] === Sight::Indirect ? 'indirect ' : '', $c['found'], $c['asked'], $only > 0 ? " ($only)" : '', $c['false'], $c['clean']);
+                $row[] = sprintf('%s**%d / %d**%s%s, *%d / %d*', $c['sight'] === Sight::Indirect ? 'indirect ' : '', $c['found'], $c['asked'], $only > 0 ? " ($only)" : '', $c['contradicted'] > 0 ? " $c[contradicted] denied" : '', $c['false'], $c['clean']);
                 if ($c['sight'] === Sight::Observable) {
                     foreach (['asked', 'found', 'clean', 'false'] as $n) {
                         $total[$arm][$n] += $c[$n];

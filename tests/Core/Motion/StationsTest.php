@@ -97,6 +97,28 @@ it('fits offset and drift to events of a long take', function () {
         ->and(fn () => ClockMatch::byEvents([[1.0, 1.2]], 0.004))->toThrow(CoreException::class, 'two events');
 });
 
+it('fits a drift of events with jitter within its own stated uncertainty, and no drift as none', function (float $ppm) {
+    $chance = new Core\Simulation\Chance("drift $ppm");
+    $within = 0;
+    for ($take = 0; $take < 100; $take++) {
+        $events = [];
+        foreach ([5.0, 47.0, 121.0, 260.0, 402.0, 595.0] as $t) {
+            $events[] = [$t, $t + 0.3 + 1e-6 * $ppm * ($t - 5.0) + $chance->normal(0.0, 0.002)];
+        }
+        $match = ClockMatch::byEvents($events, 0.004);
+        $within += abs($match->driftPpm - $ppm) <= $match->driftUncertaintyPpm ? 1 : 0;
+        // The offset is that at the first event, whatever the drift.
+        expect(abs($match->offsetS - 0.3))->toBeLessThan(0.008);
+    }
+    // 0.004 s is two standard deviations of one event.
+    expect($within)->toBeGreaterThanOrEqual(88);
+})->with([0.0, 35.0, -120.0]);
+
+it('refuses a drift from one moment alone', function () {
+    expect(fn () => ClockMatch::byEvents([[2.0, 2.3], [2.0, 2.31]], 0.004))->toThrow(CoreException::class, 'different times')
+        ->and(fn () => ClockMatch::byEvents([], 0.004))->toThrow(CoreException::class);
+});
+
 it('resamples without aliasing: a tone above the new half rate vanishes, one below stays', function () {
     $tone = fn (float $hz): Series => new Series(1000.0, array_map(static fn (int $i): float => sin(2 * M_PI * $hz * $i / 1000), range(0, 3000)));
     $power = function (Series $s): float {
