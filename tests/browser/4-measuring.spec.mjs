@@ -69,11 +69,26 @@ test('a drift of the film\'s clock is taken up and taken back, and stations seen
   await openBench(page, 'plate');
   const said = page.locator('h2:has-text("Clocks") + p');
   await expect(said).toContainText('drift 0 parts per million');
+  const time = async (code) => {
+    const row = page.locator('tr').filter({ has: page.locator('form[data-mark]') }).filter({ hasText: code });
+    return Number((await row.textContent()).match(/\d+\.\d{3}/)[0]);
+  };
+  const codes = ['AD', 'TP', 'FI'];
+  const before = [];
+  for (const code of codes) before.push(await time(code));
   await page.getByRole('button', { name: 'drift + a frame by the end' }).click();
   await expect(said).toContainText(/drift [1-9][\d,]* parts per million/);
   await expect(page.locator('.notice').first()).toContainText('+0.0 ms');
+  const moved = [];
+  for (const [i, code] of codes.entries()) moved.push((await time(code)) - before[i]);
+  // Less than a frame, and the more the later.
+  expect(moved[0]).toBeGreaterThan(0);
+  expect(moved[1]).toBeGreaterThan(moved[0]);
+  expect(moved[2]).toBeGreaterThan(moved[1]);
+  expect(moved[2]).toBeLessThan(1 / 120);
   await page.getByRole('button', { name: 'drift − a frame by the end' }).click();
   await expect(said).toContainText(/drift −?0 parts per million/);
+  for (const [i, code] of codes.entries()) expect(Math.abs((await time(code)) - before[i])).toBeLessThan(0.0011);
 });
 
 test('measuring holds at tablet and telephone width', async ({ page }) => {
