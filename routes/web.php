@@ -4,7 +4,9 @@ use App\Http\Controllers\AgreementController;
 use App\Http\Controllers\BenchController;
 use App\Http\Controllers\CaptureController;
 use App\Http\Controllers\CodebookController;
+use App\Http\Controllers\FilmController;
 use App\Http\Controllers\ImportController;
+use App\Http\Controllers\KeysController;
 use App\Http\Controllers\PanelController;
 use App\Http\Controllers\ReadingController;
 use App\Http\Controllers\RecordController;
@@ -22,19 +24,25 @@ Route::middleware('guest')->group(function (): void {
 Route::middleware('auth')->group(function (): void {
     Route::post('/logout', [SessionController::class, 'destroy'])->name('logout');
     Route::get('/', TodayController::class)->name('today');
+    Route::put('/keys', KeysController::class)->name('keys');
     Route::get('/codebook', [CodebookController::class, 'show'])->name('codebook');
     Route::get('/codebook/document', [CodebookController::class, 'document'])->name('codebook.document');
 
     Route::get('/read/next', [ReadingController::class, 'next'])->name('read.next');
     Route::get('/read/{reading}', [ReadingController::class, 'show'])->name('read')->can('view', 'reading');
-    Route::get('/read/{reading}/evidence', [ReadingController::class, 'evidence'])->name('read.evidence')->can('view', 'reading');
+    Route::get('/read/{reading}/evidence/{swing}', [ReadingController::class, 'evidence'])->name('read.evidence')->can('view', 'reading')->where('swing', '[1-6]');
+    Route::get('/read/{reading}/film/{swing}/{view}/{part}', [FilmController::class, 'inReading'])->name('read.film')->can('view', 'reading')->where('swing', '[1-6]');
     Route::get('/read/{reading}/sheet', [ReadingController::class, 'sheet'])->name('read.sheet')->can('view', 'reading');
-    Route::put('/read/{reading}', [ReadingController::class, 'update'])->name('read.update')->can('update', 'reading');
+    Route::post('/read/{reading}/changes', [ReadingController::class, 'change'])->name('read.change')->can('update', 'reading');
     Route::post('/read/{reading}/hand-in', [ReadingController::class, 'handIn'])->name('read.hand-in')->can('update', 'reading');
 
     Route::get('/bench/{recording}', [BenchController::class, 'show'])->name('bench')->can('view', 'recording');
+    Route::get('/bench/{recording}/with', [BenchController::class, 'beside'])->name('bench.beside')->can('view', 'recording');
+    Route::get('/bench/{recording}/with/{other}', [BenchController::class, 'compare'])->name('bench.compare')->can('view', 'recording')->can('view', 'other');
     Route::get('/bench/{recording}/why/{fault}', [BenchController::class, 'why'])->name('bench.why')->can('view', 'recording');
     Route::get('/bench/{recording}/evidence', [BenchController::class, 'evidence'])->name('bench.evidence')->can('view', 'recording');
+
+    Route::get('/bench/{recording}/film/{view}/{part}', [FilmController::class, 'onBench'])->name('bench.film')->can('view', 'recording');
 
     Route::get('/agreement', [AgreementController::class, 'index'])->name('agreement.index');
     Route::get('/agreement/{round}', [AgreementController::class, 'show'])->name('agreement')->can('viewResult', 'round');
@@ -48,6 +56,13 @@ Route::middleware('auth')->group(function (): void {
         Route::put('/imports/{import}', [ImportController::class, 'update'])->name('imports.update');
         Route::post('/imports/{import}/finish', [ImportController::class, 'finish'])->name('imports.finish');
         Route::delete('/imports/{import}', [ImportController::class, 'destroy'])->name('imports.drop');
+        Route::post('/bench/{recording}/films', [FilmController::class, 'store'])->name('films.store');
+        Route::put('/films/{film}', [FilmController::class, 'append'])->name('films.append');
+        Route::get('/films/{film}', [FilmController::class, 'state'])->name('films.state');
+        Route::get('/films/{film}/original', [FilmController::class, 'original'])->name('films.original');
+        Route::post('/films/{film}/clock', [FilmController::class, 'clock'])->name('films.clock');
+        Route::delete('/films/{film}', [FilmController::class, 'destroy'])->name('films.drop');
+        Route::get('/agreement/{round}/export', [AgreementController::class, 'export'])->name('agreement.export')->can('viewResult', 'round');
         Route::get('/rounds', [RoundController::class, 'index'])->name('rounds');
         Route::post('/rounds', [RoundController::class, 'store'])->name('rounds.store');
         Route::get('/rounds/{round}', [RoundController::class, 'show'])->name('rounds.show');

@@ -55,16 +55,31 @@ abstract class TestCase extends BaseTestCase
             ->whereHas('case.round', fn ($q) => $q->where('state', 'open'))->firstOrFail();
     }
 
-    /** A complete sheet: everything absent but what is given. */
-    public function sheet(array $present = [], int $version = 0): array
+    /**
+     * Changes of a reading as a window would send them.
+     *
+     * @param  array<string, mixed>  $edits  value by target
+     */
+    public function changes(array $edits, int $base = 0, string $writer = 'window-one'): array
     {
-        $calls = [];
+        $out = [];
+        foreach ($edits as $target => $value) {
+            $out[] = ['id' => 'c-'.bin2hex(random_bytes(8)), 'target' => $target, 'value' => $value, 'base' => $base, 'at' => 1_764_000_000_000 + 100 * count($out)];
+        }
+
+        return ['writer' => $writer, 'changes' => $out];
+    }
+
+    /** A complete sheet: everything absent but what is given, whose first is the first cause. */
+    public function sheet(array $present = [], array $more = []): array
+    {
+        $edits = [];
         foreach (\Core\Codebook\Codebook::standard()->keys() as $key) {
-            $calls[$key] = in_array($key, $present, true)
+            $edits["call:$key"] = in_array($key, $present, true)
                 ? ['presence' => 'present', 'severity' => 2, 'onset' => 'TP', 'decision' => 'now', 'confidence' => 80, 'pins' => [['on' => 'film', 't' => 1.2]]]
                 : ['presence' => 'absent', 'confidence' => 75, 'pins' => []];
         }
 
-        return ['version' => $version, 'calls' => $calls, 'first_causes' => array_slice($present, 0, 1), 'cue' => ''];
+        return [...$edits, 'causes' => array_slice($present, 0, 1), ...$more];
     }
 }

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Models\AuditEntry;
+use App\Models\Call;
 use App\Models\Reading;
+use App\Models\RoundCase;
 use App\Models\User;
 use App\Queries\Codebooks;
 use Illuminate\Support\Facades\DB;
@@ -28,12 +30,23 @@ final readonly class HandInReading
             if ($reading->isLocked()) {
                 throw new ActionException('The round is closed; what was saved is kept, but it cannot be handed in any more.');
             }
-            $obstacles = $reading->toCore()->obstacles($this->codebooks->of($reading->case->round));
+            $obstacles = $reading->toCore()->obstacles($this->codebooks->of($reading->case->round), $reading->case->kind === RoundCase::PAIR);
             if ($obstacles !== []) {
                 throw new ActionException(implode(' ', $obstacles));
             }
             $reading->update(['handed_in_at' => now()]);
-            AuditEntry::note($by, 'hand-in', "case {$reading->position}, {$reading->case->round->name}", ['reading' => $reading->public_id, 'version' => $reading->version]);
+            if ($reading->stage === Reading::BLIND && $reading->case->round->reveals) {
+                $this->openSecondLook($reading);
+            }
+            AuditEntry::note($by, $reading->stage === Reading::BLIND ? 'hand-in' : 'hand-in-again', "case {$reading->position}, {$reading->case->round->name}", ['reading' => $reading->public_id, 'version' => $reading->version]);
         });
+    }
+
+    /** The same sheet once more, to be gone over with the ball and the numbers in sight; the first stays as it is. */
+    private function openSecondLook(Reading $blind): void
+    {
+        $again = $blind->replicate(['public_id', 'handed_in_at', 'active_ms', 'version', 'stage']);
+        $again->fill(['stage' => Reading::REVEAL])->save();
+        Call::query()->insert($blind->calls->map(static fn (Call $c): array => ['reading_id' => $again->id] + array_diff_key($c->getAttributes(), ['id' => 0]))->all());
     }
 }

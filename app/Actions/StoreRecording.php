@@ -27,7 +27,7 @@ final readonly class StoreRecording
     }
 
     /**
-     * @param  array{club: string, swing?: string, shape?: ?string, device_name?: ?string, source: string, series?: ?string, is_cold?: bool, film_offset_s?: float, film_drift_ppm?: float}  $facts
+     * @param  array{club: string, swing?: string, shape?: ?string, device_name?: ?string, source: string, series?: ?string, is_cold?: bool, outcome?: ?array<string, mixed>, film_offset_s?: float, film_drift_ppm?: float}  $facts
      * @param  bool  $measure  false: stations and measures are made later, when many come at once
      *
      * @throws ActionException when the same samples are on the Shelf already

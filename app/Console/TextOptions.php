@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use Core\CoreException;
+
 /** Options and arguments of a command as the text they were typed as. */
 trait TextOptions
 {
@@ -18,5 +20,21 @@ trait TextOptions
     private function text(string $name): string
     {
         return (string) $this->given($name);
+    }
+
+    private function whole(string $name): int
+    {
+        $text = $this->text($name);
+
+        return preg_match('/^-?\d{1,18}$/D', $text) === 1 ? (int) $text : throw new CoreException("--$name is '$text', not a whole number");
+    }
+
+    /** @param  non-empty-list<string>  $allowed */
+    private function oneOf(string $name, array $allowed): string
+    {
+        $text = $this->text($name);
+        $last = $allowed[count($allowed) - 1];
+
+        return in_array($text, $allowed, true) ? $text : throw new CoreException("--$name is '$text', not ".implode(', ', array_slice($allowed, 0, -1)).' or '.$last);
     }
 }

@@ -15,6 +15,22 @@ final class Fernhollow
 {
     public const PASSWORD = 'fernhollow-winter';
 
+    /** Where a film's first picture stands in its recording: the camera was switched on a little later. */
+    public const FILM_STARTS_S = 0.1;
+
+    /** Recordings that were filmed, by their place in the list: frames a second of each view. */
+    private const FILMED = [
+        0 => ['face-on' => 120, 'down-the-line' => 120], 1 => ['face-on' => 120, 'down-the-line' => 60], 2 => ['face-on' => 120, 'down-the-line' => 120], 5 => ['face-on' => 120],
+        7 => ['face-on' => 120, 'down-the-line' => 120], 14 => ['face-on' => 120, 'down-the-line' => 60], 16 => ['face-on' => 120, 'down-the-line' => 120], 17 => ['face-on' => 120, 'down-the-line' => 120],
+        18 => ['face-on' => 60, 'down-the-line' => 60], 20 => ['face-on' => 120, 'down-the-line' => 120], 22 => ['face-on' => 120, 'down-the-line' => 120],
+    ];
+
+    /** File name of a shipped film, in demo/films. */
+    public static function film(int $recording, string $view): string
+    {
+        return sprintf('%02d-%s.mp4', $recording, $view);
+    }
+
     /** @return list<array{string, string, string, Rater|null}> name, address, role, how this person sees */
     public static function people(): array
     {
@@ -39,7 +55,7 @@ final class Fernhollow
     /**
      * The recordings in the order they were made.
      *
-     * @return list<array{golfer: string, limits: ?string, club: string, shape: string, film: bool, trace: bool, looks: array<string, int>, spec: GolferSpec}>
+     * @return list<array{number: int, golfer: string, limits: ?string, club: string, shape: string, film: bool, trace: bool, looks: array<string, int>, spec: GolferSpec, filmed: array<string, int>}>
      */
     public static function recordings(): array
     {
@@ -48,9 +64,31 @@ final class Fernhollow
         foreach (self::rows() as $i => $row) {
             [$golfer, $hand, $height, $mass, $limits, $club, $shape, $device, $planted, $shown] = $row;
             $out[] = [
-                'golfer' => $golfer, 'limits' => $limits, 'club' => $club, 'shape' => $shape,
-                'film' => $shown !== 'trace', 'trace' => $shown !== 'film', 'looks' => $row[10] ?? [],
+                'number' => $i, 'golfer' => $golfer, 'limits' => $limits, 'club' => $club, 'shape' => $shape,
+                'film' => $shown !== 'trace', 'trace' => $shown !== 'film', 'looks' => $row[10] ?? [], 'filmed' => self::FILMED[$i] ?? [],
                 'spec' => new GolferSpec("fernhollow|$i", new Plant($planted), Handedness::from($hand), $device, $height, $mass, $clubs[$club][0], $clubs[$club][1]),
+            ];
+        }
+
+        return $out;
+    }
+
+    /**
+     * Golfers who came for several swings at a time: the first of each evening is cold.
+     *
+     * @return list<array{golfer: string, limits: ?string, club: string, shape: string, series: string, specs: list<GolferSpec>}>
+     */
+    public static function series(): array
+    {
+        $out = [];
+        foreach ([
+            ['Wheatear', 'right', 1750.0, 78.0, 'hybrid', [1000.0, 460.0], DeviceClass::DualPlate, 'first evening', ['hang-back' => 2]],
+            ['Wheatear', 'right', 1750.0, 78.0, 'hybrid', [1000.0, 460.0], DeviceClass::DualPlate, 'fourth evening', ['hang-back' => 1]],
+            ['Treecreeper', 'left', 1700.0, 70.0, 'fairway wood', [1065.0, 500.0], DeviceClass::Mat, 'second evening', ['late-load' => 2]],
+        ] as $k => [$golfer, $hand, $height, $mass, $club, $lengths, $device, $series, $planted]) {
+            $out[] = [
+                'golfer' => $golfer, 'limits' => null, 'club' => $club, 'shape' => 'straight', 'series' => $series,
+                'specs' => array_map(static fn (int $n): GolferSpec => new GolferSpec("fernhollow|series|$k|$n", new Plant($planted), Handedness::from($hand), $device, $height, $mass, $lengths[0], $lengths[1]), [0, 1, 2, 3]),
             ];
         }
 

@@ -5,21 +5,28 @@ declare(strict_types=1);
 namespace App\Demo;
 
 use App\Actions\CloseRound;
+use App\Actions\ConvertFilm;
 use App\Actions\HandInReading;
 use App\Actions\OpenRound;
 use App\Actions\PublishRound;
-use App\Actions\SaveReading;
+use App\Actions\SaveChanges;
 use App\Actions\StoreRecording;
 use App\Models\Call;
 use App\Models\Consent;
+use App\Models\Film;
 use App\Models\Golfer;
 use App\Models\Reading;
 use App\Models\Recording;
 use App\Models\Round;
+use App\Models\RoundCase;
 use App\Models\User;
 use Core\Codebook\Codebook;
 use Core\Motion\StationTime;
+use Core\Reading\Call as CoreCall;
+use Core\Reading\Presence;
+use Core\Reading\Reading as CoreReading;
 use Core\Simulation\Chance;
+use Core\Simulation\Flight;
 use Core\Simulation\Plant;
 use Core\Simulation\Rater;
 use Core\Simulation\Swing;
@@ -44,8 +51,9 @@ final class LoadDemo
         private readonly OpenRound $open,
         private readonly CloseRound $close,
         private readonly PublishRound $publish,
-        private readonly SaveReading $save,
+        private readonly SaveChanges $save,
         private readonly HandInReading $handIn,
+        private readonly ConvertFilm $films,
     ) {
     }
 
@@ -77,12 +85,13 @@ final class LoadDemo
             $recordings[] = [$this->record($row), $row];
         }
         [$head] = $this->people(User::HEAD_COACH);
+        $several = $limit === null ? $this->several($today->copy()->subDays(112)) : [];
         $panel = $this->people(User::PANEL);
         $staff = $this->people(User::INSTRUCTOR);
         $half = (int) ceil(count($recordings) * 14 / 24);
 
         Carbon::setTestNow($today->copy()->subDays(108)->setTime(9, 0));
-        $study = $this->round('Winter panel study', Round::PANEL, $recordings, $panel, $head);
+        $study = $this->round('Winter panel study', Round::PANEL, $recordings, $panel, $head, $several);
         $this->answer($study, $today->copy()->subDays(104), 1.0);
         ($this->close)($study, $head);
         ($this->publish)($study->refresh(), $head);
@@ -95,8 +104,26 @@ final class LoadDemo
         ($this->publish)($spring->refresh(), $head);
 
         Carbon::setTestNow($today->copy()->subDays(6)->setTime(9, 0));
-        $autumn = $this->round('Autumn round', Round::STAFF, array_slice($recordings, $half), $staff, $head);
+        $autumn = $this->round('Autumn round', Round::STAFF, array_slice($recordings, $half), $staff, $head, $several, $limit === null);
         $this->answer($autumn, $today->copy()->subDays(5), 0.5);
+    }
+
+    /**
+     * Swings that came several at a time, and the cases they make: two series, and one golfer before and after.
+     *
+     * @return list<array{kind: 'series'|'pair', swings: list<Recording>}>
+     */
+    private function several(Carbon $day): array
+    {
+        $series = [];
+        foreach (Fernhollow::series() as $k => $row) {
+            foreach ($row['specs'] as $n => $spec) {
+                Carbon::setTestNow($day->copy()->addDays($k)->setTime(18, 10 + 2 * $n));
+                $series[$k][] = $this->record(['number' => -1, 'film' => true, 'trace' => true, 'looks' => [], 'filmed' => [], 'spec' => $spec, ...$row], ['series' => $row['series'], 'is_cold' => $n === 0]);
+            }
+        }
+
+        return [['kind' => RoundCase::SERIES, 'swings' => $series[0]], ['kind' => RoundCase::SERIES, 'swings' => $series[2]], ['kind' => RoundCase::PAIR, 'swings' => [$series[0][1], $series[1][1]]]];
     }
 
     /** @return list<User> */
@@ -105,8 +132,11 @@ final class LoadDemo
         return array_values(User::query()->where('role', $role)->orderBy('id')->get()->all());
     }
 
-    /** @param  array{golfer: string, limits: ?string, club: string, shape: string, film: bool, trace: bool, looks: array<string, int>, spec: \Core\Simulation\GolferSpec}  $row */
-    private function record(array $row): Recording
+    /**
+     * @param  array{number: int, golfer: string, limits: ?string, club: string, shape: string, film: bool, trace: bool, looks: array<string, int>, spec: \Core\Simulation\GolferSpec, filmed: array<string, int>, ...}  $row
+     * @param  array{series?: string, is_cold?: bool}  $more
+     */
+    private function record(array $row, array $more = []): Recording
     {
         $spec = $row['spec'];
         $golfer = Golfer::query()->firstOrCreate(['pseudonym' => $row['golfer']], ['handedness' => $spec->hand->value, 'limits' => $row['limits']]);
@@ -116,7 +146,13 @@ final class LoadDemo
         $swing = Swing::of($spec);
         $recording = ($this->store)($golfer, [
             'club' => $row['club'], 'shape' => $row['shape'], 'device_name' => 'bench '.$spec->device->label(), 'source' => 'demo',
+            'outcome' => Flight::of($spec->seed, $row['shape'], $spec->plant->faults)->toArray(), ...$more,
         ], $swing->trace, $swing->stations, $swing->motion());
+        foreach ($row['filmed'] as $view => $rate) {
+            $file = base_path('demo/films/'.Fernhollow::film($row['number'], $view));
+            $film = Film::query()->create(['recording_id' => $recording->id, 'view' => $view, 'name' => basename($file), 'bytes' => filesize($file), 'offset_s' => Fernhollow::FILM_STARTS_S, 'clock_by' => 'as recorded', 'clock_uncertainty_s' => 0.5 / $rate]);
+            $this->films->adopt($film, $file);
+        }
         $this->made[$recording->id] = [
             'truth' => $spec->plant->faults + $row['looks'] + self::entailed($spec->plant->faults),
             'stations' => array_map(static fn (StationTime $t): float => $t->t, $swing->stations->all()),
@@ -144,16 +180,20 @@ final class LoadDemo
     /**
      * @param  list<array{Recording, array{film: bool, trace: bool}}>  $recordings
      * @param  list<User>  $members
+     * @param  list<array{kind: 'series'|'pair', swings: list<Recording>}>  $several
      */
-    private function round(string $name, string $kind, array $recordings, array $members, User $head): Round
+    private function round(string $name, string $kind, array $recordings, array $members, User $head, array $several = [], bool $reveals = false): Round
     {
         $round = Round::query()->create([
             'name' => $name, 'kind' => $kind, 'lens' => 'early-recentre', 'codebook_version' => \Core\Codebook\CodebookDocument::standard()->version(),
-            'seed' => substr(hash('sha256', $name), 0, 32), 'created_by' => $head->id,
+            'seed' => substr(hash('sha256', $name), 0, 32), 'created_by' => $head->id, 'reveals' => $reveals,
         ]);
         foreach ($recordings as [$recording, $row]) {
             $both = $kind === Round::PANEL;
-            $round->cases()->create(['recording_id' => $recording->id, 'shows_film' => $both || $row['film'], 'shows_trace' => $both || $row['trace']]);
+            $round->addCase(RoundCase::SINGLE, [$recording], $both || $row['film'], $both || $row['trace']);
+        }
+        foreach ($several as $case) {
+            $round->addCase($case['kind'], $case['swings'], true, true);
         }
         $round->members()->attach(array_map(static fn (User $u): int => $u->id, $members));
         ($this->open)($round, $head);
@@ -170,14 +210,75 @@ final class LoadDemo
             // A half-answered round is not answered evenly: some are done, some have hardly begun.
             $until = $share >= 1.0 ? $readings->count() : (int) round($readings->count() * [0.5, 0.9, 0.3, 0.6, 0.0, 1.0, 0.4, 0.5][$m % 8]);
             foreach ($readings->take($until) as $n => $reading) {
-                Carbon::setTestNow($start->copy()->addMinutes(60 * 9 + 7 * $n + 3 * $m));
+                Carbon::setTestNow($start->copy()->startOfDay()->addMinutes(60 * 9 + 7 * $n + 3 * $m));
                 $made = $this->made[$reading->case->recording_id];
                 $chance = new Chance("read|{$round->seed}|{$member->email}|{$reading->case->recording_id}");
                 $core = $this->raters[$member->id]->read($codebook, $made['truth'], $reading->case->shown(), $n, $made['stations'], $chance);
-                $calls = array_map(static fn ($c): array => Call::row($c), $core->calls);
-                ($this->save)($reading, ['version' => 0, 'calls' => $calls, 'first_causes' => $core->firstCauses, 'cue' => '']);
+                ($this->save)($reading, 'demo-bench', self::changes($core, $reading->public_id, $reading->case->kind));
                 ($this->handIn)($reading, $member);
+                if ($round->reveals && $n % 3 !== 2) {
+                    $this->lookAgain($reading, $member, $core);
+                }
             }
         }
+    }
+
+    /** The second look: what was called present is called more surely, and a poor strike makes some see a hanging back they had not seen. */
+    private function lookAgain(Reading $blind, User $member, CoreReading $core): void
+    {
+        $again = Reading::query()->where('round_case_id', $blind->round_case_id)->where('user_id', $member->id)->where('stage', Reading::REVEAL)->sole();
+        Carbon::setTestNow(Carbon::now()->addMinutes(2));
+        $changes = [];
+        foreach (array_filter($core->calls, static fn (CoreCall $c): bool => $c->confidence !== null && $c->confidence < 95 && $c->presence === Presence::Present) as $fault => $call) {
+            $changes[] = ['id' => substr($again->public_id, 0, 20).'-'.count($changes), 'target' => "call:$fault", 'value' => [...self::call($call, $blind->case->kind), 'confidence' => $call->confidence + 5], 'base' => count($changes), 'at' => (int) Carbon::now()->getTimestampMs() - 30_000];
+        }
+        $strike = $blind->case->recording->flight()?->strike;
+        if (in_array($strike, ['fat', 'thin', 'top'], true) && ($core->calls['hang-back'] ?? null)?->presence === Presence::Absent && crc32($member->email.$blind->round_case_id) % 3 === 0) {
+            $changes[] = ['id' => substr($again->public_id, 0, 20).'-hb', 'target' => 'call:hang-back', 'value' => ['presence' => 'present', 'severity' => 1, 'onset' => 'IM', 'decision' => 'later', 'confidence' => 60, 'pins' => [['on' => 'strike']], ...($blind->case->kind === RoundCase::PAIR ? ['trend' => 'same'] : [])], 'base' => count($changes), 'at' => (int) Carbon::now()->getTimestampMs() - 20_000];
+            $core->firstCauses === [] && $changes[] = ['id' => substr($again->public_id, 0, 20).'-fc', 'target' => 'causes', 'value' => ['hang-back'], 'base' => count($changes), 'at' => (int) Carbon::now()->getTimestampMs() - 10_000];
+        }
+        if ($changes !== []) {
+            ($this->save)($again, 'demo-bench', $changes);
+        }
+        ($this->handIn)($again, $member);
+    }
+
+    /** @return array<string, mixed> */
+    private static function call(CoreCall $call, string $kind): array
+    {
+        $row = array_diff_key(Call::row($call), ['fault' => 0]);
+
+        return $kind === RoundCase::PAIR && $call->presence === Presence::Present ? [...$row, 'trend' => crc32($call->fault.$call->confidence) % 4 === 0 ? 'same' : 'better'] : $row;
+    }
+
+    /**
+     * A reading as its rater would have entered it, one change after the other.
+     *
+     * @return list<array{id: string, target: string, value: mixed, base: int, at: int}>
+     */
+    private static function changes(CoreReading $core, string $of, string $kind): array
+    {
+        $out = [];
+        $at = (int) Carbon::now()->getTimestampMs() - 200_000;
+        $add = static function (string $target, mixed $value) use (&$out, &$at, $of): void {
+            $at += 6_000;
+            $out[] = ['id' => substr($of, 0, 20).'-'.count($out), 'target' => $target, 'value' => $value, 'base' => count($out), 'at' => $at];
+        };
+        foreach ($core->calls as $fault => $call) {
+            $add("call:$fault", self::call($call, $kind));
+        }
+        $add('causes', $core->firstCauses);
+        if ($core->miss !== null) {
+            $add('miss', $core->miss->value);
+        }
+        $core->chain->links === [] || $add('chain', $core->chain->links);
+        $core->cue === '' || $add('cue', $core->cue);
+        $core->drill === null || $add('drill', ['key' => $core->drill, 'stop' => $core->stop?->value]);
+        foreach ($core->marks as $station => $t) {
+            $add("mark:$station", $t);
+        }
+        $add('time', 4_000 * count($out) + 1_000 * (crc32($of) % 60));
+
+        return $out;
     }
 }

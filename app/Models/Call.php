@@ -9,6 +9,7 @@ use Core\Reading\Call as CoreCall;
 use Core\Reading\Decision;
 use Core\Reading\Pin;
 use Core\Reading\Presence;
+use Core\Reading\Trend;
 use Illuminate\Database\Eloquent\Model;
 
 /**
@@ -19,13 +20,14 @@ use Illuminate\Database\Eloquent\Model;
  * @property ?string $onset
  * @property ?string $decision
  * @property ?int $confidence
- * @property list<array{on: 'film'|'trace', t: float}> $pins
+ * @property list<array{on: 'film'|'trace'|'ball'|'strike'|'turf', t?: float, reason?: string, view?: string}> $pins
+ * @property ?string $trend
  */
 final class Call extends Model
 {
     public $timestamps = false;
 
-    protected $fillable = ['reading_id', 'fault', 'presence', 'severity', 'onset', 'decision', 'confidence', 'pins'];
+    protected $fillable = ['reading_id', 'fault', 'presence', 'severity', 'onset', 'decision', 'confidence', 'pins', 'trend'];
 
     protected $attributes = ['pins' => '[]'];
 
@@ -44,7 +46,8 @@ final class Call extends Model
             $this->onset === null ? null : Station::from($this->onset),
             $this->decision === null ? null : Decision::from($this->decision),
             $this->confidence,
-            array_map(static fn (array $p): Pin => new Pin($p['on'], (float) $p['t']), $this->pins),
+            array_map(static fn (array $p): Pin => new Pin($p['on'], isset($p['t']) ? (float) $p['t'] : null, $p['reason'] ?? '', $p['view'] ?? null, $p['swing'] ?? 1), $this->pins),
+            $this->trend === null ? null : Trend::from($this->trend),
         );
     }
 
@@ -54,7 +57,7 @@ final class Call extends Model
         return [
             'fault' => $call->fault, 'presence' => $call->presence->value, 'severity' => $call->severity, 'onset' => $call->onset?->value,
             'decision' => $call->decision?->value, 'confidence' => $call->confidence,
-            'pins' => array_map(static fn (Pin $p): array => ['on' => $p->on, 't' => round($p->t, 4)], $call->pins),
+            'pins' => array_map(static fn (Pin $p): array => $p->toArray(), $call->pins), 'trend' => $call->trend?->value,
         ];
     }
 }

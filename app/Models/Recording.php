@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Closure;
 use Core\Codebook\Shown;
 use Core\Measurement\Evidence;
 use Core\Measurement\Norms;
@@ -12,10 +13,12 @@ use Core\Motion\StationTime as CoreStationTime;
 use Core\Motion\StationTimes;
 use Core\Motion\View;
 use Core\Motion\Views;
+use Core\Reading\BallFlight;
 use Core\Trace\DeviceClass;
 use Core\Trace\Quality;
 use Core\Trace\Stance;
 use Core\Trace\Trace;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -47,6 +50,7 @@ use Illuminate\Support\Collection;
  * @property ?string $film_clock_by
  * @property ?string $series
  * @property bool $is_cold
+ * @property ?array{start_deg: float, curve_deg: float, height: string, strike: string, low_point_cm: float|null} $outcome  what the ball did
  * @property Carbon $created_at
  * @property Golfer $golfer
  * @property \Illuminate\Database\Eloquent\Collection<int, TraceChannel> $channels
@@ -54,12 +58,13 @@ use Illuminate\Support\Collection;
  * @property ?Motion $motion
  * @property \Illuminate\Database\Eloquent\Collection<int, Motion> $views
  * @property ?MeasurementSet $measured
+ * @property \Illuminate\Database\Eloquent\Collection<int, Film> $films
  */
 final class Recording extends Model
 {
     use HasUlids;
 
-    protected $fillable = ['golfer_id', 'club', 'swing', 'shape', 'device_class', 'device_name', 'rate_hz', 't0', 'samples', 'mass_kg', 'stance', 'quality', 'checksum', 'source', 'clock_jitter_s', 'film_offset_s', 'film_drift_ppm', 'film_clock_uncertainty_s', 'film_clock_by', 'series', 'is_cold'];
+    protected $fillable = ['golfer_id', 'club', 'swing', 'shape', 'device_class', 'device_name', 'rate_hz', 't0', 'samples', 'mass_kg', 'stance', 'quality', 'checksum', 'source', 'clock_jitter_s', 'film_offset_s', 'film_drift_ppm', 'film_clock_uncertainty_s', 'film_clock_by', 'series', 'is_cold', 'outcome'];
 
     protected $attributes = ['swing' => 'full', 'film_offset_s' => 0.0, 'film_drift_ppm' => 0.0, 'is_cold' => false];
 
@@ -77,7 +82,7 @@ final class Recording extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['stance' => 'array', 'quality' => 'array', 'rate_hz' => 'float', 't0' => 'float', 'mass_kg' => 'float', 'clock_jitter_s' => 'float', 'film_offset_s' => 'float', 'film_drift_ppm' => 'float', 'film_clock_uncertainty_s' => 'float', 'is_cold' => 'boolean'];
+        return ['stance' => 'array', 'quality' => 'array', 'rate_hz' => 'float', 't0' => 'float', 'mass_kg' => 'float', 'clock_jitter_s' => 'float', 'film_offset_s' => 'float', 'film_drift_ppm' => 'float', 'film_clock_uncertainty_s' => 'float', 'is_cold' => 'boolean', 'outcome' => 'array'];
     }
 
     /** @return BelongsTo<Golfer, $this> */
@@ -115,10 +120,45 @@ final class Recording extends Model
         return $this->hasMany(Motion::class)->orderBy('id');
     }
 
+    /** @return HasMany<Film, $this> */
+    public function films(): HasMany
+    {
+        return $this->hasMany(Film::class)->orderByDesc('view');
+    }
+
+    /**
+     * What somebody may put on the Bench: members of a round once it is published, and only while none of its swings
+     * stands in a round of theirs that is not.
+     *
+     * @return Builder<self>
+     */
+    public static function viewableBy(User $user): Builder
+    {
+        $query = self::query()->whereHas('golfer', static fn ($q) => $q->consenting());
+        if (! $user->isHeadCoach()) {
+            $in = static fn (string $is): Closure => static fn ($q) => $q->where('state', $is, 'published')->whereHas('members', static fn ($m) => $m->whereKey($user->id));
+            $query->whereHas('dealt.case.round', $in('='))->whereDoesntHave('dealt.case.round', $in('<>'));
+        }
+
+        return $query;
+    }
+
+    /** @return HasMany<CaseSwing, $this> the places in cases where this swing stands */
+    public function dealt(): HasMany
+    {
+        return $this->hasMany(CaseSwing::class);
+    }
+
     /** @return HasOne<MeasurementSet, $this> */
     public function measured(): HasOne
     {
         return $this->hasOne(MeasurementSet::class);
+    }
+
+    /** @return list<View> */
+    public function filmedViews(): array
+    {
+        return array_values($this->films->filter(static fn (Film $f): bool => $f->isReady())->map(static fn (Film $f): View => $f->coreView())->all());
     }
 
     public function deviceClass(): DeviceClass
@@ -134,6 +174,11 @@ final class Recording extends Model
         }
 
         return new Trace($this->deviceClass(), $this->rate_hz, $channels, $this->coreStance(), $this->mass_kg, $this->t0, $this->clock_jitter_s);
+    }
+
+    public function flight(): ?BallFlight
+    {
+        return $this->outcome === null ? null : BallFlight::fromArray($this->outcome);
     }
 
     public function coreStance(): ?Stance

@@ -22,6 +22,7 @@ use Illuminate\Support\Carbon;
  * @property string $lens
  * @property string $codebook_version
  * @property string $seed
+ * @property bool $reveals  whether each case is read again with the ball and the numbers
  * @property ?int $key_version_id
  * @property ?Carbon $opened_at
  * @property ?Carbon $closed_at
@@ -38,7 +39,7 @@ final class Round extends Model
 
     public const STAFF = 'staff';
 
-    protected $fillable = ['name', 'kind', 'state', 'lens', 'codebook_version', 'seed', 'key_version_id', 'opened_at', 'closed_at', 'published_at', 'created_by'];
+    protected $fillable = ['name', 'kind', 'state', 'lens', 'codebook_version', 'seed', 'reveals', 'key_version_id', 'opened_at', 'closed_at', 'published_at', 'created_by'];
 
     /** @return list<string> */
     public function uniqueIds(): array
@@ -54,7 +55,7 @@ final class Round extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['opened_at' => 'datetime', 'closed_at' => 'datetime', 'published_at' => 'datetime'];
+        return ['reveals' => 'boolean', 'opened_at' => 'datetime', 'closed_at' => 'datetime', 'published_at' => 'datetime'];
     }
 
     /** @return HasMany<RoundCase, $this> */
@@ -63,16 +64,30 @@ final class Round extends Model
         return $this->hasMany(RoundCase::class);
     }
 
+    /**
+     * A case of these swings, in order; the first is the case's own recording.
+     *
+     * @param  list<Recording>  $swings  one at least
+     */
+    public function addCase(string $kind, array $swings, bool $film, bool $trace, int $occasion = 1): void
+    {
+        $case = $this->cases()->create(['kind' => $kind, 'recording_id' => $swings[0]->id, 'occasion' => $occasion, 'shows_film' => $film, 'shows_trace' => $trace]);
+        foreach (array_slice($swings, 1) as $i => $swing) {
+            $case->swings()->create(['recording_id' => $swing->id, 'position' => $i + 2]);
+        }
+    }
+
     /** @return BelongsToMany<User, $this> */
     public function members(): BelongsToMany
     {
         return $this->belongsToMany(User::class, 'round_members');
     }
 
-    /** @return HasManyThrough<Reading, RoundCase, $this> */
+    /** @return HasManyThrough<Reading, RoundCase, $this> the blind readings; what is scored */
     public function readings(): HasManyThrough
     {
-        return $this->hasManyThrough(Reading::class, RoundCase::class);
+        /** @var HasManyThrough<Reading, RoundCase, $this> */
+        return $this->hasManyThrough(Reading::class, RoundCase::class)->where('readings.stage', Reading::BLIND);
     }
 
     /** @return BelongsTo<KeyVersion, $this> */

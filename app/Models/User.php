@@ -12,6 +12,7 @@ use Illuminate\Support\Carbon;
  * @property string $name
  * @property string $email
  * @property string $role
+ * @property ?array<string, string> $keys  the person's own keyboard map, where it differs
  * @property ?Carbon $created_at
  */
 final class User extends Authenticatable
@@ -29,7 +30,7 @@ final class User extends Authenticatable
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['password' => 'hashed'];
+        return ['password' => 'hashed', 'keys' => 'array'];
     }
 
     public function isHeadCoach(): bool

@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Actions\RestartConversions;
 use App\Models\User;
 use App\Queries\Codebooks;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\ServiceProvider;
 use Illuminate\Support\Str;
@@ -29,6 +31,14 @@ final class AppServiceProvider extends ServiceProvider
             Limit::perMinute(60)->by((string) $request->ip()),
         ]);
         RateLimiter::for('ingest', static fn (Request $request): Limit => Limit::perMinute(3000)->by((string) $request->bearerToken()));
+        // A worker looks, between jobs, for conversions whose worker was killed.
+        Queue::looping(static function (): void {
+            static $next = 0.0;
+            if (microtime(true) >= $next) {
+                $next = microtime(true) + 5.0;
+                app(RestartConversions::class)();
+            }
+        });
         Gate::define('run-academy', static fn (User $user): bool => $user->isHeadCoach());
     }
 }

@@ -18,7 +18,7 @@ use Illuminate\Support\Facades\Gate;
  */
 final class AgreementPage
 {
-    public function __construct(private readonly ComputeResult $compute, private readonly Codebooks $codebooks)
+    public function __construct(private readonly ComputeResult $compute, private readonly Codebooks $codebooks, private readonly RoundComparison $comparison)
     {
     }
 
@@ -60,6 +60,8 @@ final class AgreementPage
                 : $pairs->filter(fn (array $p): bool => $p['a'] === $me || $p['b'] === $me)->map(fn (array $p): array => [...$p, 'a' => $user->name, 'b' => 'a colleague'])->sortBy('cohen_kappa.estimate')->values(),
             'names' => $open ? collect($r['against_key'])->pluck('rater')->map($label)->sort()->values() : collect(),
             'rounds' => Round::query()->where('kind', Round::STAFF)->where('state', 'published')->orderByDesc('published_at')->get()->filter(fn (Round $x): bool => Gate::forUser($user)->allows('viewResult', $x)),
+            'compared' => $open ? $this->comparison->of($round) : null,
+            'rest' => array_column((array) ($r['study']['pooled']['raters_vs_rest'] ?? []), 'mean_kappa', 'rater'),
             'mine' => $open ? collect() : $this->differences($round, $user),
         ];
     }
@@ -74,7 +76,7 @@ final class AgreementPage
         $entries = $round->keyVersion?->entries()->get()->keyBy(fn (KeyEntry $e): string => $e->recording_id.'|'.$e->fault) ?? collect();
         $codebook = $this->codebooks->of($round);
         $out = collect();
-        $readings = Reading::query()->where('user_id', $user->id)->whereIn('round_case_id', $round->cases()->select('id'))
+        $readings = Reading::query()->where('user_id', $user->id)->where('stage', Reading::BLIND)->whereIn('round_case_id', $round->cases()->select('id'))
             ->whereNotNull('handed_in_at')->with(['calls', 'case.recording.golfer.consents'])->orderBy('position')->get();
         foreach ($readings as $reading) {
             if (! Gate::forUser($user)->allows('view', $reading->case->recording)) {

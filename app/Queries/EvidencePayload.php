@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Queries;
 
+use App\Models\Film;
 use App\Models\Recording;
 use Core\Motion\StationTime;
+use Core\Motion\View;
 use Core\Trace\DeviceClass;
 use Core\Trace\Series;
 use Core\Trace\Trace;
@@ -16,12 +18,17 @@ use Core\Trace\Trace;
  */
 final class EvidencePayload
 {
-    /** @return array<string, mixed> */
-    public function of(Recording $recording, bool $film, bool $withTrace): array
+    /**
+     * @param  bool  $figure  whether the body points are given
+     * @param  list<View>  $views  the filmed views that are given
+     * @param  callable(string, string): string  $url  of a part of a filmed view, for the one who asks
+     * @return array<string, mixed>
+     */
+    public function of(Recording $recording, bool $figure, array $views, bool $withTrace, callable $url): array
     {
-        $recording->loadMissing(['golfer', 'stations', ...($film ? ['motion'] : []), ...($withTrace ? ['channels'] : [])]);
+        $recording->loadMissing(['golfer', 'stations', ...($figure ? ['motion'] : []), ...($views !== [] ? ['films'] : []), ...($withTrace ? ['channels'] : [])]);
         $stations = $recording->stationTimes();
-        $motion = $film ? $recording->coreMotion() : null;
+        $motion = $figure ? $recording->coreMotion() : null;
         $ball = null;
         $im = $stations->all()['IM'] ?? null;
         if ($motion !== null && $im !== null && $motion->has('club_head')) {
@@ -38,7 +45,25 @@ final class EvidencePayload
                 'rate' => $motion->rateHz, 't0' => $motion->t0, 'ball' => $ball,
                 'points' => array_map(static fn (array $axes): array => array_map(static fn (array $v): array => array_map(static fn (float $x): float => round($x, 1), $v), $axes), $motion->points),
             ],
+            'films' => $views === [] ? [] : array_values($recording->films->filter(static fn (Film $f): bool => $f->isReady() && in_array($f->coreView(), $views, true))->map(static fn (Film $f): array => self::film($f, $url))->all()),
             'trace' => $withTrace ? $this->trace($recording->trace()) : null,
+        ];
+    }
+
+    /**
+     * @param  callable(string, string): string  $url
+     * @return array<string, mixed>
+     */
+    private static function film(Film $film, callable $url): array
+    {
+        $even = ! ($film->facts['uneven'] ?? false);
+
+        return [
+            'view' => $film->view, 'url' => $url($film->view, 'stream'),
+            'rate' => $film->rate_hz, 'frames' => $film->frames, 'width' => $film->width, 'height' => $film->height,
+            'offset' => round($film->offset_s, 6), 'drift' => $film->drift_ppm, 'matched' => $film->clock_by !== null,
+            'taken' => $even ? null : array_map(static fn (float $t): float => round($t, 4), $film->taken),
+            'stills' => (object) array_combine(array_keys($film->stills), array_map(static fn (string $code): string => $url($film->view, $code), array_keys($film->stills))),
         ];
     }
 
@@ -65,7 +90,30 @@ final class EvidencePayload
             'total' => $total === null ? null : self::plain($total, 1),
             'cop' => [self::plain($x, 0), self::plain($y, 0)],
             'feet' => $feet === [] ? null : $feet,
+            'push' => self::push($trace),
         ];
+    }
+
+    /**
+     * Horizontal push of the ground on the golfer, % of body weight, x and y, where the device has a direction: of
+     * each foot, or the net one.
+     *
+     * @return array<string, array{list<float|null>, list<float|null>}>|null
+     */
+    private static function push(Trace $trace): ?array
+    {
+        if (! $trace->device->measuresForce()) {
+            return null;
+        }
+        $out = [];
+        foreach ($trace->device === DeviceClass::DualPlate ? ['lead', 'trail'] : ['net'] as $part) {
+            [$x, $y] = array_map(static fn (string $axis): ?Series => $part === 'net' ? $trace->netPush($axis) : $trace->footPush($part, $axis), ['x', 'y']);
+            if ($x !== null && $y !== null) {
+                $out[$part] = [self::plain($x, 1), self::plain($y, 1)];
+            }
+        }
+
+        return $out === [] ? null : $out;
     }
 
     /** @return list<float|null> a missing sample is null */

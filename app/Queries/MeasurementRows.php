@@ -27,12 +27,14 @@ final class MeasurementRows
      */
     public function of(MeasurementSet $set, Lens $lens, array $spreads = []): array
     {
+        // Read once: every reading of the attribute decodes it anew.
+        $all = $set->measurements;
         $rows = [];
         foreach (Measure::cases() as $measure) {
             if ($measure === Measure::LeadShare) {
                 continue;
             }
-            $found = $set->measurements[$measure->value] ?? ['value' => null, 'reason' => 'not measured here'];
+            $found = $all[$measure->value] ?? ['value' => null, 'reason' => 'not measured here'];
             $at = self::SHOWN_AT[$measure->value] ?? null;
             $others = [];
             if ($at !== null && ! array_key_exists('value', $found)) {

@@ -23,7 +23,7 @@ final class ShelfPage
     public function of(array $filter): array
     {
         $recordings = Recording::query()
-            ->with(['golfer.consents', 'measured', 'stations', 'channels' => fn ($q) => $q->whereIn('name', ['lead_pct', 'trail_pct', 'lead_fz_n', 'trail_fz_n', 'copx_mm', 'fz_n'])])
+            ->with(['golfer.consents', 'measured', 'films', 'stations', 'channels' => fn ($q) => $q->whereIn('name', ['lead_pct', 'trail_pct', 'lead_fz_n', 'trail_fz_n', 'copx_mm', 'fz_n'])])
             ->withCount('motion')
             ->when($filter['club'] ?? null, fn (Builder $q, string $club) => $q->where('club', $club))
             ->when($filter['device'] ?? null, fn (Builder $q, string $device) => $q->where('device_class', $device))

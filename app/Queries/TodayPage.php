@@ -25,7 +25,7 @@ final class TodayPage
             ->join('round_cases', 'round_cases.id', '=', 'readings.round_case_id')
             ->join('rounds', 'rounds.id', '=', 'round_cases.round_id')
             ->join('users', 'users.id', '=', 'readings.user_id')
-            ->where('rounds.state', 'open')
+            ->where('rounds.state', 'open')->where('readings.stage', Reading::BLIND)
             ->groupBy('rounds.id', 'users.id', 'users.name')
             ->orderBy('users.name')
             ->selectRaw('rounds.id as round_id, users.name, count(*) as cases, count(readings.handed_in_at) as done, max(readings.updated_at) as last')
@@ -48,18 +48,19 @@ final class TodayPage
     /** @return array<string, mixed> */
     public function forReader(User $user): array
     {
-        $readings = Reading::query()->where('user_id', $user->id)->with('case.round')->orderBy('position')->get();
+        $readings = Reading::query()->where('user_id', $user->id)->with(['case.round', 'case.swings'])->orderBy('position')->orderBy('stage')->get()->reject(static fn (Reading $r): bool => $r->comesTooSoon())->values();
         $rounds = $readings->groupBy(fn (Reading $r): int => $r->case->round_id)->map(fn ($list): array => [
             'round' => $list[0]->case->round,
-            'readings' => $list,
-            'done' => $list->whereNotNull('handed_in_at')->count(),
+            'readings' => $list->where('stage', Reading::BLIND)->values(),
+            'again' => $list->where('stage', Reading::REVEAL)->keyBy('round_case_id'),
+            'done' => $list->where('stage', Reading::BLIND)->whereNotNull('handed_in_at')->count(),
         ]);
 
         return [
             'open' => $rounds->filter(fn (array $r): bool => $r['round']->state === 'open')->values(),
             'waiting' => $rounds->filter(fn (array $r): bool => $r['round']->state === 'closed')->values(),
             'published' => $rounds->filter(fn (array $r): bool => $r['round']->state === 'published')->values(),
-            'next' => $readings->first(fn (Reading $r): bool => $r->handed_in_at === null && $r->case->round->state === 'open'),
+            'next' => $readings->first(fn (Reading $r): bool => $r->handed_in_at === null && $r->case->round->state === 'open' && $r->isNext()),
         ];
     }
 }

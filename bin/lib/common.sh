@@ -75,6 +75,23 @@ need_env() {
   [ -n "$(env_get DB_PASSWORD)" ] || env_set DB_PASSWORD "$(head -c 18 /dev/urandom | base64 | tr -d '+/=')"
 }
 
+# Debian's ffmpeg makes films ready; without it everything else works.
+need_ffmpeg() { need_debian ffmpeg; }
+
+# Works through the queue (films to convert) beside the web server, and is started again when it is killed.
+# A session of its own, so that it can be ended with its children. Sets WORKER.
+worker_up() {
+  setsid bash -c 'trap exit TERM; while :; do "$@" & wait $!; sleep 1; done' queue-worker \
+    "${PHP[@]}" artisan queue:work database --queue=films,default --sleep=1 --max-time=3600 --memory=384 --quiet >"$RUN/worker.log" 2>&1 </dev/null 9>&- &
+  WORKER=$!
+}
+
+worker_alive() { local p; p=$(cat "$RUN/worker.pid" 2>/dev/null || true); [ -n "$p" ] && grep -qa 'queue-worker' "/proc/$p/cmdline" 2>/dev/null; }
+worker_down() {
+  if worker_alive; then kill -- -"$(cat "$RUN/worker.pid")" 2>/dev/null || true; fi
+  rm -f "$RUN/worker.pid"
+}
+
 # --- PostgreSQL: a cluster of the project's own, on loopback, TCP only ---------------------------------
 pg_find() {
   local have="" want="" bin

@@ -6,7 +6,7 @@ import { fileURLToPath } from 'node:url';
 const root = fileURLToPath(new URL('../../', import.meta.url));
 const font = '@fontsource-variable/atkinson-hyperlegible-next';
 const files = {
-  bulma: [['bulma/css/bulma.min.css', 'bulma.min.css'], ['bulma/LICENSE', 'LICENSE']],
+  bulma: [['bulma/css/versions/bulma-no-helpers.min.css', 'bulma.min.css'], ['bulma/LICENSE', 'LICENSE']],
   uplot: [['uplot/dist/uPlot.esm.js', 'uPlot.esm.js'], ['uplot/dist/uPlot.min.css', 'uPlot.min.css'], ['uplot/LICENSE', 'LICENSE']],
   font: [
     [`${font}/files/atkinson-hyperlegible-next-latin-wght-normal.woff2`, 'next-latin.woff2'],

@@ -34,10 +34,17 @@ await head.getByText('Right calls, person by fault').scrollIntoViewIfNeeded();
 await head.evaluate(() => document.querySelectorAll('h2')[1].scrollIntoView());
 await shot(head, 'agreement-map');
 await head.goto(`${base}/shelf?club=fairway+wood&hand=left`);
-await head.locator('table a').first().click();
+await head.locator('table a', { hasText: 'Plover' }).first().click();
 await ready(head);
 await press(head, ...Array(6).fill('Shift+ArrowRight'));
+await head.waitForTimeout(600);
 await shot(head, 'bench');
+const pair = await (async () => { await head.goto(`${base}/shelf?club=hybrid`); return Promise.all(['Wren', 'Lapwing'].map((name) => head.locator('table a', { hasText: name }).first().getAttribute('href'))); })();
+await head.goto(new URL(`${new URL(pair[0], base).pathname}/with/${new URL(pair[1], base).pathname.split('/').pop()}`, base).href);
+await ready(head);
+await press(head, ...Array(3).fill('Shift+ArrowRight'));
+await head.waitForTimeout(600);
+await shot(head, 'side-by-side');
 
 await head.goto(`${base}/shelf`);
 await head.setInputFiles('#trace', { name: 'studio take 12.csv', mimeType: 'text/csv', buffer: readFileSync(process.env.VC_TAKE) });
@@ -60,10 +67,18 @@ await new Promise((done) => device.on('exit', done));
 
 const reader = await as('tam');
 await shot(reader, 'today-instructor');
-await reader.goto(`${base}/read/next`);
+const asked = (swing, has) => reader.locator('table a', { hasText: /^read$/ }).evaluateAll(async (all, [n, film]) => { for (const a of all) { const e = await fetch(`${a.href}/evidence/${n}`); if (e.ok && (!film || (await e.json()).films.length === 2)) return a.href; } return null; }, [swing, has]);
+await reader.goto(await asked(1, true));
 await ready(reader);
 await press(reader, 'a', 'a', 'p', '2', ']', 'f', 'r');
+await reader.waitForSelector('[data-saved][data-state="saved"]');
 await shot(reader, 'reading');
+await reader.goto(`${base}/`);
+await reader.goto(await asked(3, false));
+await ready(reader);
+await press(reader, 'v', 'Shift+ArrowRight', 'Shift+ArrowRight', 'Shift+ArrowRight', '\\', 'a', 'a', 'a', 'p', '2', 't');
+await reader.waitForSelector('[data-saved][data-state="saved"]');
+await shot(reader, 'reading-all');
 await reader.goto(`${base}/agreement`);
 await shot(reader, 'agreement-own');
 

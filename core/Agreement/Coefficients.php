@@ -5,276 +5,234 @@ declare(strict_types=1);
 namespace Core\Agreement;
 
 /**
- * The nominal coefficients of one item with analytic standard errors ("cases sampled, raters as they are").
+ * The count-based coefficients of one item with analytic standard errors ("cases sampled, raters as they are").
  *
- * percent agreement; Fleiss' κ (Fleiss 1971, missing ratings after Gwet 2014); AC1 (Gwet 2008);
- * Brennan–Prediger (1981); Krippendorff's α (2004), se after Gwet 2014; specific agreement (Cicchetti &
- * Feinstein 1990) with a jackknife over cases. Where units are pooled over items, the influence values of
- * one case's units are added before they are squared, so that cases stay the sampled clusters.
+ * percent agreement; Fleiss' κ (Fleiss 1971, missing ratings after Gwet 2014); AC1 and AC2 (Gwet 2008, 2014);
+ * Brennan–Prediger (1981); nominal α (Krippendorff 2004; se after Gwet 2014); specific agreement (Cicchetti &
+ * Feinstein 1990) with a jackknife over cases. Where units are pooled over items, the influence values of one
+ * case's units are added before they are squared, so that cases stay the sampled clusters.
  */
 final readonly class Coefficients
 {
-    public const NAMES = ['percent_agreement', 'fleiss_kappa', 'gwet_ac1', 'brennan_prediger', 'krippendorff_alpha'];
+    public const PAIRLESS = 'fewer than two ratings on every case';
 
-    /** @param  float  $confidence in (0, 1) */
-    public function __construct(private Units $units, private CountSums $sums, private float $confidence = 0.95)
+    public function __construct(private ItemTable $table, private CountSums $sums, private Weights $weights, private Confidence $confidence = new Confidence)
     {
     }
 
-    /** @return array<string, Figure> by NAMES */
-    public function figures(): array
+    /**
+     * @param  CaseBootstrap|null  $bootstrap  for BCa intervals
+     * @return array{array<string, Figure>, list<Figure>} the coefficients by CountSums::NAMES, and the specific agreement by category
+     */
+    public function figures(?CaseBootstrap $bootstrap): array
     {
-        $out = [];
-        $values = $this->sums->statistics($this->sums->total);
-        foreach (self::NAMES as $i => $name) {
-            $out[$name] = is_nan($values[$i]) ? Figure::undefined($this->why($name)) : $this->figure($name, $values[$i]);
+        $values = $this->sums->estimates();
+        $left = $this->sums->leaveOneOut();
+        $perfect = $this->table->isPerfect();
+        $figures = [];
+        foreach ([...CountSums::NAMES, ...array_fill(0, $this->table->q, 'specific')] as $i => $name) {
+            $figures[] = match (true) {
+                ! is_nan($values[$i]) => $name === 'specific' ? $this->specific($i - 5, $values[$i], array_column($left, $i)) : $this->figure($name, $values[$i], $perfect),
+                $name === 'specific' => Figure::undefined($this->table->paired === 0 ? self::PAIRLESS : 'no case with two ratings has this category'),
+                default => Figure::undefined(self::why($this->table)),
+            };
         }
-
-        return $out;
-    }
-
-    /** @return list<Figure> one per category */
-    public function specific(): array
-    {
-        $values = $this->sums->statistics($this->sums->total);
-        $out = [];
-        for ($k = 0; $k < $this->units->q; $k++) {
-            $value = $values[5 + $k];
-            if (is_nan($value)) {
-                $out[] = Figure::undefined($this->units->paired === 0 ? self::PAIRLESS : 'no case with two ratings has this category');
-
-                continue;
+        if ($bootstrap !== null && ! $perfect && $this->table->cases > 1) {
+            foreach ($bootstrap->intervals($this->sums, $this->confidence->level, $left) as $i => $interval) {
+                if ($interval !== null && $figures[$i]->low !== null && $interval->low < $interval->high) {
+                    $figures[$i] = $figures[$i]->within($interval->low, $interval->high, $interval->method);
+                }
             }
-            $se = $this->jackknife(5 + $k);
-            $out[] = $se === null ? Figure::of($value, null, null, null, 'point') : Figure::around($value, $se, $this->studentAt($this->units->cases - 1), 'jackknife', 0.0);
         }
 
-        return $out;
+        return [array_combine(CountSums::NAMES, array_slice($figures, 0, 5)), array_slice($figures, 5)];
     }
 
-    private const PAIRLESS = 'fewer than two ratings on every case';
+    /**
+     * Specific agreement by the jackknife; where nobody ever differs, or everybody always, Wilson's bound on the units
+     * in which the category occurs.
+     *
+     * @param  list<float>  $left
+     */
+    private function specific(int $category, float $value, array $left): Figure
+    {
+        $figure = self::jackknifed($value, $left, $this->confidence, 0.0);
+        // A share of equal whole numbers is exactly 1, of none exactly 0.
+        if (($value !== 0.0 && $value !== 1.0) || $this->table->cases < 2) {
+            return $figure;
+        }
+        $n = 0;
+        foreach ($this->table->r as $u => $r) {
+            $n += $r >= 2 && $this->table->counts[$u * $this->table->q + $category] > 0 ? 1 : 0;
+        }
+        $z = $this->confidence->z ** 2;
 
-    private function why(string $name): string
+        return $value > 0.5 ? $figure->within($n / ($n + $z), 1.0, 'perfect-agreement bound') : $figure->within(0.0, $z / ($n + $z), 'perfect-agreement bound');
+    }
+
+    /** Why the chance-corrected figures of a table are undefined. */
+    public static function why(ItemTable $table): string
     {
         return match (true) {
-            $this->units->paired === 0 => self::PAIRLESS,
-            $this->units->q === 1 => 'only one category occurs, so chance cannot be told from agreement',
+            $table->paired === 0 => self::PAIRLESS,
+            $table->q === 1 => 'only one category occurs, so chance cannot be told from agreement',
             default => 'every rating is the same, so the chance term is 1',
         };
     }
 
-    private function figure(string $name, float $estimate): Figure
+    private function figure(string $name, float $estimate, bool $perfect): Figure
     {
-        $u = $this->units;
-        $pe = $this->chance($name);
         $alpha = $name === 'krippendorff_alpha';
-        $clusters = $alpha ? $this->pairedCases() : $u->cases;
-        if ($clusters < 2) {
-            return Figure::of($estimate, null, null, null, 'point');
-        }
-        $se = $this->clustered($alpha ? $this->alphaInfluence() : $this->influence($name, $estimate, $pe), $alpha ? $u->paired : $u->units);
-        $figure = Figure::around($estimate, $se, $this->studentAt($clusters - 1), 'analytic');
-        if ($this->isPerfect()) {
-            return $figure->within(self::perfectLow($u->paired, $pe, $this->confidence), 1.0, 'perfect-agreement bound');
-        }
+        [$pe, $influence] = $alpha ? $this->alphaInfluence() : $this->influence($name, $estimate);
+        $n = $alpha ? $this->table->paired : $this->table->units;
+        $figure = self::clustered($estimate, $influence, $this->table->caseOf, $n, $this->confidence);
 
-        return $figure;
+        return $perfect && $figure->low !== null ? $figure->within(self::perfectLow($this->table->paired, $pe, $this->confidence), 1.0, 'perfect-agreement bound') : $figure;
     }
 
-    /** Whether every pair of ratings agrees, decided by integers. */
-    public function isPerfect(): bool
+    /** The lower end at perfect agreement: Wilson's bound for n2 of n2, put through the coefficient's own scale. */
+    public static function perfectLow(int $n2, float $pe, Confidence $confidence): float
     {
-        foreach ($this->units->counts as $row) {
-            if (count(array_filter($row)) > 1) {
-                return false;
-            }
-        }
-
-        return true;
-    }
-
-    /** The lower end at perfect agreement: Wilson's bound for n of n, put through the coefficient's own scale. */
-    public static function perfectLow(int $n2, float $pe, float $confidence): float
-    {
-        $z = Distribution::normalQuantile(0.5 + $confidence / 2);
+        $z = $confidence->z;
         $l = $n2 / ($n2 + $z * $z);
 
         return max(-1.0, ($l - $pe) / (1 - $pe));
     }
 
-    /** The chance term p_e of a coefficient; 0 for percent agreement. */
-    public function chance(string $name): float
-    {
-        $pi = $this->sums->proportions();
-        $squares = array_sum(array_map(static fn (float $p): float => $p * $p, $pi));
-
-        return match ($name) {
-            'fleiss_kappa' => $squares,
-            'gwet_ac1' => (1 - $squares) / ($this->units->q - 1),
-            'brennan_prediger' => 1 / $this->units->q,
-            'krippendorff_alpha' => $this->alphaChance(),
-            default => 0.0,
-        };
-    }
-
     /**
      * κ_i = (n/n2)(a_i − p_e 1_i)/(1−p_e) − 2(1−κ)(e_i − p_e)/(1−p_e), centred.
      *
-     * @return list<float> per unit
+     * @return array{float, list<float>} the chance term, and the influence by unit
      */
-    private function influence(string $name, float $kappa, float $pe): array
+    private function influence(string $name, float $kappa): array
     {
-        $u = $this->units;
-        $pi = $this->sums->proportions();
+        $t = $this->table;
+        $q = $t->q;
+        $w = $this->weights;
+        if ($name === 'percent_agreement') {
+            $w = Weights::identity($q);
+            $weight = array_fill(0, $q, 0.0);
+            $pe = 0.0;
+        } else {
+            // e_i is the mean over the unit's ratings of a weight per category.
+            $pi = $this->sums->proportions();
+            $weight = [];
+            $pe = 0.0;
+            for ($k = 0; $k < $q; $k++) {
+                $near = 0.0;
+                for ($l = 0; $l < $q; $l++) {
+                    $near += $w->w[$k * $q + $l] * $pi[$l];
+                }
+                $weight[] = match ($name) {
+                    'fleiss_kappa' => $near,
+                    'gwet_ac' => $w->total / ($q * ($q - 1)) * (1 - $pi[$k]),
+                    default => $w->total / ($q * $q),
+                };
+                $pe += $pi[$k] * $weight[$k];
+            }
+        }
         $out = [];
-        foreach ($u->counts as $row) {
-            $r = array_sum($row);
-            [$a, $one] = $r >= 2 ? [self::agreement($row, $r), 1.0] : [0.0, 0.0];
-            $e = $pe;
-            if ($name === 'fleiss_kappa' || $name === 'gwet_ac1') {
-                $e = 0.0;
-                foreach ($row as $k => $n) {
-                    $e += ($name === 'fleiss_kappa' ? $pi[$k] : (1 - $pi[$k]) / ($u->q - 1)) * $n / $r;
-                }
-            } elseif ($name === 'percent_agreement') {
-                $e = 0.0;
-            }
-            $out[] = $u->units / $u->paired * ($a - $pe * $one) / (1 - $pe) - 2 * (1 - $kappa) * ($e - $pe) / (1 - $pe) - $kappa;
-        }
-
-        return $out;
-    }
-
-    /** @param  list<int>  $row */
-    private static function agreement(array $row, int $r): float
-    {
-        $same = 0;
-        foreach ($row as $n) {
-            $same += $n * ($n - 1);
-        }
-
-        return $same / ($r * ($r - 1));
-    }
-
-    /** @return array{float, list<float>} mean ratings per paired unit, and category proportions among them */
-    private function pairedProportions(): array
-    {
-        $sum = 0;
-        $byCategory = array_fill(0, $this->units->q, 0);
-        foreach ($this->units->counts as $row) {
-            $r = array_sum($row);
+        foreach ($t->r as $u => $r) {
+            $a = $one = $e = 0.0;
             if ($r >= 2) {
-                $sum += $r;
-                foreach ($row as $k => $n) {
-                    $byCategory[$k] += $n;
-                }
+                $a = CountSums::agreement($t->counts, $u * $q, $r, $w);
+                $one = 1.0;
             }
+            for ($k = 0; $k < $q; $k++) {
+                $e += $weight[$k] * $t->counts[$u * $q + $k] / $r;
+            }
+            $out[] = $t->units / $t->paired * ($a - $pe * $one) / (1 - $pe) - 2 * (1 - $kappa) * ($e - $pe) / (1 - $pe) - $kappa;
         }
 
-        return [(float) $sum / $this->units->paired, array_values(array_map(static fn (int $n): float => $n / $sum, $byCategory))];
-    }
-
-    private function alphaChance(): float
-    {
-        return array_sum(array_map(static fn (float $p): float => $p * $p, $this->pairedProportions()[1]));
+        return [$pe, $out];
     }
 
     /**
-     * Influence of each unit on nominal α (Gwet 2014), centred; units with a single rating have none.
+     * Influence of each unit on nominal α, centred; units with a single rating have none.
      *
-     * @return array<int, float> by unit
+     * @return array{float, array<int, float>} the chance term, and the influence by unit
      */
     private function alphaInfluence(): array
     {
-        [$mean, $share] = $this->pairedProportions();
-        $n2 = $this->units->paired;
-        $eps = 1 / ($mean * $n2);
-        $pe = $this->alphaChance();
+        $t = $this->table;
+        $q = $t->q;
+        $all = 0;
+        $share = array_fill(0, $q, 0);
+        foreach ($t->r as $u => $r) {
+            if ($r >= 2) {
+                $all += $r;
+                for ($k = 0; $k < $q; $k++) {
+                    $share[$k] += $t->counts[$u * $q + $k];
+                }
+            }
+        }
+        $share = array_map(static fn (int $n): float => $n / $all, $share);
+        $pe = array_sum(array_map(static fn (float $p): float => $p * $p, $share));
+        $mean = $all / $t->paired;
+        $identity = Weights::identity($q);
         $rows = [];
         $sum = 0.0;
-        foreach ($this->units->counts as $i => $row) {
-            $r = array_sum($row);
+        foreach ($t->r as $u => $r) {
             if ($r >= 2) {
-                $p = self::agreement($row, $r) * $r / $mean;
+                $p = CountSums::agreement($t->counts, $u * $q, $r, $identity) * $r / $mean;
                 $e = 0.0;
-                foreach ($row as $k => $n) {
-                    $e += $share[$k] * $n / $mean;
+                for ($k = 0; $k < $q; $k++) {
+                    $e += $share[$k] * $t->counts[$u * $q + $k] / $mean;
                 }
-                $rows[$i] = [$p, ($r - $mean) / $mean, $e];
+                $rows[$u] = [$p, ($r - $mean) / $mean, $e];
                 $sum += $p;
             }
         }
-        $raw = $sum / $n2;
-        $pa = (1 - $eps) * $raw + $eps;
+        $raw = $sum / $t->paired;
+        $pa = (1 - 1 / $all) * $raw + 1 / $all;
         $alpha = ($raw - $pe) / (1 - $pe);
-        $out = [];
-        foreach ($this->units->counts as $i => $row) {
-            if (! isset($rows[$i])) {
-                continue;
-            }
-            [$p, $d, $e] = $rows[$i];
-            $out[$i] = ($p - $pa * $d - $pe) / (1 - $pe) - 2 * (1 - $alpha) * ($e - $pe * $d - $pe) / (1 - $pe) - $alpha;
-        }
 
-        return $out;
-    }
-
-    private function pairedCases(): int
-    {
-        $cases = [];
-        foreach ($this->units->counts as $i => $row) {
-            if (array_sum($row) >= 2) {
-                $cases[$this->units->caseOf[$i]] = true;
-            }
-        }
-
-        return count($cases);
+        return [$pe, array_map(static fn (array $v): float => ($v[0] - $pa * $v[1] - $pe) / (1 - $pe) - 2 * (1 - $alpha) * ($v[2] - $pe * $v[1] - $pe) / (1 - $pe) - $alpha, $rows)];
     }
 
     /**
-     * Standard error from centred influence values, summed within cases; with one unit a case this is
-     * √(Σ d²/(n(n−1))).
+     * A figure whose error comes from centred influence values, summed within cases, with Student's interval on the
+     * cases; with one unit a case the error is √(Σd²/(n(n−1))).
      *
      * @param  array<int, float>  $influence  by unit
+     * @param  list<int>  $caseOf  by unit
      */
-    private function clustered(array $influence, int $n): float
+    public static function clustered(float $estimate, array $influence, array $caseOf, int $n, Confidence $confidence): Figure
     {
         $byCase = [];
-        foreach ($influence as $i => $d) {
-            $case = $this->units->caseOf[$i];
+        foreach ($influence as $u => $d) {
+            $case = $caseOf[$u];
             $byCase[$case] = ($byCase[$case] ?? 0.0) + $d;
         }
         $c = count($byCase);
-        $squares = array_sum(array_map(static fn (float $d): float => $d * $d, $byCase));
+        if ($c < 2) {
+            return Figure::of($estimate, null, null, null, 'point');
+        }
+        $squares = 0.0;
+        foreach ($byCase as $d) {
+            $squares += $d * $d;
+        }
 
-        return $c < 2 ? 0.0 : sqrt($c / ($c - 1) * $squares) / $n;
+        return Figure::around($estimate, sqrt($c / ($c - 1) * $squares) / $n, $confidence->t($c - 1), 'analytic');
     }
 
-    private function jackknife(int $statistic): ?float
+    /**
+     * A figure whose error comes from leaving out each case in turn (Efron & Stein 1981), with Student's interval.
+     *
+     * @param  list<float>  $left  the statistic without each case
+     */
+    public static function jackknifed(float $estimate, array $left, Confidence $confidence, float $floor = -1.0): Figure
     {
-        $values = [];
-        foreach ($this->sums->byCase as $row) {
-            $left = [];
-            foreach ($this->sums->total as $i => $v) {
-                $left[] = $v - $row[$i];
-            }
-            $value = $this->sums->statistics($left)[$statistic];
-            if (is_nan($value)) {
-                return null;
-            }
-            $values[] = $value;
+        $n = count($left);
+        $mean = $n === 0 ? NAN : array_sum($left) / $n;
+        $squares = 0.0;
+        foreach ($left as $v) {
+            $squares += ($v - $mean) * ($v - $mean);
         }
-        $n = count($values);
-        if ($n < 2) {
-            return null;
+        if ($n < 2 || is_nan($squares)) {
+            return Figure::of($estimate, null, null, null, 'point');
         }
-        $mean = array_sum($values) / $n;
 
-        return sqrt(($n - 1) / $n * array_sum(array_map(static fn (float $v): float => ($v - $mean) ** 2, $values)));
-    }
-
-    private function studentAt(int $df): float
-    {
-        return Distribution::studentQuantile(0.5 + $this->confidence / 2, max(1, $df));
+        return Figure::around($estimate, sqrt(($n - 1) / $n * $squares), $confidence->t($n - 1), 'jackknife', $floor);
     }
 }

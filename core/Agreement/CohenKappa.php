@@ -5,100 +5,156 @@ declare(strict_types=1);
 namespace Core\Agreement;
 
 /**
- * Cohen's κ of two raters (Cohen 1960) with the large-sample standard error of Fleiss, Cohen & Everitt
- * (1969), and what explains it: agreement, PABAK, prevalence and bias index (Byrt, Bishop & Carlin 1993).
+ * Cohen's κ of two raters, weighted or not (Cohen 1960, 1968), with the large-sample standard error of Fleiss, Cohen
+ * & Everitt (1969), and what explains it: agreement, PABAK, prevalence and bias index (Byrt, Bishop & Carlin 1993).
  */
 final readonly class CohenKappa
 {
-    private int $n;
+    public int $n;
+
+    private int $agreeing;
+
+    private int $q;
+
+    private Weights $weights;
 
     /**
-     * @param  list<list<int>>  $table  rows the first rater's category, columns the second's
+     * @param  list<int>  $table  q × q row by row, rows the first rater's category, columns the second's
      */
-    public function __construct(private array $table, private float $confidence = 0.95)
+    public function __construct(private array $table, private Confidence $confidence = new Confidence, ?Weights $weights = null)
     {
-        $this->n = array_sum(array_map(array_sum(...), $table));
+        $this->q = $q = (int) round(sqrt(count($table)));
+        $this->n = array_sum($table);
+        $agreeing = 0;
+        for ($k = 0; $k < $q; $k++) {
+            $agreeing += $table[$k * $q + $k];
+        }
+        $this->agreeing = $agreeing;
+        $this->weights = $weights ?? Weights::identity($q);
+    }
+
+    /**
+     * κ = (p_o − p_e)/(1 − p_e) with p_o = Σ w p_kl, p_e = Σ w p_k. p_.l; NAN where there are fewer than two cases or p_e = 1.
+     *
+     * @param  array<int, int>  $table
+     * @param  list<float>|null  $w  q × q; identity where null
+     */
+    public static function point(array $table, int $q, ?array $w = null): float
+    {
+        if ($q === 2 && $w === null) {
+            return self::twoByTwo($table[0], $table[1], $table[2], $table[3]);
+        }
+        $rows = $columns = [];
+        $n = $agreeing = 0;
+        for ($k = 0; $k < $q; $k++) {
+            $row = $column = 0;
+            for ($l = 0; $l < $q; $l++) {
+                $row += $table[$k * $q + $l];
+                $column += $table[$l * $q + $k];
+            }
+            $rows[] = $row;
+            $columns[] = $column;
+            $agreeing += $table[$k * $q + $k];
+            $n += $row;
+        }
+        $chance = 0;
+        for ($k = 0; $k < $q; $k++) {
+            $chance += $rows[$k] * $columns[$k];
+        }
+        if ($n < 2 || $chance === $n * $n) {
+            return NAN;
+        }
+        if ($w === null) {
+            return ($n * $agreeing - $chance) / ($n * $n - $chance);
+        }
+        $observed = $expected = 0.0;
+        for ($k = 0; $k < $q; $k++) {
+            for ($l = 0; $l < $q; $l++) {
+                $observed += $w[$k * $q + $l] * $table[$k * $q + $l];
+                $expected += $w[$k * $q + $l] * $rows[$k] * $columns[$l];
+            }
+        }
+
+        return ($n * $observed - $expected) / ($n * $n - $expected);
+    }
+
+    /** κ of two raters and two categories; NAN where it is undefined. */
+    public static function twoByTwo(int $a, int $b, int $c, int $d): float
+    {
+        $n = $a + $b + $c + $d;
+        $chance = ($a + $b) * ($a + $c) + ($c + $d) * ($b + $d);
+
+        return $n < 2 || $chance === $n * $n ? NAN : ($n * ($a + $d) - $chance) / ($n * $n - $chance);
     }
 
     public function agreement(): ?float
     {
-        return $this->n === 0 ? null : $this->agreeing() / $this->n;
+        return $this->n === 0 ? null : $this->agreeing / $this->n;
     }
 
     public function kappa(): Figure
     {
-        $q = count($this->table);
         if ($this->n < 2) {
             return Figure::undefined('fewer than two cases rated by both');
         }
-        $rows = array_map(array_sum(...), $this->table);
-        $columns = [];
-        for ($k = 0; $k < $q; $k++) {
-            $columns[] = array_sum(array_column($this->table, $k));
-        }
-        $chance = 0;
-        foreach ($rows as $k => $r) {
-            $chance += $r * $columns[$k];
-        }
+        $q = $this->q;
         $n = $this->n;
-        if ($chance === $n * $n) {
+        $w = $this->weights->w;
+        $kappa = self::point($this->table, $q, $this->weights->isIdentity ? null : $w);
+        if (is_nan($kappa)) {
             return Figure::undefined('both used one and the same category throughout, so the chance term is 1');
         }
-        $po = $this->agreeing() / $n;
-        $pe = $chance / ($n * $n);
-        $kappa = ($po - $pe) / (1 - $pe);
+        $rows = $columns = array_fill(0, $q, 0);
+        foreach ($this->table as $i => $count) {
+            $rows[intdiv($i, $q)] += $count;
+            $columns[$i % $q] += $count;
+        }
+        $meanRow = $meanColumn = array_fill(0, $q, 0.0);
+        $pe = 0.0;
+        for ($k = 0; $k < $q; $k++) {
+            for ($l = 0; $l < $q; $l++) {
+                $meanRow[$k] += $w[$k * $q + $l] * $columns[$l] / $n;
+                $meanColumn[$l] += $w[$k * $q + $l] * $rows[$k] / $n;
+                $pe += $w[$k * $q + $l] * $rows[$k] * $columns[$l] / $n / $n;
+            }
+        }
         $sum = 0.0;
-        for ($i = 0; $i < $q; $i++) {
-            for ($j = 0; $j < $q; $j++) {
-                $w = ($i === $j ? 1.0 : 0.0) - ($columns[$i] / $n + $rows[$j] / $n) * (1 - $kappa);
-                $sum += $this->table[$i][$j] / $n * $w * $w;
+        foreach ($this->table as $i => $count) {
+            if ($count > 0) {
+                $d = $w[$i] - ($meanRow[intdiv($i, $q)] + $meanColumn[$i % $q]) * (1 - $kappa);
+                $sum += $count / $n * $d * $d;
             }
         }
         $se = sqrt(max(0.0, $sum - ($kappa - $pe * (1 - $kappa)) ** 2) / $n) / (1 - $pe);
-        $figure = Figure::around($kappa, $se, Distribution::normalQuantile(0.5 + $this->confidence / 2), 'analytic');
 
-        return $this->agreeing() === $n
-            ? $figure->within(Coefficients::perfectLow($n, $pe, $this->confidence), 1.0, 'perfect-agreement bound')
-            : $figure;
+        return $this->agreeing === $n
+            ? Figure::of($kappa, $se, Coefficients::perfectLow($n, $pe, $this->confidence), 1.0, 'perfect-agreement bound')
+            : Figure::around($kappa, $se, $this->confidence->z, 'analytic');
     }
 
+    /** (q·p_o − 1)/(q − 1): κ as it would be with even prevalence and no bias; Wilson's interval put through the same scale. */
     public function pabak(): Figure
     {
-        $q = count($this->table);
+        $q = $this->q;
         if ($this->n === 0 || $q < 2) {
             return Figure::undefined($this->n === 0 ? 'no case rated by both' : 'only one category occurs');
         }
-        $p = $this->agreeing() / $this->n;
-        $interval = Wilson::interval($this->agreeing(), $this->n, $this->confidence);
+        $p = $this->agreeing / $this->n;
+        [$low, $high] = Wilson::interval($this->agreeing, $this->n, $this->confidence);
         $scale = static fn (float $v): float => ($q * $v - 1) / ($q - 1);
 
-        return Figure::of($scale($p), $q / ($q - 1) * sqrt($p * (1 - $p) / $this->n), $scale($interval[0]), $scale($interval[1]), 'wilson');
+        return Figure::of($scale($p), $q / ($q - 1) * sqrt($p * (1 - $p) / $this->n), $scale($low), $scale($high), 'wilson');
     }
 
     /** (both positive − both negative)/n; null unless there are two categories. */
     public function prevalenceIndex(int $positive = 0): ?float
     {
-        return count($this->table) === 2 && $this->n > 0 ? ($this->table[$positive][$positive] - $this->table[1 - $positive][1 - $positive]) / $this->n : null;
+        return $this->q === 2 && $this->n > 0 ? ($this->table[3 * $positive] - $this->table[3 * (1 - $positive)]) / $this->n : null;
     }
 
     /** (first positive, second not − the reverse)/n; null unless there are two categories. */
     public function biasIndex(int $positive = 0): ?float
     {
-        return count($this->table) === 2 && $this->n > 0 ? ($this->table[$positive][1 - $positive] - $this->table[1 - $positive][$positive]) / $this->n : null;
-    }
-
-    public function n(): int
-    {
-        return $this->n;
-    }
-
-    private function agreeing(): int
-    {
-        $sum = 0;
-        foreach ($this->table as $k => $row) {
-            $sum += $row[$k];
-        }
-
-        return $sum;
+        return $this->q === 2 && $this->n > 0 ? ($this->table[1 + $positive] - $this->table[2 - $positive]) / $this->n : null;
     }
 }

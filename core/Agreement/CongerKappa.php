@@ -5,75 +5,68 @@ declare(strict_types=1);
 namespace Core\Agreement;
 
 /**
- * Conger's κ (1980): chance from each rater's own marginals. Complete data only, as its source has it;
- * standard error by linearisation, conditional on the raters.
+ * Conger's κ (1980), weighted or not: chance from each pair of raters' own habits,
+ * p_e = Σ_{g≠h} Σ_kl w_kl p_gk p_hl/(m(m−1)). Complete data only, as its source has it; standard error by
+ * linearisation, conditional on the raters (Gwet 2014).
  */
 final readonly class CongerKappa
 {
-    /**
-     * @param  list<array<int, int>>  $units  per unit, category by rater
-     * @param  list<int>  $caseOf  per unit
-     */
-    public static function figure(array $units, array $caseOf, int $raters, int $q, float $confidence): Figure
+    public static function figure(ItemTable $table, Weights $weights, Confidence $confidence): Figure
     {
-        $n = count($units);
-        if ($raters < 2 || $n === 0) {
-            return Figure::undefined('fewer than two ratings on every case');
+        $m = count($table->raters);
+        $n = $table->units;
+        $q = $table->q;
+        if ($table->paired === 0) {
+            return Figure::undefined(Coefficients::PAIRLESS);
         }
-        $used = $marginal = [];
-        foreach ($units as $row) {
-            if (count($row) !== $raters) {
-                return Figure::undefined('needs every rater to have rated every case');
-            }
-            foreach ($row as $rater => $k) {
-                $marginal[$rater][$k] = ($marginal[$rater][$k] ?? 0) + 1;
-                $used[$k] = true;
-            }
+        if (! $table->isComplete()) {
+            return Figure::undefined('needs every rater to have rated every case');
         }
-        if (count($used) < 2) {
-            return Figure::undefined($q === 1 ? 'only one category occurs, so chance cannot be told from agreement' : 'every rating is the same, so the chance term is 1');
+        if ($table->occurring() < 2) {
+            return Figure::undefined(Coefficients::why($table));
         }
+        $share = [];
         $sum = array_fill(0, $q, 0.0);
-        foreach ($marginal as $row) {
-            foreach ($row as $k => $c) {
+        foreach ($table->columns as $g => $column) {
+            $share[$g] = array_fill(0, $q, 0);
+            foreach ($column as $k) {
+                $share[$g][$k]++;
+            }
+            foreach ($share[$g] as $k => $c) {
                 $sum[$k] += $c / $n;
             }
         }
-        $scale = $raters * ($raters - 1);
-        $pe = $pa = 0.0;
-        foreach ($marginal as $row) {
-            foreach ($row as $k => $c) {
-                $pe += $c / $n * ($sum[$k] - $c / $n) / $scale;
+        // What a rater who says k meets in the others by chance: Σ_l w_kl Σ_{h≠g} p_hl/(m(m−1)).
+        $meets = [];
+        $pe = 0.0;
+        foreach ($share as $g => $counts) {
+            for ($k = 0; $k < $q; $k++) {
+                $near = 0.0;
+                for ($l = 0; $l < $q; $l++) {
+                    $near += $weights->w[$k * $q + $l] * ($sum[$l] - $counts[$l] / $n);
+                }
+                $meets[$g][$k] = $near / ($m * ($m - 1));
+                $pe += $counts[$k] / $n * $meets[$g][$k];
             }
         }
-        $a = $e = [];
-        foreach ($units as $i => $row) {
-            $same = 0;
-            $e[$i] = 0.0;
-            foreach (array_count_values($row) as $c) {
-                $same += $c * ($c - 1);
+        $e = array_fill(0, $n, 0.0);
+        foreach ($table->columns as $g => $column) {
+            $own = $meets[$g];
+            foreach ($column as $u => $k) {
+                $e[$u] += $own[$k];
             }
-            foreach ($row as $rater => $k) {
-                $e[$i] += ($sum[$k] - $marginal[$rater][$k] / $n) / $scale;
-            }
-            $a[$i] = $same / $scale;
-            $pa += $a[$i] / $n;
         }
-        $kappa = ($pa - $pe) / (1 - $pe);
-        $byCase = [];
-        foreach ($a as $i => $agree) {
-            $d = ($agree - $pe) / (1 - $pe) - 2 * (1 - $kappa) * ($e[$i] - $pe) / (1 - $pe) - $kappa;
-            $byCase[$caseOf[$i]] = ($byCase[$caseOf[$i]] ?? 0.0) + $d;
+        $a = [];
+        for ($u = 0; $u < $n; $u++) {
+            $a[] = CountSums::agreement($table->counts, $u * $q, $m, $weights);
         }
-        $c = count($byCase);
-        if ($c < 2) {
-            return Figure::of($kappa, null, null, null, 'point');
+        $kappa = (array_sum($a) / $n - $pe) / (1 - $pe);
+        $influence = [];
+        foreach ($a as $u => $agree) {
+            $influence[] = ($agree - $pe) / (1 - $pe) - 2 * (1 - $kappa) * ($e[$u] - $pe) / (1 - $pe) - $kappa;
         }
-        $se = sqrt($c / ($c - 1) * array_sum(array_map(static fn (float $d): float => $d * $d, $byCase))) / $n;
-        $figure = Figure::around($kappa, $se, Distribution::studentQuantile(0.5 + $confidence / 2, $c - 1), 'analytic');
+        $figure = Coefficients::clustered($kappa, $influence, $table->caseOf, $n, $confidence);
 
-        return array_sum(array_map(static fn (array $row): int => count(array_unique($row)) - 1, $units)) === 0
-            ? $figure->within(Coefficients::perfectLow($n, $pe, $confidence), 1.0, 'perfect-agreement bound')
-            : $figure;
+        return $figure->low !== null && $table->isPerfect() ? $figure->within(Coefficients::perfectLow($n, $pe, $confidence), 1.0, 'perfect-agreement bound') : $figure;
     }
 }

@@ -5,153 +5,151 @@ declare(strict_types=1);
 namespace Core\Agreement;
 
 /**
- * One rater against the key: the two-by-two table per case and what follows from it.
+ * One rater against the key: the two-by-two table case by case, and what follows from it.
  *
- * Sensitivity, specificity and predictive values with Wilson intervals; Youden's index and MCC with a case
- * bootstrap; d′ and criterion c with the log-linear correction and its delta-method error (Hautus 1995);
- * Brier score of the stated confidence. Where units are pooled over items their intervals come from the
- * case bootstrap, since the units of one case are not independent.
+ * Sensitivity, specificity and predictive values with Wilson intervals; Youden's index (1950) with an interval from these
+ * two (Newcombe 1998, method 10); Matthews' correlation (1975) with a jackknife over cases; signal detection; Cohen's κ; Brier score of the stated confidence.
  */
 final class KeyTable
 {
-    /** @var array<int, array{int, int, int, int}> tp, fn, fp, tn by case */
+    public const BITS = 15;
+
+    public const MASK = 0x7FFF;
+
+    /** @var array<int, int> tp, fn, fp, tn of each case in fields of BITS, by rank */
     private array $byCase = [];
 
-    /** @var list<array{float, bool}> confidence that the positive holds, and whether it does */
-    private array $beliefs = [];
+    /** @var array{int, int, int, int} tp, fn, fp, tn */
+    private array $cells = [0, 0, 0, 0];
 
-    private int $n = 0;
+    private readonly BrierScore $brier;
 
+    public function __construct()
+    {
+        $this->brier = new BrierScore;
+    }
+
+    /** @param  int  $case  rank of the case */
     public function add(int $case, bool $called, bool $true, ?float $confidence = null): void
     {
         $cell = $true ? ($called ? 0 : 1) : ($called ? 2 : 3);
-        $this->byCase[$case] ??= [0, 0, 0, 0];
-        $this->byCase[$case][$cell]++;
-        $this->n++;
+        $this->byCase[$case] = ($this->byCase[$case] ?? 0) + (1 << (self::BITS * $cell));
+        $this->cells[$cell]++;
         if ($confidence !== null) {
-            $this->beliefs[] = [$called ? $confidence : 1 - $confidence, $true];
+            $this->brier->add($called ? $confidence : 1 - $confidence, $true);
         }
+    }
+
+    /** Takes up another table of the same rater. */
+    public function merge(self $other): void
+    {
+        foreach ($other->byCase as $case => $word) {
+            $this->byCase[$case] = ($this->byCase[$case] ?? 0) + $word;
+        }
+        foreach ($other->cells as $i => $n) {
+            $this->cells[$i] += $n;
+        }
+        $this->brier->merge($other->brier);
     }
 
     public function n(): int
     {
-        return $this->n;
+        return array_sum($this->cells);
     }
 
     /** @return array{int, int, int, int} tp, fn, fp, tn */
     public function cells(): array
     {
-        $out = [0, 0, 0, 0];
-        foreach ($this->byCase as $cells) {
-            foreach ($cells as $i => $v) {
-                $out[$i] += $v;
-            }
-        }
-
-        return $out;
+        return $this->cells;
     }
 
-    /**
-     * @param  CaseBootstrap|null  $bootstrap  for Youden and MCC; and, when $pooled, for the proportions
-     * @return array<string, Figure>
-     */
-    public function figures(float $confidence, ?CaseBootstrap $bootstrap, bool $pooled = false): array
+    /** @return array<int, int> tp, fn, fp, tn of each case in fields of BITS, by rank */
+    public function byCase(): array
     {
-        [$tp, $fn, $fp, $tn] = $this->cells();
-        $out = [
+        return $this->byCase;
+    }
+
+    public function brier(): BrierScore
+    {
+        return $this->brier;
+    }
+
+    /** @return array<string, Figure> */
+    public function figures(Confidence $confidence = new Confidence): array
+    {
+        [$tp, $fn, $fp, $tn] = $this->cells;
+        $signal = new SignalDetection($tp, $fn, $fp, $tn, $confidence);
+        $values = self::statistics($tp, $fn, $fp, $tn, false);
+
+        return [
             'sensitivity' => Wilson::figure($tp, $tp + $fn, $confidence, 'the key has no positive among the cases rated'),
             'specificity' => Wilson::figure($tn, $tn + $fp, $confidence, 'the key has no negative among the cases rated'),
             'ppv' => Wilson::figure($tp, $tp + $fp, $confidence, 'nothing was called positive'),
             'npv' => Wilson::figure($tn, $tn + $fn, $confidence, 'nothing was called negative'),
-            'youden' => $tp + $fn === 0 || $tn + $fp === 0
-                ? Figure::undefined('needs positives and negatives in the key')
-                : Figure::of($tp / ($tp + $fn) + $tn / ($tn + $fp) - 1, null, null, null, 'point'),
-            'mcc' => $this->mcc($tp, $fn, $fp, $tn),
-            ...$this->signalDetection($tp, $fn, $fp, $tn, $confidence),
-            'cohen_kappa' => (new CohenKappa([[$tp, $fp], [$fn, $tn]], $confidence))->kappa(),
-            'brier' => $this->brier($confidence),
+            'youden' => is_nan($values[0]) ? Figure::undefined('needs positives and negatives in the key') : self::youden($tp, $fn, $fp, $tn, $confidence),
+            'mcc' => is_nan($values[1]) ? Figure::undefined('a row or column of the table is empty') : self::apart($values[1], array_column($this->leaveOneOut(false), 1), $confidence),
+            'd_prime' => $signal->dPrime,
+            'criterion' => $signal->criterion,
+            'cohen_kappa' => (new CohenKappa([$tp, $fp, $fn, $tn], $confidence))->kappa(),
+            'brier' => $this->brier->figure($confidence),
         ];
-        if ($bootstrap !== null) {
-            $names = $pooled ? ['sensitivity', 'specificity', 'ppv', 'npv', 'youden', 'mcc'] : ['youden', 'mcc'];
-            foreach ($bootstrap->intervals($this->byCase, static fn (array $s): array => self::ratios($s, $names), array_map(static fn (string $n): ?float => $out[$n]->estimate, $names), $confidence) as $i => $interval) {
-                if ($interval !== null && $out[$names[$i]]->estimate !== null && $interval[0] < $interval[1]) {
-                    $out[$names[$i]] = $out[$names[$i]]->within(...$interval);
-                }
-            }
-        }
+    }
 
-        return $out;
+    /** J ∓ √(distances of sensitivity and specificity to their own ends, squared and added). */
+    private static function youden(int $tp, int $fn, int $fp, int $tn, Confidence $confidence): Figure
+    {
+        [$hit, $right] = [$tp / ($tp + $fn), $tn / ($tn + $fp)];
+        [$l1, $u1] = Wilson::interval($tp, $tp + $fn, $confidence);
+        [$l2, $u2] = Wilson::interval($tn, $tn + $fp, $confidence);
+        $j = $hit + $right - 1;
+
+        return Figure::of($j, sqrt($hit * (1 - $hit) / ($tp + $fn) + $right * (1 - $right) / ($tn + $fp)), max(-1.0, $j - hypot($hit - $l1, $right - $l2)), min(1.0, $j + hypot($u1 - $hit, $u2 - $right)), 'wilson');
     }
 
     /**
-     * @param  list<float>  $s  tp, fn, fp, tn
-     * @param  list<string>  $names
-     * @return list<float>
+     * A figure by the jackknife; without an interval where that would have no width.
+     *
+     * @param  list<float>  $left
      */
-    private static function ratios(array $s, array $names): array
+    private static function apart(float $value, array $left, Confidence $confidence): Figure
     {
-        [$tp, $fn, $fp, $tn] = $s;
-        $over = static fn (float $a, float $b): float => $b > 0.0 ? $a / $b : NAN;
-        $out = [];
-        foreach ($names as $name) {
-            $out[] = match ($name) {
-                'sensitivity' => $over($tp, $tp + $fn),
-                'specificity' => $over($tn, $tn + $fp),
-                'ppv' => $over($tp, $tp + $fp),
-                'npv' => $over($tn, $tn + $fn),
-                'youden' => $over($tp, $tp + $fn) + $over($tn, $tn + $fp) - 1,
-                default => $over($tp * $tn - $fp * $fn, sqrt(($tp + $fp) * ($tp + $fn) * ($tn + $fp) * ($tn + $fn))),
-            };
-        }
+        $figure = Coefficients::jackknifed($value, $left, $confidence);
 
-        return $out;
+        return $figure->se === 0.0 ? Figure::of($value, null, null, null, 'point') : $figure;
     }
 
-    private function mcc(int $tp, int $fn, int $fp, int $tn): Figure
-    {
-        if (($tp + $fp) * ($tp + $fn) * ($tn + $fp) * ($tn + $fn) === 0) {
-            return Figure::undefined('a row or column of the table is empty');
-        }
-
-        return Figure::of(self::ratios([$tp, $fn, $fp, $tn], ['mcc'])[0], null, null, null, 'point');
-    }
-
-    /** @return array{d_prime: Figure, criterion: Figure} */
-    private function signalDetection(int $tp, int $fn, int $fp, int $tn, float $confidence): array
+    /**
+     * Youden's J = sensitivity + specificity − 1; MCC = (TP·TN − FP·FN)/√((TP+FP)(TP+FN)(TN+FP)(TN+FN)), NAN where a
+     * factor is 0.
+     *
+     * @param  bool  $all  with the sensitivity, specificity and predictive values
+     * @return list<float> youden, mcc, and of all sensitivity, specificity, ppv, npv
+     */
+    public static function statistics(int $tp, int $fn, int $fp, int $tn, bool $all): array
     {
         $p = $tp + $fn;
         $q = $fp + $tn;
-        if ($p === 0 || $q === 0) {
-            $none = Figure::undefined('needs positives and negatives in the key');
+        $called = $tp + $fp;
+        $not = $fn + $tn;
+        $truths = $p * $q;
+        $calls = $called * $not;
+        $youden = $truths > 0 ? $tp / $p + $tn / $q - 1 : NAN;
+        $mcc = $truths > 0 && $calls > 0 ? ($tp * $tn - $fp * $fn) / (sqrt($truths) * sqrt($calls)) : NAN;
 
-            return ['d_prime' => $none, 'criterion' => $none];
-        }
-        $h = ($tp + 0.5) / ($p + 1);
-        $f = ($fp + 0.5) / ($q + 1);
-        $zh = Distribution::normalQuantile($h);
-        $zf = Distribution::normalQuantile($f);
-        $variance = $h * (1 - $h) / ($p * Distribution::normalDensity($zh) ** 2) + $f * (1 - $f) / ($q * Distribution::normalDensity($zf) ** 2);
-        $z = Distribution::normalQuantile(0.5 + $confidence / 2);
-
-        return [
-            'd_prime' => Figure::around($zh - $zf, sqrt($variance), $z, 'analytic', -INF, INF),
-            'criterion' => Figure::around(-($zh + $zf) / 2, sqrt($variance) / 2, $z, 'analytic', -INF, INF),
-        ];
+        return $all
+            ? [$youden, $mcc, $p > 0 ? $tp / $p : NAN, $q > 0 ? $tn / $q : NAN, $called > 0 ? $tp / $called : NAN, $not > 0 ? $tn / $not : NAN]
+            : [$youden, $mcc];
     }
 
-    private function brier(float $confidence): Figure
+    /** @return list<list<float>> the statistics without one case, for each case of the rater */
+    public function leaveOneOut(bool $all): array
     {
-        $n = count($this->beliefs);
-        if ($n === 0) {
-            return Figure::undefined('no confidence was stated');
+        [$tp, $fn, $fp, $tn] = $this->cells;
+        $out = $known = [];
+        foreach ($this->byCase as $word) {
+            $out[] = $known[$word] ??= self::statistics($tp - ($word & self::MASK), $fn - ($word >> 15 & self::MASK), $fp - ($word >> 30 & self::MASK), $tn - ($word >> 45), $all);
         }
-        $scores = array_map(static fn (array $b): float => ($b[0] - ($b[1] ? 1.0 : 0.0)) ** 2, $this->beliefs);
-        $mean = array_sum($scores) / $n;
-        if ($n < 2) {
-            return Figure::of($mean, null, null, null, 'point');
-        }
-        $se = sqrt(array_sum(array_map(static fn (float $s): float => ($s - $mean) ** 2, $scores)) / ($n * ($n - 1)));
 
-        return Figure::around($mean, $se, Distribution::studentQuantile(0.5 + $confidence / 2, $n - 1), 'analytic', 0.0);
+        return $out;
     }
 }

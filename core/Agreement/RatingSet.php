@@ -7,60 +7,109 @@ namespace Core\Agreement;
 use Core\CoreException;
 
 /**
- * Who said what of which item in which case. A rater may rate a case once per occasion; an empty value is
- * a missing rating. Cases, raters, items and nominal values are ordered bytewise.
+ * Who said what of which item in which case, held as small integers. A rater may rate a case once per occasion;
+ * an empty value is a missing rating. Only the first occasion of a rater on a case enters what is computed, a
+ * second one is for agreement with oneself. Names are ordered bytewise, occasions as numbers where all are.
  */
 final class RatingSet
 {
-    /** @var array<string, array<string, array<string, array<string, array{string, ?float}>>>> item, case, rater, occasion */
-    private array $ratings = [];
+    public const NONE = -1;
+
+    /** @var array<string, int> */
+    private array $items = [];
+
+    /** @var array<string, int> */
+    private array $cases = [];
+
+    /** @var array<string, int> */
+    private array $raters = [];
+
+    /** @var array<string, int> */
+    private array $values = ['' => 0];
+
+    /** @var array<string, int> */
+    private array $occasions = [];
+
+    /** @var list<array<int, array<int, array<int, int>>>> value by occasion, item, case and rater; NONE where there is none */
+    private array $cells = [];
+
+    /** @var array<int, array<int, array<int, array<int, float>>>> confidence by occasion, item, case and rater */
+    private array $sure = [];
 
     /** @var array<string, array<string, string>> item ('' serves all), case → key value */
     private array $key = [];
 
-    /** @throws CoreException when the rater has rated this item of this case on this occasion before */
-    public function add(string $case, string $item, string $rater, string $value, string $occasion = '1', ?float $confidence = null): void
+    /** @param  string|null  $apart  a value like "cannot tell", which need not fit the scale */
+    public function __construct(public readonly Scale $scale = Scale::Nominal, private readonly ?string $apart = null)
     {
-        if (isset($this->ratings[$item][$case][$rater][$occasion])) {
-            throw new CoreException(sprintf("rater '%s' has already rated case '%s'%s on occasion '%s'", $rater, $case, $item === '' ? '' : " for item '$item'", $occasion));
-        }
-        $this->ratings[$item][$case][$rater][$occasion] = [$value, $confidence];
     }
 
-    /** @throws CoreException when the key already has a value here */
+    /** @throws CoreException when the rater has rated this item of this case on this occasion before, or the value does not fit the scale */
+    public function add(string $case, string $item, string $rater, string $value, string $occasion = '1', ?float $confidence = null): void
+    {
+        $i = $this->items[$item] ??= count($this->items);
+        $c = $this->cases[$case] ??= count($this->cases);
+        $r = $this->raters[$rater] ??= count($this->raters);
+        $o = $this->occasions[$occasion] ?? $this->newOccasion($occasion);
+        $v = $this->values[$value] ?? $this->newValue($value);
+        $row = &$this->cells[$o][$i][$c];
+        if (! isset($row[$r])) {
+            // By doubling, so that rows need not be copied for every rater that turns up.
+            for ($width = 8; $width <= $r; $width *= 2);
+            $row = array_pad($row ?? [], $width, self::NONE);
+        } elseif ($row[$r] !== self::NONE) {
+            throw new CoreException(sprintf("rater '%s' has already rated case '%s'%s on occasion '%s'", $rater, $case, $item === '' ? '' : " for item '$item'", $occasion));
+        }
+        $row[$r] = $v;
+        if ($confidence !== null) {
+            $this->sure[$o][$i][$c][$r] = $confidence;
+        }
+    }
+
+    private function newOccasion(string $occasion): int
+    {
+        $this->cells[] = [];
+
+        return $this->occasions[$occasion] = count($this->occasions);
+    }
+
+    private function newValue(string $value): int
+    {
+        $objection = $this->objection($value);
+        if ($objection !== null) {
+            throw new CoreException("'$value' $objection");
+        }
+
+        return $this->values[$value] = count($this->values);
+    }
+
+    /** @throws CoreException when the key already has a value here, or the value does not fit the scale */
     public function addKey(string $case, string $item, string $value): void
     {
+        $objection = $this->objection($value);
+        if ($objection !== null) {
+            throw new CoreException("'$value' $objection");
+        }
         if (isset($this->key[$item][$case])) {
             throw new CoreException(sprintf("the key already has a value for case '%s'%s", $case, $item === '' ? '' : " and item '$item'"));
         }
         $this->key[$item][$case] = $value;
     }
 
+    /** Why a value does not fit here, in words; null where it does. */
+    public function objection(string $value): ?string
+    {
+        return $value === $this->apart ? null : $this->scale->objection($value);
+    }
+
     public function isEmpty(): bool
     {
-        return $this->ratings === [];
+        return $this->cells === [];
     }
 
     public function hasKey(): bool
     {
         return $this->key !== [];
-    }
-
-    /** @return list<string> */
-    public function items(): array
-    {
-        return self::ordered(array_keys($this->ratings));
-    }
-
-    /** @return list<string> all cases of all items */
-    public function cases(): array
-    {
-        $cases = [];
-        foreach ($this->ratings as $byCase) {
-            $cases += array_fill_keys(array_keys($byCase), true);
-        }
-
-        return self::ordered(array_keys($cases));
     }
 
     public function keyFor(string $item, string $case): ?string
@@ -70,20 +119,65 @@ final class RatingSet
         return $value === '' ? null : $value;
     }
 
-    /**
-     * The ratings of one item that count: first occasion, not missing.
-     *
-     * @param  string|null  $missing  a value to be taken as missing
-     * @return array<string, array<string, array{string, ?float}>> by case and rater
-     */
-    public function first(string $item, ?string $missing = null): array
+    /** @return list<string> */
+    public function items(): array
     {
+        return self::ordered(array_keys($this->items));
+    }
+
+    /** @return list<string> all cases of all items */
+    public function cases(): array
+    {
+        return self::ordered(array_keys($this->cases));
+    }
+
+    /** @return list<string> by index */
+    public function raterNames(): array
+    {
+        return array_map(strval(...), array_keys($this->raters));
+    }
+
+    /** @return list<string> by index; the first is the empty value */
+    public function valueNames(): array
+    {
+        return array_map(strval(...), array_keys($this->values));
+    }
+
+    /** Index of a case's name. */
+    public function caseIndex(string $case): int
+    {
+        return $this->cases[$case];
+    }
+
+    /**
+     * What counts of an item: each rater's first occasion.
+     *
+     * @return array<int, array<int, int>> value index by case index and rater index; 0 is missing, NONE never rated
+     */
+    public function first(string $item): array
+    {
+        $i = $this->items[$item] ?? null;
+        if ($i === null) {
+            return [];
+        }
+        if (count($this->cells) === 1) {
+            return $this->cells[0][$i];
+        }
         $out = [];
-        foreach ($this->ratings[$item] ?? [] as $case => $byRater) {
-            foreach ($byRater as $rater => $byOccasion) {
-                $rating = $byOccasion[self::ordered(array_keys($byOccasion), true)[0]];
-                if ($rating[0] !== '' && $rating[0] !== $missing) {
-                    $out[(string) $case][(string) $rater] = $rating;
+        foreach ($this->order() as $o) {
+            foreach ($this->cells[$o][$i] ?? [] as $case => $row) {
+                if (! isset($out[$case])) {
+                    $out[$case] = $row;
+
+                    continue;
+                }
+                foreach ($row as $r => $v) {
+                    if (($out[$case][$r] ?? self::NONE) === self::NONE) {
+                        for ($k = count($out[$case]); $k < $r; $k++) {
+                            $out[$case][] = self::NONE;
+                        }
+                        $out[$case][$r] = $v;
+                    }
                 }
             }
         }
@@ -92,27 +186,67 @@ final class RatingSet
     }
 
     /**
-     * Pairs of first and second occasion of those who rated twice.
+     * How sure the raters were of what counts of an item.
      *
-     * @return array<string, list<array{string, string}>> by rater
+     * @return array<int, array<int, float>> by case index and rater index
      */
-    public function repeats(string $item, ?string $missing = null): array
+    public function confidence(string $item): array
     {
-        $out = [];
-        foreach ($this->ratings[$item] ?? [] as $byRater) {
-            foreach ($byRater as $rater => $byOccasion) {
-                if (count($byOccasion) < 2) {
-                    continue;
-                }
-                [$one, $two] = self::ordered(array_keys($byOccasion), true);
-                $pair = [$byOccasion[$one][0], $byOccasion[$two][0]];
-                if (! in_array('', $pair, true) && ! in_array($missing, $pair, true)) {
-                    $out[(string) $rater][] = $pair;
+        $i = $this->items[$item] ?? null;
+        $out = $seen = [];
+        foreach ($i === null || $this->sure === [] ? [] : $this->order() as $o) {
+            foreach ($this->cells[$o][$i] ?? [] as $case => $row) {
+                foreach ($row as $r => $v) {
+                    if ($v !== self::NONE && ! isset($seen[$case][$r])) {
+                        $seen[$case][$r] = true;
+                        if (isset($this->sure[$o][$i][$case][$r])) {
+                            $out[$case][$r] = $this->sure[$o][$i][$case][$r];
+                        }
+                    }
                 }
             }
         }
 
         return $out;
+    }
+
+    /**
+     * First and second occasion of those who rated twice, neither missing.
+     *
+     * @return array<int, list<array{int, int, int}>> case, value and value index by rater index
+     */
+    public function repeats(string $item): array
+    {
+        $i = $this->items[$item] ?? null;
+        if ($i === null || count($this->occasions) < 2) {
+            return [];
+        }
+        $seen = [];
+        foreach ($this->order() as $o) {
+            foreach ($this->cells[$o][$i] ?? [] as $case => $row) {
+                foreach ($row as $r => $v) {
+                    if ($v !== self::NONE) {
+                        $seen[$r][$case][] = $v;
+                    }
+                }
+            }
+        }
+        $out = [];
+        foreach ($seen as $r => $byCase) {
+            foreach ($byCase as $case => $values) {
+                if (count($values) > 1 && $values[0] !== 0 && $values[1] !== 0) {
+                    $out[$r][] = [$case, $values[0], $values[1]];
+                }
+            }
+        }
+
+        return $out;
+    }
+
+    /** @return list<int> occasion indices, the earliest first */
+    private function order(): array
+    {
+        return array_map(fn (string $o): int => $this->occasions[$o], self::ordered(array_keys($this->occasions), true));
     }
 
     /**

@@ -6,40 +6,39 @@ namespace Core\Agreement;
 
 use Core\CoreException;
 
-/** Computes everything that is published of a set of nominal ratings, item by item and pooled. */
+/** Computes everything that is published of a set of ratings, item by item and pooled. */
 final class Study
 {
-    private const NOT_YET = ['light_kappa'];
-
-    /** @var list<string> */
-    private readonly array $cases;
-
-    /** @var array<string, int> */
-    private readonly array $caseIndex;
-
     private readonly ?CaseBootstrap $bootstrap;
 
+    /** @throws CoreException when weights are asked for on names */
     public function __construct(private readonly RatingSet $set, private readonly StudyOptions $options = new StudyOptions)
     {
-        $this->cases = $set->cases();
-        $this->caseIndex = array_flip($this->cases);
-        $this->bootstrap = $options->bootstrap > 0 && $this->cases !== [] ? new CaseBootstrap(count($this->cases), $options->bootstrap, $options->seed) : null;
+        if ($options->weights !== null && $set->scale === Scale::Nominal) {
+            throw new CoreException('--weights has no meaning on a nominal scale');
+        }
+        $cases = count($set->cases());
+        $this->bootstrap = $options->bootstrap > 0 && $cases > 0 ? new CaseBootstrap($cases, $options->bootstrap, $options->seed) : null;
     }
 
     /** @return array<string, mixed> the published result */
     public function result(): array
     {
-        $o = $this->options;
         $items = $this->set->items();
 
         return [
-            'scale' => 'nominal',
-            'confidence' => $o->confidence,
-            'bootstrap' => $o->bootstrap,
-            'seed' => $o->seed,
+            ...$this->heading(),
             'items' => array_map(fn (string $item): array => ['item' => $item, ...$this->block([$item])], $items),
             'pooled' => $this->block($items),
         ];
+    }
+
+    /** @return array{scale: string, confidence: float, bootstrap: int, seed: int} what was asked for */
+    public function heading(): array
+    {
+        $o = $this->options;
+
+        return ['scale' => $this->set->scale->value, 'confidence' => $o->confidence->level, 'bootstrap' => $o->bootstrap, 'seed' => $o->seed];
     }
 
     /**
@@ -49,130 +48,145 @@ final class Study
     public function block(array $items): array
     {
         $o = $this->options;
-        $main = new ItemRatings($this->set, $items, $this->caseIndex, $o->categories, $o->cannotTell);
+        $table = ItemTable::of($this->set, $items, $o->categories, $o->cannotTell);
+        $weights = Weights::asked($table, $o->weights);
+        $pairs = $table->scale->isCategorical() ? new PairTables($table, $weights, $o->confidence) : null;
         $out = [
-            'cases' => $main->units()->cases,
-            'raters' => count($main->raters),
-            'ratings' => $main->units()->ratings(),
-            'categories' => $main->categories,
-            ...$this->coefficients($main),
-            'pairs' => $o->pairs ? $this->pairs($main) : [],
-            'raters_vs_rest' => $o->pairs ? $this->ratersVersusRest($main) : [],
-            'self' => $this->self($items, $main),
-            'against_key' => $this->set->hasKey() ? $this->againstKey($items, $main) : [],
+            'cases' => $table->cases,
+            'raters' => count($table->raters),
+            'ratings' => $table->ratings,
+            'categories' => $table->categories,
+            ...$this->coefficients($table, $weights, $pairs),
+            'pairs' => match (true) {
+                ! $o->pairs => [],
+                $pairs !== null => $pairs->published($table->code($o->positive)),
+                default => $this->numericPairs($table),
+            },
+            'undefined_pairs' => $pairs?->undefined() ?? 0,
+            'raters_vs_rest' => match (true) {
+                ! $o->pairs => [],
+                $pairs !== null => $pairs->ratersVersusRest(),
+                default => array_map(static fn (string $rater): array => ['rater' => $rater, 'mean_kappa' => self::categorical($table->scale)->toArray()], $table->raters),
+            },
+            'self' => $this->self($items, $table),
+            'against_key' => $this->againstKey($items),
         ];
-        if ($o->cannotTell !== null) {
-            $three = new ItemRatings($this->set, $items, $this->caseIndex, $o->categories === null ? null : [...$o->categories, $o->cannotTell], null);
-            $out['three_way'] = ['categories' => $three->categories, ...$this->coefficients($three)];
+        if ($o->cannotTell !== null && $table->scale->isCategorical()) {
+            $three = ItemTable::of($this->set, $items, $o->categories === null ? null : [...$table->categories, $o->cannotTell], null, $table->scale !== Scale::Nominal);
+            $out['three_way'] = ['categories' => $three->categories, ...$this->coefficients($three, Weights::identity($three->q), null)];
         }
 
         return $out;
     }
 
     /** @return array{specific_agreement: \stdClass, coefficients: array<string, mixed>} */
-    private function coefficients(ItemRatings $ratings): array
+    private function coefficients(ItemTable $table, Weights $weights, ?PairTables $pairs): array
     {
-        $units = $ratings->units();
-        $sums = new CountSums($units);
-        $coefficients = new Coefficients($units, $sums, $this->options->confidence);
-        $figures = [...array_values($coefficients->figures()), ...$coefficients->specific()];
-        if ($this->bootstrap !== null && $units->units > 0 && ! $coefficients->isPerfect()) {
-            $intervals = $this->bootstrap->intervals($sums->byCase, $sums->statistics(...), array_map(static fn (Figure $f): ?float => $f->estimate, $figures), $this->options->confidence);
-            foreach ($intervals as $i => $interval) {
-                if ($interval !== null && ! $this->isBare($figures[$i])) {
-                    $figures[$i] = $figures[$i]->within(...$interval);
-                }
-            }
-        }
-        $names = Coefficients::NAMES;
-        $named = [];
-        foreach ($names as $i => $name) {
-            $named[$name] = $figures[$i]->toArray();
-        }
-        $named['conger_kappa'] = CongerKappa::figure($ratings->byRater(), $units->caseOf, count($ratings->raters), $units->q, $this->options->confidence)->toArray();
-        foreach (self::NOT_YET as $name) {
-            $named[$name] = Figure::undefined('not yet')->toArray();
-        }
+        $nominal = $table->scale === Scale::Nominal;
         $specific = new \stdClass;
-        foreach ($ratings->categories as $k => $category) {
-            $specific->{$category} = $figures[count($names) + $k]->toArray();
-        }
-
-        return ['specific_agreement' => $specific, 'coefficients' => $named];
-    }
-
-    /** A point without any interval says by itself that there are too few cases to resample. */
-    private function isBare(Figure $figure): bool
-    {
-        return $figure->low === null;
-    }
-
-    /** @return list<array<string, mixed>> */
-    private function pairs(ItemRatings $ratings): array
-    {
-        $positive = array_search($this->options->positive, $ratings->categories, true);
-        $out = [];
-        foreach ($ratings->pairTables() as [$a, $b, $table]) {
-            $cohen = new CohenKappa($table, $this->options->confidence);
-            $out[] = [
-                'a' => $a, 'b' => $b, 'n' => $cohen->n(),
-                'percent_agreement' => $cohen->agreement(),
-                'cohen_kappa' => $cohen->kappa()->toArray(),
-                'pabak' => $cohen->pabak()->toArray(),
-                'prevalence_index' => $cohen->prevalenceIndex($positive === false ? 0 : $positive),
-                'bias_index' => $cohen->biasIndex($positive === false ? 0 : $positive),
+        if ($table->scale->isCategorical()) {
+            [$figures, $byCategory] = (new Coefficients($table, new CountSums($table, $weights, $this->bootstrap->cases ?? 0), $weights, $this->options->confidence))->figures($this->bootstrap);
+            $light = ($pairs ?? new PairTables($table, $weights, $this->options->confidence))->light();
+            $figures = [
+                'percent_agreement' => $figures['percent_agreement'],
+                'fleiss_kappa' => $figures['fleiss_kappa'],
+                $nominal ? 'gwet_ac1' : 'gwet_ac2' => $figures['gwet_ac'],
+                'brennan_prediger' => $figures['brennan_prediger'],
+                'krippendorff_alpha' => $nominal ? $figures['krippendorff_alpha'] : Alpha::figure($table, $this->options->confidence, $this->bootstrap),
+                'conger_kappa' => CongerKappa::figure($table, $weights, $this->options->confidence),
+                'light_kappa' => $light,
+            ];
+            foreach ($table->categories as $k => $category) {
+                $specific->{$category} = $byCategory[$k]->toArray();
+            }
+        } else {
+            $none = self::categorical($table->scale);
+            $figures = [
+                ...array_fill_keys(['percent_agreement', 'fleiss_kappa', 'gwet_ac2', 'brennan_prediger', 'conger_kappa', 'light_kappa'], $none),
+                'krippendorff_alpha' => Alpha::figure($table, $this->options->confidence, $this->bootstrap),
+                ...(new IntraclassCorrelation($table))->figures($this->options->confidence, $this->bootstrap),
             ];
         }
 
-        return $out;
+        return ['specific_agreement' => $specific, 'coefficients' => array_map(static fn (Figure $f): array => $f->toArray(), $figures)];
     }
 
-    /** @return list<array{rater: string, mean_kappa: array<string, float|string|null>}> */
-    private function ratersVersusRest(ItemRatings $ratings): array
+    private static function categorical(Scale $scale): Figure
     {
-        $sums = [];
-        foreach ($ratings->pairTables() as [$a, $b, $table]) {
-            $kappa = (new CohenKappa($table))->kappa()->estimate;
-            if ($kappa !== null) {
-                foreach ([$a, $b] as $rater) {
-                    $sums[$rater][] = $kappa;
-                }
-            }
-        }
+        return Figure::undefined("is for categories; this scale is {$scale->value}");
+    }
+
+    /** @return list<array<string, mixed>> each pair of raters' bias, limits of agreement and concordance */
+    private function numericPairs(ItemTable $table): array
+    {
+        $none = self::categorical($table->scale)->toArray();
         $out = [];
-        foreach ($ratings->raters as $rater) {
-            $kappas = $sums[$rater] ?? [];
-            $out[] = ['rater' => $rater, 'mean_kappa' => ($kappas === []
-                ? Figure::undefined('no pair with this rater has a defined kappa')
-                : Figure::of(array_sum($kappas) / count($kappas), null, null, null, 'point'))->toArray()];
+        foreach ($table->raters as $g => $a) {
+            for ($h = $g + 1; $h < count($table->raters); $h++) {
+                $x = $y = [];
+                foreach ($table->columns[$g] as $u => $k) {
+                    $l = $table->columns[$h][$u];
+                    if ($k >= 0 && $l >= 0) {
+                        $x[] = $table->numbers[$k];
+                        $y[] = $table->numbers[$l];
+                    }
+                }
+                $both = new BlandAltman($x, $y, $this->options->confidence);
+                $out[] = [
+                    'a' => $a, 'b' => $table->raters[$h], 'n' => $both->n, 'percent_agreement' => null, 'cohen_kappa' => $none, 'pabak' => $none, 'prevalence_index' => null, 'bias_index' => null,
+                    ...array_map(static fn (Figure $f): array => $f->toArray(), $both->figures()),
+                ];
+            }
         }
 
         return $out;
     }
 
     /**
+     * Agreement with oneself over hidden repeats.
+     *
      * @param  list<string>  $items
      * @return list<array<string, mixed>>
      */
-    private function self(array $items, ItemRatings $ratings): array
+    private function self(array $items, ItemTable $all): array
     {
+        $names = $this->set->valueNames();
+        $raters = $this->set->raterNames();
         $pairs = [];
         foreach ($items as $item) {
-            foreach ($this->set->repeats($item, $this->options->cannotTell) as $rater => $list) {
-                $pairs[$rater] = [...($pairs[$rater] ?? []), ...$list];
+            foreach ($this->set->repeats($item) as $r => $list) {
+                foreach ($list as [, $one, $two]) {
+                    if ($names[$one] !== $this->options->cannotTell && $names[$two] !== $this->options->cannotTell) {
+                        $pairs[$raters[$r]][] = [$names[$one], $names[$two]];
+                    }
+                }
             }
         }
         ksort($pairs, SORT_STRING);
         $out = [];
         foreach ($pairs as $rater => $list) {
-            $categories = RatingSet::ordered(array_values(array_unique([...$ratings->categories, ...array_merge(...$list)])));
-            $index = array_flip($categories);
-            $table = array_fill(0, count($categories), array_fill(0, count($categories), 0));
-            foreach ($list as [$one, $two]) {
-                $table[$index[$one]][$index[$two]]++;
+            // As two raters: what was said first and what was said later.
+            $twice = new RatingSet($this->set->scale);
+            foreach ($list as $i => [$one, $two]) {
+                $twice->add((string) $i, '', '1', $one);
+                $twice->add((string) $i, '', '2', $two);
             }
-            $cohen = new CohenKappa(array_values(array_map(array_values(...), $table)), $this->options->confidence);
-            $out[] = ['rater' => (string) $rater, 'n' => $cohen->n(), 'cohen_kappa' => $cohen->kappa()->toArray(), 'percent_agreement' => $cohen->agreement()];
+            // Over the item's categories, as weights depend on how many there are.
+            $table = ItemTable::of($twice, [''], $this->options->categories ?? array_values(array_unique([...$all->categories, ...array_merge(...$list)])));
+            $row = ['rater' => (string) $rater, 'n' => count($list)];
+            if ($table->scale->isCategorical()) {
+                $cells = array_fill(0, $table->q * $table->q, 0);
+                foreach ($table->columns[0] as $u => $a) {
+                    $cells[$a * $table->q + $table->columns[1][$u]]++;
+                }
+                $cohen = new CohenKappa(array_values($cells), $this->options->confidence, Weights::asked($table, $this->options->weights));
+                $out[] = [...$row, 'cohen_kappa' => $cohen->kappa()->toArray(), 'percent_agreement' => Wilson::figure((int) round($cohen->n * ($cohen->agreement() ?? 0.0)), $cohen->n, $this->options->confidence, 'nothing was rated twice')->toArray()];
+            } else {
+                $none = self::categorical($table->scale)->toArray();
+                $x = array_map(static fn (int $k): float => $table->numbers[$k], $table->columns[0]);
+                $y = array_map(static fn (int $k): float => $table->numbers[$k], $table->columns[1]);
+                $out[] = [...$row, 'cohen_kappa' => $none, 'percent_agreement' => $none, ...array_map(static fn (Figure $f): array => $f->toArray(), (new BlandAltman($x, $y, $this->options->confidence))->figures())];
+            }
         }
 
         return $out;
@@ -182,44 +196,117 @@ final class Study
      * @param  list<string>  $items
      * @return list<array<string, mixed>>
      */
-    private function againstKey(array $items, ItemRatings $ratings): array
+    public function againstKey(array $items): array
     {
+        if (! $this->set->hasKey()) {
+            return [];
+        }
         $out = [];
-        foreach ($this->keyTables($items) as $rater => $table) {
-            $row = ['rater' => (string) $rater, 'n' => $table->n()];
-            foreach ($table->figures($this->options->confidence, $this->bootstrap, count($items) > 1) as $name => $figure) {
-                $row[$name] = $figure->toArray();
+        if (! $this->set->scale->isCategorical()) {
+            foreach ($this->keyDifferences($items) as $rater => $difference) {
+                $figures = $difference->figures();
+                if ($this->options->tolerance !== null) {
+                    $figures['within_tolerance'] = $difference->within($this->options->tolerance);
+                }
+                $out[] = ['rater' => (string) $rater, 'n' => $difference->n, ...array_map(static fn (Figure $f): array => $f->toArray(), $figures)];
             }
-            $out[] = $row;
+
+            return $out;
+        }
+        $tables = $this->keyTables($items);
+        $figures = array_map(fn (KeyTable $table): array => $table->figures($this->options->confidence), $tables);
+        if ($this->bootstrap !== null && $this->options->bootstrapKey) {
+            $figures = (new KeyBootstrap($tables, count($items) > 1, $this->bootstrap))->intervals($figures, $this->options->confidence);
+        }
+        foreach ($figures as $rater => $list) {
+            $out[] = ['rater' => (string) $rater, 'n' => $tables[$rater]->n(), ...array_map(static fn (Figure $f): array => $f->toArray(), $list)];
         }
 
         return $out;
     }
 
     /**
-     * Each rater's table against the key over the given items.
+     * Each rater's table against the key over the given items: the positive value and the rest.
      *
      * @param  list<string>  $items
-     * @return array<string, KeyTable>
+     * @return array<string, KeyTable> by rater, bytewise
      */
     public function keyTables(array $items): array
     {
+        $positive = [];
+        foreach ($this->set->valueNames() as $v => $name) {
+            $positive[$v] = $v === 0 || $name === $this->options->cannotTell ? null : $this->isPositive($name);
+        }
         $tables = [];
+        $raters = $this->set->raterNames();
+        $cases = $this->set->cases();
         foreach ($items as $item) {
-            foreach ($this->set->first($item, $this->options->cannotTell) as $case => $byRater) {
-                $truth = $this->set->keyFor($item, (string) $case);
-                if ($truth === null || $truth === $this->options->cannotTell) {
+            $rows = $this->set->first($item);
+            $sure = $this->set->confidence($item);
+            $own = [];
+            foreach ($cases as $rank => $case) {
+                $truth = $this->set->keyFor($item, $case);
+                $c = $this->set->caseIndex($case);
+                if ($truth === null || $truth === $this->options->cannotTell || ! isset($rows[$c])) {
                     continue;
                 }
-                foreach ($byRater as $rater => [$value, $confidence]) {
-                    $tables[$rater] ??= new KeyTable;
-                    $tables[$rater]->add($this->caseIndex[$case], $value === $this->options->positive, $truth === $this->options->positive, $confidence);
+                $true = $this->isPositive($truth);
+                foreach ($rows[$c] as $r => $v) {
+                    $called = $positive[$v] ?? null;
+                    if ($called !== null) {
+                        $own[$r] ??= new KeyTable;
+                        $own[$r]->add($rank, $called, $true, $sure[$c][$r] ?? null);
+                    }
                 }
+            }
+            foreach ($own as $r => $table) {
+                isset($tables[$raters[$r]]) ? $tables[$raters[$r]]->merge($table) : $tables[$raters[$r]] = $table;
             }
         }
         ksort($tables, SORT_STRING);
 
         return $tables;
+    }
+
+    private function isPositive(string $value): bool
+    {
+        $positive = $this->options->positive;
+
+        return $value === $positive || ($this->set->scale !== Scale::Nominal && Scale::decimal($positive) !== null && (float) $value === (float) $positive);
+    }
+
+    /**
+     * Each rater's numbers beside the key's.
+     *
+     * @param  list<string>  $items
+     * @return array<string, BlandAltman> by rater, bytewise
+     */
+    private function keyDifferences(array $items): array
+    {
+        $names = $this->set->valueNames();
+        $raters = $this->set->raterNames();
+        $x = $y = [];
+        foreach ($items as $item) {
+            $rows = $this->set->first($item);
+            foreach ($this->set->cases() as $case) {
+                $truth = $this->set->keyFor($item, $case);
+                if ($truth !== null) {
+                    foreach ($rows[$this->set->caseIndex($case)] ?? [] as $r => $v) {
+                        if ($v > 0) {
+                            $x[$raters[$r]][] = (float) $names[$v];
+                            $y[$raters[$r]][] = (float) $truth;
+                        }
+                    }
+                }
+            }
+        }
+        ksort($x, SORT_STRING);
+        $out = [];
+        foreach ($x as $rater => $values) {
+            $out[$rater] = new BlandAltman($values, $y[$rater], $this->options->confidence);
+        }
+
+        return $out;
     }
 
     /**

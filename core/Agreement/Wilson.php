@@ -8,12 +8,12 @@ namespace Core\Agreement;
 final class Wilson
 {
     /** @return array{float, float} low and high; [0, 1] when nothing was counted */
-    public static function interval(int $k, int $n, float $confidence = 0.95): array
+    public static function interval(int $k, int $n, Confidence $confidence = new Confidence): array
     {
         if ($n === 0) {
             return [0.0, 1.0];
         }
-        $z = Distribution::normalQuantile(0.5 + $confidence / 2);
+        $z = $confidence->z;
         $p = $k / $n;
         $middle = $p + $z * $z / (2 * $n);
         $half = $z * sqrt($p * (1 - $p) / $n + $z * $z / (4 * $n * $n));
@@ -22,7 +22,7 @@ final class Wilson
         return [$k === 0 ? 0.0 : ($middle - $half) / $scale, $k === $n ? 1.0 : ($middle + $half) / $scale];
     }
 
-    public static function figure(int $k, int $n, float $confidence, string $whenNone): Figure
+    public static function figure(int $k, int $n, Confidence $confidence, string $whenNone): Figure
     {
         if ($n === 0) {
             return Figure::undefined($whenNone);

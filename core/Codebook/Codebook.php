@@ -29,6 +29,12 @@ final readonly class Codebook
         return array_keys($this->faults);
     }
 
+    /** @return array<string, Drill> by key */
+    public function drills(): array
+    {
+        return StandardDrills::all();
+    }
+
     public function judge(string $key, Measurements $measurements, ?Shown $held = null): Judgement
     {
         $fault = $this->fault($key);

@@ -18,6 +18,59 @@ final readonly class Judgement
     {
     }
 
+    /**
+     * A series judged as a whole: what shows in more than half of the swings that could be measured. Swings that speak
+     * against each other without a majority leave it borderline. The margin is the median of those that decided.
+     *
+     * @param  non-empty-list<self>  $swings  cold ones set aside by the caller
+     */
+    public static function ofSeries(array $swings): self
+    {
+        $with = static fn (Verdict $v): array => array_values(array_filter($swings, static fn (self $j): bool => $j->verdict === $v));
+        $held = count($swings) - count($with(Verdict::NotMeasurable));
+        if ($held === 0) {
+            return $swings[0];
+        }
+        foreach ([Verdict::Supported, Verdict::Contradicted] as $verdict) {
+            $agreeing = $with($verdict);
+            if (2 * count($agreeing) > $held) {
+                return new self($verdict, self::median($agreeing), count($agreeing)." of $held measured swings: {$agreeing[0]->sentence}", $agreeing[0]->proxy);
+            }
+        }
+
+        return new self(Verdict::Borderline, null, "Of $held measured swings ".count($with(Verdict::Supported)).' speak for it and '.count($with(Verdict::Contradicted)).' against.');
+    }
+
+    /** Two swings, before and after: present means in either. */
+    public static function ofPair(self $before, self $after): self
+    {
+        [$b, $a] = [$before->verdict === Verdict::Supported, $after->verdict === Verdict::Supported];
+        if ($b || $a) {
+            $sure = ! $a || ($b && $before->margin >= $after->margin) ? $before : $after;
+
+            return new self(Verdict::Supported, $sure->margin, ($b && $a ? 'Before and after' : ($b ? 'Before' : 'After')).": $sure->sentence", $sure->proxy);
+        }
+        foreach ([Verdict::NotMeasurable, Verdict::Borderline] as $open) {
+            foreach (['Before' => $before, 'After' => $after] as $when => $j) {
+                if ($j->verdict === $open) {
+                    return new self($open, null, "$when: {$j->sentence}", $j->proxy);
+                }
+            }
+        }
+
+        return new self(Verdict::Contradicted, $before->margin === null || $after->margin === null ? null : min($before->margin, $after->margin), "Neither before nor after: {$after->sentence}", $after->proxy);
+    }
+
+    /** @param  list<self>  $judgements */
+    private static function median(array $judgements): ?float
+    {
+        $margins = array_values(array_filter(array_map(static fn (self $j): ?float => $j->margin, $judgements), static fn (?float $m): bool => $m !== null));
+        sort($margins);
+        $n = count($margins);
+
+        return $n === 0 ? null : ($margins[intdiv($n - 1, 2)] + $margins[intdiv($n, 2)]) / 2;
+    }
+
     /** Whether the verdict stands clear of its threshold by more than its uncertainty. */
     public function isSure(): bool
     {

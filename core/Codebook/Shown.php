@@ -90,10 +90,11 @@ final readonly class Shown
         if ($this->points) {
             $seen[] = '3-D points';
         }
-        if ($this->film) {
+        $both = $this->film || count(array_filter($this->views, static fn (View $v): bool => $v !== View::Points)) === 2;
+        if ($both) {
             $seen[] = 'film';
         }
-        foreach ($this->views as $view) {
+        foreach ($both ? [] : $this->views as $view) {
             $seen[] = $view->label();
         }
         if ($this->device !== null) {

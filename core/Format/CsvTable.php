@@ -17,7 +17,16 @@ final class CsvTable
     /** @var list<string> */
     public readonly array $header;
 
+    private const BLOCK = 65_536;
+
     private int $line = 1;
+
+    /** What has been read of the stream and not yet used. */
+    private string $buffer = '';
+
+    private int $at = 0;
+
+    private readonly \HashContext $hash;
 
     /**
      * @param  resource  $stream
@@ -25,6 +34,7 @@ final class CsvTable
      */
     public function __construct(private $stream, public readonly string $file)
     {
+        $this->hash = hash_init('sha256');
         $first = $this->next();
         if ($first === null) {
             throw FormatException::in($file, 'the file is empty');
@@ -70,32 +80,53 @@ final class CsvTable
     public function rows(): \Generator
     {
         $width = count($this->header);
-        while (true) {
-            $start = $this->line;
-            $text = $this->readLine();
-            if ($text === null) {
-                return;
-            }
-            // The usual line is plain: printable letters without quotes and spaces, as many cells as the header.
-            if (preg_match('/[^!#-~\r\n]/', $text) === 0) {
-                $cells = explode(',', rtrim($text, "\r\n"));
-                if (count($cells) === $width) {
-                    yield $start => $cells;
-
-                    continue;
+        while ($this->fill()) {
+            $end = strrpos($this->buffer, "\n");
+            $block = substr($this->buffer, $this->at, $end === false || $end < $this->at ? null : $end + 1 - $this->at);
+            if (self::isPlain($block)) {
+                // The usual block: no quotes and nothing to trim, so that lines and commas are all there is to it.
+                $this->at += strlen($block);
+                foreach (explode("\n", $block[-1] === "\n" ? substr($block, 0, -1) : $block) as $line) {
+                    $number = $this->line++;
+                    if ($line === '' || $line === "\r") {
+                        continue;
+                    }
+                    $cells = explode(',', $line[-1] === "\r" ? substr($line, 0, -1) : $line, $width + 1);
+                    yield $number => count($cells) === $width ? $cells : $this->mismatch($number, substr_count($line, ',') + 1);
                 }
-            } else {
-                $cells = array_map(trim(...), $this->cells($text));
-            }
-            if (count($cells) === 1 && trim($cells[0]) === '') {
+
                 continue;
             }
-            if (count($cells) !== $width) {
-                $at = min(count($cells), $width);
-                throw FormatException::at($this->file, $start, $this->header[$at] ?? (string) ($at + 1), sprintf('%d cells where the header has %d', count($cells), $width));
+            for ($last = $this->line + max(1, substr_count($block, "\n")); $this->line < $last;) {
+                $number = $this->line;
+                $cells = array_map(trim(...), $this->next() ?? []);
+                if ($cells !== [] && $cells !== ['']) {
+                    yield $number => count($cells) === $width ? $cells : $this->mismatch($number, count($cells));
+                }
             }
-            yield $start => $cells;
         }
+    }
+
+    /** SHA-256 of what was read, when all of it was. */
+    public function checksum(): string
+    {
+        return hash_final(hash_copy($this->hash));
+    }
+
+    private function mismatch(int $line, int $cells): never
+    {
+        $width = count($this->header);
+        throw FormatException::at($this->file, $line, $this->header[min($cells, $width)] ?? (string) (min($cells, $width) + 1), sprintf('%d cells where the header has %d', $cells, $width));
+    }
+
+    private static function isPlain(string $block): bool
+    {
+        // Mostly there is neither space nor quote nor anything beyond ASCII, which is quick to see.
+        if (preg_match('/[^!#-~\n]/', $block) === 0) {
+            return true;
+        }
+
+        return ! str_contains($block, '"') && preg_match('/[ \t\x00\x0B](?:[,\r\n]|$)|(?:^|[,\n])[ \t\x00\x0B]|\r(?!\n)/D', $block) === 0 && mb_check_encoding($block, 'UTF-8');
     }
 
     /** @return list<string>|null */
@@ -110,6 +141,9 @@ final class CsvTable
     private function cells(string $text): array
     {
         $start = $this->line - 1;
+        if (substr_count($text, ',') >= 50 * self::MOST_COLUMNS) {
+            throw FormatException::at($this->file, $start, (string) self::MOST_COLUMNS, 'more columns than any file of this kind has');
+        }
         // A quoted cell may hold line ends: read on until the quotes are even.
         $plain = ! str_contains($text, '"');
         while (! $plain && substr_count($text, '"') % 2 === 1) {
@@ -134,15 +168,33 @@ final class CsvTable
         return $cells;
     }
 
+    /** Reads on until a line end is at hand or the stream is over; whether there is anything. */
+    private function fill(): bool
+    {
+        while (strpos($this->buffer, "\n", $this->at) === false && ! feof($this->stream)) {
+            if (strlen($this->buffer) - $this->at > self::LONGEST_LINE) {
+                throw FormatException::at($this->file, $this->line, '1', 'the line is longer than a megabyte');
+            }
+            $more = (string) fread($this->stream, self::BLOCK);
+            hash_update($this->hash, $more);
+            $this->buffer = substr($this->buffer, $this->at).$more;
+            $this->at = 0;
+        }
+
+        return $this->at < strlen($this->buffer);
+    }
+
     private function readLine(): ?string
     {
-        $text = fgets($this->stream, self::LONGEST_LINE + 2);
-        if ($text === false) {
+        if (! $this->fill()) {
             return null;
         }
+        $end = strpos($this->buffer, "\n", $this->at);
+        $text = substr($this->buffer, $this->at, $end === false ? null : $end + 1 - $this->at);
         if (strlen($text) > self::LONGEST_LINE) {
             throw FormatException::at($this->file, $this->line, '1', 'the line is longer than a megabyte');
         }
+        $this->at += strlen($text);
         $this->line++;
 
         return $text;

@@ -5,46 +5,57 @@ declare(strict_types=1);
 namespace Core\Format;
 
 use Core\Agreement\RatingSet;
+use Core\Agreement\Scale;
 use Core\CoreException;
 
 /** Reads ratings.csv and key.csv of the published file contract. */
 final class RatingsCsv
 {
-    /** @param  resource  $stream */
-    public static function readRatings($stream, string $file, RatingSet $into): void
+    /**
+     * @param  resource  $stream
+     * @return string SHA-256 of the file
+     */
+    public static function readRatings($stream, string $file, RatingSet $into): string
     {
         $table = new CsvTable($stream, $file);
         $at = $table->require(['case', 'rater', 'value']);
         $item = $table->position('item');
         $occasion = $table->position('occasion');
         $confidence = $table->position('confidence');
+        [$case, $rater, $value] = [$at['case'], $at['rater'], $at['value']];
         foreach ($table->rows() as $line => $cells) {
-            foreach (['case', 'rater'] as $name) {
-                if ($cells[$at[$name]] === '') {
-                    throw FormatException::at($file, $line, $name, 'the cell is empty');
-                }
+            if ($cells[$case] === '' || $cells[$rater] === '') {
+                throw FormatException::at($file, $line, $cells[$case] === '' ? 'case' : 'rater', 'the cell is empty');
             }
             $sure = null;
             if ($confidence !== null && $cells[$confidence] !== '') {
-                $sure = self::decimal($cells[$confidence]);
+                $sure = Scale::decimal($cells[$confidence]);
                 if ($sure === null || $sure < 0.0 || $sure > 1.0) {
                     throw FormatException::at($file, $line, 'confidence', sprintf("'%s' is no number between 0 and 1", self::short($cells[$confidence])));
                 }
             }
             $when = $occasion === null || $cells[$occasion] === '' ? '1' : $cells[$occasion];
             try {
-                $into->add($cells[$at['case']], $item === null ? '' : $cells[$item], $cells[$at['rater']], $cells[$at['value']], $when, $sure);
+                $into->add($cells[$case], $item === null ? '' : $cells[$item], $cells[$rater], $cells[$value], $when, $sure);
             } catch (CoreException $e) {
-                throw FormatException::at($file, $line, 'rater', $e->getMessage());
+                $objection = $into->objection($cells[$value]);
+                throw $objection === null
+                    ? FormatException::at($file, $line, 'rater', $e->getMessage())
+                    : FormatException::at($file, $line, 'value', sprintf("'%s' %s", self::short($cells[$value]), $objection));
             }
         }
         if ($into->isEmpty()) {
             throw FormatException::in($file, 'line 2: there are no ratings below the header');
         }
+
+        return $table->checksum();
     }
 
-    /** @param  resource  $stream */
-    public static function readKey($stream, string $file, RatingSet $into): void
+    /**
+     * @param  resource  $stream
+     * @return string SHA-256 of the file
+     */
+    public static function readKey($stream, string $file, RatingSet $into): string
     {
         $table = new CsvTable($stream, $file);
         $at = $table->require(['case', 'value']);
@@ -56,22 +67,17 @@ final class RatingsCsv
             try {
                 $into->addKey($cells[$at['case']], $item === null ? '' : $cells[$item], $cells[$at['value']]);
             } catch (CoreException $e) {
-                throw FormatException::at($file, $line, 'case', $e->getMessage());
+                throw FormatException::at($file, $line, $into->objection($cells[$at['value']]) === null ? 'case' : 'value', $e->getMessage());
             }
         }
+
+        return $table->checksum();
     }
 
     /** A finite decimal number, or null. */
     public static function decimal(string $text): ?float
     {
-        // is_numeric() lets through all that the pattern does, and white space, which cells have lost; hex it does not.
-        if (is_numeric($text) && strlen($text) < 24) {
-            $v = (float) $text;
-
-            return is_finite($v) ? $v : null;
-        }
-
-        return preg_match('/^[+-]?(\d+\.?\d*|\.\d+)([eE][+-]?\d{1,3})?$/', $text) === 1 && is_finite((float) $text) ? (float) $text : null;
+        return Scale::decimal($text);
     }
 
     public static function short(string $text): string

@@ -7,8 +7,8 @@ namespace Core\Measurement;
 use Core\CoreException;
 
 /**
- * A golfer's own spread of one measure over a series of swings, and what a change between two series is worth. Cold
- * first swings are left out by the caller; missing and censored values are not numbers and do not enter.
+ * A golfer's own spread of one measure over a series of swings. Cold first swings are left out by the caller; missing
+ * and censored values are not numbers and do not enter.
  */
 final readonly class Spread
 {
@@ -45,21 +45,7 @@ final readonly class Spread
         return self::of($values);
     }
 
-    /**
-     * After minus before with a 95 % half-width: Welch's interval over the swings, joined with the part of the
-     * instrument's error that does not average out. $quantile is Student's t at 97.5 % for the degrees() given.
-     *
-     * @return array{change: float, uncertainty: float, verdict: 'more'|'less'|'no change beyond the spread'}
-     */
-    public static function change(self $before, self $after, float $quantile, float $instrument): array
-    {
-        $change = $after->mean - $before->mean;
-        $u = hypot($quantile * sqrt($before->sd ** 2 / $before->n + $after->sd ** 2 / $after->n), $instrument);
-
-        return ['change' => $change, 'uncertainty' => $u, 'verdict' => abs($change) <= $u ? 'no change beyond the spread' : ($change > 0 ? 'more' : 'less')];
-    }
-
-    /** Welch–Satterthwaite degrees of freedom of a change. */
+    /** Welch–Satterthwaite degrees of freedom of the difference of two series. */
     public static function degrees(self $before, self $after): float
     {
         $a = $before->sd ** 2 / $before->n;

@@ -10,10 +10,13 @@ use Core\Motion\Station;
 /** What one rater says of one fault in one case. */
 final readonly class Call
 {
+    public const PINS = 6;
+
     /**
      * @param  int|null  $severity  1 slight, 2 clear, 3 dominant; only with present
      * @param  int|null  $confidence  per cent, 50 to 100; not with cannot tell
-     * @param  list<Pin>  $pins
+     * @param  list<Pin>  $pins  six at most
+     * @param  Trend|null  $trend  in a pair only: what became of it; present then means in either swing
      */
     public function __construct(
         public string $fault,
@@ -23,15 +26,19 @@ final readonly class Call
         public ?Decision $decision = null,
         public ?int $confidence = null,
         public array $pins = [],
+        public ?Trend $trend = null,
     ) {
-        if ($presence !== Presence::Present && ($severity !== null || $onset !== null || $decision !== null)) {
-            throw new CoreException('Severity, onset and what to do belong only to a fault called present.');
+        if ($presence !== Presence::Present && ($severity !== null || $onset !== null || $decision !== null || $trend !== null)) {
+            throw new CoreException('Severity, onset, trend and what to do belong only to a fault called present.');
         }
         if ($severity !== null && ($severity < 1 || $severity > 3)) {
             throw new CoreException('Severity is 1 slight, 2 clear or 3 dominant.');
         }
         if ($confidence !== null && ($confidence < 50 || $confidence > 100)) {
             throw new CoreException('Confidence lies between 50 and 100 per cent.');
+        }
+        if (count($pins) > self::PINS) {
+            throw new CoreException('A call has '.self::PINS.' pins at most.');
         }
         if ($presence === Presence::CannotTell && $confidence !== null) {
             throw new CoreException("'Cannot tell' carries no confidence.");

@@ -6,6 +6,7 @@ namespace Core\Reading;
 
 use Core\Codebook\Codebook;
 use Core\Codebook\Shown;
+use Core\CoreException;
 
 /** All that one rater says about one case. */
 final readonly class Reading
@@ -14,20 +15,57 @@ final readonly class Reading
 
     public const CUE_WORDS = 8;
 
+    /** Stations a rater may time for himself. */
+    public const OWN_MARKS = ['TP', 'IM'];
+
+    private const AIDS = 24;
+
     /**
      * @param  array<string, Call>  $calls  by fault key
      * @param  list<string>  $firstCauses  fault keys or NOT_IN_THE_FEET, two at most
+     * @param  string|null  $drill  key of the one drill prescribed
+     * @param  array<string, float>  $marks  own times of TP and IM, s
+     * @param  list<Aid>  $aids
      */
-    public function __construct(public array $calls, public array $firstCauses = [], public string $cue = '')
+    public function __construct(
+        public array $calls,
+        public array $firstCauses = [],
+        public string $cue = '',
+        public Chain $chain = new Chain,
+        public ?string $drill = null,
+        public ?Stop $stop = null,
+        public ?Miss $miss = null,
+        public array $marks = [],
+        public array $aids = [],
+    ) {
+        if (count($firstCauses) > 2) {
+            throw new CoreException('At most two first causes are allowed.');
+        }
+        if (count($aids) > self::AIDS) {
+            throw new CoreException('That is more than '.self::AIDS.' drawing aids; take some away.');
+        }
+        if ($stop !== null && $drill === null) {
+            throw new CoreException('How far to take it belongs to a drill.');
+        }
+    }
+
+    /**
+     * This reading with some of it replaced.
+     *
+     * @param  array{calls?: array<string, Call>, firstCauses?: list<string>, cue?: string, chain?: Chain, drill?: string|null, stop?: Stop|null, miss?: Miss|null, marks?: array<string, float>, aids?: list<Aid>}  $change
+     */
+    public function with(array $change): self
     {
+        return new self($change['calls'] ?? $this->calls, $change['firstCauses'] ?? $this->firstCauses, $change['cue'] ?? $this->cue, $change['chain'] ?? $this->chain, array_key_exists('drill', $change) ? $change['drill'] : $this->drill, array_key_exists('stop', $change) ? $change['stop'] : $this->stop, array_key_exists('miss', $change) ? $change['miss'] : $this->miss, $change['marks'] ?? $this->marks, $change['aids'] ?? $this->aids);
     }
 
     /**
      * What stands in the way of handing in, one sentence each; empty when nothing does.
      *
+     * @param  bool  $pair  whether the case is a pair, where what is present is better, the same or worse after
      * @return list<string>
      */
-    public function obstacles(Codebook $codebook): array
+    public function obstacles(Codebook $codebook, bool $pair = false): array
     {
         $out = [];
         foreach ($codebook->faults as $key => $fault) {
@@ -36,10 +74,9 @@ final readonly class Reading
                 $out[] = ucfirst($fault->name).' has no call.';
             } elseif ($call->presence === Presence::Present && $call->severity === null) {
                 $out[] = ucfirst($fault->name).' is called present without a severity.';
+            } elseif ($pair && $call->presence === Presence::Present && $call->trend === null) {
+                $out[] = ucfirst($fault->name).' is not yet said to be better, the same or worse.';
             }
-        }
-        if (count($this->firstCauses) > 2) {
-            $out[] = 'At most two first causes are allowed.';
         }
         $present = array_keys(array_filter($this->calls, static fn (Call $c): bool => $c->presence === Presence::Present));
         foreach ($this->firstCauses as $cause) {
@@ -50,11 +87,36 @@ final readonly class Reading
         if ($present !== [] && $this->firstCauses === []) {
             $out[] = 'A first cause is missing.';
         }
+        foreach (array_diff($this->chain->nodes(), $present, [self::NOT_IN_THE_FEET]) as $key) {
+            $out[] = ucfirst($codebook->fault($key)->name).' stands in the chain but is not called present.';
+        }
+        if ($this->drill !== null && $this->stop === null) {
+            $out[] = 'How far to take the drill is missing.';
+        }
         if (self::words($this->cue) > self::CUE_WORDS) {
             $out[] = 'The cue has more than eight words.';
         }
 
         return array_values(array_unique($out));
+    }
+
+    /**
+     * What was left out that could have been said; it does not stand in the way.
+     *
+     * @param  bool  $single  whether the case has one swing, whose top and impact can be timed
+     * @return list<string>
+     */
+    public function unanswered(bool $single = true): array
+    {
+        $present = array_filter($this->calls, static fn (Call $c): bool => $c->presence === Presence::Present);
+
+        return array_keys(array_filter([
+            'the one thing to say' => $present !== [] && $this->cue === '',
+            'a drill' => $present !== [] && $this->drill === null,
+            'the miss to expect' => $this->miss === null,
+            'the chain' => count($present) > 1 && $this->chain->links === [],
+            'your own top and impact' => $single && count($this->marks) < count(self::OWN_MARKS),
+        ]));
     }
 
     /**

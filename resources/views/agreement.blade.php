@@ -12,7 +12,7 @@
         <h1>@if(! $study) No reading was handed in in this round @elseif($open) {{ $worst ? 'The staff agree least on “'.$codebook->faults[$worst['item']]->name.'”' : 'Agreement' }} @else How your calls stood in the {{ $round->name }} @endif</h1>
         @if($rounds->count() > 1)<nav class="small">@foreach($rounds as $x)<a href="{{ route('agreement', $x) }}" @if($x->id === $round->id) aria-current="page" @endif>{{ $x->name }}</a> @endforeach</nav>@endif
     </div>
-    <p class="quiet" style="margin: 0.2rem 0 0.6rem">{{ $round->name }} · {{ $figures['cases'] }} cases · key version {{ $figures['key_version'] }} · ± are 95 % intervals @if($left) · left out of scoring: {{ collect($left)->map(fn ($n, $w) => "$n $w")->join(', ') }} @endif</p>
+    <p class="quiet" style="margin: 0.2rem 0 0.6rem">{{ $round->name }} · {{ $figures['cases'] }} cases · key version {{ $figures['key_version'] }} · ranges are 95 % intervals @if($left) · left out of scoring: {{ collect($left)->map(fn ($n, $w) => "$n $w")->join(', ') }} @endif</p>
     @if($study)
         <div class="tiles">
             <div><b>{{ $pct($co['percent_agreement']) }}</b>agreement between any two<br><span class="small quiet">{{ $span($co['percent_agreement'], 100, 0) }}</span></div>
@@ -22,6 +22,13 @@
             <div><b>{{ $pct($study['specific_agreement']['present'] ?? []) }}</b>when one says present<br><span class="small quiet">specific agreement</span></div>
         </div>
         <p class="small quiet">κ is low where a fault is rare although people agree: AC1 and the specific agreement are to be read beside it. Present against absent; “cannot tell” counts as no answer and is shown on its own below.</p>
+
+        @if($compared)
+            @php
+                $d = $compared['ac1']->difference;
+            @endphp
+            <p class="compared"><b>Since {{ $compared['with'] }}</b>, over the {{ $compared['faults'] }} faults and {{ $compared['people'] }} people that both rounds have: AC1 {{ $compared['ac1']->first === null ? '–' : number_format($compared['ac1']->first, 2) }} → {{ $compared['ac1']->second === null ? '–' : number_format($compared['ac1']->second, 2) }}@if($d->estimate === null) ({{ $d->reason }})@elseif($d->low === null) (too few cases for an interval)@else, {{ $d->estimate >= 0 ? 'up' : 'down' }} by {{ number_format(abs($d->estimate), 2) }} ({{ number_format($d->low, 2) }} to {{ number_format($d->high, 2) }}), p = {{ number_format((float) $compared['ac1']->p, 3) }} by permutation of cases. {{ $d->low > 0 || $d->high < 0 ? '' : 'That may be chance: ' }}With these cases a true change of {{ number_format((float) $compared['detectable'], 2) }} would be found four times in five.@endif <span class="quiet small">The cases differ between rounds, so their difficulty may too.</span></p>
+        @endif
 
         <h2>{{ $open ? 'Who sees what the panel sees' : 'You and your colleagues against the key' }}</h2>
         @php
@@ -43,7 +50,7 @@
         </svg>
         <p class="small quiet"><span class="call present">sensitivity</span>: of what the key says is present, the share called present. <span class="call absent">specificity</span>: of what is absent, the share called absent. Intervals by resampling cases.</p>
         <div class="scroll" tabindex="0" role="region" aria-label="A table that may reach beyond the page"><table class="rows">
-            <tr><th>Instructor</th><th class="num">Calls scored</th><th>Sensitivity</th><th>Specificity</th>@if($open || $people->contains('mine', true))<th>When “present”, right</th><th>Leaning</th><th>Matthews</th><th title="0 is best; 0.25 is what a coin with 50 % would get">Sure and wrong (Brier)</th><th class="num">Cannot tell</th><th class="num" title="calls made where what was shown cannot support one">Unsupported</th>@endif</tr>
+            <tr><th>Instructor</th><th class="num">Calls scored</th><th>Sensitivity</th><th>Specificity</th>@if($open || $people->contains('mine', true))<th>When “present”, right</th><th>Leaning</th><th>Matthews</th><th title="mean of Cohen’s κ with each of the others">With the others</th><th title="0 is best; 0.25 is what a coin with 50 % would get">Sure and wrong (Brier)</th><th class="num">Cannot tell</th><th class="num" title="calls made where what was shown cannot support one">Unsupported</th>@endif</tr>
             @foreach($people as $p)
                 <tr>
                     <td>{{ $p['mine'] && ! $open ? 'you' : $p['name'] }}</td><td class="num">{{ $p['n'] }}</td>
@@ -51,7 +58,7 @@
                     @if($open || $p['mine'])
                         <td><x-figure-value :figure="$p['ppv']" percent /></td>
                         <td>@php($c = $p['criterion'])@if(($c['estimate'] ?? null) === null) – @else {{ $c['low'] > 0 ? 'under-calls' : ($c['high'] < 0 ? 'over-calls' : 'even') }} <span class="quiet small">{{ number_format($c['estimate'], 2) }}</span>@endif</td>
-                        <td><x-figure-value :figure="$p['mcc']" /></td><td><x-figure-value :figure="$p['brier']" /></td>
+                        <td><x-figure-value :figure="$p['mcc']" /></td><td><x-figure-value :figure="$rest[$p['rater']] ?? ['estimate' => null, 'reason' => 'nobody to compare with']" /></td><td><x-figure-value :figure="$p['brier']" /></td>
                         <td class="num">{{ $p['cannot_tell'] }}</td><td class="num">{{ $p['unsupported'] }}</td>
                     @endif
                 </tr>
@@ -60,8 +67,8 @@
 
         @if($open)
             <h2>Right calls, person by fault</h2>
-            <div class="scroll" tabindex="0" role="region" aria-label="A table that may reach beyond the page"><table class="rows heat">
-                <tr><th></th>@foreach($codebook->faults as $f)<th>{{ $f->name }}</th>@endforeach</tr>
+            <div class="scroll" tabindex="0" role="region" aria-label="A table that may reach beyond the page"><table class="rows heat upright">
+                <tr><th></th>@foreach($codebook->faults as $f)<th><span>{{ $f->name }}</span></th>@endforeach</tr>
                 @foreach($people as $p)
                     <tr><td>{{ $p['name'] }}</td>
                         @foreach($codebook->keys() as $k)
@@ -99,6 +106,18 @@
                     <tr><td>{{ $f->name }}</td><td class="num">{{ $i['cases'] }}</td><td><x-figure-value :figure="$i['coefficients']['percent_agreement']" percent :n="$i['cases']" /></td>@foreach(['gwet_ac1', 'fleiss_kappa', 'krippendorff_alpha'] as $name)<td><x-figure-value :figure="$i['coefficients'][$name]" :n="$i['cases']" /></td>@endforeach<td><x-figure-value :figure="$i['specific_agreement']['present'] ?? ['estimate' => null, 'reason' => 'nobody called it present']" percent :n="$i['cases']" /></td></tr>
                 @endforeach
             </table></div>
+            <details style="margin-top: 0.4rem"><summary class="small">Every coefficient, fault by fault and over all, with the reason where there is none</summary>
+                @php($all = ['percent_agreement' => 'Same call', 'gwet_ac1' => 'AC1', 'fleiss_kappa' => 'Fleiss’ κ', 'conger_kappa' => 'Conger’s κ', 'brennan_prediger' => 'Brennan–Prediger', 'krippendorff_alpha' => 'Krippendorff’s α', 'light_kappa' => 'Light’s κ'])
+                <div class="scroll" tabindex="0" role="region" aria-label="A table that may reach beyond the page"><table class="rows">
+                    <tr><th></th>@foreach($all as $label)<th>{{ $label }}</th>@endforeach</tr>
+                    <tr><td><b>over all faults</b></td>@foreach($all as $name => $label)<td><x-figure-value :figure="$co[$name]" :percent="$name === 'percent_agreement'" /></td>@endforeach</tr>
+                    <tr><td>with “cannot tell” as an answer</td>@foreach($all as $name => $label)<td><x-figure-value :figure="$study['three_way']['coefficients'][$name] ?? []" :percent="$name === 'percent_agreement'" /></td>@endforeach</tr>
+                    @foreach($codebook->faults as $key => $f)
+                        @continue(! isset($items[$key]))
+                        <tr><td>{{ $f->name }}</td>@foreach($all as $name => $label)<td><x-figure-value :figure="$items[$key]['coefficients'][$name]" :percent="$name === 'percent_agreement'" :n="$items[$key]['cases']" /></td>@endforeach</tr>
+                    @endforeach
+                </table></div>
+            </details>
             <p class="small quiet">Grey and slanted: too few cases to say (under ten, or an interval wider than 0.5). Several rows are compared at once; differences between them are exploratory.</p>
         @else
             @if($pairs->isNotEmpty())
@@ -115,6 +134,6 @@
                 @endforeach
             </table>@endif
         @endif
-        <p class="small quiet" style="margin-top: 1.6rem">Computed {{ $result->updated_at->timezone(config('academy.zone'))->format('j F Y, H:i') }} by core version {{ $result->core_version }} from inputs {{ substr($result->inputs_checksum, 0, 12) }}; {{ number_format($figures['bootstrap']) }} case resamples, seed {{ $figures['seed'] }}. Standard errors are conditional on these raters. Panel members are not scored against their own key.</p>
+        <p class="small quiet" style="margin-top: 1.6rem">Computed {{ $result->updated_at->timezone(config('academy.zone'))->format('j F Y, H:i') }} by core version {{ $result->core_version }} from inputs {{ substr($result->inputs_checksum, 0, 12) }}; {{ number_format($figures['bootstrap']) }} case resamples, seed {{ $figures['seed'] }}. Standard errors are conditional on these raters. Panel members are not scored against their own key.@if($open) <a href="{{ route('agreement.export', $round) }}">Ratings, key and every figure as CSV and JSON</a>@endif</p>
     @endif
 </x-layout>

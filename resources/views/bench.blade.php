@@ -1,17 +1,19 @@
 @php($fmt = fn (float $v): string => str_replace('-', '−', number_format($v, abs($v) < 5 ? 2 : 0)))
 @php($mayMark = auth()->user()->can('run-academy'))
 <x-layout :title="'Bench – '.$recording->golfer->pseudonym" wide>
-    <x-slot:head><link rel="stylesheet" href="/vendor/uplot/uPlot.min.css"></x-slot:head>
-    <div class="bench" data-bench data-evidence="{{ route('bench.evidence', $recording) }}">
+    <x-slot:head>@include('partials.stage-head', ['script' => 'bench', 'fetch' => [route('bench.evidence', $recording, false), ...array_map(fn ($v) => route('bench.film', [$recording, $v->value, 'stream'], false), $recording->filmedViews())]])</x-slot:head>
+    <div class="bench" data-bench data-evidence="{{ route('bench.evidence', $recording, false) }}" data-keys-url="{{ route('keys', [], false) }}">
         <section class="stage" aria-label="The swing">
             <div class="head">
                 <h1>{{ $recording->golfer->pseudonym }}, {{ $recording->club }}</h1>
                 <span class="quiet">{{ $recording->golfer->handedness }}-handed · {{ $recording->swing }} swing @if($recording->shape) · plays {{ $recording->shape }} @endif @if($recording->golfer->limits) · {{ $recording->golfer->limits }} @endif · {{ $recording->deviceClass()->label() }}, {{ number_format($recording->rate_hz, 0) }} samples a second @if($series) · series “{{ $recording->series }}”, {{ $series->count() }} swings @endif</span>
             </div>
-            @include('partials.stage', ['film' => $recording->motion !== null, 'trace' => true, 'traceTitle' => 'Lead share, %'.($recording->device_class === 'plate' ? ', derived from the stance' : '').($recording->deviceClass()->measuresForce() ? ' · dotted: vertical force, % of body weight' : '')])
+            @include('partials.stage', ['film' => $recording->motion !== null || $recording->filmedViews() !== [], 'trace' => true, 'swings' => $swings, 'traceTitle' => 'Lead share, %'.($recording->device_class === 'plate' ? ', derived from the stance' : '').($recording->deviceClass()->measuresForce() ? ' · dotted: vertical force, % of body weight' : '')])
         </section>
         <aside class="side" aria-label="What was measured">
             <x-notices />
+            <form method="get" action="{{ route('bench.beside', $recording) }}" class="beside"><label class="only-heard" for="other">Another recording</label><select id="other" name="other">@foreach($candidates as $c)<option value="{{ $c->public_id }}">{{ $c->golfer->pseudonym }}, {{ $c->club }}{{ $c->series ? ', '.$c->series : '' }}{{ $c->is_cold ? ', cold' : '' }}</option>@endforeach</select><button class="act second">put beside</button></form>
+            <button class="plain small keys-button" type="button" data-do="help">keys <kbd>?</kbd></button>
             @foreach($measured->quality as $q)
                 <details class="finding {{ $q['severity'] }}"><summary>{{ $q['sentence'] }}</summary>
                     <p>{{ ['nulled' => 'Left out', 'widened' => 'Made less certain', 'unaffected' => 'Nothing changed'][$q['effect']] }}@if($q['measurements']): {{ collect($q['measurements'])->map(fn ($k) => \Core\Measurement\Measure::from($k)->label())->join(', ') }}@endif. @if($q['from_s'] !== null)<button type="button" class="link" data-go="{{ $q['from_s'] }}">Go to {{ number_format($q['from_s'], 2) }} s</button>@endif</p></details>
@@ -84,9 +86,12 @@
                     @endforeach</div>
                 @endif
             @endif
+            @include('partials.films')
             <h2>Keep in mind</h2>
             <p class="small quiet">Pressure is not mass: a golfer can press hard on a foot the body is not over. One swing is not a golfer. Before any drill: warm up, clear the space, stop on pain; injury, dizziness or balance problems go to a physician or physiotherapist; minors only with a guardian's consent and under the academy's safeguarding rules. This is teaching help, not medical advice; the academy's own rules and licensed professionals take precedence.</p>
         </aside>
+        @include('partials.keys')
+        <p class="only-heard" aria-live="polite" data-announce></p>
     </div>
     <script type="module" src="/js/bench/page.js"></script>
 </x-layout>

@@ -1,6 +1,6 @@
 <x-layout title="Codebook">
     <h1>Codebook, version {{ $codebook->version }}</h1>
-    <nav class="lenses" aria-label="Lens" style="margin-top: 0.6rem">@foreach($lenses as $key => $name)<a href="{{ route('codebook', ['lens' => $key]) }}" @if($key === $codebook->lens->key) aria-current="true" @endif>{{ $name }}</a>@endforeach <a href="#bands">bands</a><a href="#measures">measures</a><a href="#words">words</a></nav>
+    <nav class="lenses" aria-label="Lens" style="margin-top: 0.6rem">@foreach($lenses as $key => $name)<a href="{{ route('codebook', ['lens' => $key]) }}" @if($key === $codebook->lens->key) aria-current="true" @endif>{{ $name }}</a>@endforeach <a href="#drills">drills</a><a href="#bands">bands</a><a href="#measures">measures</a><a href="#words">words</a></nav>
     <p style="margin: 0.3rem 0; max-width: 56rem">{{ $codebook->lens->says }}</p>
     <p class="quiet small">@foreach($codebook->lens->footwork as $what => $says){{ ucfirst($what) }}: {{ $says }}. @endforeach</p>
     <p class="quiet small">Everything is said in lead and trail: lead is the side nearer the target. Severity: 1 slight – would not mention it first; 2 clear – would work on it; 3 dominant – nothing else matters until it changes.</p>
@@ -21,6 +21,20 @@
                 <dt>can be seen on</dt><dd>@foreach($evidence as $label => $shown)<span class="grade {{ $f->sight($shown)->value === 'observable' ? 'verified' : ($f->sight($shown)->value === 'indirect' ? 'borderline' : 'contested') }}" style="margin-right: 0.3rem" title="{{ $f->proxy($shown) }}">{{ $label }}: {{ $f->sight($shown)->value }}</span> @endforeach</dd>
             </dl>
         </section>
+    @endforeach
+    <h2 id="drills">Drills</h2>
+    <p class="notice small">{{ \Core\Codebook\Drill::CAUTION }}</p>
+    @foreach($codebook->drills() as $key => $d)
+        <details class="group" id="d-{{ $key }}"><summary><b>{{ ucfirst($d->name) }}</b> – {{ $d->harms ? 'rarely helps anybody' : 'for '.$d->for }}</summary>
+            <dl class="facts small">
+                <dt>{{ $d->harms ? 'why not' : 'not to be used' }}</dt><dd>{{ $d->not }}</dd>
+                @if($d->setUp)<dt>set-up</dt><dd>{{ $d->setUp }}</dd>@endif
+                @if($d->steps)<dt>steps</dt><dd>{{ implode(' ', $d->steps) }}</dd>@endif
+                <dt>how far</dt><dd>{{ $d->far }}</dd>
+                @if($d->expected)<dt>if it works</dt><dd>{{ collect($d->expected)->map(fn ($says, $m) => \Core\Measurement\Measure::from($m)->label().' '.$says)->join('; ') }}</dd>@endif
+                @if($d->caution)<dt>caution</dt><dd>{{ $d->caution }}</dd>@endif
+            </dl>
+        </details>
     @endforeach
     <h2 id="bands">Where the lenses draw their bands</h2>
     <div class="scroll" tabindex="0" role="region" aria-label="A table that may reach beyond the page"><table class="rows spread-table"><tr><th>Measure</th>@foreach($all as $book)<th class="num">{{ $book->lens->name }}</th>@endforeach</tr>

@@ -10,4 +10,5 @@
             <button class="act" style="margin-top: 0.6rem">Log in</button>
         </form>
     </div>
+    <script src="/js/login.js"></script>
 </x-layout>

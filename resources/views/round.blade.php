@@ -3,7 +3,7 @@
     <p class="small"><a href="{{ route('rounds') }}">Rounds</a></p>
     <h1>{{ $round->name }} is {{ $round->state === 'draft' ? 'a draft' : $round->state }}</h1>
     <p class="quiet" style="margin: 0.2rem 0 0.8rem">
-        {{ $round->isPanel() ? 'panel study' : 'staff round' }} · {{ $round->cases->count() }} cases · {{ $round->members->count() }} members · lens {{ str_replace('-', ' ', $round->lens) }}
+        {{ $round->isPanel() ? 'panel study' : 'staff round' }} · {{ $round->cases->count() }} cases · {{ $round->members->count() }} members{{ $round->reveals ? ' · with a second look' : '' }} · lens {{ str_replace('-', ' ', $round->lens) }}
         @if($round->keyVersion) · scored against {{ $round->keyVersion->round->name }}, key version {{ $round->keyVersion->number }} @endif
         @foreach(['opened' => $round->opened_at, 'closed' => $round->closed_at, 'published' => $round->published_at] as $word => $when) @if($when) · {{ $word }} {{ $when->timezone($zone)->format('j M Y') }} @endif @endforeach
     </p>
@@ -20,8 +20,12 @@
             @foreach($progress as $p)<tr><td>{{ $p->name }}</td><td style="width: 45%"><div class="bar" role="img" aria-label="{{ $p->done }} of {{ $p->cases }}"><i style="width: {{ 100 * $p->done / $p->cases }}%"></i></div></td><td class="num">{{ $p->done }} / {{ $p->cases }}</td><td class="quiet">{{ $p->last ? \Illuminate\Support\Carbon::parse($p->last)->timezone($zone)->format('j M, H:i') : '–' }}</td></tr>@endforeach
         </table>
     @endif
+    @if($bias)
+        <h2>{{ $bias['changed'] === 0 ? 'Knowing the result changed no call' : 'Knowing the result changed '.$bias['changed'].' of '.number_format($bias['calls']).' calls' }}</h2>
+        <p>{{ $bias['looks'] }} second looks are handed in. @foreach($bias['to'] as $presence => $n){{ $n }} became {{ str_replace('-', ' ', $presence) }}{{ $loop->last ? '.' : ', ' }} @endforeach The first cause was named otherwise in {{ $bias['causes'] }}. <span class="quiet">Figures are made from the first look alone.</span></p>
+    @endif
     <h2>Cases</h2>
-    <table class="rows" style="max-width: 52rem"><tr><th>Recording</th><th>Device</th><th>Shown</th></tr>
-        @foreach($round->cases as $case)<tr><td><a href="{{ route('bench', $case->recording) }}">{{ $case->recording->golfer->pseudonym }}, {{ $case->recording->club }}</a></td><td>{{ $case->recording->deviceClass()->label() }}</td><td class="quiet">{{ $case->shown()->label() }}</td></tr>@endforeach
+    <table class="rows" style="max-width: 52rem"><tr><th>Case</th><th>Swings</th><th>Device</th><th>Shown</th></tr>
+        @foreach($round->cases as $case)<tr><td><a href="{{ route('bench', $case->recording) }}">{{ $case->recording->golfer->pseudonym }}, {{ $case->recording->club }}</a></td><td class="small">@if($case->kind === 'single')one @else{{ $case->kind }}: @foreach($case->swings as $s)<a href="{{ route('bench', $s->recording) }}">{{ $case->swingName($s) }}</a>{{ $loop->last ? '' : ' · ' }}@endforeach @endif</td><td>{{ $case->recording->deviceClass()->label() }}</td><td class="quiet">{{ $case->shown()->label() }}</td></tr>@endforeach
     </table>
 </x-layout>

@@ -17,10 +17,10 @@
             @foreach($recordings as $r)
                 <tr>
                     <td><a href="{{ route('bench', $r) }}" aria-label="Bench: {{ $r->golfer->pseudonym }}, {{ $r->club }}"><svg viewBox="0 0 120 36" width="120" height="36" aria-hidden="true"><line x1="0" x2="120" y1="18" y2="18" stroke="var(--rule)"/><path d="{{ $shapes[$r->id] }}" fill="none" stroke="var(--lead)" stroke-width="2"/></svg></a></td>
-                    <td><a href="{{ route('bench', $r) }}">{{ $r->golfer->pseudonym }}</a> <span class="quiet small">{{ $r->golfer->handedness === 'left' ? 'left-handed' : '' }} {{ $r->golfer->limits }}</span></td>
+                    <td><a href="{{ route('bench', $r) }}">{{ $r->golfer->pseudonym }}</a> <span class="quiet small">{{ implode(' · ', array_filter([$r->golfer->handedness === 'left' ? 'left-handed' : '', $r->golfer->limits, $r->series, $r->is_cold ? 'cold' : ''])) }}</span></td>
                     <td>{{ $r->club }}</td>
                     <td>{{ $r->deviceClass()->label() }}</td>
-                    <td class="quiet">{{ $r->motion_count ? 'two views' : 'none' }}</td>
+                    <td class="quiet">{{ match (count($r->filmedViews())) { 0 => $r->motion_count ? 'figure' : 'none', 1 => 'one view', default => 'two views' } }}</td>
                     <td class="small">{{ collect($r->measured->faults[$codebook->lens->key] ?? [])->filter(fn ($f) => $f['verdict'] === 'supported')->keys()->map(fn ($k) => $codebook->faults[$k]->name ?? $k)->join(', ') ?: '–' }}</td>
                     <td class="small">@if($r->quality)<span class="grade contested" title="{{ collect($r->quality)->pluck('sentence')->join(' ') }}">{{ count($r->quality) }} finding{{ count($r->quality) > 1 ? 's' : '' }}</span>@else good @endif</td>
                     <td class="small">@if($r->golfer->isConsenting())until {{ $r->golfer->consents->max('expires_on')->format('M Y') }}@else<span class="grade contested">none valid</span>@endif</td>

@@ -5,19 +5,21 @@
         <p class="quiet" style="margin: 0.2rem 0 1rem">opened {{ $r['round']->opened_at->timezone(config('academy.zone'))->format('j F Y') }} · read alone and blind: nobody sees your calls before it is published, and you see nobody's</p>
         <div class="tiles"><div><b>{{ $left }}</b>{{ $left === 1 ? 'case' : 'cases' }} to read</div><div><b>{{ $r['done'] }}</b>handed in</div><div><b>{{ $r['readings']->count() }}</b>in all</div></div>
         <div class="bar" style="max-width: 30rem; margin: 0.8rem 0 1.2rem" role="img" aria-label="{{ $r['done'] }} of {{ $r['readings']->count() }} handed in"><i style="width: {{ 100 * $r['done'] / max(1, $r['readings']->count()) }}%"></i></div>
-        @if($left > 0)
-            <a class="act big" href="{{ route('read.next') }}" autofocus>{{ $next?->version > 0 ? 'Go on with case '.$next->position : 'Read case '.($next?->position) }}</a>
+        @php($waits = $r['again']->whereNull('handed_in_at'))
+        @if($left > 0 || $waits->isNotEmpty())
+            <a class="act big" href="{{ route('read.next') }}" autofocus>{{ $next?->stage === 'reveal' ? 'Look at case '.$next->position.' again, with the ball' : ($next?->version > 0 ? 'Go on with case '.$next->position : 'Read case '.($next?->position)) }}</a>
         @else
             <p>All handed in. The figures come when the head coach publishes the round.</p>
         @endif
         <h2>Your cases</h2>
         <table class="rows" style="max-width: 34rem">
-            <tr><th>Case</th><th>State</th><th></th></tr>
+            <tr><th>Case</th><th>State</th><th></th>@if($r['round']->reveals)<th>Second look</th>@endif</tr>
             @foreach($r['readings'] as $reading)
                 <tr>
                     <td>{{ $reading->position }}</td>
                     <td class="quiet">{{ $reading->handed_in_at !== null ? 'handed in '.$reading->handed_in_at->timezone(config('academy.zone'))->format('j M, H:i') : ($reading->version > 0 ? 'begun' : 'not begun') }}</td>
                     <td class="num"><a href="{{ route('read', $reading) }}">{{ $reading->handed_in_at !== null ? 'look' : 'read' }}</a></td>
+                    @if($r['round']->reveals)@php($again = $r['again'][$reading->round_case_id] ?? null)<td class="quiet">@if($again)<a href="{{ route('read', $again) }}">{{ $again->handed_in_at !== null ? 'handed in' : 'waits' }}</a>@else after the first @endif</td>@endif
                 </tr>
             @endforeach
         </table>

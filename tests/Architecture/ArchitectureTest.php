@@ -1,6 +1,6 @@
 <?php
 
-$rooms = ['Trace', 'Motion', 'Measurement', 'Codebook', 'Reading', 'Consensus', 'Agreement', 'Training', 'Planning'];
+$rooms = ['Trace', 'Motion', 'Film', 'Measurement', 'Codebook', 'Reading', 'Consensus', 'Agreement', 'Training', 'Planning'];
 
 /** @return array<string, list<string>> by file, the Core rooms and other namespaces it uses */
 function usesOf(string $directory): array

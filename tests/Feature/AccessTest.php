@@ -8,7 +8,7 @@ it('sends a stranger to the log-in from everywhere', function () {
     foreach (['/', '/shelf', '/rounds', '/panel', '/agreement', '/codebook', '/record', '/read/next'] as $path) {
         $this->get($path)->assertRedirect('/login');
     }
-    $this->putJson('/read/'.$this->openReading($this->person('tam'))->public_id, [])->assertUnauthorized();
+    $this->postJson('/read/'.$this->openReading($this->person('tam'))->public_id.'/changes', [])->assertUnauthorized();
 });
 
 it('logs in with the right password only, and says the same for a wrong address as for a wrong password', function () {
@@ -62,7 +62,7 @@ it('refuses every change that is the head coach\'s to anybody else', function (s
 it('lets nobody but its rater change or hand in a reading, not even the head coach', function () {
     $reading = $this->openReading($this->person('tam'));
     foreach (['maren', 'odile', 'kit'] as $who) {
-        $this->actingAs($this->person($who))->putJson("/read/{$reading->public_id}", $this->sheet())->assertForbidden();
+        $this->actingAs($this->person($who))->postJson("/read/{$reading->public_id}/changes", $this->changes($this->sheet()))->assertForbidden();
         $this->actingAs($this->person($who))->post("/read/{$reading->public_id}/hand-in")->assertForbidden();
     }
     expect($reading->refresh()->version)->toBe(0);
@@ -78,9 +78,9 @@ it('ends the use of a recording at once when consent is withdrawn', function () 
     $user = $this->person('tam');
     $reading = $this->openReading($user);
     $golfer = $reading->case->recording->golfer;
-    $this->actingAs($user)->get("/read/{$reading->public_id}/evidence")->assertOk();
+    $this->actingAs($user)->get("/read/{$reading->public_id}/evidence/1")->assertOk();
     $golfer->consents()->update(['withdrawn_at' => now()]);
-    $this->actingAs($user)->get("/read/{$reading->public_id}/evidence")->assertGone();
+    $this->actingAs($user)->get("/read/{$reading->public_id}/evidence/1")->assertGone();
     $this->actingAs($user)->get("/read/{$reading->public_id}")->assertGone();
     $old = Recording::query()->where('golfer_id', $golfer->id)->first();
     $this->actingAs($user)->get("/bench/{$old->public_id}")->assertForbidden();

@@ -1,6 +1,7 @@
 <?php
 
 use App\Models\Call;
+use App\Models\Film;
 use App\Models\KeyEntry;
 use App\Models\MeasurementSet;
 use App\Models\Reading;
@@ -8,6 +9,7 @@ use App\Models\Recording;
 use App\Models\Round;
 use App\Models\RoundCase;
 use App\Models\User;
+use Core\Motion\View;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route;
 use Illuminate\Testing\TestResponse;
@@ -19,16 +21,22 @@ use Illuminate\Testing\TestResponse;
  * any answer depends on a secret, the two differ.
  */
 
-/** @return list<string> every GET address with every value of its parameters */
-function addresses(): array
+/** @return list<string> every GET address with every value of its parameters; film in readings: all one's own, and a ninth of the others' */
+function addresses(User $user): array
 {
+    $films = Reading::query()->orderBy('id')->get(['public_id', 'user_id', 'id'])->filter(fn (Reading $r): bool => $r->user_id === $user->id || $r->id % 9 === 0)->pluck('public_id')->all();
     $values = [
         'reading' => Reading::query()->orderBy('id')->pluck('public_id')->all(),
         'recording' => Recording::query()->orderBy('id')->pluck('public_id')->all(),
         'round' => Round::query()->orderBy('id')->pluck('public_id')->all(),
+        'other' => Recording::query()->orderByDesc('id')->limit(3)->pluck('public_id')->all(),
         'session' => ['01J0000000000000000000000'],
         'import' => ['01J0000000000000000000000'],
         'fault' => ['hang-back', 'sway'],
+        'swing' => [1, 2],
+        'view' => ['face-on', 'down-the-line'],
+        'part' => ['stream', 'TP'],
+        'film' => Film::query()->orderBy('id')->pluck('public_id')->all(),
         'entry' => KeyEntry::query()->orderBy('id')->limit(40)->pluck('id')->all(),
     ];
     $out = [];
@@ -38,8 +46,9 @@ function addresses(): array
         }
         $uris = ['/'.ltrim($route->uri(), '/')];
         foreach ($route->parameterNames() as $name) {
+            $all = $name === 'reading' && str_contains($route->uri(), '/film/') ? $films : ($values[$name] ?? []);
             expect($values)->toHaveKey($name, message: "the blinding test does not know the parameter '$name' of {$route->uri()}");
-            $uris = array_merge(...array_map(static fn (string $uri): array => array_map(static fn ($v): string => str_replace('{'.$name.'}', (string) $v, $uri), $values[$name]), $uris));
+            $uris = array_merge(...array_map(static fn (string $uri): array => array_map(static fn ($v): string => str_replace('{'.$name.'}', (string) $v, $uri), $all), $uris));
         }
         array_push($out, ...$uris);
     }
@@ -61,7 +70,7 @@ function said(TestResponse $response): string
 function everythingSaidTo(object $test, User $user): array
 {
     $out = [];
-    foreach (addresses() as $address) {
+    foreach (addresses($user) as $address) {
         app('auth')->forgetGuards();
         $out[$address] = said($test->actingAs($user)->get($address));
     }
@@ -122,9 +131,10 @@ it('would notice: the same changes do show to the head coach', function () {
 it('gives an instructor the evidence of no case but their own', function () {
     $user = $this->person('tam');
     foreach (Reading::query()->with('case.round')->get() as $reading) {
-        foreach (['', '/evidence'] as $part) {
+        foreach (['', '/evidence/1', '/sheet', '/film/1/face-on/stream'] as $part) {
             $response = $this->actingAs($user)->get("/read/{$reading->public_id}$part");
-            $reading->user_id === $user->id ? $response->assertOk() : $response->assertForbidden();
+            $given = ! str_contains($part, 'film') || in_array(View::FaceOn, $reading->case->filmViews(), true);
+            $reading->user_id === $user->id && $given ? $response->assertOk() : $response->assertForbidden();
         }
     }
 });
@@ -154,9 +164,9 @@ it('puts only what is shown into the evidence, and never what was measured or pl
     $reading = $this->openReading($user);
     foreach ([[true, false], [false, true], [true, true]] as [$film, $trace]) {
         $reading->case->update(['shows_film' => $film, 'shows_trace' => $trace]);
-        $json = $this->actingAs($user)->getJson("/read/{$reading->public_id}/evidence")->assertOk()->json();
-        expect(array_keys($json))->toBe(['hand', 't0', 'duration', 'stations', 'stance', 'motion', 'trace'])
-            ->and($json['motion'] !== null)->toBe($film)->and($json['trace'] !== null)->toBe($trace);
+        $json = $this->actingAs($user)->getJson("/read/{$reading->public_id}/evidence/1")->assertOk()->json();
+        expect(array_keys($json))->toBe(['hand', 't0', 'duration', 'stations', 'stance', 'motion', 'films', 'trace'])
+            ->and($json['motion'] !== null || $json['films'] !== [])->toBe($film)->and($json['trace'] !== null)->toBe($trace);
         $page = $this->actingAs($user)->get("/read/{$reading->public_id}")->assertOk();
         expect($page->getContent())->not->toContain($reading->case->recording->golfer->pseudonym)->not->toContain($reading->case->recording->public_id)->not->toContain('supported')->not->toContain('impact_share');
     }

@@ -99,7 +99,7 @@ it('explains every measure and every word on the codebook page, and links to the
     foreach (['impact_share', 'trail_jump', 'chest_first', 'knee_gap_growth'] as $key) {
         $bench->assertSee("#m-$key", false);
     }
-    $this->actingAs($this->person('tam'))->get('/codebook?lens=quiet-centre')->assertOk()->assertSee('The centre hardly leaves the lead side')->assertDontSee('loads too long');
+    $this->actingAs($this->person('tam'))->get('/codebook?lens=quiet-centre')->assertOk()->assertSee('The centre hardly leaves the lead side')->assertDontSee('<section id="late-load">', false);
 });
 
 it('shows every station with where its time comes from, and every clock', function () {
@@ -125,8 +125,8 @@ it('plans a round under any lens, and asks only the faults that count under it',
     $this->post("/rounds/{$round->public_id}/open")->assertSessionHas('done');
     $member = App\Models\User::query()->findOrFail($panel[0]);
     $reading = App\Models\Reading::query()->where('user_id', $member->id)->whereHas('case', fn ($q) => $q->where('round_id', $round->id))->firstOrFail();
-    $this->actingAs($member)->get("/read/{$reading->public_id}")->assertOk()->assertSee('of 21 called')->assertDontSee('loads too long');
-    $this->actingAs($member)->putJson("/read/{$reading->public_id}", ['version' => 0, 'calls' => ['late-load' => ['presence' => 'absent']], 'first_causes' => [], 'cue' => ''])->assertUnprocessable();
+    $this->actingAs($member)->get("/read/{$reading->public_id}")->assertOk()->assertSee('of 21 called')->assertDontSee('<section id="late-load">', false);
+    $this->actingAs($member)->postJson("/read/{$reading->public_id}/changes", $this->changes(['call:late-load' => ['presence' => 'absent']]))->assertOk()->assertJsonPath('applied', [])->assertJsonPath('refused.0.because', "The codebook has no fault 'late-load'.");
     $this->actingAs($this->headCoach())->post('/rounds', ['name' => 'x', 'kind' => 'panel', 'lens' => 'moonwalk', 'show' => 'both', 'recordings' => [1], 'members' => $panel])->assertSessionHasErrors('lens');
 });
 

@@ -12,9 +12,13 @@ use Core\Measurement\Measure;
 it('sends exactly what is shown, each part with its own clock', function () {
     $recording = Recording::query()->where('device_class', 'dual-plate')->firstOrFail();
     $payload = new EvidencePayload;
-    $none = $payload->of($recording->fresh(), false, false);
+    $nowhere = static fn (string $view, string $part): string => "/$view/$part";
+    $none = $payload->of($recording->fresh(), false, [], false, $nowhere);
     expect($none['motion'])->toBeNull()->and($none['trace'])->toBeNull()->and(array_keys($none['stations']))->toHaveCount(9);
-    $both = $payload->of($recording->fresh(), true, true);
+    $filmed = Recording::query()->whereHas('films', fn ($q) => $q->where('state', 'ready'))->with('films')->firstOrFail();
+    $films = $payload->of($filmed->fresh(), false, $filmed->filmedViews(), false, $nowhere);
+    expect($films['motion'])->toBeNull()->and($films['films'])->toHaveCount(count($filmed->filmedViews()))->and($films['films'][0]['url'])->toBe("/{$films['films'][0]['view']}/stream")->and($payload->of($filmed->fresh(), true, [], false, $nowhere)['films'])->toBe([]);
+    $both = $payload->of($recording->fresh(), true, [], true, $nowhere);
     expect($both['motion']['rate'])->toBe(120.0)->and($both['trace']['rate'])->toBe(1000.0)
         ->and($both['trace']['feet'])->toHaveKeys(['lead', 'trail'])->and($both['trace']['total'])->toHaveCount($recording->samples)
         ->and($both['trace']['derived'])->toBeFalse();
@@ -22,8 +26,9 @@ it('sends exactly what is shown, each part with its own clock', function () {
 
 it('marks what a plate derives and leaves out what a mat cannot know', function () {
     $payload = new EvidencePayload;
-    $plate = $payload->of(Recording::query()->where('device_class', 'plate')->firstOrFail(), false, true)['trace'];
-    $mat = $payload->of(Recording::query()->where('device_class', 'mat')->firstOrFail(), false, true)['trace'];
+    $nowhere = static fn (string $view, string $part): string => "/$view/$part";
+    $plate = $payload->of(Recording::query()->where('device_class', 'plate')->firstOrFail(), false, [], true, $nowhere)['trace'];
+    $mat = $payload->of(Recording::query()->where('device_class', 'mat')->firstOrFail(), false, [], true, $nowhere)['trace'];
     expect($plate['derived'])->toBeTrue()->and($plate['feet'])->toBeNull()->and($plate['total'])->not->toBeNull()
         ->and($mat['total'])->toBeNull()->and($mat['feet'])->not->toBeNull();
 });
@@ -34,7 +39,7 @@ it('sends a missing sample as missing', function () {
     $samples = $channel->samples;
     $samples[5] = NAN;
     $channel->update(['samples' => $samples]);
-    $trace = (new EvidencePayload)->of($recording->fresh(), false, true)['trace'];
+    $trace = (new EvidencePayload)->of($recording->fresh(), false, [], true, static fn (): string => '')['trace'];
     expect($trace['cop'][0][5])->toBeNull()->and($trace['cop'][0][6])->toBeNumeric()->and(json_encode($trace))->toBeString();
 });
 

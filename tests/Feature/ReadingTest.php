@@ -3,105 +3,122 @@
 use App\Models\AuditEntry;
 use App\Models\Call;
 use App\Models\Reading;
+use App\Models\ReadingChange;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
 
-it('saves a sheet, counts its version and shows it again', function () {
-    $user = $this->person('tam');
-    $reading = $this->openReading($user);
-    $this->actingAs($user)->putJson("/read/{$reading->public_id}", [...$this->sheet(['hang-back']), 'cue' => ' Press, then turn '])->assertOk()->assertExactJson(['version' => 1]);
-    $call = Call::query()->where('reading_id', $reading->id)->where('fault', 'hang-back')->sole();
-    expect($call->presence)->toBe('present')->and($call->severity)->toBe(2)->and($call->onset)->toBe('TP')->and($call->pins)->toEqual([['on' => 'film', 't' => 1.2]])
-        ->and($reading->refresh()->first_causes)->toBe(['hang-back'])->and($reading->cue)->toBe('Press, then turn');
-    $this->actingAs($user)->getJson("/read/{$reading->public_id}/sheet")->assertOk()->assertJsonPath('version', 1)->assertJsonPath('calls.hang-back.presence', 'present')->assertJsonPath('cue', 'Press, then turn');
-    $this->actingAs($this->person('kit'))->getJson("/read/{$reading->public_id}/sheet")->assertForbidden();
+/** Sends changes as a window does. */
+function tell(object $test, Reading $reading, array $changes)
+{
+    return $test->postJson("/read/{$reading->public_id}/changes", $changes);
+}
+
+beforeEach(function () {
+    $this->tam = $this->person('tam');
+    $this->reading = $this->openReading($this->tam);
+    $this->actingAs($this->tam);
 });
 
-it('is safe to send twice and lets a call be taken back', function () {
-    $user = $this->person('tam');
-    $reading = $this->openReading($user);
-    $this->actingAs($user)->putJson("/read/{$reading->public_id}", $this->sheet(['sway']))->assertOk();
-    $this->actingAs($user)->putJson("/read/{$reading->public_id}", $this->sheet(['sway'], 1))->assertOk();
-    expect(Call::query()->where('reading_id', $reading->id)->count())->toBe(23);
-    $less = $this->sheet([], 2);
-    unset($less['calls']['sway']);
-    $this->actingAs($user)->putJson("/read/{$reading->public_id}", $less)->assertOk()->assertExactJson(['version' => 3]);
-    expect(Call::query()->where('reading_id', $reading->id)->count())->toBe(22);
+it('takes changes one by one, counts its version and shows the sheet again', function () {
+    tell($this, $this->reading, $this->changes($this->sheet(['hang-back'], ['cue' => ' Press, then turn ', 'drill' => ['key' => 'step-in', 'stop' => 'rehearsal'], 'miss' => 'fat', 'mark:TP' => 1.5, 'chain' => []])))
+        ->assertOk()->assertJsonPath('version', 29)->assertJsonPath('refused', [])->assertJsonPath('others', false)->assertJsonCount(29, 'applied');
+    $call = Call::query()->where('reading_id', $this->reading->id)->where('fault', 'hang-back')->sole();
+    expect($call->presence)->toBe('present')->and($call->severity)->toBe(2)->and($call->onset)->toBe('TP')->and($call->pins)->toEqual([['on' => 'film', 't' => 1.2]]);
+    $this->getJson("/read/{$this->reading->public_id}/sheet")->assertOk()->assertJsonPath('version', 29)->assertJsonPath('calls.hang-back.presence', 'present')->assertJsonPath('cue', 'Press, then turn')
+        ->assertJsonPath('drill', ['key' => 'step-in', 'stop' => 'rehearsal'])->assertJsonPath('miss', 'fat')->assertJsonPath('marks.TP', 1.5)->assertJsonPath('causes', ['hang-back']);
+    $this->actingAs($this->person('kit'))->getJson("/read/{$this->reading->public_id}/sheet")->assertForbidden();
+    tell($this, $this->reading, $this->changes(['cue' => 'x']))->assertForbidden();
 });
 
-it('tells two windows apart: the older sheet is refused and the kept one comes back', function () {
-    $user = $this->person('tam');
-    $reading = $this->openReading($user);
-    $this->actingAs($user)->putJson("/read/{$reading->public_id}", $this->sheet(['sway']))->assertOk();
-    $this->actingAs($user)->putJson("/read/{$reading->public_id}", $this->sheet(['no-load']))->assertConflict()
-        ->assertJsonPath('sheet.version', 1)->assertJsonPath('sheet.calls.sway.presence', 'present');
-    expect(Call::query()->where('reading_id', $reading->id)->where('fault', 'no-load')->value('presence'))->toBe('absent');
+it('counts a change once however often it is sent, and takes a call back', function () {
+    $changes = $this->changes($this->sheet(['sway']));
+    tell($this, $this->reading, $changes)->assertOk()->assertJsonPath('version', 24);
+    tell($this, $this->reading, $changes)->assertOk()->assertJsonPath('version', 24)->assertJsonCount(24, 'applied');
+    expect(ReadingChange::query()->where('reading_id', $this->reading->id)->count())->toBe(24);
+    tell($this, $this->reading, $this->changes(['call:sway' => null], 24))->assertOk()->assertJsonPath('version', 25);
+    expect(Call::query()->where('reading_id', $this->reading->id)->count())->toBe(22);
+    // The old one arriving late once more changes nothing.
+    tell($this, $this->reading, $changes)->assertOk()->assertJsonPath('version', 25);
+    expect($this->reading->calls()->where('fault', 'sway')->exists())->toBeFalse();
 });
 
-it('knows a save that had arrived though its answer was lost', function () {
-    $user = $this->person('tam');
-    $reading = $this->openReading($user);
-    $put = fn (array $sheet) => $this->actingAs($user)->putJson("/read/{$reading->public_id}", $sheet);
-    $put([...$this->sheet(['sway']), 'id' => 'x1', 'after' => []])->assertExactJson(['version' => 1]);
-    $put([...$this->sheet(['sway']), 'id' => 'x1', 'after' => []])->assertOk()->assertExactJson(['version' => 1]);
-    $put([...$this->sheet(['no-load']), 'id' => 'x2', 'after' => ['x0', 'x1']])->assertOk()->assertExactJson(['version' => 2]);
-    $put([...$this->sheet(['late-load']), 'id' => 'x3', 'after' => ['x1']])->assertConflict();
-    expect($reading->calls()->where('presence', 'present')->pluck('fault')->all())->toBe(['no-load'])->and($reading->refresh()->version)->toBe(2);
+it('lets two windows change different things, and refuses where both changed the same', function () {
+    tell($this, $this->reading, $this->changes(['call:sway' => ['presence' => 'present', 'severity' => 1]], 0, 'window-one'))->assertJsonPath('version', 1);
+    tell($this, $this->reading, $this->changes(['call:no-load' => ['presence' => 'absent']], 0, 'window-two'))->assertJsonPath('version', 2)->assertJsonPath('others', true)->assertJsonPath('sheet.calls.sway.severity', 1);
+    $answer = tell($this, $this->reading, $this->changes(['call:sway' => ['presence' => 'absent'], 'cue' => 'wait'], 0, 'window-two'))->assertOk()->assertJsonPath('version', 3);
+    expect($answer->json('refused.0'))->toMatchArray(['target' => 'call:sway', 'conflict' => true])->and($answer->json('sheet.calls.sway.presence'))->toBe('present')->and($answer->json('sheet.cue'))->toBe('wait');
+    // Having seen it, the second window may.
+    tell($this, $this->reading, $this->changes(['call:sway' => ['presence' => 'absent']], 3, 'window-two'))->assertJsonPath('version', 4)->assertJsonPath('refused', []);
+    // A window's own earlier change never stands in its way, though no answer to it was seen.
+    tell($this, $this->reading, $this->changes(['call:sway' => ['presence' => 'cannot-tell']], 0, 'window-two'))->assertJsonPath('refused', []);
+    expect($this->reading->calls()->where('fault', 'sway')->value('presence'))->toBe('cannot-tell');
 });
 
-it('refuses a sheet that makes no sense, in a sentence, and keeps what it had', function (array $change, string $message) {
-    $user = $this->person('tam');
-    $reading = $this->openReading($user);
-    $sheet = array_replace_recursive($this->sheet(['sway']), $change);
-    $response = $this->actingAs($user)->putJson("/read/{$reading->public_id}", $sheet)->assertUnprocessable();
-    expect($response->json('message'))->toContain($message);
-    expect($reading->refresh()->version)->toBe(0)->and($reading->calls()->count())->toBe(0);
+it('replays what a closed window left under that window\'s name', function () {
+    $left = $this->changes(['call:sway' => ['presence' => 'absent'], 'cue' => 'turn'], 0, 'window-one');
+    $left['changes'] = array_map(static fn (array $c): array => [...$c, 'writer' => 'window-one'], $left['changes']);
+    tell($this, $this->reading, [...$left, 'writer' => 'window-two'])->assertOk()->assertJsonPath('version', 2)->assertJsonPath('others', true);
+    expect(ReadingChange::query()->where('reading_id', $this->reading->id)->distinct()->pluck('writer')->all())->toBe(['window-one']);
+});
+
+it('refuses a change that makes no sense, in a sentence, and takes the others', function (string $target, mixed $value, string $says) {
+    $answer = tell($this, $this->reading, $this->changes(['call:no-load' => ['presence' => 'absent'], $target => $value, 'cue' => 'wait']))->assertOk();
+    expect($answer->json('refused.0.because'))->toContain($says)->and($answer->json('refused'))->toHaveCount(1)->and($answer->json('version'))->toBe(2)
+        ->and($this->reading->refresh()->cue)->toBe('wait')->and($this->reading->calls()->pluck('fault')->all())->toBe(['no-load']);
 })->with([
-    [['calls' => ['sway' => ['presence' => 'perhaps']]], 'presence'],
-    [['calls' => ['sway' => ['severity' => 9]]], 'between 1 and 3'],
-    [['calls' => ['sway' => ['confidence' => 20]]], 'between 50 and 100'],
-    [['calls' => ['sway' => ['onset' => 'QQ']]], 'onset'],
-    [['calls' => ['no-load' => ['severity' => 2]]], 'belong only to a fault called present'],
-    [['calls' => ['sway' => ['presence' => 'cannot-tell', 'severity' => null, 'onset' => null, 'decision' => null]]], 'carries no confidence'],
-    [['calls' => ['moonwalk' => ['presence' => 'present']]], 'calls'],
-    [['calls' => ['sway' => ['pins' => [['on' => 'floor', 't' => 1]]]]], 'pins'],
-    [['calls' => ['sway' => ['pins' => [['on' => 'film', 't' => -3]]]]], 'pins'],
-    [['first_causes' => ['a', 'b', 'c']], 'first'],
-    [['first_causes' => ['moonwalk']], 'first'],
-    [['cue' => str_repeat('x', 400)], 'cue'],
-    [['version' => 'new'], 'version'],
+    ['call:sway', ['presence' => 'perhaps'], 'no such presence'],
+    ['call:sway', ['presence' => 'present', 'severity' => 9], 'Severity is 1'],
+    ['call:moonwalk', ['presence' => 'present'], 'no fault'],
+    ['call:sway', ['presence' => 'present', 'pins' => [['on' => 'floor', 't' => 1]]], 'A pin stands on'],
+    ['causes', ['a', 'b'], 'no fault'],
+    ['chain', [['sway', 'no-load'], ['no-load', 'sway']], 'in a circle'],
+    ['elsewhere', 1, 'nothing of that name'],
 ]);
 
+it('refuses what is no list of changes at all', function (array $body) {
+    tell($this, $this->reading, $body)->assertUnprocessable();
+    expect($this->reading->refresh()->version)->toBe(0);
+})->with([
+    [[]], [['writer' => 'window-one', 'changes' => []]], [['writer' => '<script>', 'changes' => [['id' => 'c-12345678', 'target' => 'cue', 'value' => 'x', 'base' => 0, 'at' => 0]]]],
+    [['writer' => 'window-one', 'changes' => ['x' => ['id' => 'c-12345678']]]], [['writer' => 'window-one', 'changes' => [['id' => 'short', 'target' => 'cue', 'value' => 'x', 'base' => 0, 'at' => 0]]]],
+    [['writer' => 'window-one', 'changes' => [['id' => 'c-12345678', 'target' => 'cue', 'base' => 0, 'at' => 0]]]], [['writer' => 'window-one', 'changes' => [['id' => 'c-12345678', 'target' => ['cue'], 'value' => 'x', 'base' => -1, 'at' => 'then']]]],
+]);
+
+it('counts the time spent once, and none beyond reason', function () {
+    $time = $this->changes(['time' => 42_000]);
+    tell($this, $this->reading, $time)->assertOk()->assertJsonPath('version', 0);
+    tell($this, $this->reading, $time)->assertOk();
+    tell($this, $this->reading, $this->changes(['time' => 99_999_999_999]))->assertOk();
+    tell($this, $this->reading, $this->changes(['time' => 'long']))->assertOk();
+    expect($this->reading->refresh()->active_ms)->toBe(642_000);
+});
+
 it('hands in a complete reading, locks it and writes it down', function () {
-    $user = $this->person('tam');
-    $reading = $this->openReading($user);
-    $this->actingAs($user)->putJson("/read/{$reading->public_id}", $this->sheet(['sway']))->assertOk();
+    [$user, $reading] = [$this->tam, $this->reading];
+    tell($this, $reading, $this->changes($this->sheet(['sway'])))->assertOk();
     $this->actingAs($user)->post("/read/{$reading->public_id}/hand-in")->assertRedirect('/read/next');
     expect($reading->refresh()->handed_in_at)->not->toBeNull();
-    $this->actingAs($user)->putJson("/read/{$reading->public_id}", $this->sheet([], 1))->assertUnprocessable()->assertJsonPath('message', 'This reading has been handed in and is locked; nothing was changed.');
+    tell($this->actingAs($user), $reading, $this->changes($this->sheet([]), 24))->assertStatus(423)->assertJsonPath('message', 'This reading has been handed in and is locked; nothing was changed.');
     $this->actingAs($user)->post("/read/{$reading->public_id}/hand-in")->assertRedirect('/read/next');
     expect(AuditEntry::query()->where('action', 'hand-in')->where('details->reading', $reading->public_id)->count())->toBe(1);
     $this->actingAs($user)->get("/read/{$reading->public_id}")->assertOk()->assertSee('handed in, locked');
 });
 
 it('says what is missing before it lets a reading go', function () {
-    $user = $this->person('tam');
-    $reading = $this->openReading($user);
+    [$user, $reading] = [$this->tam, $this->reading];
     $sheet = $this->sheet(['sway']);
-    unset($sheet['calls']['fall-off'], $sheet['calls']['sway']['severity']);
-    $sheet['first_causes'] = [];
-    $this->actingAs($user)->putJson("/read/{$reading->public_id}", $sheet)->assertOk();
+    unset($sheet['call:fall-off'], $sheet['call:sway']['severity']);
+    tell($this, $reading, $this->changes([...$sheet, 'causes' => []]))->assertOk();
     $this->actingAs($user)->post("/read/{$reading->public_id}/hand-in")
         ->assertSessionHas('refused', 'Drifting off the ball is called present without a severity. Does not finish on the lead side has no call. A first cause is missing.');
     expect($reading->refresh()->handed_in_at)->toBeNull();
 });
 
 it('takes no call once the round is closed', function () {
-    $user = $this->person('tam');
-    $reading = $this->openReading($user);
-    $this->actingAs($user)->putJson("/read/{$reading->public_id}", $this->sheet(['sway']))->assertOk();
+    [$user, $reading] = [$this->tam, $this->reading];
+    tell($this, $reading, $this->changes($this->sheet(['sway'])))->assertOk();
     $this->actingAs($this->headCoach())->post('/rounds/'.$this->round('Autumn')->public_id.'/close')->assertSessionHas('done');
-    $this->actingAs($user)->putJson("/read/{$reading->public_id}", $this->sheet([], 1))->assertUnprocessable()->assertJsonPath('message', 'The round is closed; nothing was changed. What was saved before is kept.');
+    tell($this->actingAs($user), $reading, $this->changes($this->sheet([]), 24))->assertStatus(423)->assertJsonPath('message', 'The round is closed; nothing was changed. What was saved before is kept.');
     $this->actingAs($user)->post("/read/{$reading->public_id}/hand-in")->assertSessionHas('refused');
     expect($reading->calls()->where('fault', 'sway')->value('presence'))->toBe('present');
 });
@@ -114,6 +131,7 @@ it('holds the lock in the database itself', function (string $sql) {
     'delete from calls where reading_id = :id',
     "insert into calls (reading_id, fault, presence) values (:id, 'another', 'absent')",
     "update readings set cue = 'x' where id = :id",
+    "insert into reading_changes (reading_id, client_id, writer, version, target, made_at) values (:id, 'c-00000000', 'w', 1, 'cue', now())",
     'update readings set handed_in_at = null where id = :id',
 ]);
 
@@ -128,9 +146,8 @@ it('leads from Today to the next case in the reader\'s own order, and says when 
 });
 
 it('escapes what people write, and sends a sheet as data only', function () {
-    $user = $this->person('tam');
-    $reading = $this->openReading($user);
-    $this->actingAs($user)->putJson("/read/{$reading->public_id}", [...$this->sheet(), 'cue' => '</script><script>alert(1)'])->assertOk();
+    [$user, $reading] = [$this->tam, $this->reading];
+    tell($this, $reading, $this->changes($this->sheet([], ['cue' => '</script><script>alert(1)'])))->assertOk();
     $this->actingAs($user)->get("/read/{$reading->public_id}/sheet")->assertHeader('Content-Type', 'application/json')->assertHeader('X-Content-Type-Options', 'nosniff');
     $key = $this->round('Spring')->keyVersion;
     $entry = $key->entries()->where('grade', '<>', 'contested')->firstOrFail();

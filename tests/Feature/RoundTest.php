@@ -35,7 +35,7 @@ it('goes from draft to open to closed to published, and writes each step down', 
 
     $reader = $round->members()->orderBy('users.id')->first();
     foreach (Reading::query()->where('user_id', $reader->id)->whereIn('round_case_id', $round->cases()->select('id'))->get() as $reading) {
-        $this->actingAs($reader)->putJson("/read/{$reading->public_id}", $this->sheet(['hang-back']))->assertOk();
+        $this->actingAs($reader)->postJson("/read/{$reading->public_id}/changes", $this->changes($this->sheet(['hang-back'])))->assertOk();
         $this->actingAs($reader)->post("/read/{$reading->public_id}/hand-in")->assertRedirect();
     }
     $this->actingAs($reader)->get("/agreement/{$round->public_id}")->assertForbidden();
@@ -71,7 +71,7 @@ it('opens no round for recordings without a key or without consent', function ()
     KeyVersion::query()->whereNull('frozen_at')->delete();
     DB::statement('alter table key_entries disable trigger user');
     KeyEntry::query()->where('recording_id', $round->cases()->value('recording_id'))->delete();
-    $this->actingAs($this->headCoach())->post("/rounds/{$round->public_id}/open")->assertSessionHas('refused', 'No published panel study covers every recording of this round under its lens; nothing was opened.');
+    $this->actingAs($this->headCoach())->post("/rounds/{$round->public_id}/open")->assertSessionHas('refused', 'No published panel study covers every case of this round under its lens; nothing was opened.');
 
     $round->cases()->first()->recording->golfer->consents()->update(['expires_on' => now()->subDay()]);
     expect(fn () => app(OpenRound::class)($round, $this->headCoach()))->toThrow(ActionException::class, 'has no valid consent')
@@ -102,7 +102,7 @@ it('makes a key of a panel\'s readings when the study is closed', function () {
     $present = ['hang-back' => 4, 'sway' => 2];
     foreach (User::query()->whereKey($panel)->orderBy('id')->get() as $i => $member) {
         foreach (Reading::query()->where('user_id', $member->id)->whereIn('round_case_id', $round->cases()->select('id'))->get() as $reading) {
-            $this->actingAs($member)->putJson("/read/{$reading->public_id}", $this->sheet(array_keys(array_filter($present, fn ($n) => $i < $n))))->assertOk();
+            $this->actingAs($member)->postJson("/read/{$reading->public_id}/changes", $this->changes($this->sheet(array_keys(array_filter($present, fn ($n) => $i < $n)))))->assertOk();
             $this->actingAs($member)->post("/read/{$reading->public_id}/hand-in");
         }
     }

@@ -156,7 +156,7 @@ test('the head coach closes and publishes a round, and an instructor sees figure
   await page.getByRole('button', { name: 'Log out' }).click();
 
   await logIn(page, 'maren');
-  await page.getByRole('link', { name: 'Watch, close' }).click();
+  await page.getByRole('link', { name: 'Watch, close' }).first().click();
   await page.getByRole('button', { name: 'Close the round' }).click();
   await expect(page.locator('.notice')).toContainText('nothing is published yet');
   await page.getByRole('button', { name: 'Publish' }).click();

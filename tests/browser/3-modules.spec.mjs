@@ -50,105 +50,77 @@ test('the figure stands between two frames where a straight line puts it, and is
   expect(result).toEqual({ between: 50, before: 0, after: 50, places: [100, -100] });
 });
 
-test.describe('the store of a sheet', () => {
+test.describe('the queue of changes', () => {
   /** Runs a scenario against a pretended server; returns what was sent and said. */
-  const run = (page, answers, changes, kept = null) => page.evaluate(async ([answers, changes, kept]) => {
+  const run = (page, answers, targets, kept = []) => page.evaluate(async ([answers, targets, kept]) => {
     localStorage.clear();
-    if (kept) localStorage.setItem('reading:x', JSON.stringify(kept));
-    const sent = [], said = [];
+    kept.forEach((c, i) => localStorage.setItem(`vc-change:x:${String(i).padStart(15, '0')}-000000`, JSON.stringify(c)));
+    const sent = [], said = [], refused = [], sheets = [];
+    let renewed = 0;
     window.fetch = async (url, options) => {
-      sent.push(JSON.parse(options.body));
+      const body = JSON.parse(options.body);
+      sent.push({ ...body, token: options.headers['X-CSRF-TOKEN'] });
       const answer = answers[Math.min(sent.length - 1, answers.length - 1)];
       if (answer === 'down') throw new TypeError('network');
-      return new Response(JSON.stringify(answer.body ?? {}), { status: answer.status });
+      const ids = body.changes.map((c) => c.id);
+      return new Response(JSON.stringify(answer.status === 200 ? { version: 4 + sent.length, applied: ids, refused: [], others: false, ...(answer.refuse ? { applied: [], refused: ids.map((id) => ({ id, target: 'call:sway', because: 'no', conflict: true })), sheet: { version: 9 } } : {}) } : answer.body ?? {}), { status: answer.status });
     };
-    const { SheetStore } = await import('/js/reading/store.js');
-    const store = new SheetStore('x', '/read/x', { version: 4, last_save: 'before', calls: {}, first_causes: [], cue: '' }, (state, text) => said.push([state, text]));
-    for (const fault of changes) {
-      store.sheet.calls[fault] = { presence: 'absent' };
-      store.change();
-      await new Promise((done) => { setTimeout(done, 30); });
-    }
-    await new Promise((done) => { setTimeout(done, 1000); });
-    return { sent, said, kept: JSON.parse(localStorage.getItem('reading:x')), refused: store.refused, version: store.sheet.version };
-  }, [answers, changes, kept]);
+    const { ChangeQueue } = await import('/js/reading/queue.js');
+    const queue = new ChangeQueue({ id: 'x', url: '/x', version: 4, token: 'one', renew: async () => { renewed += 1; return 'two'; } }, { state: (...a) => said.push(a), refused: (list) => refused.push(...list), sheet: (s) => sheets.push(s) });
+    if (kept.length) queue.push();
+    for (const target of targets) { queue.add(target, { presence: 'absent' }); await new Promise((done) => { setTimeout(done, 30); }); }
+    await new Promise((done) => { setTimeout(done, 1300); });
+    return { sent, said, refused, sheets, renewed, left: queue.pending().map(([, c]) => c.target), locked: queue.locked, version: queue.version };
+  }, [answers, targets, kept]);
 
   test.beforeEach(async ({ page }) => { await blank(page); });
 
-  test('sends each change with the version it rests on, and forgets it once the server has it', async ({ page }) => {
-    const { sent, said, kept, version } = await run(page, [{ status: 200, body: { version: 5 } }, { status: 200, body: { version: 6 } }], ['sway', 'no-load']);
-    expect(sent.map((s) => [s.version, Object.keys(s.calls)])).toEqual([[4, ['sway']], [5, ['sway', 'no-load']]]);
-    expect(sent[1].after).toEqual([]);
-    expect(sent[0].id).not.toBe(sent[1].id);
+  test('sends each change with an id of its own and the version seen, and forgets it once the server has it', async ({ page }) => {
+    const { sent, said, left, version } = await run(page, [{ status: 200 }], ['call:sway', 'call:no-load']);
+    expect(sent.flatMap((s) => s.changes.map((c) => [c.base, c.target]))).toEqual([[4, 'call:sway'], [5, 'call:no-load']]);
+    expect(sent[0].changes[0].id).not.toBe(sent[1].changes[0].id);
     expect(said.at(-1)).toEqual(['saved', 'saved']);
-    expect([kept, version]).toEqual([null, 6]);
+    expect([left, version]).toEqual([[], 6]);
   });
 
-  test('tries again after a lost answer and names the save that may have arrived', async ({ page }) => {
-    const { sent, said, kept } = await run(page, ['down', { status: 200, body: { version: 6 } }], ['sway']);
-    expect(sent).toHaveLength(2);
-    expect(sent[1].after).toEqual([sent[0].id]);
+  test('sends the same change again after a lost answer, and others behind it in order', async ({ page }) => {
+    const { sent, said, left } = await run(page, ['down', { status: 200 }], ['call:sway', 'cue', 'miss']);
+    expect(sent.slice(1).flatMap((s) => s.changes.map((c) => c.target))).toEqual(['call:sway', 'cue', 'miss']);
+    expect(sent[1].changes[0].id).toBe(sent[0].changes[0].id);
     expect(said.map((s) => s[0])).toContain('waiting');
     expect(said.at(-1)[0]).toBe('saved');
-    expect(kept).toBeNull();
+    expect(left).toEqual([]);
   });
 
-  test('keeps everything while the server fails', async ({ page }) => {
-    const { kept, said, refused } = await run(page, [{ status: 503 }], ['sway', 'no-load']);
-    expect(Object.keys(kept.calls)).toEqual(['sway', 'no-load']);
-    expect(said.at(-1)[0]).toBe('waiting');
-    expect(refused).toBe(false);
+  test('keeps everything while the server fails, and what a closed window left goes first, under its name', async ({ page }) => {
+    const failing = await run(page, [{ status: 503 }], ['call:sway', 'call:no-load']);
+    expect(failing.left).toEqual(['call:sway', 'call:no-load']);
+    expect(failing.said.at(-1)).toEqual(['waiting', 'waiting for the network – 2 kept in this browser']);
+    const { sent } = await run(page, [{ status: 200 }], ['cue'], [{ id: 'c-old00000', target: 'call:sway', value: null, base: 3, at: 1, writer: 'w-closed00' }]);
+    expect(sent.flatMap((s) => s.changes).map((c) => [c.target, c.writer === 'w-closed00'])).toEqual([['call:sway', true], ['cue', false]]);
   });
 
-  test('stops and says why when it is refused, and keeps the calls when only the log-in has ended', async ({ page }) => {
-    const stale = await run(page, [{ status: 409, body: { message: 'changed in another window' } }], ['sway']);
-    expect(stale.said.at(-1)).toEqual(['refused', 'changed in another window']);
-    expect(stale.kept).toBeNull();
-    const out = await run(page, [{ status: 419 }], ['sway']);
-    expect(out.said.at(-1)[1]).toContain('log in and reload');
-    expect(Object.keys(out.kept.calls)).toEqual(['sway']);
-  });
-
-  test('takes up what was kept here: from the same version, or from a save that had arrived', async ({ page }) => {
-    const sheet = { calls: { 'fall-off': { presence: 'absent' } }, first_causes: [], cue: '' };
-    for (const kept of [{ ...sheet, version: 4, sent: [] }, { ...sheet, version: 3, sent: ['old', 'before'] }]) {
-      const { sent } = await run(page, [{ status: 200, body: { version: 5 } }], [], kept);
-      expect(Object.keys(sent[0].calls)).toEqual(['fall-off']);
-    }
-    const { sent, kept } = await run(page, [{ status: 200, body: { version: 5 } }], [], { ...sheet, version: 2, sent: ['other'] });
-    expect([sent, kept]).toEqual([[], null]);
+  test('renews its token when the session changed, stops when the reading is locked, and hands on what is refused', async ({ page }) => {
+    const out = await run(page, [{ status: 419 }], ['call:sway']);
+    expect([out.renewed, out.left]).toEqual([1, ['call:sway']]);
+    const locked = await run(page, [{ status: 423, body: { message: 'It is locked.' } }], ['call:sway']);
+    expect(locked.said.at(-1)).toEqual(['refused', 'It is locked. One change made in this browser came too late and was not taken.']);
+    expect([locked.locked, locked.left]).toEqual([true, []]);
+    const refused = await run(page, [{ status: 200, refuse: true }], ['call:sway']);
+    expect(refused.refused[0]).toMatchObject({ target: 'call:sway', conflict: true, value: { presence: 'absent' } });
+    expect([refused.sheets, refused.left]).toEqual([[{ version: 9 }], []]);
+    const senseless = await run(page, [{ status: 422, body: { message: 'what?' } }, { status: 200 }], ['cue', 'miss']);
+    expect([senseless.refused.map((r) => r.target), senseless.left]).toEqual([['cue'], []]);
   });
 });
 
-test('a reading by touch: film only and trace only show what they have and say what they lack', async ({ browser }) => {
-  const context = await browser.newContext({ viewport: { width: 820, height: 1180 }, hasTouch: true });
-  const page = await context.newPage();
-  await logIn(page, 'maren');
-  await page.goto('/rounds');
-  for (const [show, has, lacks] of [['film', 'canvas[data-view]', 'Film only'], ['trace', '.trace-box', 'Trace only']]) {
-    await page.goto('/rounds');
-    await page.fill('#name', `Small ${show} round`);
-    await page.selectOption('#show', show);
-    await page.locator('input[name="recordings[]"]').nth(1).check();
-    await page.getByLabel('Vesna Pell').check();
-    await page.getByRole('button', { name: 'Keep as a draft' }).tap();
-    await page.getByRole('button', { name: 'Open the round' }).tap();
-    await expect(page.locator('h1')).toContainText('is open');
-    const other = await context.browser().newContext({ viewport: { width: 820, height: 1180 }, hasTouch: true });
-    const reader = await other.newPage();
-    await logIn(reader, 'vesna');
-    const links = reader.locator(`h1:has-text("Small ${show} round") ~ table a`);
-    await links.first().tap();
-    await reader.waitForSelector('[data-ready]', { state: 'attached' });
-    await expect(reader.locator(has).first()).toBeVisible();
-    await expect(reader.locator('.hidden-evidence', { hasText: lacks })).toBeVisible();
-    await expect(reader.locator('[data-do="pin-film"]').first()).toBeEnabled({ enabled: show === 'film' });
-    await reader.locator('[data-fault="setup-bias"] input[value="cannot-tell"]').tap();
-    await expect(reader.locator('[data-fault="setup-bias"] [data-summary]')).toHaveText('cannot tell');
-    await expect(reader.locator('[data-count]')).toHaveText('1');
-    const small = await reader.locator('.fault.current .choices label').evaluateAll((list) => list.filter((l) => l.offsetParent && l.getBoundingClientRect().height < 44).length);
-    expect(small).toBe(0);
-    await other.close();
-  }
-  await context.close();
+test('a chain is laid out causes first, and a link that would close a circle is known', async ({ page }) => {
+  await blank(page);
+  const result = await page.evaluate(async () => {
+    const { layers, circles, apply, valueAt } = await import('/js/reading/sheet.js');
+    const sheet = { calls: {}, marks: {}, causes: [], cue: '' };
+    for (const [t, v] of [['call:sway', { presence: 'absent' }], ['mark:TP', 1.5], ['cue', 'x'], ['time', 5], ['call:sway', null]]) apply(sheet, t, v);
+    return [layers([['a', 'c'], ['b', 'c'], ['c', 'd']]), circles([['a', 'b'], ['b', 'c']], 'c', 'a'), circles([['a', 'b']], 'a', 'c'), sheet, valueAt(sheet, 'mark:TP'), valueAt(sheet, 'call:sway')];
+  });
+  expect(result).toEqual([[['a', 'b'], ['c'], ['d']], true, false, { calls: {}, marks: { TP: 1.5 }, causes: [], cue: 'x' }, 1.5, null]);
 });

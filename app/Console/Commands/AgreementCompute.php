@@ -5,131 +5,177 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Console\TextOptions;
+use App\Console\Workers;
 use Core\Agreement\RatingSet;
+use Core\Agreement\Scale;
 use Core\Agreement\Study;
 use Core\Agreement\StudyOptions;
 use Core\CoreException;
+use Core\Format\AgreementCsv;
+use Core\Format\CsvWriter;
 use Core\Format\FormatException;
 use Core\Format\RatingsCsv;
+use Core\Version;
 use Illuminate\Console\Command;
+use Symfony\Component\Console\Output\OutputInterface;
 
 final class AgreementCompute extends Command
 {
     use TextOptions;
 
-    protected $signature = 'agreement:compute {file : ratings CSV} {--key=} {--scale=nominal} {--weights=} {--categories=} {--positive=present}
-        {--cannot-tell=} {--pairs=all} {--bootstrap=2000} {--seed=1} {--confidence=0.95} {--tolerance=} {--format=table}';
+    protected $signature = 'agreement:compute {file=- : ratings CSV, or - for standard input} {--key=} {--scale=nominal} {--weights=} {--categories=} {--positive=present}
+        {--cannot-tell=} {--pairs=all} {--bootstrap=2000} {--seed=1} {--confidence=0.95} {--tolerance=} {--format=table} {--processes=1}';
 
     protected $description = 'Agreement of raters with each other and with a key, from files; needs no database';
 
     public function handle(): int
     {
+        // Whole results may be large: they go to a file of the system's first, so that an error leaves no half of one.
+        $out = tmpfile();
+        if ($out === false) {
+            throw new CoreException('no temporary file could be made');
+        }
         try {
-            $result = $this->study()->result();
+            $options = $this->studyOptions();
+            $format = $this->oneOf('format', ['table', 'json', 'csv']);
+            $processes = $this->whole('processes');
+            $set = new RatingSet($this->scale(), $this->given('cannot-tell'));
+            $input = ['ratings_sha256' => $this->read($this->text('file'), static fn ($stream, string $name): string => RatingsCsv::readRatings($stream, $name, $set))];
+            $key = $this->given('key');
+            if ($key !== null) {
+                $input['key_sha256'] = $this->read($key, static fn ($stream, string $name): string => RatingsCsv::readKey($stream, $name, $set));
+            }
+            $study = new Study($set, $options);
+            $items = $set->items();
+            $blocks = Workers::map($processes, [...array_fill(0, count($items), 1.0), max(1.0, count($items) / 3)], fn (int $i): string => $this->block($study, $items, $i, $format));
+            foreach ($blocks as $i => $text) {
+                fwrite($out, match (true) {
+                    $format !== 'json' => $i === 0 && $format === 'csv' ? CsvWriter::row(AgreementCsv::HEADER).$text : $text,
+                    $i === 0 => $this->opening($study).$text,
+                    $i < count($items) => ",\n".$text,
+                    default => "\n],\"pooled\":".$text.',"provenance":'.self::json($this->provenance($input)).'}',
+                });
+            }
         } catch (CoreException $e) {
-            $this->output->getErrorStyle()->writeln($e->getMessage());
+            fclose($out);
+            $this->output->getErrorStyle()->writeln($e->getMessage(), OutputInterface::OUTPUT_RAW);
 
             return self::FAILURE;
         }
-        match ($this->text('format')) {
-            'json' => $this->line((string) json_encode($result, JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR)),
-            'csv' => $this->csv($result),
-            default => $this->readable($result),
-        };
+        rewind($out);
+        while (($part = fread($out, 1 << 20)) !== false && $part !== '') {
+            $this->output->write($part, false, OutputInterface::OUTPUT_RAW);
+        }
+        fclose($out);
+        if ($format === 'json') {
+            $this->output->writeln('', OutputInterface::OUTPUT_RAW);
+        }
 
         return self::SUCCESS;
     }
 
-    private function study(): Study
+    /** @param  list<string>  $items */
+    private function block(Study $study, array $items, int $i, string $format): string
     {
-        $options = $this->studyOptions();
-        $set = new RatingSet;
-        $this->read($this->text('file'), static fn ($stream, string $name) => RatingsCsv::readRatings($stream, $name, $set));
-        $key = $this->given('key');
-        if ($key !== null) {
-            $this->read($key, static fn ($stream, string $name) => RatingsCsv::readKey($stream, $name, $set));
+        $pooled = $i === count($items);
+        $block = $study->block($pooled ? $items : [$items[$i]]);
+        $name = $pooled ? '(pooled)' : $items[$i];
+
+        return match ($format) {
+            'json' => self::json($pooled ? $block : ['item' => $name, ...$block]),
+            'csv' => implode('', array_map(CsvWriter::row(...), iterator_to_array(AgreementCsv::rows($name, $block), false))),
+            default => $pooled && count($items) === 1 ? '' : $this->readable($name, $block),
+        };
+    }
+
+    private function opening(Study $study): string
+    {
+        return substr(self::json($study->heading()), 0, -1).",\"items\":[\n";
+    }
+
+    /**
+     * @param  array<string, string>  $input
+     * @return array<string, mixed>
+     */
+    private function provenance(array $input): array
+    {
+        $options = [];
+        foreach (['scale', 'weights', 'categories', 'positive', 'cannot-tell', 'pairs', 'bootstrap', 'seed', 'confidence', 'tolerance'] as $name) {
+            $options[str_replace('-', '_', $name)] = $this->given($name);
         }
 
-        return new Study($set, $options);
+        return ['version' => Version::CURRENT, 'options' => $options, 'input' => $input];
+    }
+
+    /** @param  array<string, mixed>  $of */
+    private static function json(array $of): string
+    {
+        return json_encode($of, JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR);
     }
 
     private function studyOptions(): StudyOptions
     {
-        $scale = $this->text('scale');
-        if (! in_array($scale, ['nominal', 'ordinal', 'interval', 'ratio'], true)) {
-            throw new CoreException("--scale is '$scale', not nominal, ordinal, interval or ratio");
-        }
-        if ($scale !== 'nominal') {
-            throw new CoreException("--scale=$scale is not there yet; nominal is");
-        }
-        if ($this->given('weights') !== null) {
+        if ($this->given('weights') !== null && $this->scale() === Scale::Nominal) {
             throw new CoreException('--weights has no meaning on a nominal scale');
         }
-        if (! in_array($this->text('format'), ['table', 'json', 'csv'], true)) {
-            throw new CoreException("--format is '{$this->text('format')}', not table, json or csv");
-        }
-        if (! in_array($this->text('pairs'), ['all', 'none'], true)) {
-            throw new CoreException("--pairs is '{$this->text('pairs')}', not all or none");
-        }
         $categories = $this->given('categories');
-        $missing = $this->given('cannot-tell');
 
         return new StudyOptions(
             $categories === null ? null : Study::declared($categories),
-            $this->text('positive'),
-            $missing,
-            $this->text('pairs') === 'all',
+            trim($this->text('positive')),
+            $this->given('cannot-tell'),
+            $this->oneOf('pairs', ['all', 'none']) === 'all',
             $this->whole('bootstrap'),
             $this->whole('seed'),
-            (float) (RatingsCsv::decimal($this->text('confidence')) ?? throw new CoreException('--confidence must be a number between 0 and 1')),
+            Scale::decimal($this->text('confidence')) ?? throw new CoreException('--confidence must be a number between 0 and 1'),
+            $this->given('weights'),
+            $this->given('tolerance') === null ? null : (Scale::decimal($this->text('tolerance')) ?? throw new CoreException('--tolerance must be a number')),
         );
     }
 
-    private function whole(string $name): int
+    private function scale(): Scale
     {
-        $text = $this->text($name);
-
-        return preg_match('/^-?\d{1,18}$/', $text) === 1 ? (int) $text : throw new CoreException("--$name is '$text', not a whole number");
+        return Scale::from($this->oneOf('scale', array_column(Scale::cases(), 'value')));
     }
 
-    private function read(string $path, callable $reader): void
+    /**
+     * @param  callable(resource, string): string  $reader
+     */
+    private function read(string $path, callable $reader): string
     {
-        $name = basename($path);
-        $stream = is_dir($path) ? false : @fopen($path, 'rb');
+        $name = $path === '-' ? 'standard input' : basename($path);
+        $stream = is_dir($path) ? false : @fopen($path === '-' ? 'php://stdin' : $path, 'rb');
         if ($stream === false) {
             throw FormatException::in($name, 'the file cannot be read');
         }
         try {
-            $reader($stream, $name);
+            return $reader($stream, $name);
         } finally {
             fclose($stream);
         }
     }
 
-    /** @param  array<string, mixed>  $result */
-    private function csv(array $result): void
+    /** @param  array<string, mixed>  $block */
+    private function readable(string $name, array $block): string
     {
-        $out = fopen('php://output', 'wb');
-        assert($out !== false);
-        fputcsv($out, ['item', 'coefficient', 'estimate', 'se', 'low', 'high', 'method', 'reason'], ',', '"', '');
-        foreach ([...$result['items'], ['item' => '(pooled)', ...$result['pooled']]] as $block) {
-            foreach ($block['coefficients'] as $name => $f) {
-                fputcsv($out, [$block['item'], $name, $f['estimate'], $f['se'] ?? '', $f['low'] ?? '', $f['high'] ?? '', $f['method'] ?? '', $f['reason'] ?? ''], ',', '"', '');
+        $number = static fn (?float $v): string => $v === null ? '' : sprintf('%.3f', $v);
+        $line = static fn (string $what, array $f): string => sprintf("  %-22s %s\n", $what, $f['estimate'] === null
+            ? '–         '.$f['reason']
+            : trim(sprintf('%9.6f  %-18s %s', $f['estimate'], $f['low'] === null ? '' : $number($f['low']).' … '.$number($f['high']), $f['method'])));
+        $text = sprintf("%s%d cases, %d raters, %d ratings; %g %% intervals\n", $name === '' ? '' : $name.': ', $block['cases'], $block['raters'], $block['ratings'], 100 * (float) $this->text('confidence'));
+        foreach ($block['coefficients'] as $coefficient => $f) {
+            $text .= $line($coefficient, $f);
+        }
+        foreach ((array) $block['specific_agreement'] as $category => $f) {
+            $text .= $line('on '.$category, $f);
+        }
+        foreach ($block['against_key'] as $row) {
+            $text .= sprintf("  %s against the key, %d calls\n", $row['rater'], $row['n']);
+            foreach (array_diff_key($row, ['rater' => 1, 'n' => 1]) as $figure => $f) {
+                $text .= '  '.$line($figure, $f);
             }
         }
-        fclose($out);
-    }
 
-    /** @param  array<string, mixed>  $result */
-    private function readable(array $result): void
-    {
-        foreach (count($result['items']) === 1 ? $result['items'] : [...$result['items'], ['item' => '(pooled)', ...$result['pooled']]] as $block) {
-            $this->line(sprintf('%s%d cases, %d raters, %d ratings', $block['item'] === '' ? '' : $block['item'].': ', $block['cases'], $block['raters'], $block['ratings']));
-            $rows = [];
-            foreach ($block['coefficients'] as $name => $f) {
-                $rows[] = $f['estimate'] === null ? [$name, '–', '', $f['reason']] : [$name, sprintf('%.6f', $f['estimate']), $f['low'] === null ? '' : sprintf('%.3f … %.3f', $f['low'], $f['high']), $f['method']];
-            }
-            $this->table(['coefficient', 'estimate', sprintf('%g %% interval', 100 * $result['confidence']), ''], $rows);
-        }
+        return $text."\n";
     }
 }

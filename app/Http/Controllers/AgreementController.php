@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\ExportRound;
 use App\Models\Round;
 use App\Queries\AgreementPage;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Str;
+use Symfony\Component\HttpFoundation\BinaryFileResponse;
 
 final class AgreementController extends Controller
 {
@@ -21,6 +24,16 @@ final class AgreementController extends Controller
         return $round === null
             ? view('empty', ['title' => 'Agreement', 'text' => 'Figures appear here when a round you belong to has been published. Until then nobody sees anybody\'s calls.'])
             : redirect()->route('agreement', $round);
+    }
+
+    /** Everything of a published round as open files. */
+    public function export(Round $round, ExportRound $export): BinaryFileResponse
+    {
+        $path = tempnam(sys_get_temp_dir(), 'vc-round');
+        abort_if($path === false, 500);
+        $export($round, $path);
+
+        return response()->download($path, Str::slug($round->name).'.zip', ['Content-Type' => 'application/zip'])->deleteFileAfterSend();
     }
 
     public function show(Round $round, AgreementPage $page): View

@@ -13,11 +13,13 @@ use App\Http\Requests\StationRequest;
 use App\Models\Recording;
 use App\Queries\BenchPage;
 use App\Queries\Codebooks;
+use App\Queries\Comparison;
 use App\Queries\EvidencePayload;
 use App\Queries\VerdictCurves;
 use Core\Codebook\StandardLenses;
 use Core\Motion\Station;
-use Illuminate\Contracts\View\View;
+use Core\Motion\View;
+use Illuminate\Contracts\View\View as Page;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -25,18 +27,32 @@ use Illuminate\Validation\Rule;
 
 final class BenchController extends Controller
 {
-    public function show(Request $request, Recording $recording, BenchPage $page, Codebooks $codebooks): View
+    public function show(Request $request, Recording $recording, BenchPage $page, Codebooks $codebooks, Comparison $comparison): Page
     {
-        return view('bench', $page->of($recording, self::lens($request, $codebooks)));
+        return view('bench', [...$page->of($recording, self::lens($request, $codebooks)), 'candidates' => $comparison->candidates($recording, $this->user())]);
     }
 
     public function evidence(Recording $recording, EvidencePayload $payload, MeasureRecording $measure): JsonResponse
     {
-        return response()->json([...$payload->of($recording, true, true), 'quality' => $measure($recording)->quality]);
+        return response()->json([...$payload->of($recording, true, [View::FaceOn, View::DownTheLine], true, static fn (string $view, string $part): string => route('bench.film', [$recording, $view, $part], false)), 'quality' => $measure($recording)->quality]);
+    }
+
+    /** Two recordings side by side. */
+    public function compare(Request $request, Recording $recording, Recording $other, Comparison $comparison, Codebooks $codebooks): Page
+    {
+        return view('compare', [...$comparison->of($recording, $other, self::lens($request, $codebooks)), 'candidates' => $comparison->candidates($recording, $this->user())]);
+    }
+
+    /** From the list of recordings to the page of the two. */
+    public function beside(Request $request, Recording $recording): RedirectResponse
+    {
+        $other = Recording::query()->where('public_id', (string) $request->string('other'))->first();
+
+        return $other === null ? redirect()->route('bench', $recording)->with('refused', 'Choose a recording to put beside this one.') : redirect()->route('bench.compare', [$recording, $other]);
     }
 
     /** The curve and threshold a verdict came from, as a part of a page. */
-    public function why(Request $request, Recording $recording, string $fault, VerdictCurves $curves, Codebooks $codebooks): View
+    public function why(Request $request, Recording $recording, string $fault, VerdictCurves $curves, Codebooks $codebooks): Page
     {
         $lens = self::lens($request, $codebooks);
         abort_unless(isset($codebooks->current($lens)->faults[$fault]), 404);

@@ -6,14 +6,16 @@ namespace App\Http\Controllers;
 
 use App\Actions\ActionException;
 use App\Actions\HandInReading;
-use App\Actions\SaveReading;
-use App\Actions\StaleSheet;
-use App\Http\Requests\SheetRequest;
+use App\Actions\SaveChanges;
+use App\Http\Requests\ChangesRequest;
 use App\Models\Call;
+use App\Models\CaseSwing;
 use App\Models\Reading;
+use App\Models\RoundCase;
 use App\Queries\Codebooks;
 use App\Queries\EvidencePayload;
-use Core\Motion\Station;
+use App\Queries\ReadingSwing;
+use App\Queries\SecondLook;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
@@ -26,32 +28,35 @@ final class ReadingController extends Controller
         session()->reflash();
         $reading = Reading::query()->where('user_id', $this->user()->id)->whereNull('handed_in_at')
             ->whereHas('case.round', fn ($q) => $q->where('state', 'open'))
-            ->orderBy('position')->first();
+            ->with('case.swings')->orderBy('position')->orderBy('stage')->get()->first(static fn (Reading $r): bool => $r->isNext());
 
-        return $reading === null ? redirect()->route('today')->with('done', 'Nothing is waiting for you: every case is handed in.') : redirect()->route('read', $reading);
+        return $reading === null ? redirect()->route('today')->with('done', 'Nothing is waiting for you now.') : redirect()->route('read', $reading);
     }
 
-    public function show(Reading $reading, Codebooks $codebooks): View
+    public function show(Reading $reading, Codebooks $codebooks, SecondLook $second, ReadingSwing $of): View
     {
-        $reading->load(['case.round', 'case.recording.golfer.consents']);
-        $this->mayBeUsed($reading);
-        $of = Reading::query()->where('user_id', $reading->user_id)->whereIn('round_case_id', $reading->case->round->cases()->select('id'));
+        $of->mayBeLookedAt($reading);
+        $mine = Reading::query()->where('user_id', $reading->user_id)->where('stage', Reading::BLIND)->whereIn('round_case_id', $reading->case->round->cases()->select('id'))
+            ->with('case')->get()->reject(static fn (Reading $r): bool => $r->comesTooSoon());
 
         return view('read', [
             'reading' => $reading,
             'case' => $reading->case,
-            'cases' => $of->count(),
-            'done' => (clone $of)->whereNotNull('handed_in_at')->count(),
+            'cases' => $mine->count(),
+            'done' => $mine->whereNotNull('handed_in_at')->count(),
             'codebook' => $codebooks->of($reading->case->round),
+            'swings' => $reading->case->kind === RoundCase::SINGLE ? [] : $reading->case->swings->map(static fn (CaseSwing $s): array => ['name' => $reading->case->swingName($s), 'url' => route('read.evidence', [$reading, $s->position], false)])->all(),
+            'looks' => $second->of($reading),
         ]);
     }
 
-    public function evidence(Reading $reading, EvidencePayload $payload): JsonResponse
+    public function evidence(Reading $reading, int $swing, EvidencePayload $payload, ReadingSwing $of): JsonResponse
     {
-        $reading->load('case.recording.golfer.consents');
-        $this->mayBeUsed($reading);
+        $recording = $of($reading, $swing);
+        $case = $reading->case;
+        $filmed = $case->filmViews();
 
-        return response()->json($payload->of($reading->case->recording, $reading->case->shows_film, $reading->case->shows_trace));
+        return response()->json($payload->of($recording, $case->shows_film && $filmed === [], $filmed, $case->shows_trace, static fn (string $view, string $part): string => route('read.film', [$reading, $swing, $view, $part], false)));
     }
 
     /**
@@ -63,15 +68,17 @@ final class ReadingController extends Controller
         return response()->json($this->kept($reading->load('calls')));
     }
 
-    public function update(SheetRequest $request, Reading $reading, SaveReading $save): JsonResponse
+    public function change(ChangesRequest $request, Reading $reading, SaveChanges $save): JsonResponse
     {
         try {
-            return response()->json(['version' => $save($reading, $request->sheet())]);
-        } catch (StaleSheet $e) {
-            return response()->json(['message' => $e->getMessage(), 'sheet' => $this->kept($e->reading->load('calls'))], 409);
+            $said = $save($reading, $request->string('writer')->value(), $request->changes());
         } catch (ActionException $e) {
-            return response()->json(['message' => $e->getMessage()], 422);
+            return response()->json(['message' => $e->getMessage(), 'locked' => true], 423);
         }
+        // What others did meanwhile, and what stands where something was refused, comes along.
+        $sheet = $said['others'] || $said['refused'] !== [] ? ['sheet' => $this->kept(Reading::query()->with('calls')->findOrFail($reading->id))] : [];
+
+        return response()->json([...$said, ...$sheet]);
     }
 
     public function handIn(Reading $reading, HandInReading $handIn): RedirectResponse
@@ -85,23 +92,23 @@ final class ReadingController extends Controller
         return redirect()->route('read.next')->with('done', 'Handed in and locked.');
     }
 
-    private function mayBeUsed(Reading $reading): void
-    {
-        abort_unless($reading->case->recording->golfer->isConsenting(), 410, 'The consent for this recording has ended; it is no longer shown.');
-    }
-
     /** @return array<string, mixed> */
     private function kept(Reading $reading): array
     {
         return [
             'version' => $reading->version,
-            'last_save' => $reading->last_save,
+            'locked' => $reading->handed_in_at !== null,
+            'token' => csrf_token(),
             'calls' => (object) $reading->calls->mapWithKeys(static fn (Call $c): array => [$c->fault => array_filter([
-                'presence' => $c->presence, 'severity' => $c->severity, 'onset' => $c->onset, 'decision' => $c->decision, 'confidence' => $c->confidence, 'pins' => $c->pins,
+                'presence' => $c->presence, 'severity' => $c->severity, 'onset' => $c->onset, 'decision' => $c->decision, 'confidence' => $c->confidence, 'pins' => $c->pins, 'trend' => $c->trend,
             ], static fn ($v): bool => $v !== null)])->all(),
-            'first_causes' => $reading->first_causes,
+            'causes' => $reading->first_causes,
+            'chain' => $reading->chain,
             'cue' => $reading->cue,
-            'stations' => array_column(Station::cases(), 'value'),
+            'drill' => $reading->drill === null ? null : array_filter(['key' => $reading->drill, 'stop' => $reading->stop], static fn ($v): bool => $v !== null),
+            'miss' => $reading->miss,
+            'marks' => (object) $reading->marks,
+            'aids' => $reading->aids,
         ];
     }
 }

@@ -6,6 +6,7 @@ namespace App\Http\Requests;
 
 use App\Models\Recording;
 use App\Models\Round;
+use App\Models\RoundCase;
 use App\Models\User;
 use App\Queries\Codebooks;
 use Illuminate\Foundation\Http\FormRequest;
@@ -26,8 +27,17 @@ final class RoundRequest extends FormRequest
             'kind' => ['required', Rule::in([Round::PANEL, Round::STAFF])],
             'lens' => ['sometimes', 'string', Rule::in(array_keys(app(Codebooks::class)->document()->lenses()))],
             'show' => ['required', Rule::in(['both', 'film', 'trace'])],
-            'recordings' => ['required', 'array', 'min:1', 'max:200'],
+            'reveals' => ['sometimes', 'boolean'],
+            'recordings' => ['required_without_all:series,pairs', 'array', 'max:200'],
             'recordings.*' => ['distinct', Rule::exists(Recording::class, 'id')],
+            'series' => ['sometimes', 'array', 'max:40'],
+            'series.*' => ['string', 'regex:/^\d{1,18}(,\d{1,18}){2,5}$/'],
+            'pairs' => ['sometimes', 'array', 'max:40'],
+            'pairs.*' => ['array:before,after'],
+            'pairs.*.before' => ['nullable', 'required_with:pairs.*.after', Rule::exists(Recording::class, 'id')],
+            'pairs.*.after' => ['nullable', 'required_with:pairs.*.before', Rule::exists(Recording::class, 'id')],
+            'repeats' => ['sometimes', 'array', 'max:50'],
+            'repeats.*' => ['distinct', Rule::exists(Recording::class, 'id')],
             'members' => ['required', 'array', 'min:1'],
             'members.*' => ['distinct', Rule::exists(User::class, 'id')],
         ];
@@ -37,8 +47,26 @@ final class RoundRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'recordings.required' => 'Choose at least one recording.',
+            'recordings.required_without_all' => 'Choose at least one recording.',
+            'pairs.*.before.required_with' => 'A pair needs the swing before as well.',
+            'pairs.*.after.required_with' => 'A pair needs the swing after as well.',
             'members.required' => 'Choose at least one member.',
         ];
+    }
+
+    /** @return list<array{kind: 'series'|'pair', recordings: list<int>}> cases of several swings */
+    public function groups(): array
+    {
+        $out = [];
+        foreach ((array) $this->validated('series', []) as $series) {
+            $out[] = ['kind' => RoundCase::SERIES, 'recordings' => array_map(intval(...), explode(',', (string) $series))];
+        }
+        foreach ((array) $this->validated('pairs', []) as $pair) {
+            if (isset($pair['before'], $pair['after'])) {
+                $out[] = ['kind' => RoundCase::PAIR, 'recordings' => [(int) $pair['before'], (int) $pair['after']]];
+            }
+        }
+
+        return $out;
     }
 }

@@ -1,5 +1,6 @@
 // The golfer as a solid figure, drawn orthographically from body points in the stance's frame
 // (x to the target, y to the toes, z up, mm). Lead limbs have a solid edge, trail limbs a dashed one.
+import { NEAR, sizeOf } from './size.js';
 
 const LIMBS = [
   // from, to, radius at each end (mm), what it is made of
@@ -53,7 +54,7 @@ export class Figure {
   draw(t) {
     const c = this.canvas;
     const ratio = window.devicePixelRatio || 1;
-    const w = c.clientWidth, h = c.clientHeight;
+    const { w, h } = sizeOf(c);
     if (c.width !== Math.round(w * ratio) || c.height !== Math.round(h * ratio)) {
       c.width = Math.round(w * ratio);
       c.height = Math.round(h * ratio);
@@ -61,14 +62,21 @@ export class Figure {
     const g = c.getContext('2d');
     g.setTransform(ratio, 0, 0, ratio, 0, 0);
     g.clearRect(0, 0, w, h);
-    this.colours = palette();
-    this.scale = Math.min(h / 2330, w / (this.view === 'face-on' ? 2350 : 1950));
+    this.colours = this.palette();
+    this.scale = this.fit(w, h) * (this.near ? NEAR : 1);
+    const wide = (this.view === 'face-on' ? 2350 : 1950) * this.scale;
+    this.box = { x: (w - wide) / 2, y: h - 2330 * this.scale, w: wide, h: 2330 * this.scale };
     this.originX = w / 2 - (this.view === 'face-on' ? 0 : this.mirror * 190 * this.scale);
     this.originY = h - 120 * this.scale - 6;
     this.floor(g, w, h);
     const p = this.pose(t);
     for (const part of this.parts(p).sort((a, b) => a.depth - b.depth)) part.paint(g);
   }
+
+  palette() { return palette(); }
+
+  /** Points of the screen to a millimetre, so that the whole arc of the club is in the picture. */
+  fit(w, h) { return Math.min(h / 2330, w / (this.view === 'face-on' ? 2350 : 1950)); }
 
   /** Screen position of a point, and its nearness to the camera. */
   place([x, y, z]) {

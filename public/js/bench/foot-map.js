@@ -2,6 +2,16 @@
 // film, pressure follows the trace; where one is not shown, only the other is drawn.
 const NS = 'http://www.w3.org/2000/svg';
 
+/** Points of the drawing to one per cent of body weight. */
+const PUSH = 2.6;
+
+/** An arrow from (x, y) by (dx, dy), its head a small barb. */
+function arrow(x, y, dx, dy) {
+  const l = Math.hypot(dx, dy) || 1, [ux, uy] = [dx / l, dy / l], [ex, ey] = [x + dx, y + dy], b = Math.min(6, l * 0.5);
+  const barb = (k) => `L${(ex - ux * b - uy * b * 0.6 * k).toFixed(1)} ${(ey - uy * b + ux * b * 0.6 * k).toFixed(1)}`;
+  return `M${x.toFixed(1)} ${y.toFixed(1)}L${ex.toFixed(1)} ${ey.toFixed(1)}${barb(1)}M${ex.toFixed(1)} ${ey.toFixed(1)}${barb(-1)}`;
+}
+
 export class FootMap {
   constructor(svg, evidence) {
     this.svg = svg;
@@ -20,8 +30,15 @@ export class FootMap {
     }
     this.path = this.add('path', { class: 'path' });
     this.net = this.add('circle', { class: 'net', r: 5.5 });
+    this.arrows = {};
+    for (const part of Object.keys(evidence.trace?.push ?? {})) this.arrows[part] = this.add('path', { class: `push ${part}` });
+    if (evidence.trace?.push) {
+      const x = this.mirror > 0 ? 8 : 252;
+      this.add('path', { class: 'push key', d: arrow(x, 205, this.mirror * 10 * PUSH, 0) });
+      this.add('text', { x, y: 222, 'text-anchor': this.mirror > 0 ? 'start' : 'end' }).textContent = 'ground’s push, 10 %';
+    }
     this.add('text', { x: this.mirror > 0 ? 252 : 8, y: 222, 'text-anchor': this.mirror > 0 ? 'end' : 'start' }).textContent = this.mirror > 0 ? 'target →' : '← target';
-    this.add('text', { x: 130, y: 222, 'text-anchor': 'middle' }).textContent = 'ball ↓';
+    this.add('text', { x: 130, y: evidence.trace?.push ? 200 : 222, 'text-anchor': 'middle' }).textContent = 'ball ↓';
   }
 
   add(name, attributes) {
@@ -54,7 +71,6 @@ export class FootMap {
       const foot = this.foot(side, t);
       this[side].setAttribute('d', foot ? this.sole(foot) : '');
       this[`${side}Dot`].setAttribute('r', 0);
-      this.shareText[side].textContent = '';
     }
     if (!trace) { this.net.setAttribute('r', 0); return; }
     const i = Math.min(Math.max(Math.round((t - trace.t0) * trace.rate), 0), trace.cop[0].length - 1);
@@ -62,7 +78,9 @@ export class FootMap {
     for (const side of ['lead', 'trail']) {
       const part = share === null ? null : side === 'lead' ? share : 100 - share;
       // Rounded once, so that the two always add to a hundred.
-      if (share !== null) this.shareText[side].textContent = `${side === 'lead' ? Math.round(share) : 100 - Math.round(share)} %`;
+      const text = share === null ? '' : `${side === 'lead' ? Math.round(share) : 100 - Math.round(share)} %`;
+      // Setting a text anew, even the same, lays the drawing out again.
+      if (this.shareText[side].textContent !== text) this.shareText[side].textContent = text;
       const x = trace.feet?.[side]?.[0]?.[i] ?? null, y = trace.feet?.[side]?.[1]?.[i] ?? null;
       if (part !== null && x !== null && y !== null) {
         const [px, py] = this.place(x, y);
@@ -83,6 +101,12 @@ export class FootMap {
     this.net.setAttribute('cx', nx);
     this.net.setAttribute('cy', ny);
     this.net.setAttribute('r', trace.cop[0][i] === null ? 0 : 5.5);
+    for (const [part, path] of Object.entries(this.arrows)) {
+      const [fx, fy] = trace.push[part].map((axis) => axis[i]);
+      const from = part === 'net' ? [trace.cop[0][i], trace.cop[1][i]] : trace.feet?.[part]?.map((axis) => axis[i]) ?? [null, null];
+      const shown = fx !== null && fy !== null && from[0] !== null && from[1] !== null && Math.hypot(fx, fy) > 0.4;
+      path.setAttribute('d', shown ? arrow(...this.place(...from), this.mirror * fx * PUSH, fy * PUSH) : '');
+    }
   }
 
   /** A sole around heel, ball and toe: broad at the ball, narrow at the heel. */

@@ -1,6 +1,13 @@
+import { Aids } from './aids.js';
+import { openFilmsPanel } from './films-panel.js';
+import { KeyMap, STAGE, keyDialog } from '../keys.js';
 import { openStage } from './stage.js';
 
 const root = document.querySelector('[data-bench]');
+const helpBox = root.querySelector('[data-help-box]');
+const map = new KeyMap(STAGE, JSON.parse(document.getElementById('keys').textContent));
+const keyList = keyDialog(helpBox, map, root.dataset.keysUrl);
+for (const button of root.querySelectorAll('[data-do="help"], [data-do="shut"]')) button.addEventListener('click', () => (button.dataset.do === 'help' ? keyList.open() : helpBox.close()));
 
 /** Fetches the curves of a verdict the first time it is opened. */
 async function showWhy(details) {
@@ -17,6 +24,15 @@ for (const details of root.querySelectorAll('[data-why]')) {
 }
 
 openStage(root).then((stage) => {
+  openFilmsPanel(root, stage);
+  // On the Bench aids are a sketch of this browser's; in a reading they are kept with it.
+  const at = `vc-aids:${root.dataset.evidence}`;
+  let sketch = JSON.parse(sessionStorage.getItem(at) ?? '[]');
+  const menu = root.querySelector('[data-aid]');
+  const says = root.querySelector('[data-announce]');
+  if (menu) {
+    const aids = new Aids(stage, menu, { locked: false, list: () => sketch, say: (text) => { says.textContent = text; }, set: (list) => { sketch = list; sessionStorage.setItem(at, JSON.stringify(list)); aids.draw(); } });
+  }
   root.dataset.ready = '';
   for (const button of root.querySelectorAll('[data-go]')) button.addEventListener('click', () => { stage.halt(); stage.seek(Number(button.dataset.go)); });
   for (const form of root.querySelectorAll('[data-mark]')) {
@@ -31,6 +47,9 @@ openStage(root).then((stage) => {
   addEventListener('keydown', (e) => {
     if (e.target.closest('input, textarea, select, summary, button') && e.key === ' ') return;
     if (e.ctrlKey || e.metaKey || e.altKey || e.target.closest('input, textarea, select')) return;
-    if (stage.key(e)) e.preventDefault();
+    if (document.querySelector('dialog[open]')) return;
+    if (e.key === '?') { e.preventDefault(); keyList.open(); return; }
+    const action = map.action(e);
+    if (action) { e.preventDefault(); stage.do(action); }
   });
 }).catch((error) => { root.querySelector('.films').textContent = error.message; });

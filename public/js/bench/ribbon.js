@@ -12,7 +12,8 @@ export class Ribbon {
 
     const move = (e) => {
       stage.halt();
-      seek(this.timeAt(e.clientX - this.svg.getBoundingClientRect().left));
+      if (e.type === 'pointerdown') this.edge = this.svg.getBoundingClientRect().left;
+      seek(this.timeAt(e.clientX - this.edge));
     };
     host.addEventListener('pointerdown', (e) => { host.setPointerCapture(e.pointerId); this.held = true; move(e); });
     host.addEventListener('pointermove', (e) => this.held && move(e));
@@ -34,6 +35,7 @@ export class Ribbon {
     this.add('path', { class: 'strip', d: `M2 8H${this.width - 2}V30H2Z` });
     this.add('path', { class: 'edge', d: `M2 8H${this.width - 2}V30${notches}H2Z` });
     this.pinLayer = this.add('g', {});
+    this.now = null;
     this.labels = this.stage.codes.map((code, i) => { const t = this.add('text', { x: at[i], y: 50 }); t.textContent = code; return t; });
     this.line = this.add('line', { class: 'head-line', y1: 2, y2: 36 });
     this.knob = this.add('circle', { class: 'knob', cy: 5, r: 6 });
@@ -86,8 +88,11 @@ export class Ribbon {
     this.line.setAttribute('x2', x);
     this.knob.setAttribute('cx', x);
     const now = this.stage.stationIndex();
-    this.labels.forEach((label, i) => label.classList.toggle('now', i === now));
-    this.host.setAttribute('aria-valuenow', String(Math.max(0, now)));
+    if (now !== this.now) {
+      this.labels.forEach((label, i) => label.classList.toggle('now', i === now));
+      this.host.setAttribute('aria-valuenow', String(Math.max(0, now)));
+      this.now = now;
+    }
     this.host.setAttribute('aria-valuetext', `${t.toFixed(3)} seconds, nearest station ${this.stage.codes[now] ?? 'none'}`);
   }
 }

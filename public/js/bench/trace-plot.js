@@ -10,14 +10,11 @@ export class TracePlot {
     this.host = box.querySelector('.plot');
     this.now = document.createElement('div');
     this.now.className = 'now';
-    const { trace } = stage.evidence;
-    const time = Array.from({ length: (trace.share ?? trace.cop[0]).length }, (_, i) => trace.t0 + i / trace.rate);
-    this.data = [time, trace.share ?? time.map(() => null), ...(trace.total ? [trace.total] : [])];
     this.build();
     new ResizeObserver(() => { this.plot.setSize(this.size()); this.draw(stage.t); }).observe(this.host);
 
     let held = false;
-    const move = (e) => { stage.halt(); seek(this.plot.posToVal(e.clientX - this.plot.over.getBoundingClientRect().left, 'x')); };
+    const move = (e) => { stage.halt(); if (e.type === 'pointerdown') this.edge = this.plot.over.getBoundingClientRect().left; seek(this.plot.posToVal(e.clientX - this.edge, 'x')); };
     this.host.addEventListener('pointerdown', (e) => { held = true; this.host.setPointerCapture(e.pointerId); move(e); });
     this.host.addEventListener('pointermove', (e) => held && move(e));
     this.host.addEventListener('pointerup', () => { held = false; });
@@ -29,10 +26,14 @@ export class TracePlot {
   restyle() { this.plot.destroy(); this.build(); }
 
   build() {
-    const [ink, quiet, rule, lead, warn] = ['--ink', '--quiet', '--rule', '--lead', '--warn'].map(css);
+    const { trace } = this.stage.evidence;
+    const time = Array.from({ length: (trace.share ?? trace.cop[0]).length }, (_, i) => trace.t0 + i / trace.rate);
+    const other = this.stage.overlay?.(time);
+    this.data = [time, trace.share ?? time.map(() => null), ...(trace.total && !other ? [trace.total] : []), ...(other ? [other] : [])];
+    const [ink, quiet, rule, lead, warn, accent] = ['--ink', '--quiet', '--rule', '--lead', '--warn', '--accent'].map(css);
     const font = '12px "Atkinson Next"';
     const axis = { stroke: quiet, font, grid: { stroke: rule, width: 1 }, ticks: { show: false } };
-    const force = Boolean(this.stage.evidence.trace.total);
+    const force = Boolean(trace.total) && !other;
     this.plot = new uPlot({
       ...this.size(),
       padding: [6, force ? 0 : 12, 0, 0],
@@ -44,7 +45,7 @@ export class TracePlot {
         { ...axis, size: 44, splits: () => [0, 25, 50, 75, 100], values: (u, v) => v.map((s) => `${s}`) },
         ...(force ? [{ ...axis, scale: 'force', side: 1, size: 46, grid: { show: false }, splits: () => [50, 100, 150], values: (u, v) => v.map((s) => `${s} %`) }] : []),
       ],
-      series: [{}, { stroke: lead, width: 2.5, points: { show: false } }, ...(force ? [{ scale: 'force', stroke: quiet, width: 1.2, dash: [2, 3], points: { show: false } }] : [])],
+      series: [{}, { stroke: lead, width: 2.5, points: { show: false } }, ...(force ? [{ scale: 'force', stroke: quiet, width: 1.2, dash: [2, 3], points: { show: false } }] : []), ...(other ? [{ stroke: accent, width: 2, dash: [7, 4], points: { show: false } }] : [])],
       hooks: { drawClear: [(u) => { this.quality(u, warn); this.stations(u, ink, quiet, rule); }] },
     }, this.data, this.host);
     this.plot.over.append(this.now);
@@ -102,5 +103,5 @@ export class TracePlot {
     g.restore();
   }
 
-  draw(t) { this.now.style.left = `${this.plot.valToPos(t, 'x') - 1}px`; }
+  draw(t) { this.now.style.transform = `translateX(${(this.plot.valToPos(t, 'x') - 1).toFixed(1)}px)`; }
 }

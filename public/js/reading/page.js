@@ -1,165 +1,172 @@
-// The reading sheet: one fault current at a time, every call by keyboard, each change saved.
+// The reading sheet: one fault current at a time, every call by keyboard, each change kept and sent.
+import { Aids } from '../bench/aids.js';
 import { openStage } from '../bench/stage.js';
-import { SheetStore } from './store.js';
+import { KeyMap, READING, STAGE, keyDialog } from '../keys.js';
+import { Activity } from './activity.js';
+import { CasePart } from './case.js';
+import { keepOffline } from './offline.js';
+import { PinList } from './pins.js';
+import { ChangeQueue } from './queue.js';
+import { NOT_FEET, apply, copy, present, valueAt } from './sheet.js';
+import { Summary, WORDS } from './summary.js';
+import { Walk } from './walk.js';
 
 const root = document.querySelector('[data-reading]');
 const locked = root.hasAttribute('data-locked');
-const given = await (await fetch(root.dataset.sheetUrl, { headers: { Accept: 'application/json' }, cache: 'no-store' })).json();
-const names = JSON.parse(document.getElementById('faults').textContent);
-const rows = [...root.querySelectorAll('.fault')];
 const find = (selector, within = root) => within.querySelector(selector);
-const savedLine = find('[data-saved]');
-const [summaryBox, helpBox] = [find('[data-summary-box]'), find('[data-help-box]')];
-const NOT_FEET = 'not-in-the-feet';
-const WORDS = { present: 'present', absent: 'absent', 'cannot-tell': 'cannot tell' };
+const askSheet = () => fetch(root.dataset.sheetUrl, { headers: { Accept: 'application/json' }, cache: 'no-store' }).then((a) => (a.ok ? a.json() : null)).catch(() => null);
+const opening = openStage(root);
+opening.catch(() => {});
+const given = await askSheet();
+if (!given) { find('[data-saved]').textContent = 'The sheet could not be fetched; reload to try again.'; throw new Error('no sheet'); }
 
-const store = new SheetStore(root.dataset.id, root.dataset.save, { ...given, calls: { ...given.calls } }, (state, text) => {
-  savedLine.dataset.state = state;
-  savedLine.textContent = text;
-});
-const sheet = store.sheet;
+const page = {
+  root, locked, names: JSON.parse(document.getElementById('faults').textContent), rows: [...root.querySelectorAll('.fault')], sheet: copy(given), current: 0, opened: null,
+  stage: () => page.opened,
+  say: (text) => { find('[data-announce]').textContent = text; },
+  set: (target, value) => change([[target, value]]),
+  go, show, key: () => page.rows[page.current].dataset.fault, call: (k = page.key()) => page.sheet.calls[k],
+};
 const undo = [];
-let current = 0;
-let stage = null;
+const queue = new ChangeQueue({
+  id: root.dataset.id, url: root.dataset.save, version: given.version, token: given.token,
+  renew: async () => (await askSheet())?.token ?? null,
+}, {
+  state: (state, text) => { const line = find('[data-saved]'); line.dataset.state = state; line.textContent = text; },
+  sheet: (sheet) => { lay(sheet); show(); },
+  refused: (list) => refuse(list),
+});
 
-const key = () => rows[current].dataset.fault;
-const call = (k = key()) => sheet.calls[k];
-const say = (text) => { find('[data-announce]').textContent = text; };
+/** The server's sheet with what is still on its way laid over it. */
+function lay(sheet) {
+  for (const key of Object.keys(page.sheet)) delete page.sheet[key];
+  Object.assign(page.sheet, copy(sheet));
+  for (const [, c] of queue.pending()) apply(page.sheet, c.target, c.value);
+}
 
-/** Every change passes here: remembered for undo, shown, saved. */
-function change(fn) {
-  if (locked) return;
-  undo.push(JSON.stringify([sheet.calls, sheet.first_causes, sheet.cue]));
-  fn();
-  const present = Object.keys(sheet.calls).filter((k) => sheet.calls[k].presence === 'present');
-  sheet.first_causes = sheet.first_causes.filter((k) => k === NOT_FEET || present.includes(k));
+/** Every change passes here: remembered for undo, shown, kept, sent. */
+function change(edits, remember = true) {
+  if (locked || queue.locked) return;
+  if (remember) { undo.push(edits.map(([target]) => [target, copy(valueAt(page.sheet, target))])); if (undo.length > 200) undo.shift(); }
+  for (const [target, value] of edits) { apply(page.sheet, target, copy(value)); queue.add(target, copy(value)); }
   show();
-  store.change();
+}
+
+function refuse(list) {
+  if (!list.some((r) => r.conflict)) find('[data-saved]').dataset.state = 'refused';
+  const box = find('[data-conflicts]');
+  for (const r of list) {
+    const [what, of] = r.target.split(':');
+    const name = what === 'call' ? page.names[of]?.name ?? of : { causes: 'first cause', chain: 'the chain', cue: 'the one thing to say', drill: 'the drill', miss: 'the miss', aids: 'the drawing aids' }[what] ?? what;
+    const note = Object.assign(document.createElement('p'), { className: 'notice refused small' });
+    note.append(`Refused – ${name}: ${r.because} `);
+    const button = (text, act) => { const b = Object.assign(document.createElement('button'), { type: 'button', className: 'link', textContent: text }); b.addEventListener('click', () => { act(); note.remove(); }); note.append(b, ' '); };
+    if (r.conflict) button('put mine in its place', () => change([[r.target, r.value]]));
+    button(r.conflict ? 'leave it so' : 'seen', () => {});
+    box.append(note);
+  }
+  show();
 }
 
 function setPresence(presence) {
-  change(() => {
-    const before = call() ?? {};
-    const next = { presence, pins: before.pins ?? [] };
-    if (presence !== 'cannot-tell') next.confidence = before.confidence ?? 75;
-    if (presence === 'present') Object.assign(next, { severity: before.severity, onset: before.onset ?? names[key()].station, decision: before.decision ?? 'now' });
-    sheet.calls[key()] = JSON.parse(JSON.stringify(next));
-  });
-  say(`${names[key()].name}: ${WORDS[presence]}`);
-  if (presence !== 'present') go(current + 1, true);
+  const index = page.current, key = page.key(), before = page.call() ?? {};
+  const next = { presence, pins: before.pins ?? [] };
+  if (presence !== 'cannot-tell') next.confidence = before.confidence ?? 75;
+  if (presence === 'present') {
+    Object.assign(next, { onset: before.onset ?? page.names[key].station, decision: before.decision ?? 'now' });
+    for (const field of ['severity', 'trend']) if (before[field]) next[field] = before[field];
+  }
+  const edits = [[`call:${key}`, next]];
+  if (presence !== 'present') {
+    if (page.sheet.causes.includes(key)) edits.push(['causes', page.sheet.causes.filter((c) => c !== key)]);
+    if (page.sheet.chain.some((link) => link.includes(key))) edits.push(['chain', page.sheet.chain.filter((link) => !link.includes(key))]);
+  }
+  change(edits);
+  page.say(`${page.names[key].name}: ${WORDS[presence]}`);
+  if (presence !== 'present') walk.after(index);
 }
 
-const set = (field, value) => call()?.presence === 'present' && change(() => { call()[field] = value; });
-function sure(by) {
-  if (call()?.confidence !== undefined) change(() => { call().confidence = Math.min(100, Math.max(50, call().confidence + by)); });
-}
-function pin(on) {
-  const t = stage && Number(stage.t.toFixed(3));
-  if (t === null || !call() || find(`[data-do="pin-${on}"]`, rows[current]).disabled) return;
-  change(() => { call().pins = [...(call().pins ?? []), { on, t }].slice(-6); });
-}
-function cause(k) {
-  if (k !== NOT_FEET && call(k)?.presence !== 'present') return;
-  change(() => { sheet.first_causes = sheet.first_causes.includes(k) ? sheet.first_causes.filter((c) => c !== k) : [...sheet.first_causes, k].slice(-2); });
-}
+const alter = (fields) => { if (page.call()) change([[`call:${page.key()}`, { ...page.call(), ...fields }]]); };
+const set = (field, value) => page.call()?.presence === 'present' && alter({ [field]: value });
+const turn = (field, list) => set(field, list[(list.indexOf(page.call()?.[field]) + 1) % list.length]);
+const sure = (by) => page.call()?.confidence !== undefined && alter({ confidence: Math.min(100, Math.max(50, page.call().confidence + by)) });
+
 function back() {
-  const state = undo.pop();
-  if (!state) return;
-  [sheet.calls, sheet.first_causes, sheet.cue] = JSON.parse(state);
-  show();
-  store.change();
-  say('undone');
+  const edits = undo.pop();
+  if (!edits) return;
+  change(edits, false);
+  page.say('undone');
 }
 
 function go(to, withFilm = false) {
-  current = Math.min(Math.max(to, 0), rows.length - 1);
+  const hidden = (i) => walk.way === 'stations' && page.rows[i].dataset.at !== walk.at;
+  page.current = Math.min(Math.max(to, 0), page.rows.length - 1);
+  walk.follow(page.current);
+  if (hidden(page.current)) walk.show();
   show();
-  if (withFilm) rows[current].scrollIntoView({ block: 'nearest' });
-  if (withFilm && stage && !stage.playing) stage.goTo(names[key()].station);
+  if (withFilm) page.rows[page.current].scrollIntoView({ block: 'nearest' });
+  if (withFilm && page.opened && !page.opened.playing) page.opened.goTo(page.names[page.key()].station);
 }
 
 function show() {
-  rows.forEach((row, i) => {
-    const k = row.dataset.fault;
-    const c = call(k);
-    row.classList.toggle('current', i === current);
+  page.rows.forEach((row, i) => {
+    const c = page.call(row.dataset.fault);
+    row.classList.toggle('current', i === page.current);
+    row.classList.toggle('linking', part.from === row.dataset.fault);
     for (const input of row.querySelectorAll('input[type=radio]')) input.checked = String(c?.[input.dataset.set] ?? '') === input.value;
-    for (const part of row.querySelectorAll('[data-when]')) part.hidden = part.dataset.when === 'present' ? c?.presence !== 'present' : c?.confidence === undefined;
-    find('[data-summary]', row).innerHTML = '';
-    if (c) {
-      const badge = document.createElement('span');
-      badge.className = `call ${c.presence}`;
-      badge.textContent = WORDS[c.presence] + (c.severity ? ` ${c.severity}` : '') + (c.confidence ? ` · ${c.confidence} %` : '');
-      find('[data-summary]', row).append(badge);
-    }
+    for (const some of row.querySelectorAll('[data-when]')) some.hidden = { present: c?.presence !== 'present', called: c?.confidence === undefined, any: !c }[some.dataset.when];
+    const summary = find('[data-summary]', row);
+    summary.replaceChildren();
+    if (c) summary.append(Object.assign(document.createElement('span'), { className: `call ${c.presence}`, textContent: WORDS[c.presence] + (c.severity ? ` ${c.severity}` : '') + (c.trend ? `, ${c.trend}` : '') + (c.confidence ? ` · ${c.confidence} %` : '') }));
     find('[data-onset]', row).textContent = c?.onset ?? '–';
     find('[data-confidence]', row).textContent = c?.confidence ? `${c.confidence} %` : '–';
-    find('[data-cause]', row).checked = sheet.first_causes.includes(k);
-    find('[data-pins]', row).textContent = (c?.pins ?? []).map((p) => `${p.on} ${p.t.toFixed(2)} s`).join(', ');
+    find('[data-cause]', row).checked = page.sheet.causes.includes(row.dataset.fault);
   });
-  find('[data-count]').textContent = Object.keys(sheet.calls).length;
-  find('[data-causes]').textContent = sheet.first_causes.map((k) => (k === NOT_FEET ? 'not in the feet' : names[k].name)).join(' and ') || 'none chosen';
-  find('[data-not-feet]').checked = sheet.first_causes.includes(NOT_FEET);
-  const cue = find('[data-cue]');
-  if (cue.value !== sheet.cue) cue.value = sheet.cue;
-  const words = sheet.cue.trim() ? sheet.cue.trim().split(/\s+/).length : 0;
-  find('[data-words]').textContent = words > 8 ? `${words}: too many` : `${words} of 8`;
-  stage?.ribbon.showPins(call()?.pins ?? []);
+  find('[data-count]').textContent = Object.keys(page.sheet.calls).length;
+  pins.show();
+  part.show();
+  walk.show();
+  page.aids?.draw();
+  page.opened?.ribbon.showPins((page.call()?.pins ?? []).filter((p) => p.t !== undefined && (p.swing ?? 1) === page.opened.swing + 1));
 }
 
-async function summary() {
-  const calls = Object.entries(sheet.calls);
-  const missing = Object.keys(names).filter((k) => !sheet.calls[k]);
-  const bare = calls.filter(([, c]) => c.presence === 'present' && !c.severity).map(([k]) => k);
-  const present = calls.filter(([, c]) => c.presence === 'present');
-  const lines = [
-    present.length ? `Present: ${present.map(([k, c]) => `${names[k].name}${c.severity ? ` (${c.severity})` : ''}`).join(', ')}.` : 'Nothing is called present.',
-    `Absent: ${calls.filter(([, c]) => c.presence === 'absent').length}. Cannot tell: ${calls.filter(([, c]) => c.presence === 'cannot-tell').length}.`,
-    `First cause: ${find('[data-causes]').textContent}.`,
-  ];
-  const open = [
-    ...missing.map((k) => `No call yet: ${names[k].name}.`),
-    ...bare.map((k) => `No severity yet: ${names[k].name}.`),
-    ...(present.length && !sheet.first_causes.length ? ['No first cause yet.'] : []),
-  ];
-  const text = find('[data-summary-text]');
-  text.replaceChildren(...[...lines, ...open].map((line, i) => { const p = document.createElement('p'); p.textContent = line; if (i >= lines.length) p.className = 'call present'; return p; }));
-  const button = find('[data-hand-in-button]');
-  button.disabled = true;
-  summaryBox.showModal();
-  const settled = await store.settled();
-  button.disabled = open.length > 0 || !settled;
-  if (!settled && !open.length) { const p = document.createElement('p'); p.textContent = 'Not everything has reached the server yet; it is kept here and will be sent when the network is back.'; text.append(p); }
-  if (!button.disabled) button.focus();
-}
+const part = new CasePart(root, page);
+const pins = new PinList(page, alter);
+const walk = new Walk(root, page);
+const summary = new Summary(page, queue);
+const activity = new Activity((ms) => { if (!locked) queue.add('time', ms); }, () => page.opened?.playing);
+const helpBox = find('[data-help-box]');
+const map = new KeyMap({ ...READING, ...STAGE }, JSON.parse(document.getElementById('keys').textContent));
+const keyList = keyDialog(helpBox, map, root.dataset.keysUrl);
+const define = () => { const row = page.rows[page.current], box = find('[data-definition]', row); box.hidden = !box.hidden; find('[data-do="define"]', row).setAttribute('aria-expanded', String(!box.hidden)); if (!box.hidden) page.say(box.textContent.replace(/\s+/g, ' ')); };
 
-const DECISIONS = ['now', 'later', 'leave'];
 const actions = {
-  onset: () => stage && set('onset', stage.station()), less: () => sure(-5), more: () => sure(5), 'pin-film': () => pin('film'), 'pin-trace': () => pin('trace'),
-  summary, help: () => helpBox.showModal(), shut: () => { summaryBox.close(); helpBox.close(); },
-};
-const keys = {
-  p: () => setPresence('present'), a: () => setPresence('absent'), c: () => setPresence('cannot-tell'),
-  1: () => set('severity', 1), 2: () => set('severity', 2), 3: () => set('severity', 3),
-  '[': actions.less, ']': actions.more, o: actions.onset, r: () => cause(key()), f: () => pin('film'), t: () => pin('trace'),
-  w: () => set('decision', DECISIONS[(DECISIONS.indexOf(call()?.decision) + 1) % 3]),
-  x: () => call()?.pins?.length && change(() => { call().pins = call().pins.slice(0, -1); }),
-  d: () => { const more = find('[data-counter]', rows[current]); more.hidden = !more.hidden; },
-  u: back, h: () => !locked && summary(), n: () => find('[data-cue]').focus(), '?': actions.help,
-  ArrowDown: () => go(current + 1, true), ArrowUp: () => go(current - 1, true),
+  next: () => go(page.current + 1, true), previous: () => go(page.current - 1, true),
+  present: () => setPresence('present'), absent: () => setPresence('absent'), 'cannot-tell': () => setPresence('cannot-tell'),
+  slight: () => set('severity', 1), clear: () => set('severity', 2), dominant: () => set('severity', 3), less: () => sure(-5), more: () => sure(5),
+  decision: () => turn('decision', ['now', 'later', 'leave']), trend: () => root.dataset.kind === 'pair' && turn('trend', ['better', 'same', 'worse']), onset: () => page.opened && set('onset', page.opened.station()),
+  cause: () => part.cause(page.key()), 'not-feet': () => part.cause(NOT_FEET), link: () => part.link(page.key()), join: () => part.join(find('[data-link-from]').value, find('[data-link-to]').value),
+  'pin-film': () => pins.add('film'), 'pin-trace': () => pins.add('trace'), 'pin-turf': () => pins.add('turf'), 'pin-ball': () => pins.add('ball'), 'pin-strike': () => pins.add('strike'), reason: () => pins.write(), unpin: () => pins.drop(),
+  define, 'mark-TP': () => part.mark('TP'), 'mark-IM': () => part.mark('IM'), way: () => walk.turn(), 'next-station': () => walk.step(1), 'previous-station': () => walk.step(-1),
+  cue: () => { if (walk.way === 'stations') walk.to('case', true); find('[data-cue]').focus(); }, drill: () => { if (walk.way === 'stations') walk.to('case', true); find('[data-drill]').focus(); },
+  undo: back, summary: () => !locked && summary.open(), help: () => keyList.open(), shut: () => { summary.box.close(); helpBox.close(); },
 };
 
 addEventListener('keydown', (e) => {
-  if ((e.ctrlKey || e.metaKey) && e.key === 'z' && !e.target.matches('[data-cue]')) { e.preventDefault(); back(); return; }
-  if (e.ctrlKey || e.metaKey || e.altKey || summaryBox.open || helpBox.open) return;
-  if (e.target.matches('[data-cue]')) { if (e.key === 'Escape' || e.key === 'Enter') { e.preventDefault(); e.target.blur(); } return; }
-  if (e.key === ' ' && e.target.closest('button, a, input')) return;
-  const action = keys[e.key.length === 1 ? e.key.toLowerCase() : e.key];
-  if (action) { e.preventDefault(); action(); } else if (stage?.key(e)) e.preventDefault();
+  if ((e.ctrlKey || e.metaKey) && e.key === 'z' && !e.target.matches('input:not([type=radio]):not([type=checkbox])')) { e.preventDefault(); back(); return; }
+  if (e.ctrlKey || e.metaKey || e.altKey || document.querySelector('dialog[open]')) return;
+  if (e.target.matches('input:not([type=radio]):not([type=checkbox])')) { if (e.key === 'Escape' || e.key === 'Enter') { e.preventDefault(); e.target.blur(); } return; }
+  if (e.target.matches('select')) { if (e.key === 'Escape') e.target.blur(); return; }
+  if ((e.key === ' ' || e.key === 'Enter') && e.target.closest('button, a, input')) return;
+  if (e.key === '?') { e.preventDefault(); actions.help(); return; }
+  const action = map.action(e);
+  if (!action) return;
+  e.preventDefault();
+  if (actions[action]) actions[action](); else page.opened?.do(action);
 });
 root.addEventListener('click', (e) => {
   const row = e.target.closest('.fault');
-  if (row && !row.classList.contains('current')) go(rows.indexOf(row), true);
+  if (row && !row.classList.contains('current')) go(page.rows.indexOf(row), true);
   const button = e.target.closest('[data-do]');
   if (button && !button.closest('.transport')) actions[button.dataset.do]?.();
 });
@@ -167,16 +174,28 @@ root.addEventListener('change', (e) => {
   const field = e.target.dataset.set;
   if (field === 'presence') setPresence(e.target.value);
   else if (field) set(field, field === 'severity' ? Number(e.target.value) : e.target.value);
-  else if (e.target.matches('[data-cause]')) cause(e.target.closest('.fault').dataset.fault);
-  else if (e.target.matches('[data-not-feet]')) cause(NOT_FEET);
+  else if (e.target.matches('[data-cause]')) part.cause(e.target.closest('.fault').dataset.fault);
 });
-find('[data-cue]').addEventListener('input', (e) => change(() => { sheet.cue = e.target.value; }));
+// Coming back to this window: what another did meanwhile is fetched.
+addEventListener('visibilitychange', async () => {
+  if (document.hidden || locked || queue.pending().length) return;
+  const sheet = await askSheet();
+  if (sheet && sheet.version > queue.version && !queue.pending().length) { queue.version = sheet.version; lay(sheet); show(); }
+});
 
-const firstOpen = rows.findIndex((row) => !sheet.calls[row.dataset.fault]);
-go(firstOpen < 0 ? 0 : firstOpen);
-if (locked) savedLine.dataset.state = 'saved';
-openStage(root).then((opened) => {
-  stage = opened;
+lay(given);
+if (locked) queue.lock(root.dataset.locked); else queue.push();
+const firstOpen = page.rows.findIndex((row) => !page.sheet.calls[row.dataset.fault]);
+page.current = Math.max(0, firstOpen);
+walk.at = firstOpen < 0 && walk.way === 'stations' ? 'case' : page.rows[page.current].dataset.at;
+show();
+opening.then((opened) => {
+  page.opened = opened;
+  opened.onSwing = [() => { show(); page.say(`swing ${opened.swings[opened.swing].name}`); }];
+  if (walk.way === 'stations' && walk.at !== 'case') opened.goTo(walk.at);
   show();
+  if (opened.canvases.length) page.aids = new Aids(opened, find('[data-aid]') ?? document.createElement('select'), { list: () => page.sheet.aids, set: (aids) => page.set('aids', aids), say: page.say, locked });
   root.dataset.ready = '';
+  keepOffline(root, opened);
 }).catch((error) => { find('.films').textContent = error.message; });
+activity.start();

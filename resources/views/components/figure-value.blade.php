@@ -1,11 +1,12 @@
 {{-- One coefficient with its interval, greyed where there are too few cases to say. --}}
 @props(['figure', 'digits' => 2, 'percent' => false, 'n' => null])
 @php
-    $show = fn (?float $v) => $v === null ? '' : ($percent ? number_format(100 * $v, 0) : number_format($v, $digits));
+    $show = fn (?float $v) => $v === null ? '' : str_replace('-', '−', $percent ? number_format(100 * $v, 0) : number_format($v, $digits));
+    $to = ($figure['low'] ?? 0) < 0 ? ' to ' : '–';
     $thin = ($n !== null && $n < 10) || ($figure['low'] ?? null) === null || ($figure['high'] - $figure['low']) > ($percent || abs($figure['high']) <= 1 ? 0.5 : 3);
 @endphp
 @if(($figure['estimate'] ?? null) === null)
     <span class="thin" title="{{ $figure['reason'] ?? '' }}">undefined: {{ $figure['reason'] ?? 'not computed' }}</span>
 @else
-    <span @class(['thin' => $thin]) title="{{ $thin ? 'too few cases to say' : ($figure['method'] ?? '') }}"><b>{{ $show($figure['estimate']) }}{{ $percent ? ' %' : '' }}</b>@if(($figure['low'] ?? null) !== null) <span class="quiet small">{{ $show($figure['low']) }}–{{ $show($figure['high']) }}</span>@endif</span>
+    <span @class(['thin' => $thin]) title="{{ $thin ? 'too few cases to say' : ($figure['method'] ?? '') }}"><b>{{ $show($figure['estimate']) }}{{ $percent ? ' %' : '' }}</b>@if(($figure['low'] ?? null) !== null) <span class="quiet small" style="white-space: nowrap">{{ $show($figure['low']) }}{{ $to }}{{ $show($figure['high']) }}</span>@endif</span>
 @endif

@@ -1,8 +1,8 @@
 {{-- Film or figure, ribbon, transport, trace and foot map on one clock. Expects $evidence (a URL), $film, $trace (booleans), $traceTitle. --}}
 <div class="films">
     @if($film)
-        <figure><figcaption>face-on</figcaption><canvas data-view="face-on" role="img" aria-label="The golfer seen face-on"></canvas></figure>
-        <figure><figcaption>down the line</figcaption><canvas data-view="down-the-line" role="img" aria-label="The golfer seen from behind, along the target line"></canvas></figure>
+        <figure><figcaption><b>face-on</b> <span data-caption></span></figcaption><div><canvas data-view="face-on" role="img" aria-label="The golfer seen face-on"></canvas></div></figure>
+        <figure><figcaption><b>down the line</b> <span data-caption></span></figcaption><div><canvas data-view="down-the-line" role="img" aria-label="The golfer seen from behind, along the target line"></canvas></div></figure>
     @else
         <div class="hidden-evidence" style="grid-column: 1 / -1"><p><b>Trace only</b><br>There is no film for this case.</p></div>
     @endif
@@ -15,7 +15,10 @@
     <button type="button" data-do="frame-on" title="one frame on (→)" aria-label="one frame on">→</button>
     <button type="button" data-do="station-on" title="next station (Shift+→)" aria-label="next station">⇥</button>
     <button type="button" data-do="speed" title="speed (S)" aria-label="speed">1</button>
+    @if($film)<button type="button" data-do="feet" title="near to the feet, or the whole picture (=)" aria-pressed="false">feet</button>@endif
     <output data-clock aria-live="off"></output>
+    @if($film && empty($locked))<select class="aid-menu" data-aid aria-label="Drawing aids"><option value="">draw …</option><option value="plumb">plumb line</option><option value="hips">hips at address</option><option value="foot">a foot at address</option><option value="angle">angle of a foot</option><option value="heel">height of a heel</option><option value="last">take the last away</option><option value="all">take all away</option></select>@endif
+    @if(! empty($swings))<div class="swings" role="group" aria-label="Swings of the case">@foreach($swings as $s)<button type="button" data-swing="{{ $s['url'] }}" aria-pressed="{{ $loop->first ? 'true' : 'false' }}">{{ $s['name'] }}</button>@endforeach <kbd data-key="swing">\</kbd></div>@endif
 </div>
 <div class="lower">
     @if($trace)

@@ -215,7 +215,7 @@ it('has analytic errors close to a jackknife over cases', function (string $name
 it('reads PABAK and the indices off the two by two table', function () {
     // Byrt, Bishop & Carlin's relations: κ = (PABAK − PI² + BI²)/(1 − PI² + BI²).
     foreach ([[[20, 5], [10, 15]], [[80, 4], [6, 10]], [[45, 15], [25, 15]]] as $table) {
-        $k = new CohenKappa($table);
+        $k = new CohenKappa(array_merge(...$table));
         $pi = $k->prevalenceIndex();
         $bi = $k->biasIndex();
         expect($k->kappa()->estimate)->toEqualWithDelta(($k->pabak()->estimate - $pi ** 2 + $bi ** 2) / (1 - $pi ** 2 + $bi ** 2), 1e-12);

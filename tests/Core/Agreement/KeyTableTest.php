@@ -1,8 +1,11 @@
 <?php
 
 use Core\Agreement\CaseBootstrap;
+use Core\Agreement\Confidence;
 use Core\Agreement\Distribution;
+use Core\Agreement\KeyBootstrap;
 use Core\Agreement\KeyTable;
+use Core\Agreement\Resample;
 use Core\Agreement\Study;
 use Core\Agreement\StudyOptions;
 use Core\Agreement\Wilson;
@@ -21,7 +24,7 @@ function keyTable(int $tp, int $fn, int $fp, int $tn): KeyTable
 }
 
 it('computes the proportions with Wilson intervals', function () {
-    $f = keyTable(18, 2, 5, 25)->figures(0.95, null);
+    $f = keyTable(18, 2, 5, 25)->figures();
     expect($f['sensitivity']->estimate)->toBe(0.9)->and($f['specificity']->estimate)->toEqualWithDelta(25 / 30, 1e-12)
         ->and($f['ppv']->estimate)->toEqualWithDelta(18 / 23, 1e-12)->and($f['npv']->estimate)->toEqualWithDelta(25 / 27, 1e-12)
         ->and($f['youden']->estimate)->toEqualWithDelta(0.9 + 25 / 30 - 1, 1e-12)
@@ -35,17 +38,17 @@ it('gives Wilson\'s interval as Newcombe (1998, table I) prints it', function (i
 })->with([[81, 263, 0.2553, 0.3662], [15, 148, 0.0624, 0.1605], [0, 20, 0.0, 0.1611], [1, 29, 0.0061, 0.1718]]);
 
 it('separates sensitivity from leaning by signal detection with the log-linear correction', function () {
-    $f = keyTable(18, 2, 5, 25)->figures(0.95, null);
+    $f = keyTable(18, 2, 5, 25)->figures();
     $h = Distribution::normalQuantile(18.5 / 21);
     $fa = Distribution::normalQuantile(5.5 / 31);
     expect($f['d_prime']->estimate)->toEqualWithDelta($h - $fa, 1e-12)->and($f['criterion']->estimate)->toEqualWithDelta(-($h + $fa) / 2, 1e-12)
         ->and($f['criterion']->se)->toEqualWithDelta($f['d_prime']->se / 2, 1e-12)
-        ->and(keyTable(20, 0, 0, 30)->figures(0.95, null)['d_prime']->estimate)->toBeFloat()->toBeLessThan(6.0);
+        ->and(keyTable(20, 0, 0, 30)->figures()['d_prime']->estimate)->toBeFloat()->toBeLessThan(6.0);
 });
 
 it('leans high for who over-calls and low for who under-calls', function () {
-    expect(keyTable(19, 1, 20, 10)->figures(0.95, null)['criterion']->high)->toBeLessThan(0.0)
-        ->and(keyTable(6, 14, 0, 30)->figures(0.95, null)['criterion']->low)->toBeGreaterThan(0.0);
+    expect(keyTable(19, 1, 20, 10)->figures()['criterion']->high)->toBeLessThan(0.0)
+        ->and(keyTable(6, 14, 0, 30)->figures()['criterion']->low)->toBeGreaterThan(0.0);
 });
 
 it('scores confidence: sure and right is 0, sure and wrong is 1, a coin is a quarter', function () {
@@ -55,26 +58,54 @@ it('scores confidence: sure and right is 0, sure and wrong is 1, a coin is a qua
             $t->add($i, $called, $true, $confidence);
         }
 
-        return $t->figures(0.95, null)['brier']->estimate;
+        return $t->figures()['brier']->estimate;
     };
     expect($brier([[true, true, 1.0], [false, false, 1.0]]))->toBe(0.0)->and($brier([[true, false, 1.0], [false, true, 1.0]]))->toBe(1.0)
         ->and($brier([[true, false, 0.5], [false, false, 0.5]]))->toBe(0.25)->and($brier([[false, true, 0.8]]))->toEqualWithDelta(0.64, 1e-12);
 });
 
 it('is undefined where the key or the rater leaves a margin empty', function () {
-    $f = keyTable(0, 0, 3, 7)->figures(0.95, null);
+    $f = keyTable(0, 0, 3, 7)->figures();
     expect($f['sensitivity']->reason)->toContain('no positive')->and($f['youden']->estimate)->toBeNull()->and($f['d_prime']->estimate)->toBeNull()->and($f['mcc']->estimate)->toBeNull()
-        ->and(keyTable(0, 3, 0, 7)->figures(0.95, null)['ppv']->reason)->toBe('nothing was called positive')
-        ->and(keyTable(2, 0, 0, 0)->figures(0.95, null)['specificity']->reason)->toContain('no negative')
+        ->and(keyTable(0, 3, 0, 7)->figures()['ppv']->reason)->toBe('nothing was called positive')
+        ->and(keyTable(2, 0, 0, 0)->figures()['specificity']->reason)->toContain('no negative')
         ->and($f['brier']->reason)->toBe('no confidence was stated');
 });
 
 it('resamples cases for Youden and Matthews, and for everything when items are pooled', function () {
-    $boot = new CaseBootstrap(50, 600, 1);
-    $f = keyTable(18, 2, 5, 25)->figures(0.95, $boot);
-    expect($f['mcc']->method)->toBe('bca')->and($f['mcc']->low)->toBeLessThan($f['mcc']->estimate)->and($f['mcc']->high)->toBeGreaterThan($f['mcc']->estimate)
-        ->and($f['sensitivity']->method)->toBe('wilson')
-        ->and(keyTable(18, 2, 5, 25)->figures(0.95, $boot, true)['sensitivity']->method)->toBe('bca');
+    $tables = ['x' => keyTable(18, 2, 5, 25), 'y' => keyTable(10, 10, 3, 27)];
+    $plain = array_map(static fn (KeyTable $t): array => $t->figures(), $tables);
+    $one = (new KeyBootstrap($tables, false, new CaseBootstrap(50, 600, 1)))->intervals($plain, new Confidence);
+    $all = (new KeyBootstrap($tables, true, new CaseBootstrap(50, 600, 1)))->intervals($plain, new Confidence);
+    foreach (['x', 'y'] as $rater) {
+        expect($plain[$rater]['mcc']->method)->toBe('jackknife')
+            ->and($one[$rater]['mcc']->method)->toBe('bca')->and($one[$rater]['mcc']->low)->toBeLessThan($one[$rater]['mcc']->estimate)->and($one[$rater]['mcc']->high)->toBeGreaterThan($one[$rater]['mcc']->estimate)
+            ->and($one[$rater]['mcc']->se)->toEqualWithDelta($plain[$rater]['mcc']->se, 0.02)
+            ->and($one[$rater]['sensitivity']->method)->toBe('wilson')
+            ->and($all[$rater]['sensitivity']->method)->toBe('bca')->and($all[$rater]['youden']->low)->toBe($one[$rater]['youden']->low);
+    }
+});
+
+it('resamples as one would by drawing the cases one by one', function () {
+    $tables = ['x' => keyTable(18, 2, 5, 25), 'y' => keyTable(10, 10, 3, 27), 'z' => keyTable(1, 19, 29, 1)];
+    $boot = new CaseBootstrap(50, 40, 7);
+    $figures = (new KeyBootstrap($tables, false, $boot))->intervals(array_map(static fn (KeyTable $t): array => $t->figures(), $tables), new Confidence(0.9));
+    foreach ($tables as $rater => $table) {
+        $values = [];
+        for ($b = 1; $b <= 40; $b++) {
+            $draw = $boot->draw($b);
+            $again = new KeyTable;
+            for ($j = 0; $j < count($draw); $j += 2) {
+                for ($t = 0; $t < $draw[$j + 1]; $t++) {
+                    $cell = $table->byCase()[$draw[$j]];
+                    $again->add(1000 * $t + $draw[$j], $cell === 1 || $cell === 1 << 30, $cell < 1 << 30);
+                }
+            }
+            $values[] = $again->figures()['mcc']->estimate;
+        }
+        $expected = Resample::bca($table->figures()['mcc']->estimate, array_values(array_filter($values, is_float(...))), array_column($table->leaveOneOut(false), 1), 0.9, 40);
+        expect($figures[$rater]['mcc']->low)->toEqualWithDelta($expected->low, 1e-12)->and($figures[$rater]['mcc']->high)->toEqualWithDelta($expected->high, 1e-12);
+    }
 });
 
 it('scores every rater against the key, leaving out cases without one', function () {

@@ -50,16 +50,16 @@ it('gives the published figures of Krippendorff\'s table with missing ratings', 
 ]);
 
 it('gives Cohen\'s kappa and its standard error of the two by two table', function () {
-    $kappa = (new CohenKappa([[20, 5], [10, 15]]))->kappa();
+    $kappa = (new CohenKappa([20, 5, 10, 15]))->kappa();
     expect($kappa->estimate)->toEqualWithDelta(0.4, 1e-6)->and($kappa->se)->toEqualWithDelta(0.126996, 1e-6)
         ->and($kappa->low)->toEqualWithDelta(0.4 - 1.959963985 * 0.126996, 1e-5);
 });
 
 it('explains a kappa by prevalence and bias', function () {
-    $k = new CohenKappa([[40, 9], [6, 45]]);
+    $k = new CohenKappa([40, 9, 6, 45]);
     expect($k->agreement())->toEqualWithDelta(0.85, 1e-12)->and($k->pabak()->estimate)->toEqualWithDelta(0.70, 1e-12)
         ->and($k->prevalenceIndex())->toEqualWithDelta(-0.05, 1e-12)->and($k->biasIndex())->toEqualWithDelta(0.03, 1e-12)
-        ->and((new CohenKappa([[1, 0, 0], [0, 1, 0], [0, 0, 1]]))->prevalenceIndex())->toBeNull();
+        ->and((new CohenKappa([1, 0, 0, 0, 1, 0, 0, 0, 1]))->prevalenceIndex())->toBeNull();
 });
 
 it('makes Conger\'s kappa of two raters their Cohen\'s kappa', function () {

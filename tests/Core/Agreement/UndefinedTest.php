@@ -80,7 +80,7 @@ it('uses the first occasion for everything but agreement with oneself', function
     }
     $block = undefinedBlock($set);
     expect($block['coefficients']['percent_agreement']['estimate'])->toBe(1.0)
-        ->and($block['self'])->toHaveCount(1)->and($block['self'][0]['rater'])->toBe('x')->and($block['self'][0]['percent_agreement'])->toBe(0.5)->and($block['self'][0]['cohen_kappa']['estimate'])->toBe(0.0);
+        ->and($block['self'])->toHaveCount(1)->and($block['self'][0]['rater'])->toBe('x')->and($block['self'][0]['percent_agreement']['estimate'])->toBe(0.5)->and($block['self'][0]['cohen_kappa']['estimate'])->toBe(0.0);
 });
 
 it('refuses a second rating on the same occasion and a value outside the declared ones', function () {
@@ -89,4 +89,75 @@ it('refuses a second rating on the same occasion and a value outside the declare
         ->and(fn () => undefinedBlock($set, ['categories' => ['p']]))->toThrow(CoreException::class, "the value 'a' of case 'c001' is not among --categories")
         ->and(fn () => new StudyOptions(confidence: 1.0))->toThrow(CoreException::class)
         ->and(Study::declared('p, a,p'))->toBe(['a', 'p']);
+});
+
+it('means the defined pairs for Light, counts the others, and has none where no pair has a kappa', function () {
+    $some = undefinedBlock(ratings(['a' => 'p p a a', 'b' => 'p a a a', 'c' => 'p p p p', 'd' => '. . . p']));
+    $defined = array_filter(array_map(static fn (array $p): ?float => $p['cohen_kappa']['estimate'], $some['pairs']), is_float(...));
+    expect($some['undefined_pairs'])->toBe(6 - count($defined))->toBeGreaterThan(0)->and($some['coefficients']['light_kappa']['estimate'])->toEqualWithDelta(array_sum($defined) / count($defined), 1e-12);
+    $none = undefinedBlock(ratings(['a' => 'p p', 'b' => 'p p']));
+    expect($none['coefficients']['light_kappa'])->toBe(['estimate' => null, 'reason' => 'no pair of raters has a defined kappa'])->and($none['undefined_pairs'])->toBe(1)
+        ->and($none['raters_vs_rest'][0]['mean_kappa']['reason'])->toBe('no pair with this rater has a defined kappa')
+        ->and(undefinedBlock(ratings(['a' => 'p . a', 'b' => '. p .']))['coefficients']['light_kappa']['reason'])->toBe('fewer than two ratings on every case');
+});
+
+it('gives every figure on numbers null with a reason where there is nothing to compute it from', function (string $scale, array $rows) {
+    $set = new RatingSet(Core\Agreement\Scale::from($scale));
+    foreach ($rows as $rater => $row) {
+        foreach (explode(' ', $row) as $i => $v) {
+            $set->add("c$i", '', (string) $rater, $v === '.' ? '' : $v);
+        }
+    }
+    $block = undefinedBlock($set);
+    foreach ($block['coefficients'] as $figure) {
+        expect($figure['estimate'] === null ? $figure['reason'] !== '' : is_finite($figure['estimate']))->toBeTrue();
+    }
+    expect($block['coefficients']['krippendorff_alpha']['estimate'])->toBeNull()->and(json_encode($block, JSON_THROW_ON_ERROR))->toBeString();
+})->with(['ordinal', 'interval', 'ratio'])->with([
+    'all the same' => [['a' => '3 3 3', 'b' => '3 3 3']], 'never two' => [['a' => '1 . 2', 'b' => '. 2 .']], 'one case, the same' => [['a' => '2', 'b' => '2']], 'all zero' => [['a' => '0 0', 'b' => '0 0']],
+]);
+
+it('compares zeros on a ratio scale', function () {
+    $set = new RatingSet(Core\Agreement\Scale::Ratio);
+    foreach (['a' => '0 0 5 4', 'b' => '0 1 5 5'] as $rater => $row) {
+        foreach (explode(' ', $row) as $i => $v) {
+            $set->add("c$i", '', $rater, $v);
+        }
+    }
+    // 0 against 1 differs wholly, 0 against 0 not at all.
+    expect(undefinedBlock($set)['coefficients']['krippendorff_alpha']['estimate'])->toBeGreaterThan(0.3)->toBeLessThan(0.9);
+});
+
+it('has no interval of zero width where raters never differ on a category, or always do', function (int $bootstrap) {
+    $specific = static fn (array $rows): array => (array) undefinedBlock(ratings($rows), ['bootstrap' => $bootstrap])['specific_agreement'];
+    $same = $specific(['a' => 'p p a a p a p a', 'b' => 'p p a a p a p a']);
+    expect($same['p']['estimate'])->toBe(1.0)->and($same['p']['low'])->toBeLessThan(0.9)->and($same['p']['method'])->toBe('perfect-agreement bound');
+    $never = $specific(['a' => 'p a a a a a a x', 'b' => 'a a a a a a x a']);
+    expect($never['p']['estimate'])->toBe(0.0)->and($never['p']['high'])->toBeGreaterThan(0.1)->and($never['x']['low'])->toBe(0.0);
+})->with([0, 200]);
+
+it('keeps "cannot tell" apart from ranks, and makes names of all for the three-way figures', function () {
+    $set = new RatingSet(Core\Agreement\Scale::Ordinal, '?');
+    foreach (['a' => '1 2 3 ? 2 3.0', 'b' => '1 2 ? ? 3 3'] as $rater => $row) {
+        foreach (explode(' ', $row) as $i => $v) {
+            $set->add("c$i", '', $rater, $v);
+        }
+    }
+    $block = undefinedBlock($set, ['cannotTell' => '?']);
+    expect($block['categories'])->toBe(['1', '2', '3'])->and($block['ratings'])->toBe(9)->and($block['coefficients'])->toHaveKey('gwet_ac2')
+        ->and($block['three_way']['categories'])->toBe(['1', '2', '3', '?'])->and($block['three_way']['coefficients'])->toHaveKey('gwet_ac1')
+        ->and($block['three_way']['coefficients']['percent_agreement']['estimate'])->toEqualWithDelta(4 / 6, 1e-12)
+        ->and(fn () => (new RatingSet(Core\Agreement\Scale::Ordinal))->add('c', '', 'a', '?'))->toThrow(CoreException::class, "'?' is no decimal number");
+});
+
+it('weighs agreement with oneself over the categories of the item, not only those one used', function () {
+    $set = new RatingSet(Core\Agreement\Scale::Ordinal);
+    foreach (['1 1', '1 2', '2 2', '2 1', '1 1', '2 2'] as $i => $pair) {
+        [$one, $two] = explode(' ', $pair);
+        $set->add("c$i", '', 'a', $one, '1');
+        $set->add("c$i", '', 'a', $two, '2');
+        $set->add("c$i", '', 'b', (string) (1 + $i % 5));
+    }
+    $kappa = (new Core\Agreement\CohenKappa([2, 1, 0, 0, 0, 1, 2, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0], new Core\Agreement\Confidence, Core\Agreement\Weights::linear([1.0, 2.0, 3.0, 4.0, 5.0])))->kappa();
+    expect(undefinedBlock($set, ['weights' => 'linear'])['self'][0]['cohen_kappa']['estimate'])->toEqualWithDelta($kappa->estimate, 1e-12);
 });

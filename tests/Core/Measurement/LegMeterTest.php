@@ -1,5 +1,6 @@
 <?php
 
+use Core\Measurement\Difference;
 use Core\Measurement\Evidence;
 use Core\Measurement\Illustration;
 use Core\Measurement\Measure;
@@ -145,9 +146,9 @@ it('knows a golfer\'s own spread and what a change between two series is worth',
     expect($before->mean)->toBe(72.0)->and($before->sd)->toEqualWithDelta(1.633, 1e-3)->and(Spread::of([70.0]))->toBeNull();
     // Welch: se = sqrt(8/3/4 + 1/3) = 1, ν = 1/((2/3)²/3 + (1/3)²/2) = 4.909…
     expect(Spread::degrees($before, $after))->toEqualWithDelta(1 / ((2 / 3) ** 2 / 3 + (1 / 3) ** 2 / 2), 1e-9);
-    $change = Spread::change($before, $after, 2.58, 1.0);
-    expect($change['change'])->toBe(8.0)->and($change['uncertainty'])->toEqualWithDelta(hypot(2.58, 1.0), 1e-9)->and($change['verdict'])->toBe('more');
-    expect(Spread::change($before, Spread::of([73.0, 72.5]), 3.0, 1.0)['verdict'])->toBe('no change beyond the spread');
+    $change = Difference::ofSeries($before, $after, 2.58, 1.0);
+    expect($change->change)->toBe(8.0)->and($change->uncertainty)->toEqualWithDelta(hypot(2.58, 1.0), 1e-9)->and($change->isBeyond())->toBeTrue();
+    expect(Difference::ofSeries($before, Spread::of([73.0, 72.5]), 3.0, 1.0)->isBeyond())->toBeFalse();
     $swing = fn (float $v, ?string $side = null): Measurements => new Measurements(['recentre_lead' => $side === null ? Measured::value('ms', $v, 2.0) : Measured::censored('ms', $side, $v, 2.0, 'later than impact')]);
     expect(Spread::ofSwings([$swing(10.0), $swing(20.0), $swing(-250.0, 'below')], Measure::RecentreLead)->n)->toBe(2);
 });

@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\Round;
+use App\Queries\Codebooks;
+use App\Queries\RoundRatings;
+use Core\Format\AgreementCsv;
+use Core\Format\CsvWriter;
+use Core\Version;
+use ZipArchive;
+
+/**
+ * A published round as open files: ratings and key as agreement:compute reads them, every figure as one tidy table and as
+ * JSON with what it was computed from, and the tables' schema. Raters go by number.
+ */
+final readonly class ExportRound
+{
+    private const FIELDS = [
+        'ratings' => ['case' => 'string', 'item' => 'string', 'rater' => 'string', 'value' => 'string', 'occasion' => 'integer', 'confidence' => 'number'],
+        'key' => ['case' => 'string', 'item' => 'string', 'value' => 'string'],
+        'results' => ['item' => 'string', 'kind' => 'string', 'figure' => 'string', 'a' => 'string', 'b' => 'string', 'n' => 'integer', 'estimate' => 'number', 'se' => 'number', 'low' => 'number', 'high' => 'number', 'method' => 'string', 'reason' => 'string'],
+    ];
+
+    public function __construct(private ComputeResult $compute, private Codebooks $codebooks)
+    {
+    }
+
+    /**
+     * @param  string  $path  of the zip to write
+     *
+     * @throws ActionException
+     */
+    public function __invoke(Round $round, string $path): void
+    {
+        $ratings = RoundRatings::of($round, $this->codebooks);
+        $result = ($this->compute)($round);
+        /** @var array{study: array{items: list<array<string, mixed>>, pooled: array<string, mixed>|null}, against_key: list<array<string, mixed>>} $figures */
+        $figures = $result->results;
+        $tables = [
+            'ratings' => $this->csv('ratings', $ratings->rows),
+            'key' => $this->csv('key', $ratings->key),
+            'results' => CsvWriter::row(AgreementCsv::HEADER),
+        ];
+        foreach ($figures['study']['items'] as $item) {
+            $name = $item['item'] ?? '';
+            foreach (AgreementCsv::rows(is_string($name) ? $name : '', $item) as $row) {
+                $tables['results'] .= CsvWriter::row($row);
+            }
+        }
+        foreach (AgreementCsv::rows('(pooled)', [...($figures['study']['pooled'] ?? []), 'against_key' => $figures['against_key']]) as $row) {
+            $tables['results'] .= CsvWriter::row($row);
+        }
+        $options = RoundRatings::options();
+        $provenance = [
+            'version' => Version::CURRENT, 'round' => $round->name, 'published_at' => $round->published_at?->toIso8601String(), 'key_version' => $round->keyVersion?->number,
+            'options' => ['scale' => 'nominal', 'categories' => $options->categories, 'cannot_tell' => $options->cannotTell, 'positive' => $options->positive, 'bootstrap' => $options->bootstrap, 'seed' => $options->seed, 'confidence' => $options->confidence->level],
+            'input' => ['ratings_sha256' => hash('sha256', $tables['ratings']), 'key_sha256' => hash('sha256', $tables['key']), 'round_checksum' => $result->inputs_checksum],
+            'unscored_raters' => $ratings->unscored, 'left_out_of_scoring' => $ratings->left,
+        ];
+        $zip = new ZipArchive;
+        if ($zip->open($path, ZipArchive::CREATE | ZipArchive::OVERWRITE) !== true) {
+            throw new ActionException('The export could not be written.');
+        }
+        foreach ($tables as $name => $text) {
+            $zip->addFromString("$name.csv", $text);
+        }
+        $zip->addFromString('results.json', self::json([...$figures['study'], 'against_key' => $figures['against_key'], 'provenance' => $provenance]));
+        $zip->addFromString('datapackage.json', self::json([
+            'name' => 'verified-consensus-round', 'profile' => 'tabular-data-package', 'version' => Version::CURRENT,
+            'resources' => array_map(static fn (string $name, array $fields): array => [
+                'name' => $name, 'path' => "$name.csv", 'profile' => 'tabular-data-resource', 'encoding' => 'utf-8', 'hash' => 'sha256:'.hash('sha256', $tables[$name]),
+                'schema' => ['fields' => array_map(static fn (string $field, string $type): array => ['name' => $field, 'type' => $type], array_keys($fields), $fields), 'missingValues' => ['']],
+            ], array_keys(self::FIELDS), self::FIELDS),
+        ]));
+        if (! $zip->close()) {
+            throw new ActionException('The export could not be finished: the disk may be full.');
+        }
+    }
+
+    /** @param  list<list<string|float|null>>  $rows */
+    private function csv(string $table, array $rows): string
+    {
+        return CsvWriter::row(array_keys(self::FIELDS[$table])).implode('', array_map(CsvWriter::row(...), $rows));
+    }
+
+    /** @param  array<string, mixed>  $of */
+    private static function json(array $of): string
+    {
+        return json_encode($of, JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR);
+    }
+}

@@ -1,0 +1,121 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Casts\PackedFloats;
+use App\Film\FilmFiles;
+use Core\Film\FilmFacts;
+use Core\Motion\View;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+
+/**
+ * One view of a swing as filmed: the original as it came, and a stream of constant rate made from it.
+ *
+ * @property int $id
+ * @property string $public_id
+ * @property int $recording_id
+ * @property string $view
+ * @property string $name
+ * @property int $bytes
+ * @property int $received
+ * @property int $slowed  how many times slower than life the file plays
+ * @property ?string $container
+ * @property ?string $checksum  of the original, SHA-256
+ * @property string $state
+ * @property float $progress
+ * @property ?string $message
+ * @property int $attempts
+ * @property ?Carbon $beat_at
+ * @property ?array<string, mixed> $facts
+ * @property ?float $rate_hz
+ * @property ?int $frames
+ * @property ?int $width
+ * @property ?int $height
+ * @property list<float> $taken  when the picture of each frame was taken, s from the first
+ * @property array<string, int> $stills  frame by station code
+ * @property float $offset_s  where the first frame stands by the recording's clock
+ * @property float $drift_ppm
+ * @property ?float $clock_uncertainty_s
+ * @property ?string $clock_by
+ * @property list<array{film: float, trace: float, code: ?string, u: float}> $clock_events
+ * @property Recording $recording
+ * @property Carbon $created_at
+ */
+final class Film extends Model
+{
+    protected $fillable = ['public_id', 'recording_id', 'view', 'name', 'bytes', 'received', 'slowed', 'container', 'checksum', 'state', 'progress', 'message', 'attempts', 'beat_at', 'facts', 'rate_hz', 'frames', 'width', 'height', 'taken', 'stills', 'offset_s', 'drift_ppm', 'clock_uncertainty_s', 'clock_by', 'clock_events'];
+
+    protected $attributes = ['state' => 'arriving', 'received' => 0, 'slowed' => 1, 'progress' => 0, 'attempts' => 0, 'stills' => '{}', 'clock_events' => '[]', 'offset_s' => 0.0, 'drift_ppm' => 0.0];
+
+    protected static function booted(): void
+    {
+        self::creating(static function (Film $film): void {
+            $film->public_id ??= Str::lower(Str::random(26));
+        });
+        self::deleted(static fn (Film $film) => DB::afterCommit(static fn () => app(FilmFiles::class)->forget($film)));
+    }
+
+    public function getRouteKeyName(): string
+    {
+        return 'public_id';
+    }
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['bytes' => 'integer', 'received' => 'integer', 'progress' => 'float', 'beat_at' => 'datetime', 'facts' => 'array', 'rate_hz' => 'float', 'taken' => PackedFloats::class, 'stills' => 'array', 'offset_s' => 'float', 'drift_ppm' => 'float', 'clock_uncertainty_s' => 'float', 'clock_events' => 'array'];
+    }
+
+    /** @return BelongsTo<Recording, $this> */
+    public function recording(): BelongsTo
+    {
+        return $this->belongsTo(Recording::class);
+    }
+
+    public function isReady(): bool
+    {
+        return $this->state === 'ready';
+    }
+
+    public function coreView(): View
+    {
+        return View::from($this->view);
+    }
+
+    /** Where a part of the film is kept on the films disk. */
+    public function path(string $part): string
+    {
+        return "{$this->public_id}/$part";
+    }
+
+    /** The recording's time of a time by the film, s. */
+    public function toRecording(float $t): float
+    {
+        return $this->offset_s + $t * (1.0 + 1e-6 * $this->drift_ppm);
+    }
+
+    public function fromRecording(float $t): float
+    {
+        return ($t - $this->offset_s) / (1.0 + 1e-6 * $this->drift_ppm);
+    }
+
+    /** What the file said of itself, in a line. */
+    public function describe(): string
+    {
+        $f = $this->facts ?? [];
+
+        return sprintf('%s, %d × %d, %s frames a second%s%s', strtoupper((string) ($f['codec'] ?? 'film')), $this->width, $this->height, rtrim(rtrim(number_format((float) $this->rate_hz, 2), '0'), '.'), ($f['uneven'] ?? false) ? ', uneven' : '', ($f['rotation'] ?? 0) !== 0 ? ', turned upright' : '');
+    }
+
+    /** @return array<string, mixed> */
+    public static function factsOf(FilmFacts $facts): array
+    {
+        return ['codec' => $facts->codec, 'width' => $facts->width, 'height' => $facts->height, 'rotation' => $facts->rotation, 'pictures' => count($facts->times), 'duration_s' => round($facts->durationS(), 4), 'uneven' => $facts->isUneven()];
+    }
+}

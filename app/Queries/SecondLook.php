@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries;
+
+use App\Actions\MeasureRecording;
+use App\Models\CaseSwing;
+use App\Models\Reading;
+use App\Models\Recording;
+use App\Models\RoundCase;
+use Core\Measurement\Measure;
+
+/** What only the second look at a case shows: what the ball did, and what was measured. Never a verdict, never a key. */
+final class SecondLook
+{
+    /** The measures shown, in the order of work. */
+    private const SHOWN = [Measure::SetupShare, Measure::TrailPeak, Measure::TrailPeakAt, Measure::TopShare, Measure::RecentreLead, Measure::LevelShare, Measure::ImpactShare, Measure::Fallback, Measure::FinishShare, Measure::Rise, Measure::Tempo];
+
+    public function __construct(private readonly MeasureRecording $measure)
+    {
+    }
+
+    /** @return list<array{name: string, says: string, numbers: list<array{label: string, value: string, uncertainty: string, unit: string}>}> of each swing; none at the blind stage */
+    public function of(Reading $reading): array
+    {
+        if ($reading->stage !== Reading::REVEAL) {
+            return [];
+        }
+
+        return array_values($reading->case->swings->map(fn (CaseSwing $s): array => [
+            'name' => $reading->case->kind === RoundCase::SINGLE ? '' : $reading->case->swingName($s),
+            'says' => $s->recording->flight()?->words() ?? 'what the ball did was not written down',
+            'numbers' => $reading->case->shows_trace ? $this->numbers($s->recording) : [],
+        ])->all());
+    }
+
+    /** @return list<array{label: string, value: string, uncertainty: string, unit: string}> */
+    private function numbers(Recording $recording): array
+    {
+        $numbers = [];
+        $found = ($this->measure)($recording)->measurements;
+        foreach (self::SHOWN as $m) {
+            $one = $found[$m->value] ?? [];
+            if (is_numeric($one['value'] ?? null)) {
+                $numbers[] = ['label' => $m->label(), 'value' => str_replace('-', '−', number_format((float) $one['value'], abs((float) $one['value']) < 5 ? 2 : 0)), 'uncertainty' => number_format((float) ($one['uncertainty'] ?? 0), (float) ($one['uncertainty'] ?? 0) < 1 ? 2 : 1), 'unit' => (string) ($one['unit'] ?? $m->unit())];
+            }
+        }
+
+        return $numbers;
+    }
+}

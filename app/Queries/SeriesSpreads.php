@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries;
+
+use App\Models\Recording;
+use Core\Measurement\Measure;
+use Core\Measurement\Spread;
+use Core\Motion\Station;
+use Illuminate\Database\Eloquent\Collection;
+
+/** The swings of a golfer's series, and how far its measures spread from swing to swing, cold ones set aside. */
+final class SeriesSpreads
+{
+    /** @return Collection<int, Recording>|null null where the recording belongs to no series */
+    public function swings(Recording $recording): ?Collection
+    {
+        return $recording->series === null ? null : Recording::query()->where('golfer_id', $recording->golfer_id)->where('series', $recording->series)->with('measured')->orderBy('id')->get();
+    }
+
+    /**
+     * @param  iterable<Recording>|null  $series
+     * @return array<string, Spread> by measure, or measure@STATION
+     */
+    public function of(?iterable $series): array
+    {
+        $sets = self::warm($series ?? []);
+        $out = [];
+        foreach (Measure::cases() as $measure) {
+            $names = $measure->isByStation() ? array_map(static fn (Station $s): string => $s->value, Station::cases()) : [null];
+            foreach ($names as $code) {
+                $spread = Spread::of(self::values($sets, $measure, $code));
+                if ($spread !== null) {
+                    $out[$measure->value.($code === null ? '' : "@$code")] = $spread;
+                }
+            }
+        }
+
+        return $out;
+    }
+
+    /**
+     * @param  iterable<Recording>  $series
+     * @return list<array<string, mixed>> measurements of each
+     */
+    private static function warm(iterable $series): array
+    {
+        $out = [];
+        foreach ($series as $recording) {
+            if (! $recording->is_cold && $recording->measured !== null) {
+                $out[] = $recording->measured->measurements;
+            }
+        }
+
+        return $out;
+    }
+
+    /**
+     * @param  list<array<string, mixed>>  $sets
+     * @return list<float>
+     */
+    private static function values(array $sets, Measure $measure, ?string $code): array
+    {
+        $values = [];
+        foreach ($sets as $set) {
+            $m = $set[$measure->value] ?? [];
+            $m = $code === null ? $m : ($m[$code] ?? []);
+            if (is_numeric($m['value'] ?? null) && ! isset($m['censored'])) {
+                $values[] = (float) $m['value'];
+            }
+        }
+
+        return $values;
+    }
+}

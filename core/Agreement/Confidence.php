@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Agreement;
+
+use Core\CoreException;
+
+/** How sure an interval is meant to be, with the quantiles that follow, each found once. */
+final class Confidence
+{
+    /** Φ⁻¹((1 + level)/2) */
+    public readonly float $z;
+
+    /** @var array<int, float> */
+    private array $t = [];
+
+    /**
+     * @param  float  $level  in (0, 1)
+     *
+     * @throws CoreException when it is not
+     */
+    public function __construct(public readonly float $level = 0.95)
+    {
+        if (is_nan($level) || $level <= 0.0 || $level >= 1.0) {
+            throw new CoreException('confidence must lie between 0 and 1');
+        }
+        $this->z = Distribution::normalQuantile(0.5 + $level / 2);
+    }
+
+    /** Student's quantile at (1 + level)/2 with $df ≥ 1 degrees of freedom. */
+    public function t(int $df): float
+    {
+        return $this->t[$df] ??= Distribution::studentQuantile(0.5 + $this->level / 2, max(1, $df));
+    }
+}

@@ -1,0 +1,104 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Agreement;
+
+/**
+ * Agreement of rankings: Kendall's coefficient of concordance W with its correction for ties (Kendall & Babington
+ * Smith 1939; Siegel & Castellan 1988) and Spearman's ρ (1904), with mid-ranks for ties.
+ */
+final class RankAgreement
+{
+    /**
+     * Ranks from 1, ties sharing their mean.
+     *
+     * @param  list<float|int>  $values
+     * @return list<float>
+     */
+    public static function ranks(array $values): array
+    {
+        $order = array_keys($values);
+        usort($order, static fn (int $a, int $b): int => $values[$a] <=> $values[$b]);
+        $ranks = array_fill(0, count($values), 0.0);
+        for ($i = 0, $n = count($order); $i < $n; $i = $j) {
+            for ($j = $i + 1; $j < $n && $values[$order[$j]] == $values[$order[$i]]; $j++);
+            for ($k = $i; $k < $j; $k++) {
+                $ranks[$order[$k]] = ($i + $j + 1) * 0.5;
+            }
+        }
+
+        return array_values($ranks);
+    }
+
+    /**
+     * W = (12 Σ R_i² − 3 m² n (n+1)²)/(m² n (n² − 1) − m Σ T), T = Σ(t³ − t) of each judge's ties; χ² = m(n−1)W on n − 1
+     * degrees of freedom.
+     *
+     * @param  list<list<float|int>>  $judges  each judge's values of the same things
+     * @return array{w: Figure, chi_square: float|null, df: int|null, p: float|null, mean_rho: float|null}
+     */
+    public static function kendall(array $judges): array
+    {
+        $m = count($judges);
+        $n = count($judges[0] ?? []);
+        $none = ['chi_square' => null, 'df' => null, 'p' => null, 'mean_rho' => null];
+        if ($m < 2 || $n < 2) {
+            return ['w' => Figure::undefined('needs two judges and two things to rank'), ...$none];
+        }
+        $sums = array_fill(0, $n, 0.0);
+        $ties = 0.0;
+        foreach ($judges as $values) {
+            $ranks = self::ranks($values);
+            foreach ($ranks as $i => $r) {
+                $sums[$i] += $r;
+            }
+            foreach (array_count_values(array_map(strval(...), $ranks)) as $t) {
+                $ties += $t ** 3 - $t;
+            }
+        }
+        $of = $m * $m * $n * ($n * $n - 1) - $m * $ties;
+        if ($of <= 0) {
+            return ['w' => Figure::undefined('every judge ties everything'), ...$none];
+        }
+        $squares = array_sum(array_map(static fn (float $r): float => $r * $r, $sums));
+        $w = (12 * $squares - 3 * $m * $m * $n * ($n + 1) ** 2) / $of;
+        $chi = $m * ($n - 1) * $w;
+
+        return ['w' => Figure::of($w, null, null, null, 'point'), 'chi_square' => $chi, 'df' => $n - 1, 'p' => Distribution::chiSquareTail($chi, $n - 1), 'mean_rho' => ($m * $w - 1) / ($m - 1)];
+    }
+
+    /**
+     * ρ = the correlation of the ranks; interval by Fisher's transformation with variance (1 + ρ²/2)/(n − 3)
+     * (Bonett & Wright 2000).
+     *
+     * @param  list<float|int>  $x
+     * @param  list<float|int>  $y
+     */
+    public static function spearman(array $x, array $y, Confidence $confidence = new Confidence): Figure
+    {
+        $n = count($x);
+        if ($n < 2) {
+            return Figure::undefined('needs two things to rank');
+        }
+        $a = self::ranks($x);
+        $b = self::ranks($y);
+        $mean = ($n + 1) / 2;
+        $xy = $xx = $yy = 0.0;
+        foreach ($a as $i => $r) {
+            $xy += ($r - $mean) * ($b[$i] - $mean);
+            $xx += ($r - $mean) ** 2;
+            $yy += ($b[$i] - $mean) ** 2;
+        }
+        if ($xx <= 0.0 || $yy <= 0.0) {
+            return Figure::undefined('one ties everything');
+        }
+        $rho = $xy / sqrt($xx * $yy);
+        if ($n < 4 || abs($rho) > 1 - 1e-12) {
+            return Figure::of($rho, null, null, null, 'point');
+        }
+        $se = sqrt((1 + $rho * $rho / 2) / ($n - 3));
+
+        return Figure::of($rho, $se * (1 - $rho * $rho), tanh(atanh($rho) - $confidence->z * $se), tanh(atanh($rho) + $confidence->z * $se), 'fisher z');
+    }
+}

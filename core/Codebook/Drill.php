@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Codebook;
+
+/** A drill an instructor may prescribe: what it is for, how it is done, how far to take it, and when not to. */
+final readonly class Drill
+{
+    /** Shown wherever a drill is prescribed. */
+    public const CAUTION = 'Warm up, clear the space, stop on pain. Injury, dizziness or balance problems go to a physician or physiotherapist; minors only with a guardian’s consent and under the academy’s safeguarding rules. This is teaching help, not medical advice; the academy’s own rules and licensed professionals take precedence.';
+
+    /**
+     * @param  string  $for  what it is for
+     * @param  string  $not  when not to use it
+     * @param  list<string>  $steps
+     * @param  string  $far  how far to take it
+     * @param  array<string, string>  $expected  what should change if it works, by measurement key
+     * @param  bool  $harms  one of those that rarely help anybody and add a fault where it was not needed
+     */
+    public function __construct(
+        public string $key,
+        public string $name,
+        public string $for,
+        public string $not,
+        public string $setUp,
+        public array $steps,
+        public string $far,
+        public array $expected,
+        public string $caution = '',
+        public bool $harms = false,
+    ) {
+    }
+}

@@ -1,0 +1,149 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Film;
+
+use Core\CoreException;
+
+/**
+ * What a film file says of itself, read from the JSON that ffprobe prints of its first picture stream
+ * (`-show_streams -show_packets`) and held to what a film of one swing can be.
+ */
+final readonly class FilmFacts
+{
+    /** Codecs of phones, cameras and browsers; anything else is not a film somebody took of a swing. */
+    public const CODECS = ['h264', 'hevc', 'vp8', 'vp9', 'av1', 'mpeg4', 'mjpeg'];
+
+    public const LONGEST_S = 120.0;
+
+    private const WIDEST = 7680;
+
+    private const LEAST_FRAMES = 10;
+
+    /**
+     * @param  int  $width  upright, in square pixels
+     * @param  int  $height  upright, in square pixels
+     * @param  0|90|180|270  $rotation  by which the file asks to be turned, degrees
+     * @param  list<float>  $times  of the pictures, s from the first, ascending
+     */
+    private function __construct(public string $codec, public int $width, public int $height, public int $rotation, public array $times)
+    {
+    }
+
+    /**
+     * @param  array<mixed>  $probe
+     *
+     * @throws CoreException in a sentence for the person who sent the file
+     */
+    public static function fromProbe(array $probe): self
+    {
+        $streams = is_array($probe['streams'] ?? null) ? $probe['streams'] : [];
+        $film = null;
+        foreach ($streams as $stream) {
+            if (is_array($stream) && ($stream['codec_type'] ?? '') === 'video' && ! self::isStill($stream)) {
+                $film = $stream;
+                break;
+            }
+        }
+        if ($film === null) {
+            throw new CoreException('There is no film in this file.');
+        }
+        $codec = is_string($film['codec_name'] ?? null) ? $film['codec_name'] : 'an unknown codec';
+        if (! in_array($codec, self::CODECS, true)) {
+            throw new CoreException('The film is coded in a way that is not taken ('.preg_replace('/[^a-z0-9_]/i', '', $codec).'); H.264, HEVC, VP8, VP9 and AV1 are.');
+        }
+        $width = self::whole($film['width'] ?? null);
+        $height = self::whole($film['height'] ?? null);
+        if ($width < 32 || $height < 32 || max($width, $height) > self::WIDEST) {
+            throw new CoreException("A picture of $width × $height points is not a film of a swing.");
+        }
+        $times = self::times(is_array($probe['packets'] ?? null) ? $probe['packets'] : [], self::whole($film['index'] ?? null));
+        if (count($times) < self::LEAST_FRAMES) {
+            throw new CoreException('The film has '.(count($times) === 1 ? 'one picture' : count($times).' pictures').'; that is no swing. The file may be damaged.');
+        }
+        $told = self::whole($film['nb_frames'] ?? null);
+        if (count($times) < 0.9 * $told && $told < 1_000_000) {
+            throw new CoreException(sprintf('The film should have %d pictures, but only %d are in the file; it is cut off or damaged.', $told, count($times)));
+        }
+        if (end($times) > self::LONGEST_S) {
+            throw new CoreException(sprintf('The film lasts %.0f s; at most %.0f s are taken. Cut it to the swing.', end($times), self::LONGEST_S));
+        }
+        $rotation = self::rotation($film);
+        $wide = (int) round($width * self::pixelShape($film['sample_aspect_ratio'] ?? null));
+
+        return new self($codec, $rotation % 180 === 0 ? $wide : $height, $rotation % 180 === 0 ? $height : $wide, $rotation, $times);
+    }
+
+    public function durationS(): float
+    {
+        return $this->times[count($this->times) - 1];
+    }
+
+    /** Whether the pictures stand unevenly in time, as a phone's do: some interval off the usual one by a fifth. */
+    public function isUneven(): bool
+    {
+        $usual = FrameClock::usualInterval($this->times);
+        for ($i = 1, $n = count($this->times); $i < $n; $i++) {
+            if (abs($this->times[$i] - $this->times[$i - 1] - $usual) > 0.2 * $usual) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** @param  array<mixed>  $stream */
+    private static function isStill(array $stream): bool
+    {
+        return is_array($stream['disposition'] ?? null) && ($stream['disposition']['attached_pic'] ?? 0) === 1;
+    }
+
+    /**
+     * @param  array<mixed>  $packets
+     * @return list<float>
+     */
+    private static function times(array $packets, int $index): array
+    {
+        $out = [];
+        foreach ($packets as $packet) {
+            if (is_array($packet) && self::whole($packet['stream_index'] ?? null) === $index && is_numeric($packet['pts_time'] ?? null) && ! str_contains((string) (is_string($packet['flags'] ?? null) ? $packet['flags'] : ''), 'D')) {
+                $out[] = (float) $packet['pts_time'];
+            }
+        }
+        sort($out);
+        $first = $out[0] ?? 0.0;
+
+        return array_map(static fn (float $t): float => $t - $first, $out);
+    }
+
+    /**
+     * @param  array<mixed>  $stream
+     * @return 0|90|180|270
+     */
+    private static function rotation(array $stream): int
+    {
+        $side = is_array($stream['side_data_list'] ?? null) ? $stream['side_data_list'] : [];
+        foreach ($side as $data) {
+            if (is_array($data) && is_numeric($data['rotation'] ?? null)) {
+                return [0, 90, 180, 270][(((int) round((float) $data['rotation'] / 90) % 4) + 4) % 4];
+            }
+        }
+
+        return 0;
+    }
+
+    private static function pixelShape(mixed $ratio): float
+    {
+        if (! is_string($ratio) || preg_match('/^(\d{1,5}):(\d{1,5})$/', $ratio, $m) !== 1 || $m[1] === '0' || $m[2] === '0') {
+            return 1.0;
+        }
+
+        return max(0.25, min(4.0, (int) $m[1] / (int) $m[2]));
+    }
+
+    private static function whole(mixed $value): int
+    {
+        return is_numeric($value) ? (int) $value : 0;
+    }
+}

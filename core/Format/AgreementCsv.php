@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Format;
+
+/** The figures of an agreement study as tidy rows: one figure a row, with what it is of and how sure it is. */
+final class AgreementCsv
+{
+    public const HEADER = ['item', 'kind', 'figure', 'a', 'b', 'n', 'estimate', 'se', 'low', 'high', 'method', 'reason'];
+
+    /**
+     * @param  array<string, mixed>  $block  of one item or pooled, as Study gives it
+     * @return \Generator<list<string|int|float|null>>
+     */
+    public static function rows(string $item, array $block): \Generator
+    {
+        foreach (['' => $block, 'three_way ' => self::list($block, 'three_way')] as $way => $of) {
+            foreach (['coefficients' => 'coefficient', 'specific_agreement' => 'specific_agreement'] as $key => $kind) {
+                foreach (self::list($of, $key) as $name => $f) {
+                    yield self::row($item, $way.$kind, (string) $name, null, null, $block['cases'] ?? null, $f);
+                }
+            }
+        }
+        foreach (['pairs' => 'pair', 'raters_vs_rest' => 'rater_vs_rest', 'self' => 'self', 'against_key' => 'against_key'] as $key => $kind) {
+            foreach (self::list($block, $key) as $row) {
+                $row = (array) $row;
+                foreach (array_diff_key($row, ['a' => 1, 'b' => 1, 'rater' => 1, 'n' => 1]) as $name => $f) {
+                    yield self::row($item, $kind, (string) $name, $row['a'] ?? $row['rater'] ?? null, $row['b'] ?? null, $row['n'] ?? null, $f);
+                }
+            }
+        }
+    }
+
+    /**
+     * @param  array<int|string, mixed>  $of
+     * @return array<int|string, mixed>
+     */
+    private static function list(array $of, string $key): array
+    {
+        return (array) ($of[$key] ?? []);
+    }
+
+    /** @return list<string|int|float|null> */
+    private static function row(string $item, string $kind, string $name, mixed $a, mixed $b, mixed $n, mixed $figure): array
+    {
+        $f = is_array($figure) ? $figure : ['estimate' => $figure, 'method' => $figure === null ? null : 'point', 'reason' => $figure === null ? 'not defined here' : null];
+        $plain = static fn (mixed $v): string|int|float|null => is_scalar($v) && ! is_bool($v) ? $v : null;
+
+        return [$item, $kind, $name, $plain($a), $plain($b), $plain($n), ...array_map(static fn (string $k): string|int|float|null => $plain($f[$k] ?? null), ['estimate', 'se', 'low', 'high', 'method', 'reason'])];
+    }
+}

@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Planning;
+
+use Core\CoreException;
+
+/**
+ * What is expected of a study before it is made: a fault is present in a share of the cases, and each rater calls it
+ * rightly with one and the same probability, present or not, independently of the others given the case.
+ *
+ * The accuracy s follows from the agreement A that two raters are expected to reach, A = s² + (1 − s)², so that
+ * s = (1 + √(2A − 1))/2. Raters who differ in how readily they call, or cases of very different difficulty, make real
+ * intervals wider than this says; a pilot shows by how much.
+ */
+final readonly class Assumptions
+{
+    public float $accuracy;
+
+    /**
+     * @param  float  $prevalence  share of cases in which the fault is present, in (0, 1)
+     * @param  float  $agreement  share of pairs of raters that say the same, in [0.5, 1)
+     * @param  int  $raters  ≥ 2
+     * @param  float  $missing  share of ratings that will be missing, in [0, 0.9]
+     *
+     * @throws CoreException when one lies elsewhere
+     */
+    public function __construct(public float $prevalence, public float $agreement, public int $raters, public float $missing = 0.0)
+    {
+        match (true) {
+            ! ($prevalence > 0.0 && $prevalence < 1.0) => throw new CoreException('prevalence must lie between 0 and 1'),
+            ! ($agreement >= 0.5 && $agreement < 1.0) => throw new CoreException('agreement must be at least 0.5, which is chance, and below 1'),
+            $raters < 2 || $raters > 200 => throw new CoreException('raters must be 2 to 200'),
+            ! ($missing >= 0.0 && $missing <= 0.9) => throw new CoreException('missing must lie between 0 and 0.9'),
+            default => null,
+        };
+        $this->accuracy = (1 + sqrt(2 * $agreement - 1)) / 2;
+    }
+
+    /**
+     * How likely each number of "present" among all raters of a case is.
+     *
+     * @return list<float> by number, 0 to the raters
+     */
+    public function counts(): array
+    {
+        $m = $this->raters;
+        $out = [];
+        $ways = 1.0;
+        for ($k = 0; $k <= $m; $k++) {
+            $s = $this->accuracy;
+            $out[] = $ways * ($this->prevalence * $s ** $k * (1 - $s) ** ($m - $k) + (1 - $this->prevalence) * (1 - $s) ** $k * $s ** ($m - $k));
+            $ways *= ($m - $k) / ($k + 1);
+        }
+
+        return $out;
+    }
+
+    /** Share of all ratings that say "present". */
+    public function called(): float
+    {
+        return $this->prevalence * $this->accuracy + (1 - $this->prevalence) * (1 - $this->accuracy);
+    }
+}

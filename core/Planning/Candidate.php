@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Planning;
+
+/** A recording that could become a case: what is in it according to the key, how hard it is, and what it was made with. */
+final readonly class Candidate
+{
+    /**
+     * @param  array<string, bool>  $faults  present or not, of those the key settles and the case lets one see
+     * @param  float  $difficulty  0 easy to 1 hard
+     * @param  array<string, string>  $traits  device, hand, club and the like
+     */
+    public function __construct(public string $id, public array $faults, public float $difficulty, public array $traits)
+    {
+    }
+
+    /** easy, middling or hard, by thirds of the scale. */
+    public function grade(): string
+    {
+        return match (true) {
+            $this->difficulty < 1 / 3 => 'easy',
+            $this->difficulty < 2 / 3 => 'middling',
+            default => 'hard',
+        };
+    }
+}

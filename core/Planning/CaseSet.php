@@ -1,0 +1,230 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Planning;
+
+use Core\CoreException;
+use Random\Engine\Xoshiro256StarStar;
+use Random\Randomizer;
+
+/**
+ * A set of cases out of those at hand that tells the raters' faults apart: every fault often enough present and often
+ * enough absent, easy and hard ones, and of every device, hand and club their share; with cases to be shown again.
+ *
+ * Picked one by one for the largest gain and then improved by exchange until nothing gains; where gains are equal the
+ * seed decides. What falls short is said, never hidden.
+ */
+final readonly class CaseSet
+{
+    /** Cases between a case and its repeat within one sitting, at the least. */
+    public const BETWEEN = 10;
+
+    /** So many candidates are tried in exchange for each case. */
+    private const TRIED = 200;
+
+    /** Days between the two readings of a repeat that is to count as agreement with oneself. */
+    public const DAYS = 21;
+
+    /**
+     * @param  list<Candidate>  $cases  in the order to show them
+     * @param  list<string>  $repeats  ids to be shown once more, later
+     * @param  array<string, array{present: int, absent: int, wanted: int}>  $faults
+     * @param  array<string, array<string, array{chosen: int, at_hand: int}>>  $traits  with the difficulty among them
+     * @param  list<string>  $short  what the cases at hand could not give, in words
+     */
+    private function __construct(public array $cases, public array $repeats, public array $faults, public array $traits, public array $short)
+    {
+    }
+
+    /**
+     * @param  list<Candidate>  $candidates
+     * @param  int  $size  how many cases
+     * @param  list<string>  $faults  the faults that matter
+     * @param  float  $prevalence  the share of present wanted of each fault
+     * @param  int  $repeats  how many are to be shown again
+     *
+     * @throws CoreException when there are fewer candidates than cases, or the numbers make no sense
+     */
+    public static function suggest(array $candidates, int $size, array $faults, float $prevalence = 0.4, int $repeats = 0, int $seed = 1): self
+    {
+        if ($size < 1 || $size > count($candidates)) {
+            throw new CoreException(sprintf('%d cases were asked for; there are %d to choose from', $size, count($candidates)));
+        }
+        if ($repeats < 0 || $repeats > $size || ! ($prevalence > 0.0 && $prevalence < 1.0)) {
+            throw new CoreException('repeats must not be more than the cases, and the share of present must lie between 0 and 1');
+        }
+        $random = new Randomizer(new Xoshiro256StarStar(hash('sha256', $seed.'|cases', true)));
+        $pool = $random->shuffleArray($candidates);
+        $shares = self::shares($candidates);
+        $wanted = max(1, (int) round($prevalence * $size));
+        $cost = static function (array $set) use ($size, $faults, $wanted, $shares): float {
+            /** @var list<Candidate> $set */
+            return self::cost($set, $size, $faults, $wanted, $shares);
+        };
+        $chosen = [];
+        while (count($chosen) < $size) {
+            $best = null;
+            foreach ($pool as $i => $candidate) {
+                $c = $cost([...$chosen, $candidate]);
+                if ($best === null || $c < $best[0] - 1e-12) {
+                    $best = [$c, $i];
+                }
+            }
+            if ($best !== null) {
+                $chosen[] = $pool[$best[1]];
+                unset($pool[$best[1]]);
+            }
+        }
+        $now = $cost($chosen);
+        for ($round = 0, $better = true; $better && $round < 20; $round++) {
+            $better = false;
+            foreach (array_keys($chosen) as $at) {
+                foreach (array_slice($pool, 0, self::TRIED, true) as $i => $candidate) {
+                    $try = $chosen;
+                    $try[$at] = $candidate;
+                    $c = $cost($try);
+                    if ($c < $now - 1e-9) {
+                        [$pool[$i], $chosen, $now, $better] = [$chosen[$at], $try, $c, true];
+                    }
+                }
+            }
+        }
+        $order = array_values($random->shuffleArray($chosen));
+
+        return new self($order, self::toRepeat($order, $repeats), self::balance($order, $faults, $wanted), self::spread($order, $candidates), self::short($order, $faults, $wanted, $size, $repeats));
+    }
+
+    /**
+     * The early cases are shown again, so that as many others as can be lie between.
+     *
+     * @param  list<Candidate>  $order
+     * @return list<string>
+     */
+    private static function toRepeat(array $order, int $repeats): array
+    {
+        return array_map(static fn (Candidate $c): string => $c->id, array_slice($order, 0, max(0, min($repeats, count($order) - self::BETWEEN))));
+    }
+
+    /**
+     * How far a set is from what is wanted: squares of what each fault lacks in present and absent, and of what each
+     * trait lacks or has too much of its share.
+     *
+     * @param  list<Candidate>  $set
+     * @param  list<string>  $faults
+     * @param  array<string, array<string, float>>  $shares
+     */
+    private static function cost(array $set, int $size, array $faults, int $wanted, array $shares): float
+    {
+        $present = $absent = $traits = [];
+        foreach ($set as $c) {
+            foreach ($c->faults as $fault => $is) {
+                if ($is) {
+                    $present[$fault] = ($present[$fault] ?? 0) + 1;
+                } else {
+                    $absent[$fault] = ($absent[$fault] ?? 0) + 1;
+                }
+            }
+            foreach (['difficulty' => $c->grade(), ...$c->traits] as $trait => $value) {
+                $traits[$trait][$value] = ($traits[$trait][$value] ?? 0) + 1;
+            }
+        }
+        $cost = 0.0;
+        foreach ($faults as $fault) {
+            $cost += max(0, $wanted - ($present[$fault] ?? 0)) ** 2 + max(0, min($wanted, $size - $wanted) - ($absent[$fault] ?? 0)) ** 2;
+            $cost += 0.25 * max(0, ($present[$fault] ?? 0) - $wanted) ** 2;
+        }
+        foreach ($shares as $trait => $values) {
+            foreach ($values as $value => $share) {
+                $cost += 0.5 * (($traits[$trait][$value] ?? 0) - $share * count($set)) ** 2 / max(1, count($values));
+            }
+        }
+
+        return $cost;
+    }
+
+    /**
+     * Of every trait's values an even share, as far as there are so many at hand.
+     *
+     * @param  list<Candidate>  $candidates
+     * @return array<string, array<string, float>>
+     */
+    private static function shares(array $candidates): array
+    {
+        $counts = [];
+        foreach ($candidates as $c) {
+            foreach (['difficulty' => $c->grade(), ...$c->traits] as $trait => $value) {
+                $counts[$trait][$value] = ($counts[$trait][$value] ?? 0) + 1;
+            }
+        }
+        $out = [];
+        foreach ($counts as $trait => $values) {
+            // Half way between even and as they are, so that what is rare is not all used up.
+            foreach ($values as $value => $n) {
+                $out[$trait][$value] = 0.5 / count($values) + 0.5 * $n / array_sum($values);
+            }
+        }
+
+        return $out;
+    }
+
+    /**
+     * @param  list<Candidate>  $set
+     * @param  list<string>  $faults
+     * @return array<string, array{present: int, absent: int, wanted: int}>
+     */
+    private static function balance(array $set, array $faults, int $wanted): array
+    {
+        $out = [];
+        foreach ($faults as $fault) {
+            $calls = array_filter(array_map(static fn (Candidate $c): ?bool => $c->faults[$fault] ?? null, $set), is_bool(...));
+            $present = count(array_filter($calls));
+            $out[$fault] = ['present' => $present, 'absent' => count($calls) - $present, 'wanted' => $wanted];
+        }
+
+        return $out;
+    }
+
+    /**
+     * @param  list<Candidate>  $set
+     * @param  list<Candidate>  $candidates
+     * @return array<string, array<string, array{chosen: int, at_hand: int}>>
+     */
+    private static function spread(array $set, array $candidates): array
+    {
+        $out = [];
+        foreach (['at_hand' => $candidates, 'chosen' => $set] as $which => $of) {
+            foreach ($of as $c) {
+                foreach (['difficulty' => $c->grade(), ...$c->traits] as $trait => $value) {
+                    $out[$trait][$value] ??= ['chosen' => 0, 'at_hand' => 0];
+                    $out[$trait][$value][$which]++;
+                }
+            }
+        }
+
+        return $out;
+    }
+
+    /**
+     * @param  list<Candidate>  $set
+     * @param  list<string>  $faults
+     * @return list<string>
+     */
+    private static function short(array $set, array $faults, int $wanted, int $size, int $repeats): array
+    {
+        $out = [];
+        foreach (self::balance($set, $faults, $wanted) as $fault => $b) {
+            if ($b['present'] < $wanted) {
+                $out[] = "$fault: present in {$b['present']} of $wanted wanted";
+            }
+            if ($b['absent'] < min($wanted, $size - $wanted)) {
+                $out[] = "$fault: absent in {$b['absent']} of ".min($wanted, $size - $wanted).' wanted';
+            }
+        }
+        if ($repeats > max(0, $size - self::BETWEEN)) {
+            $out[] = sprintf('repeats need %d other cases between: %d cases leave room for %d', self::BETWEEN, $size, max(0, $size - self::BETWEEN));
+        }
+
+        return $out;
+    }
+}

@@ -1,0 +1,198 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Reading;
+
+use Core\Codebook\Codebook;
+use Core\CoreException;
+use Core\Motion\Station;
+
+/**
+ * One change of a reading: what is changed, and what it is now. The targets: call:FAULT, causes, chain, cue, drill,
+ * miss, mark:TP, mark:IM, aids. Two changes of different targets never disturb each other.
+ */
+final readonly class Edit
+{
+    /** @param  mixed  $value  as decoded from JSON, checked when applied */
+    public function __construct(public string $target, public mixed $value)
+    {
+    }
+
+    /** @throws CoreException in a sentence, where the value makes no sense */
+    public function applyTo(Reading $reading, Codebook $codebook): Reading
+    {
+        [$what, $of] = [...explode(':', $this->target, 2), ''];
+
+        return match ($what) {
+            'call' => $reading->with(['calls' => $this->calls($reading, $of, $codebook)]),
+            'causes' => $reading->with(['firstCauses' => self::causes($this->value, $codebook)]),
+            'chain' => $reading->with(['chain' => self::chain($this->value, $codebook)]),
+            'cue' => $reading->with(['cue' => trim(self::text($this->value, 120, 'A cue'))]),
+            'drill' => $this->drill($reading, $codebook),
+            'miss' => $reading->with(['miss' => $this->value === null ? null : self::case(Miss::class, $this->value, 'miss')]),
+            'mark' => $reading->with(['marks' => $this->marks($reading, $of)]),
+            'aids' => $reading->with(['aids' => self::aids($this->value)]),
+            default => throw new CoreException('There is nothing of that name on the sheet.'),
+        };
+    }
+
+    /** @return array<string, Call> */
+    private function calls(Reading $reading, string $fault, Codebook $codebook): array
+    {
+        $codebook->fault($fault);
+        $calls = $reading->calls;
+        if ($this->value === null) {
+            unset($calls[$fault]);
+
+            return $calls;
+        }
+        $c = self::map($this->value, 'A call');
+
+        return [...$calls, $fault => new Call(
+            $fault,
+            self::case(Presence::class, $c['presence'] ?? null, 'presence'),
+            isset($c['severity']) ? self::whole($c['severity'], 'Severity is 1 slight, 2 clear or 3 dominant.') : null,
+            isset($c['onset']) ? self::case(Station::class, $c['onset'], 'station') : null,
+            isset($c['decision']) ? self::case(Decision::class, $c['decision'], 'decision') : null,
+            isset($c['confidence']) ? self::whole($c['confidence'], 'Confidence lies between 50 and 100 per cent.') : null,
+            array_map(self::pin(...), self::list($c['pins'] ?? [], 'Pins')),
+            isset($c['trend']) ? self::case(Trend::class, $c['trend'], 'trend') : null,
+        )];
+    }
+
+    private static function pin(mixed $value): Pin
+    {
+        $p = self::map($value, 'A pin');
+        $view = $p['view'] ?? null;
+
+        /** @var 'film'|'trace'|'ball'|'strike'|'turf' $on checked by the pin itself */
+        $on = self::text($p['on'] ?? null, 10, 'A pin\'s place');
+
+        return new Pin($on, isset($p['t']) ? self::number($p['t']) : null, trim(self::text($p['reason'] ?? '', 400, 'A reason')), $view === null ? null : self::text($view, 20, 'A view'), self::whole($p['swing'] ?? 1, 'A swing is a whole number.'));
+    }
+
+    /** @return list<string> */
+    private static function causes(mixed $value, Codebook $codebook): array
+    {
+        $out = [];
+        foreach (self::list($value, 'First causes') as $cause) {
+            $out[] = self::finding($cause, $codebook);
+        }
+
+        return array_values(array_unique($out));
+    }
+
+    private static function chain(mixed $value, Codebook $codebook): Chain
+    {
+        return new Chain(array_map(static function (mixed $link) use ($codebook): array {
+            $pair = self::list($link, 'A link');
+            if (count($pair) !== 2) {
+                throw new CoreException('A link of the chain goes from one finding to one other.');
+            }
+
+            return [self::finding($pair[0], $codebook), self::finding($pair[1], $codebook)];
+        }, self::list($value, 'The chain')));
+    }
+
+    private function drill(Reading $reading, Codebook $codebook): Reading
+    {
+        if ($this->value === null) {
+            return $reading->with(['drill' => null, 'stop' => null]);
+        }
+        $d = self::map($this->value, 'A drill');
+        $key = self::text($d['key'] ?? null, 40, 'A drill');
+        if (! isset($codebook->drills()[$key])) {
+            throw new CoreException('There is no such drill in the codebook.');
+        }
+
+        return $reading->with(['drill' => $key, 'stop' => isset($d['stop']) ? self::case(Stop::class, $d['stop'], 'stopping point') : null]);
+    }
+
+    /** @return array<string, float> */
+    private function marks(Reading $reading, string $station): array
+    {
+        if (! in_array($station, Reading::OWN_MARKS, true)) {
+            throw new CoreException('Only the top and impact are timed by the rater.');
+        }
+        $marks = $reading->marks;
+        unset($marks[$station]);
+        if ($this->value === null) {
+            return $marks;
+        }
+        $t = self::number($this->value);
+        if (! ($t >= 0.0 && $t <= 600.0)) {
+            throw new CoreException('A mark must lie within the recording.');
+        }
+
+        return [...$marks, $station => round($t, 4)];
+    }
+
+    /** @return list<Aid> */
+    private static function aids(mixed $value): array
+    {
+        return array_map(static function (mixed $aid): Aid {
+            $a = self::map($aid, 'A drawing aid');
+            $points = array_map(static function (mixed $p): array {
+                $p = self::map($p, 'A point');
+
+                return ['x' => self::number($p['x'] ?? null), 'y' => self::number($p['y'] ?? null), 't' => self::number($p['t'] ?? null)];
+            }, self::list($a['points'] ?? null, 'Points'));
+
+            return new Aid(self::text($a['kind'] ?? null, 12, 'A drawing aid'), self::text($a['view'] ?? null, 20, 'A view'), $points, self::whole($a['swing'] ?? 1, 'A swing is a whole number.'));
+        }, self::list($value, 'Drawing aids'));
+    }
+
+    private static function finding(mixed $value, Codebook $codebook): string
+    {
+        $key = self::text($value, 40, 'A finding');
+
+        return $key === Reading::NOT_IN_THE_FEET ? $key : $codebook->fault($key)->key;
+    }
+
+    /**
+     * @template T of \BackedEnum
+     *
+     * @param  class-string<T>  $enum
+     * @return T
+     */
+    private static function case(string $enum, mixed $value, string $what): \BackedEnum
+    {
+        return (is_string($value) ? $enum::tryFrom($value) : null) ?? throw new CoreException("There is no such $what.");
+    }
+
+    private static function text(mixed $value, int $most, string $what): string
+    {
+        if (! is_string($value) || ! mb_check_encoding($value, 'UTF-8') || mb_strlen($value) > $most) {
+            throw new CoreException("$what is text of at most $most characters.");
+        }
+
+        return $value;
+    }
+
+    private static function number(mixed $value): float
+    {
+        if ((! is_int($value) && ! is_float($value)) || ! is_finite((float) $value)) {
+            throw new CoreException('A number is missing or is none.');
+        }
+
+        return (float) $value;
+    }
+
+    private static function whole(mixed $value, string $sentence): int
+    {
+        return is_int($value) ? $value : throw new CoreException($sentence);
+    }
+
+    /** @return array<mixed> */
+    private static function map(mixed $value, string $what): array
+    {
+        return is_array($value) && (! array_is_list($value) || $value === []) ? $value : throw new CoreException("$what has the wrong shape.");
+    }
+
+    /** @return list<mixed> */
+    private static function list(mixed $value, string $what): array
+    {
+        return is_array($value) && array_is_list($value) && count($value) <= 64 ? $value : throw new CoreException("$what must be a list.");
+    }
+}

@@ -1,0 +1,58 @@
+// Pins of the current call: a place in the evidence and, in a few words, why.
+const MOST = 6;
+
+export class PinList {
+  constructor(page, alter) { Object.assign(this, { page, alter }); }
+
+  pins() { return this.page.call()?.pins ?? []; }
+
+  add(on) {
+    const { page } = this;
+    if (!page.call() || !page.rows[page.current].querySelector(`[data-do="pin-${on}"]:not(:disabled)`)) return;
+    const pin = { on };
+    if (on === 'film' || on === 'trace') {
+      if (!page.opened) return;
+      pin.t = Number(page.opened.t.toFixed(4));
+      if (page.opened.swing > 0) pin.swing = page.opened.swing + 1;
+      if (on === 'film' && page.opened.films.length) pin.view = page.opened.lastView ?? page.opened.views[0].view;
+    }
+    this.alter({ pins: [...this.pins(), pin].slice(-MOST) });
+    page.say(`pin on ${on}${pin.t === undefined ? '' : ` at ${pin.t.toFixed(2)} seconds`}; ${this.pins().length} pins`);
+  }
+
+  drop(index = this.pins().length - 1) {
+    if (index < 0) return;
+    this.alter({ pins: this.pins().filter((_, i) => i !== index) });
+    this.page.say('pin taken away');
+  }
+
+  write() { [...this.page.rows[this.page.current].querySelectorAll('[data-pins] input')].at(-1)?.focus(); }
+
+  show() {
+    const { page } = this;
+    for (const row of page.rows) {
+      const list = row.querySelector('[data-pins]');
+      if (list.contains(document.activeElement)) continue;
+      const pins = page.sheet.calls[row.dataset.fault]?.pins ?? [];
+      list.replaceChildren(...pins.map((pin, i) => {
+        const item = document.createElement('li');
+        const place = Object.assign(document.createElement(pin.t === undefined ? 'span' : 'button'), { textContent: pin.t === undefined ? pin.on : `${pin.on} ${pin.t.toFixed(2)} s${page.root.dataset.kind === 'single' ? '' : ` · swing ${pin.swing ?? 1}`}` });
+        if (pin.t !== undefined) { place.type = 'button'; place.className = 'link'; place.addEventListener('click', async () => { page.opened?.halt(); await page.opened?.toSwing((pin.swing ?? 1) - 1); page.opened?.seek(pin.t); }); }
+        const why = Object.assign(document.createElement('input'), { value: pin.reason ?? '', maxLength: 120, placeholder: 'why', className: 'reason', disabled: page.locked });
+        why.setAttribute('aria-label', `why the pin on ${pin.on}`);
+        why.addEventListener('change', () => {
+          const all = page.sheet.calls[row.dataset.fault].pins.map((p, k) => (k === i ? { ...p, reason: why.value.trim() } : p));
+          page.set(`call:${row.dataset.fault}`, { ...page.sheet.calls[row.dataset.fault], pins: all });
+        });
+        item.append(place, why);
+        if (!page.locked) {
+          const gone = Object.assign(document.createElement('button'), { type: 'button', className: 'link', textContent: '×' });
+          gone.setAttribute('aria-label', `take away the pin on ${pin.on}`);
+          gone.addEventListener('click', () => this.drop(i));
+          item.append(gone);
+        }
+        return item;
+      }));
+    }
+  }
+}

@@ -1,0 +1,123 @@
+// Never lose a call: each change is written to this browser's storage before anything else and sent in the order
+// made until the server says it has it. What was sent twice counts once there, so sending again is always safe.
+export const newId = () => Array.from(crypto.getRandomValues(new Uint8Array(12)), (b) => b.toString(16).padStart(2, '0')).join('');
+
+/** One window's name; it outlives a reload. */
+const writer = (() => {
+  try {
+    const kept = sessionStorage.getItem('writer') ?? `w-${newId()}`;
+    sessionStorage.setItem('writer', kept);
+    return kept;
+  } catch { return `w-${newId()}`; }
+})();
+
+export class ChangeQueue {
+  /**
+   * @param {{id: string, url: string, version: number, token: string, renew: () => Promise<?string>}} of
+   * @param {{state: (state: string, text: string) => void, sheet: (sheet: object) => void, refused: (list: object[]) => void}} tell
+   */
+  constructor(of, tell) {
+    Object.assign(this, of, { tell, memory: new Map(), busy: false, locked: false, failures: 0, count: 0 });
+    this.prefix = `vc-change:${of.id}:`;
+    addEventListener('online', () => this.push());
+    addEventListener('storage', (e) => e.key?.startsWith(this.prefix) && this.show());
+  }
+
+  /** Changes not confirmed yet, of this window and of others that were closed, in the order made. */
+  pending() {
+    const out = new Map(this.memory);
+    try {
+      for (let i = 0; i < localStorage.length; i++) {
+        const key = localStorage.key(i);
+        if (key.startsWith(this.prefix)) out.set(key, JSON.parse(localStorage.getItem(key)));
+      }
+    } catch { /* no storage: what is in memory counts */ }
+    return [...out].sort(([a], [b]) => (a < b ? -1 : 1));
+  }
+
+  add(target, value) {
+    if (this.locked) return;
+    const now = this.pending().at(-1)?.[1].at ?? 0;
+    const change = { id: `c-${newId()}`, target, value, base: this.version, at: Math.max(Date.now(), now), writer };
+    const key = `${this.prefix}${String(change.at).padStart(15, '0')}-${String(this.count++).padStart(6, '0')}`;
+    try { localStorage.setItem(key, JSON.stringify(change)); } catch { this.memory.set(key, change); }
+    this.show();
+    this.push();
+  }
+
+  remove(keys) {
+    for (const key of keys) {
+      this.memory.delete(key);
+      try { localStorage.removeItem(key); } catch { /* it was in memory */ }
+    }
+  }
+
+  show() {
+    if (this.locked) return;
+    const n = this.pending().filter(([, c]) => c.target !== 'time').length;
+    if (n === 0) this.tell.state('saved', 'saved');
+    else this.tell.state('waiting', this.failures ? `waiting for the network – ${n} kept in this browser` : 'saving …');
+  }
+
+  async push() {
+    if (this.busy || this.locked) return;
+    const batch = this.pending().slice(0, 100);
+    if (!batch.length) { this.show(); return; }
+    this.busy = true;
+    let again = 0;
+    try {
+      const answer = await fetch(this.url, {
+        method: 'POST',
+        headers: { 'Content-Type': 'application/json', Accept: 'application/json', 'X-CSRF-TOKEN': this.token },
+        body: JSON.stringify({ writer, changes: batch.map(([, c]) => c) }),
+      });
+      const body = await answer.json().catch(() => ({}));
+      if (answer.ok) {
+        this.failures = 0;
+        this.version = body.version;
+        const done = new Set([...body.applied, ...body.refused.map((r) => r.id)]);
+        const said = new Map(batch.map(([, c]) => [c.id, c]));
+        this.remove(batch.filter(([, c]) => done.has(c.id)).map(([key]) => key));
+        if (body.sheet) this.tell.sheet(body.sheet);
+        if (body.refused.length) this.tell.refused(body.refused.map((r) => ({ ...r, value: said.get(r.id)?.value })));
+        if (this.pending().length) again = 1;
+      } else if (answer.status === 423 || answer.status === 403 || answer.status === 404) {
+        this.lock(body.message ?? 'This reading is not open to you any more; nothing was changed.');
+      } else if (answer.status === 419 || answer.status === 401) {
+        this.token = (await this.renew()) ?? this.token;
+        this.failures += 1;
+        again = 3000;
+        if (this.failures > 1) this.tell.state('waiting', 'You are logged out. Your calls are kept in this browser: log in again in another tab.');
+      } else if (answer.status === 422) {
+        // A change no server will ever take must not stand in the way of the others.
+        this.remove(batch.slice(0, 1).map(([key]) => key));
+        this.tell.refused([{ target: batch[0][1].target, because: body.message ?? 'It makes no sense.', conflict: false }]);
+        again = 1;
+      } else {
+        throw new Error(String(answer.status));
+      }
+    } catch {
+      this.failures += 1;
+      this.show();
+      again = Math.min(4000, 400 * this.failures);
+    }
+    this.busy = false;
+    if (again) setTimeout(() => this.push(), again); else this.show();
+  }
+
+  lock(message) {
+    const late = this.pending().filter(([, c]) => c.target !== 'time').length;
+    this.locked = true;
+    this.remove(this.pending().map(([key]) => key));
+    this.tell.state('refused', late ? `${message} ${late === 1 ? 'One change' : `${late} changes`} made in this browser came too late and ${late === 1 ? 'was' : 'were'} not taken.` : message);
+  }
+
+  /** Resolves when everything has reached the server; false when it cannot now. */
+  async settled() {
+    for (let i = 0; i < 30 && (this.busy || this.pending().length) && !this.locked; i++) {
+      this.push();
+      await new Promise((done) => { setTimeout(done, 100); });
+    }
+    return !this.busy && !this.pending().length && !this.locked;
+  }
+}

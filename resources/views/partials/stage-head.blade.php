@@ -1,0 +1,9 @@
+{{-- What a page with a stage needs is asked for at once, not file by file as each is read. Expects $script, $fetch (addresses). --}}
+@php($own = [
+    'bench' => ['/js/bench/page.js', '/js/bench/aids.js', '/js/bench/films-panel.js'],
+    'reading' => ['/js/reading/page.js', '/js/bench/aids.js', '/js/reading/activity.js', '/js/reading/case.js', '/js/reading/offline.js', '/js/reading/pins.js', '/js/reading/queue.js', '/js/reading/sheet.js', '/js/reading/summary.js', '/js/reading/walk.js'],
+    'compare' => ['/js/bench/compare.js'],
+][$script])
+<link rel="stylesheet" href="/vendor/uplot/uPlot.min.css">
+@foreach($fetch as $url)<link rel="preload" as="fetch" href="{{ $url }}" crossorigin>@endforeach
+@foreach([...$own, '/js/bench/figure.js', '/js/bench/film.js', '/js/bench/foot-map.js', '/js/bench/picture.js', '/js/bench/ribbon.js', '/js/bench/size.js', '/js/bench/stage.js', '/js/bench/trace-plot.js', '/js/keys.js', '/vendor/uplot/uPlot.esm.js'] as $file)<link rel="modulepreload" href="{{ $file }}">@endforeach

@@ -1,0 +1,96 @@
+import { expect, test } from '@playwright/test';
+import { logIn } from './helpers.mjs';
+
+const ready = (page) => page.waitForSelector('[data-ready]', { state: 'attached' });
+
+/** The number a frame of the numbered film carries, read off the canvas as it is drawn. */
+const numberShown = () => {
+  const canvas = document.querySelector('canvas[data-view="face-on"]');
+  const { width: w, height: h } = canvas;
+  const k = Math.min(w / 288, h / 240);
+  const [x0, y0] = [(w - 288 * k) / 2, (h - 240 * k) / 2];
+  const g = canvas.getContext('2d');
+  let number = 0, parity = 0;
+  for (let i = 0; i < 12; i++) {
+    const bit = g.getImageData(Math.round(x0 + (24 * i + 12) * k), Math.round(y0 + 224 * k), 1, 1).data[0] > 128 ? 1 : 0;
+    if (i < 11) number |= bit << i;
+    parity ^= bit;
+  }
+  return parity ? -2 : number;
+};
+
+test('a film comes in by the page, is made ready, and every step shows its own frame', async ({ page }) => {
+  test.setTimeout(240_000);
+  await logIn(page, 'maren');
+  await page.goto('/shelf');
+  await page.locator('tr', { hasText: 'Plover' }).filter({ hasText: 'hybrid' }).locator('a').last().click();
+  await ready(page);
+  const row = page.locator('[data-film-row="face-on"]');
+  await row.locator('input[type=file]').setInputFiles({ name: 'notes.mp4', mimeType: 'video/mp4', buffer: Buffer.from('#EXTM3U\n/etc/passwd') });
+  await expect(row.locator('[data-words]')).toContainText('This is not a film');
+  await page.reload();
+  await ready(page);
+  await row.locator('input[type=file]').setInputFiles('demo/films/numbered.mp4');
+  await expect(row).toContainText('288 × 240, 120 frames a second', { timeout: 60_000 });
+  await expect(row).toContainText('clock not set');
+  await ready(page);
+
+  const canvas = page.locator('canvas[data-view="face-on"]');
+  const shownFrame = async () => Number(await canvas.getAttribute('data-frame'));
+  await page.locator('body').press('End');
+  await expect.poll(shownFrame).toBeGreaterThan(200);
+  await page.keyboard.press('Home');
+  await expect.poll(shownFrame).toBeLessThan(120);
+  await page.waitForTimeout(500);
+  let frame = await shownFrame();
+  expect(await page.evaluate(numberShown)).toBe(frame);
+  let seed = 20261125;
+  const chance = () => { seed = (seed * 1103515245 + 12345) % 2147483648; return seed / 2147483648; };
+  const wrong = [];
+  for (let i = 0; i < 200; i++) {
+    const on = frame < 40 || (frame < 300 && chance() < 0.5);
+    const steps = 1 + Math.floor(chance() * 3);
+    for (let k = 0; k < steps; k++) await page.keyboard.press(on ? 'ArrowRight' : 'ArrowLeft');
+    frame += on ? steps : -steps;
+    await expect.poll(() => canvas.getAttribute('data-frame')).toBe(String(frame));
+    const shown = await page.evaluate(numberShown);
+    if (shown !== frame) wrong.push([frame, shown]);
+  }
+  expect(wrong).toEqual([]);
+});
+
+test('playing, halting and jumping end on the frame of the moment', async ({ page }) => {
+  await logIn(page, 'maren');
+  await page.goto('/shelf');
+  await page.locator('tr', { hasText: 'Plover' }).filter({ hasText: 'hybrid' }).locator('a').last().click();
+  await ready(page);
+  const canvas = page.locator('canvas[data-view="face-on"]');
+  for (let i = 0; i < 4; i++) {
+    await page.keyboard.press('Space');
+    await page.waitForTimeout(350);
+    await page.keyboard.press('Space');
+    await page.waitForTimeout(400);
+    expect(await page.evaluate(numberShown)).toBe(Number(await canvas.getAttribute('data-frame')));
+    await page.keyboard.press('Shift+ArrowRight');
+    await page.waitForTimeout(300);
+    expect(await page.evaluate(numberShown)).toBe(Number(await canvas.getAttribute('data-frame')));
+  }
+});
+
+test('a frame held while the rest moves on sets the clock by what both show', async ({ page }) => {
+  await logIn(page, 'maren');
+  await page.goto('/shelf');
+  await page.locator('tr', { hasText: 'Plover' }).filter({ hasText: 'hybrid' }).locator('a').last().click();
+  await ready(page);
+  const row = page.locator('[data-film-row="face-on"]');
+  await row.getByRole('button', { name: 'hold this frame' }).click();
+  const frame = await page.locator('canvas[data-view="face-on"]').getAttribute('data-frame');
+  await page.locator('.head h1').click();
+  await page.keyboard.press('Shift+ArrowRight');
+  await expect(page.locator('canvas[data-view="face-on"]')).toHaveAttribute('data-frame', frame);
+  await row.getByRole('button', { name: 'the same moment' }).click();
+  await expect(page.locator('.notice')).toContainText('by one event');
+  await ready(page);
+  await page.keyboard.press('Shift+ArrowRight');
+  await expect.poll(() => page.locator('canvas[data-view="face-on"]').getAttribute('data-frame')).toBe(frame);
+});

@@ -1,0 +1,40 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test } from '@playwright/test';
+import { logIn, watchErrors } from './helpers.mjs';
+
+test('a set of cases is suggested, ticked in the plan and kept as a draft', async ({ page }) => {
+  const errors = watchErrors(page);
+  await logIn(page, 'maren');
+  await page.goto('/rounds');
+  const form = page.locator('form.suggest');
+  await form.locator('[name=suggest]').fill('10');
+  await form.locator('[name=share]').fill('35');
+  await form.getByRole('button', { name: 'Suggest' }).click();
+  await expect(page.locator('.suggested')).toContainText('is to be expected this wide');
+  await expect(page.locator('input[name="recordings[]"]:checked')).toHaveCount(10);
+  const axe = await new AxeBuilder({ page }).analyze();
+  expect(axe.violations.filter((v) => ['serious', 'critical'].includes(v.impact)).map((v) => v.id)).toEqual([]);
+  await page.fill('#name', 'Suggested round');
+  await page.getByLabel('Tam Brackley').check();
+  await page.getByRole('button', { name: 'Keep as a draft' }).click();
+  await expect(page.locator('.notice')).toContainText('Planned as a draft');
+  expect(errors).toEqual([]);
+});
+
+test('more cases than the key speaks of are refused in a sentence', async ({ page }) => {
+  await logIn(page, 'maren');
+  await page.goto('/rounds?suggest=190');
+  await expect(page.locator('.notice.refused')).toContainText('190 cases were asked for');
+  await expect(page.locator('input[name="recordings[]"]:checked')).toHaveCount(0);
+});
+
+test('every coefficient opens to its reason, and the round goes out as open files', async ({ page }) => {
+  const errors = watchErrors(page);
+  await logIn(page, 'maren');
+  await page.goto('/agreement');
+  await page.getByText('Every coefficient, fault by fault').click();
+  await expect(page.getByText('undefined: needs every rater to have rated every case').first()).toBeVisible();
+  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Ratings, key and every figure' }).click()]);
+  expect(download.suggestedFilename()).toMatch(/-round\.zip$/);
+  expect(errors).toEqual([]);
+});
