@@ -6,7 +6,9 @@ export default defineConfig({
   workers: 1,
   fullyParallel: false,
   timeout: 150_000,
-  reporter: process.env.CI ? [['line']] : [['list']],
+  // Tries a failed one once more where nobody watches, and says so: "flaky" is printed with its error.
+  retries: process.env.CI ? 1 : 0,
+  reporter: [['list']],
   outputDir: 'storage/framework/playwright',
   use: {
     baseURL: process.env.VC_URL ?? 'http://127.0.0.1:8080',

@@ -1,6 +1,7 @@
 // Parts of Bench and Reading on their own, without a server behind them.
 import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
+import { watchErrors } from './helpers.mjs';
 
 test.beforeEach(async ({ page }) => {
   await page.route('**/blank', (route) => route.fulfill({ contentType: 'text/html', body: '<!DOCTYPE html><meta name="csrf-token" content="x"><meta name="release" content="x"><body></body>' }));
@@ -218,6 +219,21 @@ test.describe('a film', () => {
       return { small, old, asleep, failed: gone.failed, words: words.at(-1) };
     }, film);
     expect(said).toMatchObject({ small: 144, asleep: true, failed: 'The film could not be fetched; reload to try again.', words: 'The film could not be fetched; reload to try again.' });
+  });
+
+  test('whose sending breaks off half way says so, and is no error of the page', async ({ page }) => {
+    const errors = watchErrors(page);
+    const failed = await page.evaluate(async (film) => {
+      const { FilmView } = await import('/js/bench/film.js');
+      window.fetch = async () => new Response(new ReadableStream({
+        start(body) { body.enqueue(new Uint8Array(1000)); setTimeout(() => body.error(new TypeError('gone')), 20); },
+      }), { headers: { 'content-length': '5000' } });
+      const view = new FilmView(document.querySelector('canvas'), film);
+      await view.ready.catch(() => {});
+      return view.failed;
+    }, film);
+    expect(failed).toBe('The film could not be fetched; reload to try again.');
+    expect(errors).toEqual([]);
   });
 });
 

@@ -36,7 +36,7 @@ export const saved = (page) => expect(page.locator('[data-saved]')).toHaveAttrib
 /** Fails on any script error or refused resource while the body runs. */
 export function watchErrors(page) {
   const errors = [];
-  page.on('pageerror', (e) => errors.push(String(e)));
+  page.on('pageerror', (e) => errors.push(`${e}\n${e.stack}`));
   page.on('response', (r) => { if (r.status() >= 400) errors.push(`${r.status()} ${r.url()}`); });
   return errors;
 }

@@ -23,20 +23,28 @@ export class FilmView {
   }
 
   async load() {
-    const answer = await fetch(this.film.url).catch(() => null);
-    if (!answer?.ok) { this.failed = 'The film could not be fetched; reload to try again.'; this.say(this.failed); return; }
-    if (Number(answer.headers.get('content-length')) > WHOLE) {
-      answer.body?.cancel();
-      this.video.src = this.film.url;
-    } else {
-      this.video.src = URL.createObjectURL(await answer.blob());
-    }
+    const source = await this.source();
+    if (!source) { this.failed = 'The film could not be fetched; reload to try again.'; this.say(this.failed); return; }
+    this.video.src = source;
     await new Promise((done) => {
       this.video.addEventListener('loadeddata', done, { once: true });
       this.video.addEventListener('error', () => { this.failed = 'This browser cannot show the film.'; this.say(this.failed); done(); }, { once: true });
     });
     this.loaded = !this.failed;
     if (this.loaded) this.seek();
+  }
+
+  /** Where the video is to read from, null when the network gives nothing or breaks off on the way. */
+  async source() {
+    try {
+      const answer = await fetch(this.film.url);
+      if (!answer.ok) return null;
+      if (Number(answer.headers.get('content-length')) <= WHOLE) return URL.createObjectURL(await answer.blob());
+      answer.body?.cancel();
+      return this.film.url;
+    } catch {
+      return null;
+    }
   }
 
   /** Film time of a moment of the recording, and back, s. */
