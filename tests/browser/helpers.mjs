@@ -6,8 +6,8 @@ export const PASSWORD = 'fernhollow-winter';
 const sessions = new Map();
 
 export async function logIn(page, who) {
+  await page.context().clearCookies();
   if (sessions.has(who)) {
-    await page.context().clearCookies();
     await page.context().addCookies(sessions.get(who));
     await page.goto('/');
     if (new URL(page.url()).pathname === '/') return;
