@@ -4,6 +4,7 @@ use App\Http\Controllers\AgreementController;
 use App\Http\Controllers\BenchController;
 use App\Http\Controllers\CaptureController;
 use App\Http\Controllers\CodebookController;
+use App\Http\Controllers\DebriefController;
 use App\Http\Controllers\FilmController;
 use App\Http\Controllers\ImportController;
 use App\Http\Controllers\KeysController;
@@ -63,6 +64,9 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/films/{film}/clock', [FilmController::class, 'clock'])->name('films.clock');
         Route::delete('/films/{film}', [FilmController::class, 'destroy'])->name('films.drop');
         Route::get('/agreement/{round}/export', [AgreementController::class, 'export'])->name('agreement.export')->can('viewResult', 'round');
+        Route::get('/debrief', [DebriefController::class, 'index'])->name('debrief.index');
+        Route::get('/debrief/{round}', [DebriefController::class, 'first'])->name('debrief.first')->can('viewResult', 'round');
+        Route::get('/debrief/{round}/{place}', [DebriefController::class, 'show'])->name('debrief')->can('viewResult', 'round')->where('place', '[1-9][0-9]{0,3}');
         Route::get('/rounds', [RoundController::class, 'index'])->name('rounds');
         Route::post('/rounds', [RoundController::class, 'store'])->name('rounds.store');
         Route::get('/rounds/{round}', [RoundController::class, 'show'])->name('rounds.show');

@@ -18,6 +18,9 @@ final class Fernhollow
     /** Where a film's first picture stands in its recording: the camera was switched on a little later. */
     public const FILM_STARTS_S = 0.1;
 
+    /** When the made swings stand at address, s. */
+    private const ADDRESS_S = 0.8;
+
     /** Recordings that were filmed, by their place in the list: frames a second of each view. */
     private const FILMED = [
         0 => ['face-on' => 120, 'down-the-line' => 120], 1 => ['face-on' => 120, 'down-the-line' => 60], 2 => ['face-on' => 120, 'down-the-line' => 120], 5 => ['face-on' => 120],
@@ -50,6 +53,30 @@ final class Fernhollow
             ['Arlo Quench', 'arlo@fernhollow.example', 'instructor', new Rater(2.2, -0.3, 0.0, 0.5, 6, ['spin-out'])],
             ['Vesna Pell', 'vesna@fernhollow.example', 'instructor', new Rater(2.7, 0.3, 0.0, 0.9, -4)],
         ];
+    }
+
+    /** What a reader would say first, by first cause; eight words at most. */
+    public const CUES = [
+        'sway' => 'Turn over a quiet trail foot', 'no-load' => 'Feel the trail heel before you turn back', 'late-recentre' => 'Lead foot down before the arms', 'hang-back' => 'Finish tall over the lead leg',
+        'early-lunge' => 'Wait, then step into the lead foot', 'spin-out' => 'Lead heel heavy before the hips open', 'late-push' => 'Push the ground away through the strike', 'locked-feet' => 'Let the knees breathe at address',
+        'setup-bias' => 'Stand even, heel to toe', 'chest-first' => 'Chest waits for the lead foot', 'jump-off-trail' => 'Trail foot stays until the strike', 'outer-edge' => 'Keep the inside of the trail foot',
+    ];
+
+    /**
+     * What two of the readers draw over a film at address: the hips' box, and a plumb line through the trail foot.
+     *
+     * @return list<array{kind: string, view: string, points: list<array{x: float, y: float, t: float}>}>
+     */
+    public static function drawnBy(string $email, string $hand): array
+    {
+        $at = static fn (float $x, float $y): array => ['x' => $hand === 'left' ? round(1.0 - $x, 4) : $x, 'y' => $y, 't' => self::ADDRESS_S];
+        $hips = ['kind' => 'hips', 'view' => 'face-on', 'points' => [$at(0.35, 0.38), $at(0.58, 0.56)]];
+
+        return match (strstr($email, '@', true)) {
+            'tam' => [$hips, ['kind' => 'plumb', 'view' => 'face-on', 'points' => [$at(0.38, 0.9)]]],
+            'ines' => [$hips],
+            default => [],
+        };
     }
 
     /**

@@ -22,6 +22,7 @@ use App\Models\RoundCase;
 use App\Models\User;
 use Core\Codebook\Codebook;
 use Core\Motion\StationTime;
+use Core\Motion\View;
 use Core\Reading\Call as CoreCall;
 use Core\Reading\Presence;
 use Core\Reading\Reading as CoreReading;
@@ -206,7 +207,7 @@ final class LoadDemo
     {
         $codebook = Codebook::standard();
         foreach ($round->members()->orderBy('users.id')->get() as $m => $member) {
-            $readings = Reading::query()->whereIn('round_case_id', $round->cases()->select('id'))->where('user_id', $member->id)->with('case.recording')->orderBy('position')->get();
+            $readings = Reading::query()->whereIn('round_case_id', $round->cases()->select('id'))->where('user_id', $member->id)->with('case.recording.golfer')->orderBy('position')->get();
             // A half-answered round is not answered evenly: some are done, some have hardly begun.
             $until = $share >= 1.0 ? $readings->count() : (int) round($readings->count() * [0.5, 0.9, 0.3, 0.6, 0.0, 1.0, 0.4, 0.5][$m % 8]);
             foreach ($readings->take($until) as $n => $reading) {
@@ -214,7 +215,7 @@ final class LoadDemo
                 $made = $this->made[$reading->case->recording_id];
                 $chance = new Chance("read|{$round->seed}|{$member->email}|{$reading->case->recording_id}");
                 $core = $this->raters[$member->id]->read($codebook, $made['truth'], $reading->case->shown(), $n, $made['stations'], $chance);
-                ($this->save)($reading, 'demo-bench', self::changes($core, $reading->public_id, $reading->case->kind));
+                ($this->save)($reading, 'demo-bench', self::changes($core, $reading->public_id, $reading->case, $member->email));
                 ($this->handIn)($reading, $member);
                 if ($round->reveals && $n % 3 !== 2) {
                     $this->lookAgain($reading, $member, $core);
@@ -256,8 +257,9 @@ final class LoadDemo
      *
      * @return list<array{id: string, target: string, value: mixed, base: int, at: int}>
      */
-    private static function changes(CoreReading $core, string $of, string $kind): array
+    private static function changes(CoreReading $core, string $of, RoundCase $case, string $by): array
     {
+        $kind = $case->kind;
         $out = [];
         $at = (int) Carbon::now()->getTimestampMs() - 200_000;
         $add = static function (string $target, mixed $value) use (&$out, &$at, $of): void {
@@ -272,10 +274,17 @@ final class LoadDemo
             $add('miss', $core->miss->value);
         }
         $core->chain->links === [] || $add('chain', $core->chain->links);
-        $core->cue === '' || $add('cue', $core->cue);
         $core->drill === null || $add('drill', ['key' => $core->drill, 'stop' => $core->stop?->value]);
-        foreach ($core->marks as $station => $t) {
-            $add("mark:$station", $t);
+        if ($kind === RoundCase::SINGLE) {
+            foreach ($core->marks as $station => $t) {
+                $add("mark:$station", $t);
+            }
+        }
+        $cue = Fernhollow::CUES[$core->firstCauses[0] ?? ''] ?? '';
+        $cue === '' || $add('cue', $cue);
+        $drawn = Fernhollow::drawnBy($by, $case->recording->golfer->handedness);
+        if ($drawn !== [] && in_array(View::FaceOn, $case->filmViews(), true)) {
+            $add('aids', $drawn);
         }
         $add('time', 4_000 * count($out) + 1_000 * (crc32($of) % 60));
 

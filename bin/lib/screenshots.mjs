@@ -20,10 +20,6 @@ const shot = async (page, name) => { await page.waitForTimeout(500); await page.
 const press = async (page, ...keys) => { for (const key of keys) { await page.keyboard.press(key); await page.waitForTimeout(60); } };
 const ready = (page) => page.waitForSelector('[data-ready]', { state: 'attached' });
 
-const login = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-await login.goto(`${base}/login`);
-await shot(login, 'log-in');
-
 const head = await as('maren');
 for (const [path, name] of [['/', 'today-head-coach'], ['/shelf', 'shelf'], ['/rounds', 'rounds'], ['/panel', 'panel'], ['/agreement', 'agreement'], ['/codebook', 'codebook'], ['/record', 'record']]) {
   await head.goto(base + path);
@@ -33,6 +29,11 @@ await head.goto(`${base}/agreement`);
 await head.getByText('Right calls, person by fault').scrollIntoViewIfNeeded();
 await head.evaluate(() => document.querySelectorAll('h2')[1].scrollIntoView());
 await shot(head, 'agreement-map');
+await head.goto(`${base}/debrief`);
+await ready(head);
+await press(head, 'd', 'k');
+await head.waitForTimeout(600);
+await shot(head, 'debrief');
 await head.goto(`${base}/shelf?club=fairway+wood&hand=left`);
 await head.locator('table a', { hasText: 'Plover' }).first().click();
 await ready(head);

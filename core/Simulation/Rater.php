@@ -47,6 +47,7 @@ final readonly class Rater
     public function read(Codebook $codebook, array $truth, Shown $shown, int $nth, array $stations, Chance $chance): Reading
     {
         $calls = $strength = [];
+        $seen = $shown->film || $shown->views !== [];
         foreach ($codebook->faults as $key => $fault) {
             // Every draw is made for every fault, so that one call never shifts another.
             $noise = $chance->normal();
@@ -76,12 +77,21 @@ final readonly class Rater
             $severity = max(1, min(3, (int) round(($truth[$key] ?? 1) + 0.9 * ($detail - 0.5))));
             $order = max(0, min(8, $fault->station->order() + ($detail > 0.85 ? 1 : ($detail < 0.12 ? -1 : 0))));
             $onset = Station::cases()[$order];
-            $on = $shown->film && ($detail < 0.6 || $shown->device === null) ? 'film' : 'trace';
+            $on = $seen && ($detail < 0.6 || $shown->device === null) ? 'film' : 'trace';
             $calls[$key] = new Call($key, Presence::Present, $severity, $onset, $severity === 1 ? Decision::Later : Decision::Now, $sure, [new Pin($on, round(($stations[$onset->value] ?? 1.0) + 0.03 * ($detail - 0.5), 3))]);
         }
         arsort($strength);
         $cause = array_key_first($strength);
 
-        return new Reading($calls, $cause === null ? [] : [$cause]);
+        // Own times of top and impact, where there is film to see them in: impact is sharper than the top.
+        $marks = [];
+        foreach (['TP' => 0.014, 'IM' => 0.005] as $code => $spread) {
+            $off = $chance->normal(0.0, $spread);
+            if ($seen && isset($stations[$code])) {
+                $marks[$code] = round($stations[$code] + $off, 4);
+            }
+        }
+
+        return new Reading($calls, $cause === null ? [] : [$cause], marks: $marks);
     }
 }

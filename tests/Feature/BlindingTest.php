@@ -34,6 +34,7 @@ function addresses(User $user): array
         'import' => ['01J0000000000000000000000'],
         'fault' => ['hang-back', 'sway'],
         'swing' => [1, 2],
+        'place' => [1, 2],
         'view' => ['face-on', 'down-the-line'],
         'part' => ['stream', 'TP'],
         'film' => Film::query()->orderBy('id')->pluck('public_id')->all(),

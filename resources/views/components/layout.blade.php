@@ -32,6 +32,9 @@
                 @if(auth()->user()->role !== 'panel')
                     <a href="{{ route('agreement.index') }}" @if(str_starts_with($here, 'agreement')) aria-current="page" @endif>Agreement</a>
                 @endif
+                @can('run-academy')
+                    <a href="{{ route('debrief.index') }}" @if(str_starts_with($here, 'debrief')) aria-current="page" @endif>Debrief</a>
+                @endcan
                 <a href="{{ route('codebook') }}" @if($here === 'codebook') aria-current="page" @endif>Codebook</a>
                 @can('run-academy')
                     <a href="{{ route('record') }}" @if($here === 'record') aria-current="page" @endif>Record</a>

@@ -2,6 +2,7 @@
 @php($own = [
     'bench' => ['/js/bench/page.js', '/js/bench/aids.js', '/js/bench/films-panel.js'],
     'reading' => ['/js/reading/page.js', '/js/bench/aids.js', '/js/reading/activity.js', '/js/reading/case.js', '/js/reading/offline.js', '/js/reading/pins.js', '/js/reading/queue.js', '/js/reading/sheet.js', '/js/reading/summary.js', '/js/reading/walk.js'],
+    'debrief' => ['/js/debrief/page.js', '/js/debrief/lanes.js', '/js/bench/aids.js'],
     'compare' => ['/js/bench/compare.js'],
 ][$script])
 <link rel="stylesheet" href="/vendor/uplot/uPlot.min.css">

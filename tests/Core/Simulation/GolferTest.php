@@ -8,6 +8,7 @@ use Core\Measurement\Measured;
 use Core\Measurement\Meter;
 use Core\Motion\Handedness;
 use Core\Motion\Motion;
+use Core\Motion\View;
 use Core\Reading\Presence;
 use Core\Simulation\Chance;
 use Core\Simulation\GolferSpec;
@@ -140,6 +141,26 @@ it('reads like the rater it models: keener raters find more, over-callers call m
         ->and($count(new Rater(2.5, 0.0, candour: 1.0), $blind)['cannot'])->toBeGreaterThanOrEqual(180)
         ->and($count(new Rater(2.5, 0.0, candour: 0.0), $both)['cannot'])->toBeLessThan(30);
 });
+
+it('pins and marks where it has something to see: on film alone never the trace, without film no times of its own', function (Shown $shown, array $on, bool $marks) {
+    $pins = $marked = [];
+    for ($i = 0; $i < 20; $i++) {
+        $reading = (new Rater(4.0, -0.5))->read(Codebook::standard(), ['sway' => 3, 'spin-out' => 3], $shown, $i, ['LB' => 1.2, 'TP' => 1.5, 'IM' => 1.8], new Chance("pins$i"));
+        array_push($pins, ...array_merge(...array_values(array_map(static fn ($c) => array_map(static fn ($p) => $p->on, $c->pins), $reading->calls))));
+        $marked[] = $reading->marks;
+    }
+    $kinds = array_values(array_unique($pins));
+    sort($kinds);
+    expect($kinds)->toBe($on)->and(array_filter($marked))->toHaveCount($marks ? 20 : 0);
+    if ($marks) {
+        expect(max(array_map(static fn ($m) => abs($m['TP'] - 1.5), $marked)))->toBeGreaterThan(max(array_map(static fn ($m) => abs($m['IM'] - 1.8), $marked)))->toBeLessThan(0.06);
+    }
+})->with([
+    'figure alone' => [new Shown(null, true), ['film'], true],
+    'filmed views alone' => [new Shown(null, false, views: [View::FaceOn]), ['film'], true],
+    'trace alone' => [new Shown(DeviceClass::Mat, false), ['trace'], false],
+    'both' => [new Shown(DeviceClass::DualPlate, false, views: [View::FaceOn]), ['film', 'trace'], true],
+]);
 
 it('finds what was planted and nothing else over 200 seeded golfers', function () {
     $planted = ['hang-back', 'spin-out', 'late-recentre'];

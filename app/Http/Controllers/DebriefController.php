@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Models\CaseSwing;
+use App\Models\Round;
+use App\Models\RoundCase;
+use App\Queries\Codebooks;
+use App\Queries\Debrief;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+
+/** For the head coach at a projector: what people said of one case after the other, by letter before by name. */
+final class DebriefController extends Controller
+{
+    public function index(): RedirectResponse|View
+    {
+        $round = Round::query()->where('kind', Round::STAFF)->where('state', 'published')->orderByDesc('published_at')->first();
+
+        return $round === null
+            ? view('empty', ['title' => 'Debrief', 'text' => 'When a staff round has been published, its cases stand here in the order of what there is to talk about.'])
+            : redirect()->route('debrief.first', $round);
+    }
+
+    public function first(Round $round): RedirectResponse
+    {
+        return redirect()->route('debrief', [$round, 1]);
+    }
+
+    public function show(Round $round, int $place, Debrief $debrief, Codebooks $codebooks): View
+    {
+        $order = $debrief->order($round);
+        if ($order->isEmpty()) {
+            return view('empty', ['title' => 'Debrief', 'text' => 'No case of this round can be shown: none was read, or the consents have ended.']);
+        }
+        $at = $order->get($place - 1) ?? abort(404);
+        /** @var RoundCase $case */
+        $case = $at['case'];
+
+        return view('debrief', [
+            'round' => $round, 'case' => $case, 'place' => $place, 'order' => $order, 'codebook' => $codebooks->of($round),
+            'said' => $debrief->of($round, $case),
+            'swings' => $case->kind === RoundCase::SINGLE ? [] : $case->swings->map(static fn (CaseSwing $s): array => ['name' => $case->swingName($s), 'url' => route('bench.evidence', $s->recording, false)])->all(),
+            'rounds' => Round::query()->where('kind', Round::STAFF)->where('state', 'published')->orderByDesc('published_at')->get(),
+        ]);
+    }
+}

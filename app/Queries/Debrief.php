@@ -1,0 +1,148 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries;
+
+use App\Models\Call;
+use App\Models\CaseSwing;
+use App\Models\KeyEntry;
+use App\Models\Reading;
+use App\Models\Round;
+use App\Models\RoundCase;
+use Core\Agreement\Contention;
+use Core\Motion\StationTime;
+use Core\Reading\Presence;
+use Core\Reading\Reading as CoreReading;
+use Illuminate\Support\Collection;
+
+/**
+ * A published round as something to talk about: its cases in the order of what they are worth to a debrief, and of
+ * one case what everybody said, by letter first. Letters are dealt anew for each case, so that they tell nobody.
+ */
+final readonly class Debrief
+{
+    public function __construct(private Codebooks $codebooks)
+    {
+    }
+
+    /**
+     * Cases by what there is to talk about, the most first. Repeats of a case, and swings whose consent has ended, are
+     * left out.
+     *
+     * @return Collection<int, array{case: RoundCase, weight: float, fault: ?string}>
+     */
+    public function order(Round $round): Collection
+    {
+        $cases = $round->cases()->where('occasion', 1)->with(['recording.golfer.consents', 'swings.recording.golfer.consents', 'readings.calls', 'readings.user'])->orderBy('id')->get()
+            ->filter(static fn (RoundCase $c): bool => $c->swings->every(static fn (CaseSwing $s): bool => $s->recording->golfer->isConsenting()));
+        $entries = $this->entries($round, array_values($cases->map(static fn (RoundCase $c): int => $c->recording_id)->all()));
+
+        return $cases->map(function (RoundCase $case) use ($entries): array {
+            $weights = $this->talk(self::handedIn($case), $entries[$case->recording_id] ?? [])->map(static fn (Contention $c): float => $c->weight());
+
+            return ['case' => $case, 'weight' => round((float) $weights->sum(), 6), 'fault' => $weights->isEmpty() || $weights->max() <= 0.0 ? null : (string) $weights->sortDesc()->keys()->first()];
+        })->sortBy([['weight', 'desc'], static fn (array $a, array $b): int => $a['case']->id <=> $b['case']->id])->values();
+    }
+
+    /**
+     * Of one case: its people by letter, with name, own marks, aids, causes and cue; its faults, the most to talk about
+     * first, with counts, calls by letter and what the key says; the stations' times, s.
+     *
+     * @return array{people: list<array<string, mixed>>, faults: list<array<string, mixed>>, stations: array<string, float>}
+     */
+    public function of(Round $round, RoundCase $case): array
+    {
+        $codebook = $this->codebooks->of($round);
+        $entries = $this->entries($round, [$case->recording_id])[$case->recording_id] ?? [];
+        $readings = self::handedIn($case);
+        $letters = $this->letters($readings, $case);
+        $people = $readings->map(static fn (Reading $r): array => [
+            'letter' => $letters[$r->id], 'name' => $r->user->name, 'marks' => (object) $r->marks, 'aids' => $r->aids,
+            'causes' => array_values(array_filter(array_map(static fn (string $k): ?string => $k === CoreReading::NOT_IN_THE_FEET ? 'not in the feet' : ($codebook->faults[$k]->name ?? null), $r->first_causes))), 'cue' => $r->cue,
+        ])->sortBy('letter')->values()->all();
+        $order = array_flip($codebook->keys());
+        $faults = $this->talk($readings, $entries)->map(function (Contention $c, string $key) use ($codebook, $readings, $letters, $entries): array {
+            $entry = $entries[$key] ?? null;
+            $calls = $readings->map(static fn (Reading $r): ?array => self::call($r->calls->firstWhere('fault', $key), $letters[$r->id]))->filter()->sortBy('letter')->values();
+
+            return [
+                'key' => $key, 'name' => $codebook->faults[$key]->name, 'station' => $codebook->faults[$key]->station->value, 'lookFor' => $codebook->faults[$key]->lookFor,
+                'weight' => round($c->weight(), 4), 'present' => $c->present, 'absent' => $c->absent, 'unsure' => $c->unsure,
+                'calls' => $calls->all(),
+                'truth' => $entry?->scoredLabel(), 'grade' => $entry?->grade, 'sentence' => $entry?->sentence,
+                'ruling' => $entry?->ruling_reason,
+            ];
+        })->values()->sort(static fn (array $a, array $b): int => [$b['weight'], $order[$a['key']]] <=> [$a['weight'], $order[$b['key']]])->values()->all();
+
+        $case->recording->loadMissing('stations');
+
+        return ['people' => array_values($people), 'faults' => array_values($faults), 'stations' => array_map(static fn (StationTime $t): float => round($t->t, 4), $case->recording->stationTimes()->all())];
+    }
+
+    /** @return Collection<int, Reading> */
+    private static function handedIn(RoundCase $case): Collection
+    {
+        return $case->readings->filter(static fn (Reading $r): bool => $r->handed_in_at !== null)->values();
+    }
+
+    /**
+     * @param  Collection<int, Reading>  $readings
+     * @param  array<string, KeyEntry>  $entries
+     * @return Collection<string, Contention> by fault, of those that were called or that the key speaks of
+     */
+    private function talk(Collection $readings, array $entries): Collection
+    {
+        $counts = [];
+        foreach ($readings as $reading) {
+            foreach ($reading->calls as $call) {
+                $counts[$call->fault][$call->presence] = ($counts[$call->fault][$call->presence] ?? 0) + 1;
+            }
+        }
+
+        return collect($counts)->map(static function (array $n, string $fault) use ($entries): Contention {
+            $label = ($entries[$fault] ?? null)?->scoredLabel();
+
+            return new Contention($n[Presence::Present->value] ?? 0, $n[Presence::Absent->value] ?? 0, $n[Presence::CannotTell->value] ?? 0, $label === null ? null : $label === Presence::Present->value);
+        });
+    }
+
+    /**
+     * @param  list<int>  $recordings
+     * @return array<int, array<string, KeyEntry>> by recording and fault
+     */
+    private function entries(Round $round, array $recordings): array
+    {
+        $out = [];
+        foreach ($round->keyVersion?->entries()->whereIn('recording_id', $recordings)->get() ?? [] as $entry) {
+            $out[$entry->recording_id][$entry->fault] = $entry;
+        }
+
+        return $out;
+    }
+
+    /**
+     * @param  Collection<int, Reading>  $readings
+     * @return array<int, string> letter by reading
+     */
+    private function letters(Collection $readings, RoundCase $case): array
+    {
+        $ids = $readings->sortBy(static fn (Reading $r): string => hash('sha256', "{$case->round_id}|{$case->id}|{$r->public_id}"))->pluck('id')->values();
+
+        return $ids->mapWithKeys(static fn (mixed $id, int $i): array => [(int) (is_numeric($id) ? $id : 0) => self::letter($i)])->all();
+    }
+
+    /** A … Z, then AA … */
+    private static function letter(int $i): string
+    {
+        return ($i >= 26 ? chr(64 + intdiv($i, 26)) : '').chr(65 + $i % 26);
+    }
+
+    /** @return array<string, mixed>|null */
+    private static function call(?Call $call, string $letter): ?array
+    {
+        return $call === null ? null : array_filter([
+            'letter' => $letter, 'presence' => $call->presence, 'severity' => $call->severity, 'onset' => $call->onset, 'confidence' => $call->confidence, 'pins' => $call->pins, 'trend' => $call->trend,
+        ], static fn (mixed $v): bool => $v !== null);
+    }
+}
