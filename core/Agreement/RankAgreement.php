@@ -10,6 +10,9 @@ namespace Core\Agreement;
  */
 final class RankAgreement
 {
+    /** Things ranked beyond which W has no interval: each is left out in turn. */
+    public const MOST = 1000;
+
     /**
      * Ranks from 1, ties sharing their mean.
      *
@@ -33,12 +36,13 @@ final class RankAgreement
 
     /**
      * W = (12 Σ R_i² − 3 m² n (n+1)²)/(m² n (n² − 1) − m Σ T), T = Σ(t³ − t) of each judge's ties; χ² = m(n−1)W on n − 1
-     * degrees of freedom.
+     * degrees of freedom. Interval by jackknife over the things ranked, up to MOST of them and from ten on; none where
+     * all rank alike.
      *
      * @param  list<list<float|int>>  $judges  each judge's values of the same things
      * @return array{w: Figure, chi_square: float|null, df: int|null, p: float|null, mean_rho: float|null}
      */
-    public static function kendall(array $judges): array
+    public static function kendall(array $judges, Confidence $confidence = new Confidence): array
     {
         $m = count($judges);
         $n = count($judges[0] ?? []);
@@ -46,26 +50,79 @@ final class RankAgreement
         if ($m < 2 || $n < 2) {
             return ['w' => Figure::undefined('needs two judges and two things to rank'), ...$none];
         }
-        $sums = array_fill(0, $n, 0.0);
-        $ties = 0.0;
-        foreach ($judges as $values) {
-            $ranks = self::ranks($values);
-            foreach ($ranks as $i => $r) {
-                $sums[$i] += $r;
-            }
-            foreach (array_count_values(array_map(strval(...), $ranks)) as $t) {
-                $ties += $t ** 3 - $t;
-            }
-        }
-        $of = $m * $m * $n * ($n * $n - 1) - $m * $ties;
-        if ($of <= 0) {
+        $ranks = array_map(self::ranks(...), $judges);
+        $ties = array_sum(array_map(static fn (array $r): float => self::ties($r), $ranks));
+        $sums = array_map(static fn (int $i): float => array_sum(array_column($ranks, $i)), range(0, $n - 1));
+        $w = self::concordance($sums, $m, $ties);
+        if ($w === null) {
             return ['w' => Figure::undefined('every judge ties everything'), ...$none];
         }
-        $squares = array_sum(array_map(static fn (float $r): float => $r * $r, $sums));
-        $w = (12 * $squares - 3 * $m * $m * $n * ($n + 1) ** 2) / $of;
+        $figure = Figure::of($w, null, null, null, 'point');
+        if ($n >= 10 && $n <= self::MOST && $w < 1 - 1e-12) {
+            $figure = Coefficients::jackknifed($w, self::leaveOneOut($ranks, $sums, $ties), $confidence, 0.0);
+        }
         $chi = $m * ($n - 1) * $w;
 
-        return ['w' => Figure::of($w, null, null, null, 'point'), 'chi_square' => $chi, 'df' => $n - 1, 'p' => Distribution::chiSquareTail($chi, $n - 1), 'mean_rho' => ($m * $w - 1) / ($m - 1)];
+        return ['w' => $figure, 'chi_square' => $chi, 'df' => $n - 1, 'p' => Distribution::chiSquareTail($chi, $n - 1), 'mean_rho' => ($m * $w - 1) / ($m - 1)];
+    }
+
+    /** @param  array<int, float>  $sums  of the ranks of each thing */
+    private static function concordance(array $sums, int $m, float $ties): ?float
+    {
+        $n = count($sums);
+        $of = $m * $m * $n * ($n * $n - 1) - $m * $ties;
+        if ($of <= 0) {
+            return null;
+        }
+        $squares = 0.0;
+        foreach ($sums as $r) {
+            $squares += $r * $r;
+        }
+
+        return (12 * $squares - 3 * $m * $m * $n * ($n + 1) ** 2) / $of;
+    }
+
+    /**
+     * Σ(t³ − t) over groups of equal ranks.
+     *
+     * @param  list<float>  $ranks
+     */
+    private static function ties(array $ranks): float
+    {
+        return (float) array_sum(array_map(static fn (int $t): int => $t ** 3 - $t, array_count_values(array_map(strval(...), $ranks))));
+    }
+
+    /**
+     * W without each thing in turn: ranks above it fall by one, those tied with it by a half, and its ties are one fewer.
+     *
+     * @param  list<list<float>>  $ranks  by judge and thing
+     * @param  list<float>  $sums
+     * @return list<float> NAN where undefined
+     */
+    private static function leaveOneOut(array $ranks, array $sums, float $ties): array
+    {
+        $out = [];
+        foreach (array_keys($sums) as $i) {
+            $left = $sums;
+            $less = $ties;
+            foreach ($ranks as $own) {
+                $r = $own[$i];
+                $tied = 0;
+                foreach ($own as $j => $other) {
+                    if ($other > $r) {
+                        $left[$j] -= 1.0;
+                    } elseif ($other === $r) {
+                        $left[$j] -= 0.5;
+                        $tied++;
+                    }
+                }
+                $less -= 3 * $tied * ($tied - 1);
+            }
+            unset($left[$i]);
+            $out[] = self::concordance($left, count($ranks), $less) ?? NAN;
+        }
+
+        return $out;
     }
 
     /**

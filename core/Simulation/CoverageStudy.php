@@ -151,35 +151,11 @@ final readonly class CoverageStudy
     public function run(array $truth, int $cases, int $studies, int $bootstrap = 0, ?\Closure $progress = null): array
     {
         $confidence = new Confidence;
-        $none = array_fill_keys(array_keys($truth), 0);
-        [$in, $below, $above, $without] = [$none, $none, $none, $none];
-        $width = array_map(floatval(...), $none);
-        for ($s = 1; $s <= $studies; $s++) {
+
+        return Coverage::of($truth, $studies, function (int $s) use ($cases, $bootstrap, $confidence): array {
             [$table, $key] = $this->draw($cases, new Chance("$this->seed|$cases|$s"));
-            foreach (self::figures($table, $key, $confidence, $bootstrap > 0 ? new CaseBootstrap($cases, $bootstrap, $s) : null) as $name => $f) {
-                if ($f->low === null || $f->high === null) {
-                    $without[$name]++;
 
-                    continue;
-                }
-                match (true) {
-                    $truth[$name] < $f->low => $above[$name]++,
-                    $truth[$name] > $f->high => $below[$name]++,
-                    default => $in[$name]++,
-                };
-                $width[$name] += $f->high - $f->low;
-            }
-            if ($progress !== null) {
-                $progress($s);
-            }
-        }
-
-        $out = [];
-        foreach ($truth as $name => $v) {
-            $n = max(1, $in[$name] + $below[$name] + $above[$name]);
-            $out[$name] = ['truth' => $v, 'covered' => $in[$name] / $n, 'below' => $below[$name] / $n, 'above' => $above[$name] / $n, 'width' => $width[$name] / $n, 'without' => $without[$name]];
-        }
-
-        return $out;
+            return self::figures($table, $key, $confidence, $bootstrap > 0 ? new CaseBootstrap($cases, $bootstrap, $s) : null);
+        }, $progress);
     }
 }

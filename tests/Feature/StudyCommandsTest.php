@@ -3,6 +3,7 @@
 use App\Console\Workers;
 use Core\CoreException;
 use Core\Simulation\CoverageStudy;
+use Core\Simulation\ScaleCoverage;
 use Illuminate\Support\Facades\Artisan;
 use Symfony\Component\Process\Process;
 
@@ -22,8 +23,8 @@ it('keeps the published coverage in step with the core it speaks of, and its exc
     expect($text)->toContain('core '.Core\Version::CURRENT)->toContain('rate 2,000 simulated studies')->toContain('## Outside 93–97 %');
     // Every count-based coefficient, analytic or resampled, holds everywhere.
     $outside = substr($text, strpos($text, '## Outside'));
-    foreach (['percent_agreement', 'fleiss_kappa', 'gwet_ac', 'brennan_prediger', 'krippendorff_alpha', 'conger_kappa', 'light_kappa'] as $name) {
-        expect($outside)->not->toContain("**$name");
+    foreach (['percent_agreement', 'fleiss_kappa', 'gwet_ac', 'brennan_prediger', 'krippendorff_alpha', 'conger_kappa', 'light_kappa', 'fleiss_kappa, weighted', 'gwet_ac, weighted', 'krippendorff_alpha, ordinal', 'krippendorff_alpha, interval', 'icc_1_1', 'icc_3_1', 'lin_concordance', 'spearman', 'kendall_w'] as $name) {
+        expect($text)->toContain("| $name |")->and($outside)->not->toContain("**$name");
     }
 });
 
@@ -41,8 +42,25 @@ it('writes the coverage study to a file', function () {
     $file = tempnam(sys_get_temp_dir(), 'vc');
     Artisan::call('study:coverage', ['--studies' => 10, '--cases' => '12', '--prevalence' => '0.5', '--bootstrap' => 20, '--out' => $file]);
     expect(file_get_contents($file))->toContain('## 0.5 of cases with the fault, 12 cases')->toContain('| gwet_ac |')->toContain('±13.5 %');
+    expect(file_get_contents($file))->toContain('## Four ranks, even, 12 cases')->toContain('| krippendorff_alpha, ordinal |')->toContain('| icc_2_1 |')->toContain('| variance of raters | ');
     unlink($file);
 });
+
+it('measures how often intervals on ranks and numbers hold', function (?array $steps, array $names) {
+    $study = new ScaleCoverage($steps);
+    $truth = $study->truth(50_000);
+    $run = $study->run($truth, 60, 150, 100);
+    expect(array_keys($run))->toContain(...$names);
+    foreach ($names as $name) {
+        expect($run[$name]['without'])->toBe(0)->and($run[$name]['covered'])->toBeGreaterThan(0.86, $name)->and($run[$name]['width'])->toBeGreaterThan(0.0);
+    }
+    // Twice the cases, a narrower interval.
+    $more = $study->run($truth, 120, 40);
+    expect($more[$names[0]]['width'])->toBeLessThan($run[$names[0]]['width']);
+})->with([
+    'ranks' => [ScaleCoverage::STEPS['even'], ['krippendorff_alpha, ordinal', 'gwet_ac, weighted', 'conger_kappa, weighted', 'light_kappa, weighted', 'cohen_kappa of a pair, weighted']],
+    'numbers' => [null, ['krippendorff_alpha, interval', 'icc_1_1', 'icc_3_k', 'lin_concordance', 'kendall_w', 'spearman', 'variance of cases']],
+]);
 
 it('shares work among processes and gives the results in order', function (int $processes) {
     $results = iterator_to_array(Workers::map($processes, array_fill(0, 9, 1.0), static fn (int $i): string => str_repeat((string) $i, 100_000)));

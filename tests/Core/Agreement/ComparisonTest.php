@@ -153,3 +153,25 @@ it('takes the Brier score apart after Murphy', function () {
 it('takes only levels of confidence between nothing and certainty', function (float $level) {
     new Confidence($level);
 })->with([0.0, 1.0, -0.5, NAN])->throws(CoreException::class, 'confidence must lie between 0 and 1');
+
+it('gives W an interval by leaving out each thing in turn, as ranking the rest anew would', function () {
+    $chance = new Chance('kendall');
+    $judges = array_fill(0, 4, []);
+    for ($i = 0; $i < 24; $i++) {
+        $is = $chance->normal();
+        foreach (array_keys($judges) as $g) {
+            $judges[$g][] = (int) round(2.0 * ($is + $chance->normal(0.0, 0.6)));
+        }
+    }
+    $w = RankAgreement::kendall($judges)['w'];
+    $left = [];
+    for ($i = 0; $i < 24; $i++) {
+        $left[] = RankAgreement::kendall(array_map(static fn (array $v): array => [...array_slice($v, 0, $i), ...array_slice($v, $i + 1)], $judges))['w']->estimate;
+    }
+    $mean = array_sum($left) / 24;
+    $se = sqrt(23 / 24 * array_sum(array_map(static fn (float $v): float => ($v - $mean) ** 2, $left)));
+    expect($w->se)->toEqualWithDelta($se, 1e-12)->and($w->method)->toBe('jackknife')->and($w->low)->toBeLessThan($w->estimate)->and($w->high)->toBeGreaterThan($w->estimate);
+    // Ten things are the least; and rankings that are all alike have no width to give.
+    expect(RankAgreement::kendall(array_map(static fn (array $v): array => array_slice($v, 0, 9), $judges))['w']->low)->toBeNull()
+        ->and(RankAgreement::kendall([range(1, 12), range(1, 12)])['w']->low)->toBeNull();
+});
