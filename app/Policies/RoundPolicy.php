@@ -21,6 +21,12 @@ final class RoundPolicy
             && ($user->isHeadCoach() || $round->members()->whereKey($user->id)->exists());
     }
 
+    /** One person's page: the head coach's, and one's own. */
+    public function viewPerson(User $user, Round $round, User $member): bool
+    {
+        return $this->viewResult($user, $round) && ($user->isHeadCoach() || $user->is($member)) && $round->members()->whereKey($member->id)->exists();
+    }
+
     /** The key of a panel study: the head coach once it is closed, the panel once it is published. */
     public function viewKey(User $user, Round $round): bool
     {

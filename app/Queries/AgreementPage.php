@@ -18,7 +18,7 @@ use Illuminate\Support\Facades\Gate;
  */
 final class AgreementPage
 {
-    public function __construct(private readonly ComputeResult $compute, private readonly Codebooks $codebooks, private readonly RoundComparison $comparison)
+    public function __construct(private readonly ComputeResult $compute, private readonly Codebooks $codebooks, private readonly RoundComparison $comparison, private readonly RoundTimes $times)
     {
     }
 
@@ -61,6 +61,7 @@ final class AgreementPage
             'names' => $open ? collect($r['against_key'])->pluck('rater')->map($label)->sort()->values() : collect(),
             'rounds' => Round::query()->where('kind', Round::STAFF)->where('state', 'published')->orderByDesc('published_at')->get()->filter(fn (Round $x): bool => Gate::forUser($user)->allows('viewResult', $x)),
             'compared' => $open ? $this->comparison->of($round) : null,
+            'times' => $open ? array_map(fn (array $t): array => [...$t, 'people' => array_map(fn (array $p): array => [...$p, 'name' => $label($p['rater'])], $t['people'])], $this->times->of($round)) : [],
             'rest' => array_column((array) ($r['study']['pooled']['raters_vs_rest'] ?? []), 'mean_kappa', 'rater'),
             'mine' => $open ? collect() : $this->differences($round, $user),
         ];

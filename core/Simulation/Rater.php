@@ -83,10 +83,11 @@ final readonly class Rater
         arsort($strength);
         $cause = array_key_first($strength);
 
-        // Own times of top and impact, where there is film to see them in: impact is sharper than the top.
+        // Own times of top and impact, where there is film to see them in: impact is sharper than the top, and whoever
+        // is slow to call is late to mark.
         $marks = [];
         foreach (['TP' => 0.014, 'IM' => 0.005] as $code => $spread) {
-            $off = $chance->normal(0.0, $spread);
+            $off = $chance->normal($spread * $this->criterion, $spread);
             if ($seen && isset($stations[$code])) {
                 $marks[$code] = round($stations[$code] + $off, 4);
             }

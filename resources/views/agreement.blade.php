@@ -4,6 +4,8 @@
         $co = $study['coefficients'] ?? [];
         $items = collect($figures['study']['items'] ?? [])->keyBy('item');
         $worst = $items->filter(fn ($i) => ($i['coefficients']['gwet_ac1']['estimate'] ?? null) !== null)->sortBy('coefficients.gwet_ac1.estimate')->first();
+        $coarse = collect($times)->filter(fn ($t) => $t['within'] !== null)->sortByDesc(fn ($t) => $t['mean_of'][1])->first();
+        $signed = fn (float $v) => round($v) == 0.0 ? '0' : str_replace('-', '−', sprintf('%+.0f', $v));
         $left = array_filter($figures['left_out']);
         $span = fn ($f, $scale = 1, $digits = 2) => ($f['estimate'] ?? null) === null ? $f['reason'] : ($f['low'] === null ? 'no interval' : number_format($scale * $f['low'], $digits).' to '.number_format($scale * $f['high'], $digits));
         $pct = fn ($f) => ($f['estimate'] ?? null) === null ? '–' : round(100 * $f['estimate']).' %';
@@ -54,7 +56,7 @@
             <tr><th>Instructor</th><th class="num">Calls scored</th><th>Sensitivity</th><th>Specificity</th>@if($open || $people->contains('mine', true))<th>When “present”, right</th><th>Leaning</th><th>Matthews</th><th title="mean of Cohen’s κ with each of the others">With the others</th><th title="0 is best; 0.25 is what a coin with 50 % would get">Sure and wrong (Brier)</th><th class="num">Cannot tell</th><th class="num" title="calls made where what was shown cannot support one">Unsupported</th>@endif</tr>
             @foreach($people as $p)
                 <tr>
-                    <td>{{ $p['mine'] && ! $open ? 'you' : $p['name'] }}</td><td class="num">{{ $p['n'] }}</td>
+                    <td>@if($open || $p['mine'])<a href="{{ route('agreement.person', [$round, (int) substr($p['rater'], 1)]) }}">{{ $open ? $p['name'] : 'you' }}</a>@else{{ $p['name'] }}@endif</td><td class="num">{{ $p['n'] }}</td>
                     <td><x-figure-value :figure="$p['sensitivity']" percent /></td><td><x-figure-value :figure="$p['specificity']" percent /></td>
                     @if($open || $p['mine'])
                         <td><x-figure-value :figure="$p['ppv']" percent /></td>
@@ -120,6 +122,20 @@
                 </table></div>
             </details>
             <p class="small quiet">Grey and slanted: too few cases to say (under ten, or an interval wider than 0.5). Several rows are compared at once; differences between them are exploratory.</p>
+            @if($times)
+                <h2>@if($coarse)One reader places {{ $coarse['word'] }} within ±{{ round($coarse['mean_of'][1]) }} ms, three within ±{{ round($coarse['mean_of'][3]) }} @else Top and impact, as people mark them @endif</h2>
+                <div class="suggested">
+                @foreach($times as $t)
+                    <div>
+                        <h3>{{ ucfirst($t['word']) }}, against the station’s time</h3>
+                        <table class="rows"><tr><th>Instructor</th><th class="num">Marks</th><th class="num">Late (+) or early, ms</th><th class="num">95 % of marks, ms</th></tr>
+                            @foreach($t['people'] as $p)<tr><td>{{ $p['name'] }}</td><td class="num">{{ $p['n'] }}</td><td class="num">@if($p['bias']->estimate === null){{ $p['bias']->reason }}@else<span @class(['thin' => $p['n'] < 10])><b>{{ $signed($p['bias']->estimate) }}</b>@if($p['bias']->low !== null) <span class="small quiet">{{ $signed($p['bias']->low).' to '.$signed($p['bias']->high) }}</span>@endif</span>@endif</td><td class="num">{{ $p['low']->estimate === null ? $p['low']->reason : $signed($p['low']->estimate).' to '.$signed($p['high']->estimate) }}</td></tr>@endforeach
+                        </table>
+                        <p class="small quiet">@if($t['reason']){{ ucfirst($t['reason']) }}.@else Over {{ $t['cases'] }} cases that all {{ $t['readers'] }} marked: readers differ from one another by a lasting {{ number_format($t['between'], 1) }} ms (standard deviation), the rest is {{ number_format($t['within'], 1) }} ms. The mean mark of @foreach($t['mean_of'] as $k => $w){{ $k }} {{ $k === 1 ? 'reader' : 'readers' }}: ±{{ number_format($w, 1) }} ms{{ $loop->last ? '.' : ', ' }} @endforeach @endif</p>
+                    </div>
+                @endforeach
+                </div>
+            @endif
         @else
             @if($pairs->isNotEmpty())
                 <h2>With each colleague</h2>

@@ -35,6 +35,7 @@ function addresses(User $user): array
         'fault' => ['hang-back', 'sway'],
         'swing' => [1, 2],
         'place' => [1, 2],
+        'member' => User::query()->orderBy('id')->pluck('id')->all(),
         'view' => ['face-on', 'down-the-line'],
         'part' => ['stream', 'TP'],
         'film' => Film::query()->orderBy('id')->pluck('public_id')->all(),

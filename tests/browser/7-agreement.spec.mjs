@@ -38,3 +38,22 @@ test('every coefficient opens to its reason, and the round goes out as open file
   expect(download.suggestedFilename()).toMatch(/-round\.zip$/);
   expect(errors).toEqual([]);
 });
+
+test('a person’s page: from the round to the faults, confidence and drift, for the head coach and for oneself', async ({ page }) => {
+  const errors = watchErrors(page);
+  await logIn(page, 'maren');
+  await page.goto('/agreement');
+  await page.locator('a[href*="/people/"]').first().click();
+  await expect(page.getByRole('heading', { name: 'Fault by fault' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Without the key' })).toBeVisible();
+  const axe = await new AxeBuilder({ page }).analyze();
+  expect(axe.violations.filter((v) => ['serious', 'critical'].includes(v.impact)).map((v) => [v.id, v.nodes[0].html.slice(0, 150)])).toEqual([]);
+  await logIn(page, 'tam');
+  await page.goto('/agreement');
+  await expect(page.locator('a[href*="/people/"]')).toHaveCount(1);
+  await page.locator('a[href*="/people/"]').click();
+  await expect(page.locator('h1')).toContainText('You ');
+  await page.setViewportSize({ width: 390, height: 800 });
+  expect(await page.evaluate(() => document.documentElement.scrollWidth <= innerWidth)).toBe(true);
+  expect(errors).toEqual([]);
+});

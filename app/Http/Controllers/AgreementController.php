@@ -6,7 +6,9 @@ namespace App\Http\Controllers;
 
 use App\Actions\ExportRound;
 use App\Models\Round;
+use App\Models\User;
 use App\Queries\AgreementPage;
+use App\Queries\PersonPage;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Support\Facades\Gate;
@@ -34,6 +36,11 @@ final class AgreementController extends Controller
         $export($round, $path);
 
         return response()->download($path, Str::slug($round->name).'.zip', ['Content-Type' => 'application/zip'])->deleteFileAfterSend();
+    }
+
+    public function person(Round $round, User $member, PersonPage $page): View
+    {
+        return view('person', $page->of($round, $member, $this->user()));
     }
 
     public function show(Round $round, AgreementPage $page): View

@@ -1,0 +1,146 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries;
+
+use App\Models\KeyEntry;
+use App\Models\Reading;
+use App\Models\Round;
+use App\Models\User;
+use Core\Agreement\Confidence;
+use Core\Agreement\DawidSkene;
+use Core\Agreement\Figure;
+use Core\Agreement\ItemTable;
+use Core\Agreement\RaterProfile;
+use Core\Agreement\Wilson;
+use Core\Codebook\Codebook;
+use Core\Reading\Presence;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\Gate;
+
+/**
+ * One person's calls of a published round against its key: what they see, miss and over-call, whether their confidence
+ * holds, and whether they moved over all published rounds. Somebody who still has to read a recording blind elsewhere
+ * is told nothing of it.
+ */
+final readonly class PersonPage
+{
+    public function __construct(private Codebooks $codebooks)
+    {
+    }
+
+    /** @return array<string, mixed> */
+    public function of(Round $round, User $person, User $asking): array
+    {
+        $codebook = $this->codebooks->of($round);
+        $profile = new RaterProfile($this->calls($round, $person, $asking));
+        $rounds = Round::query()->where('kind', Round::STAFF)->where('state', 'published')->whereHas('members', static fn ($q) => $q->whereKey($person->id))->orderBy('published_at')->get();
+        $over = [];
+        foreach ($rounds as $each) {
+            array_push($over, ...$this->calls($each, $person, $asking));
+        }
+        $time = new RaterProfile($over);
+
+        return [
+            'round' => $round, 'person' => $person, 'own' => $person->is($asking), 'codebook' => $codebook,
+            'unscored' => (bool) $round->keyVersion?->round->members()->whereKey($person->id)->exists(),
+            'n' => count($profile->calls),
+            'figures' => $profile->figures(),
+            'faults' => self::faults($profile, $codebook),
+            'calibration' => $profile->calibration(),
+            'swagger' => $profile->swagger(),
+            'sure' => $this->cases($round, $profile->sureAndWrong()),
+            'windows' => $time->windows(), 'drift' => $time->drift(), 'rounds' => $rounds,
+            'latent' => $this->latent($round, $person),
+        ];
+    }
+
+    /**
+     * Scored calls of this person in the order they were handed in, fault by fault; a case's name is its round and
+     * recording.
+     *
+     * @return list<array{case: string, item: string, called: bool, truth: bool, confidence: float|null}>
+     */
+    private function calls(Round $round, User $person, User $asking): array
+    {
+        $ratings = RoundRatings::of($round, $this->codebooks);
+        if (in_array('u'.$person->id, $ratings->unscored, true)) {
+            return [];
+        }
+        $truth = [];
+        foreach ($ratings->key as [$case, $fault, $label]) {
+            $truth[$case][$fault] = $label === Presence::Present->value;
+        }
+        $out = [];
+        foreach ($this->readings($round, $person) as $reading) {
+            if (! Gate::forUser($asking)->allows('view', $reading->case->recording)) {
+                continue;
+            }
+            $case = 'r'.$reading->case->recording_id;
+            foreach ($reading->calls->sortBy('fault') as $call) {
+                if (isset($truth[$case][$call->fault]) && $call->presence !== Presence::CannotTell->value) {
+                    $out[] = ['case' => $round->id.$case, 'item' => $call->fault, 'called' => $call->presence === Presence::Present->value, 'truth' => $truth[$case][$call->fault], 'confidence' => $call->confidence === null ? null : $call->confidence / 100];
+                }
+            }
+        }
+
+        return $out;
+    }
+
+    /** @return Collection<int, Reading> first readings handed in, in that order */
+    private function readings(Round $round, User $person): Collection
+    {
+        return Reading::query()->where('user_id', $person->id)->where('stage', Reading::BLIND)->whereIn('round_case_id', $round->cases()->where('occasion', 1)->select('id'))
+            ->whereNotNull('handed_in_at')->with(['calls', 'case.recording.golfer.consents'])->orderBy('handed_in_at')->orderBy('id')->get();
+    }
+
+    /** @return list<array{key: string, name: string, station: string, cells: array{int, int, int, int}, hits: Figure, right: Figure}> the most wrong calls first */
+    private static function faults(RaterProfile $profile, Codebook $codebook): array
+    {
+        $out = [];
+        foreach ($profile->byItem() as $key => [$tp, $fn, $fp, $tn]) {
+            $fault = $codebook->faults[$key];
+            $out[] = [
+                'key' => $key, 'name' => $fault->name, 'station' => $fault->station->value, 'cells' => [$tp, $fn, $fp, $tn],
+                'hits' => Wilson::figure($tp, $tp + $fn, new Confidence, 'never there'), 'right' => Wilson::figure($tn, $tn + $fp, new Confidence, 'always there'),
+            ];
+        }
+        usort($out, static fn (array $a, array $b): int => [$b['cells'][1] + $b['cells'][2], $a['key']] <=> [$a['cells'][1] + $a['cells'][2], $b['key']]);
+
+        return $out;
+    }
+
+    /**
+     * @param  list<array{case: string, item: string, called: bool, truth: bool, confidence: float|null}>  $calls
+     * @return list<array<string, mixed>> with the recording and what the key says of it
+     */
+    private function cases(Round $round, array $calls): array
+    {
+        $cases = $round->cases()->where('occasion', 1)->with('recording.golfer')->get()->keyBy(static fn ($c): string => $round->id.'r'.$c->recording_id);
+        $entries = $round->keyVersion?->entries()->get()->keyBy(static fn (KeyEntry $e): string => "{$round->id}r{$e->recording_id}|{$e->fault}") ?? collect();
+
+        return array_map(static fn (array $c): array => [...$c, 'recording' => $cases[$c['case']]?->recording, 'entry' => $entries[$c['case'].'|'.$c['item']] ?? null], $calls);
+    }
+
+    /**
+     * What the round's calls alone, without the key, say of this person: rates of a latent-class model over all faults.
+     *
+     * @return array{hit: float, alarm: float, prevalence: float, converged: bool, starts: int, of: int, separated: bool}|null
+     */
+    private function latent(Round $round, User $person): ?array
+    {
+        $set = RoundRatings::of($round, $this->codebooks)->said();
+        if ($set->isEmpty()) {
+            return null;
+        }
+        $table = ItemTable::of($set, $set->items(), [Presence::Absent->value, Presence::Present->value], Presence::CannotTell->value);
+        $at = array_search('u'.$person->id, $table->raters, true);
+        $fit = $at === false || count($table->raters) < 3 ? null : DawidSkene::fit($table, 5);
+
+        return $fit === null ? null : [
+            'hit' => $fit->confusion[(int) $at][1][1], 'alarm' => $fit->confusion[(int) $at][0][1], 'prevalence' => $fit->prevalence[1],
+            'converged' => $fit->converged, 'starts' => $fit->starts, 'of' => $fit->of, 'separated' => $fit->separated,
+        ];
+    }
+}

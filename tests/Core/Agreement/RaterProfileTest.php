@@ -1,0 +1,74 @@
+<?php
+
+use Core\Agreement\KeyTable;
+use Core\Agreement\RaterProfile;
+use Core\Simulation\Chance;
+
+/** Calls on so many cases of ten items, a third of them there, by a rater whose criterion moves from case to case. */
+function callsOf(int $cases, float $moves, string $seed = 'profile', float $swagger = 0.0): array
+{
+    $chance = new Chance($seed);
+    $out = [];
+    for ($c = 0; $c < $cases; $c++) {
+        for ($i = 0; $i < 10; $i++) {
+            $truth = $chance->uniform() < 0.33;
+            $beyond = ($truth ? 1.1 : -1.1) + $chance->normal() - $moves * ($c - $cases / 2);
+            // Belief in one's own call, by the model itself.
+            $right = 1 / (1 + exp(-2.2 * abs($beyond)));
+            $out[] = ['case' => "c$c", 'item' => "i$i", 'called' => $beyond > 0, 'truth' => $truth, 'confidence' => round(20 * min(1.0, max(0.5, $right + $swagger))) / 20];
+        }
+    }
+
+    return $out;
+}
+
+it('counts item by item what one table counts over all', function () {
+    $calls = callsOf(30, 0.0);
+    $profile = new RaterProfile($calls);
+    $table = new KeyTable;
+    foreach ($calls as $c) {
+        $table->add((int) substr($c['case'], 1), $c['called'], $c['truth'], $c['confidence']);
+    }
+    $sum = [0, 0, 0, 0];
+    foreach ($profile->byItem() as $cells) {
+        $sum = array_map(static fn (int $a, int $b): int => $a + $b, $sum, $cells);
+    }
+    expect($sum)->toBe($table->cells())->and($profile->byItem())->toHaveCount(10)
+        ->and($profile->figures()['d_prime']->estimate)->toBe($table->figures()['d_prime']->estimate)
+        ->and($profile->figures()['brier']->estimate)->toBe($table->figures()['brier']->estimate);
+});
+
+it('cuts the cases into windows of about one size that hold every call once', function (int $cases, array $sizes) {
+    $profile = new RaterProfile(callsOf($cases, 0.0));
+    $windows = $profile->windows();
+    expect(array_map(static fn (array $w): int => $w['to'] - $w['from'] + 1, $windows))->toBe($sizes)
+        ->and(array_sum(array_map(static fn (array $w): int => array_sum($w['cells']), $windows)))->toBe(10 * $cases);
+})->with([[0, []], [4, [4]], [9, [9]], [14, [7, 7]], [17, [5, 6, 6]], [25, [5, 5, 5, 5, 5]]]);
+
+it('sees a criterion that moves and mostly none that does not', function () {
+    $moved = (new RaterProfile(callsOf(60, 0.05)))->drift();
+    expect(array_filter(array_column($moved->points, 'beyond')))->not->toBeEmpty()
+        ->and($moved->points[0]['criterion'])->toBeLessThan($moved->points[11]['criterion']);
+    $alarms = 0;
+    for ($s = 0; $s < 40; $s++) {
+        $alarms += array_filter(array_column((new RaterProfile(callsOf(30, 0.0, "still$s")))->drift()->points, 'beyond')) === [] ? 0 : 1;
+    }
+    expect($alarms)->toBeLessThan(8)->and((new RaterProfile(callsOf(9, 0.0)))->drift())->toBeNull();
+});
+
+it('tells the too sure from the modest, and lists the surest wrong calls first', function () {
+    $even = new RaterProfile(callsOf(200, 0.0));
+    $loud = new RaterProfile(callsOf(200, 0.0, swagger: 0.15));
+    $meek = new RaterProfile(callsOf(200, 0.0, swagger: -0.15));
+    expect(abs($even->swagger()))->toBeLessThan(0.02)->and($loud->swagger())->toBeGreaterThan(0.05)->and($meek->swagger())->toBeLessThan(-0.05);
+    $rows = $even->calibration();
+    expect(array_sum(array_column($rows, 'n')))->toBe(2000)->and(end($rows)['share'])->toBeGreaterThan($rows[0]['share']);
+    $wrong = $even->sureAndWrong();
+    $sorted = array_column($wrong, 'confidence');
+    rsort($sorted);
+    expect($wrong)->not->toBeEmpty()->and(array_column($wrong, 'confidence'))->toBe($sorted)->and(min($sorted))->toBe(0.8);
+    foreach ($wrong as $c) {
+        expect($c['called'])->not->toBe($c['truth']);
+    }
+    expect((new RaterProfile([]))->swagger())->toBeNull()->and((new RaterProfile([['case' => 'a', 'item' => 'b', 'called' => true, 'truth' => true, 'confidence' => null]]))->calibration())->toBe([]);
+});

@@ -1,0 +1,81 @@
+<?php
+
+use App\Models\Call;
+use App\Models\Reading;
+use App\Models\Round;
+use App\Models\RoundCase;
+use App\Models\User;
+use App\Queries\PersonPage;
+use Illuminate\Support\Facades\DB;
+
+function pageOf(Round $round, User $person, User $asking): array
+{
+    return app(PersonPage::class)->of($round, $person, $asking);
+}
+
+it('is the head coach’s and one’s own, of a published round one is in', function () {
+    $spring = $this->round('Spring');
+    $tam = $this->person('tam');
+    $kit = $this->person('kit');
+    $at = fn (Round $round, User $person): string => "/agreement/{$round->public_id}/people/{$person->id}";
+    $this->actingAs($tam)->get($at($spring, $tam))->assertOk()->assertSee('calls scored against the key');
+    $this->actingAs($tam)->get($at($spring, $kit))->assertForbidden();
+    $this->actingAs($this->headCoach())->get($at($spring, $kit))->assertOk()->assertSee('Kit Marlpit');
+    $this->actingAs($this->headCoach())->get($at($spring, $this->person('odile')))->assertForbidden();
+    $this->actingAs($tam)->get($at($this->round('Autumn'), $tam))->assertForbidden();
+    $this->actingAs($this->person('odile'))->get($at($spring, $tam))->assertForbidden();
+});
+
+it('counts what the map of the round counts, fault by fault', function () {
+    $round = $this->round('Spring');
+    $kit = $this->person('kit');
+    $map = app(App\Actions\ComputeResult::class)($round)->results['map']['u'.$kit->id];
+    $faults = pageOf($round, $kit, $this->headCoach())['faults'];
+    expect($faults)->not->toBeEmpty();
+    foreach ($faults as $f) {
+        expect($f['cells'])->toBe($map[$f['key']]);
+    }
+    $wrong = array_map(fn (array $f): int => $f['cells'][1] + $f['cells'][2], $faults);
+    $sorted = $wrong;
+    rsort($sorted);
+    expect($wrong)->toBe($sorted);
+});
+
+it('tells somebody nothing of a recording that waits for a blind reading of theirs', function () {
+    $round = $this->round('Spring');
+    $kit = $this->person('kit');
+    $before = pageOf($round, $kit, $kit);
+    $case = $round->cases()->firstOrFail();
+    DB::statement('alter table round_cases disable trigger user');
+    $open = $this->round('Autumn');
+    $open->addCase(RoundCase::SINGLE, [$case->recording], true, true);
+    $after = pageOf($round->refresh(), $kit, $kit);
+    expect($after['n'])->toBeLessThan($before['n'])
+        ->and(array_filter($after['sure'], fn (array $s): bool => $s['recording']->is($case->recording)))->toBe([])
+        ->and(pageOf($round, $kit, $this->headCoach())['n'])->toBe($before['n']);
+});
+
+it('lists the surest wrong calls, and holds confidence against what was right', function () {
+    $round = $this->round('Spring');
+    $kit = $this->person('kit');
+    DB::statement('alter table calls disable trigger user');
+    Call::query()->whereIn('reading_id', Reading::query()->where('user_id', $kit->id)->whereIn('round_case_id', $round->cases()->select('id'))->select('id'))->where('presence', '<>', 'cannot-tell')->update(['confidence' => 100]);
+    $page = pageOf($round, $kit, $this->headCoach());
+    $wrong = array_sum(array_map(fn (array $f): int => $f['cells'][1] + $f['cells'][2], $page['faults']));
+    expect($page['sure'])->toHaveCount($wrong)->and($page['calibration'])->toHaveCount(1)
+        ->and($page['swagger'])->toEqualWithDelta($wrong / $page['n'], 1e-9)->and($page['sure'][0]['entry'])->not->toBeNull();
+    $this->actingAs($this->headCoach())->get("/agreement/{$round->public_id}/people/{$kit->id}")->assertOk()->assertSee("$wrong calls sure and wrong")->assertSee('more</summary>', false);
+});
+
+it('scores nobody who helped to make the key, and needs three readers for a model of the calls', function () {
+    $round = $this->round('Spring');
+    $tam = $this->person('tam');
+    DB::statement('alter table rounds disable trigger user');
+    $round->keyVersion->round->members()->attach($tam);
+    $page = pageOf($round->refresh(), $tam, $this->headCoach());
+    expect($page['n'])->toBe(0)->and($page['unscored'])->toBeTrue()->and($page['latent'])->not->toBeNull()->and($page['latent']['of'])->toBe(5);
+    $this->actingAs($this->headCoach())->get("/agreement/{$round->public_id}/people/{$tam->id}")->assertOk()->assertSee('not scored in this round');
+    DB::statement('alter table readings disable trigger user');
+    Reading::query()->whereIn('round_case_id', $round->cases()->select('id'))->whereNotIn('user_id', [$tam->id, $this->person('kit')->id])->update(['handed_in_at' => null]);
+    expect(pageOf($round->refresh(), $tam, $this->headCoach())['latent'])->toBeNull();
+});
