@@ -8,7 +8,7 @@
     @endif
 </div>
 <div class="ribbon-scrub" data-ribbon role="slider" tabindex="0" aria-label="Moment in the swing" aria-valuemin="0" aria-valuemax="8" aria-valuenow="0"></div>
-@isset($lanes)<div class="lanes"><svg data-lanes role="img" aria-label="Marks of each person"></svg></div>@endisset
+@isset($lanes)<div class="lanes" tabindex="0" role="region" aria-label="Marks under the ribbon"><svg data-lanes role="img" aria-label="Marks of each person"></svg></div>@endisset
 <div class="transport">
     <button type="button" data-do="station-back" title="previous station (Shift+←)" aria-label="previous station">⇤</button>
     <button type="button" data-do="frame-back" title="one frame back (←)" aria-label="one frame back">←</button>
