@@ -6,6 +6,7 @@ namespace App\Actions;
 
 use App\Models\Round;
 use App\Models\RoundResult;
+use App\Queries\ArmComparison;
 use App\Queries\Codebooks;
 use App\Queries\RoundRatings;
 use Core\Agreement\Study;
@@ -25,7 +26,7 @@ final readonly class ComputeResult
     {
         $ratings = RoundRatings::of($round, $this->codebooks);
         $kept = $round->result()->first();
-        if ($kept !== null && $kept->core_version === Version::CURRENT && $kept->inputs_checksum === $ratings->checksum) {
+        if ($kept !== null && $kept->core_version === Version::CURRENT && $kept->inputs_checksum === $ratings->checksum && isset($kept->results['arms'])) {
             return $kept;
         }
         $options = RoundRatings::options();
@@ -48,6 +49,7 @@ final readonly class ComputeResult
                 'study' => $said->isEmpty() ? ['items' => [], 'pooled' => null] : (new Study($said, $options))->result(),
                 'against_key' => $against,
                 'map' => $map,
+                'arms' => ArmComparison::of($round, $ratings),
                 'left_out' => $ratings->left,
                 'cases' => $ratings->cases,
                 'unsupported' => $ratings->unsupported,

@@ -6,10 +6,6 @@ namespace App\Queries;
 
 use App\Models\Round;
 use Core\Agreement\Comparison;
-use Core\Agreement\CountSums;
-use Core\Agreement\ItemTable;
-use Core\Agreement\RatingSet;
-use Core\Agreement\Weights;
 
 /** Whether the staff agree more in one round than in an earlier one, over the faults and the people that both have. */
 final readonly class RoundComparison
@@ -26,25 +22,20 @@ final readonly class RoundComparison
         if ($before === null) {
             return null;
         }
-        $rows = [RoundRatings::of($before, $this->codebooks)->rows, RoundRatings::of($round, $this->codebooks)->rows];
-        $both = static fn (int $column): array => array_intersect(array_column($rows[0], $column), array_column($rows[1], $column));
+        $of = [RoundRatings::of($before, $this->codebooks), RoundRatings::of($round, $this->codebooks)];
+        $both = static fn (int $column): array => array_intersect(array_column($of[0]->rows, $column), array_column($of[1]->rows, $column));
         $people = array_fill_keys($both(2), true);
         $faults = array_fill_keys($both(1), true);
         if (count($people) < 2 || $faults === []) {
             return null;
         }
         $options = RoundRatings::options();
-        $sums = [];
-        foreach ($rows as $list) {
-            $set = new RatingSet;
-            foreach ($list as $row) {
-                if (isset($people[$row[2]], $faults[$row[1]])) {
-                    $set->add(...$row);
-                }
-            }
-            $sums[] = new CountSums(ItemTable::of($set, $set->items(), $options->categories, $options->cannotTell), Weights::identity(2));
+        $keep = static fn (array $row): bool => isset($people[$row[2]], $faults[$row[1]]);
+        [$was, $is] = [$of[0]->sums($keep), $of[1]->sums($keep)];
+        if ($was === null || $is === null) {
+            return null;
         }
-        $compare = static fn (string $name): Comparison => Comparison::independent($sums[0]->byCase(), $sums[1]->byCase(), $sums[0]->statistic($name), $options->confidence, $options->seed, 1000);
+        $compare = static fn (string $name): Comparison => Comparison::independent($was->byCase(), $is->byCase(), $was->statistic($name), $options->confidence, $options->seed, 1000);
         $ac1 = $compare('gwet_ac');
 
         return [

@@ -8,8 +8,11 @@ use App\Models\KeyEntry;
 use App\Models\Reading;
 use App\Models\Round;
 use App\Models\RoundCase;
+use Core\Agreement\CountSums;
+use Core\Agreement\ItemTable;
 use Core\Agreement\RatingSet;
 use Core\Agreement\StudyOptions;
+use Core\Agreement\Weights;
 use Core\Reading\Presence;
 use Illuminate\Database\Eloquent\Collection;
 
@@ -94,6 +97,19 @@ final readonly class RoundRatings
         }
 
         return $set;
+    }
+
+    /**
+     * Sums by case over the rows that are kept, of present against absent; null where none is left.
+     *
+     * @param  \Closure(array{string, string, string, string, string, float|null}): bool  $keep
+     */
+    public function sums(\Closure $keep): ?CountSums
+    {
+        $set = $this->set(array_filter($this->rows, $keep));
+        $options = self::options();
+
+        return $set->isEmpty() ? null : new CountSums(ItemTable::of($set, $set->items(), $options->categories, $options->cannotTell), Weights::identity(2));
     }
 
     /** @param  array<int, array{string, string, string, string, string, float|null}>  $rows */

@@ -5,6 +5,7 @@
         $items = collect($figures['study']['items'] ?? [])->keyBy('item');
         $worst = $items->filter(fn ($i) => ($i['coefficients']['gwet_ac1']['estimate'] ?? null) !== null)->sortBy('coefficients.gwet_ac1.estimate')->first();
         $coarse = collect($times)->filter(fn ($t) => $t['within'] !== null)->sortByDesc(fn ($t) => $t['mean_of'][1])->first();
+        $minus = fn (float $v) => str_replace('-', '−', sprintf('%+.2f', $v));
         $signed = fn (float $v) => round($v) == 0.0 ? '0' : str_replace('-', '−', sprintf('%+.0f', $v));
         $left = array_filter($figures['left_out']);
         $span = fn ($f, $scale = 1, $digits = 2) => ($f['estimate'] ?? null) === null ? $f['reason'] : ($f['low'] === null ? 'no interval' : number_format($scale * $f['low'], $digits).' to '.number_format($scale * $f['high'], $digits));
@@ -122,6 +123,18 @@
                 </table></div>
             </details>
             <p class="small quiet">Grey and slanted: too few cases to say (under ten, or an interval wider than 0.5). Several rows are compared at once; differences between them are exploratory.</p>
+            @if(count($figures['arms']['arms']) > 1)
+                <h2>{{ match(true) { collect($figures['arms']['differences'])->every(fn ($d) => $d['estimate'] === null) => 'Too few cases to say whether what was shown matters', collect($figures['arms']['differences'])->contains(fn ($d) => $d['p'] !== null && $d['p'] < 0.05) => 'What is shown changes how far people agree', default => 'What was shown makes no difference that these cases could show' } }}</h2>
+                <div class="suggested">
+                    <table class="rows"><tr><th>Shown</th><th class="num">Cases</th><th class="num">Same call</th><th class="num">AC1</th></tr>
+                        @foreach($figures['arms']['arms'] as $a)<tr><td>{{ $a['arm'] }}</td><td class="num">{{ $a['cases'] }}</td><td class="num">{{ $a['same'] === null ? '–' : round(100 * $a['same']).' %' }}</td><td class="num">{{ $a['ac1'] === null ? '–' : number_format($a['ac1'], 2) }}</td></tr>@endforeach
+                    </table>
+                    <table class="rows"><tr><th>Compared</th><th class="num">AC1 differs by</th><th class="num">p, adjusted</th><th class="num">Would find</th></tr>
+                        @foreach($figures['arms']['differences'] as $d)<tr><td>{{ $d['second'] }} less {{ $d['first'] }}</td><td class="num">@if($d['estimate'] === null)<span class="thin">{{ $d['reason'] }}</span>@else<b>{{ $minus($d['estimate']) }}</b>@if($d['low'] !== null) <span class="small quiet">{{ $minus($d['low']) }} to {{ $minus($d['high']) }}</span>@endif @endif</td><td class="num">{{ $d['p'] === null ? '–' : number_format($d['p'], 3) }}</td><td class="num">{{ $d['detectable'] === null ? '–' : number_format($d['detectable'], 2) }}</td></tr>@endforeach
+                    </table>
+                </div>
+                <p class="small quiet">Different cases stand in each, so their difficulty may differ too. p by permutation of cases, adjusted after Holm for the number of comparisons; “would find” is the true difference these cases would show four times in five.</p>
+            @endif
             @if($times)
                 <h2>@if($coarse)One reader places {{ $coarse['word'] }} within ±{{ round($coarse['mean_of'][1]) }} ms, three within ±{{ round($coarse['mean_of'][3]) }} @else Top and impact, as people mark them @endif</h2>
                 <div class="suggested">

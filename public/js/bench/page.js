@@ -33,6 +33,7 @@ openStage(root).then((stage) => {
   if (menu) {
     const aids = new Aids(stage, menu, { locked: false, list: () => sketch, say: (text) => { says.textContent = text; }, set: (list) => { sketch = list; sessionStorage.setItem(at, JSON.stringify(list)); aids.draw(); } });
   }
+  Object.assign(root, { stage });
   root.dataset.ready = '';
   for (const button of root.querySelectorAll('[data-go]')) button.addEventListener('click', () => { stage.halt(); stage.seek(Number(button.dataset.go)); });
   for (const form of root.querySelectorAll('[data-mark]')) {

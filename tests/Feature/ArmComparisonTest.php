@@ -1,0 +1,51 @@
+<?php
+
+use App\Models\Call;
+use App\Models\Reading;
+use App\Queries\ArmComparison;
+use App\Queries\Codebooks;
+use App\Queries\RoundRatings;
+use Illuminate\Support\Facades\DB;
+
+/** Spring with its cases shown as the function says, and everybody's calls in them copied from the first reader or, in the other arm, drawn by lot. */
+function armed(object $test, Closure $arm): array
+{
+    foreach (['round_cases', 'calls'] as $table) {
+        DB::statement("alter table $table disable trigger user");
+    }
+    $round = $test->round('Spring');
+    foreach ($round->cases()->orderBy('id')->get() as $i => $case) {
+        $shown = $arm($i);
+        DB::table('round_cases')->where('id', $case->id)->update(['shows_film' => $shown !== 'trace', 'shows_trace' => $shown !== 'film']);
+        foreach (Reading::query()->where('round_case_id', $case->id)->where('stage', Reading::BLIND)->orderBy('id')->get() as $reading) {
+            Call::query()->where('reading_id', $reading->id)->delete();
+            foreach (array_keys(app(Codebooks::class)->of($round)->faults) as $k => $fault) {
+                $present = $shown === 'film' ? ($k + $i) % 3 === 0 : crc32("$reading->id|$fault") % 2 === 0;
+                Call::query()->create(['reading_id' => $reading->id, 'fault' => $fault, 'confidence' => 70, ...$present ? ['presence' => 'present', 'severity' => 1, 'onset' => 'IM', 'decision' => 'later'] : ['presence' => 'absent']]);
+            }
+        }
+    }
+
+    $round->result()->delete();
+
+    return ArmComparison::of($round->refresh(), RoundRatings::of($round, app(Codebooks::class)));
+}
+
+it('tells arms apart in which people agree from arms in which they guess', function () {
+    $n = $this->round('Spring')->cases()->count();
+    $said = armed($this, fn (int $i): string => $i < $n / 2 ? 'film' : 'trace');
+    $arms = array_column($said['arms'], null, 'arm');
+    expect(array_keys($arms))->toBe(['film only', 'trace only'])->and(array_sum(array_column($arms, 'cases')))->toBe($n)
+        ->and($arms['film only']['same'])->toBe(1.0)->and($arms['trace only']['same'])->toBeLessThan(0.7)
+        ->and($said['differences'])->toHaveCount(1)->and($said['differences'][0]['high'])->toBeLessThan(0.0)->and($said['differences'][0]['p'])->toBeLessThan(0.15);
+    $this->actingAs($this->headCoach())->get('/agreement/'.$this->round('Spring')->public_id)->assertOk()->assertSee('trace only less film only');
+});
+
+it('adjusts for three comparisons, and makes none of a single case', function () {
+    $said = armed($this, fn (int $i): string => ['film', 'trace', 'both'][$i % 3]);
+    expect(array_column($said['arms'], 'arm'))->toBe(['film and trace', 'film only', 'trace only'])->and($said['differences'])->toHaveCount(3);
+    $alone = armed($this, fn (int $i): string => $i === 0 ? 'film' : 'trace');
+    expect($alone['differences'][0]['estimate'])->toBeNull()->and($alone['differences'][0]['reason'])->toBe('too few cases in one of the two');
+    $this->actingAs($this->headCoach())->get('/agreement/'.$this->round('Spring')->public_id)->assertOk()->assertSee('Too few cases to say whether what was shown matters');
+    expect(armed($this, fn (): string => 'both')['differences'])->toBe([]);
+});
