@@ -279,7 +279,7 @@ test('one clock: ribbon, keys, pictures and trace move together', async ({ page 
     await press(page, 'Shift+ArrowRight');
     await expect(clock).toContainText(`· ${code} ·`);
   }
-  expect(await picture()).not.toBe(start);
+  await expect.poll(picture).not.toBe(start);
   const top = await clock.textContent();
   await press(page, 'ArrowRight');
   await expect(clock).not.toHaveText(top);
@@ -297,6 +297,7 @@ test('one clock: ribbon, keys, pictures and trace move together', async ({ page 
   await press(page, ' ');
   await page.waitForTimeout(400);
   await press(page, ' ');
+  await page.waitForTimeout(250);
   const after = await clock.textContent();
   await page.waitForTimeout(250);
   await expect(clock).toHaveText(after);
