@@ -13,9 +13,9 @@
     @endphp
     <div style="display: flex; justify-content: space-between; gap: 1rem; flex-wrap: wrap; align-items: baseline">
         <h1>@if(! $study) No reading was handed in in this round @elseif($open) {{ $worst ? 'The staff agree least on “'.$codebook->faults[$worst['item']]->name.'”' : 'Agreement' }} @else How your calls stood in the {{ $round->name }} @endif</h1>
+        @if($open && $study)<a class="act second" href="{{ route('debrief.first', $round) }}">Debrief, case by case</a>@endif
         @if($rounds->count() > 1)<nav class="small">@foreach($rounds as $x)<a href="{{ route('agreement', $x) }}" @if($x->id === $round->id) aria-current="page" @endif>{{ $x->name }}</a> @endforeach</nav>@endif
     </div>
-    @if($open && $study)<p style="margin-top: 0.3rem"><a class="act" href="{{ route('debrief.first', $round) }}">Debrief, case by case</a></p>@endif
     <p class="quiet" style="margin: 0.2rem 0 0.6rem">{{ $round->name }} · {{ $figures['cases'] }} cases · key version {{ $figures['key_version'] }} · ranges are 95 % intervals @if($left) · left out of scoring: {{ collect($left)->map(fn ($n, $w) => "$n $w")->join(', ') }} @endif</p>
     @if($study)
         <div class="tiles">

@@ -12,7 +12,7 @@
 <x-layout :title="$person->name.' – '.$round->name">
     <p class="small"><a href="{{ route('agreement', $round) }}">{{ $round->name }}</a></p>
     <h1>@if($n === 0){{ $you ? 'Your' : $person->name.'’s' }} calls are not scored in this round @else{{ $you ? 'You' : $person->name }} {{ $lean === null ? $verb('was', 'were').' scored on '.$n.' calls' : ($you ? str_replace(['over-calls', 'under-calls', 'leans'], ['over-call', 'under-call', 'lean'], $lean) : $lean) }}{{ $sureness ? ', and '.$verb('is', 'are').' '.$sureness : '' }} @endif</h1>
-    <p class="quiet" style="margin: 0.2rem 0 0.6rem">{{ $n }} calls scored against the key of {{ $round->name }}; ranges are 95 % intervals. @if($unscored) Whoever helped to make a key is not scored against it.@endif @if($own && $n) Cases that wait in an open round of yours are left out.@endif</p>
+    <p class="quiet" style="margin: 0.2rem 0 0.6rem">{{ $n }} calls scored against the key of {{ $round->name }}; ranges are 95 % intervals from the counts alone (the round’s page resamples cases). @if($unscored) Whoever helped to make a key is not scored against it.@endif @if($own && $n) Cases that wait in an open round of yours are left out.@endif</p>
     @if($n > 0)
         <div class="tiles">
             <div><b>{{ $pct($figures['sensitivity']->estimate) }}</b>of what is there, found<br><span class="small quiet">{{ $figures['sensitivity']->low === null ? $figures['sensitivity']->reason : $pct($figures['sensitivity']->low).' to '.$pct($figures['sensitivity']->high) }}</span></div>
