@@ -35,7 +35,7 @@ final readonly class PersonPage
     {
         $codebook = $this->codebooks->of($round);
         $profile = new RaterProfile($this->calls($round, $person, $asking));
-        $rounds = Round::query()->where('kind', Round::STAFF)->where('state', 'published')->whereHas('members', static fn ($q) => $q->whereKey($person->id))->orderBy('published_at')->get();
+        $rounds = Round::query()->where('kind', Round::STAFF)->where('state', 'published')->whereHas('members', static fn ($q) => $q->whereKey($person->id))->with('keyVersion.round')->orderBy('published_at')->get();
         $over = [];
         foreach ($rounds as $each) {
             array_push($over, ...$this->calls($each, $person, $asking));

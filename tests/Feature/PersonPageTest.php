@@ -67,6 +67,32 @@ it('lists the surest wrong calls, and holds confidence against what was right', 
     $this->actingAs($this->headCoach())->get("/agreement/{$round->public_id}/people/{$kit->id}")->assertOk()->assertSee("$wrong calls sure and wrong")->assertSee('more</summary>', false);
 });
 
+it('follows a person over all published rounds, in the order handed in', function () {
+    $spring = $this->round('Spring');
+    $kit = $this->person('kit');
+    $one = pageOf($spring, $kit, $this->headCoach());
+    DB::statement('alter table rounds disable trigger user');
+    DB::statement('alter table readings disable trigger user');
+    DB::statement('alter table calls disable trigger user');
+    $autumn = $this->round('Autumn');
+    Reading::query()->where('user_id', $kit->id)->whereIn('round_case_id', $autumn->cases()->select('id'))->whereNull('handed_in_at')->get()
+        ->each(function (Reading $r): void {
+            Call::query()->upsert([['reading_id' => $r->id, 'fault' => 'sway', 'presence' => 'absent', 'confidence' => 70, 'pins' => '[]']], ['reading_id', 'fault'], ['confidence']);
+            Reading::query()->whereKey($r->id)->update(['handed_in_at' => now()]);
+        });
+    Round::query()->whereKey($autumn->id)->update(['state' => 'published', 'published_at' => now(), 'closed_at' => now()]);
+    $two = pageOf($spring, $kit, $this->headCoach());
+    expect($two['rounds']->pluck('name')->all())->toBe([$spring->name, $autumn->name])->and($two['n'])->toBe($one['n'])
+        ->and(end($two['windows'])['to'])->toBeGreaterThan(end($one['windows'])['to']);
+    foreach ([$spring, $autumn] as $round) {
+        foreach ([$this->headCoach(), $kit] as $who) {
+            $this->actingAs($who)->get("/agreement/{$round->public_id}/people/{$kit->id}")->assertOk()->assertSee('Without the key');
+        }
+        $this->actingAs($this->headCoach())->get("/agreement/{$round->public_id}")->assertOk();
+        $this->actingAs($this->headCoach())->get("/debrief/{$round->public_id}/1")->assertOk();
+    }
+});
+
 it('scores nobody who helped to make the key, and needs three readers for a model of the calls', function () {
     $round = $this->round('Spring');
     $tam = $this->person('tam');
