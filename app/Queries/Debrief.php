@@ -127,9 +127,12 @@ final readonly class Debrief
      */
     private function letters(Collection $readings, RoundCase $case): array
     {
-        $ids = $readings->sortBy(static fn (Reading $r): string => hash('sha256', "{$case->round_id}|{$case->id}|{$r->public_id}"))->pluck('id')->values();
+        $out = [];
+        foreach ($readings->sortBy(static fn (Reading $r): string => hash('sha256', "{$case->round_id}|{$case->id}|{$r->public_id}"))->values() as $i => $reading) {
+            $out[$reading->id] = self::letter($i);
+        }
 
-        return $ids->mapWithKeys(static fn (mixed $id, int $i): array => [(int) (is_numeric($id) ? $id : 0) => self::letter($i)])->all();
+        return $out;
     }
 
     /** A … Z, then AA … */

@@ -34,11 +34,13 @@ final readonly class PersonPage
     public function of(Round $round, User $person, User $asking): array
     {
         $codebook = $this->codebooks->of($round);
-        $profile = new RaterProfile($this->calls($round, $person, $asking));
+        $ratings = RoundRatings::of($round, $this->codebooks);
+        $calls = $this->calls($round, $ratings, $person, $asking);
+        $profile = new RaterProfile($calls);
         $rounds = Round::query()->where('kind', Round::STAFF)->where('state', 'published')->whereHas('members', static fn ($q) => $q->whereKey($person->id))->with('keyVersion.round')->orderBy('published_at')->get();
         $over = [];
         foreach ($rounds as $each) {
-            array_push($over, ...$this->calls($each, $person, $asking));
+            array_push($over, ...$each->is($round) ? $calls : $this->calls($each, RoundRatings::of($each, $this->codebooks), $person, $asking));
         }
         $time = new RaterProfile($over);
 
@@ -52,7 +54,7 @@ final readonly class PersonPage
             'swagger' => $profile->swagger(),
             'sure' => $this->cases($round, $profile->sureAndWrong()),
             'windows' => $time->windows(), 'drift' => $time->drift(), 'rounds' => $rounds,
-            'latent' => $this->latent($round, $person),
+            'latent' => self::latent($ratings, $person),
         ];
     }
 
@@ -62,9 +64,8 @@ final readonly class PersonPage
      *
      * @return list<array{case: string, item: string, called: bool, truth: bool, confidence: float|null}>
      */
-    private function calls(Round $round, User $person, User $asking): array
+    private function calls(Round $round, RoundRatings $ratings, User $person, User $asking): array
     {
-        $ratings = RoundRatings::of($round, $this->codebooks);
         if (in_array('u'.$person->id, $ratings->unscored, true)) {
             return [];
         }
@@ -128,9 +129,9 @@ final readonly class PersonPage
      *
      * @return array{hit: float, alarm: float, prevalence: float, converged: bool, starts: int, of: int, separated: bool}|null
      */
-    private function latent(Round $round, User $person): ?array
+    private static function latent(RoundRatings $ratings, User $person): ?array
     {
-        $set = RoundRatings::of($round, $this->codebooks)->said();
+        $set = $ratings->said();
         if ($set->isEmpty()) {
             return null;
         }

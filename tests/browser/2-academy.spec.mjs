@@ -135,6 +135,8 @@ test('a simulated device is registered, seen live, and its swing caught and put 
   await expect(page.locator('[data-state]')).toContainText('live', { timeout: 8000 });
   await expect(page.locator('[data-lead]')).toHaveText(/^\d+$/);
   await expect(page.locator('[data-strip]')).toHaveAttribute('d', /^M/);
+  // The feet are there to be seen, not squeezed to a line.
+  expect((await page.locator('[data-feet]').boundingBox()).height).toBeGreaterThan(120);
   await expect(page.locator('[data-warnings]')).toContainText('hours slow');
   expect(await ended).toBe(0);
   await expect(page.locator('.caught')).toHaveCount(1, { timeout: 8000 });
