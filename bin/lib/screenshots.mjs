@@ -85,7 +85,7 @@ await shot(reader, 'agreement-own');
 
 const dark = await as('bea', { colorScheme: 'dark' });
 await dark.goto(`${base}/agreement`);
-await dark.locator('table a').first().click();
+await dark.locator('table a[href*="/bench/"]').first().click();
 await ready(dark);
 await press(dark, ...Array(3).fill('Shift+ArrowRight'));
 await shot(dark, 'bench-dark');
