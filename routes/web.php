@@ -15,6 +15,7 @@ use App\Http\Controllers\RoundController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\ShelfController;
 use App\Http\Controllers\TodayController;
+use App\Http\Controllers\WorkController;
 use Illuminate\Support\Facades\Route;
 
 Route::middleware('guest')->group(function (): void {
@@ -43,6 +44,7 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/bench/{recording}/why/{fault}', [BenchController::class, 'why'])->name('bench.why')->can('view', 'recording');
     Route::get('/bench/{recording}/evidence', [BenchController::class, 'evidence'])->name('bench.evidence')->can('view', 'recording');
 
+    Route::get('/bench/{recording}/state', [BenchController::class, 'state'])->name('bench.state')->can('view', 'recording');
     Route::get('/bench/{recording}/film/{view}/{part}', [FilmController::class, 'onBench'])->name('bench.film')->can('view', 'recording');
 
     Route::get('/agreement', [AgreementController::class, 'index'])->name('agreement.index');
@@ -58,12 +60,12 @@ Route::middleware('auth')->group(function (): void {
         Route::put('/imports/{import}', [ImportController::class, 'update'])->name('imports.update');
         Route::post('/imports/{import}/finish', [ImportController::class, 'finish'])->name('imports.finish');
         Route::delete('/imports/{import}', [ImportController::class, 'destroy'])->name('imports.drop');
-        Route::post('/bench/{recording}/films', [FilmController::class, 'store'])->name('films.store');
-        Route::put('/films/{film}', [FilmController::class, 'append'])->name('films.append');
-        Route::get('/films/{film}', [FilmController::class, 'state'])->name('films.state');
-        Route::get('/films/{film}/original', [FilmController::class, 'original'])->name('films.original');
-        Route::post('/films/{film}/clock', [FilmController::class, 'clock'])->name('films.clock');
-        Route::delete('/films/{film}', [FilmController::class, 'destroy'])->name('films.drop');
+        Route::post('/bench/{recording}/films', [FilmController::class, 'store'])->name('films.store')->can('update', 'recording');
+        Route::put('/films/{film}', [FilmController::class, 'append'])->name('films.append')->can('manage', 'film');
+        Route::get('/films/{film}', [FilmController::class, 'state'])->name('films.state')->can('manage', 'film');
+        Route::get('/films/{film}/original', [FilmController::class, 'original'])->name('films.original')->can('manage', 'film');
+        Route::post('/films/{film}/clock', [FilmController::class, 'clock'])->name('films.clock')->can('manage', 'film');
+        Route::delete('/films/{film}', [FilmController::class, 'destroy'])->name('films.drop')->can('manage', 'film');
         Route::get('/agreement/{round}/export', [AgreementController::class, 'export'])->name('agreement.export')->can('viewResult', 'round');
         Route::get('/debrief', [DebriefController::class, 'index'])->name('debrief.index');
         Route::get('/debrief/{round}', [DebriefController::class, 'first'])->name('debrief.first')->can('viewResult', 'round');
@@ -74,9 +76,9 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/rounds/{round}/open', [RoundController::class, 'open'])->name('rounds.open');
         Route::post('/rounds/{round}/close', [RoundController::class, 'close'])->name('rounds.close');
         Route::post('/rounds/{round}/publish', [RoundController::class, 'publish'])->name('rounds.publish');
-        Route::post('/panel/entries/{entry}/ruling', [PanelController::class, 'rule'])->name('panel.rule');
-        Route::post('/bench/{recording}/stations', [BenchController::class, 'mark'])->name('bench.mark');
-        Route::post('/bench/{recording}/clock', [BenchController::class, 'clock'])->name('bench.clock');
+        Route::post('/panel/entries/{entry}/ruling', [PanelController::class, 'rule'])->name('panel.rule')->can('rule', 'entry');
+        Route::post('/bench/{recording}/stations', [BenchController::class, 'mark'])->name('bench.mark')->can('update', 'recording');
+        Route::post('/bench/{recording}/clock', [BenchController::class, 'clock'])->name('bench.clock')->can('update', 'recording');
         Route::get('/capture', [CaptureController::class, 'index'])->name('capture');
         Route::get('/capture/{session}/live', [CaptureController::class, 'live'])->name('capture.live');
         Route::post('/capture/{session}/arm', [CaptureController::class, 'arm'])->name('capture.arm');
@@ -86,5 +88,7 @@ Route::middleware('auth')->group(function (): void {
         Route::delete('/capture/devices/{device}', [CaptureController::class, 'revoke'])->name('capture.revoke');
         Route::post('/codebook', [CodebookController::class, 'store'])->name('codebook.store');
         Route::get('/record', RecordController::class)->name('record');
+        Route::get('/works/{work}', [WorkController::class, 'show'])->name('works.show')->can('watch', 'work');
+        Route::delete('/works/{work}', [WorkController::class, 'cancel'])->name('works.cancel')->can('watch', 'work');
     });
 });

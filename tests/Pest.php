@@ -98,3 +98,12 @@ function stream(string $text)
 
     return $stream;
 }
+
+/** Puts a recording on the Shelf, measured. */
+function stored(mixed ...$of): App\Models\Recording
+{
+    $recording = app(App\Actions\StoreRecording::class)(...$of);
+    app(App\Actions\MeasureRecording::class)($recording);
+
+    return $recording->fresh();
+}

@@ -6,7 +6,7 @@ namespace Tests;
 
 use App\Demo\LoadDemo;
 use App\Models\Reading;
-use App\Models\Round;
+use App\Models\Sitting;
 use App\Models\User;
 use Illuminate\Foundation\Testing\DatabaseTransactions;
 use Illuminate\Foundation\Testing\TestCase as BaseTestCase;
@@ -43,16 +43,16 @@ abstract class TestCase extends BaseTestCase
         return $this->person('maren');
     }
 
-    public function round(string $name): Round
+    public function round(string $name): Sitting
     {
-        return Round::query()->where('name', 'like', $name.'%')->sole();
+        return Sitting::query()->where('name', 'like', $name.'%')->sole();
     }
 
     /** A reading of this person in the open round that is not handed in. */
     public function openReading(User $user): Reading
     {
         return Reading::query()->where('user_id', $user->id)->whereNull('handed_in_at')->orderBy('position')
-            ->whereHas('case.round', fn ($q) => $q->where('state', 'open'))->firstOrFail();
+            ->whereHas('case.sitting', fn ($q) => $q->where('state', 'open'))->firstOrFail();
     }
 
     /**

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use App\Models\Round;
+use App\Models\Sitting;
 use App\Queries\Codebooks;
 use App\Queries\RoundRatings;
 use Core\Format\AgreementCsv;
@@ -24,7 +24,7 @@ final readonly class ExportRound
         'results' => ['item' => 'string', 'kind' => 'string', 'figure' => 'string', 'a' => 'string', 'b' => 'string', 'n' => 'integer', 'estimate' => 'number', 'se' => 'number', 'low' => 'number', 'high' => 'number', 'method' => 'string', 'reason' => 'string'],
     ];
 
-    public function __construct(private ComputeResult $compute, private Codebooks $codebooks)
+    public function __construct(private Codebooks $codebooks)
     {
     }
 
@@ -33,10 +33,10 @@ final readonly class ExportRound
      *
      * @throws ActionException
      */
-    public function __invoke(Round $round, string $path): void
+    public function __invoke(Sitting $round, string $path): void
     {
         $ratings = RoundRatings::of($round, $this->codebooks);
-        $result = ($this->compute)($round);
+        $result = $round->result()->firstOrFail();
         /** @var array{study: array{items: list<array<string, mixed>>, pooled: array<string, mixed>|null}, against_key: list<array<string, mixed>>} $figures */
         $figures = $result->results;
         $tables = [

@@ -9,13 +9,15 @@ use App\Models\PendingImport;
 use App\Models\Recording;
 use App\Models\RememberedColumns;
 use App\Models\User;
+use App\Works\WorkKind;
+use App\Works\Works;
 use Core\Format\FormatException;
 use Illuminate\Support\Facades\DB;
 
 /** Puts a file that was looked at on the Shelf, and remembers how its columns were mapped. */
 final readonly class FinishImport
 {
-    public function __construct(private ReadImport $read, private StoreRecording $store, private DropImport $drop)
+    public function __construct(private ReadImport $read, private StoreRecording $store, private Works $works, private DropImport $drop)
     {
     }
 
@@ -37,6 +39,7 @@ final readonly class FinishImport
             if ($map !== null && ! $map->isPlain()) {
                 RememberedColumns::query()->updateOrCreate(['header_checksum' => ReadImport::checksum($this->read->header($import))], ['device_name' => $text('device_name') ?? $in->facts->deviceName, 'map' => $map->toArray()]);
             }
+            $this->works->ask(WorkKind::Measure, $recording, $by);
             AuditEntry::note($by, 'import', "recording {$recording->public_id}", ['file' => $import->file_name]);
 
             return $recording;

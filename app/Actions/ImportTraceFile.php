@@ -16,7 +16,7 @@ use Core\Trace\DeviceClass;
 /** Reads a recording of any format, with its side-car where there is one, and puts it on the Shelf. */
 final readonly class ImportTraceFile
 {
-    public function __construct(private StoreRecording $store)
+    public function __construct(private StoreRecording $store, private MeasureRecording $measure)
     {
     }
 
@@ -50,6 +50,7 @@ final readonly class ImportTraceFile
         $recording = ($this->store)($golfer, [
             'club' => $in->facts->club ?? 'not stated', 'swing' => $in->facts->swing ?? 'full', 'device_name' => $in->facts->deviceName, 'source' => 'file', 'series' => $series, 'is_cold' => $isCold,
         ], $in->trace, $in->stations, $in->views);
+        ($this->measure)($recording);
         AuditEntry::note($by, 'import', "recording {$recording->public_id}", ['file' => $name]);
 
         return $recording;

@@ -9,13 +9,15 @@ use App\Models\CaughtSwing;
 use App\Models\Golfer;
 use App\Models\Recording;
 use App\Models\User;
+use App\Works\WorkKind;
+use App\Works\Works;
 use Core\Format\RecordingBundle;
 use Illuminate\Support\Facades\DB;
 
 /** Puts a caught swing on the Shelf, once. */
 final readonly class KeepCaughtSwing
 {
-    public function __construct(private StoreRecording $store)
+    public function __construct(private StoreRecording $store, private Works $works)
     {
     }
 
@@ -34,6 +36,7 @@ final readonly class KeepCaughtSwing
             $in = RecordingBundle::read($swing->bundle, 'the caught swing');
             $recording = ($this->store)($golfer, ['club' => $club, 'device_name' => $swing->session->device->name, 'source' => 'capture', 'series' => $series], $in->trace);
             $swing->update(['recording_id' => $recording->id]);
+            $this->works->ask(WorkKind::Measure, $recording, $by);
             AuditEntry::note($by, 'capture', "recording {$recording->public_id}", ['device' => $swing->session->device->name]);
 
             return $recording;

@@ -8,6 +8,8 @@ use App\Models\AuditEntry;
 use App\Models\Recording;
 use App\Models\StationMark;
 use App\Models\User;
+use App\Works\WorkKind;
+use App\Works\Works;
 use Core\CoreException;
 use Core\Motion\Station;
 use Illuminate\Support\Facades\DB;
@@ -18,7 +20,7 @@ use Illuminate\Support\Facades\DB;
  */
 final readonly class MarkStation
 {
-    public function __construct(private MeasureRecording $measure)
+    public function __construct(private Works $works)
     {
     }
 
@@ -52,7 +54,7 @@ final readonly class MarkStation
             } catch (CoreException $e) {
                 throw new ActionException($e->getMessage().' Nothing was changed.');
             }
-            ($this->measure)($recording);
+            $this->works->ask(WorkKind::Measure, $recording, $by);
             AuditEntry::note($by, $t === null ? 'unmark' : 'mark', "station {$station->value}, recording {$recording->public_id}", $t === null ? [] : ['t_s' => $t]);
         });
     }

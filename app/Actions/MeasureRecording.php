@@ -25,7 +25,7 @@ final readonly class MeasureRecording
     {
         $document = $this->codebooks->document();
         $recording->loadMissing(['stations', 'views']);
-        $inputs = self::inputs($recording);
+        $inputs = $this->inputs($recording);
         $kept = $recording->measured()->first();
         if ($kept !== null && $kept->core_version === Version::CURRENT && $kept->inputs_checksum === $inputs && $kept->codebook_version === $document->version()) {
             return $kept;
@@ -36,6 +36,7 @@ final readonly class MeasureRecording
         foreach (array_keys($document->lenses()) as $lens) {
             $faults[$lens] = $report->faults($this->codebooks->under($document, $lens, ClubGroup::of($recording->club), $recording->swing));
         }
+        $recording->unsetRelation('measured');
 
         return MeasurementSet::query()->updateOrCreate(['recording_id' => $recording->id], [
             'core_version' => Version::CURRENT,
@@ -47,11 +48,18 @@ final readonly class MeasureRecording
         ]);
     }
 
-    private static function inputs(Recording $recording): string
+    /** All that the measures and verdicts of a recording depend on but core and codebook, which are kept beside it. */
+    private function inputs(Recording $recording): string
     {
         $stations = $recording->effectiveStations()->map(static fn (StationMark $m): array => [$m->code, $m->t_s, $m->uncertainty_s])->values()->all();
-        $views = $recording->views->map(static fn (Motion $m): array => [$m->view, $m->frames])->all();
+        $hash = hash_init('sha256');
+        hash_update($hash, $recording->checksum.json_encode([
+            $stations, $recording->stance, $recording->mass_kg, $recording->club, $recording->swing, $recording->film_offset_s, $recording->film_drift_ppm, $this->norms->id(),
+        ], JSON_THROW_ON_ERROR));
+        foreach ($recording->views as $motion) {
+            hash_update($hash, json_encode([$motion->view, $motion->rate_hz, $motion->t0, $motion->frames, $motion->points], JSON_THROW_ON_ERROR).pack('g*', ...$motion->coordinates));
+        }
 
-        return hash('sha256', $recording->checksum.json_encode([$stations, $views, $recording->stance, $recording->mass_kg, $recording->club, $recording->swing, $recording->film_offset_s, $recording->film_drift_ppm]));
+        return hash_final($hash);
     }
 }

@@ -6,18 +6,22 @@ namespace App\Actions;
 
 use App\Models\AuditEntry;
 use App\Models\Recording;
-use App\Models\Round;
-use App\Models\RoundCase;
+use App\Models\Sitting;
 use App\Models\User;
 use App\Queries\Codebooks;
+use App\Sight\Onlookers;
+use Core\Chance\Chance;
 use Core\Codebook\StandardLenses;
 use Core\Planning\CaseSet;
+use Core\Planning\Deal;
+use Core\Reading\CaseKind;
+use Core\Sight\SittingKind;
 use Illuminate\Support\Facades\DB;
 
 /** Writes down a round as a draft: which swings make its cases, who reads them, what is shown. */
 final readonly class PlanRound
 {
-    public function __construct(private Codebooks $codebooks)
+    public function __construct(private Codebooks $codebooks, private Onlookers $onlookers)
     {
     }
 
@@ -25,50 +29,49 @@ final readonly class PlanRound
      * @param  list<int>  $recordings  each a case of its own
      * @param  list<int>  $members
      * @param  'both'|'film'|'trace'  $show
-     * @param  list<array{kind: 'series'|'pair', recordings: list<int>}>  $groups  cases of several swings, in order
-     * @param  list<int>  $repeats  single cases to be shown once more, unannounced
+     * @param  list<array{kind: CaseKind, recordings: list<int>}>  $groups  cases of several swings, in order
      * @param  bool  $reveals  whether each case is read again with the ball and the numbers
+     * @param  list<int>  $repeats  single cases to be shown once more, unannounced
+     * @param  bool  $waits  whether the repeats stand in a second part, three weeks later
      *
      * @throws ActionException
      */
-    public function __invoke(string $name, string $kind, array $recordings, array $members, string $show, User $by, string $lens = StandardLenses::DEFAULT, array $groups = [], bool $reveals = false, array $repeats = []): Round
+    public function __invoke(string $name, SittingKind $kind, array $recordings, array $members, string $show, User $by, string $lens = StandardLenses::DEFAULT, array $groups = [], bool $reveals = false, array $repeats = [], bool $waits = true): Sitting
     {
-        $role = $kind === Round::PANEL ? User::PANEL : User::INSTRUCTOR;
-        $wrong = User::query()->whereKey($members)->where('role', '<>', $role)->pluck('name');
+        $wrong = User::query()->whereKey($members)->get()->reject(static fn (User $u): bool => $u->role->maySit($kind))->pluck('name');
         if ($wrong->isNotEmpty()) {
-            throw new ActionException($wrong->join(', ', ' and ').' cannot read in a '.$kind.' round. Nothing was stored.');
+            throw new ActionException($wrong->join(', ', ' and ').' cannot read in a '.$kind->value.' study. Nothing was stored.');
         }
 
-        $cases = [...array_map(static fn (int $id): array => ['kind' => RoundCase::SINGLE, 'recordings' => [$id]], $recordings), ...$groups];
-        $known = Recording::query()->whereKey(array_merge(...array_column($cases, 'recordings')))->with(['golfer', 'films'])->withExists('motion')->get()->keyBy('id');
+        $cases = [...array_map(static fn (int $id): array => ['kind' => CaseKind::Single, 'recordings' => [$id]], $recordings), ...$groups];
+        $asked = array_merge(...array_column($cases, 'recordings'));
+        $known = $this->onlookers->of($by)->recordings()->whereKey($asked)->with(['golfer', 'films'])->withExists('motion')->get()->keyBy('id');
+        if ($known->count() !== count(array_unique($asked))) {
+            throw new ActionException('One of these recordings is not there, or its consent has ended. Nothing was stored.');
+        }
         foreach ($cases as $case) {
-            $this->mayStandTogether($case['kind'], array_values(array_filter(array_map(static fn (int $id): ?Recording => $known[$id] ?? null, $case['recordings']))));
+            $this->mayStandTogether($case['kind'], array_map(static fn (int $id): Recording => $known[$id], $case['recordings']));
         }
-        $first = array_map(static fn (array $c): int => $c['recordings'][0], $cases);
-        if (count($first) !== count(array_unique($first))) {
-            throw new ActionException('Two cases of this round would begin with the same swing; give each a first swing of its own. Nothing was stored.');
+        $same = array_map(static fn (array $c): string => $c['kind']->value.implode(',', $c['recordings']), $cases);
+        if (count($same) !== count(array_unique($same))) {
+            throw new ActionException('Two cases of this round are the same. Nothing was stored.');
         }
+        $this->mayBeRepeated(count($cases), $recordings, $repeats, $waits);
 
-        if ($repeats !== [] && $reveals) {
-            throw new ActionException('With a second look a case that is shown again would give itself away, as its numbers have to wait: choose one or the other. Nothing was stored.');
-        }
-        $others = count($cases) - CaseSet::BETWEEN;
-        if ($repeats !== [] && (array_diff($repeats, $recordings) !== [] || count($repeats) > $others)) {
-            throw new ActionException(array_diff($repeats, $recordings) !== [] ? 'Only a recording of this round can be shown again in it. Nothing was stored.' : sprintf('A case that is shown again has ten others between: with %d cases %s can be. Nothing was stored.', count($cases), max(0, $others) === 0 ? 'none' : "at most $others"));
-        }
-
-        return DB::transaction(function () use ($repeats, $name, $kind, $cases, $known, $members, $show, $by, $lens, $reveals): Round {
-            $round = Round::query()->create([
+        return DB::transaction(function () use ($repeats, $waits, $name, $kind, $cases, $known, $members, $show, $by, $lens, $reveals): Sitting {
+            $round = Sitting::query()->create([
                 'reveals' => $reveals, 'name' => $name, 'kind' => $kind, 'lens' => $lens, 'codebook_version' => $this->codebooks->document()->version(), 'seed' => bin2hex(random_bytes(16)), 'created_by' => $by->id,
+                'wait_days' => $repeats !== [] && $waits ? CaseSet::DAYS : 0,
             ]);
-            foreach ($cases as $case) {
+            $later = $this->later($cases, $repeats, $round);
+            foreach ($cases as $i => $case) {
                 $swings = array_map(static fn (int $id): Recording => $known[$id], $case['recordings']);
                 $film = $show !== 'trace' && self::seen($swings);
-                $round->addCase($case['kind'], $swings, $film, $show !== 'film' || ! $film);
+                $round->addCase($case['kind'], $case['recordings'], $film, $show !== 'film' || ! $film, 1, isset($later[$i]) ? 2 : 1);
             }
             foreach ($repeats as $id) {
                 $film = $show !== 'trace' && self::seen([$known[$id]]);
-                $round->addCase(RoundCase::SINGLE, [$known[$id]], $film, $show !== 'film' || ! $film, 2);
+                $round->addCase(CaseKind::Single, [$id], $film, $show !== 'film' || ! $film, 2, $round->wait_days > 0 ? 2 : 1);
             }
             $round->members()->attach($members);
             AuditEntry::note($by, 'plan', "round $name", ['cases' => count($cases), 'members' => count($members)]);
@@ -78,16 +81,54 @@ final readonly class PlanRound
     }
 
     /**
+     * @param  list<int>  $recordings
+     * @param  list<int>  $repeats
+     *
+     * @throws ActionException
+     */
+    private function mayBeRepeated(int $cases, array $recordings, array $repeats, bool $waits): void
+    {
+        if (array_diff($repeats, $recordings) !== []) {
+            throw new ActionException('Only a recording of this round can be shown again in it. Nothing was stored.');
+        }
+        $room = Deal::room($cases, $waits);
+        if (count($repeats) > $room) {
+            throw new ActionException(sprintf(
+                'So many cases cannot be shown again without giving themselves away: with %d cases %s can be%s. Nothing was stored.',
+                $cases, $room === 0 ? 'none' : "at most $room", $waits ? '' : ' within one sitting',
+            ));
+        }
+    }
+
+    /**
+     * Which cases are kept for the second part, by chance; none where there is one part.
+     *
+     * @param  list<array{kind: CaseKind, recordings: list<int>}>  $cases
+     * @param  list<int>  $repeats
+     * @return array<int, true>
+     */
+    private function later(array $cases, array $repeats, Sitting $round): array
+    {
+        if ($round->wait_days === 0) {
+            return [];
+        }
+        $once = array_keys(array_filter($cases, static fn (array $c): bool => $c['kind'] !== CaseKind::Single || ! in_array($c['recordings'][0], $repeats, true)));
+        $drawn = (new Chance("parts|{$round->seed}"))->shuffled($once);
+
+        return array_fill_keys(array_slice($drawn, 0, Deal::fresh(count($cases), count($repeats))), true);
+    }
+
+    /**
      * @param  list<Recording>  $swings
      *
      * @throws ActionException
      */
-    private function mayStandTogether(string $kind, array $swings): void
+    private function mayStandTogether(CaseKind $kind, array $swings): void
     {
         $n = count($swings);
         $says = match (true) {
-            $kind === RoundCase::SERIES && ($n < 3 || $n > 6) => 'A series has three to six swings.',
-            $kind === RoundCase::PAIR && $n !== 2 => 'A pair has two swings, one before and one after.',
+            $kind === CaseKind::Series && ($n < 3 || $n > 6) => 'A series has three to six swings.',
+            $kind === CaseKind::Pair && $n !== 2 => 'A pair has two swings, one before and one after.',
             count(array_unique(array_map(static fn (Recording $r): int => $r->id, $swings))) !== $n => 'A swing stands in a case once.',
             count(array_unique(array_map(static fn (Recording $r): int => $r->golfer_id, $swings))) > 1 => 'The swings of one case are of one golfer.',
             count(array_unique(array_map(static fn (Recording $r): string => $r->device_class, $swings))) > 1 => 'The swings of one case come from one class of device.',

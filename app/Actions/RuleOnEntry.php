@@ -23,7 +23,7 @@ final readonly class RuleOnEntry
     {
         return DB::transaction(function () use ($entry, $ruling, $reason, $by): KeyEntry {
             $key = KeyVersion::query()->lockForUpdate()->findOrFail($entry->key_version_id);
-            $newest = (int) KeyVersion::query()->where('round_id', $key->round_id)->max('number');
+            $newest = (int) KeyVersion::query()->where('sitting_id', $key->sitting_id)->max('number');
             if ($key->number !== $newest) {
                 throw new ActionException("Version {$key->number} of this key has been followed by version $newest; rule on that one.");
             }
@@ -31,7 +31,7 @@ final readonly class RuleOnEntry
                 throw new ActionException('The panel does not agree here: the case stays for discussion and is scored for nobody, so there is nothing to rule on.');
             }
             if ($key->frozen_at !== null) {
-                $entry = $this->copy($key)->entries()->where('recording_id', $entry->recording_id)->where('fault', $entry->fault)->sole();
+                $entry = $this->copy($key)->entries()->where('case_id', $entry->case_id)->where('fault', $entry->fault)->sole();
             }
             $entry->update(['ruling' => $ruling, 'ruling_reason' => $reason, 'ruled_by' => $by->id, 'ruled_at' => now()]);
             AuditEntry::note($by, 'rule', "{$entry->fault}, {$entry->recording->golfer->pseudonym}, {$entry->recording->club}", ['ruling' => $ruling, 'reason' => $reason, 'key_version' => $entry->keyVersion->number, 'recording' => $entry->recording->public_id]);

@@ -26,7 +26,7 @@ final readonly class SaveChanges
 
     private const MOST_MS = 600_000;
 
-    public function __construct(private Codebooks $codebooks)
+    public function __construct(private Codebooks $codebooks, private HoldRound $hold)
     {
     }
 
@@ -39,7 +39,7 @@ final readonly class SaveChanges
     public function __invoke(Reading $reading, string $writer, array $changes): array
     {
         return DB::transaction(function () use ($reading, $writer, $changes): array {
-            $reading = Reading::query()->lockForUpdate()->with(['case.round', 'calls'])->findOrFail($reading->id);
+            $reading = ($this->hold)($reading);
             if ($reading->isLocked()) {
                 throw new ActionException($reading->handed_in_at !== null
                     ? 'This reading has been handed in and is locked; nothing was changed.'
@@ -47,7 +47,7 @@ final readonly class SaveChanges
             }
             $known = array_flip(ReadingChange::query()->where('reading_id', $reading->id)->whereIn('client_id', array_column($changes, 'id'))->pluck('client_id')->all());
             $last = $this->latest($reading, array_column($changes, 'target'));
-            $codebook = $this->codebooks->of($reading->case->round);
+            $codebook = $this->codebooks->of($reading->case->sitting);
             $core = $reading->toCore();
             $before = $core;
             $version = $reading->version;

@@ -8,6 +8,8 @@ use App\Models\AuditEntry;
 use App\Models\Motion;
 use App\Models\Recording;
 use App\Models\User;
+use App\Works\WorkKind;
+use App\Works\Works;
 use Core\Measurement\SharedEvent;
 use Core\Motion\ClockMatch;
 use Core\Motion\Motion as CoreMotion;
@@ -22,7 +24,7 @@ final readonly class SetFilmClock
     /** No camera or device ticks so wrong; beyond it the frame rate in the file is. */
     private const MOST_DRIFT_PPM = 20_000.0;
 
-    public function __construct(private MeasureRecording $measure)
+    public function __construct(private Works $works)
     {
     }
 
@@ -61,7 +63,7 @@ final readonly class SetFilmClock
             $recording->stations()->where('source', 'motion')->update(['t_s' => DB::raw(sprintf('%.9F + (t_s - %.9F) * %.12F', $film->t0 + $match->offsetS, $film->t0 + $before, $stretch))]);
             $recording->update(['film_offset_s' => $match->offsetS, 'film_drift_ppm' => $drift, 'film_clock_uncertainty_s' => $match->uncertaintyS, 'film_clock_by' => $match->by]);
             $recording->load('stations');
-            ($this->measure)($recording);
+            $this->works->ask(WorkKind::Measure, $recording, $user);
             AuditEntry::note($user, 'clock', "recording {$recording->public_id}", ['by' => $match->by, 'offset_ms' => round(1000 * $match->offsetS, 2), 'drift_ppm' => round($drift, 1)]);
 
             return $match;

@@ -19,20 +19,16 @@ use Core\Trace\QualityFinding;
 use Core\Trace\Trace;
 use Illuminate\Support\Facades\DB;
 
-/** Puts one recording on the Shelf, whole or not at all, and measures it. */
+/** Puts one recording on the Shelf, whole or not at all. It is measured in the background. */
 final readonly class StoreRecording
 {
-    public function __construct(private MeasureRecording $measure)
-    {
-    }
-
     /**
      * @param  array{club: string, swing?: string, shape?: ?string, device_name?: ?string, source: string, series?: ?string, is_cold?: bool, outcome?: ?array<string, mixed>, film_offset_s?: float, film_drift_ppm?: float}  $facts
-     * @param  bool  $measure  false: stations and measures are made later, when many come at once
+     * @param  bool  $find  false: stations are found later, when many come at once
      *
      * @throws ActionException when the same samples are on the Shelf already
      */
-    public function __invoke(Golfer $golfer, array $facts, Trace $trace, ?StationTimes $stations = null, CoreMotion|Views|null $motion = null, bool $measure = true): Recording
+    public function __invoke(Golfer $golfer, array $facts, Trace $trace, ?StationTimes $stations = null, CoreMotion|Views|null $motion = null, bool $find = true): Recording
     {
         $checksum = self::checksum($trace);
         $known = Recording::query()->where('checksum', $checksum)->first();
@@ -42,7 +38,7 @@ final readonly class StoreRecording
 
         $views = $motion instanceof Views ? $motion : new Views(...($motion === null ? [] : [$motion]));
 
-        return DB::transaction(function () use ($golfer, $facts, $trace, $stations, $views, $checksum, $measure): Recording {
+        return DB::transaction(function () use ($golfer, $facts, $trace, $stations, $views, $checksum, $find): Recording {
             $recording = Recording::query()->create([
                 ...$facts,
                 'golfer_id' => $golfer->id,
@@ -63,15 +59,12 @@ final readonly class StoreRecording
                 Motion::query()->create(['recording_id' => $recording->id, ...Motion::row($motion)]);
             }
             // What came with the file is kept beside what the program finds for itself.
-            $found = $measure ? (StationsFromMotion::find($views) ?? StationsFromTrace::find($trace)) : null;
+            $found = $find ? (StationsFromMotion::find($views) ?? StationsFromTrace::find($trace)) : null;
             foreach ($stations?->all() ?? [] as $code => $time) {
                 StationMark::query()->create(['recording_id' => $recording->id, 'code' => $code, 't_s' => $time->t, 'uncertainty_s' => $time->uncertainty, 'source' => $time->source]);
             }
             foreach ($found?->times->all() ?? [] as $code => $time) {
                 StationMark::query()->firstOrCreate(['recording_id' => $recording->id, 'code' => $code, 'source' => $time->source], ['t_s' => $time->t, 'uncertainty_s' => $time->uncertainty, 'doubt' => $found?->doubts[$code] ?? $found?->doubts[''] ?? null]);
-            }
-            if ($measure) {
-                ($this->measure)($recording);
             }
 
             return $recording;

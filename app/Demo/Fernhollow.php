@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Demo;
 
 use Core\Motion\Handedness;
+use Core\Sight\Role;
 use Core\Simulation\GolferSpec;
 use Core\Simulation\Plant;
 use Core\Simulation\Rater;
@@ -34,24 +35,24 @@ final class Fernhollow
         return sprintf('%02d-%s.mp4', $recording, $view);
     }
 
-    /** @return list<array{string, string, string, Rater|null}> name, address, role, how this person sees */
+    /** @return list<array{string, string, Role, Rater|null}> name, address, role, how this person sees */
     public static function people(): array
     {
         return [
-            ['Maren Ashdown', 'maren@fernhollow.example', 'head-coach', null],
-            ['Odile Marrow', 'odile@fernhollow.example', 'panel', new Rater(4.4, 0.1, 0.0, 0.95, 2)],
-            ['Piet Lindqvale', 'piet@fernhollow.example', 'panel', new Rater(4.2, -0.1, 0.0, 0.95, 0)],
-            ['Ros Tennerly', 'ros@fernhollow.example', 'panel', new Rater(4.6, 0.2, 0.0, 0.9, 4)],
-            ['Gwil Harrowby', 'gwil@fernhollow.example', 'panel', new Rater(4.0, 0.0, 0.01, 0.9, 0)],
-            ['Suvi Calder', 'suvi@fernhollow.example', 'panel', new Rater(4.3, -0.2, 0.0, 0.95, -2)],
-            ['Tam Brackley', 'tam@fernhollow.example', 'instructor', new Rater(3.3, 0.1, 0.0, 0.8, 0)],
-            ['Ines Foxcroft', 'ines@fernhollow.example', 'instructor', new Rater(2.8, -0.6, 0.0, 0.4, 12)],
-            ['Dov Wrenfield', 'dov@fernhollow.example', 'instructor', new Rater(2.6, 0.7, 0.0, 0.7, -6)],
-            ['Hanne Oldacre', 'hanne@fernhollow.example', 'instructor', new Rater(2.9, 0.0, 0.05, 0.6, 0)],
-            ['Kit Marlpit', 'kit@fernhollow.example', 'instructor', new Rater(1.8, 0.0, 0.0, 0.2, 16, ['late-recentre', 'late-load'])],
-            ['Bea Thornley', 'bea@fernhollow.example', 'instructor', new Rater(3.1, -0.1, -0.02, 0.9, 0, ['late-push'])],
-            ['Arlo Quench', 'arlo@fernhollow.example', 'instructor', new Rater(2.2, -0.3, 0.0, 0.5, 6, ['spin-out'])],
-            ['Vesna Pell', 'vesna@fernhollow.example', 'instructor', new Rater(2.7, 0.3, 0.0, 0.9, -4)],
+            ['Maren Ashdown', 'maren@fernhollow.example', Role::HeadCoach, null],
+            ['Odile Marrow', 'odile@fernhollow.example', Role::Panel, new Rater(4.4, 0.1, 0.0, 0.95, 2)],
+            ['Piet Lindqvale', 'piet@fernhollow.example', Role::Panel, new Rater(4.2, -0.1, 0.0, 0.95, 0)],
+            ['Ros Tennerly', 'ros@fernhollow.example', Role::Panel, new Rater(4.6, 0.2, 0.0, 0.9, 4)],
+            ['Gwil Harrowby', 'gwil@fernhollow.example', Role::Panel, new Rater(4.0, 0.0, 0.01, 0.9, 0)],
+            ['Suvi Calder', 'suvi@fernhollow.example', Role::Panel, new Rater(4.3, -0.2, 0.0, 0.95, -2)],
+            ['Tam Brackley', 'tam@fernhollow.example', Role::Instructor, new Rater(3.3, 0.1, 0.0, 0.8, 0)],
+            ['Ines Foxcroft', 'ines@fernhollow.example', Role::Instructor, new Rater(2.8, -0.6, 0.0, 0.4, 12)],
+            ['Dov Wrenfield', 'dov@fernhollow.example', Role::Instructor, new Rater(2.6, 0.7, 0.0, 0.7, -6)],
+            ['Hanne Oldacre', 'hanne@fernhollow.example', Role::Instructor, new Rater(2.9, 0.0, 0.05, 0.6, 0)],
+            ['Kit Marlpit', 'kit@fernhollow.example', Role::Instructor, new Rater(1.8, 0.0, 0.0, 0.2, 16, ['late-recentre', 'late-load'])],
+            ['Bea Thornley', 'bea@fernhollow.example', Role::Instructor, new Rater(3.1, -0.1, -0.02, 0.9, 0, ['late-push'])],
+            ['Arlo Quench', 'arlo@fernhollow.example', Role::Instructor, new Rater(2.2, -0.3, 0.0, 0.5, 6, ['spin-out'])],
+            ['Vesna Pell', 'vesna@fernhollow.example', Role::Instructor, new Rater(2.7, 0.3, 0.0, 0.9, -4)],
         ];
     }
 

@@ -7,26 +7,33 @@ namespace App\Demo;
 use App\Actions\CloseRound;
 use App\Actions\ConvertFilm;
 use App\Actions\HandInReading;
+use App\Actions\MeasureRecording;
 use App\Actions\OpenRound;
 use App\Actions\PublishRound;
 use App\Actions\SaveChanges;
 use App\Actions\StoreRecording;
+use App\Actions\TakeNorms;
 use App\Models\Call;
 use App\Models\Consent;
 use App\Models\Film;
 use App\Models\Golfer;
 use App\Models\Reading;
 use App\Models\Recording;
-use App\Models\Round;
-use App\Models\RoundCase;
+use App\Models\Sitting;
+use App\Models\SittingCase;
 use App\Models\User;
+use App\Works\Progress;
+use Core\Chance\Chance;
 use Core\Codebook\Codebook;
 use Core\Motion\StationTime;
 use Core\Motion\View;
 use Core\Reading\Call as CoreCall;
+use Core\Reading\CaseKind;
 use Core\Reading\Presence;
 use Core\Reading\Reading as CoreReading;
-use Core\Simulation\Chance;
+use Core\Reading\Stage;
+use Core\Sight\Role;
+use Core\Sight\SittingKind;
 use Core\Simulation\Flight;
 use Core\Simulation\Plant;
 use Core\Simulation\Rater;
@@ -55,6 +62,8 @@ final class LoadDemo
         private readonly SaveChanges $save,
         private readonly HandInReading $handIn,
         private readonly ConvertFilm $films,
+        private readonly TakeNorms $norms,
+        private readonly MeasureRecording $measure,
     ) {
     }
 
@@ -85,34 +94,37 @@ final class LoadDemo
             Carbon::setTestNow($today->copy()->subDays(138 - $i)->setTime(15, 10 + $i));
             $recordings[] = [$this->record($row), $row];
         }
-        [$head] = $this->people(User::HEAD_COACH);
+        [$head] = $this->people(Role::HeadCoach);
         $several = $limit === null ? $this->several($today->copy()->subDays(112)) : [];
-        $panel = $this->people(User::PANEL);
-        $staff = $this->people(User::INSTRUCTOR);
+        $this->measureAll();
+        ($this->norms)();
+        $this->measureAll();
+        $panel = $this->people(Role::Panel);
+        $staff = $this->people(Role::Instructor);
         $half = (int) ceil(count($recordings) * 14 / 24);
 
         Carbon::setTestNow($today->copy()->subDays(108)->setTime(9, 0));
-        $study = $this->round('Winter panel study', Round::PANEL, $recordings, $panel, $head, $several);
+        $study = $this->round('Winter panel study', SittingKind::Panel, $recordings, $panel, $head, $several);
         $this->answer($study, $today->copy()->subDays(104), 1.0);
-        ($this->close)($study, $head);
-        ($this->publish)($study->refresh(), $head);
+        $this->close->now($study, $head);
+        $this->publish->carryOut($study->refresh(), $head, Progress::untold());
 
         Carbon::setTestNow($today->copy()->subDays(80)->setTime(9, 0));
-        $spring = $this->round('Spring round', Round::STAFF, array_slice($recordings, 0, $half), $staff, $head);
+        $spring = $this->round('Spring round', SittingKind::Round, array_slice($recordings, 0, $half), $staff, $head);
         $this->answer($spring, $today->copy()->subDays(76), 1.0);
         Carbon::setTestNow($today->copy()->subDays(66)->setTime(17, 0));
-        ($this->close)($spring, $head);
-        ($this->publish)($spring->refresh(), $head);
+        $this->close->now($spring, $head);
+        $this->publish->carryOut($spring->refresh(), $head, Progress::untold());
 
         Carbon::setTestNow($today->copy()->subDays(6)->setTime(9, 0));
-        $autumn = $this->round('Autumn round', Round::STAFF, array_slice($recordings, $half), $staff, $head, $several, $limit === null);
+        $autumn = $this->round('Autumn round', SittingKind::Round, array_slice($recordings, $half), $staff, $head, $several, $limit === null);
         $this->answer($autumn, $today->copy()->subDays(5), 0.5);
     }
 
     /**
      * Swings that came several at a time, and the cases they make: two series, and one golfer before and after.
      *
-     * @return list<array{kind: 'series'|'pair', swings: list<Recording>}>
+     * @return list<array{kind: CaseKind, swings: non-empty-list<Recording>}>
      */
     private function several(Carbon $day): array
     {
@@ -124,11 +136,18 @@ final class LoadDemo
             }
         }
 
-        return [['kind' => RoundCase::SERIES, 'swings' => $series[0]], ['kind' => RoundCase::SERIES, 'swings' => $series[2]], ['kind' => RoundCase::PAIR, 'swings' => [$series[0][1], $series[1][1]]]];
+        return [['kind' => CaseKind::Series, 'swings' => $series[0]], ['kind' => CaseKind::Series, 'swings' => $series[2]], ['kind' => CaseKind::Pair, 'swings' => [$series[0][1], $series[1][1]]]];
+    }
+
+    private function measureAll(): void
+    {
+        foreach (Recording::query()->orderBy('id')->get() as $recording) {
+            ($this->measure)($recording);
+        }
     }
 
     /** @return list<User> */
-    private function people(string $role): array
+    private function people(Role $role): array
     {
         return array_values(User::query()->where('role', $role)->orderBy('id')->get()->all());
     }
@@ -181,41 +200,41 @@ final class LoadDemo
     /**
      * @param  list<array{Recording, array{film: bool, trace: bool}}>  $recordings
      * @param  list<User>  $members
-     * @param  list<array{kind: 'series'|'pair', swings: list<Recording>}>  $several
+     * @param  list<array{kind: CaseKind, swings: non-empty-list<Recording>}>  $several
      */
-    private function round(string $name, string $kind, array $recordings, array $members, User $head, array $several = [], bool $reveals = false): Round
+    private function round(string $name, SittingKind $kind, array $recordings, array $members, User $head, array $several = [], bool $reveals = false): Sitting
     {
-        $round = Round::query()->create([
+        $round = Sitting::query()->create([
             'name' => $name, 'kind' => $kind, 'lens' => 'early-recentre', 'codebook_version' => \Core\Codebook\CodebookDocument::standard()->version(),
             'seed' => substr(hash('sha256', $name), 0, 32), 'created_by' => $head->id, 'reveals' => $reveals,
         ]);
         foreach ($recordings as [$recording, $row]) {
-            $both = $kind === Round::PANEL;
-            $round->addCase(RoundCase::SINGLE, [$recording], $both || $row['film'], $both || $row['trace']);
+            $both = $kind === SittingKind::Panel;
+            $round->addCase(CaseKind::Single, [$recording->id], $both || $row['film'], $both || $row['trace']);
         }
         foreach ($several as $case) {
-            $round->addCase($case['kind'], $case['swings'], true, true);
+            $round->addCase($case['kind'], array_map(static fn (Recording $r): int => $r->id, $case['swings']), true, true);
         }
         $round->members()->attach(array_map(static fn (User $u): int => $u->id, $members));
-        ($this->open)($round, $head);
+        $this->open->carryOut($round, $head, Progress::untold());
 
         return $round->refresh();
     }
 
     /** Members read their first cases, in their own order, up to the given share of them. */
-    private function answer(Round $round, Carbon $start, float $share): void
+    private function answer(Sitting $round, Carbon $start, float $share): void
     {
         $codebook = Codebook::standard();
         foreach ($round->members()->orderBy('users.id')->get() as $m => $member) {
-            $readings = Reading::query()->whereIn('round_case_id', $round->cases()->select('id'))->where('user_id', $member->id)->with('case.recording.golfer')->orderBy('position')->get();
+            $readings = Reading::query()->whereIn('sitting_case_id', $round->cases()->select('id'))->where('user_id', $member->id)->with(['arm', 'case.recording.golfer', 'case.swings', 'case.sitting'])->orderBy('position')->get();
             // A half-answered round is not answered evenly: some are done, some have hardly begun.
             $until = $share >= 1.0 ? $readings->count() : (int) round($readings->count() * [0.5, 0.9, 0.3, 0.6, 0.0, 1.0, 0.4, 0.5][$m % 8]);
             foreach ($readings->take($until) as $n => $reading) {
                 Carbon::setTestNow($start->copy()->startOfDay()->addMinutes(60 * 9 + 7 * $n + 3 * $m));
-                $made = $this->made[$reading->case->recording_id];
-                $chance = new Chance("read|{$round->seed}|{$member->email}|{$reading->case->recording_id}");
-                $core = $this->raters[$member->id]->read($codebook, $made['truth'], $reading->case->shown(), $n, $made['stations'], $chance);
-                ($this->save)($reading, 'demo-bench', self::changes($core, $reading->public_id, $reading->case, $member->email));
+                $made = $this->made[$reading->case->recording->id];
+                $chance = new Chance("read|{$round->seed}|{$member->email}|{$reading->case->recording->id}");
+                $core = $this->raters[$member->id]->read($codebook, $made['truth'], $reading->shown(), $n, $made['stations'], $chance);
+                ($this->save)($reading, 'demo-bench', self::changes($core, $reading, $member->email));
                 ($this->handIn)($reading, $member);
                 if ($round->reveals && $n % 3 !== 2) {
                     $this->lookAgain($reading, $member, $core);
@@ -227,15 +246,15 @@ final class LoadDemo
     /** The second look: what was called present is called more surely, and a poor strike makes some see a hanging back they had not seen. */
     private function lookAgain(Reading $blind, User $member, CoreReading $core): void
     {
-        $again = Reading::query()->where('round_case_id', $blind->round_case_id)->where('user_id', $member->id)->where('stage', Reading::REVEAL)->sole();
+        $again = Reading::query()->where('sitting_case_id', $blind->sitting_case_id)->where('user_id', $member->id)->where('stage', Stage::Reveal)->sole();
         Carbon::setTestNow(Carbon::now()->addMinutes(2));
         $changes = [];
         foreach (array_filter($core->calls, static fn (CoreCall $c): bool => $c->confidence !== null && $c->confidence < 95 && $c->presence === Presence::Present) as $fault => $call) {
             $changes[] = ['id' => substr($again->public_id, 0, 20).'-'.count($changes), 'target' => "call:$fault", 'value' => [...self::call($call, $blind->case->kind), 'confidence' => $call->confidence + 5], 'base' => count($changes), 'at' => (int) Carbon::now()->getTimestampMs() - 30_000];
         }
         $strike = $blind->case->recording->flight()?->strike;
-        if (in_array($strike, ['fat', 'thin', 'top'], true) && ($core->calls['hang-back'] ?? null)?->presence === Presence::Absent && crc32($member->email.$blind->round_case_id) % 3 === 0) {
-            $changes[] = ['id' => substr($again->public_id, 0, 20).'-hb', 'target' => 'call:hang-back', 'value' => ['presence' => 'present', 'severity' => 1, 'onset' => 'IM', 'decision' => 'later', 'confidence' => 60, 'pins' => [['on' => 'strike']], ...($blind->case->kind === RoundCase::PAIR ? ['trend' => 'same'] : [])], 'base' => count($changes), 'at' => (int) Carbon::now()->getTimestampMs() - 20_000];
+        if (in_array($strike, ['fat', 'thin', 'top'], true) && ($core->calls['hang-back'] ?? null)?->presence === Presence::Absent && crc32($member->email.$blind->sitting_case_id) % 3 === 0) {
+            $changes[] = ['id' => substr($again->public_id, 0, 20).'-hb', 'target' => 'call:hang-back', 'value' => ['presence' => 'present', 'severity' => 1, 'onset' => 'IM', 'decision' => 'later', 'confidence' => 60, 'pins' => [['on' => 'strike']], ...($blind->case->kind === CaseKind::Pair ? ['trend' => 'same'] : [])], 'base' => count($changes), 'at' => (int) Carbon::now()->getTimestampMs() - 20_000];
             $core->firstCauses === [] && $changes[] = ['id' => substr($again->public_id, 0, 20).'-fc', 'target' => 'causes', 'value' => ['hang-back'], 'base' => count($changes), 'at' => (int) Carbon::now()->getTimestampMs() - 10_000];
         }
         if ($changes !== []) {
@@ -245,11 +264,11 @@ final class LoadDemo
     }
 
     /** @return array<string, mixed> */
-    private static function call(CoreCall $call, string $kind): array
+    private static function call(CoreCall $call, CaseKind $kind): array
     {
         $row = array_diff_key(Call::row($call), ['fault' => 0]);
 
-        return $kind === RoundCase::PAIR && $call->presence === Presence::Present ? [...$row, 'trend' => crc32($call->fault.$call->confidence) % 4 === 0 ? 'same' : 'better'] : $row;
+        return $kind === CaseKind::Pair && $call->presence === Presence::Present ? [...$row, 'trend' => crc32($call->fault.$call->confidence) % 4 === 0 ? 'same' : 'better'] : $row;
     }
 
     /**
@@ -257,9 +276,10 @@ final class LoadDemo
      *
      * @return list<array{id: string, target: string, value: mixed, base: int, at: int}>
      */
-    private static function changes(CoreReading $core, string $of, RoundCase $case, string $by): array
+    private static function changes(CoreReading $core, Reading $reading, string $by): array
     {
-        $kind = $case->kind;
+        $of = $reading->public_id;
+        $kind = $reading->case->kind;
         $out = [];
         $at = (int) Carbon::now()->getTimestampMs() - 200_000;
         $add = static function (string $target, mixed $value) use (&$out, &$at, $of): void {
@@ -275,15 +295,15 @@ final class LoadDemo
         }
         $core->chain->links === [] || $add('chain', $core->chain->links);
         $core->drill === null || $add('drill', ['key' => $core->drill, 'stop' => $core->stop?->value]);
-        if ($kind === RoundCase::SINGLE) {
+        if ($kind === CaseKind::Single) {
             foreach ($core->marks as $station => $t) {
                 $add("mark:$station", $t);
             }
         }
         $cue = Fernhollow::CUES[$core->firstCauses[0] ?? ''] ?? '';
         $cue === '' || $add('cue', $cue);
-        $drawn = Fernhollow::drawnBy($by, $case->recording->golfer->handedness);
-        if ($drawn !== [] && in_array(View::FaceOn, $case->filmViews(), true)) {
+        $drawn = Fernhollow::drawnBy($by, $reading->case->recording->golfer->handedness);
+        if ($drawn !== [] && in_array(View::FaceOn, $reading->filmViews(), true)) {
             $add('aids', $drawn);
         }
         $add('time', 4_000 * count($out) + 1_000 * (crc32($of) % 60));

@@ -6,12 +6,13 @@ namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
 
 /**
  * One swing of a case, in its place.
  *
  * @property int $id
- * @property int $round_case_id
+ * @property int $case_id
  * @property int $recording_id
  * @property int $position
  * @property Recording $recording
@@ -20,12 +21,18 @@ final class CaseSwing extends Model
 {
     public $timestamps = false;
 
-    protected $fillable = ['round_case_id', 'recording_id', 'position'];
+    protected $fillable = ['case_id', 'recording_id', 'position'];
 
-    /** @return BelongsTo<RoundCase, $this> */
+    /** @return BelongsTo<RatedCase, $this> */
     public function case(): BelongsTo
     {
-        return $this->belongsTo(RoundCase::class, 'round_case_id');
+        return $this->belongsTo(RatedCase::class, 'case_id');
+    }
+
+    /** @return HasMany<SittingCase, $this> where this swing's case is asked about */
+    public function sittingCases(): HasMany
+    {
+        return $this->hasMany(SittingCase::class, 'case_id', 'case_id');
     }
 
     /** @return BelongsTo<Recording, $this> */

@@ -33,17 +33,18 @@ final class Golfer extends Model
     }
 
     /**
-     * Golfers whose recordings may be used for training today.
+     * Golfers whose recordings may be used for training today. A minor's consent without a guardian is none.
      *
      * @param  Builder<Golfer>  $query
      */
     public function scopeConsenting(Builder $query): void
     {
-        $query->whereHas('consents', fn (Builder $c) => $c->whereNull('withdrawn_at')->whereDate('expires_on', '>=', now()));
+        $query->whereHas('consents', static fn (Builder $c) => $c->whereNull('withdrawn_at')->whereDate('expires_on', '>=', now())
+            ->where(static fn (Builder $g) => $g->whereNotNull('guardian')->orWhere('golfers.is_minor', false)));
     }
 
     public function isConsenting(): bool
     {
-        return $this->consents->contains(fn (Consent $c): bool => $c->isValid());
+        return $this->consents->contains(fn (Consent $c): bool => $c->isValid() && (! $this->is_minor || $c->guardian !== null));
     }
 }

@@ -7,12 +7,13 @@ namespace App\Models;
 use Core\Consensus\Grade;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasOneThrough;
 use Illuminate\Support\Carbon;
 
 /**
  * @property int $id
  * @property int $key_version_id
- * @property int $recording_id
+ * @property int $case_id
  * @property string $fault
  * @property string $label
  * @property string $grade
@@ -28,6 +29,7 @@ use Illuminate\Support\Carbon;
  * @property ?string $ruling_reason
  * @property ?Carbon $ruled_at
  * @property KeyVersion $keyVersion
+ * @property RatedCase $case
  * @property Recording $recording
  */
 final class KeyEntry extends Model
@@ -48,10 +50,17 @@ final class KeyEntry extends Model
         return $this->belongsTo(KeyVersion::class);
     }
 
-    /** @return BelongsTo<Recording, $this> */
-    public function recording(): BelongsTo
+    /** @return BelongsTo<RatedCase, $this> */
+    public function case(): BelongsTo
     {
-        return $this->belongsTo(Recording::class);
+        return $this->belongsTo(RatedCase::class, 'case_id');
+    }
+
+    /** @return HasOneThrough<Recording, CaseSwing, $this> the case's first swing: what it is called by */
+    public function recording(): HasOneThrough
+    {
+        /** @var HasOneThrough<Recording, CaseSwing, $this> */
+        return $this->hasOneThrough(Recording::class, CaseSwing::class, 'case_id', 'id', 'case_id', 'recording_id')->where('case_swings.position', 1);
     }
 
     /** The label raters are scored against: the ruling where there is one; null where nobody is scored. */

@@ -11,15 +11,16 @@ use Illuminate\Support\Carbon;
 
 /**
  * @property int $id
- * @property int $round_id
+ * @property int $sitting_id
  * @property int $number
  * @property string $lens
+ * @property ?string $inputs_checksum  of hand-ins and measurements it was made from
  * @property ?Carbon $frozen_at
- * @property Round $round
+ * @property Sitting $sitting
  */
 final class KeyVersion extends Model
 {
-    protected $fillable = ['round_id', 'number', 'lens', 'core_version', 'frozen_at'];
+    protected $fillable = ['sitting_id', 'number', 'lens', 'core_version', 'inputs_checksum', 'frozen_at'];
 
     /** @return array<string, string> */
     protected function casts(): array
@@ -27,10 +28,10 @@ final class KeyVersion extends Model
         return ['frozen_at' => 'datetime'];
     }
 
-    /** @return BelongsTo<Round, $this> the panel round it was made from */
-    public function round(): BelongsTo
+    /** @return BelongsTo<Sitting, $this> the panel study it was made from */
+    public function sitting(): BelongsTo
     {
-        return $this->belongsTo(Round::class);
+        return $this->belongsTo(Sitting::class);
     }
 
     /** @return HasMany<KeyEntry, $this> */

@@ -4,13 +4,15 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Core\Planning\CaseSet;
+use Core\Codebook\Shown;
+use Core\Motion\View;
 use Core\Reading\Aid;
 use Core\Reading\Chain;
 use Core\Reading\Miss;
 use Core\Reading\Reading as CoreReading;
+use Core\Reading\Stage;
 use Core\Reading\Stop;
-use Illuminate\Database\Eloquent\Builder;
+use Core\Sight\SittingState;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -21,13 +23,13 @@ use Illuminate\Support\Str;
 /**
  * @property int $id
  * @property string $public_id
- * @property int $round_case_id
+ * @property int $sitting_case_id
  * @property int $user_id
  * @property int $position
  * @property list<string> $first_causes
  * @property string $cue
  * @property int $version
- * @property 'blind'|'reveal' $stage
+ * @property Stage $stage
  * @property list<array{string, string}> $chain
  * @property ?string $drill
  * @property ?string $stop
@@ -36,7 +38,10 @@ use Illuminate\Support\Str;
  * @property list<array{kind: string, view: string, points: list<array{x: float, y: float, t: float}>, swing?: int}> $aids
  * @property int $active_ms  time spent, without idle time
  * @property ?Carbon $handed_in_at
- * @property RoundCase $case
+ * @property int $arm_id
+ * @property bool $exposed  whether a truth about one of its swings had been shown before; no blind figure holds it
+ * @property SittingArm $arm
+ * @property SittingCase $case
  * @property User $user
  * @property \Illuminate\Database\Eloquent\Collection<int, Call> $calls
  */
@@ -44,14 +49,9 @@ final class Reading extends Model
 {
     use HasUlids;
 
-    /** First without ball flight and numbers; then, where the round asks for it, with them. */
-    public const BLIND = 'blind';
+    protected $fillable = ['sitting_case_id', 'user_id', 'arm_id', 'exposed', 'stage', 'position', 'first_causes', 'cue', 'version', 'handed_in_at', 'chain', 'drill', 'stop', 'miss', 'marks', 'aids', 'active_ms'];
 
-    public const REVEAL = 'reveal';
-
-    protected $fillable = ['round_case_id', 'user_id', 'stage', 'position', 'first_causes', 'cue', 'version', 'handed_in_at', 'chain', 'drill', 'stop', 'miss', 'marks', 'aids', 'active_ms'];
-
-    protected $attributes = ['stage' => self::BLIND, 'first_causes' => '[]', 'cue' => '', 'version' => 0, 'chain' => '[]', 'marks' => '{}', 'aids' => '[]', 'active_ms' => 0, 'drill' => null, 'stop' => null, 'miss' => null];
+    protected $attributes = ['stage' => 'blind', 'exposed' => false, 'first_causes' => '[]', 'cue' => '', 'version' => 0, 'chain' => '[]', 'marks' => '{}', 'aids' => '[]', 'active_ms' => 0, 'drill' => null, 'stop' => null, 'miss' => null];
 
     /** @return list<string> */
     public function uniqueIds(): array
@@ -78,13 +78,13 @@ final class Reading extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['first_causes' => 'array', 'chain' => 'array', 'marks' => 'array', 'aids' => 'array', 'active_ms' => 'integer', 'handed_in_at' => 'datetime'];
+        return ['stage' => Stage::class, 'exposed' => 'boolean', 'first_causes' => 'array', 'chain' => 'array', 'marks' => 'array', 'aids' => 'array', 'active_ms' => 'integer', 'handed_in_at' => 'datetime'];
     }
 
-    /** @return BelongsTo<RoundCase, $this> */
+    /** @return BelongsTo<SittingCase, $this> */
     public function case(): BelongsTo
     {
-        return $this->belongsTo(RoundCase::class, 'round_case_id');
+        return $this->belongsTo(SittingCase::class, 'sitting_case_id');
     }
 
     /** @return BelongsTo<User, $this> */
@@ -101,35 +101,25 @@ final class Reading extends Model
 
     public function isLocked(): bool
     {
-        return $this->handed_in_at !== null || $this->case->round->state !== 'open';
+        return $this->handed_in_at !== null || $this->case->sitting->state !== SittingState::Open;
     }
 
-    /** Whether this person still has to read one of this case's swings blind, elsewhere: until then its numbers stay hidden. */
-    public function awaitsABlindOne(): bool
+    /** What this reading's rater is shown. */
+    public function shown(): Shown
     {
-        return self::query()->where('user_id', $this->user_id)->where('stage', self::BLIND)->whereNull('handed_in_at')
-            ->whereHas('case.round', static fn (Builder $q) => $q->where('state', 'open'))
-            ->whereHas('case.swings', fn (Builder $q) => $q->whereIn('recording_id', $this->case->swings->pluck('recording_id')))->exists();
+        return $this->case->shown($this->arm);
     }
 
-    public function isNext(): bool
+    /** @return list<View> the filmed views shown; none where the figure stands for film, or no film is shown */
+    public function filmViews(): array
     {
-        return $this->stage === self::BLIND ? ! $this->comesTooSoon() : ! $this->awaitsABlindOne();
+        return $this->arm->film ? $this->case->filmedViews() : [];
     }
 
-    /**
-     * A hidden repeat is kept back until the first reading is three weeks old and ten other cases were handed in since,
-     * so that it is read and not remembered.
-     */
-    public function comesTooSoon(): bool
+    /** @return BelongsTo<SittingArm, $this> */
+    public function arm(): BelongsTo
     {
-        if ($this->handed_in_at !== null || $this->case->occasion < 2) {
-            return false;
-        }
-        $mine = static fn (Reading $of): Builder => self::query()->where('user_id', $of->user_id)->where('stage', self::BLIND);
-        $first = $mine($this)->whereHas('case', fn (Builder $q) => $q->where('round_id', $this->case->round_id)->where('recording_id', $this->case->recording_id)->where('occasion', $this->case->occasion - 1))->first()?->handed_in_at;
-
-        return $first === null || $first->copy()->addDays(CaseSet::DAYS)->isFuture() || $mine($this)->where('handed_in_at', '>', $first)->count() < CaseSet::BETWEEN;
+        return $this->belongsTo(SittingArm::class);
     }
 
     public function toCore(): CoreReading

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Closure;
 use Core\Codebook\Shown;
 use Core\Measurement\Evidence;
 use Core\Measurement\Norms;
@@ -18,7 +17,6 @@ use Core\Trace\DeviceClass;
 use Core\Trace\Quality;
 use Core\Trace\Stance;
 use Core\Trace\Trace;
-use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -51,6 +49,7 @@ use Illuminate\Support\Collection;
  * @property ?string $series
  * @property bool $is_cold
  * @property ?array{start_deg: float, curve_deg: float, height: string, strike: string, low_point_cm: float|null} $outcome  what the ball did
+ * @property ?Carbon $erased_at  when film and trace were taken out; what was said of it stays
  * @property Carbon $created_at
  * @property Golfer $golfer
  * @property \Illuminate\Database\Eloquent\Collection<int, TraceChannel> $channels
@@ -64,7 +63,7 @@ final class Recording extends Model
 {
     use HasUlids;
 
-    protected $fillable = ['golfer_id', 'club', 'swing', 'shape', 'device_class', 'device_name', 'rate_hz', 't0', 'samples', 'mass_kg', 'stance', 'quality', 'checksum', 'source', 'clock_jitter_s', 'film_offset_s', 'film_drift_ppm', 'film_clock_uncertainty_s', 'film_clock_by', 'series', 'is_cold', 'outcome'];
+    protected $fillable = ['golfer_id', 'club', 'swing', 'shape', 'device_class', 'device_name', 'rate_hz', 't0', 'samples', 'mass_kg', 'stance', 'quality', 'checksum', 'source', 'clock_jitter_s', 'film_offset_s', 'film_drift_ppm', 'film_clock_uncertainty_s', 'film_clock_by', 'series', 'is_cold', 'outcome', 'erased_at'];
 
     protected $attributes = ['swing' => 'full', 'film_offset_s' => 0.0, 'film_drift_ppm' => 0.0, 'is_cold' => false];
 
@@ -82,7 +81,7 @@ final class Recording extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['stance' => 'array', 'quality' => 'array', 'rate_hz' => 'float', 't0' => 'float', 'mass_kg' => 'float', 'clock_jitter_s' => 'float', 'film_offset_s' => 'float', 'film_drift_ppm' => 'float', 'film_clock_uncertainty_s' => 'float', 'is_cold' => 'boolean', 'outcome' => 'array'];
+        return ['stance' => 'array', 'quality' => 'array', 'rate_hz' => 'float', 't0' => 'float', 'mass_kg' => 'float', 'clock_jitter_s' => 'float', 'film_offset_s' => 'float', 'film_drift_ppm' => 'float', 'film_clock_uncertainty_s' => 'float', 'is_cold' => 'boolean', 'outcome' => 'array', 'erased_at' => 'datetime'];
     }
 
     /** @return BelongsTo<Golfer, $this> */
@@ -124,23 +123,6 @@ final class Recording extends Model
     public function films(): HasMany
     {
         return $this->hasMany(Film::class)->orderByDesc('view');
-    }
-
-    /**
-     * What somebody may put on the Bench: members of a round once it is published, and only while none of its swings
-     * stands in a round of theirs that is not.
-     *
-     * @return Builder<self>
-     */
-    public static function viewableBy(User $user): Builder
-    {
-        $query = self::query()->whereHas('golfer', static fn ($q) => $q->consenting());
-        if (! $user->isHeadCoach()) {
-            $in = static fn (string $is): Closure => static fn ($q) => $q->where('state', $is, 'published')->whereHas('members', static fn ($m) => $m->whereKey($user->id));
-            $query->whereHas('dealt.case.round', $in('='))->whereDoesntHave('dealt.case.round', $in('<>'));
-        }
-
-        return $query;
     }
 
     /** @return HasMany<CaseSwing, $this> the places in cases where this swing stands */

@@ -6,10 +6,16 @@ namespace App\Policies;
 
 use App\Models\Recording;
 use App\Models\User;
+use App\Sight\Onlookers;
+use Core\Sight\Thing;
 
-/** Who may put a recording on the Bench with its measurements. */
-final class RecordingPolicy
+/** Who may put a recording on the Bench with its measurements, and who may change what is held of it. */
+final readonly class RecordingPolicy
 {
+    public function __construct(private Onlookers $onlookers)
+    {
+    }
+
     public function viewAny(User $user): bool
     {
         return $user->isHeadCoach();
@@ -20,9 +26,13 @@ final class RecordingPolicy
         return $user->isHeadCoach();
     }
 
-    /** The head coach always; others what is open to them on the Bench. */
     public function view(User $user, Recording $recording): bool
     {
-        return $user->isHeadCoach() || Recording::viewableBy($user)->whereKey($recording->id)->exists();
+        return $this->onlookers->of($user)->sees($recording, Thing::Numbers);
+    }
+
+    public function update(User $user, Recording $recording): bool
+    {
+        return $user->isHeadCoach() && $this->view($user, $recording);
     }
 }

@@ -4,9 +4,13 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Actions\MeasureWhatIsStale;
 use App\Actions\RestartConversions;
 use App\Models\User;
+use App\Queries\AcademyNorms;
 use App\Queries\Codebooks;
+use App\Sight\Onlookers;
+use App\Works\Works;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
@@ -21,10 +25,14 @@ final class AppServiceProvider extends ServiceProvider
     public function register(): void
     {
         $this->app->scoped(Codebooks::class);
+        $this->app->scoped(AcademyNorms::class);
+        $this->app->scoped(Onlookers::class);
     }
 
     public function boot(): void
     {
+        // Facts about sight are those of one request.
+        $this->app->rebinding('request', static fn ($app) => $app->resolved(Onlookers::class) ? $app->make(Onlookers::class)->forget() : null);
         Model::shouldBeStrict(config('app.env') !== 'production');
         RateLimiter::for('login', static fn (Request $request): array => [
             Limit::perMinute(8)->by(Str::lower((string) $request->input('email')).'|'.$request->ip()),
@@ -37,6 +45,8 @@ final class AppServiceProvider extends ServiceProvider
             if (microtime(true) >= $next) {
                 $next = microtime(true) + 5.0;
                 app(RestartConversions::class)();
+                app(Works::class)->takeUp();
+                app(MeasureWhatIsStale::class)();
             }
         });
         Gate::define('run-academy', static fn (User $user): bool => $user->isHeadCoach());

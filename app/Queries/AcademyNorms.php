@@ -4,27 +4,38 @@ declare(strict_types=1);
 
 namespace App\Queries;
 
+use App\Models\NormSnapshot;
 use Core\Measurement\Norms;
-use Illuminate\Support\Facades\DB;
 
-/** The academy's own distribution of the three pushes, from what has been measured so far. */
+/** The academy's own distribution of the three pushes, as it was when the newest snapshot was taken. */
 final class AcademyNorms
 {
-    private ?Norms $norms = null;
+    private ?NormSnapshot $snapshot = null;
+
+    private bool $read = false;
 
     public function get(): Norms
     {
-        if ($this->norms !== null) {
-            return $this->norms;
-        }
-        $values = [];
-        foreach (['side_push', 'twist', 'rise'] as $key) {
-            $values[$key] = array_values(DB::table('measurement_sets')
-                ->whereRaw("jsonb_typeof(measurements->'$key'->'value') = 'number'")
-                ->selectRaw("(measurements->'$key'->>'value')::float8 as v")->pluck('v')
-                ->map(static fn (mixed $v): float => (float) $v)->all());
+        return $this->newest()?->toCore() ?? Norms::from([]);
+    }
+
+    /** Which snapshot what is judged now is judged against; nought where none was taken. */
+    public function id(): int
+    {
+        return $this->newest()->id ?? 0;
+    }
+
+    public function forget(): void
+    {
+        $this->read = false;
+    }
+
+    private function newest(): ?NormSnapshot
+    {
+        if (! $this->read) {
+            [$this->snapshot, $this->read] = [NormSnapshot::query()->orderByDesc('id')->first(), true];
         }
 
-        return $this->norms = Norms::from($values);
+        return $this->snapshot;
     }
 }

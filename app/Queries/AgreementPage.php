@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace App\Queries;
 
-use App\Actions\ComputeResult;
 use App\Models\KeyEntry;
 use App\Models\Reading;
-use App\Models\Round;
+use App\Models\Sitting;
 use App\Models\User;
+use App\Sight\Onlookers;
+use Core\Reading\Stage;
+use Core\Sight\SittingKind;
+use Core\Sight\Thing;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\Gate;
 
@@ -18,14 +21,14 @@ use Illuminate\Support\Facades\Gate;
  */
 final class AgreementPage
 {
-    public function __construct(private readonly ComputeResult $compute, private readonly Codebooks $codebooks, private readonly RoundComparison $comparison, private readonly RoundTimes $times)
+    public function __construct(private readonly Onlookers $onlookers, private readonly Codebooks $codebooks, private readonly RoundComparison $comparison, private readonly RoundTimes $times)
     {
     }
 
     /** @return array<string, mixed> */
-    public function of(Round $round, User $user): array
+    public function of(Sitting $round, User $user): array
     {
-        $result = ($this->compute)($round);
+        $result = $round->result()->firstOrFail();
         /** @var array{against_key: list<array<string, mixed>>, unsupported: array<string, int>, cannot_tell: array<string, int>, map: array<string, mixed>, study: array<string, mixed>} $r */
         $r = $result->results;
         $open = $user->isHeadCoach();
@@ -59,7 +62,7 @@ final class AgreementPage
                 ? $pairs->map(fn (array $p): array => [...$p, 'a' => $label($p['a']), 'b' => $label($p['b'])])
                 : $pairs->filter(fn (array $p): bool => $p['a'] === $me || $p['b'] === $me)->map(fn (array $p): array => [...$p, 'a' => $user->name, 'b' => 'a colleague'])->sortBy('cohen_kappa.estimate')->values(),
             'names' => $open ? collect($r['against_key'])->pluck('rater')->map($label)->sort()->values() : collect(),
-            'rounds' => Round::query()->where('kind', Round::STAFF)->where('state', 'published')->orderByDesc('published_at')->get()->filter(fn (Round $x): bool => Gate::forUser($user)->allows('viewResult', $x)),
+            'rounds' => Sitting::query()->where('kind', SittingKind::Round)->where('state', 'published')->orderByDesc('published_at')->get()->filter(fn (Sitting $x): bool => Gate::forUser($user)->allows('viewResult', $x)),
             'compared' => $open ? $this->comparison->of($round) : null,
             'times' => $open ? array_map(fn (array $t): array => [...$t, 'people' => array_map(fn (array $p): array => [...$p, 'name' => $label($p['rater'])], $t['people'])], $this->times->of($round)) : [],
             'rest' => array_column((array) ($r['study']['pooled']['raters_vs_rest'] ?? []), 'mean_kappa', 'rater'),
@@ -72,19 +75,20 @@ final class AgreementPage
      *
      * @return Collection<int, array<string, mixed>>
      */
-    private function differences(Round $round, User $user): Collection
+    private function differences(Sitting $round, User $user): Collection
     {
-        $entries = $round->keyVersion?->entries()->get()->keyBy(fn (KeyEntry $e): string => $e->recording_id.'|'.$e->fault) ?? collect();
+        $entries = $round->keyVersion?->entries()->get()->keyBy(fn (KeyEntry $e): string => $e->case_id.'|'.$e->fault) ?? collect();
         $codebook = $this->codebooks->of($round);
         $out = collect();
-        $readings = Reading::query()->where('user_id', $user->id)->where('stage', Reading::BLIND)->whereIn('round_case_id', $round->cases()->select('id'))
-            ->whereNotNull('handed_in_at')->with(['calls', 'case.recording.golfer.consents'])->orderBy('position')->get();
+        $readings = Reading::query()->where('user_id', $user->id)->where('stage', Stage::Blind)->whereIn('sitting_case_id', $round->cases()->select('id'))
+            ->whereNotNull('handed_in_at')->with(['calls', 'case.swings', 'case.recording.golfer'])->orderBy('position')->get();
+        $onlooker = $this->onlookers->of($user)->over($readings->pluck('case'));
         foreach ($readings as $reading) {
-            if (! Gate::forUser($user)->allows('view', $reading->case->recording)) {
+            if (! $onlooker->seesResult($reading->case, $round, Thing::Key)) {
                 continue;
             }
             foreach ($codebook->faults as $key => $fault) {
-                $entry = $entries->get($reading->case->recording_id.'|'.$key);
+                $entry = $entries->get($reading->case->case_id.'|'.$key);
                 $call = $reading->calls->firstWhere('fault', $key);
                 $truth = $entry?->scoredLabel();
                 if ($entry === null || $call === null || $truth === null || $call->presence === $truth || $call->presence === 'cannot-tell') {

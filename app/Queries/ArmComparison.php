@@ -4,8 +4,7 @@ declare(strict_types=1);
 
 namespace App\Queries;
 
-use App\Models\Round;
-use App\Models\RoundCase;
+use App\Models\Sitting;
 use Core\Agreement\Comparison;
 use Core\Agreement\Figure;
 
@@ -19,17 +18,14 @@ final readonly class ArmComparison
      *
      * @return array{arms: list<array{arm: string, cases: int, ac1: ?float, same: ?float}>, differences: list<array{first: string, second: string, estimate: ?float, low: ?float, high: ?float, reason: ?string, p: ?float, detectable: ?float}>}
      */
-    public static function of(Round $round, RoundRatings $ratings): array
+    public static function of(Sitting $round, RoundRatings $ratings): array
     {
-        $arms = $round->cases()->where('occasion', 1)->get()->toBase()->mapToGroups(static fn (RoundCase $c): array => [
-            match (true) {
-                ! $c->shows_trace => 'film only', ! $c->shows_film => 'trace only', default => 'film and trace',
-            } => 'r'.$c->recording_id,
-        ])->sortKeys();
+        $words = ['film' => 'film only', 'trace' => 'trace only', 'both' => 'film and trace'];
+        $arms = collect(array_unique(array_values($ratings->arms)))->mapWithKeys(static fn (string $code): array => [$words[$code] => $code])->sortKeys();
         $options = RoundRatings::options();
         $out = $sums = [];
-        foreach ($arms as $arm => $cases) {
-            $of = $ratings->sums(static fn (array $row): bool => $cases->contains($row[0]));
+        foreach ($arms as $arm => $code) {
+            $of = $ratings->sums(static fn (array $row): bool => $row[4] === '1' && ($ratings->arms["$row[0]|$row[2]"] ?? null) === $code);
             if ($of !== null) {
                 $sums[(string) $arm] = $of;
                 [$same, , $ac1] = array_map(static fn (float $v): ?float => is_nan($v) ? null : $v, $of->estimates());

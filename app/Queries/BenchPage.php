@@ -4,26 +4,26 @@ declare(strict_types=1);
 
 namespace App\Queries;
 
-use App\Actions\MeasureRecording;
 use App\Models\Recording;
 use App\Models\StationMark;
+use App\Models\User;
 use Core\Motion\Station;
 
 /** One recording on the Bench: what was measured, what it says of each fault under a lens, the stations and clocks. */
 final class BenchPage
 {
-    public function __construct(private readonly MeasureRecording $measure, private readonly MeasurementRows $rows, private readonly Codebooks $codebooks, private readonly SeriesSpreads $spreads)
+    public function __construct(private readonly MeasurementRows $rows, private readonly Codebooks $codebooks, private readonly SeriesSpreads $spreads)
     {
     }
 
     /** @return array<string, mixed> */
-    public function of(Recording $recording, string $lens): array
+    public function of(Recording $recording, string $lens, User $user): array
     {
-        $measured = ($this->measure)($recording);
-        $recording->loadMissing(['golfer.consents', 'films']);
+        $recording->loadMissing(['golfer', 'films', 'measured', 'stations', 'views', 'motion']);
+        $measured = $recording->measured ?? throw new \LogicException('not measured yet');
         $document = $this->codebooks->document();
         $codebook = $this->codebooks->current($lens, $recording->club, $recording->swing);
-        $series = $this->spreads->swings($recording);
+        $series = $this->spreads->swings($recording, $user);
 
         return [
             'recording' => $recording,

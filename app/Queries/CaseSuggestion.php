@@ -11,6 +11,7 @@ use Core\Planning\Assumptions;
 use Core\Planning\Candidate;
 use Core\Planning\CaseSet;
 use Core\Planning\WidthFormula;
+use Core\Reading\CaseKind;
 use Illuminate\Support\Collection;
 
 /** A set of cases suggested from the Shelf by what the newest key says of its recordings. */
@@ -26,8 +27,10 @@ final readonly class CaseSuggestion
      */
     public function of(Collection $recordings, int $size, float $share, int $repeats, int $seed): array
     {
-        $key = KeyVersion::query()->with('round')->orderByDesc('id')->first();
-        $entries = $key?->entries()->whereIn('recording_id', $recordings->pluck('id'))->get()->groupBy('recording_id') ?? collect();
+        $key = KeyVersion::query()->with('sitting')->orderByDesc('id')->first();
+        // Only what was asked of a swing by itself says something of that swing.
+        $entries = $key?->entries()->whereHas('case', static fn ($q) => $q->where('kind', CaseKind::Single)->whereHas('swings', static fn ($s) => $s->whereIn('recording_id', $recordings->pluck('id'))))
+            ->with('case.swings')->get()->groupBy(static fn (KeyEntry $e): int => (int) $e->case->swings->first()?->recording_id) ?? collect();
         $codebook = $this->codebooks->current();
         $unsure = $entries->map(static fn (Collection $list): float => (float) $list->avg(static fn (KeyEntry $e): float => 1 - abs($e->present - $e->absent) / max(1, $e->present + $e->absent + $e->cannot_tell)))->sort();
         $rank = array_flip($unsure->keys()->all());
@@ -58,7 +61,7 @@ final readonly class CaseSuggestion
 
         return [
             'set' => $set, 'chosen' => array_map(static fn (Candidate $c): int => (int) $c->id, $set->cases), 'repeats' => array_map(static fn (string $id): Recording => $byId[(int) $id], $set->repeats),
-            'key' => $key === null ? '' : "{$key->round->name}, version {$key->number}", 'expected' => $expected, 'at_hand' => count($candidates),
+            'key' => $key === null ? '' : "{$key->sitting->name}, version {$key->number}", 'expected' => $expected, 'at_hand' => count($candidates),
         ];
     }
 }

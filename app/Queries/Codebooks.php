@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Queries;
 
 use App\Models\CodebookVersion;
-use App\Models\Round;
+use App\Models\Sitting;
 use Core\Codebook\ClubGroup;
 use Core\Codebook\Codebook;
 use Core\Codebook\CodebookDocument;
@@ -36,7 +36,7 @@ final class Codebooks
     }
 
     /** The faults a round's sheets ask for and its key answers. */
-    public function of(Round $round): Codebook
+    public function of(Sitting $round): Codebook
     {
         return $this->under($this->document($round->codebook_version), $round->lens);
     }

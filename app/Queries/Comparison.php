@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Queries;
 
-use App\Actions\MeasureRecording;
 use App\Models\MeasurementSet;
 use App\Models\Recording;
 use App\Models\User;
+use App\Sight\Onlookers;
 use Core\Agreement\Distribution;
 use Core\Measurement\Difference;
 use Core\Measurement\Spread;
@@ -19,15 +19,15 @@ final class Comparison
     /** Below this many warm swings on a side two swings are compared, not two series. */
     private const SERIES = 3;
 
-    public function __construct(private readonly MeasureRecording $measure, private readonly MeasurementRows $rows, private readonly Codebooks $codebooks, private readonly SeriesSpreads $spreads)
+    public function __construct(private readonly Onlookers $onlookers, private readonly MeasurementRows $rows, private readonly Codebooks $codebooks, private readonly SeriesSpreads $spreads)
     {
     }
 
     /** @return array<string, mixed> */
-    public function of(Recording $first, Recording $second, string $lens): array
+    public function of(Recording $first, Recording $second, string $lens, User $user): array
     {
         $codebook = $this->codebooks->current($lens, $first->club, $first->swing);
-        $sides = array_map(fn (Recording $r): array => $this->side($r), [$first, $second]);
+        $sides = array_map(fn (Recording $r): array => $this->side($r, $user), [$first, $second]);
         $bySeries = $first->isNot($second) && min(array_column($sides, 'warm')) >= self::SERIES && ! ($first->series === $second->series && $first->golfer_id === $second->golfer_id);
         [$a, $b] = array_map(fn (array $side): array => $this->rows->of($side['measured'], $codebook->lens, $bySeries ? $side['spreads'] : []), $sides);
         $rows = [];
@@ -49,18 +49,18 @@ final class Comparison
     /** @return Collection<int, Recording> what this recording may be put beside, its own golfer's first */
     public function candidates(Recording $recording, User $user): Collection
     {
-        $all = Recording::viewableBy($user)->whereKeyNot($recording->id)->with('golfer')->orderBy('golfer_id')->orderBy('id')->get();
+        $all = $this->onlookers->of($user)->recordings()->whereKeyNot($recording->id)->with('golfer')->orderBy('golfer_id')->orderBy('id')->get();
 
         return $all->sortBy(static fn (Recording $r): int => $r->golfer_id === $recording->golfer_id ? 0 : 1)->values();
     }
 
     /** @return array{measured: MeasurementSet, spreads: array<string, Spread>, warm: int} */
-    private function side(Recording $recording): array
+    private function side(Recording $recording, User $user): array
     {
         $recording->loadMissing(['golfer', 'films', 'motion', 'stations']);
-        $series = $this->spreads->swings($recording);
+        $series = $this->spreads->swings($recording, $user);
 
-        return ['measured' => ($this->measure)($recording), 'spreads' => $this->spreads->of($series), 'warm' => $series?->where('is_cold', false)->count() ?? 1];
+        return ['measured' => $recording->measured()->firstOrFail(), 'spreads' => $this->spreads->of($series), 'warm' => $series?->where('is_cold', false)->count() ?? 1];
     }
 
     /**

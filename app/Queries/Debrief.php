@@ -5,15 +5,17 @@ declare(strict_types=1);
 namespace App\Queries;
 
 use App\Models\Call;
-use App\Models\CaseSwing;
 use App\Models\KeyEntry;
 use App\Models\Reading;
-use App\Models\Round;
-use App\Models\RoundCase;
+use App\Models\Sitting;
+use App\Models\SittingCase;
+use App\Models\User;
+use App\Sight\Onlookers;
 use Core\Agreement\Contention;
 use Core\Motion\StationTime;
 use Core\Reading\Presence;
 use Core\Reading\Reading as CoreReading;
+use Core\Sight\Thing;
 use Illuminate\Support\Collection;
 
 /**
@@ -22,7 +24,7 @@ use Illuminate\Support\Collection;
  */
 final readonly class Debrief
 {
-    public function __construct(private Codebooks $codebooks)
+    public function __construct(private Codebooks $codebooks, private Onlookers $onlookers)
     {
     }
 
@@ -30,16 +32,17 @@ final readonly class Debrief
      * Cases by what there is to talk about, the most first. Repeats of a case, and swings whose consent has ended, are
      * left out.
      *
-     * @return Collection<int, array{case: RoundCase, weight: float, fault: ?string}>
+     * @return Collection<int, array{case: SittingCase, weight: float, fault: ?string}>
      */
-    public function order(Round $round): Collection
+    public function order(Sitting $round, User $for): Collection
     {
-        $cases = $round->cases()->where('occasion', 1)->with(['recording.golfer.consents', 'swings.recording.golfer.consents', 'readings.calls', 'readings.user'])->orderBy('id')->get()
-            ->filter(static fn (RoundCase $c): bool => $c->swings->every(static fn (CaseSwing $s): bool => $s->recording->golfer->isConsenting()));
-        $entries = $this->entries($round, array_values($cases->map(static fn (RoundCase $c): int => $c->recording_id)->all()));
+        $cases = $round->cases()->where('occasion', 1)->with(['recording.golfer', 'arm', 'swings.recording.golfer', 'readings.calls', 'readings.user'])->orderBy('id')->get();
+        $onlooker = $this->onlookers->of($for)->over($cases);
+        $cases = $cases->filter(static fn (SittingCase $c): bool => ! $c->reserved && $onlooker->seesResult($c, $round, Thing::Names));
+        $entries = $this->entries($round, array_values($cases->map(static fn (SittingCase $c): int => $c->case_id)->all()));
 
-        return $cases->map(function (RoundCase $case) use ($entries): array {
-            $weights = $this->talk(self::handedIn($case), $entries[$case->recording_id] ?? [])->map(static fn (Contention $c): float => $c->weight());
+        return $cases->map(function (SittingCase $case) use ($entries): array {
+            $weights = $this->talk(self::handedIn($case), $entries[$case->case_id] ?? [])->map(static fn (Contention $c): float => $c->weight());
 
             return ['case' => $case, 'weight' => round((float) $weights->sum(), 6), 'fault' => $weights->isEmpty() || $weights->max() <= 0.0 ? null : (string) $weights->sortDesc()->keys()->first()];
         })->sortBy([['weight', 'desc'], static fn (array $a, array $b): int => $a['case']->id <=> $b['case']->id])->values();
@@ -51,10 +54,10 @@ final readonly class Debrief
      *
      * @return array{people: list<array<string, mixed>>, faults: list<array<string, mixed>>, stations: array<string, float>}
      */
-    public function of(Round $round, RoundCase $case): array
+    public function of(Sitting $round, SittingCase $case): array
     {
         $codebook = $this->codebooks->of($round);
-        $entries = $this->entries($round, [$case->recording_id])[$case->recording_id] ?? [];
+        $entries = $this->entries($round, [$case->case_id])[$case->case_id] ?? [];
         $readings = self::handedIn($case);
         $letters = $this->letters($readings, $case);
         $people = $readings->map(static fn (Reading $r): array => [
@@ -81,7 +84,7 @@ final readonly class Debrief
     }
 
     /** @return Collection<int, Reading> */
-    private static function handedIn(RoundCase $case): Collection
+    private static function handedIn(SittingCase $case): Collection
     {
         return $case->readings->filter(static fn (Reading $r): bool => $r->handed_in_at !== null)->values();
     }
@@ -108,14 +111,14 @@ final readonly class Debrief
     }
 
     /**
-     * @param  list<int>  $recordings
-     * @return array<int, array<string, KeyEntry>> by recording and fault
+     * @param  list<int>  $cases
+     * @return array<int, array<string, KeyEntry>> by case and fault
      */
-    private function entries(Round $round, array $recordings): array
+    private function entries(Sitting $round, array $cases): array
     {
         $out = [];
-        foreach ($round->keyVersion?->entries()->whereIn('recording_id', $recordings)->get() ?? [] as $entry) {
-            $out[$entry->recording_id][$entry->fault] = $entry;
+        foreach ($round->keyVersion?->entries()->whereIn('case_id', $cases)->get() ?? [] as $entry) {
+            $out[$entry->case_id][$entry->fault] = $entry;
         }
 
         return $out;
@@ -125,10 +128,10 @@ final readonly class Debrief
      * @param  Collection<int, Reading>  $readings
      * @return array<int, string> letter by reading
      */
-    private function letters(Collection $readings, RoundCase $case): array
+    private function letters(Collection $readings, SittingCase $case): array
     {
         $out = [];
-        foreach ($readings->sortBy(static fn (Reading $r): string => hash('sha256', "{$case->round_id}|{$case->id}|{$r->public_id}"))->values() as $i => $reading) {
+        foreach ($readings->sortBy(static fn (Reading $r): string => hash('sha256', "{$case->sitting_id}|{$case->id}|{$r->public_id}"))->values() as $i => $reading) {
             $out[$reading->id] = self::letter($i);
         }
 

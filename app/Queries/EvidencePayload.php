@@ -6,6 +6,7 @@ namespace App\Queries;
 
 use App\Models\Film;
 use App\Models\Recording;
+use App\Models\Rendition;
 use Core\Motion\StationTime;
 use Core\Motion\View;
 use Core\Trace\DeviceClass;
@@ -22,13 +23,18 @@ final class EvidencePayload
      * @param  bool  $figure  whether the body points are given
      * @param  list<View>  $views  the filmed views that are given
      * @param  callable(string, string): string  $url  of a part of a filmed view, for the one who asks
+     * @param  Rendition|null  $as  where the swing is shown on a clock of its own
      * @return array<string, mixed>
      */
-    public function of(Recording $recording, bool $figure, array $views, bool $withTrace, callable $url): array
+    public function of(Recording $recording, bool $figure, array $views, bool $withTrace, callable $url, ?Rendition $as = null): array
     {
         $recording->loadMissing(['golfer', 'stations', ...($figure ? ['motion'] : []), ...($views !== [] ? ['films'] : []), ...($withTrace ? ['channels'] : [])]);
-        $stations = $recording->stationTimes();
+        $core = $as?->toCore();
+        $stations = $core === null ? $recording->stationTimes() : $core->stations($recording->stationTimes());
         $motion = $figure ? $recording->coreMotion() : null;
+        $motion = $motion === null || $core === null ? $motion : $core->motion($motion);
+        $stance = $recording->coreStance();
+        $stance = $stance === null || $core === null ? $recording->stance : $core->stance($stance)->toArray();
         $ball = null;
         $im = $stations->all()['IM'] ?? null;
         if ($motion !== null && $im !== null && $motion->has('club_head')) {
@@ -37,16 +43,16 @@ final class EvidencePayload
 
         return [
             'hand' => $recording->golfer->handedness,
-            't0' => $recording->t0,
-            'duration' => round(($recording->samples - 1) / $recording->rate_hz, 4),
+            't0' => $core === null ? $recording->t0 : 0.0,
+            'duration' => round($core === null ? ($recording->samples - 1) / $recording->rate_hz : $core->duration(), 4),
             'stations' => array_map(static fn (StationTime $t): float => round($t->t, 4), $stations->all()),
-            'stance' => $recording->stance,
+            'stance' => $stance,
             'motion' => $motion === null ? null : [
                 'rate' => $motion->rateHz, 't0' => $motion->t0, 'ball' => $ball,
-                'points' => array_map(static fn (array $axes): array => array_map(static fn (array $v): array => array_map(static fn (float $x): float => round($x, 1), $v), $axes), $motion->points),
+                'points' => array_map(static fn (array $axes): array => array_map(static fn (array $v): array => array_map(static fn (float $x): ?float => is_nan($x) ? null : round($x, 1), $v), $axes), $motion->points),
             ],
-            'films' => $views === [] ? [] : array_values($recording->films->filter(static fn (Film $f): bool => $f->isReady() && in_array($f->coreView(), $views, true))->map(static fn (Film $f): array => self::film($f, $url))->all()),
-            'trace' => $withTrace ? $this->trace($recording->trace()) : null,
+            'films' => $views === [] ? [] : array_values($recording->films->filter(static fn (Film $f): bool => $f->isReady() && in_array($f->coreView(), $views, true))->map(static fn (Film $f): array => self::film($f, $url, $as))->all()),
+            'trace' => $withTrace ? $this->trace($core === null ? $recording->trace() : $core->trace($recording->trace())) : null,
         ];
     }
 
@@ -54,16 +60,23 @@ final class EvidencePayload
      * @param  callable(string, string): string  $url
      * @return array<string, mixed>
      */
-    private static function film(Film $film, callable $url): array
+    private static function film(Film $film, callable $url, ?Rendition $as): array
     {
         $even = ! ($film->facts['uneven'] ?? false);
+        $made = $as?->films[$film->view] ?? null;
+        $first = $made['first'] ?? 0;
+        $frames = $made === null ? (int) $film->frames : $made['last'] - $first + 1;
+        // Where the first frame shown stands on the clock it is shown by.
+        $offset = $as === null ? $film->offset_s : $film->toRecording($first / (float) $film->rate_hz) - $as->start_s;
+        $taken = $even ? null : array_map(static fn (float $t): float => round($t - $film->taken[$first], 4), array_slice($film->taken, $first, $frames));
+        $stills = array_keys($made['stills'] ?? $film->stills);
 
         return [
             'view' => $film->view, 'url' => $url($film->view, 'stream'),
-            'rate' => $film->rate_hz, 'frames' => $film->frames, 'width' => $film->width, 'height' => $film->height,
-            'offset' => round($film->offset_s, 6), 'drift' => $film->drift_ppm, 'matched' => $film->clock_by !== null,
-            'taken' => $even ? null : array_map(static fn (float $t): float => round($t, 4), $film->taken),
-            'stills' => (object) array_combine(array_keys($film->stills), array_map(static fn (string $code): string => $url($film->view, $code), array_keys($film->stills))),
+            'rate' => $film->rate_hz, 'frames' => $frames, 'width' => $film->width, 'height' => $film->height,
+            'offset' => round($offset, 6), 'drift' => $film->drift_ppm, 'matched' => $film->clock_by !== null,
+            'taken' => $taken,
+            'stills' => (object) array_combine($stills, array_map(static fn (string $code): string => $url($film->view, $code), $stills)),
         ];
     }
 

@@ -5,19 +5,20 @@ declare(strict_types=1);
 namespace App\Queries;
 
 use App\Models\Reading;
-use App\Models\Round;
+use App\Models\Sitting;
+use Core\Reading\Stage;
 use Illuminate\Support\Facades\DB;
 
 /** What knowing the ball and the numbers changed: calls of the second look beside the same person's blind ones. */
 final class OutcomeBias
 {
     /** @return array{looks: int, calls: int, changed: int, to: array<string, int>, causes: int}|null  to: by what they became; causes: first causes named otherwise; null where no second look was handed in */
-    public function of(Round $round): ?array
+    public function of(Sitting $round): ?array
     {
         $pairs = DB::table('readings as blind')
-            ->join('readings as again', static fn ($on) => $on->on('again.round_case_id', 'blind.round_case_id')->on('again.user_id', 'blind.user_id')->where('again.stage', Reading::REVEAL)->whereNotNull('again.handed_in_at'))
-            ->join('round_cases', 'round_cases.id', '=', 'blind.round_case_id')
-            ->where('round_cases.round_id', $round->id)->where('blind.stage', Reading::BLIND);
+            ->join('readings as again', static fn ($on) => $on->on('again.sitting_case_id', 'blind.sitting_case_id')->on('again.user_id', 'blind.user_id')->where('again.stage', Stage::Reveal)->whereNotNull('again.handed_in_at'))
+            ->join('sitting_cases', 'sitting_cases.id', '=', 'blind.sitting_case_id')
+            ->where('sitting_cases.sitting_id', $round->id)->where('blind.stage', Stage::Blind);
         $looks = (clone $pairs)->count();
         if ($looks === 0) {
             return null;

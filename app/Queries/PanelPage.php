@@ -5,21 +5,24 @@ declare(strict_types=1);
 namespace App\Queries;
 
 use App\Models\KeyEntry;
-use App\Models\Round;
+use App\Models\Sitting;
 use App\Models\User;
+use App\Sight\Onlookers;
 
 /** A panel's consensus: every case and fault with the spread of calls and the grade. */
 final class PanelPage
 {
-    public function __construct(private readonly Codebooks $codebooks)
+    public function __construct(private readonly Codebooks $codebooks, private readonly Onlookers $onlookers)
     {
     }
 
     /** @return array<string, mixed> */
-    public function of(Round $round, User $user): array
+    public function of(Sitting $round, User $user): array
     {
         $key = $round->keys()->first();
-        $entries = $key === null ? collect() : $key->entries()->with('recording.golfer')->orderBy('recording_id')->get();
+        $all = $key === null ? collect() : $key->entries()->with(['recording.golfer', 'case.swings'])->orderBy('case_id')->get();
+        $onlooker = $this->onlookers->of($user)->over($all);
+        $entries = $all->filter(static fn (KeyEntry $e): bool => $onlooker->seesEntry($e, $round))->values();
 
         return [
             'round' => $round,
@@ -27,8 +30,9 @@ final class PanelPage
             'versions' => $round->keys()->count(),
             'members' => $round->members()->count(),
             'codebook' => $this->codebooks->of($round),
-            'cases' => $entries->groupBy('recording_id')->map->keyBy('fault'),
-            'grades' => $entries->countBy('grade'),
+            'cases' => $entries->groupBy('case_id')->map->keyBy('fault'),
+            // A count over all of them would tell what is held back.
+            'grades' => $entries->count() === $all->count() ? $entries->countBy('grade') : null,
             'unsettled' => $entries->filter(fn (KeyEntry $e): bool => $e->ruling !== null || in_array($e->grade, ['conflict', 'contested'], true))->sortBy(fn (KeyEntry $e): array => [$e->ruling !== null, $e->grade === 'contested', $e->id])->values(),
             'mayRule' => $user->can('rule', $round),
             'majority' => (float) config('academy.majority'),

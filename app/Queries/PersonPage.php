@@ -6,8 +6,10 @@ namespace App\Queries;
 
 use App\Models\KeyEntry;
 use App\Models\Reading;
-use App\Models\Round;
+use App\Models\Sitting;
+use App\Models\SittingCase;
 use App\Models\User;
+use App\Sight\Onlookers;
 use Core\Agreement\Confidence;
 use Core\Agreement\DawidSkene;
 use Core\Agreement\Figure;
@@ -16,8 +18,10 @@ use Core\Agreement\RaterProfile;
 use Core\Agreement\Wilson;
 use Core\Codebook\Codebook;
 use Core\Reading\Presence;
+use Core\Reading\Stage;
+use Core\Sight\SittingKind;
+use Core\Sight\Thing;
 use Illuminate\Support\Collection;
-use Illuminate\Support\Facades\Gate;
 
 /**
  * One person's calls of a published round against its key: what they see, miss and over-call, whether their confidence
@@ -26,18 +30,18 @@ use Illuminate\Support\Facades\Gate;
  */
 final readonly class PersonPage
 {
-    public function __construct(private Codebooks $codebooks)
+    public function __construct(private Codebooks $codebooks, private Onlookers $onlookers)
     {
     }
 
     /** @return array<string, mixed> */
-    public function of(Round $round, User $person, User $asking): array
+    public function of(Sitting $round, User $person, User $asking): array
     {
         $codebook = $this->codebooks->of($round);
         $ratings = RoundRatings::of($round, $this->codebooks);
         $calls = $this->calls($round, $ratings, $person, $asking);
         $profile = new RaterProfile($calls);
-        $rounds = Round::query()->where('kind', Round::STAFF)->where('state', 'published')->whereHas('members', static fn ($q) => $q->whereKey($person->id))->with('keyVersion.round')->orderBy('published_at')->get();
+        $rounds = Sitting::query()->where('kind', SittingKind::Round)->where('state', 'published')->whereHas('members', static fn ($q) => $q->whereKey($person->id))->with('keyVersion.sitting')->orderBy('published_at')->get();
         $over = [];
         foreach ($rounds as $each) {
             array_push($over, ...$each->is($round) ? $calls : $this->calls($each, RoundRatings::of($each, $this->codebooks), $person, $asking));
@@ -46,7 +50,7 @@ final readonly class PersonPage
 
         return [
             'round' => $round, 'person' => $person, 'own' => $person->is($asking), 'codebook' => $codebook,
-            'unscored' => (bool) $round->keyVersion?->round->members()->whereKey($person->id)->exists(),
+            'unscored' => (bool) $round->keyVersion?->sitting->members()->whereKey($person->id)->exists(),
             'n' => count($profile->calls),
             'figures' => $profile->figures(),
             'faults' => self::faults($profile, $codebook),
@@ -64,7 +68,7 @@ final readonly class PersonPage
      *
      * @return list<array{case: string, item: string, called: bool, truth: bool, confidence: float|null}>
      */
-    private function calls(Round $round, RoundRatings $ratings, User $person, User $asking): array
+    private function calls(Sitting $round, RoundRatings $ratings, User $person, User $asking): array
     {
         if (in_array('u'.$person->id, $ratings->unscored, true)) {
             return [];
@@ -74,11 +78,13 @@ final readonly class PersonPage
             $truth[$case][$fault] = $label === Presence::Present->value;
         }
         $out = [];
-        foreach ($this->readings($round, $person) as $reading) {
-            if (! Gate::forUser($asking)->allows('view', $reading->case->recording)) {
+        $readings = $this->readings($round, $person);
+        $onlooker = $this->onlookers->of($asking)->over($readings->pluck('case'));
+        foreach ($readings as $reading) {
+            if (! $onlooker->seesResult($reading->case, $round, Thing::Key)) {
                 continue;
             }
-            $case = 'r'.$reading->case->recording_id;
+            $case = 'c'.$reading->case->case_id;
             foreach ($reading->calls->sortBy('fault') as $call) {
                 if (isset($truth[$case][$call->fault]) && $call->presence !== Presence::CannotTell->value) {
                     $out[] = ['case' => $round->id.$case, 'item' => $call->fault, 'called' => $call->presence === Presence::Present->value, 'truth' => $truth[$case][$call->fault], 'confidence' => $call->confidence === null ? null : $call->confidence / 100];
@@ -90,10 +96,10 @@ final readonly class PersonPage
     }
 
     /** @return Collection<int, Reading> first readings handed in, in that order */
-    private function readings(Round $round, User $person): Collection
+    private function readings(Sitting $round, User $person): Collection
     {
-        return Reading::query()->where('user_id', $person->id)->where('stage', Reading::BLIND)->whereIn('round_case_id', $round->cases()->where('occasion', 1)->select('id'))
-            ->whereNotNull('handed_in_at')->with(['calls', 'case.recording.golfer.consents'])->orderBy('handed_in_at')->orderBy('id')->get();
+        return Reading::query()->where('user_id', $person->id)->where('stage', Stage::Blind)->whereIn('sitting_case_id', $round->cases()->where('occasion', 1)->select('id'))
+            ->whereNotNull('handed_in_at')->where('exposed', false)->with(['calls', 'case.swings'])->orderBy('handed_in_at')->orderBy('id')->get();
     }
 
     /** @return list<array{key: string, name: string, station: string, cells: array{int, int, int, int}, hits: Figure, right: Figure}> the most wrong calls first */
@@ -116,10 +122,10 @@ final readonly class PersonPage
      * @param  list<array{case: string, item: string, called: bool, truth: bool, confidence: float|null}>  $calls
      * @return list<array<string, mixed>> with the recording and what the key says of it
      */
-    private function cases(Round $round, array $calls): array
+    private function cases(Sitting $round, array $calls): array
     {
-        $cases = $round->cases()->where('occasion', 1)->with('recording.golfer')->get()->keyBy(static fn ($c): string => $round->id.'r'.$c->recording_id);
-        $entries = $round->keyVersion?->entries()->get()->keyBy(static fn (KeyEntry $e): string => "{$round->id}r{$e->recording_id}|{$e->fault}") ?? collect();
+        $cases = $round->cases()->where('occasion', 1)->with('recording.golfer')->get()->keyBy(static fn (SittingCase $c): string => $round->id.'c'.$c->case_id);
+        $entries = $round->keyVersion?->entries()->get()->keyBy(static fn (KeyEntry $e): string => "{$round->id}c{$e->case_id}|{$e->fault}") ?? collect();
 
         return array_map(static fn (array $c): array => [...$c, 'recording' => $cases[$c['case']]?->recording, 'entry' => $entries[$c['case'].'|'.$c['item']] ?? null], $calls);
     }

@@ -7,26 +7,37 @@ namespace App\Queries;
 use App\Models\CaseSwing;
 use App\Models\Reading;
 use App\Models\Recording;
+use App\Models\Rendition;
 
 /** One swing of the case somebody reads: the only way from a reading to evidence. */
 final class ReadingSwing
 {
-    /** The recording, or the request ends: no such swing, a consent that has ended, a second look that has to wait. */
+    /** The recording; the request ends where there is no such swing. That it may be looked at is the policy's. */
     public function __invoke(Reading $reading, int $position): Recording
     {
-        $this->mayBeLookedAt($reading);
+        $reading->loadMissing(['case.sitting', 'case.swings.recording.golfer', 'case.renditions']);
         $swing = $reading->case->swings->first(static fn (CaseSwing $s): bool => $s->position === $position);
 
         return $swing->recording ?? abort(404);
     }
 
-    public function mayBeLookedAt(Reading $reading): void
+    public function rendition(Reading $reading, Recording $recording): ?Rendition
     {
-        $reading->loadMissing(['case.round', 'case.swings.recording.golfer.consents']);
+        return $reading->case->renditions->firstWhere('recording_id', $recording->id);
+    }
+
+    /** @return array<int, float> by how much each swing's own clock is behind the recording's, s, by swing of the case */
+    public function starts(Reading $reading): array
+    {
+        $reading->loadMissing(['case.swings', 'case.renditions']);
+        $out = [];
         foreach ($reading->case->swings as $swing) {
-            abort_unless($swing->recording->golfer->isConsenting(), 410, 'The consent for this recording has ended; it is no longer shown.');
+            $start = $reading->case->renditions->firstWhere('recording_id', $swing->recording_id)?->start_s;
+            if ($start !== null) {
+                $out[$swing->position] = $start;
+            }
         }
-        abort_if($reading->comesTooSoon(), 409, 'This case is not to be read yet; go on with the next one.');
-        abort_if($reading->stage === Reading::REVEAL && $reading->handed_in_at === null && $reading->awaitsABlindOne(), 409, 'One of these swings waits for a reading of yours without the numbers; hand that in first.');
+
+        return $out;
     }
 }

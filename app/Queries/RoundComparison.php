@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace App\Queries;
 
-use App\Models\Round;
+use App\Models\Sitting;
 use Core\Agreement\Comparison;
+use Core\Sight\SittingKind;
 
 /** Whether the staff agree more in one round than in an earlier one, over the faults and the people that both have. */
 final readonly class RoundComparison
@@ -15,9 +16,9 @@ final readonly class RoundComparison
     }
 
     /** @return array{with: string, people: int, faults: int, agreement: Comparison, ac1: Comparison, detectable: float|null}|null null without an earlier round that shares two people */
-    public function of(Round $round): ?array
+    public function of(Sitting $round): ?array
     {
-        $before = Round::query()->where('kind', Round::STAFF)->where('state', 'published')->whereKeyNot($round->id)
+        $before = Sitting::query()->where('kind', SittingKind::Round)->where('state', 'published')->whereKeyNot($round->id)
             ->where('published_at', '<', $round->published_at)->orderByDesc('published_at')->first();
         if ($before === null) {
             return null;

@@ -6,13 +6,15 @@ namespace App\Queries;
 
 use App\Models\KeyEntry;
 use App\Models\Reading;
-use App\Models\Round;
-use App\Models\RoundCase;
+use App\Models\Sitting;
+use App\Models\SittingCase;
 use Core\Agreement\CountSums;
 use Core\Agreement\ItemTable;
 use Core\Agreement\RatingSet;
 use Core\Agreement\StudyOptions;
 use Core\Agreement\Weights;
+use Core\Codebook\Codebook;
+use Core\Codebook\Fault;
 use Core\Reading\Presence;
 use Illuminate\Database\Eloquent\Collection;
 
@@ -31,55 +33,87 @@ final readonly class RoundRatings
      * @param  array<string, int>  $unsupported  calls that what was shown cannot support, by rater
      * @param  array<string, int>  $cannotTell  by rater
      * @param  array<string, int>  $left  entries left out of scoring, by reason
+     * @param  array<string, string>  $arms  what was shown, by case|rater
+     * @param  array<string, true>  $blindTo  calls of what the reader's own arm could not show, by case|item|rater
      */
-    private function __construct(public array $rows, public array $key, public array $unscored, public array $unsupported, public array $cannotTell, public array $left, public int $cases, public string $checksum)
+    private function __construct(public array $rows, public array $key, public array $unscored, public array $unsupported, public array $cannotTell, public array $left, public int $cases, public string $checksum, public array $arms, private array $blindTo)
     {
     }
 
-    public static function of(Round $round, Codebooks $codebooks): self
+    public static function of(Sitting $round, Codebooks $codebooks): self
     {
-        /** @var Collection<int, RoundCase> $cases */
-        $cases = $round->cases()->with('recording')->get()->keyBy('id');
-        $readings = $round->readings()->whereNotNull('handed_in_at')->with('calls')->orderBy('readings.id')->get();
-        $entries = $round->keyVersion?->entries()->whereIn('recording_id', $cases->pluck('recording_id'))->orderBy('id')->get() ?? collect();
-        $panel = $round->keyVersion?->round->members()->orderBy('users.id')->pluck('users.id')->all() ?? [];
-        $checksum = hash('sha256', (string) json_encode([
-            $round->key_version_id, $panel,
-            $readings->map(static fn (Reading $r): array => [$r->id, $r->version, $r->user_id])->all(),
-            $entries->mapWithKeys(static fn (KeyEntry $e): array => [$e->id => $e->scoredLabel()])->all(),
-        ]));
+        /** @var Collection<int, SittingCase> $cases */
+        $cases = $round->cases()->with(['recording', 'arm', 'swings.recording.films'])->orderBy('id')->get()->keyBy('id');
+        $all = $round->readings()->whereNotNull('handed_in_at')->with(['calls', 'arm'])->orderBy('readings.id')->get();
+        // Whoever had been shown the answer reads no blind reading.
+        $readings = $all->where('exposed', false)->values();
+        $entries = $round->keyVersion?->entries()->whereIn('case_id', $cases->pluck('case_id'))->orderBy('id')->get() ?? collect();
+        $panel = $round->keyVersion?->sitting->members()->orderBy('users.id')->pluck('users.id')->all() ?? [];
         $codebook = $codebooks->of($round);
-        $rows = $key = $unsupported = $cannotTell = [];
-        $left = ['contested' => 0, 'conflict' => 0, 'not observable' => 0];
-        $known = $entries->keyBy(static fn (KeyEntry $e): string => $e->recording_id.'|'.$e->fault);
+        $rows = $key = $unsupported = $cannotTell = $arms = $blindTo = [];
+        $left = ['contested' => 0, 'conflict' => 0, 'not observable' => 0, ...($all->count() > $readings->count() ? ['exposed' => $all->count() - $readings->count()] : [])];
+        $known = $entries->keyBy(static fn (KeyEntry $e): string => $e->case_id.'|'.$e->fault);
+        $seen = self::seen($cases, $readings, $codebook);
         foreach ($cases as $case) {
-            foreach ($codebook->faults as $fault => $definition) {
-                $entry = $known->get($case->recording_id.'|'.$fault);
+            foreach ($codebook->keys() as $fault) {
+                $entry = $known->get($case->case_id.'|'.$fault);
                 if ($entry === null || $case->occasion !== 1) {
                     continue;
                 }
                 $label = $entry->scoredLabel();
                 if ($label === null) {
                     $left[$entry->grade === 'conflict' ? 'conflict' : 'contested']++;
-                } elseif (! $definition->sight($case->shown())->supports()) {
+                } elseif (array_filter($seen[$case->id], static fn (array $faults): bool => isset($faults[$fault])) === []) {
                     $left['not observable']++;
                 } else {
-                    $key[] = ['r'.$case->recording_id, $fault, $label];
+                    $key[] = ['c'.$case->case_id, $fault, $label];
                 }
             }
         }
         foreach ($readings as $reading) {
-            $case = $cases[$reading->round_case_id];
-            $rater = 'u'.$reading->user_id;
+            $case = $cases[$reading->sitting_case_id];
+            [$rater, $name] = ['u'.$reading->user_id, 'c'.$case->case_id];
             $core = $reading->toCore();
-            $unsupported[$rater] = ($unsupported[$rater] ?? 0) + count($core->unsupported($codebook, $case->shown()));
+            $arms["$name|$rater"] = $reading->arm->code;
+            $sees = $seen[$case->id][$reading->arm_id] ?? [];
             foreach ($core->calls as $fault => $call) {
-                $cannotTell[$rater] = ($cannotTell[$rater] ?? 0) + ($call->presence === Presence::CannotTell ? 1 : 0);
-                $rows[] = ['r'.$case->recording_id, $fault, $rater, $call->presence->value, (string) $case->occasion, $call->confidence === null ? null : $call->confidence / 100];
+                $told = $call->presence !== Presence::CannotTell;
+                $unsupported[$rater] = ($unsupported[$rater] ?? 0) + ($told && ! isset($sees[$fault]) ? 1 : 0);
+                $cannotTell[$rater] = ($cannotTell[$rater] ?? 0) + ($told ? 0 : 1);
+                isset($sees[$fault]) || $blindTo["$name|$fault|$rater"] = true;
+                $rows[] = [$name, $fault, $rater, $call->presence->value, (string) $case->occasion, $call->confidence === null ? null : $call->confidence / 100];
             }
         }
+        $checksum = hash('sha256', json_encode([
+            $round->key_version_id, $panel, $round->lens, $codebook->version, config('academy.bootstrap'), $seen,
+            $readings->map(static fn (Reading $r): array => [$r->id, $r->version, $r->user_id, $r->arm_id])->all(),
+            $entries->mapWithKeys(static fn (KeyEntry $e): array => [$e->id => $e->scoredLabel()])->all(),
+        ], JSON_THROW_ON_ERROR));
 
-        return new self($rows, $key, array_map(static fn (mixed $id): string => 'u'.(is_scalar($id) ? $id : ''), array_values($panel)), $unsupported, $cannotTell, $left, $cases->count(), $checksum);
+        return new self($rows, $key, array_map(static fn (mixed $id): string => 'u'.(is_scalar($id) ? $id : ''), array_values($panel)), $unsupported, $cannotTell, $left, $cases->count(), $checksum, $arms, $blindTo);
+    }
+
+    /**
+     * Which faults can be seen, directly or not, from what each arm shows of each case.
+     *
+     * @param  Collection<int, SittingCase>  $cases
+     * @param  Collection<int, Reading>  $readings
+     * @return array<int, array<int, array<string, true>>> by case of the sitting and arm
+     */
+    private static function seen(Collection $cases, Collection $readings, Codebook $codebook): array
+    {
+        $out = [];
+        $arms = $readings->pluck('arm', 'arm_id');
+        $dealt = $readings->groupBy('sitting_case_id')->map(static fn ($of) => $of->pluck('arm_id')->unique());
+        foreach ($cases as $case) {
+            foreach ($dealt[$case->id] ?? collect([$case->arm_id])->filter() as $arm) {
+                $shown = $case->shown($arms[$arm] ?? null);
+                $out[$case->id][$arm] = array_map(static fn (): bool => true, array_filter($codebook->faults, static fn (Fault $f): bool => $f->observability($shown)->supports()));
+            }
+            $out[$case->id] ??= [];
+        }
+
+        return $out;
     }
 
     /** Everybody's calls, without the key. */
@@ -91,7 +125,7 @@ final readonly class RoundRatings
     /** The calls of those who are scored, with the key. */
     public function scored(): RatingSet
     {
-        $set = $this->set(array_filter($this->rows, fn (array $row): bool => ! in_array($row[2], $this->unscored, true)));
+        $set = $this->set(array_filter($this->rows, fn (array $row): bool => ! in_array($row[2], $this->unscored, true) && ! isset($this->blindTo["$row[0]|$row[1]|$row[2]"])));
         foreach ($this->key as $entry) {
             $set->addKey(...$entry);
         }

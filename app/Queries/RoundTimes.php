@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Queries;
 
-use App\Models\Round;
+use App\Models\Sitting;
 use Core\Agreement\BlandAltman;
 use Core\Agreement\Confidence;
 use Core\Agreement\Figure;
@@ -13,6 +13,7 @@ use Core\Agreement\RatingSet;
 use Core\Agreement\Scale;
 use Core\Agreement\VarianceComponents;
 use Core\Motion\Station;
+use Core\Reading\CaseKind;
 
 /**
  * Where people mark top and impact, in ms: each against the station's time of the recording, and how far any two readers
@@ -26,9 +27,9 @@ final readonly class RoundTimes
      *
      * @return list<array{code: string, word: string, people: list<array{rater: string, n: int, bias: Figure, low: Figure, high: Figure}>, cases: int, readers: int, between: ?float, within: ?float, reason: ?string, mean_of: array<int, float>}>
      */
-    public function of(Round $round): array
+    public function of(Sitting $round): array
     {
-        $readings = $round->readings()->whereNotNull('handed_in_at')->whereHas('case', static fn ($q) => $q->where('occasion', 1)->where('kind', 'single'))->with('case.recording.stations')->orderBy('readings.id')->get();
+        $readings = $round->readings()->whereNotNull('handed_in_at')->where('exposed', false)->whereHas('case', static fn ($q) => $q->where('occasion', 1)->whereHas('rated', static fn ($r) => $r->where('kind', CaseKind::Single)))->with('case.recording.stations')->orderBy('readings.id')->get();
         $out = [];
         foreach (['TP' => 'top', 'IM' => 'impact'] as $code => $word) {
             $marks = $reference = [];
@@ -36,8 +37,8 @@ final readonly class RoundTimes
                 $mark = $reading->marks[$code] ?? null;
                 $station = $reading->case->recording->stationTimes()->get(Station::from($code));
                 if ($mark !== null && $station !== null) {
-                    $marks['u'.$reading->user_id]['r'.$reading->case->recording_id] = 1000.0 * (float) $mark;
-                    $reference['r'.$reading->case->recording_id] = 1000.0 * $station->t;
+                    $marks['u'.$reading->user_id]['c'.$reading->case->case_id] = 1000.0 * (float) $mark;
+                    $reference['c'.$reading->case->case_id] = 1000.0 * $station->t;
                 }
             }
             if ($marks === []) {

@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace App\Queries;
 
-use App\Actions\MeasureRecording;
 use App\Models\CaseSwing;
 use App\Models\Reading;
 use App\Models\Recording;
-use App\Models\RoundCase;
+use App\Models\SittingCase;
 use Core\Measurement\Measure;
+use Core\Reading\CaseKind;
+use Core\Reading\Stage;
 
 /** What only the second look at a case shows: what the ball did, and what was measured. Never a verdict, never a key. */
 final class SecondLook
@@ -17,21 +18,19 @@ final class SecondLook
     /** The measures shown, in the order of work. */
     private const SHOWN = [Measure::SetupShare, Measure::TrailPeak, Measure::TrailPeakAt, Measure::TopShare, Measure::RecentreLead, Measure::LevelShare, Measure::ImpactShare, Measure::Fallback, Measure::FinishShare, Measure::Rise, Measure::Tempo];
 
-    public function __construct(private readonly MeasureRecording $measure)
-    {
-    }
-
     /** @return list<array{name: string, says: string, numbers: list<array{label: string, value: string, uncertainty: string, unit: string}>}> of each swing; none at the blind stage */
     public function of(Reading $reading): array
     {
-        if ($reading->stage !== Reading::REVEAL) {
+        if ($reading->stage !== Stage::Reveal) {
             return [];
         }
 
+        $reading->case->loadMissing('swings.recording.measured');
+
         return array_values($reading->case->swings->map(fn (CaseSwing $s): array => [
-            'name' => $reading->case->kind === RoundCase::SINGLE ? '' : $reading->case->swingName($s),
+            'name' => $reading->case->kind === CaseKind::Single ? '' : $reading->case->swingName($s),
             'says' => $s->recording->flight()?->words() ?? 'what the ball did was not written down',
-            'numbers' => $reading->case->shows_trace ? $this->numbers($s->recording) : [],
+            'numbers' => $reading->arm->trace ? $this->numbers($s->recording) : [],
         ])->all());
     }
 
@@ -39,7 +38,7 @@ final class SecondLook
     private function numbers(Recording $recording): array
     {
         $numbers = [];
-        $found = ($this->measure)($recording)->measurements;
+        $found = $recording->measured->measurements ?? [];
         foreach (self::SHOWN as $m) {
             $one = $found[$m->value] ?? [];
             if (is_numeric($one['value'] ?? null)) {

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Queries;
 
 use App\Models\Recording;
+use App\Models\User;
+use App\Sight\Onlookers;
 use Core\Measurement\Measure;
 use Core\Measurement\Spread;
 use Core\Motion\Station;
@@ -13,10 +15,19 @@ use Illuminate\Database\Eloquent\Collection;
 /** The swings of a golfer's series, and how far its measures spread from swing to swing, cold ones set aside. */
 final class SeriesSpreads
 {
-    /** @return Collection<int, Recording>|null null where the recording belongs to no series */
-    public function swings(Recording $recording): ?Collection
+    public function __construct(private readonly Onlookers $onlookers)
     {
-        return $recording->series === null ? null : Recording::query()->where('golfer_id', $recording->golfer_id)->where('series', $recording->series)->with('measured')->orderBy('id')->get();
+    }
+
+    /** @return Collection<int, Recording>|null null where the recording belongs to no series, or one of its swings is hidden from this person: the others would tell it */
+    public function swings(Recording $recording, User $user): ?Collection
+    {
+        if ($recording->series === null) {
+            return null;
+        }
+        $swings = Recording::query()->where('golfer_id', $recording->golfer_id)->where('series', $recording->series)->whereNull('erased_at')->with('measured')->orderBy('id')->get();
+
+        return $swings->every(fn (Recording $r): bool => $this->onlookers->of($user)->sees($r)) ? $swings : null;
     }
 
     /**

@@ -6,13 +6,15 @@ namespace App\Queries;
 
 use App\Models\Golfer;
 use App\Models\Recording;
+use App\Models\User;
+use App\Sight\Onlookers;
 use Core\Codebook\StandardLenses;
 use Illuminate\Database\Eloquent\Builder;
 
 /** The recordings with the shape of each one's trace. */
 final class ShelfPage
 {
-    public function __construct(private readonly Codebooks $codebooks)
+    public function __construct(private readonly Codebooks $codebooks, private readonly Onlookers $onlookers)
     {
     }
 
@@ -20,9 +22,9 @@ final class ShelfPage
      * @param  array<string, string>  $filter
      * @return array<string, mixed>
      */
-    public function of(array $filter): array
+    public function of(array $filter, User $user): array
     {
-        $recordings = Recording::query()
+        $recordings = $this->onlookers->of($user)->recordings()
             ->with(['golfer.consents', 'measured', 'films', 'stations', 'channels' => fn ($q) => $q->whereIn('name', ['lead_pct', 'trail_pct', 'lead_fz_n', 'trail_fz_n', 'copx_mm', 'fz_n'])])
             ->withCount('motion')
             ->when($filter['club'] ?? null, fn (Builder $q, string $club) => $q->where('club', $club))
@@ -37,9 +39,10 @@ final class ShelfPage
             'shapes' => $recordings->mapWithKeys(fn (Recording $r): array => [$r->id => self::shape($r)])->all(),
             'filter' => $filter,
             'codebook' => $this->codebooks->current(),
-            'clubs' => Recording::query()->distinct()->orderBy('club')->pluck('club'),
+            'clubs' => $this->onlookers->of($user)->recordings()->distinct()->orderBy('club')->pluck('club'),
             'golfers' => Golfer::query()->consenting()->orderBy('pseudonym')->get(),
-            'total' => Recording::query()->count(),
+            'total' => $this->onlookers->of($user)->recordings()->count(),
+            'ended' => Recording::query()->whereNull('erased_at')->whereDoesntHave('golfer', static fn ($q) => $q->consenting())->count(),
         ];
     }
 

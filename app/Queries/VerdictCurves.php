@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Queries;
 
-use App\Actions\MeasureRecording;
 use App\Models\Recording;
 use Core\Measurement\Illustration;
 use Core\Measurement\Measure;
@@ -19,15 +18,11 @@ final class VerdictCurves
 
     private const POINTS = 240;
 
-    public function __construct(private readonly MeasureRecording $measure)
-    {
-    }
-
     /** @return list<array<string, mixed>> */
     public function of(Recording $recording, string $fault, string $lens): array
     {
-        $set = ($this->measure)($recording);
-        $recording->loadMissing(['channels', 'views', 'stations']);
+        $recording->loadMissing(['channels', 'views', 'stations', 'measured']);
+        $set = $recording->measured ?? abort(409, 'It is being measured.');
         $evidence = $recording->evidence();
         $from = ($evidence->stations->t(Station::Address) ?? $recording->t0) - 0.25;
         $to = ($evidence->stations->t(Station::Finish) ?? $from + 2.5) + 0.1;

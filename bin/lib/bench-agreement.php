@@ -8,7 +8,7 @@ use App\Console\Workers;
 use Core\Agreement\RatingSet;
 use Core\Agreement\Study;
 use Core\Agreement\StudyOptions;
-use Core\Simulation\Chance;
+use Core\Chance\Chance;
 
 function ratedRound(int $raters, int $cases, int $items, float $missing): RatingSet
 {

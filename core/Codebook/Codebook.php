@@ -43,7 +43,7 @@ final readonly class Codebook
             return new Judgement(Verdict::NotMeasurable, null, ucfirst($fault->name).' is not judged: '.$this->notJudged.'.');
         }
         // What the evidence cannot show is never called absent, nor present.
-        if ($held !== null && $fault->sight($held) === Sight::NotObservable) {
+        if ($held !== null && $fault->observability($held) === Observability::NotObservable) {
             return new Judgement(Verdict::NotMeasurable, null, ucfirst($fault->name).' cannot be seen with what is held ('.$held->label().').');
         }
 

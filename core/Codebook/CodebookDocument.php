@@ -148,7 +148,7 @@ final readonly class CodebookDocument
         $r = new DocumentReader("fault '$key'");
         $station = Station::tryFrom($r->text($row, 'station')) ?? throw new CoreException("The fault '$key' has a 'station' that is none of the nine.");
         $proxies = is_array($override['proxies'] ?? null) ? $override['proxies'] : [];
-        $sights = [];
+        $observabilities = [];
         foreach ($r->list($row, 'sights') as $entry) {
             $needs = $r->texts($entry, 'needs');
             if ($needs === [] || array_diff($needs, Shown::KINDS) !== []) {
@@ -156,9 +156,9 @@ final readonly class CodebookDocument
             }
             $own = $proxies[implode('+', $needs)] ?? [];
             $entry = [...$entry, ...(is_array($own) ? $own : [])];
-            $sights[] = new SightEntry(
+            $observabilities[] = new ObservabilityEntry(
                 $needs,
-                Sight::tryFrom($r->text($entry, 'sight')) ?? throw new CoreException("The fault '$key' has a sight that is neither observable, indirect nor not observable."),
+                Observability::tryFrom($r->text($entry, 'sight')) ?? throw new CoreException("The fault '$key' has a sight that is neither observable, indirect nor not observable."),
                 isset($entry['proxy']) ? $r->text($entry, 'proxy') : null,
                 isset($entry['supported']) ? $r->rule($entry, 'supported') : null,
                 isset($entry['contradicted']) ? $r->rule($entry, 'contradicted') : null,
@@ -169,7 +169,7 @@ final readonly class CodebookDocument
 
         return new Fault(
             $key, $r->text($row, 'name'), $r->text($row, 'look_for'), $r->text($row, 'in_the_trace'), $station,
-            $r->rule($ruled, 'supported'), $r->rule($ruled, 'contradicted'), $sights,
+            $r->rule($ruled, 'supported'), $r->rule($ruled, 'contradicted'), $observabilities,
             $r->texts($row, 'confused_with'), $r->text($row, 'counter_example'),
             isset($row['disagreement']) ? $r->text($row, 'disagreement') : null,
             $r->texts($row, 'misses'), isset($row['cause']) ? $r->text($row, 'cause') : null, isset($row['consequence']) ? $r->text($row, 'consequence') : null,

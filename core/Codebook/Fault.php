@@ -14,7 +14,7 @@ final readonly class Fault
     private const PROXY_WIDENING = 2.0;
 
     /**
-     * @param  list<SightEntry>  $sights  the first whose needs are all met says how well it is seen
+     * @param  list<ObservabilityEntry>  $observabilities  the first whose needs are all met says how well it is seen
      * @param  list<string>  $confusedWith
      * @param  list<string>  $misses  what the ball tends to do
      * @param  list<string>  $helps  keys of drills that help
@@ -28,7 +28,7 @@ final readonly class Fault
         public Station $station,
         public Rule $supported,
         public Rule $contradicted,
-        public array $sights,
+        public array $observabilities,
         public array $confusedWith,
         public string $counterExample,
         public ?string $disagreement = null,
@@ -40,9 +40,9 @@ final readonly class Fault
     ) {
     }
 
-    public function sight(Shown $shown): Sight
+    public function observability(Shown $shown): Observability
     {
-        return $this->entry($shown)?->sightAt($shown) ?? Sight::NotObservable;
+        return $this->entry($shown)?->observabilityAt($shown) ?? Observability::NotObservable;
     }
 
     /** What stands in for the fault itself where it is seen only indirectly. */
@@ -82,10 +82,10 @@ final readonly class Fault
         };
     }
 
-    private function entry(Shown $shown): ?SightEntry
+    private function entry(Shown $shown): ?ObservabilityEntry
     {
         $kinds = $shown->kinds();
-        foreach ($this->sights as $entry) {
+        foreach ($this->observabilities as $entry) {
             if (array_diff($entry->needs, $kinds) === []) {
                 return $entry;
             }

@@ -29,7 +29,7 @@ final readonly class SwingReport
         foreach ($codebook->faults as $key => $fault) {
             $judgement = $codebook->judge($key, $this->assessment->measurements, $this->held);
             $out[$key] = [
-                'observability' => $fault->sight($this->held)->value,
+                'observability' => $fault->observability($this->held)->value,
                 'proxy' => $fault->proxy($this->held),
                 'verdict' => $judgement->verdict->value,
                 'margin' => $judgement->margin === null ? null : round($judgement->margin, 3),

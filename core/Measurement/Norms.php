@@ -36,6 +36,12 @@ final readonly class Norms
         return new self($of);
     }
 
+    /** @return array<string, array{mean: float, sd: float, n: int}> by measure key */
+    public function toArray(): array
+    {
+        return $this->of;
+    }
+
     /** How many standard deviations above the academy's mean a value lies; null where no distribution is held. */
     public function z(Measure $measure, float $value): ?float
     {

@@ -19,6 +19,34 @@ final readonly class Edit
     {
     }
 
+    /**
+     * The same change with every time moved: a swing shown by a clock of its own is marked by that clock. What makes no
+     * sense is left as it is, to be refused when applied.
+     *
+     * @param  array<int, float>  $by  seconds to add, by swing of the case
+     */
+    public function later(array $by): self
+    {
+        [$what] = explode(':', $this->target, 2);
+        $value = $this->value;
+        if ($by === [] || $value === null) {
+            return $this;
+        }
+        $moved = static fn (mixed $t, mixed $swing): mixed => (is_int($t) || is_float($t)) && is_int($swing) && isset($by[$swing]) ? round($t + $by[$swing], 4) : $t;
+        if ($what === 'mark') {
+            return new self($this->target, $moved($value, 1));
+        }
+        if ($what === 'call' && is_array($value) && is_array($value['pins'] ?? null)) {
+            $value['pins'] = array_map(static fn (mixed $p): mixed => is_array($p) && isset($p['t']) ? [...$p, 't' => $moved($p['t'], $p['swing'] ?? 1)] : $p, $value['pins']);
+        }
+        if ($what === 'aids' && is_array($value)) {
+            $value = array_map(static fn (mixed $a): mixed => is_array($a) && is_array($a['points'] ?? null)
+                ? [...$a, 'points' => array_map(static fn (mixed $p): mixed => is_array($p) && isset($p['t']) ? [...$p, 't' => $moved($p['t'], $a['swing'] ?? 1)] : $p, $a['points'])] : $a, $value);
+        }
+
+        return new self($this->target, $value);
+    }
+
     /** @throws CoreException in a sentence, where the value makes no sense */
     public function applyTo(Reading $reading, Codebook $codebook): Reading
     {

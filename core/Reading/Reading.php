@@ -60,6 +60,28 @@ final readonly class Reading
     }
 
     /**
+     * The same with every time moved, to the ten-thousandth of a second that is stored; a time never falls before nought.
+     *
+     * @param  array<int, float>  $by  seconds to add, by swing of the case
+     */
+    public function later(array $by): self
+    {
+        if ($by === []) {
+            return $this;
+        }
+        $moved = static fn (float $t, int $swing): float => max(0.0, round($t + ($by[$swing] ?? 0.0), 4));
+
+        return $this->with([
+            'calls' => array_map(static fn (Call $c): Call => new Call(
+                $c->fault, $c->presence, $c->severity, $c->onset, $c->decision, $c->confidence,
+                array_map(static fn (Pin $p): Pin => $p->t === null ? $p : new Pin($p->on, $moved($p->t, $p->swing), $p->reason, $p->view, $p->swing), $c->pins), $c->trend,
+            ), $this->calls),
+            'marks' => array_map(static fn (float $t): float => $moved($t, 1), $this->marks),
+            'aids' => array_map(static fn (Aid $a): Aid => new Aid($a->kind, $a->view, array_map(static fn (array $p): array => [...$p, 't' => $moved($p['t'], $a->swing)], $a->points), $a->swing), $this->aids),
+        ]);
+    }
+
+    /**
      * What stands in the way of handing in, one sentence each; empty when nothing does.
      *
      * @param  bool  $pair  whether the case is a pair, where what is present is better, the same or worse after
@@ -128,7 +150,7 @@ final readonly class Reading
     {
         $out = [];
         foreach ($this->calls as $key => $call) {
-            if ($call->presence !== Presence::CannotTell && ! $codebook->fault($key)->sight($shown)->supports()) {
+            if ($call->presence !== Presence::CannotTell && ! $codebook->fault($key)->observability($shown)->supports()) {
                 $out[] = $key;
             }
         }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Simulation;
 
+use Core\Chance\Chance;
 use Core\Motion\Motion;
 use Core\Motion\View;
 

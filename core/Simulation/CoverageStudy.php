@@ -18,6 +18,7 @@ use Core\Agreement\PairTables;
 use Core\Agreement\Scale;
 use Core\Agreement\SignalDetection;
 use Core\Agreement\Weights;
+use Core\Chance\Chance;
 
 /**
  * How often intervals hold the truth: the same raters, each with a hit rate and a false-alarm rate of their own, rate

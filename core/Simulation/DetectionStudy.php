@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace Core\Simulation;
 
+use Core\Chance\Chance;
 use Core\Codebook\Codebook;
+use Core\Codebook\Observability;
 use Core\Codebook\Shown;
-use Core\Codebook\Sight;
 use Core\Codebook\SwingReport;
 use Core\Codebook\Verdict;
 use Core\Measurement\Evidence;
@@ -34,7 +35,7 @@ final class DetectionStudy
 
     private const SEVERITIES = [2, 3, 2, 3, 1];
 
-    /** @var array<string, array<string, array{sight: Sight, asked: int, found: int, supported: int, contradicted: int, clean: int, false: int}>> by fault, by arm */
+    /** @var array<string, array<string, array{sight: Observability, asked: int, found: int, supported: int, contradicted: int, clean: int, false: int}>> by fault, by arm */
     public array $counts = [];
 
     /** @var list<float> errors of station times found in motion, s */
@@ -46,7 +47,7 @@ final class DetectionStudy
     {
         foreach ($codebook->keys() as $key) {
             foreach (array_keys(self::ARMS) as $arm) {
-                $this->counts[$key][$arm] = ['sight' => Sight::NotObservable, 'asked' => 0, 'found' => 0, 'supported' => 0, 'contradicted' => 0, 'clean' => 0, 'false' => 0];
+                $this->counts[$key][$arm] = ['sight' => Observability::NotObservable, 'asked' => 0, 'found' => 0, 'supported' => 0, 'contradicted' => 0, 'clean' => 0, 'false' => 0];
             }
         }
     }
@@ -106,7 +107,7 @@ final class DetectionStudy
         $sees = Shown::of($evidence);
         foreach ((new SwingReport($evidence))->faults($this->codebook) as $key => $said) {
             $c = &$this->counts[$key][$arm];
-            $c['sight'] = $this->codebook->fault($key)->sight($sees);
+            $c['sight'] = $this->codebook->fault($key)->observability($sees);
             $supported = $said['verdict'] === Verdict::Supported->value;
             if ($key === $planted) {
                 if ($severity >= 2) {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Simulation;
 
+use Core\Chance\Chance;
 use Core\Trace\DeviceClass;
 use Core\Trace\Stance;
 use Core\Trace\Trace;

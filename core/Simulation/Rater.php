@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace Core\Simulation;
 
+use Core\Chance\Chance;
 use Core\Codebook\Codebook;
+use Core\Codebook\Observability;
 use Core\Codebook\Shown;
-use Core\Codebook\Sight;
 use Core\Motion\Station;
 use Core\Reading\Call;
 use Core\Reading\Decision;
@@ -53,14 +54,14 @@ final readonly class Rater
             $noise = $chance->normal();
             $tells = $chance->uniform();
             $detail = $chance->uniform();
-            $sight = $fault->sight($shown);
-            $keenness = $this->sensitivity * ($sight === Sight::Observable ? 1.0 : 0.7) * (in_array($key, $this->blindTo, true) ? 0.35 : 1.0);
+            $sight = $fault->observability($shown);
+            $keenness = $this->sensitivity * ($sight === Observability::Observable ? 1.0 : 0.7) * (in_array($key, $this->blindTo, true) ? 0.35 : 1.0);
             $signal = $keenness * [0.0, 0.6, 1.0, 1.25][$truth[$key] ?? 0];
             $beyond = $signal + $noise - ($this->criterion + $this->drift * $nth) - $keenness / 2;
             $unsure = match ($sight) {
-                Sight::NotObservable => $this->candour,
-                Sight::Indirect => 0.18 * $this->candour,
-                Sight::Observable => 0.02,
+                Observability::NotObservable => $this->candour,
+                Observability::Indirect => 0.18 * $this->candour,
+                Observability::Observable => 0.02,
             };
             if ($tells < $unsure) {
                 $calls[$key] = new Call($key, Presence::CannotTell);

@@ -22,6 +22,7 @@ use Core\Agreement\RankAgreement;
 use Core\Agreement\Scale;
 use Core\Agreement\VarianceComponents;
 use Core\Agreement\Weights;
+use Core\Chance\Chance;
 
 /**
  * How often intervals hold the truth on ranks and on numbers: five raters, each with a leaning and a noise of their own,

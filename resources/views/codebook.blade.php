@@ -18,7 +18,7 @@
                 @if($f->cause)<dt>often comes from</dt><dd>{{ $f->cause }}</dd>@endif
                 @if($f->consequence)<dt>often leads to</dt><dd>{{ $f->consequence }}</dd>@endif
                 @if($f->disagreement)<dt>good coaches disagree</dt><dd>{{ $f->disagreement }}</dd>@endif
-                <dt>can be seen on</dt><dd>@foreach($evidence as $label => $shown)<span class="grade {{ $f->sight($shown)->value === 'observable' ? 'verified' : ($f->sight($shown)->value === 'indirect' ? 'borderline' : 'contested') }}" style="margin-right: 0.3rem" title="{{ $f->proxy($shown) }}">{{ $label }}: {{ $f->sight($shown)->value }}</span> @endforeach</dd>
+                <dt>can be seen on</dt><dd>@foreach($evidence as $label => $shown)<span class="grade {{ $f->observability($shown)->value === 'observable' ? 'verified' : ($f->observability($shown)->value === 'indirect' ? 'borderline' : 'contested') }}" style="margin-right: 0.3rem" title="{{ $f->proxy($shown) }}">{{ $label }}: {{ $f->observability($shown)->value }}</span> @endforeach</dd>
             </dl>
         </section>
     @endforeach

@@ -17,7 +17,7 @@
 @endphp
 <x-layout :title="'Debrief – '.$round->name" wide>
     <x-slot:head>@include('partials.stage-head', ['script' => 'debrief', 'fetch' => [$evidence]])</x-slot:head>
-    <div class="bench debrief" data-debrief data-evidence="{{ $evidence }}" data-keys-url="{{ route('keys', [], false) }}" data-kind="{{ $case->kind }}">
+    <div class="bench debrief" data-debrief data-evidence="{{ $evidence }}" data-keys-url="{{ route('keys', [], false) }}" data-kind="{{ $case->kind->value }}">
         <section class="stage" aria-label="The swing">
             <div class="head">
                 <h1>{{ $recording->golfer->pseudonym }}, {{ $recording->club }} <span class="quiet">{{ $place }} of {{ $order->count() }}</span></h1>
@@ -56,7 +56,7 @@
                         </div>
                     </li>
                 @endforeach
-                @if($case->kind === 'single' && $timed->isNotEmpty())
+                @if($case->kind === \Core\Reading\CaseKind::Single && $timed->isNotEmpty())
                     <li class="topic" data-topic="times">
                         <button type="button" class="line" aria-expanded="false"><span class="station">TP IM</span><span class="name">Top and impact, as each marked them</span></button>
                         <div class="details">

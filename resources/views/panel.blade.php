@@ -1,10 +1,11 @@
 <x-layout title="Panel">
-    @php($settled = $grades->sum() - ($grades['contested'] ?? 0))
-    <h1>The panel agrees on {{ $settled }} of {{ $grades->sum() }} questions, and the measurement bears out {{ $grades['verified'] ?? 0 }} of them</h1>
+    @if($grades === null)<h1>A part of the key waits for you</h1><p class="notice">Swings that you have still to read blind are not shown, nor any count that would tell of them.</p>
+    @elseif($key === null)<h1>The key is being made</h1>
+    @else<h1>The panel agrees on {{ $grades->sum() - ($grades['contested'] ?? 0) }} of {{ $grades->sum() }} questions, and the measurement bears out {{ $grades['verified'] ?? 0 }} of them</h1>@endif
     <p class="quiet" style="margin: 0.3rem 0 0.8rem">{{ $round->name }} · {{ $members }} members, each alone and blind · a label needs {{ round(100 * $majority) }} % of those who could tell, {{ $able }} of them at least @if($key) · key version {{ $key->number }}@if($key->frozen_at), frozen {{ $key->frozen_at->timezone(config('academy.zone'))->format('j M Y') }}@endif @endif</p>
-    <div class="tiles">
+    @if($grades)<div class="tiles">
         @foreach(\Core\Consensus\Grade::cases() as $grade)<div><b>{{ $grades[$grade->value] ?? 0 }}</b><x-grade :grade="$grade->value" /><div class="small quiet" style="max-width: 13rem">{{ $grade->says() }}</div></div>@endforeach
-    </div>
+    </div>@endif
     @if($unsettled->isNotEmpty())
         <h2>Where a person must decide</h2>
         @foreach($unsettled as $e)

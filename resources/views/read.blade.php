@@ -1,20 +1,20 @@
 @php($locked = $reading->isLocked())
 @php($recording = $case->recording)
-@php($pins = ['film' => $case->shows_film, 'trace' => $case->shows_trace, 'turf' => $case->shows_film, 'ball' => $looks !== [], 'strike' => $looks !== []])
+@php($pins = ['film' => $reading->arm->film, 'trace' => $reading->arm->trace, 'turf' => $reading->arm->film, 'ball' => $looks !== [], 'strike' => $looks !== []])
 <x-layout :title="'Case '.$reading->position" wide>
-    <x-slot:head>@include('partials.stage-head', ['script' => 'reading', 'fetch' => [route('read.evidence', [$reading, 1], false), ...array_map(fn ($v) => route('read.film', [$reading, 1, $v->value, 'stream'], false), $case->filmViews())]])</x-slot:head>
-    <div class="bench" data-reading data-evidence="{{ route('read.evidence', [$reading, 1], false) }}" data-save="{{ route('read.change', $reading, false) }}" data-sheet-url="{{ route('read.sheet', $reading, false) }}" data-keys-url="{{ route('keys', [], false) }}" data-id="{{ $reading->public_id }}" data-kind="{{ $case->kind }}" @if($locked) data-locked="{{ $reading->handed_in_at ? 'handed in, locked' : 'the round is closed' }}" @endif>
+    <x-slot:head>@include('partials.stage-head', ['script' => 'reading', 'fetch' => [route('read.evidence', [$reading, 1], false), ...array_map(fn ($v) => route('read.film', [$reading, 1, $v->value, 'stream'], false), $reading->filmViews())]])</x-slot:head>
+    <div class="bench" data-reading data-evidence="{{ route('read.evidence', [$reading, 1], false) }}" data-save="{{ route('read.change', $reading, false) }}" data-sheet-url="{{ route('read.sheet', $reading, false) }}" data-keys-url="{{ route('keys', [], false) }}" data-id="{{ $reading->public_id }}" data-kind="{{ $case->kind->value }}" @if($locked) data-locked="{{ $reading->handed_in_at ? 'handed in, locked' : 'the round is closed' }}" @endif>
         <section class="stage" aria-label="The swing">
             <div class="head">
                 <h1>Case {{ $reading->position }} <span class="quiet">of {{ $cases }}</span></h1>
-                <span class="quiet">{{ $case->round->name }} · {{ $recording->golfer->handedness }}-handed · {{ $recording->club }}, {{ $recording->swing }} swing @if($recording->shape) · plays {{ $recording->shape }} @endif @if($recording->golfer->limits) · {{ $recording->golfer->limits }} @endif · {{ $case->shown()->label() }}@if($reading->stage === 'reveal') · <b>second look: the ball and the numbers are shown now</b>@endif</span>
+                <span class="quiet">{{ $case->sitting->name }} · {{ $recording->golfer->handedness }}-handed · {{ $recording->club }}, {{ $recording->swing }} swing @if($recording->shape) · plays {{ $recording->shape }} @endif @if($recording->golfer->limits) · {{ $recording->golfer->limits }} @endif · {{ $reading->shown()->label() }}@if($reading->stage === \Core\Reading\Stage::Reveal) · <b>second look: the ball and the numbers are shown now</b>@endif</span>
             </div>
-            @include('partials.stage', ['film' => $case->shows_film, 'trace' => $case->shows_trace, 'swings' => $swings, 'locked' => $locked, 'traceTitle' => 'Lead share, %'.($recording->device_class === 'plate' ? ', derived from the stance' : '').($recording->deviceClass()->measuresForce() ? ' · dotted: vertical force, % of body weight' : '')])
+            @include('partials.stage', ['film' => $reading->arm->film, 'trace' => $reading->arm->trace, 'swings' => $swings, 'locked' => $locked, 'traceTitle' => 'Lead share, %'.($recording->device_class === 'plate' ? ', derived from the stance' : '').($recording->deviceClass()->measuresForce() ? ' · dotted: vertical force, % of body weight' : '')])
         </section>
         <aside class="side" aria-label="Reading sheet">
             <x-notices />
             @if($looks)@include('partials.outcome')@endif
-            @if($case->kind === 'series')<p class="notice small">{{ $case->swings->count() }} swings of one golfer, judged as a whole: present is what shows in most of them. Swings marked cold were the first of the day; set them aside.</p>@elseif($case->kind === 'pair')<p class="notice small">One golfer, before and after: call a fault present if it shows in either, and say whether after is better, the same or worse.</p>@endif
+            @if($case->kind === \Core\Reading\CaseKind::Series)<p class="notice small">{{ $case->swings->count() }} swings of one golfer, judged as a whole: present is what shows in most of them. Swings marked cold were the first of the day; set them aside.</p>@elseif($case->kind === \Core\Reading\CaseKind::Pair)<p class="notice small">One golfer, before and after: call a fault present if it shows in either, and say whether after is better, the same or worse.</p>@endif
             <div class="sheet-head">
                 <div role="group" aria-label="Way through the sheet" class="way"><button type="button" data-way="stations" aria-pressed="true">station by station</button><button type="button" data-way="all" aria-pressed="false">all at once</button></div>
                 <button class="plain small" type="button" data-do="help">keys <kbd>?</kbd></button>
@@ -49,7 +49,7 @@
                                         <label><input type="radio" name="severity-{{ $key }}" value="{{ $value }}" data-set="severity"><span class="pick">{{ $word }}<kbd data-key="{{ $word }}">{{ $value }}</kbd></span></label>
                                     @endforeach
                                 </fieldset>
-                                @if($case->kind === 'pair')
+                                @if($case->kind === \Core\Reading\CaseKind::Pair)
                                     <fieldset class="choices" data-when="present" @disabled($locked)><legend>after is</legend>
                                         @foreach(['better', 'same', 'worse'] as $value)<label><input type="radio" name="trend-{{ $key }}" value="{{ $value }}" data-set="trend"><span class="pick">{{ $value }}</span></label>@endforeach
                                         <kbd data-key="trend" style="align-self: center">Q</kbd>
@@ -84,7 +84,7 @@
                     @foreach($codebook->drills() as $k => $d)<div class="small drill" data-drill-text="{{ $k }}" hidden><p>{{ $d->setUp }} {{ implode(' ', $d->steps) }} <i>{{ $d->far }}</i></p><p class="quiet">@if($d->caution && ! $d->harms){{ $d->caution }} @endif{{ \Core\Codebook\Drill::CAUTION }}</p>@if($locked && $d->harms)<p class="notice refused">{{ ucfirst($d->for) }}: {{ $d->not }}. {{ $d->caution }}</p>@endif</div>@endforeach
                     <div class="two">
                         <div><label class="small quiet" for="miss">The miss to expect</label><select class="wide" id="miss" data-miss @disabled($locked)><option value=""></option>@foreach(\Core\Reading\Miss::cases() as $m)<option value="{{ $m->value }}">{{ $m->label() }}</option>@endforeach</select></div>
-                        @if($case->kind === 'single')<div class="pins marks"><span class="quiet small">Your own times</span>@foreach(['TP' => ['top', 'K'], 'IM' => ['impact', 'I']] as $code => [$word, $k])<button type="button" data-do="mark-{{ $code }}" @disabled($locked)>{{ $word }} <b data-mark="{{ $code }}">–</b> <kbd data-key="mark-{{ $code }}">{{ $k }}</kbd></button>@endforeach</div>@endif
+                        @if($case->kind === \Core\Reading\CaseKind::Single)<div class="pins marks"><span class="quiet small">Your own times</span>@foreach(['TP' => ['top', 'K'], 'IM' => ['impact', 'I']] as $code => [$word, $k])<button type="button" data-do="mark-{{ $code }}" @disabled($locked)>{{ $word }} <b data-mark="{{ $code }}">–</b> <kbd data-key="mark-{{ $code }}">{{ $k }}</kbd></button>@endforeach</div>@endif
                     </div>
                 </section>
             </form>

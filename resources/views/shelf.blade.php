@@ -2,6 +2,7 @@
     <div style="display: flex; align-items: baseline; gap: 1rem; flex-wrap: wrap">
         <h1>{{ $recordings->count() === $total ? $total.' recordings' : $recordings->count().' of '.$total.' recordings' }}</h1>
         <a href="#add">add one</a>
+        @if($ended)<span class="quiet small">{{ $ended === 1 ? 'One more is' : $ended.' more are' }} out of sight: the consent has ended.</span>@endif
     </div>
     <form method="get" style="display: flex; gap: 0.6rem; flex-wrap: wrap; margin: 0.9rem 0 0.4rem; align-items: end">
         @foreach(['club' => ['Club', $clubs->mapWithKeys(fn ($c) => [$c => $c])], 'hand' => ['Hand', ['right' => 'right', 'left' => 'left']], 'device' => ['Device', ['mat' => 'pressure mat', 'plate' => 'force plate', 'dual-plate' => 'two force plates']], 'fault' => ['Measured fault', collect($codebook->faults)->map->name]] as $name => [$label, $options])

@@ -54,16 +54,16 @@ it('refuses every change that is the head coach\'s to anybody else', function (s
     $round = $this->round('Autumn')->public_id;
     $entry = KeyEntry::query()->first()->id;
     foreach (["/rounds/$round/open", "/rounds/$round/close", "/rounds/$round/publish", "/panel/entries/$entry/ruling", '/rounds', '/imports'] as $path) {
-        $this->actingAs($user)->post($path, ['ruling' => 'present', 'reason' => 'because I say so'])->assertForbidden();
+        expect($this->actingAs($user)->post($path, ['ruling' => 'present', 'reason' => 'because I say so'])->status())->toBe(in_array($path, ['/rounds', '/imports'], true) ? 403 : 404, $path);
     }
-    expect($this->round('Autumn')->state)->toBe('open')->and(KeyEntry::query()->whereNotNull('ruling')->exists())->toBeFalse();
+    expect($this->round('Autumn')->state->value)->toBe('open')->and(KeyEntry::query()->whereNotNull('ruling')->exists())->toBeFalse();
 })->with(['tam', 'odile']);
 
 it('lets nobody but its rater change or hand in a reading, not even the head coach', function () {
     $reading = $this->openReading($this->person('tam'));
     foreach (['maren', 'odile', 'kit'] as $who) {
-        $this->actingAs($this->person($who))->postJson("/read/{$reading->public_id}/changes", $this->changes($this->sheet()))->assertForbidden();
-        $this->actingAs($this->person($who))->post("/read/{$reading->public_id}/hand-in")->assertForbidden();
+        $this->actingAs($this->person($who))->postJson("/read/{$reading->public_id}/changes", $this->changes($this->sheet()))->assertNotFound();
+        $this->actingAs($this->person($who))->post("/read/{$reading->public_id}/hand-in")->assertNotFound();
     }
     expect($reading->refresh()->version)->toBe(0);
 });
@@ -83,7 +83,7 @@ it('ends the use of a recording at once when consent is withdrawn', function () 
     $this->actingAs($user)->get("/read/{$reading->public_id}/evidence/1")->assertGone();
     $this->actingAs($user)->get("/read/{$reading->public_id}")->assertGone();
     $old = Recording::query()->where('golfer_id', $golfer->id)->first();
-    $this->actingAs($user)->get("/bench/{$old->public_id}")->assertForbidden();
+    $this->actingAs($user)->get("/bench/{$old->public_id}")->assertNotFound();
 });
 
 it('answers unknown and malformed identifiers with not found', function () {

@@ -1,6 +1,6 @@
 <?php
 
-use App\Models\Round;
+use App\Models\Sitting;
 use App\Queries\Codebooks;
 use App\Queries\RoundComparison;
 use App\Queries\RoundRatings;
@@ -9,7 +9,7 @@ use Core\Agreement\Study;
 use Core\Format\RatingsCsv;
 
 /** @return array<string, string> the files of a round's export */
-function exported(object $test, Round $round): array
+function exported(object $test, Sitting $round): array
 {
     $response = $test->actingAs($test->headCoach())->get("/agreement/{$round->public_id}/export");
     $response->assertOk()->assertDownload();
@@ -25,7 +25,7 @@ function exported(object $test, Round $round): array
 }
 
 it('gives the head coach a published round as open files that agree with the page', function () {
-    $round = Round::query()->where('name', 'like', 'Spring%')->firstOrFail();
+    $round = Sitting::query()->where('name', 'like', 'Spring%')->firstOrFail();
     $files = exported($this, $round);
     expect(array_keys($files))->toBe(['ratings.csv', 'key.csv', 'results.csv', 'results.json', 'datapackage.json']);
     $json = json_decode($files['results.json'], true, 64, JSON_THROW_ON_ERROR);
@@ -42,7 +42,7 @@ it('gives the head coach a published round as open files that agree with the pag
 });
 
 it('describes every column of its tables', function () {
-    $files = exported($this, Round::query()->where('name', 'like', 'Spring%')->firstOrFail());
+    $files = exported($this, Sitting::query()->where('name', 'like', 'Spring%')->firstOrFail());
     foreach (json_decode($files['datapackage.json'], true)['resources'] as $resource) {
         $lines = explode("\n", trim($files[$resource['path']]));
         expect(explode(',', $lines[0]))->toBe(array_column($resource['schema']['fields'], 'name'))->and($resource['hash'])->toBe('sha256:'.hash('sha256', $files[$resource['path']]))
@@ -60,14 +60,14 @@ it('describes every column of its tables', function () {
 });
 
 it('keeps the export from instructors, and unpublished rounds from everybody', function () {
-    [$spring, $autumn] = [Round::query()->where('name', 'like', 'Spring%')->firstOrFail(), Round::query()->where('name', 'like', 'Autumn%')->firstOrFail()];
-    $this->actingAs($this->person('tam'))->get("/agreement/{$spring->public_id}/export")->assertForbidden();
-    $this->actingAs($this->person('odile'))->get("/agreement/{$spring->public_id}/export")->assertForbidden();
-    $this->actingAs($this->headCoach())->get("/agreement/{$autumn->public_id}/export")->assertForbidden();
+    [$spring, $autumn] = [Sitting::query()->where('name', 'like', 'Spring%')->firstOrFail(), Sitting::query()->where('name', 'like', 'Autumn%')->firstOrFail()];
+    $this->actingAs($this->person('tam'))->get("/agreement/{$spring->public_id}/export")->assertNotFound();
+    $this->actingAs($this->person('odile'))->get("/agreement/{$spring->public_id}/export")->assertNotFound();
+    $this->actingAs($this->headCoach())->get("/agreement/{$autumn->public_id}/export")->assertNotFound();
 });
 
 it('shows every coefficient, or the reason why there is none, to the head coach', function () {
-    $round = Round::query()->where('name', 'like', 'Spring%')->firstOrFail();
+    $round = Sitting::query()->where('name', 'like', 'Spring%')->firstOrFail();
     $page = $this->actingAs($this->headCoach())->get("/agreement/{$round->public_id}")->assertOk();
     foreach (['Conger’s κ', 'Light’s κ', 'Brennan–Prediger', 'with “cannot tell” as an answer', 'With the others', 'undefined: needs every rater to have rated every case', 'Ratings, key and every figure as CSV and JSON'] as $text) {
         $page->assertSee($text);
@@ -76,7 +76,7 @@ it('shows every coefficient, or the reason why there is none, to the head coach'
 });
 
 it('says what changed since an earlier round, with its uncertainty, and nothing where there is none', function () {
-    [$spring, $autumn] = [Round::query()->where('name', 'like', 'Spring%')->firstOrFail(), Round::query()->where('name', 'like', 'Autumn%')->firstOrFail()];
+    [$spring, $autumn] = [Sitting::query()->where('name', 'like', 'Spring%')->firstOrFail(), Sitting::query()->where('name', 'like', 'Autumn%')->firstOrFail()];
     $comparison = new RoundComparison(app(Codebooks::class));
     expect($comparison->of($spring))->toBeNull();
     $this->actingAs($this->headCoach())->post("/rounds/{$autumn->public_id}/close");

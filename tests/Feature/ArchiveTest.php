@@ -24,7 +24,7 @@ function archived(): string
 /** Takes away every recording, as if on another installation. */
 function anotherInstallation(): void
 {
-    DB::statement('truncate rounds, recordings, golfers cascade');
+    DB::statement('truncate sittings, cases, recordings, golfers cascade');
 }
 
 it('writes the library as tables with their schema, and another installation takes it in whole', function () {

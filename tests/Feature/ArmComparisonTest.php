@@ -1,23 +1,28 @@
 <?php
 
+use App\Actions\ComputeResult;
 use App\Models\Call;
 use App\Models\Reading;
+use App\Models\SittingArm;
 use App\Queries\ArmComparison;
 use App\Queries\Codebooks;
 use App\Queries\RoundRatings;
+use Core\Reading\Stage;
 use Illuminate\Support\Facades\DB;
 
 /** Spring with its cases shown as the function says, and everybody's calls in them copied from the first reader or, in the other arm, drawn by lot. */
 function armed(object $test, Closure $arm): array
 {
-    foreach (['round_cases', 'calls'] as $table) {
+    foreach (['sitting_cases', 'calls', 'readings'] as $table) {
         DB::statement("alter table $table disable trigger user");
     }
     $round = $test->round('Spring');
     foreach ($round->cases()->orderBy('id')->get() as $i => $case) {
         $shown = $arm($i);
-        DB::table('round_cases')->where('id', $case->id)->update(['shows_film' => $shown !== 'trace', 'shows_trace' => $shown !== 'film']);
-        foreach (Reading::query()->where('round_case_id', $case->id)->where('stage', Reading::BLIND)->orderBy('id')->get() as $reading) {
+        $dealt = SittingArm::in($round, $shown !== 'trace', $shown !== 'film');
+        DB::table('sitting_cases')->where('id', $case->id)->update(['arm_id' => $dealt->id]);
+        DB::table('readings')->where('sitting_case_id', $case->id)->update(['arm_id' => $dealt->id]);
+        foreach (Reading::query()->where('sitting_case_id', $case->id)->where('stage', Stage::Blind)->orderBy('id')->get() as $reading) {
             Call::query()->where('reading_id', $reading->id)->delete();
             foreach (array_keys(app(Codebooks::class)->of($round)->faults) as $k => $fault) {
                 $present = $shown === 'film' ? ($k + $i) % 3 === 0 : crc32("$reading->id|$fault") % 2 === 0;
@@ -26,7 +31,7 @@ function armed(object $test, Closure $arm): array
         }
     }
 
-    $round->result()->delete();
+    app(ComputeResult::class)($round->refresh());
 
     return ArmComparison::of($round->refresh(), RoundRatings::of($round, app(Codebooks::class)));
 }

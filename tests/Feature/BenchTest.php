@@ -1,6 +1,5 @@
 <?php
 
-use App\Actions\StoreRecording;
 use App\Models\AuditEntry;
 use App\Models\Golfer;
 use App\Models\Motion;
@@ -25,7 +24,7 @@ function onTheShelf(string $seed, array $plant = [], DeviceClass $device = Devic
     $s = Swing::of(new GolferSpec($seed, new Plant($plant), device: $device));
     $m = $s->motion();
 
-    return app(StoreRecording::class)(Golfer::query()->where('handedness', 'right')->firstOrFail(), ['club' => 'hybrid', 'source' => 'file', ...$facts], $s->trace, null, new CoreMotion($m->rateHz, $m->points, $m->t0 - $filmLag));
+    return stored(Golfer::query()->where('handedness', 'right')->firstOrFail(), ['club' => 'hybrid', 'source' => 'file', ...$facts], $s->trace, null, new CoreMotion($m->rateHz, $m->points, $m->t0 - $filmLag));
 }
 
 it('finds the stations of a recording by itself and keeps a hand\'s mark beside them', function () {
@@ -54,8 +53,8 @@ it('refuses a mark out of order or outside the recording, and changes nothing', 
 it('lets nobody but the head coach mark a station or set a clock', function () {
     $r = Recording::query()->firstOrFail();
     foreach (['tam', 'odile'] as $who) {
-        $this->actingAs($this->person($who))->post("/bench/{$r->public_id}/stations", ['code' => 'IM', 't_s' => 1.0])->assertForbidden();
-        $this->actingAs($this->person($who))->post("/bench/{$r->public_id}/clock", ['by' => 'hand', 'shift' => 0.01])->assertForbidden();
+        $this->actingAs($this->person($who))->post("/bench/{$r->public_id}/stations", ['code' => 'IM', 't_s' => 1.0])->assertNotFound();
+        $this->actingAs($this->person($who))->post("/bench/{$r->public_id}/clock", ['by' => 'hand', 'shift' => 0.01])->assertNotFound();
     }
     $this->actingAs($this->headCoach())->post("/bench/{$r->public_id}/clock", ['by' => 'hand'])->assertSessionHasErrors('shift');
     expect(fn () => DB::table('station_times')->insert(['recording_id' => $r->id, 'code' => 'AD', 't_s' => 1, 'uncertainty_s' => 0.1, 'source' => 'hand']))->toThrow(QueryException::class);
@@ -73,7 +72,7 @@ it('brings the film\'s clock to the trace\'s by the push, by impact and by a fra
     expect($r->fresh()->film_offset_s)->toEqualWithDelta($offset + 1 / 120, 1e-6);
     $this->post("/bench/{$r->public_id}/clock", ['by' => 'impact'])->assertSessionHas('done');
     expect($r->fresh()->film_offset_s)->toEqualWithDelta(0.137, 0.04);
-    $bare = app(StoreRecording::class)(Golfer::query()->firstOrFail(), ['club' => 'hybrid', 'source' => 'file'], Swing::of(new GolferSpec('no film'))->trace);
+    $bare = stored(Golfer::query()->firstOrFail(), ['club' => 'hybrid', 'source' => 'file'], Swing::of(new GolferSpec('no film'))->trace);
     $this->post("/bench/{$bare->public_id}/clock", ['by' => 'impact'])->assertSessionHas('refused', fn (string $s): bool => str_contains($s, 'no film'));
 });
 
@@ -126,7 +125,7 @@ it('shows faults of the instrument with what they touch, and leaves those measur
     for ($i = $from; $i < $from + 180; $i++) {
         $channels['trail_fz_n'][$i] = $channels['trail_fz_n'][$from];
     }
-    $r = app(StoreRecording::class)(Golfer::query()->firstOrFail(), ['club' => 'hybrid', 'source' => 'file'], new Trace($s->trace->device, 1000.0, $channels, $s->stance, 78.0), $s->stations, $s->motion());
+    $r = stored(Golfer::query()->firstOrFail(), ['club' => 'hybrid', 'source' => 'file'], new Trace($s->trace->device, 1000.0, $channels, $s->stance, 78.0), $s->stations, $s->motion());
     $this->actingAs($this->headCoach())->get("/bench/{$r->public_id}")->assertOk()->assertSee('stands still from')->assertSee('Left out')->assertSee('trail force gained after the top');
     $quality = $this->getJson("/bench/{$r->public_id}/evidence")->json('quality');
     expect($quality[0]['kind'])->toBe('stuck')->and($quality[0]['from_s'])->toEqualWithDelta($from / 1000, 0.002)->and($r->measured()->sole()->measurements['level_share']['value'])->toBeNull();
@@ -141,7 +140,7 @@ it('gives the golfer\'s own spread where a series is held, without the cold swin
 
 it('holds film of one view beside 3-D points, each once', function () {
     $s = Swing::of(new GolferSpec('views'));
-    $r = app(StoreRecording::class)(Golfer::query()->firstOrFail(), ['club' => 'hybrid', 'source' => 'file'], $s->trace, null, new Views(Camera::record($s->motion(), View::FaceOn, 'v'), Camera::record($s->motion(), View::DownTheLine, 'v')));
+    $r = stored(Golfer::query()->firstOrFail(), ['club' => 'hybrid', 'source' => 'file'], $s->trace, null, new Views(Camera::record($s->motion(), View::FaceOn, 'v'), Camera::record($s->motion(), View::DownTheLine, 'v')));
     expect($r->views()->pluck('view')->all())->toBe(['face-on', 'down-the-line'])->and($r->held()->kinds())->toContain('face-on', 'down-the-line')->not->toContain('points')
         ->and($r->measured()->sole()->measurements['knee_gap_growth']['reason'])->toContain('3-D points can')
         ->and(fn () => DB::transaction(fn () => Motion::query()->create(['recording_id' => $r->id, ...Motion::row($s->motion()->seen(View::FaceOn))])))->toThrow(QueryException::class);

@@ -112,7 +112,7 @@ it('lets nobody in without a token, nor into another device\'s session, nor afte
     expect(json_encode(Device::query()->get()))->not->toContain('token_hash');
     foreach (['tam', 'odile'] as $who) {
         $this->flushHeaders()->actingAs($this->person($who))->get('/capture')->assertForbidden();
-        $this->actingAs($this->person($who))->getJson("/capture/$session/live")->assertForbidden();
+        $this->actingAs($this->person($who))->getJson("/capture/$session/live")->assertNotFound();
         $this->actingAs($this->person($who))->post('/capture/devices', ['name' => 'x'])->assertForbidden();
     }
 });

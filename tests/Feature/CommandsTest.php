@@ -72,7 +72,7 @@ it('carries series, clocks and marks over in an archive; who marked by hand stay
     Artisan::call('archive:export', ['file' => $file]);
     $checksum = $recording->checksum;
     $top = $recording->fresh()->effectiveStations()['TP']->t_s;
-    DB::statement('truncate rounds, recordings, golfers cascade');
+    DB::statement('truncate sittings, cases, recordings, golfers cascade');
     expect(Artisan::call('archive:import', ['file' => $file]))->toBe(0);
     $again = Recording::query()->where('checksum', $checksum)->with(['stations', 'views'])->sole();
     expect($again->series)->toBe('before')->and($again->is_cold)->toBeTrue()->and($again->film_offset_s)->toBe(0.025)

@@ -14,8 +14,8 @@ it('refuses in the database what the program never means to store', function (st
         ':open' => (string) Reading::query()->whereNull('handed_in_at')->value('id'),
         ':recording' => (string) Recording::query()->value('id'),
         ':golfer' => (string) DB::table('golfers')->value('id'),
-        ':round' => (string) DB::table('rounds')->value('id'),
-        ':case' => (string) DB::table('round_cases')->value('id'),
+        ':round' => (string) DB::table('sittings')->value('id'),
+        ':case' => (string) DB::table('sitting_cases')->value('id'),
         ':user' => (string) User::query()->value('id'),
     ];
     expect(fn () => DB::transaction(fn () => DB::statement(strtr($sql, $replace))))->toThrow(QueryException::class);
@@ -29,11 +29,11 @@ it('refuses in the database what the program never means to store', function (st
     'the same samples twice' => "update recordings set checksum = 'x'",
     'a station that is none' => "insert into station_times (recording_id, code, t_s, uncertainty_s, source) values (:recording, 'QQ', 1, 0, 'x')",
     'a station twice' => "insert into station_times (recording_id, code, t_s, uncertainty_s, source) values (:recording, 'IM', 1, 0, 'x')",
-    'a round of no kind' => "update rounds set kind = 'quiz'",
-    'a round in no state' => "update rounds set state = 'paused'",
-    'a case that shows nothing' => 'update round_cases set shows_film = false, shows_trace = false',
-    'a member twice' => 'insert into round_members (round_id, user_id) select round_id, user_id from round_members limit 1',
-    'a second reading of one case by one person' => "insert into readings (public_id, round_case_id, user_id, position) select 'zzzzzzzzzzzzzzzzzzzzzzzzzz', round_case_id, user_id, 1 from readings limit 1",
+    'a round of no kind' => "update sittings set kind = 'quiz'",
+    'a round in no state' => "update sittings set state = 'paused'",
+    'a case that shows nothing' => 'update sitting_arms set film = false, trace = false',
+    'a member twice' => 'insert into seats (sitting_id, user_id) select sitting_id, user_id from seats limit 1',
+    'a second reading of one case by one person' => "insert into readings (public_id, sitting_case_id, user_id, position, arm_id) select 'zzzzzzzzzzzzzzzzzzzzzzzzzz', sitting_case_id, user_id, 1, arm_id from readings limit 1",
     'a call of no presence' => "insert into calls (reading_id, fault, presence) values (:open, 'sway', 'maybe')",
     'a severity of an absent fault' => "insert into calls (reading_id, fault, presence, severity) values (:open, 'sway', 'absent', 2)",
     'a severity of four' => "insert into calls (reading_id, fault, presence, severity) values (:open, 'sway', 'present', 4)",
@@ -41,7 +41,7 @@ it('refuses in the database what the program never means to store', function (st
     'confidence in not being able to tell' => "insert into calls (reading_id, fault, presence, confidence) values (:open, 'sway', 'cannot-tell', 80)",
     'a decision that is none' => "insert into calls (reading_id, fault, presence, decision) values (:open, 'sway', 'present', 'soon')",
     'two calls on one fault' => "insert into calls (reading_id, fault, presence) values (:open, 'sway', 'absent'), (:open, 'sway', 'present')",
-    'a recording used in a round taken away' => 'delete from recordings where id = (select recording_id from round_cases limit 1)',
+    'a recording used in a round taken away' => 'delete from recordings where id = (select recording_id from case_swings limit 1)',
     'a person with readings taken away' => 'delete from users where id = (select user_id from readings limit 1)',
 ]);
 
@@ -83,7 +83,7 @@ it('migrates down and up again', function () {
     foreach (array_reverse(glob(database_path('migrations/*.php'))) as $file) {
         (require $file)->down();
     }
-    expect(DB::select("select 1 from information_schema.tables where table_schema = 'public' and table_name in ('users', 'calls', 'rounds')"))->toBe([]);
+    expect(DB::select("select 1 from information_schema.tables where table_schema = 'public' and table_name in ('users', 'calls', 'sittings')"))->toBe([]);
     foreach (glob(database_path('migrations/*.php')) as $file) {
         (require $file)->up();
     }

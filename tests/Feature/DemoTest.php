@@ -7,7 +7,7 @@ use App\Models\User;
 use Illuminate\Support\Facades\DB;
 
 it('is the scenario of the brief: a panel of five, eight instructors, all classes and both hands', function () {
-    $roles = array_count_values(array_column(Fernhollow::people(), 2));
+    $roles = array_count_values(array_map(fn (array $p): string => $p[2]->value, Fernhollow::people()));
     $rows = Fernhollow::recordings();
     expect($roles)->toBe(['head-coach' => 1, 'panel' => 5, 'instructor' => 8])->and(count($rows))->toBeGreaterThanOrEqual(12)
         ->and(array_unique(array_map(fn ($r) => $r['spec']->device->value, $rows)))->toHaveCount(3)
@@ -20,7 +20,7 @@ it('is the scenario of the brief: a panel of five, eight instructors, all classe
 
 it('has a study finished, a round published and a round half answered', function () {
     $count = fn (string $name): array => [
-        $this->round($name)->state, $this->round($name)->readings()->count(), $this->round($name)->readings()->whereNotNull('handed_in_at')->count(),
+        $this->round($name)->state->value, $this->round($name)->readings()->count(), $this->round($name)->readings()->whereNotNull('handed_in_at')->count(),
     ];
     [$state, $all, $done] = $count('Autumn');
     expect($count('Winter'))->toBe(['published', 40, 40])->and($count('Spring'))->toBe(['published', 40, 40])->and($state)->toBe('open')->and($done)->toBeGreaterThan(0.3 * $all)->toBeLessThan(0.75 * $all);

@@ -1,87 +1,264 @@
 <?php
 
+use App\Actions\MakeRenditions;
+use App\Actions\OpenRound;
+use App\Actions\PlanRound;
+use App\Actions\StoreRecording;
+use App\Models\Golfer;
 use App\Models\Reading;
 use App\Models\Recording;
-use App\Models\Round;
+use App\Models\Rendition;
+use App\Models\Sitting;
+use App\Models\SittingCase;
 use App\Models\User;
+use App\Queries\EvidencePayload;
+use App\Works\Progress;
+use Core\Planning\Deal;
+use Core\Sight\SittingKind;
+use Core\Simulation\GolferSpec;
+use Core\Simulation\Swing;
+use Core\Trace\DeviceClass;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
 
-/** Ids of so many recordings; beyond those of the demo, empty copies that nobody opens. @return list<int> */
-function recordingIds(int $n): array
+/** So many swings that differ in nothing but themselves: one golfer, club and device. @return list<int> ids */
+function alike(int $n): array
 {
-    $ids = Recording::query()->whereHas('golfer', fn ($q) => $q->consenting())->orderBy('id')->limit($n)->pluck('id')->all();
-    while (count($ids) < $n) {
-        $copy = Recording::query()->findOrFail($ids[0])->replicate(['public_id'])->fill(['checksum' => hash('sha256', 'copy'.count($ids))]);
-        $copy->save();
-        $ids[] = $copy->id;
+    $golfer = Golfer::query()->where('handedness', 'right')->whereHas('consents')->orderBy('id')->firstOrFail();
+    $ids = [];
+    for ($i = 0; $i < $n; $i++) {
+        $swing = Swing::of(new GolferSpec("alike $i", device: DeviceClass::Mat));
+        $ids[] = app(StoreRecording::class)($golfer, ['club' => 'hybrid', 'source' => 'file'], $swing->trace, null, $swing->motion())->id;
     }
 
     return $ids;
 }
 
-/** A panel round of so many cases of which some are to be shown again, opened. */
-function repeatedRound(object $test, int $cases, int $repeats): Round
+/** A panel study of so many cases of which the first some are asked about again, opened. */
+function repeated(object $test, array $ids, int $repeats, bool $waits = false, string $show = 'both', bool $reveals = false): Sitting
 {
-    $ids = recordingIds($cases);
-    $head = $test->headCoach();
-    $test->actingAs($head)->post('/rounds', ['name' => 'Twice', 'kind' => 'panel', 'show' => 'trace', 'recordings' => $ids, 'repeats' => array_slice($ids, 0, $repeats), 'members' => User::query()->where('role', User::PANEL)->limit(3)->pluck('id')->all()])->assertSessionHas('done');
-    $round = Round::query()->where('name', 'Twice')->firstOrFail();
-    $test->actingAs($head)->post("/rounds/{$round->public_id}/open")->assertSessionHas('done');
+    $members = User::query()->where('role', 'panel')->orderBy('id')->limit(3)->pluck('id')->all();
+    $round = app(PlanRound::class)('Twice', SittingKind::Panel, $ids, $members, $show, $test->headCoach(), repeats: array_slice($ids, 0, $repeats), waits: $waits, reveals: $reveals);
+    app(OpenRound::class)($round, $test->headCoach());
 
     return $round->refresh();
 }
 
-it('plans a case to be shown again, deals it early and again at the end', function () {
-    $round = repeatedRound($this, 12, 2);
-    expect($round->cases()->where('occasion', 2)->count())->toBe(2)->and($round->cases()->count())->toBe(14);
+/** @return Collection<int, Reading> one member's readings, in order */
+function dealt(Sitting $round, User $member): Collection
+{
+    return Reading::query()->where('user_id', $member->id)->where('stage', 'blind')->whereIn('sitting_case_id', $round->cases()->select('id'))->with(['case.sitting', 'case.swings'])->orderBy('position')->get();
+}
+
+function handIn(Reading $reading): void
+{
+    DB::table('readings')->where('id', $reading->id)->update(['handed_in_at' => now()]);
+}
+
+it('asks again anywhere at least ten cases later, never as a block, and says the same number from the start', function () {
+    $round = repeated($this, alike(24), 3);
+    $places = [];
     foreach ($round->members as $member) {
-        $order = Reading::query()->where('user_id', $member->id)->whereIn('round_case_id', $round->cases()->select('id'))->with('case')->orderBy('position')->get();
-        expect($order->pluck('position')->all())->toBe(range(1, 14));
-        foreach ($order->filter(fn (Reading $r): bool => $r->case->occasion === 2) as $again) {
-            $first = $order->first(fn (Reading $r): bool => $r->case->recording_id === $again->case->recording_id);
-            expect($again->position)->toBeGreaterThan(12)->and($first->position)->toBeLessThanOrEqual(2);
+        $order = dealt($round, $member);
+        expect($order->pluck('position')->all())->toBe(range(1, 27));
+        foreach ($order->where('case.occasion', 2) as $again) {
+            $first = $order->first(fn (Reading $r): bool => $r->case->case_id === $again->case->case_id);
+            expect($again->position - $first->position)->toBeGreaterThan(10);
+            $places[] = $again->position;
+        }
+        $this->actingAs($member)->get('/')->assertSee('27</b>in all', false);
+        $this->actingAs($member)->get("/read/{$order[0]->public_id}")->assertOk()->assertSee('of 27');
+    }
+    expect(min($places))->toBeLessThan(25)->and(count(array_unique($places)))->toBeGreaterThan(4);
+});
+
+it('keeps a second part back for three weeks, with as many new cases as repeats in it', function () {
+    $round = repeated($this, alike(18), 3, true);
+    $member = $round->members()->firstOrFail();
+    $order = dealt($round, $member);
+    $second = $order->where('case.part', 2);
+    expect($round->wait_days)->toBe(21)->and($second->where('case.occasion', 1)->count())->toBeGreaterThanOrEqual(3)->and($second->min('position'))->toBe($order->where('case.part', 1)->max('position') + 1);
+    foreach ($second as $later) {
+        $this->actingAs($member)->get("/read/{$later->public_id}")->assertNotFound();
+    }
+    foreach ($order->where('case.part', 1) as $reading) {
+        $this->actingAs($member)->get('/read/next')->assertRedirect("/read/{$reading->public_id}");
+        handIn($reading);
+    }
+    $this->get('/read/next')->assertRedirect('/');
+    $this->get('/')->assertOk()->assertSee('The second begins on')->assertDontSee($second->first()->public_id);
+    $this->travel(20)->days();
+    $this->get('/read/next')->assertRedirect('/');
+    $this->travel(2)->days();
+    $this->get('/read/next')->assertRedirect("/read/{$second->first()->public_id}");
+    $this->get("/read/{$second->first()->public_id}")->assertOk();
+});
+
+it('opens no sheet again and no second look before the last blind hand-in, for repeated cases and others alike', function () {
+    $round = repeated($this, alike(24), 1, reveals: true);
+    $member = $round->members()->firstOrFail();
+    $order = dealt($round, $member);
+    foreach ($order->take(24) as $reading) {
+        DB::table('calls')->insert(['reading_id' => $reading->id, 'fault' => 'sway', 'presence' => 'absent']);
+    }
+    foreach ($order->take(3) as $reading) {
+        $full = $this->changes($this->sheet());
+        $this->actingAs($member)->postJson("/read/{$reading->public_id}/changes", $full)->assertOk();
+        $this->post("/read/{$reading->public_id}/hand-in")->assertSessionHas('done');
+        foreach (['', '/sheet', '/evidence/1'] as $part) {
+            $this->getJson("/read/{$reading->public_id}$part")->assertStatus(409)->assertJsonPath('why', 'others');
+        }
+        $look = Reading::query()->where('sitting_case_id', $reading->sitting_case_id)->where('user_id', $member->id)->where('stage', 'reveal')->sole();
+        $this->get("/read/{$look->public_id}")->assertStatus(409)->assertSee('when your last case is handed in');
+        $this->postJson("/read/{$look->public_id}/changes", $full)->assertStatus(409);
+    }
+    $order->slice(3)->each(fn (Reading $r) => handIn($r));
+    $this->get("/read/{$order[0]->public_id}")->assertOk();
+    $this->get("/read/{$look->public_id}")->assertOk()->assertSee('second look');
+});
+
+it('refuses repeats that could be guessed, or are not of the round', function () {
+    $ids = alike(22);
+    $plan = fn (array $recordings, array $repeats, string $waits = '0') => $this->actingAs($this->headCoach())->post('/rounds', ['name' => 'Odd', 'kind' => 'panel', 'show' => 'trace', 'recordings' => $recordings, 'repeats' => $repeats, 'waits' => $waits, 'members' => [$this->person('odile')->id]]);
+    $plan(array_slice($ids, 0, 20), [$ids[0]])->assertSessionHas('refused', fn (string $s): bool => str_contains($s, 'with 20 cases none can be within one sitting'));
+    $plan($ids, array_slice($ids, 0, 3))->assertSessionHas('refused', fn (string $s): bool => str_contains($s, 'with 22 cases at most 2 can be'));
+    $plan(array_slice($ids, 0, 17), [$ids[0]], '1')->assertSessionHas('refused', fn (string $s): bool => str_contains($s, 'with 17 cases none can be'));
+    $plan(array_slice($ids, 0, 21), [$ids[21]])->assertSessionHas('refused', 'Only a recording of this round can be shown again in it. Nothing was stored.');
+    $plan($ids, [$ids[0], $ids[0]])->assertSessionHasErrors();
+    expect(Sitting::query()->where('name', 'Odd')->count())->toBe(0);
+    $plan($ids, array_slice($ids, 0, 2))->assertSessionHas('done');
+});
+
+it('carries what is marked on a rendition back to the recording exactly, and shows it as it was marked', function () {
+    $round = repeated($this, alike(21), 1);
+    $member = $round->members()->firstOrFail();
+    $reading = dealt($round, $member)->first();
+    $start = Rendition::query()->where('sitting_case_id', $reading->sitting_case_id)->sole()->start_s;
+    foreach ([0.0, 0.0001, 0.4567, 1.2345, 1.9999] as $t) {
+        $call = ['presence' => 'present', 'severity' => 1, 'confidence' => 70, 'pins' => [['on' => 'trace', 't' => $t]]];
+        $version = $reading->fresh()->version;
+        $this->actingAs($member)->postJson("/read/{$reading->public_id}/changes", $this->changes(['call:sway' => $call, 'mark:IM' => $t, 'aids' => [['kind' => 'plumb', 'view' => 'face-on', 'points' => [['x' => 0.5, 'y' => 0.5, 't' => $t]]]]], $version))->assertOk()->assertJsonPath('refused', []);
+        $sheet = $this->getJson("/read/{$reading->public_id}/sheet")->assertOk()->json();
+        expect((float) $sheet['calls']['sway']['pins'][0]['t'])->toBe($t)->and((float) $sheet['marks']['IM'])->toBe($t)->and((float) $sheet['aids'][0]['points'][0]['t'])->toBe($t);
+        $kept = $reading->fresh(['calls']);
+        expect((float) $kept->calls->firstWhere('fault', 'sway')->pins[0]['t'])->toBe(round($t + $start, 4))->and((float) $kept->marks['IM'])->toBe(round($t + $start, 4));
+    }
+});
+
+/**
+ * All that a script could compare: every leaf of an answer by its path, lists by their length and by what they hold.
+ *
+ * @return array<string, string>
+ */
+function leaves(array $answer, string $path = ''): array
+{
+    $out = [];
+    foreach ($answer as $key => $value) {
+        $at = "$path/$key";
+        if (! is_array($value)) {
+            $out[$at] = json_encode($value);
+        } elseif (array_is_list($value) && count($value) > 20) {
+            $out["$at#"] = (string) count($value);
+            $out["$at="] = md5(json_encode($value));
+            foreach ([0, 1, intdiv(count($value), 2), count($value) - 1] as $i) {
+                $out["$at@$i"] = json_encode($value[$i]);
+            }
+        } else {
+            $out += leaves($value, $at);
         }
     }
-});
 
-it('keeps the repeat back for three weeks and ten other cases, and says nothing of it', function () {
-    $round = repeatedRound($this, 12, 1);
-    $member = $round->members()->firstOrFail();
-    $mine = Reading::query()->where('user_id', $member->id)->whereIn('round_case_id', $round->cases()->select('id'))->with(['case.swings', 'case.round'])->orderBy('position')->get();
-    $again = $mine->first(fn (Reading $r): bool => $r->case->occasion === 2);
-    $this->actingAs($member)->get('/')->assertOk()->assertDontSee($again->public_id)->assertSee('12</b>in all', false);
-    $this->actingAs($member)->get("/read/{$again->public_id}")->assertStatus(409);
-    foreach ($mine->reject(fn (Reading $r): bool => $r->id === $again->id) as $reading) {
-        $reading->update(['handed_in_at' => now()]);
-        $this->travel(1)->minutes();
+    return $out;
+}
+
+/**
+ * A script's guess which two places show the same swing: those that have most fields in common, fields shared by many
+ * counting for less.
+ *
+ * @param  list<array<string, string>>  $shown  leaves of each place, in order
+ * @return list<array{int, int}> the best first
+ */
+function guesses(array $shown, int $n): array
+{
+    $common = [];
+    foreach ($shown as $leaves) {
+        foreach ($leaves as $path => $value) {
+            $common["$path $value"] = ($common["$path $value"] ?? 0) + 1;
+        }
     }
-    $this->actingAs($member)->get('/read/next')->assertRedirect('/');
-    $this->actingAs($member)->get('/')->assertDontSee($again->public_id);
-    $this->travel(20)->days();
-    expect($again->fresh(['case'])->comesTooSoon())->toBeTrue();
-    $this->travel(2)->days();
-    expect($again->fresh(['case'])->comesTooSoon())->toBeFalse();
-    $this->actingAs($member)->get('/read/next')->assertRedirect("/read/{$again->public_id}");
-    $this->actingAs($member)->get("/read/{$again->public_id}")->assertOk();
-    $this->actingAs($member)->get('/')->assertSee('13</b>in all', false);
+    $score = [];
+    foreach ($shown as $i => $a) {
+        for ($j = $i + Deal::BETWEEN + 1; $j < count($shown); $j++) {
+            $same = 0.0;
+            foreach ($a as $path => $value) {
+                if (($shown[$j][$path] ?? null) === $value) {
+                    $same += 1.0 / ($common["$path $value"] - 1);
+                }
+            }
+            $score["$i,$j"] = $same;
+        }
+    }
+    arsort($score);
+
+    return array_map(static fn (string $pair): array => array_map(intval(...), explode(',', $pair)), array_slice(array_keys($score), 0, $n));
+}
+
+it('gives a script that compares every field of every answer no better than chance, over 200 seeded rounds', function () {
+    $ids = alike(22);
+    $recordings = Recording::query()->whereKey($ids)->with(['golfer', 'stations', 'motion', 'channels'])->get()->keyBy('id');
+    $payload = app(EvidencePayload::class);
+    $url = static fn (string $view, string $part): string => '';
+    $hits = $expected = $variance = $plain = 0.0;
+    for ($seed = 0; $seed < 200; $seed++) {
+        $round = app(PlanRound::class)("Round $seed", SittingKind::Panel, $ids, [$this->person('odile')->id], 'both', $this->headCoach(), repeats: [$ids[$seed % 22], $ids[($seed + 7) % 22]], waits: false);
+        $round->update(['seed' => substr(hash('sha256', "seed $seed"), 0, 32)]);
+        app(MakeRenditions::class)($round, Progress::untold());
+        $places = $round->cases()->with(['swings', 'renditions'])->get()->keyBy('id');
+        $order = (new ReflectionMethod(OpenRound::class, 'order'))->invoke(null, $round->cases()->with('swings')->get(), $round, $this->person('odile'));
+        $of = array_map(static fn (SittingCase $c): int => $places[$c->id]->swings[0]->recording_id, $order);
+        $shown = array_map(static fn (SittingCase $c): array => leaves($payload->of($recordings[$places[$c->id]->swings[0]->recording_id], $seed % 20 === 0, [], true, $url, $places[$c->id]->renditions[0])), $order);
+        $right = static fn (array $guess): bool => $of[$guess[0]] === $of[$guess[1]];
+        $hits += count(array_filter(guesses($shown, 2), $right));
+        $pairs = array_sum(array_map(static fn (int $i): int => max(0, count($order) - $i - Deal::BETWEEN - 1), array_keys($order)));
+        $expected += 2 * 2 / $pairs;
+        $variance += 2 * (2 / $pairs) * (1 - 2 / $pairs);
+        if ($seed < 5) {
+            // Without renditions the same script finds them all.
+            $bare = array_map(static fn (int $id): array => leaves($payload->of($recordings[$id], true, [], true, $url)), $of);
+            $plain += count(array_filter(guesses($bare, 2), $right));
+        }
+    }
+    expect($plain)->toBe(10.0)->and($hits)->toBeLessThanOrEqual($expected + 3 * sqrt($variance) + 1);
 });
 
-it('does not count days alone: ten other cases must lie between', function () {
-    $round = repeatedRound($this, 12, 1);
+it('gives nothing away by headers, sizes or addresses of what it serves', function () {
+    $recording = Recording::query()->whereHas('films', fn ($q) => $q->where('state', 'ready'))->with('films')->orderBy('id')->firstOrFail();
+    $round = repeated($this, [$recording->id, ...alike(20)], 1);
     $member = $round->members()->firstOrFail();
-    $mine = Reading::query()->where('user_id', $member->id)->whereIn('round_case_id', $round->cases()->select('id'))->with('case')->orderBy('position')->get();
-    $again = $mine->first(fn (Reading $r): bool => $r->case->occasion === 2);
-    $mine->first(fn (Reading $r): bool => $r->case->recording_id === $again->case->recording_id)->update(['handed_in_at' => now()]);
-    $this->travel(30)->days();
-    expect($again->fresh(['case'])->comesTooSoon())->toBeTrue();
-});
+    $both = dealt($round, $member)->filter(fn (Reading $r): bool => $r->case->swings[0]->recording_id === $recording->id)->values();
+    expect($both)->toHaveCount(2);
+    $view = $recording->films->first()->view;
+    $answers = $both->map(function (Reading $r) use ($member, $view): array {
+        $json = $this->actingAs($member)->getJson("/read/{$r->public_id}/evidence/1")->assertOk();
+        $stream = $this->get("/read/{$r->public_id}/film/1/$view/stream")->assertOk()->assertHeaderMissing('Last-Modified')->assertHeaderMissing('ETag');
+        $film = collect($json->json('films'))->firstWhere('view', $view);
+        $bytes = file_get_contents($stream->baseResponse->getFile()->getPathname());
+        expect($film['frames'])->toBeGreaterThan(20)->and($film['stills'])->not->toBeEmpty();
+        foreach (array_keys($film['stills']) as $code) {
+            $this->get("/read/{$r->public_id}/film/1/$view/$code")->assertOk();
+        }
 
-it('refuses repeats that could not be kept apart, or are not of the round', function () {
-    $ids = recordingIds(13);
-    $plan = fn (array $recordings, array $repeats) => $this->actingAs($this->headCoach())->post('/rounds', ['name' => 'Odd', 'kind' => 'panel', 'show' => 'trace', 'recordings' => $recordings, 'repeats' => $repeats, 'members' => [$this->person('odile')->id]]);
-    $plan(array_slice($ids, 0, 6), [$ids[0]])->assertSessionHas('refused', 'A case that is shown again has ten others between: with 6 cases none can be. Nothing was stored.');
-    $plan(array_slice($ids, 0, 12), [$ids[0], $ids[1], $ids[2]])->assertSessionHas('refused', 'A case that is shown again has ten others between: with 12 cases at most 2 can be. Nothing was stored.');
-    $plan(array_slice($ids, 0, 12), [$ids[12]])->assertSessionHas('refused', 'Only a recording of this round can be shown again in it. Nothing was stored.');
-    $plan(array_slice($ids, 0, 12), [$ids[0], $ids[0]])->assertSessionHasErrors();
-    $this->post('/rounds', ['name' => 'Odd', 'kind' => 'panel', 'show' => 'trace', 'reveals' => '1', 'recordings' => array_slice($ids, 0, 12), 'repeats' => [$ids[0]], 'members' => [$this->person('odile')->id]])->assertSessionHas('refused', fn (string $says): bool => str_contains($says, 'would give itself away'));
-    expect(Round::query()->where('name', 'Odd')->count())->toBe(0);
+        return ['json' => $json->json(), 'length' => strlen($bytes), 'sum' => md5($bytes), 'film' => array_diff_key($film, array_flip(['url', 'stills', 'view', 'rate', 'width', 'height', 'matched', 'drift', 'taken']))];
+    });
+    expect($answers[0]['sum'])->not->toBe($answers[1]['sum'])->and($answers[0]['length'])->not->toBe($answers[1]['length'])
+        ->and($answers[0]['json']['stations'])->not->toBe($answers[1]['json']['stations'])->and($answers[0]['json']['stance'])->not->toBe($answers[1]['json']['stance']);
+    // The picture of impact stands where the clock says impact is.
+    foreach ($answers as $i => $a) {
+        $film = collect($a['json']['films'])->firstWhere('view', $view);
+        $rendition = Rendition::query()->where('sitting_case_id', $both[$i]->sitting_case_id)->sole();
+        $original = $recording->films->firstWhere('view', $view);
+        $true = $original->stills['IM'] - $rendition->films[$view]['first'];
+        $said = ($a['json']['stations']['IM'] - $film['offset']) * $film['rate'];
+        expect(abs($said - $true))->toBeLessThan(1.5);
+    }
 });

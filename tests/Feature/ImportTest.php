@@ -161,7 +161,7 @@ it('keeps imports to the head coach and never takes settings that are none', fun
         $this->put("/imports/{$import->public_id}", [$name => $value])->assertSessionHasErrors();
     }
     foreach (['tam', 'odile'] as $who) {
-        $this->actingAs($this->person($who))->get("/imports/{$import->public_id}")->assertForbidden();
-        $this->actingAs($this->person($who))->post("/imports/{$import->public_id}/finish")->assertForbidden();
+        $this->actingAs($this->person($who))->get("/imports/{$import->public_id}")->assertNotFound();
+        $this->actingAs($this->person($who))->post("/imports/{$import->public_id}/finish")->assertNotFound();
     }
 });

@@ -1,7 +1,6 @@
 <?php
 
-use App\Models\Round;
-use App\Models\User;
+use App\Models\Sitting;
 use App\Queries\Codebooks;
 use Illuminate\Support\Facades\DB;
 
@@ -20,7 +19,7 @@ function firstRelease(): array
     foreach (array_filter(migrations(), static fn (string $f): bool => str_contains($f, '2026_11_01_')) as $file) {
         (require $file)->up();
     }
-    $user = DB::table('users')->insertGetId(['name' => 'Old Hand', 'email' => 'old@fernhollow.example', 'password' => 'x', 'role' => User::HEAD_COACH]);
+    $user = DB::table('users')->insertGetId(['name' => 'Old Hand', 'email' => 'old@fernhollow.example', 'password' => 'x', 'role' => 'head-coach']);
     $golfer = DB::table('golfers')->insertGetId(['pseudonym' => 'Rook', 'handedness' => 'right']);
     $recording = DB::table('recordings')->insertGetId([
         'public_id' => '01j00000000000000000000001', 'golfer_id' => $golfer, 'club' => 'hybrid', 'device_class' => 'mat', 'rate_hz' => 100, 't0' => 0, 'samples' => 300,
@@ -49,7 +48,7 @@ it('brings a database of the first release forward without losing anything recor
         ->and(DB::table('measurement_sets')->count())->toBe(0);
     // A round that was read with ten faults keeps them.
     app()->forgetScopedInstances();
-    $codebook = app(Codebooks::class)->of(Round::query()->findOrFail($round));
+    $codebook = app(Codebooks::class)->of(Sitting::query()->findOrFail($round));
     expect($codebook->keys())->toHaveCount(10)->and($codebook->version)->toBe('0.1')->and(app(Codebooks::class)->current()->keys())->toHaveCount(23);
     DB::rollBack();
 });

@@ -77,7 +77,7 @@ it('shows an instructor where their calls differ from the key, and only there', 
     $user = $this->person('tam');
     foreach (app(AgreementPage::class)->of($this->round('Spring'), $user)['mine'] as $row) {
         expect($row['call']->presence)->not->toBe($row['truth'])->and($row['call']->presence)->not->toBe('cannot-tell')
-            ->and($row['entry']->scoredLabel())->toBe($row['truth'])->and($row['entry']->recording_id)->toBe($row['recording']->id);
+            ->and($row['entry']->scoredLabel())->toBe($row['truth'])->and($row['entry']->case_id)->toBe(App\Models\RatedCase::of(Core\Reading\CaseKind::Single, [$row['recording']->id])->id);
     }
 });
 
@@ -85,6 +85,6 @@ it('counts a reader\'s cases by round', function () {
     $page = app(TodayPage::class)->forReader($this->person('tam'));
     expect($page['open'])->toHaveCount(1)->and($page['published'])->toHaveCount(1)->and($page['next']->handed_in_at)->toBeNull()
         ->and($page['open'][0]['readings'])->toHaveCount(3)->and($page['next']->position)->toBe($this->openReading($this->person('tam'))->position);
-    $coach = app(TodayPage::class)->forHeadCoach();
+    $coach = app(TodayPage::class)->forHeadCoach($this->headCoach());
     expect($coach['open'])->toHaveCount(1)->and($coach['progress']->first()->sum('cases'))->toBe(24);
 });

@@ -20,7 +20,7 @@ function markAll(object $test, Closure $off): array
 
 it('gives each reader’s lateness and limits against the station’s time', function () {
     $kit = $this->person('kit')->id;
-    $times = markAll($this, fn (Reading $r, int $i): float => $r->user_id === $kit ? 20.0 + ($r->round_case_id % 2 ? 3.0 : -3.0) : 0.0);
+    $times = markAll($this, fn (Reading $r, int $i): float => $r->user_id === $kit ? 20.0 + ($r->sitting_case_id % 2 ? 3.0 : -3.0) : 0.0);
     expect($times)->toHaveCount(1)->and($times[0]['word'])->toBe('top');
     $people = array_column($times[0]['people'], null, 'rater');
     expect($people['u'.$kit]['bias']->estimate)->toEqualWithDelta(20.0, 3.1)

@@ -19,7 +19,7 @@ function resultAfter(object $test, callable $change): array
     $round = $test->round('Spring');
     $change($round);
     // What the checksum rests on: readings by version, entries by label.
-    Reading::query()->whereIn('round_case_id', $round->cases()->select('id'))->increment('version');
+    Reading::query()->whereIn('sitting_case_id', $round->cases()->select('id'))->increment('version');
 
     return app(ComputeResult::class)($round->refresh())->results;
 }
@@ -42,7 +42,7 @@ it('scores a rater who copies the key as perfect, and one who says the opposite 
     $rows = collect(resultAfter($this, function ($round) use ($good, $bad) {
         foreach ($round->readings()->whereIn('user_id', [$good, $bad])->with(['case', 'calls'])->get() as $reading) {
             foreach ($reading->calls as $call) {
-                $label = KeyEntry::query()->where('key_version_id', $round->key_version_id)->where('recording_id', $reading->case->recording_id)->where('fault', $call->fault)->sole()->scoredLabel() ?? 'absent';
+                $label = KeyEntry::query()->where('key_version_id', $round->key_version_id)->where('case_id', $reading->case->case_id)->where('fault', $call->fault)->sole()->scoredLabel() ?? 'absent';
                 $said = $reading->user_id === $good ? $label : ($label === 'present' ? 'absent' : 'present');
                 $call->update(['presence' => $said, 'severity' => $said === 'present' ? 2 : null, 'onset' => null, 'decision' => null, 'confidence' => 100]);
             }
@@ -64,7 +64,7 @@ it('gives "cannot tell" no score, only a count', function () {
 it('leaves out what is contested, what is in conflict and what nobody could see, and counts it', function () {
     $plain = resultAfter($this, fn () => null);
     $result = resultAfter($this, function ($round) {
-        $entries = KeyEntry::query()->where('key_version_id', $round->key_version_id)->whereIn('recording_id', $round->cases()->select('recording_id'))->where('grade', 'verified')->orderBy('id')->limit(5)->get();
+        $entries = KeyEntry::query()->where('key_version_id', $round->key_version_id)->whereIn('case_id', $round->cases()->select('case_id'))->where('grade', 'verified')->orderBy('id')->limit(5)->get();
         $entries[0]->update(['grade' => 'contested', 'label' => 'none']);
         $entries[1]->update(['grade' => 'contested', 'label' => 'none']);
         $entries[2]->update(['grade' => 'conflict']);
@@ -77,7 +77,7 @@ it('leaves out what is contested, what is in conflict and what nobody could see,
 
 it('scores no fault that the shown evidence cannot show, and counts the calls made on it', function () {
     $plain = resultAfter($this, fn () => null);
-    $result = resultAfter($this, fn ($round) => $round->cases()->update(['shows_film' => false]));
+    $result = resultAfter($this, fn ($round) => DB::table('sitting_arms')->where('sitting_id', $round->id)->update(['film' => false, 'code' => 'trace']));
     // Without film nobody can see a sway or a spinning foot.
     expect($result['left_out']['not observable'])->toBeGreaterThanOrEqual($plain['left_out']['not observable'] + 8)
         ->and(array_sum($result['unsupported']))->toBeGreaterThan(array_sum($plain['unsupported']) + 40);
@@ -99,8 +99,8 @@ it('measures agreement with oneself from a hidden repeat', function () {
     $id = $this->person('tam')->id;
     $result = resultAfter($this, function ($round) use ($id) {
         $reading = $round->readings()->where('user_id', $id)->with(['calls', 'case'])->first();
-        $again = $round->cases()->create(['recording_id' => $reading->case->recording_id, 'occasion' => 2]);
-        $copy = Reading::query()->create(['round_case_id' => $again->id, 'user_id' => $id, 'position' => 9, 'handed_in_at' => now()]);
+        $again = $round->cases()->create(['case_id' => $reading->case->case_id, 'occasion' => 2, 'arm_id' => $reading->case->arm_id]);
+        $copy = Reading::query()->create(['sitting_case_id' => $again->id, 'user_id' => $id, 'arm_id' => $reading->arm_id, 'position' => 9, 'handed_in_at' => now()]);
         foreach ($reading->calls as $i => $call) {
             $other = $i === 0 ? ($call->presence === 'absent' ? 'present' : 'absent') : $call->presence;
             Call::query()->create(['reading_id' => $copy->id, 'fault' => $call->fault, 'presence' => $other]);

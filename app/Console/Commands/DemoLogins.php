@@ -6,6 +6,7 @@ namespace App\Console\Commands;
 
 use App\Demo\Fernhollow;
 use App\Models\User;
+use Core\Sight\Role;
 use Illuminate\Console\Command;
 
 final class DemoLogins extends Command
@@ -16,7 +17,7 @@ final class DemoLogins extends Command
 
     public function handle(): int
     {
-        foreach ([User::HEAD_COACH => 'head coach', User::PANEL => 'panel member', User::INSTRUCTOR => 'instructor'] as $role => $label) {
+        foreach ([[Role::HeadCoach, 'head coach'], [Role::Panel, 'panel member'], [Role::Instructor, 'instructor']] as [$role, $label]) {
             $demo = array_column(array_filter(Fernhollow::people(), static fn (array $p): bool => $p[2] === $role), 1);
             $user = User::query()->whereIn('email', $demo)->orderBy('id')->first();
             if ($user !== null) {

@@ -6,7 +6,7 @@ namespace App\Console\Commands;
 
 use App\Console\TextOptions;
 use Core\CoreException;
-use Core\Simulation\Chance;
+use Core\Chance\Chance;
 use Core\Simulation\GolferSpec;
 use Core\Simulation\Plant;
 use Core\Simulation\Swing;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use Core\Codebook\Codebook;
-use Core\Codebook\Sight;
+use Core\Codebook\Observability;
 use Core\Simulation\DetectionStudy;
 use Core\Version;
 use Illuminate\Console\Command;
@@ -56,14 +56,14 @@ final class StudyDetection extends Command
             $row = [];
             foreach ($arms as $arm) {
                 $c = $study->counts[$key][$arm];
-                if ($c['sight'] === Sight::NotObservable) {
+                if ($c['sight'] === Observability::NotObservable) {
                     $row[] = '–';
 
                     continue;
                 }
                 $only = $c['found'] - $c['supported'];
-                $row[] = sprintf('%s**%d / %d**%s%s, *%d / %d*', $c['sight'] === Sight::Indirect ? 'indirect ' : '', $c['found'], $c['asked'], $only > 0 ? " ($only)" : '', $c['contradicted'] > 0 ? " $c[contradicted] denied" : '', $c['false'], $c['clean']);
-                if ($c['sight'] === Sight::Observable) {
+                $row[] = sprintf('%s**%d / %d**%s%s, *%d / %d*', $c['sight'] === Observability::Indirect ? 'indirect ' : '', $c['found'], $c['asked'], $only > 0 ? " ($only)" : '', $c['contradicted'] > 0 ? " $c[contradicted] denied" : '', $c['false'], $c['clean']);
+                if ($c['sight'] === Observability::Observable) {
                     foreach (['asked', 'found', 'clean', 'false'] as $n) {
                         $total[$arm][$n] += $c[$n];
                     }

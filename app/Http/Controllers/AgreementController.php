@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\ExportRound;
-use App\Models\Round;
+use App\Models\Sitting;
 use App\Models\User;
 use App\Queries\AgreementPage;
 use App\Queries\PersonPage;
+use App\Sight\Onlookers;
+use Core\Sight\SittingKind;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Support\Facades\Gate;
@@ -20,17 +22,24 @@ final class AgreementController extends Controller
     public function index(): RedirectResponse|View
     {
         $user = $this->user();
-        $round = Round::query()->where('kind', Round::STAFF)->where('state', 'published')->orderByDesc('published_at')->get()
-            ->first(fn (Round $r): bool => Gate::forUser($user)->allows('viewResult', $r));
+        $round = Sitting::query()->where('kind', SittingKind::Round)->where('state', 'published')->orderByDesc('published_at')->get()
+            ->first(fn (Sitting $r): bool => Gate::forUser($user)->allows('viewResult', $r));
 
         return $round === null
             ? view('empty', ['title' => 'Agreement', 'text' => 'Figures appear here when a round you belong to has been published. Until then nobody sees anybody\'s calls.'])
             : redirect()->route('agreement', $round);
     }
 
-    /** Everything of a published round as open files. */
-    public function export(Round $round, ExportRound $export): BinaryFileResponse
+    public function __construct(private readonly Onlookers $onlookers)
     {
+    }
+
+    /** Everything of a published round as open files. */
+    public function export(Sitting $round, ExportRound $export): BinaryFileResponse|RedirectResponse
+    {
+        if ($this->onlookers->of($this->user())->withheld($round) !== null) {
+            return redirect()->route('agreement', $round);
+        }
         $path = tempnam(sys_get_temp_dir(), 'vc-round');
         abort_if($path === false, 500);
         $export($round, $path);
@@ -38,13 +47,21 @@ final class AgreementController extends Controller
         return response()->download($path, Str::slug($round->name).'.zip', ['Content-Type' => 'application/zip'])->deleteFileAfterSend();
     }
 
-    public function person(Round $round, User $member, PersonPage $page): View
+    public function person(Sitting $round, User $member, PersonPage $page): View
     {
-        return view('person', $page->of($round, $member, $this->user()));
+        return $this->withheld($round) ?? view('person', $page->of($round, $member, $this->user()));
     }
 
-    public function show(Round $round, AgreementPage $page): View
+    public function show(Sitting $round, AgreementPage $page): View
     {
-        return view('agreement', $page->of($round, $this->user()));
+        return $this->withheld($round) ?? view('agreement', $page->of($round, $this->user()));
+    }
+
+    /** Figures made from a swing that this person is still to read blind would tell of it: they wait, whole. */
+    private function withheld(Sitting $round): ?View
+    {
+        return $this->onlookers->of($this->user())->withheld($round) === null ? null : view('empty', [
+            'title' => $round->name, 'text' => 'These figures wait. A swing they are made from stands in a round of yours that is not published yet; until then they would give it away.',
+        ]);
     }
 }

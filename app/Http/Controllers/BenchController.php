@@ -6,7 +6,6 @@ namespace App\Http\Controllers;
 
 use App\Actions\ActionException;
 use App\Actions\MarkStation;
-use App\Actions\MeasureRecording;
 use App\Actions\SetFilmClock;
 use App\Http\Requests\ClockRequest;
 use App\Http\Requests\StationRequest;
@@ -16,6 +15,9 @@ use App\Queries\Codebooks;
 use App\Queries\Comparison;
 use App\Queries\EvidencePayload;
 use App\Queries\VerdictCurves;
+use App\Sight\Onlookers;
+use App\Works\WorkKind;
+use App\Works\Works;
 use Core\Codebook\StandardLenses;
 use Core\Motion\Station;
 use Core\Motion\View;
@@ -29,24 +31,41 @@ final class BenchController extends Controller
 {
     public function show(Request $request, Recording $recording, BenchPage $page, Codebooks $codebooks, Comparison $comparison): Page
     {
-        return view('bench', [...$page->of($recording, self::lens($request, $codebooks)), 'candidates' => $comparison->candidates($recording, $this->user())]);
+        $lens = self::lens($request, $codebooks);
+        if ($recording->measured()->doesntExist()) {
+            return view('measuring', ['recording' => $recording->load('golfer'), 'state' => route('bench.state', $recording, false)]);
+        }
+
+        return view('bench', [...$page->of($recording, $lens, $this->user()), 'candidates' => $comparison->candidates($recording, $this->user())]);
     }
 
-    public function evidence(Recording $recording, EvidencePayload $payload, MeasureRecording $measure): JsonResponse
+    /** Whether it is measured, for a page that waits for it. */
+    public function state(Recording $recording, Works $works): JsonResponse
     {
-        return response()->json([...$payload->of($recording, true, [View::FaceOn, View::DownTheLine], true, static fn (string $view, string $part): string => route('bench.film', [$recording, $view, $part], false)), 'quality' => $measure($recording)->quality]);
+        return response()->json(['done' => $recording->measured()->exists() && $works->underWay(WorkKind::Measure, $recording) === null]);
+    }
+
+    public function evidence(Recording $recording, EvidencePayload $payload): JsonResponse
+    {
+        return response()->json([...$payload->of($recording, true, [View::FaceOn, View::DownTheLine], true, static fn (string $view, string $part): string => route('bench.film', [$recording, $view, $part], false)), 'quality' => $recording->measured()->first()->quality ?? []]);
     }
 
     /** Two recordings side by side. */
     public function compare(Request $request, Recording $recording, Recording $other, Comparison $comparison, Codebooks $codebooks): Page
     {
-        return view('compare', [...$comparison->of($recording, $other, self::lens($request, $codebooks)), 'candidates' => $comparison->candidates($recording, $this->user())]);
+        foreach ([$recording, $other] as $one) {
+            if ($one->measured()->doesntExist()) {
+                return view('measuring', ['recording' => $one->load('golfer'), 'state' => route('bench.state', $one, false)]);
+            }
+        }
+
+        return view('compare', [...$comparison->of($recording, $other, self::lens($request, $codebooks), $this->user()), 'candidates' => $comparison->candidates($recording, $this->user())]);
     }
 
     /** From the list of recordings to the page of the two. */
-    public function beside(Request $request, Recording $recording): RedirectResponse
+    public function beside(Request $request, Recording $recording, Onlookers $onlookers): RedirectResponse
     {
-        $other = Recording::query()->where('public_id', (string) $request->string('other'))->first();
+        $other = $onlookers->of($this->user())->recordings()->where('public_id', (string) $request->string('other'))->first();
 
         return $other === null ? redirect()->route('bench', $recording)->with('refused', 'Choose a recording to put beside this one.') : redirect()->route('bench.compare', [$recording, $other]);
     }
@@ -69,7 +88,7 @@ final class BenchController extends Controller
             return redirect()->route('bench', $recording)->with('refused', $e->getMessage());
         }
 
-        return redirect()->route('bench', $recording)->with('done', $t === null ? 'Taken back; the program’s own time counts again.' : 'Marked. Everything was measured anew; the program’s own time is kept beside it.');
+        return redirect()->route('bench', $recording)->with('done', $t === null ? 'Taken back; the program’s own time counts again.' : 'Marked. Everything is measured anew; the program’s own time is kept beside it.');
     }
 
     public function clock(ClockRequest $request, Recording $recording, SetFilmClock $set): RedirectResponse

@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Models\CaseSwing;
-use App\Models\Round;
-use App\Models\RoundCase;
+use App\Models\Sitting;
+use App\Models\SittingCase;
 use App\Queries\Codebooks;
 use App\Queries\Debrief;
+use App\Sight\Onlookers;
+use Core\Reading\CaseKind;
+use Core\Sight\SittingKind;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 
@@ -17,33 +20,36 @@ final class DebriefController extends Controller
 {
     public function index(): RedirectResponse|View
     {
-        $round = Round::query()->where('kind', Round::STAFF)->where('state', 'published')->orderByDesc('published_at')->first();
+        $round = Sitting::query()->where('kind', SittingKind::Round)->where('state', 'published')->orderByDesc('published_at')->first();
 
         return $round === null
             ? view('empty', ['title' => 'Debrief', 'text' => 'When a staff round has been published, its cases stand here in the order of what there is to talk about.'])
             : redirect()->route('debrief.first', $round);
     }
 
-    public function first(Round $round): RedirectResponse
+    public function first(Sitting $round): RedirectResponse
     {
         return redirect()->route('debrief', [$round, 1]);
     }
 
-    public function show(Round $round, int $place, Debrief $debrief, Codebooks $codebooks): View
+    public function show(Sitting $round, int $place, Debrief $debrief, Codebooks $codebooks, Onlookers $onlookers): View
     {
-        $order = $debrief->order($round);
+        if ($onlookers->of($this->user())->withheld($round) !== null) {
+            return view('empty', ['title' => 'Debrief', 'text' => 'This debrief waits. A swing of it stands in a round of yours that is not published yet.']);
+        }
+        $order = $debrief->order($round, $this->user());
         if ($order->isEmpty()) {
             return view('empty', ['title' => 'Debrief', 'text' => 'No case of this round can be shown: none was read, or the consents have ended.']);
         }
         $at = $order->get($place - 1) ?? abort(404);
-        /** @var RoundCase $case */
+        /** @var SittingCase $case */
         $case = $at['case'];
 
         return view('debrief', [
             'round' => $round, 'case' => $case, 'place' => $place, 'order' => $order, 'codebook' => $codebooks->of($round),
             'said' => $debrief->of($round, $case),
-            'swings' => $case->kind === RoundCase::SINGLE ? [] : $case->swings->map(static fn (CaseSwing $s): array => ['name' => $case->swingName($s), 'url' => route('bench.evidence', $s->recording, false)])->all(),
-            'rounds' => Round::query()->where('kind', Round::STAFF)->where('state', 'published')->orderByDesc('published_at')->get(),
+            'swings' => $case->kind === CaseKind::Single ? [] : $case->swings->map(static fn (CaseSwing $s): array => ['name' => $case->swingName($s), 'url' => route('bench.evidence', $s->recording, false)])->all(),
+            'rounds' => Sitting::query()->where('kind', SittingKind::Round)->where('state', 'published')->orderByDesc('published_at')->get(),
         ]);
     }
 }

@@ -14,10 +14,13 @@ use App\Models\AuditEntry;
 use App\Models\Film;
 use App\Models\Reading;
 use App\Models\Recording;
-use App\Models\Round;
+use App\Models\Sitting;
 use App\Queries\ReadingSwing;
+use App\Sight\NotNow;
+use App\Sight\Onlookers;
 use Core\Film\Container;
 use Core\Motion\View;
+use Core\Sight\SittingState;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -60,7 +63,7 @@ final class FilmController extends Controller
     public function destroy(Film $film): RedirectResponse
     {
         $recording = $film->recording()->firstOrFail();
-        $round = Round::query()->where('state', '<>', 'draft')->whereHas('cases', static fn ($q) => $q->whereHas('swings', static fn ($s) => $s->where('recording_id', $recording->id))->where('shows_film', true)->whereJsonContains('film_views', $film->view))->first();
+        $round = Sitting::query()->where('state', '<>', SittingState::Draft)->whereHas('cases', static fn ($q) => $q->whereHas('swings', static fn ($s) => $s->where('recording_id', $recording->id))->whereHas('readings', static fn ($r) => $r->whereHas('arm', static fn ($a) => $a->where('film', true)))->whereJsonContains('film_views', $film->view))->first();
         if ($round !== null) {
             return redirect()->route('bench', $recording)->with('refused', "“{$round->name}” shows this film and its readings point into it; it stays.");
         }
@@ -95,21 +98,30 @@ final class FilmController extends Controller
         return $this->part($recording, $view, $part, $files);
     }
 
-    public function inReading(Reading $reading, int $swing, string $view, string $part, FilmFiles $files, ReadingSwing $of): BinaryFileResponse
+    public function inReading(Reading $reading, int $swing, string $view, string $part, FilmFiles $files, ReadingSwing $of, Onlookers $onlookers): BinaryFileResponse
     {
+        $sight = $onlookers->of($this->user())->ofReading($reading);
+        $sight->why === null || throw NotNow::because($sight->why);
+        abort_unless(in_array($view, array_map(static fn (View $v): string => $v->value, $reading->filmViews()), true), 404);
         $recording = $of($reading, $swing);
-        abort_unless(in_array($view, array_map(static fn (View $v): string => $v->value, $reading->case->filmViews()), true), 403);
+        $rendition = $of->rendition($reading, $recording);
 
-        return $this->part($recording, $view, $part, $files);
+        return $this->part($recording, $view, $part, $files, $rendition === null ? null : static fn (string $file): string => $rendition->path($view, $file));
     }
 
-    private function part(Recording $recording, string $view, string $part, FilmFiles $files): BinaryFileResponse
+    /** @param  (callable(string): string)|null  $path  of a file made anew for one place in a sitting */
+    private function part(Recording $recording, string $view, string $part, FilmFiles $files, ?callable $path = null): BinaryFileResponse
     {
         abort_unless(preg_match(self::PARTS, $part) === 1, 404);
         $film = Film::query()->where('state', 'ready')->where('recording_id', $recording->id)->where('view', $view)->firstOrFail();
-        $path = $film->path($part === 'stream' ? 'stream.mp4' : "$part.jpg");
-        abort_unless(Storage::disk('films')->exists($path), 404);
+        $file = ($path ?? $film->path(...))($part === 'stream' ? 'stream.mp4' : "$part.jpg");
+        abort_unless(Storage::disk('films')->exists($file), 404);
+        $response = response()->file($files->local($file), ['Content-Type' => $part === 'stream' ? 'video/mp4' : 'image/jpeg', 'Accept-Ranges' => 'bytes']);
+        if ($path !== null) {
+            // When it was made would tell what was made next to it.
+            $response->headers->remove('Last-Modified');
+        }
 
-        return response()->file($files->local($path), ['Content-Type' => $part === 'stream' ? 'video/mp4' : 'image/jpeg', 'Accept-Ranges' => 'bytes']);
+        return $response;
     }
 }

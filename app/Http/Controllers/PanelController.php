@@ -6,9 +6,11 @@ namespace App\Http\Controllers;
 
 use App\Actions\RuleOnEntry;
 use App\Models\KeyEntry;
-use App\Models\Round;
+use App\Models\Sitting;
 use App\Models\User;
 use App\Queries\PanelPage;
+use Core\Sight\Role;
+use Core\Sight\SittingKind;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -19,20 +21,19 @@ final class PanelController extends Controller
     public function index(): RedirectResponse|View
     {
         $user = $this->user();
-        abort_if($user->role === User::INSTRUCTOR, 403);
-        $round = Round::query()->where('kind', Round::PANEL)->orderByDesc('id')->get()->first(fn (Round $r): bool => Gate::forUser($user)->allows('viewKey', $r));
+        abort_if($user->role === Role::Instructor, 403);
+        $round = Sitting::query()->where('kind', SittingKind::Panel)->orderByDesc('id')->get()->first(fn (Sitting $r): bool => Gate::forUser($user)->allows('viewKey', $r));
 
         return $round === null ? view('empty', ['title' => 'Panel', 'text' => 'The spread of calls, the consensus and its grades appear here when a panel study has been closed.']) : redirect()->route('panel', $round);
     }
 
-    public function show(Round $round, PanelPage $page): View
+    public function show(Sitting $round, PanelPage $page): View
     {
         return view('panel', $page->of($round, $this->user()));
     }
 
     public function rule(Request $request, KeyEntry $entry, RuleOnEntry $rule): RedirectResponse
     {
-        Gate::authorize('rule', $entry->keyVersion->round);
         $data = $request->validate([
             'ruling' => ['required', 'in:present,absent,none'],
             'reason' => ['required', 'string', 'min:10', 'max:2000'],

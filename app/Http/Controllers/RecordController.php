@@ -5,12 +5,21 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Models\AuditEntry;
+use App\Models\Recording;
+use App\Sight\Onlookers;
 use Illuminate\Contracts\View\View;
+use Illuminate\Support\Facades\DB;
 
 final class RecordController extends Controller
 {
-    public function __invoke(): View
+    public function __invoke(Onlookers $onlookers): View
     {
-        return view('record', ['entries' => AuditEntry::query()->with('user')->orderByDesc('created_at')->orderByDesc('id')->paginate(60)]);
+        // What was ruled or marked on a swing that its reader is still to read blind waits as well.
+        $hidden = Recording::query()->whereKey($onlookers->of($this->user())->hidden())->pluck('public_id')->all();
+
+        return view('record', ['entries' => AuditEntry::query()->with('user')
+            ->when($hidden !== [], static fn ($q) => $q->whereNotIn(DB::raw("coalesce(details->>'recording', '')"), $hidden)
+                ->where(static fn ($q) => collect($hidden)->each(static fn (string $id) => $q->where('subject', 'not like', "%$id%"))))
+            ->orderByDesc('created_at')->orderByDesc('id')->paginate(60)]);
     }
 }

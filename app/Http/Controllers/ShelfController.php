@@ -17,6 +17,6 @@ final class ShelfController extends Controller
             'device' => ['nullable', 'in:mat,plate,dual-plate'], 'fault' => ['nullable', 'string', 'max:40'],
         ]);
 
-        return view('shelf', $page->of(array_filter($filter)));
+        return view('shelf', $page->of(array_filter($filter), $this->user()));
     }
 }

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Models\User;
 use App\Queries\TodayPage;
+use Core\Sight\Role;
 use Illuminate\Contracts\View\View;
 
 final class TodayController extends Controller
@@ -14,8 +15,8 @@ final class TodayController extends Controller
     {
         $user = $this->user();
 
-        return $user->role === User::HEAD_COACH
-            ? view('today-head-coach', $page->forHeadCoach())
+        return $user->role === Role::HeadCoach
+            ? view('today-head-coach', $page->forHeadCoach($user))
             : view('today-reader', $page->forReader($user));
     }
 }

@@ -5,10 +5,11 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Models\Recording;
-use App\Models\Round;
-use App\Models\RoundCase;
+use App\Models\Sitting;
 use App\Models\User;
 use App\Queries\Codebooks;
+use Core\Reading\CaseKind;
+use Core\Sight\SittingKind;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 
@@ -16,7 +17,7 @@ final class RoundRequest extends FormRequest
 {
     public function authorize(): bool
     {
-        return $this->user()?->can('manage', Round::class) ?? false;
+        return $this->user()?->can('manage', Sitting::class) ?? false;
     }
 
     /** @return array<string, mixed> */
@@ -24,7 +25,7 @@ final class RoundRequest extends FormRequest
     {
         return [
             'name' => ['required', 'string', 'max:120'],
-            'kind' => ['required', Rule::in([Round::PANEL, Round::STAFF])],
+            'kind' => ['required', Rule::in([SittingKind::Panel, SittingKind::Round])],
             'lens' => ['sometimes', 'string', Rule::in(array_keys(app(Codebooks::class)->document()->lenses()))],
             'show' => ['required', Rule::in(['both', 'film', 'trace'])],
             'reveals' => ['sometimes', 'boolean'],
@@ -37,6 +38,7 @@ final class RoundRequest extends FormRequest
             'pairs.*.before' => ['nullable', 'required_with:pairs.*.after', Rule::exists(Recording::class, 'id')],
             'pairs.*.after' => ['nullable', 'required_with:pairs.*.before', Rule::exists(Recording::class, 'id')],
             'repeats' => ['sometimes', 'array', 'max:50'],
+            'waits' => ['sometimes', 'boolean'],
             'repeats.*' => ['distinct', Rule::exists(Recording::class, 'id')],
             'members' => ['required', 'array', 'min:1'],
             'members.*' => ['distinct', Rule::exists(User::class, 'id')],
@@ -54,16 +56,16 @@ final class RoundRequest extends FormRequest
         ];
     }
 
-    /** @return list<array{kind: 'series'|'pair', recordings: list<int>}> cases of several swings */
+    /** @return list<array{kind: CaseKind, recordings: list<int>}> cases of several swings */
     public function groups(): array
     {
         $out = [];
         foreach ((array) $this->validated('series', []) as $series) {
-            $out[] = ['kind' => RoundCase::SERIES, 'recordings' => array_map(intval(...), explode(',', (string) $series))];
+            $out[] = ['kind' => CaseKind::Series, 'recordings' => array_map(intval(...), explode(',', (string) $series))];
         }
         foreach ((array) $this->validated('pairs', []) as $pair) {
             if (isset($pair['before'], $pair['after'])) {
-                $out[] = ['kind' => RoundCase::PAIR, 'recordings' => [(int) $pair['before'], (int) $pair['after']]];
+                $out[] = ['kind' => CaseKind::Pair, 'recordings' => [(int) $pair['before'], (int) $pair['after']]];
             }
         }
 

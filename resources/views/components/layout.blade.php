@@ -26,10 +26,10 @@
                     <a href="{{ route('capture') }}" @if($here === 'capture') aria-current="page" @endif>Capture</a>
                     <a href="{{ route('rounds') }}" @if(str_starts_with($here, 'rounds')) aria-current="page" @endif>Rounds</a>
                 @endcan
-                @if(auth()->user()->role !== 'instructor')
+                @if(auth()->user()->role !== \Core\Sight\Role::Instructor)
                     <a href="{{ route('panel.index') }}" @if(str_starts_with($here, 'panel')) aria-current="page" @endif>Panel</a>
                 @endif
-                @if(auth()->user()->role !== 'panel')
+                @if(auth()->user()->role !== \Core\Sight\Role::Panel)
                     <a href="{{ route('agreement.index') }}" @if(str_starts_with($here, 'agreement')) aria-current="page" @endif>Agreement</a>
                 @endif
                 @can('run-academy')

@@ -11,7 +11,7 @@ use Core\Agreement\RankAgreement;
 use Core\Agreement\SetDistance;
 use Core\Agreement\Weights;
 use Core\CoreException;
-use Core\Simulation\Chance;
+use Core\Chance\Chance;
 
 function share(): Closure
 {

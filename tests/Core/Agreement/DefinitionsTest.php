@@ -3,7 +3,7 @@
 use Core\Agreement\CohenKappa;
 use Core\Agreement\Study;
 use Core\Agreement\StudyOptions;
-use Core\Simulation\Chance;
+use Core\Chance\Chance;
 
 /*
  * Every coefficient once more, straight from its definition by going through pairs of ratings one by one,

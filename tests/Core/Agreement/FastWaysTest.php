@@ -16,7 +16,7 @@ use Core\Agreement\Scale;
 use Core\Agreement\Study;
 use Core\Agreement\StudyOptions;
 use Core\Agreement\Weights;
-use Core\Simulation\Chance;
+use Core\Chance\Chance;
 
 /*
  * The fast ways – packed sums, laid-over columns, looked-up sums, bits – against the slow ones that follow the

@@ -3,7 +3,7 @@
 use Core\Agreement\RatingSet;
 use Core\Agreement\Study;
 use Core\Agreement\StudyOptions;
-use Core\Simulation\Chance;
+use Core\Chance\Chance;
 
 /** Random ratings with a true value behind them. @return list<array{string, string, string}> case, rater, value */
 function randomRows(string $seed, int $cases = 30, int $raters = 4, array $names = ['a', 'p'], float $missing = 0.1, float $skill = 0.8): array

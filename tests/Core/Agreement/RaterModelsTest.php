@@ -7,7 +7,7 @@ use Core\Agreement\ItemTable;
 use Core\Agreement\RatingSet;
 use Core\Agreement\Scale;
 use Core\Agreement\VarianceComponents;
-use Core\Simulation\Chance;
+use Core\Chance\Chance;
 
 /**
  * Raters with known error rates on cases with known classes. @param  list<list<list<float>>>  $confusion by rater, class and call

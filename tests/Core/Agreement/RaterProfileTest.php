@@ -2,7 +2,7 @@
 
 use Core\Agreement\KeyTable;
 use Core\Agreement\RaterProfile;
-use Core\Simulation\Chance;
+use Core\Chance\Chance;
 
 /** Calls on so many cases of ten items, a third of them there, by a rater whose criterion moves from case to case. */
 function callsOf(int $cases, float $moves, string $seed = 'profile', float $swagger = 0.0): array

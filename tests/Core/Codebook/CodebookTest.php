@@ -9,7 +9,7 @@ use Core\Measurement\Measure;
 use Core\Measurement\Measured;
 use Core\Measurement\Measurements;
 use Core\Motion\Station;
-use Core\Simulation\Chance;
+use Core\Chance\Chance;
 
 /** Measurements drawn at random over the range each can take; some missing, some censored. */
 function drawn(Chance $c): Measurements
@@ -118,7 +118,7 @@ it('has all it needs for every fault, in the order of a swing', function () {
     expect($codebook->version)->toBe('1')->and($codebook->lens->key)->toBe('early-recentre')->and($codebook->faults)->toHaveCount(23);
     foreach ($codebook->faults as $key => $fault) {
         expect($fault->key)->toBe($key)->and($key)->toMatch('/^[a-z]+(-[a-z]+)*$/')
-            ->and($fault->lookFor)->not->toBe('')->and($fault->counterExample)->not->toBe('')->and($fault->sights)->not->toBe([]);
+            ->and($fault->lookFor)->not->toBe('')->and($fault->counterExample)->not->toBe('')->and($fault->observabilities)->not->toBe([]);
         foreach ([...$fault->supported->conditions(), ...$fault->contradicted->conditions()] as [$measure, $station]) {
             expect($measure)->toBeInstanceOf(Measure::class)->and($station === null || Station::tryFrom($station) !== null)->toBeTrue();
         }

@@ -5,7 +5,7 @@ use Core\Codebook\Codebook;
 use Core\Codebook\CodebookDocument;
 use Core\Codebook\Glossary;
 use Core\Codebook\Shown;
-use Core\Codebook\Sight;
+use Core\Codebook\Observability;
 use Core\Codebook\SwingReport;
 use Core\Codebook\Verdict;
 use Core\CoreException;
@@ -134,22 +134,22 @@ it('survives being written down and read again, and refuses what is no codebook'
     [['lenses' => ['loaded-top' => ['bands' => ['charm' => [1, 2]]]]], 'no measurement'],
 ]);
 
-it('knows what each kind of evidence can show', function (string $fault, Shown $shown, Sight $sight, ?string $proxy) {
+it('knows what each kind of evidence can show', function (string $fault, Shown $shown, Observability $sight, ?string $proxy) {
     $f = Codebook::standard()->fault($fault);
-    expect($f->sight($shown))->toBe($sight);
+    expect($f->observability($shown))->toBe($sight);
     if ($proxy !== null) {
         expect($f->proxy($shown))->toContain($proxy);
     }
 })->with([
-    ['jump-off-trail', new Shown(DeviceClass::Mat, false), Sight::Indirect, 'second press'], ['jump-off-trail', new Shown(DeviceClass::Plate, false), Sight::NotObservable, null], ['jump-off-trail', new Shown(DeviceClass::DualPlate, false), Sight::Observable, null],
-    ['weak-couple', new Shown(DeviceClass::Plate, true), Sight::NotObservable, null], ['weak-couple', new Shown(DeviceClass::DualPlate, false), Sight::Observable, null],
-    ['knee-part', new Shown(DeviceClass::DualPlate, true), Sight::NotObservable, null], ['knee-part', new Shown(null, false, true), Sight::Observable, null],
-    ['toe-dive', new Shown(null, false, false, [View::FaceOn]), Sight::NotObservable, null], ['toe-dive', new Shown(null, false, false, [View::DownTheLine]), Sight::Indirect, 'heels up'],
-    ['outer-edge', new Shown(DeviceClass::Mat, false, footCop: false), Sight::NotObservable, null], ['outer-edge', new Shown(DeviceClass::Mat, false), Sight::Observable, null],
-    ['hang-back', new Shown(DeviceClass::Plate, false, stance: false), Sight::NotObservable, null], ['late-push', new Shown(DeviceClass::Plate, false, mass: false), Sight::NotObservable, null],
-    ['hang-back', new Shown(DeviceClass::Mat, false, lost: [Signal::Share]), Sight::NotObservable, null],
-    ['chest-first', new Shown(DeviceClass::Mat, true, rateHz: 40.0), Sight::Indirect, '40 samples'], ['chest-first', new Shown(DeviceClass::Mat, true, rateHz: 100.0), Sight::Observable, null],
-    ['slide', new Shown(null, false, false, [View::FaceOn]), Sight::Indirect, 'apparent width'],
+    ['jump-off-trail', new Shown(DeviceClass::Mat, false), Observability::Indirect, 'second press'], ['jump-off-trail', new Shown(DeviceClass::Plate, false), Observability::NotObservable, null], ['jump-off-trail', new Shown(DeviceClass::DualPlate, false), Observability::Observable, null],
+    ['weak-couple', new Shown(DeviceClass::Plate, true), Observability::NotObservable, null], ['weak-couple', new Shown(DeviceClass::DualPlate, false), Observability::Observable, null],
+    ['knee-part', new Shown(DeviceClass::DualPlate, true), Observability::NotObservable, null], ['knee-part', new Shown(null, false, true), Observability::Observable, null],
+    ['toe-dive', new Shown(null, false, false, [View::FaceOn]), Observability::NotObservable, null], ['toe-dive', new Shown(null, false, false, [View::DownTheLine]), Observability::Indirect, 'heels up'],
+    ['outer-edge', new Shown(DeviceClass::Mat, false, footCop: false), Observability::NotObservable, null], ['outer-edge', new Shown(DeviceClass::Mat, false), Observability::Observable, null],
+    ['hang-back', new Shown(DeviceClass::Plate, false, stance: false), Observability::NotObservable, null], ['late-push', new Shown(DeviceClass::Plate, false, mass: false), Observability::NotObservable, null],
+    ['hang-back', new Shown(DeviceClass::Mat, false, lost: [Signal::Share]), Observability::NotObservable, null],
+    ['chest-first', new Shown(DeviceClass::Mat, true, rateHz: 40.0), Observability::Indirect, '40 samples'], ['chest-first', new Shown(DeviceClass::Mat, true, rateHz: 100.0), Observability::Observable, null],
+    ['slide', new Shown(null, false, false, [View::FaceOn]), Observability::Indirect, 'apparent width'],
 ]);
 
 it('judges by a proxy only where nothing better is held, says so, and trusts it half as much', function () {

@@ -4,14 +4,14 @@ use Core\Codebook\Codebook;
 use Core\Codebook\CodebookDocument;
 use Core\Codebook\Rule;
 use Core\Codebook\Shown;
-use Core\Codebook\Sight;
+use Core\Codebook\Observability;
 use Core\Codebook\Truth;
 use Core\Codebook\Verdict;
 use Core\Measurement\Measure;
 use Core\Measurement\Measured;
 use Core\Measurement\Measurements;
 use Core\Motion\Station;
-use Core\Simulation\Chance;
+use Core\Chance\Chance;
 use Core\Trace\DeviceClass;
 
 /** Values drawn about the thresholds that the rules of a codebook speak of, some missing. */
@@ -89,7 +89,7 @@ it('shows no fault on evidence its catalogue says cannot show it, whatever was m
     for ($i = 0; $i < 60; $i++) {
         $m = aboutTheLines($codebook, $c);
         foreach ($codebook->faults as $key => $fault) {
-            if ($fault->sight($held) === Sight::NotObservable) {
+            if ($fault->observability($held) === Observability::NotObservable) {
                 $j = $codebook->judge($key, $m, $held);
                 expect($j->verdict)->toBe(Verdict::NotMeasurable)->and($j->sentence)->toContain('cannot be seen with what is held');
             }
@@ -105,16 +105,16 @@ it('shows no fault on evidence its catalogue says cannot show it, whatever was m
 ]);
 
 it('sees more with more: adding evidence never makes a fault harder to see', function () {
-    $rank = [Sight::NotObservable->value => 0, Sight::Indirect->value => 1, Sight::Observable->value => 2];
+    $rank = [Observability::NotObservable->value => 0, Observability::Indirect->value => 1, Observability::Observable->value => 2];
     foreach (Codebook::standard()->faults as $key => $fault) {
         foreach (DeviceClass::cases() as $device) {
-            $trace = $rank[$fault->sight(new Shown($device, false))->value];
-            $both = $rank[$fault->sight(new Shown($device, true))->value];
-            $all = $rank[$fault->sight(new Shown($device, true, true))->value];
-            $film = $rank[$fault->sight(new Shown(null, true))->value];
+            $trace = $rank[$fault->observability(new Shown($device, false))->value];
+            $both = $rank[$fault->observability(new Shown($device, true))->value];
+            $all = $rank[$fault->observability(new Shown($device, true, true))->value];
+            $film = $rank[$fault->observability(new Shown(null, true))->value];
             expect($both)->toBeGreaterThanOrEqual(max($trace, $film), "$key with {$device->value}")->and($all)->toBeGreaterThanOrEqual($both, $key);
         }
-        expect($rank[$fault->sight(new Shown(null, false))->value])->toBe(0);
+        expect($rank[$fault->observability(new Shown(null, false))->value])->toBe(0);
     }
 });
 
@@ -124,8 +124,8 @@ it('has for every indirect sight a proxy with a name, and for every fault what h
         'box-turn', 'arm-drop', 'short-finish', 'heel-down-press', 'open-set', 'rocker',
     ];
     foreach (Codebook::standard()->faults as $key => $fault) {
-        foreach ($fault->sights as $entry) {
-            if ($entry->sight === Sight::Indirect) {
+        foreach ($fault->observabilities as $entry) {
+            if ($entry->sight === Observability::Indirect) {
                 expect($entry->proxy)->toBeString($key)->not->toBe('');
             }
             expect($entry->supported === null)->toBe($entry->contradicted === null, "$key has half a rule for its proxy");

@@ -3,7 +3,7 @@
 use Core\Codebook\Codebook;
 use Core\Codebook\Rule;
 use Core\Codebook\Shown;
-use Core\Codebook\Sight;
+use Core\Codebook\Observability;
 use Core\Codebook\Truth;
 use Core\Codebook\Verdict;
 use Core\CoreException;
@@ -109,26 +109,26 @@ it('puts the numbers and the rule into its sentence', function () {
     expect(Codebook::standard()->fault('late-push')->judge(found([]))->sentence)->toContain('cannot be decided here')->toContain('not measurable');
 });
 
-it('knows what evidence shows a fault, and names the proxy', function (string $fault, Shown $shown, Sight $sight) {
-    expect(Codebook::standard()->fault($fault)->sight($shown))->toBe($sight);
+it('knows what evidence shows a fault, and names the proxy', function (string $fault, Shown $shown, Observability $sight) {
+    expect(Codebook::standard()->fault($fault)->observability($shown))->toBe($sight);
 })->with([
-    ['late-push', new Shown(DeviceClass::Mat, false), Sight::NotObservable],
-    ['late-push', new Shown(DeviceClass::Mat, true), Sight::Indirect],
-    ['late-push', new Shown(DeviceClass::Plate, false), Sight::Observable],
-    ['sway', new Shown(DeviceClass::DualPlate, false), Sight::NotObservable],
-    ['sway', new Shown(null, true), Sight::Observable],
-    ['spin-out', new Shown(null, true), Sight::Indirect],
-    ['spin-out', new Shown(DeviceClass::Mat, false), Sight::NotObservable],
-    ['spin-out', new Shown(DeviceClass::Mat, true), Sight::Observable],
-    ['hang-back', new Shown(null, true), Sight::Indirect],
-    ['hang-back', new Shown(DeviceClass::Mat, false), Sight::Observable],
-    ['fall-off', new Shown(null, true), Sight::Observable],
+    ['late-push', new Shown(DeviceClass::Mat, false), Observability::NotObservable],
+    ['late-push', new Shown(DeviceClass::Mat, true), Observability::Indirect],
+    ['late-push', new Shown(DeviceClass::Plate, false), Observability::Observable],
+    ['sway', new Shown(DeviceClass::DualPlate, false), Observability::NotObservable],
+    ['sway', new Shown(null, true), Observability::Observable],
+    ['spin-out', new Shown(null, true), Observability::Indirect],
+    ['spin-out', new Shown(DeviceClass::Mat, false), Observability::NotObservable],
+    ['spin-out', new Shown(DeviceClass::Mat, true), Observability::Observable],
+    ['hang-back', new Shown(null, true), Observability::Indirect],
+    ['hang-back', new Shown(DeviceClass::Mat, false), Observability::Observable],
+    ['fall-off', new Shown(null, true), Observability::Observable],
 ]);
 
 it('names a proxy wherever it says indirect', function () {
     $filmOnly = new Shown(null, true);
     foreach (Codebook::standard()->faults as $fault) {
-        if ($fault->sight($filmOnly) === Sight::Indirect) {
+        if ($fault->observability($filmOnly) === Observability::Indirect) {
             expect($fault->proxy($filmOnly))->toBeString()->not->toBe('');
         }
     }

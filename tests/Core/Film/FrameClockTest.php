@@ -31,7 +31,7 @@ it('holds the latest picture over a pause and says when it was really taken', fu
 });
 
 it('stays within half a frame while the camera gives as many pictures as the stream has frames', function (int $seed) {
-    $chance = new Core\Simulation\Chance("jitter|$seed");
+    $chance = new Core\Chance\Chance("jitter|$seed");
     $times = [0.0];
     for ($n = 1; $n < 300; $n++) {
         $times[] = max(end($times) + 1e-3, ($n + 0.4 * ($chance->uniform() - 0.5)) / 60.0);

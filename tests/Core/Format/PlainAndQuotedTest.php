@@ -8,7 +8,7 @@ use Core\Format\RecordingReader;
 use Core\Format\SideCar;
 use Core\Format\TraceCsv;
 use Core\Motion\Handedness;
-use Core\Simulation\Chance;
+use Core\Chance\Chance;
 use Core\Simulation\GolferSpec;
 use Core\Simulation\Swing;
 use Core\Trace\DeviceClass;

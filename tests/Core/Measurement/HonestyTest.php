@@ -9,7 +9,7 @@ use Core\Motion\Handedness;
 use Core\Motion\Motion;
 use Core\Motion\StationTime;
 use Core\Motion\StationTimes;
-use Core\Simulation\Chance;
+use Core\Chance\Chance;
 use Core\Simulation\GolferSpec;
 use Core\Simulation\Plant;
 use Core\Simulation\Swing;

@@ -7,7 +7,7 @@ use Core\Measurement\Signals;
 use Core\Measurement\SmoothSignal;
 use Core\Motion\Station;
 use Core\Motion\StationTime;
-use Core\Simulation\Chance;
+use Core\Chance\Chance;
 use Core\Trace\DeviceClass;
 use Core\Trace\Series;
 use Core\Trace\Stance;

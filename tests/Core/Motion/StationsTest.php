@@ -98,7 +98,7 @@ it('fits offset and drift to events of a long take', function () {
 });
 
 it('fits a drift of events with jitter within its own stated uncertainty, and no drift as none', function (float $ppm) {
-    $chance = new Core\Simulation\Chance("drift $ppm");
+    $chance = new Core\Chance\Chance("drift $ppm");
     $within = 0;
     for ($take = 0; $take < 100; $take++) {
         $events = [];

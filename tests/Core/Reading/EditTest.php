@@ -76,7 +76,7 @@ it('lays a chain out from causes to effects', function () {
 });
 
 it('never lets random links become a circle', function (int $seed) {
-    $chance = new Core\Simulation\Chance("chain|$seed");
+    $chance = new Core\Chance\Chance("chain|$seed");
     $links = [];
     for ($k = 0; $k < 60; $k++) {
         $link = ['n'.(int) (6 * $chance->uniform()), 'n'.(int) (6 * $chance->uniform())];

@@ -1,7 +1,7 @@
 <?php
 
 use Core\Codebook\Codebook;
-use Core\Codebook\Sight;
+use Core\Codebook\Observability;
 use Core\Motion\View;
 use Core\Simulation\Camera;
 use Core\Simulation\DetectionStudy;
@@ -15,7 +15,7 @@ it('finds what was planted and supports nothing else, with every device, over 48
     foreach ($study->counts as $fault => $arms) {
         foreach ($arms as $arm => $c) {
             expect($c['asked'] + $c['clean'])->toBeGreaterThan(0, "$fault, $arm");
-            if ($c['sight'] === Sight::Observable) {
+            if ($c['sight'] === Observability::Observable) {
                 $asked += $c['asked'];
                 $found += $c['found'];
                 $clean += $c['clean'];
@@ -23,7 +23,7 @@ it('finds what was planted and supports nothing else, with every device, over 48
             }
             // What can be seen only through a proxy may stay unmeasured, but is not denied.
             expect($c['contradicted'])->toBe(0, "$fault, planted, is not contradicted with $arm")->and($c['found'] + $c['contradicted'])->toBeLessThanOrEqual($c['asked'])->and($c['supported'])->toBeLessThanOrEqual($c['found']);
-            if ($c['sight'] === Sight::NotObservable) {
+            if ($c['sight'] === Observability::NotObservable) {
                 expect($c['supported'])->toBe(0, "$fault cannot be seen with $arm and is never reported");
             }
         }

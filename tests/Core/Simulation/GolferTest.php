@@ -10,7 +10,7 @@ use Core\Motion\Handedness;
 use Core\Motion\Motion;
 use Core\Motion\View;
 use Core\Reading\Presence;
-use Core\Simulation\Chance;
+use Core\Chance\Chance;
 use Core\Simulation\GolferSpec;
 use Core\Simulation\Plant;
 use Core\Simulation\Rater;

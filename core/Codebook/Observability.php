@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Core\Codebook;
 
 /** How well a fault can be seen in given evidence. */
-enum Sight: string
+enum Observability: string
 {
     case Observable = 'observable';
     case Indirect = 'indirect';

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Core\Codebook;
 
 /** How well a fault is seen when certain kinds of evidence are there, and what stands in for it if only indirectly. */
-final readonly class SightEntry
+final readonly class ObservabilityEntry
 {
     /**
      * @param  list<string>  $needs  kinds of evidence, see Shown::KINDS
@@ -13,7 +13,7 @@ final readonly class SightEntry
      */
     public function __construct(
         public array $needs,
-        public Sight $sight,
+        public Observability $sight,
         public ?string $proxy = null,
         public ?Rule $supported = null,
         public ?Rule $contradicted = null,
@@ -21,9 +21,9 @@ final readonly class SightEntry
     ) {
     }
 
-    public function sightAt(Shown $shown): Sight
+    public function observabilityAt(Shown $shown): Observability
     {
-        return $this->isTooSlow($shown) ? Sight::Indirect : $this->sight;
+        return $this->isTooSlow($shown) ? Observability::Indirect : $this->sight;
     }
 
     public function proxyAt(Shown $shown): ?string

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Core\Simulation;
+namespace Core\Chance;
 
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;

@@ -13,9 +13,9 @@ use Illuminate\Support\Carbon;
  * @property array<string, mixed> $results
  * @property Carbon $updated_at
  */
-final class RoundResult extends Model
+final class SittingResult extends Model
 {
-    protected $fillable = ['round_id', 'core_version', 'inputs_checksum', 'results'];
+    protected $fillable = ['sitting_id', 'core_version', 'inputs_checksum', 'results'];
 
     /** @return array<string, string> */
     protected function casts(): array

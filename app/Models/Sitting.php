@@ -1,0 +1,120 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Core\Reading\CaseKind;
+use Core\Reading\Stage;
+use Core\Sight\SittingKind;
+use Core\Sight\SittingState;
+use Illuminate\Database\Eloquent\Concerns\HasUlids;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\BelongsToMany;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\Relations\HasManyThrough;
+use Illuminate\Database\Eloquent\Relations\HasOne;
+use Illuminate\Support\Carbon;
+
+/**
+ * A number of cases put before a number of people: a panel study, a staff round.
+ *
+ * @property int $id
+ * @property string $public_id
+ * @property string $name
+ * @property SittingKind $kind
+ * @property SittingState $state
+ * @property string $lens
+ * @property string $codebook_version
+ * @property string $seed
+ * @property bool $reveals  whether each case is read again with the ball and the numbers
+ * @property int $wait_days  between its two parts; nought where there is one
+ * @property ?int $parent_id
+ * @property ?int $key_version_id
+ * @property ?Carbon $opened_at
+ * @property ?Carbon $closed_at
+ * @property ?Carbon $published_at
+ * @property ?KeyVersion $keyVersion
+ * @property \Illuminate\Database\Eloquent\Collection<int, SittingCase> $cases
+ * @property ?SittingResult $result
+ */
+final class Sitting extends Model
+{
+    use HasUlids;
+
+    protected $fillable = ['name', 'kind', 'state', 'lens', 'codebook_version', 'seed', 'reveals', 'wait_days', 'parent_id', 'key_version_id', 'opened_at', 'closed_at', 'published_at', 'created_by'];
+
+    protected $attributes = ['state' => 'draft', 'reveals' => false, 'wait_days' => 0];
+
+    /** @return list<string> */
+    public function uniqueIds(): array
+    {
+        return ['public_id'];
+    }
+
+    public function getRouteKeyName(): string
+    {
+        return 'public_id';
+    }
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['kind' => SittingKind::class, 'state' => SittingState::class, 'reveals' => 'boolean', 'opened_at' => 'datetime', 'closed_at' => 'datetime', 'published_at' => 'datetime'];
+    }
+
+    /** @return HasMany<SittingCase, $this> */
+    public function cases(): HasMany
+    {
+        return $this->hasMany(SittingCase::class);
+    }
+
+    /** @param  list<int>  $recordings  in order; the first is what the case is called by */
+    public function addCase(CaseKind $kind, array $recordings, bool $film, bool $trace, int $occasion = 1, int $part = 1): SittingCase
+    {
+        return $this->cases()->create(['case_id' => RatedCase::of($kind, $recordings)->id, 'arm_id' => SittingArm::in($this, $film, $trace)->id, 'occasion' => $occasion, 'part' => $part]);
+    }
+
+    /** @return BelongsToMany<User, $this> those who have a seat in it */
+    public function members(): BelongsToMany
+    {
+        return $this->belongsToMany(User::class, 'seats');
+    }
+
+    /** @return HasManyThrough<Reading, SittingCase, $this> the blind readings; what is scored */
+    public function readings(): HasManyThrough
+    {
+        /** @var HasManyThrough<Reading, SittingCase, $this> */
+        return $this->hasManyThrough(Reading::class, SittingCase::class)->where('readings.stage', Stage::Blind);
+    }
+
+    /** @return BelongsTo<KeyVersion, $this> */
+    public function keyVersion(): BelongsTo
+    {
+        return $this->belongsTo(KeyVersion::class);
+    }
+
+    /** @return HasMany<KeyVersion, $this> the keys made from it, when it is a panel's */
+    public function keys(): HasMany
+    {
+        return $this->hasMany(KeyVersion::class)->orderByDesc('number');
+    }
+
+    /** @return HasOne<SittingResult, $this> */
+    public function result(): HasOne
+    {
+        return $this->hasOne(SittingResult::class);
+    }
+
+    public function isPanel(): bool
+    {
+        return $this->kind->makesKey();
+    }
+
+    /** Whether some of its cases are asked about twice. */
+    public function hasRepeats(): bool
+    {
+        return $this->cases()->where('occasion', '>', 1)->exists();
+    }
+}

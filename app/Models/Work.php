@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Works\WorkKind;
+use App\Works\WorkState;
+use Illuminate\Database\Eloquent\Concerns\HasUlids;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Carbon;
+
+/**
+ * Something that takes longer than a page may: asked for, worked through by the queue, with how far it has come.
+ *
+ * @property int $id
+ * @property string $public_id
+ * @property WorkKind $kind
+ * @property ?int $sitting_id
+ * @property ?int $recording_id
+ * @property ?int $asked_by
+ * @property WorkState $state
+ * @property float $progress  0 to 1
+ * @property ?string $problem
+ * @property int $attempts
+ * @property bool $cancelling
+ * @property ?Carbon $beat_at
+ * @property ?Sitting $sitting
+ * @property ?Recording $recording
+ * @property ?User $asker
+ */
+final class Work extends Model
+{
+    use HasUlids;
+
+    protected $fillable = ['kind', 'sitting_id', 'recording_id', 'asked_by', 'state', 'progress', 'problem', 'attempts', 'cancelling', 'beat_at'];
+
+    protected $attributes = ['state' => 'waiting', 'progress' => 0.0, 'attempts' => 0, 'cancelling' => false];
+
+    /** @return list<string> */
+    public function uniqueIds(): array
+    {
+        return ['public_id'];
+    }
+
+    public function getRouteKeyName(): string
+    {
+        return 'public_id';
+    }
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['kind' => WorkKind::class, 'state' => WorkState::class, 'progress' => 'float', 'cancelling' => 'boolean', 'beat_at' => 'datetime'];
+    }
+
+    /** @return BelongsTo<Sitting, $this> */
+    public function sitting(): BelongsTo
+    {
+        return $this->belongsTo(Sitting::class);
+    }
+
+    /** @return BelongsTo<Recording, $this> */
+    public function recording(): BelongsTo
+    {
+        return $this->belongsTo(Recording::class);
+    }
+
+    /** @return BelongsTo<User, $this> */
+    public function asker(): BelongsTo
+    {
+        return $this->belongsTo(User::class, 'asked_by');
+    }
+}

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Works;
+
+use App\Jobs\DoWork;
+use App\Models\Recording;
+use App\Models\Sitting;
+use App\Models\User;
+use App\Models\Work;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+
+/** Long work is asked for here; asked for twice while it is under way, it is the same work. */
+final readonly class Works
+{
+    public function ask(WorkKind $kind, Sitting|Recording $of, ?User $by): Work
+    {
+        $column = $of instanceof Sitting ? 'sitting_id' : 'recording_id';
+        $work = DB::transaction(static function () use ($kind, $of, $by, $column): Work {
+            // The one who asks waits for another who is asking for the same.
+            $of->newQuery()->whereKey($of->id)->lockForUpdate()->firstOrFail();
+
+            return Work::query()->where('kind', $kind)->where($column, $of->id)->whereIn('state', [WorkState::Waiting, WorkState::Running])->first()
+                ?? Work::query()->create(['kind' => $kind, $column => $of->id, 'asked_by' => $by?->id]);
+        });
+        DoWork::dispatch($work->id)->afterCommit();
+
+        return $work->refresh();
+    }
+
+    public function underWay(WorkKind $kind, Sitting|Recording $of): ?Work
+    {
+        return Work::query()->where('kind', $kind)->where($of instanceof Sitting ? 'sitting_id' : 'recording_id', $of->id)->whereIn('state', [WorkState::Waiting, WorkState::Running])->first();
+    }
+
+    /** The newest of a sitting's works, to be told on its page: under way, or failed and not yet asked for again. */
+    public function newest(Sitting $sitting): ?Work
+    {
+        return Work::query()->where('sitting_id', $sitting->id)->orderByDesc('id')->first();
+    }
+
+    /** @return int how many whose run was killed are taken up again */
+    public function takeUp(): int
+    {
+        $lost = Work::query()->where('state', WorkState::Running)->where('beat_at', '<', Carbon::now()->subSeconds(Progress::STALE_S))->pluck('id');
+        foreach ($lost as $id) {
+            DoWork::dispatch((int) $id);
+        }
+
+        return $lost->count();
+    }
+}

@@ -1,0 +1,158 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Planning;
+
+use Core\Chance\Chance;
+use Core\Motion\Motion;
+use Core\Motion\Station;
+use Core\Motion\StationTime;
+use Core\Motion\StationTimes;
+use Core\Trace\Foot;
+use Core\Trace\Series;
+use Core\Trace\Stance;
+use Core\Trace\Trace;
+
+/**
+ * One swing as one place in a sitting shows it, where some cases are shown twice: on a clock of its own that begins
+ * elsewhere, sampled between the samples, with the stance drawn a little beside where it was. No field of two
+ * renditions of the same swing need be equal; their curves and pictures are as alike as before.
+ *
+ * Nothing is measured from a rendition. What a reader marks on it is carried back to the recording's clock exactly,
+ * to a ten-thousandth of a second, which is what is stored.
+ */
+final readonly class Rendition
+{
+    /** Times are kept in these parts of a second, s. */
+    private const GRID = 1e-4;
+
+    /** How far ahead of address, and after the finish, a rendition begins and ends: least and most, s. */
+    private const AHEAD = [0.20, 0.60];
+
+    private const AFTER = [0.10, 0.50];
+
+    /** Stations stand on a grid of the rendition's own, s. */
+    private const STATIONS = 1 / 240;
+
+    /** Half-width by which a foot is drawn beside its place, and a size away from its own, mm; a flare, degrees. */
+    private const NUDGE_MM = 2.0;
+
+    private const NUDGE_DEG = 1.0;
+
+    /**
+     * @param  float  $start  where its clock's nought stands on the recording's clock, s
+     * @param  float  $end  of what is shown, on the recording's clock, s
+     * @param  list<float>  $nudges  twelve draws in −1 … 1
+     */
+    public function __construct(public float $start, public float $end, public array $nudges)
+    {
+    }
+
+    /** Of a recording that runs from $t0 to $end, s, with the stations found in it. */
+    public static function draw(Chance $chance, float $t0, float $end, StationTimes $stations): self
+    {
+        $pick = static fn (float $low, float $high): float => self::GRID * round(($low + ($high - $low) * $chance->uniform()) / self::GRID);
+        $address = $stations->t(Station::Address) ?? $t0 + 0.3;
+        $finish = $stations->t(Station::Finish) ?? $end - 0.2;
+        $from = max($t0, $address - self::AHEAD[1]);
+        $to = min($end, $finish + self::AFTER[1]);
+        $start = $pick($from, max($from, $address - self::AHEAD[0]));
+        $stop = $pick(min($to, $finish + self::AFTER[0]), $to);
+
+        return new self(round(max($start, $t0), 4), round(min($stop, $end), 4), array_map(static fn (): float => round(2.0 * $chance->uniform() - 1.0, 3), range(1, 12)));
+    }
+
+    /** A time on the recording's clock from one on this clock, s. */
+    public function toRecording(float $t): float
+    {
+        return round($t + $this->start, 4);
+    }
+
+    public function fromRecording(float $t): float
+    {
+        return round($t - $this->start, 4);
+    }
+
+    public function duration(): float
+    {
+        return $this->end - $this->start;
+    }
+
+    /** Sampled anew at the same rate from its own nought on; a sample beside a missing one is missing. */
+    public function trace(Trace $trace): Trace
+    {
+        $channels = array_map(fn (array $v): array => $this->sampled(new Series($trace->rateHz, $v, $trace->t0)), $trace->channels);
+
+        return new Trace($trace->device, $trace->rateHz, $channels, $trace->stance, $trace->massKg, 0.0, $trace->clockJitterS);
+    }
+
+    /** The same for body points, which are moved by a millimetre or two as a whole. */
+    public function motion(Motion $motion): Motion
+    {
+        $shift = [self::NUDGE_MM * $this->nudges[10], self::NUDGE_MM * $this->nudges[11], 0.0];
+        $points = [];
+        foreach ($motion->points as $name => $axes) {
+            $moved = fn (int $axis): array => array_map(static fn (float $v): float => $v + $shift[$axis], $this->sampled(new Series($motion->rateHz, $axes[$axis], $motion->t0)));
+            $points[$name] = [$moved(0), $moved(1), $moved(2)];
+        }
+
+        return new Motion($motion->rateHz, $points, 0.0, $motion->view);
+    }
+
+    public function stations(StationTimes $stations): StationTimes
+    {
+        $times = [];
+        $last = -1.0;
+        foreach ($stations->all() as $code => $time) {
+            $t = max($last + self::STATIONS, self::STATIONS * round(($time->t - $this->start) / self::STATIONS));
+            if ($t >= 0.0 && $t <= $this->duration()) {
+                $times[$code] = new StationTime($t, $time->uncertainty, $time->source);
+                $last = $t;
+            }
+        }
+
+        return StationTimes::of($times);
+    }
+
+    public function stance(Stance $stance): Stance
+    {
+        return new Stance($this->foot($stance->lead, 0), $this->foot($stance->trail, 5));
+    }
+
+    /**
+     * Which frames of a filmed view are shown.
+     *
+     * @param  float  $firstAt  when the film's first frame was taken, on the recording's clock, s
+     * @param  float  $rate  frames a second of the recording's clock
+     * @return array{int, int} first and last
+     */
+    public function frames(float $firstAt, float $rate, int $frames): array
+    {
+        $first = max(0, (int) ceil(($this->start - $firstAt) * $rate - 1e-6));
+        $last = min($frames - 1, (int) floor(($this->end - $firstAt) * $rate + 1e-6));
+
+        return [min($first, max(0, $frames - 2)), max($last, min($first + 1, $frames - 1))];
+    }
+
+    /** @return list<float> */
+    private function sampled(Series $series): array
+    {
+        $out = [];
+        for ($i = 0, $n = (int) floor($this->duration() * $series->rateHz + 1e-6); $i <= $n; $i++) {
+            $out[] = $series->at($this->start + $i / $series->rateHz) ?? NAN;
+        }
+
+        return $out;
+    }
+
+    private function foot(Foot $foot, int $at): Foot
+    {
+        [$x, $y, $length, $width, $flare] = array_slice($this->nudges, $at, 5);
+
+        return new Foot(
+            round($foot->xMm + self::NUDGE_MM * $x, 1), round($foot->yMm + self::NUDGE_MM * $y, 1), round($foot->lengthMm + self::NUDGE_MM * $length, 1),
+            round($foot->widthMm + self::NUDGE_MM * $width, 1), $foot->flareDeg === null ? null : round($foot->flareDeg + self::NUDGE_DEG * $flare, 1),
+        );
+    }
+}

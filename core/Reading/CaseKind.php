@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Reading;
+
+/** What is put before a reader as one case. */
+enum CaseKind: string
+{
+    case Single = 'single';
+    case Series = 'series';
+    case Pair = 'pair';
+}

@@ -1,0 +1,125 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Sight;
+
+use Core\Reading\Stage;
+
+/**
+ * What a person may see now, and why not the rest. The only place where this is decided: every page, file, figure and
+ * policy asks here. The rules are the rows of a table; the first that fits counts.
+ */
+final readonly class Sight
+{
+    /** @param  list<Thing>  $things */
+    private function __construct(private array $things, public ?Why $why)
+    {
+    }
+
+    public static function nothing(Why $why): self
+    {
+        return new self([], $why);
+    }
+
+    /** Of a recording anywhere but on the person's own sheet of it. */
+    public static function ofRecording(Standing $s): self
+    {
+        return match (true) {
+            ! $s->consents => self::nothing(Why::Consent),
+            ! $s->held => self::nothing(Why::Erased),
+            $s->hiddenBy() !== null => self::nothing($s->hiddenBy()),
+            $s->leads => self::these(Thing::Film, Thing::Trace, Thing::Context, Thing::Flight, Thing::Numbers),
+            $s->isPublished() => self::these(Thing::Film, Thing::Trace, Thing::Context, Thing::Flight, Thing::Numbers, Thing::Key, Thing::Calls),
+            default => self::nothing(Why::NotTheirs),
+        };
+    }
+
+    /**
+     * Of a recording in what one sitting came to: its key and its calls. A head coach sees a panel's after closing and
+     * a staff round's after publishing; whoever had a seat in it, without names, after publishing.
+     */
+    public static function ofResult(Standing $s, int $sitting, SittingKind $kind, SittingState $state): self
+    {
+        $of = self::ofRecording($s);
+        if ($of->things === []) {
+            return $of;
+        }
+        $there = array_filter($s->places, static fn (Place $p): bool => $p->sitting === $sitting && $p->isPublished()) !== [];
+
+        return match (true) {
+            $s->leads && ($state === SittingState::Published || ($kind->makesKey() && $state === SittingState::Closed)) => self::these(...Thing::cases()),
+            $s->leads => $of,
+            $there => self::these(...array_filter(Thing::cases(), static fn (Thing $t): bool => $t !== Thing::Names)),
+            default => self::nothing(Why::NotTheirs),
+        };
+    }
+
+    /** On the person's own sheet of a case; the standing is to any one of its swings. */
+    public static function ofReading(Standing $s, Turn $turn): self
+    {
+        $shown = [...($turn->film ? [Thing::Film] : []), ...($turn->trace ? [Thing::Trace] : []), Thing::Context];
+
+        return match (true) {
+            ! $s->consents => self::nothing(Why::Consent),
+            ! $s->held => self::nothing(Why::Erased),
+            $turn->withdrawn => self::nothing(Why::NotTheirs),
+            ! $turn->begun => self::nothing(Why::TooSoon),
+            $turn->stage === Stage::Blind && ! $turn->handedIn => self::these(...$shown),
+            $turn->repeats && $turn->left > 0 => self::nothing(Why::Others),
+            $turn->stage === Stage::Blind => self::these(...$shown),
+            $s->hiddenBy() === Why::Awaited => self::nothing(Why::Awaited),
+            default => self::these(...$shown, ...[Thing::Flight, Thing::Numbers]),
+        };
+    }
+
+    /**
+     * Of what is made from several: what may be seen of every one of them.
+     *
+     * @param  iterable<self>  $sights
+     */
+    public static function ofAll(iterable $sights): self
+    {
+        $things = Thing::cases();
+        $why = null;
+        foreach ($sights as $sight) {
+            $things = array_values(array_filter($things, $sight->shows(...)));
+            $why ??= $sight->why;
+        }
+
+        return new self($things, $things === [] ? $why ?? Why::NotTheirs : null);
+    }
+
+    /**
+     * Why a figure made from several recordings is withheld whole: one of them is hidden, and what the others lack would
+     * tell it. Null where none is. A consent that ended takes no published figure away.
+     *
+     * @param  iterable<Standing>  $standings
+     */
+    public static function withholds(iterable $standings): ?Why
+    {
+        foreach ($standings as $standing) {
+            $why = $standing->hiddenBy();
+            if ($why !== null && $why->spoilsFigures()) {
+                return $why;
+            }
+        }
+
+        return null;
+    }
+
+    public function shows(Thing $thing): bool
+    {
+        return in_array($thing, $this->things, true);
+    }
+
+    public function isNothing(): bool
+    {
+        return $this->things === [];
+    }
+
+    private static function these(Thing ...$things): self
+    {
+        return new self(array_values($things), null);
+    }
+}

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Sight;
+
+/** How a person stands to one recording: what consent covers, what the person is, and every place it has for them. */
+final readonly class Standing
+{
+    /**
+     * @param  bool  $consents  whether the golfer's consent covers this use today
+     * @param  bool  $held  whether film and trace are held, and not erased
+     * @param  bool  $leads  whether the person is a head coach
+     * @param  list<Place>  $places  in sittings where the person has a seat
+     */
+    public function __construct(public bool $consents, public bool $held, public bool $leads, public array $places = [])
+    {
+    }
+
+    /** The strongest reason for which it is to be seen on the own sheet only; null where none is. */
+    public function hiddenBy(): ?Why
+    {
+        $found = null;
+        foreach ($this->places as $place) {
+            $why = $place->hides();
+            if ($why === Why::Awaited) {
+                return $why;
+            }
+            $found = $why ?? $found;
+        }
+
+        return $found;
+    }
+
+    public function isPublished(): bool
+    {
+        foreach ($this->places as $place) {
+            if ($place->isPublished()) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+}

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Sight;
+
+use Core\Reading\Stage;
+
+/** Where somebody's own reading stands in its sitting. */
+final readonly class Turn
+{
+    /**
+     * @param  bool  $film  whether the reading's arm shows film
+     * @param  bool  $trace  whether it shows the trace
+     * @param  bool  $repeats  whether the sitting asks about some of its cases twice
+     * @param  int  $left  blind readings that this person has still to hand in there, in whichever part
+     * @param  bool  $begun  whether the reading's part has begun for this person
+     */
+    public function __construct(
+        public Stage $stage,
+        public bool $handedIn,
+        public bool $film,
+        public bool $trace,
+        public bool $repeats = false,
+        public int $left = 0,
+        public bool $begun = true,
+        public bool $withdrawn = false,
+    ) {
+    }
+}

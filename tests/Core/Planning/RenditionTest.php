@@ -1,0 +1,51 @@
+<?php
+
+use Core\Chance\Chance;
+use Core\Motion\Station;
+use Core\Planning\Rendition;
+use Core\Simulation\GolferSpec;
+use Core\Simulation\Swing;
+use Core\Trace\DeviceClass;
+
+it('shows the same swing by another clock: curves agree, no sample need', function () {
+    $swing = Swing::of(new GolferSpec('rendered', device: DeviceClass::Mat));
+    $trace = $swing->trace;
+    $end = $trace->t0 + $trace->duration();
+    $twice = [];
+    for ($i = 0; $i < 20; $i++) {
+        $r = Rendition::draw(new Chance("rendition $i"), $trace->t0, $end, $swing->stations);
+        $shown = $r->trace($trace);
+        expect($r->start)->toBeGreaterThanOrEqual($trace->t0)->and($r->end)->toBeLessThanOrEqual($end)->and($r->start)->toBeLessThan($swing->stations->t(Station::Address))->and($r->end)->toBeGreaterThan($swing->stations->t(Station::Finish))
+            ->and($shown->t0)->toBe(0.0)->and($shown->samples())->toBeLessThan($trace->samples());
+        foreach ([0.3, 0.8, 1.3] as $t) {
+            expect($shown->leadShare()->at($t))->toEqualWithDelta($trace->leadShare()->at($t + $r->start), 3.0);
+        }
+        $stations = $r->stations($swing->stations);
+        expect(array_keys($stations->all()))->toBe(array_keys($swing->stations->all()));
+        foreach ($stations->all() as $code => $time) {
+            expect($time->t + $r->start)->toEqualWithDelta($swing->stations->all()[$code]->t, 0.0045);
+        }
+        expect($r->stance($trace->stance)->lead->xMm)->toEqualWithDelta($trace->stance->lead->xMm, 2.05);
+        $twice[] = json_encode([$shown->samples(), $r->duration(), array_slice($shown->channels['lead_pct'], 0, 5)]);
+    }
+    expect(count(array_unique($twice)))->toBe(20);
+});
+
+it('carries times there and back exactly', function () {
+    $r = Rendition::draw(new Chance('exact'), 0.0, 3.0, stations());
+    for ($i = 0; $i <= 20_000; $i += 7) {
+        $t = round($i / 10_000, 4);
+        expect($r->fromRecording($r->toRecording($t)))->toBe($t);
+    }
+});
+
+it('draws within a recording that has no stations, and one that is hardly longer than the swing', function () {
+    foreach ([[stations(['AD' => 0.05, 'FI' => 2.95]), 0.0, 3.0], [Core\Motion\StationTimes::of([]), 0.2, 1.0]] as [$stations, $t0, $end]) {
+        for ($i = 0; $i < 50; $i++) {
+            $r = Rendition::draw(new Chance("short $i"), $t0, $end, $stations);
+            expect($r->start)->toBeGreaterThanOrEqual($t0)->and($r->end)->toBeLessThanOrEqual($end)->and($r->duration())->toBeGreaterThan(0.1);
+            [$first, $last] = $r->frames(0.1, 120.0, 200);
+            expect($first)->toBeGreaterThanOrEqual(0)->and($last)->toBeGreaterThan($first)->and($last)->toBeLessThan(200);
+        }
+    }
+});
