@@ -77,6 +77,8 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/rounds/{round}/close', [RoundController::class, 'close'])->name('rounds.close');
         Route::post('/rounds/{round}/publish', [RoundController::class, 'publish'])->name('rounds.publish');
         Route::post('/panel/entries/{entry}/ruling', [PanelController::class, 'rule'])->name('panel.rule')->can('rule', 'entry');
+        Route::get('/bench/{recording}/remove', [BenchController::class, 'remove'])->name('bench.remove')->can('update', 'recording');
+        Route::delete('/bench/{recording}', [BenchController::class, 'erase'])->name('bench.erase')->can('update', 'recording');
         Route::post('/bench/{recording}/stations', [BenchController::class, 'mark'])->name('bench.mark')->can('update', 'recording');
         Route::post('/bench/{recording}/clock', [BenchController::class, 'clock'])->name('bench.clock')->can('update', 'recording');
         Route::get('/capture', [CaptureController::class, 'index'])->name('capture');

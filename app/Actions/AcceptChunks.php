@@ -6,6 +6,8 @@ namespace App\Actions;
 
 use App\Models\CaptureChunk;
 use App\Models\CaptureSession;
+use Core\CoreException;
+use Core\Trace\Limits;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 
@@ -43,6 +45,13 @@ final readonly class AcceptChunks
                     foreach ($row as $v) {
                         $flat[] = $v === null ? NAN : (float) $v;
                     }
+                }
+                try {
+                    foreach ($session->channels as $i => $name) {
+                        Limits::check(array_values(array_filter($flat, static fn (int $at): bool => $at % $width === $i, ARRAY_FILTER_USE_KEY)), Limits::ofChannel($name), "chunk {$chunk['seq']}, $name,");
+                    }
+                } catch (CoreException $e) {
+                    throw new ActionException($e->getMessage());
                 }
                 $checksum = hash('sha256', $chunk['first_sample'].'|'.pack('g*', ...$flat));
                 $known = CaptureChunk::query()->where(['capture_session_id' => $session->id, 'seq' => $chunk['seq']])->first(['id', 'checksum']);

@@ -79,6 +79,6 @@ final readonly class ComputeResult
 
     public function isCurrent(Sitting $round, ?SittingResult $kept): bool
     {
-        return $kept !== null && $kept->core_version === Version::CURRENT && isset($kept->results['arms']) && $kept->inputs_checksum === RoundRatings::of($round, $this->codebooks)->checksum;
+        return $kept !== null && $round->erasedAt() !== null || $kept !== null && $kept->core_version === Version::CURRENT && isset($kept->results['arms']) && $kept->inputs_checksum === RoundRatings::of($round, $this->codebooks)->checksum;
     }
 }

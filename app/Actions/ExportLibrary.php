@@ -8,6 +8,7 @@ use App\Models\Consent;
 use App\Models\Golfer;
 use App\Models\Motion;
 use App\Models\Recording;
+use Core\CoreException;
 use Core\Format\ImportedRecording;
 use Core\Format\RecordingBundle;
 use Core\Format\SideCar;
@@ -32,10 +33,11 @@ final readonly class ExportLibrary
 
     /**
      * @param  callable(int, int): void|null  $progress  done, of
+     * @return array{written: int, left_out: array<string, string>}  left_out: why, by recording
      *
      * @throws ActionException
      */
-    public function __invoke(string $path, ?callable $progress = null): int
+    public function __invoke(string $path, ?callable $progress = null): array
     {
         $zip = new ZipArchive;
         $new = $path.'.new';
@@ -44,17 +46,26 @@ final readonly class ExportLibrary
         }
         $golfers = Golfer::query()->consenting()->with('consents')->orderBy('id')->get();
         $tables = array_fill_keys(array_keys(self::TABLES), []);
+        $left = [];
         foreach ($golfers as $g) {
             $tables['golfers'][] = [$g->pseudonym, $g->handedness, $g->limits, $g->is_minor ? 'true' : 'false'];
             foreach ($g->consents->filter(static fn (Consent $c): bool => $c->isValid()) as $c) {
                 $tables['consents'][] = [$g->pseudonym, $c->scope, $c->given_on->toDateString(), $c->expires_on->toDateString(), $c->guardian];
             }
         }
-        $ids = Recording::query()->whereIn('golfer_id', $golfers->pluck('id'))->orderBy('id')->pluck('id');
+        $ids = Recording::query()->whereNull('erased_at')->whereIn('golfer_id', $golfers->pluck('id'))->orderBy('id')->pluck('id');
         foreach ($ids as $n => $id) {
             $r = Recording::query()->with(['golfer', 'channels', 'views', 'stations'])->findOrFail((int) $id);
             $name = "recordings/{$r->public_id}.json";
-            $zip->addFromString($name, self::bundle($r));
+            try {
+                $bundle = self::bundle($r);
+            } catch (CoreException $e) {
+                // One that is damaged is named and left out; the others go.
+                $left[$r->public_id] = $e->getMessage();
+
+                continue;
+            }
+            $zip->addFromString($name, $bundle);
             $tables['recordings'][] = [$r->public_id, $r->golfer->pseudonym, $r->club, $r->swing, $r->shape, $r->device_class, $r->device_name, $r->rate_hz, $r->samples, $r->mass_kg, $r->series, $r->is_cold ? 'true' : 'false', $r->film_offset_s, $r->film_drift_ppm, $r->checksum, $name];
             foreach ($r->stations as $s) {
                 $tables['stations'][] = [$r->public_id, $s->code, $s->t_s, $s->uncertainty_s, $s->source];
@@ -78,7 +89,7 @@ final readonly class ExportLibrary
             throw new ActionException("$path could not be finished: the disk may be full.");
         }
 
-        return $ids->count();
+        return ['written' => $ids->count() - count($left), 'left_out' => $left];
     }
 
     public static function bundle(Recording $r): string

@@ -8,7 +8,6 @@ use App\Models\AuditEntry;
 use App\Models\Call;
 use App\Models\Exposure;
 use App\Models\Reading;
-use App\Models\SittingCase;
 use App\Models\User;
 use App\Queries\Codebooks;
 use App\Sight\Onlookers;

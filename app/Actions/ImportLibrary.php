@@ -12,8 +12,10 @@ use Carbon\CarbonImmutable;
 use Core\CoreException;
 use Core\Format\CsvTable;
 use Core\Format\FormatException;
+use Core\Format\RatingsCsv;
 use Core\Format\RecordingBundle;
 use Core\Motion\Station;
+use Core\Trace\Limits;
 use Illuminate\Support\Facades\DB;
 use ZipArchive;
 
@@ -120,12 +122,12 @@ final readonly class ImportLibrary
         DB::transaction(function () use ($golfer, $in, $row, $text, $stations): void {
             $recording = $this->store->__invoke($golfer, [
                 'club' => $text('club') ?? 'not stated', 'swing' => $text('swing') ?? 'full', 'shape' => $text('shape'), 'device_name' => $text('device_name'), 'source' => 'archive', 'series' => $text('series'), 'is_cold' => $row['is_cold'] === 'true',
-                'film_offset_s' => (float) $row['film_offset_s'], 'film_drift_ppm' => (float) $row['film_drift_ppm'],
+                'film_offset_s' => self::number($row['film_offset_s'], 7200.0, 'film_offset_s'), 'film_drift_ppm' => self::number($row['film_drift_ppm'], 1e5, 'film_drift_ppm'),
             ], $in->trace, null, $in->views, false);
             foreach ($stations as $s) {
                 if (Station::tryFrom($s['code']) !== null && is_numeric($s['t_s']) && is_numeric($s['uncertainty_s'])) {
                     // Who marked by hand is not known here: it counts as what came with the file.
-                    StationMark::query()->updateOrCreate(['recording_id' => $recording->id, 'code' => $s['code'], 'source' => in_array($s['source'], ['motion', 'trace'], true) ? $s['source'] : 'file'], ['t_s' => (float) $s['t_s'], 'uncertainty_s' => (float) $s['uncertainty_s']]);
+                    StationMark::query()->updateOrCreate(['recording_id' => $recording->id, 'code' => $s['code'], 'source' => in_array($s['source'], ['motion', 'trace'], true) ? $s['source'] : 'file'], ['t_s' => self::number($s['t_s'], Limits::TIME_S, 't_s'), 'uncertainty_s' => self::number($s['uncertainty_s'], Limits::TIME_S, 'uncertainty_s')]);
                 }
             }
         });
@@ -147,6 +149,14 @@ final readonly class ImportLibrary
         } finally {
             fclose($stream);
         }
+    }
+
+    /** @throws ActionException */
+    private static function number(string $text, float $limit, string $name): float
+    {
+        $value = RatingsCsv::decimal($text);
+
+        return $value !== null && abs($value) <= $limit ? $value : throw new ActionException("$name is '".RatingsCsv::short($text)."', which is no number within its limits");
     }
 
     private function entry(ZipArchive $zip, string $name): string

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Models\MeasurementSet;
-use App\Models\Motion;
 use App\Models\Recording;
 use App\Models\StationMark;
 use App\Queries\AcademyNorms;

@@ -24,6 +24,7 @@ final readonly class MeasureWhatIsStale
     public function __invoke(): int
     {
         $version = $this->codebooks->document()->version();
+        /** @var list<Recording> $stale */
         $stale = Recording::query()->whereNull('erased_at')
             ->whereDoesntHave('measured', static fn ($q) => $q->where('core_version', Version::CURRENT)->where('codebook_version', $version))
             ->whereNotIn('id', Work::query()->where('kind', WorkKind::Measure)->where('created_at', '>', now()->subHour())->select('recording_id'))

@@ -162,6 +162,7 @@ final readonly class OpenRound
     private function keyFor(Sitting $round): KeyVersion
     {
         $asked = $round->cases()->pluck('case_id')->unique();
+
         return KeyVersion::query()
             ->where('lens', $round->lens)
             ->whereHas('sitting', fn ($q) => $q->where('state', SittingState::Published))

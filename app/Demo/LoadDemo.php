@@ -20,7 +20,6 @@ use App\Models\Golfer;
 use App\Models\Reading;
 use App\Models\Recording;
 use App\Models\Sitting;
-use App\Models\SittingCase;
 use App\Models\User;
 use App\Works\Progress;
 use Core\Chance\Chance;

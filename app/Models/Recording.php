@@ -152,7 +152,7 @@ final class Recording extends Model
     {
         $channels = [];
         foreach ($this->channels as $channel) {
-            $channels[$channel->name] = $channel->samples;
+            $channels[$channel->name] = $channel->read();
         }
 
         return new Trace($this->deviceClass(), $this->rate_hz, $channels, $this->coreStance(), $this->mass_kg, $this->t0, $this->clock_jitter_s);

@@ -16,6 +16,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasManyThrough;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
 
 /**
  * A number of cases put before a number of people: a panel study, a staff round.
@@ -110,6 +111,15 @@ final class Sitting extends Model
     public function isPanel(): bool
     {
         return $this->kind->makesKey();
+    }
+
+    /** When inputs of what it came to were last erased; what was made from them is kept and not made again. */
+    public function erasedAt(): ?Carbon
+    {
+        $at = DB::table('recordings')->join('case_swings', 'case_swings.recording_id', '=', 'recordings.id')->join('sitting_cases', 'sitting_cases.case_id', '=', 'case_swings.case_id')
+            ->where('sitting_cases.sitting_id', $this->id)->max('recordings.erased_at');
+
+        return is_string($at) ? Carbon::parse($at) : null;
     }
 
     /** Whether some of its cases are asked about twice. */

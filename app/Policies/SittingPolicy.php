@@ -6,7 +6,6 @@ namespace App\Policies;
 
 use App\Models\Sitting;
 use App\Models\User;
-use Core\Sight\Role;
 use Core\Sight\SittingState;
 
 final class SittingPolicy

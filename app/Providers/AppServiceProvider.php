@@ -13,6 +13,7 @@ use App\Sight\Onlookers;
 use App\Works\Works;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Foundation\Application;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Queue;
@@ -32,7 +33,9 @@ final class AppServiceProvider extends ServiceProvider
     public function boot(): void
     {
         // Facts about sight are those of one request.
-        $this->app->rebinding('request', static fn ($app) => $app->resolved(Onlookers::class) ? $app->make(Onlookers::class)->forget() : null);
+        /** @var Application $app */
+        $app = $this->app;
+        $app->rebinding('request', static fn (Application $app) => $app->resolved(Onlookers::class) ? $app->make(Onlookers::class)->forget() : null);
         Model::shouldBeStrict(config('app.env') !== 'production');
         RateLimiter::for('login', static fn (Request $request): array => [
             Limit::perMinute(8)->by(Str::lower((string) $request->input('email')).'|'.$request->ip()),

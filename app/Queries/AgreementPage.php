@@ -53,6 +53,7 @@ final class AgreementPage
 
         return [
             'round' => $round,
+            'erased' => $round->erasedAt(),
             'result' => $result,
             'figures' => $r,
             'codebook' => $this->codebooks->of($round),

@@ -7,12 +7,14 @@ namespace App\Queries;
 use App\Models\Recording;
 use App\Models\StationMark;
 use App\Models\User;
+use App\Works\WorkKind;
+use App\Works\Works;
 use Core\Motion\Station;
 
 /** One recording on the Bench: what was measured, what it says of each fault under a lens, the stations and clocks. */
 final class BenchPage
 {
-    public function __construct(private readonly MeasurementRows $rows, private readonly Codebooks $codebooks, private readonly SeriesSpreads $spreads)
+    public function __construct(private readonly MeasurementRows $rows, private readonly Codebooks $codebooks, private readonly SeriesSpreads $spreads, private readonly Works $works)
     {
     }
 
@@ -28,6 +30,7 @@ final class BenchPage
         return [
             'recording' => $recording,
             'measured' => $measured,
+            'anew' => $this->works->underWay(WorkKind::Measure, $recording) !== null,
             'rows' => $this->rows->of($measured, $codebook->lens, $this->spreads->of($series)),
             'verdicts' => $measured->faults[$lens],
             'codebook' => $codebook,

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Queries;
 
-use App\Models\Reading;
 use App\Models\Sitting;
 use Core\Reading\Stage;
 use Illuminate\Support\Facades\DB;

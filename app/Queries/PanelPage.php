@@ -32,7 +32,8 @@ final class PanelPage
             'codebook' => $this->codebooks->of($round),
             'cases' => $entries->groupBy('case_id')->map->keyBy('fault'),
             // A count over all of them would tell what is held back.
-            'grades' => $entries->count() === $all->count() ? $entries->countBy('grade') : null,
+            'grades' => $onlooker->withheld($round) === null ? $all->countBy('grade') : null,
+            'erased' => $round->erasedAt(),
             'unsettled' => $entries->filter(fn (KeyEntry $e): bool => $e->ruling !== null || in_array($e->grade, ['conflict', 'contested'], true))->sortBy(fn (KeyEntry $e): array => [$e->ruling !== null, $e->grade === 'contested', $e->id])->values(),
             'mayRule' => $user->can('rule', $round),
             'majority' => (float) config('academy.majority'),

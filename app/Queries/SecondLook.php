@@ -7,7 +7,6 @@ namespace App\Queries;
 use App\Models\CaseSwing;
 use App\Models\Reading;
 use App\Models\Recording;
-use App\Models\SittingCase;
 use Core\Measurement\Measure;
 use Core\Reading\CaseKind;
 use Core\Reading\Stage;

@@ -37,7 +37,7 @@ final class TodayPage
             ->get()->groupBy('sitting_id');
         $newestKeys = DB::table('key_versions')->selectRaw('max(id)')->groupBy('sitting_id');
         $unsettled = KeyEntry::query()->whereIn('key_version_id', $newestKeys)->whereNull('ruling')->whereIn('grade', ['conflict', 'contested'])
-                ->with(['recording.golfer', 'case.swings', 'keyVersion.sitting'])->orderBy('grade')->orderBy('id')->get();
+            ->with(['recording.golfer', 'case.swings', 'keyVersion.sitting'])->orderBy('grade')->orderBy('id')->get();
         $onlooker = $this->onlookers->of($user)->over($unsettled);
 
         return [

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Core\Motion;
 
 use Core\CoreException;
+use Core\Trace\Limits;
 use Core\Trace\Series;
 
 /**
@@ -18,6 +19,13 @@ final readonly class Motion
     {
         if ($points === []) {
             throw new CoreException('A motion needs at least one point.');
+        }
+        Limits::within($rateHz, ...[...Limits::RATE_HZ, 'the rate of the body points in Hz']);
+        Limits::within($t0, -Limits::TIME_S, Limits::TIME_S, 'the first frame\'s time in s');
+        foreach ($points as $name => $axes) {
+            foreach ($axes as $values) {
+                Limits::check($values, Limits::PLACE_MM, "point $name");
+            }
         }
     }
 

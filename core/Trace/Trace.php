@@ -38,6 +38,13 @@ final readonly class Trace
         if (count($lengths) !== 1 || $lengths[0] < 2) {
             throw new CoreException('All channels need the same number of samples, at least two.');
         }
+        Limits::within($rateHz, ...[...Limits::RATE_HZ, 'the sampling rate in Hz']);
+        Limits::within($t0, -Limits::TIME_S, Limits::TIME_S, 'the first sample\'s time in s');
+        $massKg === null || Limits::within($massKg, ...[...Limits::MASS_KG, 'the mass in kg']);
+        $clockJitterS === null || Limits::within($clockJitterS, 0.0, Limits::TIME_S, 'the jitter of the clock in s');
+        foreach ($channels as $name => $values) {
+            Limits::check($values, Limits::ofChannel($name), "channel $name");
+        }
     }
 
     /** The part between two times, so that a long recording costs no more than the swing in it. */

@@ -11,6 +11,7 @@
         $span = fn ($f, $scale = 1, $digits = 2) => ($f['estimate'] ?? null) === null ? $f['reason'] : ($f['low'] === null ? 'no interval' : number_format($scale * $f['low'], $digits).' to '.number_format($scale * $f['high'], $digits));
         $pct = fn ($f) => ($f['estimate'] ?? null) === null ? '–' : round(100 * $f['estimate']).' %';
     @endphp
+    @if($erased)<p class="notice small">Inputs erased {{ $erased->timezone(config('academy.zone'))->format('j F Y') }}: what was worked out before stands, and is not worked out again.</p>@endif
     <div style="display: flex; justify-content: space-between; gap: 1rem; flex-wrap: wrap; align-items: baseline">
         <h1>@if(! $study) No reading was handed in in this round @elseif($open) {{ $worst ? 'The staff agree least on “'.$codebook->faults[$worst['item']]->name.'”' : 'Agreement' }} @else How your calls stood in the {{ $round->name }} @endif</h1>
         @if($open && $study)<a class="act second" href="{{ route('debrief.first', $round) }}">Debrief, case by case</a>@endif

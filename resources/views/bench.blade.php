@@ -12,6 +12,7 @@
         </section>
         <aside class="side" aria-label="What was measured">
             <x-notices />
+            @if($anew)<p class="notice small" data-waits="{{ route('bench.state', $recording, false) }}" role="status">It is being measured anew; what stands here is from before.</p><script type="module" src="/js/work.js"></script>@endif
             <form method="get" action="{{ route('bench.beside', $recording) }}" class="beside"><label class="only-heard" for="other">Another recording</label><select id="other" name="other">@foreach($candidates as $c)<option value="{{ $c->public_id }}">{{ $c->golfer->pseudonym }}, {{ $c->club }}{{ $c->series ? ', '.$c->series : '' }}{{ $c->is_cold ? ', cold' : '' }}</option>@endforeach</select><button class="act second">put beside</button></form>
             <button class="plain small keys-button" type="button" data-do="help">keys <kbd>?</kbd></button>
             @foreach($measured->quality as $q)
@@ -87,6 +88,7 @@
                 @endif
             @endif
             @include('partials.films')
+            @if($mayMark)<p class="small"><a href="{{ route('bench.remove', $recording) }}">Take this recording away …</a></p>@endif
             <h2>Keep in mind</h2>
             <p class="small quiet">Pressure is not mass: a golfer can press hard on a foot the body is not over. One swing is not a golfer. Before any drill: warm up, clear the space, stop on pain; injury, dizziness or balance problems go to a physician or physiotherapist; minors only with a guardian's consent and under the academy's safeguarding rules. This is teaching help, not medical advice; the academy's own rules and licensed professionals take precedence.</p>
         </aside>

@@ -3,6 +3,7 @@
     @elseif($key === null)<h1>The key is being made</h1>
     @else<h1>The panel agrees on {{ $grades->sum() - ($grades['contested'] ?? 0) }} of {{ $grades->sum() }} questions, and the measurement bears out {{ $grades['verified'] ?? 0 }} of them</h1>@endif
     <p class="quiet" style="margin: 0.3rem 0 0.8rem">{{ $round->name }} · {{ $members }} members, each alone and blind · a label needs {{ round(100 * $majority) }} % of those who could tell, {{ $able }} of them at least @if($key) · key version {{ $key->number }}@if($key->frozen_at), frozen {{ $key->frozen_at->timezone(config('academy.zone'))->format('j M Y') }}@endif @endif</p>
+    @if($erased)<p class="notice small">Inputs erased {{ $erased->timezone(config('academy.zone'))->format('j F Y') }}: what was worked out before stands, and is not worked out again.</p>@endif
     @if($grades)<div class="tiles">
         @foreach(\Core\Consensus\Grade::cases() as $grade)<div><b>{{ $grades[$grade->value] ?? 0 }}</b><x-grade :grade="$grade->value" /><div class="small quiet" style="max-width: 13rem">{{ $grade->says() }}</div></div>@endforeach
     </div>@endif

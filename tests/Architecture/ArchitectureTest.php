@@ -1,6 +1,6 @@
 <?php
 
-$rooms = ['Trace', 'Motion', 'Film', 'Measurement', 'Codebook', 'Reading', 'Consensus', 'Agreement', 'Training', 'Planning'];
+$rooms = ['Chance', 'Trace', 'Motion', 'Film', 'Measurement', 'Codebook', 'Reading', 'Sight', 'Consensus', 'Agreement', 'Training', 'Planning'];
 
 /** @return array<string, list<string>> by file, the Core rooms and other namespaces it uses */
 function usesOf(string $directory): array
@@ -53,6 +53,16 @@ it('has strict types, final or readonly classes and no clock, I/O or global chan
             ->not->toMatch('/\bnew \\\\?DateTime/', $file);
         if (preg_match('/^(abstract )?class /m', $code) === 1) {
             expect(basename($file))->toBe('CoreException.php');
+        }
+    }
+});
+
+it('decides in one room what may be seen', function () {
+    foreach (['app/Policies', 'app/Queries', 'app/Http', 'resources/views'] as $directory) {
+        foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator(dirname(__DIR__, 2).'/'.$directory, FilesystemIterator::SKIP_DOTS)) as $file) {
+            $code = (string) file_get_contents($file->getPathname());
+            // Consent, seats and hand-ins are facts for Core\\Sight; nobody else weighs them to show or hide.
+            expect(preg_match('/isConsenting|viewableBy|awaitsABlind|comesTooSoon|->isValid\(\)/', $code))->toBe(0, $file->getPathname());
         }
     }
 });

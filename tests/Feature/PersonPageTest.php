@@ -1,13 +1,12 @@
 <?php
 
 use App\Actions\ComputeResult;
-use App\Sight\Onlookers;
 use App\Models\Call;
 use App\Models\Reading;
 use App\Models\Sitting;
-use App\Models\SittingCase;
 use App\Models\User;
 use App\Queries\PersonPage;
+use App\Sight\Onlookers;
 use Core\Reading\CaseKind;
 use Illuminate\Support\Facades\DB;
 

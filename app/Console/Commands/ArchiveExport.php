@@ -31,7 +31,10 @@ final class ArchiveExport extends Command
             return self::FAILURE;
         }
         $this->newLine();
-        $this->line("$n recordings written");
+        $this->line("{$n['written']} recordings written");
+        foreach ($n['left_out'] as $id => $why) {
+            $this->line("left out: $id. $why");
+        }
 
         return self::SUCCESS;
     }

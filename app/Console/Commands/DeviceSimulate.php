@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Console\TextOptions;
-use Core\CoreException;
 use Core\Chance\Chance;
+use Core\CoreException;
 use Core\Simulation\GolferSpec;
 use Core\Simulation\Plant;
 use Core\Simulation\Swing;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\ActionException;
+use App\Actions\EraseRecording;
 use App\Actions\MarkStation;
 use App\Actions\SetFilmClock;
 use App\Http\Requests\ClockRequest;
@@ -14,6 +15,7 @@ use App\Queries\BenchPage;
 use App\Queries\Codebooks;
 use App\Queries\Comparison;
 use App\Queries\EvidencePayload;
+use App\Queries\RemovalPage;
 use App\Queries\VerdictCurves;
 use App\Sight\Onlookers;
 use App\Works\WorkKind;
@@ -100,6 +102,18 @@ final class BenchController extends Controller
         }
 
         return redirect()->route('bench', $recording)->with('done', sprintf('The film’s clock now stands %+.1f ms to the trace’s, ± %.1f ms, by %s; drift %.0f parts per million.', 1000 * $match->offsetS, 1000 * $match->uncertaintyS, $match->by, $recording->fresh()->film_drift_ppm ?? 0.0));
+    }
+
+    public function remove(Recording $recording, RemovalPage $page): Page
+    {
+        return view('remove', $page->of($recording));
+    }
+
+    public function erase(Recording $recording, EraseRecording $erase): RedirectResponse
+    {
+        return redirect()->route('shelf')->with('done', $erase($recording, $this->user())
+            ? 'Its film, trace and measures are gone. What was said of it stays, marked.'
+            : 'It is gone.');
     }
 
     private static function lens(Request $request, Codebooks $codebooks): string

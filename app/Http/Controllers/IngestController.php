@@ -26,8 +26,8 @@ final class IngestController extends Controller
             'channels.*' => ['string', 'distinct', 'regex:/^[a-z_]{2,40}$/'],
             'mass_kg' => ['nullable', 'numeric', 'between:20,250'],
             'stance' => ['nullable', 'array'],
-            'stance.lead_foot.x_mm' => ['required_with:stance', 'numeric'],
-            'stance.trail_foot.x_mm' => ['required_with:stance', 'numeric', 'lt:stance.lead_foot.x_mm'],
+            'stance.lead_foot.x_mm' => ['required_with:stance', 'numeric', 'between:-2000,2000'],
+            'stance.trail_foot.x_mm' => ['required_with:stance', 'numeric', 'between:-2000,2000', 'lt:stance.lead_foot.x_mm'],
         ]);
         $missing = array_diff(DeviceClass::from($data['class'])->channels(), $data['channels']);
         if ($missing !== []) {
@@ -48,7 +48,7 @@ final class IngestController extends Controller
             'chunks' => ['required', 'array', 'max:40'],
             'chunks.*.seq' => ['required', 'integer', 'between:0,4000000000'],
             'chunks.*.first_sample' => ['required', 'integer', 'between:0,4000000000'],
-            'chunks.*.device_s' => ['required', 'numeric'],
+            'chunks.*.device_s' => ['required', 'numeric', 'between:-1e12,1e12'],
             'chunks.*.samples' => ['required', 'array', 'max:5000'],
         ]);
         $chunks = [];

@@ -7,7 +7,6 @@ namespace App\Http\Controllers;
 use App\Actions\RuleOnEntry;
 use App\Models\KeyEntry;
 use App\Models\Sitting;
-use App\Models\User;
 use App\Queries\PanelPage;
 use Core\Sight\Role;
 use Core\Sight\SittingKind;

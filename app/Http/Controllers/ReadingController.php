@@ -11,7 +11,6 @@ use App\Http\Requests\ChangesRequest;
 use App\Models\Call;
 use App\Models\CaseSwing;
 use App\Models\Reading;
-use App\Models\SittingCase;
 use App\Queries\Codebooks;
 use App\Queries\EvidencePayload;
 use App\Queries\ReadingSwing;

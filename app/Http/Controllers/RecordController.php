@@ -8,7 +8,6 @@ use App\Models\AuditEntry;
 use App\Models\Recording;
 use App\Sight\Onlookers;
 use Illuminate\Contracts\View\View;
-use Illuminate\Support\Facades\DB;
 
 final class RecordController extends Controller
 {
@@ -18,7 +17,7 @@ final class RecordController extends Controller
         $hidden = Recording::query()->whereKey($onlookers->of($this->user())->hidden())->pluck('public_id')->all();
 
         return view('record', ['entries' => AuditEntry::query()->with('user')
-            ->when($hidden !== [], static fn ($q) => $q->whereNotIn(DB::raw("coalesce(details->>'recording', '')"), $hidden)
+            ->when($hidden !== [], static fn ($q) => $q->where(static fn ($q) => $q->whereNull('details->recording')->orWhereNotIn('details->recording', $hidden))
                 ->where(static fn ($q) => collect($hidden)->each(static fn (string $id) => $q->where('subject', 'not like', "%$id%"))))
             ->orderByDesc('created_at')->orderByDesc('id')->paginate(60)]);
     }

@@ -11,7 +11,6 @@ use App\Actions\PlanRound;
 use App\Actions\PublishRound;
 use App\Http\Requests\RoundRequest;
 use App\Models\CaseSwing;
-use App\Models\Reading;
 use App\Models\Recording;
 use App\Models\Sitting;
 use App\Models\SittingCase;

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Models\User;
 use App\Queries\TodayPage;
 use Core\Sight\Role;
 use Illuminate\Contracts\View\View;

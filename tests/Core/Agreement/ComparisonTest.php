@@ -10,8 +10,8 @@ use Core\Agreement\ItemTable;
 use Core\Agreement\RankAgreement;
 use Core\Agreement\SetDistance;
 use Core\Agreement\Weights;
-use Core\CoreException;
 use Core\Chance\Chance;
+use Core\CoreException;
 
 function share(): Closure
 {

@@ -10,8 +10,8 @@ use Core\Agreement\RatingSet;
 use Core\Agreement\Scale;
 use Core\Agreement\Study;
 use Core\Agreement\StudyOptions;
-use Core\CoreException;
 use Core\Chance\Chance;
+use Core\CoreException;
 
 /** Two raters' timings of the same moment, ms. @return array{list<float>, list<float>} */
 function timings(Chance $c, int $n, float $bias = 4.0, float $noise = 8.0): array

@@ -1,5 +1,6 @@
 <?php
 
+use Core\Chance\Chance;
 use Core\Codebook\Codebook;
 use Core\Codebook\Rule;
 use Core\Codebook\Truth;
@@ -9,7 +10,6 @@ use Core\Measurement\Measure;
 use Core\Measurement\Measured;
 use Core\Measurement\Measurements;
 use Core\Motion\Station;
-use Core\Chance\Chance;
 
 /** Measurements drawn at random over the range each can take; some missing, some censored. */
 function drawn(Chance $c): Measurements

@@ -1,17 +1,17 @@
 <?php
 
+use Core\Chance\Chance;
 use Core\Codebook\Codebook;
 use Core\Codebook\CodebookDocument;
+use Core\Codebook\Observability;
 use Core\Codebook\Rule;
 use Core\Codebook\Shown;
-use Core\Codebook\Observability;
 use Core\Codebook\Truth;
 use Core\Codebook\Verdict;
 use Core\Measurement\Measure;
 use Core\Measurement\Measured;
 use Core\Measurement\Measurements;
 use Core\Motion\Station;
-use Core\Chance\Chance;
 use Core\Trace\DeviceClass;
 
 /** Values drawn about the thresholds that the rules of a codebook speak of, some missing. */

@@ -1,9 +1,9 @@
 <?php
 
 use Core\Codebook\Codebook;
+use Core\Codebook\Observability;
 use Core\Codebook\Rule;
 use Core\Codebook\Shown;
-use Core\Codebook\Observability;
 use Core\Codebook\Truth;
 use Core\Codebook\Verdict;
 use Core\CoreException;

@@ -1,5 +1,6 @@
 <?php
 
+use Core\Chance\Chance;
 use Core\Format\CsvTable;
 use Core\Format\FormatException;
 use Core\Format\ImportSettings;
@@ -8,7 +9,6 @@ use Core\Format\RecordingReader;
 use Core\Format\SideCar;
 use Core\Format\TraceCsv;
 use Core\Motion\Handedness;
-use Core\Chance\Chance;
 use Core\Simulation\GolferSpec;
 use Core\Simulation\Swing;
 use Core\Trace\DeviceClass;

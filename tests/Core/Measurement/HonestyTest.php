@@ -1,5 +1,6 @@
 <?php
 
+use Core\Chance\Chance;
 use Core\Measurement\Evidence;
 use Core\Measurement\Measure;
 use Core\Measurement\Measured;
@@ -9,7 +10,6 @@ use Core\Motion\Handedness;
 use Core\Motion\Motion;
 use Core\Motion\StationTime;
 use Core\Motion\StationTimes;
-use Core\Chance\Chance;
 use Core\Simulation\GolferSpec;
 use Core\Simulation\Plant;
 use Core\Simulation\Swing;

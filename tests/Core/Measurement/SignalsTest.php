@@ -1,5 +1,6 @@
 <?php
 
+use Core\Chance\Chance;
 use Core\Measurement\Evidence;
 use Core\Measurement\Measure;
 use Core\Measurement\Norms;
@@ -7,7 +8,6 @@ use Core\Measurement\Signals;
 use Core\Measurement\SmoothSignal;
 use Core\Motion\Station;
 use Core\Motion\StationTime;
-use Core\Chance\Chance;
 use Core\Trace\DeviceClass;
 use Core\Trace\Series;
 use Core\Trace\Stance;

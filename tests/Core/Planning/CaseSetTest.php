@@ -1,9 +1,9 @@
 <?php
 
+use Core\Chance\Chance;
 use Core\CoreException;
 use Core\Planning\Candidate;
 use Core\Planning\CaseSet;
-use Core\Chance\Chance;
 
 /** @return list<Candidate> a shelf on which faults are rare, devices uneven and most cases easy */
 function shelf(int $n, string $seed = 'shelf'): array

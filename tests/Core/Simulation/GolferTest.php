@@ -1,5 +1,6 @@
 <?php
 
+use Core\Chance\Chance;
 use Core\Codebook\Codebook;
 use Core\Codebook\Shown;
 use Core\CoreException;
@@ -10,7 +11,6 @@ use Core\Motion\Handedness;
 use Core\Motion\Motion;
 use Core\Motion\View;
 use Core\Reading\Presence;
-use Core\Chance\Chance;
 use Core\Simulation\GolferSpec;
 use Core\Simulation\Plant;
 use Core\Simulation\Rater;

@@ -1,7 +1,7 @@
 <?php
 
-use Core\Simulation\Body;
 use Core\Chance\Chance;
+use Core\Simulation\Body;
 use Core\Simulation\GolferSpec;
 use Core\Simulation\Ground;
 use Core\Simulation\Instrument;
