@@ -46,7 +46,7 @@ final class Alpha
         }
         if ($perfect !== null) {
             $n = array_sum($perfect[1]);
-            $pe = array_sum(array_map(static fn (int $c): float => ($c / $n) ** 2, $perfect[1]));
+            $pe = array_sum(array_map(static fn (int $c): float => ((float) $c / $n) ** 2, $perfect[1]));
 
             return Figure::of(1.0, 0.0, Coefficients::perfectLow($perfect[0], $pe, $confidence), 1.0, 'perfect-agreement bound');
         }

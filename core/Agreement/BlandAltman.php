@@ -57,7 +57,7 @@ final readonly class BlandAltman
         if ($this->n < 2) {
             return Figure::undefined('fewer than two cases were measured by both');
         }
-        $se = $this->s * sqrt(1 / $this->n + 1.96 ** 2 / (2 * ($this->n - 1)));
+        $se = $this->s * sqrt(1.0 / $this->n + 1.96 ** 2 / (2 * ($this->n - 1)));
 
         return Figure::around($this->bias + $side * 1.96 * $this->s, $se, $this->confidence->t($this->n - 1), 'analytic', -INF, INF);
     }

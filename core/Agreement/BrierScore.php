@@ -67,11 +67,11 @@ final class BrierScore
         if ($this->n === 0) {
             return null;
         }
-        $base = array_sum(array_column($this->bins, 2)) / $this->n;
+        $base = (float) array_sum(array_column($this->bins, 2)) / $this->n;
         $reliability = $resolution = 0.0;
         foreach ($this->bins as [$p, $n, $true]) {
-            $reliability += $n * ($p - $true / $n) ** 2 / $this->n;
-            $resolution += $n * ($true / $n - $base) ** 2 / $this->n;
+            $reliability += (float) $n * ($p - (float) $true / $n) ** 2 / $this->n;
+            $resolution += (float) $n * ((float) $true / $n - $base) ** 2 / $this->n;
         }
 
         return ['reliability' => $reliability, 'resolution' => $resolution, 'uncertainty' => $base * (1 - $base)];
@@ -89,7 +89,7 @@ final class BrierScore
         $out = [];
         foreach ($bins as [$p, $n, $true]) {
             [$low, $high] = Wilson::interval($true, $n, $confidence);
-            $out[] = ['p' => $p, 'n' => $n, 'true' => $true, 'share' => $true / $n, 'low' => $low, 'high' => $high];
+            $out[] = ['p' => $p, 'n' => $n, 'true' => $true, 'share' => (float) $true / $n, 'low' => $low, 'high' => $high];
         }
 
         return $out;

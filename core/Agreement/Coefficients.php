@@ -141,7 +141,7 @@ final readonly class Coefficients
             for ($k = 0; $k < $q; $k++) {
                 $e += $weight[$k] * $t->counts[$u * $q + $k] / $r;
             }
-            $out[] = $t->units / $t->paired * ($a - $pe * $one) / (1 - $pe) - 2 * (1 - $kappa) * ($e - $pe) / (1 - $pe) - $kappa;
+            $out[] = (float) $t->units / $t->paired * ($a - $pe * $one) / (1 - $pe) - 2 * (1 - $kappa) * ($e - $pe) / (1 - $pe) - $kappa;
         }
 
         return [$pe, $out];
@@ -166,9 +166,9 @@ final readonly class Coefficients
                 }
             }
         }
-        $share = array_map(static fn (int $n): float => $n / $all, $share);
+        $share = array_map(static fn (int $n): float => (float) $n / $all, $share);
         $pe = array_sum(array_map(static fn (float $p): float => $p * $p, $share));
-        $mean = $all / $t->paired;
+        $mean = (float) $all / $t->paired;
         $identity = Weights::identity($q);
         $rows = [];
         $sum = 0.0;
@@ -184,7 +184,7 @@ final readonly class Coefficients
             }
         }
         $raw = $sum / $t->paired;
-        $pa = (1 - 1 / $all) * $raw + 1 / $all;
+        $pa = (1 - 1.0 / $all) * $raw + 1.0 / $all;
         $alpha = ($raw - $pe) / (1 - $pe);
 
         return [$pe, array_map(static fn (array $v): float => ($v[0] - $pa * $v[1] - $pe) / (1 - $pe) - 2 * (1 - $alpha) * ($v[2] - $pe * $v[1] - $pe) / (1 - $pe) - $alpha, $rows)];
@@ -213,7 +213,7 @@ final readonly class Coefficients
             $squares += $d * $d;
         }
 
-        return Figure::around($estimate, sqrt($c / ($c - 1) * $squares) / $n, $confidence->t($c - 1), 'analytic');
+        return Figure::around($estimate, sqrt((float) $c / ($c - 1) * $squares) / $n, $confidence->t($c - 1), 'analytic');
     }
 
     /**
@@ -233,6 +233,6 @@ final readonly class Coefficients
             return Figure::of($estimate, null, null, null, 'point');
         }
 
-        return Figure::around($estimate, sqrt(($n - 1) / $n * $squares), $confidence->t($n - 1), 'jackknife', $floor);
+        return Figure::around($estimate, sqrt((float) ($n - 1) / $n * $squares), $confidence->t($n - 1), 'jackknife', $floor);
     }
 }

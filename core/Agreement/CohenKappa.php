@@ -65,7 +65,7 @@ final readonly class CohenKappa
             return NAN;
         }
         if ($w === null) {
-            return ($n * $agreeing - $chance) / ($n * $n - $chance);
+            return (float) ($n * $agreeing - $chance) / (float) ($n * $n - $chance);
         }
         $observed = $expected = 0.0;
         for ($k = 0; $k < $q; $k++) {
@@ -84,12 +84,12 @@ final readonly class CohenKappa
         $n = $a + $b + $c + $d;
         $chance = ($a + $b) * ($a + $c) + ($c + $d) * ($b + $d);
 
-        return $n < 2 || $chance === $n * $n ? NAN : ($n * ($a + $d) - $chance) / ($n * $n - $chance);
+        return $n < 2 || $chance === $n * $n ? NAN : (float) ($n * ($a + $d) - $chance) / (float) ($n * $n - $chance);
     }
 
     public function agreement(): ?float
     {
-        return $this->n === 0 ? null : $this->agreeing / $this->n;
+        return $this->n === 0 ? null : (float) $this->agreeing / (float) $this->n;
     }
 
     public function kappa(): Figure
@@ -113,16 +113,16 @@ final readonly class CohenKappa
         $pe = 0.0;
         for ($k = 0; $k < $q; $k++) {
             for ($l = 0; $l < $q; $l++) {
-                $meanRow[$k] += $w[$k * $q + $l] * $columns[$l] / $n;
-                $meanColumn[$l] += $w[$k * $q + $l] * $rows[$k] / $n;
-                $pe += $w[$k * $q + $l] * $rows[$k] * $columns[$l] / $n / $n;
+                $meanRow[$k] += $w[$k * $q + $l] * (float) $columns[$l] / (float) $n;
+                $meanColumn[$l] += $w[$k * $q + $l] * (float) $rows[$k] / (float) $n;
+                $pe += $w[$k * $q + $l] * (float) $rows[$k] * (float) $columns[$l] / (float) $n / (float) $n;
             }
         }
         $sum = 0.0;
         foreach ($this->table as $i => $count) {
             if ($count > 0) {
                 $d = $w[$i] - ($meanRow[intdiv($i, $q)] + $meanColumn[$i % $q]) * (1 - $kappa);
-                $sum += $count / $n * $d * $d;
+                $sum += (float) $count / (float) $n * $d * $d;
             }
         }
         $se = sqrt(max(0.0, $sum - ($kappa - $pe * (1 - $kappa)) ** 2) / $n) / (1 - $pe);
@@ -139,22 +139,22 @@ final readonly class CohenKappa
         if ($this->n === 0 || $q < 2) {
             return Figure::undefined($this->n === 0 ? 'no case rated by both' : 'only one category occurs');
         }
-        $p = $this->agreeing / $this->n;
+        $p = (float) $this->agreeing / (float) $this->n;
         [$low, $high] = Wilson::interval($this->agreeing, $this->n, $this->confidence);
-        $scale = static fn (float $v): float => ($q * $v - 1) / ($q - 1);
+        $scale = static fn (float $v): float => ((float) $q * $v - 1.0) / ((float) $q - 1.0);
 
-        return Figure::of($scale($p), $q / ($q - 1) * sqrt($p * (1 - $p) / $this->n), $scale($low), $scale($high), 'wilson');
+        return Figure::of($scale($p), (float) $q / ((float) $q - 1.0) * sqrt($p * (1.0 - $p) / (float) $this->n), $scale($low), $scale($high), 'wilson');
     }
 
     /** (both positive − both negative)/n; null unless there are two categories. */
     public function prevalenceIndex(int $positive = 0): ?float
     {
-        return $this->q === 2 && $this->n > 0 ? ($this->table[3 * $positive] - $this->table[3 * (1 - $positive)]) / $this->n : null;
+        return $this->q === 2 && $this->n > 0 ? (float) ($this->table[3 * $positive] - $this->table[3 * (1 - $positive)]) / (float) $this->n : null;
     }
 
     /** (first positive, second not − the reverse)/n; null unless there are two categories. */
     public function biasIndex(int $positive = 0): ?float
     {
-        return $this->q === 2 && $this->n > 0 ? ($this->table[1 + $positive] - $this->table[2 - $positive]) / $this->n : null;
+        return $this->q === 2 && $this->n > 0 ? (float) ($this->table[1 + $positive] - $this->table[2 - $positive]) / (float) $this->n : null;
     }
 }

@@ -125,7 +125,7 @@ final readonly class Comparison
                 $beyond += abs($v) >= abs($d) - 1e-12 ? 1 : 0;
             }
         }
-        $p = $permutations === 0 ? null : (1 + $beyond) / (1 + $permutations);
+        $p = $permutations === 0 ? null : (float) (1 + $beyond) / (1 + $permutations);
         if ($values === [] || count($values) < 0.95 * $resamples) {
             return new self($first, $second, Figure::of($d, null, null, null, 'point'), $p, $cases, $permutations);
         }

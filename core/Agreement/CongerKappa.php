@@ -33,7 +33,7 @@ final readonly class CongerKappa
                 $share[$g][$k]++;
             }
             foreach ($share[$g] as $k => $c) {
-                $sum[$k] += $c / $n;
+                $sum[$k] += (float) $c / $n;
             }
         }
         // What a rater who says k meets in the others by chance: Σ_l w_kl Σ_{h≠g} p_hl/(m(m−1)).
@@ -43,10 +43,10 @@ final readonly class CongerKappa
             for ($k = 0; $k < $q; $k++) {
                 $near = 0.0;
                 for ($l = 0; $l < $q; $l++) {
-                    $near += $weights->w[$k * $q + $l] * ($sum[$l] - $counts[$l] / $n);
+                    $near += $weights->w[$k * $q + $l] * ($sum[$l] - (float) $counts[$l] / $n);
                 }
                 $meets[$g][$k] = $near / ($m * ($m - 1));
-                $pe += $counts[$k] / $n * $meets[$g][$k];
+                $pe += (float) $counts[$k] / $n * $meets[$g][$k];
             }
         }
         $e = array_fill(0, $n, 0.0);

@@ -36,7 +36,7 @@ final readonly class Contention
     {
         $n = $this->present + $this->absent;
 
-        return $n === 0 || $this->truth === null ? null : ($this->truth ? $this->absent : $this->present) / $n;
+        return $n === 0 || $this->truth === null ? null : (float) ($this->truth ? $this->absent : $this->present) / $n;
     }
 
     /** Mean of the parts there are, times the share of people who could tell, 0 to 1. */

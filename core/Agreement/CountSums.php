@@ -65,7 +65,7 @@ final readonly class CountSums implements Resampled
                 if ($n === 0) {
                     continue;
                 }
-                $by[$at + $k] += $n / $r;
+                $by[$at + $k] += (float) $n / $r;
                 if ($r >= 2) {
                     $same += $n * ($n - 1);
                     $by[$at + $q + $k] += $n;
@@ -75,8 +75,8 @@ final readonly class CountSums implements Resampled
             }
             if ($r >= 2) {
                 $by[$o + 1] += 1.0;
-                $by[$o + 2] += $same / ($r * ($r - 1));
-                $by[$o + 3] += $same / ($r - 1);
+                $by[$o + 2] += (float) $same / ($r * ($r - 1));
+                $by[$o + 3] += (float) $same / ($r - 1);
                 if (! $weights->isIdentity) {
                     $by[$at + 4 * $q] += self::agreement($counts, $u * $q, $r, $weights);
                 }

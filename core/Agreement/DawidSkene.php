@@ -91,7 +91,7 @@ final readonly class DawidSkene
         for ($u = 0; $u < $table->units; $u++) {
             $row = [];
             for ($k = 0; $k < $q; $k++) {
-                $row[] = $s === 0 ? $table->counts[$u * $q + $k] / $table->r[$u] : ($table->counts[$u * $q + $k] + 0.5) * (0.05 + $random->nextInt() / PHP_INT_MAX);
+                $row[] = $s === 0 ? (float) $table->counts[$u * $q + $k] / $table->r[$u] : ($table->counts[$u * $q + $k] + 0.5) * (0.05 + (float) $random->nextInt() / PHP_INT_MAX);
             }
             $sum = array_sum($row);
             $posterior[] = array_map(static fn (float $v): float => $v / $sum, $row);

@@ -127,7 +127,7 @@ final readonly class DriftChart
         $odds = log($p) - log1p(-$p);
         for ($k = 0; $k <= $n; $k++) {
             $out[] = $sum += exp($log);
-            $log += $odds + log(($n - $k) / ($k + 1) ?: 1.0);
+            $log += $odds + log((float) ($n - $k) / ($k + 1) ?: 1.0);
         }
 
         return $out;

@@ -19,8 +19,18 @@ final readonly class Figure
     ) {
     }
 
+    /** A figure that is not finite is undefined; of one whose error is not, only the estimate is told. */
     public static function of(float $estimate, ?float $se, ?float $low, ?float $high, string $method): self
     {
+        if (! is_finite($estimate)) {
+            return self::undefined('the arithmetic gives no finite number here');
+        }
+        foreach ([$se, $low, $high] as $part) {
+            if ($part !== null && ! is_finite($part)) {
+                return new self($estimate, null, null, null, 'no finite interval', null);
+            }
+        }
+
         return new self($estimate, $se, $low, $high, $method, null);
     }
 
@@ -32,12 +42,12 @@ final readonly class Figure
     /** Estimate ± quantile·se, clipped to [floor, 1]. */
     public static function around(float $estimate, float $se, float $quantile, string $method, float $floor = -1.0, float $ceiling = 1.0): self
     {
-        return new self($estimate, $se, max($floor, $estimate - $quantile * $se), min($ceiling, $estimate + $quantile * $se), $method, null);
+        return self::of($estimate, $se, max($floor, $estimate - $quantile * $se), min($ceiling, $estimate + $quantile * $se), $method);
     }
 
     public function within(float $low, float $high, string $method): self
     {
-        return new self($this->estimate, $this->se, $low, $high, $method, null);
+        return $this->estimate === null ? $this : self::of($this->estimate, $this->se, $low, $high, $method);
     }
 
     /** Too thin to be read: fewer than ten cases, or an interval wider than 0.5. */

@@ -98,7 +98,7 @@ final class KeyTable
     /** J ∓ √(distances of sensitivity and specificity to their own ends, squared and added). */
     private static function youden(int $tp, int $fn, int $fp, int $tn, Confidence $confidence): Figure
     {
-        [$hit, $right] = [$tp / ($tp + $fn), $tn / ($tn + $fp)];
+        [$hit, $right] = [(float) $tp / ($tp + $fn), (float) $tn / ($tn + $fp)];
         [$l1, $u1] = Wilson::interval($tp, $tp + $fn, $confidence);
         [$l2, $u2] = Wilson::interval($tn, $tn + $fp, $confidence);
         $j = $hit + $right - 1;
@@ -133,11 +133,11 @@ final class KeyTable
         $not = $fn + $tn;
         $truths = $p * $q;
         $calls = $called * $not;
-        $youden = $truths > 0 ? $tp / $p + $tn / $q - 1 : NAN;
+        $youden = $truths > 0 ? (float) $tp / $p + (float) $tn / $q - 1 : NAN;
         $mcc = $truths > 0 && $calls > 0 ? ($tp * $tn - $fp * $fn) / (sqrt($truths) * sqrt($calls)) : NAN;
 
         return $all
-            ? [$youden, $mcc, $p > 0 ? $tp / $p : NAN, $q > 0 ? $tn / $q : NAN, $called > 0 ? $tp / $called : NAN, $not > 0 ? $tn / $not : NAN]
+            ? [$youden, $mcc, $p > 0 ? (float) $tp / $p : NAN, $q > 0 ? (float) $tn / $q : NAN, $called > 0 ? (float) $tp / $called : NAN, $not > 0 ? (float) $tn / $not : NAN]
             : [$youden, $mcc];
     }
 

@@ -43,7 +43,7 @@ final readonly class OrdinalAlpha implements Resampled
         $rank = [];
         $below = $s1 = $s2 = 0.0;
         foreach ($n as $k => $c) {
-            $rank[$k] = $below + $c / 2 - $all / 2;
+            $rank[$k] = $below + (float) $c / 2 - (float) $all / 2;
             $below += $c;
             $s1 += $c * $rank[$k];
             $s2 += $c * $rank[$k] * $rank[$k];

@@ -173,7 +173,7 @@ final class PairJackknife
             $n = $p + $q + $r + $s;
             $chance = ($p + $q) * ($p + $r) + ($r + $s) * ($q + $s);
             $lost = $n < 2 || $chance === $n * $n;
-            $d = ($lost ? 0.0 : ($n * ($p + $s) - $chance) / ($n * $n - $chance)) - $is;
+            $d = ($lost ? 0.0 : (float) ($n * ($p + $s) - $chance) / ($n * $n - $chance)) - $is;
             $first[$c] += $d;
             $second[$c] += $d;
             if ($lost !== $undefined) {

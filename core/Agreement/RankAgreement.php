@@ -140,7 +140,7 @@ final class RankAgreement
         }
         $a = self::ranks($x);
         $b = self::ranks($y);
-        $mean = ($n + 1) / 2;
+        $mean = (float) ($n + 1) / 2;
         $xy = $xx = $yy = 0.0;
         foreach ($a as $i => $r) {
             $xy += ($r - $mean) * ($b[$i] - $mean);

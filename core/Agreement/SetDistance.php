@@ -22,7 +22,7 @@ final class SetDistance
         $both = count(array_intersect($a, $b));
         $any = count($a) + count($b) - $both;
 
-        return $any === 0 ? 1.0 : $both / $any;
+        return $any === 0 ? 1.0 : (float) $both / $any;
     }
 
     /**
@@ -36,8 +36,8 @@ final class SetDistance
         $monotone = match (true) {
             $both === count($a) && $both === count($b) => 1.0,
             $both === 0 => 0.0,
-            $both === count($a) || $both === count($b) => 2 / 3,
-            default => 1 / 3,
+            $both === count($a) || $both === count($b) => 2.0 / 3,
+            default => 1.0 / 3,
         };
 
         return 1.0 - self::jaccard($a, $b) * $monotone;

@@ -28,7 +28,7 @@ final readonly class Weights
 
     public static function ordinal(int $q): self
     {
-        return self::by($q, static fn (int $k, int $l): float => $q < 2 ? 1.0 : 1.0 - abs($k - $l) * (abs($k - $l) + 1) / ($q * ($q - 1)));
+        return self::by($q, static fn (int $k, int $l): float => $q < 2 ? 1.0 : 1.0 - (float) abs($k - $l) * (abs($k - $l) + 1) / ($q * ($q - 1)));
     }
 
     /** @param  list<float>  $x  the categories as rising numbers */

@@ -14,7 +14,7 @@ final class Wilson
             return [0.0, 1.0];
         }
         $z = $confidence->z;
-        $p = $k / $n;
+        $p = (float) $k / $n;
         $middle = $p + $z * $z / (2 * $n);
         $half = $z * sqrt($p * (1 - $p) / $n + $z * $z / (4 * $n * $n));
         $scale = 1 + $z * $z / $n;
@@ -28,7 +28,7 @@ final class Wilson
             return Figure::undefined($whenNone);
         }
         [$low, $high] = self::interval($k, $n, $confidence);
-        $p = $k / $n;
+        $p = (float) $k / $n;
 
         return Figure::of($p, sqrt($p * (1 - $p) / $n), $low, $high, 'wilson');
     }

@@ -22,7 +22,7 @@ final class Chance
     /** Uniform on [0, 1), 53 bits. */
     public function uniform(): float
     {
-        return $this->random->getInt(0, (1 << 53) - 1) / (1 << 53);
+        return (float) $this->random->getInt(0, (1 << 53) - 1) / (1 << 53);
     }
 
     /** Normal deviate (Marsaglia's polar method). */

@@ -22,7 +22,11 @@ final readonly class SwingReport
         $this->held = Shown::of($evidence, $this->assessment->findings);
     }
 
-    /** @return array<string, array{observability: string, proxy: string|null, verdict: string, margin: float|null, sentence: string, deciding: list<array{measure: string, station: string|null, op: string, threshold: float|string}>}> by fault key */
+    /**
+     * With the margin as it was found: what is decided from it later – a grade, a ruling – is not decided from a rounded one.
+     *
+     * @return array<string, array{observability: string, proxy: string|null, verdict: string, margin: float|null, sentence: string, deciding: list<array{measure: string, station: string|null, op: string, threshold: float|string}>}> by fault key
+     */
     public function faults(Codebook $codebook): array
     {
         $out = [];
@@ -32,7 +36,7 @@ final readonly class SwingReport
                 'observability' => $fault->observability($this->held)->value,
                 'proxy' => $fault->proxy($this->held),
                 'verdict' => $judgement->verdict->value,
-                'margin' => $judgement->margin === null ? null : round($judgement->margin, 3),
+                'margin' => $judgement->margin,
                 'sentence' => $judgement->sentence,
                 'deciding' => $judgement->deciding,
             ];
@@ -57,7 +61,7 @@ final readonly class SwingReport
             'stations' => (object) $stations,
             'measurements' => $this->assessment->measurements->toArray(),
             'quality' => $this->assessment->quality(),
-            'faults' => $this->faults($codebook),
+            'faults' => array_map(static fn (array $f): array => [...$f, 'margin' => $f['margin'] === null ? null : round($f['margin'], 3)], $this->faults($codebook)),
         ];
     }
 

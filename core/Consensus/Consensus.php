@@ -65,7 +65,7 @@ final readonly class Consensus
         sort($values);
         $n = count($values);
 
-        return ($values[intdiv($n - 1, 2)] + $values[intdiv($n, 2)]) / 2;
+        return ((float) $values[intdiv($n - 1, 2)] + $values[intdiv($n, 2)]) / 2;
     }
 
     /** @param  array<string, int>  $counts */

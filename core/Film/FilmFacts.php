@@ -139,7 +139,7 @@ final readonly class FilmFacts
             return 1.0;
         }
 
-        return max(0.25, min(4.0, (int) $m[1] / (int) $m[2]));
+        return max(0.25, min(4.0, (float) $m[1] / (float) $m[2]));
     }
 
     private static function whole(mixed $value): int

@@ -42,7 +42,7 @@ final readonly class ColumnMap
         }
         $best = null;
         foreach ([DeviceClass::DualPlate, DeviceClass::Mat, DeviceClass::Plate] as $device) {
-            $has = count(array_intersect($device->channels(), array_keys($found))) / count($device->channels());
+            $has = (float) count(array_intersect($device->channels(), array_keys($found))) / count($device->channels());
             if ($has >= 0.5 && ($best === null || $has > $best[1])) {
                 $best = [$device, $has];
             }

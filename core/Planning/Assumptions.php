@@ -51,7 +51,7 @@ final readonly class Assumptions
         for ($k = 0; $k <= $m; $k++) {
             $s = $this->accuracy;
             $out[] = $ways * ($this->prevalence * $s ** $k * (1 - $s) ** ($m - $k) + (1 - $this->prevalence) * (1 - $s) ** $k * $s ** ($m - $k));
-            $ways *= ($m - $k) / ($k + 1);
+            $ways *= (float) ($m - $k) / ($k + 1);
         }
 
         return $out;

@@ -20,8 +20,8 @@ final readonly class Candidate
     public function grade(): string
     {
         return match (true) {
-            $this->difficulty < 1 / 3 => 'easy',
-            $this->difficulty < 2 / 3 => 'middling',
+            $this->difficulty < 1.0 / 3 => 'easy',
+            $this->difficulty < 2.0 / 3 => 'middling',
             default => 'hard',
         };
     }

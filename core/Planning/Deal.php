@@ -45,7 +45,7 @@ final readonly class Deal
     /** How many cases that are asked about once stand in the second part. */
     public static function fresh(int $cases, int $repeats): int
     {
-        return max($repeats, (int) ceil($cases / 3));
+        return max($repeats, (int) ceil((float) $cases / 3));
     }
 
     /**

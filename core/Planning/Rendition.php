@@ -33,7 +33,7 @@ final readonly class Rendition
     private const AFTER = [0.10, 0.50];
 
     /** Stations stand on a grid of the rendition's own, s. */
-    private const STATIONS = 1 / 240;
+    private const STATIONS = 1.0 / 240;
 
     /** Half-width by which a foot is drawn beside its place, and a size away from its own, mm; a flare, degrees. */
     private const NUDGE_MM = 2.0;

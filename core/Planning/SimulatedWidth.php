@@ -29,7 +29,7 @@ final readonly class SimulatedWidth
         }
         sort($widths);
 
-        return new self($cases, $studies, array_sum($widths) / $n, $widths[(int) floor(0.8 * ($n - 1))], array_sum($estimates) / $n, $covered / $n, $studies - $n);
+        return new self($cases, $studies, (float) array_sum($widths) / $n, $widths[(int) floor(0.8 * ($n - 1))], (float) array_sum($estimates) / $n, (float) $covered / $n, $studies - $n);
     }
 
     /** @return array<string, float|int|null> */

@@ -45,7 +45,7 @@ final readonly class WidthFormula
         $this->expected = $kappa = ($assumptions->agreement - $pe) / (1 - $pe);
         $mean = $square = 0.0;
         foreach ($a->counts() as $k => $p) {
-            $agree = ($k * ($k - 1) + ($m - $k) * ($m - $k - 1)) / ($m * ($m - 1));
+            $agree = (float) ($k * ($k - 1) + ($m - $k) * ($m - $k - 1)) / ($m * ($m - 1));
             $e = ($one * $k + $zero * ($m - $k)) / $m;
             $v = ($agree - $pe) / (1 - $pe) - 2 * (1 - $kappa) * ($e - $pe) / (1 - $pe);
             $mean += $p * $v;

@@ -42,7 +42,7 @@ final class Coverage
         $out = [];
         foreach ($truth as $name => $v) {
             $n = max(1, $in[$name] + $below[$name] + $above[$name]);
-            $out[$name] = ['truth' => $v, 'covered' => $in[$name] / $n, 'below' => $below[$name] / $n, 'above' => $above[$name] / $n, 'width' => $width[$name] / $n, 'without' => $without[$name]];
+            $out[$name] = ['truth' => $v, 'covered' => (float) $in[$name] / $n, 'below' => (float) $below[$name] / $n, 'above' => (float) $above[$name] / $n, 'width' => (float) $width[$name] / $n, 'without' => $without[$name]];
         }
 
         return $out;

@@ -158,7 +158,7 @@ final readonly class Series
     {
         $m = max(1, (int) round($halfWidth * $this->rateHz));
 
-        return 3 * (3 * $m * $m + 3 * $m - 1) / ((2 * $m + 1) * (4 * $m * $m + 4 * $m - 3));
+        return (float) 3 * (3 * $m * $m + 3 * $m - 1) / ((2 * $m + 1) * (4 * $m * $m + 4 * $m - 3));
     }
 
     /** Standard deviation of derivative() per unit standard deviation of a sample's noise, 1/s. */
@@ -166,7 +166,7 @@ final readonly class Series
     {
         $m = max(1, (int) round($halfWidth * $this->rateHz));
 
-        return sqrt(3 / ($m * ($m + 1) * (2 * $m + 1))) * $this->rateHz;
+        return sqrt(3.0 / ($m * ($m + 1) * (2 * $m + 1))) * $this->rateHz;
     }
 
     /**
