@@ -17,9 +17,6 @@ use Random\Randomizer;
  */
 final readonly class CaseSet
 {
-    /** Cases between a case and its repeat within one sitting, at the least. */
-    public const BETWEEN = 10;
-
     /** So many candidates are tried in exchange for each case. */
     private const TRIED = 200;
 
@@ -96,14 +93,14 @@ final readonly class CaseSet
     }
 
     /**
-     * The early cases are shown again, so that as many others as can be lie between.
+     * Which are shown again: as many as the deal has room for; the order is chance already.
      *
      * @param  list<Candidate>  $order
      * @return list<string>
      */
     private static function toRepeat(array $order, int $repeats): array
     {
-        return array_map(static fn (Candidate $c): string => $c->id, array_slice($order, 0, max(0, min($repeats, count($order) - self::BETWEEN))));
+        return array_map(static fn (Candidate $c): string => $c->id, array_slice($order, 0, min($repeats, Deal::room(count($order), true))));
     }
 
     /**
@@ -221,8 +218,8 @@ final readonly class CaseSet
                 $out[] = "$fault: absent in {$b['absent']} of ".min($wanted, $size - $wanted).' wanted';
             }
         }
-        if ($repeats > max(0, $size - self::BETWEEN)) {
-            $out[] = sprintf('repeats need %d other cases between: %d cases leave room for %d', self::BETWEEN, $size, max(0, $size - self::BETWEEN));
+        if ($repeats > Deal::room($size, true)) {
+            $out[] = sprintf('repeats need %d other cases between, and new ones among them: %d cases leave room for %d', Deal::BETWEEN, $size, Deal::room($size, true));
         }
 
         return $out;

@@ -16,7 +16,7 @@
     <form method="get" action="{{ route('rounds') }}#suggest" class="suggest">
         <label>cases <input class="input" type="number" name="suggest" min="2" max="200" value="{{ $asked['suggest'] ?? 12 }}" style="width: 5rem"></label>
         <label>each fault present in <input class="input" type="number" name="share" min="5" max="95" value="{{ $asked['share'] ?? 40 }}" style="width: 5rem"> %</label>
-        <label>to be shown again <input class="input" type="number" name="again" min="0" max="50" value="{{ $asked['again'] ?? 2 }}" style="width: 5rem"></label>
+        <label>to be shown again <input class="input" type="number" name="again" min="0" max="50" value="{{ $asked['again'] ?? 0 }}" style="width: 5rem"></label>
         <label>another draw <input class="input" type="number" name="seed" min="1" max="1000000" value="{{ $asked['seed'] ?? 1 }}" style="width: 6rem"></label>
         <button class="act">Suggest</button>
     </form>
