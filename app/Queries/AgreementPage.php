@@ -64,7 +64,7 @@ final class AgreementPage
                 : $pairs->filter(fn (array $p): bool => $p['a'] === $me || $p['b'] === $me)->map(fn (array $p): array => [...$p, 'a' => $user->name, 'b' => 'a colleague'])->sortBy('cohen_kappa.estimate')->values(),
             'names' => $open ? collect($r['against_key'])->pluck('rater')->map($label)->sort()->values() : collect(),
             'rounds' => Sitting::query()->where('kind', SittingKind::Round)->where('state', 'published')->orderByDesc('published_at')->get()->filter(fn (Sitting $x): bool => Gate::forUser($user)->allows('viewResult', $x)),
-            'compared' => $open ? $this->comparison->of($round) : null,
+            'compared' => $open ? $this->comparison->of($round, $user) : null,
             'times' => $open ? array_map(fn (array $t): array => [...$t, 'people' => array_map(fn (array $p): array => [...$p, 'name' => $label($p['rater'])], $t['people'])], $this->times->of($round)) : [],
             'rest' => array_column((array) ($r['study']['pooled']['raters_vs_rest'] ?? []), 'mean_kappa', 'rater'),
             'mine' => $open ? collect() : $this->differences($round, $user),

@@ -7,6 +7,8 @@ namespace App\Queries;
 use App\Models\CaptureChunk;
 use App\Models\CaptureSession;
 use App\Models\CaughtSwing;
+use App\Models\User;
+use App\Sight\Onlookers;
 use Core\Trace\DeviceClock;
 
 /** What the Capture view shows of a live device right now. */
@@ -15,8 +17,12 @@ final class CaptureLive
     /** Points a second sent to the page. */
     private const SHOWN_HZ = 50.0;
 
+    public function __construct(private readonly Onlookers $onlookers)
+    {
+    }
+
     /** @return array<string, mixed> */
-    public function of(CaptureSession $session): array
+    public function of(CaptureSession $session, User $for): array
     {
         $newest = $session->newest_sample;
         $trace = $session->trace(max(0, (int) ($newest - CaptureSession::KEPT * $session->rate_hz)), $newest);
@@ -50,8 +56,8 @@ final class CaptureLive
             'share' => $share === null ? null : $pick($share->values), 'shown_hz' => $session->rate_hz / $step,
             'cop' => $trace === null ? null : array_map(static fn ($s): ?float => ($v = $s->values[count($s->values) - 1] ?? NAN) === $v ? round($v, 0) : null, $trace->cop()),
             'stance' => $session->stance, 'warnings' => $warnings,
-            'swings' => $session->swings()->whereNull('left_at')->limit(12)->with('recording')->get()->map(static fn (CaughtSwing $s): array => [
-                'id' => $s->public_id, 'at' => $s->created_at->timezone((string) config('app.timezone'))->format('H:i:s'), 'seconds' => round($s->to_s - $s->from_s, 1), 'recording' => $s->recording?->public_id,
+            'swings' => $session->swings()->whereNull('left_at')->limit(12)->with('recording')->get()->map(fn (CaughtSwing $s): array => [
+                'id' => $s->public_id, 'at' => $s->created_at->timezone((string) config('app.timezone'))->format('H:i:s'), 'seconds' => round($s->to_s - $s->from_s, 1), 'recording' => $s->recording !== null && $this->onlookers->of($for)->sees($s->recording) ? $s->recording->public_id : null,
             ])->all(),
         ];
     }

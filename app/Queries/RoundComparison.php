@@ -5,22 +5,24 @@ declare(strict_types=1);
 namespace App\Queries;
 
 use App\Models\Sitting;
+use App\Models\User;
+use App\Sight\Onlookers;
 use Core\Agreement\Comparison;
 use Core\Sight\SittingKind;
 
 /** Whether the staff agree more in one round than in an earlier one, over the faults and the people that both have. */
 final readonly class RoundComparison
 {
-    public function __construct(private Codebooks $codebooks)
+    public function __construct(private Codebooks $codebooks, private Onlookers $onlookers)
     {
     }
 
-    /** @return array{with: string, people: int, faults: int, agreement: Comparison, ac1: Comparison, detectable: float|null}|null null without an earlier round that shares two people */
-    public function of(Sitting $round): ?array
+    /** @return array{with: string, people: int, faults: int, agreement: Comparison, ac1: Comparison, detectable: float|null}|null null without an earlier round that shares two people, or where that one is withheld from who asks */
+    public function of(Sitting $round, User $for): ?array
     {
         $before = Sitting::query()->where('kind', SittingKind::Round)->where('state', 'published')->whereKeyNot($round->id)
             ->where('published_at', '<', $round->published_at)->orderByDesc('published_at')->first();
-        if ($before === null) {
+        if ($before === null || $this->onlookers->of($for)->withheld($before) !== null) {
             return null;
         }
         $of = [RoundRatings::of($before, $this->codebooks), RoundRatings::of($round, $this->codebooks)];

@@ -77,11 +77,11 @@ it('shows every coefficient, or the reason why there is none, to the head coach'
 
 it('says what changed since an earlier round, with its uncertainty, and nothing where there is none', function () {
     [$spring, $autumn] = [Sitting::query()->where('name', 'like', 'Spring%')->firstOrFail(), Sitting::query()->where('name', 'like', 'Autumn%')->firstOrFail()];
-    $comparison = new RoundComparison(app(Codebooks::class));
-    expect($comparison->of($spring))->toBeNull();
+    $comparison = app(RoundComparison::class);
+    expect($comparison->of($spring, $this->headCoach()))->toBeNull();
     $this->actingAs($this->headCoach())->post("/rounds/{$autumn->public_id}/close");
     $this->actingAs($this->headCoach())->post("/rounds/{$autumn->public_id}/publish")->assertSessionHas('done');
-    $c = $comparison->of($autumn->refresh());
+    $c = $comparison->of($autumn->refresh(), $this->headCoach());
     expect($c['with'])->toBe($spring->name)->and($c['people'])->toBeGreaterThanOrEqual(2)->and($c['ac1']->difference->estimate)->toEqualWithDelta($c['ac1']->second - $c['ac1']->first, 1e-12)
         ->and($c['ac1']->p)->toBeGreaterThan(0.0)->toBeLessThanOrEqual(1.0)->and($c['detectable'])->toBeGreaterThan(0.0);
     $this->get("/agreement/{$autumn->public_id}")->assertOk()->assertSee("Since {$spring->name}")->assertSee('by permutation of cases');

@@ -78,7 +78,7 @@ it('counts a chunk once however often it comes, in any order, and shows what is 
     foreach ([0, 35, 200] as $i) {
         expect($trace->channels['lead_pct'][$i])->toEqualWithDelta($s->trace->channels['lead_pct'][$i], 1e-4);
     }
-    expect($trace->channels['lead_pct'][75])->toBeNan()->and(implode(' ', app(CaptureLive::class)->of($row->load('device'))['warnings']))->toContain('100 ms of the last ten seconds');
+    expect($trace->channels['lead_pct'][75])->toBeNan()->and(implode(' ', app(CaptureLive::class)->of($row->load('device'), $this->headCoach())['warnings']))->toContain('100 ms of the last ten seconds');
     $send($lost)->assertOk();
     expect($row->fresh()->trace(0, $row->newest_sample)->channels['lead_pct'][75])->toEqualWithDelta($s->trace->channels['lead_pct'][75], 1e-4);
     $changed = $lost;

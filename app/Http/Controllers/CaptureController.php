@@ -35,7 +35,7 @@ final class CaptureController extends Controller
         // Asked for many times a second beside everything else: it must not write over what another request left in the session.
         session()->setHandler(new NullSessionHandler);
 
-        return response()->json($live->of($session->load('device')));
+        return response()->json($live->of($session->load('device'), $this->user()));
     }
 
     public function arm(Request $request, CaptureSession $session): JsonResponse

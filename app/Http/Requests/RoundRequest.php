@@ -8,6 +8,7 @@ use App\Models\Recording;
 use App\Models\Sitting;
 use App\Models\User;
 use App\Queries\Codebooks;
+use App\Sight\Onlookers;
 use Core\Reading\CaseKind;
 use Core\Sight\SittingKind;
 use Illuminate\Foundation\Http\FormRequest;
@@ -23,6 +24,9 @@ final class RoundRequest extends FormRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
+        // What is hidden from who plans is not there to be planned with.
+        $known = Rule::exists(Recording::class, 'id')->whereNotIn('id', $this->user() instanceof User ? app(Onlookers::class)->of($this->user())->hidden() : []);
+
         return [
             'name' => ['required', 'string', 'max:120'],
             'kind' => ['required', Rule::in([SittingKind::Panel, SittingKind::Round])],
@@ -30,16 +34,16 @@ final class RoundRequest extends FormRequest
             'show' => ['required', Rule::in(['both', 'film', 'trace'])],
             'reveals' => ['sometimes', 'boolean'],
             'recordings' => ['required_without_all:series,pairs', 'array', 'max:200'],
-            'recordings.*' => ['distinct', Rule::exists(Recording::class, 'id')],
+            'recordings.*' => ['distinct', $known],
             'series' => ['sometimes', 'array', 'max:40'],
             'series.*' => ['string', 'regex:/^\d{1,18}(,\d{1,18}){2,5}$/'],
             'pairs' => ['sometimes', 'array', 'max:40'],
             'pairs.*' => ['array:before,after'],
-            'pairs.*.before' => ['nullable', 'required_with:pairs.*.after', Rule::exists(Recording::class, 'id')],
-            'pairs.*.after' => ['nullable', 'required_with:pairs.*.before', Rule::exists(Recording::class, 'id')],
+            'pairs.*.before' => ['nullable', 'required_with:pairs.*.after', $known],
+            'pairs.*.after' => ['nullable', 'required_with:pairs.*.before', $known],
             'repeats' => ['sometimes', 'array', 'max:50'],
             'waits' => ['sometimes', 'boolean'],
-            'repeats.*' => ['distinct', Rule::exists(Recording::class, 'id')],
+            'repeats.*' => ['distinct', $known],
             'members' => ['required', 'array', 'min:1'],
             'members.*' => ['distinct', Rule::exists(User::class, 'id')],
         ];
