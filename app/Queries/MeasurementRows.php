@@ -8,6 +8,7 @@ use App\Models\MeasurementSet;
 use Core\Codebook\Lens;
 use Core\Measurement\Measure;
 use Core\Measurement\Spread;
+use Core\Number\Written;
 
 /** The measurement list of the Bench: value, uncertainty, the golfer's spread, the lens's band and where the value lies on its scale. */
 final class MeasurementRows
@@ -75,7 +76,7 @@ final class MeasurementRows
 
     private static function short(float $v): string
     {
-        return str_replace('-', '−', number_format($v, abs($v) < 2 ? 2 : 0));
+        return Written::fixed($v, abs($v) < 2 ? 2 : 0);
     }
 
     /** @return array{float, float}|null the ends of the small scale a value is drawn on */

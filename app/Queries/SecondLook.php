@@ -8,6 +8,7 @@ use App\Models\CaseSwing;
 use App\Models\Reading;
 use App\Models\Recording;
 use Core\Measurement\Measure;
+use Core\Number\Written;
 use Core\Reading\CaseKind;
 use Core\Reading\Stage;
 
@@ -41,7 +42,7 @@ final class SecondLook
         foreach (self::SHOWN as $m) {
             $one = $found[$m->value] ?? [];
             if (is_numeric($one['value'] ?? null)) {
-                $numbers[] = ['label' => $m->label(), 'value' => str_replace('-', '−', number_format((float) $one['value'], abs((float) $one['value']) < 5 ? 2 : 0)), 'uncertainty' => number_format((float) ($one['uncertainty'] ?? 0), (float) ($one['uncertainty'] ?? 0) < 1 ? 2 : 1), 'unit' => (string) ($one['unit'] ?? $m->unit())];
+                $numbers[] = ['label' => $m->label(), 'value' => Written::fixed((float) $one['value'], abs((float) $one['value']) < 5 ? 2 : 0), 'uncertainty' => Written::fixed((float) ($one['uncertainty'] ?? 0), (float) ($one['uncertainty'] ?? 0) < 1 ? 2 : 1), 'unit' => (string) ($one['unit'] ?? $m->unit())];
             }
         }
 

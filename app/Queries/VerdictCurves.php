@@ -8,6 +8,7 @@ use App\Models\Recording;
 use Core\Measurement\Illustration;
 use Core\Measurement\Measure;
 use Core\Motion\Station;
+use Core\Number\Written;
 
 /** For each condition a verdict came from: the curve, the threshold, the value with its uncertainty, as points of a drawing. */
 final class VerdictCurves
@@ -118,6 +119,6 @@ final class VerdictCurves
 
     private static function tick(float $v, float $range): string
     {
-        return str_replace('-', '−', number_format($v, $range < 5 ? 1 : 0));
+        return Written::fixed($v, $range < 5 ? 1 : 0);
     }
 }

@@ -8,6 +8,7 @@ use Core\CoreException;
 use Core\Measurement\Measure;
 use Core\Measurement\Measured;
 use Core\Measurement\Measurements;
+use Core\Number\Written;
 
 /**
  * A rule over measurements, as data: a condition [measure or measure@STATION, op, threshold] with op one of
@@ -167,7 +168,7 @@ final readonly class Rule
         }
         $name = $this->measure->label().($this->station === null ? '' : ' at '.$this->station);
         $op = ['is' => 'is', 'not' => 'is not', '<=' => '≤', '>=' => '≥'][$this->kind] ?? $this->kind;
-        $limit = is_string($this->threshold) ? $this->threshold : self::number($this->threshold).' '.$this->measure->unit();
+        $limit = is_string($this->threshold) ? $this->threshold : Written::short($this->threshold).' '.$this->measure->unit();
         if ($measurements === null) {
             return "$name $op $limit";
         }
@@ -184,16 +185,7 @@ final readonly class Rule
             $m->censored !== null => (string) $m->reason,
             is_string($m->value) => $m->value,
             is_array($m->value) => implode(', ', $m->value),
-            default => sprintf('%s ± %s', self::number($m->value), self::number((float) $m->uncertainty)),
+            default => sprintf('%s ± %s', Written::short($m->value), Written::short((float) $m->uncertainty)),
         };
-    }
-
-    private static function number(float $v): string
-    {
-        $digits = abs($v) < 2.0 ? 2 : (abs($v) < 20.0 ? 1 : 0);
-
-        $text = str_replace('-', '−', number_format($v, $digits, '.', ''));
-
-        return str_contains($text, '.') ? rtrim(rtrim($text, '0'), '.') : $text;
     }
 }

@@ -5,8 +5,8 @@
         $items = collect($figures['study']['items'] ?? [])->keyBy('item');
         $worst = $items->filter(fn ($i) => ($i['coefficients']['gwet_ac1']['estimate'] ?? null) !== null)->sortBy('coefficients.gwet_ac1.estimate')->first();
         $coarse = collect($times)->filter(fn ($t) => $t['within'] !== null)->sortByDesc(fn ($t) => $t['mean_of'][1])->first();
-        $minus = fn (float $v) => str_replace('-', '−', sprintf('%+.2f', $v));
-        $signed = fn (float $v) => round($v) == 0.0 ? '0' : str_replace('-', '−', sprintf('%+.0f', $v));
+        $minus = fn (float $v) => \Core\Number\Written::signed($v, 2);
+        $signed = fn (float $v) => \Core\Number\Written::signed($v, 0);
         $left = array_filter($figures['left_out']);
         $span = fn ($f, $scale = 1, $digits = 2) => ($f['estimate'] ?? null) === null ? $f['reason'] : ($f['low'] === null ? 'no interval' : number_format($scale * $f['low'], $digits).' to '.number_format($scale * $f['high'], $digits));
         $pct = fn ($f) => ($f['estimate'] ?? null) === null ? '–' : round(100 * $f['estimate']).' %';

@@ -1,4 +1,4 @@
-@php($fmt = fn (float $v): string => str_replace('-', '−', number_format($v, abs($v) < 5 ? 2 : 0)))
+@php($fmt = fn (float $v): string => \Core\Number\Written::fixed($v, abs($v) < 5 ? 2 : 0))
 @php($name = fn ($r): string => $r->golfer->pseudonym.', '.$r->club.($r->series ? ', '.$r->series : ''))
 <x-layout :title="'Side by side – '.$first->golfer->pseudonym.' and '.$second->golfer->pseudonym" wide>
     <x-slot:head>@include('partials.stage-head', ['script' => 'compare', 'fetch' => [route('bench.evidence', $first, false), route('bench.evidence', $second, false)]])</x-slot:head>

@@ -13,7 +13,7 @@
             'calls' => collect($f['calls'])->map(fn ($c) => ['letter' => $c['letter'], 'presence' => $c['presence'], 'onset' => $c['onset'] ?? null, 'pins' => $c['pins'] ?? []])->values(),
         ]]),
     ];
-    $ms = fn (float $s) => str_replace('-', '−', (string) (int) round(1000 * $s)).' ms';
+    $ms = fn (float $s) => \Core\Number\Written::fixed(1000 * $s, 0).' ms';
 @endphp
 <x-layout :title="'Debrief – '.$round->name" wide>
     <x-slot:head>@include('partials.stage-head', ['script' => 'debrief', 'fetch' => [$evidence]])</x-slot:head>

@@ -17,7 +17,7 @@
         <div class="tiles">
             <div><b>{{ $pct($figures['sensitivity']->estimate) }}</b>of what is there, found<br><span class="small quiet">{{ $figures['sensitivity']->low === null ? $figures['sensitivity']->reason : $pct($figures['sensitivity']->low).' to '.$pct($figures['sensitivity']->high) }}</span></div>
             <div><b>{{ $pct($figures['specificity']->estimate) }}</b>of what is not, called absent<br><span class="small quiet">{{ $figures['specificity']->low === null ? $figures['specificity']->reason : $pct($figures['specificity']->low).' to '.$pct($figures['specificity']->high) }}</span></div>
-            <div><b>{{ $c->estimate === null ? '–' : str_replace('-', '−', number_format($c->estimate, 2)) }}</b>criterion c; above 0 calls little<br><span class="small quiet">{{ $c->low === null ? $c->reason : str_replace('-', '−', number_format($c->low, 2).' to '.number_format($c->high, 2)) }}</span></div>
+            <div><b>{{ $c->estimate === null ? '–' : \Core\Number\Written::fixed($c->estimate, 2) }}</b>criterion c; above 0 calls little<br><span class="small quiet">{{ $c->low === null ? $c->reason : str_replace('-', '−', number_format($c->low, 2).' to '.number_format($c->high, 2)) }}</span></div>
             <div><b>{{ $figures['brier']->estimate === null ? '–' : number_format($figures['brier']->estimate, 3) }}</b>Brier score, 0 is best<br><span class="small quiet">{{ $figures['brier']->low === null ? $figures['brier']->reason : number_format($figures['brier']->low, 3).' to '.number_format($figures['brier']->high, 3) }}</span></div>
         </div>
 
@@ -72,7 +72,7 @@
             <svg viewBox="0 0 660 252" style="width: 100%; max-width: 720px" class="axis" role="img" aria-label="Distance of sensitivity and criterion from their own mean, stretch by stretch; the figures are in the table below">
                 <rect x="60" width="560" y="{{ $dy($drift->limit) }}" height="{{ $dy(-$drift->limit) - $dy($drift->limit) }}" fill="var(--band)" opacity="0.6"/>
                 <line x1="60" x2="620" y1="{{ $dy(0) }}" y2="{{ $dy(0) }}" stroke="var(--quiet)"/>
-                @foreach([$drift->limit, -$drift->limit] as $v)<text x="52" y="{{ $dy($v) + 4 }}" text-anchor="end">{{ str_replace('-', '−', number_format($v, 1)) }}</text>@endforeach
+                @foreach([$drift->limit, -$drift->limit] as $v)<text x="52" y="{{ $dy($v) + 4 }}" text-anchor="end">{{ \Core\Number\Written::fixed($v, 1) }}</text>@endforeach
                 <text x="52" y="{{ $dy(0) + 4 }}" text-anchor="end">0</text>
                 @foreach(['z_c' => 'var(--accent)', 'z_d' => 'var(--quiet)'] as $which => $ink)
                     <polyline fill="none" stroke="{{ $ink }}" stroke-width="2" @if($which === 'z_d') stroke-dasharray="5 4" @endif points="{{ collect($drift->points)->map(fn ($p, $i) => $p[$which] === null ? null : round($dx($i), 1).','.round($dy($p[$which]), 1))->filter()->join(' ') }}"/>
@@ -82,7 +82,7 @@
                 <text x="340" y="246" text-anchor="middle">cases in the order handed in · upward: standard errors from the own mean</text>
             </svg>
             <p class="small quiet"><span class="call present">criterion</span> (upward: calls less) and <span class="call absent">d′</span> (upward: tells better) over {{ $rounds->pluck('name')->join(', ', ' and ') }}. The band is set so that one unchanging reader in {{ round(1 / $drift->falseAlarm) }} has a point outside it anywhere, by simulation.</p>
-            <details><summary class="small">The same as a table</summary><table class="rows" style="max-width: 42rem"><tr><th>Cases</th><th class="num">Found</th><th class="num">Missed</th><th class="num">Over-called</th><th class="num">Rightly absent</th><th class="num">d′</th><th class="num">c</th></tr>@foreach($windows as $i => $w)<tr><td>{{ $w['from'] }}–{{ $w['to'] }}@if($drift->points[$i]['beyond']) <b>beyond</b>@endif</td>@foreach($w['cells'] as $v)<td class="num">{{ $v }}</td>@endforeach<td class="num">{{ $drift->points[$i]['d_prime'] === null ? '–' : number_format($drift->points[$i]['d_prime'], 2) }}</td><td class="num">{{ $drift->points[$i]['criterion'] === null ? '–' : str_replace('-', '−', number_format($drift->points[$i]['criterion'], 2)) }}</td></tr>@endforeach</table></details>
+            <details><summary class="small">The same as a table</summary><table class="rows" style="max-width: 42rem"><tr><th>Cases</th><th class="num">Found</th><th class="num">Missed</th><th class="num">Over-called</th><th class="num">Rightly absent</th><th class="num">d′</th><th class="num">c</th></tr>@foreach($windows as $i => $w)<tr><td>{{ $w['from'] }}–{{ $w['to'] }}@if($drift->points[$i]['beyond']) <b>beyond</b>@endif</td>@foreach($w['cells'] as $v)<td class="num">{{ $v }}</td>@endforeach<td class="num">{{ $drift->points[$i]['d_prime'] === null ? '–' : number_format($drift->points[$i]['d_prime'], 2) }}</td><td class="num">{{ $drift->points[$i]['criterion'] === null ? '–' : \Core\Number\Written::fixed($drift->points[$i]['criterion'], 2) }}</td></tr>@endforeach</table></details>
         @else<p class="quiet">At least two stretches of {{ \Core\Agreement\RaterProfile::WINDOW }} cases, with faults that are there and faults that are not, are needed.</p>@endif
     @endif
 

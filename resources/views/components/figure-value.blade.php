@@ -1,7 +1,7 @@
 {{-- One coefficient with its interval, greyed where there are too few cases to say. --}}
 @props(['figure', 'digits' => 2, 'percent' => false, 'n' => null])
 @php
-    $show = fn (?float $v) => $v === null ? '' : str_replace('-', '−', $percent ? number_format(100 * $v, 0) : number_format($v, $digits));
+    $show = fn (?float $v) => $v === null ? '' : ($percent ? \Core\Number\Written::fixed(100 * $v, 0) : \Core\Number\Written::fixed($v, $digits));
     $to = ($figure['low'] ?? 0) < 0 ? ' to ' : '–';
     $thin = ($n !== null && $n < 10) || ($figure['low'] ?? null) === null || ($figure['high'] - $figure['low']) > ($percent || abs($figure['high']) <= 1 ? 0.5 : 3);
 @endphp

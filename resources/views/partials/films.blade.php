@@ -6,7 +6,7 @@
     <section class="film-row" data-film-row="{{ $view }}" aria-label="{{ $label }} film" @if($film && in_array($film->state, ['waiting', 'converting'], true)) data-watch="{{ route('films.state', $film) }}" @endif>
         <h3>{{ $label }}</h3>
         @if($film?->isReady())
-            <p class="small">{{ $film->describe() }}. First frame at <b>{{ number_format($film->offset_s, 3) }} s</b>{{ $film->clock_uncertainty_s ? ' ± '.number_format(1000 * $film->clock_uncertainty_s, 1).' ms' : '' }}@if($film->clock_by === null)<span class="doubt">clock not set</span>@else, {{ ['event' => 'by one event', 'events' => 'by '.count($film->clock_events).' events', 'hand' => 'by hand', 'as recorded' => 'as recorded'][$film->clock_by] }}@endif; drift {{ abs($film->drift_ppm) < 0.5 ? 'none' : str_replace('-', '−', number_format($film->drift_ppm, 0)).' parts per million' }}.</p>
+            <p class="small">{{ $film->describe() }}. First frame at <b>{{ number_format($film->offset_s, 3) }} s</b>{{ $film->clock_uncertainty_s ? ' ± '.number_format(1000 * $film->clock_uncertainty_s, 1).' ms' : '' }}@if($film->clock_by === null)<span class="doubt">clock not set</span>@else, {{ ['event' => 'by one event', 'events' => 'by '.count($film->clock_events).' events', 'hand' => 'by hand', 'as recorded' => 'as recorded'][$film->clock_by] }}@endif; drift {{ abs($film->drift_ppm) < 0.5 ? 'none' : \Core\Number\Written::fixed($film->drift_ppm, 0).' parts per million' }}.</p>
             @if($mayMark)
                 <div class="clock-keys" data-film-clock="{{ $view }}">
                     <button type="button" class="link" data-hold>hold this frame, move the rest</button>

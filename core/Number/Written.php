@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Number;
+
+/** How figures are written for people: with a true minus, never a negative nought, thousands apart. */
+final class Written
+{
+    /** With so many decimals. */
+    public static function fixed(float $v, int $digits): string
+    {
+        $text = number_format($v, $digits);
+
+        return self::minus(self::isNought($text) ? ltrim($text, '-') : $text);
+    }
+
+    /** With its sign, whichever it is; nought has none. */
+    public static function signed(float $v, int $digits): string
+    {
+        $text = self::fixed($v, $digits);
+
+        return $v > 0.0 && ! self::isNought($text) ? "+$text" : $text;
+    }
+
+    /** As many decimals as its size bears: two below 2, one below 20, none above; noughts at the end left away. */
+    public static function short(float $v): string
+    {
+        $text = str_replace(',', '', self::fixed($v, abs($v) < 2.0 ? 2 : (abs($v) < 20.0 ? 1 : 0)));
+
+        return str_contains($text, '.') ? rtrim(rtrim($text, '0'), '.') : $text;
+    }
+
+    private static function isNought(string $text): bool
+    {
+        return strspn($text, '-0.,') === strlen($text);
+    }
+
+    private static function minus(string $text): string
+    {
+        return str_replace('-', '−', $text);
+    }
+}
