@@ -16,6 +16,7 @@ use Core\Trace\DeviceClass;
 use Core\Trace\Trace;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Storage;
 
 /*
  * Numbers that are not finite or beyond physical sense come in through no door – CSV, side-car, bundle, C3D, archive,
@@ -167,6 +168,8 @@ it('brings a database that holds such numbers forward: what was damage is missin
 });
 
 it('takes away what nothing hangs on, whole, and says so first', function () {
+    // The films of the scenario are other tests' too.
+    Storage::fake('films');
     $recording = stored(Golfer::query()->firstOrFail(), ['club' => 'hybrid', 'source' => 'file'], aMat()->trace, null, aMat()->motion());
     $this->actingAs($this->headCoach())->get("/bench/{$recording->public_id}")->assertOk()->assertSee("/bench/{$recording->public_id}/remove");
     $this->get("/bench/{$recording->public_id}/remove")->assertOk()->assertSee('Nothing hangs on it');
@@ -181,6 +184,8 @@ it('takes away what nothing hangs on, whole, and says so first', function () {
 });
 
 it('leaves of what was asked about what people said, marked, and works nothing out again', function () {
+    // The films of the scenario are other tests' too.
+    Storage::fake('films');
     $spring = $this->round('Spring');
     $recording = $spring->cases()->with('recording')->firstOrFail()->recording;
     $before = $spring->result->getAttributes();
@@ -205,6 +210,8 @@ it('leaves of what was asked about what people said, marked, and works nothing o
 });
 
 it('asks nobody any more about what is erased or whose consent has ended, and leads on', function (Closure $end) {
+    // The films of the scenario are other tests' too.
+    Storage::fake('films');
     $tam = $this->person('tam');
     $reading = $this->openReading($tam);
     $end($reading->case->recording, $this);

@@ -90,6 +90,8 @@ final class FilmController extends Controller
         abort_if($film->checksum === null, 404);
         $kind = Container::from((string) $film->container)->extension();
 
+        abort_unless(Storage::disk('films')->exists($film->path("original.$kind")), 404);
+
         return response()->download($files->local($film->path("original.$kind")), "{$film->view}-{$film->public_id}.$kind");
     }
 
