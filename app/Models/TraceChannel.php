@@ -22,6 +22,9 @@ final class TraceChannel extends Model
 {
     public $timestamps = false;
 
+    /** @var list<float>|null */
+    private ?array $unpacked = null;
+
     protected $fillable = ['recording_id', 'name', 'samples', 'minimum', 'maximum', 'missing'];
 
     protected static function booted(): void
@@ -38,7 +41,7 @@ final class TraceChannel extends Model
     }
 
     /**
-     * The samples, unpacked once.
+     * The samples, unpacked and held against what was written once.
      *
      * @return list<float>
      *
@@ -46,6 +49,9 @@ final class TraceChannel extends Model
      */
     public function read(): array
     {
+        if ($this->unpacked !== null) {
+            return $this->unpacked;
+        }
         $samples = $this->samples;
         $extent = self::extent($samples);
         // What is kept of the extent has passed through fewer digits; as samples are held they must be the same.
@@ -54,7 +60,7 @@ final class TraceChannel extends Model
             throw new CoreException("Channel {$this->name} is damaged: it does not hold what was stored.");
         }
 
-        return $samples;
+        return $this->unpacked = $samples;
     }
 
     /**
