@@ -81,7 +81,7 @@ export class ChangeQueue {
         if (body.sheet) this.tell.sheet(body.sheet);
         if (body.refused.length) this.tell.refused(body.refused.map((r) => ({ ...r, value: said.get(r.id)?.value })));
         if (this.pending().length) again = 1;
-      } else if (answer.status === 423 || answer.status === 403 || answer.status === 404) {
+      } else if ([403, 404, 409, 410, 423].includes(answer.status)) {
         this.lock(body.message ?? 'This reading is not open to you any more; nothing was changed.');
       } else if (answer.status === 419 || answer.status === 401) {
         this.token = (await this.renew()) ?? this.token;
