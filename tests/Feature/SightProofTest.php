@@ -222,6 +222,10 @@ it('lets no canary out, and answers what is hidden as what is not there', functi
     $seen = 0;
     foreach ($people as $name => [$user, $may]) {
         $hidden = array_diff(array_keys($ids), $may);
+        // And shows what may be seen: a draft, for one, takes nothing away.
+        foreach ($may as $i) {
+            expect(substr(ask($this, $user, 'GET', "/bench/{$ids[$i]}"), 0, 3))->toBe('200', "recording $i for $name");
+        }
         foreach ([...addresses($user, 'GET'), ...addresses($user, 'other')] as ['method' => $method, 'uri' => $uri, 'absent' => $absent]) {
             $said = ask($this, $user, $method, $uri);
             preg_match_all('/canary(number|verdict|quality|key|ruling)(\d)/', $said, $m, PREG_SET_ORDER);
