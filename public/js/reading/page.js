@@ -18,7 +18,11 @@ const askSheet = () => fetch(root.dataset.sheetUrl, { headers: { Accept: 'applic
 const opening = openStage(root);
 opening.catch(() => {});
 const given = await askSheet();
-if (!given) { find('[data-saved]').textContent = 'The sheet could not be fetched; reload to try again.'; throw new Error('no sheet'); }
+if (!given) {
+  // Said, and no more is done: the page may only be on its way out.
+  find('[data-saved]').textContent = 'The sheet could not be fetched; reload to try again.';
+  await new Promise(() => {});
+}
 
 const page = {
   root, locked, names: JSON.parse(document.getElementById('faults').textContent), rows: [...root.querySelectorAll('.fault')], sheet: copy(given), current: 0, opened: null,
