@@ -5,6 +5,7 @@
 declare(strict_types=1);
 
 use App\Actions\ConvertFilm;
+use App\Actions\MeasureRecording;
 use App\Actions\StoreRecording;
 use App\Models\Consent;
 use App\Models\Film;
@@ -31,6 +32,7 @@ $long = array_map(static function (array $v): array {
 $golfer = Golfer::query()->create(['pseudonym' => 'Bench', 'handedness' => 'right']);
 Consent::query()->create(['golfer_id' => $golfer->id, 'scope' => 'training', 'given_on' => now()->toDateString(), 'expires_on' => now()->addYear()->toDateString()]);
 $recording = $app->make(StoreRecording::class)($golfer, ['club' => 'hybrid', 'source' => 'demo'], new Trace(DeviceClass::DualPlate, 1000.0, $long, $swing->trace->stance, 78.0), $swing->stations, $swing->motion());
+$app->make(MeasureRecording::class)($recording);
 foreach (['face-on', 'down-the-line'] as $view) {
     $file = base_path("demo/films/00-$view.mp4");
     $film = Film::query()->create(['recording_id' => $recording->id, 'view' => $view, 'name' => basename($file), 'bytes' => filesize($file), 'offset_s' => 0.1, 'clock_by' => 'as recorded', 'clock_uncertainty_s' => 0.004]);
