@@ -1,7 +1,6 @@
 <?php
 
 use App\Models\Sitting;
-use App\Queries\Codebooks;
 use App\Queries\RoundComparison;
 use App\Queries\RoundRatings;
 use Core\Agreement\RatingSet;
