@@ -34,11 +34,22 @@ final readonly class OpenRound
     {
     }
 
-    /** @throws ActionException */
-    public function __invoke(Sitting $round, User $by): Work
+    /**
+     * At once where there is nothing to make; asked for where renditions are.
+     *
+     * @return Work|null null where it is open now
+     *
+     * @throws ActionException
+     */
+    public function __invoke(Sitting $round, User $by): ?Work
     {
         $this->ready($round);
         $round->isPanel() || $this->keyFor($round);
+        if (! $round->hasRepeats()) {
+            $this->carryOut($round, $by, Progress::untold());
+
+            return null;
+        }
 
         return $this->works->ask(WorkKind::Open, $round, $by);
     }

@@ -100,7 +100,7 @@ final class RoundController extends Controller
 
     public function open(Sitting $round, OpenRound $open): RedirectResponse
     {
-        return $this->ask(fn (): Work => $open($round, $this->user()), 'Open. Its members find their first case under Today.');
+        return $this->ask(fn (): ?Work => $open($round, $this->user()), 'Open. Its members find their first case under Today.');
     }
 
     public function close(Sitting $round, CloseRound $close): RedirectResponse
@@ -130,7 +130,8 @@ final class RoundController extends Controller
             return back()->with('refused', $e->getMessage());
         }
 
-        return match ($work->state) {
+        return match ($work?->state) {
+            null => back()->with('done', $done),
             WorkState::Done => back()->with('done', $done),
             WorkState::Failed => back()->with('refused', (string) $work->problem),
             default => back(),
