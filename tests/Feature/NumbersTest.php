@@ -86,10 +86,7 @@ it('refuses in a bundle', function (string $path, string $json) {
     expect(fn () => RecordingReader::read(stream(bundleWith($path, $json)), 'swing.json'))->toThrow(CoreException::class, 'swing.json');
 })->with(['trace/channels/lead_pct/5', 'trace/rate_hz', 'trace/t0_s', 'mass_kg', 'stance/lead_foot/x_mm', 'views/0/points/pelvis/0/3', 'views/0/rate_hz', 'views/0/t0_s', 'stations/IM/t_s', 'stations/IM/uncertainty_s'])->with(['1e308', '1e999', '-1e999', '"text"', '{}']);
 
-it('refuses in a C3D file', function (float $value) {
-    $file = base_path('tests/Core/Format/C3dTest.php');
-    expect(is_file($file))->toBeTrue();
-    // Whatever a reader makes of the bytes, a trace of such values cannot be made.
+it('refuses in whatever a laboratory file decodes to: no trace and no body points can be made of it', function (float $value) {
     $channels = aMat()->trace->channels;
     $channels['copx_mm'][7] = $value;
     expect(fn () => new Trace(DeviceClass::Mat, 100.0, $channels))->toThrow(CoreException::class, 'which nothing measures');
