@@ -1,16 +1,34 @@
 <?php
 
+use App\Words\Wording;
 use Core\Agreement\RatingSet;
 use Core\Measurement\Evidence;
 use Core\Measurement\Meter;
 use Core\Motion\Motion;
 use Core\Motion\StationTimes;
+use Core\Remark;
 use Core\Trace\DeviceClass;
 use Core\Trace\Stance;
 use Core\Trace\Trace;
+use Illuminate\Filesystem\Filesystem;
+use Illuminate\Translation\FileLoader;
+use Illuminate\Translation\Translator;
 use Tests\TestCase;
 
 pest()->extend(TestCase::class)->in('Feature');
+
+/** A remark as a part of a sentence, in the words of lang/en. */
+function worded(?Remark $remark): ?string
+{
+    return $remark === null ? null : inWords()->phrase($remark);
+}
+
+function inWords(): Wording
+{
+    static $words = null;
+
+    return $words ??= new Wording(new Translator(new FileLoader(new Filesystem, dirname(__DIR__).'/lang'), 'en'));
+}
 
 /** Station times used by the closed-form signals: top at 1.5 s, impact at 1.75 s. */
 function stations(array $change = [], float $uncertainty = 0.0): StationTimes

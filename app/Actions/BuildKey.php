@@ -13,10 +13,10 @@ use App\Models\Sitting;
 use App\Models\SittingCase;
 use App\Queries\Codebooks;
 use App\Works\Progress;
+use Core\Codebook\FaultVerdict;
 use Core\Codebook\Judgement;
-use Core\Codebook\Verdict;
-use Core\Consensus\Consensus;
-use Core\Consensus\Grade;
+use Core\Consensus\KeyEntry as CoreKeyEntry;
+use Core\Format\Json\JudgementJson;
 use Core\Reading\Call as CoreCall;
 use Core\Reading\CaseKind;
 use Core\Sight\SittingState;
@@ -109,34 +109,34 @@ final readonly class BuildKey
 
     /**
      * @param  list<Call>  $calls
-     * @param  non-empty-list<array<string, array<string, mixed>>>  $measured
+     * @param  non-empty-list<array<string, FaultVerdict>>  $measured
      * @return array<string, mixed>
      */
     private static function entry(CaseKind $kind, string $fault, array $calls, array $measured, ?KeyEntry $ruled): array
     {
-        $consensus = Consensus::of(array_map(static fn (Call $c): CoreCall => $c->toCore(), $calls), (float) config('academy.majority'), (int) config('academy.able'));
-        $judgement = self::judge($kind, array_map(static fn (array $m): Judgement => new Judgement(Verdict::from($m[$fault]['verdict']), $m[$fault]['margin'], $m[$fault]['sentence']), $measured));
-        $grade = Grade::of($consensus->label, $judgement);
-        $stands = $ruled !== null && $ruled->label === $consensus->label->value && $ruled->grade === $grade->value && $ruled->verdict === $judgement->verdict->value;
+        $judgement = self::judge($kind, array_map(static fn (array $m): Judgement => $m[$fault]->judgement, $measured));
+        $entry = CoreKeyEntry::of($fault, array_map(static fn (Call $c): CoreCall => $c->toCore(), $calls), $judgement, (float) config('academy.majority'), (int) config('academy.able'));
+        $said = $entry->consensus;
+        $stands = $ruled !== null && $ruled->label === $said->label->value && $ruled->grade === $entry->grade->value && $ruled->verdict === $judgement->verdict->value;
 
         return [
-            'fault' => $fault, 'label' => $consensus->label->value, 'grade' => $grade->value,
-            'present' => $consensus->present, 'absent' => $consensus->absent, 'cannot_tell' => $consensus->cannotTell,
-            'severity' => $consensus->severity, 'onset' => $consensus->onset?->value,
-            'verdict' => $judgement->verdict->value, 'margin' => $judgement->margin, 'sentence' => $judgement->sentence,
+            'fault' => $fault, 'label' => $said->label->value, 'grade' => $entry->grade->value,
+            'present' => $said->present, 'absent' => $said->absent, 'cannot_tell' => $said->cannotTell,
+            'severity' => $said->severity, 'onset' => $said->onset?->value,
+            'verdict' => $judgement->verdict->value, 'margin' => $judgement->margin, 'judgement' => json_encode(JudgementJson::write($judgement), JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION),
             'ruling' => $stands ? $ruled->ruling : null, 'ruling_reason' => $stands ? $ruled->ruling_reason : null,
             'ruled_by' => $stands ? $ruled->getAttribute('ruled_by') : null, 'ruled_at' => $stands ? $ruled->ruled_at : null,
         ];
     }
 
-    /** @return non-empty-list<array<string, array<string, mixed>>> what was measured of each swing, cold ones of a series set aside */
+    /** @return non-empty-list<array<string, FaultVerdict>> what was measured of each swing, cold ones of a series set aside */
     private function measured(SittingCase $case, string $lens): array
     {
         $swings = array_values($case->swings->all());
         $warm = $case->kind === CaseKind::Series ? array_values(array_filter($swings, static fn (CaseSwing $s): bool => ! $s->recording->is_cold)) : $swings;
 
-        /** @var non-empty-list<array<string, array<string, mixed>>> every case has a swing */
-        return array_map(fn (CaseSwing $s): array => ($s->recording->measured ?? ($this->measure)($s->recording))->faults[$lens], $warm === [] ? $swings : $warm);
+        /** @var non-empty-list<array<string, FaultVerdict>> every case has a swing */
+        return array_map(fn (CaseSwing $s): array => ($s->recording->measured ?? ($this->measure)($s->recording))->verdicts($lens), $warm === [] ? $swings : $warm);
     }
 
     /** @param  non-empty-list<Judgement>  $swings */

@@ -44,7 +44,7 @@ final readonly class EraseRecording
                 Motion::query()->where('recording_id', $recording->id)->delete();
                 $recording->measured()->delete();
                 DB::table('caught_swings')->where('recording_id', $recording->id)->update(['bundle' => '']);
-                $recording->update(['erased_at' => now(), 'stance' => null, 'mass_kg' => null, 'quality' => [], 'outcome' => null, 'device_name' => null, 'checksum' => hash('sha256', "erased|{$recording->public_id}")]);
+                $recording->update(['erased_at' => now(), 'stance' => null, 'mass_kg' => null, 'outcome' => null, 'device_name' => null, 'checksum' => hash('sha256', "erased|{$recording->public_id}")]);
             } else {
                 DB::table('caught_swings')->where('recording_id', $recording->id)->delete();
                 $recording->delete();

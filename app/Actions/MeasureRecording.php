@@ -11,6 +11,9 @@ use App\Queries\AcademyNorms;
 use App\Queries\Codebooks;
 use Core\Codebook\ClubGroup;
 use Core\Codebook\SwingReport;
+use Core\Format\Json\MeasuredJson;
+use Core\Format\Json\QualityJson;
+use Core\Format\Json\VerdictJson;
 use Core\Version;
 
 /** Measures a recording and judges every fault under every lens; keeps the result with what it was made from. */
@@ -33,7 +36,7 @@ final readonly class MeasureRecording
         $report = new SwingReport($recording->evidence($this->norms->get()));
         $faults = [];
         foreach (array_keys($document->lenses()) as $lens) {
-            $faults[$lens] = $report->faults($this->codebooks->under($document, $lens, ClubGroup::of($recording->club), $recording->swing));
+            $faults[$lens] = array_map(VerdictJson::write(...), $report->faults($this->codebooks->under($document, $lens, ClubGroup::of($recording->club), $recording->swing)));
         }
         $recording->unsetRelation('measured');
 
@@ -41,9 +44,9 @@ final readonly class MeasureRecording
             'core_version' => Version::CURRENT,
             'codebook_version' => $document->version(),
             'inputs_checksum' => $inputs,
-            'measurements' => $report->assessment->measurements->toArray(),
+            'measurements' => MeasuredJson::write($report->assessment->measurements),
             'faults' => $faults,
-            'quality' => $report->assessment->quality(),
+            'quality' => array_map(QualityJson::write(...), $report->assessment->quality()),
         ]);
     }
 

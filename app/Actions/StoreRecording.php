@@ -9,13 +9,12 @@ use App\Models\Motion;
 use App\Models\Recording;
 use App\Models\StationMark;
 use App\Models\TraceChannel;
+use Core\Format\Json\RemarkJson;
 use Core\Motion\Motion as CoreMotion;
 use Core\Motion\StationsFromMotion;
 use Core\Motion\StationsFromTrace;
 use Core\Motion\StationTimes;
 use Core\Motion\Views;
-use Core\Trace\Quality;
-use Core\Trace\QualityFinding;
 use Core\Trace\Trace;
 use Illuminate\Support\Facades\DB;
 
@@ -48,7 +47,6 @@ final readonly class StoreRecording
                 'samples' => $trace->samples(),
                 'mass_kg' => $trace->massKg,
                 'stance' => $trace->stance?->toArray(),
-                'quality' => array_map(static fn (QualityFinding $f): array => $f->toArray(), Quality::of($trace)),
                 'clock_jitter_s' => $trace->clockJitterS,
                 'checksum' => $checksum,
             ]);
@@ -64,7 +62,7 @@ final readonly class StoreRecording
                 StationMark::query()->create(['recording_id' => $recording->id, 'code' => $code, 't_s' => $time->t, 'uncertainty_s' => $time->uncertainty, 'source' => $time->source]);
             }
             foreach ($found?->times->all() ?? [] as $code => $time) {
-                StationMark::query()->firstOrCreate(['recording_id' => $recording->id, 'code' => $code, 'source' => $time->source], ['t_s' => $time->t, 'uncertainty_s' => $time->uncertainty, 'doubt' => $found?->doubts[$code] ?? $found?->doubts[''] ?? null]);
+                StationMark::query()->firstOrCreate(['recording_id' => $recording->id, 'code' => $code, 'source' => $time->source], ['t_s' => $time->t, 'uncertainty_s' => $time->uncertainty, 'doubt' => RemarkJson::orNull($found?->doubts[$code] ?? $found?->doubts[''] ?? null)]);
             }
 
             return $recording;

@@ -4,7 +4,11 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Core\Codebook\Judgement;
+use Core\Codebook\Verdict;
 use Core\Consensus\Grade;
+use Core\Format\Json\JudgementJson;
+use Core\Remark;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasOneThrough;
@@ -24,7 +28,8 @@ use Illuminate\Support\Carbon;
  * @property ?string $onset
  * @property string $verdict
  * @property ?float $margin
- * @property string $sentence
+ * @property ?array<string, mixed> $judgement
+ * @property ?string $worded_then  what was said of it before there were codes
  * @property ?string $ruling
  * @property ?string $ruling_reason
  * @property ?Carbon $ruled_at
@@ -41,7 +46,13 @@ final class KeyEntry extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['severity' => 'float', 'margin' => 'float', 'ruled_at' => 'datetime'];
+        return ['severity' => 'float', 'margin' => 'float', 'judgement' => 'array', 'ruled_at' => 'datetime'];
+    }
+
+    /** What the measurements say, as it was found when the key was made. */
+    public function measured(): Judgement
+    {
+        return $this->judgement !== null ? JudgementJson::read($this->judgement) : new Judgement(Verdict::from($this->verdict), $this->margin, Remark::wordedThen((string) $this->worded_then));
     }
 
     /** @return BelongsTo<KeyVersion, $this> */

@@ -4,23 +4,57 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Core\Codebook\FaultVerdict;
+use Core\Codebook\Verdict;
+use Core\Format\Json\MeasuredJson;
+use Core\Format\Json\QualityJson;
+use Core\Format\Json\VerdictJson;
+use Core\Measurement\Measurements;
+use Core\Measurement\QualityNote;
 use Illuminate\Database\Eloquent\Model;
 
 /**
+ * What was measured of a recording, and what it says of each fault under each lens, as Core\Format\Json has it.
+ *
  * @property string $core_version
  * @property string $inputs_checksum
- * @property array<string, array<string, mixed>> $measurements
  * @property string $codebook_version
- * @property array<string, array<string, array{observability: string, proxy: ?string, verdict: string, margin: ?float, sentence: string, deciding: list<array{measure: string, station: ?string, op: string, threshold: float|string}>}>> $faults by lens
- * @property list<array{kind: string, severity: string, sentence: string, effect: string, from_s: ?float, to_s: ?float, measurements: list<string>}> $quality
+ * @property array<string, mixed> $measurements
+ * @property array<string, array<string, mixed>> $faults by lens
+ * @property list<mixed> $quality
  */
 final class MeasurementSet extends Model
 {
     protected $fillable = ['recording_id', 'core_version', 'codebook_version', 'inputs_checksum', 'measurements', 'faults', 'quality'];
 
+    private ?Measurements $read = null;
+
     /** @return array<string, string> */
     protected function casts(): array
     {
         return ['measurements' => 'array', 'faults' => 'array', 'quality' => 'array'];
+    }
+
+    public function measured(): Measurements
+    {
+        return $this->read ??= MeasuredJson::read($this->measurements);
+    }
+
+    /** @return array<string, FaultVerdict> by fault */
+    public function verdicts(string $lens): array
+    {
+        return array_map(VerdictJson::read(...), $this->faults[$lens] ?? []);
+    }
+
+    /** @return list<string> the faults that the measurements support */
+    public function supported(string $lens): array
+    {
+        return array_map(strval(...), array_keys(array_filter($this->faults[$lens] ?? [], static fn (mixed $f): bool => is_array($f) && ($f['verdict'] ?? null) === Verdict::Supported->value)));
+    }
+
+    /** @return list<QualityNote> the gravest first */
+    public function notes(): array
+    {
+        return array_map(QualityJson::read(...), $this->quality);
     }
 }

@@ -39,7 +39,6 @@ use Illuminate\Support\Collection;
  * @property int $samples
  * @property ?float $mass_kg
  * @property ?array<string, array<string, float|null>> $stance
- * @property list<array{kind: string, severity: string, sentence: string, effect?: string, from_s?: ?float, to_s?: ?float}> $quality
  * @property string $checksum
  * @property ?float $clock_jitter_s
  * @property float $film_offset_s
@@ -63,7 +62,7 @@ final class Recording extends Model
 {
     use HasUlids;
 
-    protected $fillable = ['golfer_id', 'club', 'swing', 'shape', 'device_class', 'device_name', 'rate_hz', 't0', 'samples', 'mass_kg', 'stance', 'quality', 'checksum', 'source', 'clock_jitter_s', 'film_offset_s', 'film_drift_ppm', 'film_clock_uncertainty_s', 'film_clock_by', 'series', 'is_cold', 'outcome', 'erased_at'];
+    protected $fillable = ['golfer_id', 'club', 'swing', 'shape', 'device_class', 'device_name', 'rate_hz', 't0', 'samples', 'mass_kg', 'stance', 'checksum', 'source', 'clock_jitter_s', 'film_offset_s', 'film_drift_ppm', 'film_clock_uncertainty_s', 'film_clock_by', 'series', 'is_cold', 'outcome', 'erased_at'];
 
     protected $attributes = ['swing' => 'full', 'film_offset_s' => 0.0, 'film_drift_ppm' => 0.0, 'is_cold' => false];
 
@@ -81,7 +80,7 @@ final class Recording extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['stance' => 'array', 'quality' => 'array', 'rate_hz' => 'float', 't0' => 'float', 'mass_kg' => 'float', 'clock_jitter_s' => 'float', 'film_offset_s' => 'float', 'film_drift_ppm' => 'float', 'film_clock_uncertainty_s' => 'float', 'is_cold' => 'boolean', 'outcome' => 'array', 'erased_at' => 'datetime'];
+        return ['stance' => 'array', 'rate_hz' => 'float', 't0' => 'float', 'mass_kg' => 'float', 'clock_jitter_s' => 'float', 'film_offset_s' => 'float', 'film_drift_ppm' => 'float', 'film_clock_uncertainty_s' => 'float', 'is_cold' => 'boolean', 'outcome' => 'array', 'erased_at' => 'datetime'];
     }
 
     /** @return BelongsTo<Golfer, $this> */

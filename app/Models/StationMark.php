@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Core\Format\Json\RemarkJson;
 use Core\Motion\StationTime;
+use Core\Remark;
 use Illuminate\Database\Eloquent\Model;
 
 /**
@@ -13,7 +15,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property float $t_s
  * @property float $uncertainty_s
  * @property string $source motion, trace, file, or hand: marked by a person
- * @property ?string $doubt
+ * @property ?array<string, mixed> $doubt  why it is not to be trusted
  */
 final class StationMark extends Model
 {
@@ -26,7 +28,12 @@ final class StationMark extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['t_s' => 'float', 'uncertainty_s' => 'float'];
+        return ['t_s' => 'float', 'uncertainty_s' => 'float', 'doubt' => 'array'];
+    }
+
+    public function doubt(): ?Remark
+    {
+        return RemarkJson::readOrNull($this->doubt);
     }
 
     public function toCore(): StationTime

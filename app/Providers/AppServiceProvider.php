@@ -10,11 +10,15 @@ use App\Models\User;
 use App\Queries\AcademyNorms;
 use App\Queries\Codebooks;
 use App\Sight\Onlookers;
+use App\Words\Wording;
 use App\Works\Works;
+use Core\InWords;
 use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Database\Eloquent\Casts\Json;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Foundation\Application;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Blade;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\RateLimiter;
@@ -25,6 +29,7 @@ final class AppServiceProvider extends ServiceProvider
 {
     public function register(): void
     {
+        $this->app->bind(InWords::class, Wording::class);
         $this->app->scoped(Codebooks::class);
         $this->app->scoped(AcademyNorms::class);
         $this->app->scoped(Onlookers::class);
@@ -36,6 +41,9 @@ final class AppServiceProvider extends ServiceProvider
         /** @var Application $app */
         $app = $this->app;
         $app->rebinding('request', static fn (Application $app) => $app->resolved(Onlookers::class) ? $app->make(Onlookers::class)->forget() : null);
+        // Whole numbers stay numbers of their kind: 55.0 is not stored as 55.
+        Json::encodeUsing(static fn (mixed $value, int $flags = 0): string => json_encode($value, $flags | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR));
+        Blade::directive('said', static fn (string $of): string => "<?php echo e(app(\\App\\Words\\Wording::class)->said($of)); ?>");
         Model::shouldBeStrict(config('app.env') !== 'production');
         RateLimiter::for('login', static fn (Request $request): array => [
             Limit::perMinute(8)->by(Str::lower((string) $request->input('email')).'|'.$request->ip()),

@@ -9,12 +9,12 @@ use App\Models\StationMark;
 use App\Models\User;
 use App\Works\WorkKind;
 use App\Works\Works;
-use Core\Motion\Station;
+use Core\InWords;
 
 /** One recording on the Bench: what was measured, what it says of each fault under a lens, the stations and clocks. */
 final class BenchPage
 {
-    public function __construct(private readonly MeasurementRows $rows, private readonly Codebooks $codebooks, private readonly SeriesSpreads $spreads, private readonly Works $works)
+    public function __construct(private readonly MeasurementRows $rows, private readonly Codebooks $codebooks, private readonly SeriesSpreads $spreads, private readonly Works $works, private readonly InWords $words)
     {
     }
 
@@ -32,23 +32,32 @@ final class BenchPage
             'measured' => $measured,
             'anew' => $this->works->underWay(WorkKind::Measure, $recording) !== null,
             'rows' => $this->rows->of($measured, $codebook->lens, $this->spreads->of($series)),
-            'verdicts' => $measured->faults[$lens],
+            'verdicts' => $measured->verdicts($lens),
+            'notes' => $measured->notes(),
             'codebook' => $codebook,
             'lenses' => $document->lenses(),
             'differs' => collect($codebook->keys())->mapWithKeys(fn (string $key): array => [$key => $document->differingOn($key)])->all(),
             'series' => $series,
             'swings' => $series === null || $series->count() < 2 ? [] : $series->map(static fn (Recording $r, int $i): array => ['name' => ($i + 1).($r->is_cold ? ', cold' : ''), 'url' => route('bench.evidence', $r, false)])->values()->all(),
-            'marks' => self::marks($recording),
+            'marks' => $this->marks($recording),
         ];
     }
 
+    /** Why the program's own time is not to be trusted; what a person marked is not doubted. */
+    private function doubt(StationMark $mark): ?string
+    {
+        $doubt = $mark->source === 'hand' ? null : $mark->doubt();
+
+        return $doubt === null ? null : $this->words->phrase($doubt);
+    }
+
     /** @return array<string, array{t: float, uncertainty: float, source: string, doubt: ?string, others: list<array{t: float, source: string}>}> by station code */
-    private static function marks(Recording $recording): array
+    private function marks(Recording $recording): array
     {
         $all = $recording->stations->groupBy('code');
 
-        return $recording->effectiveStations()->map(static fn (StationMark $m): array => [
-            't' => $m->t_s, 'uncertainty' => $m->uncertainty_s, 'source' => $m->source, 'doubt' => $m->source === 'hand' ? null : $m->doubt,
+        return $recording->effectiveStations()->map(fn (StationMark $m): array => [
+            't' => $m->t_s, 'uncertainty' => $m->uncertainty_s, 'source' => $m->source, 'doubt' => $this->doubt($m),
             'others' => array_values($all[$m->code]->filter(static fn (StationMark $o): bool => $o->id !== $m->id)->map(static fn (StationMark $o): array => ['t' => $o->t_s, 'source' => $o->source])->all()),
         ])->all();
     }

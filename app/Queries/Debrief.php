@@ -73,7 +73,7 @@ final readonly class Debrief
                 'key' => $key, 'name' => $codebook->faults[$key]->name, 'station' => $codebook->faults[$key]->station->value, 'lookFor' => $codebook->faults[$key]->lookFor,
                 'weight' => round($c->weight(), 4), 'present' => $c->present, 'absent' => $c->absent, 'unsure' => $c->unsure,
                 'calls' => $calls->all(),
-                'truth' => $entry?->scoredLabel(), 'grade' => $entry?->grade, 'sentence' => $entry?->sentence,
+                'truth' => $entry?->scoredLabel(), 'grade' => $entry?->grade, 'why' => $entry?->measured()->why,
                 'ruling' => $entry?->ruling_reason,
             ];
         })->values()->sort(static fn (array $a, array $b): int => [$b['weight'], $order[$a['key']]] <=> [$a['weight'], $order[$b['key']]])->values()->all();

@@ -11,13 +11,16 @@ use App\Models\RememberedColumns;
 use Core\CoreException;
 use Core\Format\ColumnMap;
 use Core\Format\ImportedRecording;
+use Core\InWords;
 use Core\Measurement\Assessment;
 use Core\Measurement\Evidence;
+use Core\Measurement\Measured;
 use Core\Motion\Station;
 use Core\Motion\StationsFromMotion;
 use Core\Motion\StationsFromTrace;
 use Core\Motion\StationTimes;
 use Core\Trace\DeviceClass;
+use Core\Trace\QualityFinding;
 use Core\Trace\Series;
 
 /** What a file would become: its columns as understood, the trace drawn, quality and stations, before anything is stored. */
@@ -27,7 +30,7 @@ final class ImportPage
 
     private const HEIGHT = 200;
 
-    public function __construct(private readonly ReadImport $read)
+    public function __construct(private readonly ReadImport $read, private readonly InWords $words)
     {
     }
 
@@ -76,11 +79,11 @@ final class ImportPage
         $x = static fn (float $t): float => round(40 + (self::WIDTH - 48) * ($t - $from) / max(1e-6, $to - $from), 1);
 
         return [
-            'in' => $in, 'quality' => $assessment->quality(), 'stations' => $stations->all(), 'doubts' => $found->doubts ?? [],
-            'measured' => count(array_filter($assessment->measurements->toArray(), static fn (array $m): bool => ! array_key_exists('value', $m) || $m['value'] !== null)), 'of' => count($assessment->measurements->all()),
+            'in' => $in, 'notes' => $assessment->quality(), 'stations' => $stations->all(), 'doubts' => array_map($this->words->phrase(...), $found->doubts ?? []),
+            'measured' => count(array_filter($assessment->measurements->all(), static fn (Measured|array $m): bool => is_array($m) || $m->value !== null)), 'of' => count($assessment->measurements->all()),
             'label' => $share === null ? ($in->trace->totalForce() === null ? 'centre of pressure, mm' : 'vertical force, % of body weight') : 'lead share, %',
             'path' => self::path($curve, $from, $to, $x), 'notches' => array_map(static fn ($s): float => $x($s->t), array_filter($stations->all(), static fn ($s): bool => $s->t >= $from && $s->t <= $to)),
-            'spans' => array_values(array_filter(array_map(static fn (array $q): ?array => $q['from_s'] === null ? null : [$x(max($from, min($to, (float) $q['from_s']))), $x(max($from, min($to, (float) $q['to_s'])))], $assessment->quality()))),
+            'spans' => array_values(array_filter(array_map(static fn (QualityFinding $f): ?array => $f->span === null ? null : [$x(max($from, min($to, $f->span[0]))), $x(max($from, min($to, $f->span[1])))], $assessment->findings))),
             'seconds' => [$from, $to],
         ];
     }

@@ -6,7 +6,9 @@ namespace App\Queries;
 
 use App\Models\MeasurementSet;
 use Core\Codebook\Lens;
+use Core\InWords;
 use Core\Measurement\Measure;
+use Core\Measurement\Measurements;
 use Core\Measurement\Spread;
 use Core\Number\Written;
 
@@ -22,56 +24,64 @@ final class MeasurementRows
         'pelvis_sway' => 'Body', 'trail_heel_lift' => 'Feet and knees', 'tempo' => 'Rhythm',
     ];
 
+    public function __construct(private readonly InWords $words)
+    {
+    }
+
     /**
      * @param  array<string, Spread>  $spreads by measure key, or measure@STATION
      * @return list<array<string, mixed>>
      */
     public function of(MeasurementSet $set, Lens $lens, array $spreads = []): array
     {
-        // Read once: every reading of the attribute decodes it anew.
-        $all = $set->measurements;
+        $all = $set->measured();
         $rows = [];
         foreach (Measure::cases() as $measure) {
             if ($measure === Measure::LeadShare) {
                 continue;
             }
-            $found = $all[$measure->value] ?? ['value' => null, 'reason' => 'not measured here'];
             $at = self::SHOWN_AT[$measure->value] ?? null;
-            $others = [];
-            if ($at !== null && ! array_key_exists('value', $found)) {
-                foreach ($found as $code => $one) {
-                    if ($code !== $at && is_numeric($one['value'] ?? null) && $code !== 'AD') {
-                        $others[] = str_replace(['away_at', 'away', 'extends'], ['farthest at', 'farthest', 'extends'], (string) $code).' '.self::short((float) $one['value']);
-                    }
-                }
-                $found = $found[$at] ?? ['value' => null, 'reason' => 'not measured here'];
-            }
+            $found = $all->get($measure, $at);
             $name = $measure->value.($at === null ? '' : '@'.$at);
             $band = $lens->bands[$name] ?? null;
-            $value = $found['value'] ?? null;
+            $value = $found->value;
             $rows[] = [
                 'key' => $measure->value,
                 'group' => self::GROUPS[$measure->value] ?? null,
                 'label' => $measure->label().($at === null ? '' : ' at '.$at),
-                'unit' => $found['unit'] ?? $measure->unit(),
+                'unit' => $found->unit,
                 'definition' => $measure->definition(),
                 'value' => is_array($value) ? implode(', ', array_map(static fn (string $k): string => Measure::from($k)->label(), $value)) : $value,
-                'uncertainty' => $found['uncertainty'] ?? null,
-                'reason' => $found['reason'] ?? null,
-                'censored' => $found['censored'] ?? null,
-                'derived' => (bool) ($found['derived'] ?? false),
-                'indirect' => $found['indirect'] ?? null,
-                'widened' => $found['widened'] ?? null,
-                'near' => $found['station'] ?? null,
-                'others' => implode(' · ', $others),
+                'uncertainty' => $found->uncertainty,
+                'reason' => $found->reason === null ? null : $this->words->phrase($found->reason),
+                'censored' => $found->censored,
+                'derived' => $found->derived,
+                'indirect' => $found->proxy === null ? null : $this->words->phrase($found->proxy),
+                'widened' => $found->widened === null ? null : $this->words->phrase($found->widened),
+                'near' => $found->near,
+                'others' => implode(' · ', $at === null ? [] : self::elsewhere($all, $measure, $at)),
                 'spread' => $spreads[$name] ?? null,
                 'band' => $band,
-                'inside' => is_numeric($value) && $band !== null ? $value >= $band[0] && $value <= $band[1] : null,
-                'scale' => is_numeric($value) || $band !== null ? self::scale($measure) : null,
+                'inside' => is_float($value) && $band !== null ? $value >= $band[0] && $value <= $band[1] : null,
+                'scale' => is_float($value) || $band !== null ? self::scale($measure) : null,
             ];
         }
 
         return $rows;
+    }
+
+    /** @return list<string> the values at other stations than the one shown, in short */
+    private static function elsewhere(Measurements $all, Measure $measure, string $shown): array
+    {
+        $out = [];
+        foreach ($all->stationsOf($measure) as $code) {
+            $value = $all->get($measure, $code)->number();
+            if ($code !== $shown && $code !== 'AD' && $value !== null) {
+                $out[] = str_replace(['away_at', 'away'], ['farthest at', 'farthest'], $code).' '.self::short($value);
+            }
+        }
+
+        return $out;
     }
 
     private static function short(float $v): string

@@ -38,11 +38,13 @@ final class SecondLook
     private function numbers(Recording $recording): array
     {
         $numbers = [];
-        $found = $recording->measured->measurements ?? [];
+        $found = $recording->measured?->measured();
         foreach (self::SHOWN as $m) {
-            $one = $found[$m->value] ?? [];
-            if (is_numeric($one['value'] ?? null)) {
-                $numbers[] = ['label' => $m->label(), 'value' => Written::fixed((float) $one['value'], abs((float) $one['value']) < 5 ? 2 : 0), 'uncertainty' => Written::fixed((float) ($one['uncertainty'] ?? 0), (float) ($one['uncertainty'] ?? 0) < 1 ? 2 : 1), 'unit' => (string) ($one['unit'] ?? $m->unit())];
+            $one = $found?->get($m);
+            $value = $one?->number();
+            if ($one !== null && $value !== null) {
+                $u = $one->uncertainty ?? 0.0;
+                $numbers[] = ['label' => $m->label(), 'value' => Written::fixed($value, abs($value) < 5 ? 2 : 0), 'uncertainty' => Written::fixed($u, $u < 1 ? 2 : 1), 'unit' => $one->unit];
             }
         }
 

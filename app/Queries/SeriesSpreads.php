@@ -8,6 +8,7 @@ use App\Models\Recording;
 use App\Models\User;
 use App\Sight\Onlookers;
 use Core\Measurement\Measure;
+use Core\Measurement\Measurements;
 use Core\Measurement\Spread;
 use Core\Motion\Station;
 use Illuminate\Database\Eloquent\Collection;
@@ -41,7 +42,7 @@ final class SeriesSpreads
         foreach (Measure::cases() as $measure) {
             $names = $measure->isByStation() ? array_map(static fn (Station $s): string => $s->value, Station::cases()) : [null];
             foreach ($names as $code) {
-                $spread = Spread::of(self::values($sets, $measure, $code));
+                $spread = Spread::ofSwings($sets, $measure, $code);
                 if ($spread !== null) {
                     $out[$measure->value.($code === null ? '' : "@$code")] = $spread;
                 }
@@ -53,35 +54,17 @@ final class SeriesSpreads
 
     /**
      * @param  iterable<Recording>  $series
-     * @return list<array<string, mixed>> measurements of each
+     * @return list<Measurements> of each
      */
     private static function warm(iterable $series): array
     {
         $out = [];
         foreach ($series as $recording) {
             if (! $recording->is_cold && $recording->measured !== null) {
-                $out[] = $recording->measured->measurements;
+                $out[] = $recording->measured->measured();
             }
         }
 
         return $out;
-    }
-
-    /**
-     * @param  list<array<string, mixed>>  $sets
-     * @return list<float>
-     */
-    private static function values(array $sets, Measure $measure, ?string $code): array
-    {
-        $values = [];
-        foreach ($sets as $set) {
-            $m = $set[$measure->value] ?? [];
-            $m = $code === null ? $m : ($m[$code] ?? []);
-            if (is_numeric($m['value'] ?? null) && ! isset($m['censored'])) {
-                $values[] = (float) $m['value'];
-            }
-        }
-
-        return $values;
     }
 }

@@ -6,7 +6,7 @@ namespace App\Queries;
 
 use App\Models\Recording;
 use Core\Measurement\Illustration;
-use Core\Measurement\Measure;
+use Core\Measurement\Measured;
 use Core\Motion\Station;
 use Core\Number\Written;
 
@@ -28,18 +28,17 @@ final class VerdictCurves
         $from = ($evidence->stations->t(Station::Address) ?? $recording->t0) - 0.25;
         $to = ($evidence->stations->t(Station::Finish) ?? $from + 2.5) + 0.1;
         $out = [];
-        foreach ($set->faults[$lens][$fault]['deciding'] ?? [] as $condition) {
-            $measure = Measure::from($condition['measure']);
-            $found = $set->measurements[$measure->value] ?? [];
-            $found = $condition['station'] === null ? $found : ($found[$condition['station']] ?? []);
-            $drawn = Illustration::of($evidence, $measure, $condition['station']);
+        foreach (($set->verdicts($lens)[$fault] ?? null)->judgement->deciding ?? [] as $condition) {
+            $measure = $condition->measure;
+            $found = $condition->foundIn($set->measured());
+            $drawn = Illustration::of($evidence, $measure, $condition->station);
             $chart = [
-                'title' => ucfirst($measure->label()).($condition['station'] === null ? '' : ' at '.$condition['station']),
-                'value' => $found['value'] ?? null, 'uncertainty' => $found['uncertainty'] ?? null, 'unit' => $found['unit'] ?? $measure->unit(), 'censored' => $found['censored'] ?? null,
-                'op' => $condition['op'], 'threshold' => $condition['threshold'], 'definition' => $measure->definition(), 'curve' => null,
+                'title' => ucfirst($measure->label()).($condition->station === null ? '' : ' at '.$condition->station),
+                'value' => $found->value, 'uncertainty' => $found->uncertainty, 'unit' => $found->unit, 'censored' => $found->censored,
+                'op' => $condition->op, 'threshold' => $condition->threshold, 'definition' => $measure->definition(), 'curve' => null,
             ];
-            if ($drawn !== null && is_numeric($condition['threshold'])) {
-                $chart = [...$chart, ...self::drawing($drawn, $from, $to, (float) $condition['threshold'], $found, $evidence->stations->all())];
+            if ($drawn !== null && is_float($condition->threshold)) {
+                $chart = [...$chart, ...self::drawing($drawn, $from, $to, $condition->threshold, $found, $evidence->stations->all())];
             }
             $out[] = $chart;
         }
@@ -48,11 +47,10 @@ final class VerdictCurves
     }
 
     /**
-     * @param  array<string, mixed>  $found
      * @param  array<string, \Core\Motion\StationTime>  $stations
      * @return array<string, mixed>
      */
-    private static function drawing(Illustration $drawn, float $from, float $to, float $threshold, array $found, array $stations): array
+    private static function drawing(Illustration $drawn, float $from, float $to, float $threshold, Measured $found, array $stations): array
     {
         $points = [];
         for ($i = 0; $i <= self::POINTS; $i++) {
@@ -72,11 +70,11 @@ final class VerdictCurves
         [$low, $high] = [$low - $pad, $high + $pad];
         $x = static fn (float $t): float => round(34 + (self::WIDTH - 38) * ($t - $from) / ($to - $from), 1);
         $y = static fn (float $v): float => round(6 + (self::HEIGHT - 26) * (1 - ($v - $low) / ($high - $low)), 1);
-        $value = is_numeric($found['value'] ?? null) ? (float) $found['value'] : null;
-        $u = (float) ($found['uncertainty'] ?? 0.0);
+        $value = $found->number();
+        $u = $found->uncertainty ?? 0.0;
         $moment = $drawn->moment($threshold);
         // Where on the curve the value was read: at its station, or at the middle of its window for an extreme.
-        $window = $found['window_s'] ?? null;
+        $window = $found->window;
         $at = $value === null ? null : ($drawn->moment($value) ?? self::readAt($drawn, $value, $window));
         $path = '';
         foreach ($points as $i => [$t, $v]) {

@@ -6,15 +6,16 @@ namespace Core\Codebook;
 
 use Core\CoreException;
 use Core\Measurement\Measurements;
+use Core\Remark;
 
 /** The academy's agreed faults under one lens, in the order in which they show in a swing. */
 final readonly class Codebook
 {
     /**
      * @param  array<string, Fault>  $faults by key
-     * @param  string|null  $notJudged  why no fault is judged by these rules, for swings they do not apply to
+     * @param  Ground|null  $notJudged  why no fault is judged by these rules, for swings they do not apply to
      */
-    public function __construct(public string $version, public Lens $lens, public array $faults, public ?string $notJudged = null)
+    public function __construct(public string $version, public Lens $lens, public array $faults, public ?Ground $notJudged = null)
     {
     }
 
@@ -40,11 +41,11 @@ final readonly class Codebook
         $fault = $this->fault($key);
 
         if ($this->notJudged !== null) {
-            return new Judgement(Verdict::NotMeasurable, null, ucfirst($fault->name).' is not judged: '.$this->notJudged.'.');
+            return new Judgement(Verdict::NotMeasurable, null, Remark::of(Ground::NotJudged, why: Remark::of($this->notJudged)));
         }
         // What the evidence cannot show is never called absent, nor present.
         if ($held !== null && $fault->observability($held) === Observability::NotObservable) {
-            return new Judgement(Verdict::NotMeasurable, null, ucfirst($fault->name).' cannot be seen with what is held ('.$held->label().').');
+            return new Judgement(Verdict::NotMeasurable, null, Remark::of(Ground::NotSeen, evidence: $held->evidence()));
         }
 
         return $fault->judge($measurements, $held);

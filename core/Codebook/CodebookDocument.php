@@ -14,8 +14,8 @@ use Core\Motion\Station;
 final readonly class CodebookDocument
 {
     private const SWINGS_NOT_JUDGED = [
-        'rehearsal' => 'a rehearsal is not judged by full-swing rules',
-        'drill' => 'a drill that exaggerates on purpose is not judged by full-swing rules',
+        'rehearsal' => Ground::Rehearsal,
+        'drill' => Ground::ExaggeratingDrill,
     ];
 
     /** @param  array{version: string, faults: array<string, array<string, mixed>>, lenses: array<string, array<string, mixed>>}  $data */

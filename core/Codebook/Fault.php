@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Core\Codebook;
 
 use Core\Measurement\Measurements;
+use Core\Measurement\Proxy;
 use Core\Motion\Station;
+use Core\Remark;
 
 /** One fault of the catalogue under one lens: what it is, how it is told, and what decides it. */
 final readonly class Fault
@@ -46,7 +48,7 @@ final readonly class Fault
     }
 
     /** What stands in for the fault itself where it is seen only indirectly. */
-    public function proxy(Shown $shown): ?string
+    public function proxy(Shown $shown): ?Remark
     {
         return $this->entry($shown)?->proxyAt($shown);
     }
@@ -62,23 +64,23 @@ final readonly class Fault
         if ($own->verdict !== Verdict::NotMeasurable || $entry?->supported === null || $entry->contradicted === null) {
             return $own;
         }
-        $byProxy = $this->decide($entry->supported, $entry->contradicted, $m->widened(self::PROXY_WIDENING, 'a proxy'), $entry->proxy);
+        $byProxy = $this->decide($entry->supported, $entry->contradicted, $m->widened(self::PROXY_WIDENING, Remark::of(Proxy::Any)), $entry->stated());
 
         return $byProxy->verdict === Verdict::NotMeasurable ? $own : $byProxy;
     }
 
-    private function decide(Rule $supported, Rule $contradicted, Measurements $m, ?string $proxy): Judgement
+    private function decide(Rule $supported, Rule $contradicted, Measurements $m, ?Remark $proxy): Judgement
     {
         $yes = $supported->evaluate($m);
         $no = $contradicted->evaluate($m);
-        $name = ucfirst($this->name);
-        $by = $proxy === null ? '' : " by a proxy ($proxy)";
+        $by = static fn (Ground $ground, Remark ...$with): Remark => $proxy === null ? Remark::of($ground, ...$with) : Remark::of($ground->byProxy(), ...$with, proxy: $proxy);
 
         return match (true) {
-            $yes === Truth::Yes => new Judgement(Verdict::Supported, $supported->margin($m), "$name is supported$by: ".$supported->words($m).'.', $proxy, $supported->deciding($m)),
-            $no === Truth::Yes => new Judgement(Verdict::Contradicted, $contradicted->margin($m), "$name is contradicted$by: ".$contradicted->words($m).'.', $proxy, $contradicted->deciding($m)),
-            $yes === Truth::Unknown || $no === Truth::Unknown => new Judgement(Verdict::NotMeasurable, null, "$name cannot be decided here: ".($yes === Truth::Unknown ? $supported->words($m) : $contradicted->words($m)).'.', null, []),
-            default => new Judgement(Verdict::Borderline, $supported->margin($m), "$name lies in the margin$by: ".$supported->words($m).'; contradicted only when '.$contradicted->words().'.', $proxy, $supported->deciding($m)),
+            $yes === Truth::Yes => new Judgement(Verdict::Supported, $supported->margin($m), $by(Ground::Supported, rule: $supported->remark($m)), $proxy, $supported->deciding($m)),
+            $no === Truth::Yes => new Judgement(Verdict::Contradicted, $contradicted->margin($m), $by(Ground::Contradicted, rule: $contradicted->remark($m)), $proxy, $contradicted->deciding($m)),
+            $yes === Truth::Unknown => new Judgement(Verdict::NotMeasurable, null, Remark::of(Ground::Undecided, rule: $supported->remark($m))),
+            $no === Truth::Unknown => new Judgement(Verdict::NotMeasurable, null, Remark::of(Ground::Undecided, rule: $contradicted->remark($m))),
+            default => new Judgement(Verdict::Borderline, $supported->margin($m), $by(Ground::InMargin, rule: $supported->remark($m), unless: $contradicted->remark()), $proxy, $supported->deciding($m)),
         };
     }
 

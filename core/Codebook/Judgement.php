@@ -4,18 +4,26 @@ declare(strict_types=1);
 
 namespace Core\Codebook;
 
+use Core\Remark;
+
 /**
  * A verdict with its margin – how far the deciding value stands beyond its threshold, in units of its own
- * 95 % uncertainty; null when nothing can be said – and the sentence that says why.
+ * 95 % uncertainty; null when nothing can be said – and why.
  */
 final readonly class Judgement
 {
     /**
-     * @param  string|null  $proxy  what stood in for the fault, where it was judged indirectly
-     * @param  list<array{measure: string, station: string|null, op: string, threshold: float|string}>  $deciding  the conditions it came from
+     * @param  Remark  $why  a Ground
+     * @param  Remark|null  $proxy  what stood in for the fault, where it was judged indirectly
+     * @param  list<Condition>  $deciding  the conditions it came from
      */
-    public function __construct(public Verdict $verdict, public ?float $margin, public string $sentence, public ?string $proxy = null, public array $deciding = [])
-    {
+    public function __construct(
+        public Verdict $verdict,
+        public ?float $margin,
+        public Remark $why,
+        public ?Remark $proxy = null,
+        public array $deciding = [],
+    ) {
     }
 
     /**
@@ -34,11 +42,12 @@ final readonly class Judgement
         foreach ([Verdict::Supported, Verdict::Contradicted] as $verdict) {
             $agreeing = $with($verdict);
             if (2 * count($agreeing) > $held) {
-                return new self($verdict, self::median($agreeing), count($agreeing)." of $held measured swings: {$agreeing[0]->sentence}", $agreeing[0]->proxy);
+                return new self($verdict, self::median($agreeing), Remark::of(Ground::MostSwings, agreeing: count($agreeing), held: $held, swing: $agreeing[0]->why), $agreeing[0]->proxy);
             }
         }
+        $split = Remark::of(Ground::SplitSwings, held: $held, speaking: count($with(Verdict::Supported)), against: count($with(Verdict::Contradicted)));
 
-        return new self(Verdict::Borderline, null, "Of $held measured swings ".count($with(Verdict::Supported)).' speak for it and '.count($with(Verdict::Contradicted)).' against.');
+        return new self(Verdict::Borderline, null, $split);
     }
 
     /** Two swings, before and after: present means in either. */
@@ -48,17 +57,20 @@ final readonly class Judgement
         if ($b || $a) {
             $sure = ! $a || ($b && $before->margin >= $after->margin) ? $before : $after;
 
-            return new self(Verdict::Supported, $sure->margin, ($b && $a ? 'Before and after' : ($b ? 'Before' : 'After')).": $sure->sentence", $sure->proxy);
+            return new self(Verdict::Supported, $sure->margin, Remark::of($b && $a ? Ground::BeforeAndAfter : ($b ? Ground::Before : Ground::After), swing: $sure->why), $sure->proxy);
         }
         foreach ([Verdict::NotMeasurable, Verdict::Borderline] as $open) {
-            foreach (['Before' => $before, 'After' => $after] as $when => $j) {
+            foreach ([[Ground::Before, $before], [Ground::After, $after]] as [$when, $j]) {
                 if ($j->verdict === $open) {
-                    return new self($open, null, "$when: {$j->sentence}", $j->proxy);
+                    return new self($open, null, Remark::of($when, swing: $j->why), $j->proxy);
                 }
             }
         }
 
-        return new self(Verdict::Contradicted, $before->margin === null || $after->margin === null ? null : min($before->margin, $after->margin), "Neither before nor after: {$after->sentence}", $after->proxy);
+        return new self(
+            Verdict::Contradicted, $before->margin === null || $after->margin === null ? null : min($before->margin, $after->margin),
+            Remark::of(Ground::NeitherBeforeNorAfter, swing: $after->why), $after->proxy,
+        );
     }
 
     /** @param  list<self>  $judgements */

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Core\Codebook;
 
+use Core\Measurement\Proxy;
+use Core\Remark;
+
 /** How well a fault is seen when certain kinds of evidence are there, and what stands in for it if only indirectly. */
 final readonly class ObservabilityEntry
 {
@@ -26,9 +29,15 @@ final readonly class ObservabilityEntry
         return $this->isTooSlow($shown) ? Observability::Indirect : $this->sight;
     }
 
-    public function proxyAt(Shown $shown): ?string
+    public function proxyAt(Shown $shown): ?Remark
     {
-        return $this->isTooSlow($shown) ? sprintf('a timing at only %.0f samples a second', $shown->rateHz) : $this->proxy;
+        return $this->isTooSlow($shown) ? Remark::of(Proxy::SlowTrace, rate_hz: $shown->rateHz ?? 0.0) : $this->stated();
+    }
+
+    /** The proxy in the codebook's own words. */
+    public function stated(): ?Remark
+    {
+        return $this->proxy === null ? null : Remark::of(Proxy::Stated, words: $this->proxy);
     }
 
     private function isTooSlow(Shown $shown): bool

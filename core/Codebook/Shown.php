@@ -84,22 +84,25 @@ final readonly class Shown
         ]));
     }
 
+    /** @return list<string> what is there: points, film (both views), face-on, down-the-line, and the device class */
+    public function evidence(): array
+    {
+        $both = $this->film || count(array_filter($this->views, static fn (View $v): bool => $v !== View::Points)) === 2;
+
+        return [
+            ...($this->points ? [View::Points->value] : []),
+            ...($both ? ['film'] : array_map(static fn (View $v): string => $v->value, $this->views)),
+            ...($this->device === null ? [] : [$this->device->value]),
+        ];
+    }
+
     public function label(): string
     {
-        $seen = [];
-        if ($this->points) {
-            $seen[] = '3-D points';
-        }
-        $both = $this->film || count(array_filter($this->views, static fn (View $v): bool => $v !== View::Points)) === 2;
-        if ($both) {
-            $seen[] = 'film';
-        }
-        foreach ($both ? [] : $this->views as $view) {
-            $seen[] = $view->label();
-        }
-        if ($this->device !== null) {
-            $seen[] = $this->device->label();
-        }
+        $seen = array_map(static fn (string $kind): string => match ($kind) {
+            View::Points->value => '3-D points',
+            'film' => 'film',
+            default => View::tryFrom($kind)?->label() ?? DeviceClass::from($kind)->label(),
+        }, $this->evidence());
 
         return match (count($seen)) {
             0 => 'nothing',

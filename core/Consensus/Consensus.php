@@ -11,7 +11,7 @@ use Core\Reading\Presence;
 /** What a panel says together of one fault in one case: the label, the counts behind it, severity and onset. */
 final readonly class Consensus
 {
-    private function __construct(
+    public function __construct(
         public Label $label,
         public int $present,
         public int $absent,

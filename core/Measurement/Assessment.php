@@ -26,12 +26,9 @@ final readonly class Assessment
         return new self($all->limitedBy($findings), $findings, $all);
     }
 
-    /** @return list<array<string, mixed>> every finding with the keys of the measures it touches */
+    /** @return list<QualityNote> every finding with the keys of the measures it touches */
     public function quality(): array
     {
-        return array_map(fn (QualityFinding $f): array => [
-            ...$f->toArray(),
-            'measurements' => $f->effect === QualityFinding::UNAFFECTED ? [] : $this->unlimited->touchedBy($f),
-        ], $this->findings);
+        return array_map(fn (QualityFinding $f): QualityNote => new QualityNote($f, $f->effect === QualityFinding::UNAFFECTED ? [] : $this->unlimited->touchedBy($f)), $this->findings);
     }
 }

@@ -10,14 +10,11 @@ use Core\Motion\Tracked;
 use Core\Motion\Turn;
 use Core\Motion\View;
 use Core\Motion\Views;
+use Core\Remark;
 
 /** The measures of where pelvis and chest are and how they turn. Positions are of the body, never of pressure. */
 final readonly class BodyMeter
 {
-    private const NO_POINTS = 'no body points were recorded';
-
-    private const NO_STANCE = 'needs the positions of both feet';
-
     private Views $views;
 
     private ?float $width;
@@ -104,12 +101,12 @@ final readonly class BodyMeter
             $value = $time === null ? null : $turn?->series->at($time->t);
             $out[$station->value] = $turn === null || $time === null || $value === null
                 ? Measured::none('degrees', match (true) {
-                    $this->views->motions === [] => self::NO_POINTS,
-                    $turn === null => "needs both {$joint}s as 3-D points or in face-on film",
+                    $this->views->motions === [] => Remark::of(Lack::NoPoints),
+                    $turn === null => Remark::of($joint === 'hip' ? Lack::Hips : Lack::Shoulders),
                     default => $this->signals->whyNot([$station]),
                 })
                 : Measured::value('degrees', $value, hypot($turn->uncertainty, ($rate?->at($time->t) ?? 0.0) * $time->uncertainty), [$station->value])
-                    ->within($time->t, $time->t)->indirectly($turn->indirect ? 'the apparent width in face-on film' : null);
+                    ->within($time->t, $time->t)->indirectly($turn->indirect ? Proxy::ApparentWidth : null);
         }
 
         return $out;
@@ -129,7 +126,7 @@ final readonly class BodyMeter
             if ($time === null || $p === null || $c === null || $q === null || $pelvis === null || $chest === null || $cop === null || $this->width === null) {
                 $out[$station->value] = Measured::none($unit, match (true) {
                     $pelvis === null || $chest === null => $this->why(null, [], true),
-                    $cop === null => Signals::NO_TRACE,
+                    $cop === null => Remark::of(Lack::NoTrace),
                     default => $this->why($pelvis, [$station], true),
                 });
 
@@ -158,7 +155,7 @@ final readonly class BodyMeter
         $trail = $ad === null ? null : $heels[0]?->at($ad->t);
         $lead = $ad === null ? null : $heels[1]?->at($ad->t);
         if ($im === null || $chest === null || $x === null || $trail === null || $lead === null || abs($lead - $trail) < 50.0) {
-            return Measured::none('%', $chest !== null && ($heels[0] === null || $heels[1] === null) ? 'needs both heels as body points' : $this->why($chest, [Station::Address, Station::Impact]));
+            return Measured::none('%', $chest !== null && ($heels[0] === null || $heels[1] === null) ? Remark::of(Lack::Heels) : $this->why($chest, [Station::Address, Station::Impact]));
         }
 
         return Measured::value('%', 100.0 * ($x - $trail) / ($lead - $trail), 100.0 * hypot($chest->uncertainty($im), $chest->noise()) / abs($lead - $trail), ['AD', 'IM'])->within($im->t, $im->t);
@@ -171,19 +168,19 @@ final readonly class BodyMeter
         $before = $ad === null ? null : $y?->at($ad->t);
         $after = $im === null ? null : $y?->at($im->t);
         if ($y === null || $ad === null || $im === null || $before === null || $after === null) {
-            return Measured::none('cm', $y === null && $this->views->has(View::FaceOn) ? 'face-on film has no depth' : $this->why($y, [Station::Address, Station::Impact]));
+            return Measured::none('cm', $y === null && $this->views->has(View::FaceOn) ? Remark::of(Lack::FilmHasNoDepth) : $this->why($y, [Station::Address, Station::Impact]));
         }
 
         return Measured::value('cm', ($after - $before) / 10.0, hypot($y->uncertainty($ad), $y->uncertainty($im)) / 10.0, ['AD', 'IM'])->between($ad->t, $im->t);
     }
 
     /** @param  list<Station>  $needed */
-    private function why(?Tracked $tracked, array $needed, bool $alongTarget = false): string
+    private function why(?Tracked $tracked, array $needed, bool $alongTarget = false): Remark
     {
         return match (true) {
-            $this->views->motions === [] => self::NO_POINTS,
-            $tracked === null => $alongTarget && ! $this->views->has(View::Points) && ! $this->views->has(View::FaceOn) ? 'down-the-line film cannot show a move along the target line' : 'the body points it needs are not among those recorded',
-            $this->width === null && $alongTarget => self::NO_STANCE,
+            $this->views->motions === [] => Remark::of(Lack::NoPoints),
+            $tracked === null => $alongTarget && ! $this->views->has(View::Points) && ! $this->views->has(View::FaceOn) ? Remark::of(Lack::FilmNotAlongTarget) : Remark::of(Lack::Points),
+            $this->width === null && $alongTarget => Remark::of(Lack::Stance),
             default => $this->signals->whyNot($needed),
         };
     }

@@ -5,14 +5,13 @@ declare(strict_types=1);
 namespace Core\Measurement;
 
 use Core\Motion\Station;
+use Core\Remark;
 use Core\Trace\Series;
 use Core\Trace\Signal;
 
 /** The measures of which part of a foot carries, and of how the trail foot lets go. */
 final readonly class FootMeter
 {
-    private const NO_FOOT_COP = 'needs a centre of pressure of each foot and where the feet stood';
-
     /** "Falls below for good": the share of its peak under which the trail force counts as let go. */
     private const UNLOADED = 0.95;
 
@@ -40,7 +39,7 @@ final readonly class FootMeter
         $trace = $this->signals->trace();
         [$a, $b] = [$this->signals->time($from), $this->signals->time($to)];
         if ($trace === null || $a === null || $b === null) {
-            return Measured::none($unit, $trace === null ? Signals::NO_TRACE : $this->signals->whyNot([$from, $to]));
+            return Measured::none($unit, $trace === null ? Remark::of(Lack::NoTrace) : $this->signals->whyNot([$from, $to]));
         }
         $stations = [$from->value, $to->value];
         $feet = ['lead' => $this->signals->footCop('lead', true), 'trail' => $this->signals->footCop('trail', true)];
@@ -70,7 +69,7 @@ final readonly class FootMeter
         $y = $this->signals->cop(1);
         $stance = $this->signals->evidence->stance ?? $trace->stance;
         if ($y === null || $stance === null) {
-            return Measured::none($unit, 'needs where the feet stood');
+            return Measured::none($unit, Remark::of(Lack::FeetPlaces));
         }
         $corrected = [];
         foreach ([$a, $b] as $time) {
@@ -85,7 +84,7 @@ final readonly class FootMeter
         $per = 100.0 / (($stance->lead->lengthMm + $stance->trail->lengthMm) / 2);
 
         return Measured::value($unit, $per * ($corrected[1] - $corrected[0]), 2.0 * $per * hypot($y->timed($a), $y->timed($b)), $stations)
-            ->between($a->t, $b->t)->from(Signal::Cop, Signal::Share)->indirectly('the net centre of pressure, corrected for the stance');
+            ->between($a->t, $b->t)->from(Signal::Cop, Signal::Share)->indirectly(Proxy::NetCop);
     }
 
     /** @return array<string, Measured> */
@@ -96,8 +95,8 @@ final readonly class FootMeter
         $share = $this->signals->share();
         [$ad, $tp, $sd] = [$this->signals->time(Station::Address), $this->signals->time(Station::Top), $this->signals->time(Station::DownswingShaft)];
         $none = fn (Station ...$needed): Measured => Measured::none($unit, match (true) {
-            $this->signals->trace() === null => Signals::NO_TRACE,
-            $across === null => self::NO_FOOT_COP,
+            $this->signals->trace() === null => Remark::of(Lack::NoTrace),
+            $across === null => Remark::of(Lack::FootCop),
             default => $this->signals->whyNot(array_values($needed)),
         });
         $peak = $ad === null || $tp === null ? null : $share?->series->lowest($ad->t, $tp->t);
@@ -121,8 +120,8 @@ final readonly class FootMeter
         $at = $im === null ? null : $along?->at($im->t);
         if ($im === null || $at === null) {
             return Measured::none('region', match (true) {
-                $this->signals->trace() === null => Signals::NO_TRACE,
-                $along === null => self::NO_FOOT_COP,
+                $this->signals->trace() === null => Remark::of(Lack::NoTrace),
+                $along === null => Remark::of(Lack::FootCop),
                 default => $this->signals->whyNot([Station::Impact]),
             });
         }
@@ -148,7 +147,7 @@ final readonly class FootMeter
         $then = $signal->at($from);
         $later = $signal->at($ld->t);
         if ($from >= $ld->t - 1e-9 || $then === null || $later === null) {
-            return ['unload_at' => $at, 'unload_rate' => Measured::none($slopeUnit, 'the trail foot was not let go before lead arm level')];
+            return ['unload_at' => $at, 'unload_rate' => Measured::none($slopeUnit, Remark::of(Lack::NotLetGo))];
         }
         $span = $ld->t - $from;
 
@@ -158,7 +157,7 @@ final readonly class FootMeter
         ];
     }
 
-    /** @return array{SmoothSignal|null, string, string|null} the trail foot's load, the unit of its slope, why there is none */
+    /** @return array{SmoothSignal|null, string, Remark|null} the trail foot's load, the unit of its slope, why there is none */
     private function trailLoad(): array
     {
         $force = $this->signals->footForce('trail');
@@ -184,7 +183,7 @@ final readonly class FootMeter
         $top = $tp === null ? null : $force?->at($tp->t);
         $high = $tp === null || $ld === null ? null : $force?->series->highest($tp->t, $ld->t);
         if ($force === null || $tp === null || $ld === null || $top === null || $high === null || $top < 3.0) {
-            return Measured::none('ratio', $this->signals->whyNoForce(false) ?? ($top !== null && $top < 3.0 ? 'the trail foot carried next to nothing at the top' : $this->signals->whyNot([Station::Top, Station::DownswingArm])));
+            return Measured::none('ratio', $this->signals->whyNoForce(false) ?? ($top !== null && $top < 3.0 ? Remark::of(Lack::UnloadedAtTop) : $this->signals->whyNot([Station::Top, Station::DownswingArm])));
         }
         $ratio = max($top, $high->value) / $top;
 

@@ -6,6 +6,7 @@ namespace Core\Measurement;
 
 use Core\Motion\Station;
 use Core\Motion\StationTime;
+use Core\Remark;
 use Core\Trace\Extreme;
 
 /** The measures of how hard and which way the ground pushes back: practice section 6, dip to emphasis. */
@@ -57,7 +58,7 @@ final readonly class ForceMeter
         ];
         $peak = $total->series->highest($dip->t, $end);
         if ($peak === null || $total->series->end() < $end - 1e-9) {
-            $none = 'the recording ends before 50 ms after impact';
+            $none = Remark::of(Lack::EndsTooEarly);
 
             return $out + ['rise' => Measured::none('%BW', $none), 'rise_at' => Measured::none('ms', $none), 'rise_lead' => Measured::none('%BW', $none)];
         }
@@ -80,7 +81,7 @@ final readonly class ForceMeter
             $push = $this->signals->footPush($foot);
             $high = $tp === null || $im === null ? null : self::extreme($push, $sign, $tp->t, $im->t);
             if ($push === null || $high === null || $tp === null || $im === null) {
-                $why = $this->signals->whyNoForce(false, Signals::NO_DIRECTION) ?? $this->signals->whyNot([Station::Top, Station::Impact]);
+                $why = $this->signals->whyNoForce(false, Lack::MatKnowsNoDirection) ?? $this->signals->whyNot([Station::Top, Station::Impact]);
                 $out["heel_toe_$foot"] = Measured::none('%BW', $why);
                 $out["heel_toe_{$foot}_at"] = Measured::none('ms', $why);
 
@@ -93,8 +94,8 @@ final readonly class ForceMeter
                 : Measured::value('ms', 1000 * ($high->t - $ld->t), 1000 * hypot($ld->uncertainty, $push->flatness($high, $tp->t, $im->t)), ['TP', 'LD', 'IM'])->within($tp->t, $im->t);
         }
         $out['heel_toe_ratio'] = match (true) {
-            ! isset($found['lead'], $found['trail']) => Measured::none('ratio', $out['heel_toe_lead']->reason ?? $out['heel_toe_trail']->reason ?? ''),
-            $found['trail'][0] < 0.5 => Measured::none('ratio', 'the trail foot did not push back, so there is nothing to compare with'),
+            ! isset($found['lead'], $found['trail']) => Measured::none('ratio', $out['heel_toe_lead']->reason ?? $out['heel_toe_trail']->reason ?? Remark::of(Lack::NotMeasured)),
+            $found['trail'][0] < 0.5 => Measured::none('ratio', Remark::of(Lack::NoPushBack)),
             default => Measured::value('ratio', $found['lead'][0] / $found['trail'][0], $found['lead'][0] / $found['trail'][0] * hypot($found['lead'][1] / max(0.5, $found['lead'][0]), $found['trail'][1] / $found['trail'][0]), ['TP', 'IM'])
                 ->within($tp->t ?? 0.0, $im->t ?? 0.0),
         };
@@ -112,7 +113,7 @@ final readonly class ForceMeter
         [$a, $b] = [$this->signals->time($from), $this->signals->time($to)];
         $high = $a === null || $b === null ? null : self::extreme($signal, $sign, $a->t, $b->t);
         if ($signal === null || $high === null || $a === null || $b === null) {
-            $why = $this->signals->whyNoForce(true, Signals::NO_DIRECTION) ?? $this->signals->whyNot([$from, $to]);
+            $why = $this->signals->whyNoForce(true, Lack::MatKnowsNoDirection) ?? $this->signals->whyNot([$from, $to]);
 
             return [$key => Measured::none($unit, $why)] + ($against === null ? [] : ["{$key}_at" => Measured::none('ms', $why)]);
         }
@@ -150,7 +151,7 @@ final readonly class ForceMeter
             $when = $all["{$key}_at"]->number();
             $value = $all[$key]->number();
             if ($when === null || $value === null) {
-                $why = $all[$key]->reason ?? $all["{$key}_at"]->reason ?? '';
+                $why = $all[$key]->reason ?? $all["{$key}_at"]->reason ?? Remark::of(Lack::NotMeasured);
 
                 return ['order' => Measured::none('order', $why), 'emphasis' => Measured::none('order', $why)];
             }
@@ -169,7 +170,7 @@ final readonly class ForceMeter
         return [
             'order' => Measured::ranking('order', array_keys($at), $stations)->within($from, $to),
             'emphasis' => count($size) < 3
-                ? Measured::none('order', "needs the academy's own distribution of all three, from at least ".Norms::LEAST.' swings')
+                ? Measured::none('order', Remark::of(Lack::Norms, least: Norms::LEAST))
                 : Measured::ranking('order', array_keys($size), $stations)->within($from, $to),
         ];
     }

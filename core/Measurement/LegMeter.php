@@ -10,6 +10,7 @@ use Core\Motion\Tracked;
 use Core\Motion\Vec3;
 use Core\Motion\View;
 use Core\Motion\Views;
+use Core\Remark;
 use Core\Trace\Series;
 
 /** The measures of heels, knees, hips and the turn of the trail foot. */
@@ -61,7 +62,7 @@ final readonly class LegMeter
         return [
             'trail_heel_lift' => Measured::value('cm', max(0.0, $high->value - $rest) / 10.0, $z->noise() / 10.0, $stations)->within($ad->t, $im->t),
             'trail_heel_lift_at' => ($at === null || $at >= $im->t
-                ? Measured::censored('ms', 'below', 0.0, 1000 * $im->uncertainty, 'later than impact: the trail heel had not risen 1.5 cm', $stations)
+                ? Measured::censored('ms', 'below', 0.0, 1000 * $im->uncertainty, Bound::TrailHeelDown, $stations)
                 : Measured::value('ms', 1000 * ($im->t - $at), 1000 * hypot($im->uncertainty, $this->crossing($smooth, $at, $z)), $stations))->within($ad->t, $im->t),
         ];
     }
@@ -80,7 +81,7 @@ final readonly class LegMeter
         [$ad, $im] = [$this->signals->time(Station::Address), $this->signals->time(Station::Impact)];
         $x = [$this->views->coordinate('trail_heel', 0), $this->views->coordinate('trail_ball', 0)];
         if ($x[0] === null || $x[1] === null) {
-            return Measured::none('degrees', 'needs the heel and the ball of the trail foot as body points');
+            return Measured::none('degrees', Remark::of(Lack::TrailFoot));
         }
         if ($ad === null || $im === null) {
             return Measured::none('degrees', $this->signals->whyNot([Station::Address, Station::Impact]));
@@ -96,7 +97,7 @@ final readonly class LegMeter
         $timing = $next === null ? 0.0 : (fmod($next - $after + 540.0, 360.0) - 180.0) / 0.01 * $im->uncertainty;
         $u = $spatial ? rad2deg(View::Points->noiseMm() / 190.0) * M_SQRT2 : 9.0;
 
-        return Measured::value('degrees', $turn, hypot($u, $timing), ['AD', 'IM'])->between($ad->t, $im->t)->indirectly($spatial ? null : 'the outline of the trail foot in face-on film');
+        return Measured::value('degrees', $turn, hypot($u, $timing), ['AD', 'IM'])->between($ad->t, $im->t)->indirectly($spatial ? null : Proxy::TrailFootOutline);
     }
 
     /** Heading of the trail foot in degrees from the toe line, positive toward the target. */
@@ -142,8 +143,8 @@ final readonly class LegMeter
         $down = $smooth->lastAbove($rest + self::LIFTED, $high->t, $im->t);
 
         return ['lead_heel_lift' => $lift, 'replant_at' => match (true) {
-            $high->value - $rest < self::LIFTED || $down === null => Measured::none('ms', 'the lead heel never left the ground'),
-            $down >= $im->t - 1.0 / $smooth->rateHz => Measured::censored('ms', 'above', 1000 * ($im->t - $tp->t), 1000 * hypot($tp->uncertainty, $im->uncertainty), 'later than impact: the lead heel was still up', $stations)->within($ad->t, $im->t),
+            $high->value - $rest < self::LIFTED || $down === null => Measured::none('ms', Remark::of(Lack::HeelNeverLeft)),
+            $down >= $im->t - 1.0 / $smooth->rateHz => Measured::censored('ms', 'above', 1000 * ($im->t - $tp->t), 1000 * hypot($tp->uncertainty, $im->uncertainty), Bound::LeadHeelUp, $stations)->within($ad->t, $im->t),
             default => Measured::value('ms', 1000 * ($down - $tp->t), 1000 * hypot($tp->uncertainty, $this->crossing($smooth, $down, $z)), $stations)->within($high->t, max($down, $tp->t)),
         }];
     }
@@ -159,11 +160,11 @@ final readonly class LegMeter
             $view ??= $motion !== null && $motion->has('lead_hip') && $motion->has('lead_knee') && $motion->has('lead_ankle') ? $v : null;
         }
         if ($view === null) {
-            $none = Measured::none('degrees', 'needs hip, knee and ankle of the lead leg as body points');
+            $none = Measured::none('degrees', Remark::of(Lack::LeadLeg));
 
             return array_fill_keys([...array_map(static fn (Station $s): string => $s->value, $stations), 'extends'], $none);
         }
-        $proxy = $view === View::Points ? null : 'the bend seen in '.$view->label();
+        $proxy = [View::FaceOn->value => Proxy::BendFaceOn, View::DownTheLine->value => Proxy::BendDownTheLine][$view->value] ?? null;
         // A marker's error over a shank's length, at both ends of both bones.
         $u = rad2deg(2.0 * $view->noiseMm() / 420.0) + ($view === View::Points ? 0.0 : 4.0);
         foreach ($stations as $station) {
@@ -196,7 +197,7 @@ final readonly class LegMeter
             return Measured::none('ms', $this->signals->whyNot([Station::Top, Station::Impact]));
         }
         if ($most->t > $im->t - 1.5 / $motion->rateHz) {
-            return Measured::censored('ms', 'below', 0.0, 1000 * $im->uncertainty, 'later than impact: the lead knee was still bending', ['TP', 'IM'])->within($tp->t, $im->t);
+            return Measured::censored('ms', 'below', 0.0, 1000 * $im->uncertainty, Bound::KneeBending, ['TP', 'IM'])->within($tp->t, $im->t);
         }
 
         return Measured::value('ms', 1000 * ($im->t - $most->t), 1000 * hypot($im->uncertainty, max(0.015, 1.0 / $motion->rateHz)), ['TP', 'IM'])->within($tp->t, $im->t);
@@ -231,11 +232,11 @@ final readonly class LegMeter
         [$tp, $im] = [$this->signals->time(Station::Top), $this->signals->time(Station::Impact)];
         $y = $this->views->coordinate('lead_hip', 1);
         if ($y === null || $tp === null || $im === null) {
-            return Measured::none('cm', $y === null ? $this->why('lead_hip', [], 'needs the lead hip as a 3-D point or in down-the-line film') : $this->signals->whyNot([Station::Top, Station::Impact]));
+            return Measured::none('cm', $y === null ? $this->why('lead_hip', [], Lack::LeadHip) : $this->signals->whyNot([Station::Top, Station::Impact]));
         }
         $share = $this->signals->share();
         if ($share === null) {
-            return Measured::none('cm', (string) $this->signals->whyNoShare());
+            return Measured::none('cm', $this->signals->whyNoShare() ?? Remark::of(Lack::NoTrace));
         }
         $until = min($im->t, $share->series->risesThrough(70.0, $tp->t, $im->t, 0.01) ?? $im->t);
         $a = $y->at($tp->t);
@@ -253,7 +254,7 @@ final readonly class LegMeter
     {
         $out = [];
         $gap = fn (?StationTime $time): ?float => $time === null ? null : (($a = $this->views->point('lead_knee', $time->t)) === null || ($b = $this->views->point('trail_knee', $time->t)) === null ? null : $a->minus($b)->length());
-        $only = $this->views->has(View::Points) ? null : ($this->views->motions === [] ? 'no body points were recorded' : 'film cannot show the gap between the knees of a turned body; 3-D points can');
+        $only = $this->views->has(View::Points) ? null : ($this->views->motions === [] ? Remark::of(Lack::NoPoints) : Remark::of(Lack::FilmNoKneeGap));
         $u = View::Points->noiseMm() * M_SQRT2 / 10.0;
         foreach (Station::cases() as $station) {
             $time = $this->signals->time($station);
@@ -281,16 +282,16 @@ final readonly class LegMeter
         $known = $stance?->lead->flareDeg;
 
         return $known !== null
-            ? Measured::value('degrees', $known, 3.0, [])->indirectly('the outline of the feet given with the stance')
-            : Measured::none('degrees', 'needs the heel and the ball of the lead foot, or the flare given with the stance');
+            ? Measured::value('degrees', $known, 3.0, [])->indirectly(Proxy::FeetOutline)
+            : Measured::none('degrees', Remark::of(Lack::LeadFoot));
     }
 
     /** @param  list<Station>  $needed */
-    private function why(string $point, array $needed, string $otherwise = 'the body points it needs are not among those recorded'): string
+    private function why(string $point, array $needed, Lack $otherwise = Lack::Points): Remark
     {
         return match (true) {
-            $this->views->motions === [] => 'no body points were recorded',
-            $this->views->coordinate($point, 2) === null || $needed === [] => $otherwise,
+            $this->views->motions === [] => Remark::of(Lack::NoPoints),
+            $this->views->coordinate($point, 2) === null || $needed === [] => Remark::of($otherwise),
             default => $this->signals->whyNot($needed),
         };
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Core\Measurement;
 
 use Core\Motion\Station;
+use Core\Remark;
 use Core\Trace\Signal;
 
 /**
@@ -14,31 +15,34 @@ use Core\Trace\Signal;
 final readonly class Measured
 {
     /**
+     * For its codec; what is measured is made by the named constructors.
+     *
      * @param  float|string|list<string>|null  $value
      * @param  'below'|'above'|null  $censored
      * @param  list<string>  $stations  codes of the stations the value hangs on
      * @param  array{float, float}|null  $window  the span of time it was made from, s
      * @param  bool  $derived  by stance geometry, not by the instrument itself
-     * @param  string|null  $proxy  what stands in for the quantity where it is only had indirectly
+     * @param  Remark|null  $reason  why there is no value, or what a bound is known of
+     * @param  Remark|null  $proxy  what stands in for the quantity where it is only had indirectly
      * @param  array{value: float, unit: string}|null  $also  the same value in another unit
      * @param  string|null  $near  the station nearest to a time
      * @param  list<Signal>|null  $signals  what it was made from, where that differs from device to device
      * @param  list<float>|null  $moments  the only times within the window that matter, for a difference of two values
-     * @param  string|null  $widened  why the uncertainty is larger than the device's own
+     * @param  Remark|null  $widened  why the uncertainty is larger than the device's own
      */
-    private function __construct(
+    public function __construct(
         public string $unit,
         public float|string|array|null $value,
         public ?float $uncertainty,
-        public ?string $reason,
+        public ?Remark $reason,
         public ?string $censored = null,
         public array $stations = [],
         public bool $derived = false,
         public ?array $window = null,
-        public ?string $proxy = null,
+        public ?Remark $proxy = null,
         public ?array $also = null,
         public ?string $near = null,
-        public ?string $widened = null,
+        public ?Remark $widened = null,
         public ?array $signals = null,
         public ?array $moments = null,
     ) {
@@ -69,12 +73,12 @@ final readonly class Measured
      * @param  'below'|'above'  $side
      * @param  list<string>  $stations
      */
-    public static function censored(string $unit, string $side, float $bound, float $uncertainty, string $words, array $stations = []): self
+    public static function censored(string $unit, string $side, float $bound, float $uncertainty, Bound $what, array $stations = []): self
     {
-        return new self($unit, $bound, $uncertainty, $words, $side, $stations);
+        return new self($unit, $bound, $uncertainty, Remark::of($what), $side, $stations);
     }
 
-    public static function none(string $unit, string $reason): self
+    public static function none(string $unit, Remark $reason): self
     {
         return new self($unit, null, null, $reason);
     }
@@ -95,9 +99,9 @@ final readonly class Measured
         return $this->with(['signals' => array_values($signals)]);
     }
 
-    public function indirectly(?string $proxy): self
+    public function indirectly(?Proxy $proxy): self
     {
-        return $proxy === null ? $this : $this->with(['proxy' => $proxy]);
+        return $proxy === null ? $this : $this->with(['proxy' => Remark::of($proxy)]);
     }
 
     public function also(float $value, string $unit): self
@@ -111,7 +115,7 @@ final readonly class Measured
     }
 
     /** The same with its uncertainty multiplied. A value without one stays as it is. */
-    public function widened(float $times, string $why): self
+    public function widened(float $times, Remark $why): self
     {
         return $this->uncertainty === null ? $this : $this->with(['uncertainty' => $times * $this->uncertainty, 'widened' => $why]);
     }
@@ -119,33 +123,6 @@ final readonly class Measured
     public function number(): ?float
     {
         return is_float($this->value) ? $this->value : null;
-    }
-
-    /** @return array<string, mixed> as published by trace:measure */
-    public function toArray(): array
-    {
-        if ($this->value === null) {
-            return ['value' => null, 'reason' => $this->reason];
-        }
-        $out = [
-            'value' => is_float($this->value) ? round($this->value, 4) : $this->value,
-            'unit' => $this->unit,
-            'uncertainty' => $this->uncertainty === null ? null : round($this->uncertainty, 4),
-        ];
-        if ($this->censored !== null) {
-            $out['censored'] = $this->censored;
-            $out['reason'] = $this->reason;
-        }
-
-        return $out + array_filter([
-            'also' => $this->also === null ? null : ['value' => round($this->also['value'], 3), 'unit' => $this->also['unit']],
-            'station' => $this->near,
-            'derived' => $this->derived ? true : null,
-            'indirect' => $this->proxy,
-            'widened' => $this->widened,
-            'stations' => $this->stations === [] ? null : $this->stations,
-            'window_s' => $this->window === null ? null : [round($this->window[0], 4), round($this->window[1], 4)],
-        ], static fn (mixed $v): bool => $v !== null);
     }
 
     /** @param  array<string, mixed>  $changes by property */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Measurement;
 
+use Core\Remark;
 use Core\Trace\QualityFinding;
 use Core\Trace\Signal;
 
@@ -23,7 +24,7 @@ final readonly class Measurements
             $found = $found[$station ?? ''] ?? null;
         }
 
-        return $found ?? Measured::none($measure->unit(), 'not measured here');
+        return $found ?? Measured::none($measure->unit(), Remark::of(Lack::NotMeasured));
     }
 
     /**
@@ -50,7 +51,7 @@ final readonly class Measurements
     }
 
     /** The same with every uncertainty multiplied. */
-    public function widened(float $times, string $why): self
+    public function widened(float $times, Remark $why): self
     {
         return new self(array_map(static fn (Measured|array $m): Measured|array => $m instanceof Measured
             ? $m->widened($times, $why)
@@ -83,9 +84,9 @@ final readonly class Measurements
                 continue;
             }
             if ($finding->effect === QualityFinding::NULLED) {
-                return Measured::none($m->unit, lcfirst(rtrim($finding->sentence, '.')));
+                return Measured::none($m->unit, $finding->remark);
             }
-            $m = $m->widened($finding->widening, lcfirst(rtrim($finding->sentence, '.')));
+            $m = $m->widened($finding->widening, $finding->remark);
         }
 
         return $m;
@@ -111,17 +112,17 @@ final readonly class Measurements
         return $m->moments === null && $finding->covers($m->window[0], $m->window[1]);
     }
 
+    /** @return list<string> where a measure was taken, of one taken at several stations */
+    public function stationsOf(Measure $measure): array
+    {
+        $found = $this->results[$measure->value] ?? [];
+
+        return is_array($found) ? array_map(strval(...), array_keys($found)) : [];
+    }
+
     /** @return array<string, Measured|array<string, Measured>> */
     public function all(): array
     {
         return $this->results;
-    }
-
-    /** @return array<string, mixed> */
-    public function toArray(): array
-    {
-        return array_map(static fn (Measured|array $m): array => $m instanceof Measured
-            ? $m->toArray()
-            : array_map(static fn (Measured $at): array => $at->toArray(), $m), $this->results);
     }
 }

@@ -6,6 +6,7 @@ namespace Core\Measurement;
 
 use Core\Motion\Station;
 use Core\Motion\StationTime;
+use Core\Remark;
 use Core\Trace\Extreme;
 
 /** The measures that come from the lead share: practice section 6, setup_share to cop_style. */
@@ -65,7 +66,7 @@ final readonly class ShareMeter
         $share = $this->share;
         $mean = $ad === null ? null : $share?->series->mean($ad->t - self::SETUP_SPAN, $ad->t);
         if ($share === null || $ad === null || $mean === null) {
-            return $this->none('%', [Station::Address], 'the recording starts too late to see the set-up');
+            return $this->none('%', [Station::Address], Lack::StartsTooLate);
         }
 
         // Three tenths of a second hold some five independent stretches of sway while standing.
@@ -138,11 +139,11 @@ final readonly class ShareMeter
         }
         $stations = ['AD', 'TP', 'IM'];
         if ($low->value >= 50.0) {
-            return Measured::censored('ms', 'above', 1000 * ($tp->t - $ad->t), 1000 * hypot($tp->uncertainty, $ad->uncertainty), 'earlier than takeaway: the lead side never held less than half', $stations)->within($ad->t, $im->t);
+            return Measured::censored('ms', 'above', 1000 * ($tp->t - $ad->t), 1000 * hypot($tp->uncertainty, $ad->uncertainty), Bound::RecentredFromTheStart, $stations)->within($ad->t, $im->t);
         }
         $crossing = $this->share->series->risesThrough(50.0, $low->t, $im->t, self::HOLD);
         if ($crossing === null) {
-            return Measured::censored('ms', 'below', 1000 * ($tp->t - $im->t), 1000 * hypot($tp->uncertainty, $im->uncertainty), 'later than impact: half the pressure never came back before the ball', $stations)->within($ad->t, $im->t);
+            return Measured::censored('ms', 'below', 1000 * ($tp->t - $im->t), 1000 * hypot($tp->uncertainty, $im->uncertainty), Bound::NeverRecentred, $stations)->within($ad->t, $im->t);
         }
         $u = hypot($tp->uncertainty, min(0.2, $this->share->crossing($crossing, true)));
 
@@ -235,10 +236,10 @@ final readonly class ShareMeter
     }
 
     /** @param  list<Station>  $needed */
-    private function none(string $unit, array $needed, ?string $otherwise = null): Measured
+    private function none(string $unit, array $needed, ?Lack $otherwise = null): Measured
     {
         $why = $this->signals->whyNoShare() ?? $this->signals->whyNot($needed);
 
-        return Measured::none($unit, $otherwise !== null && ! str_contains($why, 'not known') && $this->share !== null ? $otherwise : $why);
+        return Measured::none($unit, $otherwise !== null && ! $why->is(Lack::Stations) && $this->share !== null ? Remark::of($otherwise) : $why);
     }
 }

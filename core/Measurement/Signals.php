@@ -6,6 +6,7 @@ namespace Core\Measurement;
 
 use Core\Motion\Station;
 use Core\Motion\StationTime;
+use Core\Remark;
 use Core\Trace\DeviceClass;
 use Core\Trace\Series;
 use Core\Trace\Trace;
@@ -13,18 +14,6 @@ use Core\Trace\Trace;
 /** The signals of one swing's trace, each made once when first asked for, with the reason where there is none. */
 final class Signals
 {
-    public const NO_TRACE = 'no pressure or force was recorded';
-
-    public const NO_FORCE = 'a pressure mat knows shares, not newtons';
-
-    public const NO_DIRECTION = 'a pressure mat knows how hard, not which way';
-
-    public const NET_ONLY = 'a single plate knows the net, not which foot made it';
-
-    public const NO_MASS = "needs the golfer's mass";
-
-    public const NO_STANCE = 'a single plate gives a share only with the positions of both feet';
-
     /** @var array<string, SmoothSignal|null> */
     private array $made = [];
 
@@ -104,25 +93,25 @@ final class Signals
     }
 
     /** Why there is no share, or null where there is one. */
-    public function whyNoShare(): ?string
+    public function whyNoShare(): ?Remark
     {
         return match (true) {
-            $this->trace() === null => self::NO_TRACE,
-            $this->share() === null => self::NO_STANCE,
+            $this->trace() === null => Remark::of(Lack::NoTrace),
+            $this->share() === null => Remark::of(Lack::StanceForShare),
             default => null,
         };
     }
 
     /** Why there is no force of each foot or, with $net, no net force; null where there is one. */
-    public function whyNoForce(bool $net, string $mat = self::NO_FORCE): ?string
+    public function whyNoForce(bool $net, Lack $mat = Lack::MatKnowsNoForce): ?Remark
     {
         $trace = $this->trace();
 
         return match (true) {
-            $trace === null => 'no force was recorded',
-            $trace->device === DeviceClass::Mat => $mat,
-            ! $net && $trace->device === DeviceClass::Plate => self::NET_ONLY,
-            $trace->massKg === null => self::NO_MASS,
+            $trace === null => Remark::of(Lack::NoForce),
+            $trace->device === DeviceClass::Mat => Remark::of($mat),
+            ! $net && $trace->device === DeviceClass::Plate => Remark::of(Lack::NetOnly),
+            $trace->massKg === null => Remark::of(Lack::Mass),
             default => null,
         };
     }
@@ -132,13 +121,13 @@ final class Signals
      *
      * @param  list<Station>  $needed
      */
-    public function whyNot(array $needed): string
+    public function whyNot(array $needed): Remark
     {
         $missing = array_map(static fn (Station $s): string => $s->value, array_filter($needed, fn (Station $s): bool => $this->time($s) === null));
 
         return $missing === []
-            ? 'the recording does not cover the stations it needs, or samples are missing there'
-            : 'the time of station '.implode(' and ', $missing).' is not known';
+            ? Remark::of(Lack::NotCovered)
+            : Remark::of(Lack::Stations, stations: array_values($missing));
     }
 
     /**

@@ -6,6 +6,7 @@ namespace Core\Measurement;
 
 use Core\Motion\Station;
 use Core\Motion\Turn;
+use Core\Remark;
 use Core\Trace\Extreme;
 use Core\Trace\Series;
 
@@ -26,7 +27,7 @@ final readonly class TimingMeter
     {
         [$ad, $tp, $im] = array_map($this->signals->time(...), [Station::Address, Station::Top, Station::Impact]);
         if ($ad === null || $tp === null || $im === null) {
-            return Measured::none('ratio', 'needs the times of address, top and impact');
+            return Measured::none('ratio', Remark::of(Lack::Tempo));
         }
         $back = $tp->t - $ad->t;
         $down = $im->t - $tp->t;
@@ -46,8 +47,8 @@ final readonly class TimingMeter
         $turn = Turn::of($this->signals->evidence->views, 'shoulder', $this->signals->evidence->stations);
         if ($share === null || $turn === null || $lb === null || $tp === null || $im === null) {
             return Measured::none('ms', match (true) {
-                $share === null => (string) $this->signals->whyNoShare(),
-                $turn === null => $this->signals->evidence->views->motions === [] ? 'no body points were recorded' : 'needs both shoulders as 3-D points or in face-on film',
+                $share === null => $this->signals->whyNoShare() ?? Remark::of(Lack::NoTrace),
+                $turn === null => $this->signals->evidence->views->motions === [] ? Remark::of(Lack::NoPoints) : Remark::of(Lack::Shoulders),
                 default => $this->signals->whyNot($needed),
             });
         }
@@ -57,7 +58,7 @@ final readonly class TimingMeter
         $fast = $rate->highest($tp->t, $im->t);
         $open = $fast === null ? null : self::startOf($rate, $fast, 0.05, $lb->t);
         if ($rise === null || $open === null || $steep === null || $fast === null) {
-            return Measured::none('ms', 'neither the share nor the chest can be followed from lead arm level to impact');
+            return Measured::none('ms', Remark::of(Lack::NotFollowed));
         }
         $u = hypot(
             self::timing($share->slope(), $rise, $share->slopeNoise()),
@@ -65,7 +66,7 @@ final readonly class TimingMeter
         );
 
         return Measured::value('ms', 1000 * ($rise - $open), 1000 * ($turn->indirect ? hypot($u, 0.03) : $u), ['LB', 'TP', 'IM'], $share->derived)
-            ->within(min($rise, $open), $im->t)->indirectly($turn->indirect ? 'the apparent width of the shoulders in face-on film' : null);
+            ->within(min($rise, $open), $im->t)->indirectly($turn->indirect ? Proxy::ApparentShoulders : null);
     }
 
     /** The last time before an extreme of a rate at which the rate rises through a part of it. */

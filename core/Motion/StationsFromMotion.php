@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Core\Motion;
 
 use Core\CoreException;
+use Core\Remark;
 use Core\Trace\Series;
 
 /**
@@ -30,7 +31,7 @@ final class StationsFromMotion
 
     private readonly Motion $motion;
 
-    /** @var array<string, string> */
+    /** @var array<string, Remark> */
     private array $doubts = [];
 
     private function __construct(private readonly Views $views, View $view)
@@ -81,7 +82,7 @@ final class StationsFromMotion
                 continue;
             }
             if ($t <= $last) {
-                $this->doubts[$station->value] = 'it would stand before the station that precedes it, and was left out';
+                $this->doubts[$station->value] = Remark::of(Doubt::OutOfOrder);
 
                 continue;
             }
@@ -97,21 +98,21 @@ final class StationsFromMotion
     {
         foreach (['AD', 'TP', 'IM', 'FI'] as $code) {
             if (! isset($found[$code])) {
-                $this->doubts[$code] = 'it was not found';
+                $this->doubts[$code] = Remark::of(Doubt::NotFound);
             }
         }
         $down = ($found['IM'] ?? NAN) - ($found['TP'] ?? NAN);
         if ($down < 0.14 || $down > 0.45) {
-            $this->doubts['TP'] = sprintf('a downswing of %.0f ms is unusual', 1000 * $down);
+            $this->doubts['TP'] = Remark::of(Doubt::OddDownswing, down_ms: 1000 * $down);
         }
         if (! $this->motion->view->sees(0)) {
             foreach (['AD', 'TP'] as $code) {
-                $this->doubts[$code] ??= 'film along the target line shows the first move and the top poorly';
+                $this->doubts[$code] ??= Remark::of(Doubt::FilmedAlongTheLine);
             }
         }
         $back = ($found['TP'] ?? NAN) - ($found['AD'] ?? NAN);
         if ($back < 0.45 || $back > 1.6) {
-            $this->doubts['AD'] = sprintf('a backswing of %.2f s is unusual: the club may have moved before, or never have been still', $back);
+            $this->doubts['AD'] = Remark::of(Doubt::OddBackswing, back_s: $back);
         }
     }
 
@@ -206,7 +207,7 @@ final class StationsFromMotion
         $near = Crossing::lastRise(self::less($distance, self::FIRST_MOVE), $still, $tb);
         $far = Crossing::lastRise(self::less($distance, 4 * self::FIRST_MOVE), $still, $tb);
         if ($near === null || $far === null) {
-            $this->doubts['AD'] = 'the club was never still before it moved';
+            $this->doubts['AD'] = Remark::of(Doubt::NeverStill);
 
             return $near;
         }
@@ -226,7 +227,7 @@ final class StationsFromMotion
             }
         }
         if ($best !== null && $best[1] > 150.0) {
-            $this->doubts['AD'] = 'the club was never still before it moved';
+            $this->doubts['AD'] = Remark::of(Doubt::NeverStill);
         }
 
         return $best === null ? null : $best[0];
@@ -245,7 +246,7 @@ final class StationsFromMotion
             }
         }
         $lowest = $this->coordinate('club_head', 2)->smoothed(self::POSITION)->lowest($sd, $fast + 0.15);
-        $this->doubts['IM'] = 'it was taken from the lowest point of the club head';
+        $this->doubts['IM'] = Remark::of(Doubt::LowestPoint);
 
         return $lowest?->t;
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Motion;
 
+use Core\Remark;
 use Core\Trace\Series;
 use Core\Trace\Trace;
 
@@ -53,7 +54,7 @@ final class StationsFromTrace
         foreach ($seconds as $code => $t) {
             if ($t >= $trace->t0 && $t <= $share->end()) {
                 $times[$code] = new StationTime($t, self::UNCERTAIN[$code], 'trace');
-                $doubts[$code] = 'it was proposed from the trace alone';
+                $doubts[$code] = Remark::of(Doubt::FromTheTraceAlone);
             }
         }
 

@@ -105,16 +105,17 @@ final class DetectionStudy
     {
         $entailed = $planted === null ? [] : (Plant::ENTAILS[$planted] ?? []);
         $sees = Shown::of($evidence);
-        foreach ((new SwingReport($evidence))->faults($this->codebook) as $key => $said) {
+        foreach ((new SwingReport($evidence))->faults($this->codebook) as $key => $found) {
+            $said = $found->judgement->verdict;
             $c = &$this->counts[$key][$arm];
             $c['sight'] = $this->codebook->fault($key)->observability($sees);
-            $supported = $said['verdict'] === Verdict::Supported->value;
+            $supported = $said === Verdict::Supported;
             if ($key === $planted) {
                 if ($severity >= 2) {
                     $c['asked']++;
-                    $c['found'] += $supported || $said['verdict'] === Verdict::Borderline->value ? 1 : 0;
+                    $c['found'] += $supported || $said === Verdict::Borderline ? 1 : 0;
                     $c['supported'] += $supported ? 1 : 0;
-                    $c['contradicted'] += $said['verdict'] === Verdict::Contradicted->value ? 1 : 0;
+                    $c['contradicted'] += $said === Verdict::Contradicted ? 1 : 0;
                 }
             } elseif (! in_array($key, $entailed, true)) {
                 $c['clean']++;

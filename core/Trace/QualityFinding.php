@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace Core\Trace;
 
+use Core\Remark;
+
 /**
- * One thing wrong with a recording: in a sentence a coach understands, where in time, and what it does to the
- * measures made from the signals it touches.
+ * One thing wrong with a recording: what, where in time, and what it does to the measures made from the signals it
+ * touches.
  */
 final readonly class QualityFinding
 {
@@ -15,6 +17,10 @@ final readonly class QualityFinding
     public const WIDENED = 'widened';
 
     public const UNAFFECTED = 'unaffected';
+
+    public const SEVERITIES = ['note', 'warning', 'serious'];
+
+    public const EFFECTS = [self::NULLED, self::WIDENED, self::UNAFFECTED];
 
     /**
      * @param  'note'|'warning'|'serious'  $severity
@@ -27,7 +33,7 @@ final readonly class QualityFinding
     public function __construct(
         public string $kind,
         public string $severity,
-        public string $sentence,
+        public Remark $remark,
         public string $effect = self::UNAFFECTED,
         public array $signals = [],
         public ?array $span = null,
@@ -40,15 +46,5 @@ final readonly class QualityFinding
     public function covers(float $from, float $to): bool
     {
         return $this->span === null || ($from <= $this->span[1] && $to >= $this->span[0]);
-    }
-
-    /** @return array{kind: string, severity: string, sentence: string, effect: string, from_s: float|null, to_s: float|null, signals: list<string>} */
-    public function toArray(): array
-    {
-        return [
-            'kind' => $this->kind, 'severity' => $this->severity, 'sentence' => $this->sentence, 'effect' => $this->effect,
-            'from_s' => $this->span === null ? null : round($this->span[0], 4), 'to_s' => $this->span === null ? null : round($this->span[1], 4),
-            'signals' => array_map(static fn (Signal $s): string => $s->value, $this->signals),
-        ];
     }
 }

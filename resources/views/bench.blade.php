@@ -15,21 +15,22 @@
             @if($anew)<p class="notice small" data-waits="{{ route('bench.state', $recording, false) }}" role="status">It is being measured anew; what stands here is from before.</p><script type="module" src="/js/work.js"></script>@endif
             <form method="get" action="{{ route('bench.beside', $recording) }}" class="beside"><label class="only-heard" for="other">Another recording</label><select id="other" name="other">@foreach($candidates as $c)<option value="{{ $c->public_id }}">{{ $c->golfer->pseudonym }}, {{ $c->club }}{{ $c->series ? ', '.$c->series : '' }}{{ $c->is_cold ? ', cold' : '' }}</option>@endforeach</select><button class="act second">put beside</button></form>
             <button class="plain small keys-button" type="button" data-do="help">keys <kbd>?</kbd></button>
-            @foreach($measured->quality as $q)
-                <details class="finding {{ $q['severity'] }}"><summary>{{ $q['sentence'] }}</summary>
-                    <p>{{ ['nulled' => 'Left out', 'widened' => 'Made less certain', 'unaffected' => 'Nothing changed'][$q['effect']] }}@if($q['measurements']): {{ collect($q['measurements'])->map(fn ($k) => \Core\Measurement\Measure::from($k)->label())->join(', ') }}@endif. @if($q['from_s'] !== null)<button type="button" class="link" data-go="{{ $q['from_s'] }}">Go to {{ number_format($q['from_s'], 2) }} s</button>@endif</p></details>
+            @foreach($notes as $n)
+                <details class="finding {{ $n->finding->severity }}"><summary>@said($n->finding->remark)</summary>
+                    <p>{{ ['nulled' => 'Left out', 'widened' => 'Made less certain', 'unaffected' => 'Nothing changed'][$n->finding->effect] }}@if($n->measures): {{ collect($n->measures)->map(fn ($k) => \Core\Measurement\Measure::from($k)->label())->join(', ') }}@endif. @if($n->finding->span)<button type="button" class="link" data-go="{{ $n->finding->span[0] }}">Go to {{ number_format($n->finding->span[0], 2) }} s</button>@endif</p></details>
             @endforeach
             <nav class="lenses" aria-label="Lens">@foreach($lenses as $key => $name)<a href="{{ route('bench', [$recording, 'lens' => $key]) }}" @if($key === $codebook->lens->key) aria-current="true" @endif>{{ $name }}</a>@endforeach</nav>
             <h2 class="first">What the measurements say</h2>
-            @if($codebook->notJudged)<p class="notice">{{ ucfirst($codebook->notJudged) }}.</p>@endif
+            @if($codebook->notJudged)<p class="notice">@said(\Core\Remark::of($codebook->notJudged), [], true)</p>@endif
             @php($order = ['supported' => 0, 'borderline' => 1, 'contradicted' => 2, 'not measurable' => 3])
-            @foreach(collect($codebook->faults)->groupBy(fn ($f, $k) => $verdicts[$k]['verdict'], true)->sortBy(fn ($g, $v) => $order[$v]) as $verdict => $group)
+            @foreach(collect($codebook->faults)->groupBy(fn ($f, $k) => $verdicts[$k]->judgement->verdict->value, true)->sortBy(fn ($g, $v) => $order[$v]) as $verdict => $group)
                 @if($verdict === 'not measurable' || $verdict === 'contradicted')<details class="group"><summary>{{ $group->count() }} {{ $verdict }}</summary>@endif
                 @foreach($group as $key => $fault)
                     @php($v = $verdicts[$key])
-                    <details class="verdict" data-why="{{ route('bench.why', [$recording, $key, 'lens' => $codebook->lens->key]) }}" @if($v['verdict'] === 'supported' && $loop->first && $loop->parent->first) open @endif>
-                        <summary><span class="name">{{ $fault->name }}@if($differs[$key]) <span class="badge" title="The lenses differ on this fault: {{ collect($differs[$key])->map(fn ($l) => $lenses[$l])->join(', ') }}">lenses differ</span>@endif</span><span class="{{ str_replace(' ', '-', $v['verdict']) }}">{{ $v['verdict'] }}@if($v['margin'] !== null) <span class="quiet small">{{ abs($v['margin']) > 10 ? 'over 10' : number_format(abs($v['margin']), 1) }}×</span>@endif</span></summary>
-                        <p>{{ $v['sentence'] }} {{ ucfirst($v['observability']) }} with what is held{{ $v['proxy'] ? ': '.$v['proxy'] : '' }}.@if($v['margin'] !== null) The deciding value stands {{ abs($v['margin']) > 10 ? 'more than ten' : number_format(abs($v['margin']), 1) }} times its own uncertainty {{ $v['margin'] >= 0 ? 'beyond' : 'short of' }} the threshold.@endif</p>
+                    @php($j = $v->judgement)
+                    <details class="verdict" data-why="{{ route('bench.why', [$recording, $key, 'lens' => $codebook->lens->key]) }}" @if($verdict === 'supported' && $loop->first && $loop->parent->first) open @endif>
+                        <summary><span class="name">{{ $fault->name }}@if($differs[$key]) <span class="badge" title="The lenses differ on this fault: {{ collect($differs[$key])->map(fn ($l) => $lenses[$l])->join(', ') }}">lenses differ</span>@endif</span><span class="{{ str_replace(' ', '-', $verdict) }}">{{ $verdict }}@if($j->margin !== null) <span class="quiet small">{{ abs($j->margin) > 10 ? 'over 10' : number_format(abs($j->margin), 1) }}×</span>@endif</span></summary>
+                        <p>@said($j->why, ['fault' => $fault->name]) {{ ucfirst($v->observability->value) }} with what is held{{ $v->proxy ? ':' : '.' }} @if($v->proxy)@said($v->proxy). @endif @if($j->margin !== null)The deciding value stands {{ abs($j->margin) > 10 ? 'more than ten' : number_format(abs($j->margin), 1) }} times its own uncertainty {{ $j->margin >= 0 ? 'beyond' : 'short of' }} the threshold.@endif</p>
                         <div data-curves></div>
                     </details>
                 @endforeach

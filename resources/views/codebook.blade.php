@@ -10,15 +10,15 @@
             <dl class="facts">
                 <dt>look for</dt><dd>{{ $f->lookFor }}</dd>
                 <dt>in the trace</dt><dd>{{ $f->inTheTrace }}</dd>
-                <dt>supported when</dt><dd>{{ $f->supported->words() }}</dd>
-                <dt>contradicted when</dt><dd>{{ $f->contradicted->words() }}</dd>
+                <dt>supported when</dt><dd>@said($f->supported->remark())</dd>
+                <dt>contradicted when</dt><dd>@said($f->contradicted->remark())</dd>
                 @if($f->confusedWith)<dt>not to be taken for it</dt><dd>{{ implode(', ', $f->confusedWith) }}</dd>@endif
                 <dt>counter-example</dt><dd>{{ $f->counterExample }}</dd>
                 @if($f->misses)<dt>tends to give</dt><dd>{{ implode(', ', $f->misses) }}</dd>@endif
                 @if($f->cause)<dt>often comes from</dt><dd>{{ $f->cause }}</dd>@endif
                 @if($f->consequence)<dt>often leads to</dt><dd>{{ $f->consequence }}</dd>@endif
                 @if($f->disagreement)<dt>good coaches disagree</dt><dd>{{ $f->disagreement }}</dd>@endif
-                <dt>can be seen on</dt><dd>@foreach($evidence as $label => $shown)<span class="grade {{ $f->observability($shown)->value === 'observable' ? 'verified' : ($f->observability($shown)->value === 'indirect' ? 'borderline' : 'contested') }}" style="margin-right: 0.3rem" title="{{ $f->proxy($shown) }}">{{ $label }}: {{ $f->observability($shown)->value }}</span> @endforeach</dd>
+                <dt>can be seen on</dt><dd>@foreach($evidence as $label => $shown)<span class="grade {{ $f->observability($shown)->value === 'observable' ? 'verified' : ($f->observability($shown)->value === 'indirect' ? 'borderline' : 'contested') }}" style="margin-right: 0.3rem" title="@if($proxy = $f->proxy($shown))@said($proxy)@endif">{{ $label }}: {{ $f->observability($shown)->value }}</span> @endforeach</dd>
             </dl>
         </section>
     @endforeach

@@ -50,7 +50,7 @@
                             <button type="button" class="act second" data-do="answer" aria-expanded="false">what the key says <kbd data-key="answer">K</kbd></button>
                             <div class="answer" data-answer hidden>
                                 @if($f['truth'])<p><x-call :presence="$f['truth']" /> <x-grade :grade="$f['grade']" /> <span class="small quiet">{{ $f['truth'] === 'present' ? $f['present'] : $f['absent'] }} of {{ $f['present'] + $f['absent'] }} said so</span></p>@elseif($f['grade'])<p>No answer that is scored: <x-grade :grade="$f['grade']" /></p>@else<p>The key does not speak of this recording.</p>@endif
-                                @if($f['sentence'])<p class="small quiet">{{ $f['sentence'] }}</p>@endif
+                                @if($f['why'])<p class="small quiet">@said($f['why'], ['fault' => $f['name']])</p>@endif
                                 @if($f['ruling'])<p class="small">Ruled: “{{ $f['ruling'] }}”</p>@endif
                             </div>
                         </div>

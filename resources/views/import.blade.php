@@ -24,7 +24,7 @@
                     <dt>stance</dt><dd>{{ $in->trace->stance ? number_format($in->trace->stance->widthMm() / 10, 0).' cm between the feet' : 'not known' }}</dd>
                     <dt>stations</dt><dd>@forelse($preview['stations'] as $code => $t)<span @if(isset($preview['doubts'][$code])) class="doubt" title="{{ $preview['doubts'][$code] }}" @endif>{{ $code }} {{ number_format($t->t, 2) }}</span> @empty none were found @endforelse</dd>
                     <dt>can be measured</dt><dd>{{ $preview['measured'] }} of {{ $preview['of'] }} measures</dd>
-                    <dt>quality</dt><dd>@forelse($preview['quality'] as $q)<p>{{ $q['sentence'] }} <span class="quiet">{{ ['nulled' => 'Would leave out', 'widened' => 'Would make less certain', 'unaffected' => 'Changes nothing'][$q['effect']] }}{{ $q['measurements'] ? ' '.count($q['measurements']).' measures' : '' }}.</span></p>@empty nothing wrong was found @endforelse</dd>
+                    <dt>quality</dt><dd>@forelse($preview['notes'] as $n)<p>@said($n->finding->remark) <span class="quiet">{{ ['nulled' => 'Would leave out', 'widened' => 'Would make less certain', 'unaffected' => 'Changes nothing'][$n->finding->effect] }}{{ $n->measures ? ' '.count($n->measures).' measures' : '' }}.</span></p>@empty nothing wrong was found @endforelse</dd>
                     @foreach($in->notes as $note)<dt>assumed</dt><dd>{{ $note }}</dd>@endforeach
                 </dl>
                 @if($preview['doubts'])<p class="small quiet">Stations in amber were proposed; they can be set right on the Bench.</p>@endif

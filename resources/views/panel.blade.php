@@ -13,7 +13,7 @@
             <div id="e{{ $e->id }}" style="border-bottom: 1px solid var(--rule); padding: 0.6rem 0">
                 <p><x-grade :grade="$e->grade" /> <b>{{ ucfirst($codebook->faults[$e->fault]->name) }}</b> in <a href="{{ $mayRule ? route('bench', $e->recording) : '#' }}">{{ $e->recording->golfer->pseudonym }}, {{ $e->recording->club }}</a>
                     · <span class="call present">{{ $e->present }} present</span> &nbsp; <span class="call absent">{{ $e->absent }} absent</span> &nbsp; <span class="call cannot-tell">{{ $e->cannot_tell }} cannot tell</span></p>
-                <p class="small quiet">{{ $e->sentence }}</p>
+                <p class="small quiet">@said($e->measured()->why, ['fault' => $codebook->faults[$e->fault]->name])</p>
                 @if($e->ruling)
                     <p>Ruled <b>{{ $e->ruling === 'none' ? 'left out of scoring' : $e->ruling }}</b> on {{ $e->ruled_at->timezone(config('academy.zone'))->format('j M Y') }}: “{{ $e->ruling_reason }}”</p>
                 @elseif($mayRule && $e->grade === 'conflict')
@@ -37,7 +37,7 @@
             <tr><td>@if($mayRule)<a href="{{ route('bench', $rec) }}">{{ $rec->golfer->pseudonym }}, {{ $rec->club }}</a>@else{{ $rec->golfer->pseudonym }}, {{ $rec->club }}@endif</td>
                 @foreach($codebook->keys() as $k)
                     @php($e = $entries[$k] ?? null)
-                    <td>@if($e)<span @class(['grade', str_replace(' ', '-', $e->grade)]) title="{{ $e->grade }}: {{ $e->sentence }}" @style(['background: var(--accent); color: var(--accent-ink)' => $e->label === 'present' && $e->grade !== 'conflict'])>{{ $e->present }}<span class="small"> / {{ $e->present + $e->absent }}</span></span>@endif</td>
+                    <td>@if($e)<span @class(['grade', str_replace(' ', '-', $e->grade)]) title="{{ $e->grade }}: @said($e->measured()->why, ['fault' => $codebook->faults[$e->fault]->name])" @style(['background: var(--accent); color: var(--accent-ink)' => $e->label === 'present' && $e->grade !== 'conflict'])>{{ $e->present }}<span class="small"> / {{ $e->present + $e->absent }}</span></span>@endif</td>
                 @endforeach
             </tr>
         @endforeach

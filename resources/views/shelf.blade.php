@@ -22,8 +22,8 @@
                     <td>{{ $r->club }}</td>
                     <td>{{ $r->deviceClass()->label() }}</td>
                     <td class="quiet">{{ match (count($r->filmedViews())) { 0 => $r->motion_count ? 'figure' : 'none', 1 => 'one view', default => 'two views' } }}</td>
-                    <td class="small">{{ collect($r->measured->faults[$codebook->lens->key] ?? [])->filter(fn ($f) => $f['verdict'] === 'supported')->keys()->map(fn ($k) => $codebook->faults[$k]->name ?? $k)->join(', ') ?: '–' }}</td>
-                    <td class="small">@if($r->quality)<span class="grade contested" title="{{ collect($r->quality)->pluck('sentence')->join(' ') }}">{{ count($r->quality) }} finding{{ count($r->quality) > 1 ? 's' : '' }}</span>@else good @endif</td>
+                    <td class="small">{{ collect($r->measured?->supported($codebook->lens->key))->map(fn ($k) => $codebook->faults[$k]->name ?? $k)->join(', ') ?: '–' }}</td>
+                    <td class="small">@if(! $r->measured)<span class="quiet">being measured</span>@elseif($notes = $r->measured->notes())<span class="grade contested" title="@foreach($notes as $n)@said($n->finding->remark) @endforeach">{{ count($notes) }} finding{{ count($notes) > 1 ? 's' : '' }}</span>@else good @endif</td>
                     <td class="small">until {{ $r->golfer->consents->max('expires_on')->format('M Y') }}</td>
                 </tr>
             @endforeach

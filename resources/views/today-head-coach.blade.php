@@ -26,7 +26,7 @@
         <table class="rows">
             <tr><th>Recording</th><th>Fault</th><th>Panel</th><th>Grade</th><th>What the measurement says</th><th></th></tr>
             @foreach($unsettled as $e)
-                <tr><td><a href="{{ route('bench', $e->recording) }}">{{ $e->recording->golfer->pseudonym }}, {{ $e->recording->club }}</a></td><td>{{ $codebook->faults[$e->fault]->name }}</td><td class="num">{{ $e->present }} present, {{ $e->absent }} absent</td><td><x-grade :grade="$e->grade" /></td><td class="small quiet">{{ $e->sentence }}</td><td><a href="{{ route('panel', $e->keyVersion->sitting) }}#e{{ $e->id }}">{{ $e->grade === 'conflict' ? 'rule' : 'look' }}</a></td></tr>
+                <tr><td><a href="{{ route('bench', $e->recording) }}">{{ $e->recording->golfer->pseudonym }}, {{ $e->recording->club }}</a></td><td>{{ $codebook->faults[$e->fault]->name }}</td><td class="num">{{ $e->present }} present, {{ $e->absent }} absent</td><td><x-grade :grade="$e->grade" /></td><td class="small quiet">@said($e->measured()->why, ['fault' => $codebook->faults[$e->fault]->name])</td><td><a href="{{ route('panel', $e->keyVersion->sitting) }}#e{{ $e->id }}">{{ $e->grade === 'conflict' ? 'rule' : 'look' }}</a></td></tr>
             @endforeach
         </table>
     @endif

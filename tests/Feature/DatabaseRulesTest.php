@@ -5,6 +5,7 @@ use App\Models\Reading;
 use App\Models\Recording;
 use App\Models\TraceChannel;
 use App\Models\User;
+use Core\Measurement\Measure;
 use Core\Measurement\Meter;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
@@ -71,9 +72,9 @@ it('gives a stored motion back point by point', function () {
 
 it('measures what it stored as it would have measured the original', function () {
     foreach (Recording::query()->with(['channels', 'stations', 'views', 'measured'])->get() as $recording) {
-        $again = Meter::read($recording->evidence())->toArray();
-        foreach (['impact_share', 'trail_peak', 'finish_share'] as $key) {
-            expect($again[$key]['value'])->toEqualWithDelta($recording->measured->measurements[$key]['value'], 1e-3);
+        $again = Meter::read($recording->evidence());
+        foreach ([Measure::ImpactShare, Measure::TrailPeak, Measure::FinishShare] as $measure) {
+            expect($again->get($measure)->number())->toEqualWithDelta($recording->measured->measured()->get($measure)->number(), 1e-3);
         }
     }
 });

@@ -29,7 +29,7 @@ it('measures a file of any device without a database and publishes JSON by its s
     $validator = new JsonSchema\Validator;
     $validator->validate($out, (object) ['$ref' => 'file://'.base_path('docs/schemas/measure.schema.json')]);
     expect($validator->getErrors())->toBe([])->and($out->device)->toBe($device->value)->and($out->faults->{'hang-back'}->verdict)->toBe('supported')
-        ->and($out->stations->IM->source)->toBe('file')->and($out->measurements->lead_share->IM->value)->toBe($out->measurements->impact_share->value)
+        ->and($out->stations->IM->source)->toBe('file')->and($out->measurements->lead_share->value->IM->value)->toBe($out->measurements->impact_share->value)
         ->and($out->faults->{'knee-part'}->observability)->toBe('not observable')->and($out->faults->{'knee-part'}->verdict)->toBe('not measurable');
     config(['database.connections.pgsql.port' => env('DB_PORT')]);
 })->with(DeviceClass::cases());
@@ -38,7 +38,7 @@ it('proposes stations where none are given, takes the lens it is told, and does 
     [$csv, $json] = traceFiles(DeviceClass::DualPlate, ['late-load' => 2]);
     Artisan::call('trace:measure', ['file' => $csv, '--format' => 'json']);
     $bare = json_decode(Artisan::output(), true);
-    expect($bare['stations']['IM']['source'])->toBe('trace')->and($bare['stations']['IM']['doubt'])->toContain('trace alone')->and($bare['measurements']['rise']['reason'])->toBe("needs the golfer's mass");
+    expect($bare['stations']['IM']['source'])->toBe('trace')->and($bare['stations']['IM']['doubt'])->toContain('trace alone')->and($bare['measurements']['rise']['reason'])->toBe('needs the golfer’s mass')->and($bare['measurements']['rise']['reason_code'])->toBe(['code' => 'lack.mass']);
     Artisan::call('trace:measure', ['file' => $csv, '--meta' => $json, '--format' => 'json', '--lens' => 'loaded-top']);
     expect(json_decode(Artisan::output(), true)['faults'])->not->toHaveKey('late-load');
     [$csv, $json] = traceFiles(DeviceClass::Mat, ['hang-back' => 3], ['swing' => 'rehearsal']);

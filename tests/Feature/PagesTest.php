@@ -3,6 +3,7 @@
 use App\Models\Recording;
 use App\Models\Sitting;
 use Core\Codebook\Codebook;
+use Core\Measurement\Measured;
 use Illuminate\Support\Facades\DB;
 
 /** How many queries a page takes. */
@@ -48,12 +49,12 @@ it('says so when nothing fits, and refuses a filter of another kind', function (
 it('shows on the Bench every verdict with its sentence and every measurement with unit, or why there is none', function () {
     foreach (Recording::query()->with('measured')->get() as $recording) {
         $page = $this->actingAs($this->headCoach())->get("/bench/{$recording->public_id}")->assertOk();
-        foreach ($recording->measured->faults['early-recentre'] as $fault) {
-            $page->assertSee($fault['sentence']);
+        foreach ($recording->measured->verdicts('early-recentre') as $key => $verdict) {
+            $page->assertSee(inWords()->say($verdict->judgement->why, ['fault' => Codebook::standard()->fault($key)->name]));
         }
-        foreach ($recording->measured->measurements as $m) {
-            if (array_key_exists('value', $m) && $m['value'] === null) {
-                $page->assertSee($m['reason']);
+        foreach ($recording->measured->measured()->all() as $m) {
+            if ($m instanceof Measured && $m->value === null) {
+                $page->assertSee(worded($m->reason));
             }
         }
     }
@@ -95,7 +96,7 @@ it('gives undefined figures their reason on the page', function () {
 it('prints the codebook with its rules in words', function () {
     $page = $this->actingAs($this->person('tam'))->get('/codebook')->assertOk()->assertSee('early recentre');
     foreach (Codebook::standard()->faults as $fault) {
-        $page->assertSee($fault->counterExample)->assertSee($fault->supported->words());
+        $page->assertSee($fault->counterExample)->assertSee(inWords()->say($fault->supported->remark()));
     }
 });
 

@@ -45,7 +45,7 @@ it('sends a missing sample as missing', function () {
 
 it('lists every measure once, with its band under the lens and whether it lies inside', function () {
     foreach (MeasurementSet::query()->get() as $set) {
-        $rows = (new MeasurementRows)->of($set, Codebook::standard()->lens);
+        $rows = app(MeasurementRows::class)->of($set, Codebook::standard()->lens);
         expect(array_column($rows, 'key'))->toBe(array_values(array_diff(array_column(Measure::cases(), 'value'), ['lead_share'])));
         foreach ($rows as $row) {
             if (is_float($row['value']) && $row['band'] !== null) {

@@ -122,12 +122,12 @@ function plantCanaries(): void
     foreach (laid() as $i => $recording) {
         $set = MeasurementSet::query()->where('recording_id', $recording->id)->sole();
         $set->update([
-            'measurements' => [...$set->measurements, 'tempo' => ['value' => null, 'reason' => "canarynumber$i"], 'finish_share' => ['value' => null, 'reason' => "canarynumber$i"]],
-            'faults' => array_map(fn ($lens) => array_map(fn ($f) => [...$f, 'sentence' => "canaryverdict$i"], $lens), $set->faults),
-            'quality' => [['kind' => 'stuck', 'severity' => 'serious', 'sentence' => "canaryquality$i", 'effect' => 'nulled', 'from_s' => 1.0, 'to_s' => 1.2, 'signals' => [], 'measurements' => []]],
+            'measurements' => [...$set->measurements, 'tempo' => ['value' => null, 'unit' => 'ratio', 'reason' => "canarynumber$i"], 'finish_share' => ['value' => null, 'unit' => '%', 'reason' => "canarynumber$i"]],
+            'faults' => array_map(fn ($lens) => array_map(fn ($f) => [...$f, 'why' => "canaryverdict$i"], $lens), $set->faults),
+            'quality' => [['kind' => 'stuck', 'severity' => 'serious', 'what' => "canaryquality$i", 'effect' => 'nulled', 'from_s' => 1.0, 'to_s' => 1.2, 'signals' => [], 'widening' => 2.0, 'measurements' => []]],
         ]);
         foreach (KeyEntry::query()->whereHas('case', fn ($q) => $q->where('kind', CaseKind::Single)->whereHas('swings', fn ($s) => $s->where('recording_id', $recording->id)))->get() as $entry) {
-            $entry->update(['sentence' => "canarykey$i", 'grade' => 'conflict', 'ruling' => $entry->fault === 'sway' ? 'absent' : null, 'ruling_reason' => $entry->fault === 'sway' ? "canaryruling$i" : null, 'ruled_by' => $entry->fault === 'sway' ? User::query()->value('id') : null, 'ruled_at' => $entry->fault === 'sway' ? now() : null]);
+            $entry->update(['judgement' => null, 'worded_then' => "canarykey$i", 'grade' => 'conflict', 'ruling' => $entry->fault === 'sway' ? 'absent' : null, 'ruling_reason' => $entry->fault === 'sway' ? "canaryruling$i" : null, 'ruled_by' => $entry->fault === 'sway' ? User::query()->value('id') : null, 'ruled_at' => $entry->fault === 'sway' ? now() : null]);
         }
         Reading::query()->whereHas('case.swings', fn ($q) => $q->where('recording_id', $recording->id))->get()->each(function (Reading $reading) use ($i): void {
             DB::table('readings')->where('id', $reading->id)->update(['cue' => "canarycue{$i}of{$reading->user_id}"]);
@@ -286,13 +286,13 @@ function changeEverySecret(User $user, array $hidden): void
         DB::statement("alter table $table disable trigger user");
     }
     foreach (KeyEntry::query()->whereHas('case.swings', fn ($q) => $q->whereIn('recording_id', $hidden))->get() as $e) {
-        $e->update(['label' => $e->label === 'present' ? 'absent' : 'present', 'grade' => 'verified', 'sentence' => 'SECRET', 'verdict' => 'supported', 'present' => 5, 'absent' => 0, 'severity' => 3]);
+        $e->update(['label' => $e->label === 'present' ? 'absent' : 'present', 'grade' => 'verified', 'judgement' => null, 'worded_then' => 'SECRET', 'verdict' => 'supported', 'present' => 5, 'absent' => 0, 'severity' => 3]);
     }
     foreach (MeasurementSet::query()->whereIn('recording_id', $hidden)->get() as $m) {
         $m->update([
             'measurements' => array_map(fn ($v) => isset($v['value']) && is_numeric($v['value']) ? [...$v, 'value' => $v['value'] + 7.7] : $v, $m->measurements),
-            'faults' => array_map(fn ($lens) => array_map(fn ($f) => [...$f, 'verdict' => $f['verdict'] === 'supported' ? 'contradicted' : 'supported', 'sentence' => 'SECRET'], $lens), $m->faults),
-            'quality' => [['kind' => 'stuck', 'severity' => 'serious', 'sentence' => 'SECRET', 'effect' => 'nulled', 'from_s' => 1.0, 'to_s' => 1.2, 'signals' => [], 'measurements' => []]],
+            'faults' => array_map(fn ($lens) => array_map(fn ($f) => [...$f, 'verdict' => $f['verdict'] === 'supported' ? 'contradicted' : 'supported', 'why' => 'SECRET'], $lens), $m->faults),
+            'quality' => [['kind' => 'stuck', 'severity' => 'serious', 'what' => 'SECRET', 'effect' => 'nulled', 'from_s' => 1.0, 'to_s' => 1.2, 'signals' => [], 'widening' => 2.0, 'measurements' => []]],
         ]);
     }
     DB::table('recordings')->whereIn('id', $hidden)->update(['outcome' => json_encode(['start_deg' => 9.0, 'curve_deg' => -9.0, 'height' => 'low', 'strike' => 'thin', 'low_point_cm' => null])]);

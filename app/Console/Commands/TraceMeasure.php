@@ -8,19 +8,22 @@ use App\Console\TextOptions;
 use Core\Codebook\ClubGroup;
 use Core\Codebook\Codebook;
 use Core\Codebook\CodebookDocument;
-use Core\Codebook\Rule;
+use Core\Codebook\FaultVerdict;
 use Core\Codebook\StandardLenses;
 use Core\Codebook\SwingReport;
 use Core\CoreException;
 use Core\Format\ImportSettings;
+use Core\Format\Json\SwingJson;
 use Core\Format\RecordingReader;
 use Core\Format\SideCar;
+use Core\InWords;
 use Core\Measurement\Evidence;
 use Core\Measurement\Measure;
 use Core\Measurement\Measured;
 use Core\Motion\StationsFromMotion;
 use Core\Motion\StationsFromTrace;
 use Core\Motion\StationTimes;
+use Core\Number\Written;
 use Core\Trace\DeviceClass;
 use Illuminate\Console\Command;
 
@@ -32,6 +35,11 @@ final class TraceMeasure extends Command
 
     protected $description = 'Measure one recorded swing and judge every fault, from files; needs no database';
 
+    public function __construct(private readonly InWords $words)
+    {
+        parent::__construct();
+    }
+
     public function handle(): int
     {
         try {
@@ -42,7 +50,7 @@ final class TraceMeasure extends Command
             return self::FAILURE;
         }
         match ($this->text('format')) {
-            'json' => $this->line((string) json_encode($report->toArray($codebook), JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION)),
+            'json' => $this->line((string) json_encode(SwingJson::publish($report, $codebook, $this->words), JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION)),
             'csv' => $this->csv($report),
             default => $this->readable($report, $codebook),
         };
@@ -100,8 +108,8 @@ final class TraceMeasure extends Command
             return;
         }
         fputcsv($out, ['measure', 'station', 'value', 'unit', 'uncertainty', 'censored', 'reason'], ',', '"', '');
-        $this->each($report, static function (Measure $measure, string $station, Measured $m) use ($out): void {
-            fputcsv($out, [$measure->value, $station, is_array($m->value) ? implode(' ', $m->value) : (is_float($m->value) ? round($m->value, 4) : $m->value), $m->unit, $m->uncertainty === null ? null : round($m->uncertainty, 4), $m->censored, $m->reason], ',', '"', '');
+        $this->each($report, function (Measure $measure, string $station, Measured $m) use ($out): void {
+            fputcsv($out, [$measure->value, $station, is_array($m->value) ? implode(' ', $m->value) : (is_float($m->value) ? round($m->value, 4) : $m->value), $m->unit, $m->uncertainty === null ? null : round($m->uncertainty, 4), $m->censored, $m->reason === null ? null : $this->words->phrase($m->reason)], ',', '"', '');
         });
         rewind($out);
         $this->output->write((string) stream_get_contents($out));
@@ -110,17 +118,28 @@ final class TraceMeasure extends Command
     private function readable(SwingReport $report, Codebook $codebook): void
     {
         foreach ($report->assessment->findings as $finding) {
-            $this->line("! {$finding->sentence}");
+            $this->line('! '.$this->words->say($finding->remark));
         }
         $rows = [];
-        $this->each($report, static function (Measure $measure, string $station, Measured $m) use (&$rows): void {
-            $rows[] = [$measure->label().($station === '' ? '' : " at $station"), mb_strimwidth(Rule::shown($m), 0, 70, '…'), $m->value === null ? '' : $m->unit];
+        $this->each($report, function (Measure $measure, string $station, Measured $m) use (&$rows): void {
+            $rows[] = [$measure->label().($station === '' ? '' : " at $station"), mb_strimwidth($this->shown($m), 0, 70, '…'), $m->value === null ? '' : $m->unit];
         });
         $this->table(['measure', 'value', 'unit'], $rows);
         $this->table(['fault', 'verdict', 'margin', 'can it be seen'], array_map(
-            static fn (string $key, array $f): array => [$codebook->fault($key)->name, $f['verdict'], $f['margin'] ?? '', $f['observability']],
+            static fn (string $key, FaultVerdict $f): array => [$codebook->fault($key)->name, $f->judgement->verdict->value, $f->judgement->margin === null ? '' : Written::fixed($f->judgement->margin, 2), $f->observability->value],
             array_keys($report->faults($codebook)), $report->faults($codebook),
         ));
+    }
+
+    private function shown(Measured $m): string
+    {
+        return match (true) {
+            $m->value === null && $m->reason !== null => 'not measurable ('.$this->words->phrase($m->reason).')',
+            $m->censored !== null && $m->reason !== null => $this->words->phrase($m->reason),
+            is_array($m->value) => implode(', ', $m->value),
+            is_float($m->value) => Written::short($m->value).' ± '.Written::short((float) $m->uncertainty),
+            default => (string) $m->value,
+        };
     }
 
     /** @param  callable(Measure, string, Measured): void  $do */

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Core\Trace\Check;
 
+use Core\Remark;
 use Core\Trace\DeviceClass;
+use Core\Trace\Flaw;
 use Core\Trace\QualityFinding;
 use Core\Trace\Signal;
 use Core\Trace\Trace;
@@ -47,8 +49,8 @@ final readonly class FrozenChannels implements Check
         }
 
         return [
-            ...self::findings($trace, $full, 'saturated', '%s is at the end of its range from %.2f to %.2f s: what went beyond it is lost.'),
-            ...self::findings($trace, $stuck, 'stuck', '%s stands still from %.2f to %.2f s: the channel or its clock had stopped.'),
+            ...self::findings($trace, $full, 'saturated', Flaw::Saturated),
+            ...self::findings($trace, $stuck, 'stuck', Flaw::Stuck),
         ];
     }
 
@@ -62,7 +64,7 @@ final readonly class FrozenChannels implements Check
      * @param  array<string, list<array{int, int}>>  $runs
      * @return list<QualityFinding>
      */
-    private static function findings(Trace $trace, array $runs, string $kind, string $words): array
+    private static function findings(Trace $trace, array $runs, string $kind, Flaw $flaw): array
     {
         // Channels that stop together stopped for one reason.
         $spans = [];
@@ -87,8 +89,8 @@ final readonly class FrozenChannels implements Check
                 }
             }
             [$a, $b] = [$trace->t0 + $from / $trace->rateHz, $trace->t0 + $to / $trace->rateHz];
-            $label = count($names) > 3 ? 'The recording' : implode(' and ', array_unique($names));
-            $out[] = new QualityFinding($kind, 'serious', sprintf($words, $label, $a, $b), QualityFinding::NULLED, array_values($signals), [$a, $b]);
+            $channels = count($names) > 3 ? [] : array_values(array_unique($names));
+            $out[] = new QualityFinding($kind, 'serious', Remark::of($flaw, channels: $channels, from_s: $a, to_s: $b), QualityFinding::NULLED, array_values($signals), [$a, $b]);
         }
 
         return $out;

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Core\Trace\Check;
 
+use Core\Remark;
+use Core\Trace\Flaw;
 use Core\Trace\QualityFinding;
 use Core\Trace\Signal;
 use Core\Trace\Trace;
@@ -43,10 +45,9 @@ final readonly class Gaps implements Check
             }
             $signals = self::signals($names, $trace);
             [$a, $b] = [$trace->t0 + ($from - 1) / $trace->rateHz, $trace->t0 + ($to + 1) / $trace->rateHz];
-            $what = count($names) === count($trace->channels) ? 'The recording' : (count($names) > 3 ? count($names).' channels' : implode(' and ', $names));
             $out[] = new QualityFinding(
                 'dropped', $long ? 'serious' : 'warning',
-                sprintf('%s lacks %.0f ms from %.2f s on.', $what, 1000 * $length, $a),
+                Remark::of(Flaw::Gap, channels: count($names) === count($trace->channels) ? [] : $names, length_ms: 1000 * $length, from_s: $a),
                 $long ? QualityFinding::NULLED : QualityFinding::WIDENED, $signals, [$a, $b], 1.5,
             );
         }
@@ -54,14 +55,14 @@ final readonly class Gaps implements Check
             $names = array_values(array_unique(array_merge(...array_column($single, 1))));
             $at = array_column($single, 0);
             $out[] = new QualityFinding(
-                'dropped', 'warning', sprintf('%s lacks %d single samples.', count($names) > 3 ? 'The recording' : implode(' and ', $names), count($single)),
+                'dropped', 'warning', Remark::of(Flaw::SingleSamples, channels: count($names) > 3 ? [] : $names, count: count($single)),
                 QualityFinding::WIDENED, self::signals($names, $trace), [$trace->t0 + $at[0] / $trace->rateHz, $trace->t0 + end($at) / $trace->rateHz], 1.5,
             );
         }
         if ($trace->clockJitterS !== null && $trace->clockJitterS > 0.5 / $trace->rateHz) {
             $out[] = new QualityFinding(
                 'jitter', 'warning',
-                sprintf('The clock of the device is uneven: samples come up to %.0f ms off their time. They were laid on an even grid.', 1000 * $trace->clockJitterS),
+                Remark::of(Flaw::UnevenClock, off_ms: 1000 * $trace->clockJitterS),
                 QualityFinding::WIDENED, array_values(array_filter(Signal::cases(), static fn (Signal $s): bool => $s !== Signal::Points)), null, 2.0, true,
             );
         }

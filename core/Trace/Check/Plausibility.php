@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Core\Trace\Check;
 
+use Core\Remark;
 use Core\Trace\DeviceClass;
+use Core\Trace\Flaw;
 use Core\Trace\QualityFinding;
 use Core\Trace\Signal;
 use Core\Trace\Trace;
@@ -27,14 +29,14 @@ final readonly class Plausibility implements Check
     /** @return list<QualityFinding> */
     private function swapped(Trace $trace): array
     {
-        $finding = static fn (string $why): array => [new QualityFinding(
-            'swapped', 'serious', "Lead and trail look exchanged: $why Check the handedness and the mapping of the plates.",
+        $finding = static fn (Flaw $why): array => [new QualityFinding(
+            'swapped', 'serious', Remark::of($why),
             QualityFinding::NULLED, [Signal::Share, Signal::FootForce, Signal::FootCop, Signal::Cop, Signal::Horizontal],
         )];
         if ($trace->device !== DeviceClass::Plate && isset($trace->channels['lead_copx_mm'], $trace->channels['trail_copx_mm'])) {
             [$lead, $trail] = [self::mean($trace->channels['lead_copx_mm']), self::mean($trace->channels['trail_copx_mm'])];
             if ($lead !== null && $trail !== null && $lead < $trail - 50.0) {
-                return $finding('the centre of pressure called lead lies farther from the target than the one called trail.');
+                return $finding(Flaw::PlacesExchanged);
             }
         }
         $share = $trace->leadShare();
@@ -44,7 +46,7 @@ final readonly class Plausibility implements Check
         if ($trace->device === DeviceClass::Mat) {
             $r = self::correlation($share->values, $trace->channels['copx_mm']);
             if ($r !== null && $r < -0.8) {
-                return $finding('the centre of pressure moves away from the target when the lead share rises.');
+                return $finding(Flaw::SharesExchanged);
             }
         }
         // The fastest move of a swing is the shift to the lead side; a fall as fast, ending on the trail side, is that shift mirrored.
@@ -53,7 +55,7 @@ final readonly class Plausibility implements Check
         $down = $slope->lowest($trace->t0, $slope->end());
         $end = $share->mean($slope->end() - 0.4, $slope->end());
         if ($up !== null && $down !== null && $end !== null && -$down->value > 110.0 && -$down->value > 1.25 * $up->value && $end < 30.0) {
-            return $finding('the fastest shift runs away from the target and the swing ends there.');
+            return $finding(Flaw::ShiftExchanged);
         }
 
         return [];
@@ -74,7 +76,7 @@ final readonly class Plausibility implements Check
         $stated = $trace->massKg;
         $kilograms = $stated === null ? $standing > 25.0 && $standing < 160.0 : abs($standing / $stated - 1.0) < 0.2;
         if ($kilograms) {
-            return [new QualityFinding('units', 'serious', sprintf('Standing force is %.0f, which is a mass in kg and not a force in newtons: the force columns are in the wrong unit.', $standing), QualityFinding::NULLED, $forces)];
+            return [new QualityFinding('units', 'serious', Remark::of(Flaw::ForceInKilograms, standing: $standing), QualityFinding::NULLED, $forces)];
         }
         if ($stated === null) {
             return [];
@@ -87,7 +89,7 @@ final readonly class Plausibility implements Check
 
         return [new QualityFinding(
             'mass', $off > self::MASS_OFF[1] ? 'serious' : 'warning',
-            sprintf('Standing force is %.0f %% of the stated body mass: the mass, the units or the zero of the plate are wrong.', $percent),
+            Remark::of(Flaw::MassDoesNotFit, standing_percent: $percent),
             $off > self::MASS_OFF[1] ? QualityFinding::NULLED : QualityFinding::WIDENED, $forces, null, 1.0 + $off / 2.0,
         )];
     }
@@ -111,7 +113,7 @@ final readonly class Plausibility implements Check
             return [];
         }
 
-        return [new QualityFinding('units', 'serious', 'The centre of pressure never leaves one and a half millimetres: its columns are in metres, not in millimetres.', QualityFinding::NULLED, array_values($signals))];
+        return [new QualityFinding('units', 'serious', Remark::of(Flaw::CopInMetres), QualityFinding::NULLED, array_values($signals))];
     }
 
     /** @return list<QualityFinding> */
@@ -124,7 +126,7 @@ final readonly class Plausibility implements Check
         $hopeless = $trace->rateHz < 25.0;
 
         return [new QualityFinding(
-            'rate', $hopeless ? 'serious' : 'warning', sprintf('%.0f samples a second are too few for timings in a downswing of a quarter second.', $trace->rateHz),
+            'rate', $hopeless ? 'serious' : 'warning', Remark::of(Flaw::SlowRate, rate_hz: $trace->rateHz),
             $hopeless ? QualityFinding::NULLED : QualityFinding::WIDENED, $all, null, 1.5, true,
         )];
     }

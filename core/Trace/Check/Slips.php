@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Core\Trace\Check;
 
+use Core\Remark;
 use Core\Trace\DeviceClass;
+use Core\Trace\Flaw;
 use Core\Trace\QualityFinding;
 use Core\Trace\Series;
 use Core\Trace\Signal;
@@ -64,7 +66,7 @@ final readonly class Slips implements Check
             $burst = self::leap(new Series($trace->rateHz, array_values($values), $trace->t0), self::LEAP_S, $limit);
             if ($burst !== null) {
                 $out[] = new QualityFinding(
-                    'slipped', 'serious', sprintf('%s leaps at %.2f s with nothing in the trace to answer it: the mat or its cover slipped, or was knocked.', $name, $burst[0]),
+                    'slipped', 'serious', Remark::of(Flaw::CopLeaps, channel: $name, at_s: $burst[0]),
                     QualityFinding::NULLED, Signal::of($name, $trace->device), [$burst[0] - 0.02, $burst[1] + 0.02],
                 );
             }
@@ -76,7 +78,7 @@ final readonly class Slips implements Check
             $over = self::spanAbove($rest, self::TWIST_NM, $trace);
             if ($over !== null) {
                 $out[] = new QualityFinding(
-                    'slipped', 'serious', sprintf('%s bursts at %.2f s with nothing in the forces to answer it: the cover of the plate slipped.', $name, $over[0]),
+                    'slipped', 'serious', Remark::of(Flaw::TwistBursts, channel: $name, at_s: $over[0]),
                     QualityFinding::NULLED, [Signal::Twist], [$over[0] - 0.03, $over[1] + 0.03],
                 );
             }
@@ -99,7 +101,7 @@ final readonly class Slips implements Check
 
         // From the first jump to the last: in between, one foot stood where the device does not see it.
         return [new QualityFinding(
-            'foot-off', 'serious', sprintf('The share jumps at %.2f s faster than a golfer can move: a foot left the edge of the device.', $jump[0]),
+            'foot-off', 'serious', Remark::of(Flaw::FootOff, at_s: $jump[0]),
             QualityFinding::NULLED,
             $trace->device === DeviceClass::Mat ? [Signal::Share, Signal::Cop, Signal::FootCop] : [Signal::Share, Signal::Total, Signal::FootForce, Signal::Horizontal, Signal::Cop, Signal::FootCop, Signal::Twist],
             [$jump[0], $jump[1]],

@@ -3,12 +3,14 @@
 use Core\Codebook\ClubGroup;
 use Core\Codebook\Codebook;
 use Core\Codebook\CodebookDocument;
+use Core\Codebook\Condition;
 use Core\Codebook\Glossary;
 use Core\Codebook\Observability;
 use Core\Codebook\Shown;
 use Core\Codebook\SwingReport;
 use Core\Codebook\Verdict;
 use Core\CoreException;
+use Core\Format\Json\SwingJson;
 use Core\Measurement\Evidence;
 use Core\Measurement\Measure;
 use Core\Measurement\Measured;
@@ -111,14 +113,14 @@ it('has the bands of the brief, and others for a wedge', function () {
 
 it('does not judge a rehearsal or an exaggerating drill by full-swing rules', function (string $swing) {
     $j = CodebookDocument::standard()->under('early-recentre', null, $swing)->judge('hang-back', values(['impact_share' => 50, 'cop_style' => 'forward', 'lead_peak' => 60]));
-    expect($j->verdict)->toBe(Verdict::NotMeasurable)->and($j->sentence)->toContain('full-swing rules');
+    expect($j->verdict)->toBe(Verdict::NotMeasurable)->and(inWords()->say($j->why))->toContain('full-swing rules');
 })->with(['rehearsal', 'drill']);
 
 it('survives being written down and read again, and refuses what is no codebook', function (array $change, string $why) {
     $data = json_decode(json_encode(CodebookDocument::standard()->toArray()), true);
     $again = CodebookDocument::fromArray($data);
     foreach (array_keys($again->lenses()) as $lens) {
-        expect($again->under($lens)->fault('hang-back')->supported->words())->toBe(Codebook::standard($lens)->fault('hang-back')->supported->words());
+        expect($again->under($lens)->fault('hang-back')->supported->remark())->toEqual(Codebook::standard($lens)->fault('hang-back')->supported->remark());
     }
     $broken = array_replace_recursive($data, $change);
     expect(fn () => CodebookDocument::fromArray($broken))->toThrow(CoreException::class, $why);
@@ -138,7 +140,7 @@ it('knows what each kind of evidence can show', function (string $fault, Shown $
     $f = Codebook::standard()->fault($fault);
     expect($f->observability($shown))->toBe($sight);
     if ($proxy !== null) {
-        expect($f->proxy($shown))->toContain($proxy);
+        expect(worded($f->proxy($shown)))->toContain($proxy);
     }
 })->with([
     ['jump-off-trail', new Shown(DeviceClass::Mat, false), Observability::Indirect, 'second press'], ['jump-off-trail', new Shown(DeviceClass::Plate, false), Observability::NotObservable, null], ['jump-off-trail', new Shown(DeviceClass::DualPlate, false), Observability::Observable, null],
@@ -155,8 +157,8 @@ it('knows what each kind of evidence can show', function (string $fault, Shown $
 it('judges by a proxy only where nothing better is held, says so, and trusts it half as much', function () {
     $mat = new Shown(DeviceClass::Mat, false);
     $j = Codebook::standard()->judge('jump-off-trail', values(['trail_second_peak' => 9]), $mat);
-    expect($j->verdict)->toBe(Verdict::Supported)->and($j->proxy)->toBe('a second press of the trail foot')->and($j->margin)->toEqualWithDelta(1.5, 1e-9)->and($j->sentence)->toContain('by a proxy')
-        ->and($j->deciding)->toBe([['measure' => 'trail_second_peak', 'station' => null, 'op' => '>', 'threshold' => 6.0]])
+    expect($j->verdict)->toBe(Verdict::Supported)->and(worded($j->proxy))->toBe('a second press of the trail foot')->and($j->margin)->toEqualWithDelta(1.5, 1e-9)->and(inWords()->say($j->why))->toContain('by a proxy (a second press of the trail foot)')
+        ->and($j->deciding)->toEqual([new Condition(Measure::TrailSecondPeak, null, '>', 6.0)])
         ->and(Codebook::standard()->judge('jump-off-trail', values(['trail_second_peak' => 9, 'trail_jump' => 1.0]), new Shown(DeviceClass::DualPlate, false))->verdict)->toBe(Verdict::Contradicted)
         ->and(Codebook::standard()->judge('jump-off-trail', values(['trail_second_peak' => 9]))->verdict)->toBe(Verdict::NotMeasurable);
 });
@@ -165,7 +167,7 @@ it('publishes a swing by its schema, for every device and with nothing but a tra
     $s = Swing::of(new GolferSpec('report', new Plant(['sway' => 2]), device: $device ?? DeviceClass::Mat));
     $report = new SwingReport(new Evidence($s->stations, $s->trace, $device === null ? null : $s->motion(), $s->stance));
     $validator = new JsonSchema\Validator;
-    $data = json_decode(json_encode($report->toArray(Codebook::standard())));
+    $data = json_decode(json_encode(SwingJson::publish($report, Codebook::standard(), inWords())));
     $data->stations = (object) array_map(static function (object $t): object {
         $t->source = 'file';
 
@@ -173,7 +175,7 @@ it('publishes a swing by its schema, for every device and with nothing but a tra
     }, (array) $data->stations);
     $validator->validate($data, (object) ['$ref' => 'file://'.dirname(__DIR__, 3).'/docs/schemas/measure.schema.json']);
     expect(array_map(static fn (array $e): string => $e['property'].': '.$e['message'], $validator->getErrors()))->toBe([])
-        ->and($report->faults(Codebook::standard())['sway']['verdict'])->toBe($device === null ? 'not measurable' : 'supported');
+        ->and($report->faults(Codebook::standard())['sway']->judgement->verdict)->toBe($device === null ? Verdict::NotMeasurable : Verdict::Supported);
 })->with([...DeviceClass::cases(), null]);
 
 it('explains its words without using them loosely', function () {

@@ -2,10 +2,11 @@
 
 use Core\Codebook\Judgement;
 use Core\Codebook\Verdict;
+use Core\Remark;
 
 function judged(string $verdict, ?float $margin = 2.0): Judgement
 {
-    return new Judgement(Verdict::from($verdict), $margin, "It is $verdict.");
+    return new Judgement(Verdict::from($verdict), $margin, Remark::wordedThen("It is $verdict."));
 }
 
 it('judges a series by most of the swings that could be measured', function (array $swings, string $verdict, ?float $margin) {
@@ -23,8 +24,8 @@ it('judges a series by most of the swings that could be measured', function (arr
 
 it('says of how many swings it speaks, and is the same in whatever order they come', function () {
     $swings = [judged('supported', 1.0), judged('contradicted', 2.0), judged('supported', 3.0)];
-    expect(Judgement::ofSeries($swings)->sentence)->toBe('2 of 3 measured swings: It is supported.')
-        ->and(Judgement::ofSeries([judged('supported'), judged('borderline', null)])->sentence)->toBe('Of 2 measured swings 1 speak for it and 0 against.');
+    expect(inWords()->say(Judgement::ofSeries($swings)->why))->toBe('2 of 3 measured swings: It is supported.')
+        ->and(inWords()->say(Judgement::ofSeries([judged('supported'), judged('borderline', null)])->why))->toBe('Of 2 measured swings 1 speak for it and 0 against.');
     foreach ([[0, 2, 1], [1, 0, 2], [2, 1, 0]] as $order) {
         $again = Judgement::ofSeries(array_map(fn (int $i): Judgement => $swings[$i], $order));
         expect([$again->verdict, $again->margin])->toBe([Verdict::Supported, 2.0]);
@@ -33,7 +34,7 @@ it('says of how many swings it speaks, and is the same in whatever order they co
 
 it('calls a fault of a pair present where it shows in either', function (Judgement $before, Judgement $after, string $verdict, ?float $margin, string $sentence) {
     $pair = Judgement::ofPair($before, $after);
-    expect([$pair->verdict->value, $pair->margin, $pair->sentence])->toBe([$verdict, $margin, $sentence]);
+    expect([$pair->verdict->value, $pair->margin, inWords()->say($pair->why)])->toBe([$verdict, $margin, $sentence]);
 })->with([
     [judged('supported', 3.0), judged('contradicted', 8.0), 'supported', 3.0, 'Before: It is supported.'],
     [judged('contradicted', 8.0), judged('supported', 1.0), 'supported', 1.0, 'After: It is supported.'],

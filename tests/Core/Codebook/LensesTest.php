@@ -3,15 +3,17 @@
 use Core\Chance\Chance;
 use Core\Codebook\Codebook;
 use Core\Codebook\CodebookDocument;
+use Core\Codebook\Condition;
 use Core\Codebook\Observability;
-use Core\Codebook\Rule;
 use Core\Codebook\Shown;
 use Core\Codebook\Truth;
 use Core\Codebook\Verdict;
+use Core\Measurement\Lack;
 use Core\Measurement\Measure;
 use Core\Measurement\Measured;
 use Core\Measurement\Measurements;
 use Core\Motion\Station;
+use Core\Remark;
 use Core\Trace\DeviceClass;
 
 /** Values drawn about the thresholds that the rules of a codebook speak of, some missing. */
@@ -20,9 +22,9 @@ function aboutTheLines(Codebook $codebook, Chance $c): Measurements
     $lines = [];
     foreach ($codebook->faults as $fault) {
         foreach ([$fault->supported, $fault->contradicted] as $rule) {
-            foreach ($rule->conditions() as [$measure, $station, , $threshold]) {
-                if (! is_string($threshold)) {
-                    $lines[$measure->value.($station === null ? '' : "@$station")][] = $threshold;
+            foreach ($rule->conditions() as $condition) {
+                if (! is_string($condition->threshold)) {
+                    $lines[$condition->measure->value.($condition->station === null ? '' : "@$condition->station")][] = $condition->threshold;
                 }
             }
         }
@@ -32,7 +34,7 @@ function aboutTheLines(Codebook $codebook, Chance $c): Measurements
         [$key, $at] = array_pad(explode('@', $name), 2, null);
         $spread = max(4.0, max($thresholds) - min($thresholds));
         $m = $c->uniform() < 0.1
-            ? Measured::none(Measure::from($key)->unit(), 'not recorded')
+            ? Measured::none(Measure::from($key)->unit(), Remark::of(Lack::NotMeasured))
             : Measured::value(Measure::from($key)->unit(), $thresholds[$c->between(0, count($thresholds) - 1)] + $c->normal(0.0, 0.5 * $spread), 0.3 + $c->uniform());
         if ($at === null) {
             $out[$key] = $m;
@@ -76,7 +78,7 @@ it('gives a verdict its deciding conditions, and they are true of it', function 
             }
             expect($j->deciding)->not->toBe([]);
             if ($j->verdict === Verdict::Supported || $j->verdict === Verdict::Contradicted) {
-                $held = array_filter($j->deciding, static fn (array $d): bool => Rule::from([$d['measure'].($d['station'] === null ? '' : '@'.$d['station']), $d['op'], $d['threshold']])->evaluate($m) === Truth::Yes);
+                $held = array_filter($j->deciding, static fn (Condition $d): bool => $d->evaluate($m) === Truth::Yes);
                 expect($held)->not->toBe([], "$key: ".json_encode($j->deciding));
             }
         }
@@ -91,7 +93,7 @@ it('shows no fault on evidence its catalogue says cannot show it, whatever was m
         foreach ($codebook->faults as $key => $fault) {
             if ($fault->observability($held) === Observability::NotObservable) {
                 $j = $codebook->judge($key, $m, $held);
-                expect($j->verdict)->toBe(Verdict::NotMeasurable)->and($j->sentence)->toContain('cannot be seen with what is held');
+                expect($j->verdict)->toBe(Verdict::NotMeasurable)->and(inWords()->say($j->why))->toContain('cannot be seen with what is held');
             }
         }
     }

@@ -7,9 +7,12 @@ use Core\Codebook\Shown;
 use Core\Codebook\Truth;
 use Core\Codebook\Verdict;
 use Core\CoreException;
+use Core\Measurement\Bound;
+use Core\Measurement\Lack;
 use Core\Measurement\Measure;
 use Core\Measurement\Measured;
 use Core\Measurement\Measurements;
+use Core\Remark;
 use Core\Trace\DeviceClass;
 
 /** Measurements with the given values, each ± 2; null stays unmeasured; [side, bound] is censored. */
@@ -20,9 +23,9 @@ function found(array $values): Measurements
         [$key, $station] = array_pad(explode('@', $name, 2), 2, null);
         $unit = Measure::from($key)->unit();
         $m = match (true) {
-            $v === null => Measured::none($unit, 'not recorded'),
+            $v === null => Measured::none($unit, Remark::of(Lack::NotMeasured)),
             is_string($v) => Measured::word($unit, $v),
-            is_array($v) => Measured::censored($unit, $v[0], (float) $v[1], 5.0, 'beyond the swing'),
+            is_array($v) => Measured::censored($unit, $v[0], (float) $v[1], 5.0, Bound::NeverRecentred),
             default => Measured::value($unit, (float) $v, 2.0),
         };
         if ($station === null) {
@@ -89,7 +92,7 @@ it('refuses what is no rule', function (array $data, string $why) {
 
 it('judges each fault on both sides of its thresholds and in between', function (string $fault, array $values, Verdict $verdict) {
     $j = Codebook::standard()->fault($fault)->judge(found($values));
-    expect($j->verdict)->toBe($verdict)->and($j->sentence)->toEndWith('.');
+    expect($j->verdict)->toBe($verdict)->and(inWords()->say($j->why, ['fault' => $fault]))->toStartWith(ucfirst($fault))->toEndWith('.')->not->toMatch('/:[a-z]/');
 })->with([
     ['sway', ['pelvis_sway@LB' => -22], Verdict::Supported], ['sway', ['pelvis_sway@LB' => -15], Verdict::Borderline], ['sway', ['pelvis_sway@LB' => -8], Verdict::Contradicted], ['sway', [], Verdict::NotMeasurable],
     ['no-load', ['trail_peak' => 50], Verdict::Supported], ['no-load', ['trail_peak' => 58], Verdict::Borderline], ['no-load', ['trail_peak' => 70], Verdict::Contradicted],
@@ -104,9 +107,9 @@ it('judges each fault on both sides of its thresholds and in between', function 
 ]);
 
 it('puts the numbers and the rule into its sentence', function () {
-    $sentence = Codebook::standard()->fault('hang-back')->judge(found(['impact_share' => 60, 'cop_style' => 'forward', 'lead_peak' => 62]))->sentence;
-    expect($sentence)->toContain('lead share at impact 60 ± 2 (rule: < 68 %)');
-    expect(Codebook::standard()->fault('late-push')->judge(found([]))->sentence)->toContain('cannot be decided here')->toContain('not measurable');
+    $says = fn (string $fault, array $found): string => inWords()->say(Codebook::standard()->fault($fault)->judge(found($found))->why, ['fault' => $fault]);
+    expect($says('hang-back', ['impact_share' => 60, 'cop_style' => 'forward', 'lead_peak' => 62]))->toContain('lead share at impact 60 ± 2 (rule: < 68 %)');
+    expect($says('late-push', []))->toContain('cannot be decided here')->toContain('not measurable');
 });
 
 it('knows what evidence shows a fault, and names the proxy', function (string $fault, Shown $shown, Observability $sight) {
@@ -129,7 +132,7 @@ it('names a proxy wherever it says indirect', function () {
     $filmOnly = new Shown(null, true);
     foreach (Codebook::standard()->faults as $fault) {
         if ($fault->observability($filmOnly) === Observability::Indirect) {
-            expect($fault->proxy($filmOnly))->toBeString()->not->toBe('');
+            expect(worded($fault->proxy($filmOnly)))->toBeString()->not->toBe('');
         }
     }
     expect($filmOnly->label())->toBe('film only')->and((new Shown(null, false))->label())->toBe('nothing')->and((new Shown(DeviceClass::Mat, true))->label())->toBe('film and pressure mat');

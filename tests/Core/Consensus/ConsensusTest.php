@@ -8,6 +8,7 @@ use Core\Consensus\Label;
 use Core\Motion\Station;
 use Core\Reading\Call;
 use Core\Reading\Presence;
+use Core\Remark;
 
 /** Votes as letters: p present, a absent, c cannot tell. */
 function votes(string $letters): array
@@ -44,7 +45,7 @@ it('has no severity without the label and no onset on a tie', function () {
 });
 
 it('grades a label by the measurement', function (Label $label, Verdict $verdict, ?float $margin, Grade $grade) {
-    expect(Grade::of($label, new Judgement($verdict, $margin, '')))->toBe($grade);
+    expect(Grade::of($label, new Judgement($verdict, $margin, Remark::wordedThen('so it is'))))->toBe($grade);
 })->with([
     [Label::Present, Verdict::Supported, 2.0, Grade::Verified], [Label::Absent, Verdict::Contradicted, 1.0, Grade::Verified],
     [Label::Present, Verdict::Supported, 0.6, Grade::Borderline], [Label::Absent, Verdict::Contradicted, 0.99, Grade::Borderline],

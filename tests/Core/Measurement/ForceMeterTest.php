@@ -75,15 +75,15 @@ it('adds free moments and the arms of the forces about the net centre of pressur
 it('takes the free moment of a single plate as it is', function () {
     $m = measure(forceTrace(['fz_n' => fn () => 100.0], ['mz_nm' => halfSine(40.0, 1.5, 1.7)], DeviceClass::Plate));
     expect($m->get(Measure::Twist)->number())->toEqualWithDelta(0.5, 0.004)
-        ->and($m->get(Measure::HeelToeTrail)->reason)->toBe('a single plate knows the net, not which foot made it')
-        ->and($m->get(Measure::TrailJump)->reason)->toContain('not which foot')
-        ->and($m->get(Measure::RiseLead)->reason)->toContain('not which foot');
+        ->and(worded($m->get(Measure::HeelToeTrail)->reason))->toBe('a single plate knows the net, not which foot made it')
+        ->and(worded($m->get(Measure::TrailJump)->reason))->toContain('not which foot')
+        ->and(worded($m->get(Measure::RiseLead)->reason))->toContain('not which foot');
 });
 
 it('puts the pushes in order of time, and of size only against the academy\'s own', function () use ($standing) {
     $trace = forceTrace([...$standing, 'lead_fz_n' => fn (float $t): float => 50.0 + halfSine(50.0, 1.62, 1.80)($t), 'lead_fx_n' => halfSine(10.0, 1.4, 1.6)], ['lead_mz_nm' => halfSine(60.0, 1.5, 1.74)]);
     expect(measure($trace)->get(Measure::Order)->value)->toBe(['side_push', 'twist', 'rise'])
-        ->and(measure($trace)->get(Measure::Emphasis)->reason)->toContain("the academy's own distribution");
+        ->and(worded(measure($trace)->get(Measure::Emphasis)->reason))->toContain('the academy’s own distribution');
     $around = fn (float $mean): array => array_map(static fn (int $i): float => $mean + ($i - 4.5), range(0, 9));
     $norms = Norms::from(['side_push' => $around(20.0), 'twist' => array_map(fn ($v) => $v / 20, $around(12.0)), 'rise' => $around(140.0)]);
     expect(Meter::read(new Evidence(stations(), $trace, null, null, $norms))->get(Measure::Emphasis)->value)->toBe(['rise', 'twist', 'side_push'])
@@ -99,7 +99,7 @@ it('times how the trail foot lets go, and how fast', function () {
         ->and($m->get(Measure::UnloadRate)->number())->toEqualWithDelta((6.0 - 66.5) / (1.64 - 1.3175), 3.0)
         ->and($m->get(Measure::TrailJump)->number())->toEqualWithDelta(1.0, 1e-6);
     $late = corners([[0.6, 50.0], [1.0, 70.0], [1.7, 70.0], [1.74, 20.0]]);
-    expect(measure(forceTrace(['trail_fz_n' => $late, 'lead_fz_n' => fn (float $t): float => 100.0 - $late($t)]))->get(Measure::UnloadRate)->reason)->toContain('not let go before lead arm level');
+    expect(worded(measure(forceTrace(['trail_fz_n' => $late, 'lead_fz_n' => fn (float $t): float => 100.0 - $late($t)]))->get(Measure::UnloadRate)->reason))->toContain('not let go before lead arm level');
 });
 
 it('measures a jump off the trail foot as the ratio to its force at the top', function () {
@@ -133,8 +133,8 @@ it('has a toe drift from the net centre of pressure only indirectly, corrected f
     $y = fn (float $t): float => -20.0 + 60.0 * $share($t) / 100.0;
     $x = fn (float $t): float => -230.0 + 460.0 * $share($t) / 100.0;
     $m = measure(forceTrace(['fz_n' => fn () => 100.0], ['copx_mm' => $x, 'copy_mm' => $y], DeviceClass::Plate, $stance), null, null, $stance);
-    expect($m->get(Measure::ToeDrift)->number())->toEqualWithDelta(0.0, 0.4)->and($m->get(Measure::ToeDrift)->proxy)->toContain('net centre of pressure')
-        ->and($m->get(Measure::EdgeFraction)->reason)->toContain('each foot');
+    expect($m->get(Measure::ToeDrift)->number())->toEqualWithDelta(0.0, 0.4)->and(worded($m->get(Measure::ToeDrift)->proxy))->toContain('net centre of pressure')
+        ->and(worded($m->get(Measure::EdgeFraction)->reason))->toContain('each foot');
 });
 
 it('measures the shift: its rate, the drift off the lead leg, and a share at every station', function () {
@@ -153,7 +153,7 @@ it('measures the shift: its rate, the drift off the lead leg, and a share at eve
 it('leaves null what hangs on a station a short swing does not reach', function () {
     $m = measure(forceTrace(['lead_fz_n' => fn () => 50.0, 'trail_fz_n' => fn () => 50.0]), stations(['LB' => null, 'LD' => null]));
     foreach ([Measure::Dip, Measure::Rise, Measure::SidePush, Measure::ShiftRate, Measure::LeadPeak, Measure::CopStyle] as $measure) {
-        expect($m->get($measure)->reason)->toContain('LB');
+        expect(worded($m->get($measure)->reason))->toContain('LB');
     }
-    expect($m->get(Measure::UnloadRate)->reason)->toContain('LD')->and($m->get(Measure::TopShare)->number())->toBe(50.0);
+    expect(worded($m->get(Measure::UnloadRate)->reason))->toContain('LD')->and($m->get(Measure::TopShare)->number())->toBe(50.0);
 });

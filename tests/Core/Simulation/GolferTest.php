@@ -75,8 +75,8 @@ it('gives a left-handed golfer the lead and trail measurements of the mirrored r
     $left = swing('mirror', ['late-recentre' => 2, 'sway' => 1], Handedness::Left, $device);
     expect(array_map(static fn (float $y): float => -$y, $right->laboratoryPoints['pelvis'][1]))->toEqual($left->laboratoryPoints['pelvis'][1])
         ->and($right->laboratoryPoints['left_heel'][0])->toEqual($left->laboratoryPoints['right_heel'][0])
-        ->and(Meter::read(new Evidence($left->stations, $left->trace, $left->motion(), $left->stance))->toArray())
-        ->toEqual(Meter::read(new Evidence($right->stations, $right->trace, $right->motion(), $right->stance))->toArray());
+        ->and(Meter::read(new Evidence($left->stations, $left->trace, $left->motion(), $left->stance))->all())
+        ->toEqual(Meter::read(new Evidence($right->stations, $right->trace, $right->motion(), $right->stance))->all());
 })->with(DeviceClass::cases());
 
 it('is the same for the same seed and another for another', function () {

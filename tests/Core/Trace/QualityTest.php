@@ -4,9 +4,12 @@ use Core\Measurement\Assessment;
 use Core\Measurement\Evidence;
 use Core\Measurement\Measure;
 use Core\Measurement\Measured;
+use Core\Measurement\Proxy;
+use Core\Remark;
 use Core\Simulation\GolferSpec;
 use Core\Simulation\Swing;
 use Core\Trace\DeviceClass;
+use Core\Trace\Flaw;
 use Core\Trace\Quality;
 use Core\Trace\QualityFinding;
 use Core\Trace\Trace;
@@ -63,7 +66,7 @@ it('finds an injected fault of the instrument, where it is, and touches only wha
     $finding = current(array_filter($a->findings, static fn (QualityFinding $f): bool => $f->kind === $kind));
     expect($finding)->not->toBeFalse('found: '.implode(', ', array_column($a->findings, 'kind')))
         ->and(array_diff(array_column($a->findings, 'kind'), [$kind]))->toBe([])
-        ->and($finding->effect)->toBe($effect)->and($finding->sentence)->toMatch('/^[A-Z0-9a-z].*\.$/');
+        ->and($finding->effect)->toBe($effect)->and(inWords()->say($finding->remark))->toMatch('/^[A-Z0-9a-z].*\.$/');
     if ($span !== null) {
         $top = $s->stations->t(\Core\Motion\Station::Top);
         expect($finding->span[0] - $top)->toEqualWithDelta($span[0], 0.05)->and($finding->span[1] - $top)->toEqualWithDelta($span[1], 0.05);
@@ -77,7 +80,7 @@ it('finds an injected fault of the instrument, where it is, and touches only wha
     foreach ($untouched as $key) {
         expect($changes[$key])->toBe('same', $key);
     }
-    expect($a->quality()[0]['measurements'])->toContain(...array_map(static fn (string $k): string => explode('@', $k)[0], $touched));
+    expect($a->quality()[0]->measures)->toContain(...array_map(static fn (string $k): string => explode('@', $k)[0], $touched));
 })->with([
     'a channel stuck through the start down' => [DeviceClass::DualPlate, function (string $n, int $i, float $v, float $t) {
         static $held = null;
@@ -115,12 +118,12 @@ it('sees that lead and trail were exchanged, on every device', function (DeviceC
         $channels[$other] = $device === DeviceClass::Plate && $name === 'copx_mm' ? array_map(static fn (float $v): float => -$v, $values) : $values;
     }
     $a = Assessment::of(new Evidence($s->stations, new Trace($device, $s->trace->rateHz, $channels, $s->stance, 78.0), null, $s->stance));
-    expect(array_column($a->findings, 'kind'))->toContain('swapped')->and($a->measurements->get(Measure::ImpactShare)->reason)->toContain('look exchanged')->and($a->measurements->get(Measure::Tempo)->value)->not->toBeNull();
+    expect(array_column($a->findings, 'kind'))->toContain('swapped')->and(worded($a->measurements->get(Measure::ImpactShare)->reason))->toContain('look exchanged')->and($a->measurements->get(Measure::Tempo)->value)->not->toBeNull();
 })->with(DeviceClass::cases());
 
 it('widens timings of a slow device and gives them up on a hopeless one', function () {
     $slow = fn (float $rate): Assessment => Assessment::of(new Evidence(stations(), matTrace(corners([[0.6, 55.0], [1.2, 25.0], [1.45, 50.0], [1.75, 85.0]]), $rate)));
-    expect($slow(40.0)->measurements->get(Measure::RecentreLead)->widened)->toContain('too few')->and($slow(40.0)->measurements->get(Measure::ImpactShare)->widened)->toBeNull()
+    expect(worded($slow(40.0)->measurements->get(Measure::RecentreLead)->widened))->toContain('too few')->and($slow(40.0)->measurements->get(Measure::ImpactShare)->widened)->toBeNull()
         ->and($slow(20.0)->measurements->get(Measure::RecentreLead)->value)->toBeNull()->and($slow(20.0)->measurements->get(Measure::ImpactShare)->value)->not->toBeNull()
         ->and($slow(100.0)->findings)->toBe([]);
 });
@@ -132,6 +135,6 @@ it('leaves drawn signals in peace: level stretches of a closed form are no stuck
 
 it('keeps a value as it is when nothing touches it, and says of a nulled one why', function () {
     $m = Measured::value('%', 70.0, 1.0)->within(1.0, 1.2);
-    expect($m->widened(2.0, 'why')->uncertainty)->toBe(2.0)->and($m->toArray())->toHaveKey('window_s')
-        ->and((new QualityFinding('x', 'warning', 'S.', span: [1.3, 1.4]))->covers(1.0, 1.2))->toBeFalse()->and((new QualityFinding('x', 'warning', 'S.'))->covers(1.0, 1.2))->toBeTrue();
+    expect($m->widened(2.0, Remark::of(Proxy::Any))->uncertainty)->toBe(2.0)->and($m->window)->not->toBeNull()
+        ->and((new QualityFinding('x', 'warning', Remark::of(Flaw::CopInMetres), span: [1.3, 1.4]))->covers(1.0, 1.2))->toBeFalse()->and((new QualityFinding('x', 'warning', Remark::of(Flaw::CopInMetres)))->covers(1.0, 1.2))->toBeTrue();
 });

@@ -57,7 +57,7 @@ it('finds nothing wrong with a sound recording', function () {
 
 it('names a mass that does not fit the standing force', function () {
     $found = Quality::of(dualTrace(fn ($t) => 50 + 20 * sin(3 * $t), fn ($t) => 55 + sin(40 * $t)));
-    expect($found)->toHaveCount(1)->and($found[0]->kind)->toBe('mass')->and($found[0]->sentence)->toContain('55 %');
+    expect($found)->toHaveCount(1)->and($found[0]->kind)->toBe('mass')->and(inWords()->say($found[0]->remark))->toContain('55 %');
 });
 
 it('names a channel that stands still, samples that are missing and a rate that is too low', function () {

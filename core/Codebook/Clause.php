@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Codebook;
+
+use Core\RemarkCode;
+
+/** A part of a rule, with what was found where it was asked of measurements. A measure without a station is one of the whole swing. */
+enum Clause: string implements RemarkCode
+{
+    /** parts */
+    case All = 'clause.all';
+    /** parts */
+    case Any = 'clause.any';
+    /** measure, station, op, threshold */
+    case Asked = 'clause.asked';
+    /** measure, station, op, threshold, value, uncertainty */
+    case Found = 'clause.found';
+    /** measure, station, op, threshold, word */
+    case FoundWord = 'clause.found-word';
+    /** measure, station, op, threshold, bound */
+    case FoundBound = 'clause.found-bound';
+    /** measure, station, why */
+    case NotFound = 'clause.not-found';
+}

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Codebook;
+
+use Core\RemarkCode;
+
+/** What a verdict came from. The fault's name is the caller's to give: 'fault'. */
+enum Ground: string implements RemarkCode
+{
+    /** rule */
+    case Supported = 'ground.supported';
+    /** rule */
+    case Contradicted = 'ground.contradicted';
+    /** rule, unless: the rule that contradicts */
+    case InMargin = 'ground.in-margin';
+    /** proxy, rule */
+    case SupportedByProxy = 'ground.supported-by-proxy';
+    /** proxy, rule */
+    case ContradictedByProxy = 'ground.contradicted-by-proxy';
+    /** proxy, rule, unless */
+    case InMarginByProxy = 'ground.in-margin-by-proxy';
+    /** rule */
+    case Undecided = 'ground.undecided';
+    /** why */
+    case NotJudged = 'ground.not-judged';
+    case Rehearsal = 'ground.rehearsal';
+    case ExaggeratingDrill = 'ground.exaggerating-drill';
+    /** evidence: views and devices, as Shown::evidence() has them */
+    case NotSeen = 'ground.not-seen';
+    /** agreeing, held: swings; swing: what was said of one that agrees */
+    case MostSwings = 'ground.most-swings';
+    /** held, speaking, against: swings */
+    case SplitSwings = 'ground.split-swings';
+    /** swing: what was said of the one that decided */
+    case BeforeAndAfter = 'ground.before-and-after';
+    /** swing */
+    case Before = 'ground.before';
+    /** swing */
+    case After = 'ground.after';
+    /** swing */
+    case NeitherBeforeNorAfter = 'ground.neither-before-nor-after';
+
+    public function byProxy(): self
+    {
+        return match ($this) {
+            self::Supported => self::SupportedByProxy,
+            self::Contradicted => self::ContradictedByProxy,
+            self::InMargin => self::InMarginByProxy,
+            default => $this,
+        };
+    }
+}

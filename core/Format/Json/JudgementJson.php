@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Format\Json;
+
+use Core\Codebook\Condition;
+use Core\Codebook\Judgement;
+use Core\Codebook\Verdict;
+use Core\Measurement\Measure;
+
+/** A verdict with what it came from. The margin is kept as it was found: what is decided from it later is not decided from a rounded one. */
+final class JudgementJson
+{
+    /** @return array<string, mixed> */
+    public static function write(Judgement $judgement): array
+    {
+        return [
+            'verdict' => $judgement->verdict->value, 'margin' => $judgement->margin, 'why' => RemarkJson::write($judgement->why),
+            'by_proxy' => RemarkJson::orNull($judgement->proxy), 'deciding' => array_map(self::condition(...), $judgement->deciding),
+        ];
+    }
+
+    /** @throws \Core\Format\FormatException when it is not what write() makes */
+    public static function read(mixed $data): Judgement
+    {
+        $o = JsonObject::of($data, 'a verdict');
+
+        return new Judgement(
+            $o->one(Verdict::class, 'verdict'), $o->optionalNumber('margin'), RemarkJson::read($o->plain()['why'] ?? null),
+            RemarkJson::readOrNull($o->plain()['by_proxy'] ?? null), array_map(self::readCondition(...), $o->objects('deciding')),
+        );
+    }
+
+    /** @return array{measure: string, station: string|null, op: string, threshold: float|string} */
+    public static function condition(Condition $c): array
+    {
+        return ['measure' => $c->measure->value, 'station' => $c->station, 'op' => $c->op, 'threshold' => $c->threshold];
+    }
+
+    private static function readCondition(JsonObject $o): Condition
+    {
+        $op = $o->text('op');
+
+        return new Condition(
+            $o->one(Measure::class, 'measure'), $o->optionalText('station'),
+            in_array($op, ['<', '<=', '>', '>=', 'is', 'not'], true) ? $op : throw $o->wrong('op', 'is no operator'),
+            in_array($op, ['is', 'not'], true) ? $o->text('threshold') : $o->number('threshold'),
+        );
+    }
+}

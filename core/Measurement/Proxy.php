@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Measurement;
+
+use Core\RemarkCode;
+
+/** What stands in for a quantity that is only had indirectly. */
+enum Proxy: string implements RemarkCode
+{
+    case NetCop = 'proxy.net-cop';
+    case ApparentWidth = 'proxy.apparent-width';
+    case ApparentShoulders = 'proxy.apparent-shoulders';
+    case TrailFootOutline = 'proxy.trail-foot-outline';
+    case FeetOutline = 'proxy.feet-outline';
+    case BendFaceOn = 'proxy.bend-face-on';
+    case BendDownTheLine = 'proxy.bend-down-the-line';
+    /** words: as the academy's codebook says it */
+    case Stated = 'proxy.stated';
+    /** rate_hz: of the trace */
+    case SlowTrace = 'proxy.slow-trace';
+    /** That a verdict came from one at all, for an uncertainty made wider by it. */
+    case Any = 'proxy.any';
+}

@@ -1,0 +1,10 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core;
+
+/** What can be said of a result: a string-backed enum whose values are 'group.code', as lang/en/remarks.php has them. */
+interface RemarkCode extends \BackedEnum
+{
+}

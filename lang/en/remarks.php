@@ -1,0 +1,137 @@
+<?php
+
+// What results say of themselves, by the codes of Core\RemarkCode. Flaws, grounds and clauses are read aloud after one
+// another; the rest are parts of sentences.
+return [
+    'worded-then' => ':words',
+
+    // Core\Measurement\Lack: why a measure has no value.
+    'lack' => [
+        'not-measured' => 'not measured here',
+        'no-trace' => 'no pressure or force was recorded',
+        'no-force' => 'no force was recorded',
+        'mat-knows-no-force' => 'a pressure mat knows shares, not newtons',
+        'mat-knows-no-direction' => 'a pressure mat knows how hard, not which way',
+        'net-only' => 'a single plate knows the net, not which foot made it',
+        'mass' => 'needs the golfer’s mass',
+        'stance-for-share' => 'a single plate gives a share only with the positions of both feet',
+        'stance' => 'needs the positions of both feet',
+        'feet-places' => 'needs where the feet stood',
+        'foot-cop' => 'needs a centre of pressure of each foot and where the feet stood',
+        'stations' => 'the time of station :stations is not known',
+        'tempo' => 'needs the times of address, top and impact',
+        'not-covered' => 'the recording does not cover the stations it needs, or samples are missing there',
+        'starts-too-late' => 'the recording starts too late to see the set-up',
+        'ends-too-early' => 'the recording ends before 50 ms after impact',
+        'not-followed' => 'neither the share nor the chest can be followed from lead arm level to impact',
+        'not-let-go' => 'the trail foot was not let go before lead arm level',
+        'unloaded-at-top' => 'the trail foot carried next to nothing at the top',
+        'no-push-back' => 'the trail foot did not push back, so there is nothing to compare with',
+        'heel-never-left' => 'the lead heel never left the ground',
+        'norms' => 'needs the academy’s own distribution of all three, from at least :least swings',
+        'no-points' => 'no body points were recorded',
+        'points' => 'the body points it needs are not among those recorded',
+        'hips' => 'needs both hips as 3-D points or in face-on film',
+        'shoulders' => 'needs both shoulders as 3-D points or in face-on film',
+        'heels' => 'needs both heels as body points',
+        'trail-foot' => 'needs the heel and the ball of the trail foot as body points',
+        'lead-foot' => 'needs the heel and the ball of the lead foot, or the flare given with the stance',
+        'lead-leg' => 'needs hip, knee and ankle of the lead leg as body points',
+        'lead-hip' => 'needs the lead hip as a 3-D point or in down-the-line film',
+        'film-has-no-depth' => 'face-on film has no depth',
+        'film-not-along-target' => 'down-the-line film cannot show a move along the target line',
+        'film-no-knee-gap' => 'film cannot show the gap between the knees of a turned body; 3-D points can',
+    ],
+
+    // Core\Measurement\Bound: what a censored value is known of.
+    'bound' => [
+        'recentred-from-the-start' => 'earlier than takeaway: the lead side never held less than half',
+        'never-recentred' => 'later than impact: half the pressure never came back before the ball',
+        'trail-heel-down' => 'later than impact: the trail heel had not risen 1.5 cm',
+        'lead-heel-up' => 'later than impact: the lead heel was still up',
+        'knee-bending' => 'later than impact: the lead knee was still bending',
+    ],
+
+    // Core\Measurement\Proxy: what stands in for something seen only indirectly.
+    'proxy' => [
+        'net-cop' => 'the net centre of pressure, corrected for the stance',
+        'apparent-width' => 'the apparent width in face-on film',
+        'apparent-shoulders' => 'the apparent width of the shoulders in face-on film',
+        'trail-foot-outline' => 'the outline of the trail foot in face-on film',
+        'feet-outline' => 'the outline of the feet given with the stance',
+        'bend-face-on' => 'the bend seen in face-on film',
+        'bend-down-the-line' => 'the bend seen in down-the-line film',
+        'stated' => ':words',
+        'slow-trace' => 'a timing at only :rate_hz samples a second',
+        'any' => 'a proxy',
+    ],
+
+    // Core\Trace\Flaw: what is wrong with a recording.
+    'flaw' => [
+        'saturated' => ':channels is at the end of its range from :from_s to :to_s s: what went beyond it is lost.',
+        'stuck' => ':channels stands still from :from_s to :to_s s: the channel or its clock had stopped.',
+        'gap' => ':channels lacks :length_ms ms from :from_s s on.',
+        'single-samples' => ':channels lacks :count single samples.',
+        'uneven-clock' => 'The clock of the device is uneven: samples come up to :off_ms ms off their time. They were laid on an even grid.',
+        'cop-leaps' => ':channel leaps at :at_s s with nothing in the trace to answer it: the mat or its cover slipped, or was knocked.',
+        'twist-bursts' => ':channel bursts at :at_s s with nothing in the forces to answer it: the cover of the plate slipped.',
+        'foot-off' => 'The share jumps at :at_s s faster than a golfer can move: a foot left the edge of the device.',
+        'places-exchanged' => 'Lead and trail look exchanged: the centre of pressure called lead lies farther from the target than the one called trail. Check the handedness and the mapping of the plates.',
+        'shares-exchanged' => 'Lead and trail look exchanged: the centre of pressure moves away from the target when the lead share rises. Check the handedness and the mapping of the plates.',
+        'shift-exchanged' => 'Lead and trail look exchanged: the fastest shift runs away from the target and the swing ends there. Check the handedness and the mapping of the plates.',
+        'force-in-kilograms' => 'Standing force is :standing, which is a mass in kg and not a force in newtons: the force columns are in the wrong unit.',
+        'cop-in-metres' => 'The centre of pressure never leaves one and a half millimetres: its columns are in metres, not in millimetres.',
+        'mass-does-not-fit' => 'Standing force is :standing_percent % of the stated body mass: the mass, the units or the zero of the plate are wrong.',
+        'slow-rate' => ':rate_hz samples a second are too few for timings in a downswing of a quarter second.',
+    ],
+
+    // Core\Motion\Doubt: why the time found of a station is not to be trusted.
+    'doubt' => [
+        'out-of-order' => 'it would stand before the station that precedes it, and was left out',
+        'not-found' => 'it was not found',
+        'odd-downswing' => 'a downswing of :down_ms ms is unusual',
+        'odd-backswing' => 'a backswing of :back_s s is unusual: the club may have moved before, or never have been still',
+        'filmed-along-the-line' => 'film along the target line shows the first move and the top poorly',
+        'never-still' => 'the club was never still before it moved',
+        'lowest-point' => 'it was taken from the lowest point of the club head',
+        'from-the-trace-alone' => 'it was proposed from the trace alone',
+    ],
+
+    // Core\Codebook\Ground: what a verdict came from.
+    'ground' => [
+        'supported' => ':Fault is supported: :rule.',
+        'contradicted' => ':Fault is contradicted: :rule.',
+        'in-margin' => ':Fault lies in the margin: :rule; contradicted only when :unless.',
+        'supported-by-proxy' => ':Fault is supported by a proxy (:proxy): :rule.',
+        'contradicted-by-proxy' => ':Fault is contradicted by a proxy (:proxy): :rule.',
+        'in-margin-by-proxy' => ':Fault lies in the margin by a proxy (:proxy): :rule; contradicted only when :unless.',
+        'undecided' => ':Fault cannot be decided here: :rule.',
+        'not-judged' => ':Fault is not judged: :why.',
+        'rehearsal' => 'a rehearsal is not judged by full-swing rules',
+        'exaggerating-drill' => 'a drill that exaggerates on purpose is not judged by full-swing rules',
+        'not-seen' => ':Fault cannot be seen with what is held (:evidence).',
+        'most-swings' => ':agreeing of :held measured swings: :swing',
+        'split-swings' => 'Of :held measured swings :speaking speak for it and :against against.',
+        'before-and-after' => 'Before and after: :swing',
+        'before' => 'Before: :swing',
+        'after' => 'After: :swing',
+        'neither-before-nor-after' => 'Neither before nor after: :swing',
+    ],
+
+    // Core\Codebook\Clause: the parts of a rule. ':at' is empty for a measure of the whole swing.
+    'clause' => [
+        'all' => ':parts',
+        'any' => ':parts',
+        'asked' => ':measure:at :op :threshold',
+        'found' => ':measure:at :value ± :uncertainty (rule: :op :threshold)',
+        'found-word' => ':measure:at :word (rule: :op :threshold)',
+        'found-bound' => ':measure:at :bound (rule: :op :threshold)',
+        'not-found' => ':measure:at is not measurable (:why)',
+    ],
+
+    // What stands between and for the parameters.
+    'between' => ['all' => ' and ', 'any' => ' or ', 'names' => ' and ', 'at' => ' at :station'],
+    'op' => ['<' => '<', '<=' => '≤', '>' => '>', '>=' => '≥', 'is' => 'is', 'not' => 'is not'],
+    'channels' => ['all' => 'The recording', 'many' => ':count channels'],
+    'evidence' => ['none' => 'nothing', 'one' => ':one only', 'points' => '3-D points', 'film' => 'film', 'face-on' => 'face-on film', 'down-the-line' => 'down-the-line film'],
+];
