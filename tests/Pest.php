@@ -1,7 +1,12 @@
 <?php
 
 use App\Words\Wording;
+use Core\Agreement\Figure;
+use Core\Agreement\ItemResult;
 use Core\Agreement\RatingSet;
+use Core\Agreement\StudyResult;
+use Core\Format\Json\FigureJson;
+use Core\Format\Json\StudyJson;
 use Core\Measurement\Evidence;
 use Core\Measurement\Meter;
 use Core\Motion\Motion;
@@ -16,6 +21,20 @@ use Illuminate\Translation\Translator;
 use Tests\TestCase;
 
 pest()->extend(TestCase::class)->in('Feature');
+
+/** @return array<string, mixed> a study's result as it is published */
+function published(StudyResult|ItemResult $result): array
+{
+    $as = StudyJson::published(inWords());
+
+    return $result instanceof StudyResult ? $as->study($result) : $as->item($result);
+}
+
+/** @return array<string, mixed> */
+function publishedFigure(Figure $figure): array
+{
+    return FigureJson::publish($figure, inWords());
+}
 
 /** A remark as a part of a sentence, in the words of lang/en. */
 function worded(?Remark $remark): ?string

@@ -10,7 +10,9 @@ use App\Queries\ArmComparison;
 use App\Queries\Codebooks;
 use App\Queries\RoundRatings;
 use App\Works\Progress;
+use Core\Agreement\RoundResult;
 use Core\Agreement\Study;
+use Core\Format\Json\RoundJson;
 use Core\Version;
 
 /**
@@ -31,8 +33,7 @@ final readonly class ComputeResult
         return $kept !== null && $this->isCurrent($round, $kept) ? $kept : $this->keep($round, $this->make($round, Progress::untold()));
     }
 
-    /** @return array{core_version: string, inputs_checksum: string, results: array<string, mixed>} */
-    public function make(Sitting $round, Progress $progress): array
+    public function make(Sitting $round, Progress $progress): RoundFigures
     {
         $ratings = RoundRatings::of($round, $this->codebooks);
         $progress->tell(0.05);
@@ -45,40 +46,30 @@ final readonly class ComputeResult
             $progress->tell(0.4);
             foreach ($scored->items() as $fault) {
                 foreach ($study->keyTables([$fault]) as $rater => $table) {
-                    $map[$rater][$fault] = $table->cells();
+                    $map[(string) $rater][$fault] = $table->cells();
                 }
             }
         }
-        $arms = ArmComparison::of($round, $ratings);
+        [$arms, $differences] = ArmComparison::of($ratings);
         $progress->tell(0.6);
 
-        return [
-            'core_version' => Version::CURRENT,
-            'inputs_checksum' => $ratings->checksum,
-            'results' => [
-                'study' => $said->isEmpty() ? ['items' => [], 'pooled' => null] : (new Study($said, $options))->result(),
-                'against_key' => $against,
-                'map' => $map,
-                'arms' => $arms,
-                'left_out' => $ratings->left,
-                'cases' => $ratings->cases,
-                'unsupported' => $ratings->unsupported,
-                'cannot_tell' => $ratings->cannotTell,
-                'key_version' => $round->keyVersion?->number,
-                'bootstrap' => $options->bootstrap,
-                'seed' => $options->seed,
-            ],
-        ];
+        return new RoundFigures($ratings->checksum, new RoundResult(
+            $said->isEmpty() ? null : (new Study($said, $options))->result(), $against, $map, $arms, $differences,
+            $ratings->left, $ratings->cases, $ratings->unsupported, $ratings->cannotTell, $round->keyVersion?->number, $options->bootstrap, $options->seed,
+        ));
     }
 
-    /** @param  array{core_version: string, inputs_checksum: string, results: array<string, mixed>}  $made */
-    public function keep(Sitting $round, array $made): SittingResult
+    public function keep(Sitting $round, RoundFigures $made): SittingResult
     {
-        return SittingResult::query()->updateOrCreate(['sitting_id' => $round->id], $made);
+        return SittingResult::query()->updateOrCreate(['sitting_id' => $round->id], [
+            'core_version' => Version::CURRENT, 'inputs_checksum' => $made->inputs, 'results' => RoundJson::write($made->result),
+        ]);
     }
 
+    /** Whether what is kept was made by this core from what is stored now. What was made from inputs erased since stands. */
     public function isCurrent(Sitting $round, ?SittingResult $kept): bool
     {
-        return $kept !== null && $round->erasedAt() !== null || $kept !== null && $kept->core_version === Version::CURRENT && isset($kept->results['arms']) && $kept->inputs_checksum === RoundRatings::of($round, $this->codebooks)->checksum;
+        return $kept !== null && ($round->erasedAt() !== null
+            || ($kept->core_version === Version::CURRENT && $kept->isOfThisFormat() && $kept->inputs_checksum === RoundRatings::of($round, $this->codebooks)->checksum));
     }
 }

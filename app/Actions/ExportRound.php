@@ -9,6 +9,8 @@ use App\Queries\Codebooks;
 use App\Queries\RoundRatings;
 use Core\Format\AgreementCsv;
 use Core\Format\CsvWriter;
+use Core\Format\Json\StudyJson;
+use Core\InWords;
 use Core\Version;
 use ZipArchive;
 
@@ -24,7 +26,7 @@ final readonly class ExportRound
         'results' => ['item' => 'string', 'kind' => 'string', 'figure' => 'string', 'a' => 'string', 'b' => 'string', 'n' => 'integer', 'estimate' => 'number', 'se' => 'number', 'low' => 'number', 'high' => 'number', 'method' => 'string', 'reason' => 'string'],
     ];
 
-    public function __construct(private Codebooks $codebooks)
+    public function __construct(private Codebooks $codebooks, private InWords $words)
     {
     }
 
@@ -37,21 +39,17 @@ final readonly class ExportRound
     {
         $ratings = RoundRatings::of($round, $this->codebooks);
         $result = $round->result()->firstOrFail();
-        /** @var array{study: array{items: list<array<string, mixed>>, pooled: array<string, mixed>|null}, against_key: list<array<string, mixed>>} $figures */
-        $figures = $result->results;
+        $figures = $result->figures();
+        $study = $figures->study;
         $tables = [
             'ratings' => $this->csv('ratings', $ratings->rows),
             'key' => $this->csv('key', $ratings->key),
             'results' => CsvWriter::row(AgreementCsv::HEADER),
         ];
-        foreach ($figures['study']['items'] as $item) {
-            $name = $item['item'] ?? '';
-            foreach (AgreementCsv::rows(is_string($name) ? $name : '', $item) as $row) {
+        foreach ($study === null ? [] : [...$study->items, '(pooled)' => $study->pooled->against($figures->againstKey)] as $name => $item) {
+            foreach (AgreementCsv::rows((string) $name, $item, $this->words) as $row) {
                 $tables['results'] .= CsvWriter::row($row);
             }
-        }
-        foreach (AgreementCsv::rows('(pooled)', [...($figures['study']['pooled'] ?? []), 'against_key' => $figures['against_key']]) as $row) {
-            $tables['results'] .= CsvWriter::row($row);
         }
         $options = RoundRatings::options();
         $provenance = [
@@ -67,7 +65,8 @@ final readonly class ExportRound
         foreach ($tables as $name => $text) {
             $zip->addFromString("$name.csv", $text);
         }
-        $zip->addFromString('results.json', self::json([...$figures['study'], 'against_key' => $figures['against_key'], 'provenance' => $provenance]));
+        $as = StudyJson::published($this->words);
+        $zip->addFromString('results.json', self::json([...($study === null ? ['items' => [], 'pooled' => null] : $as->study($study)), 'against_key' => $as->raters($figures->againstKey), 'provenance' => $provenance]));
         $zip->addFromString('datapackage.json', self::json([
             'name' => 'verified-consensus-round', 'profile' => 'tabular-data-package', 'version' => Version::CURRENT,
             'resources' => array_map(static fn (string $name, array $fields): array => [

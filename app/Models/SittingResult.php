@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Core\Agreement\RoundResult;
+use Core\Format\Json\RoundJson;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 
@@ -16,6 +18,19 @@ use Illuminate\Support\Carbon;
 final class SittingResult extends Model
 {
     protected $fillable = ['sitting_id', 'core_version', 'inputs_checksum', 'results'];
+
+    private ?RoundResult $read = null;
+
+    public function figures(): RoundResult
+    {
+        return $this->read ??= RoundJson::read($this->results);
+    }
+
+    /** Whether it is written as this release writes it; what is not is made anew from the same inputs. */
+    public function isOfThisFormat(): bool
+    {
+        return ($this->results['version'] ?? 1) === RoundJson::VERSION;
+    }
 
     /** @return array<string, string> */
     protected function casts(): array

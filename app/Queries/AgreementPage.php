@@ -9,6 +9,8 @@ use App\Models\Reading;
 use App\Models\Sitting;
 use App\Models\User;
 use App\Sight\Onlookers;
+use Core\Agreement\PairResult;
+use Core\Agreement\RaterResult;
 use Core\Reading\Stage;
 use Core\Sight\SittingKind;
 use Core\Sight\Thing;
@@ -29,44 +31,44 @@ final class AgreementPage
     public function of(Sitting $round, User $user): array
     {
         $result = $round->result()->firstOrFail();
-        /** @var array{against_key: list<array<string, mixed>>, unsupported: array<string, int>, cannot_tell: array<string, int>, map: array<string, mixed>, study: array<string, mixed>} $r */
-        $r = $result->results;
+        $r = $result->figures();
         $open = $user->isHeadCoach();
         $names = $round->members()->pluck('name', 'users.id');
         $me = 'u'.$user->id;
         $label = static fn (string $rater): string => $open || $rater === $me ? (string) ($names[(int) substr($rater, 1)] ?? $rater) : 'a colleague';
+        $estimate = static fn (array $p, string $figure, float $otherwise): float => $p['figures'][$figure]->estimate ?? $otherwise;
 
-        $people = collect($r['against_key'])->map(fn (array $p): array => [
-            ...$p, 'name' => $label($p['rater']), 'mine' => $p['rater'] === $me,
-            'unsupported' => $r['unsupported'][$p['rater']] ?? 0, 'cannot_tell' => $r['cannot_tell'][$p['rater']] ?? 0,
-            'map' => $r['map'][$p['rater']] ?? [],
+        $people = collect($r->againstKey)->map(fn (RaterResult $p): array => [
+            'rater' => $p->rater, 'n' => $p->n, 'figures' => $p->figures, 'name' => $label($p->rater), 'mine' => $p->rater === $me,
+            'unsupported' => $r->unsupported[$p->rater] ?? 0, 'cannot_tell' => $r->cannotTell[$p->rater] ?? 0, 'map' => $r->map[$p->rater] ?? [],
         ])->sortBy($open
-            ? [fn (array $a, array $b): int => ($b['youden']['estimate'] ?? -2) <=> ($a['youden']['estimate'] ?? -2)]
-            : [fn (array $a, array $b): int => [$b['mine'], $a['sensitivity']['estimate'] ?? 0] <=> [$a['mine'], $b['sensitivity']['estimate'] ?? 0]])->values();
+            ? [fn (array $a, array $b): int => $estimate($b, 'youden', -2.0) <=> $estimate($a, 'youden', -2.0)]
+            : [fn (array $a, array $b): int => [$b['mine'], $estimate($a, 'sensitivity', 0.0)] <=> [$a['mine'], $estimate($b, 'sensitivity', 0.0)]])->values();
         if (! $open) {
             // What could tell colleagues apart goes; only the dots remain.
-            $people = $people->map(fn (array $p): array => $p['mine'] ? $p : ['name' => $p['name'], 'mine' => false, 'rater' => '', 'n' => null, 'sensitivity' => $p['sensitivity'], 'specificity' => $p['specificity']]);
+            $people = $people->map(fn (array $p): array => $p['mine'] ? $p : ['name' => $p['name'], 'mine' => false, 'rater' => '', 'n' => null, 'figures' => array_intersect_key($p['figures'], ['sensitivity' => 1, 'specificity' => 1])]);
         }
-        /** @var list<array<string, mixed>> $all */
-        $all = $r['study']['pooled']['pairs'] ?? [];
-        $pairs = collect($all);
+        $pairs = collect($r->study->pooled->pairs ?? []);
+        $shown = static fn (PairResult $p, string $a, string $b): array => ['a' => $a, 'b' => $b, 'n' => $p->n, 'same' => $p->agreement, 'kappa' => $p->kappa, 'pabak' => $p->pabak];
 
         return [
             'round' => $round,
             'erased' => $round->erasedAt(),
             'result' => $result,
             'figures' => $r,
+            'study' => $r->study?->pooled,
+            'items' => $r->study->items ?? [],
             'codebook' => $this->codebooks->of($round),
             'open' => $open,
             'people' => $people,
             'pairs' => $open
-                ? $pairs->map(fn (array $p): array => [...$p, 'a' => $label($p['a']), 'b' => $label($p['b'])])
-                : $pairs->filter(fn (array $p): bool => $p['a'] === $me || $p['b'] === $me)->map(fn (array $p): array => [...$p, 'a' => $user->name, 'b' => 'a colleague'])->sortBy('cohen_kappa.estimate')->values(),
-            'names' => $open ? collect($r['against_key'])->pluck('rater')->map($label)->sort()->values() : collect(),
+                ? $pairs->map(fn (PairResult $p): array => $shown($p, $label($p->a), $label($p->b)))
+                : $pairs->filter(fn (PairResult $p): bool => $p->a === $me || $p->b === $me)->map(fn (PairResult $p): array => $shown($p, $user->name, 'a colleague'))->sortBy(fn (array $p): ?float => $p['kappa']->estimate)->values(),
+            'names' => $open ? collect($r->againstKey)->map(fn (RaterResult $p): string => $label($p->rater))->sort()->values() : collect(),
             'rounds' => Sitting::query()->where('kind', SittingKind::Round)->where('state', 'published')->orderByDesc('published_at')->get()->filter(fn (Sitting $x): bool => Gate::forUser($user)->allows('viewResult', $x)),
             'compared' => $open ? $this->comparison->of($round, $user) : null,
             'times' => $open ? array_map(fn (array $t): array => [...$t, 'people' => array_map(fn (array $p): array => [...$p, 'name' => $label($p['rater'])], $t['people'])], $this->times->of($round)) : [],
-            'rest' => array_column((array) ($r['study']['pooled']['raters_vs_rest'] ?? []), 'mean_kappa', 'rater'),
+            'rest' => $r->study->pooled->versusRest ?? [],
             'mine' => $open ? collect() : $this->differences($round, $user),
         ];
     }

@@ -15,6 +15,7 @@ use Core\Agreement\DawidSkene;
 use Core\Agreement\Figure;
 use Core\Agreement\ItemTable;
 use Core\Agreement\RaterProfile;
+use Core\Agreement\Undefined;
 use Core\Agreement\Wilson;
 use Core\Codebook\Codebook;
 use Core\Reading\Presence;
@@ -110,7 +111,7 @@ final readonly class PersonPage
             $fault = $codebook->faults[$key];
             $out[] = [
                 'key' => $key, 'name' => $fault->name, 'station' => $fault->station->value, 'cells' => [$tp, $fn, $fp, $tn],
-                'hits' => Wilson::figure($tp, $tp + $fn, new Confidence, 'never there'), 'right' => Wilson::figure($tn, $tn + $fp, new Confidence, 'always there'),
+                'hits' => Wilson::figure($tp, $tp + $fn, new Confidence, Undefined::NeverThere), 'right' => Wilson::figure($tn, $tn + $fp, new Confidence, Undefined::AlwaysThere),
             ];
         }
         usort($out, static fn (array $a, array $b): int => [$b['cells'][1] + $b['cells'][2], $a['key']] <=> [$a['cells'][1] + $a['cells'][2], $b['key']]);

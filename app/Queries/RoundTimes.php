@@ -11,9 +11,11 @@ use Core\Agreement\Figure;
 use Core\Agreement\ItemTable;
 use Core\Agreement\RatingSet;
 use Core\Agreement\Scale;
+use Core\Agreement\Undefined;
 use Core\Agreement\VarianceComponents;
 use Core\Motion\Station;
 use Core\Reading\CaseKind;
+use Core\Remark;
 
 /**
  * Where people mark top and impact, in ms: each against the station's time of the recording, and how far any two readers
@@ -25,7 +27,7 @@ final readonly class RoundTimes
      * For top and impact: each person's bias and limits; standard deviations of readers (between) and of the rest
      * (within), ms; half-width of 95 % of the mean mark of so many readers (mean_of), ms.
      *
-     * @return list<array{code: string, word: string, people: list<array{rater: string, n: int, bias: Figure, low: Figure, high: Figure}>, cases: int, readers: int, between: ?float, within: ?float, reason: ?string, mean_of: array<int, float>}>
+     * @return list<array{code: string, word: string, people: list<array{rater: string, n: int, bias: Figure, low: Figure, high: Figure}>, cases: int, readers: int, between: ?float, within: ?float, reason: ?Remark, mean_of: array<int, float>}>
      */
     public function of(Sitting $round): array
     {
@@ -59,7 +61,7 @@ final readonly class RoundTimes
 
     /**
      * @param  array<string, array<string, float>>  $marks  by rater and case, ms
-     * @return array{cases: int, readers: int, between: ?float, within: ?float, reason: ?string, mean_of: array<int, float>}
+     * @return array{cases: int, readers: int, between: ?float, within: ?float, reason: ?Remark, mean_of: array<int, float>}
      */
     private static function apart(array $marks): array
     {
@@ -74,7 +76,7 @@ final readonly class RoundTimes
         $between = $parts?->rater->estimate;
         $within = $parts?->caseRater->estimate;
         if ($between === null || $within === null) {
-            return ['cases' => count($common), 'readers' => count($marks), 'between' => null, 'within' => null, 'reason' => $parts->reason ?? 'needs two readers and two cases that all of them marked', 'mean_of' => []];
+            return ['cases' => count($common), 'readers' => count($marks), 'between' => null, 'within' => null, 'reason' => Remark::of($parts->reason ?? Undefined::FewReaders), 'mean_of' => []];
         }
         $one = max(0.0, $between) + max(0.0, $within);
 

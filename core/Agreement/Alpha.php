@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Core\Agreement;
 
 use Core\CoreException;
+use Core\Remark;
 
 /** Krippendorff's α on ranks and numbers: interval and error from the case bootstrap, without one from a jackknife. */
 final class Alpha
@@ -12,11 +13,11 @@ final class Alpha
     public static function figure(ItemTable $table, Confidence $confidence, ?CaseBootstrap $bootstrap): Figure
     {
         if ($table->paired === 0) {
-            return Figure::undefined(Coefficients::PAIRLESS);
+            return Figure::undefined(Undefined::NoPairs);
         }
         $seen = self::pairable($table);
         if (count($seen) < 2) {
-            return Figure::undefined($table->q === 1 ? 'only one value occurs, so chance cannot be told from agreement' : 'every pairable rating is the same, so no disagreement is to be expected');
+            return Figure::undefined($table->q === 1 ? Undefined::OneValue : Undefined::PairableSame);
         }
         try {
             $alpha = match ($table->scale) {
@@ -24,8 +25,8 @@ final class Alpha
                 Scale::Ratio => new DistanceAlpha(self::units($table), static fn (float $a, float $b): float => $a === $b ? 0.0 : (($a - $b) / ($a + $b)) ** 2),
                 default => new IntervalAlpha($table),
             };
-        } catch (CoreException $e) {
-            return Figure::undefined($e->getMessage());
+        } catch (CoreException) {
+            return Figure::undefined(Remark::of(Undefined::TooManyValues, most: DistanceAlpha::MOST_VALUES));
         }
 
         return self::of($alpha, $confidence, $bootstrap, $table->isPerfect() ? [$table->paired, $seen] : null);
@@ -39,7 +40,7 @@ final class Alpha
         $value = $alpha->estimates()[0];
         $left = $alpha->leaveOneOut();
         if (is_nan($value)) {
-            return Figure::undefined('no disagreement is to be expected by chance');
+            return Figure::undefined(Undefined::NoDisagreement);
         }
         if (count($left) < 2) {
             return Figure::of($value, null, null, null, 'point');

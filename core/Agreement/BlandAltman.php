@@ -45,7 +45,7 @@ final readonly class BlandAltman
     public function bias(): Figure
     {
         return match (true) {
-            $this->n === 0 => Figure::undefined('no case was measured by both'),
+            $this->n === 0 => Figure::undefined(Undefined::NotMeasuredByBoth),
             $this->n === 1 => Figure::of($this->bias, null, null, null, 'point'),
             default => Figure::around($this->bias, $this->s / sqrt($this->n), $this->confidence->t($this->n - 1), 'analytic', -INF, INF),
         };
@@ -55,7 +55,7 @@ final readonly class BlandAltman
     public function limit(int $side): Figure
     {
         if ($this->n < 2) {
-            return Figure::undefined('fewer than two cases were measured by both');
+            return Figure::undefined(Undefined::FewMeasuredByBoth);
         }
         $se = $this->s * sqrt(1.0 / $this->n + 1.96 ** 2 / (2 * ($this->n - 1)));
 
@@ -66,7 +66,7 @@ final readonly class BlandAltman
     {
         $n = $this->n;
         if ($n < 2) {
-            return Figure::undefined('fewer than two cases were measured by both');
+            return Figure::undefined(Undefined::FewMeasuredByBoth);
         }
         $mx = array_sum($this->x) / $n;
         $my = array_sum($this->y) / $n;
@@ -78,7 +78,7 @@ final readonly class BlandAltman
         }
         $of = $sxx + $syy + ($mx - $my) ** 2;
         if ($of <= 0.0) {
-            return Figure::undefined('all values are the same');
+            return Figure::undefined(Undefined::SameValues);
         }
         $c = 2 * $sxy / $of;
         if ($n < 3 || $sxx <= 0.0 || $syy <= 0.0 || $sxy === 0.0 || abs($c) >= 1.0 - 1e-15) {
@@ -104,6 +104,6 @@ final readonly class BlandAltman
             $k += abs($a - $this->y[$i]) <= $tolerance * (1 + 1e-12) + 1e-12 ? 1 : 0;
         }
 
-        return Wilson::figure($k, $this->n, $this->confidence, 'no case was measured by both');
+        return Wilson::figure($k, $this->n, $this->confidence, Undefined::NotMeasuredByBoth);
     }
 }

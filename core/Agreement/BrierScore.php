@@ -50,7 +50,7 @@ final class BrierScore
     public function figure(Confidence $confidence): Figure
     {
         if ($this->n === 0) {
-            return Figure::undefined('no confidence was stated');
+            return Figure::undefined(Undefined::NoConfidence);
         }
         $mean = $this->sum / $this->n;
         if ($this->n < 2) {

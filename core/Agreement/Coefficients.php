@@ -14,8 +14,6 @@ namespace Core\Agreement;
  */
 final readonly class Coefficients
 {
-    public const PAIRLESS = 'fewer than two ratings on every case';
-
     public function __construct(private ItemTable $table, private CountSums $sums, private Weights $weights, private Confidence $confidence = new Confidence)
     {
     }
@@ -33,7 +31,7 @@ final readonly class Coefficients
         foreach ([...CountSums::NAMES, ...array_fill(0, $this->table->q, 'specific')] as $i => $name) {
             $figures[] = match (true) {
                 ! is_nan($values[$i]) => $name === 'specific' ? $this->specific($i - 5, $values[$i], array_column($left, $i)) : $this->figure($name, $values[$i], $perfect),
-                $name === 'specific' => Figure::undefined($this->table->paired === 0 ? self::PAIRLESS : 'no case with two ratings has this category'),
+                $name === 'specific' => Figure::undefined($this->table->paired === 0 ? Undefined::NoPairs : Undefined::NoPairsOfCategory),
                 default => Figure::undefined(self::why($this->table)),
             };
         }
@@ -71,12 +69,12 @@ final readonly class Coefficients
     }
 
     /** Why the chance-corrected figures of a table are undefined. */
-    public static function why(ItemTable $table): string
+    public static function why(ItemTable $table): Undefined
     {
         return match (true) {
-            $table->paired === 0 => self::PAIRLESS,
-            $table->q === 1 => 'only one category occurs, so chance cannot be told from agreement',
-            default => 'every rating is the same, so the chance term is 1',
+            $table->paired === 0 => Undefined::NoPairs,
+            $table->q === 1 => Undefined::OneCategory,
+            default => Undefined::AllRatingsSame,
         };
     }
 

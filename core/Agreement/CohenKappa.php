@@ -95,14 +95,14 @@ final readonly class CohenKappa
     public function kappa(): Figure
     {
         if ($this->n < 2) {
-            return Figure::undefined('fewer than two cases rated by both');
+            return Figure::undefined(Undefined::FewCasesByBoth);
         }
         $q = $this->q;
         $n = $this->n;
         $w = $this->weights->w;
         $kappa = self::point($this->table, $q, $this->weights->isIdentity ? null : $w);
         if (is_nan($kappa)) {
-            return Figure::undefined('both used one and the same category throughout, so the chance term is 1');
+            return Figure::undefined(Undefined::SameCategoryThroughout);
         }
         $rows = $columns = array_fill(0, $q, 0);
         foreach ($this->table as $i => $count) {
@@ -137,7 +137,7 @@ final readonly class CohenKappa
     {
         $q = $this->q;
         if ($this->n === 0 || $q < 2) {
-            return Figure::undefined($this->n === 0 ? 'no case rated by both' : 'only one category occurs');
+            return Figure::undefined($this->n === 0 ? Undefined::NoCaseByBoth : Undefined::OneCategoryOnly);
         }
         $p = (float) $this->agreeing / (float) $this->n;
         [$low, $high] = Wilson::interval($this->agreeing, $this->n, $this->confidence);

@@ -106,7 +106,7 @@ final readonly class Comparison
     private static function of(?float $first, ?float $second, int $fewest, int $cases, \Closure $draw, \Closure $exchange, \Closure $without, Confidence $confidence, int $resamples): self
     {
         if ($first === null || $second === null) {
-            return new self($first, $second, Figure::undefined($fewest === 0 ? 'there is no case to compare' : 'undefined in one of the two'), null, $cases, 0);
+            return new self($first, $second, Figure::undefined($fewest === 0 ? Undefined::NothingToCompare : Undefined::UndefinedInOne), null, $cases, 0);
         }
         $d = $second - $first;
         if ($fewest < 2) {

@@ -17,10 +17,10 @@ final readonly class CongerKappa
         $n = $table->units;
         $q = $table->q;
         if ($table->paired === 0) {
-            return Figure::undefined(Coefficients::PAIRLESS);
+            return Figure::undefined(Undefined::NoPairs);
         }
         if (! $table->isComplete()) {
-            return Figure::undefined('needs every rater to have rated every case');
+            return Figure::undefined(Undefined::Incomplete);
         }
         if ($table->occurring() < 2) {
             return Figure::undefined(Coefficients::why($table));

@@ -37,14 +37,14 @@ final readonly class CrossedDesign implements Resampled
         $this->sums = array_map(array_values(...), $sums);
     }
 
-    /** Why a table has no such statistics, in words; null where it has. */
-    public static function objection(ItemTable $table): ?string
+    /** Why a table has no such statistics; null where it has. */
+    public static function objection(ItemTable $table): ?Undefined
     {
         return match (true) {
-            $table->paired === 0 => Coefficients::PAIRLESS,
-            ! $table->isComplete() => 'needs every rater to have rated every case',
-            $table->units < 2 => 'needs two cases or more',
-            $table->occurring() < 2 => 'all values are the same, so there is no variance to share out',
+            $table->paired === 0 => Undefined::NoPairs,
+            ! $table->isComplete() => Undefined::Incomplete,
+            $table->units < 2 => Undefined::OneCase,
+            $table->occurring() < 2 => Undefined::NoVariance,
             default => null,
         };
     }

@@ -4,18 +4,21 @@ declare(strict_types=1);
 
 namespace Core\Agreement;
 
+use Core\Remark;
+
 /**
- * A coefficient with its interval, or null with the reason in words. Never NAN, never a made-up zero.
+ * A coefficient with its interval, or null with the reason. Never NAN, never a made-up zero.
  */
 final readonly class Figure
 {
-    private function __construct(
+    /** For its codec; figures are made by the named constructors. */
+    public function __construct(
         public ?float $estimate,
         public ?float $se,
         public ?float $low,
         public ?float $high,
         public string $method,
-        public ?string $reason,
+        public ?Remark $reason,
     ) {
     }
 
@@ -23,7 +26,7 @@ final readonly class Figure
     public static function of(float $estimate, ?float $se, ?float $low, ?float $high, string $method): self
     {
         if (! is_finite($estimate)) {
-            return self::undefined('the arithmetic gives no finite number here');
+            return self::undefined(Undefined::NotFinite);
         }
         foreach ([$se, $low, $high] as $part) {
             if ($part !== null && ! is_finite($part)) {
@@ -34,9 +37,9 @@ final readonly class Figure
         return new self($estimate, $se, $low, $high, $method, null);
     }
 
-    public static function undefined(string $reason): self
+    public static function undefined(Undefined|Remark $why): self
     {
-        return new self(null, null, null, null, '', $reason);
+        return new self(null, null, null, null, '', $why instanceof Remark ? $why : Remark::of($why));
     }
 
     /** Estimate ± quantile·se, clipped to [floor, 1]. */
@@ -54,13 +57,5 @@ final readonly class Figure
     public function isThin(int $cases): bool
     {
         return $this->estimate === null || $cases < 10 || $this->low === null || $this->high === null || $this->high - $this->low > 0.5;
-    }
-
-    /** @return array<string, float|string|null> */
-    public function toArray(): array
-    {
-        return $this->estimate === null
-            ? ['estimate' => null, 'reason' => $this->reason]
-            : ['estimate' => $this->estimate, 'se' => $this->se, 'low' => $this->low, 'high' => $this->high, 'method' => $this->method];
     }
 }

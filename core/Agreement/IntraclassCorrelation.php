@@ -41,7 +41,7 @@ final readonly class IntraclassCorrelation
         $out = [];
         foreach (self::NAMES as $i => $name) {
             $out[$name] = match (true) {
-                is_nan($values[$i]) => Figure::undefined('the mean squares leave no variance to share out'),
+                is_nan($values[$i]) => Figure::undefined(Undefined::NoVarianceToShare),
                 $intervals[$i] === null => Figure::of($values[$i], null, null, null, 'point'),
                 default => Figure::of($values[$i], null, ...$intervals[$i]),
             };

@@ -82,12 +82,12 @@ final class KeyTable
         $values = self::statistics($tp, $fn, $fp, $tn, false);
 
         return [
-            'sensitivity' => Wilson::figure($tp, $tp + $fn, $confidence, 'the key has no positive among the cases rated'),
-            'specificity' => Wilson::figure($tn, $tn + $fp, $confidence, 'the key has no negative among the cases rated'),
-            'ppv' => Wilson::figure($tp, $tp + $fp, $confidence, 'nothing was called positive'),
-            'npv' => Wilson::figure($tn, $tn + $fn, $confidence, 'nothing was called negative'),
-            'youden' => is_nan($values[0]) ? Figure::undefined('needs positives and negatives in the key') : self::youden($tp, $fn, $fp, $tn, $confidence),
-            'mcc' => is_nan($values[1]) ? Figure::undefined('a row or column of the table is empty') : self::apart($values[1], array_column($this->leaveOneOut(false), 1), $confidence),
+            'sensitivity' => Wilson::figure($tp, $tp + $fn, $confidence, Undefined::NoPositive),
+            'specificity' => Wilson::figure($tn, $tn + $fp, $confidence, Undefined::NoNegative),
+            'ppv' => Wilson::figure($tp, $tp + $fp, $confidence, Undefined::NoneCalledPositive),
+            'npv' => Wilson::figure($tn, $tn + $fn, $confidence, Undefined::NoneCalledNegative),
+            'youden' => is_nan($values[0]) ? Figure::undefined(Undefined::OneSidedKey) : self::youden($tp, $fn, $fp, $tn, $confidence),
+            'mcc' => is_nan($values[1]) ? Figure::undefined(Undefined::EmptyMargin) : self::apart($values[1], array_column($this->leaveOneOut(false), 1), $confidence),
             'd_prime' => $signal->dPrime,
             'criterion' => $signal->criterion,
             'cohen_kappa' => (new CohenKappa([$tp, $fp, $fn, $tn], $confidence))->kappa(),

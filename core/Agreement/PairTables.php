@@ -109,12 +109,12 @@ final class PairTables
         return count(array_filter($this->kappas, is_nan(...)));
     }
 
-    /** @return list<array{rater: string, mean_kappa: array<string, float|string|null>}> */
+    /** @return array<string, Figure> the mean κ of each rater with the others, by rater */
     public function ratersVersusRest(): array
     {
         $out = [];
         foreach ($this->table->raters as $g => $rater) {
-            $out[] = ['rater' => $rater, 'mean_kappa' => $this->mean([$g], 1)->toArray()];
+            $out[$rater] = $this->mean([$g], 1);
         }
 
         return $out;
@@ -138,7 +138,7 @@ final class PairTables
             }
         }
         if ($count === 0) {
-            return Figure::undefined($this->table->paired === 0 ? Coefficients::PAIRLESS : ($times === 2 ? 'no pair of raters has a defined kappa' : 'no pair with this rater has a defined kappa'));
+            return Figure::undefined($this->table->paired === 0 ? Undefined::NoPairs : ($times === 2 ? Undefined::NoPairDefined : Undefined::NoPairWithRater));
         }
         $left = $this->jackknife->means($raters, $sum, $count);
         if ($this->table->isPerfect()) {
@@ -156,20 +156,16 @@ final class PairTables
         return Coefficients::jackknifed($sum / $count, $left, $this->confidence);
     }
 
-    /** @return list<array<string, mixed>> what is published of each pair */
-    public function published(?int $positive): array
+    /** @return list<PairResult> */
+    public function results(?int $positive): array
     {
         $out = [];
         foreach ($this->tables as [$g, $h, $t]) {
             $cohen = new CohenKappa($t, $this->confidence, $this->weights);
-            $out[] = [
-                'a' => $this->table->raters[$g], 'b' => $this->table->raters[$h], 'n' => $cohen->n,
-                'percent_agreement' => $cohen->agreement(),
-                'cohen_kappa' => $cohen->kappa()->toArray(),
-                'pabak' => $cohen->pabak()->toArray(),
-                'prevalence_index' => $cohen->prevalenceIndex($positive ?? 0),
-                'bias_index' => $cohen->biasIndex($positive ?? 0),
-            ];
+            $out[] = new PairResult(
+                $this->table->raters[$g], $this->table->raters[$h], $cohen->n, $cohen->agreement(), $cohen->kappa(), $cohen->pabak(),
+                $cohen->prevalenceIndex($positive ?? 0), $cohen->biasIndex($positive ?? 0),
+            );
         }
 
         return $out;

@@ -48,14 +48,14 @@ final class RankAgreement
         $n = count($judges[0] ?? []);
         $none = ['chi_square' => null, 'df' => null, 'p' => null, 'mean_rho' => null];
         if ($m < 2 || $n < 2) {
-            return ['w' => Figure::undefined('needs two judges and two things to rank'), ...$none];
+            return ['w' => Figure::undefined(Undefined::FewToRank), ...$none];
         }
         $ranks = array_map(self::ranks(...), $judges);
         $ties = array_sum(array_map(static fn (array $r): float => self::ties($r), $ranks));
         $sums = array_map(static fn (int $i): float => array_sum(array_column($ranks, $i)), range(0, $n - 1));
         $w = self::concordance($sums, $m, $ties);
         if ($w === null) {
-            return ['w' => Figure::undefined('every judge ties everything'), ...$none];
+            return ['w' => Figure::undefined(Undefined::AllTied), ...$none];
         }
         $figure = Figure::of($w, null, null, null, 'point');
         if ($n >= 10 && $n <= self::MOST && $w < 1 - 1e-12) {
@@ -136,7 +136,7 @@ final class RankAgreement
     {
         $n = count($x);
         if ($n < 2) {
-            return Figure::undefined('needs two things to rank');
+            return Figure::undefined(Undefined::FewThingsToRank);
         }
         $a = self::ranks($x);
         $b = self::ranks($y);
@@ -148,7 +148,7 @@ final class RankAgreement
             $yy += ($b[$i] - $mean) ** 2;
         }
         if ($xx <= 0.0 || $yy <= 0.0) {
-            return Figure::undefined('one ties everything');
+            return Figure::undefined(Undefined::OneTies);
         }
         $rho = $xy / sqrt($xx * $yy);
         if ($n < 4 || abs($rho) > 1 - 1e-12) {

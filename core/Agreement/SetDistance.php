@@ -65,11 +65,11 @@ final class SetDistance
             }
         }
         if ($units === []) {
-            return Figure::undefined(Coefficients::PAIRLESS);
+            return Figure::undefined(Undefined::NoPairs);
         }
         $counts = array_count_values(array_map(static fn (array $set): string => json_encode($set, JSON_THROW_ON_ERROR), $sets));
         if (count($counts) < 2) {
-            return Figure::undefined('every set is the same, so no disagreement is to be expected');
+            return Figure::undefined(Undefined::SetsSame);
         }
         $perfect = array_filter($units, static fn (array $u): bool => array_unique($u[0], SORT_REGULAR) !== [$u[0][0]]) === [];
 
@@ -98,7 +98,7 @@ final class SetDistance
         }
         $n = count($means);
         if ($n === 0) {
-            return Figure::undefined(Coefficients::PAIRLESS);
+            return Figure::undefined(Undefined::NoPairs);
         }
         $mean = array_sum($means) / $n;
         if ($n === 1) {

@@ -20,7 +20,7 @@ final readonly class SignalDetection
         $p = $tp + $fn;
         $q = $fp + $tn;
         if ($p === 0 || $q === 0) {
-            $this->dPrime = $this->criterion = Figure::undefined('needs positives and negatives in the key');
+            $this->dPrime = $this->criterion = Figure::undefined(Undefined::OneSidedKey);
 
             return;
         }

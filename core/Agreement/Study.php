@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Core\Agreement;
 
 use Core\CoreException;
+use Core\Remark;
 
 /** Computes everything that is published of a set of ratings, item by item and pooled. */
 final class Study
@@ -21,105 +22,87 @@ final class Study
         $this->bootstrap = $options->bootstrap > 0 && $cases > 0 ? new CaseBootstrap($cases, $options->bootstrap, $options->seed) : null;
     }
 
-    /** @return array<string, mixed> the published result */
-    public function result(): array
+    public function result(): StudyResult
     {
         $items = $this->set->items();
-
-        return [
-            ...$this->heading(),
-            'items' => array_map(fn (string $item): array => ['item' => $item, ...$this->block([$item])], $items),
-            'pooled' => $this->block($items),
-        ];
-    }
-
-    /** @return array{scale: string, confidence: float, bootstrap: int, seed: int} what was asked for */
-    public function heading(): array
-    {
         $o = $this->options;
 
-        return ['scale' => $this->set->scale->value, 'confidence' => $o->confidence->level, 'bootstrap' => $o->bootstrap, 'seed' => $o->seed];
+        return new StudyResult(
+            $this->set->scale, $o->confidence->level, $o->bootstrap, $o->seed,
+            array_combine($items, array_map(fn (string $item): ItemResult => $this->item([$item]), $items)), $this->item($items),
+        );
     }
 
     /**
      * @param  list<string>  $items  one, or several to be pooled
-     * @return array<string, mixed>
      */
-    public function block(array $items): array
+    public function item(array $items): ItemResult
     {
         $o = $this->options;
         $table = ItemTable::of($this->set, $items, $o->categories, $o->cannotTell);
         $weights = Weights::asked($table, $o->weights);
         $pairs = $table->scale->isCategorical() ? new PairTables($table, $weights, $o->confidence) : null;
-        $out = [
-            'cases' => $table->cases,
-            'raters' => count($table->raters),
-            'ratings' => $table->ratings,
-            'categories' => $table->categories,
-            ...$this->coefficients($table, $weights, $pairs),
-            'pairs' => match (true) {
-                ! $o->pairs => [],
-                $pairs !== null => $pairs->published($table->code($o->positive)),
-                default => $this->numericPairs($table),
-            },
-            'undefined_pairs' => $pairs?->undefined() ?? 0,
-            'raters_vs_rest' => match (true) {
-                ! $o->pairs => [],
-                $pairs !== null => $pairs->ratersVersusRest(),
-                default => array_map(static fn (string $rater): array => ['rater' => $rater, 'mean_kappa' => self::categorical($table->scale)->toArray()], $table->raters),
-            },
-            'self' => $this->self($items, $table),
-            'against_key' => $this->againstKey($items),
-        ];
+        [$coefficients, $specific] = $this->coefficients($table, $weights, $pairs);
+        $three = null;
         if ($o->cannotTell !== null && $table->scale->isCategorical()) {
-            $three = ItemTable::of($this->set, $items, $o->categories === null ? null : [...$table->categories, $o->cannotTell], null, $table->scale !== Scale::Nominal);
-            $out['three_way'] = ['categories' => $three->categories, ...$this->coefficients($three, Weights::identity($three->q), null)];
+            $all = ItemTable::of($this->set, $items, $o->categories === null ? null : [...$table->categories, $o->cannotTell], null, $table->scale !== Scale::Nominal);
+            $three = new ThreeWayResult($all->categories, ...$this->coefficients($all, Weights::identity($all->q), null));
         }
 
-        return $out;
+        return new ItemResult(
+            $table->cases, count($table->raters), $table->ratings, $table->categories, $coefficients, $specific,
+            match (true) {
+                ! $o->pairs => [],
+                $pairs !== null => $pairs->results($table->code($o->positive)),
+                default => $this->numericPairs($table),
+            },
+            $pairs?->undefined() ?? 0,
+            match (true) {
+                ! $o->pairs => [],
+                $pairs !== null => $pairs->ratersVersusRest(),
+                default => array_fill_keys($table->raters, self::categorical($table->scale)),
+            },
+            $this->self($items, $table),
+            $this->againstKey($items),
+            $three,
+        );
     }
 
-    /** @return array{specific_agreement: \stdClass, coefficients: array<string, mixed>} */
+    /** @return array{array<string, Figure>, array<string, Figure>} the coefficients, and the specific agreement by category */
     private function coefficients(ItemTable $table, Weights $weights, ?PairTables $pairs): array
     {
         $nominal = $table->scale === Scale::Nominal;
-        $specific = new \stdClass;
-        if ($table->scale->isCategorical()) {
-            [$figures, $byCategory] = (new Coefficients($table, new CountSums($table, $weights, $this->bootstrap->cases ?? 0), $weights, $this->options->confidence))->figures($this->bootstrap);
-            $light = ($pairs ?? new PairTables($table, $weights, $this->options->confidence))->light();
-            $figures = [
-                'percent_agreement' => $figures['percent_agreement'],
-                'fleiss_kappa' => $figures['fleiss_kappa'],
-                $nominal ? 'gwet_ac1' : 'gwet_ac2' => $figures['gwet_ac'],
-                'brennan_prediger' => $figures['brennan_prediger'],
-                'krippendorff_alpha' => $nominal ? $figures['krippendorff_alpha'] : Alpha::figure($table, $this->options->confidence, $this->bootstrap),
-                'conger_kappa' => CongerKappa::figure($table, $weights, $this->options->confidence),
-                'light_kappa' => $light,
-            ];
-            foreach ($table->categories as $k => $category) {
-                $specific->{$category} = $byCategory[$k]->toArray();
-            }
-        } else {
+        if (! $table->scale->isCategorical()) {
             $none = self::categorical($table->scale);
-            $figures = [
+
+            return [[
                 ...array_fill_keys(['percent_agreement', 'fleiss_kappa', 'gwet_ac2', 'brennan_prediger', 'conger_kappa', 'light_kappa'], $none),
                 'krippendorff_alpha' => Alpha::figure($table, $this->options->confidence, $this->bootstrap),
                 ...(new IntraclassCorrelation($table))->figures($this->options->confidence, $this->bootstrap),
-            ];
+            ], []];
         }
+        [$figures, $byCategory] = (new Coefficients($table, new CountSums($table, $weights, $this->bootstrap->cases ?? 0), $weights, $this->options->confidence))->figures($this->bootstrap);
 
-        return ['specific_agreement' => $specific, 'coefficients' => array_map(static fn (Figure $f): array => $f->toArray(), $figures)];
+        return [[
+            'percent_agreement' => $figures['percent_agreement'],
+            'fleiss_kappa' => $figures['fleiss_kappa'],
+            $nominal ? 'gwet_ac1' : 'gwet_ac2' => $figures['gwet_ac'],
+            'brennan_prediger' => $figures['brennan_prediger'],
+            'krippendorff_alpha' => $nominal ? $figures['krippendorff_alpha'] : Alpha::figure($table, $this->options->confidence, $this->bootstrap),
+            'conger_kappa' => CongerKappa::figure($table, $weights, $this->options->confidence),
+            'light_kappa' => ($pairs ?? new PairTables($table, $weights, $this->options->confidence))->light(),
+        ], array_combine($table->categories, $byCategory)];
     }
 
     private static function categorical(Scale $scale): Figure
     {
-        return Figure::undefined("is for categories; this scale is {$scale->value}");
+        return Figure::undefined(Remark::of(Undefined::NotForScale, scale: $scale->value));
     }
 
-    /** @return list<array<string, mixed>> each pair of raters' bias, limits of agreement and concordance */
+    /** @return list<PairResult> each pair of raters' bias, limits of agreement and concordance */
     private function numericPairs(ItemTable $table): array
     {
-        $none = self::categorical($table->scale)->toArray();
+        $none = self::categorical($table->scale);
         $out = [];
         foreach ($table->raters as $g => $a) {
             for ($h = $g + 1; $h < count($table->raters); $h++) {
@@ -132,10 +115,7 @@ final class Study
                     }
                 }
                 $both = new BlandAltman($x, $y, $this->options->confidence);
-                $out[] = [
-                    'a' => $a, 'b' => $table->raters[$h], 'n' => $both->n, 'percent_agreement' => null, 'cohen_kappa' => $none, 'pabak' => $none, 'prevalence_index' => null, 'bias_index' => null,
-                    ...array_map(static fn (Figure $f): array => $f->toArray(), $both->figures()),
-                ];
+                $out[] = new PairResult($a, $table->raters[$h], $both->n, null, $none, $none, null, null, $both->figures());
             }
         }
 
@@ -146,7 +126,7 @@ final class Study
      * Agreement with oneself over hidden repeats.
      *
      * @param  list<string>  $items
-     * @return list<array<string, mixed>>
+     * @return list<RaterResult>
      */
     private function self(array $items, ItemTable $all): array
     {
@@ -173,19 +153,19 @@ final class Study
             }
             // Over the item's categories, as weights depend on how many there are.
             $table = ItemTable::of($twice, [''], $this->options->categories ?? array_values(array_unique([...$all->categories, ...array_merge(...$list)])));
-            $row = ['rater' => (string) $rater, 'n' => count($list)];
             if ($table->scale->isCategorical()) {
                 $cells = array_fill(0, $table->q * $table->q, 0);
                 foreach ($table->columns[0] as $u => $a) {
                     $cells[$a * $table->q + $table->columns[1][$u]]++;
                 }
                 $cohen = new CohenKappa(array_values($cells), $this->options->confidence, Weights::asked($table, $this->options->weights));
-                $out[] = [...$row, 'cohen_kappa' => $cohen->kappa()->toArray(), 'percent_agreement' => Wilson::figure((int) round($cohen->n * ($cohen->agreement() ?? 0.0)), $cohen->n, $this->options->confidence, 'nothing was rated twice')->toArray()];
+                $same = Wilson::figure((int) round($cohen->n * ($cohen->agreement() ?? 0.0)), $cohen->n, $this->options->confidence, Undefined::NothingTwice);
+                $out[] = new RaterResult((string) $rater, count($list), ['cohen_kappa' => $cohen->kappa(), 'percent_agreement' => $same]);
             } else {
-                $none = self::categorical($table->scale)->toArray();
+                $none = self::categorical($table->scale);
                 $x = array_map(static fn (int $k): float => $table->numbers[$k], $table->columns[0]);
                 $y = array_map(static fn (int $k): float => $table->numbers[$k], $table->columns[1]);
-                $out[] = [...$row, 'cohen_kappa' => $none, 'percent_agreement' => $none, ...array_map(static fn (Figure $f): array => $f->toArray(), (new BlandAltman($x, $y, $this->options->confidence))->figures())];
+                $out[] = new RaterResult((string) $rater, count($list), ['cohen_kappa' => $none, 'percent_agreement' => $none, ...(new BlandAltman($x, $y, $this->options->confidence))->figures()]);
             }
         }
 
@@ -194,7 +174,7 @@ final class Study
 
     /**
      * @param  list<string>  $items
-     * @return list<array<string, mixed>>
+     * @return list<RaterResult>
      */
     public function againstKey(array $items): array
     {
@@ -208,7 +188,7 @@ final class Study
                 if ($this->options->tolerance !== null) {
                     $figures['within_tolerance'] = $difference->within($this->options->tolerance);
                 }
-                $out[] = ['rater' => (string) $rater, 'n' => $difference->n, ...array_map(static fn (Figure $f): array => $f->toArray(), $figures)];
+                $out[] = new RaterResult((string) $rater, $difference->n, $figures);
             }
 
             return $out;
@@ -219,7 +199,7 @@ final class Study
             $figures = (new KeyBootstrap($tables, count($items) > 1, $this->bootstrap))->intervals($figures, $this->options->confidence);
         }
         foreach ($figures as $rater => $list) {
-            $out[] = ['rater' => (string) $rater, 'n' => $tables[$rater]->n(), ...array_map(static fn (Figure $f): array => $f->toArray(), $list)];
+            $out[] = new RaterResult((string) $rater, $tables[$rater]->n(), $list);
         }
 
         return $out;

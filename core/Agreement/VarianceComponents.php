@@ -14,7 +14,7 @@ namespace Core\Agreement;
  */
 final readonly class VarianceComponents
 {
-    private function __construct(public Figure $case, public Figure $rater, public Figure $caseRater, public ?string $reason)
+    private function __construct(public Figure $case, public Figure $rater, public Figure $caseRater, public ?Undefined $reason)
     {
     }
 

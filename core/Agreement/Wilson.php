@@ -22,7 +22,7 @@ final class Wilson
         return [$k === 0 ? 0.0 : ($middle - $half) / $scale, $k === $n ? 1.0 : ($middle + $half) / $scale];
     }
 
-    public static function figure(int $k, int $n, Confidence $confidence, string $whenNone): Figure
+    public static function figure(int $k, int $n, Confidence $confidence, Undefined $whenNone): Figure
     {
         if ($n === 0) {
             return Figure::undefined($whenNone);

@@ -4,20 +4,25 @@ declare(strict_types=1);
 
 namespace Core\Format;
 
+use Core\Agreement\ItemResult;
+use Core\Format\Json\StudyJson;
+use Core\InWords;
+
 /** The figures of an agreement study as tidy rows: one figure a row, with what it is of and how sure it is. */
 final class AgreementCsv
 {
     public const HEADER = ['item', 'kind', 'figure', 'a', 'b', 'n', 'estimate', 'se', 'low', 'high', 'method', 'reason'];
 
     /**
-     * @param  array<string, mixed>  $block  of one item or pooled, as Study gives it
+     * @param  ItemResult  $of  one item, or several pooled
      * @return \Generator<list<string|int|float|null>>
      */
-    public static function rows(string $item, array $block): \Generator
+    public static function rows(string $item, ItemResult $of, InWords $words): \Generator
     {
-        foreach (['' => $block, 'three_way ' => self::list($block, 'three_way')] as $way => $of) {
+        $block = StudyJson::published($words)->item($of);
+        foreach (['' => $block, 'three_way ' => self::list($block, 'three_way')] as $way => $part) {
             foreach (['coefficients' => 'coefficient', 'specific_agreement' => 'specific_agreement'] as $key => $kind) {
-                foreach (self::list($of, $key) as $name => $f) {
+                foreach (self::list($part, $key) as $name => $f) {
                     yield self::row($item, $way.$kind, (string) $name, null, null, $block['cases'] ?? null, $f);
                 }
             }

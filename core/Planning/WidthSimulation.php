@@ -12,6 +12,7 @@ use Core\Agreement\Figure;
 use Core\Agreement\ItemTable;
 use Core\Agreement\PairTables;
 use Core\Agreement\Scale;
+use Core\Agreement\Undefined;
 use Core\Agreement\Weights;
 use Core\Agreement\Wilson;
 use Random\Engine\Xoshiro256StarStar;
@@ -104,7 +105,7 @@ final readonly class WidthSimulation
                 }
             }
 
-            return Wilson::figure($hits, $all, $this->confidence, 'no such case');
+            return Wilson::figure($hits, $all, $this->confidence, Undefined::SuchCaseNever);
         }
         // Cases nobody rated are no units.
         $rated = array_values(array_filter(array_keys($truth), static fn (int $u): bool => array_filter(array_column($columns, $u), static fn (int $k): bool => $k >= 0) !== []));

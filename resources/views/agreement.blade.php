@@ -1,30 +1,29 @@
 <x-layout :title="'Agreement – '.$round->name">
     @php
-        $study = $figures['study']['pooled'];
-        $co = $study['coefficients'] ?? [];
-        $items = collect($figures['study']['items'] ?? [])->keyBy('item');
-        $worst = $items->filter(fn ($i) => ($i['coefficients']['gwet_ac1']['estimate'] ?? null) !== null)->sortBy('coefficients.gwet_ac1.estimate')->first();
+        $co = $study->coefficients ?? [];
+        $worst = collect($items)->map(fn ($i) => $i->coefficients['gwet_ac1']->estimate)->filter(fn ($v) => $v !== null)->sort()->keys()->first();
         $coarse = collect($times)->filter(fn ($t) => $t['within'] !== null)->sortByDesc(fn ($t) => $t['mean_of'][1])->first();
         $minus = fn (float $v) => \Core\Number\Written::signed($v, 2);
         $signed = fn (float $v) => \Core\Number\Written::signed($v, 0);
-        $left = array_filter($figures['left_out']);
-        $span = fn ($f, $scale = 1, $digits = 2) => ($f['estimate'] ?? null) === null ? $f['reason'] : ($f['low'] === null ? 'no interval' : number_format($scale * $f['low'], $digits).' to '.number_format($scale * $f['high'], $digits));
-        $pct = fn ($f) => ($f['estimate'] ?? null) === null ? '–' : round(100 * $f['estimate']).' %';
+        $left = array_filter($figures->leftOut);
+        $span = fn ($f, $scale = 1, $digits = 2) => $f->low === null ? 'no interval' : number_format($scale * $f->low, $digits).' to '.number_format($scale * $f->high, $digits);
+        $pct = fn ($f) => ($f->estimate ?? null) === null ? '–' : round(100 * $f->estimate).' %';
+        $shownAs = ['both' => 'film and trace', 'film' => 'film only', 'trace' => 'trace only'];
     @endphp
     @if($erased)<p class="notice small">Inputs erased {{ $erased->timezone(config('academy.zone'))->format('j F Y') }}: what was worked out before stands, and is not worked out again.</p>@endif
     <div style="display: flex; justify-content: space-between; gap: 1rem; flex-wrap: wrap; align-items: baseline">
-        <h1>@if(! $study) No reading was handed in in this round @elseif($open) {{ $worst ? 'The staff agree least on “'.$codebook->faults[$worst['item']]->name.'”' : 'Agreement' }} @else How your calls stood in the {{ $round->name }} @endif</h1>
+        <h1>@if(! $study) No reading was handed in in this round @elseif($open) {{ $worst ? 'The staff agree least on “'.$codebook->faults[$worst]->name.'”' : 'Agreement' }} @else How your calls stood in the {{ $round->name }} @endif</h1>
         @if($open && $study)<a class="act second" href="{{ route('debrief.first', $round) }}">Debrief, case by case</a>@endif
         @if($rounds->count() > 1)<nav class="small">@foreach($rounds as $x)<a href="{{ route('agreement', $x) }}" @if($x->id === $round->id) aria-current="page" @endif>{{ $x->name }}</a> @endforeach</nav>@endif
     </div>
-    <p class="quiet" style="margin: 0.2rem 0 0.6rem">{{ $round->name }} · {{ $figures['cases'] }} cases · key version {{ $figures['key_version'] }} · ranges are 95 % intervals @if($left) · left out of scoring: {{ collect($left)->map(fn ($n, $w) => "$n $w")->join(', ') }} @endif</p>
+    <p class="quiet" style="margin: 0.2rem 0 0.6rem">{{ $round->name }} · {{ $figures->cases }} cases · key version {{ $figures->keyVersion }} · ranges are 95 % intervals @if($left) · left out of scoring: {{ collect($left)->map(fn ($n, $w) => "$n $w")->join(', ') }} @endif</p>
     @if($study)
         <div class="tiles">
-            <div><b>{{ $pct($co['percent_agreement']) }}</b>agreement between any two<br><span class="small quiet">{{ $span($co['percent_agreement'], 100, 0) }}</span></div>
+            <div><b>{{ $pct($co['percent_agreement']) }}</b>agreement between any two<br><span class="small quiet">@if($co['percent_agreement']->reason)@said($co['percent_agreement']->reason)@else{{ $span($co['percent_agreement'], 100, 0) }}@endif</span></div>
             @foreach(['gwet_ac1' => 'AC1, beyond chance', 'fleiss_kappa' => 'Fleiss’ κ', 'krippendorff_alpha' => 'Krippendorff’s α'] as $name => $label)
-                <div><b>{{ $co[$name]['estimate'] === null ? '–' : number_format($co[$name]['estimate'], 2) }}</b>{{ $label }}<br><span class="small quiet">{{ $span($co[$name]) }}</span></div>
+                <div><b>{{ $co[$name]->estimate === null ? '–' : number_format($co[$name]->estimate, 2) }}</b>{{ $label }}<br><span class="small quiet">@if($co[$name]->reason)@said($co[$name]->reason)@else{{ $span($co[$name]) }}@endif</span></div>
             @endforeach
-            <div><b>{{ $pct($study['specific_agreement']['present'] ?? []) }}</b>when one says present<br><span class="small quiet">specific agreement</span></div>
+            <div><b>{{ $pct($study->specific['present'] ?? null) }}</b>when one says present<br><span class="small quiet">specific agreement</span></div>
         </div>
         <p class="small quiet">κ is low where a fault is rare although people agree: AC1 and the specific agreement are to be read beside it. Present against absent; “cannot tell” counts as no answer and is shown on its own below.</p>
 
@@ -32,7 +31,7 @@
             @php
                 $d = $compared['ac1']->difference;
             @endphp
-            <p class="compared"><b>Since {{ $compared['with'] }}</b>, over the {{ $compared['faults'] }} faults and {{ $compared['people'] }} people that both rounds have: AC1 {{ $compared['ac1']->first === null ? '–' : number_format($compared['ac1']->first, 2) }} → {{ $compared['ac1']->second === null ? '–' : number_format($compared['ac1']->second, 2) }}@if($d->estimate === null) ({{ $d->reason }})@elseif($d->low === null) (too few cases for an interval)@else, {{ $d->estimate >= 0 ? 'up' : 'down' }} by {{ number_format(abs($d->estimate), 2) }} ({{ number_format($d->low, 2) }} to {{ number_format($d->high, 2) }}), p = {{ number_format((float) $compared['ac1']->p, 3) }} by permutation of cases. {{ $d->low > 0 || $d->high < 0 ? '' : 'That may be chance: ' }}With these cases a true change of {{ number_format((float) $compared['detectable'], 2) }} would be found four times in five.@endif <span class="quiet small">The cases differ between rounds, so their difficulty may too.</span></p>
+            <p class="compared"><b>Since {{ $compared['with'] }}</b>, over the {{ $compared['faults'] }} faults and {{ $compared['people'] }} people that both rounds have: AC1 {{ $compared['ac1']->first === null ? '–' : number_format($compared['ac1']->first, 2) }} → {{ $compared['ac1']->second === null ? '–' : number_format($compared['ac1']->second, 2) }}@if($d->estimate === null) (@said($d->reason))@elseif($d->low === null) (too few cases for an interval)@else, {{ $d->estimate >= 0 ? 'up' : 'down' }} by {{ number_format(abs($d->estimate), 2) }} ({{ number_format($d->low, 2) }} to {{ number_format($d->high, 2) }}), p = {{ number_format((float) $compared['ac1']->p, 3) }} by permutation of cases. {{ $d->low > 0 || $d->high < 0 ? '' : 'That may be chance: ' }}With these cases a true change of {{ number_format((float) $compared['detectable'], 2) }} would be found four times in five.@endif <span class="quiet small">The cases differ between rounds, so their difficulty may too.</span></p>
         @endif
 
         <h2>{{ $open ? 'Who sees what the panel sees' : 'You and your colleagues against the key' }}</h2>
@@ -46,9 +45,10 @@
                 @php($y = 18 + 26 * $i)
                 <text x="180" y="{{ $y + 4 }}" text-anchor="end" style="fill: var(--ink); font-size: 13px; {{ $p['mine'] ? 'font-weight: 700' : '' }}">{{ $p['mine'] && ! $open ? 'you' : $p['name'] }}</text>
                 @foreach(['sensitivity' => -4, 'specificity' => 5] as $name => $dy)
-                    @if(($p[$name]['estimate'] ?? null) !== null)
-                        @if(($p[$name]['low'] ?? null) !== null)<line x1="{{ $x($p[$name]['low']) }}" x2="{{ $x($p[$name]['high']) }}" y1="{{ $y + $dy }}" y2="{{ $y + $dy }}" stroke="{{ $name === 'sensitivity' ? 'var(--accent)' : 'var(--quiet)' }}" stroke-width="{{ $name === 'sensitivity' ? 2.5 : 1.5 }}"/>@endif
-                        @if($name === 'sensitivity')<path d="M{{ $x($p[$name]['estimate']) }} {{ $y + $dy - 6 }}l6 6l-6 6l-6 -6Z" fill="var(--accent)"/>@else<circle cx="{{ $x($p[$name]['estimate']) }}" cy="{{ $y + $dy }}" r="4.5" fill="var(--paper)" stroke="var(--quiet)" stroke-width="2"/>@endif
+                    @php($f = $p['figures'][$name])
+                    @if($f->estimate !== null)
+                        @if($f->low !== null)<line x1="{{ $x($f->low) }}" x2="{{ $x($f->high) }}" y1="{{ $y + $dy }}" y2="{{ $y + $dy }}" stroke="{{ $name === 'sensitivity' ? 'var(--accent)' : 'var(--quiet)' }}" stroke-width="{{ $name === 'sensitivity' ? 2.5 : 1.5 }}"/>@endif
+                        @if($name === 'sensitivity')<path d="M{{ $x($f->estimate) }} {{ $y + $dy - 6 }}l6 6l-6 6l-6 -6Z" fill="var(--accent)"/>@else<circle cx="{{ $x($f->estimate) }}" cy="{{ $y + $dy }}" r="4.5" fill="var(--paper)" stroke="var(--quiet)" stroke-width="2"/>@endif
                     @endif
                 @endforeach
             @endforeach
@@ -59,11 +59,11 @@
             @foreach($people as $p)
                 <tr>
                     <td>@if($open || $p['mine'])<a href="{{ route('agreement.person', [$round, (int) substr($p['rater'], 1)]) }}">{{ $open ? $p['name'] : 'you' }}</a>@else{{ $p['name'] }}@endif</td><td class="num">{{ $p['n'] }}</td>
-                    <td><x-figure-value :figure="$p['sensitivity']" percent /></td><td><x-figure-value :figure="$p['specificity']" percent /></td>
+                    <td><x-figure-value :figure="$p['figures']['sensitivity']" percent /></td><td><x-figure-value :figure="$p['figures']['specificity']" percent /></td>
                     @if($open || $p['mine'])
-                        <td><x-figure-value :figure="$p['ppv']" percent /></td>
-                        <td>@php($c = $p['criterion'])@if(($c['estimate'] ?? null) === null) – @else {{ $c['low'] > 0 ? 'under-calls' : ($c['high'] < 0 ? 'over-calls' : 'even') }} <span class="quiet small">{{ number_format($c['estimate'], 2) }}</span>@endif</td>
-                        <td><x-figure-value :figure="$p['mcc']" /></td><td><x-figure-value :figure="$rest[$p['rater']] ?? ['estimate' => null, 'reason' => 'nobody to compare with']" /></td><td><x-figure-value :figure="$p['brier']" /></td>
+                        <td><x-figure-value :figure="$p['figures']['ppv']" percent /></td>
+                        <td>@php($c = $p['figures']['criterion'])@if($c->estimate === null) – @else {{ $c->low > 0 ? 'under-calls' : ($c->high < 0 ? 'over-calls' : 'even') }} <span class="quiet small">{{ number_format($c->estimate, 2) }}</span>@endif</td>
+                        <td><x-figure-value :figure="$p['figures']['mcc']" /></td><td><x-figure-value :figure="$rest[$p['rater']] ?? \Core\Agreement\Figure::undefined(\Core\Agreement\Undefined::NobodyToCompareWith)" /></td><td><x-figure-value :figure="$p['figures']['brier']" /></td>
                         <td class="num">{{ $p['cannot_tell'] }}</td><td class="num">{{ $p['unsupported'] }}</td>
                     @endif
                 </tr>
@@ -85,7 +85,7 @@
                     </tr>
                 @endforeach
             </table></div>
-            <p class="small quiet">The darker, the more wrong calls. Hold the pointer over a cell for what was missed and what over-called. With {{ $figures['cases'] }} cases one cell is too thin to judge a person by.</p>
+            <p class="small quiet">The darker, the more wrong calls. Hold the pointer over a cell for what was missed and what over-called. With {{ $figures->cases }} cases one cell is too thin to judge a person by.</p>
 
             <h2>Person by person: Cohen’s κ over all faults</h2>
             @php($k = $pairs->mapWithKeys(fn ($p) => [$p['a'].'|'.$p['b'] => $p, $p['b'].'|'.$p['a'] => $p]))
@@ -93,12 +93,12 @@
                 <tr><th></th>@foreach($names as $b)<th>{{ \Illuminate\Support\Str::before($b, ' ') }}</th>@endforeach</tr>
                 @foreach($names as $a)<tr><td>{{ $a }}</td>@foreach($names as $b)
                     @php($p = $k[$a.'|'.$b] ?? null)
-                    @if($p && $p['cohen_kappa']['estimate'] !== null)<td class="cell" style="--share: {{ round(42 * max(0, $p['cohen_kappa']['estimate'])) }}%" title="{{ $p['n'] }} calls in common, {{ round(100 * $p['percent_agreement']) }} % the same, κ {{ number_format($p['cohen_kappa']['low'], 2) }} to {{ number_format($p['cohen_kappa']['high'], 2) }}, PABAK {{ number_format($p['pabak']['estimate'], 2) }}">{{ number_format($p['cohen_kappa']['estimate'], 2) }}</td>@else<td class="quiet">{{ $a === $b ? '·' : '–' }}</td>@endif
+                    @if($p && $p['kappa']->estimate !== null)<td class="cell" style="--share: {{ round(42 * max(0, $p['kappa']->estimate)) }}%" title="{{ $p['n'] }} calls in common, {{ round(100 * $p['same']) }} % the same, κ {{ number_format($p['kappa']->low, 2) }} to {{ number_format($p['kappa']->high, 2) }}, PABAK {{ number_format($p['pabak']->estimate, 2) }}">{{ number_format($p['kappa']->estimate, 2) }}</td>@else<td class="quiet">{{ $a === $b ? '·' : '–' }}</td>@endif
                 @endforeach</tr>@endforeach
             </table></div>
             <details style="margin-top: 0.4rem"><summary class="small">Every pair with its interval</summary>
                 <table class="rows"><tr><th>Pair</th><th class="num">Calls in common</th><th>Same call</th><th>Cohen’s κ</th><th>PABAK</th></tr>
-                    @foreach($pairs as $p)<tr><td>{{ $p['a'] }} and {{ $p['b'] }}</td><td class="num">{{ $p['n'] }}</td><td>{{ round(100 * $p['percent_agreement']) }} %</td><td><x-figure-value :figure="$p['cohen_kappa']" /></td><td><x-figure-value :figure="$p['pabak']" /></td></tr>@endforeach
+                    @foreach($pairs as $p)<tr><td>{{ $p['a'] }} and {{ $p['b'] }}</td><td class="num">{{ $p['n'] }}</td><td>{{ round(100 * $p['same']) }} %</td><td><x-figure-value :figure="$p['kappa']" /></td><td><x-figure-value :figure="$p['pabak']" /></td></tr>@endforeach
                 </table>
             </details>
 
@@ -108,7 +108,7 @@
                 @foreach($codebook->faults as $key => $f)
                     @php($i = $items[$key] ?? null)
                     @continue(! $i)
-                    <tr><td>{{ $f->name }}</td><td class="num">{{ $i['cases'] }}</td><td><x-figure-value :figure="$i['coefficients']['percent_agreement']" percent :n="$i['cases']" /></td>@foreach(['gwet_ac1', 'fleiss_kappa', 'krippendorff_alpha'] as $name)<td><x-figure-value :figure="$i['coefficients'][$name]" :n="$i['cases']" /></td>@endforeach<td><x-figure-value :figure="$i['specific_agreement']['present'] ?? ['estimate' => null, 'reason' => 'nobody called it present']" percent :n="$i['cases']" /></td></tr>
+                    <tr><td>{{ $f->name }}</td><td class="num">{{ $i->cases }}</td><td><x-figure-value :figure="$i->coefficients['percent_agreement']" percent :n="$i->cases" /></td>@foreach(['gwet_ac1', 'fleiss_kappa', 'krippendorff_alpha'] as $name)<td><x-figure-value :figure="$i->coefficients[$name]" :n="$i->cases" /></td>@endforeach<td><x-figure-value :figure="$i->specific['present'] ?? \Core\Agreement\Figure::undefined(\Core\Agreement\Undefined::NobodyCalledPresent)" percent :n="$i->cases" /></td></tr>
                 @endforeach
             </table></div>
             <details style="margin-top: 0.4rem"><summary class="small">Every coefficient, fault by fault and over all, with the reason where there is none</summary>
@@ -116,22 +116,22 @@
                 <div class="scroll" tabindex="0" role="region" aria-label="A table that may reach beyond the page"><table class="rows">
                     <tr><th></th>@foreach($all as $label)<th>{{ $label }}</th>@endforeach</tr>
                     <tr><td><b>over all faults</b></td>@foreach($all as $name => $label)<td><x-figure-value :figure="$co[$name]" :percent="$name === 'percent_agreement'" /></td>@endforeach</tr>
-                    <tr><td>with “cannot tell” as an answer</td>@foreach($all as $name => $label)<td><x-figure-value :figure="$study['three_way']['coefficients'][$name] ?? []" :percent="$name === 'percent_agreement'" /></td>@endforeach</tr>
+                    <tr><td>with “cannot tell” as an answer</td>@foreach($all as $name => $label)<td><x-figure-value :figure="$study->threeWay->coefficients[$name] ?? null" :percent="$name === 'percent_agreement'" /></td>@endforeach</tr>
                     @foreach($codebook->faults as $key => $f)
                         @continue(! isset($items[$key]))
-                        <tr><td>{{ $f->name }}</td>@foreach($all as $name => $label)<td><x-figure-value :figure="$items[$key]['coefficients'][$name]" :percent="$name === 'percent_agreement'" :n="$items[$key]['cases']" /></td>@endforeach</tr>
+                        <tr><td>{{ $f->name }}</td>@foreach($all as $name => $label)<td><x-figure-value :figure="$items[$key]->coefficients[$name]" :percent="$name === 'percent_agreement'" :n="$items[$key]->cases" /></td>@endforeach</tr>
                     @endforeach
                 </table></div>
             </details>
             <p class="small quiet">Grey and slanted: too few cases to say (under ten, or an interval wider than 0.5). Several rows are compared at once; differences between them are exploratory.</p>
-            @if(count($figures['arms']['arms']) > 1)
-                <h2>{{ match(true) { collect($figures['arms']['differences'])->every(fn ($d) => $d['estimate'] === null) => 'Too few cases to say whether what was shown matters', collect($figures['arms']['differences'])->contains(fn ($d) => $d['p'] !== null && $d['p'] < 0.05) => 'What is shown changes how far people agree', default => 'What was shown makes no difference that these cases could show' } }}</h2>
+            @if(count($figures->arms) > 1)
+                <h2>{{ match(true) { collect($figures->armDifferences)->every(fn ($d) => $d->difference->estimate === null) => 'Too few cases to say whether what was shown matters', collect($figures->armDifferences)->contains(fn ($d) => $d->p !== null && $d->p < 0.05) => 'What is shown changes how far people agree', default => 'What was shown makes no difference that these cases could show' } }}</h2>
                 <div class="suggested">
                     <table class="rows"><tr><th>Shown</th><th class="num">Cases</th><th class="num">Same call</th><th class="num">AC1</th></tr>
-                        @foreach($figures['arms']['arms'] as $a)<tr><td>{{ $a['arm'] }}</td><td class="num">{{ $a['cases'] }}</td><td class="num">{{ $a['same'] === null ? '–' : round(100 * $a['same']).' %' }}</td><td class="num">{{ $a['ac1'] === null ? '–' : number_format($a['ac1'], 2) }}</td></tr>@endforeach
+                        @foreach($figures->arms as $a)<tr><td>{{ $shownAs[$a->arm] }}</td><td class="num">{{ $a->cases }}</td><td class="num">{{ $a->same === null ? '–' : round(100 * $a->same).' %' }}</td><td class="num">{{ $a->ac1 === null ? '–' : number_format($a->ac1, 2) }}</td></tr>@endforeach
                     </table>
                     <table class="rows"><tr><th>Compared</th><th class="num">AC1 differs by</th><th class="num">p, adjusted</th><th class="num">Would find</th></tr>
-                        @foreach($figures['arms']['differences'] as $d)<tr><td>{{ $d['second'] }} less {{ $d['first'] }}</td><td class="num">@if($d['estimate'] === null)<span class="thin">{{ $d['reason'] }}</span>@else<b>{{ $minus($d['estimate']) }}</b>@if($d['low'] !== null) <span class="small quiet">{{ $minus($d['low']) }} to {{ $minus($d['high']) }}</span>@endif @endif</td><td class="num">{{ $d['p'] === null ? '–' : number_format($d['p'], 3) }}</td><td class="num">{{ $d['detectable'] === null ? '–' : number_format($d['detectable'], 2) }}</td></tr>@endforeach
+                        @foreach($figures->armDifferences as $d)@php($f = $d->difference)<tr><td>{{ $shownAs[$d->second] }} less {{ $shownAs[$d->first] }}</td><td class="num">@if($f->reason)<span class="thin">@said($f->reason)</span>@else<b>{{ $minus($f->estimate) }}</b>@if($f->low !== null) <span class="small quiet">{{ $minus($f->low) }} to {{ $minus($f->high) }}</span>@endif @endif</td><td class="num">{{ $d->p === null ? '–' : number_format($d->p, 3) }}</td><td class="num">{{ $d->detectable === null ? '–' : number_format($d->detectable, 2) }}</td></tr>@endforeach
                     </table>
                 </div>
                 <p class="small quiet">Different cases stand in each, so their difficulty may differ too. p by permutation of cases, adjusted after Holm for the number of comparisons; “would find” is the true difference these cases would show four times in five.</p>
@@ -143,9 +143,9 @@
                     <div>
                         <h3>{{ ucfirst($t['word']) }}, against the station’s time</h3>
                         <table class="rows"><tr><th>Instructor</th><th class="num">Marks</th><th class="num">Late (+) or early, ms</th><th class="num">95 % of marks, ms</th></tr>
-                            @foreach($t['people'] as $p)<tr><td>{{ $p['name'] }}</td><td class="num">{{ $p['n'] }}</td><td class="num">@if($p['bias']->estimate === null){{ $p['bias']->reason }}@else<span @class(['thin' => $p['n'] < 10])><b>{{ $signed($p['bias']->estimate) }}</b>@if($p['bias']->low !== null) <span class="small quiet">{{ $signed($p['bias']->low).' to '.$signed($p['bias']->high) }}</span>@endif</span>@endif</td><td class="num">{{ $p['low']->estimate === null ? $p['low']->reason : $signed($p['low']->estimate).' to '.$signed($p['high']->estimate) }}</td></tr>@endforeach
+                            @foreach($t['people'] as $p)<tr><td>{{ $p['name'] }}</td><td class="num">{{ $p['n'] }}</td><td class="num">@if($p['bias']->reason)@said($p['bias']->reason)@else<span @class(['thin' => $p['n'] < 10])><b>{{ $signed($p['bias']->estimate) }}</b>@if($p['bias']->low !== null) <span class="small quiet">{{ $signed($p['bias']->low).' to '.$signed($p['bias']->high) }}</span>@endif</span>@endif</td><td class="num">@if($p['low']->reason)@said($p['low']->reason)@else{{ $signed($p['low']->estimate).' to '.$signed($p['high']->estimate) }}@endif</td></tr>@endforeach
                         </table>
-                        <p class="small quiet">@if($t['reason']){{ ucfirst($t['reason']) }}.@else Over {{ $t['cases'] }} cases that all {{ $t['readers'] }} marked: readers differ from one another by a lasting {{ number_format($t['between'], 1) }} ms (standard deviation), the rest is {{ number_format($t['within'], 1) }} ms. The mean mark of @foreach($t['mean_of'] as $k => $w){{ $k }} {{ $k === 1 ? 'reader' : 'readers' }}: ±{{ number_format($w, 1) }} ms{{ $loop->last ? '.' : ', ' }} @endforeach @endif</p>
+                        <p class="small quiet">@if($t['reason'])@said($t['reason'], [], true)@else Over {{ $t['cases'] }} cases that all {{ $t['readers'] }} marked: readers differ from one another by a lasting {{ number_format($t['between'], 1) }} ms (standard deviation), the rest is {{ number_format($t['within'], 1) }} ms. The mean mark of @foreach($t['mean_of'] as $k => $w){{ $k }} {{ $k === 1 ? 'reader' : 'readers' }}: ±{{ number_format($w, 1) }} ms{{ $loop->last ? '.' : ', ' }} @endforeach @endif</p>
                     </div>
                 @endforeach
                 </div>
@@ -154,7 +154,7 @@
             @if($pairs->isNotEmpty())
                 <h2>With each colleague</h2>
                 <table class="rows" style="max-width: 40rem"><tr><th></th><th class="num">Calls in common</th><th>Same call</th><th>Cohen’s κ</th></tr>
-                    @foreach($pairs as $p)<tr><td>a colleague</td><td class="num">{{ $p['n'] }}</td><td>{{ round(100 * $p['percent_agreement']) }} %</td><td><x-figure-value :figure="$p['cohen_kappa']" /></td></tr>@endforeach
+                    @foreach($pairs as $p)<tr><td>a colleague</td><td class="num">{{ $p['n'] }}</td><td>{{ round(100 * $p['same']) }} %</td><td><x-figure-value :figure="$p['kappa']" /></td></tr>@endforeach
                 </table>
             @endif
             <h2>{{ $mine->count() }} calls that differ from the key</h2>
@@ -165,6 +165,6 @@
                 @endforeach
             </table>@endif
         @endif
-        <p class="small quiet" style="margin-top: 1.6rem">Computed {{ $result->updated_at->timezone(config('academy.zone'))->format('j F Y, H:i') }} by core version {{ $result->core_version }} from inputs {{ substr($result->inputs_checksum, 0, 12) }}; {{ number_format($figures['bootstrap']) }} case resamples, seed {{ $figures['seed'] }}. Standard errors are conditional on these raters. Panel members are not scored against their own key.@if($open) <a href="{{ route('agreement.export', $round) }}">Ratings, key and every figure as CSV and JSON</a>@endif</p>
+        <p class="small quiet" style="margin-top: 1.6rem">Computed {{ $result->updated_at->timezone(config('academy.zone'))->format('j F Y, H:i') }} by core version {{ $result->core_version }} from inputs {{ substr($result->inputs_checksum, 0, 12) }}; {{ number_format($figures->bootstrap) }} case resamples, seed {{ $figures->seed }}. Standard errors are conditional on these raters. Panel members are not scored against their own key.@if($open) <a href="{{ route('agreement.export', $round) }}">Ratings, key and every figure as CSV and JSON</a>@endif</p>
     @endif
 </x-layout>

@@ -6,7 +6,6 @@
     $you = $own;
     $verb = fn (string $third, string $second) => $you ? $second : $third;
     $pct = fn (?float $v) => $v === null ? '–' : round(100 * $v).' %';
-    $of = fn ($f) => $f->estimate === null ? ['estimate' => null, 'reason' => $f->reason] : ['estimate' => $f->estimate, 'low' => $f->low, 'high' => $f->high, 'method' => $f->method];
     $shaky = $drift ? collect($drift->points)->filter(fn ($p) => $p['beyond'])->keys() : collect();
 @endphp
 <x-layout :title="$person->name.' – '.$round->name">
@@ -15,10 +14,10 @@
     <p class="quiet" style="margin: 0.2rem 0 0.6rem">{{ $n }} calls scored against the key of {{ $round->name }}; ranges are 95 % intervals from the counts alone (the round’s page resamples cases). @if($unscored) Whoever helped to make a key is not scored against it.@endif @if($own && $n) Cases that wait in an open round of yours are left out.@endif</p>
     @if($n > 0)
         <div class="tiles">
-            <div><b>{{ $pct($figures['sensitivity']->estimate) }}</b>of what is there, found<br><span class="small quiet">{{ $figures['sensitivity']->low === null ? $figures['sensitivity']->reason : $pct($figures['sensitivity']->low).' to '.$pct($figures['sensitivity']->high) }}</span></div>
-            <div><b>{{ $pct($figures['specificity']->estimate) }}</b>of what is not, called absent<br><span class="small quiet">{{ $figures['specificity']->low === null ? $figures['specificity']->reason : $pct($figures['specificity']->low).' to '.$pct($figures['specificity']->high) }}</span></div>
-            <div><b>{{ $c->estimate === null ? '–' : \Core\Number\Written::fixed($c->estimate, 2) }}</b>criterion c; above 0 calls little<br><span class="small quiet">{{ $c->low === null ? $c->reason : str_replace('-', '−', number_format($c->low, 2).' to '.number_format($c->high, 2)) }}</span></div>
-            <div><b>{{ $figures['brier']->estimate === null ? '–' : number_format($figures['brier']->estimate, 3) }}</b>Brier score, 0 is best<br><span class="small quiet">{{ $figures['brier']->low === null ? $figures['brier']->reason : number_format($figures['brier']->low, 3).' to '.number_format($figures['brier']->high, 3) }}</span></div>
+            <div><b>{{ $pct($figures['sensitivity']->estimate) }}</b>of what is there, found<br><span class="small quiet">@if($figures['sensitivity']->reason)@said($figures['sensitivity']->reason)@else{{ $pct($figures['sensitivity']->low).' to '.$pct($figures['sensitivity']->high) }}@endif</span></div>
+            <div><b>{{ $pct($figures['specificity']->estimate) }}</b>of what is not, called absent<br><span class="small quiet">@if($figures['specificity']->reason)@said($figures['specificity']->reason)@else{{ $pct($figures['specificity']->low).' to '.$pct($figures['specificity']->high) }}@endif</span></div>
+            <div><b>{{ $c->estimate === null ? '–' : \Core\Number\Written::fixed($c->estimate, 2) }}</b>criterion c; above 0 calls little<br><span class="small quiet">@if($c->reason)@said($c->reason)@elseif($c->low !== null){{ \Core\Number\Written::fixed($c->low, 2) }} to {{ \Core\Number\Written::fixed($c->high, 2) }}@endif</span></div>
+            <div><b>{{ $figures['brier']->estimate === null ? '–' : number_format($figures['brier']->estimate, 3) }}</b>Brier score, 0 is best<br><span class="small quiet">@if($figures['brier']->reason)@said($figures['brier']->reason)@elseif($figures['brier']->low !== null){{ number_format($figures['brier']->low, 3).' to '.number_format($figures['brier']->high, 3) }}@endif</span></div>
         </div>
 
         <h2>Fault by fault</h2>
@@ -27,7 +26,7 @@
             @foreach($faults as $f)
                 <tr><td><span class="small quiet">{{ $f['station'] }}</span> {{ $f['name'] }}</td><td style="width: 9rem"><span class="wrongs" role="img" aria-label="{{ $f['cells'][1] }} missed, {{ $f['cells'][2] }} over-called">@for($i = 0; $i < $f['cells'][1]; $i++)<i class="missed"></i>@endfor @for($i = 0; $i < $f['cells'][2]; $i++)<i class="over"></i>@endfor</span></td>
                     @foreach($f['cells'] as $v)<td class="num">{{ $v }}</td>@endforeach
-                    <td><x-figure-value :figure="$of($f['hits'])" percent :n="$f['cells'][0] + $f['cells'][1]" /></td><td><x-figure-value :figure="$of($f['right'])" percent :n="$f['cells'][2] + $f['cells'][3]" /></td></tr>
+                    <td><x-figure-value :figure="$f['hits']" percent :n="$f['cells'][0] + $f['cells'][1]" /></td><td><x-figure-value :figure="$f['right']" percent :n="$f['cells'][2] + $f['cells'][3]" /></td></tr>
             @endforeach
         </table></div>
         <p class="small quiet"><span class="wrongs"><i class="missed"></i></span> missed, <span class="wrongs"><i class="over"></i></span> over-called. One fault has few cases: the intervals say how little that is; grey and slanted is too few to say.</p>

@@ -7,6 +7,8 @@ use App\Models\SittingArm;
 use App\Queries\ArmComparison;
 use App\Queries\Codebooks;
 use App\Queries\RoundRatings;
+use Core\Agreement\Figure;
+use Core\Agreement\Undefined;
 use Core\Reading\Stage;
 use Illuminate\Support\Facades\DB;
 
@@ -33,24 +35,26 @@ function armed(object $test, Closure $arm): array
 
     app(ComputeResult::class)($round->refresh());
 
-    return ArmComparison::of($round->refresh(), RoundRatings::of($round, app(Codebooks::class)));
+    [$arms, $differences] = ArmComparison::of(RoundRatings::of($round->refresh(), app(Codebooks::class)));
+
+    return ['arms' => $arms, 'differences' => $differences];
 }
 
 it('tells arms apart in which people agree from arms in which they guess', function () {
     $n = $this->round('Spring')->cases()->count();
     $said = armed($this, fn (int $i): string => $i < $n / 2 ? 'film' : 'trace');
     $arms = array_column($said['arms'], null, 'arm');
-    expect(array_keys($arms))->toBe(['film only', 'trace only'])->and(array_sum(array_column($arms, 'cases')))->toBe($n)
-        ->and($arms['film only']['same'])->toBe(1.0)->and($arms['trace only']['same'])->toBeLessThan(0.7)
-        ->and($said['differences'])->toHaveCount(1)->and($said['differences'][0]['high'])->toBeLessThan(0.0)->and($said['differences'][0]['p'])->toBeLessThan(0.15);
+    expect(array_keys($arms))->toBe(['film', 'trace'])->and(array_sum(array_column($arms, 'cases')))->toBe($n)
+        ->and($arms['film']->same)->toBe(1.0)->and($arms['trace']->same)->toBeLessThan(0.7)
+        ->and($said['differences'])->toHaveCount(1)->and($said['differences'][0]->difference->high)->toBeLessThan(0.0)->and($said['differences'][0]->p)->toBeLessThan(0.15);
     $this->actingAs($this->headCoach())->get('/agreement/'.$this->round('Spring')->public_id)->assertOk()->assertSee('trace only less film only');
 });
 
 it('adjusts for three comparisons, and makes none of a single case', function () {
     $said = armed($this, fn (int $i): string => ['film', 'trace', 'both'][$i % 3]);
-    expect(array_column($said['arms'], 'arm'))->toBe(['film and trace', 'film only', 'trace only'])->and($said['differences'])->toHaveCount(3);
+    expect(array_column($said['arms'], 'arm'))->toBe(['both', 'film', 'trace'])->and($said['differences'])->toHaveCount(3);
     $alone = armed($this, fn (int $i): string => $i === 0 ? 'film' : 'trace');
-    expect($alone['differences'][0]['estimate'])->toBeNull()->and($alone['differences'][0]['reason'])->toBe('too few cases in one of the two');
+    expect($alone['differences'][0]->difference)->toEqual(Figure::undefined(Undefined::FewCasesInOne));
     $this->actingAs($this->headCoach())->get('/agreement/'.$this->round('Spring')->public_id)->assertOk()->assertSee('Too few cases to say whether what was shown matters');
     expect(armed($this, fn (): string => 'both')['differences'])->toBe([]);
 });

@@ -1,6 +1,7 @@
 <?php
 
 use Core\Agreement\Figure;
+use Core\Agreement\Undefined;
 use Illuminate\Support\Facades\Process;
 
 /** @return array{string, string} all figures of the corpus, and whether the JIT was on */
@@ -24,9 +25,9 @@ it('gives the same bytes with the JIT on and off, whatever ran before', function
 
 it('lets no figure stand that is not finite', function () {
     foreach ([NAN, INF, -INF] as $v) {
-        expect(Figure::of($v, 0.1, 0.0, 1.0, 'x')->toArray())->toBe(['estimate' => null, 'reason' => 'the arithmetic gives no finite number here'])
+        expect(Figure::of($v, 0.1, 0.0, 1.0, 'x'))->toEqual(Figure::undefined(Undefined::NotFinite))
             ->and(Figure::around($v, 0.1, 2.0, 'x')->estimate)->toBeNull()
-            ->and(Figure::of(0.5, $v, 0.0, 1.0, 'x')->toArray())->toBe(['estimate' => 0.5, 'se' => null, 'low' => null, 'high' => null, 'method' => 'no finite interval'])
+            ->and(publishedFigure(Figure::of(0.5, $v, 0.0, 1.0, 'x')))->toBe(['estimate' => 0.5, 'se' => null, 'low' => null, 'high' => null, 'method' => 'no finite interval'])
             ->and(Figure::of(0.5, 0.1, 0.0, 1.0, 'x')->within($v, 1.0, 'y')->low)->toBeNull();
     }
 });

@@ -6,6 +6,8 @@ namespace App\Console\Commands;
 
 use App\Console\TextOptions;
 use App\Console\Workers;
+use Core\Agreement\Figure;
+use Core\Agreement\ItemResult;
 use Core\Agreement\RatingSet;
 use Core\Agreement\Scale;
 use Core\Agreement\Study;
@@ -14,7 +16,9 @@ use Core\CoreException;
 use Core\Format\AgreementCsv;
 use Core\Format\CsvWriter;
 use Core\Format\FormatException;
+use Core\Format\Json\StudyJson;
 use Core\Format\RatingsCsv;
+use Core\InWords;
 use Core\Version;
 use Illuminate\Console\Command;
 use Symfony\Component\Console\Output\OutputInterface;
@@ -27,6 +31,11 @@ final class AgreementCompute extends Command
         {--cannot-tell=} {--pairs=all} {--bootstrap=2000} {--seed=1} {--confidence=0.95} {--tolerance=} {--format=table} {--processes=1}';
 
     protected $description = 'Agreement of raters with each other and with a key, from files; needs no database';
+
+    public function __construct(private readonly InWords $words)
+    {
+        parent::__construct();
+    }
 
     public function handle(): int
     {
@@ -51,7 +60,7 @@ final class AgreementCompute extends Command
             foreach ($blocks as $i => $text) {
                 fwrite($out, match (true) {
                     $format !== 'json' => $i === 0 && $format === 'csv' ? CsvWriter::row(AgreementCsv::HEADER).$text : $text,
-                    $i === 0 => $this->opening($study).$text,
+                    $i === 0 => $this->opening($set->scale, $options).$text,
                     $i < count($items) => ",\n".$text,
                     default => "\n],\"pooled\":".$text.',"provenance":'.self::json($this->provenance($input)).'}',
                 });
@@ -78,19 +87,20 @@ final class AgreementCompute extends Command
     private function block(Study $study, array $items, int $i, string $format): string
     {
         $pooled = $i === count($items);
-        $block = $study->block($pooled ? $items : [$items[$i]]);
+        $found = $study->item($pooled ? $items : [$items[$i]]);
+        $block = $format === 'json' ? StudyJson::published($this->words)->item($found) : [];
         $name = $pooled ? '(pooled)' : $items[$i];
 
         return match ($format) {
             'json' => self::json($pooled ? $block : ['item' => $name, ...$block]),
-            'csv' => implode('', array_map(CsvWriter::row(...), iterator_to_array(AgreementCsv::rows($name, $block), false))),
-            default => $pooled && count($items) === 1 ? '' : $this->readable($name, $block),
+            'csv' => implode('', array_map(CsvWriter::row(...), iterator_to_array(AgreementCsv::rows($name, $found, $this->words), false))),
+            default => $pooled && count($items) === 1 ? '' : $this->readable($name, $found),
         };
     }
 
-    private function opening(Study $study): string
+    private function opening(Scale $scale, StudyOptions $options): string
     {
-        return substr(self::json($study->heading()), 0, -1).",\"items\":[\n";
+        return substr(self::json(StudyJson::published($this->words)->heading($scale, $options->confidence->level, $options->bootstrap, $options->seed)), 0, -1).",\"items\":[\n";
     }
 
     /**
@@ -155,23 +165,22 @@ final class AgreementCompute extends Command
         }
     }
 
-    /** @param  array<string, mixed>  $block */
-    private function readable(string $name, array $block): string
+    private function readable(string $name, ItemResult $found): string
     {
         $number = static fn (?float $v): string => $v === null ? '' : sprintf('%.3f', $v);
-        $line = static fn (string $what, array $f): string => sprintf("  %-22s %s\n", $what, $f['estimate'] === null
-            ? '–         '.$f['reason']
-            : trim(sprintf('%9.6f  %-18s %s', $f['estimate'], $f['low'] === null ? '' : $number($f['low']).' … '.$number($f['high']), $f['method'])));
-        $text = sprintf("%s%d cases, %d raters, %d ratings; %g %% intervals\n", $name === '' ? '' : $name.': ', $block['cases'], $block['raters'], $block['ratings'], 100 * (float) $this->text('confidence'));
-        foreach ($block['coefficients'] as $coefficient => $f) {
+        $line = fn (string $what, Figure $f): string => sprintf("  %-22s %s\n", $what, $f->reason !== null
+            ? '–         '.$this->words->phrase($f->reason)
+            : trim(sprintf('%9.6f  %-18s %s', $f->estimate, $f->low === null ? '' : $number($f->low).' … '.$number($f->high), $f->method)));
+        $text = sprintf("%s%d cases, %d raters, %d ratings; %g %% intervals\n", $name === '' ? '' : $name.': ', $found->cases, $found->raters, $found->ratings, 100 * (float) $this->text('confidence'));
+        foreach ($found->coefficients as $coefficient => $f) {
             $text .= $line($coefficient, $f);
         }
-        foreach ((array) $block['specific_agreement'] as $category => $f) {
+        foreach ($found->specific as $category => $f) {
             $text .= $line('on '.$category, $f);
         }
-        foreach ($block['against_key'] as $row) {
-            $text .= sprintf("  %s against the key, %d calls\n", $row['rater'], $row['n']);
-            foreach (array_diff_key($row, ['rater' => 1, 'n' => 1]) as $figure => $f) {
+        foreach ($found->againstKey as $row) {
+            $text .= sprintf("  %s against the key, %d calls\n", $row->rater, $row->n);
+            foreach ($row->figures as $figure => $f) {
                 $text .= '  '.$line($figure, $f);
             }
         }

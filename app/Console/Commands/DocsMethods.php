@@ -94,12 +94,11 @@ final class DocsMethods extends Command
     /** @param  list<string>  $names */
     private function rows(string $table, RatingSet $set, array $names): string
     {
-        /** @var array<string, array{estimate: float|null, se?: float|null, low?: float|null, high?: float|null}> $figures */
-        $figures = (new Study($set, new StudyOptions(pairs: false, bootstrap: 0)))->block($set->items())['coefficients'];
+        $figures = (new Study($set, new StudyOptions(pairs: false, bootstrap: 0)))->item($set->items())->coefficients;
         $text = '';
         foreach ($names as $name) {
             $f = $figures[$name];
-            $text .= sprintf("| %s | %s | %.6f | %s | %.6f … %.6f |\n", $table, $name, $f['estimate'], isset($f['se']) ? sprintf('%.6f', $f['se']) : '–', $f['low'] ?? NAN, $f['high'] ?? NAN);
+            $text .= sprintf("| %s | %s | %.6f | %s | %.6f … %.6f |\n", $table, $name, $f->estimate, $f->se === null ? '–' : sprintf('%.6f', $f->se), $f->low ?? NAN, $f->high ?? NAN);
             $table = '';
         }
 

@@ -9,6 +9,7 @@ use Core\Agreement\Figure;
 use Core\Agreement\ItemTable;
 use Core\Agreement\RankAgreement;
 use Core\Agreement\SetDistance;
+use Core\Agreement\Undefined;
 use Core\Agreement\Weights;
 use Core\Chance\Chance;
 use Core\CoreException;
@@ -83,8 +84,8 @@ it('compares a coefficient of agreement before and after a debrief', function ()
 
 it('says in words what cannot be compared', function () {
     $none = Comparison::paired(['x' => [1, 1]], ['y' => [1, 1]], share());
-    expect($none->difference->reason)->toBe('there is no case to compare')->and($none->p)->toBeNull()
-        ->and(Comparison::paired(['x' => [1, 0], 'y' => [0, 0]], ['x' => [1, 1], 'y' => [0, 1]], share())->difference->reason)->toBe('undefined in one of the two')
+    expect(worded($none->difference->reason))->toBe('there is no case to compare')->and($none->p)->toBeNull()
+        ->and(worded(Comparison::paired(['x' => [1, 0], 'y' => [0, 0]], ['x' => [1, 1], 'y' => [0, 1]], share())->difference->reason))->toBe('undefined in one of the two')
         ->and(Comparison::paired(['x' => [1, 1]], ['x' => [0, 1]], share())->difference->method)->toBe('point');
 });
 
@@ -103,7 +104,7 @@ it('gives a word only as far as the interval has earned it', function () {
     $unsure = Benchmark::LandisKoch->read(Figure::of(0.75, 0.15, 0.45, 1.0, ''));
     expect($sure['level'])->toBe('substantial')->and($sure['probability'])->toBeGreaterThan(0.95)->and($unsure['level'])->toBe('moderate')
         ->and(array_sum($unsure['memberships']))->toEqualWithDelta(1.0, 1e-9)->and(Benchmark::Altman->read(Figure::of(0.9, 0.01, 0.88, 0.92, ''))['level'])->toBe('very good')
-        ->and(Benchmark::Fleiss->read(Figure::of(-0.2, 0.05, -0.3, -0.1, ''))['level'])->toBe('poor')->and(Benchmark::Fleiss->read(Figure::undefined('none')))->toBeNull();
+        ->and(Benchmark::Fleiss->read(Figure::of(-0.2, 0.05, -0.3, -0.1, ''))['level'])->toBe('poor')->and(Benchmark::Fleiss->read(Figure::undefined(Undefined::NoPairs)))->toBeNull();
 });
 
 it('measures how far sets of faults are apart', function () {
@@ -116,8 +117,8 @@ it('puts sets into alpha', function () {
     $same = [[['a'], ['a']], [['a', 'b'], ['b', 'a']], [[], []]];
     $mixed = [[['a'], ['a', 'b']], [['c'], ['c']], [['a'], ['b']], [['b', 'c'], ['b', 'c']]];
     expect(SetDistance::alpha($same)->estimate)->toEqualWithDelta(1.0, 1e-12)->and(SetDistance::alpha($same)->low)->toBeLessThan(1.0)
-        ->and(SetDistance::alpha($mixed)->estimate)->toBeGreaterThan(0.2)->toBeLessThan(0.9)->and(SetDistance::alpha([[['a'], ['a']]])->reason)->toContain('every set is the same')
-        ->and(SetDistance::alpha([[['a']]])->reason)->toBe('fewer than two ratings on every case')
+        ->and(SetDistance::alpha($mixed)->estimate)->toBeGreaterThan(0.2)->toBeLessThan(0.9)->and(worded(SetDistance::alpha([[['a'], ['a']]])->reason))->toContain('every set is the same')
+        ->and(worded(SetDistance::alpha([[['a']]])->reason))->toBe('fewer than two ratings on every case')
         ->and(SetDistance::meanJaccard($mixed)->estimate)->toEqualWithDelta((0.5 + 1 + 0 + 1) / 4, 1e-12)->and(SetDistance::meanJaccard([])->estimate)->toBeNull();
     // Sets of one label each, told apart as MASI does, are nominal alpha.
     $rows = ['a' => 'p a p a p a', 'b' => 'p a a a p p'];
@@ -128,8 +129,8 @@ it('puts sets into alpha', function () {
 it('shares ranks among ties and corrects W for them', function () {
     expect(RankAgreement::ranks([3, 1, 3, 2]))->toBe([3.5, 1.0, 3.5, 2.0]);
     $tied = RankAgreement::kendall([[1, 2, 2, 4], [1, 2, 2, 4], [1, 2, 2, 4]]);
-    expect($tied['w']->estimate)->toEqualWithDelta(1.0, 1e-12)->and($tied['mean_rho'])->toEqualWithDelta(1.0, 1e-12)->and(RankAgreement::kendall([[1, 1], [1, 1]])['w']->reason)->toBe('every judge ties everything')
-        ->and(RankAgreement::kendall([[1, 2]])['w']->estimate)->toBeNull()->and(RankAgreement::spearman([1, 1], [1, 2])->reason)->toBe('one ties everything')
+    expect($tied['w']->estimate)->toEqualWithDelta(1.0, 1e-12)->and($tied['mean_rho'])->toEqualWithDelta(1.0, 1e-12)->and(worded(RankAgreement::kendall([[1, 1], [1, 1]])['w']->reason))->toBe('every judge ties everything')
+        ->and(RankAgreement::kendall([[1, 2]])['w']->estimate)->toBeNull()->and(worded(RankAgreement::spearman([1, 1], [1, 2])->reason))->toBe('one ties everything')
         ->and(RankAgreement::spearman([1, 2, 3, 4, 5], [5, 4, 3, 2, 1])->estimate)->toBe(-1.0)->and(RankAgreement::spearman([1], [1])->estimate)->toBeNull();
 });
 

@@ -35,7 +35,7 @@ function studyOf(array $cases): array
         }
     }
 
-    return (new Study($set, new StudyOptions(bootstrap: 0)))->block(['']);
+    return published((new Study($set, new StudyOptions(bootstrap: 0)))->item(['']));
 }
 
 /** Ratings of each case without the missing ones. */

@@ -78,7 +78,7 @@ it('weighs agreement as its definitions say, with ratings missing', function (st
     $q = 4;
     $rows = manyRows($seed, $q, 25, 5);
     $w = weight($name, $q);
-    $block = (new Study(setOf($rows, Scale::Ordinal), new StudyOptions(categories: ['1', '2', '3', '4'], bootstrap: 0, weights: $name === 'ordinal' ? null : $name)))->block(['i0']);
+    $block = published((new Study(setOf($rows, Scale::Ordinal), new StudyOptions(categories: ['1', '2', '3', '4'], bootstrap: 0, weights: $name === 'ordinal' ? null : $name)))->item(['i0']));
     $shares = [];
     $pi = array_fill(1, $q, 0.0);
     $units = array_merge(...array_values(unitsOf($rows)));
@@ -217,8 +217,8 @@ it('leaves out cases for Light and for each rater as one would by hand', functio
     [$light, $se] = slowLight($units);
     expect($pairs->light()->estimate)->toEqualWithDelta($light, 1e-12)->and($pairs->light()->se)->toEqualWithDelta($se, 1e-10);
     [$mean, $own] = slowLight($units, 'r01');
-    $figure = $pairs->ratersVersusRest()[1]['mean_kappa'];
-    expect($figure['estimate'])->toEqualWithDelta($mean, 1e-12)->and($figure['se'])->toEqualWithDelta($own, 1e-10);
+    $figure = $pairs->ratersVersusRest()['r01'];
+    expect($figure->estimate)->toEqualWithDelta($mean, 1e-12)->and($figure->se)->toEqualWithDelta($own, 1e-10);
 })->with([
     'two categories' => [2, 14, 4, 1, 0.1], 'two, complete' => [2, 14, 5, 1, 0.0], 'three' => [3, 12, 4, 1, 0.2], 'five' => [5, 12, 4, 1, 0.2], 'nine raters' => [2, 10, 9, 1, 0.2],
     'pooled, by bits' => [2, 9, 4, 5, 0.2], 'pooled, more than 32 units a case' => [2, 6, 3, 40, 0.2], 'pooled, three categories' => [3, 8, 4, 4, 0.2],
@@ -229,8 +229,8 @@ it('takes pairs of many categories as of few', function () {
     $rows = manyRows('wide', 20, 40, 3);
     $table = ItemTable::of(setOf($rows), ['i0']);
     $units = array_merge(...array_values(unitsOf($rows)));
-    foreach ((new PairTables($table, Weights::identity($table->q), new Confidence))->published(null) as $pair) {
-        expect($pair['cohen_kappa']['estimate'])->toEqualWithDelta(slowKappa($units, $pair['a'], $pair['b']), 1e-12);
+    foreach ((new PairTables($table, Weights::identity($table->q), new Confidence))->results(null) as $pair) {
+        expect($pair->kappa->estimate)->toEqualWithDelta(slowKappa($units, $pair->a, $pair->b), 1e-12);
     }
 });
 
@@ -276,7 +276,7 @@ it('leaves one case out of the sums as out of the ratings', function () {
 
 it('has errors of weighted figures close to a jackknife over cases', function (string $name) {
     $rows = manyRows('weighted errors', 4, 90, 4, 1, str_contains($name, 'conger') ? 0.0 : 0.1);
-    $figure = static fn (array $rows): array => (new Study(setOf($rows, Scale::Ordinal), new StudyOptions(categories: ['1', '2', '3', '4'], pairs: false, bootstrap: 0, weights: 'quadratic')))->block(['i0'])['coefficients'][$name];
+    $figure = static fn (array $rows): array => published((new Study(setOf($rows, Scale::Ordinal), new StudyOptions(categories: ['1', '2', '3', '4'], pairs: false, bootstrap: 0, weights: 'quadratic')))->item(['i0']))['coefficients'][$name];
     $left = [];
     foreach (array_unique(array_column($rows, 0)) as $case) {
         $left[] = $figure(array_filter($rows, static fn (array $r): bool => $r[0] !== $case))['estimate'];
@@ -290,8 +290,8 @@ it('makes nominal weights and none the same, and weighted Conger of two raters t
     $rows = manyRows('same', 3, 30, 2, 1, 0.0);
     $table = ItemTable::of(setOf($rows, Scale::Ordinal), ['i0']);
     foreach ([Weights::identity(3), Weights::ordinal(3), Weights::linear([1.0, 2.0, 3.0]), Weights::quadratic([1.0, 2.0, 3.0])] as $weights) {
-        $pair = (new PairTables($table, $weights, new Confidence))->published(null)[0]['cohen_kappa'];
-        expect(CongerKappa::figure($table, $weights, new Confidence)->estimate)->toEqualWithDelta($pair['estimate'], 1e-12);
+        $pair = (new PairTables($table, $weights, new Confidence))->results(null)[0]->kappa;
+        expect(CongerKappa::figure($table, $weights, new Confidence)->estimate)->toEqualWithDelta($pair->estimate, 1e-12);
     }
     $plain = [12, 3, 4, 2, 9, 1, 0, 2, 7];
     expect((new CohenKappa($plain, new Confidence, Weights::identity(3)))->kappa())->toEqual((new CohenKappa($plain))->kappa());

@@ -66,10 +66,10 @@ it('scores confidence: sure and right is 0, sure and wrong is 1, a coin is a qua
 
 it('is undefined where the key or the rater leaves a margin empty', function () {
     $f = keyTable(0, 0, 3, 7)->figures();
-    expect($f['sensitivity']->reason)->toContain('no positive')->and($f['youden']->estimate)->toBeNull()->and($f['d_prime']->estimate)->toBeNull()->and($f['mcc']->estimate)->toBeNull()
-        ->and(keyTable(0, 3, 0, 7)->figures()['ppv']->reason)->toBe('nothing was called positive')
-        ->and(keyTable(2, 0, 0, 0)->figures()['specificity']->reason)->toContain('no negative')
-        ->and($f['brier']->reason)->toBe('no confidence was stated');
+    expect(worded($f['sensitivity']->reason))->toContain('no positive')->and($f['youden']->estimate)->toBeNull()->and($f['d_prime']->estimate)->toBeNull()->and($f['mcc']->estimate)->toBeNull()
+        ->and(worded(keyTable(0, 3, 0, 7)->figures()['ppv']->reason))->toBe('nothing was called positive')
+        ->and(worded(keyTable(2, 0, 0, 0)->figures()['specificity']->reason))->toContain('no negative')
+        ->and(worded($f['brier']->reason))->toBe('no confidence was stated');
 });
 
 it('resamples cases for Youden and Matthews, and for everything when items are pooled', function () {
@@ -113,7 +113,7 @@ it('scores every rater against the key, leaving out cases without one', function
     foreach (['present', 'absent', '', 'present'] as $i => $v) {
         $set->addKey("c00$i", '', $v);
     }
-    $rows = (new Study($set, new StudyOptions(bootstrap: 0)))->block([''])['against_key'];
+    $rows = published((new Study($set, new StudyOptions(bootstrap: 0)))->item(['']))['against_key'];
     expect(array_column($rows, 'rater'))->toBe(['x', 'y'])->and(array_column($rows, 'n'))->toBe([3, 3])
         ->and($rows[0]['sensitivity']['estimate'])->toBe(0.5)->and($rows[0]['specificity']['estimate'])->toBe(1.0)->and($rows[1]['specificity']['estimate'])->toBe(0.0)
         ->and(array_keys($rows[0]))->toBe(['rater', 'n', 'sensitivity', 'specificity', 'ppv', 'npv', 'youden', 'mcc', 'd_prime', 'criterion', 'cohen_kappa', 'brier']);

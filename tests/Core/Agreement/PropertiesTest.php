@@ -28,7 +28,7 @@ function figuresOf(array $rows, ?StudyOptions $options = null): array
         $set->add($case, '', $rater, $value);
     }
 
-    return (new Study($set, $options ?? new StudyOptions(bootstrap: 0)))->block(['']);
+    return published((new Study($set, $options ?? new StudyOptions(bootstrap: 0)))->item(['']));
 }
 
 function estimates(array $block): array
@@ -108,8 +108,8 @@ it('keeps the units of one case together when items are pooled', function () {
         }
     }
     $study = new Study($set, new StudyOptions(pairs: false, bootstrap: 0));
-    $one = $study->block(['x'])['coefficients']['gwet_ac1'];
-    $all = $study->block(['x', 'y', 'z'])['coefficients']['gwet_ac1'];
+    $one = published($study->item(['x']))['coefficients']['gwet_ac1'];
+    $all = published($study->item(['x', 'y', 'z']))['coefficients']['gwet_ac1'];
     expect($all['estimate'])->toEqualWithDelta($one['estimate'], 1e-12)->and($all['se'])->toEqualWithDelta($one['se'], 1e-12);
 });
 
@@ -129,7 +129,7 @@ it('does not depend on order or names with pairs, repeats of raters and the key 
             $set->addKey(sprintf('c%03d', $i), '', $i % 3 === 0 ? 'present' : 'absent');
         }
 
-        return (new Study($set, new StudyOptions(bootstrap: 60)))->block(['']);
+        return published((new Study($set, new StudyOptions(bootstrap: 60)))->item(['']));
     };
     $one = $make($rows, ['r0' => 'a', 'r1' => 'b', 'r2' => 'c', 'r3' => 'd']);
     $two = $make((new Chance('turned'))->shuffled($rows), ['r0' => 'z', 'r1' => 'y', 'r2' => 'x', 'r3' => 'w']);

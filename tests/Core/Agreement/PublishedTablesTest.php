@@ -32,7 +32,7 @@ function fromTable(array $table): RatingSet
 
 function blockOf(RatingSet $set, array $options = []): array
 {
-    return (new Study($set, new StudyOptions(...['bootstrap' => 0, ...$options])))->block($set->items());
+    return published((new Study($set, new StudyOptions(...['bootstrap' => 0, ...$options])))->item($set->items()));
 }
 
 /** A cases × judges table of numbers. */

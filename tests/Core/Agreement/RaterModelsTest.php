@@ -6,6 +6,7 @@ use Core\Agreement\DriftChart;
 use Core\Agreement\ItemTable;
 use Core\Agreement\RatingSet;
 use Core\Agreement\Scale;
+use Core\Agreement\Undefined;
 use Core\Agreement\VarianceComponents;
 use Core\Chance\Chance;
 
@@ -130,7 +131,7 @@ it('shows in the decision study what more raters and cases bring', function () {
             ->and($curve[$i + 1]['se_of_mean'])->toBeLessThan($curve[$i]['se_of_mean']);
     }
     $none = VarianceComponents::of(ItemTable::of(ratings(['a' => 'p .', 'b' => 'p a']), ['']));
-    expect($none->case->estimate)->toBeNull()->and($none->reason)->toBe('needs every rater to have rated every case')->and($none->decisionStudy([1], [1]))->toBe([]);
+    expect($none->case->estimate)->toBeNull()->and($none->reason)->toBe(Undefined::Incomplete)->and($none->decisionStudy([1], [1]))->toBe([]);
 });
 
 it('raises a false alarm about as often as it says', function () {

@@ -29,7 +29,7 @@ function krippendorffTable(): RatingSet
 
 function coefficients(RatingSet $set, ?StudyOptions $options = null): array
 {
-    return (new Study($set, $options ?? new StudyOptions(pairs: false, bootstrap: 0)))->block($set->items())['coefficients'];
+    return published((new Study($set, $options ?? new StudyOptions(pairs: false, bootstrap: 0)))->item($set->items()))['coefficients'];
 }
 
 it('gives the published figures of Fleiss\' worked table with their standard errors', function (string $name, float $estimate, ?float $se) {
@@ -64,14 +64,14 @@ it('explains a kappa by prevalence and bias', function () {
 
 it('makes Conger\'s kappa of two raters their Cohen\'s kappa', function () {
     $set = ratings(['a' => 'x x y y x y x z z x', 'b' => 'x y y y x y x z x x']);
-    $block = (new Study($set, new StudyOptions(bootstrap: 0)))->block(['']);
+    $block = published((new Study($set, new StudyOptions(bootstrap: 0)))->item(['']));
     expect($block['coefficients']['conger_kappa']['estimate'])->toEqualWithDelta($block['pairs'][0]['cohen_kappa']['estimate'], 1e-12)
-        ->and(coefficients(krippendorffTable())['conger_kappa'])->toBe(['estimate' => null, 'reason' => 'needs every rater to have rated every case']);
+        ->and(coefficients(krippendorffTable())['conger_kappa'])->toBe(['estimate' => null, 'reason' => 'needs every rater to have rated every case', 'reason_code' => ['code' => 'undefined.incomplete']]);
 });
 
 it('takes percent agreement apart by category', function () {
     $set = ratings(['a' => 'p p p a a a a a a a', 'b' => 'p a p a a a p a a a']);
-    $specific = (array) (new Study($set, new StudyOptions(bootstrap: 0)))->block([''])['specific_agreement'];
+    $specific = (array) published((new Study($set, new StudyOptions(bootstrap: 0)))->item(['']))['specific_agreement'];
     expect($specific['p']['estimate'])->toEqualWithDelta(2 * 2 / (2 * 2 + 2), 1e-12)->and($specific['a']['estimate'])->toEqualWithDelta(2 * 6 / (2 * 6 + 2), 1e-12)
         ->and($specific['a']['method'])->toBe('jackknife');
 });

@@ -20,7 +20,7 @@ it('publishes what its schema says, whatever the data', function (array $rows, a
     foreach ($key ?? [] as $case => $value) {
         $set->addKey(sprintf('c%03d', $case), '', $value);
     }
-    expect(schemaErrors((new Study($set, new StudyOptions(...$options)))->result()))->toBe([]);
+    expect(schemaErrors(published((new Study($set, new StudyOptions(...$options)))->result())))->toBe([]);
 })->with([
     'plain' => [['a' => 'p a p a p', 'b' => 'p a a a p', 'c' => 'p p p a .'], ['bootstrap' => 60], null],
     'with a key' => [['a' => 'p a p a p', 'b' => 'p a a a p'], ['bootstrap' => 60, 'positive' => 'p'], ['p', 'a', 'p', 'a', 'a']],
@@ -42,12 +42,12 @@ it('publishes several items and repeats by its schema', function () {
             }
         }
     }
-    $result = (new Study($set, new StudyOptions(bootstrap: 10)))->result();
+    $result = published((new Study($set, new StudyOptions(bootstrap: 10)))->result());
     expect(schemaErrors($result))->toBe([])->and($result['items'])->toHaveCount(2)->and($result['pooled']['self'])->toHaveCount(2);
 });
 
 it('would refuse another shape', function () {
-    $result = (new Study(ratings(['a' => 'p a', 'b' => 'p p']), new StudyOptions(bootstrap: 0)))->result();
+    $result = published((new Study(ratings(['a' => 'p a', 'b' => 'p p']), new StudyOptions(bootstrap: 0)))->result());
     $result['items'][0]['coefficients']['gwet_ac1'] = ['estimate' => null];
     expect(schemaErrors($result))->not->toBe([]);
 });

@@ -5,7 +5,7 @@ use Core\Format\FormatException;
 use Core\Format\RatingsCsv;
 
 /** What counts of an item, by case and rater. @return array<string, array<string, string>> */
-function worded(RatingSet $set, string $item): array
+function counted(RatingSet $set, string $item): array
 {
     $out = [];
     [$values, $raters, $rows] = [$set->valueNames(), $set->raterNames(), $set->first($item)];
@@ -34,9 +34,9 @@ function readRatings(string $csv, ?string $key = null): RatingSet
 it('reads ratings with and without the optional columns, in any order of columns', function () {
     $set = readRatings("rater,value,case,item,occasion,confidence\nx, present ,c1,sway,1,0.8\ny,,c1,sway,1,\nx,absent,c1,sway,2,1\nx,present,c1,hang-back,,\n");
     expect($set->items())->toBe(['hang-back', 'sway'])->and($set->cases())->toBe(['c1'])
-        ->and(worded($set, 'sway'))->toBe(['c1' => ['x' => 'present']])->and($set->confidence('sway'))->toBe([[0.8]])
+        ->and(counted($set, 'sway'))->toBe(['c1' => ['x' => 'present']])->and($set->confidence('sway'))->toBe([[0.8]])
         ->and(array_map(static fn (array $pair): array => [$set->valueNames()[$pair[1]], $set->valueNames()[$pair[2]]], $set->repeats('sway')[0]))->toBe([['present', 'absent']]);
-    expect(worded(readRatings("case,rater,value\n1,2,3\n\n1,3,3\n"), ''))->toBe([1 => [2 => '3', 3 => '3']]);
+    expect(counted(readRatings("case,rater,value\n1,2,3\n\n1,3,3\n"), ''))->toBe([1 => [2 => '3', 3 => '3']]);
 });
 
 it('reads a key that serves every item or each its own', function () {

@@ -8,6 +8,7 @@ use Core\Agreement\Study;
 use Core\Agreement\StudyOptions;
 use Core\Chance\Chance;
 use Core\CoreException;
+use Core\Format\Json\StudyJson;
 
 require dirname(__DIR__, 3).'/vendor/autoload.php';
 
@@ -31,7 +32,7 @@ foreach ($designs as $design) {
     foreach ([0, 60] as $bootstrap) {
         try {
             $study = new Study($set, new StudyOptions(categories: $design % 3 === 0 ? null : ['absent', 'present'], cannotTell: 'cannot-tell', positive: 'present', bootstrap: $bootstrap));
-            $figures = [$study->result(), $study->againstKey($set->items())];
+            $figures = [StudyJson::kept()->study($study->result()), StudyJson::kept()->raters($study->againstKey($set->items()))];
         } catch (CoreException $e) {
             $figures = [$e->getMessage()];
         }
