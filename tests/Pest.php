@@ -10,8 +10,9 @@ use Core\Format\Json\StudyJson;
 use Core\Measurement\Evidence;
 use Core\Measurement\Meter;
 use Core\Motion\Motion;
+use Core\Motion\StationSource;
 use Core\Motion\StationTimes;
-use Core\Remark;
+use Core\Remark\Remark;
 use Core\Trace\DeviceClass;
 use Core\Trace\Stance;
 use Core\Trace\Trace;
@@ -54,7 +55,7 @@ function stations(array $change = [], float $uncertainty = 0.0): StationTimes
 {
     $times = array_filter([...['AD' => 0.6, 'TB' => 0.95, 'LB' => 1.15, 'TP' => 1.5, 'LD' => 1.64, 'SD' => 1.7, 'IM' => 1.75, 'ST' => 1.82, 'FI' => 2.4], ...$change], static fn (?float $t): bool => $t !== null);
 
-    return StationTimes::fromSeconds($times, $uncertainty, 'test');
+    return StationTimes::fromSeconds($times, $uncertainty, StationSource::File);
 }
 
 /** A dual-plate trace of an 80 kg golfer whose lead share and total force (%BW) follow closed-form functions. */

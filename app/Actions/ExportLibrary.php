@@ -68,7 +68,7 @@ final readonly class ExportLibrary
             $zip->addFromString($name, $bundle);
             $tables['recordings'][] = [$r->public_id, $r->golfer->pseudonym, $r->club, $r->swing, $r->shape, $r->device_class, $r->device_name, $r->rate_hz, $r->samples, $r->mass_kg, $r->series, $r->is_cold ? 'true' : 'false', $r->film_offset_s, $r->film_drift_ppm, $r->checksum, $name];
             foreach ($r->stations as $s) {
-                $tables['stations'][] = [$r->public_id, $s->code, $s->t_s, $s->uncertainty_s, $s->source];
+                $tables['stations'][] = [$r->public_id, $s->code, $s->t_s, $s->uncertainty_s, $s->source->value];
             }
             if ($progress !== null) {
                 $progress($n + 1, $ids->count());
@@ -97,7 +97,7 @@ final readonly class ExportLibrary
         // The film keeps its own clock; the offset travels in the table.
         $views = new Views(...$r->views->map(static fn (Motion $m): CoreMotion => $m->toCore())->values()->all());
 
-        return RecordingBundle::write(new ImportedRecording($r->trace(), $views, $r->stationTimes(), new SideCar($r->mass_kg, Handedness::from($r->golfer->handedness), $r->club, $r->swing, $r->coreStance(), null, $r->deviceClass(), $r->device_name)));
+        return RecordingBundle::write(new ImportedRecording($r->trace(), $views, $r->stationTimes(), new SideCar($r->mass_kg, Handedness::from($r->golfer->handedness), $r->club, $r->swing, $r->stance, null, $r->deviceClass(), $r->device_name)));
     }
 
     /**

@@ -10,7 +10,7 @@ use App\Queries\RoundRatings;
 use Core\Format\AgreementCsv;
 use Core\Format\CsvWriter;
 use Core\Format\Json\StudyJson;
-use Core\InWords;
+use Core\Remark\InWords;
 use Core\Version;
 use ZipArchive;
 

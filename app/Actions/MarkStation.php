@@ -12,6 +12,7 @@ use App\Works\WorkKind;
 use App\Works\Works;
 use Core\CoreException;
 use Core\Motion\Station;
+use Core\Motion\StationSource;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -33,7 +34,7 @@ final readonly class MarkStation
     {
         DB::transaction(function () use ($recording, $station, $t, $by): void {
             $recording = Recording::query()->lockForUpdate()->findOrFail($recording->id);
-            $mark = StationMark::query()->where(['recording_id' => $recording->id, 'code' => $station->value, 'source' => 'hand']);
+            $mark = StationMark::query()->where(['recording_id' => $recording->id, 'code' => $station->value, 'source' => StationSource::Hand]);
             if ($t === null) {
                 $mark->delete();
             } else {
@@ -44,7 +45,7 @@ final readonly class MarkStation
                 // A person looking at single frames is right to about half of one.
                 $rate = $recording->motion->rate_hz ?? $recording->rate_hz;
                 StationMark::query()->updateOrCreate(
-                    ['recording_id' => $recording->id, 'code' => $station->value, 'source' => 'hand'],
+                    ['recording_id' => $recording->id, 'code' => $station->value, 'source' => StationSource::Hand],
                     ['t_s' => $t, 'uncertainty_s' => max(0.475 / $rate, 0.002), 'marked_by' => $by->id],
                 );
             }

@@ -13,6 +13,7 @@ use Core\Codebook\ClubGroup;
 use Core\Codebook\SwingReport;
 use Core\Format\Json\MeasuredJson;
 use Core\Format\Json\QualityJson;
+use Core\Format\Json\StanceJson;
 use Core\Format\Json\VerdictJson;
 use Core\Version;
 
@@ -56,7 +57,7 @@ final readonly class MeasureRecording
         $stations = $recording->effectiveStations()->map(static fn (StationMark $m): array => [$m->code, $m->t_s, $m->uncertainty_s])->values()->all();
         $hash = hash_init('sha256');
         hash_update($hash, $recording->checksum.json_encode([
-            $stations, $recording->stance, $recording->mass_kg, $recording->club, $recording->swing, $recording->film_offset_s, $recording->film_drift_ppm, $this->norms->id(),
+            $stations, StanceJson::orNull($recording->stance), $recording->mass_kg, $recording->club, $recording->swing, $recording->film_offset_s, $recording->film_drift_ppm, $this->norms->id(),
         ], JSON_THROW_ON_ERROR));
         foreach ($recording->views as $motion) {
             hash_update($hash, json_encode([$motion->view, $motion->rate_hz, $motion->t0, $motion->frames, $motion->points], JSON_THROW_ON_ERROR).pack('g*', ...$motion->coordinates));

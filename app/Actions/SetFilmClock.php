@@ -15,6 +15,7 @@ use Core\Motion\ClockMatch;
 use Core\Motion\Motion as CoreMotion;
 use Core\Motion\Station;
 use Core\Motion\StationsFromTrace;
+use Core\Motion\StationSource;
 use Core\Motion\Views;
 use Illuminate\Support\Facades\DB;
 
@@ -60,7 +61,7 @@ final readonly class SetFilmClock
             }
             // Stations seen in the film go with its clock: both run about the film's first frame.
             $stretch = (1.0 + 1e-6 * $drift) / (1.0 + 1e-6 * $recording->film_drift_ppm);
-            $recording->stations()->where('source', 'motion')->update(['t_s' => DB::raw(sprintf('%.9F + (t_s - %.9F) * %.12F', $film->t0 + $match->offsetS, $film->t0 + $before, $stretch))]);
+            $recording->stations()->where('source', StationSource::Motion)->update(['t_s' => DB::raw(sprintf('%.9F + (t_s - %.9F) * %.12F', $film->t0 + $match->offsetS, $film->t0 + $before, $stretch))]);
             $recording->update(['film_offset_s' => $match->offsetS, 'film_drift_ppm' => $drift, 'film_clock_uncertainty_s' => $match->uncertaintyS, 'film_clock_by' => $match->by]);
             $recording->load('stations');
             $this->works->ask(WorkKind::Measure, $recording, $user);
@@ -73,8 +74,8 @@ final readonly class SetFilmClock
     /** The film's own impact against the trace's: the one in its file, else the one proposed from the trace. */
     private function byImpact(Recording $recording): ?ClockMatch
     {
-        $film = $recording->stations->first(fn ($m): bool => $m->code === 'IM' && $m->source === 'motion');
-        $file = $recording->stations->first(fn ($m): bool => $m->code === 'IM' && $m->source === 'file');
+        $film = $recording->stations->first(fn ($m): bool => $m->code === 'IM' && $m->source === StationSource::Motion);
+        $file = $recording->stations->first(fn ($m): bool => $m->code === 'IM' && $m->source === StationSource::File);
         $trace = $file?->toCore() ?? StationsFromTrace::find($recording->trace())?->times->get(Station::Impact);
         if ($film === null || $trace === null) {
             return null;

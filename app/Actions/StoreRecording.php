@@ -11,8 +11,7 @@ use App\Models\StationMark;
 use App\Models\TraceChannel;
 use Core\Format\Json\RemarkJson;
 use Core\Motion\Motion as CoreMotion;
-use Core\Motion\StationsFromMotion;
-use Core\Motion\StationsFromTrace;
+use Core\Motion\StationFinder;
 use Core\Motion\StationTimes;
 use Core\Motion\Views;
 use Core\Trace\Trace;
@@ -46,7 +45,7 @@ final readonly class StoreRecording
                 't0' => $trace->t0,
                 'samples' => $trace->samples(),
                 'mass_kg' => $trace->massKg,
-                'stance' => $trace->stance?->toArray(),
+                'stance' => $trace->stance,
                 'clock_jitter_s' => $trace->clockJitterS,
                 'checksum' => $checksum,
             ]);
@@ -57,7 +56,7 @@ final readonly class StoreRecording
                 Motion::query()->create(['recording_id' => $recording->id, ...Motion::row($motion)]);
             }
             // What came with the file is kept beside what the program finds for itself.
-            $found = $find ? (StationsFromMotion::find($views) ?? StationsFromTrace::find($trace)) : null;
+            $found = $find ? StationFinder::find($views, $trace) : null;
             foreach ($stations?->all() ?? [] as $code => $time) {
                 StationMark::query()->create(['recording_id' => $recording->id, 'code' => $code, 't_s' => $time->t, 'uncertainty_s' => $time->uncertainty, 'source' => $time->source]);
             }

@@ -9,19 +9,20 @@ use Core\Reading\Call as CoreCall;
 use Core\Reading\Decision;
 use Core\Reading\Pin;
 use Core\Reading\Presence;
+use Core\Reading\Severity;
 use Core\Reading\Trend;
 use Illuminate\Database\Eloquent\Model;
 
 /**
  * @property int $reading_id
  * @property string $fault
- * @property string $presence
- * @property ?int $severity
- * @property ?string $onset
- * @property ?string $decision
+ * @property Presence $presence
+ * @property ?Severity $severity
+ * @property ?Station $onset
+ * @property ?Decision $decision
  * @property ?int $confidence
  * @property list<array{on: 'film'|'trace'|'ball'|'strike'|'turf', t?: float, reason?: string, view?: string}> $pins
- * @property ?string $trend
+ * @property ?Trend $trend
  */
 final class Call extends Model
 {
@@ -34,20 +35,20 @@ final class Call extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['pins' => 'array'];
+        return ['pins' => 'array', 'presence' => Presence::class, 'severity' => Severity::class, 'onset' => Station::class, 'decision' => Decision::class, 'trend' => Trend::class];
     }
 
     public function toCore(): CoreCall
     {
         return new CoreCall(
             $this->fault,
-            Presence::from($this->presence),
+            $this->presence,
             $this->severity,
-            $this->onset === null ? null : Station::from($this->onset),
-            $this->decision === null ? null : Decision::from($this->decision),
+            $this->onset,
+            $this->decision,
             $this->confidence,
             array_map(static fn (array $p): Pin => new Pin($p['on'], isset($p['t']) ? (float) $p['t'] : null, $p['reason'] ?? '', $p['view'] ?? null, $p['swing'] ?? 1), $this->pins),
-            $this->trend === null ? null : Trend::from($this->trend),
+            $this->trend,
         );
     }
 
@@ -55,7 +56,7 @@ final class Call extends Model
     public static function row(CoreCall $call): array
     {
         return [
-            'fault' => $call->fault, 'presence' => $call->presence->value, 'severity' => $call->severity, 'onset' => $call->onset?->value,
+            'fault' => $call->fault, 'presence' => $call->presence->value, 'severity' => $call->severity?->value, 'onset' => $call->onset?->value,
             'decision' => $call->decision?->value, 'confidence' => $call->confidence,
             'pins' => array_map(static fn (Pin $p): array => $p->toArray(), $call->pins), 'trend' => $call->trend?->value,
         ];

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Casts\AsStance;
 use Core\Trace\Assembly;
 use Core\Trace\DeviceClass;
 use Core\Trace\Stance;
@@ -23,7 +24,7 @@ use Illuminate\Support\Carbon;
  * @property string $device_class
  * @property float $rate_hz
  * @property list<string> $channels
- * @property ?array<string, array<string, float|null>> $stance
+ * @property ?Stance $stance
  * @property ?float $mass_kg
  * @property bool $armed
  * @property int $newest_sample
@@ -61,7 +62,7 @@ final class CaptureSession extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['channels' => 'array', 'stance' => 'array', 'rate_hz' => 'float', 'mass_kg' => 'float', 'armed' => 'boolean', 'last_impact_s' => 'float', 'last_seen_at' => 'datetime', 'closed_at' => 'datetime'];
+        return ['channels' => 'array', 'stance' => AsStance::class, 'rate_hz' => 'float', 'mass_kg' => 'float', 'armed' => 'boolean', 'last_impact_s' => 'float', 'last_seen_at' => 'datetime', 'closed_at' => 'datetime'];
     }
 
     /** @return BelongsTo<Device, $this> */
@@ -74,11 +75,6 @@ final class CaptureSession extends Model
     public function swings(): HasMany
     {
         return $this->hasMany(CaughtSwing::class)->orderByDesc('id');
-    }
-
-    public function coreStance(): ?Stance
-    {
-        return $this->stance === null ? null : Stance::fromArray($this->stance);
     }
 
     /** The trace between two samples as far as it has come in; null while there is too little. */
@@ -94,6 +90,6 @@ final class CaptureSession extends Model
             }
         }
 
-        return new Trace(DeviceClass::from($this->device_class), $this->rate_hz, Assembly::of($this->channels, $parts, $from, $to), $this->coreStance(), $this->mass_kg, $from / $this->rate_hz);
+        return new Trace(DeviceClass::from($this->device_class), $this->rate_hz, Assembly::of($this->channels, $parts, $from, $to), $this->stance, $this->mass_kg, $from / $this->rate_hz);
     }
 }

@@ -8,7 +8,7 @@ use Core\Codebook\Judgement;
 use Core\Codebook\Verdict;
 use Core\Consensus\Grade;
 use Core\Format\Json\JudgementJson;
-use Core\Remark;
+use Core\Remark\Remark;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasOneThrough;

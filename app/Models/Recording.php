@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Casts\AsStance;
 use Core\Codebook\Shown;
 use Core\Measurement\Evidence;
 use Core\Measurement\Norms;
@@ -38,7 +39,7 @@ use Illuminate\Support\Collection;
  * @property float $t0
  * @property int $samples
  * @property ?float $mass_kg
- * @property ?array<string, array<string, float|null>> $stance
+ * @property ?Stance $stance
  * @property string $checksum
  * @property ?float $clock_jitter_s
  * @property float $film_offset_s
@@ -80,7 +81,7 @@ final class Recording extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['stance' => 'array', 'rate_hz' => 'float', 't0' => 'float', 'mass_kg' => 'float', 'clock_jitter_s' => 'float', 'film_offset_s' => 'float', 'film_drift_ppm' => 'float', 'film_clock_uncertainty_s' => 'float', 'is_cold' => 'boolean', 'outcome' => 'array', 'erased_at' => 'datetime'];
+        return ['stance' => AsStance::class, 'rate_hz' => 'float', 't0' => 'float', 'mass_kg' => 'float', 'clock_jitter_s' => 'float', 'film_offset_s' => 'float', 'film_drift_ppm' => 'float', 'film_clock_uncertainty_s' => 'float', 'is_cold' => 'boolean', 'outcome' => 'array', 'erased_at' => 'datetime'];
     }
 
     /** @return BelongsTo<Golfer, $this> */
@@ -154,17 +155,12 @@ final class Recording extends Model
             $channels[$channel->name] = $channel->read();
         }
 
-        return new Trace($this->deviceClass(), $this->rate_hz, $channels, $this->coreStance(), $this->mass_kg, $this->t0, $this->clock_jitter_s);
+        return new Trace($this->deviceClass(), $this->rate_hz, $channels, $this->stance, $this->mass_kg, $this->t0, $this->clock_jitter_s);
     }
 
     public function flight(): ?BallFlight
     {
         return $this->outcome === null ? null : BallFlight::fromArray($this->outcome);
-    }
-
-    public function coreStance(): ?Stance
-    {
-        return $this->stance === null ? null : Stance::fromArray($this->stance);
     }
 
     public function coreMotion(): ?CoreMotion
@@ -179,9 +175,7 @@ final class Recording extends Model
      */
     public function effectiveStations(): Collection
     {
-        $rank = array_flip(['trace', 'motion', 'file', 'hand']);
-
-        return $this->stations->sortBy(static fn (StationMark $m): int => $rank[$m->source] ?? -1)->keyBy('code')->sortBy('t_s');
+        return $this->stations->sortBy(static fn (StationMark $m): int => $m->source->rank())->keyBy('code')->sortBy('t_s');
     }
 
     public function stationTimes(): StationTimes
@@ -195,7 +189,7 @@ final class Recording extends Model
     {
         $views = $this->views->map(fn (Motion $m): CoreMotion => $m->toCore($this->film_offset_s, $this->film_drift_ppm))->all();
 
-        return new Evidence($this->stationTimes(), $this->trace(), new Views(...array_values($views)), $this->coreStance(), $norms);
+        return new Evidence($this->stationTimes(), $this->trace(), new Views(...array_values($views)), $this->stance, $norms);
     }
 
     /** What the academy holds of this swing. */

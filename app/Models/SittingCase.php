@@ -128,7 +128,7 @@ final class SittingCase extends Model
 
         return new Shown(
             $arm === null || $arm->trace ? $this->recording->deviceClass() : null, $film && $filmed === [], views: $filmed,
-            rateHz: $this->recording->rate_hz, stance: $this->recording->stance !== null, mass: $this->recording->mass_kg !== null, flare: ($this->recording->stance['lead_foot']['flare_deg'] ?? null) !== null,
+            rateHz: $this->recording->rate_hz, stance: $this->recording->stance !== null, mass: $this->recording->mass_kg !== null, flare: $this->recording->stance?->lead->flareDeg !== null,
         );
     }
 }

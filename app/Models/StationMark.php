@@ -5,8 +5,9 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Core\Format\Json\RemarkJson;
+use Core\Motion\StationSource;
 use Core\Motion\StationTime;
-use Core\Remark;
+use Core\Remark\Remark;
 use Illuminate\Database\Eloquent\Model;
 
 /**
@@ -14,7 +15,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $code
  * @property float $t_s
  * @property float $uncertainty_s
- * @property string $source motion, trace, file, or hand: marked by a person
+ * @property StationSource $source
  * @property ?array<string, mixed> $doubt  why it is not to be trusted
  */
 final class StationMark extends Model
@@ -28,7 +29,7 @@ final class StationMark extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['t_s' => 'float', 'uncertainty_s' => 'float', 'doubt' => 'array'];
+        return ['t_s' => 'float', 'uncertainty_s' => 'float', 'doubt' => 'array', 'source' => StationSource::class];
     }
 
     public function doubt(): ?Remark

@@ -12,7 +12,7 @@ use App\Queries\Codebooks;
 use App\Sight\Onlookers;
 use App\Words\Wording;
 use App\Works\Works;
-use Core\InWords;
+use Core\Remark\InWords;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Casts\Json;
 use Illuminate\Database\Eloquent\Model;

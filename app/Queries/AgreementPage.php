@@ -11,6 +11,7 @@ use App\Models\User;
 use App\Sight\Onlookers;
 use Core\Agreement\PairResult;
 use Core\Agreement\RaterResult;
+use Core\Reading\Presence;
 use Core\Reading\Stage;
 use Core\Sight\SittingKind;
 use Core\Sight\Thing;
@@ -94,7 +95,7 @@ final class AgreementPage
                 $entry = $entries->get($reading->case->case_id.'|'.$key);
                 $call = $reading->calls->firstWhere('fault', $key);
                 $truth = $entry?->scoredLabel();
-                if ($entry === null || $call === null || $truth === null || $call->presence === $truth || $call->presence === 'cannot-tell') {
+                if ($entry === null || $call === null || $truth === null || $call->presence->value === $truth || $call->presence === Presence::CannotTell) {
                     continue;
                 }
                 $out->push(['position' => $reading->position, 'recording' => $reading->case->recording, 'fault' => $fault, 'call' => $call, 'entry' => $entry, 'truth' => $truth]);

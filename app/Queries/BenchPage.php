@@ -9,7 +9,8 @@ use App\Models\StationMark;
 use App\Models\User;
 use App\Works\WorkKind;
 use App\Works\Works;
-use Core\InWords;
+use Core\Motion\StationSource;
+use Core\Remark\InWords;
 
 /** One recording on the Bench: what was measured, what it says of each fault under a lens, the stations and clocks. */
 final class BenchPage
@@ -46,7 +47,7 @@ final class BenchPage
     /** Why the program's own time is not to be trusted; what a person marked is not doubted. */
     private function doubt(StationMark $mark): ?string
     {
-        $doubt = $mark->source === 'hand' ? null : $mark->doubt();
+        $doubt = $mark->source === StationSource::Hand ? null : $mark->doubt();
 
         return $doubt === null ? null : $this->words->phrase($doubt);
     }
@@ -57,8 +58,8 @@ final class BenchPage
         $all = $recording->stations->groupBy('code');
 
         return $recording->effectiveStations()->map(fn (StationMark $m): array => [
-            't' => $m->t_s, 'uncertainty' => $m->uncertainty_s, 'source' => $m->source, 'doubt' => $this->doubt($m),
-            'others' => array_values($all[$m->code]->filter(static fn (StationMark $o): bool => $o->id !== $m->id)->map(static fn (StationMark $o): array => ['t' => $o->t_s, 'source' => $o->source])->all()),
+            't' => $m->t_s, 'uncertainty' => $m->uncertainty_s, 'source' => $m->source->value, 'doubt' => $this->doubt($m),
+            'others' => array_values($all[$m->code]->filter(static fn (StationMark $o): bool => $o->id !== $m->id)->map(static fn (StationMark $o): array => ['t' => $o->t_s, 'source' => $o->source->value])->all()),
         ])->all();
     }
 }

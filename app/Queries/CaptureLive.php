@@ -9,6 +9,7 @@ use App\Models\CaptureSession;
 use App\Models\CaughtSwing;
 use App\Models\User;
 use App\Sight\Onlookers;
+use Core\Format\Json\StanceJson;
 use Core\Trace\DeviceClock;
 
 /** What the Capture view shows of a live device right now. */
@@ -55,7 +56,7 @@ final class CaptureLive
             'seconds' => $newest / $session->rate_hz, 'repeated' => $session->repeated,
             'share' => $share === null ? null : $pick($share->values), 'shown_hz' => $session->rate_hz / $step,
             'cop' => $trace === null ? null : array_map(static fn ($s): ?float => ($v = $s->values[count($s->values) - 1] ?? NAN) === $v ? round($v, 0) : null, $trace->cop()),
-            'stance' => $session->stance, 'warnings' => $warnings,
+            'stance' => StanceJson::orNull($session->stance), 'warnings' => $warnings,
             'swings' => $session->swings()->whereNull('left_at')->limit(12)->with('recording')->get()->map(fn (CaughtSwing $s): array => [
                 'id' => $s->public_id, 'at' => $s->created_at->timezone((string) config('app.timezone'))->format('H:i:s'), 'seconds' => round($s->to_s - $s->from_s, 1), 'recording' => $s->recording !== null && $this->onlookers->of($for)->sees($s->recording) ? $s->recording->public_id : null,
             ])->all(),

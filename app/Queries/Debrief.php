@@ -99,7 +99,7 @@ final readonly class Debrief
         $counts = [];
         foreach ($readings as $reading) {
             foreach ($reading->calls as $call) {
-                $counts[$call->fault][$call->presence] = ($counts[$call->fault][$call->presence] ?? 0) + 1;
+                $counts[$call->fault][$call->presence->value] = ($counts[$call->fault][$call->presence->value] ?? 0) + 1;
             }
         }
 
@@ -148,7 +148,7 @@ final readonly class Debrief
     private static function call(?Call $call, string $letter): ?array
     {
         return $call === null ? null : array_filter([
-            'letter' => $letter, 'presence' => $call->presence, 'severity' => $call->severity, 'onset' => $call->onset, 'confidence' => $call->confidence, 'pins' => $call->pins, 'trend' => $call->trend,
+            'letter' => $letter, 'presence' => $call->presence->value, 'severity' => $call->severity?->value, 'onset' => $call->onset?->value, 'confidence' => $call->confidence, 'pins' => $call->pins, 'trend' => $call->trend?->value,
         ], static fn (mixed $v): bool => $v !== null);
     }
 }

@@ -7,6 +7,7 @@ namespace App\Queries;
 use App\Models\Film;
 use App\Models\Recording;
 use App\Models\Rendition;
+use Core\Format\Json\StanceJson;
 use Core\Motion\StationTime;
 use Core\Motion\View;
 use Core\Trace\DeviceClass;
@@ -33,8 +34,8 @@ final class EvidencePayload
         $stations = $core === null ? $recording->stationTimes() : $core->stations($recording->stationTimes());
         $motion = $figure ? $recording->coreMotion() : null;
         $motion = $motion === null || $core === null ? $motion : $core->motion($motion);
-        $stance = $recording->coreStance();
-        $stance = $stance === null || $core === null ? $recording->stance : $core->stance($stance)->toArray();
+        $stance = $recording->stance;
+        $stance = $stance === null || $core === null ? $stance : $core->stance($stance);
         $ball = null;
         $im = $stations->all()['IM'] ?? null;
         if ($motion !== null && $im !== null && $motion->has('club_head')) {
@@ -46,7 +47,7 @@ final class EvidencePayload
             't0' => $core === null ? $recording->t0 : 0.0,
             'duration' => round($core === null ? ($recording->samples - 1) / $recording->rate_hz : $core->duration(), 4),
             'stations' => array_map(static fn (StationTime $t): float => round($t->t, 4), $stations->all()),
-            'stance' => $stance,
+            'stance' => StanceJson::orNull($stance),
             'motion' => $motion === null ? null : [
                 'rate' => $motion->rateHz, 't0' => $motion->t0, 'ball' => $ball,
                 'points' => array_map(static fn (array $axes): array => array_map(static fn (array $v): array => array_map(static fn (float $x): ?float => is_nan($x) ? null : round($x, 1), $v), $axes), $motion->points),

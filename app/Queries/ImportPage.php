@@ -11,14 +11,13 @@ use App\Models\RememberedColumns;
 use Core\CoreException;
 use Core\Format\ColumnMap;
 use Core\Format\ImportedRecording;
-use Core\InWords;
 use Core\Measurement\Assessment;
 use Core\Measurement\Evidence;
 use Core\Measurement\Measured;
 use Core\Motion\Station;
-use Core\Motion\StationsFromMotion;
-use Core\Motion\StationsFromTrace;
+use Core\Motion\StationFinder;
 use Core\Motion\StationTimes;
+use Core\Remark\InWords;
 use Core\Trace\DeviceClass;
 use Core\Trace\QualityFinding;
 use Core\Trace\Series;
@@ -69,7 +68,7 @@ final class ImportPage
     /** @return array<string, mixed> */
     private function preview(ImportedRecording $in): array
     {
-        $found = $in->stations === null ? (StationsFromMotion::find($in->views) ?? StationsFromTrace::find($in->trace)) : null;
+        $found = $in->stations === null ? StationFinder::find($in->views, $in->trace) : null;
         $stations = $in->stations ?? $found->times ?? StationTimes::of([]);
         $assessment = Assessment::of(new Evidence($stations, $in->trace, $in->views, $in->trace->stance));
         $share = $in->trace->leadShare();

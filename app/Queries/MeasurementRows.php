@@ -6,11 +6,11 @@ namespace App\Queries;
 
 use App\Models\MeasurementSet;
 use Core\Codebook\Lens;
-use Core\InWords;
 use Core\Measurement\Measure;
 use Core\Measurement\Measurements;
 use Core\Measurement\Spread;
 use Core\Number\Written;
+use Core\Remark\InWords;
 
 /** The measurement list of the Bench: value, uncertainty, the golfer's spread, the lens's band and where the value lies on its scale. */
 final class MeasurementRows

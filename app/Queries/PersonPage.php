@@ -87,8 +87,8 @@ final readonly class PersonPage
             }
             $case = 'c'.$reading->case->case_id;
             foreach ($reading->calls->sortBy('fault') as $call) {
-                if (isset($truth[$case][$call->fault]) && $call->presence !== Presence::CannotTell->value) {
-                    $out[] = ['case' => $round->id.$case, 'item' => $call->fault, 'called' => $call->presence === Presence::Present->value, 'truth' => $truth[$case][$call->fault], 'confidence' => $call->confidence === null ? null : $call->confidence / 100];
+                if (isset($truth[$case][$call->fault]) && $call->presence !== Presence::CannotTell) {
+                    $out[] = ['case' => $round->id.$case, 'item' => $call->fault, 'called' => $call->presence === Presence::Present, 'truth' => $truth[$case][$call->fault], 'confidence' => $call->confidence === null ? null : $call->confidence / 100];
                 }
             }
         }

@@ -15,7 +15,7 @@ use Core\Agreement\Undefined;
 use Core\Agreement\VarianceComponents;
 use Core\Motion\Station;
 use Core\Reading\CaseKind;
-use Core\Remark;
+use Core\Remark\Remark;
 
 /**
  * Where people mark top and impact, in ms: each against the station's time of the recording, and how far any two readers

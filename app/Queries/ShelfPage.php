@@ -53,7 +53,7 @@ final class ShelfPage
     {
         $c = $recording->channels->keyBy('name');
         $n = $recording->samples;
-        $stance = $recording->coreStance();
+        $stance = $recording->stance;
         $times = $recording->stations->pluck('t_s');
         $from = max(0, (int) ((($times->first() ?? $recording->t0) - $recording->t0) * $recording->rate_hz));
         $to = min($n - 1, (int) ((($times->last() ?? INF) - $recording->t0) * $recording->rate_hz));

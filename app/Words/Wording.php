@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Words;
 
-use Core\InWords;
 use Core\Measurement\Measure;
 use Core\Number\Written;
-use Core\Remark;
+use Core\Remark\InWords;
+use Core\Remark\Remark;
 use Core\Trace\DeviceClass;
 use Illuminate\Contracts\Translation\Translator;
 

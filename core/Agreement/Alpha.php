@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Core\Agreement;
 
 use Core\CoreException;
-use Core\Remark;
+use Core\Remark\Remark;
 
 /** Krippendorff's α on ranks and numbers: interval and error from the case bootstrap, without one from a jackknife. */
 final class Alpha

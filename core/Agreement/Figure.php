@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Agreement;
 
-use Core\Remark;
+use Core\Remark\Remark;
 
 /**
  * A coefficient with its interval, or null with the reason. Never NAN, never a made-up zero.

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Core\Agreement;
 
 use Core\CoreException;
-use Core\Remark;
+use Core\Remark\Remark;
 
 /** Computes everything that is published of a set of ratings, item by item and pooled. */
 final class Study

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Agreement;
 
-use Core\RemarkCode;
+use Core\Remark\RemarkCode;
 
 /** Why a figure is undefined. */
 enum Undefined: string implements RemarkCode

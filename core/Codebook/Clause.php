@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Codebook;
 
-use Core\RemarkCode;
+use Core\Remark\RemarkCode;
 
 /** A part of a rule, with what was found where it was asked of measurements. A measure without a station is one of the whole swing. */
 enum Clause: string implements RemarkCode

@@ -6,7 +6,7 @@ namespace Core\Codebook;
 
 use Core\CoreException;
 use Core\Measurement\Measurements;
-use Core\Remark;
+use Core\Remark\Remark;
 
 /** The academy's agreed faults under one lens, in the order in which they show in a swing. */
 final readonly class Codebook

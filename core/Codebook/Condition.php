@@ -7,7 +7,7 @@ namespace Core\Codebook;
 use Core\Measurement\Measure;
 use Core\Measurement\Measured;
 use Core\Measurement\Measurements;
-use Core\Remark;
+use Core\Remark\Remark;
 
 /** One condition of a rule: a measure, at a station where it is taken at several, against a threshold. */
 final readonly class Condition

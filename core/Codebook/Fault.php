@@ -7,7 +7,7 @@ namespace Core\Codebook;
 use Core\Measurement\Measurements;
 use Core\Measurement\Proxy;
 use Core\Motion\Station;
-use Core\Remark;
+use Core\Remark\Remark;
 
 /** One fault of the catalogue under one lens: what it is, how it is told, and what decides it. */
 final readonly class Fault

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Codebook;
 
-use Core\Remark;
+use Core\Remark\Remark;
 
 /** What one swing's measurements say of one fault, and how well the fault can be seen with what is held of it. */
 final readonly class FaultVerdict

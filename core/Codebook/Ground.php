@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Codebook;
 
-use Core\RemarkCode;
+use Core\Remark\RemarkCode;
 
 /** What a verdict came from. The fault's name is the caller's to give: 'fault'. */
 enum Ground: string implements RemarkCode

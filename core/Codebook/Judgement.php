@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Codebook;
 
-use Core\Remark;
+use Core\Remark\Remark;
 
 /**
  * A verdict with its margin – how far the deciding value stands beyond its threshold, in units of its own

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Core\Codebook;
 
 use Core\Measurement\Proxy;
-use Core\Remark;
+use Core\Remark\Remark;
 
 /** How well a fault is seen when certain kinds of evidence are there, and what stands in for it if only indirectly. */
 final readonly class ObservabilityEntry

@@ -7,7 +7,7 @@ namespace Core\Codebook;
 use Core\CoreException;
 use Core\Measurement\Measure;
 use Core\Measurement\Measurements;
-use Core\Remark;
+use Core\Remark\Remark;
 
 /**
  * A rule over measurements, as data: a condition [measure or measure@STATION, op, threshold] with op one of

@@ -6,7 +6,7 @@ namespace Core\Codebook;
 
 use Core\Measurement\Assessment;
 use Core\Measurement\Evidence;
-use Core\Remark;
+use Core\Remark\Remark;
 
 /** Everything that is said of one swing: stations, measures, quality, and each fault's verdict. */
 final readonly class SwingReport

@@ -36,7 +36,7 @@ final readonly class Consensus
             $n[$call->presence->value]++;
             if ($call->presence === Presence::Present) {
                 if ($call->severity !== null) {
-                    $severities[] = $call->severity;
+                    $severities[] = $call->severity->value;
                 }
                 if ($call->onset !== null) {
                     $onsets[$call->onset->value] = ($onsets[$call->onset->value] ?? 0) + 1;

@@ -6,7 +6,7 @@ namespace Core\Format;
 
 use Core\Agreement\ItemResult;
 use Core\Format\Json\StudyJson;
-use Core\InWords;
+use Core\Remark\InWords;
 
 /** The figures of an agreement study as tidy rows: one figure a row, with what it is of and how sure it is. */
 final class AgreementCsv

@@ -10,7 +10,7 @@ use Core\Motion\Tracked;
 use Core\Motion\Turn;
 use Core\Motion\View;
 use Core\Motion\Views;
-use Core\Remark;
+use Core\Remark\Remark;
 
 /** The measures of where pelvis and chest are and how they turn. Positions are of the body, never of pressure. */
 final readonly class BodyMeter

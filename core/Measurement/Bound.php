@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Measurement;
 
-use Core\RemarkCode;
+use Core\Remark\RemarkCode;
 
 /** What a censored value is known of: the bound itself. */
 enum Bound: string implements RemarkCode

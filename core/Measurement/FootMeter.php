@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Core\Measurement;
 
 use Core\Motion\Station;
-use Core\Remark;
+use Core\Remark\Remark;
 use Core\Trace\Series;
 use Core\Trace\Signal;
 

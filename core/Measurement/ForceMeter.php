@@ -6,7 +6,7 @@ namespace Core\Measurement;
 
 use Core\Motion\Station;
 use Core\Motion\StationTime;
-use Core\Remark;
+use Core\Remark\Remark;
 use Core\Trace\Extreme;
 
 /** The measures of how hard and which way the ground pushes back: practice section 6, dip to emphasis. */

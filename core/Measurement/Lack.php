@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Measurement;
 
-use Core\RemarkCode;
+use Core\Remark\RemarkCode;
 
 /** Why a measure has no value. */
 enum Lack: string implements RemarkCode

@@ -5,12 +5,13 @@ declare(strict_types=1);
 namespace Core\Measurement;
 
 use Core\Motion\Station;
+use Core\Motion\StationSource;
 use Core\Motion\StationTime;
 use Core\Motion\Tracked;
 use Core\Motion\Vec3;
 use Core\Motion\View;
 use Core\Motion\Views;
-use Core\Remark;
+use Core\Remark\Remark;
 use Core\Trace\Series;
 
 /** The measures of heels, knees, hips and the turn of the trail foot. */
@@ -244,7 +245,7 @@ final readonly class LegMeter
         if ($a === null || $b === null) {
             return Measured::none('cm', $this->signals->whyNot([Station::Top, Station::Impact]));
         }
-        $end = new StationTime($until, $until < $im->t ? min(0.05, $share->crossing($until, true)) : $im->uncertainty, 'trace');
+        $end = new StationTime($until, $until < $im->t ? min(0.05, $share->crossing($until, true)) : $im->uncertainty, StationSource::Trace);
 
         return Measured::value('cm', ($a - $b) / 10.0, hypot($y->uncertainty($tp), $y->uncertainty($end)) / 10.0, ['TP', 'IM'])->within($tp->t, $until);
     }

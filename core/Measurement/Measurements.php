@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Measurement;
 
-use Core\Remark;
+use Core\Remark\Remark;
 use Core\Trace\QualityFinding;
 use Core\Trace\Signal;
 

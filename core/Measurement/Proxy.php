@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Measurement;
 
-use Core\RemarkCode;
+use Core\Remark\RemarkCode;
 
 /** What stands in for a quantity that is only had indirectly. */
 enum Proxy: string implements RemarkCode

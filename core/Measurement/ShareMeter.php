@@ -6,7 +6,7 @@ namespace Core\Measurement;
 
 use Core\Motion\Station;
 use Core\Motion\StationTime;
-use Core\Remark;
+use Core\Remark\Remark;
 use Core\Trace\Extreme;
 
 /** The measures that come from the lead share: practice section 6, setup_share to cop_style. */

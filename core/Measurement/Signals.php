@@ -6,7 +6,7 @@ namespace Core\Measurement;
 
 use Core\Motion\Station;
 use Core\Motion\StationTime;
-use Core\Remark;
+use Core\Remark\Remark;
 use Core\Trace\DeviceClass;
 use Core\Trace\Series;
 use Core\Trace\Trace;

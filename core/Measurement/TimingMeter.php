@@ -6,7 +6,7 @@ namespace Core\Measurement;
 
 use Core\Motion\Station;
 use Core\Motion\Turn;
-use Core\Remark;
+use Core\Remark\Remark;
 use Core\Trace\Extreme;
 use Core\Trace\Series;
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Motion;
 
-use Core\RemarkCode;
+use Core\Remark\RemarkCode;
 
 /** Why the time found of a station is not to be trusted. */
 enum Doubt: string implements RemarkCode

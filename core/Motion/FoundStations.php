@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Motion;
 
-use Core\Remark;
+use Core\Remark\Remark;
 
 /** Stations a program proposes, with those a person should look at and why. */
 final readonly class FoundStations

@@ -45,7 +45,7 @@ final readonly class StationTimes
     }
 
     /** @param  array<string, float>  $seconds */
-    public static function fromSeconds(array $seconds, float $uncertainty, string $source): self
+    public static function fromSeconds(array $seconds, float $uncertainty, StationSource $source): self
     {
         return self::of(array_map(static fn (float $t): StationTime => new StationTime($t, $uncertainty, $source), $seconds));
     }

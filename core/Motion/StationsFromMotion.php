@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Core\Motion;
 
 use Core\CoreException;
-use Core\Remark;
+use Core\Remark\Remark;
 use Core\Trace\Series;
 
 /**
@@ -86,7 +86,7 @@ final class StationsFromMotion
 
                 continue;
             }
-            $times[$station->value] = new StationTime($t, $this->uncertainty($station, $t, $shaft, $arm), 'motion');
+            $times[$station->value] = new StationTime($t, $this->uncertainty($station, $t, $shaft, $arm), StationSource::Motion);
             $last = $t;
         }
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Motion;
 
-use Core\Remark;
+use Core\Remark\Remark;
 use Core\Trace\Series;
 use Core\Trace\Trace;
 
@@ -53,7 +53,7 @@ final class StationsFromTrace
         $times = $doubts = [];
         foreach ($seconds as $code => $t) {
             if ($t >= $trace->t0 && $t <= $share->end()) {
-                $times[$code] = new StationTime($t, self::UNCERTAIN[$code], 'trace');
+                $times[$code] = new StationTime($t, self::UNCERTAIN[$code], StationSource::Trace);
                 $doubts[$code] = Remark::of(Doubt::FromTheTraceAlone);
             }
         }

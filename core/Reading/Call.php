@@ -13,7 +13,7 @@ final readonly class Call
     public const PINS = 6;
 
     /**
-     * @param  int|null  $severity  1 slight, 2 clear, 3 dominant; only with present
+     * @param  Severity|null  $severity  only with present
      * @param  int|null  $confidence  per cent, 50 to 100; not with cannot tell
      * @param  list<Pin>  $pins  six at most
      * @param  Trend|null  $trend  in a pair only: what became of it; present then means in either swing
@@ -21,7 +21,7 @@ final readonly class Call
     public function __construct(
         public string $fault,
         public Presence $presence,
-        public ?int $severity = null,
+        public ?Severity $severity = null,
         public ?Station $onset = null,
         public ?Decision $decision = null,
         public ?int $confidence = null,
@@ -30,9 +30,6 @@ final readonly class Call
     ) {
         if ($presence !== Presence::Present && ($severity !== null || $onset !== null || $decision !== null || $trend !== null)) {
             throw new CoreException('Severity, onset, trend and what to do belong only to a fault called present.');
-        }
-        if ($severity !== null && ($severity < 1 || $severity > 3)) {
-            throw new CoreException('Severity is 1 slight, 2 clear or 3 dominant.');
         }
         if ($confidence !== null && ($confidence < 50 || $confidence > 100)) {
             throw new CoreException('Confidence lies between 50 and 100 per cent.');

@@ -80,13 +80,20 @@ final readonly class Edit
         return [...$calls, $fault => new Call(
             $fault,
             self::case(Presence::class, $c['presence'] ?? null, 'presence'),
-            isset($c['severity']) ? self::whole($c['severity'], 'Severity is 1 slight, 2 clear or 3 dominant.') : null,
+            isset($c['severity']) ? self::severity($c['severity']) : null,
             isset($c['onset']) ? self::case(Station::class, $c['onset'], 'station') : null,
             isset($c['decision']) ? self::case(Decision::class, $c['decision'], 'decision') : null,
             isset($c['confidence']) ? self::whole($c['confidence'], 'Confidence lies between 50 and 100 per cent.') : null,
             array_map(self::pin(...), self::list($c['pins'] ?? [], 'Pins')),
             isset($c['trend']) ? self::case(Trend::class, $c['trend'], 'trend') : null,
         )];
+    }
+
+    private static function severity(mixed $value): Severity
+    {
+        $says = 'Severity is 1 slight, 2 clear or 3 dominant.';
+
+        return Severity::tryFrom(self::whole($value, $says)) ?? throw new CoreException($says);
     }
 
     private static function pin(mixed $value): Pin

@@ -14,6 +14,7 @@ use Core\Measurement\Evidence;
 use Core\Motion\Handedness;
 use Core\Motion\Station;
 use Core\Motion\StationsFromMotion;
+use Core\Motion\StationSource;
 use Core\Motion\StationTime;
 use Core\Motion\StationTimes;
 use Core\Motion\View;
@@ -83,7 +84,7 @@ final class DetectionStudy
         }
         $points = StationsFromMotion::find(new Views($seen[View::Points->value]));
         $chance = new Chance("marks|$seed|$i");
-        $marked = StationTimes::of(array_map(static fn (StationTime $t): StationTime => new StationTime($t->t + $chance->normal(0.0, 0.004), 0.008, 'file'), $any->stations->all()));
+        $marked = StationTimes::of(array_map(static fn (StationTime $t): StationTime => new StationTime($t->t + $chance->normal(0.0, 0.004), 0.008, StationSource::File), $any->stations->all()));
         foreach ($points?->times->all() ?? [] as $code => $time) {
             $error = $time->t - (float) $any->stations->t(Station::from($code));
             $this->stationErrors[] = abs($error);

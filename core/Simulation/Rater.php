@@ -14,6 +14,7 @@ use Core\Reading\Decision;
 use Core\Reading\Pin;
 use Core\Reading\Presence;
 use Core\Reading\Reading;
+use Core\Reading\Severity;
 
 /**
  * A synthetic rater by signal detection: each fault gives an impression (its severity times the rater's
@@ -79,7 +80,7 @@ final readonly class Rater
             $order = max(0, min(8, $fault->station->order() + ($detail > 0.85 ? 1 : ($detail < 0.12 ? -1 : 0))));
             $onset = Station::cases()[$order];
             $on = $seen && ($detail < 0.6 || $shown->device === null) ? 'film' : 'trace';
-            $calls[$key] = new Call($key, Presence::Present, $severity, $onset, $severity === 1 ? Decision::Later : Decision::Now, $sure, [new Pin($on, round(($stations[$onset->value] ?? 1.0) + 0.03 * ($detail - 0.5), 3))]);
+            $calls[$key] = new Call($key, Presence::Present, Severity::from($severity), $onset, $severity === 1 ? Decision::Later : Decision::Now, $sure, [new Pin($on, round(($stations[$onset->value] ?? 1.0) + 0.03 * ($detail - 0.5), 3))]);
         }
         arsort($strength);
         $cause = array_key_first($strength);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Core\Simulation;
 
 use Core\Motion\Motion;
+use Core\Motion\StationSource;
 use Core\Motion\StationTimes;
 use Core\Trace\Stance;
 use Core\Trace\Trace;
@@ -41,7 +42,7 @@ final readonly class Swing
             $body->motion($motionRateHz)->toLaboratory($spec->hand),
             $trace,
             $body->stance,
-            StationTimes::fromSeconds($score->stations, self::STATION_UNCERTAINTY, 'motion'),
+            StationTimes::fromSeconds($score->stations, self::STATION_UNCERTAINTY, StationSource::Motion),
         );
     }
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Trace;
 
-use Core\RemarkCode;
+use Core\Remark\RemarkCode;
 
 /** What is wrong with a recording. Channels without a name mean all of them. */
 enum Flaw: string implements RemarkCode

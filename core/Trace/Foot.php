@@ -9,11 +9,16 @@ use Core\CoreException;
 /** Where one foot stands at address, in the stance's frame (x to the target, y to the toes; mm, degrees). */
 final readonly class Foot
 {
+    /** Usual measures, where none are given, mm. */
+    public const LENGTH_MM = 270.0;
+
+    public const WIDTH_MM = 100.0;
+
     public function __construct(
         public float $xMm,
         public float $yMm,
-        public float $lengthMm = 270.0,
-        public float $widthMm = 100.0,
+        public float $lengthMm = self::LENGTH_MM,
+        public float $widthMm = self::WIDTH_MM,
         public ?float $flareDeg = null,
     ) {
         foreach (['x' => $xMm, 'y' => $yMm, 'length' => $lengthMm, 'width' => $widthMm] as $name => $value) {
@@ -29,11 +34,5 @@ final readonly class Foot
     public function heading(): float
     {
         return $this->flareDeg ?? 0.0;
-    }
-
-    /** @return array<string, float|null> */
-    public function toArray(): array
-    {
-        return ['x_mm' => $this->xMm, 'y_mm' => $this->yMm, 'length_mm' => $this->lengthMm, 'width_mm' => $this->widthMm, 'flare_deg' => $this->flareDeg];
     }
 }

@@ -28,6 +28,9 @@ final class Limits
 
     public const MASS_KG = [15.0, 300.0];
 
+    /** What a person may state as a golfer's mass. */
+    public const GOLFER_KG = [20.0, 250.0];
+
     /** The largest size of a value of a channel, in its unit. */
     public static function ofChannel(string $name): float
     {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Trace;
 
-use Core\Remark;
+use Core\Remark\Remark;
 
 /**
  * One thing wrong with a recording: what, where in time, and what it does to the measures made from the signals it

@@ -1,6 +1,6 @@
 <?php
 
-// What results say of themselves, by the codes of Core\RemarkCode. Flaws, grounds and clauses are read aloud after one
+// What results say of themselves, by the codes of Core\Remark\RemarkCode. Flaws, grounds and clauses are read aloud after one
 // another; the rest are parts of sentences.
 return [
     'worded-then' => ':words',

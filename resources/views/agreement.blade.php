@@ -161,7 +161,7 @@
             @if($mine->isEmpty())<p>None. Cases that wait in an open round are not shown.</p>@else
             <table class="rows"><tr><th>Case</th><th>Fault</th><th>You</th><th>Key</th><th>Grade</th><th>What the measurement says</th></tr>
                 @foreach($mine as $d)
-                    <tr><td><a href="{{ route('bench', $d['recording']) }}">Case {{ $d['position'] }}</a></td><td>{{ $d['fault']->name }}</td><td><x-call :presence="$d['call']->presence" />@if($d['call']->confidence) <span class="small quiet">{{ $d['call']->confidence }} %</span>@endif</td><td><x-call :presence="$d['truth']" /></td><td><x-grade :grade="$d['entry']->grade" /></td><td class="small quiet">@said($d['entry']->measured()->why, ['fault' => $d['fault']->name])</td></tr>
+                    <tr><td><a href="{{ route('bench', $d['recording']) }}">Case {{ $d['position'] }}</a></td><td>{{ $d['fault']->name }}</td><td><x-call :presence="$d['call']->presence->value" />@if($d['call']->confidence) <span class="small quiet">{{ $d['call']->confidence }} %</span>@endif</td><td><x-call :presence="$d['truth']" /></td><td><x-grade :grade="$d['entry']->grade" /></td><td class="small quiet">@said($d['entry']->measured()->why, ['fault' => $d['fault']->name])</td></tr>
                 @endforeach
             </table>@endif
         @endif

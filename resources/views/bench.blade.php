@@ -21,7 +21,7 @@
             @endforeach
             <nav class="lenses" aria-label="Lens">@foreach($lenses as $key => $name)<a href="{{ route('bench', [$recording, 'lens' => $key]) }}" @if($key === $codebook->lens->key) aria-current="true" @endif>{{ $name }}</a>@endforeach</nav>
             <h2 class="first">What the measurements say</h2>
-            @if($codebook->notJudged)<p class="notice">@said(\Core\Remark::of($codebook->notJudged), [], true)</p>@endif
+            @if($codebook->notJudged)<p class="notice">@said(Core\Remark\Remark::of($codebook->notJudged), [], true)</p>@endif
             @php($order = ['supported' => 0, 'borderline' => 1, 'contradicted' => 2, 'not measurable' => 3])
             @foreach(collect($codebook->faults)->groupBy(fn ($f, $k) => $verdicts[$k]->judgement->verdict->value, true)->sortBy(fn ($g, $v) => $order[$v]) as $verdict => $group)
                 @if($verdict === 'not measurable' || $verdict === 'contradicted')<details class="group"><summary>{{ $group->count() }} {{ $verdict }}</summary>@endif

@@ -1,6 +1,6 @@
 <?php
 
-$rooms = ['Number', 'Chance', 'Trace', 'Motion', 'Film', 'Measurement', 'Codebook', 'Reading', 'Sight', 'Consensus', 'Agreement', 'Training', 'Planning'];
+$rooms = ['Number', 'Remark', 'Chance', 'Trace', 'Motion', 'Film', 'Measurement', 'Codebook', 'Reading', 'Sight', 'Consensus', 'Agreement', 'Training', 'Planning'];
 
 /** @return array<string, list<string>> by file, the Core rooms and other namespaces it uses */
 function usesOf(string $directory): array

@@ -8,6 +8,7 @@ use App\Models\StationMark;
 use Core\Codebook\Codebook;
 use Core\Motion\Motion as CoreMotion;
 use Core\Motion\Station;
+use Core\Motion\StationSource;
 use Core\Motion\View;
 use Core\Motion\Views;
 use Core\Simulation\Camera;
@@ -30,17 +31,17 @@ function onTheShelf(string $seed, array $plant = [], DeviceClass $device = Devic
 it('finds the stations of a recording by itself and keeps a hand\'s mark beside them', function () {
     $r = onTheShelf('marks');
     $found = $r->effectiveStations();
-    expect($found)->toHaveCount(9)->and($found->pluck('source')->unique()->all())->toBe(['motion']);
+    expect($found)->toHaveCount(9)->and($found->pluck('source')->unique()->all())->toBe([StationSource::Motion]);
     $before = $r->measured()->sole()->measurements['impact_share']['value'];
     $t = $found['IM']->t_s - 0.05;
     $this->actingAs($this->headCoach())->post("/bench/{$r->public_id}/stations", ['code' => 'IM', 't_s' => $t])->assertSessionHas('done');
     $r = $r->fresh();
-    expect($r->stations()->where('code', 'IM')->count())->toBe(2)->and($r->effectiveStations()['IM']->source)->toBe('hand')->and($r->effectiveStations()['IM']->t_s)->toEqualWithDelta($t, 1e-9)
+    expect($r->stations()->where('code', 'IM')->count())->toBe(2)->and($r->effectiveStations()['IM']->source)->toBe(StationSource::Hand)->and($r->effectiveStations()['IM']->t_s)->toEqualWithDelta($t, 1e-9)
         ->and($r->measured()->sole()->measurements['impact_share']['value'])->not->toBe($before)
         ->and(AuditEntry::query()->where('action', 'mark')->count())->toBe(1);
     $this->get("/bench/{$r->public_id}")->assertSee('marked by hand')->assertSee('take back');
     $this->post("/bench/{$r->public_id}/stations", ['code' => 'IM'])->assertSessionHas('done');
-    expect($r->fresh()->effectiveStations()['IM']->source)->toBe('motion')->and($r->measured()->sole()->measurements['impact_share']['value'])->toBe($before);
+    expect($r->fresh()->effectiveStations()['IM']->source)->toBe(StationSource::Motion)->and($r->measured()->sole()->measurements['impact_share']['value'])->toBe($before);
 });
 
 it('refuses a mark out of order or outside the recording, and changes nothing', function (float $t, string $why) {

@@ -7,6 +7,7 @@ use App\Models\Device;
 use App\Models\Golfer;
 use App\Models\Recording;
 use App\Queries\CaptureLive;
+use Core\Format\Json\StanceJson;
 use Core\Simulation\GolferSpec;
 use Core\Simulation\Plant;
 use Core\Simulation\Swing;
@@ -25,7 +26,7 @@ function deviceToken(object $test): string
 /** A connection that sends a swing in chunks of a tenth of a second. */
 function openCapture(object $test, string $token, Swing $s): string
 {
-    return $test->withToken($token)->postJson('/ingest/sessions', ['class' => $s->trace->device->value, 'rate_hz' => $s->trace->rateHz, 'channels' => array_keys($s->trace->channels), 'stance' => $s->stance->toArray(), 'mass_kg' => 78])->assertCreated()->json('session');
+    return $test->withToken($token)->postJson('/ingest/sessions', ['class' => $s->trace->device->value, 'rate_hz' => $s->trace->rateHz, 'channels' => array_keys($s->trace->channels), 'stance' => StanceJson::write($s->stance), 'mass_kg' => 78])->assertCreated()->json('session');
 }
 
 /** @return list<array<string, mixed>> */

@@ -4,8 +4,10 @@ use App\Actions\MarkStation;
 use App\Models\MeasurementSet;
 use App\Models\Recording;
 use App\Models\StationMark;
+use Core\Format\Json\StanceJson;
 use Core\Format\TraceCsv;
 use Core\Motion\Station;
+use Core\Motion\StationSource;
 use Core\Simulation\GolferSpec;
 use Core\Simulation\Plant;
 use Core\Simulation\Swing;
@@ -76,7 +78,7 @@ it('carries series, clocks and marks over in an archive; who marked by hand stay
     expect(Artisan::call('archive:import', ['file' => $file]))->toBe(0);
     $again = Recording::query()->where('checksum', $checksum)->with(['stations', 'views'])->sole();
     expect($again->series)->toBe('before')->and($again->is_cold)->toBeTrue()->and($again->film_offset_s)->toBe(0.025)
-        ->and($again->effectiveStations()['TP']->t_s)->toEqualWithDelta($top, 1e-9)->and($again->effectiveStations()['TP']->source)->toBe('file')
+        ->and($again->effectiveStations()['TP']->t_s)->toEqualWithDelta($top, 1e-9)->and($again->effectiveStations()['TP']->source)->toBe(StationSource::File)
         ->and(StationMark::query()->where('source', 'hand')->count())->toBe(0);
     unlink($file);
 });
@@ -84,7 +86,7 @@ it('carries series, clocks and marks over in an archive; who marked by hand stay
 it('judges a file under the lens it is told, and differently where the lenses differ', function () {
     $s = Swing::of(new GolferSpec('lenses', new Plant(['late-recentre' => 2]), device: DeviceClass::Mat));
     $csv = holding(TraceCsv::write($s->trace), '.csv');
-    $json = holding(json_encode(['mass_kg' => 78, 'stance' => $s->stance->toArray(), 'stations' => array_map(static fn ($t): float => $t->t, $s->stations->all())]), '.json');
+    $json = holding(json_encode(['mass_kg' => 78, 'stance' => StanceJson::write($s->stance), 'stations' => array_map(static fn ($t): float => $t->t, $s->stations->all())]), '.json');
     $verdicts = [];
     foreach (['early-recentre', 'loaded-top', 'quiet-centre'] as $lens) {
         Artisan::call('trace:measure', ['file' => $csv, '--meta' => $json, '--lens' => $lens, '--format' => 'json']);

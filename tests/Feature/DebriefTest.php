@@ -70,7 +70,7 @@ it('says what each said by letters that differ from case to case and stay on rel
     expect($fault['present'] + $fault['absent'] + $fault['unsure'])->toBe(count($fault['calls']));
     $one = $case->readings->first();
     $mine = collect($said['people'])->firstWhere('name', $one->user->name)['letter'];
-    expect(collect($fault['calls'])->firstWhere('letter', $mine)['presence'])->toBe($one->calls->firstWhere('fault', $fault['key'])->presence);
+    expect(collect($fault['calls'])->firstWhere('letter', $mine)['presence'])->toBe($one->calls->firstWhere('fault', $fault['key'])->presence->value);
 });
 
 it('shows drawings, own marks, cues and pins with their reasons, escaped', function () {

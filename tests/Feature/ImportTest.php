@@ -5,7 +5,9 @@ use App\Models\Golfer;
 use App\Models\PendingImport;
 use App\Models\Recording;
 use App\Models\TraceChannel;
+use Core\Format\Json\StanceJson;
 use Core\Format\TraceCsv;
+use Core\Motion\StationSource;
 use Core\Simulation\GolferSpec;
 use Core\Simulation\Plant;
 use Core\Simulation\Swing;
@@ -21,7 +23,7 @@ function simulated(DeviceClass $device, array $faults = []): Swing
 function sideCar(Swing $s, array $change = []): string
 {
     return json_encode([
-        'mass_kg' => 78, 'handedness' => 'right', 'club' => 'hybrid', 'stance' => $s->stance->toArray(),
+        'mass_kg' => 78, 'handedness' => 'right', 'club' => 'hybrid', 'stance' => StanceJson::write($s->stance),
         'stations' => array_map(static fn ($t): float => $t->t, $s->stations->all()), 'device' => ['class' => $s->trace->device->value, 'name' => 'studio'], ...$change,
     ]);
 }
@@ -45,7 +47,7 @@ it('imports a file of every device class through the Shelf and measures it', fun
     $recording = Recording::query()->latest('id')->firstOrFail();
     expect($recording->device_class)->toBe($device->value)->and($recording->samples)->toBe($s->trace->samples())->and($recording->club)->toBe('hybrid')->and($recording->device_name)->toBe('studio')
         ->and($recording->channels()->count())->toBe(count($s->trace->channels))->and($recording->stations()->where('source', 'file')->count())->toBe(9)->and($recording->stations()->where('source', 'trace')->count())->toBe(9)
-        ->and($recording->effectiveStations()->pluck('source')->unique()->all())->toBe(['file'])
+        ->and($recording->effectiveStations()->pluck('source')->unique()->all())->toBe([Core\Motion\StationSource::File])
         ->and($recording->measured->faults['early-recentre']['hang-back']['verdict'])->toBe('supported')
         ->and($recording->measured->faults['early-recentre']['sway']['verdict'])->toBe('not measurable')
         ->and(AuditEntry::query()->where('action', 'import')->count())->toBe(1);
@@ -144,7 +146,7 @@ it('imports a bundle and a C3D file by page and by command', function () {
     $bundle = Core\Format\RecordingBundle::write(new Core\Format\ImportedRecording($s->trace, new Core\Motion\Views($s->motion()), null, new Core\Format\SideCar(78.0, Core\Motion\Handedness::Right, 'hybrid', 'full', $s->stance)));
     upload($this, $bundle)->assertSessionHas('done');
     $recording = Recording::query()->latest('id')->firstOrFail();
-    expect($recording->views()->count())->toBe(1)->and($recording->measured->faults['early-recentre']['sway']['verdict'])->toBe('supported')->and($recording->effectiveStations()['IM']->source)->toBe('motion');
+    expect($recording->views()->count())->toBe(1)->and($recording->measured->faults['early-recentre']['sway']['verdict'])->toBe('supported')->and($recording->effectiveStations()['IM']->source)->toBe(StationSource::Motion);
     $left = str_replace('"handedness":"right"', '"handedness":"left"', $bundle);
     upload($this, $left)->assertSessionHas('refused', fn (string $m): bool => str_contains($m, 'left-handed, but Wren is right-handed'));
     $file = tempnam(sys_get_temp_dir(), 'vc').'.c3d';

@@ -1,6 +1,8 @@
 <?php
 
+use Core\Format\Json\StanceJson;
 use Core\Format\TraceCsv;
+use Core\Motion\StationSource;
 use Core\Simulation\GolferSpec;
 use Core\Simulation\Plant;
 use Core\Simulation\Swing;
@@ -15,7 +17,7 @@ function traceFiles(DeviceClass $device, array $plant = [], array $car = []): ar
     $dir = sys_get_temp_dir().'/measure-'.bin2hex(random_bytes(4));
     mkdir($dir);
     file_put_contents("$dir/swing.csv", TraceCsv::write($s->trace));
-    file_put_contents("$dir/swing.json", json_encode(['mass_kg' => 78, 'handedness' => 'right', 'club' => 'hybrid', 'stance' => $s->stance->toArray(), 'stations' => array_map(fn ($t) => $t->t, $s->stations->all()), ...$car]));
+    file_put_contents("$dir/swing.json", json_encode(['mass_kg' => 78, 'handedness' => 'right', 'club' => 'hybrid', 'stance' => StanceJson::write($s->stance), 'stations' => array_map(fn ($t) => $t->t, $s->stations->all()), ...$car]));
 
     return ["$dir/swing.csv", "$dir/swing.json", $s];
 }
@@ -29,7 +31,7 @@ it('measures a file of any device without a database and publishes JSON by its s
     $validator = new JsonSchema\Validator;
     $validator->validate($out, (object) ['$ref' => 'file://'.base_path('docs/schemas/measure.schema.json')]);
     expect($validator->getErrors())->toBe([])->and($out->device)->toBe($device->value)->and($out->faults->{'hang-back'}->verdict)->toBe('supported')
-        ->and($out->stations->IM->source)->toBe('file')->and($out->measurements->lead_share->value->IM->value)->toBe($out->measurements->impact_share->value)
+        ->and($out->stations->IM->source)->toBe(StationSource::File)->and($out->measurements->lead_share->value->IM->value)->toBe($out->measurements->impact_share->value)
         ->and($out->faults->{'knee-part'}->observability)->toBe('not observable')->and($out->faults->{'knee-part'}->verdict)->toBe('not measurable');
     config(['database.connections.pgsql.port' => env('DB_PORT')]);
 })->with(DeviceClass::cases());

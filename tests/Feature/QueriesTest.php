@@ -69,14 +69,14 @@ it('gives the head coach everybody by name and an instructor only themselves', f
         ->and($one['people'])->toHaveCount(8)->and($one['people']->where('mine', true))->toHaveCount(1)->and($one['people']->first()['mine'])->toBeTrue()
         ->and($one['pairs'])->toHaveCount(7)->and($one['names'])->toHaveCount(0);
     foreach ($one['people']->where('mine', false) as $other) {
-        expect(array_keys($other))->toBe(['name', 'mine', 'rater', 'n', 'sensitivity', 'specificity'])->and($other['rater'])->toBe('')->and($other['n'])->toBeNull();
+        expect(array_keys($other))->toBe(['name', 'mine', 'rater', 'n', 'figures'])->and(array_keys($other['figures']))->toBe(['sensitivity', 'specificity'])->and($other['rater'])->toBe('')->and($other['n'])->toBeNull();
     }
 });
 
 it('shows an instructor where their calls differ from the key, and only there', function () {
     $user = $this->person('tam');
     foreach (app(AgreementPage::class)->of($this->round('Spring'), $user)['mine'] as $row) {
-        expect($row['call']->presence)->not->toBe($row['truth'])->and($row['call']->presence)->not->toBe('cannot-tell')
+        expect($row['call']->presence->value)->not->toBe($row['truth'])->not->toBe('cannot-tell')
             ->and($row['entry']->scoredLabel())->toBe($row['truth'])->and($row['entry']->case_id)->toBe(App\Models\RatedCase::of(Core\Reading\CaseKind::Single, [$row['recording']->id])->id);
     }
 });

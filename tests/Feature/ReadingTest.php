@@ -23,7 +23,7 @@ it('takes changes one by one, counts its version and shows the sheet again', fun
     tell($this, $this->reading, $this->changes($this->sheet(['hang-back'], ['cue' => ' Press, then turn ', 'drill' => ['key' => 'step-in', 'stop' => 'rehearsal'], 'miss' => 'fat', 'mark:TP' => 1.5, 'chain' => []])))
         ->assertOk()->assertJsonPath('version', 29)->assertJsonPath('refused', [])->assertJsonPath('others', false)->assertJsonCount(29, 'applied');
     $call = Call::query()->where('reading_id', $this->reading->id)->where('fault', 'hang-back')->sole();
-    expect($call->presence)->toBe('present')->and($call->severity)->toBe(2)->and($call->onset)->toBe('TP')->and($call->pins)->toEqual([['on' => 'film', 't' => 1.2]]);
+    expect($call->presence)->toBe(Core\Reading\Presence::Present)->and($call->severity)->toBe(Core\Reading\Severity::Clear)->and($call->onset)->toBe(Core\Motion\Station::Top)->and($call->pins)->toEqual([['on' => 'film', 't' => 1.2]]);
     $this->getJson("/read/{$this->reading->public_id}/sheet")->assertOk()->assertJsonPath('version', 29)->assertJsonPath('calls.hang-back.presence', 'present')->assertJsonPath('cue', 'Press, then turn')
         ->assertJsonPath('drill', ['key' => 'step-in', 'stop' => 'rehearsal'])->assertJsonPath('miss', 'fat')->assertJsonPath('marks.TP', 1.5)->assertJsonPath('causes', ['hang-back']);
     $this->actingAs($this->person('kit'))->getJson("/read/{$this->reading->public_id}/sheet")->assertNotFound();
@@ -51,7 +51,7 @@ it('lets two windows change different things, and refuses where both changed the
     tell($this, $this->reading, $this->changes(['call:sway' => ['presence' => 'absent']], 3, 'window-two'))->assertJsonPath('version', 4)->assertJsonPath('refused', []);
     // A window's own earlier change never stands in its way, though no answer to it was seen.
     tell($this, $this->reading, $this->changes(['call:sway' => ['presence' => 'cannot-tell']], 0, 'window-two'))->assertJsonPath('refused', []);
-    expect($this->reading->calls()->where('fault', 'sway')->value('presence'))->toBe('cannot-tell');
+    expect($this->reading->calls()->where('fault', 'sway')->value('presence'))->toBe(Core\Reading\Presence::CannotTell);
 });
 
 it('replays what a closed window left under that window\'s name', function () {
@@ -120,7 +120,7 @@ it('takes no call once the round is closed', function () {
     $this->actingAs($this->headCoach())->post('/rounds/'.$this->round('Autumn')->public_id.'/close')->assertSessionHas('done');
     tell($this->actingAs($user), $reading, $this->changes($this->sheet([]), 24))->assertStatus(423)->assertJsonPath('message', 'The round is closed; nothing was changed. What was saved before is kept.');
     $this->actingAs($user)->post("/read/{$reading->public_id}/hand-in")->assertSessionHas('refused');
-    expect($reading->calls()->where('fault', 'sway')->value('presence'))->toBe('present');
+    expect($reading->calls()->where('fault', 'sway')->value('presence'))->toBe(Core\Reading\Presence::Present);
 });
 
 it('holds the lock in the database itself', function (string $sql) {

@@ -102,7 +102,7 @@ it('measures agreement with oneself from a hidden repeat', function () {
         $again = $round->cases()->create(['case_id' => $reading->case->case_id, 'occasion' => 2, 'arm_id' => $reading->case->arm_id]);
         $copy = Reading::query()->create(['sitting_case_id' => $again->id, 'user_id' => $id, 'arm_id' => $reading->arm_id, 'position' => 9, 'handed_in_at' => now()]);
         foreach ($reading->calls as $i => $call) {
-            $other = $i === 0 ? ($call->presence === 'absent' ? 'present' : 'absent') : $call->presence;
+            $other = $i === 0 ? ($call->presence->value === 'absent' ? 'present' : 'absent') : $call->presence->value;
             Call::query()->create(['reading_id' => $copy->id, 'fault' => $call->fault, 'presence' => $other]);
         }
     });

@@ -135,7 +135,7 @@ it('wants to hear of a pair whether it became better, and keeps it', function ()
     $this->postJson("/read/{$reading->public_id}/changes", $this->changes(['call:sway' => [...$sheet['call:sway'], 'trend' => 'worse']], 24));
     $this->post("/read/{$reading->public_id}/hand-in")->assertSessionHas('done');
     $call = Call::query()->where('reading_id', $reading->id)->where('fault', 'sway')->sole();
-    expect($call->trend)->toBe('worse')->and($call->pins)->toEqual([['on' => 'film', 't' => 1.2, 'swing' => 2]]);
+    expect($call->trend)->toBe(Core\Reading\Trend::Worse)->and($call->pins)->toEqual([['on' => 'film', 't' => 1.2, 'swing' => 2]]);
 });
 
 it('keeps both looks: the first blind and locked, the second with the ball and the numbers', function () {
@@ -152,7 +152,7 @@ it('keeps both looks: the first blind and locked, the second with the ball and t
     $this->get("/read/{$again->public_id}")->assertOk()->assertSee('The ball, and the numbers')->assertSee(ucfirst($says))->assertSee('What was measured')->assertSee('data-do="pin-ball"', false);
     $this->postJson("/read/{$again->public_id}/changes", $this->changes(['call:sway' => ['presence' => 'absent'], 'causes' => []]))->assertJsonPath('refused', []);
     $this->post("/read/{$again->public_id}/hand-in")->assertSessionHas('done');
-    expect($reading->calls()->where('fault', 'sway')->value('presence'))->toBe('present')->and($again->calls()->where('fault', 'sway')->value('presence'))->toBe('absent');
+    expect($reading->calls()->where('fault', 'sway')->value('presence'))->toBe(Core\Reading\Presence::Present)->and($again->calls()->where('fault', 'sway')->value('presence'))->toBe(Core\Reading\Presence::Absent);
     $this->actingAs($this->headCoach())->get("/rounds/{$reading->case->sitting->public_id}")->assertOk()->assertSee('Knowing the result changed 1 of 23 calls')->assertSee('1 became absent.')->assertSee('named otherwise in 1.');
     // What counts is the blind one.
     expect($reading->case->sitting->readings()->count())->toBe(1);

@@ -18,7 +18,7 @@ use Core\Format\CsvWriter;
 use Core\Format\FormatException;
 use Core\Format\Json\StudyJson;
 use Core\Format\RatingsCsv;
-use Core\InWords;
+use Core\Remark\InWords;
 use Core\Version;
 use Illuminate\Console\Command;
 use Symfony\Component\Console\Output\OutputInterface;

@@ -7,6 +7,7 @@ namespace App\Console\Commands;
 use App\Console\TextOptions;
 use Core\Chance\Chance;
 use Core\CoreException;
+use Core\Format\Json\StanceJson;
 use Core\Simulation\GolferSpec;
 use Core\Simulation\Plant;
 use Core\Simulation\Swing;
@@ -82,7 +83,7 @@ final class DeviceSimulate extends Command
             $trace = $swing->trace;
             $rate = $trace->rateHz;
             $channels = array_keys($trace->channels);
-            $stance = $swing->stance->toArray();
+            $stance = StanceJson::write($swing->stance);
             $n = $trace->samples();
             // Between swings the golfer stands as at the start of the next.
             $still = (int) (1.2 * $rate);

@@ -16,14 +16,13 @@ use Core\Format\ImportSettings;
 use Core\Format\Json\SwingJson;
 use Core\Format\RecordingReader;
 use Core\Format\SideCar;
-use Core\InWords;
 use Core\Measurement\Evidence;
 use Core\Measurement\Measure;
 use Core\Measurement\Measured;
-use Core\Motion\StationsFromMotion;
-use Core\Motion\StationsFromTrace;
+use Core\Motion\StationFinder;
 use Core\Motion\StationTimes;
 use Core\Number\Written;
+use Core\Remark\InWords;
 use Core\Trace\DeviceClass;
 use Illuminate\Console\Command;
 
@@ -84,7 +83,7 @@ final class TraceMeasure extends Command
             fclose($stream);
         }
         // Stations that are given are taken as they are; only where none is, they are proposed.
-        $found = $in->stations === null ? (StationsFromMotion::find($in->views) ?? StationsFromTrace::find($in->trace)) : null;
+        $found = $in->stations === null ? StationFinder::find($in->views, $in->trace) : null;
         $codebook = CodebookDocument::standard()->under($this->text('lens'), ClubGroup::of($in->facts->club), $in->facts->swing ?? 'full');
 
         return [new SwingReport(new Evidence($in->stations ?? $found->times ?? StationTimes::of([]), $in->trace, $in->views, $in->trace->stance), $found->doubts ?? []), $codebook];

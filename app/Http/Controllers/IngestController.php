@@ -9,6 +9,9 @@ use App\Actions\ActionException;
 use App\Actions\CatchSwing;
 use App\Models\CaptureSession;
 use App\Models\Device;
+use Core\CoreException;
+use Core\Format\Json\JsonObject;
+use Core\Format\Json\StanceJson;
 use Core\Trace\DeviceClass;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -26,16 +29,19 @@ final class IngestController extends Controller
             'channels.*' => ['string', 'distinct', 'regex:/^[a-z_]{2,40}$/'],
             'mass_kg' => ['nullable', 'numeric', 'between:20,250'],
             'stance' => ['nullable', 'array'],
-            'stance.lead_foot.x_mm' => ['required_with:stance', 'numeric', 'between:-2000,2000'],
-            'stance.trail_foot.x_mm' => ['required_with:stance', 'numeric', 'between:-2000,2000', 'lt:stance.lead_foot.x_mm'],
         ]);
         $missing = array_diff(DeviceClass::from($data['class'])->channels(), $data['channels']);
         if ($missing !== []) {
             return response()->json(['message' => 'A '.DeviceClass::from($data['class'])->label().' sends '.implode(', ', $missing).' too.'], 422);
         }
+        try {
+            $stance = ($data['stance'] ?? null) === null ? null : StanceJson::read(JsonObject::of($data['stance'], 'stance'));
+        } catch (CoreException $e) {
+            return response()->json(['message' => rtrim($e->getMessage(), '.').'.'], 422);
+        }
         $session = CaptureSession::query()->create([
             'device_id' => $this->device($request)->id, 'device_class' => $data['class'], 'rate_hz' => $data['rate_hz'], 'channels' => array_values($data['channels']),
-            'mass_kg' => $data['mass_kg'] ?? null, 'stance' => $data['stance'] ?? null, 'last_seen_at' => now(),
+            'mass_kg' => $data['mass_kg'] ?? null, 'stance' => $stance, 'last_seen_at' => now(),
         ]);
 
         return response()->json(['session' => $session->public_id, 'server_s' => microtime(true)], 201);

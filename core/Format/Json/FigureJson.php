@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Core\Format\Json;
 
 use Core\Agreement\Figure;
-use Core\InWords;
+use Core\Remark\InWords;
 
 /** A figure as {"estimate", "se", "low", "high", "method"}, or {"estimate": null, "reason"}. */
 final class FigureJson

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Core\Format\Json;
 
-use Core\InWords;
 use Core\Measurement\Measure;
 use Core\Measurement\Measured;
 use Core\Measurement\Measurements;
-use Core\Remark;
+use Core\Remark\InWords;
+use Core\Remark\Remark;
 use Core\Trace\Signal;
 
 /** What was measured: kept whole and unrounded, published with sentences beside the codes. */

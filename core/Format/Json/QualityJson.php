@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Core\Format\Json;
 
-use Core\InWords;
 use Core\Measurement\QualityNote;
+use Core\Remark\InWords;
 use Core\Trace\QualityFinding;
 use Core\Trace\Signal;
 

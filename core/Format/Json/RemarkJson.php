@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Format\Json;
 
-use Core\Remark;
+use Core\Remark\Remark;
 
 /** Remarks as {"code", "with"}; a text is what was stored before there were codes. */
 final class RemarkJson

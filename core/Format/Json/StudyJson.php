@@ -11,7 +11,7 @@ use Core\Agreement\RaterResult;
 use Core\Agreement\Scale;
 use Core\Agreement\StudyResult;
 use Core\Agreement\ThreeWayResult;
-use Core\InWords;
+use Core\Remark\InWords;
 
 /** What a study found: kept with codes, published with sentences beside them (docs/schemas/agreement.schema.json). */
 final readonly class StudyJson

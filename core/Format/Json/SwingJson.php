@@ -6,10 +6,10 @@ namespace Core\Format\Json;
 
 use Core\Codebook\Codebook;
 use Core\Codebook\SwingReport;
-use Core\InWords;
 use Core\Measurement\QualityNote;
 use Core\Motion\StationTime;
-use Core\Remark;
+use Core\Remark\InWords;
+use Core\Remark\Remark;
 
 /** Everything that is said of one swing, as trace:measure prints it: docs/schemas/measure.schema.json. */
 final class SwingJson
@@ -41,7 +41,7 @@ final class SwingJson
     /** @return array<string, mixed> */
     private static function station(StationTime $time, ?Remark $doubt, InWords $words): array
     {
-        return ['t_s' => round($time->t, 5), 'uncertainty_s' => round($time->uncertainty, 5), 'source' => $time->source]
+        return ['t_s' => round($time->t, 5), 'uncertainty_s' => round($time->uncertainty, 5), 'source' => $time->source->value]
             + ($doubt === null ? [] : ['doubt' => $words->say($doubt), 'doubt_code' => RemarkJson::write($doubt)]);
     }
 }

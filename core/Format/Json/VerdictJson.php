@@ -6,7 +6,7 @@ namespace Core\Format\Json;
 
 use Core\Codebook\FaultVerdict;
 use Core\Codebook\Observability;
-use Core\InWords;
+use Core\Remark\InWords;
 
 /** A fault's verdict in one swing, and how well the fault can be seen there. */
 final class VerdictJson

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Trace\Check;
 
-use Core\Remark;
+use Core\Remark\Remark;
 use Core\Trace\DeviceClass;
 use Core\Trace\Flaw;
 use Core\Trace\QualityFinding;

@@ -13,7 +13,7 @@ use Core\Measurement\Measure;
 use Core\Measurement\Measured;
 use Core\Measurement\Measurements;
 use Core\Motion\Station;
-use Core\Remark;
+use Core\Remark\Remark;
 
 /** Measurements drawn at random over the range each can take; some missing, some censored. */
 function drawn(Chance $c): Measurements

@@ -2,7 +2,7 @@
 
 use Core\Codebook\Judgement;
 use Core\Codebook\Verdict;
-use Core\Remark;
+use Core\Remark\Remark;
 
 function judged(string $verdict, ?float $margin = 2.0): Judgement
 {

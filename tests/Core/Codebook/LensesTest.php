@@ -13,7 +13,7 @@ use Core\Measurement\Measure;
 use Core\Measurement\Measured;
 use Core\Measurement\Measurements;
 use Core\Motion\Station;
-use Core\Remark;
+use Core\Remark\Remark;
 use Core\Trace\DeviceClass;
 
 /** Values drawn about the thresholds that the rules of a codebook speak of, some missing. */

@@ -12,7 +12,7 @@ use Core\Measurement\Lack;
 use Core\Measurement\Measure;
 use Core\Measurement\Measured;
 use Core\Measurement\Measurements;
-use Core\Remark;
+use Core\Remark\Remark;
 use Core\Trace\DeviceClass;
 
 /** Measurements with the given values, each ± 2; null stays unmeasured; [side, bound] is censored. */

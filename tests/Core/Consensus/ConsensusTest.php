@@ -8,7 +8,8 @@ use Core\Consensus\Label;
 use Core\Motion\Station;
 use Core\Reading\Call;
 use Core\Reading\Presence;
-use Core\Remark;
+use Core\Reading\Severity;
+use Core\Remark\Remark;
 
 /** Votes as letters: p present, a absent, c cannot tell. */
 function votes(string $letters): array
@@ -32,16 +33,16 @@ it('can be asked for another majority and more who could tell', function () {
 
 it('takes the median severity and the onset named by most, of those who called it present', function () {
     $c = Consensus::of([
-        new Call('sway', Presence::Present, 1, Station::Top), new Call('sway', Presence::Present, 2, Station::Top), new Call('sway', Presence::Present, 2, Station::Impact),
-        new Call('sway', Presence::Present, 3, Station::Top), new Call('sway', Presence::Absent),
+        new Call('sway', Presence::Present, Severity::Slight, Station::Top), new Call('sway', Presence::Present, Severity::Clear, Station::Top), new Call('sway', Presence::Present, Severity::Clear, Station::Impact),
+        new Call('sway', Presence::Present, Severity::Dominant, Station::Top), new Call('sway', Presence::Absent),
     ]);
     expect($c->severity)->toBe(2.0)->and($c->onset)->toBe(Station::Top)->and([$c->present, $c->absent, $c->cannotTell])->toBe([4, 1, 0]);
 });
 
 it('has no severity without the label and no onset on a tie', function () {
-    $tied = Consensus::of([new Call('s', Presence::Present, 1, Station::Top), new Call('s', Presence::Present, 2, Station::Impact), new Call('s', Presence::Present, 2)]);
+    $tied = Consensus::of([new Call('s', Presence::Present, Severity::Slight, Station::Top), new Call('s', Presence::Present, Severity::Clear, Station::Impact), new Call('s', Presence::Present, Severity::Clear)]);
     expect($tied->onset)->toBeNull()->and($tied->severity)->toBe(2.0)
-        ->and(Consensus::of([new Call('s', Presence::Present, 3, Station::Top), ...votes('aa')])->severity)->toBeNull();
+        ->and(Consensus::of([new Call('s', Presence::Present, Severity::Dominant, Station::Top), ...votes('aa')])->severity)->toBeNull();
 });
 
 it('grades a label by the measurement', function (Label $label, Verdict $verdict, ?float $margin, Grade $grade) {

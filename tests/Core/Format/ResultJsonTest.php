@@ -19,8 +19,9 @@ use Core\Motion\Station;
 use Core\Motion\View;
 use Core\Reading\Call;
 use Core\Reading\Presence;
-use Core\Remark;
-use Core\RemarkCode;
+use Core\Reading\Severity;
+use Core\Remark\Remark;
+use Core\Remark\RemarkCode;
 use Core\Simulation\GolferSpec;
 use Core\Simulation\Plant;
 use Core\Simulation\Swing;
@@ -95,7 +96,7 @@ it('reads back a key entry, and publishes it by its schema', function () {
         for ($p = 0; $p < 5; $p++) {
             $presence = Presence::cases()[$c->between(0, 2)];
             $there = $presence === Presence::Present;
-            $calls[] = new Call($fault, $presence, $there ? $c->between(1, 3) : null, $there ? $stations[$c->between(0, 8)] : null);
+            $calls[] = new Call($fault, $presence, $there ? Severity::from($c->between(1, 3)) : null, $there ? $stations[$c->between(0, 8)] : null);
         }
         $entry = KeyEntry::of($fault, $calls, $judgement, 0.75, 3);
         $written = asStored(KeyEntryJson::write($entry));

@@ -82,7 +82,7 @@ it('refuses a side-car that is wrong, naming the member', function (string $json
 })->with([
     ['{', 'a.json: the file is not JSON'], ['[1]', 'a.json: the file must hold one JSON object'], ['{"mass_kg":"heavy"}', 'mass_kg must be a number'], ['{"mass_kg":7}', 'a golfer has 20 to 250'],
     ['{"handedness":"both"}', "handedness is 'both'"], ['{"device":{"class":"scale"}}', "device class is 'scale'"], ['{"stance":{"lead_foot":{"x_mm":-200},"trail_foot":{"x_mm":200}}}', 'feet swapped'],
-    ['{"stance":{"lead_foot":{}}}', 'lead_foot with x_mm'], ['{"stations":{"TP":2.0,"IM":1.0}}', 'station IM (1.000 s) must come after TP'], ['{"stations":{"QQ":1}}', "'QQ' is no station"], ['{"club":5}', 'club must be a short text'], ['{"stance":4}', 'stance must be an object'],
+    ['{"stance":{"lead_foot":{}}}', 'stance lead_foot x_mm must be a number'], ['{"stations":{"TP":2.0,"IM":1.0}}', 'station IM (1.000 s) must come after TP'], ['{"stations":{"QQ":1}}', "'QQ' is no station"], ['{"club":5}', 'club must be a short text'], ['{"stance":4}', 'stance must be an object'],
 ]);
 
 it('needs the stance for the share of a plate read from a file', function () {

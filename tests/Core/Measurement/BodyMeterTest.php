@@ -4,7 +4,7 @@ use Core\Measurement\Lack;
 use Core\Measurement\Measure;
 use Core\Measurement\Measured;
 use Core\Motion\Motion;
-use Core\Remark;
+use Core\Remark\Remark;
 use Core\Trace\Stance;
 
 /** Pelvis moving along x as given, trail foot turning by an angle about its ball between address and impact. */

@@ -8,6 +8,7 @@ use Core\Measurement\Measurements;
 use Core\Measurement\Meter;
 use Core\Motion\Handedness;
 use Core\Motion\Motion;
+use Core\Motion\StationSource;
 use Core\Motion\StationTime;
 use Core\Motion\StationTimes;
 use Core\Simulation\GolferSpec;
@@ -121,7 +122,7 @@ it('states uncertainties that hold: the noise-free value lies within them about 
             if ($device === DeviceClass::Mat) {
                 $channels['trail_pct'] = array_map(static fn (float $v): float => 100.0 - $v, $channels['lead_pct']);
             }
-            $stations = StationTimes::of(array_map(static fn (StationTime $t): StationTime => new StationTime($t->t + $c->normal(0.0, 0.003), 0.006, 'test'), $s->stations->all()));
+            $stations = StationTimes::of(array_map(static fn (StationTime $t): StationTime => new StationTime($t->t + $c->normal(0.0, 0.003), 0.006, StationSource::File), $s->stations->all()));
             $found = flat(Meter::read(new Evidence($stations, new Trace($device, $s->trace->rateHz, $channels, $s->stance, 78.0), null, $s->stance)));
             foreach ($keys as $key) {
                 if (is_float($found[$key]->value) && is_float($true[$key]->value)) {
@@ -137,7 +138,7 @@ it('states uncertainties that hold: the noise-free value lies within them about 
 
 it('is less sure the vaguer the stations and the noisier the device', function () {
     $s = Swing::of(new GolferSpec('vague'));
-    $with = fn (float $u): array => flat(Meter::read(new Evidence(StationTimes::of(array_map(static fn (StationTime $t): StationTime => new StationTime($t->t, $u, 'test'), $s->stations->all())), $s->trace, $s->motion(), $s->stance)));
+    $with = fn (float $u): array => flat(Meter::read(new Evidence(StationTimes::of(array_map(static fn (StationTime $t): StationTime => new StationTime($t->t, $u, StationSource::File), $s->stations->all())), $s->trace, $s->motion(), $s->stance)));
     [$sharp, $vague] = [$with(0.001), $with(0.02)];
     foreach (['top_share', 'level_share', 'impact_share', 'recentre_lead', 'tempo', 'rise_at', 'trail_peak_at', 'pelvis_sway@IM', 'foot_spin', 'mass_ahead@LD', 'pelvis_turn@IM'] as $key) {
         expect($vague[$key]->uncertainty)->toBeGreaterThan($sharp[$key]->uncertainty, $key);

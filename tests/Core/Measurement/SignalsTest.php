@@ -8,8 +8,9 @@ use Core\Measurement\Norms;
 use Core\Measurement\Signals;
 use Core\Measurement\SmoothSignal;
 use Core\Motion\Station;
+use Core\Motion\StationSource;
 use Core\Motion\StationTime;
-use Core\Remark;
+use Core\Remark\Remark;
 use Core\Trace\DeviceClass;
 use Core\Trace\Series;
 use Core\Trace\Stance;
@@ -58,7 +59,7 @@ it('knows what noise it leaves, in values and in slopes', function (DeviceClass 
 
 it('adds timing times slope, and leaves the constant error out of differences', function () {
     $ramp = new SmoothSignal(new Series(1000.0, array_map(static fn (int $i): float => 0.2 * $i, range(0, 2000))), 0.0, 1.5, DeviceClass::DualPlate);
-    $at = new StationTime(1.0, 0.010, 'test');
+    $at = new StationTime(1.0, 0.010, StationSource::File);
     expect($ramp->timed($at))->toEqualWithDelta(200.0 * hypot(0.010, 0.000475), 1e-6)
         ->and($ramp->absolute($at))->toEqualWithDelta(hypot(1.5, $ramp->timed($at)), 1e-9)
         ->and($ramp->crossing(1.0, true))->toEqualWithDelta(hypot(0.000475, 1.5 / 200.0), 1e-6)

@@ -5,6 +5,7 @@ use Core\Motion\Curve;
 use Core\Motion\Handedness;
 use Core\Motion\Motion;
 use Core\Motion\Station;
+use Core\Motion\StationSource;
 use Core\Motion\StationTimes;
 use Core\Motion\Vec3;
 
@@ -29,7 +30,7 @@ it('refuses knots out of order', function () {
 })->throws(CoreException::class, 'in order of time');
 
 it('keeps stations in the order of a swing whatever the order given', function () {
-    $s = StationTimes::fromSeconds(['IM' => 1.7, 'AD' => 0.5, 'TP' => 1.4], 0.004, 'file');
+    $s = StationTimes::fromSeconds(['IM' => 1.7, 'AD' => 0.5, 'TP' => 1.4], 0.004, StationSource::File);
     expect(array_keys($s->all()))->toBe(['AD', 'TP', 'IM'])
         ->and($s->t(Station::Top))->toBe(1.4)
         ->and($s->t(Station::Finish))->toBeNull()
@@ -38,8 +39,8 @@ it('keeps stations in the order of a swing whatever the order given', function (
 });
 
 it('refuses stations that contradict each other or do not exist', function () {
-    expect(fn () => StationTimes::fromSeconds(['TP' => 1.8, 'IM' => 1.7], 0.0, 'x'))->toThrow(CoreException::class, 'Station IM (1.700 s) must come after TP (1.800 s).')
-        ->and(fn () => StationTimes::fromSeconds(['XX' => 1.8], 0.0, 'x'))->toThrow(CoreException::class, "'XX' is no station");
+    expect(fn () => StationTimes::fromSeconds(['TP' => 1.8, 'IM' => 1.7], 0.0, StationSource::File))->toThrow(CoreException::class, 'Station IM (1.700 s) must come after TP (1.800 s).')
+        ->and(fn () => StationTimes::fromSeconds(['XX' => 1.8], 0.0, StationSource::File))->toThrow(CoreException::class, "'XX' is no station");
 });
 
 it('has nine stations, in order, each with words', function () {

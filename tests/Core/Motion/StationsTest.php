@@ -7,6 +7,7 @@ use Core\Motion\Motion;
 use Core\Motion\Station;
 use Core\Motion\StationsFromMotion;
 use Core\Motion\StationsFromTrace;
+use Core\Motion\StationSource;
 use Core\Motion\StationTime;
 use Core\Motion\View;
 use Core\Motion\Views;
@@ -67,7 +68,7 @@ it('says so when the club was never still or the swing is an odd one, and finds 
 });
 
 it('matches clocks by impact, and keeps both uncertainties', function () {
-    $match = ClockMatch::byImpact(new StationTime(1.700, 0.004, 'motion'), new StationTime(1.937, 0.003, 'trace'));
+    $match = ClockMatch::byImpact(new StationTime(1.700, 0.004, StationSource::Motion), new StationTime(1.937, 0.003, StationSource::Trace));
     expect($match->offsetS)->toEqualWithDelta(0.237, 1e-12)->and($match->uncertaintyS)->toEqualWithDelta(0.005, 1e-12)->and($match->toTrace(1.0))->toEqualWithDelta(1.237, 1e-12);
 });
 

@@ -2,6 +2,7 @@
 
 use Core\Motion\Crossing;
 use Core\Motion\Motion;
+use Core\Motion\StationSource;
 use Core\Motion\StationTime;
 use Core\Motion\Tracked;
 use Core\Motion\Turn;
@@ -60,7 +61,7 @@ it('is as unsure of a moving point as its speed times the station\'s timing make
     $ramp = new Series(100.0, array_map(static fn (int $i): float => 20.0 * $i, range(0, 100)));
     $tracked = new Tracked($ramp, View::Points);
     expect($tracked->speed(0.5))->toEqualWithDelta(2000.0, 1e-6)
-        ->and($tracked->uncertainty(new StationTime(0.5, 0.004, 'test')))->toEqualWithDelta(hypot(6.0, 8.0), 1e-6)
+        ->and($tracked->uncertainty(new StationTime(0.5, 0.004, StationSource::File)))->toEqualWithDelta(hypot(6.0, 8.0), 1e-6)
         ->and($tracked->speed(5.0))->toBe(0.0);
 });
 

@@ -10,6 +10,7 @@ use Core\Reading\Miss;
 use Core\Reading\Pin;
 use Core\Reading\Presence;
 use Core\Reading\Reading;
+use Core\Reading\Severity;
 use Core\Reading\Stop;
 use Core\Reading\Trend;
 
@@ -92,7 +93,7 @@ it('never lets random links become a circle', function (int $seed) {
 })->with(range(1, 8));
 
 it('says what was left out, and what of the chain and the drill stands in the way', function () {
-    $calls = allAbsent(['sway' => new Call('sway', Presence::Present, 2, trend: Trend::Worse), 'hang-back' => new Call('hang-back', Presence::Present, 2)]);
+    $calls = allAbsent(['sway' => new Call('sway', Presence::Present, Severity::Clear, trend: Trend::Worse), 'hang-back' => new Call('hang-back', Presence::Present, Severity::Clear)]);
     $r = new Reading($calls, ['sway']);
     expect($r->unanswered())->toBe(['the one thing to say', 'a drill', 'the miss to expect', 'the chain', 'your own top and impact']);
     $r = $r->with(['cue' => 'turn', 'drill' => 'box-turn', 'miss' => Miss::Fat, 'chain' => new Chain([['sway', 'no-load']]), 'marks' => ['TP' => 1.0, 'IM' => 1.3]]);

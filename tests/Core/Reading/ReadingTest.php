@@ -9,6 +9,7 @@ use Core\Reading\Decision;
 use Core\Reading\Pin;
 use Core\Reading\Presence;
 use Core\Reading\Reading;
+use Core\Reading\Severity;
 use Core\Trace\DeviceClass;
 
 function allAbsent(array $change = []): array
@@ -23,7 +24,7 @@ function allAbsent(array $change = []): array
 
 it('is complete when every fault has a call and what is present has a severity and a first cause', function () {
     expect((new Reading(allAbsent()))->obstacles(Codebook::standard()))->toBe([])
-        ->and((new Reading(allAbsent(['sway' => new Call('sway', Presence::Present, 2)]), ['sway'], 'Turn, do not slide'))->obstacles(Codebook::standard()))->toBe([])
+        ->and((new Reading(allAbsent(['sway' => new Call('sway', Presence::Present, Severity::Clear)]), ['sway'], 'Turn, do not slide'))->obstacles(Codebook::standard()))->toBe([])
         ->and((new Reading(allAbsent(), [Reading::NOT_IN_THE_FEET]))->obstacles(Codebook::standard()))->toBe([]);
 });
 
@@ -35,7 +36,7 @@ it('says one by one what stands in the way', function () {
         'Does not finish on the lead side has no call.',
         'A first cause must be a fault called present, or "not in the feet".',
         'The cue has more than eight words.',
-    ])->and((new Reading(allAbsent(['sway' => new Call('sway', Presence::Present, 1)])))->obstacles(Codebook::standard()))->toBe(['A first cause is missing.']);
+    ])->and((new Reading(allAbsent(['sway' => new Call('sway', Presence::Present, Severity::Slight)])))->obstacles(Codebook::standard()))->toBe(['A first cause is missing.']);
 });
 
 it('counts words as a person does', function () {
@@ -43,7 +44,7 @@ it('counts words as a person does', function () {
 });
 
 it('counts calls that what was shown cannot support, and never a "cannot tell"', function () {
-    $calls = allAbsent(['sway' => new Call('sway', Presence::CannotTell), 'spin-out' => new Call('spin-out', Presence::Present, 2)]);
+    $calls = allAbsent(['sway' => new Call('sway', Presence::CannotTell), 'spin-out' => new Call('spin-out', Presence::Present, Severity::Clear)]);
     expect((new Reading($calls))->unsupported(Codebook::standard(), new Shown(DeviceClass::Mat, false)))->toBe(['locked-feet', 'ahead-of-pressure', 'chest-first', 'spin-out', 'knee-part', 'slide', 'early-rise', 'weak-couple', 'late-push'])
         ->and((new Reading($calls))->unsupported(Codebook::standard(), new Shown(DeviceClass::DualPlate, true)))->toBe(['knee-part']);
 });
@@ -51,11 +52,10 @@ it('counts calls that what was shown cannot support, and never a "cannot tell"',
 it('refuses a call that contradicts itself', function (Closure $make, string $why) {
     expect($make)->toThrow(CoreException::class, $why);
 })->with([
-    [fn () => new Call('sway', Presence::Absent, 2), 'belong only to a fault called present'],
+    [fn () => new Call('sway', Presence::Absent, Severity::Clear), 'belong only to a fault called present'],
     [fn () => new Call('sway', Presence::CannotTell, null, Station::Top), 'belong only to a fault called present'],
     [fn () => new Call('sway', Presence::Absent, decision: Decision::Now), 'belong only to a fault called present'],
-    [fn () => new Call('sway', Presence::Present, 4), 'Severity is 1'],
-    [fn () => new Call('sway', Presence::Present, 2, confidence: 40), 'between 50 and 100'],
+    [fn () => new Call('sway', Presence::Present, Severity::Clear, confidence: 40), 'between 50 and 100'],
     [fn () => new Call('sway', Presence::CannotTell, confidence: 60), 'carries no confidence'],
     [fn () => new Pin('film', -1.0), 'within the recording'],
     [fn () => new Pin('floor', 1.0), 'film, trace, ball'],

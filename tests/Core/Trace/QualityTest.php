@@ -5,7 +5,7 @@ use Core\Measurement\Evidence;
 use Core\Measurement\Measure;
 use Core\Measurement\Measured;
 use Core\Measurement\Proxy;
-use Core\Remark;
+use Core\Remark\Remark;
 use Core\Simulation\GolferSpec;
 use Core\Simulation\Swing;
 use Core\Trace\DeviceClass;

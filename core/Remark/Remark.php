@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Core;
+namespace Core\Remark;
 
 /**
  * Something said of a result – why there is no value, what is wrong with a recording, what a verdict came from – as a

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Core;
+namespace Core\Remark;
 
 /** Makes the words of a remark. */
 interface InWords

@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Motion;
+
+use Core\Trace\Trace;
+
+/** Finds the stations of a swing from the best that is held: body points, else the trace alone. */
+final class StationFinder
+{
+    public static function find(Views $views, ?Trace $trace): ?FoundStations
+    {
+        return StationsFromMotion::find($views) ?? ($trace === null ? null : StationsFromTrace::find($trace));
+    }
+}
