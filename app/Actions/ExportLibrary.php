@@ -66,7 +66,7 @@ final readonly class ExportLibrary
                 continue;
             }
             $zip->addFromString($name, $bundle);
-            $tables['recordings'][] = [$r->public_id, $r->golfer->pseudonym, $r->club, $r->swing, $r->shape, $r->device_class, $r->device_name, $r->rate_hz, $r->samples, $r->mass_kg, $r->series, $r->is_cold ? 'true' : 'false', $r->film_offset_s, $r->film_drift_ppm, $r->checksum, $name];
+            $tables['recordings'][] = [$r->public_id, $r->golfer->pseudonym, $r->club, $r->swing, $r->shape, $r->device_class, $r->device_name, $r->rate_hz, $r->samples, $r->mass_kg, $r->series, $r->is_cold ? 'true' : 'false', $r->points_offset_s, $r->points_drift_ppm, $r->checksum, $name];
             foreach ($r->stations as $s) {
                 $tables['stations'][] = [$r->public_id, $s->code, $s->t_s, $s->uncertainty_s, $s->source->value];
             }

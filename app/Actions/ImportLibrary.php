@@ -122,7 +122,7 @@ final readonly class ImportLibrary
         DB::transaction(function () use ($golfer, $in, $row, $text, $stations): void {
             $recording = $this->store->__invoke($golfer, [
                 'club' => $text('club') ?? 'not stated', 'swing' => $text('swing') ?? 'full', 'shape' => $text('shape'), 'device_name' => $text('device_name'), 'source' => 'archive', 'series' => $text('series'), 'is_cold' => $row['is_cold'] === 'true',
-                'film_offset_s' => self::number($row['film_offset_s'], 7200.0, 'film_offset_s'), 'film_drift_ppm' => self::number($row['film_drift_ppm'], 1e5, 'film_drift_ppm'),
+                'points_offset_s' => self::number($row['film_offset_s'], 7200.0, 'film_offset_s'), 'points_drift_ppm' => self::number($row['film_drift_ppm'], 1e5, 'film_drift_ppm'),
             ], $in->trace, null, $in->views, false);
             foreach ($stations as $s) {
                 if (Station::tryFrom($s['code']) !== null && is_numeric($s['t_s']) && is_numeric($s['uncertainty_s'])) {

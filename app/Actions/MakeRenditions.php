@@ -79,7 +79,7 @@ final readonly class MakeRenditions
     private function film(Rendition $rendition, Film $film, array $stations): void
     {
         $core = $rendition->toCore();
-        $rate = (float) $film->rate_hz / (1.0 + 1e-6 * $film->drift_ppm);
+        $rate = $film->clock()->rate((float) $film->rate_hz);
         [$first, $last] = $core->frames($film->offset_s, $rate, (int) $film->frames);
         $target = sys_get_temp_dir().'/rendition-'.bin2hex(random_bytes(8)).'.mp4';
         try {
@@ -87,7 +87,7 @@ final readonly class MakeRenditions
             $this->ffmpeg->cut($this->files->local($film->path('stream.mp4')), $first, $last, (float) $film->rate_hz, $fineness, $target);
             $this->files->put($rendition->path($film->view, 'stream.mp4'), $target);
             $frames = array_filter(array_map(
-                static fn (StationTime $s): int => (int) floor($film->fromRecording($s->t) * (float) $film->rate_hz + 0.5) - $first, $stations,
+                static fn (StationTime $s): int => (int) floor($film->clock()->toOwn($s->t) * (float) $film->rate_hz + 0.5) - $first, $stations,
             ), static fn (int $n): bool => $n >= 0 && $n <= $last - $first);
             foreach ($this->ffmpeg->stills($target, $frames + ['poster' => 0]) as $name => $bytes) {
                 Storage::disk('films')->put($rendition->path($film->view, "$name.jpg"), $bytes);

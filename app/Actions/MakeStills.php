@@ -23,7 +23,7 @@ final readonly class MakeStills
             return;
         }
         $frames = array_filter(array_map(
-            static fn (StationTime $s): int => (int) floor($film->fromRecording($s->t) * (float) $film->rate_hz + 0.5),
+            static fn (StationTime $s): int => (int) floor($film->clock()->toOwn($s->t) * (float) $film->rate_hz + 0.5),
             $film->recording()->with('stations')->firstOrFail()->stationTimes()->all(),
         ), static fn (int $n): bool => $n >= 0 && $n < $film->frames);
         $pictures = $this->ffmpeg->stills($this->files->local($film->path('stream.mp4')), $frames + ['poster' => 0]);

@@ -70,10 +70,10 @@ final readonly class MatchFilm
         $drift = 0.0;
         if (count($events) > 1) {
             $match = ClockMatch::byEvents(array_map(static fn (array $e): array => [$e['film'], $e['trace']], $events), $u);
-            if (abs($match->driftPpm) > (float) $match->driftUncertaintyPpm) {
-                $drift = $match->driftPpm;
-                // byEvents runs its drift from the first event; a film's runs from its first frame.
-                $offset = $match->offsetS - 1e-6 * $drift * $events[0]['film'];
+            if (abs($match->clock->driftPpm) > (float) $match->driftUncertaintyPpm) {
+                // The match is told at the first event; a film's clock at its first frame.
+                $clock = $match->clock->about(0.0);
+                [$offset, $drift] = [$clock->offsetS, $clock->driftPpm];
             }
         }
         if (abs($drift) > self::MOST_DRIFT_PPM) {

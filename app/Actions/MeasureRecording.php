@@ -57,7 +57,7 @@ final readonly class MeasureRecording
         $stations = $recording->effectiveStations()->map(static fn (StationMark $m): array => [$m->code, $m->t_s, $m->uncertainty_s])->values()->all();
         $hash = hash_init('sha256');
         hash_update($hash, $recording->checksum.json_encode([
-            $stations, StanceJson::orNull($recording->stance), $recording->mass_kg, $recording->club, $recording->swing, $recording->film_offset_s, $recording->film_drift_ppm, $this->norms->id(),
+            $stations, StanceJson::orNull($recording->stance), $recording->mass_kg, $recording->club, $recording->swing, $recording->points_offset_s, $recording->points_drift_ppm, $this->norms->id(),
         ], JSON_THROW_ON_ERROR));
         foreach ($recording->views as $motion) {
             hash_update($hash, json_encode([$motion->view, $motion->rate_hz, $motion->t0, $motion->frames, $motion->points], JSON_THROW_ON_ERROR).pack('g*', ...$motion->coordinates));

@@ -11,6 +11,7 @@ use App\Models\User;
 use App\Works\WorkKind;
 use App\Works\Works;
 use Core\Measurement\SharedEvent;
+use Core\Motion\Clock;
 use Core\Motion\ClockMatch;
 use Core\Motion\Motion as CoreMotion;
 use Core\Motion\Station;
@@ -42,32 +43,33 @@ final readonly class SetFilmClock
             if ($recording->views->isEmpty()) {
                 throw new ActionException('There is no film of this recording, so there is no second clock.');
             }
-            $before = $recording->film_offset_s;
+            $before = $recording->pointsClock();
             $film = $recording->motion ?? $recording->views->firstOrFail();
-            $drift = $recording->film_drift_ppm + ($by === 'drift' ? 1e6 * $shift * $film->rate_hz / max(1, $film->frames - 1) : 0.0);
+            $drift = $before->driftPpm + ($by === 'drift' ? 1e6 * $shift * $film->rate_hz / max(1, $film->frames - 1) : 0.0);
             $match = match ($by) {
-                'hand', 'drift' => new ClockMatch($before + ($by === 'hand' ? $shift : 0.0), $recording->film_clock_uncertainty_s ?? 0.004, 'hand', $drift),
+                'hand', 'drift' => new ClockMatch($before->moved($by === 'hand' ? $shift : 0.0), $recording->points_clock_uncertainty_s ?? 0.004, 'hand'),
                 'impact' => $this->byImpact($recording),
                 default => SharedEvent::match(self::views($recording), $recording->trace()),
             };
             if ($match === null) {
                 throw new ActionException('Film and trace show nothing that can be matched for certain; the clocks stay as they are.');
             }
-            if (abs($match->offsetS) > 30.0) {
+            $now = $match->clock->drifting($drift);
+            if (abs($now->offsetS) > 30.0) {
                 throw new ActionException('The clocks would lie over half a minute apart; nothing was changed.');
             }
             if (abs($drift) > self::MOST_DRIFT_PPM) {
                 throw new ActionException('The clocks would drift apart by more than 2 %: rather the film’s frame rate is wrong. Nothing was changed.');
             }
             // Stations seen in the film go with its clock: both run about the film's first frame.
-            $stretch = (1.0 + 1e-6 * $drift) / (1.0 + 1e-6 * $recording->film_drift_ppm);
-            $recording->stations()->where('source', StationSource::Motion)->update(['t_s' => DB::raw(sprintf('%.9F + (t_s - %.9F) * %.12F', $film->t0 + $match->offsetS, $film->t0 + $before, $stretch))]);
-            $recording->update(['film_offset_s' => $match->offsetS, 'film_drift_ppm' => $drift, 'film_clock_uncertainty_s' => $match->uncertaintyS, 'film_clock_by' => $match->by]);
+            $stretch = $now->pace() / $before->pace();
+            $recording->stations()->where('source', StationSource::Motion)->update(['t_s' => DB::raw(sprintf('%.9F + (t_s - %.9F) * %.12F', $film->t0 + $now->offsetS, $film->t0 + $before->offsetS, $stretch))]);
+            $recording->update(['points_offset_s' => $now->offsetS, 'points_drift_ppm' => $now->driftPpm, 'points_clock_uncertainty_s' => $match->uncertaintyS, 'points_clock_by' => $match->by]);
             $recording->load('stations');
             $this->works->ask(WorkKind::Measure, $recording, $user);
-            AuditEntry::note($user, 'clock', "recording {$recording->public_id}", ['by' => $match->by, 'offset_ms' => round(1000 * $match->offsetS, 2), 'drift_ppm' => round($drift, 1)]);
+            AuditEntry::note($user, 'clock', "recording {$recording->public_id}", ['by' => $match->by, 'offset_ms' => round(1000 * $now->offsetS, 2), 'drift_ppm' => round($drift, 1)]);
 
-            return $match;
+            return new ClockMatch($now, $match->uncertaintyS, $match->by);
         });
     }
 
@@ -83,11 +85,11 @@ final readonly class SetFilmClock
         $own = $film->toCore();
         $match = ClockMatch::byImpact($own, $trace);
 
-        return new ClockMatch($recording->film_offset_s + $match->offsetS, $match->uncertaintyS, 'impact');
+        return new ClockMatch($recording->pointsClock()->moved($match->clock->offsetS), $match->uncertaintyS, 'impact');
     }
 
     private static function views(Recording $recording): Views
     {
-        return new Views(...$recording->views->map(static fn (Motion $m): CoreMotion => $m->toCore(0.0, $recording->film_drift_ppm))->values()->all());
+        return new Views(...$recording->views->map(static fn (Motion $m): CoreMotion => $m->toCore((new Clock)->drifting($recording->points_drift_ppm)))->values()->all());
     }
 }

@@ -21,7 +21,7 @@ use Illuminate\Support\Facades\DB;
 final readonly class StoreRecording
 {
     /**
-     * @param  array{club: string, swing?: string, shape?: ?string, device_name?: ?string, source: string, series?: ?string, is_cold?: bool, outcome?: ?array<string, mixed>, film_offset_s?: float, film_drift_ppm?: float}  $facts
+     * @param  array{club: string, swing?: string, shape?: ?string, device_name?: ?string, source: string, series?: ?string, is_cold?: bool, outcome?: ?array<string, mixed>, points_offset_s?: float, points_drift_ppm?: float}  $facts
      * @param  bool  $find  false: stations are found later, when many come at once
      *
      * @throws ActionException when the same samples are on the Shelf already

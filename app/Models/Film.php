@@ -7,6 +7,7 @@ namespace App\Models;
 use App\Casts\PackedFloats;
 use App\Film\FilmFiles;
 use Core\Film\FilmFacts;
+use Core\Motion\Clock;
 use Core\Motion\View;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -94,15 +95,10 @@ final class Film extends Model
         return "{$this->public_id}/$part";
     }
 
-    /** The recording's time of a time by the film, s. */
-    public function toRecording(float $t): float
+    /** Its own clock, which is nought at its first frame. */
+    public function clock(): Clock
     {
-        return $this->offset_s + $t * (1.0 + 1e-6 * $this->drift_ppm);
-    }
-
-    public function fromRecording(float $t): float
-    {
-        return ($t - $this->offset_s) / (1.0 + 1e-6 * $this->drift_ppm);
+        return new Clock($this->offset_s, $this->drift_ppm);
     }
 
     /** What the file said of itself, in a line. */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Casts\PackedFloats;
+use Core\Motion\Clock;
 use Core\Motion\Motion as CoreMotion;
 use Core\Motion\View;
 use Illuminate\Database\Eloquent\Model;
@@ -42,8 +43,8 @@ final class Motion extends Model
         return ['view' => $motion->view->value, 'rate_hz' => $motion->rateHz, 't0' => $motion->t0, 'frames' => $motion->frames(), 'points' => array_keys($motion->points), 'coordinates' => $all];
     }
 
-    /** @param  float  $offset  by which the trace's clock is ahead of the film's at its first frame, s */
-    public function toCore(float $offset = 0.0, float $driftPpm = 0.0): CoreMotion
+    /** By the recording's clock, or by its own. */
+    public function toCore(Clock $clock = new Clock): CoreMotion
     {
         $chunks = array_chunk($this->coordinates, max(1, $this->frames));
         $points = [];
@@ -51,6 +52,6 @@ final class Motion extends Model
             $points[$name] = [$chunks[3 * $i], $chunks[3 * $i + 1], $chunks[3 * $i + 2]];
         }
 
-        return new CoreMotion($this->rate_hz / (1.0 + 1e-6 * $driftPpm), $points, $this->t0 + $offset, View::from($this->view));
+        return new CoreMotion($clock->rate($this->rate_hz), $points, $this->t0 + $clock->offsetS, View::from($this->view));
     }
 }

@@ -8,6 +8,7 @@ use App\Casts\AsStance;
 use Core\Codebook\Shown;
 use Core\Measurement\Evidence;
 use Core\Measurement\Norms;
+use Core\Motion\Clock;
 use Core\Motion\Motion as CoreMotion;
 use Core\Motion\StationTime as CoreStationTime;
 use Core\Motion\StationTimes;
@@ -42,10 +43,10 @@ use Illuminate\Support\Collection;
  * @property ?Stance $stance
  * @property string $checksum
  * @property ?float $clock_jitter_s
- * @property float $film_offset_s
- * @property float $film_drift_ppm
- * @property ?float $film_clock_uncertainty_s
- * @property ?string $film_clock_by
+ * @property float $points_offset_s
+ * @property float $points_drift_ppm
+ * @property ?float $points_clock_uncertainty_s
+ * @property ?string $points_clock_by
  * @property ?string $series
  * @property bool $is_cold
  * @property ?array{start_deg: float, curve_deg: float, height: string, strike: string, low_point_cm: float|null} $outcome  what the ball did
@@ -63,9 +64,9 @@ final class Recording extends Model
 {
     use HasUlids;
 
-    protected $fillable = ['golfer_id', 'club', 'swing', 'shape', 'device_class', 'device_name', 'rate_hz', 't0', 'samples', 'mass_kg', 'stance', 'checksum', 'source', 'clock_jitter_s', 'film_offset_s', 'film_drift_ppm', 'film_clock_uncertainty_s', 'film_clock_by', 'series', 'is_cold', 'outcome', 'erased_at'];
+    protected $fillable = ['golfer_id', 'club', 'swing', 'shape', 'device_class', 'device_name', 'rate_hz', 't0', 'samples', 'mass_kg', 'stance', 'checksum', 'source', 'clock_jitter_s', 'points_offset_s', 'points_drift_ppm', 'points_clock_uncertainty_s', 'points_clock_by', 'series', 'is_cold', 'outcome', 'erased_at'];
 
-    protected $attributes = ['swing' => 'full', 'film_offset_s' => 0.0, 'film_drift_ppm' => 0.0, 'is_cold' => false];
+    protected $attributes = ['swing' => 'full', 'points_offset_s' => 0.0, 'points_drift_ppm' => 0.0, 'is_cold' => false];
 
     /** @return list<string> */
     public function uniqueIds(): array
@@ -81,7 +82,7 @@ final class Recording extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['stance' => AsStance::class, 'rate_hz' => 'float', 't0' => 'float', 'mass_kg' => 'float', 'clock_jitter_s' => 'float', 'film_offset_s' => 'float', 'film_drift_ppm' => 'float', 'film_clock_uncertainty_s' => 'float', 'is_cold' => 'boolean', 'outcome' => 'array', 'erased_at' => 'datetime'];
+        return ['stance' => AsStance::class, 'rate_hz' => 'float', 't0' => 'float', 'mass_kg' => 'float', 'clock_jitter_s' => 'float', 'points_offset_s' => 'float', 'points_drift_ppm' => 'float', 'points_clock_uncertainty_s' => 'float', 'is_cold' => 'boolean', 'outcome' => 'array', 'erased_at' => 'datetime'];
     }
 
     /** @return BelongsTo<Golfer, $this> */
@@ -163,9 +164,15 @@ final class Recording extends Model
         return $this->outcome === null ? null : BallFlight::fromArray($this->outcome);
     }
 
+    /** The clock of the body points, told at their first frame. */
+    public function pointsClock(): Clock
+    {
+        return new Clock($this->points_offset_s, $this->points_drift_ppm);
+    }
+
     public function coreMotion(): ?CoreMotion
     {
-        return $this->motion?->toCore($this->film_offset_s, $this->film_drift_ppm);
+        return $this->motion?->toCore($this->pointsClock());
     }
 
     /**
@@ -187,7 +194,7 @@ final class Recording extends Model
 
     public function evidence(?Norms $norms = null): Evidence
     {
-        $views = $this->views->map(fn (Motion $m): CoreMotion => $m->toCore($this->film_offset_s, $this->film_drift_ppm))->all();
+        $views = $this->views->map(fn (Motion $m): CoreMotion => $m->toCore($this->pointsClock()))->all();
 
         return new Evidence($this->stationTimes(), $this->trace(), new Views(...array_values($views)), $this->stance, $norms);
     }

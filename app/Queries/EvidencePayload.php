@@ -10,8 +10,10 @@ use App\Models\Rendition;
 use Core\Format\Json\StanceJson;
 use Core\Motion\StationTime;
 use Core\Motion\View;
+use Core\Trace\Axis;
 use Core\Trace\DeviceClass;
 use Core\Trace\Series;
+use Core\Trace\Side;
 use Core\Trace\Trace;
 
 /**
@@ -39,7 +41,7 @@ final class EvidencePayload
         $ball = null;
         $im = $stations->all()['IM'] ?? null;
         if ($motion !== null && $im !== null && $motion->has('club_head')) {
-            $ball = [round($motion->coordinate('club_head', 0)->at($im->t) ?? 0.0), round(($motion->coordinate('club_head', 1)->at($im->t) ?? 0.0) + 42.0), 21];
+            $ball = [round($motion->coordinate('club_head', Axis::X)->at($im->t) ?? 0.0), round(($motion->coordinate('club_head', Axis::Y)->at($im->t) ?? 0.0) + 42.0), 21];
         }
 
         return [
@@ -68,7 +70,7 @@ final class EvidencePayload
         $first = $made['first'] ?? 0;
         $frames = $made === null ? (int) $film->frames : $made['last'] - $first + 1;
         // Where the first frame shown stands on the clock it is shown by.
-        $offset = $as === null ? $film->offset_s : $film->toRecording($first / (float) $film->rate_hz) - $as->start_s;
+        $offset = $as === null ? $film->offset_s : $film->clock()->toRecording($first / (float) $film->rate_hz) - $as->start_s;
         $taken = $even ? null : array_map(static fn (float $t): float => round($t - $film->taken[$first], 4), array_slice($film->taken, $first, $frames));
         $stills = array_keys($made['stills'] ?? $film->stills);
 
@@ -86,11 +88,11 @@ final class EvidencePayload
     {
         [$x, $y] = $trace->cop();
         $feet = [];
-        foreach (['lead', 'trail'] as $side) {
+        foreach (Side::cases() as $side) {
             foreach (['copx_mm', 'copy_mm'] as $i => $name) {
-                $series = $trace->series($side.'_'.$name);
+                $series = $trace->series($side->name($name));
                 if ($series !== null) {
-                    $feet[$side][$i] = self::plain($series, 0);
+                    $feet[$side->value][$i] = self::plain($series, 0);
                 }
             }
         }
@@ -120,10 +122,10 @@ final class EvidencePayload
             return null;
         }
         $out = [];
-        foreach ($trace->device === DeviceClass::DualPlate ? ['lead', 'trail'] : ['net'] as $part) {
-            [$x, $y] = array_map(static fn (string $axis): ?Series => $part === 'net' ? $trace->netPush($axis) : $trace->footPush($part, $axis), ['x', 'y']);
+        foreach ($trace->device === DeviceClass::DualPlate ? Side::cases() : [null] as $side) {
+            [$x, $y] = array_map(static fn (Axis $axis): ?Series => $side === null ? $trace->netPush($axis) : $trace->footPush($side, $axis), [Axis::X, Axis::Y]);
             if ($x !== null && $y !== null) {
-                $out[$part] = [self::plain($x, 1), self::plain($y, 1)];
+                $out[$side->value ?? 'net'] = [self::plain($x, 1), self::plain($y, 1)];
             }
         }
 

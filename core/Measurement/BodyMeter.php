@@ -11,6 +11,7 @@ use Core\Motion\Turn;
 use Core\Motion\View;
 use Core\Motion\Views;
 use Core\Remark\Remark;
+use Core\Trace\Axis;
 
 /** The measures of where pelvis and chest are and how they turn. Positions are of the body, never of pressure. */
 final readonly class BodyMeter
@@ -44,7 +45,7 @@ final readonly class BodyMeter
     {
         $unit = '% of stance width';
         $ad = $this->signals->time(Station::Address);
-        $x = $this->views->coordinate($point, 0);
+        $x = $this->views->coordinate($point, Axis::X);
         $start = $ad === null ? null : $x?->at($ad->t);
         $out = [];
         foreach (Station::cases() as $station) {
@@ -116,9 +117,9 @@ final readonly class BodyMeter
     private function massAhead(): array
     {
         $unit = '% of stance width';
-        $pelvis = $this->views->coordinate('pelvis', 0);
-        $chest = $this->views->coordinate('chest', 0);
-        $cop = $this->signals->cop(0);
+        $pelvis = $this->views->coordinate('pelvis', Axis::X);
+        $chest = $this->views->coordinate('chest', Axis::X);
+        $cop = $this->signals->cop(Axis::X);
         $out = [];
         foreach ([Station::Top, Station::DownswingArm, Station::Impact] as $station) {
             $time = $this->signals->time($station);
@@ -148,8 +149,8 @@ final readonly class BodyMeter
     private function chestOverLead(): Measured
     {
         [$ad, $im] = [$this->signals->time(Station::Address), $this->signals->time(Station::Impact)];
-        $chest = $this->views->coordinate('chest', 0);
-        $heels = [$this->views->coordinate('trail_heel', 0), $this->views->coordinate('lead_heel', 0)];
+        $chest = $this->views->coordinate('chest', Axis::X);
+        $heels = [$this->views->coordinate('trail_heel', Axis::X), $this->views->coordinate('lead_heel', Axis::X)];
         $x = $im === null ? null : $chest?->at($im->t);
         // The trail heel may have left the ground by impact; both stand where they stood at address.
         $trail = $ad === null ? null : $heels[0]?->at($ad->t);
@@ -164,7 +165,7 @@ final readonly class BodyMeter
     private function depth(): Measured
     {
         [$ad, $im] = [$this->signals->time(Station::Address), $this->signals->time(Station::Impact)];
-        $y = $this->views->coordinate('pelvis', 1);
+        $y = $this->views->coordinate('pelvis', Axis::Y);
         $before = $ad === null ? null : $y?->at($ad->t);
         $after = $im === null ? null : $y?->at($im->t);
         if ($y === null || $ad === null || $im === null || $before === null || $after === null) {

@@ -6,7 +6,9 @@ namespace Core\Measurement;
 
 use Core\Motion\Station;
 use Core\Remark\Remark;
+use Core\Trace\Axis;
 use Core\Trace\Series;
+use Core\Trace\Side;
 use Core\Trace\Signal;
 
 /** The measures of which part of a foot carries, and of how the trail foot lets go. */
@@ -42,7 +44,7 @@ final readonly class FootMeter
             return Measured::none($unit, $trace === null ? Remark::of(Lack::NoTrace) : $this->signals->whyNot([$from, $to]));
         }
         $stations = [$from->value, $to->value];
-        $feet = ['lead' => $this->signals->footCop('lead', true), 'trail' => $this->signals->footCop('trail', true)];
+        $feet = ['lead' => $this->signals->footCop(Side::Lead, true), 'trail' => $this->signals->footCop(Side::Trail, true)];
         $share = $this->signals->share();
         if ($share !== null && $feet['lead'] !== null && $feet['trail'] !== null) {
             $means = $noises = [];
@@ -66,7 +68,7 @@ final readonly class FootMeter
 
             return Measured::value($unit, $means[1] - $means[0], hypot($noises[0], $noises[1]), $stations)->between($a->t, $b->t)->from(Signal::FootCop, Signal::Share);
         }
-        $y = $this->signals->cop(1);
+        $y = $this->signals->cop(Axis::Y);
         $stance = $this->signals->evidence->stance ?? $trace->stance;
         if ($y === null || $stance === null) {
             return Measured::none($unit, Remark::of(Lack::FeetPlaces));
@@ -91,7 +93,7 @@ final readonly class FootMeter
     private function edge(): array
     {
         $unit = '% of foot width';
-        $across = $this->signals->footCop('trail', false);
+        $across = $this->signals->footCop(Side::Trail, false);
         $share = $this->signals->share();
         [$ad, $tp, $sd] = [$this->signals->time(Station::Address), $this->signals->time(Station::Top), $this->signals->time(Station::DownswingShaft)];
         $none = fn (Station ...$needed): Measured => Measured::none($unit, match (true) {
@@ -116,7 +118,7 @@ final readonly class FootMeter
     private function region(): Measured
     {
         $im = $this->signals->time(Station::Impact);
-        $along = $this->signals->footCop('lead', true);
+        $along = $this->signals->footCop(Side::Lead, true);
         $at = $im === null ? null : $along?->at($im->t);
         if ($im === null || $at === null) {
             return Measured::none('region', match (true) {
@@ -160,7 +162,7 @@ final readonly class FootMeter
     /** @return array{SmoothSignal|null, string, Remark|null} the trail foot's load, the unit of its slope, why there is none */
     private function trailLoad(): array
     {
-        $force = $this->signals->footForce('trail');
+        $force = $this->signals->footForce(Side::Trail);
         if ($force !== null) {
             return [$force, '%BW/s', null];
         }
@@ -178,7 +180,7 @@ final readonly class FootMeter
     /** Largest trail vertical force from top to lead arm level, over its value at the top. */
     private function jump(): Measured
     {
-        $force = $this->signals->footForce('trail');
+        $force = $this->signals->footForce(Side::Trail);
         [$tp, $ld] = [$this->signals->time(Station::Top), $this->signals->time(Station::DownswingArm)];
         $top = $tp === null ? null : $force?->at($tp->t);
         $high = $tp === null || $ld === null ? null : $force?->series->highest($tp->t, $ld->t);

@@ -8,6 +8,7 @@ use Core\Motion\Station;
 use Core\Motion\StationTime;
 use Core\Remark\Remark;
 use Core\Trace\Extreme;
+use Core\Trace\Side;
 
 /** The measures of how hard and which way the ground pushes back: practice section 6, dip to emphasis. */
 final readonly class ForceMeter
@@ -62,7 +63,7 @@ final readonly class ForceMeter
 
             return $out + ['rise' => Measured::none('%BW', $none), 'rise_at' => Measured::none('ms', $none), 'rise_lead' => Measured::none('%BW', $none)];
         }
-        $lead = $this->signals->footForce('lead');
+        $lead = $this->signals->footForce(Side::Lead);
         $under = $lead?->at($peak->t);
 
         return $out + [
@@ -77,8 +78,9 @@ final readonly class ForceMeter
     {
         [$tp, $ld, $im] = array_map($this->signals->time(...), [Station::Top, Station::DownswingArm, Station::Impact]);
         $out = $found = [];
-        foreach (['trail' => 1.0, 'lead' => -1.0] as $foot => $sign) {
-            $push = $this->signals->footPush($foot);
+        foreach ([[Side::Trail, 1.0], [Side::Lead, -1.0]] as [$side, $sign]) {
+            $foot = $side->value;
+            $push = $this->signals->footPush($side);
             $high = $tp === null || $im === null ? null : self::extreme($push, $sign, $tp->t, $im->t);
             if ($push === null || $high === null || $tp === null || $im === null) {
                 $why = $this->signals->whyNoForce(false, Lack::MatKnowsNoDirection) ?? $this->signals->whyNot([Station::Top, Station::Impact]);

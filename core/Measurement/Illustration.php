@@ -6,7 +6,9 @@ namespace Core\Measurement;
 
 use Core\Motion\Station;
 use Core\Motion\Turn;
+use Core\Trace\Axis;
 use Core\Trace\Series;
+use Core\Trace\Side;
 
 /**
  * The curve a measure was read off, and where on it a threshold of that measure lies: a level where the measure is
@@ -45,19 +47,19 @@ final readonly class Illustration
             Measure::LeadPeakAt, Measure::ShiftRateAt => $moment($share, 'lead share', '%', $im, -0.001),
             Measure::TrailPeakAt => $moment($share, 'lead share', '%', $t(Station::Address), ($t(Station::Top) ?? 0.0) - ($t(Station::Address) ?? 0.0)),
             Measure::ShiftRate => $level($s->share()?->slope(), 'slope of lead share', '%/s'),
-            Measure::TrailJump => $level($s->footForce('trail')?->series, 'vertical force, trail foot', '%BW', 0.0, $at($s->footForce('trail')?->series, $t(Station::Top)) ?? 1.0),
-            Measure::UnloadAt => $moment($s->footForce('trail')->series ?? $share, $s->footForce('trail') === null ? 'lead share' : 'vertical force, trail foot', '%', $t(Station::Top), -0.001),
+            Measure::TrailJump => $level($s->footForce(Side::Trail)?->series, 'vertical force, trail foot', '%BW', 0.0, $at($s->footForce(Side::Trail)?->series, $t(Station::Top)) ?? 1.0),
+            Measure::UnloadAt => $moment($s->footForce(Side::Trail)->series ?? $share, $s->footForce(Side::Trail) === null ? 'lead share' : 'vertical force, trail foot', '%', $t(Station::Top), -0.001),
             Measure::Dip, Measure::Rise => $level($s->total()?->series, 'total vertical force', '%BW'),
             Measure::DipAt, Measure::RiseAt => $moment($s->total()?->series, 'total vertical force', '%BW', $im, -0.001),
-            Measure::RiseLead => $level($s->footForce('lead')?->series, 'vertical force, lead foot', '%BW'),
-            Measure::HeelToeTrail => $level($s->footPush('trail')?->series, 'heel-to-toe force, trail foot', '%BW'),
-            Measure::HeelToeLead, Measure::HeelToeRatio => $level($s->footPush('lead')?->series, 'heel-to-toe force, lead foot', '%BW', 0.0, $measure === Measure::HeelToeLead ? -1.0 : -max(0.5, $s->footPush('trail')?->series->highest($t(Station::Top) ?? 0.0, $im ?? 0.0)->value ?? 1.0)),
+            Measure::RiseLead => $level($s->footForce(Side::Lead)?->series, 'vertical force, lead foot', '%BW'),
+            Measure::HeelToeTrail => $level($s->footPush(Side::Trail)?->series, 'heel-to-toe force, trail foot', '%BW'),
+            Measure::HeelToeLead, Measure::HeelToeRatio => $level($s->footPush(Side::Lead)?->series, 'heel-to-toe force, lead foot', '%BW', 0.0, $measure === Measure::HeelToeLead ? -1.0 : -max(0.5, $s->footPush(Side::Trail)?->series->highest($t(Station::Top) ?? 0.0, $im ?? 0.0)->value ?? 1.0)),
             Measure::SidePush => $level($s->sidePush()?->series, 'net push toward the target', '%BW'),
             Measure::TakeawayPush => $level($s->sidePush()?->series, 'net push toward the target', '%BW', 0.0, -1.0),
             Measure::Twist => $level($s->twist()?->series, 'opening twist', 'N·m/kg'),
             Measure::SidePushAt => $moment($s->sidePush()?->series, 'net push toward the target', '%BW', $im, -0.001),
             Measure::TwistAt => $moment($s->twist()?->series, 'opening twist', 'N·m/kg', $im, -0.001),
-            Measure::EdgeFraction, Measure::EdgeFractionDown => $level($s->footCop('trail', false)?->series, 'pressure across the trail foot', '% of foot width'),
+            Measure::EdgeFraction, Measure::EdgeFractionDown => $level($s->footCop(Side::Trail, false)?->series, 'pressure across the trail foot', '% of foot width'),
             Measure::ToeDrift => self::alongFeet($s, $t(Station::Top)),
             Measure::HeelDriftBack => self::alongFeet($s, $t(Station::Address)),
             Measure::PelvisSway => self::sway($evidence, 'pelvis', $t(Station::Address)),
@@ -87,7 +89,7 @@ final readonly class Illustration
 
     private static function sway(Evidence $e, string $point, ?float $ad): ?self
     {
-        $x = $e->views->coordinate($point, 0)?->series;
+        $x = $e->views->coordinate($point, Axis::X)?->series;
         $width = ($e->stance ?? $e->trace?->stance)?->widthMm();
         $start = $ad === null ? null : $x?->at($ad);
 
@@ -96,7 +98,7 @@ final readonly class Illustration
 
     private static function height(Evidence $e, string $point, ?float $ad, ?float $im): ?self
     {
-        $z = $e->views->coordinate($point, 2)?->series;
+        $z = $e->views->coordinate($point, Axis::Z)?->series;
         $rest = $ad === null ? null : $z?->mean($ad - 0.1, $ad + 0.02);
         $label = 'height of the '.str_replace('_', ' ', $point);
         $curve = $z === null || $rest === null ? null : $z->smoothed(0.02)->map(static fn (float $v): float => ($v - $rest) / 10.0);
@@ -106,7 +108,7 @@ final readonly class Illustration
 
     private static function depth(Evidence $e, ?float $ad): ?self
     {
-        $y = $e->views->coordinate('pelvis', 1)?->series;
+        $y = $e->views->coordinate('pelvis', Axis::Y)?->series;
         $start = $ad === null ? null : $y?->at($ad);
 
         return $y === null || $start === null ? null : new self($y->smoothed(0.02)->map(static fn (float $v): float => ($v - $start) / 10.0), 'pelvis toward the ball', 'cm', 0.0, null, 1.0);
@@ -114,7 +116,7 @@ final readonly class Illustration
 
     private static function knees(Evidence $e, ?float $from): ?self
     {
-        $lead = $e->views->coordinate('lead_knee', 0);
+        $lead = $e->views->coordinate('lead_knee', Axis::X);
         if ($lead === null || $e->views->point('lead_knee', $lead->series->t0) === null) {
             return null;
         }
@@ -134,8 +136,8 @@ final readonly class Illustration
     private static function alongFeet(Signals $s, ?float $from): ?self
     {
         $share = $s->share()?->series;
-        $lead = $s->footCop('lead', true)?->series;
-        $trail = $s->footCop('trail', true)?->series;
+        $lead = $s->footCop(Side::Lead, true)?->series;
+        $trail = $s->footCop(Side::Trail, true)?->series;
         if ($share === null || $lead === null || $trail === null || $from === null) {
             return null;
         }

@@ -12,6 +12,7 @@ use Core\Motion\Vec3;
 use Core\Motion\View;
 use Core\Motion\Views;
 use Core\Remark\Remark;
+use Core\Trace\Axis;
 use Core\Trace\Series;
 
 /** The measures of heels, knees, hips and the turn of the trail foot. */
@@ -48,7 +49,7 @@ final readonly class LegMeter
     private function trailHeel(): array
     {
         [$ad, $im] = [$this->signals->time(Station::Address), $this->signals->time(Station::Impact)];
-        $z = $this->views->coordinate('trail_heel', 2);
+        $z = $this->views->coordinate('trail_heel', Axis::Z);
         $rest = $ad === null ? null : $z?->series->mean($ad->t - 0.1, $ad->t + 0.02);
         $smooth = $z?->series->smoothed(0.02);
         $high = $ad === null || $im === null ? null : $smooth?->highest($ad->t, $im->t);
@@ -80,14 +81,14 @@ final readonly class LegMeter
     private function footSpin(): Measured
     {
         [$ad, $im] = [$this->signals->time(Station::Address), $this->signals->time(Station::Impact)];
-        $x = [$this->views->coordinate('trail_heel', 0), $this->views->coordinate('trail_ball', 0)];
+        $x = [$this->views->coordinate('trail_heel', Axis::X), $this->views->coordinate('trail_ball', Axis::X)];
         if ($x[0] === null || $x[1] === null) {
             return Measured::none('degrees', Remark::of(Lack::TrailFoot));
         }
         if ($ad === null || $im === null) {
             return Measured::none('degrees', $this->signals->whyNot([Station::Address, Station::Impact]));
         }
-        $spatial = $this->views->in(View::Points, 'trail_ball', 1) !== null;
+        $spatial = $this->views->in(View::Points, 'trail_ball', Axis::Y) !== null;
         $before = $spatial ? $this->heading($ad->t) : $this->outlined($ad->t);
         $after = $spatial ? $this->heading($im->t) : $this->outlined($im->t);
         if ($before === null || $after === null) {
@@ -116,7 +117,7 @@ final readonly class LegMeter
         $length = self::HEEL_TO_BALL * (($this->signals->evidence->stance ?? $this->signals->trace()?->stance)->trail->lengthMm ?? 270.0);
         $c = [];
         foreach (['trail_ball', 'trail_heel'] as $point) {
-            foreach ([0, 2] as $axis) {
+            foreach ([Axis::X, Axis::Z] as $axis) {
                 $c[] = $this->views->in(View::FaceOn, $point, $axis)?->at($t) ?? NAN;
             }
         }
@@ -130,7 +131,7 @@ final readonly class LegMeter
     private function leadHeel(): array
     {
         [$ad, $tp, $im] = array_map($this->signals->time(...), [Station::Address, Station::Top, Station::Impact]);
-        $z = $this->views->coordinate('lead_heel', 2);
+        $z = $this->views->coordinate('lead_heel', Axis::Z);
         $rest = $ad === null ? null : $z?->series->mean($ad->t - 0.1, $ad->t + 0.02);
         $smooth = $z?->series->smoothed(0.02);
         $high = $ad === null || $im === null ? null : $smooth?->highest($ad->t, $im->t);
@@ -210,13 +211,13 @@ final readonly class LegMeter
         $p = [];
         foreach (['lead_hip', 'lead_knee', 'lead_ankle'] as $point) {
             $c = [0.0, 0.0, 0.0];
-            foreach ([0, 1, 2] as $axis) {
+            foreach (Axis::cases() as $axis) {
                 if ($view->sees($axis)) {
                     $value = $this->views->in($view, $point, $axis)?->at($t);
                     if ($value === null) {
                         return null;
                     }
-                    $c[$axis] = $value;
+                    $c[$axis->value] = $value;
                 }
             }
             $p[] = new Vec3($c[0], $c[1], $c[2]);
@@ -231,7 +232,7 @@ final readonly class LegMeter
     private function hipBack(): Measured
     {
         [$tp, $im] = [$this->signals->time(Station::Top), $this->signals->time(Station::Impact)];
-        $y = $this->views->coordinate('lead_hip', 1);
+        $y = $this->views->coordinate('lead_hip', Axis::Y);
         if ($y === null || $tp === null || $im === null) {
             return Measured::none('cm', $y === null ? $this->why('lead_hip', [], Lack::LeadHip) : $this->signals->whyNot([Station::Top, Station::Impact]));
         }
@@ -292,7 +293,7 @@ final readonly class LegMeter
     {
         return match (true) {
             $this->views->motions === [] => Remark::of(Lack::NoPoints),
-            $this->views->coordinate($point, 2) === null || $needed === [] => Remark::of($otherwise),
+            $this->views->coordinate($point, Axis::Z) === null || $needed === [] => Remark::of($otherwise),
             default => $this->signals->whyNot($needed),
         };
     }

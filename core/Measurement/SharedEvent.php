@@ -6,6 +6,7 @@ namespace Core\Measurement;
 
 use Core\Motion\ClockMatch;
 use Core\Motion\Views;
+use Core\Trace\Axis;
 use Core\Trace\Series;
 use Core\Trace\Trace;
 
@@ -18,9 +19,9 @@ final readonly class SharedEvent
 {
     public static function match(Views $views, Trace $trace): ?ClockMatch
     {
-        $push = $trace->netPush('x');
-        $pelvis = $views->coordinate('pelvis', 0);
-        $chest = $views->coordinate('chest', 0);
+        $push = $trace->netPush(Axis::X);
+        $pelvis = $views->coordinate('pelvis', Axis::X);
+        $chest = $views->coordinate('chest', Axis::X);
         if ($push === null || $pelvis === null || $chest === null || $pelvis->view !== $chest->view) {
             return null;
         }

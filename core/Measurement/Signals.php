@@ -7,8 +7,10 @@ namespace Core\Measurement;
 use Core\Motion\Station;
 use Core\Motion\StationTime;
 use Core\Remark\Remark;
+use Core\Trace\Axis;
 use Core\Trace\DeviceClass;
 use Core\Trace\Series;
+use Core\Trace\Side;
 use Core\Trace\Trace;
 
 /** The signals of one swing's trace, each made once when first asked for, with the reason where there is none. */
@@ -48,21 +50,21 @@ final class Signals
     }
 
     /** Vertical force under one foot, %BW. */
-    public function footForce(string $side): ?SmoothSignal
+    public function footForce(Side $side): ?SmoothSignal
     {
-        return $this->force("fz|$side", static fn (Trace $t): ?Series => $t->footForce($side), static fn (DeviceClass $d): float => $d->forceNoise());
+        return $this->force("fz|$side->value", static fn (Trace $t): ?Series => $t->footForce($side), static fn (DeviceClass $d): float => $d->forceNoise());
     }
 
     /** Force of the ground on one foot along y, %BW. */
-    public function footPush(string $side): ?SmoothSignal
+    public function footPush(Side $side): ?SmoothSignal
     {
-        return $this->force("fy|$side", static fn (Trace $t): ?Series => $t->footPush($side, 'y'), static fn (DeviceClass $d): float => $d->shearNoise());
+        return $this->force("fy|$side->value", static fn (Trace $t): ?Series => $t->footPush($side, Axis::Y), static fn (DeviceClass $d): float => $d->shearNoise());
     }
 
     /** Net force along x, %BW. */
     public function sidePush(): ?SmoothSignal
     {
-        return $this->force('fx', static fn (Trace $t): ?Series => $t->netPush('x'), static fn (DeviceClass $d): float => M_SQRT2 * $d->shearNoise());
+        return $this->force('fx', static fn (Trace $t): ?Series => $t->netPush(Axis::X), static fn (DeviceClass $d): float => M_SQRT2 * $d->shearNoise());
     }
 
     /** Net free moment, N·m/kg. */
@@ -74,22 +76,22 @@ final class Signals
     }
 
     /** Net centre of pressure along x or y, mm. */
-    public function cop(int $axis): ?SmoothSignal
+    public function cop(Axis $axis): ?SmoothSignal
     {
-        return $this->of("cop|$axis", static fn (Trace $t): Series => $t->cop()[$axis], static fn (DeviceClass $d): array => [$d->copNoise(), $d->copOffset()]);
+        return $this->of("cop|{$axis->letter()}", static fn (Trace $t): Series => $t->cop()[$axis === Axis::X ? 0 : 1], static fn (DeviceClass $d): array => [$d->copNoise(), $d->copOffset()]);
     }
 
     /** Centre of pressure within a foot, % of its length (along) or width (across). */
-    public function footCop(string $side, bool $along): ?SmoothSignal
+    public function footCop(Side $side, bool $along): ?SmoothSignal
     {
         $stance = $this->trace()?->stance;
         if ($stance === null) {
             return null;
         }
-        $foot = $side === 'lead' ? $stance->lead : $stance->trail;
+        $foot = $stance->foot($side);
         $per = 100.0 / ($along ? $foot->lengthMm : $foot->widthMm);
 
-        return $this->of("foot|$side|".($along ? 'y' : 'x'), static fn (Trace $t): ?Series => $t->footCop($side)[$along ? 0 : 1] ?? null, static fn (DeviceClass $d): array => [$per * $d->copNoise(), $per * $d->copOffset()]);
+        return $this->of("foot|$side->value|".($along ? 'y' : 'x'), static fn (Trace $t): ?Series => $t->footCop($side)[$along ? 0 : 1] ?? null, static fn (DeviceClass $d): array => [$per * $d->copNoise(), $per * $d->copOffset()]);
     }
 
     /** Why there is no share, or null where there is one. */

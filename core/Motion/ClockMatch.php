@@ -8,8 +8,8 @@ use Core\CoreException;
 use Core\Trace\Series;
 
 /**
- * How the clock of a film relates to that of a trace: t_trace = t_film + offset + drift · (t_film − t0), the drift in
- * parts per million. Uncertainties are 95 % half-widths.
+ * A clock found from what two clocks saw, and how well: the film's or the body points' against the trace's.
+ * Uncertainties are 95 % half-widths.
  */
 final readonly class ClockMatch
 {
@@ -18,14 +18,14 @@ final readonly class ClockMatch
     /** A peak of correlation below this matches nothing. */
     private const LEAST_CORRELATION = 0.4;
 
-    public function __construct(public float $offsetS, public float $uncertaintyS, public string $by, public float $driftPpm = 0.0, public ?float $driftUncertaintyPpm = null, public ?float $correlation = null)
+    public function __construct(public Clock $clock, public float $uncertaintyS, public string $by, public ?float $driftUncertaintyPpm = null, public ?float $correlation = null)
     {
     }
 
     /** From the same impact seen in both: the frame in which the ball goes, and its moment in the trace. */
     public static function byImpact(StationTime $film, StationTime $trace): self
     {
-        return new self($trace->t - $film->t, hypot($film->uncertainty, $trace->uncertainty), 'impact');
+        return new self(new Clock($trace->t - $film->t), hypot($film->uncertainty, $trace->uncertainty), 'impact');
     }
 
     /**
@@ -62,7 +62,7 @@ final readonly class ClockMatch
         // What is not shared is noise; it moves the peak by as much as flattens the correlation by its own part.
         $width = sqrt((1.0 - $peak + 1e-4) * 0.02 / max(1e-6, -$bend)) / self::RATE;
 
-        return new self(($best + max(-0.5, min(0.5, $shift))) / self::RATE, max(1.0 / $film->rateHz, 1.0 / $trace->rateHz, 1.5 * $width), 'correlation', correlation: $peak);
+        return new self(new Clock(($best + max(-0.5, min(0.5, $shift))) / self::RATE), max(1.0 / $film->rateHz, 1.0 / $trace->rateHz, 1.5 * $width), 'correlation', correlation: $peak);
     }
 
     /**
@@ -89,13 +89,7 @@ final readonly class ClockMatch
         }
         $slope = $sxy / $sxx;
 
-        return new self($d - $slope * ($t - $events[0][0]), $uncertaintyS / sqrt($n), 'events', 1e6 * $slope, 1e6 * $uncertaintyS / sqrt($sxx));
-    }
-
-    /** The time by the trace's clock of a time by the film's. */
-    public function toTrace(float $film, float $t0 = 0.0): float
-    {
-        return $film + $this->offsetS + 1e-6 * $this->driftPpm * ($film - $t0);
+        return new self(new Clock($d - $slope * ($t - $events[0][0]), 1e6 * $slope, $events[0][0]), $uncertaintyS / sqrt($n), 'events', 1e6 * $uncertaintyS / sqrt($sxx));
     }
 
     /** @return list<float> at the common rate, without its slow course, of unit variance; missing samples are 0 */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Core\Motion;
 
 use Core\CoreException;
+use Core\Trace\Axis;
 use Core\Trace\Limits;
 use Core\Trace\Series;
 
@@ -39,14 +40,14 @@ final readonly class Motion
         return isset($this->points[$point]);
     }
 
-    /** @param  0|1|2  $axis x, y or z */
-    public function coordinate(string $point, int $axis): Series
+    /** @throws CoreException where there is no such point */
+    public function coordinate(string $point, Axis $axis): Series
     {
         if (! isset($this->points[$point])) {
             throw new CoreException(sprintf("The motion has no point '%s'.", $point));
         }
 
-        return new Series($this->rateHz, $this->points[$point][$axis], $this->t0);
+        return new Series($this->rateHz, $this->points[$point][$axis->value], $this->t0);
     }
 
     /** What a camera would have seen of it: the same points without the axis the view cannot see. */
@@ -54,7 +55,7 @@ final readonly class Motion
     {
         $blind = array_fill(0, $this->frames(), NAN);
         $points = array_map(static fn (array $p): array => [
-            $view->sees(0) ? $p[0] : $blind, $view->sees(1) ? $p[1] : $blind, $view->sees(2) ? $p[2] : $blind,
+            $view->sees(Axis::X) ? $p[0] : $blind, $view->sees(Axis::Y) ? $p[1] : $blind, $view->sees(Axis::Z) ? $p[2] : $blind,
         ], $this->points);
 
         return new self($this->rateHz, $points, $this->t0, $view);

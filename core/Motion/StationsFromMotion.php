@@ -6,6 +6,7 @@ namespace Core\Motion;
 
 use Core\CoreException;
 use Core\Remark\Remark;
+use Core\Trace\Axis;
 use Core\Trace\Series;
 
 /**
@@ -105,7 +106,7 @@ final class StationsFromMotion
         if ($down < 0.14 || $down > 0.45) {
             $this->doubts['TP'] = Remark::of(Doubt::OddDownswing, down_ms: 1000 * $down);
         }
-        if (! $this->motion->view->sees(0)) {
+        if (! $this->motion->view->sees(Axis::X)) {
             foreach (['AD', 'TP'] as $code) {
                 $this->doubts[$code] ??= Remark::of(Doubt::FilmedAlongTheLine);
             }
@@ -116,23 +117,22 @@ final class StationsFromMotion
         }
     }
 
-    private function coordinate(string $point, int $axis): Series
+    private function coordinate(string $point, Axis $axis): Series
     {
-        /** @var 0|1|2 $axis */
         return $this->motion->coordinate($point, $axis);
     }
 
-    /** @return list<0|1|2> the axes this view sees */
+    /** @return list<Axis> the axes this view sees */
     private function axes(): array
     {
-        return array_values(array_filter([0, 1, 2], fn (int $axis): bool => $this->motion->view->sees($axis)));
+        return array_values(array_filter(Axis::cases(), fn (Axis $axis): bool => $this->motion->view->sees($axis)));
     }
 
     /** Difference of height of two points, smoothed, mm. */
     private function difference(string $a, string $b): Series
     {
-        $low = $this->coordinate($b, 2)->values;
-        $values = array_map(static fn (float $x, float $y): float => $x - $y, $this->coordinate($a, 2)->values, $low);
+        $low = $this->coordinate($b, Axis::Z)->values;
+        $values = array_map(static fn (float $x, float $y): float => $x - $y, $this->coordinate($a, Axis::Z)->values, $low);
 
         return (new Series($this->motion->rateHz, $values, $this->motion->t0))->smoothed(self::POSITION);
     }
@@ -154,14 +154,14 @@ final class StationsFromMotion
     private function top(float $fast): ?float
     {
         $d = $v = [];
-        foreach ([0, 1, 2] as $axis) {
+        foreach (Axis::cases() as $axis) {
             if ($this->motion->view->sees($axis)) {
                 $grip = $this->coordinate('grip', $axis)->values;
                 $line = new Series($this->motion->rateHz, array_map(static fn (float $a, float $b): float => $a - $b, $this->coordinate('club_head', $axis)->values, $grip), $this->motion->t0);
-                $d[$axis] = $line->smoothed(self::POSITION)->values;
-                $v[$axis] = $line->derivative(self::SPEED)->values;
+                $d[$axis->value] = $line->smoothed(self::POSITION)->values;
+                $v[$axis->value] = $line->derivative(self::SPEED)->values;
             } else {
-                $d[$axis] = $v[$axis] = array_fill(0, $this->motion->frames(), 0.0);
+                $d[$axis->value] = $v[$axis->value] = array_fill(0, $this->motion->frames(), 0.0);
             }
         }
         $cross = [];
@@ -235,8 +235,8 @@ final class StationsFromMotion
 
     private function impact(?float $ad, float $sd, float $fast): ?float
     {
-        if ($this->motion->view->sees(0) && $ad !== null) {
-            $x = $this->coordinate('club_head', 0);
+        if ($this->motion->view->sees(Axis::X) && $ad !== null) {
+            $x = $this->coordinate('club_head', Axis::X);
             $place = $x->mean($ad - 0.08, $ad);
             if ($place !== null) {
                 $passes = Crossing::firstRise(self::less($x, $place), $sd, $fast + 0.15);
@@ -245,7 +245,7 @@ final class StationsFromMotion
                 }
             }
         }
-        $lowest = $this->coordinate('club_head', 2)->smoothed(self::POSITION)->lowest($sd, $fast + 0.15);
+        $lowest = $this->coordinate('club_head', Axis::Z)->smoothed(self::POSITION)->lowest($sd, $fast + 0.15);
         $this->doubts['IM'] = Remark::of(Doubt::LowestPoint);
 
         return $lowest?->t;
@@ -291,9 +291,9 @@ final class StationsFromMotion
         $own = match ($station) {
             Station::TakeawayShaft, Station::DownswingShaft, Station::ThroughShaft => $level($shaft),
             Station::BackswingArm, Station::DownswingArm => $level($arm),
-            Station::Top => $this->motion->view->sees(0) ? 0.006 : 0.090,
+            Station::Top => $this->motion->view->sees(Axis::X) ? 0.006 : 0.090,
             Station::Impact => isset($this->doubts['IM']) ? 1.5 * $frame : 0.002,
-            Station::Address => $this->motion->view->sees(0) ? 0.015 : 0.050,
+            Station::Address => $this->motion->view->sees(Axis::X) ? 0.015 : 0.050,
             Station::Finish => 0.025,
         };
 

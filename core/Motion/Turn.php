@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Motion;
 
+use Core\Trace\Axis;
 use Core\Trace\Series;
 
 /**
@@ -41,7 +42,7 @@ final readonly class Turn
             return new self(new Series($points->rateHz, $out, $points->t0), rad2deg(M_SQRT2 * View::Points->noiseMm() / max(50.0, $width)), false);
         }
 
-        return self::fromWidth($views->in(View::FaceOn, "lead_$joint", 0), $views->in(View::FaceOn, "trail_$joint", 0), $stations);
+        return self::fromWidth($views->in(View::FaceOn, "lead_$joint", Axis::X), $views->in(View::FaceOn, "trail_$joint", Axis::X), $stations);
     }
 
     private static function fromWidth(?Series $lead, ?Series $trail, StationTimes $stations): ?self

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Core\Motion;
 
+use Core\Trace\Axis;
+
 /** Where body points come from, and so which of their coordinates are known. */
 enum View: string
 {
@@ -20,13 +22,13 @@ enum View: string
         };
     }
 
-    /** @param  0|1|2  $axis x, y or z */
-    public function sees(int $axis): bool
+    /** Whether this view knows the coordinates along an axis. */
+    public function sees(Axis $axis): bool
     {
         return match ($this) {
             self::Points => true,
-            self::FaceOn => $axis !== 1,
-            self::DownTheLine => $axis !== 0,
+            self::FaceOn => $axis !== Axis::Y,
+            self::DownTheLine => $axis !== Axis::X,
         };
     }
 

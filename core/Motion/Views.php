@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Motion;
 
+use Core\Trace\Axis;
 use Core\Trace\Series;
 
 /** The body points held of one swing, at most one motion a view; 3-D points come before film. */
@@ -37,10 +38,8 @@ final readonly class Views
 
     /**
      * A coordinate of a point from the best view that sees it; null where none does.
-     *
-     * @param  0|1|2  $axis x, y or z
      */
-    public function coordinate(string $point, int $axis): ?Tracked
+    public function coordinate(string $point, Axis $axis): ?Tracked
     {
         foreach ($this->motions as $motion) {
             if ($motion->view->sees($axis)) {
@@ -57,18 +56,15 @@ final readonly class Views
     /**
      * The same from one view only; the centre of the pelvis or of the chest is the middle of hips or shoulders
      * where it is not a point of its own.
-     *
-     * @param  0|1|2  $axis x, y or z
      */
-    public function in(View $view, string $point, int $axis): ?Series
+    public function in(View $view, string $point, Axis $axis): ?Series
     {
         $motion = $this->of($view);
 
         return $motion === null || ! $view->sees($axis) ? null : self::series($motion, $point, $axis);
     }
 
-    /** @param  0|1|2  $axis */
-    private static function series(Motion $motion, string $point, int $axis): ?Series
+    private static function series(Motion $motion, string $point, Axis $axis): ?Series
     {
         if ($motion->has($point)) {
             return $motion->coordinate($point, $axis);
@@ -90,7 +86,7 @@ final readonly class Views
             return null;
         }
         $c = [];
-        foreach ([0, 1, 2] as $axis) {
+        foreach (Axis::cases() as $axis) {
             $v = $motion->coordinate($name, $axis)->at($t);
             if ($v === null) {
                 return null;

@@ -7,6 +7,7 @@ namespace Core\Simulation;
 use Core\Chance\Chance;
 use Core\Motion\Motion;
 use Core\Motion\View;
+use Core\Trace\Axis;
 
 /** What a tracking system or a camera would have made of a motion: the axes it sees, with its own noise. */
 final readonly class Camera
@@ -22,7 +23,7 @@ final readonly class Camera
         $points = [];
         foreach ($seen->points as $name => $axes) {
             foreach ($axes as $axis => $values) {
-                $points[$name][$axis] = $view->sees($axis) ? array_map(static fn (float $v): float => $v + $chance->normal(0.0, $sd), $values) : $values;
+                $points[$name][$axis] = $view->sees(Axis::from($axis)) ? array_map(static fn (float $v): float => $v + $chance->normal(0.0, $sd), $values) : $values;
             }
         }
 

@@ -21,6 +21,11 @@ final readonly class Stance
         return new self(new Foot($widthMm / 2, 0.0), new Foot(-$widthMm / 2, 0.0));
     }
 
+    public function foot(Side $side): Foot
+    {
+        return $side === Side::Lead ? $this->lead : $this->trail;
+    }
+
     /** Distance between the foot centres in mm. */
     public function widthMm(): float
     {

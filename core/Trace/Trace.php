@@ -154,24 +154,24 @@ final readonly class Trace
     }
 
     /** Vertical force under one foot, %BW; null unless each foot has a plate of its own and the mass is known. */
-    public function footForce(string $side): ?Series
+    public function footForce(Side $side): ?Series
     {
-        return $this->device === DeviceClass::DualPlate ? $this->perWeight([$side.'_fz_n']) : null;
+        return $this->device === DeviceClass::DualPlate ? $this->perWeight([$side->name('fz_n')]) : null;
     }
 
     /** Horizontal force of the ground on one foot along x or y, %BW; null unless each foot has a plate of its own. */
-    public function footPush(string $side, string $axis): ?Series
+    public function footPush(Side $side, Axis $axis): ?Series
     {
-        return $this->device === DeviceClass::DualPlate ? $this->perWeight(["{$side}_f{$axis}_n"]) : null;
+        return $this->device === DeviceClass::DualPlate ? $this->perWeight([$side->name("f{$axis->letter()}_n")]) : null;
     }
 
     /** Net horizontal force of the ground on the golfer along x or y, %BW; null for a mat. */
-    public function netPush(string $axis): ?Series
+    public function netPush(Axis $axis): ?Series
     {
         return match ($this->device) {
             DeviceClass::Mat => null,
-            DeviceClass::Plate => $this->perWeight(["f{$axis}_n"]),
-            DeviceClass::DualPlate => $this->perWeight(["lead_f{$axis}_n", "trail_f{$axis}_n"]),
+            DeviceClass::Plate => $this->perWeight(["f{$axis->letter()}_n"]),
+            DeviceClass::DualPlate => $this->perWeight([Side::Lead->name("f{$axis->letter()}_n"), Side::Trail->name("f{$axis->letter()}_n")]),
         };
     }
 
@@ -189,9 +189,9 @@ final readonly class Trace
         }
         [$x, $y] = $this->cop();
         $values = array_fill(0, $this->samples(), 0.0);
-        foreach (['lead', 'trail'] as $side) {
-            [$mz, $px, $py] = [$this->channels[$side.'_mz_nm'], $this->channels[$side.'_copx_mm'], $this->channels[$side.'_copy_mm']];
-            [$fx, $fy] = [$this->channels[$side.'_fx_n'], $this->channels[$side.'_fy_n']];
+        foreach (Side::cases() as $side) {
+            [$mz, $px, $py] = [$this->channels[$side->name('mz_nm')], $this->channels[$side->name('copx_mm')], $this->channels[$side->name('copy_mm')]];
+            [$fx, $fy] = [$this->channels[$side->name('fx_n')], $this->channels[$side->name('fy_n')]];
             foreach ($mz as $i => $moment) {
                 $dx = $px[$i] - $x->values[$i];
                 $dy = $py[$i] - $y->values[$i];
@@ -210,17 +210,17 @@ final readonly class Trace
      *
      * @return array{Series, Series}|null
      */
-    public function footCop(string $side): ?array
+    public function footCop(Side $side): ?array
     {
-        if ($this->stance === null || ! isset($this->channels[$side.'_copx_mm'], $this->channels[$side.'_copy_mm'])) {
+        if ($this->stance === null || ! isset($this->channels[$side->name('copx_mm')], $this->channels[$side->name('copy_mm')])) {
             return null;
         }
-        $foot = $side === 'lead' ? $this->stance->lead : $this->stance->trail;
-        $outward = $side === 'lead' ? 1.0 : -1.0;
+        $foot = $this->stance->foot($side);
+        $outward = $side->outward();
         [$sin, $cos] = [sin(deg2rad($foot->heading())), cos(deg2rad($foot->heading()))];
         $along = $across = [];
-        $y = $this->channels[$side.'_copy_mm'];
-        foreach ($this->channels[$side.'_copx_mm'] as $i => $x) {
+        $y = $this->channels[$side->name('copy_mm')];
+        foreach ($this->channels[$side->name('copx_mm')] as $i => $x) {
             $dx = $x - $foot->xMm;
             $dy = $y[$i] - $foot->yMm;
             $along[] = 100.0 * ($dx * $sin + $dy * $cos) / $foot->lengthMm;

@@ -80,7 +80,7 @@
             </table>
             @if($recording->motion)
                 <h2>Clocks</h2>
-                <p class="small">The film’s clock stands <b>{{ \Core\Number\Written::signed(1000 * $recording->film_offset_s, 1) }} ms</b>@if($recording->film_clock_uncertainty_s) ± {{ number_format(1000 * $recording->film_clock_uncertainty_s, 1) }} ms @endif to the trace’s{{ $recording->film_clock_by ? ', by '.$recording->film_clock_by : ', as recorded' }}; drift {{ \Core\Number\Written::fixed($recording->film_drift_ppm, 0) }} parts per million.</p>
+                <p class="small">The film’s clock stands <b>{{ \Core\Number\Written::signed(1000 * $recording->points_offset_s, 1) }} ms</b>@if($recording->points_clock_uncertainty_s) ± {{ number_format(1000 * $recording->points_clock_uncertainty_s, 1) }} ms @endif to the trace’s{{ $recording->points_clock_by ? ', by '.$recording->points_clock_by : ', as recorded' }}; drift {{ \Core\Number\Written::fixed($recording->points_drift_ppm, 0) }} parts per million.</p>
                 @if($mayMark)
                     @php($frame = 1 / $recording->motion->rate_hz)
                     <div class="clock-keys">@foreach([['hand', -$frame, '− frame'], ['hand', $frame, '+ frame'], ['hand', -1 / $recording->rate_hz, '− sample'], ['hand', 1 / $recording->rate_hz, '+ sample'], ['drift', -$frame, 'drift − a frame by the end'], ['drift', $frame, 'drift + a frame by the end'], ['correlation', null, 'match by the push'], ['impact', null, 'match by impact']] as [$by, $shift, $text])

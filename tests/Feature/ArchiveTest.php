@@ -80,12 +80,12 @@ it('writes a large library in parts, whole, and lets go of each part once writte
 });
 
 it('carries how the film\'s clock was set', function () {
-    Recording::query()->orderBy('id')->firstOrFail()->update(['film_offset_s' => 0.25, 'film_drift_ppm' => 1200.0]);
+    Recording::query()->orderBy('id')->firstOrFail()->update(['points_offset_s' => 0.25, 'points_drift_ppm' => 1200.0]);
     $file = archived();
     anotherInstallation();
     expect(Artisan::call('archive:import', ['file' => $file]))->toBe(0);
     $r = Recording::query()->orderBy('id')->firstOrFail();
-    expect($r->film_offset_s)->toBe(0.25)->and($r->film_drift_ppm)->toBe(1200.0)->and(Recording::query()->where('film_drift_ppm', '!=', 0)->count())->toBe(1);
+    expect($r->points_offset_s)->toBe(0.25)->and($r->points_drift_ppm)->toBe(1200.0)->and(Recording::query()->where('points_drift_ppm', '!=', 0)->count())->toBe(1);
     unlink($file);
 });
 

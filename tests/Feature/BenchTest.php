@@ -66,13 +66,13 @@ it('brings the film\'s clock to the trace\'s by the push, by impact and by a fra
     $filmImpact = $r->effectiveStations()['IM']->t_s;
     $this->actingAs($this->headCoach())->post("/bench/{$r->public_id}/clock", ['by' => 'correlation'])->assertSessionHas('done');
     $r = $r->fresh();
-    expect($r->film_offset_s)->toEqualWithDelta(0.137, 0.012)->and($r->film_clock_by)->toBe('correlation')->and($r->effectiveStations()['IM']->t_s - $filmImpact)->toEqualWithDelta($r->film_offset_s, 1e-6)
-        ->and($r->views->sole()->toCore($r->film_offset_s)->t0)->toEqualWithDelta(-0.137 + $r->film_offset_s, 1e-9);
-    $offset = $r->film_offset_s;
+    expect($r->points_offset_s)->toEqualWithDelta(0.137, 0.012)->and($r->points_clock_by)->toBe('correlation')->and($r->effectiveStations()['IM']->t_s - $filmImpact)->toEqualWithDelta($r->points_offset_s, 1e-6)
+        ->and($r->views->sole()->toCore($r->pointsClock())->t0)->toEqualWithDelta(-0.137 + $r->points_offset_s, 1e-9);
+    $offset = $r->points_offset_s;
     $this->post("/bench/{$r->public_id}/clock", ['by' => 'hand', 'shift' => 1 / 120])->assertSessionHas('done');
-    expect($r->fresh()->film_offset_s)->toEqualWithDelta($offset + 1 / 120, 1e-6);
+    expect($r->fresh()->points_offset_s)->toEqualWithDelta($offset + 1 / 120, 1e-6);
     $this->post("/bench/{$r->public_id}/clock", ['by' => 'impact'])->assertSessionHas('done');
-    expect($r->fresh()->film_offset_s)->toEqualWithDelta(0.137, 0.04);
+    expect($r->fresh()->points_offset_s)->toEqualWithDelta(0.137, 0.04);
     $bare = stored(Golfer::query()->firstOrFail(), ['club' => 'hybrid', 'source' => 'file'], Swing::of(new GolferSpec('no film'))->trace);
     $this->post("/bench/{$bare->public_id}/clock", ['by' => 'impact'])->assertSessionHas('refused', fn (string $s): bool => str_contains($s, 'no film'));
 });
@@ -85,20 +85,20 @@ it('takes up a drift between the clocks: the first frame stays, the last moves b
     $impact = $r->stations()->where('code', 'IM')->where('source', 'motion')->sole()->t_s;
     $this->post("/bench/{$r->public_id}/clock", ['by' => 'drift', 'shift' => 1 / $film->rate_hz])->assertSessionHas('done', fn (string $s): bool => str_contains($s, 'parts per million'));
     $r = $r->fresh();
-    $before = $film->toCore($r->film_offset_s);
-    $after = $film->toCore($r->film_offset_s, $r->film_drift_ppm);
+    $before = $film->toCore($r->pointsClock()->drifting(0.0));
+    $after = $film->toCore($r->pointsClock());
     $last = fn ($m): float => $m->t0 + ($m->frames() - 1) / $m->rateHz;
     $part = ($impact - $before->t0) / ($last($before) - $before->t0);
-    expect($r->film_offset_s)->toEqualWithDelta(0.05, 1e-6)->and($after->t0)->toBe($before->t0)->and($last($after) - $last($before))->toEqualWithDelta(1 / $film->rate_hz, 1e-6)
+    expect($r->points_offset_s)->toEqualWithDelta(0.05, 1e-6)->and($after->t0)->toBe($before->t0)->and($last($after) - $last($before))->toEqualWithDelta(1 / $film->rate_hz, 1e-6)
         ->and($r->stations()->where('code', 'IM')->where('source', 'motion')->sole()->t_s - $impact)->toEqualWithDelta($part / $film->rate_hz, 1e-6)->and($part)->toBeBetween(0.3, 0.95);
     // The offset moved afterwards leaves the drift, and back again is back.
     $this->post("/bench/{$r->public_id}/clock", ['by' => 'hand', 'shift' => 0.01])->assertSessionHas('done');
-    expect($r->fresh()->film_drift_ppm)->toBe($r->film_drift_ppm);
+    expect($r->fresh()->points_drift_ppm)->toBe($r->points_drift_ppm);
     $this->post("/bench/{$r->public_id}/clock", ['by' => 'hand', 'shift' => -0.01]);
     $this->post("/bench/{$r->public_id}/clock", ['by' => 'drift', 'shift' => -1 / $film->rate_hz]);
-    expect($r->fresh()->film_drift_ppm)->toEqualWithDelta(0.0, 0.01)->and($r->stations()->where('code', 'IM')->where('source', 'motion')->sole()->t_s)->toEqualWithDelta($impact, 1e-6);
+    expect($r->fresh()->points_drift_ppm)->toEqualWithDelta(0.0, 0.01)->and($r->stations()->where('code', 'IM')->where('source', 'motion')->sole()->t_s)->toEqualWithDelta($impact, 1e-6);
     $this->post("/bench/{$r->public_id}/clock", ['by' => 'drift', 'shift' => 0.9])->assertSessionHas('refused', fn (string $s): bool => str_contains($s, 'frame rate'));
-    expect($r->fresh()->film_drift_ppm)->toEqualWithDelta(0.0, 0.01);
+    expect($r->fresh()->points_drift_ppm)->toEqualWithDelta(0.0, 0.01);
 });
 
 it('switches the lens: other verdicts, other bands, faults that do not count left out', function () {

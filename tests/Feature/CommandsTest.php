@@ -68,7 +68,7 @@ it('measures only what another version or other inputs made', function () {
 
 it('carries series, clocks and marks over in an archive; who marked by hand stays behind', function () {
     $recording = Recording::query()->with(['stations', 'views'])->firstOrFail();
-    $recording->update(['series' => 'before', 'is_cold' => true, 'film_offset_s' => 0.025]);
+    $recording->update(['series' => 'before', 'is_cold' => true, 'points_offset_s' => 0.025]);
     app(MarkStation::class)($recording, Station::Top, $recording->effectiveStations()['TP']->t_s + 0.01, $this->headCoach());
     $file = holding('', '.zip');
     Artisan::call('archive:export', ['file' => $file]);
@@ -77,7 +77,7 @@ it('carries series, clocks and marks over in an archive; who marked by hand stay
     DB::statement('truncate sittings, cases, recordings, golfers cascade');
     expect(Artisan::call('archive:import', ['file' => $file]))->toBe(0);
     $again = Recording::query()->where('checksum', $checksum)->with(['stations', 'views'])->sole();
-    expect($again->series)->toBe('before')->and($again->is_cold)->toBeTrue()->and($again->film_offset_s)->toBe(0.025)
+    expect($again->series)->toBe('before')->and($again->is_cold)->toBeTrue()->and($again->points_offset_s)->toBe(0.025)
         ->and($again->effectiveStations()['TP']->t_s)->toEqualWithDelta($top, 1e-9)->and($again->effectiveStations()['TP']->source)->toBe(StationSource::File)
         ->and(StationMark::query()->where('source', 'hand')->count())->toBe(0);
     unlink($file);

@@ -205,7 +205,7 @@ it('sets a film\'s clock by one event, by several with their drift, and by hand'
     // A second event 2 % of a second off its place would be a drift of 1 %: beyond the uncertainty, it is taken.
     $head->post("/films/{$film->public_id}/clock", ['by' => 'event', 'film_s' => 0.05, 'trace_s' => $film->offset_s + 0.05 - 0.012])->assertSessionHas('done');
     expect($film->refresh()->clock_by)->toBe('events')->and($film->drift_ppm)->toEqualWithDelta(10_000, 50)
-        ->and($film->toRecording(1.25))->toEqualWithDelta($im, 1e-6)->and($film->fromRecording($im))->toEqualWithDelta(1.25, 1e-6);
+        ->and($film->clock()->toRecording(1.25))->toEqualWithDelta($im, 1e-6)->and($film->clock()->toOwn($im))->toEqualWithDelta(1.25, 1e-6);
     $head->post("/films/{$film->public_id}/clock", ['by' => 'event', 'film_s' => 0.4, 'trace_s' => 1.4])->assertSessionHas('refused');
     $head->post("/films/{$film->public_id}/clock", ['by' => 'forget'])->assertSessionHas('done');
     $before = $film->refresh()->offset_s;

@@ -44,7 +44,7 @@ it('brings a database of the first release forward without losing anything recor
     expect(DB::table('station_times')->where('recording_id', $recording)->count())->toBe(3)
         ->and(DB::table('station_times')->where('recording_id', $recording)->pluck('source')->unique()->all())->toBe(['motion'])
         ->and(DB::table('motions')->where('recording_id', $recording)->value('view'))->toBe('points')
-        ->and(DB::table('recordings')->where('id', $recording)->value('film_offset_s'))->toEqual(0.0)
+        ->and(DB::table('recordings')->where('id', $recording)->value('points_offset_s'))->toEqual(0.0)
         ->and(DB::table('measurement_sets')->count())->toBe(0);
     // A round that was read with ten faults keeps them.
     app()->forgetScopedInstances();

@@ -101,7 +101,7 @@ final class BenchController extends Controller
             return redirect()->route('bench', $recording)->with('refused', $e->getMessage());
         }
 
-        return redirect()->route('bench', $recording)->with('done', sprintf('The film’s clock now stands %+.1f ms to the trace’s, ± %.1f ms, by %s; drift %.0f parts per million.', 1000 * $match->offsetS, 1000 * $match->uncertaintyS, $match->by, $recording->fresh()->film_drift_ppm ?? 0.0));
+        return redirect()->route('bench', $recording)->with('done', sprintf('The film’s clock now stands %+.1f ms to the trace’s, ± %.1f ms, by %s; drift %.0f parts per million.', 1000 * $match->clock->offsetS, 1000 * $match->uncertaintyS, $match->by, $match->clock->driftPpm));
     }
 
     public function remove(Recording $recording, RemovalPage $page): Page

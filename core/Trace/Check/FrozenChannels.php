@@ -8,6 +8,7 @@ use Core\Remark\Remark;
 use Core\Trace\DeviceClass;
 use Core\Trace\Flaw;
 use Core\Trace\QualityFinding;
+use Core\Trace\Side;
 use Core\Trace\Signal;
 use Core\Trace\Trace;
 
@@ -137,7 +138,8 @@ final readonly class FrozenChannels implements Check
 
     private static function siblingMoves(Trace $trace, string $name, int $from, int $to): bool
     {
-        $other = str_starts_with($name, 'lead_') ? 'trail_'.substr($name, 5) : 'lead_'.substr($name, 6);
+        $side = Side::ofName($name);
+        $other = $side === null ? '' : $side->other()->name(substr($name, strlen($side->name(''))));
         if ($trace->device === DeviceClass::Plate || ! isset($trace->channels[$other])) {
             return false;
         }

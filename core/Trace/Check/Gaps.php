@@ -7,6 +7,7 @@ namespace Core\Trace\Check;
 use Core\Remark\Remark;
 use Core\Trace\Flaw;
 use Core\Trace\QualityFinding;
+use Core\Trace\Side;
 use Core\Trace\Signal;
 use Core\Trace\Trace;
 
@@ -101,10 +102,10 @@ final readonly class Gaps implements Check
     private static function load(Trace $trace, string $name): ?array
     {
         $weight = $trace->bodyWeightN() ?? 700.0;
-        $side = str_starts_with($name, 'lead_') ? 'lead' : (str_starts_with($name, 'trail_') ? 'trail' : null);
+        $side = Side::ofName($name);
         if ($side !== null) {
-            $values = $trace->channels["{$side}_pct"] ?? null;
-            $force = $trace->channels["{$side}_fz_n"] ?? null;
+            $values = $trace->channels[$side->name('pct')] ?? null;
+            $force = $trace->channels[$side->name('fz_n')] ?? null;
 
             return $values ?? ($force === null ? null : array_map(static fn (float $v): float => 100.0 * $v / $weight, $force));
         }

@@ -9,6 +9,7 @@ use Core\Trace\DeviceClass;
 use Core\Trace\Flaw;
 use Core\Trace\QualityFinding;
 use Core\Trace\Series;
+use Core\Trace\Side;
 use Core\Trace\Signal;
 use Core\Trace\Trace;
 
@@ -55,7 +56,8 @@ final readonly class Slips implements Check
                 }
             }
             // A foot that carries little has a COP that wanders; that is no slip.
-            $load = str_starts_with($name, 'lead') ? $trace->footForce('lead') : (str_starts_with($name, 'trail') ? $trace->footForce('trail') : null);
+            $side = Side::ofName($name);
+            $load = $side === null ? null : $trace->footForce($side);
             foreach ($load->values ?? [] as $i => $f) {
                 if ($f < 15.0) {
                     $values[$i] = NAN;

@@ -10,6 +10,7 @@ use Core\Motion\Handedness;
 use Core\Motion\StationsFromMotion;
 use Core\Simulation\GolferSpec;
 use Core\Simulation\Swing;
+use Core\Trace\Axis;
 use Core\Trace\DeviceClass;
 
 /** A C3D writer of its own, for the tests: nothing of the reader is used. */
@@ -219,7 +220,7 @@ it('gives the same whichever laboratory axis points to the target', function (st
     foreach (['lead_copx_mm', 'trail_copy_mm', 'lead_fx_n', 'trail_fy_n', 'lead_mz_nm'] as $channel) {
         expect($turned->trace->series($channel)->at(1.2))->toEqualWithDelta($plain->trace->series($channel)->at(1.2), 0.01);
     }
-    expect($turned->views->coordinate('pelvis', 1)->at(1.2))->toEqualWithDelta($plain->views->coordinate('pelvis', 1)->at(1.2), 0.01);
+    expect($turned->views->coordinate('pelvis', Axis::Y)->at(1.2))->toEqualWithDelta($plain->views->coordinate('pelvis', Axis::Y)->at(1.2), 0.01);
 })->with([['+y', fn (float $x, float $y): array => [-$y, $x]], ['-x', fn (float $x, float $y): array => [-$x, -$y]], ['-y', fn (float $x, float $y): array => [$y, -$x]]]);
 
 it('knows its points by side and part, whatever the case and prefix', function (string $label, ?string $right, ?string $left) {

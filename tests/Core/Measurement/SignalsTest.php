@@ -11,8 +11,10 @@ use Core\Motion\Station;
 use Core\Motion\StationSource;
 use Core\Motion\StationTime;
 use Core\Remark\Remark;
+use Core\Trace\Axis;
 use Core\Trace\DeviceClass;
 use Core\Trace\Series;
+use Core\Trace\Side;
 use Core\Trace\Stance;
 use Core\Trace\Trace;
 
@@ -38,7 +40,7 @@ it('names the stations that are missing, and only those', function () {
 
 it('makes each signal once', function () {
     $s = new Signals(new Evidence(stations(), dualTrace(fn () => 50.0), null, Stance::ofWidth(460.0)));
-    expect($s->share())->toBe($s->share())->and($s->total())->toBe($s->total())->and($s->cop(0))->toBe($s->cop(0))->and($s->cop(0))->not->toBe($s->cop(1))->and($s->footCop('lead', true))->not->toBe($s->footCop('lead', false));
+    expect($s->share())->toBe($s->share())->and($s->total())->toBe($s->total())->and($s->cop(Axis::X))->toBe($s->cop(Axis::X))->and($s->cop(Axis::X))->not->toBe($s->cop(Axis::Y))->and($s->footCop(Side::Lead, true))->not->toBe($s->footCop(Side::Lead, false));
 });
 
 it('knows what noise it leaves, in values and in slopes', function (DeviceClass $device, float $rate) {

@@ -8,6 +8,7 @@ use Core\Motion\Station;
 use Core\Motion\StationSource;
 use Core\Motion\StationTimes;
 use Core\Motion\Vec3;
+use Core\Trace\Axis;
 
 it('passes through its knots without overshoot and is flat where it turns', function () {
     $c = new Curve([[0.0, 0.0], [1.0, 10.0], [2.0, 10.5], [3.0, -4.0]]);
@@ -63,7 +64,7 @@ it('reflects a right-handed golfer from the laboratory and leaves a left-handed 
 });
 
 it('refuses a point it does not have', function () {
-    (new Motion(100.0, ['pelvis' => [[0.0], [0.0], [0.0]]]))->coordinate('chest', 0);
+    (new Motion(100.0, ['pelvis' => [[0.0], [0.0], [0.0]]]))->coordinate('chest', Axis::X);
 })->throws(CoreException::class, "no point 'chest'");
 
 it('does the arithmetic of vectors', function () {

@@ -69,7 +69,7 @@ it('says so when the club was never still or the swing is an odd one, and finds 
 
 it('matches clocks by impact, and keeps both uncertainties', function () {
     $match = ClockMatch::byImpact(new StationTime(1.700, 0.004, StationSource::Motion), new StationTime(1.937, 0.003, StationSource::Trace));
-    expect($match->offsetS)->toEqualWithDelta(0.237, 1e-12)->and($match->uncertaintyS)->toEqualWithDelta(0.005, 1e-12)->and($match->toTrace(1.0))->toEqualWithDelta(1.237, 1e-12);
+    expect($match->clock->offsetS)->toEqualWithDelta(0.237, 1e-12)->and($match->uncertaintyS)->toEqualWithDelta(0.005, 1e-12)->and($match->clock->toRecording(1.0))->toEqualWithDelta(1.237, 1e-12);
 });
 
 it('matches clocks by a signal both saw', function (float $offset, float $noise) {
@@ -78,14 +78,14 @@ it('matches clocks by a signal both saw', function (float $offset, float $noise)
     $film = new Series(120.0, array_map(fn (int $i): float => $wave($i / 120) + $noise * mt_rand(-100, 100) / 100, range(0, 359)), 0.0);
     $trace = new Series(1000.0, array_map(fn (int $i): float => 40 * $wave($i / 1000 - $offset), range(0, 2999)), 0.0);
     $match = ClockMatch::byCorrelation($film, $trace);
-    expect(abs($match->offsetS - $offset))->toBeLessThan(0.004)->toBeLessThan($match->uncertaintyS)->and($match->by)->toBe('correlation');
+    expect(abs($match->clock->offsetS - $offset))->toBeLessThan(0.004)->toBeLessThan($match->uncertaintyS)->and($match->by)->toBe('correlation');
 })->with([[0.0, 0.0], [0.213, 0.1], [-0.35, 0.1]]);
 
 it('matches the push of the ground with the acceleration of the body, or says nothing', function () {
     $s = Swing::of(new GolferSpec('c1', new Plant(['late-load' => 2]), device: DeviceClass::Plate));
     $film = Camera::record($s->motion(), View::FaceOn, 'c1');
     $shifted = new Motion($film->rateHz, $film->points, $film->t0 - 0.137, $film->view);
-    expect(abs(SharedEvent::match(new Views($shifted), $s->trace)->offsetS - 0.137))->toBeLessThan(0.012)
+    expect(abs(SharedEvent::match(new Views($shifted), $s->trace)->clock->offsetS - 0.137))->toBeLessThan(0.012)
         ->and(SharedEvent::match(new Views($film->seen(View::DownTheLine)), $s->trace))->toBeNull()
         ->and(SharedEvent::match(new Views($film), Swing::of(new GolferSpec('c1', device: DeviceClass::Mat))->trace))->toBeNull();
 });
@@ -93,8 +93,8 @@ it('matches the push of the ground with the acceleration of the body, or says no
 it('fits offset and drift to events of a long take', function () {
     $events = array_map(static fn (float $t): array => [$t, $t + 0.250 + 80e-6 * ($t - 10.0)], [10.0, 60.0, 120.0, 300.0, 610.0]);
     $match = ClockMatch::byEvents($events, 0.004);
-    expect($match->offsetS)->toEqualWithDelta(0.250, 1e-9)->and($match->driftPpm)->toEqualWithDelta(80.0, 1e-6)->and($match->driftUncertaintyPpm)->toBeLessThan(15.0)
-        ->and($match->toTrace(310.0, 10.0))->toEqualWithDelta(310.0 + 0.25 + 80e-6 * 300, 1e-9)
+    expect($match->clock->offsetS)->toEqualWithDelta(0.250, 1e-9)->and($match->clock->driftPpm)->toEqualWithDelta(80.0, 1e-6)->and($match->driftUncertaintyPpm)->toBeLessThan(15.0)
+        ->and($match->clock->toRecording(310.0))->toEqualWithDelta(310.0 + 0.25 + 80e-6 * 300, 1e-9)
         ->and(fn () => ClockMatch::byEvents([[1.0, 1.2]], 0.004))->toThrow(CoreException::class, 'two events');
 });
 
@@ -107,9 +107,9 @@ it('fits a drift of events with jitter within its own stated uncertainty, and no
             $events[] = [$t, $t + 0.3 + 1e-6 * $ppm * ($t - 5.0) + $chance->normal(0.0, 0.002)];
         }
         $match = ClockMatch::byEvents($events, 0.004);
-        $within += abs($match->driftPpm - $ppm) <= $match->driftUncertaintyPpm ? 1 : 0;
+        $within += abs($match->clock->driftPpm - $ppm) <= $match->driftUncertaintyPpm ? 1 : 0;
         // The offset is that at the first event, whatever the drift.
-        expect(abs($match->offsetS - 0.3))->toBeLessThan(0.008);
+        expect(abs($match->clock->offsetS - 0.3))->toBeLessThan(0.008);
     }
     // 0.004 s is two standard deviations of one event.
     expect($within)->toBeGreaterThanOrEqual(88);

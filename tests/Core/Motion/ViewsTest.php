@@ -8,6 +8,7 @@ use Core\Motion\Tracked;
 use Core\Motion\Turn;
 use Core\Motion\View;
 use Core\Motion\Views;
+use Core\Trace\Axis;
 use Core\Trace\Series;
 
 function still(array $points, View $view = View::Points): Motion
@@ -18,8 +19,8 @@ function still(array $points, View $view = View::Points): Motion
 }
 
 it('knows which axes each view sees', function (View $view, array $axes) {
-    foreach ([0, 1, 2] as $axis) {
-        expect($view->sees($axis))->toBe($axes[$axis]);
+    foreach (Axis::cases() as $axis) {
+        expect($view->sees($axis))->toBe($axes[$axis->value]);
     }
     expect($view->label())->not->toBe('')->and($view->noiseMm())->toBeGreaterThan(0.0);
 })->with([
@@ -33,21 +34,21 @@ it('takes a coordinate from the best view that sees it', function () {
     $line = still(['pelvis' => [11.0, 21.0, 901.0]], View::DownTheLine);
     $points = still(['chest' => [1.0, 2.0, 1300.0]]);
     $views = new Views($line, $faceOn, $points);
-    expect($views->coordinate('pelvis', 0)->at(0.1))->toBe(10.0)
-        ->and($views->coordinate('pelvis', 0)->view)->toBe(View::FaceOn)
-        ->and($views->coordinate('pelvis', 1)->at(0.1))->toBe(21.0)
-        ->and($views->coordinate('pelvis', 1)->view)->toBe(View::DownTheLine)
-        ->and($views->coordinate('chest', 1)->view)->toBe(View::Points)
-        ->and($views->coordinate('knee', 0))->toBeNull()
+    expect($views->coordinate('pelvis', Axis::X)->at(0.1))->toBe(10.0)
+        ->and($views->coordinate('pelvis', Axis::X)->view)->toBe(View::FaceOn)
+        ->and($views->coordinate('pelvis', Axis::Y)->at(0.1))->toBe(21.0)
+        ->and($views->coordinate('pelvis', Axis::Y)->view)->toBe(View::DownTheLine)
+        ->and($views->coordinate('chest', Axis::Y)->view)->toBe(View::Points)
+        ->and($views->coordinate('knee', Axis::X))->toBeNull()
         ->and($views->has(View::Points))->toBeTrue();
 });
 
 it('makes the middle of a pair where it is no point of its own', function () {
     $views = new Views(still(['lead_hip' => [100.0, -10.0, 900.0], 'trail_hip' => [-60.0, 30.0, 920.0]]));
-    expect($views->coordinate('pelvis', 0)->at(0.2))->toBe(20.0)
-        ->and($views->coordinate('pelvis', 1)->at(0.2))->toBe(10.0)
-        ->and($views->coordinate('pelvis', 2)->at(0.2))->toBe(910.0)
-        ->and($views->coordinate('chest', 0))->toBeNull();
+    expect($views->coordinate('pelvis', Axis::X)->at(0.2))->toBe(20.0)
+        ->and($views->coordinate('pelvis', Axis::Y)->at(0.2))->toBe(10.0)
+        ->and($views->coordinate('pelvis', Axis::Z)->at(0.2))->toBe(910.0)
+        ->and($views->coordinate('chest', Axis::X))->toBeNull();
 });
 
 it('gives a point in space from 3-D points only', function () {

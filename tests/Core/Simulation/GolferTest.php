@@ -15,6 +15,7 @@ use Core\Simulation\GolferSpec;
 use Core\Simulation\Plant;
 use Core\Simulation\Rater;
 use Core\Simulation\Swing;
+use Core\Trace\Axis;
 use Core\Trace\DeviceClass;
 
 function distance(Motion $m, string $a, string $b, int $i): float
@@ -61,13 +62,13 @@ it('moves smoothly: no point leaps between frames', function () {
 it('reaches its stations as they are defined', function () {
     $s = swing('stations');
     $m = $s->motion();
-    $level = static fn (string $a, string $b, string $code): float => $m->coordinate($a, 2)->at($s->stations->all()[$code]->t) - $m->coordinate($b, 2)->at($s->stations->all()[$code]->t);
+    $level = static fn (string $a, string $b, string $code): float => $m->coordinate($a, Axis::Z)->at($s->stations->all()[$code]->t) - $m->coordinate($b, Axis::Z)->at($s->stations->all()[$code]->t);
     foreach (['TB', 'SD', 'ST'] as $code) {
         expect($level('grip', 'club_head', $code))->toEqualWithDelta(0.0, 12.0);
     }
-    expect($m->coordinate('club_head', 2)->at($s->stations->all()['IM']->t))->toEqualWithDelta(15.0, 12.0)
-        ->and($m->coordinate('club_head', 2)->at($s->stations->all()['AD']->t))->toEqualWithDelta(15.0, 8.0)
-        ->and($m->coordinate('chest', 0)->at($s->stations->all()['FI']->t))->toBeGreaterThan(50.0);
+    expect($m->coordinate('club_head', Axis::Z)->at($s->stations->all()['IM']->t))->toEqualWithDelta(15.0, 12.0)
+        ->and($m->coordinate('club_head', Axis::Z)->at($s->stations->all()['AD']->t))->toEqualWithDelta(15.0, 8.0)
+        ->and($m->coordinate('chest', Axis::X)->at($s->stations->all()['FI']->t))->toBeGreaterThan(50.0);
 });
 
 it('gives a left-handed golfer the lead and trail measurements of the mirrored right-handed one', function (DeviceClass $device) {
@@ -96,7 +97,7 @@ it('presses with its body weight while standing, and moves its centre by the for
             $fx += ($v + $s->trace->channels['trail_fx_n'][$i]) / 1000;
         }
     }
-    $centre = static fn (float $t): float => 0.55 * $m->coordinate('pelvis', 0)->at($t) + 0.45 * $m->coordinate('chest', 0)->at($t);
+    $centre = static fn (float $t): float => 0.55 * $m->coordinate('pelvis', Axis::X)->at($t) + 0.45 * $m->coordinate('chest', Axis::X)->at($t);
     $speed = static fn (float $t): float => ($centre($t + 0.02) - $centre($t - 0.02)) / 0.04 / 1000;
     expect($fx)->toEqualWithDelta(78.0 * ($speed($b) - $speed($a)), 6.0);
 });

@@ -1,7 +1,9 @@
 <?php
 
+use Core\Trace\Axis;
 use Core\Trace\DeviceClass;
 use Core\Trace\Foot;
+use Core\Trace\Side;
 use Core\Trace\Signal;
 use Core\Trace\Stance;
 use Core\Trace\Trace;
@@ -22,19 +24,19 @@ $weight = 80.0 * 9.80665;
 it('gives forces of each foot and of both in per cent of body weight', function () use ($weight) {
     $t = constantDual(['lead_fz_n' => 0.6 * $weight, 'trail_fz_n' => 0.5 * $weight, 'lead_fx_n' => 10.0, 'trail_fx_n' => 30.0, 'lead_fy_n' => -0.1 * $weight]);
     expect($t->totalForce()->at(0.1))->toEqualWithDelta(110.0, 1e-9)
-        ->and($t->footForce('lead')->at(0.1))->toEqualWithDelta(60.0, 1e-9)
-        ->and($t->footForce('trail')->at(0.1))->toEqualWithDelta(50.0, 1e-9)
-        ->and($t->netPush('x')->at(0.1))->toEqualWithDelta(100 * 40.0 / $weight, 1e-9)
-        ->and($t->footPush('lead', 'y')->at(0.1))->toEqualWithDelta(-10.0, 1e-9);
+        ->and($t->footForce(Side::Lead)->at(0.1))->toEqualWithDelta(60.0, 1e-9)
+        ->and($t->footForce(Side::Trail)->at(0.1))->toEqualWithDelta(50.0, 1e-9)
+        ->and($t->netPush(Axis::X)->at(0.1))->toEqualWithDelta(100 * 40.0 / $weight, 1e-9)
+        ->and($t->footPush(Side::Lead, Axis::Y)->at(0.1))->toEqualWithDelta(-10.0, 1e-9);
 });
 
 it('has none of them without the mass, and none of each foot without a plate of its own', function () {
     $unknown = constantDual(['lead_fz_n' => 400.0, 'trail_fz_n' => 400.0], null);
-    expect($unknown->totalForce())->toBeNull()->and($unknown->footForce('lead'))->toBeNull()->and($unknown->netPush('x'))->toBeNull()->and($unknown->netTwist())->toBeNull();
+    expect($unknown->totalForce())->toBeNull()->and($unknown->footForce(Side::Lead))->toBeNull()->and($unknown->netPush(Axis::X))->toBeNull()->and($unknown->netTwist())->toBeNull();
     $plate = new Trace(DeviceClass::Plate, 100.0, array_fill_keys(DeviceClass::Plate->channels(), array_fill(0, 20, 100.0)), null, 80.0);
-    expect($plate->footForce('lead'))->toBeNull()->and($plate->footPush('lead', 'x'))->toBeNull()->and($plate->netPush('y'))->not->toBeNull()->and($plate->netTwist()->at(0.1))->toEqualWithDelta(100.0 / 80.0, 1e-9);
+    expect($plate->footForce(Side::Lead))->toBeNull()->and($plate->footPush(Side::Lead, Axis::X))->toBeNull()->and($plate->netPush(Axis::Y))->not->toBeNull()->and($plate->netTwist()->at(0.1))->toEqualWithDelta(100.0 / 80.0, 1e-9);
     $mat = matTrace(fn () => 50.0);
-    expect($mat->netPush('x'))->toBeNull()->and($mat->netTwist())->toBeNull()->and($mat->footForce('lead'))->toBeNull();
+    expect($mat->netPush(Axis::X))->toBeNull()->and($mat->netTwist())->toBeNull()->and($mat->footForce(Side::Lead))->toBeNull();
 });
 
 it('turns about the net centre of pressure, not about the middle', function () use ($weight) {
@@ -55,7 +57,7 @@ it('measures within the foot: along toward the toes, across toward its outer edg
     $stance = new Stance(new Foot(230.0, 5.0, 270.0, 100.0, 90.0), new Foot(-230.0, 5.0, 270.0, 100.0, 0.0));
     $foot = $side === 'lead' ? $stance->lead : $stance->trail;
     $t = constantDual([$side.'_copx_mm' => $foot->xMm + $dx, $side.'_copy_mm' => $foot->yMm + $dy], 80.0, $stance);
-    [$a, $b] = $t->footCop($side);
+    [$a, $b] = $t->footCop(Side::from($side));
     expect($a->at(0.1))->toEqualWithDelta($along, 1e-6)->and($b->at(0.1))->toEqualWithDelta($across, 1e-6);
 })->with([
     'trail, toes' => ['trail', 0.0, 27.0, 10.0, 0.0],
