@@ -10,6 +10,7 @@ use App\Models\User;
 use App\Queries\AcademyNorms;
 use App\Queries\Codebooks;
 use App\Sight\Onlookers;
+use App\Time\Clock;
 use App\Words\Wording;
 use App\Works\Works;
 use Core\Remark\InWords;
@@ -24,12 +25,15 @@ use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\ServiceProvider;
 use Illuminate\Support\Str;
+use Psr\Clock\ClockInterface;
 
 final class AppServiceProvider extends ServiceProvider
 {
     public function register(): void
     {
         $this->app->bind(InWords::class, Wording::class);
+        $this->app->singleton(ClockInterface::class, static fn (): Clock => new Clock(is_string($file = config('academy.clock_file')) ? $file : null));
+        $this->app->alias(ClockInterface::class, Clock::class);
         $this->app->scoped(Codebooks::class);
         $this->app->scoped(AcademyNorms::class);
         $this->app->scoped(Onlookers::class);
@@ -37,6 +41,7 @@ final class AppServiceProvider extends ServiceProvider
 
     public function boot(): void
     {
+        $this->app->make(Clock::class)->install();
         // Facts about sight are those of one request.
         /** @var Application $app */
         $app = $this->app;

@@ -40,7 +40,7 @@
     <div class="scroll" tabindex="0" role="region" aria-label="A table that may reach beyond the page"><table class="rows spread-table"><tr><th>Measure</th>@foreach($all as $book)<th class="num">{{ $book->lens->name }}</th>@endforeach</tr>
         @foreach(collect($all)->flatMap(fn ($b) => array_keys($b->lens->bands))->unique() as $name)
             @php([$m, $at] = array_pad(explode('@', $name), 2, null))
-            <tr><td><a href="#m-{{ $m }}">{{ \Core\Measurement\Measure::from($m)->label() }}{{ $at ? ' at '.$at : '' }}</a> <span class="quiet small">{{ \Core\Measurement\Measure::from($m)->unit() }}</span></td>@foreach($all as $book)<td class="num">@isset($book->lens->bands[$name]){{ str_replace('-', '−', $book->lens->bands[$name][0].' … '.$book->lens->bands[$name][1]) }}@else – @endisset</td>@endforeach</tr>
+            <tr><td><a href="#m-{{ $m }}">{{ \Core\Measurement\Measure::from($m)->label() }}{{ $at ? ' at '.$at : '' }}</a> <span class="quiet small">{{ \Core\Measurement\Measure::from($m)->unit() }}</span></td>@foreach($all as $book)<td class="num">@isset($book->lens->bands[$name]){{ \Core\Number\Written::short($book->lens->bands[$name][0]) }} … {{ \Core\Number\Written::short($book->lens->bands[$name][1]) }}@else – @endisset</td>@endforeach</tr>
         @endforeach
     </table></div>
     <h2 id="measures">What is measured</h2>
