@@ -50,6 +50,7 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/agreement', [AgreementController::class, 'index'])->name('agreement.index');
     Route::get('/agreement/{round}', [AgreementController::class, 'show'])->name('agreement')->can('viewResult', 'round');
     Route::get('/agreement/{round}/people/{member}', [AgreementController::class, 'person'])->name('agreement.person')->can('viewPerson', ['round', 'member'])->whereNumber('member');
+    Route::get('/agreement/{round}/people/{member}/record', [AgreementController::class, 'record'])->name('agreement.record')->can('viewPerson', ['round', 'member'])->whereNumber('member');
     Route::get('/panel', [PanelController::class, 'index'])->name('panel.index');
     Route::get('/panel/{round}', [PanelController::class, 'show'])->name('panel')->can('viewKey', 'round');
 

@@ -6,6 +6,7 @@ namespace App\Queries;
 
 use App\Models\KeyEntry;
 use App\Models\Reading;
+use App\Models\Recording;
 use App\Models\Sitting;
 use App\Models\SittingCase;
 use App\Models\User;
@@ -15,6 +16,7 @@ use Core\Agreement\DawidSkene;
 use Core\Agreement\Figure;
 use Core\Agreement\ItemTable;
 use Core\Agreement\RaterProfile;
+use Core\Agreement\ScoredCall;
 use Core\Agreement\Undefined;
 use Core\Agreement\Wilson;
 use Core\Codebook\Codebook;
@@ -63,11 +65,17 @@ final readonly class PersonPage
         ];
     }
 
+    /** What the page is made from, without what waits for a reading of the one who asks. */
+    public function record(Sitting $round, User $person, User $asking): RaterProfile
+    {
+        return new RaterProfile($this->calls($round, RoundRatings::of($round, $this->codebooks), $person, $asking));
+    }
+
     /**
      * Scored calls of this person in the order they were handed in, fault by fault; a case's name is its round and
      * recording.
      *
-     * @return list<array{case: string, item: string, called: bool, truth: bool, confidence: float|null}>
+     * @return list<ScoredCall>
      */
     private function calls(Sitting $round, RoundRatings $ratings, User $person, User $asking): array
     {
@@ -88,7 +96,7 @@ final readonly class PersonPage
             $case = 'c'.$reading->case->case_id;
             foreach ($reading->calls->sortBy('fault') as $call) {
                 if (isset($truth[$case][$call->fault]) && $call->presence !== Presence::CannotTell) {
-                    $out[] = ['case' => $round->id.$case, 'item' => $call->fault, 'called' => $call->presence === Presence::Present, 'truth' => $truth[$case][$call->fault], 'confidence' => $call->confidence === null ? null : $call->confidence / 100];
+                    $out[] = new ScoredCall($round->id.$case, $call->fault, $call->presence === Presence::Present, $truth[$case][$call->fault], $call->confidence === null ? null : $call->confidence / 100);
                 }
             }
         }
@@ -120,15 +128,15 @@ final readonly class PersonPage
     }
 
     /**
-     * @param  list<array{case: string, item: string, called: bool, truth: bool, confidence: float|null}>  $calls
-     * @return list<array<string, mixed>> with the recording and what the key says of it
+     * @param  list<ScoredCall>  $calls
+     * @return list<array{call: ScoredCall, recording: Recording|null, entry: KeyEntry|null}> with the recording and what the key says of it
      */
     private function cases(Sitting $round, array $calls): array
     {
         $cases = $round->cases()->where('occasion', 1)->with('recording.golfer')->get()->keyBy(static fn (SittingCase $c): string => $round->id.'c'.$c->case_id);
         $entries = $round->keyVersion?->entries()->get()->keyBy(static fn (KeyEntry $e): string => "{$round->id}c{$e->case_id}|{$e->fault}") ?? collect();
 
-        return array_map(static fn (array $c): array => [...$c, 'recording' => $cases[$c['case']]?->recording, 'entry' => $entries[$c['case'].'|'.$c['item']] ?? null], $calls);
+        return array_map(static fn (ScoredCall $c): array => ['call' => $c, 'recording' => $cases[$c->case]?->recording, 'entry' => $entries["$c->case|$c->item"] ?? null], $calls);
     }
 
     /**

@@ -16,22 +16,18 @@ final readonly class RaterProfile
     /** Stated confidence from which a wrong call is "sure and wrong". */
     public const SURE = 0.8;
 
-    /** @var list<array{case: string, item: string, called: bool, truth: bool, confidence: float|null}> */
-    public array $calls;
-
-    /** @param  list<array{case: string, item: string, called: bool, truth: bool, confidence: float|null}>  $calls  confidence in [0, 1] that the call is right */
-    public function __construct(array $calls)
+    /** @param  list<ScoredCall>  $calls */
+    public function __construct(public array $calls)
     {
-        $this->calls = $calls;
     }
 
     /** @return array<string, Figure> as KeyTable::figures(), over all items */
     public function figures(Confidence $confidence = new Confidence): array
     {
         $table = new KeyTable;
-        $rank = array_flip(array_values(array_unique(array_column($this->calls, 'case'))));
+        $rank = array_flip($this->cases());
         foreach ($this->calls as $c) {
-            $table->add($rank[$c['case']], $c['called'], $c['truth'], $c['confidence']);
+            $table->add($rank[$c->case], $c->called, $c->truth, $c->confidence);
         }
 
         return $table->figures($confidence);
@@ -42,9 +38,9 @@ final readonly class RaterProfile
     {
         $out = [];
         foreach ($this->calls as $c) {
-            $cells = $out[$c['item']] ?? [0, 0, 0, 0];
-            $cells[self::cell($c)]++;
-            $out[$c['item']] = $cells;
+            $cells = $out[$c->item] ?? [0, 0, 0, 0];
+            $cells[$c->cell()]++;
+            $out[$c->item] = $cells;
         }
 
         return $out;
@@ -59,8 +55,8 @@ final readonly class RaterProfile
     {
         $score = new BrierScore;
         foreach ($this->calls as $c) {
-            if ($c['confidence'] !== null) {
-                $score->add($c['confidence'], $c['called'] === $c['truth']);
+            if ($c->confidence !== null) {
+                $score->add($c->confidence, $c->isRight());
             }
         }
 
@@ -70,16 +66,16 @@ final readonly class RaterProfile
     /** Mean stated confidence less the share that was right: above 0 too sure, below 0 too modest; null where none was stated. */
     public function swagger(): ?float
     {
-        $stated = array_filter($this->calls, static fn (array $c): bool => $c['confidence'] !== null);
+        $stated = array_filter($this->calls, static fn (ScoredCall $c): bool => $c->confidence !== null);
 
-        return $stated === [] ? null : array_sum(array_map(static fn (array $c): float => (float) $c['confidence'] - ($c['called'] === $c['truth'] ? 1.0 : 0.0), $stated)) / count($stated);
+        return $stated === [] ? null : array_sum(array_map(static fn (ScoredCall $c): float => (float) $c->confidence - ($c->isRight() ? 1.0 : 0.0), $stated)) / count($stated);
     }
 
-    /** @return list<array{case: string, item: string, called: bool, truth: bool, confidence: float|null}> wrong calls made surely, the surest first */
+    /** @return list<ScoredCall> wrong calls made surely, the surest first */
     public function sureAndWrong(): array
     {
-        $wrong = array_filter($this->calls, static fn (array $c): bool => $c['called'] !== $c['truth'] && $c['confidence'] !== null && $c['confidence'] >= self::SURE - 1e-9);
-        usort($wrong, static fn (array $a, array $b): int => $b['confidence'] <=> $a['confidence']);
+        $wrong = array_filter($this->calls, static fn (ScoredCall $c): bool => ! $c->isRight() && $c->confidence !== null && $c->confidence >= self::SURE - 1e-9);
+        usort($wrong, static fn (ScoredCall $a, ScoredCall $b): int => $b->confidence <=> $a->confidence);
 
         return $wrong;
     }
@@ -91,7 +87,7 @@ final readonly class RaterProfile
      */
     public function windows(): array
     {
-        $cases = array_values(array_unique(array_column($this->calls, 'case')));
+        $cases = $this->cases();
         $n = count($cases);
         $k = max(1, intdiv($n, self::WINDOW));
         $out = [];
@@ -101,8 +97,8 @@ final readonly class RaterProfile
             $in = array_flip(array_slice($cases, $from, $to - $from));
             $cells = [0, 0, 0, 0];
             foreach ($this->calls as $c) {
-                if (isset($in[$c['case']])) {
-                    $cells[self::cell($c)]++;
+                if (isset($in[$c->case])) {
+                    $cells[$c->cell()]++;
                 }
             }
             $out[] = ['from' => $from + 1, 'to' => $to, 'cells' => $cells];
@@ -117,12 +113,9 @@ final readonly class RaterProfile
         return DriftChart::of(array_column($this->windows(), 'cells'));
     }
 
-    /**
-     * @param  array{called: bool, truth: bool, ...}  $call
-     * @return 0|1|2|3 tp, fn, fp, tn
-     */
-    private static function cell(array $call): int
+    /** @return list<string> in the order in which they were read */
+    private function cases(): array
     {
-        return $call['truth'] ? ($call['called'] ? 0 : 1) : ($call['called'] ? 2 : 3);
+        return array_values(array_unique(array_map(static fn (ScoredCall $c): string => $c->case, $this->calls)));
     }
 }

@@ -109,3 +109,16 @@ it('scores nobody who helped to make the key, and needs three readers for a mode
     Reading::query()->whereIn('sitting_case_id', $round->cases()->select('id'))->whereNotIn('user_id', [$tam->id, $this->person('kit')->id])->update(['handed_in_at' => null]);
     expect(pageOf($round->refresh(), $tam, $this->headCoach())['latent'])->toBeNull();
 });
+
+it('gives a person their record as a file, and nobody a colleague\'s', function () {
+    $round = $this->round('Spring');
+    $tam = $this->person('tam');
+    $path = "/agreement/{$round->public_id}/people/{$tam->id}";
+    $this->actingAs($tam)->get($path)->assertOk()->assertSee("$path/record");
+    $file = $this->get("$path/record")->assertOk()->assertHeader('Content-Disposition')->json();
+    expect($file['version'])->toBe(1)->and($file['calls'])->not->toBe([])->and($file['figures']['sensitivity']['estimate'])->toBeFloat()
+        ->and(array_sum(array_column($file['items'], 'found')) + array_sum(array_column($file['items'], 'missed')))->toBe(count(array_filter($file['calls'], fn (array $c): bool => $c['key'])));
+    foreach (App\Models\User::query()->whereNotIn('id', [$tam->id])->get() as $other) {
+        expect($this->actingAs($other)->get("$path/record")->status())->toBe($other->isHeadCoach() ? 200 : 404, $other->name);
+    }
+});

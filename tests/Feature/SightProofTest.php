@@ -28,7 +28,7 @@ const KNOWN_ROUTES = [
     'read.next' => 'GET', 'read' => 'GET', 'read.evidence' => 'GET', 'read.film' => 'GET', 'read.sheet' => 'GET', 'read.change' => 'POST', 'read.hand-in' => 'POST',
     'bench' => 'GET', 'bench.beside' => 'GET', 'bench.compare' => 'GET', 'bench.why' => 'GET', 'bench.evidence' => 'GET', 'bench.state' => 'GET', 'bench.film' => 'GET', 'bench.mark' => 'POST', 'bench.clock' => 'POST',
     'bench.remove' => 'GET', 'bench.erase' => 'DELETE',
-    'agreement.index' => 'GET', 'agreement' => 'GET', 'agreement.person' => 'GET', 'agreement.export' => 'GET', 'panel.index' => 'GET', 'panel' => 'GET', 'panel.rule' => 'POST',
+    'agreement.index' => 'GET', 'agreement' => 'GET', 'agreement.person' => 'GET', 'agreement.record' => 'GET', 'agreement.export' => 'GET', 'panel.index' => 'GET', 'panel' => 'GET', 'panel.rule' => 'POST',
     'shelf' => 'GET', 'imports.store' => 'POST', 'imports.show' => 'GET', 'imports.update' => 'PUT', 'imports.finish' => 'POST', 'imports.drop' => 'DELETE',
     'films.store' => 'POST', 'films.append' => 'PUT', 'films.state' => 'GET', 'films.original' => 'GET', 'films.clock' => 'POST', 'films.drop' => 'DELETE',
     'debrief.index' => 'GET', 'debrief.first' => 'GET', 'debrief' => 'GET', 'rounds' => 'GET', 'rounds.store' => 'POST', 'rounds.show' => 'GET', 'rounds.open' => 'POST', 'rounds.close' => 'POST', 'rounds.publish' => 'POST',

@@ -10,8 +10,11 @@ use App\Models\User;
 use App\Queries\AgreementPage;
 use App\Queries\PersonPage;
 use App\Sight\Onlookers;
+use Core\Format\Json\RecordJson;
+use Core\Remark\InWords;
 use Core\Sight\SittingKind;
 use Illuminate\Contracts\View\View;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Str;
@@ -50,6 +53,19 @@ final class AgreementController extends Controller
     public function person(Sitting $round, User $member, PersonPage $page): View
     {
         return $this->withheld($round) ?? view('person', $page->of($round, $member, $this->user()));
+    }
+
+    /** A person's record as a file of their own. */
+    public function record(Sitting $round, User $member, PersonPage $page, InWords $words): JsonResponse|RedirectResponse
+    {
+        if ($this->onlookers->of($this->user())->withheld($round) !== null) {
+            return redirect()->route('agreement.person', [$round, $member->id]);
+        }
+
+        return response()->json(
+            RecordJson::publish($page->record($round, $member, $this->user()), $words), 200,
+            ['Content-Disposition' => 'attachment; filename="'.Str::slug("$member->name $round->name").'.json"'], JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION,
+        );
     }
 
     public function show(Sitting $round, AgreementPage $page): View

@@ -2,7 +2,9 @@
 
 use Core\Agreement\KeyTable;
 use Core\Agreement\RaterProfile;
+use Core\Agreement\ScoredCall;
 use Core\Chance\Chance;
+use Core\Format\Json\RecordJson;
 
 /** Calls on so many cases of ten items, a third of them there, by a rater whose criterion moves from case to case. */
 function callsOf(int $cases, float $moves, string $seed = 'profile', float $swagger = 0.0): array
@@ -15,7 +17,7 @@ function callsOf(int $cases, float $moves, string $seed = 'profile', float $swag
             $beyond = ($truth ? 1.1 : -1.1) + $chance->normal() - $moves * ($c - $cases / 2);
             // Belief in one's own call, by the model itself.
             $right = 1 / (1 + exp(-2.2 * abs($beyond)));
-            $out[] = ['case' => "c$c", 'item' => "i$i", 'called' => $beyond > 0, 'truth' => $truth, 'confidence' => round(20 * min(1.0, max(0.5, $right + $swagger))) / 20];
+            $out[] = new ScoredCall("c$c", "i$i", $beyond > 0, $truth, round(20 * min(1.0, max(0.5, $right + $swagger))) / 20);
         }
     }
 
@@ -27,7 +29,7 @@ it('counts item by item what one table counts over all', function () {
     $profile = new RaterProfile($calls);
     $table = new KeyTable;
     foreach ($calls as $c) {
-        $table->add((int) substr($c['case'], 1), $c['called'], $c['truth'], $c['confidence']);
+        $table->add((int) substr($c->case, 1), $c->called, $c->truth, $c->confidence);
     }
     $sum = [0, 0, 0, 0];
     foreach ($profile->byItem() as $cells) {
@@ -68,7 +70,20 @@ it('tells the too sure from the modest, and lists the surest wrong calls first',
     rsort($sorted);
     expect($wrong)->not->toBeEmpty()->and(array_column($wrong, 'confidence'))->toBe($sorted)->and(min($sorted))->toBe(0.8);
     foreach ($wrong as $c) {
-        expect($c['called'])->not->toBe($c['truth']);
+        expect($c->isRight())->toBeFalse();
     }
-    expect((new RaterProfile([]))->swagger())->toBeNull()->and((new RaterProfile([['case' => 'a', 'item' => 'b', 'called' => true, 'truth' => true, 'confidence' => null]]))->calibration())->toBe([]);
+    expect((new RaterProfile([]))->swagger())->toBeNull()->and((new RaterProfile([new ScoredCall('a', 'b', true, true, null)]))->calibration())->toBe([]);
+});
+
+it('is written, published by its schema, and read back', function () {
+    foreach ([0, 3, 40] as $cases) {
+        $profile = new RaterProfile(callsOf($cases, 0.02, "record$cases"));
+        $row = json_decode(json_encode(RecordJson::write($profile), JSON_PRESERVE_ZERO_FRACTION), true);
+        $file = json_encode(RecordJson::publish($profile, inWords()), JSON_PRESERVE_ZERO_FRACTION);
+        expect(RecordJson::read($row))->toEqual($profile)->and(RecordJson::read(json_decode($file, true)))->toEqual($profile);
+        $validator = new JsonSchema\Validator;
+        $data = json_decode($file);
+        $validator->validate($data, (object) ['$ref' => 'file://'.dirname(__DIR__, 3).'/docs/schemas/record.schema.json']);
+        expect(array_map(static fn (array $e): string => "$cases {$e['property']}: {$e['message']}", $validator->getErrors()))->toBe([]);
+    }
 });
