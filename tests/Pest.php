@@ -5,6 +5,7 @@ use Core\Agreement\Figure;
 use Core\Agreement\ItemResult;
 use Core\Agreement\RatingSet;
 use Core\Agreement\StudyResult;
+use Core\Codebook\Codebook;
 use Core\Format\Json\FigureJson;
 use Core\Format\Json\StudyJson;
 use Core\Measurement\Evidence;
@@ -12,6 +13,8 @@ use Core\Measurement\Meter;
 use Core\Motion\Motion;
 use Core\Motion\StationSource;
 use Core\Motion\StationTimes;
+use Core\Reading\Call;
+use Core\Reading\Presence;
 use Core\Remark\Remark;
 use Core\Trace\DeviceClass;
 use Core\Trace\Stance;
@@ -22,6 +25,19 @@ use Illuminate\Translation\Translator;
 use Tests\TestCase;
 
 pest()->extend(TestCase::class)->in('Feature');
+
+require_once __DIR__.'/Feature/helpers.php';
+
+/** A call of every fault, absent but for those given. */
+function allAbsent(array $change = []): array
+{
+    $calls = [];
+    foreach (Codebook::standard()->keys() as $key) {
+        $calls[$key] = new Call($key, Presence::Absent, confidence: 80);
+    }
+
+    return [...$calls, ...$change];
+}
 
 /** @return array<string, mixed> a study's result as it is published */
 function published(StudyResult|ItemResult $result): array

@@ -15,14 +15,6 @@ use Core\Trace\DeviceClass;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\Http;
 
-function deviceToken(object $test): string
-{
-    $test->actingAs($test->headCoach())->post('/capture/devices', ['name' => 'bench'])->assertSessionHas('token');
-    app('auth')->forgetGuards();
-
-    return (string) session('token');
-}
-
 /** A connection that sends a swing in chunks of a tenth of a second. */
 function openCapture(object $test, string $token, Swing $s): string
 {

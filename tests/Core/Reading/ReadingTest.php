@@ -12,16 +12,6 @@ use Core\Reading\Reading;
 use Core\Reading\Severity;
 use Core\Trace\DeviceClass;
 
-function allAbsent(array $change = []): array
-{
-    $calls = [];
-    foreach (Codebook::standard()->keys() as $key) {
-        $calls[$key] = new Call($key, Presence::Absent, confidence: 80);
-    }
-
-    return [...$calls, ...$change];
-}
-
 it('is complete when every fault has a call and what is present has a severity and a first cause', function () {
     expect((new Reading(allAbsent()))->obstacles(Codebook::standard()))->toBe([])
         ->and((new Reading(allAbsent(['sway' => new Call('sway', Presence::Present, Severity::Clear)]), ['sway'], 'Turn, do not slide'))->obstacles(Codebook::standard()))->toBe([])

@@ -1,0 +1,59 @@
+<?php
+
+// What more than one file of tests needs to lay: loaded by Pest.php, as files are run side by side.
+
+use App\Actions\OpenRound;
+use App\Actions\PlanRound;
+use App\Actions\StoreRecording;
+use App\Models\Golfer;
+use App\Models\Reading;
+use App\Models\Sitting;
+use App\Models\User;
+use Core\Sight\SittingKind;
+use Core\Simulation\GolferSpec;
+use Core\Simulation\Swing;
+use Core\Trace\DeviceClass;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
+
+function deviceToken(object $test): string
+{
+    $test->actingAs($test->headCoach())->post('/capture/devices', ['name' => 'bench'])->assertSessionHas('token');
+    app('auth')->forgetGuards();
+
+    return (string) session('token');
+}
+
+/** So many swings that differ in nothing but themselves: one golfer, club and device. @return list<int> ids */
+function alike(int $n): array
+{
+    $golfer = Golfer::query()->where('handedness', 'right')->whereHas('consents')->orderBy('id')->firstOrFail();
+    $ids = [];
+    for ($i = 0; $i < $n; $i++) {
+        $swing = Swing::of(new GolferSpec("alike $i", device: DeviceClass::Mat));
+        $ids[] = app(StoreRecording::class)($golfer, ['club' => 'hybrid', 'source' => 'file'], $swing->trace, null, $swing->motion())->id;
+    }
+
+    return $ids;
+}
+
+/** A panel study of so many cases of which the first some are asked about again, opened. */
+function repeated(object $test, array $ids, int $repeats, bool $waits = false, string $show = 'both', bool $reveals = false): Sitting
+{
+    $members = User::query()->where('role', 'panel')->orderBy('id')->limit(3)->pluck('id')->all();
+    $round = app(PlanRound::class)('Twice', SittingKind::Panel, $ids, $members, $show, $test->headCoach(), repeats: array_slice($ids, 0, $repeats), waits: $waits, reveals: $reveals);
+    app(OpenRound::class)($round, $test->headCoach());
+
+    return $round->refresh();
+}
+
+/** @return Collection<int, Reading> one member's readings, in order */
+function dealt(Sitting $round, User $member): Collection
+{
+    return Reading::query()->where('user_id', $member->id)->where('stage', 'blind')->whereIn('sitting_case_id', $round->cases()->select('id'))->with(['case.sitting', 'case.swings'])->orderBy('position')->get();
+}
+
+function handIn(Reading $reading): void
+{
+    DB::table('readings')->where('id', $reading->id)->update(['handed_in_at' => now()]);
+}
