@@ -9,6 +9,7 @@ use App\Queries\Codebooks;
 use App\Queries\RoundRatings;
 use Core\Format\AgreementCsv;
 use Core\Format\CsvWriter;
+use Core\Format\Json\KeyEntryJson;
 use Core\Format\Json\StudyJson;
 use Core\Remark\InWords;
 use Core\Version;
@@ -67,6 +68,7 @@ final readonly class ExportRound
         }
         $as = StudyJson::published($this->words);
         $zip->addFromString('results.json', self::json([...($study === null ? ['items' => [], 'pooled' => null] : $as->study($study)), 'against_key' => $as->raters($figures->againstKey), 'provenance' => $provenance]));
+        $zip->addFromString('key.json', self::json(['version' => KeyEntryJson::VERSION, 'key_version' => $round->keyVersion?->number, 'lens' => $round->lens, 'entries' => $this->key($round)]));
         $zip->addFromString('datapackage.json', self::json([
             'name' => 'verified-consensus-round', 'profile' => 'tabular-data-package', 'version' => Version::CURRENT,
             'resources' => array_map(static fn (string $name, array $fields): array => [
@@ -77,6 +79,21 @@ final readonly class ExportRound
         if (! $zip->close()) {
             throw new ActionException('The export could not be finished: the disk may be full.');
         }
+    }
+
+    /** @return list<array<string, mixed>> every entry with what the verdict came from, in codes and in a sentence */
+    private function key(Sitting $round): array
+    {
+        $faults = $this->codebooks->of($round)->faults;
+        $out = [];
+        foreach ($round->keyVersion?->entries()->whereIn('case_id', $round->cases()->select('case_id'))->orderBy('case_id')->orderBy('id')->get() ?? [] as $e) {
+            $out[] = [
+                'case' => "c$e->case_id", 'entry' => KeyEntryJson::write($e->toCore()),
+                'sentence' => $this->words->say($e->measured()->why, ['fault' => $faults[$e->fault]->name ?? $e->fault]), 'ruling' => $e->ruling, 'ruling_reason' => $e->ruling_reason,
+            ];
+        }
+
+        return $out;
     }
 
     /** @param  list<list<string|float|null>>  $rows */

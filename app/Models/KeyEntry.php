@@ -6,8 +6,12 @@ namespace App\Models;
 
 use Core\Codebook\Judgement;
 use Core\Codebook\Verdict;
+use Core\Consensus\Consensus;
 use Core\Consensus\Grade;
+use Core\Consensus\KeyEntry as CoreKeyEntry;
+use Core\Consensus\Label;
 use Core\Format\Json\JudgementJson;
+use Core\Motion\Station;
 use Core\Remark\Remark;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -53,6 +57,13 @@ final class KeyEntry extends Model
     public function measured(): Judgement
     {
         return $this->judgement !== null ? JudgementJson::read($this->judgement) : new Judgement(Verdict::from($this->verdict), $this->margin, Remark::wordedThen((string) $this->worded_then));
+    }
+
+    public function toCore(): CoreKeyEntry
+    {
+        $said = new Consensus(Label::from($this->label), $this->present, $this->absent, $this->cannot_tell, $this->severity, $this->onset === null ? null : Station::from($this->onset));
+
+        return new CoreKeyEntry($this->fault, $said, $this->measured(), Grade::from($this->grade));
     }
 
     /** @return BelongsTo<KeyVersion, $this> */

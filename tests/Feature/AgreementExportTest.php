@@ -26,7 +26,7 @@ function exported(object $test, Sitting $round): array
 it('gives the head coach a published round as open files that agree with the page', function () {
     $round = Sitting::query()->where('name', 'like', 'Spring%')->firstOrFail();
     $files = exported($this, $round);
-    expect(array_keys($files))->toBe(['ratings.csv', 'key.csv', 'results.csv', 'results.json', 'datapackage.json']);
+    expect(array_keys($files))->toBe(['ratings.csv', 'key.csv', 'results.csv', 'results.json', 'key.json', 'datapackage.json']);
     $json = json_decode($files['results.json'], true, 64, JSON_THROW_ON_ERROR);
     expect($json['provenance']['input']['ratings_sha256'])->toBe(hash('sha256', $files['ratings.csv']))->and($json['provenance']['options']['seed'])->toBe(1)
         ->and($json['provenance']['version'])->toBe(Core\Version::CURRENT)->and($files['ratings.csv'])->not->toContain('Tam Brackley');
@@ -38,6 +38,18 @@ it('gives the head coach a published round as open files that agree with the pag
     $key = new RatingSet;
     RatingsCsv::readKey(stream($files['key.csv']), 'key.csv', $key);
     expect($key->hasKey())->toBeTrue()->and($json['against_key'][0])->toHaveKeys(['rater', 'sensitivity', 'mcc'])->and($json['provenance']['unscored_raters'])->not->toBe([]);
+});
+
+it('tells of every entry of the key what its verdict came from, by its schema', function () {
+    $round = Sitting::query()->where('name', 'like', 'Spring%')->firstOrFail();
+    $key = json_decode(exported($this, $round)['key.json']);
+    expect($key->entries)->toHaveCount($round->keyVersion->entries()->whereIn('case_id', $round->cases()->select('case_id'))->count());
+    foreach ($key->entries as $e) {
+        $validator = new JsonSchema\Validator;
+        $entry = $e->entry;
+        $validator->validate($entry, (object) ['$ref' => 'file://'.base_path('docs/schemas/key.schema.json')]);
+        expect(array_map(static fn (array $e): string => $e['property'].': '.$e['message'], $validator->getErrors()))->toBe([])->and($e->sentence)->toEndWith('.')->and($e->case)->toStartWith('c');
+    }
 });
 
 it('describes every column of its tables', function () {
