@@ -109,6 +109,9 @@ final class C3dReader
                     if ($unsigned && ! $isFloat && $raw < 0) {
                         $raw += 65536;
                     }
+                    if (is_infinite((float) $raw)) {
+                        throw FormatException::in($this->file, "analog channel $c holds an infinite value, which nothing measures");
+                    }
                     $analog[$c][] = ($raw - $offsets[$c]) * $gains[$c];
                 }
             }
@@ -129,6 +132,9 @@ final class C3dReader
         for ($c = 1; $c <= $channels; $c++) {
             $gains[$c] = $general * (float) ($scale[$c - 1] ?? 1.0);
             $offsets[$c] = (float) ($offset[$c - 1] ?? 0.0);
+            if (! is_finite($gains[$c]) || ! is_finite($offsets[$c])) {
+                throw FormatException::in($this->file, "the scale of analog channel $c is no number");
+            }
         }
 
         return [$gains, $offsets];

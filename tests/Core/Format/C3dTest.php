@@ -1,5 +1,6 @@
 <?php
 
+use Core\CoreException;
 use Core\Format\C3d\C3dReader;
 use Core\Format\C3d\Laboratory;
 use Core\Format\FormatException;
@@ -271,3 +272,26 @@ it('asks for a platform of a type it reads, and for one at all', function () {
     $w->set('FORCE_PLATFORM', 'TYPE', 2, [1], [3]);
     expect(fn () => Laboratory::import($w->write($points, 120.0, ['A' => array_fill(0, 200, 0.0)], 4), 'x.c3d', Handedness::Right))->toThrow(FormatException::class, 'of type 3');
 });
+
+it('refuses a forged file whose force or points no instrument gives, and takes what is no number as missing', function (float $value, bool $inPoints, ?string $why) {
+    $bytes = labFile(Swing::of(new GolferSpec('forged')), 84, true);
+    [$points, $analog, $start] = [unpack('v', $bytes, 2)[1], unpack('v', $bytes, 4)[1], unpack('v', $bytes, 16)[1]];
+    $frame = 512 * ($start - 1) + 50 * (16 * $points + 4 * $analog);
+    // All of one frame's samples, or one coordinate of its first point.
+    $bytes = $inPoints
+        ? substr_replace($bytes, pack('g', $value), $frame, 4)
+        : substr_replace($bytes, str_repeat(pack('g', $value), $analog), $frame + 16 * $points, 4 * $analog);
+    $read = fn () => Laboratory::import($bytes, 'forged.c3d', Handedness::Right);
+    if ($why !== null) {
+        expect($read)->toThrow(CoreException::class, $why);
+
+        return;
+    }
+    $in = $read();
+    expect(json_encode(array_map(fn (array $v): bool => array_filter($v, is_infinite(...)) === [], $in->trace->channels)))->not->toContain('false')
+        ->and(array_filter($in->trace->channels['lead_fz_n'], is_nan(...)))->not->toBe([]);
+})->with([
+    'a force of 3e38' => [3e38, false, 'which nothing measures'], 'an infinite force' => [INF, false, 'which nothing measures'], 'one below nought' => [-INF, false, 'which nothing measures'],
+    'an infinite point' => [INF, true, 'which nothing measures'],
+    'a point at 1e30 mm' => [1e30, true, 'which nothing measures'], 'a force that is no number' => [NAN, false, null],
+]);
