@@ -1,7 +1,10 @@
 <?php
 
+use App\Models\KeyEntry;
 use App\Models\Sitting;
+use App\Models\StationMark;
 use App\Queries\Codebooks;
+use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
 
 /** @return list<string> migration files in order */
@@ -69,5 +72,24 @@ it('goes back to the first release and forward again, marks by hand left behind'
         (require $file)->up();
     }
     expect(DB::table('station_times')->where('recording_id', $recording)->count())->toBe(3);
+    DB::rollBack();
+});
+
+it('takes the doubts of before over as codes, and leaves what keys said in their words', function () {
+    DB::beginTransaction();
+    $since = array_map(static fn (string $file): object => require $file, array_filter(migrations(), static fn (string $file): bool => basename($file) >= '2026_11_27_000400'));
+    array_map(static fn (object $m) => $m->down(), array_reverse($since));
+    $recording = DB::table('recordings')->min('id');
+    DB::table('station_times')->where('recording_id', $recording)->where('source', 'motion')->where('code', 'TP')->update(['doubt' => 'a downswing of 132 ms is unusual']);
+    DB::table('station_times')->where('recording_id', $recording)->where('source', 'motion')->where('code', 'AD')->update(['doubt' => 'the club was never still before it moved']);
+    DB::table('station_times')->where('recording_id', $recording)->where('source', 'motion')->where('code', 'IM')->update(['doubt' => 'somebody said so']);
+    $said = DB::table('key_entries')->orderBy('id')->pluck('sentence', 'id')->all();
+    array_map(static fn (object $m) => $m->up(), $since);
+    $doubts = StationMark::query()->where('recording_id', $recording)->where('source', 'motion')->get()->keyBy('code')->map(fn (StationMark $m): ?string => worded($m->doubt()));
+    expect($doubts['TP'])->toBe('a downswing of 132 ms is unusual')->and($doubts['AD'])->toBe('the club was never still before it moved')->and($doubts['IM'])->toBe('somebody said so')
+        ->and(DB::table('station_times')->where('code', 'TP')->where('recording_id', $recording)->where('source', 'motion')->value('doubt'))->toContain('doubt.odd-downswing')
+        ->and(DB::table('key_entries')->orderBy('id')->pluck('worded_then', 'id')->all())->toBe($said)
+        ->and(inWords()->say(KeyEntry::query()->orderBy('id')->firstOrFail()->measured()->why))->toBe(reset($said))
+        ->and(fn () => DB::transaction(fn () => DB::table('key_entries')->whereNull('judgement')->limit(1)->update(['worded_then' => null])))->toThrow(QueryException::class);
     DB::rollBack();
 });
