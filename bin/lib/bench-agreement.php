@@ -9,6 +9,7 @@ use Core\Agreement\RatingSet;
 use Core\Agreement\Study;
 use Core\Agreement\StudyOptions;
 use Core\Chance\Chance;
+use Core\Format\Json\StudyJson;
 
 function ratedRound(int $raters, int $cases, int $items, float $missing): RatingSet
 {
@@ -67,7 +68,7 @@ foreach (['10 % missing' => 0.1, 'none missing, with Conger' => 0.0] as $name =>
         $items = $set->items();
         [$two] = timed(5, static function () use ($set, $options, $items): void {
             $study = new Study($set, $options);
-            iterator_count(Workers::map(2, [...array_fill(0, 23, 1.0), 8.0], static fn (int $i): string => json_encode($study->block($i === 23 ? $items : [$items[$i]]), JSON_THROW_ON_ERROR)));
+            iterator_count(Workers::map(2, [...array_fill(0, 23, 1.0), 8.0], static fn (int $i): string => json_encode(StudyJson::kept()->item($study->item($i === 23 ? $items : [$items[$i]])), JSON_THROW_ON_ERROR)));
         });
         $line('    the same by two processes', $two);
     }
