@@ -2,7 +2,6 @@
 
 use Core\Format\Json\StanceJson;
 use Core\Format\TraceCsv;
-use Core\Motion\StationSource;
 use Core\Simulation\GolferSpec;
 use Core\Simulation\Plant;
 use Core\Simulation\Swing;
@@ -31,7 +30,7 @@ it('measures a file of any device without a database and publishes JSON by its s
     $validator = new JsonSchema\Validator;
     $validator->validate($out, (object) ['$ref' => 'file://'.base_path('docs/schemas/measure.schema.json')]);
     expect($validator->getErrors())->toBe([])->and($out->device)->toBe($device->value)->and($out->faults->{'hang-back'}->verdict)->toBe('supported')
-        ->and($out->stations->IM->source)->toBe(StationSource::File)->and($out->measurements->lead_share->value->IM->value)->toBe($out->measurements->impact_share->value)
+        ->and($out->stations->IM->source)->toBe('file')->and($out->measurements->lead_share->value->IM->value)->toBe($out->measurements->impact_share->value)
         ->and($out->faults->{'knee-part'}->observability)->toBe('not observable')->and($out->faults->{'knee-part'}->verdict)->toBe('not measurable');
     config(['database.connections.pgsql.port' => env('DB_PORT')]);
 })->with(DeviceClass::cases());
