@@ -11,6 +11,7 @@ use App\Sight\Onlookers;
 use Core\Agreement\Distribution;
 use Core\Measurement\Difference;
 use Core\Measurement\Spread;
+use Core\Number\Written;
 use Illuminate\Database\Eloquent\Collection;
 
 /** Two recordings side by side: what the second has more of each measure than the first, and whether that is beyond doubt. */
@@ -73,7 +74,7 @@ final class Comparison
             return ['value' => $row['spread']->mean, 'uncertainty' => null, 'reason' => null];
         }
 
-        return ['value' => $row['censored'] === null ? $row['value'] : ($row['censored'] === 'below' ? '< ' : '> ').number_format((float) $row['value'], 0), 'uncertainty' => $row['uncertainty'], 'reason' => $row['reason']];
+        return ['value' => $row['censored'] === null ? $row['value'] : ($row['censored'] === 'below' ? '< ' : '> ').Written::fixed((float) $row['value'], 0), 'uncertainty' => $row['uncertainty'], 'reason' => $row['reason']];
     }
 
     /**

@@ -6,7 +6,7 @@
         $minus = fn (float $v) => \Core\Number\Written::signed($v, 2);
         $signed = fn (float $v) => \Core\Number\Written::signed($v, 0);
         $left = array_filter($figures->leftOut);
-        $span = fn ($f, $scale = 1, $digits = 2) => $f->low === null ? 'no interval' : number_format($scale * $f->low, $digits).' to '.number_format($scale * $f->high, $digits);
+        $span = fn ($f, $scale = 1, $digits = 2) => $f->low === null ? 'no interval' : \Core\Number\Written::fixed($scale * $f->low, $digits).' to '.\Core\Number\Written::fixed($scale * $f->high, $digits);
         $pct = fn ($f) => ($f->estimate ?? null) === null ? '–' : round(100 * $f->estimate).' %';
         $shownAs = ['both' => 'film and trace', 'film' => 'film only', 'trace' => 'trace only'];
     @endphp
@@ -21,7 +21,7 @@
         <div class="tiles">
             <div><b>{{ $pct($co['percent_agreement']) }}</b>agreement between any two<br><span class="small quiet">@if($co['percent_agreement']->reason)@said($co['percent_agreement']->reason)@else{{ $span($co['percent_agreement'], 100, 0) }}@endif</span></div>
             @foreach(['gwet_ac1' => 'AC1, beyond chance', 'fleiss_kappa' => 'Fleiss’ κ', 'krippendorff_alpha' => 'Krippendorff’s α'] as $name => $label)
-                <div><b>{{ $co[$name]->estimate === null ? '–' : number_format($co[$name]->estimate, 2) }}</b>{{ $label }}<br><span class="small quiet">@if($co[$name]->reason)@said($co[$name]->reason)@else{{ $span($co[$name]) }}@endif</span></div>
+                <div><b>{{ $co[$name]->estimate === null ? '–' : \Core\Number\Written::fixed($co[$name]->estimate, 2) }}</b>{{ $label }}<br><span class="small quiet">@if($co[$name]->reason)@said($co[$name]->reason)@else{{ $span($co[$name]) }}@endif</span></div>
             @endforeach
             <div><b>{{ $pct($study->specific['present'] ?? null) }}</b>when one says present<br><span class="small quiet">specific agreement</span></div>
         </div>
@@ -31,7 +31,7 @@
             @php
                 $d = $compared['ac1']->difference;
             @endphp
-            <p class="compared"><b>Since {{ $compared['with'] }}</b>, over the {{ $compared['faults'] }} faults and {{ $compared['people'] }} people that both rounds have: AC1 {{ $compared['ac1']->first === null ? '–' : number_format($compared['ac1']->first, 2) }} → {{ $compared['ac1']->second === null ? '–' : number_format($compared['ac1']->second, 2) }}@if($d->estimate === null) (@said($d->reason))@elseif($d->low === null) (too few cases for an interval)@else, {{ $d->estimate >= 0 ? 'up' : 'down' }} by {{ number_format(abs($d->estimate), 2) }} ({{ number_format($d->low, 2) }} to {{ number_format($d->high, 2) }}), p = {{ number_format((float) $compared['ac1']->p, 3) }} by permutation of cases. {{ $d->low > 0 || $d->high < 0 ? '' : 'That may be chance: ' }}With these cases a true change of {{ number_format((float) $compared['detectable'], 2) }} would be found four times in five.@endif <span class="quiet small">The cases differ between rounds, so their difficulty may too.</span></p>
+            <p class="compared"><b>Since {{ $compared['with'] }}</b>, over the {{ $compared['faults'] }} faults and {{ $compared['people'] }} people that both rounds have: AC1 {{ $compared['ac1']->first === null ? '–' : \Core\Number\Written::fixed($compared['ac1']->first, 2) }} → {{ $compared['ac1']->second === null ? '–' : \Core\Number\Written::fixed($compared['ac1']->second, 2) }}@if($d->estimate === null) (@said($d->reason))@elseif($d->low === null) (too few cases for an interval)@else, {{ $d->estimate >= 0 ? 'up' : 'down' }} by {{ \Core\Number\Written::fixed(abs($d->estimate), 2) }} ({{ \Core\Number\Written::fixed($d->low, 2) }} to {{ \Core\Number\Written::fixed($d->high, 2) }}), p = {{ \Core\Number\Written::fixed((float) $compared['ac1']->p, 3) }} by permutation of cases. {{ $d->low > 0 || $d->high < 0 ? '' : 'That may be chance: ' }}With these cases a true change of {{ \Core\Number\Written::fixed((float) $compared['detectable'], 2) }} would be found four times in five.@endif <span class="quiet small">The cases differ between rounds, so their difficulty may too.</span></p>
         @endif
 
         <h2>{{ $open ? 'Who sees what the panel sees' : 'You and your colleagues against the key' }}</h2>
@@ -62,7 +62,7 @@
                     <td><x-figure-value :figure="$p['figures']['sensitivity']" percent /></td><td><x-figure-value :figure="$p['figures']['specificity']" percent /></td>
                     @if($open || $p['mine'])
                         <td><x-figure-value :figure="$p['figures']['ppv']" percent /></td>
-                        <td>@php($c = $p['figures']['criterion'])@if($c->estimate === null) – @else {{ $c->low > 0 ? 'under-calls' : ($c->high < 0 ? 'over-calls' : 'even') }} <span class="quiet small">{{ number_format($c->estimate, 2) }}</span>@endif</td>
+                        <td>@php($c = $p['figures']['criterion'])@if($c->estimate === null) – @else {{ $c->low > 0 ? 'under-calls' : ($c->high < 0 ? 'over-calls' : 'even') }} <span class="quiet small">{{ \Core\Number\Written::fixed($c->estimate, 2) }}</span>@endif</td>
                         <td><x-figure-value :figure="$p['figures']['mcc']" /></td><td><x-figure-value :figure="$rest[$p['rater']] ?? \Core\Agreement\Figure::undefined(\Core\Agreement\Undefined::NobodyToCompareWith)" /></td><td><x-figure-value :figure="$p['figures']['brier']" /></td>
                         <td class="num">{{ $p['cannot_tell'] }}</td><td class="num">{{ $p['unsupported'] }}</td>
                     @endif
@@ -93,7 +93,7 @@
                 <tr><th></th>@foreach($names as $b)<th>{{ \Illuminate\Support\Str::before($b, ' ') }}</th>@endforeach</tr>
                 @foreach($names as $a)<tr><td>{{ $a }}</td>@foreach($names as $b)
                     @php($p = $k[$a.'|'.$b] ?? null)
-                    @if($p && $p['kappa']->estimate !== null)<td class="cell" style="--share: {{ round(42 * max(0, $p['kappa']->estimate)) }}%" title="{{ $p['n'] }} calls in common, {{ round(100 * $p['same']) }} % the same, κ {{ number_format($p['kappa']->low, 2) }} to {{ number_format($p['kappa']->high, 2) }}, PABAK {{ number_format($p['pabak']->estimate, 2) }}">{{ number_format($p['kappa']->estimate, 2) }}</td>@else<td class="quiet">{{ $a === $b ? '·' : '–' }}</td>@endif
+                    @if($p && $p['kappa']->estimate !== null)<td class="cell" style="--share: {{ round(42 * max(0, $p['kappa']->estimate)) }}%" title="{{ $p['n'] }} calls in common, {{ round(100 * $p['same']) }} % the same, κ {{ \Core\Number\Written::fixed($p['kappa']->low, 2) }} to {{ \Core\Number\Written::fixed($p['kappa']->high, 2) }}, PABAK {{ \Core\Number\Written::fixed($p['pabak']->estimate, 2) }}">{{ \Core\Number\Written::fixed($p['kappa']->estimate, 2) }}</td>@else<td class="quiet">{{ $a === $b ? '·' : '–' }}</td>@endif
                 @endforeach</tr>@endforeach
             </table></div>
             <details style="margin-top: 0.4rem"><summary class="small">Every pair with its interval</summary>
@@ -128,10 +128,10 @@
                 <h2>{{ match(true) { collect($figures->armDifferences)->every(fn ($d) => $d->difference->estimate === null) => 'Too few cases to say whether what was shown matters', collect($figures->armDifferences)->contains(fn ($d) => $d->p !== null && $d->p < 0.05) => 'What is shown changes how far people agree', default => 'What was shown makes no difference that these cases could show' } }}</h2>
                 <div class="suggested">
                     <table class="rows"><tr><th>Shown</th><th class="num">Cases</th><th class="num">Same call</th><th class="num">AC1</th></tr>
-                        @foreach($figures->arms as $a)<tr><td>{{ $shownAs[$a->arm] }}</td><td class="num">{{ $a->cases }}</td><td class="num">{{ $a->same === null ? '–' : round(100 * $a->same).' %' }}</td><td class="num">{{ $a->ac1 === null ? '–' : number_format($a->ac1, 2) }}</td></tr>@endforeach
+                        @foreach($figures->arms as $a)<tr><td>{{ $shownAs[$a->arm] }}</td><td class="num">{{ $a->cases }}</td><td class="num">{{ $a->same === null ? '–' : round(100 * $a->same).' %' }}</td><td class="num">{{ $a->ac1 === null ? '–' : \Core\Number\Written::fixed($a->ac1, 2) }}</td></tr>@endforeach
                     </table>
                     <table class="rows"><tr><th>Compared</th><th class="num">AC1 differs by</th><th class="num">p, adjusted</th><th class="num">Would find</th></tr>
-                        @foreach($figures->armDifferences as $d)@php($f = $d->difference)<tr><td>{{ $shownAs[$d->second] }} less {{ $shownAs[$d->first] }}</td><td class="num">@if($f->reason)<span class="thin">@said($f->reason)</span>@else<b>{{ $minus($f->estimate) }}</b>@if($f->low !== null) <span class="small quiet">{{ $minus($f->low) }} to {{ $minus($f->high) }}</span>@endif @endif</td><td class="num">{{ $d->p === null ? '–' : number_format($d->p, 3) }}</td><td class="num">{{ $d->detectable === null ? '–' : number_format($d->detectable, 2) }}</td></tr>@endforeach
+                        @foreach($figures->armDifferences as $d)@php($f = $d->difference)<tr><td>{{ $shownAs[$d->second] }} less {{ $shownAs[$d->first] }}</td><td class="num">@if($f->reason)<span class="thin">@said($f->reason)</span>@else<b>{{ $minus($f->estimate) }}</b>@if($f->low !== null) <span class="small quiet">{{ $minus($f->low) }} to {{ $minus($f->high) }}</span>@endif @endif</td><td class="num">{{ $d->p === null ? '–' : \Core\Number\Written::fixed($d->p, 3) }}</td><td class="num">{{ $d->detectable === null ? '–' : \Core\Number\Written::fixed($d->detectable, 2) }}</td></tr>@endforeach
                     </table>
                 </div>
                 <p class="small quiet">Different cases stand in each, so their difficulty may differ too. p by permutation of cases, adjusted after Holm for the number of comparisons; “would find” is the true difference these cases would show four times in five.</p>
@@ -145,7 +145,7 @@
                         <table class="rows"><tr><th>Instructor</th><th class="num">Marks</th><th class="num">Late (+) or early, ms</th><th class="num">95 % of marks, ms</th></tr>
                             @foreach($t['people'] as $p)<tr><td>{{ $p['name'] }}</td><td class="num">{{ $p['n'] }}</td><td class="num">@if($p['bias']->reason)@said($p['bias']->reason)@else<span @class(['thin' => $p['n'] < 10])><b>{{ $signed($p['bias']->estimate) }}</b>@if($p['bias']->low !== null) <span class="small quiet">{{ $signed($p['bias']->low).' to '.$signed($p['bias']->high) }}</span>@endif</span>@endif</td><td class="num">@if($p['low']->reason)@said($p['low']->reason)@else{{ $signed($p['low']->estimate).' to '.$signed($p['high']->estimate) }}@endif</td></tr>@endforeach
                         </table>
-                        <p class="small quiet">@if($t['reason'])@said($t['reason'], [], true)@else Over {{ $t['cases'] }} cases that all {{ $t['readers'] }} marked: readers differ from one another by a lasting {{ number_format($t['between'], 1) }} ms (standard deviation), the rest is {{ number_format($t['within'], 1) }} ms. The mean mark of @foreach($t['mean_of'] as $k => $w){{ $k }} {{ $k === 1 ? 'reader' : 'readers' }}: ±{{ number_format($w, 1) }} ms{{ $loop->last ? '.' : ', ' }} @endforeach @endif</p>
+                        <p class="small quiet">@if($t['reason'])@said($t['reason'], [], true)@else Over {{ $t['cases'] }} cases that all {{ $t['readers'] }} marked: readers differ from one another by a lasting {{ \Core\Number\Written::fixed($t['between'], 1) }} ms (standard deviation), the rest is {{ \Core\Number\Written::fixed($t['within'], 1) }} ms. The mean mark of @foreach($t['mean_of'] as $k => $w){{ $k }} {{ $k === 1 ? 'reader' : 'readers' }}: ±{{ \Core\Number\Written::fixed($w, 1) }} ms{{ $loop->last ? '.' : ', ' }} @endforeach @endif</p>
                     </div>
                 @endforeach
                 </div>

@@ -43,7 +43,7 @@
                             <tr @class(['beyond' => $d?->isBeyond()])>
                                 <td title="{{ ucfirst($row['definition']) }}"><a href="{{ route('codebook') }}#m-{{ $row['key'] }}">{{ $row['label'] }}</a> <span class="quiet small">{{ $row['unit'] }}</span></td>
                                 @foreach(['first', 'second'] as $which)<td class="num">@if($row[$which]['value'] === null)<span class="quiet" title="{{ $row[$which]['reason'] }}">none</span>@elseif(is_string($row[$which]['value'])){{ $row[$which]['value'] }}@else{{ $fmt($row[$which]['value']) }}@endif</td>@endforeach
-                                <td class="num">@if($d)<b>{{ $d->change > 0 ? '+' : '' }}{{ $fmt($d->change) }}</b> <small>± {{ number_format($d->uncertainty, $d->uncertainty < 1 ? 2 : 0) }}</small>@elseif($row['why'])<span class="quiet small">{{ $row['why'] }}</span>@endif</td>
+                                <td class="num">@if($d)<b>{{ $d->change > 0 ? '+' : '' }}{{ $fmt($d->change) }}</b> <small>± {{ \Core\Number\Written::fixed($d->uncertainty, $d->uncertainty < 1 ? 2 : 0) }}</small>@elseif($row['why'])<span class="quiet small">{{ $row['why'] }}</span>@endif</td>
                             </tr>
                         @endforeach
                     </tbody></table>

@@ -1,7 +1,7 @@
 {{-- The curve and threshold a verdict came from. Expects $charts. --}}
 @forelse($charts as $c)
     <figure class="why-chart">
-        <figcaption>{{ $c['title'] }}: <b>@if($c['value'] === null)not measured @elseif(is_numeric($c['value'])){{ $c['censored'] ? ($c['censored'] === 'below' ? '< ' : '> ') : '' }}{{ number_format($c['value'], abs($c['value']) < 5 ? 2 : 0) }}@if($c['uncertainty'] !== null) ± {{ number_format($c['uncertainty'], $c['uncertainty'] < 0.1 ? 2 : 1) }}@endif @else{{ $c['value'] }}@endif</b>{{ $c["unit"] === "style" ? "" : " ".$c["unit"] }}; rule {{ ['<=' => '≤', '>=' => '≥', 'is' => 'is', 'not' => 'is not'][$c['op']] ?? $c['op'] }} {{ $c['threshold'] }}</figcaption>
+        <figcaption>{{ $c['title'] }}: <b>@if($c['value'] === null)not measured @elseif(is_numeric($c['value'])){{ $c['censored'] ? ($c['censored'] === 'below' ? '< ' : '> ') : '' }}{{ \Core\Number\Written::fixed($c['value'], abs($c['value']) < 5 ? 2 : 0) }}@if($c['uncertainty'] !== null) ± {{ \Core\Number\Written::fixed($c['uncertainty'], $c['uncertainty'] < 0.1 ? 2 : 1) }}@endif @else{{ $c['value'] }}@endif</b>{{ $c["unit"] === "style" ? "" : " ".$c["unit"] }}; rule {{ ['<=' => '≤', '>=' => '≥', 'is' => 'is', 'not' => 'is not'][$c['op']] ?? $c['op'] }} {{ $c['threshold'] }}</figcaption>
         @if($c['curve'])
             <svg viewBox="0 0 380 132" role="img" aria-label="{{ ucfirst($c['label']) }} over the swing, with the threshold of the rule and the value read">
                 @if($c['window'])<rect class="window" x="{{ $c['window'][0] }}" y="6" width="{{ max(1.5, $c['window'][1] - $c['window'][0]) }}" height="106"/>@endif
