@@ -156,7 +156,7 @@ final readonly class ImportLibrary
     {
         $value = RatingsCsv::decimal($text);
 
-        return $value !== null && abs($value) <= $limit ? $value : throw new ActionException("$name is '".RatingsCsv::short($text)."', which is no number within its limits");
+        return $value !== null && abs($value) <= $limit ? $value : throw new ActionException("$name is '".FormatException::short($text)."', which is no number within its limits");
     }
 
     private function entry(ZipArchive $zip, string $name): string

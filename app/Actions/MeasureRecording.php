@@ -30,7 +30,7 @@ final readonly class MeasureRecording
         $recording->loadMissing(['stations', 'views']);
         $inputs = $this->inputs($recording);
         $kept = $recording->measured()->first();
-        if ($kept !== null && $kept->core_version === Version::CURRENT && $kept->inputs_checksum === $inputs && $kept->codebook_version === $document->version()) {
+        if ($kept !== null && $kept->core_version === Version::CURRENT && $kept->format === MeasuredJson::VERSION && $kept->inputs_checksum === $inputs && $kept->codebook_version === $document->version()) {
             return $kept;
         }
         $recording->loadMissing('channels');
@@ -45,6 +45,7 @@ final readonly class MeasureRecording
             'core_version' => Version::CURRENT,
             'codebook_version' => $document->version(),
             'inputs_checksum' => $inputs,
+            'format' => MeasuredJson::VERSION,
             'measurements' => MeasuredJson::write($report->assessment->measurements),
             'faults' => $faults,
             'quality' => array_map(QualityJson::write(...), $report->assessment->quality()),

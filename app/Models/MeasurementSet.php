@@ -19,13 +19,14 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $core_version
  * @property string $inputs_checksum
  * @property string $codebook_version
+ * @property int $format  MeasuredJson::VERSION of who wrote it
  * @property array<string, mixed> $measurements
  * @property array<string, array<string, mixed>> $faults by lens
  * @property list<mixed> $quality
  */
 final class MeasurementSet extends Model
 {
-    protected $fillable = ['recording_id', 'core_version', 'codebook_version', 'inputs_checksum', 'measurements', 'faults', 'quality'];
+    protected $fillable = ['recording_id', 'core_version', 'codebook_version', 'inputs_checksum', 'format', 'measurements', 'faults', 'quality'];
 
     private ?Measurements $read = null;
 

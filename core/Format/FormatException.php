@@ -18,4 +18,10 @@ final class FormatException extends CoreException
     {
         return new self(sprintf('%s: %s', $file, $what));
     }
+
+    /** What somebody wrote, short enough to be repeated to them. */
+    public static function short(string $text): string
+    {
+        return mb_strlen($text) > 40 ? mb_substr($text, 0, 40).'…' : $text;
+    }
 }

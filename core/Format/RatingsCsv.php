@@ -31,7 +31,7 @@ final class RatingsCsv
             if ($confidence !== null && $cells[$confidence] !== '') {
                 $sure = Scale::decimal($cells[$confidence]);
                 if ($sure === null || $sure < 0.0 || $sure > 1.0) {
-                    throw FormatException::at($file, $line, 'confidence', sprintf("'%s' is no number between 0 and 1", self::short($cells[$confidence])));
+                    throw FormatException::at($file, $line, 'confidence', sprintf("'%s' is no number between 0 and 1", FormatException::short($cells[$confidence])));
                 }
             }
             $when = $occasion === null || $cells[$occasion] === '' ? '1' : $cells[$occasion];
@@ -41,7 +41,7 @@ final class RatingsCsv
                 $objection = $into->objection($cells[$value]);
                 throw $objection === null
                     ? FormatException::at($file, $line, 'rater', $e->getMessage())
-                    : FormatException::at($file, $line, 'value', sprintf("'%s' %s", self::short($cells[$value]), $objection));
+                    : FormatException::at($file, $line, 'value', sprintf("'%s' %s", FormatException::short($cells[$value]), $objection));
             }
         }
         if ($into->isEmpty()) {
@@ -78,10 +78,5 @@ final class RatingsCsv
     public static function decimal(string $text): ?float
     {
         return Scale::decimal($text);
-    }
-
-    public static function short(string $text): string
-    {
-        return mb_strlen($text) > 40 ? mb_substr($text, 0, 40).'…' : $text;
     }
 }

@@ -37,7 +37,7 @@ final class TraceCsv
         $channels = array_fill_keys(array_keys($places), []);
         $before = -INF;
         foreach ($table->rows() as $line => $cells) {
-            $t = RatingsCsv::decimal($cells[$time]) ?? throw FormatException::at($file, $line, 't_s', sprintf("'%s' is no number", RatingsCsv::short($cells[$time])));
+            $t = RatingsCsv::decimal($cells[$time]) ?? throw FormatException::at($file, $line, 't_s', sprintf("'%s' is no number", FormatException::short($cells[$time])));
             $t *= $factors['t_s'];
             if ($t <= $before) {
                 throw FormatException::at($file, $line, 't_s', 'the time does not increase');
@@ -53,7 +53,7 @@ final class TraceCsv
                 // The usual cell is a plain number; what is not goes the careful way.
                 $value = is_numeric($cell) && $cell[-1] !== '.' ? (float) $cell : RatingsCsv::decimal($cell);
                 if ($value === null || ! is_finite($value)) {
-                    throw FormatException::at($file, $line, $name, sprintf("'%s' is no number", RatingsCsv::short($cell)));
+                    throw FormatException::at($file, $line, $name, sprintf("'%s' is no number", FormatException::short($cell)));
                 }
                 $value *= $factors[$name];
                 if ($isShare[$name] && ($value < -5.0 || $value > 105.0)) {

@@ -17,10 +17,4 @@ enum StationSource: string
     {
         return (int) array_search($this, self::cases(), true);
     }
-
-    /** Whether the program found it itself. */
-    public function isProposed(): bool
-    {
-        return $this === self::Trace || $this === self::Motion;
-    }
 }

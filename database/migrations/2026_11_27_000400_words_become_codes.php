@@ -42,11 +42,13 @@ return new class extends Migration
         // What is wrong with a recording stands with what was measured of it, once.
         Schema::table('recordings', fn (Blueprint $table) => $table->dropColumn('quality'));
         DB::table('measurement_sets')->delete();
+        Schema::table('measurement_sets', fn (Blueprint $table) => $table->smallInteger('format')->default(1));
     }
 
     public function down(): void
     {
         DB::table('measurement_sets')->delete();
+        Schema::table('measurement_sets', fn (Blueprint $table) => $table->dropColumn('format'));
         Schema::table('recordings', fn (Blueprint $table) => $table->jsonb('quality')->default('[]'));
         Schema::table('station_times', fn (Blueprint $table) => $table->dropColumn('doubt'));
         Schema::table('station_times', fn (Blueprint $table) => $table->string('doubt', 160)->nullable());

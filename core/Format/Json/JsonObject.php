@@ -192,17 +192,11 @@ final readonly class JsonObject
 
     private function pathTo(string $name): string
     {
-        return ($this->path === '' ? '' : $this->path.' ').self::short($name);
-    }
-
-    /** What somebody wrote, short enough to be repeated to them. */
-    public static function short(string $text): string
-    {
-        return mb_strlen($text) > 40 ? mb_substr($text, 0, 39).'…' : $text;
+        return ($this->path === '' ? '' : $this->path.' ').FormatException::short($name);
     }
 
     private static function quoted(string $text): string
     {
-        return "'".self::short($text)."'";
+        return "'".FormatException::short($text)."'";
     }
 }

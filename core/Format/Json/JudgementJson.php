@@ -12,11 +12,14 @@ use Core\Measurement\Measure;
 /** A verdict with what it came from. The margin is kept as it was found: what is decided from it later is not decided from a rounded one. */
 final class JudgementJson
 {
+    /** Frozen keys keep theirs for good, so each says by which version it was written. */
+    public const VERSION = 1;
+
     /** @return array<string, mixed> */
     public static function write(Judgement $judgement): array
     {
         return [
-            'verdict' => $judgement->verdict->value, 'margin' => $judgement->margin, 'why' => RemarkJson::write($judgement->why),
+            'version' => self::VERSION, 'verdict' => $judgement->verdict->value, 'margin' => $judgement->margin, 'why' => RemarkJson::write($judgement->why),
             'by_proxy' => RemarkJson::orNull($judgement->proxy), 'deciding' => array_map(self::condition(...), $judgement->deciding),
         ];
     }
@@ -25,6 +28,9 @@ final class JudgementJson
     public static function read(mixed $data): Judgement
     {
         $o = JsonObject::of($data, 'a verdict');
+        if ($o->whole('version') > self::VERSION) {
+            throw $o->wrong('version', 'is one that this program does not know');
+        }
 
         return new Judgement(
             $o->one(Verdict::class, 'verdict'), $o->optionalNumber('margin'), RemarkJson::read($o->plain()['why'] ?? null),

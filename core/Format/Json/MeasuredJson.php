@@ -14,6 +14,9 @@ use Core\Trace\Signal;
 /** What was measured: kept whole and unrounded, published with sentences beside the codes. */
 final class MeasuredJson
 {
+    /** Of measures, findings and verdicts as rows keep them; stands beside them in the row. */
+    public const VERSION = 1;
+
     /** @return array<string, mixed> by measure key; of one taken at several stations by their codes */
     public static function write(Measurements $measurements): array
     {
