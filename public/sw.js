@@ -16,7 +16,8 @@ async function networkFirst(event, path) {
     const answer = await fetch(request);
     if (isReading(path)) {
       const copy = answer.status === 200 && !answer.redirected ? answer.clone() : null;
-      if (copy || [401, 403, 404, 409, 410].includes(answer.status)) event.waitUntil(caches.open(READINGS).then((cache) => (copy ? cache.put(at, copy) : cache.delete(path))));
+      if (copy || [401, 403, 404, 409, 410].includes(answer.status))
+        event.waitUntil(caches.open(READINGS).then((cache) => (copy ? cache.put(at, copy) : cache.delete(path))));
     }
     return answer;
   } catch (error) {
@@ -51,11 +52,20 @@ self.addEventListener('message', (e) => {
   const { keep, forget, release } = e.data ?? {};
   if (keep) {
     const paths = keep.map((url) => new URL(url, location.origin).pathname);
-    e.waitUntil(Promise.all([keepParts(paths.filter(isPart), release), caches.open(READINGS).then((cache) => fill(cache, paths.filter(isReading)))]).then(() => e.ports[0]?.postMessage('kept')));
+    e.waitUntil(
+      Promise.all([
+        keepParts(paths.filter(isPart), release),
+        caches.open(READINGS).then((cache) => fill(cache, paths.filter(isReading))),
+      ]).then(() => e.ports[0]?.postMessage('kept')),
+    );
   }
   if (forget) {
-    e.waitUntil(caches.open(READINGS).then(async (cache) => {
-      for (const request of await cache.keys()) if (forget === 'all' || new URL(request.url).pathname.startsWith(`/read/${forget}`)) await cache.delete(request);
-    }));
+    e.waitUntil(
+      caches.open(READINGS).then(async (cache) => {
+        for (const request of await cache.keys())
+          if (forget === 'all' || new URL(request.url).pathname.startsWith(`/read/${forget}`))
+            await cache.delete(request);
+      }),
+    );
   }
 });

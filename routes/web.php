@@ -31,26 +31,63 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/codebook/document', [CodebookController::class, 'document'])->name('codebook.document');
 
     Route::get('/read/next', [ReadingController::class, 'next'])->name('read.next');
-    Route::get('/read/{reading}', [ReadingController::class, 'show'])->name('read')->can('view', 'reading');
-    Route::get('/read/{reading}/evidence/{swing}', [ReadingController::class, 'evidence'])->name('read.evidence')->can('view', 'reading')->where('swing', '[1-6]');
-    Route::get('/read/{reading}/film/{swing}/{view}/{part}', [FilmController::class, 'inReading'])->name('read.film')->can('view', 'reading')->where('swing', '[1-6]');
-    Route::get('/read/{reading}/sheet', [ReadingController::class, 'sheet'])->name('read.sheet')->can('view', 'reading');
-    Route::post('/read/{reading}/changes', [ReadingController::class, 'change'])->name('read.change')->can('update', 'reading');
-    Route::post('/read/{reading}/hand-in', [ReadingController::class, 'handIn'])->name('read.hand-in')->can('update', 'reading');
+    Route::get('/read/{reading}', [ReadingController::class, 'show'])
+        ->name('read')
+        ->can('view', 'reading');
+    Route::get('/read/{reading}/evidence/{swing}', [ReadingController::class, 'evidence'])
+        ->name('read.evidence')
+        ->can('view', 'reading')
+        ->where('swing', '[1-6]');
+    Route::get('/read/{reading}/film/{swing}/{view}/{part}', [FilmController::class, 'inReading'])
+        ->name('read.film')
+        ->can('view', 'reading')
+        ->where('swing', '[1-6]');
+    Route::get('/read/{reading}/sheet', [ReadingController::class, 'sheet'])
+        ->name('read.sheet')
+        ->can('view', 'reading');
+    Route::post('/read/{reading}/changes', [ReadingController::class, 'change'])
+        ->name('read.change')
+        ->can('update', 'reading');
+    Route::post('/read/{reading}/hand-in', [ReadingController::class, 'handIn'])
+        ->name('read.hand-in')
+        ->can('update', 'reading');
 
-    Route::get('/bench/{recording}', [BenchController::class, 'show'])->name('bench')->can('view', 'recording');
-    Route::get('/bench/{recording}/with', [BenchController::class, 'beside'])->name('bench.beside')->can('view', 'recording');
-    Route::get('/bench/{recording}/with/{other}', [BenchController::class, 'compare'])->name('bench.compare')->can('view', 'recording')->can('view', 'other');
-    Route::get('/bench/{recording}/why/{fault}', [BenchController::class, 'why'])->name('bench.why')->can('view', 'recording');
-    Route::get('/bench/{recording}/evidence', [BenchController::class, 'evidence'])->name('bench.evidence')->can('view', 'recording');
+    Route::get('/bench/{recording}', [BenchController::class, 'show'])
+        ->name('bench')
+        ->can('view', 'recording');
+    Route::get('/bench/{recording}/with', [BenchController::class, 'beside'])
+        ->name('bench.beside')
+        ->can('view', 'recording');
+    Route::get('/bench/{recording}/with/{other}', [BenchController::class, 'compare'])
+        ->name('bench.compare')
+        ->can('view', 'recording')
+        ->can('view', 'other');
+    Route::get('/bench/{recording}/why/{fault}', [BenchController::class, 'why'])
+        ->name('bench.why')
+        ->can('view', 'recording');
+    Route::get('/bench/{recording}/evidence', [BenchController::class, 'evidence'])
+        ->name('bench.evidence')
+        ->can('view', 'recording');
 
-    Route::get('/bench/{recording}/state', [BenchController::class, 'state'])->name('bench.state')->can('view', 'recording');
-    Route::get('/bench/{recording}/film/{view}/{part}', [FilmController::class, 'onBench'])->name('bench.film')->can('view', 'recording');
+    Route::get('/bench/{recording}/state', [BenchController::class, 'state'])
+        ->name('bench.state')
+        ->can('view', 'recording');
+    Route::get('/bench/{recording}/film/{view}/{part}', [FilmController::class, 'onBench'])
+        ->name('bench.film')
+        ->can('view', 'recording');
 
     Route::get('/agreement', [AgreementController::class, 'index'])->name('agreement.index');
-    Route::get('/agreement/{round}', [AgreementController::class, 'show'])->name('agreement')->can('viewResult', 'round');
-    Route::get('/agreement/{round}/people/{member}', [AgreementController::class, 'person'])->name('agreement.person')->can('viewPerson', ['round', 'member'])->whereNumber('member');
-    Route::get('/agreement/{round}/people/{member}/record', [AgreementController::class, 'record'])->name('agreement.record')->can('viewPerson', ['round', 'member'])->whereNumber('member');
+    Route::get('/agreement/{round}', [AgreementController::class, 'show'])
+        ->name('agreement')
+        ->can('viewResult', 'round');
+    Route::get('/agreement/{round}/people/{member}', [AgreementController::class, 'person'])
+        ->name('agreement.person')
+        ->can('viewPerson', ['round', 'member'])
+        ->whereNumber('member');
+    Route::get('/agreement/{round}/people/{member}/record', [AgreementController::class, 'record'])
+        ->name('agreement.record')
+        ->can('viewPerson', ['round', 'member'])
+        ->whereNumber('member');
     Route::get('/panel', [PanelController::class, 'index'])->name('panel.index');
     Route::get('/panel/{round}', [PanelController::class, 'show'])->name('panel')->can('viewKey', 'round');
 
@@ -61,27 +98,56 @@ Route::middleware('auth')->group(function (): void {
         Route::put('/imports/{import}', [ImportController::class, 'update'])->name('imports.update');
         Route::post('/imports/{import}/finish', [ImportController::class, 'finish'])->name('imports.finish');
         Route::delete('/imports/{import}', [ImportController::class, 'destroy'])->name('imports.drop');
-        Route::post('/bench/{recording}/films', [FilmController::class, 'store'])->name('films.store')->can('update', 'recording');
-        Route::put('/films/{film}', [FilmController::class, 'append'])->name('films.append')->can('manage', 'film');
-        Route::get('/films/{film}', [FilmController::class, 'state'])->name('films.state')->can('manage', 'film');
-        Route::get('/films/{film}/original', [FilmController::class, 'original'])->name('films.original')->can('manage', 'film');
-        Route::post('/films/{film}/clock', [FilmController::class, 'clock'])->name('films.clock')->can('manage', 'film');
-        Route::delete('/films/{film}', [FilmController::class, 'destroy'])->name('films.drop')->can('manage', 'film');
-        Route::get('/agreement/{round}/export', [AgreementController::class, 'export'])->name('agreement.export')->can('viewResult', 'round');
+        Route::post('/bench/{recording}/films', [FilmController::class, 'store'])
+            ->name('films.store')
+            ->can('update', 'recording');
+        Route::put('/films/{film}', [FilmController::class, 'append'])
+            ->name('films.append')
+            ->can('manage', 'film');
+        Route::get('/films/{film}', [FilmController::class, 'state'])
+            ->name('films.state')
+            ->can('manage', 'film');
+        Route::get('/films/{film}/original', [FilmController::class, 'original'])
+            ->name('films.original')
+            ->can('manage', 'film');
+        Route::post('/films/{film}/clock', [FilmController::class, 'clock'])
+            ->name('films.clock')
+            ->can('manage', 'film');
+        Route::delete('/films/{film}', [FilmController::class, 'destroy'])
+            ->name('films.drop')
+            ->can('manage', 'film');
+        Route::get('/agreement/{round}/export', [AgreementController::class, 'export'])
+            ->name('agreement.export')
+            ->can('viewResult', 'round');
         Route::get('/debrief', [DebriefController::class, 'index'])->name('debrief.index');
-        Route::get('/debrief/{round}', [DebriefController::class, 'first'])->name('debrief.first')->can('viewResult', 'round');
-        Route::get('/debrief/{round}/{place}', [DebriefController::class, 'show'])->name('debrief')->can('viewResult', 'round')->where('place', '[1-9][0-9]{0,3}');
+        Route::get('/debrief/{round}', [DebriefController::class, 'first'])
+            ->name('debrief.first')
+            ->can('viewResult', 'round');
+        Route::get('/debrief/{round}/{place}', [DebriefController::class, 'show'])
+            ->name('debrief')
+            ->can('viewResult', 'round')
+            ->where('place', '[1-9][0-9]{0,3}');
         Route::get('/rounds', [RoundController::class, 'index'])->name('rounds');
         Route::post('/rounds', [RoundController::class, 'store'])->name('rounds.store');
         Route::get('/rounds/{round}', [RoundController::class, 'show'])->name('rounds.show');
         Route::post('/rounds/{round}/open', [RoundController::class, 'open'])->name('rounds.open');
         Route::post('/rounds/{round}/close', [RoundController::class, 'close'])->name('rounds.close');
         Route::post('/rounds/{round}/publish', [RoundController::class, 'publish'])->name('rounds.publish');
-        Route::post('/panel/entries/{entry}/ruling', [PanelController::class, 'rule'])->name('panel.rule')->can('rule', 'entry');
-        Route::get('/bench/{recording}/remove', [BenchController::class, 'remove'])->name('bench.remove')->can('update', 'recording');
-        Route::delete('/bench/{recording}', [BenchController::class, 'erase'])->name('bench.erase')->can('update', 'recording');
-        Route::post('/bench/{recording}/stations', [BenchController::class, 'mark'])->name('bench.mark')->can('update', 'recording');
-        Route::post('/bench/{recording}/clock', [BenchController::class, 'clock'])->name('bench.clock')->can('update', 'recording');
+        Route::post('/panel/entries/{entry}/ruling', [PanelController::class, 'rule'])
+            ->name('panel.rule')
+            ->can('rule', 'entry');
+        Route::get('/bench/{recording}/remove', [BenchController::class, 'remove'])
+            ->name('bench.remove')
+            ->can('update', 'recording');
+        Route::delete('/bench/{recording}', [BenchController::class, 'erase'])
+            ->name('bench.erase')
+            ->can('update', 'recording');
+        Route::post('/bench/{recording}/stations', [BenchController::class, 'mark'])
+            ->name('bench.mark')
+            ->can('update', 'recording');
+        Route::post('/bench/{recording}/clock', [BenchController::class, 'clock'])
+            ->name('bench.clock')
+            ->can('update', 'recording');
         Route::get('/capture', [CaptureController::class, 'index'])->name('capture');
         Route::get('/capture/{session}/live', [CaptureController::class, 'live'])->name('capture.live');
         Route::post('/capture/{session}/arm', [CaptureController::class, 'arm'])->name('capture.arm');

@@ -69,7 +69,23 @@ function inWords(): Wording
 /** Station times used by the closed-form signals: top at 1.5 s, impact at 1.75 s. */
 function stations(array $change = [], float $uncertainty = 0.0): StationTimes
 {
-    $times = array_filter([...['AD' => 0.6, 'TB' => 0.95, 'LB' => 1.15, 'TP' => 1.5, 'LD' => 1.64, 'SD' => 1.7, 'IM' => 1.75, 'ST' => 1.82, 'FI' => 2.4], ...$change], static fn (?float $t): bool => $t !== null);
+    $times = array_filter(
+        [
+            ...[
+                'AD' => 0.6,
+                'TB' => 0.95,
+                'LB' => 1.15,
+                'TP' => 1.5,
+                'LD' => 1.64,
+                'SD' => 1.7,
+                'IM' => 1.75,
+                'ST' => 1.82,
+                'FI' => 2.4,
+            ],
+            ...$change,
+        ],
+        static fn (?float $t): bool => $t !== null,
+    );
 
     return StationTimes::fromSeconds($times, $uncertainty, StationSource::File);
 }
@@ -83,7 +99,16 @@ function dualTrace(callable $share, ?callable $total = null, float $rate = 1000.
         $t = $i / $rate;
         $force = ($total === null ? 100.0 : $total($t)) / 100.0 * $weight;
         foreach (['lead' => $share($t) / 100.0, 'trail' => 1.0 - $share($t) / 100.0] as $side => $part) {
-            foreach (['fx_n' => 0.0, 'fy_n' => 0.0, 'fz_n' => $force * $part, 'mz_nm' => 0.0, 'copx_mm' => $side === 'lead' ? 230.0 : -230.0, 'copy_mm' => 0.0] as $name => $value) {
+            foreach (
+                [
+                    'fx_n' => 0.0,
+                    'fy_n' => 0.0,
+                    'fz_n' => $force * $part,
+                    'mz_nm' => 0.0,
+                    'copx_mm' => $side === 'lead' ? 230.0 : -230.0,
+                    'copy_mm' => 0.0,
+                ] as $name => $value
+            ) {
                 $channels[$side.'_'.$name][] = $value;
             }
         }
@@ -98,7 +123,9 @@ function matTrace(callable $share, float $rate = 100.0, float $duration = 3.0): 
     $channels = array_fill_keys(DeviceClass::Mat->channels(), []);
     for ($i = 0; $i <= $duration * $rate; $i++) {
         $lead = $share($i / $rate);
-        foreach (['lead_pct' => $lead, 'trail_pct' => 100.0 - $lead, 'copx_mm' => -230.0 + 4.6 * $lead, 'copy_mm' => 0.0] as $name => $value) {
+        foreach (
+            ['lead_pct' => $lead, 'trail_pct' => 100.0 - $lead, 'copx_mm' => -230.0 + 4.6 * $lead, 'copy_mm' => 0.0] as $name => $value
+        ) {
             $channels[$name][] = $value;
         }
     }
@@ -125,8 +152,12 @@ function corners(array $knots): callable
     };
 }
 
-function measure(?Trace $trace, ?StationTimes $stations = null, ?Motion $motion = null, ?Stance $stance = null): Core\Measurement\Measurements
-{
+function measure(
+    ?Trace $trace,
+    ?StationTimes $stations = null,
+    ?Motion $motion = null,
+    ?Stance $stance = null,
+): Core\Measurement\Measurements {
     return Meter::read(new Evidence($stations ?? stations(), $trace, $motion, $stance ?? Stance::ofWidth(460.0)));
 }
 

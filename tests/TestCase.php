@@ -64,7 +64,13 @@ abstract class TestCase extends BaseTestCase
     {
         $out = [];
         foreach ($edits as $target => $value) {
-            $out[] = ['id' => 'c-'.bin2hex(random_bytes(8)), 'target' => $target, 'value' => $value, 'base' => $base, 'at' => 1_764_000_000_000 + 100 * count($out)];
+            $out[] = [
+                'id' => 'c-'.bin2hex(random_bytes(8)),
+                'target' => $target,
+                'value' => $value,
+                'base' => $base,
+                'at' => 1_764_000_000_000 + 100 * count($out),
+            ];
         }
 
         return ['writer' => $writer, 'changes' => $out];
@@ -76,7 +82,14 @@ abstract class TestCase extends BaseTestCase
         $edits = [];
         foreach (\Core\Codebook\Codebook::standard()->keys() as $key) {
             $edits["call:$key"] = in_array($key, $present, true)
-                ? ['presence' => 'present', 'severity' => 2, 'onset' => 'TP', 'decision' => 'now', 'confidence' => 80, 'pins' => [['on' => 'film', 't' => 1.2]]]
+                ? [
+                    'presence' => 'present',
+                    'severity' => 2,
+                    'onset' => 'TP',
+                    'decision' => 'now',
+                    'confidence' => 80,
+                    'pins' => [['on' => 'film', 't' => 1.2]],
+                ]
                 : ['presence' => 'absent', 'confidence' => 75, 'pins' => []];
         }
 

@@ -40,7 +40,14 @@ final readonly class AcceptChunks
                 $flat = [];
                 foreach ($chunk['samples'] as $row) {
                     if (count($row) !== $width) {
-                        throw new ActionException(sprintf('Chunk %d has a sample of %d values where the session has %d channels.', $chunk['seq'], count($row), $width));
+                        throw new ActionException(
+                            sprintf(
+                                'Chunk %d has a sample of %d values where the session has %d channels.',
+                                $chunk['seq'],
+                                count($row),
+                                $width,
+                            ),
+                        );
                     }
                     foreach ($row as $v) {
                         $flat[] = $v === null ? NAN : (float) $v;
@@ -48,28 +55,57 @@ final readonly class AcceptChunks
                 }
                 try {
                     foreach ($session->channels as $i => $name) {
-                        Limits::check(array_values(array_filter($flat, static fn (int $at): bool => $at % $width === $i, ARRAY_FILTER_USE_KEY)), Limits::ofChannel($name), "chunk {$chunk['seq']}, $name,");
+                        Limits::check(
+                            array_values(
+                                array_filter(
+                                    $flat,
+                                    static fn (int $at): bool => $at % $width === $i,
+                                    ARRAY_FILTER_USE_KEY,
+                                ),
+                            ),
+                            Limits::ofChannel($name),
+                            "chunk {$chunk['seq']}, $name,",
+                        );
                     }
                 } catch (CoreException $e) {
                     throw new ActionException($e->getMessage());
                 }
                 $checksum = hash('sha256', $chunk['first_sample'].'|'.pack('g*', ...$flat));
-                $known = CaptureChunk::query()->where(['capture_session_id' => $session->id, 'seq' => $chunk['seq']])->first(['id', 'checksum']);
+                $known = CaptureChunk::query()
+                    ->where(['capture_session_id' => $session->id, 'seq' => $chunk['seq']])
+                    ->first(['id', 'checksum']);
                 if ($known !== null) {
                     if ($known->checksum !== $checksum) {
                         throw new ActionException("Chunk {$chunk['seq']} was sent before with other samples.");
                     }
                     $session->repeated++;
                 } else {
-                    CaptureChunk::query()->create(['capture_session_id' => $session->id, 'seq' => $chunk['seq'], 'first_sample' => $chunk['first_sample'], 'samples' => count($chunk['samples']), 'data' => $flat, 'checksum' => $checksum, 'device_s' => $chunk['device_s'], 'server_s' => $now]);
+                    CaptureChunk::query()->create([
+                        'capture_session_id' => $session->id,
+                        'seq' => $chunk['seq'],
+                        'first_sample' => $chunk['first_sample'],
+                        'samples' => count($chunk['samples']),
+                        'data' => $flat,
+                        'checksum' => $checksum,
+                        'device_s' => $chunk['device_s'],
+                        'server_s' => $now,
+                    ]);
                     $session->chunks++;
-                    $session->newest_sample = max($session->newest_sample, $chunk['first_sample'] + count($chunk['samples']) - 1);
+                    $session->newest_sample = max(
+                        $session->newest_sample,
+                        $chunk['first_sample'] + count($chunk['samples']) - 1,
+                    );
                 }
                 $taken[] = $chunk['seq'];
             }
             $session->last_seen_at = Carbon::now();
             $session->save();
-            CaptureChunk::query()->where('capture_session_id', $session->id)->whereRaw('first_sample + samples < ?', [(int) ($session->newest_sample - (CaptureSession::KEPT + 1.0) * $session->rate_hz)])->delete();
+            CaptureChunk::query()
+                ->where('capture_session_id', $session->id)
+                ->whereRaw('first_sample + samples < ?', [
+                    (int) ($session->newest_sample - (CaptureSession::KEPT + 1.0) * $session->rate_hz),
+                ])
+                ->delete();
 
             return [$session, $taken];
         });

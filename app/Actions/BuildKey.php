@@ -40,7 +40,13 @@ final readonly class BuildKey
         if ($panel->state === SittingState::Draft || $panel->state === SittingState::Open) {
             throw new ActionException("'{$panel->name}' is not closed; its key is made afterwards.");
         }
-        $recordings = $panel->cases()->with('swings.recording')->get()->flatMap->swings->pluck('recording')->unique('id')->values();
+        $recordings = $panel
+            ->cases()
+            ->with('swings.recording')
+            ->get()
+            ->flatMap->swings->pluck('recording')
+            ->unique('id')
+            ->values();
         foreach ($recordings as $i => $recording) {
             ($this->measure)($recording);
             $progress->tell(0.9 * ($i + 1) / $recordings->count());
@@ -49,37 +55,65 @@ final readonly class BuildKey
             $progress->claim();
             Sitting::query()->lockForUpdate()->findOrFail($panel->id);
             $newest = $panel->keys()->first();
-            if ($newest === null || ($newest->frozen_at === null && $newest->inputs_checksum !== null && $newest->inputs_checksum !== $this->inputs($panel))) {
+            if (
+                $newest === null ||
+                ($newest->frozen_at === null &&
+                    $newest->inputs_checksum !== null &&
+                    $newest->inputs_checksum !== $this->inputs($panel))
+            ) {
                 $this->now($panel, $newest);
             }
         });
     }
 
     /**
-     * @param  KeyVersion|null  $before  the version that this one takes the place of; rulings are carried over where the
+     * @param  KeyVersion|null  $before  the version that this one takes the place of; rulings are carried over where
+     *     the
      *                                    panel and the measurement say what they said
      */
     public function now(Sitting $panel, ?KeyVersion $before = null): KeyVersion
     {
         return DB::transaction(function () use ($panel, $before): KeyVersion {
             $key = KeyVersion::query()->create([
-                'sitting_id' => $panel->id, 'number' => 1 + (int) $panel->keys()->max('number'), 'lens' => $panel->lens, 'core_version' => Version::CURRENT, 'inputs_checksum' => $this->inputs($panel),
+                'sitting_id' => $panel->id,
+                'number' => 1 + (int) $panel->keys()->max('number'),
+                'lens' => $panel->lens,
+                'core_version' => Version::CURRENT,
+                'inputs_checksum' => $this->inputs($panel),
             ]);
-            $rulings = $before?->entries()->whereNotNull('ruling')->get()->keyBy(static fn (KeyEntry $e): string => "{$e->case_id}|{$e->fault}") ?? new Collection;
+            $rulings =
+                $before
+                    ?->entries()
+                    ->whereNotNull('ruling')
+                    ->get()
+                    ->keyBy(static fn (KeyEntry $e): string => "{$e->case_id}|{$e->fault}") ?? new Collection();
             $codebook = $this->codebooks->of($panel);
             $rows = [];
             foreach ($this->cases($panel) as $case) {
                 $measured = $this->measured($case, $panel->lens);
                 $calls = $case->readings->flatMap->calls->groupBy('fault');
                 foreach ($codebook->keys() as $fault) {
-                    $rows[] = ['key_version_id' => $key->id, 'case_id' => $case->case_id, ...self::entry($case->kind, $fault, array_values($calls->get($fault)?->all() ?? []), $measured, $rulings->get("{$case->case_id}|$fault"))];
+                    $rows[] = [
+                        'key_version_id' => $key->id,
+                        'case_id' => $case->case_id,
+                        ...self::entry(
+                            $case->kind,
+                            $fault,
+                            array_values($calls->get($fault)?->all() ?? []),
+                            $measured,
+                            $rulings->get("{$case->case_id}|$fault"),
+                        ),
+                    ];
                 }
             }
             foreach (array_chunk($rows, 200) as $chunk) {
                 KeyEntry::query()->insert($chunk);
             }
             if ($before !== null) {
-                AuditEntry::note(null, 'key-again', "round {$panel->name}", ['key_version' => $key->number, 'before' => $before->number]);
+                AuditEntry::note(null, 'key-again', "round {$panel->name}", [
+                    'key_version' => $key->number,
+                    'before' => $before->number,
+                ]);
             }
 
             return $key;
@@ -90,12 +124,33 @@ final readonly class BuildKey
     public function inputs(Sitting $panel): string
     {
         $hash = hash_init('sha256');
-        hash_update($hash, json_encode([$panel->lens, $panel->codebook_version, config('academy.majority'), config('academy.able')], JSON_THROW_ON_ERROR));
+        hash_update(
+            $hash,
+            json_encode(
+                [$panel->lens, $panel->codebook_version, config('academy.majority'), config('academy.able')],
+                JSON_THROW_ON_ERROR,
+            ),
+        );
         foreach ($this->cases($panel) as $case) {
-            hash_update($hash, json_encode([
-                $case->case_id, $case->readings->map(static fn ($r): array => [$r->id, $r->version])->all(),
-                $case->swings->map(static fn (CaseSwing $s): array => [$s->recording_id, $s->recording->measured?->inputs_checksum, $s->recording->measured?->core_version])->all(),
-            ], JSON_THROW_ON_ERROR));
+            hash_update(
+                $hash,
+                json_encode(
+                    [
+                        $case->case_id,
+                        $case->readings->map(static fn ($r): array => [$r->id, $r->version])->all(),
+                        $case->swings
+                            ->map(
+                                static fn (CaseSwing $s): array => [
+                                    $s->recording_id,
+                                    $s->recording->measured?->inputs_checksum,
+                                    $s->recording->measured?->core_version,
+                                ],
+                            )
+                            ->all(),
+                    ],
+                    JSON_THROW_ON_ERROR,
+                ),
+            );
         }
 
         return hash_final($hash);
@@ -104,7 +159,16 @@ final readonly class BuildKey
     /** @return Collection<int, SittingCase> */
     private function cases(Sitting $panel): Collection
     {
-        return $panel->cases()->where('occasion', 1)->with(['swings.recording.measured', 'readings' => static fn ($q) => $q->whereNotNull('handed_in_at')->orderBy('id'), 'readings.calls'])->orderBy('id')->get();
+        return $panel
+            ->cases()
+            ->where('occasion', 1)
+            ->with([
+                'swings.recording.measured',
+                'readings' => static fn ($q) => $q->whereNotNull('handed_in_at')->orderBy('id'),
+                'readings.calls',
+            ])
+            ->orderBy('id')
+            ->get();
     }
 
     /**
@@ -115,28 +179,59 @@ final readonly class BuildKey
     private static function entry(CaseKind $kind, string $fault, array $calls, array $measured, ?KeyEntry $ruled): array
     {
         $judgement = self::judge($kind, array_map(static fn (array $m): Judgement => $m[$fault]->judgement, $measured));
-        $entry = CoreKeyEntry::of($fault, array_map(static fn (Call $c): CoreCall => $c->toCore(), $calls), $judgement, (float) config('academy.majority'), (int) config('academy.able'));
+        $entry = CoreKeyEntry::of(
+            $fault,
+            array_map(static fn (Call $c): CoreCall => $c->toCore(), $calls),
+            $judgement,
+            (float) config('academy.majority'),
+            (int) config('academy.able'),
+        );
         $said = $entry->consensus;
-        $stands = $ruled !== null && $ruled->label === $said->label->value && $ruled->grade === $entry->grade->value && $ruled->verdict === $judgement->verdict->value;
+        $stands =
+            $ruled !== null &&
+            $ruled->label === $said->label->value &&
+            $ruled->grade === $entry->grade->value &&
+            $ruled->verdict === $judgement->verdict->value;
 
         return [
-            'fault' => $fault, 'label' => $said->label->value, 'grade' => $entry->grade->value,
-            'present' => $said->present, 'absent' => $said->absent, 'cannot_tell' => $said->cannotTell,
-            'severity' => $said->severity, 'onset' => $said->onset?->value,
-            'verdict' => $judgement->verdict->value, 'margin' => $judgement->margin, 'judgement' => json_encode(JudgementJson::write($judgement), JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION),
-            'ruling' => $stands ? $ruled->ruling : null, 'ruling_reason' => $stands ? $ruled->ruling_reason : null,
-            'ruled_by' => $stands ? $ruled->getAttribute('ruled_by') : null, 'ruled_at' => $stands ? $ruled->ruled_at : null,
+            'fault' => $fault,
+            'label' => $said->label->value,
+            'grade' => $entry->grade->value,
+            'present' => $said->present,
+            'absent' => $said->absent,
+            'cannot_tell' => $said->cannotTell,
+            'severity' => $said->severity,
+            'onset' => $said->onset?->value,
+            'verdict' => $judgement->verdict->value,
+            'margin' => $judgement->margin,
+            'judgement' => json_encode(
+                JudgementJson::write($judgement),
+                JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION,
+            ),
+            'ruling' => $stands ? $ruled->ruling : null,
+            'ruling_reason' => $stands ? $ruled->ruling_reason : null,
+            'ruled_by' => $stands ? $ruled->getAttribute('ruled_by') : null,
+            'ruled_at' => $stands ? $ruled->ruled_at : null,
         ];
     }
 
-    /** @return non-empty-list<array<string, FaultVerdict>> what was measured of each swing, cold ones of a series set aside */
+    /**
+     * @return non-empty-list<array<string, FaultVerdict>> what was measured of each swing, cold ones of a series set
+     * aside
+     */
     private function measured(SittingCase $case, string $lens): array
     {
         $swings = array_values($case->swings->all());
-        $warm = $case->kind === CaseKind::Series ? array_values(array_filter($swings, static fn (CaseSwing $s): bool => ! $s->recording->is_cold)) : $swings;
+        $warm =
+            $case->kind === CaseKind::Series
+                ? array_values(array_filter($swings, static fn (CaseSwing $s): bool => ! $s->recording->is_cold))
+                : $swings;
 
         /** @var non-empty-list<array<string, FaultVerdict>> every case has a swing */
-        return array_map(fn (CaseSwing $s): array => ($s->recording->measured ?? ($this->measure)($s->recording))->verdicts($lens), $warm === [] ? $swings : $warm);
+        return array_map(
+            fn (CaseSwing $s): array => ($s->recording->measured ?? ($this->measure)($s->recording))->verdicts($lens),
+            $warm === [] ? $swings : $warm,
+        );
     }
 
     /** @param  non-empty-list<Judgement>  $swings */

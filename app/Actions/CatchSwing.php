@@ -21,7 +21,10 @@ final readonly class CatchSwing
     /** @param  bool  $now  even if it has only just been looked */
     public function __invoke(CaptureSession $session, bool $now = false): ?CaughtSwing
     {
-        if (! $session->armed || ! $now && $session->newest_sample - $session->looked_at_sample < self::EVERY_S * $session->rate_hz) {
+        if (
+            ! $session->armed ||
+            (! $now && $session->newest_sample - $session->looked_at_sample < self::EVERY_S * $session->rate_hz)
+        ) {
             return null;
         }
 
@@ -41,8 +44,18 @@ final readonly class CatchSwing
             $part = $trace->between($seen->from, $seen->to);
 
             return CaughtSwing::query()->create([
-                'capture_session_id' => $session->id, 'from_s' => $seen->from, 'to_s' => $seen->to, 'impact_s' => $seen->impact,
-                'bundle' => RecordingBundle::write(new ImportedRecording($part, new Views, null, new SideCar($session->mass_kg, null, null, null, $part->stance, null, $part->device))),
+                'capture_session_id' => $session->id,
+                'from_s' => $seen->from,
+                'to_s' => $seen->to,
+                'impact_s' => $seen->impact,
+                'bundle' => RecordingBundle::write(
+                    new ImportedRecording(
+                        $part,
+                        new Views(),
+                        null,
+                        new SideCar($session->mass_kg, null, null, null, $part->stance, null, $part->device),
+                    ),
+                ),
             ]);
         });
     }

@@ -50,12 +50,21 @@ final readonly class CloseRound
             if ($round->state !== SittingState::Open) {
                 throw new ActionException("'{$round->name}' is {$round->state->value}, not open; nothing was changed.");
             }
-            $in = $round->readings()->whereNotNull('handed_in_at')->whereHas('case', static fn ($q) => $q->where('occasion', 1))->count();
+            $in = $round
+                ->readings()
+                ->whereNotNull('handed_in_at')
+                ->whereHas('case', static fn ($q) => $q->where('occasion', 1))
+                ->count();
             if ($round->isPanel() && $in === 0) {
-                throw new ActionException('Nobody has handed anything in: there is nothing to make a key from. The study stays open.');
+                throw new ActionException(
+                    'Nobody has handed anything in: there is nothing to make a key from. The study stays open.',
+                );
             }
             $round->update(['state' => SittingState::Closed, 'closed_at' => now()]);
-            AuditEntry::note($by, 'close', "round {$round->name}", ['handed_in' => $round->readings()->whereNotNull('handed_in_at')->count(), 'of' => $round->readings()->count()]);
+            AuditEntry::note($by, 'close', "round {$round->name}", [
+                'handed_in' => $round->readings()->whereNotNull('handed_in_at')->count(),
+                'of' => $round->readings()->count(),
+            ]);
         });
     }
 }

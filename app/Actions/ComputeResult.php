@@ -30,7 +30,9 @@ final readonly class ComputeResult
     {
         $kept = $round->result()->first();
 
-        return $kept !== null && $this->isCurrent($round, $kept) ? $kept : $this->keep($round, $this->make($round, Progress::untold()));
+        return $kept !== null && $this->isCurrent($round, $kept)
+            ? $kept
+            : $this->keep($round, $this->make($round, Progress::untold()));
     }
 
     public function make(Sitting $round, Progress $progress): RoundFigures
@@ -53,23 +55,47 @@ final readonly class ComputeResult
         [$arms, $differences] = ArmComparison::of($ratings);
         $progress->tell(0.6);
 
-        return new RoundFigures($ratings->checksum, new RoundResult(
-            $said->isEmpty() ? null : (new Study($said, $options))->result(), $against, $map, $arms, $differences,
-            $ratings->left, $ratings->cases, $ratings->unsupported, $ratings->cannotTell, $round->keyVersion?->number, $options->bootstrap, $options->seed,
-        ));
+        return new RoundFigures(
+            $ratings->checksum,
+            new RoundResult(
+                $said->isEmpty() ? null : (new Study($said, $options))->result(),
+                $against,
+                $map,
+                $arms,
+                $differences,
+                $ratings->left,
+                $ratings->cases,
+                $ratings->unsupported,
+                $ratings->cannotTell,
+                $round->keyVersion?->number,
+                $options->bootstrap,
+                $options->seed,
+            ),
+        );
     }
 
     public function keep(Sitting $round, RoundFigures $made): SittingResult
     {
-        return SittingResult::query()->updateOrCreate(['sitting_id' => $round->id], [
-            'core_version' => Version::CURRENT, 'inputs_checksum' => $made->inputs, 'results' => RoundJson::write($made->result),
-        ]);
+        return SittingResult::query()->updateOrCreate(
+            ['sitting_id' => $round->id],
+            [
+                'core_version' => Version::CURRENT,
+                'inputs_checksum' => $made->inputs,
+                'results' => RoundJson::write($made->result),
+            ],
+        );
     }
 
-    /** Whether what is kept was made by this core from what is stored now. What was made from inputs erased since stands. */
+    /**
+     * Whether what is kept was made by this core from what is stored now. What was made from inputs erased since
+     * stands.
+     */
     public function isCurrent(Sitting $round, ?SittingResult $kept): bool
     {
-        return $kept !== null && ($round->erasedAt() !== null
-            || ($kept->core_version === Version::CURRENT && $kept->isOfThisFormat() && $kept->inputs_checksum === RoundRatings::of($round, $this->codebooks)->checksum));
+        return $kept !== null &&
+            ($round->erasedAt() !== null ||
+                ($kept->core_version === Version::CURRENT &&
+                    $kept->isOfThisFormat() &&
+                    $kept->inputs_checksum === RoundRatings::of($round, $this->codebooks)->checksum));
     }
 }

@@ -28,16 +28,36 @@ final readonly class ConvertFilm
 
     public function __invoke(int $id): void
     {
-        $taken = Film::query()->whereKey($id)->where('attempts', '<', self::MOST_ATTEMPTS)
-            ->where(static fn ($q) => $q->where('state', 'waiting')->orWhere(static fn ($q) => $q->where('state', 'converting')->where('beat_at', '<', Carbon::now()->subSeconds(self::STALE_S))))
-            ->increment('attempts', 1, ['state' => 'converting', 'progress' => 0, 'beat_at' => Carbon::now(), 'message' => null]);
+        $taken = Film::query()
+            ->whereKey($id)
+            ->where('attempts', '<', self::MOST_ATTEMPTS)
+            ->where(
+                static fn ($q) => $q
+                    ->where('state', 'waiting')
+                    ->orWhere(
+                        static fn ($q) => $q
+                            ->where('state', 'converting')
+                            ->where('beat_at', '<', Carbon::now()->subSeconds(self::STALE_S)),
+                    ),
+            )
+            ->increment('attempts', 1, [
+                'state' => 'converting',
+                'progress' => 0,
+                'beat_at' => Carbon::now(),
+                'message' => null,
+            ]);
         $film = Film::query()->find($id);
         if ($film === null) {
             return;
         }
         if ($taken === 0) {
             if ($film->state === 'waiting') {
-                $film->update(['state' => 'refused', 'message' => 'The film could not be made ready in '.self::MOST_ATTEMPTS.' attempts. The original is kept; send it again in another format.']);
+                $film->update([
+                    'state' => 'refused',
+                    'message' => 'The film could not be made ready in '.
+                        self::MOST_ATTEMPTS.
+                        ' attempts. The original is kept; send it again in another format.',
+                ]);
             }
 
             return;
@@ -56,15 +76,22 @@ final readonly class ConvertFilm
 
     private function convert(Film $film, int $mine): void
     {
-        $original = $this->files->local($film->path('original.'.Container::from((string) $film->container)->extension()));
+        $original = $this->files->local(
+            $film->path('original.'.Container::from((string) $film->container)->extension()),
+        );
         $facts = $this->ffmpeg->probe($original);
         $target = sys_get_temp_dir()."/stream-{$film->public_id}-$mine.mp4";
         $last = 0.0;
         try {
-            $clock = $this->ffmpeg->convert($original, $facts, $film->slowed, $target, static function (float $part) use ($film, $mine, &$last): void {
+            $clock = $this->ffmpeg->convert($original, $facts, $film->slowed, $target, static function (
+                float $part,
+            ) use ($film, $mine, &$last): void {
                 if (microtime(true) - $last > 0.4) {
                     $last = microtime(true);
-                    Film::query()->whereKey($film->id)->where('attempts', $mine)->update(['progress' => round(0.97 * $part, 3), 'beat_at' => Carbon::now()]);
+                    Film::query()
+                        ->whereKey($film->id)
+                        ->where('attempts', $mine)
+                        ->update(['progress' => round(0.97 * $part, 3), 'beat_at' => Carbon::now()]);
                 }
             });
             $this->files->put($film->path('stream.mp4'), $target);
@@ -86,14 +113,34 @@ final readonly class ConvertFilm
         $facts = $this->ffmpeg->probe($stream);
         $this->files->put($film->path('stream.mp4'), $stream);
         $this->files->put($film->path('original.mp4'), $stream);
-        $film->update(self::row(FrameClock::of($facts->times, FrameClock::rateFor($facts->times)), $facts->width, $facts->height) + ['facts' => Film::factsOf($facts), 'received' => $film->bytes, 'container' => 'mov', 'checksum' => hash_file('sha256', $stream)]);
+        $film->update(
+            self::row(
+                FrameClock::of($facts->times, FrameClock::rateFor($facts->times)),
+                $facts->width,
+                $facts->height,
+            ) + [
+                'facts' => Film::factsOf($facts),
+                'received' => $film->bytes,
+                'container' => 'mov',
+                'checksum' => hash_file('sha256', $stream),
+            ],
+        );
         ($this->stills)($film);
     }
 
     /** @return array<string, mixed> */
     private static function row(FrameClock $clock, int $width, int $height): array
     {
-        return ['state' => 'ready', 'progress' => 1.0, 'message' => null, 'rate_hz' => $clock->rate, 'frames' => $clock->frames(), 'taken' => $clock->taken, 'width' => $width, 'height' => $height];
+        return [
+            'state' => 'ready',
+            'progress' => 1.0,
+            'message' => null,
+            'rate_hz' => $clock->rate,
+            'frames' => $clock->frames(),
+            'taken' => $clock->taken,
+            'width' => $width,
+            'height' => $height,
+        ];
     }
 
     /** @param  array<string, mixed>  $change */

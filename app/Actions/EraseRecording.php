@@ -43,13 +43,24 @@ final readonly class EraseRecording
                 TraceChannel::query()->where('recording_id', $recording->id)->delete();
                 Motion::query()->where('recording_id', $recording->id)->delete();
                 $recording->measured()->delete();
-                DB::table('caught_swings')->where('recording_id', $recording->id)->update(['bundle' => '']);
-                $recording->update(['erased_at' => now(), 'stance' => null, 'mass_kg' => null, 'outcome' => null, 'device_name' => null, 'checksum' => hash('sha256', "erased|{$recording->public_id}")]);
+                DB::table('caught_swings')
+                    ->where('recording_id', $recording->id)
+                    ->update(['bundle' => '']);
+                $recording->update([
+                    'erased_at' => now(),
+                    'stance' => null,
+                    'mass_kg' => null,
+                    'outcome' => null,
+                    'device_name' => null,
+                    'checksum' => hash('sha256', "erased|{$recording->public_id}"),
+                ]);
             } else {
                 DB::table('caught_swings')->where('recording_id', $recording->id)->delete();
                 $recording->delete();
             }
-            AuditEntry::note($by, 'erase', "recording {$recording->public_id}", ['kept' => $used ? 'what was said of it' : 'nothing']);
+            AuditEntry::note($by, 'erase', "recording {$recording->public_id}", [
+                'kept' => $used ? 'what was said of it' : 'nothing',
+            ]);
 
             return $used;
         });

@@ -26,9 +26,38 @@ final readonly class ExportLibrary
 {
     public const TABLES = [
         'golfers' => ['pseudonym' => 'string', 'handedness' => 'string', 'limits' => 'string', 'is_minor' => 'boolean'],
-        'consents' => ['pseudonym' => 'string', 'scope' => 'string', 'given_on' => 'date', 'expires_on' => 'date', 'guardian' => 'string'],
-        'recordings' => ['id' => 'string', 'pseudonym' => 'string', 'club' => 'string', 'swing' => 'string', 'shape' => 'string', 'device_class' => 'string', 'device_name' => 'string', 'rate_hz' => 'number', 'samples' => 'integer', 'mass_kg' => 'number', 'series' => 'string', 'is_cold' => 'boolean', 'film_offset_s' => 'number', 'film_drift_ppm' => 'number', 'checksum' => 'string', 'bundle' => 'string'],
-        'stations' => ['recording' => 'string', 'code' => 'string', 't_s' => 'number', 'uncertainty_s' => 'number', 'source' => 'string'],
+        'consents' => [
+            'pseudonym' => 'string',
+            'scope' => 'string',
+            'given_on' => 'date',
+            'expires_on' => 'date',
+            'guardian' => 'string',
+        ],
+        'recordings' => [
+            'id' => 'string',
+            'pseudonym' => 'string',
+            'club' => 'string',
+            'swing' => 'string',
+            'shape' => 'string',
+            'device_class' => 'string',
+            'device_name' => 'string',
+            'rate_hz' => 'number',
+            'samples' => 'integer',
+            'mass_kg' => 'number',
+            'series' => 'string',
+            'is_cold' => 'boolean',
+            'film_offset_s' => 'number',
+            'film_drift_ppm' => 'number',
+            'checksum' => 'string',
+            'bundle' => 'string',
+        ],
+        'stations' => [
+            'recording' => 'string',
+            'code' => 'string',
+            't_s' => 'number',
+            'uncertainty_s' => 'number',
+            'source' => 'string',
+        ],
     ];
 
     /**
@@ -50,10 +79,20 @@ final readonly class ExportLibrary
         foreach ($golfers as $g) {
             $tables['golfers'][] = [$g->pseudonym, $g->handedness, $g->limits, $g->is_minor ? 'true' : 'false'];
             foreach ($g->consents->filter(static fn (Consent $c): bool => $c->isValid()) as $c) {
-                $tables['consents'][] = [$g->pseudonym, $c->scope, $c->given_on->toDateString(), $c->expires_on->toDateString(), $c->guardian];
+                $tables['consents'][] = [
+                    $g->pseudonym,
+                    $c->scope,
+                    $c->given_on->toDateString(),
+                    $c->expires_on->toDateString(),
+                    $c->guardian,
+                ];
             }
         }
-        $ids = Recording::query()->whereNull('erased_at')->whereIn('golfer_id', $golfers->pluck('id'))->orderBy('id')->pluck('id');
+        $ids = Recording::query()
+            ->whereNull('erased_at')
+            ->whereIn('golfer_id', $golfers->pluck('id'))
+            ->orderBy('id')
+            ->pluck('id');
         foreach ($ids as $n => $id) {
             $r = Recording::query()->with(['golfer', 'channels', 'views', 'stations'])->findOrFail((int) $id);
             $name = "recordings/{$r->public_id}.json";
@@ -66,7 +105,24 @@ final readonly class ExportLibrary
                 continue;
             }
             $zip->addFromString($name, $bundle);
-            $tables['recordings'][] = [$r->public_id, $r->golfer->pseudonym, $r->club, $r->swing, $r->shape, $r->device_class, $r->device_name, $r->rate_hz, $r->samples, $r->mass_kg, $r->series, $r->is_cold ? 'true' : 'false', $r->points_offset_s, $r->points_drift_ppm, $r->checksum, $name];
+            $tables['recordings'][] = [
+                $r->public_id,
+                $r->golfer->pseudonym,
+                $r->club,
+                $r->swing,
+                $r->shape,
+                $r->device_class,
+                $r->device_name,
+                $r->rate_hz,
+                $r->samples,
+                $r->mass_kg,
+                $r->series,
+                $r->is_cold ? 'true' : 'false',
+                $r->points_offset_s,
+                $r->points_drift_ppm,
+                $r->checksum,
+                $name,
+            ];
             foreach ($r->stations as $s) {
                 $tables['stations'][] = [$r->public_id, $s->code, $s->t_s, $s->uncertainty_s, $s->source->value];
             }
@@ -97,7 +153,23 @@ final readonly class ExportLibrary
         // The film keeps its own clock; the offset travels in the table.
         $views = new Views(...$r->views->map(static fn (Motion $m): CoreMotion => $m->toCore())->values()->all());
 
-        return RecordingBundle::write(new ImportedRecording($r->trace(), $views, $r->stationTimes(), new SideCar($r->mass_kg, Handedness::from($r->golfer->handedness), $r->club, $r->swing, $r->stance, null, $r->deviceClass(), $r->device_name)));
+        return RecordingBundle::write(
+            new ImportedRecording(
+                $r->trace(),
+                $views,
+                $r->stationTimes(),
+                new SideCar(
+                    $r->mass_kg,
+                    Handedness::from($r->golfer->handedness),
+                    $r->club,
+                    $r->swing,
+                    $r->stance,
+                    null,
+                    $r->deviceClass(),
+                    $r->device_name,
+                ),
+            ),
+        );
     }
 
     /**
@@ -123,11 +195,29 @@ final readonly class ExportLibrary
         $resources = [];
         foreach (self::TABLES as $table => $columns) {
             $resources[] = [
-                'name' => $table, 'path' => "$table.csv", 'profile' => 'tabular-data-resource', 'encoding' => 'utf-8',
-                'schema' => ['fields' => array_map(static fn (string $name, string $type): array => ['name' => $name, 'type' => $type], array_keys($columns), $columns), 'missingValues' => ['']],
+                'name' => $table,
+                'path' => "$table.csv",
+                'profile' => 'tabular-data-resource',
+                'encoding' => 'utf-8',
+                'schema' => [
+                    'fields' => array_map(
+                        static fn (string $name, string $type): array => ['name' => $name, 'type' => $type],
+                        array_keys($columns),
+                        $columns,
+                    ),
+                    'missingValues' => [''],
+                ],
             ];
         }
 
-        return json_encode(['name' => 'verified-consensus-library', 'profile' => 'tabular-data-package', 'version' => Version::CURRENT, 'resources' => $resources], JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR);
+        return json_encode(
+            [
+                'name' => 'verified-consensus-library',
+                'profile' => 'tabular-data-package',
+                'version' => Version::CURRENT,
+                'resources' => $resources,
+            ],
+            JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR,
+        );
     }
 }

@@ -31,9 +31,13 @@ final readonly class HandInReading
                 return;
             }
             if ($reading->isLocked()) {
-                throw new ActionException('The round is closed; what was saved is kept, but it cannot be handed in any more.');
+                throw new ActionException(
+                    'The round is closed; what was saved is kept, but it cannot be handed in any more.',
+                );
             }
-            $obstacles = $reading->toCore()->obstacles($this->codebooks->of($reading->case->sitting), $reading->case->kind === CaseKind::Pair);
+            $obstacles = $reading
+                ->toCore()
+                ->obstacles($this->codebooks->of($reading->case->sitting), $reading->case->kind === CaseKind::Pair);
             if ($obstacles !== []) {
                 throw new ActionException(implode(' ', $obstacles));
             }
@@ -42,7 +46,12 @@ final readonly class HandInReading
                 $this->openSecondLook($reading);
             }
             $this->onlookers->forget();
-            AuditEntry::note($by, $reading->stage === Stage::Blind ? 'hand-in' : 'hand-in-again', "case {$reading->position}, {$reading->case->sitting->name}", ['reading' => $reading->public_id, 'version' => $reading->version]);
+            AuditEntry::note(
+                $by,
+                $reading->stage === Stage::Blind ? 'hand-in' : 'hand-in-again',
+                "case {$reading->position}, {$reading->case->sitting->name}",
+                ['reading' => $reading->public_id, 'version' => $reading->version],
+            );
         });
     }
 
@@ -52,8 +61,21 @@ final readonly class HandInReading
         $again = $blind->replicate(['public_id', 'handed_in_at', 'active_ms', 'version', 'stage']);
         $again->fill(['stage' => Stage::Reveal])->save();
         foreach ($blind->case->swings as $swing) {
-            Exposure::query()->insertOrIgnore(['user_id' => $blind->user_id, 'recording_id' => $swing->recording_id, 'what' => 'numbers', 'sitting_id' => $blind->case->sitting_id, 'shown_at' => now()]);
+            Exposure::query()->insertOrIgnore([
+                'user_id' => $blind->user_id,
+                'recording_id' => $swing->recording_id,
+                'what' => 'numbers',
+                'sitting_id' => $blind->case->sitting_id,
+                'shown_at' => now(),
+            ]);
         }
-        Call::query()->insert($blind->calls->map(static fn (Call $c): array => ['reading_id' => $again->id] + array_diff_key($c->getAttributes(), ['id' => 0]))->all());
+        Call::query()->insert(
+            $blind->calls
+                ->map(
+                    static fn (Call $c): array => ['reading_id' => $again->id] +
+                        array_diff_key($c->getAttributes(), ['id' => 0]),
+                )
+                ->all(),
+        );
     }
 }

@@ -18,6 +18,9 @@ final readonly class HoldRound
     {
         Sitting::query()->whereKey($reading->case->sitting_id)->sharedLock()->firstOrFail();
 
-        return Reading::query()->lockForUpdate()->with(['case.sitting', 'case.swings', 'calls'])->findOrFail($reading->id);
+        return Reading::query()
+            ->lockForUpdate()
+            ->with(['case.sitting', 'case.swings', 'calls'])
+            ->findOrFail($reading->id);
     }
 }

@@ -84,22 +84,61 @@ final readonly class ImportLibrary
         return DB::transaction(function () use ($zip): array {
             $golfers = [];
             foreach ($this->rows($zip, 'golfers') as $row) {
-                if (! in_array($row['handedness'], ['right', 'left'], true) || $row['pseudonym'] === '' || mb_strlen($row['pseudonym']) > 60) {
-                    throw new ActionException("golfers.csv speaks of a golfer '".mb_substr($row['pseudonym'], 0, 40)."' with handedness '{$row['handedness']}'; nothing was stored.");
+                if (
+                    ! in_array($row['handedness'], ['right', 'left'], true) ||
+                    $row['pseudonym'] === '' ||
+                    mb_strlen($row['pseudonym']) > 60
+                ) {
+                    throw new ActionException(
+                        "golfers.csv speaks of a golfer '".
+                            mb_substr($row['pseudonym'], 0, 40).
+                            "' with handedness '{$row['handedness']}'; nothing was stored.",
+                    );
                 }
-                $golfer = Golfer::query()->firstOrCreate(['pseudonym' => $row['pseudonym']], ['handedness' => $row['handedness'], 'limits' => $row['limits'] === '' ? null : $row['limits'], 'is_minor' => $row['is_minor'] === 'true']);
+                $golfer = Golfer::query()->firstOrCreate(
+                    ['pseudonym' => $row['pseudonym']],
+                    [
+                        'handedness' => $row['handedness'],
+                        'limits' => $row['limits'] === '' ? null : $row['limits'],
+                        'is_minor' => $row['is_minor'] === 'true',
+                    ],
+                );
                 if ($golfer->handedness !== $row['handedness']) {
-                    throw new ActionException("{$row['pseudonym']} is {$golfer->handedness}-handed here and {$row['handedness']}-handed in the archive: two people under one name. Nothing was stored.");
+                    throw new ActionException(
+                        "{$row['pseudonym']} is {$golfer->handedness}-handed here and {$row['handedness']}-handed in "
+                            .'the archive: two people under one name. Nothing was stored.',
+                    );
                 }
                 $golfers[$row['pseudonym']] = $golfer;
             }
             foreach ($this->rows($zip, 'consents') as $row) {
-                $golfer = $golfers[$row['pseudonym']] ?? throw new ActionException("consents.csv speaks of {$row['pseudonym']}, whom golfers.csv does not know; nothing was stored.");
-                $days = array_map(static fn (string $d): ?CarbonImmutable => CarbonImmutable::hasFormat($d, 'Y-m-d') ? CarbonImmutable::createFromFormat('Y-m-d', $d) : null, [$row['given_on'], $row['expires_on']]);
+                $golfer =
+                    $golfers[$row['pseudonym']] ??
+                    throw new ActionException(
+                        "consents.csv speaks of {$row['pseudonym']}, whom golfers.csv does not know; nothing was "
+                            .'stored.',
+                    );
+                $days = array_map(
+                    static fn (string $d): ?CarbonImmutable => CarbonImmutable::hasFormat($d, 'Y-m-d')
+                        ? CarbonImmutable::createFromFormat('Y-m-d', $d)
+                        : null,
+                    [$row['given_on'], $row['expires_on']],
+                );
                 if ($days[0] === null || $days[1] === null || $days[1] <= $days[0]) {
-                    throw new ActionException("consents.csv has a consent of {$row['pseudonym']} whose dates make no span; nothing was stored.");
+                    throw new ActionException(
+                        "consents.csv has a consent of {$row['pseudonym']} whose dates make no span; nothing was "
+                            .'stored.',
+                    );
                 }
-                Consent::query()->firstOrCreate(['golfer_id' => $golfer->id, 'scope' => $row['scope'], 'given_on' => $row['given_on'], 'expires_on' => $row['expires_on']], ['guardian' => $row['guardian'] === '' ? null : $row['guardian']]);
+                Consent::query()->firstOrCreate(
+                    [
+                        'golfer_id' => $golfer->id,
+                        'scope' => $row['scope'],
+                        'given_on' => $row['given_on'],
+                        'expires_on' => $row['expires_on'],
+                    ],
+                    ['guardian' => $row['guardian'] === '' ? null : $row['guardian']],
+                );
             }
 
             return array_map(static fn (Golfer $g): Golfer => $g->load('consents'), $golfers);
@@ -113,21 +152,47 @@ final readonly class ImportLibrary
      */
     private function recording(ZipArchive $zip, array $row, array $golfers, array $stations): void
     {
-        $golfer = $golfers[$row['pseudonym']] ?? throw new ActionException("its golfer {$row['pseudonym']} is not in golfers.csv");
+        $golfer =
+            $golfers[$row['pseudonym']] ??
+            throw new ActionException("its golfer {$row['pseudonym']} is not in golfers.csv");
         if (! $golfer->isConsenting()) {
             throw new ActionException("{$golfer->pseudonym} has no valid consent");
         }
         $in = RecordingBundle::read($this->entry($zip, $row['bundle']), basename($row['bundle']));
         $text = static fn (string $name): ?string => $row[$name] === '' ? null : mb_substr($row[$name], 0, 60);
         DB::transaction(function () use ($golfer, $in, $row, $text, $stations): void {
-            $recording = $this->store->__invoke($golfer, [
-                'club' => $text('club') ?? 'not stated', 'swing' => $text('swing') ?? 'full', 'shape' => $text('shape'), 'device_name' => $text('device_name'), 'source' => 'archive', 'series' => $text('series'), 'is_cold' => $row['is_cold'] === 'true',
-                'points_offset_s' => self::number($row['film_offset_s'], 7200.0, 'film_offset_s'), 'points_drift_ppm' => self::number($row['film_drift_ppm'], 1e5, 'film_drift_ppm'),
-            ], $in->trace, null, $in->views, false);
+            $recording = $this->store->__invoke(
+                $golfer,
+                [
+                    'club' => $text('club') ?? 'not stated',
+                    'swing' => $text('swing') ?? 'full',
+                    'shape' => $text('shape'),
+                    'device_name' => $text('device_name'),
+                    'source' => 'archive',
+                    'series' => $text('series'),
+                    'is_cold' => $row['is_cold'] === 'true',
+                    'points_offset_s' => self::number($row['film_offset_s'], 7200.0, 'film_offset_s'),
+                    'points_drift_ppm' => self::number($row['film_drift_ppm'], 1e5, 'film_drift_ppm'),
+                ],
+                $in->trace,
+                null,
+                $in->views,
+                false,
+            );
             foreach ($stations as $s) {
                 if (Station::tryFrom($s['code']) !== null && is_numeric($s['t_s']) && is_numeric($s['uncertainty_s'])) {
                     // Who marked by hand is not known here: it counts as what came with the file.
-                    StationMark::query()->updateOrCreate(['recording_id' => $recording->id, 'code' => $s['code'], 'source' => in_array($s['source'], ['motion', 'trace'], true) ? $s['source'] : 'file'], ['t_s' => self::number($s['t_s'], Limits::TIME_S, 't_s'), 'uncertainty_s' => self::number($s['uncertainty_s'], Limits::TIME_S, 'uncertainty_s')]);
+                    StationMark::query()->updateOrCreate(
+                        [
+                            'recording_id' => $recording->id,
+                            'code' => $s['code'],
+                            'source' => in_array($s['source'], ['motion', 'trace'], true) ? $s['source'] : 'file',
+                        ],
+                        [
+                            't_s' => self::number($s['t_s'], Limits::TIME_S, 't_s'),
+                            'uncertainty_s' => self::number($s['uncertainty_s'], Limits::TIME_S, 'uncertainty_s'),
+                        ],
+                    );
                 }
             }
         });
@@ -156,7 +221,11 @@ final readonly class ImportLibrary
     {
         $value = RatingsCsv::decimal($text);
 
-        return $value !== null && abs($value) <= $limit ? $value : throw new ActionException("$name is '".FormatException::short($text)."', which is no number within its limits");
+        return $value !== null && abs($value) <= $limit
+            ? $value
+            : throw new ActionException(
+                "$name is '".FormatException::short($text)."', which is no number within its limits",
+            );
     }
 
     private function entry(ZipArchive $zip, string $name): string

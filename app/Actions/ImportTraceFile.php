@@ -27,10 +27,22 @@ final readonly class ImportTraceFile
      *
      * @throws \Core\Format\FormatException|ActionException
      */
-    public function __invoke(Golfer $golfer, string $path, string $name, ?array $meta = null, ?DeviceClass $device = null, ?User $by = null, string $target = '+x', ?string $series = null, bool $isCold = false): Recording
-    {
+    public function __invoke(
+        Golfer $golfer,
+        string $path,
+        string $name,
+        ?array $meta = null,
+        ?DeviceClass $device = null,
+        ?User $by = null,
+        string $target = '+x',
+        ?string $series = null,
+        bool $isCold = false,
+    ): Recording {
         if (! $golfer->isConsenting()) {
-            throw new ActionException("{$golfer->pseudonym} has no valid consent for training use; nothing was stored. Record the consent first.");
+            throw new ActionException(
+                "{$golfer->pseudonym} has no valid consent for training use; nothing was stored. Record the consent "
+                    .'first.',
+            );
         }
         $car = $meta === null ? new SideCar : SideCar::read((string) file_get_contents($meta['path']), $meta['name']);
         $stream = fopen($path, 'rb');
@@ -44,12 +56,26 @@ final readonly class ImportTraceFile
         }
         foreach (['side-car' => $car->hand, 'file' => $in->facts->hand] as $what => $hand) {
             if ($hand !== null && $hand->value !== $golfer->handedness) {
-                throw new ActionException("The $what says {$hand->value}-handed, but {$golfer->pseudonym} is {$golfer->handedness}-handed; nothing was stored.");
+                throw new ActionException(
+                    "The $what says {$hand->value}-handed, but {$golfer->pseudonym} is {$golfer->handedness}-handed; "
+                        .'nothing was stored.',
+                );
             }
         }
-        $recording = ($this->store)($golfer, [
-            'club' => $in->facts->club ?? 'not stated', 'swing' => $in->facts->swing ?? 'full', 'device_name' => $in->facts->deviceName, 'source' => 'file', 'series' => $series, 'is_cold' => $isCold,
-        ], $in->trace, $in->stations, $in->views);
+        $recording = ($this->store)(
+            $golfer,
+            [
+                'club' => $in->facts->club ?? 'not stated',
+                'swing' => $in->facts->swing ?? 'full',
+                'device_name' => $in->facts->deviceName,
+                'source' => 'file',
+                'series' => $series,
+                'is_cold' => $isCold,
+            ],
+            $in->trace,
+            $in->stations,
+            $in->views,
+        );
         ($this->measure)($recording);
         AuditEntry::note($by, 'import', "recording {$recording->public_id}", ['file' => $name]);
 

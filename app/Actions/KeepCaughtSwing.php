@@ -25,7 +25,9 @@ final readonly class KeepCaughtSwing
     public function __invoke(CaughtSwing $swing, Golfer $golfer, string $club, ?string $series, User $by): Recording
     {
         if (! $golfer->isConsenting()) {
-            throw new ActionException("{$golfer->pseudonym} has no valid consent for training use; the swing stays here.");
+            throw new ActionException(
+                "{$golfer->pseudonym} has no valid consent for training use; the swing stays here.",
+            );
         }
 
         return DB::transaction(function () use ($swing, $golfer, $club, $series, $by): Recording {
@@ -34,10 +36,21 @@ final readonly class KeepCaughtSwing
                 throw new ActionException('This swing is on the Shelf already.');
             }
             $in = RecordingBundle::read($swing->bundle, 'the caught swing');
-            $recording = ($this->store)($golfer, ['club' => $club, 'device_name' => $swing->session->device->name, 'source' => 'capture', 'series' => $series], $in->trace);
+            $recording = ($this->store)(
+                $golfer,
+                [
+                    'club' => $club,
+                    'device_name' => $swing->session->device->name,
+                    'source' => 'capture',
+                    'series' => $series,
+                ],
+                $in->trace,
+            );
             $swing->update(['recording_id' => $recording->id]);
             $this->works->ask(WorkKind::Measure, $recording, $by);
-            AuditEntry::note($by, 'capture', "recording {$recording->public_id}", ['device' => $swing->session->device->name]);
+            AuditEntry::note($by, 'capture', "recording {$recording->public_id}", [
+                'device' => $swing->session->device->name,
+            ]);
 
             return $recording;
         });

@@ -24,7 +24,9 @@ final readonly class KeepCodebook
         }
         $data = json_decode($json, true, 24);
         if (! is_array($data)) {
-            throw new ActionException('The codebook is not JSON ('.lcfirst(json_last_error_msg()).'); nothing was stored.');
+            throw new ActionException(
+                'The codebook is not JSON ('.lcfirst(json_last_error_msg()).'); nothing was stored.',
+            );
         }
         try {
             $document = CodebookDocument::fromArray($data);
@@ -34,10 +36,20 @@ final readonly class KeepCodebook
         $version = $document->version();
 
         return DB::transaction(function () use ($document, $version, $note, $by): CodebookVersion {
-            if ($version === CodebookDocument::standard()->version() || CodebookVersion::query()->where('version', $version)->lockForUpdate()->exists()) {
-                throw new ActionException("There is a version '$version' already; give the new one a number of its own. Nothing was stored.");
+            if (
+                $version === CodebookDocument::standard()->version() ||
+                CodebookVersion::query()->where('version', $version)->lockForUpdate()->exists()
+            ) {
+                throw new ActionException(
+                    "There is a version '$version' already; give the new one a number of its own. Nothing was stored.",
+                );
             }
-            $kept = CodebookVersion::query()->create(['version' => $version, 'document' => $document->toArray(), 'note' => $note, 'created_by' => $by?->id]);
+            $kept = CodebookVersion::query()->create([
+                'version' => $version,
+                'document' => $document->toArray(),
+                'note' => $note,
+                'created_by' => $by?->id,
+            ]);
             AuditEntry::note($by, 'codebook', "version $version", ['note' => $note]);
 
             return $kept;

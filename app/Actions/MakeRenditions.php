@@ -36,16 +36,26 @@ final readonly class MakeRenditions
     public function __invoke(Sitting $sitting, Progress $progress): void
     {
         $places = [];
-        foreach ($sitting->cases()->with(['swings.recording.films', 'swings.recording.stations', 'arm'])->orderBy('id')->get() as $case) {
+        foreach (
+            $sitting
+                ->cases()
+                ->with(['swings.recording.films', 'swings.recording.stations', 'arm'])
+                ->orderBy('id')
+                ->get() as $case
+        ) {
             foreach ($case->swings as $swing) {
                 $places[] = [$case, $swing->recording];
             }
         }
         $order = (new Chance("made|{$sitting->seed}|".bin2hex(random_bytes(8))))->shuffled($places);
         foreach ($order as $i => [$case, $recording]) {
-            $rendition = $case->renditions()->where('recording_id', $recording->id)->first() ?? $case->renditions()->create([
-                'recording_id' => $recording->id, 'public_id' => Str::lower(Str::random(26)), ...self::drawn($case, $recording, $sitting),
-            ]);
+            $rendition =
+                $case->renditions()->where('recording_id', $recording->id)->first() ??
+                $case->renditions()->create([
+                    'recording_id' => $recording->id,
+                    'public_id' => Str::lower(Str::random(26)),
+                    ...self::drawn($case, $recording, $sitting),
+                ]);
             foreach ($this->shows($case) as $view) {
                 $film = $recording->films->first(static fn (Film $f): bool => $f->isReady() && $f->coreView() === $view);
                 if ($film !== null && ! isset($rendition->films[$view->value])) {
@@ -60,7 +70,12 @@ final readonly class MakeRenditions
     private static function drawn(SittingCase $case, \App\Models\Recording $recording, Sitting $sitting): array
     {
         $chance = new Chance("rendition|{$sitting->seed}|{$case->id}|{$recording->id}");
-        $made = CoreRendition::draw($chance, $recording->t0, $recording->t0 + ($recording->samples - 1) / $recording->rate_hz, $recording->stationTimes());
+        $made = CoreRendition::draw(
+            $chance,
+            $recording->t0,
+            $recording->t0 + ($recording->samples - 1) / $recording->rate_hz,
+            $recording->stationTimes(),
+        );
 
         return ['start_s' => $made->start, 'end_s' => $made->end, 'nudges' => $made->nudges];
     }
@@ -83,16 +98,37 @@ final readonly class MakeRenditions
         [$first, $last] = $core->frames($film->offset_s, $rate, (int) $film->frames);
         $target = sys_get_temp_dir().'/rendition-'.bin2hex(random_bytes(8)).'.mp4';
         try {
-            $fineness = self::FINENESS[(new Chance("fine|{$rendition->public_id}|{$film->view}"))->between(0, count(self::FINENESS) - 1)];
-            $this->ffmpeg->cut($this->files->local($film->path('stream.mp4')), $first, $last, (float) $film->rate_hz, $fineness, $target);
+            $fineness =
+                self::FINENESS[
+                    (new Chance("fine|{$rendition->public_id}|{$film->view}"))->between(0, count(self::FINENESS) - 1)
+                ];
+            $this->ffmpeg->cut(
+                $this->files->local($film->path('stream.mp4')),
+                $first,
+                $last,
+                (float) $film->rate_hz,
+                $fineness,
+                $target,
+            );
             $this->files->put($rendition->path($film->view, 'stream.mp4'), $target);
-            $frames = array_filter(array_map(
-                static fn (StationTime $s): int => (int) floor($film->clock()->toOwn($s->t) * (float) $film->rate_hz + 0.5) - $first, $stations,
-            ), static fn (int $n): bool => $n >= 0 && $n <= $last - $first);
+            $frames = array_filter(
+                array_map(
+                    static fn (StationTime $s): int => (int) floor(
+                        $film->clock()->toOwn($s->t) * (float) $film->rate_hz + 0.5,
+                    ) - $first,
+                    $stations,
+                ),
+                static fn (int $n): bool => $n >= 0 && $n <= $last - $first,
+            );
             foreach ($this->ffmpeg->stills($target, $frames + ['poster' => 0]) as $name => $bytes) {
                 Storage::disk('films')->put($rendition->path($film->view, "$name.jpg"), $bytes);
             }
-            $rendition->update(['films' => [...$rendition->films, $film->view => ['first' => $first, 'last' => $last, 'stills' => $frames]]]);
+            $rendition->update([
+                'films' => [
+                    ...$rendition->films,
+                    $film->view => ['first' => $first, 'last' => $last, 'stills' => $frames],
+                ],
+            ]);
         } finally {
             @unlink($target);
         }

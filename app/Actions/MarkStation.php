@@ -34,7 +34,11 @@ final readonly class MarkStation
     {
         DB::transaction(function () use ($recording, $station, $t, $by): void {
             $recording = Recording::query()->lockForUpdate()->findOrFail($recording->id);
-            $mark = StationMark::query()->where(['recording_id' => $recording->id, 'code' => $station->value, 'source' => StationSource::Hand]);
+            $mark = StationMark::query()->where([
+                'recording_id' => $recording->id,
+                'code' => $station->value,
+                'source' => StationSource::Hand,
+            ]);
             if ($t === null) {
                 $mark->delete();
             } else {
@@ -56,7 +60,12 @@ final readonly class MarkStation
                 throw new ActionException($e->getMessage().' Nothing was changed.');
             }
             $this->works->ask(WorkKind::Measure, $recording, $by);
-            AuditEntry::note($by, $t === null ? 'unmark' : 'mark', "station {$station->value}, recording {$recording->public_id}", $t === null ? [] : ['t_s' => $t]);
+            AuditEntry::note(
+                $by,
+                $t === null ? 'unmark' : 'mark',
+                "station {$station->value}, recording {$recording->public_id}",
+                $t === null ? [] : ['t_s' => $t],
+            );
         });
     }
 }

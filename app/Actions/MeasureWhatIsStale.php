@@ -25,10 +25,23 @@ final readonly class MeasureWhatIsStale
     {
         $version = $this->codebooks->document()->version();
         /** @var list<Recording> $stale */
-        $stale = Recording::query()->whereNull('erased_at')
-            ->whereDoesntHave('measured', static fn ($q) => $q->where('core_version', Version::CURRENT)->where('codebook_version', $version))
-            ->whereNotIn('id', Work::query()->where('kind', WorkKind::Measure)->where('created_at', '>', now()->subHour())->select('recording_id'))
-            ->orderBy('id')->limit(self::AT_ONCE)->get()->all();
+        $stale = Recording::query()
+            ->whereNull('erased_at')
+            ->whereDoesntHave(
+                'measured',
+                static fn ($q) => $q->where('core_version', Version::CURRENT)->where('codebook_version', $version),
+            )
+            ->whereNotIn(
+                'id',
+                Work::query()
+                    ->where('kind', WorkKind::Measure)
+                    ->where('created_at', '>', now()->subHour())
+                    ->select('recording_id'),
+            )
+            ->orderBy('id')
+            ->limit(self::AT_ONCE)
+            ->get()
+            ->all();
         foreach ($stale as $recording) {
             $this->works->ask(WorkKind::Measure, $recording, null);
         }

@@ -69,15 +69,24 @@ final readonly class OpenRound
                 $round->key_version_id = $this->freezeKey($round)->id;
             }
             foreach ($cases as $case) {
-                $case->update(['film_views' => array_map(static fn (View $v): string => $v->value, $case->filmedViews())]);
+                $case->update([
+                    'film_views' => array_map(static fn (View $v): string => $v->value, $case->filmedViews()),
+                ]);
             }
             $exposed = $this->exposed($cases, $members);
             $rows = [];
             foreach ($members as $member) {
                 foreach (self::order($cases, $round, $member) as $i => $case) {
                     $rows[] = [
-                        'public_id' => Str::lower(Str::random(26)), 'sitting_case_id' => $case->id, 'user_id' => $member->id, 'arm_id' => $case->arm_id, 'stage' => Stage::Blind->value,
-                        'position' => $i + 1, 'exposed' => isset($exposed[$member->id][$case->case_id]), 'created_at' => now(), 'updated_at' => now(),
+                        'public_id' => Str::lower(Str::random(26)),
+                        'sitting_case_id' => $case->id,
+                        'user_id' => $member->id,
+                        'arm_id' => $case->arm_id,
+                        'stage' => Stage::Blind->value,
+                        'position' => $i + 1,
+                        'exposed' => isset($exposed[$member->id][$case->case_id]),
+                        'created_at' => now(),
+                        'updated_at' => now(),
                     ];
                 }
             }
@@ -86,8 +95,10 @@ final readonly class OpenRound
             }
             $round->fill(['state' => SittingState::Open, 'opened_at' => now()])->save();
             AuditEntry::note($by, 'open', "round {$round->name}", [
-                'cases' => $cases->count(), 'members' => $members->count(), 'key_version' => $round->keyVersion?->number,
-                ...($exposed === [] ? [] : ['exposed' => count($exposed)]),
+                'cases' => $cases->count(),
+                'members' => $members->count(),
+                'key_version' => $round->keyVersion?->number,
+                ...$exposed === [] ? [] : ['exposed' => count($exposed)],
             ]);
         });
     }
@@ -102,7 +113,11 @@ final readonly class OpenRound
         if ($round->state !== SittingState::Draft) {
             throw new ActionException("'{$round->name}' is {$round->state->value}, not a draft; nothing was changed.");
         }
-        $cases = $round->cases()->with(['swings.recording.golfer.consents', 'swings.recording.films'])->orderBy('id')->get();
+        $cases = $round
+            ->cases()
+            ->with(['swings.recording.golfer.consents', 'swings.recording.films'])
+            ->orderBy('id')
+            ->get();
         $members = $round->members()->orderBy('users.id')->get();
         if ($cases->isEmpty() || $members->isEmpty()) {
             throw new ActionException('A round needs at least one case and one member before it can be opened.');
@@ -110,10 +125,16 @@ final readonly class OpenRound
         foreach ($cases as $case) {
             foreach ($case->swings as $swing) {
                 if (! $swing->recording->golfer->isConsenting()) {
-                    throw new ActionException("{$swing->recording->golfer->pseudonym} has no valid consent; take the recording out of the round first.");
+                    throw new ActionException(
+                        "{$swing->recording->golfer->pseudonym} has no valid consent; take the recording out of the "
+                            .'round first.',
+                    );
                 }
                 if ($swing->recording->erased_at !== null) {
-                    throw new ActionException("A recording of {$swing->recording->golfer->pseudonym} was erased; take it out of the round first.");
+                    throw new ActionException(
+                        "A recording of {$swing->recording->golfer->pseudonym} was erased; take it out of the round "
+                            .'first.',
+                    );
                 }
             }
         }
@@ -130,13 +151,26 @@ final readonly class OpenRound
         $chance = new Chance("order|{$round->seed}|{$member->id}");
         $byId = $cases->keyBy('id');
         $first = $cases->where('occasion', 1);
-        $again = $cases->where('occasion', 2)->mapWithKeys(static fn (SittingCase $c): array => [$c->id => (int) $first->firstWhere('case_id', $c->case_id)?->id])->all();
+        $again = $cases
+            ->where('occasion', 2)
+            ->mapWithKeys(
+                static fn (SittingCase $c): array => [$c->id => (int) $first->firstWhere('case_id', $c->case_id)?->id],
+            )
+            ->all();
         if ($again === []) {
-            return array_values(array_map(static fn (int $id): SittingCase => $byId[$id], $chance->shuffled(array_values($first->pluck('id')->all()))));
+            return array_values(
+                array_map(
+                    static fn (int $id): SittingCase => $byId[$id],
+                    $chance->shuffled(array_values($first->pluck('id')->all())),
+                ),
+            );
         }
         $ids = static fn (int $part): array => array_values($first->where('part', $part)->pluck('id')->all());
 
-        return array_map(static fn (int $id): SittingCase => $byId[$id], Deal::order($ids(1), $ids(2), $again, $round->wait_days > 0, $chance));
+        return array_map(
+            static fn (int $id): SittingCase => $byId[$id],
+            Deal::order($ids(1), $ids(2), $again, $round->wait_days > 0, $chance),
+        );
     }
 
     /**
@@ -155,7 +189,12 @@ final readonly class OpenRound
                 $of[$swing->recording_id][] = $case->case_id;
             }
         }
-        foreach (Exposure::query()->whereIn('user_id', $members->pluck('id'))->whereIn('recording_id', array_keys($of))->get(['user_id', 'recording_id']) as $e) {
+        foreach (
+            Exposure::query()
+                ->whereIn('user_id', $members->pluck('id'))
+                ->whereIn('recording_id', array_keys($of))
+                ->get(['user_id', 'recording_id']) as $e
+        ) {
             foreach ($of[$e->recording_id] as $case) {
                 $out[$e->user_id][$case] = true;
             }
@@ -177,9 +216,20 @@ final readonly class OpenRound
         return KeyVersion::query()
             ->where('lens', $round->lens)
             ->whereHas('sitting', fn ($q) => $q->where('state', SittingState::Published))
-            ->with('sitting')->orderByDesc('sitting_id')->orderByDesc('number')->get()
-            ->first(static fn (KeyVersion $k): bool => $k->entries()->whereIn('case_id', $asked)->distinct()->count('case_id') === $asked->count())
-            ?? throw new ActionException('No published panel study covers every case of this round under its lens; nothing was opened.');
+            ->with('sitting')
+            ->orderByDesc('sitting_id')
+            ->orderByDesc('number')
+            ->get()
+            ->first(
+                static fn (KeyVersion $k): bool => $k
+                    ->entries()
+                    ->whereIn('case_id', $asked)
+                    ->distinct()
+                    ->count('case_id') === $asked->count(),
+            ) ??
+            throw new ActionException(
+                'No published panel study covers every case of this round under its lens; nothing was opened.',
+            );
     }
 
     private function freezeKey(Sitting $round): KeyVersion

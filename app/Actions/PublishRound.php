@@ -51,7 +51,8 @@ final readonly class PublishRound
             }
             DB::insert(
                 'insert into exposures (user_id, recording_id, what, sitting_id, shown_at)
-                 select distinct s.user_id, cs.recording_id, ?, s.sitting_id, ?::timestamptz from seats s join sitting_cases c on c.sitting_id = s.sitting_id and not c.reserved
+                 select distinct s.user_id, cs.recording_id, ?, s.sitting_id, ?::timestamptz
+                 from seats s join sitting_cases c on c.sitting_id = s.sitting_id and not c.reserved
                  join case_swings cs on cs.case_id = c.case_id where s.sitting_id = ? on conflict do nothing',
                 ['key', now()->toIso8601String(), $round->id],
             );
@@ -63,7 +64,9 @@ final readonly class PublishRound
     private function ready(Sitting $round): void
     {
         if ($round->state !== SittingState::Closed) {
-            throw new ActionException("'{$round->name}' is {$round->state->value}; close it before publishing. Nothing was changed.");
+            throw new ActionException(
+                "'{$round->name}' is {$round->state->value}; close it before publishing. Nothing was changed.",
+            );
         }
         if ($round->isPanel() && $round->keys()->doesntExist()) {
             throw new ActionException('Its key is still being made; publish when it is there. Nothing was changed.');

@@ -28,7 +28,10 @@ final readonly class ReadImport
         $hand = Handedness::from($import->golfer->handedness);
         $car = $this->sideCar($import);
         if ($car !== null && $car->hand !== null && $car->hand !== $hand) {
-            throw new ActionException("The side-car says {$car->hand->value}-handed, but {$import->golfer->pseudonym} is {$import->golfer->handedness}-handed.");
+            throw new ActionException(
+                "The side-car says {$car->hand->value}-handed, but {$import->golfer->pseudonym} is "
+                    ."{$import->golfer->handedness}-handed.",
+            );
         }
         $s = $import->settings;
         $number = static fn (string $name): ?float => is_numeric($s[$name] ?? null) ? (float) $s[$name] : null;
@@ -36,8 +39,20 @@ final readonly class ReadImport
         if ($number('lead_x') !== null && $number('trail_x') !== null) {
             $given = $car?->stance;
             $stance = new Stance(
-                new Foot($number('lead_x'), $number('lead_y') ?? 0.0, $given->lead->lengthMm ?? 270.0, $given->lead->widthMm ?? 100.0, $number('lead_flare') ?? $given?->lead->flareDeg),
-                new Foot($number('trail_x'), $number('trail_y') ?? 0.0, $given->trail->lengthMm ?? 270.0, $given->trail->widthMm ?? 100.0, $given?->trail->flareDeg),
+                new Foot(
+                    $number('lead_x'),
+                    $number('lead_y') ?? 0.0,
+                    $given->lead->lengthMm ?? 270.0,
+                    $given->lead->widthMm ?? 100.0,
+                    $number('lead_flare') ?? $given?->lead->flareDeg,
+                ),
+                new Foot(
+                    $number('trail_x'),
+                    $number('trail_y') ?? 0.0,
+                    $given->trail->lengthMm ?? 270.0,
+                    $given->trail->widthMm ?? 100.0,
+                    $given?->trail->flareDeg,
+                ),
             );
         }
         $device = is_string($s['device'] ?? null) ? DeviceClass::tryFrom($s['device']) : null;
@@ -45,14 +60,27 @@ final readonly class ReadImport
         $target = $s['target'] ?? '+x';
         $stream = $this->stream($import);
         try {
-            $in = RecordingReader::read($stream, $import->file_name, $car, new ImportSettings(
-                $device, $hand, $number('mass_kg'), $stance, $map === null || $map->isPlain() ? null : $map, in_array($target, ['+x', '-x', '+y', '-y'], true) ? $target : '+x',
-            ));
+            $in = RecordingReader::read(
+                $stream,
+                $import->file_name,
+                $car,
+                new ImportSettings(
+                    $device,
+                    $hand,
+                    $number('mass_kg'),
+                    $stance,
+                    $map === null || $map->isPlain() ? null : $map,
+                    in_array($target, ['+x', '-x', '+y', '-y'], true) ? $target : '+x',
+                ),
+            );
         } finally {
             fclose($stream);
         }
         if ($in->facts->hand !== null && $in->facts->hand !== $hand) {
-            throw new ActionException("The file says {$in->facts->hand->value}-handed, but {$import->golfer->pseudonym} is {$import->golfer->handedness}-handed.");
+            throw new ActionException(
+                "The file says {$in->facts->hand->value}-handed, but {$import->golfer->pseudonym} is "
+                    ."{$import->golfer->handedness}-handed.",
+            );
         }
 
         return $in;
@@ -99,7 +127,9 @@ final readonly class ReadImport
 
     private function sideCar(PendingImport $import): ?SideCar
     {
-        return $import->meta_path === null ? null : SideCar::read((string) Storage::disk('local')->get($import->meta_path), (string) $import->meta_name);
+        return $import->meta_path === null
+            ? null
+            : SideCar::read((string) Storage::disk('local')->get($import->meta_path), (string) $import->meta_name);
     }
 
     /** @return resource */

@@ -29,7 +29,13 @@ final readonly class ReceiveFilm
     public function begin(Recording $recording, View $view, string $name, int $bytes, int $slowed, User $by): Film
     {
         if ($bytes > self::LARGEST) {
-            throw new ActionException(sprintf('The film has %.0f MB; at most %.0f MB are taken. Cut it to the swing, or film in a smaller size.', $bytes / 1048576, self::LARGEST / 1048576));
+            throw new ActionException(
+                sprintf(
+                    'The film has %.0f MB; at most %.0f MB are taken. Cut it to the swing, or film in a smaller size.',
+                    $bytes / 1048576,
+                    self::LARGEST / 1048576,
+                ),
+            );
         }
 
         return DB::transaction(function () use ($recording, $view, $name, $bytes, $slowed, $by): Film {
@@ -42,9 +48,20 @@ final readonly class ReceiveFilm
                 throw new ActionException('A '.$view->label().' of this swing is being made ready; wait for it.');
             }
             $there?->delete();
-            AuditEntry::note($by, 'film', "recording {$recording->public_id}", ['view' => $view->value, 'name' => $name, 'bytes' => $bytes]);
+            AuditEntry::note($by, 'film', "recording {$recording->public_id}", [
+                'view' => $view->value,
+                'name' => $name,
+                'bytes' => $bytes,
+            ]);
 
-            return Film::query()->create(['recording_id' => $recording->id, 'view' => $view->value, 'name' => mb_substr($name, 0, 160), 'bytes' => $bytes, 'slowed' => $slowed, 'offset_s' => $recording->t0]);
+            return Film::query()->create([
+                'recording_id' => $recording->id,
+                'view' => $view->value,
+                'name' => mb_substr($name, 0, 160),
+                'bytes' => $bytes,
+                'slowed' => $slowed,
+                'offset_s' => $recording->t0,
+            ]);
         });
     }
 
@@ -57,7 +74,10 @@ final readonly class ReceiveFilm
     public function append(Film $film, int $offset, string $part): int
     {
         if ($offset === 0 && $film->state === 'arriving' && Container::of($part) === null) {
-            $film->update(['state' => 'refused', 'message' => 'This is not a film: mp4, mov and webm files are taken.']);
+            $film->update([
+                'state' => 'refused',
+                'message' => 'This is not a film: mp4, mov and webm files are taken.',
+            ]);
 
             throw new ActionException('This is not a film: mp4, mov and webm files are taken. Nothing was kept.');
         }
@@ -72,11 +92,15 @@ final readonly class ReceiveFilm
                 return $film->received;
             }
             if ($part === '' || strlen($part) > self::PART || $offset + strlen($part) > $film->bytes) {
-                throw new ActionException('This part does not belong to the film that was announced; what came before it is kept.');
+                throw new ActionException(
+                    'This part does not belong to the film that was announced; what came before it is kept.',
+                );
             }
             $path = self::work($film);
             // Whatever a broken write left behind the last known byte is overwritten.
-            $file = fopen($path, 'c+b') ?: throw new ActionException('The film cannot be written down here; nothing was changed.');
+            $file =
+                fopen($path, 'c+b') ?:
+                throw new ActionException('The film cannot be written down here; nothing was changed.');
             ftruncate($file, max(0, $offset));
             fseek($file, $offset);
             $written = fwrite($file, $part) === strlen($part) && fflush($file);

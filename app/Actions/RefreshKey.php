@@ -16,7 +16,12 @@ final readonly class RefreshKey
     /** A frozen key, and one from before inputs were summed, stay as they are. */
     public function __invoke(KeyVersion $key): KeyVersion
     {
-        if ($key->frozen_at !== null || $key->inputs_checksum === null || $key->sitting->erasedAt() !== null || $key->inputs_checksum === $this->build->inputs($key->sitting)) {
+        if (
+            $key->frozen_at !== null ||
+            $key->inputs_checksum === null ||
+            $key->sitting->erasedAt() !== null ||
+            $key->inputs_checksum === $this->build->inputs($key->sitting)
+        ) {
             return $key;
         }
 

@@ -14,7 +14,10 @@ final readonly class RestartConversions
     /** @return int how many */
     public function __invoke(): int
     {
-        $lost = Film::query()->where('state', 'converting')->where('beat_at', '<', Carbon::now()->subSeconds(ConvertFilm::STALE_S))->pluck('id');
+        $lost = Film::query()
+            ->where('state', 'converting')
+            ->where('beat_at', '<', Carbon::now()->subSeconds(ConvertFilm::STALE_S))
+            ->pluck('id');
         foreach ($lost as $id) {
             FilmConversion::dispatch((int) $id);
         }

@@ -25,16 +25,40 @@ final readonly class RuleOnEntry
             $key = KeyVersion::query()->lockForUpdate()->findOrFail($entry->key_version_id);
             $newest = (int) KeyVersion::query()->where('sitting_id', $key->sitting_id)->max('number');
             if ($key->number !== $newest) {
-                throw new ActionException("Version {$key->number} of this key has been followed by version $newest; rule on that one.");
+                throw new ActionException(
+                    "Version {$key->number} of this key has been followed by version $newest; rule on that one.",
+                );
             }
             if ($entry->grade === Grade::Contested->value) {
-                throw new ActionException('The panel does not agree here: the case stays for discussion and is scored for nobody, so there is nothing to rule on.');
+                throw new ActionException(
+                    'The panel does not agree here: the case stays for discussion and is scored for nobody, so there '
+                        .'is nothing to rule on.',
+                );
             }
             if ($key->frozen_at !== null) {
-                $entry = $this->copy($key)->entries()->where('case_id', $entry->case_id)->where('fault', $entry->fault)->sole();
+                $entry = $this->copy($key)
+                    ->entries()
+                    ->where('case_id', $entry->case_id)
+                    ->where('fault', $entry->fault)
+                    ->sole();
             }
-            $entry->update(['ruling' => $ruling, 'ruling_reason' => $reason, 'ruled_by' => $by->id, 'ruled_at' => now()]);
-            AuditEntry::note($by, 'rule', "{$entry->fault}, {$entry->recording->golfer->pseudonym}, {$entry->recording->club}", ['ruling' => $ruling, 'reason' => $reason, 'key_version' => $entry->keyVersion->number, 'recording' => $entry->recording->public_id]);
+            $entry->update([
+                'ruling' => $ruling,
+                'ruling_reason' => $reason,
+                'ruled_by' => $by->id,
+                'ruled_at' => now(),
+            ]);
+            AuditEntry::note(
+                $by,
+                'rule',
+                "{$entry->fault}, {$entry->recording->golfer->pseudonym}, {$entry->recording->club}",
+                [
+                    'ruling' => $ruling,
+                    'reason' => $reason,
+                    'key_version' => $entry->keyVersion->number,
+                    'recording' => $entry->recording->public_id,
+                ],
+            );
 
             return $entry;
         });
@@ -44,7 +68,13 @@ final readonly class RuleOnEntry
     {
         $next = $key->replicate(['frozen_at'])->fill(['number' => $key->number + 1]);
         $next->save();
-        $rows = $key->entries()->get()->map(fn (KeyEntry $e): array => ['key_version_id' => $next->id] + collect($e->getAttributes())->except('id')->all());
+        $rows = $key
+            ->entries()
+            ->get()
+            ->map(
+                fn (KeyEntry $e): array => ['key_version_id' => $next->id] +
+                    collect($e->getAttributes())->except('id')->all(),
+            );
         foreach ($rows->chunk(200) as $chunk) {
             KeyEntry::query()->insert(array_values($chunk->all()));
         }

@@ -31,8 +31,10 @@ final readonly class SaveChanges
     }
 
     /**
-     * @param  list<array{id: string, target: string, value: mixed, base: int, at: int, writer?: string}>  $changes  at: ms since 1970 by the client's clock; base: the version the client had seen
-     * @return array{version: int, applied: list<string>, refused: list<array{id: string, target: string, because: string, conflict: bool}>, others: bool}  others: somebody else changed it meanwhile
+     * @param  list<array{id: string, target: string, value: mixed, base: int, at: int, writer?: string}>  $changes  at:
+     *     ms since 1970 by the client's clock; base: the version the client had seen
+     * @return array{version: int, applied: list<string>, refused: list<array{id: string, target: string,
+     *     because: string, conflict: bool}>, others: bool}  others: somebody else changed it meanwhile
      *
      * @throws ActionException when the reading is locked; nothing was taken
      */
@@ -45,7 +47,13 @@ final readonly class SaveChanges
                     ? 'This reading has been handed in and is locked; nothing was changed.'
                     : 'The round is closed; nothing was changed. What was saved before is kept.');
             }
-            $known = array_flip(ReadingChange::query()->where('reading_id', $reading->id)->whereIn('client_id', array_column($changes, 'id'))->pluck('client_id')->all());
+            $known = array_flip(
+                ReadingChange::query()
+                    ->where('reading_id', $reading->id)
+                    ->whereIn('client_id', array_column($changes, 'id'))
+                    ->pluck('client_id')
+                    ->all(),
+            );
             $last = $this->latest($reading, array_column($changes, 'target'));
             $codebook = $this->codebooks->of($reading->case->sitting);
             $core = $reading->toCore();
@@ -65,14 +73,25 @@ final readonly class SaveChanges
                 } else {
                     $there = $last[$c['target']] ?? null;
                     if ($there !== null && $there['writer'] !== $by && $there['version'] > $c['base']) {
-                        $refused[] = ['id' => $c['id'], 'target' => $c['target'], 'because' => 'This was changed in another window or on another device meanwhile; that change stands.', 'conflict' => true];
+                        $refused[] = [
+                            'id' => $c['id'],
+                            'target' => $c['target'],
+                            'because' => 'This was changed in another window or on another device meanwhile; that '
+                                .'change stands.',
+                            'conflict' => true,
+                        ];
 
                         continue;
                     }
                     try {
                         $core = (new Edit($c['target'], $c['value']))->applyTo($core, $codebook);
                     } catch (CoreException $e) {
-                        $refused[] = ['id' => $c['id'], 'target' => $c['target'], 'because' => $e->getMessage(), 'conflict' => false];
+                        $refused[] = [
+                            'id' => $c['id'],
+                            'target' => $c['target'],
+                            'because' => $e->getMessage(),
+                            'conflict' => false,
+                        ];
 
                         continue;
                     }
@@ -80,14 +99,33 @@ final readonly class SaveChanges
                 }
                 $known[$c['id']] = true;
                 $applied[] = $c['id'];
-                $rows[] = ['reading_id' => $reading->id, 'client_id' => $c['id'], 'writer' => $by, 'version' => $version, 'target' => $c['target'], 'value' => json_encode($c['value'], JSON_THROW_ON_ERROR), 'made_at' => Carbon::createFromTimestampMs(max(0, min(4_102_444_800_000, $c['at'])))->format('Y-m-d H:i:s.vP'), 'created_at' => now()->format('Y-m-d H:i:s.vP')];
+                $rows[] = [
+                    'reading_id' => $reading->id,
+                    'client_id' => $c['id'],
+                    'writer' => $by,
+                    'version' => $version,
+                    'target' => $c['target'],
+                    'value' => json_encode($c['value'], JSON_THROW_ON_ERROR),
+                    'made_at' => Carbon::createFromTimestampMs(max(0, min(4_102_444_800_000, $c['at'])))->format(
+                        'Y-m-d H:i:s.vP',
+                    ),
+                    'created_at' => now()->format('Y-m-d H:i:s.vP'),
+                ];
             }
             ReadingChange::query()->insert($rows);
             $this->keep($reading, $before, $core, $version, $active);
 
             return [
-                'version' => $version, 'applied' => $applied, 'refused' => $refused,
-                'others' => $changes !== [] && ReadingChange::query()->where('reading_id', $reading->id)->where('version', '>', min(array_column($changes, 'base')))->where('writer', '<>', $writer)->where('target', '<>', self::TIME)->exists(),
+                'version' => $version,
+                'applied' => $applied,
+                'refused' => $refused,
+                'others' => $changes !== [] &&
+                    ReadingChange::query()
+                        ->where('reading_id', $reading->id)
+                        ->where('version', '>', min(array_column($changes, 'base')))
+                        ->where('writer', '<>', $writer)
+                        ->where('target', '<>', self::TIME)
+                        ->exists(),
             ];
         });
     }
@@ -98,8 +136,17 @@ final readonly class SaveChanges
      */
     private function latest(Reading $reading, array $targets): array
     {
-        return ReadingChange::query()->where('reading_id', $reading->id)->whereIn('target', array_unique($targets))->orderBy('id')->get(['target', 'writer', 'version'])
-            ->mapWithKeys(static fn (ReadingChange $c): array => [$c->target => ['writer' => $c->writer, 'version' => $c->version]])->all();
+        return ReadingChange::query()
+            ->where('reading_id', $reading->id)
+            ->whereIn('target', array_unique($targets))
+            ->orderBy('id')
+            ->get(['target', 'writer', 'version'])
+            ->mapWithKeys(
+                static fn (ReadingChange $c): array => [
+                    $c->target => ['writer' => $c->writer, 'version' => $c->version],
+                ],
+            )
+            ->all();
     }
 
     private function keep(Reading $reading, CoreReading $before, CoreReading $now, int $version, int $active): void
@@ -115,11 +162,19 @@ final readonly class SaveChanges
         foreach ($now->calls as $fault => $call) {
             if (($before->calls[$fault] ?? null) !== $call) {
                 $row = Call::row($call);
-                $rows[] = ['reading_id' => $reading->id, ...$row, 'pins' => json_encode($row['pins'], JSON_THROW_ON_ERROR)];
+                $rows[] = [
+                    'reading_id' => $reading->id,
+                    ...$row,
+                    'pins' => json_encode($row['pins'], JSON_THROW_ON_ERROR),
+                ];
             }
         }
         if ($rows !== []) {
-            Call::query()->upsert($rows, ['reading_id', 'fault'], ['presence', 'severity', 'onset', 'decision', 'confidence', 'pins', 'trend']);
+            Call::query()->upsert(
+                $rows,
+                ['reading_id', 'fault'],
+                ['presence', 'severity', 'onset', 'decision', 'confidence', 'pins', 'trend'],
+            );
         }
         $reading->update([...Reading::row($now), 'version' => $version, 'active_ms' => $reading->active_ms + $active]);
     }

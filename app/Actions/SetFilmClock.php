@@ -20,7 +20,10 @@ use Core\Motion\StationSource;
 use Core\Motion\Views;
 use Illuminate\Support\Facades\DB;
 
-/** Brings the film's clock to the trace's: by a shared signal, by impact, or by hand in frames and samples, its drift too. */
+/**
+ * Brings the film's clock to the trace's: by a shared signal, by impact, or by hand in frames and samples, its drift
+ * too.
+ */
 final readonly class SetFilmClock
 {
     /** No camera or device ticks so wrong; beyond it the frame rate in the file is. */
@@ -32,42 +35,78 @@ final readonly class SetFilmClock
 
     /**
      * @param  'correlation'|'impact'|'hand'|'drift'  $by
-     * @param  float  $shift  s, by hand only: of the whole film, or with 'drift' of its last frame, its first standing still
+     * @param  float  $shift  s, by hand only: of the whole film, or with 'drift' of its last frame, its first standing
+     *     still
      *
      * @throws ActionException when nothing matches
      */
     public function __invoke(Recording $recording, string $by, User $user, float $shift = 0.0): ClockMatch
     {
         return DB::transaction(function () use ($recording, $by, $user, $shift): ClockMatch {
-            $recording = Recording::query()->lockForUpdate()->with(['views', 'stations', 'channels'])->findOrFail($recording->id);
+            $recording = Recording::query()
+                ->lockForUpdate()
+                ->with(['views', 'stations', 'channels'])
+                ->findOrFail($recording->id);
             if ($recording->views->isEmpty()) {
                 throw new ActionException('There is no film of this recording, so there is no second clock.');
             }
             $before = $recording->pointsClock();
             $film = $recording->motion ?? $recording->views->firstOrFail();
-            $drift = $before->driftPpm + ($by === 'drift' ? 1e6 * $shift * $film->rate_hz / max(1, $film->frames - 1) : 0.0);
+            $drift =
+                $before->driftPpm +
+                ($by === 'drift' ? (1e6 * $shift * $film->rate_hz) / max(1, $film->frames - 1) : 0.0);
             $match = match ($by) {
-                'hand', 'drift' => new ClockMatch($before->moved($by === 'hand' ? $shift : 0.0), $recording->points_clock_uncertainty_s ?? 0.004, 'hand'),
+                'hand', 'drift' => new ClockMatch(
+                    $before->moved($by === 'hand' ? $shift : 0.0),
+                    $recording->points_clock_uncertainty_s ?? 0.004,
+                    'hand',
+                ),
                 'impact' => $this->byImpact($recording),
                 default => SharedEvent::match(self::views($recording), $recording->trace()),
             };
             if ($match === null) {
-                throw new ActionException('Film and trace show nothing that can be matched for certain; the clocks stay as they are.');
+                throw new ActionException(
+                    'Film and trace show nothing that can be matched for certain; the clocks stay as they are.',
+                );
             }
             $now = $match->clock->drifting($drift);
             if (abs($now->offsetS) > 30.0) {
                 throw new ActionException('The clocks would lie over half a minute apart; nothing was changed.');
             }
             if (abs($drift) > self::MOST_DRIFT_PPM) {
-                throw new ActionException('The clocks would drift apart by more than 2 %: rather the film’s frame rate is wrong. Nothing was changed.');
+                throw new ActionException(
+                    'The clocks would drift apart by more than 2 %: rather the film’s frame rate is wrong. Nothing '
+                        .'was changed.',
+                );
             }
             // Stations seen in the film go with its clock: both run about the film's first frame.
             $stretch = $now->pace() / $before->pace();
-            $recording->stations()->where('source', StationSource::Motion)->update(['t_s' => DB::raw(sprintf('%.9F + (t_s - %.9F) * %.12F', $film->t0 + $now->offsetS, $film->t0 + $before->offsetS, $stretch))]);
-            $recording->update(['points_offset_s' => $now->offsetS, 'points_drift_ppm' => $now->driftPpm, 'points_clock_uncertainty_s' => $match->uncertaintyS, 'points_clock_by' => $match->by]);
+            $recording
+                ->stations()
+                ->where('source', StationSource::Motion)
+                ->update([
+                    't_s' => DB::raw(
+                        sprintf(
+                            '%.9F + (t_s - %.9F) * %.12F',
+                            $film->t0 + $now->offsetS,
+                            $film->t0 + $before->offsetS,
+                            $stretch,
+                        ),
+                    ),
+                ]);
+            $recording->update([
+                'points_offset_s' => $now->offsetS,
+                'points_drift_ppm' => $now->driftPpm,
+                'points_clock_uncertainty_s' => $match->uncertaintyS,
+                'points_clock_by' => $match->by,
+            ]);
             $recording->load('stations');
             $this->works->ask(WorkKind::Measure, $recording, $user);
-            AuditEntry::note($user, 'clock', "recording {$recording->public_id}", ['by' => $match->by, 'offset_ms' => round(1000 * $now->offsetS, 2), 'drift_ppm' => round($drift, 1)]);
+            AuditEntry::note($user, 'clock', "recording {$recording->public_id}", [
+                'by' => $match->by,
+                'offset_ms' => round(1000 * $now->offsetS, 2),
+                'drift_ppm' => round($drift, 1),
+            ]);
 
             return new ClockMatch($now, $match->uncertaintyS, $match->by);
         });
@@ -90,6 +129,15 @@ final readonly class SetFilmClock
 
     private static function views(Recording $recording): Views
     {
-        return new Views(...$recording->views->map(static fn (Motion $m): CoreMotion => $m->toCore((new Clock)->drifting($recording->points_drift_ppm)))->values()->all());
+        return new Views(
+            ...$recording->views
+                ->map(
+                    static fn (Motion $m): CoreMotion => $m->toCore(
+                        (new Clock())->drifting($recording->points_drift_ppm),
+                    ),
+                )
+                ->values()
+                ->all(),
+        );
     }
 }

@@ -21,22 +21,41 @@ use Illuminate\Support\Facades\DB;
 final readonly class StoreRecording
 {
     /**
-     * @param  array{club: string, swing?: string, shape?: ?string, device_name?: ?string, source: string, series?: ?string, is_cold?: bool, outcome?: ?array<string, mixed>, points_offset_s?: float, points_drift_ppm?: float}  $facts
+     * @param  array{club: string, swing?: string, shape?: ?string, device_name?: ?string, source: string,
+     *     series?: ?string, is_cold?: bool, outcome?: ?array<string, mixed>, points_offset_s?: float, points_drift_ppm?: float} $facts
      * @param  bool  $find  false: stations are found later, when many come at once
      *
      * @throws ActionException when the same samples are on the Shelf already
      */
-    public function __invoke(Golfer $golfer, array $facts, Trace $trace, ?StationTimes $stations = null, CoreMotion|Views|null $motion = null, bool $find = true): Recording
-    {
+    public function __invoke(
+        Golfer $golfer,
+        array $facts,
+        Trace $trace,
+        ?StationTimes $stations = null,
+        CoreMotion|Views|null $motion = null,
+        bool $find = true,
+    ): Recording {
         $checksum = self::checksum($trace);
         $known = Recording::query()->where('checksum', $checksum)->first();
         if ($known !== null) {
-            throw new ActionException("These samples are already on the Shelf as recording {$known->public_id}; nothing was stored a second time.", ActionException::KNOWN);
+            throw new ActionException(
+                "These samples are already on the Shelf as recording {$known->public_id}; nothing was stored a second "
+                    .'time.',
+                ActionException::KNOWN,
+            );
         }
 
         $views = $motion instanceof Views ? $motion : new Views(...($motion === null ? [] : [$motion]));
 
-        return DB::transaction(function () use ($golfer, $facts, $trace, $stations, $views, $checksum, $find): Recording {
+        return DB::transaction(function () use (
+            $golfer,
+            $facts,
+            $trace,
+            $stations,
+            $views,
+            $checksum,
+            $find,
+        ): Recording {
             $recording = Recording::query()->create([
                 ...$facts,
                 'golfer_id' => $golfer->id,
@@ -50,7 +69,11 @@ final readonly class StoreRecording
                 'checksum' => $checksum,
             ]);
             foreach ($trace->channels as $name => $samples) {
-                TraceChannel::query()->create(['recording_id' => $recording->id, 'name' => $name, 'samples' => $samples]);
+                TraceChannel::query()->create([
+                    'recording_id' => $recording->id,
+                    'name' => $name,
+                    'samples' => $samples,
+                ]);
             }
             foreach ($views->motions as $motion) {
                 Motion::query()->create(['recording_id' => $recording->id, ...Motion::row($motion)]);
@@ -58,10 +81,23 @@ final readonly class StoreRecording
             // What came with the file is kept beside what the program finds for itself.
             $found = $find ? StationFinder::find($views, $trace) : null;
             foreach ($stations?->all() ?? [] as $code => $time) {
-                StationMark::query()->create(['recording_id' => $recording->id, 'code' => $code, 't_s' => $time->t, 'uncertainty_s' => $time->uncertainty, 'source' => $time->source]);
+                StationMark::query()->create([
+                    'recording_id' => $recording->id,
+                    'code' => $code,
+                    't_s' => $time->t,
+                    'uncertainty_s' => $time->uncertainty,
+                    'source' => $time->source,
+                ]);
             }
             foreach ($found?->times->all() ?? [] as $code => $time) {
-                StationMark::query()->firstOrCreate(['recording_id' => $recording->id, 'code' => $code, 'source' => $time->source], ['t_s' => $time->t, 'uncertainty_s' => $time->uncertainty, 'doubt' => RemarkJson::orNull($found?->doubts[$code] ?? $found?->doubts[''] ?? null)]);
+                StationMark::query()->firstOrCreate(
+                    ['recording_id' => $recording->id, 'code' => $code, 'source' => $time->source],
+                    [
+                        't_s' => $time->t,
+                        'uncertainty_s' => $time->uncertainty,
+                        'doubt' => RemarkJson::orNull($found?->doubts[$code] ?? ($found?->doubts[''] ?? null)),
+                    ],
+                );
             }
 
             return $recording;
@@ -74,7 +110,13 @@ final readonly class StoreRecording
         hash_update($hash, $trace->device->value.'|'.$trace->rateHz);
         foreach ($trace->channels as $name => $samples) {
             // A missing sample is one thing whichever of its bit patterns it has, and so is nought with either sign.
-            hash_update($hash, '|'.$name.'|'.pack('g*', ...array_map(static fn (float $v): float => is_nan($v) ? NAN : $v + 0.0, $samples)));
+            hash_update(
+                $hash,
+                '|'.
+                    $name.
+                    '|'.
+                    pack('g*', ...array_map(static fn (float $v): float => is_nan($v) ? NAN : $v + 0.0, $samples)),
+            );
         }
 
         return hash_final($hash);

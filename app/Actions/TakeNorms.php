@@ -23,12 +23,24 @@ final readonly class TakeNorms
     {
         $values = [];
         foreach (self::OF as $key) {
-            $values[$key] = array_values(DB::table('measurement_sets')->join('recordings', 'recordings.id', '=', 'measurement_sets.recording_id')->whereNull('recordings.erased_at')
-                ->whereRaw("jsonb_typeof(measurements->'$key'->'value') = 'number'")->orderBy('recordings.id')
-                ->selectRaw("(measurements->'$key'->>'value')::float8 as v")->pluck('v')->map(static fn (mixed $v): float => (float) $v)->all());
+            $values[$key] = array_values(
+                DB::table('measurement_sets')
+                    ->join('recordings', 'recordings.id', '=', 'measurement_sets.recording_id')
+                    ->whereNull('recordings.erased_at')
+                    ->whereRaw("jsonb_typeof(measurements->'$key'->'value') = 'number'")
+                    ->orderBy('recordings.id')
+                    ->selectRaw("(measurements->'$key'->>'value')::float8 as v")
+                    ->pluck('v')
+                    ->map(static fn (mixed $v): float => (float) $v)
+                    ->all(),
+            );
         }
         $this->norms->forget();
 
-        return NormSnapshot::query()->create(['taken_at' => now(), 'recordings' => max(0, ...array_map(count(...), array_values($values))), 'norms' => Norms::from($values)->toArray()]);
+        return NormSnapshot::query()->create([
+            'taken_at' => now(),
+            'recordings' => max(0, ...array_map(count(...), array_values($values))),
+            'norms' => Norms::from($values)->toArray(),
+        ]);
     }
 }

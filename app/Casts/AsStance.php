@@ -24,6 +24,8 @@ final class AsStance implements CastsAttributes
 
     public function set(Model $model, string $key, mixed $value, array $attributes): ?string
     {
-        return $value instanceof Stance ? json_encode(StanceJson::write($value), JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION) : null;
+        return $value instanceof Stance
+            ? json_encode(StanceJson::write($value), JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION)
+            : null;
     }
 }

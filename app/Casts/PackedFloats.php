@@ -17,7 +17,9 @@ final class PackedFloats implements CastsAttributes
     /** @return list<float> */
     public function get(Model $model, string $key, mixed $value, array $attributes): array
     {
-        $bytes = is_resource($value) ? (string) stream_get_contents($value, -1, 0) : (string) hex2bin(substr((string) $value, 2));
+        $bytes = is_resource($value)
+            ? (string) stream_get_contents($value, -1, 0)
+            : (string) hex2bin(substr((string) $value, 2));
 
         return array_values((array) unpack('g*', $bytes));
     }

@@ -26,7 +26,9 @@ trait TextOptions
     {
         $text = $this->text($name);
 
-        return preg_match('/^-?\d{1,18}$/D', $text) === 1 ? (int) $text : throw new CoreException("--$name is '$text', not a whole number");
+        return preg_match('/^-?\d{1,18}$/D', $text) === 1
+            ? (int) $text
+            : throw new CoreException("--$name is '$text', not a whole number");
     }
 
     /** @param  non-empty-list<string>  $allowed */
@@ -35,6 +37,10 @@ trait TextOptions
         $text = $this->text($name);
         $last = $allowed[count($allowed) - 1];
 
-        return in_array($text, $allowed, true) ? $text : throw new CoreException("--$name is '$text', not ".implode(', ', array_slice($allowed, 0, -1)).' or '.$last);
+        return in_array($text, $allowed, true)
+            ? $text
+            : throw new CoreException(
+                "--$name is '$text', not ".implode(', ', array_slice($allowed, 0, -1)).' or '.$last,
+            );
     }
 }

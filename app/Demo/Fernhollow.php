@@ -24,9 +24,17 @@ final class Fernhollow
 
     /** Recordings that were filmed, by their place in the list: frames a second of each view. */
     private const FILMED = [
-        0 => ['face-on' => 120, 'down-the-line' => 120], 1 => ['face-on' => 120, 'down-the-line' => 60], 2 => ['face-on' => 120, 'down-the-line' => 120], 5 => ['face-on' => 120],
-        7 => ['face-on' => 120, 'down-the-line' => 120], 14 => ['face-on' => 120, 'down-the-line' => 60], 16 => ['face-on' => 120, 'down-the-line' => 120], 17 => ['face-on' => 120, 'down-the-line' => 120],
-        18 => ['face-on' => 60, 'down-the-line' => 60], 20 => ['face-on' => 120, 'down-the-line' => 120], 22 => ['face-on' => 120, 'down-the-line' => 120],
+        0 => ['face-on' => 120, 'down-the-line' => 120],
+        1 => ['face-on' => 120, 'down-the-line' => 60],
+        2 => ['face-on' => 120, 'down-the-line' => 120],
+        5 => ['face-on' => 120],
+        7 => ['face-on' => 120, 'down-the-line' => 120],
+        14 => ['face-on' => 120, 'down-the-line' => 60],
+        16 => ['face-on' => 120, 'down-the-line' => 120],
+        17 => ['face-on' => 120, 'down-the-line' => 120],
+        18 => ['face-on' => 60, 'down-the-line' => 60],
+        20 => ['face-on' => 120, 'down-the-line' => 120],
+        22 => ['face-on' => 120, 'down-the-line' => 120],
     ];
 
     /** File name of a shipped film, in demo/films. */
@@ -49,18 +57,42 @@ final class Fernhollow
             ['Ines Foxcroft', 'ines@fernhollow.example', Role::Instructor, new Rater(2.8, -0.6, 0.0, 0.4, 12)],
             ['Dov Wrenfield', 'dov@fernhollow.example', Role::Instructor, new Rater(2.6, 0.7, 0.0, 0.7, -6)],
             ['Hanne Oldacre', 'hanne@fernhollow.example', Role::Instructor, new Rater(2.9, 0.0, 0.05, 0.6, 0)],
-            ['Kit Marlpit', 'kit@fernhollow.example', Role::Instructor, new Rater(1.8, 0.0, 0.0, 0.2, 16, ['late-recentre', 'late-load'])],
-            ['Bea Thornley', 'bea@fernhollow.example', Role::Instructor, new Rater(3.1, -0.1, -0.02, 0.9, 0, ['late-push'])],
-            ['Arlo Quench', 'arlo@fernhollow.example', Role::Instructor, new Rater(2.2, -0.3, 0.0, 0.5, 6, ['spin-out'])],
+            [
+                'Kit Marlpit',
+                'kit@fernhollow.example',
+                Role::Instructor,
+                new Rater(1.8, 0.0, 0.0, 0.2, 16, ['late-recentre', 'late-load']),
+            ],
+            [
+                'Bea Thornley',
+                'bea@fernhollow.example',
+                Role::Instructor,
+                new Rater(3.1, -0.1, -0.02, 0.9, 0, ['late-push']),
+            ],
+            [
+                'Arlo Quench',
+                'arlo@fernhollow.example',
+                Role::Instructor,
+                new Rater(2.2, -0.3, 0.0, 0.5, 6, ['spin-out']),
+            ],
             ['Vesna Pell', 'vesna@fernhollow.example', Role::Instructor, new Rater(2.7, 0.3, 0.0, 0.9, -4)],
         ];
     }
 
     /** What a reader would say first, by first cause; eight words at most. */
     public const CUES = [
-        'sway' => 'Turn over a quiet trail foot', 'no-load' => 'Feel the trail heel before you turn back', 'late-recentre' => 'Lead foot down before the arms', 'hang-back' => 'Finish tall over the lead leg',
-        'early-lunge' => 'Wait, then step into the lead foot', 'spin-out' => 'Lead heel heavy before the hips open', 'late-push' => 'Push the ground away through the strike', 'locked-feet' => 'Let the knees breathe at address',
-        'setup-bias' => 'Stand even, heel to toe', 'chest-first' => 'Chest waits for the lead foot', 'jump-off-trail' => 'Trail foot stays until the strike', 'outer-edge' => 'Keep the inside of the trail foot',
+        'sway' => 'Turn over a quiet trail foot',
+        'no-load' => 'Feel the trail heel before you turn back',
+        'late-recentre' => 'Lead foot down before the arms',
+        'hang-back' => 'Finish tall over the lead leg',
+        'early-lunge' => 'Wait, then step into the lead foot',
+        'spin-out' => 'Lead heel heavy before the hips open',
+        'late-push' => 'Push the ground away through the strike',
+        'locked-feet' => 'Let the knees breathe at address',
+        'setup-bias' => 'Stand even, heel to toe',
+        'chest-first' => 'Chest waits for the lead foot',
+        'jump-off-trail' => 'Trail foot stays until the strike',
+        'outer-edge' => 'Keep the inside of the trail foot',
     ];
 
     /**
@@ -70,7 +102,11 @@ final class Fernhollow
      */
     public static function drawnBy(string $email, string $hand): array
     {
-        $at = static fn (float $x, float $y): array => ['x' => $hand === 'left' ? round(1.0 - $x, 4) : $x, 'y' => $y, 't' => self::ADDRESS_S];
+        $at = static fn (float $x, float $y): array => [
+            'x' => $hand === 'left' ? round(1.0 - $x, 4) : $x,
+            'y' => $y,
+            't' => self::ADDRESS_S,
+        ];
         $hips = ['kind' => 'hips', 'view' => 'face-on', 'points' => [$at(0.35, 0.38), $at(0.58, 0.56)]];
 
         return match (strstr($email, '@', true)) {
@@ -83,7 +119,8 @@ final class Fernhollow
     /**
      * The recordings in the order they were made.
      *
-     * @return list<array{number: int, golfer: string, limits: ?string, club: string, shape: string, film: bool, trace: bool, looks: array<string, int>, spec: GolferSpec, filmed: array<string, int>}>
+     * @return list<array{number: int, golfer: string, limits: ?string, club: string, shape: string, film: bool,
+     *     trace: bool, looks: array<string, int>, spec: GolferSpec, filmed: array<string, int>}>
      */
     public static function recordings(): array
     {
@@ -92,9 +129,25 @@ final class Fernhollow
         foreach (self::rows() as $i => $row) {
             [$golfer, $hand, $height, $mass, $limits, $club, $shape, $device, $planted, $shown] = $row;
             $out[] = [
-                'number' => $i, 'golfer' => $golfer, 'limits' => $limits, 'club' => $club, 'shape' => $shape,
-                'film' => $shown !== 'trace', 'trace' => $shown !== 'film', 'looks' => $row[10] ?? [], 'filmed' => self::FILMED[$i] ?? [],
-                'spec' => new GolferSpec("fernhollow|$i", new Plant($planted), Handedness::from($hand), $device, $height, $mass, $clubs[$club][0], $clubs[$club][1]),
+                'number' => $i,
+                'golfer' => $golfer,
+                'limits' => $limits,
+                'club' => $club,
+                'shape' => $shape,
+                'film' => $shown !== 'trace',
+                'trace' => $shown !== 'film',
+                'looks' => $row[10] ?? [],
+                'filmed' => self::FILMED[$i] ?? [],
+                'spec' => new GolferSpec(
+                    "fernhollow|$i",
+                    new Plant($planted),
+                    Handedness::from($hand),
+                    $device,
+                    $height,
+                    $mass,
+                    $clubs[$club][0],
+                    $clubs[$club][1],
+                ),
             ];
         }
 
@@ -104,26 +157,79 @@ final class Fernhollow
     /**
      * Golfers who came for several swings at a time: the first of each evening is cold.
      *
-     * @return list<array{golfer: string, limits: ?string, club: string, shape: string, series: string, specs: list<GolferSpec>}>
+     * @return list<array{golfer: string, limits: ?string, club: string, shape: string, series: string,
+     *     specs: list<GolferSpec>}>
      */
     public static function series(): array
     {
         $out = [];
-        foreach ([
-            ['Wheatear', 'right', 1750.0, 78.0, 'hybrid', [1000.0, 460.0], DeviceClass::DualPlate, 'first evening', ['hang-back' => 2]],
-            ['Wheatear', 'right', 1750.0, 78.0, 'hybrid', [1000.0, 460.0], DeviceClass::DualPlate, 'fourth evening', ['hang-back' => 1]],
-            ['Treecreeper', 'left', 1700.0, 70.0, 'fairway wood', [1065.0, 500.0], DeviceClass::Mat, 'second evening', ['late-load' => 2]],
-        ] as $k => [$golfer, $hand, $height, $mass, $club, $lengths, $device, $series, $planted]) {
+        foreach (
+            [
+                [
+                    'Wheatear',
+                    'right',
+                    1750.0,
+                    78.0,
+                    'hybrid',
+                    [1000.0, 460.0],
+                    DeviceClass::DualPlate,
+                    'first evening',
+                    ['hang-back' => 2],
+                ],
+                [
+                    'Wheatear',
+                    'right',
+                    1750.0,
+                    78.0,
+                    'hybrid',
+                    [1000.0, 460.0],
+                    DeviceClass::DualPlate,
+                    'fourth evening',
+                    ['hang-back' => 1],
+                ],
+                [
+                    'Treecreeper',
+                    'left',
+                    1700.0,
+                    70.0,
+                    'fairway wood',
+                    [1065.0, 500.0],
+                    DeviceClass::Mat,
+                    'second evening',
+                    ['late-load' => 2],
+                ],
+            ] as $k => [$golfer, $hand, $height, $mass, $club, $lengths, $device, $series, $planted]
+        ) {
             $out[] = [
-                'golfer' => $golfer, 'limits' => null, 'club' => $club, 'shape' => 'straight', 'series' => $series,
-                'specs' => array_map(static fn (int $n): GolferSpec => new GolferSpec("fernhollow|series|$k|$n", new Plant($planted), Handedness::from($hand), $device, $height, $mass, $lengths[0], $lengths[1]), [0, 1, 2, 3]),
+                'golfer' => $golfer,
+                'limits' => null,
+                'club' => $club,
+                'shape' => 'straight',
+                'series' => $series,
+                'specs' => array_map(
+                    static fn (int $n): GolferSpec => new GolferSpec(
+                        "fernhollow|series|$k|$n",
+                        new Plant($planted),
+                        Handedness::from($hand),
+                        $device,
+                        $height,
+                        $mass,
+                        $lengths[0],
+                        $lengths[1],
+                    ),
+                    [0, 1, 2, 3],
+                ),
             ];
         }
 
         return $out;
     }
 
-    /** @return list<array{0: string, 1: string, 2: float, 3: float, 4: ?string, 5: 'hybrid'|'fairway wood'|'pitching wedge', 6: string, 7: DeviceClass, 8: array<string, int>, 9: string, 10?: array<string, int>}> */
+    /**
+     * @return list<array{0: string, 1: string, 2: float, 3: float, 4: ?string,
+     *     5: 'hybrid'|'fairway wood'|'pitching wedge', 6: string, 7: DeviceClass, 8: array<string, int>,
+     *     9: string, 10?: array<string, int>}>
+     */
     private static function rows(): array
     {
         $mat = DeviceClass::Mat;
@@ -131,30 +237,121 @@ final class Fernhollow
         $dual = DeviceClass::DualPlate;
 
         return [
-            // golfer, hand, height, mass, limits, club, shape, device, planted, shown as[, what it looks like without being so]
+            // golfer, hand, height, mass, limits, club, shape, device, planted, shown as[, what it looks like without
+            // being so]
             ['Wren', 'right', 1710.0, 68.0, null, 'hybrid', 'straight', $dual, [], 'both'],
             ['Heron', 'right', 1860.0, 92.0, null, 'hybrid', 'draw', $mat, ['hang-back' => 2], 'both'],
             ['Lapwing', 'left', 1740.0, 74.0, null, 'hybrid', 'straight', $dual, ['late-recentre' => 2], 'both'],
-            ['Dunnock', 'right', 1690.0, 81.0, 'healed lead ankle', 'fairway wood', 'fade', $plate, ['sway' => 3], 'both'],
+            [
+                'Dunnock',
+                'right',
+                1690.0,
+                81.0,
+                'healed lead ankle',
+                'fairway wood',
+                'fade',
+                $plate,
+                ['sway' => 3],
+                'both',
+            ],
             ['Siskin', 'right', 1650.0, 60.0, null, 'pitching wedge', 'straight', $dual, ['late-push' => 2], 'both'],
             ['Curlew', 'right', 1780.0, 85.0, null, 'fairway wood', 'fade', $dual, ['spin-out' => 3], 'both'],
             ['Plover', 'left', 1820.0, 88.0, null, 'hybrid', 'draw', $mat, ['no-load' => 2], 'both'],
-            ['Fieldfare', 'right', 1720.0, 76.0, 'senior, balance limit', 'hybrid', 'straight', $mat, ['fall-off' => 2], 'film'],
-            ['Wren', 'right', 1710.0, 68.0, null, 'fairway wood', 'straight', $dual, ['late-load' => 2], 'both', ['late-arrival' => 2]],
+            [
+                'Fieldfare',
+                'right',
+                1720.0,
+                76.0,
+                'senior, balance limit',
+                'hybrid',
+                'straight',
+                $mat,
+                ['fall-off' => 2],
+                'film',
+            ],
+            [
+                'Wren',
+                'right',
+                1710.0,
+                68.0,
+                null,
+                'fairway wood',
+                'straight',
+                $dual,
+                ['late-load' => 2],
+                'both',
+                ['late-arrival' => 2],
+            ],
             ['Goldcrest', 'right', 1680.0, 63.0, null, 'hybrid', 'draw', $plate, ['early-lunge' => 2], 'both'],
             ['Heron', 'right', 1860.0, 92.0, null, 'fairway wood', 'draw', $dual, ['late-arrival' => 3], 'both'],
             ['Nuthatch', 'right', 1760.0, 79.0, null, 'pitching wedge', 'straight', $mat, ['hang-back' => 1], 'trace'],
-            ['Lapwing', 'left', 1740.0, 74.0, null, 'fairway wood', 'straight', $dual, ['sway' => 2, 'late-recentre' => 3], 'both'],
-            ['Stonechat', 'right', 1800.0, 95.0, null, 'hybrid', 'fade', $dual, ['spin-out' => 2, 'late-push' => 2], 'both'],
+            [
+                'Lapwing',
+                'left',
+                1740.0,
+                74.0,
+                null,
+                'fairway wood',
+                'straight',
+                $dual,
+                ['sway' => 2, 'late-recentre' => 3],
+                'both',
+            ],
+            [
+                'Stonechat',
+                'right',
+                1800.0,
+                95.0,
+                null,
+                'hybrid',
+                'fade',
+                $dual,
+                ['spin-out' => 2, 'late-push' => 2],
+                'both',
+            ],
             ['Siskin', 'right', 1650.0, 60.0, null, 'hybrid', 'straight', $mat, [], 'film'],
             ['Curlew', 'right', 1780.0, 85.0, null, 'hybrid', 'fade', $dual, ['late-recentre' => 2], 'trace'],
             ['Redstart', 'right', 1730.0, 71.0, null, 'fairway wood', 'straight', $plate, ['hang-back' => 3], 'both'],
             ['Plover', 'left', 1820.0, 88.0, null, 'fairway wood', 'draw', $dual, ['fall-off' => 3], 'both'],
-            ['Dunnock', 'right', 1690.0, 81.0, 'healed lead ankle', 'hybrid', 'fade', $dual, ['late-push' => 3], 'both'],
+            [
+                'Dunnock',
+                'right',
+                1690.0,
+                81.0,
+                'healed lead ankle',
+                'hybrid',
+                'fade',
+                $dual,
+                ['late-push' => 3],
+                'both',
+            ],
             ['Goldcrest', 'right', 1680.0, 63.0, null, 'fairway wood', 'draw', $mat, ['late-load' => 3], 'both'],
             ['Nuthatch', 'right', 1760.0, 79.0, null, 'hybrid', 'straight', $dual, ['spin-out' => 2], 'both'],
-            ['Fieldfare', 'right', 1720.0, 76.0, 'senior, balance limit', 'pitching wedge', 'straight', $plate, ['no-load' => 3], 'both'],
-            ['Redstart', 'right', 1730.0, 71.0, null, 'hybrid', 'straight', $dual, ['sway' => 2], 'both', ['hang-back' => 2]],
+            [
+                'Fieldfare',
+                'right',
+                1720.0,
+                76.0,
+                'senior, balance limit',
+                'pitching wedge',
+                'straight',
+                $plate,
+                ['no-load' => 3],
+                'both',
+            ],
+            [
+                'Redstart',
+                'right',
+                1730.0,
+                71.0,
+                null,
+                'hybrid',
+                'straight',
+                $dual,
+                ['sway' => 2],
+                'both',
+                ['hang-back' => 2],
+            ],
             ['Stonechat', 'right', 1800.0, 95.0, null, 'fairway wood', 'fade', $mat, ['early-lunge' => 3], 'both'],
         ];
     }

@@ -82,7 +82,12 @@ final class LoadDemo
         Carbon::setTestNow($today->copy()->subDays(140));
         $password = Hash::make(Fernhollow::PASSWORD);
         foreach (Fernhollow::people() as [$name, $email, $role, $rater]) {
-            $user = (new User)->forceFill(['name' => $name, 'email' => $email, 'role' => $role, 'password' => $password]);
+            $user = (new User())->forceFill([
+                'name' => $name,
+                'email' => $email,
+                'role' => $role,
+                'password' => $password,
+            ]);
             $user->save();
             if ($rater !== null) {
                 $this->raters[$user->id] = $rater;
@@ -116,7 +121,15 @@ final class LoadDemo
         $this->publish->carryOut($spring->refresh(), $head, Progress::untold());
 
         Carbon::setTestNow($today->copy()->subDays(6)->setTime(9, 0));
-        $autumn = $this->round('Autumn round', SittingKind::Round, array_slice($recordings, $half), $staff, $head, $several, $limit === null);
+        $autumn = $this->round(
+            'Autumn round',
+            SittingKind::Round,
+            array_slice($recordings, $half),
+            $staff,
+            $head,
+            $several,
+            $limit === null,
+        );
         $this->answer($autumn, $today->copy()->subDays(5), 0.5);
     }
 
@@ -130,12 +143,32 @@ final class LoadDemo
         $series = [];
         foreach (Fernhollow::series() as $k => $row) {
             foreach ($row['specs'] as $n => $spec) {
-                Carbon::setTestNow($day->copy()->addDays($k)->setTime(18, 10 + 2 * $n));
-                $series[$k][] = $this->record(['number' => -1, 'film' => true, 'trace' => true, 'looks' => [], 'filmed' => [], 'spec' => $spec, ...$row], ['series' => $row['series'], 'is_cold' => $n === 0]);
+                Carbon::setTestNow(
+                    $day
+                        ->copy()
+                        ->addDays($k)
+                        ->setTime(18, 10 + 2 * $n),
+                );
+                $series[$k][] = $this->record(
+                    [
+                        'number' => -1,
+                        'film' => true,
+                        'trace' => true,
+                        'looks' => [],
+                        'filmed' => [],
+                        'spec' => $spec,
+                        ...$row,
+                    ],
+                    ['series' => $row['series'], 'is_cold' => $n === 0],
+                );
             }
         }
 
-        return [['kind' => CaseKind::Series, 'swings' => $series[0]], ['kind' => CaseKind::Series, 'swings' => $series[2]], ['kind' => CaseKind::Pair, 'swings' => [$series[0][1], $series[1][1]]]];
+        return [
+            ['kind' => CaseKind::Series, 'swings' => $series[0]],
+            ['kind' => CaseKind::Series, 'swings' => $series[2]],
+            ['kind' => CaseKind::Pair, 'swings' => [$series[0][1], $series[1][1]]],
+        ];
     }
 
     private function measureAll(): void
@@ -152,24 +185,53 @@ final class LoadDemo
     }
 
     /**
-     * @param  array{number: int, golfer: string, limits: ?string, club: string, shape: string, film: bool, trace: bool, looks: array<string, int>, spec: \Core\Simulation\GolferSpec, filmed: array<string, int>, ...}  $row
+     * @param  array{number: int, golfer: string, limits: ?string, club: string, shape: string, film: bool, trace: bool,
+     *     looks: array<string, int>, spec: \Core\Simulation\GolferSpec, filmed: array<string, int>, ...}  $row
      * @param  array{series?: string, is_cold?: bool}  $more
      */
     private function record(array $row, array $more = []): Recording
     {
         $spec = $row['spec'];
-        $golfer = Golfer::query()->firstOrCreate(['pseudonym' => $row['golfer']], ['handedness' => $spec->hand->value, 'limits' => $row['limits']]);
+        $golfer = Golfer::query()->firstOrCreate(
+            ['pseudonym' => $row['golfer']],
+            ['handedness' => $spec->hand->value, 'limits' => $row['limits']],
+        );
         if ($golfer->wasRecentlyCreated) {
-            Consent::query()->create(['golfer_id' => $golfer->id, 'scope' => 'training', 'given_on' => now()->toDateString(), 'expires_on' => now()->addDays($row['golfer'] === 'Redstart' ? 152 : 720)->toDateString()]);
+            Consent::query()->create([
+                'golfer_id' => $golfer->id,
+                'scope' => 'training',
+                'given_on' => now()->toDateString(),
+                'expires_on' => now()
+                    ->addDays($row['golfer'] === 'Redstart' ? 152 : 720)
+                    ->toDateString(),
+            ]);
         }
         $swing = Swing::of($spec);
-        $recording = ($this->store)($golfer, [
-            'club' => $row['club'], 'shape' => $row['shape'], 'device_name' => 'bench '.$spec->device->label(), 'source' => 'demo',
-            'outcome' => Flight::of($spec->seed, $row['shape'], $spec->plant->faults)->toArray(), ...$more,
-        ], $swing->trace, $swing->stations, $swing->motion());
+        $recording = ($this->store)(
+            $golfer,
+            [
+                'club' => $row['club'],
+                'shape' => $row['shape'],
+                'device_name' => 'bench '.$spec->device->label(),
+                'source' => 'demo',
+                'outcome' => Flight::of($spec->seed, $row['shape'], $spec->plant->faults)->toArray(),
+                ...$more,
+            ],
+            $swing->trace,
+            $swing->stations,
+            $swing->motion(),
+        );
         foreach ($row['filmed'] as $view => $rate) {
             $file = base_path('demo/films/'.Fernhollow::film($row['number'], $view));
-            $film = Film::query()->create(['recording_id' => $recording->id, 'view' => $view, 'name' => basename($file), 'bytes' => filesize($file), 'offset_s' => Fernhollow::FILM_STARTS_S, 'clock_by' => 'as recorded', 'clock_uncertainty_s' => 0.5 / $rate]);
+            $film = Film::query()->create([
+                'recording_id' => $recording->id,
+                'view' => $view,
+                'name' => basename($file),
+                'bytes' => filesize($file),
+                'offset_s' => Fernhollow::FILM_STARTS_S,
+                'clock_by' => 'as recorded',
+                'clock_uncertainty_s' => 0.5 / $rate,
+            ]);
             $this->films->adopt($film, $file);
         }
         $this->made[$recording->id] = [
@@ -201,18 +263,35 @@ final class LoadDemo
      * @param  list<User>  $members
      * @param  list<array{kind: CaseKind, swings: non-empty-list<Recording>}>  $several
      */
-    private function round(string $name, SittingKind $kind, array $recordings, array $members, User $head, array $several = [], bool $reveals = false): Sitting
-    {
+    private function round(
+        string $name,
+        SittingKind $kind,
+        array $recordings,
+        array $members,
+        User $head,
+        array $several = [],
+        bool $reveals = false,
+    ): Sitting {
         $round = Sitting::query()->create([
-            'name' => $name, 'kind' => $kind, 'lens' => 'early-recentre', 'codebook_version' => \Core\Codebook\CodebookDocument::standard()->version(),
-            'seed' => substr(hash('sha256', $name), 0, 32), 'created_by' => $head->id, 'reveals' => $reveals,
+            'name' => $name,
+            'kind' => $kind,
+            'lens' => 'early-recentre',
+            'codebook_version' => \Core\Codebook\CodebookDocument::standard()->version(),
+            'seed' => substr(hash('sha256', $name), 0, 32),
+            'created_by' => $head->id,
+            'reveals' => $reveals,
         ]);
         foreach ($recordings as [$recording, $row]) {
             $both = $kind === SittingKind::Panel;
             $round->addCase(CaseKind::Single, [$recording->id], $both || $row['film'], $both || $row['trace']);
         }
         foreach ($several as $case) {
-            $round->addCase($case['kind'], array_map(static fn (Recording $r): int => $r->id, $case['swings']), true, true);
+            $round->addCase(
+                $case['kind'],
+                array_map(static fn (Recording $r): int => $r->id, $case['swings']),
+                true,
+                true,
+            );
         }
         $round->members()->attach(array_map(static fn (User $u): int => $u->id, $members));
         $this->open->carryOut($round, $head, Progress::untold());
@@ -225,14 +304,29 @@ final class LoadDemo
     {
         $codebook = Codebook::standard();
         foreach ($round->members()->orderBy('users.id')->get() as $m => $member) {
-            $readings = Reading::query()->whereIn('sitting_case_id', $round->cases()->select('id'))->where('user_id', $member->id)->with(['arm', 'case.recording.golfer', 'case.swings', 'case.sitting'])->orderBy('position')->get();
+            $readings = Reading::query()
+                ->whereIn('sitting_case_id', $round->cases()->select('id'))
+                ->where('user_id', $member->id)
+                ->with(['arm', 'case.recording.golfer', 'case.swings', 'case.sitting'])
+                ->orderBy('position')
+                ->get();
             // A half-answered round is not answered evenly: some are done, some have hardly begun.
-            $until = $share >= 1.0 ? $readings->count() : (int) round($readings->count() * [0.5, 0.9, 0.3, 0.6, 0.0, 1.0, 0.4, 0.5][$m % 8]);
+            $until =
+                $share >= 1.0
+                    ? $readings->count()
+                    : (int) round($readings->count() * [0.5, 0.9, 0.3, 0.6, 0.0, 1.0, 0.4, 0.5][$m % 8]);
             foreach ($readings->take($until) as $n => $reading) {
                 Carbon::setTestNow($start->copy()->startOfDay()->addMinutes(60 * 9 + 7 * $n + 3 * $m));
                 $made = $this->made[$reading->case->recording->id];
                 $chance = new Chance("read|{$round->seed}|{$member->email}|{$reading->case->recording->id}");
-                $core = $this->raters[$member->id]->read($codebook, $made['truth'], $reading->shown(), $n, $made['stations'], $chance);
+                $core = $this->raters[$member->id]->read(
+                    $codebook,
+                    $made['truth'],
+                    $reading->shown(),
+                    $n,
+                    $made['stations'],
+                    $chance,
+                );
                 ($this->save)($reading, 'demo-bench', self::changes($core, $reading, $member->email));
                 ($this->handIn)($reading, $member);
                 if ($round->reveals && $n % 3 !== 2) {
@@ -242,19 +336,64 @@ final class LoadDemo
         }
     }
 
-    /** The second look: what was called present is called more surely, and a poor strike makes some see a hanging back they had not seen. */
+    /**
+     * The second look: what was called present is called more surely, and a poor strike makes some see a hanging back
+     * they had not seen.
+     */
     private function lookAgain(Reading $blind, User $member, CoreReading $core): void
     {
-        $again = Reading::query()->where('sitting_case_id', $blind->sitting_case_id)->where('user_id', $member->id)->where('stage', Stage::Reveal)->sole();
+        $again = Reading::query()
+            ->where('sitting_case_id', $blind->sitting_case_id)
+            ->where('user_id', $member->id)
+            ->where('stage', Stage::Reveal)
+            ->sole();
         Carbon::setTestNow(Carbon::now()->addMinutes(2));
         $changes = [];
-        foreach (array_filter($core->calls, static fn (CoreCall $c): bool => $c->confidence !== null && $c->confidence < 95 && $c->presence === Presence::Present) as $fault => $call) {
-            $changes[] = ['id' => substr($again->public_id, 0, 20).'-'.count($changes), 'target' => "call:$fault", 'value' => [...self::call($call, $blind->case->kind), 'confidence' => $call->confidence + 5], 'base' => count($changes), 'at' => (int) Carbon::now()->getTimestampMs() - 30_000];
+        foreach (
+            array_filter(
+                $core->calls,
+                static fn (CoreCall $c): bool => $c->confidence !== null &&
+                    $c->confidence < 95 &&
+                    $c->presence === Presence::Present,
+            ) as $fault => $call
+        ) {
+            $changes[] = [
+                'id' => substr($again->public_id, 0, 20).'-'.count($changes),
+                'target' => "call:$fault",
+                'value' => [...self::call($call, $blind->case->kind), 'confidence' => $call->confidence + 5],
+                'base' => count($changes),
+                'at' => (int) Carbon::now()->getTimestampMs() - 30_000,
+            ];
         }
         $strike = $blind->case->recording->flight()?->strike;
-        if (in_array($strike, ['fat', 'thin', 'top'], true) && ($core->calls['hang-back'] ?? null)?->presence === Presence::Absent && crc32($member->email.$blind->sitting_case_id) % 3 === 0) {
-            $changes[] = ['id' => substr($again->public_id, 0, 20).'-hb', 'target' => 'call:hang-back', 'value' => ['presence' => 'present', 'severity' => 1, 'onset' => 'IM', 'decision' => 'later', 'confidence' => 60, 'pins' => [['on' => 'strike']], ...($blind->case->kind === CaseKind::Pair ? ['trend' => 'same'] : [])], 'base' => count($changes), 'at' => (int) Carbon::now()->getTimestampMs() - 20_000];
-            $core->firstCauses === [] && $changes[] = ['id' => substr($again->public_id, 0, 20).'-fc', 'target' => 'causes', 'value' => ['hang-back'], 'base' => count($changes), 'at' => (int) Carbon::now()->getTimestampMs() - 10_000];
+        if (
+            in_array($strike, ['fat', 'thin', 'top'], true) &&
+            ($core->calls['hang-back'] ?? null)?->presence === Presence::Absent &&
+            crc32($member->email.$blind->sitting_case_id) % 3 === 0
+        ) {
+            $changes[] = [
+                'id' => substr($again->public_id, 0, 20).'-hb',
+                'target' => 'call:hang-back',
+                'value' => [
+                    'presence' => 'present',
+                    'severity' => 1,
+                    'onset' => 'IM',
+                    'decision' => 'later',
+                    'confidence' => 60,
+                    'pins' => [['on' => 'strike']],
+                    ...$blind->case->kind === CaseKind::Pair ? ['trend' => 'same'] : [],
+                ],
+                'base' => count($changes),
+                'at' => (int) Carbon::now()->getTimestampMs() - 20_000,
+            ];
+            $core->firstCauses === [] &&
+                ($changes[] = [
+                    'id' => substr($again->public_id, 0, 20).'-fc',
+                    'target' => 'causes',
+                    'value' => ['hang-back'],
+                    'base' => count($changes),
+                    'at' => (int) Carbon::now()->getTimestampMs() - 10_000,
+                ]);
         }
         if ($changes !== []) {
             ($this->save)($again, 'demo-bench', $changes);
@@ -267,7 +406,9 @@ final class LoadDemo
     {
         $row = array_diff_key(Call::row($call), ['fault' => 0]);
 
-        return $kind === CaseKind::Pair && $call->presence === Presence::Present ? [...$row, 'trend' => crc32($call->fault.$call->confidence) % 4 === 0 ? 'same' : 'better'] : $row;
+        return $kind === CaseKind::Pair && $call->presence === Presence::Present
+            ? [...$row, 'trend' => crc32($call->fault.$call->confidence) % 4 === 0 ? 'same' : 'better']
+            : $row;
     }
 
     /**
@@ -283,7 +424,13 @@ final class LoadDemo
         $at = (int) Carbon::now()->getTimestampMs() - 200_000;
         $add = static function (string $target, mixed $value) use (&$out, &$at, $of): void {
             $at += 6_000;
-            $out[] = ['id' => substr($of, 0, 20).'-'.count($out), 'target' => $target, 'value' => $value, 'base' => count($out), 'at' => $at];
+            $out[] = [
+                'id' => substr($of, 0, 20).'-'.count($out),
+                'target' => $target,
+                'value' => $value,
+                'base' => count($out),
+                'at' => $at,
+            ];
         };
         foreach ($core->calls as $fault => $call) {
             $add("call:$fault", self::call($call, $kind));

@@ -23,7 +23,10 @@ final readonly class FilmFiles
         if (! is_file($copy)) {
             is_dir(dirname($copy)) || mkdir(dirname($copy), 0700, true);
             $part = $copy.'.'.bin2hex(random_bytes(4));
-            file_put_contents($part, $disk->readStream($path) ?? throw new \RuntimeException("$path is not on the films disk"));
+            file_put_contents(
+                $part,
+                $disk->readStream($path) ?? throw new \RuntimeException("$path is not on the films disk"),
+            );
             rename($part, $copy);
         }
 

@@ -9,8 +9,20 @@ final class Release
 {
     public static function current(): string
     {
-        $files = [...(glob(public_path('css/*')) ?: []), ...(glob(public_path('js/*.js')) ?: []), ...(glob(public_path('js/*/*.js')) ?: []), ...(glob(public_path('vendor/*/*')) ?: [])];
+        $files = [
+            ...glob(public_path('css/*')) ?: [],
+            ...glob(public_path('js/*.js')) ?: [],
+            ...glob(public_path('js/*/*.js')) ?: [],
+            ...glob(public_path('vendor/*/*')) ?: [],
+        ];
 
-        return substr(hash('sha256', implode('|', array_map(static fn (string $f): string => basename($f).filemtime($f), $files))), 0, 12);
+        return substr(
+            hash(
+                'sha256',
+                implode('|', array_map(static fn (string $f): string => basename($f).filemtime($f), $files)),
+            ),
+            0,
+            12,
+        );
     }
 }

@@ -35,15 +35,31 @@ final class DoWork implements ShouldQueue
 
     public function handle(): void
     {
-        $taken = Work::query()->whereKey($this->work)
-            ->where(static fn ($q) => $q->where('state', WorkState::Waiting)->orWhere(static fn ($q) => $q->where('state', WorkState::Running)->where('beat_at', '<', Carbon::now()->subSeconds(Progress::STALE_S))))
+        $taken = Work::query()
+            ->whereKey($this->work)
+            ->where(
+                static fn ($q) => $q
+                    ->where('state', WorkState::Waiting)
+                    ->orWhere(
+                        static fn ($q) => $q
+                            ->where('state', WorkState::Running)
+                            ->where('beat_at', '<', Carbon::now()->subSeconds(Progress::STALE_S)),
+                    ),
+            )
             ->increment('attempts', 1, ['state' => WorkState::Running, 'progress' => 0, 'beat_at' => Carbon::now()]);
         $work = Work::query()->with(['sitting', 'recording', 'asker'])->find($this->work);
         if ($taken === 0 || $work === null) {
             return;
         }
-        $end = static fn (WorkState $state, ?string $problem = null): int => Work::query()->whereKey($work->id)->where('attempts', $work->attempts)->where('state', WorkState::Running)
-            ->update(['state' => $state, 'problem' => $problem === null ? null : mb_substr($problem, 0, 500), ...($state === WorkState::Done ? ['progress' => 1] : [])]);
+        $end = static fn (WorkState $state, ?string $problem = null): int => Work::query()
+            ->whereKey($work->id)
+            ->where('attempts', $work->attempts)
+            ->where('state', WorkState::Running)
+            ->update([
+                'state' => $state,
+                'problem' => $problem === null ? null : mb_substr($problem, 0, 500),
+                ...$state === WorkState::Done ? ['progress' => 1] : [],
+            ]);
         if ($work->attempts > self::MOST_ATTEMPTS) {
             $end(WorkState::Failed, 'It was interrupted again and again. Nothing was changed; ask for it once more.');
 
@@ -57,7 +73,10 @@ final class DoWork implements ShouldQueue
         } catch (WorkStopped $e) {
             $e->cancelled && $end(WorkState::Cancelled);
         } catch (\Throwable $e) {
-            $end(WorkState::Failed, 'Something went wrong inside the program; it was written down. Nothing was changed.');
+            $end(
+                WorkState::Failed,
+                'Something went wrong inside the program; it was written down. Nothing was changed.',
+            );
 
             throw $e;
         }
@@ -67,9 +86,11 @@ final class DoWork implements ShouldQueue
     {
         match ($work->kind) {
             WorkKind::Measure => $work->recording === null ?: app(MeasureRecording::class)($work->recording),
-            WorkKind::Open => $work->sitting === null ?: app(OpenRound::class)->carryOut($work->sitting, $work->asker, $progress),
+            WorkKind::Open => $work->sitting === null ?:
+            app(OpenRound::class)->carryOut($work->sitting, $work->asker, $progress),
             WorkKind::Key => $work->sitting === null ?: app(BuildKey::class)->carryOut($work->sitting, $progress),
-            WorkKind::Publish => $work->sitting === null ?: app(PublishRound::class)->carryOut($work->sitting, $work->asker, $progress),
+            WorkKind::Publish => $work->sitting === null ?:
+            app(PublishRound::class)->carryOut($work->sitting, $work->asker, $progress),
         };
     }
 }

@@ -8,7 +8,9 @@ use App\Actions\ConvertFilm;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 
-/** Converts one film in the background. Safe to run twice: a film that is ready or held by another run is left alone. */
+/**
+ * Converts one film in the background. Safe to run twice: a film that is ready or held by another run is left alone.
+ */
 final class FilmConversion implements ShouldQueue
 {
     use Queueable;

@@ -36,6 +36,11 @@ final class AuditEntry extends Model
     /** @param  array<string, mixed>  $details */
     public static function note(?User $user, string $action, string $subject, array $details = []): void
     {
-        self::query()->create(['user_id' => $user?->id, 'action' => $action, 'subject' => $subject, 'details' => $details]);
+        self::query()->create([
+            'user_id' => $user?->id,
+            'action' => $action,
+            'subject' => $subject,
+            'details' => $details,
+        ]);
     }
 }

@@ -28,14 +28,31 @@ final class Call extends Model
 {
     public $timestamps = false;
 
-    protected $fillable = ['reading_id', 'fault', 'presence', 'severity', 'onset', 'decision', 'confidence', 'pins', 'trend'];
+    protected $fillable = [
+        'reading_id',
+        'fault',
+        'presence',
+        'severity',
+        'onset',
+        'decision',
+        'confidence',
+        'pins',
+        'trend',
+    ];
 
     protected $attributes = ['pins' => '[]'];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['pins' => 'array', 'presence' => Presence::class, 'severity' => Severity::class, 'onset' => Station::class, 'decision' => Decision::class, 'trend' => Trend::class];
+        return [
+            'pins' => 'array',
+            'presence' => Presence::class,
+            'severity' => Severity::class,
+            'onset' => Station::class,
+            'decision' => Decision::class,
+            'trend' => Trend::class,
+        ];
     }
 
     public function toCore(): CoreCall
@@ -47,7 +64,16 @@ final class Call extends Model
             $this->onset,
             $this->decision,
             $this->confidence,
-            array_map(static fn (array $p): Pin => new Pin($p['on'], isset($p['t']) ? (float) $p['t'] : null, $p['reason'] ?? '', $p['view'] ?? null, $p['swing'] ?? 1), $this->pins),
+            array_map(
+                static fn (array $p): Pin => new Pin(
+                    $p['on'],
+                    isset($p['t']) ? (float) $p['t'] : null,
+                    $p['reason'] ?? '',
+                    $p['view'] ?? null,
+                    $p['swing'] ?? 1,
+                ),
+                $this->pins,
+            ),
             $this->trend,
         );
     }
@@ -56,9 +82,14 @@ final class Call extends Model
     public static function row(CoreCall $call): array
     {
         return [
-            'fault' => $call->fault, 'presence' => $call->presence->value, 'severity' => $call->severity?->value, 'onset' => $call->onset?->value,
-            'decision' => $call->decision?->value, 'confidence' => $call->confidence,
-            'pins' => array_map(static fn (Pin $p): array => $p->toArray(), $call->pins), 'trend' => $call->trend?->value,
+            'fault' => $call->fault,
+            'presence' => $call->presence->value,
+            'severity' => $call->severity?->value,
+            'onset' => $call->onset?->value,
+            'decision' => $call->decision?->value,
+            'confidence' => $call->confidence,
+            'pins' => array_map(static fn (Pin $p): array => $p->toArray(), $call->pins),
+            'trend' => $call->trend?->value,
         ];
     }
 }

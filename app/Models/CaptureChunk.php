@@ -22,7 +22,16 @@ final class CaptureChunk extends Model
 {
     public $timestamps = false;
 
-    protected $fillable = ['capture_session_id', 'seq', 'first_sample', 'samples', 'data', 'checksum', 'device_s', 'server_s'];
+    protected $fillable = [
+        'capture_session_id',
+        'seq',
+        'first_sample',
+        'samples',
+        'data',
+        'checksum',
+        'device_s',
+        'server_s',
+    ];
 
     /** @return array<string, string> */
     protected function casts(): array

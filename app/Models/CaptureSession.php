@@ -44,9 +44,31 @@ final class CaptureSession extends Model
     /** How much of the past is kept, s. */
     public const KEPT = 10.0;
 
-    protected $fillable = ['device_id', 'device_class', 'rate_hz', 'channels', 'stance', 'mass_kg', 'armed', 'newest_sample', 'chunks', 'repeated', 'last_impact_s', 'looked_at_sample', 'last_seen_at', 'closed_at'];
+    protected $fillable = [
+        'device_id',
+        'device_class',
+        'rate_hz',
+        'channels',
+        'stance',
+        'mass_kg',
+        'armed',
+        'newest_sample',
+        'chunks',
+        'repeated',
+        'last_impact_s',
+        'looked_at_sample',
+        'last_seen_at',
+        'closed_at',
+    ];
 
-    protected $attributes = ['armed' => true, 'newest_sample' => 0, 'chunks' => 0, 'repeated' => 0, 'last_impact_s' => -1.0, 'looked_at_sample' => 0];
+    protected $attributes = [
+        'armed' => true,
+        'newest_sample' => 0,
+        'chunks' => 0,
+        'repeated' => 0,
+        'last_impact_s' => -1.0,
+        'looked_at_sample' => 0,
+    ];
 
     /** @return list<string> */
     public function uniqueIds(): array
@@ -62,7 +84,16 @@ final class CaptureSession extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['channels' => 'array', 'stance' => AsStance::class, 'rate_hz' => 'float', 'mass_kg' => 'float', 'armed' => 'boolean', 'last_impact_s' => 'float', 'last_seen_at' => 'datetime', 'closed_at' => 'datetime'];
+        return [
+            'channels' => 'array',
+            'stance' => AsStance::class,
+            'rate_hz' => 'float',
+            'mass_kg' => 'float',
+            'armed' => 'boolean',
+            'last_impact_s' => 'float',
+            'last_seen_at' => 'datetime',
+            'closed_at' => 'datetime',
+        ];
     }
 
     /** @return BelongsTo<Device, $this> */
@@ -84,12 +115,25 @@ final class CaptureSession extends Model
             return null;
         }
         $parts = [];
-        foreach (CaptureChunk::query()->where('capture_session_id', $this->id)->where('first_sample', '<=', $to)->orderBy('first_sample')->get() as $chunk) {
+        foreach (
+            CaptureChunk::query()
+                ->where('capture_session_id', $this->id)
+                ->where('first_sample', '<=', $to)
+                ->orderBy('first_sample')
+                ->get() as $chunk
+        ) {
             if ($chunk->first_sample + $chunk->samples > $from) {
                 $parts[] = [$chunk->first_sample, $chunk->data];
             }
         }
 
-        return new Trace(DeviceClass::from($this->device_class), $this->rate_hz, Assembly::of($this->channels, $parts, $from, $to), $this->stance, $this->mass_kg, $from / $this->rate_hz);
+        return new Trace(
+            DeviceClass::from($this->device_class),
+            $this->rate_hz,
+            Assembly::of($this->channels, $parts, $from, $to),
+            $this->stance,
+            $this->mass_kg,
+            $from / $this->rate_hz,
+        );
     }
 }

@@ -44,6 +44,8 @@ final class Device extends Model
 
     public static function byToken(string $token): ?self
     {
-        return $token === '' ? null : self::query()->where('token_hash', hash('sha256', $token))->whereNull('revoked_at')->first();
+        return $token === ''
+            ? null
+            : self::query()->where('token_hash', hash('sha256', $token))->whereNull('revoked_at')->first();
     }
 }

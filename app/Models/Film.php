@@ -50,9 +50,46 @@ use Illuminate\Support\Str;
  */
 final class Film extends Model
 {
-    protected $fillable = ['public_id', 'recording_id', 'view', 'name', 'bytes', 'received', 'slowed', 'container', 'checksum', 'state', 'progress', 'message', 'attempts', 'beat_at', 'facts', 'rate_hz', 'frames', 'width', 'height', 'taken', 'stills', 'offset_s', 'drift_ppm', 'clock_uncertainty_s', 'clock_by', 'clock_events'];
+    protected $fillable = [
+        'public_id',
+        'recording_id',
+        'view',
+        'name',
+        'bytes',
+        'received',
+        'slowed',
+        'container',
+        'checksum',
+        'state',
+        'progress',
+        'message',
+        'attempts',
+        'beat_at',
+        'facts',
+        'rate_hz',
+        'frames',
+        'width',
+        'height',
+        'taken',
+        'stills',
+        'offset_s',
+        'drift_ppm',
+        'clock_uncertainty_s',
+        'clock_by',
+        'clock_events',
+    ];
 
-    protected $attributes = ['state' => 'arriving', 'received' => 0, 'slowed' => 1, 'progress' => 0, 'attempts' => 0, 'stills' => '{}', 'clock_events' => '[]', 'offset_s' => 0.0, 'drift_ppm' => 0.0];
+    protected $attributes = [
+        'state' => 'arriving',
+        'received' => 0,
+        'slowed' => 1,
+        'progress' => 0,
+        'attempts' => 0,
+        'stills' => '{}',
+        'clock_events' => '[]',
+        'offset_s' => 0.0,
+        'drift_ppm' => 0.0,
+    ];
 
     protected static function booted(): void
     {
@@ -70,7 +107,20 @@ final class Film extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['bytes' => 'integer', 'received' => 'integer', 'progress' => 'float', 'beat_at' => 'datetime', 'facts' => 'array', 'rate_hz' => 'float', 'taken' => PackedFloats::class, 'stills' => 'array', 'offset_s' => 'float', 'drift_ppm' => 'float', 'clock_uncertainty_s' => 'float', 'clock_events' => 'array'];
+        return [
+            'bytes' => 'integer',
+            'received' => 'integer',
+            'progress' => 'float',
+            'beat_at' => 'datetime',
+            'facts' => 'array',
+            'rate_hz' => 'float',
+            'taken' => PackedFloats::class,
+            'stills' => 'array',
+            'offset_s' => 'float',
+            'drift_ppm' => 'float',
+            'clock_uncertainty_s' => 'float',
+            'clock_events' => 'array',
+        ];
     }
 
     /** @return BelongsTo<Recording, $this> */
@@ -106,12 +156,28 @@ final class Film extends Model
     {
         $f = $this->facts ?? [];
 
-        return sprintf('%s, %d × %d, %s frames a second%s%s', strtoupper((string) ($f['codec'] ?? 'film')), $this->width, $this->height, rtrim(rtrim(number_format((float) $this->rate_hz, 2), '0'), '.'), ($f['uneven'] ?? false) ? ', uneven' : '', ($f['rotation'] ?? 0) !== 0 ? ', turned upright' : '');
+        return sprintf(
+            '%s, %d × %d, %s frames a second%s%s',
+            strtoupper((string) ($f['codec'] ?? 'film')),
+            $this->width,
+            $this->height,
+            rtrim(rtrim(number_format((float) $this->rate_hz, 2), '0'), '.'),
+            $f['uneven'] ?? false ? ', uneven' : '',
+            ($f['rotation'] ?? 0) !== 0 ? ', turned upright' : '',
+        );
     }
 
     /** @return array<string, mixed> */
     public static function factsOf(FilmFacts $facts): array
     {
-        return ['codec' => $facts->codec, 'width' => $facts->width, 'height' => $facts->height, 'rotation' => $facts->rotation, 'pictures' => count($facts->times), 'duration_s' => round($facts->durationS(), 4), 'uneven' => $facts->isUneven()];
+        return [
+            'codec' => $facts->codec,
+            'width' => $facts->width,
+            'height' => $facts->height,
+            'rotation' => $facts->rotation,
+            'pictures' => count($facts->times),
+            'duration_s' => round($facts->durationS(), 4),
+            'uneven' => $facts->isUneven(),
+        ];
     }
 }

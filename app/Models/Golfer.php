@@ -39,12 +39,19 @@ final class Golfer extends Model
      */
     public function scopeConsenting(Builder $query): void
     {
-        $query->whereHas('consents', static fn (Builder $c) => $c->whereNull('withdrawn_at')->whereDate('expires_on', '>=', now())
-            ->where(static fn (Builder $g) => $g->whereNotNull('guardian')->orWhere('golfers.is_minor', false)));
+        $query->whereHas(
+            'consents',
+            static fn (Builder $c) => $c
+                ->whereNull('withdrawn_at')
+                ->whereDate('expires_on', '>=', now())
+                ->where(static fn (Builder $g) => $g->whereNotNull('guardian')->orWhere('golfers.is_minor', false)),
+        );
     }
 
     public function isConsenting(): bool
     {
-        return $this->consents->contains(fn (Consent $c): bool => $c->isValid() && (! $this->is_minor || $c->guardian !== null));
+        return $this->consents->contains(
+            fn (Consent $c): bool => $c->isValid() && (! $this->is_minor || $c->guardian !== null),
+        );
     }
 }

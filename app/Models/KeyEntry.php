@@ -56,12 +56,25 @@ final class KeyEntry extends Model
     /** What the measurements say, as it was found when the key was made. */
     public function measured(): Judgement
     {
-        return $this->judgement !== null ? JudgementJson::read($this->judgement) : new Judgement(Verdict::from($this->verdict), $this->margin, Remark::wordedThen((string) $this->worded_then));
+        return $this->judgement !== null
+            ? JudgementJson::read($this->judgement)
+            : new Judgement(
+                Verdict::from($this->verdict),
+                $this->margin,
+                Remark::wordedThen((string) $this->worded_then),
+            );
     }
 
     public function toCore(): CoreKeyEntry
     {
-        $said = new Consensus(Label::from($this->label), $this->present, $this->absent, $this->cannot_tell, $this->severity, $this->onset === null ? null : Station::from($this->onset));
+        $said = new Consensus(
+            Label::from($this->label),
+            $this->present,
+            $this->absent,
+            $this->cannot_tell,
+            $this->severity,
+            $this->onset === null ? null : Station::from($this->onset),
+        );
 
         return new CoreKeyEntry($this->fault, $said, $this->measured(), Grade::from($this->grade));
     }
@@ -82,7 +95,14 @@ final class KeyEntry extends Model
     public function recording(): HasOneThrough
     {
         /** @var HasOneThrough<Recording, CaseSwing, $this> */
-        return $this->hasOneThrough(Recording::class, CaseSwing::class, 'case_id', 'id', 'case_id', 'recording_id')->where('case_swings.position', 1);
+        return $this->hasOneThrough(
+            Recording::class,
+            CaseSwing::class,
+            'case_id',
+            'id',
+            'case_id',
+            'recording_id',
+        )->where('case_swings.position', 1);
     }
 
     /** The label raters are scored against: the ruling where there is one; null where nobody is scored. */

@@ -26,7 +26,16 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class MeasurementSet extends Model
 {
-    protected $fillable = ['recording_id', 'core_version', 'codebook_version', 'inputs_checksum', 'format', 'measurements', 'faults', 'quality'];
+    protected $fillable = [
+        'recording_id',
+        'core_version',
+        'codebook_version',
+        'inputs_checksum',
+        'format',
+        'measurements',
+        'faults',
+        'quality',
+    ];
 
     private ?Measurements $read = null;
 
@@ -50,7 +59,15 @@ final class MeasurementSet extends Model
     /** @return list<string> the faults that the measurements support */
     public function supported(string $lens): array
     {
-        return array_map(strval(...), array_keys(array_filter($this->faults[$lens] ?? [], static fn (mixed $f): bool => is_array($f) && ($f['verdict'] ?? null) === Verdict::Supported->value)));
+        return array_map(
+            strval(...),
+            array_keys(
+                array_filter(
+                    $this->faults[$lens] ?? [],
+                    static fn (mixed $f): bool => is_array($f) && ($f['verdict'] ?? null) === Verdict::Supported->value,
+                ),
+            ),
+        );
     }
 
     /** @return list<QualityNote> the gravest first */

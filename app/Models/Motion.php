@@ -40,7 +40,14 @@ final class Motion extends Model
             array_push($all, ...$axes[0], ...$axes[1], ...$axes[2]);
         }
 
-        return ['view' => $motion->view->value, 'rate_hz' => $motion->rateHz, 't0' => $motion->t0, 'frames' => $motion->frames(), 'points' => array_keys($motion->points), 'coordinates' => $all];
+        return [
+            'view' => $motion->view->value,
+            'rate_hz' => $motion->rateHz,
+            't0' => $motion->t0,
+            'frames' => $motion->frames(),
+            'points' => array_keys($motion->points),
+            'coordinates' => $all,
+        ];
     }
 
     /** By the recording's clock, or by its own. */
@@ -52,6 +59,11 @@ final class Motion extends Model
             $points[$name] = [$chunks[3 * $i], $chunks[3 * $i + 1], $chunks[3 * $i + 2]];
         }
 
-        return new CoreMotion($clock->rate($this->rate_hz), $points, $this->t0 + $clock->offsetS, View::from($this->view));
+        return new CoreMotion(
+            $clock->rate($this->rate_hz),
+            $points,
+            $this->t0 + $clock->offsetS,
+            View::from($this->view),
+        );
     }
 }

@@ -31,6 +31,15 @@ final class NormSnapshot extends Model
 
     public function toCore(): Norms
     {
-        return new Norms(array_map(static fn (array $n): array => ['mean' => (float) $n['mean'], 'sd' => (float) $n['sd'], 'n' => (int) $n['n']], $this->norms));
+        return new Norms(
+            array_map(
+                static fn (array $n): array => [
+                    'mean' => (float) $n['mean'],
+                    'sd' => (float) $n['sd'],
+                    'n' => (int) $n['n'],
+                ],
+                $this->norms,
+            ),
+        );
     }
 }

@@ -30,7 +30,17 @@ final class PendingImport extends Model
 
     protected $table = 'imports';
 
-    protected $fillable = ['user_id', 'golfer_id', 'format', 'file_name', 'path', 'meta_name', 'meta_path', 'checksum', 'settings'];
+    protected $fillable = [
+        'user_id',
+        'golfer_id',
+        'format',
+        'file_name',
+        'path',
+        'meta_name',
+        'meta_path',
+        'checksum',
+        'settings',
+    ];
 
     /** @return list<string> */
     public function uniqueIds(): array

@@ -49,9 +49,40 @@ final class Reading extends Model
 {
     use HasUlids;
 
-    protected $fillable = ['sitting_case_id', 'user_id', 'arm_id', 'exposed', 'stage', 'position', 'first_causes', 'cue', 'version', 'handed_in_at', 'chain', 'drill', 'stop', 'miss', 'marks', 'aids', 'active_ms'];
+    protected $fillable = [
+        'sitting_case_id',
+        'user_id',
+        'arm_id',
+        'exposed',
+        'stage',
+        'position',
+        'first_causes',
+        'cue',
+        'version',
+        'handed_in_at',
+        'chain',
+        'drill',
+        'stop',
+        'miss',
+        'marks',
+        'aids',
+        'active_ms',
+    ];
 
-    protected $attributes = ['stage' => 'blind', 'exposed' => false, 'first_causes' => '[]', 'cue' => '', 'version' => 0, 'chain' => '[]', 'marks' => '{}', 'aids' => '[]', 'active_ms' => 0, 'drill' => null, 'stop' => null, 'miss' => null];
+    protected $attributes = [
+        'stage' => 'blind',
+        'exposed' => false,
+        'first_causes' => '[]',
+        'cue' => '',
+        'version' => 0,
+        'chain' => '[]',
+        'marks' => '{}',
+        'aids' => '[]',
+        'active_ms' => 0,
+        'drill' => null,
+        'stop' => null,
+        'miss' => null,
+    ];
 
     /** @return list<string> */
     public function uniqueIds(): array
@@ -78,7 +109,16 @@ final class Reading extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['stage' => Stage::class, 'exposed' => 'boolean', 'first_causes' => 'array', 'chain' => 'array', 'marks' => 'array', 'aids' => 'array', 'active_ms' => 'integer', 'handed_in_at' => 'datetime'];
+        return [
+            'stage' => Stage::class,
+            'exposed' => 'boolean',
+            'first_causes' => 'array',
+            'chain' => 'array',
+            'marks' => 'array',
+            'aids' => 'array',
+            'active_ms' => 'integer',
+            'handed_in_at' => 'datetime',
+        ];
     }
 
     /** @return BelongsTo<SittingCase, $this> */
@@ -130,9 +170,18 @@ final class Reading extends Model
         }
 
         return new CoreReading(
-            $calls, $this->first_causes, $this->cue, new Chain($this->chain), $this->drill,
-            $this->stop === null ? null : Stop::from($this->stop), $this->miss === null ? null : Miss::from($this->miss),
-            array_map(floatval(...), $this->marks), array_map(static fn (array $a): Aid => new Aid($a['kind'], $a['view'], $a['points'], $a['swing'] ?? 1), $this->aids),
+            $calls,
+            $this->first_causes,
+            $this->cue,
+            new Chain($this->chain),
+            $this->drill,
+            $this->stop === null ? null : Stop::from($this->stop),
+            $this->miss === null ? null : Miss::from($this->miss),
+            array_map(floatval(...), $this->marks),
+            array_map(
+                static fn (array $a): Aid => new Aid($a['kind'], $a['view'], $a['points'], $a['swing'] ?? 1),
+                $this->aids,
+            ),
         );
     }
 
@@ -140,8 +189,14 @@ final class Reading extends Model
     public static function row(CoreReading $core): array
     {
         return [
-            'first_causes' => $core->firstCauses, 'cue' => $core->cue, 'chain' => $core->chain->links, 'drill' => $core->drill, 'stop' => $core->stop?->value, 'miss' => $core->miss?->value,
-            'marks' => (object) $core->marks, 'aids' => array_map(static fn (Aid $a): array => $a->toArray(), $core->aids),
+            'first_causes' => $core->firstCauses,
+            'cue' => $core->cue,
+            'chain' => $core->chain->links,
+            'drill' => $core->drill,
+            'stop' => $core->stop?->value,
+            'miss' => $core->miss?->value,
+            'marks' => (object) $core->marks,
+            'aids' => array_map(static fn (Aid $a): array => $a->toArray(), $core->aids),
         ];
     }
 }

@@ -64,9 +64,37 @@ final class Recording extends Model
 {
     use HasUlids;
 
-    protected $fillable = ['golfer_id', 'club', 'swing', 'shape', 'device_class', 'device_name', 'rate_hz', 't0', 'samples', 'mass_kg', 'stance', 'checksum', 'source', 'clock_jitter_s', 'points_offset_s', 'points_drift_ppm', 'points_clock_uncertainty_s', 'points_clock_by', 'series', 'is_cold', 'outcome', 'erased_at'];
+    protected $fillable = [
+        'golfer_id',
+        'club',
+        'swing',
+        'shape',
+        'device_class',
+        'device_name',
+        'rate_hz',
+        't0',
+        'samples',
+        'mass_kg',
+        'stance',
+        'checksum',
+        'source',
+        'clock_jitter_s',
+        'points_offset_s',
+        'points_drift_ppm',
+        'points_clock_uncertainty_s',
+        'points_clock_by',
+        'series',
+        'is_cold',
+        'outcome',
+        'erased_at',
+    ];
 
-    protected $attributes = ['swing' => 'full', 'points_offset_s' => 0.0, 'points_drift_ppm' => 0.0, 'is_cold' => false];
+    protected $attributes = [
+        'swing' => 'full',
+        'points_offset_s' => 0.0,
+        'points_drift_ppm' => 0.0,
+        'is_cold' => false,
+    ];
 
     /** @return list<string> */
     public function uniqueIds(): array
@@ -82,7 +110,19 @@ final class Recording extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['stance' => AsStance::class, 'rate_hz' => 'float', 't0' => 'float', 'mass_kg' => 'float', 'clock_jitter_s' => 'float', 'points_offset_s' => 'float', 'points_drift_ppm' => 'float', 'points_clock_uncertainty_s' => 'float', 'is_cold' => 'boolean', 'outcome' => 'array', 'erased_at' => 'datetime'];
+        return [
+            'stance' => AsStance::class,
+            'rate_hz' => 'float',
+            't0' => 'float',
+            'mass_kg' => 'float',
+            'clock_jitter_s' => 'float',
+            'points_offset_s' => 'float',
+            'points_drift_ppm' => 'float',
+            'points_clock_uncertainty_s' => 'float',
+            'is_cold' => 'boolean',
+            'outcome' => 'array',
+            'erased_at' => 'datetime',
+        ];
     }
 
     /** @return BelongsTo<Golfer, $this> */
@@ -141,7 +181,12 @@ final class Recording extends Model
     /** @return list<View> */
     public function filmedViews(): array
     {
-        return array_values($this->films->filter(static fn (Film $f): bool => $f->isReady())->map(static fn (Film $f): View => $f->coreView())->all());
+        return array_values(
+            $this->films
+                ->filter(static fn (Film $f): bool => $f->isReady())
+                ->map(static fn (Film $f): View => $f->coreView())
+                ->all(),
+        );
     }
 
     public function deviceClass(): DeviceClass
@@ -156,7 +201,15 @@ final class Recording extends Model
             $channels[$channel->name] = $channel->read();
         }
 
-        return new Trace($this->deviceClass(), $this->rate_hz, $channels, $this->stance, $this->mass_kg, $this->t0, $this->clock_jitter_s);
+        return new Trace(
+            $this->deviceClass(),
+            $this->rate_hz,
+            $channels,
+            $this->stance,
+            $this->mass_kg,
+            $this->t0,
+            $this->clock_jitter_s,
+        );
     }
 
     public function flight(): ?BallFlight
@@ -182,7 +235,10 @@ final class Recording extends Model
      */
     public function effectiveStations(): Collection
     {
-        return $this->stations->sortBy(static fn (StationMark $m): int => $m->source->rank())->keyBy('code')->sortBy('t_s');
+        return $this->stations
+            ->sortBy(static fn (StationMark $m): int => $m->source->rank())
+            ->keyBy('code')
+            ->sortBy('t_s');
     }
 
     public function stationTimes(): StationTimes
@@ -196,7 +252,13 @@ final class Recording extends Model
     {
         $views = $this->views->map(fn (Motion $m): CoreMotion => $m->toCore($this->pointsClock()))->all();
 
-        return new Evidence($this->stationTimes(), $this->trace(), new Views(...array_values($views)), $this->stance, $norms);
+        return new Evidence(
+            $this->stationTimes(),
+            $this->trace(),
+            new Views(...array_values($views)),
+            $this->stance,
+            $norms,
+        );
     }
 
     /** What the academy holds of this swing. */

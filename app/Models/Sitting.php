@@ -44,7 +44,22 @@ final class Sitting extends Model
 {
     use HasUlids;
 
-    protected $fillable = ['name', 'kind', 'state', 'lens', 'codebook_version', 'seed', 'reveals', 'wait_days', 'parent_id', 'key_version_id', 'opened_at', 'closed_at', 'published_at', 'created_by'];
+    protected $fillable = [
+        'name',
+        'kind',
+        'state',
+        'lens',
+        'codebook_version',
+        'seed',
+        'reveals',
+        'wait_days',
+        'parent_id',
+        'key_version_id',
+        'opened_at',
+        'closed_at',
+        'published_at',
+        'created_by',
+    ];
 
     protected $attributes = ['state' => 'draft', 'reveals' => false, 'wait_days' => 0];
 
@@ -62,7 +77,14 @@ final class Sitting extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['kind' => SittingKind::class, 'state' => SittingState::class, 'reveals' => 'boolean', 'opened_at' => 'datetime', 'closed_at' => 'datetime', 'published_at' => 'datetime'];
+        return [
+            'kind' => SittingKind::class,
+            'state' => SittingState::class,
+            'reveals' => 'boolean',
+            'opened_at' => 'datetime',
+            'closed_at' => 'datetime',
+            'published_at' => 'datetime',
+        ];
     }
 
     /** @return HasMany<SittingCase, $this> */
@@ -72,9 +94,20 @@ final class Sitting extends Model
     }
 
     /** @param  list<int>  $recordings  in order; the first is what the case is called by */
-    public function addCase(CaseKind $kind, array $recordings, bool $film, bool $trace, int $occasion = 1, int $part = 1): SittingCase
-    {
-        return $this->cases()->create(['case_id' => RatedCase::of($kind, $recordings)->id, 'arm_id' => SittingArm::in($this, $film, $trace)->id, 'occasion' => $occasion, 'part' => $part]);
+    public function addCase(
+        CaseKind $kind,
+        array $recordings,
+        bool $film,
+        bool $trace,
+        int $occasion = 1,
+        int $part = 1,
+    ): SittingCase {
+        return $this->cases()->create([
+            'case_id' => RatedCase::of($kind, $recordings)->id,
+            'arm_id' => SittingArm::in($this, $film, $trace)->id,
+            'occasion' => $occasion,
+            'part' => $part,
+        ]);
     }
 
     /** @return BelongsToMany<User, $this> those who have a seat in it */
@@ -116,8 +149,11 @@ final class Sitting extends Model
     /** When inputs of what it came to were last erased; what was made from them is kept and not made again. */
     public function erasedAt(): ?Carbon
     {
-        $at = DB::table('recordings')->join('case_swings', 'case_swings.recording_id', '=', 'recordings.id')->join('sitting_cases', 'sitting_cases.case_id', '=', 'case_swings.case_id')
-            ->where('sitting_cases.sitting_id', $this->id)->max('recordings.erased_at');
+        $at = DB::table('recordings')
+            ->join('case_swings', 'case_swings.recording_id', '=', 'recordings.id')
+            ->join('sitting_cases', 'sitting_cases.case_id', '=', 'case_swings.case_id')
+            ->where('sitting_cases.sitting_id', $this->id)
+            ->max('recordings.erased_at');
 
         return is_string($at) ? Carbon::parse($at) : null;
     }

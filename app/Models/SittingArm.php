@@ -35,6 +35,9 @@ final class SittingArm extends Model
             default => 'trace',
         };
 
-        return self::query()->firstOrCreate(['sitting_id' => $sitting->id, 'code' => $code], ['film' => $film, 'trace' => $trace]);
+        return self::query()->firstOrCreate(
+            ['sitting_id' => $sitting->id, 'code' => $code],
+            ['film' => $film, 'trace' => $trace],
+        );
     }
 }

@@ -39,7 +39,16 @@ final class SittingCase extends Model
 {
     public $timestamps = false;
 
-    protected $fillable = ['sitting_id', 'case_id', 'occasion', 'part', 'arm_id', 'reserved', 'withdrawn_at', 'film_views'];
+    protected $fillable = [
+        'sitting_id',
+        'case_id',
+        'occasion',
+        'part',
+        'arm_id',
+        'reserved',
+        'withdrawn_at',
+        'film_views',
+    ];
 
     /** @var list<string> */
     protected $with = ['rated'];
@@ -85,7 +94,14 @@ final class SittingCase extends Model
     public function recording(): HasOneThrough
     {
         /** @var HasOneThrough<Recording, CaseSwing, $this> */
-        return $this->hasOneThrough(Recording::class, CaseSwing::class, 'case_id', 'id', 'case_id', 'recording_id')->where('case_swings.position', 1);
+        return $this->hasOneThrough(
+            Recording::class,
+            CaseSwing::class,
+            'case_id',
+            'id',
+            'case_id',
+            'recording_id',
+        )->where('case_swings.position', 1);
     }
 
     /** @return HasMany<Reading, $this> the blind readings */
@@ -104,7 +120,11 @@ final class SittingCase extends Model
     /** How each swing is called: before and after, or its number, with the cold ones said to be cold. */
     public function swingName(CaseSwing $swing): string
     {
-        return $this->kind === CaseKind::Pair ? ($swing->position === 1 ? 'before' : 'after') : $swing->position.($swing->recording->is_cold ? ', cold' : '');
+        return $this->kind === CaseKind::Pair
+            ? ($swing->position === 1
+                ? 'before'
+                : 'after')
+            : $swing->position.($swing->recording->is_cold ? ', cold' : '');
     }
 
     /** @return list<View> the filmed views that every swing has; none where the figure stands for film */
@@ -114,7 +134,9 @@ final class SittingCase extends Model
             return array_map(View::from(...), $this->film_views);
         }
         $this->loadMissing('swings.recording.films');
-        $views = $this->swings->map(static fn (CaseSwing $s): array => array_column($s->recording->filmedViews(), 'value'))->all();
+        $views = $this->swings
+            ->map(static fn (CaseSwing $s): array => array_column($s->recording->filmedViews(), 'value'))
+            ->all();
 
         return array_map(View::from(...), array_values(array_intersect(...$views)));
     }
@@ -127,8 +149,13 @@ final class SittingCase extends Model
         $filmed = $film ? $this->filmedViews() : [];
 
         return new Shown(
-            $arm === null || $arm->trace ? $this->recording->deviceClass() : null, $film && $filmed === [], views: $filmed,
-            rateHz: $this->recording->rate_hz, stance: $this->recording->stance !== null, mass: $this->recording->mass_kg !== null, flare: $this->recording->stance?->lead->flareDeg !== null,
+            $arm === null || $arm->trace ? $this->recording->deviceClass() : null,
+            $film && $filmed === [],
+            views: $filmed,
+            rateHz: $this->recording->rate_hz,
+            stance: $this->recording->stance !== null,
+            mass: $this->recording->mass_kg !== null,
+            flare: $this->recording->stance?->lead->flareDeg !== null,
         );
     }
 }

@@ -55,8 +55,14 @@ final class TraceChannel extends Model
         $samples = $this->samples;
         $extent = self::extent($samples);
         // What is kept of the extent has passed through fewer digits; as samples are held they must be the same.
-        $same = static fn (?float $a, ?float $b): bool => $a === null || $b === null ? $a === $b : pack('g', $a) === pack('g', $b);
-        if ($extent['missing'] !== $this->missing || ! $same($extent['minimum'], $this->minimum) || ! $same($extent['maximum'], $this->maximum)) {
+        $same = static fn (?float $a, ?float $b): bool => $a === null || $b === null
+            ? $a === $b
+            : pack('g', $a) === pack('g', $b);
+        if (
+            $extent['missing'] !== $this->missing ||
+            ! $same($extent['minimum'], $this->minimum) ||
+            ! $same($extent['maximum'], $this->maximum)
+        ) {
             throw new CoreException("Channel {$this->name} is damaged: it does not hold what was stored.");
         }
 
@@ -81,6 +87,8 @@ final class TraceChannel extends Model
             }
         }
 
-        return $missing === count($samples) ? ['minimum' => null, 'maximum' => null, 'missing' => $missing] : ['minimum' => $low, 'maximum' => $high, 'missing' => $missing];
+        return $missing === count($samples)
+            ? ['minimum' => null, 'maximum' => null, 'missing' => $missing]
+            : ['minimum' => $low, 'maximum' => $high, 'missing' => $missing];
     }
 }

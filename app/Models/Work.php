@@ -34,7 +34,18 @@ final class Work extends Model
 {
     use HasUlids;
 
-    protected $fillable = ['kind', 'sitting_id', 'recording_id', 'asked_by', 'state', 'progress', 'problem', 'attempts', 'cancelling', 'beat_at'];
+    protected $fillable = [
+        'kind',
+        'sitting_id',
+        'recording_id',
+        'asked_by',
+        'state',
+        'progress',
+        'problem',
+        'attempts',
+        'cancelling',
+        'beat_at',
+    ];
 
     protected $attributes = ['state' => 'waiting', 'progress' => 0.0, 'attempts' => 0, 'cancelling' => false];
 
@@ -52,7 +63,13 @@ final class Work extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['kind' => WorkKind::class, 'state' => WorkState::class, 'progress' => 'float', 'cancelling' => 'boolean', 'beat_at' => 'datetime'];
+        return [
+            'kind' => WorkKind::class,
+            'state' => WorkState::class,
+            'progress' => 'float',
+            'cancelling' => 'boolean',
+            'beat_at' => 'datetime',
+        ];
     }
 
     /** @return BelongsTo<Sitting, $this> */

@@ -20,6 +20,8 @@ final readonly class KeyEntryPolicy
     {
         $panel = $entry->keyVersion->sitting;
 
-        return $user->isHeadCoach() && in_array($panel->state, [SittingState::Closed, SittingState::Published], true) && $this->onlookers->of($user)->seesEntry($entry, $panel);
+        return $user->isHeadCoach() &&
+            in_array($panel->state, [SittingState::Closed, SittingState::Published], true) &&
+            $this->onlookers->of($user)->seesEntry($entry, $panel);
     }
 }

@@ -25,7 +25,9 @@ final class SittingPolicy
     /** One person's page: the head coach's, and one's own. */
     public function viewPerson(User $user, Sitting $round, User $member): bool
     {
-        return $this->viewResult($user, $round) && ($user->isHeadCoach() || $user->is($member)) && $round->members()->whereKey($member->id)->exists();
+        return $this->viewResult($user, $round) &&
+            ($user->isHeadCoach() || $user->is($member)) &&
+            $round->members()->whereKey($member->id)->exists();
     }
 
     /** The key of a panel study: the head coach once it is closed, the panel once it is published. */
@@ -42,6 +44,8 @@ final class SittingPolicy
 
     public function rule(User $user, Sitting $round): bool
     {
-        return $user->isHeadCoach() && $round->isPanel() && in_array($round->state, [SittingState::Closed, SittingState::Published], true);
+        return $user->isHeadCoach() &&
+            $round->isPanel() &&
+            in_array($round->state, [SittingState::Closed, SittingState::Published], true);
     }
 }

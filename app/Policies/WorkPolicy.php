@@ -17,6 +17,7 @@ final readonly class WorkPolicy
 
     public function watch(User $user, Work $work): bool
     {
-        return $user->isHeadCoach() && ($work->recording_id === null || $this->onlookers->of($user)->sees($work->recording_id));
+        return $user->isHeadCoach() &&
+            ($work->recording_id === null || $this->onlookers->of($user)->sees($work->recording_id));
     }
 }

@@ -32,7 +32,10 @@ final class AppServiceProvider extends ServiceProvider
     public function register(): void
     {
         $this->app->bind(InWords::class, Wording::class);
-        $this->app->singleton(ClockInterface::class, static fn (): Clock => new Clock(is_string($file = config('academy.clock_file')) ? $file : null));
+        $this->app->singleton(
+            ClockInterface::class,
+            static fn (): Clock => new Clock(is_string($file = config('academy.clock_file')) ? $file : null),
+        );
         $this->app->alias(ClockInterface::class, Clock::class);
         $this->app->scoped(Codebooks::class);
         $this->app->scoped(AcademyNorms::class);
@@ -45,16 +48,35 @@ final class AppServiceProvider extends ServiceProvider
         // Facts about sight are those of one request.
         /** @var Application $app */
         $app = $this->app;
-        $app->rebinding('request', static fn (Application $app) => $app->resolved(Onlookers::class) ? $app->make(Onlookers::class)->forget() : null);
+        $app->rebinding(
+            'request',
+            static fn (Application $app) => $app->resolved(Onlookers::class)
+                ? $app->make(Onlookers::class)->forget()
+                : null,
+        );
         // Whole numbers stay numbers of their kind: 55.0 is not stored as 55.
-        Json::encodeUsing(static fn (mixed $value, int $flags = 0): string => json_encode($value, $flags | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR));
-        Blade::directive('said', static fn (string $of): string => "<?php echo e(app(\\App\\Words\\Wording::class)->said($of)); ?>");
+        Json::encodeUsing(
+            static fn (mixed $value, int $flags = 0): string => json_encode(
+                $value,
+                $flags | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR,
+            ),
+        );
+        Blade::directive(
+            'said',
+            static fn (string $of): string => "<?php echo e(app(\\App\\Words\\Wording::class)->said($of)); ?>",
+        );
         Model::shouldBeStrict(config('app.env') !== 'production');
-        RateLimiter::for('login', static fn (Request $request): array => [
-            Limit::perMinute(8)->by(Str::lower((string) $request->input('email')).'|'.$request->ip()),
-            Limit::perMinute(60)->by((string) $request->ip()),
-        ]);
-        RateLimiter::for('ingest', static fn (Request $request): Limit => Limit::perMinute(3000)->by((string) $request->bearerToken()));
+        RateLimiter::for(
+            'login',
+            static fn (Request $request): array => [
+                Limit::perMinute(8)->by(Str::lower((string) $request->input('email')).'|'.$request->ip()),
+                Limit::perMinute(60)->by((string) $request->ip()),
+            ],
+        );
+        RateLimiter::for(
+            'ingest',
+            static fn (Request $request): Limit => Limit::perMinute(3000)->by((string) $request->bearerToken()),
+        );
         // A worker looks, between jobs, for conversions whose worker was killed.
         Queue::looping(static function (): void {
             static $next = 0.0;

@@ -15,8 +15,13 @@ use Core\Remark\InWords;
 /** One recording on the Bench: what was measured, what it says of each fault under a lens, the stations and clocks. */
 final class BenchPage
 {
-    public function __construct(private readonly MeasurementRows $rows, private readonly Codebooks $codebooks, private readonly SeriesSpreads $spreads, private readonly Works $works, private readonly InWords $words)
-    {
+    public function __construct(
+        private readonly MeasurementRows $rows,
+        private readonly Codebooks $codebooks,
+        private readonly SeriesSpreads $spreads,
+        private readonly Works $works,
+        private readonly InWords $words,
+    ) {
     }
 
     /** @return array<string, mixed> */
@@ -37,9 +42,21 @@ final class BenchPage
             'notes' => $measured->notes(),
             'codebook' => $codebook,
             'lenses' => $document->lenses(),
-            'differs' => collect($codebook->keys())->mapWithKeys(fn (string $key): array => [$key => $document->differingOn($key)])->all(),
+            'differs' => collect($codebook->keys())
+                ->mapWithKeys(fn (string $key): array => [$key => $document->differingOn($key)])
+                ->all(),
             'series' => $series,
-            'swings' => $series === null || $series->count() < 2 ? [] : $series->map(static fn (Recording $r, int $i): array => ['name' => ($i + 1).($r->is_cold ? ', cold' : ''), 'url' => route('bench.evidence', $r, false)])->values()->all(),
+            'swings' => $series === null || $series->count() < 2
+                    ? []
+                    : $series
+                        ->map(
+                            static fn (Recording $r, int $i): array => [
+                                'name' => $i + 1 .($r->is_cold ? ', cold' : ''),
+                                'url' => route('bench.evidence', $r, false),
+                            ],
+                        )
+                        ->values()
+                        ->all(),
             'marks' => $this->marks($recording),
         ];
     }
@@ -52,14 +69,30 @@ final class BenchPage
         return $doubt === null ? null : $this->words->phrase($doubt);
     }
 
-    /** @return array<string, array{t: float, uncertainty: float, source: string, doubt: ?string, others: list<array{t: float, source: string}>}> by station code */
+    /**
+     * @return array<string, array{t: float, uncertainty: float, source: string, doubt: ?string, others: list<array{
+     * t: float, source: string}>}> by station code
+     */
     private function marks(Recording $recording): array
     {
         $all = $recording->stations->groupBy('code');
 
-        return $recording->effectiveStations()->map(fn (StationMark $m): array => [
-            't' => $m->t_s, 'uncertainty' => $m->uncertainty_s, 'source' => $m->source->value, 'doubt' => $this->doubt($m),
-            'others' => array_values($all[$m->code]->filter(static fn (StationMark $o): bool => $o->id !== $m->id)->map(static fn (StationMark $o): array => ['t' => $o->t_s, 'source' => $o->source->value])->all()),
-        ])->all();
+        return $recording
+            ->effectiveStations()
+            ->map(
+                fn (StationMark $m): array => [
+                    't' => $m->t_s,
+                    'uncertainty' => $m->uncertainty_s,
+                    'source' => $m->source->value,
+                    'doubt' => $this->doubt($m),
+                    'others' => array_values(
+                        $all[$m->code]
+                            ->filter(static fn (StationMark $o): bool => $o->id !== $m->id)
+                            ->map(static fn (StationMark $o): array => ['t' => $o->t_s, 'source' => $o->source->value])
+                            ->all(),
+                    ),
+                ],
+            )
+            ->all();
     }
 }

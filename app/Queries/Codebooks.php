@@ -25,13 +25,18 @@ final class Codebooks
     /** @param  string|null  $version the newest when null */
     public function document(?string $version = null): CodebookDocument
     {
-        $version ??= $this->newest ??= CodebookVersion::query()->where('version', '<>', '0.1')->orderByDesc('id')->value('version') ?? CodebookDocument::standard()->version();
+        $version ??= $this->newest ??=
+            CodebookVersion::query()->where('version', '<>', '0.1')->orderByDesc('id')->value('version') ??
+            CodebookDocument::standard()->version();
 
         return $this->read[$version] ??= $this->find($version);
     }
 
-    public function current(string $lens = StandardLenses::DEFAULT, ?string $club = null, string $swing = 'full'): Codebook
-    {
+    public function current(
+        string $lens = StandardLenses::DEFAULT,
+        ?string $club = null,
+        string $swing = 'full',
+    ): Codebook {
         return $this->under($this->document(), $lens, ClubGroup::of($club), $swing);
     }
 
@@ -42,9 +47,17 @@ final class Codebooks
     }
 
     /** Every lens of a document is built once a request. */
-    public function under(CodebookDocument $document, string $lens, ?ClubGroup $club = null, string $swing = 'full'): Codebook
-    {
-        return $this->made[implode('|', [$document->version(), $lens, $club?->value, $swing])] ??= $document->under($lens, $club, $swing);
+    public function under(
+        CodebookDocument $document,
+        string $lens,
+        ?ClubGroup $club = null,
+        string $swing = 'full',
+    ): Codebook {
+        return $this->made[implode('|', [$document->version(), $lens, $club?->value, $swing])] ??= $document->under(
+            $lens,
+            $club,
+            $swing,
+        );
     }
 
     private function find(string $version): CodebookDocument

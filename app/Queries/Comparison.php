@@ -14,14 +14,21 @@ use Core\Measurement\Spread;
 use Core\Number\Written;
 use Illuminate\Database\Eloquent\Collection;
 
-/** Two recordings side by side: what the second has more of each measure than the first, and whether that is beyond doubt. */
+/**
+ * Two recordings side by side: what the second has more of each measure than the first, and whether that is beyond
+ * doubt.
+ */
 final class Comparison
 {
     /** Below this many warm swings on a side two swings are compared, not two series. */
     private const SERIES = 3;
 
-    public function __construct(private readonly Onlookers $onlookers, private readonly MeasurementRows $rows, private readonly Codebooks $codebooks, private readonly SeriesSpreads $spreads)
-    {
+    public function __construct(
+        private readonly Onlookers $onlookers,
+        private readonly MeasurementRows $rows,
+        private readonly Codebooks $codebooks,
+        private readonly SeriesSpreads $spreads,
+    ) {
     }
 
     /** @return array<string, mixed> */
@@ -29,13 +36,30 @@ final class Comparison
     {
         $codebook = $this->codebooks->current($lens, $first->club, $first->swing);
         $sides = array_map(fn (Recording $r): array => $this->side($r, $user), [$first, $second]);
-        $bySeries = $first->isNot($second) && min(array_column($sides, 'warm')) >= self::SERIES && ! ($first->series === $second->series && $first->golfer_id === $second->golfer_id);
-        [$a, $b] = array_map(fn (array $side): array => $this->rows->of($side['measured'], $codebook->lens, $bySeries ? $side['spreads'] : []), $sides);
+        $bySeries =
+            $first->isNot($second) &&
+            min(array_column($sides, 'warm')) >= self::SERIES &&
+            ! ($first->series === $second->series && $first->golfer_id === $second->golfer_id);
+        [$a, $b] = array_map(
+            fn (array $side): array => $this->rows->of(
+                $side['measured'],
+                $codebook->lens,
+                $bySeries ? $side['spreads'] : [],
+            ),
+            $sides,
+        );
         $rows = [];
         foreach ($a as $i => $row) {
             $rows[] = [
-                'group' => $row['group'], 'key' => $row['key'], 'label' => $row['label'], 'unit' => $row['unit'], 'definition' => $row['definition'], 'band' => $row['band'],
-                'first' => self::shown($row, $bySeries), 'second' => self::shown($b[$i], $bySeries), ...self::difference($row, $b[$i], $bySeries),
+                'group' => $row['group'],
+                'key' => $row['key'],
+                'label' => $row['label'],
+                'unit' => $row['unit'],
+                'definition' => $row['definition'],
+                'band' => $row['band'],
+                'first' => self::shown($row, $bySeries),
+                'second' => self::shown($b[$i], $bySeries),
+                ...self::difference($row, $b[$i], $bySeries),
             ];
         }
 
@@ -50,7 +74,14 @@ final class Comparison
     /** @return Collection<int, Recording> what this recording may be put beside, its own golfer's first */
     public function candidates(Recording $recording, User $user): Collection
     {
-        $all = $this->onlookers->of($user)->recordings()->whereKeyNot($recording->id)->with('golfer')->orderBy('golfer_id')->orderBy('id')->get();
+        $all = $this->onlookers
+            ->of($user)
+            ->recordings()
+            ->whereKeyNot($recording->id)
+            ->with('golfer')
+            ->orderBy('golfer_id')
+            ->orderBy('id')
+            ->get();
 
         return $all->sortBy(static fn (Recording $r): int => $r->golfer_id === $recording->golfer_id ? 0 : 1)->values();
     }
@@ -61,7 +92,11 @@ final class Comparison
         $recording->loadMissing(['golfer', 'films', 'motion', 'stations']);
         $series = $this->spreads->swings($recording, $user);
 
-        return ['measured' => $recording->measured()->firstOrFail(), 'spreads' => $this->spreads->of($series), 'warm' => $series?->where('is_cold', false)->count() ?? 1];
+        return [
+            'measured' => $recording->measured()->firstOrFail(),
+            'spreads' => $this->spreads->of($series),
+            'warm' => $series?->where('is_cold', false)->count() ?? 1,
+        ];
     }
 
     /**
@@ -74,7 +109,13 @@ final class Comparison
             return ['value' => $row['spread']->mean, 'uncertainty' => null, 'reason' => null];
         }
 
-        return ['value' => $row['censored'] === null ? $row['value'] : ($row['censored'] === 'below' ? '< ' : '> ').Written::fixed((float) $row['value'], 0), 'uncertainty' => $row['uncertainty'], 'reason' => $row['reason']];
+        return [
+            'value' => $row['censored'] === null
+                    ? $row['value']
+                    : ($row['censored'] === 'below' ? '< ' : '> ').Written::fixed((float) $row['value'], 0),
+            'uncertainty' => $row['uncertainty'],
+            'reason' => $row['reason'],
+        ];
     }
 
     /**
@@ -86,16 +127,37 @@ final class Comparison
     {
         foreach (['first' => $a, 'second' => $b] as $which => $row) {
             if (! is_numeric($row['value']) || $row['censored'] !== null) {
-                return ['difference' => null, 'why' => is_string($row['value']) ? null : "in the $which ".($row['censored'] !== null ? 'only a bound is known' : $row['reason'])];
+                return [
+                    'difference' => null,
+                    'why' => is_string($row['value'])
+                        ? null
+                        : "in the $which ".($row['censored'] !== null ? 'only a bound is known' : $row['reason']),
+                ];
             }
         }
         [$ua, $ub] = [(float) $a['uncertainty'], (float) $b['uncertainty']];
-        if ($bySeries && $a['spread'] instanceof Spread && $b['spread'] instanceof Spread && $a['spread']->sd + $b['spread']->sd > 0.0) {
+        if (
+            $bySeries &&
+            $a['spread'] instanceof Spread &&
+            $b['spread'] instanceof Spread &&
+            $a['spread']->sd + $b['spread']->sd > 0.0
+        ) {
             $n = min($a['spread']->n, $b['spread']->n);
 
-            return ['difference' => Difference::ofSeries($a['spread'], $b['spread'], Distribution::studentQuantile(0.975, Spread::degrees($a['spread'], $b['spread'])), hypot($ua, $ub) / sqrt($n)), 'why' => null];
+            return [
+                'difference' => Difference::ofSeries(
+                    $a['spread'],
+                    $b['spread'],
+                    Distribution::studentQuantile(0.975, Spread::degrees($a['spread'], $b['spread'])),
+                    hypot($ua, $ub) / sqrt($n),
+                ),
+                'why' => null,
+            ];
         }
 
-        return ['difference' => Difference::ofSwings((float) $a['value'], $ua, (float) $b['value'], $ub), 'why' => null];
+        return [
+            'difference' => Difference::ofSwings((float) $a['value'], $ua, (float) $b['value'], $ub),
+            'why' => null,
+        ];
     }
 }

@@ -29,9 +29,21 @@ final class EvidencePayload
      * @param  Rendition|null  $as  where the swing is shown on a clock of its own
      * @return array<string, mixed>
      */
-    public function of(Recording $recording, bool $figure, array $views, bool $withTrace, callable $url, ?Rendition $as = null): array
-    {
-        $recording->loadMissing(['golfer', 'stations', ...($figure ? ['motion'] : []), ...($views !== [] ? ['films'] : []), ...($withTrace ? ['channels'] : [])]);
+    public function of(
+        Recording $recording,
+        bool $figure,
+        array $views,
+        bool $withTrace,
+        callable $url,
+        ?Rendition $as = null,
+    ): array {
+        $recording->loadMissing([
+            'golfer',
+            'stations',
+            ...$figure ? ['motion'] : [],
+            ...$views !== [] ? ['films'] : [],
+            ...$withTrace ? ['channels'] : [],
+        ]);
         $core = $as?->toCore();
         $stations = $core === null ? $recording->stationTimes() : $core->stations($recording->stationTimes());
         $motion = $figure ? $recording->coreMotion() : null;
@@ -41,21 +53,52 @@ final class EvidencePayload
         $ball = null;
         $im = $stations->all()['IM'] ?? null;
         if ($motion !== null && $im !== null && $motion->has('club_head')) {
-            $ball = [round($motion->coordinate('club_head', Axis::X)->at($im->t) ?? 0.0), round(($motion->coordinate('club_head', Axis::Y)->at($im->t) ?? 0.0) + 42.0), 21];
+            $ball = [
+                round($motion->coordinate('club_head', Axis::X)->at($im->t) ?? 0.0),
+                round(($motion->coordinate('club_head', Axis::Y)->at($im->t) ?? 0.0) + 42.0),
+                21,
+            ];
         }
 
         return [
             'hand' => $recording->golfer->handedness,
             't0' => $core === null ? $recording->t0 : 0.0,
-            'duration' => round($core === null ? ($recording->samples - 1) / $recording->rate_hz : $core->duration(), 4),
+            'duration' => round(
+                $core === null ? ($recording->samples - 1) / $recording->rate_hz : $core->duration(),
+                4,
+            ),
             'stations' => array_map(static fn (StationTime $t): float => round($t->t, 4), $stations->all()),
             'stance' => StanceJson::orNull($stance),
-            'motion' => $motion === null ? null : [
-                'rate' => $motion->rateHz, 't0' => $motion->t0, 'ball' => $ball,
-                'points' => array_map(static fn (array $axes): array => array_map(static fn (array $v): array => array_map(static fn (float $x): ?float => is_nan($x) ? null : round($x, 1), $v), $axes), $motion->points),
-            ],
-            'films' => $views === [] ? [] : array_values($recording->films->filter(static fn (Film $f): bool => $f->isReady() && in_array($f->coreView(), $views, true))->map(static fn (Film $f): array => self::film($f, $url, $as))->all()),
-            'trace' => $withTrace ? $this->trace($core === null ? $recording->trace() : $core->trace($recording->trace())) : null,
+            'motion' => $motion === null
+                    ? null
+                    : [
+                        'rate' => $motion->rateHz,
+                        't0' => $motion->t0,
+                        'ball' => $ball,
+                        'points' => array_map(
+                            static fn (array $axes): array => array_map(
+                                static fn (array $v): array => array_map(
+                                    static fn (float $x): ?float => is_nan($x) ? null : round($x, 1),
+                                    $v,
+                                ),
+                                $axes,
+                            ),
+                            $motion->points,
+                        ),
+                    ],
+            'films' => $views === []
+                    ? []
+                    : array_values(
+                        $recording->films
+                            ->filter(
+                                static fn (Film $f): bool => $f->isReady() && in_array($f->coreView(), $views, true),
+                            )
+                            ->map(static fn (Film $f): array => self::film($f, $url, $as))
+                            ->all(),
+                    ),
+            'trace' => $withTrace
+                ? $this->trace($core === null ? $recording->trace() : $core->trace($recording->trace()))
+                : null,
         ];
     }
 
@@ -70,8 +113,16 @@ final class EvidencePayload
         $first = $made['first'] ?? 0;
         $frames = $made === null ? (int) $film->frames : $made['last'] - $first + 1;
         // Where the first frame shown stands on the clock it is shown by.
-        $offset = $as === null ? $film->offset_s : $film->clock()->toRecording($first / (float) $film->rate_hz) - $as->start_s;
-        $taken = $even ? null : array_map(static fn (float $t): float => round($t - $film->taken[$first], 4), array_slice($film->taken, $first, $frames));
+        $offset =
+            $as === null
+                ? $film->offset_s
+                : $film->clock()->toRecording($first / (float) $film->rate_hz) - $as->start_s;
+        $taken = $even
+            ? null
+            : array_map(
+                static fn (float $t): float => round($t - $film->taken[$first], 4),
+                array_slice($film->taken, $first, $frames),
+            );
         $stills = array_keys($made['stills'] ?? $film->stills);
 
         return [
@@ -79,7 +130,10 @@ final class EvidencePayload
             'rate' => $film->rate_hz, 'frames' => $frames, 'width' => $film->width, 'height' => $film->height,
             'offset' => round($offset, 6), 'drift' => $film->drift_ppm, 'matched' => $film->clock_by !== null,
             'taken' => $taken,
-            'stills' => (object) array_combine($stills, array_map(static fn (string $code): string => $url($film->view, $code), $stills)),
+            'stills' => (object) array_combine(
+                $stills,
+                array_map(static fn (string $code): string => $url($film->view, $code), $stills),
+            ),
         ];
     }
 
@@ -123,7 +177,12 @@ final class EvidencePayload
         }
         $out = [];
         foreach ($trace->device === DeviceClass::DualPlate ? Side::cases() : [null] as $side) {
-            [$x, $y] = array_map(static fn (Axis $axis): ?Series => $side === null ? $trace->netPush($axis) : $trace->footPush($side, $axis), [Axis::X, Axis::Y]);
+            [$x, $y] = array_map(
+                static fn (Axis $axis): ?Series => $side === null
+                    ? $trace->netPush($axis)
+                    : $trace->footPush($side, $axis),
+                [Axis::X, Axis::Y],
+            );
             if ($x !== null && $y !== null) {
                 $out[$side->value ?? 'net'] = [self::plain($x, 1), self::plain($y, 1)];
             }

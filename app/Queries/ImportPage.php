@@ -22,7 +22,10 @@ use Core\Trace\DeviceClass;
 use Core\Trace\QualityFinding;
 use Core\Trace\Series;
 
-/** What a file would become: its columns as understood, the trace drawn, quality and stations, before anything is stored. */
+/**
+ * What a file would become: its columns as understood, the trace drawn, quality and stations, before anything is
+ * stored.
+ */
 final class ImportPage
 {
     private const WIDTH = 640;
@@ -37,17 +40,32 @@ final class ImportPage
     public function of(PendingImport $import): array
     {
         $import->loadMissing('golfer');
-        $out = ['import' => $import, 's' => $import->settings, 'problem' => null, 'preview' => null, 'header' => [], 'map' => null, 'channels' => [], 'remembered' => false];
+        $out = [
+            'import' => $import,
+            's' => $import->settings,
+            'problem' => null,
+            'preview' => null,
+            'header' => [],
+            'map' => null,
+            'channels' => [],
+            'remembered' => false,
+        ];
         try {
             if ($import->format === 'csv') {
                 $out['header'] = $this->read->header($import);
-                $out['remembered'] = ! isset($import->settings['map']) && RememberedColumns::query()->where('header_checksum', ReadImport::checksum($out['header']))->exists();
+                $out['remembered'] =
+                    ! isset($import->settings['map']) &&
+                    RememberedColumns::query()
+                        ->where('header_checksum', ReadImport::checksum($out['header']))
+                        ->exists();
                 $map = $this->read->map($import);
                 $out['map'] = $map;
                 $device = $map->device ?? DeviceClass::Mat;
                 $out['channels'] = ['t_s', ...$device->channels(), ...$device->optionalChannels()];
                 if ($map === null) {
-                    $out['problem'] = 'The columns are not recognised as those of a mat, a plate or two plates. Choose the device, then say below which column holds what.';
+                    $out['problem'] =
+                        'The columns are not recognised as those of a mat, a plate or two plates. Choose the device, '
+                            .'then say below which column holds what.';
 
                     return $out;
                 }
@@ -78,11 +96,37 @@ final class ImportPage
         $x = static fn (float $t): float => round(40 + (self::WIDTH - 48) * ($t - $from) / max(1e-6, $to - $from), 1);
 
         return [
-            'in' => $in, 'notes' => $assessment->quality(), 'stations' => $stations->all(), 'doubts' => array_map($this->words->phrase(...), $found->doubts ?? []),
-            'measured' => count(array_filter($assessment->measurements->all(), static fn (Measured|array $m): bool => is_array($m) || $m->value !== null)), 'of' => count($assessment->measurements->all()),
-            'label' => $share === null ? ($in->trace->totalForce() === null ? 'centre of pressure, mm' : 'vertical force, % of body weight') : 'lead share, %',
-            'path' => self::path($curve, $from, $to, $x), 'notches' => array_map(static fn ($s): float => $x($s->t), array_filter($stations->all(), static fn ($s): bool => $s->t >= $from && $s->t <= $to)),
-            'spans' => array_values(array_filter(array_map(static fn (QualityFinding $f): ?array => $f->span === null ? null : [$x(max($from, min($to, $f->span[0]))), $x(max($from, min($to, $f->span[1])))], $assessment->findings))),
+            'in' => $in,
+            'notes' => $assessment->quality(),
+            'stations' => $stations->all(),
+            'doubts' => array_map($this->words->phrase(...), $found->doubts ?? []),
+            'measured' => count(
+                array_filter(
+                    $assessment->measurements->all(),
+                    static fn (Measured|array $m): bool => is_array($m) || $m->value !== null,
+                ),
+            ),
+            'of' => count($assessment->measurements->all()),
+            'label' => $share === null
+                    ? ($in->trace->totalForce() === null
+                        ? 'centre of pressure, mm'
+                        : 'vertical force, % of body weight')
+                    : 'lead share, %',
+            'path' => self::path($curve, $from, $to, $x),
+            'notches' => array_map(
+                static fn ($s): float => $x($s->t),
+                array_filter($stations->all(), static fn ($s): bool => $s->t >= $from && $s->t <= $to),
+            ),
+            'spans' => array_values(
+                array_filter(
+                    array_map(
+                        static fn (QualityFinding $f): ?array => $f->span === null
+                            ? null
+                            : [$x(max($from, min($to, $f->span[0]))), $x(max($from, min($to, $f->span[1])))],
+                        $assessment->findings,
+                    ),
+                ),
+            ),
             'seconds' => [$from, $to],
         ];
     }
@@ -105,7 +149,11 @@ final class ImportPage
         [$low, $high] = min($values) >= 0.0 && max($values) <= 100.0 ? [0.0, 100.0] : [min($values), max($values)];
         $path = '';
         foreach ($points as $i => [$t, $v]) {
-            $path .= ($i === 0 ? 'M' : 'L').$x($t).' '.round(10 + (self::HEIGHT - 40) * (1 - ($v - $low) / max(1e-6, $high - $low)), 1);
+            $path .=
+                ($i === 0 ? 'M' : 'L').
+                $x($t).
+                ' '.
+                round(10 + (self::HEIGHT - 40) * (1 - ($v - $low) / max(1e-6, $high - $low)), 1);
         }
 
         return $path;

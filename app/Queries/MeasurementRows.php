@@ -12,16 +12,33 @@ use Core\Measurement\Spread;
 use Core\Number\Written;
 use Core\Remark\InWords;
 
-/** The measurement list of the Bench: value, uncertainty, the golfer's spread, the lens's band and where the value lies on its scale. */
+/**
+ * The measurement list of the Bench: value, uncertainty, the golfer's spread, the lens's band and where the value lies
+ * on its scale.
+ */
 final class MeasurementRows
 {
     /** The station shown of a measure taken at several. */
-    private const SHOWN_AT = ['pelvis_sway' => 'LB', 'chest_sway' => 'LD', 'pelvis_turn' => 'IM', 'chest_turn' => 'TP', 'mass_ahead' => 'LD', 'lead_knee_flex' => 'IM', 'knee_gap' => 'TP'];
+    private const SHOWN_AT = [
+        'pelvis_sway' => 'LB',
+        'chest_sway' => 'LD',
+        'pelvis_turn' => 'IM',
+        'chest_turn' => 'TP',
+        'mass_ahead' => 'LD',
+        'lead_knee_flex' => 'IM',
+        'knee_gap' => 'TP',
+    ];
 
     /** Headings in the order of work, with the first measure of each. */
     public const GROUPS = [
-        'setup_share' => 'Pressure, lead and trail', 'toe_drift' => 'Where on the foot', 'unload_at' => 'Trail foot letting go', 'dip' => 'Force', 'heel_toe_trail' => 'Push and twist',
-        'pelvis_sway' => 'Body', 'trail_heel_lift' => 'Feet and knees', 'tempo' => 'Rhythm',
+        'setup_share' => 'Pressure, lead and trail',
+        'toe_drift' => 'Where on the foot',
+        'unload_at' => 'Trail foot letting go',
+        'dip' => 'Force',
+        'heel_toe_trail' => 'Push and twist',
+        'pelvis_sway' => 'Body',
+        'trail_heel_lift' => 'Feet and knees',
+        'tempo' => 'Rhythm',
     ];
 
     public function __construct(private readonly InWords $words)
@@ -51,7 +68,9 @@ final class MeasurementRows
                 'label' => $measure->label().($at === null ? '' : ' at '.$at),
                 'unit' => $found->unit,
                 'definition' => $measure->definition(),
-                'value' => is_array($value) ? implode(', ', array_map(static fn (string $k): string => Measure::from($k)->label(), $value)) : $value,
+                'value' => is_array($value)
+                    ? implode(', ', array_map(static fn (string $k): string => Measure::from($k)->label(), $value))
+                    : $value,
                 'uncertainty' => $found->uncertainty,
                 'reason' => $found->reason === null ? null : $this->words->phrase($found->reason),
                 'censored' => $found->censored,
@@ -99,7 +118,10 @@ final class MeasurementRows
             Measure::Rise, Measure::Dip => [40.0, 200.0],
             Measure::RiseLead => [0.0, 200.0],
             Measure::RiseAt, Measure::TrailHeelLiftAt => [-60.0, 160.0],
-            Measure::PelvisSway, Measure::ChestSway, Measure::ToeDrift, Measure::HeelDriftBack, Measure::MassAhead => [-40.0, 40.0],
+            Measure::PelvisSway, Measure::ChestSway, Measure::ToeDrift, Measure::HeelDriftBack, Measure::MassAhead => [
+                -40.0,
+                40.0,
+            ],
             Measure::EdgeFraction, Measure::EdgeFractionDown => [-50.0, 50.0],
             Measure::PelvisTurn, Measure::ChestTurn => [-120.0, 120.0],
             Measure::FootSpin => [-10.0, 60.0],
@@ -108,12 +130,20 @@ final class MeasurementRows
             Measure::Tempo => [1.5, 5.0],
             Measure::TrailJump => [0.8, 1.6],
             Measure::HeelToeRatio => [0.0, 4.0],
-            Measure::HeelToeTrail, Measure::HeelToeLead, Measure::SidePush, Measure::TakeawayPush, Measure::LeadLegDrift, Measure::TrailSecondPeak => [-5.0, 40.0],
+            Measure::HeelToeTrail,
+            Measure::HeelToeLead,
+            Measure::SidePush,
+            Measure::TakeawayPush,
+            Measure::LeadLegDrift,
+            Measure::TrailSecondPeak => [-5.0, 40.0],
             Measure::Twist => [0.0, 2.0],
             Measure::ShiftRate => [0.0, 700.0],
             Measure::UnloadRate => [-800.0, 0.0],
             Measure::ChestFirst => [-240.0, 160.0],
-            Measure::DipAt, Measure::LeadPeakAt, Measure::ShiftRateAt, Measure::SidePushAt, Measure::TwistAt => [-20.0, 400.0],
+            Measure::DipAt, Measure::LeadPeakAt, Measure::ShiftRateAt, Measure::SidePushAt, Measure::TwistAt => [
+                -20.0,
+                400.0,
+            ],
             Measure::HeelToeTrailAt, Measure::HeelToeLeadAt => [-200.0, 200.0],
             Measure::PelvisDepth, Measure::LeadHipBack, Measure::KneeGapGrowth => [-14.0, 14.0],
             Measure::TrailHeelLift, Measure::LeadHeelLift => [0.0, 15.0],

@@ -20,7 +20,14 @@ final class PanelPage
     public function of(Sitting $round, User $user): array
     {
         $key = $round->keys()->first();
-        $all = $key === null ? collect() : $key->entries()->with(['recording.golfer', 'case.swings'])->orderBy('case_id')->get();
+        $all =
+            $key === null
+                ? collect()
+                : $key
+                    ->entries()
+                    ->with(['recording.golfer', 'case.swings'])
+                    ->orderBy('case_id')
+                    ->get();
         $onlooker = $this->onlookers->of($user)->over($all);
         $entries = $all->filter(static fn (KeyEntry $e): bool => $onlooker->seesEntry($e, $round))->values();
 
@@ -34,7 +41,13 @@ final class PanelPage
             // A count over all of them would tell what is held back.
             'grades' => $onlooker->withheld($round) === null ? $all->countBy('grade') : null,
             'erased' => $round->erasedAt(),
-            'unsettled' => $entries->filter(fn (KeyEntry $e): bool => $e->ruling !== null || in_array($e->grade, ['conflict', 'contested'], true))->sortBy(fn (KeyEntry $e): array => [$e->ruling !== null, $e->grade === 'contested', $e->id])->values(),
+            'unsettled' => $entries
+                ->filter(
+                    fn (KeyEntry $e): bool => $e->ruling !== null ||
+                        in_array($e->grade, ['conflict', 'contested'], true),
+                )
+                ->sortBy(fn (KeyEntry $e): array => [$e->ruling !== null, $e->grade === 'contested', $e->id])
+                ->values(),
             'mayRule' => $user->can('rule', $round),
             'majority' => (float) config('academy.majority'),
             'able' => (int) config('academy.able'),

@@ -26,7 +26,9 @@ final class ReadingSwing
         return $reading->case->renditions->firstWhere('recording_id', $recording->id);
     }
 
-    /** @return array<int, float> by how much each swing's own clock is behind the recording's, s, by swing of the case */
+    /**
+     * @return array<int, float> by how much each swing's own clock is behind the recording's, s, by swing of the case
+     */
     public function starts(Reading $reading): array
     {
         $reading->loadMissing(['case.swings', 'case.renditions']);

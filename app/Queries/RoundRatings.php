@@ -21,13 +21,15 @@ use Illuminate\Database\Eloquent\Collection;
 /**
  * What was said in a round and what the key says of it, as the arithmetic takes it; raters by number, never by name.
  *
- * Left out of scoring and counted: contested entries, conflicts not ruled on, faults that nobody could observe from what
+ * Left out of scoring and counted: contested entries, conflicts not ruled on, faults that nobody could observe from
+ * what
  * the case showed, and whoever sat on the panel that made the key.
  */
 final readonly class RoundRatings
 {
     /**
-     * @param  list<array{string, string, string, string, string, float|null}>  $rows  case, item, rater, value, occasion, confidence
+     * @param  list<array{string, string, string, string, string, float|null}>  $rows  case, item, rater, value,
+     *     occasion, confidence
      * @param  list<array{string, string, string}>  $key  case, item, value
      * @param  list<string>  $unscored  raters who helped to make the key
      * @param  array<string, int>  $unsupported  calls that what was shown cannot support, by rater
@@ -36,22 +38,49 @@ final readonly class RoundRatings
      * @param  array<string, string>  $arms  what was shown, by case|rater
      * @param  array<string, true>  $blindTo  calls of what the reader's own arm could not show, by case|item|rater
      */
-    private function __construct(public array $rows, public array $key, public array $unscored, public array $unsupported, public array $cannotTell, public array $left, public int $cases, public string $checksum, public array $arms, private array $blindTo)
-    {
+    private function __construct(
+        public array $rows,
+        public array $key,
+        public array $unscored,
+        public array $unsupported,
+        public array $cannotTell,
+        public array $left,
+        public int $cases,
+        public string $checksum,
+        public array $arms,
+        private array $blindTo,
+    ) {
     }
 
     public static function of(Sitting $round, Codebooks $codebooks): self
     {
         /** @var Collection<int, SittingCase> $cases */
-        $cases = $round->cases()->with(['recording', 'arm', 'swings.recording.films'])->orderBy('id')->get()->keyBy('id');
-        $all = $round->readings()->whereNotNull('handed_in_at')->with(['calls', 'arm'])->orderBy('readings.id')->get();
+        $cases = $round
+            ->cases()
+            ->with(['recording', 'arm', 'swings.recording.films'])
+            ->orderBy('id')
+            ->get()
+            ->keyBy('id');
+        $all = $round
+            ->readings()
+            ->whereNotNull('handed_in_at')
+            ->with(['calls', 'arm'])
+            ->orderBy('readings.id')
+            ->get();
         // Whoever had been shown the answer reads no blind reading.
         $readings = $all->where('exposed', false)->values();
-        $entries = $round->keyVersion?->entries()->whereIn('case_id', $cases->pluck('case_id'))->orderBy('id')->get() ?? collect();
+        $entries =
+            $round->keyVersion?->entries()->whereIn('case_id', $cases->pluck('case_id'))->orderBy('id')->get() ??
+            collect();
         $panel = $round->keyVersion?->sitting->members()->orderBy('users.id')->pluck('users.id')->all() ?? [];
         $codebook = $codebooks->of($round);
         $rows = $key = $unsupported = $cannotTell = $arms = $blindTo = [];
-        $left = ['contested' => 0, 'conflict' => 0, 'not observable' => 0, ...($all->count() > $readings->count() ? ['exposed' => $all->count() - $readings->count()] : [])];
+        $left = [
+            'contested' => 0,
+            'conflict' => 0,
+            'not observable' => 0,
+            ...$all->count() > $readings->count() ? ['exposed' => $all->count() - $readings->count()] : [],
+        ];
         $known = $entries->keyBy(static fn (KeyEntry $e): string => $e->case_id.'|'.$e->fault);
         $seen = self::seen($cases, $readings, $codebook);
         foreach ($cases as $case) {
@@ -63,7 +92,9 @@ final readonly class RoundRatings
                 $label = $entry->scoredLabel();
                 if ($label === null) {
                     $left[$entry->grade === 'conflict' ? 'conflict' : 'contested']++;
-                } elseif (array_filter($seen[$case->id], static fn (array $faults): bool => isset($faults[$fault])) === []) {
+                } elseif (
+                    array_filter($seen[$case->id], static fn (array $faults): bool => isset($faults[$fault])) === []
+                ) {
                     $left['not observable']++;
                 } else {
                     $key[] = ['c'.$case->case_id, $fault, $label];
@@ -80,8 +111,15 @@ final readonly class RoundRatings
                 $told = $call->presence !== Presence::CannotTell;
                 $unsupported[$rater] = ($unsupported[$rater] ?? 0) + ($told && ! isset($sees[$fault]) ? 1 : 0);
                 $cannotTell[$rater] = ($cannotTell[$rater] ?? 0) + ($told ? 0 : 1);
-                isset($sees[$fault]) || $blindTo["$name|$fault|$rater"] = true;
-                $rows[] = [$name, $fault, $rater, $call->presence->value, (string) $case->occasion, $call->confidence === null ? null : $call->confidence / 100];
+                isset($sees[$fault]) || ($blindTo["$name|$fault|$rater"] = true);
+                $rows[] = [
+                    $name,
+                    $fault,
+                    $rater,
+                    $call->presence->value,
+                    (string) $case->occasion,
+                    $call->confidence === null ? null : $call->confidence / 100,
+                ];
             }
         }
         $checksum = hash('sha256', json_encode([
@@ -90,7 +128,18 @@ final readonly class RoundRatings
             $entries->mapWithKeys(static fn (KeyEntry $e): array => [$e->id => $e->scoredLabel()])->all(),
         ], JSON_THROW_ON_ERROR));
 
-        return new self($rows, $key, array_map(static fn (mixed $id): string => 'u'.(is_scalar($id) ? $id : ''), array_values($panel)), $unsupported, $cannotTell, $left, $cases->count(), $checksum, $arms, $blindTo);
+        return new self(
+            $rows,
+            $key,
+            array_map(static fn (mixed $id): string => 'u'.(is_scalar($id) ? $id : ''), array_values($panel)),
+            $unsupported,
+            $cannotTell,
+            $left,
+            $cases->count(),
+            $checksum,
+            $arms,
+            $blindTo,
+        );
     }
 
     /**
@@ -108,7 +157,10 @@ final readonly class RoundRatings
         foreach ($cases as $case) {
             foreach ($dealt[$case->id] ?? collect([$case->arm_id])->filter() as $arm) {
                 $shown = $case->shown($arms[$arm] ?? null);
-                $out[$case->id][$arm] = array_map(static fn (): bool => true, array_filter($codebook->faults, static fn (Fault $f): bool => $f->observability($shown)->supports()));
+                $out[$case->id][$arm] = array_map(
+                    static fn (): bool => true,
+                    array_filter($codebook->faults, static fn (Fault $f): bool => $f->observability($shown)->supports()),
+                );
             }
             $out[$case->id] ??= [];
         }
@@ -125,7 +177,13 @@ final readonly class RoundRatings
     /** The calls of those who are scored, with the key. */
     public function scored(): RatingSet
     {
-        $set = $this->set(array_filter($this->rows, fn (array $row): bool => ! in_array($row[2], $this->unscored, true) && ! isset($this->blindTo["$row[0]|$row[1]|$row[2]"])));
+        $set = $this->set(
+            array_filter(
+                $this->rows,
+                fn (array $row): bool => ! in_array($row[2], $this->unscored, true) &&
+                    ! isset($this->blindTo["$row[0]|$row[1]|$row[2]"]),
+            ),
+        );
         foreach ($this->key as $entry) {
             $set->addKey(...$entry);
         }
@@ -143,7 +201,12 @@ final readonly class RoundRatings
         $set = $this->set(array_filter($this->rows, $keep));
         $options = self::options();
 
-        return $set->isEmpty() ? null : new CountSums(ItemTable::of($set, $set->items(), $options->categories, $options->cannotTell), Weights::identity(2));
+        return $set->isEmpty()
+            ? null
+            : new CountSums(
+                ItemTable::of($set, $set->items(), $options->categories, $options->cannotTell),
+                Weights::identity(2),
+            );
     }
 
     /** @param  array<int, array{string, string, string, string, string, float|null}>  $rows */

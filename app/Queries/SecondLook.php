@@ -12,13 +12,30 @@ use Core\Number\Written;
 use Core\Reading\CaseKind;
 use Core\Reading\Stage;
 
-/** What only the second look at a case shows: what the ball did, and what was measured. Never a verdict, never a key. */
+/**
+ * What only the second look at a case shows: what the ball did, and what was measured. Never a verdict, never a key.
+ */
 final class SecondLook
 {
     /** The measures shown, in the order of work. */
-    private const SHOWN = [Measure::SetupShare, Measure::TrailPeak, Measure::TrailPeakAt, Measure::TopShare, Measure::RecentreLead, Measure::LevelShare, Measure::ImpactShare, Measure::Fallback, Measure::FinishShare, Measure::Rise, Measure::Tempo];
+    private const SHOWN = [
+        Measure::SetupShare,
+        Measure::TrailPeak,
+        Measure::TrailPeakAt,
+        Measure::TopShare,
+        Measure::RecentreLead,
+        Measure::LevelShare,
+        Measure::ImpactShare,
+        Measure::Fallback,
+        Measure::FinishShare,
+        Measure::Rise,
+        Measure::Tempo,
+    ];
 
-    /** @return list<array{name: string, says: string, numbers: list<array{label: string, value: string, uncertainty: string, unit: string}>}> of each swing; none at the blind stage */
+    /**
+     * @return list<array{name: string, says: string, numbers: list<array{label: string, value: string,
+     * uncertainty: string, unit: string}>}> of each swing; none at the blind stage
+     */
     public function of(Reading $reading): array
     {
         if ($reading->stage !== Stage::Reveal) {
@@ -44,7 +61,12 @@ final class SecondLook
             $value = $one?->number();
             if ($one !== null && $value !== null) {
                 $u = $one->uncertainty ?? 0.0;
-                $numbers[] = ['label' => $m->label(), 'value' => Written::fixed($value, abs($value) < 5 ? 2 : 0), 'uncertainty' => Written::fixed($u, $u < 1 ? 2 : 1), 'unit' => $one->unit];
+                $numbers[] = [
+                    'label' => $m->label(),
+                    'value' => Written::fixed($value, abs($value) < 5 ? 2 : 0),
+                    'uncertainty' => Written::fixed($u, $u < 1 ? 2 : 1),
+                    'unit' => $one->unit,
+                ];
             }
         }
 

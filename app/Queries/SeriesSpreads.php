@@ -20,13 +20,22 @@ final class SeriesSpreads
     {
     }
 
-    /** @return Collection<int, Recording>|null null where the recording belongs to no series, or one of its swings is hidden from this person: the others would tell it */
+    /**
+     * @return Collection<int, Recording>|null null where the recording belongs to no series, or one of its swings is
+     * hidden from this person: the others would tell it
+     */
     public function swings(Recording $recording, User $user): ?Collection
     {
         if ($recording->series === null) {
             return null;
         }
-        $swings = Recording::query()->where('golfer_id', $recording->golfer_id)->where('series', $recording->series)->whereNull('erased_at')->with('measured')->orderBy('id')->get();
+        $swings = Recording::query()
+            ->where('golfer_id', $recording->golfer_id)
+            ->where('series', $recording->series)
+            ->whereNull('erased_at')
+            ->with('measured')
+            ->orderBy('id')
+            ->get();
 
         return $swings->every(fn (Recording $r): bool => $this->onlookers->of($user)->sees($r)) ? $swings : null;
     }
@@ -40,7 +49,9 @@ final class SeriesSpreads
         $sets = self::warm($series ?? []);
         $out = [];
         foreach (Measure::cases() as $measure) {
-            $names = $measure->isByStation() ? array_map(static fn (Station $s): string => $s->value, Station::cases()) : [null];
+            $names = $measure->isByStation()
+                ? array_map(static fn (Station $s): string => $s->value, Station::cases())
+                : [null];
             foreach ($names as $code) {
                 $spread = Spread::ofSwings($sets, $measure, $code);
                 if ($spread !== null) {

@@ -24,14 +24,45 @@ final class ShelfPage
      */
     public function of(array $filter, User $user): array
     {
-        $recordings = $this->onlookers->of($user)->recordings()
-            ->with(['golfer.consents', 'measured', 'films', 'stations', 'channels' => fn ($q) => $q->whereIn('name', ['lead_pct', 'trail_pct', 'lead_fz_n', 'trail_fz_n', 'copx_mm', 'fz_n'])])
+        $recordings = $this->onlookers
+            ->of($user)
+            ->recordings()
+            ->with([
+                'golfer.consents',
+                'measured',
+                'films',
+                'stations',
+                'channels' => fn ($q) => $q->whereIn('name', [
+                    'lead_pct',
+                    'trail_pct',
+                    'lead_fz_n',
+                    'trail_fz_n',
+                    'copx_mm',
+                    'fz_n',
+                ]),
+            ])
             ->withCount('motion')
             ->when($filter['club'] ?? null, fn (Builder $q, string $club) => $q->where('club', $club))
             ->when($filter['device'] ?? null, fn (Builder $q, string $device) => $q->where('device_class', $device))
-            ->when($filter['hand'] ?? null, fn (Builder $q, string $hand) => $q->whereHas('golfer', fn (Builder $g) => $g->where('handedness', $hand)))
-            ->when($filter['fault'] ?? null, fn (Builder $q, string $fault) => $q->whereHas('measured', fn (Builder $m) => $m->where('faults->'.StandardLenses::DEFAULT.'->'.$fault.'->verdict', 'supported')))
-            ->orderByDesc('created_at')->orderByDesc('id')
+            ->when(
+                $filter['hand'] ?? null,
+                fn (Builder $q, string $hand) => $q->whereHas(
+                    'golfer',
+                    fn (Builder $g) => $g->where('handedness', $hand),
+                ),
+            )
+            ->when(
+                $filter['fault'] ?? null,
+                fn (Builder $q, string $fault) => $q->whereHas(
+                    'measured',
+                    fn (Builder $m) => $m->where(
+                        'faults->'.StandardLenses::DEFAULT.'->'.$fault.'->verdict',
+                        'supported',
+                    ),
+                ),
+            )
+            ->orderByDesc('created_at')
+            ->orderByDesc('id')
             ->get();
 
         return [
@@ -42,7 +73,10 @@ final class ShelfPage
             'clubs' => $this->onlookers->of($user)->recordings()->distinct()->orderBy('club')->pluck('club'),
             'golfers' => Golfer::query()->consenting()->orderBy('pseudonym')->get(),
             'total' => $this->onlookers->of($user)->recordings()->count(),
-            'ended' => Recording::query()->whereNull('erased_at')->whereDoesntHave('golfer', static fn ($q) => $q->consenting())->count(),
+            'ended' => Recording::query()
+                ->whereNull('erased_at')
+                ->whereDoesntHave('golfer', static fn ($q) => $q->consenting())
+                ->count(),
         ];
     }
 
@@ -62,8 +96,12 @@ final class ShelfPage
             $k = (int) ($from + ($to - $from) * $i / 40);
             $share = match ($recording->device_class) {
                 'mat' => $c['lead_pct']->samples[$k],
-                'dual-plate' => 100 * $c['lead_fz_n']->samples[$k] / max(1.0, $c['lead_fz_n']->samples[$k] + $c['trail_fz_n']->samples[$k]),
-                default => $stance === null ? 50.0 : 100 * ($c['copx_mm']->samples[$k] - $stance->trail->xMm) / ($stance->lead->xMm - $stance->trail->xMm),
+                'dual-plate' => (100 * $c['lead_fz_n']->samples[$k]) /
+                    max(1.0, $c['lead_fz_n']->samples[$k] + $c['trail_fz_n']->samples[$k]),
+                default => $stance === null
+                    ? 50.0
+                    : (100 * ($c['copx_mm']->samples[$k] - $stance->trail->xMm)) /
+                        ($stance->lead->xMm - $stance->trail->xMm),
             };
             $share = is_nan($share) ? 50.0 : max(0.0, min(100.0, $share));
             $path .= sprintf('%s%.0f %.1f', $i === 0 ? 'M' : 'L', 3 * $i, 34 - 0.32 * $share);

@@ -10,7 +10,10 @@ use Core\Measurement\Measured;
 use Core\Motion\Station;
 use Core\Number\Written;
 
-/** For each condition a verdict came from: the curve, the threshold, the value with its uncertainty, as points of a drawing. */
+/**
+ * For each condition a verdict came from: the curve, the threshold, the value with its uncertainty, as points of a
+ * drawing.
+ */
 final class VerdictCurves
 {
     public const WIDTH = 380;
@@ -34,11 +37,20 @@ final class VerdictCurves
             $drawn = Illustration::of($evidence, $measure, $condition->station);
             $chart = [
                 'title' => ucfirst($measure->label()).($condition->station === null ? '' : ' at '.$condition->station),
-                'value' => $found->value, 'uncertainty' => $found->uncertainty, 'unit' => $found->unit, 'censored' => $found->censored,
-                'op' => $condition->op, 'threshold' => $condition->threshold, 'definition' => $measure->definition(), 'curve' => null,
+                'value' => $found->value,
+                'uncertainty' => $found->uncertainty,
+                'unit' => $found->unit,
+                'censored' => $found->censored,
+                'op' => $condition->op,
+                'threshold' => $condition->threshold,
+                'definition' => $measure->definition(),
+                'curve' => null,
             ];
             if ($drawn !== null && is_float($condition->threshold)) {
-                $chart = [...$chart, ...self::drawing($drawn, $from, $to, $condition->threshold, $found, $evidence->stations->all())];
+                $chart = [
+                    ...$chart,
+                    ...self::drawing($drawn, $from, $to, $condition->threshold, $found, $evidence->stations->all()),
+                ];
             }
             $out[] = $chart;
         }
@@ -50,8 +62,14 @@ final class VerdictCurves
      * @param  array<string, \Core\Motion\StationTime>  $stations
      * @return array<string, mixed>
      */
-    private static function drawing(Illustration $drawn, float $from, float $to, float $threshold, Measured $found, array $stations): array
-    {
+    private static function drawing(
+        Illustration $drawn,
+        float $from,
+        float $to,
+        float $threshold,
+        Measured $found,
+        array $stations,
+    ): array {
         $points = [];
         for ($i = 0; $i <= self::POINTS; $i++) {
             $t = $from + ($to - $from) * $i / self::POINTS;
@@ -82,16 +100,29 @@ final class VerdictCurves
         }
 
         return [
-            'curve' => $path, 'label' => $drawn->label, 'curveUnit' => $drawn->unit,
-            'ticks' => array_map(static fn (float $v): array => [$y($v), self::tick($v, $high - $low)], [$low + $pad, ($low + $high) / 2, $high - $pad]),
-            'stations' => array_map(static fn ($s): float => $x($s->t), array_filter($stations, static fn ($s): bool => $s->t >= $from && $s->t <= $to)),
+            'curve' => $path,
+            'label' => $drawn->label,
+            'curveUnit' => $drawn->unit,
+            'ticks' => array_map(static fn (float $v): array => [$y($v), self::tick($v, $high - $low)], [
+                $low + $pad,
+                ($low + $high) / 2,
+                $high - $pad,
+            ]),
+            'stations' => array_map(
+                static fn ($s): float => $x($s->t),
+                array_filter($stations, static fn ($s): bool => $s->t >= $from && $s->t <= $to),
+            ),
             'level' => $level === null ? null : $y($level),
             'moment' => $moment === null || $moment < $from || $moment > $to ? null : $x($moment),
             'window' => $window === null ? null : [$x(max($from, (float) $window[0])), $x(min($to, (float) $window[1]))],
-            'dot' => $value === null || $at === null ? null : [$x(max($from, min($to, $at))), $y($drawn->level($value) ?? $drawn->curve->at($at) ?? 0.0)],
-            'whisker' => $value === null || $at === null ? null : ($drawn->level($value) !== null
-                ? ['v', $y((float) $drawn->level($value - $u)), $y((float) $drawn->level($value + $u))]
-                : ['h', $x((float) $drawn->moment($value - $u)), $x((float) $drawn->moment($value + $u))]),
+            'dot' => $value === null || $at === null
+                    ? null
+                    : [$x(max($from, min($to, $at))), $y($drawn->level($value) ?? ($drawn->curve->at($at) ?? 0.0))],
+            'whisker' => $value === null || $at === null
+                    ? null
+                    : ($drawn->level($value) !== null
+                        ? ['v', $y((float) $drawn->level($value - $u)), $y((float) $drawn->level($value + $u))]
+                        : ['h', $x((float) $drawn->moment($value - $u)), $x((float) $drawn->moment($value + $u))]),
         ];
     }
 

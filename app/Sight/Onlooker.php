@@ -64,12 +64,19 @@ final class Onlooker
         $this->know([$recording]);
         $fact = $this->facts[$recording];
 
-        return new Standing($fact['consents'], $fact['held'], $this->user->isHeadCoach(), $this->places()[$recording] ?? []);
+        return new Standing(
+            $fact['consents'],
+            $fact['held'],
+            $this->user->isHeadCoach(),
+            $this->places()[$recording] ?? [],
+        );
     }
 
     public function sees(Recording|int $recording, Thing $thing = Thing::Numbers): bool
     {
-        return Sight::ofRecording($this->standing($recording instanceof Recording ? $recording->id : $recording))->shows($thing);
+        return Sight::ofRecording(
+            $this->standing($recording instanceof Recording ? $recording->id : $recording),
+        )->shows($thing);
     }
 
     /** What may be seen of a case in what a sitting came to: of every one of its swings. */
@@ -80,7 +87,9 @@ final class Onlooker
 
     public function seesEntry(KeyEntry $entry, Sitting $panel): bool
     {
-        return $this->ofResult(array_values($entry->case->swings->pluck('recording_id')->all()), $panel)->shows(Thing::Key);
+        return $this->ofResult(array_values($entry->case->swings->pluck('recording_id')->all()), $panel)->shows(
+            Thing::Key,
+        );
     }
 
     /**
@@ -92,7 +101,17 @@ final class Onlooker
     {
         $this->know($recordings);
 
-        return Sight::ofAll(array_map(fn (int $id): Sight => Sight::ofResult($this->standing($id), $sitting->id, $sitting->kind, $sitting->state), $recordings));
+        return Sight::ofAll(
+            array_map(
+                fn (int $id): Sight => Sight::ofResult(
+                    $this->standing($id),
+                    $sitting->id,
+                    $sitting->kind,
+                    $sitting->state,
+                ),
+                $recordings,
+            ),
+        );
     }
 
     /** Own sheet: of every swing of the case. */
@@ -102,15 +121,23 @@ final class Onlooker
         $this->know($recordings);
         $turn = $this->turn($reading);
 
-        return Sight::ofAll(array_map(fn (int $id): Sight => Sight::ofReading($this->standing($id), $turn), $recordings));
+        return Sight::ofAll(
+            array_map(fn (int $id): Sight => Sight::ofReading($this->standing($id), $turn), $recordings),
+        );
     }
 
     /** Why the figures of a sitting are withheld whole from this person; null where they are not. */
     public function withheld(Sitting $sitting): ?Why
     {
-        $ids = DB::table('sitting_cases')->join('case_swings', 'case_swings.case_id', '=', 'sitting_cases.case_id')->where('sitting_cases.sitting_id', $sitting->id)->distinct()->pluck('case_swings.recording_id');
+        $ids = DB::table('sitting_cases')
+            ->join('case_swings', 'case_swings.case_id', '=', 'sitting_cases.case_id')
+            ->where('sitting_cases.sitting_id', $sitting->id)
+            ->distinct()
+            ->pluck('case_swings.recording_id');
 
-        return Sight::withholds($this->standings(array_values($ids->map(static fn (mixed $id): int => (int) $id)->all())));
+        return Sight::withholds(
+            $this->standings(array_values($ids->map(static fn (mixed $id): int => (int) $id)->all())),
+        );
     }
 
     /**
@@ -141,20 +168,33 @@ final class Onlooker
             }
         }
 
-        return $this->user->isHeadCoach() ? $query->whereNotIn('recordings.id', $hidden) : $query->whereIn('recordings.id', $shown);
+        return $this->user->isHeadCoach()
+            ? $query->whereNotIn('recordings.id', $hidden)
+            : $query->whereIn('recordings.id', $shown);
     }
 
     /** @return list<int> recordings that are hidden from this person whatever the role */
     public function hidden(): array
     {
-        return array_keys(array_filter($this->places(), static fn (array $p): bool => (new Standing(true, true, false, $p))->hiddenBy() !== null));
+        return array_keys(
+            array_filter(
+                $this->places(),
+                static fn (array $p): bool => (new Standing(true, true, false, $p))->hiddenBy() !== null,
+            ),
+        );
     }
 
-    /** When the second part of a sitting begins for this person; null where it has begun, there is none, or the first is not read yet. */
+    /**
+     * When the second part of a sitting begins for this person; null where it has begun, there is none, or the first is
+     * not read yet.
+     */
     public function begins(Sitting $sitting): ?Carbon
     {
         $of = $this->progress($sitting->id);
-        $at = $of['left'][2] === 0 || $of['left'][1] > 0 || $of['last'] === null ? null : Carbon::parse($of['last'])->addDays($sitting->wait_days);
+        $at =
+            $of['left'][2] === 0 || $of['left'][1] > 0 || $of['last'] === null
+                ? null
+                : Carbon::parse($of['last'])->addDays($sitting->wait_days);
 
         return $at?->isFuture() === true ? $at : null;
     }
@@ -163,7 +203,11 @@ final class Onlooker
     {
         $of = $this->progress($reading->case->sitting_id);
         $open = $reading->case->sitting->state === SittingState::Open;
-        $begun = $reading->case->part === 1 || ($of['left'][1] === 0 && ($of['last'] === null || Carbon::parse($of['last'])->addDays($reading->case->sitting->wait_days)->isPast()));
+        $begun =
+            $reading->case->part === 1 ||
+            ($of['left'][1] === 0 &&
+                ($of['last'] === null ||
+                    Carbon::parse($of['last'])->addDays($reading->case->sitting->wait_days)->isPast()));
 
         return new Turn(
             $reading->stage, $reading->handed_in_at !== null, $reading->arm->film, $reading->arm->trace,
@@ -174,22 +218,55 @@ final class Onlooker
     /**
      * How far this person has come in a sitting. Cases taken out of it, or whose consent has ended, hold nobody up.
      *
-     * @return array{left: array{1: int, 2: int}, last: ?string, twice: bool}  left: still to be handed in, by part; last: when the newest of the first part was handed in
+     * @return array{left: array{1: int, 2: int}, last: ?string, twice: bool}  left: still to be handed in, by part;
+     *     last: when the newest of the first part was handed in
      */
     private function progress(int $sitting): array
     {
         if (isset($this->progress[$sitting])) {
             return $this->progress[$sitting];
         }
-        $rows = DB::table('readings')->join('sitting_cases', 'sitting_cases.id', '=', 'readings.sitting_case_id')->join('case_swings', 'case_swings.case_id', '=', 'sitting_cases.case_id')
-            ->where('sitting_cases.sitting_id', $sitting)->where('readings.user_id', $this->user->id)->where('readings.stage', Stage::Blind->value)->whereNull('sitting_cases.withdrawn_at')
-            ->get(['readings.id', 'readings.handed_in_at', 'sitting_cases.part', 'sitting_cases.occasion', 'case_swings.recording_id']);
-        $this->know(array_values($rows->whereNull('handed_in_at')->pluck('recording_id')->unique()->map(static fn (mixed $id): int => (int) $id)->all()));
-        $waits = $rows->whereNull('handed_in_at')->groupBy('id')->filter(fn ($swings): bool => $swings->every(fn ($s): bool => $this->facts[(int) $s->recording_id]['consents'] && $this->facts[(int) $s->recording_id]['held']));
+        $rows = DB::table('readings')
+            ->join('sitting_cases', 'sitting_cases.id', '=', 'readings.sitting_case_id')
+            ->join('case_swings', 'case_swings.case_id', '=', 'sitting_cases.case_id')
+            ->where('sitting_cases.sitting_id', $sitting)
+            ->where('readings.user_id', $this->user->id)
+            ->where('readings.stage', Stage::Blind->value)
+            ->whereNull('sitting_cases.withdrawn_at')
+            ->get([
+                'readings.id',
+                'readings.handed_in_at',
+                'sitting_cases.part',
+                'sitting_cases.occasion',
+                'case_swings.recording_id',
+            ]);
+        $this->know(
+            array_values(
+                $rows
+                    ->whereNull('handed_in_at')
+                    ->pluck('recording_id')
+                    ->unique()
+                    ->map(static fn (mixed $id): int => (int) $id)
+                    ->all(),
+            ),
+        );
+        $waits = $rows
+            ->whereNull('handed_in_at')
+            ->groupBy('id')
+            ->filter(
+                fn ($swings): bool => $swings->every(
+                    fn ($s): bool => $this->facts[(int) $s->recording_id]['consents'] &&
+                        $this->facts[(int) $s->recording_id]['held'],
+                ),
+            );
 
         return $this->progress[$sitting] = [
-            'left' => [1 => $waits->filter(static fn ($s): bool => (int) $s[0]->part === 1)->count(), 2 => $waits->filter(static fn ($s): bool => (int) $s[0]->part === 2)->count()],
-            'last' => $rows->where('part', 1)->max('handed_in_at'), 'twice' => $rows->max('occasion') > 1,
+            'left' => [
+                1 => $waits->filter(static fn ($s): bool => (int) $s[0]->part === 1)->count(),
+                2 => $waits->filter(static fn ($s): bool => (int) $s[0]->part === 2)->count(),
+            ],
+            'last' => $rows->where('part', 1)->max('handed_in_at'),
+            'twice' => $rows->max('occasion') > 1,
         ];
     }
 
@@ -211,7 +288,11 @@ final class Onlooker
         if ($ids === []) {
             return;
         }
-        $consenting = Recording::query()->whereKey($ids)->whereHas('golfer', static fn ($q) => $q->consenting())->pluck('id')->flip();
+        $consenting = Recording::query()
+            ->whereKey($ids)
+            ->whereHas('golfer', static fn ($q) => $q->consenting())
+            ->pluck('id')
+            ->flip();
         $held = Recording::query()->whereKey($ids)->whereNull('erased_at')->pluck('id')->flip();
         foreach ($ids as $id) {
             $this->facts[$id] = ['consents' => $consenting->has($id), 'held' => $held->has($id)];
@@ -224,14 +305,39 @@ final class Onlooker
         if ($this->places !== null) {
             return $this->places;
         }
-        $rows = DB::table('seats')->join('sittings', 'sittings.id', '=', 'seats.sitting_id')->join('sitting_cases', 'sitting_cases.sitting_id', '=', 'sittings.id')
+        $rows = DB::table('seats')
+            ->join('sittings', 'sittings.id', '=', 'seats.sitting_id')
+            ->join('sitting_cases', 'sitting_cases.sitting_id', '=', 'sittings.id')
             ->join('case_swings', 'case_swings.case_id', '=', 'sitting_cases.case_id')
-            ->leftJoin('readings', fn ($on) => $on->on('readings.sitting_case_id', 'sitting_cases.id')->where('readings.user_id', $this->user->id)->where('readings.stage', Stage::Blind->value))
-            ->where('seats.user_id', $this->user->id)->where('sittings.state', '<>', SittingState::Draft->value)
-            ->orderBy('sittings.id')->get(['case_swings.recording_id', 'sittings.id', 'sittings.kind', 'sittings.state', 'sitting_cases.reserved', 'sitting_cases.withdrawn_at', 'readings.handed_in_at']);
+            ->leftJoin(
+                'readings',
+                fn ($on) => $on
+                    ->on('readings.sitting_case_id', 'sitting_cases.id')
+                    ->where('readings.user_id', $this->user->id)
+                    ->where('readings.stage', Stage::Blind->value),
+            )
+            ->where('seats.user_id', $this->user->id)
+            ->where('sittings.state', '<>', SittingState::Draft->value)
+            ->orderBy('sittings.id')
+            ->get([
+                'case_swings.recording_id',
+                'sittings.id',
+                'sittings.kind',
+                'sittings.state',
+                'sitting_cases.reserved',
+                'sitting_cases.withdrawn_at',
+                'readings.handed_in_at',
+            ]);
         $this->places = [];
         foreach ($rows as $row) {
-            $this->places[(int) $row->recording_id][] = new Place((int) $row->id, SittingKind::from($row->kind), SittingState::from($row->state), $row->handed_in_at === null, (bool) $row->reserved, $row->withdrawn_at !== null);
+            $this->places[(int) $row->recording_id][] = new Place(
+                (int) $row->id,
+                SittingKind::from($row->kind),
+                SittingState::from($row->state),
+                $row->handed_in_at === null,
+                (bool) $row->reserved,
+                $row->withdrawn_at !== null,
+            );
         }
 
         return $this->places;

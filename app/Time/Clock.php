@@ -37,7 +37,9 @@ final readonly class Clock implements ClockInterface
     public function install(): void
     {
         if ($this->file !== null) {
-            Carbon::setTestNow(fn (CarbonInterface $now): CarbonInterface => $now->addMicroseconds((int) (1e6 * $this->ahead())));
+            Carbon::setTestNow(
+                fn (CarbonInterface $now): CarbonInterface => $now->addMicroseconds((int) (1e6 * $this->ahead())),
+            );
         }
     }
 }

@@ -8,7 +8,8 @@ use App\Models\Work;
 use Illuminate\Support\Carbon;
 
 /**
- * What a run tells while it works: how far it is, and so that it lives. A run that was killed stops telling, and another
+ * What a run tells while it works: how far it is, and so that it lives. A run that was killed stops telling, and
+ * another
  * takes its work over; one that was cancelled is told so the next time it tells.
  */
 final class Progress
@@ -45,7 +46,10 @@ final class Progress
         }
         $this->told = microtime(true);
         $this->check(Work::query()->whereKey($this->work));
-        Work::query()->whereKey($this->work)->where('attempts', $this->attempt)->update(['progress' => round(min(0.99, max(0.0, $part)), 3), 'beat_at' => Carbon::now()]);
+        Work::query()
+            ->whereKey($this->work)
+            ->where('attempts', $this->attempt)
+            ->update(['progress' => round(min(0.99, max(0.0, $part)), 3), 'beat_at' => Carbon::now()]);
     }
 
     /**

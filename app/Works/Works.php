@@ -22,8 +22,11 @@ final readonly class Works
             // The one who asks waits for another who is asking for the same.
             $of->newQuery()->whereKey($of->id)->lockForUpdate()->firstOrFail();
 
-            return Work::query()->where('kind', $kind)->where($column, $of->id)->whereIn('state', [WorkState::Waiting, WorkState::Running])->first()
-                ?? Work::query()->create(['kind' => $kind, $column => $of->id, 'asked_by' => $by?->id]);
+            return Work::query()
+                ->where('kind', $kind)
+                ->where($column, $of->id)
+                ->whereIn('state', [WorkState::Waiting, WorkState::Running])
+                ->first() ?? Work::query()->create(['kind' => $kind, $column => $of->id, 'asked_by' => $by?->id]);
         });
         DoWork::dispatch($work->id)->afterCommit();
 
@@ -32,7 +35,11 @@ final readonly class Works
 
     public function underWay(WorkKind $kind, Sitting|Recording $of): ?Work
     {
-        return Work::query()->where('kind', $kind)->where($of instanceof Sitting ? 'sitting_id' : 'recording_id', $of->id)->whereIn('state', [WorkState::Waiting, WorkState::Running])->first();
+        return Work::query()
+            ->where('kind', $kind)
+            ->where($of instanceof Sitting ? 'sitting_id' : 'recording_id', $of->id)
+            ->whereIn('state', [WorkState::Waiting, WorkState::Running])
+            ->first();
     }
 
     /** The newest of a sitting's works, to be told on its page: under way, or failed and not yet asked for again. */
@@ -44,7 +51,10 @@ final readonly class Works
     /** @return int how many whose run was killed are taken up again */
     public function takeUp(): int
     {
-        $lost = Work::query()->where('state', WorkState::Running)->where('beat_at', '<', Carbon::now()->subSeconds(Progress::STALE_S))->pluck('id');
+        $lost = Work::query()
+            ->where('state', WorkState::Running)
+            ->where('beat_at', '<', Carbon::now()->subSeconds(Progress::STALE_S))
+            ->pluck('id');
         foreach ($lost as $id) {
             DoWork::dispatch((int) $id);
         }

@@ -2,7 +2,8 @@
 
 declare(strict_types=1);
 
-// How long the agreement of a round takes, how it grows, and a million ratings through the command. Included by bench.php.
+// How long the agreement of a round takes, how it grows, and a million ratings through the command. Included by
+// bench.php.
 
 use App\Console\Workers;
 use Core\Agreement\RatingSet;
@@ -68,7 +69,16 @@ foreach (['10 % missing' => 0.1, 'none missing, with Conger' => 0.0] as $name =>
         $items = $set->items();
         [$two] = timed(5, static function () use ($set, $options, $items): void {
             $study = new Study($set, $options);
-            iterator_count(Workers::map(2, [...array_fill(0, 23, 1.0), 8.0], static fn (int $i): string => json_encode(StudyJson::kept()->item($study->item($i === 23 ? $items : [$items[$i]])), JSON_THROW_ON_ERROR)));
+            iterator_count(
+                Workers::map(
+                    2,
+                    [...array_fill(0, 23, 1.0), 8.0],
+                    static fn (int $i): string => json_encode(
+                        StudyJson::kept()->item($study->item($i === 23 ? $items : [$items[$i]])),
+                        JSON_THROW_ON_ERROR,
+                    ),
+                ),
+            );
         });
         $line('    the same by two processes', $two);
     }
@@ -82,9 +92,23 @@ foreach ([10, 20, 40] as $raters) {
         $set = ratedRound($raters, $cases, 5, 0.1);
         $grid[$raters][$cases] = median(3, static fn () => (new Study($set, $options))->result());
     }
-    printf("  %2d raters  %s  exponent in cases %.2f\n", $raters, implode('  ', array_map(static fn (int $c): string => sprintf('%d cases %6.1f', $c, $grid[$raters][$c]), array_keys($grid[$raters]))), exponent($grid[$raters]));
+    printf(
+        "  %2d raters  %s  exponent in cases %.2f\n",
+        $raters,
+        implode(
+            '  ',
+            array_map(
+                static fn (int $c): string => sprintf('%d cases %6.1f', $c, $grid[$raters][$c]),
+                array_keys($grid[$raters]),
+            ),
+        ),
+        exponent($grid[$raters]),
+    );
 }
-printf("  exponent in raters at 400 cases %.2f\n", exponent(array_combine([10, 20, 40], array_map(static fn (int $r): float => $grid[$r][400], [10, 20, 40]))));
+printf(
+    "  exponent in raters at 400 cases %.2f\n",
+    exponent(array_combine([10, 20, 40], array_map(static fn (int $r): float => $grid[$r][400], [10, 20, 40]))),
+);
 
 echo "\na million ratings, 40 raters × 1,250 cases × 20 items, through agreement:compute without resampling\n";
 $file = dirname(__DIR__, 2).'/storage/run/bench-million.csv';
@@ -105,7 +129,16 @@ fclose($out);
 foreach ([1, 2] as $processes) {
     // With a limit on PHP's memory: that it ends well is the measurement.
     $ms = median(3, static function () use ($file, $processes): void {
-        exec(sprintf('%s -d memory_limit=128M artisan agreement:compute %s --bootstrap=0 --format=json --processes=%d > /dev/null', escapeshellarg(PHP_BINARY), escapeshellarg($file), $processes), result_code: $code);
+        exec(
+            sprintf(
+                '%s -d memory_limit=128M artisan agreement:compute %s --bootstrap=0 --format=json --processes=%d > '
+                    .'/dev/null',
+                escapeshellarg(PHP_BINARY),
+                escapeshellarg($file),
+                $processes,
+            ),
+            result_code: $code,
+        );
         $code === 0 || exit("it failed\n");
     });
     $line(sprintf('  %d process%s, memory_limit=128M, from start to end', $processes, $processes > 1 ? 'es' : ''), $ms);

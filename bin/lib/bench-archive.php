@@ -18,9 +18,17 @@ use Core\Trace\Trace;
 require dirname(__DIR__, 2).'/vendor/autoload.php';
 
 [, $path, $n] = $argv;
-$swings = array_map(static fn (int $i): Swing => Swing::of(new GolferSpec("archive$i", device: DeviceClass::cases()[$i % 3])), range(0, 5));
-$tables = ['golfers' => [['Wren', 'right', '', 'false']], 'consents' => [['Wren', 'training', '2020-01-01', '2099-01-01', '']], 'recordings' => [], 'stations' => []];
-$zip = new ZipArchive;
+$swings = array_map(
+    static fn (int $i): Swing => Swing::of(new GolferSpec("archive$i", device: DeviceClass::cases()[$i % 3])),
+    range(0, 5),
+);
+$tables = [
+    'golfers' => [['Wren', 'right', '', 'false']],
+    'consents' => [['Wren', 'training', '2020-01-01', '2099-01-01', '']],
+    'recordings' => [],
+    'stations' => [],
+];
+$zip = new ZipArchive();
 $zip->open($path, ZipArchive::CREATE | ZipArchive::OVERWRITE);
 for ($i = 0; $i < (int) $n; $i++) {
     $s = $swings[$i % 6];
@@ -29,8 +37,35 @@ for ($i = 0; $i < (int) $n; $i++) {
     $channels[$first][$i % 300] += 0.01 * (1 + intdiv($i, 300));
     $trace = new Trace($s->trace->device, $s->trace->rateHz, $channels, $s->stance, 78.0);
     $id = sprintf('bench%05d', $i);
-    $zip->addFromString("recordings/$id.json", RecordingBundle::write(new ImportedRecording($trace, new Views($s->motion()), $s->stations, new SideCar(78.0, Handedness::Right, 'hybrid', 'full', $s->stance))));
-    $tables['recordings'][] = [$id, 'Wren', 'hybrid', 'full', '', $trace->device->value, '', $trace->rateHz, $trace->samples(), 78, '', 'false', 0, 0, $id, "recordings/$id.json"];
+    $zip->addFromString(
+        "recordings/$id.json",
+        RecordingBundle::write(
+            new ImportedRecording(
+                $trace,
+                new Views($s->motion()),
+                $s->stations,
+                new SideCar(78.0, Handedness::Right, 'hybrid', 'full', $s->stance),
+            ),
+        ),
+    );
+    $tables['recordings'][] = [
+        $id,
+        'Wren',
+        'hybrid',
+        'full',
+        '',
+        $trace->device->value,
+        '',
+        $trace->rateHz,
+        $trace->samples(),
+        78,
+        '',
+        'false',
+        0,
+        0,
+        $id,
+        "recordings/$id.json",
+    ];
     foreach ($s->stations->all() as $code => $t) {
         $tables['stations'][] = [$id, $code, $t->t, $t->uncertainty, 'motion'];
     }
@@ -41,6 +76,15 @@ for ($i = 0; $i < (int) $n; $i++) {
     }
 }
 foreach ($tables as $table => $rows) {
-    $zip->addFromString("$table.csv", implode("\n", array_map(static fn (array $r): string => implode(',', $r), [array_keys(ExportLibrary::TABLES[$table]), ...$rows]))."\n");
+    $zip->addFromString(
+        "$table.csv",
+        implode(
+            "\n",
+            array_map(static fn (array $r): string => implode(',', $r), [
+                array_keys(ExportLibrary::TABLES[$table]),
+                ...$rows,
+            ]),
+        )."\n",
+    );
 }
 $zip->close();

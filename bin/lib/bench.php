@@ -43,14 +43,26 @@ if (($argv[1] ?? '') !== 'agreement') {
 
         return $s;
     };
-    printf("%-74s %9.1f ms\n", 'simulate one swing, 1000 Hz, 12 channels', median(15, static fn () => Swing::of(new GolferSpec('bench'))));
-    printf("%-74s %9.1f ms\n", sprintf('read its CSV (%d samples)', $swing->trace->samples()), median(15, static fn () => TraceCsv::read($stream(), 'bench.csv')));
-    printf("%-74s %9.1f ms\n", 'measure it and judge every fault, body points included', median(15, static function () use ($swing, $motion, $codebook): void {
-        $m = Meter::read(new Evidence($swing->stations, $swing->trace, $motion, $swing->stance));
-        foreach ($codebook->faults as $fault) {
-            $fault->judge($m);
-        }
-    }));
+    printf(
+        "%-74s %9.1f ms\n",
+        'simulate one swing, 1000 Hz, 12 channels',
+        median(15, static fn () => Swing::of(new GolferSpec('bench'))),
+    );
+    printf(
+        "%-74s %9.1f ms\n",
+        sprintf('read its CSV (%d samples)', $swing->trace->samples()),
+        median(15, static fn () => TraceCsv::read($stream(), 'bench.csv')),
+    );
+    printf(
+        "%-74s %9.1f ms\n",
+        'measure it and judge every fault, body points included',
+        median(15, static function () use ($swing, $motion, $codebook): void {
+            $m = Meter::read(new Evidence($swing->stations, $swing->trace, $motion, $swing->stance));
+            foreach ($codebook->faults as $fault) {
+                $fault->judge($m);
+            }
+        }),
+    );
 
     // A long take: five seconds of twelve channels, from file to verdicts.
     $long = array_map(static function (array $v): array {
@@ -66,10 +78,15 @@ if (($argv[1] ?? '') !== 'agreement') {
         fwrite($s, $take);
         rewind($s);
         $trace = TraceCsv::read($s, 'take.csv', null, $swing->stance, 78.0);
-        (new Core\Codebook\SwingReport(new Evidence($swing->stations, $trace, null, $swing->stance)))->faults($codebook);
+        (new Core\Codebook\SwingReport(new Evidence($swing->stations, $trace, null, $swing->stance)))->faults(
+            $codebook,
+        );
     };
-    printf("%-74s %9.1f ms\n", 'a 5 s, 12-channel, 1000 Hz take: parsed, checked, measured and judged', median(15, $whole));
-
+    printf(
+        "%-74s %9.1f ms\n",
+        'a 5 s, 12-channel, 1000 Hz take: parsed, checked, measured and judged',
+        median(15, $whole),
+    );
 }
 
 require __DIR__.'/bench-agreement.php';

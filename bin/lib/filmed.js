@@ -2,9 +2,29 @@
 import { Figure } from '/js/bench/figure.js';
 
 const KITS = [
-  ['#4a5568', '#c8ccd4'], ['#5b4a3c', '#9fb4c7'], ['#3d4a45', '#d8cfc0'], ['#4b4453', '#b9c4a8'], ['#44506a', '#d9b8a8'],
-  ['#57534e', '#a8b8c8'], ['#384049', '#cfc4d6'], ['#5a5046', '#b4c6bd'], ['#464a5e', '#dcd2b6'], ['#4f4640', '#aebfd0'],
-].map(([legs, shirt]) => ({ lead: legs, trail: legs, shirt, skin: '#cfa582', cap: '#e8e6e1', belt: '#2f2b28', edge: '#23201d', club: '#3a3a40', ball: '#ffffff', grid: '#8d867c', groundFill: '#8d867c' }));
+  ['#4a5568', '#c8ccd4'],
+  ['#5b4a3c', '#9fb4c7'],
+  ['#3d4a45', '#d8cfc0'],
+  ['#4b4453', '#b9c4a8'],
+  ['#44506a', '#d9b8a8'],
+  ['#57534e', '#a8b8c8'],
+  ['#384049', '#cfc4d6'],
+  ['#5a5046', '#b4c6bd'],
+  ['#464a5e', '#dcd2b6'],
+  ['#4f4640', '#aebfd0'],
+].map(([legs, shirt]) => ({
+  lead: legs,
+  trail: legs,
+  shirt,
+  skin: '#cfa582',
+  cap: '#e8e6e1',
+  belt: '#2f2b28',
+  edge: '#23201d',
+  club: '#3a3a40',
+  ball: '#ffffff',
+  grid: '#8d867c',
+  groundFill: '#8d867c',
+}));
 
 export class Filmed extends Figure {
   constructor(canvas, motion, view) {
@@ -12,14 +32,24 @@ export class Filmed extends Figure {
     this.kit = KITS[motion.kit % KITS.length];
   }
 
-  palette() { return this.kit; }
+  palette() {
+    return this.kit;
+  }
 
   /** A camera set for the feet: nearer than the drawn figure, the club leaves the picture at the top. */
-  fit(w, h) { return 1.24 * super.fit(w, h); }
+  fit(w, h) {
+    return 1.24 * super.fit(w, h);
+  }
 
-  draw(t) { this.t = t; super.draw(t); this.shade(); }
+  draw(t) {
+    this.t = t;
+    super.draw(t);
+    this.shade();
+  }
 
-  solid(g, outline, fill, side, lit, dark) { super.solid(g, outline, fill, 'lead', lit, dark); }
+  solid(g, outline, fill, side, lit, dark) {
+    super.solid(g, outline, fill, 'lead', lit, dark);
+  }
 
   floor(g, w, h) {
     const top = this.originY - 300 * this.scale;
@@ -30,7 +60,12 @@ export class Filmed extends Figure {
     g.fillRect(0, 0, w, h);
     g.strokeStyle = 'rgba(60,62,66,0.22)';
     g.lineWidth = 1;
-    for (let x = (w / 2) % 46; x < w; x += 46) { g.beginPath(); g.moveTo(x, 0); g.lineTo(x, top); g.stroke(); }
+    for (let x = (w / 2) % 46; x < w; x += 46) {
+      g.beginPath();
+      g.moveTo(x, 0);
+      g.lineTo(x, top);
+      g.stroke();
+    }
     g.fillStyle = '#5d5a55';
     g.fillRect(0, top - 9, w, 9);
     g.fillStyle = '#7d776e';
@@ -41,9 +76,26 @@ export class Filmed extends Figure {
 
   mat(g) {
     const corner = (x, y) => this.place([x, y, 0]);
-    const [a, b] = this.view === 'face-on' ? [[-900, 900], [-460, 1200]] : [[-900, 1300], [-420, 1150]];
+    const [a, b] =
+      this.view === 'face-on'
+        ? [
+            [-900, 900],
+            [-460, 1200],
+          ]
+        : [
+            [-900, 1300],
+            [-420, 1150],
+          ];
     g.beginPath();
-    [[a[0], b[0]], [a[1], b[0]], [a[1], b[1]], [a[0], b[1]]].forEach(([x, y], i) => { const [px, py] = corner(x, y); i ? g.lineTo(px, py + (y > 0 && this.view === 'face-on' ? 18 : 0)) : g.moveTo(px, py); });
+    [
+      [a[0], b[0]],
+      [a[1], b[0]],
+      [a[1], b[1]],
+      [a[0], b[1]],
+    ].forEach(([x, y], i) => {
+      const [px, py] = corner(x, y);
+      i ? g.lineTo(px, py + (y > 0 && this.view === 'face-on' ? 18 : 0)) : g.moveTo(px, py);
+    });
     g.closePath();
     g.fillStyle = '#56705a';
     g.fill();
@@ -63,11 +115,18 @@ export class Filmed extends Figure {
       g.strokeStyle = 'rgba(255,255,255,0.7)';
       g.lineWidth = 1.6 * r;
       g.lineCap = 'round';
-      g.beginPath(); g.moveTo(bx, by); g.lineTo(x, y); g.stroke();
+      g.beginPath();
+      g.moveTo(bx, by);
+      g.lineTo(x, y);
+      g.stroke();
       g.lineCap = 'butt';
     } else {
-      g.beginPath(); g.arc(x, y, r, 0, 7); g.fill();
-      g.strokeStyle = '#55524e'; g.lineWidth = 0.8; g.stroke();
+      g.beginPath();
+      g.arc(x, y, r, 0, 7);
+      g.fill();
+      g.strokeStyle = '#55524e';
+      g.lineWidth = 0.8;
+      g.stroke();
     }
   }
 

@@ -5,8 +5,22 @@
 $path = urldecode((string) parse_url($_SERVER['REQUEST_URI'] ?? '/', PHP_URL_PATH));
 $root = dirname(__DIR__, 2).'/public';
 $file = realpath($root.$path);
-if ($path !== '/' && ! str_ends_with($path, '.php') && $file !== false && str_starts_with($file, $root.'/') && is_file($file)) {
-    $types = ['css' => 'text/css; charset=utf-8', 'js' => 'text/javascript; charset=utf-8', 'svg' => 'image/svg+xml', 'woff2' => 'font/woff2', 'txt' => 'text/plain; charset=utf-8', 'ico' => 'image/x-icon', 'png' => 'image/png'];
+if (
+    $path !== '/' &&
+    ! str_ends_with($path, '.php') &&
+    $file !== false &&
+    str_starts_with($file, $root.'/') &&
+    is_file($file)
+) {
+    $types = [
+        'css' => 'text/css; charset=utf-8',
+        'js' => 'text/javascript; charset=utf-8',
+        'svg' => 'image/svg+xml',
+        'woff2' => 'font/woff2',
+        'txt' => 'text/plain; charset=utf-8',
+        'ico' => 'image/x-icon',
+        'png' => 'image/png',
+    ];
     $tag = sprintf('"%x-%x"', filemtime($file), filesize($file));
     header('Cache-Control: '.(str_starts_with($path, '/vendor/') ? 'public, max-age=86400' : 'no-cache'));
     header('ETag: '.$tag);

@@ -5,7 +5,18 @@ import { chromium } from '@playwright/test';
 
 const base = process.env.VC_URL;
 mkdirSync('docs/screenshots', { recursive: true });
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] });
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
+});
 
 async function as(who, options = {}) {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, ...options });
@@ -16,12 +27,28 @@ async function as(who, options = {}) {
   await page.waitForURL(`${base}/`);
   return page;
 }
-const shot = async (page, name) => { await page.waitForTimeout(500); await page.screenshot({ path: `docs/screenshots/${name}.png` }); };
-const press = async (page, ...keys) => { for (const key of keys) { await page.keyboard.press(key); await page.waitForTimeout(60); } };
+const shot = async (page, name) => {
+  await page.waitForTimeout(500);
+  await page.screenshot({ path: `docs/screenshots/${name}.png` });
+};
+const press = async (page, ...keys) => {
+  for (const key of keys) {
+    await page.keyboard.press(key);
+    await page.waitForTimeout(60);
+  }
+};
 const ready = (page) => page.waitForSelector('[data-ready]', { state: 'attached' });
 
 const head = await as('maren');
-for (const [path, name] of [['/', 'today-head-coach'], ['/shelf', 'shelf'], ['/rounds', 'rounds'], ['/panel', 'panel'], ['/agreement', 'agreement'], ['/codebook', 'codebook'], ['/record', 'record']]) {
+for (const [path, name] of [
+  ['/', 'today-head-coach'],
+  ['/shelf', 'shelf'],
+  ['/rounds', 'rounds'],
+  ['/panel', 'panel'],
+  ['/agreement', 'agreement'],
+  ['/codebook', 'codebook'],
+  ['/record', 'record'],
+]) {
   await head.goto(base + path);
   await shot(head, name);
 }
@@ -40,15 +67,26 @@ await ready(head);
 await press(head, ...Array(6).fill('Shift+ArrowRight'));
 await head.waitForTimeout(600);
 await shot(head, 'bench');
-const pair = await (async () => { await head.goto(`${base}/shelf?club=hybrid`); return Promise.all(['Wren', 'Lapwing'].map((name) => head.locator('table a', { hasText: name }).first().getAttribute('href'))); })();
-await head.goto(new URL(`${new URL(pair[0], base).pathname}/with/${new URL(pair[1], base).pathname.split('/').pop()}`, base).href);
+const pair = await (async () => {
+  await head.goto(`${base}/shelf?club=hybrid`);
+  return Promise.all(
+    ['Wren', 'Lapwing'].map((name) => head.locator('table a', { hasText: name }).first().getAttribute('href')),
+  );
+})();
+await head.goto(
+  new URL(`${new URL(pair[0], base).pathname}/with/${new URL(pair[1], base).pathname.split('/').pop()}`, base).href,
+);
 await ready(head);
 await press(head, ...Array(3).fill('Shift+ArrowRight'));
 await head.waitForTimeout(600);
 await shot(head, 'side-by-side');
 
 await head.goto(`${base}/shelf`);
-await head.setInputFiles('#trace', { name: 'studio take 12.csv', mimeType: 'text/csv', buffer: readFileSync(process.env.VC_TAKE) });
+await head.setInputFiles('#trace', {
+  name: 'studio take 12.csv',
+  mimeType: 'text/csv',
+  buffer: readFileSync(process.env.VC_TAKE),
+});
 await head.getByRole('button', { name: 'Look at it' }).click();
 await head.waitForURL('**/imports/**');
 await shot(head, 'import');
@@ -58,7 +96,15 @@ await head.goto(`${base}/capture`);
 await head.fill('input[name="name"]', 'bench mat');
 await head.getByRole('button', { name: 'Register' }).click();
 const token = await head.locator('code').textContent();
-const device = spawn('php', ['artisan', 'device:simulate', `--url=${base}`, `--token=${token}`, '--device=mat', '--fault=hang-back:2', '--swings=3']);
+const device = spawn('php', [
+  'artisan',
+  'device:simulate',
+  `--url=${base}`,
+  `--token=${token}`,
+  '--device=mat',
+  '--fault=hang-back:2',
+  '--swings=3',
+]);
 await head.waitForTimeout(1500);
 await head.goto(`${base}/capture`);
 await head.waitForSelector('.caught', { timeout: 15000 });
@@ -68,7 +114,17 @@ await new Promise((done) => device.on('exit', done));
 
 const reader = await as('tam');
 await shot(reader, 'today-instructor');
-const asked = (swing, has) => reader.locator('table a', { hasText: /^read$/ }).evaluateAll(async (all, [n, film]) => { for (const a of all) { const e = await fetch(`${a.href}/evidence/${n}`); if (e.ok && (!film || (await e.json()).films.length === 2)) return a.href; } return null; }, [swing, has]);
+const asked = (swing, has) =>
+  reader.locator('table a', { hasText: /^read$/ }).evaluateAll(
+    async (all, [n, film]) => {
+      for (const a of all) {
+        const e = await fetch(`${a.href}/evidence/${n}`);
+        if (e.ok && (!film || (await e.json()).films.length === 2)) return a.href;
+      }
+      return null;
+    },
+    [swing, has],
+  );
 await reader.goto(await asked(1, true));
 await ready(reader);
 await press(reader, 'a', 'a', 'p', '2', ']', 'f', 'r');
@@ -77,7 +133,20 @@ await shot(reader, 'reading');
 await reader.goto(`${base}/`);
 await reader.goto(await asked(3, false));
 await ready(reader);
-await press(reader, 'v', 'Shift+ArrowRight', 'Shift+ArrowRight', 'Shift+ArrowRight', '\\', 'a', 'a', 'a', 'p', '2', 't');
+await press(
+  reader,
+  'v',
+  'Shift+ArrowRight',
+  'Shift+ArrowRight',
+  'Shift+ArrowRight',
+  '\\',
+  'a',
+  'a',
+  'a',
+  'p',
+  '2',
+  't',
+);
 await reader.waitForSelector('[data-saved][data-state="saved"]');
 await shot(reader, 'reading-all');
 await reader.goto(`${base}/agreement`);

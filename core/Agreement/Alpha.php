@@ -22,7 +22,10 @@ final class Alpha
         try {
             $alpha = match ($table->scale) {
                 Scale::Ordinal => new OrdinalAlpha($table),
-                Scale::Ratio => new DistanceAlpha(self::units($table), static fn (float $a, float $b): float => $a === $b ? 0.0 : (($a - $b) / ($a + $b)) ** 2),
+                Scale::Ratio => new DistanceAlpha(
+                    self::units($table),
+                    static fn (float $a, float $b): float => $a === $b ? 0.0 : (($a - $b) / ($a + $b)) ** 2,
+                ),
                 default => new IntervalAlpha($table),
             };
         } catch (CoreException) {
@@ -33,10 +36,15 @@ final class Alpha
     }
 
     /**
-     * @param  array{int, array<int, int>}|null  $perfect  where all ratings agree: the paired units, and how often each value occurs in them
+     * @param  array{int, array<int, int>}|null  $perfect  where all ratings agree: the paired units, and how often each
+     *     value occurs in them
      */
-    public static function of(Resampled $alpha, Confidence $confidence, ?CaseBootstrap $bootstrap, ?array $perfect = null): Figure
-    {
+    public static function of(
+        Resampled $alpha,
+        Confidence $confidence,
+        ?CaseBootstrap $bootstrap,
+        ?array $perfect = null,
+    ): Figure {
         $value = $alpha->estimates()[0];
         $left = $alpha->leaveOneOut();
         if (is_nan($value)) {
@@ -49,7 +57,13 @@ final class Alpha
             $n = array_sum($perfect[1]);
             $pe = array_sum(array_map(static fn (int $c): float => ((float) $c / $n) ** 2, $perfect[1]));
 
-            return Figure::of(1.0, 0.0, Coefficients::perfectLow($perfect[0], $pe, $confidence), 1.0, 'perfect-agreement bound');
+            return Figure::of(
+                1.0,
+                0.0,
+                Coefficients::perfectLow($perfect[0], $pe, $confidence),
+                1.0,
+                'perfect-agreement bound',
+            );
         }
         $resample = $bootstrap?->intervals($alpha, $confidence->level, $left)[0];
 

@@ -11,7 +11,12 @@ final readonly class ArmDifference
      * @param  float|null  $p  adjusted for the number of comparisons
      * @param  float|null  $detectable  the true difference that would be found four times in five
      */
-    public function __construct(public string $first, public string $second, public Figure $difference, public ?float $p, public ?float $detectable)
-    {
+    public function __construct(
+        public string $first,
+        public string $second,
+        public Figure $difference,
+        public ?float $p,
+        public ?float $detectable,
+    ) {
     }
 }

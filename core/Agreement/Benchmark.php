@@ -20,14 +20,22 @@ enum Benchmark: string
     public function levels(): array
     {
         return match ($this) {
-            self::LandisKoch => [['almost perfect', 0.8], ['substantial', 0.6], ['moderate', 0.4], ['fair', 0.2], ['slight', 0.0], ['poor', -1.0]],
+            self::LandisKoch => [
+                ['almost perfect', 0.8],
+                ['substantial', 0.6],
+                ['moderate', 0.4],
+                ['fair', 0.2],
+                ['slight', 0.0],
+                ['poor', -1.0],
+            ],
             self::Altman => [['very good', 0.8], ['good', 0.6], ['moderate', 0.4], ['fair', 0.2], ['poor', -1.0]],
             self::Fleiss => [['excellent', 0.75], ['intermediate to good', 0.4], ['poor', -1.0]],
         };
     }
 
     /**
-     * @return array{level: string, probability: float, memberships: array<string, float>}|null null without a standard error
+     * @return array{level: string, probability: float, memberships: array<string, float>}|null null without a standard
+     *     error
      */
     public function read(Figure $figure, float $confidence = 0.95): ?array
     {

@@ -38,7 +38,12 @@ final readonly class BlandAltman
     /** @return array<string, Figure> bias, lower_limit, upper_limit, lin_concordance */
     public function figures(): array
     {
-        return ['bias' => $this->bias(), 'lower_limit' => $this->limit(-1), 'upper_limit' => $this->limit(1), 'lin_concordance' => $this->lin()];
+        return [
+            'bias' => $this->bias(),
+            'lower_limit' => $this->limit(-1),
+            'upper_limit' => $this->limit(1),
+            'lin_concordance' => $this->lin(),
+        ];
     }
 
     /** Mean of x − y. */
@@ -47,7 +52,14 @@ final readonly class BlandAltman
         return match (true) {
             $this->n === 0 => Figure::undefined(Undefined::NotMeasuredByBoth),
             $this->n === 1 => Figure::of($this->bias, null, null, null, 'point'),
-            default => Figure::around($this->bias, $this->s / sqrt($this->n), $this->confidence->t($this->n - 1), 'analytic', -INF, INF),
+            default => Figure::around(
+                $this->bias,
+                $this->s / sqrt($this->n),
+                $this->confidence->t($this->n - 1),
+                'analytic',
+                -INF,
+                INF,
+            ),
         };
     }
 
@@ -59,7 +71,14 @@ final readonly class BlandAltman
         }
         $se = $this->s * sqrt(1.0 / $this->n + 1.96 ** 2 / (2 * ($this->n - 1)));
 
-        return Figure::around($this->bias + $side * 1.96 * $this->s, $se, $this->confidence->t($this->n - 1), 'analytic', -INF, INF);
+        return Figure::around(
+            $this->bias + $side * 1.96 * $this->s,
+            $se,
+            $this->confidence->t($this->n - 1),
+            'analytic',
+            -INF,
+            INF,
+        );
     }
 
     public function lin(): Figure
@@ -88,11 +107,21 @@ final readonly class BlandAltman
         $r = $sxy < 0 ? -sqrt($r2) : sqrt($r2);
         $u2 = ($mx - $my) ** 2 / sqrt($sxx * $syy);
         $c2 = 1 - $c * $c;
-        $variance = ((1 - $r2) * $c * $c / ($c2 * $r2) + 2 * $c ** 3 * (1 - $c) * $u2 / ($r * $c2 * $c2) - $c ** 4 * $u2 * $u2 / (2 * $r2 * $c2 * $c2)) / ($n - 2);
+        $variance =
+            (((1 - $r2) * $c * $c) / ($c2 * $r2) +
+                (2 * $c ** 3 * (1 - $c) * $u2) / ($r * $c2 * $c2) -
+                ($c ** 4 * $u2 * $u2) / (2 * $r2 * $c2 * $c2)) /
+            ($n - 2);
         $se = sqrt(max(0.0, $variance));
         $z = atanh($c);
 
-        return Figure::of($c, $se * $c2, tanh($z - $this->confidence->z * $se), tanh($z + $this->confidence->z * $se), 'fisher z');
+        return Figure::of(
+            $c,
+            $se * $c2,
+            tanh($z - $this->confidence->z * $se),
+            tanh($z + $this->confidence->z * $se),
+            'fisher z',
+        );
     }
 
     /** Share of cases whose difference is no larger than the tolerance, in the values' unit. */

@@ -89,7 +89,14 @@ final class BrierScore
         $out = [];
         foreach ($bins as [$p, $n, $true]) {
             [$low, $high] = Wilson::interval($true, $n, $confidence);
-            $out[] = ['p' => $p, 'n' => $n, 'true' => $true, 'share' => (float) $true / $n, 'low' => $low, 'high' => $high];
+            $out[] = [
+                'p' => $p,
+                'n' => $n,
+                'true' => $true,
+                'share' => (float) $true / $n,
+                'low' => $low,
+                'high' => $high,
+            ];
         }
 
         return $out;

@@ -26,8 +26,11 @@ final class CaseBootstrap
      * @param  int  $cases  all cases of all items
      * @param  int  $replicates  ≥ 1
      */
-    public function __construct(public readonly int $cases, public readonly int $replicates, private readonly int|string $seed)
-    {
+    public function __construct(
+        public readonly int $cases,
+        public readonly int $replicates,
+        private readonly int|string $seed,
+    ) {
     }
 
     /**

@@ -14,13 +14,18 @@ namespace Core\Agreement;
  */
 final readonly class Coefficients
 {
-    public function __construct(private ItemTable $table, private CountSums $sums, private Weights $weights, private Confidence $confidence = new Confidence)
-    {
+    public function __construct(
+        private ItemTable $table,
+        private CountSums $sums,
+        private Weights $weights,
+        private Confidence $confidence = new Confidence(),
+    ) {
     }
 
     /**
      * @param  CaseBootstrap|null  $bootstrap  for BCa intervals
-     * @return array{array<string, Figure>, list<Figure>} the coefficients by CountSums::NAMES, and the specific agreement by category
+     * @return array{array<string, Figure>, list<Figure>} the coefficients by CountSums::NAMES, and the specific
+     *     agreement by category
      */
     public function figures(?CaseBootstrap $bootstrap): array
     {
@@ -30,8 +35,12 @@ final readonly class Coefficients
         $figures = [];
         foreach ([...CountSums::NAMES, ...array_fill(0, $this->table->q, 'specific')] as $i => $name) {
             $figures[] = match (true) {
-                ! is_nan($values[$i]) => $name === 'specific' ? $this->specific($i - 5, $values[$i], array_column($left, $i)) : $this->figure($name, $values[$i], $perfect),
-                $name === 'specific' => Figure::undefined($this->table->paired === 0 ? Undefined::NoPairs : Undefined::NoPairsOfCategory),
+                ! is_nan($values[$i]) => $name === 'specific'
+                    ? $this->specific($i - 5, $values[$i], array_column($left, $i))
+                    : $this->figure($name, $values[$i], $perfect),
+                $name === 'specific' => Figure::undefined(
+                    $this->table->paired === 0 ? Undefined::NoPairs : Undefined::NoPairsOfCategory,
+                ),
                 default => Figure::undefined(self::why($this->table)),
             };
         }
@@ -65,7 +74,9 @@ final readonly class Coefficients
         }
         $z = $this->confidence->z ** 2;
 
-        return $value > 0.5 ? $figure->within($n / ($n + $z), 1.0, 'perfect-agreement bound') : $figure->within(0.0, $z / ($n + $z), 'perfect-agreement bound');
+        return $value > 0.5
+            ? $figure->within($n / ($n + $z), 1.0, 'perfect-agreement bound')
+            : $figure->within(0.0, $z / ($n + $z), 'perfect-agreement bound');
     }
 
     /** Why the chance-corrected figures of a table are undefined. */
@@ -85,7 +96,13 @@ final readonly class Coefficients
         $n = $alpha ? $this->table->paired : $this->table->units;
         $figure = self::clustered($estimate, $influence, $this->table->caseOf, $n, $this->confidence);
 
-        return $perfect && $figure->low !== null ? $figure->within(self::perfectLow($this->table->paired, $pe, $this->confidence), 1.0, 'perfect-agreement bound') : $figure;
+        return $perfect && $figure->low !== null
+            ? $figure->within(
+                self::perfectLow($this->table->paired, $pe, $this->confidence),
+                1.0,
+                'perfect-agreement bound',
+            )
+            : $figure;
     }
 
     /** The lower end at perfect agreement: Wilson's bound for n2 of n2, put through the coefficient's own scale. */
@@ -139,7 +156,10 @@ final readonly class Coefficients
             for ($k = 0; $k < $q; $k++) {
                 $e += $weight[$k] * $t->counts[$u * $q + $k] / $r;
             }
-            $out[] = (float) $t->units / $t->paired * ($a - $pe * $one) / (1 - $pe) - 2 * (1 - $kappa) * ($e - $pe) / (1 - $pe) - $kappa;
+            $out[] =
+                (((float) $t->units / $t->paired) * ($a - $pe * $one)) / (1 - $pe) -
+                (2 * (1 - $kappa) * ($e - $pe)) / (1 - $pe) -
+                $kappa;
         }
 
         return [$pe, $out];
@@ -185,7 +205,15 @@ final readonly class Coefficients
         $pa = (1 - 1.0 / $all) * $raw + 1.0 / $all;
         $alpha = ($raw - $pe) / (1 - $pe);
 
-        return [$pe, array_map(static fn (array $v): float => ($v[0] - $pa * $v[1] - $pe) / (1 - $pe) - 2 * (1 - $alpha) * ($v[2] - $pe * $v[1] - $pe) / (1 - $pe) - $alpha, $rows)];
+        return [
+            $pe,
+            array_map(
+                static fn (array $v): float => ($v[0] - $pa * $v[1] - $pe) / (1 - $pe) -
+                    (2 * (1 - $alpha) * ($v[2] - $pe * $v[1] - $pe)) / (1 - $pe) -
+                    $alpha,
+                $rows,
+            ),
+        ];
     }
 
     /**
@@ -195,8 +223,13 @@ final readonly class Coefficients
      * @param  array<int, float>  $influence  by unit
      * @param  list<int>  $caseOf  by unit
      */
-    public static function clustered(float $estimate, array $influence, array $caseOf, int $n, Confidence $confidence): Figure
-    {
+    public static function clustered(
+        float $estimate,
+        array $influence,
+        array $caseOf,
+        int $n,
+        Confidence $confidence,
+    ): Figure {
         $byCase = [];
         foreach ($influence as $u => $d) {
             $case = $caseOf[$u];
@@ -211,7 +244,12 @@ final readonly class Coefficients
             $squares += $d * $d;
         }
 
-        return Figure::around($estimate, sqrt((float) $c / ($c - 1) * $squares) / $n, $confidence->t($c - 1), 'analytic');
+        return Figure::around(
+            $estimate,
+            sqrt(((float) $c / ($c - 1)) * $squares) / $n,
+            $confidence->t($c - 1),
+            'analytic',
+        );
     }
 
     /**
@@ -231,6 +269,12 @@ final readonly class Coefficients
             return Figure::of($estimate, null, null, null, 'point');
         }
 
-        return Figure::around($estimate, sqrt((float) ($n - 1) / $n * $squares), $confidence->t($n - 1), 'jackknife', $floor);
+        return Figure::around(
+            $estimate,
+            sqrt(((float) ($n - 1) / $n) * $squares),
+            $confidence->t($n - 1),
+            'jackknife',
+            $floor,
+        );
     }
 }

@@ -21,8 +21,11 @@ final readonly class CohenKappa
     /**
      * @param  list<int>  $table  q × q row by row, rows the first rater's category, columns the second's
      */
-    public function __construct(private array $table, private Confidence $confidence = new Confidence, ?Weights $weights = null)
-    {
+    public function __construct(
+        private array $table,
+        private Confidence $confidence = new Confidence(),
+        ?Weights $weights = null,
+    ) {
         $this->q = $q = (int) round(sqrt(count($table)));
         $this->n = array_sum($table);
         $agreeing = 0;
@@ -34,7 +37,8 @@ final readonly class CohenKappa
     }
 
     /**
-     * κ = (p_o − p_e)/(1 − p_e) with p_o = Σ w p_kl, p_e = Σ w p_k. p_.l; NAN where there are fewer than two cases or p_e = 1.
+     * κ = (p_o − p_e)/(1 − p_e) with p_o = Σ w p_kl, p_e = Σ w p_k. p_.l; NAN where there are fewer than two cases or
+     * p_e = 1.
      *
      * @param  array<int, int>  $table
      * @param  list<float>|null  $w  q × q; identity where null
@@ -128,11 +132,20 @@ final readonly class CohenKappa
         $se = sqrt(max(0.0, $sum - ($kappa - $pe * (1 - $kappa)) ** 2) / $n) / (1 - $pe);
 
         return $this->agreeing === $n
-            ? Figure::of($kappa, $se, Coefficients::perfectLow($n, $pe, $this->confidence), 1.0, 'perfect-agreement bound')
+            ? Figure::of(
+                $kappa,
+                $se,
+                Coefficients::perfectLow($n, $pe, $this->confidence),
+                1.0,
+                'perfect-agreement bound',
+            )
             : Figure::around($kappa, $se, $this->confidence->z, 'analytic');
     }
 
-    /** (q·p_o − 1)/(q − 1): κ as it would be with even prevalence and no bias; Wilson's interval put through the same scale. */
+    /**
+     * (q·p_o − 1)/(q − 1): κ as it would be with even prevalence and no bias; Wilson's interval put through the same
+     * scale.
+     */
     public function pabak(): Figure
     {
         $q = $this->q;
@@ -143,18 +156,28 @@ final readonly class CohenKappa
         [$low, $high] = Wilson::interval($this->agreeing, $this->n, $this->confidence);
         $scale = static fn (float $v): float => ((float) $q * $v - 1.0) / ((float) $q - 1.0);
 
-        return Figure::of($scale($p), (float) $q / ((float) $q - 1.0) * sqrt($p * (1.0 - $p) / (float) $this->n), $scale($low), $scale($high), 'wilson');
+        return Figure::of(
+            $scale($p),
+            ((float) $q / ((float) $q - 1.0)) * sqrt(($p * (1.0 - $p)) / (float) $this->n),
+            $scale($low),
+            $scale($high),
+            'wilson',
+        );
     }
 
     /** (both positive − both negative)/n; null unless there are two categories. */
     public function prevalenceIndex(int $positive = 0): ?float
     {
-        return $this->q === 2 && $this->n > 0 ? (float) ($this->table[3 * $positive] - $this->table[3 * (1 - $positive)]) / (float) $this->n : null;
+        return $this->q === 2 && $this->n > 0
+            ? (float) ($this->table[3 * $positive] - $this->table[3 * (1 - $positive)]) / (float) $this->n
+            : null;
     }
 
     /** (first positive, second not − the reverse)/n; null unless there are two categories. */
     public function biasIndex(int $positive = 0): ?float
     {
-        return $this->q === 2 && $this->n > 0 ? (float) ($this->table[1 + $positive] - $this->table[2 - $positive]) / (float) $this->n : null;
+        return $this->q === 2 && $this->n > 0
+            ? (float) ($this->table[1 + $positive] - $this->table[2 - $positive]) / (float) $this->n
+            : null;
     }
 }

@@ -22,8 +22,14 @@ final readonly class Comparison
      * @param  float|null  $p  null where the difference is undefined
      * @param  int  $cases  those compared
      */
-    private function __construct(public ?float $first, public ?float $second, public Figure $difference, public ?float $p, public int $cases, public int $permutations)
-    {
+    private function __construct(
+        public ?float $first,
+        public ?float $second,
+        public Figure $difference,
+        public ?float $p,
+        public int $cases,
+        public int $permutations,
+    ) {
     }
 
     /**
@@ -32,8 +38,14 @@ final readonly class Comparison
      * @param  \Closure(list<float>): float  $statistic  of added sums; NAN where undefined
      * @param  int  $resamples  replicates and permutations, each
      */
-    public static function paired(array $first, array $second, \Closure $statistic, Confidence $confidence = new Confidence, int $seed = 1, int $resamples = 2000): self
-    {
+    public static function paired(
+        array $first,
+        array $second,
+        \Closure $statistic,
+        Confidence $confidence = new Confidence(),
+        int $seed = 1,
+        int $resamples = 2000,
+    ): self {
         $cases = RatingSet::ordered(array_keys(array_intersect_key($first, $second)));
         $a = array_map(static fn (string $c): array => $first[$c], $cases);
         $b = array_map(static fn (string $c): array => $second[$c], $cases);
@@ -61,7 +73,17 @@ final readonly class Comparison
             return $statistic(self::sum($b)) - $statistic(self::sum($a));
         };
 
-        return self::of(self::value($a, $statistic), self::value($b, $statistic), $n, $n, $draw, $exchange, $without, $confidence, $resamples);
+        return self::of(
+            self::value($a, $statistic),
+            self::value($b, $statistic),
+            $n,
+            $n,
+            $draw,
+            $exchange,
+            $without,
+            $confidence,
+            $resamples,
+        );
     }
 
     /**
@@ -69,14 +91,22 @@ final readonly class Comparison
      * @param  array<int|string, list<float|int>>  $second
      * @param  \Closure(list<float>): float  $statistic
      */
-    public static function independent(array $first, array $second, \Closure $statistic, Confidence $confidence = new Confidence, int $seed = 1, int $resamples = 2000): self
-    {
+    public static function independent(
+        array $first,
+        array $second,
+        \Closure $statistic,
+        Confidence $confidence = new Confidence(),
+        int $seed = 1,
+        int $resamples = 2000,
+    ): self {
         ksort($first, SORT_STRING);
         ksort($second, SORT_STRING);
         $a = array_values($first);
         $b = array_values($second);
         [$n, $m] = [count($a), count($b)];
-        $draw = static fn (int $r): float => $statistic(self::sum($b, array_count_values(self::draw("$seed|second|$r", $m)))) - $statistic(self::sum($a, array_count_values(self::draw("$seed|first|$r", $n))));
+        $draw = static fn (int $r): float => $statistic(
+            self::sum($b, array_count_values(self::draw("$seed|second|$r", $m))),
+        ) - $statistic(self::sum($a, array_count_values(self::draw("$seed|first|$r", $n))));
         $all = [...$a, ...$b];
         $exchange = static function (int $r) use ($all, $n, $seed, $statistic): float {
             $order = self::random("$seed|exchange|$r")->shuffleArray(array_keys($all));
@@ -95,7 +125,17 @@ final readonly class Comparison
             return $statistic(self::sum($b)) - $statistic(self::sum($a));
         };
 
-        return self::of(self::value($a, $statistic), self::value($b, $statistic), min($n, $m), $n + $m, $draw, $exchange, $without, $confidence, $resamples);
+        return self::of(
+            self::value($a, $statistic),
+            self::value($b, $statistic),
+            min($n, $m),
+            $n + $m,
+            $draw,
+            $exchange,
+            $without,
+            $confidence,
+            $resamples,
+        );
     }
 
     /**
@@ -103,10 +143,26 @@ final readonly class Comparison
      * @param  \Closure(int): float  $exchange
      * @param  \Closure(int): float  $without
      */
-    private static function of(?float $first, ?float $second, int $fewest, int $cases, \Closure $draw, \Closure $exchange, \Closure $without, Confidence $confidence, int $resamples): self
-    {
+    private static function of(
+        ?float $first,
+        ?float $second,
+        int $fewest,
+        int $cases,
+        \Closure $draw,
+        \Closure $exchange,
+        \Closure $without,
+        Confidence $confidence,
+        int $resamples,
+    ): self {
         if ($first === null || $second === null) {
-            return new self($first, $second, Figure::undefined($fewest === 0 ? Undefined::NothingToCompare : Undefined::UndefinedInOne), null, $cases, 0);
+            return new self(
+                $first,
+                $second,
+                Figure::undefined($fewest === 0 ? Undefined::NothingToCompare : Undefined::UndefinedInOne),
+                null,
+                $cases,
+                0,
+            );
         }
         $d = $second - $first;
         if ($fewest < 2) {
@@ -129,9 +185,22 @@ final readonly class Comparison
         if ($values === [] || count($values) < 0.95 * $resamples) {
             return new self($first, $second, Figure::of($d, null, null, null, 'point'), $p, $cases, $permutations);
         }
-        $interval = Resample::bca($d, $values, array_map($without, range(0, $cases - 1)), $confidence->level, $resamples);
+        $interval = Resample::bca(
+            $d,
+            $values,
+            array_map($without, range(0, $cases - 1)),
+            $confidence->level,
+            $resamples,
+        );
 
-        return new self($first, $second, Figure::of($d, $interval->se, $interval->low, $interval->high, $interval->method), $p, $cases, $permutations);
+        return new self(
+            $first,
+            $second,
+            Figure::of($d, $interval->se, $interval->low, $interval->high, $interval->method),
+            $p,
+            $cases,
+            $permutations,
+        );
     }
 
     /**
@@ -180,7 +249,8 @@ final readonly class Comparison
     }
 
     /**
-     * P values of several comparisons, adjusted so that the chance of even one false finding stays at the level (Holm 1979).
+     * P values of several comparisons, adjusted so that the chance of even one false finding stays at the level (Holm
+     * 1979).
      *
      * @param  array<int|string, float>  $p
      * @return array<int|string, float> in the same order
@@ -197,10 +267,16 @@ final readonly class Comparison
             $left--;
         }
 
-        return array_map(static fn (int|string $name): float => $sorted[$name], array_combine(array_keys($p), array_keys($p)));
+        return array_map(
+            static fn (int|string $name): float => $sorted[$name],
+            array_combine(array_keys($p), array_keys($p)),
+        );
     }
 
-    /** The smallest true difference that a design with this standard error would find with the given power: (z_{1−α/2} + z_power)·se. */
+    /**
+     * The smallest true difference that a design with this standard error would find with the given power: (z_{1−α/2} +
+     * z_power)·se.
+     */
     public static function detectable(float $se, float $alpha = 0.05, float $power = 0.8): float
     {
         return (Distribution::normalQuantile(1 - $alpha / 2) + Distribution::normalQuantile($power)) * $se;

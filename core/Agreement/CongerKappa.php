@@ -67,6 +67,8 @@ final readonly class CongerKappa
         }
         $figure = Coefficients::clustered($kappa, $influence, $table->caseOf, $n, $confidence);
 
-        return $figure->low !== null && $table->isPerfect() ? $figure->within(Coefficients::perfectLow($n, $pe, $confidence), 1.0, 'perfect-agreement bound') : $figure;
+        return $figure->low !== null && $table->isPerfect()
+            ? $figure->within(Coefficients::perfectLow($n, $pe, $confidence), 1.0, 'perfect-agreement bound')
+            : $figure;
     }
 }

@@ -19,11 +19,17 @@ final readonly class Contention
      * @param  int  $unsure  how many could not tell
      * @param  bool|null  $truth  what the key says: present, absent; null where it is silent
      */
-    public function __construct(public int $present, public int $absent, public int $unsure = 0, public ?bool $truth = null)
-    {
+    public function __construct(
+        public int $present,
+        public int $absent,
+        public int $unsure = 0,
+        public ?bool $truth = null,
+    ) {
     }
 
-    /** Share of pairs of people whose calls differ, 0 to 1: 1 − a_i of two categories; null with fewer than two calls. */
+    /**
+     * Share of pairs of people whose calls differ, 0 to 1: 1 − a_i of two categories; null with fewer than two calls.
+     */
     public function apart(): ?float
     {
         $n = $this->present + $this->absent;

@@ -8,7 +8,8 @@ namespace Core\Agreement;
  * The few sums over units from which every count-based coefficient follows, case by case, and the coefficients.
  * Resampling cases means adding a case's sums as often as it was drawn; nothing else is copied.
  *
- * A case's sums: [n, n2, Σa, Σ_k o_kk, Σn_k/r (q), Σn_k over paired units (q), Σn_k(n_k−1) (q), Σn_k(r−1) (q)], and with
+ * A case's sums: [n, n2, Σa, Σ_k o_kk, Σn_k/r (q), Σn_k over paired units (q), Σn_k(n_k−1) (q), Σn_k(r−1) (q)], and
+ * with
  * weights Σa_w. For resampling the whole ones stand side by side in few words, each field wide enough for any draw.
  */
 final readonly class CountSums implements Resampled
@@ -306,6 +307,9 @@ final readonly class CountSums implements Resampled
     /** @return list<float> category proportions π_k */
     public function proportions(): array
     {
-        return array_map(fn (float $v): float => $v / $this->total[0], array_slice($this->total, self::HEAD, $this->table->q));
+        return array_map(
+            fn (float $v): float => $v / $this->total[0],
+            array_slice($this->total, self::HEAD, $this->table->q),
+        );
     }
 }

@@ -15,7 +15,10 @@ final readonly class CrossedDesign implements Resampled
     /** @var array<int, list<float>> n, Σx², Σ(row total)², then each rater's sum, by rank of the case */
     private array $sums;
 
-    /** @param  \Closure(float, float, float, float, float, int): list<float>  $of  of cases, mean squares between cases, within cases, between raters and of the residual, and raters; NAN where undefined */
+    /**
+     * @param  \Closure(float, float, float, float, float, int): list<float>  $of  of cases, mean squares between cases,
+     * within cases, between raters and of the residual, and raters; NAN where undefined
+     */
     public function __construct(ItemTable $table, private \Closure $of)
     {
         $this->k = count($table->raters);
@@ -66,10 +69,19 @@ final readonly class CrossedDesign implements Resampled
         $within = $s[1] - $s[2] / $k;
         $judges = $raters - $mean;
 
-        return [$n, ($s[2] / $k - $mean) / ($n - 1), $within / ($n * ($k - 1)), $judges / ($k - 1), max(0.0, $within - $judges) / (($n - 1) * ($k - 1))];
+        return [
+            $n,
+            ($s[2] / $k - $mean) / ($n - 1),
+            $within / ($n * ($k - 1)),
+            $judges / ($k - 1),
+            max(0.0, $within - $judges) / (($n - 1) * ($k - 1)),
+        ];
     }
 
-    /** @return array{float, float, float, float, float} cases, mean squares between cases, within cases, between raters, of the residual */
+    /**
+     * @return array{float, float, float, float, float} cases, mean squares between cases, within cases, between raters,
+     * of the residual
+     */
     public function all(): array
     {
         return $this->meanSquares($this->total());
@@ -106,7 +118,14 @@ final readonly class CrossedDesign implements Resampled
     {
         $total = $this->total();
 
-        return array_values(array_map(fn (array $s): array => $this->statistics(array_map(static fn (float $t, float $v): float => $t - $v, $total, $s)), $this->sums));
+        return array_values(
+            array_map(
+                fn (array $s): array => $this->statistics(
+                    array_map(static fn (float $t, float $v): float => $t - $v, $total, $s),
+                ),
+                $this->sums,
+            ),
+        );
     }
 
     public function replicate(array $draw): array

@@ -42,8 +42,14 @@ final readonly class DawidSkene
      * @param  int  $starts  at least 1
      * @param  float  $smoothing  added to every cell of the confusion counts, so that none is shut for good
      */
-    public static function fit(ItemTable $table, int $starts = 10, int $seed = 1, int $most = 500, float $tolerance = 1e-9, float $smoothing = 0.01): ?self
-    {
+    public static function fit(
+        ItemTable $table,
+        int $starts = 10,
+        int $seed = 1,
+        int $most = 500,
+        float $tolerance = 1e-9,
+        float $smoothing = 0.01,
+    ): ?self {
         $q = $table->q;
         if ($table->units === 0 || $q < 2) {
             return null;
@@ -59,16 +65,31 @@ final readonly class DawidSkene
         }
         [$posterior, $prevalence, $confusion, $likelihood, $iterations, $converged] = $best;
         $names = self::naming($confusion, $q);
-        $confusion = array_map(static fn (array $rows): array => array_map(static fn (int $j): array => $rows[$j], $names), $confusion);
+        $confusion = array_map(
+            static fn (array $rows): array => array_map(static fn (int $j): array => $rows[$j], $names),
+            $confusion,
+        );
         $separated = true;
         for ($j = 0; $j < $q; $j++) {
-            $mean = array_map(static fn (int $l): float => array_sum(array_map(static fn (array $c): float => $c[$j][$l], $confusion)), range(0, $q - 1));
+            $mean = array_map(
+                static fn (int $l): float => array_sum(array_map(static fn (array $c): float => $c[$j][$l], $confusion)),
+                range(0, $q - 1),
+            );
             $separated = $separated && array_search(max($mean), $mean, true) === $j;
         }
 
         return new self(
-            array_map(static fn (array $row): array => self::named($row, $names), $posterior), self::named($prevalence, $names), $confusion, $likelihood, $iterations, $converged,
-            count(array_filter($ends, static fn (float $e): bool => $e > $likelihood - 1e-6 * max(1.0, abs($likelihood)))), $starts, $separated,
+            array_map(static fn (array $row): array => self::named($row, $names), $posterior),
+            self::named($prevalence, $names),
+            $confusion,
+            $likelihood,
+            $iterations,
+            $converged,
+            count(
+                array_filter($ends, static fn (float $e): bool => $e > $likelihood - 1e-6 * max(1.0, abs($likelihood))),
+            ),
+            $starts,
+            $separated,
         );
     }
 
@@ -91,7 +112,10 @@ final readonly class DawidSkene
         for ($u = 0; $u < $table->units; $u++) {
             $row = [];
             for ($k = 0; $k < $q; $k++) {
-                $row[] = $s === 0 ? (float) $table->counts[$u * $q + $k] / $table->r[$u] : ($table->counts[$u * $q + $k] + 0.5) * (0.05 + (float) $random->nextInt() / PHP_INT_MAX);
+                $row[] =
+                    $s === 0
+                        ? (float) $table->counts[$u * $q + $k] / $table->r[$u]
+                        : ($table->counts[$u * $q + $k] + 0.5) * (0.05 + (float) $random->nextInt() / PHP_INT_MAX);
             }
             $sum = array_sum($row);
             $posterior[] = array_map(static fn (float $v): float => $v / $sum, $row);
@@ -104,8 +128,13 @@ final readonly class DawidSkene
      * @param  list<list<float>>  $posterior
      * @return array{list<list<float>>, list<float>, list<list<list<float>>>, float, int, bool}
      */
-    private static function run(ItemTable $table, array $posterior, int $most, float $tolerance, float $smoothing): array
-    {
+    private static function run(
+        ItemTable $table,
+        array $posterior,
+        int $most,
+        float $tolerance,
+        float $smoothing,
+    ): array {
         $q = $table->q;
         $n = $table->units;
         $last = -INF;
@@ -134,7 +163,10 @@ final readonly class DawidSkene
             // Expectation, in logarithms.
             $logs = array_fill(0, $n, array_map(static fn (float $p): float => log(max($p, 1e-300)), $prevalence));
             foreach ($table->columns as $g => $column) {
-                $log = array_map(static fn (array $row): array => array_map(static fn (float $p): float => log(max($p, 1e-300)), $row), $confusion[$g]);
+                $log = array_map(
+                    static fn (array $row): array => array_map(static fn (float $p): float => log(max($p, 1e-300)), $row),
+                    $confusion[$g],
+                );
                 foreach ($column as $u => $l) {
                     if ($l >= 0) {
                         for ($j = 0; $j < $q; $j++) {

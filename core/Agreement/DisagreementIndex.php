@@ -24,7 +24,10 @@ final readonly class DisagreementIndex
 
     public bool $disagrees;
 
-    /** inappropriate (median below 3.5), appropriate (6.5 and above), uncertain between them and wherever the panel disagrees */
+    /**
+     * inappropriate (median below 3.5), appropriate (6.5 and above), uncertain between them and wherever the panel
+     * disagrees
+     */
     public string $verdict;
 
     /**

@@ -7,7 +7,8 @@ namespace Core\Agreement;
 use Core\CoreException;
 
 /**
- * Krippendorff's α with any squared difference δ between values (Krippendorff 2004): α = 1 − (N−1) Σ_i Σ_{a≠b} δ(a,b)/(r_i−1) / Σ_{a,b} δ(a,b).
+ * Krippendorff's α with any squared difference δ between values (Krippendorff 2004): α = 1 − (N−1) Σ_i Σ_{a≠b}
+ * δ(a,b)/(r_i−1) / Σ_{a,b} δ(a,b).
  *
  * The expected part is kept as its sums between pairs of cases, so that a draw costs cases², not values².
  */
@@ -89,12 +90,22 @@ final class DistanceAlpha implements Resampled
     public function leaveOneOut(): array
     {
         $n = count($this->ranks);
-        [$observed, $expected, $values] = [array_sum($this->observed), array_sum($this->between), array_sum($this->values)];
+        [$observed, $expected, $values] = [
+            array_sum($this->observed),
+            array_sum($this->between),
+            array_sum($this->values),
+        ];
         $out = [];
         for ($i = 0; $i < $n; $i++) {
             $row = array_sum(array_slice($this->between, $i * $n, $n));
             $rest = $expected - 2 * $row + $this->between[$i * $n + $i];
-            $out[] = [self::alpha($observed - $this->observed[$i], $rest < 1e-12 * $expected ? 0.0 : $rest, $values - $this->values[$i])];
+            $out[] = [
+                self::alpha(
+                    $observed - $this->observed[$i],
+                    $rest < 1e-12 * $expected ? 0.0 : $rest,
+                    $values - $this->values[$i],
+                ),
+            ];
         }
 
         return $out;

@@ -38,7 +38,11 @@ final class Distribution
             return -self::normalQuantile(1.0 - $p);
         }
         $t = sqrt(-2.0 * log($p));
-        $z = -($t - (2.515517 + 0.802853 * $t + 0.010328 * $t * $t) / (1 + 1.432788 * $t + 0.189269 * $t * $t + 0.001308 * $t ** 3));
+        $z = -(
+            $t -
+            (2.515517 + 0.802853 * $t + 0.010328 * $t * $t) /
+                (1 + 1.432788 * $t + 0.189269 * $t * $t + 0.001308 * $t ** 3)
+        );
         for ($i = 0; $i < 4; $i++) {
             $step = (self::normal($z) - $p) / self::normalDensity($z);
             $z -= $step / (1.0 + 0.5 * $z * $step);
@@ -156,7 +160,12 @@ final class Distribution
         }
         [$fl, $fh] = [$f($low), $f($high)];
         for ($i = 0; $i < 300 && $high - $low > 1e-15 * $high; $i++) {
-            $x = $i % 3 !== 2 && $fl !== $fh ? $low + ($high - $low) * $fl / ($fl - $fh) : ($high > 4 * $low ? sqrt($low * $high) : ($low + $high) / 2);
+            $x =
+                $i % 3 !== 2 && $fl !== $fh
+                    ? $low + (($high - $low) * $fl) / ($fl - $fh)
+                    : ($high > 4 * $low
+                        ? sqrt($low * $high)
+                        : ($low + $high) / 2);
             if ($x <= $low || $x >= $high) {
                 $x = ($low + $high) / 2;
                 if ($x <= $low || $x >= $high) {

@@ -8,7 +8,8 @@ use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 
 /**
- * A control chart of one rater's d′ and criterion c from window to window, against the rater's own rates over all of them.
+ * A control chart of one rater's d′ and criterion c from window to window, against the rater's own rates over all of
+ * them.
  *
  * A window's point is its distance from the whole in standard errors (those expected at the whole's rates with the
  * window's numbers). The limits are found by letting raters whose rates never change go through the same windows: only
@@ -17,12 +18,18 @@ use Random\Randomizer;
 final readonly class DriftChart
 {
     /**
-     * @param  list<array{d_prime: float|null, criterion: float|null, z_d: float|null, z_c: float|null, beyond: bool}>  $points  by window; null where a window has no positives or no negatives
+     * @param  list<array{d_prime: float|null, criterion: float|null, z_d: float|null, z_c: float|null, beyond: bool}>  $points
+     *     by window; null where a window has no positives or no negatives
      * @param  float  $limit  of |z|
      * @param  float  $falseAlarm  share of unchanging raters with a point beyond it
      */
-    private function __construct(public float $dPrime, public float $criterion, public array $points, public float $limit, public float $falseAlarm)
-    {
+    private function __construct(
+        public float $dPrime,
+        public float $criterion,
+        public array $points,
+        public float $limit,
+        public float $falseAlarm,
+    ) {
     }
 
     /**
@@ -68,15 +75,30 @@ final readonly class DriftChart
                     $sum[$k] = ($sum[$k] ?? 0) + $n;
                 }
             }
-            $worst[] = max(0.0, ...array_map(static fn (array $z): float => max(abs($z[0]), abs($z[1])), self::distances($drawn, [$sum[0], $sum[1], $sum[2], $sum[3]], $known)));
+            $worst[] = max(
+                0.0,
+                ...array_map(
+                    static fn (array $z): float => max(abs($z[0]), abs($z[1])),
+                    self::distances($drawn, [$sum[0], $sum[1], $sum[2], $sum[3]], $known),
+                ),
+            );
         }
         $limit = Resample::quantiles($worst ?: [INF], [1 - $falseAlarm, 1 - $falseAlarm])[0];
-        $z = array_combine($usable, self::distances(array_map(static fn (int $i): array => $windows[$i], $usable), $all, $known));
+        $z = array_combine(
+            $usable,
+            self::distances(array_map(static fn (int $i): array => $windows[$i], $usable), $all, $known),
+        );
         $points = [];
         foreach ($windows as $i => $w) {
             [$wd, $wc] = isset($z[$i]) ? self::point($w, $known) : [null, null];
             [$zd, $zc] = $z[$i] ?? [null, null];
-            $points[] = ['d_prime' => $wd, 'criterion' => $wc, 'z_d' => $zd, 'z_c' => $zc, 'beyond' => $zd !== null && max(abs($zd), abs((float) $zc)) > $limit];
+            $points[] = [
+                'd_prime' => $wd,
+                'criterion' => $wc,
+                'z_d' => $zd,
+                'z_c' => $zc,
+                'beyond' => $zd !== null && max(abs($zd), abs((float) $zc)) > $limit,
+            ];
         }
 
         return new self($d, $c, $points, $limit, $falseAlarm);

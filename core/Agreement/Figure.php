@@ -43,9 +43,21 @@ final readonly class Figure
     }
 
     /** Estimate ± quantile·se, clipped to [floor, 1]. */
-    public static function around(float $estimate, float $se, float $quantile, string $method, float $floor = -1.0, float $ceiling = 1.0): self
-    {
-        return self::of($estimate, $se, max($floor, $estimate - $quantile * $se), min($ceiling, $estimate + $quantile * $se), $method);
+    public static function around(
+        float $estimate,
+        float $se,
+        float $quantile,
+        string $method,
+        float $floor = -1.0,
+        float $ceiling = 1.0,
+    ): self {
+        return self::of(
+            $estimate,
+            $se,
+            max($floor, $estimate - $quantile * $se),
+            min($ceiling, $estimate + $quantile * $se),
+            $method,
+        );
     }
 
     public function within(float $low, float $high, string $method): self
@@ -56,6 +68,10 @@ final readonly class Figure
     /** Too thin to be read: fewer than ten cases, or an interval wider than 0.5. */
     public function isThin(int $cases): bool
     {
-        return $this->estimate === null || $cases < 10 || $this->low === null || $this->high === null || $this->high - $this->low > 0.5;
+        return $this->estimate === null ||
+            $cases < 10 ||
+            $this->low === null ||
+            $this->high === null ||
+            $this->high - $this->low > 0.5;
     }
 }

@@ -35,7 +35,12 @@ final readonly class IntervalAlpha implements Resampled
         foreach ($table->caseOf as $u => $case) {
             if ($n[$u] >= 2) {
                 [$o, $count, $a, $b] = $sums[$case] ?? [0.0, 0.0, 0.0, 0.0];
-                $sums[$case] = [$o + 2 * ($n[$u] * $s2[$u] - $s1[$u] * $s1[$u]) / ($n[$u] - 1), $count + $n[$u], $a + $s1[$u], $b + $s2[$u]];
+                $sums[$case] = [
+                    $o + (2 * ($n[$u] * $s2[$u] - $s1[$u] * $s1[$u])) / ($n[$u] - 1),
+                    $count + $n[$u],
+                    $a + $s1[$u],
+                    $b + $s2[$u],
+                ];
             }
         }
         $this->sums = $sums;
@@ -70,7 +75,12 @@ final readonly class IntervalAlpha implements Resampled
     {
         [$o, $n, $a, $b] = $this->total();
 
-        return array_values(array_map(static fn (array $s): array => [self::alpha($o - $s[0], $n - $s[1], $a - $s[2], $b - $s[3])], $this->sums));
+        return array_values(
+            array_map(
+                static fn (array $s): array => [self::alpha($o - $s[0], $n - $s[1], $a - $s[2], $b - $s[3])],
+                $this->sums,
+            ),
+        );
     }
 
     public function replicate(array $draw): array

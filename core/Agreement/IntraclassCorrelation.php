@@ -36,7 +36,10 @@ final readonly class IntraclassCorrelation
         $intervals = match (true) {
             ! $pooled => $this->byF($confidence),
             $bootstrap === null || $this->table->cases < 2 => array_fill(0, 6, null),
-            default => array_map(static fn (?Resample $r): ?array => $r === null ? null : [$r->low, $r->high, $r->method], $bootstrap->intervals($this->design, $confidence->level)),
+            default => array_map(
+                static fn (?Resample $r): ?array => $r === null ? null : [$r->low, $r->high, $r->method],
+                $bootstrap->intervals($this->design, $confidence->level),
+            ),
         };
         $out = [];
         foreach (self::NAMES as $i => $name) {
@@ -74,7 +77,9 @@ final readonly class IntraclassCorrelation
         $icc = ($b - $e) / ($b + ($k - 1) * $e + $k * ($j - $e) / $n);
         $fj = $j / $e;
         $weight = $n * (1 + ($k - 1) * $icc) - $k * $icc;
-        $v = ($k - 1) * ($n - 1) * ($k * $icc * $fj + $weight) ** 2 / (($n - 1) * $k * $k * $icc * $icc * $fj * $fj + $weight ** 2);
+        $v =
+            (($k - 1) * ($n - 1) * ($k * $icc * $fj + $weight) ** 2) /
+            (($n - 1) * $k * $k * $icc * $icc * $fj * $fj + $weight ** 2);
         $two = [null, null];
         if ($v > 0.0 && is_finite($v)) {
             $f1 = $q($n - 1, $v);
@@ -86,8 +91,12 @@ final readonly class IntraclassCorrelation
         }
 
         return [
-            $one(($low1 - 1) / ($low1 + $k - 1), ($high1 - 1) / ($high1 + $k - 1)), $two[0], $one(($low3 - 1) / ($low3 + $k - 1), ($high3 - 1) / ($high3 + $k - 1)),
-            $one(1 - 1 / $low1, 1 - 1 / $high1), $two[1], $one(1 - 1 / $low3, 1 - 1 / $high3),
+            $one(($low1 - 1) / ($low1 + $k - 1), ($high1 - 1) / ($high1 + $k - 1)),
+            $two[0],
+            $one(($low3 - 1) / ($low3 + $k - 1), ($high3 - 1) / ($high3 + $k - 1)),
+            $one(1 - 1 / $low1, 1 - 1 / $high1),
+            $two[1],
+            $one(1 - 1 / $low3, 1 - 1 / $high3),
         ];
     }
 
@@ -97,8 +106,12 @@ final readonly class IntraclassCorrelation
         $over = static fn (float $a, float $of): float => $of > 1e-300 ? $a / $of : NAN;
 
         return [
-            $over($b - $w, $b + ($k - 1) * $w), $over($b - $e, $b + ($k - 1) * $e + $k * ($j - $e) / $n), $over($b - $e, $b + ($k - 1) * $e),
-            $over($b - $w, $b), $over($b - $e, $b + ($j - $e) / $n), $over($b - $e, $b),
+            $over($b - $w, $b + ($k - 1) * $w),
+            $over($b - $e, $b + ($k - 1) * $e + ($k * ($j - $e)) / $n),
+            $over($b - $e, $b + ($k - 1) * $e),
+            $over($b - $w, $b),
+            $over($b - $e, $b + ($j - $e) / $n),
+            $over($b - $e, $b),
         ];
     }
 }

@@ -85,10 +85,20 @@ final class ItemTable
      *
      * @throws CoreException when a rating lies outside the declared categories
      */
-    public static function of(RatingSet $set, array $items, ?array $declared = null, ?string $missing = null, bool $asNames = false): self
-    {
+    public static function of(
+        RatingSet $set,
+        array $items,
+        ?array $declared = null,
+        ?string $missing = null,
+        bool $asNames = false,
+    ): self {
         $scale = $asNames ? Scale::Nominal : $set->scale;
-        $names = array_map(static fn (string $name): string => $asNames && Scale::decimal($name) !== null ? Scale::text((float) $name) : $name, $set->valueNames());
+        $names = array_map(
+            static fn (string $name): string => $asNames && Scale::decimal($name) !== null
+                ? Scale::text((float) $name)
+                : $name,
+            $set->valueNames(),
+        );
         $skip = [];
         foreach ($names as $v => $name) {
             $skip[$v] = $v === 0 || $name === $missing;
@@ -130,7 +140,16 @@ final class ItemTable
                 $any = false;
                 foreach ($row as $r => $v) {
                     if ($v > 0 && ! $skip[$v]) {
-                        $unit[$at[$r]] = $code[$v] ?? throw new CoreException(sprintf("the value '%s' of case '%s'%s is not among --categories", $names[$v], $case, $item === '' ? '' : " and item '$item'"));
+                        $unit[$at[$r]] =
+                            $code[$v] ??
+                            throw new CoreException(
+                                sprintf(
+                                    "the value '%s' of case '%s'%s is not among --categories",
+                                    $names[$v],
+                                    $case,
+                                    $item === '' ? '' : " and item '$item'",
+                                ),
+                            );
                         $any = true;
                     }
                 }
@@ -160,12 +179,18 @@ final class ItemTable
         }
         $numbers = [];
         foreach ($declared ?? $used as $name) {
-            $v = Scale::decimal($name) ?? throw new CoreException("--categories has '$name', which is no decimal number");
+            $v =
+                Scale::decimal($name) ??
+                throw new CoreException("--categories has '$name', which is no decimal number");
             $numbers[self::id($scale, $name)] = $v;
         }
         asort($numbers, SORT_NUMERIC);
 
-        return [array_values(array_map(Scale::text(...), $numbers)), array_values($numbers), array_flip(array_keys($numbers))];
+        return [
+            array_values(array_map(Scale::text(...), $numbers)),
+            array_values($numbers),
+            array_flip(array_keys($numbers)),
+        ];
     }
 
     /** What two spellings of the same value share. */
@@ -177,7 +202,12 @@ final class ItemTable
     /** Position of a value among the categories, or null. */
     public function code(string $value): ?int
     {
-        $name = $this->scale === Scale::Nominal ? $value : (Scale::decimal($value) === null ? $value : Scale::text((float) $value));
+        $name =
+            $this->scale === Scale::Nominal
+                ? $value
+                : (Scale::decimal($value) === null
+                    ? $value
+                    : Scale::text((float) $value));
         $at = array_search($name, $this->categories, true);
 
         return $at === false ? null : $at;

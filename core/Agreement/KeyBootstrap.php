@@ -31,12 +31,29 @@ final readonly class KeyBootstrap
             foreach ($names as $i => $name) {
                 $figure = $figures[$rater][$name];
                 $values = $replicates[$g * count($names) + $i];
-                if ($figure->estimate === null || $values === [] || count($left) < 2 || count($values) < 0.95 * $this->bootstrap->replicates) {
+                if (
+                    $figure->estimate === null ||
+                    $values === [] ||
+                    count($left) < 2 ||
+                    count($values) < 0.95 * $this->bootstrap->replicates
+                ) {
                     continue;
                 }
-                $r = Resample::bca($figure->estimate, $values, array_column($left, $i), $confidence->level, $this->bootstrap->replicates);
+                $r = Resample::bca(
+                    $figure->estimate,
+                    $values,
+                    array_column($left, $i),
+                    $confidence->level,
+                    $this->bootstrap->replicates,
+                );
                 if ($r->low < $r->high) {
-                    $figures[$rater][$name] = Figure::of($figure->estimate, $name === 'youden' || $name === 'mcc' ? $r->se : $figure->se, $r->low, $r->high, $r->method);
+                    $figures[$rater][$name] = Figure::of(
+                        $figure->estimate,
+                        $name === 'youden' || $name === 'mcc' ? $r->se : $figure->se,
+                        $r->low,
+                        $r->high,
+                        $r->method,
+                    );
                 }
             }
         }
@@ -51,7 +68,13 @@ final readonly class KeyBootstrap
         $most = 1;
         foreach ($this->tables as $table) {
             foreach ($table->byCase() as $word) {
-                $most = max($most, $word & KeyTable::MASK, $word >> 15 & KeyTable::MASK, $word >> 30 & KeyTable::MASK, $word >> 45);
+                $most = max(
+                    $most,
+                    $word & KeyTable::MASK,
+                    ($word >> 15) & KeyTable::MASK,
+                    ($word >> 30) & KeyTable::MASK,
+                    $word >> 45,
+                );
             }
         }
         // No cell of a draw can reach this.
@@ -81,7 +104,15 @@ final readonly class KeyBootstrap
         for ($b = 1; $b <= $this->bootstrap->replicates; $b++) {
             $digit = self::digits($words, $this->bootstrap->draw($b), $radix, $digits);
             for ($g = 0, $n = count($this->tables); $g < $n; $g++) {
-                foreach (KeyTable::statistics($digit[4 * $g], $digit[4 * $g + 1], $digit[4 * $g + 2], $digit[4 * $g + 3], $this->pooled) as $i => $v) {
+                foreach (
+                    KeyTable::statistics(
+                        $digit[4 * $g],
+                        $digit[4 * $g + 1],
+                        $digit[4 * $g + 2],
+                        $digit[4 * $g + 3],
+                        $this->pooled,
+                    ) as $i => $v
+                ) {
                     // Not NAN; is_nan() would cost a call.
                     if ($v > -INF) {
                         $out[$g * $statistics + $i][] = $v;

@@ -7,8 +7,10 @@ namespace Core\Agreement;
 /**
  * One rater against the key: the two-by-two table case by case, and what follows from it.
  *
- * Sensitivity, specificity and predictive values with Wilson intervals; Youden's index (1950) with an interval from these
- * two (Newcombe 1998, method 10); Matthews' correlation (1975) with a jackknife over cases; signal detection; Cohen's κ; Brier score of the stated confidence.
+ * Sensitivity, specificity and predictive values with Wilson intervals; Youden's index (1950) with an interval from
+ * these
+ * two (Newcombe 1998, method 10); Matthews' correlation (1975) with a jackknife over cases; signal detection; Cohen's
+ * κ; Brier score of the stated confidence.
  */
 final class KeyTable
 {
@@ -86,8 +88,12 @@ final class KeyTable
             'specificity' => Wilson::figure($tn, $tn + $fp, $confidence, Undefined::NoNegative),
             'ppv' => Wilson::figure($tp, $tp + $fp, $confidence, Undefined::NoneCalledPositive),
             'npv' => Wilson::figure($tn, $tn + $fn, $confidence, Undefined::NoneCalledNegative),
-            'youden' => is_nan($values[0]) ? Figure::undefined(Undefined::OneSidedKey) : self::youden($tp, $fn, $fp, $tn, $confidence),
-            'mcc' => is_nan($values[1]) ? Figure::undefined(Undefined::EmptyMargin) : self::apart($values[1], array_column($this->leaveOneOut(false), 1), $confidence),
+            'youden' => is_nan($values[0])
+                ? Figure::undefined(Undefined::OneSidedKey)
+                : self::youden($tp, $fn, $fp, $tn, $confidence),
+            'mcc' => is_nan($values[1])
+                ? Figure::undefined(Undefined::EmptyMargin)
+                : self::apart($values[1], array_column($this->leaveOneOut(false), 1), $confidence),
             'd_prime' => $signal->dPrime,
             'criterion' => $signal->criterion,
             'cohen_kappa' => (new CohenKappa([$tp, $fp, $fn, $tn], $confidence))->kappa(),
@@ -103,7 +109,13 @@ final class KeyTable
         [$l2, $u2] = Wilson::interval($tn, $tn + $fp, $confidence);
         $j = $hit + $right - 1;
 
-        return Figure::of($j, sqrt($hit * (1 - $hit) / ($tp + $fn) + $right * (1 - $right) / ($tn + $fp)), max(-1.0, $j - hypot($hit - $l1, $right - $l2)), min(1.0, $j + hypot($u1 - $hit, $u2 - $right)), 'wilson');
+        return Figure::of(
+            $j,
+            sqrt(($hit * (1 - $hit)) / ($tp + $fn) + ($right * (1 - $right)) / ($tn + $fp)),
+            max(-1.0, $j - hypot($hit - $l1, $right - $l2)),
+            min(1.0, $j + hypot($u1 - $hit, $u2 - $right)),
+            'wilson',
+        );
     }
 
     /**
@@ -137,7 +149,14 @@ final class KeyTable
         $mcc = $truths > 0 && $calls > 0 ? ($tp * $tn - $fp * $fn) / (sqrt($truths) * sqrt($calls)) : NAN;
 
         return $all
-            ? [$youden, $mcc, $p > 0 ? (float) $tp / $p : NAN, $q > 0 ? (float) $tn / $q : NAN, $called > 0 ? (float) $tp / $called : NAN, $not > 0 ? (float) $tn / $not : NAN]
+            ? [
+                $youden,
+                $mcc,
+                $p > 0 ? (float) $tp / $p : NAN,
+                $q > 0 ? (float) $tn / $q : NAN,
+                $called > 0 ? (float) $tp / $called : NAN,
+                $not > 0 ? (float) $tn / $not : NAN,
+            ]
             : [$youden, $mcc];
     }
 
@@ -147,7 +166,13 @@ final class KeyTable
         [$tp, $fn, $fp, $tn] = $this->cells;
         $out = $known = [];
         foreach ($this->byCase as $word) {
-            $out[] = $known[$word] ??= self::statistics($tp - ($word & self::MASK), $fn - ($word >> 15 & self::MASK), $fp - ($word >> 30 & self::MASK), $tn - ($word >> 45), $all);
+            $out[] = $known[$word] ??= self::statistics(
+                $tp - ($word & self::MASK),
+                $fn - (($word >> 15) & self::MASK),
+                $fp - (($word >> 30) & self::MASK),
+                $tn - ($word >> 45),
+                $all,
+            );
         }
 
         return $out;

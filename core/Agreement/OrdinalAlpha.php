@@ -11,7 +11,10 @@ namespace Core\Agreement;
  */
 final readonly class OrdinalAlpha implements Resampled
 {
-    /** @var array<int, list<array{int, list<int>}>> ratings and counts by category of each unit with two ratings, by rank of the case */
+    /**
+     * @var array<int, list<array{int, list<int>}>> ratings and counts by category of each unit with two ratings, by
+     * rank of the case
+     */
     private array $units;
 
     public function __construct(private ItemTable $table)

@@ -8,14 +8,20 @@ namespace Core\Agreement;
  * What leaving out one case at a time does to the κ of every pair of raters, added up by rater.
  *
  * Leaving out a case takes its cells from the pair's table. Where a case holds one unit, only q² tables can come of
- * that, and κ is not computed again for every case; where it holds more, what both raters did with them is read off bits.
+ * that, and κ is not computed again for every case; where it holds more, what both raters did with them is read off
+ * bits.
  */
 final class PairJackknife
 {
-    /** @var array<int, array<int, float>> by rater and case: what the sum of the rater's κ becomes without the case, less what it is */
+    /**
+     * @var array<int, array<int, float>> by rater and case: what the sum of the rater's κ becomes without the case,
+     * less what it is
+     */
     private array $without;
 
-    /** @var array<int, array<int, int>> by rater and case: how many of the rater's κ are lost or won without the case */
+    /**
+     * @var array<int, array<int, int>> by rater and case: how many of the rater's κ are lost or won without the case
+     */
     private array $lost;
 
     /** @var array<int, array<int, float>> what taking away a cell does to κ, by rater and the other's cell */
@@ -35,7 +41,10 @@ final class PairJackknife
     /** The first rater of the pairs that come. */
     private int $first = 0;
 
-    /** @var list<int> where the first rater's category begins in a table with a row and a column for what is missing, by unit */
+    /**
+     * @var list<int> where the first rater's category begins in a table with a row and a column for what is missing, by
+     * unit
+     */
     private array $rows = [];
 
     public function __construct(private readonly ItemTable $table, private readonly Weights $weights)
@@ -60,7 +69,10 @@ final class PairJackknife
     {
         $q = $this->table->q;
         $this->first = $g;
-        $this->rows = array_map(static fn (int $k): int => ($k + 1) * ($q + 1) + 1, $this->masks === null && ! $this->single ? $this->table->columns[$g] : []);
+        $this->rows = array_map(
+            static fn (int $k): int => ($k + 1) * ($q + 1) + 1,
+            $this->masks === null && ! $this->single ? $this->table->columns[$g] : [],
+        );
     }
 
     /**
@@ -72,7 +84,14 @@ final class PairJackknife
     {
         match (true) {
             $this->single => $this->leaveUnits($this->first, $h, $t, $kappa),
-            $this->masks !== null => $this->leaveBinary($this->first, $h, $t, $kappa, $this->masks[$this->first], $this->masks[$h]),
+            $this->masks !== null => $this->leaveBinary(
+                $this->first,
+                $h,
+                $t,
+                $kappa,
+                $this->masks[$this->first],
+                $this->masks[$h],
+            ),
             default => $this->leaveCases($this->first, $h, $t, $kappa, $this->table->columns[$h]),
         };
     }
@@ -223,7 +242,8 @@ final class PairJackknife
     }
 
     /**
-     * Adds up, unit by unit, what was noted of the pairs. What several raters together said has few forms, so that their
+     * Adds up, unit by unit, what was noted of the pairs. What several raters together said has few forms, so that
+     * their
      * sums are made once and looked up (Arlazarov and others 1970).
      */
     private function addUp(): void

@@ -18,8 +18,11 @@ final class PairTables
 
     private readonly PairJackknife $jackknife;
 
-    public function __construct(private readonly ItemTable $table, private readonly Weights $weights, private readonly Confidence $confidence)
-    {
+    public function __construct(
+        private readonly ItemTable $table,
+        private readonly Weights $weights,
+        private readonly Confidence $confidence,
+    ) {
         $m = count($table->raters);
         $q = $table->q;
         $text = $q < 15 ? $this->asText() : null;
@@ -27,7 +30,10 @@ final class PairTables
         for ($g = 0; $g < $m; $g++) {
             $this->jackknife->turnTo($g);
             for ($h = $g + 1; $h < $m; $h++) {
-                $t = $text === null ? self::count($table->columns[$g], $table->columns[$h], $q) : self::countText($text[0][$g] | $text[1][$h], $q);
+                $t =
+                    $text === null
+                        ? self::count($table->columns[$g], $table->columns[$h], $q)
+                        : self::countText($text[0][$g] | $text[1][$h], $q);
                 $kappa = CohenKappa::point($t, $q, $weights->isIdentity ? null : $weights->w);
                 $this->tables[] = [$g, $h, $t];
                 $this->kappas[] = $kappa;
@@ -138,7 +144,13 @@ final class PairTables
             }
         }
         if ($count === 0) {
-            return Figure::undefined($this->table->paired === 0 ? Undefined::NoPairs : ($times === 2 ? Undefined::NoPairDefined : Undefined::NoPairWithRater));
+            return Figure::undefined(
+                $this->table->paired === 0
+                    ? Undefined::NoPairs
+                    : ($times === 2
+                        ? Undefined::NoPairDefined
+                        : Undefined::NoPairWithRater),
+            );
         }
         $left = $this->jackknife->means($raters, $sum, $count);
         if ($this->table->isPerfect()) {
@@ -163,8 +175,14 @@ final class PairTables
         foreach ($this->tables as [$g, $h, $t]) {
             $cohen = new CohenKappa($t, $this->confidence, $this->weights);
             $out[] = new PairResult(
-                $this->table->raters[$g], $this->table->raters[$h], $cohen->n, $cohen->agreement(), $cohen->kappa(), $cohen->pabak(),
-                $cohen->prevalenceIndex($positive ?? 0), $cohen->biasIndex($positive ?? 0),
+                $this->table->raters[$g],
+                $this->table->raters[$h],
+                $cohen->n,
+                $cohen->agreement(),
+                $cohen->kappa(),
+                $cohen->pabak(),
+                $cohen->prevalenceIndex($positive ?? 0),
+                $cohen->biasIndex($positive ?? 0),
             );
         }
 

@@ -35,7 +35,8 @@ final class RankAgreement
     }
 
     /**
-     * W = (12 Σ R_i² − 3 m² n (n+1)²)/(m² n (n² − 1) − m Σ T), T = Σ(t³ − t) of each judge's ties; χ² = m(n−1)W on n − 1
+     * W = (12 Σ R_i² − 3 m² n (n+1)²)/(m² n (n² − 1) − m Σ T), T = Σ(t³ − t) of each judge's ties; χ² = m(n−1)W on n −
+     * 1
      * degrees of freedom. Interval by jackknife over the things ranked, up to MOST of them and from ten on; none where
      * all rank alike.
      *
@@ -63,7 +64,13 @@ final class RankAgreement
         }
         $chi = $m * ($n - 1) * $w;
 
-        return ['w' => $figure, 'chi_square' => $chi, 'df' => $n - 1, 'p' => Distribution::chiSquareTail($chi, $n - 1), 'mean_rho' => ($m * $w - 1) / ($m - 1)];
+        return [
+            'w' => $figure,
+            'chi_square' => $chi,
+            'df' => $n - 1,
+            'p' => Distribution::chiSquareTail($chi, $n - 1),
+            'mean_rho' => ($m * $w - 1) / ($m - 1),
+        ];
     }
 
     /** @param  array<int, float>  $sums  of the ranks of each thing */
@@ -89,11 +96,14 @@ final class RankAgreement
      */
     private static function ties(array $ranks): float
     {
-        return (float) array_sum(array_map(static fn (int $t): int => $t ** 3 - $t, array_count_values(array_map(strval(...), $ranks))));
+        return (float) array_sum(
+            array_map(static fn (int $t): int => $t ** 3 - $t, array_count_values(array_map(strval(...), $ranks))),
+        );
     }
 
     /**
-     * W without each thing in turn: ranks above it fall by one, those tied with it by a half, and its ties are one fewer.
+     * W without each thing in turn: ranks above it fall by one, those tied with it by a half, and its ties are one
+     * fewer.
      *
      * @param  list<list<float>>  $ranks  by judge and thing
      * @param  list<float>  $sums
@@ -156,6 +166,12 @@ final class RankAgreement
         }
         $se = sqrt((1 + $rho * $rho / 2) / ($n - 3));
 
-        return Figure::of($rho, $se * (1 - $rho * $rho), tanh(atanh($rho) - $confidence->z * $se), tanh(atanh($rho) + $confidence->z * $se), 'fisher z');
+        return Figure::of(
+            $rho,
+            $se * (1 - $rho * $rho),
+            tanh(atanh($rho) - $confidence->z * $se),
+            tanh(atanh($rho) + $confidence->z * $se),
+            'fisher z',
+        );
     }
 }

@@ -63,18 +63,33 @@ final readonly class RaterProfile
         return $score->calibration($confidence);
     }
 
-    /** Mean stated confidence less the share that was right: above 0 too sure, below 0 too modest; null where none was stated. */
+    /**
+     * Mean stated confidence less the share that was right: above 0 too sure, below 0 too modest; null where none was
+     * stated.
+     */
     public function swagger(): ?float
     {
         $stated = array_filter($this->calls, static fn (ScoredCall $c): bool => $c->confidence !== null);
 
-        return $stated === [] ? null : array_sum(array_map(static fn (ScoredCall $c): float => (float) $c->confidence - ($c->isRight() ? 1.0 : 0.0), $stated)) / count($stated);
+        return $stated === []
+            ? null
+            : array_sum(
+                array_map(
+                    static fn (ScoredCall $c): float => (float) $c->confidence - ($c->isRight() ? 1.0 : 0.0),
+                    $stated,
+                ),
+            ) / count($stated);
     }
 
     /** @return list<ScoredCall> wrong calls made surely, the surest first */
     public function sureAndWrong(): array
     {
-        $wrong = array_filter($this->calls, static fn (ScoredCall $c): bool => ! $c->isRight() && $c->confidence !== null && $c->confidence >= self::SURE - 1e-9);
+        $wrong = array_filter(
+            $this->calls,
+            static fn (ScoredCall $c): bool => ! $c->isRight() &&
+                $c->confidence !== null &&
+                $c->confidence >= self::SURE - 1e-9,
+        );
         usort($wrong, static fn (ScoredCall $a, ScoredCall $b): int => $b->confidence <=> $a->confidence);
 
         return $wrong;

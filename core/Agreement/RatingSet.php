@@ -30,7 +30,10 @@ final class RatingSet
     /** @var array<string, int> */
     private array $occasions = [];
 
-    /** @var list<array<int, array<int, array<int, int>>>> value by occasion, item, case and rater; NONE where there is none */
+    /**
+     * @var list<array<int, array<int, array<int, int>>>> value by occasion, item, case and rater; NONE where there is
+     * none
+     */
     private array $cells = [];
 
     /** @var array<int, array<int, array<int, array<int, float>>>> confidence by occasion, item, case and rater */
@@ -44,9 +47,18 @@ final class RatingSet
     {
     }
 
-    /** @throws CoreException when the rater has rated this item of this case on this occasion before, or the value does not fit the scale */
-    public function add(string $case, string $item, string $rater, string $value, string $occasion = '1', ?float $confidence = null): void
-    {
+    /**
+     * @throws CoreException when the rater has rated this item of this case on this occasion before, or the value does
+     * not fit the scale
+     */
+    public function add(
+        string $case,
+        string $item,
+        string $rater,
+        string $value,
+        string $occasion = '1',
+        ?float $confidence = null,
+    ): void {
         $i = $this->items[$item] ??= count($this->items);
         $c = $this->cases[$case] ??= count($this->cases);
         $r = $this->raters[$rater] ??= count($this->raters);
@@ -58,7 +70,15 @@ final class RatingSet
             for ($width = 8; $width <= $r; $width *= 2);
             $row = array_pad($row ?? [], $width, self::NONE);
         } elseif ($row[$r] !== self::NONE) {
-            throw new CoreException(sprintf("rater '%s' has already rated case '%s'%s on occasion '%s'", $rater, $case, $item === '' ? '' : " for item '$item'", $occasion));
+            throw new CoreException(
+                sprintf(
+                    "rater '%s' has already rated case '%s'%s on occasion '%s'",
+                    $rater,
+                    $case,
+                    $item === '' ? '' : " for item '$item'",
+                    $occasion,
+                ),
+            );
         }
         $row[$r] = $v;
         if ($confidence !== null) {
@@ -91,7 +111,9 @@ final class RatingSet
             throw new CoreException("'$value' $objection");
         }
         if (isset($this->key[$item][$case])) {
-            throw new CoreException(sprintf("the key already has a value for case '%s'%s", $case, $item === '' ? '' : " and item '$item'"));
+            throw new CoreException(
+                sprintf("the key already has a value for case '%s'%s", $case, $item === '' ? '' : " and item '$item'"),
+            );
         }
         $this->key[$item][$case] = $value;
     }

@@ -12,8 +12,13 @@ final readonly class Resample
      * @param  string  $method  bca or percentile
      * @param  int  $dropped  replicates in which the statistic was undefined
      */
-    public function __construct(public float $se, public float $low, public float $high, public string $method, public int $dropped)
-    {
+    public function __construct(
+        public float $se,
+        public float $low,
+        public float $high,
+        public string $method,
+        public int $dropped,
+    ) {
     }
 
     /**
@@ -22,8 +27,13 @@ final readonly class Resample
      * @param  non-empty-list<float>  $replicates
      * @param  list<float>  $jackknife  the statistic without each case; NAN where undefined
      */
-    public static function bca(float $estimate, array $replicates, array $jackknife, float $confidence, int $asked): self
-    {
+    public static function bca(
+        float $estimate,
+        array $replicates,
+        array $jackknife,
+        float $confidence,
+        int $asked,
+    ): self {
         $b = count($replicates);
         $below = $equal = 0;
         $sum = 0.0;
@@ -129,6 +139,10 @@ final readonly class Resample
             return $strip[$i][$rank - $below - 1];
         };
 
-        return array_map(static fn (array $w): float => $at($w[0]) + ($w[0] < $b && $w[1] > 0.0 ? $w[1] * ($at($w[0] + 1) - $at($w[0])) : 0.0), $wanted);
+        return array_map(
+            static fn (array $w): float => $at($w[0]) +
+                ($w[0] < $b && $w[1] > 0.0 ? $w[1] * ($at($w[0] + 1) - $at($w[0])) : 0.0),
+            $wanted,
+        );
     }
 }

@@ -8,8 +8,13 @@ namespace Core\Agreement;
 final readonly class ScoredCall
 {
     /** @param  float|null  $confidence  in [0, 1], stated, that the call is right */
-    public function __construct(public string $case, public string $item, public bool $called, public bool $truth, public ?float $confidence)
-    {
+    public function __construct(
+        public string $case,
+        public string $item,
+        public bool $called,
+        public bool $truth,
+        public ?float $confidence,
+    ) {
     }
 
     public function isRight(): bool

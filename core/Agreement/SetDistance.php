@@ -7,7 +7,8 @@ namespace Core\Agreement;
 /**
  * How far two sets of labels are apart: which faults were named at all, or a chain of causes.
  *
- * Jaccard's index J = |A ∩ B|/|A ∪ B| (two empty sets are alike); MASI's distance 1 − J·M with M = 1 for equal sets, 2/3
+ * Jaccard's index J = |A ∩ B|/|A ∪ B| (two empty sets are alike); MASI's distance 1 − J·M with M = 1 for equal sets,
+ * 2/3
  * where one holds the other, 1/3 where they overlap, 0 where they do not (Passonneau 2006). As distance in α by sets.
  */
 final class SetDistance
@@ -48,8 +49,11 @@ final class SetDistance
      *
      * @param  list<list<list<string>>>  $cases  the sets given to each case, one a rater
      */
-    public static function alpha(array $cases, Confidence $confidence = new Confidence, ?CaseBootstrap $bootstrap = null): Figure
-    {
+    public static function alpha(
+        array $cases,
+        Confidence $confidence = new Confidence(),
+        ?CaseBootstrap $bootstrap = null,
+    ): Figure {
         $units = [];
         $sets = [];
         foreach ($cases as $rank => $given) {
@@ -67,13 +71,21 @@ final class SetDistance
         if ($units === []) {
             return Figure::undefined(Undefined::NoPairs);
         }
-        $counts = array_count_values(array_map(static fn (array $set): string => json_encode($set, JSON_THROW_ON_ERROR), $sets));
+        $counts = array_count_values(
+            array_map(static fn (array $set): string => json_encode($set, JSON_THROW_ON_ERROR), $sets),
+        );
         if (count($counts) < 2) {
             return Figure::undefined(Undefined::SetsSame);
         }
-        $perfect = array_filter($units, static fn (array $u): bool => array_unique($u[0], SORT_REGULAR) !== [$u[0][0]]) === [];
+        $perfect =
+            array_filter($units, static fn (array $u): bool => array_unique($u[0], SORT_REGULAR) !== [$u[0][0]]) === [];
 
-        return Alpha::of(new DistanceAlpha($units, self::masi(...)), $confidence, $bootstrap, $perfect ? [count($units), array_values($counts)] : null);
+        return Alpha::of(
+            new DistanceAlpha($units, self::masi(...)),
+            $confidence,
+            $bootstrap,
+            $perfect ? [count($units), array_values($counts)] : null,
+        );
     }
 
     /**

@@ -28,7 +28,10 @@ final readonly class SignalDetection
         $f = ($fp + 0.5) / ($q + 1);
         $zh = Distribution::normalQuantile($h);
         $zf = Distribution::normalQuantile($f);
-        $se = sqrt($h * (1 - $h) / ($p * Distribution::normalDensity($zh) ** 2) + $f * (1 - $f) / ($q * Distribution::normalDensity($zf) ** 2));
+        $se = sqrt(
+            ($h * (1 - $h)) / ($p * Distribution::normalDensity($zh) ** 2) +
+                ($f * (1 - $f)) / ($q * Distribution::normalDensity($zf) ** 2),
+        );
         $this->dPrime = Figure::around($zh - $zf, $se, $confidence->z, 'analytic', -INF, INF);
         $this->criterion = Figure::around(-($zh + $zf) / 2, $se / 2, $confidence->z, 'analytic', -INF, INF);
     }

@@ -39,7 +39,10 @@ final class SpecialFunction
         }
         $y = 1.0 / ($x * $x);
 
-        return (1.0 / 12 - $y * (1.0 / 360 - $y * (1.0 / 1260 - $y * (1.0 / 1680 - $y * (1.0 / 1188 - (float) $y * 691 / 360360))))) / $x;
+        return (1.0 / 12 -
+            $y *
+                (1.0 / 360 - $y * (1.0 / 1260 - $y * (1.0 / 1680 - $y * (1.0 / 1188 - ((float) $y * 691) / 360360))))) /
+            $x;
     }
 
     /** ln r − (r − 1) of the ratio r = v/of, without cancellation where it is near 1. */

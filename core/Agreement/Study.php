@@ -13,13 +13,18 @@ final class Study
     private readonly ?CaseBootstrap $bootstrap;
 
     /** @throws CoreException when weights are asked for on names */
-    public function __construct(private readonly RatingSet $set, private readonly StudyOptions $options = new StudyOptions)
-    {
+    public function __construct(
+        private readonly RatingSet $set,
+        private readonly StudyOptions $options = new StudyOptions(),
+    ) {
         if ($options->weights !== null && $set->scale === Scale::Nominal) {
             throw new CoreException('--weights has no meaning on a nominal scale');
         }
         $cases = count($set->cases());
-        $this->bootstrap = $options->bootstrap > 0 && $cases > 0 ? new CaseBootstrap($cases, $options->bootstrap, $options->seed) : null;
+        $this->bootstrap =
+            $options->bootstrap > 0 && $cases > 0
+                ? new CaseBootstrap($cases, $options->bootstrap, $options->seed)
+                : null;
     }
 
     public function result(): StudyResult
@@ -28,8 +33,12 @@ final class Study
         $o = $this->options;
 
         return new StudyResult(
-            $this->set->scale, $o->confidence->level, $o->bootstrap, $o->seed,
-            array_combine($items, array_map(fn (string $item): ItemResult => $this->item([$item]), $items)), $this->item($items),
+            $this->set->scale,
+            $o->confidence->level,
+            $o->bootstrap,
+            $o->seed,
+            array_combine($items, array_map(fn (string $item): ItemResult => $this->item([$item]), $items)),
+            $this->item($items),
         );
     }
 
@@ -45,8 +54,17 @@ final class Study
         [$coefficients, $specific] = $this->coefficients($table, $weights, $pairs);
         $three = null;
         if ($o->cannotTell !== null && $table->scale->isCategorical()) {
-            $all = ItemTable::of($this->set, $items, $o->categories === null ? null : [...$table->categories, $o->cannotTell], null, $table->scale !== Scale::Nominal);
-            $three = new ThreeWayResult($all->categories, ...$this->coefficients($all, Weights::identity($all->q), null));
+            $all = ItemTable::of(
+                $this->set,
+                $items,
+                $o->categories === null ? null : [...$table->categories, $o->cannotTell],
+                null,
+                $table->scale !== Scale::Nominal,
+            );
+            $three = new ThreeWayResult(
+                $all->categories,
+                ...$this->coefficients($all, Weights::identity($all->q), null),
+            );
         }
 
         return new ItemResult(
@@ -68,30 +86,56 @@ final class Study
         );
     }
 
-    /** @return array{array<string, Figure>, array<string, Figure>} the coefficients, and the specific agreement by category */
+    /**
+     * @return array{array<string, Figure>, array<string, Figure>} the coefficients, and the specific agreement by
+     * category
+     */
     private function coefficients(ItemTable $table, Weights $weights, ?PairTables $pairs): array
     {
         $nominal = $table->scale === Scale::Nominal;
         if (! $table->scale->isCategorical()) {
             $none = self::categorical($table->scale);
 
-            return [[
-                ...array_fill_keys(['percent_agreement', 'fleiss_kappa', 'gwet_ac2', 'brennan_prediger', 'conger_kappa', 'light_kappa'], $none),
-                'krippendorff_alpha' => Alpha::figure($table, $this->options->confidence, $this->bootstrap),
-                ...(new IntraclassCorrelation($table))->figures($this->options->confidence, $this->bootstrap),
-            ], []];
+            return [
+                [
+                    ...array_fill_keys(
+                        [
+                            'percent_agreement',
+                            'fleiss_kappa',
+                            'gwet_ac2',
+                            'brennan_prediger',
+                            'conger_kappa',
+                            'light_kappa',
+                        ],
+                        $none,
+                    ),
+                    'krippendorff_alpha' => Alpha::figure($table, $this->options->confidence, $this->bootstrap),
+                    ...(new IntraclassCorrelation($table))->figures($this->options->confidence, $this->bootstrap),
+                ],
+                [],
+            ];
         }
-        [$figures, $byCategory] = (new Coefficients($table, new CountSums($table, $weights, $this->bootstrap->cases ?? 0), $weights, $this->options->confidence))->figures($this->bootstrap);
+        [$figures, $byCategory] = (new Coefficients(
+            $table,
+            new CountSums($table, $weights, $this->bootstrap->cases ?? 0),
+            $weights,
+            $this->options->confidence,
+        ))->figures($this->bootstrap);
 
-        return [[
-            'percent_agreement' => $figures['percent_agreement'],
-            'fleiss_kappa' => $figures['fleiss_kappa'],
-            $nominal ? 'gwet_ac1' : 'gwet_ac2' => $figures['gwet_ac'],
-            'brennan_prediger' => $figures['brennan_prediger'],
-            'krippendorff_alpha' => $nominal ? $figures['krippendorff_alpha'] : Alpha::figure($table, $this->options->confidence, $this->bootstrap),
-            'conger_kappa' => CongerKappa::figure($table, $weights, $this->options->confidence),
-            'light_kappa' => ($pairs ?? new PairTables($table, $weights, $this->options->confidence))->light(),
-        ], array_combine($table->categories, $byCategory)];
+        return [
+            [
+                'percent_agreement' => $figures['percent_agreement'],
+                'fleiss_kappa' => $figures['fleiss_kappa'],
+                $nominal ? 'gwet_ac1' : 'gwet_ac2' => $figures['gwet_ac'],
+                'brennan_prediger' => $figures['brennan_prediger'],
+                'krippendorff_alpha' => $nominal
+                    ? $figures['krippendorff_alpha']
+                    : Alpha::figure($table, $this->options->confidence, $this->bootstrap),
+                'conger_kappa' => CongerKappa::figure($table, $weights, $this->options->confidence),
+                'light_kappa' => ($pairs ?? new PairTables($table, $weights, $this->options->confidence))->light(),
+            ],
+            array_combine($table->categories, $byCategory),
+        ];
     }
 
     private static function categorical(Scale $scale): Figure
@@ -115,7 +159,17 @@ final class Study
                     }
                 }
                 $both = new BlandAltman($x, $y, $this->options->confidence);
-                $out[] = new PairResult($a, $table->raters[$h], $both->n, null, $none, $none, null, null, $both->figures());
+                $out[] = new PairResult(
+                    $a,
+                    $table->raters[$h],
+                    $both->n,
+                    null,
+                    $none,
+                    $none,
+                    null,
+                    null,
+                    $both->figures(),
+                );
             }
         }
 
@@ -152,20 +206,41 @@ final class Study
                 $twice->add((string) $i, '', '2', $two);
             }
             // Over the item's categories, as weights depend on how many there are.
-            $table = ItemTable::of($twice, [''], $this->options->categories ?? array_values(array_unique([...$all->categories, ...array_merge(...$list)])));
+            $table = ItemTable::of(
+                $twice,
+                [''],
+                $this->options->categories ??
+                    array_values(array_unique([...$all->categories, ...array_merge(...$list)])),
+            );
             if ($table->scale->isCategorical()) {
                 $cells = array_fill(0, $table->q * $table->q, 0);
                 foreach ($table->columns[0] as $u => $a) {
                     $cells[$a * $table->q + $table->columns[1][$u]]++;
                 }
-                $cohen = new CohenKappa(array_values($cells), $this->options->confidence, Weights::asked($table, $this->options->weights));
-                $same = Wilson::figure((int) round($cohen->n * ($cohen->agreement() ?? 0.0)), $cohen->n, $this->options->confidence, Undefined::NothingTwice);
-                $out[] = new RaterResult((string) $rater, count($list), ['cohen_kappa' => $cohen->kappa(), 'percent_agreement' => $same]);
+                $cohen = new CohenKappa(
+                    array_values($cells),
+                    $this->options->confidence,
+                    Weights::asked($table, $this->options->weights),
+                );
+                $same = Wilson::figure(
+                    (int) round($cohen->n * ($cohen->agreement() ?? 0.0)),
+                    $cohen->n,
+                    $this->options->confidence,
+                    Undefined::NothingTwice,
+                );
+                $out[] = new RaterResult((string) $rater, count($list), [
+                    'cohen_kappa' => $cohen->kappa(),
+                    'percent_agreement' => $same,
+                ]);
             } else {
                 $none = self::categorical($table->scale);
                 $x = array_map(static fn (int $k): float => $table->numbers[$k], $table->columns[0]);
                 $y = array_map(static fn (int $k): float => $table->numbers[$k], $table->columns[1]);
-                $out[] = new RaterResult((string) $rater, count($list), ['cohen_kappa' => $none, 'percent_agreement' => $none, ...(new BlandAltman($x, $y, $this->options->confidence))->figures()]);
+                $out[] = new RaterResult((string) $rater, count($list), [
+                    'cohen_kappa' => $none,
+                    'percent_agreement' => $none,
+                    ...(new BlandAltman($x, $y, $this->options->confidence))->figures(),
+                ]);
             }
         }
 
@@ -196,7 +271,10 @@ final class Study
         $tables = $this->keyTables($items);
         $figures = array_map(fn (KeyTable $table): array => $table->figures($this->options->confidence), $tables);
         if ($this->bootstrap !== null && $this->options->bootstrapKey) {
-            $figures = (new KeyBootstrap($tables, count($items) > 1, $this->bootstrap))->intervals($figures, $this->options->confidence);
+            $figures = (new KeyBootstrap($tables, count($items) > 1, $this->bootstrap))->intervals(
+                $figures,
+                $this->options->confidence,
+            );
         }
         foreach ($figures as $rater => $list) {
             $out[] = new RaterResult((string) $rater, $tables[$rater]->n(), $list);
@@ -252,7 +330,10 @@ final class Study
     {
         $positive = $this->options->positive;
 
-        return $value === $positive || ($this->set->scale !== Scale::Nominal && Scale::decimal($positive) !== null && (float) $value === (float) $positive);
+        return $value === $positive ||
+            ($this->set->scale !== Scale::Nominal &&
+                Scale::decimal($positive) !== null &&
+                (float) $value === (float) $positive);
     }
 
     /**

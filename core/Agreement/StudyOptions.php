@@ -16,7 +16,8 @@ final readonly class StudyOptions
      * @param  string|null  $cannotTell  value that is missing in the main figures and a category in "three_way"
      * @param  string|null  $weights  linear or quadratic; null for the scale's own
      * @param  float|null  $tolerance  the difference from the key that still counts as meeting it, in the values' unit
-     * @param  bool  $bootstrapKey  whether the figures against the key are resampled too; else they keep their jackknife
+     * @param  bool  $bootstrapKey  whether the figures against the key are resampled too; else they keep their
+     *     jackknife
      */
     public function __construct(
         public ?array $categories = null,

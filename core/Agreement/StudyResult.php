@@ -8,7 +8,13 @@ namespace Core\Agreement;
 final readonly class StudyResult
 {
     /** @param  array<string, ItemResult>  $items */
-    public function __construct(public Scale $scale, public float $confidence, public int $bootstrap, public int $seed, public array $items, public ItemResult $pooled)
-    {
+    public function __construct(
+        public Scale $scale,
+        public float $confidence,
+        public int $bootstrap,
+        public int $seed,
+        public array $items,
+        public ItemResult $pooled,
+    ) {
     }
 }

@@ -14,22 +14,44 @@ namespace Core\Agreement;
  */
 final readonly class VarianceComponents
 {
-    private function __construct(public Figure $case, public Figure $rater, public Figure $caseRater, public ?Undefined $reason)
-    {
+    private function __construct(
+        public Figure $case,
+        public Figure $rater,
+        public Figure $caseRater,
+        public ?Undefined $reason,
+    ) {
     }
 
-    public static function of(ItemTable $table, Confidence $confidence = new Confidence, ?CaseBootstrap $bootstrap = null): self
-    {
+    public static function of(
+        ItemTable $table,
+        Confidence $confidence = new Confidence(),
+        ?CaseBootstrap $bootstrap = null,
+    ): self {
         $reason = CrossedDesign::objection($table);
         if ($reason !== null) {
-            return new self(Figure::undefined($reason), Figure::undefined($reason), Figure::undefined($reason), $reason);
+            return new self(
+                Figure::undefined($reason),
+                Figure::undefined($reason),
+                Figure::undefined($reason),
+                $reason,
+            );
         }
-        $design = new CrossedDesign($table, static fn (float $n, float $b, float $w, float $j, float $e, int $k): array => [($b - $e) / $k, ($j - $e) / $n, $e]);
+        $design = new CrossedDesign(
+            $table,
+            static fn (float $n, float $b, float $w, float $j, float $e, int $k): array => [
+                ($b - $e) / $k,
+                ($j - $e) / $n,
+                $e,
+            ],
+        );
         $intervals = $bootstrap?->intervals($design, $confidence->level) ?? [null, null, null];
         $figures = [];
         foreach ($design->estimates() as $i => $v) {
             $r = $intervals[$i];
-            $figures[] = $r === null ? Figure::of($v, null, null, null, 'point') : Figure::of($v, $r->se, $r->low, $r->high, $r->method);
+            $figures[] =
+                $r === null
+                    ? Figure::of($v, null, null, null, 'point')
+                    : Figure::of($v, $r->se, $r->low, $r->high, $r->method);
         }
 
         return new self($figures[0], $figures[1], $figures[2], null);
@@ -38,7 +60,11 @@ final readonly class VarianceComponents
     /** @return array{float, float, float} the components, none below zero */
     private function components(): array
     {
-        return [max(0.0, (float) $this->case->estimate), max(0.0, (float) $this->rater->estimate), max(0.0, (float) $this->caseRater->estimate)];
+        return [
+            max(0.0, (float) $this->case->estimate),
+            max(0.0, (float) $this->rater->estimate),
+            max(0.0, (float) $this->caseRater->estimate),
+        ];
     }
 
     /**

@@ -28,19 +28,34 @@ final readonly class Weights
 
     public static function ordinal(int $q): self
     {
-        return self::by($q, static fn (int $k, int $l): float => $q < 2 ? 1.0 : 1.0 - (float) abs($k - $l) * (abs($k - $l) + 1) / ($q * ($q - 1)));
+        return self::by(
+            $q,
+            static fn (int $k, int $l): float => $q < 2
+                ? 1.0
+                : 1.0 - ((float) abs($k - $l) * (abs($k - $l) + 1)) / ($q * ($q - 1)),
+        );
     }
 
     /** @param  list<float>  $x  the categories as rising numbers */
     public static function linear(array $x): self
     {
-        return self::by(count($x), static fn (int $k, int $l): float => $k === $l ? 1.0 : 1.0 - abs($x[$k] - $x[$l]) / ($x[count($x) - 1] - $x[0]));
+        return self::by(
+            count($x),
+            static fn (int $k, int $l): float => $k === $l
+                ? 1.0
+                : 1.0 - abs($x[$k] - $x[$l]) / ($x[count($x) - 1] - $x[0]),
+        );
     }
 
     /** @param  list<float>  $x  the categories as rising numbers */
     public static function quadratic(array $x): self
     {
-        return self::by(count($x), static fn (int $k, int $l): float => $k === $l ? 1.0 : 1.0 - (($x[$k] - $x[$l]) / ($x[count($x) - 1] - $x[0])) ** 2);
+        return self::by(
+            count($x),
+            static fn (int $k, int $l): float => $k === $l
+                ? 1.0
+                : 1.0 - (($x[$k] - $x[$l]) / ($x[count($x) - 1] - $x[0])) ** 2,
+        );
     }
 
     /** The weights a study is asked for: none on names, ordinal on ranks unless others are named. */

@@ -6,7 +6,10 @@ namespace Core\Codebook;
 
 use Core\Remark\RemarkCode;
 
-/** A part of a rule, with what was found where it was asked of measurements. A measure without a station is one of the whole swing. */
+/**
+ * A part of a rule, with what was found where it was asked of measurements. A measure without a station is one of the
+ * whole swing.
+ */
 enum Clause: string implements RemarkCode
 {
     /** parts */

@@ -15,8 +15,12 @@ final readonly class Codebook
      * @param  array<string, Fault>  $faults by key
      * @param  Ground|null  $notJudged  why no fault is judged by these rules, for swings they do not apply to
      */
-    public function __construct(public string $version, public Lens $lens, public array $faults, public ?Ground $notJudged = null)
-    {
+    public function __construct(
+        public string $version,
+        public Lens $lens,
+        public array $faults,
+        public ?Ground $notJudged = null,
+    ) {
     }
 
     public function fault(string $key): Fault
@@ -41,11 +45,19 @@ final readonly class Codebook
         $fault = $this->fault($key);
 
         if ($this->notJudged !== null) {
-            return new Judgement(Verdict::NotMeasurable, null, Remark::of(Ground::NotJudged, why: Remark::of($this->notJudged)));
+            return new Judgement(
+                Verdict::NotMeasurable,
+                null,
+                Remark::of(Ground::NotJudged, why: Remark::of($this->notJudged)),
+            );
         }
         // What the evidence cannot show is never called absent, nor present.
         if ($held !== null && $fault->observability($held) === Observability::NotObservable) {
-            return new Judgement(Verdict::NotMeasurable, null, Remark::of(Ground::NotSeen, evidence: $held->evidence()));
+            return new Judgement(
+                Verdict::NotMeasurable,
+                null,
+                Remark::of(Ground::NotSeen, evidence: $held->evidence()),
+            );
         }
 
         return $fault->judge($measurements, $held);

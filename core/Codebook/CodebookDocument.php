@@ -18,7 +18,10 @@ final readonly class CodebookDocument
         'drill' => Ground::ExaggeratingDrill,
     ];
 
-    /** @param  array{version: string, faults: array<string, array<string, mixed>>, lenses: array<string, array<string, mixed>>}  $data */
+    /**
+     * @param  array{version: string, faults: array<string, array<string, mixed>>, lenses: array<string, array<string,
+     * mixed>>}  $data
+     */
     private function __construct(private array $data)
     {
     }
@@ -47,7 +50,9 @@ final readonly class CodebookDocument
             }
             foreach ($rows as $key => $row) {
                 if (! is_string($key) || preg_match('/^[a-z][a-z0-9-]{1,39}$/', $key) !== 1 || ! is_array($row)) {
-                    throw new CoreException("'$key' under '$part' is no key of small letters, digits and hyphens with an object.");
+                    throw new CoreException(
+                        "'$key' under '$part' is no key of small letters, digits and hyphens with an object.",
+                    );
                 }
                 /** @var array<string, mixed> $row */
                 $out[$part][$key] = $row;
@@ -61,7 +66,10 @@ final readonly class CodebookDocument
         return $document;
     }
 
-    /** @return array{version: string, faults: array<string, array<string, mixed>>, lenses: array<string, array<string, mixed>>} */
+    /**
+     * @return array{version: string, faults: array<string, array<string, mixed>>, lenses: array<string, array<string,
+     * mixed>>}
+     */
     public function toArray(): array
     {
         return $this->data;
@@ -75,7 +83,10 @@ final readonly class CodebookDocument
     /** @return array<string, string> names by lens key, the default first */
     public function lenses(): array
     {
-        return array_map(fn (array $row): string => is_string($row['name'] ?? null) ? $row['name'] : '', $this->data['lenses']);
+        return array_map(
+            fn (array $row): string => is_string($row['name'] ?? null) ? $row['name'] : '',
+            $this->data['lenses'],
+        );
     }
 
     /** @return list<string> lenses on which a fault has other rules than under the default, or does not count */
@@ -98,7 +109,11 @@ final readonly class CodebookDocument
      */
     public function under(string $lens, ?ClubGroup $club = null, string $swing = 'full'): Codebook
     {
-        $row = $this->data['lenses'][$lens] ?? throw new CoreException(sprintf("There is no lens '%s'; held: %s.", $lens, implode(', ', array_keys($this->data['lenses']))));
+        $row =
+            $this->data['lenses'][$lens] ??
+            throw new CoreException(
+                sprintf("There is no lens '%s'; held: %s.", $lens, implode(', ', array_keys($this->data['lenses']))),
+            );
         $reader = new DocumentReader("lens '$lens'");
         $off = $reader->texts($row, 'off');
         $rules = $reader->map($row, 'rules');
@@ -117,7 +132,9 @@ final readonly class CodebookDocument
         $byClub = $reader->map($row, 'by_club');
         foreach ($byClub as $group => $own) {
             if (ClubGroup::tryFrom((string) $group) === null || ! is_array($own)) {
-                throw new CoreException("The lens '$lens' has bands for '$group', which is no club group; they are wedge, iron, wood.");
+                throw new CoreException(
+                    "The lens '$lens' has bands for '$group', which is no club group; they are wedge, iron, wood.",
+                );
             }
             $own = $reader->bands($own);
             if ($club?->value === $group) {
@@ -125,7 +142,13 @@ final readonly class CodebookDocument
             }
         }
         $footwork = [];
-        foreach (['trail_foot' => 'trail foot, start down', 'lead_heel' => 'lead heel, backswing', 'trail_heel' => 'trail heel at impact'] as $name => $label) {
+        foreach (
+            [
+                'trail_foot' => 'trail foot, start down',
+                'lead_heel' => 'lead heel, backswing',
+                'trail_heel' => 'trail heel at impact',
+            ] as $name => $label
+        ) {
             if (isset($row[$name])) {
                 $footwork[$label] = $reader->text($row, $name);
             }
@@ -133,7 +156,15 @@ final readonly class CodebookDocument
 
         return new Codebook(
             $this->data['version'],
-            new Lens($lens, $reader->text($row, 'name'), $reader->text($row, 'says'), $bands, isset($row['version']) ? $reader->text($row, 'version') : '1', $off, $footwork),
+            new Lens(
+                $lens,
+                $reader->text($row, 'name'),
+                $reader->text($row, 'says'),
+                $bands,
+                isset($row['version']) ? $reader->text($row, 'version') : '1',
+                $off,
+                $footwork,
+            ),
             $faults,
             self::SWINGS_NOT_JUDGED[$swing] ?? null,
         );
@@ -146,19 +177,31 @@ final readonly class CodebookDocument
     private function fault(string $key, array $row, array $override): Fault
     {
         $r = new DocumentReader("fault '$key'");
-        $station = Station::tryFrom($r->text($row, 'station')) ?? throw new CoreException("The fault '$key' has a 'station' that is none of the nine.");
+        $station =
+            Station::tryFrom($r->text($row, 'station')) ??
+            throw new CoreException("The fault '$key' has a 'station' that is none of the nine.");
         $proxies = is_array($override['proxies'] ?? null) ? $override['proxies'] : [];
         $observabilities = [];
         foreach ($r->list($row, 'sights') as $entry) {
             $needs = $r->texts($entry, 'needs');
             if ($needs === [] || array_diff($needs, Shown::KINDS) !== []) {
-                throw new CoreException(sprintf("The fault '%s' has a sight that needs '%s'; the kinds are %s.", $key, implode(', ', $needs), implode(', ', Shown::KINDS)));
+                throw new CoreException(
+                    sprintf(
+                        "The fault '%s' has a sight that needs '%s'; the kinds are %s.",
+                        $key,
+                        implode(', ', $needs),
+                        implode(', ', Shown::KINDS),
+                    ),
+                );
             }
             $own = $proxies[implode('+', $needs)] ?? [];
             $entry = [...$entry, ...(is_array($own) ? $own : [])];
             $observabilities[] = new ObservabilityEntry(
                 $needs,
-                Observability::tryFrom($r->text($entry, 'sight')) ?? throw new CoreException("The fault '$key' has a sight that is neither observable, indirect nor not observable."),
+                Observability::tryFrom($r->text($entry, 'sight')) ??
+                    throw new CoreException(
+                        "The fault '$key' has a sight that is neither observable, indirect nor not observable.",
+                    ),
                 isset($entry['proxy']) ? $r->text($entry, 'proxy') : null,
                 isset($entry['supported']) ? $r->rule($entry, 'supported') : null,
                 isset($entry['contradicted']) ? $r->rule($entry, 'contradicted') : null,
@@ -172,8 +215,11 @@ final readonly class CodebookDocument
             $r->rule($ruled, 'supported'), $r->rule($ruled, 'contradicted'), $observabilities,
             $r->texts($row, 'confused_with'), $r->text($row, 'counter_example'),
             isset($row['disagreement']) ? $r->text($row, 'disagreement') : null,
-            $r->texts($row, 'misses'), isset($row['cause']) ? $r->text($row, 'cause') : null, isset($row['consequence']) ? $r->text($row, 'consequence') : null,
-            $r->texts($row, 'helps'), $r->texts($row, 'harms'),
+            $r->texts($row, 'misses'),
+            isset($row['cause']) ? $r->text($row, 'cause') : null,
+            isset($row['consequence']) ? $r->text($row, 'consequence') : null,
+            $r->texts($row, 'helps'),
+            $r->texts($row, 'harms'),
         );
     }
 }

@@ -92,7 +92,9 @@ final readonly class DocumentReader
             }
             [$low, $high] = is_array($ends) ? array_pad(array_values($ends), 2, null) : [null, null];
             if (! (is_int($low) || is_float($low)) || ! (is_int($high) || is_float($high)) || $low >= $high) {
-                throw new CoreException("The {$this->what}: the band of '$name' must be [low, high] with low below high.");
+                throw new CoreException(
+                    "The {$this->what}: the band of '$name' must be [low, high] with low below high.",
+                );
             }
             $out[(string) $name] = [(float) $low, (float) $high];
         }

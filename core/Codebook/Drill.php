@@ -8,7 +8,10 @@ namespace Core\Codebook;
 final readonly class Drill
 {
     /** Shown wherever a drill is prescribed. */
-    public const CAUTION = 'Warm up, clear the space, stop on pain. Injury, dizziness or balance problems go to a physician or physiotherapist; minors only with a guardian’s consent and under the academy’s safeguarding rules. This is teaching help, not medical advice; the academy’s own rules and licensed professionals take precedence.';
+    public const CAUTION = 'Warm up, clear the space, stop on pain. Injury, dizziness or balance problems go to a '
+        .'physician or physiotherapist; minors only with a guardian’s consent and under the academy’s safeguarding '
+        .'rules. This is teaching help, not medical advice; the academy’s own rules and licensed professionals take '
+        .'precedence.';
 
     /**
      * @param  string  $for  what it is for

@@ -34,7 +34,9 @@ final readonly class Judgement
      */
     public static function ofSeries(array $swings): self
     {
-        $with = static fn (Verdict $v): array => array_values(array_filter($swings, static fn (self $j): bool => $j->verdict === $v));
+        $with = static fn (Verdict $v): array => array_values(
+            array_filter($swings, static fn (self $j): bool => $j->verdict === $v),
+        );
         $held = count($swings) - count($with(Verdict::NotMeasurable));
         if ($held === 0) {
             return $swings[0];
@@ -42,10 +44,20 @@ final readonly class Judgement
         foreach ([Verdict::Supported, Verdict::Contradicted] as $verdict) {
             $agreeing = $with($verdict);
             if (2 * count($agreeing) > $held) {
-                return new self($verdict, self::median($agreeing), Remark::of(Ground::MostSwings, agreeing: count($agreeing), held: $held, swing: $agreeing[0]->why), $agreeing[0]->proxy);
+                return new self(
+                    $verdict,
+                    self::median($agreeing),
+                    Remark::of(Ground::MostSwings, agreeing: count($agreeing), held: $held, swing: $agreeing[0]->why),
+                    $agreeing[0]->proxy,
+                );
             }
         }
-        $split = Remark::of(Ground::SplitSwings, held: $held, speaking: count($with(Verdict::Supported)), against: count($with(Verdict::Contradicted)));
+        $split = Remark::of(
+            Ground::SplitSwings,
+            held: $held,
+            speaking: count($with(Verdict::Supported)),
+            against: count($with(Verdict::Contradicted)),
+        );
 
         return new self(Verdict::Borderline, null, $split);
     }
@@ -57,7 +69,15 @@ final readonly class Judgement
         if ($b || $a) {
             $sure = ! $a || ($b && $before->margin >= $after->margin) ? $before : $after;
 
-            return new self(Verdict::Supported, $sure->margin, Remark::of($b && $a ? Ground::BeforeAndAfter : ($b ? Ground::Before : Ground::After), swing: $sure->why), $sure->proxy);
+            return new self(
+                Verdict::Supported,
+                $sure->margin,
+                Remark::of(
+                    $b && $a ? Ground::BeforeAndAfter : ($b ? Ground::Before : Ground::After),
+                    swing: $sure->why,
+                ),
+                $sure->proxy,
+            );
         }
         foreach ([Verdict::NotMeasurable, Verdict::Borderline] as $open) {
             foreach ([[Ground::Before, $before], [Ground::After, $after]] as [$when, $j]) {
@@ -68,15 +88,22 @@ final readonly class Judgement
         }
 
         return new self(
-            Verdict::Contradicted, $before->margin === null || $after->margin === null ? null : min($before->margin, $after->margin),
-            Remark::of(Ground::NeitherBeforeNorAfter, swing: $after->why), $after->proxy,
+            Verdict::Contradicted,
+            $before->margin === null || $after->margin === null ? null : min($before->margin, $after->margin),
+            Remark::of(Ground::NeitherBeforeNorAfter, swing: $after->why),
+            $after->proxy,
         );
     }
 
     /** @param  list<self>  $judgements */
     private static function median(array $judgements): ?float
     {
-        $margins = array_values(array_filter(array_map(static fn (self $j): ?float => $j->margin, $judgements), static fn (?float $m): bool => $m !== null));
+        $margins = array_values(
+            array_filter(
+                array_map(static fn (self $j): ?float => $j->margin, $judgements),
+                static fn (?float $m): bool => $m !== null,
+            ),
+        );
         sort($margins);
         $n = count($margins);
 

@@ -12,7 +12,14 @@ final readonly class Lens
      * @param  list<string>  $off  keys of faults that do not count under it
      * @param  array<string, string>  $footwork  what it teaches of trail foot, lead heel and trail heel
      */
-    public function __construct(public string $key, public string $name, public string $says, public array $bands, public string $version = '1', public array $off = [], public array $footwork = [])
-    {
+    public function __construct(
+        public string $key,
+        public string $name,
+        public string $says,
+        public array $bands,
+        public string $version = '1',
+        public array $off = [],
+        public array $footwork = [],
+    ) {
     }
 }

@@ -31,7 +31,9 @@ final readonly class ObservabilityEntry
 
     public function proxyAt(Shown $shown): ?Remark
     {
-        return $this->isTooSlow($shown) ? Remark::of(Proxy::SlowTrace, rate_hz: $shown->rateHz ?? 0.0) : $this->stated();
+        return $this->isTooSlow($shown)
+            ? Remark::of(Proxy::SlowTrace, rate_hz: $shown->rateHz ?? 0.0)
+            : $this->stated();
     }
 
     /** The proxy in the codebook's own words. */

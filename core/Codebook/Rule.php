@@ -31,22 +31,35 @@ final readonly class Rule
         if ($head === 'all' || $head === 'any') {
             $parts = [];
             foreach (array_slice($data, 1) as $part) {
-                $parts[] = self::from(is_array($part) ? $part : throw new CoreException("A part of '$head' must be a rule."));
+                $parts[] = self::from(
+                    is_array($part) ? $part : throw new CoreException("A part of '$head' must be a rule."),
+                );
             }
 
-            return $parts === [] ? throw new CoreException("'$head' needs at least one rule.") : new self($head, $parts);
+            return $parts === []
+                ? throw new CoreException("'$head' needs at least one rule.")
+                : new self($head, $parts);
         }
         [$name, $op, $threshold] = array_pad(array_values($data), 3, null);
         if (! is_string($name) || ! is_string($op) || ! in_array($op, ['<', '<=', '>', '>=', 'is', 'not'], true)) {
-            throw new CoreException('A condition is [measure, operator, threshold] with an operator out of < <= > >= is not.');
+            throw new CoreException(
+                'A condition is [measure, operator, threshold] with an operator out of < <= > >= is not.',
+            );
         }
         [$key, $station] = array_pad(explode('@', $name, 2), 2, null);
         $measure = Measure::tryFrom((string) $key) ?? throw new CoreException("No measurement is called '$key'.");
-        if (in_array($op, ['is', 'not'], true) !== is_string($threshold) || (! is_string($threshold) && ! is_numeric($threshold))) {
+        if (
+            in_array($op, ['is', 'not'], true) !== is_string($threshold) ||
+            (! is_string($threshold) && ! is_numeric($threshold))
+        ) {
             throw new CoreException("The threshold of '$name $op' has the wrong type.");
         }
 
-        return new self('condition', [], new Condition($measure, $station, $op, is_string($threshold) ? $threshold : (float) $threshold));
+        return new self(
+            'condition',
+            [],
+            new Condition($measure, $station, $op, is_string($threshold) ? $threshold : (float) $threshold),
+        );
     }
 
     public function evaluate(Measurements $measurements): Truth
@@ -68,7 +81,10 @@ final readonly class Rule
         if ($this->condition !== null) {
             return $this->condition->margin($measurements);
         }
-        $margins = array_filter(array_map(static fn (self $r): ?float => $r->margin($measurements), $this->parts), static fn (?float $m): bool => $m !== null);
+        $margins = array_filter(
+            array_map(static fn (self $r): ?float => $r->margin($measurements), $this->parts),
+            static fn (?float $m): bool => $m !== null,
+        );
         if ($margins === [] || $this->evaluate($measurements) === Truth::Unknown) {
             return null;
         }
@@ -83,13 +99,17 @@ final readonly class Rule
             return [$this->condition];
         }
 
-        return array_merge(...array_map(static fn (self $r): array => $r->deciding($measurements), $this->speaking($measurements)));
+        return array_merge(
+            ...array_map(static fn (self $r): array => $r->deciding($measurements), $this->speaking($measurements)),
+        );
     }
 
     /** @return list<Condition> all of them, left to right */
     public function conditions(): array
     {
-        return $this->condition !== null ? [$this->condition] : array_merge(...array_map(static fn (self $r): array => $r->conditions(), $this->parts));
+        return $this->condition !== null
+            ? [$this->condition]
+            : array_merge(...array_map(static fn (self $r): array => $r->conditions(), $this->parts));
     }
 
     /** What the rule asks; with measurements, what was found by the parts that decided. */
@@ -98,15 +118,25 @@ final readonly class Rule
         if ($this->condition !== null) {
             return $this->condition->remark($measurements);
         }
-        $parts = array_map(static fn (self $r): Remark => $r->remark($measurements), $measurements === null ? $this->parts : $this->speaking($measurements));
+        $parts = array_map(
+            static fn (self $r): Remark => $r->remark($measurements),
+            $measurements === null ? $this->parts : $this->speaking($measurements),
+        );
 
-        return count($parts) === 1 ? $parts[0] : Remark::of($this->kind === 'all' ? Clause::All : Clause::Any, parts: $parts);
+        return count($parts) === 1
+            ? $parts[0]
+            : Remark::of($this->kind === 'all' ? Clause::All : Clause::Any, parts: $parts);
     }
 
     /** @return non-empty-list<self> of an 'any' that holds the parts that made it hold, else all */
     private function speaking(Measurements $measurements): array
     {
-        $holding = $this->kind === 'any' ? array_values(array_filter($this->parts, static fn (self $r): bool => $r->evaluate($measurements) === Truth::Yes)) : [];
+        $holding =
+            $this->kind === 'any'
+                ? array_values(
+                    array_filter($this->parts, static fn (self $r): bool => $r->evaluate($measurements) === Truth::Yes),
+                )
+                : [];
 
         /** @var non-empty-list<self> a rule of parts has at least one */
         return $holding === [] ? $this->parts : $holding;

@@ -14,7 +14,19 @@ use Core\Trace\Signal;
 final readonly class Shown
 {
     /** What a fault's sights may ask for. */
-    public const KINDS = ['pressure', 'mat', 'force', 'foot-force', 'foot-push', 'foot-cop', 'cop-y', 'flare', 'face-on', 'down-the-line', 'points'];
+    public const KINDS = [
+        'pressure',
+        'mat',
+        'force',
+        'foot-force',
+        'foot-push',
+        'foot-cop',
+        'cop-y',
+        'flare',
+        'face-on',
+        'down-the-line',
+        'points',
+    ];
 
     /**
      * @param  bool  $film  both views of the film
@@ -69,19 +81,23 @@ final readonly class Shown
         $forces = $this->mass && $this->device?->measuresForce() === true;
         $dual = $this->device === DeviceClass::DualPlate;
 
-        return array_keys(array_filter([
-            'pressure' => $has(Signal::Share) && ($this->device !== DeviceClass::Plate || $this->stance),
-            'mat' => $this->device === DeviceClass::Mat && $has(Signal::Share),
-            'force' => $forces && $has(Signal::Total),
-            'foot-force' => $forces && $dual && $has(Signal::FootForce),
-            'foot-push' => $forces && $dual && $has(Signal::Horizontal),
-            'foot-cop' => $this->stance && ($dual || ($this->device === DeviceClass::Mat && $this->footCop)) && $has(Signal::FootCop),
-            'cop-y' => $this->stance && $has(Signal::Cop),
-            'flare' => $this->flare,
-            'face-on' => $this->film || in_array(View::FaceOn, $this->views, true),
-            'down-the-line' => $this->film || in_array(View::DownTheLine, $this->views, true),
-            'points' => $this->points,
-        ]));
+        return array_keys(
+            array_filter([
+                'pressure' => $has(Signal::Share) && ($this->device !== DeviceClass::Plate || $this->stance),
+                'mat' => $this->device === DeviceClass::Mat && $has(Signal::Share),
+                'force' => $forces && $has(Signal::Total),
+                'foot-force' => $forces && $dual && $has(Signal::FootForce),
+                'foot-push' => $forces && $dual && $has(Signal::Horizontal),
+                'foot-cop' => $this->stance &&
+                    ($dual || ($this->device === DeviceClass::Mat && $this->footCop)) &&
+                    $has(Signal::FootCop),
+                'cop-y' => $this->stance && $has(Signal::Cop),
+                'flare' => $this->flare,
+                'face-on' => $this->film || in_array(View::FaceOn, $this->views, true),
+                'down-the-line' => $this->film || in_array(View::DownTheLine, $this->views, true),
+                'points' => $this->points,
+            ]),
+        );
     }
 
     /** @return list<string> what is there: points, film (both views), face-on, down-the-line, and the device class */

@@ -25,8 +25,13 @@ final readonly class SwingReport
     /** @return array<string, FaultVerdict> by fault key */
     public function faults(Codebook $codebook): array
     {
-        return array_map(fn (Fault $fault): FaultVerdict => new FaultVerdict(
-            $fault->observability($this->held), $fault->proxy($this->held), $codebook->judge($fault->key, $this->assessment->measurements, $this->held),
-        ), $codebook->faults);
+        return array_map(
+            fn (Fault $fault): FaultVerdict => new FaultVerdict(
+                $fault->observability($this->held),
+                $fault->proxy($this->held),
+                $codebook->judge($fault->key, $this->assessment->measurements, $this->held),
+            ),
+            $codebook->faults,
+        );
     }
 }

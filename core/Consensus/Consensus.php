@@ -53,7 +53,14 @@ final readonly class Consensus
         };
         $isPresent = $label === Label::Present;
 
-        return new self($label, $n['present'], $n['absent'], $n['cannot-tell'], $isPresent ? self::median($severities) : null, $isPresent ? self::mode($onsets) : null);
+        return new self(
+            $label,
+            $n['present'],
+            $n['absent'],
+            $n['cannot-tell'],
+            $isPresent ? self::median($severities) : null,
+            $isPresent ? self::mode($onsets) : null,
+        );
     }
 
     /** @param  list<int>  $values */

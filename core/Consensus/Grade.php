@@ -32,7 +32,9 @@ enum Grade: string
             return self::Borderline;
         }
 
-        return ($judgement->verdict === Verdict::Supported) === ($label === Label::Present) ? self::Verified : self::Conflict;
+        return ($judgement->verdict === Verdict::Supported) === ($label === Label::Present)
+            ? self::Verified
+            : self::Conflict;
     }
 
     /** Whether raters are scored against a key of this grade; a conflict only once the head coach has ruled. */

@@ -7,11 +7,18 @@ namespace Core\Consensus;
 use Core\Codebook\Judgement;
 use Core\Reading\Call;
 
-/** What a key says of one item in one case: what the panel says together, what the measurements say, and how the two stand. */
+/**
+ * What a key says of one item in one case: what the panel says together, what the measurements say, and how the two
+ * stand.
+ */
 final readonly class KeyEntry
 {
-    public function __construct(public string $item, public Consensus $consensus, public Judgement $judgement, public Grade $grade)
-    {
+    public function __construct(
+        public string $item,
+        public Consensus $consensus,
+        public Judgement $judgement,
+        public Grade $grade,
+    ) {
     }
 
     /**

@@ -27,8 +27,13 @@ final readonly class FilmFacts
      * @param  0|90|180|270  $rotation  by which the file asks to be turned, degrees
      * @param  list<float>  $times  of the pictures, s from the first, ascending
      */
-    private function __construct(public string $codec, public int $width, public int $height, public int $rotation, public array $times)
-    {
+    private function __construct(
+        public string $codec,
+        public int $width,
+        public int $height,
+        public int $rotation,
+        public array $times,
+    ) {
     }
 
     /**
@@ -51,28 +56,57 @@ final readonly class FilmFacts
         }
         $codec = is_string($film['codec_name'] ?? null) ? $film['codec_name'] : 'an unknown codec';
         if (! in_array($codec, self::CODECS, true)) {
-            throw new CoreException('The film is coded in a way that is not taken ('.preg_replace('/[^a-z0-9_]/i', '', $codec).'); H.264, HEVC, VP8, VP9 and AV1 are.');
+            throw new CoreException(
+                'The film is coded in a way that is not taken ('.
+                    preg_replace('/[^a-z0-9_]/i', '', $codec).
+                    '); H.264, HEVC, VP8, VP9 and AV1 are.',
+            );
         }
         $width = self::whole($film['width'] ?? null);
         $height = self::whole($film['height'] ?? null);
         if ($width < 32 || $height < 32 || max($width, $height) > self::WIDEST) {
             throw new CoreException("A picture of $width × $height points is not a film of a swing.");
         }
-        $times = self::times(is_array($probe['packets'] ?? null) ? $probe['packets'] : [], self::whole($film['index'] ?? null));
+        $times = self::times(
+            is_array($probe['packets'] ?? null) ? $probe['packets'] : [],
+            self::whole($film['index'] ?? null),
+        );
         if (count($times) < self::LEAST_FRAMES) {
-            throw new CoreException('The film has '.(count($times) === 1 ? 'one picture' : count($times).' pictures').'; that is no swing. The file may be damaged.');
+            throw new CoreException(
+                'The film has '.
+                    (count($times) === 1 ? 'one picture' : count($times).' pictures').
+                    '; that is no swing. The file may be damaged.',
+            );
         }
         $told = self::whole($film['nb_frames'] ?? null);
         if (count($times) < 0.9 * $told && $told < 1_000_000) {
-            throw new CoreException(sprintf('The film should have %d pictures, but only %d are in the file; it is cut off or damaged.', $told, count($times)));
+            throw new CoreException(
+                sprintf(
+                    'The film should have %d pictures, but only %d are in the file; it is cut off or damaged.',
+                    $told,
+                    count($times),
+                ),
+            );
         }
         if (end($times) > self::LONGEST_S) {
-            throw new CoreException(sprintf('The film lasts %.0f s; at most %.0f s are taken. Cut it to the swing.', end($times), self::LONGEST_S));
+            throw new CoreException(
+                sprintf(
+                    'The film lasts %.0f s; at most %.0f s are taken. Cut it to the swing.',
+                    end($times),
+                    self::LONGEST_S,
+                ),
+            );
         }
         $rotation = self::rotation($film);
         $wide = (int) round($width * self::pixelShape($film['sample_aspect_ratio'] ?? null));
 
-        return new self($codec, $rotation % 180 === 0 ? $wide : $height, $rotation % 180 === 0 ? $height : $wide, $rotation, $times);
+        return new self(
+            $codec,
+            $rotation % 180 === 0 ? $wide : $height,
+            $rotation % 180 === 0 ? $height : $wide,
+            $rotation,
+            $times,
+        );
     }
 
     public function durationS(): float
@@ -107,7 +141,12 @@ final readonly class FilmFacts
     {
         $out = [];
         foreach ($packets as $packet) {
-            if (is_array($packet) && self::whole($packet['stream_index'] ?? null) === $index && is_numeric($packet['pts_time'] ?? null) && ! str_contains((string) (is_string($packet['flags'] ?? null) ? $packet['flags'] : ''), 'D')) {
+            if (
+                is_array($packet) &&
+                self::whole($packet['stream_index'] ?? null) === $index &&
+                is_numeric($packet['pts_time'] ?? null) &&
+                ! str_contains((string) (is_string($packet['flags'] ?? null) ? $packet['flags'] : ''), 'D')
+            ) {
                 $out[] = (float) $packet['pts_time'];
             }
         }
@@ -135,7 +174,12 @@ final readonly class FilmFacts
 
     private static function pixelShape(mixed $ratio): float
     {
-        if (! is_string($ratio) || preg_match('/^(\d{1,5}):(\d{1,5})$/', $ratio, $m) !== 1 || $m[1] === '0' || $m[2] === '0') {
+        if (
+            ! is_string($ratio) ||
+            preg_match('/^(\d{1,5}):(\d{1,5})$/', $ratio, $m) !== 1 ||
+            $m[1] === '0' ||
+            $m[2] === '0'
+        ) {
             return 1.0;
         }
 

@@ -17,7 +17,24 @@ final readonly class FrameClock
     public const FASTEST = 240.0;
 
     /** Rates that cameras keep; a measured one within a thousandth of these is meant to be it. */
-    private const KEPT = [24000.0 / 1001.0, 24.0, 25.0, 30000.0 / 1001.0, 30.0, 48.0, 50.0, 60000.0 / 1001.0, 60.0, 90.0, 100.0, 120000.0 / 1001.0, 120.0, 200.0, 240000.0 / 1001.0, 240.0];
+    private const KEPT = [
+        24000.0 / 1001.0,
+        24.0,
+        25.0,
+        30000.0 / 1001.0,
+        30.0,
+        48.0,
+        50.0,
+        60000.0 / 1001.0,
+        60.0,
+        90.0,
+        100.0,
+        120000.0 / 1001.0,
+        120.0,
+        200.0,
+        240000.0 / 1001.0,
+        240.0,
+    ];
 
     /** @param  list<float>  $taken  when the picture of each frame was taken, s */
     private function __construct(public float $rate, public array $taken)

@@ -11,7 +11,20 @@ use Core\Remark\InWords;
 /** The figures of an agreement study as tidy rows: one figure a row, with what it is of and how sure it is. */
 final class AgreementCsv
 {
-    public const HEADER = ['item', 'kind', 'figure', 'a', 'b', 'n', 'estimate', 'se', 'low', 'high', 'method', 'reason'];
+    public const HEADER = [
+        'item',
+        'kind',
+        'figure',
+        'a',
+        'b',
+        'n',
+        'estimate',
+        'se',
+        'low',
+        'high',
+        'method',
+        'reason',
+    ];
 
     /**
      * @param  ItemResult  $of  one item, or several pooled
@@ -27,11 +40,21 @@ final class AgreementCsv
                 }
             }
         }
-        foreach (['pairs' => 'pair', 'raters_vs_rest' => 'rater_vs_rest', 'self' => 'self', 'against_key' => 'against_key'] as $key => $kind) {
+        foreach (
+            ['pairs' => 'pair', 'raters_vs_rest' => 'rater_vs_rest', 'self' => 'self', 'against_key' => 'against_key'] as $key => $kind
+        ) {
             foreach (self::list($block, $key) as $row) {
                 $row = (array) $row;
                 foreach (array_diff_key($row, ['a' => 1, 'b' => 1, 'rater' => 1, 'n' => 1]) as $name => $f) {
-                    yield self::row($item, $kind, (string) $name, $row['a'] ?? $row['rater'] ?? null, $row['b'] ?? null, $row['n'] ?? null, $f);
+                    yield self::row(
+                        $item,
+                        $kind,
+                        (string) $name,
+                        $row['a'] ?? ($row['rater'] ?? null),
+                        $row['b'] ?? null,
+                        $row['n'] ?? null,
+                        $f,
+                    );
                 }
             }
         }
@@ -47,11 +70,39 @@ final class AgreementCsv
     }
 
     /** @return list<string|int|float|null> */
-    private static function row(string $item, string $kind, string $name, mixed $a, mixed $b, mixed $n, mixed $figure): array
-    {
-        $f = is_array($figure) ? $figure : ['estimate' => $figure, 'method' => $figure === null ? null : 'point', 'reason' => $figure === null ? 'not defined here' : null];
+    private static function row(
+        string $item,
+        string $kind,
+        string $name,
+        mixed $a,
+        mixed $b,
+        mixed $n,
+        mixed $figure,
+    ): array {
+        $f = is_array($figure)
+            ? $figure
+            : [
+                'estimate' => $figure,
+                'method' => $figure === null ? null : 'point',
+                'reason' => $figure === null ? 'not defined here' : null,
+            ];
         $plain = static fn (mixed $v): string|int|float|null => is_scalar($v) && ! is_bool($v) ? $v : null;
 
-        return [$item, $kind, $name, $plain($a), $plain($b), $plain($n), ...array_map(static fn (string $k): string|int|float|null => $plain($f[$k] ?? null), ['estimate', 'se', 'low', 'high', 'method', 'reason'])];
+        return [
+            $item,
+            $kind,
+            $name,
+            $plain($a),
+            $plain($b),
+            $plain($n),
+            ...array_map(static fn (string $k): string|int|float|null => $plain($f[$k] ?? null), [
+                'estimate',
+                'se',
+                'low',
+                'high',
+                'method',
+                'reason',
+            ]),
+        ];
     }
 }

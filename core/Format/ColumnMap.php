@@ -15,8 +15,11 @@ final readonly class ColumnMap
 {
     /** Factor from a unit to the channel's own: s, N, N·m, mm or per cent. */
     public const UNITS = [
-        's' => ['s' => 1.0, 'ms' => 0.001, 'µs' => 1e-6], 'n' => ['N' => 1.0, 'kN' => 1000.0, 'kgf' => 9.80665], 'nm' => ['N·m' => 1.0, 'N·mm' => 0.001],
-        'mm' => ['mm' => 1.0, 'cm' => 10.0, 'm' => 1000.0], 'pct' => ['%' => 1.0, 'fraction' => 100.0],
+        's' => ['s' => 1.0, 'ms' => 0.001, 'µs' => 1e-6],
+        'n' => ['N' => 1.0, 'kN' => 1000.0, 'kgf' => 9.80665],
+        'nm' => ['N·m' => 1.0, 'N·mm' => 0.001],
+        'mm' => ['mm' => 1.0, 'cm' => 10.0, 'm' => 1000.0],
+        'pct' => ['%' => 1.0, 'fraction' => 100.0],
     ];
 
     /**
@@ -108,14 +111,22 @@ final readonly class ColumnMap
         };
         $joined = implode('', array_diff($words, ['lead', 'trail', 'left', 'right', 'l', 'r']));
         $kind = match (true) {
-            preg_match('/^(cop|copx|centreofpressure|centerofpressure)?x?(cop)?x/', $joined) === 1 && str_contains($joined, 'cop') && str_contains($joined, 'x') => 'copx_mm',
+            preg_match('/^(cop|copx|centreofpressure|centerofpressure)?x?(cop)?x/', $joined) === 1 &&
+                str_contains($joined, 'cop') &&
+                str_contains($joined, 'x') => 'copx_mm',
             str_contains($joined, 'cop') && str_contains($joined, 'y') => 'copy_mm',
             str_starts_with($joined, 'fx') || str_starts_with($joined, 'forcex') => 'fx_n',
             str_starts_with($joined, 'fy') || str_starts_with($joined, 'forcey') => 'fy_n',
             str_starts_with($joined, 'fz') || str_starts_with($joined, 'forcez') || str_starts_with($joined, 'vertical') => 'fz_n',
-            str_starts_with($joined, 'mz') || str_starts_with($joined, 'tz') || str_starts_with($joined, 'freemoment') || str_starts_with($joined, 'torque') => 'mz_nm',
+            str_starts_with($joined, 'mz') ||
+                str_starts_with($joined, 'tz') ||
+                str_starts_with($joined, 'freemoment') ||
+                str_starts_with($joined, 'torque') => 'mz_nm',
             str_contains($joined, 'toe') => 'toe_pct',
-            str_contains($joined, 'pct') || str_contains($joined, 'percent') || str_contains($joined, 'share') || str_contains($column, '%') => 'pct',
+            str_contains($joined, 'pct') ||
+                str_contains($joined, 'percent') ||
+                str_contains($joined, 'share') ||
+                str_contains($column, '%') => 'pct',
             default => null,
         };
 
@@ -141,7 +152,12 @@ final readonly class ColumnMap
     {
         $spaced = (string) preg_replace('/(?<=[a-z]{2})(?=[A-Z])/', ' ', $column);
 
-        return array_values(array_filter(explode(' ', (string) preg_replace('/[^a-z0-9]+/', ' ', strtolower($spaced))), static fn (string $w): bool => $w !== ''));
+        return array_values(
+            array_filter(
+                explode(' ', (string) preg_replace('/[^a-z0-9]+/', ' ', strtolower($spaced))),
+                static fn (string $w): bool => $w !== '',
+            ),
+        );
     }
 
     /** @return array{device: string, channels: array<string, array{column: string, unit: string}>} */

@@ -92,7 +92,9 @@ final class CsvTable
                         continue;
                     }
                     $cells = explode(',', $line[-1] === "\r" ? substr($line, 0, -1) : $line, $width + 1);
-                    yield $number => count($cells) === $width ? $cells : $this->mismatch($number, substr_count($line, ',') + 1);
+                    yield $number => count($cells) === $width
+                        ? $cells
+                        : $this->mismatch($number, substr_count($line, ',') + 1);
                 }
 
                 continue;
@@ -116,7 +118,12 @@ final class CsvTable
     private function mismatch(int $line, int $cells): never
     {
         $width = count($this->header);
-        throw FormatException::at($this->file, $line, $this->header[min($cells, $width)] ?? (string) (min($cells, $width) + 1), sprintf('%d cells where the header has %d', $cells, $width));
+        throw FormatException::at(
+            $this->file,
+            $line,
+            $this->header[min($cells, $width)] ?? (string) (min($cells, $width) + 1),
+            sprintf('%d cells where the header has %d', $cells, $width),
+        );
     }
 
     private static function isPlain(string $block): bool
@@ -126,7 +133,9 @@ final class CsvTable
             return true;
         }
 
-        return ! str_contains($block, '"') && preg_match('/[ \t\x00\x0B](?:[,\r\n]|$)|(?:^|[,\n])[ \t\x00\x0B]|\r(?!\n)/D', $block) === 0 && mb_check_encoding($block, 'UTF-8');
+        return ! str_contains($block, '"') &&
+            preg_match('/[ \t\x00\x0B](?:[,\r\n]|$)|(?:^|[,\n])[ \t\x00\x0B]|\r(?!\n)/D', $block) === 0 &&
+            mb_check_encoding($block, 'UTF-8');
     }
 
     /** @return list<string>|null */
@@ -142,7 +151,12 @@ final class CsvTable
     {
         $start = $this->line - 1;
         if (substr_count($text, ',') >= 50 * self::MOST_COLUMNS) {
-            throw FormatException::at($this->file, $start, (string) self::MOST_COLUMNS, 'more columns than any file of this kind has');
+            throw FormatException::at(
+                $this->file,
+                $start,
+                (string) self::MOST_COLUMNS,
+                'more columns than any file of this kind has',
+            );
         }
         // A quoted cell may hold line ends: read on until the quotes are even.
         $plain = ! str_contains($text, '"');
@@ -160,9 +174,16 @@ final class CsvTable
             throw FormatException::at($this->file, $start, '1', 'the text is not UTF-8');
         }
         $text = rtrim($text, "\r\n");
-        $cells = $plain ? explode(',', $text) : array_map(static fn (?string $c): string => $c ?? '', str_getcsv($text, ',', '"', ''));
+        $cells = $plain
+            ? explode(',', $text)
+            : array_map(static fn (?string $c): string => $c ?? '', str_getcsv($text, ',', '"', ''));
         if (count($cells) > self::MOST_COLUMNS) {
-            throw FormatException::at($this->file, $start, (string) self::MOST_COLUMNS, 'more columns than any file of this kind has');
+            throw FormatException::at(
+                $this->file,
+                $start,
+                (string) self::MOST_COLUMNS,
+                'more columns than any file of this kind has',
+            );
         }
 
         return $cells;

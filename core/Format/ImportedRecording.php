@@ -14,7 +14,12 @@ final readonly class ImportedRecording
     /**
      * @param  list<string>  $notes  what was inferred, in sentences
      */
-    public function __construct(public Trace $trace, public Views $views, public ?StationTimes $stations, public SideCar $facts, public array $notes = [])
-    {
+    public function __construct(
+        public Trace $trace,
+        public Views $views,
+        public ?StationTimes $stations,
+        public SideCar $facts,
+        public array $notes = [],
+    ) {
     }
 }

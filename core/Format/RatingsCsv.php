@@ -31,17 +31,34 @@ final class RatingsCsv
             if ($confidence !== null && $cells[$confidence] !== '') {
                 $sure = Scale::decimal($cells[$confidence]);
                 if ($sure === null || $sure < 0.0 || $sure > 1.0) {
-                    throw FormatException::at($file, $line, 'confidence', sprintf("'%s' is no number between 0 and 1", FormatException::short($cells[$confidence])));
+                    throw FormatException::at(
+                        $file,
+                        $line,
+                        'confidence',
+                        sprintf("'%s' is no number between 0 and 1", FormatException::short($cells[$confidence])),
+                    );
                 }
             }
             $when = $occasion === null || $cells[$occasion] === '' ? '1' : $cells[$occasion];
             try {
-                $into->add($cells[$case], $item === null ? '' : $cells[$item], $cells[$rater], $cells[$value], $when, $sure);
+                $into->add(
+                    $cells[$case],
+                    $item === null ? '' : $cells[$item],
+                    $cells[$rater],
+                    $cells[$value],
+                    $when,
+                    $sure,
+                );
             } catch (CoreException $e) {
                 $objection = $into->objection($cells[$value]);
                 throw $objection === null
                     ? FormatException::at($file, $line, 'rater', $e->getMessage())
-                    : FormatException::at($file, $line, 'value', sprintf("'%s' %s", FormatException::short($cells[$value]), $objection));
+                    : FormatException::at(
+                        $file,
+                        $line,
+                        'value',
+                        sprintf("'%s' %s", FormatException::short($cells[$value]), $objection),
+                    );
             }
         }
         if ($into->isEmpty()) {
@@ -67,7 +84,12 @@ final class RatingsCsv
             try {
                 $into->addKey($cells[$at['case']], $item === null ? '' : $cells[$item], $cells[$at['value']]);
             } catch (CoreException $e) {
-                throw FormatException::at($file, $line, $into->objection($cells[$at['value']]) === null ? 'case' : 'value', $e->getMessage());
+                throw FormatException::at(
+                    $file,
+                    $line,
+                    $into->objection($cells[$at['value']]) === null ? 'case' : 'value',
+                    $e->getMessage(),
+                );
             }
         }
 

@@ -35,18 +35,45 @@ final class RecordingBundle
         $trace = $recording->trace;
         $facts = $recording->facts;
 
-        return json_encode([
-            'format' => self::FORMAT, 'version' => 1,
-            'handedness' => $facts->hand?->value, 'club' => $facts->club, 'swing' => $facts->swing, 'mass_kg' => $trace->massKg,
-            'stance' => StanceJson::orNull($trace->stance),
-            'device' => ['class' => $trace->device->value, 'name' => $facts->deviceName],
-            'trace' => ['rate_hz' => $trace->rateHz, 't0_s' => $trace->t0, 'clock_jitter_s' => $trace->clockJitterS, 'channels' => array_map(self::plain(...), $trace->channels)],
-            'views' => array_map(static fn (Motion $m): array => [
-                'view' => $m->view->value, 'rate_hz' => $m->rateHz, 't0_s' => $m->t0,
-                'points' => array_map(static fn (array $axes): array => array_map(self::plain(...), $axes), $m->points),
-            ], $recording->views->motions),
-            'stations' => (object) array_map(static fn (StationTime $t): array => ['t_s' => $t->t, 'uncertainty_s' => $t->uncertainty, 'source' => $t->source->value], $recording->stations?->all() ?? []),
-        ], JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES);
+        return json_encode(
+            [
+                'format' => self::FORMAT,
+                'version' => 1,
+                'handedness' => $facts->hand?->value,
+                'club' => $facts->club,
+                'swing' => $facts->swing,
+                'mass_kg' => $trace->massKg,
+                'stance' => StanceJson::orNull($trace->stance),
+                'device' => ['class' => $trace->device->value, 'name' => $facts->deviceName],
+                'trace' => [
+                    'rate_hz' => $trace->rateHz,
+                    't0_s' => $trace->t0,
+                    'clock_jitter_s' => $trace->clockJitterS,
+                    'channels' => array_map(self::plain(...), $trace->channels),
+                ],
+                'views' => array_map(
+                    static fn (Motion $m): array => [
+                        'view' => $m->view->value,
+                        'rate_hz' => $m->rateHz,
+                        't0_s' => $m->t0,
+                        'points' => array_map(
+                            static fn (array $axes): array => array_map(self::plain(...), $axes),
+                            $m->points,
+                        ),
+                    ],
+                    $recording->views->motions,
+                ),
+                'stations' => (object) array_map(
+                    static fn (StationTime $t): array => [
+                        't_s' => $t->t,
+                        'uncertainty_s' => $t->uncertainty,
+                        'source' => $t->source->value,
+                    ],
+                    $recording->stations?->all() ?? [],
+                ),
+            ],
+            JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES,
+        );
     }
 
     /** @throws FormatException naming the file and the member that is wrong */
@@ -96,17 +123,41 @@ final class RecordingBundle
         }
         $feet = $o->optionalObject('stance');
         $stance = $feet === null ? null : StanceJson::read($feet);
-        $core = new Trace($class, self::rate($trace), $channels, $stance, $mass, $trace->optionalNumber('t0_s') ?? 0.0, $trace->optionalNumber('clock_jitter_s'));
+        $core = new Trace(
+            $class,
+            self::rate($trace),
+            $channels,
+            $stance,
+            $mass,
+            $trace->optionalNumber('t0_s') ?? 0.0,
+            $trace->optionalNumber('clock_jitter_s'),
+        );
         $times = [];
         foreach ($o->optionalObject('stations')?->members() ?? [] as $code => $s) {
             // What a person marked elsewhere is the file's here.
             $source = StationSource::tryFrom($s->optionalText('source') ?? '') ?? StationSource::File;
-            $times[$code] = new StationTime($s->number('t_s'), max(0.0, $s->optionalNumber('uncertainty_s') ?? 0.008), $source === StationSource::Hand ? StationSource::File : $source);
+            $times[$code] = new StationTime(
+                $s->number('t_s'),
+                max(0.0, $s->optionalNumber('uncertainty_s') ?? 0.008),
+                $source === StationSource::Hand ? StationSource::File : $source,
+            );
         }
 
-        return new ImportedRecording($core, new Views(...array_map(self::view(...), $o->objects('views'))), $times === [] ? null : StationTimes::of($times), new SideCar(
-            $mass, $o->optionalOne(Handedness::class, 'handedness'), $o->optionalText('club', 40), $o->optionalText('swing', 40), $stance, null, $class, $device->optionalText('name'),
-        ));
+        return new ImportedRecording(
+            $core,
+            new Views(...array_map(self::view(...), $o->objects('views'))),
+            $times === [] ? null : StationTimes::of($times),
+            new SideCar(
+                $mass,
+                $o->optionalOne(Handedness::class, 'handedness'),
+                $o->optionalText('club', 40),
+                $o->optionalText('swing', 40),
+                $stance,
+                null,
+                $class,
+                $device->optionalText('name'),
+            ),
+        );
     }
 
     private static function view(JsonObject $o): Motion
@@ -117,11 +168,20 @@ final class RecordingBundle
         $named = $o->object('points');
         foreach ($named->names() as $name) {
             $axes = $named->plain()[$name];
-            if (! is_array($axes) || ! array_is_list($axes) || count($axes) !== 3 || preg_match('/^[a-z_]{2,40}$/', $name) !== 1) {
+            if (
+                ! is_array($axes) ||
+                ! array_is_list($axes) ||
+                count($axes) !== 3 ||
+                preg_match('/^[a-z_]{2,40}$/', $name) !== 1
+            ) {
                 throw $named->wrong($name, 'needs three lists of coordinates');
             }
             $of = JsonObject::of(['x' => $axes[0], 'y' => $axes[1], 'z' => $axes[2]], "point $name");
-            [$x, $y, $z] = [$of->numbers('x', self::MOST_SAMPLES), $of->numbers('y', self::MOST_SAMPLES), $of->numbers('z', self::MOST_SAMPLES)];
+            [$x, $y, $z] = [
+                $of->numbers('x', self::MOST_SAMPLES),
+                $of->numbers('y', self::MOST_SAMPLES),
+                $of->numbers('z', self::MOST_SAMPLES),
+            ];
             $frames ??= count($x);
             if (count($x) !== $frames || count($y) !== $frames || count($z) !== $frames) {
                 throw $named->wrong($name, 'has another number of frames than the rest');

@@ -30,27 +30,80 @@ final class RecordingReader
      *
      * @throws FormatException in one sentence
      */
-    public static function read($stream, string $file, ?SideCar $car = null, ImportSettings $settings = new ImportSettings): ImportedRecording
-    {
+    public static function read(
+        $stream,
+        string $file,
+        ?SideCar $car = null,
+        ImportSettings $settings = new ImportSettings(),
+    ): ImportedRecording {
         $format = self::formatOf((string) fread($stream, 512));
         rewind($stream);
         $car ??= new SideCar;
         $mass = $settings->massKg ?? $car->massKg;
         $stance = $settings->stance ?? $car->stance;
         if ($format === 'csv') {
-            $trace = TraceCsv::read($stream, $file, $settings->device ?? ($settings->map === null ? $car->device : null), $stance, $mass, $settings->map);
+            $trace = TraceCsv::read(
+                $stream,
+                $file,
+                $settings->device ?? ($settings->map === null ? $car->device : null),
+                $stance,
+                $mass,
+                $settings->map,
+            );
 
-            return new ImportedRecording($trace, new Views, $car->stations, new SideCar($mass, $settings->hand ?? $car->hand, $car->club, $car->swing, $stance, $car->stations, $trace->device, $car->deviceName));
+            return new ImportedRecording(
+                $trace,
+                new Views(),
+                $car->stations,
+                new SideCar(
+                    $mass,
+                    $settings->hand ?? $car->hand,
+                    $car->club,
+                    $car->swing,
+                    $stance,
+                    $car->stations,
+                    $trace->device,
+                    $car->deviceName,
+                ),
+            );
         }
         $bytes = (string) stream_get_contents($stream, self::LARGEST + 1);
-        $in = $format === 'bundle'
-            ? RecordingBundle::read($bytes, $file)
-            : Laboratory::import($bytes, $file, $settings->hand ?? $car->hand ?? Handedness::Right, $settings->target, $mass);
+        $in =
+            $format === 'bundle'
+                ? RecordingBundle::read($bytes, $file)
+                : Laboratory::import(
+                    $bytes,
+                    $file,
+                    $settings->hand ?? ($car->hand ?? Handedness::Right),
+                    $settings->target,
+                    $mass,
+                );
         $own = $in->facts;
-        $trace = new Trace($in->trace->device, $in->trace->rateHz, $in->trace->channels, $stance ?? $in->trace->stance, $mass ?? $in->trace->massKg, $in->trace->t0, $in->trace->clockJitterS);
+        $trace = new Trace(
+            $in->trace->device,
+            $in->trace->rateHz,
+            $in->trace->channels,
+            $stance ?? $in->trace->stance,
+            $mass ?? $in->trace->massKg,
+            $in->trace->t0,
+            $in->trace->clockJitterS,
+        );
 
-        return new ImportedRecording($trace, $in->views, $car->stations ?? $in->stations, new SideCar(
-            $trace->massKg, $own->hand ?? $settings->hand ?? $car->hand, $car->club ?? $own->club, $car->swing ?? $own->swing, $trace->stance, null, $trace->device, $car->deviceName ?? $own->deviceName,
-        ), $in->notes);
+        return new ImportedRecording(
+            $trace,
+            $in->views,
+            $car->stations ?? $in->stations,
+            new SideCar(
+                $trace->massKg,
+                $own->hand ?? ($settings->hand ?? $car->hand),
+                $car->club ?? $own->club,
+                $car->swing ?? $own->swing,
+                $trace->stance,
+                null,
+                $trace->device,
+                $car->deviceName ?? $own->deviceName,
+            ),
+            $in->notes,
+        );
     }
 }

@@ -41,8 +41,14 @@ final readonly class SideCar
         $device = $o->optionalObject('device');
         try {
             return new self(
-                $mass, $o->optionalOne(Handedness::class, 'handedness'), $o->optionalText('club'), $o->optionalText('swing'),
-                self::stance($o), self::stations($o), $device?->optionalOne(DeviceClass::class, 'class'), $device?->optionalText('name'),
+                $mass,
+                $o->optionalOne(Handedness::class, 'handedness'),
+                $o->optionalText('club'),
+                $o->optionalText('swing'),
+                self::stance($o),
+                self::stations($o),
+                $device?->optionalOne(DeviceClass::class, 'class'),
+                $device?->optionalText('name'),
             );
         } catch (CoreException $e) {
             throw $e instanceof FormatException ? $e : FormatException::in($file, lcfirst($e->getMessage()));

@@ -24,8 +24,14 @@ final class TraceCsv
      *
      * @throws FormatException naming file, line and column
      */
-    public static function read($stream, string $file, ?DeviceClass $device = null, ?Stance $stance = null, ?float $massKg = null, ?ColumnMap $map = null): Trace
-    {
+    public static function read(
+        $stream,
+        string $file,
+        ?DeviceClass $device = null,
+        ?Stance $stance = null,
+        ?float $massKg = null,
+        ?ColumnMap $map = null,
+    ): Trace {
         $table = new CsvTable($stream, $file);
         if ($map === null) {
             $table->require(['t_s']);
@@ -33,11 +39,21 @@ final class TraceCsv
         $device ??= $map->device ?? self::infer($table);
         [$time, $places, $factors] = $map === null ? self::places($table, $device) : self::mapped($table, $map);
         $times = [];
-        $isShare = array_map(static fn (string $name): bool => str_ends_with($name, '_pct'), array_combine(array_keys($places), array_keys($places)));
+        $isShare = array_map(
+            static fn (string $name): bool => str_ends_with($name, '_pct'),
+            array_combine(array_keys($places), array_keys($places)),
+        );
         $channels = array_fill_keys(array_keys($places), []);
         $before = -INF;
         foreach ($table->rows() as $line => $cells) {
-            $t = RatingsCsv::decimal($cells[$time]) ?? throw FormatException::at($file, $line, 't_s', sprintf("'%s' is no number", FormatException::short($cells[$time])));
+            $t =
+                RatingsCsv::decimal($cells[$time]) ??
+                throw FormatException::at(
+                    $file,
+                    $line,
+                    't_s',
+                    sprintf("'%s' is no number", FormatException::short($cells[$time])),
+                );
             $t *= $factors['t_s'];
             if ($t <= $before) {
                 throw FormatException::at($file, $line, 't_s', 'the time does not increase');
@@ -53,7 +69,12 @@ final class TraceCsv
                 // The usual cell is a plain number; what is not goes the careful way.
                 $value = is_numeric($cell) && $cell[-1] !== '.' ? (float) $cell : RatingsCsv::decimal($cell);
                 if ($value === null || ! is_finite($value)) {
-                    throw FormatException::at($file, $line, $name, sprintf("'%s' is no number", FormatException::short($cell)));
+                    throw FormatException::at(
+                        $file,
+                        $line,
+                        $name,
+                        sprintf("'%s' is no number", FormatException::short($cell)),
+                    );
                 }
                 $value *= $factors[$name];
                 if ($isShare[$name] && ($value < -5.0 || $value > 105.0)) {
@@ -93,7 +114,9 @@ final class TraceCsv
         return implode("\n", $lines)."\n";
     }
 
-    /** @return array{int, array<string, int>, array<string, float>} place of the time, places of the channels, factors */
+    /**
+     * @return array{int, array<string, int>, array<string, float>} place of the time, places of the channels, factors
+     */
     private static function places(CsvTable $table, DeviceClass $device): array
     {
         $time = $table->require(['t_s'])['t_s'];
@@ -132,7 +155,10 @@ final class TraceCsv
             in_array('lead_pct', $table->header, true) => DeviceClass::Mat,
             in_array('lead_fz_n', $table->header, true) => DeviceClass::DualPlate,
             in_array('fz_n', $table->header, true) => DeviceClass::Plate,
-            default => throw FormatException::in($table->file, 'line 1: no device class has these columns; a mat has lead_pct, a plate fz_n, two plates lead_fz_n'),
+            default => throw FormatException::in(
+                $table->file,
+                'line 1: no device class has these columns; a mat has lead_pct, a plate fz_n, two plates lead_fz_n',
+            ),
         };
     }
 
@@ -140,8 +166,13 @@ final class TraceCsv
      * @param  list<float>  $times
      * @param  array<string, list<float>>  $channels
      */
-    private static function even(array $times, array $channels, DeviceClass $device, ?Stance $stance, ?float $massKg): Trace
-    {
+    private static function even(
+        array $times,
+        array $channels,
+        DeviceClass $device,
+        ?Stance $stance,
+        ?float $massKg,
+    ): Trace {
         $n = count($times);
         $steps = [];
         for ($i = 1; $i < $n; $i++) {
@@ -173,7 +204,10 @@ final class TraceCsv
             $gap = $times[$j + 1] - $times[$j];
             $f = max(0.0, min(1.0, ($t - $times[$j]) / $gap));
             foreach ($channels as $name => $values) {
-                $out[$name][] = $gap > 3 * $step && $f > 1e-6 && $f < 1 - 1e-6 ? NAN : $values[$j] + $f * ($values[$j + 1] - $values[$j]);
+                $out[$name][] =
+                    $gap > 3 * $step && $f > 1e-6 && $f < 1 - 1e-6
+                        ? NAN
+                        : $values[$j] + $f * ($values[$j + 1] - $values[$j]);
             }
         }
 

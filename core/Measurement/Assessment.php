@@ -14,8 +14,11 @@ final readonly class Assessment
      * @param  list<QualityFinding>  $findings
      * @param  Measurements  $unlimited  as if the instrument had been sound
      */
-    private function __construct(public Measurements $measurements, public array $findings, private Measurements $unlimited)
-    {
+    private function __construct(
+        public Measurements $measurements,
+        public array $findings,
+        private Measurements $unlimited,
+    ) {
     }
 
     public static function of(Evidence $evidence): self
@@ -29,6 +32,12 @@ final readonly class Assessment
     /** @return list<QualityNote> every finding with the keys of the measures it touches */
     public function quality(): array
     {
-        return array_map(fn (QualityFinding $f): QualityNote => new QualityNote($f, $f->effect === QualityFinding::UNAFFECTED ? [] : $this->unlimited->touchedBy($f)), $this->findings);
+        return array_map(
+            fn (QualityFinding $f): QualityNote => new QualityNote(
+                $f,
+                $f->effect === QualityFinding::UNAFFECTED ? [] : $this->unlimited->touchedBy($f),
+            ),
+            $this->findings,
+        );
     }
 }

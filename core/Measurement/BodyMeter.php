@@ -51,14 +51,31 @@ final readonly class BodyMeter
         foreach (Station::cases() as $station) {
             $time = $this->signals->time($station);
             $here = $time === null ? null : $x?->at($time->t);
-            $out[$station->value] = $x === null || $ad === null || $start === null || $this->width === null || $time === null || $here === null
-                ? Measured::none($unit, $this->why($x, [Station::Address, $station], true))
-                : $this->moved($here - $start, hypot($x->noise(), $x->uncertainty($time)), ['AD', $station->value])->between($ad->t, $time->t);
+            $out[$station->value] =
+                $x === null ||
+                $ad === null ||
+                $start === null ||
+                $this->width === null ||
+                $time === null ||
+                $here === null
+                    ? Measured::none($unit, $this->why($x, [Station::Address, $station], true))
+                    : $this->moved($here - $start, hypot($x->noise(), $x->uncertainty($time)), [
+                        'AD',
+                        $station->value,
+                    ])->between($ad->t, $time->t);
         }
         $tp = $this->signals->time(Station::Top);
         $im = $this->signals->time(Station::Impact);
         $far = $ad === null || $im === null ? null : $x?->series->smoothed(0.025)->lowest($ad->t, $im->t);
-        if ($x === null || $start === null || $far === null || $this->width === null || $ad === null || $tp === null || $im === null) {
+        if (
+            $x === null ||
+            $start === null ||
+            $far === null ||
+            $this->width === null ||
+            $ad === null ||
+            $tp === null ||
+            $im === null
+        ) {
             $why = $this->why($x, [Station::Address, Station::Top, Station::Impact], true);
 
             return $out + ['away' => Measured::none($unit, $why), 'away_at' => Measured::none('fraction', $why)];
@@ -75,8 +92,14 @@ final readonly class BodyMeter
         }
 
         return $out + [
-            'away' => $this->moved($far->value - $start, $x->noise() * M_SQRT2, ['AD', 'IM'])->within($ad->t, $im->t)->near($this->signals->evidence->stations->nearest($far->t)),
-            'away_at' => Measured::value('fraction', ($far->t - $ad->t) / $span, max(0.01, $flat / $span), ['AD', 'TP', 'IM'])->within($ad->t, $im->t),
+            'away' => $this->moved($far->value - $start, $x->noise() * M_SQRT2, ['AD', 'IM'])
+                ->within($ad->t, $im->t)
+                ->near($this->signals->evidence->stations->nearest($far->t)),
+            'away_at' => Measured::value('fraction', ($far->t - $ad->t) / $span, max(0.01, $flat / $span), [
+                'AD',
+                'TP',
+                'IM',
+            ])->within($ad->t, $im->t),
         ];
     }
 
@@ -85,7 +108,10 @@ final readonly class BodyMeter
     {
         $width = $this->width ?? 1.0;
 
-        return Measured::value('% of stance width', 100.0 * $mm / $width, 100.0 * $u / $width, $stations)->also($mm / 10.0, 'cm');
+        return Measured::value('% of stance width', (100.0 * $mm) / $width, (100.0 * $u) / $width, $stations)->also(
+            $mm / 10.0,
+            'cm',
+        );
     }
 
     /**
@@ -100,14 +126,24 @@ final readonly class BodyMeter
         foreach (Station::cases() as $station) {
             $time = $this->signals->time($station);
             $value = $time === null ? null : $turn?->series->at($time->t);
-            $out[$station->value] = $turn === null || $time === null || $value === null
-                ? Measured::none('degrees', match (true) {
-                    $this->views->motions === [] => Remark::of(Lack::NoPoints),
-                    $turn === null => Remark::of($joint === 'hip' ? Lack::Hips : Lack::Shoulders),
-                    default => $this->signals->whyNot([$station]),
-                })
-                : Measured::value('degrees', $value, hypot($turn->uncertainty, ($rate?->at($time->t) ?? 0.0) * $time->uncertainty), [$station->value])
-                    ->within($time->t, $time->t)->indirectly($turn->indirect ? Proxy::ApparentWidth : null);
+            $out[$station->value] =
+                $turn === null || $time === null || $value === null
+                    ? Measured::none(
+                        'degrees',
+                        match (true) {
+                            $this->views->motions === [] => Remark::of(Lack::NoPoints),
+                            $turn === null => Remark::of($joint === 'hip' ? Lack::Hips : Lack::Shoulders),
+                            default => $this->signals->whyNot([$station]),
+                        },
+                    )
+                    : Measured::value(
+                        'degrees',
+                        $value,
+                        hypot($turn->uncertainty, ($rate?->at($time->t) ?? 0.0) * $time->uncertainty),
+                        [$station->value],
+                    )
+                        ->within($time->t, $time->t)
+                        ->indirectly($turn->indirect ? Proxy::ApparentWidth : null);
         }
 
         return $out;
@@ -123,19 +159,39 @@ final readonly class BodyMeter
         $out = [];
         foreach ([Station::Top, Station::DownswingArm, Station::Impact] as $station) {
             $time = $this->signals->time($station);
-            [$p, $c, $q] = $time === null ? [null, null, null] : [$pelvis?->at($time->t), $chest?->at($time->t), $cop?->at($time->t)];
-            if ($time === null || $p === null || $c === null || $q === null || $pelvis === null || $chest === null || $cop === null || $this->width === null) {
-                $out[$station->value] = Measured::none($unit, match (true) {
-                    $pelvis === null || $chest === null => $this->why(null, [], true),
-                    $cop === null => Remark::of(Lack::NoTrace),
-                    default => $this->why($pelvis, [$station], true),
-                });
+            [$p, $c, $q] =
+                $time === null
+                    ? [null, null, null]
+                    : [$pelvis?->at($time->t), $chest?->at($time->t), $cop?->at($time->t)];
+            if (
+                $time === null ||
+                $p === null ||
+                $c === null ||
+                $q === null ||
+                $pelvis === null ||
+                $chest === null ||
+                $cop === null ||
+                $this->width === null
+            ) {
+                $out[$station->value] = Measured::none(
+                    $unit,
+                    match (true) {
+                        $pelvis === null || $chest === null => $this->why(null, [], true),
+                        $cop === null => Remark::of(Lack::NoTrace),
+                        default => $this->why($pelvis, [$station], true),
+                    },
+                );
 
                 continue;
             }
             // Pelvis and chest come from one picture; their common error is not halved.
             $u = hypot($cop->absolute($time), $this->relative($pelvis, $chest, $time));
-            $out[$station->value] = Measured::value($unit, 100.0 * (($p + $c) / 2 - $q) / $this->width, 100.0 * $u / $this->width, [$station->value])->within($time->t, $time->t);
+            $out[$station->value] = Measured::value(
+                $unit,
+                (100.0 * (($p + $c) / 2 - $q)) / $this->width,
+                (100.0 * $u) / $this->width,
+                [$station->value],
+            )->within($time->t, $time->t);
         }
 
         return $out;
@@ -155,11 +211,28 @@ final readonly class BodyMeter
         // The trail heel may have left the ground by impact; both stand where they stood at address.
         $trail = $ad === null ? null : $heels[0]?->at($ad->t);
         $lead = $ad === null ? null : $heels[1]?->at($ad->t);
-        if ($im === null || $chest === null || $x === null || $trail === null || $lead === null || abs($lead - $trail) < 50.0) {
-            return Measured::none('%', $chest !== null && ($heels[0] === null || $heels[1] === null) ? Remark::of(Lack::Heels) : $this->why($chest, [Station::Address, Station::Impact]));
+        if (
+            $im === null ||
+            $chest === null ||
+            $x === null ||
+            $trail === null ||
+            $lead === null ||
+            abs($lead - $trail) < 50.0
+        ) {
+            return Measured::none(
+                '%',
+                $chest !== null && ($heels[0] === null || $heels[1] === null)
+                    ? Remark::of(Lack::Heels)
+                    : $this->why($chest, [Station::Address, Station::Impact]),
+            );
         }
 
-        return Measured::value('%', 100.0 * ($x - $trail) / ($lead - $trail), 100.0 * hypot($chest->uncertainty($im), $chest->noise()) / abs($lead - $trail), ['AD', 'IM'])->within($im->t, $im->t);
+        return Measured::value(
+            '%',
+            (100.0 * ($x - $trail)) / ($lead - $trail),
+            (100.0 * hypot($chest->uncertainty($im), $chest->noise())) / abs($lead - $trail),
+            ['AD', 'IM'],
+        )->within($im->t, $im->t);
     }
 
     private function depth(): Measured
@@ -169,10 +242,20 @@ final readonly class BodyMeter
         $before = $ad === null ? null : $y?->at($ad->t);
         $after = $im === null ? null : $y?->at($im->t);
         if ($y === null || $ad === null || $im === null || $before === null || $after === null) {
-            return Measured::none('cm', $y === null && $this->views->has(View::FaceOn) ? Remark::of(Lack::FilmHasNoDepth) : $this->why($y, [Station::Address, Station::Impact]));
+            return Measured::none(
+                'cm',
+                $y === null && $this->views->has(View::FaceOn)
+                    ? Remark::of(Lack::FilmHasNoDepth)
+                    : $this->why($y, [Station::Address, Station::Impact]),
+            );
         }
 
-        return Measured::value('cm', ($after - $before) / 10.0, hypot($y->uncertainty($ad), $y->uncertainty($im)) / 10.0, ['AD', 'IM'])->between($ad->t, $im->t);
+        return Measured::value(
+            'cm',
+            ($after - $before) / 10.0,
+            hypot($y->uncertainty($ad), $y->uncertainty($im)) / 10.0,
+            ['AD', 'IM'],
+        )->between($ad->t, $im->t);
     }
 
     /** @param  list<Station>  $needed */
@@ -180,7 +263,9 @@ final readonly class BodyMeter
     {
         return match (true) {
             $this->views->motions === [] => Remark::of(Lack::NoPoints),
-            $tracked === null => $alongTarget && ! $this->views->has(View::Points) && ! $this->views->has(View::FaceOn) ? Remark::of(Lack::FilmNotAlongTarget) : Remark::of(Lack::Points),
+            $tracked === null => $alongTarget && ! $this->views->has(View::Points) && ! $this->views->has(View::FaceOn)
+                ? Remark::of(Lack::FilmNotAlongTarget)
+                : Remark::of(Lack::Points),
             $this->width === null && $alongTarget => Remark::of(Lack::Stance),
             default => $this->signals->whyNot($needed),
         };

@@ -6,7 +6,10 @@ namespace Core\Measurement;
 
 use Core\CoreException;
 
-/** What a second swing, or a second series, has more than the first, with the half-width of its 95 % interval, in the measure's unit. */
+/**
+ * What a second swing, or a second series, has more than the first, with the half-width of its 95 % interval, in the
+ * measure's unit.
+ */
 final readonly class Difference
 {
     private function __construct(public float $change, public float $uncertainty)
@@ -17,8 +20,12 @@ final readonly class Difference
     }
 
     /** Of two single swings: their uncertainties joined. It says nothing of the golfer's own spread. */
-    public static function ofSwings(float $first, float $firstUncertainty, float $second, float $secondUncertainty): self
-    {
+    public static function ofSwings(
+        float $first,
+        float $firstUncertainty,
+        float $second,
+        float $secondUncertainty,
+    ): self {
         return new self($second - $first, hypot($firstUncertainty, $secondUncertainty));
     }
 
@@ -30,7 +37,10 @@ final readonly class Difference
      */
     public static function ofSeries(Spread $first, Spread $second, float $quantile, float $instrument): self
     {
-        return new self($second->mean - $first->mean, hypot($quantile * sqrt($first->sd ** 2 / $first->n + $second->sd ** 2 / $second->n), $instrument));
+        return new self(
+            $second->mean - $first->mean,
+            hypot($quantile * sqrt($first->sd ** 2 / $first->n + $second->sd ** 2 / $second->n), $instrument),
+        );
     }
 
     /** Whether it is larger than its uncertainty. */

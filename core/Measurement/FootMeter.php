@@ -34,17 +34,25 @@ final readonly class FootMeter
         ];
     }
 
-    /** How far the pressure moves along the feet between two stations, share-weighted mean of both, % of foot length. */
+    /**
+     * How far the pressure moves along the feet between two stations, share-weighted mean of both, % of foot length.
+     */
     private function lengthwise(Station $from, Station $to): Measured
     {
         $unit = '% of foot length';
         $trace = $this->signals->trace();
         [$a, $b] = [$this->signals->time($from), $this->signals->time($to)];
         if ($trace === null || $a === null || $b === null) {
-            return Measured::none($unit, $trace === null ? Remark::of(Lack::NoTrace) : $this->signals->whyNot([$from, $to]));
+            return Measured::none(
+                $unit,
+                $trace === null ? Remark::of(Lack::NoTrace) : $this->signals->whyNot([$from, $to]),
+            );
         }
         $stations = [$from->value, $to->value];
-        $feet = ['lead' => $this->signals->footCop(Side::Lead, true), 'trail' => $this->signals->footCop(Side::Trail, true)];
+        $feet = [
+            'lead' => $this->signals->footCop(Side::Lead, true),
+            'trail' => $this->signals->footCop(Side::Trail, true),
+        ];
         $share = $this->signals->share();
         if ($share !== null && $feet['lead'] !== null && $feet['trail'] !== null) {
             $means = $noises = [];
@@ -66,7 +74,9 @@ final readonly class FootMeter
                 $noises[] = hypot($part * $feet['lead']->timed($time), (1.0 - $part) * $feet['trail']->timed($time));
             }
 
-            return Measured::value($unit, $means[1] - $means[0], hypot($noises[0], $noises[1]), $stations)->between($a->t, $b->t)->from(Signal::FootCop, Signal::Share);
+            return Measured::value($unit, $means[1] - $means[0], hypot($noises[0], $noises[1]), $stations)
+                ->between($a->t, $b->t)
+                ->from(Signal::FootCop, Signal::Share);
         }
         $y = $this->signals->cop(Axis::Y);
         $stance = $this->signals->evidence->stance ?? $trace->stance;
@@ -85,8 +95,15 @@ final readonly class FootMeter
         }
         $per = 100.0 / (($stance->lead->lengthMm + $stance->trail->lengthMm) / 2);
 
-        return Measured::value($unit, $per * ($corrected[1] - $corrected[0]), 2.0 * $per * hypot($y->timed($a), $y->timed($b)), $stations)
-            ->between($a->t, $b->t)->from(Signal::Cop, Signal::Share)->indirectly(Proxy::NetCop);
+        return Measured::value(
+            $unit,
+            $per * ($corrected[1] - $corrected[0]),
+            2.0 * $per * hypot($y->timed($a), $y->timed($b)),
+            $stations,
+        )
+            ->between($a->t, $b->t)
+            ->from(Signal::Cop, Signal::Share)
+            ->indirectly(Proxy::NetCop);
     }
 
     /** @return array<string, Measured> */
@@ -95,12 +112,19 @@ final readonly class FootMeter
         $unit = '% of foot width';
         $across = $this->signals->footCop(Side::Trail, false);
         $share = $this->signals->share();
-        [$ad, $tp, $sd] = [$this->signals->time(Station::Address), $this->signals->time(Station::Top), $this->signals->time(Station::DownswingShaft)];
-        $none = fn (Station ...$needed): Measured => Measured::none($unit, match (true) {
-            $this->signals->trace() === null => Remark::of(Lack::NoTrace),
-            $across === null => Remark::of(Lack::FootCop),
-            default => $this->signals->whyNot(array_values($needed)),
-        });
+        [$ad, $tp, $sd] = [
+            $this->signals->time(Station::Address),
+            $this->signals->time(Station::Top),
+            $this->signals->time(Station::DownswingShaft),
+        ];
+        $none = fn (Station ...$needed): Measured => Measured::none(
+            $unit,
+            match (true) {
+                $this->signals->trace() === null => Remark::of(Lack::NoTrace),
+                $across === null => Remark::of(Lack::FootCop),
+                default => $this->signals->whyNot(array_values($needed)),
+            },
+        );
         $peak = $ad === null || $tp === null ? null : $share?->series->lowest($ad->t, $tp->t);
         $at = $peak === null ? null : $across?->at($peak->t);
         $down = $tp === null || $sd === null ? null : $across?->series->highest($tp->t, $sd->t);
@@ -128,24 +152,40 @@ final readonly class FootMeter
             });
         }
 
-        return Measured::word('region', $at > 100.0 / 6 ? 'toe' : ($at < -100.0 / 6 ? 'heel' : 'mid'), ['IM'])->within($im->t, $im->t);
+        return Measured::word('region', $at > 100.0 / 6 ? 'toe' : ($at < -100.0 / 6 ? 'heel' : 'mid'), ['IM'])->within(
+            $im->t,
+            $im->t,
+        );
     }
 
     /** @return array<string, Measured> */
     private function unload(): array
     {
         [$signal, $slopeUnit, $why] = $this->trailLoad();
-        [$ad, $tp, $ld, $im] = array_map($this->signals->time(...), [Station::Address, Station::Top, Station::DownswingArm, Station::Impact]);
+        [$ad, $tp, $ld, $im] = array_map($this->signals->time(...), [
+            Station::Address,
+            Station::Top,
+            Station::DownswingArm,
+            Station::Impact,
+        ]);
         $needed = [Station::Address, Station::Top, Station::DownswingArm, Station::Impact];
         $peak = $ad === null || $tp === null ? null : $signal?->series->highest($ad->t, $tp->t);
-        $from = $peak === null || $im === null ? null : $signal?->series->lastAbove(self::UNLOADED * $peak->value, $peak->t, $im->t);
+        $from =
+            $peak === null || $im === null
+                ? null
+                : $signal?->series->lastAbove(self::UNLOADED * $peak->value, $peak->t, $im->t);
         if ($signal === null || $tp === null || $ld === null || $im === null || $peak === null || $from === null) {
             $reason = $why ?? $this->signals->whyNot($needed);
 
             return ['unload_at' => Measured::none('ms', $reason), 'unload_rate' => Measured::none($slopeUnit, $reason)];
         }
         $stations = ['AD', 'TP', 'LD', 'IM'];
-        $at = Measured::value('ms', 1000 * ($tp->t - $from), 1000 * hypot($tp->uncertainty, min(0.2, $signal->crossing($from, false))), $stations)->within($peak->t, $im->t);
+        $at = Measured::value(
+            'ms',
+            1000 * ($tp->t - $from),
+            1000 * hypot($tp->uncertainty, min(0.2, $signal->crossing($from, false))),
+            $stations,
+        )->within($peak->t, $im->t);
         $then = $signal->at($from);
         $later = $signal->at($ld->t);
         if ($from >= $ld->t - 1e-9 || $then === null || $later === null) {
@@ -155,11 +195,19 @@ final readonly class FootMeter
 
         return [
             'unload_at' => $at,
-            'unload_rate' => Measured::value($slopeUnit, ($later - $then) / $span, hypot($signal->noise, $signal->timed($ld)) / $span, $stations)->within($from, $ld->t),
+            'unload_rate' => Measured::value(
+                $slopeUnit,
+                ($later - $then) / $span,
+                hypot($signal->noise, $signal->timed($ld)) / $span,
+                $stations,
+            )->within($from, $ld->t),
         ];
     }
 
-    /** @return array{SmoothSignal|null, string, Remark|null} the trail foot's load, the unit of its slope, why there is none */
+    /**
+     * @return array{SmoothSignal|null, string, Remark|null} the trail foot's load, the unit of its slope, why there is
+     * none
+     */
     private function trailLoad(): array
     {
         $force = $this->signals->footForce(Side::Trail);
@@ -171,7 +219,11 @@ final readonly class FootMeter
             $d = $this->signals->device();
             $trail = $share?->map(static fn (float $v): float => 100.0 - $v);
 
-            return [$trail instanceof Series ? new SmoothSignal($trail, $d->shareNoise(), $d->shareOffset(), $d) : null, '%/s', null];
+            return [
+                $trail instanceof Series ? new SmoothSignal($trail, $d->shareNoise(), $d->shareOffset(), $d) : null,
+                '%/s',
+                null,
+            ];
         }
 
         return [null, '%BW/s', $this->signals->whyNoForce(false)];
@@ -185,10 +237,21 @@ final readonly class FootMeter
         $top = $tp === null ? null : $force?->at($tp->t);
         $high = $tp === null || $ld === null ? null : $force?->series->highest($tp->t, $ld->t);
         if ($force === null || $tp === null || $ld === null || $top === null || $high === null || $top < 3.0) {
-            return Measured::none('ratio', $this->signals->whyNoForce(false) ?? ($top !== null && $top < 3.0 ? Remark::of(Lack::UnloadedAtTop) : $this->signals->whyNot([Station::Top, Station::DownswingArm])));
+            return Measured::none(
+                'ratio',
+                $this->signals->whyNoForce(false) ??
+                    ($top !== null && $top < 3.0
+                        ? Remark::of(Lack::UnloadedAtTop)
+                        : $this->signals->whyNot([Station::Top, Station::DownswingArm])),
+            );
         }
         $ratio = max($top, $high->value) / $top;
 
-        return Measured::value('ratio', $ratio, $ratio * hypot($force->noise / max($top, $high->value), $force->timed($tp) / $top), ['TP', 'LD'])->within($tp->t, $ld->t);
+        return Measured::value(
+            'ratio',
+            $ratio,
+            $ratio * hypot($force->noise / max($top, $high->value), $force->timed($tp) / $top),
+            ['TP', 'LD'],
+        )->within($tp->t, $ld->t);
     }
 }

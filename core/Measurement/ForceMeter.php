@@ -23,9 +23,33 @@ final readonly class ForceMeter
     /** @return array<string, Measured> */
     public function read(): array
     {
-        $side = $this->largest('side_push', $this->signals->sidePush(), 1.0, Station::BackswingArm, Station::Impact, '%BW', Station::Impact);
-        $twist = $this->largest('twist', $this->signals->twist(), 1.0, Station::BackswingArm, Station::Impact, 'N·m/kg', Station::Impact);
-        $back = $this->largest('takeaway_push', $this->signals->sidePush(), -1.0, Station::Address, Station::TakeawayShaft, '%BW', null);
+        $side = $this->largest(
+            'side_push',
+            $this->signals->sidePush(),
+            1.0,
+            Station::BackswingArm,
+            Station::Impact,
+            '%BW',
+            Station::Impact,
+        );
+        $twist = $this->largest(
+            'twist',
+            $this->signals->twist(),
+            1.0,
+            Station::BackswingArm,
+            Station::Impact,
+            'N·m/kg',
+            Station::Impact,
+        );
+        $back = $this->largest(
+            'takeaway_push',
+            $this->signals->sidePush(),
+            -1.0,
+            Station::Address,
+            Station::TakeawayShaft,
+            '%BW',
+            null,
+        );
         $vertical = $this->vertical();
 
         return [
@@ -41,14 +65,23 @@ final readonly class ForceMeter
     /** @return array<string, Measured> */
     private function vertical(): array
     {
-        [$lb, $sd, $im] = array_map($this->signals->time(...), [Station::BackswingArm, Station::DownswingShaft, Station::Impact]);
+        [$lb, $sd, $im] = array_map($this->signals->time(...), [
+            Station::BackswingArm,
+            Station::DownswingShaft,
+            Station::Impact,
+        ]);
         $total = $this->signals->total();
-        $why = $this->signals->whyNoForce(true) ?? $this->signals->whyNot([Station::BackswingArm, Station::DownswingShaft, Station::Impact]);
+        $why =
+            $this->signals->whyNoForce(true) ??
+            $this->signals->whyNot([Station::BackswingArm, Station::DownswingShaft, Station::Impact]);
         $dip = $lb === null || $sd === null ? null : $total?->series->lowest($lb->t, $sd->t);
         if ($total === null || $dip === null || $im === null || $lb === null || $sd === null) {
             return [
-                'dip' => Measured::none('%BW', $why), 'dip_at' => Measured::none('ms', $why), 'rise' => Measured::none('%BW', $why),
-                'rise_at' => Measured::none('ms', $why), 'rise_lead' => Measured::none('%BW', $why),
+                'dip' => Measured::none('%BW', $why),
+                'dip_at' => Measured::none('ms', $why),
+                'rise' => Measured::none('%BW', $why),
+                'rise_at' => Measured::none('ms', $why),
+                'rise_lead' => Measured::none('%BW', $why),
             ];
         }
         $stations = ['LB', 'SD', 'IM'];
@@ -61,7 +94,11 @@ final readonly class ForceMeter
         if ($peak === null || $total->series->end() < $end - 1e-9) {
             $none = Remark::of(Lack::EndsTooEarly);
 
-            return $out + ['rise' => Measured::none('%BW', $none), 'rise_at' => Measured::none('ms', $none), 'rise_lead' => Measured::none('%BW', $none)];
+            return $out + [
+                'rise' => Measured::none('%BW', $none),
+                'rise_at' => Measured::none('ms', $none),
+                'rise_lead' => Measured::none('%BW', $none),
+            ];
         }
         $lead = $this->signals->footForce(Side::Lead);
         $under = $lead?->at($peak->t);
@@ -69,7 +106,9 @@ final readonly class ForceMeter
         return $out + [
             'rise' => Measured::value('%BW', $peak->value, $total->level(), $stations)->within($dip->t, $end),
             'rise_at' => $this->before($im, $peak, $total, $dip->t, $end, $stations),
-            'rise_lead' => $lead === null || $under === null ? Measured::none('%BW', $this->signals->whyNoForce(false) ?? $why) : Measured::value('%BW', $under, $lead->level(), $stations)->within($peak->t, $peak->t),
+            'rise_lead' => $lead === null || $under === null
+                    ? Measured::none('%BW', $this->signals->whyNoForce(false) ?? $why)
+                    : Measured::value('%BW', $under, $lead->level(), $stations)->within($peak->t, $peak->t),
         ];
     }
 
@@ -83,23 +122,42 @@ final readonly class ForceMeter
             $push = $this->signals->footPush($side);
             $high = $tp === null || $im === null ? null : self::extreme($push, $sign, $tp->t, $im->t);
             if ($push === null || $high === null || $tp === null || $im === null) {
-                $why = $this->signals->whyNoForce(false, Lack::MatKnowsNoDirection) ?? $this->signals->whyNot([Station::Top, Station::Impact]);
+                $why =
+                    $this->signals->whyNoForce(false, Lack::MatKnowsNoDirection) ??
+                    $this->signals->whyNot([Station::Top, Station::Impact]);
                 $out["heel_toe_$foot"] = Measured::none('%BW', $why);
                 $out["heel_toe_{$foot}_at"] = Measured::none('ms', $why);
 
                 continue;
             }
             $found[$foot] = [max(0.0, $sign * $high->value), $push->level()];
-            $out["heel_toe_$foot"] = Measured::value('%BW', $found[$foot][0], $push->level(), ['TP', 'IM'])->within($tp->t, $im->t);
-            $out["heel_toe_{$foot}_at"] = $ld === null
-                ? Measured::none('ms', $this->signals->whyNot([Station::DownswingArm]))
-                : Measured::value('ms', 1000 * ($high->t - $ld->t), 1000 * hypot($ld->uncertainty, $push->flatness($high, $tp->t, $im->t)), ['TP', 'LD', 'IM'])->within($tp->t, $im->t);
+            $out["heel_toe_$foot"] = Measured::value('%BW', $found[$foot][0], $push->level(), ['TP', 'IM'])->within(
+                $tp->t,
+                $im->t,
+            );
+            $out["heel_toe_{$foot}_at"] =
+                $ld === null
+                    ? Measured::none('ms', $this->signals->whyNot([Station::DownswingArm]))
+                    : Measured::value(
+                        'ms',
+                        1000 * ($high->t - $ld->t),
+                        1000 * hypot($ld->uncertainty, $push->flatness($high, $tp->t, $im->t)),
+                        ['TP', 'LD', 'IM'],
+                    )->within($tp->t, $im->t);
         }
         $out['heel_toe_ratio'] = match (true) {
-            ! isset($found['lead'], $found['trail']) => Measured::none('ratio', $out['heel_toe_lead']->reason ?? $out['heel_toe_trail']->reason ?? Remark::of(Lack::NotMeasured)),
+            ! isset($found['lead'], $found['trail']) => Measured::none(
+                'ratio',
+                $out['heel_toe_lead']->reason ?? ($out['heel_toe_trail']->reason ?? Remark::of(Lack::NotMeasured)),
+            ),
             $found['trail'][0] < 0.5 => Measured::none('ratio', Remark::of(Lack::NoPushBack)),
-            default => Measured::value('ratio', $found['lead'][0] / $found['trail'][0], $found['lead'][0] / $found['trail'][0] * hypot($found['lead'][1] / max(0.5, $found['lead'][0]), $found['trail'][1] / $found['trail'][0]), ['TP', 'IM'])
-                ->within($tp->t ?? 0.0, $im->t ?? 0.0),
+            default => Measured::value(
+                'ratio',
+                $found['lead'][0] / $found['trail'][0],
+                ($found['lead'][0] / $found['trail'][0]) *
+                    hypot($found['lead'][1] / max(0.5, $found['lead'][0]), $found['trail'][1] / $found['trail'][0]),
+                ['TP', 'IM'],
+            )->within($tp->t ?? 0.0, $im->t ?? 0.0),
         };
 
         return $out;
@@ -110,25 +168,51 @@ final readonly class ForceMeter
      *
      * @return array<string, Measured>
      */
-    private function largest(string $key, ?SmoothSignal $signal, float $sign, Station $from, Station $to, string $unit, ?Station $against): array
-    {
+    private function largest(
+        string $key,
+        ?SmoothSignal $signal,
+        float $sign,
+        Station $from,
+        Station $to,
+        string $unit,
+        ?Station $against,
+    ): array {
         [$a, $b] = [$this->signals->time($from), $this->signals->time($to)];
         $high = $a === null || $b === null ? null : self::extreme($signal, $sign, $a->t, $b->t);
         if ($signal === null || $high === null || $a === null || $b === null) {
             $why = $this->signals->whyNoForce(true, Lack::MatKnowsNoDirection) ?? $this->signals->whyNot([$from, $to]);
 
-            return [$key => Measured::none($unit, $why)] + ($against === null ? [] : ["{$key}_at" => Measured::none('ms', $why)]);
+            return [$key => Measured::none($unit, $why)] +
+                ($against === null ? [] : ["{$key}_at" => Measured::none('ms', $why)]);
         }
         $stations = [$from->value, $to->value];
-        $out = [$key => Measured::value($unit, max(0.0, $sign * $high->value), $signal->level(), $stations)->within($a->t, $b->t)];
+        $out = [
+            $key => Measured::value($unit, max(0.0, $sign * $high->value), $signal->level(), $stations)->within(
+                $a->t,
+                $b->t,
+            ),
+        ];
 
-        return $against === null ? $out : $out + ["{$key}_at" => $this->before($b, $high, $signal, $a->t, $b->t, $stations)];
+        return $against === null
+            ? $out
+            : $out + ["{$key}_at" => $this->before($b, $high, $signal, $a->t, $b->t, $stations)];
     }
 
     /** @param  list<string>  $stations */
-    private function before(StationTime $im, Extreme $extreme, SmoothSignal $signal, float $from, float $to, array $stations): Measured
-    {
-        return Measured::value('ms', 1000 * ($im->t - $extreme->t), 1000 * hypot($im->uncertainty, $signal->flatness($extreme, $from, $to)), $stations)->within($from, $to);
+    private function before(
+        StationTime $im,
+        Extreme $extreme,
+        SmoothSignal $signal,
+        float $from,
+        float $to,
+        array $stations,
+    ): Measured {
+        return Measured::value(
+            'ms',
+            1000 * ($im->t - $extreme->t),
+            1000 * hypot($im->uncertainty, $signal->flatness($extreme, $from, $to)),
+            $stations,
+        )->within($from, $to);
     }
 
     private static function extreme(?SmoothSignal $signal, float $sign, float $from, float $to): ?Extreme

@@ -21,8 +21,14 @@ final readonly class Illustration
      * @param  float|null  $from  the moment from which the measure counts, for a time
      * @param  float  $factor  curve units, or seconds, per unit of the measure
      */
-    private function __construct(public Series $curve, public string $label, public string $unit, private ?float $base, private ?float $from, private float $factor)
-    {
+    private function __construct(
+        public Series $curve,
+        public string $label,
+        public string $unit,
+        private ?float $base,
+        private ?float $from,
+        private float $factor,
+    ) {
     }
 
     /** Null where the measure has no curve, or the curve is not held. */
@@ -32,45 +38,120 @@ final readonly class Illustration
         $t = static fn (Station $at): ?float => $evidence->stations->t($at);
         $im = $t(Station::Impact);
         $share = $s->share()?->series;
-        $level = static fn (?Series $curve, string $label, string $unit, ?float $base = 0.0, float $factor = 1.0): ?self => $curve === null || $base === null ? null : new self($curve, $label, $unit, $base, null, $factor);
-        $moment = static fn (?Series $curve, string $label, string $unit, ?float $from, float $factor): ?self => $curve === null || $from === null ? null : new self($curve, $label, $unit, null, $from, $factor);
+        $level = static fn (
+            ?Series $curve,
+            string $label,
+            string $unit,
+            ?float $base = 0.0,
+            float $factor = 1.0,
+        ): ?self => $curve === null || $base === null ? null : new self($curve, $label, $unit, $base, null, $factor);
+        $moment = static fn (
+            ?Series $curve,
+            string $label,
+            string $unit,
+            ?float $from,
+            float $factor,
+        ): ?self => $curve === null || $from === null ? null : new self($curve, $label, $unit, null, $from, $factor);
         $at = static fn (?Series $curve, ?float $when): ?float => $when === null ? null : $curve?->at($when);
 
         return match ($measure) {
-            Measure::LeadShare, Measure::SetupShare, Measure::TopShare, Measure::LevelShare, Measure::ShaftShare, Measure::ImpactShare, Measure::FinishShare, Measure::LeadPeak => $level($share, 'lead share', '%'),
+            Measure::LeadShare,
+            Measure::SetupShare,
+            Measure::TopShare,
+            Measure::LevelShare,
+            Measure::ShaftShare,
+            Measure::ImpactShare,
+            Measure::FinishShare,
+            Measure::LeadPeak => $level($share, 'lead share', '%'),
             Measure::TrailPeak => $level($share, 'lead share', '%', 100.0, -1.0),
-            Measure::LeadLegDrift => $level($share, 'lead share', '%', $share?->mean(($t(Station::Address) ?? 0.0) - 0.3, $t(Station::Address) ?? 0.0), -1.0),
+            Measure::LeadLegDrift => $level(
+                $share,
+                'lead share',
+                '%',
+                $share?->mean(($t(Station::Address) ?? 0.0) - 0.3, $t(Station::Address) ?? 0.0),
+                -1.0,
+            ),
             Measure::TrailSecondPeak => $level($share, 'lead share', '%', $at($share, $t(Station::Top)), -1.0),
             Measure::Fallback => $level($share, 'lead share', '%', $at($share, $im), -1.0),
             Measure::LateSurge => $level($share, 'lead share', '%', $at($share, $im)),
             Measure::RecentreLead => $moment($share, 'lead share', '%', $t(Station::Top), -0.001),
             Measure::LeadPeakAt, Measure::ShiftRateAt => $moment($share, 'lead share', '%', $im, -0.001),
-            Measure::TrailPeakAt => $moment($share, 'lead share', '%', $t(Station::Address), ($t(Station::Top) ?? 0.0) - ($t(Station::Address) ?? 0.0)),
+            Measure::TrailPeakAt => $moment(
+                $share,
+                'lead share',
+                '%',
+                $t(Station::Address),
+                ($t(Station::Top) ?? 0.0) - ($t(Station::Address) ?? 0.0),
+            ),
             Measure::ShiftRate => $level($s->share()?->slope(), 'slope of lead share', '%/s'),
-            Measure::TrailJump => $level($s->footForce(Side::Trail)?->series, 'vertical force, trail foot', '%BW', 0.0, $at($s->footForce(Side::Trail)?->series, $t(Station::Top)) ?? 1.0),
-            Measure::UnloadAt => $moment($s->footForce(Side::Trail)->series ?? $share, $s->footForce(Side::Trail) === null ? 'lead share' : 'vertical force, trail foot', '%', $t(Station::Top), -0.001),
+            Measure::TrailJump => $level(
+                $s->footForce(Side::Trail)?->series,
+                'vertical force, trail foot',
+                '%BW',
+                0.0,
+                $at($s->footForce(Side::Trail)?->series, $t(Station::Top)) ?? 1.0,
+            ),
+            Measure::UnloadAt => $moment(
+                $s->footForce(Side::Trail)->series ?? $share,
+                $s->footForce(Side::Trail) === null ? 'lead share' : 'vertical force, trail foot',
+                '%',
+                $t(Station::Top),
+                -0.001,
+            ),
             Measure::Dip, Measure::Rise => $level($s->total()?->series, 'total vertical force', '%BW'),
-            Measure::DipAt, Measure::RiseAt => $moment($s->total()?->series, 'total vertical force', '%BW', $im, -0.001),
+            Measure::DipAt, Measure::RiseAt => $moment(
+                $s->total()?->series,
+                'total vertical force',
+                '%BW',
+                $im,
+                -0.001,
+            ),
             Measure::RiseLead => $level($s->footForce(Side::Lead)?->series, 'vertical force, lead foot', '%BW'),
             Measure::HeelToeTrail => $level($s->footPush(Side::Trail)?->series, 'heel-to-toe force, trail foot', '%BW'),
-            Measure::HeelToeLead, Measure::HeelToeRatio => $level($s->footPush(Side::Lead)?->series, 'heel-to-toe force, lead foot', '%BW', 0.0, $measure === Measure::HeelToeLead ? -1.0 : -max(0.5, $s->footPush(Side::Trail)?->series->highest($t(Station::Top) ?? 0.0, $im ?? 0.0)->value ?? 1.0)),
+            Measure::HeelToeLead, Measure::HeelToeRatio => $level(
+                $s->footPush(Side::Lead)?->series,
+                'heel-to-toe force, lead foot',
+                '%BW',
+                0.0,
+                $measure === Measure::HeelToeLead
+                    ? -1.0
+                    : -max(
+                        0.5,
+                        $s->footPush(Side::Trail)?->series->highest($t(Station::Top) ?? 0.0, $im ?? 0.0)->value ?? 1.0,
+                    ),
+            ),
             Measure::SidePush => $level($s->sidePush()?->series, 'net push toward the target', '%BW'),
             Measure::TakeawayPush => $level($s->sidePush()?->series, 'net push toward the target', '%BW', 0.0, -1.0),
             Measure::Twist => $level($s->twist()?->series, 'opening twist', 'N·m/kg'),
             Measure::SidePushAt => $moment($s->sidePush()?->series, 'net push toward the target', '%BW', $im, -0.001),
             Measure::TwistAt => $moment($s->twist()?->series, 'opening twist', 'N·m/kg', $im, -0.001),
-            Measure::EdgeFraction, Measure::EdgeFractionDown => $level($s->footCop(Side::Trail, false)?->series, 'pressure across the trail foot', '% of foot width'),
+            Measure::EdgeFraction, Measure::EdgeFractionDown => $level(
+                $s->footCop(Side::Trail, false)?->series,
+                'pressure across the trail foot',
+                '% of foot width',
+            ),
             Measure::ToeDrift => self::alongFeet($s, $t(Station::Top)),
             Measure::HeelDriftBack => self::alongFeet($s, $t(Station::Address)),
             Measure::PelvisSway => self::sway($evidence, 'pelvis', $t(Station::Address)),
             Measure::ChestSway => self::sway($evidence, 'chest', $t(Station::Address)),
-            Measure::PelvisTurn => $level(Turn::of($evidence->views, 'hip', $evidence->stations)?->series, 'pelvis turn', 'degrees'),
-            Measure::ChestTurn, Measure::ChestFirst => $level(Turn::of($evidence->views, 'shoulder', $evidence->stations)?->series, 'chest turn', 'degrees'),
+            Measure::PelvisTurn => $level(
+                Turn::of($evidence->views, 'hip', $evidence->stations)?->series,
+                'pelvis turn',
+                'degrees',
+            ),
+            Measure::ChestTurn, Measure::ChestFirst => $level(
+                Turn::of($evidence->views, 'shoulder', $evidence->stations)?->series,
+                'chest turn',
+                'degrees',
+            ),
             Measure::TrailHeelLift => self::height($evidence, 'trail_heel', $t(Station::Address), null),
             Measure::TrailHeelLiftAt => self::height($evidence, 'trail_heel', $t(Station::Address), $im),
             Measure::LeadHeelLift => self::height($evidence, 'lead_heel', $t(Station::Address), null),
             Measure::PelvisDepth => self::depth($evidence, $t(Station::Address)),
-            Measure::KneeGap, Measure::KneeGapGrowth => self::knees($evidence, $measure === Measure::KneeGap ? null : $t(Station::Top)),
+            Measure::KneeGap, Measure::KneeGapGrowth => self::knees(
+                $evidence,
+                $measure === Measure::KneeGap ? null : $t(Station::Top),
+            ),
             default => null,
         };
     }
@@ -93,7 +174,16 @@ final readonly class Illustration
         $width = ($e->stance ?? $e->trace?->stance)?->widthMm();
         $start = $ad === null ? null : $x?->at($ad);
 
-        return $x === null || $width === null || $start === null ? null : new self($x->smoothed(0.02)->map(static fn (float $v): float => 100.0 * ($v - $start) / $width), "$point along the target line", '% of stance width', 0.0, null, 1.0);
+        return $x === null || $width === null || $start === null
+            ? null
+            : new self(
+                $x->smoothed(0.02)->map(static fn (float $v): float => (100.0 * ($v - $start)) / $width),
+                "$point along the target line",
+                '% of stance width',
+                0.0,
+                null,
+                1.0,
+            );
     }
 
     private static function height(Evidence $e, string $point, ?float $ad, ?float $im): ?self
@@ -101,9 +191,14 @@ final readonly class Illustration
         $z = $e->views->coordinate($point, Axis::Z)?->series;
         $rest = $ad === null ? null : $z?->mean($ad - 0.1, $ad + 0.02);
         $label = 'height of the '.str_replace('_', ' ', $point);
-        $curve = $z === null || $rest === null ? null : $z->smoothed(0.02)->map(static fn (float $v): float => ($v - $rest) / 10.0);
+        $curve =
+            $z === null || $rest === null
+                ? null
+                : $z->smoothed(0.02)->map(static fn (float $v): float => ($v - $rest) / 10.0);
 
-        return $curve === null ? null : new self($curve, $label, 'cm', $im === null ? 0.0 : null, $im, $im === null ? 1.0 : -0.001);
+        return $curve === null
+            ? null
+            : new self($curve, $label, 'cm', $im === null ? 0.0 : null, $im, $im === null ? 1.0 : -0.001);
     }
 
     private static function depth(Evidence $e, ?float $ad): ?self
@@ -111,7 +206,16 @@ final readonly class Illustration
         $y = $e->views->coordinate('pelvis', Axis::Y)?->series;
         $start = $ad === null ? null : $y?->at($ad);
 
-        return $y === null || $start === null ? null : new self($y->smoothed(0.02)->map(static fn (float $v): float => ($v - $start) / 10.0), 'pelvis toward the ball', 'cm', 0.0, null, 1.0);
+        return $y === null || $start === null
+            ? null
+            : new self(
+                $y->smoothed(0.02)->map(static fn (float $v): float => ($v - $start) / 10.0),
+                'pelvis toward the ball',
+                'cm',
+                0.0,
+                null,
+                1.0,
+            );
     }
 
     private static function knees(Evidence $e, ?float $from): ?self
@@ -150,6 +254,8 @@ final readonly class Illustration
         $curve = new Series($share->rateHz, $values, $share->t0);
         $base = $curve->at($from);
 
-        return $base === null ? null : new self($curve, 'pressure along the feet, toes positive', '% of foot length', $base, null, 1.0);
+        return $base === null
+            ? null
+            : new self($curve, 'pressure along the feet, toes positive', '% of foot length', $base, null, 1.0);
     }
 }

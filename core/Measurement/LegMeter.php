@@ -56,16 +56,30 @@ final readonly class LegMeter
         if ($z === null || $smooth === null || $rest === null || $high === null || $ad === null || $im === null) {
             $why = $this->why('trail_heel', [Station::Address, Station::Impact]);
 
-            return ['trail_heel_lift' => Measured::none('cm', $why), 'trail_heel_lift_at' => Measured::none('ms', $why)];
+            return [
+                'trail_heel_lift' => Measured::none('cm', $why),
+                'trail_heel_lift_at' => Measured::none('ms', $why),
+            ];
         }
         $stations = ['AD', 'IM'];
         $at = $smooth->risesThrough($rest + self::LIFTED, $ad->t, $im->t, 0.02);
 
         return [
-            'trail_heel_lift' => Measured::value('cm', max(0.0, $high->value - $rest) / 10.0, $z->noise() / 10.0, $stations)->within($ad->t, $im->t),
+            'trail_heel_lift' => Measured::value(
+                'cm',
+                max(0.0, $high->value - $rest) / 10.0,
+                $z->noise() / 10.0,
+                $stations,
+            )->within($ad->t, $im->t),
             'trail_heel_lift_at' => ($at === null || $at >= $im->t
                 ? Measured::censored('ms', 'below', 0.0, 1000 * $im->uncertainty, Bound::TrailHeelDown, $stations)
-                : Measured::value('ms', 1000 * ($im->t - $at), 1000 * hypot($im->uncertainty, $this->crossing($smooth, $at, $z)), $stations))->within($ad->t, $im->t),
+                : Measured::value(
+                    'ms',
+                    1000 * ($im->t - $at),
+                    1000 * hypot($im->uncertainty, $this->crossing($smooth, $at, $z)),
+                    $stations,
+                )
+            )->within($ad->t, $im->t),
         ];
     }
 
@@ -99,7 +113,9 @@ final readonly class LegMeter
         $timing = $next === null ? 0.0 : (fmod($next - $after + 540.0, 360.0) - 180.0) / 0.01 * $im->uncertainty;
         $u = $spatial ? rad2deg(View::Points->noiseMm() / 190.0) * M_SQRT2 : 9.0;
 
-        return Measured::value('degrees', $turn, hypot($u, $timing), ['AD', 'IM'])->between($ad->t, $im->t)->indirectly($spatial ? null : Proxy::TrailFootOutline);
+        return Measured::value('degrees', $turn, hypot($u, $timing), ['AD', 'IM'])
+            ->between($ad->t, $im->t)
+            ->indirectly($spatial ? null : Proxy::TrailFootOutline);
     }
 
     /** Heading of the trail foot in degrees from the toe line, positive toward the target. */
@@ -114,7 +130,9 @@ final readonly class LegMeter
     /** The same from face-on film: how far the foot's known length is foreshortened along the target line. */
     private function outlined(float $t): ?float
     {
-        $length = self::HEEL_TO_BALL * (($this->signals->evidence->stance ?? $this->signals->trace()?->stance)->trail->lengthMm ?? 270.0);
+        $length =
+            self::HEEL_TO_BALL *
+            (($this->signals->evidence->stance ?? $this->signals->trace()?->stance)->trail->lengthMm ?? 270.0);
         $c = [];
         foreach (['trail_ball', 'trail_heel'] as $point) {
             foreach ([Axis::X, Axis::Z] as $axis) {
@@ -135,20 +153,49 @@ final readonly class LegMeter
         $rest = $ad === null ? null : $z?->series->mean($ad->t - 0.1, $ad->t + 0.02);
         $smooth = $z?->series->smoothed(0.02);
         $high = $ad === null || $im === null ? null : $smooth?->highest($ad->t, $im->t);
-        if ($z === null || $smooth === null || $rest === null || $high === null || $ad === null || $tp === null || $im === null) {
+        if (
+            $z === null ||
+            $smooth === null ||
+            $rest === null ||
+            $high === null ||
+            $ad === null ||
+            $tp === null ||
+            $im === null
+        ) {
             $why = $this->why('lead_heel', [Station::Address, Station::Top, Station::Impact]);
 
             return ['lead_heel_lift' => Measured::none('cm', $why), 'replant_at' => Measured::none('ms', $why)];
         }
         $stations = ['AD', 'TP', 'IM'];
-        $lift = Measured::value('cm', max(0.0, $high->value - $rest) / 10.0, $z->noise() / 10.0, ['AD', 'IM'])->within($ad->t, $im->t);
+        $lift = Measured::value('cm', max(0.0, $high->value - $rest) / 10.0, $z->noise() / 10.0, ['AD', 'IM'])->within(
+            $ad->t,
+            $im->t,
+        );
         $down = $smooth->lastAbove($rest + self::LIFTED, $high->t, $im->t);
 
-        return ['lead_heel_lift' => $lift, 'replant_at' => match (true) {
-            $high->value - $rest < self::LIFTED || $down === null => Measured::none('ms', Remark::of(Lack::HeelNeverLeft)),
-            $down >= $im->t - 1.0 / $smooth->rateHz => Measured::censored('ms', 'above', 1000 * ($im->t - $tp->t), 1000 * hypot($tp->uncertainty, $im->uncertainty), Bound::LeadHeelUp, $stations)->within($ad->t, $im->t),
-            default => Measured::value('ms', 1000 * ($down - $tp->t), 1000 * hypot($tp->uncertainty, $this->crossing($smooth, $down, $z)), $stations)->within($high->t, max($down, $tp->t)),
-        }];
+        return [
+            'lead_heel_lift' => $lift,
+            'replant_at' => match (true) {
+                $high->value - $rest < self::LIFTED || $down === null => Measured::none(
+                    'ms',
+                    Remark::of(Lack::HeelNeverLeft),
+                ),
+                $down >= $im->t - 1.0 / $smooth->rateHz => Measured::censored(
+                    'ms',
+                    'above',
+                    1000 * ($im->t - $tp->t),
+                    1000 * hypot($tp->uncertainty, $im->uncertainty),
+                    Bound::LeadHeelUp,
+                    $stations,
+                )->within($ad->t, $im->t),
+                default => Measured::value(
+                    'ms',
+                    1000 * ($down - $tp->t),
+                    1000 * hypot($tp->uncertainty, $this->crossing($smooth, $down, $z)),
+                    $stations,
+                )->within($high->t, max($down, $tp->t)),
+            },
+        ];
     }
 
     /** @return array<string, Measured> degrees at AD, TP, LD, IM; extends: when extension starts, ms before IM */
@@ -159,23 +206,40 @@ final readonly class LegMeter
         $view = null;
         foreach ([View::Points, View::DownTheLine, View::FaceOn] as $v) {
             $motion = $this->views->of($v);
-            $view ??= $motion !== null && $motion->has('lead_hip') && $motion->has('lead_knee') && $motion->has('lead_ankle') ? $v : null;
+            $view ??=
+                $motion !== null && $motion->has('lead_hip') && $motion->has('lead_knee') && $motion->has('lead_ankle')
+                    ? $v
+                    : null;
         }
         if ($view === null) {
             $none = Measured::none('degrees', Remark::of(Lack::LeadLeg));
 
-            return array_fill_keys([...array_map(static fn (Station $s): string => $s->value, $stations), 'extends'], $none);
+            return array_fill_keys(
+                [...array_map(static fn (Station $s): string => $s->value, $stations), 'extends'],
+                $none,
+            );
         }
-        $proxy = [View::FaceOn->value => Proxy::BendFaceOn, View::DownTheLine->value => Proxy::BendDownTheLine][$view->value] ?? null;
+        $proxy =
+            [View::FaceOn->value => Proxy::BendFaceOn, View::DownTheLine->value => Proxy::BendDownTheLine][
+                $view->value
+            ] ?? null;
         // A marker's error over a shank's length, at both ends of both bones.
         $u = rad2deg(2.0 * $view->noiseMm() / 420.0) + ($view === View::Points ? 0.0 : 4.0);
         foreach ($stations as $station) {
             $time = $this->signals->time($station);
             $flex = $time === null ? null : $this->flexAt($view, $time->t);
             $next = $time === null ? null : $this->flexAt($view, $time->t + 0.01);
-            $out[$station->value] = $time === null || $flex === null
-                ? Measured::none('degrees', $this->signals->whyNot([$station]))
-                : Measured::value('degrees', $flex, hypot($u, (($next ?? $flex) - $flex) / 0.01 * $time->uncertainty), [$station->value])->within($time->t, $time->t)->indirectly($proxy);
+            $out[$station->value] =
+                $time === null || $flex === null
+                    ? Measured::none('degrees', $this->signals->whyNot([$station]))
+                    : Measured::value(
+                        'degrees',
+                        $flex,
+                        hypot($u, ((($next ?? $flex) - $flex) / 0.01) * $time->uncertainty),
+                        [$station->value],
+                    )
+                        ->within($time->t, $time->t)
+                        ->indirectly($proxy);
         }
         $out['extends'] = $this->extension($view)->indirectly($proxy);
 
@@ -199,10 +263,18 @@ final readonly class LegMeter
             return Measured::none('ms', $this->signals->whyNot([Station::Top, Station::Impact]));
         }
         if ($most->t > $im->t - 1.5 / $motion->rateHz) {
-            return Measured::censored('ms', 'below', 0.0, 1000 * $im->uncertainty, Bound::KneeBending, ['TP', 'IM'])->within($tp->t, $im->t);
+            return Measured::censored('ms', 'below', 0.0, 1000 * $im->uncertainty, Bound::KneeBending, [
+                'TP',
+                'IM',
+            ])->within($tp->t, $im->t);
         }
 
-        return Measured::value('ms', 1000 * ($im->t - $most->t), 1000 * hypot($im->uncertainty, max(0.015, 1.0 / $motion->rateHz)), ['TP', 'IM'])->within($tp->t, $im->t);
+        return Measured::value(
+            'ms',
+            1000 * ($im->t - $most->t),
+            1000 * hypot($im->uncertainty, max(0.015, 1.0 / $motion->rateHz)),
+            ['TP', 'IM'],
+        )->within($tp->t, $im->t);
     }
 
     /** Angle at the lead knee away from straight, degrees, in the coordinates the view sees. */
@@ -234,7 +306,12 @@ final readonly class LegMeter
         [$tp, $im] = [$this->signals->time(Station::Top), $this->signals->time(Station::Impact)];
         $y = $this->views->coordinate('lead_hip', Axis::Y);
         if ($y === null || $tp === null || $im === null) {
-            return Measured::none('cm', $y === null ? $this->why('lead_hip', [], Lack::LeadHip) : $this->signals->whyNot([Station::Top, Station::Impact]));
+            return Measured::none(
+                'cm',
+                $y === null
+                    ? $this->why('lead_hip', [], Lack::LeadHip)
+                    : $this->signals->whyNot([Station::Top, Station::Impact]),
+            );
         }
         $share = $this->signals->share();
         if ($share === null) {
@@ -246,22 +323,41 @@ final readonly class LegMeter
         if ($a === null || $b === null) {
             return Measured::none('cm', $this->signals->whyNot([Station::Top, Station::Impact]));
         }
-        $end = new StationTime($until, $until < $im->t ? min(0.05, $share->crossing($until, true)) : $im->uncertainty, StationSource::Trace);
+        $end = new StationTime(
+            $until,
+            $until < $im->t ? min(0.05, $share->crossing($until, true)) : $im->uncertainty,
+            StationSource::Trace,
+        );
 
-        return Measured::value('cm', ($a - $b) / 10.0, hypot($y->uncertainty($tp), $y->uncertainty($end)) / 10.0, ['TP', 'IM'])->within($tp->t, $until);
+        return Measured::value('cm', ($a - $b) / 10.0, hypot($y->uncertainty($tp), $y->uncertainty($end)) / 10.0, [
+            'TP',
+            'IM',
+        ])->within($tp->t, $until);
     }
 
     /** @return array<string, Measured|array<string, Measured>> */
     private function kneeGap(): array
     {
         $out = [];
-        $gap = fn (?StationTime $time): ?float => $time === null ? null : (($a = $this->views->point('lead_knee', $time->t)) === null || ($b = $this->views->point('trail_knee', $time->t)) === null ? null : $a->minus($b)->length());
-        $only = $this->views->has(View::Points) ? null : ($this->views->motions === [] ? Remark::of(Lack::NoPoints) : Remark::of(Lack::FilmNoKneeGap));
-        $u = View::Points->noiseMm() * M_SQRT2 / 10.0;
+        $gap = fn (?StationTime $time): ?float => $time === null
+            ? null
+            : (($a = $this->views->point('lead_knee', $time->t)) === null ||
+            ($b = $this->views->point('trail_knee', $time->t)) === null
+                ? null
+                : $a->minus($b)->length());
+        $only = $this->views->has(View::Points)
+            ? null
+            : ($this->views->motions === []
+                ? Remark::of(Lack::NoPoints)
+                : Remark::of(Lack::FilmNoKneeGap));
+        $u = (View::Points->noiseMm() * M_SQRT2) / 10.0;
         foreach (Station::cases() as $station) {
             $time = $this->signals->time($station);
             $here = $gap($time);
-            $out[$station->value] = $here === null || $time === null ? Measured::none('cm', $only ?? $this->signals->whyNot([$station])) : Measured::value('cm', $here / 10.0, $u, [$station->value])->within($time->t, $time->t);
+            $out[$station->value] =
+                $here === null || $time === null
+                    ? Measured::none('cm', $only ?? $this->signals->whyNot([$station]))
+                    : Measured::value('cm', $here / 10.0, $u, [$station->value])->within($time->t, $time->t);
         }
         [$tp, $sd] = [$this->signals->time(Station::Top), $this->signals->time(Station::DownswingShaft)];
         [$a, $b] = [$gap($tp), $gap($sd)];
@@ -278,7 +374,12 @@ final readonly class LegMeter
         $ball = $ad === null ? null : $this->views->point('lead_ball', $ad->t);
         $heel = $ad === null ? null : $this->views->point('lead_heel', $ad->t);
         if ($ball !== null && $heel !== null && $ad !== null) {
-            return Measured::value('degrees', rad2deg(atan2($ball->x - $heel->x, $ball->y - $heel->y)), rad2deg(M_SQRT2 * View::Points->noiseMm() / 190.0) / 2, ['AD'])->within($ad->t, $ad->t);
+            return Measured::value(
+                'degrees',
+                rad2deg(atan2($ball->x - $heel->x, $ball->y - $heel->y)),
+                rad2deg((M_SQRT2 * View::Points->noiseMm()) / 190.0) / 2,
+                ['AD'],
+            )->within($ad->t, $ad->t);
         }
         $stance = $this->signals->evidence->stance ?? $this->signals->trace()?->stance;
         $known = $stance?->lead->flareDeg;

@@ -35,7 +35,9 @@ final readonly class Measurements
      */
     public function limitedBy(array $findings): self
     {
-        $findings = array_values(array_filter($findings, static fn (QualityFinding $f): bool => $f->effect !== QualityFinding::UNAFFECTED));
+        $findings = array_values(
+            array_filter($findings, static fn (QualityFinding $f): bool => $f->effect !== QualityFinding::UNAFFECTED),
+        );
         if ($findings === []) {
             return $this;
         }

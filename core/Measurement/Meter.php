@@ -45,6 +45,12 @@ final readonly class Meter
         }
         $at = array_map(static fn (StationTime $t): float => $t->t, $times);
 
-        return new Evidence($evidence->stations, $evidence->trace->between(min($at) - 0.6, max($at) + 0.4), $evidence->views, $evidence->stance, $evidence->norms);
+        return new Evidence(
+            $evidence->stations,
+            $evidence->trace->between(min($at) - 0.6, max($at) + 0.4),
+            $evidence->views,
+            $evidence->stance,
+            $evidence->norms,
+        );
     }
 }

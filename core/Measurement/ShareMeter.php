@@ -70,7 +70,13 @@ final readonly class ShareMeter
         }
 
         // Three tenths of a second hold some five independent stretches of sway while standing.
-        return Measured::value('%', $mean, hypot($share->offset, $share->noise / sqrt(5.0)), ['AD'], $share->derived)->within($ad->t - self::SETUP_SPAN, $ad->t);
+        return Measured::value(
+            '%',
+            $mean,
+            hypot($share->offset, $share->noise / sqrt(5.0)),
+            ['AD'],
+            $share->derived,
+        )->within($ad->t - self::SETUP_SPAN, $ad->t);
     }
 
     private function drift(): Measured
@@ -82,8 +88,13 @@ final readonly class ShareMeter
             return $this->none('%', [Station::Address, Station::TakeawayShaft]);
         }
 
-        return Measured::value('%', $setup->number() - $then, hypot($this->share->noise / sqrt(5.0), $this->share->timed($tb)), ['AD', 'TB'], $this->share->derived)
-            ->within($setup->window[0] ?? $tb->t, $tb->t);
+        return Measured::value(
+            '%',
+            $setup->number() - $then,
+            hypot($this->share->noise / sqrt(5.0), $this->share->timed($tb)),
+            ['AD', 'TB'],
+            $this->share->derived,
+        )->within($setup->window[0] ?? $tb->t, $tb->t);
     }
 
     private function shareAt(Station $station): Measured
@@ -94,7 +105,13 @@ final readonly class ShareMeter
             return $this->none('%', [$station]);
         }
 
-        return Measured::value('%', $value, $this->share->absolute($time), [$station->value], $this->share->derived)->within($time->t, $time->t);
+        return Measured::value(
+            '%',
+            $value,
+            $this->share->absolute($time),
+            [$station->value],
+            $this->share->derived,
+        )->within($time->t, $time->t);
     }
 
     /** @return array<string, Measured> */
@@ -110,11 +127,23 @@ final readonly class ShareMeter
         $span = $tp->t - $ad->t;
         $at = ($low->t - $ad->t) / $span;
         // Both ends of the span move the fraction: AD by (1 − f), TP by f.
-        $u = hypot($this->share->flatness($low, $ad->t, $tp->t), hypot((1.0 - $at) * $ad->uncertainty, $at * $tp->uncertainty)) / $span;
+        $u =
+            hypot(
+                $this->share->flatness($low, $ad->t, $tp->t),
+                hypot((1.0 - $at) * $ad->uncertainty, $at * $tp->uncertainty),
+            ) / $span;
 
         return [
-            'trail_peak' => Measured::value('%', 100.0 - $low->value, $this->share->level(), ['AD', 'TP'], $this->share->derived)->within($ad->t, $tp->t),
-            'trail_peak_at' => Measured::value('fraction', $at, $u, ['AD', 'TP'], $this->share->derived)->within($ad->t, $tp->t)->near($this->signals->evidence->stations->nearest($low->t)),
+            'trail_peak' => Measured::value(
+                '%',
+                100.0 - $low->value,
+                $this->share->level(),
+                ['AD', 'TP'],
+                $this->share->derived,
+            )->within($ad->t, $tp->t),
+            'trail_peak_at' => Measured::value('fraction', $at, $u, ['AD', 'TP'], $this->share->derived)
+                ->within($ad->t, $tp->t)
+                ->near($this->signals->evidence->stations->nearest($low->t)),
         ];
     }
 
@@ -127,27 +156,57 @@ final readonly class ShareMeter
             return $this->none('%', [Station::Top, Station::DownswingArm]);
         }
 
-        return Measured::value('%', $top - min($top, $low->value), hypot($this->share->noise, $this->share->timed($tp)), ['TP', 'LD'], $this->share->derived)->within($tp->t, $ld->t);
+        return Measured::value(
+            '%',
+            $top - min($top, $low->value),
+            hypot($this->share->noise, $this->share->timed($tp)),
+            ['TP', 'LD'],
+            $this->share->derived,
+        )->within($tp->t, $ld->t);
     }
 
     private function recentre(): Measured
     {
-        [$ad, $tp, $im] = [$this->signals->time(Station::Address), $this->signals->time(Station::Top), $this->signals->time(Station::Impact)];
+        [$ad, $tp, $im] = [
+            $this->signals->time(Station::Address),
+            $this->signals->time(Station::Top),
+            $this->signals->time(Station::Impact),
+        ];
         $low = $ad === null || $tp === null ? null : $this->share?->series->lowest($ad->t, $tp->t);
         if ($this->share === null || $ad === null || $tp === null || $im === null || $low === null) {
             return $this->none('ms', [Station::Address, Station::Top, Station::Impact]);
         }
         $stations = ['AD', 'TP', 'IM'];
         if ($low->value >= 50.0) {
-            return Measured::censored('ms', 'above', 1000 * ($tp->t - $ad->t), 1000 * hypot($tp->uncertainty, $ad->uncertainty), Bound::RecentredFromTheStart, $stations)->within($ad->t, $im->t);
+            return Measured::censored(
+                'ms',
+                'above',
+                1000 * ($tp->t - $ad->t),
+                1000 * hypot($tp->uncertainty, $ad->uncertainty),
+                Bound::RecentredFromTheStart,
+                $stations,
+            )->within($ad->t, $im->t);
         }
         $crossing = $this->share->series->risesThrough(50.0, $low->t, $im->t, self::HOLD);
         if ($crossing === null) {
-            return Measured::censored('ms', 'below', 1000 * ($tp->t - $im->t), 1000 * hypot($tp->uncertainty, $im->uncertainty), Bound::NeverRecentred, $stations)->within($ad->t, $im->t);
+            return Measured::censored(
+                'ms',
+                'below',
+                1000 * ($tp->t - $im->t),
+                1000 * hypot($tp->uncertainty, $im->uncertainty),
+                Bound::NeverRecentred,
+                $stations,
+            )->within($ad->t, $im->t);
         }
         $u = hypot($tp->uncertainty, min(0.2, $this->share->crossing($crossing, true)));
 
-        return Measured::value('ms', 1000 * ($tp->t - $crossing), 1000 * $u, ['AD', 'TP', 'IM'], $this->share->derived)->within($low->t, max($crossing, $tp->t));
+        return Measured::value(
+            'ms',
+            1000 * ($tp->t - $crossing),
+            1000 * $u,
+            ['AD', 'TP', 'IM'],
+            $this->share->derived,
+        )->within($low->t, max($crossing, $tp->t));
     }
 
     /** @return array<string, Measured> */
@@ -163,8 +222,17 @@ final readonly class ShareMeter
         $noise = $this->share->slopeNoise();
 
         return [
-            'shift_rate' => Measured::value('%/s', $steep->value, $noise, ['LB', 'IM'], $this->share->derived)->within($lb->t, $im->t),
-            'shift_rate_at' => Measured::value('ms', 1000 * ($im->t - $steep->t), 1000 * hypot($im->uncertainty, self::plateau($this->share, $steep, $noise, $lb->t, $im->t)), ['LB', 'IM'], $this->share->derived)->within($lb->t, $im->t),
+            'shift_rate' => Measured::value('%/s', $steep->value, $noise, ['LB', 'IM'], $this->share->derived)->within(
+                $lb->t,
+                $im->t,
+            ),
+            'shift_rate_at' => Measured::value(
+                'ms',
+                1000 * ($im->t - $steep->t),
+                1000 * hypot($im->uncertainty, self::plateau($this->share, $steep, $noise, $lb->t, $im->t)),
+                ['LB', 'IM'],
+                $this->share->derived,
+            )->within($lb->t, $im->t),
         ];
     }
 
@@ -196,16 +264,36 @@ final readonly class ShareMeter
         if ($this->share === null || $lb === null || $im === null || $high === null || $impact === null) {
             $needed = [Station::BackswingArm, Station::Impact];
 
-            return ['lead_peak' => $this->none('%', $needed), 'lead_peak_at' => $this->none('ms', $needed), 'cop_style' => $this->none('style', $needed)];
+            return [
+                'lead_peak' => $this->none('%', $needed),
+                'lead_peak_at' => $this->none('ms', $needed),
+                'cop_style' => $this->none('style', $needed),
+            ];
         }
         // The share between two samples at impact may exceed the last sample before it.
         $peak = $impact > $high->value ? new Extreme($im->t, $impact) : $high;
         $stations = ['LB', 'IM'];
 
         return [
-            'lead_peak' => Measured::value('%', $peak->value, $this->share->level(), $stations, $this->share->derived)->within($lb->t, $im->t),
-            'lead_peak_at' => Measured::value('ms', 1000 * ($im->t - $peak->t), 1000 * hypot($im->uncertainty, $this->share->flatness($peak, $lb->t, $im->t)), $stations, $this->share->derived)->within($lb->t, $im->t),
-            'cop_style' => Measured::word('style', $peak->value - $impact >= self::RETURNING ? 'returning' : 'forward', $stations)->within($lb->t, $im->t),
+            'lead_peak' => Measured::value(
+                '%',
+                $peak->value,
+                $this->share->level(),
+                $stations,
+                $this->share->derived,
+            )->within($lb->t, $im->t),
+            'lead_peak_at' => Measured::value(
+                'ms',
+                1000 * ($im->t - $peak->t),
+                1000 * hypot($im->uncertainty, $this->share->flatness($peak, $lb->t, $im->t)),
+                $stations,
+                $this->share->derived,
+            )->within($lb->t, $im->t),
+            'cop_style' => Measured::word(
+                'style',
+                $peak->value - $impact >= self::RETURNING ? 'returning' : 'forward',
+                $stations,
+            )->within($lb->t, $im->t),
         ];
     }
 
@@ -225,14 +313,25 @@ final readonly class ShareMeter
         return $this->sinceImpact($im, $st, $high, 1.0, Station::ThroughShaft);
     }
 
-    private function sinceImpact(?StationTime $im, ?StationTime $end, ?Extreme $extreme, float $sign, Station $last): Measured
-    {
+    private function sinceImpact(
+        ?StationTime $im,
+        ?StationTime $end,
+        ?Extreme $extreme,
+        float $sign,
+        Station $last,
+    ): Measured {
         $impact = $im === null ? null : $this->share?->at($im->t);
         if ($this->share === null || $im === null || $end === null || $extreme === null || $impact === null) {
             return $this->none('%', [Station::Impact, $last]);
         }
 
-        return Measured::value('%', max(0.0, $sign * ($extreme->value - $impact)), hypot($this->share->noise, $this->share->timed($im)), ['IM', $last->value], $this->share->derived)->within($im->t, $end->t);
+        return Measured::value(
+            '%',
+            max(0.0, $sign * ($extreme->value - $impact)),
+            hypot($this->share->noise, $this->share->timed($im)),
+            ['IM', $last->value],
+            $this->share->derived,
+        )->within($im->t, $end->t);
     }
 
     /** @param  list<Station>  $needed */
@@ -240,6 +339,9 @@ final readonly class ShareMeter
     {
         $why = $this->signals->whyNoShare() ?? $this->signals->whyNot($needed);
 
-        return Measured::none($unit, $otherwise !== null && ! $why->is(Lack::Stations) && $this->share !== null ? Remark::of($otherwise) : $why);
+        return Measured::none(
+            $unit,
+            $otherwise !== null && ! $why->is(Lack::Stations) && $this->share !== null ? Remark::of($otherwise) : $why,
+        );
     }
 }

@@ -25,7 +25,15 @@ final readonly class SharedEvent
         if ($push === null || $pelvis === null || $chest === null || $pelvis->view !== $chest->view) {
             return null;
         }
-        $centre = new Series($pelvis->series->rateHz, array_map(static fn (float $a, float $b): float => ($a + $b) / 2, $pelvis->series->values, $chest->series->values), $pelvis->series->t0);
+        $centre = new Series(
+            $pelvis->series->rateHz,
+            array_map(
+                static fn (float $a, float $b): float => ($a + $b) / 2,
+                $pelvis->series->values,
+                $chest->series->values,
+            ),
+            $pelvis->series->t0,
+        );
 
         return ClockMatch::byCorrelation($centre->derivative(0.05)->derivative(0.04), $push->smoothed(0.05));
     }

@@ -40,31 +40,54 @@ final class Signals
 
     public function share(): ?SmoothSignal
     {
-        return $this->of('share', static fn (Trace $t): ?Series => $t->leadShare(), static fn (DeviceClass $d): array => [$d->shareNoise(), $d->shareOffset()], $this->device() === DeviceClass::Plate);
+        return $this->of(
+            'share',
+            static fn (Trace $t): ?Series => $t->leadShare(),
+            static fn (DeviceClass $d): array => [$d->shareNoise(), $d->shareOffset()],
+            $this->device() === DeviceClass::Plate,
+        );
     }
 
     /** Total vertical force, %BW. */
     public function total(): ?SmoothSignal
     {
-        return $this->force('total', static fn (Trace $t): ?Series => $t->totalForce(), static fn (DeviceClass $d): float => $d === DeviceClass::DualPlate ? M_SQRT2 * $d->forceNoise() : $d->forceNoise());
+        return $this->force(
+            'total',
+            static fn (Trace $t): ?Series => $t->totalForce(),
+            static fn (DeviceClass $d): float => $d === DeviceClass::DualPlate
+                ? M_SQRT2 * $d->forceNoise()
+                : $d->forceNoise(),
+        );
     }
 
     /** Vertical force under one foot, %BW. */
     public function footForce(Side $side): ?SmoothSignal
     {
-        return $this->force("fz|$side->value", static fn (Trace $t): ?Series => $t->footForce($side), static fn (DeviceClass $d): float => $d->forceNoise());
+        return $this->force(
+            "fz|$side->value",
+            static fn (Trace $t): ?Series => $t->footForce($side),
+            static fn (DeviceClass $d): float => $d->forceNoise(),
+        );
     }
 
     /** Force of the ground on one foot along y, %BW. */
     public function footPush(Side $side): ?SmoothSignal
     {
-        return $this->force("fy|$side->value", static fn (Trace $t): ?Series => $t->footPush($side, Axis::Y), static fn (DeviceClass $d): float => $d->shearNoise());
+        return $this->force(
+            "fy|$side->value",
+            static fn (Trace $t): ?Series => $t->footPush($side, Axis::Y),
+            static fn (DeviceClass $d): float => $d->shearNoise(),
+        );
     }
 
     /** Net force along x, %BW. */
     public function sidePush(): ?SmoothSignal
     {
-        return $this->force('fx', static fn (Trace $t): ?Series => $t->netPush(Axis::X), static fn (DeviceClass $d): float => M_SQRT2 * $d->shearNoise());
+        return $this->force(
+            'fx',
+            static fn (Trace $t): ?Series => $t->netPush(Axis::X),
+            static fn (DeviceClass $d): float => M_SQRT2 * $d->shearNoise(),
+        );
     }
 
     /** Net free moment, N·m/kg. */
@@ -72,13 +95,26 @@ final class Signals
     {
         $mass = $this->trace()?->massKg;
 
-        return $mass === null ? null : $this->of('twist', static fn (Trace $t): ?Series => $t->netTwist(), static fn (DeviceClass $d): array => [$d->momentNoise() / $mass * ($d === DeviceClass::DualPlate ? 2.0 : 1.0), 1.0 / $mass]);
+        return $mass === null
+            ? null
+            : $this->of(
+                'twist',
+                static fn (Trace $t): ?Series => $t->netTwist(),
+                static fn (DeviceClass $d): array => [
+                    ($d->momentNoise() / $mass) * ($d === DeviceClass::DualPlate ? 2.0 : 1.0),
+                    1.0 / $mass,
+                ],
+            );
     }
 
     /** Net centre of pressure along x or y, mm. */
     public function cop(Axis $axis): ?SmoothSignal
     {
-        return $this->of("cop|{$axis->letter()}", static fn (Trace $t): Series => $t->cop()[$axis === Axis::X ? 0 : 1], static fn (DeviceClass $d): array => [$d->copNoise(), $d->copOffset()]);
+        return $this->of(
+            "cop|{$axis->letter()}",
+            static fn (Trace $t): Series => $t->cop()[$axis === Axis::X ? 0 : 1],
+            static fn (DeviceClass $d): array => [$d->copNoise(), $d->copOffset()],
+        );
     }
 
     /** Centre of pressure within a foot, % of its length (along) or width (across). */
@@ -91,7 +127,11 @@ final class Signals
         $foot = $stance->foot($side);
         $per = 100.0 / ($along ? $foot->lengthMm : $foot->widthMm);
 
-        return $this->of("foot|$side->value|".($along ? 'y' : 'x'), static fn (Trace $t): ?Series => $t->footCop($side)[$along ? 0 : 1] ?? null, static fn (DeviceClass $d): array => [$per * $d->copNoise(), $per * $d->copOffset()]);
+        return $this->of(
+            "foot|$side->value|".($along ? 'y' : 'x'),
+            static fn (Trace $t): ?Series => $t->footCop($side)[$along ? 0 : 1] ?? null,
+            static fn (DeviceClass $d): array => [$per * $d->copNoise(), $per * $d->copOffset()],
+        );
     }
 
     /** Why there is no share, or null where there is one. */
@@ -125,7 +165,10 @@ final class Signals
      */
     public function whyNot(array $needed): Remark
     {
-        $missing = array_map(static fn (Station $s): string => $s->value, array_filter($needed, fn (Station $s): bool => $this->time($s) === null));
+        $missing = array_map(
+            static fn (Station $s): string => $s->value,
+            array_filter($needed, fn (Station $s): bool => $this->time($s) === null),
+        );
 
         return $missing === []
             ? Remark::of(Lack::NotCovered)
@@ -140,7 +183,9 @@ final class Signals
     {
         $weight = $this->trace()?->bodyWeightN();
 
-        return $weight === null ? null : $this->of($key, $series, static fn (DeviceClass $d): array => [100.0 * $newtons($d) / $weight, 0.5]);
+        return $weight === null
+            ? null
+            : $this->of($key, $series, static fn (DeviceClass $d): array => [(100.0 * $newtons($d)) / $weight, 0.5]);
     }
 
     /**

@@ -30,8 +30,13 @@ final class SmoothSignal
      * @param  float  $offset  constant error of the device: in every absolute value, in no difference within a swing
      * @param  bool  $derived  by stance geometry rather than by the instrument itself
      */
-    public function __construct(private readonly Series $raw, float $sd, public readonly float $offset, private readonly DeviceClass $device, public readonly bool $derived = false)
-    {
+    public function __construct(
+        private readonly Series $raw,
+        float $sd,
+        public readonly float $offset,
+        private readonly DeviceClass $device,
+        public readonly bool $derived = false,
+    ) {
         $this->series = $raw->smoothed($device->smoothing());
         $this->noise = 1.96 * $sd * sqrt($raw->varianceLeft($device->smoothing()));
         $this->sampling = 0.475 / $raw->rateHz;

@@ -28,7 +28,11 @@ final readonly class Spread
         }
         $mean = array_sum($values) / $n;
 
-        return new self($n, $mean, sqrt(array_sum(array_map(static fn (float $v): float => ($v - $mean) ** 2, $values)) / ($n - 1)));
+        return new self(
+            $n,
+            $mean,
+            sqrt(array_sum(array_map(static fn (float $v): float => ($v - $mean) ** 2, $values)) / ($n - 1)),
+        );
     }
 
     /** @param  list<Measurements>  $swings */

@@ -33,7 +33,12 @@ final readonly class TimingMeter
         $down = $im->t - $tp->t;
         $ratio = $back / $down;
         // The top stands in both spans: back grows by what down loses.
-        $u = $ratio * hypot(hypot($ad->uncertainty / $back, $im->uncertainty / $down), $tp->uncertainty * (1.0 / $back + 1.0 / $down));
+        $u =
+            $ratio *
+            hypot(
+                hypot($ad->uncertainty / $back, $im->uncertainty / $down),
+                $tp->uncertainty * (1.0 / $back + 1.0 / $down),
+            );
 
         return Measured::value('ratio', $ratio, $u, ['AD', 'TP', 'IM'])->within($ad->t, $im->t);
     }
@@ -46,11 +51,16 @@ final readonly class TimingMeter
         $share = $this->signals->share();
         $turn = Turn::of($this->signals->evidence->views, 'shoulder', $this->signals->evidence->stations);
         if ($share === null || $turn === null || $lb === null || $tp === null || $im === null) {
-            return Measured::none('ms', match (true) {
-                $share === null => $this->signals->whyNoShare() ?? Remark::of(Lack::NoTrace),
-                $turn === null => $this->signals->evidence->views->motions === [] ? Remark::of(Lack::NoPoints) : Remark::of(Lack::Shoulders),
-                default => $this->signals->whyNot($needed),
-            });
+            return Measured::none(
+                'ms',
+                match (true) {
+                    $share === null => $this->signals->whyNoShare() ?? Remark::of(Lack::NoTrace),
+                    $turn === null => $this->signals->evidence->views->motions === []
+                        ? Remark::of(Lack::NoPoints)
+                        : Remark::of(Lack::Shoulders),
+                    default => $this->signals->whyNot($needed),
+                },
+            );
         }
         $steep = $share->slope()->highest($lb->t, $im->t);
         $rise = $steep === null ? null : self::startOf($share->slope(), $steep, 0.20, $lb->t);
@@ -62,11 +72,22 @@ final readonly class TimingMeter
         }
         $u = hypot(
             self::timing($share->slope(), $rise, $share->slopeNoise()),
-            self::timing($rate, $open, $turn->series->slopeNoise(0.035) * ($turn->indirect ? 3.0 : $turn->uncertainty / 1.5)),
+            self::timing(
+                $rate,
+                $open,
+                $turn->series->slopeNoise(0.035) * ($turn->indirect ? 3.0 : $turn->uncertainty / 1.5),
+            ),
         );
 
-        return Measured::value('ms', 1000 * ($rise - $open), 1000 * ($turn->indirect ? hypot($u, 0.03) : $u), ['LB', 'TP', 'IM'], $share->derived)
-            ->within(min($rise, $open), $im->t)->indirectly($turn->indirect ? Proxy::ApparentShoulders : null);
+        return Measured::value(
+            'ms',
+            1000 * ($rise - $open),
+            1000 * ($turn->indirect ? hypot($u, 0.03) : $u),
+            ['LB', 'TP', 'IM'],
+            $share->derived,
+        )
+            ->within(min($rise, $open), $im->t)
+            ->indirectly($turn->indirect ? Proxy::ApparentShoulders : null);
     }
 
     /** The last time before an extreme of a rate at which the rate rises through a part of it. */

@@ -18,8 +18,13 @@ final readonly class ClockMatch
     /** A peak of correlation below this matches nothing. */
     private const LEAST_CORRELATION = 0.4;
 
-    public function __construct(public Clock $clock, public float $uncertaintyS, public string $by, public ?float $driftUncertaintyPpm = null, public ?float $correlation = null)
-    {
+    public function __construct(
+        public Clock $clock,
+        public float $uncertaintyS,
+        public string $by,
+        public ?float $driftUncertaintyPpm = null,
+        public ?float $correlation = null,
+    ) {
     }
 
     /** From the same impact seen in both: the frame in which the ball goes, and its moment in the trace. */
@@ -62,7 +67,12 @@ final readonly class ClockMatch
         // What is not shared is noise; it moves the peak by as much as flattens the correlation by its own part.
         $width = sqrt((1.0 - $peak + 1e-4) * 0.02 / max(1e-6, -$bend)) / self::RATE;
 
-        return new self(new Clock(($best + max(-0.5, min(0.5, $shift))) / self::RATE), max(1.0 / $film->rateHz, 1.0 / $trace->rateHz, 1.5 * $width), 'correlation', correlation: $peak);
+        return new self(
+            new Clock(($best + max(-0.5, min(0.5, $shift))) / self::RATE),
+            max(1.0 / $film->rateHz, 1.0 / $trace->rateHz, 1.5 * $width),
+            'correlation',
+            correlation: $peak,
+        );
     }
 
     /**
@@ -89,7 +99,12 @@ final readonly class ClockMatch
         }
         $slope = $sxy / $sxx;
 
-        return new self(new Clock($d - $slope * ($t - $events[0][0]), 1e6 * $slope, $events[0][0]), $uncertaintyS / sqrt($n), 'events', 1e6 * $uncertaintyS / sqrt($sxx));
+        return new self(
+            new Clock($d - $slope * ($t - $events[0][0]), 1e6 * $slope, $events[0][0]),
+            $uncertaintyS / sqrt($n),
+            'events',
+            (1e6 * $uncertaintyS) / sqrt($sxx),
+        );
     }
 
     /** @return list<float> at the common rate, without its slow course, of unit variance; missing samples are 0 */
@@ -97,7 +112,11 @@ final readonly class ClockMatch
     {
         $even = $series->resampled(self::RATE);
         $slow = $even->smoothed(0.6)->values;
-        $values = array_map(static fn (float $v, float $s): float => is_nan($v - $s) ? 0.0 : $v - $s, $even->values, $slow);
+        $values = array_map(
+            static fn (float $v, float $s): float => is_nan($v - $s) ? 0.0 : $v - $s,
+            $even->values,
+            $slow,
+        );
         $power = sqrt(array_sum(array_map(static fn (float $v): float => $v * $v, $values)) / max(1, count($values)));
 
         return $power > 0.0 ? array_map(static fn (float $v): float => $v / $power, $values) : $values;

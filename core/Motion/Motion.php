@@ -16,8 +16,12 @@ use Core\Trace\Series;
 final readonly class Motion
 {
     /** @param  array<string, array{list<float>, list<float>, list<float>}>  $points */
-    public function __construct(public float $rateHz, public array $points, public float $t0 = 0.0, public View $view = View::Points)
-    {
+    public function __construct(
+        public float $rateHz,
+        public array $points,
+        public float $t0 = 0.0,
+        public View $view = View::Points,
+    ) {
         if ($points === []) {
             throw new CoreException('A motion needs at least one point.');
         }
@@ -54,9 +58,14 @@ final readonly class Motion
     public function seen(View $view): self
     {
         $blind = array_fill(0, $this->frames(), NAN);
-        $points = array_map(static fn (array $p): array => [
-            $view->sees(Axis::X) ? $p[0] : $blind, $view->sees(Axis::Y) ? $p[1] : $blind, $view->sees(Axis::Z) ? $p[2] : $blind,
-        ], $this->points);
+        $points = array_map(
+            static fn (array $p): array => [
+                $view->sees(Axis::X) ? $p[0] : $blind,
+                $view->sees(Axis::Y) ? $p[1] : $blind,
+                $view->sees(Axis::Z) ? $p[2] : $blind,
+            ],
+            $this->points,
+        );
 
         return new self($this->rateHz, $points, $this->t0, $view);
     }
@@ -70,7 +79,11 @@ final readonly class Motion
      */
     public static function fromLaboratory(float $rateHz, array $points, Handedness $hand, float $t0 = 0.0): self
     {
-        return new self($rateHz, self::exchange($points, $hand, [$hand->leadSide() => 'lead', $hand->trailSide() => 'trail']), $t0);
+        return new self(
+            $rateHz,
+            self::exchange($points, $hand, [$hand->leadSide() => 'lead', $hand->trailSide() => 'trail']),
+            $t0,
+        );
     }
 
     /** @return array<string, array{list<float>, list<float>, list<float>}> the inverse of fromLaboratory() */

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Core\Motion;
 
-/** Who said when a station was reached, the least trusted first: a person's mark counts before a file's, and that before the program's. */
+/**
+ * Who said when a station was reached, the least trusted first: a person's mark counts before a file's, and that before
+ * the program's.
+ */
 enum StationSource: string
 {
     case Trace = 'trace';

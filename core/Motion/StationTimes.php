@@ -24,7 +24,13 @@ final readonly class StationTimes
         $sorted = [];
         foreach (array_keys($times) as $code) {
             if (Station::tryFrom($code) === null) {
-                throw new CoreException(sprintf("'%s' is no station; the nine are %s.", $code, implode(', ', array_column(Station::cases(), 'value'))));
+                throw new CoreException(
+                    sprintf(
+                        "'%s' is no station; the nine are %s.",
+                        $code,
+                        implode(', ', array_column(Station::cases(), 'value')),
+                    ),
+                );
             }
         }
         $before = $last = null;
@@ -34,7 +40,15 @@ final readonly class StationTimes
                 continue;
             }
             if ($last !== null && $time->t <= $last->t) {
-                throw new CoreException(sprintf('Station %s (%.3f s) must come after %s (%.3f s).', $station->value, $time->t, $before, $last->t));
+                throw new CoreException(
+                    sprintf(
+                        'Station %s (%.3f s) must come after %s (%.3f s).',
+                        $station->value,
+                        $time->t,
+                        $before,
+                        $last->t,
+                    ),
+                );
             }
             $sorted[$station->value] = $time;
             $before = $station->value;
@@ -47,7 +61,9 @@ final readonly class StationTimes
     /** @param  array<string, float>  $seconds */
     public static function fromSeconds(array $seconds, float $uncertainty, StationSource $source): self
     {
-        return self::of(array_map(static fn (float $t): StationTime => new StationTime($t, $uncertainty, $source), $seconds));
+        return self::of(
+            array_map(static fn (float $t): StationTime => new StationTime($t, $uncertainty, $source), $seconds),
+        );
     }
 
     public function get(Station $station): ?StationTime

@@ -44,7 +44,12 @@ final class StationsFromMotion
     public static function find(Views $views): ?FoundStations
     {
         foreach ($views->motions as $motion) {
-            if ($motion->has('club_head') && $motion->has('grip') && $motion->has('lead_hand') && $motion->has('lead_shoulder')) {
+            if (
+                $motion->has('club_head') &&
+                $motion->has('grip') &&
+                $motion->has('lead_hand') &&
+                $motion->has('lead_shoulder')
+            ) {
                 return (new self($views, $motion->view))->stations();
             }
         }
@@ -73,7 +78,20 @@ final class StationsFromMotion
         $im = $this->impact($ad, $sd ?? $fast->t - 0.05, $fast->t);
         $st = $im === null ? null : Crossing::firstRise($shaft, $im, $im + 0.35);
         $fi = $im === null ? null : $this->finish($im);
-        $found = array_filter(['AD' => $ad, 'TB' => $tb, 'LB' => $lb, 'TP' => $tp, 'LD' => $ld, 'SD' => $sd, 'IM' => $im, 'ST' => $st, 'FI' => $fi], static fn (?float $t): bool => $t !== null);
+        $found = array_filter(
+            [
+                'AD' => $ad,
+                'TB' => $tb,
+                'LB' => $lb,
+                'TP' => $tp,
+                'LD' => $ld,
+                'SD' => $sd,
+                'IM' => $im,
+                'ST' => $st,
+                'FI' => $fi,
+            ],
+            static fn (?float $t): bool => $t !== null,
+        );
         $this->doubt($found);
         $times = [];
         $last = -INF;
@@ -87,7 +105,11 @@ final class StationsFromMotion
 
                 continue;
             }
-            $times[$station->value] = new StationTime($t, $this->uncertainty($station, $t, $shaft, $arm), StationSource::Motion);
+            $times[$station->value] = new StationTime(
+                $t,
+                $this->uncertainty($station, $t, $shaft, $arm),
+                StationSource::Motion,
+            );
             $last = $t;
         }
 
@@ -132,7 +154,11 @@ final class StationsFromMotion
     private function difference(string $a, string $b): Series
     {
         $low = $this->coordinate($b, Axis::Z)->values;
-        $values = array_map(static fn (float $x, float $y): float => $x - $y, $this->coordinate($a, Axis::Z)->values, $low);
+        $values = array_map(
+            static fn (float $x, float $y): float => $x - $y,
+            $this->coordinate($a, Axis::Z)->values,
+            $low,
+        );
 
         return (new Series($this->motion->rateHz, $values, $this->motion->t0))->smoothed(self::POSITION);
     }
@@ -157,7 +183,15 @@ final class StationsFromMotion
         foreach (Axis::cases() as $axis) {
             if ($this->motion->view->sees($axis)) {
                 $grip = $this->coordinate('grip', $axis)->values;
-                $line = new Series($this->motion->rateHz, array_map(static fn (float $a, float $b): float => $a - $b, $this->coordinate('club_head', $axis)->values, $grip), $this->motion->t0);
+                $line = new Series(
+                    $this->motion->rateHz,
+                    array_map(
+                        static fn (float $a, float $b): float => $a - $b,
+                        $this->coordinate('club_head', $axis)->values,
+                        $grip,
+                    ),
+                    $this->motion->t0,
+                );
                 $d[$axis->value] = $line->smoothed(self::POSITION)->values;
                 $v[$axis->value] = $line->derivative(self::SPEED)->values;
             } else {
@@ -166,7 +200,11 @@ final class StationsFromMotion
         }
         $cross = [];
         foreach ($d[0] as $i => $x) {
-            $cross[] = new Vec3($d[1][$i] * $v[2][$i] - $d[2][$i] * $v[1][$i], $d[2][$i] * $v[0][$i] - $x * $v[2][$i], $x * $v[1][$i] - $d[1][$i] * $v[0][$i]);
+            $cross[] = new Vec3(
+                $d[1][$i] * $v[2][$i] - $d[2][$i] * $v[1][$i],
+                $d[2][$i] * $v[0][$i] - $x * $v[2][$i],
+                $x * $v[1][$i] - $d[1][$i] * $v[0][$i],
+            );
         }
         $at = (int) round(($fast - $this->motion->t0) * $this->motion->rateHz);
         $normal = new Vec3(0.0, 0.0, 0.0);
@@ -254,7 +292,10 @@ final class StationsFromMotion
     private function finish(float $im): ?float
     {
         $club = $this->speed('club_head', 0.04);
-        $pelvis = $this->motion->has('pelvis') || ($this->motion->has('lead_hip') && $this->motion->has('trail_hip')) ? $this->pelvisSpeed() : null;
+        $pelvis =
+            $this->motion->has('pelvis') || ($this->motion->has('lead_hip') && $this->motion->has('trail_hip'))
+                ? $this->pelvisSpeed()
+                : null;
         $end = $this->motion->t0 + ($this->motion->frames() - 1) / $this->motion->rateHz;
         for ($t = $im + 0.25; $t <= $end - 0.05; $t += 0.25 / $this->motion->rateHz) {
             if (($club->at($t) ?? INF) < self::CLUB_REST && ($pelvis?->at($t) ?? 0.0) < self::PELVIS_REST) {
@@ -269,7 +310,9 @@ final class StationsFromMotion
     {
         $sum = [];
         foreach ($this->axes() as $axis) {
-            foreach ($this->views->in($this->motion->view, 'pelvis', $axis)?->derivative(0.06)->values ?? [] as $i => $v) {
+            foreach (
+                $this->views->in($this->motion->view, 'pelvis', $axis)?->derivative(0.06)->values ?? [] as $i => $v
+            ) {
                 $sum[$i] = ($sum[$i] ?? 0.0) + $v * $v;
             }
         }
@@ -302,6 +345,10 @@ final class StationsFromMotion
 
     private static function less(Series $series, float $level): Series
     {
-        return new Series($series->rateHz, array_map(static fn (float $v): float => $v - $level, $series->values), $series->t0);
+        return new Series(
+            $series->rateHz,
+            array_map(static fn (float $v): float => $v - $level, $series->values),
+            $series->t0,
+        );
     }
 }

@@ -25,7 +25,17 @@ final class StationsFromTrace
     private const FINISH = 0.72;
 
     /** Half-widths of 95 % intervals, s. */
-    private const UNCERTAIN = ['AD' => 0.10, 'TB' => 0.12, 'LB' => 0.11, 'TP' => 0.08, 'LD' => 0.07, 'SD' => 0.065, 'IM' => 0.06, 'ST' => 0.065, 'FI' => 0.20];
+    private const UNCERTAIN = [
+        'AD' => 0.1,
+        'TB' => 0.12,
+        'LB' => 0.11,
+        'TP' => 0.08,
+        'LD' => 0.07,
+        'SD' => 0.065,
+        'IM' => 0.06,
+        'ST' => 0.065,
+        'FI' => 0.2,
+    ];
 
     public static function find(Trace $trace): ?FoundStations
     {
@@ -47,8 +57,15 @@ final class StationsFromTrace
         }
         $back = $tp - $ad;
         $seconds = [
-            'AD' => $ad, 'TB' => $ad + self::PARTS['TB'] * $back, 'LB' => $ad + self::PARTS['LB'] * $back, 'TP' => $tp,
-            'LD' => $tp + self::PARTS['LD'] * self::DOWN, 'SD' => $tp + self::PARTS['SD'] * self::DOWN, 'IM' => $im, 'ST' => $im + self::THROUGH, 'FI' => $im + self::FINISH,
+            'AD' => $ad,
+            'TB' => $ad + self::PARTS['TB'] * $back,
+            'LB' => $ad + self::PARTS['LB'] * $back,
+            'TP' => $tp,
+            'LD' => $tp + self::PARTS['LD'] * self::DOWN,
+            'SD' => $tp + self::PARTS['SD'] * self::DOWN,
+            'IM' => $im,
+            'ST' => $im + self::THROUGH,
+            'FI' => $im + self::FINISH,
         ];
         $times = $doubts = [];
         foreach ($seconds as $code => $t) {
@@ -77,7 +94,8 @@ final class StationsFromTrace
             return $steep + 0.12;
         }
 
-        return $share->risesThrough($before->value + 0.93 * ($after->value - $before->value), $steep, $after->t, 0.0) ?? $after->t;
+        return $share->risesThrough($before->value + 0.93 * ($after->value - $before->value), $steep, $after->t, 0.0) ??
+            $after->t;
     }
 
     /** When the share leaves its level at set-up for good, on its way to the trail peak. */

@@ -6,7 +6,10 @@ namespace Core\Motion;
 
 use Core\Trace\Trace;
 
-/** Tells from a live trace that a swing has just been made: loaded on the trail side, shifted fast to the lead side, and over. */
+/**
+ * Tells from a live trace that a swing has just been made: loaded on the trail side, shifted fast to the lead side, and
+ * over.
+ */
 final readonly class SwingCatcher
 {
     /** What is kept before address and after the finish, s. */
@@ -37,16 +40,34 @@ final readonly class SwingCatcher
         $im = $found?->times->t(Station::Impact);
         $ad = $found?->times->t(Station::Address);
         $share = $part->leadShare()?->smoothed(0.03);
-        if ($found === null || $im === null || $ad === null || $share === null || $im <= $after || $end - $im < self::OVER || $ad - $part->t0 < 0.15) {
+        if (
+            $found === null ||
+            $im === null ||
+            $ad === null ||
+            $share === null ||
+            $im <= $after ||
+            $end - $im < self::OVER ||
+            $ad - $part->t0 < 0.15
+        ) {
             return null;
         }
         $low = $share->lowest($ad, $im);
         $high = $share->highest($im - 0.1, min($end, $im + 0.3));
         // A step from foot to foot is no swing: it neither loads nor shifts as far, nor as fast.
-        if ($low === null || $high === null || $low->value > 46.0 || $high->value < 58.0 || $high->value - $low->value < 25.0) {
+        if (
+            $low === null ||
+            $high === null ||
+            $low->value > 46.0 ||
+            $high->value < 58.0 ||
+            $high->value - $low->value < 25.0
+        ) {
             return null;
         }
 
-        return new self(max($recent->t0, $ad - self::BEFORE), min($end, ($found->times->t(Station::Finish) ?? $im + 0.8) + self::AFTER), $im);
+        return new self(
+            max($recent->t0, $ad - self::BEFORE),
+            min($end, ($found->times->t(Station::Finish) ?? $im + 0.8) + self::AFTER),
+            $im,
+        );
     }
 }

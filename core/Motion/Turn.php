@@ -39,10 +39,18 @@ final readonly class Turn
                 $width = max($width, hypot($x - $tx[$i], $ly[$i] - $ty[$i]));
             }
 
-            return new self(new Series($points->rateHz, $out, $points->t0), rad2deg(M_SQRT2 * View::Points->noiseMm() / max(50.0, $width)), false);
+            return new self(
+                new Series($points->rateHz, $out, $points->t0),
+                rad2deg((M_SQRT2 * View::Points->noiseMm()) / max(50.0, $width)),
+                false,
+            );
         }
 
-        return self::fromWidth($views->in(View::FaceOn, "lead_$joint", Axis::X), $views->in(View::FaceOn, "trail_$joint", Axis::X), $stations);
+        return self::fromWidth(
+            $views->in(View::FaceOn, "lead_$joint", Axis::X),
+            $views->in(View::FaceOn, "trail_$joint", Axis::X),
+            $stations,
+        );
     }
 
     private static function fromWidth(?Series $lead, ?Series $trail, StationTimes $stations): ?self
@@ -51,7 +59,11 @@ final readonly class Turn
         if ($lead === null || $trail === null || $ad === null || $tp === null || $im === null) {
             return null;
         }
-        $width = new Series($lead->rateHz, array_map(static fn (float $a, float $b): float => $a - $b, $lead->values, $trail->values), $lead->t0);
+        $width = new Series(
+            $lead->rateHz,
+            array_map(static fn (float $a, float $b): float => $a - $b, $lead->values, $trail->values),
+            $lead->t0,
+        );
         $smooth = $width->smoothed(0.03);
         $full = $smooth->mean($ad - 0.2, $ad);
         $square = $smooth->highest($tp, $im + 0.1);

@@ -32,7 +32,9 @@ enum View: string
         };
     }
 
-    /** Half-width of a 95 % interval of one coordinate, mm: skin and marker for points, picture scale and blur for film. */
+    /**
+     * Half-width of a 95 % interval of one coordinate, mm: skin and marker for points, picture scale and blur for film.
+     */
     public function noiseMm(): float
     {
         return $this === self::Points ? 6.0 : 12.0;

@@ -16,7 +16,11 @@ final readonly class Views
     public function __construct(Motion ...$motions)
     {
         $sorted = array_values($motions);
-        usort($sorted, static fn (Motion $a, Motion $b): int => array_search($a->view, View::cases(), true) <=> array_search($b->view, View::cases(), true));
+        usort(
+            $sorted,
+            static fn (Motion $a, Motion $b): int => array_search($a->view, View::cases(), true) <=>
+                array_search($b->view, View::cases(), true),
+        );
         $this->motions = $sorted;
     }
 
@@ -75,7 +79,15 @@ final readonly class Views
         }
         $b = $motion->coordinate("trail_$pair", $axis)->values;
 
-        return new Series($motion->rateHz, array_map(static fn (float $x, float $y): float => ($x + $y) / 2, $motion->coordinate("lead_$pair", $axis)->values, $b), $motion->t0);
+        return new Series(
+            $motion->rateHz,
+            array_map(
+                static fn (float $x, float $y): float => ($x + $y) / 2,
+                $motion->coordinate("lead_$pair", $axis)->values,
+                $b,
+            ),
+            $motion->t0,
+        );
     }
 
     /** A point in space at a time, from 3-D points only. */

@@ -26,11 +26,17 @@ final readonly class Assumptions
      *
      * @throws CoreException when one lies elsewhere
      */
-    public function __construct(public float $prevalence, public float $agreement, public int $raters, public float $missing = 0.0)
-    {
+    public function __construct(
+        public float $prevalence,
+        public float $agreement,
+        public int $raters,
+        public float $missing = 0.0,
+    ) {
         match (true) {
             ! ($prevalence > 0.0 && $prevalence < 1.0) => throw new CoreException('prevalence must lie between 0 and 1'),
-            ! ($agreement >= 0.5 && $agreement < 1.0) => throw new CoreException('agreement must be at least 0.5, which is chance, and below 1'),
+            ! ($agreement >= 0.5 && $agreement < 1.0) => throw new CoreException(
+                'agreement must be at least 0.5, which is chance, and below 1',
+            ),
             $raters < 2 || $raters > 200 => throw new CoreException('raters must be 2 to 200'),
             ! ($missing >= 0.0 && $missing <= 0.9) => throw new CoreException('missing must lie between 0 and 0.9'),
             default => null,
@@ -50,7 +56,10 @@ final readonly class Assumptions
         $ways = 1.0;
         for ($k = 0; $k <= $m; $k++) {
             $s = $this->accuracy;
-            $out[] = $ways * ($this->prevalence * $s ** $k * (1 - $s) ** ($m - $k) + (1 - $this->prevalence) * (1 - $s) ** $k * $s ** ($m - $k));
+            $out[] =
+                $ways *
+                ($this->prevalence * $s ** $k * (1 - $s) ** ($m - $k) +
+                    (1 - $this->prevalence) * (1 - $s) ** $k * $s ** ($m - $k));
             $ways *= (float) ($m - $k) / ($k + 1);
         }
 

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Core\Planning;
 
-/** A recording that could become a case: what is in it according to the key, how hard it is, and what it was made with. */
+/**
+ * A recording that could become a case: what is in it according to the key, how hard it is, and what it was made with.
+ */
 final readonly class Candidate
 {
     /**

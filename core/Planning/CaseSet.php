@@ -30,8 +30,13 @@ final readonly class CaseSet
      * @param  array<string, array<string, array{chosen: int, at_hand: int}>>  $traits  with the difficulty among them
      * @param  list<string>  $short  what the cases at hand could not give, in words
      */
-    private function __construct(public array $cases, public array $repeats, public array $faults, public array $traits, public array $short)
-    {
+    private function __construct(
+        public array $cases,
+        public array $repeats,
+        public array $faults,
+        public array $traits,
+        public array $short,
+    ) {
     }
 
     /**
@@ -43,13 +48,23 @@ final readonly class CaseSet
      *
      * @throws CoreException when there are fewer candidates than cases, or the numbers make no sense
      */
-    public static function suggest(array $candidates, int $size, array $faults, float $prevalence = 0.4, int $repeats = 0, int $seed = 1): self
-    {
+    public static function suggest(
+        array $candidates,
+        int $size,
+        array $faults,
+        float $prevalence = 0.4,
+        int $repeats = 0,
+        int $seed = 1,
+    ): self {
         if ($size < 1 || $size > count($candidates)) {
-            throw new CoreException(sprintf('%d cases were asked for; there are %d to choose from', $size, count($candidates)));
+            throw new CoreException(
+                sprintf('%d cases were asked for; there are %d to choose from', $size, count($candidates)),
+            );
         }
         if ($repeats < 0 || $repeats > $size || ! ($prevalence > 0.0 && $prevalence < 1.0)) {
-            throw new CoreException('repeats must not be more than the cases, and the share of present must lie between 0 and 1');
+            throw new CoreException(
+                'repeats must not be more than the cases, and the share of present must lie between 0 and 1',
+            );
         }
         $random = new Randomizer(new Xoshiro256StarStar(hash('sha256', $seed.'|cases', true)));
         $pool = $random->shuffleArray($candidates);
@@ -89,7 +104,13 @@ final readonly class CaseSet
         }
         $order = array_values($random->shuffleArray($chosen));
 
-        return new self($order, self::toRepeat($order, $repeats), self::balance($order, $faults, $wanted), self::spread($order, $candidates), self::short($order, $faults, $wanted, $size, $repeats));
+        return new self(
+            $order,
+            self::toRepeat($order, $repeats),
+            self::balance($order, $faults, $wanted),
+            self::spread($order, $candidates),
+            self::short($order, $faults, $wanted, $size, $repeats),
+        );
     }
 
     /**
@@ -100,7 +121,10 @@ final readonly class CaseSet
      */
     private static function toRepeat(array $order, int $repeats): array
     {
-        return array_map(static fn (Candidate $c): string => $c->id, array_slice($order, 0, min($repeats, Deal::room(count($order), true))));
+        return array_map(
+            static fn (Candidate $c): string => $c->id,
+            array_slice($order, 0, min($repeats, Deal::room(count($order), true))),
+        );
     }
 
     /**
@@ -128,7 +152,9 @@ final readonly class CaseSet
         }
         $cost = 0.0;
         foreach ($faults as $fault) {
-            $cost += max(0, $wanted - ($present[$fault] ?? 0)) ** 2 + max(0, min($wanted, $size - $wanted) - ($absent[$fault] ?? 0)) ** 2;
+            $cost +=
+                max(0, $wanted - ($present[$fault] ?? 0)) ** 2 +
+                max(0, min($wanted, $size - $wanted) - ($absent[$fault] ?? 0)) ** 2;
             $cost += 0.25 * max(0, ($present[$fault] ?? 0) - $wanted) ** 2;
         }
         foreach ($shares as $trait => $values) {
@@ -174,7 +200,10 @@ final readonly class CaseSet
     {
         $out = [];
         foreach ($faults as $fault) {
-            $calls = array_filter(array_map(static fn (Candidate $c): ?bool => $c->faults[$fault] ?? null, $set), is_bool(...));
+            $calls = array_filter(
+                array_map(static fn (Candidate $c): ?bool => $c->faults[$fault] ?? null, $set),
+                is_bool(...),
+            );
             $present = count(array_filter($calls));
             $out[$fault] = ['present' => $present, 'absent' => count($calls) - $present, 'wanted' => $wanted];
         }
@@ -219,7 +248,12 @@ final readonly class CaseSet
             }
         }
         if ($repeats > Deal::room($size, true)) {
-            $out[] = sprintf('repeats need %d other cases between, and new ones among them: %d cases leave room for %d', Deal::BETWEEN, $size, Deal::room($size, true));
+            $out[] = sprintf(
+                'repeats need %d other cases between, and new ones among them: %d cases leave room for %d',
+                Deal::BETWEEN,
+                $size,
+                Deal::room($size, true),
+            );
         }
 
         return $out;

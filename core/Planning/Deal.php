@@ -55,7 +55,8 @@ final readonly class Deal
      *
      * @param  list<T>  $first  cases of the first part, or of the only one
      * @param  list<T>  $second  new cases of the second part
-     * @param  array<T, T>  $again  repeats, by the name of the repeat the case it repeats, which stands in the first part
+     * @param  array<T, T>  $again  repeats, by the name of the repeat the case it repeats, which stands in the first
+     *     part
      * @param  bool  $parts  whether the repeats stand in a second part
      * @return list<T>
      *
@@ -72,7 +73,9 @@ final readonly class Deal
                 $new = $chance->shuffled($second);
                 for ($i = 0; $i < $n; $i++) {
                     if (! isset($order[$i])) {
-                        $order[$i] = ($i < $border ? array_pop($once) : array_pop($new)) ?? throw new CoreException('the parts do not hold what was planned for them');
+                        $order[$i] =
+                            ($i < $border ? array_pop($once) : array_pop($new)) ??
+                            throw new CoreException('the parts do not hold what was planned for them');
                     }
                 }
                 ksort($order);
@@ -81,7 +84,9 @@ final readonly class Deal
             }
         }
 
-        throw new CoreException(sprintf('%d cases asked about again cannot be kept apart in a sitting of %d', count($again), $n));
+        throw new CoreException(
+            sprintf('%d cases asked about again cannot be kept apart in a sitting of %d', count($again), $n),
+        );
     }
 
     /**

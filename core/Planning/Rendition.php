@@ -52,7 +52,8 @@ final readonly class Rendition
     /** Of a recording that runs from $t0 to $end, s, with the stations found in it. */
     public static function draw(Chance $chance, float $t0, float $end, StationTimes $stations): self
     {
-        $pick = static fn (float $low, float $high): float => self::GRID * round(($low + ($high - $low) * $chance->uniform()) / self::GRID);
+        $pick = static fn (float $low, float $high): float => self::GRID *
+            round(($low + ($high - $low) * $chance->uniform()) / self::GRID);
         $address = $stations->t(Station::Address) ?? $t0 + 0.3;
         $finish = $stations->t(Station::Finish) ?? $end - 0.2;
         $from = max($t0, $address - self::AHEAD[1]);
@@ -60,7 +61,11 @@ final readonly class Rendition
         $start = $pick($from, max($from, $address - self::AHEAD[0]));
         $stop = $pick(min($to, $finish + self::AFTER[0]), $to);
 
-        return new self(round(max($start, $t0), 4), round(min($stop, $end), 4), array_map(static fn (): float => round(2.0 * $chance->uniform() - 1.0, 3), range(1, 12)));
+        return new self(
+            round(max($start, $t0), 4),
+            round(min($stop, $end), 4),
+            array_map(static fn (): float => round(2.0 * $chance->uniform() - 1.0, 3), range(1, 12)),
+        );
     }
 
     /** A time on the recording's clock from one on this clock, s. */
@@ -82,9 +87,20 @@ final readonly class Rendition
     /** Sampled anew at the same rate from its own nought on; a sample beside a missing one is missing. */
     public function trace(Trace $trace): Trace
     {
-        $channels = array_map(fn (array $v): array => $this->sampled(new Series($trace->rateHz, $v, $trace->t0)), $trace->channels);
+        $channels = array_map(
+            fn (array $v): array => $this->sampled(new Series($trace->rateHz, $v, $trace->t0)),
+            $trace->channels,
+        );
 
-        return new Trace($trace->device, $trace->rateHz, $channels, $trace->stance, $trace->massKg, 0.0, $trace->clockJitterS);
+        return new Trace(
+            $trace->device,
+            $trace->rateHz,
+            $channels,
+            $trace->stance,
+            $trace->massKg,
+            0.0,
+            $trace->clockJitterS,
+        );
     }
 
     /** The same for body points, which are moved by a millimetre or two as a whole. */
@@ -93,7 +109,10 @@ final readonly class Rendition
         $shift = [self::NUDGE_MM * $this->nudges[10], self::NUDGE_MM * $this->nudges[11], 0.0];
         $points = [];
         foreach ($motion->points as $name => $axes) {
-            $moved = fn (int $axis): array => array_map(static fn (float $v): float => $v + $shift[$axis], $this->sampled(new Series($motion->rateHz, $axes[$axis], $motion->t0)));
+            $moved = fn (int $axis): array => array_map(
+                static fn (float $v): float => $v + $shift[$axis],
+                $this->sampled(new Series($motion->rateHz, $axes[$axis], $motion->t0)),
+            );
             $points[$name] = [$moved(0), $moved(1), $moved(2)];
         }
 
@@ -151,8 +170,11 @@ final readonly class Rendition
         [$x, $y, $length, $width, $flare] = array_slice($this->nudges, $at, 5);
 
         return new Foot(
-            round($foot->xMm + self::NUDGE_MM * $x, 1), round($foot->yMm + self::NUDGE_MM * $y, 1), round($foot->lengthMm + self::NUDGE_MM * $length, 1),
-            round($foot->widthMm + self::NUDGE_MM * $width, 1), $foot->flareDeg === null ? null : round($foot->flareDeg + self::NUDGE_DEG * $flare, 1),
+            round($foot->xMm + self::NUDGE_MM * $x, 1),
+            round($foot->yMm + self::NUDGE_MM * $y, 1),
+            round($foot->lengthMm + self::NUDGE_MM * $length, 1),
+            round($foot->widthMm + self::NUDGE_MM * $width, 1),
+            $foot->flareDeg === null ? null : round($foot->flareDeg + self::NUDGE_DEG * $flare, 1),
         );
     }
 }

@@ -13,8 +13,15 @@ final readonly class SimulatedWidth
      * @param  float|null  $coverage  share of intervals that hold the expected value
      * @param  int  $undefined  studies without an interval
      */
-    private function __construct(public int $cases, public int $studies, public ?float $mean, public ?float $most, public ?float $estimate, public ?float $coverage, public int $undefined)
-    {
+    private function __construct(
+        public int $cases,
+        public int $studies,
+        public ?float $mean,
+        public ?float $most,
+        public ?float $estimate,
+        public ?float $coverage,
+        public int $undefined,
+    ) {
     }
 
     /**
@@ -29,12 +36,28 @@ final readonly class SimulatedWidth
         }
         sort($widths);
 
-        return new self($cases, $studies, (float) array_sum($widths) / $n, $widths[(int) floor(0.8 * ($n - 1))], (float) array_sum($estimates) / $n, (float) $covered / $n, $studies - $n);
+        return new self(
+            $cases,
+            $studies,
+            (float) array_sum($widths) / $n,
+            $widths[(int) floor(0.8 * ($n - 1))],
+            (float) array_sum($estimates) / $n,
+            (float) $covered / $n,
+            $studies - $n,
+        );
     }
 
     /** @return array<string, float|int|null> */
     public function toArray(): array
     {
-        return ['cases' => $this->cases, 'studies' => $this->studies, 'mean_width' => $this->mean, 'width_80' => $this->most, 'mean_estimate' => $this->estimate, 'coverage' => $this->coverage, 'undefined' => $this->undefined];
+        return [
+            'cases' => $this->cases,
+            'studies' => $this->studies,
+            'mean_width' => $this->mean,
+            'width_80' => $this->most,
+            'mean_estimate' => $this->estimate,
+            'coverage' => $this->coverage,
+            'undefined' => $this->undefined,
+        ];
     }
 }

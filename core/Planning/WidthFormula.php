@@ -11,12 +11,23 @@ use Core\Agreement\Confidence;
  * the coefficient's influence values (Gwet 2014; the same as in its standard error) over the numbers of "present" that
  * the assumptions make likely, divided by √n, times twice Student's quantile.
  *
- * Conger's and Light's κ have the same expectation as Fleiss' where raters lean alike, and Krippendorff's α differs from
+ * Conger's and Light's κ have the same expectation as Fleiss' where raters lean alike, and Krippendorff's α differs
+ * from
  * it by a share of 1/(nm) only; for them the formula is Fleiss'. Ratings that will be missing count as fewer raters.
  */
 final readonly class WidthFormula
 {
-    public const COEFFICIENTS = ['percent_agreement', 'gwet_ac1', 'fleiss_kappa', 'brennan_prediger', 'krippendorff_alpha', 'conger_kappa', 'light_kappa', 'sensitivity', 'specificity'];
+    public const COEFFICIENTS = [
+        'percent_agreement',
+        'gwet_ac1',
+        'fleiss_kappa',
+        'brennan_prediger',
+        'krippendorff_alpha',
+        'conger_kappa',
+        'light_kappa',
+        'sensitivity',
+        'specificity',
+    ];
 
     /** Standard deviation of one case's part in the coefficient. */
     public float $sd;
@@ -24,12 +35,17 @@ final readonly class WidthFormula
     /** The value the coefficient is to be expected to have. */
     public float $expected;
 
-    public function __construct(private Assumptions $assumptions, public string $coefficient, private Confidence $confidence = new Confidence)
-    {
+    public function __construct(
+        private Assumptions $assumptions,
+        public string $coefficient,
+        private Confidence $confidence = new Confidence(),
+    ) {
         if ($coefficient === 'sensitivity' || $coefficient === 'specificity') {
             $share = $coefficient === 'sensitivity' ? $assumptions->prevalence : 1 - $assumptions->prevalence;
             $this->expected = $assumptions->accuracy;
-            $this->sd = sqrt($assumptions->accuracy * (1 - $assumptions->accuracy) / ($share * (1 - $assumptions->missing)));
+            $this->sd = sqrt(
+                ($assumptions->accuracy * (1 - $assumptions->accuracy)) / ($share * (1 - $assumptions->missing)),
+            );
 
             return;
         }

@@ -21,8 +21,12 @@ use Random\Randomizer;
 /** Whole studies drawn under the assumptions, with the interval each would have reported. */
 final readonly class WidthSimulation
 {
-    public function __construct(private Assumptions $assumptions, private string $coefficient, private Confidence $confidence = new Confidence, private int $seed = 1)
-    {
+    public function __construct(
+        private Assumptions $assumptions,
+        private string $coefficient,
+        private Confidence $confidence = new Confidence(),
+        private int $seed = 1,
+    ) {
     }
 
     /**
@@ -62,7 +66,11 @@ final readonly class WidthSimulation
         $best = null;
         $tried = [];
         for ($step = 1; $n !== null && $step <= 6 && ! isset($tried[$n]) && $n <= 20_000; $step++) {
-            $result = $this->run($n, $studies, $progress === null ? null : static fn (int $done) => $progress($done, $step));
+            $result = $this->run(
+                $n,
+                $studies,
+                $progress === null ? null : static fn (int $done) => $progress($done, $step),
+            );
             $tried[$n] = true;
             if ($result->mean === null) {
                 $n *= 2;
@@ -92,7 +100,12 @@ final readonly class WidthSimulation
         for ($i = 0; $i < $cases; $i++) {
             $truth[] = $true = $chance($a->prevalence) ? 1 : 0;
             for ($g = 0; $g < $a->raters; $g++) {
-                $columns[$g][] = $a->missing > 0.0 && $chance($a->missing) ? ItemTable::MISSING : ($chance($a->accuracy) ? $true : 1 - $true);
+                $columns[$g][] =
+                    $a->missing > 0.0 && $chance($a->missing)
+                        ? ItemTable::MISSING
+                        : ($chance($a->accuracy)
+                            ? $true
+                            : 1 - $true);
             }
         }
         if ($this->coefficient === 'sensitivity' || $this->coefficient === 'specificity') {
@@ -108,17 +121,40 @@ final readonly class WidthSimulation
             return Wilson::figure($hits, $all, $this->confidence, Undefined::SuchCaseNever);
         }
         // Cases nobody rated are no units.
-        $rated = array_values(array_filter(array_keys($truth), static fn (int $u): bool => array_filter(array_column($columns, $u), static fn (int $k): bool => $k >= 0) !== []));
+        $rated = array_values(
+            array_filter(
+                array_keys($truth),
+                static fn (int $u): bool => array_filter(
+                    array_column($columns, $u),
+                    static fn (int $k): bool => $k >= 0,
+                ) !== [],
+            ),
+        );
         if (count($rated) < $cases) {
-            $columns = array_map(static fn (array $c): array => array_map(static fn (int $u): int => $c[$u], $rated), $columns);
+            $columns = array_map(
+                static fn (array $c): array => array_map(static fn (int $u): int => $c[$u], $rated),
+                $columns,
+            );
         }
-        $table = new ItemTable(Scale::Nominal, ['absent', 'present'], [], array_map(static fn (int $g): string => "r$g", array_keys($columns)), $columns, array_keys($rated));
+        $table = new ItemTable(
+            Scale::Nominal,
+            ['absent', 'present'],
+            [],
+            array_map(static fn (int $g): string => "r$g", array_keys($columns)),
+            $columns,
+            array_keys($rated),
+        );
         $weights = Weights::identity(2);
 
         return match ($this->coefficient) {
             'conger_kappa' => CongerKappa::figure($table, $weights, $this->confidence),
             'light_kappa' => (new PairTables($table, $weights, $this->confidence))->light(),
-            default => (new Coefficients($table, new CountSums($table, $weights), $weights, $this->confidence))->figures(null)[0][$this->coefficient === 'gwet_ac1' ? 'gwet_ac' : $this->coefficient],
+            default => (new Coefficients(
+                $table,
+                new CountSums($table, $weights),
+                $weights,
+                $this->confidence,
+            ))->figures(null)[0][$this->coefficient === 'gwet_ac1' ? 'gwet_ac' : $this->coefficient],
         };
     }
 }

@@ -35,7 +35,12 @@ final readonly class Aid
             throw new CoreException("This drawing aid has $least".($most > $least ? " to $most" : '').' points.');
         }
         foreach ($points as $p) {
-            if (! is_finite($p['x'] + $p['y'] + $p['t']) || min($p) < 0.0 || max($p['x'], $p['y']) > 1.0 || $p['t'] > 600.0) {
+            if (
+                ! is_finite($p['x'] + $p['y'] + $p['t']) ||
+                min($p) < 0.0 ||
+                max($p['x'], $p['y']) > 1.0 ||
+                $p['t'] > 600.0
+            ) {
                 throw new CoreException('A drawing aid must lie within the picture.');
             }
         }
@@ -44,6 +49,18 @@ final readonly class Aid
     /** @return array{kind: string, view: string, points: list<array{x: float, y: float, t: float}>, swing?: int} */
     public function toArray(): array
     {
-        return ['kind' => $this->kind, 'view' => $this->view, 'points' => array_map(static fn (array $p): array => ['x' => round($p['x'], 4), 'y' => round($p['y'], 4), 't' => round($p['t'], 4)], $this->points), ...($this->swing === 1 ? [] : ['swing' => $this->swing])];
+        return [
+            'kind' => $this->kind,
+            'view' => $this->view,
+            'points' => array_map(
+                static fn (array $p): array => [
+                    'x' => round($p['x'], 4),
+                    'y' => round($p['y'], 4),
+                    't' => round($p['t'], 4),
+                ],
+                $this->points,
+            ),
+            ...$this->swing === 1 ? [] : ['swing' => $this->swing],
+        ];
     }
 }

@@ -16,8 +16,13 @@ final readonly class BallFlight
 
     public const STRIKES = ['centre', 'fat', 'thin', 'top', 'toe', 'heel'];
 
-    public function __construct(public float $startDeg, public float $curveDeg, public string $height, public string $strike, public ?float $lowPointCm = null)
-    {
+    public function __construct(
+        public float $startDeg,
+        public float $curveDeg,
+        public string $height,
+        public string $strike,
+        public ?float $lowPointCm = null,
+    ) {
         if (abs($startDeg) > 45.0 || abs($curveDeg) > 60.0 || abs($lowPointCm ?? 0.0) > 40.0) {
             throw new CoreException('A ball that starts, curves or is met so far off is written down wrong.');
         }
@@ -29,25 +34,67 @@ final readonly class BallFlight
     /** @param  array<string, mixed>  $data  as toArray() gives */
     public static function fromArray(array $data): self
     {
-        $number = static fn (string $key): float => is_numeric($data[$key] ?? null) ? (float) $data[$key] : throw new CoreException("A ball flight needs its $key.");
-        $word = static fn (string $key): string => is_string($data[$key] ?? null) ? $data[$key] : throw new CoreException("A ball flight needs its $key.");
+        $number = static fn (string $key): float => is_numeric($data[$key] ?? null)
+            ? (float) $data[$key]
+            : throw new CoreException("A ball flight needs its $key.");
+        $word = static fn (string $key): string => is_string($data[$key] ?? null)
+            ? $data[$key]
+            : throw new CoreException("A ball flight needs its $key.");
 
-        return new self($number('start_deg'), $number('curve_deg'), $word('height'), $word('strike'), isset($data['low_point_cm']) ? $number('low_point_cm') : null);
+        return new self(
+            $number('start_deg'),
+            $number('curve_deg'),
+            $word('height'),
+            $word('strike'),
+            isset($data['low_point_cm']) ? $number('low_point_cm') : null,
+        );
     }
 
     /** @return array{start_deg: float, curve_deg: float, height: string, strike: string, low_point_cm: float|null} */
     public function toArray(): array
     {
-        return ['start_deg' => $this->startDeg, 'curve_deg' => $this->curveDeg, 'height' => $this->height, 'strike' => $this->strike, 'low_point_cm' => $this->lowPointCm];
+        return [
+            'start_deg' => $this->startDeg,
+            'curve_deg' => $this->curveDeg,
+            'height' => $this->height,
+            'strike' => $this->strike,
+            'low_point_cm' => $this->lowPointCm,
+        ];
     }
 
     public function words(): string
     {
-        $start = abs($this->startDeg) < 1.0 ? 'started straight' : sprintf('started %.0f° %s', abs($this->startDeg), $this->startDeg > 0 ? 'to the push side' : 'to the pull side');
-        $size = abs($this->curveDeg) > 8.0 ? ($this->curveDeg > 0 ? 'sliced' : 'hooked') : ($this->curveDeg > 0 ? 'faded' : 'drew');
+        $start =
+            abs($this->startDeg) < 1.0
+                ? 'started straight'
+                : sprintf(
+                    'started %.0f° %s',
+                    abs($this->startDeg),
+                    $this->startDeg > 0 ? 'to the push side' : 'to the pull side',
+                );
+        $size =
+            abs($this->curveDeg) > 8.0
+                ? ($this->curveDeg > 0
+                    ? 'sliced'
+                    : 'hooked')
+                : ($this->curveDeg > 0
+                    ? 'faded'
+                    : 'drew');
         $curve = abs($this->curveDeg) < 1.0 ? 'flew straight' : sprintf('%s %.0f°', $size, abs($this->curveDeg));
-        $strike = $this->strike === 'centre' ? 'struck in the centre' : ($this->strike === 'top' ? 'topped' : "struck {$this->strike}");
-        $low = $this->lowPointCm === null ? '' : sprintf(', low point %.0f cm %s the ball', abs($this->lowPointCm), $this->lowPointCm >= 0 ? 'ahead of' : 'behind');
+        $strike =
+            $this->strike === 'centre'
+                ? 'struck in the centre'
+                : ($this->strike === 'top'
+                    ? 'topped'
+                    : "struck {$this->strike}");
+        $low =
+            $this->lowPointCm === null
+                ? ''
+                : sprintf(
+                    ', low point %.0f cm %s the ball',
+                    abs($this->lowPointCm),
+                    $this->lowPointCm >= 0 ? 'ahead of' : 'behind',
+                );
 
         return "$start, $curve, {$this->height}; $strike$low";
     }

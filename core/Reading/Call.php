@@ -28,7 +28,10 @@ final readonly class Call
         public array $pins = [],
         public ?Trend $trend = null,
     ) {
-        if ($presence !== Presence::Present && ($severity !== null || $onset !== null || $decision !== null || $trend !== null)) {
+        if (
+            $presence !== Presence::Present &&
+            ($severity !== null || $onset !== null || $decision !== null || $trend !== null)
+        ) {
             throw new CoreException('Severity, onset, trend and what to do belong only to a fault called present.');
         }
         if ($confidence !== null && ($confidence < 50 || $confidence > 100)) {

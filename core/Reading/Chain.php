@@ -6,12 +6,16 @@ namespace Core\Reading;
 
 use Core\CoreException;
 
-/** What leads to what in one swing, as a rater sees it: links from cause to effect that never come back on themselves. */
+/**
+ * What leads to what in one swing, as a rater sees it: links from cause to effect that never come back on themselves.
+ */
 final readonly class Chain
 {
     private const MOST = 16;
 
-    /** @param  list<array{string, string}>  $links  cause and effect: fault keys, or Reading::NOT_IN_THE_FEET as a cause */
+    /**
+     * @param  list<array{string, string}>  $links  cause and effect: fault keys, or Reading::NOT_IN_THE_FEET as a cause
+     */
     public function __construct(public array $links = [])
     {
         if (count($links) > self::MOST) {

@@ -32,16 +32,37 @@ final readonly class Edit
         if ($by === [] || $value === null) {
             return $this;
         }
-        $moved = static fn (mixed $t, mixed $swing): mixed => (is_int($t) || is_float($t)) && is_int($swing) && isset($by[$swing]) ? round($t + $by[$swing], 4) : $t;
+        $moved = static fn (mixed $t, mixed $swing): mixed => (is_int($t) || is_float($t)) &&
+        is_int($swing) &&
+        isset($by[$swing])
+            ? round($t + $by[$swing], 4)
+            : $t;
         if ($what === 'mark') {
             return new self($this->target, $moved($value, 1));
         }
         if ($what === 'call' && is_array($value) && is_array($value['pins'] ?? null)) {
-            $value['pins'] = array_map(static fn (mixed $p): mixed => is_array($p) && isset($p['t']) ? [...$p, 't' => $moved($p['t'], $p['swing'] ?? 1)] : $p, $value['pins']);
+            $value['pins'] = array_map(
+                static fn (mixed $p): mixed => is_array($p) && isset($p['t'])
+                    ? [...$p, 't' => $moved($p['t'], $p['swing'] ?? 1)]
+                    : $p,
+                $value['pins'],
+            );
         }
         if ($what === 'aids' && is_array($value)) {
-            $value = array_map(static fn (mixed $a): mixed => is_array($a) && is_array($a['points'] ?? null)
-                ? [...$a, 'points' => array_map(static fn (mixed $p): mixed => is_array($p) && isset($p['t']) ? [...$p, 't' => $moved($p['t'], $a['swing'] ?? 1)] : $p, $a['points'])] : $a, $value);
+            $value = array_map(
+                static fn (mixed $a): mixed => is_array($a) && is_array($a['points'] ?? null)
+                    ? [
+                        ...$a,
+                        'points' => array_map(
+                            static fn (mixed $p): mixed => is_array($p) && isset($p['t'])
+                                ? [...$p, 't' => $moved($p['t'], $a['swing'] ?? 1)]
+                                : $p,
+                            $a['points'],
+                        ),
+                    ]
+                    : $a,
+                $value,
+            );
         }
 
         return new self($this->target, $value);
@@ -58,7 +79,9 @@ final readonly class Edit
             'chain' => $reading->with(['chain' => self::chain($this->value, $codebook)]),
             'cue' => $reading->with(['cue' => trim(self::text($this->value, 120, 'A cue'))]),
             'drill' => $this->drill($reading, $codebook),
-            'miss' => $reading->with(['miss' => $this->value === null ? null : self::case(Miss::class, $this->value, 'miss')]),
+            'miss' => $reading->with([
+                'miss' => $this->value === null ? null : self::case(Miss::class, $this->value, 'miss'),
+            ]),
             'mark' => $reading->with(['marks' => $this->marks($reading, $of)]),
             'aids' => $reading->with(['aids' => self::aids($this->value)]),
             default => throw new CoreException('There is nothing of that name on the sheet.'),
@@ -77,16 +100,21 @@ final readonly class Edit
         }
         $c = self::map($this->value, 'A call');
 
-        return [...$calls, $fault => new Call(
-            $fault,
-            self::case(Presence::class, $c['presence'] ?? null, 'presence'),
-            isset($c['severity']) ? self::severity($c['severity']) : null,
-            isset($c['onset']) ? self::case(Station::class, $c['onset'], 'station') : null,
-            isset($c['decision']) ? self::case(Decision::class, $c['decision'], 'decision') : null,
-            isset($c['confidence']) ? self::whole($c['confidence'], 'Confidence lies between 50 and 100 per cent.') : null,
-            array_map(self::pin(...), self::list($c['pins'] ?? [], 'Pins')),
-            isset($c['trend']) ? self::case(Trend::class, $c['trend'], 'trend') : null,
-        )];
+        return [
+            ...$calls,
+            $fault => new Call(
+                $fault,
+                self::case(Presence::class, $c['presence'] ?? null, 'presence'),
+                isset($c['severity']) ? self::severity($c['severity']) : null,
+                isset($c['onset']) ? self::case(Station::class, $c['onset'], 'station') : null,
+                isset($c['decision']) ? self::case(Decision::class, $c['decision'], 'decision') : null,
+                isset($c['confidence'])
+                    ? self::whole($c['confidence'], 'Confidence lies between 50 and 100 per cent.')
+                    : null,
+                array_map(self::pin(...), self::list($c['pins'] ?? [], 'Pins')),
+                isset($c['trend']) ? self::case(Trend::class, $c['trend'], 'trend') : null,
+            ),
+        ];
     }
 
     private static function severity(mixed $value): Severity
@@ -104,7 +132,13 @@ final readonly class Edit
         /** @var 'film'|'trace'|'ball'|'strike'|'turf' $on checked by the pin itself */
         $on = self::text($p['on'] ?? null, 10, 'A pin\'s place');
 
-        return new Pin($on, isset($p['t']) ? self::number($p['t']) : null, trim(self::text($p['reason'] ?? '', 400, 'A reason')), $view === null ? null : self::text($view, 20, 'A view'), self::whole($p['swing'] ?? 1, 'A swing is a whole number.'));
+        return new Pin(
+            $on,
+            isset($p['t']) ? self::number($p['t']) : null,
+            trim(self::text($p['reason'] ?? '', 400, 'A reason')),
+            $view === null ? null : self::text($view, 20, 'A view'),
+            self::whole($p['swing'] ?? 1, 'A swing is a whole number.'),
+        );
     }
 
     /** @return list<string> */
@@ -141,7 +175,10 @@ final readonly class Edit
             throw new CoreException('There is no such drill in the codebook.');
         }
 
-        return $reading->with(['drill' => $key, 'stop' => isset($d['stop']) ? self::case(Stop::class, $d['stop'], 'stopping point') : null]);
+        return $reading->with([
+            'drill' => $key,
+            'stop' => isset($d['stop']) ? self::case(Stop::class, $d['stop'], 'stopping point') : null,
+        ]);
     }
 
     /** @return array<string, float> */
@@ -171,10 +208,19 @@ final readonly class Edit
             $points = array_map(static function (mixed $p): array {
                 $p = self::map($p, 'A point');
 
-                return ['x' => self::number($p['x'] ?? null), 'y' => self::number($p['y'] ?? null), 't' => self::number($p['t'] ?? null)];
+                return [
+                    'x' => self::number($p['x'] ?? null),
+                    'y' => self::number($p['y'] ?? null),
+                    't' => self::number($p['t'] ?? null),
+                ];
             }, self::list($a['points'] ?? null, 'Points'));
 
-            return new Aid(self::text($a['kind'] ?? null, 12, 'A drawing aid'), self::text($a['view'] ?? null, 20, 'A view'), $points, self::whole($a['swing'] ?? 1, 'A swing is a whole number.'));
+            return new Aid(
+                self::text($a['kind'] ?? null, 12, 'A drawing aid'),
+                self::text($a['view'] ?? null, 20, 'A view'),
+                $points,
+                self::whole($a['swing'] ?? 1, 'A swing is a whole number.'),
+            );
         }, self::list($value, 'Drawing aids'));
     }
 
@@ -193,7 +239,8 @@ final readonly class Edit
      */
     private static function case(string $enum, mixed $value, string $what): \BackedEnum
     {
-        return (is_string($value) ? $enum::tryFrom($value) : null) ?? throw new CoreException("There is no such $what.");
+        return (is_string($value) ? $enum::tryFrom($value) : null) ??
+            throw new CoreException("There is no such $what.");
     }
 
     private static function text(mixed $value, int $most, string $what): string
@@ -222,12 +269,16 @@ final readonly class Edit
     /** @return array<mixed> */
     private static function map(mixed $value, string $what): array
     {
-        return is_array($value) && (! array_is_list($value) || $value === []) ? $value : throw new CoreException("$what has the wrong shape.");
+        return is_array($value) && (! array_is_list($value) || $value === [])
+            ? $value
+            : throw new CoreException("$what has the wrong shape.");
     }
 
     /** @return list<mixed> */
     private static function list(mixed $value, string $what): array
     {
-        return is_array($value) && array_is_list($value) && count($value) <= 64 ? $value : throw new CoreException("$what must be a list.");
+        return is_array($value) && array_is_list($value) && count($value) <= 64
+            ? $value
+            : throw new CoreException("$what must be a list.");
     }
 }

@@ -23,8 +23,13 @@ final readonly class Pin
      * @param  string|null  $view  of the film pointed to
      * @param  int  $swing  which swing of the case, from 1
      */
-    public function __construct(public string $on, public ?float $t = null, public string $reason = '', public ?string $view = null, public int $swing = 1)
-    {
+    public function __construct(
+        public string $on,
+        public ?float $t = null,
+        public string $reason = '',
+        public ?string $view = null,
+        public int $swing = 1,
+    ) {
         $timed = in_array($on, self::TIMED, true);
         if (! $timed && ! in_array($on, self::WHOLE, true)) {
             throw new CoreException('A pin stands on film, trace, ball, strike or turf.');
@@ -49,6 +54,12 @@ final readonly class Pin
     /** @return array{on: string, t?: float, reason?: string, view?: string, swing?: int} */
     public function toArray(): array
     {
-        return ['on' => $this->on, ...($this->t === null ? [] : ['t' => round($this->t, 4)]), ...($this->reason === '' ? [] : ['reason' => $this->reason]), ...($this->view === null ? [] : ['view' => $this->view]), ...($this->swing === 1 ? [] : ['swing' => $this->swing])];
+        return [
+            'on' => $this->on,
+            ...$this->t === null ? [] : ['t' => round($this->t, 4)],
+            ...$this->reason === '' ? [] : ['reason' => $this->reason],
+            ...$this->view === null ? [] : ['view' => $this->view],
+            ...$this->swing === 1 ? [] : ['swing' => $this->swing],
+        ];
     }
 }

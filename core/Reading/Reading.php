@@ -52,15 +52,27 @@ final readonly class Reading
     /**
      * This reading with some of it replaced.
      *
-     * @param  array{calls?: array<string, Call>, firstCauses?: list<string>, cue?: string, chain?: Chain, drill?: string|null, stop?: Stop|null, miss?: Miss|null, marks?: array<string, float>, aids?: list<Aid>}  $change
+     * @param  array{calls?: array<string, Call>, firstCauses?: list<string>, cue?: string, chain?: Chain,
+     *     drill?: string|null, stop?: Stop|null, miss?: Miss|null, marks?: array<string, float>, aids?: list<Aid>}  $change
      */
     public function with(array $change): self
     {
-        return new self($change['calls'] ?? $this->calls, $change['firstCauses'] ?? $this->firstCauses, $change['cue'] ?? $this->cue, $change['chain'] ?? $this->chain, array_key_exists('drill', $change) ? $change['drill'] : $this->drill, array_key_exists('stop', $change) ? $change['stop'] : $this->stop, array_key_exists('miss', $change) ? $change['miss'] : $this->miss, $change['marks'] ?? $this->marks, $change['aids'] ?? $this->aids);
+        return new self(
+            $change['calls'] ?? $this->calls,
+            $change['firstCauses'] ?? $this->firstCauses,
+            $change['cue'] ?? $this->cue,
+            $change['chain'] ?? $this->chain,
+            array_key_exists('drill', $change) ? $change['drill'] : $this->drill,
+            array_key_exists('stop', $change) ? $change['stop'] : $this->stop,
+            array_key_exists('miss', $change) ? $change['miss'] : $this->miss,
+            $change['marks'] ?? $this->marks,
+            $change['aids'] ?? $this->aids,
+        );
     }
 
     /**
-     * The same with every time moved, to the ten-thousandth of a second that is stored; a time never falls before nought.
+     * The same with every time moved, to the ten-thousandth of a second that is stored; a time never falls before
+     * nought.
      *
      * @param  array<int, float>  $by  seconds to add, by swing of the case
      */
@@ -72,12 +84,34 @@ final readonly class Reading
         $moved = static fn (float $t, int $swing): float => max(0.0, round($t + ($by[$swing] ?? 0.0), 4));
 
         return $this->with([
-            'calls' => array_map(static fn (Call $c): Call => new Call(
-                $c->fault, $c->presence, $c->severity, $c->onset, $c->decision, $c->confidence,
-                array_map(static fn (Pin $p): Pin => $p->t === null ? $p : new Pin($p->on, $moved($p->t, $p->swing), $p->reason, $p->view, $p->swing), $c->pins), $c->trend,
-            ), $this->calls),
+            'calls' => array_map(
+                static fn (Call $c): Call => new Call(
+                    $c->fault,
+                    $c->presence,
+                    $c->severity,
+                    $c->onset,
+                    $c->decision,
+                    $c->confidence,
+                    array_map(
+                        static fn (Pin $p): Pin => $p->t === null
+                            ? $p
+                            : new Pin($p->on, $moved($p->t, $p->swing), $p->reason, $p->view, $p->swing),
+                        $c->pins,
+                    ),
+                    $c->trend,
+                ),
+                $this->calls,
+            ),
             'marks' => array_map(static fn (float $t): float => $moved($t, 1), $this->marks),
-            'aids' => array_map(static fn (Aid $a): Aid => new Aid($a->kind, $a->view, array_map(static fn (array $p): array => [...$p, 't' => $moved($p['t'], $a->swing)], $a->points), $a->swing), $this->aids),
+            'aids' => array_map(
+                static fn (Aid $a): Aid => new Aid(
+                    $a->kind,
+                    $a->view,
+                    array_map(static fn (array $p): array => [...$p, 't' => $moved($p['t'], $a->swing)], $a->points),
+                    $a->swing,
+                ),
+                $this->aids,
+            ),
         ]);
     }
 
@@ -100,7 +134,9 @@ final readonly class Reading
                 $out[] = ucfirst($fault->name).' is not yet said to be better, the same or worse.';
             }
         }
-        $present = array_keys(array_filter($this->calls, static fn (Call $c): bool => $c->presence === Presence::Present));
+        $present = array_keys(
+            array_filter($this->calls, static fn (Call $c): bool => $c->presence === Presence::Present),
+        );
         foreach ($this->firstCauses as $cause) {
             if ($cause !== self::NOT_IN_THE_FEET && ! in_array($cause, $present, true)) {
                 $out[] = 'A first cause must be a fault called present, or "not in the feet".';
@@ -150,7 +186,10 @@ final readonly class Reading
     {
         $out = [];
         foreach ($this->calls as $key => $call) {
-            if ($call->presence !== Presence::CannotTell && ! $codebook->fault($key)->observability($shown)->supports()) {
+            if (
+                $call->presence !== Presence::CannotTell &&
+                ! $codebook->fault($key)->observability($shown)->supports()
+            ) {
                 $out[] = $key;
             }
         }

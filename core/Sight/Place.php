@@ -23,7 +23,9 @@ final readonly class Place
     ) {
     }
 
-    /** Why the recording is to be seen nowhere but on the person's own sheet; null where this place does not hide it. */
+    /**
+     * Why the recording is to be seen nowhere but on the person's own sheet; null where this place does not hide it.
+     */
     public function hides(): ?Why
     {
         return match (true) {

@@ -30,7 +30,15 @@ final readonly class Sight
             ! $s->held => self::nothing(Why::Erased),
             $s->hiddenBy() !== null => self::nothing($s->hiddenBy()),
             $s->leads => self::these(Thing::Film, Thing::Trace, Thing::Context, Thing::Flight, Thing::Numbers),
-            $s->isPublished() => self::these(Thing::Film, Thing::Trace, Thing::Context, Thing::Flight, Thing::Numbers, Thing::Key, Thing::Calls),
+            $s->isPublished() => self::these(
+                Thing::Film,
+                Thing::Trace,
+                Thing::Context,
+                Thing::Flight,
+                Thing::Numbers,
+                Thing::Key,
+                Thing::Calls,
+            ),
             default => self::nothing(Why::NotTheirs),
         };
     }
@@ -45,7 +53,8 @@ final readonly class Sight
         if ($of->things === []) {
             return $of;
         }
-        $there = array_filter($s->places, static fn (Place $p): bool => $p->sitting === $sitting && $p->isPublished()) !== [];
+        $there =
+            array_filter($s->places, static fn (Place $p): bool => $p->sitting === $sitting && $p->isPublished()) !== [];
 
         return match (true) {
             $s->leads && ($state === SittingState::Published || ($kind->makesKey() && $state === SittingState::Closed)) => self::these(...Thing::cases()),
@@ -91,7 +100,8 @@ final readonly class Sight
     }
 
     /**
-     * Why a figure made from several recordings is withheld whole: one of them is hidden, and what the others lack would
+     * Why a figure made from several recordings is withheld whole: one of them is hidden, and what the others lack
+     * would
      * tell it. Null where none is. A consent that ended takes no published figure away.
      *
      * @param  iterable<Standing>  $standings

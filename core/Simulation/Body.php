@@ -29,9 +29,18 @@ final class Body
     {
         $h = $spec->heightMm;
         $this->segments = [
-            'thigh' => 0.245 * $h, 'shank' => 0.243 * $h, 'trunk' => 0.288 * $h, 'neck' => 0.052 * $h, 'head' => 0.075 * $h,
-            'hip' => 0.052 * $h, 'shoulder' => 0.108 * $h, 'upper_arm' => 0.170 * $h, 'forearm' => 0.158 * $h,
-            'foot' => 0.152 * $h, 'ankle' => 0.042 * $h, 'club' => $spec->clubMm,
+            'thigh' => 0.245 * $h,
+            'shank' => 0.243 * $h,
+            'trunk' => 0.288 * $h,
+            'neck' => 0.052 * $h,
+            'head' => 0.075 * $h,
+            'hip' => 0.052 * $h,
+            'shoulder' => 0.108 * $h,
+            'upper_arm' => 0.17 * $h,
+            'forearm' => 0.158 * $h,
+            'foot' => 0.152 * $h,
+            'ankle' => 0.042 * $h,
+            'club' => $spec->clubMm,
         ];
         $foot = $this->segments['foot'];
         $this->stance = new Stance(
@@ -61,7 +70,13 @@ final class Body
     {
         $s = $this->score;
         $l = $this->segments;
-        $lead = $this->foot(1, $this->stance->lead, $s->at('lead_heel', $t), $s->at('lead_spin', $t), $s->at('lead_toe', $t));
+        $lead = $this->foot(
+            1,
+            $this->stance->lead,
+            $s->at('lead_heel', $t),
+            $s->at('lead_spin', $t),
+            $s->at('lead_toe', $t),
+        );
         $trail = $this->foot(-1, $this->stance->trail, $s->at('trail_heel', $t), $s->at('trail_spin', $t), 0.0);
 
         $turn = deg2rad($s->at('pelvis_turn', $t));
@@ -82,7 +97,11 @@ final class Body
         $spine = new Vec3(-sin($lean), sin($bend) * cos($lean), cos($bend) * cos($lean));
         $chest = $pelvis->plus($spine, $l['trunk']);
         $side = (new Vec3(1.0, 0.0, 0.0))->plus($spine, -$spine->x)->unit();
-        $down = new Vec3($spine->y * $side->z - $spine->z * $side->y, $spine->z * $side->x - $spine->x * $side->z, $spine->x * $side->y - $spine->y * $side->x);
+        $down = new Vec3(
+            $spine->y * $side->z - $spine->z * $side->y,
+            $spine->z * $side->x - $spine->x * $side->z,
+            $spine->x * $side->y - $spine->y * $side->x,
+        );
         $down = $down->z > 0.0 || $down->y < 0.0 ? $down->times(-1.0) : $down;
         $chestTurn = deg2rad($s->at('chest_turn', $t));
         $shoulders = $side->times(cos($chestTurn))->plus($down, -sin($chestTurn));
@@ -102,17 +121,55 @@ final class Body
         $nose = $head->plus((new Vec3(sin($gaze), cos($gaze) * 0.75, -$drop))->unit(), $l['head'] * 0.8);
 
         return [
-            'pelvis' => $pelvis, 'chest' => $chest, 'neck' => $neck, 'head' => $head, 'nose' => $nose,
-            'lead_hip' => $leadHip, 'trail_hip' => $trailHip,
-            'lead_knee' => self::bendTowards($leadHip, $lead['ankle'], $l['thigh'], $l['shank'], $lead['heading']->plus($ahead, 0.7)->plus(new Vec3($s->at('knees_out', $t), 0.0, 0.0))),
-            'trail_knee' => self::bendTowards($trailHip, $trail['ankle'], $l['thigh'], $l['shank'], $trail['heading']->plus($ahead, 0.7)->plus(new Vec3(-$s->at('knees_out', $t), 0.0, 0.0))),
-            'lead_ankle' => $lead['ankle'], 'lead_heel' => $lead['heel'], 'lead_ball' => $lead['ball'], 'lead_toe' => $lead['toe'],
-            'trail_ankle' => $trail['ankle'], 'trail_heel' => $trail['heel'], 'trail_ball' => $trail['ball'], 'trail_toe' => $trail['toe'],
-            'lead_shoulder' => $leadShoulder, 'trail_shoulder' => $trailShoulder,
-            'lead_elbow' => self::bendTowards($leadShoulder, $hands, $l['upper_arm'], $l['forearm'], (new Vec3(0.5, -0.2, -1.0))->plus($facing, -0.3)),
-            'trail_elbow' => self::bendTowards($trailShoulder, $trailHand, $l['upper_arm'], $l['forearm'], (new Vec3(-0.25, -0.1, -1.0))->plus($facing, -0.2)),
-            'lead_hand' => $hands, 'trail_hand' => $trailHand,
-            'grip' => $hands->plus($shaft, -50.0), 'club_head' => $hands->plus($shaft, $l['club'] - 50.0),
+            'pelvis' => $pelvis,
+            'chest' => $chest,
+            'neck' => $neck,
+            'head' => $head,
+            'nose' => $nose,
+            'lead_hip' => $leadHip,
+            'trail_hip' => $trailHip,
+            'lead_knee' => self::bendTowards(
+                $leadHip,
+                $lead['ankle'],
+                $l['thigh'],
+                $l['shank'],
+                $lead['heading']->plus($ahead, 0.7)->plus(new Vec3($s->at('knees_out', $t), 0.0, 0.0)),
+            ),
+            'trail_knee' => self::bendTowards(
+                $trailHip,
+                $trail['ankle'],
+                $l['thigh'],
+                $l['shank'],
+                $trail['heading']->plus($ahead, 0.7)->plus(new Vec3(-$s->at('knees_out', $t), 0.0, 0.0)),
+            ),
+            'lead_ankle' => $lead['ankle'],
+            'lead_heel' => $lead['heel'],
+            'lead_ball' => $lead['ball'],
+            'lead_toe' => $lead['toe'],
+            'trail_ankle' => $trail['ankle'],
+            'trail_heel' => $trail['heel'],
+            'trail_ball' => $trail['ball'],
+            'trail_toe' => $trail['toe'],
+            'lead_shoulder' => $leadShoulder,
+            'trail_shoulder' => $trailShoulder,
+            'lead_elbow' => self::bendTowards(
+                $leadShoulder,
+                $hands,
+                $l['upper_arm'],
+                $l['forearm'],
+                (new Vec3(0.5, -0.2, -1.0))->plus($facing, -0.3),
+            ),
+            'trail_elbow' => self::bendTowards(
+                $trailShoulder,
+                $trailHand,
+                $l['upper_arm'],
+                $l['forearm'],
+                (new Vec3(-0.25, -0.1, -1.0))->plus($facing, -0.2),
+            ),
+            'lead_hand' => $hands,
+            'trail_hand' => $trailHand,
+            'grip' => $hands->plus($shaft, -50.0),
+            'club_head' => $hands->plus($shaft, $l['club'] - 50.0),
         ];
     }
 
@@ -126,7 +183,9 @@ final class Body
                 for ($i = 0; $i < 6; $i++) {
                     $this->shaftPlane = new Curve([[0.0, $slope], [1.0, $slope]]);
                     $hands = $this->pose($t)['lead_hand'];
-                    $drop = ($hands->z - 14.0) / (($this->segments['club'] - 50.0) * cos(deg2rad($this->score->at('shaft', $t))));
+                    $drop =
+                        ($hands->z - 14.0) /
+                        (($this->segments['club'] - 50.0) * cos(deg2rad($this->score->at('shaft', $t))));
                     $slope = rad2deg(asin(max(0.5, min(0.985, $drop))));
                 }
             }
@@ -196,7 +255,9 @@ final class Body
             'heel' => $pivot->plus($back, $rear),
             'ankle' => $pivot->plus($back, $rear - 0.24 * $length)->plus($upright, $this->segments['ankle']),
             'ball' => $pivot,
-            'toe' => $pivot->plus($heading, 0.28 * $length * cos($toeLift))->plus(new Vec3(0.0, 0.0, 1.0), 0.28 * $length * sin($toeLift)),
+            'toe' => $pivot
+                ->plus($heading, 0.28 * $length * cos($toeLift))
+                ->plus(new Vec3(0.0, 0.0, 1.0), 0.28 * $length * sin($toeLift)),
         ];
     }
 

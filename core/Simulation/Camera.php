@@ -23,7 +23,9 @@ final readonly class Camera
         $points = [];
         foreach ($seen->points as $name => $axes) {
             foreach ($axes as $axis => $values) {
-                $points[$name][$axis] = $view->sees(Axis::from($axis)) ? array_map(static fn (float $v): float => $v + $chance->normal(0.0, $sd), $values) : $values;
+                $points[$name][$axis] = $view->sees(Axis::from($axis))
+                    ? array_map(static fn (float $v): float => $v + $chance->normal(0.0, $sd), $values)
+                    : $values;
             }
         }
 

@@ -13,7 +13,8 @@ final class Coverage
      * @param  array<string, float>  $truth  by figure
      * @param  \Closure(int): array<string, Figure>  $study  the figures of the study of this number, from 1
      * @param  \Closure(int): void|null  $progress
-     * @return array<string, array{truth: float, covered: float, below: float, above: float, width: float, without: int}> shares of intervals that hold the truth, that lie below it and above it, by figure
+     * @return array<string, array{truth: float, covered: float, below: float, above: float, width: float,
+     *     without: int}> shares of intervals that hold the truth, that lie below it and above it, by figure
      */
     public static function of(array $truth, int $studies, \Closure $study, ?\Closure $progress = null): array
     {
@@ -42,7 +43,14 @@ final class Coverage
         $out = [];
         foreach ($truth as $name => $v) {
             $n = max(1, $in[$name] + $below[$name] + $above[$name]);
-            $out[$name] = ['truth' => $v, 'covered' => (float) $in[$name] / $n, 'below' => (float) $below[$name] / $n, 'above' => (float) $above[$name] / $n, 'width' => (float) $width[$name] / $n, 'without' => $without[$name]];
+            $out[$name] = [
+                'truth' => $v,
+                'covered' => (float) $in[$name] / $n,
+                'below' => (float) $below[$name] / $n,
+                'above' => (float) $above[$name] / $n,
+                'width' => (float) $width[$name] / $n,
+                'without' => $without[$name],
+            ];
         }
 
         return $out;

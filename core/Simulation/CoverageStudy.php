@@ -50,15 +50,29 @@ final readonly class CoverageStudy
             }
         }
 
-        return [new ItemTable(Scale::Nominal, ['absent', 'present'], [], array_map(static fn (int $g): string => "r$g", array_keys($columns)), array_values($columns), array_keys($key)), $key];
+        return [
+            new ItemTable(
+                Scale::Nominal,
+                ['absent', 'present'],
+                [],
+                array_map(static fn (int $g): string => "r$g", array_keys($columns)),
+                array_values($columns),
+                array_keys($key),
+            ),
+            $key,
+        ];
     }
 
     /**
      * @param  list<int>  $key
      * @return array<string, Figure>
      */
-    private static function figures(ItemTable $table, array $key, Confidence $confidence, ?CaseBootstrap $bootstrap): array
-    {
+    private static function figures(
+        ItemTable $table,
+        array $key,
+        Confidence $confidence,
+        ?CaseBootstrap $bootstrap,
+    ): array {
         $weights = Weights::identity(2);
         $cells = [0, 0, 0, 0];
         $rater = new KeyTable;
@@ -70,7 +84,12 @@ final readonly class CoverageStudy
         if ($bootstrap !== null) {
             $against = (new KeyBootstrap(['r0' => $rater], false, $bootstrap))->intervals($against, $confidence);
         }
-        [$counted, $specific] = (new Coefficients($table, new CountSums($table, $weights, $bootstrap->cases ?? 0), $weights, $confidence))->figures($bootstrap);
+        [$counted, $specific] = (new Coefficients(
+            $table,
+            new CountSums($table, $weights, $bootstrap->cases ?? 0),
+            $weights,
+            $confidence,
+        ))->figures($bootstrap);
         unset($against['r0']['brier'], $against['r0']['cohen_kappa']);
 
         return [
@@ -84,7 +103,8 @@ final readonly class CoverageStudy
     }
 
     /**
-     * What the figures are on so many cases, a million by default: the mean of pieces of 50,000, on which they are as good
+     * What the figures are on so many cases, a million by default: the mean of pieces of 50,000, on which they are as
+     * good
      * as without error.
      *
      * @return array<string, float>
@@ -138,8 +158,14 @@ final readonly class CoverageStudy
             'conger_kappa' => (float) CongerKappa::figure($table, $weights, new Confidence)->estimate,
             'light_kappa' => array_sum($kappas) / count($kappas),
             'cohen_kappa of a pair' => $kappas[0],
-            'sensitivity' => $sensitivity, 'specificity' => $specificity, 'ppv' => $ppv, 'npv' => $npv, 'youden' => $youden, 'mcc' => $mcc,
-            'd_prime' => (float) $signal->dPrime->estimate, 'criterion' => (float) $signal->criterion->estimate,
+            'sensitivity' => $sensitivity,
+            'specificity' => $specificity,
+            'ppv' => $ppv,
+            'npv' => $npv,
+            'youden' => $youden,
+            'mcc' => $mcc,
+            'd_prime' => (float) $signal->dPrime->estimate,
+            'criterion' => (float) $signal->criterion->estimate,
         ];
     }
 
@@ -147,7 +173,8 @@ final readonly class CoverageStudy
      * @param  array<string, float>  $truth
      * @param  int  $bootstrap  replicates; 0 for the analytic and jackknife intervals
      * @param  \Closure(int): void|null  $progress
-     * @return array<string, array{truth: float, covered: float, below: float, above: float, width: float, without: int}> shares of intervals that hold the truth, that lie below it and above it, by figure
+     * @return array<string, array{truth: float, covered: float, below: float, above: float, width: float,
+     *     without: int}> shares of intervals that hold the truth, that lie below it and above it, by figure
      */
     public function run(array $truth, int $cases, int $studies, int $bootstrap = 0, ?\Closure $progress = null): array
     {
@@ -156,7 +183,14 @@ final readonly class CoverageStudy
         return Coverage::of($truth, $studies, function (int $s) use ($cases, $bootstrap, $confidence): array {
             [$table, $key] = $this->draw($cases, new Chance("$this->seed|$cases|$s"));
 
-            return self::figures($table, $key, $confidence, $bootstrap > 0 ? new CaseBootstrap($cases, $bootstrap, $s) : null);
-        }, $progress);
+            return self::figures(
+                $table,
+                $key,
+                $confidence,
+                $bootstrap > 0 ? new CaseBootstrap($cases, $bootstrap, $s) : null,
+            );
+        },
+            $progress,
+        );
     }
 }

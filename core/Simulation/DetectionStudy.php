@@ -29,14 +29,21 @@ use Core\Trace\DeviceClass;
 final class DetectionStudy
 {
     public const ARMS = [
-        'mat' => [DeviceClass::Mat, []], 'plate' => [DeviceClass::Plate, []], 'two plates' => [DeviceClass::DualPlate, []],
-        'mat + points' => [DeviceClass::Mat, [View::Points]], 'plate + points' => [DeviceClass::Plate, [View::Points]], 'two plates + points' => [DeviceClass::DualPlate, [View::Points]],
+        'mat' => [DeviceClass::Mat, []],
+        'plate' => [DeviceClass::Plate, []],
+        'two plates' => [DeviceClass::DualPlate, []],
+        'mat + points' => [DeviceClass::Mat, [View::Points]],
+        'plate + points' => [DeviceClass::Plate, [View::Points]],
+        'two plates + points' => [DeviceClass::DualPlate, [View::Points]],
         'film' => [null, [View::FaceOn, View::DownTheLine]],
     ];
 
     private const SEVERITIES = [2, 3, 2, 3, 1];
 
-    /** @var array<string, array<string, array{sight: Observability, asked: int, found: int, supported: int, contradicted: int, clean: int, false: int}>> by fault, by arm */
+    /**
+     * @var array<string, array<string, array{sight: Observability, asked: int, found: int, supported: int,
+     * contradicted: int, clean: int, false: int}>> by fault, by arm
+     */
     public array $counts = [];
 
     /** @var list<float> errors of station times found in motion, s */
@@ -48,7 +55,15 @@ final class DetectionStudy
     {
         foreach ($codebook->keys() as $key) {
             foreach (array_keys(self::ARMS) as $arm) {
-                $this->counts[$key][$arm] = ['sight' => Observability::NotObservable, 'asked' => 0, 'found' => 0, 'supported' => 0, 'contradicted' => 0, 'clean' => 0, 'false' => 0];
+                $this->counts[$key][$arm] = [
+                    'sight' => Observability::NotObservable,
+                    'asked' => 0,
+                    'found' => 0,
+                    'supported' => 0,
+                    'contradicted' => 0,
+                    'clean' => 0,
+                    'false' => 0,
+                ];
             }
         }
     }
@@ -75,7 +90,18 @@ final class DetectionStudy
         $plant = new Plant($fault === null ? [] : [$fault => $severity]);
         $swings = [];
         foreach (DeviceClass::cases() as $device) {
-            $swings[$device->value] = Swing::of(new GolferSpec("$seed|$i", $plant, $i % 5 === 0 ? Handedness::Left : Handedness::Right, $device, 1620.0 + 12.0 * ($i % 21), 58.0 + 1.7 * ($i % 23), $club, $stance));
+            $swings[$device->value] = Swing::of(
+                new GolferSpec(
+                    "$seed|$i",
+                    $plant,
+                    $i % 5 === 0 ? Handedness::Left : Handedness::Right,
+                    $device,
+                    1620.0 + 12.0 * ($i % 21),
+                    58.0 + 1.7 * ($i % 23),
+                    $club,
+                    $stance,
+                ),
+            );
         }
         $any = $swings[DeviceClass::Mat->value];
         $seen = [];
@@ -84,11 +110,21 @@ final class DetectionStudy
         }
         $points = StationsFromMotion::find(new Views($seen[View::Points->value]));
         $chance = new Chance("marks|$seed|$i");
-        $marked = StationTimes::of(array_map(static fn (StationTime $t): StationTime => new StationTime($t->t + $chance->normal(0.0, 0.004), 0.008, StationSource::File), $any->stations->all()));
+        $marked = StationTimes::of(
+            array_map(
+                static fn (StationTime $t): StationTime => new StationTime(
+                    $t->t + $chance->normal(0.0, 0.004),
+                    0.008,
+                    StationSource::File,
+                ),
+                $any->stations->all(),
+            ),
+        );
         foreach ($points?->times->all() ?? [] as $code => $time) {
             $error = $time->t - (float) $any->stations->t(Station::from($code));
             $this->stationErrors[] = abs($error);
-            $this->unflagged += abs($error) > 3.0 / $any->motionRateHz && $points?->isDoubtful(Station::from($code)) === false ? 1 : 0;
+            $this->unflagged +=
+                abs($error) > 3.0 / $any->motionRateHz && $points?->isDoubtful(Station::from($code)) === false ? 1 : 0;
         }
         foreach (self::ARMS as $arm => [$device, $views]) {
             $held = new Views(...array_map(static fn (View $v) => $seen[$v->value], $views));
@@ -97,7 +133,12 @@ final class DetectionStudy
                 $views === [View::Points] => $points->times ?? $marked,
                 default => StationsFromMotion::find($held)->times ?? $marked,
             };
-            $evidence = new Evidence($stations, $device === null ? null : $swings[$device->value]->trace, $held, $any->stance);
+            $evidence = new Evidence(
+                $stations,
+                $device === null ? null : $swings[$device->value]->trace,
+                $held,
+                $any->stance,
+            );
             $this->count($arm, $evidence, $fault, $severity);
         }
     }

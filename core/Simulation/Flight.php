@@ -43,6 +43,12 @@ final readonly class Flight
             }
         }
 
-        return new BallFlight(round(max(-20.0, min(20.0, $start)), 1), round(max(-30.0, min(30.0, $curve)), 1), $height, $strike, round($low, 0));
+        return new BallFlight(
+            round(max(-20.0, min(20.0, $start)), 1),
+            round(max(-30.0, min(30.0, $curve)), 1),
+            $height,
+            $strike,
+            round($low, 0),
+        );
     }
 }

@@ -12,7 +12,8 @@ use Core\Trace\Series;
  *
  * Net horizontal force is mass times the acceleration of the body's centre (0.55 pelvis + 0.45 chest),
  * low-pass filtered; along x it is split between the feet by their share of the vertical force, along y the
- * lead foot bears four fifths. The vertical force, the opposed push of the feet and the free moment are the score's own curves.
+ * lead foot bears four fifths. The vertical force, the opposed push of the feet and the free moment are the score's own
+ * curves.
  */
 final readonly class Ground
 {
@@ -29,7 +30,13 @@ final readonly class Ground
         $weight = $spec->massKg * self::GRAVITY;
         [$ax, $ay] = self::acceleration($score, $body, $n);
         $out = [];
-        $curve = array_map(static fn (Curve $c): array => $c->sample($n, self::RATE), array_intersect_key($score->curves, array_flip(['share', 'total', 'couple', 'twist', 'lead_cop', 'trail_cop', 'trail_edge'])));
+        $curve = array_map(
+            static fn (Curve $c): array => $c->sample($n, self::RATE),
+            array_intersect_key(
+                $score->curves,
+                array_flip(['share', 'total', 'couple', 'twist', 'lead_cop', 'trail_cop', 'trail_edge']),
+            ),
+        );
         for ($i = 0; $i < $n; $i++) {
             $share = $curve['share'][$i] / 100.0;
             $total = $curve['total'][$i] / 100.0 * $weight;

@@ -15,8 +15,13 @@ final readonly class Instrument
     /**
      * @param  array<string, list<float>>  $forces  as from Ground::forces()
      */
-    public static function record(DeviceClass $device, array $forces, Stance $stance, float $massKg, string $seed): Trace
-    {
+    public static function record(
+        DeviceClass $device,
+        array $forces,
+        Stance $stance,
+        float $massKg,
+        string $seed,
+    ): Trace {
         $chance = new Chance('instrument|'.$device->value.'|'.$seed);
         $channels = match ($device) {
             DeviceClass::DualPlate => self::dual($forces, $chance),
@@ -36,7 +41,10 @@ final readonly class Instrument
         $out = [];
         foreach (['lead', 'trail'] as $side) {
             foreach (['fx_n' => 1.0, 'fy_n' => 1.0, 'fz_n' => 2.0, 'mz_nm' => 0.3] as $name => $noise) {
-                $out[$side.'_'.$name] = array_map(static fn (float $v): float => round($v + $chance->normal(0.0, $noise), 2), $forces[$side.'_'.$name]);
+                $out[$side.'_'.$name] = array_map(
+                    static fn (float $v): float => round($v + $chance->normal(0.0, $noise), 2),
+                    $forces[$side.'_'.$name],
+                );
             }
             foreach (['copx_mm', 'copy_mm'] as $name) {
                 foreach ($forces[$side.'_'.$name] as $i => $v) {
@@ -63,13 +71,18 @@ final readonly class Instrument
             $fz = $forces['lead_fz_n'][$i] + $forces['trail_fz_n'][$i];
             $cop = [];
             foreach (['copx_mm', 'copy_mm'] as $name) {
-                $cop[] = ($forces['lead_fz_n'][$i] * $forces['lead_'.$name][$i] + $forces['trail_fz_n'][$i] * $forces['trail_'.$name][$i]) / $fz;
+                $cop[] =
+                    ($forces['lead_fz_n'][$i] * $forces['lead_'.$name][$i] +
+                        $forces['trail_fz_n'][$i] * $forces['trail_'.$name][$i]) /
+                    $fz;
             }
             $mz = 0.0;
             foreach (['lead', 'trail'] as $side) {
                 $dx = ($forces[$side.'_copx_mm'][$i] - $cop[0]) / 1000.0;
                 $dy = ($forces[$side.'_copy_mm'][$i] - $cop[1]) / 1000.0;
-                $mz += $forces[$side.'_mz_nm'][$i] - ($dx * $forces[$side.'_fy_n'][$i] - $dy * $forces[$side.'_fx_n'][$i]);
+                $mz +=
+                    $forces[$side.'_mz_nm'][$i] -
+                    ($dx * $forces[$side.'_fy_n'][$i] - $dy * $forces[$side.'_fx_n'][$i]);
             }
             $out['fx_n'][] = round($forces['lead_fx_n'][$i] + $forces['trail_fx_n'][$i] + $chance->normal(0.0, 1.5), 2);
             $out['fy_n'][] = round($forces['lead_fy_n'][$i] + $forces['trail_fy_n'][$i] + $chance->normal(0.0, 1.5), 2);
@@ -110,13 +123,25 @@ final readonly class Instrument
             $out['lead_pct'][] = round($lead, 1);
             $out['trail_pct'][] = round(100.0 - $lead, 1);
             foreach (['copx_mm', 'copy_mm'] as $k => $name) {
-                $out[$name][] = round(($lead * $at['lead'][$k] + (100.0 - $lead) * $at['trail'][$k]) / 100.0 + $chance->normal(0.0, 2.5), 1);
+                $out[$name][] = round(
+                    ($lead * $at['lead'][$k] + (100.0 - $lead) * $at['trail'][$k]) / 100.0 + $chance->normal(0.0, 2.5),
+                    1,
+                );
                 foreach (['lead', 'trail'] as $side) {
                     $out[$side.'_'.$name][] = round($at[$side][$k] + $chance->normal(0.0, 4.0), 1);
                 }
             }
             foreach (['lead' => $stance->lead, 'trail' => $stance->trail] as $side => $foot) {
-                $out[$side.'_toe_pct'][] = round(max(0.0, min(100.0, 50.0 + 100.0 * ($at[$side][1] - $foot->yMm) / $foot->lengthMm + $chance->normal(0.0, 2.0))), 1);
+                $out[$side.'_toe_pct'][] = round(
+                    max(
+                        0.0,
+                        min(
+                            100.0,
+                            50.0 + (100.0 * ($at[$side][1] - $foot->yMm)) / $foot->lengthMm + $chance->normal(0.0, 2.0),
+                        ),
+                    ),
+                    1,
+                );
             }
         }
 

@@ -10,8 +10,29 @@ use Core\CoreException;
 final readonly class Plant
 {
     public const FAULTS = [
-        'setup-bias', 'locked-feet', 'sway', 'no-load', 'outer-edge', 'late-load', 'late-recentre', 'early-lunge', 'ahead-of-pressure', 'jump-off-trail', 'chest-first', 'spin-out',
-        'knee-part', 'heel-pop', 'slide', 'early-rise', 'toe-dive', 'heel-fall', 'weak-couple', 'hang-back', 'late-arrival', 'late-push', 'fall-off',
+        'setup-bias',
+        'locked-feet',
+        'sway',
+        'no-load',
+        'outer-edge',
+        'late-load',
+        'late-recentre',
+        'early-lunge',
+        'ahead-of-pressure',
+        'jump-off-trail',
+        'chest-first',
+        'spin-out',
+        'knee-part',
+        'heel-pop',
+        'slide',
+        'early-rise',
+        'toe-dive',
+        'heel-fall',
+        'weak-couple',
+        'hang-back',
+        'late-arrival',
+        'late-push',
+        'fall-off',
     ];
 
     /**
@@ -26,7 +47,9 @@ final readonly class Plant
     {
         foreach ($faults as $key => $severity) {
             if (! in_array($key, self::FAULTS, true)) {
-                throw new CoreException(sprintf("The fault '%s' cannot be planted; these can: %s.", $key, implode(', ', self::FAULTS)));
+                throw new CoreException(
+                    sprintf("The fault '%s' cannot be planted; these can: %s.", $key, implode(', ', self::FAULTS)),
+                );
             }
             if ($severity < 1 || $severity > 3) {
                 throw new CoreException('A planted fault needs a severity of 1, 2 or 3.');

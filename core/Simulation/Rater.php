@@ -46,8 +46,14 @@ final readonly class Rater
      * @param  int  $nth  how many cases this rater has read before
      * @param  array<string, float>  $stations  seconds by code
      */
-    public function read(Codebook $codebook, array $truth, Shown $shown, int $nth, array $stations, Chance $chance): Reading
-    {
+    public function read(
+        Codebook $codebook,
+        array $truth,
+        Shown $shown,
+        int $nth,
+        array $stations,
+        Chance $chance,
+    ): Reading {
         $calls = $strength = [];
         $seen = $shown->film || $shown->views !== [];
         foreach ($codebook->faults as $key => $fault) {
@@ -56,7 +62,10 @@ final readonly class Rater
             $tells = $chance->uniform();
             $detail = $chance->uniform();
             $sight = $fault->observability($shown);
-            $keenness = $this->sensitivity * ($sight === Observability::Observable ? 1.0 : 0.7) * (in_array($key, $this->blindTo, true) ? 0.35 : 1.0);
+            $keenness =
+                $this->sensitivity *
+                ($sight === Observability::Observable ? 1.0 : 0.7) *
+                (in_array($key, $this->blindTo, true) ? 0.35 : 1.0);
             $signal = $keenness * [0.0, 0.6, 1.0, 1.25][$truth[$key] ?? 0];
             $beyond = $signal + $noise - ($this->criterion + $this->drift * $nth) - $keenness / 2;
             $unsure = match ($sight) {
@@ -80,7 +89,15 @@ final readonly class Rater
             $order = max(0, min(8, $fault->station->order() + ($detail > 0.85 ? 1 : ($detail < 0.12 ? -1 : 0))));
             $onset = Station::cases()[$order];
             $on = $seen && ($detail < 0.6 || $shown->device === null) ? 'film' : 'trace';
-            $calls[$key] = new Call($key, Presence::Present, Severity::from($severity), $onset, $severity === 1 ? Decision::Later : Decision::Now, $sure, [new Pin($on, round(($stations[$onset->value] ?? 1.0) + 0.03 * ($detail - 0.5), 3))]);
+            $calls[$key] = new Call(
+                $key,
+                Presence::Present,
+                Severity::from($severity),
+                $onset,
+                $severity === 1 ? Decision::Later : Decision::Now,
+                $sure,
+                [new Pin($on, round(($stations[$onset->value] ?? 1.0) + 0.03 * ($detail - 0.5), 3))],
+            );
         }
         arsort($strength);
         $cause = array_key_first($strength);

@@ -25,7 +25,8 @@ use Core\Agreement\Weights;
 use Core\Chance\Chance;
 
 /**
- * How often intervals hold the truth on ranks and on numbers: five raters, each with a leaning and a noise of their own,
+ * How often intervals hold the truth on ranks and on numbers: five raters, each with a leaning and a noise of their
+ * own,
  * see a quantity of the case; on the ordinal scale they put it into four steps, on the interval scale they say it to a
  * tenth. Cases are drawn anew in each study, the raters stay.
  */
@@ -49,17 +50,27 @@ final readonly class ScaleCoverage
             $is = $chance->normal();
             foreach (self::RATERS as $g => [$leaning, $noise]) {
                 $seen = $is + $leaning + $chance->normal(0.0, $noise);
-                $values[$g][] = $this->steps === null ? (int) round(10.0 * $seen) : count(array_filter($this->steps, static fn (float $s): bool => $seen > $s));
+                $values[$g][] =
+                    $this->steps === null
+                        ? (int) round(10.0 * $seen)
+                        : count(array_filter($this->steps, static fn (float $s): bool => $seen > $s));
             }
         }
-        $all = $this->steps === null ? array_values(array_unique(array_merge(...$values))) : range(0, count($this->steps));
+        $all =
+            $this->steps === null ? array_values(array_unique(array_merge(...$values))) : range(0, count($this->steps));
         sort($all);
         $code = array_flip($all);
 
         return new ItemTable(
             $this->steps === null ? Scale::Interval : Scale::Ordinal,
-            array_map(strval(...), $all), array_map(floatval(...), $all), array_map(static fn (int $g): string => "r$g", array_keys(self::RATERS)),
-            array_map(static fn (array $column): array => array_map(static fn (int $v): int => $code[$v], $column), array_values($values)), range(0, $cases - 1),
+            array_map(strval(...), $all),
+            array_map(floatval(...), $all),
+            array_map(static fn (int $g): string => "r$g", array_keys(self::RATERS)),
+            array_map(
+                static fn (array $column): array => array_map(static fn (int $v): int => $code[$v], $column),
+                array_values($values),
+            ),
+            range(0, $cases - 1),
         );
     }
 
@@ -73,13 +84,20 @@ final readonly class ScaleCoverage
             return [
                 'krippendorff_alpha, interval' => Alpha::figure($table, $confidence, $bootstrap),
                 ...(new IntraclassCorrelation($table))->figures($confidence, $bootstrap),
-                ...$pair->figures(), 'within 5' => $pair->within(5.0), 'spearman' => RankAgreement::spearman($x, $y, $confidence),
+                ...$pair->figures(),
+                'within 5' => $pair->within(5.0),
+                'spearman' => RankAgreement::spearman($x, $y, $confidence),
                 'kendall_w' => RankAgreement::kendall(self::said($table), $confidence)['w'],
                 ...self::components(VarianceComponents::of($table, $confidence, $bootstrap)),
             ];
         }
         $weights = Weights::ordinal($table->q);
-        [$counted] = (new Coefficients($table, new CountSums($table, $weights, $bootstrap->cases ?? 0), $weights, $confidence))->figures($bootstrap);
+        [$counted] = (new Coefficients(
+            $table,
+            new CountSums($table, $weights, $bootstrap->cases ?? 0),
+            $weights,
+            $confidence,
+        ))->figures($bootstrap);
         unset($counted['percent_agreement'], $counted['krippendorff_alpha']);
 
         return [
@@ -87,7 +105,11 @@ final readonly class ScaleCoverage
             'krippendorff_alpha, ordinal' => Alpha::figure($table, $confidence, $bootstrap),
             'conger_kappa, weighted' => CongerKappa::figure($table, $weights, $confidence),
             'light_kappa, weighted' => (new PairTables($table, $weights, $confidence))->light(),
-            'cohen_kappa of a pair, weighted' => (new CohenKappa(self::cells($table, 0, 1), $confidence, $weights))->kappa(),
+            'cohen_kappa of a pair, weighted' => (new CohenKappa(
+                self::cells($table, 0, 1),
+                $confidence,
+                $weights,
+            ))->kappa(),
         ];
     }
 
@@ -101,7 +123,9 @@ final readonly class ScaleCoverage
         $sums = [];
         $pieces = max(1, intdiv($cases, 50_000));
         for ($i = 0; $i < $pieces; $i++) {
-            foreach ($this->points($this->draw(intdiv($cases, $pieces), new Chance("$this->seed|truth|$i"))) as $name => $v) {
+            foreach (
+                $this->points($this->draw(intdiv($cases, $pieces), new Chance("$this->seed|truth|$i"))) as $name => $v
+            ) {
                 $sums[$name] = ($sums[$name] ?? 0.0) + $v / $pieces;
             }
         }
@@ -118,11 +142,18 @@ final readonly class ScaleCoverage
 
             return [
                 'krippendorff_alpha, interval' => (new IntervalAlpha($table))->estimates()[0],
-                ...array_map(static fn (Figure $f): float => (float) $f->estimate, (new IntraclassCorrelation($table))->figures(new Confidence, null)),
+                ...array_map(
+                    static fn (Figure $f): float => (float) $f->estimate,
+                    (new IntraclassCorrelation($table))->figures(new Confidence(), null),
+                ),
                 ...array_map(static fn (Figure $f): float => (float) $f->estimate, $pair->figures()),
-                'within 5' => (float) $pair->within(5.0)->estimate, 'spearman' => (float) RankAgreement::spearman($x, $y)->estimate,
+                'within 5' => (float) $pair->within(5.0)->estimate,
+                'spearman' => (float) RankAgreement::spearman($x, $y)->estimate,
                 'kendall_w' => (float) RankAgreement::kendall(self::said($table))['w']->estimate,
-                ...array_map(static fn (Figure $f): float => (float) $f->estimate, self::components(VarianceComponents::of($table))),
+                ...array_map(
+                    static fn (Figure $f): float => (float) $f->estimate,
+                    self::components(VarianceComponents::of($table)),
+                ),
             ];
         }
         $weights = Weights::ordinal($table->q);
@@ -152,7 +183,10 @@ final readonly class ScaleCoverage
      */
     private static function weighted(array $figures): array
     {
-        return array_combine(array_map(static fn (string $name): string => "$name, weighted", array_keys($figures)), $figures);
+        return array_combine(
+            array_map(static fn (string $name): string => "$name, weighted", array_keys($figures)),
+            $figures,
+        );
     }
 
     /** @return list<int> crossed counts of two raters' steps */
@@ -169,25 +203,42 @@ final readonly class ScaleCoverage
     /** @return list<list<float>> what each rater said */
     private static function said(ItemTable $table): array
     {
-        return array_map(static fn (array $column): array => array_map(static fn (int $k): float => $table->numbers[$k], $column), $table->columns);
+        return array_map(
+            static fn (array $column): array => array_map(static fn (int $k): float => $table->numbers[$k], $column),
+            $table->columns,
+        );
     }
 
     /** @return array<string, Figure> */
     private static function components(VarianceComponents $of): array
     {
-        return ['variance of cases' => $of->case, 'variance of raters' => $of->rater, 'variance case × rater' => $of->caseRater];
+        return [
+            'variance of cases' => $of->case,
+            'variance of raters' => $of->rater,
+            'variance case × rater' => $of->caseRater,
+        ];
     }
 
     /**
      * @param  array<string, float>  $truth
      * @param  int  $bootstrap  replicates; 0 for the analytic and jackknife intervals
      * @param  \Closure(int): void|null  $progress
-     * @return array<string, array{truth: float, covered: float, below: float, above: float, width: float, without: int}> as Coverage::of()
+     * @return array<string, array{truth: float, covered: float, below: float, above: float, width: float,
+     *     without: int}> as Coverage::of()
      */
     public function run(array $truth, int $cases, int $studies, int $bootstrap = 0, ?\Closure $progress = null): array
     {
         $confidence = new Confidence;
 
-        return Coverage::of($truth, $studies, fn (int $s): array => $this->figures($this->draw($cases, new Chance("$this->seed|$cases|$s")), $confidence, $bootstrap > 0 ? new CaseBootstrap($cases, $bootstrap, $s) : null), $progress);
+        return Coverage::of(
+            $truth,
+            $studies,
+            fn (int $s): array => $this->figures(
+                $this->draw($cases, new Chance("$this->seed|$cases|$s")),
+                $confidence,
+                $bootstrap > 0 ? new CaseBootstrap($cases, $bootstrap, $s) : null,
+            ),
+            $progress,
+        );
     }
 }

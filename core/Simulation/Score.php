@@ -77,14 +77,17 @@ final readonly class Score
         $peakT = $s['AD'] + $peakAt * $back;
         $early = $p->severity('early-lunge') > 0;
         $wander = $c->normal(0.0, 0.012);
-        $crossing = $s['TP'] + match (true) {
-            $p->severity('late-recentre') > 0 => [0.0, 0.058, 0.096, 0.125][$p->severity('late-recentre')] + 0.3 * $wander,
-            $p->severity('late-load') > 0 => 0.012 + 0.3 * $wander,
-            $early => -0.16 + $wander,
-            $p->severity('jump-off-trail') > 0 => -0.068 + 0.3 * $wander,
-            $p->severity('ahead-of-pressure') > 0 => 0.046 + 0.3 * $wander,
-            default => -0.032 + $wander,
-        };
+        $crossing =
+            $s['TP'] +
+            match (true) {
+                $p->severity('late-recentre') > 0 => [0.0, 0.058, 0.096, 0.125][$p->severity('late-recentre')] +
+                    0.3 * $wander,
+                $p->severity('late-load') > 0 => 0.012 + 0.3 * $wander,
+                $early => -0.16 + $wander,
+                $p->severity('jump-off-trail') > 0 => -0.068 + 0.3 * $wander,
+                $p->severity('ahead-of-pressure') > 0 => 0.046 + 0.3 * $wander,
+                default => -0.032 + $wander,
+            };
         $top = $p->pick('early-lunge', 0.0, 66.0, 74.5, 80.0);
         $level = $p->pick('spin-out', $c->normal(71.0, 1.6), 60.0, 52.0, 50.8);
         $impact = $c->normal(85.5, 1.5);
@@ -154,18 +157,47 @@ final readonly class Score
             default => 0.42 * ($s['IM'] - $s['TP']),
         };
         $twist = $c->normal(0.95, 0.08) * ($p->severity('spin-out') > 0 ? 1.25 : 1.0);
-        $couple = $p->pick('weak-couple', $c->normal(12.5, 0.9), 8.0, 4.2, 3.0) + [0.0, 0.5, 1.2, 2.6][$p->severity('hang-back')];
+        $couple =
+            $p->pick('weak-couple', $c->normal(12.5, 0.9), 8.0, 4.2, 3.0) +
+            [0.0, 0.5, 1.2, 2.6][$p->severity('hang-back')];
 
         return [
             'share' => new Curve($knots),
             'total' => new Curve([
-                [0.0, 100.0], [$s['AD'], 100.0], [$s['LB'], 104.0], [$s['TP'] - 0.05, 101.0], ...($hop > 0.0 ? [[$s['TP'] + 0.05, $hop]] : []), [$dipT, $dip],
-                [$s['IM'] - $riseAt, $rise], [$s['IM'] + 0.10, 74.0], [$s['IM'] + 0.26, 104.0], [$s['FI'] - 0.1, 100.0], [$s['FI'] + 0.5, 100.0],
+                [0.0, 100.0],
+                [$s['AD'], 100.0],
+                [$s['LB'], 104.0],
+                [$s['TP'] - 0.05, 101.0],
+                ...$hop > 0.0 ? [[$s['TP'] + 0.05, $hop]] : [],
+                [$dipT, $dip],
+                [$s['IM'] - $riseAt, $rise],
+                [$s['IM'] + 0.1, 74.0],
+                [$s['IM'] + 0.26, 104.0],
+                [$s['FI'] - 0.1, 100.0],
+                [$s['FI'] + 0.5, 100.0],
             ]),
             // Free moment under both feet together, N·m per kg, opening positive.
-            'twist' => new Curve([[0.0, 0.0], [$s['AD'], 0.0], [$s['TB'], -0.25], [$s['LB'], -0.1], [$s['TP'] + 0.08, $twist], [$s['IM'], 0.35], [$s['ST'] + 0.08, -0.5], [$s['FI'], 0.0]]),
+            'twist' => new Curve([
+                [0.0, 0.0],
+                [$s['AD'], 0.0],
+                [$s['TB'], -0.25],
+                [$s['LB'], -0.1],
+                [$s['TP'] + 0.08, $twist],
+                [$s['IM'], 0.35],
+                [$s['ST'] + 0.08, -0.5],
+                [$s['FI'], 0.0],
+            ]),
             // Opposed forward and backward push of the feet, %BW.
-            'couple' => new Curve([[0.0, 0.0], [$s['AD'], 0.0], [$s['TB'], -3.0], [$s['TP'], 2.0], [$s['LD'] + 0.02, $couple], [$s['IM'], 0.5 * $couple], [$s['ST'] + 0.05, 0.0], [$s['FI'], 0.0]]),
+            'couple' => new Curve([
+                [0.0, 0.0],
+                [$s['AD'], 0.0],
+                [$s['TB'], -3.0],
+                [$s['TP'], 2.0],
+                [$s['LD'] + 0.02, $couple],
+                [$s['IM'], 0.5 * $couple],
+                [$s['ST'] + 0.05, 0.0],
+                [$s['FI'], 0.0],
+            ]),
         ];
     }
 
@@ -193,21 +225,96 @@ final readonly class Score
 
         return [
             // Pelvis centre toward the target, % of stance width.
-            'pelvis_x' => self::through($s, [0.0, -2.5 + 0.3 * ($swayLB + 5.5), $swayLB, $swayTP + 0.5 * $lunge + 0.5 * $ahead, 9.0 - $hang - $spin + $lunge + $ahead + 0.3 * $slide, 13.0 - $hang - $spin + $lunge + $ahead + 0.6 * $slide, 16.0 - $hang - 0.5 * $late + 0.6 * $lunge + 0.7 * $ahead + $slide, 18.0 - $hang + 0.4 * $ahead + $slide, 29.0 - 0.5 * $hang - $fall + 0.2 * $slide]),
+            'pelvis_x' => self::through($s, [
+                0.0,
+                -2.5 + 0.3 * ($swayLB + 5.5),
+                $swayLB,
+                $swayTP + 0.5 * $lunge + 0.5 * $ahead,
+                9.0 - $hang - $spin + $lunge + $ahead + 0.3 * $slide,
+                13.0 - $hang - $spin + $lunge + $ahead + 0.6 * $slide,
+                16.0 - $hang - 0.5 * $late + 0.6 * $lunge + 0.7 * $ahead + $slide,
+                18.0 - $hang + 0.4 * $ahead + $slide,
+                29.0 - 0.5 * $hang - $fall + 0.2 * $slide,
+            ]),
             // Chest centre relative to the pelvis: lean of the trunk toward the trail side, degrees.
-            'lean' => self::through($s, [4.0, 3.0, 0.5 - [0.0, 2.0, 4.0, 6.0][$p->severity('no-load')], -1.5 - 0.4 * $lunge + ($p->severity('no-load') > 0 ? -3.0 : 0.0), 5.0 - 0.55 * $lunge + 0.25 * $hang - 0.18 * $ahead + 0.12 * $slide, 10.0 - 0.6 * $lunge + 0.3 * $hang, 15.0 - 0.5 * $lunge + 0.8 * $hang + 0.2 * $late, 17.0 + 0.7 * $hang - 0.4 * $late, 7.0 + 0.7 * $fall + 0.3 * $hang]),
+            'lean' => self::through($s, [
+                4.0,
+                3.0,
+                0.5 - [0.0, 2.0, 4.0, 6.0][$p->severity('no-load')],
+                -1.5 - 0.4 * $lunge + ($p->severity('no-load') > 0 ? -3.0 : 0.0),
+                5.0 - 0.55 * $lunge + 0.25 * $hang - 0.18 * $ahead + 0.12 * $slide,
+                10.0 - 0.6 * $lunge + 0.3 * $hang,
+                15.0 - 0.5 * $lunge + 0.8 * $hang + 0.2 * $late,
+                17.0 + 0.7 * $hang - 0.4 * $late,
+                7.0 + 0.7 * $fall + 0.3 * $hang,
+            ]),
             // Trunk inclination toward the ball, degrees from upright.
-            'bend' => self::through($s, [36.0, 36.0, 35.0, 34.5, 35.0, 35.0 - 0.05 * $rise, 34.0 - 0.08 * $rise, 31.0 - 0.05 * $rise, 4.0]),
-            'pelvis_y' => self::through($s, [-105.0, -106.0, -108.0, -109.0 + 0.04 * $rise, -111.0 + 0.42 * $rise, -112.5 + 0.68 * $rise, -115.0 + $rise, -114.0 + 1.3 * $rise, -40.0 + 0.4 * $rise]),
+            'bend' => self::through($s, [
+                36.0,
+                36.0,
+                35.0,
+                34.5,
+                35.0,
+                35.0 - 0.05 * $rise,
+                34.0 - 0.08 * $rise,
+                31.0 - 0.05 * $rise,
+                4.0,
+            ]),
+            'pelvis_y' => self::through($s, [
+                -105.0,
+                -106.0,
+                -108.0,
+                -109.0 + 0.04 * $rise,
+                -111.0 + 0.42 * $rise,
+                -112.5 + 0.68 * $rise,
+                -115.0 + $rise,
+                -114.0 + 1.3 * $rise,
+                -40.0 + 0.4 * $rise,
+            ]),
             // Height of the hips below a straight leg, mm.
-            'squat' => self::through($s, [52.0, 54.0, 56.0, 52.0, 66.0 + 0.3 * $up, 60.0 + 0.7 * $up, 34.0 + $up, 20.0 + $up, 14.0]),
-            'pelvis_turn' => self::through($s, [0.0, -14.0, -30.0 + 0.6 * $coil, -44.0 + $coil, -14.0 + 4.0 * $spin, 10.0 + 5.0 * $spin - 0.5 * $shut, 37.0 + 4.0 * $spin - $shut, 55.0 - $shut, 92.0 - 0.5 * $fall]),
-            'chest_turn' => self::through($s, [-2.0, -34.0, -66.0 + 0.6 * $coil, -92.0 + $coil, -54.0 + 3.0 * $spin, -24.0 + 3.0 * $spin, 20.0 - 0.4 * $hang, 50.0, 106.0 - 0.5 * $fall], match (true) {
-                // Who unwinds first is turned back fully a little before the shaft reverses; who jumps, a little after.
-                $p->severity('chest-first') > 0 => [[$s['TP'] - 0.035, -92.0 + $coil], [$s['TP'], -91.0 + $coil]],
-                $p->severity('jump-off-trail') > 0 => [[$s['TP'] + 0.062, -91.5 + $coil]],
-                default => [],
-            }),
+            'squat' => self::through($s, [
+                52.0,
+                54.0,
+                56.0,
+                52.0,
+                66.0 + 0.3 * $up,
+                60.0 + 0.7 * $up,
+                34.0 + $up,
+                20.0 + $up,
+                14.0,
+            ]),
+            'pelvis_turn' => self::through($s, [
+                0.0,
+                -14.0,
+                -30.0 + 0.6 * $coil,
+                -44.0 + $coil,
+                -14.0 + 4.0 * $spin,
+                10.0 + 5.0 * $spin - 0.5 * $shut,
+                37.0 + 4.0 * $spin - $shut,
+                55.0 - $shut,
+                92.0 - 0.5 * $fall,
+            ]),
+            'chest_turn' => self::through(
+                $s,
+                [
+                    -2.0,
+                    -34.0,
+                    -66.0 + 0.6 * $coil,
+                    -92.0 + $coil,
+                    -54.0 + 3.0 * $spin,
+                    -24.0 + 3.0 * $spin,
+                    20.0 - 0.4 * $hang,
+                    50.0,
+                    106.0 - 0.5 * $fall,
+                ],
+                match (true) {
+                    // Who unwinds first is turned back fully a little before the shaft reverses; who jumps, a little
+                    // after.
+                    $p->severity('chest-first') > 0 => [[$s['TP'] - 0.035, -92.0 + $coil], [$s['TP'], -91.0 + $coil]],
+                    $p->severity('jump-off-trail') > 0 => [[$s['TP'] + 0.062, -91.5 + $coil]],
+                    default => [],
+                },
+            ),
             // Lead arm and shaft about their planes, degrees; 0 hangs down, ±90 is level.
             'arm' => self::through($s, [-13.0, -48.0, -90.0, -121.0, -90.0, -47.0, -9.0, 46.0, 166.0]),
             'arm_plane' => self::through($s, [75.0, 66.0, 56.0, 53.0, 57.0, 63.0, 70.0, 62.0, 66.0]),
@@ -215,7 +322,17 @@ final readonly class Score
             'shaft' => self::through($s, [-3.0, -90.0, -168.0, -258.0, -214.0, -90.0, -4.0, 90.0, 292.0]),
             'shaft_plane' => self::through($s, [57.0, 56.0, 58.0, 60.0, 57.0, 54.0, 58.5, 56.0, 48.0]),
             // How far the knees are pushed apart, as a sideways part of the direction they bend in.
-            'knees_out' => self::through($s, [0.0, 0.0, 0.0, 0.0, -0.12 + 0.6 * $apart, -0.28 + 1.2 * $apart, -0.2 + 0.7 * $apart, 0.0, 0.0]),
+            'knees_out' => self::through($s, [
+                0.0,
+                0.0,
+                0.0,
+                0.0,
+                -0.12 + 0.6 * $apart,
+                -0.28 + 1.2 * $apart,
+                -0.2 + 0.7 * $apart,
+                0.0,
+                0.0,
+            ]),
             'gaze' => self::through($s, [0.0, -4.0, -8.0, -12.0, -8.0, -5.0, 0.0, 10.0, 86.0]),
         ];
     }
@@ -237,16 +354,66 @@ final readonly class Score
 
         return [
             // Heel heights in mm; heading change in degrees, toes toward the target positive.
-            'trail_heel' => self::through($s, [0.0, 0.0, 0.0, 0.0, 2.0 + $pop, 9.0 + 1.2 * $pop, $heel + 0.6 * $pop, $heel + 40.0 + 0.4 * $pop, $fall ? 70.0 : 158.0]),
-            'trail_spin' => self::through($s, [0.0, 0.0, 0.0, 0.0, 0.25 * $spin, 0.6 * $spin, $spin, $spin + 8.0, $fall ? $spin + 14.0 : 52.0]),
+            'trail_heel' => self::through($s, [
+                0.0,
+                0.0,
+                0.0,
+                0.0,
+                2.0 + $pop,
+                9.0 + 1.2 * $pop,
+                $heel + 0.6 * $pop,
+                $heel + 40.0 + 0.4 * $pop,
+                $fall ? 70.0 : 158.0,
+            ]),
+            'trail_spin' => self::through($s, [
+                0.0,
+                0.0,
+                0.0,
+                0.0,
+                0.25 * $spin,
+                0.6 * $spin,
+                $spin,
+                $spin + 8.0,
+                $fall ? $spin + 14.0 : 52.0,
+            ]),
             'lead_heel' => self::through($s, [0.0, 2.0, 10.0, 14.0, 0.0, 0.0, 0.0, 0.0, 0.0]),
             'lead_spin' => self::through($s, [0.0, 0.0, 0.0, 0.0, 0.0, 0.0, 0.0, 2.0, 10.0]),
             'lead_toe' => self::through($s, [0.0, 0.0, 0.0, 0.0, 0.0, 0.0, 0.0, 0.0, $fall ? 30.0 : 0.0]),
             // COP along each foot, % of foot length from the middle, toes positive.
-            'trail_cop' => self::through($s, [2.0, 0.0, -6.0, -6.0, 4.0, 12.0 + 0.2 * $toes, 22.0 + 0.4 * $toes, 26.0 + 0.3 * $toes, 34.0]),
+            'trail_cop' => self::through($s, [
+                2.0,
+                0.0,
+                -6.0,
+                -6.0,
+                4.0,
+                12.0 + 0.2 * $toes,
+                22.0 + 0.4 * $toes,
+                26.0 + 0.3 * $toes,
+                34.0,
+            ]),
             // Across the trail foot, % of its width, outer edge positive.
-            'trail_edge' => self::through($s, [0.0, 3.0 + 0.5 * $roll, $edge + $roll, $edge - 1.0 + $roll, -3.0 + 0.5 * $roll, -7.0 + 0.3 * $roll, -10.0, -8.0, 0.0]),
-            'lead_cop' => self::through($s, [2.0, 4.0, 8.0, 6.0, 4.0 + 0.3 * $toes, 0.0 + 0.7 * $toes, -8.0 + $toes, -12.0 + 0.8 * $toes, -14.0 + 0.3 * $toes]),
+            'trail_edge' => self::through($s, [
+                0.0,
+                3.0 + 0.5 * $roll,
+                $edge + $roll,
+                $edge - 1.0 + $roll,
+                -3.0 + 0.5 * $roll,
+                -7.0 + 0.3 * $roll,
+                -10.0,
+                -8.0,
+                0.0,
+            ]),
+            'lead_cop' => self::through($s, [
+                2.0,
+                4.0,
+                8.0,
+                6.0,
+                4.0 + 0.3 * $toes,
+                0.0 + 0.7 * $toes,
+                -8.0 + $toes,
+                -12.0 + 0.8 * $toes,
+                -14.0 + 0.3 * $toes,
+            ]),
         ];
     }
 

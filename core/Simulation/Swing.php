@@ -34,7 +34,13 @@ final readonly class Swing
     {
         $score = new Score($spec);
         $body = new Body($spec, $score);
-        $trace = Instrument::record($spec->device, Ground::forces($spec, $score, $body), $body->stance, $spec->massKg, $spec->seed);
+        $trace = Instrument::record(
+            $spec->device,
+            Ground::forces($spec, $score, $body),
+            $body->stance,
+            $spec->massKg,
+            $spec->seed,
+        );
 
         return new self(
             $spec,

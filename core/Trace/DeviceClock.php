@@ -46,7 +46,12 @@ final readonly class DeviceClock
             $out[] = sprintf('The device’s clock is %s; only its ticks are used.', self::words($this->offsetS));
         }
         if ($this->strayPerCent !== null && abs($this->strayPerCent) > 3.0) {
-            $out[] = sprintf('It sends %.0f samples a second, %.0f %% %s than it states: timings would be off by as much.', (float) $this->rateHz, abs($this->strayPerCent), $this->strayPerCent > 0 ? 'more' : 'fewer');
+            $out[] = sprintf(
+                'It sends %.0f samples a second, %.0f %% %s than it states: timings would be off by as much.',
+                (float) $this->rateHz,
+                abs($this->strayPerCent),
+                $this->strayPerCent > 0 ? 'more' : 'fewer',
+            );
         }
 
         return $out;

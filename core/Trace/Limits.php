@@ -53,7 +53,14 @@ final class Limits
         foreach ($values as $v) {
             // A missing sample compares false with everything.
             if ($v > $limit || $v < -$limit) {
-                throw new CoreException(sprintf('%s holds %s, which nothing measures: at most %s is taken.', ucfirst($what), self::shown($v), number_format($limit)));
+                throw new CoreException(
+                    sprintf(
+                        '%s holds %s, which nothing measures: at most %s is taken.',
+                        ucfirst($what),
+                        self::shown($v),
+                        number_format($limit),
+                    ),
+                );
             }
         }
     }
@@ -62,7 +69,15 @@ final class Limits
     public static function within(float $value, float $low, float $high, string $what): void
     {
         if (! ($value >= $low && $value <= $high)) {
-            throw new CoreException(sprintf('%s is %s; it must lie between %s and %s.', ucfirst($what), self::shown($value), self::shown($low), self::shown($high)));
+            throw new CoreException(
+                sprintf(
+                    '%s is %s; it must lie between %s and %s.',
+                    ucfirst($what),
+                    self::shown($value),
+                    self::shown($low),
+                    self::shown($high),
+                ),
+            );
         }
     }
 

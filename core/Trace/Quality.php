@@ -26,7 +26,13 @@ final class Quality
             $found = array_filter($found, static fn (QualityFinding $f): bool => $f->kind !== 'mass');
         }
         $rank = ['serious' => 0, 'warning' => 1, 'note' => 2];
-        usort($found, static fn (QualityFinding $a, QualityFinding $b): int => [$rank[$a->severity], $a->span[0] ?? 0.0] <=> [$rank[$b->severity], $b->span[0] ?? 0.0]);
+        usort(
+            $found,
+            static fn (QualityFinding $a, QualityFinding $b): int => [$rank[$a->severity], $a->span[0] ?? 0.0] <=> [
+                $rank[$b->severity],
+                $b->span[0] ?? 0.0,
+            ],
+        );
 
         return $found;
     }

@@ -133,7 +133,11 @@ final readonly class Series
      */
     public function map(callable $f): self
     {
-        return new self($this->rateHz, array_map(static fn (float $v): float => is_nan($v) ? NAN : $f($v), $this->values), $this->t0);
+        return new self(
+            $this->rateHz,
+            array_map(static fn (float $v): float => is_nan($v) ? NAN : $f($v), $this->values),
+            $this->t0,
+        );
     }
 
     /**
@@ -240,7 +244,14 @@ final readonly class Series
         $base = 3 * $m2 + 3 * $m - 1;
         $slope = 3.0 / ($m * ($m + 1) * (2 * $m + 1)) * $this->rateHz;
         for ($i = $m; ; $i++) {
-            $out[] = $gaps > 0 ? ($order === 0 ? $v[$i] : NAN) : ($order === 0 ? $scale * ($base * $s0 - 5 * $s2) : $slope * $s1);
+            $out[] =
+                $gaps > 0
+                    ? ($order === 0
+                        ? $v[$i]
+                        : NAN)
+                    : ($order === 0
+                        ? $scale * ($base * $s0 - 5 * $s2)
+                        : $slope * $s1);
             if ($i + $m + 1 >= $n) {
                 break;
             }

@@ -33,8 +33,12 @@ enum Signal: string
                 DeviceClass::Plate => $kind === 'copx_mm' ? [self::Cop, self::Share] : [self::Cop],
                 DeviceClass::DualPlate => [self::FootCop, self::Cop, self::Twist],
             },
-            $kind === 'fz_n' => $device === DeviceClass::DualPlate ? [self::Share, self::Total, self::FootForce, self::Cop, self::Twist] : [self::Total, self::Share],
-            $kind === 'fx_n', $kind === 'fy_n' => $device === DeviceClass::DualPlate ? [self::Horizontal, self::Twist] : [self::Horizontal],
+            $kind === 'fz_n' => $device === DeviceClass::DualPlate
+                ? [self::Share, self::Total, self::FootForce, self::Cop, self::Twist]
+                : [self::Total, self::Share],
+            $kind === 'fx_n', $kind === 'fy_n' => $device === DeviceClass::DualPlate
+                ? [self::Horizontal, self::Twist]
+                : [self::Horizontal],
             $kind === 'mz_nm' => [self::Twist],
             default => [],
         };

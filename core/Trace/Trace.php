@@ -57,8 +57,13 @@ final readonly class Trace
         }
 
         return new self(
-            $this->device, $this->rateHz, array_map(static fn (array $v): array => array_slice($v, $a, $b - $a + 1), $this->channels),
-            $this->stance, $this->massKg, $this->t0 + $a / $this->rateHz, $this->clockJitterS,
+            $this->device,
+            $this->rateHz,
+            array_map(static fn (array $v): array => array_slice($v, $a, $b - $a + 1), $this->channels),
+            $this->stance,
+            $this->massKg,
+            $this->t0 + $a / $this->rateHz,
+            $this->clockJitterS,
         );
     }
 
@@ -74,7 +79,9 @@ final readonly class Trace
 
     public function series(string $channel): ?Series
     {
-        return isset($this->channels[$channel]) ? new Series($this->rateHz, $this->channels[$channel], $this->t0) : null;
+        return isset($this->channels[$channel])
+            ? new Series($this->rateHz, $this->channels[$channel], $this->t0)
+            : null;
     }
 
     /**
@@ -92,14 +99,20 @@ final readonly class Trace
             $span = $this->stance->lead->xMm - $x0;
             $least = self::LEAST_TOTAL * ($this->bodyWeightN() ?? 700.0);
             foreach ($this->channels['copx_mm'] as $i => $x) {
-                $values[] = $this->channels['fz_n'][$i] > $least ? max(0.0, min(100.0, 100.0 * ($x - $x0) / $span)) : NAN;
+                $values[] =
+                    $this->channels['fz_n'][$i] > $least ? max(0.0, min(100.0, (100.0 * ($x - $x0)) / $span)) : NAN;
             }
 
             return new Series($this->rateHz, $values, $this->t0);
         }
-        [$lead, $trail, $least] = $this->device === DeviceClass::Mat
-            ? [$this->channels['lead_pct'], $this->channels['trail_pct'], 100.0 * self::LEAST_TOTAL]
-            : [$this->channels['lead_fz_n'], $this->channels['trail_fz_n'], self::LEAST_TOTAL * ($this->bodyWeightN() ?? 700.0)];
+        [$lead, $trail, $least] =
+            $this->device === DeviceClass::Mat
+                ? [$this->channels['lead_pct'], $this->channels['trail_pct'], 100.0 * self::LEAST_TOTAL]
+                : [
+                    $this->channels['lead_fz_n'],
+                    $this->channels['trail_fz_n'],
+                    self::LEAST_TOTAL * ($this->bodyWeightN() ?? 700.0),
+                ];
         foreach ($lead as $i => $f) {
             $sum = $f + $trail[$i];
             $values[] = $sum > $least ? max(0.0, min(100.0, 100.0 * $f / $sum)) : NAN;
@@ -162,7 +175,9 @@ final readonly class Trace
     /** Horizontal force of the ground on one foot along x or y, %BW; null unless each foot has a plate of its own. */
     public function footPush(Side $side, Axis $axis): ?Series
     {
-        return $this->device === DeviceClass::DualPlate ? $this->perWeight([$side->name("f{$axis->letter()}_n")]) : null;
+        return $this->device === DeviceClass::DualPlate
+            ? $this->perWeight([$side->name("f{$axis->letter()}_n")])
+            : null;
     }
 
     /** Net horizontal force of the ground on the golfer along x or y, %BW; null for a mat. */
@@ -171,7 +186,10 @@ final readonly class Trace
         return match ($this->device) {
             DeviceClass::Mat => null,
             DeviceClass::Plate => $this->perWeight(["f{$axis->letter()}_n"]),
-            DeviceClass::DualPlate => $this->perWeight([Side::Lead->name("f{$axis->letter()}_n"), Side::Trail->name("f{$axis->letter()}_n")]),
+            DeviceClass::DualPlate => $this->perWeight([
+                Side::Lead->name("f{$axis->letter()}_n"),
+                Side::Trail->name("f{$axis->letter()}_n"),
+            ]),
         };
     }
 
@@ -185,12 +203,18 @@ final readonly class Trace
             return null;
         }
         if ($this->device === DeviceClass::Plate) {
-            return (new Series($this->rateHz, $this->channels['mz_nm'], $this->t0))->map(fn (float $v): float => $v / $this->massKg);
+            return (new Series($this->rateHz, $this->channels['mz_nm'], $this->t0))->map(
+                fn (float $v): float => $v / $this->massKg,
+            );
         }
         [$x, $y] = $this->cop();
         $values = array_fill(0, $this->samples(), 0.0);
         foreach (Side::cases() as $side) {
-            [$mz, $px, $py] = [$this->channels[$side->name('mz_nm')], $this->channels[$side->name('copx_mm')], $this->channels[$side->name('copy_mm')]];
+            [$mz, $px, $py] = [
+                $this->channels[$side->name('mz_nm')],
+                $this->channels[$side->name('copx_mm')],
+                $this->channels[$side->name('copy_mm')],
+            ];
             [$fx, $fy] = [$this->channels[$side->name('fx_n')], $this->channels[$side->name('fy_n')]];
             foreach ($mz as $i => $moment) {
                 $dx = $px[$i] - $x->values[$i];
@@ -212,7 +236,10 @@ final readonly class Trace
      */
     public function footCop(Side $side): ?array
     {
-        if ($this->stance === null || ! isset($this->channels[$side->name('copx_mm')], $this->channels[$side->name('copy_mm')])) {
+        if (
+            $this->stance === null ||
+            ! isset($this->channels[$side->name('copx_mm')], $this->channels[$side->name('copy_mm')])
+        ) {
             return null;
         }
         $foot = $this->stance->foot($side);

@@ -18,7 +18,9 @@ return new class extends Migration
             $table->rememberToken();
             $table->timestampsTz();
         });
-        DB::statement("alter table users add constraint users_role check (role in ('head-coach', 'panel', 'instructor'))");
+        DB::statement(
+            "alter table users add constraint users_role check (role in ('head-coach', 'panel', 'instructor'))",
+        );
 
         Schema::create('golfers', function (Blueprint $table): void {
             $table->id();
@@ -61,7 +63,10 @@ return new class extends Migration
             $table->string('source', 12);
             $table->timestampsTz();
         });
-        DB::statement("alter table recordings add constraint recordings_device check (device_class in ('mat', 'plate', 'dual-plate'))");
+        DB::statement(
+            "alter table recordings add constraint recordings_device check (device_class in ('mat', 'plate', "
+                ."'dual-plate'))",
+        );
         DB::statement('alter table recordings add constraint recordings_size check (samples >= 2 and rate_hz > 0)');
 
         Schema::create('trace_channels', function (Blueprint $table): void {
@@ -89,7 +94,10 @@ return new class extends Migration
             $table->string('source', 20);
             $table->unique(['recording_id', 'code']);
         });
-        DB::statement("alter table station_times add constraint station_times_code check (code in ('AD','TB','LB','TP','LD','SD','IM','ST','FI'))");
+        DB::statement(
+            'alter table station_times add constraint station_times_code check (code in '
+                ."('AD','TB','LB','TP','LD','SD','IM','ST','FI'))",
+        );
 
         Schema::create('measurement_sets', function (Blueprint $table): void {
             $table->id();
@@ -113,7 +121,19 @@ return new class extends Migration
 
     public function down(): void
     {
-        foreach (['audit_entries', 'measurement_sets', 'station_times', 'motions', 'trace_channels', 'recordings', 'consents', 'golfers', 'users'] as $table) {
+        foreach (
+            [
+                'audit_entries',
+                'measurement_sets',
+                'station_times',
+                'motions',
+                'trace_channels',
+                'recordings',
+                'consents',
+                'golfers',
+                'users',
+            ] as $table
+        ) {
             Schema::dropIfExists($table);
         }
     }

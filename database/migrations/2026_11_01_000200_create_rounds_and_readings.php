@@ -25,7 +25,9 @@ return new class extends Migration
             $table->timestampsTz();
         });
         DB::statement("alter table rounds add constraint rounds_kind check (kind in ('panel', 'staff'))");
-        DB::statement("alter table rounds add constraint rounds_state check (state in ('draft', 'open', 'closed', 'published'))");
+        DB::statement(
+            "alter table rounds add constraint rounds_state check (state in ('draft', 'open', 'closed', 'published'))",
+        );
 
         Schema::create('round_cases', function (Blueprint $table): void {
             $table->id();
@@ -73,10 +75,18 @@ return new class extends Migration
             $table->jsonb('pins')->default('[]');
             $table->unique(['reading_id', 'fault']);
         });
-        DB::statement("alter table calls add constraint calls_presence check (presence in ('present', 'absent', 'cannot-tell'))");
-        DB::statement("alter table calls add constraint calls_present_only check (presence = 'present' or (severity is null and onset is null and decision is null))");
+        DB::statement(
+            "alter table calls add constraint calls_presence check (presence in ('present', 'absent', 'cannot-tell'))",
+        );
+        DB::statement(
+            "alter table calls add constraint calls_present_only check (presence = 'present' or (severity is null and "
+                .'onset is null and decision is null))',
+        );
         DB::statement('alter table calls add constraint calls_severity check (severity between 1 and 3)');
-        DB::statement("alter table calls add constraint calls_confidence check (confidence is null or (confidence between 50 and 100 and presence <> 'cannot-tell'))");
+        DB::statement(
+            'alter table calls add constraint calls_confidence check (confidence is null or (confidence between 50 '
+                ."and 100 and presence <> 'cannot-tell'))",
+        );
         DB::statement("alter table calls add constraint calls_decision check (decision in ('now', 'later', 'leave'))");
 
         Schema::create('key_versions', function (Blueprint $table): void {
@@ -114,9 +124,17 @@ return new class extends Migration
             $table->timestampTz('ruled_at')->nullable();
             $table->unique(['key_version_id', 'recording_id', 'fault']);
         });
-        DB::statement("alter table key_entries add constraint key_entries_label check (label in ('present', 'absent', 'none'))");
-        DB::statement("alter table key_entries add constraint key_entries_grade check (grade in ('verified', 'panel only', 'borderline', 'conflict', 'contested'))");
-        DB::statement("alter table key_entries add constraint key_entries_ruling check (ruling is null or (ruling in ('present', 'absent', 'none') and length(ruling_reason) >= 10 and ruled_by is not null))");
+        DB::statement(
+            "alter table key_entries add constraint key_entries_label check (label in ('present', 'absent', 'none'))",
+        );
+        DB::statement(
+            "alter table key_entries add constraint key_entries_grade check (grade in ('verified', 'panel only', "
+                ."'borderline', 'conflict', 'contested'))",
+        );
+        DB::statement(
+            'alter table key_entries add constraint key_entries_ruling check (ruling is null or (ruling in '
+                ."('present', 'absent', 'none') and length(ruling_reason) >= 10 and ruled_by is not null))",
+        );
 
         Schema::create('round_results', function (Blueprint $table): void {
             $table->id();
@@ -131,13 +149,15 @@ return new class extends Migration
         DB::unprepared(<<<'SQL'
             create or replace function refuse_frozen_key() returns trigger language plpgsql as $$
             begin
-                if exists (select 1 from key_versions where id = coalesce(old.key_version_id, new.key_version_id) and frozen_at is not null) then
+                if exists (select 1 from key_versions where id = coalesce(old.key_version_id,
+                    new.key_version_id) and frozen_at is not null) then
                     raise exception 'the key is frozen' using errcode = 'check_violation';
                 end if;
                 if tg_op = 'DELETE' then return old; end if;
                 return new;
             end $$;
-            create trigger key_entries_frozen before insert or update or delete on key_entries for each row execute function refuse_frozen_key();
+            create trigger key_entries_frozen before insert or update or delete on key_entries
+                for each row execute function refuse_frozen_key();
 
             create or replace function refuse_thaw() returns trigger language plpgsql as $$
             begin
@@ -147,7 +167,8 @@ return new class extends Migration
                 if tg_op = 'DELETE' then return old; end if;
                 return new;
             end $$;
-            create trigger key_versions_frozen before update or delete on key_versions for each row execute function refuse_thaw();
+            create trigger key_versions_frozen before update or delete on key_versions
+                for each row execute function refuse_thaw();
 
             create or replace function refuse_locked_reading() returns trigger language plpgsql as $$
             declare reading readings%rowtype;
@@ -160,19 +181,25 @@ return new class extends Migration
                 if reading.handed_in_at is not null then
                     raise exception 'the reading has been handed in' using errcode = 'check_violation';
                 end if;
-                if not exists (select 1 from round_cases c join rounds r on r.id = c.round_id where c.id = reading.round_case_id and r.state = 'open') then
+                if not exists (select 1 from round_cases c join rounds r on r.id = c.round_id
+                    where c.id = reading.round_case_id and r.state = 'open') then
                     raise exception 'the round is not open' using errcode = 'check_violation';
                 end if;
                 if tg_op = 'DELETE' then return old; end if;
                 return new;
             end $$;
-            create trigger calls_locked before insert or update or delete on calls for each row execute function refuse_locked_reading();
-            create trigger readings_locked before update or delete on readings for each row execute function refuse_locked_reading();
+            create trigger calls_locked before insert or update or delete on calls
+                for each row execute function refuse_locked_reading();
+            create trigger readings_locked before update or delete on readings
+                for each row execute function refuse_locked_reading();
 
             create or replace function refuse_step_back() returns trigger language plpgsql as $$
             begin
-                if array_position(array['draft', 'open', 'closed', 'published'], new.state::text) < array_position(array['draft', 'open', 'closed', 'published'], old.state::text) then
-                    raise exception 'a round does not go back from % to %', old.state, new.state using errcode = 'check_violation';
+                if array_position(array['draft', 'open', 'closed', 'published'],
+                    new.state::text) < array_position(array['draft', 'open', 'closed', 'published'],
+                    old.state::text) then
+                    raise exception 'a round does not go back
+                        from % to %', old.state, new.state using errcode = 'check_violation';
                 end if;
                 return new;
             end $$;
@@ -183,7 +210,18 @@ return new class extends Migration
     public function down(): void
     {
         Schema::table('rounds', fn (Blueprint $table) => $table->dropConstrainedForeignId('key_version_id'));
-        foreach (['round_results', 'key_entries', 'key_versions', 'calls', 'readings', 'round_members', 'round_cases', 'rounds'] as $table) {
+        foreach (
+            [
+                'round_results',
+                'key_entries',
+                'key_versions',
+                'calls',
+                'readings',
+                'round_members',
+                'round_cases',
+                'rounds',
+            ] as $table
+        ) {
             Schema::dropIfExists($table);
         }
         DB::unprepared('drop function refuse_frozen_key(), refuse_thaw(), refuse_locked_reading(), refuse_step_back()');

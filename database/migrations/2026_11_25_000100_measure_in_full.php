@@ -15,22 +15,32 @@ return new class extends Migration
     public function up(): void
     {
         // A station found by the program stays when a person marks it: one row a source, the best of them counts.
-        DB::statement("update station_times set source = 'motion' where source not in ('motion', 'trace', 'file', 'hand')");
+        DB::statement(
+            "update station_times set source = 'motion' where source not in ('motion', 'trace', 'file', 'hand')",
+        );
         Schema::table('station_times', function (Blueprint $table): void {
             $table->dropUnique(['recording_id', 'code']);
             $table->unique(['recording_id', 'code', 'source']);
             $table->string('doubt', 160)->nullable();
             $table->foreignId('marked_by')->nullable()->constrained('users');
         });
-        DB::statement("alter table station_times add constraint station_times_source check (source in ('motion', 'trace', 'file', 'hand'))");
-        DB::statement("alter table station_times add constraint station_times_hand check (source <> 'hand' or marked_by is not null)");
+        DB::statement(
+            "alter table station_times add constraint station_times_source check (source in ('motion', 'trace', "
+                ."'file', 'hand'))",
+        );
+        DB::statement(
+            "alter table station_times add constraint station_times_hand check (source <> 'hand' or marked_by is not "
+                .'null)',
+        );
 
         Schema::table('motions', function (Blueprint $table): void {
             $table->string('view', 20)->default('points');
             $table->dropUnique(['recording_id']);
             $table->unique(['recording_id', 'view']);
         });
-        DB::statement("alter table motions add constraint motions_view check (view in ('points', 'face-on', 'down-the-line'))");
+        DB::statement(
+            "alter table motions add constraint motions_view check (view in ('points', 'face-on', 'down-the-line'))",
+        );
 
         Schema::table('recordings', function (Blueprint $table): void {
             $table->double('clock_jitter_s')->nullable();
@@ -55,12 +65,29 @@ return new class extends Migration
         // Rounds from before had ten of the faults; they keep the codebook they were read by.
         if (DB::table('rounds')->exists()) {
             $document = CodebookDocument::standard()->toArray();
-            $ten = ['sway', 'no-load', 'late-load', 'late-recentre', 'early-lunge', 'hang-back', 'late-arrival', 'spin-out', 'late-push', 'fall-off'];
+            $ten = [
+                'sway',
+                'no-load',
+                'late-load',
+                'late-recentre',
+                'early-lunge',
+                'hang-back',
+                'late-arrival',
+                'spin-out',
+                'late-push',
+                'fall-off',
+            ];
             $document['version'] = '0.1';
             $document['faults'] = array_intersect_key($document['faults'], array_flip($ten));
             $document['lenses'] = ['early-recentre' => $document['lenses']['early-recentre']];
-            DB::table('codebook_versions')->insert(['version' => '0.1', 'document' => json_encode($document, JSON_THROW_ON_ERROR), 'note' => 'the first ten faults, under the default lens']);
-            DB::table('rounds')->where('codebook_version', '1')->update(['codebook_version' => '0.1']);
+            DB::table('codebook_versions')->insert([
+                'version' => '0.1',
+                'document' => json_encode($document, JSON_THROW_ON_ERROR),
+                'note' => 'the first ten faults, under the default lens',
+            ]);
+            DB::table('rounds')
+                ->where('codebook_version', '1')
+                ->update(['codebook_version' => '0.1']);
         }
         // Derived figures are cheap to make again; those of the old shape are dropped.
         DB::table('measurement_sets')->delete();
@@ -73,7 +100,8 @@ return new class extends Migration
             begin
                 raise exception 'a codebook version is never changed; make a new one' using errcode = 'check_violation';
             end $$;
-            create trigger codebook_versions_fixed before update or delete on codebook_versions for each row execute function refuse_codebook_change();
+            create trigger codebook_versions_fixed before update or delete on codebook_versions
+                for each row execute function refuse_codebook_change();
         SQL);
     }
 
@@ -82,7 +110,18 @@ return new class extends Migration
         Schema::dropIfExists('codebook_versions');
         DB::unprepared('drop function refuse_codebook_change()');
         Schema::table('measurement_sets', fn (Blueprint $table) => $table->dropColumn(['codebook_version', 'quality']));
-        Schema::table('recordings', fn (Blueprint $table) => $table->dropColumn(['clock_jitter_s', 'film_offset_s', 'film_drift_ppm', 'film_clock_uncertainty_s', 'film_clock_by', 'series', 'is_cold']));
+        Schema::table(
+            'recordings',
+            fn (Blueprint $table) => $table->dropColumn([
+                'clock_jitter_s',
+                'film_offset_s',
+                'film_drift_ppm',
+                'film_clock_uncertainty_s',
+                'film_clock_by',
+                'series',
+                'is_cold',
+            ]),
+        );
         DB::statement("delete from motions where view <> 'points'");
         DB::statement('alter table motions drop constraint motions_view');
         Schema::table('motions', function (Blueprint $table): void {
@@ -90,7 +129,10 @@ return new class extends Migration
             $table->unique('recording_id');
             $table->dropColumn('view');
         });
-        DB::statement('delete from station_times a using station_times b where a.recording_id = b.recording_id and a.code = b.code and a.id > b.id');
+        DB::statement(
+            'delete from station_times a using station_times b where a.recording_id = b.recording_id and a.code = '
+                .'b.code and a.id > b.id',
+        );
         Schema::table('station_times', function (Blueprint $table): void {
             $table->dropUnique(['recording_id', 'code', 'source']);
             $table->unique(['recording_id', 'code']);

@@ -38,7 +38,10 @@ return new class extends Migration
             $table->timestampTz('closed_at')->nullable();
             $table->timestampsTz();
         });
-        DB::statement("alter table capture_sessions add constraint capture_sessions_device check (device_class in ('mat', 'plate', 'dual-plate') and rate_hz between 1 and 5000)");
+        DB::statement(
+            "alter table capture_sessions add constraint capture_sessions_device check (device_class in ('mat', "
+                ."'plate', 'dual-plate') and rate_hz between 1 and 5000)",
+        );
         Schema::create('capture_chunks', function (Blueprint $table): void {
             $table->id();
             $table->foreignId('capture_session_id')->constrained()->cascadeOnDelete();

@@ -41,10 +41,16 @@ return new class extends Migration
             $table->unique(['recording_id', 'view']);
         });
         DB::statement("alter table films add constraint films_view check (view in ('face-on', 'down-the-line'))");
-        DB::statement("alter table films add constraint films_state check (state in ('arriving', 'waiting', 'converting', 'ready', 'refused'))");
+        DB::statement(
+            "alter table films add constraint films_state check (state in ('arriving', 'waiting', 'converting', "
+                ."'ready', 'refused'))",
+        );
         DB::statement('alter table films add constraint films_received check (received <= bytes and bytes > 0)');
         DB::statement('alter table films add constraint films_slowed check (slowed in (1, 2, 4, 8, 10))');
-        DB::statement("alter table films add constraint films_ready check (state <> 'ready' or (rate_hz > 0 and frames > 1 and width > 0 and height > 0 and taken is not null and checksum is not null))");
+        DB::statement(
+            "alter table films add constraint films_ready check (state <> 'ready' or (rate_hz > 0 and frames > 1 and "
+                .'width > 0 and height > 0 and taken is not null and checksum is not null))',
+        );
 
         // What a case showed, written down when its round opens: a film that comes later changes no case.
         Schema::table('round_cases', function (Blueprint $table): void {

@@ -24,7 +24,10 @@ return new class extends Migration
         Schema::table('calls', function (Blueprint $table): void {
             $table->string('trend', 6)->nullable();
         });
-        DB::statement("alter table calls add constraint calls_trend check (trend is null or (trend in ('better', 'same', 'worse') and presence = 'present'))");
+        DB::statement(
+            "alter table calls add constraint calls_trend check (trend is null or (trend in ('better', 'same', "
+                ."'worse') and presence = 'present'))",
+        );
 
         // Every change of a reading as it was made, once each: client_id is of the client's making.
         Schema::create('reading_changes', function (Blueprint $table): void {
@@ -52,13 +55,15 @@ return new class extends Migration
                 if reading.handed_in_at is not null then
                     raise exception 'the reading has been handed in' using errcode = 'check_violation';
                 end if;
-                if not exists (select 1 from round_cases c join rounds r on r.id = c.round_id where c.id = reading.round_case_id and r.state = 'open') then
+                if not exists (select 1 from round_cases c join rounds r on r.id = c.round_id
+                    where c.id = reading.round_case_id and r.state = 'open') then
                     raise exception 'the round is not open' using errcode = 'check_violation';
                 end if;
                 if tg_op = 'DELETE' then return old; end if;
                 return new;
             end $$;
-            create trigger reading_changes_locked before insert or update or delete on reading_changes for each row execute function refuse_locked_reading();
+            create trigger reading_changes_locked before insert or update or delete on reading_changes
+                for each row execute function refuse_locked_reading();
         SQL);
 
         Schema::table('rounds', function (Blueprint $table): void {
@@ -67,7 +72,9 @@ return new class extends Migration
         Schema::table('round_cases', function (Blueprint $table): void {
             $table->string('kind', 6)->default('single');
         });
-        DB::statement("alter table round_cases add constraint round_cases_kind check (kind in ('single', 'series', 'pair'))");
+        DB::statement(
+            "alter table round_cases add constraint round_cases_kind check (kind in ('single', 'series', 'pair'))",
+        );
         // The swings of every case in order; the first is the case's own recording.
         Schema::create('case_swings', function (Blueprint $table): void {
             $table->id();
@@ -78,7 +85,10 @@ return new class extends Migration
             $table->unique(['round_case_id', 'recording_id']);
             $table->index('recording_id');
         });
-        DB::statement('insert into case_swings (round_case_id, recording_id, position) select id, recording_id, 1 from round_cases');
+        DB::statement(
+            'insert into case_swings (round_case_id, recording_id, position) select id, recording_id, 1 from '
+                .'round_cases',
+        );
         DB::statement('alter table case_swings add constraint case_swings_position check (position between 1 and 6)');
         Schema::table('recordings', function (Blueprint $table): void {
             $table->jsonb('outcome')->nullable();

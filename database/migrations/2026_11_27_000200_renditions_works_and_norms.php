@@ -41,12 +41,26 @@ return new class extends Migration
             $table->timestampTz('beat_at', 3)->nullable();
             $table->timestampsTz();
         });
-        DB::statement("alter table works add constraint works_kind check (kind in ('measure', 'open', 'key', 'publish'))");
-        DB::statement("alter table works add constraint works_state check (state in ('waiting', 'running', 'done', 'failed', 'cancelled'))");
-        DB::statement("alter table works add constraint works_of check ((kind = 'measure') = (recording_id is not null) and (kind <> 'measure') = (sitting_id is not null))");
+        DB::statement(
+            "alter table works add constraint works_kind check (kind in ('measure', 'open', 'key', 'publish'))",
+        );
+        DB::statement(
+            "alter table works add constraint works_state check (state in ('waiting', 'running', 'done', 'failed', "
+                ."'cancelled'))",
+        );
+        DB::statement(
+            "alter table works add constraint works_of check ((kind = 'measure') = (recording_id is not null) and "
+                ."(kind <> 'measure') = (sitting_id is not null))",
+        );
         // One at a time of a kind: asked twice is asked once.
-        DB::statement("create unique index works_sitting on works (sitting_id, kind) where state in ('waiting', 'running') and sitting_id is not null");
-        DB::statement("create unique index works_recording on works (recording_id, kind) where state in ('waiting', 'running') and recording_id is not null");
+        DB::statement(
+            "create unique index works_sitting on works (sitting_id, kind) where state in ('waiting', 'running') and "
+                .'sitting_id is not null',
+        );
+        DB::statement(
+            "create unique index works_recording on works (recording_id, kind) where state in ('waiting', 'running') "
+                .'and recording_id is not null',
+        );
 
         Schema::create('norm_snapshots', function (Blueprint $table): void {
             $table->id();

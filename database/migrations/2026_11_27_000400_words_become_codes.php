@@ -30,12 +30,22 @@ return new class extends Migration
             $table->jsonb('judgement')->nullable();
         });
         DB::statement('alter table key_entries alter worded_then drop not null');
-        DB::statement('alter table key_entries add constraint key_entries_why check ((judgement is null) <> (worded_then is null))');
+        DB::statement(
+            'alter table key_entries add constraint key_entries_why check ((judgement is null) <> (worded_then is '
+                .'null))',
+        );
 
         Schema::table('station_times', fn (Blueprint $table) => $table->renameColumn('doubt', 'worded_then'));
         Schema::table('station_times', fn (Blueprint $table) => $table->jsonb('doubt')->nullable());
         foreach (DB::table('station_times')->whereNotNull('worded_then')->distinct()->pluck('worded_then') as $words) {
-            DB::table('station_times')->where('worded_then', $words)->update(['doubt' => json_encode(self::doubt((string) $words), JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION)]);
+            DB::table('station_times')
+                ->where('worded_then', $words)
+                ->update([
+                    'doubt' => json_encode(
+                        self::doubt((string) $words),
+                        JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION,
+                    ),
+                ]);
         }
         Schema::table('station_times', fn (Blueprint $table) => $table->dropColumn('worded_then'));
 
@@ -54,7 +64,9 @@ return new class extends Migration
         Schema::table('station_times', fn (Blueprint $table) => $table->string('doubt', 160)->nullable());
         DB::statement('alter table key_entries drop constraint key_entries_why');
         DB::statement('alter table key_entries disable trigger user');
-        DB::table('key_entries')->whereNull('worded_then')->update(['worded_then' => DB::raw("'It is ' || verdict || '.'")]);
+        DB::table('key_entries')
+            ->whereNull('worded_then')
+            ->update(['worded_then' => DB::raw("'It is ' || verdict || '.'")]);
         DB::statement('alter table key_entries enable trigger user');
         DB::statement('alter table key_entries alter worded_then set not null');
         Schema::table('key_entries', function (Blueprint $table): void {
@@ -68,8 +80,14 @@ return new class extends Migration
     {
         return match (true) {
             isset(self::DOUBTS[$words]) => ['code' => self::DOUBTS[$words]],
-            preg_match('/^a downswing of (\d+) ms is unusual$/', $words, $m) === 1 => ['code' => 'doubt.odd-downswing', 'with' => ['down_ms' => (float) $m[1]]],
-            preg_match('/^a backswing of ([\d.]+) s is unusual/', $words, $m) === 1 => ['code' => 'doubt.odd-backswing', 'with' => ['back_s' => (float) $m[1]]],
+            preg_match('/^a downswing of (\d+) ms is unusual$/', $words, $m) === 1 => [
+                'code' => 'doubt.odd-downswing',
+                'with' => ['down_ms' => (float) $m[1]],
+            ],
+            preg_match('/^a backswing of ([\d.]+) s is unusual/', $words, $m) === 1 => [
+                'code' => 'doubt.odd-backswing',
+                'with' => ['back_s' => (float) $m[1]],
+            ],
             default => ['code' => 'worded-then', 'with' => ['words' => $words]],
         };
     }

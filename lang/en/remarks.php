@@ -1,6 +1,7 @@
 <?php
 
-// What results say of themselves, by the codes of Core\Remark\RemarkCode. Flaws, grounds and clauses are read aloud after one
+// What results say of themselves, by the codes of Core\Remark\RemarkCode. Flaws, grounds and clauses are read aloud
+// after one
 // another; the rest are parts of sentences.
 return [
     'worded-then' => ':words',
@@ -72,16 +73,25 @@ return [
         'stuck' => ':channels stands still from :from_s to :to_s s: the channel or its clock had stopped.',
         'gap' => ':channels lacks :length_ms ms from :from_s s on.',
         'single-samples' => ':channels lacks :count single samples.',
-        'uneven-clock' => 'The clock of the device is uneven: samples come up to :off_ms ms off their time. They were laid on an even grid.',
-        'cop-leaps' => ':channel leaps at :at_s s with nothing in the trace to answer it: the mat or its cover slipped, or was knocked.',
-        'twist-bursts' => ':channel bursts at :at_s s with nothing in the forces to answer it: the cover of the plate slipped.',
+        'uneven-clock' => 'The clock of the device is uneven: samples come up to :off_ms ms off their time. They were '
+            .'laid on an even grid.',
+        'cop-leaps' => ':channel leaps at :at_s s with nothing in the trace to answer it: the mat or its cover '
+            .'slipped, or was knocked.',
+        'twist-bursts' => ':channel bursts at :at_s s with nothing in the forces to answer it: the cover of the plate '
+            .'slipped.',
         'foot-off' => 'The share jumps at :at_s s faster than a golfer can move: a foot left the edge of the device.',
-        'places-exchanged' => 'Lead and trail look exchanged: the centre of pressure called lead lies farther from the target than the one called trail. Check the handedness and the mapping of the plates.',
-        'shares-exchanged' => 'Lead and trail look exchanged: the centre of pressure moves away from the target when the lead share rises. Check the handedness and the mapping of the plates.',
-        'shift-exchanged' => 'Lead and trail look exchanged: the fastest shift runs away from the target and the swing ends there. Check the handedness and the mapping of the plates.',
-        'force-in-kilograms' => 'Standing force is :standing, which is a mass in kg and not a force in newtons: the force columns are in the wrong unit.',
-        'cop-in-metres' => 'The centre of pressure never leaves one and a half millimetres: its columns are in metres, not in millimetres.',
-        'mass-does-not-fit' => 'Standing force is :standing_percent % of the stated body mass: the mass, the units or the zero of the plate are wrong.',
+        'places-exchanged' => 'Lead and trail look exchanged: the centre of pressure called lead lies farther from '
+            .'the target than the one called trail. Check the handedness and the mapping of the plates.',
+        'shares-exchanged' => 'Lead and trail look exchanged: the centre of pressure moves away from the target when '
+            .'the lead share rises. Check the handedness and the mapping of the plates.',
+        'shift-exchanged' => 'Lead and trail look exchanged: the fastest shift runs away from the target and the '
+            .'swing ends there. Check the handedness and the mapping of the plates.',
+        'force-in-kilograms' => 'Standing force is :standing, which is a mass in kg and not a force in newtons: the '
+            .'force columns are in the wrong unit.',
+        'cop-in-metres' => 'The centre of pressure never leaves one and a half millimetres: its columns are in '
+            .'metres, not in millimetres.',
+        'mass-does-not-fit' => 'Standing force is :standing_percent % of the stated body mass: the mass, the units or '
+            .'the zero of the plate are wrong.',
         'slow-rate' => ':rate_hz samples a second are too few for timings in a downswing of a quarter second.',
     ],
 
@@ -90,7 +100,8 @@ return [
         'out-of-order' => 'it would stand before the station that precedes it, and was left out',
         'not-found' => 'it was not found',
         'odd-downswing' => 'a downswing of :down_ms ms is unusual',
-        'odd-backswing' => 'a backswing of :back_s s is unusual: the club may have moved before, or never have been still',
+        'odd-backswing' => 'a backswing of :back_s s is unusual: the club may have moved before, or never have been '
+            .'still',
         'filmed-along-the-line' => 'film along the target line shows the first move and the top poorly',
         'never-still' => 'the club was never still before it moved',
         'lowest-point' => 'it was taken from the lowest point of the club head',
@@ -182,5 +193,12 @@ return [
     'between' => ['all' => ' and ', 'any' => ' or ', 'names' => ' and ', 'at' => ' at :station'],
     'op' => ['<' => '<', '<=' => '≤', '>' => '>', '>=' => '≥', 'is' => 'is', 'not' => 'is not'],
     'channels' => ['all' => 'The recording', 'many' => ':count channels'],
-    'evidence' => ['none' => 'nothing', 'one' => ':one only', 'points' => '3-D points', 'film' => 'film', 'face-on' => 'face-on film', 'down-the-line' => 'down-the-line film'],
+    'evidence' => [
+        'none' => 'nothing',
+        'one' => ':one only',
+        'points' => '3-D points',
+        'film' => 'film',
+        'face-on' => 'face-on film',
+        'down-the-line' => 'down-the-line film',
+    ],
 ];

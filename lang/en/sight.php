@@ -2,7 +2,8 @@
 
 // Why something cannot be looked at now, by Core\Sight\Why.
 return [
-    'consent' => 'The consent for this recording has ended; it is no longer shown, and this case is asked of nobody any more.',
+    'consent' => 'The consent for this recording has ended; it is no longer shown, and this case is asked of nobody '
+        .'any more.',
     'erased' => 'Film and trace of this recording were erased; this case is asked of nobody any more.',
     'awaited' => 'One of these swings waits for a reading of yours without the numbers; hand that in first.',
     'others' => 'In this round sheets open again, and second looks begin, when your last case is handed in.',

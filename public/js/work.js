@@ -4,31 +4,31 @@ const EVERY = 700;
 
 /** Whether an answer says that the work is over, whichever kind of answer it is. */
 export function isOver(answer) {
-    return answer.done === true || ['done', 'failed', 'cancelled'].includes(answer.state);
+  return answer.done === true || ['done', 'failed', 'cancelled'].includes(answer.state);
 }
 
 async function follow(element) {
-    const bar = element.querySelector('[data-progress]');
-    for (;;) {
-        let answer = null;
-        try {
-            const response = await fetch(element.dataset.waits, { headers: { Accept: 'application/json' } });
-            answer = response.ok ? await response.json() : null;
-        } catch {
-            // The network has gone; it is asked again.
-        }
-        if (answer !== null && isOver(answer)) {
-            location.reload();
-
-            return;
-        }
-        if (bar !== null && answer !== null && typeof answer.progress === 'number') {
-            bar.value = answer.progress;
-        }
-        await new Promise((done) => setTimeout(done, EVERY));
+  const bar = element.querySelector('[data-progress]');
+  for (;;) {
+    let answer = null;
+    try {
+      const response = await fetch(element.dataset.waits, { headers: { Accept: 'application/json' } });
+      answer = response.ok ? await response.json() : null;
+    } catch {
+      // The network has gone; it is asked again.
     }
+    if (answer !== null && isOver(answer)) {
+      location.reload();
+
+      return;
+    }
+    if (bar !== null && answer !== null && typeof answer.progress === 'number') {
+      bar.value = answer.progress;
+    }
+    await new Promise((done) => setTimeout(done, EVERY));
+  }
 }
 
 if (typeof document !== 'undefined') {
-    document.querySelectorAll('[data-waits]').forEach((element) => follow(element));
+  document.querySelectorAll('[data-waits]').forEach((element) => follow(element));
 }

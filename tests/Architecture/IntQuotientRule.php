@@ -28,6 +28,10 @@ final class IntQuotientRule implements Rule
             return [];
         }
 
-        return [RuleErrorBuilder::message('A quotient of two whole numbers: cast them to float.')->identifier('vc.intQuotient')->build()];
+        return [
+            RuleErrorBuilder::message('A quotient of two whole numbers: cast them to float.')
+                ->identifier('vc.intQuotient')
+                ->build(),
+        ];
     }
 }

@@ -12,10 +12,17 @@ it('sends a stranger to the log-in from everywhere', function () {
 });
 
 it('logs in with the right password only, and says the same for a wrong address as for a wrong password', function () {
-    $wrong = $this->post('/login', ['email' => 'tam@fernhollow.example', 'password' => 'no'])->assertSessionHasErrors('email');
-    $nobody = $this->post('/login', ['email' => 'nobody@fernhollow.example', 'password' => 'no'])->assertSessionHasErrors('email');
+    $wrong = $this->post('/login', ['email' => 'tam@fernhollow.example', 'password' => 'no'])->assertSessionHasErrors(
+        'email',
+    );
+    $nobody = $this->post('/login', [
+        'email' => 'nobody@fernhollow.example',
+        'password' => 'no',
+    ])->assertSessionHasErrors('email');
     expect(session('errors')->first('email'))->toBe('That address and password do not go together.');
-    $this->post('/login', ['email' => 'tam@fernhollow.example', 'password' => 'fernhollow-winter'])->assertRedirect('/');
+    $this->post('/login', ['email' => 'tam@fernhollow.example', 'password' => 'fernhollow-winter'])->assertRedirect(
+        '/',
+    );
     $this->assertAuthenticatedAs($this->person('tam'));
     $this->post('/logout')->assertRedirect('/login');
     $this->assertGuest();
@@ -31,8 +38,13 @@ it('slows down who guesses', function () {
     for ($i = 0; $i < 8; $i++) {
         $this->post('/login', ['email' => 'kit@fernhollow.example', 'password' => "guess$i"])->assertRedirect();
     }
-    $this->post('/login', ['email' => 'kit@fernhollow.example', 'password' => 'fernhollow-winter'])->assertTooManyRequests();
-    $this->post('/login', ['email' => 'tam@fernhollow.example', 'password' => 'fernhollow-winter'])->assertRedirect('/');
+    $this->post('/login', [
+        'email' => 'kit@fernhollow.example',
+        'password' => 'fernhollow-winter',
+    ])->assertTooManyRequests();
+    $this->post('/login', ['email' => 'tam@fernhollow.example', 'password' => 'fernhollow-winter'])->assertRedirect(
+        '/',
+    );
 });
 
 it('lets each role into its own places only', function (string $who, array $open, array $shut) {
@@ -53,25 +65,50 @@ it('refuses every change that is the head coach\'s to anybody else', function (s
     $user = $this->person($who);
     $round = $this->round('Autumn')->public_id;
     $entry = KeyEntry::query()->first()->id;
-    foreach (["/rounds/$round/open", "/rounds/$round/close", "/rounds/$round/publish", "/panel/entries/$entry/ruling", '/rounds', '/imports'] as $path) {
-        expect($this->actingAs($user)->post($path, ['ruling' => 'present', 'reason' => 'because I say so'])->status())->toBe(in_array($path, ['/rounds', '/imports'], true) ? 403 : 404, $path);
+    foreach (
+        [
+            "/rounds/$round/open",
+            "/rounds/$round/close",
+            "/rounds/$round/publish",
+            "/panel/entries/$entry/ruling",
+            '/rounds',
+            '/imports',
+        ] as $path
+    ) {
+        expect(
+            $this->actingAs($user)
+                ->post($path, ['ruling' => 'present', 'reason' => 'because I say so'])
+                ->status(),
+        )->toBe(in_array($path, ['/rounds', '/imports'], true) ? 403 : 404, $path);
     }
-    expect($this->round('Autumn')->state->value)->toBe('open')->and(KeyEntry::query()->whereNotNull('ruling')->exists())->toBeFalse();
+    expect($this->round('Autumn')->state->value)
+        ->toBe('open')
+        ->and(KeyEntry::query()->whereNotNull('ruling')->exists())
+        ->toBeFalse();
 })->with(['tam', 'odile']);
 
 it('lets nobody but its rater change or hand in a reading, not even the head coach', function () {
     $reading = $this->openReading($this->person('tam'));
     foreach (['maren', 'odile', 'kit'] as $who) {
-        $this->actingAs($this->person($who))->postJson("/read/{$reading->public_id}/changes", $this->changes($this->sheet()))->assertNotFound();
-        $this->actingAs($this->person($who))->post("/read/{$reading->public_id}/hand-in")->assertNotFound();
+        $this->actingAs($this->person($who))
+            ->postJson("/read/{$reading->public_id}/changes", $this->changes($this->sheet()))
+            ->assertNotFound();
+        $this->actingAs($this->person($who))
+            ->post("/read/{$reading->public_id}/hand-in")
+            ->assertNotFound();
     }
     expect($reading->refresh()->version)->toBe(0);
 });
 
 it('forbids other origins, framing, sniffing and caching of private pages', function () {
     $headers = $this->actingAs($this->person('tam'))->get('/')->headers;
-    expect($headers->get('Content-Security-Policy'))->toContain("default-src 'self'")->toContain("frame-ancestors 'none'")
-        ->and($headers->get('X-Content-Type-Options'))->toBe('nosniff')->and($headers->get('Cache-Control'))->toContain('no-store');
+    expect($headers->get('Content-Security-Policy'))
+        ->toContain("default-src 'self'")
+        ->toContain("frame-ancestors 'none'")
+        ->and($headers->get('X-Content-Type-Options'))
+        ->toBe('nosniff')
+        ->and($headers->get('Cache-Control'))
+        ->toContain('no-store');
 });
 
 it('ends the use of a recording at once when consent is withdrawn', function () {

@@ -6,7 +6,12 @@ use Symfony\Component\Process\Process;
 /** @return array{int, string, string} */
 function plan(array $options, ?string $input = null): array
 {
-    $process = new Process([PHP_BINARY, 'artisan', 'agreement:plan', ...$options], base_path(), ['DB_HOST' => '127.0.0.1', 'DB_PORT' => '1', 'DB_DATABASE' => 'none'], $input);
+    $process = new Process(
+        [PHP_BINARY, 'artisan', 'agreement:plan', ...$options],
+        base_path(),
+        ['DB_HOST' => '127.0.0.1', 'DB_PORT' => '1', 'DB_DATABASE' => 'none'],
+        $input,
+    );
     $process->run();
 
     return [$process->getExitCode(), $process->getOutput(), trim($process->getErrorOutput())];
@@ -17,8 +22,20 @@ it('says how many cases are needed and how wide intervals will be, by its schema
     $validator = new Validator;
     $data = json_decode($out);
     $validator->validate($data, (object) ['$ref' => 'file://'.base_path('docs/schemas/plan.schema.json')]);
-    expect($exit)->toBe(0)->and($error)->toBe('')->and($validator->getErrors())->toBe([])->and(array_map(static fn ($e) => $e->cases, $data->expected))->toBe([12, 30])
-        ->and($data->expected[0]->mean_width)->toBeGreaterThan($data->expected[1]->mean_width)->and($data->cases_needed->formula)->toBeGreaterThan(20)->and($data->assumptions->from)->toBe('options');
+    expect($exit)
+        ->toBe(0)
+        ->and($error)
+        ->toBe('')
+        ->and($validator->getErrors())
+        ->toBe([])
+        ->and(array_map(static fn ($e) => $e->cases, $data->expected))
+        ->toBe([12, 30])
+        ->and($data->expected[0]->mean_width)
+        ->toBeGreaterThan($data->expected[1]->mean_width)
+        ->and($data->cases_needed->formula)
+        ->toBeGreaterThan(20)
+        ->and($data->assumptions->from)
+        ->toBe('options');
 });
 
 it('takes what is to be expected from a pilot on standard input', function () {
@@ -30,16 +47,35 @@ it('takes what is to be expected from a pilot on standard input', function () {
     }
     [$exit, $out] = plan(['-', '--format=json', '--simulations=20', '--cases=20'], $csv);
     $a = json_decode($out)->assumptions;
-    expect($exit)->toBe(0)->and($a->from)->toBe('pilot and options')->and($a->raters)->toBe(3)->and($a->agreement)->toBeGreaterThan(0.7)->toBeLessThan(0.95)->and($a->prevalence)->toBeGreaterThan(0.1)->toBeLessThan(0.4);
+    expect($exit)
+        ->toBe(0)
+        ->and($a->from)
+        ->toBe('pilot and options')
+        ->and($a->raters)
+        ->toBe(3)
+        ->and($a->agreement)
+        ->toBeGreaterThan(0.7)
+        ->toBeLessThan(0.95)
+        ->and($a->prevalence)
+        ->toBeGreaterThan(0.1)
+        ->toBeLessThan(0.4);
 });
 
 it('prints a table and CSV for people', function () {
     [, $table] = plan(['--simulations=20', '--cases=20']);
     [, $csv] = plan(['--simulations=20', '--cases=20', '--format=csv']);
-    expect($table)->toContain('cases by formula')->toContain('gwet_ac1, expected 0.635')->and($csv)->toStartWith('cases,formula_width,mean_width');
+    expect($table)
+        ->toContain('cases by formula')
+        ->toContain('gwet_ac1, expected 0.635')
+        ->and($csv)
+        ->toStartWith('cases,formula_width,mean_width');
 });
 
-it('answers bad input with exit code 1 and one line', function (array $options, string $message, ?string $input = null) {
+it('answers bad input with exit code 1 and one line', function (
+    array $options,
+    string $message,
+    ?string $input = null,
+) {
     [$exit, $out, $error] = plan($options, $input);
     expect($exit)->toBe(1)->and($error)->toContain($message)->not->toContain("\n")->and($out)->toBe('');
 })->with([

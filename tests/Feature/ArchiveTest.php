@@ -34,21 +34,44 @@ it('writes the library as tables with their schema, and another installation tak
     $zip = new ZipArchive;
     $zip->open($file);
     $package = json_decode($zip->getFromName('datapackage.json'), true);
-    expect(array_column($package['resources'], 'path'))->toBe(['golfers.csv', 'consents.csv', 'recordings.csv', 'stations.csv']);
+    expect(array_column($package['resources'], 'path'))->toBe([
+        'golfers.csv',
+        'consents.csv',
+        'recordings.csv',
+        'stations.csv',
+    ]);
     foreach ($package['resources'] as $resource) {
-        expect(str_getcsv(strtok($zip->getFromName($resource['path']), "\n"), ',', '"', ''))->toBe(array_column($resource['schema']['fields'], 'name'));
+        expect(str_getcsv(strtok($zip->getFromName($resource['path']), "\n"), ',', '"', ''))->toBe(
+            array_column($resource['schema']['fields'], 'name'),
+        );
     }
     anotherInstallation();
-    expect(Artisan::call('archive:import', ['file' => $file]))->toBe(0)->and(Artisan::output())->toContain($before->count().' stored');
-    $after = Recording::query()->with(['golfer', 'channels', 'views', 'stations'])->orderBy('id')->get();
+    expect(Artisan::call('archive:import', ['file' => $file]))
+        ->toBe(0)
+        ->and(Artisan::output())
+        ->toContain($before->count().' stored');
+    $after = Recording::query()
+        ->with(['golfer', 'channels', 'views', 'stations'])
+        ->orderBy('id')
+        ->get();
     foreach ($before as $i => $r) {
-        expect($after[$i]->checksum)->toBe($r->checksum)->and($after[$i]->golfer->pseudonym)->toBe($r->golfer->pseudonym)->and($after[$i]->stations)->toHaveCount($r->stations->count())->and($after[$i]->club)->toBe($r->club);
+        expect($after[$i]->checksum)
+            ->toBe($r->checksum)
+            ->and($after[$i]->golfer->pseudonym)
+            ->toBe($r->golfer->pseudonym)
+            ->and($after[$i]->stations)
+            ->toHaveCount($r->stations->count())
+            ->and($after[$i]->club)
+            ->toBe($r->club);
     }
     $again = app(App\Actions\MeasureRecording::class)($after[2])->measurements;
     foreach (['impact_share', 'trail_peak', 'tempo', 'foot_spin'] as $key) {
         expect($again[$key]['value'])->toEqualWithDelta($measured[$key]['value'], 1e-3);
     }
-    expect(Artisan::call('recordings:measure'))->toBe(0)->and(App\Models\MeasurementSet::query()->count())->toBe($before->count());
+    expect(Artisan::call('recordings:measure'))
+        ->toBe(0)
+        ->and(App\Models\MeasurementSet::query()->count())
+        ->toBe($before->count());
     unlink($file);
 });
 
@@ -59,7 +82,14 @@ it('writes a large library in parts, whole, and lets go of each part once writte
     for ($i = 0; $i < 46; $i++) {
         $channels = $swing->trace->channels;
         $channels[$first][$i] += 0.01;
-        app(StoreRecording::class)($golfer, ['club' => 'hybrid', 'source' => 'file'], new Trace($swing->trace->device, $swing->trace->rateHz, $channels, $swing->stance), $swing->stations, $swing->motion(), false);
+        app(StoreRecording::class)(
+            $golfer,
+            ['club' => 'hybrid', 'source' => 'file'],
+            new Trace($swing->trace->device, $swing->trace->rateHz, $channels, $swing->stance),
+            $swing->stations,
+            $swing->motion(),
+            false,
+        );
     }
     $file = sys_get_temp_dir().'/library-'.bin2hex(random_bytes(4)).'.zip';
     $held = [];
@@ -69,8 +99,15 @@ it('writes a large library in parts, whole, and lets go of each part once writte
     $zip = new ZipArchive;
     $zip->open($file);
     $part = array_sum(array_map(fn (int $i): int => $zip->statIndex($i)['size'], range(0, 24)));
-    expect($n['written'])->toBe(Recording::query()->count())->toBeGreaterThan(51)->and($zip->numFiles)->toBe($n['written'] + 5)
-        ->and($held[51] - $held[26])->toBeLessThan(0.2 * $part)->and($held[25] - $held[2])->toBeGreaterThan(0.5 * $part);
+    expect($n['written'])
+        ->toBe(Recording::query()->count())
+        ->toBeGreaterThan(51)
+        ->and($zip->numFiles)
+        ->toBe($n['written'] + 5)
+        ->and($held[51] - $held[26])
+        ->toBeLessThan(0.2 * $part)
+        ->and($held[25] - $held[2])
+        ->toBeGreaterThan(0.5 * $part);
     $rows = array_slice(explode("\n", trim($zip->getFromName('recordings.csv'))), 1);
     expect($rows)->toHaveCount($n['written']);
     foreach ($rows as $row) {
@@ -85,7 +122,12 @@ it('carries how the film\'s clock was set', function () {
     anotherInstallation();
     expect(Artisan::call('archive:import', ['file' => $file]))->toBe(0);
     $r = Recording::query()->orderBy('id')->firstOrFail();
-    expect($r->points_offset_s)->toBe(0.25)->and($r->points_drift_ppm)->toBe(1200.0)->and(Recording::query()->where('points_drift_ppm', '!=', 0)->count())->toBe(1);
+    expect($r->points_offset_s)
+        ->toBe(0.25)
+        ->and($r->points_drift_ppm)
+        ->toBe(1200.0)
+        ->and(Recording::query()->where('points_drift_ppm', '!=', 0)->count())
+        ->toBe(1);
     unlink($file);
 });
 
@@ -106,9 +148,17 @@ it('goes on where it was killed, and stores nothing twice', function () {
     // A checksum written by an older release is no reason to call what is here a fault.
     $zip = new ZipArchive;
     $zip->open($file);
-    $zip->addFromString('recordings.csv', preg_replace('/[0-9a-f]{64}/', str_repeat('0', 64), $zip->getFromName('recordings.csv')));
+    $zip->addFromString(
+        'recordings.csv',
+        preg_replace('/[0-9a-f]{64}/', str_repeat('0', 64), $zip->getFromName('recordings.csv')),
+    );
     $zip->close();
-    expect($out)->toBe(['stored' => $all - 3, 'known' => 3, 'refused' => []])->and(app(ImportLibrary::class)($file)['known'])->toBe($all)->and(StationMark::query()->count())->toBeGreaterThan(8 * $all);
+    expect($out)
+        ->toBe(['stored' => $all - 3, 'known' => 3, 'refused' => []])
+        ->and(app(ImportLibrary::class)($file)['known'])
+        ->toBe($all)
+        ->and(StationMark::query()->count())
+        ->toBeGreaterThan(8 * $all);
     unlink($file);
 });
 
@@ -117,7 +167,10 @@ it('leaves out golfers without a valid consent', function () {
     $file = archived();
     $zip = new ZipArchive;
     $zip->open($file);
-    expect($zip->getFromName('golfers.csv'))->not->toContain('Wren')->and($zip->getFromName('recordings.csv'))->not->toContain('Wren');
+    expect($zip->getFromName('golfers.csv'))
+        ->not->toContain('Wren')
+        ->and($zip->getFromName('recordings.csv'))
+        ->not->toContain('Wren');
     unlink($file);
 });
 
@@ -131,10 +184,20 @@ it('refuses what is no archive, and names the recording that is spoilt while it 
     $zip->addFromString($name, '{"format":');
     $zip->close();
     $out = app(ImportLibrary::class)($file);
-    expect($out['stored'])->toBe($all - 1)->and($out['refused'])->toHaveCount(1)->and($out['refused'][0])->toContain($name);
+    expect($out['stored'])
+        ->toBe($all - 1)
+        ->and($out['refused'])
+        ->toHaveCount(1)
+        ->and($out['refused'][0])
+        ->toContain($name);
     $zip->open($file);
     $zip->deleteName('golfers.csv');
     $zip->close();
-    expect(Artisan::call('archive:import', ['file' => $file]))->toBe(1)->and(Artisan::call('archive:import', ['file' => __FILE__]))->toBe(1)->and(Artisan::call('archive:export', ['file' => '/nowhere/x.zip']))->toBe(1);
+    expect(Artisan::call('archive:import', ['file' => $file]))
+        ->toBe(1)
+        ->and(Artisan::call('archive:import', ['file' => __FILE__]))
+        ->toBe(1)
+        ->and(Artisan::call('archive:export', ['file' => '/nowhere/x.zip']))
+        ->toBe(1);
     unlink($file);
 });

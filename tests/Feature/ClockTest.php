@@ -10,8 +10,14 @@ afterEach(fn () => Carbon::setTestNow());
 it('is the machine\'s where no file is named', function () {
     $clock = new Clock(null);
     $clock->install();
-    expect($clock->ahead())->toBe(0.0)->and(abs($clock->now()->getTimestamp() - time()))->toBeLessThan(5)->and(Carbon::hasTestNow())->toBeFalse()
-        ->and(app(ClockInterface::class))->toBeInstanceOf(Clock::class);
+    expect($clock->ahead())
+        ->toBe(0.0)
+        ->and(abs($clock->now()->getTimestamp() - time()))
+        ->toBeLessThan(5)
+        ->and(Carbon::hasTestNow())
+        ->toBeFalse()
+        ->and(app(ClockInterface::class))
+        ->toBeInstanceOf(Clock::class);
 });
 
 it('moves now() everywhere, for as long as the file says so', function () {
@@ -19,7 +25,10 @@ it('moves now() everywhere, for as long as the file says so', function () {
     (new Clock($file))->install();
     foreach (['' => 0, 'soon' => 0, '1814400' => 21 * 86400, '-3600' => -3600] as $said => $seconds) {
         file_put_contents($file, (string) $said);
-        expect(abs(now()->getTimestamp() - time() - $seconds))->toBeLessThan(5, (string) $said)->and(abs((new Clock($file))->now()->getTimestamp() - time() - $seconds))->toBeLessThan(5);
+        expect(abs(now()->getTimestamp() - time() - $seconds))
+            ->toBeLessThan(5, (string) $said)
+            ->and(abs((new Clock($file))->now()->getTimestamp() - time() - $seconds))
+            ->toBeLessThan(5);
     }
     unlink($file);
     expect(abs(now()->getTimestamp() - time()))->toBeLessThan(5);

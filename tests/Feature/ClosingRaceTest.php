@@ -47,13 +47,34 @@ it('has every acknowledged hand-in among the inputs of the key, whenever the pan
         $ids = App\Models\Recording::query()->orderBy('id')->pluck('id')->all();
         $late = 0;
         for ($n = 0; $n < 20; $n++) {
-            $round = app(App\Actions\PlanRound::class)("Race $n", Core\Sight\SittingKind::Panel, $ids, $members->pluck('id')->all(), 'both', $head);
+            $round = app(App\Actions\PlanRound::class)(
+                "Race $n",
+                Core\Sight\SittingKind::Panel,
+                $ids,
+                $members->pluck('id')->all(),
+                'both',
+                $head,
+            );
             app(App\Actions\OpenRound::class)->carryOut($round, $head, Progress::untold());
-            $readings = Reading::query()->whereIn('sitting_case_id', $round->cases()->select('id'))->orderBy('id')->pluck('id');
-            DB::statement("insert into calls (reading_id, fault, presence, confidence) select r.id, f.key, 'absent', 70 from readings r, unnest(?::text[]) f (key) where r.id = any (?::bigint[])", ['{'.implode(',', Core\Codebook\Codebook::standard()->keys()).'}', '{'.$readings->implode(',').'}']);
+            $readings = Reading::query()
+                ->whereIn('sitting_case_id', $round->cases()->select('id'))
+                ->orderBy('id')
+                ->pluck('id');
+            DB::statement(
+                "insert into calls (reading_id, fault, presence, confidence) select r.id, f.key, 'absent', 70 from "
+                    .'readings r, unnest(?::text[]) f (key) where r.id = any (?::bigint[])',
+                [
+                    '{'.implode(',', Core\Codebook\Codebook::standard()->keys()).'}',
+                    '{'.$readings->implode(',').'}',
+                ],
+            );
             // Four hands a process, eight processes, all from one moment on; the closing somewhere among them.
             $barrier = sys_get_temp_dir().'/barrier-'.bin2hex(random_bytes(6));
-            $processes = $readings->chunk(4)->map(static fn ($chunk) => Process::path(base_path())->env(['DB_DATABASE' => $database, 'APP_ENV' => 'testing'])->start([PHP_BINARY, 'tests/Feature/race/hand-in.php', $chunk->implode(','), $barrier]));
+            $processes = $readings->chunk(4)->map(
+                static fn ($chunk) => Process::path(base_path())
+                    ->env(['DB_DATABASE' => $database, 'APP_ENV' => 'testing'])
+                    ->start([PHP_BINARY, 'tests/Feature/race/hand-in.php', $chunk->implode(','), $barrier]),
+            );
             while ($processes->contains(static fn ($p): bool => $p->running() && ! str_contains($p->output(), 'ready'))) {
                 usleep(3000);
             }
@@ -78,36 +99,69 @@ it('has every acknowledged hand-in among the inputs of the key, whenever the pan
             // What the key holds is what was acknowledged: one call a fault and hand-in, no more and no fewer.
             $key = KeyVersion::query()->where('sitting_id', $round->id)->sole();
             $perFault = (int) $key->entries()->where('fault', 'sway')->sum(DB::raw('present + absent + cannot_tell'));
-            expect(Reading::query()->whereKey($readings)->whereNotNull('handed_in_at')->orderBy('id')->pluck('id')->all())->toBe($acknowledged)
-                ->and($perFault)->toBe(count($acknowledged))->and($key->inputs_checksum)->toBe(app(BuildKey::class)->inputs(Sitting::query()->findOrFail($round->id)));
+            expect(
+                Reading::query()->whereKey($readings)->whereNotNull('handed_in_at')->orderBy('id')->pluck('id')->all(),
+            )
+                ->toBe($acknowledged)
+                ->and($perFault)
+                ->toBe(count($acknowledged))
+                ->and($key->inputs_checksum)
+                ->toBe(app(BuildKey::class)->inputs(Sitting::query()->findOrFail($round->id)));
         }
         // Closing did fall among them.
         expect($late)->toBeGreaterThan(0);
     });
 });
 
-it('makes the key again when what it was made from has changed before it is frozen, and keeps the rulings that stand', function () {
-    $panel = $this->round('Winter');
-    $key = $panel->keys()->first();
-    expect($key->inputs_checksum)->toBe(app(BuildKey::class)->inputs($panel));
-    DB::statement('alter table key_versions disable trigger user');
-    DB::statement('alter table key_entries disable trigger user');
-    DB::table('key_versions')->where('id', $key->id)->update(['frozen_at' => null]);
-    $ruled = $key->entries()->where('fault', 'sway')->orderBy('id')->first();
-    $ruled->update(['ruling' => 'none', 'ruling_reason' => 'the film was too dark', 'ruled_by' => $this->headCoach()->id, 'ruled_at' => now()]);
-    expect(app(App\Actions\RefreshKey::class)($key->fresh())->id)->toBe($key->id);
-    // A swing is measured anew with another result.
-    $swing = $ruled->case->swings()->firstOrFail();
-    DB::table('measurement_sets')->where('recording_id', '<>', $swing->recording_id)->orderBy('id')->limit(1)->update(['inputs_checksum' => str_repeat('e', 64)]);
-    $next = app(App\Actions\RefreshKey::class)($key->fresh());
-    expect($next->number)->toBe($key->number + 1)->and($next->entries()->count())->toBe($key->entries()->count())
-        ->and($next->entries()->where('case_id', $ruled->case_id)->where('fault', 'sway')->sole()->ruling)->toBe('none');
-});
+it(
+    'makes the key again when what it was made from has changed before it is frozen, and keeps the rulings that stand',
+    function () {
+        $panel = $this->round('Winter');
+        $key = $panel->keys()->first();
+        expect($key->inputs_checksum)->toBe(app(BuildKey::class)->inputs($panel));
+        DB::statement('alter table key_versions disable trigger user');
+        DB::statement('alter table key_entries disable trigger user');
+        DB::table('key_versions')
+            ->where('id', $key->id)
+            ->update(['frozen_at' => null]);
+        $ruled = $key->entries()->where('fault', 'sway')->orderBy('id')->first();
+        $ruled->update([
+            'ruling' => 'none',
+            'ruling_reason' => 'the film was too dark',
+            'ruled_by' => $this->headCoach()->id,
+            'ruled_at' => now(),
+        ]);
+        expect(app(App\Actions\RefreshKey::class)($key->fresh())->id)->toBe($key->id);
+        // A swing is measured anew with another result.
+        $swing = $ruled->case->swings()->firstOrFail();
+        DB::table('measurement_sets')
+            ->where('recording_id', '<>', $swing->recording_id)
+            ->orderBy('id')
+            ->limit(1)
+            ->update(['inputs_checksum' => str_repeat('e', 64)]);
+        $next = app(App\Actions\RefreshKey::class)($key->fresh());
+        expect($next->number)
+            ->toBe($key->number + 1)
+            ->and($next->entries()->count())
+            ->toBe($key->entries()->count())
+            ->and($next->entries()->where('case_id', $ruled->case_id)->where('fault', 'sway')->sole()->ruling)
+            ->toBe('none');
+    },
+);
 
 it('makes no key from nobody’s hand-ins, and says so', function () {
-    $round = app(App\Actions\PlanRound::class)('Nobody came', Core\Sight\SittingKind::Panel, [App\Models\Recording::query()->value('id')], [$this->person('odile')->id], 'both', $this->headCoach());
+    $round = app(App\Actions\PlanRound::class)(
+        'Nobody came',
+        Core\Sight\SittingKind::Panel,
+        [App\Models\Recording::query()->value('id')],
+        [$this->person('odile')->id],
+        'both',
+        $this->headCoach(),
+    );
     app(App\Actions\OpenRound::class)($round, $this->headCoach());
-    $this->actingAs($this->headCoach())->post("/rounds/{$round->public_id}/close")->assertSessionHas('refused', fn (string $s): bool => str_contains($s, 'nothing to make a key from'));
+    $this->actingAs($this->headCoach())
+        ->post("/rounds/{$round->public_id}/close")
+        ->assertSessionHas('refused', fn (string $s): bool => str_contains($s, 'nothing to make a key from'));
     expect($round->refresh()->state->value)->toBe('open');
 });
 
@@ -116,14 +170,23 @@ it('closes a panel with a hidden repeat: the key speaks of each case once, by it
     foreach ($round->members as $member) {
         foreach (dealt($round, $member) as $reading) {
             // Whoever sees it a second time says the contrary.
-            DB::table('calls')->insert(['reading_id' => $reading->id, 'fault' => 'sway', 'presence' => $reading->case->occasion === 1 ? 'absent' : 'present', 'severity' => $reading->case->occasion === 1 ? null : 3]);
+            DB::table('calls')->insert([
+                'reading_id' => $reading->id,
+                'fault' => 'sway',
+                'presence' => $reading->case->occasion === 1 ? 'absent' : 'present',
+                'severity' => $reading->case->occasion === 1 ? null : 3,
+            ]);
             handIn($reading);
         }
     }
     $this->actingAs($this->headCoach())->post("/rounds/{$round->public_id}/close")->assertSessionHas('done');
     $key = $round->keys()->sole();
-    expect($key->entries()->where('fault', 'sway')->count())->toBe(21)->and($key->entries()->where('fault', 'sway')->where('label', '<>', 'absent')->count())->toBe(0)
-        ->and((int) $key->entries()->where('fault', 'sway')->max('absent'))->toBe(3);
+    expect($key->entries()->where('fault', 'sway')->count())
+        ->toBe(21)
+        ->and($key->entries()->where('fault', 'sway')->where('label', '<>', 'absent')->count())
+        ->toBe(0)
+        ->and((int) $key->entries()->where('fault', 'sway')->max('absent'))
+        ->toBe(3);
     $this->post("/rounds/{$round->public_id}/publish")->assertSessionHas('done');
     $this->get("/panel/{$round->public_id}")->assertOk();
 });

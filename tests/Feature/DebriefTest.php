@@ -45,12 +45,26 @@ it('orders cases and faults by what there is to talk about', function () {
     DB::statement('alter table key_entries disable trigger user');
     Call::query()->whereIn('reading_id', $readings)->delete();
     foreach ($readings as $i => $id) {
-        Call::query()->create(['reading_id' => $id, 'fault' => 'fall-off', 'confidence' => 70, ...$i % 2 ? ['presence' => 'present', 'severity' => 1, 'onset' => 'FI', 'decision' => 'later'] : ['presence' => 'absent']]);
+        Call::query()->create([
+            'reading_id' => $id,
+            'fault' => 'fall-off',
+            'confidence' => 70,
+            ...$i % 2
+                ? ['presence' => 'present', 'severity' => 1, 'onset' => 'FI', 'decision' => 'later']
+                : ['presence' => 'absent'],
+        ]);
         Call::query()->create(['reading_id' => $id, 'fault' => 'sway', 'confidence' => 70, 'presence' => 'absent']);
     }
-    KeyEntry::query()->where('case_id', $case->case_id)->where('fault', 'fall-off')->update(['label' => 'none', 'grade' => 'contested', 'ruling' => null]);
+    KeyEntry::query()
+        ->where('case_id', $case->case_id)
+        ->where('fault', 'fall-off')
+        ->update(['label' => 'none', 'grade' => 'contested', 'ruling' => null]);
     $case = app(Debrief::class)->order($round, $this->headCoach())->firstWhere('case.id', $case->id)['case'];
-    expect(app(Debrief::class)->of($round, $case)['faults'][0])->toMatchArray(['key' => 'fall-off', 'truth' => null, 'unsure' => 0]);
+    expect(app(Debrief::class)->of($round, $case)['faults'][0])->toMatchArray([
+        'key' => 'fall-off',
+        'truth' => null,
+        'unsure' => 0,
+    ]);
 });
 
 it('says what each said by letters that differ from case to case and stay on reloading', function () {
@@ -70,7 +84,9 @@ it('says what each said by letters that differ from case to case and stay on rel
     expect($fault['present'] + $fault['absent'] + $fault['unsure'])->toBe(count($fault['calls']));
     $one = $case->readings->first();
     $mine = collect($said['people'])->firstWhere('name', $one->user->name)['letter'];
-    expect(collect($fault['calls'])->firstWhere('letter', $mine)['presence'])->toBe($one->calls->firstWhere('fault', $fault['key'])->presence->value);
+    expect(collect($fault['calls'])->firstWhere('letter', $mine)['presence'])->toBe(
+        $one->calls->firstWhere('fault', $fault['key'])->presence->value,
+    );
 });
 
 it('shows drawings, own marks, cues and pins with their reasons, escaped', function () {
@@ -79,11 +95,32 @@ it('shows drawings, own marks, cues and pins with their reasons, escaped', funct
     $reading = $case->readings->first();
     DB::statement('alter table readings disable trigger user');
     DB::statement('alter table calls disable trigger user');
-    Reading::query()->whereKey($reading->id)->update(['cue' => 'Turn <b>quietly</b>', 'aids' => '[{"kind":"plumb","view":"face-on","points":[{"x":0.4,"y":0.9,"t":0.8}]}]', 'marks' => '{"TP":1.6,"IM":1.9}']);
-    Call::query()->where('reading_id', $reading->id)->where('fault', 'sway')->update(['presence' => 'present', 'severity' => 2, 'pins' => '[{"on":"film","t":1.25,"reason":"hip </script> past the foot"}]']);
-    $page = $this->actingAs($this->headCoach())->get("/debrief/{$round->public_id}/1")->assertOk();
-    $page->assertSee('Turn <b>quietly</b>')->assertDontSee('Turn <b>quietly</b>', false)->assertSee('hip </script> past the foot')->assertDontSee('hip </script>', false)
-        ->assertSee('drawn by')->assertSee('Top and impact, as each marked them')->assertSee('data-go="1.25"', false);
+    Reading::query()
+        ->whereKey($reading->id)
+        ->update([
+            'cue' => 'Turn <b>quietly</b>',
+            'aids' => '[{"kind":"plumb","view":"face-on","points":[{"x":0.4,"y":0.9,"t":0.8}]}]',
+            'marks' => '{"TP":1.6,"IM":1.9}',
+        ]);
+    Call::query()
+        ->where('reading_id', $reading->id)
+        ->where('fault', 'sway')
+        ->update([
+            'presence' => 'present',
+            'severity' => 2,
+            'pins' => '[{"on":"film","t":1.25,"reason":"hip </script> past the foot"}]',
+        ]);
+    $page = $this->actingAs($this->headCoach())
+        ->get("/debrief/{$round->public_id}/1")
+        ->assertOk();
+    $page
+        ->assertSee('Turn <b>quietly</b>')
+        ->assertDontSee('Turn <b>quietly</b>', false)
+        ->assertSee('hip </script> past the foot')
+        ->assertDontSee('hip </script>', false)
+        ->assertSee('drawn by')
+        ->assertSee('Top and impact, as each marked them')
+        ->assertSee('data-go="1.25"', false);
 });
 
 it('leaves out whom the consent has ended for, and says where nothing can be shown', function () {
@@ -97,11 +134,19 @@ it('leaves out whom the consent has ended for, and says where nothing can be sho
     foreach ($round->cases()->with('recording.golfer')->get() as $case) {
         $case->recording->golfer->consents()->update(['withdrawn_at' => now()]);
     }
-    $this->actingAs($this->headCoach())->get("/debrief/{$round->public_id}/1")->assertOk()->assertSee('No case of this round can be shown');
+    $this->actingAs($this->headCoach())
+        ->get("/debrief/{$round->public_id}/1")
+        ->assertOk()
+        ->assertSee('No case of this round can be shown');
 });
 
 it('has an empty place where no round is published', function () {
     DB::statement('alter table sittings disable trigger user');
-    Sitting::query()->where('kind', SittingKind::Round)->update(['state' => 'closed']);
-    $this->actingAs($this->headCoach())->get('/debrief')->assertOk()->assertSee('When a staff round has been published');
+    Sitting::query()
+        ->where('kind', SittingKind::Round)
+        ->update(['state' => 'closed']);
+    $this->actingAs($this->headCoach())
+        ->get('/debrief')
+        ->assertOk()
+        ->assertSee('When a staff round has been published');
 });

@@ -23,12 +23,20 @@ function simulated(DeviceClass $device, array $faults = []): Swing
 function sideCar(Swing $s, array $change = []): string
 {
     return json_encode([
-        'mass_kg' => 78, 'handedness' => 'right', 'club' => 'hybrid', 'stance' => StanceJson::write($s->stance),
-        'stations' => array_map(static fn ($t): float => $t->t, $s->stations->all()), 'device' => ['class' => $s->trace->device->value, 'name' => 'studio'], ...$change,
+        'mass_kg' => 78,
+        'handedness' => 'right',
+        'club' => 'hybrid',
+        'stance' => StanceJson::write($s->stance),
+        'stations' => array_map(static fn ($t): float => $t->t, $s->stations->all()),
+        'device' => ['class' => $s->trace->device->value, 'name' => 'studio'],
+        ...$change,
     ]);
 }
 
-/** Sends files and puts them on the Shelf as the head coach; the answer is that of the step that refused, or of the last. */
+/**
+ * Sends files and puts them on the Shelf as the head coach; the answer is that of the step that refused, or of the
+ * last.
+ */
 function upload(object $test, string $csv, ?string $json = null, array $change = [])
 {
     $sent = $test->actingAs($test->headCoach())->post('/imports', array_filter([
@@ -38,41 +46,79 @@ function upload(object $test, string $csv, ?string $json = null, array $change =
     ]));
     $import = PendingImport::query()->latest('id')->first();
 
-    return $import === null || $sent->getSession()->has('refused') || $sent->getSession()->has('errors') ? $sent : $test->post("/imports/{$import->public_id}/finish");
+    return $import === null || $sent->getSession()->has('refused') || $sent->getSession()->has('errors')
+        ? $sent
+        : $test->post("/imports/{$import->public_id}/finish");
 }
 
 it('imports a file of every device class through the Shelf and measures it', function (DeviceClass $device) {
     $s = simulated($device, ['hang-back' => 3]);
-    upload($this, TraceCsv::write($s->trace), sideCar($s))->assertSessionHasNoErrors()->assertSessionMissing('refused')->assertSessionHas('done');
+    upload($this, TraceCsv::write($s->trace), sideCar($s))
+        ->assertSessionHasNoErrors()
+        ->assertSessionMissing('refused')
+        ->assertSessionHas('done');
     $recording = Recording::query()->latest('id')->firstOrFail();
-    expect($recording->device_class)->toBe($device->value)->and($recording->samples)->toBe($s->trace->samples())->and($recording->club)->toBe('hybrid')->and($recording->device_name)->toBe('studio')
-        ->and($recording->channels()->count())->toBe(count($s->trace->channels))->and($recording->stations()->where('source', 'file')->count())->toBe(9)->and($recording->stations()->where('source', 'trace')->count())->toBe(9)
-        ->and($recording->effectiveStations()->pluck('source')->unique()->all())->toBe([Core\Motion\StationSource::File])
-        ->and($recording->measured->faults['early-recentre']['hang-back']['verdict'])->toBe('supported')
-        ->and($recording->measured->faults['early-recentre']['sway']['verdict'])->toBe('not measurable')
-        ->and(AuditEntry::query()->where('action', 'import')->count())->toBe(1);
+    expect($recording->device_class)
+        ->toBe($device->value)
+        ->and($recording->samples)
+        ->toBe($s->trace->samples())
+        ->and($recording->club)
+        ->toBe('hybrid')
+        ->and($recording->device_name)
+        ->toBe('studio')
+        ->and($recording->channels()->count())
+        ->toBe(count($s->trace->channels))
+        ->and($recording->stations()->where('source', 'file')->count())
+        ->toBe(9)
+        ->and($recording->stations()->where('source', 'trace')->count())
+        ->toBe(9)
+        ->and($recording->effectiveStations()->pluck('source')->unique()->all())
+        ->toBe([Core\Motion\StationSource::File])
+        ->and($recording->measured->faults['early-recentre']['hang-back']['verdict'])
+        ->toBe('supported')
+        ->and($recording->measured->faults['early-recentre']['sway']['verdict'])
+        ->toBe('not measurable')
+        ->and(AuditEntry::query()->where('action', 'import')->count())
+        ->toBe(1);
     $kept = $recording->trace()->channels;
     foreach ($s->trace->channels as $name => $values) {
         expect($kept[$name][100])->toEqualWithDelta($values[100], 1e-3);
     }
-    $this->actingAs($this->headCoach())->get("/bench/{$recording->public_id}")->assertOk()->assertSee('no body points were recorded');
+    $this->actingAs($this->headCoach())
+        ->get("/bench/{$recording->public_id}")
+        ->assertOk()
+        ->assertSee('no body points were recorded');
 })->with(DeviceClass::cases());
 
 it('imports a bare trace and says on the Bench what cannot be had without a side-car', function () {
     upload($this, TraceCsv::write(simulated(DeviceClass::Mat)->trace))->assertSessionHas('done');
     $recording = Recording::query()->latest('id')->firstOrFail();
-    $this->actingAs($this->headCoach())->get("/bench/{$recording->public_id}")->assertOk()->assertSee('It was proposed from the trace alone')->assertSee('needs where the feet stood')->assertSee('no body points were recorded');
-    $this->actingAs($this->headCoach())->getJson("/bench/{$recording->public_id}/evidence")->assertOk()->assertJsonCount(9, 'stations');
+    $this->actingAs($this->headCoach())
+        ->get("/bench/{$recording->public_id}")
+        ->assertOk()
+        ->assertSee('It was proposed from the trace alone')
+        ->assertSee('needs where the feet stood')
+        ->assertSee('no body points were recorded');
+    $this->actingAs($this->headCoach())
+        ->getJson("/bench/{$recording->public_id}/evidence")
+        ->assertOk()
+        ->assertJsonCount(9, 'stations');
 });
 
 it('refuses a bad file with one sentence and stores nothing', function (Closure $files, string $message) {
     $before = [Recording::query()->count(), TraceChannel::query()->count(), AuditEntry::query()->count()];
     [$csv, $json] = $files();
-    upload($this, $csv, $json)->assertSessionHas('refused', fn (string $m): bool => str_contains($m, $message) && ! str_contains($m, "\n"));
+    upload($this, $csv, $json)->assertSessionHas(
+        'refused',
+        fn (string $m): bool => str_contains($m, $message) && ! str_contains($m, "\n"),
+    );
     expect([Recording::query()->count(), TraceChannel::query()->count(), AuditEntry::query()->count()])->toBe($before);
 })->with([
     [fn () => ["t_s,lead_pct\n", null], 'swing.csv, line 1, column trail_pct: the column is missing'],
-    [fn () => [str_replace("\n0.5000,", "\nhalf,", TraceCsv::write(simulated(DeviceClass::Mat)->trace)), null], "swing.csv, line 52, column t_s: 'half' is no number"],
+    [
+        fn () => [str_replace("\n0.5000,", "\nhalf,", TraceCsv::write(simulated(DeviceClass::Mat)->trace)), null],
+        "swing.csv, line 52, column t_s: 'half' is no number",
+    ],
     [fn () => [TraceCsv::write(simulated(DeviceClass::Mat)->trace), '{"mass_kg":'], 'swing.json: the file is not JSON'],
     [fn () => [TraceCsv::write(simulated(DeviceClass::Mat)->trace), '{"handedness":"left"}'], 'Wren is right-handed'],
     [fn () => ["\x89PNG\r\n\x1a\n".str_repeat("\x00\xff", 500), null], 'swing.csv, line 1'],
@@ -87,8 +133,15 @@ it('stores the same samples only once', function () {
 });
 
 it('stores nothing for a golfer without a valid consent', function () {
-    Golfer::query()->where('pseudonym', 'Wren')->sole()->consents()->update(['expires_on' => now()->subDay()]);
-    upload($this, TraceCsv::write(simulated(DeviceClass::Mat)->trace))->assertSessionHas('refused', fn (string $m): bool => str_contains($m, 'no valid consent'));
+    Golfer::query()
+        ->where('pseudonym', 'Wren')
+        ->sole()
+        ->consents()
+        ->update(['expires_on' => now()->subDay()]);
+    upload($this, TraceCsv::write(simulated(DeviceClass::Mat)->trace))->assertSessionHas(
+        'refused',
+        fn (string $m): bool => str_contains($m, 'no valid consent'),
+    );
 });
 
 it('asks for what is missing from the form', function () {
@@ -103,12 +156,30 @@ it('imports by command, and refuses by command', function () {
     file_put_contents("$dir/a.csv", TraceCsv::write($s->trace));
     file_put_contents("$dir/a.json", sideCar($s));
     try {
-        expect(Artisan::call('recording:import', ['file' => "$dir/a.csv", '--meta' => "$dir/a.json", '--golfer' => 'Wren']))->toBe(0)
-            ->and(Artisan::output())->toContain('stored as recording')
-            ->and(Artisan::call('recording:import', ['file' => "$dir/a.csv", '--golfer' => 'Wren']))->toBe(1)
-            ->and(Artisan::call('recording:import', ['file' => "$dir/none.csv", '--golfer' => 'Wren']))->toBe(1)
-            ->and(Artisan::call('recording:import', ['file' => "$dir/a.csv", '--golfer' => 'Dodo']))->toBe(1)
-            ->and(Artisan::call('recording:import', ['file' => "$dir/a.csv", '--golfer' => 'Wren', '--device' => 'scale']))->toBe(1);
+        expect(
+            Artisan::call('recording:import', [
+                'file' => "$dir/a.csv",
+                '--meta' => "$dir/a.json",
+                '--golfer' => 'Wren',
+            ]),
+        )
+            ->toBe(0)
+            ->and(Artisan::output())
+            ->toContain('stored as recording')
+            ->and(Artisan::call('recording:import', ['file' => "$dir/a.csv", '--golfer' => 'Wren']))
+            ->toBe(1)
+            ->and(Artisan::call('recording:import', ['file' => "$dir/none.csv", '--golfer' => 'Wren']))
+            ->toBe(1)
+            ->and(Artisan::call('recording:import', ['file' => "$dir/a.csv", '--golfer' => 'Dodo']))
+            ->toBe(1)
+            ->and(
+                Artisan::call('recording:import', [
+                    'file' => "$dir/a.csv",
+                    '--golfer' => 'Wren',
+                    '--device' => 'scale',
+                ]),
+            )
+            ->toBe(1);
     } finally {
         array_map(unlink(...), glob("$dir/*"));
         rmdir($dir);
@@ -119,47 +190,113 @@ it('shows what a foreign file would become, takes corrections, and remembers the
     $s = simulated(DeviceClass::Mat);
     $csv = "when,west,east,px,py\n";
     foreach ($s->trace->channels['lead_pct'] as $i => $lead) {
-        $csv .= sprintf("%d,%s,%s,%s,%s\n", 10 * $i, $lead, $s->trace->channels['trail_pct'][$i], $s->trace->channels['copx_mm'][$i] / 1000, $s->trace->channels['copy_mm'][$i] / 1000);
+        $csv .= sprintf(
+            "%d,%s,%s,%s,%s\n",
+            10 * $i,
+            $lead,
+            $s->trace->channels['trail_pct'][$i],
+            $s->trace->channels['copx_mm'][$i] / 1000,
+            $s->trace->channels['copy_mm'][$i] / 1000,
+        );
     }
-    $send = fn (string $text) => $this->actingAs($this->headCoach())->post('/imports', ['golfer' => Golfer::query()->where('pseudonym', 'Wren')->value('id'), 'trace' => UploadedFile::fake()->createWithContent('odd.csv', $text)]);
+    $send = fn (string $text) => $this->actingAs($this->headCoach())->post('/imports', [
+        'golfer' => Golfer::query()->where('pseudonym', 'Wren')->value('id'),
+        'trace' => UploadedFile::fake()->createWithContent('odd.csv', $text),
+    ]);
     $send($csv)->assertRedirect();
     $import = PendingImport::query()->latest('id')->sole();
-    $this->get("/imports/{$import->public_id}")->assertOk()->assertSee('The columns are not recognised')->assertDontSee('Put it on the Shelf');
+    $this->get("/imports/{$import->public_id}")
+        ->assertOk()
+        ->assertSee('The columns are not recognised')
+        ->assertDontSee('Put it on the Shelf');
     $this->post("/imports/{$import->public_id}/finish")->assertSessionHas('refused');
-    $settings = ['device' => 'mat', 'club' => 'hybrid', 'series' => 'before', 'lead_x' => '230', 'trail_x' => '-230', 'columns' => ['t_s' => 'when', 'lead_pct' => 'west', 'trail_pct' => 'east', 'copx_mm' => 'px', 'copy_mm' => 'py'], 'units' => ['t_s' => 'ms', 'lead_pct' => '%', 'trail_pct' => '%', 'copx_mm' => 'm', 'copy_mm' => 'm']];
+    $settings = [
+        'device' => 'mat',
+        'club' => 'hybrid',
+        'series' => 'before',
+        'lead_x' => '230',
+        'trail_x' => '-230',
+        'columns' => [
+            't_s' => 'when',
+            'lead_pct' => 'west',
+            'trail_pct' => 'east',
+            'copx_mm' => 'px',
+            'copy_mm' => 'py',
+        ],
+        'units' => ['t_s' => 'ms', 'lead_pct' => '%', 'trail_pct' => '%', 'copx_mm' => 'm', 'copy_mm' => 'm'],
+    ];
     $this->put("/imports/{$import->public_id}", $settings)->assertRedirect();
-    $this->get("/imports/{$import->public_id}")->assertOk()->assertSee('class="curve"', false)->assertSee('100 samples a second')->assertSee('46 cm between the feet')->assertSee('Put it on the Shelf');
+    $this->get("/imports/{$import->public_id}")
+        ->assertOk()
+        ->assertSee('class="curve"', false)
+        ->assertSee('100 samples a second')
+        ->assertSee('46 cm between the feet')
+        ->assertSee('Put it on the Shelf');
     $this->post("/imports/{$import->public_id}/finish")->assertSessionHas('done');
     $recording = Recording::query()->latest('id')->firstOrFail();
-    expect($recording->series)->toBe('before')->and($recording->club)->toBe('hybrid')->and($recording->trace()->channels['copx_mm'][60])->toEqualWithDelta($s->trace->channels['copx_mm'][60], 0.01)
-        ->and(PendingImport::query()->count())->toBe(0)->and(Illuminate\Support\Facades\Storage::disk('local')->exists($import->path))->toBeFalse();
+    expect($recording->series)
+        ->toBe('before')
+        ->and($recording->club)
+        ->toBe('hybrid')
+        ->and($recording->trace()->channels['copx_mm'][60])
+        ->toEqualWithDelta($s->trace->channels['copx_mm'][60], 0.01)
+        ->and(PendingImport::query()->count())
+        ->toBe(0)
+        ->and(Illuminate\Support\Facades\Storage::disk('local')->exists($import->path))
+        ->toBeFalse();
     // The next file with the same header is understood at once.
     $send(str_replace("\n100,", "\n101,", $csv))->assertRedirect();
     $next = PendingImport::query()->latest('id')->sole();
-    $this->get("/imports/{$next->public_id}")->assertOk()->assertSee('Mapped as the last file')->assertSee('Put it on the Shelf');
+    $this->get("/imports/{$next->public_id}")
+        ->assertOk()
+        ->assertSee('Mapped as the last file')
+        ->assertSee('Put it on the Shelf');
     $this->delete("/imports/{$next->public_id}")->assertRedirect('/shelf');
     expect(PendingImport::query()->count())->toBe(0);
 });
 
 it('imports a bundle and a C3D file by page and by command', function () {
     $s = Swing::of(new GolferSpec('bundle up', new Plant(['sway' => 3])));
-    $bundle = Core\Format\RecordingBundle::write(new Core\Format\ImportedRecording($s->trace, new Core\Motion\Views($s->motion()), null, new Core\Format\SideCar(78.0, Core\Motion\Handedness::Right, 'hybrid', 'full', $s->stance)));
+    $bundle = Core\Format\RecordingBundle::write(
+        new Core\Format\ImportedRecording(
+            $s->trace,
+            new Core\Motion\Views($s->motion()),
+            null,
+            new Core\Format\SideCar(78.0, Core\Motion\Handedness::Right, 'hybrid', 'full', $s->stance),
+        ),
+    );
     upload($this, $bundle)->assertSessionHas('done');
     $recording = Recording::query()->latest('id')->firstOrFail();
-    expect($recording->views()->count())->toBe(1)->and($recording->measured->faults['early-recentre']['sway']['verdict'])->toBe('supported')->and($recording->effectiveStations()['IM']->source)->toBe(StationSource::Motion);
+    expect($recording->views()->count())
+        ->toBe(1)
+        ->and($recording->measured->faults['early-recentre']['sway']['verdict'])
+        ->toBe('supported')
+        ->and($recording->effectiveStations()['IM']->source)
+        ->toBe(StationSource::Motion);
     $left = str_replace('"handedness":"right"', '"handedness":"left"', $bundle);
-    upload($this, $left)->assertSessionHas('refused', fn (string $m): bool => str_contains($m, 'left-handed, but Wren is right-handed'));
+    upload($this, $left)->assertSessionHas(
+        'refused',
+        fn (string $m): bool => str_contains($m, 'left-handed, but Wren is right-handed'),
+    );
     $file = tempnam(sys_get_temp_dir(), 'vc').'.c3d';
     file_put_contents($file, chr(2).chr(0x50).str_repeat("\0", 2000));
-    expect(Artisan::call('recording:import', ['file' => $file, '--golfer' => 'Wren']))->toBe(1)->and(Artisan::call('recording:import', ['file' => $file, '--golfer' => 'Wren', '--target' => 'up']))->toBe(1);
+    expect(Artisan::call('recording:import', ['file' => $file, '--golfer' => 'Wren']))
+        ->toBe(1)
+        ->and(Artisan::call('recording:import', ['file' => $file, '--golfer' => 'Wren', '--target' => 'up']))
+        ->toBe(1);
     unlink($file);
 });
 
 it('keeps imports to the head coach and never takes settings that are none', function () {
     upload($this, TraceCsv::write(simulated(DeviceClass::Mat)->trace), null, []);
-    $this->actingAs($this->headCoach())->post('/imports', ['golfer' => Golfer::query()->where('pseudonym', 'Wren')->value('id'), 'trace' => UploadedFile::fake()->createWithContent('a.csv', "t_s,a\n")]);
+    $this->actingAs($this->headCoach())->post('/imports', [
+        'golfer' => Golfer::query()->where('pseudonym', 'Wren')->value('id'),
+        'trace' => UploadedFile::fake()->createWithContent('a.csv', "t_s,a\n"),
+    ]);
     $import = PendingImport::query()->sole();
-    foreach (['mass_kg' => 5, 'device' => 'scale', 'target' => 'up', 'units' => ['t_s' => 'fortnight'], 'lead_x' => 'left'] as $name => $value) {
+    foreach (
+        ['mass_kg' => 5, 'device' => 'scale', 'target' => 'up', 'units' => ['t_s' => 'fortnight'], 'lead_x' => 'left'] as $name => $value
+    ) {
         $this->put("/imports/{$import->public_id}", [$name => $value])->assertSessionHasErrors();
     }
     foreach (['tam', 'odile'] as $who) {

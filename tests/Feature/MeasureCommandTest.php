@@ -16,7 +16,17 @@ function traceFiles(DeviceClass $device, array $plant = [], array $car = []): ar
     $dir = sys_get_temp_dir().'/measure-'.bin2hex(random_bytes(4));
     mkdir($dir);
     file_put_contents("$dir/swing.csv", TraceCsv::write($s->trace));
-    file_put_contents("$dir/swing.json", json_encode(['mass_kg' => 78, 'handedness' => 'right', 'club' => 'hybrid', 'stance' => StanceJson::write($s->stance), 'stations' => array_map(fn ($t) => $t->t, $s->stations->all()), ...$car]));
+    file_put_contents(
+        "$dir/swing.json",
+        json_encode([
+            'mass_kg' => 78,
+            'handedness' => 'right',
+            'club' => 'hybrid',
+            'stance' => StanceJson::write($s->stance),
+            'stations' => array_map(fn ($t) => $t->t, $s->stations->all()),
+            ...$car,
+        ]),
+    );
 
     return ["$dir/swing.csv", "$dir/swing.json", $s];
 }
@@ -29,9 +39,20 @@ it('measures a file of any device without a database and publishes JSON by its s
     $out = json_decode(Artisan::output());
     $validator = new JsonSchema\Validator;
     $validator->validate($out, (object) ['$ref' => 'file://'.base_path('docs/schemas/measure.schema.json')]);
-    expect($validator->getErrors())->toBe([])->and($out->device)->toBe($device->value)->and($out->faults->{'hang-back'}->verdict)->toBe('supported')
-        ->and($out->stations->IM->source)->toBe('file')->and($out->measurements->lead_share->value->IM->value)->toBe($out->measurements->impact_share->value)
-        ->and($out->faults->{'knee-part'}->observability)->toBe('not observable')->and($out->faults->{'knee-part'}->verdict)->toBe('not measurable');
+    expect($validator->getErrors())
+        ->toBe([])
+        ->and($out->device)
+        ->toBe($device->value)
+        ->and($out->faults->{'hang-back'}->verdict)
+        ->toBe('supported')
+        ->and($out->stations->IM->source)
+        ->toBe('file')
+        ->and($out->measurements->lead_share->value->IM->value)
+        ->toBe($out->measurements->impact_share->value)
+        ->and($out->faults->{'knee-part'}->observability)
+        ->toBe('not observable')
+        ->and($out->faults->{'knee-part'}->verdict)
+        ->toBe('not measurable');
     config(['database.connections.pgsql.port' => env('DB_PORT')]);
 })->with(DeviceClass::cases());
 
@@ -39,12 +60,21 @@ it('proposes stations where none are given, takes the lens it is told, and does 
     [$csv, $json] = traceFiles(DeviceClass::DualPlate, ['late-load' => 2]);
     Artisan::call('trace:measure', ['file' => $csv, '--format' => 'json']);
     $bare = json_decode(Artisan::output(), true);
-    expect($bare['stations']['IM']['source'])->toBe('trace')->and($bare['stations']['IM']['doubt'])->toContain('trace alone')->and($bare['measurements']['rise']['reason'])->toBe('needs the golfer’s mass')->and($bare['measurements']['rise']['reason_code'])->toBe(['code' => 'lack.mass']);
+    expect($bare['stations']['IM']['source'])
+        ->toBe('trace')
+        ->and($bare['stations']['IM']['doubt'])
+        ->toContain('trace alone')
+        ->and($bare['measurements']['rise']['reason'])
+        ->toBe('needs the golfer’s mass')
+        ->and($bare['measurements']['rise']['reason_code'])
+        ->toBe(['code' => 'lack.mass']);
     Artisan::call('trace:measure', ['file' => $csv, '--meta' => $json, '--format' => 'json', '--lens' => 'loaded-top']);
     expect(json_decode(Artisan::output(), true)['faults'])->not->toHaveKey('late-load');
     [$csv, $json] = traceFiles(DeviceClass::Mat, ['hang-back' => 3], ['swing' => 'rehearsal']);
     Artisan::call('trace:measure', ['file' => $csv, '--meta' => $json, '--format' => 'json']);
-    expect(json_decode(Artisan::output(), true)['faults']['hang-back']['sentence'])->toContain('not judged by full-swing rules');
+    expect(json_decode(Artisan::output(), true)['faults']['hang-back']['sentence'])->toContain(
+        'not judged by full-swing rules',
+    );
 });
 
 it('prints a table for people and CSV for programs', function () {
@@ -52,16 +82,34 @@ it('prints a table for people and CSV for programs', function () {
     Artisan::call('trace:measure', ['file' => $csv, '--meta' => $json]);
     expect(Artisan::output())->toContain('lead share at impact')->toContain('hanging back')->toContain('contradicted');
     Artisan::call('trace:measure', ['file' => $csv, '--meta' => $json, '--format' => 'csv']);
-    $rows = array_map(static fn (string $line): array => str_getcsv($line, ',', '"', ''), explode("\n", trim(Artisan::output())));
-    expect($rows[0])->toBe(['measure', 'station', 'value', 'unit', 'uncertainty', 'censored', 'reason'])->and(array_unique(array_map(count(...), $rows)))->toBe([7])
-        ->and(array_column($rows, 0))->toContain('impact_share')->and(count($rows))->toBeGreaterThan(100);
+    $rows = array_map(
+        static fn (string $line): array => str_getcsv($line, ',', '"', ''),
+        explode("\n", trim(Artisan::output())),
+    );
+    expect($rows[0])
+        ->toBe(['measure', 'station', 'value', 'unit', 'uncertainty', 'censored', 'reason'])
+        ->and(array_unique(array_map(count(...), $rows)))
+        ->toBe([7])
+        ->and(array_column($rows, 0))
+        ->toContain('impact_share')
+        ->and(count($rows))
+        ->toBeGreaterThan(100);
 });
 
 it('answers bad input with exit 1 and one line', function (Closure $arguments, string $why) {
     [$csv, $json] = traceFiles(DeviceClass::Mat);
-    $process = Symfony\Component\Process\Process::fromShellCommandline('php artisan trace:measure '.implode(' ', array_map(escapeshellarg(...), $arguments($csv, $json))), base_path());
+    $process = Symfony\Component\Process\Process::fromShellCommandline(
+        'php artisan trace:measure '.implode(' ', array_map(escapeshellarg(...), $arguments($csv, $json))),
+        base_path(),
+    );
     $process->run();
-    expect($process->getExitCode())->toBe(1)->and($process->getOutput())->toBe('')->and(trim($process->getErrorOutput()))->toContain($why)->not->toContain("\n");
+    expect($process->getExitCode())
+        ->toBe(1)
+        ->and($process->getOutput())
+        ->toBe('')
+        ->and(trim($process->getErrorOutput()))
+        ->toContain($why)
+        ->not->toContain("\n");
 })->with([
     [fn ($csv, $json) => ['/nowhere.csv'], 'nowhere.csv: the file cannot be read'],
     [fn ($csv, $json) => [$csv, '--device=dual-plate'], 'swing.csv, line 1, column lead_fx_n: the column is missing'],

@@ -16,13 +16,22 @@ use Illuminate\Support\Facades\Route;
 it('shows measuring to the head coach alone: no route of it opens for anybody else', function () {
     $recording = Recording::query()->orderByDesc('id')->firstOrFail();
     $get = ['/capture', '/shelf'];
-    $post = ["/bench/{$recording->public_id}/stations", "/bench/{$recording->public_id}/clock", '/imports', '/capture/devices', '/codebook'];
+    $post = [
+        "/bench/{$recording->public_id}/stations",
+        "/bench/{$recording->public_id}/clock",
+        '/imports',
+        '/capture/devices',
+        '/codebook',
+    ];
     foreach (['tam', 'odile'] as $who) {
         foreach ($get as $path) {
             $this->actingAs($this->person($who))->get($path)->assertForbidden();
         }
         foreach ($post as $path) {
-            expect($this->actingAs($this->person($who))->post($path, [])->status())->toBe(str_starts_with($path, '/bench/') ? 404 : 403, $path);
+            expect($this->actingAs($this->person($who))->post($path, [])->status())->toBe(
+                str_starts_with($path, '/bench/') ? 404 : 403,
+                $path,
+            );
         }
     }
     auth()->logout();
@@ -77,7 +86,14 @@ it('lists what the lens says of each measure, and only bands that the lens has',
     $bands = Codebook::standard($lens)->lens->bands;
     foreach ($page['rows'] as $row) {
         if ($row['band'] !== null) {
-            expect(array_filter($bands, static fn (array $b, string $name): bool => explode('@', $name)[0] === $row['key'] && $b === $row['band'], ARRAY_FILTER_USE_BOTH))->not->toBe([]);
+            expect(
+                array_filter(
+                    $bands,
+                    static fn (array $b, string $name): bool => explode('@', $name)[0] === $row['key'] &&
+                        $b === $row['band'],
+                    ARRAY_FILTER_USE_BOTH,
+                ),
+            )->not->toBe([]);
         }
         if ($row['scale'] !== null) {
             expect($row['scale'][0])->toBeLessThan($row['scale'][1]);
@@ -99,7 +115,11 @@ it('explains every measure and every word on the codebook page, and links to the
     foreach (['impact_share', 'trail_jump', 'chest_first', 'knee_gap_growth'] as $key) {
         $bench->assertSee("#m-$key", false);
     }
-    $this->actingAs($this->person('tam'))->get('/codebook?lens=quiet-centre')->assertOk()->assertSee('The centre hardly leaves the lead side')->assertDontSee('<section id="late-load">', false);
+    $this->actingAs($this->person('tam'))
+        ->get('/codebook?lens=quiet-centre')
+        ->assertOk()
+        ->assertSee('The centre hardly leaves the lead side')
+        ->assertDontSee('<section id="late-load">', false);
 });
 
 it('shows every station with where its time comes from, and every clock', function () {
@@ -119,20 +139,66 @@ it('shows every station with where its time comes from, and every clock', functi
 
 it('plans a round under any lens, and asks only the faults that count under it', function () {
     $panel = App\Models\User::query()->where('role', 'panel')->pluck('id')->all();
-    $this->actingAs($this->headCoach())->post('/rounds', ['name' => 'Loaded study', 'kind' => 'panel', 'lens' => 'loaded-top', 'show' => 'both', 'recordings' => Recording::query()->limit(2)->pluck('id')->all(), 'members' => $panel])->assertSessionHasNoErrors();
+    $this->actingAs($this->headCoach())
+        ->post('/rounds', [
+            'name' => 'Loaded study',
+            'kind' => 'panel',
+            'lens' => 'loaded-top',
+            'show' => 'both',
+            'recordings' => Recording::query()->limit(2)->pluck('id')->all(),
+            'members' => $panel,
+        ])
+        ->assertSessionHasNoErrors();
     $round = $this->round('Loaded study');
-    expect($round->lens)->toBe('loaded-top')->and(app(App\Queries\Codebooks::class)->of($round)->keys())->toHaveCount(21);
+    expect($round->lens)
+        ->toBe('loaded-top')
+        ->and(app(App\Queries\Codebooks::class)->of($round)->keys())
+        ->toHaveCount(21);
     $this->post("/rounds/{$round->public_id}/open")->assertSessionHas('done');
     $member = App\Models\User::query()->findOrFail($panel[0]);
-    $reading = App\Models\Reading::query()->where('user_id', $member->id)->whereHas('case', fn ($q) => $q->where('sitting_id', $round->id))->firstOrFail();
-    $this->actingAs($member)->get("/read/{$reading->public_id}")->assertOk()->assertSee('of 21 called')->assertDontSee('<section id="late-load">', false);
-    $this->actingAs($member)->postJson("/read/{$reading->public_id}/changes", $this->changes(['call:late-load' => ['presence' => 'absent']]))->assertOk()->assertJsonPath('applied', [])->assertJsonPath('refused.0.because', "The codebook has no fault 'late-load'.");
-    $this->actingAs($this->headCoach())->post('/rounds', ['name' => 'x', 'kind' => 'panel', 'lens' => 'moonwalk', 'show' => 'both', 'recordings' => [1], 'members' => $panel])->assertSessionHasErrors('lens');
+    $reading = App\Models\Reading::query()
+        ->where('user_id', $member->id)
+        ->whereHas('case', fn ($q) => $q->where('sitting_id', $round->id))
+        ->firstOrFail();
+    $this->actingAs($member)
+        ->get("/read/{$reading->public_id}")
+        ->assertOk()
+        ->assertSee('of 21 called')
+        ->assertDontSee('<section id="late-load">', false);
+    $this->actingAs($member)
+        ->postJson(
+            "/read/{$reading->public_id}/changes",
+            $this->changes(['call:late-load' => ['presence' => 'absent']]),
+        )
+        ->assertOk()
+        ->assertJsonPath('applied', [])
+        ->assertJsonPath('refused.0.because', "The codebook has no fault 'late-load'.");
+    $this->actingAs($this->headCoach())
+        ->post('/rounds', [
+            'name' => 'x',
+            'kind' => 'panel',
+            'lens' => 'moonwalk',
+            'show' => 'both',
+            'recordings' => [1],
+            'members' => $panel,
+        ])
+        ->assertSessionHasErrors('lens');
 });
 
 it('keeps nothing of an import that was left for a week', function () {
-    $old = PendingImport::query()->create(['user_id' => $this->headCoach()->id, 'golfer_id' => App\Models\Golfer::query()->value('id'), 'format' => 'csv', 'file_name' => 'old.csv', 'path' => 'imports/old', 'checksum' => str_repeat('a', 64), 'settings' => []]);
+    $old = PendingImport::query()->create([
+        'user_id' => $this->headCoach()->id,
+        'golfer_id' => App\Models\Golfer::query()->value('id'),
+        'format' => 'csv',
+        'file_name' => 'old.csv',
+        'path' => 'imports/old',
+        'checksum' => str_repeat('a', 64),
+        'settings' => [],
+    ]);
     $old->forceFill(['created_at' => now()->subDays(8)])->save();
-    $this->actingAs($this->headCoach())->post('/imports', ['golfer' => App\Models\Golfer::query()->where('pseudonym', 'Wren')->value('id'), 'trace' => Illuminate\Http\UploadedFile::fake()->createWithContent('new.csv', "t_s,a\n")]);
+    $this->actingAs($this->headCoach())->post('/imports', [
+        'golfer' => App\Models\Golfer::query()->where('pseudonym', 'Wren')->value('id'),
+        'trace' => Illuminate\Http\UploadedFile::fake()->createWithContent('new.csv', "t_s,a\n"),
+    ]);
     expect(PendingImport::query()->pluck('file_name')->all())->toBe(['new.csv']);
 });

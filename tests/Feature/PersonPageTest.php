@@ -62,12 +62,31 @@ it('lists the surest wrong calls, and holds confidence against what was right', 
     $round = $this->round('Spring');
     $kit = $this->person('kit');
     DB::statement('alter table calls disable trigger user');
-    Call::query()->whereIn('reading_id', Reading::query()->where('user_id', $kit->id)->whereIn('sitting_case_id', $round->cases()->select('id'))->select('id'))->where('presence', '<>', 'cannot-tell')->update(['confidence' => 100]);
+    Call::query()
+        ->whereIn(
+            'reading_id',
+            Reading::query()
+                ->where('user_id', $kit->id)
+                ->whereIn('sitting_case_id', $round->cases()->select('id'))
+                ->select('id'),
+        )
+        ->where('presence', '<>', 'cannot-tell')
+        ->update(['confidence' => 100]);
     $page = pageOf($round, $kit, $this->headCoach());
     $wrong = array_sum(array_map(fn (array $f): int => $f['cells'][1] + $f['cells'][2], $page['faults']));
-    expect($page['sure'])->toHaveCount($wrong)->and($page['calibration'])->toHaveCount(1)
-        ->and($page['swagger'])->toEqualWithDelta($wrong / $page['n'], 1e-9)->and($page['sure'][0]['entry'])->not->toBeNull();
-    $this->actingAs($this->headCoach())->get("/agreement/{$round->public_id}/people/{$kit->id}")->assertOk()->assertSee("$wrong calls sure and wrong")->assertSee('more</summary>', false);
+    expect($page['sure'])
+        ->toHaveCount($wrong)
+        ->and($page['calibration'])
+        ->toHaveCount(1)
+        ->and($page['swagger'])
+        ->toEqualWithDelta($wrong / $page['n'], 1e-9)
+        ->and($page['sure'][0]['entry'])
+        ->not->toBeNull();
+    $this->actingAs($this->headCoach())
+        ->get("/agreement/{$round->public_id}/people/{$kit->id}")
+        ->assertOk()
+        ->assertSee("$wrong calls sure and wrong")
+        ->assertSee('more</summary>', false);
 });
 
 it('follows a person over all published rounds, in the order handed in', function () {
@@ -78,19 +97,42 @@ it('follows a person over all published rounds, in the order handed in', functio
     DB::statement('alter table readings disable trigger user');
     DB::statement('alter table calls disable trigger user');
     $autumn = $this->round('Autumn');
-    Reading::query()->where('user_id', $kit->id)->whereIn('sitting_case_id', $autumn->cases()->select('id'))->whereNull('handed_in_at')->get()
+    Reading::query()
+        ->where('user_id', $kit->id)
+        ->whereIn('sitting_case_id', $autumn->cases()->select('id'))
+        ->whereNull('handed_in_at')
+        ->get()
         ->each(function (Reading $r): void {
-            Call::query()->upsert([['reading_id' => $r->id, 'fault' => 'sway', 'presence' => 'absent', 'confidence' => 70, 'pins' => '[]']], ['reading_id', 'fault'], ['confidence']);
-            Reading::query()->whereKey($r->id)->update(['handed_in_at' => now()]);
+            Call::query()->upsert(
+                [
+                    [
+                        'reading_id' => $r->id,
+                        'fault' => 'sway',
+                        'presence' => 'absent',
+                        'confidence' => 70,
+                        'pins' => '[]',
+                    ],
+                ],
+                ['reading_id', 'fault'],
+                ['confidence'],
+            );
+            Reading::query()
+                ->whereKey($r->id)
+                ->update(['handed_in_at' => now()]);
         });
-    Sitting::query()->whereKey($autumn->id)->update(['state' => 'published', 'published_at' => now(), 'closed_at' => now()]);
+    Sitting::query()
+        ->whereKey($autumn->id)
+        ->update(['state' => 'published', 'published_at' => now(), 'closed_at' => now()]);
     app(ComputeResult::class)($autumn->refresh());
     $two = pageOf($spring, $kit, $this->headCoach());
     expect($two['rounds']->pluck('name')->all())->toBe([$spring->name, $autumn->name])->and($two['n'])->toBe($one['n'])
         ->and(end($two['windows'])['to'])->toBeGreaterThan(end($one['windows'])['to']);
     foreach ([$spring, $autumn] as $round) {
         foreach ([$this->headCoach(), $kit] as $who) {
-            $this->actingAs($who)->get("/agreement/{$round->public_id}/people/{$kit->id}")->assertOk()->assertSee('Without the key');
+            $this->actingAs($who)
+                ->get("/agreement/{$round->public_id}/people/{$kit->id}")
+                ->assertOk()
+                ->assertSee('Without the key');
         }
         $this->actingAs($this->headCoach())->get("/agreement/{$round->public_id}")->assertOk();
         $this->actingAs($this->headCoach())->get("/debrief/{$round->public_id}/1")->assertOk();
@@ -103,10 +145,23 @@ it('scores nobody who helped to make the key, and needs three readers for a mode
     DB::statement('alter table sittings disable trigger user');
     $round->keyVersion->sitting->members()->attach($tam);
     $page = pageOf($round->refresh(), $tam, $this->headCoach());
-    expect($page['n'])->toBe(0)->and($page['unscored'])->toBeTrue()->and($page['latent'])->not->toBeNull()->and($page['latent']['of'])->toBe(5);
-    $this->actingAs($this->headCoach())->get("/agreement/{$round->public_id}/people/{$tam->id}")->assertOk()->assertSee('not scored in this round');
+    expect($page['n'])
+        ->toBe(0)
+        ->and($page['unscored'])
+        ->toBeTrue()
+        ->and($page['latent'])
+        ->not->toBeNull()
+        ->and($page['latent']['of'])
+        ->toBe(5);
+    $this->actingAs($this->headCoach())
+        ->get("/agreement/{$round->public_id}/people/{$tam->id}")
+        ->assertOk()
+        ->assertSee('not scored in this round');
     DB::statement('alter table readings disable trigger user');
-    Reading::query()->whereIn('sitting_case_id', $round->cases()->select('id'))->whereNotIn('user_id', [$tam->id, $this->person('kit')->id])->update(['handed_in_at' => null]);
+    Reading::query()
+        ->whereIn('sitting_case_id', $round->cases()->select('id'))
+        ->whereNotIn('user_id', [$tam->id, $this->person('kit')->id])
+        ->update(['handed_in_at' => null]);
     expect(pageOf($round->refresh(), $tam, $this->headCoach())['latent'])->toBeNull();
 });
 
@@ -114,11 +169,31 @@ it('gives a person their record as a file, and nobody a colleague\'s', function 
     $round = $this->round('Spring');
     $tam = $this->person('tam');
     $path = "/agreement/{$round->public_id}/people/{$tam->id}";
-    $this->actingAs($tam)->get($path)->assertOk()->assertSee("$path/record");
-    $file = $this->get("$path/record")->assertOk()->assertHeader('Content-Disposition')->json();
-    expect($file['version'])->toBe(1)->and($file['calls'])->not->toBe([])->and($file['figures']['sensitivity']['estimate'])->toBeFloat()
-        ->and(array_sum(array_column($file['items'], 'found')) + array_sum(array_column($file['items'], 'missed')))->toBe(count(array_filter($file['calls'], fn (array $c): bool => $c['key'])));
-    foreach (App\Models\User::query()->whereNotIn('id', [$tam->id])->get() as $other) {
-        expect($this->actingAs($other)->get("$path/record")->status())->toBe($other->isHeadCoach() ? 200 : 404, $other->name);
+    $this->actingAs($tam)
+        ->get($path)
+        ->assertOk()
+        ->assertSee("$path/record");
+    $file = $this->get("$path/record")
+        ->assertOk()
+        ->assertHeader('Content-Disposition')
+        ->json();
+    expect($file['version'])
+        ->toBe(1)
+        ->and($file['calls'])
+        ->not->toBe([])
+        ->and($file['figures']['sensitivity']['estimate'])
+        ->toBeFloat()
+        ->and(array_sum(array_column($file['items'], 'found')) + array_sum(array_column($file['items'], 'missed')))
+        ->toBe(count(array_filter($file['calls'], fn (array $c): bool => $c['key'])));
+    foreach (
+        App\Models\User::query()
+            ->whereNotIn('id', [$tam->id])
+            ->get() as $other
+    ) {
+        expect(
+            $this->actingAs($other)
+                ->get("$path/record")
+                ->status(),
+        )->toBe($other->isHeadCoach() ? 200 : 404, $other->name);
     }
 });

@@ -20,13 +20,48 @@ beforeEach(function () {
 });
 
 it('takes changes one by one, counts its version and shows the sheet again', function () {
-    tell($this, $this->reading, $this->changes($this->sheet(['hang-back'], ['cue' => ' Press, then turn ', 'drill' => ['key' => 'step-in', 'stop' => 'rehearsal'], 'miss' => 'fat', 'mark:TP' => 1.5, 'chain' => []])))
-        ->assertOk()->assertJsonPath('version', 29)->assertJsonPath('refused', [])->assertJsonPath('others', false)->assertJsonCount(29, 'applied');
+    tell(
+        $this,
+        $this->reading,
+        $this->changes(
+            $this->sheet(
+                ['hang-back'],
+                [
+                    'cue' => ' Press, then turn ',
+                    'drill' => ['key' => 'step-in', 'stop' => 'rehearsal'],
+                    'miss' => 'fat',
+                    'mark:TP' => 1.5,
+                    'chain' => [],
+                ],
+            ),
+        ),
+    )
+        ->assertOk()
+        ->assertJsonPath('version', 29)
+        ->assertJsonPath('refused', [])
+        ->assertJsonPath('others', false)
+        ->assertJsonCount(29, 'applied');
     $call = Call::query()->where('reading_id', $this->reading->id)->where('fault', 'hang-back')->sole();
-    expect($call->presence)->toBe(Core\Reading\Presence::Present)->and($call->severity)->toBe(Core\Reading\Severity::Clear)->and($call->onset)->toBe(Core\Motion\Station::Top)->and($call->pins)->toEqual([['on' => 'film', 't' => 1.2]]);
-    $this->getJson("/read/{$this->reading->public_id}/sheet")->assertOk()->assertJsonPath('version', 29)->assertJsonPath('calls.hang-back.presence', 'present')->assertJsonPath('cue', 'Press, then turn')
-        ->assertJsonPath('drill', ['key' => 'step-in', 'stop' => 'rehearsal'])->assertJsonPath('miss', 'fat')->assertJsonPath('marks.TP', 1.5)->assertJsonPath('causes', ['hang-back']);
-    $this->actingAs($this->person('kit'))->getJson("/read/{$this->reading->public_id}/sheet")->assertNotFound();
+    expect($call->presence)
+        ->toBe(Core\Reading\Presence::Present)
+        ->and($call->severity)
+        ->toBe(Core\Reading\Severity::Clear)
+        ->and($call->onset)
+        ->toBe(Core\Motion\Station::Top)
+        ->and($call->pins)
+        ->toEqual([['on' => 'film', 't' => 1.2]]);
+    $this->getJson("/read/{$this->reading->public_id}/sheet")
+        ->assertOk()
+        ->assertJsonPath('version', 29)
+        ->assertJsonPath('calls.hang-back.presence', 'present')
+        ->assertJsonPath('cue', 'Press, then turn')
+        ->assertJsonPath('drill', ['key' => 'step-in', 'stop' => 'rehearsal'])
+        ->assertJsonPath('miss', 'fat')
+        ->assertJsonPath('marks.TP', 1.5)
+        ->assertJsonPath('causes', ['hang-back']);
+    $this->actingAs($this->person('kit'))
+        ->getJson("/read/{$this->reading->public_id}/sheet")
+        ->assertNotFound();
     tell($this, $this->reading, $this->changes(['cue' => 'x']))->assertNotFound();
 });
 
@@ -43,28 +78,73 @@ it('counts a change once however often it is sent, and takes a call back', funct
 });
 
 it('lets two windows change different things, and refuses where both changed the same', function () {
-    tell($this, $this->reading, $this->changes(['call:sway' => ['presence' => 'present', 'severity' => 1]], 0, 'window-one'))->assertJsonPath('version', 1);
-    tell($this, $this->reading, $this->changes(['call:no-load' => ['presence' => 'absent']], 0, 'window-two'))->assertJsonPath('version', 2)->assertJsonPath('others', true)->assertJsonPath('sheet.calls.sway.severity', 1);
-    $answer = tell($this, $this->reading, $this->changes(['call:sway' => ['presence' => 'absent'], 'cue' => 'wait'], 0, 'window-two'))->assertOk()->assertJsonPath('version', 3);
-    expect($answer->json('refused.0'))->toMatchArray(['target' => 'call:sway', 'conflict' => true])->and($answer->json('sheet.calls.sway.presence'))->toBe('present')->and($answer->json('sheet.cue'))->toBe('wait');
+    tell(
+        $this,
+        $this->reading,
+        $this->changes(['call:sway' => ['presence' => 'present', 'severity' => 1]], 0, 'window-one'),
+    )->assertJsonPath('version', 1);
+    tell($this, $this->reading, $this->changes(['call:no-load' => ['presence' => 'absent']], 0, 'window-two'))
+        ->assertJsonPath('version', 2)
+        ->assertJsonPath('others', true)
+        ->assertJsonPath('sheet.calls.sway.severity', 1);
+    $answer = tell(
+        $this,
+        $this->reading,
+        $this->changes(['call:sway' => ['presence' => 'absent'], 'cue' => 'wait'], 0, 'window-two'),
+    )
+        ->assertOk()
+        ->assertJsonPath('version', 3);
+    expect($answer->json('refused.0'))
+        ->toMatchArray(['target' => 'call:sway', 'conflict' => true])
+        ->and($answer->json('sheet.calls.sway.presence'))
+        ->toBe('present')
+        ->and($answer->json('sheet.cue'))
+        ->toBe('wait');
     // Having seen it, the second window may.
-    tell($this, $this->reading, $this->changes(['call:sway' => ['presence' => 'absent']], 3, 'window-two'))->assertJsonPath('version', 4)->assertJsonPath('refused', []);
+    tell($this, $this->reading, $this->changes(['call:sway' => ['presence' => 'absent']], 3, 'window-two'))
+        ->assertJsonPath('version', 4)
+        ->assertJsonPath('refused', []);
     // A window's own earlier change never stands in its way, though no answer to it was seen.
-    tell($this, $this->reading, $this->changes(['call:sway' => ['presence' => 'cannot-tell']], 0, 'window-two'))->assertJsonPath('refused', []);
+    tell(
+        $this,
+        $this->reading,
+        $this->changes(['call:sway' => ['presence' => 'cannot-tell']], 0, 'window-two'),
+    )->assertJsonPath('refused', []);
     expect($this->reading->calls()->where('fault', 'sway')->value('presence'))->toBe(Core\Reading\Presence::CannotTell);
 });
 
 it('replays what a closed window left under that window\'s name', function () {
     $left = $this->changes(['call:sway' => ['presence' => 'absent'], 'cue' => 'turn'], 0, 'window-one');
     $left['changes'] = array_map(static fn (array $c): array => [...$c, 'writer' => 'window-one'], $left['changes']);
-    tell($this, $this->reading, [...$left, 'writer' => 'window-two'])->assertOk()->assertJsonPath('version', 2)->assertJsonPath('others', true);
-    expect(ReadingChange::query()->where('reading_id', $this->reading->id)->distinct()->pluck('writer')->all())->toBe(['window-one']);
+    tell($this, $this->reading, [...$left, 'writer' => 'window-two'])
+        ->assertOk()
+        ->assertJsonPath('version', 2)
+        ->assertJsonPath('others', true);
+    expect(ReadingChange::query()->where('reading_id', $this->reading->id)->distinct()->pluck('writer')->all())->toBe([
+        'window-one',
+    ]);
 });
 
-it('refuses a change that makes no sense, in a sentence, and takes the others', function (string $target, mixed $value, string $says) {
-    $answer = tell($this, $this->reading, $this->changes(['call:no-load' => ['presence' => 'absent'], $target => $value, 'cue' => 'wait']))->assertOk();
-    expect($answer->json('refused.0.because'))->toContain($says)->and($answer->json('refused'))->toHaveCount(1)->and($answer->json('version'))->toBe(2)
-        ->and($this->reading->refresh()->cue)->toBe('wait')->and($this->reading->calls()->pluck('fault')->all())->toBe(['no-load']);
+it('refuses a change that makes no sense, in a sentence, and takes the others', function (
+    string $target,
+    mixed $value,
+    string $says,
+) {
+    $answer = tell(
+        $this,
+        $this->reading,
+        $this->changes(['call:no-load' => ['presence' => 'absent'], $target => $value, 'cue' => 'wait']),
+    )->assertOk();
+    expect($answer->json('refused.0.because'))
+        ->toContain($says)
+        ->and($answer->json('refused'))
+        ->toHaveCount(1)
+        ->and($answer->json('version'))
+        ->toBe(2)
+        ->and($this->reading->refresh()->cue)
+        ->toBe('wait')
+        ->and($this->reading->calls()->pluck('fault')->all())
+        ->toBe(['no-load']);
 })->with([
     ['call:sway', ['presence' => 'perhaps'], 'no such presence'],
     ['call:sway', ['presence' => 'present', 'severity' => 9], 'Severity is 1'],
@@ -79,9 +159,28 @@ it('refuses what is no list of changes at all', function (array $body) {
     tell($this, $this->reading, $body)->assertUnprocessable();
     expect($this->reading->refresh()->version)->toBe(0);
 })->with([
-    [[]], [['writer' => 'window-one', 'changes' => []]], [['writer' => '<script>', 'changes' => [['id' => 'c-12345678', 'target' => 'cue', 'value' => 'x', 'base' => 0, 'at' => 0]]]],
-    [['writer' => 'window-one', 'changes' => ['x' => ['id' => 'c-12345678']]]], [['writer' => 'window-one', 'changes' => [['id' => 'short', 'target' => 'cue', 'value' => 'x', 'base' => 0, 'at' => 0]]]],
-    [['writer' => 'window-one', 'changes' => [['id' => 'c-12345678', 'target' => 'cue', 'base' => 0, 'at' => 0]]]], [['writer' => 'window-one', 'changes' => [['id' => 'c-12345678', 'target' => ['cue'], 'value' => 'x', 'base' => -1, 'at' => 'then']]]],
+    [[]],
+    [['writer' => 'window-one', 'changes' => []]],
+    [
+        [
+            'writer' => '<script>',
+            'changes' => [['id' => 'c-12345678', 'target' => 'cue', 'value' => 'x', 'base' => 0, 'at' => 0]],
+        ],
+    ],
+    [['writer' => 'window-one', 'changes' => ['x' => ['id' => 'c-12345678']]]],
+    [
+        [
+            'writer' => 'window-one',
+            'changes' => [['id' => 'short', 'target' => 'cue', 'value' => 'x', 'base' => 0, 'at' => 0]],
+        ],
+    ],
+    [['writer' => 'window-one', 'changes' => [['id' => 'c-12345678', 'target' => 'cue', 'base' => 0, 'at' => 0]]]],
+    [
+        [
+            'writer' => 'window-one',
+            'changes' => [['id' => 'c-12345678', 'target' => ['cue'], 'value' => 'x', 'base' => -1, 'at' => 'then']],
+        ],
+    ],
 ]);
 
 it('counts the time spent once, and none beyond reason', function () {
@@ -98,10 +197,19 @@ it('hands in a complete reading, locks it and writes it down', function () {
     tell($this, $reading, $this->changes($this->sheet(['sway'])))->assertOk();
     $this->actingAs($user)->post("/read/{$reading->public_id}/hand-in")->assertRedirect('/read/next');
     expect($reading->refresh()->handed_in_at)->not->toBeNull();
-    tell($this->actingAs($user), $reading, $this->changes($this->sheet([]), 24))->assertStatus(423)->assertJsonPath('message', 'This reading has been handed in and is locked; nothing was changed.');
-    $this->actingAs($user)->post("/read/{$reading->public_id}/hand-in")->assertRedirect('/read/next');
-    expect(AuditEntry::query()->where('action', 'hand-in')->where('details->reading', $reading->public_id)->count())->toBe(1);
-    $this->actingAs($user)->get("/read/{$reading->public_id}")->assertOk()->assertSee('handed in, locked');
+    tell($this->actingAs($user), $reading, $this->changes($this->sheet([]), 24))
+        ->assertStatus(423)
+        ->assertJsonPath('message', 'This reading has been handed in and is locked; nothing was changed.');
+    $this->actingAs($user)
+        ->post("/read/{$reading->public_id}/hand-in")
+        ->assertRedirect('/read/next');
+    expect(
+        AuditEntry::query()->where('action', 'hand-in')->where('details->reading', $reading->public_id)->count(),
+    )->toBe(1);
+    $this->actingAs($user)
+        ->get("/read/{$reading->public_id}")
+        ->assertOk()
+        ->assertSee('handed in, locked');
 });
 
 it('says what is missing before it lets a reading go', function () {
@@ -109,29 +217,43 @@ it('says what is missing before it lets a reading go', function () {
     $sheet = $this->sheet(['sway']);
     unset($sheet['call:fall-off'], $sheet['call:sway']['severity']);
     tell($this, $reading, $this->changes([...$sheet, 'causes' => []]))->assertOk();
-    $this->actingAs($user)->post("/read/{$reading->public_id}/hand-in")
-        ->assertSessionHas('refused', 'Drifting off the ball is called present without a severity. Does not finish on the lead side has no call. A first cause is missing.');
+    $this->actingAs($user)
+        ->post("/read/{$reading->public_id}/hand-in")
+        ->assertSessionHas(
+            'refused',
+            'Drifting off the ball is called present without a severity. Does not finish on the lead side has no '
+                .'call. A first cause is missing.',
+        );
     expect($reading->refresh()->handed_in_at)->toBeNull();
 });
 
 it('takes no call once the round is closed', function () {
     [$user, $reading] = [$this->tam, $this->reading];
     tell($this, $reading, $this->changes($this->sheet(['sway'])))->assertOk();
-    $this->actingAs($this->headCoach())->post('/rounds/'.$this->round('Autumn')->public_id.'/close')->assertSessionHas('done');
-    tell($this->actingAs($user), $reading, $this->changes($this->sheet([]), 24))->assertStatus(423)->assertJsonPath('message', 'The round is closed; nothing was changed. What was saved before is kept.');
-    $this->actingAs($user)->post("/read/{$reading->public_id}/hand-in")->assertSessionHas('refused');
+    $this->actingAs($this->headCoach())
+        ->post('/rounds/'.$this->round('Autumn')->public_id.'/close')
+        ->assertSessionHas('done');
+    tell($this->actingAs($user), $reading, $this->changes($this->sheet([]), 24))
+        ->assertStatus(423)
+        ->assertJsonPath('message', 'The round is closed; nothing was changed. What was saved before is kept.');
+    $this->actingAs($user)
+        ->post("/read/{$reading->public_id}/hand-in")
+        ->assertSessionHas('refused');
     expect($reading->calls()->where('fault', 'sway')->value('presence'))->toBe(Core\Reading\Presence::Present);
 });
 
 it('holds the lock in the database itself', function (string $sql) {
     $reading = Reading::query()->whereNotNull('handed_in_at')->firstOrFail();
-    expect(fn () => DB::transaction(fn () => DB::statement(str_replace(':id', (string) $reading->id, $sql))))->toThrow(QueryException::class);
+    expect(fn () => DB::transaction(fn () => DB::statement(str_replace(':id', (string) $reading->id, $sql))))->toThrow(
+        QueryException::class,
+    );
 })->with([
     "update calls set presence = 'absent', severity = null, onset = null, decision = null where reading_id = :id",
     'delete from calls where reading_id = :id',
     "insert into calls (reading_id, fault, presence) values (:id, 'another', 'absent')",
     "update readings set cue = 'x' where id = :id",
-    "insert into reading_changes (reading_id, client_id, writer, version, target, made_at) values (:id, 'c-00000000', 'w', 1, 'cue', now())",
+    "insert into reading_changes (reading_id, client_id, writer, version, target, made_at) values (:id, 'c-00000000', "
+        ."'w', 1, 'cue', now())",
     'update readings set handed_in_at = null where id = :id',
 ]);
 
@@ -148,10 +270,21 @@ it('leads from Today to the next case in the reader\'s own order, and says when 
 it('escapes what people write, and sends a sheet as data only', function () {
     [$user, $reading] = [$this->tam, $this->reading];
     tell($this, $reading, $this->changes($this->sheet([], ['cue' => '</script><script>alert(1)'])))->assertOk();
-    $this->actingAs($user)->get("/read/{$reading->public_id}/sheet")->assertHeader('Content-Type', 'application/json')->assertHeader('X-Content-Type-Options', 'nosniff');
+    $this->actingAs($user)
+        ->get("/read/{$reading->public_id}/sheet")
+        ->assertHeader('Content-Type', 'application/json')
+        ->assertHeader('X-Content-Type-Options', 'nosniff');
     $key = $this->round('Spring')->keyVersion;
     $entry = $key->entries()->where('grade', '<>', 'contested')->firstOrFail();
-    $this->actingAs($this->headCoach())->post("/panel/entries/{$entry->id}/ruling", ['ruling' => 'none', 'reason' => '<script>alert(1)</script> from too low'])->assertSessionHas('done');
-    $page = $this->actingAs($this->headCoach())->get('/panel/'.$key->sitting->public_id)->assertOk()->getContent();
+    $this->actingAs($this->headCoach())
+        ->post("/panel/entries/{$entry->id}/ruling", [
+            'ruling' => 'none',
+            'reason' => '<script>alert(1)</script> from too low',
+        ])
+        ->assertSessionHas('done');
+    $page = $this->actingAs($this->headCoach())
+        ->get('/panel/'.$key->sitting->public_id)
+        ->assertOk()
+        ->getContent();
     expect($page)->toContain('&lt;script&gt;alert(1)&lt;/script&gt; from too low')->not->toContain('<script>alert(1)');
 });

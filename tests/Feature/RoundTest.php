@@ -18,9 +18,25 @@ function planned(object $test, array $change = []): Sitting
 {
     $recordings = Recording::query()->orderBy('id')->limit(3)->pluck('id')->all();
     // People who have been shown no answer yet.
-    $members = array_map(fn (int $i): int => User::query()->firstOrCreate(['email' => "new$i@fernhollow.example"], ['name' => "Newcomer $i", 'password' => 'x', 'role' => 'instructor'])->id, [1, 2]);
-    $test->actingAs($test->headCoach())->post('/rounds', ['name' => 'Summer round', 'kind' => 'round', 'show' => 'both', 'recordings' => $recordings, 'members' => $members, ...$change])
-        ->assertSessionHasNoErrors()->assertSessionMissing('refused');
+    $members = array_map(
+        fn (int $i): int => User::query()->firstOrCreate(
+            ['email' => "new$i@fernhollow.example"],
+            ['name' => "Newcomer $i", 'password' => 'x', 'role' => 'instructor'],
+        )->id,
+        [1, 2],
+    );
+    $test
+        ->actingAs($test->headCoach())
+        ->post('/rounds', [
+            'name' => 'Summer round',
+            'kind' => 'round',
+            'show' => 'both',
+            'recordings' => $recordings,
+            'members' => $members,
+            ...$change,
+        ])
+        ->assertSessionHasNoErrors()
+        ->assertSessionMissing('refused');
 
     return Sitting::query()->latest('id')->firstOrFail();
 }
@@ -32,12 +48,26 @@ it('goes from draft to open to closed to published, and writes each step down', 
 
     $this->actingAs($head)->post("/rounds/{$round->public_id}/open")->assertSessionHas('done');
     $round->refresh();
-    expect($round->state->value)->toBe('open')->and($round->readings()->count())->toBe(6)->and($round->keyVersion->frozen_at)->not->toBeNull();
+    expect($round->state->value)
+        ->toBe('open')
+        ->and($round->readings()->count())
+        ->toBe(6)
+        ->and($round->keyVersion->frozen_at)
+        ->not->toBeNull();
 
     $reader = $round->members()->orderBy('users.id')->first();
-    foreach (Reading::query()->where('user_id', $reader->id)->whereIn('sitting_case_id', $round->cases()->select('id'))->get() as $reading) {
-        $this->actingAs($reader)->postJson("/read/{$reading->public_id}/changes", $this->changes($this->sheet(['hang-back'])))->assertOk();
-        $this->actingAs($reader)->post("/read/{$reading->public_id}/hand-in")->assertRedirect();
+    foreach (
+        Reading::query()
+            ->where('user_id', $reader->id)
+            ->whereIn('sitting_case_id', $round->cases()->select('id'))
+            ->get() as $reading
+    ) {
+        $this->actingAs($reader)
+            ->postJson("/read/{$reading->public_id}/changes", $this->changes($this->sheet(['hang-back'])))
+            ->assertOk();
+        $this->actingAs($reader)
+            ->post("/read/{$reading->public_id}/hand-in")
+            ->assertRedirect();
     }
     $this->actingAs($reader)->get("/agreement/{$round->public_id}")->assertNotFound();
 
@@ -49,7 +79,12 @@ it('goes from draft to open to closed to published, and writes each step down', 
 
     $mine = collect($round->refresh()->result->results['against_key'])->firstWhere('rater', 'u'.$reader->id);
     expect($mine['n'])->toBeGreaterThan(20)->and($mine['sensitivity']['estimate'])->toBeNumeric();
-    expect(AuditEntry::query()->where('subject', 'round Summer round')->orderBy('id')->pluck('action')->all())->toBe(['plan', 'open', 'close', 'publish']);
+    expect(AuditEntry::query()->where('subject', 'round Summer round')->orderBy('id')->pluck('action')->all())->toBe([
+        'plan',
+        'open',
+        'close',
+        'publish',
+    ]);
 });
 
 it('refuses a step out of order with a sentence and changes nothing', function () {
@@ -64,27 +99,64 @@ it('refuses a step out of order with a sentence and changes nothing', function (
 });
 
 it('never goes back, whoever writes to the database', function () {
-    expect(fn () => DB::transaction(fn () => DB::table('sittings')->where('name', 'Spring round')->update(['state' => 'open'])))->toThrow(QueryException::class, 'does not go back');
+    expect(
+        fn () => DB::transaction(
+            fn () => DB::table('sittings')
+                ->where('name', 'Spring round')
+                ->update(['state' => 'open']),
+        ),
+    )->toThrow(QueryException::class, 'does not go back');
 });
 
 it('opens no round for recordings without a key or without consent', function () {
     $round = planned($this);
     KeyVersion::query()->whereNull('frozen_at')->delete();
     DB::statement('alter table key_entries disable trigger user');
-    KeyEntry::query()->where('case_id', $round->cases()->value('case_id'))->delete();
-    $this->actingAs($this->headCoach())->post("/rounds/{$round->public_id}/open")->assertSessionHas('refused', 'No published panel study covers every case of this round under its lens; nothing was opened.');
+    KeyEntry::query()
+        ->where('case_id', $round->cases()->value('case_id'))
+        ->delete();
+    $this->actingAs($this->headCoach())
+        ->post("/rounds/{$round->public_id}/open")
+        ->assertSessionHas(
+            'refused',
+            'No published panel study covers every case of this round under its lens; nothing was opened.',
+        );
 
-    $round->cases()->first()->recording->golfer->consents()->update(['expires_on' => now()->subDay()]);
-    expect(fn () => app(OpenRound::class)($round, $this->headCoach()))->toThrow(ActionException::class, 'has no valid consent')
-        ->and($round->refresh()->state->value)->toBe('draft');
+    $round
+        ->cases()
+        ->first()
+        ->recording->golfer->consents()
+        ->update(['expires_on' => now()->subDay()]);
+    expect(fn () => app(OpenRound::class)($round, $this->headCoach()))
+        ->toThrow(ActionException::class, 'has no valid consent')
+        ->and($round->refresh()->state->value)
+        ->toBe('draft');
 });
 
 it('plans nothing that cannot be: no recordings, no members, the wrong people', function () {
     $head = $this->headCoach();
     $count = Sitting::query()->count();
-    $this->actingAs($head)->post('/rounds', ['name' => 'x', 'kind' => 'round', 'show' => 'both'])->assertSessionHasErrors(['recordings', 'members']);
-    $this->actingAs($head)->post('/rounds', ['name' => 'x', 'kind' => 'round', 'show' => 'both', 'recordings' => [999999], 'members' => [1]])->assertSessionHasErrors('recordings.0');
-    $this->actingAs($head)->post('/rounds', ['name' => 'x', 'kind' => 'panel', 'show' => 'both', 'recordings' => [Recording::query()->value('id')], 'members' => [$this->person('tam')->id]])->assertSessionHas('refused');
+    $this->actingAs($head)
+        ->post('/rounds', ['name' => 'x', 'kind' => 'round', 'show' => 'both'])
+        ->assertSessionHasErrors(['recordings', 'members']);
+    $this->actingAs($head)
+        ->post('/rounds', [
+            'name' => 'x',
+            'kind' => 'round',
+            'show' => 'both',
+            'recordings' => [999999],
+            'members' => [1],
+        ])
+        ->assertSessionHasErrors('recordings.0');
+    $this->actingAs($head)
+        ->post('/rounds', [
+            'name' => 'x',
+            'kind' => 'panel',
+            'show' => 'both',
+            'recordings' => [Recording::query()->value('id')],
+            'members' => [$this->person('tam')->id],
+        ])
+        ->assertSessionHas('refused');
     expect(Sitting::query()->count())->toBe($count);
 });
 
@@ -102,8 +174,18 @@ it('makes a key of a panel\'s readings when the study is closed', function () {
     $this->actingAs($this->headCoach())->post("/rounds/{$round->public_id}/open");
     $present = ['hang-back' => 4, 'sway' => 2];
     foreach (User::query()->whereKey($panel)->orderBy('id')->get() as $i => $member) {
-        foreach (Reading::query()->where('user_id', $member->id)->whereIn('sitting_case_id', $round->cases()->select('id'))->get() as $reading) {
-            $this->actingAs($member)->postJson("/read/{$reading->public_id}/changes", $this->changes($this->sheet(array_keys(array_filter($present, fn ($n) => $i < $n)))))->assertOk();
+        foreach (
+            Reading::query()
+                ->where('user_id', $member->id)
+                ->whereIn('sitting_case_id', $round->cases()->select('id'))
+                ->get() as $reading
+        ) {
+            $this->actingAs($member)
+                ->postJson(
+                    "/read/{$reading->public_id}/changes",
+                    $this->changes($this->sheet(array_keys(array_filter($present, fn ($n) => $i < $n)))),
+                )
+                ->assertOk();
             $this->actingAs($member)->post("/read/{$reading->public_id}/hand-in");
         }
     }
@@ -111,15 +193,27 @@ it('makes a key of a panel\'s readings when the study is closed', function () {
     $entries = $round->keys()->sole()->entries()->get();
     expect($entries)->toHaveCount(69);
     foreach ($entries as $e) {
-        expect($e->label)->toBe(['hang-back' => 'present', 'sway' => 'none'][$e->fault] ?? 'absent')
-            ->and([$e->present, $e->absent])->toBe(isset($present[$e->fault]) ? [$present[$e->fault], 5 - $present[$e->fault]] : [0, 5]);
+        expect($e->label)
+            ->toBe(['hang-back' => 'present', 'sway' => 'none'][$e->fault] ?? 'absent')
+            ->and([$e->present, $e->absent])
+            ->toBe(isset($present[$e->fault]) ? [$present[$e->fault], 5 - $present[$e->fault]] : [0, 5]);
         if ($e->fault === 'sway') {
             expect($e->grade)->toBe('contested')->and($e->scoredLabel())->toBeNull();
         }
         if ($e->label === 'present') {
-            expect($e->severity)->toBe(2.0)->and($e->onset)->toBe('TP')->and($e->grade)->toBe(match ($e->verdict) {
-                'supported' => abs($e->margin) >= 1 ? 'verified' : 'borderline', 'contradicted' => abs($e->margin) >= 1 ? 'conflict' : 'borderline', 'borderline' => 'borderline', default => 'panel only'
-            });
+            expect($e->severity)
+                ->toBe(2.0)
+                ->and($e->onset)
+                ->toBe('TP')
+                ->and($e->grade)
+                ->toBe(
+                    match ($e->verdict) {
+                        'supported' => abs($e->margin) >= 1 ? 'verified' : 'borderline',
+                        'contradicted' => abs($e->margin) >= 1 ? 'conflict' : 'borderline',
+                        'borderline' => 'borderline',
+                        default => 'panel only',
+                    },
+                );
         }
     }
     $this->actingAs($this->headCoach())->get("/panel/{$round->public_id}")->assertOk()->assertSee('contested');
@@ -128,7 +222,14 @@ it('makes a key of a panel\'s readings when the study is closed', function () {
 it('freezes a key: neither its entries nor itself can be changed', function () {
     $key = $this->round('Spring')->keyVersion;
     expect($key->frozen_at)->not->toBeNull();
-    foreach (["update key_entries set label = 'absent' where key_version_id = {$key->id}", "delete from key_entries where key_version_id = {$key->id}", "update key_versions set frozen_at = null where id = {$key->id}", "delete from key_versions where id = {$key->id}"] as $sql) {
+    foreach (
+        [
+            "update key_entries set label = 'absent' where key_version_id = {$key->id}",
+            "delete from key_entries where key_version_id = {$key->id}",
+            "update key_versions set frozen_at = null where id = {$key->id}",
+            "delete from key_versions where id = {$key->id}",
+        ] as $sql
+    ) {
         expect(fn () => DB::transaction(fn () => DB::statement($sql)))->toThrow(QueryException::class, 'frozen');
     }
 });
@@ -137,16 +238,42 @@ it('puts a ruling on a frozen key into a new version and leaves both to be seen'
     $key = $this->round('Spring')->keyVersion;
     $entry = $key->entries()->where('grade', '<>', 'contested')->firstOrFail();
     $head = $this->headCoach();
-    $this->actingAs($head)->post("/panel/entries/{$entry->id}/ruling", ['ruling' => 'absent', 'reason' => 'short'])->assertSessionHasErrors('reason');
-    $this->actingAs($head)->post("/panel/entries/{$entry->id}/ruling", ['ruling' => 'maybe', 'reason' => 'the film shows a turn'])->assertSessionHasErrors('ruling');
-    $this->actingAs($head)->post("/panel/entries/{$entry->id}/ruling", ['ruling' => 'none', 'reason' => 'The film was shot from too low to tell.'])->assertSessionHas('done');
+    $this->actingAs($head)
+        ->post("/panel/entries/{$entry->id}/ruling", ['ruling' => 'absent', 'reason' => 'short'])
+        ->assertSessionHasErrors('reason');
+    $this->actingAs($head)
+        ->post("/panel/entries/{$entry->id}/ruling", ['ruling' => 'maybe', 'reason' => 'the film shows a turn'])
+        ->assertSessionHasErrors('ruling');
+    $this->actingAs($head)
+        ->post("/panel/entries/{$entry->id}/ruling", [
+            'ruling' => 'none',
+            'reason' => 'The film was shot from too low to tell.',
+        ])
+        ->assertSessionHas('done');
     $next = KeyVersion::query()->where('sitting_id', $key->sitting_id)->where('number', 2)->sole();
     $ruled = $next->entries()->where('case_id', $entry->case_id)->where('fault', $entry->fault)->sole();
-    expect($next->entries()->count())->toBe($key->entries()->count())->and($ruled->ruling)->toBe('none')->and($ruled->scoredLabel())->toBeNull()->and($ruled->label)->toBe($entry->label)
-        ->and($entry->refresh()->ruling)->toBeNull()->and($this->round('Spring')->key_version_id)->toBe($key->id)
-        ->and(AuditEntry::query()->where('action', 'rule')->count())->toBe(1);
-    $this->actingAs($head)->post("/panel/entries/{$entry->id}/ruling", ['ruling' => 'absent', 'reason' => 'second thoughts on it'])->assertSessionHas('refused');
-    $this->actingAs($head)->get('/panel/'.$key->sitting->public_id)->assertOk()->assertSee('The film was shot from too low to tell.')->assertSee('key version 2');
+    expect($next->entries()->count())
+        ->toBe($key->entries()->count())
+        ->and($ruled->ruling)
+        ->toBe('none')
+        ->and($ruled->scoredLabel())
+        ->toBeNull()
+        ->and($ruled->label)
+        ->toBe($entry->label)
+        ->and($entry->refresh()->ruling)
+        ->toBeNull()
+        ->and($this->round('Spring')->key_version_id)
+        ->toBe($key->id)
+        ->and(AuditEntry::query()->where('action', 'rule')->count())
+        ->toBe(1);
+    $this->actingAs($head)
+        ->post("/panel/entries/{$entry->id}/ruling", ['ruling' => 'absent', 'reason' => 'second thoughts on it'])
+        ->assertSessionHas('refused');
+    $this->actingAs($head)
+        ->get('/panel/'.$key->sitting->public_id)
+        ->assertOk()
+        ->assertSee('The film was shot from too low to tell.')
+        ->assertSee('key version 2');
 });
 
 it('scores a conflict only once it has been ruled on', function () {
@@ -162,8 +289,13 @@ it('computes a result once and again only when something it rests on has changed
     $round = $this->round('Spring');
     $made = $round->result;
     app(\App\Actions\ComputeResult::class)($round);
-    expect($round->result()->sole()->updated_at->equalTo($made->updated_at))->toBeTrue()->and(SittingResult::query()->where('sitting_id', $round->id)->count())->toBe(1);
-    SittingResult::query()->whereKey($made->id)->update(['core_version' => '0.0.1']);
+    expect($round->result()->sole()->updated_at->equalTo($made->updated_at))
+        ->toBeTrue()
+        ->and(SittingResult::query()->where('sitting_id', $round->id)->count())
+        ->toBe(1);
+    SittingResult::query()
+        ->whereKey($made->id)
+        ->update(['core_version' => '0.0.1']);
     expect(app(\App\Actions\ComputeResult::class)($round)->core_version)->toBe(\Core\Version::CURRENT);
     DB::statement('alter table calls disable trigger user');
     DB::statement('alter table readings disable trigger user');
@@ -178,5 +310,8 @@ it('scores nobody against a key they helped to make', function () {
     $member = $round->members()->first();
     $round->keyVersion->sitting->members()->attach($member->id);
     $result = app(\App\Actions\ComputeResult::class)($round)->results;
-    expect(collect($result['against_key'])->pluck('rater'))->not->toContain('u'.$member->id)->and(collect($result['study']['pooled']['pairs'])->flatMap(fn ($p) => [$p['a'], $p['b']]))->toContain('u'.$member->id);
+    expect(collect($result['against_key'])->pluck('rater'))
+        ->not->toContain('u'.$member->id)
+        ->and(collect($result['study']['pooled']['pairs'])->flatMap(fn ($p) => [$p['a'], $p['b']]))
+        ->toContain('u'.$member->id);
 });

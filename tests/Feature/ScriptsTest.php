@@ -27,7 +27,24 @@ it('names a port that is taken and changes nothing', function () {
     $copy = sys_get_temp_dir().'/vc-'.bin2hex(random_bytes(4));
     // A copy of its own, so that a running server of this folder is none of its business.
     mkdir("$copy/storage", 0777, true);
-    foreach (['bin', 'vendor', 'artisan', 'bootstrap', 'app', 'core', 'compat', 'config', 'routes', 'database', 'public', 'resources', 'composer.json', '.env.example'] as $part) {
+    foreach (
+        [
+            'bin',
+            'vendor',
+            'artisan',
+            'bootstrap',
+            'app',
+            'core',
+            'compat',
+            'config',
+            'routes',
+            'database',
+            'public',
+            'resources',
+            'composer.json',
+            '.env.example',
+        ] as $part
+    ) {
         symlink(base_path($part), "$copy/$part");
     }
     unlink("$copy/bin");
@@ -37,7 +54,12 @@ it('names a port that is taken and changes nothing', function () {
     $said = $process->getOutput().$process->getErrorOutput();
     fclose($taken);
     script(['rm', '-rf', $copy]);
-    expect($process->getExitCode())->toBe(1)->and($said)->toContain("port $port is taken by another program")->toContain('Nothing was changed.')->not->toContain('cluster');
+    expect($process->getExitCode())
+        ->toBe(1)
+        ->and($said)
+        ->toContain("port $port is taken by another program")
+        ->toContain('Nothing was changed.')
+        ->not->toContain('cluster');
 });
 
 it('prints how it is used', function () {
@@ -46,15 +68,27 @@ it('prints how it is used', function () {
 });
 
 it('is sound shell, and every script can be run', function () {
-    foreach (['bin/start', 'bin/stop', 'bin/test', 'bin/bench', 'bin/screenshots', '.ci/run', 'bin/lib/common.sh'] as $file) {
+    foreach (
+        ['bin/start', 'bin/stop', 'bin/test', 'bin/bench', 'bin/screenshots', '.ci/run', 'bin/lib/common.sh'] as $file
+    ) {
         [$exit, $said] = script(['bash', '-n', $file]);
-        expect($exit)->toBe(0, "$file: $said")->and(str_ends_with($file, '.sh') || is_executable(base_path($file)))->toBeTrue($file);
+        expect($exit)
+            ->toBe(0, "$file: $said")
+            ->and(str_ends_with($file, '.sh') || is_executable(base_path($file)))
+            ->toBeTrue($file);
     }
 });
 
 it('ships every font, style and script it asks for', function () {
     $asked = [];
-    foreach ([...glob(resource_path('views/*.blade.php')), ...glob(resource_path('views/*/*.blade.php')), ...glob(public_path('css/*.css')), ...glob(public_path('js/*/*.js'))] as $file) {
+    foreach (
+        [
+            ...glob(resource_path('views/*.blade.php')),
+            ...glob(resource_path('views/*/*.blade.php')),
+            ...glob(public_path('css/*.css')),
+            ...glob(public_path('js/*/*.js')),
+        ] as $file
+    ) {
         preg_match_all('#["\'(](/(?:vendor|css|js)/[\w./-]+)#', (string) file_get_contents($file), $m);
         $asked = [...$asked, ...$m[1]];
         expect((string) file_get_contents($file))->not->toMatch('#(src|href|url)\s*[=(]\s*["\']?https?://#', $file);

@@ -14,17 +14,46 @@ it('keeps the methods page in step with the arithmetic', function () {
 it('names in the methods page only classes that are there', function () {
     preg_match_all('/`([A-Z][A-Za-z]+)`/', file_get_contents(base_path('docs/methods.md')), $m);
     foreach (array_unique($m[1]) as $class) {
-        expect(class_exists("Core\\Agreement\\$class") || class_exists("Core\\Planning\\$class") || enum_exists("Core\\Agreement\\$class"))->toBeTrue($class);
+        expect(
+            class_exists("Core\\Agreement\\$class") ||
+                class_exists("Core\\Planning\\$class") ||
+                enum_exists("Core\\Agreement\\$class"),
+        )->toBeTrue($class);
     }
 });
 
 it('keeps the published coverage in step with the core it speaks of, and its exceptions named', function () {
     $text = file_get_contents(base_path('docs/coverage.md'));
-    expect($text)->toContain('core '.Core\Version::CURRENT)->toContain('rate 2,000 simulated studies')->toContain('## Outside 93–97 %');
+    expect($text)
+        ->toContain('core '.Core\Version::CURRENT)
+        ->toContain('rate 2,000 simulated studies')
+        ->toContain('## Outside 93–97 %');
     // Every count-based coefficient, analytic or resampled, holds everywhere.
     $outside = substr($text, strpos($text, '## Outside'));
-    foreach (['percent_agreement', 'fleiss_kappa', 'gwet_ac', 'brennan_prediger', 'krippendorff_alpha', 'conger_kappa', 'light_kappa', 'fleiss_kappa, weighted', 'gwet_ac, weighted', 'krippendorff_alpha, ordinal', 'krippendorff_alpha, interval', 'icc_1_1', 'icc_3_1', 'lin_concordance', 'spearman', 'kendall_w'] as $name) {
-        expect($text)->toContain("| $name |")->and($outside)->not->toContain("**$name");
+    foreach (
+        [
+            'percent_agreement',
+            'fleiss_kappa',
+            'gwet_ac',
+            'brennan_prediger',
+            'krippendorff_alpha',
+            'conger_kappa',
+            'light_kappa',
+            'fleiss_kappa, weighted',
+            'gwet_ac, weighted',
+            'krippendorff_alpha, ordinal',
+            'krippendorff_alpha, interval',
+            'icc_1_1',
+            'icc_3_1',
+            'lin_concordance',
+            'spearman',
+            'kendall_w',
+        ] as $name
+    ) {
+        expect($text)
+            ->toContain("| $name |")
+            ->and($outside)
+            ->not->toContain("**$name");
     }
 });
 
@@ -33,16 +62,35 @@ it('measures how often intervals hold', function () {
     $truth = $study->truth(100_000);
     $run = $study->run($truth, 60, 150);
     foreach (['percent_agreement', 'gwet_ac', 'fleiss_kappa', 'conger_kappa', 'light_kappa', 'sensitivity'] as $name) {
-        expect($run[$name]['covered'])->toBeGreaterThan(0.88)->and($run[$name]['below'] + $run[$name]['above'] + $run[$name]['covered'])->toEqualWithDelta(1.0, 1e-9);
+        expect($run[$name]['covered'])
+            ->toBeGreaterThan(0.88)
+            ->and($run[$name]['below'] + $run[$name]['above'] + $run[$name]['covered'])
+            ->toEqualWithDelta(1.0, 1e-9);
     }
-    expect($truth['gwet_ac'])->toEqualWithDelta($study->truth(50_000)['gwet_ac'], 0.02)->and($run['d_prime']['truth'])->toBeGreaterThan(1.0);
+    expect($truth['gwet_ac'])
+        ->toEqualWithDelta($study->truth(50_000)['gwet_ac'], 0.02)
+        ->and($run['d_prime']['truth'])
+        ->toBeGreaterThan(1.0);
 });
 
 it('writes the coverage study to a file', function () {
     $file = tempnam(sys_get_temp_dir(), 'vc');
-    Artisan::call('study:coverage', ['--studies' => 10, '--cases' => '12', '--prevalence' => '0.5', '--bootstrap' => 20, '--out' => $file]);
-    expect(file_get_contents($file))->toContain('## 0.5 of cases with the fault, 12 cases')->toContain('| gwet_ac |')->toContain('±13.5 %');
-    expect(file_get_contents($file))->toContain('## Four ranks, even, 12 cases')->toContain('| krippendorff_alpha, ordinal |')->toContain('| icc_2_1 |')->toContain('| variance of raters | ');
+    Artisan::call('study:coverage', [
+        '--studies' => 10,
+        '--cases' => '12',
+        '--prevalence' => '0.5',
+        '--bootstrap' => 20,
+        '--out' => $file,
+    ]);
+    expect(file_get_contents($file))
+        ->toContain('## 0.5 of cases with the fault, 12 cases')
+        ->toContain('| gwet_ac |')
+        ->toContain('±13.5 %');
+    expect(file_get_contents($file))
+        ->toContain('## Four ranks, even, 12 cases')
+        ->toContain('| krippendorff_alpha, ordinal |')
+        ->toContain('| icc_2_1 |')
+        ->toContain('| variance of raters | ');
     unlink($file);
 });
 
@@ -52,24 +100,59 @@ it('measures how often intervals on ranks and numbers hold', function (?array $s
     $run = $study->run($truth, 60, 150, 100);
     expect(array_keys($run))->toContain(...$names);
     foreach ($names as $name) {
-        expect($run[$name]['without'])->toBe(0)->and($run[$name]['covered'])->toBeGreaterThan(0.86, $name)->and($run[$name]['width'])->toBeGreaterThan(0.0);
+        expect($run[$name]['without'])
+            ->toBe(0)
+            ->and($run[$name]['covered'])
+            ->toBeGreaterThan(0.86, $name)
+            ->and($run[$name]['width'])
+            ->toBeGreaterThan(0.0);
     }
     // Twice the cases, a narrower interval.
     $more = $study->run($truth, 120, 40);
     expect($more[$names[0]]['width'])->toBeLessThan($run[$names[0]]['width']);
 })->with([
-    'ranks' => [ScaleCoverage::STEPS['even'], ['krippendorff_alpha, ordinal', 'gwet_ac, weighted', 'conger_kappa, weighted', 'light_kappa, weighted', 'cohen_kappa of a pair, weighted']],
-    'numbers' => [null, ['krippendorff_alpha, interval', 'icc_1_1', 'icc_3_k', 'lin_concordance', 'kendall_w', 'spearman', 'variance of cases']],
+    'ranks' => [
+        ScaleCoverage::STEPS['even'],
+        [
+            'krippendorff_alpha, ordinal',
+            'gwet_ac, weighted',
+            'conger_kappa, weighted',
+            'light_kappa, weighted',
+            'cohen_kappa of a pair, weighted',
+        ],
+    ],
+    'numbers' => [
+        null,
+        [
+            'krippendorff_alpha, interval',
+            'icc_1_1',
+            'icc_3_k',
+            'lin_concordance',
+            'kendall_w',
+            'spearman',
+            'variance of cases',
+        ],
+    ],
 ]);
 
 it('shares work among processes and gives the results in order', function (int $processes) {
-    $results = iterator_to_array(Workers::map($processes, array_fill(0, 9, 1.0), static fn (int $i): string => str_repeat((string) $i, 100_000)));
-    expect(array_keys($results))->toBe(range(0, 8))->and(array_map(static fn (string $t): string => $t[0], $results))->toBe(array_map(strval(...), range(0, 8)))->and(strlen($results[8]))->toBe(100_000);
+    $results = iterator_to_array(
+        Workers::map($processes, array_fill(0, 9, 1.0), static fn (int $i): string => str_repeat((string) $i, 100_000)),
+    );
+    expect(array_keys($results))
+        ->toBe(range(0, 8))
+        ->and(array_map(static fn (string $t): string => $t[0], $results))
+        ->toBe(array_map(strval(...), range(0, 8)))
+        ->and(strlen($results[8]))
+        ->toBe(100_000);
 })->with([1, 2, 4, 20]);
 
 it('hands on what a process threw, and its end', function () {
     $task = static fn (int $i): string => $i === 2 ? throw new CoreException('no such thing') : 'done';
-    expect(fn () => iterator_to_array(Workers::map(3, array_fill(0, 5, 1.0), $task)))->toThrow(CoreException::class, 'no such thing');
+    expect(fn () => iterator_to_array(Workers::map(3, array_fill(0, 5, 1.0), $task)))->toThrow(
+        CoreException::class,
+        'no such thing',
+    );
     $dies = static function (int $i): string {
         if ($i === 1) {
             posix_kill((int) getmypid(), SIGKILL);
@@ -77,14 +160,23 @@ it('hands on what a process threw, and its end', function () {
 
         return 'done';
     };
-    expect(fn () => iterator_to_array(Workers::map(2, array_fill(0, 3, 1.0), $dies)))->toThrow(CoreException::class, 'a process ended before its work was done');
+    expect(fn () => iterator_to_array(Workers::map(2, array_fill(0, 3, 1.0), $dies)))->toThrow(
+        CoreException::class,
+        'a process ended before its work was done',
+    );
 });
 
 it('turns the JIT on for itself where the installation has it off', function () {
     $script = 'echo json_encode((bool) (opcache_get_status(false)["jit"]["on"] ?? false));';
     $file = tempnam(sys_get_temp_dir(), 'vc');
     file_put_contents($file, "<?php require '".base_path('bootstrap/jit.php')."'; $script");
-    $run = static fn (array $env): string => (new Process([PHP_BINARY, '-d', 'opcache.enable_cli=0', '-d', 'opcache.jit_buffer_size=0', $file], null, ['VC_JIT' => false, ...$env]))->mustRun()->getOutput();
+    $run = static fn (array $env): string => (new Process(
+        [PHP_BINARY, '-d', 'opcache.enable_cli=0', '-d', 'opcache.jit_buffer_size=0', $file],
+        null,
+        ['VC_JIT' => false, ...$env],
+    ))
+        ->mustRun()
+        ->getOutput();
     expect($run([]))->toBe('true')->and($run(['VC_JIT' => '0']))->toBe('false');
     unlink($file);
 })->skip(! extension_loaded('Zend OPcache') || ! function_exists('pcntl_exec'), 'needs opcache and pcntl');

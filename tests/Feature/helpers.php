@@ -31,17 +31,39 @@ function alike(int $n): array
     $ids = [];
     for ($i = 0; $i < $n; $i++) {
         $swing = Swing::of(new GolferSpec("alike $i", device: DeviceClass::Mat));
-        $ids[] = app(StoreRecording::class)($golfer, ['club' => 'hybrid', 'source' => 'file'], $swing->trace, null, $swing->motion())->id;
+        $ids[] = app(StoreRecording::class)(
+            $golfer,
+            ['club' => 'hybrid', 'source' => 'file'],
+            $swing->trace,
+            null,
+            $swing->motion(),
+        )->id;
     }
 
     return $ids;
 }
 
 /** A panel study of so many cases of which the first some are asked about again, opened. */
-function repeated(object $test, array $ids, int $repeats, bool $waits = false, string $show = 'both', bool $reveals = false): Sitting
-{
+function repeated(
+    object $test,
+    array $ids,
+    int $repeats,
+    bool $waits = false,
+    string $show = 'both',
+    bool $reveals = false,
+): Sitting {
     $members = User::query()->where('role', 'panel')->orderBy('id')->limit(3)->pluck('id')->all();
-    $round = app(PlanRound::class)('Twice', SittingKind::Panel, $ids, $members, $show, $test->headCoach(), repeats: array_slice($ids, 0, $repeats), waits: $waits, reveals: $reveals);
+    $round = app(PlanRound::class)(
+        'Twice',
+        SittingKind::Panel,
+        $ids,
+        $members,
+        $show,
+        $test->headCoach(),
+        repeats: array_slice($ids, 0, $repeats),
+        waits: $waits,
+        reveals: $reveals,
+    );
     app(OpenRound::class)($round, $test->headCoach());
 
     return $round->refresh();
@@ -50,7 +72,13 @@ function repeated(object $test, array $ids, int $repeats, bool $waits = false, s
 /** @return Collection<int, Reading> one member's readings, in order */
 function dealt(Sitting $round, User $member): Collection
 {
-    return Reading::query()->where('user_id', $member->id)->where('stage', 'blind')->whereIn('sitting_case_id', $round->cases()->select('id'))->with(['case.sitting', 'case.swings'])->orderBy('position')->get();
+    return Reading::query()
+        ->where('user_id', $member->id)
+        ->where('stage', 'blind')
+        ->whereIn('sitting_case_id', $round->cases()->select('id'))
+        ->with(['case.sitting', 'case.swings'])
+        ->orderBy('position')
+        ->get();
 }
 
 function handIn(Reading $reading): void

@@ -3,32 +3,45 @@ import { expect, test } from '@playwright/test';
 import AxeBuilder from '@axe-core/playwright';
 import { logIn, openCase, press, saved, watchErrors } from './helpers.mjs';
 
-const sheetOf = (page) => page.evaluate(async () => (await fetch(document.querySelector('[data-reading]').dataset.sheetUrl)).json());
-const serious = async (page) => (await new AxeBuilder({ page }).analyze()).violations.filter((v) => ['serious', 'critical'].includes(v.impact)).map((v) => [v.id, v.nodes[0].html.slice(0, 120)]);
+const sheetOf = (page) =>
+  page.evaluate(async () => (await fetch(document.querySelector('[data-reading]').dataset.sheetUrl)).json());
+const serious = async (page) =>
+  (await new AxeBuilder({ page }).analyze()).violations
+    .filter((v) => ['serious', 'critical'].includes(v.impact))
+    .map((v) => [v.id, v.nodes[0].html.slice(0, 120)]);
 
 /** Logs in somebody who has such a case before him, nothing called in it yet, and opens it. */
 async function openKind(page, kind) {
   for (const who of ['kit', 'dov', 'arlo', 'vesna', 'tam']) {
     await logIn(page, who);
-    for (const link of await page.locator('table a', { hasText: /^read$/ }).evaluateAll((all) => all.map((a) => a.href))) {
-      const shown = await (await page.request.get(`${link}/evidence/1`, { headers: { Accept: 'application/json' } })).json();
+    for (const link of await page
+      .locator('table a', { hasText: /^read$/ })
+      .evaluateAll((all) => all.map((a) => a.href))) {
+      const shown = await (
+        await page.request.get(`${link}/evidence/1`, { headers: { Accept: 'application/json' } })
+      ).json();
       const { calls } = await (await page.request.get(`${link}/sheet`)).json();
       if (Object.keys(calls).length) continue;
       const film = shown.motion !== null || shown.films.length > 0;
-      if (kind === (film && shown.trace ? 'both' : film ? 'film' : 'trace')) { await openCase(page, link); return link; }
+      if (kind === (film && shown.trace ? 'both' : film ? 'film' : 'trace')) {
+        await openCase(page, link);
+        return link;
+      }
     }
   }
   throw new Error(`nobody has a ${kind} case left`);
 }
 
 async function takeWay(page, way) {
-  if (await page.locator(`[data-way="${way}"]`).getAttribute('aria-pressed') !== 'true') await press(page, 'v');
+  if ((await page.locator(`[data-way="${way}"]`).getAttribute('aria-pressed')) !== 'true') await press(page, 'v');
   await expect(page.locator(`[data-way="${way}"]`)).toHaveAttribute('aria-pressed', 'true');
 }
 
 for (const kind of ['film', 'trace', 'both']) {
   for (const way of ['stations', 'all']) {
-    test(`an instructor reads by keyboard alone: ${kind}, ${way === 'all' ? 'all at once' : 'station by station'}`, async ({ page }) => {
+    test(`an instructor reads by keyboard alone: ${kind}, ${way === 'all' ? 'all at once' : 'station by station'}`, async ({
+      page,
+    }) => {
       const errors = watchErrors(page);
       const address = await openKind(page, kind);
       await takeWay(page, way);
@@ -61,10 +74,17 @@ for (const kind of ['film', 'trace', 'both']) {
       await press(page, ...Array(3).fill('Shift+ArrowRight'), 'k', 'i');
       if (way === 'stations') expect(await serious(page)).toEqual([]);
       await saved(page);
-      expect(await sheetOf(page)).toMatchObject({ causes: ['sway'], chain: [['sway', 'no-load']], cue: 'Turn over a quiet foot', drill: { key: 'brush-ahead', stop: 'rehearsal' } });
+      expect(await sheetOf(page)).toMatchObject({
+        causes: ['sway'],
+        chain: [['sway', 'no-load']],
+        cue: 'Turn over a quiet foot',
+        drill: { key: 'brush-ahead', stop: 'rehearsal' },
+      });
 
       await press(page, 'h');
-      await expect(page.locator('[data-summary-text]')).toContainText('Present: drifting off the ball (2), never loads the trail side (1).');
+      await expect(page.locator('[data-summary-text]')).toContainText(
+        'Present: drifting off the ball (2), never loads the trail side (1).',
+      );
       await expect(page.locator('[data-summary-text]')).toContainText('Left out, and may be: the miss to expect.');
       await expect(page.locator('[data-hand-in-button]')).toBeFocused();
       await press(page, 'Enter');
@@ -98,7 +118,10 @@ test.describe('on a tablet, by touch', () => {
   test.use({ viewport: { width: 820, height: 1180 }, hasTouch: true });
   for (const kind of ['film', 'trace', 'both']) {
     for (const way of ['stations', 'all']) {
-      test(`a case is read by tapping, with nothing too small to hit: ${kind}, ${way === 'all' ? 'all at once' : 'station by station'}`, async ({ page, browser }) => {
+      test(`a case is read by tapping, with nothing too small to hit: ${kind}, ${way === 'all' ? 'all at once' : 'station by station'}`, async ({
+        page,
+        browser,
+      }) => {
         const name = `By touch, ${kind}, ${way}`;
         await ownRound(browser, kind, 'Hanne Oldacre', name);
         await logIn(page, 'hanne');
@@ -106,7 +129,15 @@ test.describe('on a tablet, by touch', () => {
         await page.waitForSelector('[data-reading][data-ready]', { state: 'attached' });
         await expect(page.locator('.hidden-evidence')).toHaveCount(kind === 'both' ? 0 : 1);
         await page.locator(`[data-way="${way}"]`).tap();
-        const small = () => page.locator('.side button:visible, .side select:visible, .side .pick:visible, .transport button:visible').evaluateAll((all) => all.map((e) => [e.textContent.trim().slice(0, 20), e.getBoundingClientRect()]).filter(([, r]) => r.height < 43.5).map(([t, r]) => `${t} ${Math.round(r.width)}×${Math.round(r.height)}`));
+        const small = () =>
+          page
+            .locator('.side button:visible, .side select:visible, .side .pick:visible, .transport button:visible')
+            .evaluateAll((all) =>
+              all
+                .map((e) => [e.textContent.trim().slice(0, 20), e.getBoundingClientRect()])
+                .filter(([, r]) => r.height < 43.5)
+                .map(([t, r]) => `${t} ${Math.round(r.width)}×${Math.round(r.height)}`),
+            );
         await page.locator('.fault.current label', { hasText: 'present' }).tap();
         await page.locator('.fault.current label', { hasText: 'clear' }).tap();
         await page.locator(`.fault.current [data-do="pin-${kind === 'trace' ? 'trace' : 'film'}"]`).tap();
@@ -155,7 +186,14 @@ test('ten calls made without a network are there after a reload, once and in ord
   await context.setOffline(true);
   await press(page, 'a', 'p', '3', 'ArrowDown', 'c', 'a', 'a', 'a', 'a', 'a', 'a');
   await expect(page.locator('[data-saved]')).toHaveAttribute('data-state', 'waiting');
-  const made = await page.evaluate(() => Object.keys(localStorage).filter((k) => k.startsWith('vc-change:')).sort().map((k) => JSON.parse(localStorage.getItem(k))).filter((c) => c.target !== 'time').map((c) => c.id));
+  const made = await page.evaluate(() =>
+    Object.keys(localStorage)
+      .filter((k) => k.startsWith('vc-change:'))
+      .sort()
+      .map((k) => JSON.parse(localStorage.getItem(k)))
+      .filter((c) => c.target !== 'time')
+      .map((c) => c.id),
+  );
   expect(made).toHaveLength(10);
   // The lid is closed and opened again, still without a network.
   await page.reload();
@@ -163,7 +201,15 @@ test('ten calls made without a network are there after a reload, once and in ord
   await expect(page.locator('[data-count]')).toHaveText('10');
   await expect(page.locator('[data-saved]')).toHaveAttribute('data-state', 'waiting');
   const sent = [];
-  page.on('request', (r) => { if (r.url().endsWith('/changes')) sent.push(...r.postDataJSON().changes.filter((c) => c.target !== 'time').map((c) => c.id)); });
+  page.on('request', (r) => {
+    if (r.url().endsWith('/changes'))
+      sent.push(
+        ...r
+          .postDataJSON()
+          .changes.filter((c) => c.target !== 'time')
+          .map((c) => c.id),
+      );
+  });
   await context.setOffline(false);
   await saved(page);
   expect([...new Set(sent)]).toEqual(made);
@@ -177,14 +223,29 @@ test('ten calls made without a network are there after a reload, once and in ord
 
 test('calls outlive a server that is killed between two of them', async ({ page }) => {
   const port = 8391;
-  const up = () => fetch(`http://127.0.0.1:${port}/icon.svg`).then(() => true, () => false);
+  const up = () =>
+    fetch(`http://127.0.0.1:${port}/icon.svg`).then(
+      () => true,
+      () => false,
+    );
   const serve = async () => {
     expect(await up(), 'another server answers at the port of this test').toBe(false);
-    const run = spawn('php', ['-S', `127.0.0.1:${port}`, '-t', 'public', 'bin/lib/router.php'], { stdio: 'ignore', env: { ...process.env, PHP_CLI_SERVER_WORKERS: '1' } });
-    for (let i = 0; i < 100; i++) { if (await up()) return run; await new Promise((done) => { setTimeout(done, 50); }); }
+    const run = spawn('php', ['-S', `127.0.0.1:${port}`, '-t', 'public', 'bin/lib/router.php'], {
+      stdio: 'ignore',
+      env: { ...process.env, PHP_CLI_SERVER_WORKERS: '1' },
+    });
+    for (let i = 0; i < 100; i++) {
+      if (await up()) return run;
+      await new Promise((done) => {
+        setTimeout(done, 50);
+      });
+    }
     throw new Error('the second server did not start');
   };
-  const kill = async (run) => { run.kill('SIGKILL'); await expect.poll(up).toBe(false); };
+  const kill = async (run) => {
+    run.kill('SIGKILL');
+    await expect.poll(up).toBe(false);
+  };
   let server = await serve();
   try {
     const path = new URL(await openKind(page, 'both')).pathname;
@@ -221,12 +282,16 @@ test('calls outlive a server that is killed between two of them', async ({ page 
   }
 });
 
-test('two windows on one case: different calls are joined, the same call is refused until somebody decides', async ({ context }) => {
+test('two windows on one case: different calls are joined, the same call is refused until somebody decides', async ({
+  context,
+}) => {
   const [one, two] = [await context.newPage(), await context.newPage()];
   const address = await openKind(one, 'both');
   await openCase(two, address);
   for (const page of [one, two]) await takeWay(page, 'all');
-  const at = async (page, fault) => { await page.locator(`[data-fault="${fault}"] .name`).click(); };
+  const at = async (page, fault) => {
+    await page.locator(`[data-fault="${fault}"] .name`).click();
+  };
   await at(one, 'spin-out');
   await press(one, 'c');
   await saved(one);
@@ -239,7 +304,9 @@ test('two windows on one case: different calls are joined, the same call is refu
   await saved(one);
   await at(two, 'toe-dive');
   await press(two, 'p');
-  await expect(two.locator('[data-conflicts]')).toContainText('Refused – falls toward the ball: This was changed in another window');
+  await expect(two.locator('[data-conflicts]')).toContainText(
+    'Refused – falls toward the ball: This was changed in another window',
+  );
   await expect(two.locator('[data-fault="toe-dive"] [data-summary]')).toContainText('absent');
   await two.getByRole('button', { name: 'put mine in its place' }).click();
   await saved(two);
@@ -290,7 +357,7 @@ test('one clock: ribbon, keys, pictures and trace move together', async ({ page 
   await expect(clock).toHaveText(before);
   const box = await page.locator('[data-ribbon]').boundingBox();
   const pad = box.width * 0.055;
-  await page.mouse.click(box.x + pad + (box.width - 2 * pad) * 6 / 8, box.y + 20);
+  await page.mouse.click(box.x + pad + ((box.width - 2 * pad) * 6) / 8, box.y + 20);
   await expect(clock).toContainText(/at impact|· [01] ms/);
   await page.locator('.trace-box .plot').click({ position: { x: 120, y: 60 } });
   await expect(clock).toContainText('before impact');

@@ -2,15 +2,23 @@ import { expect, test } from '@playwright/test';
 import AxeBuilder from '@axe-core/playwright';
 import { logIn, openCase, press, saved, watchErrors } from './helpers.mjs';
 
-const serious = async (page) => (await new AxeBuilder({ page }).analyze()).violations.filter((v) => ['serious', 'critical'].includes(v.impact)).map((v) => [v.id, v.nodes[0].html.slice(0, 120)]);
+const serious = async (page) =>
+  (await new AxeBuilder({ page }).analyze()).violations
+    .filter((v) => ['serious', 'critical'].includes(v.impact))
+    .map((v) => [v.id, v.nodes[0].html.slice(0, 120)]);
 
 /** Opens a case not yet read that has so many swings and shows what is asked for, as whoever has one. */
 async function openWith(page, swings, wanted = () => true) {
   for (const who of ['kit', 'dov', 'arlo', 'vesna', 'tam']) {
     await logIn(page, who);
-    for (const link of await page.locator('table a', { hasText: /^read$/ }).evaluateAll((all) => all.map((a) => a.href))) {
+    for (const link of await page
+      .locator('table a', { hasText: /^read$/ })
+      .evaluateAll((all) => all.map((a) => a.href))) {
       const shown = await page.request.get(`${link}/evidence/${swings}`, { headers: { Accept: 'application/json' } });
-      if (shown.ok() && wanted(await shown.json())) { await openCase(page, link); return; }
+      if (shown.ok() && wanted(await shown.json())) {
+        await openCase(page, link);
+        return;
+      }
     }
     await page.getByRole('button', { name: 'Log out' }).click();
     await page.waitForURL('**/login');
@@ -19,21 +27,32 @@ async function openWith(page, swings, wanted = () => true) {
 }
 
 test('the second swing follows the first: at every station, or in its own time from one', async ({ page }) => {
-  await page.route('**/blank', (route) => route.fulfill({ contentType: 'text/html', body: '<!DOCTYPE html><meta name="csrf-token" content="x">' }));
+  await page.route('**/blank', (route) =>
+    route.fulfill({ contentType: 'text/html', body: '<!DOCTYPE html><meta name="csrf-token" content="x">' }),
+  );
   await page.goto('/blank');
   const said = await page.evaluate(async () => {
     const { follow } = await import('/js/bench/compare.js');
-    const a = { AD: 1, TP: 2, IM: 2.25, FI: 3 }, b = { AD: 5, LB: 5.5, TP: 5.8, IM: 6, FI: 7 };
-    const warp = follow(a, b, 'stations'), real = follow(a, b, 'IM');
-    return [[1, 1.5, 2, 2.25, 3, 0.5, 3.5].map(warp), [1, 2.25, 3].map(real), follow(a, {}, 'IM')(1.7), follow({ AD: 1 }, { AD: 2, IM: 4 }, 'IM')(1.5)];
+    const a = { AD: 1, TP: 2, IM: 2.25, FI: 3 },
+      b = { AD: 5, LB: 5.5, TP: 5.8, IM: 6, FI: 7 };
+    const warp = follow(a, b, 'stations'),
+      real = follow(a, b, 'IM');
+    return [
+      [1, 1.5, 2, 2.25, 3, 0.5, 3.5].map(warp),
+      [1, 2.25, 3].map(real),
+      follow(a, {}, 'IM')(1.7),
+      follow({ AD: 1 }, { AD: 2, IM: 4 }, 'IM')(1.5),
+    ];
   });
   said[0].forEach((t, i) => expect(t).toBeCloseTo([5, 5.4, 5.8, 6, 7, 4.5, 7.5][i], 9));
   said[1].forEach((t, i) => expect(t).toBeCloseTo([4.75, 6, 6.75][i], 9));
   expect(said.slice(2)).toEqual([1.7, 2.5]);
 });
 
-test('an aid\'s figures: angle, scale from the stance, height of a heel', async ({ page }) => {
-  await page.route('**/blank', (route) => route.fulfill({ contentType: 'text/html', body: '<!DOCTYPE html><meta name="csrf-token" content="x">' }));
+test("an aid's figures: angle, scale from the stance, height of a heel", async ({ page }) => {
+  await page.route('**/blank', (route) =>
+    route.fulfill({ contentType: 'text/html', body: '<!DOCTYPE html><meta name="csrf-token" content="x">' }),
+  );
   await page.goto('/blank');
   const said = await page.evaluate(async () => {
     const { angle, scale, lift } = await import('/js/bench/aids.js');
@@ -41,7 +60,15 @@ test('an aid\'s figures: angle, scale from the stance, height of a heel', async 
     const foot = (x) => ({ kind: 'foot', view: 'face-on', points: [p(x, 0.9), p(x, 0.92), p(x, 0.95)] });
     const stance = { lead_foot: { x_mm: 250 }, trail_foot: { x_mm: -250 } };
     const heel = { kind: 'heel', view: 'face-on', points: [p(0.4, 0.9), p(0.4, 0.8)] };
-    return [angle([p(0.1, 0.5), p(0.2, 0.6)], 100, 100), angle([p(0.1, 0.5), p(0.2, 0.6)], 200, 100), scale([foot(0.4), foot(0.6)], stance), scale([foot(0.4)], stance), scale([foot(0.4), foot(0.6)], null), lift(heel, heel.points[1], 2500, 500, 500), lift(heel, heel.points[1], null, 500, 500)];
+    return [
+      angle([p(0.1, 0.5), p(0.2, 0.6)], 100, 100),
+      angle([p(0.1, 0.5), p(0.2, 0.6)], 200, 100),
+      scale([foot(0.4), foot(0.6)], stance),
+      scale([foot(0.4)], stance),
+      scale([foot(0.4), foot(0.6)], null),
+      lift(heel, heel.points[1], 2500, 500, 500),
+      lift(heel, heel.points[1], null, 500, 500),
+    ];
   });
   expect(said[0]).toBeCloseTo(45, 9);
   expect(said[1]).toBeCloseTo(26.565, 3);
@@ -49,19 +76,33 @@ test('an aid\'s figures: angle, scale from the stance, height of a heel', async 
   expect(said.slice(3)).toEqual([null, null, '≈ 25.0 cm', '10.0 % of the picture']);
 });
 
-test('two recordings side by side: each at its own impact, the left-handed one mirrored, nothing spills', async ({ page }) => {
+test('two recordings side by side: each at its own impact, the left-handed one mirrored, nothing spills', async ({
+  page,
+}) => {
   const errors = watchErrors(page);
   await logIn(page, 'maren');
   await page.goto('/shelf');
   const bench = async (name) => page.locator(`a[href*="/bench/"]:has-text("${name}")`).last().getAttribute('href');
-  const wren = await bench('Wren'), lapwing = await bench('Lapwing');
+  const wren = await bench('Wren'),
+    lapwing = await bench('Lapwing');
   await page.goto(wren);
   await page.waitForSelector('[data-ready]', { state: 'attached' });
   await page.locator('#other').selectOption(new URL(lapwing, page.url()).pathname.split('/').pop());
   await page.getByRole('button', { name: 'put beside' }).click();
   await page.waitForSelector('[data-compare][data-ready]', { state: 'attached' });
   await expect(page.locator('figcaption', { hasText: 'left-handed and mirrored' }).first()).toBeVisible();
-  const times = () => page.evaluate(() => { const [one, two] = document.querySelector('[data-compare]').stages; return { one: one.t, two: two.t, a: one.evidence.stations, b: two.evidence.stations, mirrored: two.films.map((f) => f.mirrored), hand: two.evidence.hand }; });
+  const times = () =>
+    page.evaluate(() => {
+      const [one, two] = document.querySelector('[data-compare]').stages;
+      return {
+        one: one.t,
+        two: two.t,
+        a: one.evidence.stations,
+        b: two.evidence.stations,
+        mirrored: two.films.map((f) => f.mirrored),
+        hand: two.evidence.hand,
+      };
+    });
   for (const code of ['TB', 'LB', 'TP', 'LD', 'SD', 'IM']) {
     await press(page, 'Shift+ArrowRight');
     await expect(page.locator('[data-clock]')).toContainText(`· ${code} `);
@@ -73,23 +114,46 @@ test('two recordings side by side: each at its own impact, the left-handed one m
   expect(said.mirrored.every(Boolean)).toBe(true);
   expect(said.hand).toBe('right');
   await page.locator('[data-mode]').selectOption('TP');
-  await expect.poll(async () => { const { one, two, a, b } = await times(); return [one - a.TP, two - b.TP].map((t) => Number(t.toFixed(6))); }).toEqual([0, 0]);
+  await expect
+    .poll(async () => {
+      const { one, two, a, b } = await times();
+      return [one - a.TP, two - b.TP].map((t) => Number(t.toFixed(6)));
+    })
+    .toEqual([0, 0]);
   await press(page, 'ArrowRight', 'ArrowRight', 'ArrowRight');
-  await expect.poll(async () => { const { one, two, a, b } = await times(); return Math.abs((one - a.TP) - (two - b.TP)) < 1e-6 && one > a.TP; }).toBe(true);
+  await expect
+    .poll(async () => {
+      const { one, two, a, b } = await times();
+      return Math.abs(one - a.TP - (two - b.TP)) < 1e-6 && one > a.TP;
+    })
+    .toBe(true);
   await page.locator('[data-only-view]').selectOption('down-the-line');
   await expect(page.locator('figure.face-on').first()).toBeHidden();
   await expect(page.locator('figure.down-the-line').first()).toBeVisible();
   await expect(page.locator('.differences tr.beyond').first()).toContainText('±');
   expect(await serious(page)).toEqual([]);
-  expect(await page.evaluate(() => { const s = document.querySelector('.side'); return s.scrollWidth <= s.clientWidth; })).toBe(true);
+  expect(
+    await page.evaluate(() => {
+      const s = document.querySelector('.side');
+      return s.scrollWidth <= s.clientWidth;
+    }),
+  ).toBe(true);
   expect(errors).toEqual([]);
 });
 
 test('aids are placed by pointer, moved, kept with the reading and taken away', async ({ page }) => {
   await openWith(page, 1, (e) => e.films.length > 0 || e.motion !== null);
   const layer = page.locator('svg.aids').first();
-  const kept = () => page.evaluate(async () => (await (await fetch(document.querySelector('[data-reading]').dataset.sheetUrl)).json()).aids);
-  const put = async (...points) => { for (const [x, y] of points) { const box = await layer.boundingBox(); await page.mouse.click(box.x + x * box.width, box.y + y * box.height); } };
+  const kept = () =>
+    page.evaluate(
+      async () => (await (await fetch(document.querySelector('[data-reading]').dataset.sheetUrl)).json()).aids,
+    );
+  const put = async (...points) => {
+    for (const [x, y] of points) {
+      const box = await layer.boundingBox();
+      await page.mouse.click(box.x + x * box.width, box.y + y * box.height);
+    }
+  };
   await expect(layer).toBeAttached();
   await page.locator('[data-aid]').selectOption('plumb');
   await expect(page.locator('[data-announce]')).toContainText('Press the point the line hangs through');
@@ -102,7 +166,11 @@ test('aids are placed by pointer, moved, kept with the reading and taken away', 
   await put([0.46, 0.75]);
   await press(page, 'Escape');
   await saved(page);
-  expect((await kept()).map((a) => [a.kind, a.view, a.points.length])).toEqual([['plumb', 'face-on', 1], ['hips', 'face-on', 2], ['heel', 'face-on', 2]]);
+  expect((await kept()).map((a) => [a.kind, a.view, a.points.length])).toEqual([
+    ['plumb', 'face-on', 1],
+    ['hips', 'face-on', 2],
+    ['heel', 'face-on', 2],
+  ]);
   await expect(layer.locator('text')).toContainText(/% of the picture at|cm at/);
   // Scrubbing still works where no aid is being placed; a handle moves its point.
   const before = (await kept())[0].points[0];

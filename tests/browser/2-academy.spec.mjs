@@ -28,7 +28,11 @@ for (const theme of ['light', 'dark']) {
       await page.goto(path);
       await page.waitForTimeout(500);
       const { violations } = await new AxeBuilder({ page }).analyze();
-      expect(violations.filter((v) => ['serious', 'critical'].includes(v.impact)).map((v) => `${path}: ${v.id} ${v.nodes[0].html} ${v.nodes[0].failureSummary}`)).toEqual([]);
+      expect(
+        violations
+          .filter((v) => ['serious', 'critical'].includes(v.impact))
+          .map((v) => `${path}: ${v.id} ${v.nodes[0].html} ${v.nodes[0].failureSummary}`),
+      ).toEqual([]);
     };
     await check('/login');
     await logIn(page, 'maren');
@@ -47,23 +51,41 @@ for (const theme of ['light', 'dark']) {
 
 test('nothing spills over at tablet and telephone width', async ({ page }) => {
   await logIn(page, 'tam');
-  for (const [width, height] of [[820, 1180], [390, 844]]) {
+  for (const [width, height] of [
+    [820, 1180],
+    [390, 844],
+  ]) {
     await page.setViewportSize({ width, height });
     for (const path of ['/', '/agreement', '/codebook', '/read/next']) {
       await page.goto(path);
-      const over = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+      const over = await page.evaluate(
+        () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+      );
       expect(over, `${path} at ${width}`).toBeLessThanOrEqual(1);
     }
   }
 });
 
-test('a foreign file is looked at, set right and put on the Shelf; a bad one is refused in a sentence', async ({ page }) => {
+test('a foreign file is looked at, set right and put on the Shelf; a bad one is refused in a sentence', async ({
+  page,
+}) => {
   await logIn(page, 'maren');
   const rows = [];
   for (let i = 0; i < 400; i++) {
     const t = i / 100;
-    const lead = t < 0.8 ? 52 : t < 1.4 ? 52 - 45 * (t - 0.8) : t < 1.55 ? 25 : t < 1.95 ? 25 + 155 * (t - 1.55) : 87 + Math.min(4, 8 * (t - 1.95));
-    rows.push(`${10 * i},${(lead + Math.sin(i)).toFixed(1)},${(100 - lead - Math.sin(i)).toFixed(1)},${((lead - 50) * 0.46).toFixed(2)},${(0.3 * Math.sin(i / 7)).toFixed(2)}`);
+    const lead =
+      t < 0.8
+        ? 52
+        : t < 1.4
+          ? 52 - 45 * (t - 0.8)
+          : t < 1.55
+            ? 25
+            : t < 1.95
+              ? 25 + 155 * (t - 1.55)
+              : 87 + Math.min(4, 8 * (t - 1.95));
+    rows.push(
+      `${10 * i},${(lead + Math.sin(i)).toFixed(1)},${(100 - lead - Math.sin(i)).toFixed(1)},${((lead - 50) * 0.46).toFixed(2)},${(0.3 * Math.sin(i / 7)).toFixed(2)}`,
+    );
   }
   const csv = `Time (ms),Left %,Right %,COP X (cm),COP Y (cm)\n${rows.join('\n')}\n`;
   const send = async (text) => {
@@ -86,14 +108,18 @@ test('a foreign file is looked at, set right and put on the Shelf; a bad one is 
   await page.getByRole('button', { name: 'Read it again' }).click();
   await expect(page.locator('.facts')).toContainText('46 cm between the feet');
   const { violations } = await new AxeBuilder({ page }).analyze();
-  expect(violations.filter((v) => ['serious', 'critical'].includes(v.impact)).map((v) => `${v.id} ${v.nodes[0].html}`)).toEqual([]);
+  expect(
+    violations.filter((v) => ['serious', 'critical'].includes(v.impact)).map((v) => `${v.id} ${v.nodes[0].html}`),
+  ).toEqual([]);
   await page.getByRole('button', { name: 'Put it on the Shelf' }).click();
   await expect(page).toHaveURL(/\/bench\//);
   await expect(page.locator('.notice').first()).toContainText('On the Shelf.');
   await expect(page.locator('.hidden-evidence')).toContainText('There is no film');
 });
 
-test('the Bench: a verdict opens to its curve, the lens switches, a station is marked and taken back', async ({ page }) => {
+test('the Bench: a verdict opens to its curve, the lens switches, a station is marked and taken back', async ({
+  page,
+}) => {
   const errors = watchErrors(page);
   await logIn(page, 'maren');
   await page.goto('/shelf?device=dual-plate');
@@ -128,7 +154,18 @@ test('a simulated device is registered, seen live, and its swing caught and put 
   await page.fill('input[name="name"]', 'bench mat');
   await page.getByRole('button', { name: 'Register' }).click();
   const token = await page.locator('code').textContent();
-  const device = spawn('php', ['artisan', 'device:simulate', `--url=${new URL(page.url()).origin}`, `--token=${token}`, '--device=mat', '--swings=1', '--twice=0.2', '--lose=0.1', '--shuffle', '--clock=-7300']);
+  const device = spawn('php', [
+    'artisan',
+    'device:simulate',
+    `--url=${new URL(page.url()).origin}`,
+    `--token=${token}`,
+    '--device=mat',
+    '--swings=1',
+    '--twice=0.2',
+    '--lose=0.1',
+    '--shuffle',
+    '--clock=-7300',
+  ]);
   const ended = new Promise((done) => device.on('exit', done));
   await page.waitForTimeout(1500);
   await page.goto('/capture');
@@ -142,7 +179,9 @@ test('a simulated device is registered, seen live, and its swing caught and put 
   await expect(page.locator('.caught')).toHaveCount(1, { timeout: 8000 });
   await expect(page.locator('[data-state]')).toContainText('closed by the device');
   const { violations } = await new AxeBuilder({ page }).analyze();
-  expect(violations.filter((v) => ['serious', 'critical'].includes(v.impact)).map((v) => `${v.id} ${v.nodes[0].html}`)).toEqual([]);
+  expect(
+    violations.filter((v) => ['serious', 'critical'].includes(v.impact)).map((v) => `${v.id} ${v.nodes[0].html}`),
+  ).toEqual([]);
   await page.fill('.caught input[name="club"]', 'hybrid');
   await page.getByRole('button', { name: 'Put it on the Shelf' }).click();
   await expect(page.locator('.notice').first()).toContainText('On the Shelf.');
@@ -151,7 +190,9 @@ test('a simulated device is registered, seen live, and its swing caught and put 
   expect(errors).toEqual([]);
 });
 
-test('the head coach closes and publishes a round, and an instructor sees figures that were not there', async ({ page }) => {
+test('the head coach closes and publishes a round, and an instructor sees figures that were not there', async ({
+  page,
+}) => {
   await logIn(page, 'tam');
   await page.goto('/agreement');
   await expect(page.locator('h1')).toContainText('Spring round');
@@ -178,7 +219,10 @@ test('the head coach closes and publishes a round, and an instructor sees figure
 test('a conflict is ruled on with a reason, in a new version of the frozen key', async ({ page }) => {
   await logIn(page, 'maren');
   await page.goto('/panel');
-  await page.locator('input[name="reason"]').first().fill('The trace settles it: the share had arrived before the ball.');
+  await page
+    .locator('input[name="reason"]')
+    .first()
+    .fill('The trace settles it: the share had arrived before the ball.');
   await page.locator('select[name="ruling"]').first().selectOption('absent');
   await page.getByRole('button', { name: 'Rule' }).first().click();
   await expect(page.getByText('Ruled absent')).toBeVisible();

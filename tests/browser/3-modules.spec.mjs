@@ -2,7 +2,12 @@
 import { expect, test } from '@playwright/test';
 import { logIn } from './helpers.mjs';
 
-const EVIDENCE = { t0: 0, duration: 3, hand: 'right', stations: { AD: 0.6, TB: 1.0, LB: 1.2, TP: 1.6, LD: 1.74, SD: 1.8, IM: 1.86, ST: 1.93, FI: 2.5 } };
+const EVIDENCE = {
+  t0: 0,
+  duration: 3,
+  hand: 'right',
+  stations: { AD: 0.6, TB: 1.0, LB: 1.2, TP: 1.6, LD: 1.74, SD: 1.8, IM: 1.86, ST: 1.93, FI: 2.5 },
+};
 
 /** A blank page of the application's own origin. */
 async function blank(page) {
@@ -14,11 +19,26 @@ test('the ribbon maps time to place and back, each station at its notch', async 
   await blank(page);
   const result = await page.evaluate(async (evidence) => {
     const { Ribbon } = await import('/js/bench/ribbon.js');
-    const stage = { evidence, codes: Object.keys(evidence.stations), times: Object.values(evidence.stations), start: 0.3, end: 2.9, t: 0.6, stationIndex: () => 0, halt() {}, do() {} };
+    const stage = {
+      evidence,
+      codes: Object.keys(evidence.stations),
+      times: Object.values(evidence.stations),
+      start: 0.3,
+      end: 2.9,
+      t: 0.6,
+      stationIndex: () => 0,
+      halt() {},
+      do() {},
+    };
     const ribbon = new Ribbon(document.getElementById('host'), stage, () => {});
     const back = [];
     for (let t = 0.3; t <= 2.9; t += 0.01) back.push(Math.abs(ribbon.timeAt(ribbon.placeOf(t)) - t));
-    return { worst: Math.max(...back), places: stage.times.map((t) => ribbon.placeOf(t)), width: ribbon.width, order: [0.3, 0.6, 1.7, 2.9].map((t) => ribbon.placeOf(t)) };
+    return {
+      worst: Math.max(...back),
+      places: stage.times.map((t) => ribbon.placeOf(t)),
+      width: ribbon.width,
+      order: [0.3, 0.6, 1.7, 2.9].map((t) => ribbon.placeOf(t)),
+    };
   }, EVIDENCE);
   expect(result.worst).toBeLessThan(1e-9);
   const gaps = result.places.slice(1).map((p, i) => p - result.places[i]);
@@ -39,45 +59,133 @@ test('the ribbon without stations runs straight through the recording', async ({
   expect([start, middle, end]).toEqual([0, 0.5, 1]);
 });
 
-test('the figure stands between two frames where a straight line puts it, and is mirrored for the other hand', async ({ page }) => {
+test('the figure stands between two frames where a straight line puts it, and is mirrored for the other hand', async ({
+  page,
+}) => {
   await blank(page);
   const result = await page.evaluate(async () => {
     const { Figure } = await import('/js/bench/figure.js');
-    const motion = (hand) => ({ rate: 10, t0: 1, hand, ball: null, points: { pelvis: [[0, 100, 50], [0, 0, 0], [900, 900, 900]] } });
-    const [right, left] = ['right', 'left'].map((hand) => Object.assign(new Figure(document.createElement('canvas'), motion(hand), 'face-on'), { scale: 1, originX: 0, originY: 0 }));
-    return { between: Math.round(right.pose(1.05).pelvis[0]), before: right.pose(0).pelvis[0], after: right.pose(9).pelvis[0], places: [right.place([100, 0, 0])[0], left.place([100, 0, 0])[0]] };
+    const motion = (hand) => ({
+      rate: 10,
+      t0: 1,
+      hand,
+      ball: null,
+      points: {
+        pelvis: [
+          [0, 100, 50],
+          [0, 0, 0],
+          [900, 900, 900],
+        ],
+      },
+    });
+    const [right, left] = ['right', 'left'].map((hand) =>
+      Object.assign(new Figure(document.createElement('canvas'), motion(hand), 'face-on'), {
+        scale: 1,
+        originX: 0,
+        originY: 0,
+      }),
+    );
+    return {
+      between: Math.round(right.pose(1.05).pelvis[0]),
+      before: right.pose(0).pelvis[0],
+      after: right.pose(9).pelvis[0],
+      places: [right.place([100, 0, 0])[0], left.place([100, 0, 0])[0]],
+    };
   });
   expect(result).toEqual({ between: 50, before: 0, after: 50, places: [100, -100] });
 });
 
 test.describe('the queue of changes', () => {
   /** Runs a scenario against a pretended server; returns what was sent and said. */
-  const run = (page, answers, targets, kept = []) => page.evaluate(async ([answers, targets, kept]) => {
-    localStorage.clear();
-    kept.forEach((c, i) => localStorage.setItem(`vc-change:x:${String(i).padStart(15, '0')}-000000`, JSON.stringify(c)));
-    const sent = [], said = [], refused = [], sheets = [];
-    let renewed = 0;
-    window.fetch = async (url, options) => {
-      const body = JSON.parse(options.body);
-      sent.push({ ...body, token: options.headers['X-CSRF-TOKEN'] });
-      const answer = answers[Math.min(sent.length - 1, answers.length - 1)];
-      if (answer === 'down') throw new TypeError('network');
-      const ids = body.changes.map((c) => c.id);
-      return new Response(JSON.stringify(answer.status === 200 ? { version: 4 + sent.length, applied: ids, refused: [], others: false, ...(answer.refuse ? { applied: [], refused: ids.map((id) => ({ id, target: 'call:sway', because: 'no', conflict: true })), sheet: { version: 9 } } : {}) } : answer.body ?? {}), { status: answer.status });
-    };
-    const { ChangeQueue } = await import('/js/reading/queue.js');
-    const queue = new ChangeQueue({ id: 'x', url: '/x', version: 4, token: 'one', renew: async () => { renewed += 1; return 'two'; } }, { state: (...a) => said.push(a), refused: (list) => refused.push(...list), sheet: (s) => sheets.push(s) });
-    if (kept.length) queue.push();
-    for (const target of targets) { queue.add(target, { presence: 'absent' }); await new Promise((done) => { setTimeout(done, 30); }); }
-    await new Promise((done) => { setTimeout(done, 1300); });
-    return { sent, said, refused, sheets, renewed, left: queue.pending().map(([, c]) => c.target), locked: queue.locked, version: queue.version };
-  }, [answers, targets, kept]);
+  const run = (page, answers, targets, kept = []) =>
+    page.evaluate(
+      async ([answers, targets, kept]) => {
+        localStorage.clear();
+        kept.forEach((c, i) =>
+          localStorage.setItem(`vc-change:x:${String(i).padStart(15, '0')}-000000`, JSON.stringify(c)),
+        );
+        const sent = [],
+          said = [],
+          refused = [],
+          sheets = [];
+        let renewed = 0;
+        window.fetch = async (url, options) => {
+          const body = JSON.parse(options.body);
+          sent.push({ ...body, token: options.headers['X-CSRF-TOKEN'] });
+          const answer = answers[Math.min(sent.length - 1, answers.length - 1)];
+          if (answer === 'down') throw new TypeError('network');
+          const ids = body.changes.map((c) => c.id);
+          return new Response(
+            JSON.stringify(
+              answer.status === 200
+                ? {
+                    version: 4 + sent.length,
+                    applied: ids,
+                    refused: [],
+                    others: false,
+                    ...(answer.refuse
+                      ? {
+                          applied: [],
+                          refused: ids.map((id) => ({ id, target: 'call:sway', because: 'no', conflict: true })),
+                          sheet: { version: 9 },
+                        }
+                      : {}),
+                  }
+                : (answer.body ?? {}),
+            ),
+            { status: answer.status },
+          );
+        };
+        const { ChangeQueue } = await import('/js/reading/queue.js');
+        const queue = new ChangeQueue(
+          {
+            id: 'x',
+            url: '/x',
+            version: 4,
+            token: 'one',
+            renew: async () => {
+              renewed += 1;
+              return 'two';
+            },
+          },
+          { state: (...a) => said.push(a), refused: (list) => refused.push(...list), sheet: (s) => sheets.push(s) },
+        );
+        if (kept.length) queue.push();
+        for (const target of targets) {
+          queue.add(target, { presence: 'absent' });
+          await new Promise((done) => {
+            setTimeout(done, 30);
+          });
+        }
+        await new Promise((done) => {
+          setTimeout(done, 1300);
+        });
+        return {
+          sent,
+          said,
+          refused,
+          sheets,
+          renewed,
+          left: queue.pending().map(([, c]) => c.target),
+          locked: queue.locked,
+          version: queue.version,
+        };
+      },
+      [answers, targets, kept],
+    );
 
-  test.beforeEach(async ({ page }) => { await blank(page); });
+  test.beforeEach(async ({ page }) => {
+    await blank(page);
+  });
 
-  test('sends each change with an id of its own and the version seen, and forgets it once the server has it', async ({ page }) => {
+  test('sends each change with an id of its own and the version seen, and forgets it once the server has it', async ({
+    page,
+  }) => {
     const { sent, said, left, version } = await run(page, [{ status: 200 }], ['call:sway', 'call:no-load']);
-    expect(sent.flatMap((s) => s.changes.map((c) => [c.base, c.target]))).toEqual([[4, 'call:sway'], [5, 'call:no-load']]);
+    expect(sent.flatMap((s) => s.changes.map((c) => [c.base, c.target]))).toEqual([
+      [4, 'call:sway'],
+      [5, 'call:no-load'],
+    ]);
     expect(sent[0].changes[0].id).not.toBe(sent[1].changes[0].id);
     expect(said.at(-1)).toEqual(['saved', 'saved']);
     expect([left, version]).toEqual([[], 6]);
@@ -92,19 +200,34 @@ test.describe('the queue of changes', () => {
     expect(left).toEqual([]);
   });
 
-  test('keeps everything while the server fails, and what a closed window left goes first, under its name', async ({ page }) => {
+  test('keeps everything while the server fails, and what a closed window left goes first, under its name', async ({
+    page,
+  }) => {
     const failing = await run(page, [{ status: 503 }], ['call:sway', 'call:no-load']);
     expect(failing.left).toEqual(['call:sway', 'call:no-load']);
     expect(failing.said.at(-1)).toEqual(['waiting', 'waiting for the network – 2 kept in this browser']);
-    const { sent } = await run(page, [{ status: 200 }], ['cue'], [{ id: 'c-old00000', target: 'call:sway', value: null, base: 3, at: 1, writer: 'w-closed00' }]);
-    expect(sent.flatMap((s) => s.changes).map((c) => [c.target, c.writer === 'w-closed00'])).toEqual([['call:sway', true], ['cue', false]]);
+    const { sent } = await run(
+      page,
+      [{ status: 200 }],
+      ['cue'],
+      [{ id: 'c-old00000', target: 'call:sway', value: null, base: 3, at: 1, writer: 'w-closed00' }],
+    );
+    expect(sent.flatMap((s) => s.changes).map((c) => [c.target, c.writer === 'w-closed00'])).toEqual([
+      ['call:sway', true],
+      ['cue', false],
+    ]);
   });
 
-  test('renews its token when the session changed, stops when the reading is locked, and hands on what is refused', async ({ page }) => {
+  test('renews its token when the session changed, stops when the reading is locked, and hands on what is refused', async ({
+    page,
+  }) => {
     const out = await run(page, [{ status: 419 }], ['call:sway']);
     expect([out.renewed, out.left]).toEqual([1, ['call:sway']]);
     const locked = await run(page, [{ status: 423, body: { message: 'It is locked.' } }], ['call:sway']);
-    expect(locked.said.at(-1)).toEqual(['refused', 'It is locked. One change made in this browser came too late and was not taken.']);
+    expect(locked.said.at(-1)).toEqual([
+      'refused',
+      'It is locked. One change made in this browser came too late and was not taken.',
+    ]);
     expect([locked.locked, locked.left]).toEqual([true, []]);
     const refused = await run(page, [{ status: 200, refuse: true }], ['call:sway']);
     expect(refused.refused[0]).toMatchObject({ target: 'call:sway', conflict: true, value: { presence: 'absent' } });
@@ -119,8 +242,40 @@ test('a chain is laid out causes first, and a link that would close a circle is 
   const result = await page.evaluate(async () => {
     const { layers, circles, apply, valueAt } = await import('/js/reading/sheet.js');
     const sheet = { calls: {}, marks: {}, causes: [], cue: '' };
-    for (const [t, v] of [['call:sway', { presence: 'absent' }], ['mark:TP', 1.5], ['cue', 'x'], ['time', 5], ['call:sway', null]]) apply(sheet, t, v);
-    return [layers([['a', 'c'], ['b', 'c'], ['c', 'd']]), circles([['a', 'b'], ['b', 'c']], 'c', 'a'), circles([['a', 'b']], 'a', 'c'), sheet, valueAt(sheet, 'mark:TP'), valueAt(sheet, 'call:sway')];
+    for (const [t, v] of [
+      ['call:sway', { presence: 'absent' }],
+      ['mark:TP', 1.5],
+      ['cue', 'x'],
+      ['time', 5],
+      ['call:sway', null],
+    ])
+      apply(sheet, t, v);
+    return [
+      layers([
+        ['a', 'c'],
+        ['b', 'c'],
+        ['c', 'd'],
+      ]),
+      circles(
+        [
+          ['a', 'b'],
+          ['b', 'c'],
+        ],
+        'c',
+        'a',
+      ),
+      circles([['a', 'b']], 'a', 'c'),
+      sheet,
+      valueAt(sheet, 'mark:TP'),
+      valueAt(sheet, 'call:sway'),
+    ];
   });
-  expect(result).toEqual([[['a', 'b'], ['c'], ['d']], true, false, { calls: {}, marks: { TP: 1.5 }, causes: [], cue: 'x' }, 1.5, null]);
+  expect(result).toEqual([
+    [['a', 'b'], ['c'], ['d']],
+    true,
+    false,
+    { calls: {}, marks: { TP: 1.5 }, causes: [], cue: 'x' },
+    1.5,
+    null,
+  ]);
 });

@@ -12,11 +12,13 @@ test('every measure is on the Bench once, with a value and its ± or the reason 
   await logIn(page, 'maren');
   for (const device of ['mat', 'plate', 'dual-plate']) {
     await openBench(page, device);
-    const rows = await page.locator('.measure').evaluateAll((list) => list.map((row) => ({
-      label: row.querySelector('a').textContent,
-      value: row.querySelector('.value').textContent.trim(),
-      why: row.querySelector('.why')?.textContent.trim() ?? '',
-    })));
+    const rows = await page.locator('.measure').evaluateAll((list) =>
+      list.map((row) => ({
+        label: row.querySelector('a').textContent,
+        value: row.querySelector('.value').textContent.trim(),
+        why: row.querySelector('.why')?.textContent.trim() ?? '',
+      })),
+    );
     expect(rows.length).toBe(62);
     expect(new Set(rows.map((r) => r.label)).size).toBe(rows.length);
     for (const row of rows) {
@@ -52,7 +54,7 @@ test('the Bench goes to a station and to a fault of the instrument at a press', 
   expect(errors).toEqual([]);
 });
 
-test('the film\'s clock is moved by a frame and back, and says so', async ({ page }) => {
+test("the film's clock is moved by a frame and back, and says so", async ({ page }) => {
   await logIn(page, 'maren');
   await openBench(page, 'plate');
   const offset = page.locator('h2:has-text("Clocks") + p b');
@@ -64,13 +66,18 @@ test('the film\'s clock is moved by a frame and back, and says so', async ({ pag
   await expect(offset).toHaveText('0.0 ms');
 });
 
-test('a drift of the film\'s clock is taken up and taken back, and stations seen in the film move with it', async ({ page }) => {
+test("a drift of the film's clock is taken up and taken back, and stations seen in the film move with it", async ({
+  page,
+}) => {
   await logIn(page, 'maren');
   await openBench(page, 'plate');
   const said = page.locator('h2:has-text("Clocks") + p');
   await expect(said).toContainText('drift 0 parts per million');
   const time = async (code) => {
-    const row = page.locator('tr').filter({ has: page.locator('form[data-mark]') }).filter({ hasText: code });
+    const row = page
+      .locator('tr')
+      .filter({ has: page.locator('form[data-mark]') })
+      .filter({ hasText: code });
     return Number((await row.textContent()).match(/\d+\.\d{3}/)[0]);
   };
   const codes = ['AD', 'TP', 'FI'];
@@ -93,13 +100,21 @@ test('a drift of the film\'s clock is taken up and taken back, and stations seen
 
 test('measuring holds at tablet and telephone width', async ({ page }) => {
   await logIn(page, 'maren');
-  const bench = await (async () => { await openBench(page, 'mat'); return new URL(page.url()).pathname; })();
-  for (const [width, height] of [[820, 1180], [390, 844]]) {
+  const bench = await (async () => {
+    await openBench(page, 'mat');
+    return new URL(page.url()).pathname;
+  })();
+  for (const [width, height] of [
+    [820, 1180],
+    [390, 844],
+  ]) {
     await page.setViewportSize({ width, height });
     for (const path of [bench, '/codebook', '/capture', '/shelf']) {
       await page.goto(path);
       await page.waitForTimeout(300);
-      const over = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+      const over = await page.evaluate(
+        () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+      );
       expect(over, `${path} at ${width}`).toBeLessThanOrEqual(1);
     }
   }

@@ -10,9 +10,11 @@ const numberShown = () => {
   const k = Math.min(w / 288, h / 240);
   const [x0, y0] = [(w - 288 * k) / 2, (h - 240 * k) / 2];
   const g = canvas.getContext('2d');
-  let number = 0, parity = 0;
+  let number = 0,
+    parity = 0;
   for (let i = 0; i < 12; i++) {
-    const bit = g.getImageData(Math.round(x0 + (24 * i + 12) * k), Math.round(y0 + 224 * k), 1, 1).data[0] > 128 ? 1 : 0;
+    const bit =
+      g.getImageData(Math.round(x0 + (24 * i + 12) * k), Math.round(y0 + 224 * k), 1, 1).data[0] > 128 ? 1 : 0;
     if (i < 11) number |= bit << i;
     parity ^= bit;
   }
@@ -21,14 +23,20 @@ const numberShown = () => {
 
 /** The frame the view has come to rest on: said and drawn alike, three looks running. */
 async function atRest(page) {
-  let last = -1, same = 0;
-  await expect.poll(async () => {
-    const drawn = await page.evaluate(numberShown);
-    const said = Number(await page.locator('canvas[data-view="face-on"]').getAttribute('data-frame'));
-    same = said >= 0 && said === drawn && said === last ? same + 1 : 0;
-    last = said;
-    return same;
-  }, { intervals: [100], timeout: 15_000 }).toBeGreaterThanOrEqual(2);
+  let last = -1,
+    same = 0;
+  await expect
+    .poll(
+      async () => {
+        const drawn = await page.evaluate(numberShown);
+        const said = Number(await page.locator('canvas[data-view="face-on"]').getAttribute('data-frame'));
+        same = said >= 0 && said === drawn && said === last ? same + 1 : 0;
+        last = said;
+        return same;
+      },
+      { intervals: [100], timeout: 15_000 },
+    )
+    .toBeGreaterThanOrEqual(2);
   return last;
 }
 
@@ -41,8 +49,14 @@ test('a film comes in by the page, is made ready, and every step shows its own f
   const row = page.locator('[data-film-row="face-on"]');
   // A film that an earlier try left behind goes first.
   const away = row.getByRole('button', { name: 'take it away' });
-  if (await away.count()) { await away.click(); await expect(row.locator('input[type=file]')).toBeVisible(); await ready(page); }
-  await row.locator('input[type=file]').setInputFiles({ name: 'notes.mp4', mimeType: 'video/mp4', buffer: Buffer.from('#EXTM3U\n/etc/passwd') });
+  if (await away.count()) {
+    await away.click();
+    await expect(row.locator('input[type=file]')).toBeVisible();
+    await ready(page);
+  }
+  await row
+    .locator('input[type=file]')
+    .setInputFiles({ name: 'notes.mp4', mimeType: 'video/mp4', buffer: Buffer.from('#EXTM3U\n/etc/passwd') });
   await expect(row.locator('[data-words]')).toContainText('This is not a film');
   await page.reload();
   await ready(page);
@@ -58,7 +72,10 @@ test('a film comes in by the page, is made ready, and every step shows its own f
   let frame = await atRest(page);
   expect(frame).toBeLessThan(120);
   let seed = 20261125;
-  const chance = () => { seed = (seed * 1103515245 + 12345) % 2147483648; return seed / 2147483648; };
+  const chance = () => {
+    seed = (seed * 1103515245 + 12345) % 2147483648;
+    return seed / 2147483648;
+  };
   const wrong = [];
   for (let i = 0; i < 200; i++) {
     const on = frame < 40 || (frame < 300 && chance() < 0.5);
@@ -77,7 +94,11 @@ test('playing, halting and jumping end on the frame of the moment', async ({ pag
   await page.goto('/shelf');
   await page.locator('tr', { hasText: 'Plover' }).filter({ hasText: 'hybrid' }).locator('a').last().click();
   await ready(page);
-  const ofTheMoment = () => page.evaluate(() => { const { stage } = document.querySelector('[data-bench]'); return stage.films.find((f) => f.canvas.dataset.view === 'face-on').frameAt(stage.t); });
+  const ofTheMoment = () =>
+    page.evaluate(() => {
+      const { stage } = document.querySelector('[data-bench]');
+      return stage.films.find((f) => f.canvas.dataset.view === 'face-on').frameAt(stage.t);
+    });
   for (let i = 0; i < 4; i++) {
     await page.keyboard.press('Space');
     await page.waitForTimeout(350);
@@ -95,7 +116,11 @@ test('a frame held while the rest moves on sets the clock by what both show', as
   await ready(page);
   const row = page.locator('[data-film-row="face-on"]');
   const back = row.getByRole('button', { name: 'take the events back' });
-  if (await back.count()) { await back.click(); await expect(back).toHaveCount(0); await ready(page); }
+  if (await back.count()) {
+    await back.click();
+    await expect(back).toHaveCount(0);
+    await ready(page);
+  }
   const frame = String(await atRest(page));
   await row.getByRole('button', { name: 'hold this frame' }).click();
   await page.locator('.head h1').click();
@@ -105,5 +130,7 @@ test('a frame held while the rest moves on sets the clock by what both show', as
   await expect(page.locator('.notice')).toContainText('by one event');
   await ready(page);
   await page.keyboard.press('Shift+ArrowRight');
-  await expect.poll(() => page.locator('canvas[data-view="face-on"]').getAttribute('data-frame'), { timeout: 15_000 }).toBe(frame);
+  await expect
+    .poll(() => page.locator('canvas[data-view="face-on"]').getAttribute('data-frame'), { timeout: 15_000 })
+    .toBe(frame);
 });

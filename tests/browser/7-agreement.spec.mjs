@@ -34,12 +34,17 @@ test('every coefficient opens to its reason, and the round goes out as open file
   await page.goto('/agreement');
   await page.getByText('Every coefficient, fault by fault').click();
   await expect(page.getByText('undefined: needs every rater to have rated every case').first()).toBeVisible();
-  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Ratings, key and every figure' }).click()]);
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'Ratings, key and every figure' }).click(),
+  ]);
   expect(download.suggestedFilename()).toMatch(/-round\.zip$/);
   expect(errors).toEqual([]);
 });
 
-test('a person’s page: from the round to the faults, confidence and drift, for the head coach and for oneself', async ({ page }) => {
+test('a person’s page: from the round to the faults, confidence and drift, for the head coach and for oneself', async ({
+  page,
+}) => {
   const errors = watchErrors(page);
   await logIn(page, 'maren');
   await page.goto('/agreement');
@@ -47,7 +52,11 @@ test('a person’s page: from the round to the faults, confidence and drift, for
   await expect(page.getByRole('heading', { name: 'Fault by fault' })).toBeVisible();
   await expect(page.getByRole('heading', { name: 'Without the key' })).toBeVisible();
   const axe = await new AxeBuilder({ page }).analyze();
-  expect(axe.violations.filter((v) => ['serious', 'critical'].includes(v.impact)).map((v) => [v.id, v.nodes[0].html.slice(0, 150)])).toEqual([]);
+  expect(
+    axe.violations
+      .filter((v) => ['serious', 'critical'].includes(v.impact))
+      .map((v) => [v.id, v.nodes[0].html.slice(0, 150)]),
+  ).toEqual([]);
   await logIn(page, 'tam');
   await page.goto('/agreement');
   await expect(page.locator('a[href*="/people/"]')).toHaveCount(1);

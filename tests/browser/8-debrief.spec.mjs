@@ -2,7 +2,9 @@ import AxeBuilder from '@axe-core/playwright';
 import { expect, test } from '@playwright/test';
 import { logIn, press, watchErrors } from './helpers.mjs';
 
-test('a case is talked about by keys alone: letters, then the key, then names, then the next case', async ({ page }) => {
+test('a case is talked about by keys alone: letters, then the key, then names, then the next case', async ({
+  page,
+}) => {
   const errors = watchErrors(page);
   await logIn(page, 'maren');
   await page.goto('/debrief');
@@ -22,7 +24,11 @@ test('a case is talked about by keys alone: letters, then the key, then names, t
   await expect(page.locator('.topic.current .name')).not.toHaveText(name);
   await expect(page.locator('.topic.current .answer')).toBeHidden();
   const axe = await new AxeBuilder({ page }).analyze();
-  expect(axe.violations.filter((v) => ['serious', 'critical'].includes(v.impact)).map((v) => [v.id, v.nodes[0].html.slice(0, 150)])).toEqual([]);
+  expect(
+    axe.violations
+      .filter((v) => ['serious', 'critical'].includes(v.impact))
+      .map((v) => [v.id, v.nodes[0].html.slice(0, 150)]),
+  ).toEqual([]);
   await press(page, 'PageDown');
   await page.waitForURL('**/2');
   await expect(page.locator('.head h1')).toContainText('2 of ');
@@ -37,7 +43,11 @@ test('what people pinned and drew lies on the film again; a mark brings its mome
   for (const href of cases) {
     await page.goto(href);
     await page.waitForSelector('[data-debrief][data-ready]', { state: 'attached' });
-    if ((drawn = await page.locator('[data-drawings]').count() * await page.locator('[data-topic="times"]').count() > 0)) break;
+    if (
+      (drawn =
+        (await page.locator('[data-drawings]').count()) * (await page.locator('[data-topic="times"]').count()) > 0)
+    )
+      break;
   }
   expect(drawn).toBe(true);
   await expect(page.locator('.aids .aid')).toHaveCount(0);
@@ -55,23 +65,47 @@ test('what people pinned and drew lies on the film again; a mark brings its mome
 });
 
 test('the lanes hold what belongs to the swing on show', async ({ page }) => {
-  await page.route('**/blank', (route) => route.fulfill({ contentType: 'text/html', body: '<!DOCTYPE html><body></body>' }));
+  await page.route('**/blank', (route) =>
+    route.fulfill({ contentType: 'text/html', body: '<!DOCTYPE html><body></body>' }),
+  );
   await page.goto('/blank');
   const lanes = await page.evaluate(async () => {
     const { lanesOf } = await import('/js/debrief/lanes.js');
     const said = {
-      people: [{ letter: 'A', name: 'Ann', marks: { TP: 1.5, IM: 1.9 } }, { letter: 'B', name: 'Ben', marks: {} }],
-      faults: { sway: { calls: [
-        { letter: 'A', presence: 'present', onset: 'LB', pins: [{ on: 'film', t: 1.2 }, { on: 'trace', t: 1.3, swing: 2, reason: 'late' }, { on: 'ball' }] },
-        { letter: 'B', presence: 'absent', onset: null, pins: [] },
-      ] } },
+      people: [
+        { letter: 'A', name: 'Ann', marks: { TP: 1.5, IM: 1.9 } },
+        { letter: 'B', name: 'Ben', marks: {} },
+      ],
+      faults: {
+        sway: {
+          calls: [
+            {
+              letter: 'A',
+              presence: 'present',
+              onset: 'LB',
+              pins: [{ on: 'film', t: 1.2 }, { on: 'trace', t: 1.3, swing: 2, reason: 'late' }, { on: 'ball' }],
+            },
+            { letter: 'B', presence: 'absent', onset: null, pins: [] },
+          ],
+        },
+      },
     };
     return [lanesOf(said, 'sway', 1), lanesOf(said, 'sway', 2), lanesOf(said, 'times', 1), lanesOf(said, 'nothing', 1)];
   });
   expect(lanes).toEqual([
     [{ letter: 'A', name: 'Ann', onset: 'LB', at: [{ t: 1.2, on: 'film', reason: '' }] }],
     [{ letter: 'A', name: 'Ann', onset: 'LB', at: [{ t: 1.3, on: 'trace', reason: 'late' }] }],
-    [{ letter: 'A', name: 'Ann', onset: null, at: [{ t: 1.5, on: 'mark', reason: 'TP' }, { t: 1.9, on: 'mark', reason: 'IM' }] }],
+    [
+      {
+        letter: 'A',
+        name: 'Ann',
+        onset: null,
+        at: [
+          { t: 1.5, on: 'mark', reason: 'TP' },
+          { t: 1.9, on: 'mark', reason: 'IM' },
+        ],
+      },
+    ],
     [],
   ]);
 });

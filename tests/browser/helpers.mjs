@@ -31,12 +31,15 @@ export async function press(page, ...keys) {
   for (const key of keys) await page.keyboard.press(key);
 }
 
-export const saved = (page) => expect(page.locator('[data-saved]')).toHaveAttribute('data-state', 'saved', { timeout: 10_000 });
+export const saved = (page) =>
+  expect(page.locator('[data-saved]')).toHaveAttribute('data-state', 'saved', { timeout: 10_000 });
 
 /** Fails on any script error or refused resource while the body runs. */
 export function watchErrors(page) {
   const errors = [];
   page.on('pageerror', (e) => errors.push(`${e}\n${e.stack}`));
-  page.on('response', (r) => { if (r.status() >= 400) errors.push(`${r.status()} ${r.url()}`); });
+  page.on('response', (r) => {
+    if (r.status() >= 400) errors.push(`${r.status()} ${r.url()}`);
+  });
   return errors;
 }

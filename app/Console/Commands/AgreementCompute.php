@@ -27,8 +27,9 @@ final class AgreementCompute extends Command
 {
     use TextOptions;
 
-    protected $signature = 'agreement:compute {file=- : ratings CSV, or - for standard input} {--key=} {--scale=nominal} {--weights=} {--categories=} {--positive=present}
-        {--cannot-tell=} {--pairs=all} {--bootstrap=2000} {--seed=1} {--confidence=0.95} {--tolerance=} {--format=table} {--processes=1}';
+    protected $signature = 'agreement:compute {file=- : ratings CSV, or - for standard input} {--key=} {--scale=nominal}
+        {--weights=} {--categories=} {--positive=present} {--cannot-tell=} {--pairs=all} {--bootstrap=2000}
+        {--seed=1} {--confidence=0.95} {--tolerance=} {--format=table} {--processes=1}';
 
     protected $description = 'Agreement of raters with each other and with a key, from files; needs no database';
 
@@ -49,21 +50,42 @@ final class AgreementCompute extends Command
             $format = $this->oneOf('format', ['table', 'json', 'csv']);
             $processes = $this->whole('processes');
             $set = new RatingSet($this->scale(), $this->given('cannot-tell'));
-            $input = ['ratings_sha256' => $this->read($this->text('file'), static fn ($stream, string $name): string => RatingsCsv::readRatings($stream, $name, $set))];
+            $input = [
+                'ratings_sha256' => $this->read(
+                    $this->text('file'),
+                    static fn ($stream, string $name): string => RatingsCsv::readRatings($stream, $name, $set),
+                ),
+            ];
             $key = $this->given('key');
             if ($key !== null) {
-                $input['key_sha256'] = $this->read($key, static fn ($stream, string $name): string => RatingsCsv::readKey($stream, $name, $set));
+                $input['key_sha256'] = $this->read(
+                    $key,
+                    static fn ($stream, string $name): string => RatingsCsv::readKey($stream, $name, $set),
+                );
             }
             $study = new Study($set, $options);
             $items = $set->items();
-            $blocks = Workers::map($processes, [...array_fill(0, count($items), 1.0), max(1.0, count($items) / 3)], fn (int $i): string => $this->block($study, $items, $i, $format));
+            $blocks = Workers::map(
+                $processes,
+                [...array_fill(0, count($items), 1.0), max(1.0, count($items) / 3)],
+                fn (int $i): string => $this->block($study, $items, $i, $format),
+            );
             foreach ($blocks as $i => $text) {
-                fwrite($out, match (true) {
-                    $format !== 'json' => $i === 0 && $format === 'csv' ? CsvWriter::row(AgreementCsv::HEADER).$text : $text,
-                    $i === 0 => $this->opening($set->scale, $options).$text,
-                    $i < count($items) => ",\n".$text,
-                    default => "\n],\"pooled\":".$text.',"provenance":'.self::json($this->provenance($input)).'}',
-                });
+                fwrite(
+                    $out,
+                    match (true) {
+                        $format !== 'json' => $i === 0 && $format === 'csv'
+                            ? CsvWriter::row(AgreementCsv::HEADER).$text
+                            : $text,
+                        $i === 0 => $this->opening($set->scale, $options).$text,
+                        $i < count($items) => ",\n".$text,
+                        default => "\n],\"pooled\":".
+                            $text.
+                            ',"provenance":'.
+                            self::json($this->provenance($input)).
+                            '}',
+                    },
+                );
             }
         } catch (CoreException $e) {
             fclose($out);
@@ -93,14 +115,31 @@ final class AgreementCompute extends Command
 
         return match ($format) {
             'json' => self::json($pooled ? $block : ['item' => $name, ...$block]),
-            'csv' => implode('', array_map(CsvWriter::row(...), iterator_to_array(AgreementCsv::rows($name, $found, $this->words), false))),
+            'csv' => implode(
+                '',
+                array_map(
+                    CsvWriter::row(...),
+                    iterator_to_array(AgreementCsv::rows($name, $found, $this->words), false),
+                ),
+            ),
             default => $pooled && count($items) === 1 ? '' : $this->readable($name, $found),
         };
     }
 
     private function opening(Scale $scale, StudyOptions $options): string
     {
-        return substr(self::json(StudyJson::published($this->words)->heading($scale, $options->confidence->level, $options->bootstrap, $options->seed)), 0, -1).",\"items\":[\n";
+        return substr(
+            self::json(
+                StudyJson::published($this->words)->heading(
+                    $scale,
+                    $options->confidence->level,
+                    $options->bootstrap,
+                    $options->seed,
+                ),
+            ),
+            0,
+            -1,
+        ).",\"items\":[\n";
     }
 
     /**
@@ -110,7 +149,20 @@ final class AgreementCompute extends Command
     private function provenance(array $input): array
     {
         $options = [];
-        foreach (['scale', 'weights', 'categories', 'positive', 'cannot-tell', 'pairs', 'bootstrap', 'seed', 'confidence', 'tolerance'] as $name) {
+        foreach (
+            [
+                'scale',
+                'weights',
+                'categories',
+                'positive',
+                'cannot-tell',
+                'pairs',
+                'bootstrap',
+                'seed',
+                'confidence',
+                'tolerance',
+            ] as $name
+        ) {
             $options[str_replace('-', '_', $name)] = $this->given($name);
         }
 
@@ -120,7 +172,10 @@ final class AgreementCompute extends Command
     /** @param  array<string, mixed>  $of */
     private static function json(array $of): string
     {
-        return json_encode($of, JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR);
+        return json_encode(
+            $of,
+            JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR,
+        );
     }
 
     private function studyOptions(): StudyOptions
@@ -137,9 +192,12 @@ final class AgreementCompute extends Command
             $this->oneOf('pairs', ['all', 'none']) === 'all',
             $this->whole('bootstrap'),
             $this->whole('seed'),
-            Scale::decimal($this->text('confidence')) ?? throw new CoreException('--confidence must be a number between 0 and 1'),
+            Scale::decimal($this->text('confidence')) ??
+                throw new CoreException('--confidence must be a number between 0 and 1'),
             $this->given('weights'),
-            $this->given('tolerance') === null ? null : (Scale::decimal($this->text('tolerance')) ?? throw new CoreException('--tolerance must be a number')),
+            $this->given('tolerance') === null
+                ? null
+                : Scale::decimal($this->text('tolerance')) ?? throw new CoreException('--tolerance must be a number'),
         );
     }
 
@@ -168,10 +226,28 @@ final class AgreementCompute extends Command
     private function readable(string $name, ItemResult $found): string
     {
         $number = static fn (?float $v): string => $v === null ? '' : sprintf('%.3f', $v);
-        $line = fn (string $what, Figure $f): string => sprintf("  %-22s %s\n", $what, $f->reason !== null
-            ? '–         '.$this->words->phrase($f->reason)
-            : trim(sprintf('%9.6f  %-18s %s', $f->estimate, $f->low === null ? '' : $number($f->low).' … '.$number($f->high), $f->method)));
-        $text = sprintf("%s%d cases, %d raters, %d ratings; %g %% intervals\n", $name === '' ? '' : $name.': ', $found->cases, $found->raters, $found->ratings, 100 * (float) $this->text('confidence'));
+        $line = fn (string $what, Figure $f): string => sprintf(
+            "  %-22s %s\n",
+            $what,
+            $f->reason !== null
+                ? '–         '.$this->words->phrase($f->reason)
+                : trim(
+                    sprintf(
+                        '%9.6f  %-18s %s',
+                        $f->estimate,
+                        $f->low === null ? '' : $number($f->low).' … '.$number($f->high),
+                        $f->method,
+                    ),
+                ),
+        );
+        $text = sprintf(
+            "%s%d cases, %d raters, %d ratings; %g %% intervals\n",
+            $name === '' ? '' : $name.': ',
+            $found->cases,
+            $found->raters,
+            $found->ratings,
+            100 * (float) $this->text('confidence'),
+        );
         foreach ($found->coefficients as $coefficient => $f) {
             $text .= $line($coefficient, $f);
         }

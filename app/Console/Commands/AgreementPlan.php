@@ -26,11 +26,14 @@ final class AgreementPlan extends Command
 {
     use TextOptions;
 
-    protected $signature = 'agreement:plan {file? : ratings CSV of a pilot to take what is expected from, or - for standard input} {--coefficient=gwet_ac1}
-        {--prevalence=} {--agreement=} {--raters=} {--missing=} {--width=0.2} {--cases= : sizes to look at, with commas between} {--positive=present}
-        {--simulations=400} {--seed=1} {--confidence=0.95} {--format=table}';
+    protected $signature = 'agreement:plan
+        {file? : ratings CSV of a pilot to take what is expected from, or - for standard input}
+        {--coefficient=gwet_ac1} {--prevalence=} {--agreement=} {--raters=} {--missing=} {--width=0.2}
+        {--cases= : sizes to look at, with commas between} {--positive=present} {--simulations=400}
+        {--seed=1} {--confidence=0.95} {--format=table}';
 
-    protected $description = 'How many cases an interval as narrow as wanted needs, and how wide it is to be expected with the cases at hand; needs no database';
+    protected $description = 'How many cases an interval as narrow as wanted needs, and how wide it is to be expected '
+        .'with the cases at hand; needs no database';
 
     public function handle(): int
     {
@@ -41,17 +44,52 @@ final class AgreementPlan extends Command
 
             return self::FAILURE;
         }
-        $this->output->write(match ($format) {
-            'json' => json_encode($result, JSON_UNESCAPED_SLASHES | JSON_PRETTY_PRINT | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR)."\n",
-            'csv' => CsvWriter::row(['cases', 'formula_width', 'mean_width', 'width_80', 'mean_estimate', 'coverage', 'undefined', 'studies'])
-                .implode('', array_map(static fn (array $r): string => CsvWriter::row([$r['cases'], $r['formula_width'], $r['mean_width'], $r['width_80'], $r['mean_estimate'], $r['coverage'], $r['undefined'], $r['studies']]), $result['expected'])),
-            default => self::readable($result),
-        }, false, OutputInterface::OUTPUT_RAW);
+        $this->output->write(
+            match ($format) {
+                'json' => json_encode(
+                    $result,
+                    JSON_UNESCAPED_SLASHES | JSON_PRETTY_PRINT | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR,
+                )."\n",
+                'csv' => CsvWriter::row([
+                    'cases',
+                    'formula_width',
+                    'mean_width',
+                    'width_80',
+                    'mean_estimate',
+                    'coverage',
+                    'undefined',
+                    'studies',
+                ]).
+                    implode(
+                        '',
+                        array_map(
+                            static fn (array $r): string => CsvWriter::row([
+                                $r['cases'],
+                                $r['formula_width'],
+                                $r['mean_width'],
+                                $r['width_80'],
+                                $r['mean_estimate'],
+                                $r['coverage'],
+                                $r['undefined'],
+                                $r['studies'],
+                            ]),
+                            $result['expected'],
+                        ),
+                    ),
+                default => self::readable($result),
+            },
+            false,
+            OutputInterface::OUTPUT_RAW,
+        );
 
         return self::SUCCESS;
     }
 
-    /** @return array{coefficient: string, confidence: float, width: float, seed: int, simulations: int, assumptions: array<string, float|int|string>, cases_needed: array<string, int|null>, expected: list<array<string, float|int|null>>, version: string} */
+    /**
+     * @return array{coefficient: string, confidence: float, width: float, seed: int, simulations: int,
+     * assumptions: array<string, float|int|string>, cases_needed: array<string, int|null>, expected: list<array<string,
+     * float|int|null>>, version: string}
+     */
     private function plan(): array
     {
         $confidence = new Confidence($this->number('confidence'));
@@ -70,19 +108,35 @@ final class AgreementPlan extends Command
         }
         $formula = new WidthFormula($assumptions, $coefficient, $confidence);
         $simulation = new WidthSimulation($assumptions, $coefficient, $confidence, $this->whole('seed'));
-        $needed = $simulation->cases($width, $studies, fn (int $done, int $step) => $this->tell("looking for the number of cases, step $step", $done, $studies));
+        $needed = $simulation->cases(
+            $width,
+            $studies,
+            fn (int $done, int $step) => $this->tell("looking for the number of cases, step $step", $done, $studies),
+        );
         $sizes = $this->sizes($formula->cases($width));
         $expected = [];
         foreach ($sizes as $n) {
-            $run = $needed !== null && $needed->cases === $n ? $needed : $simulation->run($n, $studies, fn (int $done) => $this->tell("$n cases", $done, $studies));
+            $run =
+                $needed !== null && $needed->cases === $n
+                    ? $needed
+                    : $simulation->run($n, $studies, fn (int $done) => $this->tell("$n cases", $done, $studies));
             $expected[] = ['formula_width' => min(2.0, $formula->width($n)), ...$run->toArray()];
         }
 
         return [
-            'coefficient' => $coefficient, 'confidence' => $confidence->level, 'width' => $width, 'seed' => $this->whole('seed'), 'simulations' => $studies,
+            'coefficient' => $coefficient,
+            'confidence' => $confidence->level,
+            'width' => $width,
+            'seed' => $this->whole('seed'),
+            'simulations' => $studies,
             'assumptions' => [
-                'prevalence' => $assumptions->prevalence, 'agreement' => $assumptions->agreement, 'raters' => $assumptions->raters, 'missing' => $assumptions->missing,
-                'accuracy' => $assumptions->accuracy, 'expected_value' => $formula->expected, 'from' => $pilot === [] ? 'options' : 'pilot and options',
+                'prevalence' => $assumptions->prevalence,
+                'agreement' => $assumptions->agreement,
+                'raters' => $assumptions->raters,
+                'missing' => $assumptions->missing,
+                'accuracy' => $assumptions->accuracy,
+                'expected_value' => $formula->expected,
+                'from' => $pilot === [] ? 'options' : 'pilot and options',
             ],
             'cases_needed' => ['formula' => $formula->cases($width), 'simulation' => $needed?->cases],
             'expected' => $expected,
@@ -112,7 +166,10 @@ final class AgreementPlan extends Command
         $table = ItemTable::of($set, $set->items());
         $positive = $table->code($this->text('positive'));
         if ($table->q !== 2 || $positive === null) {
-            throw FormatException::in($name, "a pilot must hold two values, one of them '{$this->text('positive')}' (--positive)");
+            throw FormatException::in(
+                $name,
+                "a pilot must hold two values, one of them '{$this->text('positive')}' (--positive)",
+            );
         }
         $sums = new CountSums($table, Weights::identity(2));
         $agreement = $sums->estimates()[0];
@@ -124,7 +181,12 @@ final class AgreementPlan extends Command
         // Raters call π·s + (1 − π)(1 − s) present; from that the cases' own share.
         $prevalence = $s > 0.5 ? ($sums->proportions()[$positive] - (1 - $s)) / (2 * $s - 1) : 0.5;
 
-        return ['prevalence' => min(0.99, max(0.01, $prevalence)), 'agreement' => $agreement, 'raters' => max(2, count($table->raters)), 'missing' => min(0.9, 1 - $table->ratings / max(1, $table->units * count($table->raters)))];
+        return [
+            'prevalence' => min(0.99, max(0.01, $prevalence)),
+            'agreement' => $agreement,
+            'raters' => max(2, count($table->raters)),
+            'missing' => min(0.9, 1 - $table->ratings / max(1, $table->units * count($table->raters))),
+        ];
     }
 
     /** @return list<int> */
@@ -132,7 +194,12 @@ final class AgreementPlan extends Command
     {
         $text = $this->given('cases');
         if ($text !== null) {
-            return array_map(static fn (string $n): int => preg_match('/^\s*\d{1,5}\s*$/D', $n) === 1 && (int) $n >= 2 ? (int) $n : throw new CoreException("--cases has '$n', which is no number of cases from 2 to 99999"), explode(',', $text));
+            return array_map(
+                static fn (string $n): int => preg_match('/^\s*\d{1,5}\s*$/D', $n) === 1 && (int) $n >= 2
+                    ? (int) $n
+                    : throw new CoreException("--cases has '$n', which is no number of cases from 2 to 99999"),
+                explode(',', $text),
+            );
         }
         $sizes = [10, 20, 40, 80, ...($needed === null || $needed > 20_000 ? [] : [$needed])];
         sort($sizes);
@@ -142,7 +209,8 @@ final class AgreementPlan extends Command
 
     private function number(string $name): float
     {
-        return Scale::decimal($this->text($name)) ?? throw new CoreException("--$name is '{$this->text($name)}', not a number");
+        return Scale::decimal($this->text($name)) ??
+            throw new CoreException("--$name is '{$this->text($name)}', not a number");
     }
 
     /** How far a simulation is; only where somebody watches. */
@@ -153,15 +221,43 @@ final class AgreementPlan extends Command
         }
     }
 
-    /** @param  array{coefficient: string, confidence: float, width: float, simulations: int, assumptions: array<string, float|int|string>, cases_needed: array<string, int|null>, expected: list<array<string, float|int|null>>}  $r */
+    /**
+     * @param  array{coefficient: string, confidence: float, width: float, simulations: int, assumptions: array<string,
+     * float|int|string>, cases_needed: array<string, int|null>, expected: list<array<string, float|int|null>>}  $r
+     */
     private static function readable(array $r): string
     {
         $a = $r['assumptions'];
-        $text = sprintf("%s, expected %.3f: %d raters who agree on %.0f %% of cases (each right in %.0f %%), the fault in %.0f %% of cases, %.0f %% of ratings missing\n", $r['coefficient'], $a['expected_value'], $a['raters'], 100 * (float) $a['agreement'], 100 * (float) $a['accuracy'], 100 * (float) $a['prevalence'], 100 * (float) $a['missing']);
-        $text .= sprintf("for a %g %% interval %g wide: %s cases by formula, %s by simulation (%d studies a step)\n\n", 100 * $r['confidence'], $r['width'], $r['cases_needed']['formula'] ?? 'over a million', $r['cases_needed']['simulation'] ?? 'none found', $r['simulations']);
+        $text = sprintf(
+            '%s, expected %.3f: %d raters who agree on %.0f %% of cases (each right in %.0f %%), the fault in %.0f %% '
+                ."of cases, %.0f %% of ratings missing\n",
+            $r['coefficient'],
+            $a['expected_value'],
+            $a['raters'],
+            100 * (float) $a['agreement'],
+            100 * (float) $a['accuracy'],
+            100 * (float) $a['prevalence'],
+            100 * (float) $a['missing'],
+        );
+        $text .= sprintf(
+            "for a %g %% interval %g wide: %s cases by formula, %s by simulation (%d studies a step)\n\n",
+            100 * $r['confidence'],
+            $r['width'],
+            $r['cases_needed']['formula'] ?? 'over a million',
+            $r['cases_needed']['simulation'] ?? 'none found',
+            $r['simulations'],
+        );
         $text .= "  cases  by formula  simulated  4 in 5 below  covered  undefined\n";
         foreach ($r['expected'] as $e) {
-            $text .= sprintf("  %5d  %10.3f  %9s  %12s  %7s  %9d\n", $e['cases'], $e['formula_width'], $e['mean_width'] === null ? '–' : sprintf('%.3f', $e['mean_width']), $e['width_80'] === null ? '–' : sprintf('%.3f', $e['width_80']), $e['coverage'] === null ? '–' : sprintf('%.1f %%', 100 * $e['coverage']), $e['undefined']);
+            $text .= sprintf(
+                "  %5d  %10.3f  %9s  %12s  %7s  %9d\n",
+                $e['cases'],
+                $e['formula_width'],
+                $e['mean_width'] === null ? '–' : sprintf('%.3f', $e['mean_width']),
+                $e['width_80'] === null ? '–' : sprintf('%.3f', $e['width_80']),
+                $e['coverage'] === null ? '–' : sprintf('%.1f %%', 100 * $e['coverage']),
+                $e['undefined'],
+            );
         }
 
         return $text;

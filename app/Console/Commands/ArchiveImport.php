@@ -35,7 +35,15 @@ final class ArchiveImport extends Command
         foreach ($out['refused'] as $why) {
             $this->output->getErrorStyle()->writeln("refused: $why");
         }
-        $this->line(sprintf('%d stored, %d were here already, %d refused. Measures are made by the queue, or by recordings:measure.', $out['stored'], $out['known'], count($out['refused'])));
+        $this->line(
+            sprintf(
+                '%d stored, %d were here already, %d refused. Measures are made by the queue, or by '
+                    .'recordings:measure.',
+                $out['stored'],
+                $out['known'],
+                count($out['refused']),
+            ),
+        );
 
         return $out['refused'] === [] ? self::SUCCESS : self::FAILURE;
     }

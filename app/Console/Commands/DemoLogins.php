@@ -17,7 +17,9 @@ final class DemoLogins extends Command
 
     public function handle(): int
     {
-        foreach ([[Role::HeadCoach, 'head coach'], [Role::Panel, 'panel member'], [Role::Instructor, 'instructor']] as [$role, $label]) {
+        foreach (
+            [[Role::HeadCoach, 'head coach'], [Role::Panel, 'panel member'], [Role::Instructor, 'instructor']] as [$role, $label]
+        ) {
             $demo = array_column(array_filter(Fernhollow::people(), static fn (array $p): bool => $p[2] === $role), 1);
             $user = User::query()->whereIn('email', $demo)->orderBy('id')->first();
             if ($user !== null) {

@@ -19,12 +19,18 @@ use Illuminate\Console\Command;
 /** What follows from the recordings and readings, made anew where another version of the program made it. */
 final class DerivedRefresh extends Command
 {
-    protected $signature = 'derived:refresh {--norms : take a new snapshot of the academy\'s norms, and measure everything against it}';
+    protected $signature = 'derived:refresh {--norms : take a new snapshot of the academy\'s norms, and measure '
+        .'everything against it}';
 
-    protected $description = 'Measure, and work out published figures, where they are missing or were made by another version';
+    protected $description = 'Measure, and work out published figures, where they are missing or were made by another '
+        .'version';
 
-    public function handle(MeasureRecording $measure, ComputeResult $compute, TakeNorms $norms, Codebooks $codebooks): int
-    {
+    public function handle(
+        MeasureRecording $measure,
+        ComputeResult $compute,
+        TakeNorms $norms,
+        Codebooks $codebooks,
+    ): int {
         $measured = $this->measure($measure, $codebooks->document()->version(), false);
         $first = NormSnapshot::query()->doesntExist() && Recording::query()->exists();
         if ($first || $this->option('norms')) {
@@ -32,7 +38,13 @@ final class DerivedRefresh extends Command
             $measured += $this->measure($measure, '', true);
         }
         $figures = 0;
-        foreach (Sitting::query()->where('kind', SittingKind::Round)->where('state', SittingState::Published)->orderBy('id')->get() as $round) {
+        foreach (
+            Sitting::query()
+                ->where('kind', SittingKind::Round)
+                ->where('state', SittingState::Published)
+                ->orderBy('id')
+                ->get() as $round
+        ) {
             if (! $compute->isCurrent($round, $round->result()->first())) {
                 $compute($round);
                 $figures++;
@@ -47,9 +59,17 @@ final class DerivedRefresh extends Command
 
     private function measure(MeasureRecording $measure, string $codebook, bool $all): int
     {
-        $ids = Recording::query()->whereNull('erased_at')
-            ->when(! $all, static fn ($q) => $q->whereDoesntHave('measured', static fn ($m) => $m->where('core_version', Version::CURRENT)->where('codebook_version', $codebook)))
-            ->orderBy('id')->pluck('id');
+        $ids = Recording::query()
+            ->whereNull('erased_at')
+            ->when(
+                ! $all,
+                static fn ($q) => $q->whereDoesntHave(
+                    'measured',
+                    static fn ($m) => $m->where('core_version', Version::CURRENT)->where('codebook_version', $codebook),
+                ),
+            )
+            ->orderBy('id')
+            ->pluck('id');
         foreach ($ids as $id) {
             $measure(Recording::query()->findOrFail((int) $id));
         }

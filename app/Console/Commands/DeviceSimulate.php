@@ -21,8 +21,11 @@ final class DeviceSimulate extends Command
 {
     use TextOptions;
 
-    protected $signature = 'device:simulate {--url=http://127.0.0.1:8080} {--token=} {--device=mat : mat, plate or dual-plate} {--fault=* : a fault and its severity, such as hang-back:2} {--swings=3} {--seed=bench}
-        {--fast : as fast as it is taken, not in real time} {--lose=0 : share of chunks whose first sending is lost} {--twice=0 : share of chunks sent twice} {--shuffle : send chunks out of order} {--clock=0 : seconds by which its clock is wrong}';
+    protected $signature = 'device:simulate {--url=http://127.0.0.1:8080} {--token=} {--device=mat : mat, plate or dual-plate}
+        {--fault=* : a fault and its severity, such as hang-back:2} {--swings=3} {--seed=bench}
+        {--fast : as fast as it is taken, not in real time}
+        {--lose=0 : share of chunks whose first sending is lost} {--twice=0 : share of chunks sent twice}
+        {--shuffle : send chunks out of order} {--clock=0 : seconds by which its clock is wrong}';
 
     protected $description = 'A simulated pressure device that speaks to the ingest interface';
 
@@ -32,7 +35,13 @@ final class DeviceSimulate extends Command
     {
         $device = DeviceClass::tryFrom($this->text('device'));
         if ($device === null || $this->text('token') === '') {
-            $this->output->getErrorStyle()->writeln($device === null ? "--device is '{$this->text('device')}', not mat, plate or dual-plate" : '--token is needed: register a device on the Capture page');
+            $this->output
+                ->getErrorStyle()
+                ->writeln(
+                    $device === null
+                        ? "--device is '{$this->text('device')}', not mat, plate or dual-plate"
+                        : '--token is needed: register a device on the Capture page',
+                );
 
             return self::FAILURE;
         }
@@ -44,9 +53,17 @@ final class DeviceSimulate extends Command
             return self::FAILURE;
         }
         [$channels, $rows, $rate, $stance, $mass] = $this->signal($device, $plant);
-        $open = $this->send('/ingest/sessions', ['class' => $device->value, 'rate_hz' => $rate, 'channels' => $channels, 'stance' => $stance, 'mass_kg' => $mass]);
+        $open = $this->send('/ingest/sessions', [
+            'class' => $device->value,
+            'rate_hz' => $rate,
+            'channels' => $channels,
+            'stance' => $stance,
+            'mass_kg' => $mass,
+        ]);
         if ($open === null || ! isset($open['session'])) {
-            $this->output->getErrorStyle()->writeln('the server did not open a capture: '.($open['message'] ?? 'it does not answer'));
+            $this->output
+                ->getErrorStyle()
+                ->writeln('the server did not open a capture: '.($open['message'] ?? 'it does not answer'));
 
             return self::FAILURE;
         }
@@ -115,7 +132,12 @@ final class DeviceSimulate extends Command
         $waiting = [];
         $start = microtime(true);
         foreach (array_chunk($rows, $size) as $seq => $samples) {
-            $waiting[$seq] = ['seq' => $seq, 'first_sample' => $seq * $size, 'device_s' => $start + ($seq + 1) * self::CHUNK_S + $skew, 'samples' => $samples];
+            $waiting[$seq] = [
+                'seq' => $seq,
+                'first_sample' => $seq * $size,
+                'device_s' => $start + ($seq + 1) * self::CHUNK_S + $skew,
+                'samples' => $samples,
+            ];
             if (! $this->option('fast')) {
                 $due = $start + ($seq + 1) * self::CHUNK_S;
                 usleep((int) max(0, 1e6 * ($due - microtime(true))));
@@ -180,7 +202,10 @@ final class DeviceSimulate extends Command
     private function send(string $path, array $body): ?array
     {
         try {
-            $answer = Http::withToken($this->text('token'))->timeout(5)->acceptJson()->post(rtrim($this->text('url'), '/').$path, $body);
+            $answer = Http::withToken($this->text('token'))
+                ->timeout(5)
+                ->acceptJson()
+                ->post(rtrim($this->text('url'), '/').$path, $body);
         } catch (ConnectionException) {
             return null;
         }

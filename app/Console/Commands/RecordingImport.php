@@ -16,9 +16,10 @@ final class RecordingImport extends Command
 {
     use TextOptions;
 
-    protected $signature = 'recording:import {file : trace CSV, recording bundle or C3D}
-        {--meta= : side-car JSON} {--golfer= : pseudonym of a golfer with consent} {--device= : mat, plate or dual-plate}
-        {--target=+x : for C3D, the laboratory axis that points to the target} {--series= : name of the series it belongs to} {--cold : one of the first swings of its series}';
+    protected $signature = 'recording:import {file : trace CSV, recording bundle or C3D} {--meta= : side-car JSON}
+        {--golfer= : pseudonym of a golfer with consent} {--device= : mat, plate or dual-plate}
+        {--target=+x : for C3D, the laboratory axis that points to the target}
+        {--series= : name of the series it belongs to} {--cold : one of the first swings of its series}';
 
     protected $description = 'Put a recorded trace on the Shelf';
 
@@ -34,7 +35,10 @@ final class RecordingImport extends Command
         }
         $golfer = Golfer::query()->with('consents')->where('pseudonym', $this->text('golfer'))->first();
         if ($golfer === null) {
-            return $this->refuse('--golfer must name a golfer on the Shelf; known: '.Golfer::query()->orderBy('pseudonym')->pluck('pseudonym')->join(', '));
+            return $this->refuse(
+                '--golfer must name a golfer on the Shelf; known: '.
+                    Golfer::query()->orderBy('pseudonym')->pluck('pseudonym')->join(', '),
+            );
         }
         if ($device !== null && DeviceClass::tryFrom($device) === null) {
             return $this->refuse("--device is '$device', not mat, plate or dual-plate");
@@ -44,7 +48,17 @@ final class RecordingImport extends Command
             return $this->refuse("--target is '$target', not +x, -x, +y or -y");
         }
         try {
-            $recording = $import($golfer, $file, basename($file), $meta === null ? null : ['path' => $meta, 'name' => basename($meta)], $device === null ? null : DeviceClass::from($device), null, $target, $this->given('series'), (bool) $this->option('cold'));
+            $recording = $import(
+                $golfer,
+                $file,
+                basename($file),
+                $meta === null ? null : ['path' => $meta, 'name' => basename($meta)],
+                $device === null ? null : DeviceClass::from($device),
+                null,
+                $target,
+                $this->given('series'),
+                (bool) $this->option('cold'),
+            );
         } catch (CoreException|ActionException $e) {
             return $this->refuse($e->getMessage());
         }

@@ -14,9 +14,11 @@ final class StudyCoverage extends Command
 {
     use TextOptions;
 
-    protected $signature = 'study:coverage {--studies=2000} {--cases=50,100} {--prevalence=0.2,0.35,0.5,0.65,0.8} {--scale=nominal,ordinal,interval} {--bootstrap=500} {--out=}';
+    protected $signature = 'study:coverage {--studies=2000} {--cases=50,100} {--prevalence=0.2,0.35,0.5,0.65,0.8} '
+        .'{--scale=nominal,ordinal,interval} {--bootstrap=500} {--out=}';
 
-    protected $description = 'How often the 95 % intervals of every figure hold the truth, in simulated studies; makes docs/coverage.md';
+    protected $description = 'How often the 95 % intervals of every figure hold the truth, in simulated studies; '
+        .'makes docs/coverage.md';
 
     public function handle(): int
     {
@@ -31,19 +33,59 @@ final class StudyCoverage extends Command
                 $this->info("$what, $n cases");
                 $plain = $study->run($truth, $n, $studies);
                 $resampled = $bootstrap > 0 ? $study->run($truth, $n, $studies, $bootstrap) : [];
-                $text .= sprintf("\n## %s, %d cases\n\n| figure | truth | covered | below · above | mean width |%s\n|---|---|---|---|---|%s\n", ucfirst($what), $n, $resampled === [] ? '' : ' resampled: covered | below · above | mean width |', $resampled === [] ? '' : '---|---|---|');
+                $text .= sprintf(
+                    "\n## %s, %d cases\n\n| figure | truth | covered | below · above | mean width "
+                        ."|%s\n|---|---|---|---|---|%s\n",
+                    ucfirst($what),
+                    $n,
+                    $resampled === [] ? '' : ' resampled: covered | below · above | mean width |',
+                    $resampled === [] ? '' : '---|---|---|',
+                );
                 foreach ($plain as $name => $r) {
-                    $own = isset($resampled[$name]) && $resampled[$name]['width'] !== $r['width'] ? $resampled[$name] : null;
-                    $text .= sprintf("| %s | %.3f | %s |%s\n", $name, $r['truth'], self::cells($r, $studies), $resampled === [] ? '' : ($own === null ? ' – | | |' : ' '.self::cells($own, $studies).' |'));
+                    $own =
+                        isset($resampled[$name]) && $resampled[$name]['width'] !== $r['width']
+                            ? $resampled[$name]
+                            : null;
+                    $text .= sprintf(
+                        "| %s | %.3f | %s |%s\n",
+                        $name,
+                        $r['truth'],
+                        self::cells($r, $studies),
+                        $resampled === []
+                            ? ''
+                            : ($own === null
+                                ? ' – | | |'
+                                : ' '.self::cells($own, $studies).' |'),
+                    );
                     foreach (['' => $r, ', resampled' => $own] as $which => $of) {
-                        if ($of !== null && $of['without'] < $studies && ($of['covered'] < 0.93 || $of['covered'] > 0.97)) {
-                            $outside[$name.$which][] = sprintf('%.1f %% (%s, %d cases)', 100 * $of['covered'], $what, $n);
+                        if (
+                            $of !== null &&
+                            $of['without'] < $studies &&
+                            ($of['covered'] < 0.93 || $of['covered'] > 0.97)
+                        ) {
+                            $outside[$name.$which][] = sprintf(
+                                '%.1f %% (%s, %d cases)',
+                                100 * $of['covered'],
+                                $what,
+                                $n,
+                            );
                         }
                     }
                 }
             }
         }
-        $text .= "\n## Outside 93–97 %\n\n".($outside === [] ? "None.\n" : implode('', array_map(static fn (string $name, array $list): string => "- **$name**: ".implode('; ', $list)."\n", array_keys($outside), $outside)));
+        $text .=
+            "\n## Outside 93–97 %\n\n".
+            ($outside === []
+                ? "None.\n"
+                : implode(
+                    '',
+                    array_map(
+                        static fn (string $name, array $list): string => "- **$name**: ".implode('; ', $list)."\n",
+                        array_keys($outside),
+                        $outside,
+                    ),
+                ));
         $out = $this->option('out');
         is_string($out) ? file_put_contents($out, $text) : $this->line($text);
 
@@ -57,7 +99,9 @@ final class StudyCoverage extends Command
         $out = [];
         if (in_array('nominal', $scales, true)) {
             foreach (explode(',', $this->text('prevalence')) as $prevalence) {
-                $out[sprintf('%g of cases with the fault', (float) $prevalence)] = new CoverageStudy((float) $prevalence);
+                $out[sprintf('%g of cases with the fault', (float) $prevalence)] = new CoverageStudy(
+                    (float) $prevalence,
+                );
             }
         }
         if (in_array('ordinal', $scales, true)) {
@@ -74,26 +118,43 @@ final class StudyCoverage extends Command
 
     private function opening(int $studies): string
     {
-        return sprintf(<<<'MD'
-# How often the intervals hold the truth
+        return sprintf(
+            <<<'MD'
+            # How often the intervals hold the truth
 
-Made by `php artisan study:coverage --out=docs/coverage.md`, core %s, seed "coverage". Six raters with hit rates and
-false-alarm rates of their own rate %s simulated studies of each size; cases are drawn anew each time, a quarter of them
-unclear, where all raters do worse together. The truth is each figure on a million cases. Asked for: 95 %%, accepted: 93 to
-97 %%; a share of 95 %% found in %s studies is itself uncertain by ±%.1f %%. Not resampled columns: analytic, Wilson or jackknife
-intervals; resampled: BCa with %d replicates where a figure is resampled. "Below · above": intervals that lie wholly below
-and wholly above the truth.
+            Made by `php artisan study:coverage --out=docs/coverage.md`, core %s, seed "coverage". Six raters with hit rates and
+            false-alarm rates of their own rate %s simulated studies of each size; cases are drawn anew each time, a quarter of them
+            unclear, where all raters do worse together. The truth is each figure on a million cases. Asked for: 95 %%, accepted: 93 to
+            97 %%; a share of 95 %% found in %s studies is itself uncertain by ±%.1f %%. Not resampled columns: analytic, Wilson or jackknife
+            intervals; resampled: BCa with %d replicates where a figure is resampled. "Below · above": intervals that lie wholly below
+            and wholly above the truth.
 
-Ranks and numbers: five raters with a leaning and a noise of their own see a normal quantity, in four steps or to a tenth
-of a standard deviation. ICC(2,·) speaks for other raters too, where here the same raters come again; its intervals are
-wider than this truth needs. Where one column is empty the figure has no such interval.
+            Ranks and numbers: five raters with a leaning and a noise of their own see a normal quantity, in four steps or to a tenth
+            of a standard deviation. ICC(2,·) speaks for other raters too, where here the same raters come again; its intervals are
+            wider than this truth needs. Where one column is empty the figure has no such interval.
 
-MD, Version::CURRENT, number_format($studies), number_format($studies), 196 * sqrt(0.95 * 0.05 / $studies), (int) $this->option('bootstrap'));
+            MD
+            ,
+            Version::CURRENT,
+            number_format($studies),
+            number_format($studies),
+            196 * sqrt((0.95 * 0.05) / $studies),
+            (int) $this->option('bootstrap'),
+        );
     }
 
     /** @param  array{covered: float, below: float, above: float, width: float, without: int}  $r */
     private static function cells(array $r, int $studies): string
     {
-        return $r['without'] >= $studies ? '– | – | –' : sprintf('%.1f %%%s | %.1f · %.1f | %.3f', 100 * $r['covered'], $r['without'] > 0 ? " ({$r['without']} without)" : '', 100 * $r['below'], 100 * $r['above'], $r['width']);
+        return $r['without'] >= $studies
+            ? '– | – | –'
+            : sprintf(
+                '%.1f %%%s | %.1f · %.1f | %.3f',
+                100 * $r['covered'],
+                $r['without'] > 0 ? " ({$r['without']} without)" : '',
+                100 * $r['below'],
+                100 * $r['above'],
+                $r['width'],
+            );
     }
 }

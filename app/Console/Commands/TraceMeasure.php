@@ -30,7 +30,11 @@ final class TraceMeasure extends Command
 {
     use TextOptions;
 
-    protected $signature = 'trace:measure {file : trace CSV, recording bundle or C3D} {--meta= : side-car JSON} {--device= : mat, plate or dual-plate} {--lens='.StandardLenses::DEFAULT.'} {--format=table : table, json or csv}';
+    protected $signature =
+        'trace:measure {file : trace CSV, recording bundle or C3D} {--meta= : side-car JSON} {--device= : mat, plate '
+            .'or dual-plate} {--lens='.
+        StandardLenses::DEFAULT.
+        '} {--format=table : table, json or csv}';
 
     protected $description = 'Measure one recorded swing and judge every fault, from files; needs no database';
 
@@ -49,7 +53,16 @@ final class TraceMeasure extends Command
             return self::FAILURE;
         }
         match ($this->text('format')) {
-            'json' => $this->line((string) json_encode(SwingJson::publish($report, $codebook, $this->words), JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION)),
+            'json' => $this->line(
+                (string) json_encode(
+                    SwingJson::publish($report, $codebook, $this->words),
+                    JSON_PRETTY_PRINT |
+                        JSON_UNESCAPED_SLASHES |
+                        JSON_UNESCAPED_UNICODE |
+                        JSON_THROW_ON_ERROR |
+                        JSON_PRESERVE_ZERO_FRACTION,
+                ),
+            ),
             'csv' => $this->csv($report),
             default => $this->readable($report, $codebook),
         };
@@ -78,15 +91,35 @@ final class TraceMeasure extends Command
             throw new CoreException(basename($file).': the file cannot be read');
         }
         try {
-            $in = RecordingReader::read($stream, basename($file), $car, new ImportSettings($device === null ? null : DeviceClass::from($device), $car->hand));
+            $in = RecordingReader::read(
+                $stream,
+                basename($file),
+                $car,
+                new ImportSettings($device === null ? null : DeviceClass::from($device), $car->hand),
+            );
         } finally {
             fclose($stream);
         }
         // Stations that are given are taken as they are; only where none is, they are proposed.
         $found = $in->stations === null ? StationFinder::find($in->views, $in->trace) : null;
-        $codebook = CodebookDocument::standard()->under($this->text('lens'), ClubGroup::of($in->facts->club), $in->facts->swing ?? 'full');
+        $codebook = CodebookDocument::standard()->under(
+            $this->text('lens'),
+            ClubGroup::of($in->facts->club),
+            $in->facts->swing ?? 'full',
+        );
 
-        return [new SwingReport(new Evidence($in->stations ?? $found->times ?? StationTimes::of([]), $in->trace, $in->views, $in->trace->stance), $found->doubts ?? []), $codebook];
+        return [
+            new SwingReport(
+                new Evidence(
+                    $in->stations ?? ($found->times ?? StationTimes::of([])),
+                    $in->trace,
+                    $in->views,
+                    $in->trace->stance,
+                ),
+                $found->doubts ?? [],
+            ),
+            $codebook,
+        ];
     }
 
     private function contents(string $path): string
@@ -108,7 +141,25 @@ final class TraceMeasure extends Command
         }
         fputcsv($out, ['measure', 'station', 'value', 'unit', 'uncertainty', 'censored', 'reason'], ',', '"', '');
         $this->each($report, function (Measure $measure, string $station, Measured $m) use ($out): void {
-            fputcsv($out, [$measure->value, $station, is_array($m->value) ? implode(' ', $m->value) : (is_float($m->value) ? round($m->value, 4) : $m->value), $m->unit, $m->uncertainty === null ? null : round($m->uncertainty, 4), $m->censored, $m->reason === null ? null : $this->words->phrase($m->reason)], ',', '"', '');
+            fputcsv(
+                $out,
+                [
+                    $measure->value,
+                    $station,
+                    is_array($m->value)
+                        ? implode(' ', $m->value)
+                        : (is_float($m->value)
+                            ? round($m->value, 4)
+                            : $m->value),
+                    $m->unit,
+                    $m->uncertainty === null ? null : round($m->uncertainty, 4),
+                    $m->censored,
+                    $m->reason === null ? null : $this->words->phrase($m->reason),
+                ],
+                ',',
+                '"',
+                '',
+            );
         });
         rewind($out);
         $this->output->write((string) stream_get_contents($out));
@@ -121,13 +172,26 @@ final class TraceMeasure extends Command
         }
         $rows = [];
         $this->each($report, function (Measure $measure, string $station, Measured $m) use (&$rows): void {
-            $rows[] = [$measure->label().($station === '' ? '' : " at $station"), mb_strimwidth($this->shown($m), 0, 70, '…'), $m->value === null ? '' : $m->unit];
+            $rows[] = [
+                $measure->label().($station === '' ? '' : " at $station"),
+                mb_strimwidth($this->shown($m), 0, 70, '…'),
+                $m->value === null ? '' : $m->unit,
+            ];
         });
         $this->table(['measure', 'value', 'unit'], $rows);
-        $this->table(['fault', 'verdict', 'margin', 'can it be seen'], array_map(
-            static fn (string $key, FaultVerdict $f): array => [$codebook->fault($key)->name, $f->judgement->verdict->value, $f->judgement->margin === null ? '' : Written::fixed($f->judgement->margin, 2), $f->observability->value],
-            array_keys($report->faults($codebook)), $report->faults($codebook),
-        ));
+        $this->table(
+            ['fault', 'verdict', 'margin', 'can it be seen'],
+            array_map(
+                static fn (string $key, FaultVerdict $f): array => [
+                    $codebook->fault($key)->name,
+                    $f->judgement->verdict->value,
+                    $f->judgement->margin === null ? '' : Written::fixed($f->judgement->margin, 2),
+                    $f->observability->value,
+                ],
+                array_keys($report->faults($codebook)),
+                $report->faults($codebook),
+            ),
+        );
     }
 
     private function shown(Measured $m): string

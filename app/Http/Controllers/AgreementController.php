@@ -25,11 +25,19 @@ final class AgreementController extends Controller
     public function index(): RedirectResponse|View
     {
         $user = $this->user();
-        $round = Sitting::query()->where('kind', SittingKind::Round)->where('state', 'published')->orderByDesc('published_at')->get()
+        $round = Sitting::query()
+            ->where('kind', SittingKind::Round)
+            ->where('state', 'published')
+            ->orderByDesc('published_at')
+            ->get()
             ->first(fn (Sitting $r): bool => Gate::forUser($user)->allows('viewResult', $r));
 
         return $round === null
-            ? view('empty', ['title' => 'Agreement', 'text' => 'Figures appear here when a round you belong to has been published. Until then nobody sees anybody\'s calls.'])
+            ? view('empty', [
+                'title' => 'Agreement',
+                'text' => 'Figures appear here when a round you belong to has been published. Until then nobody sees '
+                    .'anybody\'s calls.',
+            ])
             : redirect()->route('agreement', $round);
     }
 
@@ -47,7 +55,9 @@ final class AgreementController extends Controller
         abort_if($path === false, 500);
         $export($round, $path);
 
-        return response()->download($path, Str::slug($round->name).'.zip', ['Content-Type' => 'application/zip'])->deleteFileAfterSend();
+        return response()
+            ->download($path, Str::slug($round->name).'.zip', ['Content-Type' => 'application/zip'])
+            ->deleteFileAfterSend();
     }
 
     public function person(Sitting $round, User $member, PersonPage $page): View
@@ -56,15 +66,21 @@ final class AgreementController extends Controller
     }
 
     /** A person's record as a file of their own. */
-    public function record(Sitting $round, User $member, PersonPage $page, InWords $words): JsonResponse|RedirectResponse
-    {
+    public function record(
+        Sitting $round,
+        User $member,
+        PersonPage $page,
+        InWords $words,
+    ): JsonResponse|RedirectResponse {
         if ($this->onlookers->of($this->user())->withheld($round) !== null) {
             return redirect()->route('agreement.person', [$round, $member->id]);
         }
 
         return response()->json(
-            RecordJson::publish($page->record($round, $member, $this->user()), $words), 200,
-            ['Content-Disposition' => 'attachment; filename="'.Str::slug("$member->name $round->name").'.json"'], JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION,
+            RecordJson::publish($page->record($round, $member, $this->user()), $words),
+            200,
+            ['Content-Disposition' => 'attachment; filename="'.Str::slug("$member->name $round->name").'.json"'],
+            JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION,
         );
     }
 
@@ -76,8 +92,12 @@ final class AgreementController extends Controller
     /** Figures made from a swing that this person is still to read blind would tell of it: they wait, whole. */
     private function withheld(Sitting $round): ?View
     {
-        return $this->onlookers->of($this->user())->withheld($round) === null ? null : view('empty', [
-            'title' => $round->name, 'text' => 'These figures wait. A swing they are made from stands in a round of yours that is not published yet; until then they would give it away.',
-        ]);
+        return $this->onlookers->of($this->user())->withheld($round) === null
+            ? null
+            : view('empty', [
+                'title' => $round->name,
+                'text' => 'These figures wait. A swing they are made from stands in a round of yours that is not '
+                    .'published yet; until then they would give it away.',
+            ]);
     }
 }

@@ -25,14 +25,19 @@ final class CaptureController extends Controller
     {
         return view('capture', [
             'devices' => Device::query()->whereNull('revoked_at')->orderBy('name')->get(),
-            'session' => CaptureSession::query()->with('device')->orderByRaw('closed_at is null desc')->orderByDesc('id')->first(),
+            'session' => CaptureSession::query()
+                ->with('device')
+                ->orderByRaw('closed_at is null desc')
+                ->orderByDesc('id')
+                ->first(),
             'golfers' => Golfer::query()->consenting()->orderBy('pseudonym')->get(),
         ]);
     }
 
     public function live(CaptureSession $session, CaptureLive $live): JsonResponse
     {
-        // Asked for many times a second beside everything else: it must not write over what another request left in the session.
+        // Asked for many times a second beside everything else: it must not write over what another request left in the
+        // session.
         session()->setHandler(new NullSessionHandler);
 
         return response()->json($live->of($session->load('device'), $this->user()));
@@ -47,9 +52,23 @@ final class CaptureController extends Controller
 
     public function keep(Request $request, CaughtSwing $swing, KeepCaughtSwing $keep): RedirectResponse
     {
-        $data = $request->validate(['golfer' => ['required', Rule::exists(Golfer::class, 'id')], 'club' => ['required', 'string', 'max:40'], 'series' => ['nullable', 'string', 'max:60']]);
+        $data = $request->validate([
+            'golfer' => ['required', Rule::exists(Golfer::class, 'id')],
+            'club' => ['required', 'string', 'max:40'],
+            'series' => ['nullable', 'string', 'max:60'],
+        ]);
 
-        return $this->attempt(fn () => $keep($swing, Golfer::query()->with('consents')->findOrFail((int) $data['golfer']), $data['club'], $data['series'] ?? null, $this->user()), 'On the Shelf.', 'capture');
+        return $this->attempt(
+            fn () => $keep(
+                $swing,
+                Golfer::query()->with('consents')->findOrFail((int) $data['golfer']),
+                $data['club'],
+                $data['series'] ?? null,
+                $this->user(),
+            ),
+            'On the Shelf.',
+            'capture',
+        );
     }
 
     public function leave(CaughtSwing $swing): RedirectResponse
@@ -63,9 +82,16 @@ final class CaptureController extends Controller
     {
         $name = $request->validate(['name' => ['required', 'string', 'max:120']])['name'];
         $token = Str::random(40);
-        Device::query()->create(['name' => $name, 'token_hash' => hash('sha256', $token), 'created_by' => $this->user()->id]);
+        Device::query()->create([
+            'name' => $name,
+            'token_hash' => hash('sha256', $token),
+            'created_by' => $this->user()->id,
+        ]);
 
-        return redirect()->route('capture')->with('token', $token)->with('done', "The token of “{$name}” is shown this once.");
+        return redirect()
+            ->route('capture')
+            ->with('token', $token)
+            ->with('done', "The token of “{$name}” is shown this once.");
     }
 
     public function revoke(Device $device): RedirectResponse

@@ -25,11 +25,16 @@ final class CodebookController extends Controller
     {
         $document = $codebooks->document();
         /** @var string $lens */
-        $lens = $request->validate(['lens' => ['nullable', 'string', Rule::in(array_keys($document->lenses()))]])['lens'] ?? StandardLenses::DEFAULT;
+        $lens =
+            $request->validate(['lens' => ['nullable', 'string', Rule::in(array_keys($document->lenses()))]])['lens'] ??
+            StandardLenses::DEFAULT;
 
         return view('codebook', [
             'codebook' => $document->under($lens),
-            'all' => array_map(static fn (string $key) => $document->under($key), array_combine(array_keys($document->lenses()), array_keys($document->lenses()))),
+            'all' => array_map(
+                static fn (string $key) => $document->under($key),
+                array_combine(array_keys($document->lenses()), array_keys($document->lenses())),
+            ),
             'lenses' => $document->lenses(),
             'differs' => static fn (string $fault): array => $document->differingOn($fault),
             'measures' => Measure::cases(),
@@ -51,15 +56,26 @@ final class CodebookController extends Controller
     {
         $document = $codebooks->document();
 
-        return response()->json($document->toArray(), 200, ['Content-Disposition' => 'attachment; filename="codebook-'.$document->version().'.json"'], JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
+        return response()->json(
+            $document->toArray(),
+            200,
+            ['Content-Disposition' => 'attachment; filename="codebook-'.$document->version().'.json"'],
+            JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
+        );
     }
 
     public function store(Request $request, KeepCodebook $keep): RedirectResponse
     {
-        $data = $request->validate(['document' => ['required', 'file', 'max:1024'], 'note' => ['required', 'string', 'min:5', 'max:500']]);
+        $data = $request->validate([
+            'document' => ['required', 'file', 'max:1024'],
+            'note' => ['required', 'string', 'min:5', 'max:500'],
+        ]);
         /** @var UploadedFile $file */
         $file = $data['document'];
 
-        return $this->attempt(fn () => $keep((string) $file->get(), $data['note'], $this->user()), 'Kept. New work uses it; rounds under way go on with theirs.');
+        return $this->attempt(
+            fn () => $keep((string) $file->get(), $data['note'], $this->user()),
+            'Kept. New work uses it; rounds under way go on with theirs.',
+        );
     }
 }

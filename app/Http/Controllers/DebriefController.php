@@ -20,10 +20,18 @@ final class DebriefController extends Controller
 {
     public function index(): RedirectResponse|View
     {
-        $round = Sitting::query()->where('kind', SittingKind::Round)->where('state', 'published')->orderByDesc('published_at')->first();
+        $round = Sitting::query()
+            ->where('kind', SittingKind::Round)
+            ->where('state', 'published')
+            ->orderByDesc('published_at')
+            ->first();
 
         return $round === null
-            ? view('empty', ['title' => 'Debrief', 'text' => 'When a staff round has been published, its cases stand here in the order of what there is to talk about.'])
+            ? view('empty', [
+                'title' => 'Debrief',
+                'text' => 'When a staff round has been published, its cases stand here in the order of what there is '
+                    .'to talk about.',
+            ])
             : redirect()->route('debrief.first', $round);
     }
 
@@ -35,21 +43,44 @@ final class DebriefController extends Controller
     public function show(Sitting $round, int $place, Debrief $debrief, Codebooks $codebooks, Onlookers $onlookers): View
     {
         if ($onlookers->of($this->user())->withheld($round) !== null) {
-            return view('empty', ['title' => 'Debrief', 'text' => 'This debrief waits. A swing of it stands in a round of yours that is not published yet.']);
+            return view('empty', [
+                'title' => 'Debrief',
+                'text' => 'This debrief waits. A swing of it stands in a round of yours that is not published yet.',
+            ]);
         }
         $order = $debrief->order($round, $this->user());
         if ($order->isEmpty()) {
-            return view('empty', ['title' => 'Debrief', 'text' => 'No case of this round can be shown: none was read, or the consents have ended.']);
+            return view('empty', [
+                'title' => 'Debrief',
+                'text' => 'No case of this round can be shown: none was read, or the consents have ended.',
+            ]);
         }
         $at = $order->get($place - 1) ?? abort(404);
         /** @var SittingCase $case */
         $case = $at['case'];
 
         return view('debrief', [
-            'round' => $round, 'case' => $case, 'place' => $place, 'order' => $order, 'codebook' => $codebooks->of($round),
+            'round' => $round,
+            'case' => $case,
+            'place' => $place,
+            'order' => $order,
+            'codebook' => $codebooks->of($round),
             'said' => $debrief->of($round, $case),
-            'swings' => $case->kind === CaseKind::Single ? [] : $case->swings->map(static fn (CaseSwing $s): array => ['name' => $case->swingName($s), 'url' => route('bench.evidence', $s->recording, false)])->all(),
-            'rounds' => Sitting::query()->where('kind', SittingKind::Round)->where('state', 'published')->orderByDesc('published_at')->get(),
+            'swings' => $case->kind === CaseKind::Single
+                    ? []
+                    : $case->swings
+                        ->map(
+                            static fn (CaseSwing $s): array => [
+                                'name' => $case->swingName($s),
+                                'url' => route('bench.evidence', $s->recording, false),
+                            ],
+                        )
+                        ->all(),
+            'rounds' => Sitting::query()
+                ->where('kind', SittingKind::Round)
+                ->where('state', 'published')
+                ->orderByDesc('published_at')
+                ->get(),
         ]);
     }
 }

@@ -28,7 +28,12 @@ final class ImportController extends Controller
         /** @var UploadedFile|null $meta */
         $meta = $request->file('meta');
         try {
-            $import = $begin(Golfer::query()->with('consents')->whereKey($request->integer('golfer'))->firstOrFail(), $file, $meta, $this->user());
+            $import = $begin(
+                Golfer::query()->with('consents')->whereKey($request->integer('golfer'))->firstOrFail(),
+                $file,
+                $meta,
+                $this->user(),
+            );
         } catch (ActionException $e) {
             return back()->withInput()->with('refused', $e->getMessage());
         }
@@ -53,12 +58,18 @@ final class ImportController extends Controller
         try {
             $recording = $finish($import, $this->user());
         } catch (CoreException $e) {
-            return redirect()->route('imports.show', $import)->with('refused', rtrim($e->getMessage(), '.').'. Nothing was stored.');
+            return redirect()
+                ->route('imports.show', $import)
+                ->with('refused', rtrim($e->getMessage(), '.').'. Nothing was stored.');
         } catch (ActionException $e) {
-            return redirect()->route('imports.show', $import)->with('refused', rtrim($e->getMessage(), '.').'. Nothing was stored.');
+            return redirect()
+                ->route('imports.show', $import)
+                ->with('refused', rtrim($e->getMessage(), '.').'. Nothing was stored.');
         }
 
-        return redirect()->route('bench', $recording)->with('done', 'On the Shelf. Look the trace over before you use it in a round.');
+        return redirect()
+            ->route('bench', $recording)
+            ->with('done', 'On the Shelf. Look the trace over before you use it in a round.');
     }
 
     public function destroy(PendingImport $import, DropImport $drop): RedirectResponse

@@ -32,16 +32,31 @@ final class IngestController extends Controller
         ]);
         $missing = array_diff(DeviceClass::from($data['class'])->channels(), $data['channels']);
         if ($missing !== []) {
-            return response()->json(['message' => 'A '.DeviceClass::from($data['class'])->label().' sends '.implode(', ', $missing).' too.'], 422);
+            return response()->json(
+                [
+                    'message' => 'A '.
+                        DeviceClass::from($data['class'])->label().
+                        ' sends '.
+                        implode(', ', $missing).
+                        ' too.',
+                ],
+                422,
+            );
         }
         try {
-            $stance = ($data['stance'] ?? null) === null ? null : StanceJson::read(JsonObject::of($data['stance'], 'stance'));
+            $stance =
+                ($data['stance'] ?? null) === null ? null : StanceJson::read(JsonObject::of($data['stance'], 'stance'));
         } catch (CoreException $e) {
             return response()->json(['message' => rtrim($e->getMessage(), '.').'.'], 422);
         }
         $session = CaptureSession::query()->create([
-            'device_id' => $this->device($request)->id, 'device_class' => $data['class'], 'rate_hz' => $data['rate_hz'], 'channels' => array_values($data['channels']),
-            'mass_kg' => $data['mass_kg'] ?? null, 'stance' => $stance, 'last_seen_at' => now(),
+            'device_id' => $this->device($request)->id,
+            'device_class' => $data['class'],
+            'rate_hz' => $data['rate_hz'],
+            'channels' => array_values($data['channels']),
+            'mass_kg' => $data['mass_kg'] ?? null,
+            'stance' => $stance,
+            'last_seen_at' => now(),
         ]);
 
         return response()->json(['session' => $session->public_id, 'server_s' => microtime(true)], 201);
@@ -61,11 +76,19 @@ final class IngestController extends Controller
         foreach ($data['chunks'] as $c) {
             // Checked by hand: a validator over every number would take longer than the swing.
             foreach ($c['samples'] as $row) {
-                if (! is_array($row) || array_filter($row, static fn (mixed $v): bool => $v !== null && ! is_int($v) && ! is_float($v)) !== []) {
+                if (
+                    ! is_array($row) ||
+                    array_filter($row, static fn (mixed $v): bool => $v !== null && ! is_int($v) && ! is_float($v)) !== []
+                ) {
                     return response()->json(['message' => "Chunk {$c['seq']} holds something that is no number."], 422);
                 }
             }
-            $chunks[] = ['seq' => (int) $c['seq'], 'first_sample' => (int) $c['first_sample'], 'device_s' => (float) $c['device_s'], 'samples' => array_values($c['samples'])];
+            $chunks[] = [
+                'seq' => (int) $c['seq'],
+                'first_sample' => (int) $c['first_sample'],
+                'device_s' => (float) $c['device_s'],
+                'samples' => array_values($c['samples']),
+            ];
         }
         try {
             return response()->json($accept($session, $chunks, microtime(true)));

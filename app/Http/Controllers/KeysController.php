@@ -16,7 +16,11 @@ final class KeysController extends Controller
         // As sent: the framework would trim the space bar away.
         $keys = (array) (json_decode($request->getContent(), true)['keys'] ?? []);
         foreach (array_keys($keys) as $name) {
-            abort_unless(preg_match('/^[A-Za-z][A-Za-z-]{1,30}$/', (string) $name) === 1, 422, 'There is no such key to change.');
+            abort_unless(
+                preg_match('/^[A-Za-z][A-Za-z-]{1,30}$/', (string) $name) === 1,
+                422,
+                'There is no such key to change.',
+            );
         }
         $this->user()->forceFill(['keys' => $keys === [] ? null : $keys])->save();
 

@@ -21,9 +21,19 @@ final class PanelController extends Controller
     {
         $user = $this->user();
         abort_if($user->role === Role::Instructor, 403);
-        $round = Sitting::query()->where('kind', SittingKind::Panel)->orderByDesc('id')->get()->first(fn (Sitting $r): bool => Gate::forUser($user)->allows('viewKey', $r));
+        $round = Sitting::query()
+            ->where('kind', SittingKind::Panel)
+            ->orderByDesc('id')
+            ->get()
+            ->first(fn (Sitting $r): bool => Gate::forUser($user)->allows('viewKey', $r));
 
-        return $round === null ? view('empty', ['title' => 'Panel', 'text' => 'The spread of calls, the consensus and its grades appear here when a panel study has been closed.']) : redirect()->route('panel', $round);
+        return $round === null
+            ? view('empty', [
+                'title' => 'Panel',
+                'text' => 'The spread of calls, the consensus and its grades appear here when a panel study has been '
+                    .'closed.',
+            ])
+            : redirect()->route('panel', $round);
     }
 
     public function show(Sitting $round, PanelPage $page): View
@@ -38,6 +48,9 @@ final class PanelController extends Controller
             'reason' => ['required', 'string', 'min:10', 'max:2000'],
         ], ['reason.min' => 'Give the reason in at least ten characters: others will have to defend it.']);
 
-        return $this->attempt(fn () => $rule($entry, $data['ruling'], $data['reason'], $this->user()), 'Ruled. The panel\'s label and the measurement stay visible beside it.');
+        return $this->attempt(
+            fn () => $rule($entry, $data['ruling'], $data['reason'], $this->user()),
+            'Ruled. The panel\'s label and the measurement stay visible beside it.',
+        );
     }
 }

@@ -41,16 +41,26 @@ final class ReadingController extends Controller
         $onlooker = $this->onlookers->of($this->user());
         $reading = Reading::query()->where('user_id', $this->user()->id)->whereNull('handed_in_at')
             ->whereHas('case.sitting', fn ($q) => $q->where('state', SittingState::Open))
-            ->with(['arm', 'case.sitting', 'case.swings'])->orderBy('position')->orderBy('stage')->get()->first(static fn (Reading $r): bool => ! $onlooker->ofReading($r)->isNothing());
+            ->with(['arm', 'case.sitting', 'case.swings'])
+            ->orderBy('position')
+            ->orderBy('stage')
+            ->get()
+            ->first(static fn (Reading $r): bool => ! $onlooker->ofReading($r)->isNothing());
 
-        return $reading === null ? redirect()->route('today')->with('done', 'Nothing is waiting for you now.') : redirect()->route('read', $reading);
+        return $reading === null
+            ? redirect()->route('today')->with('done', 'Nothing is waiting for you now.')
+            : redirect()->route('read', $reading);
     }
 
     public function show(Reading $reading, Codebooks $codebooks, SecondLook $second): View
     {
         $this->look($reading);
         $reading->load(['case.sitting', 'case.swings.recording.golfer']);
-        $mine = Reading::query()->where('user_id', $reading->user_id)->where('stage', Stage::Blind)->whereIn('sitting_case_id', $reading->case->sitting->cases()->whereNull('withdrawn_at')->select('id'))->get(['id', 'arm_id', 'handed_in_at']);
+        $mine = Reading::query()
+            ->where('user_id', $reading->user_id)
+            ->where('stage', Stage::Blind)
+            ->whereIn('sitting_case_id', $reading->case->sitting->cases()->whereNull('withdrawn_at')->select('id'))
+            ->get(['id', 'arm_id', 'handed_in_at']);
 
         return view('read', [
             'reading' => $reading,
@@ -58,7 +68,16 @@ final class ReadingController extends Controller
             'cases' => $mine->count(),
             'done' => $mine->whereNotNull('handed_in_at')->count(),
             'codebook' => $codebooks->of($reading->case->sitting),
-            'swings' => $reading->case->kind === CaseKind::Single ? [] : $reading->case->swings->map(static fn (CaseSwing $s): array => ['name' => $reading->case->swingName($s), 'url' => route('read.evidence', [$reading, $s->position], false)])->all(),
+            'swings' => $reading->case->kind === CaseKind::Single
+                    ? []
+                    : $reading->case->swings
+                        ->map(
+                            static fn (CaseSwing $s): array => [
+                                'name' => $reading->case->swingName($s),
+                                'url' => route('read.evidence', [$reading, $s->position], false),
+                            ],
+                        )
+                        ->all(),
             'looks' => $second->of($reading),
         ]);
     }
@@ -68,9 +87,22 @@ final class ReadingController extends Controller
         $this->look($reading);
         $recording = ($this->swings)($reading, $swing);
         $filmed = $reading->filmViews();
-        $url = static fn (string $view, string $part): string => route('read.film', [$reading, $swing, $view, $part], false);
+        $url = static fn (string $view, string $part): string => route(
+            'read.film',
+            [$reading, $swing, $view, $part],
+            false,
+        );
 
-        return response()->json($payload->of($recording, $reading->arm->film && $filmed === [], $filmed, $reading->arm->trace, $url, $this->swings->rendition($reading, $recording)));
+        return response()->json(
+            $payload->of(
+                $recording,
+                $reading->arm->film && $filmed === [],
+                $filmed,
+                $reading->arm->trace,
+                $url,
+                $this->swings->rendition($reading, $recording),
+            ),
+        );
     }
 
     /**
@@ -100,14 +132,23 @@ final class ReadingController extends Controller
     {
         $this->look($reading);
         $starts = $this->swings->starts($reading);
-        $changes = array_map(static fn (array $c): array => [...$c, 'value' => (new Edit($c['target'], $c['value']))->later($starts)->value], $request->changes());
+        $changes = array_map(
+            static fn (array $c): array => [
+                ...$c,
+                'value' => (new Edit($c['target'], $c['value']))->later($starts)->value,
+            ],
+            $request->changes(),
+        );
         try {
             $said = $save($reading, $request->string('writer')->value(), $changes);
         } catch (ActionException $e) {
             return response()->json(['message' => $e->getMessage(), 'locked' => true], 423);
         }
         // What others did meanwhile, and what stands where something was refused, comes along.
-        $sheet = $said['others'] || $said['refused'] !== [] ? ['sheet' => $this->kept(Reading::query()->with('calls')->findOrFail($reading->id))] : [];
+        $sheet =
+            $said['others'] || $said['refused'] !== []
+                ? ['sheet' => $this->kept(Reading::query()->with('calls')->findOrFail($reading->id))]
+                : [];
 
         return response()->json([...$said, ...$sheet]);
     }
@@ -134,11 +175,22 @@ final class ReadingController extends Controller
             'version' => $reading->version,
             'locked' => $reading->handed_in_at !== null,
             'token' => csrf_token(),
-            'calls' => (object) array_map(static fn (CoreCall $c): array => array_filter(array_diff_key(Call::row($c), ['fault' => 0]), static fn ($v): bool => $v !== null), $core->calls),
+            'calls' => (object) array_map(
+                static fn (CoreCall $c): array => array_filter(
+                    array_diff_key(Call::row($c), ['fault' => 0]),
+                    static fn ($v): bool => $v !== null,
+                ),
+                $core->calls,
+            ),
             'causes' => $reading->first_causes,
             'chain' => $reading->chain,
             'cue' => $reading->cue,
-            'drill' => $reading->drill === null ? null : array_filter(['key' => $reading->drill, 'stop' => $reading->stop], static fn ($v): bool => $v !== null),
+            'drill' => $reading->drill === null
+                    ? null
+                    : array_filter(
+                        ['key' => $reading->drill, 'stop' => $reading->stop],
+                        static fn ($v): bool => $v !== null,
+                    ),
             'miss' => $reading->miss,
             'marks' => (object) $core->marks,
             'aids' => array_map(static fn (Aid $a): array => $a->toArray(), $core->aids),

@@ -40,14 +40,25 @@ final class RoundController extends Controller
 
     public function index(Request $request, Codebooks $codebooks, CaseSuggestion $suggestion): View
     {
-        $asked = $request->validate(['suggest' => ['sometimes', 'integer', 'between:2,200'], 'share' => ['sometimes', 'integer', 'between:5,95'], 'again' => ['sometimes', 'integer', 'between:0,50'], 'seed' => ['sometimes', 'integer', 'between:1,1000000']]);
+        $asked = $request->validate([
+            'suggest' => ['sometimes', 'integer', 'between:2,200'],
+            'share' => ['sometimes', 'integer', 'between:5,95'],
+            'again' => ['sometimes', 'integer', 'between:0,50'],
+            'seed' => ['sometimes', 'integer', 'between:1,1000000'],
+        ]);
         $recordings = $this->onlookers->of($this->user())->recordings()->with('golfer')->orderBy('id')->get();
 
         $suggested = null;
         $refused = null;
         if (isset($asked['suggest'])) {
             try {
-                $suggested = $suggestion->of($recordings, (int) $asked['suggest'], ((int) ($asked['share'] ?? 40)) / 100, (int) ($asked['again'] ?? 0), (int) ($asked['seed'] ?? 1));
+                $suggested = $suggestion->of(
+                    $recordings,
+                    (int) $asked['suggest'],
+                    ((int) ($asked['share'] ?? 40)) / 100,
+                    (int) ($asked['again'] ?? 0),
+                    (int) ($asked['seed'] ?? 1),
+                );
             } catch (CoreException $e) {
                 $refused = $e->getMessage();
             }
@@ -59,9 +70,21 @@ final class RoundController extends Controller
             'asked' => $asked,
             'names' => $codebooks->current()->faults,
             'lenses' => $codebooks->document()->lenses(),
-            'rounds' => Sitting::query()->withCount(['cases', 'members', 'readings', 'readings as done_count' => fn ($q) => $q->whereNotNull('handed_in_at')])->orderByDesc('id')->get(),
+            'rounds' => Sitting::query()
+                ->withCount([
+                    'cases',
+                    'members',
+                    'readings',
+                    'readings as done_count' => fn ($q) => $q->whereNotNull('handed_in_at'),
+                ])
+                ->orderByDesc('id')
+                ->get(),
             'recordings' => $recordings,
-            'series' => $recordings->whereNotNull('series')->groupBy(static fn (Recording $r): string => $r->golfer_id.'|'.$r->device_class.'|'.$r->series)->filter(static fn ($g): bool => $g->count() >= 3)->map(static fn ($g) => $g->take(6)),
+            'series' => $recordings
+                ->whereNotNull('series')
+                ->groupBy(static fn (Recording $r): string => $r->golfer_id.'|'.$r->device_class.'|'.$r->series)
+                ->filter(static fn ($g): bool => $g->count() >= 3)
+                ->map(static fn ($g) => $g->take(6)),
             'people' => User::query()->orderBy('name')->get()->groupBy(static fn (User $u): string => $u->role->value),
         ]);
     }
@@ -71,15 +94,36 @@ final class RoundController extends Controller
         $progress = DB::table('readings')
             ->join('sitting_cases', 'sitting_cases.id', '=', 'readings.sitting_case_id')
             ->join('users', 'users.id', '=', 'readings.user_id')
-            ->where('sitting_cases.sitting_id', $round->id)->where('readings.stage', Stage::Blind)
-            ->groupBy('users.id', 'users.name')->orderBy('users.name')
-            ->selectRaw('users.name, count(*) as cases, count(readings.handed_in_at) as done, max(readings.handed_in_at) as last')->get();
-        $round->load(['keyVersion.sitting', 'members', 'cases.recording.golfer', 'cases.arm', 'cases.swings.recording.films']);
+            ->where('sitting_cases.sitting_id', $round->id)
+            ->where('readings.stage', Stage::Blind)
+            ->groupBy('users.id', 'users.name')
+            ->orderBy('users.name')
+            ->selectRaw(
+                'users.name, count(*) as cases, count(readings.handed_in_at) as done, max(readings.handed_in_at) as '
+                    .'last',
+            )
+            ->get();
+        $round->load([
+            'keyVersion.sitting',
+            'members',
+            'cases.recording.golfer',
+            'cases.arm',
+            'cases.swings.recording.films',
+        ]);
         $onlooker = $this->onlookers->of($this->user())->over($round->cases);
-        $seen = $round->cases->filter(static fn (SittingCase $c): bool => $c->swings->every(static fn (CaseSwing $s): bool => $onlooker->sees($s->recording_id, Thing::Context)))->values();
+        $seen = $round->cases
+            ->filter(
+                static fn (SittingCase $c): bool => $c->swings->every(
+                    static fn (CaseSwing $s): bool => $onlooker->sees($s->recording_id, Thing::Context),
+                ),
+            )
+            ->values();
 
         return view('round', [
-            'round' => $round, 'progress' => $progress, 'cases' => $seen, 'held' => $round->cases->count() - $seen->count(),
+            'round' => $round,
+            'progress' => $progress,
+            'cases' => $seen,
+            'held' => $round->cases->count() - $seen->count(),
             // Made from everybody's calls: a head coach who reads here waits like the others.
             'bias' => $onlooker->withheld($round) === null ? $bias->of($round) : null,
             'work' => $works->newest($round), 'exposed' => $this->exposed($round),
@@ -90,22 +134,42 @@ final class RoundController extends Controller
     {
         $ints = static fn (mixed $list): array => array_values(array_map(intval(...), (array) $list));
         try {
-            $round = $plan($request->string('name')->value(), SittingKind::from($request->string('kind')->value()), $ints($request->validated('recordings', [])), $ints($request->validated('members')), $request->validated('show'), $this->user(), $request->validated('lens') ?? StandardLenses::DEFAULT, $request->groups(), $request->boolean('reveals'), $ints($request->validated('repeats', [])), $request->boolean('waits', true));
+            $round = $plan(
+                $request->string('name')->value(),
+                SittingKind::from($request->string('kind')->value()),
+                $ints($request->validated('recordings', [])),
+                $ints($request->validated('members')),
+                $request->validated('show'),
+                $this->user(),
+                $request->validated('lens') ?? StandardLenses::DEFAULT,
+                $request->groups(),
+                $request->boolean('reveals'),
+                $ints($request->validated('repeats', [])),
+                $request->boolean('waits', true),
+            );
         } catch (ActionException $e) {
             return back()->withInput()->with('refused', $e->getMessage());
         }
 
-        return redirect()->route('rounds.show', $round)->with('done', 'Planned as a draft. Nobody sees it until you open it.');
+        return redirect()
+            ->route('rounds.show', $round)
+            ->with('done', 'Planned as a draft. Nobody sees it until you open it.');
     }
 
     public function open(Sitting $round, OpenRound $open): RedirectResponse
     {
-        return $this->ask(fn (): ?Work => $open($round, $this->user()), 'Open. Its members find their first case under Today.');
+        return $this->ask(
+            fn (): ?Work => $open($round, $this->user()),
+            'Open. Its members find their first case under Today.',
+        );
     }
 
     public function close(Sitting $round, CloseRound $close): RedirectResponse
     {
-        return $this->attempt(fn () => $close($round, $this->user()), 'Closed. Nobody can read in it any more; nothing is published yet.');
+        return $this->attempt(
+            fn () => $close($round, $this->user()),
+            'Closed. Nobody can read in it any more; nothing is published yet.',
+        );
     }
 
     public function publish(Sitting $round, PublishRound $publish): RedirectResponse
@@ -116,9 +180,18 @@ final class RoundController extends Controller
     /** @return array<string, int> readings of what a member had been shown before, by name */
     private function exposed(Sitting $round): array
     {
-        return DB::table('readings')->join('sitting_cases', 'sitting_cases.id', '=', 'readings.sitting_case_id')->join('users', 'users.id', '=', 'readings.user_id')
-            ->where('sitting_cases.sitting_id', $round->id)->where('readings.stage', Stage::Blind)->where('readings.exposed', true)
-            ->groupBy('users.id', 'users.name')->orderBy('users.name')->selectRaw('users.name, count(*) as n')->pluck('n', 'name')->map(static fn (mixed $n): int => (int) $n)->all();
+        return DB::table('readings')
+            ->join('sitting_cases', 'sitting_cases.id', '=', 'readings.sitting_case_id')
+            ->join('users', 'users.id', '=', 'readings.user_id')
+            ->where('sitting_cases.sitting_id', $round->id)
+            ->where('readings.stage', Stage::Blind)
+            ->where('readings.exposed', true)
+            ->groupBy('users.id', 'users.name')
+            ->orderBy('users.name')
+            ->selectRaw('users.name, count(*) as n')
+            ->pluck('n', 'name')
+            ->map(static fn (mixed $n): int => (int) $n)
+            ->all();
     }
 
     /** Asks for long work and goes back, with what came of it where it is over already. */

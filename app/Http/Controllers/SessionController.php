@@ -19,7 +19,10 @@ final class SessionController extends Controller
 
     public function store(Request $request): RedirectResponse
     {
-        $credentials = $request->validate(['email' => ['required', 'string', 'max:255'], 'password' => ['required', 'string', 'max:255']]);
+        $credentials = $request->validate([
+            'email' => ['required', 'string', 'max:255'],
+            'password' => ['required', 'string', 'max:255'],
+        ]);
         if (! Auth::attempt($credentials)) {
             throw ValidationException::withMessages(['email' => 'That address and password do not go together.']);
         }

@@ -15,7 +15,12 @@ final class WorkController extends Controller
 {
     public function show(Work $work): JsonResponse
     {
-        return response()->json(['state' => $work->state, 'progress' => round($work->progress, 3), 'problem' => $work->problem, 'cancelling' => $work->cancelling]);
+        return response()->json([
+            'state' => $work->state,
+            'progress' => round($work->progress, 3),
+            'problem' => $work->problem,
+            'cancelling' => $work->cancelling,
+        ]);
     }
 
     /** One that waits is over at once; one that runs is told so the next time it tells how far it is. */

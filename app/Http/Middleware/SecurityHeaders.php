@@ -15,7 +15,11 @@ final class SecurityHeaders
     {
         /** @var Response $response */
         $response = $next($request);
-        $response->headers->set('Content-Security-Policy', "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; media-src 'self' blob:; script-src 'self'; frame-ancestors 'none'; base-uri 'self'; form-action 'self'");
+        $response->headers->set(
+            'Content-Security-Policy',
+            "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; media-src 'self' "
+                ."blob:; script-src 'self'; frame-ancestors 'none'; base-uri 'self'; form-action 'self'",
+        );
         $response->headers->set('X-Content-Type-Options', 'nosniff');
         $response->headers->set('Referrer-Policy', 'same-origin');
         if ($request->user() !== null) {

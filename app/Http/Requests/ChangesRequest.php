@@ -35,9 +35,22 @@ final class ChangesRequest extends FormRequest
         $writer = $this->string('writer')->value();
 
         // As sent, not as trimmed and emptied by the framework: a cue's text is the core's to judge.
-        /** @var list<array{id: string, target: string, value: mixed, base: int|string, at: int|string, writer?: ?string}> $sent */
+        /**
+         * @var list<array{id: string, target: string, value: mixed, base: int|string, at: int|string,
+         * writer?: ?string}> $sent
+         */
         $sent = json_decode($this->getContent(), true)['changes'] ?? $this->validated('changes');
 
-        return array_map(static fn (array $c): array => ['id' => $c['id'], 'target' => $c['target'], 'value' => $c['value'] ?? null, 'base' => (int) $c['base'], 'at' => (int) $c['at'], 'writer' => $c['writer'] ?? $writer], $sent);
+        return array_map(
+            static fn (array $c): array => [
+                'id' => $c['id'],
+                'target' => $c['target'],
+                'value' => $c['value'] ?? null,
+                'base' => (int) $c['base'],
+                'at' => (int) $c['at'],
+                'writer' => $c['writer'] ?? $writer,
+            ],
+            $sent,
+        );
     }
 }

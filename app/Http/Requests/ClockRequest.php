@@ -17,6 +17,9 @@ final class ClockRequest extends FormRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return ['by' => ['required', 'in:correlation,impact,hand,drift'], 'shift' => ['required_if:by,hand,drift', 'nullable', 'numeric', 'between:-1,1']];
+        return [
+            'by' => ['required', 'in:correlation,impact,hand,drift'],
+            'shift' => ['required_if:by,hand,drift', 'nullable', 'numeric', 'between:-1,1'],
+        ];
     }
 }

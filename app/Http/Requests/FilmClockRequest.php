@@ -31,6 +31,12 @@ final class FilmClockRequest extends FormRequest
     /** @return array{by: string, shift: float, film: float, trace: float, code: ?string} */
     public function change(): array
     {
-        return ['by' => $this->string('by')->value(), 'shift' => $this->float('shift'), 'film' => $this->float('film_s'), 'trace' => $this->float('trace_s'), 'code' => $this->filled('code') ? $this->string('code')->value() : null];
+        return [
+            'by' => $this->string('by')->value(),
+            'shift' => $this->float('shift'),
+            'film' => $this->float('film_s'),
+            'trace' => $this->float('trace_s'),
+            'code' => $this->filled('code') ? $this->string('code')->value() : null,
+        ];
     }
 }

@@ -47,14 +47,21 @@ final class ImportSettingsRequest extends FormRequest
     public function settings(): array
     {
         $data = $this->validated();
-        $out = array_filter(array_diff_key($data, ['columns' => 1, 'units' => 1]), static fn (mixed $v): bool => $v !== null && $v !== '');
+        $out = array_filter(
+            array_diff_key($data, ['columns' => 1, 'units' => 1]),
+            static fn (mixed $v): bool => $v !== null && $v !== '',
+        );
         if (isset($data['columns'])) {
             $device = DeviceClass::tryFrom((string) ($data['device'] ?? '')) ?? DeviceClass::Mat;
             $channels = [];
             foreach (['t_s', ...$device->channels(), ...$device->optionalChannels()] as $channel) {
                 $column = (string) ($data['columns'][$channel] ?? '');
                 if ($column !== '') {
-                    $channels[$channel] = ['column' => $column, 'unit' => (string) ($data['units'][$channel] ?? array_key_first(ColumnMap::UNITS[ColumnMap::kind($channel)]))];
+                    $channels[$channel] = [
+                        'column' => $column,
+                        'unit' => (string) ($data['units'][$channel] ??
+                                array_key_first(ColumnMap::UNITS[ColumnMap::kind($channel)])),
+                    ];
                 }
             }
             $out['map'] = ['device' => $device->value, 'channels' => $channels];

@@ -25,7 +25,10 @@ final class RoundRequest extends FormRequest
     public function rules(): array
     {
         // What is hidden from who plans is not there to be planned with.
-        $known = Rule::exists(Recording::class, 'id')->whereNotIn('id', $this->user() instanceof User ? app(Onlookers::class)->of($this->user())->hidden() : []);
+        $known = Rule::exists(Recording::class, 'id')->whereNotIn(
+            'id',
+            $this->user() instanceof User ? app(Onlookers::class)->of($this->user())->hidden() : [],
+        );
 
         return [
             'name' => ['required', 'string', 'max:120'],
@@ -65,7 +68,10 @@ final class RoundRequest extends FormRequest
     {
         $out = [];
         foreach ((array) $this->validated('series', []) as $series) {
-            $out[] = ['kind' => CaseKind::Series, 'recordings' => array_map(intval(...), explode(',', (string) $series))];
+            $out[] = [
+                'kind' => CaseKind::Series,
+                'recordings' => array_map(intval(...), explode(',', (string) $series)),
+            ];
         }
         foreach ((array) $this->validated('pairs', []) as $pair) {
             if (isset($pair['before'], $pair['after'])) {

@@ -19,6 +19,9 @@ final class StationRequest extends FormRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return ['code' => ['required', Rule::enum(Station::class)], 't_s' => ['nullable', 'numeric', 'between:-60,3600']];
+        return [
+            'code' => ['required', Rule::enum(Station::class)],
+            't_s' => ['nullable', 'numeric', 'between:-60,3600'],
+        ];
     }
 }

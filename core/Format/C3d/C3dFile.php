@@ -8,7 +8,8 @@ namespace Core\Format\C3d;
 final readonly class C3dFile
 {
     /**
-     * @param  array<string, array{list<float>, list<float>, list<float>}>  $points  by label, in the file's unit of length; NAN = not seen
+     * @param  array<string, array{list<float>, list<float>, list<float>}>  $points  by label, in the file's unit of
+     *     length; NAN = not seen
      * @param  array<int, list<float>>  $analog  by channel number from 1, scaled
      * @param  array<int, string>  $analogLabels  by channel number from 1
      * @param  array<string, array<string, array{dimensions: list<int>, values: list<int|float|string>}>>  $parameters

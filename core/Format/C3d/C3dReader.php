@@ -52,20 +52,34 @@ final class C3dReader
             throw $this->wrong('the parameter section lies outside the file');
         }
         $processor = ord($this->bytes[$start + 3]);
-        $this->numbers = C3dNumbers::tryFrom($processor) ?? throw $this->wrong("the processor type is $processor, not 84 (Intel), 85 (DEC) or 86 (SGI)");
+        $this->numbers =
+            C3dNumbers::tryFrom($processor) ??
+            throw $this->wrong("the processor type is $processor, not 84 (Intel), 85 (DEC) or 86 (SGI)");
         $this->readParameters($start + 4, min($length, $start + max(1, ord($this->bytes[$start + 2])) * self::BLOCK));
 
         $head = $this->numbers->integers(substr($this->bytes, 2, 22), true);
         [$points, $perFrame, $first, $last] = [$head[0], $head[1], $head[2], $head[3]];
-        [$scale, $rate] = [$this->numbers->floats(substr($this->bytes, 12, 4))[0], $this->numbers->floats(substr($this->bytes, 20, 4))[0]];
+        [$scale, $rate] = [
+            $this->numbers->floats(substr($this->bytes, 12, 4))[0],
+            $this->numbers->floats(substr($this->bytes, 20, 4))[0],
+        ];
         $samples = $head[8];
         $points = (int) ($this->value('POINT', 'USED') ?? $points);
         $scale = $this->value('POINT', 'SCALE') ?? $scale;
         $rate = $this->value('POINT', 'RATE') ?? $rate;
         $frames = $this->frames($last - $first + 1);
         $channels = $samples > 0 ? intdiv($perFrame, $samples) : 0;
-        if ($points < 0 || $points > self::MOST_POINTS || $channels > self::MOST_CHANNELS || $samples > 200 || $frames < 1) {
-            throw $this->wrong("the header speaks of $points points, $channels analog channels, $samples samples a frame and $frames frames, which no recording of a swing has");
+        if (
+            $points < 0 ||
+            $points > self::MOST_POINTS ||
+            $channels > self::MOST_CHANNELS ||
+            $samples > 200 ||
+            $frames < 1
+        ) {
+            throw $this->wrong(
+                "the header speaks of $points points, $channels analog channels, $samples samples a frame and "
+                    ."$frames frames, which no recording of a swing has",
+            );
         }
         if (! is_finite($rate) || $rate < 1.0 || $rate > 5000.0 || ! is_finite($scale) || $scale === 0.0) {
             throw $this->wrong('the frame rate or the scale of the points is no usable number');
@@ -78,19 +92,34 @@ final class C3dReader
         $data = ((int) ($this->value('POINT', 'DATA_START') ?? $head[7]) - 1) * self::BLOCK;
         $need = $frames * (4 * $points + $channels * $samples) * $width;
         if ($data < self::BLOCK || $data + $need > $length) {
-            throw $this->wrong(sprintf('the header announces %d frames, but the file ends after %d', $frames, max(0, intdiv($length - $data, max(1, (4 * $points + $channels * $samples) * $width)))));
+            throw $this->wrong(
+                sprintf(
+                    'the header announces %d frames, but the file ends after %d',
+                    $frames,
+                    max(0, intdiv($length - $data, max(1, (4 * $points + $channels * $samples) * $width))),
+                ),
+            );
         }
 
         return $this->data($data, $frames, $points, $channels, $samples, $isFloat, abs($scale), $rate);
     }
 
-    private function data(int $at, int $frames, int $points, int $channels, int $samples, bool $isFloat, float $scale, float $rate): C3dFile
-    {
+    private function data(
+        int $at,
+        int $frames,
+        int $points,
+        int $channels,
+        int $samples,
+        bool $isFloat,
+        float $scale,
+        float $rate,
+    ): C3dFile {
         $labels = $this->labels('POINT', $points);
         $out = array_fill_keys($labels, [[], [], []]);
         $analog = $channels > 0 ? array_fill(1, $channels, []) : [];
         [$gains, $offsets] = $this->analogScales($channels);
-        $unsigned = strtoupper(trim((string) ($this->parameters['ANALOG']['FORMAT']['values'][0] ?? ''))) === 'UNSIGNED';
+        $unsigned =
+            strtoupper(trim((string) ($this->parameters['ANALOG']['FORMAT']['values'][0] ?? ''))) === 'UNSIGNED';
         $perFrame = 4 * $points + $channels * $samples;
         $bytes = $perFrame * ($isFloat ? 4 : 2);
         for ($f = 0; $f < $frames; $f++) {
@@ -110,7 +139,10 @@ final class C3dReader
                         $raw += 65536;
                     }
                     if (is_infinite((float) $raw)) {
-                        throw FormatException::in($this->file, "analog channel $c holds an infinite value, which nothing measures");
+                        throw FormatException::in(
+                            $this->file,
+                            "analog channel $c holds an infinite value, which nothing measures",
+                        );
                     }
                     $analog[$c][] = ($raw - $offsets[$c]) * $gains[$c];
                 }
@@ -238,7 +270,13 @@ final class C3dReader
             $width = $dimensions[0] ?? 1;
             $texts = $width === 0 || $bytes === '' ? [] : ($rank < 2 ? [$bytes] : str_split($bytes, $width));
 
-            return ['dimensions' => $dimensions, 'values' => array_map(static fn (string $t): string => (string) preg_replace('/[^\x20-\x7e]/', '', trim($t)), $texts)];
+            return [
+                'dimensions' => $dimensions,
+                'values' => array_map(
+                    static fn (string $t): string => (string) preg_replace('/[^\x20-\x7e]/', '', trim($t)),
+                    $texts,
+                ),
+            ];
         }
         $values = match ($type) {
             1 => array_map(ord(...), $bytes === '' ? [] : str_split($bytes)),

@@ -33,24 +33,43 @@ final class Laboratory
      *
      * @throws FormatException
      */
-    public static function import(string $bytes, string $file, Handedness $hand, string $target = '+x', ?float $massKg = null, array $names = []): ImportedRecording
-    {
+    public static function import(
+        string $bytes,
+        string $file,
+        Handedness $hand,
+        string $target = '+x',
+        ?float $massKg = null,
+        array $names = [],
+    ): ImportedRecording {
         $c3d = C3dReader::read($bytes, $file);
         $plates = Platform::all($c3d, $file);
         if ($plates === []) {
             throw FormatException::in($file, 'it describes no force platform, so there is no trace to import');
         }
         if (count($plates) > 2) {
-            throw FormatException::in($file, sprintf('it describes %d force platforms; one or two belong to a golfer', count($plates)));
+            throw FormatException::in(
+                $file,
+                sprintf('it describes %d force platforms; one or two belong to a golfer', count($plates)),
+            );
         }
         $along = ['+x' => [1.0, 0.0], '-x' => [-1.0, 0.0], '+y' => [0.0, 1.0], '-y' => [0.0, -1.0]][$target];
         $mirror = $hand === Handedness::Right ? -1.0 : 1.0;
         // Rotated so that X is the target's direction, then y to the toes.
-        $turn = static fn (float $x, float $y): array => [$along[0] * $x + $along[1] * $y, $mirror * (-$along[1] * $x + $along[0] * $y)];
-        usort($plates, static fn (Platform $a, Platform $b): int => $turn($b->centre()->x, $b->centre()->y)[0] <=> $turn($a->centre()->x, $a->centre()->y)[0]);
+        $turn = static fn (float $x, float $y): array => [
+            $along[0] * $x + $along[1] * $y,
+            $mirror * (-$along[1] * $x + $along[0] * $y),
+        ];
+        usort(
+            $plates,
+            static fn (Platform $a, Platform $b): int => $turn($b->centre()->x, $b->centre()->y)[0] <=>
+                $turn($a->centre()->x, $a->centre()->y)[0],
+        );
         $notes = count($plates) === 2 ? ['The plate nearer the target was taken for the lead foot.'] : [];
 
-        $wrenches = array_map(static fn (Platform $p): array => self::turned($p->wrench($c3d->analog), $turn, $mirror), $plates);
+        $wrenches = array_map(
+            static fn (Platform $p): array => self::turned($p->wrench($c3d->analog), $turn, $mirror),
+            $plates,
+        );
         $points = self::points($c3d, $hand, $turn, $names);
         $standing = max(1, (int) (0.3 * $c3d->analogRateHz));
         [$ox, $oy, $stance] = self::stance($wrenches, $points, $standing, $notes);
@@ -59,8 +78,12 @@ final class Laboratory
         foreach ($wrenches as $i => $w) {
             $prefix = count($wrenches) === 1 ? '' : ($i === 0 ? 'lead_' : 'trail_');
             $channels += [
-                $prefix.'fx_n' => $w['fx'], $prefix.'fy_n' => $w['fy'], $prefix.'fz_n' => $w['fz'], $prefix.'mz_nm' => $w['mz'],
-                $prefix.'copx_mm' => array_map(static fn (float $v): float => $v - $ox, $w['cx']), $prefix.'copy_mm' => array_map(static fn (float $v): float => $v - $oy, $w['cy']),
+                $prefix.'fx_n' => $w['fx'],
+                $prefix.'fy_n' => $w['fy'],
+                $prefix.'fz_n' => $w['fz'],
+                $prefix.'mz_nm' => $w['mz'],
+                $prefix.'copx_mm' => array_map(static fn (float $v): float => $v - $ox, $w['cx']),
+                $prefix.'copy_mm' => array_map(static fn (float $v): float => $v - $oy, $w['cy']),
             ];
         }
         if ($massKg === null) {
@@ -69,20 +92,45 @@ final class Laboratory
                 $total += array_sum(array_slice($w['fz'], 0, $standing)) / $standing;
             }
             $massKg = $total > 150.0 && $total < 2500.0 ? $total / 9.80665 : null;
-            $notes[] = $massKg === null ? 'The mass is not known: nobody stands still at the start.' : sprintf('The mass, %.1f kg, was taken from the first 0.3 s.', $massKg);
+            $notes[] =
+                $massKg === null
+                    ? 'The mass is not known: nobody stands still at the start.'
+                    : sprintf('The mass, %.1f kg, was taken from the first 0.3 s.', $massKg);
         }
-        $trace = new Trace(count($wrenches) === 1 ? DeviceClass::Plate : DeviceClass::DualPlate, $c3d->analogRateHz, $channels, $stance, $massKg);
-        $moved = array_map(static fn (array $p): array => [
-            array_map(static fn (float $v): float => $v - $ox, $p[0]), array_map(static fn (float $v): float => $v - $oy, $p[1]), $p[2],
-        ], $points);
+        $trace = new Trace(
+            count($wrenches) === 1 ? DeviceClass::Plate : DeviceClass::DualPlate,
+            $c3d->analogRateHz,
+            $channels,
+            $stance,
+            $massKg,
+        );
+        $moved = array_map(
+            static fn (array $p): array => [
+                array_map(static fn (float $v): float => $v - $ox, $p[0]),
+                array_map(static fn (float $v): float => $v - $oy, $p[1]),
+                $p[2],
+            ],
+            $points,
+        );
 
-        return new ImportedRecording($trace, $moved === [] ? new Views : new Views(new Motion($c3d->pointRateHz, $moved)), null, new SideCar($massKg, $hand, null, null, $stance), $notes);
+        return new ImportedRecording(
+            $trace,
+            $moved === [] ? new Views() : new Views(new Motion($c3d->pointRateHz, $moved)),
+            null,
+            new SideCar($massKg, $hand, null, null, $stance),
+            $notes,
+        );
     }
 
-    /** Our name for a marker's label: a side and a part of the body, or a part in the middle; null where it says neither. */
+    /**
+     * Our name for a marker's label: a side and a part of the body, or a part in the middle; null where it says
+     * neither.
+     */
     public static function pointName(string $label, Handedness $hand): ?string
     {
-        $plain = strtolower((string) preg_replace('/[^A-Za-z]+/', '_', trim((string) preg_replace('/^.*:/', '', $label))));
+        $plain = strtolower(
+            (string) preg_replace('/[^A-Za-z]+/', '_', trim((string) preg_replace('/^.*:/', '', $label))),
+        );
         if (in_array($plain, self::MIDDLE, true)) {
             return $plain;
         }
@@ -103,13 +151,22 @@ final class Laboratory
     }
 
     /**
-     * @param  array{force: array{list<float>, list<float>, list<float>}, cop: array{list<float>, list<float>}, moment: list<float>}  $wrench
+     * @param  array{force: array{list<float>, list<float>, list<float>}, cop: array{list<float>, list<float>},
+     *     moment: list<float>}  $wrench
      * @param  callable(float, float): array<int, float>  $turn
-     * @return array{fx: list<float>, fy: list<float>, fz: list<float>, mz: list<float>, cx: list<float>, cy: list<float>}
+     * @return array{fx: list<float>, fy: list<float>, fz: list<float>, mz: list<float>, cx: list<float>,
+     *     cy: list<float>}
      */
     private static function turned(array $wrench, callable $turn, float $mirror): array
     {
-        $out = ['fx' => [], 'fy' => [], 'fz' => $wrench['force'][2], 'mz' => array_map(static fn (float $m): float => -$mirror * $m, $wrench['moment']), 'cx' => [], 'cy' => []];
+        $out = [
+            'fx' => [],
+            'fy' => [],
+            'fz' => $wrench['force'][2],
+            'mz' => array_map(static fn (float $m): float => -$mirror * $m, $wrench['moment']),
+            'cx' => [],
+            'cy' => [],
+        ];
         foreach ($wrench['force'][0] as $i => $x) {
             [$out['fx'][], $out['fy'][]] = $turn($x, $wrench['force'][1][$i]);
             [$out['cx'][], $out['cy'][]] = $turn($wrench['cop'][0][$i], $wrench['cop'][1][$i]);
@@ -143,9 +200,11 @@ final class Laboratory
     }
 
     /**
-     * The origin and the feet: from heels and toes where they were seen, else from where each foot presses while standing.
+     * The origin and the feet: from heels and toes where they were seen, else from where each foot presses while
+     * standing.
      *
-     * @param  list<array{fx: list<float>, fy: list<float>, fz: list<float>, mz: list<float>, cx: list<float>, cy: list<float>}>  $wrenches
+     * @param  list<array{fx: list<float>, fy: list<float>, fz: list<float>, mz: list<float>, cx: list<float>,
+     *     cy: list<float>}>  $wrenches
      * @param  array<string, array{list<float>, list<float>, list<float>}>  $points
      * @param  list<string>  $notes
      * @return array{float, float, Stance|null}
@@ -157,17 +216,38 @@ final class Laboratory
         if ($lead !== null && $trail !== null) {
             $notes[] = 'The feet were taken from heel and toe points at the start.';
         } elseif (count($wrenches) === 2) {
-            [$lead, $trail] = array_map(static fn (array $w): array => [self::start(array_slice($w['cx'], 0, $standing)), self::start(array_slice($w['cy'], 0, $standing)), 270.0, null], $wrenches);
+            [$lead, $trail] = array_map(
+                static fn (array $w): array => [
+                    self::start(array_slice($w['cx'], 0, $standing)),
+                    self::start(array_slice($w['cy'], 0, $standing)),
+                    270.0,
+                    null,
+                ],
+                $wrenches,
+            );
             $notes[] = 'The feet were taken to stand where each pressed at the start; their lengths are assumed.';
         } else {
-            $notes[] = 'Where the feet stood is not known: a single plate and no heel and toe points. The origin is where it was pressed at the start.';
+            $notes[] =
+                'Where the feet stood is not known: a single plate and no heel and toe points. The origin is where it '
+                    .'was pressed at the start.';
 
-            return [self::start(array_slice($wrenches[0]['cx'], 0, $standing)), self::start(array_slice($wrenches[0]['cy'], 0, $standing)), null];
+            return [
+                self::start(array_slice($wrenches[0]['cx'], 0, $standing)),
+                self::start(array_slice($wrenches[0]['cy'], 0, $standing)),
+                null,
+            ];
         }
         $ox = ($lead[0] + $trail[0]) / 2;
         $oy = ($lead[1] + $trail[1]) / 2;
 
-        return [$ox, $oy, new Stance(new Foot($lead[0] - $ox, $lead[1] - $oy, $lead[2], 0.38 * $lead[2], $lead[3]), new Foot($trail[0] - $ox, $trail[1] - $oy, $trail[2], 0.38 * $trail[2], $trail[3]))];
+        return [
+            $ox,
+            $oy,
+            new Stance(
+                new Foot($lead[0] - $ox, $lead[1] - $oy, $lead[2], 0.38 * $lead[2], $lead[3]),
+                new Foot($trail[0] - $ox, $trail[1] - $oy, $trail[2], 0.38 * $trail[2], $trail[3]),
+            ),
+        ];
     }
 
     /**
@@ -181,10 +261,17 @@ final class Laboratory
         if ($heel === null || $toe === null) {
             return null;
         }
-        [$hx, $hy, $tx, $ty] = [self::start($heel[0]), self::start($heel[1]), self::start($toe[0]), self::start($toe[1])];
+        [$hx, $hy, $tx, $ty] = [
+            self::start($heel[0]),
+            self::start($heel[1]),
+            self::start($toe[0]),
+            self::start($toe[1]),
+        ];
         $length = hypot($tx - $hx, $ty - $hy);
 
-        return $length > 100.0 && $length < 450.0 ? [($hx + $tx) / 2, ($hy + $ty) / 2, $length, rad2deg(atan2($tx - $hx, $ty - $hy))] : null;
+        return $length > 100.0 && $length < 450.0
+            ? [($hx + $tx) / 2, ($hy + $ty) / 2, $length, rad2deg(atan2($tx - $hx, $ty - $hy))]
+            : null;
     }
 
     /** @param  list<float>  $values mean of the first values that are there */
@@ -192,6 +279,8 @@ final class Laboratory
     {
         $seen = array_slice(array_filter($values, static fn (float $v): bool => ! is_nan($v)), 0, 400);
 
-        return $seen === [] ? NAN : array_sum(array_slice($seen, 0, max(1, min(30, count($seen))))) / max(1, min(30, count($seen)));
+        return $seen === []
+            ? NAN
+            : array_sum(array_slice($seen, 0, max(1, min(30, count($seen))))) / max(1, min(30, count($seen)));
     }
 }

@@ -22,8 +22,13 @@ final readonly class Platform
      * @param  list<int>  $channels  numbers of Fx Fy Fz Mx My Mz
      * @param  list<float>|null  $matrix  calibration, six by six, column by column; null for type 2
      */
-    private function __construct(private array $corners, private Vec3 $origin, private array $channels, private ?array $matrix, private float $perMillimetre)
-    {
+    private function __construct(
+        private array $corners,
+        private Vec3 $origin,
+        private array $channels,
+        private ?array $matrix,
+        private float $perMillimetre,
+    ) {
     }
 
     /**
@@ -45,10 +50,21 @@ final readonly class Platform
         for ($p = 0; $p < min($used, 8); $p++) {
             $type = (int) ($types[$p] ?? 0);
             if ($type !== 2 && $type !== 4) {
-                throw FormatException::in($file, sprintf('force platform %d is of type %d; types 2 and 4 are read', $p + 1, $type));
+                throw FormatException::in(
+                    $file,
+                    sprintf('force platform %d is of type %d; types 2 and 4 are read', $p + 1, $type),
+                );
             }
-            if (count($corners) < 12 * ($p + 1) || count($origins) < 3 * ($p + 1) || count($channels) < $per * $p + 6 || ($type === 4 && count($matrices) < 36 * ($p + 1))) {
-                throw FormatException::in($file, sprintf('force platform %d lacks corners, origin, channels or calibration', $p + 1));
+            if (
+                count($corners) < 12 * ($p + 1) ||
+                count($origins) < 3 * ($p + 1) ||
+                count($channels) < $per * $p + 6 ||
+                ($type === 4 && count($matrices) < 36 * ($p + 1))
+            ) {
+                throw FormatException::in(
+                    $file,
+                    sprintf('force platform %d lacks corners, origin, channels or calibration', $p + 1),
+                );
             }
             $own = [];
             foreach (array_chunk(array_slice($corners, 12 * $p, 12), 3) as [$x, $y, $z]) {
@@ -57,14 +73,26 @@ final readonly class Platform
             $numbers = array_slice($channels, $per * $p, 6);
             foreach ($numbers as $n) {
                 if (! isset($c3d->analog[$n])) {
-                    throw FormatException::in($file, sprintf('force platform %d names channel %d, which the file does not have', $p + 1, $n));
+                    throw FormatException::in(
+                        $file,
+                        sprintf('force platform %d names channel %d, which the file does not have', $p + 1, $n),
+                    );
                 }
             }
             [$ox, $oy, $oz] = array_slice($origins, 3 * $p, 3);
             // The surface lies above the transducers: against the plate's own z, which points down.
-            $plate = new self($own, new Vec3($mm * $ox, $mm * $oy, -abs($mm * $oz)), $numbers, $type === 4 ? array_values(array_slice($matrices, 36 * $p, 36)) : null, self::momentUnit($c3d, $numbers));
+            $plate = new self(
+                $own,
+                new Vec3($mm * $ox, $mm * $oy, -abs($mm * $oz)),
+                $numbers,
+                $type === 4 ? array_values(array_slice($matrices, 36 * $p, 36)) : null,
+                self::momentUnit($c3d, $numbers),
+            );
             if ($plate->side(0) < 50.0 || $plate->side(1) < 50.0) {
-                throw FormatException::in($file, sprintf('force platform %d has corners that make no rectangle', $p + 1));
+                throw FormatException::in(
+                    $file,
+                    sprintf('force platform %d has corners that make no rectangle', $p + 1),
+                );
             }
             $out[] = $plate;
         }
@@ -74,12 +102,18 @@ final readonly class Platform
 
     public function centre(): Vec3
     {
-        return $this->corners[0]->plus($this->corners[1])->plus($this->corners[2])->plus($this->corners[3])->times(0.25);
+        return $this->corners[0]
+            ->plus($this->corners[1])
+            ->plus($this->corners[2])
+            ->plus($this->corners[3])
+            ->times(0.25);
     }
 
     /**
      * @param  array<int, list<float>>  $analog  by channel number
-     * @return array{force: array{list<float>, list<float>, list<float>}, cop: array{list<float>, list<float>}, moment: list<float>} laboratory frame: N, mm (NAN where too little presses), free moment about the upward vertical in N·m
+     * @return array{force: array{list<float>, list<float>, list<float>}, cop: array{list<float>, list<float>},
+     *     moment: list<float>} laboratory frame: N, mm (NAN where too little presses), free moment about the upward vertical in
+     *     N·m
      */
     public function wrench(array $analog): array
     {
@@ -94,7 +128,11 @@ final readonly class Platform
             [$mx, $my, $mz] = [$mx * $this->perMillimetre, $my * $this->perMillimetre, $mz * $this->perMillimetre];
             // Moments carried from the transducers to the middle of the surface: M − r × F.
             [$ox, $oy, $oz] = [$this->origin->x, $this->origin->y, $this->origin->z];
-            [$sx, $sy, $sz] = [$mx - ($oy * $fz - $oz * $fy), $my - ($oz * $fx - $ox * $fz), $mz - ($ox * $fy - $oy * $fx)];
+            [$sx, $sy, $sz] = [
+                $mx - ($oy * $fz - $oz * $fy),
+                $my - ($oz * $fx - $ox * $fz),
+                $mz - ($ox * $fy - $oy * $fx),
+            ];
             $action = $ex->times($fx)->plus($ey, $fy)->plus($ez, $fz);
             $out['force'][0][] = -$action->x;
             $out['force'][1][] = -$action->y;
@@ -151,7 +189,11 @@ final readonly class Platform
         $x = $a->plus($d)->minus($b)->minus($c)->unit();
         $y = $a->plus($b)->minus($c)->minus($d)->unit();
 
-        return [$x, $y, new Vec3($x->y * $y->z - $x->z * $y->y, $x->z * $y->x - $x->x * $y->z, $x->x * $y->y - $x->y * $y->x)];
+        return [
+            $x,
+            $y,
+            new Vec3($x->y * $y->z - $x->z * $y->y, $x->z * $y->x - $x->x * $y->z, $x->x * $y->y - $x->y * $y->x),
+        ];
     }
 
     private function side(int $which): float
@@ -166,7 +208,13 @@ final readonly class Platform
      */
     private static function momentUnit(C3dFile $c3d, array $channels): float
     {
-        $unit = strtolower(str_replace([' ', '·', '.', '*'], '', (string) ($c3d->parameter('ANALOG', 'UNITS')[$channels[3] - 1] ?? '')));
+        $unit = strtolower(
+            str_replace(
+                [' ', '·', '.', '*'],
+                '',
+                (string) ($c3d->parameter('ANALOG', 'UNITS')[$channels[3] - 1] ?? ''),
+            ),
+        );
 
         return match (true) {
             $unit === 'nm' => 1000.0,

@@ -6,7 +6,9 @@ namespace Core\Format\Json;
 
 use Core\Format\FormatException;
 
-/** One object of a JSON document: its members with their types, or one sentence that names the member which is wrong. */
+/**
+ * One object of a JSON document: its members with their types, or one sentence that names the member which is wrong.
+ */
 final readonly class JsonObject
 {
     /** @param  array<mixed>  $data */
@@ -27,7 +29,9 @@ final readonly class JsonObject
             throw FormatException::in($file, 'the file is not JSON ('.lcfirst($e->getMessage()).')');
         }
 
-        return is_array($data) && ($data === [] || ! array_is_list($data)) ? new self($data, $file) : throw FormatException::in($file, 'the file must hold one JSON object');
+        return is_array($data) && ($data === [] || ! array_is_list($data))
+            ? new self($data, $file)
+            : throw FormatException::in($file, 'the file must hold one JSON object');
     }
 
     /**
@@ -66,7 +70,9 @@ final readonly class JsonObject
     {
         $value = $this->data[$name] ?? null;
 
-        return is_string($value) && mb_strlen($value) <= $most ? $value : throw $this->wrong($name, $most > 120 ? 'must be a text' : 'must be a short text');
+        return is_string($value) && mb_strlen($value) <= $most
+            ? $value
+            : throw $this->wrong($name, $most > 120 ? 'must be a text' : 'must be a short text');
     }
 
     public function optionalText(string $name, int $most = 120): ?string
@@ -102,7 +108,9 @@ final readonly class JsonObject
     {
         $value = $this->data[$name] ?? null;
 
-        return is_array($value) ? new self($value, $this->where, $this->pathTo($name)) : throw $this->wrong($name, 'must be an object');
+        return is_array($value)
+            ? new self($value, $this->where, $this->pathTo($name))
+            : throw $this->wrong($name, 'must be an object');
     }
 
     public function optionalObject(string $name): ?self
@@ -118,7 +126,12 @@ final readonly class JsonObject
             throw $this->wrong($name, 'must be a list');
         }
 
-        return array_map(fn (mixed $one): self => is_array($one) ? new self($one, $this->where, $this->pathTo($name)) : throw $this->wrong($name, 'must be a list of objects'), $value);
+        return array_map(
+            fn (mixed $one): self => is_array($one)
+                ? new self($one, $this->where, $this->pathTo($name))
+                : throw $this->wrong($name, 'must be a list of objects'),
+            $value,
+        );
     }
 
     /** @return array<string, self> the members of this object, which are objects */
@@ -169,8 +182,14 @@ final readonly class JsonObject
         $value = $this->data[$name] ?? null;
         $values = array_column($enum::cases(), 'value');
 
-        return (is_string($value) || is_int($value) ? $enum::tryFrom($value) : null)
-            ?? throw $this->wrong($name, (is_string($value) ? 'is '.self::quoted($value).', not ' : 'must be ').implode(', ', array_slice($values, 0, -1)).' or '.end($values));
+        return (is_string($value) || is_int($value) ? $enum::tryFrom($value) : null) ??
+            throw $this->wrong(
+                $name,
+                (is_string($value) ? 'is '.self::quoted($value).', not ' : 'must be ').
+                    implode(', ', array_slice($values, 0, -1)).
+                    ' or '.
+                    end($values),
+            );
     }
 
     /**

@@ -9,7 +9,10 @@ use Core\Codebook\Judgement;
 use Core\Codebook\Verdict;
 use Core\Measurement\Measure;
 
-/** A verdict with what it came from. The margin is kept as it was found: what is decided from it later is not decided from a rounded one. */
+/**
+ * A verdict with what it came from. The margin is kept as it was found: what is decided from it later is not decided
+ * from a rounded one.
+ */
 final class JudgementJson
 {
     /** Frozen keys keep theirs for good, so each says by which version it was written. */
@@ -19,8 +22,12 @@ final class JudgementJson
     public static function write(Judgement $judgement): array
     {
         return [
-            'version' => self::VERSION, 'verdict' => $judgement->verdict->value, 'margin' => $judgement->margin, 'why' => RemarkJson::write($judgement->why),
-            'by_proxy' => RemarkJson::orNull($judgement->proxy), 'deciding' => array_map(self::condition(...), $judgement->deciding),
+            'version' => self::VERSION,
+            'verdict' => $judgement->verdict->value,
+            'margin' => $judgement->margin,
+            'why' => RemarkJson::write($judgement->why),
+            'by_proxy' => RemarkJson::orNull($judgement->proxy),
+            'deciding' => array_map(self::condition(...), $judgement->deciding),
         ];
     }
 
@@ -33,15 +40,23 @@ final class JudgementJson
         }
 
         return new Judgement(
-            $o->one(Verdict::class, 'verdict'), $o->optionalNumber('margin'), RemarkJson::read($o->plain()['why'] ?? null),
-            RemarkJson::readOrNull($o->plain()['by_proxy'] ?? null), array_map(self::readCondition(...), $o->objects('deciding')),
+            $o->one(Verdict::class, 'verdict'),
+            $o->optionalNumber('margin'),
+            RemarkJson::read($o->plain()['why'] ?? null),
+            RemarkJson::readOrNull($o->plain()['by_proxy'] ?? null),
+            array_map(self::readCondition(...), $o->objects('deciding')),
         );
     }
 
     /** @return array{measure: string, station: string|null, op: string, threshold: float|string} */
     public static function condition(Condition $c): array
     {
-        return ['measure' => $c->measure->value, 'station' => $c->station, 'op' => $c->op, 'threshold' => $c->threshold];
+        return [
+            'measure' => $c->measure->value,
+            'station' => $c->station,
+            'op' => $c->op,
+            'threshold' => $c->threshold,
+        ];
     }
 
     private static function readCondition(JsonObject $o): Condition

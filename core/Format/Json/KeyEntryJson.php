@@ -21,8 +21,15 @@ final class KeyEntryJson
         $c = $entry->consensus;
 
         return [
-            'version' => self::VERSION, 'item' => $entry->item, 'label' => $c->label->value, 'grade' => $entry->grade->value,
-            'present' => $c->present, 'absent' => $c->absent, 'cannot_tell' => $c->cannotTell, 'severity' => $c->severity, 'onset' => $c->onset?->value,
+            'version' => self::VERSION,
+            'item' => $entry->item,
+            'label' => $c->label->value,
+            'grade' => $entry->grade->value,
+            'present' => $c->present,
+            'absent' => $c->absent,
+            'cannot_tell' => $c->cannotTell,
+            'severity' => $c->severity,
+            'onset' => $c->onset?->value,
             'measured' => JudgementJson::write($entry->judgement),
         ];
     }
@@ -37,7 +44,14 @@ final class KeyEntryJson
 
         return new KeyEntry(
             $o->text('item'),
-            new Consensus($o->one(Label::class, 'label'), $o->whole('present'), $o->whole('absent'), $o->whole('cannot_tell'), $o->optionalNumber('severity'), $o->optionalOne(Station::class, 'onset')),
+            new Consensus(
+                $o->one(Label::class, 'label'),
+                $o->whole('present'),
+                $o->whole('absent'),
+                $o->whole('cannot_tell'),
+                $o->optionalNumber('severity'),
+                $o->optionalOne(Station::class, 'onset'),
+            ),
             JudgementJson::read($o->plain()['measured'] ?? null),
             $o->one(Grade::class, 'grade'),
         );

@@ -20,7 +20,12 @@ final class MeasuredJson
     /** @return array<string, mixed> by measure key; of one taken at several stations by their codes */
     public static function write(Measurements $measurements): array
     {
-        return array_map(static fn (Measured|array $m): array => $m instanceof Measured ? self::one($m) : array_map(self::one(...), $m), $measurements->all());
+        return array_map(
+            static fn (Measured|array $m): array => $m instanceof Measured
+                ? self::one($m)
+                : array_map(self::one(...), $m),
+            $measurements->all(),
+        );
     }
 
     /** @throws \Core\Format\FormatException when it is not what write() makes */
@@ -31,7 +36,9 @@ final class MeasuredJson
             if (Measure::tryFrom($key) === null) {
                 throw $found->wrong($key, 'is no measure');
             }
-            $out[$key] = self::isSingle($found) ? self::measured($found) : array_map(self::measured(...), $found->members());
+            $out[$key] = self::isSingle($found)
+                ? self::measured($found)
+                : array_map(self::measured(...), $found->members());
         }
 
         return new Measurements($out);
@@ -42,7 +49,10 @@ final class MeasuredJson
     {
         $one = static fn (Measured $m): array => self::published($m, $words);
 
-        return array_map(static fn (Measured|array $m): array => $m instanceof Measured ? $one($m) : ['value' => array_map($one, $m)], $measurements->all());
+        return array_map(
+            static fn (Measured|array $m): array => $m instanceof Measured ? $one($m) : ['value' => array_map($one, $m)],
+            $measurements->all(),
+        );
     }
 
     private static function isSingle(JsonObject $found): bool
@@ -53,20 +63,21 @@ final class MeasuredJson
     /** @return array<string, mixed> */
     private static function one(Measured $m): array
     {
-        return ['value' => $m->value, 'unit' => $m->unit] + self::without([
-            'uncertainty' => $m->uncertainty,
-            'reason' => RemarkJson::orNull($m->reason),
-            'censored' => $m->censored,
-            'stations' => $m->stations === [] ? null : $m->stations,
-            'derived' => $m->derived ? true : null,
-            'window_s' => $m->window,
-            'indirect' => RemarkJson::orNull($m->proxy),
-            'also' => $m->also,
-            'station' => $m->near,
-            'widened' => RemarkJson::orNull($m->widened),
-            'signals' => $m->signals === null ? null : array_map(static fn (Signal $s): string => $s->value, $m->signals),
-            'moments_s' => $m->moments,
-        ]);
+        return ['value' => $m->value, 'unit' => $m->unit] +
+            self::without([
+                'uncertainty' => $m->uncertainty,
+                'reason' => RemarkJson::orNull($m->reason),
+                'censored' => $m->censored,
+                'stations' => $m->stations === [] ? null : $m->stations,
+                'derived' => $m->derived ? true : null,
+                'window_s' => $m->window,
+                'indirect' => RemarkJson::orNull($m->proxy),
+                'also' => $m->also,
+                'station' => $m->near,
+                'widened' => RemarkJson::orNull($m->widened),
+                'signals' => $m->signals === null ? null : array_map(static fn (Signal $s): string => $s->value, $m->signals),
+                'moments_s' => $m->moments,
+            ]);
     }
 
     private static function measured(JsonObject $o): Measured
@@ -86,15 +97,28 @@ final class MeasuredJson
             },
             $o->optionalNumber('uncertainty'),
             RemarkJson::readOrNull($o->plain()['reason'] ?? null),
-            $censored === null || $censored === 'below' || $censored === 'above' ? $censored : throw $o->wrong('censored', 'must be below or above'),
+            $censored === null || $censored === 'below' || $censored === 'above'
+                ? $censored
+                : throw $o->wrong('censored', 'must be below or above'),
             $o->texts('stations'),
             $o->isTrue('derived'),
-            $window === null ? null : [$window[0] ?? throw $o->wrong('window_s', 'needs two times'), $window[1] ?? throw $o->wrong('window_s', 'needs two times')],
+            $window === null
+                ? null
+                : [
+                    $window[0] ?? throw $o->wrong('window_s', 'needs two times'),
+                    $window[1] ?? throw $o->wrong('window_s', 'needs two times'),
+                ],
             RemarkJson::readOrNull($o->plain()['indirect'] ?? null),
             $also === null ? null : ['value' => $also->number('value'), 'unit' => $also->text('unit')],
             $o->optionalText('station'),
             RemarkJson::readOrNull($o->plain()['widened'] ?? null),
-            $o->has('signals') ? array_map(static fn (string $s): Signal => Signal::tryFrom($s) ?? throw $o->wrong('signals', 'names one that is not known'), $o->texts('signals')) : null,
+            $o->has('signals')
+                ? array_map(
+                    static fn (string $s): Signal => Signal::tryFrom($s) ??
+                        throw $o->wrong('signals', 'names one that is not known'),
+                    $o->texts('signals'),
+                )
+                : null,
             $o->has('moments_s') ? $o->numbers('moments_s', 8) : null,
         );
     }

@@ -18,9 +18,16 @@ final class QualityJson
         $f = $note->finding;
 
         return [
-            'kind' => $f->kind, 'severity' => $f->severity, 'what' => RemarkJson::write($f->remark), 'effect' => $f->effect,
-            'from_s' => $f->span[0] ?? null, 'to_s' => $f->span[1] ?? null, 'signals' => self::signals($f),
-            'widening' => $f->widening, 'timings_only' => $f->timingsOnly, 'measurements' => $note->measures,
+            'kind' => $f->kind,
+            'severity' => $f->severity,
+            'what' => RemarkJson::write($f->remark),
+            'effect' => $f->effect,
+            'from_s' => $f->span[0] ?? null,
+            'to_s' => $f->span[1] ?? null,
+            'signals' => self::signals($f),
+            'widening' => $f->widening,
+            'timings_only' => $f->timingsOnly,
+            'measurements' => $note->measures,
         ];
     }
 
@@ -31,16 +38,25 @@ final class QualityJson
         $severity = $o->text('severity');
         $effect = $o->text('effect');
 
-        return new QualityNote(new QualityFinding(
-            $o->text('kind'),
-            in_array($severity, QualityFinding::SEVERITIES, true) ? $severity : throw $o->wrong('severity', 'is not known'),
-            RemarkJson::read($o->plain()['what'] ?? null),
-            in_array($effect, QualityFinding::EFFECTS, true) ? $effect : throw $o->wrong('effect', 'is not known'),
-            array_map(static fn (string $s): Signal => Signal::tryFrom($s) ?? throw $o->wrong('signals', 'names one that is not known'), $o->texts('signals')),
-            $o->has('from_s') ? [$o->number('from_s'), $o->number('to_s')] : null,
-            $o->number('widening'),
-            $o->isTrue('timings_only'),
-        ), $o->texts('measurements'));
+        return new QualityNote(
+            new QualityFinding(
+                $o->text('kind'),
+                in_array($severity, QualityFinding::SEVERITIES, true)
+                    ? $severity
+                    : throw $o->wrong('severity', 'is not known'),
+                RemarkJson::read($o->plain()['what'] ?? null),
+                in_array($effect, QualityFinding::EFFECTS, true) ? $effect : throw $o->wrong('effect', 'is not known'),
+                array_map(
+                    static fn (string $s): Signal => Signal::tryFrom($s) ??
+                        throw $o->wrong('signals', 'names one that is not known'),
+                    $o->texts('signals'),
+                ),
+                $o->has('from_s') ? [$o->number('from_s'), $o->number('to_s')] : null,
+                $o->number('widening'),
+                $o->isTrue('timings_only'),
+            ),
+            $o->texts('measurements'),
+        );
     }
 
     /** @return array<string, mixed> as trace:measure prints it */
@@ -49,9 +65,15 @@ final class QualityJson
         $f = $note->finding;
 
         return [
-            'kind' => $f->kind, 'severity' => $f->severity, 'sentence' => $words->say($f->remark), 'code' => RemarkJson::write($f->remark), 'effect' => $f->effect,
-            'from_s' => $f->span === null ? null : round($f->span[0], 4), 'to_s' => $f->span === null ? null : round($f->span[1], 4),
-            'signals' => self::signals($f), 'measurements' => $note->measures,
+            'kind' => $f->kind,
+            'severity' => $f->severity,
+            'sentence' => $words->say($f->remark),
+            'code' => RemarkJson::write($f->remark),
+            'effect' => $f->effect,
+            'from_s' => $f->span === null ? null : round($f->span[0], 4),
+            'to_s' => $f->span === null ? null : round($f->span[1], 4),
+            'signals' => self::signals($f),
+            'measurements' => $note->measures,
         ];
     }
 

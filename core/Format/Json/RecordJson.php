@@ -28,9 +28,18 @@ final class RecordJson
             throw $o->wrong('version', 'is one that this program does not know');
         }
 
-        return new RaterProfile(array_map(static fn (JsonObject $c): ScoredCall => new ScoredCall(
-            $c->text('case', 400), $c->text('item', 400), $c->isTrue('called'), $c->isTrue('key'), $c->optionalNumber('confidence'),
-        ), $o->objects('calls')));
+        return new RaterProfile(
+            array_map(
+                static fn (JsonObject $c): ScoredCall => new ScoredCall(
+                    $c->text('case', 400),
+                    $c->text('item', 400),
+                    $c->isTrue('called'),
+                    $c->isTrue('key'),
+                    $c->optionalNumber('confidence'),
+                ),
+                $o->objects('calls'),
+            ),
+        );
     }
 
     /** @return array<string, mixed> */
@@ -38,7 +47,13 @@ final class RecordJson
     {
         $items = [];
         foreach ($profile->byItem() as $item => [$tp, $fn, $fp, $tn]) {
-            $items[] = ['item' => (string) $item, 'found' => $tp, 'missed' => $fn, 'over_called' => $fp, 'rightly_absent' => $tn];
+            $items[] = [
+                'item' => (string) $item,
+                'found' => $tp,
+                'missed' => $fn,
+                'over_called' => $fp,
+                'rightly_absent' => $tn,
+            ];
         }
 
         return [
@@ -53,6 +68,12 @@ final class RecordJson
     /** @return array<string, mixed> */
     private static function call(ScoredCall $c): array
     {
-        return ['case' => $c->case, 'item' => $c->item, 'called' => $c->called, 'key' => $c->truth, 'confidence' => $c->confidence];
+        return [
+            'case' => $c->case,
+            'item' => $c->item,
+            'called' => $c->called,
+            'key' => $c->truth,
+            'confidence' => $c->confidence,
+        ];
     }
 }

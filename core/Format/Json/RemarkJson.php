@@ -12,7 +12,8 @@ final class RemarkJson
     /** @return array{code: string, with?: array<string, mixed>} */
     public static function write(Remark $remark): array
     {
-        return ['code' => $remark->code] + ($remark->with === [] ? [] : ['with' => array_map(self::plain(...), $remark->with)]);
+        return ['code' => $remark->code] +
+            ($remark->with === [] ? [] : ['with' => array_map(self::plain(...), $remark->with)]);
     }
 
     /** @return array{code: string, with?: array<string, mixed>}|null */
@@ -54,7 +55,9 @@ final class RemarkJson
     private static function parameter(JsonObject $of, string $name, mixed $value): string|int|float|array|Remark
     {
         if (is_array($value) && array_is_list($value)) {
-            return $value === [] || is_string($value[0]) ? JsonObject::of(['of' => $value], 'a remark')->texts('of') : array_map(self::read(...), $value);
+            return $value === [] || is_string($value[0])
+                ? JsonObject::of(['of' => $value], 'a remark')->texts('of')
+                : array_map(self::read(...), $value);
         }
 
         return match (true) {

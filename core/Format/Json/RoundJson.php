@@ -27,11 +27,33 @@ final class RoundJson
             'against_key' => $as->raters($r->againstKey),
             'map' => $r->map,
             'arms' => [
-                'arms' => array_map(static fn (ArmFigures $a): array => ['arm' => $a->arm, 'cases' => $a->cases, 'ac1' => $a->ac1, 'same' => $a->same], $r->arms),
-                'differences' => array_map(static fn (ArmDifference $d): array => ['first' => $d->first, 'second' => $d->second, 'difference' => FigureJson::write($d->difference), 'p' => $d->p, 'detectable' => $d->detectable], $r->armDifferences),
+                'arms' => array_map(
+                    static fn (ArmFigures $a): array => [
+                        'arm' => $a->arm,
+                        'cases' => $a->cases,
+                        'ac1' => $a->ac1,
+                        'same' => $a->same,
+                    ],
+                    $r->arms,
+                ),
+                'differences' => array_map(
+                    static fn (ArmDifference $d): array => [
+                        'first' => $d->first,
+                        'second' => $d->second,
+                        'difference' => FigureJson::write($d->difference),
+                        'p' => $d->p,
+                        'detectable' => $d->detectable,
+                    ],
+                    $r->armDifferences,
+                ),
             ],
-            'left_out' => $r->leftOut, 'cases' => $r->cases, 'unsupported' => $r->unsupported, 'cannot_tell' => $r->cannotTell,
-            'key_version' => $r->keyVersion, 'bootstrap' => $r->bootstrap, 'seed' => $r->seed,
+            'left_out' => $r->leftOut,
+            'cases' => $r->cases,
+            'unsupported' => $r->unsupported,
+            'cannot_tell' => $r->cannotTell,
+            'key_version' => $r->keyVersion,
+            'bootstrap' => $r->bootstrap,
+            'seed' => $r->seed,
         ];
     }
 
@@ -50,10 +72,23 @@ final class RoundJson
             $study?->has('pooled') === true ? StudyJson::read($study->plain()) : null,
             StudyJson::readRaters($o, 'against_key'),
             self::map($o->object('map')),
-            array_map(static fn (JsonObject $a): ArmFigures => new ArmFigures(self::shown($a->text('arm')), $a->whole('cases'), $a->optionalNumber('ac1'), $a->optionalNumber('same')), $arms?->objects('arms') ?? []),
+            array_map(
+                static fn (JsonObject $a): ArmFigures => new ArmFigures(
+                    self::shown($a->text('arm')),
+                    $a->whole('cases'),
+                    $a->optionalNumber('ac1'),
+                    $a->optionalNumber('same'),
+                ),
+                $arms?->objects('arms') ?? [],
+            ),
             array_map(self::difference(...), $arms?->objects('differences') ?? []),
-            self::counts($o->object('left_out')), $o->whole('cases'), self::counts($o->object('unsupported')), self::counts($o->object('cannot_tell')),
-            $o->has('key_version') ? $o->whole('key_version') : null, $o->whole('bootstrap'), $o->whole('seed'),
+            self::counts($o->object('left_out')),
+            $o->whole('cases'),
+            self::counts($o->object('unsupported')),
+            self::counts($o->object('cannot_tell')),
+            $o->has('key_version') ? $o->whole('key_version') : null,
+            $o->whole('bootstrap'),
+            $o->whole('seed'),
         );
     }
 
@@ -61,11 +96,24 @@ final class RoundJson
     {
         $figure = match (true) {
             $d->has('difference') => FigureJson::read($d->object('difference')->plain()),
-            $d->has('estimate') => new Figure($d->number('estimate'), null, $d->optionalNumber('low'), $d->optionalNumber('high'), '', null),
+            $d->has('estimate') => new Figure(
+                $d->number('estimate'),
+                null,
+                $d->optionalNumber('low'),
+                $d->optionalNumber('high'),
+                '',
+                null,
+            ),
             default => Figure::undefined(RemarkJson::read($d->text('reason', 400))),
         };
 
-        return new ArmDifference(self::shown($d->text('first')), self::shown($d->text('second')), $figure, $d->optionalNumber('p'), $d->optionalNumber('detectable'));
+        return new ArmDifference(
+            self::shown($d->text('first')),
+            self::shown($d->text('second')),
+            $figure,
+            $d->optionalNumber('p'),
+            $d->optionalNumber('detectable'),
+        );
     }
 
     private static function shown(string $arm): string

@@ -36,7 +36,13 @@ final class StanceJson
     /** @return array<string, float|null> */
     private static function foot(Foot $f): array
     {
-        return ['x_mm' => $f->xMm, 'y_mm' => $f->yMm, 'length_mm' => $f->lengthMm, 'width_mm' => $f->widthMm, 'flare_deg' => $f->flareDeg];
+        return [
+            'x_mm' => $f->xMm,
+            'y_mm' => $f->yMm,
+            'length_mm' => $f->lengthMm,
+            'width_mm' => $f->widthMm,
+            'flare_deg' => $f->flareDeg,
+        ];
     }
 
     private static function readFoot(JsonObject $stance, string $name): Foot
@@ -44,7 +50,11 @@ final class StanceJson
         $o = $stance->has($name) ? $stance->object($name) : throw $stance->wrong($name, 'is missing');
 
         return new Foot(
-            $o->number('x_mm'), $o->optionalNumber('y_mm') ?? 0.0, $o->optionalNumber('length_mm') ?? Foot::LENGTH_MM, $o->optionalNumber('width_mm') ?? Foot::WIDTH_MM, $o->optionalNumber('flare_deg'),
+            $o->number('x_mm'),
+            $o->optionalNumber('y_mm') ?? 0.0,
+            $o->optionalNumber('length_mm') ?? Foot::LENGTH_MM,
+            $o->optionalNumber('width_mm') ?? Foot::WIDTH_MM,
+            $o->optionalNumber('flare_deg'),
         );
     }
 }

@@ -41,7 +41,11 @@ final readonly class StudyJson
             $items[] = ['item' => (string) $name, ...$this->item($item)];
         }
 
-        return [...$this->heading($study->scale, $study->confidence, $study->bootstrap, $study->seed), 'items' => $items, 'pooled' => $this->item($study->pooled)];
+        return [
+            ...$this->heading($study->scale, $study->confidence, $study->bootstrap, $study->seed),
+            'items' => $items,
+            'pooled' => $this->item($study->pooled),
+        ];
     }
 
     /** @return array{scale: string, confidence: float, bootstrap: int, seed: int} what was asked for */
@@ -60,7 +64,10 @@ final readonly class StudyJson
         $three = $item->threeWay;
 
         return [
-            'cases' => $item->cases, 'raters' => $item->raters, 'ratings' => $item->ratings, 'categories' => $item->categories,
+            'cases' => $item->cases,
+            'raters' => $item->raters,
+            'ratings' => $item->ratings,
+            'categories' => $item->categories,
             'specific_agreement' => (object) $this->figures($item->specific),
             'coefficients' => $this->figures($item->coefficients),
             'pairs' => array_map($this->pair(...), $item->pairs),
@@ -68,9 +75,16 @@ final readonly class StudyJson
             'raters_vs_rest' => $versus,
             'self' => $this->raters($item->self),
             'against_key' => $this->raters($item->againstKey),
-        ] + ($three === null ? [] : ['three_way' => [
-            'categories' => $three->categories, 'specific_agreement' => (object) $this->figures($three->specific), 'coefficients' => $this->figures($three->coefficients),
-        ]]);
+        ] +
+            ($three === null
+                ? []
+                : [
+                    'three_way' => [
+                        'categories' => $three->categories,
+                        'specific_agreement' => (object) $this->figures($three->specific),
+                        'coefficients' => $this->figures($three->coefficients),
+                    ],
+                ]);
     }
 
     /**
@@ -79,15 +93,25 @@ final readonly class StudyJson
      */
     public function raters(array $raters): array
     {
-        return array_map(fn (RaterResult $r): array => ['rater' => $r->rater, 'n' => $r->n, ...$this->figures($r->figures)], $raters);
+        return array_map(
+            fn (RaterResult $r): array => ['rater' => $r->rater, 'n' => $r->n, ...$this->figures($r->figures)],
+            $raters,
+        );
     }
 
     /** @return array<string, mixed> */
     private function pair(PairResult $p): array
     {
         return [
-            'a' => $p->a, 'b' => $p->b, 'n' => $p->n, 'percent_agreement' => $p->agreement, 'cohen_kappa' => ($this->figure)($p->kappa), 'pabak' => ($this->figure)($p->pabak),
-            'prevalence_index' => $p->prevalenceIndex, 'bias_index' => $p->biasIndex, ...$this->figures($p->differences),
+            'a' => $p->a,
+            'b' => $p->b,
+            'n' => $p->n,
+            'percent_agreement' => $p->agreement,
+            'cohen_kappa' => ($this->figure)($p->kappa),
+            'pabak' => ($this->figure)($p->pabak),
+            'prevalence_index' => $p->prevalenceIndex,
+            'bias_index' => $p->biasIndex,
+            ...$this->figures($p->differences),
         ];
     }
 
@@ -109,13 +133,27 @@ final readonly class StudyJson
             $items[$item->text('item', 400)] = self::readItem($item);
         }
 
-        return new StudyResult($o->one(Scale::class, 'scale'), $o->number('confidence'), $o->whole('bootstrap'), $o->whole('seed'), $items, self::readItem($o->object('pooled')));
+        return new StudyResult(
+            $o->one(Scale::class, 'scale'),
+            $o->number('confidence'),
+            $o->whole('bootstrap'),
+            $o->whole('seed'),
+            $items,
+            self::readItem($o->object('pooled')),
+        );
     }
 
     /** @return list<RaterResult> */
     public static function readRaters(JsonObject $of, string $name): array
     {
-        return array_map(static fn (JsonObject $r): RaterResult => new RaterResult($r->text('rater', 400), $r->whole('n'), self::readFigures($r, ['rater', 'n'])), $of->objects($name));
+        return array_map(
+            static fn (JsonObject $r): RaterResult => new RaterResult(
+                $r->text('rater', 400),
+                $r->whole('n'),
+                self::readFigures($r, ['rater', 'n']),
+            ),
+            $of->objects($name),
+        );
     }
 
     private static function readItem(JsonObject $o): ItemResult
@@ -127,18 +165,48 @@ final readonly class StudyJson
         $three = $o->optionalObject('three_way');
 
         return new ItemResult(
-            $o->whole('cases'), $o->whole('raters'), $o->whole('ratings'), $o->texts('categories'), self::readFigures($o->object('coefficients')), self::readFigures($o->object('specific_agreement')),
-            array_map(self::readPair(...), $o->objects('pairs')), $o->whole('undefined_pairs'), $versus, self::readRaters($o, 'self'), self::readRaters($o, 'against_key'),
-            $three === null ? null : new ThreeWayResult($three->texts('categories'), self::readFigures($three->object('coefficients')), self::readFigures($three->object('specific_agreement'))),
+            $o->whole('cases'),
+            $o->whole('raters'),
+            $o->whole('ratings'),
+            $o->texts('categories'),
+            self::readFigures($o->object('coefficients')),
+            self::readFigures($o->object('specific_agreement')),
+            array_map(self::readPair(...), $o->objects('pairs')),
+            $o->whole('undefined_pairs'),
+            $versus,
+            self::readRaters($o, 'self'),
+            self::readRaters($o, 'against_key'),
+            $three === null
+                ? null
+                : new ThreeWayResult(
+                    $three->texts('categories'),
+                    self::readFigures($three->object('coefficients')),
+                    self::readFigures($three->object('specific_agreement')),
+                ),
         );
     }
 
     private static function readPair(JsonObject $p): PairResult
     {
         return new PairResult(
-            $p->text('a', 400), $p->text('b', 400), $p->whole('n'), $p->optionalNumber('percent_agreement'), FigureJson::read($p->object('cohen_kappa')->plain()), FigureJson::read($p->object('pabak')->plain()),
-            $p->optionalNumber('prevalence_index'), $p->optionalNumber('bias_index'),
-            self::readFigures($p, ['a', 'b', 'n', 'percent_agreement', 'cohen_kappa', 'pabak', 'prevalence_index', 'bias_index']),
+            $p->text('a', 400),
+            $p->text('b', 400),
+            $p->whole('n'),
+            $p->optionalNumber('percent_agreement'),
+            FigureJson::read($p->object('cohen_kappa')->plain()),
+            FigureJson::read($p->object('pabak')->plain()),
+            $p->optionalNumber('prevalence_index'),
+            $p->optionalNumber('bias_index'),
+            self::readFigures($p, [
+                'a',
+                'b',
+                'n',
+                'percent_agreement',
+                'cohen_kappa',
+                'pabak',
+                'prevalence_index',
+                'bias_index',
+            ]),
         );
     }
 

@@ -33,7 +33,10 @@ final class SwingJson
             'codebook_version' => $codebook->version,
             'stations' => (object) $stations,
             'measurements' => MeasuredJson::publish($report->assessment->measurements, $words),
-            'quality' => array_map(static fn (QualityNote $n): array => QualityJson::publish($n, $words), $report->assessment->quality()),
+            'quality' => array_map(
+                static fn (QualityNote $n): array => QualityJson::publish($n, $words),
+                $report->assessment->quality(),
+            ),
             'faults' => $faults,
         ];
     }
@@ -41,7 +44,10 @@ final class SwingJson
     /** @return array<string, mixed> */
     private static function station(StationTime $time, ?Remark $doubt, InWords $words): array
     {
-        return ['t_s' => round($time->t, 5), 'uncertainty_s' => round($time->uncertainty, 5), 'source' => $time->source->value]
-            + ($doubt === null ? [] : ['doubt' => $words->say($doubt), 'doubt_code' => RemarkJson::write($doubt)]);
+        return [
+            't_s' => round($time->t, 5),
+            'uncertainty_s' => round($time->uncertainty, 5),
+            'source' => $time->source->value,
+        ] + ($doubt === null ? [] : ['doubt' => $words->say($doubt), 'doubt_code' => RemarkJson::write($doubt)]);
     }
 }

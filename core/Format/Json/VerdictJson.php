@@ -14,7 +14,11 @@ final class VerdictJson
     /** @return array<string, mixed> */
     public static function write(FaultVerdict $verdict): array
     {
-        return ['observability' => $verdict->observability->value, 'proxy' => RemarkJson::orNull($verdict->proxy), ...JudgementJson::write($verdict->judgement)];
+        return [
+            'observability' => $verdict->observability->value,
+            'proxy' => RemarkJson::orNull($verdict->proxy),
+            ...JudgementJson::write($verdict->judgement),
+        ];
     }
 
     /** @throws \Core\Format\FormatException when it is not what write() makes */
@@ -22,7 +26,11 @@ final class VerdictJson
     {
         $o = JsonObject::of($data, 'a verdict');
 
-        return new FaultVerdict($o->one(Observability::class, 'observability'), RemarkJson::readOrNull($o->plain()['proxy'] ?? null), JudgementJson::read($data));
+        return new FaultVerdict(
+            $o->one(Observability::class, 'observability'),
+            RemarkJson::readOrNull($o->plain()['proxy'] ?? null),
+            JudgementJson::read($data),
+        );
     }
 
     /** @return array<string, mixed> as trace:measure prints it */

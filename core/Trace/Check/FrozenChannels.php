@@ -40,10 +40,18 @@ final readonly class FrozenChannels implements Check
             $alive = self::trembles($values, $high - $low);
             foreach (self::runs($values, (int) max(4, ceil(self::SATURATED * $trace->rateHz))) as [$from, $to]) {
                 $seconds = ($to - $from) / $trace->rateHz;
-                $atEnd = ! str_ends_with($name, '_pct') && ($values[$from] === $high || $values[$from] === $low) && abs($values[$from]) > 0.3 * max(abs($high), abs($low));
+                $atEnd =
+                    ! str_ends_with($name, '_pct') &&
+                    ($values[$from] === $high || $values[$from] === $low) &&
+                    abs($values[$from]) > 0.3 * max(abs($high), abs($low));
                 if ($alive && $atEnd) {
                     $full[$name][] = [$from, $to];
-                } elseif ($seconds >= self::STUCK && abs($values[$from]) > 1e-6 && ($alive || self::siblingMoves($trace, $name, $from, $to)) && ! self::isLegalEnd($name, $values[$from])) {
+                } elseif (
+                    $seconds >= self::STUCK &&
+                    abs($values[$from]) > 1e-6 &&
+                    ($alive || self::siblingMoves($trace, $name, $from, $to)) &&
+                    ! self::isLegalEnd($name, $values[$from])
+                ) {
                     $stuck[$name][] = [$from, $to];
                 }
             }
@@ -91,7 +99,14 @@ final readonly class FrozenChannels implements Check
             }
             [$a, $b] = [$trace->t0 + $from / $trace->rateHz, $trace->t0 + $to / $trace->rateHz];
             $channels = count($names) > 3 ? [] : array_values(array_unique($names));
-            $out[] = new QualityFinding($kind, 'serious', Remark::of($flaw, channels: $channels, from_s: $a, to_s: $b), QualityFinding::NULLED, array_values($signals), [$a, $b]);
+            $out[] = new QualityFinding(
+                $kind,
+                'serious',
+                Remark::of($flaw, channels: $channels, from_s: $a, to_s: $b),
+                QualityFinding::NULLED,
+                array_values($signals),
+                [$a, $b],
+            );
         }
 
         return $out;

@@ -47,24 +47,42 @@ final readonly class Gaps implements Check
             $signals = self::signals($names, $trace);
             [$a, $b] = [$trace->t0 + ($from - 1) / $trace->rateHz, $trace->t0 + ($to + 1) / $trace->rateHz];
             $out[] = new QualityFinding(
-                'dropped', $long ? 'serious' : 'warning',
-                Remark::of(Flaw::Gap, channels: count($names) === count($trace->channels) ? [] : $names, length_ms: 1000 * $length, from_s: $a),
-                $long ? QualityFinding::NULLED : QualityFinding::WIDENED, $signals, [$a, $b], 1.5,
+                'dropped',
+                $long ? 'serious' : 'warning',
+                Remark::of(
+                    Flaw::Gap,
+                    channels: count($names) === count($trace->channels) ? [] : $names,
+                    length_ms: 1000 * $length,
+                    from_s: $a,
+                ),
+                $long ? QualityFinding::NULLED : QualityFinding::WIDENED,
+                $signals,
+                [$a, $b],
+                1.5,
             );
         }
         if (count($single) > 0.01 * $trace->samples()) {
             $names = array_values(array_unique(array_merge(...array_column($single, 1))));
             $at = array_column($single, 0);
             $out[] = new QualityFinding(
-                'dropped', 'warning', Remark::of(Flaw::SingleSamples, channels: count($names) > 3 ? [] : $names, count: count($single)),
-                QualityFinding::WIDENED, self::signals($names, $trace), [$trace->t0 + $at[0] / $trace->rateHz, $trace->t0 + end($at) / $trace->rateHz], 1.5,
+                'dropped',
+                'warning',
+                Remark::of(Flaw::SingleSamples, channels: count($names) > 3 ? [] : $names, count: count($single)),
+                QualityFinding::WIDENED,
+                self::signals($names, $trace),
+                [$trace->t0 + $at[0] / $trace->rateHz, $trace->t0 + end($at) / $trace->rateHz],
+                1.5,
             );
         }
         if ($trace->clockJitterS !== null && $trace->clockJitterS > 0.5 / $trace->rateHz) {
             $out[] = new QualityFinding(
                 'jitter', 'warning',
                 Remark::of(Flaw::UnevenClock, off_ms: 1000 * $trace->clockJitterS),
-                QualityFinding::WIDENED, array_values(array_filter(Signal::cases(), static fn (Signal $s): bool => $s !== Signal::Points)), null, 2.0, true,
+                QualityFinding::WIDENED,
+                array_values(array_filter(Signal::cases(), static fn (Signal $s): bool => $s !== Signal::Points)),
+                null,
+                2.0,
+                true,
             );
         }
 
@@ -107,7 +125,8 @@ final readonly class Gaps implements Check
             $values = $trace->channels[$side->name('pct')] ?? null;
             $force = $trace->channels[$side->name('fz_n')] ?? null;
 
-            return $values ?? ($force === null ? null : array_map(static fn (float $v): float => 100.0 * $v / $weight, $force));
+            return $values ??
+                ($force === null ? null : array_map(static fn (float $v): float => (100.0 * $v) / $weight, $force));
         }
         $force = $trace->channels['fz_n'] ?? null;
 

@@ -16,25 +16,43 @@ final readonly class Plausibility implements Check
 {
     private const GRAVITY = 9.80665;
 
-    /** Per cent of body weight by which standing force may miss the stated mass; beyond the second it is no mass at all. */
+    /**
+     * Per cent of body weight by which standing force may miss the stated mass; beyond the second it is no mass at all.
+     */
     private const MASS_OFF = [6.0, 25.0];
 
     private const LEAST_RATE = 60.0;
 
     public function of(Trace $trace): array
     {
-        return [...$this->swapped($trace), ...$this->newtons($trace), ...$this->millimetres($trace), ...$this->rate($trace)];
+        return [
+            ...$this->swapped($trace),
+            ...$this->newtons($trace),
+            ...$this->millimetres($trace),
+            ...$this->rate($trace),
+        ];
     }
 
     /** @return list<QualityFinding> */
     private function swapped(Trace $trace): array
     {
-        $finding = static fn (Flaw $why): array => [new QualityFinding(
-            'swapped', 'serious', Remark::of($why),
-            QualityFinding::NULLED, [Signal::Share, Signal::FootForce, Signal::FootCop, Signal::Cop, Signal::Horizontal],
-        )];
-        if ($trace->device !== DeviceClass::Plate && isset($trace->channels['lead_copx_mm'], $trace->channels['trail_copx_mm'])) {
-            [$lead, $trail] = [self::mean($trace->channels['lead_copx_mm']), self::mean($trace->channels['trail_copx_mm'])];
+        $finding = static fn (Flaw $why): array => [
+            new QualityFinding('swapped', 'serious', Remark::of($why), QualityFinding::NULLED, [
+                Signal::Share,
+                Signal::FootForce,
+                Signal::FootCop,
+                Signal::Cop,
+                Signal::Horizontal,
+            ]),
+        ];
+        if (
+            $trace->device !== DeviceClass::Plate &&
+            isset($trace->channels['lead_copx_mm'], $trace->channels['trail_copx_mm'])
+        ) {
+            [$lead, $trail] = [
+                self::mean($trace->channels['lead_copx_mm']),
+                self::mean($trace->channels['trail_copx_mm']),
+            ];
             if ($lead !== null && $trail !== null && $lead < $trail - 50.0) {
                 return $finding(Flaw::PlacesExchanged);
             }
@@ -49,12 +67,20 @@ final readonly class Plausibility implements Check
                 return $finding(Flaw::SharesExchanged);
             }
         }
-        // The fastest move of a swing is the shift to the lead side; a fall as fast, ending on the trail side, is that shift mirrored.
+        // The fastest move of a swing is the shift to the lead side; a fall as fast, ending on the trail side, is that
+        // shift mirrored.
         $slope = $share->smoothed(0.02)->derivative(0.03);
         $up = $slope->highest($trace->t0, $slope->end());
         $down = $slope->lowest($trace->t0, $slope->end());
         $end = $share->mean($slope->end() - 0.4, $slope->end());
-        if ($up !== null && $down !== null && $end !== null && -$down->value > 110.0 && -$down->value > 1.25 * $up->value && $end < 30.0) {
+        if (
+            $up !== null &&
+            $down !== null &&
+            $end !== null &&
+            -$down->value > 110.0 &&
+            -$down->value > 1.25 * $up->value &&
+            $end < 30.0
+        ) {
             return $finding(Flaw::ShiftExchanged);
         }
 
@@ -67,7 +93,13 @@ final readonly class Plausibility implements Check
         if (! $trace->device->measuresForce()) {
             return [];
         }
-        $total = $trace->channels['fz_n'] ?? array_map(static fn (float $a, float $b): float => $a + $b, $trace->channels['lead_fz_n'], $trace->channels['trail_fz_n']);
+        $total =
+            $trace->channels['fz_n'] ??
+            array_map(
+                static fn (float $a, float $b): float => $a + $b,
+                $trace->channels['lead_fz_n'],
+                $trace->channels['trail_fz_n'],
+            );
         $standing = self::mean(array_slice($total, 0, max(1, (int) (0.3 * $trace->rateHz))));
         $forces = [Signal::Total, Signal::FootForce, Signal::Horizontal, Signal::Twist];
         if ($standing === null) {
@@ -76,7 +108,15 @@ final readonly class Plausibility implements Check
         $stated = $trace->massKg;
         $kilograms = $stated === null ? $standing > 25.0 && $standing < 160.0 : abs($standing / $stated - 1.0) < 0.2;
         if ($kilograms) {
-            return [new QualityFinding('units', 'serious', Remark::of(Flaw::ForceInKilograms, standing: $standing), QualityFinding::NULLED, $forces)];
+            return [
+                new QualityFinding(
+                    'units',
+                    'serious',
+                    Remark::of(Flaw::ForceInKilograms, standing: $standing),
+                    QualityFinding::NULLED,
+                    $forces,
+                ),
+            ];
         }
         if ($stated === null) {
             return [];
@@ -87,11 +127,17 @@ final readonly class Plausibility implements Check
             return [];
         }
 
-        return [new QualityFinding(
-            'mass', $off > self::MASS_OFF[1] ? 'serious' : 'warning',
-            Remark::of(Flaw::MassDoesNotFit, standing_percent: $percent),
-            $off > self::MASS_OFF[1] ? QualityFinding::NULLED : QualityFinding::WIDENED, $forces, null, 1.0 + $off / 2.0,
-        )];
+        return [
+            new QualityFinding(
+                'mass',
+                $off > self::MASS_OFF[1] ? 'serious' : 'warning',
+                Remark::of(Flaw::MassDoesNotFit, standing_percent: $percent),
+                $off > self::MASS_OFF[1] ? QualityFinding::NULLED : QualityFinding::WIDENED,
+                $forces,
+                null,
+                1.0 + $off / 2.0,
+            ),
+        ];
     }
 
     /** @return list<QualityFinding> */
@@ -113,7 +159,15 @@ final readonly class Plausibility implements Check
             return [];
         }
 
-        return [new QualityFinding('units', 'serious', Remark::of(Flaw::CopInMetres), QualityFinding::NULLED, array_values($signals))];
+        return [
+            new QualityFinding(
+                'units',
+                'serious',
+                Remark::of(Flaw::CopInMetres),
+                QualityFinding::NULLED,
+                array_values($signals),
+            ),
+        ];
     }
 
     /** @return list<QualityFinding> */

@@ -36,7 +36,12 @@ final readonly class Slips implements Check
     {
         $off = $this->offThePlate($trace);
         // Where a foot was off, the net centre of pressure seems to leap only because the share did.
-        $slipped = array_filter($this->slipped($trace), static fn (QualityFinding $f): bool => $off === [] || $f->span === null || ! $off[0]->covers($f->span[0], $f->span[1]));
+        $slipped = array_filter(
+            $this->slipped($trace),
+            static fn (QualityFinding $f): bool => $off === [] ||
+                $f->span === null ||
+                ! $off[0]->covers($f->span[0], $f->span[1]),
+        );
 
         return [...array_values($slipped), ...$off];
     }
@@ -46,7 +51,10 @@ final readonly class Slips implements Check
     {
         $out = [];
         $share = $trace->device === DeviceClass::Plate ? null : $trace->leadShare();
-        $names = $trace->device === DeviceClass::DualPlate ? ['lead_copx_mm', 'lead_copy_mm', 'trail_copx_mm', 'trail_copy_mm'] : ['copx_mm', 'copy_mm'];
+        $names =
+            $trace->device === DeviceClass::DualPlate
+                ? ['lead_copx_mm', 'lead_copy_mm', 'trail_copx_mm', 'trail_copy_mm']
+                : ['copx_mm', 'copy_mm'];
         $span = $trace->stance === null ? 500.0 : $trace->stance->lead->xMm - $trace->stance->trail->xMm;
         foreach ($names as $name) {
             $values = $trace->channels[$name];
@@ -64,7 +72,10 @@ final readonly class Slips implements Check
                 }
             }
             // A single plate's COP along the target line is the shift itself, which a surge can carry by thirty points.
-            $limit = $trace->device === DeviceClass::Plate && $name === 'copx_mm' ? max(2.0 * self::LEAP_MM, 0.32 * $span) : self::LEAP_MM;
+            $limit =
+                $trace->device === DeviceClass::Plate && $name === 'copx_mm'
+                    ? max(2.0 * self::LEAP_MM, 0.32 * $span)
+                    : self::LEAP_MM;
             $burst = self::leap(new Series($trace->rateHz, array_values($values), $trace->t0), self::LEAP_S, $limit);
             if ($burst !== null) {
                 $out[] = new QualityFinding(
@@ -73,10 +84,20 @@ final readonly class Slips implements Check
                 );
             }
         }
-        foreach ($trace->device === DeviceClass::DualPlate ? ['lead_mz_nm', 'trail_mz_nm'] : ($trace->device === DeviceClass::Plate ? ['mz_nm'] : []) as $name) {
+        foreach (
+            $trace->device === DeviceClass::DualPlate
+                ? ['lead_mz_nm', 'trail_mz_nm']
+                : ($trace->device === DeviceClass::Plate
+                    ? ['mz_nm']
+                    : []) as $name
+        ) {
             $raw = new Series($trace->rateHz, $trace->channels[$name], $trace->t0);
             $calm = $raw->smoothed(0.05);
-            $rest = array_map(static fn (float $a, float $b): float => $a - $b, $raw->smoothed(0.006)->values, $calm->values);
+            $rest = array_map(
+                static fn (float $a, float $b): float => $a - $b,
+                $raw->smoothed(0.006)->values,
+                $calm->values,
+            );
             $over = self::spanAbove($rest, self::TWIST_NM, $trace);
             if ($over !== null) {
                 $out[] = new QualityFinding(
@@ -96,18 +117,36 @@ final readonly class Slips implements Check
         if ($share === null || $trace->device === DeviceClass::Plate) {
             return [];
         }
-        $jump = self::leap($share, max(self::SHARE_S, 1.01 / $trace->rateHz), max(self::SHARE_POINTS, 1300.0 / $trace->rateHz));
+        $jump = self::leap(
+            $share,
+            max(self::SHARE_S, 1.01 / $trace->rateHz),
+            max(self::SHARE_POINTS, 1300.0 / $trace->rateHz),
+        );
         if ($jump === null) {
             return [];
         }
 
         // From the first jump to the last: in between, one foot stood where the device does not see it.
-        return [new QualityFinding(
-            'foot-off', 'serious', Remark::of(Flaw::FootOff, at_s: $jump[0]),
-            QualityFinding::NULLED,
-            $trace->device === DeviceClass::Mat ? [Signal::Share, Signal::Cop, Signal::FootCop] : [Signal::Share, Signal::Total, Signal::FootForce, Signal::Horizontal, Signal::Cop, Signal::FootCop, Signal::Twist],
-            [$jump[0], $jump[1]],
-        )];
+        return [
+            new QualityFinding(
+                'foot-off',
+                'serious',
+                Remark::of(Flaw::FootOff, at_s: $jump[0]),
+                QualityFinding::NULLED,
+                $trace->device === DeviceClass::Mat
+                    ? [Signal::Share, Signal::Cop, Signal::FootCop]
+                    : [
+                        Signal::Share,
+                        Signal::Total,
+                        Signal::FootForce,
+                        Signal::Horizontal,
+                        Signal::Cop,
+                        Signal::FootCop,
+                        Signal::Twist,
+                    ],
+                [$jump[0], $jump[1]],
+            ),
+        ];
     }
 
     /** @return array{float, float}|null first and last time of a change of more than $limit within $seconds */
@@ -136,6 +175,8 @@ final readonly class Slips implements Check
     {
         $over = array_keys(array_filter($values, static fn (float $v): bool => abs($v) > $limit));
 
-        return $over === [] ? null : [$trace->t0 + min($over) / $trace->rateHz, $trace->t0 + max($over) / $trace->rateHz];
+        return $over === []
+            ? null
+            : [$trace->t0 + min($over) / $trace->rateHz, $trace->t0 + max($over) / $trace->rateHz];
     }
 }

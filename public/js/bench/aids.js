@@ -29,7 +29,9 @@ export function scale(aids, stance) {
 /** How far a heel stands above its first mark: in cm where the picture has a scale, else in per cent of its height. */
 export function lift(aid, point, mmToWidth, w, h) {
   const up = aid.points[0].y - point.y;
-  return mmToWidth === null || aid.view !== 'face-on' ? `${(100 * up).toFixed(1)} % of the picture` : `≈ ${((up * h * mmToWidth) / w / 10).toFixed(1)} cm`;
+  return mmToWidth === null || aid.view !== 'face-on'
+    ? `${(100 * up).toFixed(1)} % of the picture`
+    : `≈ ${((up * h * mmToWidth) / w / 10).toFixed(1)} cm`;
 }
 
 export class Aids {
@@ -48,18 +50,38 @@ export class Aids {
       this.layers.set(canvas.dataset.view, svg);
       svg.addEventListener('pointerdown', (e) => this.press(e, canvas.dataset.view));
     }
-    menu.addEventListener('change', () => { this.choose(menu.value); menu.value = ''; menu.blur(); });
-    addEventListener('keydown', (e) => { if (e.key === 'Escape' && this.kind) { this.choose(''); e.stopPropagation(); } }, true);
+    menu.addEventListener('change', () => {
+      this.choose(menu.value);
+      menu.value = '';
+      menu.blur();
+    });
+    addEventListener(
+      'keydown',
+      (e) => {
+        if (e.key === 'Escape' && this.kind) {
+          this.choose('');
+          e.stopPropagation();
+        }
+      },
+      true,
+    );
     stage.watch(() => this.draw());
     for (const all of stage.laid.values()) this.hook(all);
-    (stage.onSwing ??= []).push(() => { this.hook(stage.laid.get(stage.evidence)); this.draw(); });
+    (stage.onSwing ??= []).push(() => {
+      this.hook(stage.laid.get(stage.evidence));
+      this.draw();
+    });
     this.draw();
   }
 
   /** A film says when it has painted, and where. */
-  hook(views) { for (const view of views) if (view?.film) view.film.over = () => this.draw(); }
+  hook(views) {
+    for (const view of views) if (view?.film) view.film.over = () => this.draw();
+  }
 
-  mine(view) { return this.keep.list().filter((a) => a.view === view && (a.swing ?? 1) === this.stage.swing + 1); }
+  mine(view) {
+    return this.keep.list().filter((a) => a.view === view && (a.swing ?? 1) === this.stage.swing + 1);
+  }
 
   choose(what) {
     const list = this.keep.list();
@@ -77,26 +99,43 @@ export class Aids {
     this.draw();
   }
 
-  box(view) { return this.stage.views.find((v) => v.view === view)?.now.box ?? null; }
+  box(view) {
+    return this.stage.views.find((v) => v.view === view)?.now.box ?? null;
+  }
 
   at(e, view) {
-    const box = this.box(view), edge = this.layers.get(view).getBoundingClientRect();
+    const box = this.box(view),
+      edge = this.layers.get(view).getBoundingClientRect();
     const part = (v) => Number(Math.min(1, Math.max(0, v)).toFixed(4));
-    return box && { x: part((e.clientX - edge.left - box.x) / box.w), y: part((e.clientY - edge.top - box.y) / box.h), t: Number(this.stage.t.toFixed(4)) };
+    return (
+      box && {
+        x: part((e.clientX - edge.left - box.x) / box.w),
+        y: part((e.clientY - edge.top - box.y) / box.h),
+        t: Number(this.stage.t.toFixed(4)),
+      }
+    );
   }
 
   press(e, view) {
     if (this.keep.locked) return;
     const handle = e.target.closest('[data-handle]');
-    if (handle && !this.kind) { this.drag(e, view, handle); return; }
+    if (handle && !this.kind) {
+      this.drag(e, view, handle);
+      return;
+    }
     const point = this.kind && this.at(e, view);
     if (!point) return;
     e.preventDefault();
-    const swing = this.stage.swing + 1, aid = (points) => ({ kind: this.kind, view, points, ...(swing > 1 ? { swing } : {}) });
+    const swing = this.stage.swing + 1,
+      aid = (points) => ({ kind: this.kind, view, points, ...(swing > 1 ? { swing } : {}) });
     const list = this.keep.list();
     if (this.kind === 'heel') {
-      const open = this.points.length ? list.findLast((a) => a.kind === 'heel' && a.view === view && (a.swing ?? 1) === swing) : null;
-      this.points = [...(open?.points ?? []), point].sort((a, b) => (open && a === open.points[0] ? -1 : b === open?.points[0] ? 1 : a.t - b.t)).slice(0, most('heel'));
+      const open = this.points.length
+        ? list.findLast((a) => a.kind === 'heel' && a.view === view && (a.swing ?? 1) === swing)
+        : null;
+      this.points = [...(open?.points ?? []), point]
+        .sort((a, b) => (open && a === open.points[0] ? -1 : b === open?.points[0] ? 1 : a.t - b.t))
+        .slice(0, most('heel'));
       this.keep.set([...list.filter((a) => a !== open), aid(this.points)].slice(-MOST));
       this.keep.say('Move on in time and press the heel again; Escape ends it.');
     } else {
@@ -112,7 +151,9 @@ export class Aids {
 
   drag(e, view, handle) {
     const [i, k] = handle.dataset.handle.split(' ').map(Number);
-    const aid = this.mine(view)[i], list = this.keep.list(), layer = this.layers.get(view);
+    const aid = this.mine(view)[i],
+      list = this.keep.list(),
+      layer = this.layers.get(view);
     let moved = null;
     layer.setPointerCapture(e.pointerId);
     const move = (m) => {
@@ -137,18 +178,33 @@ export class Aids {
       const box = this.box(view);
       if (!box) continue;
       const aids = this.mine(view).map((a) => (a === instead ? dragged : a));
-      const drawing = this.kind && this.kind !== 'heel' && this.view === view && this.points.length ? [{ kind: this.kind, view, points: this.points, begun: true }] : [];
+      const drawing =
+        this.kind && this.kind !== 'heel' && this.view === view && this.points.length
+          ? [{ kind: this.kind, view, points: this.points, begun: true }]
+          : [];
       [...aids, ...drawing].forEach((aid, i) => this.one(svg, box, aid, i, aids));
     }
   }
 
   one(svg, box, aid, i, all) {
-    const add = (name, attributes, text) => { const n = document.createElementNS(NS, name); for (const [k, v] of Object.entries(attributes)) n.setAttribute(k, v); if (text) n.textContent = text; svg.append(n); };
+    const add = (name, attributes, text) => {
+      const n = document.createElementNS(NS, name);
+      for (const [k, v] of Object.entries(attributes)) n.setAttribute(k, v);
+      if (text) n.textContent = text;
+      svg.append(n);
+    };
     const at = aid.points.map((p) => [box.x + p.x * box.w, box.y + p.y * box.h]);
     const [[x, y]] = at;
     if (!aid.begun || at.length > 1) {
       if (aid.kind === 'plumb') add('line', { class: 'aid', x1: x, x2: x, y1: box.y, y2: box.y + box.h });
-      if (aid.kind === 'hips' && at[1]) add('rect', { class: 'aid', x: Math.min(x, at[1][0]), y: Math.min(y, at[1][1]), width: Math.abs(x - at[1][0]), height: Math.abs(y - at[1][1]) });
+      if (aid.kind === 'hips' && at[1])
+        add('rect', {
+          class: 'aid',
+          x: Math.min(x, at[1][0]),
+          y: Math.min(y, at[1][1]),
+          width: Math.abs(x - at[1][0]),
+          height: Math.abs(y - at[1][1]),
+        });
       if (aid.kind === 'foot' && at[2]) {
         const [[hx, hy], [bx, by], [tx, ty]] = at;
         add('path', { class: 'aid', d: `M${hx} ${hy}Q${bx} ${by} ${tx} ${ty}` });
@@ -157,15 +213,31 @@ export class Aids {
       if (aid.kind === 'angle' && at[1]) {
         add('line', { class: 'aid', x1: x, y1: y, x2: at[1][0], y2: at[1][1] });
         add('line', { class: 'aid sole', x1: x, y1: y, x2: at[1][0], y2: y });
-        add('text', { x: at[1][0] + 8, y: at[1][1] - 6 }, `${angle(aid.points, box.w, box.h).toFixed(0)}° in the picture`);
+        add(
+          'text',
+          { x: at[1][0] + 8, y: at[1][1] - 6 },
+          `${angle(aid.points, box.w, box.h).toFixed(0)}° in the picture`,
+        );
       }
       if (aid.kind === 'heel') {
         add('line', { class: 'aid sole', x1: x - 18, x2: x + 18, y1: y, y2: y });
         add('polyline', { class: 'aid', points: at.map((p) => p.join(',')).join(' ') });
-        const near = aid.points.reduce((best, p, k) => (k && Math.abs(p.t - this.stage.t) < Math.abs((aid.points[best]?.t ?? Infinity) - this.stage.t) ? k : best), 0);
-        if (near) add('text', { x: at[near][0] + 10, y: at[near][1] - 8 }, `${lift(aid, aid.points[near], scale(all, this.stage.evidence.stance), box.w, box.h)} at ${aid.points[near].t.toFixed(2)} s`);
+        const near = aid.points.reduce(
+          (best, p, k) =>
+            k && Math.abs(p.t - this.stage.t) < Math.abs((aid.points[best]?.t ?? Infinity) - this.stage.t) ? k : best,
+          0,
+        );
+        if (near)
+          add(
+            'text',
+            { x: at[near][0] + 10, y: at[near][1] - 8 },
+            `${lift(aid, aid.points[near], scale(all, this.stage.evidence.stance), box.w, box.h)} at ${aid.points[near].t.toFixed(2)} s`,
+          );
       }
     }
-    if (!this.keep.locked) at.forEach(([px, py], k) => add('circle', { class: 'handle', cx: px, cy: py, r: 5, ...(aid.begun ? {} : { 'data-handle': `${i} ${k}` }) }));
+    if (!this.keep.locked)
+      at.forEach(([px, py], k) =>
+        add('circle', { class: 'handle', cx: px, cy: py, r: 5, ...(aid.begun ? {} : { 'data-handle': `${i} ${k}` }) }),
+      );
   }
 }

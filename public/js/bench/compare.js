@@ -11,8 +11,12 @@ import { Stage, fetchEvidence } from './stage.js';
 export function follow(a, b, lock) {
   const shared = Object.keys(a).filter((code) => b[code] !== undefined);
   if (!shared.length) return (t) => t;
-  if (lock !== 'stations') { const code = shared.includes(lock) ? lock : shared[0]; return (t) => b[code] + t - a[code]; }
-  const from = shared.map((code) => a[code]), to = shared.map((code) => b[code]);
+  if (lock !== 'stations') {
+    const code = shared.includes(lock) ? lock : shared[0];
+    return (t) => b[code] + t - a[code];
+  }
+  const from = shared.map((code) => a[code]),
+    to = shared.map((code) => b[code]);
   return (t) => {
     const last = from.length - 1;
     if (t <= from[0]) return to[0] + t - from[0];
@@ -26,16 +30,24 @@ async function open(root) {
   const [first, second] = await Promise.all([fetchEvidence(root.dataset.first), fetchEvidence(root.dataset.second)]);
   // Lead and trail stay where they are seen: the second is drawn for the hand of the first.
   if (first.hand !== second.hand) Object.assign(second, { mirrored: true, hand: first.hand });
-  let lock = 'stations', to = follow(first.stations, second.stations, lock);
+  let lock = 'stations',
+    to = follow(first.stations, second.stations, lock);
   const apart = root.querySelector('[data-apart]');
-  const say = () => { apart.textContent = lock === 'stations' ? '' : `, meeting at ${lock}`; };
+  const say = () => {
+    apart.textContent = lock === 'stations' ? '' : `, meeting at ${lock}`;
+  };
   const sample = (t) => {
     const k = Math.round((to(t) - second.trace.t0) * second.trace.rate);
     return second.trace.share?.[k] ?? null;
   };
   const two = new Stage(root, [{ name: 'second', evidence: second }], { of: 'second' });
-  const one = new Stage(root, [{ name: 'first', evidence: first }], { overlay: (time) => (second.trace ? time.map(sample) : null) });
-  const keep = () => { two.t = Math.min(Math.max(to(one.t), second.trace.t0), second.trace.t0 + second.duration); two.draw(); };
+  const one = new Stage(root, [{ name: 'first', evidence: first }], {
+    overlay: (time) => (second.trace ? time.map(sample) : null),
+  });
+  const keep = () => {
+    two.t = Math.min(Math.max(to(one.t), second.trace.t0), second.trace.t0 + second.duration);
+    two.draw();
+  };
   one.watch(keep);
   keep();
   root.querySelector('[data-mode]').addEventListener('change', (e) => {
@@ -46,13 +58,27 @@ async function open(root) {
     say();
     one.draw();
   });
-  root.querySelector('[data-only-view]').addEventListener('change', (e) => { root.querySelector('.films').dataset.only = e.target.value; one.draw(); });
+  root.querySelector('[data-only-view]').addEventListener('change', (e) => {
+    root.querySelector('.films').dataset.only = e.target.value;
+    one.draw();
+  });
   say();
   const map = new KeyMap(STAGE, JSON.parse(document.getElementById('keys').textContent));
   addEventListener('keydown', (e) => {
-    if (e.ctrlKey || e.metaKey || e.altKey || e.target.closest('input, textarea, select') || (e.key === ' ' && e.target.closest('button, a'))) return;
+    if (
+      e.ctrlKey ||
+      e.metaKey ||
+      e.altKey ||
+      e.target.closest('input, textarea, select') ||
+      (e.key === ' ' && e.target.closest('button, a'))
+    )
+      return;
     const action = map.action(e);
-    if (action) { e.preventDefault(); one.do(action); if (action === 'swap' || action === 'feet') two.do(action); }
+    if (action) {
+      e.preventDefault();
+      one.do(action);
+      if (action === 'swap' || action === 'feet') two.do(action);
+    }
   });
   root.querySelector('.transport [data-do="feet"]').addEventListener('click', () => two.do('feet'));
   Object.assign(root, { stages: [one, two] });
@@ -60,4 +86,7 @@ async function open(root) {
 }
 
 const root = document.querySelector('[data-compare]');
-if (root) open(root).catch((error) => { root.querySelector('.films').textContent = error.message; });
+if (root)
+  open(root).catch((error) => {
+    root.querySelector('.films').textContent = error.message;
+  });

@@ -12,12 +12,34 @@ const LIMBS = [
 
 const palettes = {
   light: {
-    ground: '#b9b2a4', groundFill: '#ece6d9', grid: '#d9d2c4', edge: '#26231d', skin: '#d9b48c', cap: '#3c3a44', shirt: '#e9e4f2', belt: '#4a4658',
-    lead: '#1f6f78', trail: '#b8791f', club: '#2c2a33', ball: '#fffefb', label: '#5d574b',
+    ground: '#b9b2a4',
+    groundFill: '#ece6d9',
+    grid: '#d9d2c4',
+    edge: '#26231d',
+    skin: '#d9b48c',
+    cap: '#3c3a44',
+    shirt: '#e9e4f2',
+    belt: '#4a4658',
+    lead: '#1f6f78',
+    trail: '#b8791f',
+    club: '#2c2a33',
+    ball: '#fffefb',
+    label: '#5d574b',
   },
   dark: {
-    ground: '#57534b', groundFill: '#24221f', grid: '#35322d', edge: '#0c0b0a', skin: '#c79f76', cap: '#a7a2b8', shirt: '#bdb7cc', belt: '#6c6680',
-    lead: '#3fa3ad', trail: '#dd9d42', club: '#d8d4e2', ball: '#fffefb', label: '#b7b0a2',
+    ground: '#57534b',
+    groundFill: '#24221f',
+    grid: '#35322d',
+    edge: '#0c0b0a',
+    skin: '#c79f76',
+    cap: '#a7a2b8',
+    shirt: '#bdb7cc',
+    belt: '#6c6680',
+    lead: '#3fa3ad',
+    trail: '#dd9d42',
+    club: '#d8d4e2',
+    ball: '#fffefb',
+    label: '#b7b0a2',
   },
 };
 
@@ -73,10 +95,14 @@ export class Figure {
     for (const part of this.parts(p).sort((a, b) => a.depth - b.depth)) part.paint(g);
   }
 
-  palette() { return palette(); }
+  palette() {
+    return palette();
+  }
 
   /** Points of the screen to a millimetre, so that the whole arc of the club is in the picture. */
-  fit(w, h) { return Math.min(h / 2330, w / (this.view === 'face-on' ? 2350 : 1950)); }
+  fit(w, h) {
+    return Math.min(h / 2330, w / (this.view === 'face-on' ? 2350 : 1950));
+  }
 
   /** Screen position of a point, and its nearness to the camera. */
   place([x, y, z]) {
@@ -109,7 +135,8 @@ export class Figure {
     for (const side of ['trail', 'lead']) {
       const hue = this.colours[side];
       for (const [a, b, ra, rb, stuff] of LIMBS) {
-        const from = p[`${side}_${a}`], to = p[`${side}_${b}`];
+        const from = p[`${side}_${a}`],
+          to = p[`${side}_${b}`];
         const fill = stuff === 'skin' ? this.colours.skin : stuff === 'leg' ? hue : mix(hue, this.colours.shirt, 0.55);
         parts.push({
           depth: depth(`${side}_${a}`, `${side}_${b}`) + (stuff === 'skin' ? 40 : 0),
@@ -122,20 +149,53 @@ export class Figure {
         paint: (g) => this.blob(g, [[p[`${side}_hand`], 40]], this.colours.skin, side),
       });
     }
-    const belly = between(p.pelvis, p.chest, 0.38), ribs = between(p.pelvis, p.chest, 0.72);
+    const belly = between(p.pelvis, p.chest, 0.38),
+      ribs = between(p.pelvis, p.chest, 0.72);
     parts.push({
       depth: depth('pelvis'),
-      paint: (g) => this.blob(g, [[p.lead_hip, 92], [p.trail_hip, 92], [between(p.pelvis, p.chest, 0.14), 112]], mix(this.colours.lead, this.colours.trail, 0.5, 0.72), 'lead'),
+      paint: (g) =>
+        this.blob(
+          g,
+          [
+            [p.lead_hip, 92],
+            [p.trail_hip, 92],
+            [between(p.pelvis, p.chest, 0.14), 112],
+          ],
+          mix(this.colours.lead, this.colours.trail, 0.5, 0.72),
+          'lead',
+        ),
     });
     parts.push({
       depth: depth('chest', 'pelvis') + 8,
       paint: (g) => {
         const s = (n) => between(p[n], p.chest, 0.14);
-        this.blob(g, [[s('lead_shoulder'), 62], [s('trail_shoulder'), 62], [ribs, 122], [belly, 106]], this.colours.shirt, 'lead');
-        this.limb(g, between(p.pelvis, p.chest, 0.30), between(p.pelvis, p.chest, 0.33), 104, 104, this.colours.belt, 'lead', 0.12);
+        this.blob(
+          g,
+          [
+            [s('lead_shoulder'), 62],
+            [s('trail_shoulder'), 62],
+            [ribs, 122],
+            [belly, 106],
+          ],
+          this.colours.shirt,
+          'lead',
+        );
+        this.limb(
+          g,
+          between(p.pelvis, p.chest, 0.3),
+          between(p.pelvis, p.chest, 0.33),
+          104,
+          104,
+          this.colours.belt,
+          'lead',
+          0.12,
+        );
       },
     });
-    parts.push({ depth: depth('neck'), paint: (g) => this.limb(g, p.neck, between(p.neck, p.head, 0.7), 50, 48, this.colours.skin, 'lead') });
+    parts.push({
+      depth: depth('neck'),
+      paint: (g) => this.limb(g, p.neck, between(p.neck, p.head, 0.7), 50, 48, this.colours.skin, 'lead'),
+    });
     parts.push({ depth: depth('head') + 30, paint: (g) => this.head(g, p) });
     parts.push({ depth: depth('club_head', 'grip', 'lead_hand') + 20, paint: (g) => this.club(g, p) });
     return parts;
@@ -143,8 +203,10 @@ export class Figure {
 
   /** A tapered limb with a lit side; the trail side's edge is dashed. */
   limb(g, a, b, ra, rb, fill, side, flat = 1) {
-    const A = this.place(a), B = this.place(b);
-    const r1 = ra * this.scale, r2 = rb * this.scale;
+    const A = this.place(a),
+      B = this.place(b);
+    const r1 = ra * this.scale,
+      r2 = rb * this.scale;
     const outline = hull([...ring(A, r1, flat), ...ring(B, r2, flat)]);
     this.solid(g, outline, fill, side, [A[0] - r1, A[1] - r1 * 0.6], [A[0] + r1, A[1] + r1 * 0.6]);
   }
@@ -152,7 +214,8 @@ export class Figure {
   blob(g, spheres, fill, side) {
     const rings = spheres.flatMap(([at, r]) => ring(this.place(at), r * this.scale));
     const outline = hull(rings);
-    const xs = outline.map((q) => q[0]), ys = outline.map((q) => q[1]);
+    const xs = outline.map((q) => q[0]),
+      ys = outline.map((q) => q[1]);
     this.solid(g, outline, fill, side, [Math.min(...xs), Math.min(...ys)], [Math.max(...xs), Math.max(...ys)]);
   }
 
@@ -172,7 +235,10 @@ export class Figure {
   }
 
   shoe(g, p, side, hue) {
-    const heel = p[`${side}_heel`], ball = p[`${side}_ball`], toe = p[`${side}_toe`], ankle = p[`${side}_ankle`];
+    const heel = p[`${side}_heel`],
+      ball = p[`${side}_ball`],
+      toe = p[`${side}_toe`],
+      ankle = p[`${side}_ankle`];
     const up = (q, r) => [[q[0], q[1], q[2] + r], r];
     this.blob(g, [up(heel, 36), up(ball, 44), up(toe, 27), [ankle, 42]], tone(hue, -0.34), side);
   }
@@ -182,7 +248,8 @@ export class Figure {
     const r = 102 * this.scale;
     this.solid(g, hull(ring(at, r)), this.colours.skin, 'lead', [at[0] - r, at[1] - r], [at[0] + r, at[1] + r]);
     // A cap: the half of the skull away from the neck and the face, and a brim over the eyes.
-    const up = unit(sub(p.head, p.neck)), face = unit(sub(p.nose, p.head));
+    const up = unit(sub(p.head, p.neck)),
+      face = unit(sub(p.nose, p.head));
     const crown = p.head.map((v, i) => v + up[i] * 46 - face[i] * 16);
     const across = unit(cross(up, face));
     const brim = [-1, -0.6, 0, 0.6, 1].map((k) => {
@@ -196,7 +263,9 @@ export class Figure {
   }
 
   club(g, p) {
-    const a = this.place(p.grip), b = this.place(p.club_head), hold = this.place(between(p.grip, p.club_head, 0.26));
+    const a = this.place(p.grip),
+      b = this.place(p.club_head),
+      hold = this.place(between(p.grip, p.club_head, 0.26));
     g.lineCap = 'round';
     g.strokeStyle = this.colours.club;
     g.lineWidth = Math.max(1.6, 13 * this.scale);
@@ -206,17 +275,33 @@ export class Figure {
     const along = unit(sub(p.club_head, p.grip));
     const out = unit(cross(along, Math.abs(along[0]) > 0.9 ? [0, 1, 0] : [1, 0, 0]));
     const tip = p.club_head.map((v, i) => v + out[i] * 78 * (out[1] < 0 ? -1 : 1));
-    this.blob(g, [[p.club_head, 24], [tip, 32]], this.colours.club, 'lead');
+    this.blob(
+      g,
+      [
+        [p.club_head, 24],
+        [tip, 32],
+      ],
+      this.colours.club,
+      'lead',
+    );
     g.lineCap = 'butt';
   }
 }
 
 const between = (a, b, f) => a.map((v, i) => v + f * (b[i] - v));
 const sub = (a, b) => a.map((v, i) => v - b[i]);
-const unit = (a) => { const l = Math.hypot(...a) || 1; return a.map((v) => v / l); };
+const unit = (a) => {
+  const l = Math.hypot(...a) || 1;
+  return a.map((v) => v / l);
+};
 const cross = (a, b) => [a[1] * b[2] - a[2] * b[1], a[2] * b[0] - a[0] * b[2], a[0] * b[1] - a[1] * b[0]];
 
-function line(g, a, b) { g.beginPath(); g.moveTo(a[0], a[1]); g.lineTo(b[0], b[1]); g.stroke(); }
+function line(g, a, b) {
+  g.beginPath();
+  g.moveTo(a[0], a[1]);
+  g.lineTo(b[0], b[1]);
+  g.stroke();
+}
 
 function ring([x, y], r, flat = 1) {
   const out = [];
@@ -252,6 +337,18 @@ function trace(g, points) {
 }
 
 const rgb = (hex) => [1, 3, 5].map((i) => parseInt(hex.slice(i, i + 2), 16));
-const hex = (c) => `#${c.map((v) => Math.max(0, Math.min(255, Math.round(v))).toString(16).padStart(2, '0')).join('')}`;
-function tone(colour, by) { return hex(rgb(colour).map((v) => (by > 0 ? v + (255 - v) * by : v * (1 + by)))); }
-function mix(a, b, f, dim = 1) { const B = rgb(b); return hex(rgb(a).map((v, i) => (v + f * (B[i] - v)) * dim)); }
+const hex = (c) =>
+  `#${c
+    .map((v) =>
+      Math.max(0, Math.min(255, Math.round(v)))
+        .toString(16)
+        .padStart(2, '0'),
+    )
+    .join('')}`;
+function tone(colour, by) {
+  return hex(rgb(colour).map((v) => (by > 0 ? v + (255 - v) * by : v * (1 + by))));
+}
+function mix(a, b, f, dim = 1) {
+  const B = rgb(b);
+  return hex(rgb(a).map((v, i) => (v + f * (B[i] - v)) * dim));
+}

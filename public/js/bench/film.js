@@ -17,18 +17,44 @@ export class FilmView {
    * @param {(text: string) => void} say caption
    */
   constructor(canvas, film, say = () => {}) {
-    Object.assign(this, { canvas, film, say, cache: new Map(), shown: -1, want: 0, busy: false, playing: false, held: false, mirrored: false, near: false, failed: '', born: performance.now() });
+    Object.assign(this, {
+      canvas,
+      film,
+      say,
+      cache: new Map(),
+      shown: -1,
+      want: 0,
+      busy: false,
+      playing: false,
+      held: false,
+      mirrored: false,
+      near: false,
+      failed: '',
+      born: performance.now(),
+    });
     this.video = Object.assign(document.createElement('video'), { muted: true, playsInline: true, preload: 'auto' });
     this.ready = this.load();
   }
 
   async load() {
     const source = await this.source();
-    if (!source) { this.failed = 'The film could not be fetched; reload to try again.'; this.say(this.failed); return; }
+    if (!source) {
+      this.failed = 'The film could not be fetched; reload to try again.';
+      this.say(this.failed);
+      return;
+    }
     this.video.src = source;
     await new Promise((done) => {
       this.video.addEventListener('loadeddata', done, { once: true });
-      this.video.addEventListener('error', () => { this.failed = 'This browser cannot show the film.'; this.say(this.failed); done(); }, { once: true });
+      this.video.addEventListener(
+        'error',
+        () => {
+          this.failed = 'This browser cannot show the film.';
+          this.say(this.failed);
+          done();
+        },
+        { once: true },
+      );
     });
     this.loaded = !this.failed;
     if (this.loaded) this.seek();
@@ -48,29 +74,58 @@ export class FilmView {
   }
 
   /** Film time of a moment of the recording, and back, s. */
-  toFilm(t) { return (t - this.film.offset) / (1 + 1e-6 * this.film.drift); }
-  toRecording(t) { return this.film.offset + t * (1 + 1e-6 * this.film.drift); }
-  frameAt(t) { return Math.min(this.film.frames - 1, Math.max(0, Math.floor(this.toFilm(t) * this.film.rate + 0.02))); }
+  toFilm(t) {
+    return (t - this.film.offset) / (1 + 1e-6 * this.film.drift);
+  }
+  toRecording(t) {
+    return this.film.offset + t * (1 + 1e-6 * this.film.drift);
+  }
+  frameAt(t) {
+    return Math.min(this.film.frames - 1, Math.max(0, Math.floor(this.toFilm(t) * this.film.rate + 0.02)));
+  }
   /** Recording time at which a frame stands, and at which its picture was really taken. */
-  timeOf(n) { return this.toRecording(n / this.film.rate); }
-  takenAt(n) { return this.toRecording(this.film.taken?.[n] ?? n / this.film.rate); }
-  covers(t) { const f = this.toFilm(t) * this.film.rate; return f > -0.5 && f < this.film.frames + 0.5; }
+  timeOf(n) {
+    return this.toRecording(n / this.film.rate);
+  }
+  takenAt(n) {
+    return this.toRecording(this.film.taken?.[n] ?? n / this.film.rate);
+  }
+  covers(t) {
+    const f = this.toFilm(t) * this.film.rate;
+    return f > -0.5 && f < this.film.frames + 0.5;
+  }
 
   draw(t) {
     this.asleep = false;
-    if (this.held) { this.paint(); return; }
+    if (this.held) {
+      this.paint();
+      return;
+    }
     this.want = this.frameAt(t);
     this.at = t;
     if (this.playing) {
       const ahead = this.video.currentTime - this.toFilm(t);
-      if (Math.abs(ahead) > Math.max(0.12 * this.video.playbackRate, 2 / this.film.rate)) this.video.currentTime = Math.max(0, this.toFilm(t));
+      if (Math.abs(ahead) > Math.max(0.12 * this.video.playbackRate, 2 / this.film.rate))
+        this.video.currentTime = Math.max(0, this.toFilm(t));
       return;
     }
     const kept = this.cache.get(this.want);
-    if (kept && kept.width < 0.8 * this.room().resizeWidth) { this.forget(); this.picture = kept; this.paint(); this.seek(); return; }
-    if (kept) { this.picture = kept; this.shown = this.want; this.paint(); return; }
+    if (kept && kept.width < 0.8 * this.room().resizeWidth) {
+      this.forget();
+      this.picture = kept;
+      this.paint();
+      this.seek();
+      return;
+    }
+    if (kept) {
+      this.picture = kept;
+      this.shown = this.want;
+      this.paint();
+      return;
+    }
     if (!this.loaded) this.still();
-    if (this.shown === this.want) this.paint(); else this.seek();
+    if (this.shown === this.want) this.paint();
+    else this.seek();
   }
 
   /** One seek at a time; where the wish has moved meanwhile, the next follows at once. */
@@ -101,13 +156,23 @@ export class FilmView {
     };
     this.video.requestVideoFrameCallback(look);
     // Where the frame is on show already the browser presents none.
-    this.video.addEventListener('seeked', () => { other = null; setTimeout(() => done(other), 120); }, { once: true });
+    this.video.addEventListener(
+      'seeked',
+      () => {
+        other = null;
+        setTimeout(() => done(other), 120);
+      },
+      { once: true },
+    );
     this.video.currentTime = (n + 0.5) / this.film.rate;
   }
 
   show(n) {
     const kept = this.cache.get(n);
-    if (kept) { this.picture = kept; this.shown = n; }
+    if (kept) {
+      this.picture = kept;
+      this.shown = n;
+    }
     this.paint();
   }
 
@@ -115,9 +180,15 @@ export class FilmView {
   warm() {
     clearTimeout(this.warming);
     this.warming = setTimeout(() => {
-      if (this.busy || this.playing || this.asleep || this.held || document.hidden || this.cache.size >= this.most - 2) return;
+      if (this.busy || this.playing || this.asleep || this.held || document.hidden || this.cache.size >= this.most - 2)
+        return;
       const near = Object.values(this.stations ?? {}).map((t) => this.frameAt(t));
-      this.ahead ??= Array.from({ length: this.film.frames }, (_, n) => [Math.min(...near.map((s) => Math.abs(s - n)), Infinity), n]).sort((a, b) => a[0] - b[0]).map(([, n]) => n);
+      this.ahead ??= Array.from({ length: this.film.frames }, (_, n) => [
+        Math.min(...near.map((s) => Math.abs(s - n)), Infinity),
+        n,
+      ])
+        .sort((a, b) => a[0] - b[0])
+        .map(([, n]) => n);
       const next = this.ahead.find((n) => !this.cache.has(n));
       if (next !== undefined) this.seek(next);
     }, 40);
@@ -125,22 +196,34 @@ export class FilmView {
 
   /** Size of a kept frame: as it is shown, never larger than it was filmed. */
   room() {
-    const { w, h } = sizeOf(this.canvas), ratio = window.devicePixelRatio || 1;
-    const k = Math.min(1, (ratio * (this.near ? NEAR : 1) * Math.min(w / this.film.width, h / this.film.height)) || 1);
-    return { resizeWidth: Math.max(2, Math.round(k * this.film.width)), resizeHeight: Math.max(2, Math.round(k * this.film.height)), resizeQuality: 'medium' };
+    const { w, h } = sizeOf(this.canvas),
+      ratio = window.devicePixelRatio || 1;
+    const k = Math.min(1, ratio * (this.near ? NEAR : 1) * Math.min(w / this.film.width, h / this.film.height) || 1);
+    return {
+      resizeWidth: Math.max(2, Math.round(k * this.film.width)),
+      resizeHeight: Math.max(2, Math.round(k * this.film.height)),
+      resizeQuality: 'medium',
+    };
   }
 
   /** The frame the video shows, turned into a picture once: kept, and painted if it is the one that is wanted. */
   async keep(n) {
     const room = this.room();
-    if (room.resizeWidth !== this.roomFor) { this.roomFor = room.resizeWidth; this.forget(); }
+    if (room.resizeWidth !== this.roomFor) {
+      this.roomFor = room.resizeWidth;
+      this.forget();
+    }
     try {
       const picture = await pictureOf(this.video, room);
-      if (this.cache.has(n)) picture.close(); else this.cache.set(n, picture);
+      if (this.cache.has(n)) picture.close();
+      else this.cache.set(n, picture);
       this.most = Math.max(8, Math.floor(KEPT / (room.resizeWidth * room.resizeHeight * 4)));
       for (const [old, kept] of this.cache) {
         if (this.cache.size <= this.most) break;
-        if (kept !== this.picture && old !== n) { kept.close(); this.cache.delete(old); }
+        if (kept !== this.picture && old !== n) {
+          kept.close();
+          this.cache.delete(old);
+        }
       }
     } catch {
       this.picture = this.video;
@@ -156,12 +239,25 @@ export class FilmView {
 
   /** A still of the nearest station, where the film itself is long in coming. */
   still() {
-    if (performance.now() - this.born < PATIENCE) { this.waits ??= setTimeout(() => { this.waits = null; if (!this.loaded) this.still(); }, PATIENCE); return; }
-    const code = Object.keys(this.film.stills).find((c) => Math.abs((this.stations?.[c] ?? Infinity) - this.at) < 0.02) ?? 'poster';
+    if (performance.now() - this.born < PATIENCE) {
+      this.waits ??= setTimeout(() => {
+        this.waits = null;
+        if (!this.loaded) this.still();
+      }, PATIENCE);
+      return;
+    }
+    const code =
+      Object.keys(this.film.stills).find((c) => Math.abs((this.stations?.[c] ?? Infinity) - this.at) < 0.02) ??
+      'poster';
     if (this.stillOf === code) return;
     this.stillOf = code;
     const image = new Image();
-    image.onload = () => { if (!this.loaded && this.stillOf === code) { this.picture = image; this.paint(); } };
+    image.onload = () => {
+      if (!this.loaded && this.stillOf === code) {
+        this.picture = image;
+        this.paint();
+      }
+    };
     image.src = this.film.url.replace(/stream$/, code);
   }
 
@@ -177,7 +273,9 @@ export class FilmView {
       this.video.requestVideoFrameCallback(paint);
     };
     this.video.requestVideoFrameCallback(paint);
-    this.video.play().catch(() => { this.playing = false; });
+    this.video.play().catch(() => {
+      this.playing = false;
+    });
   }
 
   halt() {
@@ -189,22 +287,37 @@ export class FilmView {
 
   paint() {
     if (this.asleep) return;
-    const c = this.canvas, ratio = window.devicePixelRatio || 1;
+    const c = this.canvas,
+      ratio = window.devicePixelRatio || 1;
     const { w, h } = sizeOf(c);
-    if (c.width !== Math.round(w * ratio) || c.height !== Math.round(h * ratio)) { c.width = Math.round(w * ratio); c.height = Math.round(h * ratio); }
+    if (c.width !== Math.round(w * ratio) || c.height !== Math.round(h * ratio)) {
+      c.width = Math.round(w * ratio);
+      c.height = Math.round(h * ratio);
+    }
     const k = Math.min(w / this.film.width, h / this.film.height) * (this.near ? NEAR : 1);
     // Near: the foot of the picture, where the feet are.
-    this.box = { x: (w - k * this.film.width) / 2, y: (h - k * this.film.height) / (this.near ? 1 : 2), w: k * this.film.width, h: k * this.film.height };
+    this.box = {
+      x: (w - k * this.film.width) / 2,
+      y: (h - k * this.film.height) / (this.near ? 1 : 2),
+      w: k * this.film.width,
+      h: k * this.film.height,
+    };
     const g = c.getContext('2d');
     g.setTransform(ratio, 0, 0, ratio, 0, 0);
     g.clearRect(0, 0, w, h);
     if (this.picture) {
-      if (this.mirrored) { g.translate(w, 0); g.scale(-1, 1); }
+      if (this.mirrored) {
+        g.translate(w, 0);
+        g.scale(-1, 1);
+      }
       g.drawImage(this.picture, this.box.x, this.box.y, this.box.w, this.box.h);
       g.setTransform(ratio, 0, 0, ratio, 0, 0);
     }
     c.dataset.frame = String(this.shown);
-    if (this.shown >= 0) this.say(`frame ${this.shown} · ${this.takenAt(this.shown).toFixed(3)} s${this.at !== undefined && !this.covers(this.at) ? ' · the film does not reach this moment' : ''}${this.held ? ' · held' : ''}`);
+    if (this.shown >= 0)
+      this.say(
+        `frame ${this.shown} · ${this.takenAt(this.shown).toFixed(3)} s${this.at !== undefined && !this.covers(this.at) ? ' · the film does not reach this moment' : ''}${this.held ? ' · held' : ''}`,
+      );
     this.over?.(g, this.box);
   }
 }

@@ -1,25 +1,51 @@
 // Brings films in part by part, watches their conversion, and sets a film's clock against the trace.
 const token = document.querySelector('meta[name="csrf-token"]').content;
-const wait = (ms) => new Promise((done) => { setTimeout(done, ms); });
+const wait = (ms) =>
+  new Promise((done) => {
+    setTimeout(done, ms);
+  });
 
 async function send(form, file) {
   const [bar, words] = [form.querySelector('progress'), form.querySelector('[data-words]')];
   const json = { 'Content-Type': 'application/json', Accept: 'application/json', 'X-CSRF-TOKEN': token };
-  const refuse = (text) => { words.textContent = text; bar.hidden = true; form.elements.file.disabled = false; };
+  const refuse = (text) => {
+    words.textContent = text;
+    bar.hidden = true;
+    form.elements.file.disabled = false;
+  };
   form.elements.file.disabled = true;
   bar.hidden = false;
   words.textContent = 'sending …';
-  const begun = await fetch(form.dataset.upload, { method: 'POST', headers: json, body: JSON.stringify({ view: form.dataset.view, name: file.name, bytes: file.size, slowed: Number(form.elements.slowed.value) }) }).catch(() => null);
+  const begun = await fetch(form.dataset.upload, {
+    method: 'POST',
+    headers: json,
+    body: JSON.stringify({
+      view: form.dataset.view,
+      name: file.name,
+      bytes: file.size,
+      slowed: Number(form.elements.slowed.value),
+    }),
+  }).catch(() => null);
   const film = await begun?.json().catch(() => ({}));
   if (!begun?.ok) return refuse(film?.message ?? 'The server cannot be reached; nothing was sent.');
   let at = 0;
   for (let tries = 0; at < file.size;) {
-    const answer = await fetch(`${film.to}?offset=${at}`, { method: 'PUT', headers: { ...json, 'Content-Type': 'application/octet-stream' }, body: file.slice(at, at + film.part) }).catch(() => null);
-    if (answer?.ok) { at = (await answer.json()).received; tries = 0; bar.value = at / file.size; continue; }
+    const answer = await fetch(`${film.to}?offset=${at}`, {
+      method: 'PUT',
+      headers: { ...json, 'Content-Type': 'application/octet-stream' },
+      body: file.slice(at, at + film.part),
+    }).catch(() => null);
+    if (answer?.ok) {
+      at = (await answer.json()).received;
+      tries = 0;
+      bar.value = at / file.size;
+      continue;
+    }
     const said = await answer?.json().catch(() => null);
     if (answer && answer.status < 500) return refuse(said?.message ?? 'The film was refused.');
     tries += 1;
-    if (tries > 60) return refuse('The network did not come back. What was sent is kept for now; choose the film again.');
+    if (tries > 60)
+      return refuse('The network did not come back. What was sent is kept for now; choose the film again.');
     words.textContent = 'waiting for the network …';
     await wait(Math.min(8000, 500 * tries));
   }
@@ -30,7 +56,9 @@ async function send(form, file) {
 async function watch(host, url) {
   const [bar, words] = [host.querySelector('progress'), host.querySelector('[data-words]')];
   for (;;) {
-    const film = await fetch(url, { headers: { Accept: 'application/json' } }).then((a) => a.json()).catch(() => null);
+    const film = await fetch(url, { headers: { Accept: 'application/json' } })
+      .then((a) => a.json())
+      .catch(() => null);
     if (film?.state === 'ready' || film?.state === 'refused') {
       sessionStorage.setItem('bench-films', '1');
       location.reload();
@@ -38,7 +66,10 @@ async function watch(host, url) {
     }
     if (film) {
       bar.value = film.progress;
-      words.textContent = film.state === 'converting' ? `being made ready, ${Math.round(100 * film.progress)} % – you can go on with other things` : 'waiting to be made ready …';
+      words.textContent =
+        film.state === 'converting'
+          ? `being made ready, ${Math.round(100 * film.progress)} % – you can go on with other things`
+          : 'waiting to be made ready …';
     }
     await wait(600);
   }
@@ -48,7 +79,10 @@ export function openFilmsPanel(root, stage) {
   for (const row of root.querySelectorAll('[data-watch]')) watch(row, row.dataset.watch);
   for (const form of root.querySelectorAll('[data-upload]')) {
     form.addEventListener('submit', (e) => e.preventDefault());
-    form.elements.file.addEventListener('change', () => form.elements.file.files[0] && send(form, form.elements.file.files[0]));
+    form.elements.file.addEventListener(
+      'change',
+      () => form.elements.file.files[0] && send(form, form.elements.file.files[0]),
+    );
   }
   for (const keys of root.querySelectorAll('[data-film-clock]')) {
     const view = stage.views.find((v) => v.view === keys.dataset.filmClock)?.film;
@@ -63,9 +97,17 @@ export function openFilmsPanel(root, stage) {
       hold.textContent = view.held ? 'let the frame go' : 'hold this frame, move the rest';
       stage.draw();
     });
-    same.addEventListener('submit', () => { same.elements.film_s.value = frame().toFixed(6); same.elements.trace_s.value = stage.t.toFixed(6); });
+    same.addEventListener('submit', () => {
+      same.elements.film_s.value = frame().toFixed(6);
+      same.elements.trace_s.value = stage.t.toFixed(6);
+    });
     const impact = keys.querySelector('[data-impact]');
-    impact.addEventListener('submit', () => { impact.elements.film_s.value = frame().toFixed(6); });
+    impact.addEventListener('submit', () => {
+      impact.elements.film_s.value = frame().toFixed(6);
+    });
   }
-  if (sessionStorage.getItem('bench-films')) { sessionStorage.removeItem('bench-films'); document.querySelector('#films')?.scrollIntoView(); }
+  if (sessionStorage.getItem('bench-films')) {
+    sessionStorage.removeItem('bench-films');
+    document.querySelector('#films')?.scrollIntoView();
+  }
 }

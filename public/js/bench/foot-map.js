@@ -7,7 +7,10 @@ const PUSH = 2.6;
 
 /** An arrow from (x, y) by (dx, dy), its head a small barb. */
 function arrow(x, y, dx, dy) {
-  const l = Math.hypot(dx, dy) || 1, [ux, uy] = [dx / l, dy / l], [ex, ey] = [x + dx, y + dy], b = Math.min(6, l * 0.5);
+  const l = Math.hypot(dx, dy) || 1,
+    [ux, uy] = [dx / l, dy / l],
+    [ex, ey] = [x + dx, y + dy],
+    b = Math.min(6, l * 0.5);
   const barb = (k) => `L${(ex - ux * b - uy * b * 0.6 * k).toFixed(1)} ${(ey - uy * b + ux * b * 0.6 * k).toFixed(1)}`;
   return `M${x.toFixed(1)} ${y.toFixed(1)}L${ex.toFixed(1)} ${ey.toFixed(1)}${barb(1)}M${ex.toFixed(1)} ${ey.toFixed(1)}${barb(-1)}`;
 }
@@ -31,13 +34,19 @@ export class FootMap {
     this.path = this.add('path', { class: 'path' });
     this.net = this.add('circle', { class: 'net', r: 5.5 });
     this.arrows = {};
-    for (const part of Object.keys(evidence.trace?.push ?? {})) this.arrows[part] = this.add('path', { class: `push ${part}` });
+    for (const part of Object.keys(evidence.trace?.push ?? {}))
+      this.arrows[part] = this.add('path', { class: `push ${part}` });
     if (evidence.trace?.push) {
       const x = this.mirror > 0 ? 8 : 252;
       this.add('path', { class: 'push key', d: arrow(x, 205, this.mirror * 10 * PUSH, 0) });
-      this.add('text', { x, y: 222, 'text-anchor': this.mirror > 0 ? 'start' : 'end' }).textContent = 'ground’s push, 10 %';
+      this.add('text', { x, y: 222, 'text-anchor': this.mirror > 0 ? 'start' : 'end' }).textContent =
+        'ground’s push, 10 %';
     }
-    this.add('text', { x: this.mirror > 0 ? 252 : 8, y: 222, 'text-anchor': this.mirror > 0 ? 'end' : 'start' }).textContent = this.mirror > 0 ? 'target →' : '← target';
+    this.add('text', {
+      x: this.mirror > 0 ? 252 : 8,
+      y: 222,
+      'text-anchor': this.mirror > 0 ? 'end' : 'start',
+    }).textContent = this.mirror > 0 ? 'target →' : '← target';
     this.add('text', { x: 130, y: evidence.trace?.push ? 200 : 222, 'text-anchor': 'middle' }).textContent = 'ball ↓';
   }
 
@@ -48,14 +57,19 @@ export class FootMap {
     return node;
   }
 
-  place(x, y) { return [130 + this.mirror * x * this.scale, 128 + y * this.scale]; }
+  place(x, y) {
+    return [130 + this.mirror * x * this.scale, 128 + y * this.scale];
+  }
 
   /** Heel, ball and toe of a foot now: from the film where there is one, else where it stood at address. */
   foot(side, t) {
     const { motion, stance } = this.evidence;
     if (motion) {
       const i = Math.min(Math.max(Math.round((t - motion.t0) * motion.rate), 0), motion.points.pelvis[0].length - 1);
-      const at = (name) => { const p = motion.points[`${side}_${name}`]; return [p[0][i], p[1][i]]; };
+      const at = (name) => {
+        const p = motion.points[`${side}_${name}`];
+        return [p[0][i], p[1][i]];
+      };
       return [at('heel'), at('ball'), at('toe')];
     }
     const foot = stance?.[`${side}_foot`];
@@ -72,7 +86,10 @@ export class FootMap {
       this[side].setAttribute('d', foot ? this.sole(foot) : '');
       this[`${side}Dot`].setAttribute('r', 0);
     }
-    if (!trace) { this.net.setAttribute('r', 0); return; }
+    if (!trace) {
+      this.net.setAttribute('r', 0);
+      return;
+    }
     const i = Math.min(Math.max(Math.round((t - trace.t0) * trace.rate), 0), trace.cop[0].length - 1);
     const share = trace.share?.[i] ?? null;
     for (const side of ['lead', 'trail']) {
@@ -81,7 +98,8 @@ export class FootMap {
       const text = share === null ? '' : `${side === 'lead' ? Math.round(share) : 100 - Math.round(share)} %`;
       // Setting a text anew, even the same, lays the drawing out again.
       if (this.shareText[side].textContent !== text) this.shareText[side].textContent = text;
-      const x = trace.feet?.[side]?.[0]?.[i] ?? null, y = trace.feet?.[side]?.[1]?.[i] ?? null;
+      const x = trace.feet?.[side]?.[0]?.[i] ?? null,
+        y = trace.feet?.[side]?.[1]?.[i] ?? null;
       if (part !== null && x !== null && y !== null) {
         const [px, py] = this.place(x, y);
         this[`${side}Dot`].setAttribute('cx', px);
@@ -89,7 +107,8 @@ export class FootMap {
         this[`${side}Dot`].setAttribute('r', 3 + Math.sqrt(part) * 1.5);
       }
     }
-    const back = Math.round(0.45 * trace.rate), step = Math.max(1, Math.round(trace.rate / 120));
+    const back = Math.round(0.45 * trace.rate),
+      step = Math.max(1, Math.round(trace.rate / 120));
     let d = '';
     for (let k = Math.max(0, i - back); k <= i; k += step) {
       if (trace.cop[0][k] === null || trace.cop[1][k] === null) continue;
@@ -103,7 +122,10 @@ export class FootMap {
     this.net.setAttribute('r', trace.cop[0][i] === null ? 0 : 5.5);
     for (const [part, path] of Object.entries(this.arrows)) {
       const [fx, fy] = trace.push[part].map((axis) => axis[i]);
-      const from = part === 'net' ? [trace.cop[0][i], trace.cop[1][i]] : trace.feet?.[part]?.map((axis) => axis[i]) ?? [null, null];
+      const from =
+        part === 'net'
+          ? [trace.cop[0][i], trace.cop[1][i]]
+          : (trace.feet?.[part]?.map((axis) => axis[i]) ?? [null, null]);
       const shown = fx !== null && fy !== null && from[0] !== null && from[1] !== null && Math.hypot(fx, fy) > 0.4;
       path.setAttribute('d', shown ? arrow(...this.place(...from), this.mirror * fx * PUSH, fy * PUSH) : '');
     }
@@ -113,10 +135,16 @@ export class FootMap {
   sole([heel, ball, toe]) {
     const d = [toe[0] - heel[0], toe[1] - heel[1]];
     const l = Math.hypot(...d) || 1;
-    const u = [d[0] / l, d[1] / l], n = [-u[1], u[0]];
-    const at = (p, along, out) => this.place(p[0] + u[0] * along + n[0] * out, p[1] + u[1] * along + n[1] * out).map((v) => v.toFixed(1)).join(' ');
+    const u = [d[0] / l, d[1] / l],
+      n = [-u[1], u[0]];
+    const at = (p, along, out) =>
+      this.place(p[0] + u[0] * along + n[0] * out, p[1] + u[1] * along + n[1] * out)
+        .map((v) => v.toFixed(1))
+        .join(' ');
     const width = 0.18 * Math.max(l, 180);
-    return `M${at(heel, -6, 0)}C${at(heel, -8, width * 0.7)} ${at(heel, 40, width * 0.75)} ${at(heel, l * 0.42, width * 0.62)}S${at(ball, -10, width)} ${at(ball, 10, width)}S${at(toe, 4, width * 0.55)} ${at(toe, 6, 0)}`
-      + `S${at(ball, 18, -width)} ${at(ball, 0, -width * 0.98)}S${at(heel, l * 0.52, -width * 0.66)} ${at(heel, l * 0.36, -width * 0.66)}S${at(heel, -8, -width * 0.7)} ${at(heel, -6, 0)}Z`;
+    return (
+      `M${at(heel, -6, 0)}C${at(heel, -8, width * 0.7)} ${at(heel, 40, width * 0.75)} ${at(heel, l * 0.42, width * 0.62)}S${at(ball, -10, width)} ${at(ball, 10, width)}S${at(toe, 4, width * 0.55)} ${at(toe, 6, 0)}` +
+      `S${at(ball, 18, -width)} ${at(ball, 0, -width * 0.98)}S${at(heel, l * 0.52, -width * 0.66)} ${at(heel, l * 0.36, -width * 0.66)}S${at(heel, -8, -width * 0.7)} ${at(heel, -6, 0)}Z`
+    );
   }
 }

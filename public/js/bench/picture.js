@@ -9,7 +9,8 @@ function open() {
   worker.addEventListener('message', ({ data }) => {
     const { done, fail } = waiting.get(data.id);
     waiting.delete(data.id);
-    if (data.picture) done(data.picture); else fail(new Error(data.error));
+    if (data.picture) done(data.picture);
+    else fail(new Error(data.error));
   });
   return worker;
 }

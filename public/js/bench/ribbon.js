@@ -8,17 +8,35 @@ export class Ribbon {
     this.stage = stage;
     this.pins = [];
     this.build();
-    new ResizeObserver(() => { if (host.clientWidth !== this.width) { this.build(); this.draw(stage.t); } }).observe(host);
+    new ResizeObserver(() => {
+      if (host.clientWidth !== this.width) {
+        this.build();
+        this.draw(stage.t);
+      }
+    }).observe(host);
 
     const move = (e) => {
       stage.halt();
       if (e.type === 'pointerdown') this.edge = this.svg.getBoundingClientRect().left;
       seek(this.timeAt(e.clientX - this.edge));
     };
-    host.addEventListener('pointerdown', (e) => { host.setPointerCapture(e.pointerId); this.held = true; move(e); });
+    host.addEventListener('pointerdown', (e) => {
+      host.setPointerCapture(e.pointerId);
+      this.held = true;
+      move(e);
+    });
     host.addEventListener('pointermove', (e) => this.held && move(e));
-    host.addEventListener('pointerup', () => { this.held = false; });
-    host.addEventListener('wheel', (e) => { e.preventDefault(); stage.do(e.deltaY > 0 ? 'frame-on' : 'frame-back'); }, { passive: false });
+    host.addEventListener('pointerup', () => {
+      this.held = false;
+    });
+    host.addEventListener(
+      'wheel',
+      (e) => {
+        e.preventDefault();
+        stage.do(e.deltaY > 0 ? 'frame-on' : 'frame-back');
+      },
+      { passive: false },
+    );
   }
 
   /** Draws the strip for the width it has: one unit is one pixel, so that nothing is squeezed. */
@@ -31,12 +49,20 @@ export class Ribbon {
     this.host.replaceChildren(this.svg);
     const half = Math.min(9, this.gap / 4);
     const at = this.stage.times.map((_, i) => this.pad + i * this.gap);
-    const notches = at.slice().reverse().map((x) => `H${x + half}L${x} 16L${x - half} 30`).join('');
+    const notches = at
+      .slice()
+      .reverse()
+      .map((x) => `H${x + half}L${x} 16L${x - half} 30`)
+      .join('');
     this.add('path', { class: 'strip', d: `M2 8H${this.width - 2}V30H2Z` });
     this.add('path', { class: 'edge', d: `M2 8H${this.width - 2}V30${notches}H2Z` });
     this.pinLayer = this.add('g', {});
     this.now = null;
-    this.labels = this.stage.codes.map((code, i) => { const t = this.add('text', { x: at[i], y: 50 }); t.textContent = code; return t; });
+    this.labels = this.stage.codes.map((code, i) => {
+      const t = this.add('text', { x: at[i], y: 50 });
+      t.textContent = code;
+      return t;
+    });
     this.line = this.add('line', { class: 'head-line', y1: 2, y2: 36 });
     this.knob = this.add('circle', { class: 'knob', cy: 5, r: 6 });
     this.showPins(this.pins);
@@ -55,7 +81,8 @@ export class Ribbon {
     if (times.length < 2) return ((t - start) / (end - start)) * this.width;
     if (t <= times[0]) return this.pad - ((times[0] - t) / Math.max(1e-6, times[0] - start)) * (this.pad - 4);
     const last = times.length - 1;
-    if (t >= times[last]) return this.width - this.pad + ((t - times[last]) / Math.max(1e-6, end - times[last])) * (this.pad - 4);
+    if (t >= times[last])
+      return this.width - this.pad + ((t - times[last]) / Math.max(1e-6, end - times[last])) * (this.pad - 4);
     const i = times.findLastIndex((s) => s <= t);
     return this.pad + (i + (t - times[i]) / (times[i + 1] - times[i])) * this.gap;
   }
@@ -64,7 +91,8 @@ export class Ribbon {
     const { times, start, end } = this.stage;
     if (times.length < 2) return start + (x / this.width) * (end - start);
     if (x <= this.pad) return times[0] - ((this.pad - x) / (this.pad - 4)) * (times[0] - start);
-    if (x >= this.width - this.pad) return times[times.length - 1] + ((x - this.width + this.pad) / (this.pad - 4)) * (end - times[times.length - 1]);
+    if (x >= this.width - this.pad)
+      return times[times.length - 1] + ((x - this.width + this.pad) / (this.pad - 4)) * (end - times[times.length - 1]);
     const p = (x - this.pad) / this.gap;
     const i = Math.min(Math.floor(p), times.length - 2);
     return times[i] + (p - i) * (times[i + 1] - times[i]);
@@ -93,6 +121,9 @@ export class Ribbon {
       this.host.setAttribute('aria-valuenow', String(Math.max(0, now)));
       this.now = now;
     }
-    this.host.setAttribute('aria-valuetext', `${t.toFixed(3)} seconds, nearest station ${this.stage.codes[now] ?? 'none'}`);
+    this.host.setAttribute(
+      'aria-valuetext',
+      `${t.toFixed(3)} seconds, nearest station ${this.stage.codes[now] ?? 'none'}`,
+    );
   }
 }

@@ -1,6 +1,9 @@
 // The size of a picture, known without asking the page for its layout at every frame.
 const sizes = new WeakMap();
-const observer = new ResizeObserver((entries) => { for (const { target, contentRect } of entries) sizes.set(target, { w: Math.round(contentRect.width), h: Math.round(contentRect.height) }); });
+const observer = new ResizeObserver((entries) => {
+  for (const { target, contentRect } of entries)
+    sizes.set(target, { w: Math.round(contentRect.width), h: Math.round(contentRect.height) });
+});
 
 /** How much larger the feet are shown when the picture is brought near to them. */
 export const NEAR = 2.2;

@@ -22,17 +22,32 @@ export class Stage {
    */
   constructor(root, swings, { first = 0, of = '', overlay = null } = {}) {
     const mine = (selector) => [...root.querySelectorAll(selector)].filter((e) => (e.dataset.of ?? '') === of);
-    Object.assign(this, { root, swings, overlay, speed: 2, playing: false, loop: null, watchers: [], parts: [], views: [], laid: new Map(), swing: first });
+    Object.assign(this, {
+      root,
+      swings,
+      overlay,
+      speed: 2,
+      playing: false,
+      loop: null,
+      watchers: [],
+      parts: [],
+      views: [],
+      laid: new Map(),
+      swing: first,
+    });
     const seek = (t) => this.seek(t);
     this.evidence = swings[first].evidence;
     this.measureTime();
     this.t = this.times[0] ?? this.start;
     this.canvases = mine('canvas[data-view]');
     for (const canvas of this.canvases) {
-      canvas.addEventListener('pointerdown', () => { this.lastView = canvas.dataset.view; });
+      canvas.addEventListener('pointerdown', () => {
+        this.lastView = canvas.dataset.view;
+      });
       this.dragToScrub(canvas);
     }
-    const [strip] = mine('[data-ribbon]'), [box] = mine('[data-trace]');
+    const [strip] = mine('[data-ribbon]'),
+      [box] = mine('[data-trace]');
     [this.feet] = mine('[data-foot-map]');
     // The films first: they are fetched while the rest is built.
     this.lay();
@@ -40,14 +55,18 @@ export class Stage {
     if (box && this.evidence.trace) this.plot = new TracePlot(box, this, seek);
     this.gather();
     [this.clock] = mine('[data-clock]');
-    for (const button of mine('.transport [data-do]')) button.addEventListener('click', () => this.do(button.dataset.do));
+    for (const button of mine('.transport [data-do]'))
+      button.addEventListener('click', () => this.do(button.dataset.do));
     [this.speedButton] = mine('[data-do="speed"]');
     [this.playButton] = mine('[data-do="play"]');
     this.swingButtons = mine('[data-swing]');
     this.swingButtons.forEach((button, i) => button.setAttribute('aria-pressed', String(i === first)));
     this.swingButtons.forEach((button, k) => button.addEventListener('click', () => this.toSwing(k)));
     new ResizeObserver(() => this.draw()).observe(root.querySelector('.films'));
-    addEventListener('themechange', () => { this.plot?.restyle(); this.draw(); });
+    addEventListener('themechange', () => {
+      this.plot?.restyle();
+      this.draw();
+    });
     this.showSpeed();
     this.draw();
   }
@@ -63,9 +82,15 @@ export class Stage {
   /** Lays the swing on all parts. Films and figures once opened stay at hand, so that flicking back is at once. */
   lay() {
     for (const view of this.views) if (view.film) view.film.asleep = true;
-    if (!this.laid.has(this.evidence)) this.laid.set(this.evidence, this.canvases.map((canvas) => this.openView(canvas)));
+    if (!this.laid.has(this.evidence))
+      this.laid.set(
+        this.evidence,
+        this.canvases.map((canvas) => this.openView(canvas)),
+      );
     const all = this.laid.get(this.evidence);
-    this.canvases.forEach((canvas, i) => { canvas.closest('figure').hidden = !all[i]; });
+    this.canvases.forEach((canvas, i) => {
+      canvas.closest('figure').hidden = !all[i];
+    });
     this.views = all.filter(Boolean);
     this.films = this.views.filter((v) => v.film).map((v) => v.film);
     for (const film of this.films) film.asleep = false;
@@ -75,7 +100,11 @@ export class Stage {
 
   gather() {
     this.feet?.replaceChildren();
-    this.parts = [...this.views, ...[this.ribbon, this.plot].filter(Boolean), ...(this.feet ? [new FootMap(this.feet, this.evidence)] : [])];
+    this.parts = [
+      ...this.views,
+      ...[this.ribbon, this.plot].filter(Boolean),
+      ...(this.feet ? [new FootMap(this.feet, this.evidence)] : []),
+    ];
   }
 
   /** Another swing of the case, held at the station – and as far from it – as the one before. */
@@ -90,7 +119,10 @@ export class Stage {
     this.swing = k;
     this.evidence = next.evidence;
     this.measureTime();
-    this.t = Math.min(this.end, Math.max(this.start, (code === null ? 0 : this.evidence.stations[code] ?? this.times[0] ?? 0) + off));
+    this.t = Math.min(
+      this.end,
+      Math.max(this.start, (code === null ? 0 : (this.evidence.stations[code] ?? this.times[0] ?? 0)) + off),
+    );
     this.lay();
     this.gather();
     this.ribbon?.build();
@@ -100,7 +132,9 @@ export class Stage {
     for (const fn of this.onSwing ?? []) fn(k);
   }
 
-  nextSwing() { if (this.swings.length > 1) this.toSwing((this.swing + 1) % this.swings.length); }
+  nextSwing() {
+    if (this.swings.length > 1) this.toSwing((this.swing + 1) % this.swings.length);
+  }
 
   /** A view is its film where it was filmed, the drawn figure where it was not; neither: it is not there. */
   openView(canvas) {
@@ -108,10 +142,18 @@ export class Stage {
     const view = canvas.dataset.view;
     const film = films?.find((f) => f.view === view);
     const caption = canvas.closest('figure').querySelector('[data-caption]');
-    const say = (text) => { caption.textContent = text; };
+    const say = (text) => {
+      caption.textContent = text;
+    };
     const part = {
-      view, canvas,
-      film: film ? Object.assign(new FilmView(canvas, film, say), { stations: this.evidence.stations, mirrored: Boolean(mirrored) }) : null,
+      view,
+      canvas,
+      film: film
+        ? Object.assign(new FilmView(canvas, film, say), {
+            stations: this.evidence.stations,
+            mirrored: Boolean(mirrored),
+          })
+        : null,
       figure: motion ? new Figure(canvas, { ...motion, hand }, view) : null,
     };
     if (!part.film && !part.figure) return null;
@@ -136,21 +178,31 @@ export class Stage {
   /** Brings every picture near to the feet, or back. */
   toFeet() {
     this.near = !this.near;
-    for (const button of this.root.querySelectorAll('[data-do="feet"]')) button.setAttribute('aria-pressed', String(this.near));
+    for (const button of this.root.querySelectorAll('[data-do="feet"]'))
+      button.setAttribute('aria-pressed', String(this.near));
     this.bringNear();
     this.draw();
   }
 
   bringNear() {
-    for (const view of this.views) for (const part of [view.film, view.figure]) if (part) part.near = Boolean(this.near);
+    for (const view of this.views)
+      for (const part of [view.film, view.figure]) if (part) part.near = Boolean(this.near);
   }
 
   /** The film whose frames are stepped through: the one with most of them. */
-  get master() { return this.films.reduce((best, f) => (f.film.rate > (best?.film.rate ?? 0) ? f : best), null); }
-  get frame() { return 1 / (this.master?.film.rate ?? this.evidence.motion?.rate ?? this.evidence.trace?.rate ?? 60); }
-  get sample() { return 1 / (this.evidence.trace?.rate ?? this.evidence.motion?.rate ?? 60); }
+  get master() {
+    return this.films.reduce((best, f) => (f.film.rate > (best?.film.rate ?? 0) ? f : best), null);
+  }
+  get frame() {
+    return 1 / (this.master?.film.rate ?? this.evidence.motion?.rate ?? this.evidence.trace?.rate ?? 60);
+  }
+  get sample() {
+    return 1 / (this.evidence.trace?.rate ?? this.evidence.motion?.rate ?? 60);
+  }
 
-  watch(fn) { this.watchers.push(fn); }
+  watch(fn) {
+    this.watchers.push(fn);
+  }
 
   seek(t) {
     const to = Math.min(Math.max(t, this.start), this.end);
@@ -162,40 +214,69 @@ export class Stage {
   /** Draws once per screen refresh however often time was moved. */
   queue() {
     if (this.queued) return;
-    this.queued = requestAnimationFrame(() => { this.queued = 0; this.draw(); });
+    this.queued = requestAnimationFrame(() => {
+      this.queued = 0;
+      this.draw();
+    });
   }
 
   draw() {
     for (const part of this.parts) part.draw(this.t);
     const i = this.stationIndex();
     const im = this.evidence.stations.IM;
-    const since = im === undefined ? '' : Math.abs(this.t - im) < 5e-4 ? ' · at impact' : ` · ${apart(Math.abs(this.t - im))} ${this.t > im ? 'after' : 'before'} impact`;
-    if (this.clock) this.clock.textContent = `${this.t.toFixed(3)} s${i >= 0 && Math.abs(this.times[i] - this.t) < this.frame / 2 ? ` · ${this.codes[i]}` : ''}${since}`;
+    const since =
+      im === undefined
+        ? ''
+        : Math.abs(this.t - im) < 5e-4
+          ? ' · at impact'
+          : ` · ${apart(Math.abs(this.t - im))} ${this.t > im ? 'after' : 'before'} impact`;
+    if (this.clock)
+      this.clock.textContent = `${this.t.toFixed(3)} s${i >= 0 && Math.abs(this.times[i] - this.t) < this.frame / 2 ? ` · ${this.codes[i]}` : ''}${since}`;
     for (const fn of this.watchers) fn(this.t);
   }
 
   /** The station nearest in time. */
   stationIndex() {
     let best = -1;
-    this.times.forEach((t, i) => { if (best < 0 || Math.abs(t - this.t) < Math.abs(this.times[best] - this.t)) best = i; });
+    this.times.forEach((t, i) => {
+      if (best < 0 || Math.abs(t - this.t) < Math.abs(this.times[best] - this.t)) best = i;
+    });
     return best;
   }
 
-  station() { const i = this.stationIndex(); return i < 0 ? null : this.codes[i]; }
+  station() {
+    const i = this.stationIndex();
+    return i < 0 ? null : this.codes[i];
+  }
 
-  goTo(code) { if (this.evidence.stations[code] !== undefined) { this.halt(); this.seek(this.evidence.stations[code]); } }
+  goTo(code) {
+    if (this.evidence.stations[code] !== undefined) {
+      this.halt();
+      this.seek(this.evidence.stations[code]);
+    }
+  }
 
   do(what) {
     if (what === 'play') return this.playing ? this.halt() : this.play();
-    if (what === 'speed') { this.speed = (this.speed + 1) % SPEEDS.length; for (const film of this.films) film.video.playbackRate = SPEEDS[this.speed]; return this.showSpeed(); }
+    if (what === 'speed') {
+      this.speed = (this.speed + 1) % SPEEDS.length;
+      for (const film of this.films) film.video.playbackRate = SPEEDS[this.speed];
+      return this.showSpeed();
+    }
     if (what === 'loop') return this.toggleLoop();
     if (what === 'swap') return this.swap();
     if (what === 'swing') return this.nextSwing();
     if (what === 'feet') return this.toFeet();
     this.halt();
     if (what === 'first' || what === 'last') return this.seek(this.times.at(what === 'first' ? 0 : -1) ?? this.start);
-    if (this.master && what.startsWith('frame-')) return this.seek(this.master.timeOf(this.master.frameAt(this.t) + (what === 'frame-on' ? 1 : -1)));
-    const to = { 'frame-back': this.t - this.frame, 'frame-on': this.t + this.frame, 'sample-back': this.t - this.sample, 'sample-on': this.t + this.sample }[what];
+    if (this.master && what.startsWith('frame-'))
+      return this.seek(this.master.timeOf(this.master.frameAt(this.t) + (what === 'frame-on' ? 1 : -1)));
+    const to = {
+      'frame-back': this.t - this.frame,
+      'frame-on': this.t + this.frame,
+      'sample-back': this.t - this.sample,
+      'sample-on': this.t + this.sample,
+    }[what];
     if (to !== undefined) return this.seek(to);
     if (!what.startsWith('station-')) return;
     const on = what === 'station-on';
@@ -205,9 +286,16 @@ export class Stage {
 
   /** Loops between the two stations around now; again: lets go. */
   toggleLoop() {
-    if (this.loop) { this.loop = null; return; }
-    const i = Math.max(0, this.times.findLastIndex((t) => t <= this.t + 1e-4));
-    if (this.times.length > 1) this.loop = [this.times[Math.min(i, this.times.length - 2)], this.times[Math.min(i + 1, this.times.length - 1)]];
+    if (this.loop) {
+      this.loop = null;
+      return;
+    }
+    const i = Math.max(
+      0,
+      this.times.findLastIndex((t) => t <= this.t + 1e-4),
+    );
+    if (this.times.length > 1)
+      this.loop = [this.times[Math.min(i, this.times.length - 2)], this.times[Math.min(i + 1, this.times.length - 1)]];
     this.play();
   }
 
@@ -222,7 +310,10 @@ export class Stage {
       this.t += ((now - before) / 1000) * SPEEDS[this.speed];
       before = now;
       if (this.loop && (this.t > this.loop[1] || this.t < this.loop[0])) this.t = this.loop[0];
-      if (this.t >= this.end) { this.t = this.end; this.halt(); }
+      if (this.t >= this.end) {
+        this.t = this.end;
+        this.halt();
+      }
       this.draw();
       requestAnimationFrame(tick);
     };
@@ -237,15 +328,32 @@ export class Stage {
     this.queue();
   }
 
-  showSpeed() { if (this.speedButton) this.speedButton.textContent = `${SPEED_NAMES[this.speed]}×`; }
+  showSpeed() {
+    if (this.speedButton) this.speedButton.textContent = `${SPEED_NAMES[this.speed]}×`;
+  }
 
   /** Dragging over a picture scrubs; the wheel steps by frames. */
   dragToScrub(element) {
     let from = null;
-    element.addEventListener('pointerdown', (e) => { from = [e.clientX, this.t]; element.setPointerCapture(e.pointerId); this.halt(); });
-    element.addEventListener('pointermove', (e) => { if (from) this.seek(from[1] + ((e.clientX - from[0]) / element.clientWidth) * 1.2); });
-    element.addEventListener('pointerup', () => { from = null; });
-    element.addEventListener('wheel', (e) => { e.preventDefault(); this.do(e.deltaY > 0 ? 'frame-on' : 'frame-back'); }, { passive: false });
+    element.addEventListener('pointerdown', (e) => {
+      from = [e.clientX, this.t];
+      element.setPointerCapture(e.pointerId);
+      this.halt();
+    });
+    element.addEventListener('pointermove', (e) => {
+      if (from) this.seek(from[1] + ((e.clientX - from[0]) / element.clientWidth) * 1.2);
+    });
+    element.addEventListener('pointerup', () => {
+      from = null;
+    });
+    element.addEventListener(
+      'wheel',
+      (e) => {
+        e.preventDefault();
+        this.do(e.deltaY > 0 ? 'frame-on' : 'frame-back');
+      },
+      { passive: false },
+    );
   }
 }
 
@@ -257,10 +365,19 @@ export async function fetchEvidence(url) {
 
 /** The stage with its first swing; the others are fetched behind it, to be there when they are flicked to. */
 export async function openStage(root) {
-  const swings = root.querySelector('[data-swing]') ? [...root.querySelectorAll('[data-swing]')].map((b) => ({ name: b.textContent, url: b.dataset.swing })) : [{ name: '', url: root.dataset.evidence }];
-  const first = Math.max(0, swings.findIndex((s) => s.url === root.dataset.evidence));
+  const swings = root.querySelector('[data-swing]')
+    ? [...root.querySelectorAll('[data-swing]')].map((b) => ({ name: b.textContent, url: b.dataset.swing }))
+    : [{ name: '', url: root.dataset.evidence }];
+  const first = Math.max(
+    0,
+    swings.findIndex((s) => s.url === root.dataset.evidence),
+  );
   swings[first].evidence = await fetchEvidence(swings[first].url);
   const stage = new Stage(root, swings, { first });
-  stage.rest = Promise.all(swings.map(async (s) => { s.evidence ??= await fetchEvidence(s.url).catch(() => null); }));
+  stage.rest = Promise.all(
+    swings.map(async (s) => {
+      s.evidence ??= await fetchEvidence(s.url).catch(() => null);
+    }),
+  );
   return stage;
 }

@@ -8,7 +8,10 @@ function strip(share, hz) {
   let path = '';
   let down = false;
   share.forEach((v, i) => {
-    if (v === null) { down = false; return; }
+    if (v === null) {
+      down = false;
+      return;
+    }
     path += `${down ? 'L' : 'M'}${(800 - ((n - 1 - i) / hz) * 80).toFixed(1)} ${(200 - 2 * v).toFixed(1)}`;
     down = true;
   });
@@ -20,7 +23,10 @@ function feet(svg, live) {
   const span = live.stance ? live.stance.lead_foot.x_mm - live.stance.trail_foot.x_mm : 460;
   const [x, y] = live.cop ?? [null, null];
   net.style.visibility = x === null ? 'hidden' : 'visible';
-  if (x !== null) { net.setAttribute('cx', 130 + (x / span) * 130); net.setAttribute('cy', 70 + (y ?? 0) * 0.4); }
+  if (x !== null) {
+    net.setAttribute('cx', 130 + (x / span) * 130);
+    net.setAttribute('cy', 70 + (y ?? 0) * 0.4);
+  }
 }
 
 function swings(host, list) {
@@ -47,7 +53,11 @@ function swings(host, list) {
 
 function show(live) {
   const state = root.querySelector('[data-state]');
-  state.textContent = { live: `live, ${live.seconds.toFixed(0)} s`, silent: `no signal for ${Math.round(live.silent_s ?? 0)} s; what came before is kept`, closed: 'closed by the device' }[live.state];
+  state.textContent = {
+    live: `live, ${live.seconds.toFixed(0)} s`,
+    silent: `no signal for ${Math.round(live.silent_s ?? 0)} s; what came before is kept`,
+    closed: 'closed by the device',
+  }[live.state];
   state.dataset.state = live.state;
   const now = live.share?.findLast((v) => v !== null);
   root.querySelector('[data-lead]').textContent = now === undefined ? '–' : Math.round(now);
@@ -55,7 +65,12 @@ function show(live) {
   if (live.share) root.querySelector('[data-strip]').setAttribute('d', strip(live.share, live.shown_hz));
   feet(root.querySelector('[data-feet]'), live);
   const warnings = root.querySelector('[data-warnings]');
-  if (warnings.textContent !== live.warnings.join('')) warnings.replaceChildren(...live.warnings.map((text) => Object.assign(document.createElement('p'), { className: 'finding', textContent: text })));
+  if (warnings.textContent !== live.warnings.join(''))
+    warnings.replaceChildren(
+      ...live.warnings.map((text) =>
+        Object.assign(document.createElement('p'), { className: 'finding', textContent: text }),
+      ),
+    );
   swings(document.querySelector('[data-swings]'), live.swings);
   const arm = root.querySelector('[data-arm-switch]');
   arm.setAttribute('aria-pressed', String(live.armed));
@@ -64,7 +79,11 @@ function show(live) {
 
 if (root) {
   root.querySelector('[data-arm-switch]').addEventListener('click', async (e) => {
-    await fetch(root.dataset.arm, { method: 'POST', headers: { 'X-CSRF-TOKEN': csrf, 'Content-Type': 'application/json', Accept: 'application/json' }, body: JSON.stringify({ armed: e.target.getAttribute('aria-pressed') !== 'true' }) });
+    await fetch(root.dataset.arm, {
+      method: 'POST',
+      headers: { 'X-CSRF-TOKEN': csrf, 'Content-Type': 'application/json', Accept: 'application/json' },
+      body: JSON.stringify({ armed: e.target.getAttribute('aria-pressed') !== 'true' }),
+    });
   });
   const tick = async () => {
     try {

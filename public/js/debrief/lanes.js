@@ -12,12 +12,25 @@ const ROW = 16;
 export function lanesOf(said, topic, swing) {
   const name = (letter) => said.people.find((p) => p.letter === letter)?.name ?? '';
   if (topic === 'times') {
-    return said.people.map((p) => ({ letter: p.letter, name: p.name, onset: null, at: Object.entries(p.marks).map(([code, t]) => ({ t, on: 'mark', reason: code })) })).filter((lane) => lane.at.length);
+    return said.people
+      .map((p) => ({
+        letter: p.letter,
+        name: p.name,
+        onset: null,
+        at: Object.entries(p.marks).map(([code, t]) => ({ t, on: 'mark', reason: code })),
+      }))
+      .filter((lane) => lane.at.length);
   }
-  return (said.faults[topic]?.calls ?? []).map((c) => ({
-    letter: c.letter, name: name(c.letter), onset: c.presence === 'present' ? c.onset : null,
-    at: c.pins.filter((p) => p.t !== undefined && (p.swing ?? 1) === swing).map((p) => ({ t: p.t, on: p.on, reason: p.reason ?? '' })),
-  })).filter((lane) => lane.at.length || lane.onset);
+  return (said.faults[topic]?.calls ?? [])
+    .map((c) => ({
+      letter: c.letter,
+      name: name(c.letter),
+      onset: c.presence === 'present' ? c.onset : null,
+      at: c.pins
+        .filter((p) => p.t !== undefined && (p.swing ?? 1) === swing)
+        .map((p) => ({ t: p.t, on: p.on, reason: p.reason ?? '' })),
+    }))
+    .filter((lane) => lane.at.length || lane.onset);
 }
 
 export class Lanes {
@@ -30,7 +43,10 @@ export class Lanes {
     new ResizeObserver(() => this.draw()).observe(svg.parentElement);
   }
 
-  show(lanes, named) { Object.assign(this, { lanes, named }); this.draw(); }
+  show(lanes, named) {
+    Object.assign(this, { lanes, named });
+    this.draw();
+  }
 
   draw() {
     const { ribbon, evidence } = this.stage;
@@ -38,7 +54,13 @@ export class Lanes {
     this.svg.setAttribute('viewBox', `0 0 ${ribbon.width} ${height}`);
     this.svg.style.height = `${height}px`;
     this.svg.replaceChildren();
-    const add = (name, attributes, text) => { const n = document.createElementNS(NS, name); for (const [k, v] of Object.entries(attributes)) n.setAttribute(k, v); if (text) n.textContent = text; this.svg.append(n); return n; };
+    const add = (name, attributes, text) => {
+      const n = document.createElementNS(NS, name);
+      for (const [k, v] of Object.entries(attributes)) n.setAttribute(k, v);
+      if (text) n.textContent = text;
+      this.svg.append(n);
+      return n;
+    };
     if (!this.lanes.length) add('text', { class: 'none', x: ribbon.width / 2, y: 14 }, 'Nobody put a mark to this.');
     this.lanes.forEach((lane, i) => {
       const y = 2 + i * ROW + ROW / 2;
@@ -54,10 +76,19 @@ export class Lanes {
         const title = document.createElementNS(NS, 'title');
         title.textContent = `${this.named ? lane.name : lane.letter}, ${mark.on} at ${mark.t.toFixed(2)} s${mark.reason ? `: ${mark.reason}` : ''}`;
         pin.append(title);
-        pin.addEventListener('click', () => { this.stage.halt(); this.stage.seek(mark.t); });
+        pin.addEventListener('click', () => {
+          this.stage.halt();
+          this.stage.seek(mark.t);
+        });
       }
     });
-    const words = this.lanes.map((l) => `${this.named ? l.name : l.letter}: ${l.onset ? `begins at ${l.onset}` : ''} ${l.at.map((m) => `${m.on} ${m.t.toFixed(2)} s`).join(', ')}`);
-    this.svg.setAttribute('aria-label', words.length ? `Marks under the ribbon. ${words.join('; ')}` : 'Nobody put a mark to this.');
+    const words = this.lanes.map(
+      (l) =>
+        `${this.named ? l.name : l.letter}: ${l.onset ? `begins at ${l.onset}` : ''} ${l.at.map((m) => `${m.on} ${m.t.toFixed(2)} s`).join(', ')}`,
+    );
+    this.svg.setAttribute(
+      'aria-label',
+      words.length ? `Marks under the ribbon. ${words.join('; ')}` : 'Nobody put a mark to this.',
+    );
   }
 }

@@ -5,30 +5,53 @@ import { KeyMap, STAGE, keyDialog } from '../keys.js';
 import { Lanes, lanesOf } from './lanes.js';
 
 const DEBRIEF = {
-  'topic-on': ['ArrowDown', 'next topic'], 'topic-back': ['ArrowUp', 'previous topic'], answer: ['k', 'what the key says'], names: ['n', 'names or letters'], drawings: ['d', 'the next person’s drawings'],
-  'next-case': ['PageDown', 'next case'], 'previous-case': ['PageUp', 'previous case'],
+  'topic-on': ['ArrowDown', 'next topic'],
+  'topic-back': ['ArrowUp', 'previous topic'],
+  answer: ['k', 'what the key says'],
+  names: ['n', 'names or letters'],
+  drawings: ['d', 'the next person’s drawings'],
+  'next-case': ['PageDown', 'next case'],
+  'previous-case': ['PageUp', 'previous case'],
 };
 
 async function open(root) {
   const said = JSON.parse(document.getElementById('said').textContent);
   const topics = [...root.querySelectorAll('[data-topic]')];
-  const say = (text) => { root.querySelector('[data-announce]').textContent = text; };
+  const say = (text) => {
+    root.querySelector('[data-announce]').textContent = text;
+  };
   const helpBox = root.querySelector('[data-help-box]');
   const map = new KeyMap({ ...STAGE, ...DEBRIEF }, JSON.parse(document.getElementById('keys').textContent));
   const keyList = keyDialog(helpBox, map, root.dataset.keysUrl);
   const stage = await openStage(root);
   const lanes = new Lanes(root.querySelector('[data-lanes]'), stage);
   const drawings = root.querySelector('[data-drawings]');
-  const aids = stage.canvases.length ? new Aids(stage, document.createElement('select'), { locked: true, set() {}, say, list: () => said.people.find((p) => p.letter === drawings?.value)?.aids ?? [] }) : null;
-  let current = 0, named = false;
+  const aids = stage.canvases.length
+    ? new Aids(stage, document.createElement('select'), {
+        locked: true,
+        set() {},
+        say,
+        list: () => said.people.find((p) => p.letter === drawings?.value)?.aids ?? [],
+      })
+    : null;
+  let current = 0,
+    named = false;
 
   const show = (seek) => {
-    topics.forEach((t, i) => { t.classList.toggle('current', i === current); t.querySelector('.line').setAttribute('aria-expanded', String(i === current)); });
+    topics.forEach((t, i) => {
+      t.classList.toggle('current', i === current);
+      t.querySelector('.line').setAttribute('aria-expanded', String(i === current));
+    });
     const topic = topics[current].dataset.topic;
     lanes.show(lanesOf(said, topic, stage.swing + 1), named);
     if (seek && said.faults[topic]) stage.goTo(said.faults[topic].station);
   };
-  const go = (to) => { current = Math.min(topics.length - 1, Math.max(0, to)); show(true); topics[current].scrollIntoView({ block: 'nearest' }); say(topics[current].querySelector('.name').textContent); };
+  const go = (to) => {
+    current = Math.min(topics.length - 1, Math.max(0, to));
+    show(true);
+    topics[current].scrollIntoView({ block: 'nearest' });
+    say(topics[current].querySelector('.name').textContent);
+  };
   const does = {
     'topic-on': () => go(current + 1),
     'topic-back': () => go(current - 1),
@@ -43,28 +66,58 @@ async function open(root) {
       named = !named;
       root.classList.toggle('named', named);
       root.querySelector('[data-do="names"]').setAttribute('aria-pressed', String(named));
-      for (const option of drawings?.options ?? []) if (option.value) option.textContent = `drawn by ${named ? said.people.find((p) => p.letter === option.value).name : option.value}`;
+      for (const option of drawings?.options ?? [])
+        if (option.value)
+          option.textContent = `drawn by ${named ? said.people.find((p) => p.letter === option.value).name : option.value}`;
       show(false);
     },
-    drawings: () => { if (drawings) { drawings.selectedIndex = (drawings.selectedIndex + 1) % drawings.options.length; aids?.draw(); } },
+    drawings: () => {
+      if (drawings) {
+        drawings.selectedIndex = (drawings.selectedIndex + 1) % drawings.options.length;
+        aids?.draw();
+      }
+    },
     'next-case': () => root.querySelector('[data-turn="next-case"]')?.click(),
     'previous-case': () => root.querySelector('[data-turn="previous-case"]')?.click(),
     help: () => keyList.open(),
     shut: () => helpBox.close(),
   };
   drawings?.addEventListener('change', () => aids?.draw());
-  topics.forEach((t, i) => t.querySelector('.line').addEventListener('click', () => { current = i; show(true); }));
-  for (const button of root.querySelectorAll('.side [data-do], [data-help-box] [data-do]')) button.addEventListener('click', () => does[button.dataset.do]?.());
-  for (const button of root.querySelectorAll('[data-go]')) button.addEventListener('click', async () => { stage.halt(); await stage.toSwing(Number(button.dataset.swingOf ?? 1) - 1); stage.seek(Number(button.dataset.go)); });
+  topics.forEach((t, i) =>
+    t.querySelector('.line').addEventListener('click', () => {
+      current = i;
+      show(true);
+    }),
+  );
+  for (const button of root.querySelectorAll('.side [data-do], [data-help-box] [data-do]'))
+    button.addEventListener('click', () => does[button.dataset.do]?.());
+  for (const button of root.querySelectorAll('[data-go]'))
+    button.addEventListener('click', async () => {
+      stage.halt();
+      await stage.toSwing(Number(button.dataset.swingOf ?? 1) - 1);
+      stage.seek(Number(button.dataset.go));
+    });
   (stage.onSwing ??= []).push(() => show(false));
   addEventListener('keydown', (e) => {
-    if (e.ctrlKey || e.metaKey || e.altKey || e.target.closest('input, textarea, select') || document.querySelector('dialog[open]')) return;
+    if (
+      e.ctrlKey ||
+      e.metaKey ||
+      e.altKey ||
+      e.target.closest('input, textarea, select') ||
+      document.querySelector('dialog[open]')
+    )
+      return;
     if ([' ', 'Enter'].includes(e.key) && e.target.closest('button, a')) return;
-    if (e.key === '?') { e.preventDefault(); keyList.open(); return; }
+    if (e.key === '?') {
+      e.preventDefault();
+      keyList.open();
+      return;
+    }
     const action = map.action(e);
     if (!action) return;
     e.preventDefault();
-    if (does[action]) does[action](); else stage.do(action);
+    if (does[action]) does[action]();
+    else stage.do(action);
   });
   show(true);
   Object.assign(root, { stage });
@@ -72,4 +125,7 @@ async function open(root) {
 }
 
 const root = document.querySelector('[data-debrief]');
-if (root) open(root).catch((error) => { root.querySelector('.films').textContent = error.message; });
+if (root)
+  open(root).catch((error) => {
+    root.querySelector('.films').textContent = error.message;
+  });

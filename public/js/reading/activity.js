@@ -4,10 +4,19 @@ const IDLE = 30_000;
 const PART = 20_000;
 
 export class Activity {
-  constructor(add, playing) { Object.assign(this, { add, playing, spent: 0, last: Date.now(), tick: Date.now() }); }
+  constructor(add, playing) {
+    Object.assign(this, { add, playing, spent: 0, last: Date.now(), tick: Date.now() });
+  }
 
   start() {
-    for (const kind of ['keydown', 'pointerdown', 'pointermove', 'wheel']) addEventListener(kind, () => { this.last = Date.now(); }, { passive: true });
+    for (const kind of ['keydown', 'pointerdown', 'pointermove', 'wheel'])
+      addEventListener(
+        kind,
+        () => {
+          this.last = Date.now();
+        },
+        { passive: true },
+      );
     setInterval(() => this.count(), 1000);
     addEventListener('visibilitychange', () => document.hidden && this.flush());
     addEventListener('pagehide', () => this.flush());

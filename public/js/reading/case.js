@@ -17,9 +17,13 @@ export class CasePart {
       clearTimeout(typing);
       typing = setTimeout(() => this.keepCue(), 350);
     });
-    this.find('[data-cue]').addEventListener('change', () => { clearTimeout(typing); this.keepCue(); });
+    this.find('[data-cue]').addEventListener('change', () => {
+      clearTimeout(typing);
+      this.keepCue();
+    });
     const drill = () => {
-      const key = this.find('[data-drill]').value, stop = this.find('[data-stop]').value;
+      const key = this.find('[data-drill]').value,
+        stop = this.find('[data-stop]').value;
       page.set('drill', key ? { key, ...(stop ? { stop } : {}) } : null);
     };
     this.find('[data-drill]').addEventListener('change', drill);
@@ -28,7 +32,9 @@ export class CasePart {
     this.find('[data-not-feet]').addEventListener('change', () => this.cause(NOT_FEET));
   }
 
-  name(key) { return key === NOT_FEET ? 'not in the feet' : this.page.names[key]?.name ?? key; }
+  name(key) {
+    return key === NOT_FEET ? 'not in the feet' : (this.page.names[key]?.name ?? key);
+  }
 
   keepCue() {
     const cue = this.find('[data-cue]').value.trim();
@@ -61,11 +67,18 @@ export class CasePart {
   join(from, to) {
     const { sheet, set, say } = this.page;
     const has = sheet.chain.some(([a, b]) => a === from && b === to);
-    if (has) set('chain', sheet.chain.filter(([a, b]) => a !== from || b !== to));
+    if (has)
+      set(
+        'chain',
+        sheet.chain.filter(([a, b]) => a !== from || b !== to),
+      );
     else if (!from || !to || from === to) say('Choose a cause and an effect.');
     else if (circles(sheet.chain, from, to)) say('That would run in a circle.');
     else if (sheet.chain.length >= MOST) say('The chain has sixteen links already.');
-    else { set('chain', [...sheet.chain, [from, to]]); say(`${this.name(from)} leads to ${this.name(to)}`); }
+    else {
+      set('chain', [...sheet.chain, [from, to]]);
+      say(`${this.name(from)} leads to ${this.name(to)}`);
+    }
     this.page.show();
   }
 
@@ -91,33 +104,46 @@ export class CasePart {
     this.words(cue.value);
     this.find('[data-drill]').value = sheet.drill?.key ?? '';
     this.find('[data-stop]').value = sheet.drill?.stop ?? '';
-    for (const text of this.root.querySelectorAll('[data-drill-text]')) text.hidden = text.dataset.drillText !== sheet.drill?.key;
+    for (const text of this.root.querySelectorAll('[data-drill-text]'))
+      text.hidden = text.dataset.drillText !== sheet.drill?.key;
     this.find('[data-miss]').value = sheet.miss ?? '';
-    for (const code of ['TP', 'IM']) if (this.find(`[data-mark="${code}"]`)) this.find(`[data-mark="${code}"]`).textContent = sheet.marks[code] === undefined ? '–' : `${sheet.marks[code].toFixed(3)} s`;
+    for (const code of ['TP', 'IM'])
+      if (this.find(`[data-mark="${code}"]`))
+        this.find(`[data-mark="${code}"]`).textContent =
+          sheet.marks[code] === undefined ? '–' : `${sheet.marks[code].toFixed(3)} s`;
     this.showChain();
   }
 
   showChain() {
     const { sheet, locked } = this.page;
     const may = [...present(sheet), NOT_FEET];
-    for (const [selector, keys] of [['[data-link-from]', may], ['[data-link-to]', present(sheet)]]) {
+    for (const [selector, keys] of [
+      ['[data-link-from]', may],
+      ['[data-link-to]', present(sheet)],
+    ]) {
       const select = this.find(selector);
       if (!select) continue;
       const was = select.value;
       select.replaceChildren(new Option('…', ''), ...keys.map((k) => new Option(this.name(k), k)));
       select.value = keys.includes(was) ? was : '';
     }
-    this.find('[data-links]').replaceChildren(...sheet.chain.map(([from, to]) => {
-      const item = document.createElement('li');
-      item.textContent = `${this.name(from)} → ${this.name(to)} `;
-      if (!locked) {
-        const button = Object.assign(document.createElement('button'), { type: 'button', className: 'link', textContent: 'take away' });
-        button.setAttribute('aria-label', `take away: ${this.name(from)} leads to ${this.name(to)}`);
-        button.addEventListener('click', () => this.join(from, to));
-        item.append(button);
-      }
-      return item;
-    }));
+    this.find('[data-links]').replaceChildren(
+      ...sheet.chain.map(([from, to]) => {
+        const item = document.createElement('li');
+        item.textContent = `${this.name(from)} → ${this.name(to)} `;
+        if (!locked) {
+          const button = Object.assign(document.createElement('button'), {
+            type: 'button',
+            className: 'link',
+            textContent: 'take away',
+          });
+          button.setAttribute('aria-label', `take away: ${this.name(from)} leads to ${this.name(to)}`);
+          button.addEventListener('click', () => this.join(from, to));
+          item.append(button);
+        }
+        return item;
+      }),
+    );
     this.draw(this.find('[data-chain]'), sheet.chain);
   }
 
@@ -126,21 +152,44 @@ export class CasePart {
     svg.toggleAttribute('hidden', !links.length);
     svg.replaceChildren();
     if (!links.length) return;
-    const columns = layers(links), width = 380, rows = Math.max(...columns.map((c) => c.length)), at = {};
+    const columns = layers(links),
+      width = 380,
+      rows = Math.max(...columns.map((c) => c.length)),
+      at = {};
     svg.setAttribute('viewBox', `0 0 ${width} ${rows * 34 + 6}`);
-    const add = (name, attributes, text) => { const n = document.createElementNS(NS, name); for (const [k, v] of Object.entries(attributes)) n.setAttribute(k, v); if (text) n.textContent = text; svg.append(n); };
+    const add = (name, attributes, text) => {
+      const n = document.createElementNS(NS, name);
+      for (const [k, v] of Object.entries(attributes)) n.setAttribute(k, v);
+      if (text) n.textContent = text;
+      svg.append(n);
+    };
     const wide = width / columns.length;
-    columns.forEach((column, i) => column.forEach((key, j) => { at[key] = [i * wide + 4, j * 34 + 20]; }));
+    columns.forEach((column, i) =>
+      column.forEach((key, j) => {
+        at[key] = [i * wide + 4, j * 34 + 20];
+      }),
+    );
     const most = Math.max(8, Math.floor((wide - 26) / 6.6));
     for (const [from, to] of links) {
-      const [x1, y1] = at[from], [x2, y2] = at[to];
+      const [x1, y1] = at[from],
+        [x2, y2] = at[to];
       const reach = x1 + Math.min(wide - 22, 6.6 * Math.min(most, this.name(from).length) + 6);
-      add('path', { class: 'arrow', d: `M${reach} ${y1 - 4}C${(reach + x2) / 2} ${y1 - 4} ${(reach + x2) / 2} ${y2 - 4} ${x2 - 4} ${y2 - 4}m-6 -4l6 4l-6 4` });
+      add('path', {
+        class: 'arrow',
+        d: `M${reach} ${y1 - 4}C${(reach + x2) / 2} ${y1 - 4} ${(reach + x2) / 2} ${y2 - 4} ${x2 - 4} ${y2 - 4}m-6 -4l6 4l-6 4`,
+      });
     }
     for (const [key, [x, y]] of Object.entries(at)) {
       const name = this.name(key);
-      add('text', { x, y, class: this.page.sheet.causes.includes(key) ? 'first' : '' }, name.length > most ? `${name.slice(0, most - 1)}…` : name);
+      add(
+        'text',
+        { x, y, class: this.page.sheet.causes.includes(key) ? 'first' : '' },
+        name.length > most ? `${name.slice(0, most - 1)}…` : name,
+      );
     }
-    svg.setAttribute('aria-label', `Chain: ${links.map(([a, b]) => `${this.name(a)} leads to ${this.name(b)}`).join('; ')}`);
+    svg.setAttribute(
+      'aria-label',
+      `Chain: ${links.map(([a, b]) => `${this.name(a)} leads to ${this.name(b)}`).join('; ')}`,
+    );
   }
 }

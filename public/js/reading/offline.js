@@ -6,9 +6,32 @@ export async function keepOffline(root, stage) {
   if (!registered) return;
   const worker = (await navigator.serviceWorker.ready).active;
   await stage.rest;
-  const parts = performance.getEntriesByType('resource').map((r) => r.name).filter((url) => url.startsWith(location.origin) && /^\/(js|css|vendor)\//.test(new URL(url).pathname));
+  const parts = performance
+    .getEntriesByType('resource')
+    .map((r) => r.name)
+    .filter((url) => url.startsWith(location.origin) && /^\/(js|css|vendor)\//.test(new URL(url).pathname));
   const channel = new MessageChannel();
-  channel.port1.onmessage = () => { root.dataset.offline = 'kept'; };
-  worker.postMessage({ release: document.querySelector('meta[name="release"]').content, keep: [...new Set([location.pathname, ...stage.swings.map((s) => s.url), root.dataset.sheetUrl, '/icon.svg', '/js/bench/picture-worker.js', ...stage.swings.flatMap((s) => s.evidence?.films.map((f) => f.url) ?? []), ...parts])] }, [channel.port2]);
-  root.querySelector('[data-hand-in]')?.addEventListener('submit', () => worker.postMessage({ forget: root.dataset.id }));
+  channel.port1.onmessage = () => {
+    root.dataset.offline = 'kept';
+  };
+  worker.postMessage(
+    {
+      release: document.querySelector('meta[name="release"]').content,
+      keep: [
+        ...new Set([
+          location.pathname,
+          ...stage.swings.map((s) => s.url),
+          root.dataset.sheetUrl,
+          '/icon.svg',
+          '/js/bench/picture-worker.js',
+          ...stage.swings.flatMap((s) => s.evidence?.films.map((f) => f.url) ?? []),
+          ...parts,
+        ]),
+      ],
+    },
+    [channel.port2],
+  );
+  root
+    .querySelector('[data-hand-in]')
+    ?.addEventListener('submit', () => worker.postMessage({ forget: root.dataset.id }));
 }

@@ -14,7 +14,10 @@ import { Walk } from './walk.js';
 const root = document.querySelector('[data-reading]');
 const locked = root.hasAttribute('data-locked');
 const find = (selector, within = root) => within.querySelector(selector);
-const askSheet = () => fetch(root.dataset.sheetUrl, { headers: { Accept: 'application/json' }, cache: 'no-store' }).then((a) => (a.ok ? a.json() : null)).catch(() => null);
+const askSheet = () =>
+  fetch(root.dataset.sheetUrl, { headers: { Accept: 'application/json' }, cache: 'no-store' })
+    .then((a) => (a.ok ? a.json() : null))
+    .catch(() => null);
 const opening = openStage(root);
 opening.catch(() => {});
 const given = await askSheet();
@@ -25,21 +28,45 @@ if (!given) {
 }
 
 const page = {
-  root, locked, names: JSON.parse(document.getElementById('faults').textContent), rows: [...root.querySelectorAll('.fault')], sheet: copy(given), current: 0, opened: null,
+  root,
+  locked,
+  names: JSON.parse(document.getElementById('faults').textContent),
+  rows: [...root.querySelectorAll('.fault')],
+  sheet: copy(given),
+  current: 0,
+  opened: null,
   stage: () => page.opened,
-  say: (text) => { find('[data-announce]').textContent = text; },
+  say: (text) => {
+    find('[data-announce]').textContent = text;
+  },
   set: (target, value) => change([[target, value]]),
-  go, show, key: () => page.rows[page.current].dataset.fault, call: (k = page.key()) => page.sheet.calls[k],
+  go,
+  show,
+  key: () => page.rows[page.current].dataset.fault,
+  call: (k = page.key()) => page.sheet.calls[k],
 };
 const undo = [];
-const queue = new ChangeQueue({
-  id: root.dataset.id, url: root.dataset.save, version: given.version, token: given.token,
-  renew: async () => (await askSheet())?.token ?? null,
-}, {
-  state: (state, text) => { const line = find('[data-saved]'); line.dataset.state = state; line.textContent = text; },
-  sheet: (sheet) => { lay(sheet); show(); },
-  refused: (list) => refuse(list),
-});
+const queue = new ChangeQueue(
+  {
+    id: root.dataset.id,
+    url: root.dataset.save,
+    version: given.version,
+    token: given.token,
+    renew: async () => (await askSheet())?.token ?? null,
+  },
+  {
+    state: (state, text) => {
+      const line = find('[data-saved]');
+      line.dataset.state = state;
+      line.textContent = text;
+    },
+    sheet: (sheet) => {
+      lay(sheet);
+      show();
+    },
+    refused: (list) => refuse(list),
+  },
+);
 
 /** The server's sheet with what is still on its way laid over it. */
 function lay(sheet) {
@@ -51,8 +78,14 @@ function lay(sheet) {
 /** Every change passes here: remembered for undo, shown, kept, sent. */
 function change(edits, remember = true) {
   if (locked || queue.locked) return;
-  if (remember) { undo.push(edits.map(([target]) => [target, copy(valueAt(page.sheet, target))])); if (undo.length > 200) undo.shift(); }
-  for (const [target, value] of edits) { apply(page.sheet, target, copy(value)); queue.add(target, copy(value)); }
+  if (remember) {
+    undo.push(edits.map(([target]) => [target, copy(valueAt(page.sheet, target))]));
+    if (undo.length > 200) undo.shift();
+  }
+  for (const [target, value] of edits) {
+    apply(page.sheet, target, copy(value));
+    queue.add(target, copy(value));
+  }
   show();
 }
 
@@ -61,10 +94,31 @@ function refuse(list) {
   const box = find('[data-conflicts]');
   for (const r of list) {
     const [what, of] = r.target.split(':');
-    const name = what === 'call' ? page.names[of]?.name ?? of : { causes: 'first cause', chain: 'the chain', cue: 'the one thing to say', drill: 'the drill', miss: 'the miss', aids: 'the drawing aids' }[what] ?? what;
+    const name =
+      what === 'call'
+        ? (page.names[of]?.name ?? of)
+        : ({
+            causes: 'first cause',
+            chain: 'the chain',
+            cue: 'the one thing to say',
+            drill: 'the drill',
+            miss: 'the miss',
+            aids: 'the drawing aids',
+          }[what] ?? what);
     const note = Object.assign(document.createElement('p'), { className: 'notice refused small' });
     note.append(`Refused – ${name}: ${r.because} `);
-    const button = (text, act) => { const b = Object.assign(document.createElement('button'), { type: 'button', className: 'link', textContent: text }); b.addEventListener('click', () => { act(); note.remove(); }); note.append(b, ' '); };
+    const button = (text, act) => {
+      const b = Object.assign(document.createElement('button'), {
+        type: 'button',
+        className: 'link',
+        textContent: text,
+      });
+      b.addEventListener('click', () => {
+        act();
+        note.remove();
+      });
+      note.append(b, ' ');
+    };
     if (r.conflict) button('put mine in its place', () => change([[r.target, r.value]]));
     button(r.conflict ? 'leave it so' : 'seen', () => {});
     box.append(note);
@@ -73,7 +127,9 @@ function refuse(list) {
 }
 
 function setPresence(presence) {
-  const index = page.current, key = page.key(), before = page.call() ?? {};
+  const index = page.current,
+    key = page.key(),
+    before = page.call() ?? {};
   const next = { presence, pins: before.pins ?? [] };
   if (presence !== 'cannot-tell') next.confidence = before.confidence ?? 75;
   if (presence === 'present') {
@@ -83,17 +139,22 @@ function setPresence(presence) {
   const edits = [[`call:${key}`, next]];
   if (presence !== 'present') {
     if (page.sheet.causes.includes(key)) edits.push(['causes', page.sheet.causes.filter((c) => c !== key)]);
-    if (page.sheet.chain.some((link) => link.includes(key))) edits.push(['chain', page.sheet.chain.filter((link) => !link.includes(key))]);
+    if (page.sheet.chain.some((link) => link.includes(key)))
+      edits.push(['chain', page.sheet.chain.filter((link) => !link.includes(key))]);
   }
   change(edits);
   page.say(`${page.names[key].name}: ${WORDS[presence]}`);
   if (presence !== 'present') walk.after(index);
 }
 
-const alter = (fields) => { if (page.call()) change([[`call:${page.key()}`, { ...page.call(), ...fields }]]); };
+const alter = (fields) => {
+  if (page.call()) change([[`call:${page.key()}`, { ...page.call(), ...fields }]]);
+};
 const set = (field, value) => page.call()?.presence === 'present' && alter({ [field]: value });
 const turn = (field, list) => set(field, list[(list.indexOf(page.call()?.[field]) + 1) % list.length]);
-const sure = (by) => page.call()?.confidence !== undefined && alter({ confidence: Math.min(100, Math.max(50, page.call().confidence + by)) });
+const sure = (by) =>
+  page.call()?.confidence !== undefined &&
+  alter({ confidence: Math.min(100, Math.max(50, page.call().confidence + by)) });
 
 function back() {
   const edits = undo.pop();
@@ -117,11 +178,25 @@ function show() {
     const c = page.call(row.dataset.fault);
     row.classList.toggle('current', i === page.current);
     row.classList.toggle('linking', part.from === row.dataset.fault);
-    for (const input of row.querySelectorAll('input[type=radio]')) input.checked = String(c?.[input.dataset.set] ?? '') === input.value;
-    for (const some of row.querySelectorAll('[data-when]')) some.hidden = { present: c?.presence !== 'present', called: c?.confidence === undefined, any: !c }[some.dataset.when];
+    for (const input of row.querySelectorAll('input[type=radio]'))
+      input.checked = String(c?.[input.dataset.set] ?? '') === input.value;
+    for (const some of row.querySelectorAll('[data-when]'))
+      some.hidden = { present: c?.presence !== 'present', called: c?.confidence === undefined, any: !c }[
+        some.dataset.when
+      ];
     const summary = find('[data-summary]', row);
     summary.replaceChildren();
-    if (c) summary.append(Object.assign(document.createElement('span'), { className: `call ${c.presence}`, textContent: WORDS[c.presence] + (c.severity ? ` ${c.severity}` : '') + (c.trend ? `, ${c.trend}` : '') + (c.confidence ? ` · ${c.confidence} %` : '') }));
+    if (c)
+      summary.append(
+        Object.assign(document.createElement('span'), {
+          className: `call ${c.presence}`,
+          textContent:
+            WORDS[c.presence] +
+            (c.severity ? ` ${c.severity}` : '') +
+            (c.trend ? `, ${c.trend}` : '') +
+            (c.confidence ? ` · ${c.confidence} %` : ''),
+        }),
+      );
     find('[data-onset]', row).textContent = c?.onset ?? '–';
     find('[data-confidence]', row).textContent = c?.confidence ? `${c.confidence} %` : '–';
     find('[data-cause]', row).checked = page.sheet.causes.includes(row.dataset.fault);
@@ -131,42 +206,109 @@ function show() {
   part.show();
   walk.show();
   page.aids?.draw();
-  page.opened?.ribbon.showPins((page.call()?.pins ?? []).filter((p) => p.t !== undefined && (p.swing ?? 1) === page.opened.swing + 1));
+  page.opened?.ribbon.showPins(
+    (page.call()?.pins ?? []).filter((p) => p.t !== undefined && (p.swing ?? 1) === page.opened.swing + 1),
+  );
 }
 
 const part = new CasePart(root, page);
 const pins = new PinList(page, alter);
 const walk = new Walk(root, page);
 const summary = new Summary(page, queue);
-const activity = new Activity((ms) => { if (!locked) queue.add('time', ms); }, () => page.opened?.playing);
+const activity = new Activity(
+  (ms) => {
+    if (!locked) queue.add('time', ms);
+  },
+  () => page.opened?.playing,
+);
 const helpBox = find('[data-help-box]');
 const map = new KeyMap({ ...READING, ...STAGE }, JSON.parse(document.getElementById('keys').textContent));
 const keyList = keyDialog(helpBox, map, root.dataset.keysUrl);
-const define = () => { const row = page.rows[page.current], box = find('[data-definition]', row); box.hidden = !box.hidden; find('[data-do="define"]', row).setAttribute('aria-expanded', String(!box.hidden)); if (!box.hidden) page.say(box.textContent.replace(/\s+/g, ' ')); };
+const define = () => {
+  const row = page.rows[page.current],
+    box = find('[data-definition]', row);
+  box.hidden = !box.hidden;
+  find('[data-do="define"]', row).setAttribute('aria-expanded', String(!box.hidden));
+  if (!box.hidden) page.say(box.textContent.replace(/\s+/g, ' '));
+};
 
 const actions = {
-  next: () => go(page.current + 1, true), previous: () => go(page.current - 1, true),
-  present: () => setPresence('present'), absent: () => setPresence('absent'), 'cannot-tell': () => setPresence('cannot-tell'),
-  slight: () => set('severity', 1), clear: () => set('severity', 2), dominant: () => set('severity', 3), less: () => sure(-5), more: () => sure(5),
-  decision: () => turn('decision', ['now', 'later', 'leave']), trend: () => root.dataset.kind === 'pair' && turn('trend', ['better', 'same', 'worse']), onset: () => page.opened && set('onset', page.opened.station()),
-  cause: () => part.cause(page.key()), 'not-feet': () => part.cause(NOT_FEET), link: () => part.link(page.key()), join: () => part.join(find('[data-link-from]').value, find('[data-link-to]').value),
-  'pin-film': () => pins.add('film'), 'pin-trace': () => pins.add('trace'), 'pin-turf': () => pins.add('turf'), 'pin-ball': () => pins.add('ball'), 'pin-strike': () => pins.add('strike'), reason: () => pins.write(), unpin: () => pins.drop(),
-  define, 'mark-TP': () => part.mark('TP'), 'mark-IM': () => part.mark('IM'), way: () => walk.turn(), 'next-station': () => walk.step(1), 'previous-station': () => walk.step(-1),
-  cue: () => { if (walk.way === 'stations') walk.to('case', true); find('[data-cue]').focus(); }, drill: () => { if (walk.way === 'stations') walk.to('case', true); find('[data-drill]').focus(); },
-  undo: back, summary: () => !locked && summary.open(), help: () => keyList.open(), shut: () => { summary.box.close(); helpBox.close(); },
+  next: () => go(page.current + 1, true),
+  previous: () => go(page.current - 1, true),
+  present: () => setPresence('present'),
+  absent: () => setPresence('absent'),
+  'cannot-tell': () => setPresence('cannot-tell'),
+  slight: () => set('severity', 1),
+  clear: () => set('severity', 2),
+  dominant: () => set('severity', 3),
+  less: () => sure(-5),
+  more: () => sure(5),
+  decision: () => turn('decision', ['now', 'later', 'leave']),
+  trend: () => root.dataset.kind === 'pair' && turn('trend', ['better', 'same', 'worse']),
+  onset: () => page.opened && set('onset', page.opened.station()),
+  cause: () => part.cause(page.key()),
+  'not-feet': () => part.cause(NOT_FEET),
+  link: () => part.link(page.key()),
+  join: () => part.join(find('[data-link-from]').value, find('[data-link-to]').value),
+  'pin-film': () => pins.add('film'),
+  'pin-trace': () => pins.add('trace'),
+  'pin-turf': () => pins.add('turf'),
+  'pin-ball': () => pins.add('ball'),
+  'pin-strike': () => pins.add('strike'),
+  reason: () => pins.write(),
+  unpin: () => pins.drop(),
+  define,
+  'mark-TP': () => part.mark('TP'),
+  'mark-IM': () => part.mark('IM'),
+  way: () => walk.turn(),
+  'next-station': () => walk.step(1),
+  'previous-station': () => walk.step(-1),
+  cue: () => {
+    if (walk.way === 'stations') walk.to('case', true);
+    find('[data-cue]').focus();
+  },
+  drill: () => {
+    if (walk.way === 'stations') walk.to('case', true);
+    find('[data-drill]').focus();
+  },
+  undo: back,
+  summary: () => !locked && summary.open(),
+  help: () => keyList.open(),
+  shut: () => {
+    summary.box.close();
+    helpBox.close();
+  },
 };
 
 addEventListener('keydown', (e) => {
-  if ((e.ctrlKey || e.metaKey) && e.key === 'z' && !e.target.matches('input:not([type=radio]):not([type=checkbox])')) { e.preventDefault(); back(); return; }
+  if ((e.ctrlKey || e.metaKey) && e.key === 'z' && !e.target.matches('input:not([type=radio]):not([type=checkbox])')) {
+    e.preventDefault();
+    back();
+    return;
+  }
   if (e.ctrlKey || e.metaKey || e.altKey || document.querySelector('dialog[open]')) return;
-  if (e.target.matches('input:not([type=radio]):not([type=checkbox])')) { if (e.key === 'Escape' || e.key === 'Enter') { e.preventDefault(); e.target.blur(); } return; }
-  if (e.target.matches('select')) { if (e.key === 'Escape') e.target.blur(); return; }
+  if (e.target.matches('input:not([type=radio]):not([type=checkbox])')) {
+    if (e.key === 'Escape' || e.key === 'Enter') {
+      e.preventDefault();
+      e.target.blur();
+    }
+    return;
+  }
+  if (e.target.matches('select')) {
+    if (e.key === 'Escape') e.target.blur();
+    return;
+  }
   if ((e.key === ' ' || e.key === 'Enter') && e.target.closest('button, a, input')) return;
-  if (e.key === '?') { e.preventDefault(); actions.help(); return; }
+  if (e.key === '?') {
+    e.preventDefault();
+    actions.help();
+    return;
+  }
   const action = map.action(e);
   if (!action) return;
   e.preventDefault();
-  if (actions[action]) actions[action](); else page.opened?.do(action);
+  if (actions[action]) actions[action]();
+  else page.opened?.do(action);
 });
 root.addEventListener('click', (e) => {
   const row = e.target.closest('.fault');
@@ -184,22 +326,42 @@ root.addEventListener('change', (e) => {
 addEventListener('visibilitychange', async () => {
   if (document.hidden || locked || queue.pending().length) return;
   const sheet = await askSheet();
-  if (sheet && sheet.version > queue.version && !queue.pending().length) { queue.version = sheet.version; lay(sheet); show(); }
+  if (sheet && sheet.version > queue.version && !queue.pending().length) {
+    queue.version = sheet.version;
+    lay(sheet);
+    show();
+  }
 });
 
 lay(given);
-if (locked) queue.lock(root.dataset.locked); else queue.push();
+if (locked) queue.lock(root.dataset.locked);
+else queue.push();
 const firstOpen = page.rows.findIndex((row) => !page.sheet.calls[row.dataset.fault]);
 page.current = Math.max(0, firstOpen);
 walk.at = firstOpen < 0 && walk.way === 'stations' ? 'case' : page.rows[page.current].dataset.at;
 show();
-opening.then((opened) => {
-  page.opened = opened;
-  opened.onSwing = [() => { show(); page.say(`swing ${opened.swings[opened.swing].name}`); }];
-  if (walk.way === 'stations' && walk.at !== 'case') opened.goTo(walk.at);
-  show();
-  if (opened.canvases.length) page.aids = new Aids(opened, find('[data-aid]') ?? document.createElement('select'), { list: () => page.sheet.aids, set: (aids) => page.set('aids', aids), say: page.say, locked });
-  root.dataset.ready = '';
-  keepOffline(root, opened);
-}).catch((error) => { find('.films').textContent = error.message; });
+opening
+  .then((opened) => {
+    page.opened = opened;
+    opened.onSwing = [
+      () => {
+        show();
+        page.say(`swing ${opened.swings[opened.swing].name}`);
+      },
+    ];
+    if (walk.way === 'stations' && walk.at !== 'case') opened.goTo(walk.at);
+    show();
+    if (opened.canvases.length)
+      page.aids = new Aids(opened, find('[data-aid]') ?? document.createElement('select'), {
+        list: () => page.sheet.aids,
+        set: (aids) => page.set('aids', aids),
+        say: page.say,
+        locked,
+      });
+    root.dataset.ready = '';
+    keepOffline(root, opened);
+  })
+  .catch((error) => {
+    find('.films').textContent = error.message;
+  });
 activity.start();

@@ -2,9 +2,13 @@
 const MOST = 6;
 
 export class PinList {
-  constructor(page, alter) { Object.assign(this, { page, alter }); }
+  constructor(page, alter) {
+    Object.assign(this, { page, alter });
+  }
 
-  pins() { return this.page.call()?.pins ?? []; }
+  pins() {
+    return this.page.call()?.pins ?? [];
+  }
 
   add(on) {
     const { page } = this;
@@ -26,7 +30,9 @@ export class PinList {
     this.page.say('pin taken away');
   }
 
-  write() { [...this.page.rows[this.page.current].querySelectorAll('[data-pins] input')].at(-1)?.focus(); }
+  write() {
+    [...this.page.rows[this.page.current].querySelectorAll('[data-pins] input')].at(-1)?.focus();
+  }
 
   show() {
     const { page } = this;
@@ -34,25 +40,52 @@ export class PinList {
       const list = row.querySelector('[data-pins]');
       if (list.contains(document.activeElement)) continue;
       const pins = page.sheet.calls[row.dataset.fault]?.pins ?? [];
-      list.replaceChildren(...pins.map((pin, i) => {
-        const item = document.createElement('li');
-        const place = Object.assign(document.createElement(pin.t === undefined ? 'span' : 'button'), { textContent: pin.t === undefined ? pin.on : `${pin.on} ${pin.t.toFixed(2)} s${page.root.dataset.kind === 'single' ? '' : ` · swing ${pin.swing ?? 1}`}` });
-        if (pin.t !== undefined) { place.type = 'button'; place.className = 'link'; place.addEventListener('click', async () => { page.opened?.halt(); await page.opened?.toSwing((pin.swing ?? 1) - 1); page.opened?.seek(pin.t); }); }
-        const why = Object.assign(document.createElement('input'), { value: pin.reason ?? '', maxLength: 120, placeholder: 'why', className: 'reason', disabled: page.locked });
-        why.setAttribute('aria-label', `why the pin on ${pin.on}`);
-        why.addEventListener('change', () => {
-          const all = page.sheet.calls[row.dataset.fault].pins.map((p, k) => (k === i ? { ...p, reason: why.value.trim() } : p));
-          page.set(`call:${row.dataset.fault}`, { ...page.sheet.calls[row.dataset.fault], pins: all });
-        });
-        item.append(place, why);
-        if (!page.locked) {
-          const gone = Object.assign(document.createElement('button'), { type: 'button', className: 'link', textContent: '×' });
-          gone.setAttribute('aria-label', `take away the pin on ${pin.on}`);
-          gone.addEventListener('click', () => this.drop(i));
-          item.append(gone);
-        }
-        return item;
-      }));
+      list.replaceChildren(
+        ...pins.map((pin, i) => {
+          const item = document.createElement('li');
+          const place = Object.assign(document.createElement(pin.t === undefined ? 'span' : 'button'), {
+            textContent:
+              pin.t === undefined
+                ? pin.on
+                : `${pin.on} ${pin.t.toFixed(2)} s${page.root.dataset.kind === 'single' ? '' : ` · swing ${pin.swing ?? 1}`}`,
+          });
+          if (pin.t !== undefined) {
+            place.type = 'button';
+            place.className = 'link';
+            place.addEventListener('click', async () => {
+              page.opened?.halt();
+              await page.opened?.toSwing((pin.swing ?? 1) - 1);
+              page.opened?.seek(pin.t);
+            });
+          }
+          const why = Object.assign(document.createElement('input'), {
+            value: pin.reason ?? '',
+            maxLength: 120,
+            placeholder: 'why',
+            className: 'reason',
+            disabled: page.locked,
+          });
+          why.setAttribute('aria-label', `why the pin on ${pin.on}`);
+          why.addEventListener('change', () => {
+            const all = page.sheet.calls[row.dataset.fault].pins.map((p, k) =>
+              k === i ? { ...p, reason: why.value.trim() } : p,
+            );
+            page.set(`call:${row.dataset.fault}`, { ...page.sheet.calls[row.dataset.fault], pins: all });
+          });
+          item.append(place, why);
+          if (!page.locked) {
+            const gone = Object.assign(document.createElement('button'), {
+              type: 'button',
+              className: 'link',
+              textContent: '×',
+            });
+            gone.setAttribute('aria-label', `take away the pin on ${pin.on}`);
+            gone.addEventListener('click', () => this.drop(i));
+            item.append(gone);
+          }
+          return item;
+        }),
+      );
     }
   }
 }

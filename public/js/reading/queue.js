@@ -1,6 +1,7 @@
 // Never lose a call: each change is written to this browser's storage before anything else and sent in the order
 // made until the server says it has it. What was sent twice counts once there, so sending again is always safe.
-export const newId = () => Array.from(crypto.getRandomValues(new Uint8Array(12)), (b) => b.toString(16).padStart(2, '0')).join('');
+export const newId = () =>
+  Array.from(crypto.getRandomValues(new Uint8Array(12)), (b) => b.toString(16).padStart(2, '0')).join('');
 
 /** One window's name; it outlives a reload. */
 const writer = (() => {
@@ -8,7 +9,9 @@ const writer = (() => {
     const kept = sessionStorage.getItem('writer') ?? `w-${newId()}`;
     sessionStorage.setItem('writer', kept);
     return kept;
-  } catch { return `w-${newId()}`; }
+  } catch {
+    return `w-${newId()}`;
+  }
 })();
 
 export class ChangeQueue {
@@ -31,7 +34,9 @@ export class ChangeQueue {
         const key = localStorage.key(i);
         if (key.startsWith(this.prefix)) out.set(key, JSON.parse(localStorage.getItem(key)));
       }
-    } catch { /* no storage: what is in memory counts */ }
+    } catch {
+      /* no storage: what is in memory counts */
+    }
     return [...out].sort(([a], [b]) => (a < b ? -1 : 1));
   }
 
@@ -40,7 +45,11 @@ export class ChangeQueue {
     const now = this.pending().at(-1)?.[1].at ?? 0;
     const change = { id: `c-${newId()}`, target, value, base: this.version, at: Math.max(Date.now(), now), writer };
     const key = `${this.prefix}${String(change.at).padStart(15, '0')}-${String(this.count++).padStart(6, '0')}`;
-    try { localStorage.setItem(key, JSON.stringify(change)); } catch { this.memory.set(key, change); }
+    try {
+      localStorage.setItem(key, JSON.stringify(change));
+    } catch {
+      this.memory.set(key, change);
+    }
     this.show();
     this.push();
   }
@@ -48,7 +57,11 @@ export class ChangeQueue {
   remove(keys) {
     for (const key of keys) {
       this.memory.delete(key);
-      try { localStorage.removeItem(key); } catch { /* it was in memory */ }
+      try {
+        localStorage.removeItem(key);
+      } catch {
+        /* it was in memory */
+      }
     }
   }
 
@@ -62,7 +75,10 @@ export class ChangeQueue {
   async push() {
     if (this.busy || this.locked) return;
     const batch = this.pending().slice(0, 100);
-    if (!batch.length) { this.show(); return; }
+    if (!batch.length) {
+      this.show();
+      return;
+    }
     this.busy = true;
     let again = 0;
     try {
@@ -87,11 +103,17 @@ export class ChangeQueue {
         this.token = (await this.renew()) ?? this.token;
         this.failures += 1;
         again = 3000;
-        if (this.failures > 1) this.tell.state('waiting', 'You are logged out. Your calls are kept in this browser: log in again in another tab.');
+        if (this.failures > 1)
+          this.tell.state(
+            'waiting',
+            'You are logged out. Your calls are kept in this browser: log in again in another tab.',
+          );
       } else if (answer.status === 422) {
         // A change no server will ever take must not stand in the way of the others.
         this.remove(batch.slice(0, 1).map(([key]) => key));
-        this.tell.refused([{ target: batch[0][1].target, because: body.message ?? 'It makes no sense.', conflict: false }]);
+        this.tell.refused([
+          { target: batch[0][1].target, because: body.message ?? 'It makes no sense.', conflict: false },
+        ]);
         again = 1;
       } else {
         throw new Error(String(answer.status));
@@ -102,21 +124,29 @@ export class ChangeQueue {
       again = Math.min(4000, 400 * this.failures);
     }
     this.busy = false;
-    if (again) setTimeout(() => this.push(), again); else this.show();
+    if (again) setTimeout(() => this.push(), again);
+    else this.show();
   }
 
   lock(message) {
     const late = this.pending().filter(([, c]) => c.target !== 'time').length;
     this.locked = true;
     this.remove(this.pending().map(([key]) => key));
-    this.tell.state('refused', late ? `${message} ${late === 1 ? 'One change' : `${late} changes`} made in this browser came too late and ${late === 1 ? 'was' : 'were'} not taken.` : message);
+    this.tell.state(
+      'refused',
+      late
+        ? `${message} ${late === 1 ? 'One change' : `${late} changes`} made in this browser came too late and ${late === 1 ? 'was' : 'were'} not taken.`
+        : message,
+    );
   }
 
   /** Resolves when everything has reached the server; false when it cannot now. */
   async settled() {
     for (let i = 0; i < 30 && (this.busy || this.pending().length) && !this.locked; i++) {
       this.push();
-      await new Promise((done) => { setTimeout(done, 100); });
+      await new Promise((done) => {
+        setTimeout(done, 100);
+      });
     }
     return !this.busy && !this.pending().length && !this.locked;
   }

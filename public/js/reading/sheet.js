@@ -4,9 +4,13 @@ export const NOT_FEET = 'not-in-the-feet';
 /** Lays one change over a sheet. */
 export function apply(sheet, target, value) {
   const [what, of] = target.split(':');
-  if (what === 'call') { if (value === null) delete sheet.calls[of]; else sheet.calls[of] = value; }
-  else if (what === 'mark') { if (value === null) delete sheet.marks[of]; else sheet.marks[of] = value; }
-  else if (what !== 'time') sheet[what] = value;
+  if (what === 'call') {
+    if (value === null) delete sheet.calls[of];
+    else sheet.calls[of] = value;
+  } else if (what === 'mark') {
+    if (value === null) delete sheet.marks[of];
+    else sheet.marks[of] = value;
+  } else if (what !== 'time') sheet[what] = value;
 }
 
 export function valueAt(sheet, target) {
@@ -18,7 +22,9 @@ export function valueAt(sheet, target) {
 
 export const copy = (value) => JSON.parse(JSON.stringify(value));
 
-export function present(sheet) { return Object.keys(sheet.calls).filter((k) => sheet.calls[k].presence === 'present'); }
+export function present(sheet) {
+  return Object.keys(sheet.calls).filter((k) => sheet.calls[k].presence === 'present');
+}
 
 /** Whether a link from one finding to another would close a circle. */
 export function circles(links, from, to) {
@@ -29,7 +35,8 @@ export function circles(links, from, to) {
 
 /** Findings of a chain in columns, causes first. */
 export function layers(links) {
-  let left = [...new Set(links.flat())], open = links;
+  let left = [...new Set(links.flat())],
+    open = links;
   const out = [];
   while (left.length) {
     const free = left.filter((k) => !open.some(([, to]) => to === k));

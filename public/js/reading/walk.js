@@ -7,25 +7,36 @@ export class Walk {
     this.asked = Object.keys(this.stations).filter((code) => this.rows.some((row) => row.dataset.at === code));
     this.steps = [...this.asked, 'case'];
     let way = null;
-    try { way = localStorage.getItem('way'); } catch { /* the first way */ }
+    try {
+      way = localStorage.getItem('way');
+    } catch {
+      /* the first way */
+    }
     this.way = way === 'all' ? 'all' : 'stations';
     this.at = this.asked[0];
     for (const button of root.querySelectorAll('[data-walk-to]')) {
       button.hidden = !this.steps.includes(button.dataset.walkTo);
       button.addEventListener('click', () => this.to(button.dataset.walkTo));
     }
-    for (const button of root.querySelectorAll('[data-way]')) button.addEventListener('click', () => this.go(button.dataset.way));
+    for (const button of root.querySelectorAll('[data-way]'))
+      button.addEventListener('click', () => this.go(button.dataset.way));
   }
 
   go(way) {
     this.way = way;
-    try { localStorage.setItem('way', way); } catch { /* it holds for this page */ }
+    try {
+      localStorage.setItem('way', way);
+    } catch {
+      /* it holds for this page */
+    }
     this.page.say(way === 'all' ? 'all at once' : 'station by station');
     this.show();
     if (way === 'stations') this.to(this.rows[this.page.current].dataset.at);
   }
 
-  turn() { this.go(this.way === 'all' ? 'stations' : 'all'); }
+  turn() {
+    this.go(this.way === 'all' ? 'stations' : 'all');
+  }
 
   /** Halts the film at a station and asks its faults; "case" asks for the case as a whole. */
   to(step, quiet = false) {
@@ -36,15 +47,28 @@ export class Walk {
     if (step !== 'case') this.page.stage()?.goTo(step);
     this.show();
     this.root.querySelector('.side').scrollTop = 0;
-    if (step === 'case') (this.way === 'all' ? this.root.querySelector('[data-case]') : this.root.querySelector('.side')).scrollIntoView({ block: 'start' });
-    if (!quiet) this.page.say(step === 'case' ? 'the case as a whole' : `${this.stations[step]}: ${this.rows.filter((r) => r.dataset.at === step).length} to call`);
+    if (step === 'case')
+      (this.way === 'all' ? this.root.querySelector('[data-case]') : this.root.querySelector('.side')).scrollIntoView({
+        block: 'start',
+      });
+    if (!quiet)
+      this.page.say(
+        step === 'case'
+          ? 'the case as a whole'
+          : `${this.stations[step]}: ${this.rows.filter((r) => r.dataset.at === step).length} to call`,
+      );
   }
 
-  step(by) { this.to(this.steps[Math.min(this.steps.length - 1, Math.max(0, this.steps.indexOf(this.at) + by))]); }
+  step(by) {
+    this.to(this.steps[Math.min(this.steps.length - 1, Math.max(0, this.steps.indexOf(this.at) + by))]);
+  }
 
   /** After a call the next fault of the station is current; after the last one the next station. */
   after(index) {
-    if (this.way === 'all') { this.page.go(index + 1, true); return; }
+    if (this.way === 'all') {
+      this.page.go(index + 1, true);
+      return;
+    }
     const next = this.rows.findIndex((r, i) => i > index && r.dataset.at === this.at);
     if (next >= 0) this.page.go(next);
     else this.step(1);
@@ -52,7 +76,10 @@ export class Walk {
 
   /** Keeps the station with the fault that is current, however that came to be so. */
   follow(index) {
-    if (this.way === 'stations' && this.rows[index].dataset.at !== this.at && this.at !== 'case') { this.at = this.rows[index].dataset.at; this.show(); }
+    if (this.way === 'stations' && this.rows[index].dataset.at !== this.at && this.at !== 'case') {
+      this.at = this.rows[index].dataset.at;
+      this.show();
+    }
   }
 
   show() {
@@ -63,14 +90,21 @@ export class Walk {
     name.hidden = !walking || this.at === 'case';
     name.textContent = this.stations[this.at] ?? '';
     this.root.querySelector('[data-walk]').hidden = !walking;
-    for (const button of this.root.querySelectorAll('[data-way]')) button.setAttribute('aria-pressed', String(button.dataset.way === this.way));
+    for (const button of this.root.querySelectorAll('[data-way]'))
+      button.setAttribute('aria-pressed', String(button.dataset.way === this.way));
     for (const button of this.root.querySelectorAll('[data-on-walk]')) button.hidden = !walking || this.at === 'case';
     for (const button of this.root.querySelectorAll('[data-walk-to]')) {
       const mine = this.rows.filter((r) => r.dataset.at === button.dataset.walkTo);
       const called = mine.filter((r) => this.page.sheet.calls[r.dataset.fault]).length;
       button.dataset.done = mine.length && called === mine.length ? 'all' : called ? 'some' : 'none';
-      button.setAttribute('aria-label', mine.length ? `${this.stations[button.dataset.walkTo]}, ${called} of ${mine.length} called` : 'the case as a whole');
-      if (button.dataset.walkTo === this.at) button.setAttribute('aria-current', 'step'); else button.removeAttribute('aria-current');
+      button.setAttribute(
+        'aria-label',
+        mine.length
+          ? `${this.stations[button.dataset.walkTo]}, ${called} of ${mine.length} called`
+          : 'the case as a whole',
+      );
+      if (button.dataset.walkTo === this.at) button.setAttribute('aria-current', 'step');
+      else button.removeAttribute('aria-current');
     }
   }
 }

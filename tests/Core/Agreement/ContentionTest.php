@@ -11,7 +11,13 @@ it('is nothing where all say what the key says, and where nobody could tell', fu
 });
 
 it('grows with the split and with the distance from the key', function () {
-    $weights = array_map(static fn (array $c): float => (new Contention(...$c))->weight(), [[8, 0, 0, true], [7, 1, 0, true], [5, 3, 0, true], [4, 4, 0, true], [3, 5, 0, true]]);
+    $weights = array_map(static fn (array $c): float => (new Contention(...$c))->weight(), [
+        [8, 0, 0, true],
+        [7, 1, 0, true],
+        [5, 3, 0, true],
+        [4, 4, 0, true],
+        [3, 5, 0, true],
+    ]);
     $sorted = $weights;
     sort($sorted);
     expect($weights)->toBe($sorted)->and(array_unique($weights))->toHaveCount(5);
@@ -30,7 +36,10 @@ it('makes less of a split among few when the rest could not tell', function () {
         ->and((new Contention(4, 4, 0))->weight())->toBeGreaterThan((new Contention(1, 1, 6))->weight());
 });
 
-it('takes people apart as the coefficients do: one less the agreement of the question', function (int $present, int $absent) {
+it('takes people apart as the coefficients do: one less the agreement of the question', function (
+    int $present,
+    int $absent,
+) {
     // a_i of statistics: Σ n_k(n_k − 1)/(r(r − 1))
     $r = $present + $absent;
     $agreement = ($present * ($present - 1) + $absent * ($absent - 1)) / ($r * ($r - 1));

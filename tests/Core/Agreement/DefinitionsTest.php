@@ -28,7 +28,7 @@ function randomCases(string $seed, int $q, int $cases = 14, int $raters = 5, flo
 
 function studyOf(array $cases): array
 {
-    $set = new \Core\Agreement\RatingSet;
+    $set = new \Core\Agreement\RatingSet();
     foreach ($cases as $case => $row) {
         foreach ($row as $rater => $value) {
             $set->add($case, '', $rater, $value);
@@ -41,7 +41,16 @@ function studyOf(array $cases): array
 /** Ratings of each case without the missing ones. */
 function present(array $cases): array
 {
-    return array_values(array_filter(array_map(static fn (array $row): array => array_values(array_filter($row, static fn (string $v): bool => $v !== '')), $cases)));
+    return array_values(
+        array_filter(
+            array_map(
+                static fn (array $row): array => array_values(
+                    array_filter($row, static fn (string $v): bool => $v !== ''),
+                ),
+                $cases,
+            ),
+        ),
+    );
 }
 
 /** Share of ordered pairs of different raters within a case that satisfy a test, averaged over cases with a pair. */
@@ -79,11 +88,27 @@ function proportions(array $rows): array
     return $pi;
 }
 
-dataset('random studies', array_merge(...array_map(static fn (int $q): array => array_map(static fn (string $s): array => [$s, $q], ['one', 'two', 'three', 'four']), [2, 3, 5])));
+dataset(
+    'random studies',
+    array_merge(
+        ...array_map(
+            static fn (int $q): array => array_map(static fn (string $s): array => [$s, $q], [
+                'one',
+                'two',
+                'three',
+                'four',
+            ]),
+            [2, 3, 5],
+        ),
+    ),
+);
 
 it('computes percent agreement as the mean share of agreeing pairs', function (string $seed, int $q) {
     $cases = randomCases($seed, $q);
-    expect(studyOf($cases)['coefficients']['percent_agreement']['estimate'])->toEqualWithDelta(meanPairShare(present($cases), static fn ($a, $b) => $a === $b), 1e-12);
+    expect(studyOf($cases)['coefficients']['percent_agreement']['estimate'])->toEqualWithDelta(
+        meanPairShare(present($cases), static fn ($a, $b) => $a === $b),
+        1e-12,
+    );
 })->with('random studies');
 
 it('computes Fleiss\' kappa, AC1 and Brennan–Prediger from the chance each defines', function (string $seed, int $q) {
@@ -103,7 +128,10 @@ it('computes Fleiss\' kappa, AC1 and Brennan–Prediger from the chance each def
     }
 })->with('random studies');
 
-it('computes alpha as one minus observed over expected disagreement of all pairable values', function (string $seed, int $q) {
+it('computes alpha as one minus observed over expected disagreement of all pairable values', function (
+    string $seed,
+    int $q,
+) {
     $cases = randomCases($seed, $q);
     $rows = array_values(array_filter(present($cases), static fn (array $row): bool => count($row) > 1));
     $observed = 0.0;
@@ -122,7 +150,10 @@ it('computes alpha as one minus observed over expected disagreement of all paira
             $expected += $i !== $j && $a !== $b ? 1 : 0;
         }
     }
-    expect(studyOf($cases)['coefficients']['krippendorff_alpha']['estimate'])->toEqualWithDelta(1 - ($observed / $n) / ($expected / ($n * ($n - 1))), 1e-12);
+    expect(studyOf($cases)['coefficients']['krippendorff_alpha']['estimate'])->toEqualWithDelta(
+        1 - $observed / $n / ($expected / ($n * ($n - 1))),
+        1e-12,
+    );
 })->with('random studies');
 
 it('computes Conger\'s chance from every pair of raters\' own habits', function (string $seed, int $q) {
@@ -149,30 +180,47 @@ it('computes Conger\'s chance from every pair of raters\' own habits', function 
     }
     $pe = array_sum($pe) / count($pe);
     $pa = meanPairShare(present($cases), static fn ($a, $b) => $a === $b);
-    expect(studyOf($cases)['coefficients']['conger_kappa']['estimate'])->toEqualWithDelta(($pa - $pe) / (1 - $pe), 1e-12);
+    expect(studyOf($cases)['coefficients']['conger_kappa']['estimate'])->toEqualWithDelta(
+        ($pa - $pe) / (1 - $pe),
+        1e-12,
+    );
 })->with('random studies');
 
-it('computes specific agreement as the chance that the second of a pair agrees when the first says the category', function (string $seed, int $q) {
-    $cases = randomCases($seed, $q);
-    $block = studyOf($cases);
-    foreach ($block['categories'] as $category) {
-        $asked = $agreed = 0;
-        foreach (present($cases) as $row) {
-            foreach ($row as $i => $a) {
-                foreach ($row as $j => $b) {
-                    $asked += $i !== $j && $a === $category ? 1 : 0;
-                    $agreed += $i !== $j && $a === $category && $b === $category ? 1 : 0;
+it(
+    'computes specific agreement as the chance that the second of a pair agrees when the first says the category',
+    function (string $seed, int $q) {
+        $cases = randomCases($seed, $q);
+        $block = studyOf($cases);
+        foreach ($block['categories'] as $category) {
+            $asked = $agreed = 0;
+            foreach (present($cases) as $row) {
+                foreach ($row as $i => $a) {
+                    foreach ($row as $j => $b) {
+                        $asked += $i !== $j && $a === $category ? 1 : 0;
+                        $agreed += $i !== $j && $a === $category && $b === $category ? 1 : 0;
+                    }
                 }
             }
+            expect(((array) $block['specific_agreement'])[$category]['estimate'])->toEqualWithDelta(
+                $agreed / $asked,
+                1e-12,
+            );
         }
-        expect(((array) $block['specific_agreement'])[$category]['estimate'])->toEqualWithDelta($agreed / $asked, 1e-12);
-    }
-})->with('random studies');
+    },
+)->with('random studies');
 
-it('computes Cohen\'s kappa of every pair from its own table, and its error close to a jackknife', function (string $seed, int $q) {
+it('computes Cohen\'s kappa of every pair from its own table, and its error close to a jackknife', function (
+    string $seed,
+    int $q,
+) {
     $cases = randomCases($seed, $q, cases: 60);
     foreach (studyOf($cases)['pairs'] as $pair) {
-        $both = array_values(array_filter(array_map(static fn (array $row): array => [$row[$pair['a']], $row[$pair['b']]], $cases), static fn (array $p): bool => $p[0] !== '' && $p[1] !== ''));
+        $both = array_values(
+            array_filter(
+                array_map(static fn (array $row): array => [$row[$pair['a']], $row[$pair['b']]], $cases),
+                static fn (array $p): bool => $p[0] !== '' && $p[1] !== '',
+            ),
+        );
         $kappa = static function (array $both): float {
             $n = count($both);
             $same = count(array_filter($both, static fn ($p) => $p[0] === $p[1])) / $n;
@@ -180,12 +228,15 @@ it('computes Cohen\'s kappa of every pair from its own table, and its error clos
             $two = array_count_values(array_column($both, 1));
             $pe = 0.0;
             foreach ($one as $k => $c) {
-                $pe += $c * ($two[$k] ?? 0) / $n / $n;
+                $pe += ($c * ($two[$k] ?? 0)) / $n / $n;
             }
 
             return ($same - $pe) / (1 - $pe);
         };
-        expect($pair['n'])->toBe(count($both))->and($pair['cohen_kappa']['estimate'])->toEqualWithDelta($kappa($both), 1e-12);
+        expect($pair['n'])
+            ->toBe(count($both))
+            ->and($pair['cohen_kappa']['estimate'])
+            ->toEqualWithDelta($kappa($both), 1e-12);
         $left = [];
         foreach (array_keys($both) as $i) {
             $rest = $both;
@@ -193,8 +244,12 @@ it('computes Cohen\'s kappa of every pair from its own table, and its error clos
             $left[] = $kappa(array_values($rest));
         }
         $mean = array_sum($left) / count($left);
-        $jackknife = sqrt((count($left) - 1) / count($left) * array_sum(array_map(static fn ($v) => ($v - $mean) ** 2, $left)));
-        expect($pair['cohen_kappa']['se'] / $jackknife)->toBeGreaterThan(0.85)->toBeLessThan(1.12);
+        $jackknife = sqrt(
+            ((count($left) - 1) / count($left)) * array_sum(array_map(static fn ($v) => ($v - $mean) ** 2, $left)),
+        );
+        expect($pair['cohen_kappa']['se'] / $jackknife)
+            ->toBeGreaterThan(0.85)
+            ->toBeLessThan(1.12);
     }
 })->with([['one', 2], ['two', 3]]);
 
@@ -208,8 +263,12 @@ it('has analytic errors close to a jackknife over cases', function (string $name
         $left[] = studyOf($rest)['coefficients'][$name]['estimate'];
     }
     $mean = array_sum($left) / count($left);
-    $jackknife = sqrt((count($left) - 1) / count($left) * array_sum(array_map(static fn ($v) => ($v - $mean) ** 2, $left)));
-    expect($full['se'] / $jackknife)->toBeGreaterThan(0.93)->toBeLessThan(1.07);
+    $jackknife = sqrt(
+        ((count($left) - 1) / count($left)) * array_sum(array_map(static fn ($v) => ($v - $mean) ** 2, $left)),
+    );
+    expect($full['se'] / $jackknife)
+        ->toBeGreaterThan(0.93)
+        ->toBeLessThan(1.07);
 })->with(['percent_agreement', 'fleiss_kappa', 'gwet_ac1', 'brennan_prediger', 'krippendorff_alpha']);
 
 it('reads PABAK and the indices off the two by two table', function () {
@@ -218,6 +277,9 @@ it('reads PABAK and the indices off the two by two table', function () {
         $k = new CohenKappa(array_merge(...$table));
         $pi = $k->prevalenceIndex();
         $bi = $k->biasIndex();
-        expect($k->kappa()->estimate)->toEqualWithDelta(($k->pabak()->estimate - $pi ** 2 + $bi ** 2) / (1 - $pi ** 2 + $bi ** 2), 1e-12);
+        expect($k->kappa()->estimate)->toEqualWithDelta(
+            ($k->pabak()->estimate - $pi ** 2 + $bi ** 2) / (1 - $pi ** 2 + $bi ** 2),
+            1e-12,
+        );
     }
 });

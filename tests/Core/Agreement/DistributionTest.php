@@ -3,7 +3,8 @@
 use Core\Agreement\Distribution;
 use Core\Agreement\SpecialFunction;
 
-// Reference values to 17 digits from R 4.2.2's stats package (pnorm, qnorm, pt, qt, pchisq, qchisq, pf, qf, pbeta, qbeta).
+// Reference values to 17 digits from R 4.2.2's stats package (pnorm, qnorm, pt, qt, pchisq, qchisq, pf, qf, pbeta,
+// qbeta).
 it('gives probabilities and quantiles to 1e-10', function (string $function, array $arguments, float $expected) {
     $v = Distribution::$function(...$arguments);
     expect(abs($v - $expected))->toBeLessThan(1e-10 * ($expected === 0.0 ? 1.0 : abs($expected)));
@@ -87,27 +88,61 @@ it('gives probabilities and quantiles to 1e-10', function (string $function, arr
 ]);
 
 it('reaches the ends of every range', function () {
-    expect(Distribution::normalQuantile(0.0))->toBe(-INF)->and(Distribution::normalQuantile(1.0))->toBe(INF)
-        ->and(Distribution::normal(INF))->toBe(1.0)->and(Distribution::normal(-INF))->toBe(0.0)
-        ->and(Distribution::studentQuantile(0.0, 3.0))->toBe(-INF)->and(Distribution::studentQuantile(0.5, 3.0))->toBe(0.0)
-        ->and(Distribution::chiSquareQuantile(0.0, 2.0))->toBe(0.0)->and(Distribution::chiSquareQuantile(1.0, 2.0))->toBe(INF)
-        ->and(Distribution::fQuantile(1.0, 2.0, 2.0))->toBe(INF)->and(Distribution::fQuantile(0.0, 2.0, 2.0))->toBe(0.0)
-        ->and(Distribution::betaQuantile(1.0, 2.0, 2.0))->toBe(1.0)->and(Distribution::betaQuantile(0.0, 2.0, 2.0))->toBe(0.0)
-        ->and(Distribution::chiSquare(-1.0, 2.0))->toBe(0.0)->and(Distribution::fTail(-1.0, 2.0, 5.0))->toBe(1.0)
-        ->and(Distribution::beta(1.0, 2.0, 2.0))->toBe(1.0);
+    expect(Distribution::normalQuantile(0.0))
+        ->toBe(-INF)
+        ->and(Distribution::normalQuantile(1.0))
+        ->toBe(INF)
+        ->and(Distribution::normal(INF))
+        ->toBe(1.0)
+        ->and(Distribution::normal(-INF))
+        ->toBe(0.0)
+        ->and(Distribution::studentQuantile(0.0, 3.0))
+        ->toBe(-INF)
+        ->and(Distribution::studentQuantile(0.5, 3.0))
+        ->toBe(0.0)
+        ->and(Distribution::chiSquareQuantile(0.0, 2.0))
+        ->toBe(0.0)
+        ->and(Distribution::chiSquareQuantile(1.0, 2.0))
+        ->toBe(INF)
+        ->and(Distribution::fQuantile(1.0, 2.0, 2.0))
+        ->toBe(INF)
+        ->and(Distribution::fQuantile(0.0, 2.0, 2.0))
+        ->toBe(0.0)
+        ->and(Distribution::betaQuantile(1.0, 2.0, 2.0))
+        ->toBe(1.0)
+        ->and(Distribution::betaQuantile(0.0, 2.0, 2.0))
+        ->toBe(0.0)
+        ->and(Distribution::chiSquare(-1.0, 2.0))
+        ->toBe(0.0)
+        ->and(Distribution::fTail(-1.0, 2.0, 5.0))
+        ->toBe(1.0)
+        ->and(Distribution::beta(1.0, 2.0, 2.0))
+        ->toBe(1.0);
 });
 
 it('takes quantiles back to their probabilities, over five decades of degrees of freedom', function () {
     foreach ([0.5, 1.0, 7.3, 60.0, 900.0, 40000.0] as $df) {
         foreach ([1e-7, 0.01, 0.2, 0.5, 0.77, 0.999] as $p) {
-            expect(Distribution::student(Distribution::studentQuantile($p, $df), $df))->toEqualWithDelta($p, 1e-11)
-                ->and(Distribution::chiSquare(Distribution::chiSquareQuantile($p, $df), $df))->toEqualWithDelta($p, 1e-11)
-                ->and(Distribution::f(Distribution::fQuantile($p, $df, 9.0), $df, 9.0))->toEqualWithDelta($p, 1e-11)
-                ->and(Distribution::beta(Distribution::betaQuantile($p, $df, 3.0), $df, 3.0))->toEqualWithDelta($p, 1e-10);
+            expect(Distribution::student(Distribution::studentQuantile($p, $df), $df))
+                ->toEqualWithDelta($p, 1e-11)
+                ->and(Distribution::chiSquare(Distribution::chiSquareQuantile($p, $df), $df))
+                ->toEqualWithDelta($p, 1e-11)
+                ->and(Distribution::f(Distribution::fQuantile($p, $df, 9.0), $df, 9.0))
+                ->toEqualWithDelta($p, 1e-11)
+                ->and(Distribution::beta(Distribution::betaQuantile($p, $df, 3.0), $df, 3.0))
+                ->toEqualWithDelta($p, 1e-10);
         }
     }
 });
 
 it('knows the logarithm of the gamma function', function (float $x, float $expected) {
     expect(SpecialFunction::logGamma($x))->toEqualWithDelta($expected, 1e-13 * max(1.0, abs($expected)));
-})->with([[1.0, 0.0], [0.5, log(sqrt(M_PI))], [5.0, log(24.0)], [11.0, log(3628800.0)], [171.0, 706.57306224578747], [1e-5, 11.512919692895826], [12345.678, 103959.91990554606]]);
+})->with([
+    [1.0, 0.0],
+    [0.5, log(sqrt(M_PI))],
+    [5.0, log(24.0)],
+    [11.0, log(3628800.0)],
+    [171.0, 706.57306224578747],
+    [1e-5, 11.512919692895826],
+    [12345.678, 103959.91990554606],
+]);

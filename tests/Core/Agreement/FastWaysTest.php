@@ -67,7 +67,8 @@ function unitsOf(array $rows): array
 function weight(string $name, int $q): Closure
 {
     return match ($name) {
-        'ordinal' => static fn (int $a, int $b): float => 1 - abs($a - $b) * (abs($a - $b) + 1) / 2 / ($q * ($q - 1) / 2),
+        'ordinal' => static fn (int $a, int $b): float => 1 -
+            (abs($a - $b) * (abs($a - $b) + 1)) / 2 / (($q * ($q - 1)) / 2),
         'linear' => static fn (int $a, int $b): float => 1 - abs($a - $b) / ($q - 1),
         'quadratic' => static fn (int $a, int $b): float => 1 - ($a - $b) ** 2 / ($q - 1) ** 2,
         default => static fn (int $a, int $b): float => $a === $b ? 1.0 : 0.0,
@@ -78,7 +79,16 @@ it('weighs agreement as its definitions say, with ratings missing', function (st
     $q = 4;
     $rows = manyRows($seed, $q, 25, 5);
     $w = weight($name, $q);
-    $block = published((new Study(setOf($rows, Scale::Ordinal), new StudyOptions(categories: ['1', '2', '3', '4'], bootstrap: 0, weights: $name === 'ordinal' ? null : $name)))->item(['i0']));
+    $block = published(
+        (new Study(
+            setOf($rows, Scale::Ordinal),
+            new StudyOptions(
+                categories: ['1', '2', '3', '4'],
+                bootstrap: 0,
+                weights: $name === 'ordinal' ? null : $name,
+            ),
+        ))->item(['i0']),
+    );
     $shares = [];
     $pi = array_fill(1, $q, 0.0);
     $units = array_merge(...array_values(unitsOf($rows)));
@@ -109,7 +119,13 @@ it('weighs agreement as its definitions say, with ratings missing', function (st
             $fleiss += $w($a, $b) * $p * $o;
         }
     }
-    foreach (['fleiss_kappa' => $fleiss, 'gwet_ac2' => $total * $spread / ($q * ($q - 1)), 'brennan_prediger' => $total / $q ** 2] as $coefficient => $pe) {
+    foreach (
+        [
+            'fleiss_kappa' => $fleiss,
+            'gwet_ac2' => ($total * $spread) / ($q * ($q - 1)),
+            'brennan_prediger' => $total / $q ** 2,
+        ] as $coefficient => $pe
+    ) {
         expect($block['coefficients'][$coefficient]['estimate'])->toEqualWithDelta(($pa - $pe) / (1 - $pe), 1e-12);
     }
 })->with(['ordinal', 'linear', 'quadratic'])->with(['one', 'two']);
@@ -148,21 +164,35 @@ it('computes alpha on ranks, distances and ratios pair by pair', function (Scale
             $expected += $delta($a, $b);
         }
     }
-    expect(Alpha::figure(ItemTable::of(setOf($rows, $scale), ['i0']), new Confidence, null)->estimate)->toEqualWithDelta(1 - (count($all) - 1) * $observed / $expected, 1e-12);
-})->with([Scale::Ordinal, Scale::Interval, Scale::Ratio])->with(['one', 'two', 'three']);
+    expect(
+        Alpha::figure(ItemTable::of(setOf($rows, $scale), ['i0']), new Confidence(), null)->estimate,
+    )->toEqualWithDelta(1 - ((count($all) - 1) * $observed) / $expected, 1e-12);
+})
+    ->with([Scale::Ordinal, Scale::Interval, Scale::Ratio])
+    ->with(['one', 'two', 'three']);
 
 it('makes alpha on two ranks nominal alpha, and interval alpha blind to shift and scale', function () {
     $rows = manyRows('two', 2, 30, 4);
-    expect((new OrdinalAlpha(ItemTable::of(setOf($rows, Scale::Ordinal), ['i0'])))->estimates()[0])->toEqualWithDelta((new CountSums(ItemTable::of(setOf($rows), ['i0']), Weights::identity(2)))->estimates()[4], 1e-12);
+    expect((new OrdinalAlpha(ItemTable::of(setOf($rows, Scale::Ordinal), ['i0'])))->estimates()[0])->toEqualWithDelta(
+        (new CountSums(ItemTable::of(setOf($rows), ['i0']), Weights::identity(2)))->estimates()[4],
+        1e-12,
+    );
     $five = manyRows('five', 5, 30, 4);
     $moved = array_map(static fn (array $r): array => [$r[0], $r[1], $r[2], (string) (1000.5 + 3 * (int) $r[3])], $five);
-    expect((new IntervalAlpha(ItemTable::of(setOf($moved, Scale::Interval), ['i0'])))->estimates()[0])->toEqualWithDelta((new IntervalAlpha(ItemTable::of(setOf($five, Scale::Interval), ['i0'])))->estimates()[0], 1e-11);
+    expect(
+        (new IntervalAlpha(ItemTable::of(setOf($moved, Scale::Interval), ['i0'])))->estimates()[0],
+    )->toEqualWithDelta(
+        (new IntervalAlpha(ItemTable::of(setOf($five, Scale::Interval), ['i0'])))->estimates()[0],
+        1e-11,
+    );
 });
 
 /** Cohen's κ of two raters over rows, straight from its definition; NAN where undefined. */
 function slowKappa(array $units, string $a, string $b): float
 {
-    $both = array_values(array_filter(array_map(static fn (array $u): ?array => isset($u[$a], $u[$b]) ? [$u[$a], $u[$b]] : null, $units)));
+    $both = array_values(
+        array_filter(array_map(static fn (array $u): ?array => isset($u[$a], $u[$b]) ? [$u[$a], $u[$b]] : null, $units)),
+    );
     $n = count($both);
     if ($n < 2) {
         return NAN;
@@ -178,7 +208,9 @@ function slowKappa(array $units, string $a, string $b): float
     return abs($pe - 1) < 1e-12 ? NAN : ($same - $pe) / (1 - $pe);
 }
 
-/** @return array{float, float} mean of the pairs' κ and its jackknife error over cases, of all pairs or of one rater's */
+/**
+ * @return array{float, float} mean of the pairs' κ and its jackknife error over cases, of all pairs or of one rater's
+ */
 function slowLight(array $cases, ?string $whose = null): array
 {
     $mean = static function (array $cases) use ($whose): float {
@@ -205,24 +237,46 @@ function slowLight(array $cases, ?string $whose = null): array
     }
     $middle = array_sum($left) / count($left);
 
-    return [$mean($cases), sqrt((count($left) - 1) / count($left) * array_sum(array_map(static fn (float $v): float => ($v - $middle) ** 2, $left)))];
+    return [
+        $mean($cases),
+        sqrt(
+            ((count($left) - 1) / count($left)) *
+                array_sum(array_map(static fn (float $v): float => ($v - $middle) ** 2, $left)),
+        ),
+    ];
 }
 
-it('leaves out cases for Light and for each rater as one would by hand', function (int $q, int $cases, int $raters, int $items, float $missing) {
+it('leaves out cases for Light and for each rater as one would by hand', function (
+    int $q,
+    int $cases,
+    int $raters,
+    int $items,
+    float $missing,
+) {
     $rows = manyRows("light$q$items", $q, $cases, $raters, $items, $missing);
     $set = setOf($rows);
     $table = ItemTable::of($set, $set->items());
     $pairs = new PairTables($table, Weights::identity($table->q), new Confidence);
     $units = unitsOf($rows);
     [$light, $se] = slowLight($units);
-    expect($pairs->light()->estimate)->toEqualWithDelta($light, 1e-12)->and($pairs->light()->se)->toEqualWithDelta($se, 1e-10);
+    expect($pairs->light()->estimate)
+        ->toEqualWithDelta($light, 1e-12)
+        ->and($pairs->light()->se)
+        ->toEqualWithDelta($se, 1e-10);
     [$mean, $own] = slowLight($units, 'r01');
     $figure = $pairs->ratersVersusRest()['r01'];
     expect($figure->estimate)->toEqualWithDelta($mean, 1e-12)->and($figure->se)->toEqualWithDelta($own, 1e-10);
 })->with([
-    'two categories' => [2, 14, 4, 1, 0.1], 'two, complete' => [2, 14, 5, 1, 0.0], 'three' => [3, 12, 4, 1, 0.2], 'five' => [5, 12, 4, 1, 0.2], 'nine raters' => [2, 10, 9, 1, 0.2],
-    'pooled, by bits' => [2, 9, 4, 5, 0.2], 'pooled, more than 32 units a case' => [2, 6, 3, 40, 0.2], 'pooled, three categories' => [3, 8, 4, 4, 0.2],
-    'twenty categories' => [20, 15, 3, 1, 0.1], 'some pairs without a kappa' => [2, 14, 5, 1, 0.4],
+    'two categories' => [2, 14, 4, 1, 0.1],
+    'two, complete' => [2, 14, 5, 1, 0.0],
+    'three' => [3, 12, 4, 1, 0.2],
+    'five' => [5, 12, 4, 1, 0.2],
+    'nine raters' => [2, 10, 9, 1, 0.2],
+    'pooled, by bits' => [2, 9, 4, 5, 0.2],
+    'pooled, more than 32 units a case' => [2, 6, 3, 40, 0.2],
+    'pooled, three categories' => [3, 8, 4, 4, 0.2],
+    'twenty categories' => [20, 15, 3, 1, 0.1],
+    'some pairs without a kappa' => [2, 14, 5, 1, 0.4],
 ]);
 
 it('takes pairs of many categories as of few', function () {
@@ -234,7 +288,11 @@ it('takes pairs of many categories as of few', function () {
     }
 });
 
-it('draws the same replicates from packed sums as from the ratings themselves', function (int $q, int $items, bool $weighted) {
+it('draws the same replicates from packed sums as from the ratings themselves', function (
+    int $q,
+    int $items,
+    bool $weighted,
+) {
     $rows = manyRows("boot$q$items", $q, 12, 5, $items);
     $scale = $weighted ? Scale::Ordinal : Scale::Nominal;
     $set = setOf($rows, $scale);
@@ -259,7 +317,9 @@ it('draws the same replicates from packed sums as from the ratings themselves', 
         $slow = ItemTable::of(setOf($again, $scale), $set->items(), $names);
         foreach ((new CountSums($slow, Weights::asked($slow, $weighted ? 'linear' : null)))->estimates() as $k => $v) {
             $own = $fast->replicate($draw)[$k];
-            expect(is_nan($v) ? is_nan($own) : abs($v - $own) < 1e-12)->toBeTrue("replicate $b, statistic $k: $v, $own");
+            expect(is_nan($v) ? is_nan($own) : abs($v - $own) < 1e-12)->toBeTrue(
+                "replicate $b, statistic $k: $v, $own",
+            );
         }
     }
 })->with([[2, 1, false], [2, 3, false], [4, 1, false], [4, 2, true], [9, 1, true]]);
@@ -270,31 +330,56 @@ it('leaves one case out of the sums as out of the ratings', function () {
     $left = (new CountSums(ItemTable::of($set, $set->items()), Weights::identity(3)))->leaveOneOut();
     foreach ($set->cases() as $i => $case) {
         $rest = setOf(array_filter($rows, static fn (array $r): bool => $r[0] !== $case));
-        expect($left[$i])->toEqualWithDelta((new CountSums(ItemTable::of($rest, $rest->items(), ['1', '2', '3']), Weights::identity(3)))->estimates(), 1e-12);
+        expect($left[$i])->toEqualWithDelta(
+            (new CountSums(ItemTable::of($rest, $rest->items(), ['1', '2', '3']), Weights::identity(3)))->estimates(),
+            1e-12,
+        );
     }
 });
 
 it('has errors of weighted figures close to a jackknife over cases', function (string $name) {
     $rows = manyRows('weighted errors', 4, 90, 4, 1, str_contains($name, 'conger') ? 0.0 : 0.1);
-    $figure = static fn (array $rows): array => published((new Study(setOf($rows, Scale::Ordinal), new StudyOptions(categories: ['1', '2', '3', '4'], pairs: false, bootstrap: 0, weights: 'quadratic')))->item(['i0']))['coefficients'][$name];
+    $figure = static fn (array $rows): array => published(
+        (new Study(
+            setOf($rows, Scale::Ordinal),
+            new StudyOptions(categories: ['1', '2', '3', '4'], pairs: false, bootstrap: 0, weights: 'quadratic'),
+        ))->item(['i0']),
+    )['coefficients'][$name];
     $left = [];
     foreach (array_unique(array_column($rows, 0)) as $case) {
         $left[] = $figure(array_filter($rows, static fn (array $r): bool => $r[0] !== $case))['estimate'];
     }
     $mean = array_sum($left) / count($left);
-    $jackknife = sqrt((count($left) - 1) / count($left) * array_sum(array_map(static fn (float $v): float => ($v - $mean) ** 2, $left)));
-    expect($figure($rows)['se'] / $jackknife)->toBeGreaterThan(0.93)->toBeLessThan(1.07);
+    $jackknife = sqrt(
+        ((count($left) - 1) / count($left)) *
+            array_sum(array_map(static fn (float $v): float => ($v - $mean) ** 2, $left)),
+    );
+    expect($figure($rows)['se'] / $jackknife)
+        ->toBeGreaterThan(0.93)
+        ->toBeLessThan(1.07);
 })->with(['fleiss_kappa', 'gwet_ac2', 'brennan_prediger', 'conger_kappa']);
 
 it('makes nominal weights and none the same, and weighted Conger of two raters their weighted kappa', function () {
     $rows = manyRows('same', 3, 30, 2, 1, 0.0);
     $table = ItemTable::of(setOf($rows, Scale::Ordinal), ['i0']);
-    foreach ([Weights::identity(3), Weights::ordinal(3), Weights::linear([1.0, 2.0, 3.0]), Weights::quadratic([1.0, 2.0, 3.0])] as $weights) {
-        $pair = (new PairTables($table, $weights, new Confidence))->results(null)[0]->kappa;
-        expect(CongerKappa::figure($table, $weights, new Confidence)->estimate)->toEqualWithDelta($pair->estimate, 1e-12);
+    foreach (
+        [
+            Weights::identity(3),
+            Weights::ordinal(3),
+            Weights::linear([1.0, 2.0, 3.0]),
+            Weights::quadratic([1.0, 2.0, 3.0]),
+        ] as $weights
+    ) {
+        $pair = (new PairTables($table, $weights, new Confidence()))->results(null)[0]->kappa;
+        expect(CongerKappa::figure($table, $weights, new Confidence())->estimate)->toEqualWithDelta(
+            $pair->estimate,
+            1e-12,
+        );
     }
     $plain = [12, 3, 4, 2, 9, 1, 0, 2, 7];
-    expect((new CohenKappa($plain, new Confidence, Weights::identity(3)))->kappa())->toEqual((new CohenKappa($plain))->kappa());
+    expect((new CohenKappa($plain, new Confidence(), Weights::identity(3)))->kappa())->toEqual(
+        (new CohenKappa($plain))->kappa(),
+    );
 });
 
 it('finds quantiles without sorting everything', function (string $kind) {
@@ -312,6 +397,9 @@ it('finds quantiles without sorting everything', function (string $kind) {
         $h = max(1.0, min(1999.0, 2000 * $p));
         $i = (int) floor($h);
         $expected = $sorted[$i - 1] + ($i < 1999 ? ($h - $i) * ($sorted[$i] - $sorted[$i - 1]) : 0.0);
-        expect(Resample::quantiles($values, [$p, 0.5])[0])->toEqualWithDelta($expected, 1e-12 * max(1.0, abs($expected)));
+        expect(Resample::quantiles($values, [$p, 0.5])[0])->toEqualWithDelta(
+            $expected,
+            1e-12 * max(1.0, abs($expected)),
+        );
     }
 })->with(['even', 'normal', 'few values', 'one value', 'far apart']);

@@ -50,27 +50,55 @@ it('holds the bias, the limits and the concordance about as often as it says', f
 it('has a concordance of 1 only for the same values, and less than the correlation for shifted ones', function () {
     [$x] = timings(new Chance('same'), 20);
     $shifted = array_map(static fn (float $v): float => $v + 100, $x);
-    expect((new BlandAltman($x, $x))->lin()->estimate)->toEqualWithDelta(1.0, 1e-12)->and((new BlandAltman($x, $x))->lin()->method)->toBe('point')
-        ->and((new BlandAltman($x, $shifted))->lin()->estimate)->toBeLessThan(0.5)->and((new BlandAltman($x, $shifted))->bias()->estimate)->toEqualWithDelta(-100.0, 1e-9)
-        ->and((new BlandAltman($x, array_map(static fn (float $v): float => -$v, $x)))->lin()->estimate)->toBeLessThanOrEqual(0.0);
+    expect((new BlandAltman($x, $x))->lin()->estimate)
+        ->toEqualWithDelta(1.0, 1e-12)
+        ->and((new BlandAltman($x, $x))->lin()->method)
+        ->toBe('point')
+        ->and((new BlandAltman($x, $shifted))->lin()->estimate)
+        ->toBeLessThan(0.5)
+        ->and((new BlandAltman($x, $shifted))->bias()->estimate)
+        ->toEqualWithDelta(-100.0, 1e-9)
+        ->and((new BlandAltman($x, array_map(static fn (float $v): float => -$v, $x)))->lin()->estimate)
+        ->toBeLessThanOrEqual(0.0);
 });
 
 it('turns round with its raters', function () {
     [$x, $y] = timings(new Chance('turn'), 30);
     $one = (new BlandAltman($x, $y))->figures();
     $two = (new BlandAltman($y, $x))->figures();
-    expect($two['bias']->estimate)->toEqualWithDelta(-$one['bias']->estimate, 1e-9)->and($two['upper_limit']->high)->toEqualWithDelta(-$one['lower_limit']->low, 1e-9)->and($two['lin_concordance']->low)->toEqualWithDelta($one['lin_concordance']->low, 1e-12);
+    expect($two['bias']->estimate)
+        ->toEqualWithDelta(-$one['bias']->estimate, 1e-9)
+        ->and($two['upper_limit']->high)
+        ->toEqualWithDelta(-$one['lower_limit']->low, 1e-9)
+        ->and($two['lin_concordance']->low)
+        ->toEqualWithDelta($one['lin_concordance']->low, 1e-12);
 });
 
 it('counts what lies within a tolerance, at its very edge too', function () {
     $d = new BlandAltman([0.3, 0.3, 0.5, 1.0], [0.2, 0.25, 0.1, 1.0]);
-    expect($d->within(0.1)->estimate)->toBe(0.75)->and($d->within(0.0)->estimate)->toBe(0.25)->and($d->within(1.0)->estimate)->toBe(1.0)->and((new BlandAltman([], []))->within(1.0)->estimate)->toBeNull();
+    expect($d->within(0.1)->estimate)
+        ->toBe(0.75)
+        ->and($d->within(0.0)->estimate)
+        ->toBe(0.25)
+        ->and($d->within(1.0)->estimate)
+        ->toBe(1.0)
+        ->and((new BlandAltman([], []))->within(1.0)->estimate)
+        ->toBeNull();
 });
 
 it('is undefined, with a reason, where numbers are too few or all the same', function () {
-    expect(worded((new BlandAltman([], []))->bias()->reason))->toBe('no case was measured by both')->and((new BlandAltman([1.0], [2.0]))->bias()->method)->toBe('point')
-        ->and(worded((new BlandAltman([1.0], [2.0]))->limit(1)->reason))->toContain('fewer than two')->and(worded((new BlandAltman([1.0], [2.0]))->lin()->reason))->toContain('fewer than two')
-        ->and(worded((new BlandAltman([1.0, 1.0], [1.0, 1.0]))->lin()->reason))->toBe('all values are the same')->and((new BlandAltman([1.0, 2.0], [1.0, 2.5]))->lin()->method)->toBe('point');
+    expect(worded((new BlandAltman([], []))->bias()->reason))
+        ->toBe('no case was measured by both')
+        ->and((new BlandAltman([1.0], [2.0]))->bias()->method)
+        ->toBe('point')
+        ->and(worded((new BlandAltman([1.0], [2.0]))->limit(1)->reason))
+        ->toContain('fewer than two')
+        ->and(worded((new BlandAltman([1.0], [2.0]))->lin()->reason))
+        ->toContain('fewer than two')
+        ->and(worded((new BlandAltman([1.0, 1.0], [1.0, 1.0]))->lin()->reason))
+        ->toBe('all values are the same')
+        ->and((new BlandAltman([1.0, 2.0], [1.0, 2.5]))->lin()->method)
+        ->toBe('point');
 });
 
 /** Numbers of several items that go up and down together in a case. */
@@ -98,8 +126,16 @@ it('resamples cases for intraclass correlations of pooled items, as their units 
     $all = published($study->item(['x', 'y', 'z']))['coefficients']['icc_2_1'];
     expect($one['method'])->toBe('f')->and($all['method'])->toBe('bca')
         // Three times the same is no more than once: nearly the same value, and no narrower interval.
-        ->and($all['estimate'])->toEqualWithDelta($one['estimate'], 0.01)->and($all['high'] - $all['low'])->toBeGreaterThan(0.6 * ($one['high'] - $one['low']))
-        ->and(published((new Study($set, new StudyOptions(pairs: false, bootstrap: 0)))->item(['x', 'y', 'z']))['coefficients']['icc_2_1']['method'])->toBe('point');
+        ->and($all['estimate'])
+        ->toEqualWithDelta($one['estimate'], 0.01)
+        ->and($all['high'] - $all['low'])
+        ->toBeGreaterThan(0.6 * ($one['high'] - $one['low']))
+        ->and(
+            published((new Study($set, new StudyOptions(pairs: false, bootstrap: 0)))->item(['x', 'y', 'z']))[
+                'coefficients'
+            ]['icc_2_1']['method'],
+        )
+        ->toBe('point');
 });
 
 it('says why there is no intraclass correlation', function (array $rows, string $reason) {
@@ -109,12 +145,16 @@ it('says why there is no intraclass correlation', function (array $rows, string 
             $set->add("c$i", '', $rater, $v === '.' ? '' : $v);
         }
     }
-    foreach ((new IntraclassCorrelation(ItemTable::of($set, [''])))->figures(new Confidence, new CaseBootstrap(3, 10, 1)) as $figure) {
+    foreach (
+        (new IntraclassCorrelation(ItemTable::of($set, [''])))->figures(new Confidence(), new CaseBootstrap(3, 10, 1)) as $figure
+    ) {
         expect($figure->estimate)->toBeNull()->and(worded($figure->reason))->toBe($reason);
     }
 })->with([
-    [['a' => '1 2 3', 'b' => '1 . 3'], 'needs every rater to have rated every case'], [['a' => '1', 'b' => '2'], 'needs two cases or more'],
-    [['a' => '5 5 5', 'b' => '5 5 5'], 'all values are the same, so there is no variance to share out'], [['a' => '1 . 2', 'b' => '. 3 .'], 'fewer than two ratings on every case'],
+    [['a' => '1 2 3', 'b' => '1 . 3'], 'needs every rater to have rated every case'],
+    [['a' => '1', 'b' => '2'], 'needs two cases or more'],
+    [['a' => '5 5 5', 'b' => '5 5 5'], 'all values are the same, so there is no variance to share out'],
+    [['a' => '1 . 2', 'b' => '. 3 .'], 'fewer than two ratings on every case'],
 ]);
 
 it('does not let scale or shift of the numbers into intraclass correlations', function () {
@@ -127,9 +167,15 @@ it('does not let scale or shift of the numbers into intraclass correlations', fu
             }
         }
 
-        return array_map(static fn ($f): ?float => $f->estimate, (new IntraclassCorrelation(ItemTable::of($set, [''])))->figures(new Confidence, null));
+        return array_map(
+            static fn ($f): ?float => $f->estimate,
+            (new IntraclassCorrelation(ItemTable::of($set, [''])))->figures(new Confidence(), null),
+        );
     };
-    expect($of(static fn (float $v): float => 1e6 + 0.001 * $v))->toEqualWithDelta($of(static fn (float $v): float => $v), 1e-6);
+    expect($of(static fn (float $v): float => 1e6 + 0.001 * $v))->toEqualWithDelta(
+        $of(static fn (float $v): float => $v),
+        1e-6,
+    );
 });
 
 it('takes two spellings of a number for one value, and orders numbers as numbers', function () {
@@ -139,16 +185,35 @@ it('takes two spellings of a number for one value, and orders numbers as numbers
         $set->add("c$i", '', 'b', '+2');
     }
     $table = ItemTable::of($set, ['']);
-    expect($table->categories)->toBe(['2', '3', '10'])->and($table->numbers)->toBe([2.0, 3.0, 10.0])->and($table->columns[0])->toBe([0, 2, 0, 2, 1])->and($table->code('10.00'))->toBe(2)->and($table->code('x'))->toBeNull()
-        ->and(ItemTable::of($set, [''], ['1', '2.0', '3', '10'])->categories)->toBe(['1', '2', '3', '10'])
-        ->and(fn () => ItemTable::of($set, [''], ['1', 'two']))->toThrow(CoreException::class, "'two', which is no decimal number")
-        ->and(fn () => ItemTable::of($set, [''], ['2', '3']))->toThrow(CoreException::class, "the value '10' of case 'c1'");
+    expect($table->categories)
+        ->toBe(['2', '3', '10'])
+        ->and($table->numbers)
+        ->toBe([2.0, 3.0, 10.0])
+        ->and($table->columns[0])
+        ->toBe([0, 2, 0, 2, 1])
+        ->and($table->code('10.00'))
+        ->toBe(2)
+        ->and($table->code('x'))
+        ->toBeNull()
+        ->and(ItemTable::of($set, [''], ['1', '2.0', '3', '10'])->categories)
+        ->toBe(['1', '2', '3', '10'])
+        ->and(fn () => ItemTable::of($set, [''], ['1', 'two']))
+        ->toThrow(CoreException::class, "'two', which is no decimal number")
+        ->and(fn () => ItemTable::of($set, [''], ['2', '3']))
+        ->toThrow(CoreException::class, "the value '10' of case 'c1'");
 });
 
 it('refuses weights on names and odd options', function () {
-    expect(fn () => new Study(new RatingSet, new StudyOptions(weights: 'linear')))->toThrow(CoreException::class, 'no meaning on a nominal scale')
-        ->and(fn () => new StudyOptions(weights: 'cubic'))->toThrow(CoreException::class, 'not linear or quadratic')->and(fn () => new StudyOptions(tolerance: -1.0))->toThrow(CoreException::class, 'tolerance')
-        ->and(fn () => new StudyOptions(tolerance: NAN))->toThrow(CoreException::class)->and(fn () => new StudyOptions(bootstrap: -1))->toThrow(CoreException::class);
+    expect(fn () => new Study(new RatingSet(), new StudyOptions(weights: 'linear')))
+        ->toThrow(CoreException::class, 'no meaning on a nominal scale')
+        ->and(fn () => new StudyOptions(weights: 'cubic'))
+        ->toThrow(CoreException::class, 'not linear or quadratic')
+        ->and(fn () => new StudyOptions(tolerance: -1.0))
+        ->toThrow(CoreException::class, 'tolerance')
+        ->and(fn () => new StudyOptions(tolerance: NAN))
+        ->toThrow(CoreException::class)
+        ->and(fn () => new StudyOptions(bootstrap: -1))
+        ->toThrow(CoreException::class);
 });
 
 it('holds rank correlations about as often as it says', function () {

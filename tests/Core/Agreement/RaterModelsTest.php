@@ -11,7 +11,8 @@ use Core\Agreement\VarianceComponents;
 use Core\Chance\Chance;
 
 /**
- * Raters with known error rates on cases with known classes. @param  list<list<list<float>>>  $confusion by rater, class and call
+ * Raters with known error rates on cases with known classes. @param  list<list<list<float>>>  $confusion by rater,
+ * class and call
  *
  * @return array{ItemTable, list<int>} the table and the classes
  */
@@ -34,7 +35,12 @@ function plantedClasses(array $confusion, array $prevalence, int $cases, float $
     for ($i = 0; $i < $cases; $i++) {
         $truth[] = $class = $pick($prevalence);
         foreach ($confusion as $r => $rows) {
-            $set->add(sprintf('c%04d', $i), '', "r$r", $c->uniform() < $missing && $r > 0 ? '' : 'k'.$pick($rows[$class]));
+            $set->add(
+                sprintf('c%04d', $i),
+                '',
+                "r$r",
+                $c->uniform() < $missing && $r > 0 ? '' : 'k'.$pick($rows[$class]),
+            );
         }
     }
 
@@ -49,13 +55,24 @@ it('recovers planted error rates and prevalence, with ratings missing', function
     $planted = [SKILLED, LOUD, SHY, SKILLED, SHY];
     [$table, $truth] = plantedClasses($planted, [0.7, 0.3], 3000, 0.2, 'dawid');
     $fit = DawidSkene::fit($table, 5);
-    expect($fit->converged)->toBeTrue()->and($fit->separated)->toBeTrue()->and($fit->prevalence[1])->toEqualWithDelta(0.3, 0.03);
+    expect($fit->converged)
+        ->toBeTrue()
+        ->and($fit->separated)
+        ->toBeTrue()
+        ->and($fit->prevalence[1])
+        ->toEqualWithDelta(0.3, 0.03);
     foreach ($planted as $r => $rows) {
         foreach ($rows as $j => $row) {
             expect($fit->confusion[$r][$j][$j])->toEqualWithDelta($row[$j], 0.045);
         }
     }
-    $right = count(array_filter($truth, static fn (int $k, int $u): bool => ($fit->posterior[$u][1] > 0.5 ? 1 : 0) === $k, ARRAY_FILTER_USE_BOTH));
+    $right = count(
+        array_filter(
+            $truth,
+            static fn (int $k, int $u): bool => ($fit->posterior[$u][1] > 0.5 ? 1 : 0) === $k,
+            ARRAY_FILTER_USE_BOTH,
+        ),
+    );
     expect($right / 3000)->toBeGreaterThan(0.9);
 });
 
@@ -72,9 +89,12 @@ it('recovers three classes from every start, each under its own name', function 
 it('gives the same fit for the same seed, sums to one, and never lowers the likelihood by going on', function () {
     [$table] = plantedClasses([SKILLED, LOUD, SHY], [0.6, 0.4], 60, 0.1, 'small');
     $fit = DawidSkene::fit($table, 4, 9);
-    expect(DawidSkene::fit($table, 4, 9))->toEqual($fit)
-        ->and(DawidSkene::fit($table, 1, 9, 3)->logLikelihood)->toBeLessThanOrEqual(DawidSkene::fit($table, 1, 9, 300)->logLikelihood + 1e-9)
-        ->and(DawidSkene::fit($table, 1, 9, 2)->converged)->toBeFalse();
+    expect(DawidSkene::fit($table, 4, 9))
+        ->toEqual($fit)
+        ->and(DawidSkene::fit($table, 1, 9, 3)->logLikelihood)
+        ->toBeLessThanOrEqual(DawidSkene::fit($table, 1, 9, 300)->logLikelihood + 1e-9)
+        ->and(DawidSkene::fit($table, 1, 9, 2)->converged)
+        ->toBeFalse();
     foreach ($fit->posterior as $row) {
         expect(array_sum($row))->toEqualWithDelta(1.0, 1e-12);
     }
@@ -113,13 +133,25 @@ it('recovers planted variance components', function () {
             $sums[$k] += $f->estimate / 30;
         }
     }
-    expect($sums[0])->toEqualWithDelta(4.0, 0.5)->and($sums[1])->toEqualWithDelta(1.0, 0.3)->and($sums[2])->toEqualWithDelta(2.0, 0.1);
+    expect($sums[0])
+        ->toEqualWithDelta(4.0, 0.5)
+        ->and($sums[1])
+        ->toEqualWithDelta(1.0, 0.3)
+        ->and($sums[2])
+        ->toEqualWithDelta(2.0, 0.1);
 });
 
 it('puts bootstrap intervals about the components', function () {
     $table = plantedVariances(4.0, 1.0, 2.0, 60, 6, 'interval');
     $v = VarianceComponents::of($table, bootstrap: new CaseBootstrap(60, 500, 1));
-    expect($v->case->low)->toBeLessThan($v->case->estimate)->toBeGreaterThan(1.0)->and($v->case->high)->toBeGreaterThan($v->case->estimate)->toBeLessThan(9.0)->and($v->caseRater->method)->toBe('bca');
+    expect($v->case->low)
+        ->toBeLessThan($v->case->estimate)
+        ->toBeGreaterThan(1.0)
+        ->and($v->case->high)
+        ->toBeGreaterThan($v->case->estimate)
+        ->toBeLessThan(9.0)
+        ->and($v->caseRater->method)
+        ->toBe('bca');
 });
 
 it('shows in the decision study what more raters and cases bring', function () {
@@ -127,11 +159,20 @@ it('shows in the decision study what more raters and cases bring', function () {
     $curve = $v->decisionStudy([1, 2, 4, 8], [10, 40]);
     expect($curve)->toHaveCount(8);
     foreach ([0, 2, 4] as $i) {
-        expect($curve[$i + 2]['relative'])->toBeGreaterThan($curve[$i]['relative'])->and($curve[$i + 2]['absolute'])->toBeLessThan($curve[$i + 2]['relative'])
-            ->and($curve[$i + 1]['se_of_mean'])->toBeLessThan($curve[$i]['se_of_mean']);
+        expect($curve[$i + 2]['relative'])
+            ->toBeGreaterThan($curve[$i]['relative'])
+            ->and($curve[$i + 2]['absolute'])
+            ->toBeLessThan($curve[$i + 2]['relative'])
+            ->and($curve[$i + 1]['se_of_mean'])
+            ->toBeLessThan($curve[$i]['se_of_mean']);
     }
     $none = VarianceComponents::of(ItemTable::of(ratings(['a' => 'p .', 'b' => 'p a']), ['']));
-    expect($none->case->estimate)->toBeNull()->and($none->reason)->toBe(Undefined::Incomplete)->and($none->decisionStudy([1], [1]))->toBe([]);
+    expect($none->case->estimate)
+        ->toBeNull()
+        ->and($none->reason)
+        ->toBe(Undefined::Incomplete)
+        ->and($none->decisionStudy([1], [1]))
+        ->toBe([]);
 });
 
 it('raises a false alarm about as often as it says', function () {
@@ -156,9 +197,20 @@ it('raises a false alarm about as often as it says', function () {
 it('sees a rater who begins to over-call, and says which window', function () {
     $windows = [[40, 10, 8, 42], [41, 9, 9, 41], [39, 11, 10, 40], [48, 2, 30, 20]];
     $chart = DriftChart::of($windows);
-    expect($chart->falseAlarm)->toBe(0.05)->and($chart->points[3]['beyond'])->toBeTrue()->and($chart->points[3]['z_c'])->toBeLessThan(-$chart->limit)
-        ->and($chart->points[0]['beyond'])->toBeFalse()->and($chart->limit)->toBeGreaterThan(2.0)->toBeLessThan(4.0);
+    expect($chart->falseAlarm)
+        ->toBe(0.05)
+        ->and($chart->points[3]['beyond'])
+        ->toBeTrue()
+        ->and($chart->points[3]['z_c'])
+        ->toBeLessThan(-$chart->limit)
+        ->and($chart->points[0]['beyond'])
+        ->toBeFalse()
+        ->and($chart->limit)
+        ->toBeGreaterThan(2.0)
+        ->toBeLessThan(4.0);
     $gap = DriftChart::of([[4, 1, 1, 4], [0, 0, 2, 3], [4, 1, 1, 4]], simulations: 100);
-    expect($gap->points[1])->toBe(['d_prime' => null, 'criterion' => null, 'z_d' => null, 'z_c' => null, 'beyond' => false])
-        ->and(DriftChart::of([[4, 1, 1, 4], [0, 0, 2, 3]]))->toBeNull();
+    expect($gap->points[1])
+        ->toBe(['d_prime' => null, 'criterion' => null, 'z_d' => null, 'z_c' => null, 'beyond' => false])
+        ->and(DriftChart::of([[4, 1, 1, 4], [0, 0, 2, 3]]))
+        ->toBeNull();
 });

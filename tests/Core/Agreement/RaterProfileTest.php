@@ -17,7 +17,13 @@ function callsOf(int $cases, float $moves, string $seed = 'profile', float $swag
             $beyond = ($truth ? 1.1 : -1.1) + $chance->normal() - $moves * ($c - $cases / 2);
             // Belief in one's own call, by the model itself.
             $right = 1 / (1 + exp(-2.2 * abs($beyond)));
-            $out[] = new ScoredCall("c$c", "i$i", $beyond > 0, $truth, round(20 * min(1.0, max(0.5, $right + $swagger))) / 20);
+            $out[] = new ScoredCall(
+                "c$c",
+                "i$i",
+                $beyond > 0,
+                $truth,
+                round(20 * min(1.0, max(0.5, $right + $swagger))) / 20,
+            );
         }
     }
 
@@ -53,7 +59,11 @@ it('sees a criterion that moves and mostly none that does not', function () {
         ->and($moved->points[0]['criterion'])->toBeLessThan($moved->points[11]['criterion']);
     $alarms = 0;
     for ($s = 0; $s < 40; $s++) {
-        $alarms += array_filter(array_column((new RaterProfile(callsOf(30, 0.0, "still$s")))->drift()->points, 'beyond')) === [] ? 0 : 1;
+        $alarms +=
+            array_filter(array_column((new RaterProfile(callsOf(30, 0.0, "still$s")))->drift()->points, 'beyond')) ===
+            []
+                ? 0
+                : 1;
     }
     expect($alarms)->toBeLessThan(8)->and((new RaterProfile(callsOf(9, 0.0)))->drift())->toBeNull();
 });
@@ -62,17 +72,33 @@ it('tells the too sure from the modest, and lists the surest wrong calls first',
     $even = new RaterProfile(callsOf(200, 0.0));
     $loud = new RaterProfile(callsOf(200, 0.0, swagger: 0.15));
     $meek = new RaterProfile(callsOf(200, 0.0, swagger: -0.15));
-    expect(abs($even->swagger()))->toBeLessThan(0.02)->and($loud->swagger())->toBeGreaterThan(0.05)->and($meek->swagger())->toBeLessThan(-0.05);
+    expect(abs($even->swagger()))
+        ->toBeLessThan(0.02)
+        ->and($loud->swagger())
+        ->toBeGreaterThan(0.05)
+        ->and($meek->swagger())
+        ->toBeLessThan(-0.05);
     $rows = $even->calibration();
-    expect(array_sum(array_column($rows, 'n')))->toBe(2000)->and(end($rows)['share'])->toBeGreaterThan($rows[0]['share']);
+    expect(array_sum(array_column($rows, 'n')))
+        ->toBe(2000)
+        ->and(end($rows)['share'])
+        ->toBeGreaterThan($rows[0]['share']);
     $wrong = $even->sureAndWrong();
     $sorted = array_column($wrong, 'confidence');
     rsort($sorted);
-    expect($wrong)->not->toBeEmpty()->and(array_column($wrong, 'confidence'))->toBe($sorted)->and(min($sorted))->toBe(0.8);
+    expect($wrong)
+        ->not->toBeEmpty()
+        ->and(array_column($wrong, 'confidence'))
+        ->toBe($sorted)
+        ->and(min($sorted))
+        ->toBe(0.8);
     foreach ($wrong as $c) {
         expect($c->isRight())->toBeFalse();
     }
-    expect((new RaterProfile([]))->swagger())->toBeNull()->and((new RaterProfile([new ScoredCall('a', 'b', true, true, null)]))->calibration())->toBe([]);
+    expect((new RaterProfile([]))->swagger())
+        ->toBeNull()
+        ->and((new RaterProfile([new ScoredCall('a', 'b', true, true, null)]))->calibration())
+        ->toBe([]);
 });
 
 it('is written, published by its schema, and read back', function () {
@@ -80,10 +106,21 @@ it('is written, published by its schema, and read back', function () {
         $profile = new RaterProfile(callsOf($cases, 0.02, "record$cases"));
         $row = json_decode(json_encode(RecordJson::write($profile), JSON_PRESERVE_ZERO_FRACTION), true);
         $file = json_encode(RecordJson::publish($profile, inWords()), JSON_PRESERVE_ZERO_FRACTION);
-        expect(RecordJson::read($row))->toEqual($profile)->and(RecordJson::read(json_decode($file, true)))->toEqual($profile);
-        $validator = new JsonSchema\Validator;
+        expect(RecordJson::read($row))
+            ->toEqual($profile)
+            ->and(RecordJson::read(json_decode($file, true)))
+            ->toEqual($profile);
+        $validator = new JsonSchema\Validator();
         $data = json_decode($file);
-        $validator->validate($data, (object) ['$ref' => 'file://'.dirname(__DIR__, 3).'/docs/schemas/record.schema.json']);
-        expect(array_map(static fn (array $e): string => "$cases {$e['property']}: {$e['message']}", $validator->getErrors()))->toBe([]);
+        $validator->validate(
+            $data,
+            (object) ['$ref' => 'file://'.dirname(__DIR__, 3).'/docs/schemas/record.schema.json'],
+        );
+        expect(
+            array_map(
+                static fn (array $e): string => "$cases {$e['property']}: {$e['message']}",
+                $validator->getErrors(),
+            ),
+        )->toBe([]);
     }
 });

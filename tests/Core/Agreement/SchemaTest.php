@@ -10,7 +10,10 @@ function schemaErrors(mixed $result): array
 {
     $validator = new Validator;
     $data = json_decode(json_encode($result, JSON_THROW_ON_ERROR));
-    $validator->validate($data, (object) ['$ref' => 'file://'.dirname(__DIR__, 3).'/docs/schemas/agreement.schema.json']);
+    $validator->validate(
+        $data,
+        (object) ['$ref' => 'file://'.dirname(__DIR__, 3).'/docs/schemas/agreement.schema.json'],
+    );
 
     return array_map(static fn (array $e): string => $e['property'].': '.$e['message'], $validator->getErrors());
 }
@@ -23,7 +26,11 @@ it('publishes what its schema says, whatever the data', function (array $rows, a
     expect(schemaErrors(published((new Study($set, new StudyOptions(...$options)))->result())))->toBe([]);
 })->with([
     'plain' => [['a' => 'p a p a p', 'b' => 'p a a a p', 'c' => 'p p p a .'], ['bootstrap' => 60], null],
-    'with a key' => [['a' => 'p a p a p', 'b' => 'p a a a p'], ['bootstrap' => 60, 'positive' => 'p'], ['p', 'a', 'p', 'a', 'a']],
+    'with a key' => [
+        ['a' => 'p a p a p', 'b' => 'p a a a p'],
+        ['bootstrap' => 60, 'positive' => 'p'],
+        ['p', 'a', 'p', 'a', 'a'],
+    ],
     'three way' => [['a' => 'p a ? a p', 'b' => 'p ? a a p'], ['bootstrap' => 0, 'cannotTell' => '?'], null],
     'everybody alike' => [['a' => 'p p', 'b' => 'p p'], ['bootstrap' => 20], null],
     'one case' => [['a' => 'p', 'b' => 'a'], ['bootstrap' => 20], ['p']],
@@ -37,13 +44,25 @@ it('publishes several items and repeats by its schema', function () {
         foreach (['c1', 'c2', 'c3'] as $case) {
             foreach (['1', '2'] as $occasion) {
                 foreach (['a', 'b'] as $i => $rater) {
-                    $set->add($case, $item, $rater, $case === 'c2' && $i + (int) $occasion === 2 ? 'a' : 'p', $occasion, 0.8);
+                    $set->add(
+                        $case,
+                        $item,
+                        $rater,
+                        $case === 'c2' && $i + (int) $occasion === 2 ? 'a' : 'p',
+                        $occasion,
+                        0.8,
+                    );
                 }
             }
         }
     }
     $result = published((new Study($set, new StudyOptions(bootstrap: 10)))->result());
-    expect(schemaErrors($result))->toBe([])->and($result['items'])->toHaveCount(2)->and($result['pooled']['self'])->toHaveCount(2);
+    expect(schemaErrors($result))
+        ->toBe([])
+        ->and($result['items'])
+        ->toHaveCount(2)
+        ->and($result['pooled']['self'])
+        ->toHaveCount(2);
 });
 
 it('would refuse another shape', function () {

@@ -38,13 +38,22 @@ function drawn(Chance $c): Measurements
             };
             $value = $low + $c->uniform() * ($high - $low);
             if ($m === Measure::RecentreLead && $c->uniform() < 0.2) {
-                return Measured::censored($m->unit(), $value < 0 ? 'below' : 'above', $value, 4.0, Bound::NeverRecentred);
+                return Measured::censored(
+                    $m->unit(),
+                    $value < 0 ? 'below' : 'above',
+                    $value,
+                    4.0,
+                    Bound::NeverRecentred,
+                );
             }
 
             return Measured::value($m->unit(), $value, 0.5 + 3.0 * $c->uniform());
         };
         $out[$m->value] = in_array($m, [Measure::PelvisSway, Measure::ChestSway], true)
-            ? array_map(static fn (Station $s): Measured => $one(), array_combine(array_column(Station::cases(), 'value'), Station::cases()))
+            ? array_map(
+                static fn (Station $s): Measured => $one(),
+                array_combine(array_column(Station::cases(), 'value'), Station::cases()),
+            )
             : $one();
     }
 
@@ -70,7 +79,11 @@ it('has a margin whose sign agrees with its truth, wherever it has one', functio
             foreach ([$fault->supported, $fault->contradicted] as $rule) {
                 $margin = $rule->margin($m);
                 $truth = $rule->evaluate($m);
-                if ($margin !== null && abs($margin) > 1e-9 && array_intersect(array_column($rule->conditions(), 'op'), ['is', 'not']) === []) {
+                if (
+                    $margin !== null &&
+                    abs($margin) > 1e-9 &&
+                    array_intersect(array_column($rule->conditions(), 'op'), ['is', 'not']) === []
+                ) {
                     expect($margin > 0 ? Truth::Yes : Truth::No)->toBe($truth);
                 }
                 if ($truth === Truth::Unknown) {
@@ -106,11 +119,17 @@ it('loses certainty, never turns about, when a measurement goes missing', functi
     for ($i = 0; $i < 400; $i++) {
         $m = drawn($c);
         foreach (Codebook::standard()->faults as $key => $fault) {
-            foreach (array_unique(array_map(static fn (Condition $c): string => $c->measure->value, $fault->supported->conditions())) as $name) {
+            foreach (
+                array_unique(
+                    array_map(static fn (Condition $c): string => $c->measure->value, $fault->supported->conditions()),
+                ) as $name
+            ) {
                 $without = new Measurements(array_diff_key($m->all(), [$name => true]));
                 $before = $fault->supported->evaluate($m);
                 $after = $fault->supported->evaluate($without);
-                expect($after === Truth::Unknown || $after === $before || $before === Truth::Unknown)->toBeTrue("$key turned about without $name");
+                expect($after === Truth::Unknown || $after === $before || $before === Truth::Unknown)->toBeTrue(
+                    "$key turned about without $name",
+                );
             }
         }
     }
@@ -118,10 +137,23 @@ it('loses certainty, never turns about, when a measurement goes missing', functi
 
 it('has all it needs for every fault, in the order of a swing', function () {
     $codebook = Codebook::standard();
-    expect($codebook->version)->toBe('1')->and($codebook->lens->key)->toBe('early-recentre')->and($codebook->faults)->toHaveCount(23);
+    expect($codebook->version)
+        ->toBe('1')
+        ->and($codebook->lens->key)
+        ->toBe('early-recentre')
+        ->and($codebook->faults)
+        ->toHaveCount(23);
     foreach ($codebook->faults as $key => $fault) {
-        expect($fault->key)->toBe($key)->and($key)->toMatch('/^[a-z]+(-[a-z]+)*$/')
-            ->and($fault->lookFor)->not->toBe('')->and($fault->counterExample)->not->toBe('')->and($fault->observabilities)->not->toBe([]);
+        expect($fault->key)
+            ->toBe($key)
+            ->and($key)
+            ->toMatch('/^[a-z]+(-[a-z]+)*$/')
+            ->and($fault->lookFor)
+            ->not->toBe('')
+            ->and($fault->counterExample)
+            ->not->toBe('')
+            ->and($fault->observabilities)
+            ->not->toBe([]);
         foreach ([...$fault->supported->conditions(), ...$fault->contradicted->conditions()] as $c) {
             expect($c->station === null || Station::tryFrom($c->station) !== null)->toBeTrue();
         }
@@ -130,14 +162,25 @@ it('has all it needs for every fault, in the order of a swing', function () {
 
 it('has bands that lie on the contradicted side of its own rules', function () {
     $lens = Codebook::standard()->lens;
-    foreach (['no-load' => 'trail_peak', 'hang-back' => 'impact_share', 'late-recentre' => 'recentre_lead', 'sway' => 'pelvis_sway@LB', 'late-load' => 'trail_peak_at'] as $fault => $name) {
+    foreach (
+        [
+            'no-load' => 'trail_peak',
+            'hang-back' => 'impact_share',
+            'late-recentre' => 'recentre_lead',
+            'sway' => 'pelvis_sway@LB',
+            'late-load' => 'trail_peak_at',
+        ] as $fault => $name
+    ) {
         [$low, $high] = $lens->bands[$name];
         foreach ([$low + 0.01, ($low + $high) / 2, $high - 0.01] as $value) {
             [$key, $station] = array_pad(explode('@', $name), 2, null);
             $m = Measured::value(Measure::from($key)->unit(), $value, 0.1);
             $all = ['cop_style' => Measured::word('style', 'forward'), 'lead_peak' => Measured::value('%', 90.0, 1.0)];
             $all[$key] = $station === null ? $m : [$station => $m];
-            expect(Codebook::standard()->fault($fault)->judge(new Measurements($all))->verdict)->not->toBe(Verdict::Supported, "$fault at $value");
+            expect(Codebook::standard()->fault($fault)->judge(new Measurements($all))->verdict)->not->toBe(
+                Verdict::Supported,
+                "$fault at $value",
+            );
         }
     }
 });
@@ -148,9 +191,16 @@ it('knows no fault that is not in it', function () {
 
 it('says a rule in words, with and without the values found', function () {
     $rule = Rule::from(['any', ['rise', '<', 118], ['rise_at', '<', 0]]);
-    $m = new Measurements(['rise' => Measured::value('%BW', 110.0, 1.5), 'rise_at' => Measured::value('ms', 42.0, 7.0)]);
-    expect(inWords()->say($rule->remark()))->toBe('rise of vertical force < 118 %BW or when the rise peaks, before impact < 0 ms')
-        ->and(inWords()->say($rule->remark($m)))->toBe('rise of vertical force 110 ± 1.5 (rule: < 118 %BW)')
-        ->and(inWords()->say(Rule::from(['pelvis_sway@LB', '<', -18])->remark()))->toBe('pelvis sway at LB < −18 % of stance width')
-        ->and(inWords()->say(Rule::from(['cop_style', 'is', 'returning'])->remark($m)))->toBe('style of the pressure path is not measurable (not measured here)');
+    $m = new Measurements([
+        'rise' => Measured::value('%BW', 110.0, 1.5),
+        'rise_at' => Measured::value('ms', 42.0, 7.0),
+    ]);
+    expect(inWords()->say($rule->remark()))
+        ->toBe('rise of vertical force < 118 %BW or when the rise peaks, before impact < 0 ms')
+        ->and(inWords()->say($rule->remark($m)))
+        ->toBe('rise of vertical force 110 ± 1.5 (rule: < 118 %BW)')
+        ->and(inWords()->say(Rule::from(['pelvis_sway@LB', '<', -18])->remark()))
+        ->toBe('pelvis sway at LB < −18 % of stance width')
+        ->and(inWords()->say(Rule::from(['cop_style', 'is', 'returning'])->remark($m)))
+        ->toBe('style of the pressure path is not measurable (not measured here)');
 });

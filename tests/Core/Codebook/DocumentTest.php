@@ -39,7 +39,12 @@ function values(array $values): Measurements
     return new Measurements($out);
 }
 
-it('draws every line of the catalogue where the brief draws it, under every lens', function (string $lens, string $fault, array $values, string $verdict) {
+it('draws every line of the catalogue where the brief draws it, under every lens', function (
+    string $lens,
+    string $fault,
+    array $values,
+    string $verdict,
+) {
     expect(Codebook::standard($lens)->judge($fault, values($values))->verdict->value)->toBe($verdict);
 })->with(function () {
     // fault => [values supporting, between, contradicting], thresholds from the catalogue
@@ -51,33 +56,94 @@ it('draws every line of the catalogue where the brief draws it, under every lens
         'outer-edge' => [['edge_fraction' => 32.1], ['edge_fraction' => 25], ['edge_fraction' => 17.9]],
         'late-load' => [['trail_peak_at' => 0.86], ['trail_peak_at' => 0.78], ['trail_peak_at' => 0.69]],
         'late-recentre' => [['recentre_lead' => -70.1], ['recentre_lead' => -55], ['recentre_lead' => -39.9]],
-        'early-lunge' => [['top_share' => 50, 'chest_sway@LD' => 16.1], ['top_share' => 65, 'chest_sway@LD' => 12], ['top_share' => 62.9, 'chest_sway@LD' => 8.9]],
-        'ahead-of-pressure' => [['mass_ahead@LD' => 22.1, 'level_share' => 57.9], ['mass_ahead@LD' => 15, 'level_share' => 57], ['mass_ahead@LD' => 30, 'level_share' => 64]],
+        'early-lunge' => [
+            ['top_share' => 50, 'chest_sway@LD' => 16.1],
+            ['top_share' => 65, 'chest_sway@LD' => 12],
+            ['top_share' => 62.9, 'chest_sway@LD' => 8.9],
+        ],
+        'ahead-of-pressure' => [
+            ['mass_ahead@LD' => 22.1, 'level_share' => 57.9],
+            ['mass_ahead@LD' => 15, 'level_share' => 57],
+            ['mass_ahead@LD' => 30, 'level_share' => 64],
+        ],
         'jump-off-trail' => [['trail_jump' => 1.121], ['trail_jump' => 1.08], ['trail_jump' => 1.04]],
         'chest-first' => [['chest_first' => 20.1], ['chest_first' => 0], ['chest_first' => -20.1]],
-        'spin-out' => [['foot_spin' => 25.1, 'level_share' => 54.9], ['foot_spin' => 20, 'level_share' => 60], ['foot_spin' => 40, 'level_share' => 64.1]],
+        'spin-out' => [
+            ['foot_spin' => 25.1, 'level_share' => 54.9],
+            ['foot_spin' => 20, 'level_share' => 60],
+            ['foot_spin' => 40, 'level_share' => 64.1],
+        ],
         'knee-part' => [['knee_gap_growth' => 4.1], ['knee_gap_growth' => 2], ['knee_gap_growth' => -0.1]],
         'heel-pop' => [['trail_heel_lift_at' => 95.1], ['trail_heel_lift_at' => 80], ['trail_heel_lift_at' => 59.9]],
-        'slide' => [['pelvis_sway@IM' => 28.1, 'pelvis_turn@IM' => 19.9], ['pelvis_sway@IM' => 22, 'pelvis_turn@IM' => 25], ['pelvis_sway@IM' => 30, 'pelvis_turn@IM' => 32.1]],
-        'early-rise' => [['pelvis_depth' => 6.1, 'rise_at' => 60], ['pelvis_depth' => 4, 'rise_at' => 100], ['pelvis_depth' => 2.9, 'rise_at' => 94.9]],
+        'slide' => [
+            ['pelvis_sway@IM' => 28.1, 'pelvis_turn@IM' => 19.9],
+            ['pelvis_sway@IM' => 22, 'pelvis_turn@IM' => 25],
+            ['pelvis_sway@IM' => 30, 'pelvis_turn@IM' => 32.1],
+        ],
+        'early-rise' => [
+            ['pelvis_depth' => 6.1, 'rise_at' => 60],
+            ['pelvis_depth' => 4, 'rise_at' => 100],
+            ['pelvis_depth' => 2.9, 'rise_at' => 94.9],
+        ],
         'toe-dive' => [['toe_drift' => 14.1], ['toe_drift' => 10], ['toe_drift' => 5.9]],
         'heel-fall' => [['toe_drift' => -14.1], ['toe_drift' => -10], ['toe_drift' => -5.9]],
-        'weak-couple' => [['heel_toe_trail' => 12, 'heel_toe_ratio' => 2.81], ['heel_toe_trail' => 7, 'heel_toe_ratio' => 2], ['heel_toe_trail' => 8, 'heel_toe_ratio' => 1.3]],
-        'hang-back' => [['impact_share' => 67.9, 'cop_style' => 'returning', 'lead_peak' => 79.9], ['impact_share' => 72, 'cop_style' => 'forward', 'lead_peak' => 75], ['impact_share' => 60, 'cop_style' => 'returning', 'lead_peak' => 80]],
-        'late-arrival' => [['impact_share' => 75.9, 'late_surge' => 14.1], ['impact_share' => 80, 'late_surge' => 14.1], ['impact_share' => 60, 'late_surge' => 7.9]],
-        'late-push' => [['rise' => 150, 'rise_at' => -0.1], ['rise' => 130, 'rise_at' => 50], ['rise' => 138, 'rise_at' => 25]],
-        'fall-off' => [['fallback' => 25.1, 'finish_share' => 90], ['fallback' => 20, 'finish_share' => 80], ['fallback' => 11.9, 'finish_share' => 88]],
+        'weak-couple' => [
+            ['heel_toe_trail' => 12, 'heel_toe_ratio' => 2.81],
+            ['heel_toe_trail' => 7, 'heel_toe_ratio' => 2],
+            ['heel_toe_trail' => 8, 'heel_toe_ratio' => 1.3],
+        ],
+        'hang-back' => [
+            ['impact_share' => 67.9, 'cop_style' => 'returning', 'lead_peak' => 79.9],
+            ['impact_share' => 72, 'cop_style' => 'forward', 'lead_peak' => 75],
+            ['impact_share' => 60, 'cop_style' => 'returning', 'lead_peak' => 80],
+        ],
+        'late-arrival' => [
+            ['impact_share' => 75.9, 'late_surge' => 14.1],
+            ['impact_share' => 80, 'late_surge' => 14.1],
+            ['impact_share' => 60, 'late_surge' => 7.9],
+        ],
+        'late-push' => [
+            ['rise' => 150, 'rise_at' => -0.1],
+            ['rise' => 130, 'rise_at' => 50],
+            ['rise' => 138, 'rise_at' => 25],
+        ],
+        'fall-off' => [
+            ['fallback' => 25.1, 'finish_share' => 90],
+            ['fallback' => 20, 'finish_share' => 80],
+            ['fallback' => 11.9, 'finish_share' => 88],
+        ],
     ];
     $other = [
-        ['loaded-top', 'no-load', ['trail_peak' => 67.9], 'supported'], ['loaded-top', 'no-load', ['trail_peak' => 74.1], 'contradicted'],
-        ['loaded-top', 'late-recentre', ['recentre_lead' => -139], 'borderline'], ['loaded-top', 'late-recentre', ['recentre_lead' => -141], 'supported'], ['loaded-top', 'late-recentre', ['recentre_lead' => -99], 'contradicted'],
-        ['loaded-top', 'early-lunge', ['top_share' => 46.1, 'chest_sway@LD' => 0], 'supported'], ['loaded-top', 'early-lunge', ['top_share' => 37.9, 'chest_sway@LD' => 8], 'contradicted'],
-        ['loaded-top', 'jump-off-trail', ['trail_jump' => 1.29], 'borderline'], ['loaded-top', 'jump-off-trail', ['trail_jump' => 1.18], 'contradicted'],
-        ['quiet-centre', 'no-load', ['trail_peak' => 52.1], 'contradicted'], ['quiet-centre', 'no-load', ['trail_peak' => 47.9], 'supported'],
-        ['quiet-centre', 'late-recentre', ['recentre_lead' => -150], 'borderline'], ['quiet-centre', 'early-lunge', ['top_share' => 62.1, 'chest_sway@LD' => 0], 'supported'],
-        ['quiet-centre', 'jump-off-trail', ['trail_jump' => 1.26], 'supported'], ['quiet-centre', 'hang-back', ['impact_share' => 61.9, 'cop_style' => 'forward', 'lead_peak' => 70], 'supported'],
-        ['quiet-centre', 'hang-back', ['impact_share' => 72, 'cop_style' => 'forward', 'lead_peak' => 70], 'contradicted'], ['quiet-centre', 'sway', ['pelvis_sway@LB' => -12.1], 'supported'],
-        ['quiet-centre', 'sway', ['pelvis_sway@LB' => -6.9], 'contradicted'], ['quiet-centre', 'heel-pop', ['trail_heel_lift_at' => 76], 'supported'], ['quiet-centre', 'heel-pop', ['trail_heel_lift_at' => 44], 'contradicted'],
+        ['loaded-top', 'no-load', ['trail_peak' => 67.9], 'supported'],
+        ['loaded-top', 'no-load', ['trail_peak' => 74.1], 'contradicted'],
+        ['loaded-top', 'late-recentre', ['recentre_lead' => -139], 'borderline'],
+        ['loaded-top', 'late-recentre', ['recentre_lead' => -141], 'supported'],
+        ['loaded-top', 'late-recentre', ['recentre_lead' => -99], 'contradicted'],
+        ['loaded-top', 'early-lunge', ['top_share' => 46.1, 'chest_sway@LD' => 0], 'supported'],
+        ['loaded-top', 'early-lunge', ['top_share' => 37.9, 'chest_sway@LD' => 8], 'contradicted'],
+        ['loaded-top', 'jump-off-trail', ['trail_jump' => 1.29], 'borderline'],
+        ['loaded-top', 'jump-off-trail', ['trail_jump' => 1.18], 'contradicted'],
+        ['quiet-centre', 'no-load', ['trail_peak' => 52.1], 'contradicted'],
+        ['quiet-centre', 'no-load', ['trail_peak' => 47.9], 'supported'],
+        ['quiet-centre', 'late-recentre', ['recentre_lead' => -150], 'borderline'],
+        ['quiet-centre', 'early-lunge', ['top_share' => 62.1, 'chest_sway@LD' => 0], 'supported'],
+        ['quiet-centre', 'jump-off-trail', ['trail_jump' => 1.26], 'supported'],
+        [
+            'quiet-centre',
+            'hang-back',
+            ['impact_share' => 61.9, 'cop_style' => 'forward', 'lead_peak' => 70],
+            'supported',
+        ],
+        [
+            'quiet-centre',
+            'hang-back',
+            ['impact_share' => 72, 'cop_style' => 'forward', 'lead_peak' => 70],
+            'contradicted',
+        ],
+        ['quiet-centre', 'sway', ['pelvis_sway@LB' => -12.1], 'supported'],
+        ['quiet-centre', 'sway', ['pelvis_sway@LB' => -6.9], 'contradicted'],
+        ['quiet-centre', 'heel-pop', ['trail_heel_lift_at' => 76], 'supported'],
+        ['quiet-centre', 'heel-pop', ['trail_heel_lift_at' => 44], 'contradicted'],
     ];
     foreach ($default as $fault => $three) {
         foreach (['supported', 'borderline', 'contradicted'] as $i => $verdict) {
@@ -89,38 +155,71 @@ it('draws every line of the catalogue where the brief draws it, under every lens
     }
 });
 
-it('keeps to three-valued logic where an operand is missing', function (string $fault, array $values, Verdict $verdict) {
+it('keeps to three-valued logic where an operand is missing', function (
+    string $fault,
+    array $values,
+    Verdict $verdict,
+) {
     expect(Codebook::standard()->judge($fault, values($values))->verdict)->toBe($verdict);
 })->with([
-    ['early-lunge', ['top_share' => 75], Verdict::Supported], ['early-lunge', ['top_share' => 50], Verdict::NotMeasurable], ['early-lunge', ['top_share' => 65], Verdict::NotMeasurable],
-    ['spin-out', ['foot_spin' => 40], Verdict::NotMeasurable], ['spin-out', ['level_share' => 70], Verdict::Contradicted], ['weak-couple', ['heel_toe_trail' => 4], Verdict::Supported], ['hang-back', ['impact_share' => 80], Verdict::Contradicted],
+    ['early-lunge', ['top_share' => 75], Verdict::Supported],
+    ['early-lunge', ['top_share' => 50], Verdict::NotMeasurable],
+    ['early-lunge', ['top_share' => 65], Verdict::NotMeasurable],
+    ['spin-out', ['foot_spin' => 40], Verdict::NotMeasurable],
+    ['spin-out', ['level_share' => 70], Verdict::Contradicted],
+    ['weak-couple', ['heel_toe_trail' => 4], Verdict::Supported],
+    ['hang-back', ['impact_share' => 80], Verdict::Contradicted],
 ]);
 
 it('leaves out the faults that do not count under a lens', function () {
-    expect(Codebook::standard()->keys())->toHaveCount(23)
-        ->and(array_diff(Codebook::standard()->keys(), Codebook::standard('loaded-top')->keys()))->toEqualCanonicalizing(['late-load', 'heel-pop'])
-        ->and(array_diff(Codebook::standard()->keys(), Codebook::standard('quiet-centre')->keys()))->toEqualCanonicalizing(['late-load'])
-        ->and(CodebookDocument::standard()->differingOn('hang-back'))->toBe(['quiet-centre'])->and(CodebookDocument::standard()->differingOn('toe-dive'))->toBe([]);
+    expect(Codebook::standard()->keys())
+        ->toHaveCount(23)
+        ->and(array_diff(Codebook::standard()->keys(), Codebook::standard('loaded-top')->keys()))
+        ->toEqualCanonicalizing(['late-load', 'heel-pop'])
+        ->and(array_diff(Codebook::standard()->keys(), Codebook::standard('quiet-centre')->keys()))
+        ->toEqualCanonicalizing(['late-load'])
+        ->and(CodebookDocument::standard()->differingOn('hang-back'))
+        ->toBe(['quiet-centre'])
+        ->and(CodebookDocument::standard()->differingOn('toe-dive'))
+        ->toBe([]);
 });
 
 it('has the bands of the brief, and others for a wedge', function () {
-    expect(Codebook::standard('loaded-top')->lens->bands['top_share'])->toBe([12.0, 32.0])
-        ->and(Codebook::standard('quiet-centre')->lens->bands['recentre_lead'])->toBe([-130.0, 0.0])
-        ->and(Codebook::standard()->lens->bands['pelvis_sway@LB'])->toBe([-12.0, -1.0])
-        ->and(CodebookDocument::standard()->under('early-recentre', ClubGroup::Wedge)->lens->bands['setup_share'])->toBe([50.0, 64.0])
-        ->and(ClubGroup::of('pitching wedge'))->toBe(ClubGroup::Wedge)->and(ClubGroup::of('7-iron'))->toBe(ClubGroup::Iron)->and(ClubGroup::of('hybrid'))->toBe(ClubGroup::Wood)->and(ClubGroup::of(null))->toBeNull();
+    expect(Codebook::standard('loaded-top')->lens->bands['top_share'])
+        ->toBe([12.0, 32.0])
+        ->and(Codebook::standard('quiet-centre')->lens->bands['recentre_lead'])
+        ->toBe([-130.0, 0.0])
+        ->and(Codebook::standard()->lens->bands['pelvis_sway@LB'])
+        ->toBe([-12.0, -1.0])
+        ->and(CodebookDocument::standard()->under('early-recentre', ClubGroup::Wedge)->lens->bands['setup_share'])
+        ->toBe([50.0, 64.0])
+        ->and(ClubGroup::of('pitching wedge'))
+        ->toBe(ClubGroup::Wedge)
+        ->and(ClubGroup::of('7-iron'))
+        ->toBe(ClubGroup::Iron)
+        ->and(ClubGroup::of('hybrid'))
+        ->toBe(ClubGroup::Wood)
+        ->and(ClubGroup::of(null))
+        ->toBeNull();
 });
 
 it('does not judge a rehearsal or an exaggerating drill by full-swing rules', function (string $swing) {
-    $j = CodebookDocument::standard()->under('early-recentre', null, $swing)->judge('hang-back', values(['impact_share' => 50, 'cop_style' => 'forward', 'lead_peak' => 60]));
+    $j = CodebookDocument::standard()
+        ->under('early-recentre', null, $swing)
+        ->judge('hang-back', values(['impact_share' => 50, 'cop_style' => 'forward', 'lead_peak' => 60]));
     expect($j->verdict)->toBe(Verdict::NotMeasurable)->and(inWords()->say($j->why))->toContain('full-swing rules');
 })->with(['rehearsal', 'drill']);
 
-it('survives being written down and read again, and refuses what is no codebook', function (array $change, string $why) {
+it('survives being written down and read again, and refuses what is no codebook', function (
+    array $change,
+    string $why,
+) {
     $data = json_decode(json_encode(CodebookDocument::standard()->toArray()), true);
     $again = CodebookDocument::fromArray($data);
     foreach (array_keys($again->lenses()) as $lens) {
-        expect($again->under($lens)->fault('hang-back')->supported->remark())->toEqual(Codebook::standard($lens)->fault('hang-back')->supported->remark());
+        expect($again->under($lens)->fault('hang-back')->supported->remark())->toEqual(
+            Codebook::standard($lens)->fault('hang-back')->supported->remark(),
+        );
     }
     $broken = array_replace_recursive($data, $change);
     expect(fn () => CodebookDocument::fromArray($broken))->toThrow(CoreException::class, $why);
@@ -130,52 +229,91 @@ it('survives being written down and read again, and refuses what is no codebook'
     [['faults' => ['sway' => ['station' => 'XX']]], "'sway' has a 'station'"],
     [['faults' => ['sway' => ['supported' => ['charm', '<', 3]]]], "no measurement is called 'charm'"],
     [['faults' => ['sway' => ['supported' => ['trail_peak', '~', 3]]]], 'operator'],
-    [['faults' => ['sway' => ['sights' => [['needs' => ['telepathy'], 'sight' => 'observable']]]]], "needs 'telepathy'"],
+    [
+        ['faults' => ['sway' => ['sights' => [['needs' => ['telepathy'], 'sight' => 'observable']]]]],
+        "needs 'telepathy'",
+    ],
     [['lenses' => ['loaded-top' => ['off' => ['moonwalk']]]], "fault 'moonwalk'"],
     [['lenses' => ['loaded-top' => ['bands' => ['top_share' => [40, 20]]]]], 'low below high'],
     [['lenses' => ['loaded-top' => ['bands' => ['charm' => [1, 2]]]]], 'no measurement'],
 ]);
 
-it('knows what each kind of evidence can show', function (string $fault, Shown $shown, Observability $sight, ?string $proxy) {
+it('knows what each kind of evidence can show', function (
+    string $fault,
+    Shown $shown,
+    Observability $sight,
+    ?string $proxy,
+) {
     $f = Codebook::standard()->fault($fault);
     expect($f->observability($shown))->toBe($sight);
     if ($proxy !== null) {
         expect(worded($f->proxy($shown)))->toContain($proxy);
     }
 })->with([
-    ['jump-off-trail', new Shown(DeviceClass::Mat, false), Observability::Indirect, 'second press'], ['jump-off-trail', new Shown(DeviceClass::Plate, false), Observability::NotObservable, null], ['jump-off-trail', new Shown(DeviceClass::DualPlate, false), Observability::Observable, null],
-    ['weak-couple', new Shown(DeviceClass::Plate, true), Observability::NotObservable, null], ['weak-couple', new Shown(DeviceClass::DualPlate, false), Observability::Observable, null],
-    ['knee-part', new Shown(DeviceClass::DualPlate, true), Observability::NotObservable, null], ['knee-part', new Shown(null, false, true), Observability::Observable, null],
-    ['toe-dive', new Shown(null, false, false, [View::FaceOn]), Observability::NotObservable, null], ['toe-dive', new Shown(null, false, false, [View::DownTheLine]), Observability::Indirect, 'heels up'],
-    ['outer-edge', new Shown(DeviceClass::Mat, false, footCop: false), Observability::NotObservable, null], ['outer-edge', new Shown(DeviceClass::Mat, false), Observability::Observable, null],
-    ['hang-back', new Shown(DeviceClass::Plate, false, stance: false), Observability::NotObservable, null], ['late-push', new Shown(DeviceClass::Plate, false, mass: false), Observability::NotObservable, null],
+    ['jump-off-trail', new Shown(DeviceClass::Mat, false), Observability::Indirect, 'second press'],
+    ['jump-off-trail', new Shown(DeviceClass::Plate, false), Observability::NotObservable, null],
+    ['jump-off-trail', new Shown(DeviceClass::DualPlate, false), Observability::Observable, null],
+    ['weak-couple', new Shown(DeviceClass::Plate, true), Observability::NotObservable, null],
+    ['weak-couple', new Shown(DeviceClass::DualPlate, false), Observability::Observable, null],
+    ['knee-part', new Shown(DeviceClass::DualPlate, true), Observability::NotObservable, null],
+    ['knee-part', new Shown(null, false, true), Observability::Observable, null],
+    ['toe-dive', new Shown(null, false, false, [View::FaceOn]), Observability::NotObservable, null],
+    ['toe-dive', new Shown(null, false, false, [View::DownTheLine]), Observability::Indirect, 'heels up'],
+    ['outer-edge', new Shown(DeviceClass::Mat, false, footCop: false), Observability::NotObservable, null],
+    ['outer-edge', new Shown(DeviceClass::Mat, false), Observability::Observable, null],
+    ['hang-back', new Shown(DeviceClass::Plate, false, stance: false), Observability::NotObservable, null],
+    ['late-push', new Shown(DeviceClass::Plate, false, mass: false), Observability::NotObservable, null],
     ['hang-back', new Shown(DeviceClass::Mat, false, lost: [Signal::Share]), Observability::NotObservable, null],
-    ['chest-first', new Shown(DeviceClass::Mat, true, rateHz: 40.0), Observability::Indirect, '40 samples'], ['chest-first', new Shown(DeviceClass::Mat, true, rateHz: 100.0), Observability::Observable, null],
+    ['chest-first', new Shown(DeviceClass::Mat, true, rateHz: 40.0), Observability::Indirect, '40 samples'],
+    ['chest-first', new Shown(DeviceClass::Mat, true, rateHz: 100.0), Observability::Observable, null],
     ['slide', new Shown(null, false, false, [View::FaceOn]), Observability::Indirect, 'apparent width'],
 ]);
 
 it('judges by a proxy only where nothing better is held, says so, and trusts it half as much', function () {
     $mat = new Shown(DeviceClass::Mat, false);
     $j = Codebook::standard()->judge('jump-off-trail', values(['trail_second_peak' => 9]), $mat);
-    expect($j->verdict)->toBe(Verdict::Supported)->and(worded($j->proxy))->toBe('a second press of the trail foot')->and($j->margin)->toEqualWithDelta(1.5, 1e-9)->and(inWords()->say($j->why))->toContain('by a proxy (a second press of the trail foot)')
-        ->and($j->deciding)->toEqual([new Condition(Measure::TrailSecondPeak, null, '>', 6.0)])
-        ->and(Codebook::standard()->judge('jump-off-trail', values(['trail_second_peak' => 9, 'trail_jump' => 1.0]), new Shown(DeviceClass::DualPlate, false))->verdict)->toBe(Verdict::Contradicted)
-        ->and(Codebook::standard()->judge('jump-off-trail', values(['trail_second_peak' => 9]))->verdict)->toBe(Verdict::NotMeasurable);
+    expect($j->verdict)
+        ->toBe(Verdict::Supported)
+        ->and(worded($j->proxy))
+        ->toBe('a second press of the trail foot')
+        ->and($j->margin)
+        ->toEqualWithDelta(1.5, 1e-9)
+        ->and(inWords()->say($j->why))
+        ->toContain('by a proxy (a second press of the trail foot)')
+        ->and($j->deciding)
+        ->toEqual([new Condition(Measure::TrailSecondPeak, null, '>', 6.0)])
+        ->and(
+            Codebook::standard()->judge(
+                'jump-off-trail',
+                values(['trail_second_peak' => 9, 'trail_jump' => 1.0]),
+                new Shown(DeviceClass::DualPlate, false),
+            )->verdict,
+        )
+        ->toBe(Verdict::Contradicted)
+        ->and(Codebook::standard()->judge('jump-off-trail', values(['trail_second_peak' => 9]))->verdict)
+        ->toBe(Verdict::NotMeasurable);
 });
 
 it('publishes a swing by its schema, for every device and with nothing but a trace', function (?DeviceClass $device) {
     $s = Swing::of(new GolferSpec('report', new Plant(['sway' => 2]), device: $device ?? DeviceClass::Mat));
-    $report = new SwingReport(new Evidence($s->stations, $s->trace, $device === null ? null : $s->motion(), $s->stance));
-    $validator = new JsonSchema\Validator;
+    $report = new SwingReport(
+        new Evidence($s->stations, $s->trace, $device === null ? null : $s->motion(), $s->stance),
+    );
+    $validator = new JsonSchema\Validator();
     $data = json_decode(json_encode(SwingJson::publish($report, Codebook::standard(), inWords())));
     $data->stations = (object) array_map(static function (object $t): object {
         $t->source = 'file';
 
         return $t;
     }, (array) $data->stations);
-    $validator->validate($data, (object) ['$ref' => 'file://'.dirname(__DIR__, 3).'/docs/schemas/measure.schema.json']);
-    expect(array_map(static fn (array $e): string => $e['property'].': '.$e['message'], $validator->getErrors()))->toBe([])
-        ->and($report->faults(Codebook::standard())['sway']->judgement->verdict)->toBe($device === null ? Verdict::NotMeasurable : Verdict::Supported);
+    $validator->validate(
+        $data,
+        (object) ['$ref' => 'file://'.dirname(__DIR__, 3).'/docs/schemas/measure.schema.json'],
+    );
+    expect(array_map(static fn (array $e): string => $e['property'].': '.$e['message'], $validator->getErrors()))
+        ->toBe([])
+        ->and($report->faults(Codebook::standard())['sway']->judgement->verdict)
+        ->toBe($device === null ? Verdict::NotMeasurable : Verdict::Supported);
 })->with([...DeviceClass::cases(), null]);
 
 it('explains its words without using them loosely', function () {

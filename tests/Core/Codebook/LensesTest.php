@@ -24,7 +24,9 @@ function aboutTheLines(Codebook $codebook, Chance $c): Measurements
         foreach ([$fault->supported, $fault->contradicted] as $rule) {
             foreach ($rule->conditions() as $condition) {
                 if (! is_string($condition->threshold)) {
-                    $lines[$condition->measure->value.($condition->station === null ? '' : "@$condition->station")][] = $condition->threshold;
+                    $lines[
+                        $condition->measure->value.($condition->station === null ? '' : "@$condition->station")
+                    ][] = $condition->threshold;
                 }
             }
         }
@@ -33,9 +35,14 @@ function aboutTheLines(Codebook $codebook, Chance $c): Measurements
     foreach ($lines as $name => $thresholds) {
         [$key, $at] = array_pad(explode('@', $name), 2, null);
         $spread = max(4.0, max($thresholds) - min($thresholds));
-        $m = $c->uniform() < 0.1
-            ? Measured::none(Measure::from($key)->unit(), Remark::of(Lack::NotMeasured))
-            : Measured::value(Measure::from($key)->unit(), $thresholds[$c->between(0, count($thresholds) - 1)] + $c->normal(0.0, 0.5 * $spread), 0.3 + $c->uniform());
+        $m =
+            $c->uniform() < 0.1
+                ? Measured::none(Measure::from($key)->unit(), Remark::of(Lack::NotMeasured))
+                : Measured::value(
+                    Measure::from($key)->unit(),
+                    $thresholds[$c->between(0, count($thresholds) - 1)] + $c->normal(0.0, 0.5 * $spread),
+                    0.3 + $c->uniform(),
+                );
         if ($at === null) {
             $out[$key] = $m;
         } else {
@@ -60,7 +67,10 @@ it('never supports and contradicts a fault at once, under any lens', function (s
         }
     }
     foreach ($seen as $key => $verdicts) {
-        expect(count($verdicts))->toBeGreaterThanOrEqual(3, "$key under $lens reaches only ".implode(', ', array_keys($verdicts)));
+        expect(count($verdicts))->toBeGreaterThanOrEqual(
+            3,
+            "$key under $lens reaches only ".implode(', ', array_keys($verdicts)),
+        );
     }
 })->with(['early-recentre', 'loaded-top', 'quiet-centre']);
 
@@ -93,7 +103,10 @@ it('shows no fault on evidence its catalogue says cannot show it, whatever was m
         foreach ($codebook->faults as $key => $fault) {
             if ($fault->observability($held) === Observability::NotObservable) {
                 $j = $codebook->judge($key, $m, $held);
-                expect($j->verdict)->toBe(Verdict::NotMeasurable)->and(inWords()->say($j->why))->toContain('cannot be seen with what is held');
+                expect($j->verdict)
+                    ->toBe(Verdict::NotMeasurable)
+                    ->and(inWords()->say($j->why))
+                    ->toContain('cannot be seen with what is held');
             }
         }
     }
@@ -107,14 +120,21 @@ it('shows no fault on evidence its catalogue says cannot show it, whatever was m
 ]);
 
 it('sees more with more: adding evidence never makes a fault harder to see', function () {
-    $rank = [Observability::NotObservable->value => 0, Observability::Indirect->value => 1, Observability::Observable->value => 2];
+    $rank = [
+        Observability::NotObservable->value => 0,
+        Observability::Indirect->value => 1,
+        Observability::Observable->value => 2,
+    ];
     foreach (Codebook::standard()->faults as $key => $fault) {
         foreach (DeviceClass::cases() as $device) {
             $trace = $rank[$fault->observability(new Shown($device, false))->value];
             $both = $rank[$fault->observability(new Shown($device, true))->value];
             $all = $rank[$fault->observability(new Shown($device, true, true))->value];
             $film = $rank[$fault->observability(new Shown(null, true))->value];
-            expect($both)->toBeGreaterThanOrEqual(max($trace, $film), "$key with {$device->value}")->and($all)->toBeGreaterThanOrEqual($both, $key);
+            expect($both)
+                ->toBeGreaterThanOrEqual(max($trace, $film), "$key with {$device->value}")
+                ->and($all)
+                ->toBeGreaterThanOrEqual($both, $key);
         }
         expect($rank[$fault->observability(new Shown(null, false))->value])->toBe(0);
     }
@@ -122,19 +142,44 @@ it('sees more with more: adding evidence never makes a fault harder to see', fun
 
 it('has for every indirect sight a proxy with a name, and for every fault what helps or why nothing does', function () {
     $drills = [
-        'step-in', 'heel-plant', 'slider-push', 'marker-guard', 'brush-ahead', 'wall-bump', 'pause-and-complete', 'hop-through', 'split-stance',
-        'box-turn', 'arm-drop', 'short-finish', 'heel-down-press', 'open-set', 'rocker',
+        'step-in',
+        'heel-plant',
+        'slider-push',
+        'marker-guard',
+        'brush-ahead',
+        'wall-bump',
+        'pause-and-complete',
+        'hop-through',
+        'split-stance',
+        'box-turn',
+        'arm-drop',
+        'short-finish',
+        'heel-down-press',
+        'open-set',
+        'rocker',
     ];
     foreach (Codebook::standard()->faults as $key => $fault) {
         foreach ($fault->observabilities as $entry) {
             if ($entry->sight === Observability::Indirect) {
                 expect($entry->proxy)->toBeString($key)->not->toBe('');
             }
-            expect($entry->supported === null)->toBe($entry->contradicted === null, "$key has half a rule for its proxy");
+            expect($entry->supported === null)->toBe(
+                $entry->contradicted === null,
+                "$key has half a rule for its proxy",
+            );
         }
-        expect($fault->helps)->not->toBe([], $key)->and(array_diff([...$fault->helps, ...$fault->harms], $drills))->toBe([], $key)
-            ->and(array_intersect($fault->helps, $fault->harms))->toBe([], $key)
-            ->and($fault->misses)->not->toBe([], $key)->and($fault->cause)->toBeString()->and($fault->consequence)->toBeString();
+        expect($fault->helps)
+            ->not->toBe([], $key)
+            ->and(array_diff([...$fault->helps, ...$fault->harms], $drills))
+            ->toBe([], $key)
+            ->and(array_intersect($fault->helps, $fault->harms))
+            ->toBe([], $key)
+            ->and($fault->misses)
+            ->not->toBe([], $key)
+            ->and($fault->cause)
+            ->toBeString()
+            ->and($fault->consequence)
+            ->toBeString();
     }
 });
 
@@ -145,14 +190,19 @@ it('has bands that its own rules do not call a fault, under every lens', functio
         $one = Measured::value(Measure::from($key)->unit(), ($low + $high) / 2, 0.1);
         $m = new Measurements([$key => $at === null ? $one : [$at => $one]]);
         foreach ($codebook->faults as $fault => $definition) {
-            expect($definition->judge($m)->verdict)->not->toBe(Verdict::Supported, "$fault by the middle of $name under $lens");
+            expect($definition->judge($m)->verdict)->not->toBe(
+                Verdict::Supported,
+                "$fault by the middle of $name under $lens",
+            );
         }
     }
 })->with(['early-recentre', 'loaded-top', 'quiet-centre']);
 
 it('names its lenses, the default first, and refuses one it does not hold', function () {
-    expect(CodebookDocument::standard()->lenses())->toBe(['early-recentre' => 'early recentre', 'loaded-top' => 'loaded top', 'quiet-centre' => 'quiet centre'])
-        ->and(fn () => CodebookDocument::standard()->under('moonwalk'))->toThrow(Core\CoreException::class, 'held: early-recentre, loaded-top, quiet-centre');
+    expect(CodebookDocument::standard()->lenses())
+        ->toBe(['early-recentre' => 'early recentre', 'loaded-top' => 'loaded top', 'quiet-centre' => 'quiet centre'])
+        ->and(fn () => CodebookDocument::standard()->under('moonwalk'))
+        ->toThrow(Core\CoreException::class, 'held: early-recentre, loaded-top, quiet-centre');
     foreach (Codebook::standard()->faults as $fault) {
         expect(Station::tryFrom($fault->station->value))->not->toBeNull();
     }

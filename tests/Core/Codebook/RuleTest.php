@@ -42,15 +42,33 @@ $y = Truth::Yes;
 $n = Truth::No;
 $u = Truth::Unknown;
 
-it('is three-valued: "and" is false when one operand is, unknown when one is missing', function (array $operands, Truth $both, Truth $either) {
+it('is three-valued: "and" is false when one operand is, unknown when one is missing', function (
+    array $operands,
+    Truth $both,
+    Truth $either,
+) {
     expect(Truth::both($operands))->toBe($both)->and(Truth::either($operands))->toBe($either);
 })->with([
-    [[$y, $y], $y, $y], [[$y, $n], $n, $y], [[$n, $n], $n, $n], [[$y, $u], $u, $y], [[$n, $u], $n, $u], [[$u, $u], $u, $u], [[$y, $n, $u], $n, $y],
+    [[$y, $y], $y, $y],
+    [[$y, $n], $n, $y],
+    [[$n, $n], $n, $n],
+    [[$y, $u], $u, $y],
+    [[$n, $u], $n, $u],
+    [[$u, $u], $u, $u],
+    [[$y, $n, $u], $n, $y],
 ]);
 
 it('evaluates a condition at, below and above its threshold', function (string $op, float $value, Truth $expected) {
     expect(Rule::from(['impact_share', $op, 70])->evaluate(found(['impact_share' => $value])))->toBe($expected);
-})->with([['<', 69.9, $y], ['<', 70.0, $n], ['<=', 70.0, $y], ['>', 70.0, $n], ['>', 70.1, $y], ['>=', 70.0, $y], ['>=', 69.0, $n]]);
+})->with([
+    ['<', 69.9, $y],
+    ['<', 70.0, $n],
+    ['<=', 70.0, $y],
+    ['>', 70.0, $n],
+    ['>', 70.1, $y],
+    ['>=', 70.0, $y],
+    ['>=', 69.0, $n],
+]);
 
 it('compares words, and takes a station', function () use ($y, $n, $u) {
     expect(Rule::from(['cop_style', 'is', 'returning'])->evaluate(found(['cop_style' => 'returning'])))->toBe($y)
@@ -59,7 +77,11 @@ it('compares words, and takes a station', function () use ($y, $n, $u) {
         ->and(Rule::from(['pelvis_sway@IM', '<', -18])->evaluate(found(['pelvis_sway@LB' => -20])))->toBe($u);
 });
 
-it('lets a censored value decide only where its whole open side answers alike', function (array $rule, array $censored, Truth $expected) {
+it('lets a censored value decide only where its whole open side answers alike', function (
+    array $rule,
+    array $censored,
+    Truth $expected,
+) {
     expect(Rule::from($rule)->evaluate(found(['recentre_lead' => $censored])))->toBe($expected);
 })->with([
     'later than impact is late' => [['recentre_lead', '<', -70], ['below', -250], $y],
@@ -71,11 +93,16 @@ it('lets a censored value decide only where its whole open side answers alike', 
 
 it('tells how far from its threshold it stands, in units of the uncertainty', function () {
     $m = found(['impact_share' => 62, 'late_surge' => 17]);
-    expect(Rule::from(['impact_share', '<', 68])->margin($m))->toEqualWithDelta(3.0, 1e-12)
-        ->and(Rule::from(['impact_share', '>', 68])->margin($m))->toEqualWithDelta(-3.0, 1e-12)
-        ->and(Rule::from(['all', ['impact_share', '<', 68], ['late_surge', '>', 14]])->margin($m))->toEqualWithDelta(1.5, 1e-12)
-        ->and(Rule::from(['any', ['impact_share', '<', 68], ['late_surge', '>', 14]])->margin($m))->toEqualWithDelta(3.0, 1e-12)
-        ->and(Rule::from(['all', ['impact_share', '<', 68], ['rise', '>', 14]])->margin($m))->toBeNull();
+    expect(Rule::from(['impact_share', '<', 68])->margin($m))
+        ->toEqualWithDelta(3.0, 1e-12)
+        ->and(Rule::from(['impact_share', '>', 68])->margin($m))
+        ->toEqualWithDelta(-3.0, 1e-12)
+        ->and(Rule::from(['all', ['impact_share', '<', 68], ['late_surge', '>', 14]])->margin($m))
+        ->toEqualWithDelta(1.5, 1e-12)
+        ->and(Rule::from(['any', ['impact_share', '<', 68], ['late_surge', '>', 14]])->margin($m))
+        ->toEqualWithDelta(3.0, 1e-12)
+        ->and(Rule::from(['all', ['impact_share', '<', 68], ['rise', '>', 14]])->margin($m))
+        ->toBeNull();
 });
 
 it('refuses what is no rule', function (array $data, string $why) {
@@ -90,29 +117,76 @@ it('refuses what is no rule', function (array $data, string $why) {
     [[], 'condition is'],
 ]);
 
-it('judges each fault on both sides of its thresholds and in between', function (string $fault, array $values, Verdict $verdict) {
+it('judges each fault on both sides of its thresholds and in between', function (
+    string $fault,
+    array $values,
+    Verdict $verdict,
+) {
     $j = Codebook::standard()->fault($fault)->judge(found($values));
-    expect($j->verdict)->toBe($verdict)->and(inWords()->say($j->why, ['fault' => $fault]))->toStartWith(ucfirst($fault))->toEndWith('.')->not->toMatch('/:[a-z]/');
+    expect($j->verdict)
+        ->toBe($verdict)
+        ->and(inWords()->say($j->why, ['fault' => $fault]))
+        ->toStartWith(ucfirst($fault))
+        ->toEndWith('.')
+        ->not->toMatch('/:[a-z]/');
 })->with([
-    ['sway', ['pelvis_sway@LB' => -22], Verdict::Supported], ['sway', ['pelvis_sway@LB' => -15], Verdict::Borderline], ['sway', ['pelvis_sway@LB' => -8], Verdict::Contradicted], ['sway', [], Verdict::NotMeasurable],
-    ['no-load', ['trail_peak' => 50], Verdict::Supported], ['no-load', ['trail_peak' => 58], Verdict::Borderline], ['no-load', ['trail_peak' => 70], Verdict::Contradicted],
-    ['late-load', ['trail_peak_at' => 0.9], Verdict::Supported], ['late-load', ['trail_peak_at' => 0.8], Verdict::Borderline], ['late-load', ['trail_peak_at' => 0.6], Verdict::Contradicted],
-    ['late-recentre', ['recentre_lead' => -90], Verdict::Supported], ['late-recentre', ['recentre_lead' => -55], Verdict::Borderline], ['late-recentre', ['recentre_lead' => 10], Verdict::Contradicted], ['late-recentre', ['recentre_lead' => ['below', -250]], Verdict::Supported],
-    ['early-lunge', ['top_share' => 75, 'chest_sway@LD' => null], Verdict::Supported], ['early-lunge', ['top_share' => 55, 'chest_sway@LD' => 20], Verdict::Supported], ['early-lunge', ['top_share' => 55, 'chest_sway@LD' => 4], Verdict::Contradicted], ['early-lunge', ['top_share' => 55], Verdict::NotMeasurable], ['early-lunge', ['top_share' => 66, 'chest_sway@LD' => 4], Verdict::Borderline],
-    ['hang-back', ['impact_share' => 60, 'cop_style' => 'forward', 'lead_peak' => 62], Verdict::Supported], ['hang-back', ['impact_share' => 66, 'cop_style' => 'returning', 'lead_peak' => 88], Verdict::Contradicted], ['hang-back', ['impact_share' => 72, 'cop_style' => 'forward', 'lead_peak' => 75], Verdict::Borderline], ['hang-back', ['impact_share' => 85, 'cop_style' => 'forward', 'lead_peak' => 86], Verdict::Contradicted],
-    ['late-arrival', ['impact_share' => 70, 'late_surge' => 20], Verdict::Supported], ['late-arrival', ['impact_share' => 85, 'late_surge' => 20], Verdict::Borderline], ['late-arrival', ['impact_share' => 70, 'late_surge' => 3], Verdict::Contradicted],
-    ['spin-out', ['foot_spin' => 32, 'level_share' => 50], Verdict::Supported], ['spin-out', ['foot_spin' => 32, 'level_share' => 70], Verdict::Contradicted], ['spin-out', ['foot_spin' => 18, 'level_share' => 60], Verdict::Borderline], ['spin-out', ['foot_spin' => 32], Verdict::NotMeasurable], ['spin-out', ['foot_spin' => 5], Verdict::Contradicted],
-    ['late-push', ['rise' => 110, 'rise_at' => 40], Verdict::Supported], ['late-push', ['rise' => 150, 'rise_at' => -20], Verdict::Supported], ['late-push', ['rise' => 150, 'rise_at' => 60], Verdict::Contradicted], ['late-push', ['rise' => 130, 'rise_at' => 60], Verdict::Borderline], ['late-push', ['rise' => 150, 'rise_at' => 110], Verdict::Borderline],
-    ['fall-off', ['fallback' => 30, 'finish_share' => 60], Verdict::Supported], ['fall-off', ['fallback' => 5, 'finish_share' => 92], Verdict::Contradicted], ['fall-off', ['fallback' => 15, 'finish_share' => 80], Verdict::Borderline],
+    ['sway', ['pelvis_sway@LB' => -22], Verdict::Supported],
+    ['sway', ['pelvis_sway@LB' => -15], Verdict::Borderline],
+    ['sway', ['pelvis_sway@LB' => -8], Verdict::Contradicted],
+    ['sway', [], Verdict::NotMeasurable],
+    ['no-load', ['trail_peak' => 50], Verdict::Supported],
+    ['no-load', ['trail_peak' => 58], Verdict::Borderline],
+    ['no-load', ['trail_peak' => 70], Verdict::Contradicted],
+    ['late-load', ['trail_peak_at' => 0.9], Verdict::Supported],
+    ['late-load', ['trail_peak_at' => 0.8], Verdict::Borderline],
+    ['late-load', ['trail_peak_at' => 0.6], Verdict::Contradicted],
+    ['late-recentre', ['recentre_lead' => -90], Verdict::Supported],
+    ['late-recentre', ['recentre_lead' => -55], Verdict::Borderline],
+    ['late-recentre', ['recentre_lead' => 10], Verdict::Contradicted],
+    ['late-recentre', ['recentre_lead' => ['below', -250]], Verdict::Supported],
+    ['early-lunge', ['top_share' => 75, 'chest_sway@LD' => null], Verdict::Supported],
+    ['early-lunge', ['top_share' => 55, 'chest_sway@LD' => 20], Verdict::Supported],
+    ['early-lunge', ['top_share' => 55, 'chest_sway@LD' => 4], Verdict::Contradicted],
+    ['early-lunge', ['top_share' => 55], Verdict::NotMeasurable],
+    ['early-lunge', ['top_share' => 66, 'chest_sway@LD' => 4], Verdict::Borderline],
+    ['hang-back', ['impact_share' => 60, 'cop_style' => 'forward', 'lead_peak' => 62], Verdict::Supported],
+    ['hang-back', ['impact_share' => 66, 'cop_style' => 'returning', 'lead_peak' => 88], Verdict::Contradicted],
+    ['hang-back', ['impact_share' => 72, 'cop_style' => 'forward', 'lead_peak' => 75], Verdict::Borderline],
+    ['hang-back', ['impact_share' => 85, 'cop_style' => 'forward', 'lead_peak' => 86], Verdict::Contradicted],
+    ['late-arrival', ['impact_share' => 70, 'late_surge' => 20], Verdict::Supported],
+    ['late-arrival', ['impact_share' => 85, 'late_surge' => 20], Verdict::Borderline],
+    ['late-arrival', ['impact_share' => 70, 'late_surge' => 3], Verdict::Contradicted],
+    ['spin-out', ['foot_spin' => 32, 'level_share' => 50], Verdict::Supported],
+    ['spin-out', ['foot_spin' => 32, 'level_share' => 70], Verdict::Contradicted],
+    ['spin-out', ['foot_spin' => 18, 'level_share' => 60], Verdict::Borderline],
+    ['spin-out', ['foot_spin' => 32], Verdict::NotMeasurable],
+    ['spin-out', ['foot_spin' => 5], Verdict::Contradicted],
+    ['late-push', ['rise' => 110, 'rise_at' => 40], Verdict::Supported],
+    ['late-push', ['rise' => 150, 'rise_at' => -20], Verdict::Supported],
+    ['late-push', ['rise' => 150, 'rise_at' => 60], Verdict::Contradicted],
+    ['late-push', ['rise' => 130, 'rise_at' => 60], Verdict::Borderline],
+    ['late-push', ['rise' => 150, 'rise_at' => 110], Verdict::Borderline],
+    ['fall-off', ['fallback' => 30, 'finish_share' => 60], Verdict::Supported],
+    ['fall-off', ['fallback' => 5, 'finish_share' => 92], Verdict::Contradicted],
+    ['fall-off', ['fallback' => 15, 'finish_share' => 80], Verdict::Borderline],
 ]);
 
 it('puts the numbers and the rule into its sentence', function () {
-    $says = fn (string $fault, array $found): string => inWords()->say(Codebook::standard()->fault($fault)->judge(found($found))->why, ['fault' => $fault]);
-    expect($says('hang-back', ['impact_share' => 60, 'cop_style' => 'forward', 'lead_peak' => 62]))->toContain('lead share at impact 60 ± 2 (rule: < 68 %)');
+    $says = fn (string $fault, array $found): string => inWords()->say(
+        Codebook::standard()->fault($fault)->judge(found($found))->why,
+        ['fault' => $fault],
+    );
+    expect($says('hang-back', ['impact_share' => 60, 'cop_style' => 'forward', 'lead_peak' => 62]))->toContain(
+        'lead share at impact 60 ± 2 (rule: < 68 %)',
+    );
     expect($says('late-push', []))->toContain('cannot be decided here')->toContain('not measurable');
 });
 
-it('knows what evidence shows a fault, and names the proxy', function (string $fault, Shown $shown, Observability $sight) {
+it('knows what evidence shows a fault, and names the proxy', function (
+    string $fault,
+    Shown $shown,
+    Observability $sight,
+) {
     expect(Codebook::standard()->fault($fault)->observability($shown))->toBe($sight);
 })->with([
     ['late-push', new Shown(DeviceClass::Mat, false), Observability::NotObservable],
@@ -135,11 +209,18 @@ it('names a proxy wherever it says indirect', function () {
             expect(worded($fault->proxy($filmOnly)))->toBeString()->not->toBe('');
         }
     }
-    expect($filmOnly->label())->toBe('film only')->and((new Shown(null, false))->label())->toBe('nothing')->and((new Shown(DeviceClass::Mat, true))->label())->toBe('film and pressure mat');
+    expect($filmOnly->label())
+        ->toBe('film only')
+        ->and((new Shown(null, false))->label())
+        ->toBe('nothing')
+        ->and((new Shown(DeviceClass::Mat, true))->label())
+        ->toBe('film and pressure mat');
 });
 
 it('never says "weight" of a golfer', function () {
     foreach (Codebook::standard()->faults as $fault) {
-        expect(strtolower($fault->name.$fault->lookFor.$fault->inTheTrace.$fault->counterExample))->not->toContain('weight');
+        expect(
+            strtolower($fault->name.$fault->lookFor.$fault->inTheTrace.$fault->counterExample),
+        )->not->toContain('weight');
     }
 });

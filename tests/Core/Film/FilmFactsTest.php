@@ -7,15 +7,28 @@ use Core\Film\FilmFacts;
 function probe(array $stream = [], ?array $times = null): array
 {
     return [
-        'streams' => [['index' => 1, 'codec_type' => 'audio'], array_replace(['index' => 0, 'codec_type' => 'video', 'codec_name' => 'h264', 'width' => 1920, 'height' => 1080], $stream)],
-        'packets' => array_map(static fn (float $t): array => ['stream_index' => 0, 'pts_time' => (string) $t, 'flags' => 'K__'], $times ?? array_map(static fn (int $n): float => 0.04 + $n / 60, range(0, 120))),
+        'streams' => [
+            ['index' => 1, 'codec_type' => 'audio'],
+            array_replace(
+                ['index' => 0, 'codec_type' => 'video', 'codec_name' => 'h264', 'width' => 1920, 'height' => 1080],
+                $stream,
+            ),
+        ],
+        'packets' => array_map(
+            static fn (float $t): array => ['stream_index' => 0, 'pts_time' => (string) $t, 'flags' => 'K__'],
+            $times ?? array_map(static fn (int $n): float => 0.04 + $n / 60, range(0, 120)),
+        ),
     ];
 }
 
 it('reads size, turn and times, the first picture at nought', function () {
     $facts = FilmFacts::fromProbe(probe(['side_data_list' => [['rotation' => -90]]]));
-    expect([$facts->codec, $facts->width, $facts->height, $facts->rotation, $facts->times[0]])->toBe(['h264', 1080, 1920, 270, 0.0])
-        ->and($facts->durationS())->toEqualWithDelta(2.0, 1e-9)->and($facts->isUneven())->toBeFalse();
+    expect([$facts->codec, $facts->width, $facts->height, $facts->rotation, $facts->times[0]])
+        ->toBe(['h264', 1080, 1920, 270, 0.0])
+        ->and($facts->durationS())
+        ->toEqualWithDelta(2.0, 1e-9)
+        ->and($facts->isUneven())
+        ->toBeFalse();
 });
 
 it('puts pictures in the order they are shown, whatever the order they are stored in', function () {
@@ -51,5 +64,9 @@ it('tells a wrapping by its first bytes and nothing else', function (string $hea
     ["\0\0\0\x18ftypmp42", Container::Mov],
     ["\0\0\0\x08wide\0\0\0\0", Container::Mov],
     ["\x1A\x45\xDF\xA3\x01\0\0\0\0\0\0\0", Container::Matroska],
-    ["#EXTM3U\n#EXT-X-", null], ["ffconcat version 1.0\nfile /etc/passwd", null], ["RIFF\0\0\0\0AVI ", null], ['', null], ["\0\0\0\x18", null],
+    ["#EXTM3U\n#EXT-X-", null],
+    ["ffconcat version 1.0\nfile /etc/passwd", null],
+    ["RIFF\0\0\0\0AVI ", null],
+    ['', null],
+    ["\0\0\0\x18", null],
 ]);

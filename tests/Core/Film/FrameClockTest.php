@@ -9,8 +9,10 @@ it('finds the rate a camera keeps from times as files round them', function (flo
 })->with([[30.0, 3], [60.0, 3], [120.0, 4], [240.0, 4], [60000 / 1001, 6], [30000 / 1001, 6], [25.0, 2]]);
 
 it('takes an odd rate as it is and none above 240', function () {
-    expect(FrameClock::rateFor(array_map(static fn (int $n): float => $n / 37.0, range(0, 60))))->toEqualWithDelta(37.0, 1e-3)
-        ->and(FrameClock::rateFor(array_map(static fn (int $n): float => $n / 1000.0, range(0, 60))))->toBe(240.0);
+    expect(FrameClock::rateFor(array_map(static fn (int $n): float => $n / 37.0, range(0, 60))))
+        ->toEqualWithDelta(37.0, 1e-3)
+        ->and(FrameClock::rateFor(array_map(static fn (int $n): float => $n / 1000.0, range(0, 60))))
+        ->toBe(240.0);
 });
 
 it('puts every picture of an even film in its own frame', function () {

@@ -70,9 +70,19 @@ final class C3dWriter
         return str_pad(chr(1).chr(0x50).chr($blocks).chr($this->processor).$out, 512 * $blocks, "\0");
     }
 
-    /** @param  array<string, array>  $points by label [x[], y[], z[]]; @param  array<string, list<float>>  $analog by label */
-    public function write(array $points, float $rate, array $analog, int $perFrame, float $scale = 0.1, float $analogScale = 0.05, array $patch = []): string
-    {
+    /**
+     * @param  array<string, array>  $points by label [x[], y[], z[]]; @param  array<string, list<float>>  $analog by
+     * label
+     */
+    public function write(
+        array $points,
+        float $rate,
+        array $analog,
+        int $perFrame,
+        float $scale = 0.1,
+        float $analogScale = 0.05,
+        array $patch = [],
+    ): string {
         $frames = count(current($points)[0]);
         $this->set('POINT', 'USED', 2, [], [count($points)]);
         $this->set('POINT', 'FRAMES', 2, [], [$frames]);
@@ -87,15 +97,34 @@ final class C3dWriter
         $this->set('ANALOG', 'OFFSET', 2, [count($analog)], array_fill(0, count($analog), 0));
         $params = $this->parameters();
         $start = 2 + strlen($params) / 512;
-        $head = chr(2).chr(0x50).$this->int(count($points)).$this->int(count($analog) * $perFrame).$this->int(1).$this->int($frames).$this->int(0).$this->float($this->float ? -$scale : $scale).$this->int((int) $start).$this->int($perFrame).$this->float($rate);
+        $head =
+            chr(2).
+            chr(0x50).
+            $this->int(count($points)).
+            $this->int(count($analog) * $perFrame).
+            $this->int(1).
+            $this->int($frames).
+            $this->int(0).
+            $this->float($this->float ? -$scale : $scale).
+            $this->int((int) $start).
+            $this->int($perFrame).
+            $this->float($rate);
         $data = '';
         $values = array_values($analog);
         for ($f = 0; $f < $frames; $f++) {
             foreach ($points as [$x, $y, $z]) {
                 foreach ([$x[$f], $y[$f], $z[$f]] as $v) {
-                    $data .= $this->float ? $this->float(is_nan($v) ? 0.0 : $v) : $this->int((int) round(is_nan($v) ? 0 : $v / $scale));
+                    $data .= $this->float
+                        ? $this->float(is_nan($v) ? 0.0 : $v)
+                        : $this->int((int) round(is_nan($v) ? 0 : $v / $scale));
                 }
-                $data .= is_nan($x[$f]) ? ($this->float ? $this->float(-1.0) : $this->int(-1)) : ($this->float ? $this->float(0.0) : $this->int(0));
+                $data .= is_nan($x[$f])
+                    ? ($this->float
+                        ? $this->float(-1.0)
+                        : $this->int(-1))
+                    : ($this->float
+                        ? $this->float(0.0)
+                        : $this->int(0));
             }
             for ($s = 0; $s < $perFrame; $s++) {
                 foreach ($values as $channel) {
@@ -109,7 +138,9 @@ final class C3dWriter
     }
 }
 
-/** Channels Fx Fy Fz Mx My Mz of a plate whose x axis lies along lab x, y along −lab y, z down, for a push at a place. */
+/**
+ * Channels Fx Fy Fz Mx My Mz of a plate whose x axis lies along lab x, y along −lab y, z down, for a push at a place.
+ */
 function plateChannels(array $force, array $cop, array $moment, array $centre, float $depth = 40.0): array
 {
     $out = array_fill(0, 6, []);
@@ -143,8 +174,19 @@ function labFile(Swing $s, int $processor, bool $float, int $type = 2): string
     $analog = [];
     $corners = [];
     foreach (['lead' => 300.0, 'trail' => -300.0] as $side => $cx) {
-        $take = fn (string $c, float $sign = 1.0): array => array_map(static fn (int $i): float => $sign * (is_nan($v = $s->trace->series($side.$c)->at(min($i / 960, $s->trace->duration())) ?? 0.0) ? 0.0 : $v), range(0, $frames * $per - 1));
-        $channels = plateChannels([$take('_fx_n'), $take('_fy_n', $m), $take('_fz_n')], [$take('_copx_mm'), $take('_copy_mm', $m)], $take('_mz_nm', -$m), [$cx, 0.0]);
+        $take = fn (string $c, float $sign = 1.0): array => array_map(
+            static fn (int $i): float => $sign *
+                (is_nan($v = $s->trace->series($side.$c)->at(min($i / 960, $s->trace->duration())) ?? 0.0)
+                    ? 0.0
+                    : $v),
+            range(0, $frames * $per - 1),
+        );
+        $channels = plateChannels(
+            [$take('_fx_n'), $take('_fy_n', $m), $take('_fz_n')],
+            [$take('_copx_mm'), $take('_copy_mm', $m)],
+            $take('_mz_nm', -$m),
+            [$cx, 0.0],
+        );
         foreach ($channels as $k => $values) {
             $analog[$side.$k] = $type === 4 ? array_map(static fn (float $v): float => $v / 10.0, $values) : $values;
         }
@@ -167,13 +209,32 @@ function labFile(Swing $s, int $processor, bool $float, int $type = 2): string
     return $w->write($names, 120.0, $analog, $per, 0.05, $float ? 1.0 : 20.0);
 }
 
-it('reads points and analog samples of every byte order and number format to 1e-4', function (int $processor, bool $float) {
-    $wave = fn (float $a): array => array_map(static fn (int $i): float => round($a * sin($i / 9) + 100, 1), range(0, 99));
+it('reads points and analog samples of every byte order and number format to 1e-4', function (
+    int $processor,
+    bool $float,
+) {
+    $wave = fn (float $a): array => array_map(
+        static fn (int $i): float => round($a * sin($i / 9) + 100, 1),
+        range(0, 99),
+    );
     $points = ['HEEL' => [$wave(300.0), $wave(-20.0), $wave(5.0)], 'TOE' => [$wave(1.0), $wave(2.0), $wave(3.0)]];
     $points['TOE'][0][7] = NAN;
-    $analog = ['A1' => array_map(static fn (int $i): float => round(50 * cos($i / 31), 2), range(0, 999)), 'A2' => array_map(static fn (int $i): float => (float) ($i % 7), range(0, 999))];
-    $c3d = C3dReader::read((new C3dWriter($processor, $float))->write($points, 120.0, $analog, 10, 0.1, 0.01), 'take.c3d');
-    expect(array_keys($c3d->points))->toBe(['HEEL', 'TOE'])->and($c3d->pointRateHz)->toEqualWithDelta(120.0, 1e-6)->and($c3d->analogRateHz)->toEqualWithDelta(1200.0, 1e-4)->and($c3d->analogLabels)->toBe([1 => 'A1', 2 => 'A2']);
+    $analog = [
+        'A1' => array_map(static fn (int $i): float => round(50 * cos($i / 31), 2), range(0, 999)),
+        'A2' => array_map(static fn (int $i): float => (float) ($i % 7), range(0, 999)),
+    ];
+    $c3d = C3dReader::read(
+        (new C3dWriter($processor, $float))->write($points, 120.0, $analog, 10, 0.1, 0.01),
+        'take.c3d',
+    );
+    expect(array_keys($c3d->points))
+        ->toBe(['HEEL', 'TOE'])
+        ->and($c3d->pointRateHz)
+        ->toEqualWithDelta(120.0, 1e-6)
+        ->and($c3d->analogRateHz)
+        ->toEqualWithDelta(1200.0, 1e-4)
+        ->and($c3d->analogLabels)
+        ->toBe([1 => 'A1', 2 => 'A2']);
     foreach ($points as $name => $axes) {
         foreach ($axes as $axis => $values) {
             foreach ($values as $i => $v) {
@@ -186,22 +247,64 @@ it('reads points and analog samples of every byte order and number format to 1e-
         }
     }
     foreach (array_values($analog) as $c => $values) {
-        expect(max(array_map(static fn (float $a, float $b): float => abs($a - $b), $c3d->analog[$c + 1], $values)))->toBeLessThan(1e-4);
+        expect(
+            max(array_map(static fn (float $a, float $b): float => abs($a - $b), $c3d->analog[$c + 1], $values)),
+        )->toBeLessThan(1e-4);
     }
 })->with([[84, true], [84, false], [85, true], [85, false], [86, true], [86, false]]);
 
-it('brings a laboratory\'s file into the stance\'s frame, for either hand, platform type and byte order', function (Handedness $hand, int $processor, int $type) {
+it('brings a laboratory\'s file into the stance\'s frame, for either hand, platform type and byte order', function (
+    Handedness $hand,
+    int $processor,
+    int $type,
+) {
     $s = Swing::of(new GolferSpec('lab', hand: $hand));
     $in = Laboratory::import(labFile($s, $processor, true, $type), 'lab.c3d', $hand);
-    expect($in->trace->device)->toBe(DeviceClass::DualPlate)->and($in->trace->rateHz)->toEqualWithDelta(960.0, 1e-3)->and($in->trace->massKg)->toEqualWithDelta(78.0, 0.3)
-        ->and($in->facts->stance->lead->heading())->toEqualWithDelta($s->stance->lead->heading(), 0.5)->and(implode(' ', $in->notes))->toContain('nearer the target');
+    expect($in->trace->device)
+        ->toBe(DeviceClass::DualPlate)
+        ->and($in->trace->rateHz)
+        ->toEqualWithDelta(960.0, 1e-3)
+        ->and($in->trace->massKg)
+        ->toEqualWithDelta(78.0, 0.3)
+        ->and($in->facts->stance->lead->heading())
+        ->toEqualWithDelta($s->stance->lead->heading(), 0.5)
+        ->and(implode(' ', $in->notes))
+        ->toContain('nearer the target');
     $ours = Meter::read(new Evidence($s->stations, $s->trace, $s->motion(), $s->stance));
-    $theirs = Meter::read(new Evidence(StationsFromMotion::find($in->views)->times, $in->trace, $in->views, $in->facts->stance));
-    foreach (['impact_share' => null, 'trail_peak' => null, 'rise' => null, 'twist' => null, 'side_push' => null, 'heel_toe_trail' => null, 'toe_drift' => null, 'edge_fraction' => null, 'foot_spin' => null, 'pelvis_depth' => null, 'pelvis_sway' => 'LB', 'pelvis_turn' => 'IM', 'mass_ahead' => 'LD', 'knee_gap' => 'TP', 'lead_flare' => null] as $key => $at) {
+    $theirs = Meter::read(
+        new Evidence(StationsFromMotion::find($in->views)->times, $in->trace, $in->views, $in->facts->stance),
+    );
+    foreach (
+        [
+            'impact_share' => null,
+            'trail_peak' => null,
+            'rise' => null,
+            'twist' => null,
+            'side_push' => null,
+            'heel_toe_trail' => null,
+            'toe_drift' => null,
+            'edge_fraction' => null,
+            'foot_spin' => null,
+            'pelvis_depth' => null,
+            'pelvis_sway' => 'LB',
+            'pelvis_turn' => 'IM',
+            'mass_ahead' => 'LD',
+            'knee_gap' => 'TP',
+            'lead_flare' => null,
+        ] as $key => $at
+    ) {
         [$a, $b] = [$ours->get(Measure::from($key), $at), $theirs->get(Measure::from($key), $at)];
-        expect(abs($a->number() - $b->number()))->toBeLessThan(1.6 * max($a->uncertainty, $b->uncertainty), "$key: {$a->number()} ± {$a->uncertainty}, in the file {$b->number()}");
+        expect(abs($a->number() - $b->number()))->toBeLessThan(
+            1.6 * max($a->uncertainty, $b->uncertainty),
+            "$key: {$a->number()} ± {$a->uncertainty}, in the file {$b->number()}",
+        );
     }
-})->with([[Handedness::Right, 84, 2], [Handedness::Left, 84, 2], [Handedness::Right, 85, 4], [Handedness::Left, 86, 4]]);
+})->with([
+    [Handedness::Right, 84, 2],
+    [Handedness::Left, 84, 2],
+    [Handedness::Right, 85, 4],
+    [Handedness::Left, 86, 4],
+]);
 
 it('gives the same whichever laboratory axis points to the target', function (string $axis, callable $turn) {
     $s = Swing::of(new GolferSpec('turned'));
@@ -214,21 +317,68 @@ it('gives the same whichever laboratory axis points to the target', function (st
     }, $c3d->points);
     $w = new C3dWriter(84, true);
     foreach ($c3d->parameters['FORCE_PLATFORM'] as $name => $p) {
-        $values = $name === 'CORNERS' ? array_merge(...array_map(static fn (array $c): array => [...$turn($c[0], $c[1]), $c[2]], array_chunk($p['values'], 3))) : $p['values'];
-        $w->set('FORCE_PLATFORM', $name, in_array($name, ['CORNERS', 'ORIGIN'], true) ? 4 : 2, $p['dimensions'], $values);
+        $values =
+            $name === 'CORNERS'
+                ? array_merge(
+                    ...array_map(
+                        static fn (array $c): array => [...$turn($c[0], $c[1]), $c[2]],
+                        array_chunk($p['values'], 3),
+                    ),
+                )
+                : $p['values'];
+        $w->set(
+            'FORCE_PLATFORM',
+            $name,
+            in_array($name, ['CORNERS', 'ORIGIN'], true) ? 4 : 2,
+            $p['dimensions'],
+            $values,
+        );
     }
-    $turned = Laboratory::import($w->write($points, 120.0, array_combine($c3d->analogLabels, $c3d->analog), 8, 0.05, 1.0), 'b.c3d', Handedness::Right, $axis);
+    $turned = Laboratory::import(
+        $w->write($points, 120.0, array_combine($c3d->analogLabels, $c3d->analog), 8, 0.05, 1.0),
+        'b.c3d',
+        Handedness::Right,
+        $axis,
+    );
     foreach (['lead_copx_mm', 'trail_copy_mm', 'lead_fx_n', 'trail_fy_n', 'lead_mz_nm'] as $channel) {
-        expect($turned->trace->series($channel)->at(1.2))->toEqualWithDelta($plain->trace->series($channel)->at(1.2), 0.01);
+        expect($turned->trace->series($channel)->at(1.2))->toEqualWithDelta(
+            $plain->trace->series($channel)->at(1.2),
+            0.01,
+        );
     }
-    expect($turned->views->coordinate('pelvis', Axis::Y)->at(1.2))->toEqualWithDelta($plain->views->coordinate('pelvis', Axis::Y)->at(1.2), 0.01);
-})->with([['+y', fn (float $x, float $y): array => [-$y, $x]], ['-x', fn (float $x, float $y): array => [-$x, -$y]], ['-y', fn (float $x, float $y): array => [$y, -$x]]]);
+    expect($turned->views->coordinate('pelvis', Axis::Y)->at(1.2))->toEqualWithDelta(
+        $plain->views->coordinate('pelvis', Axis::Y)->at(1.2),
+        0.01,
+    );
+})->with([
+    ['+y', fn (float $x, float $y): array => [-$y, $x]],
+    ['-x', fn (float $x, float $y): array => [-$x, -$y]],
+    ['-y', fn (float $x, float $y): array => [$y, -$x]],
+]);
 
-it('knows its points by side and part, whatever the case and prefix', function (string $label, ?string $right, ?string $left) {
-    expect(Laboratory::pointName($label, Handedness::Right))->toBe($right)->and(Laboratory::pointName($label, Handedness::Left))->toBe($left);
-})->with([['LEFT_HEEL', 'lead_heel', 'trail_heel'], ['Anna:RKnee', 'trail_knee', 'lead_knee'], ['trail_toe', 'trail_toe', 'trail_toe'], ['Hip_L', 'lead_hip', 'trail_hip'], ['club_head', 'club_head', 'club_head'], ['MARK7', null, null], ['*12', null, null]]);
+it('knows its points by side and part, whatever the case and prefix', function (
+    string $label,
+    ?string $right,
+    ?string $left,
+) {
+    expect(Laboratory::pointName($label, Handedness::Right))
+        ->toBe($right)
+        ->and(Laboratory::pointName($label, Handedness::Left))
+        ->toBe($left);
+})->with([
+    ['LEFT_HEEL', 'lead_heel', 'trail_heel'],
+    ['Anna:RKnee', 'trail_knee', 'lead_knee'],
+    ['trail_toe', 'trail_toe', 'trail_toe'],
+    ['Hip_L', 'lead_hip', 'trail_hip'],
+    ['club_head', 'club_head', 'club_head'],
+    ['MARK7', null, null],
+    ['*12', null, null],
+]);
 
-it('refuses what is cut off, lies or means harm, in a sentence and without filling memory', function (callable $spoil, string $why) {
+it('refuses what is cut off, lies or means harm, in a sentence and without filling memory', function (
+    callable $spoil,
+    string $why,
+) {
     $points = ['HEEL' => array_fill(0, 3, array_fill(0, 200, 1.0))];
     $good = (new C3dWriter(84, true))->write($points, 120.0, ['A' => array_fill(0, 2000, 0.0)], 10);
     $before = memory_get_usage();
@@ -237,17 +387,31 @@ it('refuses what is cut off, lies or means harm, in a sentence and without filli
 })->with([
     'nothing' => [fn (string $b) => '', 'this is no C3D file'],
     'text' => [fn (string $b) => str_repeat('t_s,lead_pct', 200), 'this is no C3D file'],
-    'cut off in the data' => [fn (string $b) => substr($b, 0, 5000), 'the header announces 200 frames, but the file ends after'],
+    'cut off in the data' => [
+        fn (string $b) => substr($b, 0, 5000),
+        'the header announces 200 frames, but the file ends after',
+    ],
     'cut off in the parameters' => [fn (string $b) => substr($b, 0, 1030), 'the '],
     'a parameter section elsewhere' => [fn (string $b) => chr(250).substr($b, 1), 'the parameter section lies outside'],
     'an unknown processor' => [fn (string $b) => substr_replace($b, chr(99), 515, 1), 'the processor type is 99'],
     'a rate of nothing' => [fn (string $b) => str_replace(pack('g', 120.0), pack('g', 0.0), $b), 'the frame rate'],
-    'a rate that is no number' => [fn (string $b) => str_replace(pack('g', 120.0), pack('g', NAN), $b), 'the frame rate'],
-    'a parameter longer than its section' => [fn (string $b) => substr_replace($b, chr(255).chr(255), strpos($b, 'LABELS') + 10, 2), 'the parameter'],
+    'a rate that is no number' => [
+        fn (string $b) => str_replace(pack('g', 120.0), pack('g', NAN), $b),
+        'the frame rate',
+    ],
+    'a parameter longer than its section' => [
+        fn (string $b) => substr_replace($b, chr(255).chr(255), strpos($b, 'LABELS') + 10, 2),
+        'the parameter',
+    ],
 ]);
 
 it('bears any bytes: two thousand spoilt files give an error or a recording, never anything else', function () {
-    $good = (new C3dWriter(84, false))->write(['HEEL' => array_fill(0, 3, array_fill(0, 20, 1.0))], 120.0, ['A' => array_fill(0, 80, 0.0)], 4);
+    $good = (new C3dWriter(84, false))->write(
+        ['HEEL' => array_fill(0, 3, array_fill(0, 20, 1.0))],
+        120.0,
+        ['A' => array_fill(0, 80, 0.0)],
+        4,
+    );
     mt_srand(11);
     $refused = 0;
     for ($i = 0; $i < 2000; $i++) {
@@ -267,13 +431,29 @@ it('bears any bytes: two thousand spoilt files give an error or a recording, nev
 it('asks for a platform of a type it reads, and for one at all', function () {
     $w = new C3dWriter(84, true);
     $points = ['HEEL' => array_fill(0, 3, array_fill(0, 50, 1.0))];
-    expect(fn () => Laboratory::import($w->write($points, 120.0, ['A' => array_fill(0, 200, 0.0)], 4), 'x.c3d', Handedness::Right))->toThrow(FormatException::class, 'no force platform');
+    expect(
+        fn () => Laboratory::import(
+            $w->write($points, 120.0, ['A' => array_fill(0, 200, 0.0)], 4),
+            'x.c3d',
+            Handedness::Right,
+        ),
+    )->toThrow(FormatException::class, 'no force platform');
     $w->set('FORCE_PLATFORM', 'USED', 2, [], [1]);
     $w->set('FORCE_PLATFORM', 'TYPE', 2, [1], [3]);
-    expect(fn () => Laboratory::import($w->write($points, 120.0, ['A' => array_fill(0, 200, 0.0)], 4), 'x.c3d', Handedness::Right))->toThrow(FormatException::class, 'of type 3');
+    expect(
+        fn () => Laboratory::import(
+            $w->write($points, 120.0, ['A' => array_fill(0, 200, 0.0)], 4),
+            'x.c3d',
+            Handedness::Right,
+        ),
+    )->toThrow(FormatException::class, 'of type 3');
 });
 
-it('refuses a forged file whose force or points no instrument gives, and takes what is no number as missing', function (float $value, bool $inPoints, ?string $why) {
+it('refuses a forged file whose force or points no instrument gives, and takes what is no number as missing', function (
+    float $value,
+    bool $inPoints,
+    ?string $why,
+) {
     $bytes = labFile(Swing::of(new GolferSpec('forged')), 84, true);
     [$points, $analog, $start] = [unpack('v', $bytes, 2)[1], unpack('v', $bytes, 4)[1], unpack('v', $bytes, 16)[1]];
     $frame = 512 * ($start - 1) + 50 * (16 * $points + 4 * $analog);
@@ -288,10 +468,16 @@ it('refuses a forged file whose force or points no instrument gives, and takes w
         return;
     }
     $in = $read();
-    expect(json_encode(array_map(fn (array $v): bool => array_filter($v, is_infinite(...)) === [], $in->trace->channels)))->not->toContain('false')
-        ->and(array_filter($in->trace->channels['lead_fz_n'], is_nan(...)))->not->toBe([]);
+    expect(
+        json_encode(array_map(fn (array $v): bool => array_filter($v, is_infinite(...)) === [], $in->trace->channels)),
+    )
+        ->not->toContain('false')
+        ->and(array_filter($in->trace->channels['lead_fz_n'], is_nan(...)))
+        ->not->toBe([]);
 })->with([
-    'a force of 3e38' => [3e38, false, 'which nothing measures'], 'an infinite force' => [INF, false, 'which nothing measures'], 'one below nought' => [-INF, false, 'which nothing measures'],
+    'a force of 3e38' => [3e38, false, 'which nothing measures'],
+    'an infinite force' => [INF, false, 'which nothing measures'],
+    'one below nought' => [-INF, false, 'which nothing measures'],
     'an infinite point' => [INF, true, 'which nothing measures'],
     'a point at 1e30 mm' => [1e30, true, 'which nothing measures'], 'a force that is no number' => [NAN, false, null],
 ]);

@@ -19,7 +19,13 @@ it('begins with an apostrophe what a spreadsheet would take for a formula', func
 })->with(['=1+1', '+cmd', '-x', '@sum', "\t=1", '=HYPERLINK("http://x","y")', '|calc', '%0A', ' =1']);
 
 it('writes what the reader reads back', function () {
-    $rows = [['case', 'text'], ['c1', 'plain'], ['c2', 'with, comma'], ['c3', "with \"quotes\" and\nlines"], ['c4', 'ümlaut – dash']];
+    $rows = [
+        ['case', 'text'],
+        ['c1', 'plain'],
+        ['c2', 'with, comma'],
+        ['c3', "with \"quotes\" and\nlines"],
+        ['c4', 'ümlaut – dash'],
+    ];
     $table = new CsvTable(stream(implode('', array_map(CsvWriter::row(...), $rows))), 'x.csv');
     expect(array_values(iterator_to_array($table->rows())))->toBe(array_slice($rows, 1));
 });
@@ -44,8 +50,18 @@ it('reads plain blocks as it reads others, line by line', function (string $body
 
 it('says the line of a fault wherever it stands', function (int $before, string $kind) {
     $body = str_repeat($kind, $before);
-    expect(fn () => iterator_to_array((new CsvTable(stream("a,b\n".$body."1,2,3\n"), 'x.csv'))->rows()))->toThrow(FormatException::class, 'x.csv, line '.($before + 2).', column 3: 3 cells where the header has 2');
-})->with([[0, "1,2\n"], [1, "1,2\n"], [30_000, "1,2\n"], [30_000, "1,2\r\n"], [12_345, "\"1\",2\n"], [20_000, "a b,c\n"]]);
+    expect(fn () => iterator_to_array((new CsvTable(stream("a,b\n".$body."1,2,3\n"), 'x.csv'))->rows()))->toThrow(
+        FormatException::class,
+        'x.csv, line '.($before + 2).', column 3: 3 cells where the header has 2',
+    );
+})->with([
+    [0, "1,2\n"],
+    [1, "1,2\n"],
+    [30_000, "1,2\n"],
+    [30_000, "1,2\r\n"],
+    [12_345, "\"1\",2\n"],
+    [20_000, "a b,c\n"],
+]);
 
 it('knows the checksum of what it read', function () {
     $text = "a,b\n".str_repeat("1,2\n", 50_000);

@@ -29,7 +29,9 @@ it('reads a plain line and the same line in quotes alike', function () {
         }
         $quoted = array_map(static fn (string $v): string => $c->uniform() < 0.5 ? '"'.$v.'"' : $v, $cells);
         $ending = $i % 2 === 0 ? "\n" : "\r\n";
-        expect(rowsOf("a,b,c,d$ending".implode(',', $cells).$ending))->toBe(rowsOf("a,b,c,d$ending".implode(',', $quoted).$ending));
+        expect(rowsOf("a,b,c,d$ending".implode(',', $cells).$ending))->toBe(
+            rowsOf("a,b,c,d$ending".implode(',', $quoted).$ending),
+        );
     }
 });
 
@@ -55,8 +57,23 @@ it('names line and column of what is wrong, in plain lines and others', function
 it('takes decimal numbers and nothing that only looks like one', function (string $text, ?float $value) {
     expect(RatingsCsv::decimal($text))->toBe($value);
 })->with([
-    ['1', 1.0], ['-2.5', -2.5], ['+3', 3.0], ['.5', 0.5], ['1e3', 1000.0], ['1.', 1.0], ['-0', -0.0],
-    ['', null], ['1,5', null], ['0x1A', null], ['1e999', null], ['nan', null], ['inf', null], ['1 2', null], ['--1', null], ['1e', null], ['٣', null],
+    ['1', 1.0],
+    ['-2.5', -2.5],
+    ['+3', 3.0],
+    ['.5', 0.5],
+    ['1e3', 1000.0],
+    ['1.', 1.0],
+    ['-0', -0.0],
+    ['', null],
+    ['1,5', null],
+    ['0x1A', null],
+    ['1e999', null],
+    ['nan', null],
+    ['inf', null],
+    ['1 2', null],
+    ['--1', null],
+    ['1e', null],
+    ['٣', null],
 ]);
 
 it('refuses in a trace what is no number or no per cent', function (string $cell, string $why) {
@@ -65,19 +82,61 @@ it('refuses in a trace what is no number or no per cent', function (string $cell
     $row = explode(',', $lines[40]);
     $row[1] = $cell;
     $lines[40] = implode(',', $row);
-    expect(fn () => TraceCsv::read(stream(implode("\n", $lines)), 'swing.csv'))->toThrow(FormatException::class, "swing.csv, line 41, column lead_pct: $why");
-})->with([['fifty', "'fifty' is no number"], ['1e999', "'1e999' is no number"], ['140', '140 is no per cent'], ['-20', '-20 is no per cent'], ['0x10', "'0x10' is no number"]]);
+    expect(fn () => TraceCsv::read(stream(implode("\n", $lines)), 'swing.csv'))->toThrow(
+        FormatException::class,
+        "swing.csv, line 41, column lead_pct: $why",
+    );
+})->with([
+    ['fifty', "'fifty' is no number"],
+    ['1e999', "'1e999' is no number"],
+    ['140', '140 is no per cent'],
+    ['-20', '-20 is no per cent'],
+    ['0x10', "'0x10' is no number"],
+]);
 
 it('puts what a person says before the side-car, and that before the file', function () {
     $s = Swing::of(new GolferSpec('before', device: DeviceClass::Mat));
     $csv = TraceCsv::write($s->trace);
-    $car = new SideCar(70.0, Handedness::Left, 'wedge', 'part', Stance::ofWidth(400.0), $s->stations, DeviceClass::Mat, 'studio');
+    $car = new SideCar(
+        70.0,
+        Handedness::Left,
+        'wedge',
+        'part',
+        Stance::ofWidth(400.0),
+        $s->stations,
+        DeviceClass::Mat,
+        'studio',
+    );
     $plain = RecordingReader::read(stream($csv), 's.csv', $car);
-    expect($plain->trace->massKg)->toBe(70.0)->and($plain->trace->stance->widthMm())->toBe(400.0)->and($plain->facts->hand)->toBe(Handedness::Left)->and($plain->facts->club)->toBe('wedge')->and($plain->stations)->not->toBeNull();
-    $said = RecordingReader::read(stream($csv), 's.csv', $car, new ImportSettings(massKg: 82.0, stance: Stance::ofWidth(500.0)));
-    expect($said->trace->massKg)->toBe(82.0)->and($said->trace->stance->widthMm())->toBe(500.0);
+    expect($plain->trace->massKg)
+        ->toBe(70.0)
+        ->and($plain->trace->stance->widthMm())
+        ->toBe(400.0)
+        ->and($plain->facts->hand)
+        ->toBe(Handedness::Left)
+        ->and($plain->facts->club)
+        ->toBe('wedge')
+        ->and($plain->stations)
+        ->not->toBeNull();
+    $said = RecordingReader::read(
+        stream($csv),
+        's.csv',
+        $car,
+        new ImportSettings(massKg: 82.0, stance: Stance::ofWidth(500.0)),
+    );
+    expect($said->trace->massKg)
+        ->toBe(82.0)
+        ->and($said->trace->stance->widthMm())
+        ->toBe(500.0);
     $bare = RecordingReader::read(stream($csv), 's.csv');
-    expect($bare->trace->massKg)->toBeNull()->and($bare->trace->stance)->toBeNull()->and($bare->stations)->toBeNull()->and($bare->trace->device)->toBe(DeviceClass::Mat);
+    expect($bare->trace->massKg)
+        ->toBeNull()
+        ->and($bare->trace->stance)
+        ->toBeNull()
+        ->and($bare->stations)
+        ->toBeNull()
+        ->and($bare->trace->device)
+        ->toBe(DeviceClass::Mat);
 });
 
 it('says how unevenly a clock ticked', function (float $jitter) {
@@ -90,6 +149,10 @@ it('says how unevenly a clock ticked', function (float $jitter) {
     if ($jitter === 0.0) {
         expect($trace->clockJitterS)->toBeNull();
     } else {
-        expect($trace->clockJitterS)->toBeGreaterThan(0.5 * $jitter)->toBeLessThan(1.2 * $jitter)->and($trace->rateHz)->toEqualWithDelta(100.0, 4.0);
+        expect($trace->clockJitterS)
+            ->toBeGreaterThan(0.5 * $jitter)
+            ->toBeLessThan(1.2 * $jitter)
+            ->and($trace->rateHz)
+            ->toEqualWithDelta(100.0, 4.0);
     }
 })->with([0.0, 0.004, 0.009]);

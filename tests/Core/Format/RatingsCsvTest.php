@@ -32,10 +32,25 @@ function readRatings(string $csv, ?string $key = null): RatingSet
 }
 
 it('reads ratings with and without the optional columns, in any order of columns', function () {
-    $set = readRatings("rater,value,case,item,occasion,confidence\nx, present ,c1,sway,1,0.8\ny,,c1,sway,1,\nx,absent,c1,sway,2,1\nx,present,c1,hang-back,,\n");
-    expect($set->items())->toBe(['hang-back', 'sway'])->and($set->cases())->toBe(['c1'])
-        ->and(counted($set, 'sway'))->toBe(['c1' => ['x' => 'present']])->and($set->confidence('sway'))->toBe([[0.8]])
-        ->and(array_map(static fn (array $pair): array => [$set->valueNames()[$pair[1]], $set->valueNames()[$pair[2]]], $set->repeats('sway')[0]))->toBe([['present', 'absent']]);
+    $set = readRatings(
+        "rater,value,case,item,occasion,confidence\nx, present "
+            .",c1,sway,1,0.8\ny,,c1,sway,1,\nx,absent,c1,sway,2,1\nx,present,c1,hang-back,,\n",
+    );
+    expect($set->items())
+        ->toBe(['hang-back', 'sway'])
+        ->and($set->cases())
+        ->toBe(['c1'])
+        ->and(counted($set, 'sway'))
+        ->toBe(['c1' => ['x' => 'present']])
+        ->and($set->confidence('sway'))
+        ->toBe([[0.8]])
+        ->and(
+            array_map(
+                static fn (array $pair): array => [$set->valueNames()[$pair[1]], $set->valueNames()[$pair[2]]],
+                $set->repeats('sway')[0],
+            ),
+        )
+        ->toBe([['present', 'absent']]);
     expect(counted(readRatings("case,rater,value\n1,2,3\n\n1,3,3\n"), ''))->toBe([1 => [2 => '3', 3 => '3']]);
 });
 
@@ -56,9 +71,15 @@ it('refuses bad input naming file, line and column', function (string $csv, stri
     ['', 'ratings.csv: the file is empty'],
     ["case,value\n", 'ratings.csv, line 1, column rater: the column is missing'],
     ["case,rater,value\n", 'ratings.csv: line 2: there are no ratings'],
-    ["case,rater,value\na,x,p\na,x,q\n", "ratings.csv, line 3, column rater: rater 'x' has already rated case 'a' on occasion '1'"],
+    [
+        "case,rater,value\na,x,p\na,x,q\n",
+        "ratings.csv, line 3, column rater: rater 'x' has already rated case 'a' on occasion '1'",
+    ],
     ["case,rater,value\n,x,p\n", 'ratings.csv, line 2, column case: the cell is empty'],
-    ["case,rater,value,confidence\na,x,p,80\n", "ratings.csv, line 2, column confidence: '80' is no number between 0 and 1"],
+    [
+        "case,rater,value,confidence\na,x,p,80\n",
+        "ratings.csv, line 2, column confidence: '80' is no number between 0 and 1",
+    ],
     ["case,rater,value,confidence\na,x,p,high\n", "column confidence: 'high' is no number"],
     ["case,rater,value\n\"a\nb\",x,p\nc,x\n", 'ratings.csv, line 4, column value: 2 cells where the header has 3'],
 ]);
@@ -68,6 +89,18 @@ it('refuses a key with two values for a case', function () {
 })->throws(FormatException::class, "key.csv, line 3, column case: the key already has a value for case 'a'");
 
 it('tells decimals from what only looks like them', function () {
-    expect(RatingsCsv::decimal('1.5'))->toBe(1.5)->and(RatingsCsv::decimal('-.5e3'))->toBe(-500.0)
-        ->and(RatingsCsv::decimal('0x1A'))->toBeNull()->and(RatingsCsv::decimal('1,5'))->toBeNull()->and(RatingsCsv::decimal('NAN'))->toBeNull()->and(RatingsCsv::decimal(''))->toBeNull()->and(RatingsCsv::decimal('1e400'))->toBeNull();
+    expect(RatingsCsv::decimal('1.5'))
+        ->toBe(1.5)
+        ->and(RatingsCsv::decimal('-.5e3'))
+        ->toBe(-500.0)
+        ->and(RatingsCsv::decimal('0x1A'))
+        ->toBeNull()
+        ->and(RatingsCsv::decimal('1,5'))
+        ->toBeNull()
+        ->and(RatingsCsv::decimal('NAN'))
+        ->toBeNull()
+        ->and(RatingsCsv::decimal(''))
+        ->toBeNull()
+        ->and(RatingsCsv::decimal('1e400'))
+        ->toBeNull();
 });

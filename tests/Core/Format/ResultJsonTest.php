@@ -47,7 +47,9 @@ function manySwings(int $n): array
         $device = DeviceClass::cases()[$i % 3];
         $fault = Codebook::standard()->keys()[$c->between(0, 22)];
         $s = Swing::of(new GolferSpec("json-$i", new Plant([$fault => $c->between(1, 3)]), device: $device));
-        $motion = [null, $s->motion(), $s->motion()->seen(View::FaceOn), $s->motion()->seen(View::DownTheLine)][$c->between(0, 3)];
+        $motion = [null, $s->motion(), $s->motion()->seen(View::FaceOn), $s->motion()->seen(View::DownTheLine)][
+            $c->between(0, 3)
+        ];
         $trace = $s->trace;
         if ($c->uniform() < 0.6) {
             $channels = $trace->channels;
@@ -56,7 +58,13 @@ function manySwings(int $n): array
             foreach (range($from, $from + $c->between(1, 50)) as $k) {
                 $channels[$name][$k] = [NAN, $channels[$name][$from], 0.0][$i % 3];
             }
-            $trace = new Trace($device, $trace->rateHz, $channels, $c->uniform() < 0.7 ? $trace->stance : null, $c->uniform() < 0.7 ? $trace->massKg : null);
+            $trace = new Trace(
+                $device,
+                $trace->rateHz,
+                $channels,
+                $c->uniform() < 0.7 ? $trace->stance : null,
+                $c->uniform() < 0.7 ? $trace->massKg : null,
+            );
         }
         $out[] = new SwingReport(new Evidence($s->stations, $trace, $motion, $trace->stance));
     }
@@ -84,7 +92,10 @@ it('reads back a key entry, and publishes it by its schema', function () {
     $swings = manySwings(9);
     $stations = Station::cases();
     for ($i = 0; $i < 60; $i++) {
-        $verdicts = array_map(static fn (SwingReport $r): array => $r->faults(Codebook::standard()), array_slice($swings, $c->between(0, 5), $c->between(1, 3)));
+        $verdicts = array_map(
+            static fn (SwingReport $r): array => $r->faults(Codebook::standard()),
+            array_slice($swings, $c->between(0, 5), $c->between(1, 3)),
+        );
         $fault = Codebook::standard()->keys()[$c->between(0, 22)];
         $judgements = array_map(static fn (array $v): Judgement => $v[$fault]->judgement, $verdicts);
         $judgement = match (count($judgements)) {
@@ -96,15 +107,25 @@ it('reads back a key entry, and publishes it by its schema', function () {
         for ($p = 0; $p < 5; $p++) {
             $presence = Presence::cases()[$c->between(0, 2)];
             $there = $presence === Presence::Present;
-            $calls[] = new Call($fault, $presence, $there ? Severity::from($c->between(1, 3)) : null, $there ? $stations[$c->between(0, 8)] : null);
+            $calls[] = new Call(
+                $fault,
+                $presence,
+                $there ? Severity::from($c->between(1, 3)) : null,
+                $there ? $stations[$c->between(0, 8)] : null,
+            );
         }
         $entry = KeyEntry::of($fault, $calls, $judgement, 0.75, 3);
         $written = asStored(KeyEntryJson::write($entry));
         expect(KeyEntryJson::read($written))->toEqual($entry);
         $validator = new JsonSchema\Validator;
         $data = json_decode(json_encode(KeyEntryJson::write($entry), JSON_PRESERVE_ZERO_FRACTION));
-        $validator->validate($data, (object) ['$ref' => 'file://'.dirname(__DIR__, 3).'/docs/schemas/key.schema.json']);
-        expect(array_map(static fn (array $e): string => $e['property'].': '.$e['message'], $validator->getErrors()))->toBe([]);
+        $validator->validate(
+            $data,
+            (object) ['$ref' => 'file://'.dirname(__DIR__, 3).'/docs/schemas/key.schema.json'],
+        );
+        expect(
+            array_map(static fn (array $e): string => $e['property'].': '.$e['message'], $validator->getErrors()),
+        )->toBe([]);
     }
     expect(fn () => KeyEntryJson::read(['version' => 9, 'item' => 'sway']))->toThrow(FormatException::class, 'version');
 });
@@ -123,7 +144,11 @@ it('decides from the margin that was found, not from one that was rounded', func
 function remarkCodes(): array
 {
     $out = [];
-    foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator(dirname(__DIR__, 3).'/core', FilesystemIterator::SKIP_DOTS)) as $file) {
+    foreach (
+        new RecursiveIteratorIterator(
+            new RecursiveDirectoryIterator(dirname(__DIR__, 3).'/core', FilesystemIterator::SKIP_DOTS),
+        ) as $file
+    ) {
         if (str_contains((string) file_get_contents($file->getPathname()), 'implements RemarkCode')) {
             $out[] = 'Core'.strtr(substr($file->getPathname(), strlen(dirname(__DIR__, 3).'/core'), -4), '/', '\\');
         }
@@ -134,11 +159,15 @@ function remarkCodes(): array
 
 it('has a line for every code, and no line for a code that is none', function () {
     $lines = require dirname(__DIR__, 3).'/lang/en/remarks.php';
-    $codes = array_merge(...array_map(static fn (string $enum): array => array_column($enum::cases(), 'value'), remarkCodes()));
+    $codes = array_merge(
+        ...array_map(static fn (string $enum): array => array_column($enum::cases(), 'value'), remarkCodes()),
+    );
     expect(count($codes))->toBeGreaterThan(60)->and($codes)->toBe(array_unique($codes));
     $worded = [];
     foreach ($lines as $group => $of) {
-        foreach (is_array($of) && ! in_array($group, ['between', 'op', 'channels', 'evidence'], true) ? $of : [] as $code => $line) {
+        foreach (
+            is_array($of) && ! in_array($group, ['between', 'op', 'channels', 'evidence'], true) ? $of : [] as $code => $line
+        ) {
             $worded[] = "$group.$code";
         }
     }
@@ -149,7 +178,11 @@ it('leaves nothing unsaid: no parameter stays open and no code is shown, whateve
     $seen = [];
     $read = static function (string $words, Remark $remark) use (&$seen): void {
         $seen[$remark->code] = true;
-        expect($words)->not->toMatch('/(^|[\s(]):[a-z]/i')->not->toContain('remarks.')->not->toContain('NAN')->not->toBe('');
+        expect($words)
+            ->not->toMatch('/(^|[\s(]):[a-z]/i')
+            ->not->toContain('remarks.')
+            ->not->toContain('NAN')
+            ->not->toBe('');
     };
     foreach (manySwings(48) as $i => $report) {
         foreach ($report->assessment->measurements->all() as $found) {
@@ -159,8 +192,17 @@ it('leaves nothing unsaid: no parameter stays open and no code is shown, whateve
                 }
             }
         }
-        array_map(static fn (QualityNote $n) => $read(inWords()->say($n->finding->remark), $n->finding->remark), $report->assessment->quality());
-        array_map(static fn (FaultVerdict $v) => $read(inWords()->say($v->judgement->why, ['fault' => 'slide']), $v->judgement->why), $report->faults(Codebook::standard()));
+        array_map(
+            static fn (QualityNote $n) => $read(inWords()->say($n->finding->remark), $n->finding->remark),
+            $report->assessment->quality(),
+        );
+        array_map(
+            static fn (FaultVerdict $v) => $read(
+                inWords()->say($v->judgement->why, ['fault' => 'slide']),
+                $v->judgement->why,
+            ),
+            $report->faults(Codebook::standard()),
+        );
     }
     expect(count($seen))->toBeGreaterThan(25);
 });

@@ -14,8 +14,19 @@ it('joins the uncertainties of two swings, and turns round when they are changed
 
 it('is surer of two series the more swings they have, but never surer than the instrument', function () {
     $few = Difference::ofSeries(Spread::of([70.0, 74.0]), Spread::of([80.0, 84.0]), 2.0, 1.5);
-    $many = Difference::ofSeries(Spread::of(array_merge(...array_fill(0, 50, [70.0, 74.0]))), Spread::of(array_merge(...array_fill(0, 50, [80.0, 84.0]))), 2.0, 1.5);
-    expect($few->change)->toBe(10.0)->and($many->change)->toBe(10.0)->and($many->uncertainty)->toBeLessThan($few->uncertainty)->toBeGreaterThan(1.5);
+    $many = Difference::ofSeries(
+        Spread::of(array_merge(...array_fill(0, 50, [70.0, 74.0]))),
+        Spread::of(array_merge(...array_fill(0, 50, [80.0, 84.0]))),
+        2.0,
+        1.5,
+    );
+    expect($few->change)
+        ->toBe(10.0)
+        ->and($many->change)
+        ->toBe(10.0)
+        ->and($many->uncertainty)
+        ->toBeLessThan($few->uncertainty)
+        ->toBeGreaterThan(1.5);
 });
 
 it('refuses what is no number', function (float $change, float $uncertainty) {

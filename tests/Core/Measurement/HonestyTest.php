@@ -37,16 +37,26 @@ function later(Swing $s, float $by): Evidence
     $m = $s->motion();
 
     return new Evidence(
-        StationTimes::of(array_map(static fn (StationTime $x): StationTime => new StationTime($x->t + $by, $x->uncertainty, $x->source), $s->stations->all())),
+        StationTimes::of(
+            array_map(
+                static fn (StationTime $x): StationTime => new StationTime($x->t + $by, $x->uncertainty, $x->source),
+                $s->stations->all(),
+            ),
+        ),
         new Trace($t->device, $t->rateHz, $t->channels, $t->stance, $t->massKg, $t->t0 + $by),
         new Motion($m->rateHz, $m->points, $m->t0 + $by),
         $s->stance,
     );
 }
 
-it('gives every measure or a reason, for every device, with and without body points', function (?DeviceClass $device, bool $points) {
+it('gives every measure or a reason, for every device, with and without body points', function (
+    ?DeviceClass $device,
+    bool $points,
+) {
     $s = Swing::of(new GolferSpec('whole', device: $device ?? DeviceClass::Mat));
-    $m = Meter::read(new Evidence($s->stations, $device === null ? null : $s->trace, $points ? $s->motion() : null, $s->stance));
+    $m = Meter::read(
+        new Evidence($s->stations, $device === null ? null : $s->trace, $points ? $s->motion() : null, $s->stance),
+    );
     $seen = [];
     foreach (flat($m) as $key => $one) {
         $seen[explode('@', $key)[0]] = true;
@@ -55,7 +65,14 @@ it('gives every measure or a reason, for every device, with and without body poi
         } else {
             expect($one->unit)->not->toBe('');
             if (is_float($one->value)) {
-                expect(is_finite($one->value))->toBeTrue($key)->and($one->uncertainty)->toBeGreaterThan(0.0, $key)->and(is_finite($one->uncertainty))->toBeTrue($key)->and($one->window !== null || $key === 'lead_flare')->toBeTrue($key);
+                expect(is_finite($one->value))
+                    ->toBeTrue($key)
+                    ->and($one->uncertainty)
+                    ->toBeGreaterThan(0.0, $key)
+                    ->and(is_finite($one->uncertainty))
+                    ->toBeTrue($key)
+                    ->and($one->window !== null || $key === 'lead_flare')
+                    ->toBeTrue($key);
             }
         }
     }
@@ -80,7 +97,9 @@ it('measures the same whenever the recording was started', function (DeviceClass
     }
 })->with(DeviceClass::cases());
 
-it('measures a left-handed golfer as the mirrored right-handed one, measure by measure', function (DeviceClass $device) {
+it('measures a left-handed golfer as the mirrored right-handed one, measure by measure', function (
+    DeviceClass $device,
+) {
     $right = Swing::of(new GolferSpec('mirror', new Plant(['sway' => 2]), Handedness::Right, $device));
     $left = Swing::of(new GolferSpec('mirror', new Plant(['sway' => 2]), Handedness::Left, $device));
     $a = flat(Meter::read(new Evidence($right->stations, $right->trace, $right->motion(), $right->stance)));
@@ -92,17 +111,43 @@ it('measures a left-handed golfer as the mirrored right-handed one, measure by m
 
 it('gives per-weight measures that do not know how heavy the golfer is', function () {
     $s = Swing::of(new GolferSpec('heavy'));
-    $heavier = array_map(static fn (string $name, array $v): array => str_ends_with($name, '_n') || str_ends_with($name, '_nm') ? array_map(static fn (float $x): float => 1.3 * $x, $v) : $v, array_keys($s->trace->channels), $s->trace->channels);
-    $other = new Trace($s->trace->device, 1000.0, array_combine(array_keys($s->trace->channels), $heavier), $s->stance, 1.3 * 78.0);
+    $heavier = array_map(
+        static fn (string $name, array $v): array => str_ends_with($name, '_n') || str_ends_with($name, '_nm')
+            ? array_map(static fn (float $x): float => 1.3 * $x, $v)
+            : $v,
+        array_keys($s->trace->channels),
+        $s->trace->channels,
+    );
+    $other = new Trace(
+        $s->trace->device,
+        1000.0,
+        array_combine(array_keys($s->trace->channels), $heavier),
+        $s->stance,
+        1.3 * 78.0,
+    );
     $a = flat(Meter::read(new Evidence($s->stations, $s->trace, null, $s->stance)));
     $b = flat(Meter::read(new Evidence($s->stations, $other, null, $s->stance)));
-    foreach (['rise', 'dip', 'rise_lead', 'heel_toe_trail', 'side_push', 'twist', 'impact_share', 'trail_jump'] as $key) {
+    foreach (
+        ['rise', 'dip', 'rise_lead', 'heel_toe_trail', 'side_push', 'twist', 'impact_share', 'trail_jump'] as $key
+    ) {
         expect($b[$key]->value)->toEqualWithDelta($a[$key]->value, 1e-6);
     }
 });
 
-it('states uncertainties that hold: the noise-free value lies within them about as often as they say', function (DeviceClass $device) {
-    $keys = ['setup_share', 'trail_peak', 'top_share', 'level_share', 'impact_share', 'fallback', 'recentre_lead', 'shift_rate', 'finish_share'];
+it('states uncertainties that hold: the noise-free value lies within them about as often as they say', function (
+    DeviceClass $device,
+) {
+    $keys = [
+        'setup_share',
+        'trail_peak',
+        'top_share',
+        'level_share',
+        'impact_share',
+        'fallback',
+        'recentre_lead',
+        'shift_rate',
+        'finish_share',
+    ];
     if ($device->measuresForce()) {
         array_push($keys, 'rise', 'dip', 'side_push', 'twist');
     }
@@ -114,16 +159,50 @@ it('states uncertainties that hold: the noise-free value lies within them about 
         for ($k = 0; $k < 9; $k++) {
             $c = new Chance("noise|$g|$k|{$device->value}");
             $channels = [];
-            $sd = ['lead_pct' => $device->shareNoise(), 'fz' => $device->forceNoise(), 'fx' => $device->shearNoise(), 'fy' => $device->shearNoise(), 'mz' => $device->momentNoise()];
+            $sd = [
+                'lead_pct' => $device->shareNoise(),
+                'fz' => $device->forceNoise(),
+                'fx' => $device->shearNoise(),
+                'fy' => $device->shearNoise(),
+                'mz' => $device->momentNoise(),
+            ];
             foreach ($s->trace->channels as $name => $values) {
-                $kind = str_contains($name, 'fz') ? 'fz' : (str_contains($name, 'fx') ? 'fx' : (str_contains($name, 'fy') ? 'fy' : (str_contains($name, 'mz') ? 'mz' : $name)));
-                $channels[$name] = isset($sd[$kind]) ? array_map(static fn (float $v): float => $v + $c->normal(0.0, $sd[$kind]), $values) : $values;
+                $kind = str_contains($name, 'fz')
+                    ? 'fz'
+                    : (str_contains($name, 'fx')
+                        ? 'fx'
+                        : (str_contains($name, 'fy')
+                            ? 'fy'
+                            : (str_contains($name, 'mz')
+                                ? 'mz'
+                                : $name)));
+                $channels[$name] = isset($sd[$kind])
+                    ? array_map(static fn (float $v): float => $v + $c->normal(0.0, $sd[$kind]), $values)
+                    : $values;
             }
             if ($device === DeviceClass::Mat) {
                 $channels['trail_pct'] = array_map(static fn (float $v): float => 100.0 - $v, $channels['lead_pct']);
             }
-            $stations = StationTimes::of(array_map(static fn (StationTime $t): StationTime => new StationTime($t->t + $c->normal(0.0, 0.003), 0.006, StationSource::File), $s->stations->all()));
-            $found = flat(Meter::read(new Evidence($stations, new Trace($device, $s->trace->rateHz, $channels, $s->stance, 78.0), null, $s->stance)));
+            $stations = StationTimes::of(
+                array_map(
+                    static fn (StationTime $t): StationTime => new StationTime(
+                        $t->t + $c->normal(0.0, 0.003),
+                        0.006,
+                        StationSource::File,
+                    ),
+                    $s->stations->all(),
+                ),
+            );
+            $found = flat(
+                Meter::read(
+                    new Evidence(
+                        $stations,
+                        new Trace($device, $s->trace->rateHz, $channels, $s->stance, 78.0),
+                        null,
+                        $s->stance,
+                    ),
+                ),
+            );
             foreach ($keys as $key) {
                 if (is_float($found[$key]->value) && is_float($true[$key]->value)) {
                     $all++;
@@ -132,15 +211,51 @@ it('states uncertainties that hold: the noise-free value lies within them about 
             }
         }
     }
-    fwrite(STDERR, sprintf("  %s: %d of %d noisy values within their stated uncertainty of the value before\n", $device->label(), $inside, $all));
+    fwrite(
+        STDERR,
+        sprintf(
+            "  %s: %d of %d noisy values within their stated uncertainty of the value before\n",
+            $device->label(),
+            $inside,
+            $all,
+        ),
+    );
     expect($inside / $all)->toBeGreaterThan(0.92);
 })->with(DeviceClass::cases());
 
 it('is less sure the vaguer the stations and the noisier the device', function () {
     $s = Swing::of(new GolferSpec('vague'));
-    $with = fn (float $u): array => flat(Meter::read(new Evidence(StationTimes::of(array_map(static fn (StationTime $t): StationTime => new StationTime($t->t, $u, StationSource::File), $s->stations->all())), $s->trace, $s->motion(), $s->stance)));
+    $with = fn (float $u): array => flat(
+        Meter::read(
+            new Evidence(
+                StationTimes::of(
+                    array_map(
+                        static fn (StationTime $t): StationTime => new StationTime($t->t, $u, StationSource::File),
+                        $s->stations->all(),
+                    ),
+                ),
+                $s->trace,
+                $s->motion(),
+                $s->stance,
+            ),
+        ),
+    );
     [$sharp, $vague] = [$with(0.001), $with(0.02)];
-    foreach (['top_share', 'level_share', 'impact_share', 'recentre_lead', 'tempo', 'rise_at', 'trail_peak_at', 'pelvis_sway@IM', 'foot_spin', 'mass_ahead@LD', 'pelvis_turn@IM'] as $key) {
+    foreach (
+        [
+            'top_share',
+            'level_share',
+            'impact_share',
+            'recentre_lead',
+            'tempo',
+            'rise_at',
+            'trail_peak_at',
+            'pelvis_sway@IM',
+            'foot_spin',
+            'mass_ahead@LD',
+            'pelvis_turn@IM',
+        ] as $key
+    ) {
         expect($vague[$key]->uncertainty)->toBeGreaterThan($sharp[$key]->uncertainty, $key);
     }
 });
@@ -154,7 +269,10 @@ it('says of each value which stations it hangs on, and gives none when one of th
         $less = flat(Meter::read(new Evidence(StationTimes::of($times), $s->trace, $s->motion(), $s->stance)));
         foreach ($whole as $key => $m) {
             if ($m->value !== null && in_array($gone, $m->stations, true)) {
-                expect($less[$key]->value)->toBeNull("$key without $gone")->and(worded($less[$key]->reason))->toContain($gone);
+                expect($less[$key]->value)
+                    ->toBeNull("$key without $gone")
+                    ->and(worded($less[$key]->reason))
+                    ->toContain($gone);
             }
         }
     }

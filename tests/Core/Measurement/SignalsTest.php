@@ -21,26 +21,64 @@ use Core\Trace\Trace;
 it('says for every device why a signal is not to be had', function () {
     $none = new Signals(new Evidence(stations()));
     $mat = new Signals(new Evidence(stations(), matTrace(fn () => 50.0)));
-    $plate = new Trace(DeviceClass::Plate, 100.0, array_fill_keys(DeviceClass::Plate->channels(), array_fill(0, 300, 700.0)), null, 80.0);
+    $plate = new Trace(
+        DeviceClass::Plate,
+        100.0,
+        array_fill_keys(DeviceClass::Plate->channels(), array_fill(0, 300, 700.0)),
+        null,
+        80.0,
+    );
     $alone = new Signals(new Evidence(stations(), $plate));
     $dual = dualTrace(fn () => 50.0);
-    $weightless = new Signals(new Evidence(stations(), new Trace($dual->device, $dual->rateHz, $dual->channels, $dual->stance)));
-    expect($none->whyNoShare())->toEqual(Remark::of(Lack::NoTrace))->and($none->whyNoForce(true))->toEqual(Remark::of(Lack::NoForce))
-        ->and($mat->whyNoShare())->toBeNull()->and($mat->whyNoForce(true))->toEqual(Remark::of(Lack::MatKnowsNoForce))->and($mat->whyNoForce(true, Lack::MatKnowsNoDirection))->toEqual(Remark::of(Lack::MatKnowsNoDirection))
-        ->and($alone->whyNoShare())->toEqual(Remark::of(Lack::StanceForShare))->and($alone->whyNoForce(false))->toEqual(Remark::of(Lack::NetOnly))->and($alone->whyNoForce(true))->toBeNull()
-        ->and($weightless->whyNoForce(true))->toEqual(Remark::of(Lack::Mass))->and($weightless->share())->not->toBeNull()->and($weightless->total())->toBeNull();
+    $weightless = new Signals(
+        new Evidence(stations(), new Trace($dual->device, $dual->rateHz, $dual->channels, $dual->stance)),
+    );
+    expect($none->whyNoShare())
+        ->toEqual(Remark::of(Lack::NoTrace))
+        ->and($none->whyNoForce(true))
+        ->toEqual(Remark::of(Lack::NoForce))
+        ->and($mat->whyNoShare())
+        ->toBeNull()
+        ->and($mat->whyNoForce(true))
+        ->toEqual(Remark::of(Lack::MatKnowsNoForce))
+        ->and($mat->whyNoForce(true, Lack::MatKnowsNoDirection))
+        ->toEqual(Remark::of(Lack::MatKnowsNoDirection))
+        ->and($alone->whyNoShare())
+        ->toEqual(Remark::of(Lack::StanceForShare))
+        ->and($alone->whyNoForce(false))
+        ->toEqual(Remark::of(Lack::NetOnly))
+        ->and($alone->whyNoForce(true))
+        ->toBeNull()
+        ->and($weightless->whyNoForce(true))
+        ->toEqual(Remark::of(Lack::Mass))
+        ->and($weightless->share())
+        ->not->toBeNull()
+        ->and($weightless->total())
+        ->toBeNull();
 });
 
 it('names the stations that are missing, and only those', function () {
     $s = new Signals(new Evidence(stations(['TP' => null, 'LD' => null]), dualTrace(fn () => 50.0)));
-    expect(worded($s->whyNot([Station::Address, Station::Top])))->toBe('the time of station TP is not known')
-        ->and(worded($s->whyNot([Station::Top, Station::DownswingArm, Station::Impact])))->toBe('the time of station TP and LD is not known')
-        ->and($s->whyNot([Station::Impact]))->toEqual(Remark::of(Lack::NotCovered));
+    expect(worded($s->whyNot([Station::Address, Station::Top])))
+        ->toBe('the time of station TP is not known')
+        ->and(worded($s->whyNot([Station::Top, Station::DownswingArm, Station::Impact])))
+        ->toBe('the time of station TP and LD is not known')
+        ->and($s->whyNot([Station::Impact]))
+        ->toEqual(Remark::of(Lack::NotCovered));
 });
 
 it('makes each signal once', function () {
     $s = new Signals(new Evidence(stations(), dualTrace(fn () => 50.0), null, Stance::ofWidth(460.0)));
-    expect($s->share())->toBe($s->share())->and($s->total())->toBe($s->total())->and($s->cop(Axis::X))->toBe($s->cop(Axis::X))->and($s->cop(Axis::X))->not->toBe($s->cop(Axis::Y))->and($s->footCop(Side::Lead, true))->not->toBe($s->footCop(Side::Lead, false));
+    expect($s->share())
+        ->toBe($s->share())
+        ->and($s->total())
+        ->toBe($s->total())
+        ->and($s->cop(Axis::X))
+        ->toBe($s->cop(Axis::X))
+        ->and($s->cop(Axis::X))
+        ->not->toBe($s->cop(Axis::Y))
+        ->and($s->footCop(Side::Lead, true))
+        ->not->toBe($s->footCop(Side::Lead, false));
 });
 
 it('knows what noise it leaves, in values and in slopes', function (DeviceClass $device, float $rate) {
@@ -60,24 +98,54 @@ it('knows what noise it leaves, in values and in slopes', function (DeviceClass 
 })->with([[DeviceClass::Mat, 100.0], [DeviceClass::Plate, 500.0], [DeviceClass::DualPlate, 1000.0]]);
 
 it('adds timing times slope, and leaves the constant error out of differences', function () {
-    $ramp = new SmoothSignal(new Series(1000.0, array_map(static fn (int $i): float => 0.2 * $i, range(0, 2000))), 0.0, 1.5, DeviceClass::DualPlate);
-    $at = new StationTime(1.0, 0.010, StationSource::File);
-    expect($ramp->timed($at))->toEqualWithDelta(200.0 * hypot(0.010, 0.000475), 1e-6)
-        ->and($ramp->absolute($at))->toEqualWithDelta(hypot(1.5, $ramp->timed($at)), 1e-9)
-        ->and($ramp->crossing(1.0, true))->toEqualWithDelta(hypot(0.000475, 1.5 / 200.0), 1e-6)
-        ->and($ramp->crossing(1.0, false))->toEqualWithDelta(0.000475, 1e-6);
+    $ramp = new SmoothSignal(
+        new Series(1000.0, array_map(static fn (int $i): float => 0.2 * $i, range(0, 2000))),
+        0.0,
+        1.5,
+        DeviceClass::DualPlate,
+    );
+    $at = new StationTime(1.0, 0.01, StationSource::File);
+    expect($ramp->timed($at))
+        ->toEqualWithDelta(200.0 * hypot(0.01, 0.000475), 1e-6)
+        ->and($ramp->absolute($at))
+        ->toEqualWithDelta(hypot(1.5, $ramp->timed($at)), 1e-9)
+        ->and($ramp->crossing(1.0, true))
+        ->toEqualWithDelta(hypot(0.000475, 1.5 / 200.0), 1e-6)
+        ->and($ramp->crossing(1.0, false))
+        ->toEqualWithDelta(0.000475, 1e-6);
 });
 
 it('is unsure of when a flat peak was, and sure of a sharp one', function () {
-    $peak = fn (float $width): SmoothSignal => new SmoothSignal(new Series(1000.0, array_map(static fn (int $i): float => 100.0 * exp(-(($i / 1000 - 1.0) / $width) ** 2), range(0, 2000))), 1.0, 0.0, DeviceClass::DualPlate);
+    $peak = fn (float $width): SmoothSignal => new SmoothSignal(
+        new Series(
+            1000.0,
+            array_map(static fn (int $i): float => 100.0 * exp(-((($i / 1000 - 1.0) / $width) ** 2)), range(0, 2000)),
+        ),
+        1.0,
+        0.0,
+        DeviceClass::DualPlate,
+    );
     [$flat, $sharp] = [$peak(0.3), $peak(0.03)];
     $u = fn (SmoothSignal $s): float => $s->flatness($s->series->highest(0.5, 1.5), 0.5, 1.5);
     // Within its noise the peak is level over ± width · √(noise / height).
-    expect($u($flat))->toEqualWithDelta(0.3 * sqrt($flat->noise / 100.0), 0.006)->and($u($sharp))->toBeLessThan($u($flat) / 5);
+    expect($u($flat))
+        ->toEqualWithDelta(0.3 * sqrt($flat->noise / 100.0), 0.006)
+        ->and($u($sharp))
+        ->toBeLessThan($u($flat) / 5);
 });
 
 it('holds values against the academy\'s own distribution only from enough swings', function () {
-    $norms = Norms::from(['rise' => [140.0, 150.0, 160.0, 145.0, 155.0, 150.0, 148.0, 152.0], 'twist' => [1.0, 1.1], 'side_push' => array_fill(0, 20, 12.0)]);
-    expect($norms->z(Measure::Rise, 150.0))->toEqualWithDelta(0.0, 1e-9)->and($norms->z(Measure::Rise, 170.0))->toBeGreaterThan(2.5)
-        ->and($norms->z(Measure::Twist, 1.0))->toBeNull()->and($norms->z(Measure::SidePush, 12.0))->toBeNull();
+    $norms = Norms::from([
+        'rise' => [140.0, 150.0, 160.0, 145.0, 155.0, 150.0, 148.0, 152.0],
+        'twist' => [1.0, 1.1],
+        'side_push' => array_fill(0, 20, 12.0),
+    ]);
+    expect($norms->z(Measure::Rise, 150.0))
+        ->toEqualWithDelta(0.0, 1e-9)
+        ->and($norms->z(Measure::Rise, 170.0))
+        ->toBeGreaterThan(2.5)
+        ->and($norms->z(Measure::Twist, 1.0))
+        ->toBeNull()
+        ->and($norms->z(Measure::SidePush, 12.0))
+        ->toBeNull();
 });

@@ -23,6 +23,10 @@ it('is the same clock wherever its offset is told', function () {
 });
 
 it('counts its frames by the other clock', function () {
-    expect((new Clock(0.0, 1000.0))->rate(100.0))->toEqualWithDelta(100.0 / 1.001, 1e-12)->and((new Clock)->rate(240.0))->toBe(240.0)
-        ->and((new Clock(0.1))->moved(0.02)->drifting(5.0))->toEqual(new Clock(0.1 + 0.02, 5.0));
+    expect((new Clock(0.0, 1000.0))->rate(100.0))
+        ->toEqualWithDelta(100.0 / 1.001, 1e-12)
+        ->and((new Clock())->rate(240.0))
+        ->toBe(240.0)
+        ->and((new Clock(0.1))->moved(0.02)->drifting(5.0))
+        ->toEqual(new Clock(0.1 + 0.02, 5.0));
 });

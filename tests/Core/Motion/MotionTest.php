@@ -12,7 +12,14 @@ use Core\Trace\Axis;
 
 it('passes through its knots without overshoot and is flat where it turns', function () {
     $c = new Curve([[0.0, 0.0], [1.0, 10.0], [2.0, 10.5], [3.0, -4.0]]);
-    expect($c->at(1.0))->toBe(10.0)->and($c->at(3.0))->toBe(-4.0)->and($c->at(-5.0))->toBe(0.0)->and($c->at(9.0))->toBe(-4.0);
+    expect($c->at(1.0))
+        ->toBe(10.0)
+        ->and($c->at(3.0))
+        ->toBe(-4.0)
+        ->and($c->at(-5.0))
+        ->toBe(0.0)
+        ->and($c->at(9.0))
+        ->toBe(-4.0);
     foreach (range(0, 300) as $i) {
         expect($c->at($i / 100))->toBeGreaterThanOrEqual(-4.0)->toBeLessThanOrEqual(10.5);
     }
@@ -40,8 +47,10 @@ it('keeps stations in the order of a swing whatever the order given', function (
 });
 
 it('refuses stations that contradict each other or do not exist', function () {
-    expect(fn () => StationTimes::fromSeconds(['TP' => 1.8, 'IM' => 1.7], 0.0, StationSource::File))->toThrow(CoreException::class, 'Station IM (1.700 s) must come after TP (1.800 s).')
-        ->and(fn () => StationTimes::fromSeconds(['XX' => 1.8], 0.0, StationSource::File))->toThrow(CoreException::class, "'XX' is no station");
+    expect(fn () => StationTimes::fromSeconds(['TP' => 1.8, 'IM' => 1.7], 0.0, StationSource::File))
+        ->toThrow(CoreException::class, 'Station IM (1.700 s) must come after TP (1.800 s).')
+        ->and(fn () => StationTimes::fromSeconds(['XX' => 1.8], 0.0, StationSource::File))
+        ->toThrow(CoreException::class, "'XX' is no station");
 });
 
 it('has nine stations, in order, each with words', function () {
@@ -52,7 +61,11 @@ it('has nine stations, in order, each with words', function () {
 });
 
 it('reflects a right-handed golfer from the laboratory and leaves a left-handed one unreflected', function () {
-    $points = ['left_heel' => [[1.0], [2.0], [3.0]], 'right_heel' => [[-1.0], [5.0], [6.0]], 'pelvis' => [[0.0], [7.0], [8.0]]];
+    $points = [
+        'left_heel' => [[1.0], [2.0], [3.0]],
+        'right_heel' => [[-1.0], [5.0], [6.0]],
+        'pelvis' => [[0.0], [7.0], [8.0]],
+    ];
     $right = Motion::fromLaboratory(100.0, $points, Handedness::Right);
     $left = Motion::fromLaboratory(100.0, $points, Handedness::Left);
     expect($right->points['lead_heel'])->toBe([[1.0], [-2.0], [3.0]])

@@ -13,7 +13,10 @@ use Core\Trace\Series;
 
 function still(array $points, View $view = View::Points): Motion
 {
-    $all = array_map(static fn (array $p): array => array_map(static fn (float $v): array => array_fill(0, 50, $v), $p), $points);
+    $all = array_map(
+        static fn (array $p): array => array_map(static fn (float $v): array => array_fill(0, 50, $v), $p),
+        $points,
+    );
 
     return $view === View::Points ? new Motion(100.0, $all) : (new Motion(100.0, $all))->seen($view);
 }
@@ -61,9 +64,12 @@ it('gives a point in space from 3-D points only', function () {
 it('is as unsure of a moving point as its speed times the station\'s timing makes it', function () {
     $ramp = new Series(100.0, array_map(static fn (int $i): float => 20.0 * $i, range(0, 100)));
     $tracked = new Tracked($ramp, View::Points);
-    expect($tracked->speed(0.5))->toEqualWithDelta(2000.0, 1e-6)
-        ->and($tracked->uncertainty(new StationTime(0.5, 0.004, StationSource::File)))->toEqualWithDelta(hypot(6.0, 8.0), 1e-6)
-        ->and($tracked->speed(5.0))->toBe(0.0);
+    expect($tracked->speed(0.5))
+        ->toEqualWithDelta(2000.0, 1e-6)
+        ->and($tracked->uncertainty(new StationTime(0.5, 0.004, StationSource::File)))
+        ->toEqualWithDelta(hypot(6.0, 8.0), 1e-6)
+        ->and($tracked->speed(5.0))
+        ->toBe(0.0);
 });
 
 it('follows a turn past half a circle without a leap', function () {

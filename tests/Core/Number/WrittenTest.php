@@ -3,10 +3,35 @@
 use Core\Number\Written;
 
 it('writes figures with a true minus and no negative nought', function () {
-    expect(Written::fixed(-1.25, 1))->toBe('−1.3')->and(Written::fixed(-0.04, 1))->toBe('0.0')->and(Written::fixed(-0.0, 0))->toBe('0')->and(Written::fixed(12345.6, 0))->toBe('12,346')
-        ->and(Written::signed(0.3, 1))->toBe('+0.3')->and(Written::signed(-0.3, 1))->toBe('−0.3')->and(Written::signed(0.001, 2))->toBe('0.00')->and(Written::signed(0.0, 0))->toBe('0');
+    expect(Written::fixed(-1.25, 1))
+        ->toBe('−1.3')
+        ->and(Written::fixed(-0.04, 1))
+        ->toBe('0.0')
+        ->and(Written::fixed(-0.0, 0))
+        ->toBe('0')
+        ->and(Written::fixed(12345.6, 0))
+        ->toBe('12,346')
+        ->and(Written::signed(0.3, 1))
+        ->toBe('+0.3')
+        ->and(Written::signed(-0.3, 1))
+        ->toBe('−0.3')
+        ->and(Written::signed(0.001, 2))
+        ->toBe('0.00')
+        ->and(Written::signed(0.0, 0))
+        ->toBe('0');
 });
 
 it('writes as many decimals as a size bears', function (float $v, string $text) {
     expect(Written::short($v))->toBe($text);
-})->with([[0.0, '0'], [0.456, '0.46'], [1.5, '1.5'], [-1.999, '−2'], [3.14159, '3.1'], [19.96, '20'], [68.4, '68'], [-140.2, '−140'], [1234.5, '1235'], [-0.001, '0']]);
+})->with([
+    [0.0, '0'],
+    [0.456, '0.46'],
+    [1.5, '1.5'],
+    [-1.999, '−2'],
+    [3.14159, '3.1'],
+    [19.96, '20'],
+    [68.4, '68'],
+    [-140.2, '−140'],
+    [1234.5, '1235'],
+    [-0.001, '0'],
+]);

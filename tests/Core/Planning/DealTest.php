@@ -4,7 +4,12 @@ use Core\Chance\Chance;
 use Core\CoreException;
 use Core\Planning\Deal;
 
-it('deals every case once, repeats far enough behind and mixed with new ones', function (int $first, int $second, int $repeats, bool $parts) {
+it('deals every case once, repeats far enough behind and mixed with new ones', function (
+    int $first,
+    int $second,
+    int $repeats,
+    bool $parts,
+) {
     $ones = array_map(static fn (int $i): string => "a$i", range(1, $first));
     $news = $second === 0 ? [] : array_map(static fn (int $i): string => "b$i", range(1, $second));
     $again = [];
@@ -30,13 +35,31 @@ it('deals every case once, repeats far enough behind and mixed with new ones', f
 })->with([[24, 0, 3, false], [40, 0, 8, false], [14, 6, 4, true], [12, 6, 3, true]]);
 
 it('says how much room there is, and nobody can guess a place within it', function () {
-    expect(Deal::room(20, false))->toBe(0)->and(Deal::room(21, false))->toBe(1)->and(Deal::room(24, false))->toBe(4)->and(Deal::room(60, false))->toBe(30)
-        ->and(Deal::room(17, true))->toBe(0)->and(Deal::room(18, true))->toBe(6)->and(Deal::room(24, true))->toBe(12);
+    expect(Deal::room(20, false))
+        ->toBe(0)
+        ->and(Deal::room(21, false))
+        ->toBe(1)
+        ->and(Deal::room(24, false))
+        ->toBe(4)
+        ->and(Deal::room(60, false))
+        ->toBe(30)
+        ->and(Deal::room(17, true))
+        ->toBe(0)
+        ->and(Deal::room(18, true))
+        ->toBe(6)
+        ->and(Deal::room(24, true))
+        ->toBe(12);
     // The commonest place of a repeat, over many readers, is no guess worth making.
     foreach ([[21, 0, 1, false], [12, 6, 1, true]] as [$first, $second, $repeats, $parts]) {
         $places = [];
         for ($seed = 0; $seed < 600; $seed++) {
-            $order = Deal::order(range(1, $first), $second === 0 ? [] : range(101, 100 + $second), [999 => 1], $parts, new Chance("place $seed"));
+            $order = Deal::order(
+                range(1, $first),
+                $second === 0 ? [] : range(101, 100 + $second),
+                [999 => 1],
+                $parts,
+                new Chance("place $seed"),
+            );
             $place = array_search(999, $order, true);
             $places[$place] = ($places[$place] ?? 0) + 1;
         }
@@ -45,5 +68,8 @@ it('says how much room there is, and nobody can guess a place within it', functi
 });
 
 it('refuses what cannot be placed', function () {
-    expect(fn () => Deal::order([1, 2, 3], [], [9 => 1], false, new Chance('x')))->toThrow(CoreException::class, 'cannot be kept apart');
+    expect(fn () => Deal::order([1, 2, 3], [], [9 => 1], false, new Chance('x')))->toThrow(
+        CoreException::class,
+        'cannot be kept apart',
+    );
 });

@@ -15,8 +15,18 @@ it('shows the same swing by another clock: curves agree, no sample need', functi
     for ($i = 0; $i < 20; $i++) {
         $r = Rendition::draw(new Chance("rendition $i"), $trace->t0, $end, $swing->stations);
         $shown = $r->trace($trace);
-        expect($r->start)->toBeGreaterThanOrEqual($trace->t0)->and($r->end)->toBeLessThanOrEqual($end)->and($r->start)->toBeLessThan($swing->stations->t(Station::Address))->and($r->end)->toBeGreaterThan($swing->stations->t(Station::Finish))
-            ->and($shown->t0)->toBe(0.0)->and($shown->samples())->toBeLessThan($trace->samples());
+        expect($r->start)
+            ->toBeGreaterThanOrEqual($trace->t0)
+            ->and($r->end)
+            ->toBeLessThanOrEqual($end)
+            ->and($r->start)
+            ->toBeLessThan($swing->stations->t(Station::Address))
+            ->and($r->end)
+            ->toBeGreaterThan($swing->stations->t(Station::Finish))
+            ->and($shown->t0)
+            ->toBe(0.0)
+            ->and($shown->samples())
+            ->toBeLessThan($trace->samples());
         foreach ([0.3, 0.8, 1.3] as $t) {
             expect($shown->leadShare()->at($t))->toEqualWithDelta($trace->leadShare()->at($t + $r->start), 3.0);
         }
@@ -40,12 +50,24 @@ it('carries times there and back exactly', function () {
 });
 
 it('draws within a recording that has no stations, and one that is hardly longer than the swing', function () {
-    foreach ([[stations(['AD' => 0.05, 'FI' => 2.95]), 0.0, 3.0], [Core\Motion\StationTimes::of([]), 0.2, 1.0]] as [$stations, $t0, $end]) {
+    foreach (
+        [[stations(['AD' => 0.05, 'FI' => 2.95]), 0.0, 3.0], [Core\Motion\StationTimes::of([]), 0.2, 1.0]] as [$stations, $t0, $end]
+    ) {
         for ($i = 0; $i < 50; $i++) {
             $r = Rendition::draw(new Chance("short $i"), $t0, $end, $stations);
-            expect($r->start)->toBeGreaterThanOrEqual($t0)->and($r->end)->toBeLessThanOrEqual($end)->and($r->duration())->toBeGreaterThan(0.1);
+            expect($r->start)
+                ->toBeGreaterThanOrEqual($t0)
+                ->and($r->end)
+                ->toBeLessThanOrEqual($end)
+                ->and($r->duration())
+                ->toBeGreaterThan(0.1);
             [$first, $last] = $r->frames(0.1, 120.0, 200);
-            expect($first)->toBeGreaterThanOrEqual(0)->and($last)->toBeGreaterThan($first)->and($last)->toBeLessThan(200);
+            expect($first)
+                ->toBeGreaterThanOrEqual(0)
+                ->and($last)
+                ->toBeGreaterThan($first)
+                ->and($last)
+                ->toBeLessThan(200);
         }
     }
 });

@@ -8,19 +8,41 @@ it('says what the ball did in words that hold for either hand', function (array 
     expect((new BallFlight(...$of))->words())->toBe($says);
 })->with([
     [[0.4, -0.9, 'normal', 'centre'], 'started straight, flew straight, normal; struck in the centre'],
-    [[3.2, 5.0, 'high', 'thin', 2.0], 'started 3° to the push side, faded 5°, high; struck thin, low point 2 cm ahead of the ball'],
-    [[-4.0, -9.0, 'low', 'fat', -4.0], 'started 4° to the pull side, hooked 9°, low; struck fat, low point 4 cm behind the ball'],
+    [
+        [3.2, 5.0, 'high', 'thin', 2.0],
+        'started 3° to the push side, faded 5°, high; struck thin, low point 2 cm ahead of the ball',
+    ],
+    [
+        [-4.0, -9.0, 'low', 'fat', -4.0],
+        'started 4° to the pull side, hooked 9°, low; struck fat, low point 4 cm behind the ball',
+    ],
     [[2.0, 12.0, 'normal', 'top'], 'started 2° to the push side, sliced 12°, normal; topped'],
-    [[2.0, -3.0, 'normal', 'toe', 0.0], 'started 2° to the push side, drew 3°, normal; struck toe, low point 0 cm ahead of the ball'],
+    [
+        [2.0, -3.0, 'normal', 'toe', 0.0],
+        'started 2° to the push side, drew 3°, normal; struck toe, low point 0 cm ahead of the ball',
+    ],
 ]);
 
 it('survives being written down, and refuses what nobody could have seen', function () {
     $flight = new BallFlight(-2.5, 7.0, 'high', 'heel', 3.0);
-    expect(BallFlight::fromArray($flight->toArray()))->toEqual($flight)->and(BallFlight::fromArray((new BallFlight(0.0, 0.0, 'low', 'top'))->toArray())->lowPointCm)->toBeNull();
-    foreach ([[50.0, 0.0, 'low', 'top'], [0.0, -70.0, 'low', 'top'], [0.0, 0.0, 'low', 'top', 60.0], [0.0, 0.0, 'lofty', 'top'], [0.0, 0.0, 'low', 'shank']] as $of) {
+    expect(BallFlight::fromArray($flight->toArray()))
+        ->toEqual($flight)
+        ->and(BallFlight::fromArray((new BallFlight(0.0, 0.0, 'low', 'top'))->toArray())->lowPointCm)
+        ->toBeNull();
+    foreach (
+        [
+            [50.0, 0.0, 'low', 'top'],
+            [0.0, -70.0, 'low', 'top'],
+            [0.0, 0.0, 'low', 'top', 60.0],
+            [0.0, 0.0, 'lofty', 'top'],
+            [0.0, 0.0, 'low', 'shank'],
+        ] as $of
+    ) {
         expect(fn () => new BallFlight(...$of))->toThrow(CoreException::class);
     }
-    foreach ([['start_deg' => 'left'], ['start_deg' => 1.0, 'curve_deg' => 1.0, 'height' => 3, 'strike' => 'top']] as $data) {
+    foreach (
+        [['start_deg' => 'left'], ['start_deg' => 1.0, 'curve_deg' => 1.0, 'height' => 3, 'strike' => 'top']] as $data
+    ) {
         expect(fn () => BallFlight::fromArray($data))->toThrow(CoreException::class, 'needs its');
     }
 });
@@ -34,6 +56,13 @@ it('tends to what the planted fault tends to give, and often enough does not', f
         expect(Flight::of("hang$i", 'straight', ['hang-back' => 3]))->toEqual($flight);
     }
     expect($plain)->toBe(400)->and($fat)->toBeGreaterThan(200)->toBeLessThan(400);
-    $curve = fn (string $shape): float => array_sum(array_map(fn (int $i): float => Flight::of("c$i", $shape, [])->curveDeg, range(1, 200))) / 200;
-    expect($curve('draw'))->toBeLessThan(-3.0)->and($curve('fade'))->toBeGreaterThan(3.0)->and(abs($curve('straight')))->toBeLessThan(0.6);
+    $curve = fn (string $shape): float => array_sum(
+        array_map(fn (int $i): float => Flight::of("c$i", $shape, [])->curveDeg, range(1, 200)),
+    ) / 200;
+    expect($curve('draw'))
+        ->toBeLessThan(-3.0)
+        ->and($curve('fade'))
+        ->toBeGreaterThan(3.0)
+        ->and(abs($curve('straight')))
+        ->toBeLessThan(0.6);
 });

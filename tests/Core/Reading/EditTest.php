@@ -26,7 +26,20 @@ function edited(array $edits, Reading $reading = new Reading([])): Reading
 
 it('builds a whole reading change by change', function () {
     $r = edited([
-        ['call:sway', ['presence' => 'present', 'severity' => 2, 'onset' => 'LB', 'decision' => 'later', 'confidence' => 80, 'pins' => [['on' => 'film', 't' => 1.2, 'view' => 'face-on', 'reason' => ' hip past the foot '], ['on' => 'turf', 'reason' => 'scuff behind']]]],
+        [
+            'call:sway',
+            [
+                'presence' => 'present',
+                'severity' => 2,
+                'onset' => 'LB',
+                'decision' => 'later',
+                'confidence' => 80,
+                'pins' => [
+                    ['on' => 'film', 't' => 1.2, 'view' => 'face-on', 'reason' => ' hip past the foot '],
+                    ['on' => 'turf', 'reason' => 'scuff behind'],
+                ],
+            ],
+        ],
         ['call:hang-back', ['presence' => 'present', 'severity' => 3]],
         ['call:fall-off', ['presence' => 'cannot-tell']],
         ['causes', ['sway', 'not-in-the-feet', 'sway']],
@@ -37,15 +50,40 @@ it('builds a whole reading change by change', function () {
         ['mark:TP', 1.501], ['mark:IM', 1.75],
         ['aids', [['kind' => 'plumb', 'view' => 'face-on', 'points' => [['x' => 0.5, 'y' => 0.25, 't' => 0.6]]]]],
     ]);
-    expect($r->calls['sway']->pins[0])->toEqual(new Pin('film', 1.2, 'hip past the foot', 'face-on'))->and($r->calls['sway']->pins[1]->t)->toBeNull()
-        ->and($r->firstCauses)->toBe(['sway', 'not-in-the-feet'])->and($r->chain->roots())->toBe(['sway', 'not-in-the-feet'])->and($r->cue)->toBe('turn, do not slide')
-        ->and([$r->drill, $r->stop, $r->miss])->toBe(['box-turn', Stop::ShortIron, Miss::Fat])->and($r->marks)->toBe(['TP' => 1.501, 'IM' => 1.75])->and($r->aids)->toHaveCount(1);
+    expect($r->calls['sway']->pins[0])
+        ->toEqual(new Pin('film', 1.2, 'hip past the foot', 'face-on'))
+        ->and($r->calls['sway']->pins[1]->t)
+        ->toBeNull()
+        ->and($r->firstCauses)
+        ->toBe(['sway', 'not-in-the-feet'])
+        ->and($r->chain->roots())
+        ->toBe(['sway', 'not-in-the-feet'])
+        ->and($r->cue)
+        ->toBe('turn, do not slide')
+        ->and([$r->drill, $r->stop, $r->miss])
+        ->toBe(['box-turn', Stop::ShortIron, Miss::Fat])
+        ->and($r->marks)
+        ->toBe(['TP' => 1.501, 'IM' => 1.75])
+        ->and($r->aids)
+        ->toHaveCount(1);
     $less = edited([['call:sway', null], ['drill', null], ['miss', null], ['mark:TP', null]], $r);
-    expect(array_keys($less->calls))->toBe(['hang-back', 'fall-off'])->and([$less->drill, $less->stop, $less->miss])->toBe([null, null, null])->and($less->marks)->toBe(['IM' => 1.75]);
+    expect(array_keys($less->calls))
+        ->toBe(['hang-back', 'fall-off'])
+        ->and([$less->drill, $less->stop, $less->miss])
+        ->toBe([null, null, null])
+        ->and($less->marks)
+        ->toBe(['IM' => 1.75]);
 });
 
 it('gives the same reading in whatever order changes of different things arrive', function () {
-    $edits = [['call:sway', ['presence' => 'present', 'severity' => 1]], ['call:no-load', ['presence' => 'absent']], ['cue', 'wait'], ['miss', 'thin'], ['mark:IM', 1.7], ['causes', ['sway']]];
+    $edits = [
+        ['call:sway', ['presence' => 'present', 'severity' => 1]],
+        ['call:no-load', ['presence' => 'absent']],
+        ['cue', 'wait'],
+        ['miss', 'thin'],
+        ['mark:IM', 1.7],
+        ['causes', ['sway']],
+    ];
     $one = edited($edits);
     foreach ([[5, 4, 3, 2, 1, 0], [2, 0, 4, 1, 5, 3]] as $order) {
         expect(edited(array_map(static fn (int $i): array => $edits[$i], $order)))->toEqual($one);
@@ -55,25 +93,74 @@ it('gives the same reading in whatever order changes of different things arrive'
 it('refuses a value that makes no sense, in a sentence', function (string $target, mixed $value, string $says) {
     expect(fn () => edited([[$target, $value]]))->toThrow(CoreException::class, $says);
 })->with([
-    ['call:moonwalk', ['presence' => 'absent'], "no fault 'moonwalk'"], ['call:sway', 'present', 'wrong shape'], ['call:sway', ['present'], 'wrong shape'], ['call:sway', [], 'no such presence'],
-    ['call:sway', ['presence' => ['present']], 'no such presence'], ['call:sway', ['presence' => 'present', 'severity' => '2'], 'Severity is 1'], ['call:sway', ['presence' => 'absent', 'severity' => 2], 'belong only'],
-    ['call:sway', ['presence' => 'present', 'onset' => 'QQ'], 'no such station'], ['call:sway', ['presence' => 'present', 'confidence' => 101], 'between 50 and 100'], ['call:sway', ['presence' => 'absent', 'trend' => 'worse'], 'belong only'],
-    ['call:sway', ['presence' => 'present', 'pins' => array_fill(0, 7, ['on' => 'turf'])], '6 pins at most'], ['call:sway', ['presence' => 'present', 'pins' => [['on' => 'film']]], 'needs its time'],
-    ['call:sway', ['presence' => 'present', 'pins' => [['on' => 'ball', 't' => 1]]], 'has no time'], ['call:sway', ['presence' => 'present', 'pins' => [['on' => 'film', 't' => 'x']]], 'number'], ['call:sway', ['presence' => 'present', 'pins' => [['on' => 'trace', 't' => 1, 'view' => 'face-on']]], 'Only a pin on film'],
+    ['call:moonwalk', ['presence' => 'absent'], "no fault 'moonwalk'"],
+    ['call:sway', 'present', 'wrong shape'],
+    ['call:sway', ['present'], 'wrong shape'],
+    ['call:sway', [], 'no such presence'],
+    ['call:sway', ['presence' => ['present']], 'no such presence'],
+    ['call:sway', ['presence' => 'present', 'severity' => '2'], 'Severity is 1'],
+    ['call:sway', ['presence' => 'absent', 'severity' => 2], 'belong only'],
+    ['call:sway', ['presence' => 'present', 'onset' => 'QQ'], 'no such station'],
+    ['call:sway', ['presence' => 'present', 'confidence' => 101], 'between 50 and 100'],
+    ['call:sway', ['presence' => 'absent', 'trend' => 'worse'], 'belong only'],
+    ['call:sway', ['presence' => 'present', 'pins' => array_fill(0, 7, ['on' => 'turf'])], '6 pins at most'],
+    ['call:sway', ['presence' => 'present', 'pins' => [['on' => 'film']]], 'needs its time'],
+    ['call:sway', ['presence' => 'present', 'pins' => [['on' => 'ball', 't' => 1]]], 'has no time'],
+    ['call:sway', ['presence' => 'present', 'pins' => [['on' => 'film', 't' => 'x']]], 'number'],
+    [
+        'call:sway',
+        ['presence' => 'present', 'pins' => [['on' => 'trace', 't' => 1, 'view' => 'face-on']]],
+        'Only a pin on film',
+    ],
     ['call:sway', ['presence' => 'present', 'pins' => [['on' => 'turf', 'reason' => str_repeat('x', 121)]]], 'short'],
-    ['causes', 'sway', 'must be a list'], ['causes', [['sway']], 'text'], ['causes', ['sway', 'no-load', 'fall-off'], 'At most two'],
-    ['chain', [['sway']], 'one finding to one other'], ['chain', [['sway', 'sway']], 'to itself'], ['chain', [['sway', 'not-in-the-feet']], 'not an effect'], ['chain', [['sway', 'no-load'], ['sway', 'no-load']], 'twice'],
-    ['chain', [['sway', 'no-load'], ['no-load', 'fall-off'], ['fall-off', 'sway']], 'in a circle'], ['chain', 7, 'must be a list'],
-    ['cue', null, 'text'], ['cue', str_repeat('é', 121), 'at most 120'], ['cue', "\xff", 'text'], ['drill', ['key' => 'dance'], 'no such drill'], ['drill', ['key' => 'step-in', 'stop' => 'moon'], 'no such stopping point'], ['miss', 'shank', 'no such miss'],
-    ['mark:TB', 1.0, 'Only the top and impact'], ['mark:TP', -1.0, 'within the recording'], ['mark:TP', NAN, 'number'], ['mark:TP', 1e12, 'within the recording'],
-    ['aids', [['kind' => 'circle', 'view' => 'face-on', 'points' => []]], 'no such drawing aid'], ['aids', [['kind' => 'plumb', 'view' => 'above', 'points' => [['x' => 0, 'y' => 0, 't' => 0]]]], 'face-on or the down-the-line'],
-    ['aids', [['kind' => 'hips', 'view' => 'face-on', 'points' => [['x' => 0, 'y' => 0, 't' => 0]]]], 'has 2 points'], ['aids', [['kind' => 'plumb', 'view' => 'face-on', 'points' => [['x' => 1.2, 'y' => 0, 't' => 0]]]], 'within the picture'],
-    ['aids', array_fill(0, 25, ['kind' => 'plumb', 'view' => 'face-on', 'points' => [['x' => 0, 'y' => 0, 't' => 0]]]), 'more than 24'], ['secret', 1, 'nothing of that name'], ['', 1, 'nothing of that name'],
+    ['causes', 'sway', 'must be a list'],
+    ['causes', [['sway']], 'text'],
+    ['causes', ['sway', 'no-load', 'fall-off'], 'At most two'],
+    ['chain', [['sway']], 'one finding to one other'],
+    ['chain', [['sway', 'sway']], 'to itself'],
+    ['chain', [['sway', 'not-in-the-feet']], 'not an effect'],
+    ['chain', [['sway', 'no-load'], ['sway', 'no-load']], 'twice'],
+    ['chain', [['sway', 'no-load'], ['no-load', 'fall-off'], ['fall-off', 'sway']], 'in a circle'],
+    ['chain', 7, 'must be a list'],
+    ['cue', null, 'text'],
+    ['cue', str_repeat('é', 121), 'at most 120'],
+    ['cue', "\xff", 'text'],
+    ['drill', ['key' => 'dance'], 'no such drill'],
+    ['drill', ['key' => 'step-in', 'stop' => 'moon'], 'no such stopping point'],
+    ['miss', 'shank', 'no such miss'],
+    ['mark:TB', 1.0, 'Only the top and impact'],
+    ['mark:TP', -1.0, 'within the recording'],
+    ['mark:TP', NAN, 'number'],
+    ['mark:TP', 1e12, 'within the recording'],
+    ['aids', [['kind' => 'circle', 'view' => 'face-on', 'points' => []]], 'no such drawing aid'],
+    [
+        'aids',
+        [['kind' => 'plumb', 'view' => 'above', 'points' => [['x' => 0, 'y' => 0, 't' => 0]]]],
+        'face-on or the down-the-line',
+    ],
+    ['aids', [['kind' => 'hips', 'view' => 'face-on', 'points' => [['x' => 0, 'y' => 0, 't' => 0]]]], 'has 2 points'],
+    [
+        'aids',
+        [['kind' => 'plumb', 'view' => 'face-on', 'points' => [['x' => 1.2, 'y' => 0, 't' => 0]]]],
+        'within the picture',
+    ],
+    [
+        'aids',
+        array_fill(0, 25, ['kind' => 'plumb', 'view' => 'face-on', 'points' => [['x' => 0, 'y' => 0, 't' => 0]]]),
+        'more than 24',
+    ],
+    ['secret', 1, 'nothing of that name'],
+    ['', 1, 'nothing of that name'],
 ]);
 
 it('lays a chain out from causes to effects', function () {
     $chain = new Chain([['a', 'c'], ['b', 'c'], ['c', 'd'], ['a', 'd']]);
-    expect($chain->layers())->toBe([['a', 'b'], ['c'], ['d']])->and($chain->roots())->toBe(['a', 'b'])->and((new Chain)->layers())->toBe([]);
+    expect($chain->layers())
+        ->toBe([['a', 'b'], ['c'], ['d']])
+        ->and($chain->roots())
+        ->toBe(['a', 'b'])
+        ->and((new Chain())->layers())
+        ->toBe([]);
 });
 
 it('never lets random links become a circle', function (int $seed) {
@@ -93,13 +180,36 @@ it('never lets random links become a circle', function (int $seed) {
 })->with(range(1, 8));
 
 it('says what was left out, and what of the chain and the drill stands in the way', function () {
-    $calls = allAbsent(['sway' => new Call('sway', Presence::Present, Severity::Clear, trend: Trend::Worse), 'hang-back' => new Call('hang-back', Presence::Present, Severity::Clear)]);
+    $calls = allAbsent([
+        'sway' => new Call('sway', Presence::Present, Severity::Clear, trend: Trend::Worse),
+        'hang-back' => new Call('hang-back', Presence::Present, Severity::Clear),
+    ]);
     $r = new Reading($calls, ['sway']);
-    expect($r->unanswered())->toBe(['the one thing to say', 'a drill', 'the miss to expect', 'the chain', 'your own top and impact']);
-    $r = $r->with(['cue' => 'turn', 'drill' => 'box-turn', 'miss' => Miss::Fat, 'chain' => new Chain([['sway', 'no-load']]), 'marks' => ['TP' => 1.0, 'IM' => 1.3]]);
-    expect($r->unanswered())->toBe([])->and($r->obstacles(Codebook::standard()))->toBe(['Never loads the trail side stands in the chain but is not called present.', 'How far to take the drill is missing.']);
-    expect(fn () => new Reading([], stop: Stop::Rehearsal))->toThrow(CoreException::class, 'belongs to a drill')
-        ->and(fn () => new Aid('heel', 'face-on', []))->toThrow(CoreException::class);
+    expect($r->unanswered())->toBe([
+        'the one thing to say',
+        'a drill',
+        'the miss to expect',
+        'the chain',
+        'your own top and impact',
+    ]);
+    $r = $r->with([
+        'cue' => 'turn',
+        'drill' => 'box-turn',
+        'miss' => Miss::Fat,
+        'chain' => new Chain([['sway', 'no-load']]),
+        'marks' => ['TP' => 1.0, 'IM' => 1.3],
+    ]);
+    expect($r->unanswered())
+        ->toBe([])
+        ->and($r->obstacles(Codebook::standard()))
+        ->toBe([
+            'Never loads the trail side stands in the chain but is not called present.',
+            'How far to take the drill is missing.',
+        ]);
+    expect(fn () => new Reading([], stop: Stop::Rehearsal))
+        ->toThrow(CoreException::class, 'belongs to a drill')
+        ->and(fn () => new Aid('heel', 'face-on', []))
+        ->toThrow(CoreException::class);
 });
 
 it('has a drill of full text for every key the faults name, and says why of those that harm', function () {
@@ -108,7 +218,12 @@ it('has a drill of full text for every key the faults name, and says why of thos
         expect(array_diff([...$fault->helps, ...$fault->harms], array_keys($drills)))->toBe([], $fault->key);
     }
     foreach ($drills as $drill) {
-        expect($drill->not)->not->toBe('')->and($drill->far)->not->toBe('')->and($drill->harms || ($drill->steps !== [] && $drill->expected !== []))->toBeTrue($drill->key);
+        expect($drill->not)
+            ->not->toBe('')
+            ->and($drill->far)
+            ->not->toBe('')
+            ->and($drill->harms || ($drill->steps !== [] && $drill->expected !== []))
+            ->toBeTrue($drill->key);
         foreach (array_keys($drill->expected) as $measure) {
             expect(Core\Measurement\Measure::tryFrom($measure))->not->toBeNull("$drill->key names $measure");
         }

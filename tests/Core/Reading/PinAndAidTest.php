@@ -5,10 +5,14 @@ use Core\Reading\Aid;
 use Core\Reading\Pin;
 
 it('stands on film or trace at a time, on ball, strike and turf as a whole', function () {
-    expect((new Pin('film', 1.23456, 'heel up', 'face-on', 2))->toArray())->toBe(['on' => 'film', 't' => 1.2346, 'reason' => 'heel up', 'view' => 'face-on', 'swing' => 2])
-        ->and((new Pin('trace', 0.0))->toArray())->toBe(['on' => 'trace', 't' => 0.0])
-        ->and((new Pin('turf'))->toArray())->toBe(['on' => 'turf'])
-        ->and((new Pin('strike', null, 'thin'))->toArray())->toBe(['on' => 'strike', 'reason' => 'thin']);
+    expect((new Pin('film', 1.23456, 'heel up', 'face-on', 2))->toArray())
+        ->toBe(['on' => 'film', 't' => 1.2346, 'reason' => 'heel up', 'view' => 'face-on', 'swing' => 2])
+        ->and((new Pin('trace', 0.0))->toArray())
+        ->toBe(['on' => 'trace', 't' => 0.0])
+        ->and((new Pin('turf'))->toArray())
+        ->toBe(['on' => 'turf'])
+        ->and((new Pin('strike', null, 'thin'))->toArray())
+        ->toBe(['on' => 'strike', 'reason' => 'thin']);
 });
 
 it('refuses a pin that points nowhere', function (array $of, string $says) {
@@ -32,11 +36,21 @@ it('takes a reason of exactly the length allowed, counted in characters', functi
 
 it('keeps aids in parts of the picture, with the time of each point', function () {
     $p = fn (float $x, float $y = 0.5, float $t = 1.0): array => ['x' => $x, 'y' => $y, 't' => $t];
-    expect((new Aid('heel', 'face-on', [$p(0.123456, 0.9, 1.00001), $p(0.2, 0.8, 1.2)]))->toArray())->toBe(['kind' => 'heel', 'view' => 'face-on', 'points' => [['x' => 0.1235, 'y' => 0.9, 't' => 1.0], ['x' => 0.2, 'y' => 0.8, 't' => 1.2]]])
-        ->and((new Aid('plumb', 'down-the-line', [$p(0.0, 1.0)], 3))->toArray()['swing'])->toBe(3);
+    expect((new Aid('heel', 'face-on', [$p(0.123456, 0.9, 1.00001), $p(0.2, 0.8, 1.2)]))->toArray())
+        ->toBe([
+            'kind' => 'heel',
+            'view' => 'face-on',
+            'points' => [['x' => 0.1235, 'y' => 0.9, 't' => 1.0], ['x' => 0.2, 'y' => 0.8, 't' => 1.2]],
+        ])
+        ->and((new Aid('plumb', 'down-the-line', [$p(0.0, 1.0)], 3))->toArray()['swing'])
+        ->toBe(3);
     foreach (Aid::KINDS as $kind => [$least, $most]) {
-        expect(new Aid($kind, 'face-on', array_fill(0, $least, $p(0.5))))->toBeInstanceOf(Aid::class)->and(new Aid($kind, 'face-on', array_fill(0, $most, $p(0.5))))->toBeInstanceOf(Aid::class)
-            ->and(fn () => new Aid($kind, 'face-on', array_fill(0, $most + 1, $p(0.5))))->toThrow(CoreException::class, 'points');
+        expect(new Aid($kind, 'face-on', array_fill(0, $least, $p(0.5))))
+            ->toBeInstanceOf(Aid::class)
+            ->and(new Aid($kind, 'face-on', array_fill(0, $most, $p(0.5))))
+            ->toBeInstanceOf(Aid::class)
+            ->and(fn () => new Aid($kind, 'face-on', array_fill(0, $most + 1, $p(0.5))))
+            ->toThrow(CoreException::class, 'points');
     }
 });
 

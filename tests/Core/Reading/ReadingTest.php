@@ -13,30 +13,70 @@ use Core\Reading\Severity;
 use Core\Trace\DeviceClass;
 
 it('is complete when every fault has a call and what is present has a severity and a first cause', function () {
-    expect((new Reading(allAbsent()))->obstacles(Codebook::standard()))->toBe([])
-        ->and((new Reading(allAbsent(['sway' => new Call('sway', Presence::Present, Severity::Clear)]), ['sway'], 'Turn, do not slide'))->obstacles(Codebook::standard()))->toBe([])
-        ->and((new Reading(allAbsent(), [Reading::NOT_IN_THE_FEET]))->obstacles(Codebook::standard()))->toBe([]);
+    expect((new Reading(allAbsent()))->obstacles(Codebook::standard()))
+        ->toBe([])
+        ->and(
+            (new Reading(
+                allAbsent(['sway' => new Call('sway', Presence::Present, Severity::Clear)]),
+                ['sway'],
+                'Turn, do not slide',
+            ))->obstacles(Codebook::standard()),
+        )
+        ->toBe([])
+        ->and((new Reading(allAbsent(), [Reading::NOT_IN_THE_FEET]))->obstacles(Codebook::standard()))
+        ->toBe([]);
 });
 
 it('says one by one what stands in the way', function () {
     $calls = allAbsent(['sway' => new Call('sway', Presence::Present)]);
     unset($calls['fall-off']);
-    expect((new Reading($calls, ['hang-back', 'sway'], 'one two three four five six seven eight nine'))->obstacles(Codebook::standard()))->toBe([
-        'Drifting off the ball is called present without a severity.',
-        'Does not finish on the lead side has no call.',
-        'A first cause must be a fault called present, or "not in the feet".',
-        'The cue has more than eight words.',
-    ])->and((new Reading(allAbsent(['sway' => new Call('sway', Presence::Present, Severity::Slight)])))->obstacles(Codebook::standard()))->toBe(['A first cause is missing.']);
+    expect(
+        (new Reading($calls, ['hang-back', 'sway'], 'one two three four five six seven eight nine'))->obstacles(
+            Codebook::standard(),
+        ),
+    )
+        ->toBe([
+            'Drifting off the ball is called present without a severity.',
+            'Does not finish on the lead side has no call.',
+            'A first cause must be a fault called present, or "not in the feet".',
+            'The cue has more than eight words.',
+        ])
+        ->and(
+            (new Reading(allAbsent(['sway' => new Call('sway', Presence::Present, Severity::Slight)])))->obstacles(
+                Codebook::standard(),
+            ),
+        )
+        ->toBe(['A first cause is missing.']);
 });
 
 it('counts words as a person does', function () {
-    expect(Reading::words('  press   the ground, then turn '))->toBe(5)->and(Reading::words(''))->toBe(0)->and(Reading::words("tourne\u{a0}d’abord"))->toBe(2);
+    expect(Reading::words('  press   the ground, then turn '))
+        ->toBe(5)
+        ->and(Reading::words(''))
+        ->toBe(0)
+        ->and(Reading::words("tourne\u{a0}d’abord"))
+        ->toBe(2);
 });
 
 it('counts calls that what was shown cannot support, and never a "cannot tell"', function () {
-    $calls = allAbsent(['sway' => new Call('sway', Presence::CannotTell), 'spin-out' => new Call('spin-out', Presence::Present, Severity::Clear)]);
-    expect((new Reading($calls))->unsupported(Codebook::standard(), new Shown(DeviceClass::Mat, false)))->toBe(['locked-feet', 'ahead-of-pressure', 'chest-first', 'spin-out', 'knee-part', 'slide', 'early-rise', 'weak-couple', 'late-push'])
-        ->and((new Reading($calls))->unsupported(Codebook::standard(), new Shown(DeviceClass::DualPlate, true)))->toBe(['knee-part']);
+    $calls = allAbsent([
+        'sway' => new Call('sway', Presence::CannotTell),
+        'spin-out' => new Call('spin-out', Presence::Present, Severity::Clear),
+    ]);
+    expect((new Reading($calls))->unsupported(Codebook::standard(), new Shown(DeviceClass::Mat, false)))
+        ->toBe([
+            'locked-feet',
+            'ahead-of-pressure',
+            'chest-first',
+            'spin-out',
+            'knee-part',
+            'slide',
+            'early-rise',
+            'weak-couple',
+            'late-push',
+        ])
+        ->and((new Reading($calls))->unsupported(Codebook::standard(), new Shown(DeviceClass::DualPlate, true)))
+        ->toBe(['knee-part']);
 });
 
 it('refuses a call that contradicts itself', function (Closure $make, string $why) {

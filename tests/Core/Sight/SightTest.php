@@ -10,99 +10,276 @@ use Core\Sight\Thing;
 use Core\Sight\Turn;
 use Core\Sight\Why;
 
-function place(SittingState $state, bool $pending = false, bool $reserved = false, bool $withdrawn = false, int $sitting = 1, SittingKind $kind = SittingKind::Round): Place
-{
+function place(
+    SittingState $state,
+    bool $pending = false,
+    bool $reserved = false,
+    bool $withdrawn = false,
+    int $sitting = 1,
+    SittingKind $kind = SittingKind::Round,
+): Place {
     return new Place($sitting, $kind, $state, $pending, $reserved, $withdrawn);
 }
 
 /** @return list<string> */
 function things(Sight $sight): array
 {
-    return array_map(static fn (Thing $t): string => $t->value, array_values(array_filter(Thing::cases(), $sight->shows(...))));
+    return array_map(
+        static fn (Thing $t): string => $t->value,
+        array_values(array_filter(Thing::cases(), $sight->shows(...))),
+    );
 }
 
 $all = ['film', 'trace', 'context', 'flight', 'numbers', 'key', 'calls', 'names'];
 
 it('shows a recording by the first row that fits', function (Standing $standing, array $shows, ?Why $why) {
     $sight = Sight::ofRecording($standing);
-    expect(things($sight))->toBe($shows)->and($sight->why)->toBe($why)->and($sight->isNothing())->toBe($shows === []);
+    expect(things($sight))
+        ->toBe($shows)
+        ->and($sight->why)
+        ->toBe($why)
+        ->and($sight->isNothing())
+        ->toBe($shows === []);
 })->with([
     'no consent, whoever asks' => [new Standing(false, true, true, [place(SittingState::Published)]), [], Why::Consent],
     'erased' => [new Standing(true, false, true), [], Why::Erased],
     'nobody in particular' => [new Standing(true, true, false), [], Why::NotTheirs],
     'a head coach' => [new Standing(true, true, true), ['film', 'trace', 'context', 'flight', 'numbers'], null],
-    'a draft changes nothing' => [new Standing(true, true, false, [place(SittingState::Draft, true)]), [], Why::NotTheirs],
-    'a draft beside what is published' => [new Standing(true, true, false, [place(SittingState::Draft, true), place(SittingState::Published)]), ['film', 'trace', 'context', 'flight', 'numbers', 'key', 'calls'], null],
-    'published' => [new Standing(true, true, false, [place(SittingState::Published)]), ['film', 'trace', 'context', 'flight', 'numbers', 'key', 'calls'], null],
-    'published here, awaited there' => [new Standing(true, true, false, [place(SittingState::Published), place(SittingState::Open, true)]), [], Why::Awaited],
+    'a draft changes nothing' => [
+        new Standing(true, true, false, [place(SittingState::Draft, true)]),
+        [],
+        Why::NotTheirs,
+    ],
+    'a draft beside what is published' => [
+        new Standing(true, true, false, [place(SittingState::Draft, true), place(SittingState::Published)]),
+        ['film', 'trace', 'context', 'flight', 'numbers', 'key', 'calls'],
+        null,
+    ],
+    'published' => [
+        new Standing(true, true, false, [place(SittingState::Published)]),
+        ['film', 'trace', 'context', 'flight', 'numbers', 'key', 'calls'],
+        null,
+    ],
+    'published here, awaited there' => [
+        new Standing(true, true, false, [place(SittingState::Published), place(SittingState::Open, true)]),
+        [],
+        Why::Awaited,
+    ],
     'awaited by a head coach' => [new Standing(true, true, true, [place(SittingState::Open, true)]), [], Why::Awaited],
-    'handed in, unpublished' => [new Standing(true, true, false, [place(SittingState::Published), place(SittingState::Open)]), [], Why::Unpublished],
-    'closed, unpublished, by a head coach' => [new Standing(true, true, true, [place(SittingState::Closed)]), [], Why::Unpublished],
-    'never handed in, closed' => [new Standing(true, true, false, [place(SittingState::Closed, true)]), [], Why::Unpublished],
-    'awaited outweighs what is merely unpublished' => [new Standing(true, true, false, [place(SittingState::Open), place(SittingState::Open, true)]), [], Why::Awaited],
-    'reserved, published' => [new Standing(true, true, false, [place(SittingState::Published, reserved: true)]), [], Why::Reserved],
-    'taken out of the sitting' => [new Standing(true, true, false, [place(SittingState::Open, true, withdrawn: true)]), [], Why::NotTheirs],
+    'handed in, unpublished' => [
+        new Standing(true, true, false, [place(SittingState::Published), place(SittingState::Open)]),
+        [],
+        Why::Unpublished,
+    ],
+    'closed, unpublished, by a head coach' => [
+        new Standing(true, true, true, [place(SittingState::Closed)]),
+        [],
+        Why::Unpublished,
+    ],
+    'never handed in, closed' => [
+        new Standing(true, true, false, [place(SittingState::Closed, true)]),
+        [],
+        Why::Unpublished,
+    ],
+    'awaited outweighs what is merely unpublished' => [
+        new Standing(true, true, false, [place(SittingState::Open), place(SittingState::Open, true)]),
+        [],
+        Why::Awaited,
+    ],
+    'reserved, published' => [
+        new Standing(true, true, false, [place(SittingState::Published, reserved: true)]),
+        [],
+        Why::Reserved,
+    ],
+    'taken out of the sitting' => [
+        new Standing(true, true, false, [place(SittingState::Open, true, withdrawn: true)]),
+        [],
+        Why::NotTheirs,
+    ],
 ]);
 
-it('shows what a sitting came to by role, state and seat', function (Standing $standing, SittingKind $kind, SittingState $state, array $shows) {
+it('shows what a sitting came to by role, state and seat', function (
+    Standing $standing,
+    SittingKind $kind,
+    SittingState $state,
+    array $shows,
+) {
     expect(things(Sight::ofResult($standing, 1, $kind, $state)))->toBe($shows);
 })->with([
-    'a panel, closed, to a head coach' => [new Standing(true, true, true), SittingKind::Panel, SittingState::Closed, $all],
-    'a panel, open, to a head coach' => [new Standing(true, true, true), SittingKind::Panel, SittingState::Open, ['film', 'trace', 'context', 'flight', 'numbers']],
-    'a staff round, closed, to a head coach' => [new Standing(true, true, true), SittingKind::Round, SittingState::Closed, ['film', 'trace', 'context', 'flight', 'numbers']],
-    'a staff round, published, to a head coach' => [new Standing(true, true, true), SittingKind::Round, SittingState::Published, $all],
-    'published, with a seat in it' => [new Standing(true, true, false, [place(SittingState::Published)]), SittingKind::Round, SittingState::Published, array_slice($all, 0, 7)],
-    'published, with a seat in another' => [new Standing(true, true, false, [place(SittingState::Published, sitting: 2)]), SittingKind::Round, SittingState::Published, []],
-    'published, awaited elsewhere' => [new Standing(true, true, true, [place(SittingState::Open, true, sitting: 2)]), SittingKind::Panel, SittingState::Published, []],
+    'a panel, closed, to a head coach' => [
+        new Standing(true, true, true),
+        SittingKind::Panel,
+        SittingState::Closed,
+        $all,
+    ],
+    'a panel, open, to a head coach' => [
+        new Standing(true, true, true),
+        SittingKind::Panel,
+        SittingState::Open,
+        ['film', 'trace', 'context', 'flight', 'numbers'],
+    ],
+    'a staff round, closed, to a head coach' => [
+        new Standing(true, true, true),
+        SittingKind::Round,
+        SittingState::Closed,
+        ['film', 'trace', 'context', 'flight', 'numbers'],
+    ],
+    'a staff round, published, to a head coach' => [
+        new Standing(true, true, true),
+        SittingKind::Round,
+        SittingState::Published,
+        $all,
+    ],
+    'published, with a seat in it' => [
+        new Standing(true, true, false, [place(SittingState::Published)]),
+        SittingKind::Round,
+        SittingState::Published,
+        array_slice($all, 0, 7),
+    ],
+    'published, with a seat in another' => [
+        new Standing(true, true, false, [place(SittingState::Published, sitting: 2)]),
+        SittingKind::Round,
+        SittingState::Published,
+        [],
+    ],
+    'published, awaited elsewhere' => [
+        new Standing(true, true, true, [place(SittingState::Open, true, sitting: 2)]),
+        SittingKind::Panel,
+        SittingState::Published,
+        [],
+    ],
 ]);
 
 it('shows the own sheet by its turn', function (array $places, Turn $turn, array $shows, ?Why $why) {
     $sight = Sight::ofReading(new Standing(true, true, false, $places), $turn);
     expect(things($sight))->toBe($shows)->and($sight->why)->toBe($why);
 })->with([
-    'blind, film only' => [[place(SittingState::Open, true)], new Turn(Stage::Blind, false, true, false), ['film', 'context'], null],
-    'blind, trace only' => [[place(SittingState::Open, true)], new Turn(Stage::Blind, false, false, true), ['trace', 'context'], null],
-    'handed in' => [[place(SittingState::Open)], new Turn(Stage::Blind, true, true, true), ['film', 'trace', 'context'], null],
-    'handed in, with repeats and others left' => [[place(SittingState::Open)], new Turn(Stage::Blind, true, true, true, true, 1), [], Why::Others],
-    'handed in, with repeats and none left' => [[place(SittingState::Open)], new Turn(Stage::Blind, true, true, true, true, 0), ['film', 'trace', 'context'], null],
-    'blind, with repeats and others left' => [[place(SittingState::Open, true)], new Turn(Stage::Blind, false, true, true, true, 5), ['film', 'trace', 'context'], null],
-    'a second look' => [[place(SittingState::Open)], new Turn(Stage::Reveal, false, true, false), ['film', 'context', 'flight', 'numbers'], null],
-    'a second look while it is awaited elsewhere' => [[place(SittingState::Open), place(SittingState::Open, true, sitting: 2)], new Turn(Stage::Reveal, false, true, true), [], Why::Awaited],
-    'a second look handed in while it is awaited elsewhere' => [[place(SittingState::Open), place(SittingState::Open, true, sitting: 2)], new Turn(Stage::Reveal, true, true, true), [], Why::Awaited],
-    'a second look with repeats and others left' => [[place(SittingState::Open)], new Turn(Stage::Reveal, false, true, true, true, 2), [], Why::Others],
-    'a part that has not begun' => [[place(SittingState::Open, true)], new Turn(Stage::Blind, false, true, true, true, 9, false), [], Why::TooSoon],
+    'blind, film only' => [
+        [place(SittingState::Open, true)],
+        new Turn(Stage::Blind, false, true, false),
+        ['film', 'context'],
+        null,
+    ],
+    'blind, trace only' => [
+        [place(SittingState::Open, true)],
+        new Turn(Stage::Blind, false, false, true),
+        ['trace', 'context'],
+        null,
+    ],
+    'handed in' => [
+        [place(SittingState::Open)],
+        new Turn(Stage::Blind, true, true, true),
+        ['film', 'trace', 'context'],
+        null,
+    ],
+    'handed in, with repeats and others left' => [
+        [place(SittingState::Open)],
+        new Turn(Stage::Blind, true, true, true, true, 1),
+        [],
+        Why::Others,
+    ],
+    'handed in, with repeats and none left' => [
+        [place(SittingState::Open)],
+        new Turn(Stage::Blind, true, true, true, true, 0),
+        ['film', 'trace', 'context'],
+        null,
+    ],
+    'blind, with repeats and others left' => [
+        [place(SittingState::Open, true)],
+        new Turn(Stage::Blind, false, true, true, true, 5),
+        ['film', 'trace', 'context'],
+        null,
+    ],
+    'a second look' => [
+        [place(SittingState::Open)],
+        new Turn(Stage::Reveal, false, true, false),
+        ['film', 'context', 'flight', 'numbers'],
+        null,
+    ],
+    'a second look while it is awaited elsewhere' => [
+        [place(SittingState::Open), place(SittingState::Open, true, sitting: 2)],
+        new Turn(Stage::Reveal, false, true, true),
+        [],
+        Why::Awaited,
+    ],
+    'a second look handed in while it is awaited elsewhere' => [
+        [place(SittingState::Open), place(SittingState::Open, true, sitting: 2)],
+        new Turn(Stage::Reveal, true, true, true),
+        [],
+        Why::Awaited,
+    ],
+    'a second look with repeats and others left' => [
+        [place(SittingState::Open)],
+        new Turn(Stage::Reveal, false, true, true, true, 2),
+        [],
+        Why::Others,
+    ],
+    'a part that has not begun' => [
+        [place(SittingState::Open, true)],
+        new Turn(Stage::Blind, false, true, true, true, 9, false),
+        [],
+        Why::TooSoon,
+    ],
     'taken out' => [[], new Turn(Stage::Blind, false, true, true, withdrawn: true), [], Why::NotTheirs],
 ]);
 
-it('withholds a figure whole when one of what it is made from is hidden, but not for a consent that ended', function () {
-    $seen = new Standing(true, true, false, [place(SittingState::Published)]);
-    expect(Sight::withholds([$seen, new Standing(true, true, false, [place(SittingState::Open, true)])]))->toBe(Why::Awaited)
-        ->and(Sight::withholds([$seen, new Standing(true, true, false, [place(SittingState::Closed)])]))->toBe(Why::Unpublished)
-        ->and(Sight::withholds([$seen, new Standing(false, true, false, [place(SittingState::Published)]), new Standing(true, false, false)]))->toBeNull();
-});
+it(
+    'withholds a figure whole when one of what it is made from is hidden, but not for a consent that ended',
+    function () {
+        $seen = new Standing(true, true, false, [place(SittingState::Published)]);
+        expect(Sight::withholds([$seen, new Standing(true, true, false, [place(SittingState::Open, true)])]))
+            ->toBe(Why::Awaited)
+            ->and(Sight::withholds([$seen, new Standing(true, true, false, [place(SittingState::Closed)])]))
+            ->toBe(Why::Unpublished)
+            ->and(
+                Sight::withholds([
+                    $seen,
+                    new Standing(false, true, false, [place(SittingState::Published)]),
+                    new Standing(true, false, false),
+                ]),
+            )
+            ->toBeNull();
+    },
+);
 
 it('shows of several what may be seen of every one, and nothing of none', function () {
     $one = Sight::ofRecording(new Standing(true, true, true));
     $other = Sight::ofRecording(new Standing(true, true, false, [place(SittingState::Published)]));
-    expect(things(Sight::ofAll([$one, $other])))->toBe(['film', 'trace', 'context', 'flight', 'numbers'])
-        ->and(Sight::ofAll([$one, Sight::nothing(Why::Awaited)])->why)->toBe(Why::Awaited);
+    expect(things(Sight::ofAll([$one, $other])))
+        ->toBe(['film', 'trace', 'context', 'flight', 'numbers'])
+        ->and(Sight::ofAll([$one, Sight::nothing(Why::Awaited)])->why)
+        ->toBe(Why::Awaited);
 });
 
-it('never shows numbers, key, flight or calls of what somebody has still to read blind, in any combination', function () {
-    $states = SittingState::cases();
-    foreach ([true, false] as $leads) {
-        foreach ($states as $a) {
-            foreach ($states as $b) {
-                foreach ([[true, false], [false, true], [true, true], [false, false]] as [$pa, $pb]) {
-                    $standing = new Standing(true, true, $leads, [place($a, $pa), place($b, $pb, sitting: 2, kind: SittingKind::Panel)]);
-                    $awaited = ($a === SittingState::Open && $pa) || ($b === SittingState::Open && $pb);
-                    foreach ([Sight::ofRecording($standing), Sight::ofResult($standing, 1, SittingKind::Round, SittingState::Published), Sight::ofReading($standing, new Turn(Stage::Reveal, true, true, true))] as $sight) {
-                        foreach ([Thing::Numbers, Thing::Key, Thing::Flight, Thing::Calls, Thing::Names] as $thing) {
-                            expect($awaited && $sight->shows($thing))->toBeFalse();
+it(
+    'never shows numbers, key, flight or calls of what somebody has still to read blind, in any combination',
+    function () {
+        $states = SittingState::cases();
+        foreach ([true, false] as $leads) {
+            foreach ($states as $a) {
+                foreach ($states as $b) {
+                    foreach ([[true, false], [false, true], [true, true], [false, false]] as [$pa, $pb]) {
+                        $standing = new Standing(true, true, $leads, [
+                            place($a, $pa),
+                            place($b, $pb, sitting: 2, kind: SittingKind::Panel),
+                        ]);
+                        $awaited = ($a === SittingState::Open && $pa) || ($b === SittingState::Open && $pb);
+                        foreach (
+                            [
+                                Sight::ofRecording($standing),
+                                Sight::ofResult($standing, 1, SittingKind::Round, SittingState::Published),
+                                Sight::ofReading($standing, new Turn(Stage::Reveal, true, true, true)),
+                            ] as $sight
+                        ) {
+                            foreach (
+                                [Thing::Numbers, Thing::Key, Thing::Flight, Thing::Calls, Thing::Names] as $thing
+                            ) {
+                                expect($awaited && $sight->shows($thing))->toBeFalse();
+                            }
                         }
                     }
                 }
             }
         }
-    }
-});
+    },
+);

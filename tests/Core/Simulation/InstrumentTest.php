@@ -39,11 +39,22 @@ function rms(array $a, array $b): float
     return sqrt($sum / $n);
 }
 
-it('records each class at its own rate, in its own channels', function (DeviceClass $device, float $rate, int $channels) {
+it('records each class at its own rate, in its own channels', function (
+    DeviceClass $device,
+    float $rate,
+    int $channels,
+) {
     [$trace] = recorded($device);
-    expect($trace)->toBeInstanceOf(Trace::class)->and($trace->rateHz)->toBe($rate)->and($trace->channels)->toHaveCount($channels)
-        ->and(array_slice(array_keys($trace->channels), 0, count($device->channels())))->toBe($device->channels())
-        ->and($trace->duration())->toBeGreaterThan(2.5);
+    expect($trace)
+        ->toBeInstanceOf(Trace::class)
+        ->and($trace->rateHz)
+        ->toBe($rate)
+        ->and($trace->channels)
+        ->toHaveCount($channels)
+        ->and(array_slice(array_keys($trace->channels), 0, count($device->channels())))
+        ->toBe($device->channels())
+        ->and($trace->duration())
+        ->toBeGreaterThan(2.5);
 })->with([[DeviceClass::Mat, 100.0, 10], [DeviceClass::Plate, 500.0, 6], [DeviceClass::DualPlate, 1000.0, 12]]);
 
 it('adds the noise of two plates and nothing else', function () {
@@ -62,9 +73,16 @@ it('lets a plate see the sum of both feet only, and the net twist about the net 
         $y = ($f['lead_fz_n'][$i] * $f['lead_copy_mm'][$i] + $f['trail_fz_n'][$i] * $f['trail_copy_mm'][$i]) / $fz;
         $mz = $f['lead_mz_nm'][$i] + $f['trail_mz_nm'][$i];
         foreach (['lead', 'trail'] as $s) {
-            $mz -= ($f[$s.'_copx_mm'][$i] - $x) / 1000 * $f[$s.'_fy_n'][$i] - ($f[$s.'_copy_mm'][$i] - $y) / 1000 * $f[$s.'_fx_n'][$i];
+            $mz -=
+                (($f[$s.'_copx_mm'][$i] - $x) / 1000) * $f[$s.'_fy_n'][$i] -
+                (($f[$s.'_copy_mm'][$i] - $y) / 1000) * $f[$s.'_fx_n'][$i];
         }
-        expect($trace->channels['fz_n'][$k])->toEqualWithDelta($fz, 15.0)->and($trace->channels['copx_mm'][$k])->toEqualWithDelta($x, 8.0)->and($trace->channels['mz_nm'][$k])->toEqualWithDelta($mz, 2.5);
+        expect($trace->channels['fz_n'][$k])
+            ->toEqualWithDelta($fz, 15.0)
+            ->and($trace->channels['copx_mm'][$k])
+            ->toEqualWithDelta($x, 8.0)
+            ->and($trace->channels['mz_nm'][$k])
+            ->toEqualWithDelta($mz, 2.5);
     }
     expect($body->stance->widthMm())->toEqualWithDelta(470.0, 1e-9);
 });
@@ -73,7 +91,11 @@ it('averages over a mat\'s own scan time and keeps shares between 0 and 100', fu
     [$trace, $f] = recorded(DeviceClass::Mat);
     $errors = [];
     foreach ($trace->channels['lead_pct'] as $k => $share) {
-        expect($share)->toBeGreaterThanOrEqual(0.0)->toBeLessThanOrEqual(100.0)->and($share + $trace->channels['trail_pct'][$k])->toEqualWithDelta(100.0, 0.11);
+        expect($share)
+            ->toBeGreaterThanOrEqual(0.0)
+            ->toBeLessThanOrEqual(100.0)
+            ->and($share + $trace->channels['trail_pct'][$k])
+            ->toEqualWithDelta(100.0, 0.11);
         $lead = array_sum(array_slice($f['lead_fz_n'], 10 * $k, 10));
         $errors[] = $share - 100 * $lead / ($lead + array_sum(array_slice($f['trail_fz_n'], 10 * $k, 10)));
     }
@@ -88,10 +110,18 @@ it('opposes the feet coming down: the trail foot pushes back, the lead foot forw
 });
 
 it('draws the same numbers for the same words', function () {
-    $draw = static fn (string $seed): array => (static fn (Chance $c): array => [$c->uniform(), $c->normal(), $c->between(1, 100), $c->shuffled(range(1, 9))])(new Chance($seed));
+    $draw = static fn (string $seed): array => (static fn (Chance $c): array => [
+        $c->uniform(),
+        $c->normal(),
+        $c->between(1, 100),
+        $c->shuffled(range(1, 9)),
+    ])(new Chance($seed));
     expect($draw('a'))->toBe($draw('a'))->and($draw('b'))->not->toBe($draw('a'));
     $c = new Chance('moments');
     $values = array_map(static fn () => $c->normal(10.0, 2.0), range(1, 20000));
     $mean = array_sum($values) / 20000;
-    expect($mean)->toEqualWithDelta(10.0, 0.06)->and(sqrt(array_sum(array_map(static fn ($v) => ($v - $mean) ** 2, $values)) / 20000))->toEqualWithDelta(2.0, 0.05);
+    expect($mean)
+        ->toEqualWithDelta(10.0, 0.06)
+        ->and(sqrt(array_sum(array_map(static fn ($v) => ($v - $mean) ** 2, $values)) / 20000))
+        ->toEqualWithDelta(2.0, 0.05);
 });

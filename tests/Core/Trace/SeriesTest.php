@@ -5,7 +5,11 @@ use Core\Trace\Series;
 
 function sampled(callable $f, float $rate = 100.0, float $seconds = 2.0, float $t0 = 0.0): Series
 {
-    return new Series($rate, array_map(static fn (int $i): float => (float) $f($t0 + $i / $rate), range(0, (int) ($seconds * $rate))), $t0);
+    return new Series(
+        $rate,
+        array_map(static fn (int $i): float => (float) $f($t0 + $i / $rate), range(0, (int) ($seconds * $rate))),
+        $t0,
+    );
 }
 
 it('reads between samples on a straight line', function () {

@@ -11,7 +11,20 @@ function plateTrace(array $copX, ?Stance $stance, float $fz = 800.0): Trace
 {
     $n = count($copX);
 
-    return new Trace(DeviceClass::Plate, 500.0, ['fx_n' => array_fill(0, $n, 0.0), 'fy_n' => array_fill(0, $n, 0.0), 'fz_n' => array_fill(0, $n, $fz), 'mz_nm' => array_fill(0, $n, 0.0), 'copx_mm' => $copX, 'copy_mm' => array_fill(0, $n, 0.0)], $stance, 80.0);
+    return new Trace(
+        DeviceClass::Plate,
+        500.0,
+        [
+            'fx_n' => array_fill(0, $n, 0.0),
+            'fy_n' => array_fill(0, $n, 0.0),
+            'fz_n' => array_fill(0, $n, $fz),
+            'mz_nm' => array_fill(0, $n, 0.0),
+            'copx_mm' => $copX,
+            'copy_mm' => array_fill(0, $n, 0.0),
+        ],
+        $stance,
+        80.0,
+    );
 }
 
 it('gives the same lead share from two plates and from a mat', function () {
@@ -23,8 +36,10 @@ it('gives the same lead share from two plates and from a mat', function () {
 });
 
 it('derives the share of a single plate from the stance, and has none without it', function () {
-    expect(plateTrace([-230.0, 0.0, 115.0, 230.0], Stance::ofWidth(460.0))->leadShare()->values)->toBe([0.0, 50.0, 75.0, 100.0])
-        ->and(plateTrace([0.0, 0.0], null)->leadShare())->toBeNull();
+    expect(plateTrace([-230.0, 0.0, 115.0, 230.0], Stance::ofWidth(460.0))->leadShare()->values)
+        ->toBe([0.0, 50.0, 75.0, 100.0])
+        ->and(plateTrace([0.0, 0.0], null)->leadShare())
+        ->toBeNull();
 });
 
 it('calls a share meaningless when hardly anything presses', function () {
@@ -42,13 +57,24 @@ it('weighs the net centre of pressure by the load of each foot', function () {
 });
 
 it('refuses a trace that lacks a channel or has channels of unequal length', function () {
-    expect(fn () => new Trace(DeviceClass::Mat, 100.0, ['lead_pct' => [1.0, 2.0]]))->toThrow(CoreException::class, 'lacks trail_pct, copx_mm, copy_mm')
-        ->and(fn () => new Trace(DeviceClass::Mat, 100.0, ['lead_pct' => [1.0, 2.0], 'trail_pct' => [1.0], 'copx_mm' => [1.0, 1.0], 'copy_mm' => [1.0, 1.0]]))->toThrow(CoreException::class, 'same number of samples');
+    expect(fn () => new Trace(DeviceClass::Mat, 100.0, ['lead_pct' => [1.0, 2.0]]))
+        ->toThrow(CoreException::class, 'lacks trail_pct, copx_mm, copy_mm')
+        ->and(
+            fn () => new Trace(DeviceClass::Mat, 100.0, [
+                'lead_pct' => [1.0, 2.0],
+                'trail_pct' => [1.0],
+                'copx_mm' => [1.0, 1.0],
+                'copy_mm' => [1.0, 1.0],
+            ]),
+        )
+        ->toThrow(CoreException::class, 'same number of samples');
 });
 
 it('refuses feet that are swapped or not of this world', function () {
-    expect(fn () => new Stance(new Foot(-200.0, 0.0), new Foot(200.0, 0.0)))->toThrow(CoreException::class, 'feet swapped')
-        ->and(fn () => new Foot(0.0, 0.0, 20.0))->toThrow(CoreException::class, '100 to 450 mm');
+    expect(fn () => new Stance(new Foot(-200.0, 0.0), new Foot(200.0, 0.0)))
+        ->toThrow(CoreException::class, 'feet swapped')
+        ->and(fn () => new Foot(0.0, 0.0, 20.0))
+        ->toThrow(CoreException::class, '100 to 450 mm');
 });
 
 it('finds nothing wrong with a sound recording', function () {
@@ -57,7 +83,12 @@ it('finds nothing wrong with a sound recording', function () {
 
 it('names a mass that does not fit the standing force', function () {
     $found = Quality::of(dualTrace(fn ($t) => 50 + 20 * sin(3 * $t), fn ($t) => 55 + sin(40 * $t)));
-    expect($found)->toHaveCount(1)->and($found[0]->kind)->toBe('mass')->and(inWords()->say($found[0]->remark))->toContain('55 %');
+    expect($found)
+        ->toHaveCount(1)
+        ->and($found[0]->kind)
+        ->toBe('mass')
+        ->and(inWords()->say($found[0]->remark))
+        ->toContain('55 %');
 });
 
 it('names a channel that stands still, samples that are missing and a rate that is too low', function () {
@@ -69,7 +100,13 @@ it('names a channel that stands still, samples that are missing and a rate that 
     for ($i = 0; $i < 100; $i++) {
         $channels['trail_fx_n'][$i * 5] = NAN;
     }
-    $kinds = array_map(static fn ($f) => $f->kind, Quality::of(new Trace($trace->device, 1000.0, $channels, $trace->stance, 80.0)));
-    expect($kinds)->toContain('stuck')->toContain('dropped')
-        ->and(array_map(static fn ($f) => $f->kind, Quality::of(matTrace(fn ($t) => 50 + 20 * sin(3 * $t), 40.0))))->toBe(['rate']);
+    $kinds = array_map(
+        static fn ($f) => $f->kind,
+        Quality::of(new Trace($trace->device, 1000.0, $channels, $trace->stance, 80.0)),
+    );
+    expect($kinds)
+        ->toContain('stuck')
+        ->toContain('dropped')
+        ->and(array_map(static fn ($f) => $f->kind, Quality::of(matTrace(fn ($t) => 50 + 20 * sin(3 * $t), 40.0))))
+        ->toBe(['rate']);
 });

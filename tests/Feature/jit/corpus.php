@@ -1,6 +1,7 @@
 <?php
 
-// Computes a hundred random designs, with and without resampling, and prints every figure. Argument: a seed that says in
+// Computes a hundred random designs, with and without resampling, and prints every figure. Argument: a seed that says
+// in
 // which order, since what the JIT makes of a loop depends on what ran before it.
 
 use Core\Agreement\RatingSet;
@@ -16,14 +17,31 @@ $designs = (new Chance("order {$argv[1]}"))->shuffled(range(0, 99));
 $out = [];
 foreach ($designs as $design) {
     $chance = new Chance("design $design");
-    $set = new RatingSet;
-    [$cases, $raters, $items, $share] = [$chance->between(3, 24), $chance->between(2, 7), $chance->between(1, 3), $chance->between(3, 97)];
+    $set = new RatingSet();
+    [$cases, $raters, $items, $share] = [
+        $chance->between(3, 24),
+        $chance->between(2, 7),
+        $chance->between(1, 3),
+        $chance->between(3, 97),
+    ];
     for ($c = 0; $c < $cases; $c++) {
         for ($i = 0; $i < $items; $i++) {
             for ($r = 0; $r < $raters; $r++) {
                 if ($chance->between(0, 9) > 0) {
-                    $value = $chance->between(0, 19) === 0 ? 'cannot-tell' : ($chance->between(0, 99) < $share ? 'present' : 'absent');
-                    $set->add("c$c", "i$i", "r$r", $value, '1', $value === 'cannot-tell' ? null : $chance->between(50, 100) / 100);
+                    $value =
+                        $chance->between(0, 19) === 0
+                            ? 'cannot-tell'
+                            : ($chance->between(0, 99) < $share
+                                ? 'present'
+                                : 'absent');
+                    $set->add(
+                        "c$c",
+                        "i$i",
+                        "r$r",
+                        $value,
+                        '1',
+                        $value === 'cannot-tell' ? null : $chance->between(50, 100) / 100,
+                    );
                 }
             }
             $set->addKey("c$c", "i$i", $chance->between(0, 1) === 1 ? 'present' : 'absent');
@@ -31,8 +49,19 @@ foreach ($designs as $design) {
     }
     foreach ([0, 60] as $bootstrap) {
         try {
-            $study = new Study($set, new StudyOptions(categories: $design % 3 === 0 ? null : ['absent', 'present'], cannotTell: 'cannot-tell', positive: 'present', bootstrap: $bootstrap));
-            $figures = [StudyJson::kept()->study($study->result()), StudyJson::kept()->raters($study->againstKey($set->items()))];
+            $study = new Study(
+                $set,
+                new StudyOptions(
+                    categories: $design % 3 === 0 ? null : ['absent', 'present'],
+                    cannotTell: 'cannot-tell',
+                    positive: 'present',
+                    bootstrap: $bootstrap,
+                ),
+            );
+            $figures = [
+                StudyJson::kept()->study($study->result()),
+                StudyJson::kept()->raters($study->againstKey($set->items())),
+            ];
         } catch (CoreException $e) {
             $figures = [$e->getMessage()];
         }
@@ -40,4 +69,7 @@ foreach ($designs as $design) {
     }
 }
 ksort($out);
-echo json_encode($out, JSON_THROW_ON_ERROR), "\n", function_exists('opcache_get_status') && (opcache_get_status(false)['jit']['on'] ?? false) ? 'jit' : 'plain', "\n";
+echo json_encode($out, JSON_THROW_ON_ERROR),
+"\n",
+function_exists('opcache_get_status') && (opcache_get_status(false)['jit']['on'] ?? false) ? 'jit' : 'plain',
+"\n";
