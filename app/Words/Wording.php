@@ -26,7 +26,9 @@ final readonly class Wording implements InWords
             $words[$name] = $this->parameter($remark, $name, $value, $names);
         }
         if (isset($remark->with['measure'])) {
-            $words['at'] = isset($remark->with['station']) ? $this->line('between.at', ['station' => $words['station']]) : '';
+            $words['at'] = isset($remark->with['station'])
+                ? $this->line('between.at', ['station' => $words['station']])
+                : '';
         }
 
         return $this->line($remark->code, $words);
@@ -60,13 +62,18 @@ final readonly class Wording implements InWords
             $value instanceof Remark => $name === 'swing' ? $this->say($value, $names) : $this->phrase($value, $names),
             $name === 'parts' && is_array($value) => implode(
                 $this->line('between.'.($of->code === 'clause.all' ? 'all' : 'any')),
-                array_map(fn (string|Remark $part): string => $part instanceof Remark ? $this->say($part, $names) : $part, $value),
+                array_map(
+                    fn (string|Remark $part): string => $part instanceof Remark ? $this->say($part, $names) : $part,
+                    $value,
+                ),
             ),
             is_array($value) => $this->names($name, array_values(array_filter($value, is_string(...)))),
             $name === 'measure' => Measure::tryFrom((string) $value)?->label() ?? (string) $value,
             $name === 'op' => $this->line("op.$value"),
             $name === 'threshold' && ! is_string($value) => Written::short($value).' '.self::unit($of),
-            is_float($value), is_int($value) && str_contains($name, '_') || in_array($name, ['value', 'uncertainty', 'standing'], true) => self::figure($name, (float) $value),
+            is_float($value),
+            is_int($value) && str_contains($name, '_'),
+            in_array($name, ['value', 'uncertainty', 'standing'], true) => self::figure($name, (float) $value),
             default => (string) $value,
         };
     }
@@ -75,7 +82,10 @@ final readonly class Wording implements InWords
     private function names(string $of, array $names): string
     {
         if ($of === 'evidence') {
-            $seen = array_map(fn (string $kind): string => DeviceClass::tryFrom($kind)?->label() ?? $this->line("evidence.$kind"), $names);
+            $seen = array_map(
+                fn (string $kind): string => DeviceClass::tryFrom($kind)?->label() ?? $this->line("evidence.$kind"),
+                $names,
+            );
 
             return match (count($seen)) {
                 0 => $this->line('evidence.none'),
@@ -84,7 +94,9 @@ final readonly class Wording implements InWords
             };
         }
         if ($of === 'channels' && ($names === [] || count($names) > 3)) {
-            return $names === [] ? $this->line('channels.all') : $this->line('channels.many', ['count' => (string) count($names)]);
+            return $names === []
+                ? $this->line('channels.all')
+                : $this->line('channels.many', ['count' => (string) count($names)]);
         }
 
         return implode($of === 'word' ? ', ' : $this->line('between.names'), $names);
@@ -102,7 +114,10 @@ final readonly class Wording implements InWords
     {
         return match (true) {
             str_ends_with($name, '_s') => Written::fixed($value, 2),
-            str_ends_with($name, '_ms'), str_ends_with($name, '_percent'), str_ends_with($name, '_hz'), $name === 'standing' => Written::fixed($value, 0),
+            str_ends_with($name, '_ms'),
+            str_ends_with($name, '_percent'),
+            str_ends_with($name, '_hz'),
+            $name === 'standing' => Written::fixed($value, 0),
             default => Written::short($value),
         };
     }

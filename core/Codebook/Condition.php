@@ -13,8 +13,12 @@ use Core\Remark\Remark;
 final readonly class Condition
 {
     /** @param  '<'|'<='|'>'|'>='|'is'|'not'  $op */
-    public function __construct(public Measure $measure, public ?string $station, public string $op, public float|string $threshold)
-    {
+    public function __construct(
+        public Measure $measure,
+        public ?string $station,
+        public string $op,
+        public float|string $threshold,
+    ) {
     }
 
     public function foundIn(Measurements $measurements): Measured
@@ -60,7 +64,10 @@ final readonly class Condition
     {
         $m = $this->foundIn($measurements);
         $v = $m->number();
-        if (is_string($this->threshold) || $v === null || $m->uncertainty === null || $this->evaluate($measurements) === Truth::Unknown) {
+        if (is_string($this->threshold) || $v === null || $m->uncertainty === null) {
+            return null;
+        }
+        if ($this->evaluate($measurements) === Truth::Unknown) {
             return null;
         }
         $distance = ($this->op[0] === '<' ? $this->threshold - $v : $v - $this->threshold) / max(1e-9, $m->uncertainty);
@@ -80,10 +87,13 @@ final readonly class Condition
 
         return match (true) {
             $m === null => Remark::of(Clause::Asked, ...$asked),
-            $m->value === null => Remark::of(Clause::NotFound, ...$at, why: $m->reason ?? throw new \LogicException('No value, and no reason.')),
-            $m->censored !== null => Remark::of(Clause::FoundBound, ...$asked, bound: $m->reason ?? throw new \LogicException('A bound without its name.')),
-            is_float($m->value) => Remark::of(Clause::Found, ...$asked, value: $m->value, uncertainty: $m->uncertainty ?? 0.0),
-            default => Remark::of(Clause::FoundWord, ...$asked, word: $m->value),
+            $m->value === null => Remark::of(Clause::NotFound, ...[...$at, 'why' => $m->why()]),
+            $m->censored !== null => Remark::of(Clause::FoundBound, ...[...$asked, 'bound' => $m->why()]),
+            is_float($m->value) => Remark::of(
+                Clause::Found,
+                ...[...$asked, 'value' => $m->value, 'uncertainty' => $m->uncertainty ?? 0.0],
+            ),
+            default => Remark::of(Clause::FoundWord, ...[...$asked, 'word' => $m->value]),
         };
     }
 }

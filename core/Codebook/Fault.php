@@ -64,7 +64,8 @@ final readonly class Fault
         if ($own->verdict !== Verdict::NotMeasurable || $entry?->supported === null || $entry->contradicted === null) {
             return $own;
         }
-        $byProxy = $this->decide($entry->supported, $entry->contradicted, $m->widened(self::PROXY_WIDENING, Remark::of(Proxy::Any)), $entry->stated());
+        $widened = $m->widened(self::PROXY_WIDENING, Remark::of(Proxy::Any));
+        $byProxy = $this->decide($entry->supported, $entry->contradicted, $widened, $entry->stated());
 
         return $byProxy->verdict === Verdict::NotMeasurable ? $own : $byProxy;
     }
@@ -73,15 +74,34 @@ final readonly class Fault
     {
         $yes = $supported->evaluate($m);
         $no = $contradicted->evaluate($m);
-        $by = static fn (Ground $ground, Remark ...$with): Remark => $proxy === null ? Remark::of($ground, ...$with) : Remark::of($ground->byProxy(), ...$with, proxy: $proxy);
+        $of = static fn (Verdict $verdict, Ground $ground, Rule $rule, ?Remark $unless = null): Judgement => new Judgement(
+            $verdict,
+            $rule->margin($m),
+            self::said($ground, $proxy, array_filter(['rule' => $rule->remark($m), 'unless' => $unless])),
+            $proxy,
+            $rule->deciding($m),
+        );
+        $undecided = static fn (Rule $rule): Judgement => new Judgement(
+            Verdict::NotMeasurable,
+            null,
+            Remark::of(Ground::Undecided, rule: $rule->remark($m)),
+        );
 
         return match (true) {
-            $yes === Truth::Yes => new Judgement(Verdict::Supported, $supported->margin($m), $by(Ground::Supported, rule: $supported->remark($m)), $proxy, $supported->deciding($m)),
-            $no === Truth::Yes => new Judgement(Verdict::Contradicted, $contradicted->margin($m), $by(Ground::Contradicted, rule: $contradicted->remark($m)), $proxy, $contradicted->deciding($m)),
-            $yes === Truth::Unknown => new Judgement(Verdict::NotMeasurable, null, Remark::of(Ground::Undecided, rule: $supported->remark($m))),
-            $no === Truth::Unknown => new Judgement(Verdict::NotMeasurable, null, Remark::of(Ground::Undecided, rule: $contradicted->remark($m))),
-            default => new Judgement(Verdict::Borderline, $supported->margin($m), $by(Ground::InMargin, rule: $supported->remark($m), unless: $contradicted->remark()), $proxy, $supported->deciding($m)),
+            $yes === Truth::Yes => $of(Verdict::Supported, Ground::Supported, $supported),
+            $no === Truth::Yes => $of(Verdict::Contradicted, Ground::Contradicted, $contradicted),
+            $yes === Truth::Unknown => $undecided($supported),
+            $no === Truth::Unknown => $undecided($contradicted),
+            default => $of(Verdict::Borderline, Ground::InMargin, $supported, $contradicted->remark()),
         };
+    }
+
+    /** @param  array<string, Remark>  $with */
+    private static function said(Ground $ground, ?Remark $proxy, array $with): Remark
+    {
+        return $proxy === null
+            ? Remark::of($ground, ...$with)
+            : Remark::of($ground->byProxy(), ...[...$with, 'proxy' => $proxy]);
     }
 
     private function entry(Shown $shown): ?ObservabilityEntry

@@ -48,9 +48,20 @@ final readonly class Measured
     ) {
     }
 
-    /** @param  list<string>  $stations */
-    public static function value(string $unit, float $value, float $uncertainty, array $stations = [], bool $derived = false): self
+    /** Why there is no value, or what a bound is known of: each of the two has its reason. */
+    public function why(): Remark
     {
+        return $this->reason ?? throw new \LogicException('Neither a value nor a reason.');
+    }
+
+    /** @param  list<string>  $stations */
+    public static function value(
+        string $unit,
+        float $value,
+        float $uncertainty,
+        array $stations = [],
+        bool $derived = false,
+    ): self {
         return new self($unit, $value, $uncertainty, null, null, $stations, $derived);
     }
 
@@ -73,8 +84,14 @@ final readonly class Measured
      * @param  'below'|'above'  $side
      * @param  list<string>  $stations
      */
-    public static function censored(string $unit, string $side, float $bound, float $uncertainty, Bound $what, array $stations = []): self
-    {
+    public static function censored(
+        string $unit,
+        string $side,
+        float $bound,
+        float $uncertainty,
+        Bound $what,
+        array $stations = [],
+    ): self {
         return new self($unit, $bound, $uncertainty, Remark::of($what), $side, $stations);
     }
 
@@ -117,7 +134,9 @@ final readonly class Measured
     /** The same with its uncertainty multiplied. A value without one stays as it is. */
     public function widened(float $times, Remark $why): self
     {
-        return $this->uncertainty === null ? $this : $this->with(['uncertainty' => $times * $this->uncertainty, 'widened' => $why]);
+        return $this->uncertainty === null
+            ? $this
+            : $this->with(['uncertainty' => $times * $this->uncertainty, 'widened' => $why]);
     }
 
     public function number(): ?float
