@@ -136,7 +136,8 @@ final class Reading extends Model
     /** @return HasMany<Call, $this> */
     public function calls(): HasMany
     {
-        return $this->hasMany(Call::class);
+        // In the order in which they were made: where the database keeps a row says what happened to others.
+        return $this->hasMany(Call::class)->orderBy('id');
     }
 
     public function isLocked(): bool

@@ -267,6 +267,18 @@ it('leads from Today to the next case in the reader\'s own order, and says when 
     $this->actingAs($done)->get('/')->assertSee('All handed in');
 });
 
+it('tells a sheet in the order of its calls, wherever the database keeps their rows', function () {
+    tell($this, $this->reading, $this->changes($this->sheet(['hang-back'])));
+    $sheet = fn (): array => array_keys($this->getJson("/read/{$this->reading->public_id}/sheet")->json('calls'));
+    $before = $sheet();
+    // A row that is written again lies behind the others.
+    $first = ['reading_id' => $this->reading->id, 'fault' => $before[0]];
+    $row = (array) DB::table('calls')->where($first)->sole();
+    DB::table('calls')->where($first)->delete();
+    DB::table('calls')->insert($row);
+    expect($sheet())->toBe($before);
+});
+
 it('escapes what people write, and sends a sheet as data only', function () {
     [$user, $reading] = [$this->tam, $this->reading];
     tell($this, $reading, $this->changes($this->sheet([], ['cue' => '</script><script>alert(1)'])))->assertOk();
