@@ -1,7 +1,7 @@
 <?php
 
-use App\Http\Controllers\IngestController;
-use App\Http\Middleware\DeviceToken;
+use App\Capture\Http\DeviceToken;
+use App\Capture\Http\IngestController;
 use Illuminate\Support\Facades\Route;
 
 // What devices speak to: no session, no cookie, a bearer token.

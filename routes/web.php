@@ -1,21 +1,21 @@
 <?php
 
-use App\Http\Controllers\AgreementController;
-use App\Http\Controllers\BenchController;
-use App\Http\Controllers\CaptureController;
-use App\Http\Controllers\CodebookController;
-use App\Http\Controllers\DebriefController;
-use App\Http\Controllers\FilmController;
-use App\Http\Controllers\ImportController;
-use App\Http\Controllers\KeysController;
-use App\Http\Controllers\PanelController;
-use App\Http\Controllers\ReadingController;
-use App\Http\Controllers\RecordController;
-use App\Http\Controllers\RoundController;
-use App\Http\Controllers\SessionController;
-use App\Http\Controllers\ShelfController;
-use App\Http\Controllers\TodayController;
-use App\Http\Controllers\WorkController;
+use App\Academy\Http\KeysController;
+use App\Academy\Http\SessionController;
+use App\Agreement\Http\AgreementController;
+use App\Bench\Http\BenchController;
+use App\Capture\Http\CaptureController;
+use App\Codebook\Http\CodebookController;
+use App\Debrief\Http\DebriefController;
+use App\Operations\Http\RecordController;
+use App\Panel\Http\PanelController;
+use App\Shelf\Http\FilmController;
+use App\Shelf\Http\ImportController;
+use App\Shelf\Http\ShelfController;
+use App\Sittings\Http\ReadingController;
+use App\Sittings\Http\RoundController;
+use App\Today\Http\TodayController;
+use App\Works\Http\WorkController;
 use Illuminate\Support\Facades\Route;
 
 Route::middleware('guest')->group(function (): void {

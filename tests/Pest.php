@@ -187,8 +187,8 @@ function stream(string $text)
 /** Puts a recording on the Shelf, measured. */
 function stored(mixed ...$of): App\Models\Recording
 {
-    $recording = app(App\Actions\StoreRecording::class)(...$of);
-    app(App\Actions\MeasureRecording::class)($recording);
+    $recording = app(App\Shelf\Actions\StoreRecording::class)(...$of);
+    app(App\Shelf\Actions\MeasureRecording::class)($recording);
 
     return $recording->fresh();
 }

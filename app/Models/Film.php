@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use App\Casts\PackedFloats;
 use App\Film\FilmFiles;
+use App\Models\Casts\PackedFloats;
 use Core\Film\FilmFacts;
 use Core\Motion\Clock;
 use Core\Motion\View;

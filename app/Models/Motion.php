@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use App\Casts\PackedFloats;
+use App\Models\Casts\PackedFloats;
 use Core\Motion\Clock;
 use Core\Motion\Motion as CoreMotion;
 use Core\Motion\View;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use App\Casts\AsStance;
+use App\Models\Casts\AsStance;
 use Core\Codebook\Shown;
 use Core\Measurement\Evidence;
 use Core\Measurement\Norms;

@@ -4,14 +4,26 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
-use App\Actions\MeasureWhatIsStale;
-use App\Actions\RestartConversions;
+use App\Codebook\Codebooks;
+use App\Models\Film;
+use App\Models\KeyEntry;
+use App\Models\Reading;
+use App\Models\Recording;
+use App\Models\Sitting;
 use App\Models\User;
-use App\Queries\AcademyNorms;
-use App\Queries\Codebooks;
+use App\Models\Work;
+use App\Panel\Policies\KeyEntryPolicy;
+use App\Shelf\AcademyNorms;
+use App\Shelf\Actions\MeasureWhatIsStale;
+use App\Shelf\Actions\RestartConversions;
+use App\Shelf\Policies\FilmPolicy;
+use App\Shelf\Policies\RecordingPolicy;
 use App\Sight\Onlookers;
+use App\Sittings\Policies\ReadingPolicy;
+use App\Sittings\Policies\SittingPolicy;
 use App\Time\Clock;
 use App\Words\Wording;
+use App\Works\Policies\WorkPolicy;
 use App\Works\Works;
 use Core\Remark\InWords;
 use Illuminate\Cache\RateLimiting\Limit;
@@ -29,6 +41,16 @@ use Psr\Clock\ClockInterface;
 
 final class AppServiceProvider extends ServiceProvider
 {
+    /** Who decides on what; each asks Core\Sight. */
+    private const POLICIES = [
+        Recording::class => RecordingPolicy::class,
+        Film::class => FilmPolicy::class,
+        Sitting::class => SittingPolicy::class,
+        Reading::class => ReadingPolicy::class,
+        KeyEntry::class => KeyEntryPolicy::class,
+        Work::class => WorkPolicy::class,
+    ];
+
     public function register(): void
     {
         $this->app->bind(InWords::class, Wording::class);
@@ -88,5 +110,8 @@ final class AppServiceProvider extends ServiceProvider
             }
         });
         Gate::define('run-academy', static fn (User $user): bool => $user->isHeadCoach());
+        foreach (self::POLICIES as $model => $policy) {
+            Gate::policy($model, $policy);
+        }
     }
 }

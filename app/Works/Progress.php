@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Works;
 
+use App\Models\Enums\WorkState;
 use App\Models\Work;
 use Illuminate\Support\Carbon;
 

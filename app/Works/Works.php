@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace App\Works;
 
-use App\Jobs\DoWork;
+use App\Models\Enums\WorkKind;
+use App\Models\Enums\WorkState;
 use App\Models\Recording;
 use App\Models\Sitting;
 use App\Models\User;
 use App\Models\Work;
+use App\Works\Jobs\DoWork;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 

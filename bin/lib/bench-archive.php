@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 // Writes an archive of many recordings: a few simulated swings, each with a little noise of its own.
 
-use App\Actions\ExportLibrary;
+use App\Operations\Actions\ExportLibrary;
 use Core\Format\ImportedRecording;
 use Core\Format\RecordingBundle;
 use Core\Format\SideCar;

@@ -4,12 +4,12 @@
 
 declare(strict_types=1);
 
-use App\Actions\ConvertFilm;
-use App\Actions\MeasureRecording;
-use App\Actions\StoreRecording;
 use App\Models\Consent;
 use App\Models\Film;
 use App\Models\Golfer;
+use App\Shelf\Actions\ConvertFilm;
+use App\Shelf\Actions\MeasureRecording;
+use App\Shelf\Actions\StoreRecording;
 use Core\Motion\Handedness;
 use Core\Simulation\GolferSpec;
 use Core\Simulation\Plant;

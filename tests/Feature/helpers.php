@@ -2,13 +2,13 @@
 
 // What more than one file of tests needs to lay: loaded by Pest.php, as files are run side by side.
 
-use App\Actions\OpenRound;
-use App\Actions\PlanRound;
-use App\Actions\StoreRecording;
 use App\Models\Golfer;
 use App\Models\Reading;
 use App\Models\Sitting;
 use App\Models\User;
+use App\Shelf\Actions\StoreRecording;
+use App\Sittings\Actions\OpenRound;
+use App\Sittings\Actions\PlanRound;
 use Core\Sight\SittingKind;
 use Core\Simulation\GolferSpec;
 use Core\Simulation\Swing;

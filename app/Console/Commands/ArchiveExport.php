@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Actions\ActionException;
-use App\Actions\ExportLibrary;
 use App\Console\TextOptions;
+use App\Exceptions\ActionException;
+use App\Operations\Actions\ExportLibrary;
 use Illuminate\Console\Command;
 
 final class ArchiveExport extends Command

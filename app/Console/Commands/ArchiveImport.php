@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Actions\ActionException;
-use App\Actions\ImportLibrary;
 use App\Console\TextOptions;
+use App\Exceptions\ActionException;
+use App\Operations\Actions\ImportLibrary;
 use Core\CoreException;
 use Illuminate\Console\Command;
 

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Actions\ComputeResult;
-use App\Actions\MeasureRecording;
-use App\Actions\TakeNorms;
+use App\Agreement\Actions\ComputeResult;
+use App\Codebook\Codebooks;
 use App\Models\NormSnapshot;
 use App\Models\Recording;
 use App\Models\Sitting;
-use App\Queries\Codebooks;
+use App\Shelf\Actions\MeasureRecording;
+use App\Shelf\Actions\TakeNorms;
 use Core\Sight\SittingKind;
 use Core\Sight\SittingState;
 use Core\Version;

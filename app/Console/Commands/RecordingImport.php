@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Actions\ActionException;
-use App\Actions\ImportTraceFile;
 use App\Console\TextOptions;
+use App\Exceptions\ActionException;
 use App\Models\Golfer;
+use App\Shelf\Actions\ImportTraceFile;
 use Core\CoreException;
 use Core\Trace\DeviceClass;
 use Illuminate\Console\Command;

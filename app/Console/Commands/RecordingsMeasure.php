@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Actions\MeasureRecording;
 use App\Models\Recording;
+use App\Shelf\Actions\MeasureRecording;
 use Illuminate\Console\Command;
 
 final class RecordingsMeasure extends Command

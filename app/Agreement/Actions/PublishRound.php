@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Agreement\Actions;
+
+use App\Exceptions\ActionException;
+use App\Models\AuditEntry;
+use App\Models\Enums\WorkKind;
+use App\Models\Sitting;
+use App\Models\User;
+use App\Models\Work;
+use App\Panel\Actions\RefreshKey;
+use App\Works\Progress;
+use App\Works\Works;
+use Core\Sight\SittingState;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * Publishes a closed round: its figures are worked out, and then, all at once, kept and shown to its members, who are
+ * from then on exposed to its answers.
+ */
+final readonly class PublishRound
+{
+    public function __construct(private ComputeResult $compute, private RefreshKey $refresh, private Works $works)
+    {
+    }
+
+    /** @throws ActionException */
+    public function __invoke(Sitting $round, User $by): Work
+    {
+        $this->ready($round);
+
+        return $this->works->ask(WorkKind::Publish, $round, $by);
+    }
+
+    /** @throws ActionException */
+    public function carryOut(Sitting $round, ?User $by, Progress $progress): void
+    {
+        $this->ready($round);
+        $made = $round->isPanel() ? null : $this->compute->make($round, $progress);
+        DB::transaction(function () use ($round, $by, $made, $progress): void {
+            $progress->claim();
+            $round = Sitting::query()->lockForUpdate()->findOrFail($round->id);
+            $this->ready($round);
+            $key = $round->isPanel() ? $round->keys()->first() : null;
+            if ($key !== null) {
+                ($this->refresh)($key);
+            }
+            $round->update(['state' => SittingState::Published, 'published_at' => now()]);
+            if ($made !== null) {
+                $this->compute->keep($round, $made);
+            }
+            DB::insert(
+                'insert into exposures (user_id, recording_id, what, sitting_id, shown_at)
+                 select distinct s.user_id, cs.recording_id, ?, s.sitting_id, ?::timestamptz
+                 from seats s join sitting_cases c on c.sitting_id = s.sitting_id and not c.reserved
+                 join case_swings cs on cs.case_id = c.case_id where s.sitting_id = ? on conflict do nothing',
+                ['key', now()->toIso8601String(), $round->id],
+            );
+            AuditEntry::note($by, 'publish', "round {$round->name}");
+        });
+    }
+
+    /** @throws ActionException */
+    private function ready(Sitting $round): void
+    {
+        if ($round->state !== SittingState::Closed) {
+            throw new ActionException(
+                "'{$round->name}' is {$round->state->value}; close it before publishing. Nothing was changed.",
+            );
+        }
+        if ($round->isPanel() && $round->keys()->doesntExist()) {
+            throw new ActionException('Its key is still being made; publish when it is there. Nothing was changed.');
+        }
+    }
+}

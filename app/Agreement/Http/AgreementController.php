@@ -1,0 +1,104 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Agreement\Http;
+
+use App\Agreement\Actions\ExportRound;
+use App\Agreement\Pages\AgreementPage;
+use App\Agreement\Pages\PersonPage;
+use App\Http\Controller;
+use App\Models\Sitting;
+use App\Models\User;
+use App\Sight\Onlookers;
+use Core\Format\Json\RecordJson;
+use Core\Remark\InWords;
+use Core\Sight\SittingKind;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Str;
+use Symfony\Component\HttpFoundation\BinaryFileResponse;
+
+final class AgreementController extends Controller
+{
+    public function index(): RedirectResponse|View
+    {
+        $user = $this->user();
+        $round = Sitting::query()
+            ->where('kind', SittingKind::Round)
+            ->where('state', 'published')
+            ->orderByDesc('published_at')
+            ->get()
+            ->first(fn (Sitting $r): bool => Gate::forUser($user)->allows('viewResult', $r));
+
+        return $round === null
+            ? view('empty', [
+                'title' => 'Agreement',
+                'text' => 'Figures appear here when a round you belong to has been published. Until then nobody sees '
+                    .'anybody\'s calls.',
+            ])
+            : redirect()->route('agreement', $round);
+    }
+
+    public function __construct(private readonly Onlookers $onlookers)
+    {
+    }
+
+    /** Everything of a published round as open files. */
+    public function export(Sitting $round, ExportRound $export): BinaryFileResponse|RedirectResponse
+    {
+        if ($this->onlookers->of($this->user())->withheld($round) !== null) {
+            return redirect()->route('agreement', $round);
+        }
+        $path = tempnam(sys_get_temp_dir(), 'vc-round');
+        abort_if($path === false, 500);
+        $export($round, $path);
+
+        return response()
+            ->download($path, Str::slug($round->name).'.zip', ['Content-Type' => 'application/zip'])
+            ->deleteFileAfterSend();
+    }
+
+    public function person(Sitting $round, User $member, PersonPage $page): View
+    {
+        return $this->withheld($round) ?? view('agreement.person', $page->of($round, $member, $this->user()));
+    }
+
+    /** A person's record as a file of their own. */
+    public function record(
+        Sitting $round,
+        User $member,
+        PersonPage $page,
+        InWords $words,
+    ): JsonResponse|RedirectResponse {
+        if ($this->onlookers->of($this->user())->withheld($round) !== null) {
+            return redirect()->route('agreement.person', [$round, $member->id]);
+        }
+
+        return response()->json(
+            RecordJson::publish($page->record($round, $member, $this->user()), $words),
+            200,
+            ['Content-Disposition' => 'attachment; filename="'.Str::slug("$member->name $round->name").'.json"'],
+            JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION,
+        );
+    }
+
+    public function show(Sitting $round, AgreementPage $page): View
+    {
+        return $this->withheld($round) ?? view('agreement.show', $page->of($round, $this->user()));
+    }
+
+    /** Figures made from a swing that this person is still to read blind would tell of it: they wait, whole. */
+    private function withheld(Sitting $round): ?View
+    {
+        return $this->onlookers->of($this->user())->withheld($round) === null
+            ? null
+            : view('empty', [
+                'title' => $round->name,
+                'text' => 'These figures wait. A swing they are made from stands in a round of yours that is not '
+                    .'published yet; until then they would give it away.',
+            ]);
+    }
+}

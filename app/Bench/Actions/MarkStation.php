@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Bench\Actions;
+
+use App\Exceptions\ActionException;
+use App\Models\AuditEntry;
+use App\Models\Enums\WorkKind;
+use App\Models\Recording;
+use App\Models\StationMark;
+use App\Models\User;
+use App\Works\Works;
+use Core\CoreException;
+use Core\Motion\Station;
+use Core\Motion\StationSource;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * Puts a station where a person says it is, or takes that back. What the program found stays beside it; everything
+ * measured is measured anew.
+ */
+final readonly class MarkStation
+{
+    public function __construct(private Works $works)
+    {
+    }
+
+    /**
+     * @param  float|null  $t  seconds; null takes the mark back
+     *
+     * @throws ActionException
+     */
+    public function __invoke(Recording $recording, Station $station, ?float $t, User $by): void
+    {
+        DB::transaction(function () use ($recording, $station, $t, $by): void {
+            $recording = Recording::query()->lockForUpdate()->findOrFail($recording->id);
+            $mark = StationMark::query()->where([
+                'recording_id' => $recording->id,
+                'code' => $station->value,
+                'source' => StationSource::Hand,
+            ]);
+            if ($t === null) {
+                $mark->delete();
+            } else {
+                $end = $recording->t0 + ($recording->samples - 1) / $recording->rate_hz;
+                if ($t < $recording->t0 || $t > $end) {
+                    throw new ActionException(sprintf('%.3f s lies outside the recording; nothing was changed.', $t));
+                }
+                // A person looking at single frames is right to about half of one.
+                $rate = $recording->motion->rate_hz ?? $recording->rate_hz;
+                StationMark::query()->updateOrCreate(
+                    ['recording_id' => $recording->id, 'code' => $station->value, 'source' => StationSource::Hand],
+                    ['t_s' => $t, 'uncertainty_s' => max(0.475 / $rate, 0.002), 'marked_by' => $by->id],
+                );
+            }
+            $recording->load('stations');
+            try {
+                $recording->stationTimes();
+            } catch (CoreException $e) {
+                throw new ActionException($e->getMessage().' Nothing was changed.');
+            }
+            $this->works->ask(WorkKind::Measure, $recording, $by);
+            AuditEntry::note(
+                $by,
+                $t === null ? 'unmark' : 'mark',
+                "station {$station->value}, recording {$recording->public_id}",
+                $t === null ? [] : ['t_s' => $t],
+            );
+        });
+    }
+}

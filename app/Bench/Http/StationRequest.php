@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Bench\Http;
+
+use Core\Motion\Station;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
+
+/** A station put at a time, or without one: taken back. */
+final class StationRequest extends FormRequest
+{
+    public function authorize(): bool
+    {
+        return true;
+    }
+
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return [
+            'code' => ['required', Rule::enum(Station::class)],
+            't_s' => ['nullable', 'numeric', 'between:-60,3600'],
+        ];
+    }
+}

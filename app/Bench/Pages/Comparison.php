@@ -1,0 +1,164 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Bench\Pages;
+
+use App\Codebook\Codebooks;
+use App\Models\MeasurementSet;
+use App\Models\Recording;
+use App\Models\User;
+use App\Sight\Onlookers;
+use Core\Agreement\Distribution;
+use Core\Measurement\Difference;
+use Core\Measurement\Spread;
+use Core\Number\Written;
+use Illuminate\Database\Eloquent\Collection;
+
+/**
+ * Two recordings side by side: what the second has more of each measure than the first, and whether that is beyond
+ * doubt.
+ */
+final class Comparison
+{
+    /** Below this many warm swings on a side two swings are compared, not two series. */
+    private const SERIES = 3;
+
+    public function __construct(
+        private readonly Onlookers $onlookers,
+        private readonly MeasurementRows $rows,
+        private readonly Codebooks $codebooks,
+        private readonly SeriesSpreads $spreads,
+    ) {
+    }
+
+    /** @return array<string, mixed> */
+    public function of(Recording $first, Recording $second, string $lens, User $user): array
+    {
+        $codebook = $this->codebooks->current($lens, $first->club, $first->swing);
+        $sides = array_map(fn (Recording $r): array => $this->side($r, $user), [$first, $second]);
+        $bySeries =
+            $first->isNot($second) &&
+            min(array_column($sides, 'warm')) >= self::SERIES &&
+            ! ($first->series === $second->series && $first->golfer_id === $second->golfer_id);
+        [$a, $b] = array_map(
+            fn (array $side): array => $this->rows->of(
+                $side['measured'],
+                $codebook->lens,
+                $bySeries ? $side['spreads'] : [],
+            ),
+            $sides,
+        );
+        $rows = [];
+        foreach ($a as $i => $row) {
+            $rows[] = [
+                'group' => $row['group'],
+                'key' => $row['key'],
+                'label' => $row['label'],
+                'unit' => $row['unit'],
+                'definition' => $row['definition'],
+                'band' => $row['band'],
+                'first' => self::shown($row, $bySeries),
+                'second' => self::shown($b[$i], $bySeries),
+                ...self::difference($row, $b[$i], $bySeries),
+            ];
+        }
+
+        return [
+            'first' => $first, 'second' => $second, 'rows' => $rows, 'bySeries' => $bySeries, 'codebook' => $codebook,
+            'counts' => array_column($sides, 'warm'),
+            'mirrored' => $first->golfer->handedness !== $second->golfer->handedness,
+            'beyond' => count(array_filter($rows, static fn (array $r): bool => $r['difference']?->isBeyond() ?? false)),
+        ];
+    }
+
+    /** @return Collection<int, Recording> what this recording may be put beside, its own golfer's first */
+    public function candidates(Recording $recording, User $user): Collection
+    {
+        $all = $this->onlookers
+            ->of($user)
+            ->recordings()
+            ->whereKeyNot($recording->id)
+            ->with('golfer')
+            ->orderBy('golfer_id')
+            ->orderBy('id')
+            ->get();
+
+        return $all->sortBy(static fn (Recording $r): int => $r->golfer_id === $recording->golfer_id ? 0 : 1)->values();
+    }
+
+    /** @return array{measured: MeasurementSet, spreads: array<string, Spread>, warm: int} */
+    private function side(Recording $recording, User $user): array
+    {
+        $recording->loadMissing(['golfer', 'films', 'motion', 'stations']);
+        $series = $this->spreads->swings($recording, $user);
+
+        return [
+            'measured' => $recording->measured()->firstOrFail(),
+            'spreads' => $this->spreads->of($series),
+            'warm' => $series?->where('is_cold', false)->count() ?? 1,
+        ];
+    }
+
+    /**
+     * @param  array<string, mixed>  $row
+     * @return array{value: float|string|null, uncertainty: float|null, reason: string|null}
+     */
+    private static function shown(array $row, bool $bySeries): array
+    {
+        if ($bySeries && $row['spread'] instanceof Spread) {
+            return ['value' => $row['spread']->mean, 'uncertainty' => null, 'reason' => null];
+        }
+
+        return [
+            'value' => $row['censored'] === null
+                    ? $row['value']
+                    : ($row['censored'] === 'below' ? '< ' : '> ').Written::fixed((float) $row['value'], 0),
+            'uncertainty' => $row['uncertainty'],
+            'reason' => $row['reason'],
+        ];
+    }
+
+    /**
+     * @param  array<string, mixed>  $a
+     * @param  array<string, mixed>  $b
+     * @return array{difference: Difference|null, why: string|null}
+     */
+    private static function difference(array $a, array $b, bool $bySeries): array
+    {
+        foreach (['first' => $a, 'second' => $b] as $which => $row) {
+            if (! is_numeric($row['value']) || $row['censored'] !== null) {
+                return [
+                    'difference' => null,
+                    'why' => is_string($row['value'])
+                        ? null
+                        : "in the $which ".($row['censored'] !== null ? 'only a bound is known' : $row['reason']),
+                ];
+            }
+        }
+        [$ua, $ub] = [(float) $a['uncertainty'], (float) $b['uncertainty']];
+        if (
+            $bySeries &&
+            $a['spread'] instanceof Spread &&
+            $b['spread'] instanceof Spread &&
+            $a['spread']->sd + $b['spread']->sd > 0.0
+        ) {
+            $n = min($a['spread']->n, $b['spread']->n);
+
+            return [
+                'difference' => Difference::ofSeries(
+                    $a['spread'],
+                    $b['spread'],
+                    Distribution::studentQuantile(0.975, Spread::degrees($a['spread'], $b['spread'])),
+                    hypot($ua, $ub) / sqrt($n),
+                ),
+                'why' => null,
+            ];
+        }
+
+        return [
+            'difference' => Difference::ofSwings((float) $a['value'], $ua, (float) $b['value'], $ub),
+            'why' => null,
+        ];
+    }
+}

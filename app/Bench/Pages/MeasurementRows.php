@@ -1,0 +1,155 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Bench\Pages;
+
+use App\Models\MeasurementSet;
+use Core\Codebook\Lens;
+use Core\Measurement\Measure;
+use Core\Measurement\Measurements;
+use Core\Measurement\Spread;
+use Core\Number\Written;
+use Core\Remark\InWords;
+
+/**
+ * The measurement list of the Bench: value, uncertainty, the golfer's spread, the lens's band and where the value lies
+ * on its scale.
+ */
+final class MeasurementRows
+{
+    /** The station shown of a measure taken at several. */
+    private const SHOWN_AT = [
+        'pelvis_sway' => 'LB',
+        'chest_sway' => 'LD',
+        'pelvis_turn' => 'IM',
+        'chest_turn' => 'TP',
+        'mass_ahead' => 'LD',
+        'lead_knee_flex' => 'IM',
+        'knee_gap' => 'TP',
+    ];
+
+    /** Headings in the order of work, with the first measure of each. */
+    public const GROUPS = [
+        'setup_share' => 'Pressure, lead and trail',
+        'toe_drift' => 'Where on the foot',
+        'unload_at' => 'Trail foot letting go',
+        'dip' => 'Force',
+        'heel_toe_trail' => 'Push and twist',
+        'pelvis_sway' => 'Body',
+        'trail_heel_lift' => 'Feet and knees',
+        'tempo' => 'Rhythm',
+    ];
+
+    public function __construct(private readonly InWords $words)
+    {
+    }
+
+    /**
+     * @param  array<string, Spread>  $spreads by measure key, or measure@STATION
+     * @return list<array<string, mixed>>
+     */
+    public function of(MeasurementSet $set, Lens $lens, array $spreads = []): array
+    {
+        $all = $set->measured();
+        $rows = [];
+        foreach (Measure::cases() as $measure) {
+            if ($measure === Measure::LeadShare) {
+                continue;
+            }
+            $at = self::SHOWN_AT[$measure->value] ?? null;
+            $found = $all->get($measure, $at);
+            $name = $measure->value.($at === null ? '' : '@'.$at);
+            $band = $lens->bands[$name] ?? null;
+            $value = $found->value;
+            $rows[] = [
+                'key' => $measure->value,
+                'group' => self::GROUPS[$measure->value] ?? null,
+                'label' => $measure->label().($at === null ? '' : ' at '.$at),
+                'unit' => $found->unit,
+                'definition' => $measure->definition(),
+                'value' => is_array($value)
+                    ? implode(', ', array_map(static fn (string $k): string => Measure::from($k)->label(), $value))
+                    : $value,
+                'uncertainty' => $found->uncertainty,
+                'reason' => $found->reason === null ? null : $this->words->phrase($found->reason),
+                'censored' => $found->censored,
+                'derived' => $found->derived,
+                'indirect' => $found->proxy === null ? null : $this->words->phrase($found->proxy),
+                'widened' => $found->widened === null ? null : $this->words->phrase($found->widened),
+                'near' => $found->near,
+                'others' => implode(' · ', $at === null ? [] : self::elsewhere($all, $measure, $at)),
+                'spread' => $spreads[$name] ?? null,
+                'band' => $band,
+                'inside' => is_float($value) && $band !== null ? $value >= $band[0] && $value <= $band[1] : null,
+                'scale' => is_float($value) || $band !== null ? self::scale($measure) : null,
+            ];
+        }
+
+        return $rows;
+    }
+
+    /** @return list<string> the values at other stations than the one shown, in short */
+    private static function elsewhere(Measurements $all, Measure $measure, string $shown): array
+    {
+        $out = [];
+        foreach ($all->stationsOf($measure) as $code) {
+            $value = $all->get($measure, $code)->number();
+            if ($code !== $shown && $code !== 'AD' && $value !== null) {
+                $out[] = str_replace(['away_at', 'away'], ['farthest at', 'farthest'], $code).' '.self::short($value);
+            }
+        }
+
+        return $out;
+    }
+
+    private static function short(float $v): string
+    {
+        return Written::fixed($v, abs($v) < 2 ? 2 : 0);
+    }
+
+    /** @return array{float, float}|null the ends of the small scale a value is drawn on */
+    private static function scale(Measure $measure): ?array
+    {
+        return match ($measure) {
+            Measure::CopStyle, Measure::LeadRegion, Measure::Order, Measure::Emphasis => null,
+            Measure::TrailPeakAt => [0.0, 1.0],
+            Measure::RecentreLead, Measure::UnloadAt, Measure::ReplantAt => [-260.0, 260.0],
+            Measure::Rise, Measure::Dip => [40.0, 200.0],
+            Measure::RiseLead => [0.0, 200.0],
+            Measure::RiseAt, Measure::TrailHeelLiftAt => [-60.0, 160.0],
+            Measure::PelvisSway, Measure::ChestSway, Measure::ToeDrift, Measure::HeelDriftBack, Measure::MassAhead => [
+                -40.0,
+                40.0,
+            ],
+            Measure::EdgeFraction, Measure::EdgeFractionDown => [-50.0, 50.0],
+            Measure::PelvisTurn, Measure::ChestTurn => [-120.0, 120.0],
+            Measure::FootSpin => [-10.0, 60.0],
+            Measure::LeadFlare => [-10.0, 50.0],
+            Measure::LeadKneeFlex => [0.0, 70.0],
+            Measure::Tempo => [1.5, 5.0],
+            Measure::TrailJump => [0.8, 1.6],
+            Measure::HeelToeRatio => [0.0, 4.0],
+            Measure::HeelToeTrail,
+            Measure::HeelToeLead,
+            Measure::SidePush,
+            Measure::TakeawayPush,
+            Measure::LeadLegDrift,
+            Measure::TrailSecondPeak => [-5.0, 40.0],
+            Measure::Twist => [0.0, 2.0],
+            Measure::ShiftRate => [0.0, 700.0],
+            Measure::UnloadRate => [-800.0, 0.0],
+            Measure::ChestFirst => [-240.0, 160.0],
+            Measure::DipAt, Measure::LeadPeakAt, Measure::ShiftRateAt, Measure::SidePushAt, Measure::TwistAt => [
+                -20.0,
+                400.0,
+            ],
+            Measure::HeelToeTrailAt, Measure::HeelToeLeadAt => [-200.0, 200.0],
+            Measure::PelvisDepth, Measure::LeadHipBack, Measure::KneeGapGrowth => [-14.0, 14.0],
+            Measure::TrailHeelLift, Measure::LeadHeelLift => [0.0, 15.0],
+            Measure::KneeGap => [0.0, 80.0],
+            Measure::Fallback, Measure::LateSurge => [-20.0, 60.0],
+            default => [0.0, 100.0],
+        };
+    }
+}

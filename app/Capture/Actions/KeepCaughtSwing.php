@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Capture\Actions;
+
+use App\Exceptions\ActionException;
+use App\Models\AuditEntry;
+use App\Models\CaughtSwing;
+use App\Models\Enums\WorkKind;
+use App\Models\Golfer;
+use App\Models\Recording;
+use App\Models\User;
+use App\Shelf\Actions\StoreRecording;
+use App\Works\Works;
+use Core\Format\RecordingBundle;
+use Illuminate\Support\Facades\DB;
+
+/** Puts a caught swing on the Shelf, once. */
+final readonly class KeepCaughtSwing
+{
+    public function __construct(private StoreRecording $store, private Works $works)
+    {
+    }
+
+    /** @throws ActionException */
+    public function __invoke(CaughtSwing $swing, Golfer $golfer, string $club, ?string $series, User $by): Recording
+    {
+        if (! $golfer->isConsenting()) {
+            throw new ActionException(
+                "{$golfer->pseudonym} has no valid consent for training use; the swing stays here.",
+            );
+        }
+
+        return DB::transaction(function () use ($swing, $golfer, $club, $series, $by): Recording {
+            $swing = CaughtSwing::query()->lockForUpdate()->with('session.device')->findOrFail($swing->id);
+            if ($swing->recording_id !== null) {
+                throw new ActionException('This swing is on the Shelf already.');
+            }
+            $in = RecordingBundle::read($swing->bundle, 'the caught swing');
+            $recording = ($this->store)(
+                $golfer,
+                [
+                    'club' => $club,
+                    'device_name' => $swing->session->device->name,
+                    'source' => 'capture',
+                    'series' => $series,
+                ],
+                $in->trace,
+            );
+            $swing->update(['recording_id' => $recording->id]);
+            $this->works->ask(WorkKind::Measure, $recording, $by);
+            AuditEntry::note($by, 'capture', "recording {$recording->public_id}", [
+                'device' => $swing->session->device->name,
+            ]);
+
+            return $recording;
+        });
+    }
+}

@@ -1,0 +1,104 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Capture\Http;
+
+use App\Capture\Actions\KeepCaughtSwing;
+use App\Capture\Pages\CaptureLive;
+use App\Http\Controller;
+use App\Models\CaptureSession;
+use App\Models\CaughtSwing;
+use App\Models\Device;
+use App\Models\Golfer;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Session\NullSessionHandler;
+use Illuminate\Support\Str;
+use Illuminate\Validation\Rule;
+
+/** Live devices: watch what they send, and put the swings the program caught on the Shelf. */
+final class CaptureController extends Controller
+{
+    public function index(): View
+    {
+        return view('capture.live', [
+            'devices' => Device::query()->whereNull('revoked_at')->orderBy('name')->get(),
+            'session' => CaptureSession::query()
+                ->with('device')
+                ->orderByRaw('closed_at is null desc')
+                ->orderByDesc('id')
+                ->first(),
+            'golfers' => Golfer::query()->consenting()->orderBy('pseudonym')->get(),
+        ]);
+    }
+
+    public function live(CaptureSession $session, CaptureLive $live): JsonResponse
+    {
+        // Asked for many times a second beside everything else: it must not write over what another request left in the
+        // session.
+        session()->setHandler(new NullSessionHandler);
+
+        return response()->json($live->of($session->load('device'), $this->user()));
+    }
+
+    public function arm(Request $request, CaptureSession $session): JsonResponse
+    {
+        $session->update(['armed' => $request->boolean('armed')]);
+
+        return response()->json(['armed' => $session->armed]);
+    }
+
+    public function keep(Request $request, CaughtSwing $swing, KeepCaughtSwing $keep): RedirectResponse
+    {
+        $data = $request->validate([
+            'golfer' => ['required', Rule::exists(Golfer::class, 'id')],
+            'club' => ['required', 'string', 'max:40'],
+            'series' => ['nullable', 'string', 'max:60'],
+        ]);
+
+        return $this->attempt(
+            fn () => $keep(
+                $swing,
+                Golfer::query()->with('consents')->findOrFail((int) $data['golfer']),
+                $data['club'],
+                $data['series'] ?? null,
+                $this->user(),
+            ),
+            'On the Shelf.',
+            'capture',
+        );
+    }
+
+    public function leave(CaughtSwing $swing): RedirectResponse
+    {
+        $swing->update(['left_at' => now()]);
+
+        return redirect()->route('capture')->with('done', 'Left.');
+    }
+
+    public function register(Request $request): RedirectResponse
+    {
+        $name = $request->validate(['name' => ['required', 'string', 'max:120']])['name'];
+        $token = Str::random(40);
+        Device::query()->create([
+            'name' => $name,
+            'token_hash' => hash('sha256', $token),
+            'created_by' => $this->user()->id,
+        ]);
+
+        return redirect()
+            ->route('capture')
+            ->with('token', $token)
+            ->with('done', "The token of “{$name}” is shown this once.");
+    }
+
+    public function revoke(Device $device): RedirectResponse
+    {
+        $device->update(['revoked_at' => now()]);
+
+        return redirect()->route('capture')->with('done', "“{$device->name}” can no longer send.");
+    }
+}

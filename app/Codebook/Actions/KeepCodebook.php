@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Codebook\Actions;
+
+use App\Exceptions\ActionException;
+use App\Models\AuditEntry;
+use App\Models\CodebookVersion;
+use App\Models\User;
+use Core\Codebook\CodebookDocument;
+use Core\CoreException;
+use Illuminate\Support\Facades\DB;
+
+/** Keeps a new version of the codebook, checked whole; rounds that are under way go on with the one they have. */
+final readonly class KeepCodebook
+{
+    private const LARGEST = 1_000_000;
+
+    /** @throws ActionException in one sentence */
+    public function __invoke(string $json, string $note, ?User $by): CodebookVersion
+    {
+        if (strlen($json) > self::LARGEST) {
+            throw new ActionException('A codebook of over a megabyte; nothing was stored.');
+        }
+        $data = json_decode($json, true, 24);
+        if (! is_array($data)) {
+            throw new ActionException(
+                'The codebook is not JSON ('.lcfirst(json_last_error_msg()).'); nothing was stored.',
+            );
+        }
+        try {
+            $document = CodebookDocument::fromArray($data);
+        } catch (CoreException $e) {
+            throw new ActionException($e->getMessage().' Nothing was stored.');
+        }
+        $version = $document->version();
+
+        return DB::transaction(function () use ($document, $version, $note, $by): CodebookVersion {
+            if (
+                $version === CodebookDocument::standard()->version() ||
+                CodebookVersion::query()->where('version', $version)->lockForUpdate()->exists()
+            ) {
+                throw new ActionException(
+                    "There is a version '$version' already; give the new one a number of its own. Nothing was stored.",
+                );
+            }
+            $kept = CodebookVersion::query()->create([
+                'version' => $version,
+                'document' => $document->toArray(),
+                'note' => $note,
+                'created_by' => $by?->id,
+            ]);
+            AuditEntry::note($by, 'codebook', "version $version", ['note' => $note]);
+
+            return $kept;
+        });
+    }
+}

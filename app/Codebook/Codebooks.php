@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Codebook;
+
+use App\Models\CodebookVersion;
+use App\Models\Sitting;
+use Core\Codebook\ClubGroup;
+use Core\Codebook\Codebook;
+use Core\Codebook\CodebookDocument;
+use Core\Codebook\StandardLenses;
+
+/** The academy's codebooks: the newest for new work, and the one a round was opened with for that round. */
+final class Codebooks
+{
+    /** @var array<string, CodebookDocument> */
+    private array $read = [];
+
+    private ?string $newest = null;
+
+    /** @var array<string, Codebook> */
+    private array $made = [];
+
+    /** @param  string|null  $version the newest when null */
+    public function document(?string $version = null): CodebookDocument
+    {
+        $version ??= $this->newest ??=
+            CodebookVersion::query()->where('version', '<>', '0.1')->orderByDesc('id')->value('version') ??
+            CodebookDocument::standard()->version();
+
+        return $this->read[$version] ??= $this->find($version);
+    }
+
+    public function current(
+        string $lens = StandardLenses::DEFAULT,
+        ?string $club = null,
+        string $swing = 'full',
+    ): Codebook {
+        return $this->under($this->document(), $lens, ClubGroup::of($club), $swing);
+    }
+
+    /** The faults a round's sheets ask for and its key answers. */
+    public function of(Sitting $round): Codebook
+    {
+        return $this->under($this->document($round->codebook_version), $round->lens);
+    }
+
+    /** Every lens of a document is built once a request. */
+    public function under(
+        CodebookDocument $document,
+        string $lens,
+        ?ClubGroup $club = null,
+        string $swing = 'full',
+    ): Codebook {
+        return $this->made[implode('|', [$document->version(), $lens, $club?->value, $swing])] ??= $document->under(
+            $lens,
+            $club,
+            $swing,
+        );
+    }
+
+    private function find(string $version): CodebookDocument
+    {
+        $kept = CodebookVersion::query()->where('version', $version)->first();
+
+        return $kept === null ? CodebookDocument::standard() : CodebookDocument::fromArray($kept->document);
+    }
+}

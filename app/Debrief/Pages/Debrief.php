@@ -1,0 +1,253 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Debrief\Pages;
+
+use App\Codebook\Codebooks;
+use App\Models\Call;
+use App\Models\KeyEntry;
+use App\Models\Reading;
+use App\Models\Sitting;
+use App\Models\SittingCase;
+use App\Models\User;
+use App\Sight\Onlookers;
+use Core\Agreement\Contention;
+use Core\Motion\StationTime;
+use Core\Reading\Presence;
+use Core\Reading\Reading as CoreReading;
+use Core\Sight\Thing;
+use Illuminate\Support\Collection;
+
+/**
+ * A published round as something to talk about: its cases in the order of what they are worth to a debrief, and of
+ * one case what everybody said, by letter first. Letters are dealt anew for each case, so that they tell nobody.
+ */
+final readonly class Debrief
+{
+    public function __construct(private Codebooks $codebooks, private Onlookers $onlookers)
+    {
+    }
+
+    /**
+     * Cases by what there is to talk about, the most first. Repeats of a case, and swings whose consent has ended, are
+     * left out.
+     *
+     * @return Collection<int, array{case: SittingCase, weight: float, fault: ?string}>
+     */
+    public function order(Sitting $round, User $for): Collection
+    {
+        $cases = $round
+            ->cases()
+            ->where('occasion', 1)
+            ->with(['recording.golfer', 'arm', 'swings.recording.golfer', 'readings.calls', 'readings.user'])
+            ->orderBy('id')
+            ->get();
+        $onlooker = $this->onlookers->of($for)->over($cases);
+        $cases = $cases->filter(
+            static fn (SittingCase $c): bool => ! $c->reserved && $onlooker->seesResult($c, $round, Thing::Names),
+        );
+        $entries = $this->entries(
+            $round,
+            array_values($cases->map(static fn (SittingCase $c): int => $c->case_id)->all()),
+        );
+
+        return $cases
+            ->map(function (SittingCase $case) use ($entries): array {
+                $weights = $this->talk(self::handedIn($case), $entries[$case->case_id] ?? [])->map(
+                    static fn (Contention $c): float => $c->weight(),
+                );
+
+                return [
+                    'case' => $case,
+                    'weight' => round((float) $weights->sum(), 6),
+                    'fault' => $weights->isEmpty() || $weights->max() <= 0.0
+                            ? null
+                            : (string) $weights->sortDesc()->keys()->first(),
+                ];
+            })
+            ->sortBy([['weight', 'desc'], static fn (array $a, array $b): int => $a['case']->id <=> $b['case']->id])
+            ->values();
+    }
+
+    /**
+     * Of one case: its people by letter, with name, own marks, aids, causes and cue; its faults, the most to talk about
+     * first, with counts, calls by letter and what the key says; the stations' times, s.
+     *
+     * @return array{people: list<array<string, mixed>>, faults: list<array<string, mixed>>, stations: array<string,
+     *     float>}
+     */
+    public function of(Sitting $round, SittingCase $case): array
+    {
+        $codebook = $this->codebooks->of($round);
+        $entries = $this->entries($round, [$case->case_id])[$case->case_id] ?? [];
+        $readings = self::handedIn($case);
+        $letters = $this->letters($readings, $case);
+        $people = $readings
+            ->map(
+                static fn (Reading $r): array => [
+                    'letter' => $letters[$r->id],
+                    'name' => $r->user->name,
+                    'marks' => (object) $r->marks,
+                    'aids' => $r->aids,
+                    'causes' => array_values(
+                        array_filter(
+                            array_map(
+                                static fn (string $k): ?string => $k === CoreReading::NOT_IN_THE_FEET
+                                    ? 'not in the feet'
+                                    : $codebook->faults[$k]->name ?? null,
+                                $r->first_causes,
+                            ),
+                        ),
+                    ),
+                    'cue' => $r->cue,
+                ],
+            )
+            ->sortBy('letter')
+            ->values()
+            ->all();
+        $order = array_flip($codebook->keys());
+        $faults = $this->talk($readings, $entries)
+            ->map(function (Contention $c, string $key) use ($codebook, $readings, $letters, $entries): array {
+                $entry = $entries[$key] ?? null;
+                $calls = $readings
+                    ->map(
+                        static fn (Reading $r): ?array => self::call(
+                            $r->calls->firstWhere('fault', $key),
+                            $letters[$r->id],
+                        ),
+                    )
+                    ->filter()
+                    ->sortBy('letter')
+                    ->values();
+
+                return [
+                    'key' => $key,
+                    'name' => $codebook->faults[$key]->name,
+                    'station' => $codebook->faults[$key]->station->value,
+                    'lookFor' => $codebook->faults[$key]->lookFor,
+                    'weight' => round($c->weight(), 4),
+                    'present' => $c->present,
+                    'absent' => $c->absent,
+                    'unsure' => $c->unsure,
+                    'calls' => $calls->all(),
+                    'truth' => $entry?->scoredLabel(),
+                    'grade' => $entry?->grade,
+                    'why' => $entry?->measured()->why,
+                    'ruling' => $entry?->ruling_reason,
+                ];
+            })
+            ->values()
+            ->sort(
+                static fn (array $a, array $b): int => [$b['weight'], $order[$a['key']]] <=> [
+                    $a['weight'],
+                    $order[$b['key']],
+                ],
+            )
+            ->values()
+            ->all();
+
+        $case->recording->loadMissing('stations');
+
+        return [
+            'people' => array_values($people),
+            'faults' => array_values($faults),
+            'stations' => array_map(
+                static fn (StationTime $t): float => round($t->t, 4),
+                $case->recording->stationTimes()->all(),
+            ),
+        ];
+    }
+
+    /** @return Collection<int, Reading> */
+    private static function handedIn(SittingCase $case): Collection
+    {
+        return $case->readings->filter(static fn (Reading $r): bool => $r->handed_in_at !== null)->values();
+    }
+
+    /**
+     * @param  Collection<int, Reading>  $readings
+     * @param  array<string, KeyEntry>  $entries
+     * @return Collection<string, Contention> by fault, of those that were called or that the key speaks of
+     */
+    private function talk(Collection $readings, array $entries): Collection
+    {
+        $counts = [];
+        foreach ($readings as $reading) {
+            foreach ($reading->calls as $call) {
+                $counts[$call->fault][$call->presence->value] =
+                    ($counts[$call->fault][$call->presence->value] ?? 0) + 1;
+            }
+        }
+
+        return collect($counts)->map(static function (array $n, string $fault) use ($entries): Contention {
+            $label = ($entries[$fault] ?? null)?->scoredLabel();
+
+            return new Contention(
+                $n[Presence::Present->value] ?? 0,
+                $n[Presence::Absent->value] ?? 0,
+                $n[Presence::CannotTell->value] ?? 0,
+                $label === null ? null : $label === Presence::Present->value,
+            );
+        });
+    }
+
+    /**
+     * @param  list<int>  $cases
+     * @return array<int, array<string, KeyEntry>> by case and fault
+     */
+    private function entries(Sitting $round, array $cases): array
+    {
+        $out = [];
+        foreach ($round->keyVersion?->entries()->whereIn('case_id', $cases)->get() ?? [] as $entry) {
+            $out[$entry->case_id][$entry->fault] = $entry;
+        }
+
+        return $out;
+    }
+
+    /**
+     * @param  Collection<int, Reading>  $readings
+     * @return array<int, string> letter by reading
+     */
+    private function letters(Collection $readings, SittingCase $case): array
+    {
+        $out = [];
+        foreach (
+            $readings
+                ->sortBy(
+                    static fn (Reading $r): string => hash('sha256', "{$case->sitting_id}|{$case->id}|{$r->public_id}"),
+                )
+                ->values() as $i => $reading
+        ) {
+            $out[$reading->id] = self::letter($i);
+        }
+
+        return $out;
+    }
+
+    /** A … Z, then AA … */
+    private static function letter(int $i): string
+    {
+        return ($i >= 26 ? chr(64 + intdiv($i, 26)) : '').chr(65 + $i % 26);
+    }
+
+    /** @return array<string, mixed>|null */
+    private static function call(?Call $call, string $letter): ?array
+    {
+        return $call === null
+            ? null
+            : array_filter(
+                [
+                    'letter' => $letter,
+                    'presence' => $call->presence->value,
+                    'severity' => $call->severity?->value,
+                    'onset' => $call->onset?->value,
+                    'confidence' => $call->confidence,
+                    'pins' => $call->pins,
+                    'trend' => $call->trend?->value,
+                ],
+                static fn (mixed $v): bool => $v !== null,
+            );
+    }
+}

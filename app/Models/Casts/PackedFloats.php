@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models\Casts;
+
+use Illuminate\Contracts\Database\Eloquent\CastsAttributes;
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * A list of floats held as little-endian float32 in a bytea column; NAN stands for a missing sample.
+ *
+ * @implements CastsAttributes<list<float>, list<float>>
+ */
+final class PackedFloats implements CastsAttributes
+{
+    /** @return list<float> */
+    public function get(Model $model, string $key, mixed $value, array $attributes): array
+    {
+        $bytes = is_resource($value)
+            ? (string) stream_get_contents($value, -1, 0)
+            : (string) hex2bin(substr((string) $value, 2));
+
+        return array_values((array) unpack('g*', $bytes));
+    }
+
+    public function set(Model $model, string $key, mixed $value, array $attributes): string
+    {
+        return '\\x'.bin2hex(pack('g*', ...($value ?? [])));
+    }
+}

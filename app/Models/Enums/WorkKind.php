@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models\Enums;
+
+enum WorkKind: string
+{
+    /** Measuring one recording and judging its faults. */
+    case Measure = 'measure';
+    /** Making what a sitting shows, and dealing it out. */
+    case Open = 'open';
+    /** Making a panel's key from what was handed in. */
+    case Key = 'key';
+    /** Working out a sitting's figures and showing them to its members. */
+    case Publish = 'publish';
+}

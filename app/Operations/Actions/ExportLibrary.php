@@ -1,0 +1,224 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Operations\Actions;
+
+use App\Exceptions\ActionException;
+use App\Models\Consent;
+use App\Models\Golfer;
+use App\Models\Motion;
+use App\Models\Recording;
+use Core\CoreException;
+use Core\Format\ImportedRecording;
+use Core\Format\RecordingBundle;
+use Core\Format\SideCar;
+use Core\Motion\Handedness;
+use Core\Motion\Motion as CoreMotion;
+use Core\Motion\Views;
+use Core\Version;
+use ZipArchive;
+
+/**
+ * Writes the whole library – golfers, consents, recordings with everything recorded of them – as one zip: a CSV a
+ * table with its schema in datapackage.json, and one bundle a recording. Golfers without a valid consent stay out.
+ */
+final readonly class ExportLibrary
+{
+    public const TABLES = [
+        'golfers' => ['pseudonym' => 'string', 'handedness' => 'string', 'limits' => 'string', 'is_minor' => 'boolean'],
+        'consents' => [
+            'pseudonym' => 'string',
+            'scope' => 'string',
+            'given_on' => 'date',
+            'expires_on' => 'date',
+            'guardian' => 'string',
+        ],
+        'recordings' => [
+            'id' => 'string',
+            'pseudonym' => 'string',
+            'club' => 'string',
+            'swing' => 'string',
+            'shape' => 'string',
+            'device_class' => 'string',
+            'device_name' => 'string',
+            'rate_hz' => 'number',
+            'samples' => 'integer',
+            'mass_kg' => 'number',
+            'series' => 'string',
+            'is_cold' => 'boolean',
+            'film_offset_s' => 'number',
+            'film_drift_ppm' => 'number',
+            'checksum' => 'string',
+            'bundle' => 'string',
+        ],
+        'stations' => [
+            'recording' => 'string',
+            'code' => 'string',
+            't_s' => 'number',
+            'uncertainty_s' => 'number',
+            'source' => 'string',
+        ],
+    ];
+
+    /**
+     * @param  callable(int, int): void|null  $progress  done, of
+     * @return array{written: int, left_out: array<string, string>}  left_out: why, by recording
+     *
+     * @throws ActionException
+     */
+    public function __invoke(string $path, ?callable $progress = null): array
+    {
+        $zip = new ZipArchive;
+        $new = $path.'.new';
+        if (! is_writable(dirname($path)) || $zip->open($new, ZipArchive::CREATE | ZipArchive::OVERWRITE) !== true) {
+            throw new ActionException("$path cannot be written.");
+        }
+        $golfers = Golfer::query()->consenting()->with('consents')->orderBy('id')->get();
+        $tables = array_fill_keys(array_keys(self::TABLES), []);
+        $left = [];
+        foreach ($golfers as $g) {
+            $tables['golfers'][] = [$g->pseudonym, $g->handedness, $g->limits, $g->is_minor ? 'true' : 'false'];
+            foreach ($g->consents->filter(static fn (Consent $c): bool => $c->isValid()) as $c) {
+                $tables['consents'][] = [
+                    $g->pseudonym,
+                    $c->scope,
+                    $c->given_on->toDateString(),
+                    $c->expires_on->toDateString(),
+                    $c->guardian,
+                ];
+            }
+        }
+        $ids = Recording::query()
+            ->whereNull('erased_at')
+            ->whereIn('golfer_id', $golfers->pluck('id'))
+            ->orderBy('id')
+            ->pluck('id');
+        foreach ($ids as $n => $id) {
+            $r = Recording::query()->with(['golfer', 'channels', 'views', 'stations'])->findOrFail((int) $id);
+            $name = "recordings/{$r->public_id}.json";
+            try {
+                $bundle = self::bundle($r);
+            } catch (CoreException $e) {
+                // One that is damaged is named and left out; the others go.
+                $left[$r->public_id] = $e->getMessage();
+
+                continue;
+            }
+            $zip->addFromString($name, $bundle);
+            $tables['recordings'][] = [
+                $r->public_id,
+                $r->golfer->pseudonym,
+                $r->club,
+                $r->swing,
+                $r->shape,
+                $r->device_class,
+                $r->device_name,
+                $r->rate_hz,
+                $r->samples,
+                $r->mass_kg,
+                $r->series,
+                $r->is_cold ? 'true' : 'false',
+                $r->points_offset_s,
+                $r->points_drift_ppm,
+                $r->checksum,
+                $name,
+            ];
+            foreach ($r->stations as $s) {
+                $tables['stations'][] = [$r->public_id, $s->code, $s->t_s, $s->uncertainty_s, $s->source->value];
+            }
+            if ($progress !== null) {
+                $progress($n + 1, $ids->count());
+            }
+            // The zip holds what was added in memory, even once closed, for as long as the object lives.
+            if ($n % 25 === 24) {
+                $zip->close();
+                $zip = new ZipArchive;
+                $zip->open($new);
+            }
+        }
+        foreach ($tables as $table => $rows) {
+            $zip->addFromString("$table.csv", self::csv(array_keys(self::TABLES[$table]), $rows));
+        }
+        $zip->addFromString('datapackage.json', self::package());
+        if (! @$zip->close() || ! rename($new, $path)) {
+            @unlink($new);
+            throw new ActionException("$path could not be finished: the disk may be full.");
+        }
+
+        return ['written' => $ids->count() - count($left), 'left_out' => $left];
+    }
+
+    public static function bundle(Recording $r): string
+    {
+        // The film keeps its own clock; the offset travels in the table.
+        $views = new Views(...$r->views->map(static fn (Motion $m): CoreMotion => $m->toCore())->values()->all());
+
+        return RecordingBundle::write(
+            new ImportedRecording(
+                $r->trace(),
+                $views,
+                $r->stationTimes(),
+                new SideCar(
+                    $r->mass_kg,
+                    Handedness::from($r->golfer->handedness),
+                    $r->club,
+                    $r->swing,
+                    $r->stance,
+                    null,
+                    $r->deviceClass(),
+                    $r->device_name,
+                ),
+            ),
+        );
+    }
+
+    /**
+     * @param  list<string>  $header
+     * @param  list<list<mixed>>  $rows
+     */
+    private static function csv(array $header, array $rows): string
+    {
+        $out = fopen('php://temp', 'r+b');
+        if ($out === false) {
+            throw new ActionException('There is no room to write a table.');
+        }
+        foreach ([$header, ...$rows] as $row) {
+            fputcsv($out, $row, ',', '"', '');
+        }
+        rewind($out);
+
+        return (string) stream_get_contents($out);
+    }
+
+    private static function package(): string
+    {
+        $resources = [];
+        foreach (self::TABLES as $table => $columns) {
+            $resources[] = [
+                'name' => $table,
+                'path' => "$table.csv",
+                'profile' => 'tabular-data-resource',
+                'encoding' => 'utf-8',
+                'schema' => [
+                    'fields' => array_map(
+                        static fn (string $name, string $type): array => ['name' => $name, 'type' => $type],
+                        array_keys($columns),
+                        $columns,
+                    ),
+                    'missingValues' => [''],
+                ],
+            ];
+        }
+
+        return json_encode(
+            [
+                'name' => 'verified-consensus-library',
+                'profile' => 'tabular-data-package',
+                'version' => Version::CURRENT,
+                'resources' => $resources,
+            ],
+            JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR,
+        );
+    }
+}

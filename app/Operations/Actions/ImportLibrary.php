@@ -1,0 +1,242 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Operations\Actions;
+
+use App\Exceptions\ActionException;
+use App\Models\Consent;
+use App\Models\Golfer;
+use App\Models\Recording;
+use App\Models\StationMark;
+use App\Shelf\Actions\StoreRecording;
+use Carbon\CarbonImmutable;
+use Core\CoreException;
+use Core\Format\CsvTable;
+use Core\Format\FormatException;
+use Core\Format\RatingsCsv;
+use Core\Format\RecordingBundle;
+use Core\Motion\Station;
+use Core\Trace\Limits;
+use Illuminate\Support\Facades\DB;
+use ZipArchive;
+
+/**
+ * Takes in a library archive. Each recording is a transaction of its own and is known by its samples, so an import
+ * that was killed goes on where it stopped when it is started again.
+ */
+final readonly class ImportLibrary
+{
+    private const LARGEST_ENTRY = 64 * 1024 * 1024;
+
+    public function __construct(private StoreRecording $store)
+    {
+    }
+
+    /**
+     * @param  callable(int, int): void|null  $progress  done, of
+     * @return array{stored: int, known: int, refused: list<string>}
+     *
+     * @throws ActionException|FormatException when the archive itself cannot be read
+     */
+    public function __invoke(string $path, ?callable $progress = null): array
+    {
+        $zip = new ZipArchive;
+        if (! is_file($path) || $zip->open($path, ZipArchive::RDONLY) !== true) {
+            throw new ActionException(basename($path).' is no archive of a library.');
+        }
+        try {
+            $golfers = $this->golfers($zip);
+            $stations = [];
+            foreach ($this->rows($zip, 'stations') as $row) {
+                $stations[$row['recording']][] = $row;
+            }
+            $rows = iterator_to_array($this->rows($zip, 'recordings'), false);
+            $out = ['stored' => 0, 'known' => 0, 'refused' => []];
+            $known = array_flip(Recording::query()->pluck('checksum')->all());
+            foreach ($rows as $n => $row) {
+                if (isset($known[$row['checksum']])) {
+                    $out['known']++;
+                } else {
+                    try {
+                        $this->recording($zip, $row, $golfers, $stations[$row['id']] ?? []);
+                        $out['stored']++;
+                    } catch (ActionException|CoreException $e) {
+                        if ($e->getCode() === ActionException::KNOWN) {
+                            $out['known']++;
+                        } else {
+                            $out['refused'][] = "{$row['bundle']}: {$e->getMessage()}";
+                        }
+                    }
+                }
+                if ($progress !== null) {
+                    $progress($n + 1, count($rows));
+                }
+            }
+
+            return $out;
+        } finally {
+            $zip->close();
+        }
+    }
+
+    /** @return array<string, Golfer> by pseudonym */
+    private function golfers(ZipArchive $zip): array
+    {
+        return DB::transaction(function () use ($zip): array {
+            $golfers = [];
+            foreach ($this->rows($zip, 'golfers') as $row) {
+                if (
+                    ! in_array($row['handedness'], ['right', 'left'], true) ||
+                    $row['pseudonym'] === '' ||
+                    mb_strlen($row['pseudonym']) > 60
+                ) {
+                    throw new ActionException(
+                        "golfers.csv speaks of a golfer '".
+                            mb_substr($row['pseudonym'], 0, 40).
+                            "' with handedness '{$row['handedness']}'; nothing was stored.",
+                    );
+                }
+                $golfer = Golfer::query()->firstOrCreate(
+                    ['pseudonym' => $row['pseudonym']],
+                    [
+                        'handedness' => $row['handedness'],
+                        'limits' => $row['limits'] === '' ? null : $row['limits'],
+                        'is_minor' => $row['is_minor'] === 'true',
+                    ],
+                );
+                if ($golfer->handedness !== $row['handedness']) {
+                    throw new ActionException(
+                        "{$row['pseudonym']} is {$golfer->handedness}-handed here and {$row['handedness']}-handed in "
+                            .'the archive: two people under one name. Nothing was stored.',
+                    );
+                }
+                $golfers[$row['pseudonym']] = $golfer;
+            }
+            foreach ($this->rows($zip, 'consents') as $row) {
+                $golfer =
+                    $golfers[$row['pseudonym']] ??
+                    throw new ActionException(
+                        "consents.csv speaks of {$row['pseudonym']}, whom golfers.csv does not know; nothing was "
+                            .'stored.',
+                    );
+                $days = array_map(
+                    static fn (string $d): ?CarbonImmutable => CarbonImmutable::hasFormat($d, 'Y-m-d')
+                        ? CarbonImmutable::createFromFormat('Y-m-d', $d)
+                        : null,
+                    [$row['given_on'], $row['expires_on']],
+                );
+                if ($days[0] === null || $days[1] === null || $days[1] <= $days[0]) {
+                    throw new ActionException(
+                        "consents.csv has a consent of {$row['pseudonym']} whose dates make no span; nothing was "
+                            .'stored.',
+                    );
+                }
+                Consent::query()->firstOrCreate(
+                    [
+                        'golfer_id' => $golfer->id,
+                        'scope' => $row['scope'],
+                        'given_on' => $row['given_on'],
+                        'expires_on' => $row['expires_on'],
+                    ],
+                    ['guardian' => $row['guardian'] === '' ? null : $row['guardian']],
+                );
+            }
+
+            return array_map(static fn (Golfer $g): Golfer => $g->load('consents'), $golfers);
+        });
+    }
+
+    /**
+     * @param  array<string, string>  $row
+     * @param  array<string, Golfer>  $golfers
+     * @param  list<array<string, string>>  $stations
+     */
+    private function recording(ZipArchive $zip, array $row, array $golfers, array $stations): void
+    {
+        $golfer =
+            $golfers[$row['pseudonym']] ??
+            throw new ActionException("its golfer {$row['pseudonym']} is not in golfers.csv");
+        if (! $golfer->isConsenting()) {
+            throw new ActionException("{$golfer->pseudonym} has no valid consent");
+        }
+        $in = RecordingBundle::read($this->entry($zip, $row['bundle']), basename($row['bundle']));
+        $text = static fn (string $name): ?string => $row[$name] === '' ? null : mb_substr($row[$name], 0, 60);
+        DB::transaction(function () use ($golfer, $in, $row, $text, $stations): void {
+            $recording = $this->store->__invoke(
+                $golfer,
+                [
+                    'club' => $text('club') ?? 'not stated',
+                    'swing' => $text('swing') ?? 'full',
+                    'shape' => $text('shape'),
+                    'device_name' => $text('device_name'),
+                    'source' => 'archive',
+                    'series' => $text('series'),
+                    'is_cold' => $row['is_cold'] === 'true',
+                    'points_offset_s' => self::number($row['film_offset_s'], 7200.0, 'film_offset_s'),
+                    'points_drift_ppm' => self::number($row['film_drift_ppm'], 1e5, 'film_drift_ppm'),
+                ],
+                $in->trace,
+                null,
+                $in->views,
+                false,
+            );
+            foreach ($stations as $s) {
+                if (Station::tryFrom($s['code']) !== null && is_numeric($s['t_s']) && is_numeric($s['uncertainty_s'])) {
+                    // Who marked by hand is not known here: it counts as what came with the file.
+                    StationMark::query()->updateOrCreate(
+                        [
+                            'recording_id' => $recording->id,
+                            'code' => $s['code'],
+                            'source' => in_array($s['source'], ['motion', 'trace'], true) ? $s['source'] : 'file',
+                        ],
+                        [
+                            't_s' => self::number($s['t_s'], Limits::TIME_S, 't_s'),
+                            'uncertainty_s' => self::number($s['uncertainty_s'], Limits::TIME_S, 'uncertainty_s'),
+                        ],
+                    );
+                }
+            }
+        });
+    }
+
+    /** @return \Generator<int, array<string, string>> */
+    private function rows(ZipArchive $zip, string $table): \Generator
+    {
+        $stream = $zip->getStream("$table.csv");
+        if ($stream === false) {
+            throw new ActionException("The archive has no $table.csv; nothing was stored.");
+        }
+        try {
+            $csv = new CsvTable($stream, "$table.csv");
+            $at = $csv->require(array_keys(ExportLibrary::TABLES[$table]));
+            foreach ($csv->rows() as $cells) {
+                yield array_map(static fn (int $i): string => $cells[$i], $at);
+            }
+        } finally {
+            fclose($stream);
+        }
+    }
+
+    /** @throws ActionException */
+    private static function number(string $text, float $limit, string $name): float
+    {
+        $value = RatingsCsv::decimal($text);
+
+        return $value !== null && abs($value) <= $limit
+            ? $value
+            : throw new ActionException(
+                "$name is '".FormatException::short($text)."', which is no number within its limits",
+            );
+    }
+
+    private function entry(ZipArchive $zip, string $name): string
+    {
+        $stat = $zip->statName($name);
+        if ($stat === false || $stat['size'] > self::LARGEST_ENTRY) {
+            throw new ActionException($stat === false ? 'it is not in the archive' : 'it is larger than 64 MB');
+        }
+
+        return (string) $zip->getFromName($name);
+    }
+}

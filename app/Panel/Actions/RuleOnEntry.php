@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Panel\Actions;
+
+use App\Exceptions\ActionException;
+use App\Models\AuditEntry;
+use App\Models\KeyEntry;
+use App\Models\KeyVersion;
+use App\Models\User;
+use Core\Consensus\Grade;
+use Illuminate\Support\Facades\DB;
+
+/** The head coach's ruling on one entry of a key. On a frozen key it goes into a new version; both stay visible. */
+final readonly class RuleOnEntry
+{
+    /**
+     * @param  'present'|'absent'|'none'  $ruling
+     *
+     * @throws ActionException
+     */
+    public function __invoke(KeyEntry $entry, string $ruling, string $reason, User $by): KeyEntry
+    {
+        return DB::transaction(function () use ($entry, $ruling, $reason, $by): KeyEntry {
+            $key = KeyVersion::query()->lockForUpdate()->findOrFail($entry->key_version_id);
+            $newest = (int) KeyVersion::query()->where('sitting_id', $key->sitting_id)->max('number');
+            if ($key->number !== $newest) {
+                throw new ActionException(
+                    "Version {$key->number} of this key has been followed by version $newest; rule on that one.",
+                );
+            }
+            if ($entry->grade === Grade::Contested->value) {
+                throw new ActionException(
+                    'The panel does not agree here: the case stays for discussion and is scored for nobody, so there '
+                        .'is nothing to rule on.',
+                );
+            }
+            if ($key->frozen_at !== null) {
+                $entry = $this->copy($key)
+                    ->entries()
+                    ->where('case_id', $entry->case_id)
+                    ->where('fault', $entry->fault)
+                    ->sole();
+            }
+            $entry->update([
+                'ruling' => $ruling,
+                'ruling_reason' => $reason,
+                'ruled_by' => $by->id,
+                'ruled_at' => now(),
+            ]);
+            AuditEntry::note(
+                $by,
+                'rule',
+                "{$entry->fault}, {$entry->recording->golfer->pseudonym}, {$entry->recording->club}",
+                [
+                    'ruling' => $ruling,
+                    'reason' => $reason,
+                    'key_version' => $entry->keyVersion->number,
+                    'recording' => $entry->recording->public_id,
+                ],
+            );
+
+            return $entry;
+        });
+    }
+
+    private function copy(KeyVersion $key): KeyVersion
+    {
+        $next = $key->replicate(['frozen_at'])->fill(['number' => $key->number + 1]);
+        $next->save();
+        $rows = $key
+            ->entries()
+            ->get()
+            ->map(
+                fn (KeyEntry $e): array => ['key_version_id' => $next->id] +
+                    collect($e->getAttributes())->except('id')->all(),
+            );
+        foreach ($rows->chunk(200) as $chunk) {
+            KeyEntry::query()->insert(array_values($chunk->all()));
+        }
+
+        return $next;
+    }
+}

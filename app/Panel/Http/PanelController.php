@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Panel\Http;
+
+use App\Http\Controller;
+use App\Models\KeyEntry;
+use App\Models\Sitting;
+use App\Panel\Actions\RuleOnEntry;
+use App\Panel\Pages\PanelPage;
+use Core\Sight\Role;
+use Core\Sight\SittingKind;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
+
+final class PanelController extends Controller
+{
+    public function index(): RedirectResponse|View
+    {
+        $user = $this->user();
+        abort_if($user->role === Role::Instructor, 403);
+        $round = Sitting::query()
+            ->where('kind', SittingKind::Panel)
+            ->orderByDesc('id')
+            ->get()
+            ->first(fn (Sitting $r): bool => Gate::forUser($user)->allows('viewKey', $r));
+
+        return $round === null
+            ? view('empty', [
+                'title' => 'Panel',
+                'text' => 'The spread of calls, the consensus and its grades appear here when a panel study has been '
+                    .'closed.',
+            ])
+            : redirect()->route('panel', $round);
+    }
+
+    public function show(Sitting $round, PanelPage $page): View
+    {
+        return view('panel.entries', $page->of($round, $this->user()));
+    }
+
+    public function rule(Request $request, KeyEntry $entry, RuleOnEntry $rule): RedirectResponse
+    {
+        $data = $request->validate([
+            'ruling' => ['required', 'in:present,absent,none'],
+            'reason' => ['required', 'string', 'min:10', 'max:2000'],
+        ], ['reason.min' => 'Give the reason in at least ten characters: others will have to defend it.']);
+
+        return $this->attempt(
+            fn () => $rule($entry, $data['ruling'], $data['reason'], $this->user()),
+            'Ruled. The panel\'s label and the measurement stay visible beside it.',
+        );
+    }
+}

@@ -1,0 +1,152 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Shelf\Actions;
+
+use App\Film\Ffmpeg;
+use App\Film\FilmFiles;
+use App\Models\Film;
+use Core\CoreException;
+use Core\Film\Container;
+use Core\Film\FrameClock;
+use Illuminate\Support\Carbon;
+
+/**
+ * Makes a film's stream from its original. One run holds a film by a beat it renews; a run that was killed stops
+ * beating and another takes over, and only the run that holds it may say it is ready.
+ */
+final readonly class ConvertFilm
+{
+    public const STALE_S = 15;
+
+    private const MOST_ATTEMPTS = 5;
+
+    public function __construct(private Ffmpeg $ffmpeg, private FilmFiles $files, private MakeStills $stills)
+    {
+    }
+
+    public function __invoke(int $id): void
+    {
+        $taken = Film::query()
+            ->whereKey($id)
+            ->where('attempts', '<', self::MOST_ATTEMPTS)
+            ->where(
+                static fn ($q) => $q
+                    ->where('state', 'waiting')
+                    ->orWhere(
+                        static fn ($q) => $q
+                            ->where('state', 'converting')
+                            ->where('beat_at', '<', Carbon::now()->subSeconds(self::STALE_S)),
+                    ),
+            )
+            ->increment('attempts', 1, [
+                'state' => 'converting',
+                'progress' => 0,
+                'beat_at' => Carbon::now(),
+                'message' => null,
+            ]);
+        $film = Film::query()->find($id);
+        if ($film === null) {
+            return;
+        }
+        if ($taken === 0) {
+            if ($film->state === 'waiting') {
+                $film->update([
+                    'state' => 'refused',
+                    'message' => 'The film could not be made ready in '.
+                        self::MOST_ATTEMPTS.
+                        ' attempts. The original is kept; send it again in another format.',
+                ]);
+            }
+
+            return;
+        }
+        $mine = $film->attempts;
+        try {
+            $this->convert($film, $mine);
+        } catch (CoreException $e) {
+            $this->settle($film, $mine, ['state' => 'refused', 'message' => mb_substr($e->getMessage(), 0, 300)]);
+        } catch (\Throwable $e) {
+            $this->settle($film, $mine, ['state' => 'waiting', 'message' => 'Interrupted; it is tried again.']);
+
+            throw $e;
+        }
+    }
+
+    private function convert(Film $film, int $mine): void
+    {
+        $original = $this->files->local(
+            $film->path('original.'.Container::from((string) $film->container)->extension()),
+        );
+        $facts = $this->ffmpeg->probe($original);
+        $target = sys_get_temp_dir()."/stream-{$film->public_id}-$mine.mp4";
+        $last = 0.0;
+        try {
+            $clock = $this->ffmpeg->convert($original, $facts, $film->slowed, $target, static function (
+                float $part,
+            ) use ($film, $mine, &$last): void {
+                if (microtime(true) - $last > 0.4) {
+                    $last = microtime(true);
+                    Film::query()
+                        ->whereKey($film->id)
+                        ->where('attempts', $mine)
+                        ->update(['progress' => round(0.97 * $part, 3), 'beat_at' => Carbon::now()]);
+                }
+            });
+            $this->files->put($film->path('stream.mp4'), $target);
+            [$width, $height] = $this->ffmpeg->size($target);
+            $this->settle($film, $mine, self::row($clock, $width, $height) + ['facts' => Film::factsOf($facts)]);
+        } finally {
+            @unlink($target);
+        }
+        ($this->stills)($film->refresh());
+    }
+
+    /**
+     * Takes a stream that is one already, such as the demo's, as it is.
+     *
+     * @throws CoreException
+     */
+    public function adopt(Film $film, string $stream): void
+    {
+        $facts = $this->ffmpeg->probe($stream);
+        $this->files->put($film->path('stream.mp4'), $stream);
+        $this->files->put($film->path('original.mp4'), $stream);
+        $film->update(
+            self::row(
+                FrameClock::of($facts->times, FrameClock::rateFor($facts->times)),
+                $facts->width,
+                $facts->height,
+            ) + [
+                'facts' => Film::factsOf($facts),
+                'received' => $film->bytes,
+                'container' => 'mov',
+                'checksum' => hash_file('sha256', $stream),
+            ],
+        );
+        ($this->stills)($film);
+    }
+
+    /** @return array<string, mixed> */
+    private static function row(FrameClock $clock, int $width, int $height): array
+    {
+        return [
+            'state' => 'ready',
+            'progress' => 1.0,
+            'message' => null,
+            'rate_hz' => $clock->rate,
+            'frames' => $clock->frames(),
+            'taken' => $clock->taken,
+            'width' => $width,
+            'height' => $height,
+        ];
+    }
+
+    /** @param  array<string, mixed>  $change */
+    private function settle(Film $film, int $mine, array $change): void
+    {
+        $held = Film::query()->whereKey($film->id)->where(['attempts' => $mine, 'state' => 'converting'])->first();
+        $held?->update($change);
+    }
+}

@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Shelf\Actions;
+
+use App\Exceptions\ActionException;
+use App\Models\AuditEntry;
+use App\Models\Enums\WorkKind;
+use App\Models\PendingImport;
+use App\Models\Recording;
+use App\Models\RememberedColumns;
+use App\Models\User;
+use App\Shelf\ReadImport;
+use App\Works\Works;
+use Core\Format\FormatException;
+use Illuminate\Support\Facades\DB;
+
+/** Puts a file that was looked at on the Shelf, and remembers how its columns were mapped. */
+final readonly class FinishImport
+{
+    public function __construct(
+        private ReadImport $read,
+        private StoreRecording $store,
+        private Works $works,
+        private DropImport $drop,
+    ) {
+    }
+
+    /** @throws FormatException|ActionException */
+    public function __invoke(PendingImport $import, User $by): Recording
+    {
+        $import->load('golfer.consents');
+        if (! $import->golfer->isConsenting()) {
+            throw new ActionException(
+                "{$import->golfer->pseudonym} has no valid consent for training use; nothing was stored. Record the "
+                    .'consent first.',
+            );
+        }
+        $in = ($this->read)($import);
+        $text = static fn (string $name): ?string => is_string($import->settings[$name] ?? null) &&
+        $import->settings[$name] !== ''
+            ? $import->settings[$name]
+            : null;
+        $recording = DB::transaction(function () use ($import, $in, $text, $by): Recording {
+            $recording = ($this->store)(
+                $import->golfer,
+                [
+                    'club' => $text('club') ?? ($in->facts->club ?? 'not stated'),
+                    'swing' => $text('swing') ?? ($in->facts->swing ?? 'full'),
+                    'device_name' => $text('device_name') ?? $in->facts->deviceName,
+                    'source' => 'file',
+                    'series' => $text('series'),
+                    'is_cold' => (bool) ($import->settings['is_cold'] ?? false),
+                ],
+                $in->trace,
+                $in->stations,
+                $in->views,
+            );
+            $map = $import->format === 'csv' ? $this->read->map($import) : null;
+            if ($map !== null && ! $map->isPlain()) {
+                RememberedColumns::query()->updateOrCreate(
+                    ['header_checksum' => ReadImport::checksum($this->read->header($import))],
+                    ['device_name' => $text('device_name') ?? $in->facts->deviceName, 'map' => $map->toArray()],
+                );
+            }
+            $this->works->ask(WorkKind::Measure, $recording, $by);
+            AuditEntry::note($by, 'import', "recording {$recording->public_id}", ['file' => $import->file_name]);
+
+            return $recording;
+        });
+        ($this->drop)($import);
+
+        return $recording;
+    }
+}

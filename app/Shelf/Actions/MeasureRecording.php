@@ -1,0 +1,104 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Shelf\Actions;
+
+use App\Codebook\Codebooks;
+use App\Models\MeasurementSet;
+use App\Models\Recording;
+use App\Models\StationMark;
+use App\Shelf\AcademyNorms;
+use Core\Codebook\ClubGroup;
+use Core\Codebook\SwingReport;
+use Core\Format\Json\MeasuredJson;
+use Core\Format\Json\QualityJson;
+use Core\Format\Json\StanceJson;
+use Core\Format\Json\VerdictJson;
+use Core\Version;
+
+/** Measures a recording and judges every fault under every lens; keeps the result with what it was made from. */
+final readonly class MeasureRecording
+{
+    public function __construct(private Codebooks $codebooks, private AcademyNorms $norms)
+    {
+    }
+
+    public function __invoke(Recording $recording): MeasurementSet
+    {
+        $document = $this->codebooks->document();
+        $recording->loadMissing(['stations', 'views']);
+        $inputs = $this->inputs($recording);
+        $kept = $recording->measured()->first();
+        if (
+            $kept !== null &&
+            $kept->core_version === Version::CURRENT &&
+            $kept->format === MeasuredJson::VERSION &&
+            $kept->inputs_checksum === $inputs &&
+            $kept->codebook_version === $document->version()
+        ) {
+            return $kept;
+        }
+        $recording->loadMissing('channels');
+        $report = new SwingReport($recording->evidence($this->norms->get()));
+        $faults = [];
+        foreach (array_keys($document->lenses()) as $lens) {
+            $faults[$lens] = array_map(
+                VerdictJson::write(...),
+                $report->faults(
+                    $this->codebooks->under($document, $lens, ClubGroup::of($recording->club), $recording->swing),
+                ),
+            );
+        }
+        $recording->unsetRelation('measured');
+
+        return MeasurementSet::query()->updateOrCreate(['recording_id' => $recording->id], [
+            'core_version' => Version::CURRENT,
+            'codebook_version' => $document->version(),
+            'inputs_checksum' => $inputs,
+            'format' => MeasuredJson::VERSION,
+            'measurements' => MeasuredJson::write($report->assessment->measurements),
+            'faults' => $faults,
+            'quality' => array_map(QualityJson::write(...), $report->assessment->quality()),
+        ]);
+    }
+
+    /** All that the measures and verdicts of a recording depend on but core and codebook, which are kept beside it. */
+    private function inputs(Recording $recording): string
+    {
+        $stations = $recording
+            ->effectiveStations()
+            ->map(static fn (StationMark $m): array => [$m->code, $m->t_s, $m->uncertainty_s])
+            ->values()
+            ->all();
+        $hash = hash_init('sha256');
+        hash_update(
+            $hash,
+            $recording->checksum.
+                json_encode(
+                    [
+                        $stations,
+                        StanceJson::orNull($recording->stance),
+                        $recording->mass_kg,
+                        $recording->club,
+                        $recording->swing,
+                        $recording->points_offset_s,
+                        $recording->points_drift_ppm,
+                        $this->norms->id(),
+                    ],
+                    JSON_THROW_ON_ERROR,
+                ),
+        );
+        foreach ($recording->views as $motion) {
+            hash_update(
+                $hash,
+                json_encode(
+                    [$motion->view, $motion->rate_hz, $motion->t0, $motion->frames, $motion->points],
+                    JSON_THROW_ON_ERROR,
+                ).pack('g*', ...$motion->coordinates),
+            );
+        }
+
+        return hash_final($hash);
+    }
+}

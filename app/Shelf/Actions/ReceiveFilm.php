@@ -1,0 +1,143 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Shelf\Actions;
+
+use App\Exceptions\ActionException;
+use App\Models\AuditEntry;
+use App\Models\Film;
+use App\Models\Recording;
+use App\Models\User;
+use App\Shelf\Jobs\FilmConversion;
+use Core\Film\Container;
+use Core\Motion\View;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Storage;
+
+/**
+ * Takes a film in, part by part, so that a lost network costs one part and no server limit matters. A part sent
+ * twice is known by its place. When the last byte is here the original is summed and its conversion queued.
+ */
+final readonly class ReceiveFilm
+{
+    public const LARGEST = 600 * 1024 * 1024;
+
+    /** Bytes of one part at most. */
+    public const PART = 4 * 1024 * 1024;
+
+    /** @throws ActionException */
+    public function begin(Recording $recording, View $view, string $name, int $bytes, int $slowed, User $by): Film
+    {
+        if ($bytes > self::LARGEST) {
+            throw new ActionException(
+                sprintf(
+                    'The film has %.0f MB; at most %.0f MB are taken. Cut it to the swing, or film in a smaller size.',
+                    $bytes / 1048576,
+                    self::LARGEST / 1048576,
+                ),
+            );
+        }
+
+        return DB::transaction(function () use ($recording, $view, $name, $bytes, $slowed, $by): Film {
+            Recording::query()->lockForUpdate()->findOrFail($recording->id);
+            $there = Film::query()->where(['recording_id' => $recording->id, 'view' => $view->value])->first();
+            if ($there?->isReady()) {
+                throw new ActionException('There is a '.$view->label().' already; take it away first.');
+            }
+            if ($there !== null && in_array($there->state, ['waiting', 'converting'], true)) {
+                throw new ActionException('A '.$view->label().' of this swing is being made ready; wait for it.');
+            }
+            $there?->delete();
+            AuditEntry::note($by, 'film', "recording {$recording->public_id}", [
+                'view' => $view->value,
+                'name' => $name,
+                'bytes' => $bytes,
+            ]);
+
+            return Film::query()->create([
+                'recording_id' => $recording->id,
+                'view' => $view->value,
+                'name' => mb_substr($name, 0, 160),
+                'bytes' => $bytes,
+                'slowed' => $slowed,
+                'offset_s' => $recording->t0,
+            ]);
+        });
+    }
+
+    /**
+     * @param  string  $part  bytes that begin at $offset
+     * @return int how many bytes are here now
+     *
+     * @throws ActionException
+     */
+    public function append(Film $film, int $offset, string $part): int
+    {
+        if ($offset === 0 && $film->state === 'arriving' && Container::of($part) === null) {
+            $film->update([
+                'state' => 'refused',
+                'message' => 'This is not a film: mp4, mov and webm files are taken.',
+            ]);
+
+            throw new ActionException('This is not a film: mp4, mov and webm files are taken. Nothing was kept.');
+        }
+
+        return DB::transaction(function () use ($film, $offset, $part): int {
+            $film = Film::query()->lockForUpdate()->findOrFail($film->id);
+            if ($film->state !== 'arriving') {
+                return $film->received;
+            }
+            // A part known already, or one that leaves a hole: the sender is told where to go on.
+            if ($offset !== $film->received) {
+                return $film->received;
+            }
+            if ($part === '' || strlen($part) > self::PART || $offset + strlen($part) > $film->bytes) {
+                throw new ActionException(
+                    'This part does not belong to the film that was announced; what came before it is kept.',
+                );
+            }
+            $path = self::work($film);
+            // Whatever a broken write left behind the last known byte is overwritten.
+            $file =
+                fopen($path, 'c+b') ?:
+                throw new ActionException('The film cannot be written down here; nothing was changed.');
+            ftruncate($file, max(0, $offset));
+            fseek($file, $offset);
+            $written = fwrite($file, $part) === strlen($part) && fflush($file);
+            fclose($file);
+            if (! $written) {
+                throw new ActionException('The disk is full; what came before this part is kept.');
+            }
+            $film->received = $offset + strlen($part);
+            $film->container ??= Container::of($part)?->value;
+            if ($film->received === $film->bytes) {
+                $this->complete($film, $path);
+            }
+            $film->save();
+
+            return $film->received;
+        });
+    }
+
+    private function complete(Film $film, string $path): void
+    {
+        $film->checksum = (string) hash_file('sha256', $path);
+        $disk = Storage::disk('films');
+        $stream = fopen($path, 'rb');
+        $disk->put($film->path('original.'.Container::from((string) $film->container)->extension()), $stream ?: '');
+        is_resource($stream) && fclose($stream);
+        unlink($path);
+        $film->state = 'waiting';
+        FilmConversion::dispatch($film->id)->afterCommit();
+    }
+
+    /** The file a film grows in while it arrives, always on this machine. */
+    private static function work(Film $film): string
+    {
+        $directory = storage_path('app/private/arriving');
+        is_dir($directory) || mkdir($directory, 0700, true);
+
+        return "$directory/{$film->public_id}";
+    }
+}

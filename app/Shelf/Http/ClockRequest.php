@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Shelf\Http;
+
+use Illuminate\Foundation\Http\FormRequest;
+
+/** How the film's clock is to be brought to the trace's. */
+final class ClockRequest extends FormRequest
+{
+    public function authorize(): bool
+    {
+        return true;
+    }
+
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return [
+            'by' => ['required', 'in:correlation,impact,hand,drift'],
+            'shift' => ['required_if:by,hand,drift', 'nullable', 'numeric', 'between:-1,1'],
+        ];
+    }
+}

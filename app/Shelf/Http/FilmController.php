@@ -1,0 +1,194 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Shelf\Http;
+
+use App\Exceptions\ActionException;
+use App\Film\FilmFiles;
+use App\Http\Controller;
+use App\Models\AuditEntry;
+use App\Models\Film;
+use App\Models\Reading;
+use App\Models\Recording;
+use App\Models\Sitting;
+use App\Shelf\Actions\MatchFilm;
+use App\Shelf\Actions\ReceiveFilm;
+use App\Sight\NotNow;
+use App\Sight\Onlookers;
+use App\Sittings\Pages\ReadingSwing;
+use Core\Film\Container;
+use Core\Motion\View;
+use Core\Sight\SittingState;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Storage;
+use Symfony\Component\HttpFoundation\BinaryFileResponse;
+
+/** Films in, and out again in byte ranges to those who may see them. */
+final class FilmController extends Controller
+{
+    private const PARTS = '/^(stream|poster|(AD|TB|LB|TP|LD|SD|IM|ST|FI))$/';
+
+    public function store(FilmRequest $request, Recording $recording, ReceiveFilm $receive): JsonResponse
+    {
+        try {
+            $film = $receive->begin(
+                $recording,
+                View::from($request->string('view')->value()),
+                $request->string('name')->value(),
+                $request->integer('bytes'),
+                $request->integer('slowed', 1),
+                $this->user(),
+            );
+        } catch (ActionException $e) {
+            return response()->json(['message' => $e->getMessage()], 422);
+        }
+
+        return response()->json(
+            ['part' => ReceiveFilm::PART, 'to' => route('films.append', $film), 'state' => route('films.state', $film)],
+            201,
+        );
+    }
+
+    public function append(Request $request, Film $film, ReceiveFilm $receive): JsonResponse
+    {
+        $offset = $request->validate(['offset' => ['required', 'integer', 'min:0']])['offset'];
+        try {
+            $received = $receive->append($film, (int) $offset, $request->getContent());
+        } catch (ActionException $e) {
+            return response()->json(['message' => $e->getMessage()], 422);
+        }
+
+        return response()->json(['received' => $received]);
+    }
+
+    public function state(Film $film): JsonResponse
+    {
+        return response()->json([
+            'state' => $film->state,
+            'progress' => round($film->progress, 3),
+            'received' => $film->received,
+            'bytes' => $film->bytes,
+            'message' => $film->message,
+        ]);
+    }
+
+    public function destroy(Film $film): RedirectResponse
+    {
+        $recording = $film->recording()->firstOrFail();
+        $round = Sitting::query()
+            ->where('state', '<>', SittingState::Draft)
+            ->whereHas(
+                'cases',
+                static fn ($q) => $q
+                    ->whereHas('swings', static fn ($s) => $s->where('recording_id', $recording->id))
+                    ->whereHas(
+                        'readings',
+                        static fn ($r) => $r->whereHas('arm', static fn ($a) => $a->where('film', true)),
+                    )
+                    ->whereJsonContains('film_views', $film->view),
+            )
+            ->first();
+        if ($round !== null) {
+            return redirect()
+                ->route('bench', $recording)
+                ->with('refused', "“{$round->name}” shows this film and its readings point into it; it stays.");
+        }
+        $film->delete();
+        AuditEntry::note($this->user(), 'film-removed', "recording {$recording->public_id}", [
+            'view' => $film->view,
+            'name' => $film->name,
+        ]);
+
+        return redirect()
+            ->route('bench', $recording)
+            ->with('done', 'The '.$film->coreView()->label().' was taken away, with its original.');
+    }
+
+    public function clock(FilmClockRequest $request, Film $film, MatchFilm $match): RedirectResponse
+    {
+        $recording = $film->recording()->firstOrFail();
+        try {
+            $said = $match($film, $request->change(), $this->user());
+        } catch (ActionException $e) {
+            return redirect()->route('bench', $recording)->with('refused', $e->getMessage());
+        }
+
+        return redirect()->route('bench', $recording)->with('done', $said);
+    }
+
+    public function original(Film $film, FilmFiles $files): BinaryFileResponse
+    {
+        abort_if($film->checksum === null, 404);
+        $kind = Container::from((string) $film->container)->extension();
+
+        abort_unless(Storage::disk('films')->exists($film->path("original.$kind")), 404);
+
+        return response()->download(
+            $files->local($film->path("original.$kind")),
+            "{$film->view}-{$film->public_id}.$kind",
+        );
+    }
+
+    public function onBench(Recording $recording, string $view, string $part, FilmFiles $files): BinaryFileResponse
+    {
+        return $this->part($recording, $view, $part, $files);
+    }
+
+    public function inReading(
+        Reading $reading,
+        int $swing,
+        string $view,
+        string $part,
+        FilmFiles $files,
+        ReadingSwing $of,
+        Onlookers $onlookers,
+    ): BinaryFileResponse {
+        $sight = $onlookers->of($this->user())->ofReading($reading);
+        $sight->why === null || throw NotNow::because($sight->why);
+        abort_unless(
+            in_array($view, array_map(static fn (View $v): string => $v->value, $reading->filmViews()), true),
+            404,
+        );
+        $recording = $of($reading, $swing);
+        $rendition = $of->rendition($reading, $recording);
+
+        return $this->part(
+            $recording,
+            $view,
+            $part,
+            $files,
+            $rendition === null ? null : static fn (string $file): string => $rendition->path($view, $file),
+        );
+    }
+
+    /** @param  (callable(string): string)|null  $path  of a file made anew for one place in a sitting */
+    private function part(
+        Recording $recording,
+        string $view,
+        string $part,
+        FilmFiles $files,
+        ?callable $path = null,
+    ): BinaryFileResponse {
+        abort_unless(preg_match(self::PARTS, $part) === 1, 404);
+        $film = Film::query()
+            ->where('state', 'ready')
+            ->where('recording_id', $recording->id)
+            ->where('view', $view)
+            ->firstOrFail();
+        $file = ($path ?? $film->path(...))($part === 'stream' ? 'stream.mp4' : "$part.jpg");
+        abort_unless(Storage::disk('films')->exists($file), 404);
+        $response = response()->file($files->local($file), [
+            'Content-Type' => $part === 'stream' ? 'video/mp4' : 'image/jpeg',
+            'Accept-Ranges' => 'bytes',
+        ]);
+        if ($path !== null) {
+            // When it was made would tell what was made next to it.
+            $response->headers->remove('Last-Modified');
+        }
+
+        return $response;
+    }
+}

@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Shelf\Http;
+
+use App\Exceptions\ActionException;
+use App\Http\Controller;
+use App\Models\Golfer;
+use App\Models\PendingImport;
+use App\Shelf\Actions\BeginImport;
+use App\Shelf\Actions\DropImport;
+use App\Shelf\Actions\FinishImport;
+use App\Shelf\Pages\ImportPage;
+use Core\CoreException;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\UploadedFile;
+
+/** The guided way of a file onto the Shelf: send it, look at what was understood, set right what was not, keep it. */
+final class ImportController extends Controller
+{
+    public function store(ImportRequest $request, BeginImport $begin): RedirectResponse
+    {
+        /** @var UploadedFile $file */
+        $file = $request->file('trace');
+        /** @var UploadedFile|null $meta */
+        $meta = $request->file('meta');
+        try {
+            $import = $begin(
+                Golfer::query()->with('consents')->whereKey($request->integer('golfer'))->firstOrFail(),
+                $file,
+                $meta,
+                $this->user(),
+            );
+        } catch (ActionException $e) {
+            return back()->withInput()->with('refused', $e->getMessage());
+        }
+
+        return redirect()->route('imports.show', $import);
+    }
+
+    public function show(PendingImport $import, ImportPage $page): View
+    {
+        return view('shelf.import', $page->of($import));
+    }
+
+    public function update(ImportSettingsRequest $request, PendingImport $import): RedirectResponse
+    {
+        $import->update(['settings' => $request->settings()]);
+
+        return redirect()->route('imports.show', $import);
+    }
+
+    public function finish(PendingImport $import, FinishImport $finish): RedirectResponse
+    {
+        try {
+            $recording = $finish($import, $this->user());
+        } catch (CoreException $e) {
+            return redirect()
+                ->route('imports.show', $import)
+                ->with('refused', rtrim($e->getMessage(), '.').'. Nothing was stored.');
+        } catch (ActionException $e) {
+            return redirect()
+                ->route('imports.show', $import)
+                ->with('refused', rtrim($e->getMessage(), '.').'. Nothing was stored.');
+        }
+
+        return redirect()
+            ->route('bench', $recording)
+            ->with('done', 'On the Shelf. Look the trace over before you use it in a round.');
+    }
+
+    public function destroy(PendingImport $import, DropImport $drop): RedirectResponse
+    {
+        $drop($import);
+
+        return redirect()->route('shelf')->with('done', 'Left aside; nothing was stored.');
+    }
+}

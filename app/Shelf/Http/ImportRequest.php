@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Shelf\Http;
+
+use App\Models\Golfer;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
+
+final class ImportRequest extends FormRequest
+{
+    public function authorize(): bool
+    {
+        return $this->user()?->can('create', \App\Models\Recording::class) ?? false;
+    }
+
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return [
+            'golfer' => ['required', Rule::exists(Golfer::class, 'id')],
+            'trace' => ['required', 'file', 'max:40960'],
+            'meta' => ['nullable', 'file', 'max:256'],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'trace.required' => 'Choose the file of the recording.',
+            'trace.max' => 'The trace file is larger than 40 MB; nothing was stored.',
+            'trace.uploaded' => 'The trace file did not arrive whole; nothing was stored. Try again.',
+        ];
+    }
+}

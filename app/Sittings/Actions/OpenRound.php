@@ -1,0 +1,246 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sittings\Actions;
+
+use App\Exceptions\ActionException;
+use App\Models\AuditEntry;
+use App\Models\Enums\WorkKind;
+use App\Models\Exposure;
+use App\Models\KeyVersion;
+use App\Models\Reading;
+use App\Models\Sitting;
+use App\Models\SittingCase;
+use App\Models\User;
+use App\Models\Work;
+use App\Panel\Actions\RefreshKey;
+use App\Works\Progress;
+use App\Works\Works;
+use Core\Chance\Chance;
+use Core\Motion\View;
+use Core\Planning\Deal;
+use Core\Reading\Stage;
+use Core\Sight\SittingState;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+
+/**
+ * Opens a draft: makes the renditions that hidden repeats need, freezes the key it will be scored against and which
+ * films its cases show, and deals every member the cases in an order of their own.
+ */
+final readonly class OpenRound
+{
+    public function __construct(private Works $works, private RefreshKey $refresh, private MakeRenditions $renditions)
+    {
+    }
+
+    /**
+     * At once where there is nothing to make; asked for where renditions are.
+     *
+     * @return Work|null null where it is open now
+     *
+     * @throws ActionException
+     */
+    public function __invoke(Sitting $round, User $by): ?Work
+    {
+        $this->ready($round);
+        $round->isPanel() || $this->keyFor($round);
+        if (! $round->hasRepeats()) {
+            $this->carryOut($round, $by, Progress::untold());
+
+            return null;
+        }
+
+        return $this->works->ask(WorkKind::Open, $round, $by);
+    }
+
+    /** @throws ActionException */
+    public function carryOut(Sitting $round, ?User $by, Progress $progress): void
+    {
+        $this->ready($round);
+        if ($round->hasRepeats()) {
+            ($this->renditions)($round, $progress);
+        }
+        DB::transaction(function () use ($round, $by, $progress): void {
+            $progress->claim();
+            $round = Sitting::query()->lockForUpdate()->findOrFail($round->id);
+            [$cases, $members] = $this->ready($round);
+            if (! $round->isPanel()) {
+                $round->key_version_id = $this->freezeKey($round)->id;
+            }
+            foreach ($cases as $case) {
+                $case->update([
+                    'film_views' => array_map(static fn (View $v): string => $v->value, $case->filmedViews()),
+                ]);
+            }
+            $exposed = $this->exposed($cases, $members);
+            $rows = [];
+            foreach ($members as $member) {
+                foreach (self::order($cases, $round, $member) as $i => $case) {
+                    $rows[] = [
+                        'public_id' => Str::lower(Str::random(26)),
+                        'sitting_case_id' => $case->id,
+                        'user_id' => $member->id,
+                        'arm_id' => $case->arm_id,
+                        'stage' => Stage::Blind->value,
+                        'position' => $i + 1,
+                        'exposed' => isset($exposed[$member->id][$case->case_id]),
+                        'created_at' => now(),
+                        'updated_at' => now(),
+                    ];
+                }
+            }
+            foreach (array_chunk($rows, 500) as $chunk) {
+                Reading::query()->insert($chunk);
+            }
+            $round->fill(['state' => SittingState::Open, 'opened_at' => now()])->save();
+            AuditEntry::note($by, 'open', "round {$round->name}", [
+                'cases' => $cases->count(),
+                'members' => $members->count(),
+                'key_version' => $round->keyVersion?->number,
+                ...$exposed === [] ? [] : ['exposed' => count($exposed)],
+            ]);
+        });
+    }
+
+    /**
+     * @return array{Collection<int, SittingCase>, Collection<int, User>}
+     *
+     * @throws ActionException
+     */
+    private function ready(Sitting $round): array
+    {
+        if ($round->state !== SittingState::Draft) {
+            throw new ActionException("'{$round->name}' is {$round->state->value}, not a draft; nothing was changed.");
+        }
+        $cases = $round
+            ->cases()
+            ->with(['swings.recording.golfer.consents', 'swings.recording.films'])
+            ->orderBy('id')
+            ->get();
+        $members = $round->members()->orderBy('users.id')->get();
+        if ($cases->isEmpty() || $members->isEmpty()) {
+            throw new ActionException('A round needs at least one case and one member before it can be opened.');
+        }
+        foreach ($cases as $case) {
+            foreach ($case->swings as $swing) {
+                if (! $swing->recording->golfer->isConsenting()) {
+                    throw new ActionException(
+                        "{$swing->recording->golfer->pseudonym} has no valid consent; take the recording out of the "
+                            .'round first.',
+                    );
+                }
+                if ($swing->recording->erased_at !== null) {
+                    throw new ActionException(
+                        "A recording of {$swing->recording->golfer->pseudonym} was erased; take it out of the round "
+                            .'first.',
+                    );
+                }
+            }
+        }
+
+        return [$cases, $members];
+    }
+
+    /**
+     * @param  Collection<int, SittingCase>  $cases
+     * @return list<SittingCase> in this member's order
+     */
+    private static function order(Collection $cases, Sitting $round, User $member): array
+    {
+        $chance = new Chance("order|{$round->seed}|{$member->id}");
+        $byId = $cases->keyBy('id');
+        $first = $cases->where('occasion', 1);
+        $again = $cases
+            ->where('occasion', 2)
+            ->mapWithKeys(
+                static fn (SittingCase $c): array => [$c->id => (int) $first->firstWhere('case_id', $c->case_id)?->id],
+            )
+            ->all();
+        if ($again === []) {
+            return array_values(
+                array_map(
+                    static fn (int $id): SittingCase => $byId[$id],
+                    $chance->shuffled(array_values($first->pluck('id')->all())),
+                ),
+            );
+        }
+        $ids = static fn (int $part): array => array_values($first->where('part', $part)->pluck('id')->all());
+
+        return array_map(
+            static fn (int $id): SittingCase => $byId[$id],
+            Deal::order($ids(1), $ids(2), $again, $round->wait_days > 0, $chance),
+        );
+    }
+
+    /**
+     * Who has been shown a truth about which case: by a published round, a second look, or as head coach.
+     *
+     * @param  Collection<int, SittingCase>  $cases
+     * @param  Collection<int, User>  $members
+     * @return array<int, array<int, true>> by member and case
+     */
+    private function exposed(Collection $cases, Collection $members): array
+    {
+        $out = [];
+        $of = [];
+        foreach ($cases as $case) {
+            foreach ($case->swings as $swing) {
+                $of[$swing->recording_id][] = $case->case_id;
+            }
+        }
+        foreach (
+            Exposure::query()
+                ->whereIn('user_id', $members->pluck('id'))
+                ->whereIn('recording_id', array_keys($of))
+                ->get(['user_id', 'recording_id']) as $e
+        ) {
+            foreach ($of[$e->recording_id] as $case) {
+                $out[$e->user_id][$case] = true;
+            }
+        }
+        foreach ($members as $member) {
+            if ($member->isHeadCoach()) {
+                $out[$member->id] = array_fill_keys($cases->pluck('case_id')->all(), true);
+            }
+        }
+
+        return $out;
+    }
+
+    /** @throws ActionException */
+    private function keyFor(Sitting $round): KeyVersion
+    {
+        $asked = $round->cases()->pluck('case_id')->unique();
+
+        return KeyVersion::query()
+            ->where('lens', $round->lens)
+            ->whereHas('sitting', fn ($q) => $q->where('state', SittingState::Published))
+            ->with('sitting')
+            ->orderByDesc('sitting_id')
+            ->orderByDesc('number')
+            ->get()
+            ->first(
+                static fn (KeyVersion $k): bool => $k
+                    ->entries()
+                    ->whereIn('case_id', $asked)
+                    ->distinct()
+                    ->count('case_id') === $asked->count(),
+            ) ??
+            throw new ActionException(
+                'No published panel study covers every case of this round under its lens; nothing was opened.',
+            );
+    }
+
+    private function freezeKey(Sitting $round): KeyVersion
+    {
+        $key = ($this->refresh)($this->keyFor($round));
+        if ($key->frozen_at === null) {
+            $key->update(['frozen_at' => now()]);
+        }
+
+        return $key;
+    }
+}

@@ -1,0 +1,231 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sittings\Actions;
+
+use App\Codebook\Codebooks;
+use App\Exceptions\ActionException;
+use App\Models\AuditEntry;
+use App\Models\Recording;
+use App\Models\Sitting;
+use App\Models\User;
+use App\Sight\Onlookers;
+use Core\Chance\Chance;
+use Core\Codebook\StandardLenses;
+use Core\Planning\CaseSet;
+use Core\Planning\Deal;
+use Core\Reading\CaseKind;
+use Core\Sight\SittingKind;
+use Illuminate\Support\Facades\DB;
+
+/** Writes down a round as a draft: which swings make its cases, who reads them, what is shown. */
+final readonly class PlanRound
+{
+    public function __construct(private Codebooks $codebooks, private Onlookers $onlookers)
+    {
+    }
+
+    /**
+     * @param  list<int>  $recordings  each a case of its own
+     * @param  list<int>  $members
+     * @param  'both'|'film'|'trace'  $show
+     * @param  list<array{kind: CaseKind, recordings: list<int>}>  $groups  cases of several swings, in order
+     * @param  bool  $reveals  whether each case is read again with the ball and the numbers
+     * @param  list<int>  $repeats  single cases to be shown once more, unannounced
+     * @param  bool  $waits  whether the repeats stand in a second part, three weeks later
+     *
+     * @throws ActionException
+     */
+    public function __invoke(
+        string $name,
+        SittingKind $kind,
+        array $recordings,
+        array $members,
+        string $show,
+        User $by,
+        string $lens = StandardLenses::DEFAULT,
+        array $groups = [],
+        bool $reveals = false,
+        array $repeats = [],
+        bool $waits = true,
+    ): Sitting {
+        $wrong = User::query()
+            ->whereKey($members)
+            ->get()
+            ->reject(static fn (User $u): bool => $u->role->maySit($kind))
+            ->pluck('name');
+        if ($wrong->isNotEmpty()) {
+            throw new ActionException(
+                $wrong->join(', ', ' and ').' cannot read in a '.$kind->value.' study. Nothing was stored.',
+            );
+        }
+
+        $cases = [
+            ...array_map(static fn (int $id): array => ['kind' => CaseKind::Single, 'recordings' => [$id]], $recordings),
+            ...$groups,
+        ];
+        $asked = array_merge(...array_column($cases, 'recordings'));
+        $known = $this->onlookers
+            ->of($by)
+            ->recordings()
+            ->whereKey($asked)
+            ->with(['golfer', 'films'])
+            ->withExists('motion')
+            ->get()
+            ->keyBy('id');
+        if ($known->count() !== count(array_unique($asked))) {
+            throw new ActionException(
+                'One of these recordings is not there, or its consent has ended. Nothing was stored.',
+            );
+        }
+        foreach ($cases as $case) {
+            $this->mayStandTogether(
+                $case['kind'],
+                array_map(static fn (int $id): Recording => $known[$id], $case['recordings']),
+            );
+        }
+        $same = array_map(static fn (array $c): string => $c['kind']->value.implode(',', $c['recordings']), $cases);
+        if (count($same) !== count(array_unique($same))) {
+            throw new ActionException('Two cases of this round are the same. Nothing was stored.');
+        }
+        $this->mayBeRepeated(count($cases), $recordings, $repeats, $waits);
+
+        return DB::transaction(function () use (
+            $repeats,
+            $waits,
+            $name,
+            $kind,
+            $cases,
+            $known,
+            $members,
+            $show,
+            $by,
+            $lens,
+            $reveals,
+        ): Sitting {
+            $round = Sitting::query()->create([
+                'reveals' => $reveals,
+                'name' => $name,
+                'kind' => $kind,
+                'lens' => $lens,
+                'codebook_version' => $this->codebooks->document()->version(),
+                'seed' => bin2hex(random_bytes(16)),
+                'created_by' => $by->id,
+                'wait_days' => $repeats !== [] && $waits ? CaseSet::DAYS : 0,
+            ]);
+            $later = $this->later($cases, $repeats, $round);
+            foreach ($cases as $i => $case) {
+                $swings = array_map(static fn (int $id): Recording => $known[$id], $case['recordings']);
+                $film = $show !== 'trace' && self::seen($swings);
+                $round->addCase(
+                    $case['kind'],
+                    $case['recordings'],
+                    $film,
+                    $show !== 'film' || ! $film,
+                    1,
+                    isset($later[$i]) ? 2 : 1,
+                );
+            }
+            foreach ($repeats as $id) {
+                $film = $show !== 'trace' && self::seen([$known[$id]]);
+                $round->addCase(
+                    CaseKind::Single,
+                    [$id],
+                    $film,
+                    $show !== 'film' || ! $film,
+                    2,
+                    $round->wait_days > 0 ? 2 : 1,
+                );
+            }
+            $round->members()->attach($members);
+            AuditEntry::note($by, 'plan', "round $name", ['cases' => count($cases), 'members' => count($members)]);
+
+            return $round;
+        });
+    }
+
+    /**
+     * @param  list<int>  $recordings
+     * @param  list<int>  $repeats
+     *
+     * @throws ActionException
+     */
+    private function mayBeRepeated(int $cases, array $recordings, array $repeats, bool $waits): void
+    {
+        if (array_diff($repeats, $recordings) !== []) {
+            throw new ActionException('Only a recording of this round can be shown again in it. Nothing was stored.');
+        }
+        $room = Deal::room($cases, $waits);
+        if (count($repeats) > $room) {
+            throw new ActionException(
+                sprintf(
+                    'So many cases cannot be shown again without giving themselves away: with %d cases %s can be%s. '
+                        .'Nothing was stored.',
+                    $cases,
+                    $room === 0 ? 'none' : "at most $room",
+                    $waits ? '' : ' within one sitting',
+                ),
+            );
+        }
+    }
+
+    /**
+     * Which cases are kept for the second part, by chance; none where there is one part.
+     *
+     * @param  list<array{kind: CaseKind, recordings: list<int>}>  $cases
+     * @param  list<int>  $repeats
+     * @return array<int, true>
+     */
+    private function later(array $cases, array $repeats, Sitting $round): array
+    {
+        if ($round->wait_days === 0) {
+            return [];
+        }
+        $once = array_keys(
+            array_filter(
+                $cases,
+                static fn (array $c): bool => $c['kind'] !== CaseKind::Single ||
+                    ! in_array($c['recordings'][0], $repeats, true),
+            ),
+        );
+        $drawn = (new Chance("parts|{$round->seed}"))->shuffled($once);
+
+        return array_fill_keys(array_slice($drawn, 0, Deal::fresh(count($cases), count($repeats))), true);
+    }
+
+    /**
+     * @param  list<Recording>  $swings
+     *
+     * @throws ActionException
+     */
+    private function mayStandTogether(CaseKind $kind, array $swings): void
+    {
+        $n = count($swings);
+        $different = static fn (string $in): int => collect($swings)->pluck($in)->unique()->count();
+        $says = match (true) {
+            $kind === CaseKind::Series && ($n < 3 || $n > 6) => 'A series has three to six swings.',
+            $kind === CaseKind::Pair && $n !== 2 => 'A pair has two swings, one before and one after.',
+            $different('id') !== $n => 'A swing stands in a case once.',
+            $different('golfer_id') > 1 => 'The swings of one case are of one golfer.',
+            $different('device_class') > 1 => 'The swings of one case come from one class of device.',
+            default => null,
+        };
+        if ($says !== null) {
+            throw new ActionException("$says Nothing was stored.");
+        }
+    }
+
+    /**
+     * Whether every swing has something to be seen of the body: a filmed view they share, or body points.
+     *
+     * @param  list<Recording>  $swings
+     */
+    private static function seen(array $swings): bool
+    {
+        $views = array_map(static fn (Recording $r): array => array_column($r->filmedViews(), 'value'), $swings);
+
+        return array_intersect(...$views) !== [] ||
+            array_filter($swings, static fn (Recording $r): bool => ! (bool) $r->getAttribute('motion_exists')) === [];
+    }
+}

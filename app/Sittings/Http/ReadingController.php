@@ -1,0 +1,199 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sittings\Http;
+
+use App\Bench\Pages\EvidencePayload;
+use App\Codebook\Codebooks;
+use App\Exceptions\ActionException;
+use App\Http\Controller;
+use App\Models\Call;
+use App\Models\CaseSwing;
+use App\Models\Reading;
+use App\Sight\NotNow;
+use App\Sight\Onlookers;
+use App\Sittings\Actions\HandInReading;
+use App\Sittings\Actions\SaveChanges;
+use App\Sittings\Pages\ReadingSwing;
+use App\Sittings\Pages\SecondLook;
+use Core\Reading\Aid;
+use Core\Reading\Call as CoreCall;
+use Core\Reading\CaseKind;
+use Core\Reading\Edit;
+use Core\Reading\Stage;
+use Core\Sight\Sight;
+use Core\Sight\SittingState;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\RedirectResponse;
+
+final class ReadingController extends Controller
+{
+    public function __construct(private readonly Onlookers $onlookers, private readonly ReadingSwing $swings)
+    {
+    }
+
+    /** The next case of the reader's open rounds, in the reader's own order. */
+    public function next(): RedirectResponse
+    {
+        session()->reflash();
+        $onlooker = $this->onlookers->of($this->user());
+        $reading = Reading::query()->where('user_id', $this->user()->id)->whereNull('handed_in_at')
+            ->whereHas('case.sitting', fn ($q) => $q->where('state', SittingState::Open))
+            ->with(['arm', 'case.sitting', 'case.swings'])
+            ->orderBy('position')
+            ->orderBy('stage')
+            ->get()
+            ->first(static fn (Reading $r): bool => ! $onlooker->ofReading($r)->isNothing());
+
+        return $reading === null
+            ? redirect()->route('today')->with('done', 'Nothing is waiting for you now.')
+            : redirect()->route('read', $reading);
+    }
+
+    public function show(Reading $reading, Codebooks $codebooks, SecondLook $second): View
+    {
+        $this->look($reading);
+        $reading->load(['case.sitting', 'case.swings.recording.golfer']);
+        $mine = Reading::query()
+            ->where('user_id', $reading->user_id)
+            ->where('stage', Stage::Blind)
+            ->whereIn('sitting_case_id', $reading->case->sitting->cases()->whereNull('withdrawn_at')->select('id'))
+            ->get(['id', 'arm_id', 'handed_in_at']);
+
+        return view('sittings.read', [
+            'reading' => $reading,
+            'case' => $reading->case,
+            'cases' => $mine->count(),
+            'done' => $mine->whereNotNull('handed_in_at')->count(),
+            'codebook' => $codebooks->of($reading->case->sitting),
+            'swings' => $reading->case->kind === CaseKind::Single
+                    ? []
+                    : $reading->case->swings
+                        ->map(
+                            static fn (CaseSwing $s): array => [
+                                'name' => $reading->case->swingName($s),
+                                'url' => route('read.evidence', [$reading, $s->position], false),
+                            ],
+                        )
+                        ->all(),
+            'looks' => $second->of($reading),
+        ]);
+    }
+
+    public function evidence(Reading $reading, int $swing, EvidencePayload $payload): JsonResponse
+    {
+        $this->look($reading);
+        $recording = ($this->swings)($reading, $swing);
+        $filmed = $reading->filmViews();
+        $url = static fn (string $view, string $part): string => route(
+            'read.film',
+            [$reading, $swing, $view, $part],
+            false,
+        );
+
+        return response()->json(
+            $payload->of(
+                $recording,
+                $reading->arm->film && $filmed === [],
+                $filmed,
+                $reading->arm->trace,
+                $url,
+                $this->swings->rendition($reading, $recording),
+            ),
+        );
+    }
+
+    /**
+     * @return Sight what may be seen of it now
+     *
+     * @throws NotNow
+     */
+    private function look(Reading $reading): Sight
+    {
+        $sight = $this->onlookers->of($this->user())->ofReading($reading);
+
+        return $sight->why === null ? $sight : throw NotNow::because($sight->why);
+    }
+
+    /**
+     * The sheet as it is kept now. Asked for by the page once it runs, so that a save still under way when the
+     * page was loaded cannot leave it with an older sheet than the server's.
+     */
+    public function sheet(Reading $reading): JsonResponse
+    {
+        $this->look($reading);
+
+        return response()->json($this->kept($reading->load('calls')));
+    }
+
+    public function change(ChangesRequest $request, Reading $reading, SaveChanges $save): JsonResponse
+    {
+        $this->look($reading);
+        $starts = $this->swings->starts($reading);
+        $changes = array_map(
+            static fn (array $c): array => [
+                ...$c,
+                'value' => (new Edit($c['target'], $c['value']))->later($starts)->value,
+            ],
+            $request->changes(),
+        );
+        try {
+            $said = $save($reading, $request->string('writer')->value(), $changes);
+        } catch (ActionException $e) {
+            return response()->json(['message' => $e->getMessage(), 'locked' => true], 423);
+        }
+        // What others did meanwhile, and what stands where something was refused, comes along.
+        $sheet =
+            $said['others'] || $said['refused'] !== []
+                ? ['sheet' => $this->kept(Reading::query()->with('calls')->findOrFail($reading->id))]
+                : [];
+
+        return response()->json([...$said, ...$sheet]);
+    }
+
+    public function handIn(Reading $reading, HandInReading $handIn): RedirectResponse
+    {
+        $this->look($reading);
+        try {
+            $handIn($reading, $this->user());
+        } catch (ActionException $e) {
+            return redirect()->route('read', $reading)->with('refused', $e->getMessage());
+        }
+
+        return redirect()->route('read.next')->with('done', 'Handed in and locked.');
+    }
+
+    /** @return array<string, mixed> the sheet, by the clocks it is shown by */
+    private function kept(Reading $reading): array
+    {
+        $starts = array_map(static fn (float $s): float => -$s, $this->swings->starts($reading));
+        $core = $reading->toCore()->later($starts);
+
+        return [
+            'version' => $reading->version,
+            'locked' => $reading->handed_in_at !== null,
+            'token' => csrf_token(),
+            'calls' => (object) array_map(
+                static fn (CoreCall $c): array => array_filter(
+                    array_diff_key(Call::row($c), ['fault' => 0]),
+                    static fn ($v): bool => $v !== null,
+                ),
+                $core->calls,
+            ),
+            'causes' => $reading->first_causes,
+            'chain' => $reading->chain,
+            'cue' => $reading->cue,
+            'drill' => $reading->drill === null
+                    ? null
+                    : array_filter(
+                        ['key' => $reading->drill, 'stop' => $reading->stop],
+                        static fn ($v): bool => $v !== null,
+                    ),
+            'miss' => $reading->miss,
+            'marks' => (object) $core->marks,
+            'aids' => array_map(static fn (Aid $a): array => $a->toArray(), $core->aids),
+        ];
+    }
+}

@@ -1,0 +1,213 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sittings\Http;
+
+use App\Agreement\Actions\PublishRound;
+use App\Codebook\Codebooks;
+use App\Exceptions\ActionException;
+use App\Http\Controller;
+use App\Models\CaseSwing;
+use App\Models\Enums\WorkState;
+use App\Models\Recording;
+use App\Models\Sitting;
+use App\Models\SittingCase;
+use App\Models\User;
+use App\Models\Work;
+use App\Sight\Onlookers;
+use App\Sittings\Actions\CloseRound;
+use App\Sittings\Actions\OpenRound;
+use App\Sittings\Actions\PlanRound;
+use App\Sittings\Pages\CaseSuggestion;
+use App\Sittings\Pages\OutcomeBias;
+use App\Works\Works;
+use Core\Codebook\StandardLenses;
+use Core\CoreException;
+use Core\Reading\Stage;
+use Core\Sight\SittingKind;
+use Core\Sight\Thing;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
+
+final class RoundController extends Controller
+{
+    public function __construct(private readonly Onlookers $onlookers)
+    {
+    }
+
+    public function index(Request $request, Codebooks $codebooks, CaseSuggestion $suggestion): View
+    {
+        $asked = $request->validate([
+            'suggest' => ['sometimes', 'integer', 'between:2,200'],
+            'share' => ['sometimes', 'integer', 'between:5,95'],
+            'again' => ['sometimes', 'integer', 'between:0,50'],
+            'seed' => ['sometimes', 'integer', 'between:1,1000000'],
+        ]);
+        $recordings = $this->onlookers->of($this->user())->recordings()->with('golfer')->orderBy('id')->get();
+
+        $suggested = null;
+        $refused = null;
+        if (isset($asked['suggest'])) {
+            try {
+                $suggested = $suggestion->of(
+                    $recordings,
+                    (int) $asked['suggest'],
+                    ((int) ($asked['share'] ?? 40)) / 100,
+                    (int) ($asked['again'] ?? 0),
+                    (int) ($asked['seed'] ?? 1),
+                );
+            } catch (CoreException $e) {
+                $refused = $e->getMessage();
+            }
+        }
+
+        return view('sittings.rounds', [
+            'suggested' => $suggested,
+            'refused' => $refused,
+            'asked' => $asked,
+            'names' => $codebooks->current()->faults,
+            'lenses' => $codebooks->document()->lenses(),
+            'rounds' => Sitting::query()
+                ->withCount([
+                    'cases',
+                    'members',
+                    'readings',
+                    'readings as done_count' => fn ($q) => $q->whereNotNull('handed_in_at'),
+                ])
+                ->orderByDesc('id')
+                ->get(),
+            'recordings' => $recordings,
+            'series' => $recordings
+                ->whereNotNull('series')
+                ->groupBy(static fn (Recording $r): string => $r->golfer_id.'|'.$r->device_class.'|'.$r->series)
+                ->filter(static fn ($g): bool => $g->count() >= 3)
+                ->map(static fn ($g) => $g->take(6)),
+            'people' => User::query()->orderBy('name')->get()->groupBy(static fn (User $u): string => $u->role->value),
+        ]);
+    }
+
+    public function show(Sitting $round, OutcomeBias $bias, Works $works): View
+    {
+        $progress = DB::table('readings')
+            ->join('sitting_cases', 'sitting_cases.id', '=', 'readings.sitting_case_id')
+            ->join('users', 'users.id', '=', 'readings.user_id')
+            ->where('sitting_cases.sitting_id', $round->id)
+            ->where('readings.stage', Stage::Blind)
+            ->groupBy('users.id', 'users.name')
+            ->orderBy('users.name')
+            ->selectRaw(
+                'users.name, count(*) as cases, count(readings.handed_in_at) as done, max(readings.handed_in_at) as '
+                    .'last',
+            )
+            ->get();
+        $round->load([
+            'keyVersion.sitting',
+            'members',
+            'cases.recording.golfer',
+            'cases.arm',
+            'cases.swings.recording.films',
+        ]);
+        $onlooker = $this->onlookers->of($this->user())->over($round->cases);
+        $seen = $round->cases
+            ->filter(
+                static fn (SittingCase $c): bool => $c->swings->every(
+                    static fn (CaseSwing $s): bool => $onlooker->sees($s->recording_id, Thing::Context),
+                ),
+            )
+            ->values();
+
+        return view('sittings.round', [
+            'round' => $round,
+            'progress' => $progress,
+            'cases' => $seen,
+            'held' => $round->cases->count() - $seen->count(),
+            // Made from everybody's calls: a head coach who reads here waits like the others.
+            'bias' => $onlooker->withheld($round) === null ? $bias->of($round) : null,
+            'work' => $works->newest($round), 'exposed' => $this->exposed($round),
+        ]);
+    }
+
+    public function store(RoundRequest $request, PlanRound $plan): RedirectResponse
+    {
+        $ints = static fn (mixed $list): array => array_values(array_map(intval(...), (array) $list));
+        try {
+            $round = $plan(
+                $request->string('name')->value(),
+                SittingKind::from($request->string('kind')->value()),
+                $ints($request->validated('recordings', [])),
+                $ints($request->validated('members')),
+                $request->validated('show'),
+                $this->user(),
+                $request->validated('lens') ?? StandardLenses::DEFAULT,
+                $request->groups(),
+                $request->boolean('reveals'),
+                $ints($request->validated('repeats', [])),
+                $request->boolean('waits', true),
+            );
+        } catch (ActionException $e) {
+            return back()->withInput()->with('refused', $e->getMessage());
+        }
+
+        return redirect()
+            ->route('rounds.show', $round)
+            ->with('done', 'Planned as a draft. Nobody sees it until you open it.');
+    }
+
+    public function open(Sitting $round, OpenRound $open): RedirectResponse
+    {
+        return $this->ask(
+            fn (): ?Work => $open($round, $this->user()),
+            'Open. Its members find their first case under Today.',
+        );
+    }
+
+    public function close(Sitting $round, CloseRound $close): RedirectResponse
+    {
+        return $this->attempt(
+            fn () => $close($round, $this->user()),
+            'Closed. Nobody can read in it any more; nothing is published yet.',
+        );
+    }
+
+    public function publish(Sitting $round, PublishRound $publish): RedirectResponse
+    {
+        return $this->ask(fn (): Work => $publish($round, $this->user()), 'Published.');
+    }
+
+    /** @return array<string, int> readings of what a member had been shown before, by name */
+    private function exposed(Sitting $round): array
+    {
+        return DB::table('readings')
+            ->join('sitting_cases', 'sitting_cases.id', '=', 'readings.sitting_case_id')
+            ->join('users', 'users.id', '=', 'readings.user_id')
+            ->where('sitting_cases.sitting_id', $round->id)
+            ->where('readings.stage', Stage::Blind)
+            ->where('readings.exposed', true)
+            ->groupBy('users.id', 'users.name')
+            ->orderBy('users.name')
+            ->selectRaw('users.name, count(*) as n')
+            ->pluck('n', 'name')
+            ->map(static fn (mixed $n): int => (int) $n)
+            ->all();
+    }
+
+    /** Asks for long work and goes back, with what came of it where it is over already. */
+    private function ask(callable $for, string $done): RedirectResponse
+    {
+        try {
+            $work = $for();
+        } catch (ActionException $e) {
+            return back()->with('refused', $e->getMessage());
+        }
+
+        return match ($work?->state) {
+            null => back()->with('done', $done),
+            WorkState::Done => back()->with('done', $done),
+            WorkState::Failed => back()->with('refused', (string) $work->problem),
+            default => back(),
+        };
+    }
+}

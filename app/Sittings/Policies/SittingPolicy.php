@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sittings\Policies;
+
+use App\Models\Sitting;
+use App\Models\User;
+use Core\Sight\SittingState;
+
+final class SittingPolicy
+{
+    public function manage(User $user): bool
+    {
+        return $user->isHeadCoach();
+    }
+
+    /** The agreement figures of a staff round: everybody in it, once it is published. */
+    public function viewResult(User $user, Sitting $round): bool
+    {
+        return ! $round->isPanel() && $round->state === SittingState::Published
+            && ($user->isHeadCoach() || $round->members()->whereKey($user->id)->exists());
+    }
+
+    /** One person's page: the head coach's, and one's own. */
+    public function viewPerson(User $user, Sitting $round, User $member): bool
+    {
+        return $this->viewResult($user, $round) &&
+            ($user->isHeadCoach() || $user->is($member)) &&
+            $round->members()->whereKey($member->id)->exists();
+    }
+
+    /** The key of a panel study: the head coach once it is closed, the panel once it is published. */
+    public function viewKey(User $user, Sitting $round): bool
+    {
+        if (! $round->isPanel()) {
+            return false;
+        }
+
+        return $user->isHeadCoach()
+            ? in_array($round->state, [SittingState::Closed, SittingState::Published], true)
+            : $round->state === SittingState::Published && $round->members()->whereKey($user->id)->exists();
+    }
+
+    public function rule(User $user, Sitting $round): bool
+    {
+        return $user->isHeadCoach() &&
+            $round->isPanel() &&
+            in_array($round->state, [SittingState::Closed, SittingState::Published], true);
+    }
+}

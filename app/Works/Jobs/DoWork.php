@@ -1,0 +1,96 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Works\Jobs;
+
+use App\Agreement\Actions\PublishRound;
+use App\Exceptions\ActionException;
+use App\Models\Enums\WorkKind;
+use App\Models\Enums\WorkState;
+use App\Models\Work;
+use App\Panel\Actions\BuildKey;
+use App\Shelf\Actions\MeasureRecording;
+use App\Sittings\Actions\OpenRound;
+use App\Works\Progress;
+use App\Works\WorkStopped;
+use Illuminate\Contracts\Queue\ShouldQueue;
+use Illuminate\Foundation\Queue\Queueable;
+use Illuminate\Support\Carbon;
+
+/** Works one work through. Safe to run twice: a work that is held by another run, or over, is left alone. */
+final class DoWork implements ShouldQueue
+{
+    use Queueable;
+
+    private const MOST_ATTEMPTS = 4;
+
+    public int $tries = 1;
+
+    public int $timeout = 1800;
+
+    public function __construct(private readonly int $work)
+    {
+    }
+
+    public function handle(): void
+    {
+        $taken = Work::query()
+            ->whereKey($this->work)
+            ->where(
+                static fn ($q) => $q
+                    ->where('state', WorkState::Waiting)
+                    ->orWhere(
+                        static fn ($q) => $q
+                            ->where('state', WorkState::Running)
+                            ->where('beat_at', '<', Carbon::now()->subSeconds(Progress::STALE_S)),
+                    ),
+            )
+            ->increment('attempts', 1, ['state' => WorkState::Running, 'progress' => 0, 'beat_at' => Carbon::now()]);
+        $work = Work::query()->with(['sitting', 'recording', 'asker'])->find($this->work);
+        if ($taken === 0 || $work === null) {
+            return;
+        }
+        $end = static fn (WorkState $state, ?string $problem = null): int => Work::query()
+            ->whereKey($work->id)
+            ->where('attempts', $work->attempts)
+            ->where('state', WorkState::Running)
+            ->update([
+                'state' => $state,
+                'problem' => $problem === null ? null : mb_substr($problem, 0, 500),
+                ...$state === WorkState::Done ? ['progress' => 1] : [],
+            ]);
+        if ($work->attempts > self::MOST_ATTEMPTS) {
+            $end(WorkState::Failed, 'It was interrupted again and again. Nothing was changed; ask for it once more.');
+
+            return;
+        }
+        try {
+            $this->carryOut($work, Progress::of($work));
+            $end(WorkState::Done);
+        } catch (ActionException $e) {
+            $end(WorkState::Failed, $e->getMessage());
+        } catch (WorkStopped $e) {
+            $e->cancelled && $end(WorkState::Cancelled);
+        } catch (\Throwable $e) {
+            $end(
+                WorkState::Failed,
+                'Something went wrong inside the program; it was written down. Nothing was changed.',
+            );
+
+            throw $e;
+        }
+    }
+
+    private function carryOut(Work $work, Progress $progress): void
+    {
+        match ($work->kind) {
+            WorkKind::Measure => $work->recording === null ?: app(MeasureRecording::class)($work->recording),
+            WorkKind::Open => $work->sitting === null ?:
+            app(OpenRound::class)->carryOut($work->sitting, $work->asker, $progress),
+            WorkKind::Key => $work->sitting === null ?: app(BuildKey::class)->carryOut($work->sitting, $progress),
+            WorkKind::Publish => $work->sitting === null ?:
+            app(PublishRound::class)->carryOut($work->sitting, $work->asker, $progress),
+        };
+    }
+}

@@ -1,0 +1,185 @@
+<?php
+
+use App\Agreement\Pages\RoundComparison;
+use App\Agreement\RoundRatings;
+use App\Models\Sitting;
+use Core\Agreement\RatingSet;
+use Core\Agreement\Study;
+use Core\Format\RatingsCsv;
+
+/** @return array<string, string> the files of a round's export */
+function exported(object $test, Sitting $round): array
+{
+    $response = $test->actingAs($test->headCoach())->get("/agreement/{$round->public_id}/export");
+    $response->assertOk()->assertDownload();
+    $zip = new ZipArchive;
+    $zip->open($response->getFile()->getPathname());
+    $out = [];
+    for ($i = 0; $i < $zip->numFiles; $i++) {
+        $out[$zip->getNameIndex($i)] = $zip->getFromIndex($i);
+    }
+    $zip->close();
+
+    return $out;
+}
+
+it('gives the head coach a published round as open files that agree with the page', function () {
+    $round = Sitting::query()->where('name', 'like', 'Spring%')->firstOrFail();
+    $files = exported($this, $round);
+    expect(array_keys($files))->toBe([
+        'ratings.csv',
+        'key.csv',
+        'results.csv',
+        'results.json',
+        'key.json',
+        'datapackage.json',
+    ]);
+    $json = json_decode($files['results.json'], true, 64, JSON_THROW_ON_ERROR);
+    expect($json['provenance']['input']['ratings_sha256'])
+        ->toBe(hash('sha256', $files['ratings.csv']))
+        ->and($json['provenance']['options']['seed'])
+        ->toBe(1)
+        ->and($json['provenance']['version'])
+        ->toBe(Core\Version::CURRENT)
+        ->and($files['ratings.csv'])
+        ->not->toContain('Tam Brackley');
+    // What another program makes of the files is what the page shows.
+    $set = new RatingSet;
+    RatingsCsv::readRatings(stream($files['ratings.csv']), 'ratings.csv', $set);
+    $again = published((new Study($set, RoundRatings::options()))->item($set->items()));
+    expect($again['coefficients'])->toEqual($json['pooled']['coefficients']);
+    $key = new RatingSet;
+    RatingsCsv::readKey(stream($files['key.csv']), 'key.csv', $key);
+    expect($key->hasKey())
+        ->toBeTrue()
+        ->and($json['against_key'][0])
+        ->toHaveKeys(['rater', 'sensitivity', 'mcc'])
+        ->and($json['provenance']['unscored_raters'])
+        ->not->toBe([]);
+});
+
+it('tells of every entry of the key what its verdict came from, by its schema', function () {
+    $round = Sitting::query()->where('name', 'like', 'Spring%')->firstOrFail();
+    $key = json_decode(exported($this, $round)['key.json']);
+    expect($key->entries)->toHaveCount(
+        $round->keyVersion
+            ->entries()
+            ->whereIn('case_id', $round->cases()->select('case_id'))
+            ->count(),
+    );
+    foreach ($key->entries as $e) {
+        $validator = new JsonSchema\Validator;
+        $entry = $e->entry;
+        $validator->validate($entry, (object) ['$ref' => 'file://'.base_path('docs/schemas/key.schema.json')]);
+        expect(array_map(static fn (array $e): string => $e['property'].': '.$e['message'], $validator->getErrors()))
+            ->toBe([])
+            ->and($e->sentence)
+            ->toEndWith('.')
+            ->and($e->case)
+            ->toStartWith('c');
+    }
+});
+
+it('describes every column of its tables', function () {
+    $files = exported($this, Sitting::query()->where('name', 'like', 'Spring%')->firstOrFail());
+    foreach (json_decode($files['datapackage.json'], true)['resources'] as $resource) {
+        $lines = explode("\n", trim($files[$resource['path']]));
+        expect(explode(',', $lines[0]))
+            ->toBe(array_column($resource['schema']['fields'], 'name'))
+            ->and($resource['hash'])
+            ->toBe('sha256:'.hash('sha256', $files[$resource['path']]))
+            ->and(count($lines))
+            ->toBeGreaterThan(10);
+        foreach (array_slice($lines, 1, 400) as $line) {
+            $cells = str_getcsv($line, ',', '"', '');
+            expect($cells)->toHaveCount(count($resource['schema']['fields']));
+            foreach ($resource['schema']['fields'] as $i => $field) {
+                if ($cells[$i] !== '' && in_array($field['type'], ['number', 'integer'], true)) {
+                    expect(is_numeric($cells[$i]))->toBeTrue("{$resource['path']}, {$field['name']}: {$cells[$i]}");
+                }
+            }
+        }
+    }
+});
+
+it('keeps the export from instructors, and unpublished rounds from everybody', function () {
+    [$spring, $autumn] = [
+        Sitting::query()->where('name', 'like', 'Spring%')->firstOrFail(),
+        Sitting::query()->where('name', 'like', 'Autumn%')->firstOrFail(),
+    ];
+    $this->actingAs($this->person('tam'))
+        ->get("/agreement/{$spring->public_id}/export")
+        ->assertNotFound();
+    $this->actingAs($this->person('odile'))
+        ->get("/agreement/{$spring->public_id}/export")
+        ->assertNotFound();
+    $this->actingAs($this->headCoach())
+        ->get("/agreement/{$autumn->public_id}/export")
+        ->assertNotFound();
+});
+
+it('shows every coefficient, or the reason why there is none, to the head coach', function () {
+    $round = Sitting::query()->where('name', 'like', 'Spring%')->firstOrFail();
+    $page = $this->actingAs($this->headCoach())
+        ->get("/agreement/{$round->public_id}")
+        ->assertOk();
+    foreach (
+        [
+            'Conger’s κ',
+            'Light’s κ',
+            'Brennan–Prediger',
+            'with “cannot tell” as an answer',
+            'With the others',
+            'undefined: needs every rater to have rated every case',
+            'Ratings, key and every figure as CSV and JSON',
+        ] as $text
+    ) {
+        $page->assertSee($text);
+    }
+    $this->actingAs($this->person('tam'))
+        ->get("/agreement/{$round->public_id}")
+        ->assertOk()
+        ->assertDontSee('Ratings, key and every figure');
+});
+
+it('says what changed since an earlier round, with its uncertainty, and nothing where there is none', function () {
+    [$spring, $autumn] = [
+        Sitting::query()->where('name', 'like', 'Spring%')->firstOrFail(),
+        Sitting::query()->where('name', 'like', 'Autumn%')->firstOrFail(),
+    ];
+    $comparison = app(RoundComparison::class);
+    expect($comparison->of($spring, $this->headCoach()))->toBeNull();
+    $this->actingAs($this->headCoach())->post("/rounds/{$autumn->public_id}/close");
+    $this->actingAs($this->headCoach())->post("/rounds/{$autumn->public_id}/publish")->assertSessionHas('done');
+    $c = $comparison->of($autumn->refresh(), $this->headCoach());
+    expect($c['with'])
+        ->toBe($spring->name)
+        ->and($c['people'])
+        ->toBeGreaterThanOrEqual(2)
+        ->and($c['ac1']->difference->estimate)
+        ->toEqualWithDelta($c['ac1']->second - $c['ac1']->first, 1e-12)
+        ->and($c['ac1']->p)
+        ->toBeGreaterThan(0.0)
+        ->toBeLessThanOrEqual(1.0)
+        ->and($c['detectable'])
+        ->toBeGreaterThan(0.0);
+    $this->get("/agreement/{$autumn->public_id}")
+        ->assertOk()
+        ->assertSee("Since {$spring->name}")
+        ->assertSee('by permutation of cases');
+});
+
+it('suggests a set of cases from the Shelf and ticks them in the plan', function () {
+    $page = $this->actingAs($this->headCoach())->get('/rounds?suggest=6&share=30&again=2&seed=3')->assertOk();
+    $page
+        ->assertSee('A 95 % interval of one fault’s AC1 is to be expected this wide')
+        ->assertSee('The Shelf could not give')
+        ->assertDontSee('Shown again, unannounced');
+    expect(substr_count($page->getContent(), ' checked'))
+        ->toBeGreaterThanOrEqual(6)
+        ->and($this->get('/rounds?suggest=6&share=30&again=2&seed=3')->getContent())
+        ->toBe($page->getContent());
+    $this->get('/rounds?suggest=150')->assertOk()->assertSee('150 cases were asked for');
+    $this->get('/rounds?suggest=lots')->assertRedirect();
+    $this->actingAs($this->person('tam'))->get('/rounds?suggest=6')->assertForbidden();
+});

@@ -1,0 +1,194 @@
+<?php
+
+use App\Codebook\Codebooks;
+use App\Models\KeyEntry;
+use App\Models\Sitting;
+use App\Models\StationMark;
+use Illuminate\Database\QueryException;
+use Illuminate\Support\Facades\DB;
+
+/** @return list<string> migration files in order */
+function migrations(): array
+{
+    return glob(database_path('migrations/*.php'));
+}
+
+/** The database as the first release left it, with a recording, its stations, a motion and a round in it. */
+function firstRelease(): array
+{
+    foreach (array_reverse(migrations()) as $file) {
+        (require $file)->down();
+    }
+    foreach (array_filter(migrations(), static fn (string $f): bool => str_contains($f, '2026_11_01_')) as $file) {
+        (require $file)->up();
+    }
+    $user = DB::table('users')->insertGetId([
+        'name' => 'Old Hand',
+        'email' => 'old@fernhollow.example',
+        'password' => 'x',
+        'role' => 'head-coach',
+    ]);
+    $golfer = DB::table('golfers')->insertGetId(['pseudonym' => 'Rook', 'handedness' => 'right']);
+    $recording = DB::table('recordings')->insertGetId([
+        'public_id' => '01j00000000000000000000001',
+        'golfer_id' => $golfer,
+        'club' => 'hybrid',
+        'device_class' => 'mat',
+        'rate_hz' => 100,
+        't0' => 0,
+        'samples' => 300,
+        'quality' => '[]',
+        'checksum' => str_repeat('a', 64),
+        'source' => 'file',
+    ]);
+    foreach (['AD' => 0.8, 'TP' => 1.6, 'IM' => 1.9] as $code => $t) {
+        DB::table('station_times')->insert([
+            'recording_id' => $recording,
+            'code' => $code,
+            't_s' => $t,
+            'uncertainty_s' => 0.003,
+            'source' => $code === 'IM' ? 'demo' : 'motion',
+        ]);
+    }
+    DB::table('motions')->insert([
+        'recording_id' => $recording,
+        'rate_hz' => 120,
+        't0' => 0,
+        'frames' => 1,
+        'points' => '["pelvis"]',
+        'coordinates' => '\x000000000000000000000000',
+    ]);
+    DB::table('measurement_sets')->insert([
+        'recording_id' => $recording,
+        'core_version' => '0.1.0',
+        'inputs_checksum' => str_repeat('b', 64),
+        'measurements' => '{}',
+        'faults' => '{}',
+    ]);
+    $round = DB::table('rounds')->insertGetId([
+        'public_id' => '01j00000000000000000000002',
+        'name' => 'Old round',
+        'kind' => 'staff',
+        'lens' => 'early-recentre',
+        'codebook_version' => '1',
+        'seed' => str_repeat('c', 32),
+        'created_by' => $user,
+    ]);
+
+    return [$recording, $round];
+}
+
+it('brings a database of the first release forward without losing anything recorded', function () {
+    DB::beginTransaction();
+    [$recording, $round] = firstRelease();
+    foreach (array_filter(migrations(), static fn (string $f): bool => ! str_contains($f, '2026_11_01_')) as $file) {
+        (require $file)->up();
+    }
+    expect(DB::table('station_times')->where('recording_id', $recording)->count())
+        ->toBe(3)
+        ->and(DB::table('station_times')->where('recording_id', $recording)->pluck('source')->unique()->all())
+        ->toBe(['motion'])
+        ->and(DB::table('motions')->where('recording_id', $recording)->value('view'))
+        ->toBe('points')
+        ->and(DB::table('recordings')->where('id', $recording)->value('points_offset_s'))
+        ->toEqual(0.0)
+        ->and(DB::table('measurement_sets')->count())
+        ->toBe(0);
+    // A round that was read with ten faults keeps them.
+    app()->forgetScopedInstances();
+    $codebook = app(Codebooks::class)->of(Sitting::query()->findOrFail($round));
+    expect($codebook->keys())
+        ->toHaveCount(10)
+        ->and($codebook->version)
+        ->toBe('0.1')
+        ->and(app(Codebooks::class)->current()->keys())
+        ->toHaveCount(23);
+    DB::rollBack();
+});
+
+it('goes back to the first release and forward again, marks by hand left behind', function () {
+    DB::beginTransaction();
+    [$recording] = firstRelease();
+    $new = array_values(array_filter(migrations(), static fn (string $f): bool => ! str_contains($f, '2026_11_01_')));
+    foreach ($new as $file) {
+        (require $file)->up();
+    }
+    DB::table('station_times')->insert([
+        'recording_id' => $recording,
+        'code' => 'IM',
+        't_s' => 1.91,
+        'uncertainty_s' => 0.002,
+        'source' => 'hand',
+        'marked_by' => DB::table('users')->value('id'),
+    ]);
+    foreach (array_reverse($new) as $file) {
+        (require $file)->down();
+    }
+    expect(DB::table('station_times')->where('recording_id', $recording)->count())->toBe(3);
+    foreach ($new as $file) {
+        (require $file)->up();
+    }
+    expect(DB::table('station_times')->where('recording_id', $recording)->count())->toBe(3);
+    DB::rollBack();
+});
+
+it('takes the doubts of before over as codes, and leaves what keys said in their words', function () {
+    DB::beginTransaction();
+    $since = array_map(
+        static fn (string $file): object => require $file,
+        array_filter(migrations(), static fn (string $file): bool => basename($file) >= '2026_11_27_000400'),
+    );
+    array_map(static fn (object $m) => $m->down(), array_reverse($since));
+    $recording = DB::table('recordings')->min('id');
+    DB::table('station_times')
+        ->where('recording_id', $recording)
+        ->where('source', 'motion')
+        ->where('code', 'TP')
+        ->update(['doubt' => 'a downswing of 132 ms is unusual']);
+    DB::table('station_times')
+        ->where('recording_id', $recording)
+        ->where('source', 'motion')
+        ->where('code', 'AD')
+        ->update(['doubt' => 'the club was never still before it moved']);
+    DB::table('station_times')
+        ->where('recording_id', $recording)
+        ->where('source', 'motion')
+        ->where('code', 'IM')
+        ->update(['doubt' => 'somebody said so']);
+    $said = DB::table('key_entries')->orderBy('id')->pluck('sentence', 'id')->all();
+    array_map(static fn (object $m) => $m->up(), $since);
+    $doubts = StationMark::query()
+        ->where('recording_id', $recording)
+        ->where('source', 'motion')
+        ->get()
+        ->keyBy('code')
+        ->map(fn (StationMark $m): ?string => worded($m->doubt()));
+    expect($doubts['TP'])
+        ->toBe('a downswing of 132 ms is unusual')
+        ->and($doubts['AD'])
+        ->toBe('the club was never still before it moved')
+        ->and($doubts['IM'])
+        ->toBe('somebody said so')
+        ->and(
+            DB::table('station_times')
+                ->where('code', 'TP')
+                ->where('recording_id', $recording)
+                ->where('source', 'motion')
+                ->value('doubt'),
+        )
+        ->toContain('doubt.odd-downswing')
+        ->and(DB::table('key_entries')->orderBy('id')->pluck('worded_then', 'id')->all())
+        ->toBe($said)
+        ->and(inWords()->say(KeyEntry::query()->orderBy('id')->firstOrFail()->measured()->why))
+        ->toBe(reset($said))
+        ->and(
+            fn () => DB::transaction(
+                fn () => DB::table('key_entries')
+                    ->whereNull('judgement')
+                    ->limit(1)
+                    ->update(['worded_then' => null]),
+            ),
+        )
+        ->toThrow(QueryException::class);
+    DB::rollBack();
+});

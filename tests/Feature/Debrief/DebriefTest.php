@@ -1,0 +1,152 @@
+<?php
+
+use App\Debrief\Pages\Debrief;
+use App\Models\Call;
+use App\Models\KeyEntry;
+use App\Models\Reading;
+use App\Models\Sitting;
+use App\Sight\Onlookers;
+use Core\Sight\SittingKind;
+use Illuminate\Support\Facades\DB;
+
+it('is the head coach’s alone, of published staff rounds alone', function () {
+    $spring = $this->round('Spring');
+    foreach (['tam', 'odile'] as $who) {
+        foreach (['/debrief', "/debrief/{$spring->public_id}", "/debrief/{$spring->public_id}/1"] as $path) {
+            expect($this->actingAs($this->person($who))->get($path)->status())->toBe($path === '/debrief' ? 403 : 404);
+        }
+    }
+    $head = $this->headCoach();
+    $this->actingAs($head)->get('/debrief')->assertRedirect("/debrief/{$spring->public_id}");
+    $this->actingAs($head)->get("/debrief/{$spring->public_id}")->assertRedirect("/debrief/{$spring->public_id}/1");
+    $this->actingAs($head)->get("/debrief/{$spring->public_id}/1")->assertOk();
+    $this->actingAs($head)->get("/debrief/{$spring->public_id}/99")->assertNotFound();
+    foreach (['Winter', 'Autumn'] as $name) {
+        $this->actingAs($head)->get('/debrief/'.$this->round($name)->public_id.'/1')->assertNotFound();
+    }
+});
+
+it('orders cases and faults by what there is to talk about', function () {
+    $round = $this->round('Spring');
+    $order = app(Debrief::class)->order($round, $this->headCoach());
+    $weights = $order->pluck('weight')->all();
+    $sorted = $weights;
+    rsort($sorted);
+    expect($weights)->toBe($sorted)->and($order->count())->toBe($round->cases()->count());
+    $said = app(Debrief::class)->of($round, $order[0]['case']);
+    $faults = array_column($said['faults'], 'weight');
+    $sorted = $faults;
+    rsort($sorted);
+    expect($faults)->toBe($sorted)->and($said['faults'][0]['key'])->toBe($order[0]['fault']);
+    // In the last case one fault is made a matter of dispute and all agree on the other.
+    $case = $order->last()['case'];
+    $readings = $case->readings->pluck('id');
+    DB::statement('alter table calls disable trigger user');
+    DB::statement('alter table key_entries disable trigger user');
+    Call::query()->whereIn('reading_id', $readings)->delete();
+    foreach ($readings as $i => $id) {
+        Call::query()->create([
+            'reading_id' => $id,
+            'fault' => 'fall-off',
+            'confidence' => 70,
+            ...$i % 2
+                ? ['presence' => 'present', 'severity' => 1, 'onset' => 'FI', 'decision' => 'later']
+                : ['presence' => 'absent'],
+        ]);
+        Call::query()->create(['reading_id' => $id, 'fault' => 'sway', 'confidence' => 70, 'presence' => 'absent']);
+    }
+    KeyEntry::query()
+        ->where('case_id', $case->case_id)
+        ->where('fault', 'fall-off')
+        ->update(['label' => 'none', 'grade' => 'contested', 'ruling' => null]);
+    $case = app(Debrief::class)->order($round, $this->headCoach())->firstWhere('case.id', $case->id)['case'];
+    expect(app(Debrief::class)->of($round, $case)['faults'][0])->toMatchArray([
+        'key' => 'fall-off',
+        'truth' => null,
+        'unsure' => 0,
+    ]);
+});
+
+it('says what each said by letters that differ from case to case and stay on reloading', function () {
+    $round = $this->round('Spring');
+    $debrief = app(Debrief::class);
+    $letters = $debrief->order($round, $this->headCoach())->map(function (array $o) use ($debrief, $round): array {
+        $people = $debrief->of($round, $o['case'])['people'];
+        expect(array_column($people, 'letter'))->toBe(array_map(chr(...), range(65, 64 + count($people))))
+            ->and($debrief->of($round, $o['case'])['people'])->toEqual($people);
+
+        return array_column($people, 'letter', 'name');
+    });
+    expect($letters->unique(fn (array $l): string => (string) json_encode($l))->count())->toBeGreaterThan(1);
+    $case = $debrief->order($round, $this->headCoach())[0]['case'];
+    $said = $debrief->of($round, $case);
+    $fault = $said['faults'][0];
+    expect($fault['present'] + $fault['absent'] + $fault['unsure'])->toBe(count($fault['calls']));
+    $one = $case->readings->first();
+    $mine = collect($said['people'])->firstWhere('name', $one->user->name)['letter'];
+    expect(collect($fault['calls'])->firstWhere('letter', $mine)['presence'])->toBe(
+        $one->calls->firstWhere('fault', $fault['key'])->presence->value,
+    );
+});
+
+it('shows drawings, own marks, cues and pins with their reasons, escaped', function () {
+    $round = $this->round('Spring');
+    $case = app(Debrief::class)->order($round, $this->headCoach())[0]['case'];
+    $reading = $case->readings->first();
+    DB::statement('alter table readings disable trigger user');
+    DB::statement('alter table calls disable trigger user');
+    Reading::query()
+        ->whereKey($reading->id)
+        ->update([
+            'cue' => 'Turn <b>quietly</b>',
+            'aids' => '[{"kind":"plumb","view":"face-on","points":[{"x":0.4,"y":0.9,"t":0.8}]}]',
+            'marks' => '{"TP":1.6,"IM":1.9}',
+        ]);
+    Call::query()
+        ->where('reading_id', $reading->id)
+        ->where('fault', 'sway')
+        ->update([
+            'presence' => 'present',
+            'severity' => 2,
+            'pins' => '[{"on":"film","t":1.25,"reason":"hip </script> past the foot"}]',
+        ]);
+    $page = $this->actingAs($this->headCoach())
+        ->get("/debrief/{$round->public_id}/1")
+        ->assertOk();
+    $page
+        ->assertSee('Turn <b>quietly</b>')
+        ->assertDontSee('Turn <b>quietly</b>', false)
+        ->assertSee('hip </script> past the foot')
+        ->assertDontSee('hip </script>', false)
+        ->assertSee('drawn by')
+        ->assertSee('Top and impact, as each marked them')
+        ->assertSee('data-go="1.25"', false);
+});
+
+it('leaves out whom the consent has ended for, and says where nothing can be shown', function () {
+    $round = $this->round('Spring');
+    $debrief = app(Debrief::class);
+    $before = $debrief->order($round, $this->headCoach())->count();
+    $gone = $round->cases()->with('recording.golfer')->orderBy('id')->get()->groupBy('recording.golfer_id')->first();
+    $gone[0]->recording->golfer->consents()->update(['withdrawn_at' => now()]);
+    app(Onlookers::class)->forget();
+    expect($debrief->order($round, $this->headCoach())->count())->toBe($before - $gone->count());
+    foreach ($round->cases()->with('recording.golfer')->get() as $case) {
+        $case->recording->golfer->consents()->update(['withdrawn_at' => now()]);
+    }
+    $this->actingAs($this->headCoach())
+        ->get("/debrief/{$round->public_id}/1")
+        ->assertOk()
+        ->assertSee('No case of this round can be shown');
+});
+
+it('has an empty place where no round is published', function () {
+    DB::statement('alter table sittings disable trigger user');
+    Sitting::query()
+        ->where('kind', SittingKind::Round)
+        ->update(['state' => 'closed']);
+    $this->actingAs($this->headCoach())
+        ->get('/debrief')
+        ->assertOk()
+        ->assertSee('When a staff round has been published');
+});

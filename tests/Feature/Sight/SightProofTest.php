@@ -1,0 +1,720 @@
+<?php
+
+use App\Models\Call;
+use App\Models\Film;
+use App\Models\KeyEntry;
+use App\Models\MeasurementSet;
+use App\Models\Reading;
+use App\Models\Recording;
+use App\Models\Sitting;
+use App\Models\User;
+use Core\Reading\CaseKind;
+use Core\Sight\SittingKind;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Route;
+use Illuminate\Testing\TestResponse;
+
+/*
+ * The proof of what may be seen, over all routes and methods, for everybody a state is dangerous for. Canaries – words
+ * that stand nowhere else – are planted in every measurement, verdict, key entry, ruling and call, and looked for in
+ * every answer to everybody from whom they are to be kept; what is hidden is answered byte for byte as what is not
+ * there; and when every secret is changed, no byte of any answer may change with it. A route that this proof does not
+ * know fails it.
+ */
+
+/** Every route with its methods, by name. A new one belongs here once somebody has thought about what it shows. */
+const KNOWN_ROUTES = [
+    'login' => 'GET',
+    '' => 'POST',
+    'logout' => 'POST',
+    'today' => 'GET',
+    'keys' => 'PUT',
+    'codebook' => 'GET',
+    'codebook.document' => 'GET',
+    'codebook.store' => 'POST',
+    'read.next' => 'GET',
+    'read' => 'GET',
+    'read.evidence' => 'GET',
+    'read.film' => 'GET',
+    'read.sheet' => 'GET',
+    'read.change' => 'POST',
+    'read.hand-in' => 'POST',
+    'bench' => 'GET',
+    'bench.beside' => 'GET',
+    'bench.compare' => 'GET',
+    'bench.why' => 'GET',
+    'bench.evidence' => 'GET',
+    'bench.state' => 'GET',
+    'bench.film' => 'GET',
+    'bench.mark' => 'POST',
+    'bench.clock' => 'POST',
+    'bench.remove' => 'GET',
+    'bench.erase' => 'DELETE',
+    'agreement.index' => 'GET',
+    'agreement' => 'GET',
+    'agreement.person' => 'GET',
+    'agreement.record' => 'GET',
+    'agreement.export' => 'GET',
+    'panel.index' => 'GET',
+    'panel' => 'GET',
+    'panel.rule' => 'POST',
+    'shelf' => 'GET',
+    'imports.store' => 'POST',
+    'imports.show' => 'GET',
+    'imports.update' => 'PUT',
+    'imports.finish' => 'POST',
+    'imports.drop' => 'DELETE',
+    'films.store' => 'POST',
+    'films.append' => 'PUT',
+    'films.state' => 'GET',
+    'films.original' => 'GET',
+    'films.clock' => 'POST',
+    'films.drop' => 'DELETE',
+    'debrief.index' => 'GET',
+    'debrief.first' => 'GET',
+    'debrief' => 'GET',
+    'rounds' => 'GET',
+    'rounds.store' => 'POST',
+    'rounds.show' => 'GET',
+    'rounds.open' => 'POST',
+    'rounds.close' => 'POST',
+    'rounds.publish' => 'POST',
+    'capture' => 'GET',
+    'capture.live' => 'GET',
+    'capture.arm' => 'POST',
+    'capture.keep' => 'POST',
+    'capture.leave' => 'DELETE',
+    'capture.register' => 'POST',
+    'capture.revoke' => 'DELETE',
+    'record' => 'GET',
+    'works.show' => 'GET',
+    'works.cancel' => 'DELETE',
+    'ingest.open' => 'POST',
+    'ingest.chunks' => 'POST',
+    'ingest.close' => 'POST',
+    'up' => 'GET',
+];
+
+/** What stands for something that is not there, by parameter. */
+const NOTHING = [
+    'reading' => 'zzzzzzzzzzzzzzzzzzzzzzzzzz',
+    'recording' => '01j0000000000000000000zzzz',
+    'other' => '01j0000000000000000000zzzz',
+    'round' => '01j0000000000000000000zzzz',
+    'session' => '01j0000000000000000000zzzz',
+    'import' => '01j0000000000000000000zzzz',
+    'film' => 'zzzzzzzzzzzzzzzzzzzzzzzzzz',
+    'entry' => 999_999_999,
+    'work' => '01j0000000000000000000zzzz',
+    'device' => '01j0000000000000000000zzzz',
+    'member' => 999_999_999,
+];
+
+/** @return list<Recording> the recordings laid, in order */
+function laid(): array
+{
+    return Recording::query()->with('golfer')->orderBy('id')->get()->all();
+}
+
+/** An open sitting of these people over these recordings. */
+function sat(
+    object $test,
+    string $name,
+    SittingKind $kind,
+    array $people,
+    array $recordings,
+    bool $reveals = false,
+    bool $open = true,
+): Sitting {
+    $sitting = app(App\Sittings\Actions\PlanRound::class)(
+        $name,
+        $kind,
+        array_map(fn (Recording $r): int => $r->id, $recordings),
+        array_map(fn (User $u): int => $u->id, $people),
+        'both',
+        $test->headCoach(),
+        reveals: $reveals,
+    );
+    $open && app(App\Sittings\Actions\OpenRound::class)($sitting, $test->headCoach());
+
+    return $sitting->refresh();
+}
+
+/** Everything of these people in a sitting handed in. */
+function handedIn(Sitting $sitting): void
+{
+    foreach ($sitting->readings()->with('user', 'case')->get() as $reading) {
+        foreach (Core\Codebook\Codebook::standard()->keys() as $fault) {
+            Call::query()->updateOrCreate(
+                ['reading_id' => $reading->id, 'fault' => $fault],
+                ['presence' => 'absent', 'confidence' => 70],
+            );
+        }
+        app(App\Sittings\Actions\HandInReading::class)($reading->fresh(), $reading->user);
+    }
+}
+
+/**
+ * Every state that has given something away, laid beside the demo: spring is published over the first five recordings,
+ * autumn open over the other three, the winter study published over all.
+ *
+ * @return array<string, array{User, list<int>}> by name: who, and the places of the recordings whose numbers and key
+ *     they may see
+ */
+function everyState(object $test): array
+{
+    $r = laid();
+    [$tam, $kit, $bea, $odile, $piet] = array_map($test->person(...), ['tam', 'kit', 'bea', 'odile', 'piet']);
+    $second = User::query()->create([
+        'name' => 'Second Head',
+        'email' => 'second@fernhollow.example',
+        'password' => 'x',
+        'role' => 'head-coach',
+    ]);
+    $nobody = User::query()->create([
+        'name' => 'No Seat',
+        'email' => 'nobody@fernhollow.example',
+        'password' => 'x',
+        'role' => 'instructor',
+    ]);
+    // The same recording in a second round; a draft that must change nothing.
+    sat($test, 'Once more', SittingKind::Round, [$tam], [$r[0]], true);
+    sat($test, 'A draft', SittingKind::Round, [$tam, $odile], [$r[4]], open: false);
+    // A second look, open, while the same swing waits to be read blind elsewhere.
+    handedIn(sat($test, 'Looked at', SittingKind::Round, [$kit], [$r[1]], true));
+    sat($test, 'Looked at elsewhere', SittingKind::Round, [$kit], [$r[1]]);
+    // A panel member reads again; another one has a seat among the staff; a head coach reads.
+    sat($test, 'Panel again', SittingKind::Panel, [$odile], [$r[2]]);
+    sat($test, 'Two roles', SittingKind::Round, [$piet], [$r[0]]);
+    sat($test, 'The head reads', SittingKind::Round, [$second], [$r[4]]);
+    // Closed and not published.
+    $shut = sat($test, 'Shut', SittingKind::Round, [$bea], [$r[3]]);
+    handedIn($shut);
+    app(App\Sittings\Actions\CloseRound::class)($shut, $test->headCoach());
+    // A swing of a series with a hidden sibling.
+    foreach ([3, 0] as $i) {
+        $r[$i]->update(['golfer_id' => $r[0]->golfer_id, 'series' => 'one evening']);
+    }
+    // Kit sees four of spring's recordings; the last one's golfer takes the consent back.
+    $r[7]->golfer->consents()->update(['withdrawn_at' => now()]);
+
+    return [
+        'a head coach' => [$test->headCoach(), [0, 1, 2, 3, 4, 5, 6]],
+        'a head coach who reads' => [$second, [0, 1, 2, 3, 5, 6]],
+        'an instructor who reads again' => [$tam, [1, 2, 3, 4]],
+        'an instructor with a second look' => [$kit, [0, 2, 3, 4]],
+        'an instructor in a closed round' => [$bea, [0, 1, 2, 4]],
+        'a panel member who reads again' => [$odile, [0, 1, 3, 4, 5, 6]],
+        'a panel member among the staff' => [$piet, [1, 2, 3, 4, 5, 6]],
+        'an instructor without a seat' => [$nobody, []],
+    ];
+}
+
+/** Plants a word of its own in all that is secret of each recording, and in everybody's calls. */
+function plantCanaries(): void
+{
+    foreach (['key_entries', 'calls', 'readings'] as $table) {
+        DB::statement("alter table $table disable trigger user");
+    }
+    foreach (laid() as $i => $recording) {
+        $set = MeasurementSet::query()->where('recording_id', $recording->id)->sole();
+        $set->update([
+            'measurements' => [
+                ...$set->measurements,
+                'tempo' => ['value' => null, 'unit' => 'ratio', 'reason' => "canarynumber$i"],
+                'finish_share' => ['value' => null, 'unit' => '%', 'reason' => "canarynumber$i"],
+            ],
+            'faults' => array_map(
+                fn ($lens) => array_map(fn ($f) => [...$f, 'why' => "canaryverdict$i"], $lens),
+                $set->faults,
+            ),
+            'quality' => [
+                [
+                    'kind' => 'stuck',
+                    'severity' => 'serious',
+                    'what' => "canaryquality$i",
+                    'effect' => 'nulled',
+                    'from_s' => 1.0,
+                    'to_s' => 1.2,
+                    'signals' => [],
+                    'widening' => 2.0,
+                    'measurements' => [],
+                ],
+            ],
+        ]);
+        foreach (
+            KeyEntry::query()
+                ->whereHas(
+                    'case',
+                    fn ($q) => $q
+                        ->where('kind', CaseKind::Single)
+                        ->whereHas('swings', fn ($s) => $s->where('recording_id', $recording->id)),
+                )
+                ->get() as $entry
+        ) {
+            $entry->update([
+                'judgement' => null,
+                'worded_then' => "canarykey$i",
+                'grade' => 'conflict',
+                'ruling' => $entry->fault === 'sway' ? 'absent' : null,
+                'ruling_reason' => $entry->fault === 'sway' ? "canaryruling$i" : null,
+                'ruled_by' => $entry->fault === 'sway' ? User::query()->value('id') : null,
+                'ruled_at' => $entry->fault === 'sway' ? now() : null,
+            ]);
+        }
+        Reading::query()
+            ->whereHas('case.swings', fn ($q) => $q->where('recording_id', $recording->id))
+            ->get()
+            ->each(function (Reading $reading) use ($i): void {
+                DB::table('readings')
+                    ->where('id', $reading->id)
+                    ->update(['cue' => "canarycue{$i}of{$reading->user_id}"]);
+                DB::table('calls')
+                    ->where('reading_id', $reading->id)
+                    ->update([
+                        'pins' => json_encode([
+                            ['on' => 'film', 't' => 1.0, 'reason' => "canarypin{$i}of{$reading->user_id}"],
+                        ]),
+                    ]);
+            });
+    }
+}
+
+/** @return array<string, list<string|int>> values of the parameters, enough of each to meet every state */
+function parameters(User $user): array
+{
+    $others = Reading::query()
+        ->where('user_id', '<>', $user->id)
+        ->orderBy('id')
+        ->pluck('public_id')
+        ->filter(fn ($id, int $i): bool => $i % 23 === 0)
+        ->values()
+        ->all();
+
+    return [
+        'reading' => [
+            ...Reading::query()->where('user_id', $user->id)->orderBy('id')->pluck('public_id')->all(),
+            ...$others,
+        ],
+        'recording' => Recording::query()->orderBy('id')->pluck('public_id')->all(),
+        'round' => Sitting::query()->orderBy('id')->pluck('public_id')->all(),
+        'other' => Recording::query()->orderBy('id')->limit(3)->pluck('public_id')->all(),
+        'film' => Film::query()->orderBy('id')->pluck('public_id')->all(),
+        'entry' => KeyEntry::query()->where('fault', 'sway')->orderBy('id')->pluck('id')->all(),
+        'member' => [$user->id, test()->person('ines')->id],
+        'fault' => ['hang-back'],
+        'swing' => [1],
+        'place' => [1, 2],
+        'view' => ['face-on'],
+        'part' => ['stream', 'TP'],
+        'session' => [NOTHING['session']],
+        'import' => [NOTHING['import']],
+        'work' => App\Models\Work::query()->orderBy('id')->pluck('public_id')->all(),
+        'device' => [NOTHING['device']],
+    ];
+}
+
+/**
+ * @param  'GET'|'other'  $which
+ * @return list<array{method: string, uri: string, absent: string}> each address, and the same of something that is not
+ *     there
+ */
+function addresses(User $user, string $which): array
+{
+    $values = parameters($user);
+    $out = [];
+    foreach (Route::getRoutes()->getRoutes() as $route) {
+        $method = array_values(array_diff($route->methods(), ['HEAD']))[0];
+        if (
+            ($method === 'GET') !== ($which === 'GET') ||
+            str_starts_with($route->uri(), 'storage/') ||
+            str_starts_with($route->uri(), 'ingest/') ||
+            in_array($route->getName(), ['logout', 'up'], true)
+        ) {
+            continue;
+        }
+        $uris = [['/'.ltrim($route->uri(), '/'), '/'.ltrim($route->uri(), '/')]];
+        foreach ($route->parameterNames() as $name) {
+            expect($values)->toHaveKey(
+                $name,
+                message: "the proof does not know the parameter '$name' of {$route->uri()}",
+            );
+            $uris = array_merge(
+                ...array_map(
+                    static fn (array $pair): array => array_map(
+                        static fn ($v): array => [
+                            str_replace('{'.$name.'}', (string) $v, $pair[0]),
+                            str_replace('{'.$name.'}', (string) (NOTHING[$name] ?? $v), $pair[1]),
+                        ],
+                        $values[$name],
+                    ),
+                    $uris,
+                ),
+            );
+        }
+        foreach ($uris as [$uri, $absent]) {
+            $out[] = ['method' => $method, 'uri' => $uri, 'absent' => $absent];
+        }
+    }
+
+    return $out;
+}
+
+/** What an answer says, status and headers and all, without what is drawn anew each time. */
+function said(TestResponse $response): string
+{
+    $base = $response->baseResponse;
+    $body =
+        $base instanceof Symfony\Component\HttpFoundation\BinaryFileResponse
+            ? hash_file('sha256', $base->getFile()->getPathname())
+            : (string) $base->getContent();
+    $body = preg_replace(
+        ['/name="_token" value="[^"]*"/', '/name="csrf-token" content="[^"]*"/', '/"token":"[^"]*"/'],
+        '',
+        $body,
+    );
+
+    return $base->getStatusCode().
+        "\n".
+        json_encode(
+            collect($base->headers->all())
+                ->except(['date', 'set-cookie', 'last-modified'])
+                ->all(),
+        ).
+        "\n".
+        $body;
+}
+
+/** One request as this person, taken back whatever it did. */
+function ask(object $test, User $user, string $method, string $uri): string
+{
+    DB::beginTransaction();
+    try {
+        app('auth')->forgetGuards();
+
+        return said(
+            $test
+                ->actingAs($user)
+                ->call(
+                    $method,
+                    $uri,
+                    $method === 'GET'
+                        ? []
+                        : [
+                            'ruling' => 'present',
+                            'reason' => 'long enough to be one',
+                            'code' => 'IM',
+                            't_s' => 1.0,
+                            'by' => 'push',
+                            'view' => 'face-on',
+                            'name' => 'x.mp4',
+                            'bytes' => 10,
+                            'offset' => 0,
+                            'writer' => 'w',
+                            'changes' => [],
+                        ],
+                ),
+        );
+    } finally {
+        DB::rollBack();
+        session()->flush();
+    }
+}
+
+it('knows every route there is', function () {
+    foreach (Route::getRoutes()->getRoutes() as $route) {
+        if (str_starts_with($route->uri(), 'storage/') || $route->uri() === 'up') {
+            continue;
+        }
+        $method = array_values(array_diff($route->methods(), ['HEAD']))[0];
+        expect(KNOWN_ROUTES)
+            ->toHaveKey(
+                (string) $route->getName(),
+                message: "{$route->uri()} is new: say here that it was thought about",
+            )
+            ->and(KNOWN_ROUTES[(string) $route->getName()])
+            ->toBe($method, $route->uri());
+    }
+});
+
+it('lets no canary out, and answers what is hidden as what is not there', function () {
+    $people = everyState($this);
+    plantCanaries();
+    $ids = array_map(static fn (Recording $r): string => $r->public_id, laid());
+    $seen = 0;
+    foreach ($people as $name => [$user, $may]) {
+        $hidden = array_diff(array_keys($ids), $may);
+        // And shows what may be seen: a draft, for one, takes nothing away.
+        foreach ($may as $i) {
+            expect(substr(ask($this, $user, 'GET', "/bench/{$ids[$i]}"), 0, 3))->toBe('200', "recording $i for $name");
+        }
+        foreach (
+            [...addresses($user, 'GET'), ...addresses($user, 'other')] as ['method' => $method, 'uri' => $uri, 'absent' => $absent]
+        ) {
+            $said = ask($this, $user, $method, $uri);
+            preg_match_all('/canary(number|verdict|quality|key|ruling)(\d)/', $said, $m, PREG_SET_ORDER);
+            foreach ($m as [$all, , $i]) {
+                expect((int) $i)->toBeIn($may, "$method $uri tells $name $all");
+                $seen++;
+            }
+            // Calls and cues: one's own on one's own sheet, anybody's for a head coach in what is published.
+            preg_match_all('/canary(?:pin|cue)(\d)of(\d+)/', $said, $m, PREG_SET_ORDER);
+            foreach ($m as [$all, $i, $of]) {
+                $own = (int) $of === $user->id && str_starts_with($uri, '/read/');
+                expect(
+                    $own ||
+                        ($user->isHeadCoach() &&
+                            in_array((int) $i, array_intersect($may, range(0, 4)), true) &&
+                            str_starts_with($uri, '/debrief/')),
+                )->toBeTrue("$method $uri tells $name $all");
+            }
+            foreach ($hidden as $i) {
+                if (str_contains($uri, $ids[$i])) {
+                    expect($said)->toBe(
+                        ask($this, $user, $method, str_replace($ids[$i], NOTHING['recording'], $uri)),
+                        "$method $uri tells $name that it is there",
+                    );
+                } else {
+                    expect(str_contains($said, $ids[$i]))->toBeFalse("$method $uri names recording $i to $name");
+                }
+            }
+            // What is there and forbidden looks like what is not there.
+            if (! $user->isHeadCoach() && $absent !== $uri && str_starts_with($said, '403')) {
+                expect($said)->toBe(ask($this, $user, $method, $absent), "$method $uri tells $name that it is there");
+            }
+            $status = (int) substr($said, 0, 3);
+            expect($status)->not->toBeIn([500, 503], "$method $uri as $name");
+        }
+    }
+    // The canaries do sing where they may.
+    expect($seen)->toBeGreaterThan(500);
+});
+
+it('tells nobody by the answer whether an entry, a film, a reading or a round of others is there', function () {
+    $people = everyState($this);
+    foreach (
+        ['an instructor who reads again', 'a panel member who reads again', 'an instructor without a seat'] as $name
+    ) {
+        [$user] = $people[$name];
+        foreach (addresses($user, 'other') as ['method' => $method, 'uri' => $uri, 'absent' => $absent]) {
+            if ($absent === $uri || str_starts_with($uri, '/read/')) {
+                continue;
+            }
+            expect(ask($this, $user, $method, $uri))->toBe(
+                ask($this, $user, $method, $absent),
+                "$method $uri tells $name that it is there",
+            );
+        }
+        $mine = Reading::query()->where('user_id', $user->id)->pluck('public_id')->all();
+        foreach (
+            Reading::query()
+                ->orderBy('id')
+                ->get()
+                ->reject(fn (Reading $r): bool => in_array($r->public_id, $mine, true))
+                ->take(4) as $reading
+        ) {
+            foreach (
+                ['GET' => ['', '/evidence/1', '/sheet', '/film/1/face-on/stream'], 'POST' => ['/changes', '/hand-in']] as $method => $parts
+            ) {
+                foreach ($parts as $part) {
+                    expect(ask($this, $user, $method, "/read/{$reading->public_id}$part"))->toBe(
+                        ask($this, $user, $method, '/read/'.NOTHING['reading'].$part),
+                    );
+                }
+            }
+        }
+    }
+});
+
+/** Changes every secret of the recordings that are hidden from this person, and everybody else's unpublished calls. */
+function changeEverySecret(User $user, array $hidden): void
+{
+    foreach (['key_entries', 'calls', 'readings'] as $table) {
+        DB::statement("alter table $table disable trigger user");
+    }
+    foreach (KeyEntry::query()->whereHas('case.swings', fn ($q) => $q->whereIn('recording_id', $hidden))->get() as $e) {
+        $e->update([
+            'label' => $e->label === 'present' ? 'absent' : 'present',
+            'grade' => 'verified',
+            'judgement' => null,
+            'worded_then' => 'SECRET',
+            'verdict' => 'supported',
+            'present' => 5,
+            'absent' => 0,
+            'severity' => 3,
+        ]);
+    }
+    foreach (MeasurementSet::query()->whereIn('recording_id', $hidden)->get() as $m) {
+        $m->update([
+            'measurements' => array_map(
+                fn ($v) => isset($v['value']) && is_numeric($v['value']) ? [...$v, 'value' => $v['value'] + 7.7] : $v,
+                $m->measurements,
+            ),
+            'faults' => array_map(
+                fn ($lens) => array_map(
+                    fn ($f) => [
+                        ...$f,
+                        'verdict' => $f['verdict'] === 'supported' ? 'contradicted' : 'supported',
+                        'why' => 'SECRET',
+                    ],
+                    $lens,
+                ),
+                $m->faults,
+            ),
+            'quality' => [
+                [
+                    'kind' => 'stuck',
+                    'severity' => 'serious',
+                    'what' => 'SECRET',
+                    'effect' => 'nulled',
+                    'from_s' => 1.0,
+                    'to_s' => 1.2,
+                    'signals' => [],
+                    'widening' => 2.0,
+                    'measurements' => [],
+                ],
+            ],
+        ]);
+    }
+    DB::table('recordings')
+        ->whereIn('id', $hidden)
+        ->update([
+            'outcome' => json_encode([
+                'start_deg' => 9.0,
+                'curve_deg' => -9.0,
+                'height' => 'low',
+                'strike' => 'thin',
+                'low_point_cm' => null,
+            ]),
+        ]);
+    $others = Reading::query()
+        ->where('user_id', '<>', $user->id)
+        ->whereHas('case.sitting', fn ($q) => $q->where('state', '<>', 'published'))
+        ->pluck('id');
+    Call::query()
+        ->whereIn('reading_id', $others)
+        ->update(['presence' => 'present', 'severity' => 3, 'confidence' => 95]);
+    DB::table('readings')
+        ->whereIn('id', $others)
+        ->update(['cue' => 'SECRET', 'first_causes' => '["sway"]']);
+}
+
+it('changes no byte of any answer when what is secret changes', function (string $name) {
+    [$user, $may] = everyState($this)[$name];
+    $hidden = array_map(static fn (int $i): int => laid()[$i]->id, array_values(array_diff(range(0, 7), $may)));
+    expect($hidden)->not->toBeEmpty();
+    $all = addresses($user, 'GET');
+    $before = array_map(fn (array $a): string => ask($this, $user, 'GET', $a['uri']), $all);
+    changeEverySecret($user, $hidden);
+    foreach ($all as $i => $address) {
+        $after = ask($this, $user, 'GET', $address['uri']);
+        expect($after === $before[$i])->toBeTrue("{$address['uri']} tells $name something that depends on a secret");
+        expect($after)->not->toContain('SECRET');
+    }
+    expect(count($all))->toBeGreaterThan(60);
+})->with([
+    'an instructor who reads again',
+    'an instructor with a second look',
+    'a panel member who reads again',
+    'a head coach who reads',
+]);
+
+it('would notice: the same changes do show to a head coach who reads nothing', function () {
+    [$user] = everyState($this)['a head coach'];
+    $hidden = array_map(static fn (Recording $r): int => $r->id, array_slice(laid(), 0, 5));
+    $all = array_values(
+        array_filter(
+            addresses($user, 'GET'),
+            static fn (array $a): bool => preg_match('#^/($|panel/|bench/[^/]+$|debrief/)#', $a['uri']) === 1,
+        ),
+    );
+    $before = array_map(fn (array $a): string => ask($this, $user, 'GET', $a['uri']), $all);
+    changeEverySecret($user, $hidden);
+    $changed = [];
+    foreach ($all as $i => $address) {
+        ask($this, $user, 'GET', $address['uri']) === $before[$i] || $changed[] = $address['uri'];
+    }
+    foreach (['/panel/', '/bench/', '/debrief/'] as $place) {
+        expect(array_filter($changed, static fn (string $uri): bool => str_starts_with($uri, $place)))->not->toBeEmpty(
+            $place,
+        );
+    }
+});
+
+it('puts only what is shown into the evidence, and never what was measured or planted', function () {
+    $user = $this->person('tam');
+    $reading = $this->openReading($user);
+    DB::statement('alter table readings disable trigger user');
+    foreach ([[true, false], [false, true], [true, true]] as [$film, $trace]) {
+        Reading::query()
+            ->whereKey($reading->id)
+            ->update(['arm_id' => App\Models\SittingArm::in($reading->case->sitting, $film, $trace)->id]);
+        $json = $this->actingAs($user)
+            ->getJson("/read/{$reading->public_id}/evidence/1")
+            ->assertOk()
+            ->json();
+        expect(array_keys($json))
+            ->toBe(['hand', 't0', 'duration', 'stations', 'stance', 'motion', 'films', 'trace'])
+            ->and($json['motion'] !== null || $json['films'] !== [])
+            ->toBe($film)
+            ->and($json['trace'] !== null)
+            ->toBe($trace);
+        $page = $this->actingAs($user)
+            ->get("/read/{$reading->public_id}")
+            ->assertOk();
+        expect($page->getContent())
+            ->not->toContain($reading->case->recording->golfer->pseudonym)
+            ->not->toContain($reading->case->recording->public_id)
+            ->not->toContain('supported')
+            ->not->toContain('impact_share');
+    }
+    foreach (['planted', 'fault', 'verdict', 'severity', 'measure', 'key', 'seed', 'Wren', 'Heron'] as $word) {
+        expect(json_encode($json))->not->toContain($word);
+    }
+});
+
+it('deals every instructor an order of their own, which follows neither the recordings nor the key', function () {
+    $orders = Reading::query()
+        ->whereHas('case.sitting', fn ($q) => $q->where('name', 'Spring round'))
+        ->with('case.recording')
+        ->orderBy('position')
+        ->get()
+        ->groupBy('user_id')
+        ->map(fn ($list) => $list->map(fn ($r) => $r->case->recording->id)->all());
+    expect($orders->unique(fn ($o) => implode(',', $o))->count())->toBeGreaterThan(4);
+    foreach ($orders as $order) {
+        expect(collect($order)->sort()->values()->all())->toBe(
+            Recording::query()->orderBy('id')->limit(5)->pluck('id')->all(),
+        );
+    }
+    // Identifiers carry no order either.
+    $ids = Reading::query()->orderBy('id')->pluck('public_id')->all();
+    $sorted = $ids;
+    sort($sorted);
+    expect($ids)->not->toBe($sorted)->and(count(array_unique($ids)))->toBe(count($ids));
+});
+
+it('shows panel members nothing of each other before their study is published', function () {
+    $panel = $this->person('odile');
+    $study = $this->round('Winter');
+    $this->actingAs($panel)->get("/panel/{$study->public_id}")->assertOk();
+    DB::statement('alter table sittings disable trigger user');
+    foreach (['open', 'closed'] as $state) {
+        DB::table('sittings')->where('id', $study->id)->update(['state' => $state]);
+        $this->actingAs($panel)->get("/panel/{$study->public_id}")->assertNotFound();
+        $this->actingAs($this->person('tam'))->get("/panel/{$study->public_id}")->assertNotFound();
+    }
+    $this->actingAs($this->headCoach())->get("/panel/{$study->public_id}")->assertOk();
+});
+
+it('shows colleagues only without their names', function () {
+    $page = $this->actingAs($this->person('tam'))
+        ->get('/agreement/'.$this->round('Spring')->public_id)
+        ->assertOk();
+    foreach (
+        User::query()->where('role', 'instructor')->where('email', '<>', 'tam@fernhollow.example')->get() as $other
+    ) {
+        $page->assertDontSee($other->name)->assertDontSee('u'.$other->id);
+    }
+    $page->assertSee('a colleague')->assertSee('you');
+});
