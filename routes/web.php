@@ -3,6 +3,7 @@
 use App\Academy\Http\KeysController;
 use App\Academy\Http\SessionController;
 use App\Agreement\Http\AgreementController;
+use App\Agreement\Http\PublishController;
 use App\Bench\Http\BenchController;
 use App\Capture\Http\CaptureController;
 use App\Codebook\Http\CodebookController;
@@ -13,6 +14,7 @@ use App\Shelf\Http\FilmController;
 use App\Shelf\Http\ImportController;
 use App\Shelf\Http\ShelfController;
 use App\Sittings\Http\ReadingController;
+use App\Sittings\Http\ReadingFilmController;
 use App\Sittings\Http\RoundController;
 use App\Today\Http\TodayController;
 use App\Works\Http\WorkController;
@@ -38,7 +40,7 @@ Route::middleware('auth')->group(function (): void {
         ->name('read.evidence')
         ->can('view', 'reading')
         ->where('swing', '[1-6]');
-    Route::get('/read/{reading}/film/{swing}/{view}/{part}', [FilmController::class, 'inReading'])
+    Route::get('/read/{reading}/film/{swing}/{view}/{part}', ReadingFilmController::class)
         ->name('read.film')
         ->can('view', 'reading')
         ->where('swing', '[1-6]');
@@ -132,7 +134,7 @@ Route::middleware('auth')->group(function (): void {
         Route::get('/rounds/{round}', [RoundController::class, 'show'])->name('rounds.show');
         Route::post('/rounds/{round}/open', [RoundController::class, 'open'])->name('rounds.open');
         Route::post('/rounds/{round}/close', [RoundController::class, 'close'])->name('rounds.close');
-        Route::post('/rounds/{round}/publish', [RoundController::class, 'publish'])->name('rounds.publish');
+        Route::post('/rounds/{round}/publish', PublishController::class)->name('rounds.publish');
         Route::post('/panel/entries/{entry}/ruling', [PanelController::class, 'rule'])
             ->name('panel.rule')
             ->can('rule', 'entry');

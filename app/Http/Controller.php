@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Http;
 
 use App\Exceptions\ActionException;
+use App\Models\Enums\WorkState;
 use App\Models\User;
+use App\Models\Work;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Support\Facades\Auth;
 
@@ -30,5 +32,26 @@ abstract class Controller
         }
 
         return $to->with('done', $done);
+    }
+
+    /**
+     * Asks for long work and goes back, with what came of it where it is over already.
+     *
+     * @param  callable(): ?Work  $for
+     */
+    protected function ask(callable $for, string $done): RedirectResponse
+    {
+        try {
+            $work = $for();
+        } catch (ActionException $e) {
+            return back()->with('refused', $e->getMessage());
+        }
+
+        return match ($work?->state) {
+            null => back()->with('done', $done),
+            WorkState::Done => back()->with('done', $done),
+            WorkState::Failed => back()->with('refused', (string) $work->problem),
+            default => back(),
+        };
     }
 }

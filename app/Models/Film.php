@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use App\Film\FilmFiles;
 use App\Models\Casts\PackedFloats;
 use Core\Film\FilmFacts;
 use Core\Motion\Clock;
@@ -12,7 +11,6 @@ use Core\Motion\View;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
 /**
@@ -96,7 +94,6 @@ final class Film extends Model
         self::creating(static function (Film $film): void {
             $film->public_id ??= Str::lower(Str::random(26));
         });
-        self::deleted(static fn (Film $film) => DB::afterCommit(static fn () => app(FilmFiles::class)->forget($film)));
     }
 
     public function getRouteKeyName(): string

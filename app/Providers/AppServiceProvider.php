@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Agreement\Actions\PublishRound;
 use App\Codebook\Codebooks;
+use App\Film\FilmFiles;
+use App\Models\Enums\WorkKind;
 use App\Models\Film;
 use App\Models\KeyEntry;
 use App\Models\Reading;
@@ -12,26 +15,38 @@ use App\Models\Recording;
 use App\Models\Sitting;
 use App\Models\User;
 use App\Models\Work;
+use App\Panel\Actions\BuildKey;
 use App\Panel\Policies\KeyEntryPolicy;
 use App\Shelf\AcademyNorms;
+use App\Shelf\Actions\MeasureRecording;
 use App\Shelf\Actions\MeasureWhatIsStale;
 use App\Shelf\Actions\RestartConversions;
+use App\Shelf\Events\FilmArrived;
+use App\Shelf\Events\FilmMatched;
+use App\Shelf\Jobs\FilmConversion;
+use App\Shelf\Jobs\StillsOfFilm;
 use App\Shelf\Policies\FilmPolicy;
 use App\Shelf\Policies\RecordingPolicy;
 use App\Sight\Onlookers;
+use App\Sittings\Actions\OpenRound;
 use App\Sittings\Policies\ReadingPolicy;
 use App\Sittings\Policies\SittingPolicy;
 use App\Time\Clock;
 use App\Words\Wording;
+use App\Works\Doers;
 use App\Works\Policies\WorkPolicy;
+use App\Works\Progress;
 use App\Works\Works;
 use Core\Remark\InWords;
 use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Contracts\Container\Container;
 use Illuminate\Database\Eloquent\Casts\Json;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Foundation\Application;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Blade;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\RateLimiter;
@@ -59,6 +74,20 @@ final class AppServiceProvider extends ServiceProvider
             static fn (): Clock => new Clock(is_string($file = config('academy.clock_file')) ? $file : null),
         );
         $this->app->alias(ClockInterface::class, Clock::class);
+        $this->app->bind(Doers::class, static fn (Container $app): Doers => new Doers([
+            WorkKind::Measure->value => static fn (Work $work) => $work->recording === null
+                ? null
+                : $app->make(MeasureRecording::class)($work->recording),
+            WorkKind::Open->value => static fn (Work $work, Progress $progress) => $app
+                ->make(OpenRound::class)
+                ->carryOut($work->sitting()->firstOrFail(), $work->asker, $progress),
+            WorkKind::Key->value => static fn (Work $work, Progress $progress) => $app
+                ->make(BuildKey::class)
+                ->carryOut($work->sitting()->firstOrFail(), $progress),
+            WorkKind::Publish->value => static fn (Work $work, Progress $progress) => $app
+                ->make(PublishRound::class)
+                ->carryOut($work->sitting()->firstOrFail(), $work->asker, $progress),
+        ]));
         $this->app->scoped(Codebooks::class);
         $this->app->scoped(AcademyNorms::class);
         $this->app->scoped(Onlookers::class);
@@ -110,6 +139,12 @@ final class AppServiceProvider extends ServiceProvider
             }
         });
         Gate::define('run-academy', static fn (User $user): bool => $user->isHeadCoach());
+        Event::listen(
+            static fn (FilmArrived $arrived) => FilmConversion::dispatch($arrived->film)->afterCommit(),
+        );
+        Event::listen(static fn (FilmMatched $matched) => StillsOfFilm::dispatch($matched->film)->afterCommit());
+        // Files go when the row is gone for good.
+        Film::deleted(static fn (Film $film) => DB::afterCommit(static fn () => app(FilmFiles::class)->forget($film)));
         foreach (self::POLICIES as $model => $policy) {
             Gate::policy($model, $policy);
         }

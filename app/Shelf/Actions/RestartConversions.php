@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Shelf\Actions;
 
 use App\Models\Film;
-use App\Shelf\Jobs\FilmConversion;
+use App\Shelf\Events\FilmArrived;
 use Illuminate\Support\Carbon;
 
 /** Queues again each conversion whose run no longer beats: its process was killed, or the machine went down. */
@@ -19,7 +19,7 @@ final readonly class RestartConversions
             ->where('beat_at', '<', Carbon::now()->subSeconds(ConvertFilm::STALE_S))
             ->pluck('id');
         foreach ($lost as $id) {
-            FilmConversion::dispatch((int) $id);
+            event(new FilmArrived((int) $id));
         }
 
         return $lost->count();

@@ -9,14 +9,10 @@ use App\Film\FilmFiles;
 use App\Http\Controller;
 use App\Models\AuditEntry;
 use App\Models\Film;
-use App\Models\Reading;
 use App\Models\Recording;
 use App\Models\Sitting;
 use App\Shelf\Actions\MatchFilm;
 use App\Shelf\Actions\ReceiveFilm;
-use App\Sight\NotNow;
-use App\Sight\Onlookers;
-use App\Sittings\Pages\ReadingSwing;
 use Core\Film\Container;
 use Core\Motion\View;
 use Core\Sight\SittingState;
@@ -29,8 +25,6 @@ use Symfony\Component\HttpFoundation\BinaryFileResponse;
 /** Films in, and out again in byte ranges to those who may see them. */
 final class FilmController extends Controller
 {
-    private const PARTS = '/^(stream|poster|(AD|TB|LB|TP|LD|SD|IM|ST|FI))$/';
-
     public function store(FilmRequest $request, Recording $recording, ReceiveFilm $receive): JsonResponse
     {
         try {
@@ -132,63 +126,8 @@ final class FilmController extends Controller
         );
     }
 
-    public function onBench(Recording $recording, string $view, string $part, FilmFiles $files): BinaryFileResponse
+    public function onBench(Recording $recording, string $view, string $part, FilmPart $film): BinaryFileResponse
     {
-        return $this->part($recording, $view, $part, $files);
-    }
-
-    public function inReading(
-        Reading $reading,
-        int $swing,
-        string $view,
-        string $part,
-        FilmFiles $files,
-        ReadingSwing $of,
-        Onlookers $onlookers,
-    ): BinaryFileResponse {
-        $sight = $onlookers->of($this->user())->ofReading($reading);
-        $sight->why === null || throw NotNow::because($sight->why);
-        abort_unless(
-            in_array($view, array_map(static fn (View $v): string => $v->value, $reading->filmViews()), true),
-            404,
-        );
-        $recording = $of($reading, $swing);
-        $rendition = $of->rendition($reading, $recording);
-
-        return $this->part(
-            $recording,
-            $view,
-            $part,
-            $files,
-            $rendition === null ? null : static fn (string $file): string => $rendition->path($view, $file),
-        );
-    }
-
-    /** @param  (callable(string): string)|null  $path  of a file made anew for one place in a sitting */
-    private function part(
-        Recording $recording,
-        string $view,
-        string $part,
-        FilmFiles $files,
-        ?callable $path = null,
-    ): BinaryFileResponse {
-        abort_unless(preg_match(self::PARTS, $part) === 1, 404);
-        $film = Film::query()
-            ->where('state', 'ready')
-            ->where('recording_id', $recording->id)
-            ->where('view', $view)
-            ->firstOrFail();
-        $file = ($path ?? $film->path(...))($part === 'stream' ? 'stream.mp4' : "$part.jpg");
-        abort_unless(Storage::disk('films')->exists($file), 404);
-        $response = response()->file($files->local($file), [
-            'Content-Type' => $part === 'stream' ? 'video/mp4' : 'image/jpeg',
-            'Accept-Ranges' => 'bytes',
-        ]);
-        if ($path !== null) {
-            // When it was made would tell what was made next to it.
-            $response->headers->remove('Last-Modified');
-        }
-
-        return $response;
+        return $film->answer($recording, $view, $part);
     }
 }

@@ -4,12 +4,10 @@ declare(strict_types=1);
 
 namespace App\Sittings\Http;
 
-use App\Agreement\Actions\PublishRound;
 use App\Codebook\Codebooks;
 use App\Exceptions\ActionException;
 use App\Http\Controller;
 use App\Models\CaseSwing;
-use App\Models\Enums\WorkState;
 use App\Models\Recording;
 use App\Models\Sitting;
 use App\Models\SittingCase;
@@ -172,11 +170,6 @@ final class RoundController extends Controller
         );
     }
 
-    public function publish(Sitting $round, PublishRound $publish): RedirectResponse
-    {
-        return $this->ask(fn (): Work => $publish($round, $this->user()), 'Published.');
-    }
-
     /** @return array<string, int> readings of what a member had been shown before, by name */
     private function exposed(Sitting $round): array
     {
@@ -192,22 +185,5 @@ final class RoundController extends Controller
             ->pluck('n', 'name')
             ->map(static fn (mixed $n): int => (int) $n)
             ->all();
-    }
-
-    /** Asks for long work and goes back, with what came of it where it is over already. */
-    private function ask(callable $for, string $done): RedirectResponse
-    {
-        try {
-            $work = $for();
-        } catch (ActionException $e) {
-            return back()->with('refused', $e->getMessage());
-        }
-
-        return match ($work?->state) {
-            null => back()->with('done', $done),
-            WorkState::Done => back()->with('done', $done),
-            WorkState::Failed => back()->with('refused', (string) $work->problem),
-            default => back(),
-        };
     }
 }

@@ -4,14 +4,10 @@ declare(strict_types=1);
 
 namespace App\Works\Jobs;
 
-use App\Agreement\Actions\PublishRound;
 use App\Exceptions\ActionException;
-use App\Models\Enums\WorkKind;
 use App\Models\Enums\WorkState;
 use App\Models\Work;
-use App\Panel\Actions\BuildKey;
-use App\Shelf\Actions\MeasureRecording;
-use App\Sittings\Actions\OpenRound;
+use App\Works\Doers;
 use App\Works\Progress;
 use App\Works\WorkStopped;
 use Illuminate\Contracts\Queue\ShouldQueue;
@@ -33,7 +29,7 @@ final class DoWork implements ShouldQueue
     {
     }
 
-    public function handle(): void
+    public function handle(Doers $doers): void
     {
         $taken = Work::query()
             ->whereKey($this->work)
@@ -66,7 +62,7 @@ final class DoWork implements ShouldQueue
             return;
         }
         try {
-            $this->carryOut($work, Progress::of($work));
+            $doers->carryOut($work, Progress::of($work));
             $end(WorkState::Done);
         } catch (ActionException $e) {
             $end(WorkState::Failed, $e->getMessage());
@@ -80,17 +76,5 @@ final class DoWork implements ShouldQueue
 
             throw $e;
         }
-    }
-
-    private function carryOut(Work $work, Progress $progress): void
-    {
-        match ($work->kind) {
-            WorkKind::Measure => $work->recording === null ?: app(MeasureRecording::class)($work->recording),
-            WorkKind::Open => $work->sitting === null ?:
-            app(OpenRound::class)->carryOut($work->sitting, $work->asker, $progress),
-            WorkKind::Key => $work->sitting === null ?: app(BuildKey::class)->carryOut($work->sitting, $progress),
-            WorkKind::Publish => $work->sitting === null ?:
-            app(PublishRound::class)->carryOut($work->sitting, $work->asker, $progress),
-        };
     }
 }

@@ -110,7 +110,7 @@ it('works long work through once, takes up what was killed, and stops what is ca
     expect($works->ask(App\Models\Enums\WorkKind::Publish, $round, $this->headCoach())->id)->toBe($work->id);
     // A run that was killed in the middle: it holds the work and tells nothing any more.
     DB::table('works')->where('id', $work->id)->update(['state' => 'running', 'attempts' => 1, 'beat_at' => now()]);
-    (new App\Works\Jobs\DoWork($work->id))->handle();
+    app()->call([new App\Works\Jobs\DoWork($work->id), 'handle']);
     expect($work->refresh()->state->value)
         ->toBe('running')
         ->and($round->refresh()->state->value)
@@ -125,7 +125,7 @@ it('works long work through once, takes up what was killed, and stops what is ca
         ->assertNotFound();
     $this->travel(30)->seconds();
     expect($works->takeUp())->toBe(1);
-    (new App\Works\Jobs\DoWork($work->id))->handle();
+    app()->call([new App\Works\Jobs\DoWork($work->id), 'handle']);
     expect($work->refresh()->state->value)
         ->toBe('done')
         ->and($work->attempts)
@@ -141,18 +141,18 @@ it('works long work through once, takes up what was killed, and stops what is ca
     expect(fn () => DB::transaction(fn () => $late->invoke(App\Works\Progress::of($old))))->toThrow(
         App\Works\WorkStopped::class,
     );
-    (new App\Works\Jobs\DoWork($work->id))->handle();
+    app()->call([new App\Works\Jobs\DoWork($work->id), 'handle']);
     expect($work->refresh()->attempts)->toBe(2);
     // Cancelled: what waits is over at once, what runs is told the next time it tells.
     DB::table('sittings')->where('id', $round->id)->update(['state' => 'closed']);
     $again = $works->ask(App\Models\Enums\WorkKind::Publish, $round->refresh(), $this->headCoach());
     $this->actingAs($this->person('tam'))->delete("/works/{$again->public_id}")->assertNotFound();
     $this->actingAs($this->headCoach())->delete("/works/{$again->public_id}")->assertSessionHas('done');
-    (new App\Works\Jobs\DoWork($again->id))->handle();
+    app()->call([new App\Works\Jobs\DoWork($again->id), 'handle']);
     expect($again->refresh()->state->value)->toBe('cancelled')->and($round->refresh()->state->value)->toBe('closed');
     $third = $works->ask(App\Models\Enums\WorkKind::Publish, $round, $this->headCoach());
     DB::table('works')->where('id', $third->id)->update(['cancelling' => true]);
-    (new App\Works\Jobs\DoWork($third->id))->handle();
+    app()->call([new App\Works\Jobs\DoWork($third->id), 'handle']);
     expect($third->refresh()->state->value)->toBe('cancelled')->and($round->refresh()->state->value)->toBe('closed');
 });
 
