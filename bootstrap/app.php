@@ -24,7 +24,7 @@ return Application::configure(basePath: dirname(__DIR__))
         },
     )
     ->withMiddleware(function (Middleware $middleware): void {
-        // CORS is not used; its package is not installed.
+        // CORS is not used.
         $middleware->remove(HandleCors::class);
         // Outermost: what is not found carries the same headers as what is refused.
         $middleware->web(prepend: [SecurityHeaders::class]);

@@ -24,7 +24,24 @@ use Illuminate\Translation\FileLoader;
 use Illuminate\Translation\Translator;
 use Tests\TestCase;
 
+// Processes side by side have a database and a place for films each; what they start inherits both.
+$lane = getenv('TEST_TOKEN');
+if ($lane !== false && $lane !== '') {
+    foreach (
+        ['DB_DATABASE' => "verified_consensus_test_$lane", 'FILMS_ROOT' => "storage/framework/films-$lane"] as $name => $is
+    ) {
+        putenv("$name=$is");
+        $_ENV[$name] = $_SERVER[$name] = $is;
+    }
+}
+
 pest()->extend(TestCase::class)->in('Feature');
+
+/** How many of a kind to try: a few where somebody waits, as many as the claim wants in `bin/test studies`. */
+function many(int $quick, int $thorough): int
+{
+    return getenv('VC_STUDIES') === '1' ? $thorough : $quick;
+}
 
 require_once __DIR__.'/Feature/helpers.php';
 

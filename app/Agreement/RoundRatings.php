@@ -102,8 +102,9 @@ final readonly class RoundRatings
                 }
             }
         }
+        $byId = $cases->all();
         foreach ($readings as $reading) {
-            $case = $cases[$reading->sitting_case_id];
+            $case = $byId[$reading->sitting_case_id];
             [$rater, $name] = ['u'.$reading->user_id, 'c'.$case->case_id];
             $core = $reading->toCore();
             $arms["$name|$rater"] = $reading->arm->code;

@@ -360,9 +360,9 @@ final class LoadDemo
             $changes[] = [
                 'id' => substr($again->public_id, 0, 20).'-'.count($changes),
                 'target' => "call:$fault",
-                'value' => [...self::call($call, $blind->case->kind), 'confidence' => $call->confidence + 5],
+                'value' => [...self::call($call, $blind->case->kind), 'confidence' => ($call->confidence ?? 50) + 5],
                 'base' => count($changes),
-                'at' => (int) Carbon::now()->getTimestampMs() - 30_000,
+                'at' => Carbon::now()->getTimestampMs() - 30_000,
             ];
         }
         $strike = $blind->case->recording->flight()?->strike;
@@ -384,16 +384,17 @@ final class LoadDemo
                     ...$blind->case->kind === CaseKind::Pair ? ['trend' => 'same'] : [],
                 ],
                 'base' => count($changes),
-                'at' => (int) Carbon::now()->getTimestampMs() - 20_000,
+                'at' => Carbon::now()->getTimestampMs() - 20_000,
             ];
-            $core->firstCauses === [] &&
-                ($changes[] = [
+            if ($core->firstCauses === []) {
+                $changes[] = [
                     'id' => substr($again->public_id, 0, 20).'-fc',
                     'target' => 'causes',
                     'value' => ['hang-back'],
                     'base' => count($changes),
-                    'at' => (int) Carbon::now()->getTimestampMs() - 10_000,
-                ]);
+                    'at' => Carbon::now()->getTimestampMs() - 10_000,
+                ];
+            }
         }
         if ($changes !== []) {
             ($this->save)($again, 'demo-bench', $changes);
@@ -421,7 +422,7 @@ final class LoadDemo
         $of = $reading->public_id;
         $kind = $reading->case->kind;
         $out = [];
-        $at = (int) Carbon::now()->getTimestampMs() - 200_000;
+        $at = Carbon::now()->getTimestampMs() - 200_000;
         $add = static function (string $target, mixed $value) use (&$out, &$at, $of): void {
             $at += 6_000;
             $out[] = [
@@ -439,15 +440,21 @@ final class LoadDemo
         if ($core->miss !== null) {
             $add('miss', $core->miss->value);
         }
-        $core->chain->links === [] || $add('chain', $core->chain->links);
-        $core->drill === null || $add('drill', ['key' => $core->drill, 'stop' => $core->stop?->value]);
+        if ($core->chain->links !== []) {
+            $add('chain', $core->chain->links);
+        }
+        if ($core->drill !== null) {
+            $add('drill', ['key' => $core->drill, 'stop' => $core->stop?->value]);
+        }
         if ($kind === CaseKind::Single) {
             foreach ($core->marks as $station => $t) {
                 $add("mark:$station", $t);
             }
         }
         $cue = Fernhollow::CUES[$core->firstCauses[0] ?? ''] ?? '';
-        $cue === '' || $add('cue', $cue);
+        if ($cue !== '') {
+            $add('cue', $cue);
+        }
         $drawn = Fernhollow::drawnBy($by, $reading->case->recording->golfer->handedness);
         if ($drawn !== [] && in_array(View::FaceOn, $reading->filmViews(), true)) {
             $add('aids', $drawn);

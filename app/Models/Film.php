@@ -159,7 +159,7 @@ final class Film extends Model
             $this->width,
             $this->height,
             rtrim(rtrim(number_format((float) $this->rate_hz, 2), '0'), '.'),
-            $f['uneven'] ?? false ? ', uneven' : '',
+            ($f['uneven'] ?? false) === true ? ', uneven' : '',
             ($f['rotation'] ?? 0) !== 0 ? ', turned upright' : '',
         );
     }

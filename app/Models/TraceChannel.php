@@ -30,7 +30,9 @@ final class TraceChannel extends Model
     protected static function booted(): void
     {
         self::saving(static function (self $channel): void {
-            $channel->isDirty('samples') && $channel->fill(self::extent($channel->samples));
+            if ($channel->isDirty('samples')) {
+                $channel->fill(self::extent($channel->samples));
+            }
         });
     }
 

@@ -262,8 +262,8 @@ final class Onlooker
 
         return $this->progress[$sitting] = [
             'left' => [
-                1 => $waits->filter(static fn ($s): bool => (int) $s[0]->part === 1)->count(),
-                2 => $waits->filter(static fn ($s): bool => (int) $s[0]->part === 2)->count(),
+                1 => $waits->filter(static fn ($s): bool => (int) $s->firstOrFail()->part === 1)->count(),
+                2 => $waits->filter(static fn ($s): bool => (int) $s->firstOrFail()->part === 2)->count(),
             ],
             'last' => $rows->where('part', 1)->max('handed_in_at'),
             'twice' => $rows->max('occasion') > 1,

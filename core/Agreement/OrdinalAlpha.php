@@ -51,7 +51,7 @@ final readonly class OrdinalAlpha implements Resampled
             $s1 += $c * $rank[$k];
             $s2 += $c * $rank[$k] * $rank[$k];
         }
-        if (count(array_filter($n)) < 2) {
+        if (count(array_filter($n, static fn (int|float $c): bool => $c > 0)) < 2) {
             return NAN;
         }
         $observed = 0.0;

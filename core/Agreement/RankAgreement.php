@@ -24,8 +24,12 @@ final class RankAgreement
         $order = array_keys($values);
         usort($order, static fn (int $a, int $b): int => $values[$a] <=> $values[$b]);
         $ranks = array_fill(0, count($values), 0.0);
+        $j = 0;
         for ($i = 0, $n = count($order); $i < $n; $i = $j) {
-            for ($j = $i + 1; $j < $n && $values[$order[$j]] == $values[$order[$i]]; $j++);
+            $j = $i + 1;
+            while ($j < $n && ($values[$order[$j]] <=> $values[$order[$i]]) === 0) {
+                $j++;
+            }
             for ($k = $i; $k < $j; $k++) {
                 $ranks[$order[$k]] = ($i + $j + 1) * 0.5;
             }

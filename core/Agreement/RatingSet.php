@@ -67,7 +67,10 @@ final class RatingSet
         $row = &$this->cells[$o][$i][$c];
         if (! isset($row[$r])) {
             // By doubling, so that rows need not be copied for every rater that turns up.
-            for ($width = 8; $width <= $r; $width *= 2);
+            $width = 8;
+            while ($width <= $r) {
+                $width *= 2;
+            }
             $row = array_pad($row ?? [], $width, self::NONE);
         } elseif ($row[$r] !== self::NONE) {
             throw new CoreException(

@@ -31,7 +31,7 @@ final class StandardFaults
                     'proxy' => $film === 'indirect' ? $proxy : null,
                     'supported' => $yes,
                     'contradicted' => $no,
-                ]),
+                ], static fn (mixed $value): bool => $value !== null && $value !== []),
                 ['points', 'face-on'],
             ),
         ];

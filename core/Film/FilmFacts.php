@@ -145,7 +145,7 @@ final readonly class FilmFacts
                 is_array($packet) &&
                 self::whole($packet['stream_index'] ?? null) === $index &&
                 is_numeric($packet['pts_time'] ?? null) &&
-                ! str_contains((string) (is_string($packet['flags'] ?? null) ? $packet['flags'] : ''), 'D')
+                ! str_contains(is_string($packet['flags'] ?? null) ? $packet['flags'] : '', 'D')
             ) {
                 $out[] = (float) $packet['pts_time'];
             }

@@ -24,7 +24,9 @@ final readonly class Foot
         foreach (['x' => $xMm, 'y' => $yMm, 'length' => $lengthMm, 'width' => $widthMm] as $name => $value) {
             Limits::within($value, -Limits::PLACE_MM, Limits::PLACE_MM, "$name of a foot in mm");
         }
-        $flareDeg === null || Limits::within($flareDeg, -180.0, 180.0, 'the flare of a foot in degrees');
+        if ($flareDeg !== null) {
+            Limits::within($flareDeg, -180.0, 180.0, 'the flare of a foot in degrees');
+        }
         if ($lengthMm < 100 || $lengthMm > 450 || $widthMm < 40 || $widthMm > 250) {
             throw new CoreException('A foot must be 100 to 450 mm long and 40 to 250 mm wide.');
         }

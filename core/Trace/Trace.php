@@ -40,8 +40,12 @@ final readonly class Trace
         }
         Limits::within($rateHz, ...[...Limits::RATE_HZ, 'the sampling rate in Hz']);
         Limits::within($t0, -Limits::TIME_S, Limits::TIME_S, 'the first sample\'s time in s');
-        $massKg === null || Limits::within($massKg, ...[...Limits::MASS_KG, 'the mass in kg']);
-        $clockJitterS === null || Limits::within($clockJitterS, 0.0, Limits::TIME_S, 'the jitter of the clock in s');
+        if ($massKg !== null) {
+            Limits::within($massKg, ...[...Limits::MASS_KG, 'the mass in kg']);
+        }
+        if ($clockJitterS !== null) {
+            Limits::within($clockJitterS, 0.0, Limits::TIME_S, 'the jitter of the clock in s');
+        }
         foreach ($channels as $name => $values) {
             Limits::check($values, Limits::ofChannel($name), "channel $name");
         }

@@ -76,7 +76,7 @@ final class BenchPage
      */
     private function marks(Recording $recording): array
     {
-        $all = $recording->stations->groupBy('code');
+        $all = $recording->stations->groupBy('code')->all();
 
         return $recording
             ->effectiveStations()

@@ -108,7 +108,7 @@ final class EvidencePayload
      */
     private static function film(Film $film, callable $url, ?Rendition $as): array
     {
-        $even = ! ($film->facts['uneven'] ?? false);
+        $even = ($film->facts['uneven'] ?? false) !== true;
         $made = $as?->films[$film->view] ?? null;
         $first = $made['first'] ?? 0;
         $frames = $made === null ? (int) $film->frames : $made['last'] - $first + 1;

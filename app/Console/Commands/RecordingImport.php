@@ -28,7 +28,7 @@ final class RecordingImport extends Command
         $file = $this->text('file');
         $meta = $this->given('meta');
         $device = $this->given('device');
-        foreach (array_filter([$file, $meta]) as $path) {
+        foreach (array_filter([$file, $meta], is_string(...)) as $path) {
             if (! is_file($path)) {
                 return $this->refuse("$path: there is no such file");
             }

@@ -15,7 +15,8 @@ final class StudyCoverage extends Command
     use TextOptions;
 
     protected $signature = 'study:coverage {--studies=2000} {--cases=50,100} {--prevalence=0.2,0.35,0.5,0.65,0.8} '
-        .'{--scale=nominal,ordinal,interval} {--bootstrap=500} {--out=}';
+        .'{--scale=nominal,ordinal,interval} {--bootstrap=500} '
+        .'{--truth=1000000 : cases on which the truth is taken} {--out=}';
 
     protected $description = 'How often the 95 % intervals of every figure hold the truth, in simulated studies; '
         .'makes docs/coverage.md';
@@ -28,7 +29,7 @@ final class StudyCoverage extends Command
         $text = $this->opening($studies);
         $outside = [];
         foreach ($this->studies() as $what => $study) {
-            $truth = $study->truth();
+            $truth = $study->truth(max(1000, (int) $this->text('truth')));
             foreach ($sizes as $n) {
                 $this->info("$what, $n cases");
                 $plain = $study->run($truth, $n, $studies);

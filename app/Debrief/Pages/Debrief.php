@@ -98,6 +98,7 @@ final readonly class Debrief
                                     : $codebook->faults[$k]->name ?? null,
                                 $r->first_causes,
                             ),
+                            is_string(...),
                         ),
                     ),
                     'cue' => $r->cue,

@@ -12,7 +12,7 @@ final readonly class DropImport
 {
     public function __invoke(PendingImport $import): void
     {
-        Storage::disk('local')->delete(array_filter([$import->path, $import->meta_path]));
+        Storage::disk('local')->delete(array_filter([$import->path, $import->meta_path], is_string(...)));
         $import->delete();
     }
 }

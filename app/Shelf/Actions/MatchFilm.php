@@ -69,7 +69,7 @@ final readonly class MatchFilm
     private function event(Film $film, array $change): void
     {
         $rate = (float) $film->rate_hz;
-        if ($change['film'] > $film->frames / $rate) {
+        if ($change['film'] > ($film->frames ?? 0) / $rate) {
             throw new ActionException('The film is not as long as that; nothing was changed.');
         }
         $station =

@@ -42,7 +42,7 @@ final readonly class ReceiveFilm
         return DB::transaction(function () use ($recording, $view, $name, $bytes, $slowed, $by): Film {
             Recording::query()->lockForUpdate()->findOrFail($recording->id);
             $there = Film::query()->where(['recording_id' => $recording->id, 'view' => $view->value])->first();
-            if ($there?->isReady()) {
+            if ($there !== null && $there->isReady()) {
                 throw new ActionException('There is a '.$view->label().' already; take it away first.');
             }
             if ($there !== null && in_array($there->state, ['waiting', 'converting'], true)) {

@@ -18,6 +18,6 @@ final class ShelfController extends Controller
             'device' => ['nullable', 'in:mat,plate,dual-plate'], 'fault' => ['nullable', 'string', 'max:40'],
         ]);
 
-        return view('shelf.list', $page->of(array_filter($filter), $this->user()));
+        return view('shelf.list', $page->of(array_filter($filter, static fn (mixed $f): bool => $f !== null && $f !== ''), $this->user()));
     }
 }

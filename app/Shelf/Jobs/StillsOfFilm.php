@@ -23,6 +23,8 @@ final class StillsOfFilm implements ShouldQueue
     public function handle(MakeStills $stills): void
     {
         $film = Film::query()->find($this->film);
-        $film === null || $stills($film);
+        if ($film !== null) {
+            $stills($film);
+        }
     }
 }

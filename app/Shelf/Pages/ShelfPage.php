@@ -86,7 +86,7 @@ final class ShelfPage
      */
     private static function shape(Recording $recording): string
     {
-        $c = $recording->channels->keyBy('name');
+        $c = $recording->channels->keyBy('name')->all();
         $n = $recording->samples;
         $stance = $recording->stance;
         $times = $recording->stations->pluck('t_s');

@@ -46,7 +46,9 @@ final readonly class OpenRound
     public function __invoke(Sitting $round, User $by): ?Work
     {
         $this->ready($round);
-        $round->isPanel() || $this->keyFor($round);
+        if (! $round->isPanel()) {
+            $this->keyFor($round);
+        }
         if (! $round->hasRepeats()) {
             $this->carryOut($round, $by, Progress::untold());
 
@@ -151,7 +153,7 @@ final readonly class OpenRound
     private static function order(Collection $cases, Sitting $round, User $member): array
     {
         $chance = new Chance("order|{$round->seed}|{$member->id}");
-        $byId = $cases->keyBy('id');
+        $byId = $cases->keyBy('id')->all();
         $first = $cases->where('occasion', 1);
         $again = $cases
             ->where('occasion', 2)

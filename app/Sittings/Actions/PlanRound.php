@@ -73,8 +73,9 @@ final readonly class PlanRound
             ->with(['golfer', 'films'])
             ->withExists('motion')
             ->get()
-            ->keyBy('id');
-        if ($known->count() !== count(array_unique($asked))) {
+            ->keyBy('id')
+            ->all();
+        if (count($known) !== count(array_unique($asked))) {
             throw new ActionException(
                 'One of these recordings is not there, or its consent has ended. Nothing was stored.',
             );

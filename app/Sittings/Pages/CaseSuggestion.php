@@ -79,7 +79,7 @@ final readonly class CaseSuggestion
             ) >= 2,
         );
         $set = CaseSet::suggest($candidates, $size, array_values($held), $share, $repeats, $seed);
-        $byId = $recordings->keyBy('id');
+        $byId = $recordings->keyBy('id')->all();
         $present = array_sum(array_column($set->faults, 'present'));
         $prevalence = min(
             0.9,

@@ -97,11 +97,11 @@ final class TodayPage
             ->values();
         $rounds = $readings->groupBy(fn (Reading $r): int => $r->case->sitting_id)->map(
             fn ($list): array => [
-                'round' => $list[0]->case->sitting,
+                'round' => $list->firstOrFail()->case->sitting,
                 'readings' => $list->where('stage', Stage::Blind)->values(),
                 'again' => $list->where('stage', Stage::Reveal)->keyBy('sitting_case_id'),
                 'done' => $list->where('stage', Stage::Blind)->whereNotNull('handed_in_at')->count(),
-                'later' => $onlooker->begins($list[0]->case->sitting),
+                'later' => $onlooker->begins($list->firstOrFail()->case->sitting),
             ],
         );
 

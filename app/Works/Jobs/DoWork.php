@@ -67,7 +67,9 @@ final class DoWork implements ShouldQueue
         } catch (ActionException $e) {
             $end(WorkState::Failed, $e->getMessage());
         } catch (WorkStopped $e) {
-            $e->cancelled && $end(WorkState::Cancelled);
+            if ($e->cancelled) {
+                $end(WorkState::Cancelled);
+            }
         } catch (\Throwable $e) {
             $end(
                 WorkState::Failed,

@@ -70,7 +70,7 @@ final readonly class Gaps implements Check
                 Remark::of(Flaw::SingleSamples, channels: count($names) > 3 ? [] : $names, count: count($single)),
                 QualityFinding::WIDENED,
                 self::signals($names, $trace),
-                [$trace->t0 + $at[0] / $trace->rateHz, $trace->t0 + end($at) / $trace->rateHz],
+                [$trace->t0 + $at[0] / $trace->rateHz, $trace->t0 + $at[count($at) - 1] / $trace->rateHz],
                 1.5,
             );
         }

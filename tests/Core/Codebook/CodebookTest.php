@@ -62,7 +62,7 @@ function drawn(Chance $c): Measurements
 
 it('never supports and contradicts a fault at once', function () {
     $c = new Chance('both');
-    for ($i = 0; $i < 3000; $i++) {
+    for ($i = 0; $i < many(800, 3000); $i++) {
         $m = drawn($c);
         foreach (Codebook::standard()->faults as $key => $fault) {
             $both = $fault->supported->evaluate($m) === Truth::Yes && $fault->contradicted->evaluate($m) === Truth::Yes;
@@ -73,7 +73,7 @@ it('never supports and contradicts a fault at once', function () {
 
 it('has a margin whose sign agrees with its truth, wherever it has one', function () {
     $c = new Chance('margins');
-    for ($i = 0; $i < 1500; $i++) {
+    for ($i = 0; $i < many(500, 1500); $i++) {
         $m = drawn($c);
         foreach (Codebook::standard()->faults as $fault) {
             foreach ([$fault->supported, $fault->contradicted] as $rule) {
@@ -97,7 +97,7 @@ it('has a margin whose sign agrees with its truth, wherever it has one', functio
 it('is sure of a verdict only beyond its uncertainty', function () {
     $c = new Chance('sure');
     $seen = [];
-    for ($i = 0; $i < 800; $i++) {
+    for ($i = 0; $i < many(300, 800); $i++) {
         $m = drawn($c);
         foreach (Codebook::standard()->faults as $fault) {
             $j = $fault->judge($m);

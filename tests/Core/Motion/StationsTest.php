@@ -58,7 +58,7 @@ it('finds the stations in noisy body points: median within a frame, none three f
 ) {
     [$errors, $outside, $unflagged, $missing] = stationErrors(
         fn (Swing $s, int $i) => StationsFromMotion::find(new Views(Camera::record($s->motion(), $view, "x$i"))),
-        24,
+        many(8, 24),
     );
     $n = count($errors);
     fwrite(
@@ -81,10 +81,10 @@ it('finds the stations in noisy body points: median within a frame, none three f
         ->toBe(0)
         ->and($outside / $n)
         ->toBeLessThan(0.06);
-})->with(View::cases());
+})->with(View::cases())->group('study');
 
 it('proposes stations from the trace alone, widely, and marks every one as doubtful', function () {
-    [$errors, $outside, $unflagged, $missing] = stationErrors(fn (Swing $s) => StationsFromTrace::find($s->trace), 30);
+    [$errors, $outside, $unflagged, $missing] = stationErrors(fn (Swing $s) => StationsFromTrace::find($s->trace), many(9, 30));
     expect($outside / count($errors))->toBeLessThan(0.06)->and($unflagged)->toBe(0)->and($missing)->toBe(0)
         ->and(StationsFromTrace::find(matTrace(fn () => 50.0)))->toBeNull();
 });

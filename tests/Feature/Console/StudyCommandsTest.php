@@ -80,6 +80,7 @@ it('writes the coverage study to a file', function () {
         '--cases' => '12',
         '--prevalence' => '0.5',
         '--bootstrap' => 20,
+        '--truth' => many(20_000, 1_000_000),
         '--out' => $file,
     ]);
     expect(file_get_contents($file))
@@ -92,7 +93,7 @@ it('writes the coverage study to a file', function () {
         ->toContain('| icc_2_1 |')
         ->toContain('| variance of raters | ');
     unlink($file);
-});
+})->group('study');
 
 it('measures how often intervals on ranks and numbers hold', function (?array $steps, array $names) {
     $study = new ScaleCoverage($steps);
