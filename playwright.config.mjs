@@ -3,9 +3,10 @@ import { defineConfig } from '@playwright/test';
 // The real pages in Debian's headless Chromium, against a server that bin/test has started on demo data.
 export default defineConfig({
   testDir: 'tests/browser',
-  workers: 1,
   fullyParallel: false,
   timeout: 150_000,
+  // A state may take its time where the machine has other work.
+  expect: { timeout: 20_000 },
   // Tries a failed one once more where nobody watches, and says so: "flaky" is printed with its error.
   retries: process.env.CI ? 1 : 0,
   reporter: [['list']],

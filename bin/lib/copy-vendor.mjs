@@ -6,8 +6,15 @@ import { fileURLToPath } from 'node:url';
 const root = fileURLToPath(new URL('../../', import.meta.url));
 const font = '@fontsource-variable/atkinson-hyperlegible-next';
 const files = {
-  bulma: [['bulma/css/versions/bulma-no-helpers.min.css', 'bulma.min.css'], ['bulma/LICENSE', 'LICENSE']],
-  uplot: [['uplot/dist/uPlot.esm.js', 'uPlot.esm.js'], ['uplot/dist/uPlot.min.css', 'uPlot.min.css'], ['uplot/LICENSE', 'LICENSE']],
+  bulma: [
+    ['bulma/css/versions/bulma-no-helpers.min.css', 'bulma.min.css'],
+    ['bulma/LICENSE', 'LICENSE'],
+  ],
+  uplot: [
+    ['uplot/dist/uPlot.esm.js', 'uPlot.esm.js'],
+    ['uplot/dist/uPlot.min.css', 'uPlot.min.css'],
+    ['uplot/LICENSE', 'LICENSE'],
+  ],
   font: [
     [`${font}/files/atkinson-hyperlegible-next-latin-wght-normal.woff2`, 'next-latin.woff2'],
     [`${font}/files/atkinson-hyperlegible-next-latin-ext-wght-normal.woff2`, 'next-latin-ext.woff2'],

@@ -1,7 +1,6 @@
 import { spawn } from 'node:child_process';
-import { expect, test } from '@playwright/test';
 import AxeBuilder from '@axe-core/playwright';
-import { logIn, openCase, press, saved, watchErrors } from './helpers.mjs';
+import { expect, logIn, openCase, press, saved, test, watchErrors } from './helpers.mjs';
 
 const sheetOf = (page) =>
   page.evaluate(async () => (await fetch(document.querySelector('[data-reading]').dataset.sheetUrl)).json());
@@ -116,8 +115,9 @@ async function ownRound(browser, kind, who, name) {
 
 test.describe('on a tablet, by touch', () => {
   test.use({ viewport: { width: 820, height: 1180 }, hasTouch: true });
-  for (const kind of ['film', 'trace', 'both']) {
-    for (const way of ['stations', 'all']) {
+  // Every kind and every way; each with each is what the keyboard's tests walk through.
+  for (const [kind, ways] of Object.entries({ film: ['stations'], trace: ['all'], both: ['all'] })) {
+    for (const way of ways) {
       test(`a case is read by tapping, with nothing too small to hit: ${kind}, ${way === 'all' ? 'all at once' : 'station by station'}`, async ({
         page,
         browser,
@@ -221,8 +221,8 @@ test('ten calls made without a network are there after a reload, once and in ord
   expect(sheet.calls['no-load'].presence).toBe('cannot-tell');
 });
 
-test('calls outlive a server that is killed between two of them', async ({ page }) => {
-  const port = 8391;
+test('calls outlive a server that is killed between two of them', async ({ page, env }, info) => {
+  const port = 8391 + info.parallelIndex;
   const up = () =>
     fetch(`http://127.0.0.1:${port}/icon.svg`).then(
       () => true,
@@ -232,7 +232,7 @@ test('calls outlive a server that is killed between two of them', async ({ page 
     expect(await up(), 'another server answers at the port of this test').toBe(false);
     const run = spawn('php', ['-S', `127.0.0.1:${port}`, '-t', 'public', 'bin/lib/router.php'], {
       stdio: 'ignore',
-      env: { ...process.env, PHP_CLI_SERVER_WORKERS: '1' },
+      env: { ...env, PHP_CLI_SERVER_WORKERS: '1' },
     });
     for (let i = 0; i < 100; i++) {
       if (await up()) return run;

@@ -1,6 +1,5 @@
-import { expect, test } from '@playwright/test';
 import AxeBuilder from '@axe-core/playwright';
-import { logIn, openCase, press, saved, watchErrors } from './helpers.mjs';
+import { expect, logIn, openCase, press, saved, test, watchErrors } from './helpers.mjs';
 
 const serious = async (page) =>
   (await new AxeBuilder({ page }).analyze()).violations
@@ -25,56 +24,6 @@ async function openWith(page, swings, wanted = () => true) {
   }
   throw new Error('nobody has such a case left');
 }
-
-test('the second swing follows the first: at every station, or in its own time from one', async ({ page }) => {
-  await page.route('**/blank', (route) =>
-    route.fulfill({ contentType: 'text/html', body: '<!DOCTYPE html><meta name="csrf-token" content="x">' }),
-  );
-  await page.goto('/blank');
-  const said = await page.evaluate(async () => {
-    const { follow } = await import('/js/bench/compare.js');
-    const a = { AD: 1, TP: 2, IM: 2.25, FI: 3 },
-      b = { AD: 5, LB: 5.5, TP: 5.8, IM: 6, FI: 7 };
-    const warp = follow(a, b, 'stations'),
-      real = follow(a, b, 'IM');
-    return [
-      [1, 1.5, 2, 2.25, 3, 0.5, 3.5].map(warp),
-      [1, 2.25, 3].map(real),
-      follow(a, {}, 'IM')(1.7),
-      follow({ AD: 1 }, { AD: 2, IM: 4 }, 'IM')(1.5),
-    ];
-  });
-  said[0].forEach((t, i) => expect(t).toBeCloseTo([5, 5.4, 5.8, 6, 7, 4.5, 7.5][i], 9));
-  said[1].forEach((t, i) => expect(t).toBeCloseTo([4.75, 6, 6.75][i], 9));
-  expect(said.slice(2)).toEqual([1.7, 2.5]);
-});
-
-test("an aid's figures: angle, scale from the stance, height of a heel", async ({ page }) => {
-  await page.route('**/blank', (route) =>
-    route.fulfill({ contentType: 'text/html', body: '<!DOCTYPE html><meta name="csrf-token" content="x">' }),
-  );
-  await page.goto('/blank');
-  const said = await page.evaluate(async () => {
-    const { angle, scale, lift } = await import('/js/bench/aids.js');
-    const p = (x, y) => ({ x, y, t: 1 });
-    const foot = (x) => ({ kind: 'foot', view: 'face-on', points: [p(x, 0.9), p(x, 0.92), p(x, 0.95)] });
-    const stance = { lead_foot: { x_mm: 250 }, trail_foot: { x_mm: -250 } };
-    const heel = { kind: 'heel', view: 'face-on', points: [p(0.4, 0.9), p(0.4, 0.8)] };
-    return [
-      angle([p(0.1, 0.5), p(0.2, 0.6)], 100, 100),
-      angle([p(0.1, 0.5), p(0.2, 0.6)], 200, 100),
-      scale([foot(0.4), foot(0.6)], stance),
-      scale([foot(0.4)], stance),
-      scale([foot(0.4), foot(0.6)], null),
-      lift(heel, heel.points[1], 2500, 500, 500),
-      lift(heel, heel.points[1], null, 500, 500),
-    ];
-  });
-  expect(said[0]).toBeCloseTo(45, 9);
-  expect(said[1]).toBeCloseTo(26.565, 3);
-  expect(said[2]).toBeCloseTo(2500, 6);
-  expect(said.slice(3)).toEqual([null, null, '≈ 25.0 cm', '10.0 % of the picture']);
-});
 
 test('two recordings side by side: each at its own impact, the left-handed one mirrored, nothing spills', async ({
   page,

@@ -1,6 +1,5 @@
 // The page's own modules, asked in the browser they run in.
-import { expect, test } from '@playwright/test';
-import { logIn } from './helpers.mjs';
+import { expect, logIn, test } from './helpers.mjs';
 
 const EVIDENCE = {
   t0: 0,
@@ -235,47 +234,4 @@ test.describe('the queue of changes', () => {
     const senseless = await run(page, [{ status: 422, body: { message: 'what?' } }, { status: 200 }], ['cue', 'miss']);
     expect([senseless.refused.map((r) => r.target), senseless.left]).toEqual([['cue'], []]);
   });
-});
-
-test('a chain is laid out causes first, and a link that would close a circle is known', async ({ page }) => {
-  await blank(page);
-  const result = await page.evaluate(async () => {
-    const { layers, circles, apply, valueAt } = await import('/js/reading/sheet.js');
-    const sheet = { calls: {}, marks: {}, causes: [], cue: '' };
-    for (const [t, v] of [
-      ['call:sway', { presence: 'absent' }],
-      ['mark:TP', 1.5],
-      ['cue', 'x'],
-      ['time', 5],
-      ['call:sway', null],
-    ])
-      apply(sheet, t, v);
-    return [
-      layers([
-        ['a', 'c'],
-        ['b', 'c'],
-        ['c', 'd'],
-      ]),
-      circles(
-        [
-          ['a', 'b'],
-          ['b', 'c'],
-        ],
-        'c',
-        'a',
-      ),
-      circles([['a', 'b']], 'a', 'c'),
-      sheet,
-      valueAt(sheet, 'mark:TP'),
-      valueAt(sheet, 'call:sway'),
-    ];
-  });
-  expect(result).toEqual([
-    [['a', 'b'], ['c'], ['d']],
-    true,
-    false,
-    { calls: {}, marks: { TP: 1.5 }, causes: [], cue: 'x' },
-    1.5,
-    null,
-  ]);
 });

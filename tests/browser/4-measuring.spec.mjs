@@ -1,5 +1,4 @@
-import { expect, test } from '@playwright/test';
-import { logIn, watchErrors } from './helpers.mjs';
+import { expect, logIn, test, watchErrors } from './helpers.mjs';
 
 /** Opens the Bench on the first recording of a device. */
 async function openBench(page, device) {
@@ -111,7 +110,7 @@ test('measuring holds at tablet and telephone width', async ({ page }) => {
     await page.setViewportSize({ width, height });
     for (const path of [bench, '/codebook', '/capture', '/shelf']) {
       await page.goto(path);
-      await page.waitForTimeout(300);
+      await page.evaluate(() => document.fonts.ready);
       const over = await page.evaluate(
         () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
       );

@@ -1,5 +1,4 @@
-import { expect, test } from '@playwright/test';
-import { logIn } from './helpers.mjs';
+import { expect, logIn, test } from './helpers.mjs';
 
 const ready = (page) => page.waitForSelector('[data-ready]', { state: 'attached' });
 
@@ -100,8 +99,9 @@ test('playing, halting and jumping end on the frame of the moment', async ({ pag
       return stage.films.find((f) => f.canvas.dataset.view === 'face-on').frameAt(stage.t);
     });
   for (let i = 0; i < 4; i++) {
+    const from = await page.evaluate(() => document.querySelector('[data-bench]').stage.t);
     await page.keyboard.press('Space');
-    await page.waitForTimeout(350);
+    await page.waitForFunction((t) => Math.abs(document.querySelector('[data-bench]').stage.t - t) > 0.04, from);
     await page.keyboard.press('Space');
     expect(await atRest(page)).toBe(await ofTheMoment());
     await page.keyboard.press('Shift+ArrowRight');

@@ -1,7 +1,6 @@
 // Parts of Bench and Reading on their own, without a server behind them.
 import { readFileSync } from 'node:fs';
-import { expect, test } from '@playwright/test';
-import { watchErrors } from './helpers.mjs';
+import { expect, test, watchErrors } from './helpers.mjs';
 
 test.beforeEach(async ({ page }) => {
   await page.route('**/blank', (route) =>
@@ -11,38 +10,6 @@ test.beforeEach(async ({ page }) => {
     }),
   );
   await page.goto('/blank');
-});
-
-test('a keyboard map: what a key does, what is changed, what is taken', async ({ page }) => {
-  const said = await page.evaluate(async () => {
-    const { KeyMap, READING, STAGE } = await import('/js/keys.js');
-    const map = new KeyMap({ ...READING, ...STAGE }, { absent: '8' });
-    const press = (key, shift = false) => map.action({ key, shiftKey: shift });
-    const all = Object.values({ ...READING, ...STAGE }).map(([key]) => key);
-    return {
-      pressed: [
-        press('p'),
-        press('P'),
-        press('8'),
-        press('a'),
-        press(' '),
-        press('ArrowRight'),
-        press('ArrowRight', true),
-        press('Q'),
-      ],
-      taken: [map.set('absent', 'p'), map.keys.absent, map.set('absent', '9'), map.keys.absent],
-      changed: map.changed(),
-      words: ['Shift+ArrowLeft', ' ', 'a', 'PageDown', '+'].map(KeyMap.words),
-      twice: all.filter((key, i) => all.indexOf(key) !== i),
-      reset: (map.reset(), map.changed()),
-    };
-  });
-  expect(said.pressed).toEqual(['present', 'present', 'absent', null, 'play', 'frame-on', 'station-on', 'trend']);
-  expect(said.taken).toEqual(['present', '8', null, '9']);
-  expect(said.changed).toEqual({ absent: '9' });
-  expect(said.words).toEqual(['shift ←', 'space', 'A', 'page down', '+']);
-  expect(said.twice).toEqual([]);
-  expect(said.reset).toEqual({});
 });
 
 test('time spent counts what was done, not a closed lid or a long silence', async ({ page }) => {

@@ -1,6 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, test } from '@playwright/test';
-import { logIn, watchErrors } from './helpers.mjs';
+import { expect, logIn, test, watchErrors } from './helpers.mjs';
 
 test('a set of cases is suggested, ticked in the plan and kept as a draft', async ({ page }) => {
   const errors = watchErrors(page);

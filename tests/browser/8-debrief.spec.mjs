@@ -1,6 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, test } from '@playwright/test';
-import { logIn, press, watchErrors } from './helpers.mjs';
+import { expect, logIn, press, test, watchErrors } from './helpers.mjs';
 
 test('a case is talked about by keys alone: letters, then the key, then names, then the next case', async ({
   page,
@@ -62,50 +61,4 @@ test('what people pinned and drew lies on the film again; a mark brings its mome
   await expect(page.locator('[data-clock]')).toContainText(`${Number(await mark.getAttribute('data-t')).toFixed(3)} s`);
   await page.setViewportSize({ width: 820, height: 1180 });
   expect(await page.evaluate(() => document.documentElement.scrollWidth <= innerWidth)).toBe(true);
-});
-
-test('the lanes hold what belongs to the swing on show', async ({ page }) => {
-  await page.route('**/blank', (route) =>
-    route.fulfill({ contentType: 'text/html', body: '<!DOCTYPE html><body></body>' }),
-  );
-  await page.goto('/blank');
-  const lanes = await page.evaluate(async () => {
-    const { lanesOf } = await import('/js/debrief/lanes.js');
-    const said = {
-      people: [
-        { letter: 'A', name: 'Ann', marks: { TP: 1.5, IM: 1.9 } },
-        { letter: 'B', name: 'Ben', marks: {} },
-      ],
-      faults: {
-        sway: {
-          calls: [
-            {
-              letter: 'A',
-              presence: 'present',
-              onset: 'LB',
-              pins: [{ on: 'film', t: 1.2 }, { on: 'trace', t: 1.3, swing: 2, reason: 'late' }, { on: 'ball' }],
-            },
-            { letter: 'B', presence: 'absent', onset: null, pins: [] },
-          ],
-        },
-      },
-    };
-    return [lanesOf(said, 'sway', 1), lanesOf(said, 'sway', 2), lanesOf(said, 'times', 1), lanesOf(said, 'nothing', 1)];
-  });
-  expect(lanes).toEqual([
-    [{ letter: 'A', name: 'Ann', onset: 'LB', at: [{ t: 1.2, on: 'film', reason: '' }] }],
-    [{ letter: 'A', name: 'Ann', onset: 'LB', at: [{ t: 1.3, on: 'trace', reason: 'late' }] }],
-    [
-      {
-        letter: 'A',
-        name: 'Ann',
-        onset: null,
-        at: [
-          { t: 1.5, on: 'mark', reason: 'TP' },
-          { t: 1.9, on: 'mark', reason: 'IM' },
-        ],
-      },
-    ],
-    [],
-  ]);
 });

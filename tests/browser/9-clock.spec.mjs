@@ -1,14 +1,10 @@
 import { rmSync, writeFileSync } from 'node:fs';
-import { expect, test } from '@playwright/test';
-import { logIn } from './helpers.mjs';
+import { expect, logIn, test } from './helpers.mjs';
 
 // The server's now() is ahead by the seconds in this file.
-const clock = process.env.CLOCK_FILE;
-
-test.skip(!clock, 'the server was started without a clock that can be set ahead');
-test.afterEach(() => rmSync(clock, { force: true }));
-
-test('years later every consent has run out, and the shelf shows nothing of anybody', async ({ page }) => {
+test('years later every consent has run out, and the shelf shows nothing of anybody', async ({ page, env }) => {
+  const clock = env.CLOCK_FILE;
+  test.skip(!clock, 'the server was started without a clock that can be set ahead');
   await logIn(page, 'maren');
   await page.goto('/shelf');
   const held = await page.locator('table.rows td a[aria-label^="Bench"]').count();

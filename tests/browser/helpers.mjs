@@ -1,4 +1,42 @@
-import { expect } from '@playwright/test';
+import { execFileSync } from 'node:child_process';
+import { test as base, expect } from '@playwright/test';
+
+export { expect };
+
+const lanes = process.env.VC_LANES?.split(',') ?? [];
+let laid = null;
+
+/**
+ * In bin/test each worker has a lane: a server with a database and films of its own, laid afresh before each file.
+ * Against one server (VC_URL) files run as they are.
+ */
+export const test = base.extend({
+  baseURL: async ({ baseURL }, use, info) => {
+    if (!lanes.length) return use(baseURL);
+    const lane = info.parallelIndex;
+    if (laid !== info.file) {
+      execFileSync('bash', ['bin/lib/lanes.sh', String(lane + 1)], { stdio: 'pipe' });
+      sessions.clear();
+      laid = info.file;
+    }
+    return use(`http://127.0.0.1:${lanes[lane]}`);
+  },
+  /** What a process that stands beside the server has in its environment. */
+  env: async ({}, use, info) => {
+    const lane = info.parallelIndex + 1;
+    const run = 'storage/run/lanes';
+    await use(
+      lanes.length
+        ? {
+            ...process.env,
+            DB_DATABASE: `verified_consensus_browser_${lane}`,
+            FILMS_ROOT: `${process.cwd()}/${run}/films-${lane}`,
+            CLOCK_FILE: `${process.cwd()}/${run}/clock-${lane}`,
+          }
+        : process.env,
+    );
+  },
+});
 
 export const PASSWORD = 'fernhollow-winter';
 
