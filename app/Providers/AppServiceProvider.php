@@ -7,6 +7,7 @@ namespace App\Providers;
 use App\Agreement\Actions\PublishRound;
 use App\Codebook\Codebooks;
 use App\Film\FilmFiles;
+use App\Http\Components\Layout;
 use App\Models\Enums\WorkKind;
 use App\Models\Film;
 use App\Models\KeyEntry;
@@ -112,6 +113,7 @@ final class AppServiceProvider extends ServiceProvider
                 $flags | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR,
             ),
         );
+        Blade::component('layout', Layout::class);
         Blade::directive(
             'said',
             static fn (string $of): string => "<?php echo e(app(\\App\\Words\\Wording::class)->said($of)); ?>",

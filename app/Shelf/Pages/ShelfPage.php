@@ -9,105 +9,249 @@ use App\Models\Golfer;
 use App\Models\Recording;
 use App\Models\User;
 use App\Sight\Onlookers;
+use App\Words\Wording;
 use Core\Codebook\StandardLenses;
+use Core\Measurement\QualityNote;
+use Illuminate\Contracts\Pagination\LengthAwarePaginator;
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Support\Carbon;
 
-/** The recordings with the shape of each one's trace. */
-final class ShelfPage
+/** The recordings by golfer and session, each with the shape of its trace. */
+final readonly class ShelfPage
 {
-    public function __construct(private readonly Codebooks $codebooks, private readonly Onlookers $onlookers)
+    private const SESSIONS_A_PAGE = 12;
+
+    private const CHANNELS = ['lead_pct', 'lead_fz_n', 'trail_fz_n', 'copx_mm'];
+
+    /** How sessions can be ordered; the first is what is meant where nothing is asked. */
+    public const ORDERS = ['newest', 'golfer', 'club'];
+
+    public function __construct(private Codebooks $codebooks, private Onlookers $onlookers, private Wording $words)
     {
     }
 
     /**
-     * @param  array<string, string>  $filter
+     * @param  array<string, string>  $filter  club, hand, device, fault, find, order; a valid one of each, or none
      * @return array<string, mixed>
      */
     public function of(array $filter, User $user): array
     {
-        $recordings = $this->onlookers
-            ->of($user)
-            ->recordings()
+        $seen = $this->onlookers->of($user)->recordings();
+        $fitting = $this->filtered(clone $seen, $filter);
+        $pages = $this->sessions(clone $fitting, $filter['order'] ?? self::ORDERS[0]);
+        $total = (clone $seen)->count();
+        $ended = $this->ended();
+
+        return [
+            'sessions' => $this->shown($pages),
+            'pages' => $pages->withQueryString(),
+            'title' => $this->title((clone $fitting)->count(), $total, $pages->total()),
+            'ended' => $ended === 0 ? null : trans_choice('shelf.ended', $ended, ['count' => $ended]),
+            'nothing' => __($total > 0 ? 'shelf.nothing-fits' : 'shelf.empty'),
+            'filter' => $filter,
+            'fields' => $this->fields(clone $seen, $filter),
+            'golfers' => Golfer::query()->consenting()->orderBy('pseudonym')->get(),
+        ];
+    }
+
+    /**
+     * @param  Builder<Recording>  $recordings
+     * @param  array<string, string>  $filter
+     * @return Builder<Recording>
+     */
+    private function filtered(Builder $recordings, array $filter): Builder
+    {
+        $verdict = static fn (string $fault): string => 'faults->'.StandardLenses::DEFAULT."->{$fault}->verdict";
+
+        return $recordings
+            ->when($filter['club'] ?? null, static fn (Builder $q, string $club) => $q->where('club', $club))
+            ->when($filter['device'] ?? null, static fn (Builder $q, string $of) => $q->where('device_class', $of))
+            ->when($filter['hand'] ?? null, static fn (Builder $q, string $hand) => $q->whereHas(
+                'golfer',
+                static fn (Builder $g) => $g->where('handedness', $hand),
+            ))
+            ->when($filter['fault'] ?? null, static fn (Builder $q, string $fault) => $q->whereHas(
+                'measured',
+                static fn (Builder $m) => $m->where($verdict($fault), 'supported'),
+            ))
+            ->when($filter['find'] ?? null, static fn (Builder $q, string $find) => $q->where(
+                static fn (Builder $any) => $any
+                    ->where('club', 'ilike', self::like($find))
+                    ->orWhere('series', 'ilike', self::like($find))
+                    ->orWhereHas('golfer', static fn (Builder $g) => $g
+                        ->where('pseudonym', 'ilike', self::like($find))
+                        ->orWhere('limits', 'ilike', self::like($find))),
+            ));
+    }
+
+    private static function like(string $find): string
+    {
+        return '%'.addcslashes($find, '\\%_').'%';
+    }
+
+    /**
+     * @param  Builder<Recording>  $fitting
+     * @return LengthAwarePaginator<int, \stdClass>  of rows with ids, "{1,2,3}"
+     */
+    private function sessions(Builder $fitting, string $order): LengthAwarePaginator
+    {
+        return $fitting
+            ->toBase()
+            ->join('golfers', 'golfers.id', '=', 'recordings.golfer_id')
+            ->groupBy('golfers.pseudonym', 'golfer_id', 'device_class', 'club', 'series')
+            ->selectRaw('array_agg(recordings.id order by recordings.id) as ids')
+            ->when($order === 'golfer', static fn ($q) => $q->orderBy('pseudonym'))
+            ->when($order === 'club', static fn ($q) => $q->orderBy('club')->orderBy('pseudonym'))
+            ->orderByRaw('max(recordings.id) desc')
+            ->paginate(self::SESSIONS_A_PAGE);
+    }
+
+    /**
+     * @param  LengthAwarePaginator<int, \stdClass>  $pages
+     * @return list<ShelfSession>
+     */
+    private function shown(LengthAwarePaginator $pages): array
+    {
+        $groups = array_map(
+            static fn (\stdClass $row): array => array_map(intval(...), explode(',', trim((string) $row->ids, '{}'))),
+            array_values($pages->items()),
+        );
+        $recordings = Recording::query()
+            ->whereKey(array_merge(...$groups, ...[[]]))
             ->with([
                 'golfer.consents',
                 'measured',
                 'films',
                 'stations',
-                'channels' => fn ($q) => $q->whereIn('name', [
-                    'lead_pct',
-                    'trail_pct',
-                    'lead_fz_n',
-                    'trail_fz_n',
-                    'copx_mm',
-                    'fz_n',
-                ]),
+                'channels' => static fn ($q) => $q->whereIn('name', self::CHANNELS),
             ])
             ->withCount('motion')
-            ->when($filter['club'] ?? null, fn (Builder $q, string $club) => $q->where('club', $club))
-            ->when($filter['device'] ?? null, fn (Builder $q, string $device) => $q->where('device_class', $device))
-            ->when(
-                $filter['hand'] ?? null,
-                fn (Builder $q, string $hand) => $q->whereHas(
-                    'golfer',
-                    fn (Builder $g) => $g->where('handedness', $hand),
-                ),
-            )
-            ->when(
-                $filter['fault'] ?? null,
-                fn (Builder $q, string $fault) => $q->whereHas(
-                    'measured',
-                    fn (Builder $m) => $m->where(
-                        'faults->'.StandardLenses::DEFAULT.'->'.$fault.'->verdict',
-                        'supported',
-                    ),
-                ),
-            )
-            ->orderByDesc('created_at')
-            ->orderByDesc('id')
-            ->get();
+            ->get()
+            ->keyBy('id')
+            ->all();
 
-        return [
-            'recordings' => $recordings,
-            'shapes' => $recordings->mapWithKeys(fn (Recording $r): array => [$r->id => self::shape($r)])->all(),
-            'filter' => $filter,
-            'codebook' => $this->codebooks->current(),
-            'clubs' => $this->onlookers->of($user)->recordings()->distinct()->orderBy('club')->pluck('club'),
-            'golfers' => Golfer::query()->consenting()->orderBy('pseudonym')->get(),
-            'total' => $this->onlookers->of($user)->recordings()->count(),
-            'ended' => Recording::query()
-                ->whereNull('erased_at')
-                ->whereDoesntHave('golfer', static fn ($q) => $q->consenting())
-                ->count(),
-        ];
+        return array_map(
+            fn (array $ids): ShelfSession => $this->session(
+                array_map(static fn (int $id): Recording => $recordings[$id], $ids),
+            ),
+            $groups,
+        );
     }
 
-    /**
-     * The lead share at forty moments from address to finish, as an SVG path in a box of 120 × 36.
-     */
+    /** @param  non-empty-list<Recording>  $recordings */
+    private function session(array $recordings): ShelfSession
+    {
+        [$first] = $recordings;
+        $about = [
+            $first->golfer->handedness === 'left' ? (string) __('shelf.left-handed') : null,
+            $first->golfer->limits,
+            $first->series,
+        ];
+        $until = $first->golfer->consents->max('expires_on');
+
+        return new ShelfSession(
+            $first->golfer->pseudonym,
+            implode(' · ', array_filter($about, static fn (?string $s): bool => $s !== null && $s !== '')),
+            $first->club,
+            $first->deviceClass()->label(),
+            $until instanceof Carbon ? __('shelf.until', ['date' => $until->format('M Y')]) : '',
+            array_map($this->swing(...), $recordings),
+        );
+    }
+
+    private function swing(Recording $r): ShelfSwing
+    {
+        $codebook = $this->codebooks->current();
+        $supported = $r->measured?->supported($codebook->lens->key) ?? [];
+        $views = count($r->filmedViews());
+
+        return new ShelfSwing(
+            route('bench', $r),
+            self::shape($r),
+            $r->is_cold,
+            __('shelf.evidence.'.($views === 0 ? ($r->motion_count > 0 ? 'figure' : 'none') : min(2, $views))),
+            $r->measured !== null,
+            array_map(static fn (string $k): string => $codebook->faults[$k]->name ?? $k, $supported),
+            array_map(
+                fn (QualityNote $n): string => $this->words->said($n->finding->remark),
+                $r->measured?->notes() ?? [],
+            ),
+        );
+    }
+
+    /** The lead share at forty moments from address to finish. */
     private static function shape(Recording $recording): string
     {
-        $c = $recording->channels->keyBy('name')->all();
-        $n = $recording->samples;
+        $c = $recording->channels->mapWithKeys(static fn ($c): array => [$c->name => $c->samples])->all();
         $stance = $recording->stance;
         $times = $recording->stations->pluck('t_s');
-        $from = max(0, (int) ((($times->first() ?? $recording->t0) - $recording->t0) * $recording->rate_hz));
-        $to = min($n - 1, (int) ((($times->last() ?? INF) - $recording->t0) * $recording->rate_hz));
+        $at = static fn (float $t): int => (int) (($t - $recording->t0) * $recording->rate_hz);
+        $from = max(0, $at($times->first() ?? $recording->t0));
+        $to = min($recording->samples - 1, $at(min(1e6, $times->last() ?? INF)));
         $path = '';
         for ($i = 0; $i <= 40; $i++) {
-            $k = (int) ($from + ($to - $from) * $i / 40);
-            $share = match ($recording->device_class) {
-                'mat' => $c['lead_pct']->samples[$k],
-                'dual-plate' => (100 * $c['lead_fz_n']->samples[$k]) /
-                    max(1.0, $c['lead_fz_n']->samples[$k] + $c['trail_fz_n']->samples[$k]),
-                default => $stance === null
-                    ? 50.0
-                    : (100 * ($c['copx_mm']->samples[$k] - $stance->trail->xMm)) /
-                        ($stance->lead->xMm - $stance->trail->xMm),
+            $k = (int) ($from + (($to - $from) * $i) / 40);
+            $share = match (true) {
+                isset($c['lead_pct']) => $c['lead_pct'][$k],
+                isset($c['lead_fz_n'], $c['trail_fz_n']) => (100 * $c['lead_fz_n'][$k]) /
+                    max(1.0, $c['lead_fz_n'][$k] + $c['trail_fz_n'][$k]),
+                $stance !== null && isset($c['copx_mm']) => (100 * ($c['copx_mm'][$k] - $stance->trail->xMm)) /
+                    ($stance->lead->xMm - $stance->trail->xMm),
+                default => 50.0,
             };
             $share = is_nan($share) ? 50.0 : max(0.0, min(100.0, $share));
             $path .= sprintf('%s%.0f %.1f', $i === 0 ? 'M' : 'L', 3 * $i, 34 - 0.32 * $share);
         }
 
         return $path;
+    }
+
+    private function title(int $fitting, int $total, int $sessions): string
+    {
+        return $fitting === $total
+            ? trans_choice('shelf.title', $total, ['count' => $total, 'sessions' => $sessions])
+            : __('shelf.title-some', ['count' => $fitting, 'total' => $total]);
+    }
+
+    private function ended(): int
+    {
+        return Recording::query()
+            ->whereNull('erased_at')
+            ->whereDoesntHave('golfer', static fn ($q) => $q->consenting())
+            ->count();
+    }
+
+    /**
+     * @param  Builder<Recording>  $seen
+     * @param  array<string, string>  $filter
+     * @return list<array{name: string, label: string, options: list<array{value: string, word: string, on: bool}>}>
+     */
+    private function fields(Builder $seen, array $filter): array
+    {
+        $clubs = $seen->distinct()->orderBy('club')->pluck('club')->map(strval(...))->all();
+        $options = [
+            'club' => array_combine($clubs, $clubs),
+            'hand' => trans('shelf.hands'),
+            'device' => trans('shelf.devices'),
+            'fault' => array_map(static fn ($f): string => $f->name, $this->codebooks->current()->faults),
+            'order' => array_map(static fn (string $o): string => __("shelf.orders.$o"), array_combine(
+                self::ORDERS,
+                self::ORDERS,
+            )),
+        ];
+        $out = [];
+        foreach ($options as $name => $words) {
+            $list = $name === 'order' ? [] : [['value' => '', 'word' => __('shelf.any'), 'on' => false]];
+            foreach ((array) $words as $value => $word) {
+                $list[] = [
+                    'value' => (string) $value,
+                    'word' => (string) $word,
+                    'on' => ($filter[$name] ?? '') === (string) $value,
+                ];
+            }
+            $out[] = ['name' => $name, 'label' => __("shelf.fields.$name"), 'options' => $list];
+        }
+
+        return $out;
     }
 }

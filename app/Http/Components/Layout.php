@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Components;
+
+use App\Http\Navigation;
+use App\Http\Release;
+use App\Models\User;
+use Illuminate\Contracts\View\View;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\View\Component;
+
+/** The frame of every page: who is here, where they can go, what is loaded. */
+final class Layout extends Component
+{
+    /** Styles by part, in the order in which a later one has the last word. */
+    private const STYLES = [
+        'base',
+        'head',
+        'calls',
+        'ribbon',
+        'stage',
+        'reading',
+        'walk',
+        'measurements',
+        'agreement',
+        'bench',
+        'shelf',
+        'import',
+        'capture',
+        'debrief',
+        'person',
+        'pages',
+        'narrow',
+        'print',
+    ];
+
+    public function __construct(public string $title, public bool $wide = false)
+    {
+    }
+
+    public function render(): View
+    {
+        $user = self::user();
+        $places = $user === null ? [] : (new Navigation($user))->places();
+        $within = array_values(array_filter(
+            $places,
+            static fn (array $place): bool => $place['here'] && $place['pages'] !== [],
+        ));
+
+        return view('components.layout', [
+            'name' => $user?->name,
+            'places' => $places,
+            'within' => $within[0] ?? null,
+            'styles' => self::STYLES,
+            'release' => Release::current(),
+        ]);
+    }
+
+    /** Nobody, where the page tells that something is wrong with the database itself. */
+    private static function user(): ?User
+    {
+        try {
+            $user = Auth::user();
+        } catch (\Throwable) {
+            return null;
+        }
+
+        return $user instanceof User ? $user : null;
+    }
+}

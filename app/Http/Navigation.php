@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http;
+
+use App\Models\User;
+use Core\Sight\Role;
+use Illuminate\Support\Facades\Route;
+
+/**
+ * The places of the application in the order of work: what a person may go to, and where they are.
+ *
+ * @phpstan-type Page array{word: string, url: string, here: bool}
+ * @phpstan-type Place array{word: string, url: string, here: bool, pages: list<Page>}
+ */
+final readonly class Navigation
+{
+    /** By place, its pages; a page is named by its route, and by what the names of its further routes begin with. */
+    private const PLACES = [
+        'today' => ['today' => ['today', 'today']],
+        'library' => [
+            'shelf' => ['shelf', 'shelf|bench|imports|films'],
+            'capture' => ['capture', 'capture'],
+            'codebook' => ['codebook', 'codebook'],
+        ],
+        'study' => ['rounds' => ['rounds', 'rounds'], 'panel' => ['panel.index', 'panel']],
+        'findings' => ['agreement' => ['agreement.index', 'agreement'], 'debrief' => ['debrief.index', 'debrief']],
+        'academy' => ['record' => ['record', 'record']],
+    ];
+
+    /** Pages for those who do not run the academy; what is published to them opens from there. */
+    private const READERS = [
+        Role::Instructor->value => ['today', 'agreement', 'codebook'],
+        Role::Panel->value => ['today', 'panel', 'codebook'],
+    ];
+
+    public function __construct(private User $user)
+    {
+    }
+
+    /** @return list<Place> */
+    public function places(): array
+    {
+        $own = self::READERS[$this->user->role->value] ?? null;
+        if ($own !== null) {
+            return $this->own($own);
+        }
+        $places = array_map(
+            fn (array $pages): array => array_values(array_map($this->page(...), array_keys($pages), $pages)),
+            self::PLACES,
+        );
+
+        return array_values(array_map(
+            static fn (string $place, array $pages): array => [
+                'word' => __("places.$place"),
+                'url' => $pages[0]['url'],
+                'here' => in_array(true, array_column($pages, 'here'), true),
+                'pages' => count($pages) > 1 ? $pages : [],
+            ],
+            array_keys($places),
+            $places,
+        ));
+    }
+
+    /**
+     * @param  list<string>  $own
+     * @return list<Place>
+     */
+    private function own(array $own): array
+    {
+        $pages = array_merge(...array_values(self::PLACES));
+
+        return array_map(
+            fn (string $page): array => [...$this->page($page, $pages[$page], 'own'), 'pages' => []],
+            $own,
+        );
+    }
+
+    /**
+     * @param  array{string, string}  $routes
+     * @return Page
+     */
+    private function page(string $page, array $routes, string $words = 'page'): array
+    {
+        $name = Route::currentRouteName() ?? '';
+
+        return [
+            'word' => __("places.$words.$page"),
+            'url' => route($routes[0]),
+            'here' => preg_match("/^({$routes[1]})(\\.|$)/", $name) === 1,
+        ];
+    }
+}

@@ -1,0 +1,58 @@
+<?php
+
+// The Shelf: recordings by golfer and session.
+return [
+    'page' => 'Shelf',
+    'title' => '{1} One recording|[2,*] :count recordings in :sessions sessions',
+    'title-some' => ':count of :total recordings',
+    'ended' => '{1} One more is out of sight: the consent has ended.|[2,*] :count more are out of sight: the consent '
+        .'has ended.',
+    'nothing-fits' => 'No recording fits this filter.',
+    'empty' => 'Recordings stand here. Add the first from a file below.',
+    'add' => 'add one',
+    'any' => 'any',
+    'all' => 'show all',
+    'apply' => 'Show',
+    'find' => 'Golfer, club or session',
+    'left-handed' => 'left-handed',
+    'until' => 'until :date',
+    'cold' => 'cold',
+    'being-measured' => 'being measured',
+    'findings' => '{1} one finding|[2,*] :count findings',
+    'no-fault' => 'no fault measured',
+    'bench' => 'Bench: :golfer, :club, swing :swing',
+    'evidence' => ['none' => 'no film', 'figure' => 'figure', '1' => 'one view', '2' => 'two views'],
+    'fields' => [
+        'club' => 'Club',
+        'hand' => 'Hand',
+        'device' => 'Device',
+        'fault' => 'Measured fault',
+        'order' => 'Order',
+    ],
+    'hands' => ['right' => 'right', 'left' => 'left'],
+    'devices' => ['mat' => 'pressure mat', 'plate' => 'force plate', 'dual-plate' => 'two force plates'],
+    'orders' => ['newest' => 'newest first', 'golfer' => 'by golfer', 'club' => 'by club'],
+    'heads' => [
+        'golfer' => 'Golfer and session',
+        'swings' => 'Swings: lead share, address to finish',
+        'consent' => 'Consent',
+    ],
+    'pages' => [
+        'nav' => 'More of the list',
+        'earlier' => 'Back',
+        'later' => 'More',
+        'at' => ':from to :to of :of sessions',
+    ],
+    'import' => [
+        'title' => 'Add a recording from a file',
+        'golfer' => 'Golfer, with a valid consent',
+        'handed' => ':golfer (:hand-handed)',
+        'file' => 'Recording: CSV, bundle or C3D',
+        'side-car' => 'Side-car, JSON',
+        'if-any' => '(if there is one)',
+        'look' => 'Look at it',
+        'says' => 'You see what was understood – columns, units, the trace, its quality, the stations – before '
+            .'anything is stored. Any CSV with a header will do: columns are guessed by their names and can be set '
+            .'right. Files may also be dropped on the fields.',
+    ],
+];
