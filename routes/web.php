@@ -158,7 +158,8 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/capture/devices', [CaptureController::class, 'register'])->name('capture.register');
         Route::delete('/capture/devices/{device}', [CaptureController::class, 'revoke'])->name('capture.revoke');
         Route::post('/codebook', [CodebookController::class, 'store'])->name('codebook.store');
-        Route::get('/record', RecordController::class)->name('record');
+        Route::get('/record', [RecordController::class, 'show'])->name('record');
+        Route::get('/record/file', [RecordController::class, 'export'])->name('record.export');
         Route::get('/works/{work}', [WorkController::class, 'show'])->name('works.show')->can('watch', 'work');
         Route::delete('/works/{work}', [WorkController::class, 'cancel'])->name('works.cancel')->can('watch', 'work');
     });

@@ -1,73 +1,114 @@
 // The keyboard map: what each key does, shown by "?", changed by the person and kept with the account.
-const SHOWN = {
-  ' ': 'space',
-  ArrowLeft: '←',
-  ArrowRight: '→',
-  ArrowUp: '↑',
-  ArrowDown: '↓',
-  PageDown: 'page down',
-  PageUp: 'page up',
-  Enter: 'enter',
-};
+import { word } from './words.js';
 
-/** Keys for time, which every page with a swing has. */
+/** Keys for time, which every page with a swing has: what each does, by the key it has until somebody changes it. */
 export const STAGE = {
-  play: [' ', 'play or halt'],
-  'frame-back': ['ArrowLeft', 'one frame back'],
-  'frame-on': ['ArrowRight', 'one frame on'],
-  'sample-back': [',', 'one sample back'],
-  'sample-on': ['.', 'one sample on'],
-  'station-back': ['Shift+ArrowLeft', 'previous station'],
-  'station-on': ['Shift+ArrowRight', 'next station'],
-  speed: ['s', 'speed'],
-  loop: ['l', 'loop between two stations'],
-  swap: ['g', 'film or figure'],
-  first: ['Home', 'to the first station'],
-  last: ['End', 'to the last station'],
-  swing: ['\\', 'next swing, held at this station'],
-  feet: ['=', 'near to the feet, or the whole picture'],
+  play: ' ',
+  'frame-back': 'ArrowLeft',
+  'frame-on': 'ArrowRight',
+  'sample-back': ',',
+  'sample-on': '.',
+  'station-back': 'Shift+ArrowLeft',
+  'station-on': 'Shift+ArrowRight',
+  speed: 's',
+  loop: 'l',
+  swap: 'g',
+  first: 'Home',
+  last: 'End',
+  swing: '\\',
+  feet: '=',
 };
 
 export const READING = {
-  next: ['ArrowDown', 'next fault'],
-  previous: ['ArrowUp', 'previous fault'],
-  present: ['p', 'present'],
-  absent: ['a', 'absent'],
-  'cannot-tell': ['c', 'cannot tell'],
-  slight: ['1', 'slight'],
-  clear: ['2', 'clear'],
-  dominant: ['3', 'dominant'],
-  less: ['[', 'less sure'],
-  more: [']', 'more sure'],
-  decision: ['w', 'now, later, leave'],
-  onset: ['o', 'begins at this station'],
-  cause: ['r', 'first cause'],
-  'not-feet': ['0', 'not in the feet'],
-  link: ['b', 'leads to …: press on the cause, then on the effect'],
-  'pin-film': ['f', 'pin on film'],
-  'pin-trace': ['t', 'pin on trace'],
-  'pin-turf': ['m', 'pin on the turf mark'],
-  'pin-ball': ['j', 'pin on the ball'],
-  'pin-strike': ['z', 'pin on the strike'],
-  reason: ['e', 'why: write the last pin’s reason'],
-  unpin: ['x', 'take the last pin away'],
-  define: ['d', 'definition, look-alikes, counter-example'],
-  'mark-TP': ['k', 'my top is here'],
-  'mark-IM': ['i', 'my impact is here'],
-  way: ['v', 'station by station, or all at once'],
-  'next-station': ['PageDown', 'next station of the sheet'],
-  'previous-station': ['PageUp', 'previous station of the sheet'],
-  cue: ['n', 'write the one thing to say'],
-  drill: ['y', 'choose the drill'],
-  undo: ['u', 'undo'],
-  summary: ['h', 'check and hand in'],
-  trend: ['q', 'better, same, worse'],
+  next: 'ArrowDown',
+  previous: 'ArrowUp',
+  'next-station': 'PageDown',
+  'previous-station': 'PageUp',
+  way: 'v',
+  define: 'd',
+  present: 'p',
+  absent: 'a',
+  'cannot-tell': 'c',
+  'rest-absent': ';',
+  slight: '1',
+  clear: '2',
+  dominant: '3',
+  less: '[',
+  more: ']',
+  decision: 'w',
+  onset: 'o',
+  trend: 'q',
+  undo: 'u',
+  'pin-film': 'f',
+  'pin-trace': 't',
+  'pin-turf': 'm',
+  'pin-ball': 'j',
+  'pin-strike': 'z',
+  reason: 'e',
+  unpin: 'x',
+  'mark-TP': 'k',
+  'mark-IM': 'i',
+  cause: 'r',
+  'not-feet': '0',
+  link: 'b',
+  cue: 'n',
+  drill: 'y',
+  summary: 'h',
+};
+
+export const DEBRIEF = {
+  'topic-on': 'ArrowDown',
+  'topic-back': 'ArrowUp',
+  answer: 'k',
+  names: 'n',
+  drawings: 'd',
+  'next-case': 'PageDown',
+  'previous-case': 'PageUp',
+};
+
+/** Actions by what they are for, in the order of the list. */
+const GROUPS = {
+  debrief: Object.keys(DEBRIEF),
+  faults: ['next', 'previous', 'next-station', 'previous-station', 'way', 'define'],
+  call: [
+    'present',
+    'absent',
+    'cannot-tell',
+    'rest-absent',
+    'slight',
+    'clear',
+    'dominant',
+    'less',
+    'more',
+    'decision',
+    'onset',
+    'trend',
+    'undo',
+  ],
+  pins: ['pin-film', 'pin-trace', 'pin-turf', 'pin-ball', 'pin-strike', 'reason', 'unpin', 'mark-TP', 'mark-IM'],
+  whole: ['cause', 'not-feet', 'link', 'cue', 'drill', 'summary'],
+  time: [
+    'play',
+    'frame-back',
+    'frame-on',
+    'sample-back',
+    'sample-on',
+    'station-back',
+    'station-on',
+    'speed',
+    'loop',
+    'swap',
+    'first',
+    'last',
+    'swing',
+    'feet',
+  ],
 };
 
 export class KeyMap {
   constructor(actions, changed = {}) {
     this.actions = actions;
-    this.keys = Object.fromEntries(Object.entries(actions).map(([name, [key]]) => [name, changed[name] ?? key]));
+    this.keys = Object.fromEntries(Object.entries(actions).map(([name, key]) => [name, changed[name] ?? key]));
   }
 
   static of(e) {
@@ -80,13 +121,14 @@ export class KeyMap {
     return Object.keys(this.keys).find((name) => this.keys[name] === key) ?? null;
   }
 
-  static words(key) {
-    return key === '+'
-      ? key
-      : key
-          .split('+')
-          .map((k) => SHOWN[k] ?? (k.length === 1 ? k.toUpperCase() : k.toLowerCase()))
-          .join(' ');
+  /** A key as it is called: "shift ←", "space", "P". */
+  static words(key, named = (k) => word(`keys.names.${k}`)) {
+    const called = (k) => {
+      const name = named(k);
+      if (name !== `keys.names.${k}`) return name;
+      return k.length === 1 ? k.toUpperCase() : k.toLowerCase();
+    };
+    return key === '+' ? key : key.split('+').map(called).join(' ');
   }
 
   /** Gives an action another key; the name of the action that has it already, where one has. */
@@ -97,10 +139,10 @@ export class KeyMap {
   }
 
   changed() {
-    return Object.fromEntries(Object.entries(this.keys).filter(([name, key]) => key !== this.actions[name][0]));
+    return Object.fromEntries(Object.entries(this.keys).filter(([name, key]) => key !== this.actions[name]));
   }
   reset() {
-    this.keys = Object.fromEntries(Object.entries(this.actions).map(([name, [key]]) => [name, key]));
+    this.keys = { ...this.actions };
   }
 }
 
@@ -108,31 +150,34 @@ export class KeyMap {
 export function keyDialog(dialog, map, saveUrl) {
   const list = dialog.querySelector('[data-keys]');
   const says = dialog.querySelector('[data-keys-say]');
+  const make = (tag, fields = {}, ...inner) => {
+    const element = Object.assign(document.createElement(tag), fields);
+    element.append(...inner);
+    return element;
+  };
   let waiting = null;
-  const draw = () => {
-    list.replaceChildren(
-      ...Object.entries(map.actions).map(([name, [, words]]) => {
-        const row = document.createElement('div');
-        const button = Object.assign(document.createElement('button'), { type: 'button', className: 'key' });
-        button.append(
-          Object.assign(document.createElement('kbd'), {
-            textContent: waiting === name ? 'press a key' : KeyMap.words(map.keys[name]),
-          }),
-        );
-        button.setAttribute('aria-label', `${words}: ${KeyMap.words(map.keys[name])}. Change it`);
-        button.addEventListener('click', () => {
-          waiting = name;
-          draw();
-          list.querySelector('[data-waiting]')?.focus();
-        });
-        if (waiting === name) button.dataset.waiting = '';
-        row.append(button, ` ${words}`);
-        return row;
-      }),
-    );
+  const row = (name) => {
+    const action = word(`keys.actions.${name}`);
+    const key = KeyMap.words(map.keys[name]);
+    const kbd = make('kbd', { textContent: waiting === name ? word('keys.press') : key });
+    const button = make('button', { type: 'button', className: 'key' }, kbd);
+    button.setAttribute('aria-label', word('keys.change', { action, key }));
+    button.addEventListener('click', () => {
+      waiting = name;
+      draw();
+      list.querySelector('[data-waiting]')?.focus();
+    });
+    if (waiting === name) button.dataset.waiting = '';
+    return make('div', {}, button, make('span', { textContent: action }));
+  };
+  const group = ([of, names]) =>
+    make('section', {}, make('h2', { textContent: word(`keys.groups.${of}`) }), ...names.map(row));
+  function draw() {
+    const here = Object.entries(GROUPS).map(([of, names]) => [of, names.filter((name) => name in map.actions)]);
+    list.replaceChildren(...here.filter(([, names]) => names.length).map(group));
     for (const kbd of document.querySelectorAll('kbd[data-key]'))
       kbd.textContent = KeyMap.words(map.keys[kbd.dataset.key] ?? '');
-  };
+  }
   const save = async () => {
     const answer = await fetch(saveUrl, {
       method: 'PUT',
@@ -143,9 +188,7 @@ export function keyDialog(dialog, map, saveUrl) {
       },
       body: JSON.stringify({ keys: map.changed() }),
     }).catch(() => null);
-    says.textContent = answer?.ok
-      ? 'Kept with your account.'
-      : 'It holds for this page; it could not be kept with your account now.';
+    says.textContent = word(answer?.ok ? 'keys.kept' : 'keys.not-kept');
   };
   dialog.addEventListener('keydown', (e) => {
     if (!waiting) return;
@@ -155,9 +198,9 @@ export function keyDialog(dialog, map, saveUrl) {
     const name = waiting;
     waiting = null;
     if (e.key !== 'Escape') {
-      const other = ['Tab', '?'].includes(e.key) ? 'the page' : map.set(name, KeyMap.of(e));
-      if (other)
-        says.textContent = `That key is taken: ${map.actions[other]?.[1] ?? 'it is the browser’s or the list’s own'}.`;
+      const other = ['Tab', '?'].includes(e.key) ? 'not-to-be-had' : map.set(name, KeyMap.of(e));
+      const by = other === 'not-to-be-had' ? word('keys.not-to-be-had') : word(`keys.actions.${other}`);
+      if (other) says.textContent = word('keys.taken', { by });
       else save();
     }
     draw();

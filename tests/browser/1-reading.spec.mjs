@@ -164,13 +164,33 @@ test('the summary says what is missing and does not hand in; undo takes back one
   await openKind(page, 'both');
   await takeWay(page, 'all');
   await press(page, 'p', 'h');
-  await expect(page.locator('[data-summary-text]')).toContainText('No call yet: spinning out.');
-  await expect(page.locator('[data-summary-text]')).toContainText('No severity yet: uneven start.');
+  await expect(page.locator('[data-summary-text]')).toContainText('22 faults have no call yet');
+  await expect(page.locator('[data-summary-text]')).toContainText(
+    'One present fault has no severity yet: uneven start',
+  );
   await expect(page.locator('[data-hand-in-button]')).toBeDisabled();
   await press(page, 'Escape', '2', 'r');
   await expect(page.locator('[data-causes]')).toHaveText('uneven start');
   await press(page, 'u', 'u');
   await expect(page.locator('.fault.current [data-summary]')).toHaveText('present · 75 %');
+  await press(page, 'u');
+  await expect(page.locator('[data-count]')).toHaveText('0');
+  await saved(page);
+});
+
+test('the rest of a station is absent by one key, and undo takes it back as one', async ({ page }) => {
+  await openKind(page, 'both');
+  await takeWay(page, 'stations');
+  await expect(page.locator('.fault:visible')).toHaveCount(2);
+  await press(page, ';');
+  await expect(page.locator('[data-announce]')).toContainText('2 more of this station are absent');
+  await expect(page.locator('[data-count]')).toHaveText('2');
+  // The walk has gone on to the next station.
+  await expect(page.locator('[data-station-name]')).not.toHaveText(/address/i);
+  await press(page, 'h');
+  await expect(page.locator('.missing')).toHaveCount(1);
+  await page.locator('.missing button').click();
+  await expect(page.locator('[data-summary-box]')).toBeHidden();
   await press(page, 'u');
   await expect(page.locator('[data-count]')).toHaveText('0');
   await saved(page);

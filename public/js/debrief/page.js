@@ -1,18 +1,8 @@
 // The debrief: one topic open at a time, the key and the names shown when they are asked for.
 import { Aids } from '../bench/aids.js';
 import { openStage } from '../bench/stage.js';
-import { KeyMap, STAGE, keyDialog } from '../keys.js';
+import { DEBRIEF, KeyMap, STAGE, keyDialog } from '../keys.js';
 import { Lanes, lanesOf } from './lanes.js';
-
-const DEBRIEF = {
-  'topic-on': ['ArrowDown', 'next topic'],
-  'topic-back': ['ArrowUp', 'previous topic'],
-  answer: ['k', 'what the key says'],
-  names: ['n', 'names or letters'],
-  drawings: ['d', 'the next person’s drawings'],
-  'next-case': ['PageDown', 'next case'],
-  'previous-case': ['PageUp', 'previous case'],
-};
 
 async function open(root) {
   const said = JSON.parse(document.getElementById('said').textContent);

@@ -10,6 +10,7 @@ import { ChangeQueue } from './queue.js';
 import { NOT_FEET, apply, copy, present, valueAt } from './sheet.js';
 import { Summary, WORDS } from './summary.js';
 import { Walk } from './walk.js';
+import { word } from '../words.js';
 
 const root = document.querySelector('[data-reading]');
 const locked = root.hasAttribute('data-locked');
@@ -42,6 +43,13 @@ const page = {
   set: (target, value) => change([[target, value]]),
   go,
   show,
+  /** To a fault on its own, or to a part of the case as a whole, from wherever somebody is. */
+  reach: (fault) =>
+    go(
+      page.rows.findIndex((row) => row.dataset.fault === fault),
+      true,
+    ),
+  whole: (of) => (of === 'cause' ? walk.to('case') : actions[of]()),
   key: () => page.rows[page.current].dataset.fault,
   call: (k = page.key()) => page.sheet.calls[k],
 };
@@ -147,6 +155,19 @@ function setPresence(presence) {
   if (presence !== 'present') walk.after(index);
 }
 
+/** Everything of this station that has no call yet is absent, as one change that undo takes back. */
+function restAbsent() {
+  const at = page.rows[page.current].dataset.at;
+  const rest = page.rows.filter((row) => row.dataset.at === at && !page.call(row.dataset.fault));
+  if (!rest.length) {
+    page.say(word('sheet.rest-none'));
+    return;
+  }
+  change(rest.map((row) => [`call:${row.dataset.fault}`, { presence: 'absent', pins: [], confidence: 75 }]));
+  page.say(word('sheet.rest-absent', { count: rest.length }));
+  walk.after(page.rows.findLastIndex((row) => row.dataset.at === at));
+}
+
 const alter = (fields) => {
   if (page.call()) change([[`call:${page.key()}`, { ...page.call(), ...fields }]]);
 };
@@ -238,6 +259,7 @@ const actions = {
   present: () => setPresence('present'),
   absent: () => setPresence('absent'),
   'cannot-tell': () => setPresence('cannot-tell'),
+  'rest-absent': restAbsent,
   slight: () => set('severity', 1),
   clear: () => set('severity', 2),
   dominant: () => set('severity', 3),

@@ -1,83 +1,117 @@
-// The check before handing in: what was said, what stands in the way, what was left out.
+// The check before handing in: what was said, what stands in the way and where, what was left out.
+import { word } from '../words.js';
 import { present } from './sheet.js';
 
-export const WORDS = { present: 'present', absent: 'absent', 'cannot-tell': 'cannot tell' };
+export const WORDS = Object.fromEntries(
+  ['present', 'absent', 'cannot-tell'].map((call) => [call, word(`sheet.calls.${call}`)]),
+);
+
+/**
+ * What stands in the way of handing in, a line for each kind of thing.
+ * @param {object} sheet
+ * @param {Object<string, {name: string}>} names of the faults
+ * @param {string} kind of the case
+ * @returns {{what: string, faults: string[], part: ?string}[]} faults: the keys of those it concerns; part: of the
+ * case as a whole, where it is none of a fault
+ */
+export function inTheWay(sheet, names, kind) {
+  const here = present(sheet);
+  const without = (field) => here.filter((k) => !sheet.calls[k][field]);
+  const lines = [
+    { what: 'call', faults: Object.keys(names).filter((k) => !sheet.calls[k]), part: null },
+    { what: 'severity', faults: without('severity'), part: null },
+    { what: 'trend', faults: kind === 'pair' ? without('trend') : [], part: null },
+  ].filter((line) => line.faults.length);
+  const whole = (what, part) => lines.push({ what, faults: [], part });
+  if (here.length && !sheet.causes.length) whole('cause', 'cause');
+  if (sheet.drill && !sheet.drill.stop) whole('stop', 'drill');
+  if (sheet.cue.trim().split(/\s+/).length > 8) whole('cue', 'cue');
+  return lines;
+}
 
 export class Summary {
   constructor(page, queue) {
     Object.assign(this, { page, queue, box: page.root.querySelector('[data-summary-box]') });
   }
 
-  /** @returns {{said: string[], open: string[], left: string[]}} */
-  lines() {
+  /** @returns {string[]} what was said, in sentences */
+  said() {
     const { sheet, names, root } = this.page;
-    const calls = Object.entries(sheet.calls),
-      here = present(sheet);
-    const count = (p) => calls.filter(([, c]) => c.presence === p).length;
-    const select = (name) => {
-      const s = root.querySelector(`[data-${name}]`);
-      return s.value ? s.options[s.selectedIndex].textContent : '';
-    };
-    return {
-      said: [
-        here.length
-          ? `Present: ${here.map((k) => `${names[k].name}${sheet.calls[k].severity ? ` (${sheet.calls[k].severity})` : ''}`).join(', ')}.`
-          : 'Nothing is called present.',
-        `Absent: ${count('absent')}. Cannot tell: ${count('cannot-tell')}.`,
-        `First cause: ${root.querySelector('[data-causes]').textContent}.`,
-        ...(sheet.chain.length
-          ? [
-              `Chain: ${sheet.chain.map(([a, b]) => `${names[a]?.name ?? 'not in the feet'} → ${names[b].name}`).join('; ')}.`,
-            ]
-          : []),
-        ...(sheet.cue ? [`To say: “${sheet.cue}”.`] : []),
-        ...(sheet.drill ? [`Drill: ${select('drill')}${select('stop') ? `, as far as ${select('stop')}` : ''}.`] : []),
-        ...(sheet.miss ? [`Expected miss: ${select('miss')}.`] : []),
-      ],
-      open: [
-        ...Object.keys(names)
-          .filter((k) => !sheet.calls[k])
-          .map((k) => `No call yet: ${names[k].name}.`),
-        ...here.filter((k) => !sheet.calls[k].severity).map((k) => `No severity yet: ${names[k].name}.`),
-        ...(root.dataset.kind === 'pair'
-          ? here.filter((k) => !sheet.calls[k].trend).map((k) => `Better, same or worse? ${names[k].name}.`)
-          : []),
-        ...(here.length && !sheet.causes.length ? ['No first cause yet.'] : []),
-        ...(sheet.drill && !sheet.drill.stop ? ['How far to take the drill?'] : []),
-        ...(sheet.cue.trim().split(/\s+/).length > 8 ? ['The one thing to say has more than eight words.'] : []),
-      ],
-      left: [
-        ...(here.length && !sheet.cue ? ['the one thing to say'] : []),
-        ...(here.length && !sheet.drill ? ['a drill'] : []),
-        ...(sheet.miss ? [] : ['the miss to expect']),
-        ...(here.length > 1 && !sheet.chain.length ? ['the chain'] : []),
-        ...(this.page.root.dataset.kind === 'single' && Object.keys(sheet.marks).length < 2
-          ? ['your own top and impact']
-          : []),
-      ],
-    };
+    const calls = Object.values(sheet.calls);
+    const count = (p) => calls.filter((c) => c.presence === p).length;
+    const chosen = (name) => root.querySelector(`[data-${name}]`).selectedOptions[0]?.textContent ?? '';
+    const faults = present(sheet)
+      .map((k) => `${names[k].name}${sheet.calls[k].severity ? ` (${sheet.calls[k].severity})` : ''}`)
+      .join(', ');
+    const links = sheet.chain.map(([a, b]) => `${names[a]?.name ?? word('keys.actions.not-feet')} → ${names[b].name}`);
+    const drill = sheet.drill?.stop
+      ? word('sheet.check.as-far-as', { drill: chosen('drill'), stop: chosen('stop') })
+      : chosen('drill');
+    return [
+      word(faults ? 'sheet.check.here' : 'sheet.check.nothing-here', { faults }),
+      word('sheet.check.counts', { absent: count('absent'), unsure: count('cannot-tell') }),
+      word('sheet.check.cause', { cause: root.querySelector('[data-causes]').textContent }),
+      ...(links.length ? [word('sheet.check.chain', { links: links.join('; ') })] : []),
+      ...(sheet.cue ? [word('sheet.check.cue', { cue: sheet.cue })] : []),
+      ...(sheet.drill ? [word('sheet.check.drill', { drill })] : []),
+      ...(sheet.miss ? [word('sheet.check.miss', { miss: chosen('miss') })] : []),
+    ];
+  }
+
+  /** @returns {string[]} what was left out, and may be */
+  left() {
+    const { sheet, root } = this.page;
+    const here = present(sheet);
+    return [
+      ...(here.length && !sheet.cue ? ['cue'] : []),
+      ...(here.length && !sheet.drill ? ['drill'] : []),
+      ...(sheet.miss ? [] : ['miss']),
+      ...(here.length > 1 && !sheet.chain.length ? ['chain'] : []),
+      ...(root.dataset.kind === 'single' && Object.keys(sheet.marks).length < 2 ? ['marks'] : []),
+    ].map((part) => word(`sheet.check.parts.${part}`));
+  }
+
+  /** One line of what is missing, with a way there. */
+  missing({ what, faults, part }) {
+    const { names } = this.page;
+    const some = faults.slice(0, 4).map((k) => names[k].name);
+    const list = some.join(', ') + (faults.length > 4 ? ' …' : '');
+    const line = Object.assign(document.createElement('p'), { className: 'missing' });
+    const go = Object.assign(document.createElement('button'), {
+      type: 'button',
+      className: 'act second',
+      textContent: word('sheet.check.go'),
+    });
+    go.addEventListener('click', () => {
+      this.box.close();
+      if (faults.length) this.page.reach(faults[0]);
+      else this.page.whole(part);
+    });
+    const text = document.createElement('span');
+    text.textContent = word(`sheet.check.open.${what}`, { count: faults.length, faults: list });
+    line.append(text, go);
+    return line;
   }
 
   async open() {
     document.activeElement?.blur?.();
-    const { said, open, left } = this.lines();
+    const { sheet, names, root } = this.page;
+    const open = inTheWay(sheet, names, root.dataset.kind);
+    const left = this.left();
     const text = this.box.querySelector('[data-summary-text]');
     const line = (words, name = '') =>
       Object.assign(document.createElement('p'), { textContent: words, className: name });
     text.replaceChildren(
-      ...said.map((s) => line(s)),
-      ...open.map((s) => line(s, 'call present')),
-      ...(left.length ? [line(`Left out, and may be: ${left.join(', ')}.`, 'quiet small')] : []),
+      ...open.map((o) => this.missing(o)),
+      ...this.said().map((s) => line(s)),
+      ...(left.length ? [line(word('sheet.check.left', { parts: left.join(', ') }), 'quiet small')] : []),
     );
     const button = this.box.querySelector('[data-hand-in-button]');
     button.disabled = true;
     this.box.showModal();
     const settled = await this.queue.settled();
     button.disabled = open.length > 0 || !settled;
-    if (!settled && !open.length)
-      text.append(
-        line('Not everything has reached the server yet; it is kept here and will be sent when the network is back.'),
-      );
+    if (!settled && !open.length) text.append(line(word('sheet.check.on-its-way')));
     if (!button.disabled) button.focus();
   }
 }

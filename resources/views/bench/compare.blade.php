@@ -52,6 +52,7 @@
             @endforeach
         </aside>
         @include('bench.keys')
+        <x-words :of="['keys']" />
     </div>
     <script type="module" src="/js/bench/compare.js"></script>
 </x-layout>

@@ -94,6 +94,7 @@
             <p class="small quiet">Pressure is not mass: a golfer can press hard on a foot the body is not over. One swing is not a golfer. Before any drill: warm up, clear the space, stop on pain; injury, dizziness or balance problems go to a physician or physiotherapist; minors only with a guardian's consent and under the academy's safeguarding rules. This is teaching help, not medical advice; the academy's own rules and licensed professionals take precedence.</p>
         </aside>
         @include('bench.keys')
+        <x-words :of="['keys']" />
         <p class="only-heard" aria-live="polite" data-announce></p>
     </div>
     <script type="module" src="/js/bench/page.js"></script>

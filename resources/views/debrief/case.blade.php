@@ -79,6 +79,7 @@
             <p class="small quiet">The order is ours: for each fault the mean of the share of pairs who differ and the share who differ from the key, times the share who could tell; added up over the faults. It is no measure of agreement.</p>
         </aside>
         @include('bench.keys')
+        <x-words :of="['keys']" />
         <p class="only-heard" aria-live="polite" data-announce></p>
     </div>
     <script type="application/json" id="said">@json($forPage)</script>

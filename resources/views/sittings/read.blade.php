@@ -89,19 +89,20 @@
                 </section>
             </form>
             @unless($locked)
-                <p class="hand-in"><button class="act second" type="button" data-do="next-station" data-on-walk>Next station <kbd data-key="next-station">page down</kbd></button> <button class="act" type="button" data-do="summary">Check and hand in <kbd data-key="summary">H</kbd></button></p>
+                <p class="hand-in"><button class="act second" type="button" data-do="rest-absent" data-on-walk>{{ __('sheet.rest') }} <kbd data-key="rest-absent">;</kbd></button> <button class="act second" type="button" data-do="next-station" data-on-walk>Next station <kbd data-key="next-station">page down</kbd></button> <button class="act" type="button" data-do="summary">Check and hand in <kbd data-key="summary">H</kbd></button></p>
             @else
                 <p class="hand-in"><a class="act" href="{{ route('read.next') }}">Next case</a></p>
             @endunless
         </aside>
         <dialog data-summary-box aria-label="Check before handing in">
             <h1>Hand in case {{ $reading->position }}?</h1>
-            <div data-summary-text style="margin: 0.8rem 0"></div>
+            <div class="check-text" data-summary-text></div>
             <form method="post" action="{{ route('read.hand-in', $reading) }}" data-hand-in>@csrf
                 <button class="act" data-hand-in-button>Hand in and lock</button> <button class="act second" type="button" data-do="shut">Go on reading</button>
             </form>
         </dialog>
         @include('bench.keys')
+        <x-words :of="['keys', 'sheet']" />
         <p class="only-heard" aria-live="polite" data-announce></p>
     </div>
     <script type="application/json" id="faults">@json(collect($codebook->faults)->map(fn ($f) => ['name' => $f->name, 'station' => $f->station->value]))</script>

@@ -87,6 +87,7 @@ const KNOWN_ROUTES = [
     'capture.register' => 'POST',
     'capture.revoke' => 'DELETE',
     'record' => 'GET',
+    'record.export' => 'GET',
     'works.show' => 'GET',
     'works.cancel' => 'DELETE',
     'ingest.open' => 'POST',

@@ -1,0 +1,195 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Operations\Pages;
+
+use App\Models\AuditEntry;
+use App\Models\Recording;
+use App\Models\User;
+use App\Sight\Onlookers;
+use Core\Codebook\Codebook;
+use Core\Codebook\StandardLenses;
+use Core\Motion\Station;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Support\Carbon;
+
+/** What was done in the academy, by day and in words, as far as nobody who still reads blind learns from it. */
+final class RecordPage
+{
+    private const A_PAGE = 60;
+
+    /** @var array<string, Recording> by public identifier */
+    private array $recordings = [];
+
+    public function __construct(private readonly Onlookers $onlookers)
+    {
+    }
+
+    /**
+     * @param  array<string, string>  $filter  action, who, from, to (days of the academy), each valid or not there
+     * @return array<string, mixed>
+     */
+    public function of(array $filter, User $user): array
+    {
+        $pages = $this->entries($filter, $user)->paginate(self::A_PAGE)->withQueryString();
+        $entries = array_values($pages->items());
+        $this->meet($entries, $user);
+        $days = [];
+        foreach ($entries as $entry) {
+            $days[$this->at($entry)->isoFormat('dddd D MMMM YYYY')][] = $this->worded($entry);
+        }
+
+        return [
+            'days' => $days,
+            'pages' => $pages,
+            'filter' => $filter,
+            'actions' => array_map(strval(...), (array) trans('record.actions')),
+            'people' => User::query()->orderBy('name')->pluck('name', 'id')->all(),
+        ];
+    }
+
+    /**
+     * Every entry that fits, oldest first, as it is kept.
+     *
+     * @param  array<string, string>  $filter
+     * @return iterable<AuditEntry>
+     */
+    public function whole(array $filter, User $user): iterable
+    {
+        return $this->entries($filter, $user)->reorder('id')->lazy(500);
+    }
+
+    /**
+     * @param  array<string, string>  $filter
+     * @return Builder<AuditEntry>
+     */
+    private function entries(array $filter, User $user): Builder
+    {
+        $zone = (string) config('academy.zone');
+        $day = static fn (string $day): Carbon => Carbon::parse($day, $zone)->startOfDay()->utc();
+        $query = AuditEntry::query()
+            ->with('user')
+            ->when($filter['action'] ?? null, static fn (Builder $q, string $action) => $q->where('action', $action))
+            ->when($filter['who'] ?? null, static fn (Builder $q, string $who) => $q->where('user_id', (int) $who))
+            ->when($filter['from'] ?? null, static fn (Builder $q, string $d) => $q->where('created_at', '>=', $day($d)))
+            ->when(
+                $filter['to'] ?? null,
+                static fn (Builder $q, string $d) => $q->where('created_at', '<', $day($d)->addDay()),
+            );
+
+        return $this->without($query, $user)->orderByDesc('created_at')->orderByDesc('id');
+    }
+
+    /**
+     * What was ruled or marked on a swing that its reader is still to read blind waits as well.
+     *
+     * @param  Builder<AuditEntry>  $query
+     * @return Builder<AuditEntry>
+     */
+    private function without(Builder $query, User $user): Builder
+    {
+        $hidden = Recording::query()->whereKey($this->onlookers->of($user)->hidden())->pluck('public_id')->all();
+        if ($hidden === []) {
+            return $query;
+        }
+        $query->where(static fn (Builder $q) => $q
+            ->whereNull('details->recording')
+            ->orWhereNotIn('details->recording', $hidden));
+        foreach ($hidden as $id) {
+            $query->where('subject', 'not like', "%$id%");
+        }
+
+        return $query;
+    }
+
+    /**
+     * The recordings that entries speak of and this person may see.
+     *
+     * @param  list<AuditEntry>  $entries
+     */
+    private function meet(array $entries, User $user): void
+    {
+        $ids = [];
+        foreach ($entries as $entry) {
+            preg_match('/recording ([a-z0-9]{26})$/', $entry->subject, $m);
+            $ids[] = $m[1] ?? (string) ($entry->details['recording'] ?? '');
+        }
+        $this->recordings = $this->onlookers
+            ->of($user)
+            ->recordings()
+            ->whereIn('public_id', array_values(array_unique($ids)))
+            ->with('golfer')
+            ->get()
+            ->keyBy('public_id')
+            ->all();
+    }
+
+    private function at(AuditEntry $entry): Carbon
+    {
+        return $entry->created_at->timezone((string) config('academy.zone'));
+    }
+
+    private function worded(AuditEntry $entry): RecordEntry
+    {
+        [$on, $url] = $this->subject($entry);
+
+        return new RecordEntry(
+            $this->at($entry)->format('H:i'),
+            $entry->user->name ?? (string) __('record.nobody'),
+            self::word('actions', $entry->action),
+            $on,
+            $url,
+            $this->details($entry),
+        );
+    }
+
+    /** @return array{string, ?string} what it was done to, in words, and where that stands */
+    private function subject(AuditEntry $entry): array
+    {
+        $subject = $entry->subject;
+        if (preg_match('/^(?:station (\w+), )?recording ([a-z0-9]{26})$/', $subject, $m) === 1) {
+            $station = Station::tryFrom($m[1]);
+            $recording = $this->recordings[$m[2]] ?? null;
+            $swing = $recording === null
+                ? (string) __('record.gone')
+                : (string) __('record.swing', ['golfer' => $recording->golfer->pseudonym, 'club' => $recording->club]);
+            $on = $station === null ? $swing : __('record.station', ['station' => $station->value, 'swing' => $swing]);
+
+            return [(string) $on, $recording === null ? null : route('bench', $recording)];
+        }
+        if ($entry->action === 'rule') {
+            [$fault, $rest] = explode(', ', $subject, 2) + [1 => ''];
+
+            return [self::fault($fault).", $rest", null];
+        }
+
+        return [(string) preg_replace('/^round /', '', $subject), null];
+    }
+
+    private static function fault(string $key): string
+    {
+        return Codebook::standard(StandardLenses::DEFAULT)->faults[$key]->name ?? $key;
+    }
+
+    /** @return list<string> */
+    private function details(AuditEntry $entry): array
+    {
+        $out = [];
+        foreach ($entry->details as $key => $value) {
+            $line = "record.details.$key";
+            if ($value !== null && is_scalar($value) && __($line) !== $line && __($line) !== '') {
+                $out[] = (string) __($line, ['value' => is_float($value) ? (string) $value : $value]);
+            }
+        }
+
+        return $out;
+    }
+
+    private static function word(string $group, string $code): string
+    {
+        $line = "record.$group.$code";
+
+        return __($line) === $line ? $code : (string) __($line);
+    }
+}
