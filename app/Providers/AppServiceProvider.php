@@ -7,6 +7,7 @@ namespace App\Providers;
 use App\Agreement\Actions\PublishRound;
 use App\Codebook\Codebooks;
 use App\Film\FilmFiles;
+use App\Http\Components\FigureValue;
 use App\Http\Components\Layout;
 use App\Models\Enums\WorkKind;
 use App\Models\Film;
@@ -114,6 +115,7 @@ final class AppServiceProvider extends ServiceProvider
             ),
         );
         Blade::component('layout', Layout::class);
+        Blade::component('figure-value', FigureValue::class);
         Blade::directive(
             'said',
             static fn (string $of): string => "<?php echo e(app(\\App\\Words\\Wording::class)->said($of)); ?>",

@@ -75,6 +75,9 @@ need_env() {
   [ -n "$(env_get DB_PASSWORD)" ] || env_set DB_PASSWORD "$(head -c 18 /dev/urandom | base64 | tr -d '+/=')"
 }
 
+# Pages are compiled anew: one that was compiled before says nothing of parts that changed since.
+fresh_views() { find storage/framework/views -name '*.php' -delete 2>/dev/null || true; }
+
 # Debian's ffmpeg makes films ready; without it everything else works.
 need_ffmpeg() { need_debian ffmpeg; }
 

@@ -15,6 +15,7 @@ $rooms = [
     'Consensus',
     'Agreement',
     'Planning',
+    'Drawing',
     'Format',
     'Simulation',
 ];

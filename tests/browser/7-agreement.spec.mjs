@@ -31,6 +31,7 @@ test('every coefficient opens to its reason, and the round goes out as open file
   const errors = watchErrors(page);
   await logIn(page, 'maren');
   await page.goto('/agreement');
+  await page.getByRole('link', { name: 'Faults', exact: true }).click();
   await page.getByText('Every coefficient, fault by fault').click();
   await expect(page.getByText('undefined: needs every rater to have rated every case').first()).toBeVisible();
   const [download] = await Promise.all([

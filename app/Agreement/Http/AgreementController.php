@@ -35,9 +35,8 @@ final class AgreementController extends Controller
 
         return $round === null
             ? view('empty', [
-                'title' => 'Agreement',
-                'text' => 'Figures appear here when a round you belong to has been published. Until then nobody sees '
-                    .'anybody\'s calls.',
+                'title' => __('agreement.page'),
+                'text' => __('agreement.none'),
             ])
             : redirect()->route('agreement', $round);
     }
@@ -85,9 +84,9 @@ final class AgreementController extends Controller
         );
     }
 
-    public function show(Sitting $round, AgreementPage $page): View
+    public function show(AgreementRequest $request, Sitting $round, AgreementPage $page): View
     {
-        return $this->withheld($round) ?? view('agreement.show', $page->of($round, $this->user()));
+        return $this->withheld($round) ?? view('agreement.show', $page->of($round, $this->user(), $request->part()));
     }
 
     /** Figures made from a swing that this person is still to read blind would tell of it: they wait, whole. */
@@ -97,8 +96,7 @@ final class AgreementController extends Controller
             ? null
             : view('empty', [
                 'title' => $round->name,
-                'text' => 'These figures wait. A swing they are made from stands in a round of yours that is not '
-                    .'published yet; until then they would give it away.',
+                'text' => __('agreement.waits'),
             ]);
     }
 }

@@ -121,15 +121,15 @@ it('keeps the export from instructors, and unpublished rounds from everybody', f
 it('shows every coefficient, or the reason why there is none, to the head coach', function () {
     $round = Sitting::query()->where('name', 'like', 'Spring%')->firstOrFail();
     $page = $this->actingAs($this->headCoach())
-        ->get("/agreement/{$round->public_id}")
+        ->get("/agreement/{$round->public_id}?part=faults")
         ->assertOk();
+    $this->get("/agreement/{$round->public_id}?part=people")->assertOk()->assertSee('With the others');
     foreach (
         [
             'Conger’s κ',
             'Light’s κ',
             'Brennan–Prediger',
             'with “cannot tell” as an answer',
-            'With the others',
             'undefined: needs every rater to have rated every case',
             'Ratings, key and every figure as CSV and JSON',
         ] as $text

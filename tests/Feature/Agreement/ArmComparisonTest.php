@@ -75,7 +75,7 @@ it('tells arms apart in which people agree from arms in which they guess', funct
         ->and($said['differences'][0]->p)
         ->toBeLessThan(0.15);
     $this->actingAs($this->headCoach())
-        ->get('/agreement/'.$this->round('Spring')->public_id)
+        ->get('/agreement/'.$this->round('Spring')->public_id.'?part=shown')
         ->assertOk()
         ->assertSee('trace only less film only');
 });
@@ -89,7 +89,7 @@ it('adjusts for three comparisons, and makes none of a single case', function ()
     $alone = armed($this, fn (int $i): string => $i === 0 ? 'film' : 'trace');
     expect($alone['differences'][0]->difference)->toEqual(Figure::undefined(Undefined::FewCasesInOne));
     $this->actingAs($this->headCoach())
-        ->get('/agreement/'.$this->round('Spring')->public_id)
+        ->get('/agreement/'.$this->round('Spring')->public_id.'?part=shown')
         ->assertOk()
         ->assertSee('Too few cases to say whether what was shown matters');
     expect(armed($this, fn (): string => 'both')['differences'])->toBe([]);

@@ -54,7 +54,7 @@ it('takes lasting differences between readers apart from the rest, and says what
         ->and($times['mean_of'][1] / $times['mean_of'][3])
         ->toEqualWithDelta(sqrt(3), 1e-9);
     $this->actingAs($this->headCoach())
-        ->get('/agreement/'.$this->round('Spring')->public_id)
+        ->get('/agreement/'.$this->round('Spring')->public_id.'?part=times')
         ->assertOk()
         ->assertSee('One reader places top within ±');
 });
@@ -65,7 +65,7 @@ it('says why there is nothing to say', function () {
     $alone = markAll($this, fn (Reading $r): ?float => $r->user_id === $kit ? 5.0 : null)[0];
     expect($alone['between'])->toBeNull()->and(worded($alone['reason']))->toContain('needs two readers');
     $this->actingAs($this->headCoach())
-        ->get('/agreement/'.$this->round('Spring')->public_id)
+        ->get('/agreement/'.$this->round('Spring')->public_id.'?part=times')
         ->assertOk()
         ->assertSee('Top and impact, as people mark them')
         ->assertSee('Needs two readers');
@@ -73,4 +73,8 @@ it('says why there is nothing to say', function () {
         ->get('/agreement/'.$this->round('Spring')->public_id)
         ->assertOk()
         ->assertDontSee('as people mark them');
+    // What is the head coach's alone is not to be had by asking for it.
+    foreach (['times', 'people', 'pairs', 'faults', 'shown'] as $part) {
+        $this->get('/agreement/'.$this->round('Spring')->public_id."?part=$part")->assertSessionHasErrors('part');
+    }
 });

@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Agreement\Pages;
+
+use Core\Agreement\Figure;
+use Core\Agreement\PairResult;
+use Core\Agreement\RoundResult;
+use Core\Number\Written;
+use Illuminate\Support\Str;
+
+/** Person by person: how far any two call the same. */
+final class AgreementPairs
+{
+    /**
+     * @return array{heads: list<string>, matrix: list<array{name: string,
+     *     cells: list<array{text: string, shade: ?int, hint: string}>}>,
+     *     pairs: list<array{names: string, n: int, same: string, kappa: Figure, pabak: Figure}>}
+     */
+    public function of(RoundResult $r, RaterNames $raters): array
+    {
+        $pairs = array_values($r->study->pooled->pairs ?? []);
+        $by = [];
+        foreach ($pairs as $p) {
+            $by[$p->a][$p->b] = $by[$p->b][$p->a] = $p;
+        }
+        $people = [];
+        foreach ($r->againstKey as $p) {
+            $people[$p->rater] = $raters->name($p->rater);
+        }
+        asort($people);
+
+        return [
+            'heads' => array_values(array_map(static fn (string $name): string => Str::before($name, ' '), $people)),
+            'matrix' => array_values(array_map(
+                static fn (string $a, string $name): array => [
+                    'name' => $name,
+                    'cells' => array_map(
+                        static fn (string $b): array => self::cell($by[$a][$b] ?? null, $a === $b),
+                        array_map(strval(...), array_keys($people)),
+                    ),
+                ],
+                array_map(strval(...), array_keys($people)),
+                $people,
+            )),
+            'pairs' => array_map(
+                static fn (PairResult $p): array => [
+                    'names' => (string) __('agreement.pair', [
+                        'a' => $raters->name($p->a),
+                        'b' => $raters->name($p->b),
+                    ]),
+                    'n' => $p->n,
+                    'same' => self::same($p),
+                    'kappa' => $p->kappa,
+                    'pabak' => $p->pabak,
+                ],
+                $pairs,
+            ),
+        ];
+    }
+
+    public static function same(PairResult $p): string
+    {
+        return $p->agreement === null ? (string) __('figures.none') : Written::fixed(100.0 * $p->agreement, 0).' %';
+    }
+
+    /** @return array{text: string, shade: ?int, hint: string}  shade: 0 to 10, none where there is no figure */
+    private static function cell(?PairResult $p, bool $same): array
+    {
+        if ($p?->kappa->estimate === null) {
+            return ['text' => $same ? '·' : (string) __('figures.none'), 'shade' => null, 'hint' => ''];
+        }
+        $written = static fn (?float $v): string => $v === null ? (string) __('figures.none') : Written::fixed($v, 2);
+
+        return [
+            'text' => Written::fixed($p->kappa->estimate, 2),
+            'shade' => (int) round(10.0 * max(0.0, $p->kappa->estimate)),
+            'hint' => (string) __('agreement.pair-hint', [
+                'n' => $p->n,
+                'same' => self::same($p),
+                'low' => $written($p->kappa->low),
+                'high' => $written($p->kappa->high),
+                'pabak' => $written($p->pabak->estimate),
+            ]),
+        ];
+    }
+}

@@ -1,0 +1,146 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Agreement\Pages;
+
+use App\Models\Sitting;
+use Core\Agreement\Figure;
+use Core\Agreement\RaterResult;
+use Core\Agreement\RoundResult;
+use Core\Agreement\Undefined;
+use Core\Codebook\Codebook;
+use Core\Number\Written;
+
+/**
+ * Each person against the key, and the map of right calls, person by fault.
+ *
+ * @phpstan-type PersonRow array{name: string, url: ?string, n: ?int, figures: array<string, Figure>, leaning: string,
+ *     rest: Figure, cannotTell: int, unsupported: int}
+ */
+final class AgreementPeople
+{
+    /** A share of wrong calls from which on a cell is as dark as any. */
+    private const DARKEST = 0.6;
+
+    /**
+     * @return array{people: list<PersonRow>, faults: list<string>,
+     *     map: list<array{name: string, cells: list<array{text: string, shade: int, hint: string}>}>}
+     */
+    public function of(RoundResult $r, RaterNames $raters, Codebook $codebook, Sitting $round): array
+    {
+        $people = self::ordered($r, $raters);
+
+        return [
+            'people' => array_map(fn (RaterResult $p): array => $this->row($p, $r, $raters, $round), $people),
+            'faults' => array_values(array_map(static fn ($f): string => $f->name, $codebook->faults)),
+            'map' => array_map(
+                static fn (RaterResult $p): array => [
+                    'name' => $raters->name($p->rater),
+                    'cells' => array_map(
+                        static fn (string $key): array => self::cell($r->map[$p->rater][$key] ?? [0, 0, 0, 0]),
+                        $codebook->keys(),
+                    ),
+                ],
+                $people,
+            ),
+        ];
+    }
+
+    /**
+     * Everybody, of whom one may be seen whole: of others only what the drawing shows as well.
+     *
+     * @return list<PersonRow>
+     */
+    public function everybody(RoundResult $r, RaterNames $raters, Sitting $round): array
+    {
+        return array_map(function (RaterResult $p) use ($r, $raters, $round): array {
+            $row = $this->row($p, $r, $raters, $round);
+            if ($raters->shows($p->rater)) {
+                return $row;
+            }
+            $drawn = array_intersect_key($p->figures, ['sensitivity' => true, 'specificity' => true]);
+
+            return [
+                ...$row,
+                'n' => null,
+                'figures' => $drawn,
+                'leaning' => '',
+                'rest' => Figure::undefined(Undefined::NobodyToCompareWith),
+                'cannotTell' => 0,
+                'unsupported' => 0,
+            ];
+        }, self::ordered($r, $raters));
+    }
+
+    /**
+     * For the head coach the best first; for others oneself, then colleagues by what they see, so that the order tells
+     * nothing of who they are.
+     *
+     * @return list<RaterResult>
+     */
+    public static function ordered(RoundResult $r, RaterNames $raters): array
+    {
+        $people = array_values($r->againstKey);
+        $figure = static fn (RaterResult $p, string $name, float $none): float => $p->figures[$name]->estimate ?? $none;
+        usort(
+            $people,
+            $raters->open
+                ? static fn (RaterResult $a, RaterResult $b): int => $figure($b, 'youden', -2.0) <=> $figure($a, 'youden', -2.0)
+                : static fn (RaterResult $a, RaterResult $b): int => [
+                    $raters->isMe($b->rater),
+                    $figure($a, 'sensitivity', 0.0),
+                ] <=> [$raters->isMe($a->rater), $figure($b, 'sensitivity', 0.0)],
+        );
+
+        return $people;
+    }
+
+    /** @return PersonRow */
+    private function row(RaterResult $p, RoundResult $r, RaterNames $raters, Sitting $round): array
+    {
+        return [
+            'name' => $raters->name($p->rater),
+            'url' => $raters->shows($p->rater)
+                ? route('agreement.person', [$round, RaterNames::id($p->rater)])
+                : null,
+            'n' => $p->n,
+            'figures' => $p->figures,
+            'leaning' => self::leaning($p->figures['criterion']),
+            'rest' => $r->study->pooled->versusRest[$p->rater] ?? Figure::undefined(Undefined::NobodyToCompareWith),
+            'cannotTell' => $r->cannotTell[$p->rater] ?? 0,
+            'unsupported' => $r->unsupported[$p->rater] ?? 0,
+        ];
+    }
+
+    private static function leaning(Figure $criterion): string
+    {
+        if ($criterion->estimate === null) {
+            return (string) __('figures.none');
+        }
+        $way = match (true) {
+            $criterion->low > 0.0 => 'under',
+            $criterion->high !== null && $criterion->high < 0.0 => 'over',
+            default => 'even',
+        };
+
+        return (string) __("agreement.leaning.$way", ['by' => Written::fixed($criterion->estimate, 2)]);
+    }
+
+    /**
+     * @param  array{int, int, int, int}  $counts  found, missed, over-called, rightly absent
+     * @return array{text: string, shade: int, hint: string}  shade: 0 to 10
+     */
+    private static function cell(array $counts): array
+    {
+        [$found, $missed, $over, $absent] = $counts;
+        $n = $found + $missed + $over + $absent;
+        $wrong = $n === 0 ? 0.0 : ($missed + $over) / $n;
+
+        return [
+            'text' => $n === 0 ? (string) __('figures.none') : ($found + $absent)."/$n",
+            'shade' => (int) round(10.0 * min(1.0, $wrong / self::DARKEST)),
+            'hint' => (string) __('agreement.cell', compact('found', 'missed', 'over', 'absent')),
+        ];
+    }
+}

@@ -1,0 +1,65 @@
+<h2>{{ __('agreement.faults.title') }}</h2>
+<x-scroll>
+    <table class="rows">
+        <thead>
+            <tr>
+                <th>{{ __('agreement.table.fault') }}</th>
+                <th class="num">{{ __('agreement.table.cases') }}</th>
+                @foreach($main as $head)
+                    <th>{{ $head }}</th>
+                @endforeach
+                <th>{{ __('agreement.table.present') }}</th>
+            </tr>
+        </thead>
+        <tbody>
+            @foreach($rows as $row)
+                <tr id="{{ $row['key'] }}">
+                    <td>{{ $row['name'] }}</td>
+                    <td class="num">{{ $row['cases'] }}</td>
+                    @foreach($row['main'] as $f)
+                        <td><x-figure-value :figure="$f['figure']" :percent="$f['percent']" :n="$row['cases']" /></td>
+                    @endforeach
+                    <td><x-figure-value :figure="$row['present']" percent :n="$row['cases']" /></td>
+                </tr>
+            @endforeach
+        </tbody>
+    </table>
+</x-scroll>
+<details class="more">
+    <summary class="small">{{ __('agreement.faults.every') }}</summary>
+    <x-scroll>
+        <table class="rows">
+            <thead>
+                <tr>
+                    <th></th>
+                    @foreach($all as $head)
+                        <th>{{ $head }}</th>
+                    @endforeach
+                </tr>
+            </thead>
+            <tbody>
+                <tr>
+                    <td><b>{{ __('agreement.faults.pooled') }}</b></td>
+                    @foreach($pooled as $f)
+                        <td><x-figure-value :figure="$f['figure']" :percent="$f['percent']" /></td>
+                    @endforeach
+                </tr>
+                <tr>
+                    <td>{{ __('agreement.faults.three-way') }}</td>
+                    @foreach($threeWay as $f)
+                        <td><x-figure-value :figure="$f['figure']" :percent="$f['percent']" /></td>
+                    @endforeach
+                </tr>
+                @foreach($rows as $row)
+                    <tr>
+                        <td>{{ $row['name'] }}</td>
+                        @foreach($row['all'] as $f)
+                            <td><x-figure-value :figure="$f['figure']" :percent="$f['percent']" :n="$row['cases']" /></td>
+                        @endforeach
+                    </tr>
+                @endforeach
+            </tbody>
+        </table>
+    </x-scroll>
+</details>
+<p class="small quiet">{{ __('agreement.faults.thin') }}</p>

@@ -1,0 +1,48 @@
+<x-scroll>
+    <table class="rows">
+        <thead>
+            <tr>
+                <th>{{ __('agreement.table.person') }}</th>
+                <th class="num">{{ __('agreement.table.n') }}</th>
+                @foreach(['sensitivity', 'specificity', 'ppv', 'leaning', 'mcc'] as $head)
+                    <th>{{ __('agreement.table.'.$head) }}</th>
+                @endforeach
+                @foreach(['rest', 'brier'] as $head)
+                    <th title="{{ __('agreement.table.'.$head.'-hint') }}">{{ __('agreement.table.'.$head) }}</th>
+                @endforeach
+                <th class="num">{{ __('agreement.table.cannot-tell') }}</th>
+                <th class="num" title="{{ __('agreement.table.unsupported-hint') }}">
+                    {{ __('agreement.table.unsupported') }}
+                </th>
+            </tr>
+        </thead>
+        <tbody>
+            @foreach($people as $person)
+                <tr>
+                    <td>
+                        @if($person['url'])
+                            <a href="{{ $person['url'] }}">{{ $person['name'] }}</a>
+                        @else
+                            {{ $person['name'] }}
+                        @endif
+                    </td>
+                    <td class="num">{{ $person['n'] }}</td>
+                    @foreach(['sensitivity', 'specificity'] as $name)
+                        <td><x-figure-value :figure="$person['figures'][$name]" percent /></td>
+                    @endforeach
+                    @if($person['url'])
+                    <td><x-figure-value :figure="$person['figures']['ppv']" percent /></td>
+                    <td>{{ $person['leaning'] }}</td>
+                    <td><x-figure-value :figure="$person['figures']['mcc']" /></td>
+                    <td><x-figure-value :figure="$person['rest']" /></td>
+                    <td><x-figure-value :figure="$person['figures']['brier']" /></td>
+                    <td class="num">{{ $person['cannotTell'] }}</td>
+                    <td class="num">{{ $person['unsupported'] }}</td>
+                    @else
+                    <td colspan="7"></td>
+                    @endif
+                </tr>
+            @endforeach
+        </tbody>
+    </table>
+</x-scroll>

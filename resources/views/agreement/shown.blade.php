@@ -1,0 +1,54 @@
+<h2>{{ $finding }}</h2>
+@if($differences)
+    <div class="suggested">
+        <table class="rows">
+            <thead>
+                <tr>
+                    <th>{{ __('agreement.table.shown') }}</th>
+                    @foreach(['cases', 'same', 'ac1'] as $head)
+                        <th class="num">{{ __('agreement.table.'.$head) }}</th>
+                    @endforeach
+                </tr>
+            </thead>
+            <tbody>
+                @foreach($arms as $arm)
+                    <tr>
+                        <td>{{ $arm['name'] }}</td>
+                        <td class="num">{{ $arm['cases'] }}</td>
+                        <td class="num">{{ $arm['same'] }}</td>
+                        <td class="num">{{ $arm['ac1'] }}</td>
+                    </tr>
+                @endforeach
+            </tbody>
+        </table>
+        <table class="rows">
+            <thead>
+                <tr>
+                    <th>{{ __('agreement.table.compared') }}</th>
+                    @foreach(['differs', 'p', 'finds'] as $head)
+                        <th class="num">{{ __('agreement.table.'.$head) }}</th>
+                    @endforeach
+                </tr>
+            </thead>
+            <tbody>
+                @foreach($differences as $d)
+                    <tr>
+                        <td>{{ $d['names'] }}</td>
+                        <td class="num">
+                            @if($d['undefined'] !== null)
+                                <span class="thin">{{ $d['undefined'] }}</span>
+                            @else
+                                <b>{{ $d['by'] }}</b> <span class="small quiet">{{ $d['interval'] }}</span>
+                            @endif
+                        </td>
+                        <td class="num">{{ $d['p'] }}</td>
+                        <td class="num">{{ $d['finds'] }}</td>
+                    </tr>
+                @endforeach
+            </tbody>
+        </table>
+    </div>
+    <p class="small quiet">{{ __('agreement.shown.says') }}</p>
+@else
+    <p class="words">{{ __('agreement.shown.one-says') }}</p>
+@endif

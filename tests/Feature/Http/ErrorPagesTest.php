@@ -1,0 +1,30 @@
+<?php
+
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Route;
+
+it('has a page of its own for what can go wrong', function (int $status) {
+    Route::get('/wrong', static fn () => abort($status));
+    $this->get('/wrong')
+        ->assertStatus($status)
+        ->assertSee(__("errors.$status.title"))
+        ->assertSee(__("errors.$status.says"))
+        ->assertSee('href="/"', false);
+})->with([403, 404, 413, 419, 429, 500, 503]);
+
+it('says what went wrong inside without telling what it was', function () {
+    config(['app.debug' => false]);
+    Route::get('/broken', static fn () => throw new RuntimeException('a secret of the house'));
+    $this->get('/broken')
+        ->assertStatus(500)
+        ->assertSee(__('errors.500.title'))
+        ->assertDontSee('secret of the house');
+});
+
+it('stands where the database does not', function () {
+    Route::get('/broken', static fn () => abort(503));
+    config(['database.connections.pgsql.port' => 1]);
+    DB::purge('pgsql');
+    $this->get('/broken')->assertStatus(503)->assertSee(__('errors.503.title'));
+    DB::purge('pgsql');
+});
