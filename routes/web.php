@@ -13,6 +13,7 @@ use App\Panel\Http\PanelController;
 use App\Shelf\Http\FilmController;
 use App\Shelf\Http\ImportController;
 use App\Shelf\Http\ShelfController;
+use App\Sittings\Http\PlanController;
 use App\Sittings\Http\ReadingController;
 use App\Sittings\Http\ReadingFilmController;
 use App\Sittings\Http\RoundController;
@@ -130,6 +131,7 @@ Route::middleware('auth')->group(function (): void {
             ->can('viewResult', 'round')
             ->where('place', '[1-9][0-9]{0,3}');
         Route::get('/rounds', [RoundController::class, 'index'])->name('rounds');
+        Route::get('/rounds/plan', PlanController::class)->name('rounds.plan');
         Route::post('/rounds', [RoundController::class, 'store'])->name('rounds.store');
         Route::get('/rounds/{round}', [RoundController::class, 'show'])->name('rounds.show');
         Route::post('/rounds/{round}/open', [RoundController::class, 'open'])->name('rounds.open');

@@ -34,6 +34,7 @@ use Illuminate\Support\Facades\DB;
  * @property ?int $parent_id
  * @property ?int $key_version_id
  * @property ?Carbon $opened_at
+ * @property-read int $done_count  readings handed in, where counted
  * @property ?Carbon $closed_at
  * @property ?Carbon $published_at
  * @property ?KeyVersion $keyVersion

@@ -1,5 +1,5 @@
 <x-layout :title="$title">
     <h1>{{ $title }}</h1>
-    <p style="margin: 1rem 0; max-width: 44rem">{{ $text }}</p>
+    <p class="words">{{ $text }}</p>
     <a class="act second" href="{{ route('today') }}">Back to Today</a>
 </x-layout>

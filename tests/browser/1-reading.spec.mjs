@@ -102,11 +102,13 @@ for (const kind of ['film', 'trace', 'both']) {
 async function ownRound(browser, kind, who, name) {
   const page = await (await browser.newContext()).newPage();
   await logIn(page, 'maren');
-  await page.goto('/rounds');
+  await page.goto('/rounds/plan');
+  await page.locator('input[name="recordings[]"]').nth(2).check();
+  await page.getByRole('button', { name: 'Next: People' }).click();
   await page.fill('#name', name);
   await page.selectOption('#show', kind);
-  await page.locator('input[name="recordings[]"]').nth(2).check();
   await page.getByLabel(who).check();
+  await page.getByRole('link', { name: '4 Check' }).click();
   await page.getByRole('button', { name: 'Keep as a draft' }).click();
   await page.getByRole('button', { name: 'Open the round' }).click();
   await expect(page.locator('h1')).toContainText('is open');

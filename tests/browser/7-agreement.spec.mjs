@@ -4,17 +4,25 @@ import { expect, logIn, test, watchErrors } from './helpers.mjs';
 test('a set of cases is suggested, ticked in the plan and kept as a draft', async ({ page }) => {
   const errors = watchErrors(page);
   await logIn(page, 'maren');
-  await page.goto('/rounds');
+  await page.goto('/rounds/plan');
   const form = page.locator('form.suggest');
   await form.locator('[name=suggest]').fill('10');
   await form.locator('[name=share]').fill('35');
   await form.getByRole('button', { name: 'Suggest' }).click();
-  await expect(page.locator('.suggested')).toContainText('is to be expected this wide');
   await expect(page.locator('input[name="recordings[]"]:checked')).toHaveCount(10);
   const axe = await new AxeBuilder({ page }).analyze();
   expect(axe.violations.filter((v) => ['serious', 'critical'].includes(v.impact)).map((v) => v.id)).toEqual([]);
+  await page.getByRole('button', { name: 'Next: People' }).click();
   await page.fill('#name', 'Suggested round');
+  await page.getByRole('link', { name: '3 Precision' }).click();
+  await expect(page.locator('#precision')).toContainText('is to be expected this wide');
+  await page.getByRole('button', { name: 'Next: Check' }).click();
+  await expect(page.locator('[data-check]')).toContainText('10 cases are ticked');
+  await expect(page.locator('[data-check]')).toContainText('Nobody reads it yet');
+  await page.getByRole('link', { name: '2 People' }).click();
   await page.getByLabel('Tam Brackley').check();
+  await page.getByRole('link', { name: '4 Check' }).click();
+  await expect(page.locator('[data-check]')).toContainText('One person reads');
   await page.getByRole('button', { name: 'Keep as a draft' }).click();
   await expect(page.locator('.notice')).toContainText('Planned as a draft');
   expect(errors).toEqual([]);
@@ -22,7 +30,7 @@ test('a set of cases is suggested, ticked in the plan and kept as a draft', asyn
 
 test('more cases than the key speaks of are refused in a sentence', async ({ page }) => {
   await logIn(page, 'maren');
-  await page.goto('/rounds?suggest=190');
+  await page.goto('/rounds/plan?suggest=190');
   await expect(page.locator('.notice.refused')).toContainText('190 cases were asked for');
   await expect(page.locator('input[name="recordings[]"]:checked')).toHaveCount(0);
 });

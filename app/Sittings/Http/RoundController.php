@@ -4,30 +4,25 @@ declare(strict_types=1);
 
 namespace App\Sittings\Http;
 
-use App\Codebook\Codebooks;
 use App\Exceptions\ActionException;
 use App\Http\Controller;
 use App\Models\CaseSwing;
-use App\Models\Recording;
 use App\Models\Sitting;
 use App\Models\SittingCase;
-use App\Models\User;
 use App\Models\Work;
 use App\Sight\Onlookers;
 use App\Sittings\Actions\CloseRound;
 use App\Sittings\Actions\OpenRound;
 use App\Sittings\Actions\PlanRound;
-use App\Sittings\Pages\CaseSuggestion;
 use App\Sittings\Pages\OutcomeBias;
+use App\Sittings\Pages\RoundsPage;
 use App\Works\Works;
 use Core\Codebook\StandardLenses;
-use Core\CoreException;
 use Core\Reading\Stage;
 use Core\Sight\SittingKind;
 use Core\Sight\Thing;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
-use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 
 final class RoundController extends Controller
@@ -36,55 +31,9 @@ final class RoundController extends Controller
     {
     }
 
-    public function index(Request $request, Codebooks $codebooks, CaseSuggestion $suggestion): View
+    public function index(RoundsPage $page): View
     {
-        $asked = $request->validate([
-            'suggest' => ['sometimes', 'integer', 'between:2,200'],
-            'share' => ['sometimes', 'integer', 'between:5,95'],
-            'again' => ['sometimes', 'integer', 'between:0,50'],
-            'seed' => ['sometimes', 'integer', 'between:1,1000000'],
-        ]);
-        $recordings = $this->onlookers->of($this->user())->recordings()->with('golfer')->orderBy('id')->get();
-
-        $suggested = null;
-        $refused = null;
-        if (isset($asked['suggest'])) {
-            try {
-                $suggested = $suggestion->of(
-                    $recordings,
-                    (int) $asked['suggest'],
-                    ((int) ($asked['share'] ?? 40)) / 100,
-                    (int) ($asked['again'] ?? 0),
-                    (int) ($asked['seed'] ?? 1),
-                );
-            } catch (CoreException $e) {
-                $refused = $e->getMessage();
-            }
-        }
-
-        return view('sittings.rounds', [
-            'suggested' => $suggested,
-            'refused' => $refused,
-            'asked' => $asked,
-            'names' => $codebooks->current()->faults,
-            'lenses' => $codebooks->document()->lenses(),
-            'rounds' => Sitting::query()
-                ->withCount([
-                    'cases',
-                    'members',
-                    'readings',
-                    'readings as done_count' => fn ($q) => $q->whereNotNull('handed_in_at'),
-                ])
-                ->orderByDesc('id')
-                ->get(),
-            'recordings' => $recordings,
-            'series' => $recordings
-                ->whereNotNull('series')
-                ->groupBy(static fn (Recording $r): string => $r->golfer_id.'|'.$r->device_class.'|'.$r->series)
-                ->filter(static fn ($g): bool => $g->count() >= 3)
-                ->map(static fn ($g) => $g->take(6)),
-            'people' => User::query()->orderBy('name')->get()->groupBy(static fn (User $u): string => $u->role->value),
-        ]);
+        return view('sittings.rounds', ['rounds' => $page->rows()]);
     }
 
     public function show(Sitting $round, OutcomeBias $bias, Works $works): View

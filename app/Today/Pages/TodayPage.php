@@ -11,10 +11,13 @@ use App\Models\Reading;
 use App\Models\Sitting;
 use App\Models\User;
 use App\Sight\Onlookers;
+use Core\Number\Written;
 use Core\Reading\Stage;
 use Core\Sight\SittingKind;
 use Core\Sight\SittingState;
 use Core\Sight\Why;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
 /** What needs somebody now. */
@@ -51,26 +54,86 @@ final class TodayPage
             ->get();
         $onlooker = $this->onlookers->of($user)->over($unsettled);
 
+        $unsettled = $unsettled->filter(
+            static fn (KeyEntry $e): bool => $onlooker->seesEntry($e, $e->keyVersion->sitting),
+        );
+        $last = Sitting::query()
+            ->where('state', 'published')
+            ->where('kind', SittingKind::Round)
+            ->orderByDesc('published_at')
+            ->first();
+
         return [
-            'open' => Sitting::query()->where('state', 'open')->orderBy('opened_at')->get(),
-            'progress' => $progress,
+            'open' => array_values(Sitting::query()->where('state', 'open')->orderBy('opened_at')->get()
+                ->map(fn (Sitting $s): array => $this->underWay($s, $progress->get($s->id) ?? collect()))
+                ->all()),
             'closed' => Sitting::query()->where('state', 'closed')->get(),
-            'published' => Sitting::query()
-                ->where('state', 'published')
-                ->where('kind', SittingKind::Round)
-                ->orderByDesc('published_at')
-                ->first(),
-            'unsettled' => $unsettled
-                ->filter(fn (KeyEntry $e): bool => $onlooker->seesEntry($e, $e->keyVersion->sitting))
-                ->values(),
+            'published' => $last,
+            'unsettled' => $unsettled->values(),
+            'unsettledTitle' => (string) __('today.unsettled', [
+                'conflict' => $unsettled->where('grade', 'conflict')->count(),
+                'contested' => $unsettled->where('grade', 'contested')->count(),
+            ]),
             'codebook' => $this->codebooks->current(),
-            'expiring' => Consent::query()
-                ->whereNull('withdrawn_at')
-                ->whereDate('expires_on', '<=', now()->addDays(60))
-                ->join('golfers', 'golfers.id', '=', 'consents.golfer_id')
-                ->orderBy('expires_on')
-                ->get(['consents.*', 'golfers.pseudonym']),
+            'expiring' => $this->expiring(),
         ];
+    }
+
+    /**
+     * @param  Collection<int, \stdClass>  $people
+     * @return array{title: string, about: string, url: string, readers: string,
+     *     people: list<array{name: string, done: int, of: int, last: string}>}
+     */
+    private function underWay(Sitting $round, Collection $people): array
+    {
+        $done = (int) $people->sum('done');
+        $all = (int) $people->sum('cases');
+        $share = Written::fixed(100.0 * $done / max(1, $all), 0);
+
+        return [
+            'title' => (string) __('today.read', ['round' => $round->name, 'share' => $share]),
+            'about' => (string) __('today.opened', [
+                'date' => self::day($round->opened_at),
+                'done' => $done,
+                'of' => $all,
+            ]),
+            'url' => route('rounds.show', $round),
+            'readers' => (string) __($round->isPanel() ? 'today.panel-member' : 'today.instructor'),
+            'people' => array_values($people->sortBy('done')->map(static fn (\stdClass $p): array => [
+                'name' => (string) $p->name,
+                'done' => (int) $p->done,
+                'of' => (int) $p->cases,
+                'last' => (int) $p->done === 0
+                    ? (string) __('today.not-begun')
+                    : self::moment(Carbon::parse((string) $p->last)),
+            ])->all()),
+        ];
+    }
+
+    /** @return list<string> */
+    private function expiring(): array
+    {
+        return array_values(Consent::query()
+            ->whereNull('withdrawn_at')
+            ->whereDate('expires_on', '<=', now()->addDays(60))
+            ->join('golfers', 'golfers.id', '=', 'consents.golfer_id')
+            ->orderBy('expires_on')
+            ->get(['consents.*', 'golfers.pseudonym'])
+            ->map(static fn (Consent $c): string => (string) __(
+                $c->expires_on->isPast() ? 'today.ran-out' : 'today.until',
+                ['golfer' => $c->getAttribute('pseudonym'), 'date' => $c->expires_on->format('j F Y')],
+            ))
+            ->all());
+    }
+
+    private static function day(?Carbon $at): string
+    {
+        return $at?->timezone((string) config('academy.zone'))->format('j F Y') ?? '';
+    }
+
+    private static function moment(Carbon $at): string
+    {
+        return $at->timezone((string) config('academy.zone'))->format('j M, H:i');
     }
 
     /** @return array<string, mixed> */
@@ -95,28 +158,91 @@ final class TodayPage
                 ) && $r->handed_in_at === null,
             )
             ->values();
-        $rounds = $readings->groupBy(fn (Reading $r): int => $r->case->sitting_id)->map(
-            fn ($list): array => [
-                'round' => $list->firstOrFail()->case->sitting,
-                'readings' => $list->where('stage', Stage::Blind)->values(),
-                'again' => $list->where('stage', Stage::Reveal)->keyBy('sitting_case_id'),
-                'done' => $list->where('stage', Stage::Blind)->whereNotNull('handed_in_at')->count(),
-                'later' => $onlooker->begins($list->firstOrFail()->case->sitting),
-            ],
+        $next = $readings->first(
+            static fn (Reading $r): bool => $r->handed_in_at === null &&
+                $r->case->sitting->state === SittingState::Open &&
+                $why[$r->id] === null,
         );
+        $by = ['open' => [], 'closed' => [], 'published' => []];
+        foreach ($readings->groupBy(static fn (Reading $r): int => $r->case->sitting_id) as $list) {
+            $round = $list->firstOrFail()->case->sitting;
+            $by[$round->state->value][] = $this->ofReader($round, $list, $why, $next, $onlooker->begins($round));
+        }
+
+        return ['open' => $by['open'], 'waiting' => $by['closed'], 'published' => $by['published'], 'next' => $next];
+    }
+
+    /**
+     * One round as its reader sees it.
+     *
+     * @param  Collection<int, Reading>  $list
+     * @param  array<int, ?Why>  $why  a reading cannot be opened now, by its id
+     * @return array<string, mixed>
+     */
+    private function ofReader(Sitting $round, Collection $list, array $why, ?Reading $next, ?Carbon $begins): array
+    {
+        $blind = $list->where('stage', Stage::Blind);
+        $again = $list->where('stage', Stage::Reveal)->keyBy('sitting_case_id');
+        $done = $blind->whereNotNull('handed_in_at')->count();
+        $left = $blind->count() - $done;
+        $mine = $next !== null && $next->case->sitting_id === $round->id;
 
         return [
-            'open' => $rounds->filter(fn (array $r): bool => $r['round']->state === SittingState::Open)->values(),
-            'waiting' => $rounds->filter(fn (array $r): bool => $r['round']->state === SittingState::Closed)->values(),
-            'published' => $rounds
-                ->filter(fn (array $r): bool => $r['round']->state === SittingState::Published)
-                ->values(),
-            'why' => $why,
-            'next' => $readings->first(
-                fn (Reading $r): bool => $r->handed_in_at === null &&
-                    $r->case->sitting->state === SittingState::Open &&
-                    $why[$r->id] === null,
-            ),
+            'round' => $round,
+            'name' => $round->name,
+            'about' => (string) __('today.blind', ['date' => self::day($round->opened_at)]),
+            'published' => (string) __('today.published-on', ['date' => self::day($round->published_at), 'n' => $done]),
+            'url' => $round->isPanel() ? route('panel', $round) : route('agreement', $round),
+            'tiles' => [
+                ['n' => $left, 'word' => trans_choice('today.to-read', $left)],
+                ['n' => $done, 'word' => (string) __('today.handed-in')],
+                ['n' => $blind->count(), 'word' => (string) __('today.in-all')],
+            ],
+            'done' => $done,
+            'of' => $blind->count(),
+            'act' => $mine ? self::act($next) : null,
+            'says' => match (true) {
+                $begins !== null => (string) __('today.second-part', [
+                    'date' => $begins->timezone((string) config('academy.zone'))->format('j F'),
+                ]),
+                $mine => null,
+                $left > 0 || $again->whereNull('handed_in_at')->isNotEmpty() => (string) __('today.none-now'),
+                default => (string) __('today.all-in'),
+            },
+            'reveals' => $round->reveals,
+            'readings' => array_values($blind->map(static fn (Reading $r): array => [
+                'position' => $r->position,
+                'state' => match (true) {
+                    $r->handed_in_at !== null => (string) __('today.state.in', ['at' => self::moment($r->handed_in_at)]),
+                    $r->version > 0 => (string) __('today.state.begun'),
+                    default => (string) __('today.state.new'),
+                },
+                'url' => $why[$r->id] === null ? route('read', $r) : null,
+                'way' => (string) __('today.way.'.($why[$r->id] === null ? 'open' : 'waits').'.'
+                    .($r->handed_in_at !== null ? 'in' : 'left')),
+                'again' => self::secondLook($again->get($r->sitting_case_id)),
+            ])->all()),
         ];
+    }
+
+    private static function act(Reading $next): string
+    {
+        $line = match (true) {
+            $next->stage === Stage::Reveal => 'today.act.again',
+            $next->version > 0 => 'today.act.on',
+            default => 'today.act.read',
+        };
+
+        return (string) __($line, ['n' => $next->position]);
+    }
+
+    /** @return array{word: string, url: ?string} */
+    private static function secondLook(?Reading $again): array
+    {
+        return match (true) {
+            $again === null => ['word' => (string) __('today.again.after'), 'url' => null],
+            $again->handed_in_at !== null => ['word' => (string) __('today.again.in'), 'url' => route('read', $again)],
+            default => ['word' => (string) __('today.again.waits'), 'url' => route('read', $again)],
+        };
     }
 }

@@ -1,2 +1,2 @@
 @props(['presence'])
-<span class="call {{ $presence }}">{{ $presence === 'cannot-tell' ? 'cannot tell' : ($presence === 'none' ? 'no label' : $presence) }}</span>
+<span class="call {{ $presence }}">{{ __('calls.'.$presence) }}</span>

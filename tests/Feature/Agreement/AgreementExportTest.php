@@ -170,16 +170,16 @@ it('says what changed since an earlier round, with its uncertainty, and nothing 
 });
 
 it('suggests a set of cases from the Shelf and ticks them in the plan', function () {
-    $page = $this->actingAs($this->headCoach())->get('/rounds?suggest=6&share=30&again=2&seed=3')->assertOk();
+    $page = $this->actingAs($this->headCoach())->get('/rounds/plan?suggest=6&share=30&again=2&seed=3')->assertOk();
     $page
         ->assertSee('A 95 % interval of one fault’s AC1 is to be expected this wide')
         ->assertSee('The Shelf could not give')
         ->assertDontSee('Shown again, unannounced');
     expect(substr_count($page->getContent(), ' checked'))
         ->toBeGreaterThanOrEqual(6)
-        ->and($this->get('/rounds?suggest=6&share=30&again=2&seed=3')->getContent())
+        ->and($this->get('/rounds/plan?suggest=6&share=30&again=2&seed=3')->getContent())
         ->toBe($page->getContent());
-    $this->get('/rounds?suggest=150')->assertOk()->assertSee('150 cases were asked for');
-    $this->get('/rounds?suggest=lots')->assertRedirect();
-    $this->actingAs($this->person('tam'))->get('/rounds?suggest=6')->assertForbidden();
+    $this->get('/rounds/plan?suggest=150')->assertOk()->assertSee('150 cases were asked for');
+    $this->get('/rounds/plan?suggest=lots')->assertRedirect();
+    $this->actingAs($this->person('tam'))->get('/rounds/plan?suggest=6')->assertForbidden();
 });

@@ -74,6 +74,7 @@ const KNOWN_ROUTES = [
     'debrief.first' => 'GET',
     'debrief' => 'GET',
     'rounds' => 'GET',
+    'rounds.plan' => 'GET',
     'rounds.store' => 'POST',
     'rounds.show' => 'GET',
     'rounds.open' => 'POST',

@@ -1,0 +1,4 @@
+<?php
+
+// What a call, or a key's label, is called.
+return ['present' => 'present', 'absent' => 'absent', 'cannot-tell' => 'cannot tell', 'none' => 'no label'];

@@ -1,0 +1,60 @@
+// Planning in steps: one is shown at a time, all of them where scripts do not run. What is chosen stays in the form.
+import { word } from '../words.js';
+
+const root = document.querySelector('[data-plan]');
+const form = root.querySelector('[data-plan-form]');
+const steps = [...root.querySelectorAll('[data-to]')].map((a) => a.dataset.to);
+const ticked = (name) => form.querySelectorAll(`input[name="${name}[]"]:checked`).length;
+
+/** What the check says of the form as it stands. */
+function check() {
+  const pairs = [...form.querySelectorAll('select[name$="[before]"]')].filter((s) => s.value).length;
+  const several = ticked('series') + pairs;
+  const counts = [
+    ['cases', ticked('recordings')],
+    ['several', several],
+    ['again', ticked('repeats')],
+    ['people', ticked('members')],
+  ];
+  const lines = counts.filter(([, count]) => count).map(([what, count]) => word(`plan.check.${what}`, { count }));
+  if (!ticked('recordings') && !several) lines.unshift(word('plan.check.nothing'));
+  if (!ticked('members')) lines.push(word('plan.check.nobody'));
+  root
+    .querySelector('[data-check]')
+    .replaceChildren(...lines.map((text) => Object.assign(document.createElement('li'), { textContent: text })));
+}
+
+function go(step) {
+  for (const part of root.querySelectorAll('[data-step]')) part.hidden = part.dataset.step !== step;
+  for (const link of root.querySelectorAll('[data-to]')) {
+    if (link.dataset.to === step) link.setAttribute('aria-current', 'step');
+    else link.removeAttribute('aria-current');
+  }
+  if (step === 'check') check();
+}
+
+for (const link of root.querySelectorAll('[data-to]'))
+  link.addEventListener('click', (e) => {
+    e.preventDefault();
+    history.replaceState(null, '', `#${link.dataset.to}`);
+    go(link.dataset.to);
+  });
+steps.forEach((step, i) => {
+  const next = steps[i + 1];
+  if (!next) return;
+  const button = document.createElement('button');
+  Object.assign(button, {
+    type: 'button',
+    className: 'act',
+    textContent: word('plan.next', { step: word(`plan.steps.${next}`) }),
+  });
+  button.addEventListener('click', () => {
+    root.querySelector(`[data-to="${next}"]`).click();
+    root.scrollIntoView({ block: 'start' });
+  });
+  form.querySelector(`[data-step="${step}"]`).append(button);
+});
+// A field that wants something is gone to, in whichever step it stands.
+form.addEventListener('invalid', (e) => go(e.target.closest('[data-step]').dataset.step), true);
+const asked = location.hash.slice(1);
+go(steps.includes(asked) ? asked : steps[0]);

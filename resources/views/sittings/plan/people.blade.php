@@ -1,0 +1,44 @@
+<div class="in-columns">
+    <div>
+        <label class="label" for="name">{{ __('plan.name') }}</label>
+        <input class="input" id="name" name="name" value="{{ old('name') }}" maxlength="120" required>
+    </div>
+    @foreach(['kind' => 'kinds', 'show' => 'shows'] as $field => $words)
+        <div>
+            <label class="label" for="{{ $field }}">{{ __('plan.'.$field) }}</label>
+            <div class="select is-fullwidth">
+                <select id="{{ $field }}" name="{{ $field }}">
+                    @foreach(__('plan.'.$words) as $value => $word)
+                        <option value="{{ $value }}" @selected(old($field) === $value)>{{ $word }}</option>
+                    @endforeach
+                </select>
+            </div>
+        </div>
+    @endforeach
+    <div>
+        <label class="label" for="lens">{{ __('plan.lens') }}</label>
+        <div class="select is-fullwidth">
+            <select id="lens" name="lens">
+                @foreach($lenses as $key => $name)
+                    <option value="{{ $key }}" @selected(old('lens') === $key)>{{ $name }}</option>
+                @endforeach
+            </select>
+        </div>
+    </div>
+</div>
+<label class="line">
+    <input type="checkbox" name="reveals" value="1" @checked(old('reveals'))> {{ __('plan.reveals') }}
+</label>
+<fieldset>
+    <legend class="label">{{ __('plan.members') }}</legend>
+    <div class="ticks">
+        @foreach($people as $group)
+            <p class="quiet small">{{ $group['word'] }}</p>
+            @foreach($group['people'] as $p)
+                <label>
+                    <input type="checkbox" name="members[]" value="{{ $p['id'] }}" @checked($p['on'])> {{ $p['name'] }}
+                </label>
+            @endforeach
+        @endforeach
+    </div>
+</fieldset>
