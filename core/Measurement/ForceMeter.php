@@ -10,7 +10,7 @@ use Core\Remark\Remark;
 use Core\Trace\Extreme;
 use Core\Trace\Side;
 
-/** The measures of how hard and which way the ground pushes back: practice section 6, dip to emphasis. */
+/** The measures of how hard and which way the ground pushes back: docs/measuring.md, dip to emphasis. */
 final readonly class ForceMeter
 {
     /** How long after impact the rise may still peak, s. */

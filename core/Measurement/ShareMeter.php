@@ -9,7 +9,7 @@ use Core\Motion\StationTime;
 use Core\Remark\Remark;
 use Core\Trace\Extreme;
 
-/** The measures that come from the lead share: practice section 6, setup_share to cop_style. */
+/** The measures that come from the lead share: docs/measuring.md, setup_share to cop_style. */
 final readonly class ShareMeter
 {
     /** How long a crossing of the half must be held to count, s. */

@@ -219,3 +219,17 @@ it('says lead and trail, never left and right, in the words people read', functi
             ->not->toMatch('/\bweight(ed|ing)?\b(?! of| %)/i', $view);
     }
 });
+
+it('names in its maps only what is there', function () {
+    $root = dirname(__DIR__, 2);
+    foreach (['docs/architecture.md', 'docs/development.md', 'README.md'] as $map) {
+        preg_match_all(
+            '#[`(]((?:app|core|lang|public|resources|routes|tests|docs|bin|database)/[A-Za-z0-9_./-]+)[`)\s]#',
+            (string) file_get_contents("$root/$map"),
+            $paths,
+        );
+        foreach (array_unique($paths[1]) as $path) {
+            expect(glob("$root/$path*"))->not->toBeEmpty("$map speaks of $path");
+        }
+    }
+});

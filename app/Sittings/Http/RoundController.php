@@ -6,75 +6,28 @@ namespace App\Sittings\Http;
 
 use App\Exceptions\ActionException;
 use App\Http\Controller;
-use App\Models\CaseSwing;
 use App\Models\Sitting;
-use App\Models\SittingCase;
 use App\Models\Work;
-use App\Sight\Onlookers;
 use App\Sittings\Actions\CloseRound;
 use App\Sittings\Actions\OpenRound;
 use App\Sittings\Actions\PlanRound;
-use App\Sittings\Pages\OutcomeBias;
+use App\Sittings\Pages\RoundPage;
 use App\Sittings\Pages\RoundsPage;
-use App\Works\Works;
 use Core\Codebook\StandardLenses;
-use Core\Reading\Stage;
 use Core\Sight\SittingKind;
-use Core\Sight\Thing;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
-use Illuminate\Support\Facades\DB;
 
 final class RoundController extends Controller
 {
-    public function __construct(private readonly Onlookers $onlookers)
-    {
-    }
-
     public function index(RoundsPage $page): View
     {
         return view('sittings.rounds', ['rounds' => $page->rows()]);
     }
 
-    public function show(Sitting $round, OutcomeBias $bias, Works $works): View
+    public function show(Sitting $round, RoundPage $page): View
     {
-        $progress = DB::table('readings')
-            ->join('sitting_cases', 'sitting_cases.id', '=', 'readings.sitting_case_id')
-            ->join('users', 'users.id', '=', 'readings.user_id')
-            ->where('sitting_cases.sitting_id', $round->id)
-            ->where('readings.stage', Stage::Blind)
-            ->groupBy('users.id', 'users.name')
-            ->orderBy('users.name')
-            ->selectRaw(
-                'users.name, count(*) as cases, count(readings.handed_in_at) as done, max(readings.handed_in_at) as '
-                    .'last',
-            )
-            ->get();
-        $round->load([
-            'keyVersion.sitting',
-            'members',
-            'cases.recording.golfer',
-            'cases.arm',
-            'cases.swings.recording.films',
-        ]);
-        $onlooker = $this->onlookers->of($this->user())->over($round->cases);
-        $seen = $round->cases
-            ->filter(
-                static fn (SittingCase $c): bool => $c->swings->every(
-                    static fn (CaseSwing $s): bool => $onlooker->sees($s->recording_id, Thing::Context),
-                ),
-            )
-            ->values();
-
-        return view('sittings.round', [
-            'round' => $round,
-            'progress' => $progress,
-            'cases' => $seen,
-            'held' => $round->cases->count() - $seen->count(),
-            // Made from everybody's calls: a head coach who reads here waits like the others.
-            'bias' => $onlooker->withheld($round) === null ? $bias->of($round) : null,
-            'work' => $works->newest($round), 'exposed' => $this->exposed($round),
-        ]);
+        return view('sittings.round', $page->of($round, $this->user()));
     }
 
     public function store(RoundRequest $request, PlanRound $plan): RedirectResponse
@@ -117,22 +70,5 @@ final class RoundController extends Controller
             fn () => $close($round, $this->user()),
             'Closed. Nobody can read in it any more; nothing is published yet.',
         );
-    }
-
-    /** @return array<string, int> readings of what a member had been shown before, by name */
-    private function exposed(Sitting $round): array
-    {
-        return DB::table('readings')
-            ->join('sitting_cases', 'sitting_cases.id', '=', 'readings.sitting_case_id')
-            ->join('users', 'users.id', '=', 'readings.user_id')
-            ->where('sitting_cases.sitting_id', $round->id)
-            ->where('readings.stage', Stage::Blind)
-            ->where('readings.exposed', true)
-            ->groupBy('users.id', 'users.name')
-            ->orderBy('users.name')
-            ->selectRaw('users.name, count(*) as n')
-            ->pluck('n', 'name')
-            ->map(static fn (mixed $n): int => (int) $n)
-            ->all();
     }
 }

@@ -1,0 +1,221 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sittings\Pages;
+
+use App\Models\CaseSwing;
+use App\Models\Enums\WorkState;
+use App\Models\Sitting;
+use App\Models\SittingCase;
+use App\Models\User;
+use App\Models\Work;
+use App\Sight\Onlookers;
+use App\Works\Works;
+use Core\Number\Written;
+use Core\Reading\CaseKind;
+use Core\Reading\Stage;
+use Core\Sight\SittingState;
+use Core\Sight\Thing;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+
+/** One round: what it is, what comes next, how far it is read, what its cases are. */
+final readonly class RoundPage
+{
+    /** What the head coach does next, by the state a round is in. */
+    private const NEXT = ['draft' => 'rounds.open', 'open' => 'rounds.close', 'closed' => 'rounds.publish'];
+
+    public function __construct(private Onlookers $onlookers, private OutcomeBias $bias, private Works $works)
+    {
+    }
+
+    /** @return array<string, mixed> */
+    public function of(Sitting $round, User $user): array
+    {
+        $round->load([
+            'keyVersion.sitting',
+            'members',
+            'cases.recording.golfer',
+            'cases.arm',
+            'cases.swings.recording.films',
+        ]);
+        $onlooker = $this->onlookers->of($user)->over($round->cases);
+        $seen = $round->cases->filter(static fn (SittingCase $c): bool => $c->swings->every(
+            static fn (CaseSwing $s): bool => $onlooker->sees($s->recording_id, Thing::Context),
+        ));
+        $held = $round->cases->count() - $seen->count();
+        // Made from everybody's calls: a head coach who reads here waits like the others.
+        $bias = $onlooker->withheld($round) === null ? $this->bias->of($round) : null;
+        $work = $this->works->newest($round);
+        $progress = $this->progress($round);
+
+        return [
+            'round' => $round,
+            'title' => (string) __("round.title.{$round->state->value}", ['round' => $round->name]),
+            'about' => $this->about($round),
+            'work' => $work === null ? null : $this->underWay($work),
+            'problem' => $work?->state === WorkState::Failed ? $work->problem : null,
+            'next' => $this->next($round),
+            'first' => $round->state === SittingState::Closed && $round->isPanel() && $work?->state->isUnderWay() !== true,
+            'result' => $round->isPanel() ? route('panel', $round) : route('agreement', $round),
+            'progress' => $progress,
+            'progressTitle' => (string) __('round.progress', [
+                'done' => array_sum(array_column($progress, 'done')),
+                'of' => array_sum(array_column($progress, 'of')),
+            ]),
+            'exposed' => $this->exposed($round),
+            'bias' => $bias === null ? null : $this->told($bias),
+            'cases' => array_values($seen->map($this->case(...))->all()),
+            'held' => $held === 0 ? null : trans_choice('round.held', $held, ['count' => $held]),
+        ];
+    }
+
+    private function about(Sitting $round): string
+    {
+        $zone = (string) config('academy.zone');
+        $parts = [
+            (string) __($round->isPanel() ? 'round.panel' : 'round.staff'),
+            trans_choice('round.cases', $round->cases->count(), ['count' => $round->cases->count()])
+                .($round->wait_days > 0 ? __('round.in-two-parts', ['days' => $round->wait_days]) : ''),
+            trans_choice('round.members', $round->members->count(), ['count' => $round->members->count()]),
+            ...$round->reveals ? [(string) __('round.reveals')] : [],
+            (string) __('round.lens', ['lens' => str_replace('-', ' ', $round->lens)]),
+        ];
+        if ($round->keyVersion !== null) {
+            $parts[] = (string) __('round.against', [
+                'key' => $round->keyVersion->sitting->name,
+                'version' => $round->keyVersion->number,
+            ]);
+        }
+        $at = ['opened' => $round->opened_at, 'closed' => $round->closed_at, 'published' => $round->published_at];
+        foreach (array_filter($at, static fn (?Carbon $t): bool => $t !== null) as $word => $when) {
+            $parts[] = (string) __("round.$word", ['date' => $when->timezone($zone)->format('j M Y')]);
+        }
+
+        return implode(' · ', $parts);
+    }
+
+    /** @return array{says: string, progress: float, url: string, cancel: string, stop: string}|null */
+    private function underWay(Work $work): ?array
+    {
+        return $work->state->isUnderWay() ? [
+            'says' => __("round.work.{$work->kind->value}").' '.__('round.work.leave'),
+            'progress' => $work->progress,
+            'url' => route('works.show', $work, false),
+            'cancel' => route('works.cancel', $work),
+            'stop' => (string) __($work->cancelling ? 'round.work.stopping' : 'round.work.stop'),
+        ] : null;
+    }
+
+    /** @return array{url: string, act: string, says: string}|null */
+    private function next(Sitting $round): ?array
+    {
+        $state = $round->state->value;
+        if (! isset(self::NEXT[$state])) {
+            return null;
+        }
+        $who = $round->isPanel() ? 'panel' : 'staff';
+
+        return [
+            'url' => route(self::NEXT[$state], $round),
+            'act' => (string) __("round.next.$state.act"),
+            'says' => (string) __("round.next.$state.$who"),
+        ];
+    }
+
+    private function blind(Sitting $round): Builder
+    {
+        return DB::table('readings')
+            ->join('sitting_cases', 'sitting_cases.id', '=', 'readings.sitting_case_id')
+            ->join('users', 'users.id', '=', 'readings.user_id')
+            ->where('sitting_cases.sitting_id', $round->id)
+            ->where('readings.stage', Stage::Blind)
+            ->groupBy('users.id', 'users.name')
+            ->orderBy('users.name');
+    }
+
+    /** @return list<array{name: string, done: int, of: int, last: string}> */
+    private function progress(Sitting $round): array
+    {
+        $zone = (string) config('academy.zone');
+
+        return array_values($this->blind($round)
+            ->selectRaw('users.name, count(*) as cases, count(readings.handed_in_at) as done')
+            ->selectRaw('max(readings.handed_in_at) as last')
+            ->get()
+            ->map(static fn (\stdClass $p): array => [
+                'name' => (string) $p->name,
+                'done' => (int) $p->done,
+                'of' => (int) $p->cases,
+                'last' => $p->last === null
+                    ? (string) __('figures.none')
+                    : Carbon::parse((string) $p->last)->timezone($zone)->format('j M, H:i'),
+            ])
+            ->all());
+    }
+
+    /** Readings of what a member had been shown before, in a sentence. */
+    private function exposed(Sitting $round): ?string
+    {
+        $people = $this->blind($round)
+            ->where('readings.exposed', true)
+            ->selectRaw('users.name, count(*) as n')
+            ->get()
+            ->map(static fn (\stdClass $p): string => trans_choice('round.exposed.person', (int) $p->n, [
+                'name' => $p->name,
+                'count' => (int) $p->n,
+            ]));
+
+        return $people->isEmpty() ? null : $people->join('; ').'.';
+    }
+
+    /**
+     * @param  array{looks: int, calls: int, changed: int, to: array<string, int>, causes: int}  $bias
+     * @return array{title: string, says: string}
+     */
+    private function told(array $bias): array
+    {
+        $to = array_map(
+            static fn (string $presence, int $n): string => (string) __('round.bias.became', [
+                'n' => $n,
+                'call' => __("calls.$presence"),
+            ]),
+            array_keys($bias['to']),
+            $bias['to'],
+        );
+
+        return [
+            'title' => $bias['changed'] === 0
+                ? (string) __('round.bias.none')
+                : (string) __('round.bias.title', [
+                    'n' => $bias['changed'],
+                    'of' => Written::fixed($bias['calls'], 0),
+                ]),
+            'says' => implode(' ', array_filter([
+                (string) __('round.bias.looks', ['n' => $bias['looks']]),
+                $to === [] ? '' : implode(', ', $to).'.',
+                (string) __('round.bias.causes', ['n' => $bias['causes']]),
+            ], static fn (string $s): bool => $s !== '')),
+        ];
+    }
+
+    /** @return array{name: string, url: string, kind: string, swings: list<array{name: string, url: string}>, device: string, shown: string} */
+    private function case(SittingCase $case): array
+    {
+        $single = $case->kind === CaseKind::Single;
+
+        return [
+            'name' => "{$case->recording->golfer->pseudonym}, {$case->recording->club}",
+            'url' => route('bench', $case->recording),
+            'kind' => (string) __('round.kinds.'.$case->kind->value),
+            'swings' => $single ? [] : array_values($case->swings->map(static fn (CaseSwing $s): array => [
+                'name' => $case->swingName($s),
+                'url' => route('bench', $s->recording),
+            ])->all()),
+            'device' => $case->recording->deviceClass()->label(),
+            'shown' => $case->shown()->label(),
+        ];
+    }
+}

@@ -1,0 +1,78 @@
+<?php
+
+// One round.
+return [
+    'rounds' => 'Rounds',
+    'title' => [
+        'draft' => ':round is a draft',
+        'open' => ':round is open',
+        'closed' => ':round is closed',
+        'published' => ':round is published',
+    ],
+    'panel' => 'panel study',
+    'staff' => 'staff round',
+    'cases' => '{1} one case|[0,*] :count cases',
+    'in-two-parts' => ' in two parts, :days days apart',
+    'members' => '{1} one member|[0,*] :count members',
+    'reveals' => 'with a second look',
+    'lens' => 'lens :lens',
+    'against' => 'scored against :key, key version :version',
+    'opened' => 'opened :date',
+    'closed' => 'closed :date',
+    'published' => 'published :date',
+    'work' => [
+        'open' => 'It is being made ready to open.',
+        'key' => 'The key is being made from what was handed in.',
+        'publish' => 'The figures are being worked out; nobody sees anything before they are complete.',
+        'leave' => 'You can leave this page.',
+        'stop' => 'stop it',
+        'stopping' => 'being stopped …',
+    ],
+    'next' => [
+        'draft' => [
+            'act' => 'Open the round',
+            'panel' => 'Everybody gets the cases in an order of their own.',
+            'staff' => 'Everybody gets the cases in an order of their own, and the key is frozen.',
+        ],
+        'open' => [
+            'act' => 'Close the round',
+            'panel' => 'What is not handed in stays out. There is no way back.',
+            'staff' => 'What is not handed in stays out. There is no way back.',
+        ],
+        'closed' => [
+            'act' => 'Publish',
+            'panel' => 'The panel sees the spread of calls, the consensus and its grades.',
+            'staff' => 'Each member sees their own figures, and the others’ without names.',
+        ],
+    ],
+    'see' => ['panel' => 'See the key', 'staff' => 'See the figures'],
+    'first' => 'Look at the consensus and rule on conflicts first',
+    'progress' => ':done of :of readings handed in',
+    'heads' => [
+        'member' => 'Member',
+        'done' => 'Handed in',
+        'cases' => 'Cases',
+        'last' => 'Last handed in',
+        'case' => 'Case',
+        'swings' => 'Swings',
+        'device' => 'Device',
+        'shown' => 'Shown',
+    ],
+    'exposed' => [
+        'title' => 'Read by people who had seen the answer',
+        'person' => '{1} :name, one case|[2,*] :name, :count cases',
+        'kept' => 'These readings are kept, and left out of every blind figure.',
+    ],
+    'bias' => [
+        'none' => 'Knowing the result changed no call',
+        'title' => 'Knowing the result changed :n of :of calls',
+        'looks' => ':n second looks are handed in.',
+        'became' => ':n became :call',
+        'causes' => 'The first cause was named otherwise in :n.',
+        'first' => 'Figures are made from the first look alone.',
+    ],
+    'case-list' => 'Cases',
+    'kinds' => ['single' => 'one', 'series' => 'series', 'pair' => 'pair', 'ladder' => 'ladder'],
+    'held' => '{1} One more is not shown to you: you have still to read it, or the consent has ended.|[2,*] :count more are '
+        .'not shown to you: you have still to read them, or the consent has ended.',
+];
