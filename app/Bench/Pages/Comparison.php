@@ -13,7 +13,6 @@ use Core\Agreement\Distribution;
 use Core\Measurement\Difference;
 use Core\Measurement\Spread;
 use Core\Number\Written;
-use Illuminate\Database\Eloquent\Collection;
 
 /**
  * Two recordings side by side: what the second has more of each measure than the first, and whether that is beyond
@@ -72,8 +71,8 @@ final class Comparison
         ];
     }
 
-    /** @return Collection<int, Recording> what this recording may be put beside, its own golfer's first */
-    public function candidates(Recording $recording, User $user): Collection
+    /** @return list<array{id: string, name: string}> what this recording may be put beside, its own golfer's first */
+    public function candidates(Recording $recording, User $user): array
     {
         $all = $this->onlookers
             ->of($user)
@@ -84,7 +83,16 @@ final class Comparison
             ->orderBy('id')
             ->get();
 
-        return $all->sortBy(static fn (Recording $r): int => $r->golfer_id === $recording->golfer_id ? 0 : 1)->values();
+        return array_values($all
+            ->sortBy(static fn (Recording $r): int => $r->golfer_id === $recording->golfer_id ? 0 : 1)
+            ->map(static fn (Recording $r): array => [
+                'id' => $r->public_id,
+                'name' => implode(', ', array_filter(
+                    [$r->golfer->pseudonym, $r->club, $r->series, $r->is_cold ? (string) __('bench.cold') : null],
+                    static fn (?string $part): bool => $part !== null && $part !== '',
+                )),
+            ])
+            ->all());
     }
 
     /** @return array{measured: MeasurementSet, spreads: array<string, Spread>, warm: int} */

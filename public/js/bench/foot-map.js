@@ -1,5 +1,7 @@
 // Both feet from above, as seen by somebody facing the golfer: toes toward the viewer. Outlines follow the
 // film, pressure follows the trace; where one is not shown, only the other is drawn.
+import { sole, standing } from './sole.js';
+
 const NS = 'http://www.w3.org/2000/svg';
 
 /** Points of the drawing to one per cent of body weight. */
@@ -74,16 +76,14 @@ export class FootMap {
     }
     const foot = stance?.[`${side}_foot`];
     if (!foot) return null;
-    const a = ((foot.flare_deg ?? 0) * Math.PI) / 180;
-    const along = (k) => [foot.x_mm + Math.sin(a) * foot.length_mm * k, foot.y_mm + Math.cos(a) * foot.length_mm * k];
-    return [along(-0.5), along(0.22), along(0.5)];
+    return standing(foot);
   }
 
   draw(t) {
     const { trace } = this.evidence;
     for (const side of ['lead', 'trail']) {
       const foot = this.foot(side, t);
-      this[side].setAttribute('d', foot ? this.sole(foot) : '');
+      this[side].setAttribute('d', foot ? sole(foot, (x, y) => this.place(x, y)) : '');
       this[`${side}Dot`].setAttribute('r', 0);
     }
     if (!trace) {
@@ -129,22 +129,5 @@ export class FootMap {
       const shown = fx !== null && fy !== null && from[0] !== null && from[1] !== null && Math.hypot(fx, fy) > 0.4;
       path.setAttribute('d', shown ? arrow(...this.place(...from), this.mirror * fx * PUSH, fy * PUSH) : '');
     }
-  }
-
-  /** A sole around heel, ball and toe: broad at the ball, narrow at the heel. */
-  sole([heel, ball, toe]) {
-    const d = [toe[0] - heel[0], toe[1] - heel[1]];
-    const l = Math.hypot(...d) || 1;
-    const u = [d[0] / l, d[1] / l],
-      n = [-u[1], u[0]];
-    const at = (p, along, out) =>
-      this.place(p[0] + u[0] * along + n[0] * out, p[1] + u[1] * along + n[1] * out)
-        .map((v) => v.toFixed(1))
-        .join(' ');
-    const width = 0.18 * Math.max(l, 180);
-    return (
-      `M${at(heel, -6, 0)}C${at(heel, -8, width * 0.7)} ${at(heel, 40, width * 0.75)} ${at(heel, l * 0.42, width * 0.62)}S${at(ball, -10, width)} ${at(ball, 10, width)}S${at(toe, 4, width * 0.55)} ${at(toe, 6, 0)}` +
-      `S${at(ball, 18, -width)} ${at(ball, 0, -width * 0.98)}S${at(heel, l * 0.52, -width * 0.66)} ${at(heel, l * 0.36, -width * 0.66)}S${at(heel, -8, -width * 0.7)} ${at(heel, -6, 0)}Z`
-    );
   }
 }

@@ -1,4 +1,6 @@
 // The live view of a device: asks a few times a second, draws what came, and never decides anything itself.
+import { sole, standing } from '../bench/sole.js';
+
 const root = document.querySelector('[data-capture]');
 const csrf = document.querySelector('meta[name="csrf-token"]').content;
 const EVERY = 180;
@@ -18,14 +20,25 @@ function strip(share, hz) {
   return path;
 }
 
+/** A stance nobody has told the device of: both feet side by side, drawn and not measured. */
+const SOMEWHERE = {
+  lead_foot: { x_mm: 230, y_mm: 0, length_mm: 270, flare_deg: 20 },
+  trail_foot: { x_mm: -230, y_mm: 0, length_mm: 270, flare_deg: -8 },
+};
+
 function feet(svg, live) {
+  const stance = live.stance ?? SOMEWHERE;
+  const span = Math.max(330, stance.lead_foot.x_mm - stance.trail_foot.x_mm);
+  const place = (x, y) => [130 + (x * 150) / span, 84 + (y * 150) / span];
+  for (const side of ['lead', 'trail'])
+    svg.querySelector(`.sole.${side}`).setAttribute('d', sole(standing(stance[`${side}_foot`]), place));
   const net = svg.querySelector('.net');
-  const span = live.stance ? live.stance.lead_foot.x_mm - live.stance.trail_foot.x_mm : 460;
   const [x, y] = live.cop ?? [null, null];
   net.style.visibility = x === null ? 'hidden' : 'visible';
   if (x !== null) {
-    net.setAttribute('cx', 130 + (x / span) * 130);
-    net.setAttribute('cy', 70 + (y ?? 0) * 0.4);
+    const [cx, cy] = place(x, y ?? 0);
+    net.setAttribute('cx', cx);
+    net.setAttribute('cy', cy);
   }
 }
 

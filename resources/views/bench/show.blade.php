@@ -13,7 +13,6 @@
         <aside class="side" aria-label="What was measured">
             <x-notices />
             @if($anew)<p class="notice small" data-waits="{{ route('bench.state', $recording, false) }}" role="status">It is being measured anew; what stands here is from before.</p><script type="module" src="/js/work.js"></script>@endif
-            <form method="get" action="{{ route('bench.beside', $recording) }}" class="beside"><label class="only-heard" for="other">Another recording</label><select id="other" name="other">@foreach($candidates as $c)<option value="{{ $c->public_id }}">{{ $c->golfer->pseudonym }}, {{ $c->club }}{{ $c->series ? ', '.$c->series : '' }}{{ $c->is_cold ? ', cold' : '' }}</option>@endforeach</select><button class="act second">put beside</button></form>
             <button class="plain small keys-button" type="button" data-do="help">keys <kbd>?</kbd></button>
             @foreach($notes as $n)
                 <details class="finding {{ $n->finding->severity }}"><summary>@said($n->finding->remark)</summary>
@@ -37,6 +36,16 @@
                 @if($verdict === 'not measurable' || $verdict === 'contradicted')</details>@endif
             @endforeach
             @if($codebook->lens->off)<p class="small quiet">Do not count under this lens: {{ collect($codebook->lens->off)->map(fn ($k) => str_replace('-', ' ', $k))->join(', ') }}.</p>@endif
+
+            <form method="get" action="{{ route('bench.beside', $recording) }}" class="beside">
+                <label for="other">{{ __('bench.beside') }}</label>
+                <select id="other" name="other">
+                    @foreach($candidates as $c)
+                        <option value="{{ $c['id'] }}">{{ $c['name'] }}</option>
+                    @endforeach
+                </select>
+                <button class="act second">{{ __('bench.put-beside') }}</button>
+            </form>
 
             <h2>Measurements</h2>
             <p class="quiet small" style="margin-bottom: 0.4rem">± is the half-width of a 95 % interval; the grey bar is the lens’s band. <a href="{{ route('codebook') }}#measures">What each one is</a></p>

@@ -293,7 +293,7 @@ it('keeps both looks: the first blind and locked, the second with the ball and t
         ->assertOk()
         ->assertDontSee('The ball, and the numbers')
         ->assertDontSee(ucfirst($says))
-        ->assertDontSee('pin-ball', false);
+        ->assertDontSee('data-do="pin-ball"', false);
     $this->postJson("/read/{$reading->public_id}/changes", $this->changes($this->sheet(['sway'], ['cue' => 'stay'])));
     $this->post("/read/{$reading->public_id}/hand-in")->assertSessionHas('done');
     $again = Reading::query()->where('sitting_case_id', $reading->sitting_case_id)->where('stage', 'reveal')->sole();

@@ -1,0 +1,39 @@
+<?php
+
+// A device at work.
+return [
+    'page' => 'Capture',
+    'sends' => 'What the device sends',
+    'side' => 'Caught swings and devices',
+    'token' => 'Token:',
+    'caught' => 'Caught swings',
+    'none-yet' => 'None yet. A swing is caught by itself about a second after it.',
+    'none' => 'Swings stand here until they are put on the Shelf or left.',
+    'devices' => 'Devices',
+    'revoke' => 'take its token away',
+    'no-device' => 'No device may send yet.',
+    'name' => 'Name of the device',
+    'bench-mat' => 'bench mat',
+    'register' => 'Register',
+    'once' => 'A token is shown once. The interface is described in docs/ingest.md.',
+    'nothing' => [
+        'title' => 'No device has sent anything yet',
+        'register' => 'Register a device on this page; its token is shown once.',
+        'bridge' => 'Give the token to the bridge that reads the device. What it sends appears here: both feet, the share under '
+            .'each, the last ten seconds.',
+        'swing' => 'Swing. About a second later the swing stands beside this, to be put on the Shelf or left.',
+        'try' => 'To try it without a device, run the simulated one:',
+    ],
+    'armed' => 'Armed: catches swings',
+    'not-armed' => 'Not armed',
+    'lead' => 'lead, %',
+    'trail' => 'trail, %',
+    'feet' => 'Both feet from above with the centre of pressure',
+    'strip' => 'Lead share, the last ten seconds',
+    'on-shelf' => 'on the Shelf',
+    'golfer' => 'Golfer',
+    'club' => 'club',
+    'series' => 'series',
+    'keep' => 'Put it on the Shelf',
+    'leave' => 'leave it',
+];
