@@ -2,9 +2,9 @@
 
 use App\Words\Wording;
 use Core\Agreement\Figure;
-use Core\Agreement\ItemResult;
 use Core\Agreement\RatingSet;
-use Core\Agreement\StudyResult;
+use Core\Agreement\Study\ItemResult;
+use Core\Agreement\Study\StudyResult;
 use Core\Codebook\Codebook;
 use Core\Format\Json\FigureJson;
 use Core\Format\Json\StudyJson;

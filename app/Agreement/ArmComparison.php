@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Agreement;
 
-use Core\Agreement\ArmDifference;
-use Core\Agreement\ArmFigures;
-use Core\Agreement\Comparison;
 use Core\Agreement\Figure;
+use Core\Agreement\Resampling\Comparison;
+use Core\Agreement\Study\ArmDifference;
+use Core\Agreement\Study\ArmFigures;
 use Core\Agreement\Undefined;
 
 /**

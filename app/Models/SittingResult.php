@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Core\Agreement\RoundResult;
+use Core\Agreement\Study\RoundResult;
 use Core\Format\Json\RoundJson;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;

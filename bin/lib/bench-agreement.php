@@ -7,8 +7,8 @@ declare(strict_types=1);
 
 use App\Console\Workers;
 use Core\Agreement\RatingSet;
-use Core\Agreement\Study;
-use Core\Agreement\StudyOptions;
+use Core\Agreement\Study\Study;
+use Core\Agreement\Study\StudyOptions;
 use Core\Chance\Chance;
 use Core\Format\Json\StudyJson;
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Core\Agreement;
 
 use Core\CoreException;
+use Core\Number\Distribution;
 
 /** How sure an interval is meant to be, with the quantiles that follow, each found once. */
 final class Confidence

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Format;
 
-use Core\Agreement\ItemResult;
+use Core\Agreement\Study\ItemResult;
 use Core\Format\Json\StudyJson;
 use Core\Remark\InWords;
 

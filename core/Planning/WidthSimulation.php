@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Core\Planning;
 
-use Core\Agreement\Coefficients;
+use Core\Agreement\Coefficient\Coefficients;
+use Core\Agreement\Coefficient\CongerKappa;
+use Core\Agreement\Coefficient\PairTables;
 use Core\Agreement\Confidence;
-use Core\Agreement\CongerKappa;
-use Core\Agreement\CountSums;
 use Core\Agreement\Figure;
 use Core\Agreement\ItemTable;
-use Core\Agreement\PairTables;
+use Core\Agreement\Resampling\CountSums;
 use Core\Agreement\Scale;
 use Core\Agreement\Undefined;
 use Core\Agreement\Weights;

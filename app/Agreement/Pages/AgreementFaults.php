@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Agreement\Pages;
 
 use Core\Agreement\Figure;
-use Core\Agreement\ItemResult;
-use Core\Agreement\RoundResult;
+use Core\Agreement\Study\ItemResult;
+use Core\Agreement\Study\RoundResult;
 use Core\Agreement\Undefined;
 use Core\Codebook\Codebook;
 

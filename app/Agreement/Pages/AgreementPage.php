@@ -7,7 +7,7 @@ namespace App\Agreement\Pages;
 use App\Codebook\Codebooks;
 use App\Models\Sitting;
 use App\Models\User;
-use Core\Agreement\RoundResult;
+use Core\Agreement\Study\RoundResult;
 use Core\Number\Written;
 use Core\Sight\SittingKind;
 use Illuminate\Support\Facades\Gate;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Agreement\Pages;
 
+use Core\Agreement\Coefficient\PairResult;
 use Core\Agreement\Figure;
-use Core\Agreement\PairResult;
-use Core\Agreement\RoundResult;
+use Core\Agreement\Study\RoundResult;
 use Core\Number\Written;
 use Illuminate\Support\Str;
 

@@ -6,8 +6,8 @@ namespace App\Agreement\Pages;
 
 use App\Models\Sitting;
 use Core\Agreement\Figure;
-use Core\Agreement\RaterResult;
-use Core\Agreement\RoundResult;
+use Core\Agreement\Study\RaterResult;
+use Core\Agreement\Study\RoundResult;
 use Core\Agreement\Undefined;
 use Core\Codebook\Codebook;
 use Core\Number\Written;

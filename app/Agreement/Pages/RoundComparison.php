@@ -9,7 +9,7 @@ use App\Codebook\Codebooks;
 use App\Models\Sitting;
 use App\Models\User;
 use App\Sight\Onlookers;
-use Core\Agreement\Comparison;
+use Core\Agreement\Resampling\Comparison;
 use Core\Sight\SittingKind;
 
 /** Whether the staff agree more in one round than in an earlier one, over the faults and the people that both have. */

@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace App\Agreement\Pages;
 
 use App\Models\Sitting;
-use Core\Agreement\BlandAltman;
+use Core\Agreement\Coefficient\BlandAltman;
+use Core\Agreement\Coefficient\VarianceComponents;
 use Core\Agreement\Confidence;
 use Core\Agreement\Figure;
 use Core\Agreement\ItemTable;
 use Core\Agreement\RatingSet;
 use Core\Agreement\Scale;
 use Core\Agreement\Undefined;
-use Core\Agreement\VarianceComponents;
 use Core\Motion\Station;
 use Core\Reading\CaseKind;
 use Core\Remark\Remark;

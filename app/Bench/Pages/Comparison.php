@@ -9,9 +9,9 @@ use App\Models\MeasurementSet;
 use App\Models\Recording;
 use App\Models\User;
 use App\Sight\Onlookers;
-use Core\Agreement\Distribution;
 use Core\Measurement\Difference;
 use Core\Measurement\Spread;
+use Core\Number\Distribution;
 use Core\Number\Written;
 
 /**

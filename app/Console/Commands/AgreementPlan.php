@@ -6,9 +6,9 @@ namespace App\Console\Commands;
 
 use App\Console\TextOptions;
 use Core\Agreement\Confidence;
-use Core\Agreement\CountSums;
 use Core\Agreement\ItemTable;
 use Core\Agreement\RatingSet;
+use Core\Agreement\Resampling\CountSums;
 use Core\Agreement\Scale;
 use Core\Agreement\Weights;
 use Core\CoreException;

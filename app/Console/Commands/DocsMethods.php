@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use Core\Agreement\CohenKappa;
+use Core\Agreement\Coefficient\CohenKappa;
 use Core\Agreement\Confidence;
 use Core\Agreement\RatingSet;
 use Core\Agreement\Scale;
-use Core\Agreement\Study;
-use Core\Agreement\StudyOptions;
+use Core\Agreement\Study\Study;
+use Core\Agreement\Study\StudyOptions;
 use Core\CoreException;
 use Core\Planning\Assumptions;
 use Core\Planning\WidthFormula;

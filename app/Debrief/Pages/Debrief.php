@@ -12,7 +12,7 @@ use App\Models\Sitting;
 use App\Models\SittingCase;
 use App\Models\User;
 use App\Sight\Onlookers;
-use Core\Agreement\Contention;
+use Core\Agreement\Profile\Contention;
 use Core\Motion\StationTime;
 use Core\Reading\Presence;
 use Core\Reading\Reading as CoreReading;

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Core\Format\Json;
 
 use Core\Agreement\Figure;
-use Core\Agreement\RaterProfile;
-use Core\Agreement\ScoredCall;
+use Core\Agreement\Profile\RaterProfile;
+use Core\Agreement\Profile\ScoredCall;
 use Core\Remark\InWords;
 
 /** One person's record against a key: the calls, and what follows from them (docs/schemas/record.schema.json). */

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Core\Format\Json;
 
-use Core\Agreement\ArmDifference;
-use Core\Agreement\ArmFigures;
 use Core\Agreement\Figure;
-use Core\Agreement\RoundResult;
+use Core\Agreement\Study\ArmDifference;
+use Core\Agreement\Study\ArmFigures;
+use Core\Agreement\Study\RoundResult;
 
 /** What a staff round tells, as it is kept. Version 1 had words for reasons and for what was shown. */
 final class RoundJson

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Core\Format\Json;
 
+use Core\Agreement\Coefficient\PairResult;
 use Core\Agreement\Figure;
-use Core\Agreement\ItemResult;
-use Core\Agreement\PairResult;
-use Core\Agreement\RaterResult;
 use Core\Agreement\Scale;
-use Core\Agreement\StudyResult;
-use Core\Agreement\ThreeWayResult;
+use Core\Agreement\Study\ItemResult;
+use Core\Agreement\Study\RaterResult;
+use Core\Agreement\Study\StudyResult;
+use Core\Agreement\Study\ThreeWayResult;
 use Core\Remark\InWords;
 
 /** What a study found: kept with codes, published with sentences beside them (docs/schemas/agreement.schema.json). */

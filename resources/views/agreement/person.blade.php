@@ -51,7 +51,7 @@
         @endif
 
         <h2>{{ $sure === [] ? 'Never sure and wrong' : count($sure).' '.(count($sure) === 1 ? 'call' : 'calls').' sure and wrong' }}</h2>
-        @if($sure === [])<p class="quiet">No wrong call was made at {{ round(100 * \Core\Agreement\RaterProfile::SURE) }} % or more.</p>@else
+        @if($sure === [])<p class="quiet">No wrong call was made at {{ round(100 * \Core\Agreement\Profile\RaterProfile::SURE) }} % or more.</p>@else
             @foreach(collect($sure)->chunk(10)->take(1)->push(collect($sure)->slice(10))->filter(fn ($part) => $part->isNotEmpty()) as $rows)
                 @if(! $loop->first)<details><summary class="small">{{ $rows->count() }} more</summary>@endif
                 <div class="scroll" tabindex="0" role="region" aria-label="A table that may reach beyond the page"><table class="rows surely"><tr><th>Case</th><th>Fault</th><th>{{ $you ? 'You' : $first }}</th><th>Key</th><th>What the measurement says</th></tr>
@@ -82,7 +82,7 @@
             </svg>
             <p class="small quiet"><span class="call present">criterion</span> (upward: calls less) and <span class="call absent">d′</span> (upward: tells better) over {{ $rounds->pluck('name')->join(', ', ' and ') }}. The band is set so that one unchanging reader in {{ round(1 / $drift->falseAlarm) }} has a point outside it anywhere, by simulation.</p>
             <details><summary class="small">The same as a table</summary><table class="rows" style="max-width: 42rem"><tr><th>Cases</th><th class="num">Found</th><th class="num">Missed</th><th class="num">Over-called</th><th class="num">Rightly absent</th><th class="num">d′</th><th class="num">c</th></tr>@foreach($windows as $i => $w)<tr><td>{{ $w['from'] }}–{{ $w['to'] }}@if($drift->points[$i]['beyond']) <b>beyond</b>@endif</td>@foreach($w['cells'] as $v)<td class="num">{{ $v }}</td>@endforeach<td class="num">{{ $drift->points[$i]['d_prime'] === null ? '–' : \Core\Number\Written::fixed($drift->points[$i]['d_prime'], 2) }}</td><td class="num">{{ $drift->points[$i]['criterion'] === null ? '–' : \Core\Number\Written::fixed($drift->points[$i]['criterion'], 2) }}</td></tr>@endforeach</table></details>
-        @else<p class="quiet">At least two stretches of {{ \Core\Agreement\RaterProfile::WINDOW }} cases, with faults that are there and faults that are not, are needed.</p>@endif
+        @else<p class="quiet">At least two stretches of {{ \Core\Agreement\Profile\RaterProfile::WINDOW }} cases, with faults that are there and faults that are not, are needed.</p>@endif
     @endif
 
     <h2>Without the key</h2>

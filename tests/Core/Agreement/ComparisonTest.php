@@ -1,14 +1,14 @@
 <?php
 
-use Core\Agreement\Benchmark;
-use Core\Agreement\BrierScore;
-use Core\Agreement\Comparison;
+use Core\Agreement\Coefficient\Benchmark;
+use Core\Agreement\Coefficient\RankAgreement;
+use Core\Agreement\Coefficient\SetDistance;
 use Core\Agreement\Confidence;
-use Core\Agreement\CountSums;
 use Core\Agreement\Figure;
 use Core\Agreement\ItemTable;
-use Core\Agreement\RankAgreement;
-use Core\Agreement\SetDistance;
+use Core\Agreement\Profile\BrierScore;
+use Core\Agreement\Resampling\Comparison;
+use Core\Agreement\Resampling\CountSums;
 use Core\Agreement\Undefined;
 use Core\Agreement\Weights;
 use Core\Chance\Chance;

@@ -1,6 +1,6 @@
 <?php
 
-use Core\Agreement\Contention;
+use Core\Agreement\Profile\Contention;
 
 it('is nothing where all say what the key says, and where nobody could tell', function () {
     expect((new Contention(6, 0, truth: true))->weight())->toBe(0.0)

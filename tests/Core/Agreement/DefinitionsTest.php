@@ -1,8 +1,8 @@
 <?php
 
-use Core\Agreement\CohenKappa;
-use Core\Agreement\Study;
-use Core\Agreement\StudyOptions;
+use Core\Agreement\Coefficient\CohenKappa;
+use Core\Agreement\Study\Study;
+use Core\Agreement\Study\StudyOptions;
 use Core\Chance\Chance;
 
 /*

@@ -1,7 +1,7 @@
 <?php
 
-use Core\Agreement\Distribution;
-use Core\Agreement\SpecialFunction;
+use Core\Number\Distribution;
+use Core\Number\SpecialFunction;
 
 // Reference values to 17 digits from R 4.2.2's stats package (pnorm, qnorm, pt, qt, pchisq, qchisq, pf, qf, pbeta,
 // qbeta).

@@ -1,20 +1,20 @@
 <?php
 
-use Core\Agreement\Alpha;
-use Core\Agreement\CaseBootstrap;
-use Core\Agreement\CohenKappa;
+use Core\Agreement\Coefficient\Alpha;
+use Core\Agreement\Coefficient\CohenKappa;
+use Core\Agreement\Coefficient\CongerKappa;
+use Core\Agreement\Coefficient\IntervalAlpha;
+use Core\Agreement\Coefficient\OrdinalAlpha;
+use Core\Agreement\Coefficient\PairTables;
 use Core\Agreement\Confidence;
-use Core\Agreement\CongerKappa;
-use Core\Agreement\CountSums;
-use Core\Agreement\IntervalAlpha;
 use Core\Agreement\ItemTable;
-use Core\Agreement\OrdinalAlpha;
-use Core\Agreement\PairTables;
 use Core\Agreement\RatingSet;
-use Core\Agreement\Resample;
+use Core\Agreement\Resampling\CaseBootstrap;
+use Core\Agreement\Resampling\CountSums;
+use Core\Agreement\Resampling\Resample;
 use Core\Agreement\Scale;
-use Core\Agreement\Study;
-use Core\Agreement\StudyOptions;
+use Core\Agreement\Study\Study;
+use Core\Agreement\Study\StudyOptions;
 use Core\Agreement\Weights;
 use Core\Chance\Chance;
 

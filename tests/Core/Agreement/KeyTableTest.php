@@ -1,14 +1,14 @@
 <?php
 
-use Core\Agreement\CaseBootstrap;
 use Core\Agreement\Confidence;
-use Core\Agreement\Distribution;
-use Core\Agreement\KeyBootstrap;
-use Core\Agreement\KeyTable;
-use Core\Agreement\Resample;
-use Core\Agreement\Study;
-use Core\Agreement\StudyOptions;
+use Core\Agreement\Profile\KeyBootstrap;
+use Core\Agreement\Profile\KeyTable;
+use Core\Agreement\Resampling\CaseBootstrap;
+use Core\Agreement\Resampling\Resample;
+use Core\Agreement\Study\Study;
+use Core\Agreement\Study\StudyOptions;
 use Core\Agreement\Wilson;
+use Core\Number\Distribution;
 
 function keyTable(int $tp, int $fn, int $fp, int $tn): KeyTable
 {

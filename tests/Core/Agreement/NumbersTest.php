@@ -1,15 +1,15 @@
 <?php
 
-use Core\Agreement\BlandAltman;
-use Core\Agreement\CaseBootstrap;
+use Core\Agreement\Coefficient\BlandAltman;
+use Core\Agreement\Coefficient\IntraclassCorrelation;
+use Core\Agreement\Coefficient\RankAgreement;
 use Core\Agreement\Confidence;
-use Core\Agreement\IntraclassCorrelation;
 use Core\Agreement\ItemTable;
-use Core\Agreement\RankAgreement;
 use Core\Agreement\RatingSet;
+use Core\Agreement\Resampling\CaseBootstrap;
 use Core\Agreement\Scale;
-use Core\Agreement\Study;
-use Core\Agreement\StudyOptions;
+use Core\Agreement\Study\Study;
+use Core\Agreement\Study\StudyOptions;
 use Core\Chance\Chance;
 use Core\CoreException;
 

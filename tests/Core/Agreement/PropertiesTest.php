@@ -1,8 +1,8 @@
 <?php
 
 use Core\Agreement\RatingSet;
-use Core\Agreement\Study;
-use Core\Agreement\StudyOptions;
+use Core\Agreement\Study\Study;
+use Core\Agreement\Study\StudyOptions;
 use Core\Chance\Chance;
 
 /** Random ratings with a true value behind them. @return list<array{string, string, string}> case, rater, value */

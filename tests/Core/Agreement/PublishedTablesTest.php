@@ -1,16 +1,16 @@
 <?php
 
-use Core\Agreement\BlandAltman;
-use Core\Agreement\CohenKappa;
+use Core\Agreement\Coefficient\BlandAltman;
+use Core\Agreement\Coefficient\CohenKappa;
+use Core\Agreement\Coefficient\RankAgreement;
+use Core\Agreement\Coefficient\VarianceComponents;
 use Core\Agreement\Confidence;
-use Core\Agreement\DisagreementIndex;
 use Core\Agreement\ItemTable;
-use Core\Agreement\RankAgreement;
+use Core\Agreement\Profile\DisagreementIndex;
 use Core\Agreement\RatingSet;
 use Core\Agreement\Scale;
-use Core\Agreement\Study;
-use Core\Agreement\StudyOptions;
-use Core\Agreement\VarianceComponents;
+use Core\Agreement\Study\Study;
+use Core\Agreement\Study\StudyOptions;
 use Core\Agreement\Weights;
 
 /** Two raters' table of counts as rating set. */

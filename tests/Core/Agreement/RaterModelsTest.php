@@ -1,13 +1,13 @@
 <?php
 
-use Core\Agreement\CaseBootstrap;
-use Core\Agreement\DawidSkene;
-use Core\Agreement\DriftChart;
+use Core\Agreement\Coefficient\VarianceComponents;
 use Core\Agreement\ItemTable;
+use Core\Agreement\Profile\DawidSkene;
+use Core\Agreement\Profile\DriftChart;
 use Core\Agreement\RatingSet;
+use Core\Agreement\Resampling\CaseBootstrap;
 use Core\Agreement\Scale;
 use Core\Agreement\Undefined;
-use Core\Agreement\VarianceComponents;
 use Core\Chance\Chance;
 
 /**

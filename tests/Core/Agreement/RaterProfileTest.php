@@ -1,8 +1,8 @@
 <?php
 
-use Core\Agreement\KeyTable;
-use Core\Agreement\RaterProfile;
-use Core\Agreement\ScoredCall;
+use Core\Agreement\Profile\KeyTable;
+use Core\Agreement\Profile\RaterProfile;
+use Core\Agreement\Profile\ScoredCall;
 use Core\Chance\Chance;
 use Core\Format\Json\RecordJson;
 

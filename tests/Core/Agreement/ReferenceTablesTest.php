@@ -1,9 +1,9 @@
 <?php
 
-use Core\Agreement\CohenKappa;
+use Core\Agreement\Coefficient\CohenKappa;
 use Core\Agreement\RatingSet;
-use Core\Agreement\Study;
-use Core\Agreement\StudyOptions;
+use Core\Agreement\Study\Study;
+use Core\Agreement\Study\StudyOptions;
 
 /** Fleiss (1971) as printed in Fleiss, Levin & Paik: 10 subjects, 14 raters, 5 categories. */
 function fleissTable(): RatingSet

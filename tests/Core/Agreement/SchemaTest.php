@@ -1,8 +1,8 @@
 <?php
 
 use Core\Agreement\RatingSet;
-use Core\Agreement\Study;
-use Core\Agreement\StudyOptions;
+use Core\Agreement\Study\Study;
+use Core\Agreement\Study\StudyOptions;
 use JsonSchema\Validator;
 
 /** @return list<string> what the published schema has against a result */

@@ -2,8 +2,8 @@
 
 use Core\Agreement\Figure;
 use Core\Agreement\RatingSet;
-use Core\Agreement\Study;
-use Core\Agreement\StudyOptions;
+use Core\Agreement\Study\Study;
+use Core\Agreement\Study\StudyOptions;
 use Core\Agreement\Undefined;
 use Core\CoreException;
 
@@ -252,7 +252,7 @@ it('weighs agreement with oneself over the categories of the item, not only thos
         $set->add("c$i", '', 'a', $two, '2');
         $set->add("c$i", '', 'b', (string) (1 + $i % 5));
     }
-    $kappa = (new Core\Agreement\CohenKappa(
+    $kappa = (new Core\Agreement\Coefficient\CohenKappa(
         [2, 1, 0, 0, 0, 1, 2, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0],
         new Core\Agreement\Confidence(),
         Core\Agreement\Weights::linear([1.0, 2.0, 3.0, 4.0, 5.0]),

@@ -1,14 +1,14 @@
 <?php
 
-use Core\Agreement\ArmDifference;
-use Core\Agreement\ArmFigures;
 use Core\Agreement\Figure;
 use Core\Agreement\RatingSet;
-use Core\Agreement\RoundResult;
 use Core\Agreement\Scale;
-use Core\Agreement\Study;
-use Core\Agreement\StudyOptions;
-use Core\Agreement\StudyResult;
+use Core\Agreement\Study\ArmDifference;
+use Core\Agreement\Study\ArmFigures;
+use Core\Agreement\Study\RoundResult;
+use Core\Agreement\Study\Study;
+use Core\Agreement\Study\StudyOptions;
+use Core\Agreement\Study\StudyResult;
 use Core\Agreement\Undefined;
 use Core\Chance\Chance;
 use Core\Format\FormatException;

@@ -4,7 +4,7 @@ use App\Agreement\Pages\RoundComparison;
 use App\Agreement\RoundRatings;
 use App\Models\Sitting;
 use Core\Agreement\RatingSet;
-use Core\Agreement\Study;
+use Core\Agreement\Study\Study;
 use Core\Format\RatingsCsv;
 
 /** @return array<string, string> the files of a round's export */

@@ -14,11 +14,13 @@ it('keeps the methods page in step with the arithmetic', function () {
 it('names in the methods page only classes that are there', function () {
     preg_match_all('/`([A-Z][A-Za-z]+)`/', file_get_contents(base_path('docs/methods.md')), $m);
     foreach (array_unique($m[1]) as $class) {
-        expect(
-            class_exists("Core\\Agreement\\$class") ||
-                class_exists("Core\\Planning\\$class") ||
-                enum_exists("Core\\Agreement\\$class"),
-        )->toBeTrue($class);
+        $there = array_filter(
+            ['', 'Resampling\\', 'Coefficient\\', 'Profile\\', 'Study\\', '..\\Planning\\', '..\\Number\\'],
+            static fn (string $room): bool => glob(
+                base_path('core/Agreement/'.str_replace('\\', '/', $room)."$class.php"),
+            ) !== [],
+        );
+        expect($there)->not->toBeEmpty($class);
     }
 });
 

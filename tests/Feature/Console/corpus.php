@@ -5,8 +5,8 @@
 // which order, since what the JIT makes of a loop depends on what ran before it.
 
 use Core\Agreement\RatingSet;
-use Core\Agreement\Study;
-use Core\Agreement\StudyOptions;
+use Core\Agreement\Study\Study;
+use Core\Agreement\Study\StudyOptions;
 use Core\Chance\Chance;
 use Core\CoreException;
 use Core\Format\Json\StudyJson;

@@ -1,0 +1,145 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Agreement\Coefficient;
+
+use Core\Agreement\Resampling\Resampled;
+use Core\CoreException;
+
+/**
+ * Krippendorff's α with any squared difference δ between values (Krippendorff 2004): α = 1 − (N−1) Σ_i Σ_{a≠b}
+ * δ(a,b)/(r_i−1) / Σ_{a,b} δ(a,b).
+ *
+ * The expected part is kept as its sums between pairs of cases, so that a draw costs cases², not values².
+ */
+final class DistanceAlpha implements Resampled
+{
+    /** More than so many values would take minutes, as every value is compared with every other. */
+    public const MOST_VALUES = 6000;
+
+    /** @var list<int> ranks of the cases with a pairable unit */
+    private array $ranks = [];
+
+    /** @var list<float> Σδ/(r−1) within units, by case */
+    private array $observed = [];
+
+    /** @var list<int> pairable values by case */
+    private array $values = [];
+
+    /** @var list<float> Σδ between cases, case × case */
+    private array $between = [];
+
+    /**
+     * @template V
+     *
+     * @param  array<int, list<list<V>>>  $units  by rank of the case: the values given to each of its units
+     * @param  \Closure(V, V): float  $delta  symmetric, 0 for equal values
+     *
+     * @throws CoreException when there are more than MOST_VALUES values
+     */
+    public function __construct(array $units, \Closure $delta)
+    {
+        $all = [];
+        foreach ($units as $rank => $list) {
+            $list = array_values(array_filter($list, static fn (array $unit): bool => count($unit) >= 2));
+            if ($list === []) {
+                continue;
+            }
+            $observed = 0.0;
+            foreach ($list as $unit) {
+                foreach ($unit as $i => $a) {
+                    for ($j = $i + 1; $j < count($unit); $j++) {
+                        $observed += 2 * $delta($a, $unit[$j]) / (count($unit) - 1);
+                    }
+                }
+            }
+            $this->ranks[] = $rank;
+            $this->observed[] = $observed;
+            $all[] = $values = array_merge(...$list);
+            $this->values[] = count($values);
+        }
+        if (array_sum($this->values) > self::MOST_VALUES) {
+            throw new CoreException(sprintf('more than %d values to compare with one another', self::MOST_VALUES));
+        }
+        $n = count($all);
+        $between = array_fill(0, $n * $n, 0.0);
+        foreach ($all as $i => $one) {
+            for ($j = $i; $j < $n; $j++) {
+                $sum = 0.0;
+                foreach ($one as $a) {
+                    foreach ($all[$j] as $b) {
+                        $sum += $delta($a, $b);
+                    }
+                }
+                $between[$i * $n + $j] = $between[$j * $n + $i] = $sum;
+            }
+        }
+        $this->between = array_values($between);
+    }
+
+    private static function alpha(float $observed, float $expected, int $n): float
+    {
+        return $expected > 0.0 ? 1 - ($n - 1) * $observed / $expected : NAN;
+    }
+
+    public function estimates(): array
+    {
+        return [self::alpha(array_sum($this->observed), array_sum($this->between), array_sum($this->values))];
+    }
+
+    public function leaveOneOut(): array
+    {
+        $n = count($this->ranks);
+        [$observed, $expected, $values] = [
+            array_sum($this->observed),
+            array_sum($this->between),
+            array_sum($this->values),
+        ];
+        $out = [];
+        for ($i = 0; $i < $n; $i++) {
+            $row = array_sum(array_slice($this->between, $i * $n, $n));
+            $rest = $expected - 2 * $row + $this->between[$i * $n + $i];
+            $out[] = [
+                self::alpha(
+                    $observed - $this->observed[$i],
+                    $rest < 1e-12 * $expected ? 0.0 : $rest,
+                    $values - $this->values[$i],
+                ),
+            ];
+        }
+
+        return $out;
+    }
+
+    public function replicate(array $draw): array
+    {
+        $times = [];
+        for ($j = 0, $length = count($draw); $j < $length; $j += 2) {
+            $times[$draw[$j]] = $draw[$j + 1];
+        }
+        $n = count($this->ranks);
+        $at = $by = [];
+        $observed = $expected = 0.0;
+        $values = 0;
+        foreach ($this->ranks as $i => $rank) {
+            $t = $times[$rank] ?? 0;
+            if ($t > 0) {
+                $at[] = $i;
+                $by[] = $t;
+                $observed += $t * $this->observed[$i];
+                $values += $t * $this->values[$i];
+            }
+        }
+        foreach ($at as $x => $i) {
+            $row = $i * $n;
+            $sum = 0.0;
+            foreach ($at as $y => $j) {
+                $sum += $by[$y] * $this->between[$row + $j];
+            }
+            $expected += $by[$x] * $sum;
+        }
+
+        return [self::alpha($observed, $expected, $values)];
+    }
+}

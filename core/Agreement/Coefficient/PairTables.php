@@ -1,0 +1,197 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Agreement\Coefficient;
+
+use Core\Agreement\Confidence;
+use Core\Agreement\Figure;
+use Core\Agreement\ItemTable;
+use Core\Agreement\Undefined;
+use Core\Agreement\Weights;
+
+/**
+ * Every pair of raters on the cases both rated: their table, Cohen's κ, and the means of κ over pairs – Light's (1971)
+ * over all, and each rater's with the others – with a jackknife over cases.
+ */
+final class PairTables
+{
+    /** @var list<array{int, int, list<int>}> raters and table by pair, the first before the second */
+    private array $tables = [];
+
+    /** @var list<float> κ by pair, NAN where undefined */
+    private array $kappas = [];
+
+    private readonly PairJackknife $jackknife;
+
+    public function __construct(
+        private readonly ItemTable $table,
+        private readonly Weights $weights,
+        private readonly Confidence $confidence,
+    ) {
+        $m = count($table->raters);
+        $q = $table->q;
+        $text = $q < 15 ? $this->asText() : null;
+        $this->jackknife = new PairJackknife($table, $weights);
+        for ($g = 0; $g < $m; $g++) {
+            $this->jackknife->turnTo($g);
+            for ($h = $g + 1; $h < $m; $h++) {
+                $t =
+                    $text === null
+                        ? self::count($table->columns[$g], $table->columns[$h], $q)
+                        : self::countText($text[0][$g] | $text[1][$h], $q);
+                $kappa = CohenKappa::point($t, $q, $weights->isIdentity ? null : $weights->w);
+                $this->tables[] = [$g, $h, $t];
+                $this->kappas[] = $kappa;
+                $this->jackknife->take($h, $t, $kappa);
+            }
+        }
+    }
+
+    /**
+     * A column of the table as a string with a byte a unit, category or 15 for missing: once in the upper half of the
+     * byte and once in the lower. Laid over one another, two raters' strings give the cell of each unit, and counting
+     * bytes gives their table.
+     *
+     * @return array{list<string>, list<string>}
+     */
+    private function asText(): array
+    {
+        $upper = $lower = [];
+        $up = $down = [ItemTable::MISSING => "\xF0"];
+        $down[ItemTable::MISSING] = "\x0F";
+        for ($k = 0; $k < $this->table->q; $k++) {
+            $up[$k] = chr(16 * $k);
+            $down[$k] = chr($k);
+        }
+        foreach ($this->table->columns as $column) {
+            $a = $b = '';
+            foreach ($column as $k) {
+                $a .= $up[$k];
+                $b .= $down[$k];
+            }
+            $upper[] = $a;
+            $lower[] = $b;
+        }
+
+        return [$upper, $lower];
+    }
+
+    /** @return list<int> */
+    private static function countText(string $cells, int $q): array
+    {
+        $count = count_chars($cells, 0);
+        $t = [];
+        for ($a = 0; $a < $q; $a++) {
+            for ($b = 0; $b < $q; $b++) {
+                $t[] = $count[16 * $a + $b];
+            }
+        }
+
+        return $t;
+    }
+
+    /**
+     * @param  list<int>  $one
+     * @param  list<int>  $two
+     * @return list<int>
+     */
+    private static function count(array $one, array $two, int $q): array
+    {
+        $t = array_fill(0, $q * $q, 0);
+        foreach ($one as $u => $a) {
+            $b = $two[$u];
+            if ($a >= 0 && $b >= 0) {
+                $t[$a * $q + $b]++;
+            }
+        }
+
+        return array_values($t);
+    }
+
+    /** Light's κ: the mean of the defined κ of all pairs. */
+    public function light(): Figure
+    {
+        return $this->mean(array_keys($this->table->raters), 2);
+    }
+
+    /** How many pairs have no defined κ. */
+    public function undefined(): int
+    {
+        return count(array_filter($this->kappas, is_nan(...)));
+    }
+
+    /** @return array<string, Figure> the mean κ of each rater with the others, by rater */
+    public function ratersVersusRest(): array
+    {
+        $out = [];
+        foreach ($this->table->raters as $g => $rater) {
+            $out[$rater] = $this->mean([$g], 1);
+        }
+
+        return $out;
+    }
+
+    /**
+     * The mean of κ over the pairs of some raters; each pair is counted as often as $times says.
+     *
+     * @param  list<int>  $raters
+     */
+    private function mean(array $raters, int $times): Figure
+    {
+        $sum = 0.0;
+        $count = 0;
+        $whose = array_flip($raters);
+        foreach ($this->tables as $i => [$g, $h]) {
+            if (! is_nan($this->kappas[$i])) {
+                $n = (isset($whose[$g]) ? 1 : 0) + (isset($whose[$h]) ? 1 : 0);
+                $sum += $n * $this->kappas[$i];
+                $count += $n;
+            }
+        }
+        if ($count === 0) {
+            return Figure::undefined(
+                $this->table->paired === 0
+                    ? Undefined::NoPairs
+                    : ($times === 2
+                        ? Undefined::NoPairDefined
+                        : Undefined::NoPairWithRater),
+            );
+        }
+        $left = $this->jackknife->means($raters, $sum, $count);
+        if ($this->table->isPerfect()) {
+            // Every defined κ is 1; the bound of the pair with the least chance agreement is the lowest there is.
+            $low = 1.0;
+            foreach ($this->tables as $i => [$g, $h, $t]) {
+                if ((isset($whose[$g]) || isset($whose[$h])) && ! is_nan($this->kappas[$i])) {
+                    $low = min($low, (new CohenKappa($t, $this->confidence, $this->weights))->kappa()->low ?? 1.0);
+                }
+            }
+
+            return Figure::of($sum / $count, 0.0, $low, 1.0, 'perfect-agreement bound');
+        }
+
+        return Coefficients::jackknifed($sum / $count, $left, $this->confidence);
+    }
+
+    /** @return list<PairResult> */
+    public function results(?int $positive): array
+    {
+        $out = [];
+        foreach ($this->tables as [$g, $h, $t]) {
+            $cohen = new CohenKappa($t, $this->confidence, $this->weights);
+            $out[] = new PairResult(
+                $this->table->raters[$g],
+                $this->table->raters[$h],
+                $cohen->n,
+                $cohen->agreement(),
+                $cohen->kappa(),
+                $cohen->pabak(),
+                $cohen->prevalenceIndex($positive ?? 0),
+                $cohen->biasIndex($positive ?? 0),
+            );
+        }
+
+        return $out;
+    }
+}

@@ -1,0 +1,408 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Agreement\Study;
+
+use Core\Agreement\Coefficient\Alpha;
+use Core\Agreement\Coefficient\BlandAltman;
+use Core\Agreement\Coefficient\Coefficients;
+use Core\Agreement\Coefficient\CohenKappa;
+use Core\Agreement\Coefficient\CongerKappa;
+use Core\Agreement\Coefficient\IntraclassCorrelation;
+use Core\Agreement\Coefficient\PairResult;
+use Core\Agreement\Coefficient\PairTables;
+use Core\Agreement\Figure;
+use Core\Agreement\ItemTable;
+use Core\Agreement\Profile\KeyBootstrap;
+use Core\Agreement\Profile\KeyTable;
+use Core\Agreement\RatingSet;
+use Core\Agreement\Resampling\CaseBootstrap;
+use Core\Agreement\Resampling\CountSums;
+use Core\Agreement\Scale;
+use Core\Agreement\Undefined;
+use Core\Agreement\Weights;
+use Core\Agreement\Wilson;
+use Core\CoreException;
+use Core\Remark\Remark;
+
+/** Computes everything that is published of a set of ratings, item by item and pooled. */
+final class Study
+{
+    private readonly ?CaseBootstrap $bootstrap;
+
+    /** @throws CoreException when weights are asked for on names */
+    public function __construct(
+        private readonly RatingSet $set,
+        private readonly StudyOptions $options = new StudyOptions(),
+    ) {
+        if ($options->weights !== null && $set->scale === Scale::Nominal) {
+            throw new CoreException('--weights has no meaning on a nominal scale');
+        }
+        $cases = count($set->cases());
+        $this->bootstrap =
+            $options->bootstrap > 0 && $cases > 0
+                ? new CaseBootstrap($cases, $options->bootstrap, $options->seed)
+                : null;
+    }
+
+    public function result(): StudyResult
+    {
+        $items = $this->set->items();
+        $o = $this->options;
+
+        return new StudyResult(
+            $this->set->scale,
+            $o->confidence->level,
+            $o->bootstrap,
+            $o->seed,
+            array_combine($items, array_map(fn (string $item): ItemResult => $this->item([$item]), $items)),
+            $this->item($items),
+        );
+    }
+
+    /**
+     * @param  list<string>  $items  one, or several to be pooled
+     */
+    public function item(array $items): ItemResult
+    {
+        $o = $this->options;
+        $table = ItemTable::of($this->set, $items, $o->categories, $o->cannotTell);
+        $weights = Weights::asked($table, $o->weights);
+        $pairs = $table->scale->isCategorical() ? new PairTables($table, $weights, $o->confidence) : null;
+        [$coefficients, $specific] = $this->coefficients($table, $weights, $pairs);
+        $three = null;
+        if ($o->cannotTell !== null && $table->scale->isCategorical()) {
+            $all = ItemTable::of(
+                $this->set,
+                $items,
+                $o->categories === null ? null : [...$table->categories, $o->cannotTell],
+                null,
+                $table->scale !== Scale::Nominal,
+            );
+            $three = new ThreeWayResult(
+                $all->categories,
+                ...$this->coefficients($all, Weights::identity($all->q), null),
+            );
+        }
+
+        return new ItemResult(
+            $table->cases, count($table->raters), $table->ratings, $table->categories, $coefficients, $specific,
+            match (true) {
+                ! $o->pairs => [],
+                $pairs !== null => $pairs->results($table->code($o->positive)),
+                default => $this->numericPairs($table),
+            },
+            $pairs?->undefined() ?? 0,
+            match (true) {
+                ! $o->pairs => [],
+                $pairs !== null => $pairs->ratersVersusRest(),
+                default => array_fill_keys($table->raters, self::categorical($table->scale)),
+            },
+            $this->self($items, $table),
+            $this->againstKey($items),
+            $three,
+        );
+    }
+
+    /**
+     * @return array{array<string, Figure>, array<string, Figure>} the coefficients, and the specific agreement by
+     * category
+     */
+    private function coefficients(ItemTable $table, Weights $weights, ?PairTables $pairs): array
+    {
+        $nominal = $table->scale === Scale::Nominal;
+        if (! $table->scale->isCategorical()) {
+            $none = self::categorical($table->scale);
+
+            return [
+                [
+                    ...array_fill_keys(
+                        [
+                            'percent_agreement',
+                            'fleiss_kappa',
+                            'gwet_ac2',
+                            'brennan_prediger',
+                            'conger_kappa',
+                            'light_kappa',
+                        ],
+                        $none,
+                    ),
+                    'krippendorff_alpha' => Alpha::figure($table, $this->options->confidence, $this->bootstrap),
+                    ...(new IntraclassCorrelation($table))->figures($this->options->confidence, $this->bootstrap),
+                ],
+                [],
+            ];
+        }
+        [$figures, $byCategory] = (new Coefficients(
+            $table,
+            new CountSums($table, $weights, $this->bootstrap->cases ?? 0),
+            $weights,
+            $this->options->confidence,
+        ))->figures($this->bootstrap);
+
+        return [
+            [
+                'percent_agreement' => $figures['percent_agreement'],
+                'fleiss_kappa' => $figures['fleiss_kappa'],
+                $nominal ? 'gwet_ac1' : 'gwet_ac2' => $figures['gwet_ac'],
+                'brennan_prediger' => $figures['brennan_prediger'],
+                'krippendorff_alpha' => $nominal
+                    ? $figures['krippendorff_alpha']
+                    : Alpha::figure($table, $this->options->confidence, $this->bootstrap),
+                'conger_kappa' => CongerKappa::figure($table, $weights, $this->options->confidence),
+                'light_kappa' => ($pairs ?? new PairTables($table, $weights, $this->options->confidence))->light(),
+            ],
+            array_combine($table->categories, $byCategory),
+        ];
+    }
+
+    private static function categorical(Scale $scale): Figure
+    {
+        return Figure::undefined(Remark::of(Undefined::NotForScale, scale: $scale->value));
+    }
+
+    /** @return list<PairResult> each pair of raters' bias, limits of agreement and concordance */
+    private function numericPairs(ItemTable $table): array
+    {
+        $none = self::categorical($table->scale);
+        $out = [];
+        foreach ($table->raters as $g => $a) {
+            for ($h = $g + 1; $h < count($table->raters); $h++) {
+                $x = $y = [];
+                foreach ($table->columns[$g] as $u => $k) {
+                    $l = $table->columns[$h][$u];
+                    if ($k >= 0 && $l >= 0) {
+                        $x[] = $table->numbers[$k];
+                        $y[] = $table->numbers[$l];
+                    }
+                }
+                $both = new BlandAltman($x, $y, $this->options->confidence);
+                $out[] = new PairResult(
+                    $a,
+                    $table->raters[$h],
+                    $both->n,
+                    null,
+                    $none,
+                    $none,
+                    null,
+                    null,
+                    $both->figures(),
+                );
+            }
+        }
+
+        return $out;
+    }
+
+    /**
+     * Agreement with oneself over hidden repeats.
+     *
+     * @param  list<string>  $items
+     * @return list<RaterResult>
+     */
+    private function self(array $items, ItemTable $all): array
+    {
+        $names = $this->set->valueNames();
+        $raters = $this->set->raterNames();
+        $pairs = [];
+        foreach ($items as $item) {
+            foreach ($this->set->repeats($item) as $r => $list) {
+                foreach ($list as [, $one, $two]) {
+                    if ($names[$one] !== $this->options->cannotTell && $names[$two] !== $this->options->cannotTell) {
+                        $pairs[$raters[$r]][] = [$names[$one], $names[$two]];
+                    }
+                }
+            }
+        }
+        ksort($pairs, SORT_STRING);
+        $out = [];
+        foreach ($pairs as $rater => $list) {
+            // As two raters: what was said first and what was said later.
+            $twice = new RatingSet($this->set->scale);
+            foreach ($list as $i => [$one, $two]) {
+                $twice->add((string) $i, '', '1', $one);
+                $twice->add((string) $i, '', '2', $two);
+            }
+            // Over the item's categories, as weights depend on how many there are.
+            $table = ItemTable::of(
+                $twice,
+                [''],
+                $this->options->categories ??
+                    array_values(array_unique([...$all->categories, ...array_merge(...$list)])),
+            );
+            if ($table->scale->isCategorical()) {
+                $cells = array_fill(0, $table->q * $table->q, 0);
+                foreach ($table->columns[0] as $u => $a) {
+                    $cells[$a * $table->q + $table->columns[1][$u]]++;
+                }
+                $cohen = new CohenKappa(
+                    array_values($cells),
+                    $this->options->confidence,
+                    Weights::asked($table, $this->options->weights),
+                );
+                $same = Wilson::figure(
+                    (int) round($cohen->n * ($cohen->agreement() ?? 0.0)),
+                    $cohen->n,
+                    $this->options->confidence,
+                    Undefined::NothingTwice,
+                );
+                $out[] = new RaterResult((string) $rater, count($list), [
+                    'cohen_kappa' => $cohen->kappa(),
+                    'percent_agreement' => $same,
+                ]);
+            } else {
+                $none = self::categorical($table->scale);
+                $x = array_map(static fn (int $k): float => $table->numbers[$k], $table->columns[0]);
+                $y = array_map(static fn (int $k): float => $table->numbers[$k], $table->columns[1]);
+                $out[] = new RaterResult((string) $rater, count($list), [
+                    'cohen_kappa' => $none,
+                    'percent_agreement' => $none,
+                    ...(new BlandAltman($x, $y, $this->options->confidence))->figures(),
+                ]);
+            }
+        }
+
+        return $out;
+    }
+
+    /**
+     * @param  list<string>  $items
+     * @return list<RaterResult>
+     */
+    public function againstKey(array $items): array
+    {
+        if (! $this->set->hasKey()) {
+            return [];
+        }
+        $out = [];
+        if (! $this->set->scale->isCategorical()) {
+            foreach ($this->keyDifferences($items) as $rater => $difference) {
+                $figures = $difference->figures();
+                if ($this->options->tolerance !== null) {
+                    $figures['within_tolerance'] = $difference->within($this->options->tolerance);
+                }
+                $out[] = new RaterResult((string) $rater, $difference->n, $figures);
+            }
+
+            return $out;
+        }
+        $tables = $this->keyTables($items);
+        $figures = array_map(fn (KeyTable $table): array => $table->figures($this->options->confidence), $tables);
+        if ($this->bootstrap !== null && $this->options->bootstrapKey) {
+            $figures = (new KeyBootstrap($tables, count($items) > 1, $this->bootstrap))->intervals(
+                $figures,
+                $this->options->confidence,
+            );
+        }
+        foreach ($figures as $rater => $list) {
+            $out[] = new RaterResult((string) $rater, $tables[$rater]->n(), $list);
+        }
+
+        return $out;
+    }
+
+    /**
+     * Each rater's table against the key over the given items: the positive value and the rest.
+     *
+     * @param  list<string>  $items
+     * @return array<string, KeyTable> by rater, bytewise
+     */
+    public function keyTables(array $items): array
+    {
+        $positive = [];
+        foreach ($this->set->valueNames() as $v => $name) {
+            $positive[$v] = $v === 0 || $name === $this->options->cannotTell ? null : $this->isPositive($name);
+        }
+        $tables = [];
+        $raters = $this->set->raterNames();
+        $cases = $this->set->cases();
+        foreach ($items as $item) {
+            $rows = $this->set->first($item);
+            $sure = $this->set->confidence($item);
+            $own = [];
+            foreach ($cases as $rank => $case) {
+                $truth = $this->set->keyFor($item, $case);
+                $c = $this->set->caseIndex($case);
+                if ($truth === null || $truth === $this->options->cannotTell || ! isset($rows[$c])) {
+                    continue;
+                }
+                $true = $this->isPositive($truth);
+                foreach ($rows[$c] as $r => $v) {
+                    $called = $positive[$v] ?? null;
+                    if ($called !== null) {
+                        $own[$r] ??= new KeyTable;
+                        $own[$r]->add($rank, $called, $true, $sure[$c][$r] ?? null);
+                    }
+                }
+            }
+            foreach ($own as $r => $table) {
+                isset($tables[$raters[$r]]) ? $tables[$raters[$r]]->merge($table) : $tables[$raters[$r]] = $table;
+            }
+        }
+        ksort($tables, SORT_STRING);
+
+        return $tables;
+    }
+
+    private function isPositive(string $value): bool
+    {
+        $positive = $this->options->positive;
+
+        return $value === $positive ||
+            ($this->set->scale !== Scale::Nominal &&
+                Scale::decimal($positive) !== null &&
+                (float) $value === (float) $positive);
+    }
+
+    /**
+     * Each rater's numbers beside the key's.
+     *
+     * @param  list<string>  $items
+     * @return array<string, BlandAltman> by rater, bytewise
+     */
+    private function keyDifferences(array $items): array
+    {
+        $names = $this->set->valueNames();
+        $raters = $this->set->raterNames();
+        $x = $y = [];
+        foreach ($items as $item) {
+            $rows = $this->set->first($item);
+            foreach ($this->set->cases() as $case) {
+                $truth = $this->set->keyFor($item, $case);
+                if ($truth !== null) {
+                    foreach ($rows[$this->set->caseIndex($case)] ?? [] as $r => $v) {
+                        if ($v > 0) {
+                            $x[$raters[$r]][] = (float) $names[$v];
+                            $y[$raters[$r]][] = (float) $truth;
+                        }
+                    }
+                }
+            }
+        }
+        ksort($x, SORT_STRING);
+        $out = [];
+        foreach ($x as $rater => $values) {
+            $out[$rater] = new BlandAltman($values, $y[$rater], $this->options->confidence);
+        }
+
+        return $out;
+    }
+
+    /**
+     * The categories of a comma-separated list, in byte order.
+     *
+     * @return list<string>
+     *
+     * @throws CoreException when one of them is empty
+     */
+    public static function declared(string $list): array
+    {
+        $categories = array_values(array_unique(array_map(trim(...), explode(',', $list))));
+        if (in_array('', $categories, true)) {
+            throw new CoreException('--categories has an empty name in it');
+        }
+
+        return RatingSet::ordered($categories);
+    }
+}

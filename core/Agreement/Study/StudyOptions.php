@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Agreement\Study;
+
+use Core\Agreement\Confidence;
+use Core\CoreException;
+
+/** What a computation of agreement was asked for; stated again in its result. */
+final readonly class StudyOptions
+{
+    public Confidence $confidence;
+
+    /**
+     * @param  list<string>|null  $categories  declared, fixed through every replicate
+     * @param  string|null  $cannotTell  value that is missing in the main figures and a category in "three_way"
+     * @param  string|null  $weights  linear or quadratic; null for the scale's own
+     * @param  float|null  $tolerance  the difference from the key that still counts as meeting it, in the values' unit
+     * @param  bool  $bootstrapKey  whether the figures against the key are resampled too; else they keep their
+     *     jackknife
+     */
+    public function __construct(
+        public ?array $categories = null,
+        public string $positive = 'present',
+        public ?string $cannotTell = null,
+        public bool $pairs = true,
+        public int $bootstrap = 2000,
+        public int $seed = 1,
+        float $confidence = 0.95,
+        public ?string $weights = null,
+        public ?float $tolerance = null,
+        public bool $bootstrapKey = true,
+    ) {
+        $this->confidence = new Confidence($confidence);
+        if ($weights !== null && ! in_array($weights, ['linear', 'quadratic'], true)) {
+            throw new CoreException("weights are '$weights', not linear or quadratic");
+        }
+        if ($tolerance !== null && ! ($tolerance >= 0.0 && is_finite($tolerance))) {
+            throw new CoreException('tolerance must not be negative');
+        }
+        if ($bootstrap < 0 || $bootstrap > 100000) {
+            throw new CoreException('bootstrap must lie between 0 and 100000');
+        }
+    }
+}
