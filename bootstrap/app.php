@@ -1,5 +1,6 @@
 <?php
 
+use App\Http\Middleware\NoticesForPages;
 use App\Http\Middleware\SecurityHeaders;
 use App\Sight\NotNow;
 use Illuminate\Auth\Access\AuthorizationException;
@@ -27,7 +28,7 @@ return Application::configure(basePath: dirname(__DIR__))
         // CORS is not used.
         $middleware->remove(HandleCors::class);
         // Outermost: what is not found carries the same headers as what is refused.
-        $middleware->web(prepend: [SecurityHeaders::class]);
+        $middleware->web(append: [NoticesForPages::class], prepend: [SecurityHeaders::class]);
         $middleware->redirectGuestsTo('/login');
         $middleware->redirectUsersTo('/');
     })

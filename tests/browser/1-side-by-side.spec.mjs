@@ -30,8 +30,10 @@ test('two recordings side by side: each at its own impact, the left-handed one m
 }) => {
   const errors = watchErrors(page);
   await logIn(page, 'maren');
-  await page.goto('/shelf');
-  const bench = async (name) => page.locator(`a[href*="/bench/"]:has-text("${name}")`).last().getAttribute('href');
+  const bench = async (name) => {
+    await page.goto(`/shelf?find=${name}`);
+    return page.locator('tr', { hasText: name }).locator('a[href*="/bench/"]').last().getAttribute('href');
+  };
   const wren = await bench('Wren'),
     lapwing = await bench('Lapwing');
   await page.goto(wren);

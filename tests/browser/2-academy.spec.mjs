@@ -200,5 +200,5 @@ test('a conflict is ruled on with a reason, in a new version of the frozen key',
   await expect(page.getByText('Ruled absent')).toBeVisible();
   await expect(page.locator('p.quiet').first()).toContainText('key version 2');
   await page.goto('/record');
-  await expect(page.getByText('rule', { exact: true }).first()).toBeVisible();
+  await expect(page.getByRole('cell', { name: 'ruled on a contested call' }).first()).toBeVisible();
 });

@@ -164,8 +164,8 @@ function restAbsent() {
     return;
   }
   change(rest.map((row) => [`call:${row.dataset.fault}`, { presence: 'absent', pins: [], confidence: 75 }]));
-  page.say(word('sheet.rest-absent', { count: rest.length }));
   walk.after(page.rows.findLastIndex((row) => row.dataset.at === at));
+  page.say(word('sheet.rest-absent', { count: rest.length }));
 }
 
 const alter = (fields) => {

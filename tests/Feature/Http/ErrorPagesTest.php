@@ -28,3 +28,11 @@ it('stands where the database does not', function () {
     $this->get('/broken')->assertStatus(503)->assertSee(__('errors.503.title'));
     DB::purge('pgsql');
 });
+
+it('keeps a notice for the page, whatever the page before it still fetches', function () {
+    $this->actingAs($this->headCoach())
+        ->withSession(['done' => 'Handed in and locked.', '_flash' => ['old' => [], 'new' => ['done']]]);
+    $this->get('/record/file', ['Sec-Fetch-Dest' => 'empty'])->assertOk();
+    $this->get('/record', ['Sec-Fetch-Dest' => 'document'])->assertSee('Handed in and locked.');
+    $this->get('/record', ['Sec-Fetch-Dest' => 'document'])->assertDontSee('Handed in and locked.');
+});
