@@ -53,26 +53,27 @@ for (const [path, name] of [
   await shot(head, name);
 }
 await head.goto(`${base}/agreement`);
-await head.getByText('Right calls, person by fault').scrollIntoViewIfNeeded();
+await head.getByRole('link', { name: 'People', exact: true }).click();
 await head.evaluate(() => document.querySelectorAll('h2')[1].scrollIntoView());
 await shot(head, 'agreement-map');
+await head.goto(`${base}/rounds/plan?suggest=12`);
+await shot(head, 'plan');
 await head.goto(`${base}/debrief`);
 await ready(head);
 await press(head, 'd', 'k');
 await head.waitForTimeout(600);
 await shot(head, 'debrief');
-await head.goto(`${base}/shelf?club=fairway+wood&hand=left`);
-await head.locator('table a', { hasText: 'Plover' }).first().click();
+await head.goto(`${base}/shelf?club=fairway+wood&hand=left&find=Plover`);
+await head.locator('table.sessions a').first().click();
 await ready(head);
 await press(head, ...Array(6).fill('Shift+ArrowRight'));
 await head.waitForTimeout(600);
 await shot(head, 'bench');
-const pair = await (async () => {
-  await head.goto(`${base}/shelf?club=hybrid`);
-  return Promise.all(
-    ['Wren', 'Lapwing'].map((name) => head.locator('table a', { hasText: name }).first().getAttribute('href')),
-  );
-})();
+const pair = [];
+for (const name of ['Wren', 'Lapwing']) {
+  await head.goto(`${base}/shelf?club=hybrid&find=${name}`);
+  pair.push(await head.locator('table.sessions a').first().getAttribute('href'));
+}
 await head.goto(
   new URL(`${new URL(pair[0], base).pathname}/with/${new URL(pair[1], base).pathname.split('/').pop()}`, base).href,
 );
@@ -151,13 +152,6 @@ await reader.waitForSelector('[data-saved][data-state="saved"]');
 await shot(reader, 'reading-all');
 await reader.goto(`${base}/agreement`);
 await shot(reader, 'agreement-own');
-
-const dark = await as('bea', { colorScheme: 'dark' });
-await dark.goto(`${base}/agreement`);
-await dark.locator('table a[href*="/bench/"]').first().click();
-await ready(dark);
-await press(dark, ...Array(3).fill('Shift+ArrowRight'));
-await shot(dark, 'bench-dark');
 
 const narrow = await as('kit', { viewport: { width: 390, height: 844 } });
 await narrow.goto(`${base}/read/next`);
