@@ -74,7 +74,12 @@ final readonly class Fault
     {
         $yes = $supported->evaluate($m);
         $no = $contradicted->evaluate($m);
-        $of = static fn (Verdict $verdict, Ground $ground, Rule $rule, ?Remark $unless = null): Judgement => new Judgement(
+        $of = static fn (
+            Verdict $verdict,
+            Ground $ground,
+            Rule $rule,
+            ?Remark $unless = null,
+        ): Judgement => new Judgement(
             $verdict,
             $rule->margin($m),
             self::said($ground, $proxy, array_filter(['rule' => $rule->remark($m), 'unless' => $unless])),

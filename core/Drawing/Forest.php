@@ -37,21 +37,41 @@ final readonly class Forest
      */
     public static function beside(array $rows, Axis $axis, float $width = 760.0, float $room = 180.0): self
     {
-        return self::drawn($rows, $axis, $width, $room + 12.0, self::ROW, static fn (ForestRow $row, float $y): Label => new Label($row->name, $room, $y + 4.0, $row->strong));
+        return self::drawn(
+            $rows,
+            $axis,
+            $width,
+            $room + 12.0,
+            self::ROW,
+            static fn (ForestRow $row, float $y): Label => new Label($row->name, $room, $y + 4.0, $row->strong),
+        );
     }
 
     /** @param  list<ForestRow>  $rows */
     public static function beneath(array $rows, Axis $axis, float $width = 340.0): self
     {
-        return self::drawn($rows, $axis, $width, 14.0, self::ROW_BENEATH_ITS_NAME, static fn (ForestRow $row, float $y): Label => new Label($row->name, 2.0, $y - 14.0, $row->strong));
+        return self::drawn(
+            $rows,
+            $axis,
+            $width,
+            14.0,
+            self::ROW_BENEATH_ITS_NAME,
+            static fn (ForestRow $row, float $y): Label => new Label($row->name, 2.0, $y - 14.0, $row->strong),
+        );
     }
 
     /**
      * @param  list<ForestRow>  $rows
      * @param  callable(ForestRow, float): Label  $name
      */
-    private static function drawn(array $rows, Axis $axis, float $width, float $start, float $step, callable $name): self
-    {
+    private static function drawn(
+        array $rows,
+        Axis $axis,
+        float $width,
+        float $start,
+        float $step,
+        callable $name,
+    ): self {
         $end = $width - 22.0;
         $at = static fn (float $value): float => round($axis->place($value, $start, $end), 2);
         $names = $marks = [];

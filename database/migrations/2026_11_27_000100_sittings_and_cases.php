@@ -240,10 +240,13 @@ return new class extends Migration
         ) {
             Schema::rename($from, $to);
         }
-        DB::unprepared(<<<'SQL'
-            alter table round_cases add constraint round_cases_round_id_recording_id_occasion_unique unique (round_id, recording_id, occasion);
-            alter table key_entries add constraint key_entries_key_version_id_recording_id_fault_unique unique (key_version_id, recording_id, fault);
-        SQL);
+        DB::unprepared(
+            <<<'SQL'
+                alter table round_cases add constraint round_cases_round_id_recording_id_occasion_unique unique (round_id, recording_id, occasion);
+                alter table key_entries add constraint key_entries_key_version_id_recording_id_fault_unique unique (key_version_id, recording_id, fault);
+            SQL
+            ,
+        );
         DB::unprepared($this->lockedReading('round_cases', 'rounds', 'round_id', 'round_case_id'));
         $this->triggers('enable');
     }

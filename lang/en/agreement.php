@@ -4,7 +4,8 @@
 return [
     'page' => 'Agreement',
     'head' => 'Agreement – :round',
-    'none' => 'Figures appear here when a round you belong to has been published. Until then nobody sees anybody’s calls.',
+    'none' => 'Figures appear here when a round you belong to has been published. Until then nobody sees anybody’s '
+        .'calls.',
     'waits' => 'These figures wait. A swing they are made from stands in a round of yours that is not published yet; '
         .'until then they would give it away.',
     'no-reading' => 'No reading was handed in in this round',
@@ -38,8 +39,9 @@ return [
         'specific' => 'when one says present',
         'specific-note' => 'specific agreement',
     ],
-    'kappa' => 'κ is low where a fault is rare although people agree: AC1 and the specific agreement are to be read beside '
-        .'it. Present against absent; “cannot tell” counts as no answer and is shown on its own.',
+    'kappa' => 'κ is low where a fault is rare although people agree: AC1 and the specific agreement are to be read '
+        .'beside '.
+        'it. Present against absent; “cannot tell” counts as no answer and is shown on its own.',
     'since' => [
         'title' => 'Since :round',
         'over' => 'over the :faults faults and :people people that both rounds have: AC1 :first → :second',
@@ -57,7 +59,8 @@ return [
     ],
     'forest' => 'Who sees what the panel sees',
     'own-forest' => 'You and your colleagues against the key',
-    'forest-says' => 'Sensitivity and specificity of each person with 95 per cent intervals; the figures are in the table',
+    'forest-says' => 'Sensitivity and specificity of each person with 95 per cent intervals; the figures are in the '
+        .'table',
     'sensitivity' => 'sensitivity',
     'specificity' => 'specificity',
     'legend' => [
@@ -111,8 +114,9 @@ return [
     'leaning' => ['under' => 'under-calls :by', 'over' => 'over-calls :by', 'even' => 'even :by'],
     'map' => [
         'title' => 'Right calls, person by fault',
-        'says' => 'The darker, the more wrong calls. Hold the pointer over a cell for what was missed and what over-called. '
-            .'With :cases cases one cell is too thin to judge a person by.',
+        'says' => 'The darker, the more wrong calls. Hold the pointer over a cell for what was missed and what '
+            .'over-called. '.
+            'With :cases cases one cell is too thin to judge a person by.',
     ],
     'cell' => ':found found, :missed missed, :over over-called, :absent rightly absent',
     'faults' => [
@@ -147,26 +151,32 @@ return [
         'matters' => 'What is shown changes how far people agree',
         'no-difference' => 'What was shown makes no difference that these cases could show',
         'one-says' => 'Cases shown in different ways – film and trace, one of them – are compared here.',
-        'says' => 'Different cases stand in each, so their difficulty may differ too. p by permutation of cases, adjusted '
-            .'after Holm for the number of comparisons; “would find” is the true difference these cases would show four '
-            .'times in five.',
+        'says' => 'Different cases stand in each, so their difficulty may differ too. p by permutation of cases, '
+            .'adjusted '.
+            'after Holm for the number of comparisons; “would find” is the true difference these cases would show '
+                .'four '.
+            'times in five.',
     ],
     'times' => [
         'none' => 'Nobody marked their own top or impact',
-        'none-says' => 'Where people say when a swing’s top or impact is, their times stand here beside the station’s own.',
+        'none-says' => 'Where people say when a swing’s top or impact is, their times stand here beside the station’s '
+            .'own.',
         'marked' => 'Top and impact, as people mark them',
         'finding' => 'One reader places :station within ±:one ms, three within ±:three',
         'against' => ':station, against the station’s time',
-        'apart' => 'Over :cases cases that all :readers marked: readers differ from one another by a lasting :between ms '
-            .'(standard deviation), the rest is :within ms. The mean mark of :mean.',
+        'apart' => 'Over :cases cases that all :readers marked: readers differ from one another by a lasting :between '
+            .'ms '.
+            '(standard deviation), the rest is :within ms. The mean mark of :mean.',
         'mean-of' => '{1} one reader: ±:ms ms|[2,*] :count readers: ±:ms ms',
     ],
     'calls' => [
-        'title' => '{0} No call of yours differs from the key|{1} One call differs from the key|[2,*] :count calls differ '
-            .'from the key',
+        'title' => '{0} No call of yours differs from the key|{1} One call differs from the key|[2,*] :count calls '
+            .'differ '.
+            'from the key',
         'none' => 'Cases that wait in an open round are not shown.',
     ],
-    'computed' => 'Computed :at by core version :core from inputs :inputs; :resamples case resamples, seed :seed. Standard '
-        .'errors are conditional on these raters. Panel members are not scored against their own key.',
+    'computed' => 'Computed :at by core version :core from inputs :inputs; :resamples case resamples, seed :seed. '
+        .'Standard '.
+        'errors are conditional on these raters. Panel members are not scored against their own key.',
     'export' => 'Ratings, key and every figure as CSV and JSON',
 ];

@@ -19,8 +19,9 @@ return [
     'nothing' => [
         'title' => 'No device has sent anything yet',
         'register' => 'Register a device on this page; its token is shown once.',
-        'bridge' => 'Give the token to the bridge that reads the device. What it sends appears here: both feet, the share under '
-            .'each, the last ten seconds.',
+        'bridge' => 'Give the token to the bridge that reads the device. What it sends appears here: both feet, the '
+            .'share under '.
+            'each, the last ten seconds.',
         'swing' => 'Swing. About a second later the swing stands beside this, to be put on the Shelf or left.',
         'try' => 'To try it without a device, run the simulated one:',
     ],

@@ -17,8 +17,9 @@ return [
     ],
     '419' => [
         'title' => 'This page had grown old',
-        'says' => 'It had stood open longer than a log-in lasts, so that what it sent was not taken. Calls of a reading '
-            .'are kept in this browser and go out by themselves. Go back, load the page anew and send it again.',
+        'says' => 'It had stood open longer than a log-in lasts, so that what it sent was not taken. Calls of a '
+            .'reading '.
+            'are kept in this browser and go out by themselves. Go back, load the page anew and send it again.',
     ],
     '429' => [
         'title' => 'A little slower',

@@ -22,8 +22,9 @@ return [
         'do' => 'Suggest',
     ],
     'refused' => ':why: only recordings that a key speaks of can be balanced.',
-    'suggested' => ':chosen of :at recordings that :key speaks of. They are ticked below; nothing is kept until you keep the '
-        .'draft.',
+    'suggested' => ':chosen of :at recordings that :key speaks of. They are ticked below; nothing is kept until you '
+        .'keep the '.
+        'draft.',
     'heads' => [
         'fault' => 'Fault',
         'present' => 'Present',
@@ -50,8 +51,9 @@ return [
     'show' => 'What they are shown',
     'shows' => ['both' => 'film and trace', 'film' => 'film only', 'trace' => 'trace only'],
     'lens' => 'Lens',
-    'reveals' => 'A second look: once a case is handed in, it is read again with the ball’s flight and the numbers; both '
-        .'readings are kept',
+    'reveals' => 'A second look: once a case is handed in, it is read again with the ball’s flight and the numbers; '
+        .'both '.
+        'readings are kept',
     'members' => 'Members',
     'roles' => [
         'panel' => 'panel',
@@ -62,8 +64,9 @@ return [
         'title' => 'How sure the figures will be',
         'expected' => 'A 95 % interval of one fault’s AC1 is to be expected this wide:',
         'too-few' => 'Over 0.5 is too few cases to say.',
-        'none' => 'Suggest a set of cases in the first step, and it stands here how wide the intervals of its figures are to '
-            .'be expected. About ten cases are too few to judge one fault; forty tell good agreement from poor.',
+        'none' => 'Suggest a set of cases in the first step, and it stands here how wide the intervals of its figures '
+            .'are to '.
+            'be expected. About ten cases are too few to judge one fault; forty tell good agreement from poor.',
     ],
     'expected-of' => 'with :raters raters who agree on :agreement %',
     'check' => [

@@ -17,7 +17,12 @@ return [
     'export' => 'As a file',
     'fields' => ['action' => 'What', 'who' => 'Who', 'from' => 'From', 'to' => 'To'],
     'heads' => ['time' => 'Time', 'who' => 'Who', 'did' => 'What', 'on' => 'On', 'details' => 'And'],
-    'pages' => ['nav' => 'More of the record', 'earlier' => 'Later', 'later' => 'Earlier', 'at' => ':from to :to of :of'],
+    'pages' => [
+        'nav' => 'More of the record',
+        'earlier' => 'Later',
+        'later' => 'Earlier',
+        'at' => ':from to :to of :of',
+    ],
     'actions' => [
         'hand-in' => 'handed in a reading',
         'hand-in-again' => 'handed in a second look',

@@ -73,6 +73,7 @@ return [
     ],
     'case-list' => 'Cases',
     'kinds' => ['single' => 'one', 'series' => 'series', 'pair' => 'pair', 'ladder' => 'ladder'],
-    'held' => '{1} One more is not shown to you: you have still to read it, or the consent has ended.|[2,*] :count more are '
-        .'not shown to you: you have still to read them, or the consent has ended.',
+    'held' => '{1} One more is not shown to you: you have still to read it, or the consent has ended.|[2,*] :count '
+        .'more are '.
+        'not shown to you: you have still to read them, or the consent has ended.',
 ];

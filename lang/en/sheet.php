@@ -19,7 +19,8 @@ return [
         'go' => 'Go there',
         'open' => [
             'call' => 'One fault has no call yet: :faults|:count faults have no call yet: :faults',
-            'severity' => 'One present fault has no severity yet: :faults|:count present faults have no severity yet: :faults',
+            'severity' => 'One present fault has no severity yet: :faults|:count present faults have no severity yet: '
+                .':faults',
             'trend' => 'Better, same or worse? :faults',
             'cause' => 'No first cause yet',
             'stop' => 'How far to take the drill?',
@@ -33,6 +34,7 @@ return [
             'chain' => 'the chain',
             'marks' => 'your own top and impact',
         ],
-        'on-its-way' => 'Not everything has reached the server yet; it is kept here and will be sent when the network is back.',
+        'on-its-way' => 'Not everything has reached the server yet; it is kept here and will be sent when the network '
+            .'is back.',
     ],
 ];

@@ -29,7 +29,8 @@ return [
     'ran-out' => ':golfer – ran out :date',
     'until' => ':golfer – until :date',
     'last' => 'Last published',
-    'blind' => 'opened :date · read alone and blind: nobody sees your calls before it is published, and you see nobody’s',
+    'blind' => 'opened :date · read alone and blind: nobody sees your calls before it is published, and you see '
+        .'nobody’s',
     'to-read' => '{1} case to read|[0,*] cases to read',
     'handed-in' => 'handed in',
     'in-all' => 'in all',

@@ -112,7 +112,10 @@ it('lets a part of Agreement stand only on parts before it', function () {
         foreach ($uses as $use) {
             $of = explode('\\', $use);
             if ($of[1] === 'Agreement' && count($of) === 4) {
-                expect(array_search($of[2], $parts, true))->toBeLessThanOrEqual($at === false ? -1 : $at, "$file uses $use");
+                expect(array_search($of[2], $parts, true))->toBeLessThanOrEqual(
+                    $at === false ? -1 : $at,
+                    "$file uses $use",
+                );
             }
         }
     }
@@ -160,8 +163,8 @@ it('has strict types, final or readonly classes and no clock, I/O or global chan
         expect(str_contains($code, 'declare(strict_types=1);'))->toBeTrue($file);
         expect($code)
             ->not->toMatch(
-                '/(?<!->)(?<!function '
-                    .')\b(microtime|time|date|mt_rand|rand|random_int|random_bytes|file_get_contents|fopen|getenv|echo|print|var_dump)\s*\(/',
+                '/(?<!->)(?<!function '.
+                    ')\b(microtime|time|date|mt_rand|rand|random_int|random_bytes|file_get_contents|fopen|getenv|echo|print|var_dump)\s*\(/',
                 $file,
             )
             ->not->toMatch('/\bnew \\\\?DateTime/', $file);
@@ -173,7 +176,10 @@ it('has strict types, final or readonly classes and no clock, I/O or global chan
 
 it('decides in one room what may be seen', function () {
     foreach (
-        [...glob(dirname(__DIR__, 2).'/app/*/{Policies,Pages,Http}', GLOB_BRACE) ?: [], dirname(__DIR__, 2).'/resources/views'] as $directory
+        [
+            ...glob(dirname(__DIR__, 2).'/app/*/{Policies,Pages,Http}', GLOB_BRACE) ?: [],
+            dirname(__DIR__, 2).'/resources/views',
+        ] as $directory
     ) {
         foreach (
             new RecursiveIteratorIterator(
@@ -193,7 +199,10 @@ it('decides in one room what may be seen', function () {
 it('has one class for one use case, one page and one policy, closed to heirs', function () {
     $app = dirname(__DIR__, 2).'/app';
     foreach (glob("$app/*/{Actions,Pages,Policies,Http,Jobs}/*.php", GLOB_BRACE) ?: [] as $file) {
-        expect((string) file_get_contents($file))->toMatch('/^(final (readonly )?class|enum|interface|trait) /m', $file);
+        expect((string) file_get_contents($file))->toMatch(
+            '/^(final (readonly )?class|enum|interface|trait) /m',
+            $file,
+        );
     }
 });
 arch('models stay models')
@@ -224,7 +233,12 @@ it('says lead and trail, never left and right, in the words people read', functi
     ) {
         $text = strip_tags(
             (string) preg_replace(
-                ['/\{\{.*?\}\}/s', '/@\w+\s*(\((?:[^()]++|(?1))*\))/s', '/(style|font-weight)="[^"]*"/', '/@php.*?@endphp/s'],
+                [
+                    '/\{\{.*?\}\}/s',
+                    '/@\w+\s*(\((?:[^()]++|(?1))*\))/s',
+                    '/(style|font-weight)="[^"]*"/',
+                    '/@php.*?@endphp/s',
+                ],
                 '',
                 (string) file_get_contents($view),
             ),

@@ -44,7 +44,10 @@ final readonly class AgreementArms
         if (count($r->arms) < 2) {
             return 'one';
         }
-        $known = array_filter($r->armDifferences, static fn (ArmDifference $d): bool => $d->difference->estimate !== null);
+        $known = array_filter(
+            $r->armDifferences,
+            static fn (ArmDifference $d): bool => $d->difference->estimate !== null,
+        );
         $sure = array_filter($known, static fn (ArmDifference $d): bool => $d->p !== null && $d->p < self::SURE);
 
         return match (true) {

@@ -173,7 +173,9 @@ final readonly class AgreementOverview
         );
     }
 
-    /** @return list<array{title: string, lines: list<array{name: string, url: string, figure: Figure, percent: bool}>}> */
+    /**
+     * @return list<array{title: string, lines: list<array{name: string, url: string, figure: Figure, percent: bool}>}>
+     */
     private function whereToLook(RoundResult $r, RaterNames $raters, Codebook $codebook, Sitting $round): array
     {
         $faults = array_map(

@@ -86,7 +86,8 @@ final class AgreementPeople
         usort(
             $people,
             $raters->open
-                ? static fn (RaterResult $a, RaterResult $b): int => $figure($b, 'youden', -2.0) <=> $figure($a, 'youden', -2.0)
+                ? static fn (RaterResult $a, RaterResult $b): int => $figure($b, 'youden', -2.0) <=>
+                    $figure($a, 'youden', -2.0)
                 : static fn (RaterResult $a, RaterResult $b): int => [
                     $raters->isMe($b->rater),
                     $figure($a, 'sensitivity', 0.0),

@@ -71,7 +71,10 @@ final readonly class AgreementTimes
             : Written::signed($low, 0).__('figures.to').Written::signed($high, 0);
     }
 
-    /** @param  array{cases: int, readers: int, between: ?float, within: ?float, reason: ?Remark, mean_of: array<int, float>}  $t */
+    /**
+     * @param  array{cases: int, readers: int, between: ?float, within: ?float, reason: ?Remark, mean_of: array<int,
+     * float>}  $t
+     */
     private function says(array $t): string
     {
         if ($t['reason'] !== null || $t['between'] === null || $t['within'] === null) {

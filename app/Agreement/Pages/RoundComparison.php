@@ -21,7 +21,8 @@ final readonly class RoundComparison
 
     /**
      * @return array{with: string, people: int, faults: int, agreement: Comparison, ac1: Comparison,
-     * detectable: float|null}|null null without an earlier round that shares two people, or where that one is withheld from who
+     * detectable: float|null}|null null without an earlier round that shares two people, or where that one is withheld
+     * from who
      * asks
      */
     public function of(Sitting $round, User $for): ?array

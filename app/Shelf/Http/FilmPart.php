@@ -10,7 +10,10 @@ use App\Models\Recording;
 use Illuminate\Support\Facades\Storage;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
 
-/** One part of a ready film – the stream, its poster, the picture of a station – in byte ranges. Asks nobody: the door does. */
+/**
+ * One part of a ready film – the stream, its poster, the picture of a station – in byte ranges. Asks nobody: the door
+ * does.
+ */
 final readonly class FilmPart
 {
     private const PARTS = '/^(stream|poster|(AD|TB|LB|TP|LD|SD|IM|ST|FI))$/';

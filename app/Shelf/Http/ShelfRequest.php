@@ -27,10 +27,14 @@ final class ShelfRequest extends FormRequest
     /** @return array<string, string> what was asked for and is not empty */
     public function filter(): array
     {
-        $asked = array_map(
-            fn (string $name): string => $this->string($name)->trim()->value(),
-            ['club' => 'club', 'hand' => 'hand', 'device' => 'device', 'fault' => 'fault', 'find' => 'find', 'order' => 'order'],
-        );
+        $asked = array_map(fn (string $name): string => $this->string($name)->trim()->value(), [
+            'club' => 'club',
+            'hand' => 'hand',
+            'device' => 'device',
+            'fault' => 'fault',
+            'find' => 'find',
+            'order' => 'order',
+        ]);
 
         return array_filter($asked, static fn (string $value): bool => $value !== '');
     }

@@ -147,7 +147,10 @@ final readonly class PlanPage
      */
     private function again(Collection $recordings, array $repeats): array
     {
-        $ids = array_map(intval(...), (array) old('repeats', array_map(static fn (Recording $r): int => $r->id, $repeats)));
+        $ids = array_map(
+            intval(...),
+            (array) old('repeats', array_map(static fn (Recording $r): int => $r->id, $repeats)),
+        );
 
         return array_values($recordings->whereIn('id', $ids)->map(static fn (Recording $r): array => [
             'id' => $r->id,

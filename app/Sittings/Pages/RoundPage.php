@@ -201,7 +201,10 @@ final readonly class RoundPage
         ];
     }
 
-    /** @return array{name: string, url: string, kind: string, swings: list<array{name: string, url: string}>, device: string, shown: string} */
+    /**
+     * @return array{name: string, url: string, kind: string, swings: list<array{name: string, url: string}>, device:
+     * string, shown: string}
+     */
     private function case(SittingCase $case): array
     {
         $single = $case->kind === CaseKind::Single;

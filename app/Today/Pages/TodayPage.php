@@ -210,18 +210,30 @@ final class TodayPage
                 default => (string) __('today.all-in'),
             },
             'reveals' => $round->reveals,
-            'readings' => array_values($blind->map(static fn (Reading $r): array => [
-                'position' => $r->position,
-                'state' => match (true) {
-                    $r->handed_in_at !== null => (string) __('today.state.in', ['at' => self::moment($r->handed_in_at)]),
-                    $r->version > 0 => (string) __('today.state.begun'),
-                    default => (string) __('today.state.new'),
-                },
-                'url' => $why[$r->id] === null ? route('read', $r) : null,
-                'way' => (string) __('today.way.'.($why[$r->id] === null ? 'open' : 'waits').'.'
-                    .($r->handed_in_at !== null ? 'in' : 'left')),
-                'again' => self::secondLook($again->get($r->sitting_case_id)),
-            ])->all()),
+            'readings' => array_values(
+                $blind
+                    ->map(
+                        static fn (Reading $r): array => [
+                            'position' => $r->position,
+                            'state' => match (true) {
+                                $r->handed_in_at !== null => (string) __('today.state.in', [
+                                    'at' => self::moment($r->handed_in_at),
+                                ]),
+                                $r->version > 0 => (string) __('today.state.begun'),
+                                default => (string) __('today.state.new'),
+                            },
+                            'url' => $why[$r->id] === null ? route('read', $r) : null,
+                            'way' => (string) __(
+                                'today.way.'.
+                                    ($why[$r->id] === null ? 'open' : 'waits').
+                                    '.'.
+                                    ($r->handed_in_at !== null ? 'in' : 'left'),
+                            ),
+                            'again' => self::secondLook($again->get($r->sitting_case_id)),
+                        ],
+                    )
+                    ->all(),
+            ),
         ];
     }
 

@@ -112,7 +112,8 @@ final readonly class Platform
     /**
      * @param  array<int, list<float>>  $analog  by channel number
      * @return array{force: array{list<float>, list<float>, list<float>}, cop: array{list<float>, list<float>},
-     *     moment: list<float>} laboratory frame: N, mm (NAN where too little presses), free moment about the upward vertical in
+     *     moment: list<float>} laboratory frame: N, mm (NAN where too little presses), free moment about the upward
+     *     vertical in
      *     N·m
      */
     public function wrench(array $analog): array

@@ -84,9 +84,18 @@ it('finds the stations in noisy body points: median within a frame, none three f
 })->with(View::cases())->group('study');
 
 it('proposes stations from the trace alone, widely, and marks every one as doubtful', function () {
-    [$errors, $outside, $unflagged, $missing] = stationErrors(fn (Swing $s) => StationsFromTrace::find($s->trace), many(9, 30));
-    expect($outside / count($errors))->toBeLessThan(0.06)->and($unflagged)->toBe(0)->and($missing)->toBe(0)
-        ->and(StationsFromTrace::find(matTrace(fn () => 50.0)))->toBeNull();
+    [$errors, $outside, $unflagged, $missing] = stationErrors(
+        fn (Swing $s) => StationsFromTrace::find($s->trace),
+        many(9, 30),
+    );
+    expect($outside / count($errors))
+        ->toBeLessThan(0.06)
+        ->and($unflagged)
+        ->toBe(0)
+        ->and($missing)
+        ->toBe(0)
+        ->and(StationsFromTrace::find(matTrace(fn () => 50.0)))
+        ->toBeNull();
 });
 
 it(

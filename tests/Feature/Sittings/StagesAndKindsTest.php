@@ -104,7 +104,10 @@ function givenToTam(
 
 it('plans series and pairs from the page, in order, and shows them', function () {
     $series = aSeries();
-    $this->actingAs($this->headCoach())->get('/rounds/plan')->assertOk()->assertSee('3 swings, two force plates, 1 cold');
+    $this->actingAs($this->headCoach())
+        ->get('/rounds/plan')
+        ->assertOk()
+        ->assertSee('3 swings, two force plates, 1 cold');
     $this->actingAs($this->headCoach())
         ->post('/rounds', [
             'name' => 'From the page',
