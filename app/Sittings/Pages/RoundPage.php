@@ -202,8 +202,8 @@ final readonly class RoundPage
     }
 
     /**
-     * @return array{name: string, url: string, kind: string, swings: list<array{name: string, url: string}>, device:
-     * string, shown: string}
+     * @return array{name: string, url: string, kind: string, swings: list<array{name: string, url: string}>,
+     *     device: string, shown: string}
      */
     private function case(SittingCase $case): array
     {
