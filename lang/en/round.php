@@ -60,7 +60,7 @@ return [
     ],
     'exposed' => [
         'title' => 'Read by people who had seen the answer',
-        'person' => '{1} :name, one case|[2,*] :name, :count cases',
+        'person' => '{1} :name, :count case|[2,*] :name, :count cases',
         'kept' => 'These readings are kept, and left out of every blind figure.',
     ],
     'bias' => [

@@ -1,0 +1,39 @@
+<?php
+
+// A panel's consensus.
+return [
+    'page' => 'Panel',
+    'waits' => 'A part of the key waits for you',
+    'waits-says' => 'Swings that you have still to read blind are not shown, nor any count that would tell of them.',
+    'being-made' => 'The key is being made',
+    'title' => 'The panel agrees on :agreed of :of questions, and the measurement bears out :verified of them',
+    'members' => ':n members, each alone and blind',
+    'label' => 'a label needs :share % of those who could tell, :able of them at least',
+    'key' => 'key version :version',
+    'frozen' => ', frozen :date',
+    'erased' => 'Inputs erased :date: what was worked out before stands, and is not worked out again.',
+    'decide' => 'Where a person must decide',
+    'in' => 'in',
+    'spread' => ['present' => ':n present', 'absent' => ':n absent', 'cannot-tell' => ':n cannot tell'],
+    'ruled' => 'Ruled :ruling on :date: “:reason”',
+    'rulings' => ['none' => 'left out of scoring', 'present' => 'present', 'absent' => 'absent'],
+    'ruling' => 'Ruling',
+    'choices' => [
+        'none' => 'leave out of scoring',
+        'present' => 'present, as the panel says',
+        'absent' => 'absent',
+    ],
+    'reason' => 'The reason, for those who must defend it',
+    'rule' => 'Rule',
+    'frozen-says' => 'This version is frozen by a round. A ruling makes a new version; rounds already opened keep the one '
+        .'they were opened with.',
+    'every' => 'Every case and fault',
+    'every-says' => 'How many of :n said present.',
+    'legend' => [
+        'present' => 'label present',
+        'absent' => 'label absent',
+        'none' => 'no label or conflict',
+        'dashed' => 'a dashed edge: the measurement cannot bear it out.',
+    ],
+    'recording' => 'Recording',
+];
