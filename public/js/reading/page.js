@@ -43,6 +43,8 @@ const page = {
   set: (target, value) => change([[target, value]]),
   go,
   show,
+  /** Sends the time that was counted so far. */
+  spent: () => activity.flush(),
   /** To a fault on its own, or to a part of the case as a whole, from wherever somebody is. */
   reach: (fault) =>
     go(
@@ -236,9 +238,14 @@ const part = new CasePart(root, page);
 const pins = new PinList(page, alter);
 const walk = new Walk(root, page);
 const summary = new Summary(page, queue);
+// Once it is handed in, the time that is still counted would come to a sheet that is locked.
+let leaving = false;
+find('[data-hand-in]')?.addEventListener('submit', () => {
+  leaving = true;
+});
 const activity = new Activity(
   (ms) => {
-    if (!locked) queue.add('time', ms);
+    if (!locked && !leaving) queue.add('time', ms);
   },
   () => page.opened?.playing,
 );

@@ -108,6 +108,7 @@ export class Summary {
     );
     const button = this.box.querySelector('[data-hand-in-button]');
     button.disabled = true;
+    this.page.spent();
     this.box.showModal();
     const settled = await this.queue.settled();
     button.disabled = open.length > 0 || !settled;
