@@ -71,7 +71,7 @@ return [
     'look' => [
         'title' => 'Where to look',
         'faults' => 'Faults people agree on least, AC1',
-        'people' => 'People to look at with, by what they find and let be: sensitivity',
+        'people' => 'People furthest from the key, with their sensitivity',
     ],
     'table' => [
         'person' => 'Instructor',

@@ -7,22 +7,23 @@ namespace App\Agreement\Http;
 use App\Agreement\Pages\AgreementPage;
 use App\Models\User;
 use Illuminate\Foundation\Http\FormRequest;
-use Illuminate\Validation\Rule;
 
 /** Which part of a round's agreement is asked for; a person's role says which there are. */
 final class AgreementRequest extends FormRequest
 {
-    /** @return array<string, list<mixed>> */
+    /** @return array<string, list<string>> */
     public function rules(): array
     {
-        $user = $this->user();
-        $open = $user instanceof User && $user->isHeadCoach();
-
-        return ['part' => ['nullable', 'string', Rule::in($open ? AgreementPage::PARTS : AgreementPage::OWN_PARTS)]];
+        return [];
     }
 
+    /** The first page where there is no such part, or it is not this person's: a link may come from somebody else. */
     public function part(): string
     {
-        return $this->string('part')->value() ?: 'overview';
+        $user = $this->user();
+        $parts = $user instanceof User && $user->isHeadCoach() ? AgreementPage::PARTS : AgreementPage::OWN_PARTS;
+        $asked = $this->query('part');
+
+        return is_string($asked) && in_array($asked, $parts, true) ? $asked : 'overview';
     }
 }

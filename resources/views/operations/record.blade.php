@@ -41,6 +41,7 @@
     @foreach($days as $day => $entries)
         <h2 class="day">{{ $day }}</h2>
         <table class="rows record">
+            <colgroup><col class="time"><col class="who"><col class="did"><col><col></colgroup>
             <thead class="heard">
                 <tr>
                     @foreach(['time', 'who', 'did', 'on', 'details'] as $head)
