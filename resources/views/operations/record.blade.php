@@ -42,7 +42,7 @@
         <h2 class="day">{{ $day }}</h2>
         <table class="rows record">
             <colgroup><col class="time"><col class="who"><col class="did"><col><col></colgroup>
-            <thead class="heard">
+            <thead class="only-heard">
                 <tr>
                     @foreach(['time', 'who', 'did', 'on', 'details'] as $head)
                         <th>{{ __('record.heads.'.$head) }}</th>

@@ -47,7 +47,7 @@
                             <span class="small line">{{ $session->club }}, {{ $session->device }}</span>
                         </td>
                         <td>
-                            <ol class="swings">
+                            <ol class="shelf-swings">
                                 @foreach($session->swings as $swing)
                                     <li>@include('shelf.swing')</li>
                                 @endforeach
