@@ -149,6 +149,9 @@ test('a series is flicked through at one station, and a pin says in which swing 
   await page.locator('[data-way="all"]').click();
   await expect(page.locator('[data-swing]')).toHaveCount(4);
   await expect(page.locator('[data-swing]').first()).toHaveText('1, cold');
+  // In a row, beside each other.
+  const tops = await page.locator('[data-swing]').evaluateAll((all) => all.map((e) => e.getBoundingClientRect().top));
+  expect(new Set(tops).size).toBe(1);
   await page.evaluate(() => document.activeElement?.blur());
   await press(page, 'Shift+ArrowRight', 'Shift+ArrowRight');
   await expect(page.locator('[data-clock]')).toContainText('· LB ·');
