@@ -9,6 +9,7 @@ use App\Codebook\Codebooks;
 use App\Film\FilmFiles;
 use App\Http\Components\FigureValue;
 use App\Http\Components\Layout;
+use App\Http\Components\StageHead;
 use App\Models\Enums\WorkKind;
 use App\Models\Film;
 use App\Models\KeyEntry;
@@ -116,6 +117,7 @@ final class AppServiceProvider extends ServiceProvider
         );
         Blade::component('layout', Layout::class);
         Blade::component('figure-value', FigureValue::class);
+        Blade::component('stage-head', StageHead::class);
         Blade::directive(
             'said',
             static fn (string $of): string => "<?php echo e(app(\\App\\Words\\Wording::class)->said($of)); ?>",

@@ -10,7 +10,7 @@ final readonly class Axis
     /**
      * @param  float  $from  the value at its start
      * @param  float  $to  the value at its end, another one than at its start
-     * @param  array<string, float>  $ticks  values that are written beside it, by how they are written
+     * @param  array<int|string, float>  $ticks  values that are written beside it, by how they are written
      */
     public function __construct(public float $from, public float $to, public array $ticks)
     {

@@ -175,6 +175,122 @@ return [
             'from the key',
         'none' => 'Cases that wait in an open round are not shown.',
     ],
+    'person' => [
+        'own' => [
+            'not-scored' => 'Your calls are not scored in this round',
+            'lean' => [
+                'scored' => 'You were scored on :n calls',
+                'under' => 'You under-call',
+                'over' => 'You over-call',
+                'even' => 'You lean to neither side',
+            ],
+            'sure' => [
+                'even' => ':lean, and are as sure as right',
+                'surer' => ':lean, and are surer than right',
+                'less' => ':lean, and are less sure than right',
+            ],
+            'file' => 'Your record as a file',
+            'called' => 'You',
+            'moved' => 'You moved: stretch :which lies beyond what an unchanging reader shows',
+            'latent' => 'From the round’s calls alone, not knowing the key, a model of two hidden kinds puts your share '
+                .'of finding what is there at :hit and of calling present what is not at :alarm.',
+            'latent-beside' => 'From the round’s calls alone, not knowing the key, a model of two hidden kinds puts '
+                .'your share of finding what is there at :hit and of calling present what is not at :alarm, where the '
+                .'key has :sensitivity and :false.',
+        ],
+        'other' => [
+            'not-scored' => ':name’s calls are not scored in this round',
+            'lean' => [
+                'scored' => ':name was scored on :n calls',
+                'under' => ':name under-calls',
+                'over' => ':name over-calls',
+                'even' => ':name leans to neither side',
+            ],
+            'sure' => [
+                'even' => ':lean, and is as sure as right',
+                'surer' => ':lean, and is surer than right',
+                'less' => ':lean, and is less sure than right',
+            ],
+            'file' => 'The record as a file',
+            'called' => ':name',
+            'moved' => ':name moved: stretch :which lies beyond what an unchanging reader shows',
+            'latent' => 'From the round’s calls alone, not knowing the key, a model of two hidden kinds puts :name’s '
+                .'share of finding what is there at :hit and of calling present what is not at :alarm.',
+            'latent-beside' => 'From the round’s calls alone, not knowing the key, a model of two hidden kinds puts '
+                .':name’s share of finding what is there at :hit and of calling present what is not at :alarm, where '
+                .'the key has :sensitivity and :false.',
+        ],
+        'about' => '{0} No call is scored against the key of :round.|{1} One call scored against the key of :round; '
+            .'ranges are 95 % intervals from the counts alone (the round’s page resamples cases).|[2,*] :count calls '
+            .'scored against the key of :round; ranges are 95 % intervals from the counts alone (the round’s page '
+            .'resamples cases).',
+        'unscored' => 'Whoever helped to make a key is not scored against it.',
+        'waiting' => 'Cases that wait in an open round of yours are left out.',
+        'and' => ' and ',
+        'as-table' => 'The same as a table',
+        'tiles' => [
+            'sensitivity' => 'of what is there, found',
+            'specificity' => 'of what is not, called absent',
+            'criterion' => 'criterion c; above 0 calls little',
+            'brier' => 'Brier score, 0 is best',
+        ],
+        'cells' => ['Found', 'Missed', 'Over-called', 'Rightly absent'],
+        'faults' => [
+            'title' => 'Fault by fault',
+            'hits' => 'Found, of what is there',
+            'right' => 'Absent, of what is not',
+            'wrongs' => ':missed missed, :over over-called',
+            'missed' => 'missed',
+            'over' => 'over-called. One fault has few cases: the intervals say how little that is; grey and slanted is '
+                .'too few to say.',
+        ],
+        'calibrated' => [
+            'even' => 'As sure as right',
+            'surer' => 'Surer than right by :points points',
+            'less' => 'Less sure than right by :points points',
+        ],
+        'confidence' => [
+            'says' => 'How often calls of each stated confidence were right; the figures are in the table below',
+            'axes' => 'Beneath: stated confidence. Upward: the share that was right. On the slanted line both are '
+                .'the same.',
+            'said' => 'Said',
+            'calls' => 'Calls',
+            'right' => 'Right',
+            'share' => 'Share right',
+        ],
+        'sure' => [
+            'title' => '{0} Never sure and wrong|{1} One call sure and wrong|[2,*] :count calls sure and wrong',
+            'none' => 'No wrong call was made at :percent % or more.',
+            'more' => ':count more',
+        ],
+        'drift' => [
+            'few' => 'Too few cases to see a drift',
+            'needs' => 'At least two stretches of :count cases, with faults that are there and faults that are not, '
+                .'are needed.',
+            'none' => 'No drift beyond chance over :count stretches of cases',
+            'says' => 'Distance of sensitivity and criterion from their own mean, stretch by stretch; the figures are '
+                .'in the table below',
+            'axes' => 'Beneath: cases in the order handed in. Upward: standard errors from the own mean.',
+            'criterion' => 'criterion',
+            'criterion-up' => '(upward: calls less) and',
+            'd-prime' => 'd′',
+            'd-prime-up' => '(upward: tells better)',
+            'how' => 'over :rounds. The band is set so that one unchanging reader in :one-in has a point outside it '
+                .'anywhere, by simulation.',
+            'beyond' => 'beyond',
+        ],
+        'latent' => [
+            'title' => 'Without the key',
+            'few' => 'A model of the calls alone needs three readers of this round.',
+            'one-kind' => 'The calls alone do not part into two kinds; nothing is said from them.',
+            'how' => 'Latent classes after Dawid and Skene, over all faults; :converged, :starts of :of starts to the '
+                .'same end; it takes :prevalence of the questions to be present. It supposes that readers err '
+                .'independently: where they err together it takes the error for the truth. A second opinion, never the '
+                .'key.',
+            'converged' => 'converged',
+            'unfinished' => 'not converged',
+        ],
+    ],
     'computed' => 'Computed :at by core version :core from inputs :inputs; :resamples case resamples, seed :seed. '
         .'Standard '.
         'errors are conditional on these raters. Panel members are not scored against their own key.',

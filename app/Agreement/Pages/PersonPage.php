@@ -6,37 +6,39 @@ namespace App\Agreement\Pages;
 
 use App\Agreement\RoundRatings;
 use App\Codebook\Codebooks;
-use App\Models\KeyEntry;
-use App\Models\Reading;
-use App\Models\Recording;
 use App\Models\Sitting;
-use App\Models\SittingCase;
 use App\Models\User;
-use App\Sight\Onlookers;
 use Core\Agreement\Confidence;
 use Core\Agreement\Figure;
-use Core\Agreement\ItemTable;
-use Core\Agreement\Profile\DawidSkene;
 use Core\Agreement\Profile\RaterProfile;
-use Core\Agreement\Profile\ScoredCall;
 use Core\Agreement\Undefined;
 use Core\Agreement\Wilson;
 use Core\Codebook\Codebook;
-use Core\Reading\Presence;
-use Core\Reading\Stage;
+use Core\Number\Written;
 use Core\Sight\SittingKind;
-use Core\Sight\Thing;
-use Illuminate\Support\Collection;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Support\Str;
 
 /**
  * One person's calls of a published round against its key: what they see, miss and over-call, whether their confidence
  * holds, and whether they moved over all published rounds. Somebody who still has to read a recording blind elsewhere
  * is told nothing of it.
+ *
+ * @phpstan-type FaultRow array{key: string, name: string, station: string, cells: array{int, int, int, int},
+ *     there: int, not: int, hits: Figure, right: Figure}
  */
 final readonly class PersonPage
 {
-    public function __construct(private Codebooks $codebooks, private Onlookers $onlookers)
-    {
+    /** Surer or less sure than right by less than this is as sure as right. */
+    private const EVEN = 0.03;
+
+    public function __construct(
+        private Codebooks $codebooks,
+        private PersonCalls $calls,
+        private PersonMistakes $mistakes,
+        private PersonDrift $drift,
+        private PersonWithoutKey $withoutKey,
+    ) {
     }
 
     /** @return array<string, mixed> */
@@ -44,8 +46,46 @@ final readonly class PersonPage
     {
         $codebook = $this->codebooks->of($round);
         $ratings = RoundRatings::of($round, $this->codebooks);
-        $calls = $this->calls($round, $ratings, $person, $asking);
-        $profile = new RaterProfile($calls);
+        $profile = new RaterProfile($this->calls->of($round, $ratings, $person, $asking));
+        $figures = $profile->figures();
+        $own = $person->is($asking);
+        $said = ['name' => $own ? '' : Str::before($person->name, ' '), 'whose' => $own ? 'own' : 'other'];
+
+        return [
+            'round' => $round,
+            'person' => $person,
+            'whose' => $said['whose'],
+            'n' => count($profile->calls),
+            'title' => self::title($profile, $figures['criterion'], $person, $said['whose']),
+            'about' => $this->about($round, $person, $profile, $said['whose']),
+            'tiles' => self::tiles($figures),
+            'faults' => self::faults($profile, $codebook),
+            'first' => Str::before($person->name, ' '),
+            'calibration' => $profile->calibration(),
+            'calibrationRows' => self::calibrationRows($profile),
+            'calibrated' => self::calibrated($profile->swagger()),
+            'swagger' => $profile->swagger(),
+            ...$this->mistakes->of($round, $profile, $codebook),
+            ...$this->drift->of($this->over($round, $profile, $person, $asking), $said),
+            ...$this->withoutKey->of($ratings, $person, $figures, $said, $profile->calls !== []),
+        ];
+    }
+
+    /** What the page is made from, without what waits for a reading of the one who asks. */
+    public function record(Sitting $round, User $person, User $asking): RaterProfile
+    {
+        return new RaterProfile(
+            $this->calls->of($round, RoundRatings::of($round, $this->codebooks), $person, $asking),
+        );
+    }
+
+    /**
+     * Every published round this person was in, in order, with the calls of all of them.
+     *
+     * @return array{rounds: Collection<int, Sitting>, profile: RaterProfile}
+     */
+    private function over(Sitting $round, RaterProfile $here, User $person, User $asking): array
+    {
         $rounds = Sitting::query()
             ->where('kind', SittingKind::Round)
             ->where('state', 'published')
@@ -53,95 +93,112 @@ final readonly class PersonPage
             ->with('keyVersion.sitting')
             ->orderBy('published_at')
             ->get();
-        $over = [];
+        $calls = [];
         foreach ($rounds as $each) {
-            array_push(
-                $over,
-                ...$each->is($round)
-                    ? $calls
-                    : $this->calls($each, RoundRatings::of($each, $this->codebooks), $person, $asking),
-            );
+            array_push($calls, ...$each->is($round) ? $here->calls : $this->calls->of(
+                $each,
+                RoundRatings::of($each, $this->codebooks),
+                $person,
+                $asking,
+            ));
         }
-        $time = new RaterProfile($over);
 
-        return [
-            'round' => $round, 'person' => $person, 'own' => $person->is($asking), 'codebook' => $codebook,
-            'unscored' => (bool) $round->keyVersion?->sitting->members()->whereKey($person->id)->exists(),
-            'n' => count($profile->calls),
-            'figures' => $profile->figures(),
-            'faults' => self::faults($profile, $codebook),
-            'calibration' => $profile->calibration(),
-            'swagger' => $profile->swagger(),
-            'sure' => $this->cases($round, $profile->sureAndWrong()),
-            'windows' => $time->windows(), 'drift' => $time->drift(), 'rounds' => $rounds,
-            'latent' => self::latent($ratings, $person),
-        ];
+        return ['rounds' => $rounds, 'profile' => new RaterProfile($calls)];
     }
 
-    /** What the page is made from, without what waits for a reading of the one who asks. */
-    public function record(Sitting $round, User $person, User $asking): RaterProfile
+    private static function title(RaterProfile $profile, Figure $criterion, User $person, string $whose): string
     {
-        return new RaterProfile($this->calls($round, RoundRatings::of($round, $this->codebooks), $person, $asking));
+        $name = $person->name;
+        if ($profile->calls === []) {
+            return (string) __("agreement.person.$whose.not-scored", compact('name'));
+        }
+        $lean = match (true) {
+            $criterion->low === null || $criterion->high === null => 'scored',
+            $criterion->low > 0.0 => 'under',
+            $criterion->high < 0.0 => 'over',
+            default => 'even',
+        };
+        $swagger = $profile->swagger();
+        $says = __("agreement.person.$whose.lean.$lean", ['name' => $name, 'n' => count($profile->calls)]);
+
+        return $swagger === null
+            ? (string) $says
+            : (string) __("agreement.person.$whose.sure.".self::sureness($swagger), ['lean' => $says]);
+    }
+
+    /** @return list<string> what the figures are, sentence by sentence */
+    private function about(Sitting $round, User $person, RaterProfile $profile, string $whose): array
+    {
+        $n = count($profile->calls);
+        $says = [trans_choice('agreement.person.about', $n, ['count' => $n, 'round' => $round->name])];
+        if ($round->keyVersion?->sitting->members()->whereKey($person->id)->exists() === true) {
+            $says[] = __('agreement.person.unscored');
+        }
+        if ($whose === 'own' && $n > 0) {
+            $says[] = __('agreement.person.waiting');
+        }
+
+        return array_map(strval(...), $says);
+    }
+
+    /** @return 'even'|'surer'|'less' */
+    private static function sureness(float $swagger): string
+    {
+        return abs($swagger) < self::EVEN ? 'even' : ($swagger > 0.0 ? 'surer' : 'less');
+    }
+
+    private static function calibrated(?float $swagger): string
+    {
+        return $swagger === null
+            ? ''
+            : (string) __('agreement.person.calibrated.'.self::sureness($swagger), [
+                'points' => (int) round(100.0 * abs($swagger)),
+            ]);
     }
 
     /**
-     * Scored calls of this person in the order they were handed in, fault by fault; a case's name is its round and
-     * recording.
-     *
-     * @return list<ScoredCall>
+     * @param  array<string, Figure>  $figures
+     * @return list<array{value: string, label: string, figure: Figure, note: string}>
      */
-    private function calls(Sitting $round, RoundRatings $ratings, User $person, User $asking): array
+    private static function tiles(array $figures): array
     {
-        if (in_array('u'.$person->id, $ratings->unscored, true)) {
-            return [];
-        }
-        $truth = [];
-        foreach ($ratings->key as [$case, $fault, $label]) {
-            $truth[$case][$fault] = $label === Presence::Present->value;
-        }
         $out = [];
-        $readings = $this->readings($round, $person);
-        $onlooker = $this->onlookers->of($asking)->over($readings->pluck('case'));
-        foreach ($readings as $reading) {
-            if (! $onlooker->seesResult($reading->case, $round, Thing::Key)) {
-                continue;
-            }
-            $case = 'c'.$reading->case->case_id;
-            foreach ($reading->calls->sortBy('fault') as $call) {
-                if (isset($truth[$case][$call->fault]) && $call->presence !== Presence::CannotTell) {
-                    $out[] = new ScoredCall(
-                        $round->id.$case,
-                        $call->fault,
-                        $call->presence === Presence::Present,
-                        $truth[$case][$call->fault],
-                        $call->confidence === null ? null : $call->confidence / 100,
-                    );
-                }
-            }
+        foreach (['sensitivity' => 0, 'specificity' => 0, 'criterion' => 2, 'brier' => 3] as $name => $digits) {
+            $f = $figures[$name];
+            $written = static fn (?float $v): string => match (true) {
+                $v === null => (string) __('figures.none'),
+                $digits === 0 => Written::fixed(100.0 * $v, 0).' %',
+                default => Written::fixed($v, $digits),
+            };
+            $out[] = [
+                'value' => $written($f->estimate),
+                'label' => (string) __("agreement.person.tiles.$name"),
+                'figure' => $f,
+                'note' => $f->low === null ? '' : $written($f->low).__('figures.to').$written($f->high),
+            ];
         }
 
         return $out;
     }
 
-    /** @return Collection<int, Reading> first readings handed in, in that order */
-    private function readings(Sitting $round, User $person): Collection
+    /** @return list<array{said: string, n: int, right: int, share: string, interval: string}> */
+    private static function calibrationRows(RaterProfile $profile): array
     {
-        return Reading::query()
-            ->where('user_id', $person->id)
-            ->where('stage', Stage::Blind)
-            ->whereIn('sitting_case_id', $round->cases()->where('occasion', 1)->select('id'))
-            ->whereNotNull('handed_in_at')
-            ->where('exposed', false)
-            ->with(['calls', 'case.swings'])
-            ->orderBy('handed_in_at')
-            ->orderBy('id')
-            ->get();
+        $percent = static fn (float $share): string => Written::fixed(100.0 * $share, 0).' %';
+
+        return array_map(
+            static fn (array $point): array => [
+                'said' => $percent($point['p']),
+                'n' => $point['n'],
+                'right' => $point['true'],
+                'share' => $percent($point['share']),
+                'interval' => $percent($point['low']).__('figures.to').$percent($point['high']),
+            ],
+            $profile->calibration(),
+        );
     }
 
-    /**
-     * @return list<array{key: string, name: string, station: string, cells: array{int, int, int, int}, hits: Figure,
-     * right: Figure}> the most wrong calls first
-     */
+    /** @return list<FaultRow> the most wrong calls first */
     private static function faults(RaterProfile $profile, Codebook $codebook): array
     {
         $out = [];
@@ -152,81 +209,18 @@ final readonly class PersonPage
                 'name' => $fault->name,
                 'station' => $fault->station->value,
                 'cells' => [$tp, $fn, $fp, $tn],
+                'there' => $tp + $fn,
+                'not' => $fp + $tn,
                 'hits' => Wilson::figure($tp, $tp + $fn, new Confidence(), Undefined::NeverThere),
                 'right' => Wilson::figure($tn, $tn + $fp, new Confidence(), Undefined::AlwaysThere),
             ];
         }
+        $wrong = static fn (array $row): int => $row['cells'][1] + $row['cells'][2];
         usort(
             $out,
-            static fn (array $a, array $b): int => [$b['cells'][1] + $b['cells'][2], $a['key']] <=> [
-                $a['cells'][1] + $a['cells'][2],
-                $b['key'],
-            ],
+            static fn (array $a, array $b): int => [$wrong($b), $a['key']] <=> [$wrong($a), $b['key']],
         );
 
         return $out;
-    }
-
-    /**
-     * @param  list<ScoredCall>  $calls
-     * @return list<array{call: ScoredCall, recording: Recording|null, entry: KeyEntry|null}> with the recording and
-     *     what the key says of it
-     */
-    private function cases(Sitting $round, array $calls): array
-    {
-        $cases = $round
-            ->cases()
-            ->where('occasion', 1)
-            ->with('recording.golfer')
-            ->get()
-            ->keyBy(static fn (SittingCase $c): string => $round->id.'c'.$c->case_id);
-        $entries =
-            $round->keyVersion
-                ?->entries()
-                ->get()
-                ->keyBy(static fn (KeyEntry $e): string => "{$round->id}c{$e->case_id}|{$e->fault}") ?? collect();
-
-        return array_map(
-            static fn (ScoredCall $c): array => [
-                'call' => $c,
-                'recording' => $cases[$c->case]?->recording,
-                'entry' => $entries["$c->case|$c->item"] ?? null,
-            ],
-            $calls,
-        );
-    }
-
-    /**
-     * What the round's calls alone, without the key, say of this person: rates of a latent-class model over all faults.
-     *
-     * @return array{hit: float, alarm: float, prevalence: float, converged: bool, starts: int, of: int,
-     *     separated: bool}|null
-     */
-    private static function latent(RoundRatings $ratings, User $person): ?array
-    {
-        $set = $ratings->said();
-        if ($set->isEmpty()) {
-            return null;
-        }
-        $table = ItemTable::of(
-            $set,
-            $set->items(),
-            [Presence::Absent->value, Presence::Present->value],
-            Presence::CannotTell->value,
-        );
-        $at = array_search('u'.$person->id, $table->raters, true);
-        $fit = $at === false || count($table->raters) < 3 ? null : DawidSkene::fit($table, 5);
-
-        return $fit === null
-            ? null
-            : [
-                'hit' => $fit->confusion[(int) $at][1][1],
-                'alarm' => $fit->confusion[(int) $at][0][1],
-                'prevalence' => $fit->prevalence[1],
-                'converged' => $fit->converged,
-                'starts' => $fit->starts,
-                'of' => $fit->of,
-                'separated' => $fit->separated,
-            ];
     }
 }

@@ -94,7 +94,7 @@ final readonly class Debrief
                         array_filter(
                             array_map(
                                 static fn (string $k): ?string => $k === CoreReading::NOT_IN_THE_FEET
-                                    ? 'not in the feet'
+                                    ? (string) __('debrief.not-in-the-feet')
                                     : $codebook->faults[$k]->name ?? null,
                                 $r->first_causes,
                             ),

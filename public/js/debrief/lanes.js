@@ -1,4 +1,6 @@
 // One line for each person under the ribbon, on the ribbon's own scale: where they pinned, where they say it begins.
+import { word } from '../words.js';
+
 const NS = 'http://www.w3.org/2000/svg';
 const ROW = 16;
 
@@ -61,11 +63,11 @@ export class Lanes {
       this.svg.append(n);
       return n;
     };
-    if (!this.lanes.length) add('text', { class: 'none', x: ribbon.width / 2, y: 14 }, 'Nobody put a mark to this.');
+    if (!this.lanes.length) add('text', { class: 'none', x: ribbon.width / 2, y: 14 }, word('debrief.no-marks'));
     this.lanes.forEach((lane, i) => {
       const y = 2 + i * ROW + ROW / 2;
       add('line', { class: 'rail', x1: 0, x2: ribbon.width, y1: y + ROW / 2, y2: y + ROW / 2 });
-      add('text', { x: 4, y: y + 4 }, this.named ? lane.name : lane.letter);
+      add('text', { x: 4, y: y + 4 }, this.who(lane));
       if (lane.onset && evidence.stations[lane.onset] !== undefined) {
         const x = ribbon.placeOf(evidence.stations[lane.onset]);
         add('path', { class: 'onset', d: `M${x - 9} ${y + 6}H${x + 9}` });
@@ -74,7 +76,8 @@ export class Lanes {
         const x = ribbon.placeOf(mark.t);
         const pin = add('path', { class: `pin ${mark.on}`, d: `M${x} ${y - 6}l6 10h-12Z`, 'data-t': mark.t });
         const title = document.createElementNS(NS, 'title');
-        title.textContent = `${this.named ? lane.name : lane.letter}, ${mark.on} at ${mark.t.toFixed(2)} s${mark.reason ? `: ${mark.reason}` : ''}`;
+        const says = { who: this.who(lane), on: word(`debrief.on.${mark.on}`), t: mark.t.toFixed(2) };
+        title.textContent = word('debrief.mark-at', says) + (mark.reason ? `: ${mark.reason}` : '');
         pin.append(title);
         pin.addEventListener('click', () => {
           this.stage.halt();
@@ -82,13 +85,20 @@ export class Lanes {
         });
       }
     });
-    const words = this.lanes.map(
-      (l) =>
-        `${this.named ? l.name : l.letter}: ${l.onset ? `begins at ${l.onset}` : ''} ${l.at.map((m) => `${m.on} ${m.t.toFixed(2)} s`).join(', ')}`,
-    );
-    this.svg.setAttribute(
-      'aria-label',
-      words.length ? `Marks under the ribbon. ${words.join('; ')}` : 'Nobody put a mark to this.',
-    );
+    this.svg.setAttribute('aria-label', this.said());
+  }
+
+  who(lane) {
+    return this.named ? lane.name : lane.letter;
+  }
+
+  /** The lanes in words. */
+  said() {
+    if (!this.lanes.length) return word('debrief.no-marks');
+    const marks = this.lanes.map((lane) => {
+      const at = lane.at.map((m) => `${word(`debrief.on.${m.on}`)} ${m.t.toFixed(2)} s`);
+      return `${this.who(lane)}: ${[lane.onset ? word('debrief.begins', { station: lane.onset }) : '', ...at].filter(Boolean).join(', ')}`;
+    });
+    return word('debrief.marks-are', { marks: marks.join('; ') });
   }
 }

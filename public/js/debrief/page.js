@@ -2,6 +2,7 @@
 import { Aids } from '../bench/aids.js';
 import { openStage } from '../bench/stage.js';
 import { DEBRIEF, KeyMap, STAGE, keyDialog } from '../keys.js';
+import { word } from '../words.js';
 import { Lanes, lanesOf } from './lanes.js';
 
 async function open(root) {
@@ -50,15 +51,17 @@ async function open(root) {
       if (!answer) return;
       answer.hidden = !answer.hidden;
       topics[current].querySelector('[data-do="answer"]').setAttribute('aria-expanded', String(!answer.hidden));
-      say(answer.hidden ? 'hidden again' : answer.textContent.replace(/\s+/g, ' ').trim());
+      say(answer.hidden ? word('debrief.hidden-again') : answer.textContent.replace(/\s+/g, ' ').trim());
     },
     names: () => {
       named = !named;
       root.classList.toggle('named', named);
       root.querySelector('[data-do="names"]').setAttribute('aria-pressed', String(named));
       for (const option of drawings?.options ?? [])
-        if (option.value)
-          option.textContent = `drawn by ${named ? said.people.find((p) => p.letter === option.value).name : option.value}`;
+        if (option.value) {
+          const who = named ? said.people.find((p) => p.letter === option.value).name : option.value;
+          option.textContent = word('debrief.drawn-by', { who });
+        }
       show(false);
     },
     drawings: () => {

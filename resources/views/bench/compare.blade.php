@@ -1,7 +1,7 @@
 @php($fmt = fn (float $v): string => \Core\Number\Written::fixed($v, abs($v) < 5 ? 2 : 0))
 @php($name = fn ($r): string => $r->golfer->pseudonym.', '.$r->club.($r->series ? ', '.$r->series : ''))
 <x-layout :title="'Side by side – '.$first->golfer->pseudonym.' and '.$second->golfer->pseudonym" wide>
-    <x-slot:head>@include('bench.stage-head', ['script' => 'compare', 'fetch' => [route('bench.evidence', $first, false), route('bench.evidence', $second, false)]])</x-slot:head>
+    <x-slot:head><x-stage-head script="compare" :fetch="[route('bench.evidence', $first, false), route('bench.evidence', $second, false)]" /></x-slot:head>
     <div class="bench compare" data-compare data-first="{{ route('bench.evidence', $first, false) }}" data-second="{{ route('bench.evidence', $second, false) }}">
         <section class="stage" aria-label="Two swings side by side">
             <div class="head">

@@ -1,7 +1,7 @@
 @php($fmt = fn (float $v): string => \Core\Number\Written::fixed($v, abs($v) < 5 ? 2 : 0))
 @php($mayMark = auth()->user()->can('run-academy'))
 <x-layout :title="'Bench – '.$recording->golfer->pseudonym" wide>
-    <x-slot:head>@include('bench.stage-head', ['script' => 'bench', 'fetch' => [route('bench.evidence', $recording, false), ...array_map(fn ($v) => route('bench.film', [$recording, $v->value, 'stream'], false), $recording->filmedViews())]])</x-slot:head>
+    <x-slot:head><x-stage-head script="bench" :fetch="[route('bench.evidence', $recording, false), ...array_map(fn ($v) => route('bench.film', [$recording, $v->value, 'stream'], false), $recording->filmedViews())]" /></x-slot:head>
     <div class="bench" data-bench data-evidence="{{ route('bench.evidence', $recording, false) }}" data-keys-url="{{ route('keys', [], false) }}">
         <section class="stage" aria-label="The swing">
             <div class="head">

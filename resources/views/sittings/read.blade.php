@@ -2,7 +2,7 @@
 @php($recording = $case->recording)
 @php($pins = ['film' => $reading->arm->film, 'trace' => $reading->arm->trace, 'turf' => $reading->arm->film, 'ball' => $looks !== [], 'strike' => $looks !== []])
 <x-layout :title="'Case '.$reading->position" wide>
-    <x-slot:head>@include('bench.stage-head', ['script' => 'reading', 'fetch' => [route('read.evidence', [$reading, 1], false), ...array_map(fn ($v) => route('read.film', [$reading, 1, $v->value, 'stream'], false), $reading->filmViews())]])</x-slot:head>
+    <x-slot:head><x-stage-head script="reading" :fetch="[route('read.evidence', [$reading, 1], false), ...array_map(fn ($v) => route('read.film', [$reading, 1, $v->value, 'stream'], false), $reading->filmViews())]" /></x-slot:head>
     <div class="bench" data-reading data-evidence="{{ route('read.evidence', [$reading, 1], false) }}" data-save="{{ route('read.change', $reading, false) }}" data-sheet-url="{{ route('read.sheet', $reading, false) }}" data-keys-url="{{ route('keys', [], false) }}" data-id="{{ $reading->public_id }}" data-kind="{{ $case->kind->value }}" @if($locked) data-locked="{{ $reading->handed_in_at ? 'handed in, locked' : 'the round is closed' }}" @endif>
         <section class="stage" aria-label="The swing">
             <div class="head">

@@ -1,0 +1,283 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Debrief\Pages;
+
+use App\Bench\Pages\TraceTitle;
+use App\Codebook\Codebooks;
+use App\Models\CaseSwing;
+use App\Models\Recording;
+use App\Models\Sitting;
+use App\Models\SittingCase;
+use Core\Number\Written;
+use Core\Reading\CaseKind;
+use Core\Reading\Presence;
+use Core\Sight\SittingKind;
+use Illuminate\Support\Collection;
+
+/** One case of a debrief as its page shows it: the swing, what was said of it, and the way to the other cases. */
+final readonly class DebriefPage
+{
+    /** Counts of a fault's calls, by what was called. */
+    private const COUNTS = ['present' => 'present', 'absent' => 'absent', 'cannot-tell' => 'unsure'];
+
+    public function __construct(private Debrief $debrief, private Codebooks $codebooks)
+    {
+    }
+
+    /**
+     * @param  Collection<int, array{case: SittingCase, weight: float, fault: ?string}>  $order
+     * @return array<string, mixed>
+     */
+    public function of(Sitting $round, SittingCase $case, int $place, Collection $order): array
+    {
+        $said = $this->debrief->of($round, $case);
+        $people = $said['people'];
+        $names = array_column($people, 'name', 'letter');
+        $recording = $case->recording;
+
+        return [
+            'round' => $round,
+            'title' => self::name($recording),
+            'place' => (string) __('debrief.place', ['place' => $place, 'of' => $order->count()]),
+            'about' => (string) __('debrief.about', [
+                'hand' => __("debrief.hands.{$recording->golfer->handedness}"),
+                'shown' => $case->shown()->label(),
+                'readings' => trans_choice('debrief.readings', count($people), ['count' => count($people)]),
+            ]),
+            'before' => $place > 1 ? route('debrief', [$round, $place - 1]) : null,
+            'next' => $place < $order->count() ? route('debrief', [$round, $place + 1]) : null,
+            'kind' => $case->kind->value,
+            'evidence' => route('bench.evidence', $recording, false),
+            'traceTitle' => TraceTitle::of($recording),
+            'swings' => self::swings($case),
+            'drawn' => array_values(array_filter($people, static fn (array $p): bool => $p['aids'] !== [])),
+            'faults' => array_map(static fn (array $f): array => self::fault($f, $names), $said['faults']),
+            'times' => $case->kind === CaseKind::Single ? self::times($said) : [],
+            'people' => array_map(static fn (array $p): array => [
+                'letter' => $p['letter'],
+                'name' => $p['name'],
+                'causes' => $p['causes'] === []
+                    ? (string) __('debrief.no-cause')
+                    : implode(', ', $p['causes']),
+                'cue' => $p['cue'],
+            ], $people),
+            'order' => $this->order($round, $place, $order),
+            'rounds' => self::rounds($round),
+            'forPage' => self::forPage($said),
+        ];
+    }
+
+    private static function name(Recording $recording): string
+    {
+        return "{$recording->golfer->pseudonym}, $recording->club";
+    }
+
+    /** @return list<array{name: string, url: string}> */
+    private static function swings(SittingCase $case): array
+    {
+        return $case->kind === CaseKind::Single ? [] : array_values(
+            $case->swings
+                ->map(static fn (CaseSwing $s): array => [
+                    'name' => $case->swingName($s),
+                    'url' => route('bench.evidence', $s->recording, false),
+                ])
+                ->all(),
+        );
+    }
+
+    /**
+     * A fault with its calls by what was called, the reasons that were given, and what the key says.
+     *
+     * @param  array<string, mixed>  $f  as Debrief tells it
+     * @param  array<string, string>  $names  by letter
+     * @return array<string, mixed>
+     */
+    private static function fault(array $f, array $names): array
+    {
+        $camps = [];
+        $reasons = [];
+        foreach (self::COUNTS as $presence => $count) {
+            $calls = array_filter($f['calls'], static fn (array $c): bool => $c['presence'] === $presence);
+            $camps[] = [
+                'presence' => $presence,
+                'count' => $f[$count],
+                'calls' => array_values(array_map(static fn (array $c): array => [
+                    'letter' => $c['letter'],
+                    'name' => $names[$c['letter']],
+                    'confidence' => $c['confidence'] ?? null,
+                    'severity' => isset($c['severity']) ? __("calls.severities.{$c['severity']}") : null,
+                    'trend' => isset($c['trend']) ? __('debrief.trend', ['trend' => $c['trend']]) : null,
+                ], $calls)),
+            ];
+        }
+        foreach ($f['calls'] as $call) {
+            foreach ($call['pins'] ?? [] as $pin) {
+                if (($pin['reason'] ?? '') !== '') {
+                    $reasons[] = self::reason($pin, $call['letter'], $names[$call['letter']]);
+                }
+            }
+        }
+
+        return [
+            ...$f,
+            'camps' => $camps,
+            'reasons' => $reasons,
+            'keySays' => match (true) {
+                $f['truth'] !== null => (string) __('debrief.said-so', [
+                    'said' => $f['truth'] === Presence::Present->value ? $f['present'] : $f['absent'],
+                    'of' => $f['present'] + $f['absent'],
+                ]),
+                $f['grade'] !== null => (string) __('debrief.not-scored'),
+                default => (string) __('debrief.key-silent'),
+            },
+        ];
+    }
+
+    /**
+     * @param  array{on: string, reason: string, t?: float|int, swing?: int}  $pin
+     * @return array{letter: string, name: string, on: string, t: float|int|null, at: string, swing: int, reason: string}
+     */
+    private static function reason(array $pin, string $letter, string $name): array
+    {
+        return [
+            'letter' => $letter,
+            'name' => $name,
+            'on' => (string) __('debrief.on.'.$pin['on']),
+            't' => $pin['t'] ?? null,
+            'at' => isset($pin['t']) ? Written::fixed((float) $pin['t'], 2).' s' : '',
+            'swing' => $pin['swing'] ?? 1,
+            'reason' => $pin['reason'],
+        ];
+    }
+
+    /**
+     * Top and impact as each marked them, against the station's own time.
+     *
+     * @param  array{people: list<array<string, mixed>>, stations: array<string, float>}  $said
+     * @return list<array{says: string, marks: list<array{letter: string, name: string, t: float, off: string}>}>
+     */
+    private static function times(array $said): array
+    {
+        $out = [];
+        foreach (['TP', 'IM'] as $code) {
+            $marks = [];
+            foreach ($said['people'] as $p) {
+                $own = (array) $p['marks'];
+                if (isset($own[$code])) {
+                    $marks[] = ['letter' => $p['letter'], 'name' => $p['name'], 't' => (float) $own[$code]];
+                }
+            }
+            if ($marks !== []) {
+                usort($marks, static fn (array $a, array $b): int => $a['t'] <=> $b['t']);
+                $out[] = self::timesOf($code, $marks, $said['stations'][$code] ?? null);
+            }
+        }
+
+        return $out;
+    }
+
+    /**
+     * @param  non-empty-list<array{letter: string, name: string, t: float}>  $marks  the earliest first
+     * @return array{says: string, marks: list<array{letter: string, name: string, t: float, off: string}>}
+     */
+    private static function timesOf(string $code, array $marks, ?float $station): array
+    {
+        $says = trans_choice("debrief.times.$code", count($marks), [
+            'count' => count($marks),
+            'ms' => self::ms($marks[count($marks) - 1]['t'] - $marks[0]['t']),
+        ]);
+
+        return [
+            'says' => $station === null
+                ? $says.'.'
+                : $says.__('debrief.times.against', ['at' => Written::fixed($station, 3)]),
+            'marks' => $station === null ? [] : array_map(
+                static fn (array $m): array => [
+                    ...$m,
+                    'off' => ($m['t'] >= $station ? '+' : '').self::ms($m['t'] - $station),
+                ],
+                $marks,
+            ),
+        ];
+    }
+
+    private static function ms(float $seconds): string
+    {
+        return Written::fixed(1000.0 * $seconds, 0).' ms';
+    }
+
+    /**
+     * @param  Collection<int, array{case: SittingCase, weight: float, fault: ?string}>  $order
+     * @return list<array{name: string, fault: string, url: string, here: bool}>
+     */
+    private function order(Sitting $round, int $place, Collection $order): array
+    {
+        $codebook = $this->codebooks->of($round);
+
+        return array_values(
+            $order
+                ->map(static fn (array $o, int $i): array => [
+                    'name' => self::name($o['case']->recording),
+                    'fault' => $o['fault'] === null
+                        ? (string) __('debrief.nothing-apart')
+                        : $codebook->faults[$o['fault']]->name,
+                    'url' => route('debrief', [$round, $i + 1]),
+                    'here' => $i + 1 === $place,
+                ])
+                ->all(),
+        );
+    }
+
+    /** @return list<array{name: string, url: string, here: bool}> none where there is no other */
+    private static function rounds(Sitting $round): array
+    {
+        $rounds = Sitting::query()
+            ->where('kind', SittingKind::Round)
+            ->where('state', 'published')
+            ->orderByDesc('published_at')
+            ->get();
+
+        return $rounds->count() < 2 ? [] : array_values(
+            $rounds
+                ->map(static fn (Sitting $each): array => [
+                    'name' => $each->name,
+                    'url' => route('debrief.first', $each),
+                    'here' => $each->is($round),
+                ])
+                ->all(),
+        );
+    }
+
+    /**
+     * What the lanes under the ribbon and the drawings are made from.
+     *
+     * @param  array{people: list<array<string, mixed>>, faults: list<array<string, mixed>>}  $said
+     * @return array{people: list<array<string, mixed>>, faults: array<string, array<string, mixed>>}
+     */
+    private static function forPage(array $said): array
+    {
+        $keys = ['letter' => true, 'name' => true, 'marks' => true, 'aids' => true];
+        $faults = [];
+        foreach ($said['faults'] as $f) {
+            $faults[$f['key']] = [
+                'station' => $f['station'],
+                'calls' => array_map(
+                    static fn (array $c): array => [
+                        'letter' => $c['letter'],
+                        'presence' => $c['presence'],
+                        'onset' => $c['onset'] ?? null,
+                        'pins' => $c['pins'] ?? [],
+                    ],
+                    $f['calls'],
+                ),
+            ];
+        }
+
+        return [
+            'people' => array_map(static fn (array $p): array => array_intersect_key($p, $keys), $said['people']),
+            'faults' => $faults,
+        ];
+    }
+}

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Components;
+
+use Illuminate\Contracts\View\View;
+use Illuminate\View\Component;
+
+/** What a page with a stage needs is asked for at once, not file by file as each is read. */
+final class StageHead extends Component
+{
+    /** Scripts of each page. */
+    private const OWN = [
+        'bench' => ['bench/page', 'bench/aids', 'bench/films-panel'],
+        'reading' => [
+            'reading/page',
+            'bench/aids',
+            'reading/activity',
+            'reading/case',
+            'reading/offline',
+            'reading/pins',
+            'reading/queue',
+            'reading/sheet',
+            'reading/summary',
+            'reading/walk',
+        ],
+        'debrief' => ['debrief/page', 'debrief/lanes', 'bench/aids'],
+        'compare' => ['bench/compare', 'bench/follow'],
+    ];
+
+    /** Scripts of every stage. */
+    private const STAGE = [
+        'bench/figure',
+        'bench/film',
+        'bench/foot-map',
+        'bench/picture',
+        'bench/ribbon',
+        'bench/size',
+        'bench/sole',
+        'bench/stage',
+        'bench/trace-plot',
+        'keys',
+        'words',
+    ];
+
+    /**
+     * @param  'bench'|'reading'|'debrief'|'compare'  $script  of which page
+     * @param  list<string>  $fetch  addresses of what it will ask for
+     */
+    public function __construct(public string $script, public array $fetch = [])
+    {
+    }
+
+    public function render(): View
+    {
+        return view('components.stage-head', ['modules' => [...self::OWN[$this->script], ...self::STAGE]]);
+    }
+}

@@ -1,0 +1,4 @@
+<?php
+
+// The sides a swing is seen from.
+return ['face-on' => 'face-on', 'down-the-line' => 'down the line'];
