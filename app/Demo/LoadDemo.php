@@ -21,6 +21,7 @@ use App\Sittings\Actions\CloseRound;
 use App\Sittings\Actions\HandInReading;
 use App\Sittings\Actions\OpenRound;
 use App\Sittings\Actions\SaveChanges;
+use App\Words\Term;
 use App\Works\Progress;
 use Core\Chance\Chance;
 use Core\Codebook\Codebook;
@@ -212,7 +213,7 @@ final class LoadDemo
             [
                 'club' => $row['club'],
                 'shape' => $row['shape'],
-                'device_name' => 'bench '.$spec->device->label(),
+                'device_name' => 'bench '.Term::device($spec->device),
                 'source' => 'demo',
                 'outcome' => Flight::of($spec->seed, $row['shape'], $spec->plant->faults)->toArray(),
                 ...$more,

@@ -8,8 +8,10 @@ use App\Agreement\Actions\PublishRound;
 use App\Codebook\Codebooks;
 use App\Film\FilmFiles;
 use App\Http\Components\FigureValue;
+use App\Http\Components\Grade;
 use App\Http\Components\Layout;
 use App\Http\Components\StageHead;
+use App\Http\Components\Term;
 use App\Models\Enums\WorkKind;
 use App\Models\Film;
 use App\Models\KeyEntry;
@@ -118,6 +120,8 @@ final class AppServiceProvider extends ServiceProvider
         Blade::component('layout', Layout::class);
         Blade::component('figure-value', FigureValue::class);
         Blade::component('stage-head', StageHead::class);
+        Blade::component('grade', Grade::class);
+        Blade::component('term', Term::class);
         Blade::directive(
             'said',
             static fn (string $of): string => "<?php echo e(app(\\App\\Words\\Wording::class)->said($of)); ?>",

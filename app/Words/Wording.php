@@ -68,7 +68,7 @@ final readonly class Wording implements InWords
                 ),
             ),
             is_array($value) => $this->names($name, array_values(array_filter($value, is_string(...)))),
-            $name === 'measure' => Measure::tryFrom((string) $value)?->label() ?? (string) $value,
+            $name === 'measure' => $this->measure((string) $value),
             $name === 'op' => $this->line("op.$value"),
             $name === 'threshold' && ! is_string($value) => Written::short($value).' '.self::unit($of),
             is_float($value),
@@ -83,7 +83,9 @@ final readonly class Wording implements InWords
     {
         if ($of === 'evidence') {
             $seen = array_map(
-                fn (string $kind): string => DeviceClass::tryFrom($kind)?->label() ?? $this->line("evidence.$kind"),
+                fn (string $kind): string => DeviceClass::tryFrom($kind) === null
+                    ? $this->line("evidence.$kind")
+                    : $this->other("devices.$kind"),
                 $names,
             );
 
@@ -120,6 +122,19 @@ final readonly class Wording implements InWords
             $name === 'standing' => Written::fixed($value, 0),
             default => Written::short($value),
         };
+    }
+
+    private function measure(string $key): string
+    {
+        return Measure::tryFrom($key) === null ? $key : $this->other("measures.names.$key");
+    }
+
+    /** A line of another file than the remarks'. */
+    private function other(string $key): string
+    {
+        $line = $this->lines->get($key);
+
+        return is_string($line) ? $line : $key;
     }
 
     /** @param  array<string, string>  $with */

@@ -7,12 +7,6 @@ namespace Core\Codebook;
 /** A drill an instructor may prescribe: what it is for, how it is done, how far to take it, and when not to. */
 final readonly class Drill
 {
-    /** Shown wherever a drill is prescribed. */
-    public const CAUTION = 'Warm up, clear the space, stop on pain. Injury, dizziness or balance problems go to a '
-        .'physician or physiotherapist; minors only with a guardian’s consent and under the academy’s safeguarding '
-        .'rules. This is teaching help, not medical advice; the academy’s own rules and licensed professionals take '
-        .'precedence.';
-
     /**
      * @param  string  $for  what it is for
      * @param  string  $not  when not to use it

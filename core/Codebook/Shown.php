@@ -111,19 +111,4 @@ final readonly class Shown
             ...($this->device === null ? [] : [$this->device->value]),
         ];
     }
-
-    public function label(): string
-    {
-        $seen = array_map(static fn (string $kind): string => match ($kind) {
-            View::Points->value => '3-D points',
-            'film' => 'film',
-            default => View::tryFrom($kind)?->label() ?? DeviceClass::from($kind)->label(),
-        }, $this->evidence());
-
-        return match (count($seen)) {
-            0 => 'nothing',
-            1 => $seen[0].' only',
-            default => implode(' and ', $seen),
-        };
-    }
 }

@@ -46,15 +46,4 @@ enum Grade: string
             default => true,
         };
     }
-
-    public function says(): string
-    {
-        return match ($this) {
-            self::Verified => 'the panel agrees, and the measurement agrees beyond its uncertainty',
-            self::PanelOnly => 'the panel agrees; nothing measured here can decide it',
-            self::Borderline => 'the panel agrees; the measurement lies inside the margin',
-            self::Conflict => 'the panel agrees, and the measurement contradicts it',
-            self::Contested => 'the panel does not agree',
-        };
-    }
 }

@@ -13,15 +13,6 @@ enum View: string
     case FaceOn = 'face-on';
     case DownTheLine = 'down-the-line';
 
-    public function label(): string
-    {
-        return match ($this) {
-            self::Points => '3-D points',
-            self::FaceOn => 'face-on film',
-            self::DownTheLine => 'down-the-line film',
-        };
-    }
-
     /** Whether this view knows the coordinates along an axis. */
     public function sees(Axis $axis): bool
     {

@@ -17,9 +17,4 @@ enum Miss: string
     case Slice = 'slice';
     case HighWeak = 'high weak';
     case None = 'none';
-
-    public function label(): string
-    {
-        return $this === self::None ? 'no miss to expect' : $this->value;
-    }
 }

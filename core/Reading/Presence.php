@@ -9,9 +9,4 @@ enum Presence: string
     case Present = 'present';
     case Absent = 'absent';
     case CannotTell = 'cannot-tell';
-
-    public function label(): string
-    {
-        return $this === self::CannotTell ? 'cannot tell' : $this->value;
-    }
 }

@@ -11,14 +11,4 @@ enum Stop: string
     case ShortIron = 'short-iron';
     case LongerClubs = 'longer-clubs';
     case FullSpeed = 'full-speed';
-
-    public function label(): string
-    {
-        return match ($this) {
-            self::Rehearsal => 'rehearsal only',
-            self::ShortIron => 'part swings with a short iron',
-            self::LongerClubs => 'longer clubs',
-            self::FullSpeed => 'full speed',
-        };
-    }
 }

@@ -11,15 +11,6 @@ enum DeviceClass: string
     case Plate = 'plate';
     case DualPlate = 'dual-plate';
 
-    public function label(): string
-    {
-        return match ($this) {
-            self::Mat => 'pressure mat',
-            self::Plate => 'force plate',
-            self::DualPlate => 'two force plates',
-        };
-    }
-
     /** @return list<string> channels without which a file of this class is refused */
     public function channels(): array
     {

@@ -32,7 +32,7 @@ final readonly class Trace
     ) {
         $missing = array_diff($device->channels(), array_keys($channels));
         if ($missing !== []) {
-            throw new CoreException(sprintf('A %s recording lacks %s.', $device->label(), implode(', ', $missing)));
+            throw new CoreException(sprintf('A %s recording lacks %s.', $device->value, implode(', ', $missing)));
         }
         $lengths = array_unique(array_map(count(...), array_values($channels)));
         if (count($lengths) !== 1 || $lengths[0] < 2) {

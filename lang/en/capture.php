@@ -25,8 +25,6 @@ return [
         'swing' => 'Swing. About a second later the swing stands beside this, to be put on the Shelf or left.',
         'try' => 'To try it without a device, run the simulated one:',
     ],
-    'armed' => 'Armed: catches swings',
-    'not-armed' => 'Not armed',
     'lead' => 'lead, %',
     'trail' => 'trail, %',
     'feet' => 'Both feet from above with the centre of pressure',
@@ -37,4 +35,13 @@ return [
     'series' => 'series',
     'keep' => 'Put it on the Shelf',
     'leave' => 'leave it',
+    // What the script says.
+    'script' => [
+        'armed' => 'Armed: catches swings',
+        'not-armed' => 'Not armed',
+        'live' => 'live, :seconds s',
+        'silent' => 'no signal for :silent s; what came before is kept',
+        'closed' => 'closed by the device',
+        'no-answer' => 'the server does not answer; trying on',
+    ],
 ];

@@ -21,10 +21,8 @@ return [
     'names' => 'names',
     'whose-drawings' => 'Whose drawings are shown',
     'no-drawings' => 'no drawings',
-    'drawn-by' => 'drawn by :who',
     'keys' => 'keys',
     'trend' => 'after is :trend',
-    'on' => ['film' => 'on film', 'trace' => 'on trace', 'mark' => 'mark'],
     'key' => 'what the key says',
     'said-so' => ':said of :of said so',
     'not-scored' => 'No answer that is scored:',
@@ -48,9 +46,13 @@ return [
     'how' => 'The order is ours: for each fault the mean of the share of pairs who differ and the share who differ '
         .'from the key, times the share who could tell; added up over the faults. It is no measure of agreement.',
     // What the script says.
-    'no-marks' => 'Nobody put a mark to this.',
-    'marks-are' => 'Marks under the ribbon. :marks',
-    'begins' => 'begins at :station',
-    'mark-at' => ':who, :on at :t s',
-    'hidden-again' => 'hidden again',
+    'script' => [
+        'drawn-by' => 'drawn by :who',
+        'on' => ['film' => 'on film', 'trace' => 'on trace', 'mark' => 'mark'],
+        'no-marks' => 'Nobody put a mark to this.',
+        'marks-are' => 'Marks under the ribbon. :marks',
+        'begins' => 'begins at :station',
+        'mark-at' => ':who, :on at :t s',
+        'hidden-again' => 'hidden again',
+    ],
 ];

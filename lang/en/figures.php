@@ -3,6 +3,7 @@
 // How figures and what is said of them are written.
 return [
     'undefined' => 'undefined: :why',
+    'all-words' => 'All words',
     'not-computed' => 'not computed',
     'thin' => 'too few cases to say',
     'to' => ' to ',

@@ -55,7 +55,13 @@ test('a foreign file is looked at, set right and put on the Shelf; a bad one is 
               ? 25 + 155 * (t - 1.55)
               : 87 + Math.min(4, 8 * (t - 1.95));
     rows.push(
-      `${10 * i},${(lead + Math.sin(i)).toFixed(1)},${(100 - lead - Math.sin(i)).toFixed(1)},${((lead - 50) * 0.46).toFixed(2)},${(0.3 * Math.sin(i / 7)).toFixed(2)}`,
+      [
+        10 * i,
+        (lead + Math.sin(i)).toFixed(1),
+        (100 - lead - Math.sin(i)).toFixed(1),
+        ((lead - 50) * 0.46).toFixed(2),
+        (0.3 * Math.sin(i / 7)).toFixed(2),
+      ].join(','),
     );
   }
   const csv = `Time (ms),Left %,Right %,COP X (cm),COP Y (cm)\n${rows.join('\n')}\n`;

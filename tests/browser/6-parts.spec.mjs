@@ -74,7 +74,14 @@ const evidence = (shift, hand = 'right') => ({
   },
 });
 const page =
-  '<div id="r"><div class="films"><figure><figcaption><span data-caption></span></figcaption><div><canvas data-view="face-on"></canvas></div></figure></div><div data-ribbon style="width:600px"></div><div class="transport"><button data-do="play"></button><button data-do="speed"></button><output data-clock></output><button data-swing="a">1</button><button data-swing="b">2</button></div><div class="trace-box" data-trace style="width:400px;height:150px"><div class="plot" style="width:400px;height:150px"></div></div><svg data-foot-map></svg></div>';
+  [
+    '<div id="r"><div class="films"><figure><figcaption><span data-caption></span></figcaption><div>',
+    '<canvas data-view="face-on"></canvas></div></figure></div><div data-ribbon style="width:600px">',
+    '</div><div class="transport"><button data-do="play"></button><button data-do="speed"></button>',
+    '<output data-clock></output><button data-swing="a">1</button><button data-swing="b">2</button></div>',
+    '<div class="trace-box" data-trace style="width:400px;height:150px">',
+    '<div class="plot" style="width:400px;height:150px"></div></div><svg data-foot-map></svg></div>',
+  ].join('');
 
 test('another swing is held at the station, and as far from it, as the one before', async ({ page: tab }) => {
   const said = await tab.evaluate(

@@ -6,7 +6,7 @@ namespace App\Bench\Http;
 
 use App\Bench\Actions\MarkStation;
 use App\Bench\Pages\BenchPage;
-use App\Bench\Pages\Comparison;
+use App\Bench\Pages\ComparePage;
 use App\Bench\Pages\EvidencePayload;
 use App\Bench\Pages\VerdictCurves;
 use App\Codebook\Codebooks;
@@ -23,6 +23,7 @@ use App\Works\Works;
 use Core\Codebook\StandardLenses;
 use Core\Motion\Station;
 use Core\Motion\View;
+use Core\Number\Written;
 use Illuminate\Contracts\View\View as Page;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
@@ -36,20 +37,13 @@ final class BenchController extends Controller
         Recording $recording,
         BenchPage $page,
         Codebooks $codebooks,
-        Comparison $comparison,
     ): Page {
         $lens = self::lens($request, $codebooks);
         if ($recording->measured()->doesntExist()) {
-            return view('bench.measuring', [
-                'recording' => $recording->load('golfer'),
-                'state' => route('bench.state', $recording, false),
-            ]);
+            return self::measuring($recording);
         }
 
-        return view('bench.show', [
-            ...$page->of($recording, $lens, $this->user()),
-            'candidates' => $comparison->candidates($recording, $this->user()),
-        ]);
+        return view('bench.show', $page->of($recording, $lens, $this->user()));
     }
 
     /** Whether it is measured, for a page that waits for it. */
@@ -79,22 +73,19 @@ final class BenchController extends Controller
         Request $request,
         Recording $recording,
         Recording $other,
-        Comparison $comparison,
+        ComparePage $page,
         Codebooks $codebooks,
     ): Page {
         foreach ([$recording, $other] as $one) {
             if ($one->measured()->doesntExist()) {
-                return view('bench.measuring', [
-                    'recording' => $one->load('golfer'),
-                    'state' => route('bench.state', $one, false),
-                ]);
+                return self::measuring($one);
             }
         }
 
-        return view('bench.compare', [
-            ...$comparison->of($recording, $other, self::lens($request, $codebooks), $this->user()),
-            'candidates' => $comparison->candidates($recording, $this->user()),
-        ]);
+        return view(
+            'bench.compare',
+            $page->of($recording, $other, self::lens($request, $codebooks), $this->user()),
+        );
     }
 
     /** From the list of recordings to the page of the two. */
@@ -107,7 +98,7 @@ final class BenchController extends Controller
             ->first();
 
         return $other === null
-            ? redirect()->route('bench', $recording)->with('refused', 'Choose a recording to put beside this one.')
+            ? redirect()->route('bench', $recording)->with('refused', (string) __('bench.choose-other'))
             : redirect()->route('bench.compare', [$recording, $other]);
     }
 
@@ -122,7 +113,7 @@ final class BenchController extends Controller
         $lens = self::lens($request, $codebooks);
         abort_unless(isset($codebooks->current($lens)->faults[$fault]), 404);
 
-        return view('bench.why', ['charts' => $curves->of($recording, $fault, $lens)]);
+        return view('bench.why', ['conditions' => $curves->of($recording, $fault, $lens)]);
     }
 
     public function mark(StationRequest $request, Recording $recording, MarkStation $mark): RedirectResponse
@@ -143,9 +134,7 @@ final class BenchController extends Controller
             ->route('bench', $recording)
             ->with(
                 'done',
-                $t === null
-                    ? 'Taken back; the program’s own time counts again.'
-                    : 'Marked. Everything is measured anew; the program’s own time is kept beside it.',
+                (string) __('bench.stations.'.($t === null ? 'taken-back' : 'marked')),
             );
     }
 
@@ -166,14 +155,12 @@ final class BenchController extends Controller
             ->route('bench', $recording)
             ->with(
                 'done',
-                sprintf(
-                    'The film’s clock now stands %+.1f ms to the trace’s, ± %.1f ms, by %s; drift %.0f parts per '
-                        .'million.',
-                    1000 * $match->clock->offsetS,
-                    1000 * $match->uncertaintyS,
-                    $match->by,
-                    $match->clock->driftPpm,
-                ),
+                (string) __('bench.clock.set', [
+                    'offset' => Written::signed(1000.0 * $match->clock->offsetS, 1),
+                    'sure' => Written::fixed(1000.0 * $match->uncertaintyS, 1),
+                    'by' => $match->by,
+                    'drift' => Written::fixed($match->clock->driftPpm, 0),
+                ]),
             );
     }
 
@@ -185,8 +172,17 @@ final class BenchController extends Controller
     public function erase(Recording $recording, EraseRecording $erase): RedirectResponse
     {
         return redirect()->route('shelf')->with('done', $erase($recording, $this->user())
-            ? 'Its film, trace and measures are gone. What was said of it stays, marked.'
-            : 'It is gone.');
+            ? (string) __('removal.gone-in-part')
+            : (string) __('removal.gone'));
+    }
+
+    /** A page that fills itself in once the recording is measured. */
+    private static function measuring(Recording $recording): Page
+    {
+        return view('bench.measuring', [
+            'name' => "{$recording->load('golfer')->golfer->pseudonym}, $recording->club",
+            'state' => route('bench.state', $recording, false),
+        ]);
     }
 
     private static function lens(Request $request, Codebooks $codebooks): string

@@ -7,21 +7,27 @@ namespace App\Bench\Pages;
 use App\Codebook\Codebooks;
 use App\Models\Enums\WorkKind;
 use App\Models\Recording;
-use App\Models\StationMark;
 use App\Models\User;
+use App\Shelf\Pages\FilmRows;
+use App\Words\Term;
 use App\Works\Works;
-use Core\Motion\StationSource;
-use Core\Remark\InWords;
+use Core\Codebook\Codebook;
+use Core\Number\Written;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\Gate;
 
 /** One recording on the Bench: what was measured, what it says of each fault under a lens, the stations and clocks. */
-final class BenchPage
+final readonly class BenchPage
 {
     public function __construct(
-        private readonly MeasurementRows $rows,
-        private readonly Codebooks $codebooks,
-        private readonly SeriesSpreads $spreads,
-        private readonly Works $works,
-        private readonly InWords $words,
+        private MeasurementRows $rows,
+        private BenchVerdicts $verdicts,
+        private BenchFindings $findings,
+        private BenchStations $stations,
+        private Comparison $comparison,
+        private Codebooks $codebooks,
+        private SeriesSpreads $spreads,
+        private Works $works,
     ) {
     }
 
@@ -30,70 +36,93 @@ final class BenchPage
     {
         $recording->loadMissing(['golfer', 'films', 'measured', 'stations', 'views', 'motion']);
         $measured = $recording->measured ?? throw new \LogicException('not measured yet');
-        $document = $this->codebooks->document();
         $codebook = $this->codebooks->current($lens, $recording->club, $recording->swing);
         $series = $this->spreads->swings($recording, $user);
 
         return [
             'recording' => $recording,
-            'measured' => $measured,
+            'mayMark' => Gate::forUser($user)->allows('run-academy'),
+            'about' => self::about($recording, $series),
+            'film' => $recording->motion !== null || $recording->filmedViews() !== [],
+            'fetch' => self::fetch($recording),
+            'traceTitle' => TraceTitle::of($recording),
+            'swings' => self::swings($series),
             'anew' => $this->works->underWay(WorkKind::Measure, $recording) !== null,
-            'rows' => $this->rows->of($measured, $codebook->lens, $this->spreads->of($series)),
-            'verdicts' => $measured->verdicts($lens),
-            'notes' => $measured->notes(),
-            'codebook' => $codebook,
-            'lenses' => $document->lenses(),
-            'differs' => collect($codebook->keys())
-                ->mapWithKeys(fn (string $key): array => [$key => $document->differingOn($key)])
-                ->all(),
-            'series' => $series,
-            'swings' => $series === null || $series->count() < 2
-                    ? []
-                    : $series
-                        ->map(
-                            static fn (Recording $r, int $i): array => [
-                                'name' => $i + 1 .($r->is_cold ? ', cold' : ''),
-                                'url' => route('bench.evidence', $r, false),
-                            ],
-                        )
-                        ->values()
-                        ->all(),
-            'marks' => $this->marks($recording),
+            'findings' => $this->findings->of($measured->notes()),
+            'lenses' => $this->lenses($recording, $codebook),
+            'verdicts' => $this->verdicts->of($recording, $measured, $codebook),
+            'candidates' => $this->comparison->candidates($recording, $user),
+            'rows' => array_map(
+                MeasurementPrint::row(...),
+                $this->rows->of($measured, $codebook->lens, $this->spreads->of($series)),
+            ),
+            'stations' => $this->stations->of($recording),
+            'clock' => BenchClock::of($recording),
+            'films' => FilmRows::of($recording),
         ];
     }
 
-    /** Why the program's own time is not to be trusted; what a person marked is not doubted. */
-    private function doubt(StationMark $mark): ?string
+    /** @param  Collection<int, Recording>|null  $series */
+    private static function about(Recording $recording, ?Collection $series): string
     {
-        $doubt = $mark->source === StationSource::Hand ? null : $mark->doubt();
+        $line = static fn (string $key, array $with): string => (string) __("bench.about.$key", $with);
+        $golfer = $recording->golfer;
 
-        return $doubt === null ? null : $this->words->phrase($doubt);
+        return implode(' · ', array_filter([
+            (string) __("bench.about.hand.$golfer->handedness"),
+            $line('swing', ['swing' => $recording->swing]),
+            (string) $recording->shape === '' ? null : $line('plays', ['shape' => $recording->shape]),
+            $golfer->limits,
+            $line('device', [
+                'device' => Term::device($recording->deviceClass()),
+                'rate' => Written::fixed($recording->rate_hz, 0),
+            ]),
+            $series === null
+                ? null
+                : $line('series', ['series' => $recording->series, 'count' => $series->count()]),
+        ], static fn (?string $part): bool => $part !== null && $part !== ''));
+    }
+
+    /** @return list<string> addresses of what the page will ask for */
+    private static function fetch(Recording $recording): array
+    {
+        $out = [route('bench.evidence', $recording, false)];
+        foreach ($recording->filmedViews() as $view) {
+            $out[] = route('bench.film', [$recording, $view->value, 'stream'], false);
+        }
+
+        return $out;
     }
 
     /**
-     * @return array<string, array{t: float, uncertainty: float, source: string, doubt: ?string, others: list<array{
-     * t: float, source: string}>}> by station code
+     * @param  Collection<int, Recording>|null  $series
+     * @return list<array{name: string, url: string}>
      */
-    private function marks(Recording $recording): array
+    private static function swings(?Collection $series): array
     {
-        $all = $recording->stations->groupBy('code')->all();
+        return $series === null || $series->count() < 2 ? [] : array_values(
+            $series
+                ->values()
+                ->map(static fn (Recording $r, int $i): array => [
+                    'name' => $i + 1 .($r->is_cold ? ', '.__('bench.cold') : ''),
+                    'url' => route('bench.evidence', $r, false),
+                ])
+                ->all(),
+        );
+    }
 
-        return $recording
-            ->effectiveStations()
-            ->map(
-                fn (StationMark $m): array => [
-                    't' => $m->t_s,
-                    'uncertainty' => $m->uncertainty_s,
-                    'source' => $m->source->value,
-                    'doubt' => $this->doubt($m),
-                    'others' => array_values(
-                        $all[$m->code]
-                            ->filter(static fn (StationMark $o): bool => $o->id !== $m->id)
-                            ->map(static fn (StationMark $o): array => ['t' => $o->t_s, 'source' => $o->source->value])
-                            ->all(),
-                    ),
-                ],
-            )
-            ->all();
+    /** @return list<array{name: string, url: string, here: bool}> */
+    private function lenses(Recording $recording, Codebook $codebook): array
+    {
+        $out = [];
+        foreach ($this->codebooks->document()->lenses() as $key => $name) {
+            $out[] = [
+                'name' => $name,
+                'url' => route('bench', [$recording, 'lens' => $key]),
+                'here' => $key === $codebook->lens->key,
+            ];
+        }
+
+        return $out;
     }
 }

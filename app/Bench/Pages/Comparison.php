@@ -121,7 +121,7 @@ final class Comparison
         return [
             'value' => $row['censored'] === null
                     ? $row['value']
-                    : ($row['censored'] === 'below' ? '< ' : '> ').Written::fixed((float) $row['value'], 0),
+                    : MeasurementPrint::bound($row['censored']).Written::fixed((float) $row['value'], 0),
             'uncertainty' => $row['uncertainty'],
             'reason' => $row['reason'],
         ];
@@ -140,7 +140,12 @@ final class Comparison
                     'difference' => null,
                     'why' => is_string($row['value'])
                         ? null
-                        : "in the $which ".($row['censored'] !== null ? 'only a bound is known' : $row['reason']),
+                        : (string) __('bench.compare.in-the', [
+                            'which' => __("bench.compare.which.$which"),
+                            'why' => $row['censored'] !== null
+                                ? __('bench.compare.only-a-bound')
+                                : $row['reason'],
+                        ]),
                 ];
             }
         }

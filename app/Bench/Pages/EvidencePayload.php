@@ -7,6 +7,7 @@ namespace App\Bench\Pages;
 use App\Models\Film;
 use App\Models\Recording;
 use App\Models\Rendition;
+use App\Words\Term;
 use Core\Format\Json\StanceJson;
 use Core\Motion\StationTime;
 use Core\Motion\View;
@@ -154,7 +155,7 @@ final class EvidencePayload
         $total = $trace->totalForce();
 
         return [
-            'rate' => $trace->rateHz, 't0' => $trace->t0, 'device' => $trace->device->label(),
+            'rate' => $trace->rateHz, 't0' => $trace->t0, 'device' => Term::device($trace->device),
             'derived' => $trace->device === DeviceClass::Plate,
             'share' => $share === null ? null : self::plain($share, 1),
             'total' => $total === null ? null : self::plain($total, 1),

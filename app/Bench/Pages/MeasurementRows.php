@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Bench\Pages;
 
 use App\Models\MeasurementSet;
+use App\Words\Term;
 use Core\Codebook\Lens;
 use Core\Measurement\Measure;
 use Core\Measurement\Measurements;
@@ -29,16 +30,16 @@ final class MeasurementRows
         'knee_gap' => 'TP',
     ];
 
-    /** Headings in the order of work, with the first measure of each. */
+    /** The first measure of each group, in the order of work. */
     public const GROUPS = [
-        'setup_share' => 'Pressure, lead and trail',
-        'toe_drift' => 'Where on the foot',
-        'unload_at' => 'Trail foot letting go',
-        'dip' => 'Force',
-        'heel_toe_trail' => 'Push and twist',
-        'pelvis_sway' => 'Body',
-        'trail_heel_lift' => 'Feet and knees',
-        'tempo' => 'Rhythm',
+        'setup_share',
+        'toe_drift',
+        'unload_at',
+        'dip',
+        'heel_toe_trail',
+        'pelvis_sway',
+        'trail_heel_lift',
+        'tempo',
     ];
 
     public function __construct(private readonly InWords $words)
@@ -64,12 +65,14 @@ final class MeasurementRows
             $value = $found->value;
             $rows[] = [
                 'key' => $measure->value,
-                'group' => self::GROUPS[$measure->value] ?? null,
-                'label' => $measure->label().($at === null ? '' : ' at '.$at),
+                'group' => in_array($measure->value, self::GROUPS, true)
+                    ? (string) __("bench.groups.$measure->value")
+                    : null,
+                'label' => Term::measure($measure, $at),
                 'unit' => $found->unit,
-                'definition' => $measure->definition(),
+                'definition' => Term::definition($measure),
                 'value' => is_array($value)
-                    ? implode(', ', array_map(static fn (string $k): string => Measure::from($k)->label(), $value))
+                    ? implode(', ', array_map(static fn (string $k): string => Term::measure(Measure::from($k)), $value))
                     : $value,
                 'uncertainty' => $found->uncertainty,
                 'reason' => $found->reason === null ? null : $this->words->phrase($found->reason),
@@ -96,11 +99,20 @@ final class MeasurementRows
         foreach ($all->stationsOf($measure) as $code) {
             $value = $all->get($measure, $code)->number();
             if ($code !== $shown && $code !== 'AD' && $value !== null) {
-                $out[] = str_replace(['away_at', 'away'], ['farthest at', 'farthest'], $code).' '.self::short($value);
+                $out[] = self::place($code).' '.self::short($value);
             }
         }
 
         return $out;
+    }
+
+    private static function place(string $code): string
+    {
+        return str_replace(
+            ['away_at', 'away'],
+            [(string) __('bench.measure.farthest-at'), (string) __('bench.measure.farthest')],
+            $code,
+        );
     }
 
     private static function short(float $v): string

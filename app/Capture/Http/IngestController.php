@@ -10,6 +10,7 @@ use App\Exceptions\ActionException;
 use App\Http\Controller;
 use App\Models\CaptureSession;
 use App\Models\Device;
+use App\Words\Term;
 use Core\CoreException;
 use Core\Format\Json\JsonObject;
 use Core\Format\Json\StanceJson;
@@ -36,7 +37,7 @@ final class IngestController extends Controller
             return response()->json(
                 [
                     'message' => 'A '.
-                        DeviceClass::from($data['class'])->label().
+                        Term::device(DeviceClass::from($data['class'])).
                         ' sends '.
                         implode(', ', $missing).
                         ' too.',

@@ -6,50 +6,17 @@ namespace App\Codebook\Http;
 
 use App\Codebook\Actions\KeepCodebook;
 use App\Codebook\Codebooks;
+use App\Codebook\Pages\CodebookPage;
 use App\Http\Controller;
-use App\Models\CodebookVersion;
-use Core\Codebook\Glossary;
-use Core\Codebook\Shown;
-use Core\Codebook\StandardLenses;
-use Core\Measurement\Measure;
-use Core\Trace\DeviceClass;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
-use Illuminate\Http\Request;
-use Illuminate\Http\UploadedFile;
-use Illuminate\Validation\Rule;
 
 final class CodebookController extends Controller
 {
-    public function show(Request $request, Codebooks $codebooks): View
+    public function show(LensRequest $request, CodebookPage $page): View
     {
-        $document = $codebooks->document();
-        /** @var string $lens */
-        $lens =
-            $request->validate(['lens' => ['nullable', 'string', Rule::in(array_keys($document->lenses()))]])['lens'] ??
-            StandardLenses::DEFAULT;
-
-        return view('codebook.show', [
-            'codebook' => $document->under($lens),
-            'all' => array_map(
-                static fn (string $key) => $document->under($key),
-                array_combine(array_keys($document->lenses()), array_keys($document->lenses())),
-            ),
-            'lenses' => $document->lenses(),
-            'differs' => static fn (string $fault): array => $document->differingOn($fault),
-            'measures' => Measure::cases(),
-            'words' => Glossary::words(),
-            'versions' => CodebookVersion::query()->orderByDesc('id')->get(['version', 'note', 'created_at']),
-            'evidence' => [
-                'film' => new Shown(null, true),
-                'mat' => new Shown(DeviceClass::Mat, false),
-                'plate' => new Shown(DeviceClass::Plate, false),
-                'two plates' => new Shown(DeviceClass::DualPlate, false),
-                'film and plates' => new Shown(DeviceClass::DualPlate, true),
-                '3-D points' => new Shown(null, false, true),
-            ],
-        ]);
+        return view('codebook.show', $page->of($request->lens()));
     }
 
     /** The whole document, to be edited and sent back. */
@@ -65,18 +32,11 @@ final class CodebookController extends Controller
         );
     }
 
-    public function store(Request $request, KeepCodebook $keep): RedirectResponse
+    public function store(CodebookRequest $request, KeepCodebook $keep): RedirectResponse
     {
-        $data = $request->validate([
-            'document' => ['required', 'file', 'max:1024'],
-            'note' => ['required', 'string', 'min:5', 'max:500'],
-        ]);
-        /** @var UploadedFile $file */
-        $file = $data['document'];
-
         return $this->attempt(
-            fn () => $keep((string) $file->get(), $data['note'], $this->user()),
-            'Kept. New work uses it; rounds under way go on with theirs.',
+            fn () => $keep($request->document(), $request->string('note')->value(), $this->user()),
+            (string) __('codebook.versions.kept'),
         );
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Console\TextOptions;
+use App\Words\Term;
 use Core\Codebook\ClubGroup;
 use Core\Codebook\Codebook;
 use Core\Codebook\CodebookDocument;
@@ -173,7 +174,7 @@ final class TraceMeasure extends Command
         $rows = [];
         $this->each($report, function (Measure $measure, string $station, Measured $m) use (&$rows): void {
             $rows[] = [
-                $measure->label().($station === '' ? '' : " at $station"),
+                Term::measure($measure, $station === '' ? null : $station),
                 mb_strimwidth($this->shown($m), 0, 70, '…'),
                 $m->value === null ? '' : $m->unit,
             ];

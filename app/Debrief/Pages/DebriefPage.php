@@ -10,6 +10,7 @@ use App\Models\CaseSwing;
 use App\Models\Recording;
 use App\Models\Sitting;
 use App\Models\SittingCase;
+use App\Words\Term;
 use Core\Number\Written;
 use Core\Reading\CaseKind;
 use Core\Reading\Presence;
@@ -43,7 +44,7 @@ final readonly class DebriefPage
             'place' => (string) __('debrief.place', ['place' => $place, 'of' => $order->count()]),
             'about' => (string) __('debrief.about', [
                 'hand' => __("debrief.hands.{$recording->golfer->handedness}"),
-                'shown' => $case->shown()->label(),
+                'shown' => Term::shown($case->shown()),
                 'readings' => trans_choice('debrief.readings', count($people), ['count' => count($people)]),
             ]),
             'before' => $place > 1 ? route('debrief', [$round, $place - 1]) : null,
@@ -144,7 +145,7 @@ final readonly class DebriefPage
         return [
             'letter' => $letter,
             'name' => $name,
-            'on' => (string) __('debrief.on.'.$pin['on']),
+            'on' => (string) __('debrief.script.on.'.$pin['on']),
             't' => $pin['t'] ?? null,
             'at' => isset($pin['t']) ? Written::fixed((float) $pin['t'], 2).' s' : '',
             'swing' => $pin['swing'] ?? 1,

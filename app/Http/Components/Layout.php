@@ -29,6 +29,7 @@ final class Layout extends Component
         'shelf',
         'import',
         'capture',
+        'codebook',
         'debrief',
         'person',
         'pages',

@@ -10,6 +10,7 @@ use App\Models\KeyVersion;
 use App\Models\Sitting;
 use App\Models\User;
 use App\Sight\Onlookers;
+use App\Words\Term;
 use App\Words\Wording;
 use Core\Codebook\Codebook;
 use Core\Codebook\Fault;
@@ -53,7 +54,7 @@ final readonly class PanelPage
             'tiles' => $grades === null || $grades === [] ? [] : array_map(static fn (Grade $g): array => [
                 'n' => $grades[$g->value] ?? 0,
                 'grade' => $g->value,
-                'says' => $g->says(),
+                'says' => Term::grade($g),
             ], Grade::cases()),
             'unsettled' => $this->unsettled($entries, $codebook, $mayRule),
             'frozen' => $mayRule && $key?->frozen_at !== null,

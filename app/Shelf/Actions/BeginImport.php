@@ -8,9 +8,11 @@ use App\Exceptions\ActionException;
 use App\Models\Golfer;
 use App\Models\PendingImport;
 use App\Models\User;
+use App\Shelf\OpenedImport;
 use Core\Format\RecordingReader;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Storage;
+use League\Flysystem\FilesystemException;
 
 /**
  * Lays an uploaded file aside to be looked at; nothing is on the Shelf yet. Forgets what nobody came back to for a
@@ -18,6 +20,12 @@ use Illuminate\Support\Facades\Storage;
  */
 final readonly class BeginImport
 {
+    /** Bytes read at once. */
+    private const PART = 1 << 20;
+
+    /** So many bytes tell a file's format. */
+    private const START = 512;
+
     public function __construct(private DropImport $drop)
     {
     }
@@ -26,33 +34,77 @@ final readonly class BeginImport
     public function __invoke(Golfer $golfer, UploadedFile $file, ?UploadedFile $meta, User $by): PendingImport
     {
         if (! $golfer->isConsenting()) {
-            throw new ActionException(
-                "{$golfer->pseudonym} has no valid consent for training use; nothing was stored. Record the consent "
-                    .'first.',
-            );
+            throw new ActionException((string) __('import.no-consent', ['golfer' => $golfer->pseudonym]));
         }
         PendingImport::query()
             ->where('created_at', '<', now()->subWeek())
             ->get()
             ->each(fn (PendingImport $old) => ($this->drop)($old));
-        $start = (string) @file_get_contents($file->getRealPath(), false, null, 0, 512);
-        $path = Storage::disk('local')->putFile('imports', $file);
-        $metaPath = $meta === null ? null : Storage::disk('local')->putFile('imports', $meta);
-        if ($path === false || $metaPath === false) {
-            throw new ActionException('The file could not be kept: the disk may be full. Nothing was stored.');
-        }
+        $arrived = self::copied($file);
+        $path = $this->keep($arrived['stream'], $file);
+        $metaPath = $meta === null ? null : $this->keep(self::copied($meta)['stream'], $meta);
 
         return PendingImport::query()->create([
             'user_id' => $by->id,
             'golfer_id' => $golfer->id,
-            'format' => RecordingReader::formatOf($start),
+            'format' => RecordingReader::formatOf($arrived['start']),
             'file_name' => self::name($file),
             'path' => $path,
             'meta_name' => $meta === null ? null : self::name($meta),
             'meta_path' => $metaPath,
-            'checksum' => hash_file('sha256', $file->getRealPath()),
+            'checksum' => $arrived['checksum'],
             'settings' => [],
         ]);
+    }
+
+    /**
+     * The file read once: its first bytes and its checksum are taken on the way.
+     *
+     * @return array{stream: resource, start: string, checksum: string} the stream at its start
+     *
+     * @throws ActionException
+     */
+    private static function copied(UploadedFile $file): array
+    {
+        $from = @fopen($file->getRealPath(), 'rb');
+        $stream = fopen('php://temp', 'w+b');
+        if ($from === false || $stream === false) {
+            throw new ActionException((string) __('import.not-kept'));
+        }
+        $hash = hash_init('sha256');
+        $start = '';
+        while (($part = fread($from, self::PART)) !== false && $part !== '') {
+            $start = $start === '' ? substr($part, 0, self::START) : $start;
+            hash_update($hash, $part);
+            fwrite($stream, $part);
+        }
+        fclose($from);
+        rewind($stream);
+
+        return ['stream' => $stream, 'start' => $start, 'checksum' => hash_final($hash)];
+    }
+
+    /**
+     * @param  resource  $stream
+     *
+     * @throws ActionException
+     */
+    private function keep($stream, UploadedFile $file): string
+    {
+        $path = 'imports/'.$file->hashName();
+        try {
+            if (Storage::disk(OpenedImport::disk())->put($path, $stream) === false) {
+                throw new ActionException((string) __('import.not-kept'));
+            }
+        } catch (FilesystemException) {
+            throw new ActionException((string) __('import.not-kept'));
+        } finally {
+            if (is_resource($stream)) {
+                fclose($stream);
+            }
+        }
+
+        return $path;
     }
 
     private static function name(UploadedFile $file): string

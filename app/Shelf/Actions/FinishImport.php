@@ -11,7 +11,7 @@ use App\Models\PendingImport;
 use App\Models\Recording;
 use App\Models\RememberedColumns;
 use App\Models\User;
-use App\Shelf\ReadImport;
+use App\Shelf\OpenedImport;
 use App\Works\Works;
 use Core\Format\FormatException;
 use Illuminate\Support\Facades\DB;
@@ -20,7 +20,6 @@ use Illuminate\Support\Facades\DB;
 final readonly class FinishImport
 {
     public function __construct(
-        private ReadImport $read,
         private StoreRecording $store,
         private Works $works,
         private DropImport $drop,
@@ -33,16 +32,16 @@ final readonly class FinishImport
         $import->load('golfer.consents');
         if (! $import->golfer->isConsenting()) {
             throw new ActionException(
-                "{$import->golfer->pseudonym} has no valid consent for training use; nothing was stored. Record the "
-                    .'consent first.',
+                (string) __('import.no-consent', ['golfer' => $import->golfer->pseudonym]),
             );
         }
-        $in = ($this->read)($import);
+        $opened = new OpenedImport($import);
+        $in = $opened->read();
         $text = static fn (string $name): ?string => is_string($import->settings[$name] ?? null) &&
         $import->settings[$name] !== ''
             ? $import->settings[$name]
             : null;
-        $recording = DB::transaction(function () use ($import, $in, $text, $by): Recording {
+        $recording = DB::transaction(function () use ($import, $opened, $in, $text, $by): Recording {
             $recording = ($this->store)(
                 $import->golfer,
                 [
@@ -57,10 +56,10 @@ final readonly class FinishImport
                 $in->stations,
                 $in->views,
             );
-            $map = $import->format === 'csv' ? $this->read->map($import) : null;
+            $map = $import->format === 'csv' ? $opened->map() : null;
             if ($map !== null && ! $map->isPlain()) {
                 RememberedColumns::query()->updateOrCreate(
-                    ['header_checksum' => ReadImport::checksum($this->read->header($import))],
+                    ['header_checksum' => $opened->headerChecksum()],
                     ['device_name' => $text('device_name') ?? $in->facts->deviceName, 'map' => $map->toArray()],
                 );
             }

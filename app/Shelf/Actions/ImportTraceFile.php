@@ -40,10 +40,7 @@ final readonly class ImportTraceFile
         bool $isCold = false,
     ): Recording {
         if (! $golfer->isConsenting()) {
-            throw new ActionException(
-                "{$golfer->pseudonym} has no valid consent for training use; nothing was stored. Record the consent "
-                    .'first.',
-            );
+            throw new ActionException((string) __('import.no-consent', ['golfer' => $golfer->pseudonym]));
         }
         $car = $meta === null ? new SideCar : SideCar::read((string) file_get_contents($meta['path']), $meta['name']);
         $stream = fopen($path, 'rb');

@@ -10,6 +10,7 @@ use App\Models\Film;
 use App\Models\Recording;
 use App\Models\User;
 use App\Shelf\Events\FilmArrived;
+use App\Words\Term;
 use Core\Film\Container;
 use Core\Motion\View;
 use Illuminate\Support\Facades\DB;
@@ -43,10 +44,10 @@ final readonly class ReceiveFilm
             Recording::query()->lockForUpdate()->findOrFail($recording->id);
             $there = Film::query()->where(['recording_id' => $recording->id, 'view' => $view->value])->first();
             if ($there !== null && $there->isReady()) {
-                throw new ActionException('There is a '.$view->label().' already; take it away first.');
+                throw new ActionException('There is a '.Term::view($view).' already; take it away first.');
             }
             if ($there !== null && in_array($there->state, ['waiting', 'converting'], true)) {
-                throw new ActionException('A '.$view->label().' of this swing is being made ready; wait for it.');
+                throw new ActionException('A '.Term::view($view).' of this swing is being made ready; wait for it.');
             }
             $there?->delete();
             AuditEntry::note($by, 'film', "recording {$recording->public_id}", [

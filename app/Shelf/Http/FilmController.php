@@ -13,6 +13,7 @@ use App\Models\Recording;
 use App\Models\Sitting;
 use App\Shelf\Actions\MatchFilm;
 use App\Shelf\Actions\ReceiveFilm;
+use App\Words\Term;
 use Core\Film\Container;
 use Core\Motion\View;
 use Core\Sight\SittingState;
@@ -98,7 +99,7 @@ final class FilmController extends Controller
 
         return redirect()
             ->route('bench', $recording)
-            ->with('done', 'The '.$film->coreView()->label().' was taken away, with its original.');
+            ->with('done', 'The '.Term::view($film->coreView()).' was taken away, with its original.');
     }
 
     public function clock(FilmClockRequest $request, Film $film, MatchFilm $match): RedirectResponse

@@ -56,25 +56,21 @@ final class ImportController extends Controller
     {
         try {
             $recording = $finish($import, $this->user());
-        } catch (CoreException $e) {
+        } catch (ActionException|CoreException $e) {
             return redirect()
                 ->route('imports.show', $import)
-                ->with('refused', rtrim($e->getMessage(), '.').'. Nothing was stored.');
-        } catch (ActionException $e) {
-            return redirect()
-                ->route('imports.show', $import)
-                ->with('refused', rtrim($e->getMessage(), '.').'. Nothing was stored.');
+                ->with('refused', (string) __('import.refused', ['why' => rtrim($e->getMessage(), '.')]));
         }
 
         return redirect()
             ->route('bench', $recording)
-            ->with('done', 'On the Shelf. Look the trace over before you use it in a round.');
+            ->with('done', (string) __('import.kept'));
     }
 
     public function destroy(PendingImport $import, DropImport $drop): RedirectResponse
     {
         $drop($import);
 
-        return redirect()->route('shelf')->with('done', 'Left aside; nothing was stored.');
+        return redirect()->route('shelf')->with('done', (string) __('import.left'));
     }
 }

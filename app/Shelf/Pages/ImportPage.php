@@ -6,33 +6,20 @@ namespace App\Shelf\Pages;
 
 use App\Exceptions\ActionException;
 use App\Models\PendingImport;
-use App\Models\RememberedColumns;
-use App\Shelf\ReadImport;
+use App\Shelf\OpenedImport;
+use App\Words\Term;
 use Core\CoreException;
 use Core\Format\ColumnMap;
 use Core\Format\ImportedRecording;
-use Core\Measurement\Assessment;
-use Core\Measurement\Evidence;
-use Core\Measurement\Measured;
-use Core\Motion\Station;
-use Core\Motion\StationFinder;
-use Core\Motion\StationTimes;
-use Core\Remark\InWords;
 use Core\Trace\DeviceClass;
-use Core\Trace\QualityFinding;
-use Core\Trace\Series;
 
 /**
  * What a file would become: its columns as understood, the trace drawn, quality and stations, before anything is
  * stored.
  */
-final class ImportPage
+final readonly class ImportPage
 {
-    private const WIDTH = 640;
-
-    private const HEIGHT = 200;
-
-    public function __construct(private readonly ReadImport $read, private readonly InWords $words)
+    public function __construct(private ImportPreview $preview)
     {
     }
 
@@ -40,128 +27,111 @@ final class ImportPage
     public function of(PendingImport $import): array
     {
         $import->loadMissing('golfer');
-        $out = [
-            'import' => $import,
-            's' => $import->settings,
-            'problem' => null,
-            'preview' => null,
-            'header' => [],
-            'map' => null,
-            'channels' => [],
-            'remembered' => false,
-        ];
+        $opened = new OpenedImport($import);
+        $in = $map = $problem = null;
+        $header = [];
         try {
             if ($import->format === 'csv') {
-                $out['header'] = $this->read->header($import);
-                $out['remembered'] =
-                    ! isset($import->settings['map']) &&
-                    RememberedColumns::query()
-                        ->where('header_checksum', ReadImport::checksum($out['header']))
-                        ->exists();
-                $map = $this->read->map($import);
-                $out['map'] = $map;
-                $device = $map->device ?? DeviceClass::Mat;
-                $out['channels'] = ['t_s', ...$device->channels(), ...$device->optionalChannels()];
-                if ($map === null) {
-                    $out['problem'] =
-                        'The columns are not recognised as those of a mat, a plate or two plates. Choose the device, '
-                            .'then say below which column holds what.';
-
-                    return $out;
-                }
-                if ($map->missing() !== []) {
-                    $out['problem'] = 'No column was found for '.implode(', ', $map->missing()).'. Choose below.';
-
-                    return $out;
-                }
+                $header = $opened->header();
+                $map = $opened->map();
+                $problem = self::columnProblem($map);
             }
-            $out['preview'] = $this->preview(($this->read)($import));
+            $in = $problem === null ? $opened->read() : null;
         } catch (ActionException|CoreException $e) {
-            $out['problem'] = rtrim($e->getMessage(), '.').'.';
+            $problem = rtrim($e->getMessage(), '.').'.';
+        }
+
+        return [
+            'import' => $import,
+            'about' => self::about($import),
+            'problem' => $problem,
+            'preview' => $in === null ? null : $this->preview->of($in),
+            'fields' => self::fields($import, $in, $map),
+            'columns' => $header === [] ? [] : self::columns($map),
+            'header' => $header,
+            'mappedAsBefore' => $header !== [] && $opened->isMappedAsBefore(),
+            'devices' => self::devices(),
+        ];
+    }
+
+    private static function about(PendingImport $import): string
+    {
+        return (string) __('import.about', [
+            'format' => __("import.formats.$import->format"),
+            'golfer' => $import->golfer->pseudonym,
+            'hand' => $import->golfer->handedness,
+            'with' => $import->meta_name === null ? '' : __('import.with', ['file' => $import->meta_name]),
+        ]);
+    }
+
+    private static function columnProblem(?ColumnMap $map): ?string
+    {
+        return match (true) {
+            $map === null => (string) __('import.unknown-columns'),
+            $map->missing() !== [] => (string) __('import.missing-columns', [
+                'channels' => implode(', ', $map->missing()),
+            ]),
+            default => null,
+        };
+    }
+
+    /**
+     * What stands in the fields: what was set, else what the file says; and what the file says, to be seen in an
+     * empty one.
+     *
+     * @return array<string, array{value: string, hint: string}>
+     */
+    private static function fields(PendingImport $import, ?ImportedRecording $in, ?ColumnMap $map): array
+    {
+        $stance = $in?->trace->stance;
+        $written = static fn (?float $v, int $digits = 0): string => $v === null
+            ? ''
+            : number_format($v, $digits, '.', '');
+        $out = [];
+        foreach ([
+            'club' => [$in?->facts->club, ''],
+            'swing' => [$in->facts->swing ?? 'full', ''],
+            'series' => ['', ''],
+            'is_cold' => ['', ''],
+            'mass_kg' => ['', $written($in?->trace->massKg, 1)],
+            'lead_x' => ['', $written($stance?->lead->xMm)],
+            'lead_y' => ['', $written($stance?->lead->yMm)],
+            'trail_x' => ['', $written($stance?->trail->xMm)],
+            'trail_y' => ['', $written($stance?->trail->yMm)],
+            'target' => ['+x', ''],
+            'device' => [$map?->device->value, ''],
+            'device_name' => [$in?->facts->deviceName, ''],
+        ] as $name => [$else, $hint]) {
+            $value = old($name, $import->settings[$name] ?? $else);
+            $out[$name] = ['value' => is_scalar($value) ? (string) $value : '', 'hint' => $hint];
         }
 
         return $out;
     }
 
-    /** @return array<string, mixed> */
-    private function preview(ImportedRecording $in): array
+    /**
+     * @return list<array{channel: string, column: string, unit: string, units: list<string>}>
+     */
+    private static function columns(?ColumnMap $map): array
     {
-        $found = $in->stations === null ? StationFinder::find($in->views, $in->trace) : null;
-        $stations = $in->stations ?? $found->times ?? StationTimes::of([]);
-        $assessment = Assessment::of(new Evidence($stations, $in->trace, $in->views, $in->trace->stance));
-        $share = $in->trace->leadShare();
-        $curve = $share ?? $in->trace->totalForce() ?? $in->trace->cop()[0];
-        $from = max($in->trace->t0, ($stations->t(Station::Address) ?? $in->trace->t0) - 0.5);
-        $to = min($curve->end(), ($stations->t(Station::Finish) ?? $curve->end()) + 0.4);
-        $x = static fn (float $t): float => round(40 + (self::WIDTH - 48) * ($t - $from) / max(1e-6, $to - $from), 1);
+        $device = $map->device ?? DeviceClass::Mat;
 
-        return [
-            'in' => $in,
-            'notes' => $assessment->quality(),
-            'stations' => $stations->all(),
-            'doubts' => array_map($this->words->phrase(...), $found->doubts ?? []),
-            'measured' => count(
-                array_filter(
-                    $assessment->measurements->all(),
-                    static fn (Measured|array $m): bool => is_array($m) || $m->value !== null,
-                ),
-            ),
-            'of' => count($assessment->measurements->all()),
-            'label' => $share === null
-                    ? ($in->trace->totalForce() === null
-                        ? 'centre of pressure, mm'
-                        : 'vertical force, % of body weight')
-                    : 'lead share, %',
-            'path' => self::path($curve, $from, $to, $x),
-            'notches' => array_map(
-                static fn ($s): float => $x($s->t),
-                array_filter($stations->all(), static fn ($s): bool => $s->t >= $from && $s->t <= $to),
-            ),
-            'spans' => array_values(
-                array_filter(
-                    array_map(
-                        static fn (QualityFinding $f): ?array => $f->span === null
-                            ? null
-                            : [$x(max($from, min($to, $f->span[0]))), $x(max($from, min($to, $f->span[1])))],
-                        $assessment->findings,
-                    ),
-                ),
-            ),
-            'seconds' => [$from, $to],
-        ];
+        return array_map(static fn (string $channel): array => [
+            'channel' => $channel,
+            'column' => $map->channels[$channel]['column'] ?? '',
+            'unit' => $map->channels[$channel]['unit'] ?? '',
+            'units' => array_keys(ColumnMap::UNITS[ColumnMap::kind($channel)]),
+        ], ['t_s', ...$device->channels(), ...$device->optionalChannels()]);
     }
 
-    /** @param  callable(float): float  $x */
-    private static function path(Series $curve, float $from, float $to, callable $x): string
+    /** @return array<string, string> */
+    private static function devices(): array
     {
-        $points = [];
-        for ($i = 0; $i <= 300; $i++) {
-            $t = $from + ($to - $from) * $i / 300;
-            $v = $curve->at($t);
-            if ($v !== null) {
-                $points[] = [$t, $v];
-            }
-        }
-        if ($points === []) {
-            return '';
-        }
-        $values = array_column($points, 1);
-        [$low, $high] = min($values) >= 0.0 && max($values) <= 100.0 ? [0.0, 100.0] : [min($values), max($values)];
-        $path = '';
-        foreach ($points as $i => [$t, $v]) {
-            $path .=
-                ($i === 0 ? 'M' : 'L').
-                $x($t).
-                ' '.
-                round(10 + (self::HEIGHT - 40) * (1 - ($v - $low) / max(1e-6, $high - $low)), 1);
+        $out = [];
+        foreach (DeviceClass::cases() as $device) {
+            $out[$device->value] = Term::device($device);
         }
 
-        return $path;
-    }
-
-    /** @return list<string> */
-    public static function units(string $channel): array
-    {
-        return array_keys(ColumnMap::UNITS[ColumnMap::kind($channel)]);
+        return $out;
     }
 }

@@ -12,8 +12,8 @@ use Illuminate\Support\Facades\DB;
 final class RemovalPage
 {
     /**
-     * @return array{recording: Recording, sittings: list<array{name: string, state: SittingState, cases: int,
-     * readings: int}>, entries: int, films: int}
+     * @return array{recording: Recording, name: string, sittings: list<array{name: string, state: string, cases: int,
+     *     readings: int}>, says: string, stays: string}
      */
     public function of(Recording $recording): array
     {
@@ -32,20 +32,25 @@ final class RemovalPage
 
         return [
             'recording' => $recording->load('golfer', 'films'),
+            'name' => "{$recording->golfer->pseudonym}, $recording->club",
             'sittings' => array_values(
                 $sittings
                     ->map(
                         static fn (object $s): array => [
                             'name' => (string) $s->name,
-                            'state' => SittingState::from($s->state),
+                            'state' => (string) __('removal.states.'.SittingState::from($s->state)->value),
                             'cases' => (int) $s->cases,
                             'readings' => (int) $s->readings,
                         ],
                     )
                     ->all(),
             ),
-            'entries' => DB::table('key_entries')->whereIn('case_id', $cases)->count(),
-            'films' => $recording->films->count(),
+            'says' => $sittings->isEmpty()
+                ? trans_choice('removal.whole', $recording->films->count(), ['count' => $recording->films->count()])
+                : (string) __('removal.in-part'),
+            'stays' => (string) __('removal.stays', [
+                'entries' => DB::table('key_entries')->whereIn('case_id', $cases)->count(),
+            ]),
         ];
     }
 }

@@ -9,6 +9,7 @@ use App\Models\Golfer;
 use App\Models\Recording;
 use App\Models\User;
 use App\Sight\Onlookers;
+use App\Words\Term;
 use App\Words\Wording;
 use Core\Codebook\StandardLenses;
 use Core\Measurement\QualityNote;
@@ -153,7 +154,7 @@ final readonly class ShelfPage
             $first->golfer->pseudonym,
             implode(' · ', array_filter($about, static fn (?string $s): bool => $s !== null && $s !== '')),
             $first->club,
-            $first->deviceClass()->label(),
+            Term::device($first->deviceClass()),
             $until instanceof Carbon ? __('shelf.until', ['date' => $until->format('M Y')]) : '',
             array_map($this->swing(...), $recordings),
         );

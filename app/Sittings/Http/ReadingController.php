@@ -5,23 +5,19 @@ declare(strict_types=1);
 namespace App\Sittings\Http;
 
 use App\Bench\Pages\EvidencePayload;
-use App\Codebook\Codebooks;
 use App\Exceptions\ActionException;
 use App\Http\Controller;
 use App\Models\Call;
-use App\Models\CaseSwing;
 use App\Models\Reading;
 use App\Sight\NotNow;
 use App\Sight\Onlookers;
 use App\Sittings\Actions\HandInReading;
 use App\Sittings\Actions\SaveChanges;
+use App\Sittings\Pages\ReadingPage;
 use App\Sittings\Pages\ReadingSwing;
-use App\Sittings\Pages\SecondLook;
 use Core\Reading\Aid;
 use Core\Reading\Call as CoreCall;
-use Core\Reading\CaseKind;
 use Core\Reading\Edit;
-use Core\Reading\Stage;
 use Core\Sight\Sight;
 use Core\Sight\SittingState;
 use Illuminate\Contracts\View\View;
@@ -48,38 +44,15 @@ final class ReadingController extends Controller
             ->first(static fn (Reading $r): bool => ! $onlooker->ofReading($r)->isNothing());
 
         return $reading === null
-            ? redirect()->route('today')->with('done', 'Nothing is waiting for you now.')
+            ? redirect()->route('today')->with('done', (string) __('reading.nothing-waits'))
             : redirect()->route('read', $reading);
     }
 
-    public function show(Reading $reading, Codebooks $codebooks, SecondLook $second): View
+    public function show(Reading $reading, ReadingPage $page): View
     {
         $this->look($reading);
-        $reading->load(['case.sitting', 'case.swings.recording.golfer']);
-        $mine = Reading::query()
-            ->where('user_id', $reading->user_id)
-            ->where('stage', Stage::Blind)
-            ->whereIn('sitting_case_id', $reading->case->sitting->cases()->whereNull('withdrawn_at')->select('id'))
-            ->get(['id', 'arm_id', 'handed_in_at']);
 
-        return view('sittings.read', [
-            'reading' => $reading,
-            'case' => $reading->case,
-            'cases' => $mine->count(),
-            'done' => $mine->whereNotNull('handed_in_at')->count(),
-            'codebook' => $codebooks->of($reading->case->sitting),
-            'swings' => $reading->case->kind === CaseKind::Single
-                    ? []
-                    : $reading->case->swings
-                        ->map(
-                            static fn (CaseSwing $s): array => [
-                                'name' => $reading->case->swingName($s),
-                                'url' => route('read.evidence', [$reading, $s->position], false),
-                            ],
-                        )
-                        ->all(),
-            'looks' => $second->of($reading),
-        ]);
+        return view('sittings.read', $page->of($reading));
     }
 
     public function evidence(Reading $reading, int $swing, EvidencePayload $payload): JsonResponse

@@ -8,6 +8,7 @@ use App\Codebook\Codebooks;
 use App\Models\KeyEntry;
 use App\Models\KeyVersion;
 use App\Models\Recording;
+use App\Words\Term;
 use Core\Planning\Assumptions;
 use Core\Planning\Candidate;
 use Core\Planning\CaseSet;
@@ -66,7 +67,7 @@ final readonly class CaseSuggestion
                 }
             }
             $candidates[] = new Candidate((string) $r->id, $faults, $rank[$r->id] / max(1, count($rank) - 1), [
-                'device' => $r->deviceClass()->label(),
+                'device' => Term::device($r->deviceClass()),
                 'hand' => $r->golfer->handedness.'-handed',
                 'club' => $r->club,
             ]);

@@ -8,6 +8,7 @@ use App\Codebook\Codebooks;
 use App\Models\Recording;
 use App\Models\User;
 use App\Sight\Onlookers;
+use App\Words\Term;
 use Core\CoreException;
 use Core\Number\Written;
 use Core\Planning\CaseSet;
@@ -135,7 +136,7 @@ final readonly class PlanPage
         return array_values($recordings->map(static fn (Recording $r): array => [
             'id' => $r->id,
             'name' => self::name($r),
-            'device' => $r->deviceClass()->label(),
+            'device' => Term::device($r->deviceClass()),
             'on' => in_array((string) $r->id, $on, true),
         ])->all());
     }
@@ -181,7 +182,7 @@ final readonly class PlanPage
                     'name' => "{$first->golfer->pseudonym}, $first->series",
                     'about' => __('plan.series-about', [
                         'n' => $swings->count(),
-                        'device' => $first->deviceClass()->label(),
+                        'device' => Term::device($first->deviceClass()),
                     ]).($cold === 0 ? '' : __('plan.series-cold', ['n' => $cold])),
                     'on' => in_array($ids, $on, true),
                 ];

@@ -11,6 +11,7 @@ use App\Models\SittingCase;
 use App\Models\User;
 use App\Models\Work;
 use App\Sight\Onlookers;
+use App\Words\Term;
 use App\Works\Works;
 use Core\Number\Written;
 use Core\Reading\CaseKind;
@@ -217,8 +218,8 @@ final readonly class RoundPage
                 'name' => $case->swingName($s),
                 'url' => route('bench', $s->recording),
             ])->all()),
-            'device' => $case->recording->deviceClass()->label(),
-            'shown' => $case->shown()->label(),
+            'device' => Term::device($case->recording->deviceClass()),
+            'shown' => Term::shown($case->shown()),
         ];
     }
 }

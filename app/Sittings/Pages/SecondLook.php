@@ -7,6 +7,7 @@ namespace App\Sittings\Pages;
 use App\Models\CaseSwing;
 use App\Models\Reading;
 use App\Models\Recording;
+use App\Words\Term;
 use Core\Measurement\Measure;
 use Core\Number\Written;
 use Core\Reading\CaseKind;
@@ -33,25 +34,60 @@ final class SecondLook
     ];
 
     /**
-     * @return list<array{name: string, says: string, numbers: list<array{label: string, value: string,
-     * uncertainty: string, unit: string}>}> of each swing; none at the blind stage
+     * @return array{swings: list<array{name: string, says: string}>, one: ?string, rows: list<array{label: string,
+     *     unit: string, values: list<string>, uncertainty: string}>}|null null at the blind stage
      */
-    public function of(Reading $reading): array
+    public function of(Reading $reading): ?array
     {
         if ($reading->stage !== Stage::Reveal) {
-            return [];
+            return null;
         }
-
-        $reading->case->loadMissing('swings.recording.measured');
-
-        return array_values($reading->case->swings->map(fn (CaseSwing $s): array => [
-            'name' => $reading->case->kind === CaseKind::Single ? '' : $reading->case->swingName($s),
-            'says' => $s->recording->flight()?->words() ?? 'what the ball did was not written down',
-            'numbers' => $reading->arm->trace ? $this->numbers($s->recording) : [],
+        $case = $reading->case;
+        $case->loadMissing('swings.recording.measured');
+        $swings = array_values($case->swings->map(static fn (CaseSwing $s): array => [
+            'name' => $case->kind === CaseKind::Single ? '' : $case->swingName($s),
+            'says' => ucfirst($s->recording->flight()?->words() ?? (string) __('reading.outcome.not-written')).'.',
         ])->all());
+        $numbers = $reading->arm->trace
+            ? array_values($case->swings->map(fn (CaseSwing $s): array => $this->numbers($s->recording))->all())
+            : [];
+
+        return [
+            'swings' => $swings,
+            'one' => count($swings) === 1 ? $swings[0]['says'] : null,
+            'rows' => self::rows($numbers, count($swings) === 1 ? '± ' : ''),
+        ];
     }
 
-    /** @return list<array{label: string, value: string, uncertainty: string, unit: string}> */
+    /**
+     * @param  list<array<string, array{label: string, value: string, uncertainty: string, unit: string}>>  $numbers
+     * @return list<array{label: string, unit: string, values: list<string>, uncertainty: string}>
+     */
+    private static function rows(array $numbers, string $sign): array
+    {
+        $rows = [];
+        foreach (self::SHOWN as $m) {
+            $found = array_values(array_filter(array_map(
+                static fn (array $of): ?array => $of[$m->value] ?? null,
+                $numbers,
+            )));
+            if ($found !== []) {
+                $rows[] = [
+                    'label' => $found[0]['label'],
+                    'unit' => $found[0]['unit'],
+                    'values' => array_map(
+                        static fn (array $of): string => $of[$m->value]['value'] ?? (string) __('figures.none'),
+                        $numbers,
+                    ),
+                    'uncertainty' => $sign.max(array_column($found, 'uncertainty')),
+                ];
+            }
+        }
+
+        return $rows;
+    }
+
+    /** @return array<string, array{label: string, value: string, uncertainty: string, unit: string}> by measure */
     private function numbers(Recording $recording): array
     {
         $numbers = [];
@@ -61,8 +97,8 @@ final class SecondLook
             $value = $one?->number();
             if ($one !== null && $value !== null) {
                 $u = $one->uncertainty ?? 0.0;
-                $numbers[] = [
-                    'label' => $m->label(),
+                $numbers[$m->value] = [
+                    'label' => Term::measure($m),
                     'value' => Written::fixed($value, abs($value) < 5 ? 2 : 0),
                     'uncertainty' => Written::fixed($u, $u < 1 ? 2 : 1),
                     'unit' => $one->unit,

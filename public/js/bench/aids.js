@@ -1,17 +1,13 @@
 // Drawing aids for feet, laid over a view by pointer: a plumb line, the hips' box and the feet's outline at address,
 // the angle of a foot, the height of a heel. Points are kept as parts of the picture, 0 to 1, with the time of each.
+import { word } from '../words.js';
+
 const NS = 'http://www.w3.org/2000/svg';
 const MOST = 24;
 
-/** What each kind wants pressed, in turn; the heel is pressed again and again. */
-export const KINDS = {
-  plumb: ['the point the line hangs through'],
-  hips: ['one corner of the hips at address', 'the opposite corner'],
-  foot: ['the heel', 'the ball of the foot', 'the toe'],
-  angle: ['the heel of the foot', 'its toe'],
-  heel: ['the heel at rest, then the heel at other moments'],
-};
-export const most = (kind) => (kind === 'heel' ? 12 : KINDS[kind].length);
+/** How many points each kind wants pressed; the heel is pressed again and again. */
+const POINTS = { plumb: 1, hips: 2, foot: 3, angle: 2, heel: 12 };
+export const most = (kind) => POINTS[kind];
 
 /** Angle of a foot in the picture, degrees from the horizontal, 0 to 90. */
 export function angle([a, b], w, h) {
@@ -26,12 +22,13 @@ export function scale(aids, stance) {
   return Math.abs(p - q) < 0.01 ? null : Math.abs(stance.lead_foot.x_mm - stance.trail_foot.x_mm) / Math.abs(p - q);
 }
 
-/** How far a heel stands above its first mark: in cm where the picture has a scale, else in per cent of its height. */
+/**
+ * How far a heel stands above its first mark: in cm where the picture has a scale, else in per cent of its height.
+ * @returns {{cm: number} | {percent: number}}
+ */
 export function lift(aid, point, mmToWidth, w, h) {
   const up = aid.points[0].y - point.y;
-  return mmToWidth === null || aid.view !== 'face-on'
-    ? `${(100 * up).toFixed(1)} % of the picture`
-    : `≈ ${((up * h * mmToWidth) / w / 10).toFixed(1)} cm`;
+  return mmToWidth === null || aid.view !== 'face-on' ? { percent: 100 * up } : { cm: (up * h * mmToWidth) / w / 10 };
 }
 
 export class Aids {
@@ -95,8 +92,14 @@ export class Aids {
     this.points = [];
     this.stage.halt();
     for (const svg of this.layers.values()) svg.classList.toggle('drawing', Boolean(this.kind));
-    this.keep.say(this.kind ? `Press ${KINDS[this.kind][0]}. Escape ends it.` : '');
+    this.keep.say(this.kind ? word('stage.script.press', { what: word(`stage.script.points.${this.kind}.0`) }) : '');
     this.draw();
+  }
+
+  said({ cm, percent }) {
+    return cm === undefined
+      ? word('stage.script.of-the-picture', { percent: percent.toFixed(1) })
+      : `≈ ${cm.toFixed(1)} cm`;
   }
 
   box(view) {
@@ -137,13 +140,16 @@ export class Aids {
         .sort((a, b) => (open && a === open.points[0] ? -1 : b === open?.points[0] ? 1 : a.t - b.t))
         .slice(0, most('heel'));
       this.keep.set([...list.filter((a) => a !== open), aid(this.points)].slice(-MOST));
-      this.keep.say('Move on in time and press the heel again; Escape ends it.');
+      this.keep.say(word('stage.script.press-heel-again'));
     } else {
       this.points.push(point);
       if (this.points.length === most(this.kind)) {
         this.keep.set([...list, aid(this.points)].slice(-MOST));
         this.choose('');
-      } else this.keep.say(`Press ${KINDS[this.kind][this.points.length]}.`);
+      } else
+        this.keep.say(
+          word('stage.script.press-next', { what: word(`stage.script.points.${this.kind}.${this.points.length}`) }),
+        );
     }
     this.view = view;
     this.draw();
@@ -216,7 +222,7 @@ export class Aids {
         add(
           'text',
           { x: at[1][0] + 8, y: at[1][1] - 6 },
-          `${angle(aid.points, box.w, box.h).toFixed(0)}° in the picture`,
+          word('stage.script.in-the-picture', { degrees: angle(aid.points, box.w, box.h).toFixed(0) }),
         );
       }
       if (aid.kind === 'heel') {
@@ -231,7 +237,10 @@ export class Aids {
           add(
             'text',
             { x: at[near][0] + 10, y: at[near][1] - 8 },
-            `${lift(aid, aid.points[near], scale(all, this.stage.evidence.stance), box.w, box.h)} at ${aid.points[near].t.toFixed(2)} s`,
+            word('stage.script.lift-at', {
+              lift: this.said(lift(aid, aid.points[near], scale(all, this.stage.evidence.stance), box.w, box.h)),
+              t: aid.points[near].t.toFixed(2),
+            }),
           );
       }
     }

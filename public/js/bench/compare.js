@@ -2,6 +2,7 @@
 import { KeyMap, STAGE } from '../keys.js';
 import { follow } from './follow.js';
 import { Stage, fetchEvidence } from './stage.js';
+import { word } from '../words.js';
 
 async function open(root) {
   const [first, second] = await Promise.all([fetchEvidence(root.dataset.first), fetchEvidence(root.dataset.second)]);
@@ -11,7 +12,7 @@ async function open(root) {
     to = follow(first.stations, second.stations, lock);
   const apart = root.querySelector('[data-apart]');
   const say = () => {
-    apart.textContent = lock === 'stations' ? '' : `, meeting at ${lock}`;
+    apart.textContent = lock === 'stations' ? '' : word('bench.script.meeting', { station: lock });
   };
   const sample = (t) => {
     const k = Math.round((to(t) - second.trace.t0) * second.trace.rate);

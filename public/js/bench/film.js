@@ -2,6 +2,7 @@
 // painted only when the browser says which frame it is showing; what has been seen stays at hand.
 import { pictureOf } from './picture.js';
 import { NEAR, sizeOf } from './size.js';
+import { word } from '../words.js';
 
 /** Memory for one film's frames at hand, bytes: at the size they are shown, a swing of three seconds. */
 const KEPT = 200e6;
@@ -13,7 +14,8 @@ const WHOLE = 80e6;
 export class FilmView {
   /**
    * @param {HTMLCanvasElement} canvas
-   * @param {{url: string, rate: number, frames: number, width: number, height: number, offset: number, drift: number, taken: ?number[], stills: Object<string, string>}} film
+   * @param {{url: string, rate: number, frames: number, width: number, height: number, offset: number,
+   *   drift: number, taken: ?number[], stills: Object<string, string>}} film
    * @param {(text: string) => void} say caption
    */
   constructor(canvas, film, say = () => {}) {
@@ -39,7 +41,7 @@ export class FilmView {
   async load() {
     const source = await this.source();
     if (!source) {
-      this.failed = 'The film could not be fetched; reload to try again.';
+      this.failed = word('stage.script.film-not-fetched');
       this.say(this.failed);
       return;
     }
@@ -49,7 +51,7 @@ export class FilmView {
       this.video.addEventListener(
         'error',
         () => {
-          this.failed = 'This browser cannot show the film.';
+          this.failed = word('stage.script.film-not-shown');
           this.say(this.failed);
           done();
         },
@@ -316,7 +318,13 @@ export class FilmView {
     c.dataset.frame = String(this.shown);
     if (this.shown >= 0)
       this.say(
-        `frame ${this.shown} · ${this.takenAt(this.shown).toFixed(3)} s${this.at !== undefined && !this.covers(this.at) ? ' · the film does not reach this moment' : ''}${this.held ? ' · held' : ''}`,
+        [
+          word('stage.script.frame', { frame: this.shown, t: this.takenAt(this.shown).toFixed(3) }),
+          this.at !== undefined && !this.covers(this.at) ? word('stage.script.film-ends') : '',
+          this.held ? word('stage.script.held') : '',
+        ]
+          .filter(Boolean)
+          .join(' · '),
       );
     this.over?.(g, this.box);
   }

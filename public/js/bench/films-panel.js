@@ -1,4 +1,6 @@
 // Brings films in part by part, watches their conversion, and sets a film's clock against the trace.
+import { word } from '../words.js';
+
 const token = document.querySelector('meta[name="csrf-token"]').content;
 const wait = (ms) =>
   new Promise((done) => {
@@ -15,7 +17,7 @@ async function send(form, file) {
   };
   form.elements.file.disabled = true;
   bar.hidden = false;
-  words.textContent = 'sending …';
+  words.textContent = word('films.script.sending');
   const begun = await fetch(form.dataset.upload, {
     method: 'POST',
     headers: json,
@@ -27,7 +29,7 @@ async function send(form, file) {
     }),
   }).catch(() => null);
   const film = await begun?.json().catch(() => ({}));
-  if (!begun?.ok) return refuse(film?.message ?? 'The server cannot be reached; nothing was sent.');
+  if (!begun?.ok) return refuse(film?.message ?? word('films.script.unreachable'));
   let at = 0;
   for (let tries = 0; at < file.size;) {
     const answer = await fetch(`${film.to}?offset=${at}`, {
@@ -42,11 +44,10 @@ async function send(form, file) {
       continue;
     }
     const said = await answer?.json().catch(() => null);
-    if (answer && answer.status < 500) return refuse(said?.message ?? 'The film was refused.');
+    if (answer && answer.status < 500) return refuse(said?.message ?? word('films.script.refused'));
     tries += 1;
-    if (tries > 60)
-      return refuse('The network did not come back. What was sent is kept for now; choose the film again.');
-    words.textContent = 'waiting for the network …';
+    if (tries > 60) return refuse(word('films.script.network-gone'));
+    words.textContent = word('films.script.network');
     await wait(Math.min(8000, 500 * tries));
   }
   return watch(form, film.state);
@@ -68,8 +69,8 @@ async function watch(host, url) {
       bar.value = film.progress;
       words.textContent =
         film.state === 'converting'
-          ? `being made ready, ${Math.round(100 * film.progress)} % – you can go on with other things`
-          : 'waiting to be made ready …';
+          ? word('films.script.progress', { percent: Math.round(100 * film.progress) })
+          : word('films.script.queue');
     }
     await wait(600);
   }
@@ -94,7 +95,7 @@ export function openFilmsPanel(root, stage) {
       stage.halt();
       view.held = !view.held;
       same.hidden = !view.held;
-      hold.textContent = view.held ? 'let the frame go' : 'hold this frame, move the rest';
+      hold.textContent = word(view.held ? 'films.script.let-go' : 'films.script.hold');
       stage.draw();
     });
     same.addEventListener('submit', () => {

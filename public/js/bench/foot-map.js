@@ -1,6 +1,7 @@
 // Both feet from above, as seen by somebody facing the golfer: toes toward the viewer. Outlines follow the
 // film, pressure follows the trace; where one is not shown, only the other is drawn.
 import { sole, standing } from './sole.js';
+import { word } from '../words.js';
 
 const NS = 'http://www.w3.org/2000/svg';
 
@@ -49,7 +50,8 @@ export class FootMap {
       y: 222,
       'text-anchor': this.mirror > 0 ? 'end' : 'start',
     }).textContent = this.mirror > 0 ? 'target →' : '← target';
-    this.add('text', { x: 130, y: evidence.trace?.push ? 200 : 222, 'text-anchor': 'middle' }).textContent = 'ball ↓';
+    this.add('text', { x: 130, y: evidence.trace?.push ? 200 : 222, 'text-anchor': 'middle' }).textContent =
+      word('stage.script.ball');
   }
 
   add(name, attributes) {

@@ -2,6 +2,7 @@ import { Aids } from './aids.js';
 import { openFilmsPanel } from './films-panel.js';
 import { KeyMap, STAGE, keyDialog } from '../keys.js';
 import { openStage } from './stage.js';
+import { word } from '../words.js';
 
 const root = document.querySelector('[data-bench]');
 const helpBox = root.querySelector('[data-help-box]');
@@ -14,11 +15,9 @@ for (const button of root.querySelectorAll('[data-do="help"], [data-do="shut"]')
 async function showWhy(details) {
   const host = details.querySelector('[data-curves]');
   if (!details.open || host.childElementCount) return;
-  host.textContent = 'drawing …';
+  host.textContent = word('bench.script.drawing');
   const answer = await fetch(details.dataset.why, { headers: { Accept: 'text/html' } }).catch(() => null);
-  host.innerHTML = answer?.ok
-    ? await answer.text()
-    : '<p class="small">The curve could not be fetched; close and open to try again.</p>';
+  host.innerHTML = answer?.ok ? await answer.text() : `<p class="small">${word('bench.script.no-curve')}</p>`;
   if (!answer?.ok) setTimeout(() => host.replaceChildren(), 4000);
 }
 for (const details of root.querySelectorAll('[data-why]')) {

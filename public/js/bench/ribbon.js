@@ -1,5 +1,7 @@
 // The notched strip of nine stations. Stations stand evenly, so that a quarter-second downswing has as much
 // room as the backswing; between two stations time runs straight.
+import { word } from '../words.js';
+
 const NS = 'http://www.w3.org/2000/svg';
 
 export class Ribbon {
@@ -123,7 +125,10 @@ export class Ribbon {
     }
     this.host.setAttribute(
       'aria-valuetext',
-      `${t.toFixed(3)} seconds, nearest station ${this.stage.codes[now] ?? 'none'}`,
+      word('stage.script.ribbon-at', {
+        t: t.toFixed(3),
+        station: this.stage.codes[now] ?? word('stage.script.no-station'),
+      }),
     );
   }
 }

@@ -6,6 +6,7 @@ import { FootMap } from './foot-map.js';
 import { Ribbon } from './ribbon.js';
 import { sizeOf } from './size.js';
 import { TracePlot } from './trace-plot.js';
+import { word } from '../words.js';
 
 const SPEEDS = [1, 1 / 2, 1 / 4, 1 / 8];
 const SPEED_NAMES = ['1', '½', '¼', '⅛'];
@@ -160,7 +161,7 @@ export class Stage {
     part.now = part.film ?? part.figure;
     part.draw = (t) => {
       if (!sizeOf(canvas).w) return;
-      if (part.now === part.figure) say('the figure, from body points');
+      if (part.now === part.figure) say(word('stage.script.figure'));
       part.now.draw(t);
     };
     return part;
@@ -228,8 +229,8 @@ export class Stage {
       im === undefined
         ? ''
         : Math.abs(this.t - im) < 5e-4
-          ? ' · at impact'
-          : ` · ${apart(Math.abs(this.t - im))} ${this.t > im ? 'after' : 'before'} impact`;
+          ? ` · ${word('stage.script.at-impact')}`
+          : ` · ${word(this.t > im ? 'stage.script.after-impact' : 'stage.script.before-impact', { by: apart(Math.abs(this.t - im)) })}`;
     if (this.clock)
       this.clock.textContent = `${this.t.toFixed(3)} s${i >= 0 && Math.abs(this.times[i] - this.t) < this.frame / 2 ? ` · ${this.codes[i]}` : ''}${since}`;
     for (const fn of this.watchers) fn(this.t);
@@ -359,7 +360,7 @@ export class Stage {
 
 export async function fetchEvidence(url) {
   const answer = await fetch(url, { headers: { Accept: 'application/json' } });
-  if (!answer.ok) throw new Error(`The recording could not be fetched (${answer.status}). Reload to try again.`);
+  if (!answer.ok) throw new Error(word('stage.script.not-fetched', { status: answer.status }));
   return answer.json();
 }
 

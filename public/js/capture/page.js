@@ -1,5 +1,6 @@
 // The live view of a device: asks a few times a second, draws what came, and never decides anything itself.
 import { sole, standing } from '../bench/sole.js';
+import { word } from '../words.js';
 
 const root = document.querySelector('[data-capture]');
 const csrf = document.querySelector('meta[name="csrf-token"]').content;
@@ -66,11 +67,10 @@ function swings(host, list) {
 
 function show(live) {
   const state = root.querySelector('[data-state]');
-  state.textContent = {
-    live: `live, ${live.seconds.toFixed(0)} s`,
-    silent: `no signal for ${Math.round(live.silent_s ?? 0)} s; what came before is kept`,
-    closed: 'closed by the device',
-  }[live.state];
+  state.textContent = word(`capture.script.${live.state}`, {
+    seconds: live.seconds.toFixed(0),
+    silent: Math.round(live.silent_s ?? 0),
+  });
   state.dataset.state = live.state;
   const now = live.share?.findLast((v) => v !== null);
   root.querySelector('[data-lead]').textContent = now === undefined ? '–' : Math.round(now);
@@ -87,7 +87,7 @@ function show(live) {
   swings(document.querySelector('[data-swings]'), live.swings);
   const arm = root.querySelector('[data-arm-switch]');
   arm.setAttribute('aria-pressed', String(live.armed));
-  arm.textContent = live.armed ? 'Armed: catches swings' : 'Not armed';
+  arm.textContent = word(live.armed ? 'capture.script.armed' : 'capture.script.not-armed');
 }
 
 if (root) {
@@ -104,7 +104,7 @@ if (root) {
       if (answer.ok) show(await answer.json());
       root.dataset.ready = '';
     } catch {
-      root.querySelector('[data-state]').textContent = 'the server does not answer; trying on';
+      root.querySelector('[data-state]').textContent = word('capture.script.no-answer');
     }
     setTimeout(tick, document.hidden ? 2000 : EVERY);
   };

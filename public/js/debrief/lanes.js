@@ -63,7 +63,7 @@ export class Lanes {
       this.svg.append(n);
       return n;
     };
-    if (!this.lanes.length) add('text', { class: 'none', x: ribbon.width / 2, y: 14 }, word('debrief.no-marks'));
+    if (!this.lanes.length) add('text', { class: 'none', x: ribbon.width / 2, y: 14 }, word('debrief.script.no-marks'));
     this.lanes.forEach((lane, i) => {
       const y = 2 + i * ROW + ROW / 2;
       add('line', { class: 'rail', x1: 0, x2: ribbon.width, y1: y + ROW / 2, y2: y + ROW / 2 });
@@ -76,8 +76,8 @@ export class Lanes {
         const x = ribbon.placeOf(mark.t);
         const pin = add('path', { class: `pin ${mark.on}`, d: `M${x} ${y - 6}l6 10h-12Z`, 'data-t': mark.t });
         const title = document.createElementNS(NS, 'title');
-        const says = { who: this.who(lane), on: word(`debrief.on.${mark.on}`), t: mark.t.toFixed(2) };
-        title.textContent = word('debrief.mark-at', says) + (mark.reason ? `: ${mark.reason}` : '');
+        const says = { who: this.who(lane), on: word(`debrief.script.on.${mark.on}`), t: mark.t.toFixed(2) };
+        title.textContent = word('debrief.script.mark-at', says) + (mark.reason ? `: ${mark.reason}` : '');
         pin.append(title);
         pin.addEventListener('click', () => {
           this.stage.halt();
@@ -94,11 +94,11 @@ export class Lanes {
 
   /** The lanes in words. */
   said() {
-    if (!this.lanes.length) return word('debrief.no-marks');
+    if (!this.lanes.length) return word('debrief.script.no-marks');
     const marks = this.lanes.map((lane) => {
-      const at = lane.at.map((m) => `${word(`debrief.on.${m.on}`)} ${m.t.toFixed(2)} s`);
-      return `${this.who(lane)}: ${[lane.onset ? word('debrief.begins', { station: lane.onset }) : '', ...at].filter(Boolean).join(', ')}`;
+      const at = lane.at.map((m) => `${word(`debrief.script.on.${m.on}`)} ${m.t.toFixed(2)} s`);
+      return `${this.who(lane)}: ${[lane.onset ? word('debrief.script.begins', { station: lane.onset }) : '', ...at].filter(Boolean).join(', ')}`;
     });
-    return word('debrief.marks-are', { marks: marks.join('; ') });
+    return word('debrief.script.marks-are', { marks: marks.join('; ') });
   }
 }

@@ -51,7 +51,7 @@ async function open(root) {
       if (!answer) return;
       answer.hidden = !answer.hidden;
       topics[current].querySelector('[data-do="answer"]').setAttribute('aria-expanded', String(!answer.hidden));
-      say(answer.hidden ? word('debrief.hidden-again') : answer.textContent.replace(/\s+/g, ' ').trim());
+      say(answer.hidden ? word('debrief.script.hidden-again') : answer.textContent.replace(/\s+/g, ' ').trim());
     },
     names: () => {
       named = !named;
@@ -60,7 +60,7 @@ async function open(root) {
       for (const option of drawings?.options ?? [])
         if (option.value) {
           const who = named ? said.people.find((p) => p.letter === option.value).name : option.value;
-          option.textContent = word('debrief.drawn-by', { who });
+          option.textContent = word('debrief.script.drawn-by', { who });
         }
       show(false);
     },

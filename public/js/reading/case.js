@@ -1,4 +1,5 @@
 // What is said of the case as a whole: first cause, chain, cue, drill, miss, own times.
+import { word } from '../words.js';
 import { NOT_FEET, circles, layers, present } from './sheet.js';
 
 const NS = 'http://www.w3.org/2000/svg';
@@ -33,7 +34,11 @@ export class CasePart {
   }
 
   name(key) {
-    return key === NOT_FEET ? 'not in the feet' : (this.page.names[key]?.name ?? key);
+    return key === NOT_FEET ? word('sheet.not-feet') : (this.page.names[key]?.name ?? key);
+  }
+
+  leads(from, to) {
+    return word('sheet.leads-to', { from: this.name(from), to: this.name(to) });
   }
 
   keepCue() {
@@ -46,7 +51,7 @@ export class CasePart {
     if (key !== NOT_FEET && sheet.calls[key]?.presence !== 'present') return;
     const has = sheet.causes.includes(key);
     set('causes', has ? sheet.causes.filter((c) => c !== key) : [...sheet.causes, key].slice(-2));
-    say(`${this.name(key)}: ${has ? 'no longer a first cause' : 'first cause'}`);
+    say(word(has ? 'sheet.no-cause' : 'sheet.is-cause', { fault: this.name(key) }));
   }
 
   /** First press: the cause; second, on another finding: the effect. */
@@ -55,7 +60,7 @@ export class CasePart {
     if (sheet.calls[key]?.presence !== 'present') return;
     if (this.from === null || this.from === key) {
       this.from = this.from === key ? null : key;
-      say(this.from ? `${this.name(key)} leads to … choose the effect` : 'no link');
+      say(this.from ? word('sheet.choose-effect', { fault: this.name(key) }) : word('sheet.no-link'));
       this.page.show();
       return;
     }
@@ -72,12 +77,12 @@ export class CasePart {
         'chain',
         sheet.chain.filter(([a, b]) => a !== from || b !== to),
       );
-    else if (!from || !to || from === to) say('Choose a cause and an effect.');
-    else if (circles(sheet.chain, from, to)) say('That would run in a circle.');
-    else if (sheet.chain.length >= MOST) say('The chain has sixteen links already.');
+    else if (!from || !to || from === to) say(word('sheet.choose-both'));
+    else if (circles(sheet.chain, from, to)) say(word('sheet.circle'));
+    else if (sheet.chain.length >= MOST) say(word('sheet.chain-full'));
     else {
       set('chain', [...sheet.chain, [from, to]]);
-      say(`${this.name(from)} leads to ${this.name(to)}`);
+      say(this.leads(from, to));
     }
     this.page.show();
   }
@@ -87,17 +92,20 @@ export class CasePart {
     if (!stage || !this.find(`[data-mark="${code}"]`)) return;
     const t = Number(stage.t.toFixed(4));
     this.page.set(`mark:${code}`, this.page.sheet.marks[code] === t ? null : t);
-    this.page.say(`your ${code === 'TP' ? 'top' : 'impact'}: ${t.toFixed(3)} seconds`);
+    this.page.say(word(`sheet.marked.${code}`, { t: t.toFixed(3) }));
   }
 
   words(text) {
     const words = text.trim() ? text.trim().split(/\s+/).length : 0;
-    this.find('[data-words]').textContent = words > 8 ? `${words}: too many` : `${words} of 8`;
+    this.find('[data-words]').textContent = word(words > 8 ? 'sheet.too-many-words' : 'sheet.of-eight', {
+      count: words,
+    });
   }
 
   show() {
     const { sheet } = this.page;
-    this.find('[data-causes]').textContent = sheet.causes.map((k) => this.name(k)).join(' and ') || 'none chosen';
+    this.find('[data-causes]').textContent =
+      sheet.causes.map((k) => this.name(k)).join(word('sheet.and')) || word('sheet.none-chosen');
     this.find('[data-not-feet]').checked = sheet.causes.includes(NOT_FEET);
     const cue = this.find('[data-cue]');
     if (document.activeElement !== cue) cue.value = sheet.cue;
@@ -135,9 +143,9 @@ export class CasePart {
           const button = Object.assign(document.createElement('button'), {
             type: 'button',
             className: 'link',
-            textContent: 'take away',
+            textContent: word('sheet.take-away'),
           });
-          button.setAttribute('aria-label', `take away: ${this.name(from)} leads to ${this.name(to)}`);
+          button.setAttribute('aria-label', word('sheet.take-link-away', { link: this.leads(from, to) }));
           button.addEventListener('click', () => this.join(from, to));
           item.append(button);
         }
@@ -189,7 +197,7 @@ export class CasePart {
     }
     svg.setAttribute(
       'aria-label',
-      `Chain: ${links.map(([a, b]) => `${this.name(a)} leads to ${this.name(b)}`).join('; ')}`,
+      word('sheet.chain-is', { links: links.map(([a, b]) => this.leads(a, b)).join('; ') }),
     );
   }
 }

@@ -24,7 +24,7 @@ opening.catch(() => {});
 const given = await askSheet();
 if (!given) {
   // Said, and no more is done: the page may only be on its way out.
-  find('[data-saved]').textContent = 'The sheet could not be fetched; reload to try again.';
+  find('[data-saved]').textContent = word('sheet.not-fetched');
   await new Promise(() => {});
 }
 
@@ -104,19 +104,9 @@ function refuse(list) {
   const box = find('[data-conflicts]');
   for (const r of list) {
     const [what, of] = r.target.split(':');
-    const name =
-      what === 'call'
-        ? (page.names[of]?.name ?? of)
-        : ({
-            causes: 'first cause',
-            chain: 'the chain',
-            cue: 'the one thing to say',
-            drill: 'the drill',
-            miss: 'the miss',
-            aids: 'the drawing aids',
-          }[what] ?? what);
+    const name = what === 'call' ? (page.names[of]?.name ?? of) : word(`sheet.parts.${what}`);
     const note = Object.assign(document.createElement('p'), { className: 'notice refused small' });
-    note.append(`Refused – ${name}: ${r.because} `);
+    note.append(`${word('sheet.refused', { what: name, why: r.because })} `);
     const button = (text, act) => {
       const b = Object.assign(document.createElement('button'), {
         type: 'button',
@@ -129,8 +119,8 @@ function refuse(list) {
       });
       note.append(b, ' ');
     };
-    if (r.conflict) button('put mine in its place', () => change([[r.target, r.value]]));
-    button(r.conflict ? 'leave it so' : 'seen', () => {});
+    if (r.conflict) button(word('sheet.put-mine'), () => change([[r.target, r.value]]));
+    button(word(r.conflict ? 'sheet.leave-so' : 'sheet.seen'), () => {});
     box.append(note);
   }
   show();

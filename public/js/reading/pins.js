@@ -1,4 +1,6 @@
 // Pins of the current call: a place in the evidence and, in a few words, why.
+import { word } from '../words.js';
+
 const MOST = 6;
 
 export class PinList {
@@ -21,13 +23,14 @@ export class PinList {
       if (on === 'film' && page.opened.films.length) pin.view = page.opened.lastView ?? page.opened.views[0].view;
     }
     this.alter({ pins: [...this.pins(), pin].slice(-MOST) });
-    page.say(`pin on ${on}${pin.t === undefined ? '' : ` at ${pin.t.toFixed(2)} seconds`}; ${this.pins().length} pins`);
+    const said = { on: word(`sheet.pins.${on}`), t: pin.t?.toFixed(2), n: this.pins().length };
+    page.say(word(pin.t === undefined ? 'sheet.pinned' : 'sheet.pinned-at', said));
   }
 
   drop(index = this.pins().length - 1) {
     if (index < 0) return;
     this.alter({ pins: this.pins().filter((_, i) => i !== index) });
-    this.page.say('pin taken away');
+    this.page.say(word('sheet.unpinned'));
   }
 
   write() {
@@ -46,8 +49,12 @@ export class PinList {
           const place = Object.assign(document.createElement(pin.t === undefined ? 'span' : 'button'), {
             textContent:
               pin.t === undefined
-                ? pin.on
-                : `${pin.on} ${pin.t.toFixed(2)} s${page.root.dataset.kind === 'single' ? '' : ` · swing ${pin.swing ?? 1}`}`,
+                ? word(`sheet.pins.${pin.on}`)
+                : word(page.root.dataset.kind === 'single' ? 'sheet.pin-at' : 'sheet.pin-at-of', {
+                    on: word(`sheet.pins.${pin.on}`),
+                    t: pin.t.toFixed(2),
+                    swing: pin.swing ?? 1,
+                  }),
           });
           if (pin.t !== undefined) {
             place.type = 'button';
@@ -61,11 +68,11 @@ export class PinList {
           const why = Object.assign(document.createElement('input'), {
             value: pin.reason ?? '',
             maxLength: 120,
-            placeholder: 'why',
+            placeholder: word('sheet.why'),
             className: 'reason',
             disabled: page.locked,
           });
-          why.setAttribute('aria-label', `why the pin on ${pin.on}`);
+          why.setAttribute('aria-label', word('sheet.why-pin', { on: word(`sheet.pins.${pin.on}`) }));
           why.addEventListener('change', () => {
             const all = page.sheet.calls[row.dataset.fault].pins.map((p, k) =>
               k === i ? { ...p, reason: why.value.trim() } : p,
@@ -79,7 +86,7 @@ export class PinList {
               className: 'link',
               textContent: '×',
             });
-            gone.setAttribute('aria-label', `take away the pin on ${pin.on}`);
+            gone.setAttribute('aria-label', word('sheet.take-pin-away', { on: word(`sheet.pins.${pin.on}`) }));
             gone.addEventListener('click', () => this.drop(i));
             item.append(gone);
           }

@@ -1,5 +1,7 @@
 // Never lose a call: each change is written to this browser's storage before anything else and sent in the order
 // made until the server says it has it. What was sent twice counts once there, so sending again is always safe.
+import { word } from '../words.js';
+
 export const newId = () =>
   Array.from(crypto.getRandomValues(new Uint8Array(12)), (b) => b.toString(16).padStart(2, '0')).join('');
 
@@ -68,8 +70,8 @@ export class ChangeQueue {
   show() {
     if (this.locked) return;
     const n = this.pending().filter(([, c]) => c.target !== 'time').length;
-    if (n === 0) this.tell.state('saved', 'saved');
-    else this.tell.state('waiting', this.failures ? `waiting for the network – ${n} kept in this browser` : 'saving …');
+    if (n === 0) this.tell.state('saved', word('sheet.saved'));
+    else this.tell.state('waiting', this.failures ? word('sheet.waiting', { n }) : word('sheet.saving'));
   }
 
   async push() {
@@ -98,21 +100,17 @@ export class ChangeQueue {
         if (body.refused.length) this.tell.refused(body.refused.map((r) => ({ ...r, value: said.get(r.id)?.value })));
         if (this.pending().length) again = 1;
       } else if ([403, 404, 409, 410, 423].includes(answer.status)) {
-        this.lock(body.message ?? 'This reading is not open to you any more; nothing was changed.');
+        this.lock(body.message ?? word('sheet.not-open'));
       } else if (answer.status === 419 || answer.status === 401) {
         this.token = (await this.renew()) ?? this.token;
         this.failures += 1;
         again = 3000;
-        if (this.failures > 1)
-          this.tell.state(
-            'waiting',
-            'You are logged out. Your calls are kept in this browser: log in again in another tab.',
-          );
+        if (this.failures > 1) this.tell.state('waiting', word('sheet.logged-out'));
       } else if (answer.status === 422) {
         // A change no server will ever take must not stand in the way of the others.
         this.remove(batch.slice(0, 1).map(([key]) => key));
         this.tell.refused([
-          { target: batch[0][1].target, because: body.message ?? 'It makes no sense.', conflict: false },
+          { target: batch[0][1].target, because: body.message ?? word('sheet.no-sense'), conflict: false },
         ]);
         again = 1;
       } else {
@@ -132,12 +130,7 @@ export class ChangeQueue {
     const late = this.pending().filter(([, c]) => c.target !== 'time').length;
     this.locked = true;
     this.remove(this.pending().map(([key]) => key));
-    this.tell.state(
-      'refused',
-      late
-        ? `${message} ${late === 1 ? 'One change' : `${late} changes`} made in this browser came too late and ${late === 1 ? 'was' : 'were'} not taken.`
-        : message,
-    );
+    this.tell.state('refused', late ? `${message} ${word('sheet.too-late', { count: late })}` : message);
   }
 
   /** Resolves when everything has reached the server; false when it cannot now. */

@@ -1,5 +1,7 @@
 // The two ways through the sheet: station by station, where the film halts at each station and only its faults are
 // asked, or all at once.
+import { word } from '../words.js';
+
 export class Walk {
   constructor(root, page) {
     Object.assign(this, { root, page, stations: JSON.parse(document.getElementById('stations').textContent) });
@@ -29,7 +31,7 @@ export class Walk {
     } catch {
       /* it holds for this page */
     }
-    this.page.say(way === 'all' ? 'all at once' : 'station by station');
+    this.page.say(word(`sheet.ways.${way}`));
     this.show();
     if (way === 'stations') this.to(this.rows[this.page.current].dataset.at);
   }
@@ -54,8 +56,11 @@ export class Walk {
     if (!quiet)
       this.page.say(
         step === 'case'
-          ? 'the case as a whole'
-          : `${this.stations[step]}: ${this.rows.filter((r) => r.dataset.at === step).length} to call`,
+          ? word('sheet.whole')
+          : word('sheet.to-call', {
+              station: this.stations[step],
+              n: this.rows.filter((r) => r.dataset.at === step).length,
+            }),
       );
   }
 
@@ -100,8 +105,8 @@ export class Walk {
       button.setAttribute(
         'aria-label',
         mine.length
-          ? `${this.stations[button.dataset.walkTo]}, ${called} of ${mine.length} called`
-          : 'the case as a whole',
+          ? word('sheet.called-of', { station: this.stations[button.dataset.walkTo], called, n: mine.length })
+          : word('sheet.whole'),
       );
       if (button.dataset.walkTo === this.at) button.setAttribute('aria-current', 'step');
       else button.removeAttribute('aria-current');

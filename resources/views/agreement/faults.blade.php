@@ -54,7 +54,8 @@
                     <tr>
                         <td>{{ $row['name'] }}</td>
                         @foreach($row['all'] as $f)
-                            <td><x-figure-value :figure="$f['figure']" :percent="$f['percent']" :n="$row['cases']" /></td>
+                            <td><x-figure-value :figure="$f['figure']" :percent="$f['percent']"
+                                :n="$row['cases']" /></td>
                         @endforeach
                     </tr>
                 @endforeach

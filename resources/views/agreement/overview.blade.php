@@ -1,6 +1,7 @@
 <div class="tiles">
     @foreach($tiles as $tile)
-        <div><b>{{ $tile['value'] }}</b>{{ $tile['label'] }}<br><span class="small quiet">{{ $tile['note'] }}</span></div>
+        <div><b>{{ $tile['value'] }}</b>{{ $tile['label'] }}<br><span
+            class="small quiet">{{ $tile['note'] }}</span></div>
     @endforeach
 </div>
 <p class="small quiet">{{ __('agreement.kappa') }}</p>
@@ -25,7 +26,8 @@
                     @foreach($list['lines'] as $line)
                         <tr>
                             <td><a href="{{ $line['url'] }}">{{ $line['name'] }}</a></td>
-                            <td class="num"><x-figure-value :figure="$line['figure']" :percent="$line['percent']" /></td>
+                            <td class="num"><x-figure-value :figure="$line['figure']"
+                                :percent="$line['percent']" /></td>
                         </tr>
                     @endforeach
                 </tbody>

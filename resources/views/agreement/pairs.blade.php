@@ -17,7 +17,8 @@
                         @if($cell['shade'] === null)
                             <td class="quiet">{{ $cell['text'] }}</td>
                         @else
-                            <td class="cell shade-{{ $cell['shade'] }}" title="{{ $cell['hint'] }}">{{ $cell['text'] }}</td>
+                            <td class="cell shade-{{ $cell['shade'] }}"
+                                title="{{ $cell['hint'] }}">{{ $cell['text'] }}</td>
                         @endif
                     @endforeach
                 </tr>

@@ -10,7 +10,8 @@
         @if($rounds)
             <nav class="small" aria-label="{{ __('agreement.rounds') }}">
                 @foreach($rounds as $other)
-                    <a href="{{ $other['url'] }}" @if($other['here']) aria-current="page" @endif>{{ $other['word'] }}</a>
+                    <a href="{{ $other['url'] }}" @if($other['here']) aria-current="page"
+                        @endif>{{ $other['word'] }}</a>
                 @endforeach
             </nav>
         @endif

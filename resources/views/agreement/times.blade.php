@@ -22,7 +22,8 @@
                             <td class="num">{{ $person['n'] }}</td>
                             <td class="num">
                                 <span @class(['thin' => $person['thin']])>
-                                    <b>{{ $person['bias'] }}</b> <span class="small quiet">{{ $person['interval'] }}</span>
+                                    <b>{{ $person['bias'] }}</b> <span
+                                        class="small quiet">{{ $person['interval'] }}</span>
                                 </span>
                             </td>
                             <td class="num">{{ $person['limits'] }}</td>

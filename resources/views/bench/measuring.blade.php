@@ -1,7 +1,7 @@
-<x-layout title="Being measured">
+<x-layout :title="__('bench.measuring.page')">
     <div data-waits="{{ $state }}">
-        <h1>{{ $recording->golfer->pseudonym }}, {{ $recording->club }} is being measured</h1>
-        <p class="words" role="status">This takes a few seconds. The page fills itself in; you can leave it and come back.</p>
+        <h1>{{ __('bench.measuring.title', ['name' => $name]) }}</h1>
+        <p class="words" role="status">{{ __('bench.measuring.says') }}</p>
     </div>
     <script type="module" src="/js/work.js"></script>
 </x-layout>

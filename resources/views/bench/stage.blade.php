@@ -5,7 +5,8 @@
         @foreach(['face-on', 'down-the-line'] as $view)
             <figure>
                 <figcaption><b>{{ __("views.$view") }}</b> <span data-caption></span></figcaption>
-                <div><canvas data-view="{{ $view }}" role="img" aria-label="{{ __("stage.seen.$view") }}"></canvas></div>
+                <div><canvas data-view="{{ $view }}" role="img"
+                    aria-label="{{ __("stage.seen.$view") }}"></canvas></div>
             </figure>
         @endforeach
     @else
@@ -22,21 +23,7 @@
     </div>
 @endisset
 <div class="transport">
-    @foreach([
-        'station-back' => '⇤',
-        'frame-back' => '←',
-        'play' => '▶',
-        'frame-on' => '→',
-        'station-on' => '⇥',
-        'speed' => '1',
-    ] as $does => $face)
-        <button type="button" data-do="{{ $does }}" title="{{ __("stage.do.$does.hint") }}"
-            aria-label="{{ __("stage.do.$does.name") }}">{{ $face }}</button>
-    @endforeach
-    @if($film)
-        <button type="button" data-do="feet" title="{{ __('stage.do.feet.hint') }}"
-            aria-pressed="false">{{ __('stage.do.feet.name') }}</button>
-    @endif
+    @include('bench.transport', ['near' => $film])
     <output data-clock aria-live="off"></output>
     @if($film && empty($locked))
         <select class="aid-menu" data-aid aria-label="{{ __('stage.aid') }}">

@@ -41,5 +41,6 @@
             <p class="small quiet below">{{ __('capture.once') }}</p>
         </aside>
     </div>
+    <x-words :of="['capture.script']" />
     <script type="module" src="/js/capture/page.js"></script>
 </x-layout>

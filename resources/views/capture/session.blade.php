@@ -3,7 +3,7 @@
     <h1 data-device>{{ $session->device->name }}</h1>
     <span class="state" data-state role="status">…</span>
     <button type="button" class="act second" data-arm-switch aria-pressed="{{ $session->armed ? 'true' : 'false' }}">
-        {{ __($session->armed ? 'capture.armed' : 'capture.not-armed') }}
+        {{ __($session->armed ? 'capture.script.armed' : 'capture.script.not-armed') }}
     </button>
 </div>
 <div class="shares">

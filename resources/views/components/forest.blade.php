@@ -10,7 +10,8 @@
                 <text class="tick" x="{{ $tick->x }}" y="{{ $tick->y }}">{{ $tick->text }}</text>
             @endforeach
             @foreach($chart->names as $name)
-                <text @class(['name', 'strong' => $name->strong]) x="{{ $name->x }}" y="{{ $name->y }}">{{ $name->text }}</text>
+                <text @class(['name', 'strong' => $name->strong]) x="{{ $name->x }}"
+                    y="{{ $name->y }}">{{ $name->text }}</text>
             @endforeach
             @foreach($chart->marks as $mark)
                 <g class="mark {{ $mark->series }}" transform="translate(0 {{ $mark->y }})">

@@ -1,2 +1,1 @@
-@props(['grade'])
-<span class="grade {{ str_replace(' ', '-', $grade) }}" title="{{ \Core\Consensus\Grade::from($grade)->says() }}">{{ $grade }}</span>
+<span class="grade {{ $style }}" title="{{ $says }}">{{ $grade }}</span>

@@ -21,7 +21,8 @@
         @if($places)
             <nav aria-label="{{ __('places.nav') }}">
                 @foreach($places as $place)
-                    <a href="{{ $place['url'] }}" @if($place['here']) aria-current="page" @endif>{{ $place['word'] }}</a>
+                    <a href="{{ $place['url'] }}" @if($place['here']) aria-current="page"
+                        @endif>{{ $place['word'] }}</a>
                 @endforeach
             </nav>
             <div class="who">

@@ -26,7 +26,7 @@
                         <select data-drawings aria-label="{{ __('debrief.whose-drawings') }}">
                             <option value="">{{ __('debrief.no-drawings') }}</option>
                             @foreach($drawn as $p)
-                                <option value="{{ $p['letter'] }}">{{ __('debrief.drawn-by', ['who' => $p['letter']]) }}</option>
+                                <option value="{{ $p['letter'] }}">{{ __('debrief.script.drawn-by', ['who' => $p['letter']]) }}</option>
                             @endforeach
                         </select>
                     @endif
@@ -47,7 +47,8 @@
                     <div class="details">
                         <ul class="small">
                             @foreach($people as $p)
-                                <li><x-letter :of="$p" /> {{ $p['causes'] }}@if($p['cue'] !== ''): “{{ $p['cue'] }}”@endif</li>
+                                <li><x-letter
+                                    :of="$p" /> {{ $p['causes'] }}@if($p['cue'] !== ''): “{{ $p['cue'] }}”@endif</li>
                             @endforeach
                         </ul>
                     </div>
@@ -56,7 +57,7 @@
             @include('debrief.case.order')
         </aside>
         @include('bench.keys')
-        <x-words :of="['keys', 'debrief']" />
+        <x-words :of="['keys', 'stage.script', 'debrief.script']" />
         <p class="only-heard" aria-live="polite" data-announce></p>
     </div>
     <script type="application/json" id="said">@json($forPage)</script>

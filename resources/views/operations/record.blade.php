@@ -18,7 +18,8 @@
                 <select id="f-who" name="who">
                     <option value="">{{ __('record.anybody') }}</option>
                     @foreach($people as $id => $name)
-                        <option value="{{ $id }}" @selected(($filter['who'] ?? '') === (string) $id)>{{ $name }}</option>
+                        <option value="{{ $id }}"
+                            @selected(($filter['who'] ?? '') === (string) $id)>{{ $name }}</option>
                     @endforeach
                 </select>
             </div>

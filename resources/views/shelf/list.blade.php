@@ -17,7 +17,8 @@
                 <div class="select">
                     <select id="f-{{ $field['name'] }}" name="{{ $field['name'] }}">
                         @foreach($field['options'] as $option)
-                            <option value="{{ $option['value'] }}" @selected($option['on'])>{{ $option['word'] }}</option>
+                            <option value="{{ $option['value'] }}"
+                                @selected($option['on'])>{{ $option['word'] }}</option>
                         @endforeach
                     </select>
                 </div>

@@ -33,7 +33,8 @@
                         <td class="quiet">{{ $reading['state'] }}</td>
                         <td class="num"><x-way :url="$reading['url']" :word="$reading['way']" /></td>
                         @if($r['reveals'])
-                            <td class="quiet"><x-way :url="$reading['again']['url']" :word="$reading['again']['word']" /></td>
+                            <td class="quiet"><x-way :url="$reading['again']['url']"
+                                :word="$reading['again']['word']" /></td>
                         @endif
                     </tr>
                 @endforeach

@@ -4,7 +4,6 @@ use Core\Codebook\ClubGroup;
 use Core\Codebook\Codebook;
 use Core\Codebook\CodebookDocument;
 use Core\Codebook\Condition;
-use Core\Codebook\Glossary;
 use Core\Codebook\Observability;
 use Core\Codebook\Shown;
 use Core\Codebook\SwingReport;
@@ -315,9 +314,3 @@ it('publishes a swing by its schema, for every device and with nothing but a tra
         ->and($report->faults(Codebook::standard())['sway']->judgement->verdict)
         ->toBe($device === null ? Verdict::NotMeasurable : Verdict::Supported);
 })->with([...DeviceClass::cases(), null]);
-
-it('explains its words without using them loosely', function () {
-    foreach (Glossary::words() as $word => $means) {
-        expect($means)->toMatch('/^[A-Z].*\.$/')->and($word)->not->toBe('');
-    }
-});

@@ -209,12 +209,6 @@ it('names a proxy wherever it says indirect', function () {
             expect(worded($fault->proxy($filmOnly)))->toBeString()->not->toBe('');
         }
     }
-    expect($filmOnly->label())
-        ->toBe('film only')
-        ->and((new Shown(null, false))->label())
-        ->toBe('nothing')
-        ->and((new Shown(DeviceClass::Mat, true))->label())
-        ->toBe('film and pressure mat');
 });
 
 it('never says "weight" of a golfer', function () {

@@ -215,7 +215,7 @@ it('states uncertainties that hold: the noise-free value lies within them about 
         STDERR,
         sprintf(
             "  %s: %d of %d noisy values within their stated uncertainty of the value before\n",
-            $device->label(),
+            $device->value,
             $inside,
             $all,
         ),

@@ -66,7 +66,7 @@ it('finds the stations in noisy body points: median within a frame, none three f
         sprintf(
             '  stations from %s at 120 a second: median %.1f ms, 95 in 100 within %.1f ms, %d of %d outside their own '
                 ."uncertainty\n",
-            $view->label(),
+            $view->value,
             1000 * $errors[intdiv($n, 2)],
             1000 * $errors[(int) (0.95 * $n)],
             $outside,

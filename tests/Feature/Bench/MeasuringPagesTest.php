@@ -8,7 +8,7 @@ use App\Models\Recording;
 use App\Shelf\Actions\MeasureRecording;
 use Core\Codebook\Codebook;
 use Core\Codebook\CodebookDocument;
-use Core\Codebook\Glossary;
+use Core\Drawing\RuleChart;
 use Core\Measurement\Measure;
 use Core\Motion\Station;
 use Illuminate\Support\Facades\Route;
@@ -59,19 +59,16 @@ it('draws for every verdict that could be decided the curve, the threshold and t
             foreach ($set->faults[$lens] as $fault => $verdict) {
                 $charts = $curves->of($recording, $fault, $lens, $this->headCoach());
                 expect($charts)->toHaveCount(count($verdict['deciding']));
-                foreach ($charts as $chart) {
-                    if ($chart['curve'] === null) {
-                        continue;
-                    }
+                foreach (array_filter(array_column($charts, 'chart')) as $chart) {
                     $drawn++;
-                    expect($chart['curve'])->toMatch('/^M[\d. ]+(L[\d. ]+)+$/');
-                    foreach (['level' => VerdictCurves::HEIGHT, 'moment' => VerdictCurves::WIDTH] as $name => $most) {
-                        if ($chart[$name] !== null) {
-                            expect($chart[$name])->toBeGreaterThanOrEqual(0.0)->toBeLessThanOrEqual((float) $most);
+                    expect($chart->curve)->toMatch('/^M[\d. ]+(L[\d. ]+)+$/');
+                    foreach (['level' => RuleChart::HEIGHT, 'moment' => RuleChart::WIDTH] as $name => $most) {
+                        if ($chart->$name !== null) {
+                            expect($chart->$name)->toBeGreaterThanOrEqual(0.0)->toBeLessThanOrEqual($most);
                         }
                     }
-                    if ($chart['dot'] !== null) {
-                        expect($chart['dot'][0])->toBeGreaterThanOrEqual(30.0)->toBeLessThanOrEqual(380.0);
+                    if ($chart->dot !== null) {
+                        expect($chart->dot[0])->toBeGreaterThanOrEqual(30.0)->toBeLessThanOrEqual(380.0);
                     }
                 }
             }
@@ -105,10 +102,11 @@ it('lists what the lens says of each measure, and only bands that the lens has',
 it('explains every measure and every word on the codebook page, and links to them from the Bench', function () {
     $page = $this->actingAs($this->person('tam'))->get('/codebook')->assertOk();
     foreach (Measure::cases() as $measure) {
-        $page->assertSee('id="m-'.$measure->value.'"', false)->assertSee($measure->label());
+        $page->assertSee('id="m-'.$measure->value.'"', false)->assertSee(App\Words\Term::measure($measure));
     }
-    foreach (array_keys(Glossary::words()) as $word) {
-        $page->assertSee($word);
+    foreach (__('glossary') as $entry) {
+        expect($entry['means'])->toMatch('/^[A-Z].*\.$/');
+        $page->assertSee($entry['word'])->assertSee($entry['means']);
     }
     $recording = Recording::query()->firstOrFail();
     $bench = $this->actingAs($this->headCoach())->get("/bench/{$recording->public_id}")->assertOk();
@@ -126,7 +124,7 @@ it('shows every station with where its time comes from, and every clock', functi
     foreach (Recording::query()->limit(3)->get() as $recording) {
         $page = $this->actingAs($this->headCoach())->get("/bench/{$recording->public_id}")->assertOk();
         foreach (Station::cases() as $station) {
-            $page->assertSee('title="'.e(ucfirst($station->definition())).'"', false);
+            $page->assertSee('title="'.e(ucfirst(App\Words\Term::stationDefinition($station))).'"', false);
         }
         $page->assertSee('body points')->assertSee('parts per million')->assertSee('+ frame');
         if ($recording->deviceClass()->measuresForce()) {

@@ -242,7 +242,7 @@ it('shows what a foreign file would become, takes corrections, and remembers the
         ->toEqualWithDelta($s->trace->channels['copx_mm'][60], 0.01)
         ->and(PendingImport::query()->count())
         ->toBe(0)
-        ->and(Illuminate\Support\Facades\Storage::disk('local')->exists($import->path))
+        ->and(Illuminate\Support\Facades\Storage::disk('imports')->exists($import->path))
         ->toBeFalse();
     // The next file with the same header is understood at once.
     $send(str_replace("\n100,", "\n101,", $csv))->assertRedirect();

@@ -378,14 +378,15 @@ it('shows the ball and the numbers of every swing of a series, but no verdict an
     $this->post("/read/{$reading->public_id}/hand-in")->assertSessionHas('done');
     $again = Reading::query()->where('sitting_case_id', $reading->sitting_case_id)->where('stage', 'reveal')->sole();
     $looks = app(App\Sittings\Pages\SecondLook::class)->of($again->fresh(['case.swings.recording']));
-    expect(array_column($looks, 'name'))
+    expect(array_column($looks['swings'], 'name'))
         ->toBe(['1, cold', '2', '3'])
         ->and(app(App\Sittings\Pages\SecondLook::class)->of($reading->fresh()))
-        ->toBe([]);
-    foreach ($looks as $i => $look) {
+        ->toBeNull();
+    $impact = App\Words\Term::measure(Core\Measurement\Measure::ImpactShare);
+    $row = collect($looks['rows'])->firstWhere('label', $impact);
+    foreach ($looks['swings'] as $i => $look) {
         $measured = Recording::query()->find($series[$i])->measured()->first()->measurements['impact_share'];
-        $shown = collect($look['numbers'])->firstWhere('label', Core\Measurement\Measure::ImpactShare->label());
-        expect($shown['value'])->toBe(number_format($measured['value'], 0));
+        expect($row['values'][$i])->toBe(number_format($measured['value'], 0));
     }
     $page = $this->get("/read/{$again->public_id}")->assertOk();
     foreach (['supported', 'contradicted', 'borderline', 'verified', 'panel only'] as $word) {

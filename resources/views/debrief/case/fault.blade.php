@@ -3,7 +3,8 @@
         <span class="station">{{ $f['station'] }}</span><span class="name">{{ ucfirst($f['name']) }}</span>
         <span class="split">
             @foreach($f['camps'] as $camp)
-                <span class="call {{ $camp['presence'] }}" title="{{ __('calls.'.$camp['presence']) }}">{{ $camp['count'] }}<span
+                <span class="call {{ $camp['presence'] }}"
+                    title="{{ __('calls.'.$camp['presence']) }}">{{ $camp['count'] }}<span
                     class="only-heard"> {{ __('calls.'.$camp['presence']) }}</span></span>
             @endforeach
         </span>
@@ -31,7 +32,8 @@
         @foreach($f['reasons'] as $r)
             <p class="small">
                 <x-letter :of="$r" /> {{ $r['on'] }}@if($r['t'] !== null), <button type="button" class="link"
-                    data-go="{{ $r['t'] }}" data-swing-of="{{ $r['swing'] }}">{{ $r['at'] }}</button>@endif: “{{ $r['reason'] }}”
+                    data-go="{{ $r['t'] }}"
+                        data-swing-of="{{ $r['swing'] }}">{{ $r['at'] }}</button>@endif: “{{ $r['reason'] }}”
             </p>
         @endforeach
         <button type="button" class="act second" data-do="answer" aria-expanded="false">{{ __('debrief.key') }}

@@ -1,0 +1,226 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Codebook\Pages;
+
+use App\Codebook\Codebooks;
+use App\Models\CodebookVersion;
+use App\Words\Term;
+use App\Words\Wording;
+use Core\Codebook\Codebook;
+use Core\Codebook\CodebookDocument;
+use Core\Codebook\Drill;
+use Core\Codebook\Fault;
+use Core\Codebook\Observability;
+use Core\Codebook\Shown;
+use Core\Measurement\Measure;
+use Core\Number\Written;
+use Core\Trace\DeviceClass;
+
+/**
+ * The codebook under one lens, with everything a person may look up in it.
+ *
+ * @phpstan-type FaultSection array{key: string, name: string, station: string, shows: string, differs: bool,
+ *     facts: array<string, string>, seen: list<array{grade: string, hint: string, says: string}>}
+ */
+final readonly class CodebookPage
+{
+    public function __construct(private Codebooks $codebooks, private Wording $words)
+    {
+    }
+
+    /** @return array<string, mixed> */
+    public function of(string $lens): array
+    {
+        $document = $this->codebooks->document();
+        $codebook = $document->under($lens);
+
+        return [
+            'version' => $codebook->version,
+            'lenses' => self::lenses($document, $lens),
+            'says' => $codebook->lens->says,
+            'footwork' => self::footwork($codebook),
+            'faults' => array_values(array_map(
+                fn (Fault $fault): array => $this->fault($fault, $document),
+                $codebook->faults,
+            )),
+            'drills' => array_map(self::drill(...), array_values($codebook->drills())),
+            'lensNames' => array_values($document->lenses()),
+            'bands' => self::bands($document),
+            'measures' => array_map(self::measure(...), Measure::cases()),
+            'words' => __('glossary'),
+            'versions' => self::versions(),
+        ];
+    }
+
+    /** @return list<array{name: string, url: string, here: bool}> */
+    private static function lenses(CodebookDocument $document, string $chosen): array
+    {
+        $out = [];
+        foreach ($document->lenses() as $key => $name) {
+            $out[] = ['name' => $name, 'url' => route('codebook', ['lens' => $key]), 'here' => $key === $chosen];
+        }
+
+        return $out;
+    }
+
+    private static function footwork(Codebook $codebook): string
+    {
+        $out = [];
+        foreach ($codebook->lens->footwork as $what => $says) {
+            $out[] = ucfirst($what).": $says.";
+        }
+
+        return implode(' ', $out);
+    }
+
+    /** @return FaultSection */
+    private function fault(Fault $f, CodebookDocument $document): array
+    {
+        return [
+            'key' => $f->key,
+            'name' => ucfirst($f->name),
+            'station' => $f->station->value,
+            'shows' => (string) __('codebook.shows-at', ['station' => Term::station($f->station)]),
+            'differs' => $document->differingOn($f->key) !== [],
+            'facts' => self::worded('codebook.fault', [
+                'look-for' => $f->lookFor,
+                'in-the-trace' => $f->inTheTrace,
+                'supported' => $this->words->said($f->supported->remark()),
+                'contradicted' => $this->words->said($f->contradicted->remark()),
+                'confused' => implode(', ', $f->confusedWith),
+                'counter-example' => $f->counterExample,
+                'misses' => implode(', ', $f->misses),
+                'cause' => $f->cause,
+                'consequence' => $f->consequence,
+                'disagreement' => $f->disagreement,
+            ]),
+            'seen' => $this->seen($f),
+        ];
+    }
+
+    /** @return list<array{grade: string, hint: string, says: string}> on what it can be seen */
+    private function seen(Fault $fault): array
+    {
+        $out = [];
+        foreach ([
+            'film' => new Shown(null, true),
+            'mat' => new Shown(DeviceClass::Mat, false),
+            'plate' => new Shown(DeviceClass::Plate, false),
+            'dual-plate' => new Shown(DeviceClass::DualPlate, false),
+            'film-and-plates' => new Shown(DeviceClass::DualPlate, true),
+            'points' => new Shown(null, false, true),
+        ] as $name => $shown) {
+            $observability = $fault->observability($shown);
+            $proxy = $fault->proxy($shown);
+            $out[] = [
+                'grade' => match ($observability) {
+                    Observability::Observable => 'verified',
+                    Observability::Indirect => 'borderline',
+                    Observability::NotObservable => 'contested',
+                },
+                'hint' => $proxy === null ? '' : $this->words->said($proxy),
+                'says' => __("codebook.evidence.$name").': '.__("codebook.observability.$observability->value"),
+            ];
+        }
+
+        return $out;
+    }
+
+    /** @return array{key: string, name: string, for: string, facts: array<string, string>} */
+    private static function drill(Drill $d): array
+    {
+        $expected = [];
+        foreach ($d->expected as $measure => $says) {
+            $expected[] = Term::measure(Measure::from($measure))." $says";
+        }
+
+        return [
+            'key' => $d->key,
+            'name' => ucfirst($d->name),
+            'for' => (string) ($d->harms ? __('codebook.drills.harms') : __('codebook.drills.for', ['what' => $d->for])),
+            'facts' => self::worded('codebook.drills', [
+                ($d->harms ? 'why-not' : 'not') => $d->not,
+                'set-up' => $d->setUp,
+                'steps' => implode(' ', $d->steps),
+                'far' => $d->far,
+                'expected' => implode('; ', $expected),
+                'caution' => $d->caution,
+            ]),
+        ];
+    }
+
+    /**
+     * @param  array<string, string|null>  $facts  by the line that names each
+     * @return array<string, string> by name, those that say something
+     */
+    private static function worded(string $of, array $facts): array
+    {
+        $out = [];
+        foreach ($facts as $name => $says) {
+            if ($says !== null && $says !== '') {
+                $out[(string) __("$of.$name")] = $says;
+            }
+        }
+
+        return $out;
+    }
+
+    /** @return list<array{measure: string, name: string, unit: string, bands: list<string>}> a band for each lens */
+    private static function bands(CodebookDocument $document): array
+    {
+        $all = array_map(
+            static fn (string $key): array => $document->under($key)->lens->bands,
+            array_keys($document->lenses()),
+        );
+        $out = [];
+        foreach (array_keys(array_merge(...$all)) as $name) {
+            [$key, $station] = array_pad(explode('@', $name), 2, null);
+            $measure = Measure::from((string) $key);
+            $out[] = [
+                'measure' => $measure->value,
+                'name' => Term::measure($measure, $station),
+                'unit' => $measure->unit(),
+                'bands' => array_map(
+                    static fn (array $bands): string => isset($bands[$name])
+                        ? (string) __('codebook.bands.from-to', [
+                            'from' => Written::short($bands[$name][0]),
+                            'to' => Written::short($bands[$name][1]),
+                        ])
+                        : (string) __('figures.none'),
+                    $all,
+                ),
+            ];
+        }
+
+        return $out;
+    }
+
+    /** @return array{key: string, name: string, means: string, note: string} */
+    private static function measure(Measure $m): array
+    {
+        return [
+            'key' => $m->value,
+            'name' => Term::measure($m),
+            'means' => ucfirst(Term::definition($m)).'.',
+            'note' => $m->unit().($m->isByStation() ? __('codebook.measures.at-stations') : '')." · $m->value",
+        ];
+    }
+
+    /** @return list<string> */
+    private static function versions(): array
+    {
+        return array_values(
+            CodebookVersion::query()
+                ->orderByDesc('id')
+                ->get(['version', 'note', 'created_at'])
+                ->map(static fn (CodebookVersion $v): string => (string) __('codebook.versions.line', [
+                    'version' => $v->version,
+                    'date' => $v->created_at->format('j M Y'),
+                    'note' => $v->note,
+                ]))
+                ->all(),
+        );
+    }
+}

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Components;
+
+use Illuminate\Contracts\View\View;
+use Illuminate\Support\Str;
+use Illuminate\View\Component;
+
+/** A word of the glossary, explained where it stands: by pointer, finger or keyboard. */
+final class Term extends Component
+{
+    /** @param  string  $of  the word's key in lang/en/glossary.php */
+    public function __construct(public string $of)
+    {
+    }
+
+    public function render(): View
+    {
+        return view('components.term', [
+            'id' => 'term-'.Str::lower(Str::random(8)),
+            'word' => (string) __("glossary.$this->of.word"),
+            'means' => (string) __("glossary.$this->of.means"),
+        ]);
+    }
+}

@@ -1,0 +1,210 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sittings\Pages;
+
+use App\Bench\Pages\TraceTitle;
+use App\Codebook\Codebooks;
+use App\Models\CaseSwing;
+use App\Models\Reading;
+use App\Words\Term;
+use Core\Codebook\Codebook;
+use Core\Codebook\Drill;
+use Core\Codebook\Fault;
+use Core\Motion\Station;
+use Core\Reading\CaseKind;
+use Core\Reading\Miss;
+use Core\Reading\Stage;
+use Core\Reading\Stop;
+
+/** One case as somebody reads it: what is shown of the swing, and the sheet. */
+final readonly class ReadingPage
+{
+    /** Keys of what a call may be pinned on. */
+    private const PIN_KEYS = ['film' => 'F', 'trace' => 'T', 'turf' => 'M', 'ball' => 'J', 'strike' => 'Z'];
+
+    public function __construct(private Codebooks $codebooks, private SecondLook $second)
+    {
+    }
+
+    /** @return array<string, mixed> */
+    public function of(Reading $reading): array
+    {
+        $reading->load(['case.sitting', 'case.swings.recording.golfer']);
+        $case = $reading->case;
+        $codebook = $this->codebooks->of($case->sitting);
+        $second = $this->second->of($reading);
+
+        return [
+            'reading' => $reading,
+            'title' => (string) __('reading.head', ['n' => $reading->position]),
+            'of' => (string) __('reading.of', ['count' => self::cases($reading)]),
+            'about' => self::about($reading),
+            'secondLook' => $reading->stage === Stage::Reveal,
+            'fetch' => self::fetch($reading),
+            'traceTitle' => TraceTitle::of($case->recording),
+            'swings' => self::swings($reading),
+            'kind' => $case->kind->value,
+            'isSingle' => $case->kind === CaseKind::Single,
+            'isPair' => $case->kind === CaseKind::Pair,
+            'asWhole' => match ($case->kind) {
+                CaseKind::Series => (string) __('reading.series', ['count' => $case->swings->count()]),
+                CaseKind::Pair => (string) __('reading.pair'),
+                CaseKind::Single => null,
+            },
+            'locked' => $reading->isLocked(),
+            'state' => (string) __('reading.'.match (true) {
+                ! $reading->isLocked() => 'saved',
+                $reading->handed_in_at !== null => 'locked',
+                default => 'closed',
+            }),
+            'outcome' => $second,
+            'faults' => array_map(self::fault(...), array_values($codebook->faults)),
+            'pins' => self::pins($reading, $second !== null),
+            'stations' => self::stations(),
+            'drills' => self::drills($codebook, $reading->isLocked()),
+            'stops' => self::options('stops', array_map(static fn (Stop $s): string => $s->value, Stop::cases())),
+            'misses' => self::options('misses', array_map(static fn (Miss $m): string => $m->value, Miss::cases())),
+            'names' => array_map(
+                static fn (Fault $f): array => ['name' => $f->name, 'station' => $f->station->value],
+                $codebook->faults,
+            ),
+        ];
+    }
+
+    /** How many cases of the round this reader has. */
+    private static function cases(Reading $reading): int
+    {
+        return Reading::query()
+            ->where('user_id', $reading->user_id)
+            ->where('stage', Stage::Blind)
+            ->whereIn('sitting_case_id', $reading->case->sitting->cases()->whereNull('withdrawn_at')->select('id'))
+            ->count();
+    }
+
+    private static function about(Reading $reading): string
+    {
+        $recording = $reading->case->recording;
+        $golfer = $recording->golfer;
+        $plays = (string) $recording->shape === ''
+            ? null
+            : (string) __('reading.about.plays', ['shape' => $recording->shape]);
+
+        return implode(' · ', array_filter([
+            $reading->case->sitting->name,
+            (string) __("reading.about.hand.$golfer->handedness"),
+            (string) __('reading.about.swing', ['club' => $recording->club, 'swing' => $recording->swing]),
+            $plays,
+            $golfer->limits,
+            Term::shown($reading->shown()),
+        ], static fn (?string $part): bool => $part !== null && $part !== ''));
+    }
+
+    /** @return list<string> addresses of what the page will ask for */
+    private static function fetch(Reading $reading): array
+    {
+        $out = [route('read.evidence', [$reading, 1], false)];
+        foreach ($reading->filmViews() as $view) {
+            $out[] = route('read.film', [$reading, 1, $view->value, 'stream'], false);
+        }
+
+        return $out;
+    }
+
+    /** @return list<array{name: string, url: string}> */
+    private static function swings(Reading $reading): array
+    {
+        return $reading->case->kind === CaseKind::Single ? [] : array_values(
+            $reading->case->swings
+                ->map(static fn (CaseSwing $s): array => [
+                    'name' => $reading->case->swingName($s),
+                    'url' => route('read.evidence', [$reading, $s->position], false),
+                ])
+                ->all(),
+        );
+    }
+
+    /** @return array{key: string, name: string, station: string, lookFor: string, facts: array<string, string>} */
+    private static function fault(Fault $f): array
+    {
+        $facts = [
+            'in-the-trace' => ucfirst($f->inTheTrace),
+            'confused' => $f->confusedWith === []
+                ? (string) __('figures.none')
+                : ucfirst(implode(', ', $f->confusedWith)),
+            'counter-example' => $f->counterExample,
+            'disagreement' => (string) $f->disagreement,
+        ];
+        $named = [];
+        foreach (array_filter($facts, static fn (string $says): bool => $says !== '') as $name => $says) {
+            $named[(string) __("reading.fault.$name")] = $says;
+        }
+
+        return [
+            'key' => $f->key,
+            'name' => ucfirst($f->name),
+            'station' => $f->station->value,
+            'lookFor' => ucfirst($f->lookFor).'.',
+            'facts' => $named,
+        ];
+    }
+
+    /** @return array<string, string> key to press by what may be pinned on: only what is shown */
+    private static function pins(Reading $reading, bool $ballIsShown): array
+    {
+        $film = $reading->arm->film;
+        $may = array_filter([
+            'film' => $film,
+            'trace' => $reading->arm->trace,
+            'turf' => $film,
+            'ball' => $ballIsShown,
+            'strike' => $ballIsShown,
+        ]);
+
+        return array_intersect_key(self::PIN_KEYS, $may);
+    }
+
+    /** @return array<string, string> names by code */
+    private static function stations(): array
+    {
+        $out = [];
+        foreach (Station::cases() as $station) {
+            $out[$station->value] = Term::station($station);
+        }
+
+        return $out;
+    }
+
+    /**
+     * @return array<string, array{name: string, says: string, far: string, caution: string, harm: ?string}> by key, in
+     *     the order of their names; that one does harm is told once nothing can be changed any more
+     */
+    private static function drills(Codebook $codebook, bool $locked): array
+    {
+        $drills = $codebook->drills();
+        uasort($drills, static fn (Drill $a, Drill $b): int => $a->name <=> $b->name);
+
+        return array_map(static fn (Drill $d): array => [
+            'name' => $d->name,
+            'says' => trim($d->setUp.' '.implode(' ', $d->steps)),
+            'far' => $d->far,
+            'caution' => trim(($d->harms ? '' : $d->caution).' '.__('cautions.drills')),
+            'harm' => $locked && $d->harms ? ucfirst($d->for).": $d->not. $d->caution" : null,
+        ], $drills);
+    }
+
+    /**
+     * @param  list<string>  $values
+     * @return array<string, string>
+     */
+    private static function options(string $of, array $values): array
+    {
+        $out = [];
+        foreach ($values as $value) {
+            $out[$value] = (string) __("reading.$of.$value");
+        }
+
+        return $out;
+    }
+}

@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Words;
+
+use Core\Codebook\Shown;
+use Core\Consensus\Grade;
+use Core\Measurement\Measure;
+use Core\Motion\Station;
+use Core\Motion\View;
+use Core\Trace\DeviceClass;
+
+/** What the things that core knows by their codes are called: lines of lang/. */
+final class Term
+{
+    /** A measure's name, at a station where it is taken at several. */
+    public static function measure(Measure $measure, ?string $station = null): string
+    {
+        $name = self::line("measures.names.$measure->value");
+
+        return $station === null
+            ? $name
+            : self::line('measures.at', ['measure' => $name, 'station' => $station]);
+    }
+
+    public static function definition(Measure $measure): string
+    {
+        return self::line("measures.definitions.$measure->value");
+    }
+
+    public static function station(Station $station): string
+    {
+        return self::line("stations.names.$station->value");
+    }
+
+    public static function stationDefinition(Station $station): string
+    {
+        return self::line("stations.definitions.$station->value");
+    }
+
+    public static function device(DeviceClass $device): string
+    {
+        return self::line("devices.$device->value");
+    }
+
+    /** Where body points come from. */
+    public static function view(View $view): string
+    {
+        return self::line("views.points.$view->value");
+    }
+
+    public static function grade(Grade $grade): string
+    {
+        return self::line("grades.says.$grade->value");
+    }
+
+    /** What a reader is shown of a swing. */
+    public static function shown(Shown $shown): string
+    {
+        $seen = array_map(
+            static fn (string $kind): string => match (true) {
+                $kind === 'film' => self::line('views.film'),
+                View::tryFrom($kind) !== null => self::view(View::from($kind)),
+                default => self::device(DeviceClass::from($kind)),
+            },
+            $shown->evidence(),
+        );
+
+        return match (count($seen)) {
+            0 => self::line('views.nothing'),
+            1 => self::line('views.only', ['one' => $seen[0]]),
+            default => implode(self::line('views.and'), $seen),
+        };
+    }
+
+    /** @param  array<string, string>  $with */
+    private static function line(string $key, array $with = []): string
+    {
+        return (string) __($key, $with);
+    }
+}

@@ -1,0 +1,67 @@
+<?php
+
+// The codebook as a page.
+return [
+    'page' => 'Codebook',
+    'title' => 'Codebook, version :version',
+    'lens' => 'Lens',
+    'parts' => ['drills' => 'drills', 'bands' => 'bands', 'measures' => 'measures', 'words' => 'words'],
+    'sides' => 'Everything is said in lead and trail: lead is the side nearer the target. Severity: 1 slight – would '
+        .'not mention it first; 2 clear – would work on it; 3 dominant – nothing else matters until it changes.',
+    'differ' => 'lenses differ',
+    'shows-at' => 'Shows at :station',
+    'fault' => [
+        'look-for' => 'look for',
+        'in-the-trace' => 'in the trace',
+        'supported' => 'supported when',
+        'contradicted' => 'contradicted when',
+        'confused' => 'not to be taken for it',
+        'counter-example' => 'counter-example',
+        'misses' => 'tends to give',
+        'cause' => 'often comes from',
+        'consequence' => 'often leads to',
+        'disagreement' => 'good coaches disagree',
+        'seen-on' => 'can be seen on',
+    ],
+    'evidence' => [
+        'film' => 'film',
+        'mat' => 'mat',
+        'plate' => 'plate',
+        'dual-plate' => 'two plates',
+        'film-and-plates' => 'film and plates',
+        'points' => '3-D points',
+    ],
+    'observability' => [
+        'observable' => 'observable',
+        'indirect' => 'indirect',
+        'not observable' => 'not observable',
+    ],
+    'drills' => [
+        'title' => 'Drills',
+        'harms' => 'rarely helps anybody',
+        'for' => 'for :what',
+        'why-not' => 'why not',
+        'not' => 'not to be used',
+        'set-up' => 'set-up',
+        'steps' => 'steps',
+        'far' => 'how far',
+        'expected' => 'if it works',
+        'caution' => 'caution',
+    ],
+    'bands' => ['title' => 'Where the lenses draw their bands', 'measure' => 'Measure', 'from-to' => ':from … :to'],
+    'measures' => ['title' => 'What is measured', 'at-stations' => ', at stations'],
+    'words' => ['title' => 'Words'],
+    'versions' => [
+        'title' => 'Versions',
+        'in-use' => 'In use: version :version.',
+        'file' => 'Take it as a file',
+        'whole' => '– every rule, band and text is in it.',
+        'line' => ':version, :date: :note',
+        'document' => 'An edited codebook, JSON, with a version of its own',
+        'note' => 'What has changed, and why',
+        'keep' => 'Check and keep it',
+        'checked' => 'It is checked whole. A version is never changed; rounds under way go on with the one they were '
+            .'opened with.',
+        'kept' => 'Kept. New work uses it; rounds under way go on with theirs.',
+    ],
+];

@@ -1,0 +1,4 @@
+<?php
+
+// Logging in.
+return ['page' => 'Log in', 'address' => 'Address', 'password' => 'Password', 'act' => 'Log in'];

@@ -1,0 +1,10 @@
+{{-- Choosing what to put beside a recording. Expects $of, $label, $candidates. --}}
+<form method="get" action="{{ route('bench.beside', $of) }}" class="beside">
+    <label for="other">{{ $label }}</label>
+    <select id="other" name="other">
+        @foreach($candidates as $c)
+            <option value="{{ $c['id'] }}" @selected($c['chosen'] ?? false)>{{ $c['name'] }}</option>
+        @endforeach
+    </select>
+    <button class="act second">{{ __('bench.put-beside') }}</button>
+</form>

@@ -1,0 +1,13 @@
+<h2 id="drills">{{ __('codebook.drills.title') }}</h2>
+<p class="notice small">{{ __('cautions.drills') }}</p>
+@foreach($drills as $d)
+    <details class="group" id="d-{{ $d['key'] }}">
+        <summary><b>{{ $d['name'] }}</b> – {{ $d['for'] }}</summary>
+        <dl class="facts small">
+            @foreach($d['facts'] as $name => $says)
+                <dt>{{ $name }}</dt>
+                <dd>{{ $says }}</dd>
+            @endforeach
+        </dl>
+    </details>
+@endforeach

@@ -1,0 +1,24 @@
+<h2 id="versions">{{ __('codebook.versions.title') }}</h2>
+<p>
+    {{ __('codebook.versions.in-use', ['version' => $version]) }}
+    <a href="{{ route('codebook.document') }}">{{ __('codebook.versions.file') }}</a>
+    {{ __('codebook.versions.whole') }}
+    @foreach($versions as $line)
+        <br><span class="small quiet">{{ $line }}</span>
+    @endforeach
+</p>
+@can('run-academy')
+    <form method="post" action="{{ route('codebook.store') }}" enctype="multipart/form-data" class="new-version">
+        @csrf
+        <div>
+            <label class="label" for="document">{{ __('codebook.versions.document') }}</label>
+            <input class="input" type="file" id="document" name="document" accept=".json,application/json" required>
+        </div>
+        <div>
+            <label class="label" for="note">{{ __('codebook.versions.note') }}</label>
+            <input class="input" id="note" name="note" minlength="5" maxlength="500" required>
+        </div>
+        <div><button class="act second">{{ __('codebook.versions.keep') }}</button></div>
+    </form>
+    <p class="small quiet">{{ __('codebook.versions.checked') }}</p>
+@endcan
