@@ -193,6 +193,16 @@ final class ItemTable
         ];
     }
 
+    /** Why its chance-corrected figures are undefined, where they are. */
+    public function whyUndefined(): Undefined
+    {
+        return match (true) {
+            $this->paired === 0 => Undefined::NoPairs,
+            $this->q === 1 => Undefined::OneCategory,
+            default => Undefined::AllRatingsSame,
+        };
+    }
+
     /** What two spellings of the same value share. */
     private static function id(Scale $scale, string $value): string
     {

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Core\Planning;
 
-use Core\Agreement\Coefficient\Coefficients;
 use Core\Agreement\Coefficient\CongerKappa;
+use Core\Agreement\Coefficient\CountFigures;
 use Core\Agreement\Coefficient\PairTables;
 use Core\Agreement\Confidence;
 use Core\Agreement\Figure;
@@ -149,7 +149,7 @@ final readonly class WidthSimulation
         return match ($this->coefficient) {
             'conger_kappa' => CongerKappa::figure($table, $weights, $this->confidence),
             'light_kappa' => (new PairTables($table, $weights, $this->confidence))->light(),
-            default => (new Coefficients(
+            default => (new CountFigures(
                 $table,
                 new CountSums($table, $weights),
                 $weights,

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Core\Simulation;
 
-use Core\Agreement\Coefficient\Coefficients;
 use Core\Agreement\Coefficient\CohenKappa;
 use Core\Agreement\Coefficient\CongerKappa;
+use Core\Agreement\Coefficient\CountFigures;
 use Core\Agreement\Coefficient\PairTables;
 use Core\Agreement\Confidence;
 use Core\Agreement\Figure;
@@ -84,7 +84,7 @@ final readonly class CoverageStudy
         if ($bootstrap !== null) {
             $against = (new KeyBootstrap(['r0' => $rater], false, $bootstrap))->intervals($against, $confidence);
         }
-        [$counted, $specific] = (new Coefficients(
+        [$counted, $specific] = (new CountFigures(
             $table,
             new CountSums($table, $weights, $bootstrap->cases ?? 0),
             $weights,

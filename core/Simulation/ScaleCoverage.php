@@ -6,9 +6,9 @@ namespace Core\Simulation;
 
 use Core\Agreement\Coefficient\Alpha;
 use Core\Agreement\Coefficient\BlandAltman;
-use Core\Agreement\Coefficient\Coefficients;
 use Core\Agreement\Coefficient\CohenKappa;
 use Core\Agreement\Coefficient\CongerKappa;
+use Core\Agreement\Coefficient\CountFigures;
 use Core\Agreement\Coefficient\IntervalAlpha;
 use Core\Agreement\Coefficient\IntraclassCorrelation;
 use Core\Agreement\Coefficient\OrdinalAlpha;
@@ -92,7 +92,7 @@ final readonly class ScaleCoverage
             ];
         }
         $weights = Weights::ordinal($table->q);
-        [$counted] = (new Coefficients(
+        [$counted] = (new CountFigures(
             $table,
             new CountSums($table, $weights, $bootstrap->cases ?? 0),
             $weights,

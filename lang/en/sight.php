@@ -2,6 +2,10 @@
 
 // Why something cannot be looked at now, by Core\Sight\Why.
 return [
+    'page' => 'Not now',
+    'next' => 'Next case',
+    'today' => 'Today',
+    'back' => 'Back to Today',
     'consent' => 'The consent for this recording has ended; it is no longer shown, and this case is asked of nobody '
         .'any more.',
     'erased' => 'Film and trace of this recording were erased; this case is asked of nobody any more.',

@@ -1,5 +1,8 @@
-<x-layout title="Not now">
-    <h1>Not now</h1>
+<x-layout :title="__('sight.page')">
+    <h1>{{ __('sight.page') }}</h1>
     <p class="words">{{ __("sight.$why") }}</p>
-    <p><a class="act" href="{{ route('read.next') }}">Next case</a> <a href="{{ route('today') }}">Today</a></p>
+    <p>
+        <a class="act" href="{{ route('read.next') }}">{{ __('sight.next') }}</a>
+        <a href="{{ route('today') }}">{{ __('sight.today') }}</a>
+    </p>
 </x-layout>

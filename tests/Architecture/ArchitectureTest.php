@@ -228,24 +228,39 @@ it('keeps source files to a size one can read', function () {
 });
 
 it('says lead and trail, never left and right, in the words people read', function () {
-    foreach (
-        glob(dirname(__DIR__, 2).'/resources/views/{*,*/*}.blade.php', GLOB_BRACE) ?: [] as $view
-    ) {
-        $text = strip_tags(
-            (string) preg_replace(
-                [
-                    '/\{\{.*?\}\}/s',
-                    '/@\w+\s*(\((?:[^()]++|(?1))*\))/s',
-                    '/(style|font-weight)="[^"]*"/',
-                    '/@php.*?@endphp/s',
-                ],
-                '',
-                (string) file_get_contents($view),
-            ),
-        );
-        expect($text)
-            ->not->toMatch('/\b(left|right) (foot|hip|heel|knee|side)\b/i', $view)
-            ->not->toMatch('/\bweight(ed|ing)?\b(?! of| %)/i', $view);
+    $words = [];
+    foreach (glob(dirname(__DIR__, 2).'/lang/en/*.php') ?: [] as $file) {
+        $lines = require $file;
+        array_walk_recursive($lines, function (mixed $line) use (&$words, $file): void {
+            $words[basename($file).": $line"] = (string) $line;
+        });
+    }
+    expect(count($words))->toBeGreaterThan(1000);
+    foreach ($words as $where => $line) {
+        expect($line)
+            ->not->toMatch('/\b(left|right) (foot|hip|heel|knee|side)\b/i', $where)
+            ->not->toMatch('/(?<!body )(?<!share-)\bweight(ed|ing)?\b(?! of| %)/i', $where);
+    }
+});
+
+it('prints in views what lang/ says: a view has no words of its own', function () {
+    $root = dirname(__DIR__, 2).'/resources/views';
+    foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator($root)) as $file) {
+        if (! str_ends_with($file->getPathname(), '.blade.php')) {
+            continue;
+        }
+        $text = strip_tags((string) preg_replace(
+            [
+                '/\{\{--.*?--\}\}|\{\{.*?\}\}|\{!!.*?!!\}/s',
+                '/@\w+\s*(\((?:[^()]++|(?1))*\))?/s',
+                '#<(script|style|kbd|pre)\b.*?</\1>#s',
+                '/\s[:@\w-]+="[^"]*"/s',
+            ],
+            '',
+            (string) file_get_contents($file->getPathname()),
+        ));
+        // Two words in a row are a sentence's beginning; signs, units and symbols are not.
+        expect($text)->not->toMatch('/[A-Za-z]{3,} [a-z]{2,}/', $file->getPathname());
     }
 });
 

@@ -10,7 +10,7 @@ use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 
 /** A page that is looked at through a lens: the standard one where none is chosen. */
-class LensRequest extends FormRequest
+final class LensRequest extends FormRequest
 {
     /** @return array<string, list<mixed>> */
     public function rules(Codebooks $codebooks): array

@@ -29,7 +29,8 @@ final class AgreementCompute extends Command
 
     protected $signature = 'agreement:compute {file=- : ratings CSV, or - for standard input} {--key=} {--scale=nominal}
         {--weights=} {--categories=} {--positive=present} {--cannot-tell=} {--pairs=all} {--bootstrap=2000}
-        {--seed=1} {--confidence=0.95} {--tolerance=} {--format=table} {--processes=1}';
+        {--seed=1} {--confidence=0.95} {--tolerance=} {--format=table} {--processes=1}
+        {--check : work every count-based figure out twice, by packed sums and by definition, and compare}';
 
     protected $description = 'Agreement of raters with each other and with a key, from files; needs no database';
 
@@ -65,6 +66,7 @@ final class AgreementCompute extends Command
             }
             $study = new Study($set, $options);
             $items = $set->items();
+            $checked = $this->option('check') === true ? self::check($study, $items) : null;
             $blocks = Workers::map(
                 $processes,
                 [...array_fill(0, count($items), 1.0), max(1.0, count($items) / 3)],
@@ -101,8 +103,41 @@ final class AgreementCompute extends Command
         if ($format === 'json') {
             $this->output->writeln('', OutputInterface::OUTPUT_RAW);
         }
+        if ($checked !== null) {
+            $this->output->getErrorStyle()->writeln(
+                "$checked figures worked out twice, by packed sums and by definition: the same",
+                OutputInterface::OUTPUT_RAW,
+            );
+        }
 
         return self::SUCCESS;
+    }
+
+    /**
+     * @param  list<string>  $items
+     * @return int how many figures were worked out twice
+     *
+     * @throws CoreException when two ways do not agree
+     */
+    private static function check(Study $study, array $items): int
+    {
+        $n = 0;
+        foreach ([...array_map(static fn (string $item): array => [$item], $items), $items] as $of) {
+            foreach ($study->twoWays($of) as $both) {
+                $n++;
+                if (! $both->isSame()) {
+                    throw new CoreException(sprintf(
+                        '%s of %s: %s by packed sums, %s by definition; nothing is given out',
+                        $both->figure,
+                        count($of) === 1 ? "item '$of[0]'" : 'all items',
+                        var_export($both->packed, true),
+                        var_export($both->defined, true),
+                    ));
+                }
+            }
+        }
+
+        return $n;
     }
 
     /** @param  list<string>  $items */

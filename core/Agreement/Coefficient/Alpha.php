@@ -8,6 +8,7 @@ use Core\Agreement\Confidence;
 use Core\Agreement\Figure;
 use Core\Agreement\ItemTable;
 use Core\Agreement\Resampling\CaseBootstrap;
+use Core\Agreement\Resampling\CaseError;
 use Core\Agreement\Resampling\Resampled;
 use Core\Agreement\Scale;
 use Core\Agreement\Undefined;
@@ -67,7 +68,7 @@ final class Alpha
             return Figure::of(
                 1.0,
                 0.0,
-                Coefficients::perfectLow($perfect[0], $pe, $confidence),
+                CaseError::perfectLow($perfect[0], $pe, $confidence),
                 1.0,
                 'perfect-agreement bound',
             );
@@ -75,7 +76,7 @@ final class Alpha
         $resample = $bootstrap?->intervals($alpha, $confidence->level, $left)[0];
 
         return $resample === null
-            ? Coefficients::jackknifed($value, array_column($left, 0), $confidence)
+            ? CaseError::jackknifed($value, array_column($left, 0), $confidence)
             : Figure::of($value, $resample->se, $resample->low, $resample->high, $resample->method);
     }
 

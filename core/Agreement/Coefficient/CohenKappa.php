@@ -6,6 +6,7 @@ namespace Core\Agreement\Coefficient;
 
 use Core\Agreement\Confidence;
 use Core\Agreement\Figure;
+use Core\Agreement\Resampling\CaseError;
 use Core\Agreement\Undefined;
 use Core\Agreement\Weights;
 use Core\Agreement\Wilson;
@@ -141,7 +142,7 @@ final readonly class CohenKappa
             ? Figure::of(
                 $kappa,
                 $se,
-                Coefficients::perfectLow($n, $pe, $this->confidence),
+                CaseError::perfectLow($n, $pe, $this->confidence),
                 1.0,
                 'perfect-agreement bound',
             )

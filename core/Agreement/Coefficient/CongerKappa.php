@@ -7,6 +7,7 @@ namespace Core\Agreement\Coefficient;
 use Core\Agreement\Confidence;
 use Core\Agreement\Figure;
 use Core\Agreement\ItemTable;
+use Core\Agreement\Resampling\CaseError;
 use Core\Agreement\Resampling\CountSums;
 use Core\Agreement\Undefined;
 use Core\Agreement\Weights;
@@ -30,7 +31,7 @@ final readonly class CongerKappa
             return Figure::undefined(Undefined::Incomplete);
         }
         if ($table->occurring() < 2) {
-            return Figure::undefined(Coefficients::why($table));
+            return Figure::undefined($table->whyUndefined());
         }
         $share = [];
         $sum = array_fill(0, $q, 0.0);
@@ -72,10 +73,10 @@ final readonly class CongerKappa
         foreach ($a as $u => $agree) {
             $influence[] = ($agree - $pe) / (1 - $pe) - 2 * (1 - $kappa) * ($e[$u] - $pe) / (1 - $pe) - $kappa;
         }
-        $figure = Coefficients::clustered($kappa, $influence, $table->caseOf, $n, $confidence);
+        $figure = CaseError::clustered($kappa, $influence, $table->caseOf, $n, $confidence);
 
         return $figure->low !== null && $table->isPerfect()
-            ? $figure->within(Coefficients::perfectLow($n, $pe, $confidence), 1.0, 'perfect-agreement bound')
+            ? $figure->within(CaseError::perfectLow($n, $pe, $confidence), 1.0, 'perfect-agreement bound')
             : $figure;
     }
 }

@@ -7,6 +7,7 @@ namespace Core\Agreement\Coefficient;
 use Core\Agreement\Confidence;
 use Core\Agreement\Figure;
 use Core\Agreement\ItemTable;
+use Core\Agreement\Resampling\CaseError;
 use Core\Agreement\Undefined;
 use Core\Agreement\Weights;
 
@@ -171,7 +172,7 @@ final class PairTables
             return Figure::of($sum / $count, 0.0, $low, 1.0, 'perfect-agreement bound');
         }
 
-        return Coefficients::jackknifed($sum / $count, $left, $this->confidence);
+        return CaseError::jackknifed($sum / $count, $left, $this->confidence);
     }
 
     /** @return list<PairResult> */

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Core\Agreement\Profile;
 
-use Core\Agreement\Coefficient\Coefficients;
 use Core\Agreement\Coefficient\CohenKappa;
 use Core\Agreement\Confidence;
 use Core\Agreement\Figure;
+use Core\Agreement\Resampling\CaseError;
 use Core\Agreement\Undefined;
 use Core\Agreement\Wilson;
 
@@ -132,7 +132,7 @@ final class KeyTable
      */
     private static function apart(float $value, array $left, Confidence $confidence): Figure
     {
-        $figure = Coefficients::jackknifed($value, $left, $confidence);
+        $figure = CaseError::jackknifed($value, $left, $confidence);
 
         return $figure->se === 0.0 ? Figure::of($value, null, null, null, 'point') : $figure;
     }

@@ -6,9 +6,9 @@ namespace Core\Agreement\Study;
 
 use Core\Agreement\Coefficient\Alpha;
 use Core\Agreement\Coefficient\BlandAltman;
-use Core\Agreement\Coefficient\Coefficients;
 use Core\Agreement\Coefficient\CohenKappa;
 use Core\Agreement\Coefficient\CongerKappa;
+use Core\Agreement\Coefficient\CountFigures;
 use Core\Agreement\Coefficient\IntraclassCorrelation;
 use Core\Agreement\Coefficient\PairResult;
 use Core\Agreement\Coefficient\PairTables;
@@ -59,6 +59,19 @@ final class Study
             array_combine($items, array_map(fn (string $item): ItemResult => $this->item([$item]), $items)),
             $this->item($items),
         );
+    }
+
+    /**
+     * @param  list<string>  $items  one, or several to be pooled
+     * @return list<TwoWays> what is worked out twice; nothing on a scale that has no categories
+     */
+    public function twoWays(array $items): array
+    {
+        $table = ItemTable::of($this->set, $items, $this->options->categories, $this->options->cannotTell);
+
+        return $table->scale->isCategorical()
+            ? TwoWays::of($table, Weights::asked($table, $this->options->weights))
+            : [];
     }
 
     /**
@@ -134,7 +147,7 @@ final class Study
                 [],
             ];
         }
-        [$figures, $byCategory] = (new Coefficients(
+        [$figures, $byCategory] = (new CountFigures(
             $table,
             new CountSums($table, $weights, $this->bootstrap->cases ?? 0),
             $weights,

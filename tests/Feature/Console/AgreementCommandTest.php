@@ -326,3 +326,9 @@ it('refuses values that do not fit the scale', function (string $value, string $
     ['1e999', 'ordinal', "'1e999' is no decimal number"],
     ['0x1F', 'ordinal', "'0x1F' is no decimal number"],
 ]);
+
+it('works figures out twice when asked, and gives the same result', function () {
+    [$exit, $out, $said] = compute(tableTwo(), ['--format=json', '--bootstrap=50', '--check']);
+    [, $plain] = compute(tableTwo(), ['--format=json', '--bootstrap=50']);
+    expect($exit)->toBe(0)->and($said)->toContain('20 figures worked out twice')->and($out)->toBe($plain);
+});

@@ -403,3 +403,23 @@ it('finds quantiles without sorting everything', function (string $kind) {
         );
     }
 })->with(['even', 'normal', 'few values', 'one value', 'far apart']);
+
+it('works every count-based coefficient out by its definition as by packed sums', function (int $q, int $raters) {
+    $undefined = 0;
+    foreach (range(1, many(25, 200)) as $i) {
+        $c = new Chance("two ways $q $raters $i");
+        $missing = $c->uniform() < 0.3 ? 0.85 : 0.15;
+        $scale = $q > 2 && $c->uniform() < 0.5 ? Scale::Ordinal : Scale::Nominal;
+        $set = setOf(manyRows("two ways $q $raters $i", $q, $c->between(1, 12), $raters, 2, $missing), $scale);
+        $weights = $scale === Scale::Nominal ? null : [null, 'linear', 'quadratic'][$c->between(0, 2)];
+        $study = new Study($set, new StudyOptions(bootstrap: 0, weights: $weights));
+        foreach ([...array_map(fn (string $item): array => [$item], $set->items()), $set->items()] as $items) {
+            foreach ($study->twoWays($items) as $both) {
+                expect($both->isSame())->toBeTrue("$both->figure: $both->packed and $both->defined");
+                $undefined += $both->packed === null ? 1 : 0;
+            }
+        }
+    }
+    // Tables where something is undefined are among them.
+    expect($undefined)->toBeGreaterThan(0);
+})->with([[1, 3], [2, 2], [2, 5], [3, 4], [5, 8]]);

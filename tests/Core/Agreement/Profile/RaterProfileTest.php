@@ -114,7 +114,7 @@ it('is written, published by its schema, and read back', function () {
         $data = json_decode($file);
         $validator->validate(
             $data,
-            (object) ['$ref' => 'file://'.dirname(__DIR__, 3).'/docs/schemas/record.schema.json'],
+            (object) ['$ref' => 'file://'.dirname(__DIR__, 4).'/docs/schemas/record.schema.json'],
         );
         expect(
             array_map(

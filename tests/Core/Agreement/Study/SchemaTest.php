@@ -12,7 +12,7 @@ function schemaErrors(mixed $result): array
     $data = json_decode(json_encode($result, JSON_THROW_ON_ERROR));
     $validator->validate(
         $data,
-        (object) ['$ref' => 'file://'.dirname(__DIR__, 3).'/docs/schemas/agreement.schema.json'],
+        (object) ['$ref' => 'file://'.dirname(__DIR__, 4).'/docs/schemas/agreement.schema.json'],
     );
 
     return array_map(static fn (array $e): string => $e['property'].': '.$e['message'], $validator->getErrors());
