@@ -82,4 +82,7 @@ return [
     'unit' => 'in',
     'unit-of' => 'unit of :channel',
     'again' => 'Read it again',
+    'choose-file' => 'Choose the file of the recording.',
+    'too-large' => 'The trace file is larger than 40 MB; nothing was stored.',
+    'not-whole' => 'The trace file did not arrive whole; nothing was stored. Try again.',
 ];

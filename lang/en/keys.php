@@ -87,4 +87,5 @@ return [
     'not-kept' => 'It holds for this page; it could not be kept with your account now.',
     'taken' => 'That key is taken: :by.',
     'not-to-be-had' => 'it is the browser’s or the list’s own',
+    'no-such' => 'There is no such key to change.',
 ];

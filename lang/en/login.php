@@ -1,4 +1,6 @@
 <?php
 
 // Logging in.
-return ['page' => 'Log in', 'address' => 'Address', 'password' => 'Password', 'act' => 'Log in'];
+return ['page' => 'Log in', 'address' => 'Address', 'password' => 'Password', 'act' => 'Log in',
+    'refused' => 'That address and password do not go together.',
+];

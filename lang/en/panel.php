@@ -36,4 +36,5 @@ return [
         'dashed' => 'a dashed edge: the measurement cannot bear it out.',
     ],
     'recording' => 'Recording',
+    'reason-too-short' => 'Give the reason in at least ten characters: others will have to defend it.',
 ];

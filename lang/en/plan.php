@@ -80,4 +80,6 @@ return [
         'then' => 'Nobody sees it until you open it.',
     ],
     'keep' => 'Keep as a draft',
+    'choose-recording' => 'Choose at least one recording.',
+    'choose-member' => 'Choose at least one member.',
 ];

@@ -20,7 +20,7 @@ final class KeysController extends Controller
             abort_unless(
                 preg_match('/^[A-Za-z][A-Za-z-]{1,30}$/', (string) $name) === 1,
                 422,
-                'There is no such key to change.',
+                (string) __('keys.no-such'),
             );
         }
         $this->user()->forceFill(['keys' => $keys === [] ? null : $keys])->save();

@@ -25,7 +25,7 @@ final class SessionController extends Controller
             'password' => ['required', 'string', 'max:255'],
         ]);
         if (! Auth::attempt($credentials)) {
-            throw ValidationException::withMessages(['email' => 'That address and password do not go together.']);
+            throw ValidationException::withMessages(['email' => (string) __('login.refused')]);
         }
         $request->session()->regenerate();
 

@@ -101,7 +101,7 @@ final readonly class ExportRound
         ];
         $zip = new ZipArchive;
         if ($zip->open($path, ZipArchive::CREATE | ZipArchive::OVERWRITE) !== true) {
-            throw new ActionException('The export could not be written.');
+            throw new ActionException((string) __('refusals.agreement.export-could-not-written'));
         }
         foreach ($tables as $name => $text) {
             $zip->addFromString("$name.csv", $text);
@@ -152,7 +152,7 @@ final readonly class ExportRound
             ]),
         );
         if (! $zip->close()) {
-            throw new ActionException('The export could not be finished: the disk may be full.');
+            throw new ActionException((string) __('refusals.agreement.export-could-not-finished'));
         }
     }
 

@@ -67,11 +67,11 @@ final readonly class PublishRound
     {
         if ($round->state !== SittingState::Closed) {
             throw new ActionException(
-                "'{$round->name}' is {$round->state->value}; close it before publishing. Nothing was changed.",
+                (string) __('refusals.agreement.close-before-publishing-nothing', ['round' => $round->name, 'state' => $round->state->value]),
             );
         }
         if ($round->isPanel() && $round->keys()->doesntExist()) {
-            throw new ActionException('Its key is still being made; publish when it is there. Nothing was changed.');
+            throw new ActionException((string) __('refusals.agreement.its-key-still-being'));
         }
     }
 }

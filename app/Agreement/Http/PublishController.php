@@ -14,6 +14,6 @@ final class PublishController extends Controller
 {
     public function __invoke(Sitting $round, PublishRound $publish): RedirectResponse
     {
-        return $this->ask(fn (): Work => $publish($round, $this->user()), 'Published.');
+        return $this->ask(fn (): Work => $publish($round, $this->user()), (string) __('notices.agreement.published'));
     }
 }

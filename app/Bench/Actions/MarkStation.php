@@ -14,6 +14,7 @@ use App\Works\Works;
 use Core\CoreException;
 use Core\Motion\Station;
 use Core\Motion\StationSource;
+use Core\Number\Written;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -45,7 +46,9 @@ final readonly class MarkStation
             } else {
                 $end = $recording->t0 + ($recording->samples - 1) / $recording->rate_hz;
                 if ($t < $recording->t0 || $t > $end) {
-                    throw new ActionException(sprintf('%.3f s lies outside the recording; nothing was changed.', $t));
+                    throw new ActionException((string) __('refusals.bench.outside-recording', [
+                        't' => Written::fixed($t, 3),
+                    ]));
                 }
                 // A person looking at single frames is right to about half of one.
                 $rate = $recording->motion->rate_hz ?? $recording->rate_hz;
@@ -58,7 +61,7 @@ final readonly class MarkStation
             try {
                 $recording->stationTimes();
             } catch (CoreException $e) {
-                throw new ActionException($e->getMessage().' Nothing was changed.');
+                throw new ActionException((string) __('refusals.bench.nothing-changed', ['get-message' => $e->getMessage()]));
             }
             $this->works->ask(WorkKind::Measure, $recording, $by);
             AuditEntry::note(

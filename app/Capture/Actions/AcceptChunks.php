@@ -33,7 +33,7 @@ final readonly class AcceptChunks
         $taken = DB::transaction(function () use ($session, $chunks, $now): array {
             $session = CaptureSession::query()->lockForUpdate()->findOrFail($session->id);
             if ($session->closed_at !== null) {
-                throw new ActionException('This capture has been closed; open a new one.');
+                throw new ActionException((string) __('refusals.capture.capture-closed-open-new'));
             }
             $width = count($session->channels);
             $taken = [];
@@ -42,12 +42,11 @@ final readonly class AcceptChunks
                 foreach ($chunk['samples'] as $row) {
                     if (count($row) !== $width) {
                         throw new ActionException(
-                            sprintf(
-                                'Chunk %d has a sample of %d values where the session has %d channels.',
-                                $chunk['seq'],
-                                count($row),
-                                $width,
-                            ),
+                            (string) __('refusals.capture.sample-of-other-width', [
+                                'seq' => $chunk['seq'],
+                                'values' => count($row),
+                                'channels' => $width,
+                            ]),
                         );
                     }
                     foreach ($row as $v) {
@@ -77,7 +76,7 @@ final readonly class AcceptChunks
                     ->first(['id', 'checksum']);
                 if ($known !== null) {
                     if ($known->checksum !== $checksum) {
-                        throw new ActionException("Chunk {$chunk['seq']} was sent before with other samples.");
+                        throw new ActionException((string) __('refusals.capture.chunk-sent-before-with', ['seq' => $chunk['seq']]));
                     }
                     $session->repeated++;
                 } else {

@@ -28,14 +28,14 @@ final readonly class KeepCaughtSwing
     {
         if (! $golfer->isConsenting()) {
             throw new ActionException(
-                "{$golfer->pseudonym} has no valid consent for training use; the swing stays here.",
+                (string) __('refusals.capture.no-valid-consent-for', ['golfer' => $golfer->pseudonym]),
             );
         }
 
         return DB::transaction(function () use ($swing, $golfer, $club, $series, $by): Recording {
             $swing = CaughtSwing::query()->lockForUpdate()->with('session.device')->findOrFail($swing->id);
             if ($swing->recording_id !== null) {
-                throw new ActionException('This swing is on the Shelf already.');
+                throw new ActionException((string) __('refusals.capture.swing-on-shelf-already'));
             }
             $in = RecordingBundle::read($swing->bundle, 'the caught swing');
             $recording = ($this->store)(

@@ -67,7 +67,7 @@ final class CaptureController extends Controller
                 $data['series'] ?? null,
                 $this->user(),
             ),
-            'On the Shelf.',
+            (string) __('notices.capture.on-shelf'),
             'capture',
         );
     }
@@ -76,7 +76,7 @@ final class CaptureController extends Controller
     {
         $swing->update(['left_at' => now()]);
 
-        return redirect()->route('capture')->with('done', 'Left.');
+        return redirect()->route('capture')->with('done', (string) __('notices.capture.left'));
     }
 
     public function register(Request $request): RedirectResponse
@@ -92,13 +92,13 @@ final class CaptureController extends Controller
         return redirect()
             ->route('capture')
             ->with('token', $token)
-            ->with('done', "The token of “{$name}” is shown this once.");
+            ->with('done', (string) __('notices.capture.token-shown-once', ['name' => $name]));
     }
 
     public function revoke(Device $device): RedirectResponse
     {
         $device->update(['revoked_at' => now()]);
 
-        return redirect()->route('capture')->with('done', "“{$device->name}” can no longer send.");
+        return redirect()->route('capture')->with('done', (string) __('notices.capture.no-longer-send', ['device' => $device->name]));
     }
 }

@@ -16,7 +16,7 @@ final class DeviceToken
     {
         $device = Device::byToken((string) $request->bearerToken());
         if ($device === null) {
-            return response()->json(['message' => 'No device is known by this token.'], 401);
+            return response()->json(['message' => (string) __('refusals.capture.no-device')], 401);
         }
         $request->attributes->set('device', $device);
 

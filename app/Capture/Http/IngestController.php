@@ -82,7 +82,7 @@ final class IngestController extends Controller
                     ! is_array($row) ||
                     array_filter($row, static fn (mixed $v): bool => $v !== null && ! is_int($v) && ! is_float($v)) !== []
                 ) {
-                    return response()->json(['message' => "Chunk {$c['seq']} holds something that is no number."], 422);
+                    return response()->json(['message' => (string) __('refusals.capture.no-number', ['seq' => $c['seq']])], 422);
                 }
             }
             $chunks[] = [

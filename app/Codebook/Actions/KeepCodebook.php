@@ -21,18 +21,18 @@ final readonly class KeepCodebook
     public function __invoke(string $json, string $note, ?User $by): CodebookVersion
     {
         if (strlen($json) > self::LARGEST) {
-            throw new ActionException('A codebook of over a megabyte; nothing was stored.');
+            throw new ActionException((string) __('refusals.codebook.codebook-over-megabyte-nothing'));
         }
         $data = json_decode($json, true, 24);
         if (! is_array($data)) {
             throw new ActionException(
-                'The codebook is not JSON ('.lcfirst(json_last_error_msg()).'); nothing was stored.',
+                (string) __('refusals.codebook.codebook-not-json-nothing', ['what' => lcfirst(json_last_error_msg())]),
             );
         }
         try {
             $document = CodebookDocument::fromArray($data);
         } catch (CoreException $e) {
-            throw new ActionException($e->getMessage().' Nothing was stored.');
+            throw new ActionException((string) __('refusals.codebook.nothing-stored', ['get-message' => $e->getMessage()]));
         }
         $version = $document->version();
 
@@ -42,7 +42,7 @@ final readonly class KeepCodebook
                 CodebookVersion::query()->where('version', $version)->lockForUpdate()->exists()
             ) {
                 throw new ActionException(
-                    "There is a version '$version' already; give the new one a number of its own. Nothing was stored.",
+                    (string) __('refusals.codebook.there-version-already-give', ['version' => $version]),
                 );
             }
             $kept = CodebookVersion::query()->create([

@@ -72,7 +72,7 @@ final readonly class ExportLibrary
         $zip = new ZipArchive;
         $new = $path.'.new';
         if (! is_writable(dirname($path)) || $zip->open($new, ZipArchive::CREATE | ZipArchive::OVERWRITE) !== true) {
-            throw new ActionException("$path cannot be written.");
+            throw new ActionException((string) __('refusals.operations.cannot-written', ['path' => $path]));
         }
         $golfers = Golfer::query()->consenting()->with('consents')->orderBy('id')->get();
         $tables = array_fill_keys(array_keys(self::TABLES), []);
@@ -143,7 +143,7 @@ final readonly class ExportLibrary
         $zip->addFromString('datapackage.json', self::package());
         if (! @$zip->close() || ! rename($new, $path)) {
             @unlink($new);
-            throw new ActionException("$path could not be finished: the disk may be full.");
+            throw new ActionException((string) __('refusals.operations.could-not-finished-disk', ['path' => $path]));
         }
 
         return ['written' => $ids->count() - count($left), 'left_out' => $left];
@@ -181,7 +181,7 @@ final readonly class ExportLibrary
     {
         $out = fopen('php://temp', 'r+b');
         if ($out === false) {
-            throw new ActionException('There is no room to write a table.');
+            throw new ActionException((string) __('refusals.operations.there-no-room-write'));
         }
         foreach ([$header, ...$rows] as $row) {
             fputcsv($out, $row, ',', '"', '');

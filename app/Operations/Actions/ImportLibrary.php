@@ -43,7 +43,7 @@ final readonly class ImportLibrary
     {
         $zip = new ZipArchive;
         if (! is_file($path) || $zip->open($path, ZipArchive::RDONLY) !== true) {
-            throw new ActionException(basename($path).' is no archive of a library.');
+            throw new ActionException((string) __('refusals.operations.no-archive-library', ['path' => basename($path)]));
         }
         try {
             $golfers = $this->golfers($zip);
@@ -92,9 +92,7 @@ final readonly class ImportLibrary
                     mb_strlen($row['pseudonym']) > 60
                 ) {
                     throw new ActionException(
-                        "golfers.csv speaks of a golfer '".
-                            mb_substr($row['pseudonym'], 0, 40).
-                            "' with handedness '{$row['handedness']}'; nothing was stored.",
+                        (string) __('refusals.operations.golfers-csv-speaks-golfer', ['pseudonym' => mb_substr($row['pseudonym'], 0, 40), 'handedness' => $row['handedness']]),
                     );
                 }
                 $golfer = Golfer::query()->firstOrCreate(
@@ -107,8 +105,7 @@ final readonly class ImportLibrary
                 );
                 if ($golfer->handedness !== $row['handedness']) {
                     throw new ActionException(
-                        "{$row['pseudonym']} is {$golfer->handedness}-handed here and {$row['handedness']}-handed in "
-                            .'the archive: two people under one name. Nothing was stored.',
+                        (string) __('refusals.operations.here-archive-two-people', ['pseudonym' => $row['pseudonym'], 'handedness' => $golfer->handedness, 'handedness-too' => $row['handedness']]),
                     );
                 }
                 $golfers[$row['pseudonym']] = $golfer;
@@ -117,8 +114,7 @@ final readonly class ImportLibrary
                 $golfer =
                     $golfers[$row['pseudonym']] ??
                     throw new ActionException(
-                        "consents.csv speaks of {$row['pseudonym']}, whom golfers.csv does not know; nothing was "
-                            .'stored.',
+                        (string) __('refusals.operations.consents-csv-speaks-whom', ['pseudonym' => $row['pseudonym']]),
                     );
                 $days = array_map(
                     static fn (string $d): ?CarbonImmutable => CarbonImmutable::hasFormat($d, 'Y-m-d')
@@ -128,8 +124,7 @@ final readonly class ImportLibrary
                 );
                 if ($days[0] === null || $days[1] === null || $days[1] <= $days[0]) {
                     throw new ActionException(
-                        "consents.csv has a consent of {$row['pseudonym']} whose dates make no span; nothing was "
-                            .'stored.',
+                        (string) __('refusals.operations.consents-csv-consent-whose', ['pseudonym' => $row['pseudonym']]),
                     );
                 }
                 Consent::query()->firstOrCreate(
@@ -156,9 +151,9 @@ final readonly class ImportLibrary
     {
         $golfer =
             $golfers[$row['pseudonym']] ??
-            throw new ActionException("its golfer {$row['pseudonym']} is not in golfers.csv");
+            throw new ActionException((string) __('refusals.operations.its-golfer-not-golfers', ['pseudonym' => $row['pseudonym']]));
         if (! $golfer->isConsenting()) {
-            throw new ActionException("{$golfer->pseudonym} has no valid consent");
+            throw new ActionException((string) __('refusals.operations.no-valid-consent', ['golfer' => $golfer->pseudonym]));
         }
         $in = RecordingBundle::read($this->entry($zip, $row['bundle']), basename($row['bundle']));
         $text = static fn (string $name): ?string => $row[$name] === '' ? null : mb_substr($row[$name], 0, 60);
@@ -205,7 +200,7 @@ final readonly class ImportLibrary
     {
         $stream = $zip->getStream("$table.csv");
         if ($stream === false) {
-            throw new ActionException("The archive has no $table.csv; nothing was stored.");
+            throw new ActionException((string) __('refusals.operations.archive-no-csv-nothing', ['table' => $table]));
         }
         try {
             $csv = new CsvTable($stream, "$table.csv");
@@ -226,7 +221,7 @@ final readonly class ImportLibrary
         return $value !== null && abs($value) <= $limit
             ? $value
             : throw new ActionException(
-                "$name is '".FormatException::short($text)."', which is no number within its limits",
+                (string) __('refusals.operations.which-no-number-within', ['name' => $name, 'text' => FormatException::short($text)]),
             );
     }
 
@@ -234,7 +229,7 @@ final readonly class ImportLibrary
     {
         $stat = $zip->statName($name);
         if ($stat === false || $stat['size'] > self::LARGEST_ENTRY) {
-            throw new ActionException($stat === false ? 'it is not in the archive' : 'it is larger than 64 MB');
+            throw new ActionException($stat === false ? (string) __('refusals.operations.not-archive') : (string) __('refusals.operations.larger-than-mb'));
         }
 
         return (string) $zip->getFromName($name);

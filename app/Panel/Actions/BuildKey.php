@@ -40,7 +40,7 @@ final readonly class BuildKey
     public function carryOut(Sitting $panel, Progress $progress): void
     {
         if ($panel->state === SittingState::Draft || $panel->state === SittingState::Open) {
-            throw new ActionException("'{$panel->name}' is not closed; its key is made afterwards.");
+            throw new ActionException((string) __('refusals.panel.not-closed-its-key', ['panel' => $panel->name]));
         }
         $recordings = $panel
             ->cases()

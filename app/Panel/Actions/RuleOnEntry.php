@@ -27,13 +27,12 @@ final readonly class RuleOnEntry
             $newest = (int) KeyVersion::query()->where('sitting_id', $key->sitting_id)->max('number');
             if ($key->number !== $newest) {
                 throw new ActionException(
-                    "Version {$key->number} of this key has been followed by version $newest; rule on that one.",
+                    (string) __('refusals.panel.version-key-followed-version', ['key' => $key->number, 'newest' => $newest]),
                 );
             }
             if ($entry->grade === Grade::Contested->value) {
                 throw new ActionException(
-                    'The panel does not agree here: the case stays for discussion and is scored for nobody, so there '
-                        .'is nothing to rule on.',
+                    (string) __('refusals.panel.panel-does-not-agree'),
                 );
             }
             if ($key->frozen_at !== null) {

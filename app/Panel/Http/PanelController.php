@@ -47,11 +47,11 @@ final class PanelController extends Controller
         $data = $request->validate([
             'ruling' => ['required', 'in:present,absent,none'],
             'reason' => ['required', 'string', 'min:10', 'max:2000'],
-        ], ['reason.min' => 'Give the reason in at least ten characters: others will have to defend it.']);
+        ], ['reason.min' => (string) __('panel.reason-too-short')]);
 
         return $this->attempt(
             fn () => $rule($entry, $data['ruling'], $data['reason'], $this->user()),
-            'Ruled. The panel\'s label and the measurement stay visible beside it.',
+            (string) __('notices.panel.ruled-panel-s-label'),
         );
     }
 }

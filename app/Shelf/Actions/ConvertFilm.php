@@ -54,9 +54,9 @@ final readonly class ConvertFilm
             if ($film->state === 'waiting') {
                 $film->update([
                     'state' => 'refused',
-                    'message' => 'The film could not be made ready in '.
-                        self::MOST_ATTEMPTS.
-                        ' attempts. The original is kept; send it again in another format.',
+                    'message' => (string) __('refusals.shelf.film-not-made-ready', [
+                        'attempts' => self::MOST_ATTEMPTS,
+                    ]),
                 ]);
             }
 

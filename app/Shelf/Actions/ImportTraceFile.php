@@ -45,7 +45,7 @@ final readonly class ImportTraceFile
         $car = $meta === null ? new SideCar : SideCar::read((string) file_get_contents($meta['path']), $meta['name']);
         $stream = fopen($path, 'rb');
         if ($stream === false) {
-            throw new ActionException("$name cannot be read; nothing was stored.");
+            throw new ActionException((string) __('refusals.shelf.cannot-read-nothing-stored', ['name' => $name]));
         }
         try {
             $in = RecordingReader::read($stream, $name, $car, new ImportSettings($device, null, target: $target));
@@ -55,8 +55,7 @@ final readonly class ImportTraceFile
         foreach (['side-car' => $car->hand, 'file' => $in->facts->hand] as $what => $hand) {
             if ($hand !== null && $hand->value !== $golfer->handedness) {
                 throw new ActionException(
-                    "The $what says {$hand->value}-handed, but {$golfer->pseudonym} is {$golfer->handedness}-handed; "
-                        .'nothing was stored.',
+                    (string) __('refusals.shelf.says-but-nothing-stored', ['what' => $what, 'hand' => $hand->value, 'golfer' => $golfer->pseudonym, 'handedness' => $golfer->handedness]),
                 );
             }
         }

@@ -10,6 +10,7 @@ use App\Models\Film;
 use App\Models\User;
 use App\Shelf\Events\FilmMatched;
 use Core\Motion\ClockMatch;
+use Core\Number\Written;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -34,7 +35,7 @@ final readonly class MatchFilm
         return DB::transaction(function () use ($film, $change, $by): string {
             $film = Film::query()->lockForUpdate()->with('recording.stations')->findOrFail($film->id);
             if (! $film->isReady()) {
-                throw new ActionException('The film is not ready yet; its clock can be set when it is.');
+                throw new ActionException((string) __('refusals.shelf.film-not-ready-yet'));
             }
             match ($change['by']) {
                 'hand' => $film->fill([
@@ -47,7 +48,7 @@ final readonly class MatchFilm
             };
             if (abs($film->offset_s - $film->recording->t0) > 120.0) {
                 throw new ActionException(
-                    'The film would lie more than two minutes from its trace; nothing was changed.',
+                    (string) __('refusals.shelf.film-would-lie-more'),
                 );
             }
             $film->save();
@@ -60,7 +61,7 @@ final readonly class MatchFilm
             ]);
 
             return $change['by'] === 'forget'
-                ? 'The events were taken back; the clock stays where it is.'
+                ? (string) __('notices.shelf.events-taken-back')
                 : self::words($film);
         });
     }
@@ -70,14 +71,14 @@ final readonly class MatchFilm
     {
         $rate = (float) $film->rate_hz;
         if ($change['film'] > ($film->frames ?? 0) / $rate) {
-            throw new ActionException('The film is not as long as that; nothing was changed.');
+            throw new ActionException((string) __('refusals.shelf.film-not-as-long'));
         }
         $station =
             $change['code'] === null
                 ? null
                 : $film->recording->stationTimes()->all()[$change['code']] ??
                     throw new ActionException(
-                        "Station {$change['code']} has no time here; mark it first, or match another moment.",
+                        (string) __('refusals.shelf.station-no-time-here', ['code' => $change['code']]),
                     );
         $event = [
             'film' => $change['film'],
@@ -93,7 +94,7 @@ final readonly class MatchFilm
             ),
         );
         if (count($others) >= self::MOST_EVENTS) {
-            throw new ActionException('Twelve events are enough; take them back to begin again.');
+            throw new ActionException((string) __('refusals.shelf.twelve-events-enough-take'));
         }
         $events = [...$others, $event];
         usort($events, static fn (array $a, array $b): int => $a['film'] <=> $b['film']);
@@ -114,8 +115,7 @@ final readonly class MatchFilm
         }
         if (abs($drift) > self::MOST_DRIFT_PPM) {
             throw new ActionException(
-                'These events would make the clocks drift apart by more than 2 %: rather one of them is another '
-                    .'moment, or the film is slowed. Nothing was changed.',
+                (string) __('refusals.shelf.these-events-would-make'),
             );
         }
         $film->fill([
@@ -129,14 +129,16 @@ final readonly class MatchFilm
 
     private static function words(Film $film): string
     {
+        $by = $film->clock_by === 'hand' ? 'hand' : 'events';
         $n = count($film->clock_events);
 
-        return sprintf(
-            'The film’s first frame stands at %.3f s of the recording, ± %.1f ms, %s; drift %s.',
-            $film->offset_s,
-            1000 * (float) $film->clock_uncertainty_s,
-            $film->clock_by === 'hand' ? 'by hand' : ($n === 1 ? 'by one event' : "by $n events"),
-            abs($film->drift_ppm) < 0.5 ? 'none' : sprintf('%.0f parts per million', $film->drift_ppm),
-        );
+        return (string) __('notices.shelf.film-clock', [
+            'at' => Written::fixed($film->offset_s, 3),
+            'ms' => Written::fixed(1000.0 * (float) $film->clock_uncertainty_s, 1),
+            'by' => ltrim(trans_choice("films.by.$by", $n, ['count' => $n]), ', '),
+            'drift' => abs($film->drift_ppm) < 0.5
+                ? __('films.no-drift')
+                : __('films.drift', ['ppm' => Written::fixed($film->drift_ppm, 0)]),
+        ]);
     }
 }

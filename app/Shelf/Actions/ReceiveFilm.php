@@ -32,11 +32,10 @@ final readonly class ReceiveFilm
     {
         if ($bytes > self::LARGEST) {
             throw new ActionException(
-                sprintf(
-                    'The film has %.0f MB; at most %.0f MB are taken. Cut it to the swing, or film in a smaller size.',
-                    $bytes / 1048576,
-                    self::LARGEST / 1048576,
-                ),
+                (string) __('refusals.shelf.film-too-large', [
+                    'mb' => (int) round($bytes / 1048576),
+                    'most' => (int) round(self::LARGEST / 1048576),
+                ]),
             );
         }
 
@@ -44,10 +43,10 @@ final readonly class ReceiveFilm
             Recording::query()->lockForUpdate()->findOrFail($recording->id);
             $there = Film::query()->where(['recording_id' => $recording->id, 'view' => $view->value])->first();
             if ($there !== null && $there->isReady()) {
-                throw new ActionException('There is a '.Term::view($view).' already; take it away first.');
+                throw new ActionException((string) __('refusals.shelf.there-already-take-away', ['view' => Term::view($view)]));
             }
             if ($there !== null && in_array($there->state, ['waiting', 'converting'], true)) {
-                throw new ActionException('A '.Term::view($view).' of this swing is being made ready; wait for it.');
+                throw new ActionException((string) __('refusals.shelf.swing-being-made-ready', ['view' => Term::view($view)]));
             }
             $there?->delete();
             AuditEntry::note($by, 'film', "recording {$recording->public_id}", [
@@ -78,10 +77,10 @@ final readonly class ReceiveFilm
         if ($offset === 0 && $film->state === 'arriving' && Container::of($part) === null) {
             $film->update([
                 'state' => 'refused',
-                'message' => 'This is not a film: mp4, mov and webm files are taken.',
+                'message' => (string) __('refusals.shelf.no-film'),
             ]);
 
-            throw new ActionException('This is not a film: mp4, mov and webm files are taken. Nothing was kept.');
+            throw new ActionException((string) __('refusals.shelf.not-film-mp-mov'));
         }
 
         return DB::transaction(function () use ($film, $offset, $part): int {
@@ -95,20 +94,20 @@ final readonly class ReceiveFilm
             }
             if ($part === '' || strlen($part) > self::PART || $offset + strlen($part) > $film->bytes) {
                 throw new ActionException(
-                    'This part does not belong to the film that was announced; what came before it is kept.',
+                    (string) __('refusals.shelf.part-does-not-belong'),
                 );
             }
             $path = self::work($film);
             // Whatever a broken write left behind the last known byte is overwritten.
             $file =
                 fopen($path, 'c+b') ?:
-                throw new ActionException('The film cannot be written down here; nothing was changed.');
+                throw new ActionException((string) __('refusals.shelf.film-cannot-written-down'));
             ftruncate($file, max(0, $offset));
             fseek($file, $offset);
             $written = fwrite($file, $part) === strlen($part) && fflush($file);
             fclose($file);
             if (! $written) {
-                throw new ActionException('The disk is full; what came before this part is kept.');
+                throw new ActionException((string) __('refusals.shelf.disk-full-what-came'));
             }
             $film->received = $offset + strlen($part);
             $film->container ??= Container::of($part)?->value;

@@ -49,7 +49,7 @@ final readonly class SetFilmClock
                 ->with(['views', 'stations', 'channels'])
                 ->findOrFail($recording->id);
             if ($recording->views->isEmpty()) {
-                throw new ActionException('There is no film of this recording, so there is no second clock.');
+                throw new ActionException((string) __('refusals.shelf.there-no-film-recording'));
             }
             $before = $recording->pointsClock();
             $film = $recording->motion ?? $recording->views->firstOrFail();
@@ -67,17 +67,16 @@ final readonly class SetFilmClock
             };
             if ($match === null) {
                 throw new ActionException(
-                    'Film and trace show nothing that can be matched for certain; the clocks stay as they are.',
+                    (string) __('refusals.shelf.film-trace-show-nothing'),
                 );
             }
             $now = $match->clock->drifting($drift);
             if (abs($now->offsetS) > 30.0) {
-                throw new ActionException('The clocks would lie over half a minute apart; nothing was changed.');
+                throw new ActionException((string) __('refusals.shelf.clocks-would-lie-over'));
             }
             if (abs($drift) > self::MOST_DRIFT_PPM) {
                 throw new ActionException(
-                    'The clocks would drift apart by more than 2 %: rather the film’s frame rate is wrong. Nothing '
-                        .'was changed.',
+                    (string) __('refusals.shelf.clocks-would-drift-apart'),
                 );
             }
             // Stations seen in the film go with its clock: both run about the film's first frame.

@@ -41,8 +41,7 @@ final readonly class StoreRecording
         $known = Recording::query()->where('checksum', $checksum)->first();
         if ($known !== null) {
             throw new ActionException(
-                "These samples are already on the Shelf as recording {$known->public_id}; nothing was stored a second "
-                    .'time.',
+                (string) __('refusals.shelf.these-samples-already-on', ['public_id' => $known->public_id]),
                 ActionException::KNOWN,
             );
         }

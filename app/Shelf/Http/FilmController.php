@@ -89,7 +89,7 @@ final class FilmController extends Controller
         if ($round !== null) {
             return redirect()
                 ->route('bench', $recording)
-                ->with('refused', "“{$round->name}” shows this film and its readings point into it; it stays.");
+                ->with('refused', (string) __('refusals.shelf.shows-film-its-readings', ['round' => $round->name]));
         }
         $film->delete();
         AuditEntry::note($this->user(), 'film-removed', "recording {$recording->public_id}", [
@@ -99,7 +99,7 @@ final class FilmController extends Controller
 
         return redirect()
             ->route('bench', $recording)
-            ->with('done', 'The '.Term::view($film->coreView()).' was taken away, with its original.');
+            ->with('done', (string) __('notices.shelf.taken-away-with-its', ['core-view' => Term::view($film->coreView())]));
     }
 
     public function clock(FilmClockRequest $request, Film $film, MatchFilm $match): RedirectResponse

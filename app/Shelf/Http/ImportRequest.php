@@ -29,9 +29,9 @@ final class ImportRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'trace.required' => 'Choose the file of the recording.',
-            'trace.max' => 'The trace file is larger than 40 MB; nothing was stored.',
-            'trace.uploaded' => 'The trace file did not arrive whole; nothing was stored. Try again.',
+            'trace.required' => (string) __('import.choose-file'),
+            'trace.max' => (string) __('import.too-large'),
+            'trace.uploaded' => (string) __('import.not-whole'),
         ];
     }
 }

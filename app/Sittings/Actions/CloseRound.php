@@ -50,7 +50,7 @@ final readonly class CloseRound
         DB::transaction(static function () use ($round, $by): void {
             $round = Sitting::query()->lockForUpdate()->findOrFail($round->id);
             if ($round->state !== SittingState::Open) {
-                throw new ActionException("'{$round->name}' is {$round->state->value}, not open; nothing was changed.");
+                throw new ActionException((string) __('refusals.sittings.not-open-nothing-changed', ['round' => $round->name, 'state' => $round->state->value]));
             }
             $in = $round
                 ->readings()
@@ -59,7 +59,7 @@ final readonly class CloseRound
                 ->count();
             if ($round->isPanel() && $in === 0) {
                 throw new ActionException(
-                    'Nobody has handed anything in: there is nothing to make a key from. The study stays open.',
+                    (string) __('refusals.sittings.nobody-handed-anything-there'),
                 );
             }
             $round->update(['state' => SittingState::Closed, 'closed_at' => now()]);

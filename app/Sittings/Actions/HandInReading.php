@@ -33,7 +33,7 @@ final readonly class HandInReading
             }
             if ($reading->isLocked()) {
                 throw new ActionException(
-                    'The round is closed; what was saved is kept, but it cannot be handed in any more.',
+                    (string) __('refusals.sittings.round-closed-what-saved'),
                 );
             }
             $obstacles = $reading

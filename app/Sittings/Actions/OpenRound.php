@@ -115,7 +115,7 @@ final readonly class OpenRound
     private function ready(Sitting $round): array
     {
         if ($round->state !== SittingState::Draft) {
-            throw new ActionException("'{$round->name}' is {$round->state->value}, not a draft; nothing was changed.");
+            throw new ActionException((string) __('refusals.sittings.not-draft-nothing-changed', ['round' => $round->name, 'state' => $round->state->value]));
         }
         $cases = $round
             ->cases()
@@ -124,20 +124,18 @@ final readonly class OpenRound
             ->get();
         $members = $round->members()->orderBy('users.id')->get();
         if ($cases->isEmpty() || $members->isEmpty()) {
-            throw new ActionException('A round needs at least one case and one member before it can be opened.');
+            throw new ActionException((string) __('refusals.sittings.round-needs-at-least'));
         }
         foreach ($cases as $case) {
             foreach ($case->swings as $swing) {
                 if (! $swing->recording->golfer->isConsenting()) {
                     throw new ActionException(
-                        "{$swing->recording->golfer->pseudonym} has no valid consent; take the recording out of the "
-                            .'round first.',
+                        (string) __('refusals.sittings.no-valid-consent-take', ['golfer' => $swing->recording->golfer->pseudonym]),
                     );
                 }
                 if ($swing->recording->erased_at !== null) {
                     throw new ActionException(
-                        "A recording of {$swing->recording->golfer->pseudonym} was erased; take it out of the round "
-                            .'first.',
+                        (string) __('refusals.sittings.recording-erased-take-out', ['golfer' => $swing->recording->golfer->pseudonym]),
                     );
                 }
             }
@@ -232,7 +230,7 @@ final readonly class OpenRound
                     ->count('case_id') === $asked->count(),
             ) ??
             throw new ActionException(
-                'No published panel study covers every case of this round under its lens; nothing was opened.',
+                (string) __('refusals.sittings.no-published-panel-study'),
             );
     }
 

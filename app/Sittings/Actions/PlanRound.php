@@ -57,7 +57,7 @@ final readonly class PlanRound
             ->pluck('name');
         if ($wrong->isNotEmpty()) {
             throw new ActionException(
-                $wrong->join(', ', ' and ').' cannot read in a '.$kind->value.' study. Nothing was stored.',
+                (string) __('refusals.sittings.cannot-read-study-nothing', ['join' => $wrong->join(', ', ' and '), 'kind' => $kind->value]),
             );
         }
 
@@ -77,7 +77,7 @@ final readonly class PlanRound
             ->all();
         if (count($known) !== count(array_unique($asked))) {
             throw new ActionException(
-                'One of these recordings is not there, or its consent has ended. Nothing was stored.',
+                (string) __('refusals.sittings.one-these-recordings-not'),
             );
         }
         foreach ($cases as $case) {
@@ -88,7 +88,7 @@ final readonly class PlanRound
         }
         $same = array_map(static fn (array $c): string => $c['kind']->value.implode(',', $c['recordings']), $cases);
         if (count($same) !== count(array_unique($same))) {
-            throw new ActionException('Two cases of this round are the same. Nothing was stored.');
+            throw new ActionException((string) __('refusals.sittings.two-cases-round-same'));
         }
         $this->mayBeRepeated(count($cases), $recordings, $repeats, $waits);
 
@@ -155,18 +155,15 @@ final readonly class PlanRound
     private function mayBeRepeated(int $cases, array $recordings, array $repeats, bool $waits): void
     {
         if (array_diff($repeats, $recordings) !== []) {
-            throw new ActionException('Only a recording of this round can be shown again in it. Nothing was stored.');
+            throw new ActionException((string) __('refusals.sittings.only-recording-round-shown'));
         }
         $room = Deal::room($cases, $waits);
         if (count($repeats) > $room) {
             throw new ActionException(
-                sprintf(
-                    'So many cases cannot be shown again without giving themselves away: with %d cases %s can be%s. '
-                        .'Nothing was stored.',
-                    $cases,
-                    $room === 0 ? 'none' : "at most $room",
-                    $waits ? '' : ' within one sitting',
-                ),
+                trans_choice('refusals.sittings.repeats.'.($waits ? 'later' : 'within'), $room, [
+                    'cases' => $cases,
+                    'room' => $room,
+                ]),
             );
         }
     }
@@ -205,15 +202,15 @@ final readonly class PlanRound
         $n = count($swings);
         $different = static fn (string $in): int => collect($swings)->pluck($in)->unique()->count();
         $says = match (true) {
-            $kind === CaseKind::Series && ($n < 3 || $n > 6) => 'A series has three to six swings.',
-            $kind === CaseKind::Pair && $n !== 2 => 'A pair has two swings, one before and one after.',
-            $different('id') !== $n => 'A swing stands in a case once.',
-            $different('golfer_id') > 1 => 'The swings of one case are of one golfer.',
-            $different('device_class') > 1 => 'The swings of one case come from one class of device.',
+            $kind === CaseKind::Series && ($n < 3 || $n > 6) => 'series',
+            $kind === CaseKind::Pair && $n !== 2 => 'pair',
+            $different('id') !== $n => 'once',
+            $different('golfer_id') > 1 => 'golfer',
+            $different('device_class') > 1 => 'device',
             default => null,
         };
         if ($says !== null) {
-            throw new ActionException("$says Nothing was stored.");
+            throw new ActionException((string) __("refusals.sittings.together.$says"));
         }
     }
 

@@ -45,8 +45,8 @@ final readonly class SaveChanges
             $reading = ($this->hold)($reading);
             if ($reading->isLocked()) {
                 throw new ActionException($reading->handed_in_at !== null
-                    ? 'This reading has been handed in and is locked; nothing was changed.'
-                    : 'The round is closed; nothing was changed. What was saved before is kept.');
+                    ? (string) __('refusals.sittings.reading-handed-locked-nothing')
+                    : (string) __('refusals.sittings.round-closed-nothing-changed'));
             }
             $known = array_flip(
                 ReadingChange::query()
@@ -77,8 +77,7 @@ final readonly class SaveChanges
                         $refused[] = [
                             'id' => $c['id'],
                             'target' => $c['target'],
-                            'because' => 'This was changed in another window or on another device meanwhile; that '
-                                .'change stands.',
+                            'because' => (string) __('refusals.sittings.changed-elsewhere'),
                             'conflict' => true,
                         ];
 

@@ -135,7 +135,7 @@ final class ReadingController extends Controller
             return redirect()->route('read', $reading)->with('refused', $e->getMessage());
         }
 
-        return redirect()->route('read.next')->with('done', 'Handed in and locked.');
+        return redirect()->route('read.next')->with('done', (string) __('notices.sittings.handed-locked'));
     }
 
     /** @return array<string, mixed> the sheet, by the clocks it is shown by */

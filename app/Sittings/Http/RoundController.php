@@ -53,14 +53,14 @@ final class RoundController extends Controller
 
         return redirect()
             ->route('rounds.show', $round)
-            ->with('done', 'Planned as a draft. Nobody sees it until you open it.');
+            ->with('done', (string) __('notices.sittings.planned-as-draft-nobody'));
     }
 
     public function open(Sitting $round, OpenRound $open): RedirectResponse
     {
         return $this->ask(
             fn (): ?Work => $open($round, $this->user()),
-            'Open. Its members find their first case under Today.',
+            (string) __('notices.sittings.open-its-members-find'),
         );
     }
 
@@ -68,7 +68,7 @@ final class RoundController extends Controller
     {
         return $this->attempt(
             fn () => $close($round, $this->user()),
-            'Closed. Nobody can read in it any more; nothing is published yet.',
+            (string) __('notices.sittings.closed-nobody-read-any'),
         );
     }
 }

@@ -56,10 +56,10 @@ final class RoundRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'recordings.required_without_all' => 'Choose at least one recording.',
+            'recordings.required_without_all' => (string) __('plan.choose-recording'),
             'pairs.*.before.required_with' => 'A pair needs the swing before as well.',
             'pairs.*.after.required_with' => 'A pair needs the swing after as well.',
-            'members.required' => 'Choose at least one member.',
+            'members.required' => (string) __('plan.choose-member'),
         ];
     }
 

@@ -36,6 +36,6 @@ final class WorkController extends Controller
             };
         });
 
-        return back()->with('done', 'It is being stopped. Nothing was changed.');
+        return back()->with('done', (string) __('notices.works.being-stopped-nothing-changed'));
     }
 }

@@ -57,7 +57,7 @@ final class DoWork implements ShouldQueue
                 ...$state === WorkState::Done ? ['progress' => 1] : [],
             ]);
         if ($work->attempts > self::MOST_ATTEMPTS) {
-            $end(WorkState::Failed, 'It was interrupted again and again. Nothing was changed; ask for it once more.');
+            $end(WorkState::Failed, (string) __('refusals.works.interrupted'));
 
             return;
         }
@@ -73,7 +73,7 @@ final class DoWork implements ShouldQueue
         } catch (\Throwable $e) {
             $end(
                 WorkState::Failed,
-                'Something went wrong inside the program; it was written down. Nothing was changed.',
+                (string) __('refusals.works.went-wrong'),
             );
 
             throw $e;
