@@ -20,16 +20,27 @@ abstract class Controller
         return $user instanceof User ? $user : abort(401);
     }
 
-    /** Runs an action and goes back with what it did, or with why it was refused. */
+    /**
+     * Where a refusal is told. Pages that fetch while they stand are named: "back" would be what they fetched last.
+     *
+     * @return string the same address
+     */
+    protected function backTo(string $url): string
+    {
+        request()->attributes->set(ExceptionAnswers::BACK_TO, $url);
+
+        return $url;
+    }
+
+    /**
+     * Runs an action and goes back with what it did.
+     *
+     * @throws ActionException to be told on that page
+     */
     protected function attempt(callable $action, string $done, ?string $route = null): RedirectResponse
     {
-        // Pages that fetch while they stand are named: "back" would be what they fetched last.
-        $to = $route === null ? back() : redirect()->route($route);
-        try {
-            $action();
-        } catch (ActionException $e) {
-            return $to->withInput()->with('refused', $e->getMessage());
-        }
+        $to = $route === null ? back() : redirect()->to($this->backTo(route($route)));
+        $action();
 
         return $to->with('done', $done);
     }
@@ -38,18 +49,15 @@ abstract class Controller
      * Asks for long work and goes back, with what came of it where it is over already.
      *
      * @param  callable(): ?Work  $for
+     *
+     * @throws ActionException to be told on that page
      */
     protected function ask(callable $for, string $done): RedirectResponse
     {
-        try {
-            $work = $for();
-        } catch (ActionException $e) {
-            return back()->with('refused', $e->getMessage());
-        }
+        $work = $for();
 
         return match ($work?->state) {
-            null => back()->with('done', $done),
-            WorkState::Done => back()->with('done', $done),
+            null, WorkState::Done => back()->with('done', $done),
             WorkState::Failed => back()->with('refused', (string) $work->problem),
             default => back(),
         };

@@ -3,6 +3,7 @@
 // A panel's consensus.
 return [
     'page' => 'Panel',
+    'no-study' => 'The spread of calls, the consensus and its grades appear here when a panel study has been closed.',
     'waits' => 'A part of the key waits for you',
     'waits-says' => 'Swings that you have still to read blind are not shown, nor any count that would tell of them.',
     'being-made' => 'The key is being made',

@@ -14,6 +14,7 @@ return [
     ],
     'capture' => [
         'no-device' => 'No device is known by this token.',
+        'missing-channels' => 'A :device sends :channels too.',
         'no-number' => 'Chunk :seq holds something that is no number.',
         'sample-of-other-width' => 'Chunk :seq has a sample of :values values where the session has :channels channels.',
         'no-valid-consent-for' => ':golfer has no valid consent for training use; the swing stays here.',

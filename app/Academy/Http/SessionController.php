@@ -18,13 +18,9 @@ final class SessionController extends Controller
         return view('academy.login');
     }
 
-    public function store(Request $request): RedirectResponse
+    public function store(LoginRequest $request): RedirectResponse
     {
-        $credentials = $request->validate([
-            'email' => ['required', 'string', 'max:255'],
-            'password' => ['required', 'string', 'max:255'],
-        ]);
-        if (! Auth::attempt($credentials)) {
+        if (! Auth::attempt($request->credentials())) {
             throw ValidationException::withMessages(['email' => (string) __('login.refused')]);
         }
         $request->session()->regenerate();

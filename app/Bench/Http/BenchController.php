@@ -10,7 +10,7 @@ use App\Bench\Pages\ComparePage;
 use App\Bench\Pages\EvidencePayload;
 use App\Bench\Pages\VerdictCurves;
 use App\Codebook\Codebooks;
-use App\Exceptions\ActionException;
+use App\Codebook\Http\LensRequest;
 use App\Http\Controller;
 use App\Models\Enums\WorkKind;
 use App\Models\Recording;
@@ -20,30 +20,25 @@ use App\Shelf\Http\ClockRequest;
 use App\Shelf\Pages\RemovalPage;
 use App\Sight\Onlookers;
 use App\Works\Works;
-use Core\Codebook\StandardLenses;
-use Core\Motion\Station;
 use Core\Motion\View;
 use Core\Number\Written;
 use Illuminate\Contracts\View\View as Page;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Illuminate\Validation\Rule;
 
 final class BenchController extends Controller
 {
     public function show(
-        Request $request,
+        LensRequest $request,
         Recording $recording,
         BenchPage $page,
-        Codebooks $codebooks,
     ): Page {
-        $lens = self::lens($request, $codebooks);
         if ($recording->measured()->doesntExist()) {
             return self::measuring($recording);
         }
 
-        return view('bench.show', $page->of($recording, $lens, $this->user()));
+        return view('bench.show', $page->of($recording, $request->lens(), $this->user()));
     }
 
     /** Whether it is measured, for a page that waits for it. */
@@ -70,11 +65,10 @@ final class BenchController extends Controller
 
     /** Two recordings side by side. */
     public function compare(
-        Request $request,
+        LensRequest $request,
         Recording $recording,
         Recording $other,
         ComparePage $page,
-        Codebooks $codebooks,
     ): Page {
         foreach ([$recording, $other] as $one) {
             if ($one->measured()->doesntExist()) {
@@ -84,7 +78,7 @@ final class BenchController extends Controller
 
         return view(
             'bench.compare',
-            $page->of($recording, $other, self::lens($request, $codebooks), $this->user()),
+            $page->of($recording, $other, $request->lens(), $this->user()),
         );
     }
 
@@ -104,13 +98,13 @@ final class BenchController extends Controller
 
     /** The curve and threshold a verdict came from, as a part of a page. */
     public function why(
-        Request $request,
+        LensRequest $request,
         Recording $recording,
         string $fault,
         VerdictCurves $curves,
         Codebooks $codebooks,
     ): Page {
-        $lens = self::lens($request, $codebooks);
+        $lens = $request->lens();
         abort_unless(isset($codebooks->current($lens)->faults[$fault]), 404);
 
         return view('bench.why', ['conditions' => $curves->of($recording, $fault, $lens)]);
@@ -118,41 +112,21 @@ final class BenchController extends Controller
 
     public function mark(StationRequest $request, Recording $recording, MarkStation $mark): RedirectResponse
     {
-        $t = $request->validated('t_s');
-        try {
-            $mark(
-                $recording,
-                Station::from((string) $request->validated('code')),
-                $t === null ? null : (float) $t,
-                $this->user(),
-            );
-        } catch (ActionException $e) {
-            return redirect()->route('bench', $recording)->with('refused', $e->getMessage());
-        }
+        $bench = $this->backTo(route('bench', $recording));
+        $mark($recording, $request->station(), $request->time(), $this->user());
 
         return redirect()
-            ->route('bench', $recording)
-            ->with(
-                'done',
-                (string) __('bench.stations.'.($t === null ? 'taken-back' : 'marked')),
-            );
+            ->to($bench)
+            ->with('done', (string) __('bench.stations.'.($request->time() === null ? 'taken-back' : 'marked')));
     }
 
     public function clock(ClockRequest $request, Recording $recording, SetFilmClock $set): RedirectResponse
     {
-        try {
-            $match = $set(
-                $recording,
-                $request->validated('by'),
-                $this->user(),
-                (float) ($request->validated('shift') ?? 0.0),
-            );
-        } catch (ActionException $e) {
-            return redirect()->route('bench', $recording)->with('refused', $e->getMessage());
-        }
+        $bench = $this->backTo(route('bench', $recording));
+        $match = $set($recording, $request->by(), $this->user(), $request->float('shift'));
 
         return redirect()
-            ->route('bench', $recording)
+            ->to($bench)
             ->with(
                 'done',
                 (string) __('bench.clock.set', [
@@ -183,16 +157,5 @@ final class BenchController extends Controller
             'name' => "{$recording->load('golfer')->golfer->pseudonym}, $recording->club",
             'state' => route('bench.state', $recording, false),
         ]);
-    }
-
-    private static function lens(Request $request, Codebooks $codebooks): string
-    {
-        /** @var string|null $lens */
-        $lens =
-            $request->validate([
-                'lens' => ['nullable', 'string', Rule::in(array_keys($codebooks->document()->lenses()))],
-            ])['lens'] ?? null;
-
-        return $lens ?? StandardLenses::DEFAULT;
     }
 }

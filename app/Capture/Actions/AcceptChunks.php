@@ -33,7 +33,10 @@ final readonly class AcceptChunks
         $taken = DB::transaction(function () use ($session, $chunks, $now): array {
             $session = CaptureSession::query()->lockForUpdate()->findOrFail($session->id);
             if ($session->closed_at !== null) {
-                throw new ActionException((string) __('refusals.capture.capture-closed-open-new'));
+                throw new ActionException(
+                    (string) __('refusals.capture.capture-closed-open-new'),
+                    ActionException::CONFLICT,
+                );
             }
             $width = count($session->channels);
             $taken = [];
@@ -47,6 +50,7 @@ final readonly class AcceptChunks
                                 'values' => count($row),
                                 'channels' => $width,
                             ]),
+                            ActionException::CONFLICT,
                         );
                     }
                     foreach ($row as $v) {
@@ -68,7 +72,7 @@ final readonly class AcceptChunks
                         );
                     }
                 } catch (CoreException $e) {
-                    throw new ActionException($e->getMessage());
+                    throw new ActionException($e->getMessage(), ActionException::CONFLICT, $e);
                 }
                 $checksum = hash('sha256', $chunk['first_sample'].'|'.pack('g*', ...$flat));
                 $known = CaptureChunk::query()
@@ -76,7 +80,10 @@ final readonly class AcceptChunks
                     ->first(['id', 'checksum']);
                 if ($known !== null) {
                     if ($known->checksum !== $checksum) {
-                        throw new ActionException((string) __('refusals.capture.chunk-sent-before-with', ['seq' => $chunk['seq']]));
+                        throw new ActionException(
+                            (string) __('refusals.capture.chunk-sent-before-with', ['seq' => $chunk['seq']]),
+                            ActionException::CONFLICT,
+                        );
                     }
                     $session->repeated++;
                 } else {

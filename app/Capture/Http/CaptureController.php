@@ -17,7 +17,6 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Session\NullSessionHandler;
 use Illuminate\Support\Str;
-use Illuminate\Validation\Rule;
 
 /** Live devices: watch what they send, and put the swings the program caught on the Shelf. */
 final class CaptureController extends Controller
@@ -51,20 +50,14 @@ final class CaptureController extends Controller
         return response()->json(['armed' => $session->armed]);
     }
 
-    public function keep(Request $request, CaughtSwing $swing, KeepCaughtSwing $keep): RedirectResponse
+    public function keep(KeepSwingRequest $request, CaughtSwing $swing, KeepCaughtSwing $keep): RedirectResponse
     {
-        $data = $request->validate([
-            'golfer' => ['required', Rule::exists(Golfer::class, 'id')],
-            'club' => ['required', 'string', 'max:40'],
-            'series' => ['nullable', 'string', 'max:60'],
-        ]);
-
         return $this->attempt(
             fn () => $keep(
                 $swing,
-                Golfer::query()->with('consents')->findOrFail((int) $data['golfer']),
-                $data['club'],
-                $data['series'] ?? null,
+                $request->golfer(),
+                $request->string('club')->value(),
+                $request->series(),
                 $this->user(),
             ),
             (string) __('notices.capture.on-shelf'),
@@ -79,9 +72,9 @@ final class CaptureController extends Controller
         return redirect()->route('capture')->with('done', (string) __('notices.capture.left'));
     }
 
-    public function register(Request $request): RedirectResponse
+    public function register(DeviceRequest $request): RedirectResponse
     {
-        $name = $request->validate(['name' => ['required', 'string', 'max:120']])['name'];
+        $name = $request->string('name')->value();
         $token = Str::random(40);
         Device::query()->create([
             'name' => $name,

@@ -62,7 +62,7 @@ final readonly class ImportLibrary
                         $this->recording($zip, $row, $golfers, $stations[$row['id']] ?? []);
                         $out['stored']++;
                     } catch (ActionException|CoreException $e) {
-                        if ($e->getCode() === ActionException::KNOWN) {
+                        if ($e->getCode() === ActionException::CONFLICT) {
                             $out['known']++;
                         } else {
                             $out['refused'][] = "{$row['bundle']}: {$e->getMessage()}";

@@ -13,7 +13,6 @@ use Core\Sight\Role;
 use Core\Sight\SittingKind;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
-use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
 
 final class PanelController extends Controller
@@ -30,9 +29,8 @@ final class PanelController extends Controller
 
         return $round === null
             ? view('empty', [
-                'title' => 'Panel',
-                'text' => 'The spread of calls, the consensus and its grades appear here when a panel study has been '
-                    .'closed.',
+                'title' => __('panel.page'),
+                'text' => __('panel.no-study'),
             ])
             : redirect()->route('panel', $round);
     }
@@ -42,15 +40,15 @@ final class PanelController extends Controller
         return view('panel.entries', $page->of($round, $this->user()));
     }
 
-    public function rule(Request $request, KeyEntry $entry, RuleOnEntry $rule): RedirectResponse
+    public function rule(RulingRequest $request, KeyEntry $entry, RuleOnEntry $rule): RedirectResponse
     {
-        $data = $request->validate([
-            'ruling' => ['required', 'in:present,absent,none'],
-            'reason' => ['required', 'string', 'min:10', 'max:2000'],
-        ], ['reason.min' => (string) __('panel.reason-too-short')]);
-
         return $this->attempt(
-            fn () => $rule($entry, $data['ruling'], $data['reason'], $this->user()),
+            fn () => $rule(
+                $entry,
+                $request->ruling(),
+                $request->string('reason')->value(),
+                $this->user(),
+            ),
             (string) __('notices.panel.ruled-panel-s-label'),
         );
     }

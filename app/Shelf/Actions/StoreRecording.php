@@ -42,7 +42,7 @@ final readonly class StoreRecording
         if ($known !== null) {
             throw new ActionException(
                 (string) __('refusals.shelf.these-samples-already-on', ['public_id' => $known->public_id]),
-                ActionException::KNOWN,
+                ActionException::CONFLICT,
             );
         }
 

@@ -11,11 +11,6 @@ use Illuminate\Validation\Rule;
 /** A change of a film's clock: by hand, by an event seen in film and trace, or events taken back. */
 final class FilmClockRequest extends FormRequest
 {
-    public function authorize(): bool
-    {
-        return true;
-    }
-
     /** @return array<string, mixed> */
     public function rules(): array
     {

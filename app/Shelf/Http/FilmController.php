@@ -19,27 +19,23 @@ use Core\Motion\View;
 use Core\Sight\SittingState;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
-use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Storage;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
 
 /** Films in, and out again in byte ranges to those who may see them. */
 final class FilmController extends Controller
 {
+    /** @throws ActionException */
     public function store(FilmRequest $request, Recording $recording, ReceiveFilm $receive): JsonResponse
     {
-        try {
-            $film = $receive->begin(
-                $recording,
-                View::from($request->string('view')->value()),
-                $request->string('name')->value(),
-                $request->integer('bytes'),
-                $request->integer('slowed', 1),
-                $this->user(),
-            );
-        } catch (ActionException $e) {
-            return response()->json(['message' => $e->getMessage()], 422);
-        }
+        $film = $receive->begin(
+            $recording,
+            View::from($request->string('view')->value()),
+            $request->string('name')->value(),
+            $request->integer('bytes'),
+            $request->integer('slowed', 1),
+            $this->user(),
+        );
 
         return response()->json(
             ['part' => ReceiveFilm::PART, 'to' => route('films.append', $film), 'state' => route('films.state', $film)],
@@ -47,16 +43,12 @@ final class FilmController extends Controller
         );
     }
 
-    public function append(Request $request, Film $film, ReceiveFilm $receive): JsonResponse
+    /** @throws ActionException */
+    public function append(FilmPartRequest $request, Film $film, ReceiveFilm $receive): JsonResponse
     {
-        $offset = $request->validate(['offset' => ['required', 'integer', 'min:0']])['offset'];
-        try {
-            $received = $receive->append($film, (int) $offset, $request->getContent());
-        } catch (ActionException $e) {
-            return response()->json(['message' => $e->getMessage()], 422);
-        }
-
-        return response()->json(['received' => $received]);
+        return response()->json([
+            'received' => $receive->append($film, $request->integer('offset'), $request->getContent()),
+        ]);
     }
 
     public function state(Film $film): JsonResponse
@@ -102,16 +94,12 @@ final class FilmController extends Controller
             ->with('done', (string) __('notices.shelf.taken-away-with-its', ['core-view' => Term::view($film->coreView())]));
     }
 
+    /** @throws ActionException */
     public function clock(FilmClockRequest $request, Film $film, MatchFilm $match): RedirectResponse
     {
-        $recording = $film->recording()->firstOrFail();
-        try {
-            $said = $match($film, $request->change(), $this->user());
-        } catch (ActionException $e) {
-            return redirect()->route('bench', $recording)->with('refused', $e->getMessage());
-        }
+        $bench = $this->backTo(route('bench', $film->recording()->firstOrFail()));
 
-        return redirect()->route('bench', $recording)->with('done', $said);
+        return redirect()->to($bench)->with('done', $match($film, $request->change(), $this->user()));
     }
 
     public function original(Film $film, FilmFiles $files): BinaryFileResponse

@@ -10,11 +10,6 @@ use Illuminate\Validation\Rule;
 /** A film announced before its first byte is sent. */
 final class FilmRequest extends FormRequest
 {
-    public function authorize(): bool
-    {
-        return true;
-    }
-
     /** @return array<string, mixed> */
     public function rules(): array
     {

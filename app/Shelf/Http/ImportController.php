@@ -20,22 +20,19 @@ use Illuminate\Http\UploadedFile;
 /** The guided way of a file onto the Shelf: send it, look at what was understood, set right what was not, keep it. */
 final class ImportController extends Controller
 {
+    /** @throws ActionException */
     public function store(ImportRequest $request, BeginImport $begin): RedirectResponse
     {
         /** @var UploadedFile $file */
         $file = $request->file('trace');
         /** @var UploadedFile|null $meta */
         $meta = $request->file('meta');
-        try {
-            $import = $begin(
-                Golfer::query()->with('consents')->whereKey($request->integer('golfer'))->firstOrFail(),
-                $file,
-                $meta,
-                $this->user(),
-            );
-        } catch (ActionException $e) {
-            return back()->withInput()->with('refused', $e->getMessage());
-        }
+        $import = $begin(
+            Golfer::query()->with('consents')->whereKey($request->integer('golfer'))->firstOrFail(),
+            $file,
+            $meta,
+            $this->user(),
+        );
 
         return redirect()->route('imports.show', $import);
     }

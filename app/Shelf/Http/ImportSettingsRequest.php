@@ -12,11 +12,6 @@ use Illuminate\Validation\Rule;
 /** What a person sets right about a file before it goes on the Shelf. */
 final class ImportSettingsRequest extends FormRequest
 {
-    public function authorize(): bool
-    {
-        return true;
-    }
-
     /** @return array<string, mixed> */
     public function rules(): array
     {

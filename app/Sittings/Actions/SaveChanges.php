@@ -44,9 +44,9 @@ final readonly class SaveChanges
         return DB::transaction(function () use ($reading, $writer, $changes): array {
             $reading = ($this->hold)($reading);
             if ($reading->isLocked()) {
-                throw new ActionException($reading->handed_in_at !== null
-                    ? (string) __('refusals.sittings.reading-handed-locked-nothing')
-                    : (string) __('refusals.sittings.round-closed-nothing-changed'));
+                throw new ActionException((string) __($reading->handed_in_at !== null
+                    ? 'refusals.sittings.reading-handed-locked-nothing'
+                    : 'refusals.sittings.round-closed-nothing-changed'), ActionException::LOCKED);
             }
             $known = array_flip(
                 ReadingChange::query()

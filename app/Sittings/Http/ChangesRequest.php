@@ -9,11 +9,6 @@ use Illuminate\Foundation\Http\FormRequest;
 /** Changes of a reading as a window kept them, in the order made. What each holds is checked by the core. */
 final class ChangesRequest extends FormRequest
 {
-    public function authorize(): bool
-    {
-        return true;
-    }
-
     /** @return array<string, mixed> */
     public function rules(): array
     {

@@ -101,6 +101,7 @@ final class ReadingController extends Controller
         return response()->json($this->kept($reading->load('calls')));
     }
 
+    /** @throws ActionException */
     public function change(ChangesRequest $request, Reading $reading, SaveChanges $save): JsonResponse
     {
         $this->look($reading);
@@ -112,11 +113,7 @@ final class ReadingController extends Controller
             ],
             $request->changes(),
         );
-        try {
-            $said = $save($reading, $request->string('writer')->value(), $changes);
-        } catch (ActionException $e) {
-            return response()->json(['message' => $e->getMessage(), 'locked' => true], 423);
-        }
+        $said = $save($reading, $request->string('writer')->value(), $changes);
         // What others did meanwhile, and what stands where something was refused, comes along.
         $sheet =
             $said['others'] || $said['refused'] !== []
@@ -126,14 +123,12 @@ final class ReadingController extends Controller
         return response()->json([...$said, ...$sheet]);
     }
 
+    /** @throws ActionException */
     public function handIn(Reading $reading, HandInReading $handIn): RedirectResponse
     {
         $this->look($reading);
-        try {
-            $handIn($reading, $this->user());
-        } catch (ActionException $e) {
-            return redirect()->route('read', $reading)->with('refused', $e->getMessage());
-        }
+        $this->backTo(route('read', $reading));
+        $handIn($reading, $this->user());
 
         return redirect()->route('read.next')->with('done', (string) __('notices.sittings.handed-locked'));
     }

@@ -30,26 +30,23 @@ final class RoundController extends Controller
         return view('sittings.round', $page->of($round, $this->user()));
     }
 
+    /** @throws ActionException */
     public function store(RoundRequest $request, PlanRound $plan): RedirectResponse
     {
         $ints = static fn (mixed $list): array => array_values(array_map(intval(...), (array) $list));
-        try {
-            $round = $plan(
-                $request->string('name')->value(),
-                SittingKind::from($request->string('kind')->value()),
-                $ints($request->validated('recordings', [])),
-                $ints($request->validated('members')),
-                $request->validated('show'),
-                $this->user(),
-                $request->validated('lens') ?? StandardLenses::DEFAULT,
-                $request->groups(),
-                $request->boolean('reveals'),
-                $ints($request->validated('repeats', [])),
-                $request->boolean('waits', true),
-            );
-        } catch (ActionException $e) {
-            return back()->withInput()->with('refused', $e->getMessage());
-        }
+        $round = $plan(
+            $request->string('name')->value(),
+            SittingKind::from($request->string('kind')->value()),
+            $ints($request->validated('recordings', [])),
+            $ints($request->validated('members')),
+            $request->validated('show'),
+            $this->user(),
+            $request->validated('lens') ?? StandardLenses::DEFAULT,
+            $request->groups(),
+            $request->boolean('reveals'),
+            $ints($request->validated('repeats', [])),
+            $request->boolean('waits', true),
+        );
 
         return redirect()
             ->route('rounds.show', $round)

@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http;
+
+use App\Exceptions\ActionException;
+use App\Sight\NotNow;
+use Illuminate\Auth\Access\AuthorizationException;
+use Illuminate\Foundation\Configuration\Exceptions;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
+
+/** The one place where exceptions become pages and JSON. */
+final class ExceptionAnswers
+{
+    /** A request's attribute: where a page's form goes back to, where that is not the page before. */
+    public const BACK_TO = 'back-to';
+
+    public static function register(Exceptions $exceptions): void
+    {
+        $exceptions->dontFlash(['password']);
+        $exceptions->dontReport([NotNow::class, ActionException::class]);
+        // What somebody may not see is answered as what is not there, byte for byte.
+        $exceptions->map(
+            AuthorizationException::class,
+            static fn (AuthorizationException $e): \Throwable => (request()->route()?->parameters() ?? []) !== []
+                ? new NotFoundHttpException()
+                : $e,
+        );
+        $exceptions->render(static fn (NotFoundHttpException $e, Request $request) => self::notFound($request));
+        $exceptions->render(static fn (NotNow $e, Request $request) => self::notNow($e, $request));
+        $exceptions->render(static fn (ActionException $e, Request $request) => self::refused($e, $request));
+        $exceptions->shouldRenderJsonWhen(static fn (Request $request): bool => self::wantsJson($request));
+    }
+
+    private static function wantsJson(Request $request): bool
+    {
+        return $request->is('ingest/*') || $request->expectsJson();
+    }
+
+    private static function notFound(Request $request): JsonResponse|Response
+    {
+        return self::wantsJson($request)
+            ? response()->json(['message' => 'Not found.'], 404)
+            : response()->view('errors.404', [], 404);
+    }
+
+    private static function notNow(NotNow $e, Request $request): JsonResponse|Response
+    {
+        if ($e->status() === 404) {
+            return self::notFound($request);
+        }
+
+        return $request->expectsJson()
+            ? response()->json(
+                ['message' => __("sight.{$e->why->value}"), 'why' => $e->why->value],
+                $e->status(),
+            )
+            : response()->view('not-now', ['why' => $e->why->value], $e->status());
+    }
+
+    /** Said on the page whose form was sent, with what was filled in. */
+    private static function refused(ActionException $e, Request $request): JsonResponse|RedirectResponse
+    {
+        if (self::wantsJson($request)) {
+            return response()->json(['message' => $e->getMessage()], $e->status());
+        }
+        $to = $request->attributes->get(self::BACK_TO);
+
+        return (is_string($to) ? redirect()->to($to) : back())->withInput()->with('refused', $e->getMessage());
+    }
+}
