@@ -10,6 +10,7 @@ use App\Codebook\Http\CodebookController;
 use App\Debrief\Http\DebriefController;
 use App\Operations\Http\RecordController;
 use App\Panel\Http\PanelController;
+use App\Search\Http\SearchController;
 use App\Shelf\Http\FilmController;
 use App\Shelf\Http\ImportController;
 use App\Shelf\Http\ShelfController;
@@ -29,6 +30,7 @@ Route::middleware('guest')->group(function (): void {
 Route::middleware('auth')->group(function (): void {
     Route::post('/logout', [SessionController::class, 'destroy'])->name('logout');
     Route::get('/', TodayController::class)->name('today');
+    Route::get('/search', SearchController::class)->name('search');
     Route::put('/keys', KeysController::class)->name('keys');
     Route::get('/codebook', [CodebookController::class, 'show'])->name('codebook');
     Route::get('/codebook/document', [CodebookController::class, 'document'])->name('codebook.document');

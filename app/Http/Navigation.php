@@ -63,6 +63,25 @@ final readonly class Navigation
         ));
     }
 
+    /** @return list<Page> every page this person may go to from the head of a page */
+    public function pages(): array
+    {
+        $own = self::READERS[$this->user->role->value] ?? null;
+        if ($own !== null) {
+            return array_map(
+                static fn (array $place): array => [
+                    'word' => $place['word'],
+                    'url' => $place['url'],
+                    'here' => $place['here'],
+                ],
+                $this->own($own),
+            );
+        }
+        $pages = array_merge(...array_values(self::PLACES));
+
+        return array_values(array_map($this->page(...), array_keys($pages), $pages));
+    }
+
     /**
      * @param  list<string>  $own
      * @return list<Place>

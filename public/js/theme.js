@@ -1,6 +1,7 @@
 // Light or dark: as last chosen here, else as the device prefers. Loaded before the page is painted.
 (() => {
   const root = document.documentElement;
+  root.classList.add('scripted');
   let kept = null;
   try {
     kept = localStorage.getItem('theme');

@@ -40,6 +40,7 @@ $areas = [
     'Sittings',
     'Agreement',
     'Debrief',
+    'Search',
     'Today',
     'Operations',
     'Demo',

@@ -12,6 +12,7 @@
         <link rel="stylesheet" href="/css/{{ $style }}.css">
     @endforeach
     <script src="/js/theme.js"></script>
+    <script type="module" src="/js/search.js"></script>
     {{ $head ?? '' }}
 </head>
 <body>
@@ -19,13 +20,16 @@
     <header class="top">
         <a class="mark" href="{{ route('today') }}"><x-mark /><span>{{ __('places.product') }}</span></a>
         @if($places)
-            <nav aria-label="{{ __('places.nav') }}">
+            <button class="plain fold" type="button" data-fold aria-expanded="false"
+                aria-controls="places">{{ __('search.menu') }}</button>
+            <nav id="places" aria-label="{{ __('places.nav') }}">
                 @foreach($places as $place)
                     <a href="{{ $place['url'] }}" @if($place['here']) aria-current="page"
                         @endif>{{ $place['word'] }}</a>
                 @endforeach
             </nav>
             <div class="who">
+                <x-search-box />
                 <button class="plain" type="button" data-theme-switch aria-label="{{ __('places.theme') }}">◐</button>
                 <span class="quiet small">{{ $name }}</span>
                 <form method="post" action="{{ route('logout') }}">

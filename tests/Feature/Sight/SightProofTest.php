@@ -28,6 +28,7 @@ const KNOWN_ROUTES = [
     '' => 'POST',
     'logout' => 'POST',
     'today' => 'GET',
+    'search' => 'GET',
     'keys' => 'PUT',
     'codebook' => 'GET',
     'codebook.document' => 'GET',
