@@ -15,9 +15,14 @@ const KITS = [
 ].map(([legs, shirt]) => ({
   lead: legs,
   trail: legs,
+  seat: legs,
   shirt,
   skin: '#cfa582',
+  hair: '#4f4237',
   cap: '#e8e6e1',
+  glove: '#f2f0ea',
+  sole: '#ecebe6',
+  shadow: '20, 20, 18',
   belt: '#2f2b28',
   edge: '#23201d',
   club: '#3a3a40',
@@ -36,19 +41,14 @@ export class Filmed extends Figure {
     return this.kit;
   }
 
-  /** A camera set for the feet: nearer than the drawn figure, the club leaves the picture at the top. */
-  fit(w, h) {
-    return 1.24 * super.fit(w, h);
-  }
-
   draw(t) {
     this.t = t;
     super.draw(t);
     this.shade();
   }
 
-  solid(g, outline, fill, side, lit, dark) {
-    super.solid(g, outline, fill, 'lead', lit, dark);
+  solid(g, chains, fill) {
+    super.solid(g, chains, fill);
   }
 
   floor(g, w, h) {

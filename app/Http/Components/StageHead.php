@@ -38,6 +38,7 @@ final class StageHead extends Component
         'bench/ribbon',
         'bench/size',
         'bench/sole',
+        'bench/solids',
         'bench/stage',
         'bench/trace-plot',
         'keys',

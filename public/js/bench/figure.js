@@ -1,50 +1,74 @@
-// The golfer as a solid figure, drawn orthographically from body points in the stance's frame
-// (x to the target, y to the toes, z up, mm). Lead limbs have a solid edge, trail limbs a dashed one.
+// The golfer as a person, drawn orthographically from body points in the stance's frame (x to the target, y to the
+// toes, z up, mm). Lead limbs have a solid edge, trail limbs a dashed one.
 import { NEAR, sizeOf } from './size.js';
-
-const LIMBS = [
-  // from, to, radius at each end (mm), what it is made of
-  ['hip', 'knee', 82, 60, 'leg'],
-  ['knee', 'ankle', 58, 40, 'leg'],
-  ['shoulder', 'elbow', 54, 42, 'sleeve'],
-  ['elbow', 'hand', 40, 30, 'skin'],
-];
+import { body, mix, tone } from './solids.js';
 
 const palettes = {
   light: {
-    ground: '#b9b2a4',
     groundFill: '#ece6d9',
     grid: '#d9d2c4',
     edge: '#26231d',
     skin: '#d9b48c',
+    hair: '#54483c',
     cap: '#3c3a44',
     shirt: '#e9e4f2',
-    belt: '#4a4658',
+    belt: '#2f2c38',
+    seat: '#5b5750',
+    glove: '#f6f3ec',
+    sole: '#f3efe6',
     lead: '#1f6f78',
     trail: '#b8791f',
     club: '#2c2a33',
     ball: '#fffefb',
-    label: '#5d574b',
+    shadow: '38, 35, 29',
   },
   dark: {
-    ground: '#57534b',
     groundFill: '#24221f',
     grid: '#35322d',
     edge: '#0c0b0a',
     skin: '#c79f76',
+    hair: '#8d7f70',
     cap: '#a7a2b8',
     shirt: '#bdb7cc',
-    belt: '#6c6680',
+    belt: '#8f89a3',
+    seat: '#77726a',
+    glove: '#ded9d0',
+    sole: '#cfc9bd',
     lead: '#3fa3ad',
     trail: '#dd9d42',
     club: '#d8d4e2',
     ball: '#fffefb',
-    label: '#b7b0a2',
+    shadow: '0, 0, 0',
   },
 };
 
 export function palette() {
   return palettes[document.documentElement.dataset.theme === 'dark' ? 'dark' : 'light'];
+}
+
+/** What a drawing aid's picture measures, mm: the whole arc of the club; aids are kept as parts of it. */
+const PICTURE = { 'face-on': [2350, 2330], 'down-the-line': [1950, 2330] };
+/** Beneath the ground line, and how far the eye of one who looks down the line stands from the feet's middle, mm. */
+const BENEATH = 120;
+const ASIDE = { 'face-on': 0, 'down-the-line': 190 };
+
+/**
+ * How far the body reaches over a swing, mm: sideways as the picture shows it, and upward. The club may reach beyond.
+ * @param {Object<string, number[][]>} points
+ */
+export function extent(points, axis, mirror) {
+  let [low, high, top] = [Infinity, -Infinity, 0];
+  for (const [name, axes] of Object.entries(points)) {
+    if (name === 'club_head' || name === 'grip') continue;
+    for (const v of axes[axis]) {
+      if (!Number.isFinite(v)) continue;
+      low = Math.min(low, mirror * v);
+      high = Math.max(high, mirror * v);
+    }
+    for (const z of axes[2]) if (z > top) top = z;
+  }
+  // Points lie within the body: it reaches about a fist further, and a cap above the head.
+  return { low: low - 130, high: high + 130, top: top + 150 };
 }
 
 export class Figure {
@@ -59,6 +83,7 @@ export class Figure {
     this.view = view;
     this.mirror = motion.hand === 'left' ? -1 : 1;
     this.frames = motion.points.pelvis[0].length;
+    this.reach = extent(motion.points, view === 'face-on' ? 0 : 1, this.mirror);
   }
 
   /** Body points at time t, linear between frames. */
@@ -85,13 +110,18 @@ export class Figure {
     g.setTransform(ratio, 0, 0, ratio, 0, 0);
     g.clearRect(0, 0, w, h);
     this.colours = this.palette();
-    this.scale = this.fit(w, h) * (this.near ? NEAR : 1);
-    const wide = (this.view === 'face-on' ? 2350 : 1950) * this.scale;
-    this.box = { x: (w - wide) / 2, y: h - 2330 * this.scale, w: wide, h: 2330 * this.scale };
-    this.originX = w / 2 - (this.view === 'face-on' ? 0 : this.mirror * 190 * this.scale);
-    this.originY = h - 120 * this.scale - 6;
+    const whole = this.fit(w, h);
+    this.scale = whole * (this.near ? NEAR : 1);
+    const { low, high } = this.reach;
+    // Near to the feet they are in the middle, else the body is.
+    this.originX = w / 2 - (this.near ? this.mirror * ASIDE[this.view] : (low + high) / 2) * this.scale;
+    this.originY = h - BENEATH * this.scale - 6;
+    const [wide, tall] = PICTURE[this.view].map((mm) => mm * this.scale);
+    const middle = this.originX + this.mirror * ASIDE[this.view] * this.scale;
+    this.box = { x: middle - wide / 2, y: h - tall, w: wide, h: tall };
     this.floor(g, w, h);
     const p = this.pose(t);
+    this.shadows(g, p);
     for (const part of this.parts(p).sort((a, b) => a.depth - b.depth)) part.paint(g);
   }
 
@@ -99,9 +129,10 @@ export class Figure {
     return palette();
   }
 
-  /** Points of the screen to a millimetre, so that the whole arc of the club is in the picture. */
+  /** Points of the screen to a millimetre, so that the whole body is in the picture over the whole swing. */
   fit(w, h) {
-    return Math.min(h / 2330, w / (this.view === 'face-on' ? 2350 : 1950));
+    const { low, high, top } = this.reach;
+    return Math.max(0.01, Math.min((h - 12) / (top + BENEATH), (w - 12) / (high - low)));
   }
 
   /** Screen position of a point, and its nearness to the camera. */
@@ -109,6 +140,12 @@ export class Figure {
     return this.view === 'face-on'
       ? [this.originX + this.mirror * x * this.scale, this.originY - z * this.scale + y * 0.06 * this.scale, y]
       : [this.originX + this.mirror * y * this.scale, this.originY - z * this.scale - x * 0.06 * this.scale, -x];
+  }
+
+  /** A ball of so many mm around a point, as it lies on the screen. */
+  circle(point, r) {
+    const [x, y] = this.place(point);
+    return [x, y, r * this.scale];
   }
 
   floor(g, w, h) {
@@ -129,137 +166,266 @@ export class Figure {
     }
   }
 
-  parts(p) {
-    const parts = [];
-    const depth = (...names) => names.reduce((s, n) => s + this.place(p[n])[2], 0) / names.length;
-    for (const side of ['trail', 'lead']) {
-      const hue = this.colours[side];
-      for (const [a, b, ra, rb, stuff] of LIMBS) {
-        const from = p[`${side}_${a}`],
-          to = p[`${side}_${b}`];
-        const fill = stuff === 'skin' ? this.colours.skin : stuff === 'leg' ? hue : mix(hue, this.colours.shirt, 0.55);
-        parts.push({
-          depth: depth(`${side}_${a}`, `${side}_${b}`) + (stuff === 'skin' ? 40 : 0),
-          paint: (g) => this.limb(g, from, to, ra, rb, fill, side),
-        });
+  /** Where a foot meets the ground it is dark, the darker the nearer heel and ball are to it. */
+  shadows(g, p) {
+    for (const side of ['trail', 'lead'])
+      for (const [part, long] of [
+        ['heel', 62],
+        ['ball', 78],
+      ]) {
+        const [x, y, z] = p[`${side}_${part}`];
+        const near = Math.max(0, 1 - Math.max(0, z - 20) / 90);
+        if (!near) continue;
+        const [cx, cy] = this.place([x, y, 0]);
+        g.beginPath();
+        g.ellipse(cx, cy + 3 * this.scale, long * this.scale, 17 * this.scale, 0, 0, 7);
+        g.fillStyle = `rgba(${this.colours.shadow}, ${(0.3 * near).toFixed(3)})`;
+        g.fill();
       }
-      parts.push({ depth: depth(`${side}_toe`, `${side}_heel`) + 5, paint: (g) => this.shoe(g, p, side, hue) });
-      parts.push({
-        depth: depth(`${side}_hand`) + 60,
-        paint: (g) => this.blob(g, [[p[`${side}_hand`], 40]], this.colours.skin, side),
-      });
+  }
+
+  parts(p) {
+    const depth = (...names) => names.reduce((s, n) => s + this.place(p[n])[2], 0) / names.length;
+    const parts = [];
+    for (const side of ['trail', 'lead']) {
+      const at = (name) => p[`${side}_${name}`];
+      parts.push({ depth: depth(`${side}_hip`, `${side}_knee`, `${side}_ankle`), paint: (g) => this.leg(g, at, side) });
+      parts.push({ depth: depth(`${side}_toe`, `${side}_heel`) + 5, paint: (g) => this.shoe(g, at, side) });
+      parts.push({ depth: depth(`${side}_shoulder`, `${side}_elbow`), paint: (g) => this.sleeve(g, at, p, side) });
+      parts.push({ depth: depth(`${side}_elbow`, `${side}_hand`) + 40, paint: (g) => this.forearm(g, at, side) });
+      parts.push({ depth: depth(`${side}_hand`) + 60, paint: (g) => this.hand(g, at('hand'), p, side) });
     }
-    const belly = between(p.pelvis, p.chest, 0.38),
-      ribs = between(p.pelvis, p.chest, 0.72);
-    parts.push({
-      depth: depth('pelvis'),
-      paint: (g) =>
-        this.blob(
-          g,
-          [
-            [p.lead_hip, 92],
-            [p.trail_hip, 92],
-            [between(p.pelvis, p.chest, 0.14), 112],
-          ],
-          mix(this.colours.lead, this.colours.trail, 0.5, 0.72),
-          'lead',
-        ),
-    });
-    parts.push({
-      depth: depth('chest', 'pelvis') + 8,
-      paint: (g) => {
-        const s = (n) => between(p[n], p.chest, 0.14);
-        this.blob(
-          g,
-          [
-            [s('lead_shoulder'), 62],
-            [s('trail_shoulder'), 62],
-            [ribs, 122],
-            [belly, 106],
-          ],
-          this.colours.shirt,
-          'lead',
-        );
-        this.limb(
-          g,
-          between(p.pelvis, p.chest, 0.3),
-          between(p.pelvis, p.chest, 0.33),
-          104,
-          104,
-          this.colours.belt,
-          'lead',
-          0.12,
-        );
-      },
-    });
-    parts.push({
-      depth: depth('neck'),
-      paint: (g) => this.limb(g, p.neck, between(p.neck, p.head, 0.7), 50, 48, this.colours.skin, 'lead'),
-    });
+    parts.push({ depth: depth('pelvis'), paint: (g) => this.seat(g, p) });
+    parts.push({ depth: depth('chest', 'pelvis') + 8, paint: (g) => this.torso(g, p) });
+    parts.push({ depth: depth('neck'), paint: (g) => this.neck(g, p) });
     parts.push({ depth: depth('head') + 30, paint: (g) => this.head(g, p) });
     parts.push({ depth: depth('club_head', 'grip', 'lead_hand') + 20, paint: (g) => this.club(g, p) });
     return parts;
   }
 
-  /** A tapered limb with a lit side; the trail side's edge is dashed. */
-  limb(g, a, b, ra, rb, fill, side, flat = 1) {
-    const A = this.place(a),
-      B = this.place(b);
-    const r1 = ra * this.scale,
-      r2 = rb * this.scale;
-    const outline = hull([...ring(A, r1, flat), ...ring(B, r2, flat)]);
-    this.solid(g, outline, fill, side, [A[0] - r1, A[1] - r1 * 0.6], [A[0] + r1, A[1] + r1 * 0.6]);
+  /** One body of joined circles in one edge, which is dashed on the trail side. */
+  solid(g, chains, fill, side = 'lead') {
+    body(g, chains, {
+      fill,
+      edge: this.colours.edge,
+      width: Math.max(1, 6 * this.scale),
+      dash: side === 'trail' ? [14 * this.scale + 2, 9 * this.scale + 1.5] : [],
+    });
   }
 
-  blob(g, spheres, fill, side) {
-    const rings = spheres.flatMap(([at, r]) => ring(this.place(at), r * this.scale));
-    const outline = hull(rings);
-    const xs = outline.map((q) => q[0]),
-      ys = outline.map((q) => q[1]);
-    this.solid(g, outline, fill, side, [Math.min(...xs), Math.min(...ys)], [Math.max(...xs), Math.max(...ys)]);
+  leg(g, at, side) {
+    const [hip, knee, ankle] = [at('hip'), at('knee'), at('ankle')];
+    this.solid(
+      g,
+      [
+        [
+          this.circle(hip, 88),
+          this.circle(between(hip, knee, 0.45), 76),
+          this.circle(knee, 57),
+          this.circle(between(knee, ankle, 0.32), 56),
+          this.circle(ankle, 42),
+        ],
+      ],
+      this.colours[side],
+      side,
+    );
   }
 
-  solid(g, outline, fill, side, lit, dark) {
-    const shade = g.createLinearGradient(lit[0], lit[1], dark[0], dark[1]);
-    shade.addColorStop(0, tone(fill, 0.16));
-    shade.addColorStop(0.5, fill);
-    shade.addColorStop(1, tone(fill, -0.26));
-    trace(g, outline);
-    g.fillStyle = shade;
-    g.fill();
-    g.strokeStyle = this.colours.edge;
-    g.lineWidth = Math.max(1, 7 * this.scale);
-    g.setLineDash(side === 'trail' ? [14 * this.scale + 2, 9 * this.scale + 1.5] : []);
+  shoe(g, at, side) {
+    const up = (q, r) => this.circle([q[0], q[1], q[2] + r], r);
+    const [heel, ball, toe] = [at('heel'), at('ball'), at('toe')];
+    this.solid(
+      g,
+      [
+        [up(heel, 37), up(ball, 42), up(toe, 27)],
+        [this.circle(at('ankle'), 41), up(heel, 40)],
+      ],
+      tone(this.colours[side], -0.34),
+      side,
+    );
+    // The sole's edge, from heel over ball to toe: it shows what of the foot is on the ground.
+    g.strokeStyle = this.colours.sole;
+    g.lineWidth = Math.max(1, 11 * this.scale);
+    g.lineCap = 'round';
+    g.lineJoin = 'round';
+    g.beginPath();
+    [heel, ball, toe].forEach((q, i) => {
+      const [x, y] = this.place([q[0], q[1], q[2] + 9]);
+      if (i) g.lineTo(x, y);
+      else g.moveTo(x, y);
+    });
     g.stroke();
-    g.setLineDash([]);
+    g.lineCap = 'butt';
   }
 
-  shoe(g, p, side, hue) {
-    const heel = p[`${side}_heel`],
-      ball = p[`${side}_ball`],
-      toe = p[`${side}_toe`],
-      ankle = p[`${side}_ankle`];
-    const up = (q, r) => [[q[0], q[1], q[2] + r], r];
-    this.blob(g, [up(heel, 36), up(ball, 44), up(toe, 27), [ankle, 42]], tone(hue, -0.34), side);
+  sleeve(g, at, p, side) {
+    const shoulder = at('shoulder'),
+      elbow = at('elbow');
+    this.solid(g, [[this.circle(between(shoulder, elbow, 0.4), 46), this.circle(elbow, 37)]], this.colours.skin, side);
+    const root = between(shoulder, p.chest, 0.1);
+    this.solid(
+      g,
+      [[this.circle(root, 60), this.circle(shoulder, 58), this.circle(between(shoulder, elbow, 0.56), 52)]],
+      mix(this.colours[side], this.colours.shirt, 0.55),
+      side,
+    );
+  }
+
+  forearm(g, at, side) {
+    const elbow = at('elbow'),
+      hand = at('hand');
+    this.solid(
+      g,
+      [
+        [
+          this.circle(elbow, 37),
+          this.circle(between(elbow, hand, 0.3), 37),
+          this.circle(between(elbow, hand, 0.88), 26),
+        ],
+      ],
+      this.colours.skin,
+      side,
+    );
+  }
+
+  /** A fist around the shaft; the lead hand wears the glove. */
+  hand(g, hand, p, side) {
+    const shaft = unit(sub(p.club_head, p.grip));
+    const along = (mm) => hand.map((v, i) => v + shaft[i] * mm);
+    const fill = side === 'lead' ? this.colours.glove : this.colours.skin;
+    this.solid(g, [[this.circle(along(-26), 33), this.circle(along(30), 31)]], fill, side);
+    // Fingers lie across the shaft.
+    const [ax, ay] = this.place(along(-30)),
+      [bx, by] = this.place(along(36));
+    const l = Math.hypot(bx - ax, by - ay);
+    if (l < 4) return;
+    const [nx, ny] = [(-(by - ay) / l) * 24 * this.scale, ((bx - ax) / l) * 24 * this.scale];
+    g.strokeStyle = tone(fill, -0.42);
+    g.lineWidth = Math.max(0.7, 4 * this.scale);
+    for (const f of [0.28, 0.5, 0.72]) {
+      const [x, y] = [ax + f * (bx - ax), ay + f * (by - ay)];
+      line(g, [x - nx, y - ny], [x + nx, y + ny]);
+    }
+  }
+
+  /** Seat and hips, with the belt over them and a buckle in front: it shows how far the hips are open. */
+  seat(g, p) {
+    const low = (name) => between(p[name], p.pelvis, 0.12);
+    const waist = between(p.pelvis, p.chest, 0.2);
+    this.solid(
+      g,
+      [
+        [this.circle(low('lead_hip'), 96), this.circle(low('trail_hip'), 96)],
+        [this.circle(low('lead_hip'), 92), this.circle(waist, 104), this.circle(low('trail_hip'), 92)],
+      ],
+      this.colours.seat,
+    );
+  }
+
+  torso(g, p) {
+    const inward = (name, f) => between(p[name], p.chest, f);
+    const ribs = between(p.pelvis, p.chest, 0.74),
+      belly = between(p.pelvis, p.chest, 0.36);
+    const [a, b] = ['lead_shoulder', 'trail_shoulder'].map((n) => this.circle(inward(n, 0.16), 64));
+    this.solid(
+      g,
+      [
+        [a, b],
+        [a, this.circle(ribs, 124), this.circle(belly, 108)],
+        [b, this.circle(ribs, 124)],
+        [a, this.circle(between(p.neck, p.chest, 0.25), 72), b],
+      ],
+      this.colours.shirt,
+    );
+    this.belt(g, p, belly);
+    this.front(g, p, ribs, belly);
+  }
+
+  belt(g, p, belly) {
+    const across = sub(p.lead_hip, p.trail_hip);
+    const half = unit(across).map((v) => v * 96);
+    const at = between(p.pelvis, p.chest, 0.26);
+    const ends = [1, -1].map((k) => this.circle([at[0] + k * half[0], at[1] + k * half[1], at[2] + k * half[2]], 21));
+    this.solid(g, [[ends[0], this.circle(between(at, belly, 0.1), 24), ends[1]]], this.colours.belt);
+    const ahead = this.facing(across);
+    if (ahead.seen <= 0.1) return;
+    const [x, y] = this.place(at.map((v, i) => v + ahead.to[i] * 104));
+    const r = 15 * this.scale;
+    g.fillStyle = tone(this.colours.belt, 0.62);
+    g.fillRect(x - r * Math.max(0.35, ahead.seen), y - r * 0.8, 2 * r * Math.max(0.35, ahead.seen), 1.6 * r);
+  }
+
+  /** The shirt's front, where it is seen: it shows where the chest points. */
+  front(g, p, ribs, belly) {
+    const ahead = this.facing(sub(p.lead_shoulder, p.trail_shoulder));
+    if (ahead.seen <= 0.05) return;
+    const on = (q, r) => this.place(q.map((v, i) => v + ahead.to[i] * r));
+    g.strokeStyle = tone(this.colours.shirt, -0.3);
+    g.lineWidth = Math.max(0.8, 5 * this.scale);
+    g.lineCap = 'round';
+    const [top, mid, foot] = [on(between(p.neck, p.chest, 0.3), 62), on(ribs, 122), on(belly, 106)];
+    g.beginPath();
+    g.moveTo(top[0], top[1]);
+    g.quadraticCurveTo(mid[0], mid[1], foot[0], foot[1]);
+    g.stroke();
+    g.lineCap = 'butt';
+  }
+
+  /** Where a pair of joints faces, level, and how much of that is seen from the camera. */
+  facing(across) {
+    const to = unit([-across[1], across[0], 0]);
+    return { to, seen: this.view === 'face-on' ? to[1] : -to[0] };
+  }
+
+  neck(g, p) {
+    const base = between(p.neck, p.chest, 0.2);
+    this.solid(g, [[this.circle(base, 62), this.circle(between(p.neck, p.head, 0.62), 50)]], this.colours.skin);
   }
 
   head(g, p) {
-    const at = this.place(p.head);
-    const r = 102 * this.scale;
-    this.solid(g, hull(ring(at, r)), this.colours.skin, 'lead', [at[0] - r, at[1] - r], [at[0] + r, at[1] + r]);
-    // A cap: the half of the skull away from the neck and the face, and a brim over the eyes.
     const up = unit(sub(p.head, p.neck)),
       face = unit(sub(p.nose, p.head));
-    const crown = p.head.map((v, i) => v + up[i] * 46 - face[i] * 16);
-    const across = unit(cross(up, face));
-    const brim = [-1, -0.6, 0, 0.6, 1].map((k) => {
-      const reach = 150 * Math.sqrt(1 - 0.42 * k * k);
-      return this.place(p.head.map((v, i) => v + up[i] * 34 + face[i] * reach + across[i] * k * 74));
-    });
-    const band = [-1, 1].map((k) => this.place(p.head.map((v, i) => v + up[i] * 34 + across[i] * k * 92)));
-    const dome = ring(this.place(crown), 84 * this.scale);
-    this.solid(g, hull(dome), this.colours.cap, 'lead', [at[0] - r, at[1] - r], [at[0] + r, at[1] + r]);
-    this.solid(g, hull([...brim, ...band]), this.colours.cap, 'lead', [at[0] - r, at[1]], [at[0] + r, at[1] + r]);
+    const at = (u, f, s = 0) => p.head.map((v, i) => v + up[i] * u + face[i] * f + side[i] * s);
+    const side = unit(cross(up, face));
+    const seen = this.place(face)[2] - this.place([0, 0, 0])[2];
+    // Hair at the back, the face with jaw and chin, a nose, an ear on the side that is seen.
+    const hair = [[this.circle(at(26, -28), 88), this.circle(at(-30, -30), 70)]];
+    const skull = [[this.circle(at(18, 14), 84), this.circle(at(-46, 36), 56)]];
+    if (seen >= 0) this.solid(g, hair, this.colours.hair);
+    this.solid(g, skull, this.colours.skin);
+    this.solid(g, [[this.circle(at(0, 88), 20), this.circle(at(-16, 98), 15)]], this.colours.skin);
+    if (seen < 0) this.solid(g, hair, this.colours.hair);
+    const ear = [1, -1].find((k) => this.place(side.map((v) => v * k))[2] - this.place([0, 0, 0])[2] > 0.25);
+    if (ear)
+      this.solid(
+        g,
+        [[this.circle(at(2, -8, ear * 84), 21), this.circle(at(-18, -6, ear * 80), 15)]],
+        this.colours.skin,
+      );
+    if (seen > 0.2) {
+      g.fillStyle = this.colours.edge;
+      for (const k of [-1, 1]) {
+        const [x, y] = this.place(at(8, 86, k * 34));
+        g.beginPath();
+        g.arc(x, y, Math.max(0.8, 8 * this.scale), 0, 7);
+        g.fill();
+      }
+    }
+    this.cap(g, at);
+  }
+
+  /** A cap, and its brim over the eyes. */
+  cap(g, at) {
+    this.solid(g, [[this.circle(at(46, -22), 84), this.circle(at(40, 22), 80)]], this.colours.cap);
+    this.solid(
+      g,
+      [
+        [this.circle(at(34, 84, -46), 12), this.circle(at(32, 142, -26), 10), this.circle(at(32, 142, 26), 10)],
+        [this.circle(at(34, 84, -46), 12), this.circle(at(34, 84, 46), 12), this.circle(at(32, 142, 26), 10)],
+        [this.circle(at(34, 100), 16), this.circle(at(32, 136), 14)],
+      ],
+      this.colours.cap,
+    );
   }
 
   club(g, p) {
@@ -268,23 +434,15 @@ export class Figure {
       hold = this.place(between(p.grip, p.club_head, 0.26));
     g.lineCap = 'round';
     g.strokeStyle = this.colours.club;
-    g.lineWidth = Math.max(1.6, 13 * this.scale);
+    g.lineWidth = Math.max(1.6, 12 * this.scale);
     line(g, a, b);
-    g.lineWidth = Math.max(2.6, 25 * this.scale);
+    g.lineWidth = Math.max(2.6, 24 * this.scale);
     line(g, a, hold);
+    g.lineCap = 'butt';
     const along = unit(sub(p.club_head, p.grip));
     const out = unit(cross(along, Math.abs(along[0]) > 0.9 ? [0, 1, 0] : [1, 0, 0]));
     const tip = p.club_head.map((v, i) => v + out[i] * 78 * (out[1] < 0 ? -1 : 1));
-    this.blob(
-      g,
-      [
-        [p.club_head, 24],
-        [tip, 32],
-      ],
-      this.colours.club,
-      'lead',
-    );
-    g.lineCap = 'butt';
+    this.solid(g, [[this.circle(p.club_head, 22), this.circle(tip, 31)]], this.colours.club);
   }
 }
 
@@ -301,54 +459,4 @@ function line(g, a, b) {
   g.moveTo(a[0], a[1]);
   g.lineTo(b[0], b[1]);
   g.stroke();
-}
-
-function ring([x, y], r, flat = 1) {
-  const out = [];
-  for (let i = 0; i < 28; i++) {
-    const a = (i / 28) * 2 * Math.PI;
-    out.push([x + r * Math.cos(a), y + flat * r * Math.sin(a)]);
-  }
-  return out;
-}
-
-/** Convex hull by the monotone chain. */
-function hull(points) {
-  const s = points.slice().sort((a, b) => a[0] - b[0] || a[1] - b[1]);
-  const half = (list) => {
-    const h = [];
-    for (const q of list) {
-      while (h.length > 1) {
-        const [a, b] = [h[h.length - 2], h[h.length - 1]];
-        if ((b[0] - a[0]) * (q[1] - a[1]) - (b[1] - a[1]) * (q[0] - a[0]) > 0) break;
-        h.pop();
-      }
-      h.push(q);
-    }
-    return h.slice(0, -1);
-  };
-  return [...half(s), ...half(s.reverse())];
-}
-
-function trace(g, points) {
-  g.beginPath();
-  points.forEach((q, i) => (i ? g.lineTo(q[0], q[1]) : g.moveTo(q[0], q[1])));
-  g.closePath();
-}
-
-const rgb = (hex) => [1, 3, 5].map((i) => parseInt(hex.slice(i, i + 2), 16));
-const hex = (c) =>
-  `#${c
-    .map((v) =>
-      Math.max(0, Math.min(255, Math.round(v)))
-        .toString(16)
-        .padStart(2, '0'),
-    )
-    .join('')}`;
-function tone(colour, by) {
-  return hex(rgb(colour).map((v) => (by > 0 ? v + (255 - v) * by : v * (1 + by))));
-}
-function mix(a, b, f, dim = 1) {
-  const B = rgb(b);
-  return hex(rgb(a).map((v, i) => (v + f * (B[i] - v)) * dim));
 }
