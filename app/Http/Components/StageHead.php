@@ -34,6 +34,7 @@ final class StageHead extends Component
         'bench/figure',
         'bench/film',
         'bench/foot-map',
+        'bench/person',
         'bench/picture',
         'bench/ribbon',
         'bench/size',
