@@ -208,3 +208,43 @@ test('a conflict is ruled on with a reason, in a new version of the frozen key',
   await page.goto('/record');
   await expect(page.getByRole('cell', { name: 'ruled on a contested call' }).first()).toBeVisible();
 });
+
+test('from everywhere "/" looks for something: typed, gone through by the arrows, opened by enter', async ({
+  page,
+}) => {
+  const errors = watchErrors(page);
+  await logIn(page, 'maren');
+  await page.goto('/rounds');
+  await page.keyboard.press('/');
+  const box = page.locator('[data-search]');
+  await expect(box).toBeVisible();
+  await page.keyboard.type('no such thing at all');
+  await expect(box).toContainText('Nothing you may see is called');
+  await page.locator('#search-q').fill('kit');
+  await expect(box.locator('.hits a').first()).toHaveText('Kit Marlpit');
+  await page.keyboard.press('ArrowDown');
+  await expect(box.locator('.hits a').first()).toBeFocused();
+  await page.keyboard.press('ArrowUp');
+  await expect(page.locator('#search-q')).toBeFocused();
+  await page.keyboard.press('Enter');
+  await page.waitForURL(/\/people\/\d+$/);
+  // A field of the page keeps its stroke.
+  await page.goto('/shelf');
+  await page.locator('input[name=find]').focus();
+  await page.keyboard.press('/');
+  await expect(box).toBeHidden();
+  expect(errors).toEqual([]);
+});
+
+test('on a narrow screen the places fold under a button', async ({ page }) => {
+  await logIn(page, 'maren');
+  await page.setViewportSize({ width: 390, height: 800 });
+  await page.goto('/');
+  const shelf = page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: 'Library' });
+  await expect(shelf).toBeHidden();
+  await page.getByRole('button', { name: 'Menu' }).click();
+  await expect(page.getByRole('button', { name: 'Menu' })).toHaveAttribute('aria-expanded', 'true');
+  await shelf.click();
+  await page.waitForURL(/\/shelf/);
+  expect(await page.evaluate(() => document.documentElement.scrollWidth <= innerWidth)).toBe(true);
+});

@@ -1,5 +1,5 @@
 // The page's own modules, asked in the browser they run in.
-import { expect, logIn, test } from './helpers.mjs';
+import { expect, layWords, logIn, test } from './helpers.mjs';
 
 const EVIDENCE = {
   t0: 0,
@@ -12,6 +12,7 @@ const EVIDENCE = {
 async function blank(page) {
   await page.goto('/login');
   await page.setContent('<meta name="csrf-token" content="t"><div id="host" style="width:900px;height:60px"></div>');
+  await layWords(page);
 }
 
 test('the ribbon maps time to place and back, each station at its notch', async ({ page }) => {
@@ -92,6 +93,53 @@ test('the figure stands between two frames where a straight line puts it, and is
     };
   });
   expect(result).toEqual({ between: 50, before: 0, after: 50, places: [100, -100] });
+});
+
+test('the figure fills its pane with the whole body, from either side, for either hand, in any shape of pane', async ({
+  page,
+}) => {
+  await blank(page);
+  const found = await page.evaluate(async () => {
+    const { Figure } = await import('/js/bench/figure.js');
+    const walk = (f) => Array.from({ length: 30 }, (_, i) => f(i / 29));
+    const names = ['pelvis', 'chest', 'neck', 'head', 'nose', 'grip', 'club_head'];
+    for (const side of ['lead', 'trail'])
+      for (const joint of ['hip', 'knee', 'ankle', 'heel', 'ball', 'toe', 'shoulder', 'elbow', 'hand'])
+        names.push(`${side}_${joint}`);
+    const points = {};
+    names.forEach((name, k) => {
+      const high = { head: 1700, neck: 1500, club_head: 2300, lead_hand: 1600 }[name] ?? 40 * k;
+      points[name] = [walk((f) => 900 * f - 300), walk((f) => 200 - 400 * f), walk((f) => high * (0.6 + 0.4 * f))];
+    });
+    const out = [];
+    for (const [w, h] of [
+      [420, 300],
+      [300, 500],
+      [900, 200],
+    ])
+      for (const view of ['face-on', 'down-the-line'])
+        for (const hand of ['right', 'left']) {
+          const canvas = document.createElement('canvas');
+          Object.assign(canvas.style, { width: `${w}px`, height: `${h}px` });
+          document.body.append(canvas);
+          const figure = new Figure(canvas, { rate: 10, t0: 0, hand, ball: [0, 700, 21], points }, view);
+          figure.draw(0);
+          let [left, right, top, foot] = [Infinity, -Infinity, Infinity, -Infinity];
+          for (let t = 0; t <= 2.9; t += 0.1)
+            for (const [name, at] of Object.entries(figure.pose(t))) {
+              if (name === 'club_head' || name === 'grip') continue;
+              const [x, y] = figure.place(at);
+              [left, right] = [Math.min(left, x), Math.max(right, x)];
+              [top, foot] = [Math.min(top, y), Math.max(foot, y)];
+            }
+          const inside = left >= 0 && right <= w && top >= 0 && foot <= h;
+          out.push({ inside, fills: Math.max((foot - top) / h, (right - left) / w) > 0.6 });
+          canvas.remove();
+        }
+    return out;
+  });
+  expect(found).toHaveLength(12);
+  for (const one of found) expect(one).toEqual({ inside: true, fills: true });
 });
 
 test.describe('the queue of changes', () => {

@@ -1,6 +1,6 @@
 // Parts of Bench and Reading on their own, without a server behind them.
 import { readFileSync } from 'node:fs';
-import { expect, test, watchErrors } from './helpers.mjs';
+import { expect, layWords, test, watchErrors } from './helpers.mjs';
 
 test.beforeEach(async ({ page }) => {
   await page.route('**/blank', (route) =>
@@ -10,6 +10,7 @@ test.beforeEach(async ({ page }) => {
     }),
   );
   await page.goto('/blank');
+  await layWords(page);
 });
 
 test('time spent counts what was done, not a closed lid or a long silence', async ({ page }) => {
@@ -73,15 +74,14 @@ const evidence = (shift, hand = 'right') => ({
     push: null,
   },
 });
-const page =
-  [
-    '<div id="r"><div class="films"><figure><figcaption><span data-caption></span></figcaption><div>',
-    '<canvas data-view="face-on"></canvas></div></figure></div><div data-ribbon style="width:600px">',
-    '</div><div class="transport"><button data-do="play"></button><button data-do="speed"></button>',
-    '<output data-clock></output><button data-swing="a">1</button><button data-swing="b">2</button></div>',
-    '<div class="trace-box" data-trace style="width:400px;height:150px">',
-    '<div class="plot" style="width:400px;height:150px"></div></div><svg data-foot-map></svg></div>',
-  ].join('');
+const page = [
+  '<div id="r"><div class="films"><figure><figcaption><span data-caption></span></figcaption><div>',
+  '<canvas data-view="face-on"></canvas></div></figure></div><div data-ribbon style="width:600px">',
+  '</div><div class="transport"><button data-do="play"></button><button data-do="speed"></button>',
+  '<output data-clock></output><button data-swing="a">1</button><button data-swing="b">2</button></div>',
+  '<div class="trace-box" data-trace style="width:400px;height:150px">',
+  '<div class="plot" style="width:400px;height:150px"></div></div><svg data-foot-map></svg></div>',
+].join('');
 
 test('another swing is held at the station, and as far from it, as the one before', async ({ page: tab }) => {
   const said = await tab.evaluate(

@@ -81,3 +81,17 @@ export function watchErrors(page) {
   });
   return errors;
 }
+
+let lang = null;
+
+/** The scripts' words, as <x-words> prints them into a page that uses them. */
+export async function layWords(page) {
+  const areas = ['keys', 'sheet', 'stage', 'bench', 'films', 'debrief', 'capture'];
+  const code = `$o = []; foreach (${JSON.stringify(areas)} as $a) { $o[$a] = require "lang/en/$a.php"; } echo json_encode($o);`;
+  lang ??= execFileSync('php', ['-r', code], { encoding: 'utf8' });
+  await page.evaluate((words) => {
+    const script = Object.assign(document.createElement('script'), { type: 'application/json', id: 'words' });
+    script.textContent = words;
+    document.head.append(script);
+  }, lang);
+}

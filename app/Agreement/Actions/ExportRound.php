@@ -14,6 +14,9 @@ use Core\Format\Json\KeyEntryJson;
 use Core\Format\Json\StudyJson;
 use Core\Remark\InWords;
 use Core\Version;
+use Illuminate\Http\File;
+use Illuminate\Support\Facades\Storage;
+use Illuminate\Support\Str;
 use ZipArchive;
 
 /**
@@ -23,6 +26,8 @@ use ZipArchive;
  */
 final readonly class ExportRound
 {
+    public const DISK = 'exports';
+
     private const FIELDS = [
         'ratings' => [
             'case' => 'string',
@@ -54,11 +59,45 @@ final readonly class ExportRound
     }
 
     /**
-     * @param  string  $path  of the zip to write
+     * @return string where the zip lies on the disk of exports; whoever takes it away deletes it
      *
      * @throws ActionException
      */
-    public function __invoke(Sitting $round, string $path): void
+    public function __invoke(Sitting $round): string
+    {
+        $here = tempnam(sys_get_temp_dir(), 'vc-round');
+        if ($here === false) {
+            throw new ActionException((string) __('refusals.agreement.export-could-not-written'));
+        }
+        try {
+            $this->write($round, $here);
+            $path = Storage::disk(self::DISK)->putFileAs('rounds', new File($here), Str::uuid().'.zip');
+        } finally {
+            @unlink($here);
+        }
+
+        return $path === false
+            ? throw new ActionException((string) __('refusals.agreement.export-could-not-finished'))
+            : $path;
+    }
+
+    /** Forgets what nobody took away. */
+    public function sweep(): void
+    {
+        $disk = Storage::disk(self::DISK);
+        foreach ($disk->files('rounds') as $left) {
+            if ($disk->lastModified($left) < now()->subDay()->getTimestamp()) {
+                $disk->delete($left);
+            }
+        }
+    }
+
+    /**
+     * @param  string  $path  of the zip, a file of this machine
+     *
+     * @throws ActionException
+     */
+    private function write(Sitting $round, string $path): void
     {
         $ratings = RoundRatings::of($round, $this->codebooks);
         $result = $round->result()->firstOrFail();

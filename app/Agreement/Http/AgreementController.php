@@ -18,8 +18,9 @@ use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
-use Symfony\Component\HttpFoundation\BinaryFileResponse;
+use Symfony\Component\HttpFoundation\StreamedResponse;
 
 final class AgreementController extends Controller
 {
@@ -46,18 +47,27 @@ final class AgreementController extends Controller
     }
 
     /** Everything of a published round as open files. */
-    public function export(Sitting $round, ExportRound $export): BinaryFileResponse|RedirectResponse
+    public function export(Sitting $round, ExportRound $export): StreamedResponse|RedirectResponse
     {
         if ($this->onlookers->of($this->user())->withheld($round) !== null) {
             return redirect()->route('agreement', $round);
         }
-        $path = tempnam(sys_get_temp_dir(), 'vc-round');
-        abort_if($path === false, 500);
-        $export($round, $path);
+        $export->sweep();
+        $path = $export($round);
+        $disk = Storage::disk(ExportRound::DISK);
 
-        return response()
-            ->download($path, Str::slug($round->name).'.zip', ['Content-Type' => 'application/zip'])
-            ->deleteFileAfterSend();
+        return response()->streamDownload(
+            static function () use ($disk, $path): void {
+                $stream = $disk->readStream($path);
+                if ($stream !== null) {
+                    fpassthru($stream);
+                    fclose($stream);
+                }
+                $disk->delete($path);
+            },
+            Str::slug($round->name).'.zip',
+            ['Content-Type' => 'application/zip', 'Content-Length' => (string) $disk->size($path)],
+        );
     }
 
     public function person(Sitting $round, User $member, PersonPage $page): View

@@ -6,19 +6,25 @@ use App\Models\Sitting;
 use Core\Agreement\RatingSet;
 use Core\Agreement\Study\Study;
 use Core\Format\RatingsCsv;
+use Illuminate\Support\Facades\Storage;
 
 /** @return array<string, string> the files of a round's export */
 function exported(object $test, Sitting $round): array
 {
     $response = $test->actingAs($test->headCoach())->get("/agreement/{$round->public_id}/export");
     $response->assertOk()->assertDownload();
+    $path = tempnam(sys_get_temp_dir(), 'export');
+    file_put_contents($path, $response->streamedContent());
     $zip = new ZipArchive;
-    $zip->open($response->getFile()->getPathname());
+    $zip->open($path);
     $out = [];
     for ($i = 0; $i < $zip->numFiles; $i++) {
         $out[$zip->getNameIndex($i)] = $zip->getFromIndex($i);
     }
     $zip->close();
+    unlink($path);
+    // Taken away, it is kept no longer.
+    expect(Storage::disk('exports')->files('rounds'))->toBe([]);
 
     return $out;
 }

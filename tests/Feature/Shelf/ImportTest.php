@@ -14,6 +14,7 @@ use Core\Simulation\Swing;
 use Core\Trace\DeviceClass;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\Storage;
 
 function simulated(DeviceClass $device, array $faults = []): Swing
 {
@@ -242,7 +243,7 @@ it('shows what a foreign file would become, takes corrections, and remembers the
         ->toEqualWithDelta($s->trace->channels['copx_mm'][60], 0.01)
         ->and(PendingImport::query()->count())
         ->toBe(0)
-        ->and(Illuminate\Support\Facades\Storage::disk('imports')->exists($import->path))
+        ->and(Storage::disk('imports')->exists($import->path))
         ->toBeFalse();
     // The next file with the same header is understood at once.
     $send(str_replace("\n100,", "\n101,", $csv))->assertRedirect();
@@ -303,4 +304,43 @@ it('keeps imports to the head coach and never takes settings that are none', fun
         $this->actingAs($this->person($who))->get("/imports/{$import->public_id}")->assertNotFound();
         $this->actingAs($this->person($who))->post("/imports/{$import->public_id}/finish")->assertNotFound();
     }
+});
+
+it('fetches a file that was laid aside once for each step, however much is asked of it', function () {
+    $s = Swing::of(new GolferSpec('once', device: DeviceClass::Mat));
+    $csv = "when,west,east,px,py\n";
+    foreach ($s->trace->channels['lead_pct'] as $i => $lead) {
+        $csv .= implode(',', [
+            round($i / 100, 2),
+            $lead,
+            $s->trace->channels['trail_pct'][$i],
+            $s->trace->channels['copx_mm'][$i],
+            $s->trace->channels['copy_mm'][$i],
+        ])."\n";
+    }
+    $disk = Storage::fake('imports');
+    $reads = 0;
+    $counting = Mockery::mock($disk)->makePartial();
+    $counting->shouldReceive('readStream')->andReturnUsing(function (string $path) use ($disk, &$reads) {
+        $reads++;
+
+        return $disk->readStream($path);
+    });
+    Storage::set('imports', $counting);
+    $this->actingAs($this->headCoach())->post('/imports', [
+        'golfer' => Golfer::query()->where('pseudonym', 'Wren')->value('id'),
+        'trace' => UploadedFile::fake()->createWithContent('odd.csv', $csv),
+    ])->assertRedirect();
+    $import = PendingImport::query()->latest('id')->sole();
+    expect($import->checksum)->toBe(hash('sha256', $csv))->and($disk->get($import->path))->toBe($csv);
+    $this->put("/imports/{$import->public_id}", [
+        'device' => 'mat',
+        'columns' => ['t_s' => 'when', 'lead_pct' => 'west', 'trail_pct' => 'east', 'copx_mm' => 'px', 'copy_mm' => 'py'],
+        'units' => ['t_s' => 's', 'lead_pct' => '%', 'trail_pct' => '%', 'copx_mm' => 'mm', 'copy_mm' => 'mm'],
+    ]);
+    expect($reads)->toBe(0);
+    $this->get("/imports/{$import->public_id}")->assertOk()->assertSee('Put it on the Shelf');
+    expect($reads)->toBe(1);
+    $this->post("/imports/{$import->public_id}/finish")->assertSessionHas('done');
+    expect($reads)->toBe(2)->and($disk->exists($import->path))->toBeFalse();
 });

@@ -367,10 +367,14 @@ function addresses(User $user, string $which): array
 function said(TestResponse $response): string
 {
     $base = $response->baseResponse;
-    $body =
-        $base instanceof Symfony\Component\HttpFoundation\BinaryFileResponse
-            ? hash_file('sha256', $base->getFile()->getPathname())
-            : (string) $base->getContent();
+    $body = match (true) {
+        $base instanceof Symfony\Component\HttpFoundation\BinaryFileResponse => hash_file(
+            'sha256',
+            $base->getFile()->getPathname(),
+        ),
+        $base instanceof Symfony\Component\HttpFoundation\StreamedResponse => $response->streamedContent(),
+        default => (string) $base->getContent(),
+    };
     $body = preg_replace(
         ['/name="_token" value="[^"]*"/', '/name="csrf-token" content="[^"]*"/', '/"token":"[^"]*"/'],
         '',
