@@ -257,18 +257,16 @@ export class Person {
     this.cap(g, at);
   }
 
-  /** A cap, and its brim over the eyes. */
+  /** A cap, and its brim over the eyes: rows of it, each further out and narrower. */
   cap(g, at) {
     this.solid(g, [[this.circle(at(46, -22), 84), this.circle(at(40, 22), 80)]], this.colours.cap);
-    this.solid(
-      g,
-      [
-        [this.circle(at(34, 84, -46), 12), this.circle(at(32, 142, -26), 10), this.circle(at(32, 142, 26), 10)],
-        [this.circle(at(34, 84, -46), 12), this.circle(at(34, 84, 46), 12), this.circle(at(32, 142, 26), 10)],
-        [this.circle(at(34, 100), 16), this.circle(at(32, 136), 14)],
-      ],
-      this.colours.cap,
-    );
+    const rows = [
+      [84, 50],
+      [103, 46],
+      [122, 38],
+      [140, 26],
+    ].map(([out, half]) => [-1, 1].map((k) => this.circle(at(33, out, k * half), 13)));
+    this.solid(g, rows, tone(this.colours.cap, -0.12));
   }
 
   club(g, p) {
