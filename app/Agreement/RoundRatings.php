@@ -82,6 +82,7 @@ final readonly class RoundRatings
             'not observable' => 0,
             ...$all->count() > $readings->count() ? ['exposed' => $all->count() - $readings->count()] : [],
         ];
+        /** @var Collection<int, KeyEntry> $entries */
         $known = $entries->keyBy(static fn (KeyEntry $e): string => $e->case_id.'|'.$e->fault);
         $seen = self::seen($cases, $readings, $codebook);
         foreach ($cases as $case) {
@@ -154,10 +155,13 @@ final readonly class RoundRatings
     private static function seen(Collection $cases, Collection $readings, Codebook $codebook): array
     {
         $out = [];
-        $arms = $readings->pluck('arm', 'arm_id');
-        $dealt = $readings->groupBy('sitting_case_id')->map(static fn ($of) => $of->pluck('arm_id')->unique());
+        $arms = $dealt = [];
+        foreach ($readings as $reading) {
+            $arms[$reading->arm_id] = $reading->arm;
+            $dealt[$reading->sitting_case_id][$reading->arm_id] = $reading->arm_id;
+        }
         foreach ($cases as $case) {
-            foreach ($dealt[$case->id] ?? collect([$case->arm_id])->filter() as $arm) {
+            foreach ($dealt[$case->id] ?? ($case->arm_id === null ? [] : [$case->arm_id]) as $arm) {
                 $shown = $case->shown($arms[$arm] ?? null);
                 $out[$case->id][$arm] = array_map(
                     static fn (): bool => true,
@@ -227,7 +231,7 @@ final readonly class RoundRatings
         return new StudyOptions(
             categories: [Presence::Absent->value, Presence::Present->value],
             cannotTell: Presence::CannotTell->value,
-            bootstrap: (int) config('academy.bootstrap'),
+            bootstrap: config()->integer('academy.bootstrap'),
         );
     }
 }

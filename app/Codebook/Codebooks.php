@@ -26,7 +26,7 @@ final class Codebooks
     public function document(?string $version = null): CodebookDocument
     {
         $version ??= $this->newest ??=
-            CodebookVersion::query()->where('version', '<>', '0.1')->orderByDesc('id')->value('version') ??
+            CodebookVersion::query()->where('version', '<>', '0.1')->orderByDesc('id')->first()->version ??
             CodebookDocument::standard()->version();
 
         return $this->read[$version] ??= $this->find($version);

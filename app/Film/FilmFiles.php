@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Film;
 
+use App\Models\Cell;
 use App\Models\Film;
 use Illuminate\Filesystem\FilesystemAdapter;
 use Illuminate\Filesystem\LocalFilesystemAdapter;
@@ -47,7 +48,7 @@ final readonly class FilmFiles
     public function forget(Film $film): void
     {
         foreach ($this->disk()->files($film->public_id) as $path) {
-            @unlink(storage_path('app/private/copies/'.sha1((string) $path)));
+            @unlink(storage_path('app/private/copies/'.sha1(Cell::text($path))));
         }
         $this->disk()->deleteDirectory($film->public_id);
         @unlink(storage_path("app/private/arriving/{$film->public_id}"));

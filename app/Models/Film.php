@@ -155,7 +155,7 @@ final class Film extends Model
 
         return sprintf(
             '%s, %d × %d, %s frames a second%s%s',
-            strtoupper((string) ($f['codec'] ?? 'film')),
+            strtoupper(Cell::text($f['codec'] ?? 'film')),
             $this->width,
             $this->height,
             rtrim(rtrim(number_format((float) $this->rate_hz, 2), '0'), '.'),

@@ -12,6 +12,7 @@ use App\Http\Components\Grade;
 use App\Http\Components\Layout;
 use App\Http\Components\StageHead;
 use App\Http\Components\Term;
+use App\Models\Cell;
 use App\Models\Enums\WorkKind;
 use App\Models\Film;
 use App\Models\KeyEntry;
@@ -130,7 +131,7 @@ final class AppServiceProvider extends ServiceProvider
         RateLimiter::for(
             'login',
             static fn (Request $request): array => [
-                Limit::perMinute(8)->by(Str::lower((string) $request->input('email')).'|'.$request->ip()),
+                Limit::perMinute(8)->by(Str::lower(Cell::text($request->input('email'))).'|'.$request->ip()),
                 Limit::perMinute(60)->by((string) $request->ip()),
             ],
         );

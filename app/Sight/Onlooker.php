@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Sight;
 
+use App\Models\CaseSwing;
+use App\Models\Cell;
 use App\Models\KeyEntry;
 use App\Models\Reading;
 use App\Models\Recording;
@@ -20,6 +22,7 @@ use Core\Sight\Thing;
 use Core\Sight\Turn;
 use Core\Sight\Why;
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 
@@ -51,8 +54,7 @@ final class Onlooker
     {
         $ids = [];
         foreach ($of as $one) {
-            $swings = $one instanceof KeyEntry ? $one->case->swings : $one->swings;
-            array_push($ids, ...array_values($swings->pluck('recording_id')->all()));
+            array_push($ids, ...self::recordingsOf($one instanceof KeyEntry ? $one->case->swings : $one->swings));
         }
         $this->know(array_values(array_unique($ids)));
 
@@ -82,12 +84,12 @@ final class Onlooker
     /** What may be seen of a case in what a sitting came to: of every one of its swings. */
     public function seesResult(SittingCase $case, Sitting $sitting, Thing $thing): bool
     {
-        return $this->ofResult(array_values($case->swings->pluck('recording_id')->all()), $sitting)->shows($thing);
+        return $this->ofResult(self::recordingsOf($case->swings), $sitting)->shows($thing);
     }
 
     public function seesEntry(KeyEntry $entry, Sitting $panel): bool
     {
-        return $this->ofResult(array_values($entry->case->swings->pluck('recording_id')->all()), $panel)->shows(
+        return $this->ofResult(self::recordingsOf($entry->case->swings), $panel)->shows(
             Thing::Key,
         );
     }
@@ -117,7 +119,7 @@ final class Onlooker
     /** Own sheet: of every swing of the case. */
     public function ofReading(Reading $reading): Sight
     {
-        $recordings = array_values($reading->case->swings->pluck('recording_id')->all());
+        $recordings = self::recordingsOf($reading->case->swings);
         $this->know($recordings);
         $turn = $this->turn($reading);
 
@@ -136,7 +138,7 @@ final class Onlooker
             ->pluck('case_swings.recording_id');
 
         return Sight::withholds(
-            $this->standings(array_values($ids->map(static fn (mixed $id): int => (int) $id)->all())),
+            $this->standings(array_values($ids->map(static fn (mixed $id): int => Cell::int($id))->all())),
         );
     }
 
@@ -246,7 +248,7 @@ final class Onlooker
                     ->whereNull('handed_in_at')
                     ->pluck('recording_id')
                     ->unique()
-                    ->map(static fn (mixed $id): int => (int) $id)
+                    ->map(static fn (mixed $id): int => Cell::int($id))
                     ->all(),
             ),
         );
@@ -255,19 +257,35 @@ final class Onlooker
             ->groupBy('id')
             ->filter(
                 fn ($swings): bool => $swings->every(
-                    fn ($s): bool => $this->facts[(int) $s->recording_id]['consents'] &&
-                        $this->facts[(int) $s->recording_id]['held'],
+                    fn ($s): bool => $this->facts[Cell::int($s->recording_id)]['consents'] &&
+                        $this->facts[Cell::int($s->recording_id)]['held'],
                 ),
             );
 
+        $last = $rows->where('part', 1)->max('handed_in_at');
+
         return $this->progress[$sitting] = [
             'left' => [
-                1 => $waits->filter(static fn ($s): bool => (int) $s->firstOrFail()->part === 1)->count(),
-                2 => $waits->filter(static fn ($s): bool => (int) $s->firstOrFail()->part === 2)->count(),
+                1 => $waits->filter(static fn ($s): bool => Cell::int($s->firstOrFail()->part) === 1)->count(),
+                2 => $waits->filter(static fn ($s): bool => Cell::int($s->firstOrFail()->part) === 2)->count(),
             ],
-            'last' => $rows->where('part', 1)->max('handed_in_at'),
+            'last' => $last === null ? null : Cell::text($last),
             'twice' => $rows->max('occasion') > 1,
         ];
+    }
+
+    /**
+     * @param  iterable<CaseSwing>  $swings
+     * @return list<int>
+     */
+    private static function recordingsOf(iterable $swings): array
+    {
+        $ids = [];
+        foreach ($swings as $swing) {
+            $ids[] = $swing->recording_id;
+        }
+
+        return $ids;
     }
 
     /**
@@ -311,7 +329,7 @@ final class Onlooker
             ->join('case_swings', 'case_swings.case_id', '=', 'sitting_cases.case_id')
             ->leftJoin(
                 'readings',
-                fn ($on) => $on
+                fn (JoinClause $on): JoinClause => $on
                     ->on('readings.sitting_case_id', 'sitting_cases.id')
                     ->where('readings.user_id', $this->user->id)
                     ->where('readings.stage', Stage::Blind->value),
@@ -330,10 +348,10 @@ final class Onlooker
             ]);
         $this->places = [];
         foreach ($rows as $row) {
-            $this->places[(int) $row->recording_id][] = new Place(
-                (int) $row->id,
-                SittingKind::from($row->kind),
-                SittingState::from($row->state),
+            $this->places[Cell::int($row->recording_id)][] = new Place(
+                Cell::int($row->id),
+                SittingKind::from(Cell::text($row->kind)),
+                SittingState::from(Cell::text($row->state)),
                 $row->handed_in_at === null,
                 (bool) $row->reserved,
                 $row->withdrawn_at !== null,

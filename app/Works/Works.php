@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Works;
 
+use App\Models\Cell;
 use App\Models\Enums\WorkKind;
 use App\Models\Enums\WorkState;
 use App\Models\Recording;
@@ -58,7 +59,7 @@ final readonly class Works
             ->where('beat_at', '<', Carbon::now()->subSeconds(Progress::STALE_S))
             ->pluck('id');
         foreach ($lost as $id) {
-            DoWork::dispatch((int) $id);
+            DoWork::dispatch(Cell::int($id));
         }
 
         return $lost->count();

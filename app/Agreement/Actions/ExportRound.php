@@ -7,6 +7,7 @@ namespace App\Agreement\Actions;
 use App\Agreement\RoundRatings;
 use App\Codebook\Codebooks;
 use App\Exceptions\ActionException;
+use App\Models\Cell;
 use App\Models\Sitting;
 use Core\Format\AgreementCsv;
 use Core\Format\CsvWriter;
@@ -85,7 +86,7 @@ final readonly class ExportRound
     public function sweep(): void
     {
         $disk = Storage::disk(self::DISK);
-        foreach ($disk->files('rounds') as $left) {
+        foreach (array_map(Cell::text(...), $disk->files('rounds')) as $left) {
             if ($disk->lastModified($left) < now()->subDay()->getTimestamp()) {
                 $disk->delete($left);
             }

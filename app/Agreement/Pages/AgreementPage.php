@@ -51,11 +51,11 @@ final readonly class AgreementPage
             'open' => $open,
             'title' => $this->title($round, $figures, $open),
             'about' => $this->about($round, $figures),
-            'erased' => $round->erasedAt()?->timezone((string) config('academy.zone'))->format('j F Y'),
+            'erased' => $round->erasedAt()?->timezone(config()->string('academy.zone'))->format('j F Y'),
             'tabs' => self::tabs($round, $part, $open ? self::PARTS : self::OWN_PARTS),
             'rounds' => $this->rounds($user, $round),
             'computed' => __('agreement.computed', [
-                'at' => $result->updated_at->timezone((string) config('academy.zone'))->format('j F Y, H:i'),
+                'at' => $result->updated_at->timezone(config()->string('academy.zone'))->format('j F Y, H:i'),
                 'core' => $result->core_version,
                 'inputs' => substr($result->inputs_checksum, 0, 12),
                 'resamples' => Written::fixed($figures->bootstrap, 0),

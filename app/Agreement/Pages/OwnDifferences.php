@@ -8,6 +8,7 @@ use App\Codebook\Codebooks;
 use App\Models\KeyEntry;
 use App\Models\Reading;
 use App\Models\Sitting;
+use App\Models\SittingCase;
 use App\Models\User;
 use App\Sight\Onlookers;
 use App\Words\Wording;
@@ -34,7 +35,7 @@ final readonly class OwnDifferences
         $entries = $entries->keyBy(static fn (KeyEntry $e): string => "$e->case_id|$e->fault")->all();
         $codebook = $this->codebooks->of($round);
         $readings = $this->readings($round, $user);
-        $onlooker = $this->onlookers->of($user)->over($readings->pluck('case'));
+        $onlooker = $this->onlookers->of($user)->over($readings->map(static fn (Reading $r): SittingCase => $r->case));
         $out = [];
         foreach ($readings as $reading) {
             if ($onlooker->seesResult($reading->case, $round, Thing::Key)) {

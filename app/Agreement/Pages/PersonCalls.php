@@ -7,6 +7,7 @@ namespace App\Agreement\Pages;
 use App\Agreement\RoundRatings;
 use App\Models\Reading;
 use App\Models\Sitting;
+use App\Models\SittingCase;
 use App\Models\User;
 use App\Sight\Onlookers;
 use Core\Agreement\Profile\ScoredCall;
@@ -42,7 +43,7 @@ final readonly class PersonCalls
         }
         $out = [];
         $readings = $this->readings($round, $person);
-        $onlooker = $this->onlookers->of($asking)->over($readings->pluck('case'));
+        $onlooker = $this->onlookers->of($asking)->over($readings->map(static fn (Reading $r): SittingCase => $r->case));
         foreach ($readings as $reading) {
             if (! $onlooker->seesResult($reading->case, $round, Thing::Key)) {
                 continue;

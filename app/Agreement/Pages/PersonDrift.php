@@ -38,7 +38,9 @@ final class PersonDrift
                 'slim' => DriftPlot::slim($drift, $names),
                 'rows' => self::rows($drift, $windows, $names),
                 'how' => (string) __('agreement.person.drift.how', [
-                    'rounds' => $over['rounds']->pluck('name')->join(', ', (string) __('agreement.person.and')),
+                    'rounds' => $over['rounds']
+                        ->map(static fn (Sitting $round): string => $round->name)
+                        ->join(', ', (string) __('agreement.person.and')),
                     'one-in' => (int) round(1.0 / $drift->falseAlarm),
                 ]),
             ],

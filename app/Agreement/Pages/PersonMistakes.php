@@ -11,6 +11,7 @@ use App\Words\Wording;
 use Core\Agreement\Profile\RaterProfile;
 use Core\Agreement\Profile\ScoredCall;
 use Core\Codebook\Codebook;
+use Illuminate\Support\Collection;
 
 /**
  * Calls that were sure and wrong, each with its recording, the key's grade and what the measurement says.
@@ -56,6 +57,7 @@ final readonly class PersonMistakes
             ->with('recording.golfer')
             ->get()
             ->keyBy(static fn (SittingCase $c): string => $round->id.'c'.$c->case_id);
+        /** @var Collection<string, KeyEntry> $entries */
         $entries =
             $round->keyVersion
                 ?->entries()

@@ -215,11 +215,10 @@ final readonly class PersonPage
                 'right' => Wilson::figure($tn, $tn + $fp, new Confidence(), Undefined::AlwaysThere),
             ];
         }
-        $wrong = static fn (array $row): int => $row['cells'][1] + $row['cells'][2];
-        usort(
-            $out,
-            static fn (array $a, array $b): int => [$wrong($b), $a['key']] <=> [$wrong($a), $b['key']],
-        );
+        usort($out, static fn (array $a, array $b): int => [
+            $b['cells'][1] + $b['cells'][2],
+            $a['key'],
+        ] <=> [$a['cells'][1] + $a['cells'][2], $b['key']]);
 
         return $out;
     }

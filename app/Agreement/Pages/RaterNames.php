@@ -19,7 +19,11 @@ final readonly class RaterNames
 
     public function __construct(Sitting $round, User $user)
     {
-        $this->names = $round->members()->pluck('name', 'users.id')->map(strval(...))->all();
+        $this->names = $round
+            ->members()
+            ->get()
+            ->mapWithKeys(static fn (User $u): array => [$u->id => $u->name])
+            ->all();
         $this->me = 'u'.$user->id;
         $this->open = $user->isHeadCoach();
     }

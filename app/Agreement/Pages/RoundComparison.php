@@ -6,6 +6,7 @@ namespace App\Agreement\Pages;
 
 use App\Agreement\RoundRatings;
 use App\Codebook\Codebooks;
+use App\Models\Cell;
 use App\Models\Sitting;
 use App\Models\User;
 use App\Sight\Onlookers;
@@ -48,7 +49,8 @@ final readonly class RoundComparison
             return null;
         }
         $options = RoundRatings::options();
-        $keep = static fn (array $row): bool => isset($people[$row[2]], $faults[$row[1]]);
+        /** @param  array{string, string, string, string, string, float|null}  $row */
+        $keep = static fn (array $row): bool => isset($people[Cell::text($row[2])], $faults[Cell::text($row[1])]);
         [$was, $is] = [$of[0]->sums($keep), $of[1]->sums($keep)];
         if ($was === null || $is === null) {
             return null;

@@ -65,21 +65,20 @@ final readonly class BenchPage
     /** @param  Collection<int, Recording>|null  $series */
     private static function about(Recording $recording, ?Collection $series): string
     {
-        $line = static fn (string $key, array $with): string => (string) __("bench.about.$key", $with);
         $golfer = $recording->golfer;
 
         return implode(' · ', array_filter([
             (string) __("bench.about.hand.$golfer->handedness"),
-            $line('swing', ['swing' => $recording->swing]),
-            (string) $recording->shape === '' ? null : $line('plays', ['shape' => $recording->shape]),
+            (string) __('bench.about.swing', ['swing' => $recording->swing]),
+            (string) $recording->shape === '' ? null : (string) __('bench.about.plays', ['shape' => $recording->shape]),
             $golfer->limits,
-            $line('device', [
+            (string) __('bench.about.device', [
                 'device' => Term::device($recording->deviceClass()),
                 'rate' => Written::fixed($recording->rate_hz, 0),
             ]),
             $series === null
                 ? null
-                : $line('series', ['series' => $recording->series, 'count' => $series->count()]),
+                : (string) __('bench.about.series', ['series' => $recording->series, 'count' => $series->count()]),
         ], static fn (?string $part): bool => $part !== null && $part !== ''));
     }
 

@@ -38,7 +38,7 @@ final readonly class BenchStations
                 'code' => $station->value,
                 'definition' => ucfirst(Term::stationDefinition($station)),
                 'put' => (string) __('bench.stations.put-at', ['station' => $station->value]),
-                ...$mark === null ? self::notFound() : $this->found($mark, $all[$station->value] ?? collect()),
+                ...$mark === null ? self::notFound() : $this->found($mark, $all[$station->value] ?? new Collection()),
             ];
         }, Station::cases());
     }

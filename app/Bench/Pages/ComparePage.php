@@ -10,7 +10,12 @@ use Core\Measurement\Difference;
 use Core\Motion\Station;
 use Core\Number\Written;
 
-/** Two recordings side by side, as their page shows them: what differs beyond doubt first. */
+/**
+ * Two recordings side by side, as their page shows them: what differs beyond doubt first.
+ *
+ * @phpstan-import-type ComparedRow from Comparison
+ * @phpstan-import-type Side from Comparison
+ */
 final readonly class ComparePage
 {
     public function __construct(private Comparison $comparison)
@@ -24,7 +29,7 @@ final readonly class ComparePage
         $clear = $rest = [];
         foreach ($found['rows'] as $row) {
             $difference = $row['difference'];
-            if ($difference instanceof Difference && $difference->isBeyond()) {
+            if ($difference !== null && $difference->isBeyond()) {
                 $clear[] = self::row($row, $difference);
             } else {
                 $rest[] = self::row($row, $difference);
@@ -36,14 +41,14 @@ final readonly class ComparePage
             'second' => $second,
             'names' => ['first' => self::name($first), 'second' => self::name($second)],
             'fetch' => [route('bench.evidence', $first, false), route('bench.evidence', $second, false)],
-            'mirrored' => $found['mirrored'] === true
+            'mirrored' => $found['mirrored']
                 ? (string) __('bench.compare.mirrored', [
                     'hand' => __("bench.about.hand.{$second->golfer->handedness}"),
                 ])
                 : '',
             'stations' => array_map(static fn (Station $s): string => $s->value, Station::cases()),
             'title' => trans_choice('bench.compare.title', $found['beyond'], ['count' => $found['beyond']]),
-            'about' => ($found['bySeries'] === true
+            'about' => ($found['bySeries']
                 ? __('bench.compare.series', ['first' => $found['counts'][0], 'second' => $found['counts'][1]])
                 : __('bench.compare.single')).' '.__('bench.compare.many'),
             'clear' => $clear,
@@ -64,7 +69,7 @@ final readonly class ComparePage
     }
 
     /**
-     * @param  array<string, mixed>  $row  as Comparison tells it
+     * @param  ComparedRow  $row
      * @return array<string, mixed>
      */
     private static function row(array $row, ?Difference $difference): array
@@ -86,7 +91,7 @@ final readonly class ComparePage
     }
 
     /**
-     * @param  array{value: float|string|null, uncertainty: float|null, reason: string|null}  $shown
+     * @param  Side  $shown
      * @return array{text: string, none: bool, reason: ?string}
      */
     private static function value(array $shown): array

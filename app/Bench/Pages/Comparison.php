@@ -9,6 +9,7 @@ use App\Models\MeasurementSet;
 use App\Models\Recording;
 use App\Models\User;
 use App\Sight\Onlookers;
+use Core\Codebook\Codebook;
 use Core\Measurement\Difference;
 use Core\Measurement\Spread;
 use Core\Number\Distribution;
@@ -17,6 +18,12 @@ use Core\Number\Written;
 /**
  * Two recordings side by side: what the second has more of each measure than the first, and whether that is beyond
  * doubt.
+ *
+ * @phpstan-import-type MeasurementRow from MeasurementRows
+ *
+ * @phpstan-type Side array{value: float|string|null, uncertainty: float|null, reason: string|null}
+ * @phpstan-type ComparedRow array{group: ?string, key: string, label: string, unit: string, definition: string,
+ *     band: array{float, float}|null, first: Side, second: Side, difference: Difference|null, why: ?string}
  */
 final class Comparison
 {
@@ -31,7 +38,10 @@ final class Comparison
     ) {
     }
 
-    /** @return array<string, mixed> */
+    /**
+     * @return array{first: Recording, second: Recording, rows: list<ComparedRow>, bySeries: bool, codebook: Codebook,
+     *     counts: list<int>, mirrored: bool, beyond: int}
+     */
     public function of(Recording $first, Recording $second, string $lens, User $user): array
     {
         $codebook = $this->codebooks->current($lens, $first->club, $first->swing);
@@ -109,12 +119,12 @@ final class Comparison
     }
 
     /**
-     * @param  array<string, mixed>  $row
-     * @return array{value: float|string|null, uncertainty: float|null, reason: string|null}
+     * @param  MeasurementRow  $row
+     * @return Side
      */
     private static function shown(array $row, bool $bySeries): array
     {
-        if ($bySeries && $row['spread'] instanceof Spread) {
+        if ($bySeries && $row['spread'] !== null) {
             return ['value' => $row['spread']->mean, 'uncertainty' => null, 'reason' => null];
         }
 
@@ -128,8 +138,8 @@ final class Comparison
     }
 
     /**
-     * @param  array<string, mixed>  $a
-     * @param  array<string, mixed>  $b
+     * @param  MeasurementRow  $a
+     * @param  MeasurementRow  $b
      * @return array{difference: Difference|null, why: string|null}
      */
     private static function difference(array $a, array $b, bool $bySeries): array
@@ -141,9 +151,9 @@ final class Comparison
                     'why' => is_string($row['value'])
                         ? null
                         : (string) __('bench.compare.in-the', [
-                            'which' => __("bench.compare.which.$which"),
+                            'which' => (string) __("bench.compare.which.$which"),
                             'why' => $row['censored'] !== null
-                                ? __('bench.compare.only-a-bound')
+                                ? (string) __('bench.compare.only-a-bound')
                                 : $row['reason'],
                         ]),
                 ];
@@ -152,8 +162,8 @@ final class Comparison
         [$ua, $ub] = [(float) $a['uncertainty'], (float) $b['uncertainty']];
         if (
             $bySeries &&
-            $a['spread'] instanceof Spread &&
-            $b['spread'] instanceof Spread &&
+            $a['spread'] !== null &&
+            $b['spread'] !== null &&
             $a['spread']->sd + $b['spread']->sd > 0.0
         ) {
             $n = min($a['spread']->n, $b['spread']->n);

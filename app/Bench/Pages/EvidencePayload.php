@@ -185,7 +185,7 @@ final class EvidencePayload
                 [Axis::X, Axis::Y],
             );
             if ($x !== null && $y !== null) {
-                $out[$side->value ?? 'net'] = [self::plain($x, 1), self::plain($y, 1)];
+                $out[$side === null ? 'net' : $side->value] = [self::plain($x, 1), self::plain($y, 1)];
             }
         }
 

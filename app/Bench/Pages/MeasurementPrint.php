@@ -8,7 +8,11 @@ use Core\Drawing\Gauge;
 use Core\Measurement\Spread;
 use Core\Number\Written;
 
-/** How a row of the measurement list is written and drawn. */
+/**
+ * How a row of the measurement list is written and drawn.
+ *
+ * @phpstan-import-type MeasurementRow from MeasurementRows
+ */
 final class MeasurementPrint
 {
     /** Beyond so much a value is written without decimals. */
@@ -35,7 +39,7 @@ final class MeasurementPrint
     }
 
     /**
-     * @param  array<string, mixed>  $row  as MeasurementRows gives it
+     * @param  MeasurementRow  $row
      * @return array<string, mixed>  the same with what is printed: written, plusMinus, notes, gauge
      */
     public static function row(array $row): array
@@ -58,7 +62,7 @@ final class MeasurementPrint
                     $value,
                     (float) $row['uncertainty'],
                     $row['band'],
-                    $row['spread'] instanceof Spread ? self::twoDeviations($row['spread']) : null,
+                    $row['spread'] === null ? null : self::twoDeviations($row['spread']),
                 )
                 : null,
         ];
@@ -71,12 +75,12 @@ final class MeasurementPrint
     }
 
     /**
-     * @param  array<string, mixed>  $row
+     * @param  MeasurementRow  $row
      * @return list<string>
      */
     private static function notes(array $row): array
     {
-        $said = static fn (string $line, mixed $of, string $as): ?string => $of === null || $of === ''
+        $said = static fn (string $line, ?string $of, string $as): ?string => $of === null || $of === ''
             ? null
             : (string) __("bench.measure.$line", [$as => $of]);
         $spread = $row['spread'];
@@ -85,9 +89,9 @@ final class MeasurementPrint
             $row['unit'],
             $said('near', $row['near'], 'near'),
             $row['censored'] === null ? null : $row['reason'],
-            $row['derived'] === true ? (string) __('bench.measure.derived') : null,
+            $row['derived'] ? (string) __('bench.measure.derived') : null,
             $said('indirect', $row['indirect'], 'by'),
-            $spread instanceof Spread
+            $spread !== null
                 ? (string) __('bench.measure.golfer', [
                     'mean' => self::value($spread->mean),
                     'sd' => self::value($spread->sd),

@@ -16,6 +16,11 @@ use Core\Remark\InWords;
 /**
  * The measurement list of the Bench: value, uncertainty, the golfer's spread, the lens's band and where the value lies
  * on its scale.
+ *
+ * @phpstan-type MeasurementRow array{key: string, group: ?string, label: string, unit: string, definition: string,
+ *     value: float|string|null, uncertainty: ?float, reason: ?string, censored: ?string, derived: bool, indirect: ?string,
+ *     widened: ?string, near: ?string, others: string, spread: ?Spread, band: array{float, float}|null, inside: ?bool,
+ *     scale: array{float, float}|null}
  */
 final class MeasurementRows
 {
@@ -48,7 +53,7 @@ final class MeasurementRows
 
     /**
      * @param  array<string, Spread>  $spreads by measure key, or measure@STATION
-     * @return list<array<string, mixed>>
+     * @return list<MeasurementRow>
      */
     public function of(MeasurementSet $set, Lens $lens, array $spreads = []): array
     {

@@ -12,6 +12,7 @@ use Symfony\Component\HttpFoundation\Response;
 /** Lets in devices by their bearer token. */
 final class DeviceToken
 {
+    /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
     {
         $device = Device::byToken((string) $request->bearerToken());

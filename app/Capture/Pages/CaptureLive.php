@@ -7,6 +7,7 @@ namespace App\Capture\Pages;
 use App\Models\CaptureChunk;
 use App\Models\CaptureSession;
 use App\Models\CaughtSwing;
+use App\Models\Cell;
 use App\Models\User;
 use App\Sight\Onlookers;
 use Core\Format\Json\StanceJson;
@@ -32,7 +33,7 @@ final class CaptureLive
         $pick = static function (array $values) use ($step): array {
             $out = [];
             for ($i = count($values) - 1; $i >= 0; $i -= $step) {
-                $out[] = is_nan($values[$i]) ? null : round($values[$i], 1);
+                $out[] = is_nan(Cell::float($values[$i])) ? null : round(Cell::float($values[$i]), 1);
             }
 
             return array_reverse($out);
@@ -96,7 +97,7 @@ final class CaptureLive
                 ->map(
                     fn (CaughtSwing $s): array => [
                         'id' => $s->public_id,
-                        'at' => $s->created_at->timezone((string) config('app.timezone'))->format('H:i:s'),
+                        'at' => $s->created_at->timezone(config()->string('app.timezone'))->format('H:i:s'),
                         'seconds' => round($s->to_s - $s->from_s, 1),
                         'recording' => $s->recording !== null && $this->onlookers->of($for)->sees($s->recording)
                                 ? $s->recording->public_id

@@ -6,6 +6,7 @@ namespace App\Console\Commands;
 
 use App\Agreement\Actions\ComputeResult;
 use App\Codebook\Codebooks;
+use App\Models\Cell;
 use App\Models\NormSnapshot;
 use App\Models\Recording;
 use App\Models\Sitting;
@@ -71,7 +72,7 @@ final class DerivedRefresh extends Command
             ->orderBy('id')
             ->pluck('id');
         foreach ($ids as $id) {
-            $measure(Recording::query()->findOrFail((int) $id));
+            $measure(Recording::query()->findOrFail(Cell::int($id)));
         }
 
         return $ids->count();

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Console\TextOptions;
+use App\Models\Cell;
 use Core\Chance\Chance;
 use Core\CoreException;
 use Core\Format\Json\StanceJson;
@@ -63,14 +64,15 @@ final class DeviceSimulate extends Command
         if ($open === null || ! isset($open['session'])) {
             $this->output
                 ->getErrorStyle()
-                ->writeln('the server did not open a capture: '.($open['message'] ?? 'it does not answer'));
+                ->writeln('the server did not open a capture: '.Cell::text($open['message'] ?? 'it does not answer'));
 
             return self::FAILURE;
         }
-        $this->line("sending as capture {$open['session']}");
-        $sent = $this->stream($open['session'], $rows, $rate);
+        $session = Cell::text($open['session']);
+        $this->line("sending as capture $session");
+        $sent = $this->stream($session, $rows, $rate);
         if ($sent) {
-            $this->send("/ingest/sessions/{$open['session']}/close", []);
+            $this->send("/ingest/sessions/$session/close", []);
             $this->line('closed');
         }
 
@@ -184,12 +186,12 @@ final class DeviceSimulate extends Command
             return $waiting;
         }
         if (! isset($answer['acknowledged'])) {
-            $this->output->getErrorStyle()->writeln('refused: '.($answer['message'] ?? ''));
+            $this->output->getErrorStyle()->writeln('refused: '.Cell::text($answer['message'] ?? ''));
 
             return null;
         }
-        foreach ($answer['acknowledged'] as $seq) {
-            unset($waiting[$seq]);
+        foreach ((array) $answer['acknowledged'] as $seq) {
+            unset($waiting[Cell::int($seq)]);
         }
 
         return $waiting;
@@ -210,6 +212,9 @@ final class DeviceSimulate extends Command
             return null;
         }
 
-        return $answer->serverError() ? null : (array) $answer->json();
+        /** @var array<string, mixed> $said */
+        $said = (array) $answer->json();
+
+        return $answer->serverError() ? null : $said;
     }
 }

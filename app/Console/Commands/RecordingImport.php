@@ -6,6 +6,7 @@ namespace App\Console\Commands;
 
 use App\Console\TextOptions;
 use App\Exceptions\ActionException;
+use App\Models\Cell;
 use App\Models\Golfer;
 use App\Shelf\Actions\ImportTraceFile;
 use Core\CoreException;
@@ -37,7 +38,7 @@ final class RecordingImport extends Command
         if ($golfer === null) {
             return $this->refuse(
                 '--golfer must name a golfer on the Shelf; known: '.
-                    Golfer::query()->orderBy('pseudonym')->pluck('pseudonym')->join(', '),
+                    implode(', ', array_map(Cell::text(...), Golfer::query()->orderBy('pseudonym')->pluck('pseudonym')->all())),
             );
         }
         if ($device !== null && DeviceClass::tryFrom($device) === null) {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Models\Cell;
 use App\Models\Recording;
 use App\Shelf\Actions\MeasureRecording;
 use Illuminate\Console\Command;
@@ -19,7 +20,7 @@ final class RecordingsMeasure extends Command
         $ids = Recording::query()->orderBy('id')->pluck('id');
         $bar = $this->output->createProgressBar($ids->count());
         foreach ($ids as $id) {
-            $measure(Recording::query()->findOrFail((int) $id));
+            $measure(Recording::query()->findOrFail(Cell::int($id)));
             $bar->advance();
         }
         $this->newLine();

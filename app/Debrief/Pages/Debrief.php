@@ -6,6 +6,7 @@ namespace App\Debrief\Pages;
 
 use App\Codebook\Codebooks;
 use App\Models\Call;
+use App\Models\Cell;
 use App\Models\KeyEntry;
 use App\Models\Reading;
 use App\Models\Sitting;
@@ -22,6 +23,16 @@ use Illuminate\Support\Collection;
 /**
  * A published round as something to talk about: its cases in the order of what they are worth to a debrief, and of
  * one case what everybody said, by letter first. Letters are dealt anew for each case, so that they tell nobody.
+ *
+ * @phpstan-type Pin array{on: string, t?: float|int, swing?: int, reason?: string, view?: string}
+ * @phpstan-type SaidCall array{letter: string, presence: string, severity?: int, onset?: string, confidence?: int,
+ *     pins?: list<Pin>, trend?: string}
+ * @phpstan-type SaidPerson array{letter: string, name: string, marks: object, aids: array<mixed>, causes: list<string>,
+ *     cue: string}
+ * @phpstan-type SaidFault array{key: string, name: string, station: string, lookFor: string, weight: float, present: int,
+ *     absent: int, unsure: int, calls: list<SaidCall>, truth: ?string, grade: ?string, why: \Core\Remark\Remark|null,
+ *     ruling: ?string}
+ * @phpstan-type Said array{people: list<SaidPerson>, faults: list<SaidFault>, stations: array<string, float>}
  */
 final readonly class Debrief
 {
@@ -60,7 +71,7 @@ final readonly class Debrief
 
                 return [
                     'case' => $case,
-                    'weight' => round((float) $weights->sum(), 6),
+                    'weight' => round(Cell::float($weights->sum()), 6),
                     'fault' => $weights->isEmpty() || $weights->max() <= 0.0
                             ? null
                             : (string) $weights->sortDesc()->keys()->first(),
@@ -74,8 +85,7 @@ final readonly class Debrief
      * Of one case: its people by letter, with name, own marks, aids, causes and cue; its faults, the most to talk about
      * first, with counts, calls by letter and what the key says; the stations' times, s.
      *
-     * @return array{people: list<array<string, mixed>>, faults: list<array<string, mixed>>, stations: array<string,
-     *     float>}
+     * @return Said
      */
     public function of(Sitting $round, SittingCase $case): array
     {
@@ -131,7 +141,7 @@ final readonly class Debrief
                     'present' => $c->present,
                     'absent' => $c->absent,
                     'unsure' => $c->unsure,
-                    'calls' => $calls->all(),
+                    'calls' => array_values($calls->all()),
                     'truth' => $entry?->scoredLabel(),
                     'grade' => $entry?->grade,
                     'why' => $entry?->measured()->why,
@@ -233,7 +243,7 @@ final readonly class Debrief
         return ($i >= 26 ? chr(64 + intdiv($i, 26)) : '').chr(65 + $i % 26);
     }
 
-    /** @return array<string, mixed>|null */
+    /** @return SaidCall|null */
     private static function call(?Call $call, string $letter): ?array
     {
         return $call === null

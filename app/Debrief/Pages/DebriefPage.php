@@ -7,6 +7,7 @@ namespace App\Debrief\Pages;
 use App\Bench\Pages\TraceTitle;
 use App\Codebook\Codebooks;
 use App\Models\CaseSwing;
+use App\Models\Cell;
 use App\Models\Recording;
 use App\Models\Sitting;
 use App\Models\SittingCase;
@@ -17,7 +18,13 @@ use Core\Reading\Presence;
 use Core\Sight\SittingKind;
 use Illuminate\Support\Collection;
 
-/** One case of a debrief as its page shows it: the swing, what was said of it, and the way to the other cases. */
+/**
+ * One case of a debrief as its page shows it: the swing, what was said of it, and the way to the other cases.
+ *
+ * @phpstan-import-type Said from Debrief
+ * @phpstan-import-type SaidFault from Debrief
+ * @phpstan-import-type Pin from Debrief
+ */
 final readonly class DebriefPage
 {
     /** Counts of a fault's calls, by what was called. */
@@ -91,7 +98,7 @@ final readonly class DebriefPage
     /**
      * A fault with its calls by what was called, the reasons that were given, and what the key says.
      *
-     * @param  array<string, mixed>  $f  as Debrief tells it
+     * @param  SaidFault  $f
      * @param  array<string, string>  $names  by letter
      * @return array<string, mixed>
      */
@@ -137,7 +144,7 @@ final readonly class DebriefPage
     }
 
     /**
-     * @param  array{on: string, reason: string, t?: float|int, swing?: int}  $pin
+     * @param  Pin  $pin
      * @return array{letter: string, name: string, on: string, t: float|int|null, at: string, swing: int, reason: string}
      */
     private static function reason(array $pin, string $letter, string $name): array
@@ -149,14 +156,14 @@ final readonly class DebriefPage
             't' => $pin['t'] ?? null,
             'at' => isset($pin['t']) ? Written::fixed((float) $pin['t'], 2).' s' : '',
             'swing' => $pin['swing'] ?? 1,
-            'reason' => $pin['reason'],
+            'reason' => $pin['reason'] ?? '',
         ];
     }
 
     /**
      * Top and impact as each marked them, against the station's own time.
      *
-     * @param  array{people: list<array<string, mixed>>, stations: array<string, float>}  $said
+     * @param  Said  $said
      * @return list<array{says: string, marks: list<array{letter: string, name: string, t: float, off: string}>}>
      */
     private static function times(array $said): array
@@ -167,7 +174,7 @@ final readonly class DebriefPage
             foreach ($said['people'] as $p) {
                 $own = (array) $p['marks'];
                 if (isset($own[$code])) {
-                    $marks[] = ['letter' => $p['letter'], 'name' => $p['name'], 't' => (float) $own[$code]];
+                    $marks[] = ['letter' => $p['letter'], 'name' => $p['name'], 't' => Cell::float($own[$code])];
                 }
             }
             if ($marks !== []) {
@@ -254,7 +261,7 @@ final readonly class DebriefPage
     /**
      * What the lanes under the ribbon and the drawings are made from.
      *
-     * @param  array{people: list<array<string, mixed>>, faults: list<array<string, mixed>>}  $said
+     * @param  Said  $said
      * @return array{people: list<array<string, mixed>>, faults: array<string, array<string, mixed>>}
      */
     private static function forPage(array $said): array

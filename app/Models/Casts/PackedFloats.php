@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models\Casts;
 
+use App\Models\Cell;
 use Illuminate\Contracts\Database\Eloquent\CastsAttributes;
 use Illuminate\Database\Eloquent\Model;
 
@@ -19,9 +20,12 @@ final class PackedFloats implements CastsAttributes
     {
         $bytes = is_resource($value)
             ? (string) stream_get_contents($value, -1, 0)
-            : (string) hex2bin(substr((string) $value, 2));
+            : (string) hex2bin(substr(Cell::text($value), 2));
 
-        return array_values((array) unpack('g*', $bytes));
+        /** @var list<float> $floats */
+        $floats = array_values((array) unpack('g*', $bytes));
+
+        return $floats;
     }
 
     public function set(Model $model, string $key, mixed $value, array $attributes): string

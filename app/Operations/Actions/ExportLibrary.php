@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Operations\Actions;
 
 use App\Exceptions\ActionException;
+use App\Models\Cell;
 use App\Models\Consent;
 use App\Models\Golfer;
 use App\Models\Motion;
@@ -95,7 +96,7 @@ final readonly class ExportLibrary
             ->orderBy('id')
             ->pluck('id');
         foreach ($ids as $n => $id) {
-            $r = Recording::query()->with(['golfer', 'channels', 'views', 'stations'])->findOrFail((int) $id);
+            $r = Recording::query()->with(['golfer', 'channels', 'views', 'stations'])->findOrFail(Cell::int($id));
             $name = "recordings/{$r->public_id}.json";
             try {
                 $bundle = self::bundle($r);
@@ -184,7 +185,7 @@ final readonly class ExportLibrary
             throw new ActionException((string) __('refusals.operations.there-no-room-write'));
         }
         foreach ([$header, ...$rows] as $row) {
-            fputcsv($out, $row, ',', '"', '');
+            fputcsv($out, array_map(Cell::text(...), $row), ',', '"', '');
         }
         rewind($out);
 

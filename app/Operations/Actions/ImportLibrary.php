@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Operations\Actions;
 
 use App\Exceptions\ActionException;
+use App\Models\Cell;
 use App\Models\Consent;
 use App\Models\Golfer;
 use App\Models\Recording;
@@ -53,7 +54,7 @@ final readonly class ImportLibrary
             }
             $rows = iterator_to_array($this->rows($zip, 'recordings'), false);
             $out = ['stored' => 0, 'known' => 0, 'refused' => []];
-            $known = array_flip(Recording::query()->pluck('checksum')->all());
+            $known = array_flip(array_map(Cell::text(...), Recording::query()->pluck('checksum')->all()));
             foreach ($rows as $n => $row) {
                 if (isset($known[$row['checksum']])) {
                     $out['known']++;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Operations\Pages;
 
 use App\Models\AuditEntry;
+use App\Models\Cell;
 use App\Models\Recording;
 use App\Models\User;
 use App\Sight\Onlookers;
@@ -44,7 +45,7 @@ final class RecordPage
             'days' => $days,
             'pages' => $pages,
             'filter' => $filter,
-            'actions' => array_map(strval(...), (array) trans('record.actions')),
+            'actions' => array_map(Cell::text(...), (array) trans('record.actions')),
             'people' => User::query()->orderBy('name')->pluck('name', 'id')->all(),
         ];
     }
@@ -66,7 +67,7 @@ final class RecordPage
      */
     private function entries(array $filter, User $user): Builder
     {
-        $zone = (string) config('academy.zone');
+        $zone = config()->string('academy.zone');
         $day = static fn (string $day): Carbon => Carbon::parse($day, $zone)->startOfDay()->utc();
         $query = AuditEntry::query()
             ->with('user')
@@ -89,7 +90,7 @@ final class RecordPage
      */
     private function without(Builder $query, User $user): Builder
     {
-        $hidden = Recording::query()->whereKey($this->onlookers->of($user)->hidden())->pluck('public_id')->all();
+        $hidden = Recording::query()->whereKey($this->onlookers->of($user)->hidden())->pluck('public_id')->map(Cell::text(...))->all();
         if ($hidden === []) {
             return $query;
         }
@@ -113,7 +114,7 @@ final class RecordPage
         $ids = [];
         foreach ($entries as $entry) {
             preg_match('/recording ([a-z0-9]{26})$/', $entry->subject, $m);
-            $ids[] = $m[1] ?? (string) ($entry->details['recording'] ?? '');
+            $ids[] = $m[1] ?? Cell::text($entry->details['recording'] ?? '');
         }
         $this->recordings = $this->onlookers
             ->of($user)
@@ -121,13 +122,13 @@ final class RecordPage
             ->whereIn('public_id', array_values(array_unique($ids)))
             ->with('golfer')
             ->get()
-            ->keyBy('public_id')
+            ->keyBy(static fn (Recording $r): string => $r->public_id)
             ->all();
     }
 
     private function at(AuditEntry $entry): Carbon
     {
-        return $entry->created_at->timezone((string) config('academy.zone'));
+        return $entry->created_at->timezone(config()->string('academy.zone'));
     }
 
     private function worded(AuditEntry $entry): RecordEntry

@@ -9,8 +9,11 @@ use App\Exceptions\ActionException;
 use App\Models\AuditEntry;
 use App\Models\Call;
 use App\Models\CaseSwing;
+use App\Models\Cell;
 use App\Models\KeyEntry;
 use App\Models\KeyVersion;
+use App\Models\Reading;
+use App\Models\Recording;
 use App\Models\Sitting;
 use App\Models\SittingCase;
 use App\Shelf\Actions\MeasureRecording;
@@ -46,7 +49,8 @@ final readonly class BuildKey
             ->cases()
             ->with('swings.recording')
             ->get()
-            ->flatMap->swings->pluck('recording')
+            ->flatMap(static fn (SittingCase $c): array => $c->swings->all())
+            ->map(static fn (CaseSwing $s): Recording => $s->recording)
             ->unique('id')
             ->values();
         foreach ($recordings as $i => $recording) {
@@ -78,7 +82,7 @@ final readonly class BuildKey
         return DB::transaction(function () use ($panel, $before): KeyVersion {
             $key = KeyVersion::query()->create([
                 'sitting_id' => $panel->id,
-                'number' => 1 + (int) $panel->keys()->max('number'),
+                'number' => 1 + Cell::int($panel->keys()->max('number')),
                 'lens' => $panel->lens,
                 'core_version' => Version::CURRENT,
                 'inputs_checksum' => $this->inputs($panel),
@@ -93,7 +97,7 @@ final readonly class BuildKey
             $rows = [];
             foreach ($this->cases($panel) as $case) {
                 $measured = $this->measured($case, $panel->lens);
-                $calls = $case->readings->flatMap->calls->groupBy('fault');
+                $calls = $case->readings->flatMap(static fn (Reading $r): array => $r->calls->all())->groupBy('fault');
                 foreach ($codebook->keys() as $fault) {
                     $rows[] = [
                         'key_version_id' => $key->id,
@@ -185,8 +189,8 @@ final readonly class BuildKey
             $fault,
             array_map(static fn (Call $c): CoreCall => $c->toCore(), $calls),
             $judgement,
-            (float) config('academy.majority'),
-            (int) config('academy.able'),
+            config()->float('academy.majority'),
+            config()->integer('academy.able'),
         );
         $said = $entry->consensus;
         $stands =

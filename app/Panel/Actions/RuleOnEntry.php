@@ -6,6 +6,7 @@ namespace App\Panel\Actions;
 
 use App\Exceptions\ActionException;
 use App\Models\AuditEntry;
+use App\Models\Cell;
 use App\Models\KeyEntry;
 use App\Models\KeyVersion;
 use App\Models\User;
@@ -24,7 +25,7 @@ final readonly class RuleOnEntry
     {
         return DB::transaction(function () use ($entry, $ruling, $reason, $by): KeyEntry {
             $key = KeyVersion::query()->lockForUpdate()->findOrFail($entry->key_version_id);
-            $newest = (int) KeyVersion::query()->where('sitting_id', $key->sitting_id)->max('number');
+            $newest = Cell::int(KeyVersion::query()->where('sitting_id', $key->sitting_id)->max('number'));
             if ($key->number !== $newest) {
                 throw new ActionException(
                     (string) __('refusals.panel.version-key-followed-version', ['key' => $key->number, 'newest' => $newest]),

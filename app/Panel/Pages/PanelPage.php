@@ -41,6 +41,7 @@ final readonly class PanelPage
         $entries = $all->filter(static fn (KeyEntry $e): bool => $onlooker->seesEntry($e, $round))->values();
 
         // A count over all of them would tell what is held back.
+        /** @var array<string, int>|null $grades */
         $grades = $onlooker->withheld($round) === null ? $all->countBy('grade')->all() : null;
         $mayRule = $user->can('rule', $round);
         $codebook = $this->codebooks->of($round);
@@ -50,7 +51,7 @@ final readonly class PanelPage
             'title' => $this->title($grades, $key !== null),
             'held' => $grades === null,
             'about' => $this->about($round, $key),
-            'erased' => $round->erasedAt()?->timezone((string) config('academy.zone'))->format('j F Y'),
+            'erased' => $round->erasedAt()?->timezone(config()->string('academy.zone'))->format('j F Y'),
             'tiles' => $grades === null || $grades === [] ? [] : array_map(static fn (Grade $g): array => [
                 'n' => $grades[$g->value] ?? 0,
                 'grade' => $g->value,
@@ -87,12 +88,12 @@ final readonly class PanelPage
             $round->name,
             __('panel.members', ['n' => $round->members()->count()]),
             __('panel.label', [
-                'share' => Written::fixed(100.0 * (float) config('academy.majority'), 0),
-                'able' => (int) config('academy.able'),
+                'share' => Written::fixed(100.0 * config()->float('academy.majority'), 0),
+                'able' => config()->integer('academy.able'),
             ]),
         ];
         if ($key !== null) {
-            $frozen = $key->frozen_at?->timezone((string) config('academy.zone'))->format('j M Y');
+            $frozen = $key->frozen_at?->timezone(config()->string('academy.zone'))->format('j M Y');
             $parts[] = __('panel.key', ['version' => $key->number])
                 .($frozen === null ? '' : __('panel.frozen', ['date' => $frozen]));
         }
@@ -108,7 +109,7 @@ final readonly class PanelPage
      */
     private function unsettled(Collection $entries, Codebook $codebook, bool $mayRule): array
     {
-        $zone = (string) config('academy.zone');
+        $zone = config()->string('academy.zone');
 
         return array_values($entries
             ->filter(static fn (KeyEntry $e): bool => $e->ruling !== null ||

@@ -185,7 +185,7 @@ final readonly class SearchPage
                     'note' => implode(', ', array_filter([
                         (string) $r->series,
                         Term::device($r->deviceClass()),
-                        $r->created_at->timezone((string) config('academy.zone'))->format('j M Y'),
+                        $r->created_at->timezone(config()->string('academy.zone'))->format('j M Y'),
                     ], static fn (string $part): bool => $part !== '')),
                     'url' => route('bench', $r),
                 ])

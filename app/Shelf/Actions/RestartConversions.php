@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Shelf\Actions;
 
+use App\Models\Cell;
 use App\Models\Film;
 use App\Shelf\Events\FilmArrived;
 use Illuminate\Support\Carbon;
@@ -19,7 +20,7 @@ final readonly class RestartConversions
             ->where('beat_at', '<', Carbon::now()->subSeconds(ConvertFilm::STALE_S))
             ->pluck('id');
         foreach ($lost as $id) {
-            event(new FilmArrived((int) $id));
+            event(new FilmArrived(Cell::int($id)));
         }
 
         return $lost->count();

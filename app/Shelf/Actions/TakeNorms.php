@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Shelf\Actions;
 
+use App\Models\Cell;
 use App\Models\NormSnapshot;
 use App\Shelf\AcademyNorms;
 use Core\Measurement\Norms;
@@ -31,7 +32,7 @@ final readonly class TakeNorms
                     ->orderBy('recordings.id')
                     ->selectRaw("(measurements->'$key'->>'value')::float8 as v")
                     ->pluck('v')
-                    ->map(static fn (mixed $v): float => (float) $v)
+                    ->map(static fn (mixed $v): float => Cell::float($v))
                     ->all(),
             );
         }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Shelf\Http;
 
+use App\Models\Cell;
 use Core\Format\ColumnMap;
 use Core\Trace\DeviceClass;
 use Illuminate\Foundation\Http\FormRequest;
@@ -47,14 +48,16 @@ final class ImportSettingsRequest extends FormRequest
             static fn (mixed $v): bool => $v !== null && $v !== '',
         );
         if (isset($data['columns'])) {
-            $device = DeviceClass::tryFrom((string) ($data['device'] ?? '')) ?? DeviceClass::Mat;
+            $device = DeviceClass::tryFrom(Cell::text($data['device'] ?? '')) ?? DeviceClass::Mat;
+            $columns = (array) $data['columns'];
+            $units = (array) ($data['units'] ?? []);
             $channels = [];
             foreach (['t_s', ...$device->channels(), ...$device->optionalChannels()] as $channel) {
-                $column = (string) ($data['columns'][$channel] ?? '');
+                $column = Cell::text($columns[$channel] ?? '');
                 if ($column !== '') {
                     $channels[$channel] = [
                         'column' => $column,
-                        'unit' => (string) ($data['units'][$channel] ??
+                        'unit' => Cell::text($units[$channel] ??
                                 array_key_first(ColumnMap::UNITS[ColumnMap::kind($channel)])),
                     ];
                 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Shelf\Pages;
 
 use App\Exceptions\ActionException;
+use App\Models\Cell;
 use App\Models\PendingImport;
 use App\Shelf\OpenedImport;
 use App\Words\Term;
@@ -102,7 +103,7 @@ final readonly class ImportPage
             'device' => [$map?->device->value, ''],
             'device_name' => [$in?->facts->deviceName, ''],
         ] as $name => [$else, $hint]) {
-            $value = old($name, $import->settings[$name] ?? $else);
+            $value = old($name, Cell::text($import->settings[$name] ?? $else));
             $out[$name] = ['value' => is_scalar($value) ? (string) $value : '', 'hint' => $hint];
         }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Shelf\Pages;
 
+use App\Models\Cell;
 use App\Models\Recording;
 use Core\Sight\SittingState;
 use Illuminate\Support\Facades\DB;
@@ -37,10 +38,10 @@ final class RemovalPage
                 $sittings
                     ->map(
                         static fn (object $s): array => [
-                            'name' => (string) $s->name,
-                            'state' => (string) __('removal.states.'.SittingState::from($s->state)->value),
-                            'cases' => (int) $s->cases,
-                            'readings' => (int) $s->readings,
+                            'name' => Cell::text($s->name),
+                            'state' => (string) __('removal.states.'.SittingState::from(Cell::text($s->state))->value),
+                            'cases' => Cell::int($s->cases),
+                            'readings' => Cell::int($s->readings),
                         ],
                     )
                     ->all(),

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Shelf\Pages;
 
 use App\Codebook\Codebooks;
+use App\Models\Cell;
 use App\Models\Golfer;
 use App\Models\Recording;
 use App\Models\User;
@@ -114,7 +115,7 @@ final readonly class ShelfPage
     private function shown(LengthAwarePaginator $pages): array
     {
         $groups = array_map(
-            static fn (\stdClass $row): array => array_map(intval(...), explode(',', trim((string) $row->ids, '{}'))),
+            static fn (\stdClass $row): array => array_map(intval(...), explode(',', trim(Cell::text($row->ids), '{}'))),
             array_values($pages->items()),
         );
         $recordings = Recording::query()
@@ -187,8 +188,8 @@ final readonly class ShelfPage
         $stance = $recording->stance;
         $times = $recording->stations->pluck('t_s');
         $at = static fn (float $t): int => (int) (($t - $recording->t0) * $recording->rate_hz);
-        $from = max(0, $at($times->first() ?? $recording->t0));
-        $to = min($recording->samples - 1, $at(min(1e6, $times->last() ?? INF)));
+        $from = max(0, $at(Cell::float($times->first() ?? $recording->t0)));
+        $to = min($recording->samples - 1, $at(min(1e6, Cell::float($times->last() ?? INF))));
         $path = '';
         for ($i = 0; $i <= 40; $i++) {
             $k = (int) ($from + (($to - $from) * $i) / 40);
@@ -229,7 +230,7 @@ final readonly class ShelfPage
      */
     private function fields(Builder $seen, array $filter): array
     {
-        $clubs = $seen->distinct()->orderBy('club')->pluck('club')->map(strval(...))->all();
+        $clubs = $seen->distinct()->orderBy('club')->pluck('club')->map(Cell::text(...))->all();
         $options = [
             'club' => array_combine($clubs, $clubs),
             'hand' => trans('shelf.hands'),
@@ -246,7 +247,7 @@ final readonly class ShelfPage
             foreach ((array) $words as $value => $word) {
                 $list[] = [
                     'value' => (string) $value,
-                    'word' => (string) $word,
+                    'word' => Cell::text($word),
                     'on' => ($filter[$name] ?? '') === (string) $value,
                 ];
             }

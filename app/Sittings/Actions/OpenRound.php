@@ -163,16 +163,30 @@ final readonly class OpenRound
             return array_values(
                 array_map(
                     static fn (int $id): SittingCase => $byId[$id],
-                    $chance->shuffled(array_values($first->pluck('id')->all())),
+                    $chance->shuffled(self::idsOf($first)),
                 ),
             );
         }
-        $ids = static fn (int $part): array => array_values($first->where('part', $part)->pluck('id')->all());
+        $ids = static fn (int $part): array => self::idsOf($first->where('part', $part));
 
         return array_map(
             static fn (int $id): SittingCase => $byId[$id],
             Deal::order($ids(1), $ids(2), $again, $round->wait_days > 0, $chance),
         );
+    }
+
+    /**
+     * @param  iterable<SittingCase>  $cases
+     * @return list<int>
+     */
+    private static function idsOf(iterable $cases): array
+    {
+        $ids = [];
+        foreach ($cases as $case) {
+            $ids[] = $case->id;
+        }
+
+        return $ids;
     }
 
     /**
@@ -203,7 +217,9 @@ final readonly class OpenRound
         }
         foreach ($members as $member) {
             if ($member->isHeadCoach()) {
-                $out[$member->id] = array_fill_keys($cases->pluck('case_id')->all(), true);
+                foreach ($cases as $case) {
+                    $out[$member->id][$case->case_id] = true;
+                }
             }
         }
 

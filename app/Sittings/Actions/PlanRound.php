@@ -54,7 +54,7 @@ final readonly class PlanRound
             ->whereKey($members)
             ->get()
             ->reject(static fn (User $u): bool => $u->role->maySit($kind))
-            ->pluck('name');
+            ->map(static fn (User $u): string => $u->name);
         if ($wrong->isNotEmpty()) {
             throw new ActionException(
                 (string) __('refusals.sittings.cannot-read-study-nothing', ['join' => $wrong->join(', ', ' and '), 'kind' => $kind->value]),

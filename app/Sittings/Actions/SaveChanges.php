@@ -7,6 +7,7 @@ namespace App\Sittings\Actions;
 use App\Codebook\Codebooks;
 use App\Exceptions\ActionException;
 use App\Models\Call;
+use App\Models\Cell;
 use App\Models\Reading;
 use App\Models\ReadingChange;
 use Core\CoreException;
@@ -53,6 +54,7 @@ final readonly class SaveChanges
                     ->where('reading_id', $reading->id)
                     ->whereIn('client_id', array_column($changes, 'id'))
                     ->pluck('client_id')
+                    ->map(Cell::text(...))
                     ->all(),
             );
             $last = $this->latest($reading, array_column($changes, 'target'));

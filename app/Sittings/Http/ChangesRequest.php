@@ -34,7 +34,7 @@ final class ChangesRequest extends FormRequest
          * @var list<array{id: string, target: string, value: mixed, base: int|string, at: int|string,
          * writer?: ?string}> $sent
          */
-        $sent = json_decode($this->getContent(), true)['changes'] ?? $this->validated('changes');
+        $sent = ((array) json_decode($this->getContent(), true))['changes'] ?? $this->validated('changes');
 
         return array_map(
             static fn (array $c): array => [

@@ -6,6 +6,7 @@ namespace App\Sittings\Http;
 
 use App\Exceptions\ActionException;
 use App\Http\Controller;
+use App\Models\Cell;
 use App\Models\Sitting;
 use App\Models\Work;
 use App\Sittings\Actions\CloseRound;
@@ -13,7 +14,6 @@ use App\Sittings\Actions\OpenRound;
 use App\Sittings\Actions\PlanRound;
 use App\Sittings\Pages\RoundPage;
 use App\Sittings\Pages\RoundsPage;
-use Core\Codebook\StandardLenses;
 use Core\Sight\SittingKind;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -33,15 +33,15 @@ final class RoundController extends Controller
     /** @throws ActionException */
     public function store(RoundRequest $request, PlanRound $plan): RedirectResponse
     {
-        $ints = static fn (mixed $list): array => array_values(array_map(intval(...), (array) $list));
+        $ints = static fn (mixed $list): array => array_values(array_map(Cell::int(...), (array) $list));
         $round = $plan(
             $request->string('name')->value(),
             SittingKind::from($request->string('kind')->value()),
             $ints($request->validated('recordings', [])),
             $ints($request->validated('members')),
-            $request->validated('show'),
+            $request->show(),
             $this->user(),
-            $request->validated('lens') ?? StandardLenses::DEFAULT,
+            $request->lens(),
             $request->groups(),
             $request->boolean('reveals'),
             $ints($request->validated('repeats', [])),

@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace App\Sittings\Http;
 
 use App\Codebook\Codebooks;
+use App\Models\Cell;
 use App\Models\Recording;
 use App\Models\Sitting;
 use App\Models\User;
 use App\Sight\Onlookers;
+use Core\Codebook\StandardLenses;
 use Core\Reading\CaseKind;
 use Core\Sight\SittingKind;
 use Illuminate\Foundation\Http\FormRequest;
@@ -70,15 +72,30 @@ final class RoundRequest extends FormRequest
         foreach ((array) $this->validated('series', []) as $series) {
             $out[] = [
                 'kind' => CaseKind::Series,
-                'recordings' => array_map(intval(...), explode(',', (string) $series)),
+                'recordings' => array_map(intval(...), explode(',', Cell::text($series))),
             ];
         }
         foreach ((array) $this->validated('pairs', []) as $pair) {
-            if (isset($pair['before'], $pair['after'])) {
-                $out[] = ['kind' => CaseKind::Pair, 'recordings' => [(int) $pair['before'], (int) $pair['after']]];
+            if (is_array($pair) && isset($pair['before'], $pair['after'])) {
+                $out[] = ['kind' => CaseKind::Pair, 'recordings' => [Cell::int($pair['before']), Cell::int($pair['after'])]];
             }
         }
 
         return $out;
+    }
+
+    public function lens(): string
+    {
+        return $this->has('lens') ? $this->string('lens')->value() : StandardLenses::DEFAULT;
+    }
+
+    /** @return 'both'|'film'|'trace' what readers are shown */
+    public function show(): string
+    {
+        return match ($this->string('show')->value()) {
+            'film' => 'film',
+            'trace' => 'trace',
+            default => 'both',
+        };
     }
 }

@@ -32,6 +32,7 @@ final readonly class CaseSuggestion
     {
         $key = KeyVersion::query()->with('sitting')->orderByDesc('id')->first();
         // Only what was asked of a swing by itself says something of that swing.
+        /** @var Collection<int, Collection<int, KeyEntry>> $entries */
         $entries =
             $key
                 ?->entries()

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Sittings\Pages;
 
+use App\Models\Cell;
 use App\Models\Sitting;
 use Core\Reading\Stage;
+use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Facades\DB;
 
 /** What knowing the ball and the numbers changed: calls of the second look beside the same person's blind ones. */
@@ -20,7 +22,7 @@ final class OutcomeBias
         $pairs = DB::table('readings as blind')
             ->join(
                 'readings as again',
-                static fn ($on) => $on
+                static fn (JoinClause $on): JoinClause => $on
                     ->on('again.sitting_case_id', 'blind.sitting_case_id')
                     ->on('again.user_id', 'blind.user_id')
                     ->where('again.stage', Stage::Reveal)
@@ -36,7 +38,9 @@ final class OutcomeBias
             ->join('calls as first', 'first.reading_id', '=', 'blind.id')
             ->join(
                 'calls as second',
-                static fn ($on) => $on->on('second.reading_id', 'again.id')->on('second.fault', 'first.fault'),
+                static fn (JoinClause $on): JoinClause => $on
+                    ->on('second.reading_id', 'again.id')
+                    ->on('second.fault', 'first.fault'),
             );
         $to = (clone $calls)
             ->whereColumn('first.presence', '<>', 'second.presence')
@@ -45,11 +49,14 @@ final class OutcomeBias
             ->selectRaw('second.presence, count(*) as n')
             ->pluck('n', 'presence');
 
+        /** @var array<string, int> $counts */
+        $counts = $to->map(Cell::int(...))->all();
+
         return [
             'looks' => $looks,
             'calls' => $calls->count(),
-            'changed' => (int) $to->sum(),
-            'to' => $to->map(static fn ($n): int => (int) $n)->all(),
+            'changed' => array_sum($counts),
+            'to' => $counts,
             'causes' => (clone $pairs)->whereRaw('blind.first_causes <> again.first_causes')->count(),
         ];
     }

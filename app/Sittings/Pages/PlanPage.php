@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Sittings\Pages;
 
 use App\Codebook\Codebooks;
+use App\Models\Cell;
 use App\Models\Recording;
 use App\Models\User;
 use App\Sight\Onlookers;
@@ -131,7 +132,7 @@ final readonly class PlanPage
      */
     private function recordings(Collection $recordings, array $chosen): array
     {
-        $on = array_map(strval(...), (array) old('recordings', $chosen));
+        $on = array_map(Cell::text(...), (array) old('recordings', $chosen));
 
         return array_values($recordings->map(static fn (Recording $r): array => [
             'id' => $r->id,
@@ -149,7 +150,7 @@ final readonly class PlanPage
     private function again(Collection $recordings, array $repeats): array
     {
         $ids = array_map(
-            intval(...),
+            Cell::int(...),
             (array) old('repeats', array_map(static fn (Recording $r): int => $r->id, $repeats)),
         );
 
@@ -193,7 +194,7 @@ final readonly class PlanPage
     /** @return array{id: int, name: string} */
     private static function swing(Recording $r): array
     {
-        $day = $r->created_at->timezone((string) config('academy.zone'))->format('j M');
+        $day = $r->created_at->timezone(config()->string('academy.zone'))->format('j M');
         $session = $r->series === null ? '' : " · $r->series";
 
         return ['id' => $r->id, 'name' => self::name($r).", $day$session"];
@@ -207,12 +208,12 @@ final readonly class PlanPage
     /** @return list<array{word: string, people: list<array{id: int, name: string, on: bool}>}> */
     private function people(): array
     {
-        $on = array_map(strval(...), (array) old('members', []));
+        $on = array_map(Cell::text(...), (array) old('members', []));
         $by = User::query()->orderBy('name')->get()->groupBy(static fn (User $u): string => $u->role->value);
 
         return array_map(static fn (string $role): array => [
             'word' => (string) __("plan.roles.$role"),
-            'people' => array_values(($by->get($role) ?? collect())->map(static fn (User $u): array => [
+            'people' => array_values(($by->get($role) ?? new Collection())->map(static fn (User $u): array => [
                 'id' => $u->id,
                 'name' => $u->name,
                 'on' => in_array((string) $u->id, $on, true),

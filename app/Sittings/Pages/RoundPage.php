@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Sittings\Pages;
 
 use App\Models\CaseSwing;
+use App\Models\Cell;
 use App\Models\Enums\WorkState;
 use App\Models\Sitting;
 use App\Models\SittingCase;
@@ -75,7 +76,7 @@ final readonly class RoundPage
 
     private function about(Sitting $round): string
     {
-        $zone = (string) config('academy.zone');
+        $zone = config()->string('academy.zone');
         $parts = [
             (string) __($round->isPanel() ? 'round.panel' : 'round.staff'),
             trans_choice('round.cases', $round->cases->count(), ['count' => $round->cases->count()])
@@ -140,19 +141,19 @@ final readonly class RoundPage
     /** @return list<array{name: string, done: int, of: int, last: string}> */
     private function progress(Sitting $round): array
     {
-        $zone = (string) config('academy.zone');
+        $zone = config()->string('academy.zone');
 
         return array_values($this->blind($round)
             ->selectRaw('users.name, count(*) as cases, count(readings.handed_in_at) as done')
             ->selectRaw('max(readings.handed_in_at) as last')
             ->get()
             ->map(static fn (\stdClass $p): array => [
-                'name' => (string) $p->name,
-                'done' => (int) $p->done,
-                'of' => (int) $p->cases,
+                'name' => Cell::text($p->name),
+                'done' => Cell::int($p->done),
+                'of' => Cell::int($p->cases),
                 'last' => $p->last === null
                     ? (string) __('figures.none')
-                    : Carbon::parse((string) $p->last)->timezone($zone)->format('j M, H:i'),
+                    : Carbon::parse(Cell::text($p->last))->timezone($zone)->format('j M, H:i'),
             ])
             ->all());
     }
@@ -164,9 +165,9 @@ final readonly class RoundPage
             ->where('readings.exposed', true)
             ->selectRaw('users.name, count(*) as n')
             ->get()
-            ->map(static fn (\stdClass $p): string => trans_choice('round.exposed.person', (int) $p->n, [
+            ->map(static fn (\stdClass $p): string => trans_choice('round.exposed.person', Cell::int($p->n), [
                 'name' => $p->name,
-                'count' => (int) $p->n,
+                'count' => Cell::int($p->n),
             ]));
 
         return $people->isEmpty() ? null : $people->join('; ').'.';

@@ -6,6 +6,7 @@ namespace App\Sittings\Pages;
 
 use App\Models\Sitting;
 use Core\Sight\SittingState;
+use Illuminate\Database\Eloquent\Builder;
 
 /** The rounds, newest first, with how far each is read. */
 final class RoundsPage
@@ -21,7 +22,7 @@ final class RoundsPage
                 'cases',
                 'members',
                 'readings',
-                'readings as done_count' => static fn ($q) => $q->whereNotNull('handed_in_at'),
+                'readings as done_count' => static fn (Builder $q): Builder => $q->whereNotNull('handed_in_at'),
             ])
             ->orderByDesc('id')
             ->get();

@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace App\Today\Pages;
 
 use App\Codebook\Codebooks;
+use App\Models\Cell;
 use App\Models\Consent;
 use App\Models\KeyEntry;
 use App\Models\Reading;
 use App\Models\Sitting;
+use App\Models\SittingCase;
 use App\Models\User;
 use App\Sight\Onlookers;
 use Core\Number\Written;
@@ -65,7 +67,7 @@ final class TodayPage
 
         return [
             'open' => array_values(Sitting::query()->where('state', 'open')->orderBy('opened_at')->get()
-                ->map(fn (Sitting $s): array => $this->underWay($s, $progress->get($s->id) ?? collect()))
+                ->map(fn (Sitting $s): array => $this->underWay($s, $progress->get($s->id) ?? new Collection()))
                 ->all()),
             'closed' => Sitting::query()->where('state', 'closed')->get(),
             'published' => $last,
@@ -86,8 +88,8 @@ final class TodayPage
      */
     private function underWay(Sitting $round, Collection $people): array
     {
-        $done = (int) $people->sum('done');
-        $all = (int) $people->sum('cases');
+        $done = Cell::int($people->sum('done'));
+        $all = Cell::int($people->sum('cases'));
         $share = Written::fixed(100.0 * $done / max(1, $all), 0);
 
         return [
@@ -100,12 +102,12 @@ final class TodayPage
             'url' => route('rounds.show', $round),
             'readers' => (string) __($round->isPanel() ? 'today.panel-member' : 'today.instructor'),
             'people' => array_values($people->sortBy('done')->map(static fn (\stdClass $p): array => [
-                'name' => (string) $p->name,
-                'done' => (int) $p->done,
-                'of' => (int) $p->cases,
-                'last' => (int) $p->done === 0
+                'name' => Cell::text($p->name),
+                'done' => Cell::int($p->done),
+                'of' => Cell::int($p->cases),
+                'last' => Cell::int($p->done) === 0
                     ? (string) __('today.not-begun')
-                    : self::moment(Carbon::parse((string) $p->last)),
+                    : self::moment(Carbon::parse(Cell::text($p->last))),
             ])->all()),
         ];
     }
@@ -121,19 +123,19 @@ final class TodayPage
             ->get(['consents.*', 'golfers.pseudonym'])
             ->map(static fn (Consent $c): string => (string) __(
                 $c->expires_on->isPast() ? 'today.ran-out' : 'today.until',
-                ['golfer' => $c->getAttribute('pseudonym'), 'date' => $c->expires_on->format('j F Y')],
+                ['golfer' => Cell::text($c->getAttribute('pseudonym')), 'date' => $c->expires_on->format('j F Y')],
             ))
             ->all());
     }
 
     private static function day(?Carbon $at): string
     {
-        return $at?->timezone((string) config('academy.zone'))->format('j F Y') ?? '';
+        return $at?->timezone(config()->string('academy.zone'))->format('j F Y') ?? '';
     }
 
     private static function moment(Carbon $at): string
     {
-        return $at->timezone((string) config('academy.zone'))->format('j M, H:i');
+        return $at->timezone(config()->string('academy.zone'))->format('j M, H:i');
     }
 
     /** @return array<string, mixed> */
@@ -146,7 +148,7 @@ final class TodayPage
             ->orderBy('position')
             ->orderBy('stage')
             ->get();
-        $onlooker->over($readings->pluck('case'));
+        $onlooker->over($readings->map(static fn (Reading $r): SittingCase => $r->case));
         $why = $readings->mapWithKeys(static fn (Reading $r): array => [$r->id => $onlooker->ofReading($r)->why])->all();
         // A case that is taken out, or whose consent has ended, is asked of nobody.
         $readings = $readings
@@ -203,7 +205,7 @@ final class TodayPage
             'act' => $mine ? self::act($next) : null,
             'says' => match (true) {
                 $begins !== null => (string) __('today.second-part', [
-                    'date' => $begins->timezone((string) config('academy.zone'))->format('j F'),
+                    'date' => $begins->timezone(config()->string('academy.zone'))->format('j F'),
                 ]),
                 $mine => null,
                 $left > 0 || $again->whereNull('handed_in_at')->isNotEmpty() => (string) __('today.none-now'),
