@@ -153,7 +153,7 @@ final readonly class CoverageStudy
         $signal = new SignalDetection($tp, $fn, $fp, $tn);
 
         return [
-            ...array_combine(CountSums::NAMES, array_slice($values, 0, 5)),
+            ...array_combine(CountSums::NAMES, array_slice($values, 0, count(CountSums::NAMES))),
             'agreement on present' => $values[6],
             'conger_kappa' => (float) CongerKappa::figure($table, $weights, new Confidence)->estimate,
             'light_kappa' => array_sum($kappas) / count($kappas),

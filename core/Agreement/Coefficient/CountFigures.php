@@ -44,7 +44,7 @@ final readonly class CountFigures
         foreach ([...CountSums::NAMES, ...array_fill(0, $this->table->q, 'specific')] as $i => $name) {
             $figures[] = match (true) {
                 ! is_nan($values[$i]) => $name === 'specific'
-                    ? $specific->figure($this->table, $i - 5, $values[$i], array_column($left, $i), $this->confidence)
+                    ? $specific->figure($this->table, $i - count(CountSums::NAMES), $values[$i], array_column($left, $i), $this->confidence)
                     : $this->figure($name, $values[$i], $perfect),
                 $name === 'specific' => Figure::undefined(
                     $this->table->paired === 0 ? Undefined::NoPairs : Undefined::NoPairsOfCategory,
@@ -60,7 +60,9 @@ final readonly class CountFigures
             }
         }
 
-        return [array_combine(CountSums::NAMES, array_slice($figures, 0, 5)), array_slice($figures, 5)];
+        $n = count(CountSums::NAMES);
+
+        return [array_combine(CountSums::NAMES, array_slice($figures, 0, $n)), array_slice($figures, $n)];
     }
 
     /** @param  string  $name  one of CountSums::NAMES */

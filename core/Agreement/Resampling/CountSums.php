@@ -235,7 +235,7 @@ final readonly class CountSums implements Resampled
     {
         $q = $this->table->q;
         if ($s[1] < 0.5) {
-            return array_fill(0, 5 + $q, NAN);
+            return array_fill(0, count(self::NAMES) + $q, NAN);
         }
         $out = [$s[2] / $s[1], NAN, NAN, NAN, NAN];
         $identity = $this->weights->isIdentity;
