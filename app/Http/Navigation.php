@@ -42,7 +42,7 @@ final readonly class Navigation
     /** @return list<Place> */
     public function places(): array
     {
-        $own = self::READERS[$this->user->role->value] ?? null;
+        $own = $this->readersPages();
         if ($own !== null) {
             return $this->own($own);
         }
@@ -66,7 +66,7 @@ final readonly class Navigation
     /** @return list<Page> every page this person may go to from the head of a page */
     public function pages(): array
     {
-        $own = self::READERS[$this->user->role->value] ?? null;
+        $own = $this->readersPages();
         if ($own !== null) {
             return array_map(
                 static fn (array $place): array => [
@@ -80,6 +80,12 @@ final readonly class Navigation
         $pages = array_merge(...array_values(self::PLACES));
 
         return array_values(array_map($this->page(...), array_keys($pages), $pages));
+    }
+
+    /** @return list<string>|null null for who runs the academy; nothing for a role that nobody thought of */
+    private function readersPages(): ?array
+    {
+        return $this->user->isHeadCoach() ? null : self::READERS[$this->user->role->value] ?? [];
     }
 
     /**

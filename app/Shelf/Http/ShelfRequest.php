@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Shelf\Http;
 
 use App\Shelf\Pages\ShelfPage;
+use Core\Trace\DeviceClass;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 
@@ -16,7 +17,7 @@ final class ShelfRequest extends FormRequest
         return [
             'club' => ['nullable', 'string', 'max:40'],
             'hand' => ['nullable', 'in:right,left'],
-            'device' => ['nullable', 'in:mat,plate,dual-plate'],
+            'device' => ['nullable', Rule::enum(DeviceClass::class)],
             'fault' => ['nullable', 'string', 'max:40'],
             'find' => ['nullable', 'string', 'max:60'],
             'order' => ['nullable', Rule::in(ShelfPage::ORDERS)],
