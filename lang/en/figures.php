@@ -4,6 +4,7 @@
 return [
     'undefined' => 'undefined: :why',
     'all-words' => 'All words',
+    'words-here' => 'Words used here:',
     'not-computed' => 'not computed',
     'thin' => 'too few cases to say',
     'to' => ' to ',

@@ -74,3 +74,16 @@ test('a person’s page: from the round to the faults, confidence and drift, for
   expect(await page.evaluate(() => document.documentElement.scrollWidth <= innerWidth)).toBe(true);
   expect(errors).toEqual([]);
 });
+
+test('a word of the glossary is explained where it stands, by keyboard too', async ({ page }) => {
+  await logIn(page, 'maren');
+  await page.goto('/agreement');
+  const term = page.getByRole('button', { name: 'AC1, κ, α' });
+  await term.focus();
+  await page.keyboard.press('Enter');
+  const means = page.getByText('Agreement less what people who guess would reach by chance', { exact: false });
+  await expect(means).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(means).toBeHidden();
+  await expect(term).toBeFocused();
+});

@@ -4,3 +4,4 @@
     @endforeach
     {{ __('agreement.legend.how') }}
 </p>
+<x-terms :of="['sensitivity', 'specificity', 'criterion', 'brier', 'interval']" />

@@ -5,6 +5,7 @@
     @endforeach
 </div>
 <p class="small quiet">{{ __('agreement.kappa') }}</p>
+<x-terms :of="['agreement-beyond-chance', 'interval']" />
 @if($compared)
     <p class="compared">
         <b>{{ $compared['since'] }}</b>, {{ $compared['says'] }}

@@ -22,6 +22,7 @@
                 </div>
             @endforeach
         </div>
+        <x-terms :of="['sensitivity', 'specificity', 'criterion', 'd-prime', 'brier', 'key']" />
         @include('agreement.person.faults')
         @if($calibration !== [])
             @include('agreement.person.confidence')

@@ -63,3 +63,26 @@ it('has a line for every word a script asks for, and prints it into a page that 
         expect(Lang::has($path))->toBeTrue($path);
     }
 });
+
+it('explains in place only words that the glossary has, and each under an id of its own', function () {
+    $asked = [];
+    foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator(resource_path('views'))) as $file) {
+        if ($file->isFile()) {
+            preg_match_all('/<x-terms :of="\\[([^\\]]+)\\]"/', (string) file_get_contents($file->getPathname()), $m);
+            foreach ($m[1] as $list) {
+                array_push($asked, ...array_map(fn (string $k): string => trim($k, " '"), explode(',', $list)));
+            }
+        }
+    }
+    expect(count($asked))->toBeGreaterThan(15);
+    foreach ($asked as $key) {
+        expect(Lang::has("glossary.$key"))->toBeTrue($key);
+    }
+    $page = (string) $this->actingAs($this->headCoach())
+        ->get('/agreement/'.$this->round('Spring')->public_id)
+        ->assertOk()
+        ->assertSee('popovertarget="term-', false)
+        ->getContent();
+    preg_match_all('/<span id="(term-[a-z0-9]+)" popover/', $page, $ids);
+    expect($ids[1])->not->toBe([])->toBe(array_values(array_unique($ids[1])));
+});

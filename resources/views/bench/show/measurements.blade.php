@@ -1,6 +1,7 @@
 <h2>{{ __('bench.measurements') }}</h2>
 <p class="quiet small">{{ __('bench.plus-minus') }} <a
     href="{{ route('codebook') }}#measures">{{ __('bench.what-each') }}</a></p>
+<x-terms :of="['uncertainty', 'band', 'spread', 'derived', 'censored']" />
 @foreach($rows as $row)
     @if($row['group'])
         <h3 class="measure-group">{{ $row['group'] }}</h3>

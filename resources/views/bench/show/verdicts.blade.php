@@ -1,4 +1,5 @@
 <h2 class="first">{{ __('bench.say') }}</h2>
+<x-terms :of="['supported', 'not-measurable', 'margin', 'indirect', 'lens']" />
 @if($verdicts['notJudged'])
     <p class="notice">{{ $verdicts['notJudged'] }}</p>
 @endif

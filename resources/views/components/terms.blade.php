@@ -1,0 +1,8 @@
+{{-- Words of the glossary that a part of a page uses, each explained where it stands. $of: their keys. --}}
+@props(['of'])
+<p class="small quiet terms">
+    {{ __('figures.words-here') }}
+    @foreach($of as $key)
+        <x-term :of="$key">{{ __("glossary.$key.word") }}</x-term>
+    @endforeach
+</p>
