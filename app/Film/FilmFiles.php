@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Film;
 
-use App\Models\Cell;
+use App\Models\Casts\Cell;
 use App\Models\Film;
 use Illuminate\Filesystem\FilesystemAdapter;
 use Illuminate\Filesystem\LocalFilesystemAdapter;

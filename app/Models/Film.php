@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Casts\Cell;
 use App\Models\Casts\PackedFloats;
 use Core\Film\FilmFacts;
 use Core\Motion\Clock;

@@ -12,7 +12,7 @@ use App\Http\Components\Grade;
 use App\Http\Components\Layout;
 use App\Http\Components\StageHead;
 use App\Http\Components\Term;
-use App\Models\Cell;
+use App\Models\Casts\Cell;
 use App\Models\Enums\WorkKind;
 use App\Models\Film;
 use App\Models\KeyEntry;

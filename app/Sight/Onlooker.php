@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Sight;
 
 use App\Models\CaseSwing;
-use App\Models\Cell;
+use App\Models\Casts\Cell;
 use App\Models\KeyEntry;
 use App\Models\Reading;
 use App\Models\Recording;

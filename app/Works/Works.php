@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Works;
 
-use App\Models\Cell;
+use App\Models\Casts\Cell;
 use App\Models\Enums\WorkKind;
 use App\Models\Enums\WorkState;
 use App\Models\Recording;

@@ -169,6 +169,8 @@ final class ItemTable
      * @param  list<string>  $used
      * @param  list<string>|null  $declared
      * @return array{list<string>, list<float>, array<int|string, int>} names, numbers, and position by id
+     *
+     * @throws CoreException
      */
     private static function categories(Scale $scale, array $used, ?array $declared): array
     {

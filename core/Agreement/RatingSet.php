@@ -96,6 +96,7 @@ final class RatingSet
         return $this->occasions[$occasion] = count($this->occasions);
     }
 
+    /** @throws CoreException */
     private function newValue(string $value): int
     {
         $objection = $this->objection($value);

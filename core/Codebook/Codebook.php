@@ -23,6 +23,7 @@ final readonly class Codebook
     ) {
     }
 
+    /** @throws CoreException */
     public function fault(string $key): Fault
     {
         return $this->faults[$key] ?? throw new CoreException("The codebook has no fault '$key'.");
@@ -40,6 +41,7 @@ final readonly class Codebook
         return StandardDrills::all();
     }
 
+    /** @throws CoreException */
     public function judge(string $key, Measurements $measurements, ?Shown $held = null): Judgement
     {
         $fault = $this->fault($key);
@@ -63,7 +65,11 @@ final readonly class Codebook
         return $fault->judge($measurements, $held);
     }
 
-    /** The codebook as shipped, under a lens, for a full swing with any club. */
+    /**
+     * The codebook as shipped, under a lens, for a full swing with any club.
+     *
+     * @throws CoreException
+     */
     public static function standard(string $lens = StandardLenses::DEFAULT): self
     {
         return CodebookDocument::standard()->under($lens);

@@ -173,6 +173,8 @@ final readonly class CodebookDocument
     /**
      * @param  array<string, mixed>  $row
      * @param  array<mixed>  $override
+     *
+     * @throws CoreException
      */
     private function fault(string $key, array $row, array $override): Fault
     {

@@ -17,7 +17,11 @@ final readonly class DocumentReader
     {
     }
 
-    /** @param  array<mixed>  $row */
+    /**
+     * @param  array<mixed>  $row
+     *
+     * @throws CoreException
+     */
     public function text(array $row, string $name): string
     {
         $value = $row[$name] ?? null;
@@ -31,6 +35,8 @@ final readonly class DocumentReader
     /**
      * @param  array<mixed>  $row
      * @return list<string>
+     *
+     * @throws CoreException
      */
     public function texts(array $row, string $name): array
     {
@@ -45,6 +51,8 @@ final readonly class DocumentReader
     /**
      * @param  array<mixed>  $row
      * @return array<mixed>
+     *
+     * @throws CoreException
      */
     public function map(array $row, string $name): array
     {
@@ -56,6 +64,8 @@ final readonly class DocumentReader
     /**
      * @param  array<mixed>  $row
      * @return list<array<mixed>>
+     *
+     * @throws CoreException
      */
     public function list(array $row, string $name): array
     {
@@ -67,7 +77,11 @@ final readonly class DocumentReader
         return array_values($value);
     }
 
-    /** @param  array<mixed>  $row */
+    /**
+     * @param  array<mixed>  $row
+     *
+     * @throws CoreException
+     */
     public function rule(array $row, string $name): Rule
     {
         $value = $row[$name] ?? null;
@@ -81,6 +95,8 @@ final readonly class DocumentReader
     /**
      * @param  array<mixed>  $rows
      * @return array<string, array{float, float}>
+     *
+     * @throws CoreException
      */
     public function bands(array $rows): array
     {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Codebook;
 
+use Core\CoreException;
 use Core\Measurement\Evidence;
 use Core\Motion\View;
 use Core\Trace\DeviceClass;
@@ -54,6 +55,8 @@ final readonly class Shown
      * What is held of one swing, without the signals that faults of the instrument take away over the swing.
      *
      * @param  list<QualityFinding>  $findings
+     *
+     * @throws CoreException
      */
     public static function of(Evidence $evidence, array $findings = []): self
     {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Codebook;
 
+use Core\CoreException;
 use Core\Measurement\Assessment;
 use Core\Measurement\Evidence;
 use Core\Remark\Remark;
@@ -15,14 +16,22 @@ final readonly class SwingReport
 
     private Shown $held;
 
-    /** @param  array<string, Remark>  $doubts about stations, by code; '' for all of them */
+    /**
+     * @param  array<string, Remark>  $doubts about stations, by code; '' for all of them
+     *
+     * @throws CoreException
+     */
     public function __construct(public Evidence $evidence, public array $doubts = [])
     {
         $this->assessment = Assessment::of($evidence);
         $this->held = Shown::of($evidence, $this->assessment->findings);
     }
 
-    /** @return array<string, FaultVerdict> by fault key */
+    /**
+     * @return array<string, FaultVerdict> by fault key
+     *
+     * @throws CoreException
+     */
     public function faults(Codebook $codebook): array
     {
         return array_map(

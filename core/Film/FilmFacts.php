@@ -114,7 +114,11 @@ final readonly class FilmFacts
         return $this->times[count($this->times) - 1];
     }
 
-    /** Whether the pictures stand unevenly in time, as a phone's do: some interval off the usual one by a fifth. */
+    /**
+     * Whether the pictures stand unevenly in time, as a phone's do: some interval off the usual one by a fifth.
+     *
+     * @throws CoreException
+     */
     public function isUneven(): bool
     {
         $usual = FrameClock::usualInterval($this->times);

@@ -44,6 +44,8 @@ final readonly class FrameClock
     /**
      * @param  list<float>  $times  of the pictures as they came, ascending, the first 0
      * @param  int|null  $frames  how many the stream holds, where that has been counted
+     *
+     * @throws CoreException
      */
     public static function of(array $times, float $rate, ?int $frames = null): self
     {
@@ -67,6 +69,8 @@ final readonly class FrameClock
      * The rate that loses no picture of an ordinary film: that of its usual interval, at most 240 a second.
      *
      * @param  list<float>  $times
+     *
+     * @throws CoreException
      */
     public static function rateFor(array $times): float
     {
@@ -86,6 +90,8 @@ final readonly class FrameClock
      * The middle interval between pictures, s. Where a file rounds its times, the mean of those near the middle one.
      *
      * @param  list<float>  $times
+     *
+     * @throws CoreException
      */
     public static function usualInterval(array $times): float
     {

@@ -31,6 +31,8 @@ final class CsvTable
     /**
      * @param  resource  $stream
      * @param  string  $file  the name errors use
+     *
+     * @throws FormatException
      */
     public function __construct(private $stream, public readonly string $file)
     {
@@ -52,6 +54,8 @@ final class CsvTable
     /**
      * @param  list<string>  $names
      * @return array<string, int> position by name
+     *
+     * @throws FormatException
      */
     public function require(array $names): array
     {
@@ -76,6 +80,8 @@ final class CsvTable
 
     /**
      * @return \Generator<int, list<string>> cells by line number; lines without any cell are passed over
+     *
+     * @throws FormatException
      */
     public function rows(): \Generator
     {
@@ -115,6 +121,7 @@ final class CsvTable
         return hash_final(hash_copy($this->hash));
     }
 
+    /** @throws FormatException */
     private function mismatch(int $line, int $cells): never
     {
         $width = count($this->header);
@@ -138,7 +145,11 @@ final class CsvTable
             mb_check_encoding($block, 'UTF-8');
     }
 
-    /** @return list<string>|null */
+    /**
+     * @return list<string>|null
+     *
+     * @throws FormatException
+     */
     private function next(): ?array
     {
         $text = $this->readLine();
@@ -146,7 +157,11 @@ final class CsvTable
         return $text === null ? null : $this->cells($text);
     }
 
-    /** @return list<string> */
+    /**
+     * @return list<string>
+     *
+     * @throws FormatException
+     */
     private function cells(string $text): array
     {
         $start = $this->line - 1;
@@ -189,7 +204,11 @@ final class CsvTable
         return $cells;
     }
 
-    /** Reads on until a line end is at hand or the stream is over; whether there is anything. */
+    /**
+     * Reads on until a line end is at hand or the stream is over; whether there is anything.
+     *
+     * @throws FormatException
+     */
     private function fill(): bool
     {
         while (strpos($this->buffer, "\n", $this->at) === false && ! feof($this->stream)) {
@@ -205,6 +224,7 @@ final class CsvTable
         return $this->at < strlen($this->buffer);
     }
 
+    /** @throws FormatException */
     private function readLine(): ?string
     {
         if (! $this->fill()) {

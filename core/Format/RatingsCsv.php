@@ -14,6 +14,8 @@ final class RatingsCsv
     /**
      * @param  resource  $stream
      * @return string SHA-256 of the file
+     *
+     * @throws FormatException
      */
     public static function readRatings($stream, string $file, RatingSet $into): string
     {
@@ -71,6 +73,8 @@ final class RatingsCsv
     /**
      * @param  resource  $stream
      * @return string SHA-256 of the file
+     *
+     * @throws FormatException
      */
     public static function readKey($stream, string $file, RatingSet $into): string
     {

@@ -101,6 +101,11 @@ final class RecordingBundle
         return str_contains(substr($start, 0, 400), self::FORMAT);
     }
 
+    /** @throws CoreException */
+    /**
+     * @throws FormatException
+     * @throws CoreException
+     */
     private static function recording(JsonObject $o): ImportedRecording
     {
         $device = $o->object('device');
@@ -160,6 +165,10 @@ final class RecordingBundle
         );
     }
 
+    /**
+     * @throws FormatException
+     * @throws CoreException
+     */
     private static function view(JsonObject $o): Motion
     {
         $view = $o->one(View::class, 'view');
@@ -195,6 +204,7 @@ final class RecordingBundle
         return new Motion(self::rate($o), $points, $o->optionalNumber('t0_s') ?? 0.0, $view);
     }
 
+    /** @throws FormatException */
     private static function rate(JsonObject $o): float
     {
         $rate = $o->number('rate_hz');

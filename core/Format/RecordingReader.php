@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Format;
 
+use Core\CoreException;
 use Core\Format\C3d\Laboratory;
 use Core\Motion\Handedness;
 use Core\Motion\Views;
@@ -29,6 +30,7 @@ final class RecordingReader
      * @param  string  $file  the name errors use
      *
      * @throws FormatException in one sentence
+     * @throws CoreException
      */
     public static function read(
         $stream,

@@ -55,6 +55,7 @@ final readonly class SideCar
         }
     }
 
+    /** @throws CoreException */
     private static function stance(JsonObject $o): ?Stance
     {
         $stance = $o->optionalObject('stance');
@@ -62,6 +63,7 @@ final readonly class SideCar
         return $stance === null || $stance->isEmpty() ? null : StanceJson::read($stance);
     }
 
+    /** @throws CoreException */
     private static function stations(JsonObject $o): ?StationTimes
     {
         $stations = $o->optionalObject('stations');

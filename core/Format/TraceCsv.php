@@ -116,6 +116,8 @@ final class TraceCsv
 
     /**
      * @return array{int, array<string, int>, array<string, float>} place of the time, places of the channels, factors
+     *
+     * @throws FormatException
      */
     private static function places(CsvTable $table, DeviceClass $device): array
     {
@@ -131,7 +133,11 @@ final class TraceCsv
         return [$time, $places, array_fill_keys(['t_s', ...array_keys($places)], 1.0)];
     }
 
-    /** @return array{int, array<string, int>, array<string, float>} */
+    /**
+     * @return array{int, array<string, int>, array<string, float>}
+     *
+     * @throws FormatException
+     */
     private static function mapped(CsvTable $table, ColumnMap $map): array
     {
         $missing = $map->missing();
@@ -149,6 +155,7 @@ final class TraceCsv
         return [$time, $places, $factors];
     }
 
+    /** @throws FormatException */
     private static function infer(CsvTable $table): DeviceClass
     {
         return match (true) {
@@ -165,6 +172,8 @@ final class TraceCsv
     /**
      * @param  list<float>  $times
      * @param  array<string, list<float>>  $channels
+     *
+     * @throws CoreException
      */
     private static function even(
         array $times,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Measurement;
 
+use Core\CoreException;
 use Core\Trace\Quality;
 use Core\Trace\QualityFinding;
 
@@ -21,6 +22,7 @@ final readonly class Assessment
     ) {
     }
 
+    /** @throws CoreException */
     public static function of(Evidence $evidence): self
     {
         $findings = $evidence->trace === null ? [] : Quality::of($evidence->trace);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Measurement;
 
+use Core\CoreException;
 use Core\Motion\Station;
 use Core\Motion\StationTime;
 use Core\Motion\Tracked;
@@ -26,7 +27,11 @@ final readonly class BodyMeter
         $this->width = ($signals->evidence->stance ?? $signals->trace()?->stance)?->widthMm();
     }
 
-    /** @return array<string, Measured|array<string, Measured>> */
+    /**
+     * @return array<string, Measured|array<string, Measured>>
+     *
+     * @throws CoreException
+     */
     public function read(): array
     {
         return [
@@ -40,7 +45,11 @@ final readonly class BodyMeter
         ];
     }
 
-    /** @return array<string, Measured> by station code; away: the largest move from the target and when */
+    /**
+     * @return array<string, Measured> by station code; away: the largest move from the target and when
+     *
+     * @throws CoreException
+     */
     private function sway(string $point): array
     {
         $unit = '% of stance width';
@@ -117,6 +126,8 @@ final readonly class BodyMeter
     /**
      * @param  'hip'|'shoulder'  $joint
      * @return array<string, Measured> by station code
+     *
+     * @throws CoreException
      */
     private function turn(string $joint): array
     {
@@ -149,7 +160,11 @@ final readonly class BodyMeter
         return $out;
     }
 
-    /** @return array<string, Measured> at TP, LD, IM */
+    /**
+     * @return array<string, Measured> at TP, LD, IM
+     *
+     * @throws CoreException
+     */
     private function massAhead(): array
     {
         $unit = '% of stance width';
@@ -202,6 +217,7 @@ final readonly class BodyMeter
         return hypot($a->noise(), ($a->speed($time->t) + $b->speed($time->t)) / 2 * $time->uncertainty);
     }
 
+    /** @throws CoreException */
     private function chestOverLead(): Measured
     {
         [$ad, $im] = [$this->signals->time(Station::Address), $this->signals->time(Station::Impact)];
@@ -235,6 +251,7 @@ final readonly class BodyMeter
         )->within($im->t, $im->t);
     }
 
+    /** @throws CoreException */
     private function depth(): Measured
     {
         [$ad, $im] = [$this->signals->time(Station::Address), $this->signals->time(Station::Impact)];

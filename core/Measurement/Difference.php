@@ -12,6 +12,7 @@ use Core\CoreException;
  */
 final readonly class Difference
 {
+    /** @throws CoreException */
     private function __construct(public float $change, public float $uncertainty)
     {
         if (! is_finite($change) || ! is_finite($uncertainty) || $uncertainty < 0.0) {
@@ -19,7 +20,11 @@ final readonly class Difference
         }
     }
 
-    /** Of two single swings: their uncertainties joined. It says nothing of the golfer's own spread. */
+    /**
+     * Of two single swings: their uncertainties joined. It says nothing of the golfer's own spread.
+     *
+     * @throws CoreException
+     */
     public static function ofSwings(
         float $first,
         float $firstUncertainty,
@@ -34,6 +39,8 @@ final readonly class Difference
      *
      * @param  float  $quantile  Student's t at 97.5 % for Spread::degrees()
      * @param  float  $instrument  what the instrument's error leaves in the difference, 95 % half-width
+     *
+     * @throws CoreException
      */
     public static function ofSeries(Spread $first, Spread $second, float $quantile, float $instrument): self
     {

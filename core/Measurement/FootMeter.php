@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Measurement;
 
+use Core\CoreException;
 use Core\Motion\Station;
 use Core\Remark\Remark;
 use Core\Trace\Axis;
@@ -21,7 +22,11 @@ final readonly class FootMeter
     {
     }
 
-    /** @return array<string, Measured> */
+    /**
+     * @return array<string, Measured>
+     *
+     * @throws CoreException
+     */
     public function read(): array
     {
         return [
@@ -36,6 +41,8 @@ final readonly class FootMeter
 
     /**
      * How far the pressure moves along the feet between two stations, share-weighted mean of both, % of foot length.
+     *
+     * @throws CoreException
      */
     private function lengthwise(Station $from, Station $to): Measured
     {
@@ -106,7 +113,11 @@ final readonly class FootMeter
             ->indirectly(Proxy::NetCop);
     }
 
-    /** @return array<string, Measured> */
+    /**
+     * @return array<string, Measured>
+     *
+     * @throws CoreException
+     */
     private function edge(): array
     {
         $unit = '% of foot width';
@@ -139,6 +150,7 @@ final readonly class FootMeter
         ];
     }
 
+    /** @throws CoreException */
     private function region(): Measured
     {
         $im = $this->signals->time(Station::Impact);
@@ -158,7 +170,11 @@ final readonly class FootMeter
         );
     }
 
-    /** @return array<string, Measured> */
+    /**
+     * @return array<string, Measured>
+     *
+     * @throws CoreException
+     */
     private function unload(): array
     {
         [$signal, $slopeUnit, $why] = $this->trailLoad();
@@ -207,6 +223,8 @@ final readonly class FootMeter
     /**
      * @return array{SmoothSignal|null, string, Remark|null} the trail foot's load, the unit of its slope, why there is
      * none
+     *
+     * @throws CoreException
      */
     private function trailLoad(): array
     {
@@ -229,7 +247,11 @@ final readonly class FootMeter
         return [null, '%BW/s', $this->signals->whyNoForce(false)];
     }
 
-    /** Largest trail vertical force from top to lead arm level, over its value at the top. */
+    /**
+     * Largest trail vertical force from top to lead arm level, over its value at the top.
+     *
+     * @throws CoreException
+     */
     private function jump(): Measured
     {
         $force = $this->signals->footForce(Side::Trail);

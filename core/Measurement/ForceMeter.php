@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Measurement;
 
+use Core\CoreException;
 use Core\Motion\Station;
 use Core\Motion\StationTime;
 use Core\Remark\Remark;
@@ -20,7 +21,11 @@ final readonly class ForceMeter
     {
     }
 
-    /** @return array<string, Measured> */
+    /**
+     * @return array<string, Measured>
+     *
+     * @throws CoreException
+     */
     public function read(): array
     {
         $side = $this->largest(
@@ -62,7 +67,11 @@ final readonly class ForceMeter
         ];
     }
 
-    /** @return array<string, Measured> */
+    /**
+     * @return array<string, Measured>
+     *
+     * @throws CoreException
+     */
     private function vertical(): array
     {
         [$lb, $sd, $im] = array_map($this->signals->time(...), [
@@ -112,7 +121,11 @@ final readonly class ForceMeter
         ];
     }
 
-    /** @return array<string, Measured> the feet's push in opposite directions along heel to toe */
+    /**
+     * @return array<string, Measured> the feet's push in opposite directions along heel to toe
+     *
+     * @throws CoreException
+     */
     private function opposed(): array
     {
         [$tp, $ld, $im] = array_map($this->signals->time(...), [Station::Top, Station::DownswingArm, Station::Impact]);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Measurement;
 
+use Core\CoreException;
 use Core\Motion\Station;
 use Core\Motion\Turn;
 use Core\Trace\Axis;
@@ -31,7 +32,11 @@ final readonly class Illustration
     ) {
     }
 
-    /** Null where the measure has no curve, or the curve is not held. */
+    /**
+     * Null where the measure has no curve, or the curve is not held.
+     *
+     * @throws CoreException
+     */
     public static function of(Evidence $evidence, Measure $measure, ?string $station = null): ?self
     {
         $s = new Signals($evidence);
@@ -168,6 +173,7 @@ final readonly class Illustration
         return $this->from === null ? null : $this->from + $this->factor * $value;
     }
 
+    /** @throws CoreException */
     private static function sway(Evidence $e, string $point, ?float $ad): ?self
     {
         $x = $e->views->coordinate($point, Axis::X)?->series;
@@ -186,6 +192,7 @@ final readonly class Illustration
             );
     }
 
+    /** @throws CoreException */
     private static function height(Evidence $e, string $point, ?float $ad, ?float $im): ?self
     {
         $z = $e->views->coordinate($point, Axis::Z)?->series;
@@ -201,6 +208,7 @@ final readonly class Illustration
             : new self($curve, $label, 'cm', $im === null ? 0.0 : null, $im, $im === null ? 1.0 : -0.001);
     }
 
+    /** @throws CoreException */
     private static function depth(Evidence $e, ?float $ad): ?self
     {
         $y = $e->views->coordinate('pelvis', Axis::Y)?->series;
@@ -218,6 +226,7 @@ final readonly class Illustration
             );
     }
 
+    /** @throws CoreException */
     private static function knees(Evidence $e, ?float $from): ?self
     {
         $lead = $e->views->coordinate('lead_knee', Axis::X);
@@ -237,6 +246,7 @@ final readonly class Illustration
         return $base === null ? null : new self($curve, 'gap between the knees', 'cm', $base, null, 1.0);
     }
 
+    /** @throws CoreException */
     private static function alongFeet(Signals $s, ?float $from): ?self
     {
         $share = $s->share()?->series;

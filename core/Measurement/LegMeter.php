@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Measurement;
 
+use Core\CoreException;
 use Core\Motion\Station;
 use Core\Motion\StationSource;
 use Core\Motion\StationTime;
@@ -31,7 +32,11 @@ final readonly class LegMeter
         $this->views = $signals->evidence->views;
     }
 
-    /** @return array<string, Measured|array<string, Measured>> */
+    /**
+     * @return array<string, Measured|array<string, Measured>>
+     *
+     * @throws CoreException
+     */
     public function read(): array
     {
         return [
@@ -45,7 +50,11 @@ final readonly class LegMeter
         ];
     }
 
-    /** @return array<string, Measured> */
+    /**
+     * @return array<string, Measured>
+     *
+     * @throws CoreException
+     */
     private function trailHeel(): array
     {
         [$ad, $im] = [$this->signals->time(Station::Address), $this->signals->time(Station::Impact)];
@@ -92,6 +101,7 @@ final readonly class LegMeter
         return hypot(0.475 / $smooth->rateHz, 0.4 * $z->noise() / $speed);
     }
 
+    /** @throws CoreException */
     private function footSpin(): Measured
     {
         [$ad, $im] = [$this->signals->time(Station::Address), $this->signals->time(Station::Impact)];
@@ -118,7 +128,11 @@ final readonly class LegMeter
             ->indirectly($spatial ? null : Proxy::TrailFootOutline);
     }
 
-    /** Heading of the trail foot in degrees from the toe line, positive toward the target. */
+    /**
+     * Heading of the trail foot in degrees from the toe line, positive toward the target.
+     *
+     * @throws CoreException
+     */
     private function heading(float $t): ?float
     {
         $ball = $this->views->point('trail_ball', $t);
@@ -127,7 +141,11 @@ final readonly class LegMeter
         return $ball === null || $heel === null ? null : rad2deg(atan2($ball->x - $heel->x, $ball->y - $heel->y));
     }
 
-    /** The same from face-on film: how far the foot's known length is foreshortened along the target line. */
+    /**
+     * The same from face-on film: how far the foot's known length is foreshortened along the target line.
+     *
+     * @throws CoreException
+     */
     private function outlined(float $t): ?float
     {
         $length =
@@ -145,7 +163,11 @@ final readonly class LegMeter
         return is_nan($bx + $hx + $flat) ? null : rad2deg(asin(max(-1.0, min(1.0, ($bx - $hx) / $flat))));
     }
 
-    /** @return array<string, Measured> */
+    /**
+     * @return array<string, Measured>
+     *
+     * @throws CoreException
+     */
     private function leadHeel(): array
     {
         [$ad, $tp, $im] = array_map($this->signals->time(...), [Station::Address, Station::Top, Station::Impact]);
@@ -198,7 +220,11 @@ final readonly class LegMeter
         ];
     }
 
-    /** @return array<string, Measured> degrees at AD, TP, LD, IM; extends: when extension starts, ms before IM */
+    /**
+     * @return array<string, Measured> degrees at AD, TP, LD, IM; extends: when extension starts, ms before IM
+     *
+     * @throws CoreException
+     */
     private function kneeFlex(): array
     {
         $stations = [Station::Address, Station::Top, Station::DownswingArm, Station::Impact];
@@ -246,6 +272,7 @@ final readonly class LegMeter
         return $out;
     }
 
+    /** @throws CoreException */
     private function extension(View $view): Measured
     {
         [$tp, $im] = [$this->signals->time(Station::Top), $this->signals->time(Station::Impact)];
@@ -277,7 +304,11 @@ final readonly class LegMeter
         )->within($tp->t, $im->t);
     }
 
-    /** Angle at the lead knee away from straight, degrees, in the coordinates the view sees. */
+    /**
+     * Angle at the lead knee away from straight, degrees, in the coordinates the view sees.
+     *
+     * @throws CoreException
+     */
     private function flexAt(View $view, float $t): ?float
     {
         $p = [];
@@ -300,7 +331,11 @@ final readonly class LegMeter
         return rad2deg(acos(max(-1.0, min(1.0, $thigh->dot($shank)))));
     }
 
-    /** Retreat of the lead hip along −y from the top until the lead share reaches 70 %, or impact. */
+    /**
+     * Retreat of the lead hip along −y from the top until the lead share reaches 70 %, or impact.
+     *
+     * @throws CoreException
+     */
     private function hipBack(): Measured
     {
         [$tp, $im] = [$this->signals->time(Station::Top), $this->signals->time(Station::Impact)];
@@ -335,7 +370,11 @@ final readonly class LegMeter
         ])->within($tp->t, $until);
     }
 
-    /** @return array<string, Measured|array<string, Measured>> */
+    /**
+     * @return array<string, Measured|array<string, Measured>>
+     *
+     * @throws CoreException
+     */
     private function kneeGap(): array
     {
         $out = [];
@@ -367,7 +406,11 @@ final readonly class LegMeter
             : Measured::value('cm', ($b - $a) / 10.0, $u, ['TP', 'SD'])->between($tp->t, $sd->t)];
     }
 
-    /** How far the lead foot points toward the target at address. */
+    /**
+     * How far the lead foot points toward the target at address.
+     *
+     * @throws CoreException
+     */
     private function flare(): Measured
     {
         $ad = $this->signals->time(Station::Address);
@@ -389,7 +432,11 @@ final readonly class LegMeter
             : Measured::none('degrees', Remark::of(Lack::LeadFoot));
     }
 
-    /** @param  list<Station>  $needed */
+    /**
+     * @param  list<Station>  $needed
+     *
+     * @throws CoreException
+     */
     private function why(string $point, array $needed, Lack $otherwise = Lack::Points): Remark
     {
         return match (true) {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Measurement;
 
+use Core\CoreException;
 use Core\Motion\StationTime;
 
 /**
@@ -17,6 +18,7 @@ use Core\Motion\StationTime;
  */
 final readonly class Meter
 {
+    /** @throws CoreException */
     public static function read(Evidence $evidence): Measurements
     {
         $signals = new Signals(self::swingOf($evidence));
@@ -36,7 +38,11 @@ final readonly class Meter
         return new Measurements($ordered);
     }
 
-    /** The evidence without what lies well before and after the swing. */
+    /**
+     * The evidence without what lies well before and after the swing.
+     *
+     * @throws CoreException
+     */
     private static function swingOf(Evidence $evidence): Evidence
     {
         $times = $evidence->stations->all();

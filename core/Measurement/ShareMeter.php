@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Measurement;
 
+use Core\CoreException;
 use Core\Motion\Station;
 use Core\Motion\StationTime;
 use Core\Remark\Remark;
@@ -22,12 +23,17 @@ final readonly class ShareMeter
 
     private ?SmoothSignal $share;
 
+    /** @throws CoreException */
     public function __construct(private Signals $signals)
     {
         $this->share = $signals->share();
     }
 
-    /** @return array<string, Measured|array<string, Measured>> */
+    /**
+     * @return array<string, Measured|array<string, Measured>>
+     *
+     * @throws CoreException
+     */
     public function read(): array
     {
         return [
@@ -49,7 +55,11 @@ final readonly class ShareMeter
         ];
     }
 
-    /** @return array<string, Measured> by station code */
+    /**
+     * @return array<string, Measured> by station code
+     *
+     * @throws CoreException
+     */
     private function everywhere(): array
     {
         $out = [];
@@ -60,6 +70,7 @@ final readonly class ShareMeter
         return $out;
     }
 
+    /** @throws CoreException */
     private function setup(): Measured
     {
         $ad = $this->signals->time(Station::Address);
@@ -79,6 +90,7 @@ final readonly class ShareMeter
         )->within($ad->t - self::SETUP_SPAN, $ad->t);
     }
 
+    /** @throws CoreException */
     private function drift(): Measured
     {
         $setup = $this->setup();
@@ -97,6 +109,7 @@ final readonly class ShareMeter
         )->within($setup->window[0] ?? $tb->t, $tb->t);
     }
 
+    /** @throws CoreException */
     private function shareAt(Station $station): Measured
     {
         $time = $this->signals->time($station);
@@ -114,7 +127,11 @@ final readonly class ShareMeter
         )->within($time->t, $time->t);
     }
 
-    /** @return array<string, Measured> */
+    /**
+     * @return array<string, Measured>
+     *
+     * @throws CoreException
+     */
     private function trailPeak(): array
     {
         [$ad, $tp] = [$this->signals->time(Station::Address), $this->signals->time(Station::Top)];
@@ -147,6 +164,7 @@ final readonly class ShareMeter
         ];
     }
 
+    /** @throws CoreException */
     private function secondPeak(): Measured
     {
         [$tp, $ld] = [$this->signals->time(Station::Top), $this->signals->time(Station::DownswingArm)];
@@ -165,6 +183,7 @@ final readonly class ShareMeter
         )->within($tp->t, $ld->t);
     }
 
+    /** @throws CoreException */
     private function recentre(): Measured
     {
         [$ad, $tp, $im] = [
@@ -209,7 +228,11 @@ final readonly class ShareMeter
         )->within($low->t, max($crossing, $tp->t));
     }
 
-    /** @return array<string, Measured> */
+    /**
+     * @return array<string, Measured>
+     *
+     * @throws CoreException
+     */
     private function shiftRate(): array
     {
         [$lb, $im] = [$this->signals->time(Station::BackswingArm), $this->signals->time(Station::Impact)];
@@ -236,7 +259,11 @@ final readonly class ShareMeter
         ];
     }
 
-    /** Half the time over which the slope stays within its noise of its largest value, s. */
+    /**
+     * Half the time over which the slope stays within its noise of its largest value, s.
+     *
+     * @throws CoreException
+     */
     private static function plateau(SmoothSignal $share, Extreme $steep, float $noise, float $from, float $to): float
     {
         $step = 0.004;
@@ -255,7 +282,11 @@ final readonly class ShareMeter
         return max($share->sampling, $width / 2);
     }
 
-    /** @return array<string, Measured> */
+    /**
+     * @return array<string, Measured>
+     *
+     * @throws CoreException
+     */
     private function leadPeak(): array
     {
         [$lb, $im] = [$this->signals->time(Station::BackswingArm), $this->signals->time(Station::Impact)];
@@ -297,6 +328,7 @@ final readonly class ShareMeter
         ];
     }
 
+    /** @throws CoreException */
     private function fallback(): Measured
     {
         [$im, $fi] = [$this->signals->time(Station::Impact), $this->signals->time(Station::Finish)];
@@ -305,6 +337,7 @@ final readonly class ShareMeter
         return $this->sinceImpact($im, $fi, $low, -1.0, Station::Finish);
     }
 
+    /** @throws CoreException */
     private function surge(): Measured
     {
         [$im, $st] = [$this->signals->time(Station::Impact), $this->signals->time(Station::ThroughShaft)];
@@ -313,6 +346,7 @@ final readonly class ShareMeter
         return $this->sinceImpact($im, $st, $high, 1.0, Station::ThroughShaft);
     }
 
+    /** @throws CoreException */
     private function sinceImpact(
         ?StationTime $im,
         ?StationTime $end,
@@ -334,7 +368,11 @@ final readonly class ShareMeter
         )->within($im->t, $end->t);
     }
 
-    /** @param  list<Station>  $needed */
+    /**
+     * @param  list<Station>  $needed
+     *
+     * @throws CoreException
+     */
     private function none(string $unit, array $needed, ?Lack $otherwise = null): Measured
     {
         $why = $this->signals->whyNoShare() ?? $this->signals->whyNot($needed);

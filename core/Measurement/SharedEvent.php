@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Measurement;
 
+use Core\CoreException;
 use Core\Motion\ClockMatch;
 use Core\Motion\Views;
 use Core\Trace\Axis;
@@ -17,6 +18,7 @@ use Core\Trace\Trace;
  */
 final readonly class SharedEvent
 {
+    /** @throws CoreException */
     public static function match(Views $views, Trace $trace): ?ClockMatch
     {
         $push = $trace->netPush(Axis::X);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Measurement;
 
+use Core\CoreException;
 use Core\Motion\Station;
 use Core\Motion\StationTime;
 use Core\Remark\Remark;
@@ -38,6 +39,7 @@ final class Signals
         return $this->evidence->stations->get($station);
     }
 
+    /** @throws CoreException */
     public function share(): ?SmoothSignal
     {
         return $this->of(
@@ -48,7 +50,11 @@ final class Signals
         );
     }
 
-    /** Total vertical force, %BW. */
+    /**
+     * Total vertical force, %BW.
+     *
+     * @throws CoreException
+     */
     public function total(): ?SmoothSignal
     {
         return $this->force(
@@ -60,7 +66,11 @@ final class Signals
         );
     }
 
-    /** Vertical force under one foot, %BW. */
+    /**
+     * Vertical force under one foot, %BW.
+     *
+     * @throws CoreException
+     */
     public function footForce(Side $side): ?SmoothSignal
     {
         return $this->force(
@@ -70,7 +80,11 @@ final class Signals
         );
     }
 
-    /** Force of the ground on one foot along y, %BW. */
+    /**
+     * Force of the ground on one foot along y, %BW.
+     *
+     * @throws CoreException
+     */
     public function footPush(Side $side): ?SmoothSignal
     {
         return $this->force(
@@ -80,7 +94,11 @@ final class Signals
         );
     }
 
-    /** Net force along x, %BW. */
+    /**
+     * Net force along x, %BW.
+     *
+     * @throws CoreException
+     */
     public function sidePush(): ?SmoothSignal
     {
         return $this->force(
@@ -90,7 +108,11 @@ final class Signals
         );
     }
 
-    /** Net free moment, N·m/kg. */
+    /**
+     * Net free moment, N·m/kg.
+     *
+     * @throws CoreException
+     */
     public function twist(): ?SmoothSignal
     {
         $mass = $this->trace()?->massKg;
@@ -107,7 +129,11 @@ final class Signals
             );
     }
 
-    /** Net centre of pressure along x or y, mm. */
+    /**
+     * Net centre of pressure along x or y, mm.
+     *
+     * @throws CoreException
+     */
     public function cop(Axis $axis): ?SmoothSignal
     {
         return $this->of(
@@ -117,7 +143,11 @@ final class Signals
         );
     }
 
-    /** Centre of pressure within a foot, % of its length (along) or width (across). */
+    /**
+     * Centre of pressure within a foot, % of its length (along) or width (across).
+     *
+     * @throws CoreException
+     */
     public function footCop(Side $side, bool $along): ?SmoothSignal
     {
         $stance = $this->trace()?->stance;
@@ -134,7 +164,11 @@ final class Signals
         );
     }
 
-    /** Why there is no share, or null where there is one. */
+    /**
+     * Why there is no share, or null where there is one.
+     *
+     * @throws CoreException
+     */
     public function whyNoShare(): ?Remark
     {
         return match (true) {
@@ -178,6 +212,8 @@ final class Signals
     /**
      * @param  callable(Trace): ?Series  $series
      * @param  callable(DeviceClass): float  $newtons noise of a sample
+     *
+     * @throws CoreException
      */
     private function force(string $key, callable $series, callable $newtons): ?SmoothSignal
     {
@@ -191,6 +227,8 @@ final class Signals
     /**
      * @param  callable(Trace): ?Series  $series
      * @param  callable(DeviceClass): array{float, float}  $errors noise of a sample, constant error
+     *
+     * @throws CoreException
      */
     private function of(string $key, callable $series, callable $errors, bool $derived = false): ?SmoothSignal
     {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Measurement;
 
+use Core\CoreException;
 use Core\Motion\StationTime;
 use Core\Trace\DeviceClass;
 use Core\Trace\Extreme;
@@ -29,6 +30,8 @@ final class SmoothSignal
      * @param  float  $sd  standard deviation of one raw sample
      * @param  float  $offset  constant error of the device: in every absolute value, in no difference within a swing
      * @param  bool  $derived  by stance geometry rather than by the instrument itself
+     *
+     * @throws CoreException
      */
     public function __construct(
         private readonly Series $raw,
@@ -42,6 +45,7 @@ final class SmoothSignal
         $this->sampling = 0.475 / $raw->rateHz;
     }
 
+    /** @throws CoreException */
     public function slope(): Series
     {
         return $this->slope ??= $this->raw->derivative($this->device->slopeSmoothing());
@@ -60,7 +64,11 @@ final class SmoothSignal
         return $this->series->at($t);
     }
 
-    /** Noise and timing at a station: what is left of the uncertainty in a difference within one swing. */
+    /**
+     * Noise and timing at a station: what is left of the uncertainty in a difference within one swing.
+     *
+     * @throws CoreException
+     */
     public function timed(StationTime $time): float
     {
         $slope = $this->slope()->at($time->t);
@@ -68,7 +76,11 @@ final class SmoothSignal
         return hypot($this->noise, ($slope ?? 0.0) * hypot($time->uncertainty, $this->sampling));
     }
 
-    /** The uncertainty of an absolute value at a station. */
+    /**
+     * The uncertainty of an absolute value at a station.
+     *
+     * @throws CoreException
+     */
     public function absolute(StationTime $time): float
     {
         return hypot($this->offset, $this->timed($time));
@@ -101,7 +113,11 @@ final class SmoothSignal
         return max($this->sampling, ($reach[0] + $reach[1]) / 2);
     }
 
-    /** The uncertainty of the time at which a level is crossed at $t, s. */
+    /**
+     * The uncertainty of the time at which a level is crossed at $t, s.
+     *
+     * @throws CoreException
+     */
     public function crossing(float $t, bool $absolute): float
     {
         $slope = max(1e-9, abs($this->slope()->at($t) ?? 0.0));

@@ -49,7 +49,11 @@ final readonly class Spread
         return self::of($values);
     }
 
-    /** Welch–Satterthwaite degrees of freedom of the difference of two series. */
+    /**
+     * Welch–Satterthwaite degrees of freedom of the difference of two series.
+     *
+     * @throws CoreException
+     */
     public static function degrees(self $before, self $after): float
     {
         $a = $before->sd ** 2 / $before->n;

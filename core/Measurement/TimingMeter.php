@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Measurement;
 
+use Core\CoreException;
 use Core\Motion\Station;
 use Core\Motion\Turn;
 use Core\Remark\Remark;
@@ -17,7 +18,11 @@ final readonly class TimingMeter
     {
     }
 
-    /** @return array<string, Measured> */
+    /**
+     * @return array<string, Measured>
+     *
+     * @throws CoreException
+     */
     public function read(): array
     {
         return ['tempo' => $this->tempo(), 'chest_first' => $this->chestFirst()];
@@ -43,7 +48,11 @@ final readonly class TimingMeter
         return Measured::value('ratio', $ratio, $u, ['AD', 'TP', 'IM'])->within($ad->t, $im->t);
     }
 
-    /** When the share starts its last rise, minus when the chest starts to open; positive = chest first. */
+    /**
+     * When the share starts its last rise, minus when the chest starts to open; positive = chest first.
+     *
+     * @throws CoreException
+     */
     private function chestFirst(): Measured
     {
         $needed = [Station::BackswingArm, Station::Top, Station::Impact];

@@ -40,6 +40,8 @@ final readonly class ClockMatch
      *
      * @param  float  $maxLagS  how far apart the clocks may be, s
      * @return self|null null where nothing correlates
+     *
+     * @throws CoreException
      */
     public static function byCorrelation(Series $film, Series $trace, float $maxLagS = 1.5): ?self
     {
@@ -80,6 +82,8 @@ final readonly class ClockMatch
      *
      * @param  list<array{float, float}>  $events  time by film and by trace, s
      * @param  float  $uncertaintyS  of one event
+     *
+     * @throws CoreException
      */
     public static function byEvents(array $events, float $uncertaintyS): self
     {
@@ -107,7 +111,11 @@ final readonly class ClockMatch
         );
     }
 
-    /** @return list<float> at the common rate, without its slow course, of unit variance; missing samples are 0 */
+    /**
+     * @return list<float> at the common rate, without its slow course, of unit variance; missing samples are 0
+     *
+     * @throws CoreException
+     */
     private static function prepared(Series $series): array
     {
         $even = $series->resampled(self::RATE);

@@ -21,7 +21,11 @@ final readonly class Curve
     /** @var list<float> */
     private array $slopes;
 
-    /** @param  list<array{float, float}>  $knots time and value, times strictly increasing */
+    /**
+     * @param  list<array{float, float}>  $knots time and value, times strictly increasing
+     *
+     * @throws CoreException
+     */
     public function __construct(array $knots)
     {
         $this->x = array_column($knots, 0);

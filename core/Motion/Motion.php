@@ -15,7 +15,11 @@ use Core\Trace\Series;
  */
 final readonly class Motion
 {
-    /** @param  array<string, array{list<float>, list<float>, list<float>}>  $points */
+    /**
+     * @param  array<string, array{list<float>, list<float>, list<float>}>  $points
+     *
+     * @throws CoreException
+     */
     public function __construct(
         public float $rateHz,
         public array $points,
@@ -54,7 +58,11 @@ final readonly class Motion
         return new Series($this->rateHz, $this->points[$point][$axis->value], $this->t0);
     }
 
-    /** What a camera would have seen of it: the same points without the axis the view cannot see. */
+    /**
+     * What a camera would have seen of it: the same points without the axis the view cannot see.
+     *
+     * @throws CoreException
+     */
     public function seen(View $view): self
     {
         $blind = array_fill(0, $this->frames(), NAN);
@@ -76,6 +84,8 @@ final readonly class Motion
      * for a left-handed one it is not. Sides are renamed to lead and trail.
      *
      * @param  array<string, array{list<float>, list<float>, list<float>}>  $points
+     *
+     * @throws CoreException
      */
     public static function fromLaboratory(float $rateHz, array $points, Handedness $hand, float $t0 = 0.0): self
     {

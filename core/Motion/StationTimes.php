@@ -58,7 +58,11 @@ final readonly class StationTimes
         return new self($sorted);
     }
 
-    /** @param  array<string, float>  $seconds */
+    /**
+     * @param  array<string, float>  $seconds
+     *
+     * @throws CoreException
+     */
     public static function fromSeconds(array $seconds, float $uncertainty, StationSource $source): self
     {
         return self::of(

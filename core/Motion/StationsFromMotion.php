@@ -35,12 +35,17 @@ final class StationsFromMotion
     /** @var array<string, Remark> */
     private array $doubts = [];
 
+    /** @throws CoreException */
     private function __construct(private readonly Views $views, View $view)
     {
         $this->motion = $views->of($view) ?? throw new CoreException('There is no such view.');
     }
 
-    /** Null where no view holds club head, grip, lead hand and lead shoulder. */
+    /**
+     * Null where no view holds club head, grip, lead hand and lead shoulder.
+     *
+     * @throws CoreException
+     */
     public static function find(Views $views): ?FoundStations
     {
         foreach ($views->motions as $motion) {
@@ -57,6 +62,7 @@ final class StationsFromMotion
         return null;
     }
 
+    /** @throws CoreException */
     private function stations(): ?FoundStations
     {
         $speed = $this->speed('club_head', self::SPEED);
@@ -139,6 +145,7 @@ final class StationsFromMotion
         }
     }
 
+    /** @throws CoreException */
     private function coordinate(string $point, Axis $axis): Series
     {
         return $this->motion->coordinate($point, $axis);
@@ -150,7 +157,11 @@ final class StationsFromMotion
         return array_values(array_filter(Axis::cases(), fn (Axis $axis): bool => $this->motion->view->sees($axis)));
     }
 
-    /** Difference of height of two points, smoothed, mm. */
+    /**
+     * Difference of height of two points, smoothed, mm.
+     *
+     * @throws CoreException
+     */
     private function difference(string $a, string $b): Series
     {
         $low = $this->coordinate($b, Axis::Z)->values;
@@ -163,7 +174,11 @@ final class StationsFromMotion
         return (new Series($this->motion->rateHz, $values, $this->motion->t0))->smoothed(self::POSITION);
     }
 
-    /** Speed of a point in the axes the view sees, mm/s. */
+    /**
+     * Speed of a point in the axes the view sees, mm/s.
+     *
+     * @throws CoreException
+     */
     private function speed(string $point, float $window): Series
     {
         $sum = [];
@@ -176,7 +191,11 @@ final class StationsFromMotion
         return new Series($this->motion->rateHz, array_values(array_map(sqrt(...), $sum)), $this->motion->t0);
     }
 
-    /** The last change of sign, before the club is fastest, of the shaft's rate about the normal of the downswing. */
+    /**
+     * The last change of sign, before the club is fastest, of the shaft's rate about the normal of the downswing.
+     *
+     * @throws CoreException
+     */
     private function top(float $fast): ?float
     {
         $d = $v = [];
@@ -226,6 +245,8 @@ final class StationsFromMotion
     /**
      * The first move back to nothing: a body that starts from rest with a steady acceleration has moved four times as
      * far after twice the time, so the start lies as far before one displacement as that lies before four of it.
+     *
+     * @throws CoreException
      */
     private function address(float $tb): ?float
     {
@@ -253,7 +274,11 @@ final class StationsFromMotion
         return max($this->motion->t0, 2 * $near - $far);
     }
 
-    /** The middle of the quarter second before the takeaway in which the club head moves least. */
+    /**
+     * The middle of the quarter second before the takeaway in which the club head moves least.
+     *
+     * @throws CoreException
+     */
     private function stillest(float $tb): ?float
     {
         $speed = $this->speed('club_head', 0.05);
@@ -271,6 +296,7 @@ final class StationsFromMotion
         return $best === null ? null : $best[0];
     }
 
+    /** @throws CoreException */
     private function impact(?float $ad, float $sd, float $fast): ?float
     {
         if ($this->motion->view->sees(Axis::X) && $ad !== null) {
@@ -289,6 +315,7 @@ final class StationsFromMotion
         return $lowest?->t;
     }
 
+    /** @throws CoreException */
     private function finish(float $im): ?float
     {
         $club = $this->speed('club_head', 0.04);
@@ -306,6 +333,7 @@ final class StationsFromMotion
         return null;
     }
 
+    /** @throws CoreException */
     private function pelvisSpeed(): Series
     {
         $sum = [];
@@ -343,6 +371,7 @@ final class StationsFromMotion
         return hypot(0.475 * $frame, $own);
     }
 
+    /** @throws CoreException */
     private static function less(Series $series, float $level): Series
     {
         return new Series(

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Motion;
 
+use Core\CoreException;
 use Core\Remark\Remark;
 use Core\Trace\Series;
 use Core\Trace\Trace;
@@ -37,6 +38,7 @@ final class StationsFromTrace
         'FI' => 0.2,
     ];
 
+    /** @throws CoreException */
     public static function find(Trace $trace): ?FoundStations
     {
         $share = $trace->leadShare()?->smoothed(0.03);
@@ -78,6 +80,7 @@ final class StationsFromTrace
         return new FoundStations(StationTimes::of($times), $doubts);
     }
 
+    /** @throws CoreException */
     private static function impact(Trace $trace, Series $share, float $steep): float
     {
         $total = $trace->totalForce()?->smoothed(0.012);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Motion;
 
+use Core\CoreException;
 use Core\Trace\Trace;
 
 /**
@@ -27,6 +28,8 @@ final readonly class SwingCatcher
     /**
      * @param  Trace  $recent  the last ten seconds or so
      * @param  float  $after  only a swing whose impact lies later than this counts, s
+     *
+     * @throws CoreException
      */
     public static function look(Trace $recent, float $after): ?self
     {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Motion;
 
+use Core\CoreException;
 use Core\Trace\Axis;
 use Core\Trace\Series;
 
@@ -21,7 +22,11 @@ final readonly class Turn
     {
     }
 
-    /** @param  'hip'|'shoulder'  $joint */
+    /**
+     * @param  'hip'|'shoulder'  $joint
+     *
+     * @throws CoreException
+     */
     public static function of(Views $views, string $joint, StationTimes $stations): ?self
     {
         $points = $views->of(View::Points);
@@ -53,6 +58,7 @@ final readonly class Turn
         );
     }
 
+    /** @throws CoreException */
     private static function fromWidth(?Series $lead, ?Series $trail, StationTimes $stations): ?self
     {
         [$ad, $tp, $im] = [$stations->t(Station::Address), $stations->t(Station::Top), $stations->t(Station::Impact)];
@@ -79,7 +85,11 @@ final readonly class Turn
         return new self(new Series($lead->rateHz, $out, $lead->t0), self::FILM_ERROR, true);
     }
 
-    /** Degrees a second. */
+    /**
+     * Degrees a second.
+     *
+     * @throws CoreException
+     */
     public function rate(): Series
     {
         return $this->series->derivative(0.035);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Motion;
 
+use Core\CoreException;
 use Core\Trace\Axis;
 use Core\Trace\Series;
 
@@ -42,6 +43,8 @@ final readonly class Views
 
     /**
      * A coordinate of a point from the best view that sees it; null where none does.
+     *
+     * @throws CoreException
      */
     public function coordinate(string $point, Axis $axis): ?Tracked
     {
@@ -60,6 +63,8 @@ final readonly class Views
     /**
      * The same from one view only; the centre of the pelvis or of the chest is the middle of hips or shoulders
      * where it is not a point of its own.
+     *
+     * @throws CoreException
      */
     public function in(View $view, string $point, Axis $axis): ?Series
     {
@@ -68,6 +73,7 @@ final readonly class Views
         return $motion === null || ! $view->sees($axis) ? null : self::series($motion, $point, $axis);
     }
 
+    /** @throws CoreException */
     private static function series(Motion $motion, string $point, Axis $axis): ?Series
     {
         if ($motion->has($point)) {
@@ -90,7 +96,11 @@ final readonly class Views
         );
     }
 
-    /** A point in space at a time, from 3-D points only. */
+    /**
+     * A point in space at a time, from 3-D points only.
+     *
+     * @throws CoreException
+     */
     public function point(string $name, float $t): ?Vec3
     {
         $motion = $this->of(View::Points);

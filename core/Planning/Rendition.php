@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Core\Planning;
 
 use Core\Chance\Chance;
+use Core\CoreException;
 use Core\Motion\Motion;
 use Core\Motion\Station;
 use Core\Motion\StationTime;
@@ -84,7 +85,11 @@ final readonly class Rendition
         return $this->end - $this->start;
     }
 
-    /** Sampled anew at the same rate from its own nought on; a sample beside a missing one is missing. */
+    /**
+     * Sampled anew at the same rate from its own nought on; a sample beside a missing one is missing.
+     *
+     * @throws CoreException
+     */
     public function trace(Trace $trace): Trace
     {
         $channels = array_map(
@@ -103,7 +108,11 @@ final readonly class Rendition
         );
     }
 
-    /** The same for body points, which are moved by a millimetre or two as a whole. */
+    /**
+     * The same for body points, which are moved by a millimetre or two as a whole.
+     *
+     * @throws CoreException
+     */
     public function motion(Motion $motion): Motion
     {
         $shift = [self::NUDGE_MM * $this->nudges[10], self::NUDGE_MM * $this->nudges[11], 0.0];
@@ -119,6 +128,7 @@ final readonly class Rendition
         return new Motion($motion->rateHz, $points, 0.0, $motion->view);
     }
 
+    /** @throws CoreException */
     public function stations(StationTimes $stations): StationTimes
     {
         $times = [];
@@ -134,6 +144,7 @@ final readonly class Rendition
         return StationTimes::of($times);
     }
 
+    /** @throws CoreException */
     public function stance(Stance $stance): Stance
     {
         return new Stance($this->foot($stance->lead, 0), $this->foot($stance->trail, 5));
@@ -165,6 +176,7 @@ final readonly class Rendition
         return $out;
     }
 
+    /** @throws CoreException */
     private function foot(Foot $foot, int $at): Foot
     {
         [$x, $y, $length, $width, $flare] = array_slice($this->nudges, $at, 5);

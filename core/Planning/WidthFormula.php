@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Core\Planning;
 
 use Core\Agreement\Confidence;
+use Core\CoreException;
 
 /**
  * The width an interval is to be expected to have, and the cases a width needs, by formula: the standard deviation of
@@ -35,6 +36,7 @@ final readonly class WidthFormula
     /** The value the coefficient is to be expected to have. */
     public float $expected;
 
+    /** @throws CoreException */
     public function __construct(
         private Assumptions $assumptions,
         public string $coefficient,

@@ -15,6 +15,7 @@ use Core\Agreement\Scale;
 use Core\Agreement\Undefined;
 use Core\Agreement\Weights;
 use Core\Agreement\Wilson;
+use Core\CoreException;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 
@@ -33,6 +34,8 @@ final readonly class WidthSimulation
      * @param  int  $cases  ≥ 2
      * @param  int  $studies  ≥ 1
      * @param  \Closure(int): void|null  $progress  told after every study how many are done
+     *
+     * @throws CoreException
      */
     public function run(int $cases, int $studies, ?\Closure $progress = null): SimulatedWidth
     {
@@ -59,6 +62,8 @@ final readonly class WidthSimulation
      * number, by the square root of cases that widths go with.
      *
      * @param  \Closure(int, int): void|null  $progress  told studies done in this step, and the step
+     *
+     * @throws CoreException
      */
     public function cases(float $width, int $studies, ?\Closure $progress = null): ?SimulatedWidth
     {

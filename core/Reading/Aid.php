@@ -21,6 +21,8 @@ final readonly class Aid
      * @param  string  $view  face-on or down-the-line
      * @param  list<array{x: float, y: float, t: float}>  $points  t: the recording's time at which it was placed, s
      * @param  int  $swing  which swing of the case, from 1
+     *
+     * @throws CoreException
      */
     public function __construct(public string $kind, public string $view, public array $points, public int $swing = 1)
     {

@@ -16,6 +16,7 @@ final readonly class BallFlight
 
     public const STRIKES = ['centre', 'fat', 'thin', 'top', 'toe', 'heel'];
 
+    /** @throws CoreException */
     public function __construct(
         public float $startDeg,
         public float $curveDeg,
@@ -31,7 +32,11 @@ final readonly class BallFlight
         }
     }
 
-    /** @param  array<string, mixed>  $data  as toArray() gives */
+    /**
+     * @param  array<string, mixed>  $data  as toArray() gives
+     *
+     * @throws CoreException
+     */
     public static function fromArray(array $data): self
     {
         $number = static fn (string $key): float => is_numeric($data[$key] ?? null)

@@ -17,6 +17,8 @@ final readonly class Call
      * @param  int|null  $confidence  per cent, 50 to 100; not with cannot tell
      * @param  list<Pin>  $pins  six at most
      * @param  Trend|null  $trend  in a pair only: what became of it; present then means in either swing
+     *
+     * @throws CoreException
      */
     public function __construct(
         public string $fault,

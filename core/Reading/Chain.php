@@ -15,6 +15,8 @@ final readonly class Chain
 
     /**
      * @param  list<array{string, string}>  $links  cause and effect: fault keys, or Reading::NOT_IN_THE_FEET as a cause
+     *
+     * @throws CoreException
      */
     public function __construct(public array $links = [])
     {

@@ -88,7 +88,11 @@ final readonly class Edit
         };
     }
 
-    /** @return array<string, Call> */
+    /**
+     * @return array<string, Call>
+     *
+     * @throws CoreException
+     */
     private function calls(Reading $reading, string $fault, Codebook $codebook): array
     {
         $codebook->fault($fault);
@@ -117,6 +121,7 @@ final readonly class Edit
         ];
     }
 
+    /** @throws CoreException */
     private static function severity(mixed $value): Severity
     {
         $says = 'Severity is 1 slight, 2 clear or 3 dominant.';
@@ -124,6 +129,7 @@ final readonly class Edit
         return Severity::tryFrom(self::whole($value, $says)) ?? throw new CoreException($says);
     }
 
+    /** @throws CoreException */
     private static function pin(mixed $value): Pin
     {
         $p = self::map($value, 'A pin');
@@ -141,7 +147,11 @@ final readonly class Edit
         );
     }
 
-    /** @return list<string> */
+    /**
+     * @return list<string>
+     *
+     * @throws CoreException
+     */
     private static function causes(mixed $value, Codebook $codebook): array
     {
         $out = [];
@@ -152,6 +162,7 @@ final readonly class Edit
         return array_values(array_unique($out));
     }
 
+    /** @throws CoreException */
     private static function chain(mixed $value, Codebook $codebook): Chain
     {
         return new Chain(array_map(static function (mixed $link) use ($codebook): array {
@@ -164,6 +175,7 @@ final readonly class Edit
         }, self::list($value, 'The chain')));
     }
 
+    /** @throws CoreException */
     private function drill(Reading $reading, Codebook $codebook): Reading
     {
         if ($this->value === null) {
@@ -181,7 +193,11 @@ final readonly class Edit
         ]);
     }
 
-    /** @return array<string, float> */
+    /**
+     * @return array<string, float>
+     *
+     * @throws CoreException
+     */
     private function marks(Reading $reading, string $station): array
     {
         if (! in_array($station, Reading::OWN_MARKS, true)) {
@@ -200,7 +216,11 @@ final readonly class Edit
         return [...$marks, $station => round($t, 4)];
     }
 
-    /** @return list<Aid> */
+    /**
+     * @return list<Aid>
+     *
+     * @throws CoreException
+     */
     private static function aids(mixed $value): array
     {
         return array_map(static function (mixed $aid): Aid {
@@ -224,6 +244,7 @@ final readonly class Edit
         }, self::list($value, 'Drawing aids'));
     }
 
+    /** @throws CoreException */
     private static function finding(mixed $value, Codebook $codebook): string
     {
         $key = self::text($value, 40, 'A finding');
@@ -236,6 +257,8 @@ final readonly class Edit
      *
      * @param  class-string<T>  $enum
      * @return T
+     *
+     * @throws CoreException
      */
     private static function case(string $enum, mixed $value, string $what): \BackedEnum
     {
@@ -243,6 +266,7 @@ final readonly class Edit
             throw new CoreException("There is no such $what.");
     }
 
+    /** @throws CoreException */
     private static function text(mixed $value, int $most, string $what): string
     {
         if (! is_string($value) || ! mb_check_encoding($value, 'UTF-8') || mb_strlen($value) > $most) {
@@ -252,6 +276,7 @@ final readonly class Edit
         return $value;
     }
 
+    /** @throws CoreException */
     private static function number(mixed $value): float
     {
         if ((! is_int($value) && ! is_float($value)) || ! is_finite((float) $value)) {
@@ -261,12 +286,17 @@ final readonly class Edit
         return (float) $value;
     }
 
+    /** @throws CoreException */
     private static function whole(mixed $value, string $sentence): int
     {
         return is_int($value) ? $value : throw new CoreException($sentence);
     }
 
-    /** @return array<mixed> */
+    /**
+     * @return array<mixed>
+     *
+     * @throws CoreException
+     */
     private static function map(mixed $value, string $what): array
     {
         return is_array($value) && (! array_is_list($value) || $value === [])
@@ -274,7 +304,11 @@ final readonly class Edit
             : throw new CoreException("$what has the wrong shape.");
     }
 
-    /** @return list<mixed> */
+    /**
+     * @return list<mixed>
+     *
+     * @throws CoreException
+     */
     private static function list(mixed $value, string $what): array
     {
         return is_array($value) && array_is_list($value) && count($value) <= 64

@@ -22,6 +22,8 @@ final readonly class Pin
      * @param  string  $reason  at most REASON characters
      * @param  string|null  $view  of the film pointed to
      * @param  int  $swing  which swing of the case, from 1
+     *
+     * @throws CoreException
      */
     public function __construct(
         public string $on,

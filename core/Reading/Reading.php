@@ -26,6 +26,8 @@ final readonly class Reading
      * @param  string|null  $drill  key of the one drill prescribed
      * @param  array<string, float>  $marks  own times of TP and IM, s
      * @param  list<Aid>  $aids
+     *
+     * @throws CoreException
      */
     public function __construct(
         public array $calls,
@@ -54,6 +56,8 @@ final readonly class Reading
      *
      * @param  array{calls?: array<string, Call>, firstCauses?: list<string>, cue?: string, chain?: Chain,
      *     drill?: string|null, stop?: Stop|null, miss?: Miss|null, marks?: array<string, float>, aids?: list<Aid>}  $change
+     *
+     * @throws CoreException
      */
     public function with(array $change): self
     {
@@ -75,6 +79,8 @@ final readonly class Reading
      * nought.
      *
      * @param  array<int, float>  $by  seconds to add, by swing of the case
+     *
+     * @throws CoreException
      */
     public function later(array $by): self
     {
@@ -120,6 +126,8 @@ final readonly class Reading
      *
      * @param  bool  $pair  whether the case is a pair, where what is present is better, the same or worse after
      * @return list<string>
+     *
+     * @throws CoreException
      */
     public function obstacles(Codebook $codebook, bool $pair = false): array
     {
@@ -181,6 +189,8 @@ final readonly class Reading
      * Calls of present or absent made where the shown evidence cannot support them. Allowed, counted, told afterwards.
      *
      * @return list<string> fault keys
+     *
+     * @throws CoreException
      */
     public function unsupported(Codebook $codebook, Shown $shown): array
     {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Simulation;
 
+use Core\CoreException;
 use Core\Motion\Curve;
 use Core\Motion\Motion;
 use Core\Motion\Vec3;
@@ -25,6 +26,7 @@ final class Body
 
     private Curve $shaftPlane;
 
+    /** @throws CoreException */
     public function __construct(private readonly GolferSpec $spec, private readonly Score $score)
     {
         $h = $spec->heightMm;
@@ -50,6 +52,7 @@ final class Body
         $this->shaftPlane = $this->soled();
     }
 
+    /** @throws CoreException */
     public function motion(float $rateHz): Motion
     {
         $points = [];
@@ -173,7 +176,11 @@ final class Body
         ];
     }
 
-    /** The slope of the shaft's plane through the swing, such that the club head meets the ground at AD and IM. */
+    /**
+     * The slope of the shaft's plane through the swing, such that the club head meets the ground at AD and IM.
+     *
+     * @throws CoreException
+     */
     private function soled(): Curve
     {
         $slopes = [];

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Core\Simulation;
 
 use Core\Chance\Chance;
+use Core\CoreException;
 use Core\Motion\Motion;
 use Core\Motion\View;
 use Core\Trace\Axis;
@@ -15,6 +16,7 @@ final readonly class Camera
     /** Standard deviation of one coordinate, mm. */
     private const NOISE = ['points' => 1.5, 'face-on' => 4.0, 'down-the-line' => 4.0];
 
+    /** @throws CoreException */
     public static function record(Motion $motion, View $view, string $seed): Motion
     {
         $chance = new Chance("camera|{$view->value}|$seed");

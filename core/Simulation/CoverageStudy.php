@@ -19,6 +19,7 @@ use Core\Agreement\Resampling\CountSums;
 use Core\Agreement\Scale;
 use Core\Agreement\Weights;
 use Core\Chance\Chance;
+use Core\CoreException;
 
 /**
  * How often intervals hold the truth: the same raters, each with a hit rate and a false-alarm rate of their own, rate
@@ -108,6 +109,8 @@ final readonly class CoverageStudy
      * as without error.
      *
      * @return array<string, float>
+     *
+     * @throws CoreException
      */
     public function truth(int $cases = 1_000_000): array
     {
@@ -128,6 +131,8 @@ final readonly class CoverageStudy
      *
      * @param  list<int>  $key
      * @return array<string, float>
+     *
+     * @throws CoreException
      */
     private static function points(ItemTable $table, array $key): array
     {
@@ -175,6 +180,8 @@ final readonly class CoverageStudy
      * @param  \Closure(int): void|null  $progress
      * @return array<string, array{truth: float, covered: float, below: float, above: float, width: float,
      *     without: int}> shares of intervals that hold the truth, that lie below it and above it, by figure
+     *
+     * @throws CoreException
      */
     public function run(array $truth, int $cases, int $studies, int $bootstrap = 0, ?\Closure $progress = null): array
     {

@@ -10,6 +10,7 @@ use Core\Codebook\Observability;
 use Core\Codebook\Shown;
 use Core\Codebook\SwingReport;
 use Core\Codebook\Verdict;
+use Core\CoreException;
 use Core\Measurement\Evidence;
 use Core\Motion\Handedness;
 use Core\Motion\Station;
@@ -68,7 +69,11 @@ final class DetectionStudy
         }
     }
 
-    /** @param  callable(int): void|null  $progress called with the number of golfers done */
+    /**
+     * @param  callable(int): void|null  $progress called with the number of golfers done
+     *
+     * @throws CoreException
+     */
     public static function run(int $golfers, string $seed = 'detection', ?callable $progress = null): self
     {
         $study = new self(Codebook::standard());
@@ -82,6 +87,7 @@ final class DetectionStudy
         return $study;
     }
 
+    /** @throws CoreException */
     private function golfer(int $i, string $seed): void
     {
         $fault = Plant::FAULTS[$i % (count(Plant::FAULTS) + 1)] ?? null;
@@ -143,6 +149,7 @@ final class DetectionStudy
         }
     }
 
+    /** @throws CoreException */
     private function count(string $arm, Evidence $evidence, ?string $planted, int $severity): void
     {
         $entailed = $planted === null ? [] : (Plant::ENTAILS[$planted] ?? []);

@@ -6,6 +6,7 @@ namespace Core\Simulation;
 
 use Core\Chance\Chance;
 use Core\Codebook\Codebook;
+use Core\CoreException;
 use Core\Reading\BallFlight;
 
 /**
@@ -14,7 +15,11 @@ use Core\Reading\BallFlight;
  */
 final readonly class Flight
 {
-    /** @param  array<string, int>  $planted  severity by fault */
+    /**
+     * @param  array<string, int>  $planted  severity by fault
+     *
+     * @throws CoreException
+     */
     public static function of(string $seed, string $shape, array $planted): BallFlight
     {
         $chance = new Chance("flight|$seed");

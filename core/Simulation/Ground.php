@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Simulation;
 
+use Core\CoreException;
 use Core\Motion\Curve;
 use Core\Trace\Series;
 
@@ -23,6 +24,8 @@ final readonly class Ground
 
     /**
      * @return array<string, list<float>> lead_ and trail_ before fx_n … copy_mm, noise-free
+     *
+     * @throws CoreException
      */
     public static function forces(GolferSpec $spec, Score $score, Body $body): array
     {
@@ -64,7 +67,11 @@ final readonly class Ground
         return $out;
     }
 
-    /** @return array{list<float>, list<float>} mm/s² along x and y */
+    /**
+     * @return array{list<float>, list<float>} mm/s² along x and y
+     *
+     * @throws CoreException
+     */
     private static function acceleration(Score $score, Body $body, int $n): array
     {
         // A tenth of the rate is ample for the body's centre, whose motion stays below 10 Hz.

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Core\Simulation;
 
 use Core\Chance\Chance;
+use Core\CoreException;
 use Core\Trace\DeviceClass;
 use Core\Trace\Stance;
 use Core\Trace\Trace;
@@ -14,6 +15,8 @@ final readonly class Instrument
 {
     /**
      * @param  array<string, list<float>>  $forces  as from Ground::forces()
+     *
+     * @throws CoreException
      */
     public static function record(
         DeviceClass $device,

@@ -42,7 +42,11 @@ final readonly class Plant
      */
     public const ENTAILS = ['ahead-of-pressure' => ['early-lunge', 'chest-first'], 'spin-out' => ['chest-first']];
 
-    /** @param  array<string, int>  $faults severity by fault key */
+    /**
+     * @param  array<string, int>  $faults severity by fault key
+     *
+     * @throws CoreException
+     */
     public function __construct(public array $faults = [])
     {
         foreach ($faults as $key => $severity) {

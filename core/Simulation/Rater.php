@@ -8,6 +8,7 @@ use Core\Chance\Chance;
 use Core\Codebook\Codebook;
 use Core\Codebook\Observability;
 use Core\Codebook\Shown;
+use Core\CoreException;
 use Core\Motion\Station;
 use Core\Reading\Call;
 use Core\Reading\Decision;
@@ -45,6 +46,8 @@ final readonly class Rater
      * @param  array<string, int>  $truth  severity by planted fault
      * @param  int  $nth  how many cases this rater has read before
      * @param  array<string, float>  $stations  seconds by code
+     *
+     * @throws CoreException
      */
     public function read(
         Codebook $codebook,

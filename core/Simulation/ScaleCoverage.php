@@ -23,6 +23,7 @@ use Core\Agreement\Resampling\CountSums;
 use Core\Agreement\Scale;
 use Core\Agreement\Weights;
 use Core\Chance\Chance;
+use Core\CoreException;
 
 /**
  * How often intervals hold the truth on ranks and on numbers: five raters, each with a leaning and a noise of their
@@ -117,6 +118,8 @@ final readonly class ScaleCoverage
      * What the figures are on so many cases, a million by default: the mean of pieces of 50,000.
      *
      * @return array<string, float>
+     *
+     * @throws CoreException
      */
     public function truth(int $cases = 1_000_000): array
     {
@@ -133,7 +136,11 @@ final readonly class ScaleCoverage
         return $sums;
     }
 
-    /** @return array<string, float> the figures without their errors */
+    /**
+     * @return array<string, float> the figures without their errors
+     *
+     * @throws CoreException
+     */
     private function points(ItemTable $table): array
     {
         [$x, $y] = self::said($table);
@@ -225,6 +232,8 @@ final readonly class ScaleCoverage
      * @param  \Closure(int): void|null  $progress
      * @return array<string, array{truth: float, covered: float, below: float, above: float, width: float,
      *     without: int}> as Coverage::of()
+     *
+     * @throws CoreException
      */
     public function run(array $truth, int $cases, int $studies, int $bootstrap = 0, ?\Closure $progress = null): array
     {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Core\Simulation;
 
 use Core\Chance\Chance;
+use Core\CoreException;
 use Core\Motion\Curve;
 use Core\Motion\Station;
 
@@ -28,6 +29,7 @@ final readonly class Score
     /** How far the lead foot points toward the target, degrees. */
     public float $leadFlare;
 
+    /** @throws CoreException */
     public function __construct(GolferSpec $spec)
     {
         $c = new Chance('score|'.$spec->seed);
@@ -67,6 +69,8 @@ final readonly class Score
     /**
      * @param  array<string, float>  $s
      * @return array<string, Curve>
+     *
+     * @throws CoreException
      */
     private function pressure(Plant $p, Chance $c, array $s): array
     {
@@ -204,6 +208,8 @@ final readonly class Score
     /**
      * @param  array<string, float>  $s
      * @return array<string, Curve>
+     *
+     * @throws CoreException
      */
     private function body(Plant $p, Chance $c, array $s): array
     {
@@ -340,6 +346,8 @@ final readonly class Score
     /**
      * @param  array<string, float>  $s
      * @return array<string, Curve>
+     *
+     * @throws CoreException
      */
     private function feet(Plant $p, Chance $c, array $s): array
     {
@@ -421,6 +429,8 @@ final readonly class Score
      * @param  array<string, float>  $s
      * @param  list<float>  $values  one per station
      * @param  list<array{float, float}>  $more  knots between stations; one at a station's time replaces it
+     *
+     * @throws CoreException
      */
     private static function through(array $s, array $values, array $more = []): Curve
     {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Simulation;
 
+use Core\CoreException;
 use Core\Motion\Motion;
 use Core\Motion\StationSource;
 use Core\Motion\StationTimes;
@@ -30,6 +31,7 @@ final readonly class Swing
     ) {
     }
 
+    /** @throws CoreException */
     public static function of(GolferSpec $spec, float $motionRateHz = 120.0): self
     {
         $score = new Score($spec);
@@ -52,6 +54,7 @@ final readonly class Swing
         );
     }
 
+    /** @throws CoreException */
     public function motion(): Motion
     {
         return Motion::fromLaboratory($this->motionRateHz, $this->laboratoryPoints, $this->spec->hand);

@@ -18,6 +18,8 @@ final class Assembly
      * @param  int  $from  first sample wanted
      * @param  int  $to  last sample wanted
      * @return array<string, list<float>> by channel, NAN = missing
+     *
+     * @throws CoreException
      */
     public static function of(array $channels, iterable $chunks, int $from, int $to): array
     {

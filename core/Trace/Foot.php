@@ -14,6 +14,7 @@ final readonly class Foot
 
     public const WIDTH_MM = 100.0;
 
+    /** @throws CoreException */
     public function __construct(
         public float $xMm,
         public float $yMm,

@@ -15,6 +15,8 @@ final readonly class Series
      * @param  float  $rateHz  samples a second
      * @param  list<float>  $values
      * @param  float  $t0  time of the first sample in seconds from the start of the recording
+     *
+     * @throws CoreException
      */
     public function __construct(public float $rateHz, public array $values, public float $t0 = 0.0)
     {
@@ -130,6 +132,8 @@ final readonly class Series
      * The same times, every value through $f; a missing sample stays missing.
      *
      * @param  callable(float): float  $f
+     *
+     * @throws CoreException
      */
     public function map(callable $f): self
     {
@@ -145,13 +149,19 @@ final readonly class Series
      * weights after Madden 1978). Zero phase; keeps the height of a peak to second order; −3 dB at about
      * 0.47 / halfWidth Hz (Schafer 2011). The window shrinks at the ends; a window holding a missing
      * sample leaves the sample as it is.
+     *
+     * @throws CoreException
      */
     public function smoothed(float $halfWidth): self
     {
         return new self($this->rateHz, $this->filtered($halfWidth, 0), $this->t0);
     }
 
-    /** First derivative per second by the same filter; NAN where the window holds a missing sample. */
+    /**
+     * First derivative per second by the same filter; NAN where the window holds a missing sample.
+     *
+     * @throws CoreException
+     */
     public function derivative(float $halfWidth): self
     {
         return new self($this->rateHz, $this->filtered($halfWidth, 1), $this->t0);
@@ -177,6 +187,8 @@ final readonly class Series
      * At another rate without aliasing: a Blackman-windowed sinc whose cut-off is 0.45 of the lower of the two
      * rates, eight lobes each side, its weights scaled to sum to one (Smith 2002, "Digital audio resampling").
      * Missing samples count for nothing; a value resting on less than half its weights is missing.
+     *
+     * @throws CoreException
      */
     public function resampled(float $rateHz): self
     {

@@ -9,6 +9,7 @@ use Core\CoreException;
 /** Both feet at address. The lead foot is the one nearer the target, for either hand. */
 final readonly class Stance
 {
+    /** @throws CoreException */
     public function __construct(public Foot $lead, public Foot $trail)
     {
         if ($lead->xMm - $trail->xMm < 50.0) {
@@ -18,6 +19,7 @@ final readonly class Stance
         }
     }
 
+    /** @throws CoreException */
     public static function ofWidth(float $widthMm): self
     {
         return new self(new Foot($widthMm / 2, 0.0), new Foot(-$widthMm / 2, 0.0));

@@ -20,6 +20,8 @@ final readonly class Trace
     /**
      * @param  array<string, list<float>>  $channels  by name, all of one length, NAN = missing
      * @param  float|null  $clockJitterS  how far a sample's time strayed from the even grid, where that was seen
+     *
+     * @throws CoreException
      */
     public function __construct(
         public DeviceClass $device,
@@ -51,7 +53,11 @@ final readonly class Trace
         }
     }
 
-    /** The part between two times, so that a long recording costs no more than the swing in it. */
+    /**
+     * The part between two times, so that a long recording costs no more than the swing in it.
+     *
+     * @throws CoreException
+     */
     public function between(float $from, float $to): self
     {
         $a = max(0, (int) floor(($from - $this->t0) * $this->rateHz));
@@ -81,6 +87,7 @@ final readonly class Trace
         return ($this->samples() - 1) / $this->rateHz;
     }
 
+    /** @throws CoreException */
     public function series(string $channel): ?Series
     {
         return isset($this->channels[$channel])
@@ -91,6 +98,8 @@ final readonly class Trace
     /**
      * Lead share of the vertical load in per cent at every sample. For a single plate it is derived from
      * where the net COP lies between the foot centres, and needs the stance; null without it.
+     *
+     * @throws CoreException
      */
     public function leadShare(): ?Series
     {
@@ -125,7 +134,11 @@ final readonly class Trace
         return new Series($this->rateHz, $values, $this->t0);
     }
 
-    /** Total vertical force in per cent of body weight; null for a mat or when the mass is unknown. */
+    /**
+     * Total vertical force in per cent of body weight; null for a mat or when the mass is unknown.
+     *
+     * @throws CoreException
+     */
     public function totalForce(): ?Series
     {
         return match ($this->device) {
@@ -139,6 +152,8 @@ final readonly class Trace
      * Net centre of pressure.
      *
      * @return array{Series, Series} x and y in mm
+     *
+     * @throws CoreException
      */
     public function cop(): array
     {
@@ -170,13 +185,21 @@ final readonly class Trace
         return [new Series($this->rateHz, $out[0], $this->t0), new Series($this->rateHz, $out[1], $this->t0)];
     }
 
-    /** Vertical force under one foot, %BW; null unless each foot has a plate of its own and the mass is known. */
+    /**
+     * Vertical force under one foot, %BW; null unless each foot has a plate of its own and the mass is known.
+     *
+     * @throws CoreException
+     */
     public function footForce(Side $side): ?Series
     {
         return $this->device === DeviceClass::DualPlate ? $this->perWeight([$side->name('fz_n')]) : null;
     }
 
-    /** Horizontal force of the ground on one foot along x or y, %BW; null unless each foot has a plate of its own. */
+    /**
+     * Horizontal force of the ground on one foot along x or y, %BW; null unless each foot has a plate of its own.
+     *
+     * @throws CoreException
+     */
     public function footPush(Side $side, Axis $axis): ?Series
     {
         return $this->device === DeviceClass::DualPlate
@@ -184,7 +207,11 @@ final readonly class Trace
             : null;
     }
 
-    /** Net horizontal force of the ground on the golfer along x or y, %BW; null for a mat. */
+    /**
+     * Net horizontal force of the ground on the golfer along x or y, %BW; null for a mat.
+     *
+     * @throws CoreException
+     */
     public function netPush(Axis $axis): ?Series
     {
         return match ($this->device) {
@@ -200,6 +227,8 @@ final readonly class Trace
     /**
      * Free moment about the net COP in N·m per kg, positive when it opens the body; null for a mat or without
      * the mass. Two plates: ΣMz − Σ(Δx·Fy − Δy·Fx), Δ from the net COP to each plate's own.
+     *
+     * @throws CoreException
      */
     public function netTwist(): ?Series
     {
@@ -237,6 +266,8 @@ final readonly class Trace
      * the middle) and across it in per cent of its width (outer edge positive). Null without a COP of each foot.
      *
      * @return array{Series, Series}|null
+     *
+     * @throws CoreException
      */
     public function footCop(Side $side): ?array
     {
@@ -261,7 +292,11 @@ final readonly class Trace
         return [new Series($this->rateHz, $along, $this->t0), new Series($this->rateHz, $across, $this->t0)];
     }
 
-    /** @param  list<string>  $names channels in newtons, summed */
+    /**
+     * @param  list<string>  $names channels in newtons, summed
+     *
+     * @throws CoreException
+     */
     private function perWeight(array $names): ?Series
     {
         $weight = $this->bodyWeightN();

@@ -7,7 +7,7 @@ namespace App\Agreement\Actions;
 use App\Agreement\RoundRatings;
 use App\Codebook\Codebooks;
 use App\Exceptions\ActionException;
-use App\Models\Cell;
+use App\Models\Casts\Cell;
 use App\Models\Sitting;
 use Core\Format\AgreementCsv;
 use Core\Format\CsvWriter;

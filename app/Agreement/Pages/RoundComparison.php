@@ -6,7 +6,7 @@ namespace App\Agreement\Pages;
 
 use App\Agreement\RoundRatings;
 use App\Codebook\Codebooks;
-use App\Models\Cell;
+use App\Models\Casts\Cell;
 use App\Models\Sitting;
 use App\Models\User;
 use App\Sight\Onlookers;

@@ -6,8 +6,8 @@ namespace App\Capture\Pages;
 
 use App\Models\CaptureChunk;
 use App\Models\CaptureSession;
+use App\Models\Casts\Cell;
 use App\Models\CaughtSwing;
-use App\Models\Cell;
 use App\Models\User;
 use App\Sight\Onlookers;
 use Core\Format\Json\StanceJson;

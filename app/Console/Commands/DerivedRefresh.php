@@ -6,7 +6,7 @@ namespace App\Console\Commands;
 
 use App\Agreement\Actions\ComputeResult;
 use App\Codebook\Codebooks;
-use App\Models\Cell;
+use App\Models\Casts\Cell;
 use App\Models\NormSnapshot;
 use App\Models\Recording;
 use App\Models\Sitting;

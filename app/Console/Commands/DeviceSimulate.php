@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Console\TextOptions;
-use App\Models\Cell;
+use App\Models\Casts\Cell;
 use Core\Chance\Chance;
 use Core\CoreException;
 use Core\Format\Json\StanceJson;

@@ -6,7 +6,7 @@ namespace App\Console\Commands;
 
 use App\Console\TextOptions;
 use App\Exceptions\ActionException;
-use App\Models\Cell;
+use App\Models\Casts\Cell;
 use App\Models\Golfer;
 use App\Shelf\Actions\ImportTraceFile;
 use Core\CoreException;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Models\Cell;
+use App\Models\Casts\Cell;
 use App\Models\Recording;
 use App\Shelf\Actions\MeasureRecording;
 use Illuminate\Console\Command;

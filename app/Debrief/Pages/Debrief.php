@@ -6,7 +6,7 @@ namespace App\Debrief\Pages;
 
 use App\Codebook\Codebooks;
 use App\Models\Call;
-use App\Models\Cell;
+use App\Models\Casts\Cell;
 use App\Models\KeyEntry;
 use App\Models\Reading;
 use App\Models\Sitting;

@@ -7,7 +7,7 @@ namespace App\Debrief\Pages;
 use App\Bench\Pages\TraceTitle;
 use App\Codebook\Codebooks;
 use App\Models\CaseSwing;
-use App\Models\Cell;
+use App\Models\Casts\Cell;
 use App\Models\Recording;
 use App\Models\Sitting;
 use App\Models\SittingCase;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Operations\Actions;
 
 use App\Exceptions\ActionException;
-use App\Models\Cell;
+use App\Models\Casts\Cell;
 use App\Models\Consent;
 use App\Models\Golfer;
 use App\Models\Recording;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Operations\Pages;
 
 use App\Models\AuditEntry;
-use App\Models\Cell;
+use App\Models\Casts\Cell;
 use App\Models\Recording;
 use App\Models\User;
 use App\Sight\Onlookers;

@@ -9,7 +9,7 @@ use App\Exceptions\ActionException;
 use App\Models\AuditEntry;
 use App\Models\Call;
 use App\Models\CaseSwing;
-use App\Models\Cell;
+use App\Models\Casts\Cell;
 use App\Models\KeyEntry;
 use App\Models\KeyVersion;
 use App\Models\Reading;

@@ -6,7 +6,7 @@ namespace App\Panel\Actions;
 
 use App\Exceptions\ActionException;
 use App\Models\AuditEntry;
-use App\Models\Cell;
+use App\Models\Casts\Cell;
 use App\Models\KeyEntry;
 use App\Models\KeyVersion;
 use App\Models\User;

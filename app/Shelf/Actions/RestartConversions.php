@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Shelf\Actions;
 
-use App\Models\Cell;
+use App\Models\Casts\Cell;
 use App\Models\Film;
 use App\Shelf\Events\FilmArrived;
 use Illuminate\Support\Carbon;

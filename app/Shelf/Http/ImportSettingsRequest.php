@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Shelf\Http;
 
-use App\Models\Cell;
+use App\Models\Casts\Cell;
 use Core\Format\ColumnMap;
 use Core\Trace\DeviceClass;
 use Illuminate\Foundation\Http\FormRequest;

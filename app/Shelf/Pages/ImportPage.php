@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Shelf\Pages;
 
 use App\Exceptions\ActionException;
-use App\Models\Cell;
+use App\Models\Casts\Cell;
 use App\Models\PendingImport;
 use App\Shelf\OpenedImport;
 use App\Words\Term;

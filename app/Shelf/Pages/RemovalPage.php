@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Shelf\Pages;
 
-use App\Models\Cell;
+use App\Models\Casts\Cell;
 use App\Models\Recording;
 use Core\Sight\SittingState;
 use Illuminate\Support\Facades\DB;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Shelf\Pages;
 
 use App\Codebook\Codebooks;
-use App\Models\Cell;
+use App\Models\Casts\Cell;
 use App\Models\Golfer;
 use App\Models\Recording;
 use App\Models\User;

@@ -7,7 +7,7 @@ namespace App\Sittings\Actions;
 use App\Codebook\Codebooks;
 use App\Exceptions\ActionException;
 use App\Models\Call;
-use App\Models\Cell;
+use App\Models\Casts\Cell;
 use App\Models\Reading;
 use App\Models\ReadingChange;
 use Core\CoreException;

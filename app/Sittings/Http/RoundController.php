@@ -6,7 +6,7 @@ namespace App\Sittings\Http;
 
 use App\Exceptions\ActionException;
 use App\Http\Controller;
-use App\Models\Cell;
+use App\Models\Casts\Cell;
 use App\Models\Sitting;
 use App\Models\Work;
 use App\Sittings\Actions\CloseRound;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Sittings\Pages;
 
-use App\Models\Cell;
+use App\Models\Casts\Cell;
 use App\Models\Sitting;
 use Core\Reading\Stage;
 use Illuminate\Database\Query\JoinClause;

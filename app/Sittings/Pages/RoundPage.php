@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Sittings\Pages;
 
 use App\Models\CaseSwing;
-use App\Models\Cell;
+use App\Models\Casts\Cell;
 use App\Models\Enums\WorkState;
 use App\Models\Sitting;
 use App\Models\SittingCase;

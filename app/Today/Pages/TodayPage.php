@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Today\Pages;
 
 use App\Codebook\Codebooks;
-use App\Models\Cell;
+use App\Models\Casts\Cell;
 use App\Models\Consent;
 use App\Models\KeyEntry;
 use App\Models\Reading;

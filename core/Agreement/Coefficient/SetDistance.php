@@ -8,6 +8,7 @@ use Core\Agreement\Confidence;
 use Core\Agreement\Figure;
 use Core\Agreement\Resampling\CaseBootstrap;
 use Core\Agreement\Undefined;
+use Core\CoreException;
 
 /**
  * How far two sets of labels are apart: which faults were named at all, or a chain of causes.
@@ -53,6 +54,8 @@ final class SetDistance
      * Krippendorff's α of sets with MASI's distance.
      *
      * @param  list<list<list<string>>>  $cases  the sets given to each case, one a rater
+     *
+     * @throws CoreException
      */
     public static function alpha(
         array $cases,

@@ -46,6 +46,7 @@ final class Study
                 : null;
     }
 
+    /** @throws CoreException */
     public function result(): StudyResult
     {
         $items = $this->set->items();
@@ -64,6 +65,8 @@ final class Study
     /**
      * @param  list<string>  $items  one, or several to be pooled
      * @return list<TwoWays> what is worked out twice; nothing on a scale that has no categories
+     *
+     * @throws CoreException
      */
     public function twoWays(array $items): array
     {
@@ -76,6 +79,8 @@ final class Study
 
     /**
      * @param  list<string>  $items  one, or several to be pooled
+     *
+     * @throws CoreException
      */
     public function item(array $items): ItemResult
     {
@@ -213,6 +218,8 @@ final class Study
      *
      * @param  list<string>  $items
      * @return list<RaterResult>
+     *
+     * @throws CoreException
      */
     private function self(array $items, ItemTable $all): array
     {

@@ -19,6 +19,8 @@ final readonly class StudyOptions
      * @param  float|null  $tolerance  the difference from the key that still counts as meeting it, in the values' unit
      * @param  bool  $bootstrapKey  whether the figures against the key are resampled too; else they keep their
      *     jackknife
+     *
+     * @throws CoreException
      */
     public function __construct(
         public ?array $categories = null,

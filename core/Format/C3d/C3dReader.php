@@ -38,6 +38,7 @@ final class C3dReader
         return (new self($bytes, $file))->parse();
     }
 
+    /** @throws FormatException */
     private function parse(): C3dFile
     {
         $length = strlen($this->bytes);
@@ -104,6 +105,7 @@ final class C3dReader
         return $this->data($data, $frames, $points, $channels, $samples, $isFloat, abs($scale), $rate);
     }
 
+    /** @throws FormatException */
     private function data(
         int $at,
         int $frames,
@@ -154,7 +156,11 @@ final class C3dReader
         return new C3dFile($rate, $out, $rate * max(1, $samples), $analog, $names, $this->parameters);
     }
 
-    /** @return array{array<int, float>, array<int, float>} factor and offset by channel from 1 */
+    /**
+     * @return array{array<int, float>, array<int, float>} factor and offset by channel from 1
+     *
+     * @throws FormatException
+     */
     private function analogScales(int $channels): array
     {
         $general = $this->value('ANALOG', 'GEN_SCALE') ?? 1.0;
@@ -211,6 +217,7 @@ final class C3dReader
         return $out;
     }
 
+    /** @throws FormatException */
     private function readParameters(int $at, int $end): void
     {
         $groups = [];
@@ -243,7 +250,11 @@ final class C3dReader
         }
     }
 
-    /** @return array{dimensions: list<int>, values: list<int|float|string>} */
+    /**
+     * @return array{dimensions: list<int>, values: list<int|float|string>}
+     *
+     * @throws FormatException
+     */
     private function parameterData(int $at, int $end, string $name): array
     {
         if ($at + 2 > $end) {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Format\C3d;
 
+use Core\CoreException;
 use Core\Format\FormatException;
 use Core\Format\ImportedRecording;
 use Core\Format\SideCar;
@@ -32,6 +33,7 @@ final class Laboratory
      * @param  array<string, string>  $names  our point names by the file's labels, where they are not to be guessed
      *
      * @throws FormatException
+     * @throws CoreException
      */
     public static function import(
         string $bytes,
@@ -208,6 +210,8 @@ final class Laboratory
      * @param  array<string, array{list<float>, list<float>, list<float>}>  $points
      * @param  list<string>  $notes
      * @return array{float, float, Stance|null}
+     *
+     * @throws CoreException
      */
     private static function stance(array $wrenches, array $points, int $standing, array &$notes): array
     {

@@ -66,6 +66,7 @@ final readonly class JsonObject
         return $this->data;
     }
 
+    /** @throws FormatException */
     public function text(string $name, int $most = 120): string
     {
         $value = $this->data[$name] ?? null;
@@ -75,11 +76,13 @@ final readonly class JsonObject
             : throw $this->wrong($name, $most > 120 ? 'must be a text' : 'must be a short text');
     }
 
+    /** @throws FormatException */
     public function optionalText(string $name, int $most = 120): ?string
     {
         return $this->has($name) ? $this->text($name, $most) : null;
     }
 
+    /** @throws FormatException */
     public function number(string $name): float
     {
         $value = $this->data[$name] ?? null;
@@ -87,11 +90,13 @@ final readonly class JsonObject
         return is_int($value) || is_float($value) ? (float) $value : throw $this->wrong($name, 'must be a number');
     }
 
+    /** @throws FormatException */
     public function optionalNumber(string $name): ?float
     {
         return $this->has($name) ? $this->number($name) : null;
     }
 
+    /** @throws FormatException */
     public function whole(string $name): int
     {
         $value = $this->data[$name] ?? null;
@@ -104,6 +109,7 @@ final readonly class JsonObject
         return ($this->data[$name] ?? false) === true;
     }
 
+    /** @throws FormatException */
     public function object(string $name): self
     {
         $value = $this->data[$name] ?? null;
@@ -113,12 +119,17 @@ final readonly class JsonObject
             : throw $this->wrong($name, 'must be an object');
     }
 
+    /** @throws FormatException */
     public function optionalObject(string $name): ?self
     {
         return $this->has($name) ? $this->object($name) : null;
     }
 
-    /** @return list<self> none where the member is absent */
+    /**
+     * @return list<self> none where the member is absent
+     *
+     * @throws FormatException
+     */
     public function objects(string $name): array
     {
         $value = $this->data[$name] ?? [];
@@ -134,7 +145,11 @@ final readonly class JsonObject
         );
     }
 
-    /** @return array<string, self> the members of this object, which are objects */
+    /**
+     * @return array<string, self> the members of this object, which are objects
+     *
+     * @throws FormatException
+     */
     public function members(): array
     {
         $out = [];
@@ -145,7 +160,11 @@ final readonly class JsonObject
         return $out;
     }
 
-    /** @return list<string> none where the member is absent */
+    /**
+     * @return list<string> none where the member is absent
+     *
+     * @throws FormatException
+     */
     public function texts(string $name): array
     {
         $out = [];
@@ -156,7 +175,11 @@ final readonly class JsonObject
         return $out;
     }
 
-    /** @return list<float> missing ones (null) as NAN */
+    /**
+     * @return list<float> missing ones (null) as NAN
+     *
+     * @throws FormatException
+     */
     public function numbers(string $name, int $most): array
     {
         $value = $this->data[$name] ?? null;
@@ -176,6 +199,8 @@ final readonly class JsonObject
      *
      * @param  class-string<T>  $enum
      * @return T
+     *
+     * @throws FormatException
      */
     public function one(string $enum, string $name): \BackedEnum
     {
@@ -197,6 +222,8 @@ final readonly class JsonObject
      *
      * @param  class-string<T>  $enum
      * @return T|null
+     *
+     * @throws FormatException
      */
     public function optionalOne(string $enum, string $name): ?\BackedEnum
     {

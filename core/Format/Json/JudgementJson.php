@@ -7,6 +7,7 @@ namespace Core\Format\Json;
 use Core\Codebook\Condition;
 use Core\Codebook\Judgement;
 use Core\Codebook\Verdict;
+use Core\Format\FormatException;
 use Core\Measurement\Measure;
 
 /**
@@ -59,6 +60,7 @@ final class JudgementJson
         ];
     }
 
+    /** @throws FormatException */
     private static function readCondition(JsonObject $o): Condition
     {
         $op = $o->text('op');

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Format\Json;
 
+use Core\Format\FormatException;
 use Core\Measurement\Measure;
 use Core\Measurement\Measured;
 use Core\Measurement\Measurements;
@@ -80,6 +81,7 @@ final class MeasuredJson
             ]);
     }
 
+    /** @throws FormatException */
     private static function measured(JsonObject $o): Measured
     {
         $value = $o->plain()['value'] ?? null;

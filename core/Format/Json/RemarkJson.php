@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Format\Json;
 
+use Core\Format\FormatException;
 use Core\Remark\Remark;
 
 /** Remarks as {"code", "with"}; a text is what was stored before there were codes. */
@@ -37,6 +38,7 @@ final class RemarkJson
         return new Remark($object->text('code'), $with);
     }
 
+    /** @throws FormatException */
     public static function readOrNull(mixed $data): ?Remark
     {
         return $data === null ? null : self::read($data);
@@ -51,7 +53,11 @@ final class RemarkJson
         };
     }
 
-    /** @return string|int|float|list<string>|Remark|list<Remark> */
+    /**
+     * @return string|int|float|list<string>|Remark|list<Remark>
+     *
+     * @throws FormatException
+     */
     private static function parameter(JsonObject $of, string $name, mixed $value): string|int|float|array|Remark
     {
         if (is_array($value) && array_is_list($value)) {

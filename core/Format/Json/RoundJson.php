@@ -8,6 +8,7 @@ use Core\Agreement\Figure;
 use Core\Agreement\Study\ArmDifference;
 use Core\Agreement\Study\ArmFigures;
 use Core\Agreement\Study\RoundResult;
+use Core\Format\FormatException;
 
 /** What a staff round tells, as it is kept. Version 1 had words for reasons and for what was shown. */
 final class RoundJson
@@ -92,6 +93,7 @@ final class RoundJson
         );
     }
 
+    /** @throws FormatException */
     private static function difference(JsonObject $d): ArmDifference
     {
         $figure = match (true) {
@@ -121,7 +123,11 @@ final class RoundJson
         return self::SHOWN_THEN[$arm] ?? $arm;
     }
 
-    /** @return array<string, int> */
+    /**
+     * @return array<string, int>
+     *
+     * @throws FormatException
+     */
     private static function counts(JsonObject $of): array
     {
         $out = [];
@@ -132,7 +138,11 @@ final class RoundJson
         return $out;
     }
 
-    /** @return array<string, array<string, array{int, int, int, int}>> */
+    /**
+     * @return array<string, array<string, array{int, int, int, int}>>
+     *
+     * @throws FormatException
+     */
     private static function map(JsonObject $of): array
     {
         $out = [];

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Core\Format\Json;
 
 use Core\CoreException;
+use Core\Format\FormatException;
 use Core\Trace\Foot;
 use Core\Trace\Stance;
 
@@ -45,6 +46,10 @@ final class StanceJson
         ];
     }
 
+    /**
+     * @throws FormatException
+     * @throws CoreException
+     */
     private static function readFoot(JsonObject $stance, string $name): Foot
     {
         $o = $stance->has($name) ? $stance->object($name) : throw $stance->wrong($name, 'is missing');

@@ -11,6 +11,7 @@ use Core\Agreement\Study\ItemResult;
 use Core\Agreement\Study\RaterResult;
 use Core\Agreement\Study\StudyResult;
 use Core\Agreement\Study\ThreeWayResult;
+use Core\Format\FormatException;
 use Core\Remark\InWords;
 
 /** What a study found: kept with codes, published with sentences beside them (docs/schemas/agreement.schema.json). */
@@ -143,7 +144,11 @@ final readonly class StudyJson
         );
     }
 
-    /** @return list<RaterResult> */
+    /**
+     * @return list<RaterResult>
+     *
+     * @throws FormatException
+     */
     public static function readRaters(JsonObject $of, string $name): array
     {
         return array_map(
@@ -156,6 +161,7 @@ final readonly class StudyJson
         );
     }
 
+    /** @throws FormatException */
     private static function readItem(JsonObject $o): ItemResult
     {
         $versus = [];
@@ -186,6 +192,7 @@ final readonly class StudyJson
         );
     }
 
+    /** @throws FormatException */
     private static function readPair(JsonObject $p): PairResult
     {
         return new PairResult(
@@ -213,6 +220,8 @@ final readonly class StudyJson
     /**
      * @param  list<string>  $except  members that are no figures
      * @return array<string, Figure>
+     *
+     * @throws FormatException
      */
     private static function readFigures(JsonObject $of, array $except = []): array
     {

@@ -6,6 +6,7 @@ namespace Core\Format\Json;
 
 use Core\Codebook\Codebook;
 use Core\Codebook\SwingReport;
+use Core\CoreException;
 use Core\Measurement\QualityNote;
 use Core\Motion\StationTime;
 use Core\Remark\InWords;
@@ -14,7 +15,11 @@ use Core\Remark\Remark;
 /** Everything that is said of one swing, as trace:measure prints it: docs/schemas/measure.schema.json. */
 final class SwingJson
 {
-    /** @return array<string, mixed> */
+    /**
+     * @return array<string, mixed>
+     *
+     * @throws CoreException
+     */
     public static function publish(SwingReport $report, Codebook $codebook, InWords $words): array
     {
         $stations = [];

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Trace\Check;
 
+use Core\CoreException;
 use Core\Remark\Remark;
 use Core\Trace\DeviceClass;
 use Core\Trace\Flaw;
@@ -23,6 +24,7 @@ final readonly class Plausibility implements Check
 
     private const LEAST_RATE = 60.0;
 
+    /** @throws CoreException */
     public function of(Trace $trace): array
     {
         return [
@@ -33,7 +35,11 @@ final readonly class Plausibility implements Check
         ];
     }
 
-    /** @return list<QualityFinding> */
+    /**
+     * @return list<QualityFinding>
+     *
+     * @throws CoreException
+     */
     private function swapped(Trace $trace): array
     {
         $finding = static fn (Flaw $why): array => [

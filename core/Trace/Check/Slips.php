@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Trace\Check;
 
+use Core\CoreException;
 use Core\Remark\Remark;
 use Core\Trace\DeviceClass;
 use Core\Trace\Flaw;
@@ -32,6 +33,7 @@ final readonly class Slips implements Check
 
     private const SHARE_S = 0.012;
 
+    /** @throws CoreException */
     public function of(Trace $trace): array
     {
         $off = $this->offThePlate($trace);
@@ -46,7 +48,11 @@ final readonly class Slips implements Check
         return [...array_values($slipped), ...$off];
     }
 
-    /** @return list<QualityFinding> */
+    /**
+     * @return list<QualityFinding>
+     *
+     * @throws CoreException
+     */
     private function slipped(Trace $trace): array
     {
         $out = [];
@@ -110,7 +116,11 @@ final readonly class Slips implements Check
         return $out;
     }
 
-    /** @return list<QualityFinding> */
+    /**
+     * @return list<QualityFinding>
+     *
+     * @throws CoreException
+     */
     private function offThePlate(Trace $trace): array
     {
         $share = $trace->leadShare();
