@@ -144,7 +144,7 @@ final class ItemTable
                             $code[$v] ??
                             throw new CoreException(
                                 sprintf(
-                                    "the value '%s' of case '%s'%s is not among --categories",
+                                    "the value '%s' of case '%s'%s is not among the categories",
                                     $names[$v],
                                     $case,
                                     $item === '' ? '' : " and item '$item'",
@@ -183,7 +183,7 @@ final class ItemTable
         foreach ($declared ?? $used as $name) {
             $v =
                 Scale::decimal($name) ??
-                throw new CoreException("--categories has '$name', which is no decimal number");
+                throw new CoreException("the categories have '$name', which is no decimal number");
             $numbers[self::id($scale, $name)] = $v;
         }
         asort($numbers, SORT_NUMERIC);

@@ -244,6 +244,16 @@ it('says lead and trail, never left and right, in the words people read', functi
     }
 });
 
+it('has no words of a command line in the core', function () {
+    foreach (
+        new RecursiveIteratorIterator(new RecursiveDirectoryIterator(dirname(__DIR__, 2).'/core')) as $file
+    ) {
+        if ($file->getExtension() === 'php') {
+            expect((string) file_get_contents($file->getPathname()))->not->toMatch('/[\'" ]--[a-z]/', $file->getPathname());
+        }
+    }
+});
+
 it('prints in views what lang/ says: a view has no words of its own', function () {
     $root = dirname(__DIR__, 2).'/resources/views';
     foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator($root)) as $file) {

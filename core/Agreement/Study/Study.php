@@ -37,7 +37,7 @@ final class Study
         private readonly StudyOptions $options = new StudyOptions(),
     ) {
         if ($options->weights !== null && $set->scale === Scale::Nominal) {
-            throw new CoreException('--weights has no meaning on a nominal scale');
+            throw new CoreException('weights have no meaning on a nominal scale');
         }
         $cases = count($set->cases());
         $this->bootstrap =
@@ -420,7 +420,7 @@ final class Study
     {
         $categories = array_values(array_unique(array_map(trim(...), explode(',', $list))));
         if (in_array('', $categories, true)) {
-            throw new CoreException('--categories has an empty name in it');
+            throw new CoreException('the categories have an empty name among them');
         }
 
         return RatingSet::ordered($categories);

@@ -131,7 +131,7 @@ it('refuses a second rating on the same occasion and a value outside the declare
     expect(fn () => $set->add('c000', '', 'a', 'p'))
         ->toThrow(CoreException::class, "rater 'a' has already rated case 'c000'")
         ->and(fn () => undefinedBlock($set, ['categories' => ['p']]))
-        ->toThrow(CoreException::class, "the value 'a' of case 'c001' is not among --categories")
+        ->toThrow(CoreException::class, "the value 'a' of case 'c001' is not among the categories")
         ->and(fn () => new StudyOptions(confidence: 1.0))
         ->toThrow(CoreException::class)
         ->and(Study::declared('p, a,p'))

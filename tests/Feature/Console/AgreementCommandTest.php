@@ -132,7 +132,7 @@ it('answers bad input with exit code 1 and one line', function (string $csv, arr
     [tableTwo(), ['--format=xml'], "--format is 'xml'"],
     [tableTwo(), ['--confidence=2'], 'confidence must lie between 0 and 1'],
     [tableTwo(), ['--bootstrap=many'], "--bootstrap is 'many', not a whole number"],
-    [tableTwo(), ['--categories=1,2'], 'is not among --categories'],
+    [tableTwo(), ['--categories=1,2'], 'is not among the categories'],
     [tableTwo(), ['--key=/nowhere/key.csv'], 'key.csv: the file cannot be read'],
 ]);
 
@@ -258,7 +258,7 @@ it('tells an error of a process as its own', function () {
     expect($exit)
         ->toBe(1)
         ->and($error)
-        ->toContain("the value 'q' of case 'a' and item 'y' is not among --categories")
+        ->toContain("the value 'q' of case 'a' and item 'y' is not among the categories")
         ->and($out)
         ->toBe('');
 });
