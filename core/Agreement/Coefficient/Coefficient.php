@@ -11,7 +11,7 @@ use Core\Agreement\Weights;
  * A coefficient of agreement that follows from how many raters put a unit into which category, worked out as it is
  * defined: unit by unit, slow and plain. Resampling takes the same coefficients from packed sums
  * (`Core\Agreement\Resampling\CountSums`); both are held against one another by random data and, when
- * asked, on anybody's own (`Core\Agreement\Study\TwoWays`).
+ * asked, on anybody's own ratings.
  */
 interface Coefficient
 {
