@@ -38,7 +38,13 @@ final class BenchController extends Controller
             return self::measuring($recording);
         }
 
-        return view('bench.show', $page->of($recording, $request->lens(), $this->user()));
+        $shown = $page->of($recording, $request->lens(), $this->user());
+        if ($shown['anew'] === true) {
+            // The page loads itself again once it is measured: what was said now is said then too.
+            session()->keep(['done', 'refused']);
+        }
+
+        return view('bench.show', $shown);
     }
 
     /** Whether it is measured, for a page that waits for it. */

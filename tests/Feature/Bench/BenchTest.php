@@ -335,3 +335,17 @@ it('takes the codebook as a file, edited, as a new version – and one with a fa
     $this->actingAs($this->person('tam'))->post('/codebook', [])->assertForbidden();
     expect(App\Models\CodebookVersion::query()->count())->toBe(1);
 });
+
+it('says what was done until the page has been shown with the new measures', function () {
+    Illuminate\Support\Facades\Queue::fake();
+    $r = Recording::query()->firstOrFail();
+    $t = $r->effectiveStations()['IM']->t_s + 0.004;
+    $this->actingAs($this->headCoach())
+        ->post("/bench/{$r->public_id}/stations", ['code' => 'IM', 't_s' => $t])
+        ->assertSessionHas('done');
+    $page = fn () => $this->get("/bench/{$r->public_id}", ['Sec-Fetch-Dest' => 'document'])->assertOk();
+    $page()->assertSee('It is being measured anew')->assertSee('Marked. Everything is measured anew');
+    App\Models\Work::query()->update(['state' => 'done', 'progress' => 1]);
+    $page()->assertDontSee('It is being measured anew')->assertSee('Marked. Everything is measured anew');
+    $page()->assertDontSee('Marked. Everything is measured anew');
+});
