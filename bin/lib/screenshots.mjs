@@ -54,7 +54,8 @@ for (const [path, name] of [
 }
 await head.goto(`${base}/agreement`);
 await head.getByRole('link', { name: 'People', exact: true }).click();
-await head.evaluate(() => document.querySelectorAll('h2')[1].scrollIntoView());
+await head.locator('main table.heat').waitFor();
+await head.evaluate(() => document.querySelectorAll('main h2')[1].scrollIntoView());
 await shot(head, 'agreement-map');
 await head.goto(`${base}/rounds/plan?suggest=12`);
 await shot(head, 'plan');
