@@ -145,10 +145,13 @@ export class Person {
     const [nx, ny] = [(-(by - ay) / l) * 24 * this.scale, ((bx - ax) / l) * 24 * this.scale];
     g.strokeStyle = tone(fill, -0.42);
     g.lineWidth = Math.max(0.7, 4 * this.scale);
+    g.beginPath();
     for (const f of [0.28, 0.5, 0.72]) {
       const [x, y] = [ax + f * (bx - ax), ay + f * (by - ay)];
-      line(g, [x - nx, y - ny], [x + nx, y + ny]);
+      g.moveTo(x - nx, y - ny);
+      g.lineTo(x + nx, y + ny);
     }
+    g.stroke();
   }
 
   /** Seat and hips, with the belt over them and a buckle in front: it shows how far the hips are open. */
@@ -231,20 +234,17 @@ export class Person {
     const at = (u, f, s = 0) => p.head.map((v, i) => v + up[i] * u + face[i] * f + side[i] * s);
     const side = unit(cross(up, face));
     const seen = this.place(face)[2] - this.place([0, 0, 0])[2];
-    // Hair at the back, the face with jaw and chin, a nose, an ear on the side that is seen.
+    // Hair at the back; the face with jaw and nose, and the ear that is seen.
     const hair = [[this.circle(at(26, -28), 88), this.circle(at(-30, -30), 70)]];
-    const skull = [[this.circle(at(18, 14), 84), this.circle(at(-46, 36), 56)]];
-    if (seen >= 0) this.solid(g, hair, this.colours.hair);
-    this.solid(g, skull, this.colours.skin);
-    this.solid(g, [[this.circle(at(0, 88), 20), this.circle(at(-16, 98), 15)]], this.colours.skin);
-    if (seen < 0) this.solid(g, hair, this.colours.hair);
+    const front = [
+      [this.circle(at(18, 14), 84), this.circle(at(-46, 36), 56)],
+      [this.circle(at(0, 88), 20), this.circle(at(-16, 98), 15)],
+    ];
     const ear = [1, -1].find((k) => this.place(side.map((v) => v * k))[2] - this.place([0, 0, 0])[2] > 0.25);
-    if (ear)
-      this.solid(
-        g,
-        [[this.circle(at(2, -8, ear * 84), 21), this.circle(at(-18, -6, ear * 80), 15)]],
-        this.colours.skin,
-      );
+    if (ear) front.push([this.circle(at(2, -8, ear * 84), 21), this.circle(at(-18, -6, ear * 80), 15)]);
+    if (seen >= 0) this.solid(g, hair, this.colours.hair);
+    this.solid(g, front, this.colours.skin);
+    if (seen < 0) this.solid(g, hair, this.colours.hair);
     if (seen > 0.2) {
       g.fillStyle = this.colours.edge;
       for (const k of [-1, 1]) {

@@ -26,30 +26,46 @@ export function capsule(g, [ax, ay, ar], [bx, by, br]) {
  * @param {{fill: string, edge: string, width: number, dash?: number[]}} look
  */
 export function body(g, chains, { fill, edge, width, dash = [] }) {
-  g.beginPath();
-  for (const chain of chains) {
-    if (chain.length === 1) capsule(g, chain[0], chain[0]);
-    for (let i = 1; i < chain.length; i++) capsule(g, chain[i - 1], chain[i]);
+  if (dash.length) {
+    outline(g, chains, 0);
+    g.lineJoin = 'round';
+    g.strokeStyle = edge;
+    g.lineWidth = 2 * width;
+    g.setLineDash(dash);
+    g.stroke();
+    g.setLineDash([]);
+  } else {
+    // A whole edge is the same body, larger: filling is cheaper than following the outline.
+    outline(g, chains, width);
+    g.fillStyle = edge;
+    g.fill('nonzero');
+    outline(g, chains, 0);
   }
-  g.lineJoin = 'round';
-  g.strokeStyle = edge;
-  g.lineWidth = 2 * width;
-  g.setLineDash(dash);
-  g.stroke();
-  g.setLineDash([]);
-  g.fillStyle = lit(g, chains.flat(), fill);
+  g.fillStyle = lit(g, chains, fill);
   g.fill('nonzero');
 }
 
-/** Light from above and the left, over the whole of a body. */
-function lit(g, circles, fill) {
-  let [left, top, right, foot] = [Infinity, Infinity, -Infinity, -Infinity];
-  for (const [x, y, r] of circles) {
-    left = Math.min(left, x - r);
-    right = Math.max(right, x + r);
-    top = Math.min(top, y - r);
-    foot = Math.max(foot, y + r);
+function outline(g, chains, wider) {
+  const at = ([x, y, r]) => [x, y, r + wider];
+  g.beginPath();
+  for (const chain of chains) {
+    if (chain.length === 1) capsule(g, at(chain[0]), at(chain[0]));
+    for (let i = 1; i < chain.length; i++) capsule(g, at(chain[i - 1]), at(chain[i]));
   }
+}
+
+/** Light from above and the left, over the whole of a body. */
+function lit(g, chains, fill) {
+  let [left, top, right, foot] = [Infinity, Infinity, -Infinity, -Infinity];
+  for (const chain of chains)
+    for (const [x, y, r] of chain) {
+      left = Math.min(left, x - r);
+      right = Math.max(right, x + r);
+      top = Math.min(top, y - r);
+      foot = Math.max(foot, y + r);
+    }
+  // What is small on the screen shows no light: one colour does.
+  if (Math.max(right - left, foot - top) < 40) return fill;
   const middle = (top + foot) / 2;
   const reach = Math.max(8, Math.min(right - left, foot - top)) / 2;
   const shade = g.createLinearGradient(left, middle - reach * 0.5, right, middle + reach * 0.5);
