@@ -192,7 +192,8 @@ return [
             'file' => 'Your record as a file',
             'called' => 'You',
             'moved' => 'You moved: stretch :which lies beyond what an unchanging reader shows',
-            'latent' => 'From the round’s calls alone, not knowing the key, a model of two hidden kinds puts your share '
+            'latent' => 'From the round’s calls alone, not knowing the key, a model of two hidden kinds puts '
+                .'your share '
                 .'of finding what is there at :hit and of calling present what is not at :alarm.',
             'latent-beside' => 'From the round’s calls alone, not knowing the key, a model of two hidden kinds puts '
                 .'your share of finding what is there at :hit and of calling present what is not at :alarm, where the '

@@ -74,7 +74,8 @@ return [
         'lead_leg_drift' => 'set-up share minus lead share at shaft level going back',
         'trail_peak' => 'largest trail share from address to top',
         'trail_peak_at' => 'when it is reached, as a fraction of address to top',
-        'trail_second_peak' => 'largest trail share from top to lead arm level coming down, minus trail share at the top',
+        'trail_second_peak' => 'largest trail share from top to lead arm level coming down, minus trail share '
+            .'at the top',
         'top_share' => 'lead share of vertical pressure when the shaft reverses',
         'level_share' => 'lead share when the lead arm is level coming down',
         'shaft_share' => 'lead share when the shaft is level coming down',
@@ -94,7 +95,8 @@ return [
         'heel_drift_back' => 'the same, top minus address; negative to the heels',
         'edge_fraction' => 'how far across the trail foot the pressure is at the trail peak; positive to the outer '
             .'edge',
-        'edge_fraction_down' => 'the farthest across the trail foot from top to shaft level coming down; positive to the '
+        'edge_fraction_down' => 'the farthest across the trail foot from top to shaft level coming down; '
+            .'positive to the '
             .'outer edge',
         'lead_region' => 'third of the lead foot that holds its centre of pressure at impact',
         'unload_at' => 'when the trail foot\'s vertical force falls below 95 % of its peak for good; positive = '

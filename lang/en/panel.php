@@ -26,7 +26,8 @@ return [
     ],
     'reason' => 'The reason, for those who must defend it',
     'rule' => 'Rule',
-    'frozen-says' => 'This version is frozen by a round. A ruling makes a new version; rounds already opened keep the one '
+    'frozen-says' => 'This version is frozen by a round. A ruling makes a new version; rounds already opened '
+        .'keep the one '
         .'they were opened with.',
     'every' => 'Every case and fault',
     'every-says' => 'How many of :n said present.',

@@ -16,7 +16,8 @@ return [
         'no-device' => 'No device is known by this token.',
         'missing-channels' => 'A :device sends :channels too.',
         'no-number' => 'Chunk :seq holds something that is no number.',
-        'sample-of-other-width' => 'Chunk :seq has a sample of :values values where the session has :channels channels.',
+        'sample-of-other-width' => 'Chunk :seq has a sample of :values values where the session has :channels '
+            .'channels.',
         'no-valid-consent-for' => ':golfer has no valid consent for training use; the swing stays here.',
         'swing-on-shelf-already' => 'This swing is on the Shelf already.',
         'capture-closed-open-new' => 'This capture has been closed; open a new one.',
@@ -26,7 +27,8 @@ return [
         'codebook-over-megabyte-nothing' => 'A codebook of over a megabyte; nothing was stored.',
         'codebook-not-json-nothing' => 'The codebook is not JSON (:what); nothing was stored.',
         'nothing-stored' => ':get-message Nothing was stored.',
-        'there-version-already-give' => 'There is a version \':version\' already; give the new one a number of its own. Nothing '
+        'there-version-already-give' => 'There is a version \':version\' already; give the new one a number '
+            .'of its own. Nothing '
             .'was stored.',
     ],
     'operations' => [
@@ -34,13 +36,16 @@ return [
         'could-not-finished-disk' => ':path could not be finished: the disk may be full.',
         'there-no-room-write' => 'There is no room to write a table.',
         'no-archive-library' => ':path is no archive of a library.',
-        'golfers-csv-speaks-golfer' => 'golfers.csv speaks of a golfer \':pseudonym\' with handedness \':handedness\'; nothing '
+        'golfers-csv-speaks-golfer' => 'golfers.csv speaks of a golfer \':pseudonym\' with handedness '
+            .'\':handedness\'; nothing '
             .'was stored.',
-        'here-archive-two-people' => ':pseudonym is :handedness-handed here and :handedness-too-handed in the archive: two '
+        'here-archive-two-people' => ':pseudonym is :handedness-handed here and :handedness-too-handed in the '
+            .'archive: two '
             .'people under one name. Nothing was stored.',
         'consents-csv-speaks-whom' => 'consents.csv speaks of :pseudonym, whom golfers.csv does not know; nothing was '
             .'stored.',
-        'consents-csv-consent-whose' => 'consents.csv has a consent of :pseudonym whose dates make no span; nothing was '
+        'consents-csv-consent-whose' => 'consents.csv has a consent of :pseudonym whose dates make no span; '
+            .'nothing was '
             .'stored.',
         'its-golfer-not-golfers' => 'its golfer :pseudonym is not in golfers.csv',
         'no-valid-consent' => ':golfer has no valid consent',
@@ -51,27 +56,33 @@ return [
     ],
     'panel' => [
         'not-closed-its-key' => '\':panel\' is not closed; its key is made afterwards.',
-        'version-key-followed-version' => 'Version :key of this key has been followed by version :newest; rule on that one.',
+        'version-key-followed-version' => 'Version :key of this key has been followed by version :newest; '
+            .'rule on that one.',
         'panel-does-not-agree' => 'The panel does not agree here: the case stays for discussion and is scored for '
             .'nobody, so there is nothing to rule on.',
     ],
     'shelf' => [
         'no-film' => 'This is not a film: mp4, mov and webm files are taken.',
-        'film-too-large' => 'The film has :mb MB; at most :most MB are taken. Cut it to the swing, or film in a smaller '
+        'film-too-large' => 'The film has :mb MB; at most :most MB are taken. Cut it to the swing, or film in '
+            .'a smaller '
             .'size.',
-        'film-not-made-ready' => 'The film could not be made ready in :attempts attempts. The original is kept; send it '
+        'film-not-made-ready' => 'The film could not be made ready in :attempts attempts. The original is '
+            .'kept; send it '
             .'again in another format.',
-        'these-samples-already-on' => 'These samples are already on the Shelf as recording :public_id; nothing was stored a '
+        'these-samples-already-on' => 'These samples are already on the Shelf as recording :public_id; '
+            .'nothing was stored a '
             .'second time.',
         'film-not-ready-yet' => 'The film is not ready yet; its clock can be set when it is.',
         'film-would-lie-more' => 'The film would lie more than two minutes from its trace; nothing was changed.',
         'film-not-as-long' => 'The film is not as long as that; nothing was changed.',
         'station-no-time-here' => 'Station :code has no time here; mark it first, or match another moment.',
         'twelve-events-enough-take' => 'Twelve events are enough; take them back to begin again.',
-        'these-events-would-make' => 'These events would make the clocks drift apart by more than 2 %: rather one of them '
+        'these-events-would-make' => 'These events would make the clocks drift apart by more than 2 %: rather '
+            .'one of them '
             .'is another moment, or the film is slowed. Nothing was changed.',
         'cannot-read-nothing-stored' => ':name cannot be read; nothing was stored.',
-        'says-but-nothing-stored' => 'The :what says :hand-handed, but :golfer is :handedness-handed; nothing was stored.',
+        'says-but-nothing-stored' => 'The :what says :hand-handed, but :golfer is :handedness-handed; nothing '
+            .'was stored.',
         'there-already-take-away' => 'There is a :view already; take it away first.',
         'swing-being-made-ready' => 'A :view of this swing is being made ready; wait for it.',
         'not-film-mp-mov' => 'This is not a film: mp4, mov and webm files are taken. Nothing was kept.',
@@ -80,7 +91,8 @@ return [
         'film-cannot-written-down' => 'The film cannot be written down here; nothing was changed.',
         'disk-full-what-came' => 'The disk is full; what came before this part is kept.',
         'there-no-film-recording' => 'There is no film of this recording, so there is no second clock.',
-        'film-trace-show-nothing' => 'Film and trace show nothing that can be matched for certain; the clocks stay as they '
+        'film-trace-show-nothing' => 'Film and trace show nothing that can be matched for certain; the clocks '
+            .'stay as they '
             .'are.',
         'clocks-would-lie-over' => 'The clocks would lie over half a minute apart; nothing was changed.',
         'clocks-would-drift-apart' => 'The clocks would drift apart by more than 2 %: rather the film’s frame rate is '
@@ -92,10 +104,12 @@ return [
         'round-needs-at-least' => 'A round needs at least one case and one member before it can be opened.',
         'no-valid-consent-take' => ':golfer has no valid consent; take the recording out of the round first.',
         'recording-erased-take-out' => 'A recording of :golfer was erased; take it out of the round first.',
-        'no-published-panel-study' => 'No published panel study covers every case of this round under its lens; nothing was '
+        'no-published-panel-study' => 'No published panel study covers every case of this round under its '
+            .'lens; nothing was '
             .'opened.',
         'cannot-read-study-nothing' => ':join cannot read in a :kind study. Nothing was stored.',
-        'one-these-recordings-not' => 'One of these recordings is not there, or its consent has ended. Nothing was stored.',
+        'one-these-recordings-not' => 'One of these recordings is not there, or its consent has ended. '
+            .'Nothing was stored.',
         'two-cases-round-same' => 'Two cases of this round are the same. Nothing was stored.',
         'only-recording-round-shown' => 'Only a recording of this round can be shown again in it. Nothing was stored.',
         'together' => [
@@ -109,7 +123,8 @@ return [
             'later' => '{0} So many cases cannot be shown again without giving themselves away: with :cases cases none '
                 .'can be. Nothing was stored.|[1,*] So many cases cannot be shown again without giving themselves '
                 .'away: with :cases cases at most :room can be. Nothing was stored.',
-            'within' => '{0} So many cases cannot be shown again without giving themselves away: with :cases cases none '
+            'within' => '{0} So many cases cannot be shown again without giving themselves away: with :cases '
+                .'cases none '
                 .'can be within one sitting. Nothing was stored.|[1,*] So many cases cannot be shown again without '
                 .'giving themselves away: with :cases cases at most :room can be within one sitting. Nothing was '
                 .'stored.',
@@ -118,9 +133,11 @@ return [
         'reading-handed-locked-nothing' => 'This reading has been handed in and is locked; nothing was changed.',
         'round-closed-nothing-changed' => 'The round is closed; nothing was changed. What was saved before is kept.',
         'not-open-nothing-changed' => '\':round\' is :state, not open; nothing was changed.',
-        'nobody-handed-anything-there' => 'Nobody has handed anything in: there is nothing to make a key from. The study stays '
+        'nobody-handed-anything-there' => 'Nobody has handed anything in: there is nothing to make a key '
+            .'from. The study stays '
             .'open.',
-        'round-closed-what-saved' => 'The round is closed; what was saved is kept, but it cannot be handed in any more.',
+        'round-closed-what-saved' => 'The round is closed; what was saved is kept, but it cannot be handed in '
+            .'any more.',
     ],
     'works' => [
         'interrupted' => 'It was interrupted again and again. Nothing was changed; ask for it once more.',

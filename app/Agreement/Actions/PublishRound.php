@@ -67,7 +67,10 @@ final readonly class PublishRound
     {
         if ($round->state !== SittingState::Closed) {
             throw new ActionException(
-                (string) __('refusals.agreement.close-before-publishing-nothing', ['round' => $round->name, 'state' => $round->state->value]),
+                (string) __('refusals.agreement.close-before-publishing-nothing', [
+                    'round' => $round->name,
+                    'state' => $round->state->value,
+                ]),
             );
         }
         if ($round->isPanel() && $round->keys()->doesntExist()) {

@@ -43,7 +43,9 @@ final readonly class PersonCalls
         }
         $out = [];
         $readings = $this->readings($round, $person);
-        $onlooker = $this->onlookers->of($asking)->over($readings->map(static fn (Reading $r): SittingCase => $r->case));
+        $onlooker = $this->onlookers
+            ->of($asking)
+            ->over($readings->map(static fn (Reading $r): SittingCase => $r->case));
         foreach ($readings as $reading) {
             if (! $onlooker->seesResult($reading->case, $round, Thing::Key)) {
                 continue;

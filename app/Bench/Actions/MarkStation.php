@@ -61,7 +61,9 @@ final readonly class MarkStation
             try {
                 $recording->stationTimes();
             } catch (CoreException $e) {
-                throw new ActionException((string) __('refusals.bench.nothing-changed', ['get-message' => $e->getMessage()]));
+                throw new ActionException((string) __('refusals.bench.nothing-changed', [
+                    'get-message' => $e->getMessage(),
+                ]));
             }
             $this->works->ask(WorkKind::Measure, $recording, $by);
             AuditEntry::note(

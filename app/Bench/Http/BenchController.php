@@ -63,7 +63,11 @@ final class BenchController extends Controller
                 true,
                 [View::FaceOn, View::DownTheLine],
                 true,
-                static fn (string $view, string $part): string => route('bench.film', [$recording, $view, $part], false),
+                static fn (string $view, string $part): string => route(
+                    'bench.film',
+                    [$recording, $view, $part],
+                    false,
+                ),
             ),
             'quality' => $recording->measured()->first()->quality ?? [],
         ]);

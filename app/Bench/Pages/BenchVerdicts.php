@@ -36,8 +36,8 @@ final readonly class BenchVerdicts
     }
 
     /**
-     * @return array{groups: list<array{name: string, key: string, folded: bool, title: string, rows: list<VerdictRow>}>,
-     *     notJudged: ?string, off: ?string}
+     * @return array{groups: list<array{name: string, key: string, folded: bool, title: string,
+     *     rows: list<VerdictRow>}>, notJudged: ?string, off: ?string}
      */
     public function of(Recording $recording, MeasurementSet $measured, Codebook $codebook): array
     {

@@ -77,7 +77,10 @@ final class Comparison
             'first' => $first, 'second' => $second, 'rows' => $rows, 'bySeries' => $bySeries, 'codebook' => $codebook,
             'counts' => array_column($sides, 'warm'),
             'mirrored' => $first->golfer->handedness !== $second->golfer->handedness,
-            'beyond' => count(array_filter($rows, static fn (array $r): bool => $r['difference']?->isBeyond() ?? false)),
+            'beyond' => count(array_filter(
+                $rows,
+                static fn (array $r): bool => $r['difference']?->isBeyond() ?? false,
+            )),
         ];
     }
 

@@ -18,8 +18,8 @@ use Core\Remark\InWords;
  * on its scale.
  *
  * @phpstan-type MeasurementRow array{key: string, group: ?string, label: string, unit: string, definition: string,
- *     value: float|string|null, uncertainty: ?float, reason: ?string, censored: ?string, derived: bool, indirect: ?string,
- *     widened: ?string, near: ?string, others: string, spread: ?Spread, band: array{float, float}|null, inside: ?bool,
+ *     value: float|string|null, uncertainty: ?float, reason: ?string, censored: ?string, derived: bool,
+ *     indirect: ?string, widened: ?string, near: ?string, others: string, spread: ?Spread, band: array{float, float}|null, inside: ?bool,
  *     scale: array{float, float}|null}
  */
 final class MeasurementRows
@@ -77,7 +77,10 @@ final class MeasurementRows
                 'unit' => $found->unit,
                 'definition' => Term::definition($measure),
                 'value' => is_array($value)
-                    ? implode(', ', array_map(static fn (string $k): string => Term::measure(Measure::from($k)), $value))
+                    ? implode(', ', array_map(
+                        static fn (string $k): string => Term::measure(Measure::from($k)),
+                        $value,
+                    ))
                     : $value,
                 'uncertainty' => $found->uncertainty,
                 'reason' => $found->reason === null ? null : $this->words->phrase($found->reason),

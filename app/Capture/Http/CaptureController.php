@@ -92,6 +92,8 @@ final class CaptureController extends Controller
     {
         $device->update(['revoked_at' => now()]);
 
-        return redirect()->route('capture')->with('done', (string) __('notices.capture.no-longer-send', ['device' => $device->name]));
+        return redirect()->route('capture')->with('done', (string) __('notices.capture.no-longer-send', [
+            'device' => $device->name,
+        ]));
     }
 }

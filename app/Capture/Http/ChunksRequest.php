@@ -33,7 +33,10 @@ final class ChunksRequest extends FormRequest
      */
     public function chunks(): array
     {
-        /** @var array<array{seq: int|string, first_sample: int|string, device_s: float|int|string, samples: array<mixed>}> $sent */
+        /**
+         * @var array<array{seq: int|string, first_sample: int|string, device_s: float|int|string,
+         *     samples: array<mixed>}> $sent
+         */
         $sent = $this->validated('chunks');
         $out = [];
         foreach ($sent as $c) {

@@ -32,7 +32,9 @@ final readonly class KeepCodebook
         try {
             $document = CodebookDocument::fromArray($data);
         } catch (CoreException $e) {
-            throw new ActionException((string) __('refusals.codebook.nothing-stored', ['get-message' => $e->getMessage()]));
+            throw new ActionException((string) __('refusals.codebook.nothing-stored', [
+                'get-message' => $e->getMessage(),
+            ]));
         }
         $version = $document->version();
 

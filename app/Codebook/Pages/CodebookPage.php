@@ -139,7 +139,9 @@ final readonly class CodebookPage
         return [
             'key' => $d->key,
             'name' => ucfirst($d->name),
-            'for' => (string) ($d->harms ? __('codebook.drills.harms') : __('codebook.drills.for', ['what' => $d->for])),
+            'for' => (string) ($d->harms
+                ? __('codebook.drills.harms')
+                : __('codebook.drills.for', ['what' => $d->for])),
             'facts' => self::worded('codebook.drills', [
                 ($d->harms ? 'why-not' : 'not') => $d->not,
                 'set-up' => $d->setUp,

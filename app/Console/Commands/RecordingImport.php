@@ -38,7 +38,10 @@ final class RecordingImport extends Command
         if ($golfer === null) {
             return $this->refuse(
                 '--golfer must name a golfer on the Shelf; known: '.
-                    implode(', ', array_map(Cell::text(...), Golfer::query()->orderBy('pseudonym')->pluck('pseudonym')->all())),
+                    implode(', ', array_map(
+                        Cell::text(...),
+                        Golfer::query()->orderBy('pseudonym')->pluck('pseudonym')->all(),
+                    )),
             );
         }
         if ($device !== null && DeviceClass::tryFrom($device) === null) {

@@ -145,7 +145,8 @@ final readonly class DebriefPage
 
     /**
      * @param  Pin  $pin
-     * @return array{letter: string, name: string, on: string, t: float|int|null, at: string, swing: int, reason: string}
+     * @return array{letter: string, name: string, on: string, t: float|int|null, at: string, swing: int,
+     *     reason: string}
      */
     private static function reason(array $pin, string $letter, string $name): array
     {

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Models\Casts;
 
-/** What a cell of a raw query's row holds, as what it is known to be. PostgreSQL's driver gives some numbers as texts. */
+/**
+ * What a cell of a raw query's row holds, as what it is known to be. PostgreSQL's driver gives some numbers as texts.
+ */
 final class Cell
 {
     public static function int(mixed $cell): int

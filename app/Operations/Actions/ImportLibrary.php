@@ -44,7 +44,9 @@ final readonly class ImportLibrary
     {
         $zip = new ZipArchive;
         if (! is_file($path) || $zip->open($path, ZipArchive::RDONLY) !== true) {
-            throw new ActionException((string) __('refusals.operations.no-archive-library', ['path' => basename($path)]));
+            throw new ActionException((string) __('refusals.operations.no-archive-library', [
+                'path' => basename($path),
+            ]));
         }
         try {
             $golfers = $this->golfers($zip);
@@ -93,7 +95,10 @@ final readonly class ImportLibrary
                     mb_strlen($row['pseudonym']) > 60
                 ) {
                     throw new ActionException(
-                        (string) __('refusals.operations.golfers-csv-speaks-golfer', ['pseudonym' => mb_substr($row['pseudonym'], 0, 40), 'handedness' => $row['handedness']]),
+                        (string) __('refusals.operations.golfers-csv-speaks-golfer', [
+                            'pseudonym' => mb_substr($row['pseudonym'], 0, 40),
+                            'handedness' => $row['handedness'],
+                        ]),
                     );
                 }
                 $golfer = Golfer::query()->firstOrCreate(
@@ -106,7 +111,11 @@ final readonly class ImportLibrary
                 );
                 if ($golfer->handedness !== $row['handedness']) {
                     throw new ActionException(
-                        (string) __('refusals.operations.here-archive-two-people', ['pseudonym' => $row['pseudonym'], 'handedness' => $golfer->handedness, 'handedness-too' => $row['handedness']]),
+                        (string) __('refusals.operations.here-archive-two-people', [
+                            'pseudonym' => $row['pseudonym'],
+                            'handedness' => $golfer->handedness,
+                            'handedness-too' => $row['handedness'],
+                        ]),
                     );
                 }
                 $golfers[$row['pseudonym']] = $golfer;
@@ -125,7 +134,9 @@ final readonly class ImportLibrary
                 );
                 if ($days[0] === null || $days[1] === null || $days[1] <= $days[0]) {
                     throw new ActionException(
-                        (string) __('refusals.operations.consents-csv-consent-whose', ['pseudonym' => $row['pseudonym']]),
+                        (string) __('refusals.operations.consents-csv-consent-whose', [
+                            'pseudonym' => $row['pseudonym'],
+                        ]),
                     );
                 }
                 Consent::query()->firstOrCreate(
@@ -152,9 +163,13 @@ final readonly class ImportLibrary
     {
         $golfer =
             $golfers[$row['pseudonym']] ??
-            throw new ActionException((string) __('refusals.operations.its-golfer-not-golfers', ['pseudonym' => $row['pseudonym']]));
+            throw new ActionException((string) __('refusals.operations.its-golfer-not-golfers', [
+                'pseudonym' => $row['pseudonym'],
+            ]));
         if (! $golfer->isConsenting()) {
-            throw new ActionException((string) __('refusals.operations.no-valid-consent', ['golfer' => $golfer->pseudonym]));
+            throw new ActionException((string) __('refusals.operations.no-valid-consent', [
+                'golfer' => $golfer->pseudonym,
+            ]));
         }
         $in = RecordingBundle::read($this->entry($zip, $row['bundle']), basename($row['bundle']));
         $text = static fn (string $name): ?string => $row[$name] === '' ? null : mb_substr($row[$name], 0, 60);
@@ -222,7 +237,10 @@ final readonly class ImportLibrary
         return $value !== null && abs($value) <= $limit
             ? $value
             : throw new ActionException(
-                (string) __('refusals.operations.which-no-number-within', ['name' => $name, 'text' => FormatException::short($text)]),
+                (string) __('refusals.operations.which-no-number-within', [
+                    'name' => $name,
+                    'text' => FormatException::short($text),
+                ]),
             );
     }
 
@@ -230,7 +248,9 @@ final readonly class ImportLibrary
     {
         $stat = $zip->statName($name);
         if ($stat === false || $stat['size'] > self::LARGEST_ENTRY) {
-            throw new ActionException($stat === false ? (string) __('refusals.operations.not-archive') : (string) __('refusals.operations.larger-than-mb'));
+            throw new ActionException(
+                (string) __('refusals.operations.'.($stat === false ? 'not-archive' : 'larger-than-mb')),
+            );
         }
 
         return (string) $zip->getFromName($name);

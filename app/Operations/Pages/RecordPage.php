@@ -90,7 +90,11 @@ final class RecordPage
      */
     private function without(Builder $query, User $user): Builder
     {
-        $hidden = Recording::query()->whereKey($this->onlookers->of($user)->hidden())->pluck('public_id')->map(Cell::text(...))->all();
+        $hidden = Recording::query()
+            ->whereKey($this->onlookers->of($user)->hidden())
+            ->pluck('public_id')
+            ->map(Cell::text(...))
+            ->all();
         if ($hidden === []) {
             return $query;
         }

@@ -28,7 +28,10 @@ final readonly class RuleOnEntry
             $newest = Cell::int(KeyVersion::query()->where('sitting_id', $key->sitting_id)->max('number'));
             if ($key->number !== $newest) {
                 throw new ActionException(
-                    (string) __('refusals.panel.version-key-followed-version', ['key' => $key->number, 'newest' => $newest]),
+                    (string) __('refusals.panel.version-key-followed-version', [
+                        'key' => $key->number,
+                        'newest' => $newest,
+                    ]),
                 );
             }
             if ($entry->grade === Grade::Contested->value) {

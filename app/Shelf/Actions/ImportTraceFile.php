@@ -55,7 +55,12 @@ final readonly class ImportTraceFile
         foreach (['side-car' => $car->hand, 'file' => $in->facts->hand] as $what => $hand) {
             if ($hand !== null && $hand->value !== $golfer->handedness) {
                 throw new ActionException(
-                    (string) __('refusals.shelf.says-but-nothing-stored', ['what' => $what, 'hand' => $hand->value, 'golfer' => $golfer->pseudonym, 'handedness' => $golfer->handedness]),
+                    (string) __('refusals.shelf.says-but-nothing-stored', [
+                        'what' => $what,
+                        'hand' => $hand->value,
+                        'golfer' => $golfer->pseudonym,
+                        'handedness' => $golfer->handedness,
+                    ]),
                 );
             }
         }

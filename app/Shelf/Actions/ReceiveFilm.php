@@ -43,10 +43,14 @@ final readonly class ReceiveFilm
             Recording::query()->lockForUpdate()->findOrFail($recording->id);
             $there = Film::query()->where(['recording_id' => $recording->id, 'view' => $view->value])->first();
             if ($there !== null && $there->isReady()) {
-                throw new ActionException((string) __('refusals.shelf.there-already-take-away', ['view' => Term::view($view)]));
+                throw new ActionException((string) __('refusals.shelf.there-already-take-away', [
+                    'view' => Term::view($view),
+                ]));
             }
             if ($there !== null && in_array($there->state, ['waiting', 'converting'], true)) {
-                throw new ActionException((string) __('refusals.shelf.swing-being-made-ready', ['view' => Term::view($view)]));
+                throw new ActionException((string) __('refusals.shelf.swing-being-made-ready', [
+                    'view' => Term::view($view),
+                ]));
             }
             $there?->delete();
             AuditEntry::note($by, 'film', "recording {$recording->public_id}", [

@@ -91,7 +91,9 @@ final class FilmController extends Controller
 
         return redirect()
             ->route('bench', $recording)
-            ->with('done', (string) __('notices.shelf.taken-away-with-its', ['core-view' => Term::view($film->coreView())]));
+            ->with('done', (string) __('notices.shelf.taken-away-with-its', [
+                'core-view' => Term::view($film->coreView()),
+            ]));
     }
 
     /** @throws ActionException */

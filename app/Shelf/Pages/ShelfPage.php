@@ -115,7 +115,10 @@ final readonly class ShelfPage
     private function shown(LengthAwarePaginator $pages): array
     {
         $groups = array_map(
-            static fn (\stdClass $row): array => array_map(intval(...), explode(',', trim(Cell::text($row->ids), '{}'))),
+            static fn (\stdClass $row): array => array_map(
+                intval(...),
+                explode(',', trim(Cell::text($row->ids), '{}')),
+            ),
             array_values($pages->items()),
         );
         $recordings = Recording::query()

@@ -50,7 +50,10 @@ final readonly class CloseRound
         DB::transaction(static function () use ($round, $by): void {
             $round = Sitting::query()->lockForUpdate()->findOrFail($round->id);
             if ($round->state !== SittingState::Open) {
-                throw new ActionException((string) __('refusals.sittings.not-open-nothing-changed', ['round' => $round->name, 'state' => $round->state->value]));
+                throw new ActionException((string) __('refusals.sittings.not-open-nothing-changed', [
+                    'round' => $round->name,
+                    'state' => $round->state->value,
+                ]));
             }
             $in = $round
                 ->readings()

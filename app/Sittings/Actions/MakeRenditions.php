@@ -57,7 +57,9 @@ final readonly class MakeRenditions
                     ...self::drawn($case, $recording, $sitting),
                 ]);
             foreach ($this->shows($case) as $view) {
-                $film = $recording->films->first(static fn (Film $f): bool => $f->isReady() && $f->coreView() === $view);
+                $film = $recording->films->first(
+                    static fn (Film $f): bool => $f->isReady() && $f->coreView() === $view,
+                );
                 if ($film !== null && ! isset($rendition->films[$view->value])) {
                     $this->film($rendition, $film, $recording->stationTimes()->all());
                 }

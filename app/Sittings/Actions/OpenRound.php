@@ -115,7 +115,10 @@ final readonly class OpenRound
     private function ready(Sitting $round): array
     {
         if ($round->state !== SittingState::Draft) {
-            throw new ActionException((string) __('refusals.sittings.not-draft-nothing-changed', ['round' => $round->name, 'state' => $round->state->value]));
+            throw new ActionException((string) __('refusals.sittings.not-draft-nothing-changed', [
+                'round' => $round->name,
+                'state' => $round->state->value,
+            ]));
         }
         $cases = $round
             ->cases()
@@ -130,12 +133,16 @@ final readonly class OpenRound
             foreach ($case->swings as $swing) {
                 if (! $swing->recording->golfer->isConsenting()) {
                     throw new ActionException(
-                        (string) __('refusals.sittings.no-valid-consent-take', ['golfer' => $swing->recording->golfer->pseudonym]),
+                        (string) __('refusals.sittings.no-valid-consent-take', [
+                            'golfer' => $swing->recording->golfer->pseudonym,
+                        ]),
                     );
                 }
                 if ($swing->recording->erased_at !== null) {
                     throw new ActionException(
-                        (string) __('refusals.sittings.recording-erased-take-out', ['golfer' => $swing->recording->golfer->pseudonym]),
+                        (string) __('refusals.sittings.recording-erased-take-out', [
+                            'golfer' => $swing->recording->golfer->pseudonym,
+                        ]),
                     );
                 }
             }

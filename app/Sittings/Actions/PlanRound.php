@@ -57,7 +57,10 @@ final readonly class PlanRound
             ->map(static fn (User $u): string => $u->name);
         if ($wrong->isNotEmpty()) {
             throw new ActionException(
-                (string) __('refusals.sittings.cannot-read-study-nothing', ['join' => $wrong->join(', ', ' and '), 'kind' => $kind->value]),
+                (string) __('refusals.sittings.cannot-read-study-nothing', [
+                    'join' => $wrong->join(', ', ' and '),
+                    'kind' => $kind->value,
+                ]),
             );
         }
 

@@ -77,7 +77,10 @@ final class RoundRequest extends FormRequest
         }
         foreach ((array) $this->validated('pairs', []) as $pair) {
             if (is_array($pair) && isset($pair['before'], $pair['after'])) {
-                $out[] = ['kind' => CaseKind::Pair, 'recordings' => [Cell::int($pair['before']), Cell::int($pair['after'])]];
+                $out[] = [
+                    'kind' => CaseKind::Pair,
+                    'recordings' => [Cell::int($pair['before']), Cell::int($pair['after'])],
+                ];
             }
         }
 

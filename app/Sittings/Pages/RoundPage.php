@@ -60,7 +60,9 @@ final readonly class RoundPage
             'work' => $work === null ? null : $this->underWay($work),
             'problem' => $work?->state === WorkState::Failed ? $work->problem : null,
             'next' => $this->next($round),
-            'first' => $round->state === SittingState::Closed && $round->isPanel() && $work?->state->isUnderWay() !== true,
+            'first' => $round->state === SittingState::Closed &&
+                $round->isPanel() &&
+                $work?->state->isUnderWay() !== true,
             'result' => $round->isPanel() ? route('panel', $round) : route('agreement', $round),
             'progress' => $progress,
             'progressTitle' => (string) __('round.progress', [

@@ -149,7 +149,9 @@ final class TodayPage
             ->orderBy('stage')
             ->get();
         $onlooker->over($readings->map(static fn (Reading $r): SittingCase => $r->case));
-        $why = $readings->mapWithKeys(static fn (Reading $r): array => [$r->id => $onlooker->ofReading($r)->why])->all();
+        $why = $readings
+            ->mapWithKeys(static fn (Reading $r): array => [$r->id => $onlooker->ofReading($r)->why])
+            ->all();
         // A case that is taken out, or whose consent has ended, is asked of nobody.
         $readings = $readings
             ->reject(
