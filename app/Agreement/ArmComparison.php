@@ -24,7 +24,7 @@ final readonly class ArmComparison
      *
      * @return array{list<ArmFigures>, list<ArmDifference>}
      */
-    public static function of(RoundRatings $ratings): array
+    public static function fromRatings(RoundRatings $ratings): array
     {
         $options = RoundRatings::options();
         $arms = $sums = [];

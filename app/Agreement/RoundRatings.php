@@ -53,7 +53,7 @@ final readonly class RoundRatings
     ) {
     }
 
-    public static function of(Sitting $round, Codebooks $codebooks): self
+    public static function ofRound(Sitting $round, Codebooks $codebooks): self
     {
         /** @var Collection<int, SittingCase> $cases */
         $cases = $round
@@ -210,7 +210,7 @@ final readonly class RoundRatings
         return $set->isEmpty()
             ? null
             : new CountSums(
-                ItemTable::of($set, $set->items(), $options->categories, $options->cannotTell),
+                ItemTable::fromRatings($set, $set->items(), $options->categories, $options->cannotTell),
                 Weights::identity(2),
             );
     }

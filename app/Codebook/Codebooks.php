@@ -37,7 +37,7 @@ final class Codebooks
         ?string $club = null,
         string $swing = 'full',
     ): Codebook {
-        return $this->under($this->document(), $lens, ClubGroup::of($club), $swing);
+        return $this->under($this->document(), $lens, ClubGroup::ofClub($club), $swing);
     }
 
     /** The faults a round's sheets ask for and its key answers. */

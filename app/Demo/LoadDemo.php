@@ -207,7 +207,7 @@ final class LoadDemo
                     ->toDateString(),
             ]);
         }
-        $swing = Swing::of($spec);
+        $swing = Swing::simulated($spec);
         $recording = ($this->store)(
             $golfer,
             [
@@ -215,7 +215,7 @@ final class LoadDemo
                 'shape' => $row['shape'],
                 'device_name' => 'bench '.Term::device($spec->device),
                 'source' => 'demo',
-                'outcome' => Flight::of($spec->seed, $row['shape'], $spec->plant->faults)->toArray(),
+                'outcome' => Flight::simulated($spec->seed, $row['shape'], $spec->plant->faults)->toArray(),
                 ...$more,
             ],
             $swing->trace,

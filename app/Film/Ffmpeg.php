@@ -180,7 +180,7 @@ final readonly class Ffmpeg
             );
         }
 
-        return FrameClock::of($times, $rate, $this->countFrames($target));
+        return FrameClock::fromTimes($times, $rate, $this->countFrames($target));
     }
 
     /**
@@ -341,7 +341,7 @@ final readonly class Ffmpeg
     {
         $head = (string) file_get_contents($path, length: 16);
 
-        return Container::of($head) ??
+        return Container::recognised($head) ??
             throw new CoreException('This is not a film: mp4, mov and webm files are taken.');
     }
 

@@ -130,7 +130,7 @@ final class CaptureSession extends Model
         return new Trace(
             DeviceClass::from($this->device_class),
             $this->rate_hz,
-            Assembly::of($this->channels, $parts, $from, $to),
+            Assembly::assembled($this->channels, $parts, $from, $to),
             $this->stance,
             $this->mass_kg,
             $from / $this->rate_hz,

@@ -43,7 +43,7 @@ final class RatedCase extends Model
      *
      * @param  list<int>  $recordings  ids in order
      */
-    public static function of(CaseKind $kind, array $recordings): self
+    public static function ofRecordings(CaseKind $kind, array $recordings): self
     {
         $signature = hash('sha256', $kind->value.':'.implode(',', $recordings));
 

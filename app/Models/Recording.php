@@ -245,7 +245,7 @@ final class Recording extends Model
     {
         $times = $this->effectiveStations()->map(static fn (StationMark $m): CoreStationTime => $m->toCore())->all();
 
-        return StationTimes::of($times);
+        return StationTimes::fromTimes($times);
     }
 
     public function evidence(?Norms $norms = null): Evidence
@@ -264,6 +264,6 @@ final class Recording extends Model
     /** What the academy holds of this swing. */
     public function held(): Shown
     {
-        return Shown::of($this->evidence(), Quality::of($this->trace()));
+        return Shown::fromEvidence($this->evidence(), Quality::findings($this->trace()));
     }
 }

@@ -104,7 +104,7 @@ final class Sitting extends Model
         int $part = 1,
     ): SittingCase {
         return $this->cases()->create([
-            'case_id' => RatedCase::of($kind, $recordings)->id,
+            'case_id' => RatedCase::ofRecordings($kind, $recordings)->id,
             'arm_id' => SittingArm::in($this, $film, $trace)->id,
             'occasion' => $occasion,
             'part' => $part,

@@ -30,7 +30,7 @@ final class Progress
         return new self(null, 0);
     }
 
-    public static function of(Work $work): self
+    public static function ofWork(Work $work): self
     {
         return new self($work->id, $work->attempts);
     }

@@ -19,7 +19,7 @@ require dirname(__DIR__, 2).'/vendor/autoload.php';
 
 [, $path, $n] = $argv;
 $swings = array_map(
-    static fn (int $i): Swing => Swing::of(new GolferSpec("archive$i", device: DeviceClass::cases()[$i % 3])),
+    static fn (int $i): Swing => Swing::simulated(new GolferSpec("archive$i", device: DeviceClass::cases()[$i % 3])),
     range(0, 5),
 );
 $tables = [

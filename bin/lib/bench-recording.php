@@ -21,7 +21,7 @@ require __DIR__.'/../../vendor/autoload.php';
 $app = require __DIR__.'/../../bootstrap/app.php';
 $app->make(Illuminate\Contracts\Console\Kernel::class)->bootstrap();
 
-$swing = Swing::of(
+$swing = Swing::simulated(
     new GolferSpec('bench', new Plant(['hang-back' => 2]), Handedness::Right, DeviceClass::DualPlate, 1780.0, 78.0),
 );
 $long = array_map(static function (array $v): array {

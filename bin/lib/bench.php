@@ -32,7 +32,7 @@ $jit = function_exists('opcache_get_status') ? (opcache_get_status(false)['jit']
 printf("PHP %s, JIT %s, %s\n\n", PHP_VERSION, $jit ? 'on' : 'off', trim($cpu[1] ?? 'unknown processor'));
 
 if (($argv[1] ?? '') !== 'agreement') {
-    $swing = Swing::of(new GolferSpec('bench'));
+    $swing = Swing::simulated(new GolferSpec('bench'));
     $csv = TraceCsv::write($swing->trace);
     $motion = $swing->motion();
     $codebook = Codebook::standard();
@@ -46,7 +46,7 @@ if (($argv[1] ?? '') !== 'agreement') {
     printf(
         "%-74s %9.1f ms\n",
         'simulate one swing, 1000 Hz, 12 channels',
-        median(15, static fn () => Swing::of(new GolferSpec('bench'))),
+        median(15, static fn () => Swing::simulated(new GolferSpec('bench'))),
     );
     printf(
         "%-74s %9.1f ms\n",

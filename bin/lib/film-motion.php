@@ -12,7 +12,7 @@ require dirname(__DIR__, 2).'/vendor/autoload.php';
 
 foreach (Fernhollow::recordings() as $i => $row) {
     foreach ($row['filmed'] as $view => $rate) {
-        $swing = Swing::of($row['spec']);
+        $swing = Swing::simulated($row['spec']);
         $motion = $swing->motion();
         $times = array_map(static fn ($s): float => round($s->t, 4), $swing->stations->all());
         $im = $times['IM'];

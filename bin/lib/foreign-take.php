@@ -11,7 +11,7 @@ use Core\Trace\DeviceClass;
 
 require dirname(__DIR__, 2).'/vendor/autoload.php';
 
-$trace = Swing::of(new GolferSpec('studio take 12', new Plant(['late-recentre' => 2]), device: DeviceClass::Mat))
+$trace = Swing::simulated(new GolferSpec('studio take 12', new Plant(['late-recentre' => 2]), device: DeviceClass::Mat))
     ->trace;
 echo "Time (ms),Left %,Right %,COP X (cm),COP Y (cm)\n";
 for ($i = 0; $i < $trace->samples(); $i++) {

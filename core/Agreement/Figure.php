@@ -23,7 +23,7 @@ final readonly class Figure
     }
 
     /** A figure that is not finite is undefined; of one whose error is not, only the estimate is told. */
-    public static function of(float $estimate, ?float $se, ?float $low, ?float $high, string $method): self
+    public static function estimated(float $estimate, ?float $se, ?float $low, ?float $high, string $method): self
     {
         if (! is_finite($estimate)) {
             return self::undefined(Undefined::NotFinite);
@@ -51,7 +51,7 @@ final readonly class Figure
         float $floor = -1.0,
         float $ceiling = 1.0,
     ): self {
-        return self::of(
+        return self::estimated(
             $estimate,
             $se,
             max($floor, $estimate - $quantile * $se),
@@ -62,7 +62,7 @@ final readonly class Figure
 
     public function within(float $low, float $high, string $method): self
     {
-        return $this->estimate === null ? $this : self::of($this->estimate, $this->se, $low, $high, $method);
+        return $this->estimate === null ? $this : self::estimated($this->estimate, $this->se, $low, $high, $method);
     }
 
     /** Too thin to be read: fewer than ten cases, or an interval wider than 0.5. */

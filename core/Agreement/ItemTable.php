@@ -85,7 +85,7 @@ final class ItemTable
      *
      * @throws CoreException when a rating lies outside the declared categories
      */
-    public static function of(
+    public static function fromRatings(
         RatingSet $set,
         array $items,
         ?array $declared = null,

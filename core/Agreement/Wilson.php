@@ -30,6 +30,6 @@ final class Wilson
         [$low, $high] = self::interval($k, $n, $confidence);
         $p = (float) $k / $n;
 
-        return Figure::of($p, sqrt($p * (1 - $p) / $n), $low, $high, 'wilson');
+        return Figure::estimated($p, sqrt($p * (1 - $p) / $n), $low, $high, 'wilson');
     }
 }

@@ -12,7 +12,7 @@ enum ClubGroup: string
     case Wood = 'wood';
 
     /** Null where the name says nothing of the group. */
-    public static function of(?string $club): ?self
+    public static function ofClub(?string $club): ?self
     {
         $name = mb_strtolower((string) $club);
 

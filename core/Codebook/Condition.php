@@ -33,7 +33,7 @@ final readonly class Condition
             return Truth::Unknown;
         }
         if (is_string($this->threshold)) {
-            return Truth::of(($m->value === $this->threshold) === ($this->op === 'is'));
+            return Truth::fromBool(($m->value === $this->threshold) === ($this->op === 'is'));
         }
         $v = $m->number();
         if ($v === null) {
@@ -46,7 +46,7 @@ final readonly class Condition
             default => $v >= $this->threshold,
         };
         if ($m->censored === null) {
-            return Truth::of($holds);
+            return Truth::fromBool($holds);
         }
         // A bound decides only when the whole side it leaves open answers alike.
         $upward = $this->op[0] === '>';

@@ -58,7 +58,7 @@ final readonly class Shown
      *
      * @throws CoreException
      */
-    public static function of(Evidence $evidence, array $findings = []): self
+    public static function fromEvidence(Evidence $evidence, array $findings = []): self
     {
         $trace = $evidence->trace;
         $lost = [];

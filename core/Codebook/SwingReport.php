@@ -23,8 +23,8 @@ final readonly class SwingReport
      */
     public function __construct(public Evidence $evidence, public array $doubts = [])
     {
-        $this->assessment = Assessment::of($evidence);
-        $this->held = Shown::of($evidence, $this->assessment->findings);
+        $this->assessment = Assessment::ofEvidence($evidence);
+        $this->held = Shown::fromEvidence($evidence, $this->assessment->findings);
     }
 
     /**

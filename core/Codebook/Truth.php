@@ -11,7 +11,7 @@ enum Truth
     case No;
     case Unknown;
 
-    public static function of(bool $b): self
+    public static function fromBool(bool $b): self
     {
         return $b ? self::Yes : self::No;
     }

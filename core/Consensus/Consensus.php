@@ -28,7 +28,7 @@ final readonly class Consensus
      * @param  list<Call>  $calls  one per panel member
      * @param  float  $majority  in (0.5, 1]
      */
-    public static function of(array $calls, float $majority = 0.75, int $able = 3): self
+    public static function fromCalls(array $calls, float $majority = 0.75, int $able = 3): self
     {
         $n = ['present' => 0, 'absent' => 0, 'cannot-tell' => 0];
         $severities = $onsets = [];

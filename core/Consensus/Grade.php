@@ -20,7 +20,7 @@ enum Grade: string
      * Verified and conflict need a verdict that clears its threshold by more than its uncertainty; one that
      * does not is borderline. Contested is the absence of a label, whatever the measurement says.
      */
-    public static function of(Label $label, Judgement $judgement): self
+    public static function grading(Label $label, Judgement $judgement): self
     {
         if ($label === Label::None) {
             return self::Contested;

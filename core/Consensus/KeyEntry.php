@@ -26,10 +26,10 @@ final readonly class KeyEntry
      * @param  float  $majority  in (0.5, 1], of those who could tell
      * @param  int  $able  how many must be able to tell
      */
-    public static function of(string $item, array $calls, Judgement $judgement, float $majority, int $able): self
+    public static function fromCalls(string $item, array $calls, Judgement $judgement, float $majority, int $able): self
     {
-        $consensus = Consensus::of($calls, $majority, $able);
+        $consensus = Consensus::fromCalls($calls, $majority, $able);
 
-        return new self($item, $consensus, $judgement, Grade::of($consensus->label, $judgement));
+        return new self($item, $consensus, $judgement, Grade::grading($consensus->label, $judgement));
     }
 }

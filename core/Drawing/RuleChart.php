@@ -60,7 +60,7 @@ final readonly class RuleChart
      * @param  array<string, StationTime>  $stations  by code
      * @return self|null null where the curve has no value between from and to
      */
-    public static function of(
+    public static function drawn(
         Illustration $drawn,
         float $from,
         float $to,

@@ -45,7 +45,7 @@ final readonly class TracePreview
      * @param  array<string, StationTime>  $stations  by code
      * @param  list<array{float, float}>  $spans  s
      */
-    public static function of(Series $curve, float $from, float $to, array $stations, array $spans): self
+    public static function drawn(Series $curve, float $from, float $to, array $stations, array $spans): self
     {
         $across = new Axis($from, max($to, $from + 1e-6), []);
         $x = static fn (float $t): float => round(

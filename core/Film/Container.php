@@ -14,7 +14,7 @@ enum Container: string
     case Matroska = 'matroska';
 
     /** @param  string  $head  at least the first 12 bytes */
-    public static function of(string $head): ?self
+    public static function recognised(string $head): ?self
     {
         return match (true) {
             in_array(substr($head, 4, 4), ['ftyp', 'moov', 'mdat', 'wide', 'free', 'skip'], true) => self::Mov,

@@ -47,7 +47,7 @@ final readonly class FrameClock
      *
      * @throws CoreException
      */
-    public static function of(array $times, float $rate, ?int $frames = null): self
+    public static function fromTimes(array $times, float $rate, ?int $frames = null): self
     {
         if ($times === [] || $rate <= 0.0) {
             throw new CoreException('A film without pictures has no clock.');

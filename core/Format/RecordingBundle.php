@@ -151,7 +151,7 @@ final class RecordingBundle
         return new ImportedRecording(
             $core,
             new Views(...array_map(self::view(...), $o->objects('views'))),
-            $times === [] ? null : StationTimes::of($times),
+            $times === [] ? null : StationTimes::fromTimes($times),
             new SideCar(
                 $mass,
                 $o->optionalOne(Handedness::class, 'handedness'),
@@ -185,7 +185,7 @@ final class RecordingBundle
             ) {
                 throw $named->wrong($name, 'needs three lists of coordinates');
             }
-            $of = JsonObject::of(['x' => $axes[0], 'y' => $axes[1], 'z' => $axes[2]], "point $name");
+            $of = JsonObject::from(['x' => $axes[0], 'y' => $axes[1], 'z' => $axes[2]], "point $name");
             [$x, $y, $z] = [
                 $of->numbers('x', self::MOST_SAMPLES),
                 $of->numbers('y', self::MOST_SAMPLES),

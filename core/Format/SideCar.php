@@ -76,6 +76,6 @@ final readonly class SideCar
             }
         }
 
-        return $times === [] ? null : StationTimes::of($times);
+        return $times === [] ? null : StationTimes::fromTimes($times);
     }
 }

@@ -23,9 +23,9 @@ final readonly class Assessment
     }
 
     /** @throws CoreException */
-    public static function of(Evidence $evidence): self
+    public static function ofEvidence(Evidence $evidence): self
     {
-        $findings = $evidence->trace === null ? [] : Quality::of($evidence->trace);
+        $findings = $evidence->trace === null ? [] : Quality::findings($evidence->trace);
         $all = Meter::read($evidence);
 
         return new self($all->limitedBy($findings), $findings, $all);

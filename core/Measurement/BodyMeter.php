@@ -131,7 +131,7 @@ final readonly class BodyMeter
      */
     private function turn(string $joint): array
     {
-        $turn = Turn::of($this->views, $joint, $this->signals->evidence->stations);
+        $turn = Turn::ofJoint($this->views, $joint, $this->signals->evidence->stations);
         $rate = $turn?->rate();
         $out = [];
         foreach (Station::cases() as $station) {

@@ -37,7 +37,7 @@ final readonly class Illustration
      *
      * @throws CoreException
      */
-    public static function of(Evidence $evidence, Measure $measure, ?string $station = null): ?self
+    public static function ofMeasure(Evidence $evidence, Measure $measure, ?string $station = null): ?self
     {
         $s = new Signals($evidence);
         $t = static fn (Station $at): ?float => $evidence->stations->t($at);
@@ -140,12 +140,12 @@ final readonly class Illustration
             Measure::PelvisSway => self::sway($evidence, 'pelvis', $t(Station::Address)),
             Measure::ChestSway => self::sway($evidence, 'chest', $t(Station::Address)),
             Measure::PelvisTurn => $level(
-                Turn::of($evidence->views, 'hip', $evidence->stations)?->series,
+                Turn::ofJoint($evidence->views, 'hip', $evidence->stations)?->series,
                 'pelvis turn',
                 'degrees',
             ),
             Measure::ChestTurn, Measure::ChestFirst => $level(
-                Turn::of($evidence->views, 'shoulder', $evidence->stations)?->series,
+                Turn::ofJoint($evidence->views, 'shoulder', $evidence->stations)?->series,
                 'chest turn',
                 'degrees',
             ),

@@ -20,7 +20,7 @@ final readonly class Spread
      * @param  list<float>  $values
      * @return self|null null below two values
      */
-    public static function of(array $values): ?self
+    public static function ofValues(array $values): ?self
     {
         $n = count($values);
         if ($n < 2) {
@@ -46,7 +46,7 @@ final readonly class Spread
             }
         }
 
-        return self::of($values);
+        return self::ofValues($values);
     }
 
     /**

@@ -58,7 +58,7 @@ final readonly class TimingMeter
         $needed = [Station::BackswingArm, Station::Top, Station::Impact];
         [$lb, $tp, $im] = array_map($this->signals->time(...), $needed);
         $share = $this->signals->share();
-        $turn = Turn::of($this->signals->evidence->views, 'shoulder', $this->signals->evidence->stations);
+        $turn = Turn::ofJoint($this->signals->evidence->views, 'shoulder', $this->signals->evidence->stations);
         if ($share === null || $turn === null || $lb === null || $tp === null || $im === null) {
             return Measured::none(
                 'ms',

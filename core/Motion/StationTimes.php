@@ -19,7 +19,7 @@ final readonly class StationTimes
      *
      * @throws CoreException when a code is unknown or two stations stand in the wrong order
      */
-    public static function of(array $times): self
+    public static function fromTimes(array $times): self
     {
         $sorted = [];
         foreach (array_keys($times) as $code) {
@@ -65,7 +65,7 @@ final readonly class StationTimes
      */
     public static function fromSeconds(array $seconds, float $uncertainty, StationSource $source): self
     {
-        return self::of(
+        return self::fromTimes(
             array_map(static fn (float $t): StationTime => new StationTime($t, $uncertainty, $source), $seconds),
         );
     }

@@ -119,7 +119,7 @@ final class StationsFromMotion
             $last = $t;
         }
 
-        return new FoundStations(StationTimes::of($times), $this->doubts);
+        return new FoundStations(StationTimes::fromTimes($times), $this->doubts);
     }
 
     /** @param  array<string, float>  $found */

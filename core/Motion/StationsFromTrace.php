@@ -77,7 +77,7 @@ final class StationsFromTrace
             }
         }
 
-        return new FoundStations(StationTimes::of($times), $doubts);
+        return new FoundStations(StationTimes::fromTimes($times), $doubts);
     }
 
     /** @throws CoreException */

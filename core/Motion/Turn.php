@@ -27,7 +27,7 @@ final readonly class Turn
      *
      * @throws CoreException
      */
-    public static function of(Views $views, string $joint, StationTimes $stations): ?self
+    public static function ofJoint(Views $views, string $joint, StationTimes $stations): ?self
     {
         $points = $views->of(View::Points);
         if ($points !== null && $points->has("lead_$joint") && $points->has("trail_$joint")) {

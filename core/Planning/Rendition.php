@@ -141,7 +141,7 @@ final readonly class Rendition
             }
         }
 
-        return StationTimes::of($times);
+        return StationTimes::fromTimes($times);
     }
 
     /** @throws CoreException */

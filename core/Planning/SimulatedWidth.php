@@ -28,7 +28,7 @@ final readonly class SimulatedWidth
      * @param  list<float>  $widths
      * @param  list<float>  $estimates
      */
-    public static function of(int $cases, int $studies, array $widths, array $estimates, int $covered): self
+    public static function summed(int $cases, int $studies, array $widths, array $estimates, int $covered): self
     {
         $n = count($widths);
         if ($n === 0) {

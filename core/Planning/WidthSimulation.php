@@ -54,7 +54,7 @@ final readonly class WidthSimulation
             }
         }
 
-        return SimulatedWidth::of($cases, $studies, $widths, $estimates, $covered);
+        return SimulatedWidth::summed($cases, $studies, $widths, $estimates, $covered);
     }
 
     /**

@@ -16,7 +16,7 @@ final class Coverage
      * @return array<string, array{truth: float, covered: float, below: float, above: float, width: float,
      *     without: int}> shares of intervals that hold the truth, that lie below it and above it, by figure
      */
-    public static function of(array $truth, int $studies, \Closure $study, ?\Closure $progress = null): array
+    public static function counted(array $truth, int $studies, \Closure $study, ?\Closure $progress = null): array
     {
         $none = array_fill_keys(array_keys($truth), 0);
         [$in, $below, $above, $without] = [$none, $none, $none, $none];

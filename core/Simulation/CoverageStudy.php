@@ -187,7 +187,7 @@ final readonly class CoverageStudy
     {
         $confidence = new Confidence;
 
-        return Coverage::of($truth, $studies, function (int $s) use ($cases, $bootstrap, $confidence): array {
+        return Coverage::counted($truth, $studies, function (int $s) use ($cases, $bootstrap, $confidence): array {
             [$table, $key] = $this->draw($cases, new Chance("$this->seed|$cases|$s"));
 
             return self::figures(

@@ -96,7 +96,7 @@ final class DetectionStudy
         $plant = new Plant($fault === null ? [] : [$fault => $severity]);
         $swings = [];
         foreach (DeviceClass::cases() as $device) {
-            $swings[$device->value] = Swing::of(
+            $swings[$device->value] = Swing::simulated(
                 new GolferSpec(
                     "$seed|$i",
                     $plant,
@@ -116,7 +116,7 @@ final class DetectionStudy
         }
         $points = StationsFromMotion::find(new Views($seen[View::Points->value]));
         $chance = new Chance("marks|$seed|$i");
-        $marked = StationTimes::of(
+        $marked = StationTimes::fromTimes(
             array_map(
                 static fn (StationTime $t): StationTime => new StationTime(
                     $t->t + $chance->normal(0.0, 0.004),
@@ -153,7 +153,7 @@ final class DetectionStudy
     private function count(string $arm, Evidence $evidence, ?string $planted, int $severity): void
     {
         $entailed = $planted === null ? [] : (Plant::ENTAILS[$planted] ?? []);
-        $sees = Shown::of($evidence);
+        $sees = Shown::fromEvidence($evidence);
         foreach ((new SwingReport($evidence))->faults($this->codebook) as $key => $found) {
             $said = $found->judgement->verdict;
             $c = &$this->counts[$key][$arm];

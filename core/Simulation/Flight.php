@@ -20,7 +20,7 @@ final readonly class Flight
      *
      * @throws CoreException
      */
-    public static function of(string $seed, string $shape, array $planted): BallFlight
+    public static function simulated(string $seed, string $shape, array $planted): BallFlight
     {
         $chance = new Chance("flight|$seed");
         $start = $chance->normal(0.0, 1.4);

@@ -89,7 +89,7 @@ final readonly class ScaleCoverage
                 'within 5' => $pair->within(5.0),
                 'spearman' => RankAgreement::spearman($x, $y, $confidence),
                 'kendall_w' => RankAgreement::kendall(self::said($table), $confidence)['w'],
-                ...self::components(VarianceComponents::of($table, $confidence, $bootstrap)),
+                ...self::components(VarianceComponents::fitted($table, $confidence, $bootstrap)),
             ];
         }
         $weights = Weights::ordinal($table->q);
@@ -159,7 +159,7 @@ final readonly class ScaleCoverage
                 'kendall_w' => (float) RankAgreement::kendall(self::said($table))['w']->estimate,
                 ...array_map(
                     static fn (Figure $f): float => (float) $f->estimate,
-                    self::components(VarianceComponents::of($table)),
+                    self::components(VarianceComponents::fitted($table)),
                 ),
             ];
         }
@@ -231,7 +231,7 @@ final readonly class ScaleCoverage
      * @param  int  $bootstrap  replicates; 0 for the analytic and jackknife intervals
      * @param  \Closure(int): void|null  $progress
      * @return array<string, array{truth: float, covered: float, below: float, above: float, width: float,
-     *     without: int}> as Coverage::of()
+     *     without: int}> as Coverage::counted()
      *
      * @throws CoreException
      */
@@ -239,7 +239,7 @@ final readonly class ScaleCoverage
     {
         $confidence = new Confidence;
 
-        return Coverage::of(
+        return Coverage::counted(
             $truth,
             $studies,
             fn (int $s): array => $this->figures(

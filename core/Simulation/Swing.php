@@ -32,7 +32,7 @@ final readonly class Swing
     }
 
     /** @throws CoreException */
-    public static function of(GolferSpec $spec, float $motionRateHz = 120.0): self
+    public static function simulated(GolferSpec $spec, float $motionRateHz = 120.0): self
     {
         $score = new Score($spec);
         $body = new Body($spec, $score);

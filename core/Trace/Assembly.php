@@ -21,7 +21,7 @@ final class Assembly
      *
      * @throws CoreException
      */
-    public static function of(array $channels, iterable $chunks, int $from, int $to): array
+    public static function assembled(array $channels, iterable $chunks, int $from, int $to): array
     {
         $width = count($channels);
         if ($width === 0 || $to < $from) {

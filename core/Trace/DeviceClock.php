@@ -18,7 +18,7 @@ final readonly class DeviceClock
      * @param  list<array{sample: int, device_s: float, server_s: float}>  $marks  one a chunk, in any order
      * @param  float  $statedHz  the rate the device states
      */
-    public static function of(array $marks, float $statedHz): ?self
+    public static function fitted(array $marks, float $statedHz): ?self
     {
         if ($marks === []) {
             return null;

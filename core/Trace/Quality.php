@@ -14,7 +14,7 @@ use Core\Trace\Check\Slips;
 final class Quality
 {
     /** @return list<QualityFinding> the gravest first */
-    public static function of(Trace $trace): array
+    public static function findings(Trace $trace): array
     {
         $found = [];
         foreach (self::checks() as $check) {

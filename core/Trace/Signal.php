@@ -21,7 +21,7 @@ enum Signal: string
     case Points = 'body points';
 
     /** @return list<self> the signals a channel feeds */
-    public static function of(string $channel, DeviceClass $device): array
+    public static function ofChannel(string $channel, DeviceClass $device): array
     {
         $kind = preg_replace('/^(lead|trail)_(?!pct)/', '', $channel);
 

@@ -30,7 +30,7 @@ function alike(int $n): array
     $golfer = Golfer::query()->where('handedness', 'right')->whereHas('consents')->orderBy('id')->firstOrFail();
     $ids = [];
     for ($i = 0; $i < $n; $i++) {
-        $swing = Swing::of(new GolferSpec("alike $i", device: DeviceClass::Mat));
+        $swing = Swing::simulated(new GolferSpec("alike $i", device: DeviceClass::Mat));
         $ids[] = app(StoreRecording::class)(
             $golfer,
             ['club' => 'hybrid', 'source' => 'file'],

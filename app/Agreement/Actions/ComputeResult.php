@@ -38,7 +38,7 @@ final readonly class ComputeResult
 
     public function make(Sitting $round, Progress $progress): RoundFigures
     {
-        $ratings = RoundRatings::of($round, $this->codebooks);
+        $ratings = RoundRatings::ofRound($round, $this->codebooks);
         $progress->tell(0.05);
         $options = RoundRatings::options();
         [$said, $scored] = [$ratings->said(), $ratings->scored()];
@@ -53,7 +53,7 @@ final readonly class ComputeResult
                 }
             }
         }
-        [$arms, $differences] = ArmComparison::of($ratings);
+        [$arms, $differences] = ArmComparison::fromRatings($ratings);
         $progress->tell(0.6);
 
         return new RoundFigures(
@@ -97,6 +97,6 @@ final readonly class ComputeResult
             ($round->erasedAt() !== null ||
                 ($kept->core_version === Version::CURRENT &&
                     $kept->isOfThisFormat() &&
-                    $kept->inputs_checksum === RoundRatings::of($round, $this->codebooks)->checksum));
+                    $kept->inputs_checksum === RoundRatings::ofRound($round, $this->codebooks)->checksum));
     }
 }

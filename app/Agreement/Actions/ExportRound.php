@@ -100,7 +100,7 @@ final readonly class ExportRound
      */
     private function write(Sitting $round, string $path): void
     {
-        $ratings = RoundRatings::of($round, $this->codebooks);
+        $ratings = RoundRatings::ofRound($round, $this->codebooks);
         $result = $round->result()->firstOrFail();
         $figures = $result->figures();
         $study = $figures->study;

@@ -45,7 +45,7 @@ final readonly class PersonPage
     public function of(Sitting $round, User $person, User $asking): array
     {
         $codebook = $this->codebooks->of($round);
-        $ratings = RoundRatings::of($round, $this->codebooks);
+        $ratings = RoundRatings::ofRound($round, $this->codebooks);
         $profile = new RaterProfile($this->calls->of($round, $ratings, $person, $asking));
         $figures = $profile->figures();
         $own = $person->is($asking);
@@ -75,7 +75,7 @@ final readonly class PersonPage
     public function record(Sitting $round, User $person, User $asking): RaterProfile
     {
         return new RaterProfile(
-            $this->calls->of($round, RoundRatings::of($round, $this->codebooks), $person, $asking),
+            $this->calls->of($round, RoundRatings::ofRound($round, $this->codebooks), $person, $asking),
         );
     }
 
@@ -97,7 +97,7 @@ final readonly class PersonPage
         foreach ($rounds as $each) {
             array_push($calls, ...$each->is($round) ? $here->calls : $this->calls->of(
                 $each,
-                RoundRatings::of($each, $this->codebooks),
+                RoundRatings::ofRound($each, $this->codebooks),
                 $person,
                 $asking,
             ));

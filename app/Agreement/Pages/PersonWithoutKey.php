@@ -64,7 +64,7 @@ final class PersonWithoutKey
         if ($set->isEmpty()) {
             return null;
         }
-        $table = ItemTable::of(
+        $table = ItemTable::fromRatings(
             $set,
             $set->items(),
             [Presence::Absent->value, Presence::Present->value],

@@ -38,7 +38,7 @@ final readonly class RoundComparison
         if ($before === null || $this->onlookers->of($for)->withheld($before) !== null) {
             return null;
         }
-        $of = [RoundRatings::of($before, $this->codebooks), RoundRatings::of($round, $this->codebooks)];
+        $of = [RoundRatings::ofRound($before, $this->codebooks), RoundRatings::ofRound($round, $this->codebooks)];
         $both = static fn (int $column): array => array_intersect(
             array_column($of[0]->rows, $column),
             array_column($of[1]->rows, $column),

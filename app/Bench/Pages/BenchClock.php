@@ -11,7 +11,7 @@ use Core\Number\Written;
 final class BenchClock
 {
     /** @return array{says: string, ways: list<array{by: string, shift: ?string, name: string}>}|null without points */
-    public static function of(Recording $recording): ?array
+    public static function ofRecording(Recording $recording): ?array
     {
         if ($recording->motion === null) {
             return null;

@@ -45,7 +45,7 @@ final readonly class BenchPage
             'about' => self::about($recording, $series),
             'film' => $recording->motion !== null || $recording->filmedViews() !== [],
             'fetch' => self::fetch($recording),
-            'traceTitle' => TraceTitle::of($recording),
+            'traceTitle' => TraceTitle::ofRecording($recording),
             'swings' => self::swings($series),
             'anew' => $this->works->underWay(WorkKind::Measure, $recording) !== null,
             'findings' => $this->findings->of($measured->notes()),
@@ -57,8 +57,8 @@ final readonly class BenchPage
                 $this->rows->of($measured, $codebook->lens, $this->spreads->of($series)),
             ),
             'stations' => $this->stations->of($recording),
-            'clock' => BenchClock::of($recording),
-            'films' => FilmRows::of($recording),
+            'clock' => BenchClock::ofRecording($recording),
+            'films' => FilmRows::ofRecording($recording),
         ];
     }
 

@@ -9,7 +9,7 @@ use App\Models\Recording;
 /** What stands above a recording's trace: what is drawn, and what it was made from. */
 final class TraceTitle
 {
-    public static function of(Recording $recording): string
+    public static function ofRecording(Recording $recording): string
     {
         $parts = [__('stage.trace.share')];
         if ($recording->device_class === 'plate') {

@@ -31,11 +31,11 @@ final class VerdictCurves
         $out = [];
         foreach (($set->verdicts($lens)[$fault] ?? null)->judgement->deciding ?? [] as $condition) {
             $found = $condition->foundIn($set->measured());
-            $drawn = Illustration::of($evidence, $condition->measure, $condition->station);
+            $drawn = Illustration::ofMeasure($evidence, $condition->measure, $condition->station);
             $threshold = $condition->threshold;
             $chart = $drawn === null || ! is_float($threshold)
                 ? null
-                : RuleChart::of($drawn, $from, $to, $threshold, $found, $evidence->stations->all());
+                : RuleChart::drawn($drawn, $from, $to, $threshold, $found, $evidence->stations->all());
             $out[] = [
                 'title' => ucfirst(Term::measure($condition->measure, $condition->station)),
                 'value' => self::value($found),

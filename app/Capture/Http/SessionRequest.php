@@ -51,6 +51,6 @@ final class SessionRequest extends FormRequest
     {
         $stance = $this->validated('stance');
 
-        return $stance === null ? null : StanceJson::read(JsonObject::of($stance, 'stance'));
+        return $stance === null ? null : StanceJson::read(JsonObject::from($stance, 'stance'));
     }
 }

@@ -55,7 +55,7 @@ final class CaptureLive
         $missing = $trace === null ? 0 : count(array_filter($trace->channels[$session->channels[0]], is_nan(...)));
         $silent =
             $session->last_seen_at === null ? null : abs(now()->diffInMilliseconds($session->last_seen_at)) / 1000;
-        $warnings = DeviceClock::of($marks, $session->rate_hz)?->warnings() ?? [];
+        $warnings = DeviceClock::fitted($marks, $session->rate_hz)?->warnings() ?? [];
         if ($missing > 0.005 * max(1, $trace?->samples() ?? 1)) {
             $warnings[] = sprintf(
                 '%.0f ms of the last ten seconds have not arrived.',

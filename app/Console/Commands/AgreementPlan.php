@@ -163,7 +163,7 @@ final class AgreementPlan extends Command
         $set = new RatingSet;
         RatingsCsv::readRatings($stream, $name, $set);
         fclose($stream);
-        $table = ItemTable::of($set, $set->items());
+        $table = ItemTable::fromRatings($set, $set->items());
         $positive = $table->code($this->text('positive'));
         if ($table->q !== 2 || $positive === null) {
             throw FormatException::in(

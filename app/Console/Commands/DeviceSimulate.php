@@ -98,7 +98,7 @@ final class DeviceSimulate extends Command
         $stance = [];
         $rate = 0.0;
         for ($s = 0; $s < max(1, (int) $this->option('swings')); $s++) {
-            $swing = Swing::of(new GolferSpec($this->text('seed')."|$s", $plant, device: $device));
+            $swing = Swing::simulated(new GolferSpec($this->text('seed')."|$s", $plant, device: $device));
             $trace = $swing->trace;
             $rate = $trace->rateHz;
             $channels = array_keys($trace->channels);

@@ -105,14 +105,14 @@ final class TraceMeasure extends Command
         $found = $in->stations === null ? StationFinder::find($in->views, $in->trace) : null;
         $codebook = CodebookDocument::standard()->under(
             $this->text('lens'),
-            ClubGroup::of($in->facts->club),
+            ClubGroup::ofClub($in->facts->club),
             $in->facts->swing ?? 'full',
         );
 
         return [
             new SwingReport(
                 new Evidence(
-                    $in->stations ?? ($found->times ?? StationTimes::of([])),
+                    $in->stations ?? ($found->times ?? StationTimes::fromTimes([])),
                     $in->trace,
                     $in->views,
                     $in->trace->stance,

@@ -58,7 +58,7 @@ final readonly class DebriefPage
             'next' => $place < $order->count() ? route('debrief', [$round, $place + 1]) : null,
             'kind' => $case->kind->value,
             'evidence' => route('bench.evidence', $recording, false),
-            'traceTitle' => TraceTitle::of($recording),
+            'traceTitle' => TraceTitle::ofRecording($recording),
             'swings' => self::swings($case),
             'drawn' => array_values(array_filter($people, static fn (array $p): bool => $p['aids'] !== [])),
             'faults' => array_map(static fn (array $f): array => self::fault($f, $names), $said['faults']),

@@ -19,7 +19,7 @@ final class AsStance implements CastsAttributes
 {
     public function get(Model $model, string $key, mixed $value, array $attributes): ?Stance
     {
-        return is_string($value) ? StanceJson::read(JsonObject::of(json_decode($value, true), 'the stance')) : null;
+        return is_string($value) ? StanceJson::read(JsonObject::from(json_decode($value, true), 'the stance')) : null;
     }
 
     public function set(Model $model, string $key, mixed $value, array $attributes): ?string

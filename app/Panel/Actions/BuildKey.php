@@ -185,7 +185,7 @@ final readonly class BuildKey
     private static function entry(CaseKind $kind, string $fault, array $calls, array $measured, ?KeyEntry $ruled): array
     {
         $judgement = self::judge($kind, array_map(static fn (array $m): Judgement => $m[$fault]->judgement, $measured));
-        $entry = CoreKeyEntry::of(
+        $entry = CoreKeyEntry::fromCalls(
             $fault,
             array_map(static fn (Call $c): CoreCall => $c->toCore(), $calls),
             $judgement,

@@ -115,7 +115,7 @@ final readonly class ConvertFilm
         $this->files->put($film->path('original.mp4'), $stream);
         $film->update(
             self::row(
-                FrameClock::of($facts->times, FrameClock::rateFor($facts->times)),
+                FrameClock::fromTimes($facts->times, FrameClock::rateFor($facts->times)),
                 $facts->width,
                 $facts->height,
             ) + [

@@ -46,7 +46,7 @@ final readonly class MeasureRecording
             $faults[$lens] = array_map(
                 VerdictJson::write(...),
                 $report->faults(
-                    $this->codebooks->under($document, $lens, ClubGroup::of($recording->club), $recording->swing),
+                    $this->codebooks->under($document, $lens, ClubGroup::ofClub($recording->club), $recording->swing),
                 ),
             );
         }

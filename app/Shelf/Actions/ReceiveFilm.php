@@ -78,7 +78,7 @@ final readonly class ReceiveFilm
      */
     public function append(Film $film, int $offset, string $part): int
     {
-        if ($offset === 0 && $film->state === 'arriving' && Container::of($part) === null) {
+        if ($offset === 0 && $film->state === 'arriving' && Container::recognised($part) === null) {
             $film->update([
                 'state' => 'refused',
                 'message' => (string) __('refusals.shelf.no-film'),
@@ -114,7 +114,7 @@ final readonly class ReceiveFilm
                 throw new ActionException((string) __('refusals.shelf.disk-full-what-came'));
             }
             $film->received = $offset + strlen($part);
-            $film->container ??= Container::of($part)?->value;
+            $film->container ??= Container::recognised($part)?->value;
             if ($film->received === $film->bytes) {
                 $this->complete($film, $path);
             }

@@ -19,7 +19,7 @@ final class FilmRows
     private const UNDER_WAY = ['waiting', 'converting'];
 
     /** @return list<FilmRow> */
-    public static function of(Recording $recording): array
+    public static function ofRecording(Recording $recording): array
     {
         $known = $recording->films->keyBy('view');
 

@@ -31,15 +31,15 @@ final readonly class ImportPreview
     public function of(ImportedRecording $in): array
     {
         $found = $in->stations === null ? StationFinder::find($in->views, $in->trace) : null;
-        $stations = $in->stations ?? $found->times ?? StationTimes::of([]);
-        $assessment = Assessment::of(new Evidence($stations, $in->trace, $in->views, $in->trace->stance));
+        $stations = $in->stations ?? $found->times ?? StationTimes::fromTimes([]);
+        $assessment = Assessment::ofEvidence(new Evidence($stations, $in->trace, $in->views, $in->trace->stance));
         [$name, $curve] = self::curve($in->trace);
         $from = max($in->trace->t0, ($stations->t(Station::Address) ?? $in->trace->t0) - 0.5);
         $to = min($curve->end(), ($stations->t(Station::Finish) ?? $curve->end()) + 0.4);
         $all = $assessment->measurements->all();
 
         return [
-            'chart' => TracePreview::of($curve, $from, $to, $stations->all(), self::spans($assessment)),
+            'chart' => TracePreview::drawn($curve, $from, $to, $stations->all(), self::spans($assessment)),
             'stretch' => (string) __('import.stretch', [
                 'curve' => ucfirst((string) __("import.curve.$name")),
                 'from' => Written::fixed($from, 1),

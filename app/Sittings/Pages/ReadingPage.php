@@ -43,7 +43,7 @@ final readonly class ReadingPage
             'about' => self::about($reading),
             'secondLook' => $reading->stage === Stage::Reveal,
             'fetch' => self::fetch($reading),
-            'traceTitle' => TraceTitle::of($case->recording),
+            'traceTitle' => TraceTitle::ofRecording($case->recording),
             'swings' => self::swings($reading),
             'kind' => $case->kind->value,
             'isSingle' => $case->kind === CaseKind::Single,

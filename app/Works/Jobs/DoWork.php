@@ -62,7 +62,7 @@ final class DoWork implements ShouldQueue
             return;
         }
         try {
-            $doers->carryOut($work, Progress::of($work));
+            $doers->carryOut($work, Progress::ofWork($work));
             $end(WorkState::Done);
         } catch (ActionException $e) {
             $end(WorkState::Failed, $e->getMessage());

@@ -40,14 +40,14 @@ final class Alpha
             return Figure::undefined(Remark::of(Undefined::TooManyValues, most: DistanceAlpha::MOST_VALUES));
         }
 
-        return self::of($alpha, $confidence, $bootstrap, $table->isPerfect() ? [$table->paired, $seen] : null);
+        return self::worked($alpha, $confidence, $bootstrap, $table->isPerfect() ? [$table->paired, $seen] : null);
     }
 
     /**
      * @param  array{int, array<int, int>}|null  $perfect  where all ratings agree: the paired units, and how often each
      *     value occurs in them
      */
-    public static function of(
+    public static function worked(
         Resampled $alpha,
         Confidence $confidence,
         ?CaseBootstrap $bootstrap,
@@ -59,13 +59,13 @@ final class Alpha
             return Figure::undefined(Undefined::NoDisagreement);
         }
         if (count($left) < 2) {
-            return Figure::of($value, null, null, null, 'point');
+            return Figure::estimated($value, null, null, null, 'point');
         }
         if ($perfect !== null) {
             $n = array_sum($perfect[1]);
             $pe = array_sum(array_map(static fn (int $c): float => ((float) $c / $n) ** 2, $perfect[1]));
 
-            return Figure::of(
+            return Figure::estimated(
                 1.0,
                 0.0,
                 CaseError::perfectLow($perfect[0], $pe, $confidence),
@@ -77,7 +77,7 @@ final class Alpha
 
         return $resample === null
             ? CaseError::jackknifed($value, array_column($left, 0), $confidence)
-            : Figure::of($value, $resample->se, $resample->low, $resample->high, $resample->method);
+            : Figure::estimated($value, $resample->se, $resample->low, $resample->high, $resample->method);
     }
 
     /** @return array<int, int> how often each category occurs in units with two ratings or more */

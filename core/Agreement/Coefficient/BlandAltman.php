@@ -56,7 +56,7 @@ final readonly class BlandAltman
     {
         return match (true) {
             $this->n === 0 => Figure::undefined(Undefined::NotMeasuredByBoth),
-            $this->n === 1 => Figure::of($this->bias, null, null, null, 'point'),
+            $this->n === 1 => Figure::estimated($this->bias, null, null, null, 'point'),
             default => Figure::around(
                 $this->bias,
                 $this->s / sqrt($this->n),
@@ -106,7 +106,7 @@ final readonly class BlandAltman
         }
         $c = 2 * $sxy / $of;
         if ($n < 3 || $sxx <= 0.0 || $syy <= 0.0 || $sxy === 0.0 || abs($c) >= 1.0 - 1e-15) {
-            return Figure::of($c, null, null, null, 'point');
+            return Figure::estimated($c, null, null, null, 'point');
         }
         $r2 = min(1.0, $sxy * $sxy / ($sxx * $syy));
         $r = $sxy < 0 ? -sqrt($r2) : sqrt($r2);
@@ -120,7 +120,7 @@ final readonly class BlandAltman
         $se = sqrt(max(0.0, $variance));
         $z = atanh($c);
 
-        return Figure::of(
+        return Figure::estimated(
             $c,
             $se * $c2,
             tanh($z - $this->confidence->z * $se),

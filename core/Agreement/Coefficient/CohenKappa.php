@@ -139,7 +139,7 @@ final readonly class CohenKappa
         $se = sqrt(max(0.0, $sum - ($kappa - $pe * (1 - $kappa)) ** 2) / $n) / (1 - $pe);
 
         return $this->agreeing === $n
-            ? Figure::of(
+            ? Figure::estimated(
                 $kappa,
                 $se,
                 CaseError::perfectLow($n, $pe, $this->confidence),
@@ -163,7 +163,7 @@ final readonly class CohenKappa
         [$low, $high] = Wilson::interval($this->agreeing, $this->n, $this->confidence);
         $scale = static fn (float $v): float => ((float) $q * $v - 1.0) / ((float) $q - 1.0);
 
-        return Figure::of(
+        return Figure::estimated(
             $scale($p),
             ((float) $q / ((float) $q - 1.0)) * sqrt(($p * (1.0 - $p)) / (float) $this->n),
             $scale($low),

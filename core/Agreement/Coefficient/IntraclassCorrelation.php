@@ -53,8 +53,8 @@ final readonly class IntraclassCorrelation
         foreach (self::NAMES as $i => $name) {
             $out[$name] = match (true) {
                 is_nan($values[$i]) => Figure::undefined(Undefined::NoVarianceToShare),
-                $intervals[$i] === null => Figure::of($values[$i], null, null, null, 'point'),
-                default => Figure::of($values[$i], null, ...$intervals[$i]),
+                $intervals[$i] === null => Figure::estimated($values[$i], null, null, null, 'point'),
+                default => Figure::estimated($values[$i], null, ...$intervals[$i]),
             };
         }
 

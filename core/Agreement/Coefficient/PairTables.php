@@ -169,7 +169,7 @@ final class PairTables
                 }
             }
 
-            return Figure::of($sum / $count, 0.0, $low, 1.0, 'perfect-agreement bound');
+            return Figure::estimated($sum / $count, 0.0, $low, 1.0, 'perfect-agreement bound');
         }
 
         return CaseError::jackknifed($sum / $count, $left, $this->confidence);

@@ -68,7 +68,7 @@ final class RankAgreement
         if ($w === null) {
             return ['w' => Figure::undefined(Undefined::AllTied), ...$none];
         }
-        $figure = Figure::of($w, null, null, null, 'point');
+        $figure = Figure::estimated($w, null, null, null, 'point');
         if ($n >= 10 && $n <= self::MOST && $w < 1 - 1e-12) {
             $figure = CaseError::jackknifed($w, self::leaveOneOut($ranks, $sums, $ties), $confidence, 0.0);
         }
@@ -172,11 +172,11 @@ final class RankAgreement
         }
         $rho = $xy / sqrt($xx * $yy);
         if ($n < 4 || abs($rho) > 1 - 1e-12) {
-            return Figure::of($rho, null, null, null, 'point');
+            return Figure::estimated($rho, null, null, null, 'point');
         }
         $se = sqrt((1 + $rho * $rho / 2) / ($n - 3));
 
-        return Figure::of(
+        return Figure::estimated(
             $rho,
             $se * (1 - $rho * $rho),
             tanh(atanh($rho) - $confidence->z * $se),

@@ -88,7 +88,7 @@ final class SetDistance
         $perfect =
             array_filter($units, static fn (array $u): bool => array_unique($u[0], SORT_REGULAR) !== [$u[0][0]]) === [];
 
-        return Alpha::of(
+        return Alpha::worked(
             new DistanceAlpha($units, self::masi(...)),
             $confidence,
             $bootstrap,
@@ -122,7 +122,7 @@ final class SetDistance
         }
         $mean = array_sum($means) / $n;
         if ($n === 1) {
-            return Figure::of($mean, null, null, null, 'point');
+            return Figure::estimated($mean, null, null, null, 'point');
         }
         $squares = array_sum(array_map(static fn (float $v): float => ($v - $mean) ** 2, $means));
 

@@ -28,7 +28,7 @@ final readonly class VarianceComponents
     ) {
     }
 
-    public static function of(
+    public static function fitted(
         ItemTable $table,
         Confidence $confidence = new Confidence(),
         ?CaseBootstrap $bootstrap = null,
@@ -56,8 +56,8 @@ final readonly class VarianceComponents
             $r = $intervals[$i];
             $figures[] =
                 $r === null
-                    ? Figure::of($v, null, null, null, 'point')
-                    : Figure::of($v, $r->se, $r->low, $r->high, $r->method);
+                    ? Figure::estimated($v, null, null, null, 'point')
+                    : Figure::estimated($v, $r->se, $r->low, $r->high, $r->method);
         }
 
         return new self($figures[0], $figures[1], $figures[2], null);

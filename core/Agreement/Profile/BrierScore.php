@@ -59,7 +59,7 @@ final class BrierScore
         }
         $mean = $this->sum / $this->n;
         if ($this->n < 2) {
-            return Figure::of($mean, null, null, null, 'point');
+            return Figure::estimated($mean, null, null, null, 'point');
         }
         $se = sqrt(max(0.0, $this->squares - $this->n * $mean * $mean) / ($this->n * ($this->n - 1)));
 

@@ -52,7 +52,7 @@ final readonly class KeyBootstrap
                     $this->bootstrap->replicates,
                 );
                 if ($r->low < $r->high) {
-                    $figures[$rater][$name] = Figure::of(
+                    $figures[$rater][$name] = Figure::estimated(
                         $figure->estimate,
                         $name === 'youden' || $name === 'mcc' ? $r->se : $figure->se,
                         $r->low,

@@ -116,7 +116,7 @@ final class KeyTable
         [$l2, $u2] = Wilson::interval($tn, $tn + $fp, $confidence);
         $j = $hit + $right - 1;
 
-        return Figure::of(
+        return Figure::estimated(
             $j,
             sqrt(($hit * (1 - $hit)) / ($tp + $fn) + ($right * (1 - $right)) / ($tn + $fp)),
             max(-1.0, $j - hypot($hit - $l1, $right - $l2)),
@@ -134,7 +134,7 @@ final class KeyTable
     {
         $figure = CaseError::jackknifed($value, $left, $confidence);
 
-        return $figure->se === 0.0 ? Figure::of($value, null, null, null, 'point') : $figure;
+        return $figure->se === 0.0 ? Figure::estimated($value, null, null, null, 'point') : $figure;
     }
 
     /**

@@ -129,7 +129,7 @@ final readonly class RaterProfile
     /** The control chart over the windows; null with fewer than two that hold positives and negatives. */
     public function drift(): ?DriftChart
     {
-        return DriftChart::of(array_column($this->windows(), 'cells'));
+        return DriftChart::overWindows(array_column($this->windows(), 'cells'));
     }
 
     /** @return list<string> in the order in which they were read */

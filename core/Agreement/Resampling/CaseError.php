@@ -31,7 +31,7 @@ final class CaseError
         }
         $c = count($byCase);
         if ($c < 2) {
-            return Figure::of($estimate, null, null, null, 'point');
+            return Figure::estimated($estimate, null, null, null, 'point');
         }
         $squares = 0.0;
         foreach ($byCase as $d) {
@@ -60,7 +60,7 @@ final class CaseError
             $squares += ($v - $mean) * ($v - $mean);
         }
         if ($n < 2 || is_nan($squares)) {
-            return Figure::of($estimate, null, null, null, 'point');
+            return Figure::estimated($estimate, null, null, null, 'point');
         }
 
         return Figure::around(

@@ -171,7 +171,7 @@ final readonly class Comparison
         }
         $d = $second - $first;
         if ($fewest < 2) {
-            return new self($first, $second, Figure::of($d, null, null, null, 'point'), null, $cases, 0);
+            return new self($first, $second, Figure::estimated($d, null, null, null, 'point'), null, $cases, 0);
         }
         $values = [];
         $beyond = $permutations = 0;
@@ -188,7 +188,7 @@ final readonly class Comparison
         }
         $p = $permutations === 0 ? null : (float) (1 + $beyond) / (1 + $permutations);
         if ($values === [] || count($values) < 0.95 * $resamples) {
-            return new self($first, $second, Figure::of($d, null, null, null, 'point'), $p, $cases, $permutations);
+            return new self($first, $second, Figure::estimated($d, null, null, null, 'point'), $p, $cases, $permutations);
         }
         $interval = Resample::bca(
             $d,
@@ -201,7 +201,7 @@ final readonly class Comparison
         return new self(
             $first,
             $second,
-            Figure::of($d, $interval->se, $interval->low, $interval->high, $interval->method),
+            Figure::estimated($d, $interval->se, $interval->low, $interval->high, $interval->method),
             $p,
             $cases,
             $permutations,

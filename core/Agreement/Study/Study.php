@@ -70,10 +70,10 @@ final class Study
      */
     public function twoWays(array $items): array
     {
-        $table = ItemTable::of($this->set, $items, $this->options->categories, $this->options->cannotTell);
+        $table = ItemTable::fromRatings($this->set, $items, $this->options->categories, $this->options->cannotTell);
 
         return $table->scale->isCategorical()
-            ? TwoWays::of($table, Weights::asked($table, $this->options->weights))
+            ? TwoWays::compared($table, Weights::asked($table, $this->options->weights))
             : [];
     }
 
@@ -85,13 +85,13 @@ final class Study
     public function item(array $items): ItemResult
     {
         $o = $this->options;
-        $table = ItemTable::of($this->set, $items, $o->categories, $o->cannotTell);
+        $table = ItemTable::fromRatings($this->set, $items, $o->categories, $o->cannotTell);
         $weights = Weights::asked($table, $o->weights);
         $pairs = $table->scale->isCategorical() ? new PairTables($table, $weights, $o->confidence) : null;
         [$coefficients, $specific] = $this->coefficients($table, $weights, $pairs);
         $three = null;
         if ($o->cannotTell !== null && $table->scale->isCategorical()) {
-            $all = ItemTable::of(
+            $all = ItemTable::fromRatings(
                 $this->set,
                 $items,
                 $o->categories === null ? null : [...$table->categories, $o->cannotTell],
@@ -245,7 +245,7 @@ final class Study
                 $twice->add((string) $i, '', '2', $two);
             }
             // Over the item's categories, as weights depend on how many there are.
-            $table = ItemTable::of(
+            $table = ItemTable::fromRatings(
                 $twice,
                 [''],
                 $this->options->categories ??

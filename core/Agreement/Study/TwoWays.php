@@ -21,7 +21,7 @@ final readonly class TwoWays
     }
 
     /** @return list<self> every count-based coefficient, then the specific agreement of every category */
-    public static function of(ItemTable $table, Weights $weights): array
+    public static function compared(ItemTable $table, Weights $weights): array
     {
         $packed = array_map(
             static fn (float $v): ?float => is_nan($v) ? null : $v,

@@ -21,7 +21,7 @@ final class FigureJson
     /** @throws \Core\Format\FormatException when it is not what write() makes */
     public static function read(mixed $data): Figure
     {
-        $o = JsonObject::of($data, 'a figure');
+        $o = JsonObject::from($data, 'a figure');
         if (! $o->has('estimate')) {
             return new Figure(null, null, null, null, '', RemarkJson::read($o->plain()['reason'] ?? null));
         }

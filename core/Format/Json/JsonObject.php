@@ -39,7 +39,7 @@ final readonly class JsonObject
      *
      * @throws FormatException when it is no object
      */
-    public static function of(mixed $data, string $where): self
+    public static function from(mixed $data, string $where): self
     {
         return is_array($data) ? new self($data, $where) : throw FormatException::in($where, 'an object is missing');
     }

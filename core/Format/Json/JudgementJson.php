@@ -35,7 +35,7 @@ final class JudgementJson
     /** @throws \Core\Format\FormatException when it is not what write() makes */
     public static function read(mixed $data): Judgement
     {
-        $o = JsonObject::of($data, 'a verdict');
+        $o = JsonObject::from($data, 'a verdict');
         if ($o->whole('version') > self::VERSION) {
             throw $o->wrong('version', 'is one that this program does not know');
         }

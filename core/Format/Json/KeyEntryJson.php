@@ -37,7 +37,7 @@ final class KeyEntryJson
     /** @throws \Core\Format\FormatException when it is not what write() makes */
     public static function read(mixed $data): KeyEntry
     {
-        $o = JsonObject::of($data, 'a key entry');
+        $o = JsonObject::from($data, 'a key entry');
         if ($o->whole('version') !== self::VERSION) {
             throw $o->wrong('version', 'is one that this program does not know');
         }

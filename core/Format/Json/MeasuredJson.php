@@ -33,7 +33,7 @@ final class MeasuredJson
     public static function read(mixed $data): Measurements
     {
         $out = [];
-        foreach (JsonObject::of($data, 'the measurements')->members() as $key => $found) {
+        foreach (JsonObject::from($data, 'the measurements')->members() as $key => $found) {
             if (Measure::tryFrom($key) === null) {
                 throw $found->wrong($key, 'is no measure');
             }

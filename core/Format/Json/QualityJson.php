@@ -34,7 +34,7 @@ final class QualityJson
     /** @throws \Core\Format\FormatException when it is not what write() makes */
     public static function read(mixed $data): QualityNote
     {
-        $o = JsonObject::of($data, 'a finding');
+        $o = JsonObject::from($data, 'a finding');
         $severity = $o->text('severity');
         $effect = $o->text('effect');
 

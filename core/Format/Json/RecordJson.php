@@ -23,7 +23,7 @@ final class RecordJson
     /** @throws \Core\Format\FormatException when it is not what write() or publish() makes */
     public static function read(mixed $data): RaterProfile
     {
-        $o = JsonObject::of($data, 'a record');
+        $o = JsonObject::from($data, 'a record');
         if ($o->whole('version') !== self::VERSION) {
             throw $o->wrong('version', 'is one that this program does not know');
         }

@@ -29,7 +29,7 @@ final class RemarkJson
         if (is_string($data)) {
             return Remark::wordedThen($data);
         }
-        $object = JsonObject::of($data, 'a remark');
+        $object = JsonObject::from($data, 'a remark');
         $with = [];
         foreach ($object->optionalObject('with')?->plain() ?? [] as $name => $value) {
             $with[(string) $name] = self::parameter($object, (string) $name, $value);
@@ -62,7 +62,7 @@ final class RemarkJson
     {
         if (is_array($value) && array_is_list($value)) {
             return $value === [] || is_string($value[0])
-                ? JsonObject::of(['of' => $value], 'a remark')->texts('of')
+                ? JsonObject::from(['of' => $value], 'a remark')->texts('of')
                 : array_map(self::read(...), $value);
         }
 

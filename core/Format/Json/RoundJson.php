@@ -61,7 +61,7 @@ final class RoundJson
     /** @throws \Core\Format\FormatException when it is not what this or an earlier release wrote */
     public static function read(mixed $data): RoundResult
     {
-        $o = JsonObject::of($data, 'the figures of a round');
+        $o = JsonObject::from($data, 'the figures of a round');
         $version = $o->has('version') ? $o->whole('version') : 1;
         if ($version > self::VERSION) {
             throw $o->wrong('version', 'is one that this program does not know');

@@ -128,7 +128,7 @@ final readonly class StudyJson
     /** @throws \Core\Format\FormatException when it is not what study() makes */
     public static function read(mixed $data): StudyResult
     {
-        $o = JsonObject::of($data, 'a study');
+        $o = JsonObject::from($data, 'a study');
         $items = [];
         foreach ($o->objects('items') as $item) {
             $items[$item->text('item', 400)] = self::readItem($item);

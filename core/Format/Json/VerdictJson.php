@@ -24,7 +24,7 @@ final class VerdictJson
     /** @throws \Core\Format\FormatException when it is not what write() makes */
     public static function read(mixed $data): FaultVerdict
     {
-        $o = JsonObject::of($data, 'a verdict');
+        $o = JsonObject::from($data, 'a verdict');
 
         return new FaultVerdict(
             $o->one(Observability::class, 'observability'),

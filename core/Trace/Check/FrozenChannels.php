@@ -93,7 +93,7 @@ final readonly class FrozenChannels implements Check
         foreach ($spans as [$from, $to, $names]) {
             $signals = [];
             foreach ($names as $name) {
-                foreach (Signal::of($name, $trace->device) as $signal) {
+                foreach (Signal::ofChannel($name, $trace->device) as $signal) {
                     $signals[$signal->value] = $signal;
                 }
             }

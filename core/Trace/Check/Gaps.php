@@ -97,7 +97,7 @@ final readonly class Gaps implements Check
     {
         $out = [];
         foreach ($names as $name) {
-            foreach (Signal::of($name, $trace->device) as $signal) {
+            foreach (Signal::ofChannel($name, $trace->device) as $signal) {
                 $out[$signal->value] = $signal;
             }
         }

@@ -156,7 +156,7 @@ final readonly class Plausibility implements Check
                 foreach ($values as $v) {
                     $most = is_nan($v) ? $most : max($most, abs($v));
                 }
-                foreach (Signal::of($name, $trace->device) as $signal) {
+                foreach (Signal::ofChannel($name, $trace->device) as $signal) {
                     $signals[$signal->value] = $signal;
                 }
             }

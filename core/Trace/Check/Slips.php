@@ -86,7 +86,7 @@ final readonly class Slips implements Check
             if ($burst !== null) {
                 $out[] = new QualityFinding(
                     'slipped', 'serious', Remark::of(Flaw::CopLeaps, channel: $name, at_s: $burst[0]),
-                    QualityFinding::NULLED, Signal::of($name, $trace->device), [$burst[0] - 0.02, $burst[1] + 0.02],
+                    QualityFinding::NULLED, Signal::ofChannel($name, $trace->device), [$burst[0] - 0.02, $burst[1] + 0.02],
                 );
             }
         }

@@ -81,11 +81,11 @@ it('never lets NAN or infinity into its result', function () {
 });
 
 it('counts as thin what rests on few cases or has a wide interval', function () {
-    expect(Figure::of(0.5, 0.1, 0.3, 0.7, '')->isThin(12))
+    expect(Figure::estimated(0.5, 0.1, 0.3, 0.7, '')->isThin(12))
         ->toBeFalse()
-        ->and(Figure::of(0.5, 0.1, 0.3, 0.7, '')->isThin(9))
+        ->and(Figure::estimated(0.5, 0.1, 0.3, 0.7, '')->isThin(9))
         ->toBeTrue()
-        ->and(Figure::of(0.5, 0.2, 0.1, 0.9, '')->isThin(50))
+        ->and(Figure::estimated(0.5, 0.2, 0.1, 0.9, '')->isThin(50))
         ->toBeTrue()
         ->and(Figure::undefined(Undefined::NoPairs)->isThin(50))
         ->toBeTrue();

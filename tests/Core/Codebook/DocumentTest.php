@@ -192,13 +192,13 @@ it('has the bands of the brief, and others for a wedge', function () {
         ->toBe([-12.0, -1.0])
         ->and(CodebookDocument::standard()->under('early-recentre', ClubGroup::Wedge)->lens->bands['setup_share'])
         ->toBe([50.0, 64.0])
-        ->and(ClubGroup::of('pitching wedge'))
+        ->and(ClubGroup::ofClub('pitching wedge'))
         ->toBe(ClubGroup::Wedge)
-        ->and(ClubGroup::of('7-iron'))
+        ->and(ClubGroup::ofClub('7-iron'))
         ->toBe(ClubGroup::Iron)
-        ->and(ClubGroup::of('hybrid'))
+        ->and(ClubGroup::ofClub('hybrid'))
         ->toBe(ClubGroup::Wood)
-        ->and(ClubGroup::of(null))
+        ->and(ClubGroup::ofClub(null))
         ->toBeNull();
 });
 
@@ -294,7 +294,7 @@ it('judges by a proxy only where nothing better is held, says so, and trusts it 
 });
 
 it('publishes a swing by its schema, for every device and with nothing but a trace', function (?DeviceClass $device) {
-    $s = Swing::of(new GolferSpec('report', new Plant(['sway' => 2]), device: $device ?? DeviceClass::Mat));
+    $s = Swing::simulated(new GolferSpec('report', new Plant(['sway' => 2]), device: $device ?? DeviceClass::Mat));
     $report = new SwingReport(
         new Evidence($s->stations, $s->trace, $device === null ? null : $s->motion(), $s->stance),
     );

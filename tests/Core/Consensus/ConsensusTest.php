@@ -24,7 +24,7 @@ function votes(string $letters): array
 }
 
 it('labels by the stated majority of those who could tell', function (string $letters, Label $label) {
-    expect(Consensus::of(votes($letters))->label)->toBe($label);
+    expect(Consensus::fromCalls(votes($letters))->label)->toBe($label);
 })->with([
     ['ppppp', Label::Present],
     ['ppppa', Label::Present],
@@ -40,14 +40,14 @@ it('labels by the stated majority of those who could tell', function (string $le
 ]);
 
 it('can be asked for another majority and more who could tell', function () {
-    expect(Consensus::of(votes('pppaa'), 0.6)->label)->toBe(Label::Present)
-        ->and(Consensus::of(votes('ppppa'), 0.9)->label)->toBe(Label::None)
-        ->and(Consensus::of(votes('ppp'), 0.75, 4)->label)->toBe(Label::None)
-        ->and(Consensus::of(votes('ppa'), 2 / 3)->label)->toBe(Label::Present);
+    expect(Consensus::fromCalls(votes('pppaa'), 0.6)->label)->toBe(Label::Present)
+        ->and(Consensus::fromCalls(votes('ppppa'), 0.9)->label)->toBe(Label::None)
+        ->and(Consensus::fromCalls(votes('ppp'), 0.75, 4)->label)->toBe(Label::None)
+        ->and(Consensus::fromCalls(votes('ppa'), 2 / 3)->label)->toBe(Label::Present);
 });
 
 it('takes the median severity and the onset named by most, of those who called it present', function () {
-    $c = Consensus::of([
+    $c = Consensus::fromCalls([
         new Call('sway', Presence::Present, Severity::Slight, Station::Top),
         new Call('sway', Presence::Present, Severity::Clear, Station::Top),
         new Call('sway', Presence::Present, Severity::Clear, Station::Impact),
@@ -63,7 +63,7 @@ it('takes the median severity and the onset named by most, of those who called i
 });
 
 it('has no severity without the label and no onset on a tie', function () {
-    $tied = Consensus::of([
+    $tied = Consensus::fromCalls([
         new Call('s', Presence::Present, Severity::Slight, Station::Top),
         new Call('s', Presence::Present, Severity::Clear, Station::Impact),
         new Call('s', Presence::Present, Severity::Clear),
@@ -73,14 +73,14 @@ it('has no severity without the label and no onset on a tie', function () {
         ->and($tied->severity)
         ->toBe(2.0)
         ->and(
-            Consensus::of([new Call('s', Presence::Present, Severity::Dominant, Station::Top), ...votes('aa')])
+            Consensus::fromCalls([new Call('s', Presence::Present, Severity::Dominant, Station::Top), ...votes('aa')])
                 ->severity,
         )
         ->toBeNull();
 });
 
 it('grades a label by the measurement', function (Label $label, Verdict $verdict, ?float $margin, Grade $grade) {
-    expect(Grade::of($label, new Judgement($verdict, $margin, Remark::wordedThen('so it is'))))->toBe($grade);
+    expect(Grade::grading($label, new Judgement($verdict, $margin, Remark::wordedThen('so it is'))))->toBe($grade);
 })->with([
     [Label::Present, Verdict::Supported, 2.0, Grade::Verified],
     [Label::Absent, Verdict::Contradicted, 1.0, Grade::Verified],

@@ -58,7 +58,7 @@ it('draws drift within its frame, beyond the band where it is beyond, and names 
             fn (int $i): array => $i === 0 ? [1, 9, 9, 1] : ($i === 1 ? [0, 0, 3, 3] : [8, 2, 2, 8]),
             range(0, $n - 1),
         );
-        $drift = DriftChart::of($windows, simulations: 200) ?? throw new LogicException('no chart');
+        $drift = DriftChart::overWindows($windows, simulations: 200) ?? throw new LogicException('no chart');
         $names = array_map(fn (int $i): string => (5 * $i + 1).'–'.(5 * $i + 5), range(0, $n - 1));
         foreach ([DriftPlot::broad($drift, $names), DriftPlot::slim($drift, $names)] as $chart) {
             // A stretch without faults that are there has no point.
@@ -100,7 +100,7 @@ it('leaves away the names of stations that would touch', function () {
 });
 
 it('previews a curve from its least to its most, a share from none to all, and a curve without a value', function () {
-    $at = fn (array $values): TracePreview => TracePreview::of(
+    $at = fn (array $values): TracePreview => TracePreview::drawn(
         new Series(100.0, $values),
         0.0,
         0.04,

@@ -59,7 +59,7 @@ it('refuses what is no film of a swing, in a sentence', function (array $probe, 
 ]);
 
 it('tells a wrapping by its first bytes and nothing else', function (string $head, ?Container $is) {
-    expect(Container::of($head))->toBe($is);
+    expect(Container::recognised($head))->toBe($is);
 })->with([
     ["\0\0\0\x18ftypmp42", Container::Mov],
     ["\0\0\0\x08wide\0\0\0\0", Container::Mov],

@@ -17,7 +17,7 @@ it('takes an odd rate as it is and none above 240', function () {
 
 it('puts every picture of an even film in its own frame', function () {
     $times = array_map(static fn (int $n): float => $n / 120.0, range(0, 359));
-    $clock = FrameClock::of($times, 120.0);
+    $clock = FrameClock::fromTimes($times, 120.0);
     expect($clock->frames())->toBe(360)->and($clock->taken)->toBe($times)->and($clock->isUneven())->toBeFalse();
     foreach ([0, 1, 77, 359] as $n) {
         expect($clock->frameAt(($n + 0.5) / 120.0))->toBe($n)->and($clock->frameAt($n / 120.0))->toBe($n);
@@ -27,7 +27,7 @@ it('puts every picture of an even film in its own frame', function () {
 
 it('holds the latest picture over a pause and says when it was really taken', function () {
     // 60 a second; the third picture comes late by nearly two frames.
-    $clock = FrameClock::of([0.0, 1 / 60, 3.9 / 60, 5 / 60], 60.0);
+    $clock = FrameClock::fromTimes([0.0, 1 / 60, 3.9 / 60, 5 / 60], 60.0);
     expect($clock->taken)->toBe([0.0, 1 / 60, 1 / 60, 1 / 60, 3.9 / 60, 5 / 60])->and($clock->isUneven())->toBeTrue()
         ->and($clock->worstShift())->toEqualWithDelta(2 / 60, 1e-9);
 });
@@ -38,13 +38,13 @@ it('stays within half a frame while the camera gives as many pictures as the str
     for ($n = 1; $n < 300; $n++) {
         $times[] = max(end($times) + 1e-3, ($n + 0.4 * ($chance->uniform() - 0.5)) / 60.0);
     }
-    $clock = FrameClock::of($times, 60.0);
+    $clock = FrameClock::fromTimes($times, 60.0);
     foreach ($clock->taken as $n => $t) {
         expect(abs($t - $n / 60.0))->toBeLessThanOrEqual(0.5 / 60.0 + 1e-9);
     }
 })->with([1, 2, 3]);
 
 it('refuses nothing at all', function () {
-    expect(fn () => FrameClock::of([], 60.0))->toThrow(CoreException::class)
+    expect(fn () => FrameClock::fromTimes([], 60.0))->toThrow(CoreException::class)
         ->and(fn () => FrameClock::usualInterval([0.0]))->toThrow(CoreException::class);
 });

@@ -258,7 +258,7 @@ it('brings a laboratory\'s file into the stance\'s frame, for either hand, platf
     int $processor,
     int $type,
 ) {
-    $s = Swing::of(new GolferSpec('lab', hand: $hand));
+    $s = Swing::simulated(new GolferSpec('lab', hand: $hand));
     $in = Laboratory::import(labFile($s, $processor, true, $type), 'lab.c3d', $hand);
     expect($in->trace->device)
         ->toBe(DeviceClass::DualPlate)
@@ -307,7 +307,7 @@ it('brings a laboratory\'s file into the stance\'s frame, for either hand, platf
 ]);
 
 it('gives the same whichever laboratory axis points to the target', function (string $axis, callable $turn) {
-    $s = Swing::of(new GolferSpec('turned'));
+    $s = Swing::simulated(new GolferSpec('turned'));
     $plain = Laboratory::import(labFile($s, 84, true), 'a.c3d', Handedness::Right);
     $c3d = C3dReader::read(labFile($s, 84, true), 'a.c3d');
     $points = array_map(static function (array $p) use ($turn): array {
@@ -454,7 +454,7 @@ it('refuses a forged file whose force or points no instrument gives, and takes w
     bool $inPoints,
     ?string $why,
 ) {
-    $bytes = labFile(Swing::of(new GolferSpec('forged')), 84, true);
+    $bytes = labFile(Swing::simulated(new GolferSpec('forged')), 84, true);
     [$points, $analog, $start] = [unpack('v', $bytes, 2)[1], unpack('v', $bytes, 4)[1], unpack('v', $bytes, 16)[1]];
     $frame = 512 * ($start - 1) + 50 * (16 * $points + 4 * $analog);
     // All of one frame's samples, or one coordinate of its first point.

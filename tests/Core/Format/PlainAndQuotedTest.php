@@ -77,7 +77,7 @@ it('takes decimal numbers and nothing that only looks like one', function (strin
 ]);
 
 it('refuses in a trace what is no number or no per cent', function (string $cell, string $why) {
-    $s = Swing::of(new GolferSpec('cells', device: DeviceClass::Mat));
+    $s = Swing::simulated(new GolferSpec('cells', device: DeviceClass::Mat));
     $lines = explode("\n", TraceCsv::write($s->trace));
     $row = explode(',', $lines[40]);
     $row[1] = $cell;
@@ -95,7 +95,7 @@ it('refuses in a trace what is no number or no per cent', function (string $cell
 ]);
 
 it('puts what a person says before the side-car, and that before the file', function () {
-    $s = Swing::of(new GolferSpec('before', device: DeviceClass::Mat));
+    $s = Swing::simulated(new GolferSpec('before', device: DeviceClass::Mat));
     $csv = TraceCsv::write($s->trace);
     $car = new SideCar(
         70.0,

@@ -20,7 +20,7 @@ use Core\Trace\DeviceClass;
 
 function bundled(DeviceClass $device = DeviceClass::Mat): ImportedRecording
 {
-    $s = Swing::of(new GolferSpec('bundle', device: $device));
+    $s = Swing::simulated(new GolferSpec('bundle', device: $device));
 
     return new ImportedRecording(
         $s->trace,
@@ -165,7 +165,7 @@ it('guesses the columns of foreign files by their words, sides by the hand', fun
 ]);
 
 it('reads a foreign file through its map into the same trace', function () {
-    $s = Swing::of(new GolferSpec('foreign', device: DeviceClass::Mat));
+    $s = Swing::simulated(new GolferSpec('foreign', device: DeviceClass::Mat));
     $rows = [['Zeit', 'ms', 'a', 'b', 'c', 'd']];
     foreach ($s->trace->channels['lead_pct'] as $i => $lead) {
         $rows[] = [

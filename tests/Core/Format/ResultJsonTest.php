@@ -47,7 +47,7 @@ function manySwings(int $n): array
     for ($i = count($out); $i < $n; $i++) {
         $device = DeviceClass::cases()[$i % 3];
         $fault = Codebook::standard()->keys()[$c->between(0, 22)];
-        $s = Swing::of(new GolferSpec("json-$i", new Plant([$fault => $c->between(1, 3)]), device: $device));
+        $s = Swing::simulated(new GolferSpec("json-$i", new Plant([$fault => $c->between(1, 3)]), device: $device));
         $motion = [null, $s->motion(), $s->motion()->seen(View::FaceOn), $s->motion()->seen(View::DownTheLine)][
             $c->between(0, 3)
         ];
@@ -115,7 +115,7 @@ it('reads back a key entry, and publishes it by its schema', function () {
                 $there ? $stations[$c->between(0, 8)] : null,
             );
         }
-        $entry = KeyEntry::of($fault, $calls, $judgement, 0.75, 3);
+        $entry = KeyEntry::fromCalls($fault, $calls, $judgement, 0.75, 3);
         $written = asStored(KeyEntryJson::write($entry));
         expect(KeyEntryJson::read($written))->toEqual($entry);
         $validator = new JsonSchema\Validator;

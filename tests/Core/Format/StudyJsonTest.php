@@ -100,7 +100,7 @@ it('reads back the figures of a round', function () {
         [new ArmFigures('both', 12, 0.5, null), new ArmFigures('film', 11, null, 1.0)],
         [
             new ArmDifference('both', 'film', Figure::undefined(Undefined::FewCasesInOne), null, null),
-            new ArmDifference('both', 'trace', Figure::of(0.1, 0.04, 0.0, 0.2, 'percentile'), 0.04, 0.11),
+            new ArmDifference('both', 'trace', Figure::estimated(0.1, 0.04, 0.0, 0.2, 'percentile'), 0.04, 0.11),
         ],
         ['contested' => 3],
         12,

@@ -22,7 +22,7 @@ function matCsv(int $rows = 100, ?callable $cell = null): string
 }
 
 it('writes and reads a trace of each device class to the same numbers', function (DeviceClass $device) {
-    $trace = Swing::of(new GolferSpec('csv', device: $device))->trace;
+    $trace = Swing::simulated(new GolferSpec('csv', device: $device))->trace;
     $read = TraceCsv::read(stream(TraceCsv::write($trace)), 'a.csv', null, $trace->stance, 78.0);
     expect($read->device)
         ->toBe($device)
@@ -177,7 +177,7 @@ it('refuses a side-car that is wrong, naming the member', function (string $json
 ]);
 
 it('needs the stance for the share of a plate read from a file', function () {
-    $trace = Swing::of(new GolferSpec('plate', device: DeviceClass::Plate))->trace;
+    $trace = Swing::simulated(new GolferSpec('plate', device: DeviceClass::Plate))->trace;
     $csv = TraceCsv::write($trace);
     expect(TraceCsv::read(stream($csv), 'a.csv')->leadShare())
         ->toBeNull()

@@ -13,10 +13,10 @@ it('joins the uncertainties of two swings, and turns round when they are changed
 });
 
 it('is surer of two series the more swings they have, but never surer than the instrument', function () {
-    $few = Difference::ofSeries(Spread::of([70.0, 74.0]), Spread::of([80.0, 84.0]), 2.0, 1.5);
+    $few = Difference::ofSeries(Spread::ofValues([70.0, 74.0]), Spread::ofValues([80.0, 84.0]), 2.0, 1.5);
     $many = Difference::ofSeries(
-        Spread::of(array_merge(...array_fill(0, 50, [70.0, 74.0]))),
-        Spread::of(array_merge(...array_fill(0, 50, [80.0, 84.0]))),
+        Spread::ofValues(array_merge(...array_fill(0, 50, [70.0, 74.0]))),
+        Spread::ofValues(array_merge(...array_fill(0, 50, [80.0, 84.0]))),
         2.0,
         1.5,
     );

@@ -37,7 +37,7 @@ function later(Swing $s, float $by): Evidence
     $m = $s->motion();
 
     return new Evidence(
-        StationTimes::of(
+        StationTimes::fromTimes(
             array_map(
                 static fn (StationTime $x): StationTime => new StationTime($x->t + $by, $x->uncertainty, $x->source),
                 $s->stations->all(),
@@ -53,7 +53,7 @@ it('gives every measure or a reason, for every device, with and without body poi
     ?DeviceClass $device,
     bool $points,
 ) {
-    $s = Swing::of(new GolferSpec('whole', device: $device ?? DeviceClass::Mat));
+    $s = Swing::simulated(new GolferSpec('whole', device: $device ?? DeviceClass::Mat));
     $m = Meter::read(
         new Evidence($s->stations, $device === null ? null : $s->trace, $points ? $s->motion() : null, $s->stance),
     );
@@ -85,7 +85,7 @@ it('gives every measure or a reason, for every device, with and without body poi
 ]);
 
 it('measures the same whenever the recording was started', function (DeviceClass $device) {
-    $s = Swing::of(new GolferSpec('shift', new Plant(['late-recentre' => 2]), device: $device));
+    $s = Swing::simulated(new GolferSpec('shift', new Plant(['late-recentre' => 2]), device: $device));
     $then = flat(Meter::read(later($s, 0.0)));
     $now = flat(Meter::read(later($s, 37.25)));
     foreach ($then as $key => $m) {
@@ -100,8 +100,8 @@ it('measures the same whenever the recording was started', function (DeviceClass
 it('measures a left-handed golfer as the mirrored right-handed one, measure by measure', function (
     DeviceClass $device,
 ) {
-    $right = Swing::of(new GolferSpec('mirror', new Plant(['sway' => 2]), Handedness::Right, $device));
-    $left = Swing::of(new GolferSpec('mirror', new Plant(['sway' => 2]), Handedness::Left, $device));
+    $right = Swing::simulated(new GolferSpec('mirror', new Plant(['sway' => 2]), Handedness::Right, $device));
+    $left = Swing::simulated(new GolferSpec('mirror', new Plant(['sway' => 2]), Handedness::Left, $device));
     $a = flat(Meter::read(new Evidence($right->stations, $right->trace, $right->motion(), $right->stance)));
     $b = flat(Meter::read(new Evidence($left->stations, $left->trace, $left->motion(), $left->stance)));
     foreach ($a as $key => $m) {
@@ -110,7 +110,7 @@ it('measures a left-handed golfer as the mirrored right-handed one, measure by m
 })->with(DeviceClass::cases());
 
 it('gives per-weight measures that do not know how heavy the golfer is', function () {
-    $s = Swing::of(new GolferSpec('heavy'));
+    $s = Swing::simulated(new GolferSpec('heavy'));
     $heavier = array_map(
         static fn (string $name, array $v): array => str_ends_with($name, '_n') || str_ends_with($name, '_nm')
             ? array_map(static fn (float $x): float => 1.3 * $x, $v)
@@ -154,7 +154,7 @@ it('states uncertainties that hold: the noise-free value lies within them about 
     $inside = $all = 0;
     for ($g = 0; $g < 4; $g++) {
         // The truth: the very same forces read by an instrument without noise, and stations without error.
-        $s = Swing::of(new GolferSpec("truth$g", device: $device));
+        $s = Swing::simulated(new GolferSpec("truth$g", device: $device));
         $true = flat(Meter::read(new Evidence($s->stations, $s->trace, null, $s->stance)));
         for ($k = 0; $k < 9; $k++) {
             $c = new Chance("noise|$g|$k|{$device->value}");
@@ -183,7 +183,7 @@ it('states uncertainties that hold: the noise-free value lies within them about 
             if ($device === DeviceClass::Mat) {
                 $channels['trail_pct'] = array_map(static fn (float $v): float => 100.0 - $v, $channels['lead_pct']);
             }
-            $stations = StationTimes::of(
+            $stations = StationTimes::fromTimes(
                 array_map(
                     static fn (StationTime $t): StationTime => new StationTime(
                         $t->t + $c->normal(0.0, 0.003),
@@ -224,11 +224,11 @@ it('states uncertainties that hold: the noise-free value lies within them about 
 })->with(DeviceClass::cases());
 
 it('is less sure the vaguer the stations and the noisier the device', function () {
-    $s = Swing::of(new GolferSpec('vague'));
+    $s = Swing::simulated(new GolferSpec('vague'));
     $with = fn (float $u): array => flat(
         Meter::read(
             new Evidence(
-                StationTimes::of(
+                StationTimes::fromTimes(
                     array_map(
                         static fn (StationTime $t): StationTime => new StationTime($t->t, $u, StationSource::File),
                         $s->stations->all(),
@@ -261,12 +261,12 @@ it('is less sure the vaguer the stations and the noisier the device', function (
 });
 
 it('says of each value which stations it hangs on, and gives none when one of them is missing', function () {
-    $s = Swing::of(new GolferSpec('hang'));
+    $s = Swing::simulated(new GolferSpec('hang'));
     $whole = flat(Meter::read(new Evidence($s->stations, $s->trace, $s->motion(), $s->stance)));
     foreach (['TB', 'LB', 'LD', 'SD', 'ST', 'FI'] as $gone) {
         $times = $s->stations->all();
         unset($times[$gone]);
-        $less = flat(Meter::read(new Evidence(StationTimes::of($times), $s->trace, $s->motion(), $s->stance)));
+        $less = flat(Meter::read(new Evidence(StationTimes::fromTimes($times), $s->trace, $s->motion(), $s->stance)));
         foreach ($whole as $key => $m) {
             if ($m->value !== null && in_array($gone, $m->stations, true)) {
                 expect($less[$key]->value)

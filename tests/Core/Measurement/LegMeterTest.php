@@ -223,13 +223,13 @@ it('tells which comes first, chest or pressure', function (float $shareStarts) {
 })->with([1.6, 1.45]);
 
 it('knows a golfer\'s own spread and what a change between two series is worth', function () {
-    $before = Spread::of([70.0, 72.0, 74.0, 72.0]);
-    $after = Spread::of([80.0, 79.0, 81.0]);
+    $before = Spread::ofValues([70.0, 72.0, 74.0, 72.0]);
+    $after = Spread::ofValues([80.0, 79.0, 81.0]);
     expect($before->mean)
         ->toBe(72.0)
         ->and($before->sd)
         ->toEqualWithDelta(1.633, 1e-3)
-        ->and(Spread::of([70.0]))
+        ->and(Spread::ofValues([70.0]))
         ->toBeNull();
     // Welch: se = sqrt(8/3/4 + 1/3) = 1, ν = 1/((2/3)²/3 + (1/3)²/2) = 4.909…
     expect(Spread::degrees($before, $after))->toEqualWithDelta(1 / ((2 / 3) ** 2 / 3 + (1 / 3) ** 2 / 2), 1e-9);
@@ -240,7 +240,7 @@ it('knows a golfer\'s own spread and what a change between two series is worth',
         ->toEqualWithDelta(hypot(2.58, 1.0), 1e-9)
         ->and($change->isBeyond())
         ->toBeTrue();
-    expect(Difference::ofSeries($before, Spread::of([73.0, 72.5]), 3.0, 1.0)->isBeyond())->toBeFalse();
+    expect(Difference::ofSeries($before, Spread::ofValues([73.0, 72.5]), 3.0, 1.0)->isBeyond())->toBeFalse();
     $swing = fn (float $v, ?string $side = null): Measurements => new Measurements([
         'recentre_lead' => $side === null
                 ? Measured::value('ms', $v, 2.0)
@@ -252,20 +252,20 @@ it('knows a golfer\'s own spread and what a change between two series is worth',
 it('shows the curve a measure was read off, with its threshold in the right place', function () {
     $share = corners([[0.6, 55.0], [1.2, 25.0], [1.45, 50.0], [1.75, 85.0], [2.4, 70.0]]);
     $evidence = new Evidence(stations(), dualTrace($share), null, Stance::ofWidth(460.0));
-    expect(Illustration::of($evidence, Measure::ImpactShare)->level(68.0))->toBe(68.0)
-        ->and(Illustration::of($evidence, Measure::TrailPeak)->level(54.0))->toBe(46.0)
-        ->and(Illustration::of($evidence, Measure::Fallback)->level(25.0))->toEqualWithDelta(60.0, 1.0)
-        ->and(Illustration::of($evidence, Measure::RecentreLead)->moment(-70.0))->toEqualWithDelta(1.57, 1e-9)
-        ->and(Illustration::of($evidence, Measure::RecentreLead)->level(-70.0))->toBeNull()
-        ->and(Illustration::of($evidence, Measure::TrailPeakAt)->moment(0.85))->toEqualWithDelta(0.6 + 0.85 * 0.9, 1e-9)
-        ->and(Illustration::of($evidence, Measure::PelvisSway, 'LB'))->toBeNull()
-        ->and(Illustration::of($evidence, Measure::CopStyle))->toBeNull();
+    expect(Illustration::ofMeasure($evidence, Measure::ImpactShare)->level(68.0))->toBe(68.0)
+        ->and(Illustration::ofMeasure($evidence, Measure::TrailPeak)->level(54.0))->toBe(46.0)
+        ->and(Illustration::ofMeasure($evidence, Measure::Fallback)->level(25.0))->toEqualWithDelta(60.0, 1.0)
+        ->and(Illustration::ofMeasure($evidence, Measure::RecentreLead)->moment(-70.0))->toEqualWithDelta(1.57, 1e-9)
+        ->and(Illustration::ofMeasure($evidence, Measure::RecentreLead)->level(-70.0))->toBeNull()
+        ->and(Illustration::ofMeasure($evidence, Measure::TrailPeakAt)->moment(0.85))->toEqualWithDelta(0.6 + 0.85 * 0.9, 1e-9)
+        ->and(Illustration::ofMeasure($evidence, Measure::PelvisSway, 'LB'))->toBeNull()
+        ->and(Illustration::ofMeasure($evidence, Measure::CopStyle))->toBeNull();
     $drawn = 0;
-    $swing = \Core\Simulation\Swing::of(new \Core\Simulation\GolferSpec('drawn'));
+    $swing = \Core\Simulation\Swing::simulated(new \Core\Simulation\GolferSpec('drawn'));
     $full = new Evidence($swing->stations, $swing->trace, new Views($swing->motion()), $swing->stance);
     $m = Meter::read($full);
     foreach (Measure::cases() as $measure) {
-        $picture = Illustration::of($full, $measure, 'IM');
+        $picture = Illustration::ofMeasure($full, $measure, 'IM');
         $value = $m->get($measure, 'IM')->number();
         if ($picture !== null && $value !== null) {
             $drawn++;

@@ -27,7 +27,7 @@ function stationErrors(Closure $find, int $golfers): array
     $errors = [];
     $outside = $unflagged = $missing = 0;
     for ($i = 0; $i < $golfers; $i++) {
-        $s = Swing::of(
+        $s = Swing::simulated(
             new GolferSpec(
                 "st$i",
                 new Plant($i % 3 === 0 ? [] : [Plant::FAULTS[$i % 23] => 1 + ($i % 3)]),
@@ -101,7 +101,7 @@ it('proposes stations from the trace alone, widely, and marks every one as doubt
 it(
     'says so when the club was never still or the swing is an odd one, and finds nothing where nothing swings',
     function () {
-        $s = Swing::of(new GolferSpec('odd'));
+        $s = Swing::simulated(new GolferSpec('odd'));
         $from = (int) round(($s->stations->t(Station::Address) + 0.12) * 120);
         $points = array_map(
             static fn (array $axes): array => array_map(static fn (array $v): array => array_slice($v, $from), $axes),
@@ -151,14 +151,14 @@ it('matches clocks by a signal both saw', function (float $offset, float $noise)
 })->with([[0.0, 0.0], [0.213, 0.1], [-0.35, 0.1]]);
 
 it('matches the push of the ground with the acceleration of the body, or says nothing', function () {
-    $s = Swing::of(new GolferSpec('c1', new Plant(['late-load' => 2]), device: DeviceClass::Plate));
+    $s = Swing::simulated(new GolferSpec('c1', new Plant(['late-load' => 2]), device: DeviceClass::Plate));
     $film = Camera::record($s->motion(), View::FaceOn, 'c1');
     $shifted = new Motion($film->rateHz, $film->points, $film->t0 - 0.137, $film->view);
     expect(abs(SharedEvent::match(new Views($shifted), $s->trace)->clock->offsetS - 0.137))
         ->toBeLessThan(0.012)
         ->and(SharedEvent::match(new Views($film->seen(View::DownTheLine)), $s->trace))
         ->toBeNull()
-        ->and(SharedEvent::match(new Views($film), Swing::of(new GolferSpec('c1', device: DeviceClass::Mat))->trace))
+        ->and(SharedEvent::match(new Views($film), Swing::simulated(new GolferSpec('c1', device: DeviceClass::Mat))->trace))
         ->toBeNull();
 });
 

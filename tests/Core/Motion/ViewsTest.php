@@ -83,12 +83,12 @@ it('follows a turn past half a circle without a leap', function () {
         }
         unset($p);
     }
-    $turn = Turn::of(new Views(new Motion(100.0, ['lead_hip' => $lead, 'trail_hip' => $trail])), 'hip', stations());
+    $turn = Turn::ofJoint(new Views(new Motion(100.0, ['lead_hip' => $lead, 'trail_hip' => $trail])), 'hip', stations());
     expect($turn->series->at(0.0))->toEqualWithDelta(-100.0, 1e-6)
         ->and($turn->series->at(1.9))->toEqualWithDelta(204.0, 1e-6)
         ->and($turn->rate()->at(1.0))->toEqualWithDelta(160.0, 1e-4)
         ->and($turn->indirect)->toBeFalse()
-        ->and(Turn::of(new Views, 'hip', stations()))->toBeNull();
+        ->and(Turn::ofJoint(new Views, 'hip', stations()))->toBeNull();
 });
 
 it('finds when a series passes zero: first or last, up or down, only in the span asked for', function () {

@@ -8,7 +8,7 @@ use Core\Simulation\Swing;
 use Core\Trace\DeviceClass;
 
 it('shows the same swing by another clock: curves agree, no sample need', function () {
-    $swing = Swing::of(new GolferSpec('rendered', device: DeviceClass::Mat));
+    $swing = Swing::simulated(new GolferSpec('rendered', device: DeviceClass::Mat));
     $trace = $swing->trace;
     $end = $trace->t0 + $trace->duration();
     $twice = [];
@@ -51,7 +51,7 @@ it('carries times there and back exactly', function () {
 
 it('draws within a recording that has no stations, and one that is hardly longer than the swing', function () {
     foreach (
-        [[stations(['AD' => 0.05, 'FI' => 2.95]), 0.0, 3.0], [Core\Motion\StationTimes::of([]), 0.2, 1.0]] as [$stations, $t0, $end]
+        [[stations(['AD' => 0.05, 'FI' => 2.95]), 0.0, 3.0], [Core\Motion\StationTimes::fromTimes([]), 0.2, 1.0]] as [$stations, $t0, $end]
     ) {
         for ($i = 0; $i < 50; $i++) {
             $r = Rendition::draw(new Chance("short $i"), $t0, $end, $stations);

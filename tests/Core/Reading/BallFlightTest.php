@@ -50,14 +50,14 @@ it('survives being written down, and refuses what nobody could have seen', funct
 it('tends to what the planted fault tends to give, and often enough does not', function () {
     $thin = $fat = $plain = 0;
     for ($i = 0; $i < 400; $i++) {
-        $plain += Flight::of("plain$i", 'straight', [])->strike === 'centre' ? 1 : 0;
-        $flight = Flight::of("hang$i", 'straight', ['hang-back' => 3]);
+        $plain += Flight::simulated("plain$i", 'straight', [])->strike === 'centre' ? 1 : 0;
+        $flight = Flight::simulated("hang$i", 'straight', ['hang-back' => 3]);
         $fat += in_array($flight->strike, ['fat', 'thin', 'top'], true) ? 1 : 0;
-        expect(Flight::of("hang$i", 'straight', ['hang-back' => 3]))->toEqual($flight);
+        expect(Flight::simulated("hang$i", 'straight', ['hang-back' => 3]))->toEqual($flight);
     }
     expect($plain)->toBe(400)->and($fat)->toBeGreaterThan(200)->toBeLessThan(400);
     $curve = fn (string $shape): float => array_sum(
-        array_map(fn (int $i): float => Flight::of("c$i", $shape, [])->curveDeg, range(1, 200)),
+        array_map(fn (int $i): float => Flight::simulated("c$i", $shape, [])->curveDeg, range(1, 200)),
     ) / 200;
     expect($curve('draw'))
         ->toBeLessThan(-3.0)

@@ -69,7 +69,7 @@ it('plants every fault of the codebook and knows what each entails', function ()
 it('keeps limbs whole, feet on the ground and pushes within what a golfer can do, whatever is planted', function (
     string $fault,
 ) {
-    $s = Swing::of(new GolferSpec("body $fault", new Plant([$fault => 3])));
+    $s = Swing::simulated(new GolferSpec("body $fault", new Plant([$fault => 3])));
     $m = $s->motion();
     foreach (
         [
@@ -105,7 +105,7 @@ it('keeps limbs whole, feet on the ground and pushes within what a golfer can do
 })->with(Plant::FAULTS);
 
 it('sees with each camera only what that camera sees, with its noise', function () {
-    $m = Swing::of(new GolferSpec('camera'))->motion();
+    $m = Swing::simulated(new GolferSpec('camera'))->motion();
     $film = Camera::record($m, View::FaceOn, 'a');
     expect($film->view)
         ->toBe(View::FaceOn)

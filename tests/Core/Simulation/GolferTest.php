@@ -35,7 +35,7 @@ function swing(
     float $club = 1000.0,
     float $height = 1750.0,
 ): Swing {
-    return Swing::of(new GolferSpec($seed, new Plant($faults), $hand, $device, $height, 78.0, $club));
+    return Swing::simulated(new GolferSpec($seed, new Plant($faults), $hand, $device, $height, 78.0, $club));
 }
 
 it('keeps every limb at its length through the whole swing', function (array $faults, float $club, float $height) {

@@ -154,7 +154,7 @@ it('cuts out a part without moving it in time', function () {
 });
 
 it('knows which signals a channel feeds', function (string $channel, DeviceClass $device, array $signals) {
-    expect(Signal::of($channel, $device))->toEqualCanonicalizing($signals);
+    expect(Signal::ofChannel($channel, $device))->toEqualCanonicalizing($signals);
 })->with([
     ['lead_pct', DeviceClass::Mat, [Signal::Share]],
     ['copx_mm', DeviceClass::Mat, [Signal::Cop]],

@@ -11,7 +11,7 @@ use Core\Trace\DeviceClass;
 use Core\Trace\DeviceClock;
 
 it('puts chunks together in the order of their samples, and leaves a hole where one is missing', function () {
-    $out = Assembly::of(
+    $out = Assembly::assembled(
         ['a', 'b'],
         [[4, [4.0, 40.0, 5.0, 50.0]], [0, [0.0, 0.0, 1.0, 10.0]], [4, [4.0, 40.0, 5.0, 50.0]]],
         1,
@@ -29,7 +29,7 @@ it('puts chunks together in the order of their samples, and leaves a hole where 
         ->toBeNan()
         ->and(count($out['a']))
         ->toBe(6)
-        ->and(fn () => Assembly::of([], [], 0, 3))
+        ->and(fn () => Assembly::assembled([], [], 0, 3))
         ->toThrow(CoreException::class);
 });
 
@@ -42,21 +42,21 @@ it('compares a device\'s clock with its own ticks and with ours', function () {
         ],
         range(0, 60),
     );
-    expect(DeviceClock::of([], 100.0))
+    expect(DeviceClock::fitted([], 100.0))
         ->toBeNull()
-        ->and(DeviceClock::of($marks(100.0, 0.1), 100.0)->warnings())
+        ->and(DeviceClock::fitted($marks(100.0, 0.1), 100.0)->warnings())
         ->toBe([])
-        ->and(DeviceClock::of($marks(100.0, -7300.0), 100.0)->warnings()[0])
+        ->and(DeviceClock::fitted($marks(100.0, -7300.0), 100.0)->warnings()[0])
         ->toContain('2 hours fast')
-        ->and(DeviceClock::of($marks(90.0, 0.0), 100.0)->warnings()[0])
+        ->and(DeviceClock::fitted($marks(90.0, 0.0), 100.0)->warnings()[0])
         ->toContain('90 samples a second, 10 % fewer')
-        ->and(DeviceClock::of(array_slice($marks(90.0, 0.0), 0, 5), 100.0)->rateHz)
+        ->and(DeviceClock::fitted(array_slice($marks(90.0, 0.0), 0, 5), 100.0)->rateHz)
         ->toBeNull();
 });
 
 it('catches a swing about a second after it, once, and no step from foot to foot', function (DeviceClass $device) {
     foreach ([[], ['hang-back' => 2], ['late-load' => 3], ['sway' => 2]] as $i => $plant) {
-        $s = Swing::of(new GolferSpec("catch$i", new Plant($plant), device: $device));
+        $s = Swing::simulated(new GolferSpec("catch$i", new Plant($plant), device: $device));
         $im = $s->stations->t(Station::Impact);
         expect(SwingCatcher::look($s->trace->between(0.0, $im + 0.5), -1.0))->toBeNull();
         $seen = SwingCatcher::look($s->trace, -1.0);
@@ -89,8 +89,8 @@ it('takes no walking on, waggle, rehearsal of the shift or step off the device f
 ]);
 
 it('catches the second of two swings when the first has been caught', function () {
-    $one = Swing::of(new GolferSpec('first', device: DeviceClass::Mat));
-    $two = Swing::of(new GolferSpec('second', device: DeviceClass::Mat));
+    $one = Swing::simulated(new GolferSpec('first', device: DeviceClass::Mat));
+    $two = Swing::simulated(new GolferSpec('second', device: DeviceClass::Mat));
     $channels = [];
     foreach ($one->trace->channels as $name => $values) {
         $channels[$name] = [

@@ -17,7 +17,7 @@ use Core\Trace\Trace;
 /** A simulated swing whose channels have been spoilt by $spoil(name, index, value, seconds after the top). */
 function spoilt(DeviceClass $device, callable $spoil, array $trace = []): array
 {
-    $s = Swing::of(new GolferSpec('quality', device: $device));
+    $s = Swing::simulated(new GolferSpec('quality', device: $device));
     $channels = [];
     foreach ($s->trace->channels as $name => $values) {
         foreach ($values as $i => $v) {
@@ -39,13 +39,13 @@ function spoilt(DeviceClass $device, callable $spoil, array $trace = []): array
         $trace['jitter'] ?? null,
     );
 
-    return [$s, Assessment::of(new Evidence($s->stations, $t, $s->motion(), $s->stance))];
+    return [$s, Assessment::ofEvidence(new Evidence($s->stations, $t, $s->motion(), $s->stance))];
 }
 
 /** @return array<string, string> 'same', 'nulled' or 'widened' by measure key, against the sound recording */
 function changes(Swing $s, Assessment $a): array
 {
-    $sound = Assessment::of(new Evidence($s->stations, $s->trace, $s->motion(), $s->stance))->measurements;
+    $sound = Assessment::ofEvidence(new Evidence($s->stations, $s->trace, $s->motion(), $s->stance))->measurements;
     $out = [];
     foreach (Measure::cases() as $measure) {
         $codes = $measure->isByStation() ? array_keys($s->stations->all()) : [null];
@@ -76,8 +76,8 @@ it('finds nothing wrong with a sound recording, of any device and with any fault
     foreach (
         [[], ['late-arrival' => 3], ['toe-dive' => 3], ['jump-off-trail' => 3], ['spin-out' => 3], ['fall-off' => 3]] as $plant
     ) {
-        $s = Swing::of(new GolferSpec('sound', new \Core\Simulation\Plant($plant), device: $device));
-        expect(array_column(Quality::of($s->trace), 'kind'))->toBe([], json_encode($plant));
+        $s = Swing::simulated(new GolferSpec('sound', new \Core\Simulation\Plant($plant), device: $device));
+        expect(array_column(Quality::findings($s->trace), 'kind'))->toBe([], json_encode($plant));
     }
 })->with(DeviceClass::cases());
 
@@ -251,7 +251,7 @@ it('finds an injected fault of the instrument, where it is, and touches only wha
 ]);
 
 it('sees that lead and trail were exchanged, on every device', function (DeviceClass $device) {
-    $s = Swing::of(new GolferSpec('swap', device: $device));
+    $s = Swing::simulated(new GolferSpec('swap', device: $device));
     $channels = [];
     foreach ($s->trace->channels as $name => $values) {
         $other = str_starts_with($name, 'lead_')
@@ -264,7 +264,7 @@ it('sees that lead and trail were exchanged, on every device', function (DeviceC
                 ? array_map(static fn (float $v): float => -$v, $values)
                 : $values;
     }
-    $a = Assessment::of(
+    $a = Assessment::ofEvidence(
         new Evidence(
             $s->stations,
             new Trace($device, $s->trace->rateHz, $channels, $s->stance, 78.0),
@@ -281,7 +281,7 @@ it('sees that lead and trail were exchanged, on every device', function (DeviceC
 })->with(DeviceClass::cases());
 
 it('widens timings of a slow device and gives them up on a hopeless one', function () {
-    $slow = fn (float $rate): Assessment => Assessment::of(
+    $slow = fn (float $rate): Assessment => Assessment::ofEvidence(
         new Evidence(stations(), matTrace(corners([[0.6, 55.0], [1.2, 25.0], [1.45, 50.0], [1.75, 85.0]]), $rate)),
     );
     expect(worded($slow(40.0)->measurements->get(Measure::RecentreLead)->widened))
@@ -298,7 +298,7 @@ it('widens timings of a slow device and gives them up on a hopeless one', functi
 
 it('leaves drawn signals in peace: level stretches of a closed form are no stuck channel', function () {
     expect(
-        Quality::of(
+        Quality::findings(
             dualTrace(
                 corners([[0.6, 55.0], [1.2, 25.0], [1.45, 25.0], [1.75, 85.0]]),
                 fn ($t) => $t < 1.6 ? 100.0 : 100.0 + 40.0 * sin(M_PI * min(1.0, ($t - 1.6) / 0.3)),
@@ -306,7 +306,7 @@ it('leaves drawn signals in peace: level stretches of a closed form are no stuck
         ),
     )
         ->toBe([])
-        ->and(Quality::of(matTrace(corners([[0.6, 55.0], [1.2, 25.0], [1.75, 100.0]]))))
+        ->and(Quality::findings(matTrace(corners([[0.6, 55.0], [1.2, 25.0], [1.75, 100.0]]))))
         ->toBe([]);
 });
 

@@ -78,11 +78,11 @@ it('refuses feet that are swapped or not of this world', function () {
 });
 
 it('finds nothing wrong with a sound recording', function () {
-    expect(Quality::of(dualTrace(fn ($t) => 50 + 20 * sin(3 * $t), fn ($t) => 100 + 2 * sin(40 * $t))))->toBe([]);
+    expect(Quality::findings(dualTrace(fn ($t) => 50 + 20 * sin(3 * $t), fn ($t) => 100 + 2 * sin(40 * $t))))->toBe([]);
 });
 
 it('names a mass that does not fit the standing force', function () {
-    $found = Quality::of(dualTrace(fn ($t) => 50 + 20 * sin(3 * $t), fn ($t) => 55 + sin(40 * $t)));
+    $found = Quality::findings(dualTrace(fn ($t) => 50 + 20 * sin(3 * $t), fn ($t) => 55 + sin(40 * $t)));
     expect($found)
         ->toHaveCount(1)
         ->and($found[0]->kind)
@@ -102,11 +102,11 @@ it('names a channel that stands still, samples that are missing and a rate that 
     }
     $kinds = array_map(
         static fn ($f) => $f->kind,
-        Quality::of(new Trace($trace->device, 1000.0, $channels, $trace->stance, 80.0)),
+        Quality::findings(new Trace($trace->device, 1000.0, $channels, $trace->stance, 80.0)),
     );
     expect($kinds)
         ->toContain('stuck')
         ->toContain('dropped')
-        ->and(array_map(static fn ($f) => $f->kind, Quality::of(matTrace(fn ($t) => 50 + 20 * sin(3 * $t), 40.0))))
+        ->and(array_map(static fn ($f) => $f->kind, Quality::findings(matTrace(fn ($t) => 50 + 20 * sin(3 * $t), 40.0))))
         ->toBe(['rate']);
 });

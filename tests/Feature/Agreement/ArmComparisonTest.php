@@ -51,7 +51,7 @@ function armed(object $test, Closure $arm): array
 
     app(ComputeResult::class)($round->refresh());
 
-    [$arms, $differences] = ArmComparison::of(RoundRatings::of($round->refresh(), app(Codebooks::class)));
+    [$arms, $differences] = ArmComparison::fromRatings(RoundRatings::ofRound($round->refresh(), app(Codebooks::class)));
 
     return ['arms' => $arms, 'differences' => $differences];
 }

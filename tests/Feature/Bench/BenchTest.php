@@ -27,7 +27,7 @@ function onTheShelf(
     array $facts = [],
     float $filmLag = 0.0,
 ): Recording {
-    $s = Swing::of(new GolferSpec($seed, new Plant($plant), device: $device));
+    $s = Swing::simulated(new GolferSpec($seed, new Plant($plant), device: $device));
     $m = $s->motion();
 
     return stored(
@@ -134,7 +134,7 @@ it(
         $bare = stored(
             Golfer::query()->firstOrFail(),
             ['club' => 'hybrid', 'source' => 'file'],
-            Swing::of(new GolferSpec('no film'))->trace,
+            Swing::simulated(new GolferSpec('no film'))->trace,
         );
         $this->post("/bench/{$bare->public_id}/clock", ['by' => 'impact'])->assertSessionHas(
             'refused',
@@ -220,7 +220,7 @@ it('opens a verdict to the curve and threshold it came from', function () {
 });
 
 it('shows faults of the instrument with what they touch, and leaves those measures out', function () {
-    $s = Swing::of(new GolferSpec('broken'));
+    $s = Swing::simulated(new GolferSpec('broken'));
     $channels = $s->trace->channels;
     $from = (int) (1000 * ($s->stations->t(Station::Top) + 0.02));
     for ($i = $from; $i < $from + 180; $i++) {
@@ -260,7 +260,7 @@ it('gives the golfer\'s own spread where a series is held, without the cold swin
 });
 
 it('holds film of one view beside 3-D points, each once', function () {
-    $s = Swing::of(new GolferSpec('views'));
+    $s = Swing::simulated(new GolferSpec('views'));
     $r = stored(
         Golfer::query()->firstOrFail(),
         ['club' => 'hybrid', 'source' => 'file'],

@@ -57,7 +57,7 @@ function chunksOf(Swing $s): array
 
 it('catches a swing out of what a device sends, and puts it on the Shelf once', function (DeviceClass $device) {
     $token = deviceToken($this);
-    $s = Swing::of(new GolferSpec('live', new Plant(['hang-back' => 2]), device: $device));
+    $s = Swing::simulated(new GolferSpec('live', new Plant(['hang-back' => 2]), device: $device));
     $session = openCapture($this, $token, $s);
     foreach (array_chunk(chunksOf($s), 3) as $batch) {
         $this->withToken($token)
@@ -101,7 +101,7 @@ it('catches a swing out of what a device sends, and puts it on the Shelf once', 
 
 it('counts a chunk once however often it comes, in any order, and shows what is missing', function () {
     $token = deviceToken($this);
-    $s = Swing::of(new GolferSpec('order', device: DeviceClass::Mat));
+    $s = Swing::simulated(new GolferSpec('order', device: DeviceClass::Mat));
     $session = openCapture($this, $token, $s);
     $chunks = chunksOf($s);
     $send = fn (array $c) => $this->withToken($token)->postJson("/ingest/sessions/$session/chunks", ['chunks' => $c]);

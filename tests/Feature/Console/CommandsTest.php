@@ -53,7 +53,7 @@ it('keeps the published study in step with the core it speaks of', function () {
 
 it('imports the swings of a series by command, cold ones marked', function () {
     foreach ([0 => true, 1 => false, 2 => false] as $i => $cold) {
-        $s = Swing::of(new GolferSpec("series$i", device: DeviceClass::Mat));
+        $s = Swing::simulated(new GolferSpec("series$i", device: DeviceClass::Mat));
         $csv = holding(TraceCsv::write($s->trace), '.csv');
         expect(
             Artisan::call('recording:import', [
@@ -117,7 +117,7 @@ it('carries series, clocks and marks over in an archive; who marked by hand stay
 });
 
 it('judges a file under the lens it is told, and differently where the lenses differ', function () {
-    $s = Swing::of(new GolferSpec('lenses', new Plant(['late-recentre' => 2]), device: DeviceClass::Mat));
+    $s = Swing::simulated(new GolferSpec('lenses', new Plant(['late-recentre' => 2]), device: DeviceClass::Mat));
     $csv = holding(TraceCsv::write($s->trace), '.csv');
     $json = holding(
         json_encode([

@@ -38,13 +38,13 @@ it('gives the same bytes with the JIT on and off, whatever ran before', function
 
 it('lets no figure stand that is not finite', function () {
     foreach ([NAN, INF, -INF] as $v) {
-        expect(Figure::of($v, 0.1, 0.0, 1.0, 'x'))
+        expect(Figure::estimated($v, 0.1, 0.0, 1.0, 'x'))
             ->toEqual(Figure::undefined(Undefined::NotFinite))
             ->and(Figure::around($v, 0.1, 2.0, 'x')->estimate)
             ->toBeNull()
-            ->and(publishedFigure(Figure::of(0.5, $v, 0.0, 1.0, 'x')))
+            ->and(publishedFigure(Figure::estimated(0.5, $v, 0.0, 1.0, 'x')))
             ->toBe(['estimate' => 0.5, 'se' => null, 'low' => null, 'high' => null, 'method' => 'no finite interval'])
-            ->and(Figure::of(0.5, 0.1, 0.0, 1.0, 'x')->within($v, 1.0, 'y')->low)
+            ->and(Figure::estimated(0.5, 0.1, 0.0, 1.0, 'x')->within($v, 1.0, 'y')->low)
             ->toBeNull();
     }
 });

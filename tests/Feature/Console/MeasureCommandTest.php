@@ -12,7 +12,7 @@ use Illuminate\Support\Facades\DB;
 /** @return array{string, string, Swing} trace file, side-car file, and the swing they hold */
 function traceFiles(DeviceClass $device, array $plant = [], array $car = []): array
 {
-    $s = Swing::of(new GolferSpec('command', new Plant($plant), device: $device));
+    $s = Swing::simulated(new GolferSpec('command', new Plant($plant), device: $device));
     $dir = sys_get_temp_dir().'/measure-'.bin2hex(random_bytes(4));
     mkdir($dir);
     file_put_contents("$dir/swing.csv", TraceCsv::write($s->trace));

@@ -27,7 +27,7 @@ function aMat(): Swing
 {
     static $swing = null;
 
-    return $swing ??= Swing::of(new GolferSpec('numbers', device: DeviceClass::Mat));
+    return $swing ??= Swing::simulated(new GolferSpec('numbers', device: DeviceClass::Mat));
 }
 
 /** A mat's CSV with one cell of the tenth row replaced. */

@@ -135,7 +135,7 @@ it('shows an instructor where their calls differ from the key, and only there', 
     expect(count($calls))->toBeGreaterThan(3);
     foreach ($calls as $row) {
         $recording = Recording::query()->where('public_id', basename($row['url']))->sole();
-        $case = App\Models\RatedCase::of(Core\Reading\CaseKind::Single, [$recording->id]);
+        $case = App\Models\RatedCase::ofRecordings(Core\Reading\CaseKind::Single, [$recording->id]);
         $fault = array_search($row['fault'], array_map(fn ($f) => $f->name, Codebook::standard()->faults), true);
         $entry = $round->keyVersion->entries()->where('case_id', $case->id)->where('fault', $fault)->sole();
         expect($row['call'])

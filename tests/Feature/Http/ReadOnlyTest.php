@@ -138,7 +138,7 @@ it('works long work through once, takes up what was killed, and stops what is ca
     $late = new ReflectionMethod(App\Works\Progress::class, 'claim');
     $old = clone $work;
     $old->attempts = 1;
-    expect(fn () => DB::transaction(fn () => $late->invoke(App\Works\Progress::of($old))))->toThrow(
+    expect(fn () => DB::transaction(fn () => $late->invoke(App\Works\Progress::ofWork($old))))->toThrow(
         App\Works\WorkStopped::class,
     );
     app()->call([new App\Works\Jobs\DoWork($work->id), 'handle']);
@@ -188,7 +188,7 @@ it('names who had been shown an answer when a sitting opens, and leaves them out
             ->assertOk();
         $this->post("/read/{$of($user)->public_id}/hand-in")->assertSessionHas('done');
     }
-    $ratings = App\Agreement\RoundRatings::of($round->refresh(), app(App\Codebook\Codebooks::class));
+    $ratings = App\Agreement\RoundRatings::ofRound($round->refresh(), app(App\Codebook\Codebooks::class));
     expect(array_unique(array_column($ratings->rows, 2)))
         ->toBe(["u{$new->id}"])
         ->and($ratings->left['exposed'])

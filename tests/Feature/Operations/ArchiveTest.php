@@ -77,7 +77,7 @@ it('writes the library as tables with their schema, and another installation tak
 
 it('writes a large library in parts, whole, and lets go of each part once written', function () {
     $golfer = Golfer::query()->consenting()->firstOrFail();
-    $swing = Swing::of(new GolferSpec('many'));
+    $swing = Swing::simulated(new GolferSpec('many'));
     $first = array_key_first($swing->trace->channels);
     for ($i = 0; $i < 46; $i++) {
         $channels = $swing->trace->channels;

@@ -18,7 +18,7 @@ use Illuminate\Support\Facades\Storage;
 
 function simulated(DeviceClass $device, array $faults = []): Swing
 {
-    return Swing::of(new GolferSpec('import', new Plant($faults), device: $device));
+    return Swing::simulated(new GolferSpec('import', new Plant($faults), device: $device));
 }
 
 function sideCar(Swing $s, array $change = []): string
@@ -257,7 +257,7 @@ it('shows what a foreign file would become, takes corrections, and remembers the
 });
 
 it('imports a bundle and a C3D file by page and by command', function () {
-    $s = Swing::of(new GolferSpec('bundle up', new Plant(['sway' => 3])));
+    $s = Swing::simulated(new GolferSpec('bundle up', new Plant(['sway' => 3])));
     $bundle = Core\Format\RecordingBundle::write(
         new Core\Format\ImportedRecording(
             $s->trace,
@@ -307,7 +307,7 @@ it('keeps imports to the head coach and never takes settings that are none', fun
 });
 
 it('fetches a file that was laid aside once for each step, however much is asked of it', function () {
-    $s = Swing::of(new GolferSpec('once', device: DeviceClass::Mat));
+    $s = Swing::simulated(new GolferSpec('once', device: DeviceClass::Mat));
     $csv = "when,west,east,px,py\n";
     foreach ($s->trace->channels['lead_pct'] as $i => $lead) {
         $csv .= implode(',', [

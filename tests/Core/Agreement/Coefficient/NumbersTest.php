@@ -146,7 +146,7 @@ it('says why there is no intraclass correlation', function (array $rows, string 
         }
     }
     foreach (
-        (new IntraclassCorrelation(ItemTable::of($set, [''])))->figures(new Confidence(), new CaseBootstrap(3, 10, 1)) as $figure
+        (new IntraclassCorrelation(ItemTable::fromRatings($set, [''])))->figures(new Confidence(), new CaseBootstrap(3, 10, 1)) as $figure
     ) {
         expect($figure->estimate)->toBeNull()->and(worded($figure->reason))->toBe($reason);
     }
@@ -169,7 +169,7 @@ it('does not let scale or shift of the numbers into intraclass correlations', fu
 
         return array_map(
             static fn ($f): ?float => $f->estimate,
-            (new IntraclassCorrelation(ItemTable::of($set, [''])))->figures(new Confidence(), null),
+            (new IntraclassCorrelation(ItemTable::fromRatings($set, [''])))->figures(new Confidence(), null),
         );
     };
     expect($of(static fn (float $v): float => 1e6 + 0.001 * $v))->toEqualWithDelta(
@@ -184,7 +184,7 @@ it('takes two spellings of a number for one value, and orders numbers as numbers
         $set->add("c$i", '', 'a', trim($v));
         $set->add("c$i", '', 'b', '+2');
     }
-    $table = ItemTable::of($set, ['']);
+    $table = ItemTable::fromRatings($set, ['']);
     expect($table->categories)
         ->toBe(['2', '3', '10'])
         ->and($table->numbers)
@@ -195,11 +195,11 @@ it('takes two spellings of a number for one value, and orders numbers as numbers
         ->toBe(2)
         ->and($table->code('x'))
         ->toBeNull()
-        ->and(ItemTable::of($set, [''], ['1', '2.0', '3', '10'])->categories)
+        ->and(ItemTable::fromRatings($set, [''], ['1', '2.0', '3', '10'])->categories)
         ->toBe(['1', '2', '3', '10'])
-        ->and(fn () => ItemTable::of($set, [''], ['1', 'two']))
+        ->and(fn () => ItemTable::fromRatings($set, [''], ['1', 'two']))
         ->toThrow(CoreException::class, "'two', which is no decimal number")
-        ->and(fn () => ItemTable::of($set, [''], ['2', '3']))
+        ->and(fn () => ItemTable::fromRatings($set, [''], ['2', '3']))
         ->toThrow(CoreException::class, "the value '10' of case 'c1'");
 });
 

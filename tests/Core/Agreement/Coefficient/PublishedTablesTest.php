@@ -187,7 +187,7 @@ it('weighs disagreements', function (?string $weights, float $kappa) {
             }
         }
     }
-    $table = ItemTable::of($set, ['']);
+    $table = ItemTable::fromRatings($set, ['']);
     $w = $weights === null ? Weights::identity(4) : Weights::asked($table, $weights);
     $cells = array_fill(0, 16, 0);
     foreach ($table->columns[0] as $u => $a) {
@@ -232,7 +232,7 @@ it('gives the six intraclass correlations with their intervals', function (
 
 // Its mean squares as printed, 11.24 between targets, 32.49 between judges, 1.02 residual, give the components.
 it('shares out the variance of the same table', function () {
-    $v = VarianceComponents::of(ItemTable::of(numbers(SHROUT_FLEISS), ['']));
+    $v = VarianceComponents::fitted(ItemTable::fromRatings(numbers(SHROUT_FLEISS), ['']));
     expect($v->case->estimate)
         ->toEqualWithDelta((11.24 - 1.02) / 4, 0.005)
         ->and($v->rater->estimate)

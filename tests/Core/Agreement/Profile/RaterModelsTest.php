@@ -44,7 +44,7 @@ function plantedClasses(array $confusion, array $prevalence, int $cases, float $
         }
     }
 
-    return [ItemTable::of($set, ['']), $truth];
+    return [ItemTable::fromRatings($set, ['']), $truth];
 }
 
 const SKILLED = [[0.9, 0.1], [0.15, 0.85]];
@@ -106,7 +106,7 @@ it('says where the classes do not part, and has nothing to say of one category',
     [$table, $truth] = plantedClasses([$turned, $turned, $turned], [0.5, 0.5], 400, 0.0, 'turned');
     $fit = DawidSkene::fit($table, 3);
     expect($fit->confusion[0][0][0])->toBeGreaterThan(0.8)->and($fit->posterior[0][1 - $truth[0]])->toBeGreaterThan(0.5)
-        ->and(DawidSkene::fit(ItemTable::of(ratings(['a' => 'p p', 'b' => 'p p']), [''])))->toBeNull();
+        ->and(DawidSkene::fit(ItemTable::fromRatings(ratings(['a' => 'p p', 'b' => 'p p']), [''])))->toBeNull();
 });
 
 /** A complete table with planted variances. */
@@ -122,13 +122,13 @@ function plantedVariances(float $case, float $rater, float $error, int $cases, i
         }
     }
 
-    return ItemTable::of($set, ['']);
+    return ItemTable::fromRatings($set, ['']);
 }
 
 it('recovers planted variance components', function () {
     $sums = [0.0, 0.0, 0.0];
     for ($i = 0; $i < 30; $i++) {
-        $v = VarianceComponents::of(plantedVariances(4.0, 1.0, 2.0, 40, 8, "variance$i"));
+        $v = VarianceComponents::fitted(plantedVariances(4.0, 1.0, 2.0, 40, 8, "variance$i"));
         foreach ([$v->case, $v->rater, $v->caseRater] as $k => $f) {
             $sums[$k] += $f->estimate / 30;
         }
@@ -143,7 +143,7 @@ it('recovers planted variance components', function () {
 
 it('puts bootstrap intervals about the components', function () {
     $table = plantedVariances(4.0, 1.0, 2.0, 60, 6, 'interval');
-    $v = VarianceComponents::of($table, bootstrap: new CaseBootstrap(60, 500, 1));
+    $v = VarianceComponents::fitted($table, bootstrap: new CaseBootstrap(60, 500, 1));
     expect($v->case->low)
         ->toBeLessThan($v->case->estimate)
         ->toBeGreaterThan(1.0)
@@ -155,7 +155,7 @@ it('puts bootstrap intervals about the components', function () {
 });
 
 it('shows in the decision study what more raters and cases bring', function () {
-    $v = VarianceComponents::of(plantedVariances(4.0, 1.0, 2.0, 60, 6, 'study'));
+    $v = VarianceComponents::fitted(plantedVariances(4.0, 1.0, 2.0, 60, 6, 'study'));
     $curve = $v->decisionStudy([1, 2, 4, 8], [10, 40]);
     expect($curve)->toHaveCount(8);
     foreach ([0, 2, 4] as $i) {
@@ -166,7 +166,7 @@ it('shows in the decision study what more raters and cases bring', function () {
             ->and($curve[$i + 1]['se_of_mean'])
             ->toBeLessThan($curve[$i]['se_of_mean']);
     }
-    $none = VarianceComponents::of(ItemTable::of(ratings(['a' => 'p .', 'b' => 'p a']), ['']));
+    $none = VarianceComponents::fitted(ItemTable::fromRatings(ratings(['a' => 'p .', 'b' => 'p a']), ['']));
     expect($none->case->estimate)
         ->toBeNull()
         ->and($none->reason)
@@ -188,7 +188,7 @@ it('raises a false alarm about as often as it says', function () {
             }
             $windows[] = [$tp, 25 - $tp, $fp, 25 - $fp];
         }
-        $chart = DriftChart::of($windows, 0.1, $i, 300);
+        $chart = DriftChart::overWindows($windows, 0.1, $i, 300);
         $alarms += array_filter(array_column($chart->points, 'beyond')) === [] ? 0 : 1;
     }
     expect($alarms / 120)->toBeGreaterThan(0.03)->toBeLessThan(0.19);
@@ -196,7 +196,7 @@ it('raises a false alarm about as often as it says', function () {
 
 it('sees a rater who begins to over-call, and says which window', function () {
     $windows = [[40, 10, 8, 42], [41, 9, 9, 41], [39, 11, 10, 40], [48, 2, 30, 20]];
-    $chart = DriftChart::of($windows);
+    $chart = DriftChart::overWindows($windows);
     expect($chart->falseAlarm)
         ->toBe(0.05)
         ->and($chart->points[3]['beyond'])
@@ -208,9 +208,9 @@ it('sees a rater who begins to over-call, and says which window', function () {
         ->and($chart->limit)
         ->toBeGreaterThan(2.0)
         ->toBeLessThan(4.0);
-    $gap = DriftChart::of([[4, 1, 1, 4], [0, 0, 2, 3], [4, 1, 1, 4]], simulations: 100);
+    $gap = DriftChart::overWindows([[4, 1, 1, 4], [0, 0, 2, 3], [4, 1, 1, 4]], simulations: 100);
     expect($gap->points[1])
         ->toBe(['d_prime' => null, 'criterion' => null, 'z_d' => null, 'z_c' => null, 'beyond' => false])
-        ->and(DriftChart::of([[4, 1, 1, 4], [0, 0, 2, 3]]))
+        ->and(DriftChart::overWindows([[4, 1, 1, 4], [0, 0, 2, 3]]))
         ->toBeNull();
 });

@@ -102,7 +102,7 @@ it('compares a coefficient of agreement before and after a debrief', function ()
                 $rows[$rater][] = ($c->uniform() < $skill) === $is ? 'p' : 'n';
             }
         }
-        $table = ItemTable::of(ratings($rows), [''], ['n', 'p']);
+        $table = ItemTable::fromRatings(ratings($rows), [''], ['n', 'p']);
 
         return [new CountSums($table, Weights::identity(2)), $table];
     };
@@ -157,8 +157,8 @@ it('says what difference a design could find', function () {
 });
 
 it('gives a word only as far as the interval has earned it', function () {
-    $sure = Benchmark::LandisKoch->read(Figure::of(0.75, 0.01, 0.73, 0.77, ''));
-    $unsure = Benchmark::LandisKoch->read(Figure::of(0.75, 0.15, 0.45, 1.0, ''));
+    $sure = Benchmark::LandisKoch->read(Figure::estimated(0.75, 0.01, 0.73, 0.77, ''));
+    $unsure = Benchmark::LandisKoch->read(Figure::estimated(0.75, 0.15, 0.45, 1.0, ''));
     expect($sure['level'])
         ->toBe('substantial')
         ->and($sure['probability'])
@@ -167,9 +167,9 @@ it('gives a word only as far as the interval has earned it', function () {
         ->toBe('moderate')
         ->and(array_sum($unsure['memberships']))
         ->toEqualWithDelta(1.0, 1e-9)
-        ->and(Benchmark::Altman->read(Figure::of(0.9, 0.01, 0.88, 0.92, ''))['level'])
+        ->and(Benchmark::Altman->read(Figure::estimated(0.9, 0.01, 0.88, 0.92, ''))['level'])
         ->toBe('very good')
-        ->and(Benchmark::Fleiss->read(Figure::of(-0.2, 0.05, -0.3, -0.1, ''))['level'])
+        ->and(Benchmark::Fleiss->read(Figure::estimated(-0.2, 0.05, -0.3, -0.1, ''))['level'])
         ->toBe('poor')
         ->and(Benchmark::Fleiss->read(Figure::undefined(Undefined::NoPairs)))
         ->toBeNull();
@@ -218,7 +218,7 @@ it('puts sets into alpha', function () {
         explode(' ', $rows['b']),
     );
     expect(SetDistance::alpha($sets)->estimate)->toEqualWithDelta(
-        (new CountSums(ItemTable::of(ratings($rows), ['']), Weights::identity(2)))->estimates()[4],
+        (new CountSums(ItemTable::fromRatings(ratings($rows), ['']), Weights::identity(2)))->estimates()[4],
         1e-12,
     );
 });

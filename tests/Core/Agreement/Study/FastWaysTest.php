@@ -165,7 +165,7 @@ it('computes alpha on ranks, distances and ratios pair by pair', function (Scale
         }
     }
     expect(
-        Alpha::figure(ItemTable::of(setOf($rows, $scale), ['i0']), new Confidence(), null)->estimate,
+        Alpha::figure(ItemTable::fromRatings(setOf($rows, $scale), ['i0']), new Confidence(), null)->estimate,
     )->toEqualWithDelta(1 - ((count($all) - 1) * $observed) / $expected, 1e-12);
 })
     ->with([Scale::Ordinal, Scale::Interval, Scale::Ratio])
@@ -173,16 +173,16 @@ it('computes alpha on ranks, distances and ratios pair by pair', function (Scale
 
 it('makes alpha on two ranks nominal alpha, and interval alpha blind to shift and scale', function () {
     $rows = manyRows('two', 2, 30, 4);
-    expect((new OrdinalAlpha(ItemTable::of(setOf($rows, Scale::Ordinal), ['i0'])))->estimates()[0])->toEqualWithDelta(
-        (new CountSums(ItemTable::of(setOf($rows), ['i0']), Weights::identity(2)))->estimates()[4],
+    expect((new OrdinalAlpha(ItemTable::fromRatings(setOf($rows, Scale::Ordinal), ['i0'])))->estimates()[0])->toEqualWithDelta(
+        (new CountSums(ItemTable::fromRatings(setOf($rows), ['i0']), Weights::identity(2)))->estimates()[4],
         1e-12,
     );
     $five = manyRows('five', 5, 30, 4);
     $moved = array_map(static fn (array $r): array => [$r[0], $r[1], $r[2], (string) (1000.5 + 3 * (int) $r[3])], $five);
     expect(
-        (new IntervalAlpha(ItemTable::of(setOf($moved, Scale::Interval), ['i0'])))->estimates()[0],
+        (new IntervalAlpha(ItemTable::fromRatings(setOf($moved, Scale::Interval), ['i0'])))->estimates()[0],
     )->toEqualWithDelta(
-        (new IntervalAlpha(ItemTable::of(setOf($five, Scale::Interval), ['i0'])))->estimates()[0],
+        (new IntervalAlpha(ItemTable::fromRatings(setOf($five, Scale::Interval), ['i0'])))->estimates()[0],
         1e-11,
     );
 });
@@ -255,7 +255,7 @@ it('leaves out cases for Light and for each rater as one would by hand', functio
 ) {
     $rows = manyRows("light$q$items", $q, $cases, $raters, $items, $missing);
     $set = setOf($rows);
-    $table = ItemTable::of($set, $set->items());
+    $table = ItemTable::fromRatings($set, $set->items());
     $pairs = new PairTables($table, Weights::identity($table->q), new Confidence);
     $units = unitsOf($rows);
     [$light, $se] = slowLight($units);
@@ -281,7 +281,7 @@ it('leaves out cases for Light and for each rater as one would by hand', functio
 
 it('takes pairs of many categories as of few', function () {
     $rows = manyRows('wide', 20, 40, 3);
-    $table = ItemTable::of(setOf($rows), ['i0']);
+    $table = ItemTable::fromRatings(setOf($rows), ['i0']);
     $units = array_merge(...array_values(unitsOf($rows)));
     foreach ((new PairTables($table, Weights::identity($table->q), new Confidence))->results(null) as $pair) {
         expect($pair->kappa->estimate)->toEqualWithDelta(slowKappa($units, $pair->a, $pair->b), 1e-12);
@@ -297,7 +297,7 @@ it('draws the same replicates from packed sums as from the ratings themselves', 
     $scale = $weighted ? Scale::Ordinal : Scale::Nominal;
     $set = setOf($rows, $scale);
     $names = array_map(strval(...), range(1, $q));
-    $table = ItemTable::of($set, $set->items(), $names);
+    $table = ItemTable::fromRatings($set, $set->items(), $names);
     $weights = Weights::asked($table, $weighted ? 'linear' : null);
     $boot = new CaseBootstrap(12, 25, 3);
     $fast = new CountSums($table, $weights, 12);
@@ -314,7 +314,7 @@ it('draws the same replicates from packed sums as from the ratings themselves', 
                 }
             }
         }
-        $slow = ItemTable::of(setOf($again, $scale), $set->items(), $names);
+        $slow = ItemTable::fromRatings(setOf($again, $scale), $set->items(), $names);
         foreach ((new CountSums($slow, Weights::asked($slow, $weighted ? 'linear' : null)))->estimates() as $k => $v) {
             $own = $fast->replicate($draw)[$k];
             expect(is_nan($v) ? is_nan($own) : abs($v - $own) < 1e-12)->toBeTrue(
@@ -327,11 +327,11 @@ it('draws the same replicates from packed sums as from the ratings themselves', 
 it('leaves one case out of the sums as out of the ratings', function () {
     $rows = manyRows('left', 3, 10, 4, 2);
     $set = setOf($rows);
-    $left = (new CountSums(ItemTable::of($set, $set->items()), Weights::identity(3)))->leaveOneOut();
+    $left = (new CountSums(ItemTable::fromRatings($set, $set->items()), Weights::identity(3)))->leaveOneOut();
     foreach ($set->cases() as $i => $case) {
         $rest = setOf(array_filter($rows, static fn (array $r): bool => $r[0] !== $case));
         expect($left[$i])->toEqualWithDelta(
-            (new CountSums(ItemTable::of($rest, $rest->items(), ['1', '2', '3']), Weights::identity(3)))->estimates(),
+            (new CountSums(ItemTable::fromRatings($rest, $rest->items(), ['1', '2', '3']), Weights::identity(3)))->estimates(),
             1e-12,
         );
     }
@@ -361,7 +361,7 @@ it('has errors of weighted figures close to a jackknife over cases', function (s
 
 it('makes nominal weights and none the same, and weighted Conger of two raters their weighted kappa', function () {
     $rows = manyRows('same', 3, 30, 2, 1, 0.0);
-    $table = ItemTable::of(setOf($rows, Scale::Ordinal), ['i0']);
+    $table = ItemTable::fromRatings(setOf($rows, Scale::Ordinal), ['i0']);
     foreach (
         [
             Weights::identity(3),
