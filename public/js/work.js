@@ -7,6 +7,9 @@ export function isOver(answer) {
   return answer.done === true || ['done', 'failed', 'cancelled'].includes(answer.state);
 }
 
+/** Whether somebody is on their way to another page: loading this one anew would hold what they sent back. */
+let leaving = false;
+
 async function follow(element) {
   const bar = element.querySelector('[data-progress]');
   for (;;) {
@@ -17,6 +20,7 @@ async function follow(element) {
     } catch {
       // The network has gone; it is asked again.
     }
+    if (leaving) return;
     if (answer !== null && isOver(answer)) {
       location.reload();
 
@@ -30,5 +34,9 @@ async function follow(element) {
 }
 
 if (typeof document !== 'undefined') {
+  for (const event of ['submit', 'beforeunload'])
+    addEventListener(event, (e) => {
+      leaving = !e.defaultPrevented;
+    });
   document.querySelectorAll('[data-waits]').forEach((element) => follow(element));
 }

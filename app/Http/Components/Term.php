@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Http\Components;
 
 use Illuminate\Contracts\View\View;
-use Illuminate\Support\Str;
 use Illuminate\View\Component;
 
 /** A word of the glossary, explained where it stands: by pointer, finger or keyboard. */
@@ -19,9 +18,19 @@ final class Term extends Component
     public function render(): View
     {
         return view('components.term', [
-            'id' => 'term-'.Str::lower(Str::random(8)),
+            'id' => 'term-'.self::next(),
             'word' => (string) __("glossary.$this->of.word"),
             'means' => (string) __("glossary.$this->of.means"),
         ]);
+    }
+
+    /** Numbered through the page, so that the same page has the same bytes. */
+    private static function next(): int
+    {
+        $attributes = request()->attributes;
+        $n = $attributes->getInt('terms') + 1;
+        $attributes->set('terms', $n);
+
+        return $n;
     }
 }
