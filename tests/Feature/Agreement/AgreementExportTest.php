@@ -11,6 +11,7 @@ use Illuminate\Support\Facades\Storage;
 /** @return array<string, string> the files of a round's export */
 function exported(object $test, Sitting $round): array
 {
+    Storage::fake('exports');
     $response = $test->actingAs($test->headCoach())->get("/agreement/{$round->public_id}/export");
     $response->assertOk()->assertDownload();
     $path = tempnam(sys_get_temp_dir(), 'export');
