@@ -164,7 +164,10 @@ final readonly class ScaleCoverage
             ];
         }
         $weights = Weights::ordinal($table->q);
-        $counted = array_combine(CountSums::NAMES, array_slice((new CountSums($table, $weights))->estimates(), 0, count(CountSums::NAMES)));
+        $counted = array_combine(
+            CountSums::NAMES,
+            array_slice((new CountSums($table, $weights))->estimates(), 0, count(CountSums::NAMES)),
+        );
         unset($counted['percent_agreement'], $counted['krippendorff_alpha']);
         $kappas = [];
         foreach (array_keys($table->columns) as $g) {

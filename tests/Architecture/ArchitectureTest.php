@@ -249,7 +249,8 @@ it('has no words of a command line in the core', function () {
         new RecursiveIteratorIterator(new RecursiveDirectoryIterator(dirname(__DIR__, 2).'/core')) as $file
     ) {
         if ($file->getExtension() === 'php') {
-            expect((string) file_get_contents($file->getPathname()))->not->toMatch('/[\'" ]--[a-z]/', $file->getPathname());
+            $text = (string) file_get_contents($file->getPathname());
+            expect($text)->not->toMatch('/[\'" ]--[a-z]/', $file->getPathname());
         }
     }
 });

@@ -98,7 +98,9 @@ final readonly class RoundTimes
                 $set->add($case, '', $rater, Scale::text(round($own[$case], 3)));
             }
         }
-        $parts = count($marks) < 2 || count($common) < 2 ? null : VarianceComponents::fitted(ItemTable::fromRatings($set, ['']));
+        $parts = count($marks) < 2 || count($common) < 2
+            ? null
+            : VarianceComponents::fitted(ItemTable::fromRatings($set, ['']));
         $between = $parts?->rater->estimate;
         $within = $parts?->caseRater->estimate;
         if ($between === null || $within === null) {

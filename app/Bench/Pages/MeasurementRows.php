@@ -19,7 +19,8 @@ use Core\Remark\InWords;
  *
  * @phpstan-type MeasurementRow array{key: string, group: ?string, label: string, unit: string, definition: string,
  *     value: float|string|null, uncertainty: ?float, reason: ?string, censored: ?string, derived: bool,
- *     indirect: ?string, widened: ?string, near: ?string, others: string, spread: ?Spread, band: array{float, float}|null, inside: ?bool,
+ *     indirect: ?string, widened: ?string, near: ?string, others: string, spread: ?Spread,
+ *     band: array{float, float}|null, inside: ?bool,
  *     scale: array{float, float}|null}
  */
 final class MeasurementRows

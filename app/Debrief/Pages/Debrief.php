@@ -30,7 +30,8 @@ use Illuminate\Support\Collection;
  * @phpstan-type SaidPerson array{letter: string, name: string, marks: object, aids: array<mixed>, causes: list<string>,
  *     cue: string}
  * @phpstan-type SaidFault array{key: string, name: string, station: string, lookFor: string, weight: float,
- *     present: int, absent: int, unsure: int, calls: list<SaidCall>, truth: ?string, grade: ?string, why: \Core\Remark\Remark|null,
+ *     present: int, absent: int, unsure: int, calls: list<SaidCall>, truth: ?string, grade: ?string,
+ *     why: \Core\Remark\Remark|null,
  *     ruling: ?string}
  * @phpstan-type Said array{people: list<SaidPerson>, faults: list<SaidFault>, stations: array<string, float>}
  */

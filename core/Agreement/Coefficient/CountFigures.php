@@ -44,7 +44,13 @@ final readonly class CountFigures
         foreach ([...CountSums::NAMES, ...array_fill(0, $this->table->q, 'specific')] as $i => $name) {
             $figures[] = match (true) {
                 ! is_nan($values[$i]) => $name === 'specific'
-                    ? $specific->figure($this->table, $i - count(CountSums::NAMES), $values[$i], array_column($left, $i), $this->confidence)
+                    ? $specific->figure(
+                        $this->table,
+                        $i - count(CountSums::NAMES),
+                        $values[$i],
+                        array_column($left, $i),
+                        $this->confidence,
+                    )
                     : $this->figure($name, $values[$i], $perfect),
                 $name === 'specific' => Figure::undefined(
                     $this->table->paired === 0 ? Undefined::NoPairs : Undefined::NoPairsOfCategory,

@@ -38,8 +38,12 @@ final readonly class DriftChart
      * @param  list<array{int, int, int, int}>  $windows  tp, fn, fp, tn of each stretch of time
      * @return self|null null with fewer than two windows that hold positives and negatives
      */
-    public static function overWindows(array $windows, float $falseAlarm = 0.05, int $seed = 1, int $simulations = 2000): ?self
-    {
+    public static function overWindows(
+        array $windows,
+        float $falseAlarm = 0.05,
+        int $seed = 1,
+        int $simulations = 2000,
+    ): ?self {
         $all = [0, 0, 0, 0];
         $usable = [];
         foreach ($windows as $i => $w) {

@@ -188,7 +188,14 @@ final readonly class Comparison
         }
         $p = $permutations === 0 ? null : (float) (1 + $beyond) / (1 + $permutations);
         if ($values === [] || count($values) < 0.95 * $resamples) {
-            return new self($first, $second, Figure::estimated($d, null, null, null, 'point'), $p, $cases, $permutations);
+            return new self(
+                $first,
+                $second,
+                Figure::estimated($d, null, null, null, 'point'),
+                $p,
+                $cases,
+                $permutations,
+            );
         }
         $interval = Resample::bca(
             $d,

@@ -33,7 +33,11 @@ final readonly class TwoWays
         }
         $specific = new SpecificAgreement();
         foreach ($table->categories as $k => $category) {
-            $out[] = new self("specific:$category", $packed[count(CountSums::NAMES) + $k], $specific->value($table, $k));
+            $out[] = new self(
+                "specific:$category",
+                $packed[count(CountSums::NAMES) + $k],
+                $specific->value($table, $k),
+            );
         }
 
         return $out;

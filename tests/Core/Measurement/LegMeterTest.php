@@ -257,7 +257,8 @@ it('shows the curve a measure was read off, with its threshold in the right plac
         ->and(Illustration::ofMeasure($evidence, Measure::Fallback)->level(25.0))->toEqualWithDelta(60.0, 1.0)
         ->and(Illustration::ofMeasure($evidence, Measure::RecentreLead)->moment(-70.0))->toEqualWithDelta(1.57, 1e-9)
         ->and(Illustration::ofMeasure($evidence, Measure::RecentreLead)->level(-70.0))->toBeNull()
-        ->and(Illustration::ofMeasure($evidence, Measure::TrailPeakAt)->moment(0.85))->toEqualWithDelta(0.6 + 0.85 * 0.9, 1e-9)
+        ->and(Illustration::ofMeasure($evidence, Measure::TrailPeakAt)->moment(0.85))
+        ->toEqualWithDelta(0.6 + 0.85 * 0.9, 1e-9)
         ->and(Illustration::ofMeasure($evidence, Measure::PelvisSway, 'LB'))->toBeNull()
         ->and(Illustration::ofMeasure($evidence, Measure::CopStyle))->toBeNull();
     $drawn = 0;

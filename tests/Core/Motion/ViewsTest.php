@@ -83,7 +83,8 @@ it('follows a turn past half a circle without a leap', function () {
         }
         unset($p);
     }
-    $turn = Turn::ofJoint(new Views(new Motion(100.0, ['lead_hip' => $lead, 'trail_hip' => $trail])), 'hip', stations());
+    $hips = new Motion(100.0, ['lead_hip' => $lead, 'trail_hip' => $trail]);
+    $turn = Turn::ofJoint(new Views($hips), 'hip', stations());
     expect($turn->series->at(0.0))->toEqualWithDelta(-100.0, 1e-6)
         ->and($turn->series->at(1.9))->toEqualWithDelta(204.0, 1e-6)
         ->and($turn->rate()->at(1.0))->toEqualWithDelta(160.0, 1e-4)
