@@ -4,6 +4,7 @@ return [
     'name' => env('APP_NAME', 'Verified Consensus'),
     'env' => env('APP_ENV', 'production'),
     'debug' => (bool) env('APP_DEBUG', false),
+    'strict' => (bool) env('APP_STRICT', false),
     'url' => env('APP_URL', 'http://127.0.0.1:8080'),
     'timezone' => 'UTC',
     'locale' => 'en',

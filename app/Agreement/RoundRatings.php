@@ -23,8 +23,7 @@ use Illuminate\Database\Eloquent\Collection;
  * What was said in a round and what the key says of it, as the arithmetic takes it; raters by number, never by name.
  *
  * Left out of scoring and counted: contested entries, conflicts not ruled on, faults that nobody could observe from
- * what
- * the case showed, and whoever sat on the panel that made the key.
+ * what the case showed, and whoever sat on the panel that made the key.
  */
 final readonly class RoundRatings
 {
@@ -55,6 +54,7 @@ final readonly class RoundRatings
 
     public static function ofRound(Sitting $round, Codebooks $codebooks): self
     {
+        $round->loadMissing(['keyVersion.sitting']);
         /** @var Collection<int, SittingCase> $cases */
         $cases = $round
             ->cases()
