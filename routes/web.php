@@ -8,6 +8,12 @@ use App\Bench\Http\BenchController;
 use App\Capture\Http\CaptureController;
 use App\Codebook\Http\CodebookController;
 use App\Debrief\Http\DebriefController;
+use App\Models\AuditEntry;
+use App\Models\CodebookVersion;
+use App\Models\Device;
+use App\Models\PendingImport;
+use App\Models\Recording;
+use App\Models\Sitting;
 use App\Operations\Http\RecordController;
 use App\Panel\Http\PanelController;
 use App\Search\Http\SearchController;
@@ -96,75 +102,96 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/panel', [PanelController::class, 'index'])->name('panel.index');
     Route::get('/panel/{round}', [PanelController::class, 'show'])->name('panel')->can('viewKey', 'round');
 
-    Route::middleware('can:run-academy')->group(function (): void {
-        Route::get('/shelf', [ShelfController::class, 'index'])->name('shelf');
-        Route::post('/imports', [ImportController::class, 'store'])->name('imports.store');
-        Route::get('/imports/{import}', [ImportController::class, 'show'])->name('imports.show');
-        Route::put('/imports/{import}', [ImportController::class, 'update'])->name('imports.update');
-        Route::post('/imports/{import}/finish', [ImportController::class, 'finish'])->name('imports.finish');
-        Route::delete('/imports/{import}', [ImportController::class, 'destroy'])->name('imports.drop');
-        Route::post('/bench/{recording}/films', [FilmController::class, 'store'])
-            ->name('films.store')
-            ->can('update', 'recording');
-        Route::put('/films/{film}', [FilmController::class, 'append'])
-            ->name('films.append')
-            ->can('manage', 'film');
-        Route::get('/films/{film}', [FilmController::class, 'state'])
-            ->name('films.state')
-            ->can('manage', 'film');
-        Route::get('/films/{film}/original', [FilmController::class, 'original'])
-            ->name('films.original')
-            ->can('manage', 'film');
-        Route::post('/films/{film}/clock', [FilmController::class, 'clock'])
-            ->name('films.clock')
-            ->can('manage', 'film');
-        Route::delete('/films/{film}', [FilmController::class, 'destroy'])
-            ->name('films.drop')
-            ->can('manage', 'film');
-        Route::get('/agreement/{round}/export', [AgreementController::class, 'export'])
-            ->name('agreement.export')
-            ->can('viewResult', 'round');
-        Route::get('/debrief', [DebriefController::class, 'index'])->name('debrief.index');
-        Route::get('/debrief/{round}', [DebriefController::class, 'first'])
-            ->name('debrief.first')
-            ->can('viewResult', 'round');
-        Route::get('/debrief/{round}/{place}', [DebriefController::class, 'show'])
-            ->name('debrief')
-            ->can('viewResult', 'round')
-            ->where('place', '[1-9][0-9]{0,3}');
-        Route::get('/rounds', [RoundController::class, 'index'])->name('rounds');
-        Route::get('/rounds/plan', PlanController::class)->name('rounds.plan');
-        Route::post('/rounds', [RoundController::class, 'store'])->name('rounds.store');
-        Route::get('/rounds/{round}', [RoundController::class, 'show'])->name('rounds.show');
-        Route::post('/rounds/{round}/open', [RoundController::class, 'open'])->name('rounds.open');
-        Route::post('/rounds/{round}/close', [RoundController::class, 'close'])->name('rounds.close');
-        Route::post('/rounds/{round}/publish', PublishController::class)->name('rounds.publish');
-        Route::post('/panel/entries/{entry}/ruling', [PanelController::class, 'rule'])
-            ->name('panel.rule')
-            ->can('rule', 'entry');
-        Route::get('/bench/{recording}/remove', [BenchController::class, 'remove'])
-            ->name('bench.remove')
-            ->can('update', 'recording');
-        Route::delete('/bench/{recording}', [BenchController::class, 'erase'])
-            ->name('bench.erase')
-            ->can('update', 'recording');
-        Route::post('/bench/{recording}/stations', [BenchController::class, 'mark'])
-            ->name('bench.mark')
-            ->can('update', 'recording');
-        Route::post('/bench/{recording}/clock', [BenchController::class, 'clock'])
-            ->name('bench.clock')
-            ->can('update', 'recording');
-        Route::get('/capture', [CaptureController::class, 'index'])->name('capture');
-        Route::get('/capture/{session}/live', [CaptureController::class, 'live'])->name('capture.live');
-        Route::post('/capture/{session}/arm', [CaptureController::class, 'arm'])->name('capture.arm');
-        Route::post('/capture/swings/{swing}', [CaptureController::class, 'keep'])->name('capture.keep');
-        Route::delete('/capture/swings/{swing}', [CaptureController::class, 'leave'])->name('capture.leave');
-        Route::post('/capture/devices', [CaptureController::class, 'register'])->name('capture.register');
-        Route::delete('/capture/devices/{device}', [CaptureController::class, 'revoke'])->name('capture.revoke');
-        Route::post('/codebook', [CodebookController::class, 'store'])->name('codebook.store');
-        Route::get('/record', [RecordController::class, 'show'])->name('record');
-        Route::get('/record/file', [RecordController::class, 'export'])->name('record.export');
-        Route::get('/works/{work}', [WorkController::class, 'show'])->name('works.show')->can('watch', 'work');
-        Route::delete('/works/{work}', [WorkController::class, 'cancel'])->name('works.cancel')->can('watch', 'work');
-    });
+    Route::get('/shelf', [ShelfController::class, 'index'])->name('shelf')->can('viewAny', Recording::class);
+    Route::post('/imports', [ImportController::class, 'store'])
+        ->name('imports.store')
+        ->can('create', PendingImport::class);
+    Route::get('/imports/{import}', [ImportController::class, 'show'])->name('imports.show')->can('manage', 'import');
+    Route::put('/imports/{import}', [ImportController::class, 'update'])
+        ->name('imports.update')
+        ->can('manage', 'import');
+    Route::post('/imports/{import}/finish', [ImportController::class, 'finish'])
+        ->name('imports.finish')
+        ->can('manage', 'import');
+    Route::delete('/imports/{import}', [ImportController::class, 'destroy'])
+        ->name('imports.drop')
+        ->can('manage', 'import');
+    Route::post('/bench/{recording}/films', [FilmController::class, 'store'])
+        ->name('films.store')
+        ->can('update', 'recording');
+    Route::put('/films/{film}', [FilmController::class, 'append'])
+        ->name('films.append')
+        ->can('manage', 'film');
+    Route::get('/films/{film}', [FilmController::class, 'state'])
+        ->name('films.state')
+        ->can('manage', 'film');
+    Route::get('/films/{film}/original', [FilmController::class, 'original'])
+        ->name('films.original')
+        ->can('manage', 'film');
+    Route::post('/films/{film}/clock', [FilmController::class, 'clock'])
+        ->name('films.clock')
+        ->can('manage', 'film');
+    Route::delete('/films/{film}', [FilmController::class, 'destroy'])
+        ->name('films.drop')
+        ->can('manage', 'film');
+    Route::get('/agreement/{round}/export', [AgreementController::class, 'export'])
+        ->name('agreement.export')->can('export', 'round');
+    Route::get('/debrief', [DebriefController::class, 'index'])->name('debrief.index')->can('manage', Sitting::class);
+    Route::get('/debrief/{round}', [DebriefController::class, 'first'])
+        ->name('debrief.first')->can('debrief', 'round');
+    Route::get('/debrief/{round}/{place}', [DebriefController::class, 'show'])
+        ->name('debrief')
+        ->where('place', '[1-9][0-9]{0,3}')->can('debrief', 'round');
+    Route::get('/rounds', [RoundController::class, 'index'])->name('rounds')->can('manage', Sitting::class);
+    Route::get('/rounds/plan', PlanController::class)->name('rounds.plan')->can('manage', Sitting::class);
+    Route::post('/rounds', [RoundController::class, 'store'])->name('rounds.store')->can('manage', Sitting::class);
+    Route::get('/rounds/{round}', [RoundController::class, 'show'])->name('rounds.show')->can('manage', 'round');
+    Route::post('/rounds/{round}/open', [RoundController::class, 'open'])->name('rounds.open')->can('manage', 'round');
+    Route::post('/rounds/{round}/close', [RoundController::class, 'close'])
+        ->name('rounds.close')
+        ->can('manage', 'round');
+    Route::post('/rounds/{round}/publish', PublishController::class)->name('rounds.publish')->can('manage', 'round');
+    Route::post('/panel/entries/{entry}/ruling', [PanelController::class, 'rule'])
+        ->name('panel.rule')
+        ->can('rule', 'entry');
+    Route::get('/bench/{recording}/remove', [BenchController::class, 'remove'])
+        ->name('bench.remove')
+        ->can('update', 'recording');
+    Route::delete('/bench/{recording}', [BenchController::class, 'erase'])
+        ->name('bench.erase')
+        ->can('update', 'recording');
+    Route::post('/bench/{recording}/stations', [BenchController::class, 'mark'])
+        ->name('bench.mark')
+        ->can('update', 'recording');
+    Route::post('/bench/{recording}/clock', [BenchController::class, 'clock'])
+        ->name('bench.clock')
+        ->can('update', 'recording');
+    Route::get('/capture', [CaptureController::class, 'index'])->name('capture')->can('viewAny', Device::class);
+    Route::get('/capture/{session}/live', [CaptureController::class, 'live'])
+        ->name('capture.live')
+        ->can('view', 'session');
+    Route::post('/capture/{session}/arm', [CaptureController::class, 'arm'])
+        ->name('capture.arm')
+        ->can('arm', 'session');
+    Route::post('/capture/swings/{swing}', [CaptureController::class, 'keep'])
+        ->name('capture.keep')
+        ->can('keep', 'swing');
+    Route::delete('/capture/swings/{swing}', [CaptureController::class, 'leave'])
+        ->name('capture.leave')
+        ->can('leave', 'swing');
+    Route::post('/capture/devices', [CaptureController::class, 'register'])
+        ->name('capture.register')
+        ->can('create', Device::class);
+    Route::delete('/capture/devices/{device}', [CaptureController::class, 'revoke'])
+        ->name('capture.revoke')
+        ->can('revoke', 'device');
+    Route::post('/codebook', [CodebookController::class, 'store'])
+        ->name('codebook.store')
+        ->can('create', CodebookVersion::class);
+    Route::get('/record', [RecordController::class, 'show'])->name('record')->can('viewAny', AuditEntry::class);
+    Route::get('/record/file', [RecordController::class, 'export'])
+        ->name('record.export')
+        ->can('viewAny', AuditEntry::class);
+    Route::get('/works/{work}', [WorkController::class, 'show'])->name('works.show')->can('watch', 'work');
+    Route::delete('/works/{work}', [WorkController::class, 'cancel'])->name('works.cancel')->can('watch', 'work');
 });

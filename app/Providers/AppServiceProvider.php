@@ -5,22 +5,34 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Agreement\Actions\PublishRound;
+use App\Audit\Audited;
+use App\Audit\WriteRecord;
+use App\Capture\Policies\CaptureSessionPolicy;
+use App\Capture\Policies\CaughtSwingPolicy;
+use App\Capture\Policies\DevicePolicy;
 use App\Codebook\Codebooks;
+use App\Codebook\Policies\CodebookVersionPolicy;
 use App\Film\FilmFiles;
 use App\Http\Components\FigureValue;
 use App\Http\Components\Grade;
 use App\Http\Components\Layout;
 use App\Http\Components\StageHead;
 use App\Http\Components\Term;
+use App\Models\AuditEntry;
+use App\Models\CaptureSession;
 use App\Models\Casts\Cell;
+use App\Models\CaughtSwing;
+use App\Models\CodebookVersion;
+use App\Models\Device;
 use App\Models\Enums\WorkKind;
 use App\Models\Film;
 use App\Models\KeyEntry;
+use App\Models\PendingImport;
 use App\Models\Reading;
 use App\Models\Recording;
 use App\Models\Sitting;
-use App\Models\User;
 use App\Models\Work;
+use App\Operations\Policies\AuditEntryPolicy;
 use App\Panel\Actions\BuildKey;
 use App\Panel\Policies\KeyEntryPolicy;
 use App\Shelf\AcademyNorms;
@@ -32,6 +44,7 @@ use App\Shelf\Events\FilmMatched;
 use App\Shelf\Jobs\FilmConversion;
 use App\Shelf\Jobs\StillsOfFilm;
 use App\Shelf\Policies\FilmPolicy;
+use App\Shelf\Policies\PendingImportPolicy;
 use App\Shelf\Policies\RecordingPolicy;
 use App\Sight\Onlookers;
 use App\Sittings\Actions\OpenRound;
@@ -71,6 +84,12 @@ final class AppServiceProvider extends ServiceProvider
         Reading::class => ReadingPolicy::class,
         KeyEntry::class => KeyEntryPolicy::class,
         Work::class => WorkPolicy::class,
+        Device::class => DevicePolicy::class,
+        CaptureSession::class => CaptureSessionPolicy::class,
+        CaughtSwing::class => CaughtSwingPolicy::class,
+        PendingImport::class => PendingImportPolicy::class,
+        CodebookVersion::class => CodebookVersionPolicy::class,
+        AuditEntry::class => AuditEntryPolicy::class,
     ];
 
     public function register(): void
@@ -159,7 +178,7 @@ final class AppServiceProvider extends ServiceProvider
                 app(MeasureWhatIsStale::class)();
             }
         });
-        Gate::define('run-academy', static fn (User $user): bool => $user->isHeadCoach());
+        Event::listen(Audited::class, WriteRecord::class);
         Event::listen(
             static fn (FilmArrived $arrived) => FilmConversion::dispatch($arrived->film)->afterCommit(),
         );

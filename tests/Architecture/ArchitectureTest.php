@@ -26,6 +26,7 @@ $areas = [
     'Exceptions',
     'Time',
     'Models',
+    'Audit',
     'Film',
     'Words',
     'Sight',

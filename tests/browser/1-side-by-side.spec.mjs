@@ -1,10 +1,4 @@
-import AxeBuilder from '@axe-core/playwright';
-import { expect, logIn, openCase, press, saved, test, watchErrors } from './helpers.mjs';
-
-const serious = async (page) =>
-  (await new AxeBuilder({ page }).analyze()).violations
-    .filter((v) => ['serious', 'critical'].includes(v.impact))
-    .map((v) => [v.id, v.nodes[0].html.slice(0, 120)]);
+import { expect, logIn, openCase, press, saved, serious, test, watchErrors } from './helpers.mjs';
 
 /** Opens a case not yet read that has so many swings and shows what is asked for, as whoever has one. */
 async function openWith(page, swings, wanted = () => true) {

@@ -1,6 +1,5 @@
 import { spawn } from 'node:child_process';
-import AxeBuilder from '@axe-core/playwright';
-import { expect, logIn, openCase, test, watchErrors } from './helpers.mjs';
+import { expect, logIn, press, serious, test, watchErrors } from './helpers.mjs';
 
 test('every role logs in and every page stands without an error', async ({ page }) => {
   const errors = watchErrors(page);
@@ -84,10 +83,7 @@ test('a foreign file is looked at, set right and put on the Shelf; a bad one is 
   await page.fill('#club', 'hybrid');
   await page.getByRole('button', { name: 'Read it again' }).click();
   await expect(page.locator('.facts')).toContainText('46 cm between the feet');
-  const { violations } = await new AxeBuilder({ page }).analyze();
-  expect(
-    violations.filter((v) => ['serious', 'critical'].includes(v.impact)).map((v) => `${v.id} ${v.nodes[0].html}`),
-  ).toEqual([]);
+  expect(await serious(page)).toEqual([]);
   await page.getByRole('button', { name: 'Put it on the Shelf' }).click();
   await expect(page).toHaveURL(/\/bench\//);
   await expect(page.locator('.notice').first()).toContainText('On the Shelf.');
@@ -156,10 +152,7 @@ test('a simulated device is registered, seen live, and its swing caught and put 
   expect(await ended).toBe(0);
   await expect(page.locator('.caught')).toHaveCount(1, { timeout: 8000 });
   await expect(page.locator('[data-state]')).toContainText('closed by the device');
-  const { violations } = await new AxeBuilder({ page }).analyze();
-  expect(
-    violations.filter((v) => ['serious', 'critical'].includes(v.impact)).map((v) => `${v.id} ${v.nodes[0].html}`),
-  ).toEqual([]);
+  expect(await serious(page)).toEqual([]);
   await page.fill('.caught input[name="club"]', 'hybrid');
   await page.getByRole('button', { name: 'Put it on the Shelf' }).click();
   await expect(page.locator('.notice').first()).toContainText('On the Shelf.');

@@ -1,16 +1,4 @@
-import AxeBuilder from '@axe-core/playwright';
-import { expect, logIn, openCase, test } from './helpers.mjs';
-
-/** Whatever axe finds serious on the page as it stands; in the dark only colours are asked about. */
-async function serious(page, theme) {
-  await page.evaluate(() => document.fonts.ready);
-  const axe = new AxeBuilder({ page });
-  if (theme === 'dark') axe.withRules(['color-contrast']);
-  const { violations } = await axe.analyze();
-  return violations
-    .filter((v) => ['serious', 'critical'].includes(v.impact))
-    .map((v) => `${v.id} ${v.nodes[0].html} ${v.nodes[0].failureSummary}`);
-}
+import { expect, logIn, openCase, press, serious, test } from './helpers.mjs';
 
 const head = ['/', '/shelf', '/capture', '/rounds', '/rounds/plan', '/panel', '/agreement', '/codebook', '/record'];
 const further = ['/debrief', '/nothing-here'];

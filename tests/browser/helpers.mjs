@@ -1,4 +1,5 @@
 import { execFileSync } from 'node:child_process';
+import AxeBuilder from '@axe-core/playwright';
 import { test as base, expect } from '@playwright/test';
 
 export { expect };
@@ -94,4 +95,46 @@ export async function layWords(page) {
     script.textContent = words;
     document.head.append(script);
   }, lang);
+}
+
+/** What the accessibility checker finds that would keep somebody out; in the dark only colours are asked about. */
+export async function serious(page, theme = 'light') {
+  await page.evaluate(() => document.fonts.ready);
+  const axe = new AxeBuilder({ page });
+  if (theme === 'dark') axe.withRules(['color-contrast']);
+  const { violations } = await axe.analyze();
+  return violations
+    .filter((v) => ['serious', 'critical'].includes(v.impact))
+    .map((v) => `${v.id} ${v.nodes[0].html.slice(0, 200)} ${v.nodes[0].failureSummary}`);
+}
+
+/** The sheet of the open reading, as the server has it. */
+export const sheetOf = (page) =>
+  page.evaluate(async () => (await fetch(document.querySelector('[data-reading]').dataset.sheetUrl)).json());
+
+/** Logs in somebody who has such a case before him, nothing called in it yet, and opens it. */
+export async function openKind(page, kind) {
+  for (const who of ['kit', 'dov', 'arlo', 'vesna', 'tam']) {
+    await logIn(page, who);
+    for (const link of await page
+      .locator('table a', { hasText: /^read$/ })
+      .evaluateAll((all) => all.map((a) => a.href))) {
+      const shown = await (
+        await page.request.get(`${link}/evidence/1`, { headers: { Accept: 'application/json' } })
+      ).json();
+      const { calls } = await (await page.request.get(`${link}/sheet`)).json();
+      if (Object.keys(calls).length) continue;
+      const film = shown.motion !== null || shown.films.length > 0;
+      if (kind === (film && shown.trace ? 'both' : film ? 'film' : 'trace')) {
+        await openCase(page, link);
+        return link;
+      }
+    }
+  }
+  throw new Error(`nobody has a ${kind} case left`);
+}
+
+export async function takeWay(page, way) {
+  if ((await page.locator(`[data-way="${way}"]`).getAttribute('aria-pressed')) !== 'true') await press(page, 'v');
+  await expect(page.locator(`[data-way="${way}"]`)).toHaveAttribute('aria-pressed', 'true');
 }

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Agreement\Actions;
 
+use App\Agreement\Events\RoundPublished;
 use App\Exceptions\ActionException;
-use App\Models\AuditEntry;
 use App\Models\Enums\WorkKind;
 use App\Models\Sitting;
 use App\Models\User;
@@ -58,7 +58,7 @@ final readonly class PublishRound
                  join case_swings cs on cs.case_id = c.case_id where s.sitting_id = ? on conflict do nothing',
                 ['key', now()->toIso8601String(), $round->id],
             );
-            AuditEntry::note($by, 'publish', "round {$round->name}");
+            event(new RoundPublished($round, $by));
         });
     }
 

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Bench\Actions;
 
+use App\Bench\Events\StationMarked;
 use App\Exceptions\ActionException;
-use App\Models\AuditEntry;
 use App\Models\Enums\WorkKind;
 use App\Models\Recording;
 use App\Models\StationMark;
@@ -66,12 +66,7 @@ final readonly class MarkStation
                 ]));
             }
             $this->works->ask(WorkKind::Measure, $recording, $by);
-            AuditEntry::note(
-                $by,
-                $t === null ? 'unmark' : 'mark',
-                "station {$station->value}, recording {$recording->public_id}",
-                $t === null ? [] : ['t_s' => $t],
-            );
+            event(new StationMarked($recording, $station, $t, $by));
         });
     }
 }

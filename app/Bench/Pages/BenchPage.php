@@ -41,7 +41,7 @@ final readonly class BenchPage
 
         return [
             'recording' => $recording,
-            'mayMark' => Gate::forUser($user)->allows('run-academy'),
+            'mayMark' => Gate::forUser($user)->allows('update', $recording),
             'about' => self::about($recording, $series),
             'film' => $recording->motion !== null || $recording->filmedViews() !== [],
             'fetch' => self::fetch($recording),

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Capture\Actions;
 
+use App\Capture\Events\SwingKept;
 use App\Exceptions\ActionException;
-use App\Models\AuditEntry;
 use App\Models\CaughtSwing;
 use App\Models\Enums\WorkKind;
 use App\Models\Golfer;
@@ -50,9 +50,7 @@ final readonly class KeepCaughtSwing
             );
             $swing->update(['recording_id' => $recording->id]);
             $this->works->ask(WorkKind::Measure, $recording, $by);
-            AuditEntry::note($by, 'capture', "recording {$recording->public_id}", [
-                'device' => $swing->session->device->name,
-            ]);
+            event(new SwingKept($recording, $swing->session->device, $by));
 
             return $recording;
         });

@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace App\Capture\Http;
 
 use App\Capture\Actions\KeepCaughtSwing;
+use App\Capture\Actions\LeaveCaughtSwing;
+use App\Capture\Actions\RegisterDevice;
+use App\Capture\Actions\RevokeDevice;
 use App\Capture\Pages\CaptureLive;
 use App\Http\Controller;
 use App\Models\CaptureSession;
@@ -16,7 +19,6 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Session\NullSessionHandler;
-use Illuminate\Support\Str;
 
 /** Live devices: watch what they send, and put the swings the program caught on the Shelf. */
 final class CaptureController extends Controller
@@ -65,32 +67,26 @@ final class CaptureController extends Controller
         );
     }
 
-    public function leave(CaughtSwing $swing): RedirectResponse
+    public function leave(CaughtSwing $swing, LeaveCaughtSwing $leave): RedirectResponse
     {
-        $swing->update(['left_at' => now()]);
+        $leave($swing, $this->user());
 
         return redirect()->route('capture')->with('done', (string) __('notices.capture.left'));
     }
 
-    public function register(DeviceRequest $request): RedirectResponse
+    public function register(DeviceRequest $request, RegisterDevice $register): RedirectResponse
     {
         $name = $request->string('name')->value();
-        $token = Str::random(40);
-        Device::query()->create([
-            'name' => $name,
-            'token_hash' => hash('sha256', $token),
-            'created_by' => $this->user()->id,
-        ]);
 
         return redirect()
             ->route('capture')
-            ->with('token', $token)
+            ->with('token', $register($name, $this->user()))
             ->with('done', (string) __('notices.capture.token-shown-once', ['name' => $name]));
     }
 
-    public function revoke(Device $device): RedirectResponse
+    public function revoke(Device $device, RevokeDevice $revoke): RedirectResponse
     {
-        $device->update(['revoked_at' => now()]);
+        $revoke($device, $this->user());
 
         return redirect()->route('capture')->with('done', (string) __('notices.capture.no-longer-send', [
             'device' => $device->name,

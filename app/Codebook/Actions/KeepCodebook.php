@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Codebook\Actions;
 
+use App\Codebook\Events\CodebookTakenUp;
 use App\Exceptions\ActionException;
-use App\Models\AuditEntry;
 use App\Models\CodebookVersion;
 use App\Models\User;
 use Core\Codebook\CodebookDocument;
@@ -53,7 +53,7 @@ final readonly class KeepCodebook
                 'note' => $note,
                 'created_by' => $by?->id,
             ]);
-            AuditEntry::note($by, 'codebook', "version $version", ['note' => $note]);
+            event(new CodebookTakenUp($kept, $note, $by));
 
             return $kept;
         });

@@ -6,7 +6,6 @@ namespace App\Panel\Actions;
 
 use App\Codebook\Codebooks;
 use App\Exceptions\ActionException;
-use App\Models\AuditEntry;
 use App\Models\Call;
 use App\Models\CaseSwing;
 use App\Models\Casts\Cell;
@@ -16,6 +15,7 @@ use App\Models\Reading;
 use App\Models\Recording;
 use App\Models\Sitting;
 use App\Models\SittingCase;
+use App\Panel\Events\KeyMadeAnew;
 use App\Shelf\Actions\MeasureRecording;
 use App\Works\Progress;
 use Core\Codebook\FaultVerdict;
@@ -116,10 +116,7 @@ final readonly class BuildKey
                 KeyEntry::query()->insert($chunk);
             }
             if ($before !== null) {
-                AuditEntry::note(null, 'key-again', "round {$panel->name}", [
-                    'key_version' => $key->number,
-                    'before' => $before->number,
-                ]);
+                event(new KeyMadeAnew($panel, $key, $before));
             }
 
             return $key;

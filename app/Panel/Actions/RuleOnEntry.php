@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Panel\Actions;
 
 use App\Exceptions\ActionException;
-use App\Models\AuditEntry;
 use App\Models\Casts\Cell;
 use App\Models\KeyEntry;
 use App\Models\KeyVersion;
 use App\Models\User;
+use App\Panel\Events\EntryRuled;
 use Core\Consensus\Grade;
 use Illuminate\Support\Facades\DB;
 
@@ -52,17 +52,7 @@ final readonly class RuleOnEntry
                 'ruled_by' => $by->id,
                 'ruled_at' => now(),
             ]);
-            AuditEntry::note(
-                $by,
-                'rule',
-                "{$entry->fault}, {$entry->recording->golfer->pseudonym}, {$entry->recording->club}",
-                [
-                    'ruling' => $ruling,
-                    'reason' => $reason,
-                    'key_version' => $entry->keyVersion->number,
-                    'recording' => $entry->recording->public_id,
-                ],
-            );
+            event(new EntryRuled($entry, $ruling, $reason, $by));
 
             return $entry;
         });

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Shelf\Actions;
 
-use App\Models\AuditEntry;
 use App\Models\CaseSwing;
 use App\Models\Film;
 use App\Models\Motion;
@@ -12,6 +11,7 @@ use App\Models\Recording;
 use App\Models\Rendition;
 use App\Models\TraceChannel;
 use App\Models\User;
+use App\Shelf\Events\RecordingErased;
 use App\Sight\Onlookers;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
@@ -58,9 +58,7 @@ final readonly class EraseRecording
                 DB::table('caught_swings')->where('recording_id', $recording->id)->delete();
                 $recording->delete();
             }
-            AuditEntry::note($by, 'erase', "recording {$recording->public_id}", [
-                'kept' => $used ? 'what was said of it' : 'nothing',
-            ]);
+            event(new RecordingErased($recording, $used, $by));
 
             return $used;
         });

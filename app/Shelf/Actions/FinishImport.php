@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace App\Shelf\Actions;
 
 use App\Exceptions\ActionException;
-use App\Models\AuditEntry;
 use App\Models\Enums\WorkKind;
 use App\Models\PendingImport;
 use App\Models\Recording;
 use App\Models\RememberedColumns;
 use App\Models\User;
+use App\Shelf\Events\RecordingImported;
 use App\Shelf\OpenedImport;
 use App\Works\Works;
 use Core\Format\FormatException;
@@ -64,7 +64,7 @@ final readonly class FinishImport
                 );
             }
             $this->works->ask(WorkKind::Measure, $recording, $by);
-            AuditEntry::note($by, 'import', "recording {$recording->public_id}", ['file' => $import->file_name]);
+            event(new RecordingImported($recording, $import->file_name, $by));
 
             return $recording;
         });

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Shelf\Actions;
 
 use App\Exceptions\ActionException;
-use App\Models\AuditEntry;
 use App\Models\Golfer;
 use App\Models\Recording;
 use App\Models\User;
+use App\Shelf\Events\RecordingImported;
 use Core\Format\ImportSettings;
 use Core\Format\RecordingReader;
 use Core\Format\SideCar;
@@ -79,7 +79,7 @@ final readonly class ImportTraceFile
             $in->views,
         );
         ($this->measure)($recording);
-        AuditEntry::note($by, 'import', "recording {$recording->public_id}", ['file' => $name]);
+        event(new RecordingImported($recording, $name, $by));
 
         return $recording;
     }

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Shelf\Actions;
 
 use App\Exceptions\ActionException;
-use App\Models\AuditEntry;
 use App\Models\Film;
 use App\Models\User;
+use App\Shelf\Events\FilmClockSet;
 use App\Shelf\Events\FilmMatched;
 use Core\Motion\ClockMatch;
 use Core\Number\Written;
@@ -53,12 +53,7 @@ final readonly class MatchFilm
             }
             $film->save();
             event(new FilmMatched($film->id));
-            AuditEntry::note($by, 'film-clock', "recording {$film->recording->public_id}", [
-                'view' => $film->view,
-                'by' => $change['by'],
-                'offset_s' => round($film->offset_s, 5),
-                'drift_ppm' => round($film->drift_ppm, 1),
-            ]);
+            event(new FilmClockSet($film, $change['by'], $by));
 
             return $change['by'] === 'forget'
                 ? (string) __('notices.shelf.events-taken-back')

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Shelf\Actions;
 
 use App\Exceptions\ActionException;
-use App\Models\AuditEntry;
 use App\Models\Film;
 use App\Models\Recording;
 use App\Models\User;
+use App\Shelf\Events\FilmAdded;
 use App\Shelf\Events\FilmArrived;
 use App\Words\Term;
 use Core\Film\Container;
@@ -53,11 +53,7 @@ final readonly class ReceiveFilm
                 ]));
             }
             $there?->delete();
-            AuditEntry::note($by, 'film', "recording {$recording->public_id}", [
-                'view' => $view->value,
-                'name' => $name,
-                'bytes' => $bytes,
-            ]);
+            event(new FilmAdded($recording, $view, $name, $bytes, $by));
 
             return Film::query()->create([
                 'recording_id' => $recording->id,

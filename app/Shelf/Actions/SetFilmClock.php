@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Shelf\Actions;
 
 use App\Exceptions\ActionException;
-use App\Models\AuditEntry;
 use App\Models\Enums\WorkKind;
 use App\Models\Motion;
 use App\Models\Recording;
 use App\Models\User;
+use App\Shelf\Events\PointsClockSet;
 use App\Works\Works;
 use Core\Measurement\SharedEvent;
 use Core\Motion\Clock;
@@ -102,13 +102,10 @@ final readonly class SetFilmClock
             ]);
             $recording->load('stations');
             $this->works->ask(WorkKind::Measure, $recording, $user);
-            AuditEntry::note($user, 'clock', "recording {$recording->public_id}", [
-                'by' => $match->by,
-                'offset_ms' => round(1000 * $now->offsetS, 2),
-                'drift_ppm' => round($drift, 1),
-            ]);
+            $set = new ClockMatch($now, $match->uncertaintyS, $match->by);
+            event(new PointsClockSet($recording, $set, $drift, $user));
 
-            return new ClockMatch($now, $match->uncertaintyS, $match->by);
+            return $set;
         });
     }
 

@@ -7,16 +7,14 @@ namespace App\Shelf\Http;
 use App\Exceptions\ActionException;
 use App\Film\FilmFiles;
 use App\Http\Controller;
-use App\Models\AuditEntry;
 use App\Models\Film;
 use App\Models\Recording;
-use App\Models\Sitting;
 use App\Shelf\Actions\MatchFilm;
 use App\Shelf\Actions\ReceiveFilm;
+use App\Shelf\Actions\RemoveFilm;
 use App\Words\Term;
 use Core\Film\Container;
 use Core\Motion\View;
-use Core\Sight\SittingState;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Support\Facades\Storage;
@@ -62,32 +60,14 @@ final class FilmController extends Controller
         ]);
     }
 
-    public function destroy(Film $film): RedirectResponse
+    public function destroy(Film $film, RemoveFilm $remove): RedirectResponse
     {
         $recording = $film->recording()->firstOrFail();
-        $round = Sitting::query()
-            ->where('state', '<>', SittingState::Draft)
-            ->whereHas(
-                'cases',
-                static fn ($q) => $q
-                    ->whereHas('swings', static fn ($s) => $s->where('recording_id', $recording->id))
-                    ->whereHas(
-                        'readings',
-                        static fn ($r) => $r->whereHas('arm', static fn ($a) => $a->where('film', true)),
-                    )
-                    ->whereJsonContains('film_views', $film->view),
-            )
-            ->first();
-        if ($round !== null) {
-            return redirect()
-                ->route('bench', $recording)
-                ->with('refused', (string) __('refusals.shelf.shows-film-its-readings', ['round' => $round->name]));
+        try {
+            $remove($film, $this->user());
+        } catch (ActionException $e) {
+            return redirect()->route('bench', $recording)->with('refused', $e->getMessage());
         }
-        $film->delete();
-        AuditEntry::note($this->user(), 'film-removed', "recording {$recording->public_id}", [
-            'view' => $film->view,
-            'name' => $film->name,
-        ]);
 
         return redirect()
             ->route('bench', $recording)

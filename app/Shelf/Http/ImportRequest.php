@@ -10,11 +10,6 @@ use Illuminate\Validation\Rule;
 
 final class ImportRequest extends FormRequest
 {
-    public function authorize(): bool
-    {
-        return $this->user()?->can('create', \App\Models\Recording::class) ?? false;
-    }
-
     /** @return array<string, mixed> */
     public function rules(): array
     {

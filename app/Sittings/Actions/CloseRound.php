@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Sittings\Actions;
 
 use App\Exceptions\ActionException;
-use App\Models\AuditEntry;
 use App\Models\Enums\WorkKind;
 use App\Models\Sitting;
 use App\Models\User;
 use App\Panel\Actions\BuildKey;
+use App\Sittings\Events\RoundClosed;
 use App\Works\Progress;
 use App\Works\Works;
 use Core\Sight\SittingState;
@@ -66,10 +66,12 @@ final readonly class CloseRound
                 );
             }
             $round->update(['state' => SittingState::Closed, 'closed_at' => now()]);
-            AuditEntry::note($by, 'close', "round {$round->name}", [
-                'handed_in' => $round->readings()->whereNotNull('handed_in_at')->count(),
-                'of' => $round->readings()->count(),
-            ]);
+            event(new RoundClosed(
+                $round,
+                $round->readings()->whereNotNull('handed_in_at')->count(),
+                $round->readings()->count(),
+                $by,
+            ));
         });
     }
 }

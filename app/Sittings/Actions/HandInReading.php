@@ -6,12 +6,12 @@ namespace App\Sittings\Actions;
 
 use App\Codebook\Codebooks;
 use App\Exceptions\ActionException;
-use App\Models\AuditEntry;
 use App\Models\Call;
 use App\Models\Exposure;
 use App\Models\Reading;
 use App\Models\User;
 use App\Sight\Onlookers;
+use App\Sittings\Events\ReadingHandedIn;
 use Core\Reading\CaseKind;
 use Core\Reading\Stage;
 use Illuminate\Support\Facades\DB;
@@ -47,12 +47,7 @@ final readonly class HandInReading
                 $this->openSecondLook($reading);
             }
             $this->onlookers->forget();
-            AuditEntry::note(
-                $by,
-                $reading->stage === Stage::Blind ? 'hand-in' : 'hand-in-again',
-                "case {$reading->position}, {$reading->case->sitting->name}",
-                ['reading' => $reading->public_id, 'version' => $reading->version],
-            );
+            event(new ReadingHandedIn($reading, $by));
         });
     }
 

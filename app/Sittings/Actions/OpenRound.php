@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Sittings\Actions;
 
 use App\Exceptions\ActionException;
-use App\Models\AuditEntry;
 use App\Models\Enums\WorkKind;
 use App\Models\Exposure;
 use App\Models\KeyVersion;
@@ -15,6 +14,7 @@ use App\Models\SittingCase;
 use App\Models\User;
 use App\Models\Work;
 use App\Panel\Actions\RefreshKey;
+use App\Sittings\Events\RoundOpened;
 use App\Works\Progress;
 use App\Works\Works;
 use Core\Chance\Chance;
@@ -98,12 +98,7 @@ final readonly class OpenRound
                 Reading::query()->insert($chunk);
             }
             $round->fill(['state' => SittingState::Open, 'opened_at' => now()])->save();
-            AuditEntry::note($by, 'open', "round {$round->name}", [
-                'cases' => $cases->count(),
-                'members' => $members->count(),
-                'key_version' => $round->keyVersion?->number,
-                ...$exposed === [] ? [] : ['exposed' => count($exposed)],
-            ]);
+            event(new RoundOpened($round, $cases->count(), $members->count(), count($exposed), $by));
         });
     }
 

@@ -6,11 +6,11 @@ namespace App\Sittings\Actions;
 
 use App\Codebook\Codebooks;
 use App\Exceptions\ActionException;
-use App\Models\AuditEntry;
 use App\Models\Recording;
 use App\Models\Sitting;
 use App\Models\User;
 use App\Sight\Onlookers;
+use App\Sittings\Events\RoundPlanned;
 use Core\Chance\Chance;
 use Core\Codebook\StandardLenses;
 use Core\Planning\CaseSet;
@@ -143,7 +143,7 @@ final readonly class PlanRound
                 );
             }
             $round->members()->attach($members);
-            AuditEntry::note($by, 'plan', "round $name", ['cases' => count($cases), 'members' => count($members)]);
+            event(new RoundPlanned($round, count($cases), count($members), $by));
 
             return $round;
         });

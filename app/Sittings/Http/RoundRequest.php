@@ -7,7 +7,6 @@ namespace App\Sittings\Http;
 use App\Codebook\Codebooks;
 use App\Models\Casts\Cell;
 use App\Models\Recording;
-use App\Models\Sitting;
 use App\Models\User;
 use App\Sight\Onlookers;
 use Core\Codebook\StandardLenses;
@@ -18,11 +17,6 @@ use Illuminate\Validation\Rule;
 
 final class RoundRequest extends FormRequest
 {
-    public function authorize(): bool
-    {
-        return $this->user()?->can('manage', Sitting::class) ?? false;
-    }
-
     /** @return array<string, mixed> */
     public function rules(): array
     {

@@ -22,6 +22,18 @@ final class SittingPolicy
             && ($user->isHeadCoach() || $round->members()->whereKey($user->id)->exists());
     }
 
+    /** The round gone through with the staff: what everybody said, beside the key. */
+    public function debrief(User $user, Sitting $round): bool
+    {
+        return $user->isHeadCoach() && $this->viewResult($user, $round);
+    }
+
+    /** The round as files, with everybody's calls. */
+    public function export(User $user, Sitting $round): bool
+    {
+        return $user->isHeadCoach() && $this->viewResult($user, $round);
+    }
+
     /** One person's page: the head coach's, and one's own. */
     public function viewPerson(User $user, Sitting $round, User $member): bool
     {

@@ -20,12 +20,12 @@ it('tells what was done in words, by day, and leads to the swing', function () {
 
 it('has words for every action that is written down', function () {
     preg_match_all(
-        "/AuditEntry::note\(\s*[^,]+,\s*([^;]*?),\s*\"/s",
-        implode("\n", array_map(file_get_contents(...), glob(app_path('*/{Actions,Http}/*.php'), GLOB_BRACE))),
+        '/new Entry\(\s*[^,]+,\s*([^;]*?),\s*"/s',
+        implode("\n", array_map(file_get_contents(...), glob(app_path('*/Events/*.php')))),
         $calls,
     );
     preg_match_all("/'([a-z-]{3,})'/", implode(' ', $calls[1]), $codes);
-    expect(array_unique($codes[1]))->toContain('open', 'mark', 'hand-in-again');
+    expect(array_unique($codes[1]))->toContain('open', 'mark', 'hand-in-again', 'device-revoked');
     foreach (array_unique($codes[1]) as $code) {
         expect(__("record.actions.$code"))->not->toBe("record.actions.$code");
     }
@@ -71,4 +71,48 @@ it('keeps back what would tell a head coach of a swing they are to read', functi
     $this->actingAs($head)->get('/record')->assertOk()->assertDontSee('Somebody');
     expect($this->get('/record/file')->streamedContent())->not->toContain('Somebody')
         ->not->toContain("station IM, recording {$swing->public_id}");
+});
+
+it('writes everything that is told as an event, and nothing past it', function (): void {
+    foreach (glob(app_path('*/Events/*.php')) as $file) {
+        $class = 'App\\'.str_replace('/', '\\', substr($file, strlen(app_path()) + 1, -4));
+        $told = is_a($class, App\Audit\Audited::class, true);
+        expect($told || in_array(class_basename($class), ['FilmArrived', 'FilmMatched'], true))->toBeTrue($class);
+    }
+    $past = array_filter(
+        glob(app_path('*/{Actions,Http,Jobs,Pages}/*.php'), GLOB_BRACE),
+        fn (string $file): bool => str_contains((string) file_get_contents($file), 'AuditEntry::note'),
+    );
+    expect($past)->toBe([]);
+});
+
+it('writes down who lets a device send and who ends that, once', function (): void {
+    $head = $this->headCoach();
+    $this->actingAs($head)->post('/capture/devices', ['name' => 'Bay 9'])->assertRedirect('/capture');
+    $device = App\Models\Device::query()->where('name', 'Bay 9')->sole();
+    foreach ([1, 2] as $time) {
+        $this->delete("/capture/devices/{$device->public_id}")->assertRedirect('/capture');
+    }
+    $entries = AuditEntry::query()->where('subject', 'device Bay 9')->orderBy('id')->get();
+    expect($entries->pluck('action')->all())->toBe(['device', 'device-revoked'])
+        ->and($entries->pluck('user_id')->unique()->all())->toBe([$head->id])
+        ->and(json_encode($entries))->not->toContain($device->token_hash);
+    $this->get('/record')->assertOk()->assertSee('let a device send')->assertSee('Bay 9');
+});
+
+it('keeps nothing of an event whose work is rolled back', function (): void {
+    $before = AuditEntry::query()->count();
+    $thrown = false;
+    try {
+        DB::transaction(function (): void {
+            event(new App\Capture\Events\DeviceRegistered(
+                App\Models\Device::query()->create(['name' => 'Never', 'token_hash' => str_repeat('0', 64)]),
+                $this->headCoach(),
+            ));
+            throw new RuntimeException('the rest failed');
+        });
+    } catch (RuntimeException) {
+        $thrown = true;
+    }
+    expect([$thrown, AuditEntry::query()->count()])->toBe([true, $before]);
 });

@@ -7,7 +7,7 @@
         <br><span class="small quiet">{{ $line }}</span>
     @endforeach
 </p>
-@can('run-academy')
+@can('create', App\Models\CodebookVersion::class)
     <form method="post" action="{{ route('codebook.store') }}" enctype="multipart/form-data" class="new-version">
         @csrf
         <div>

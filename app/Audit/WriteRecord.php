@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Audit;
+
+use App\Models\AuditEntry;
+
+/** Writes what happened into the record at once, within the transaction in which it happened. */
+final readonly class WriteRecord
+{
+    public function handle(Audited $event): void
+    {
+        $entry = $event->entry();
+        AuditEntry::note($entry->by, $entry->action, $entry->subject, $entry->details);
+    }
+}

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Capture\Events;
+
+use App\Audit\Audited;
+use App\Audit\Entry;
+use App\Models\Device;
+use App\Models\User;
+
+/** A device may not send any more. */
+final readonly class DeviceRevoked implements Audited
+{
+    public function __construct(
+        public Device $device,
+        public User $by,
+    ) {
+    }
+
+    public function entry(): Entry
+    {
+        return new Entry($this->by, 'device-revoked', "device {$this->device->name}");
+    }
+}
