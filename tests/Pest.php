@@ -1,11 +1,13 @@
 <?php
 
+use App\Words\Refusal;
 use App\Words\Wording;
 use Core\Agreement\Figure;
 use Core\Agreement\RatingSet;
 use Core\Agreement\Study\ItemResult;
 use Core\Agreement\Study\StudyResult;
 use Core\Codebook\Codebook;
+use Core\CoreException;
 use Core\Format\Json\FigureJson;
 use Core\Format\Json\StudyJson;
 use Core\Measurement\Evidence;
@@ -19,9 +21,11 @@ use Core\Remark\Remark;
 use Core\Trace\DeviceClass;
 use Core\Trace\Stance;
 use Core\Trace\Trace;
+use Illuminate\Container\Container;
 use Illuminate\Filesystem\Filesystem;
 use Illuminate\Translation\FileLoader;
 use Illuminate\Translation\Translator;
+use Pest\Expectation;
 use Tests\TestCase;
 
 // Processes side by side have a database and a place for films each; what they start inherits both.
@@ -76,11 +80,37 @@ function worded(?Remark $remark): ?string
     return $remark === null ? null : inWords()->phrase($remark);
 }
 
+/** What is refused, in the words of lang/en. */
+function refused(callable $do): ?string
+{
+    if (! Container::getInstance()->bound('translator')) {
+        Container::getInstance()->instance('translator', lines());
+    }
+    try {
+        $do();
+    } catch (CoreException $e) {
+        return Refusal::sentence($e);
+    }
+
+    return null;
+}
+
+expect()->extend('toRefuse', function (string $words): Expectation {
+    expect(refused($this->value))->not->toBeNull('nothing was refused')->toContain($words);
+
+    return $this;
+});
+
+function lines(): Translator
+{
+    return new Translator(new FileLoader(new Filesystem, dirname(__DIR__).'/lang'), 'en');
+}
+
 function inWords(): Wording
 {
     static $words = null;
 
-    return $words ??= new Wording(new Translator(new FileLoader(new Filesystem, dirname(__DIR__).'/lang'), 'en'));
+    return $words ??= new Wording(lines());
 }
 
 /** Station times used by the closed-form signals: top at 1.5 s, impact at 1.75 s. */

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use Core\CoreException;
-
 /** Options and arguments of a command as the text they were typed as. */
 trait TextOptions
 {
@@ -28,7 +26,7 @@ trait TextOptions
 
         return preg_match('/^-?\d{1,18}$/D', $text) === 1
             ? (int) $text
-            : throw new CoreException("--$name is '$text', not a whole number");
+            : throw ConsoleException::because('not-whole', name: $name, text: $text);
     }
 
     /** @param  non-empty-list<string>  $allowed */
@@ -39,8 +37,12 @@ trait TextOptions
 
         return in_array($text, $allowed, true)
             ? $text
-            : throw new CoreException(
-                "--$name is '$text', not ".implode(', ', array_slice($allowed, 0, -1)).' or '.$last,
+            : throw ConsoleException::because(
+                'not-among',
+                name: $name,
+                text: $text,
+                all: implode(', ', array_slice($allowed, 0, -1)),
+                last: $last,
             );
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use App\Words\Refusal;
 use Core\CoreException;
 
 /**
@@ -35,7 +36,7 @@ final class Workers
             $pair = stream_socket_pair(STREAM_PF_UNIX, STREAM_SOCK_STREAM, 0);
             $child = $pair === false ? -1 : pcntl_fork();
             if ($pair === false || $child === -1) {
-                throw new CoreException('a process could not be started');
+                throw ConsoleException::because('no-process');
             }
             if ($child === 0) {
                 fclose($pair[0]);
@@ -51,7 +52,7 @@ final class Workers
                 while (! isset($early[$i])) {
                     [$done, $failed, $text] = self::receive($pipes[$of[$i]]);
                     if ($failed) {
-                        throw new CoreException($text);
+                        throw ConsoleException::because('worker', words: $text);
                     }
                     $early[$done] = $text;
                 }
@@ -100,7 +101,7 @@ final class Workers
             try {
                 [$failed, $text] = [0, $task($i)];
             } catch (\Throwable $e) {
-                [$failed, $text] = [1, $e->getMessage()];
+                [$failed, $text] = [1, $e instanceof CoreException ? Refusal::sentence($e) : $e->getMessage()];
             }
             $message = pack('JJJ', $i, $failed, strlen($text)).$text;
             for ($at = 0; $at < strlen($message);) {
@@ -128,7 +129,7 @@ final class Workers
             while (strlen($text) < $length) {
                 $more = fread($from, max(1, $length - strlen($text)));
                 if ($more === false || $more === '') {
-                    throw new CoreException('a process ended before its work was done');
+                    throw ConsoleException::because('process-ended');
                 }
                 $text .= $more;
             }

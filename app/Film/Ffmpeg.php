@@ -6,6 +6,7 @@ namespace App\Film;
 
 use Core\CoreException;
 use Core\Film\Container;
+use Core\Film\FilmException;
 use Core\Film\FilmFacts;
 use Core\Film\FrameClock;
 use Illuminate\Contracts\Process\ProcessResult;
@@ -49,7 +50,7 @@ final readonly class Ffmpeg
         ]);
         $json = json_decode($run->output(), true);
         if (! $run->successful() || ! is_array($json)) {
-            throw new CoreException('The file cannot be read as a film: it is damaged or cut off.');
+            throw FilmException::because('unreadable');
         }
 
         return FilmFacts::fromProbe($json);
@@ -166,18 +167,10 @@ final readonly class Ffmpeg
             },
         );
         if (! $run->successful() || count($times) < 2) {
-            throw new CoreException(
-                'The film cannot be decoded: it is damaged, cut off or coded in a way that is not taken.',
-            );
+            throw FilmException::because('undecodable');
         }
         if (count($times) < 0.9 * count($facts->times)) {
-            throw new CoreException(
-                sprintf(
-                    'Only %d of the film’s %d pictures can be decoded; it is damaged.',
-                    count($times),
-                    count($facts->times),
-                ),
-            );
+            throw FilmException::because('partly-decodable', times: count($times), times2: count($facts->times));
         }
 
         return FrameClock::fromTimes($times, $rate, $this->countFrames($target));
@@ -238,7 +231,7 @@ final readonly class Ffmpeg
             $target,
         ]);
         if (! $run->successful() || $this->countFrames($target) !== $last - $first + 1) {
-            throw new CoreException('A film could not be made ready for this round.');
+            throw FilmException::because('not-made-ready');
         }
     }
 
@@ -275,7 +268,7 @@ final readonly class Ffmpeg
                 "$directory/%d.jpg",
             ]);
             if (! $run->successful()) {
-                throw new CoreException('No stills could be made of the film.');
+                throw FilmException::because('no-stills');
             }
             $out = [];
             foreach ($frames as $name => $n) {
@@ -342,7 +335,7 @@ final readonly class Ffmpeg
         $head = (string) file_get_contents($path, length: 16);
 
         return Container::recognised($head) ??
-            throw new CoreException('This is not a film: mp4, mov and webm files are taken.');
+            throw FilmException::because('not-a-film');
     }
 
     private static function fraction(float $rate): string

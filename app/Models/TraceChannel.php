@@ -6,6 +6,7 @@ namespace App\Models;
 
 use App\Models\Casts\PackedFloats;
 use Core\CoreException;
+use Core\Trace\TraceException;
 use Illuminate\Database\Eloquent\Model;
 
 /**
@@ -65,7 +66,7 @@ final class TraceChannel extends Model
             ! $same($extent['minimum'], $this->minimum) ||
             ! $same($extent['maximum'], $this->maximum)
         ) {
-            throw new CoreException("Channel {$this->name} is damaged: it does not hold what was stored.");
+            throw TraceException::because('channel-damaged', name: $this->name);
         }
 
         return $this->unpacked = $samples;

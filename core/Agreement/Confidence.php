@@ -24,7 +24,7 @@ final class Confidence
     public function __construct(public readonly float $level = 0.95)
     {
         if (is_nan($level) || $level <= 0.0 || $level >= 1.0) {
-            throw new CoreException('confidence must lie between 0 and 1');
+            throw AgreementException::because('confidence');
         }
         $this->z = Distribution::normalQuantile(0.5 + $level / 2);
     }

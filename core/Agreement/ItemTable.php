@@ -142,13 +142,11 @@ final class ItemTable
                     if ($v > 0 && ! $skip[$v]) {
                         $unit[$at[$r]] =
                             $code[$v] ??
-                            throw new CoreException(
-                                sprintf(
-                                    "the value '%s' of case '%s'%s is not among the categories",
-                                    $names[$v],
-                                    $case,
-                                    $item === '' ? '' : " and item '$item'",
-                                ),
+                            throw AgreementException::because(
+                                $item === '' ? 'not-a-category' : 'item-not-a-category',
+                                value: $names[$v],
+                                case: $case,
+                                item: $item,
                             );
                         $any = true;
                     }
@@ -183,7 +181,7 @@ final class ItemTable
         foreach ($declared ?? $used as $name) {
             $v =
                 Scale::decimal($name) ??
-                throw new CoreException("the categories have '$name', which is no decimal number");
+                throw AgreementException::because('category-number', name: $name);
             $numbers[self::id($scale, $name)] = $v;
         }
         asort($numbers, SORT_NUMERIC);

@@ -73,14 +73,12 @@ final class RatingSet
             }
             $row = array_pad($row ?? [], $width, self::NONE);
         } elseif ($row[$r] !== self::NONE) {
-            throw new CoreException(
-                sprintf(
-                    "rater '%s' has already rated case '%s'%s on occasion '%s'",
-                    $rater,
-                    $case,
-                    $item === '' ? '' : " for item '$item'",
-                    $occasion,
-                ),
+            throw AgreementException::because(
+                $item === '' ? 'rated-already' : 'item-rated-already',
+                rater: $rater,
+                case: $case,
+                item: $item,
+                occasion: $occasion,
             );
         }
         $row[$r] = $v;
@@ -101,7 +99,7 @@ final class RatingSet
     {
         $objection = $this->objection($value);
         if ($objection !== null) {
-            throw new CoreException("'$value' $objection");
+            throw AgreementException::because($objection, value: $value);
         }
 
         return $this->values[$value] = count($this->values);
@@ -112,17 +110,19 @@ final class RatingSet
     {
         $objection = $this->objection($value);
         if ($objection !== null) {
-            throw new CoreException("'$value' $objection");
+            throw AgreementException::because($objection, value: $value);
         }
         if (isset($this->key[$item][$case])) {
-            throw new CoreException(
-                sprintf("the key already has a value for case '%s'%s", $case, $item === '' ? '' : " and item '$item'"),
+            throw AgreementException::because(
+                $item === '' ? 'keyed-already' : 'item-keyed-already',
+                case: $case,
+                item: $item,
             );
         }
         $this->key[$item][$case] = $value;
     }
 
-    /** Why a value does not fit here, in words; null where it does. */
+    /** Why a value does not fit here, a code of AgreementException; null where it does. */
     public function objection(string $value): ?string
     {
         return $value === $this->apart ? null : $this->scale->objection($value);

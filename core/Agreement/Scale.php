@@ -18,7 +18,7 @@ enum Scale: string
         return $this === self::Nominal || $this === self::Ordinal;
     }
 
-    /** Why a value does not fit, in words; null where it does. Empty values are missing and fit. */
+    /** The code of why a value does not fit; null where it does. Empty values are missing and fit. */
     public function objection(string $value): ?string
     {
         if ($this === self::Nominal || $value === '') {
@@ -27,8 +27,8 @@ enum Scale: string
         $number = self::decimal($value);
 
         return match (true) {
-            $number === null => 'is no decimal number',
-            $this === self::Ratio && $number < 0.0 => 'is negative, which a ratio scale has not',
+            $number === null => 'not-decimal',
+            $this === self::Ratio && $number < 0.0 => 'negative-ratio',
             default => null,
         };
     }

@@ -26,7 +26,7 @@ final readonly class Codebook
     /** @throws CoreException */
     public function fault(string $key): Fault
     {
-        return $this->faults[$key] ?? throw new CoreException("The codebook has no fault '$key'.");
+        return $this->faults[$key] ?? throw CodebookException::because('no-fault', key: $key);
     }
 
     /** @return list<string> */

@@ -40,19 +40,17 @@ final readonly class CodebookDocument
     {
         $version = $data['version'] ?? null;
         if (! is_string($version) || preg_match('/^[\w.-]{1,20}$/', $version) !== 1) {
-            throw new CoreException("A codebook needs a 'version' of letters, digits and dots.");
+            throw CodebookException::because('version');
         }
         $out = ['version' => $version, 'faults' => [], 'lenses' => []];
         foreach (['faults', 'lenses'] as $part) {
             $rows = $data[$part] ?? null;
             if (! is_array($rows) || $rows === []) {
-                throw new CoreException("A codebook needs '$part', by key.");
+                throw CodebookException::because('part', part: $part);
             }
             foreach ($rows as $key => $row) {
                 if (! is_string($key) || preg_match('/^[a-z][a-z0-9-]{1,39}$/', $key) !== 1 || ! is_array($row)) {
-                    throw new CoreException(
-                        "'$key' under '$part' is no key of small letters, digits and hyphens with an object.",
-                    );
+                    throw CodebookException::because('key', key: $key, part: $part);
                 }
                 /** @var array<string, mixed> $row */
                 $out[$part][$key] = $row;
@@ -111,15 +109,17 @@ final readonly class CodebookDocument
     {
         $row =
             $this->data['lenses'][$lens] ??
-            throw new CoreException(
-                sprintf("There is no lens '%s'; held: %s.", $lens, implode(', ', array_keys($this->data['lenses']))),
+            throw CodebookException::because(
+                'no-lens',
+                lens: $lens,
+                held: implode(', ', array_keys($this->data['lenses'])),
             );
-        $reader = new DocumentReader("lens '$lens'");
+        $reader = new DocumentReader('lens', $lens);
         $off = $reader->texts($row, 'off');
         $rules = $reader->map($row, 'rules');
         foreach ([...$off, ...array_keys($rules)] as $key) {
             if (! isset($this->data['faults'][$key])) {
-                throw new CoreException("The lens '$lens' speaks of a fault '$key' that the codebook does not have.");
+                throw CodebookException::because('lens-fault', lens: $lens, key: $key);
             }
         }
         $faults = [];
@@ -132,9 +132,7 @@ final readonly class CodebookDocument
         $byClub = $reader->map($row, 'by_club');
         foreach ($byClub as $group => $own) {
             if (ClubGroup::tryFrom((string) $group) === null || ! is_array($own)) {
-                throw new CoreException(
-                    "The lens '$lens' has bands for '$group', which is no club group; they are wedge, iron, wood.",
-                );
+                throw CodebookException::because('club-group', lens: $lens, group: $group);
             }
             $own = $reader->bands($own);
             if ($club?->value === $group) {
@@ -178,22 +176,20 @@ final readonly class CodebookDocument
      */
     private function fault(string $key, array $row, array $override): Fault
     {
-        $r = new DocumentReader("fault '$key'");
+        $r = new DocumentReader('fault', $key);
         $station =
             Station::tryFrom($r->text($row, 'station')) ??
-            throw new CoreException("The fault '$key' has a 'station' that is none of the nine.");
+            throw CodebookException::because('fault-station', key: $key);
         $proxies = is_array($override['proxies'] ?? null) ? $override['proxies'] : [];
         $observabilities = [];
         foreach ($r->list($row, 'sights') as $entry) {
             $needs = $r->texts($entry, 'needs');
             if ($needs === [] || array_diff($needs, Shown::KINDS) !== []) {
-                throw new CoreException(
-                    sprintf(
-                        "The fault '%s' has a sight that needs '%s'; the kinds are %s.",
-                        $key,
-                        implode(', ', $needs),
-                        implode(', ', Shown::KINDS),
-                    ),
+                throw CodebookException::because(
+                    'sight-needs',
+                    key: $key,
+                    needs: implode(', ', $needs),
+                    kinds: implode(', ', Shown::KINDS),
                 );
             }
             $own = $proxies[implode('+', $needs)] ?? [];
@@ -201,9 +197,7 @@ final readonly class CodebookDocument
             $observabilities[] = new ObservabilityEntry(
                 $needs,
                 Observability::tryFrom($r->text($entry, 'sight')) ??
-                    throw new CoreException(
-                        "The fault '$key' has a sight that is neither observable, indirect nor not observable.",
-                    ),
+                    throw CodebookException::because('sight', key: $key),
                 isset($entry['proxy']) ? $r->text($entry, 'proxy') : null,
                 isset($entry['supported']) ? $r->rule($entry, 'supported') : null,
                 isset($entry['contradicted']) ? $r->rule($entry, 'contradicted') : null,

@@ -12,8 +12,8 @@ final readonly class DocumentReader
 {
     private const LONGEST = 600;
 
-    /** @param  string  $what  as errors name it: fault 'sway', lens 'loaded-top' */
-    public function __construct(private string $what)
+    /** @param  'fault'|'lens'  $what  what is read, as errors name it */
+    public function __construct(private string $what, private string $key)
     {
     }
 
@@ -26,7 +26,7 @@ final readonly class DocumentReader
     {
         $value = $row[$name] ?? null;
         if (! is_string($value) || $value === '' || mb_strlen($value) > self::LONGEST) {
-            throw new CoreException("The {$this->what} needs '$name', a text of at most ".self::LONGEST.' letters.');
+            throw $this->refuse('needs-text', $name, most: self::LONGEST);
         }
 
         return $value;
@@ -42,7 +42,7 @@ final readonly class DocumentReader
     {
         $value = $row[$name] ?? [];
         if (! is_array($value) || array_filter($value, is_string(...)) !== $value) {
-            throw new CoreException("In the {$this->what}, '$name' must be a list of texts.");
+            throw $this->refuse('must-be-texts', $name);
         }
 
         return array_values($value);
@@ -58,7 +58,7 @@ final readonly class DocumentReader
     {
         $value = $row[$name] ?? [];
 
-        return is_array($value) ? $value : throw new CoreException("In the {$this->what}, '$name' must be an object.");
+        return is_array($value) ? $value : throw $this->refuse('must-be-object', $name);
     }
 
     /**
@@ -71,7 +71,7 @@ final readonly class DocumentReader
     {
         $value = $row[$name] ?? null;
         if (! is_array($value) || $value === [] || array_filter($value, is_array(...)) !== $value) {
-            throw new CoreException("The {$this->what} needs '$name', a list of objects.");
+            throw $this->refuse('needs-objects', $name);
         }
 
         return array_values($value);
@@ -86,9 +86,9 @@ final readonly class DocumentReader
     {
         $value = $row[$name] ?? null;
         try {
-            return Rule::from(is_array($value) ? $value : throw new CoreException("it needs '$name', a rule"));
+            return Rule::from(is_array($value) ? $value : throw CodebookException::because('needs-rule', name: $name));
         } catch (CoreException $e) {
-            throw new CoreException("The {$this->what}, '$name': ".lcfirst($e->getMessage()));
+            throw $this->refuse('member', $name, why: $e);
         }
     }
 
@@ -104,17 +104,25 @@ final readonly class DocumentReader
         foreach ($rows as $name => $ends) {
             $key = explode('@', (string) $name)[0];
             if (Measure::tryFrom($key) === null) {
-                throw new CoreException("The {$this->what} has a band for '$name', which is no measurement.");
+                throw $this->refuse('band-of-none', (string) $name);
             }
             [$low, $high] = is_array($ends) ? array_pad(array_values($ends), 2, null) : [null, null];
             if (! (is_int($low) || is_float($low)) || ! (is_int($high) || is_float($high)) || $low >= $high) {
-                throw new CoreException(
-                    "The {$this->what}: the band of '$name' must be [low, high] with low below high.",
-                );
+                throw $this->refuse('band', (string) $name);
             }
             $out[(string) $name] = [(float) $low, (float) $high];
         }
 
         return $out;
+    }
+
+    private function refuse(string $code, string $name, string|int|CoreException ...$about): CodebookException
+    {
+        return CodebookException::because($code, ...[
+            'what' => $this->what,
+            'key' => $this->key,
+            'name' => $name,
+            ...$about,
+        ]);
     }
 }

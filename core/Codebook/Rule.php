@@ -32,27 +32,28 @@ final readonly class Rule
             $parts = [];
             foreach (array_slice($data, 1) as $part) {
                 $parts[] = self::from(
-                    is_array($part) ? $part : throw new CoreException("A part of '$head' must be a rule."),
+                    is_array($part) ? $part : throw CodebookException::because('rule-part', head: $head),
                 );
             }
 
             return $parts === []
-                ? throw new CoreException("'$head' needs at least one rule.")
+                ? throw CodebookException::because('rule-empty', head: $head)
                 : new self($head, $parts);
         }
         [$name, $op, $threshold] = array_pad(array_values($data), 3, null);
         if (! is_string($name) || ! is_string($op) || ! in_array($op, ['<', '<=', '>', '>=', 'is', 'not'], true)) {
-            throw new CoreException(
-                'A condition is [measure, operator, threshold] with an operator out of < <= > >= is not.',
-            );
+            throw CodebookException::because('condition');
         }
         [$key, $station] = array_pad(explode('@', $name, 2), 2, null);
-        $measure = Measure::tryFrom((string) $key) ?? throw new CoreException("No measurement is called '$key'.");
+        $measure = Measure::tryFrom((string) $key) ?? throw CodebookException::because(
+            'no-measure',
+            key: (string) $key,
+        );
         if (
             in_array($op, ['is', 'not'], true) !== is_string($threshold) ||
             (! is_string($threshold) && ! is_numeric($threshold))
         ) {
-            throw new CoreException("The threshold of '$name $op' has the wrong type.");
+            throw CodebookException::because('threshold', name: $name, op: $op);
         }
 
         return new self(

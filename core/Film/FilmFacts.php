@@ -52,49 +52,34 @@ final readonly class FilmFacts
             }
         }
         if ($film === null) {
-            throw new CoreException('There is no film in this file.');
+            throw FilmException::because('no-film');
         }
-        $codec = is_string($film['codec_name'] ?? null) ? $film['codec_name'] : 'an unknown codec';
+        $codec = is_string($film['codec_name'] ?? null) ? $film['codec_name'] : '';
         if (! in_array($codec, self::CODECS, true)) {
-            throw new CoreException(
-                'The film is coded in a way that is not taken ('.
-                    preg_replace('/[^a-z0-9_]/i', '', $codec).
-                    '); H.264, HEVC, VP8, VP9 and AV1 are.',
-            );
+            $plain = (string) preg_replace('/[^a-z0-9_]/i', '', $codec);
+            throw FilmException::because($plain === '' ? 'codec-unnamed' : 'codec', codec: $plain);
         }
         $width = self::whole($film['width'] ?? null);
         $height = self::whole($film['height'] ?? null);
         if ($width < 32 || $height < 32 || max($width, $height) > self::WIDEST) {
-            throw new CoreException("A picture of $width × $height points is not a film of a swing.");
+            throw FilmException::because('size', width: $width, height: $height);
         }
         $times = self::times(
             is_array($probe['packets'] ?? null) ? $probe['packets'] : [],
             self::whole($film['index'] ?? null),
         );
         if (count($times) < self::LEAST_FRAMES) {
-            throw new CoreException(
-                'The film has '.
-                    (count($times) === 1 ? 'one picture' : count($times).' pictures').
-                    '; that is no swing. The file may be damaged.',
-            );
+            throw FilmException::because(count($times) === 1 ? 'alone' : 'few-pictures', count: count($times));
         }
         $told = self::whole($film['nb_frames'] ?? null);
         if (count($times) < 0.9 * $told && $told < 1_000_000) {
-            throw new CoreException(
-                sprintf(
-                    'The film should have %d pictures, but only %d are in the file; it is cut off or damaged.',
-                    $told,
-                    count($times),
-                ),
-            );
+            throw FilmException::because('cut-off', told: $told, times: count($times));
         }
         if (end($times) > self::LONGEST_S) {
-            throw new CoreException(
-                sprintf(
-                    'The film lasts %.0f s; at most %.0f s are taken. Cut it to the swing.',
-                    end($times),
-                    self::LONGEST_S,
-                ),
+            throw FilmException::because(
+                'too-long',
+                times: sprintf('%.0f', end($times)),
+                longest_s: sprintf('%.0f', self::LONGEST_S),
             );
         }
         $rotation = self::rotation($film);

@@ -50,7 +50,7 @@ final readonly class FrameClock
     public static function fromTimes(array $times, float $rate, ?int $frames = null): self
     {
         if ($times === [] || $rate <= 0.0) {
-            throw new CoreException('A film without pictures has no clock.');
+            throw FilmException::because('no-pictures');
         }
         $places = array_map(static fn (float $t): int => (int) floor($t * $rate + 0.5 + 1e-6), $times);
         $frames ??= $places[count($places) - 1] + 1;
@@ -100,7 +100,7 @@ final readonly class FrameClock
             $steps[] = $times[$i] - $times[$i - 1];
         }
         if ($steps === []) {
-            throw new CoreException('One picture has no rate.');
+            throw FilmException::because('one-picture');
         }
         sort($steps);
         $middle = $steps[intdiv(count($steps), 2)];

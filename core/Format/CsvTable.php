@@ -39,13 +39,13 @@ final class CsvTable
         $this->hash = hash_init('sha256');
         $first = $this->next();
         if ($first === null) {
-            throw FormatException::in($file, 'the file is empty');
+            throw FormatException::in($file, 'empty');
         }
         $first[0] = preg_replace('/^\xEF\xBB\xBF/', '', $first[0]) ?? $first[0];
         $header = array_map(trim(...), $first);
         foreach (array_count_values($header) as $name => $n) {
             if ($n > 1) {
-                throw FormatException::at($file, 1, (string) $name, 'the column stands in the header twice');
+                throw FormatException::at($file, 1, (string) $name, 'column-twice');
             }
         }
         $this->header = $header;
@@ -63,7 +63,7 @@ final class CsvTable
         foreach ($names as $name) {
             $at = array_search($name, $this->header, true);
             if ($at === false) {
-                throw FormatException::at($this->file, 1, $name, 'the column is missing');
+                throw FormatException::at($this->file, 1, $name, 'column-missing');
             }
             $out[$name] = $at;
         }
@@ -129,7 +129,9 @@ final class CsvTable
             $this->file,
             $line,
             $this->header[min($cells, $width)] ?? (string) (min($cells, $width) + 1),
-            sprintf('%d cells where the header has %d', $cells, $width),
+            'cells',
+            cells: $cells,
+            width: $width,
         );
     }
 
@@ -170,7 +172,7 @@ final class CsvTable
                 $this->file,
                 $start,
                 (string) self::MOST_COLUMNS,
-                'more columns than any file of this kind has',
+                'many-columns',
             );
         }
         // A quoted cell may hold line ends: read on until the quotes are even.
@@ -178,15 +180,15 @@ final class CsvTable
         while (! $plain && substr_count($text, '"') % 2 === 1) {
             $more = $this->readLine();
             if ($more === null) {
-                throw FormatException::at($this->file, $start, '1', 'a quotation mark is opened and never closed');
+                throw FormatException::at($this->file, $start, '1', 'open-quote');
             }
             $text .= $more;
             if (strlen($text) > self::LONGEST_LINE) {
-                throw FormatException::at($this->file, $start, '1', 'a quoted cell of over a megabyte');
+                throw FormatException::at($this->file, $start, '1', 'long-cell');
             }
         }
         if (! mb_check_encoding($text, 'UTF-8')) {
-            throw FormatException::at($this->file, $start, '1', 'the text is not UTF-8');
+            throw FormatException::at($this->file, $start, '1', 'not-utf8');
         }
         $text = rtrim($text, "\r\n");
         $cells = $plain
@@ -197,7 +199,7 @@ final class CsvTable
                 $this->file,
                 $start,
                 (string) self::MOST_COLUMNS,
-                'more columns than any file of this kind has',
+                'many-columns',
             );
         }
 
@@ -213,7 +215,7 @@ final class CsvTable
     {
         while (strpos($this->buffer, "\n", $this->at) === false && ! feof($this->stream)) {
             if (strlen($this->buffer) - $this->at > self::LONGEST_LINE) {
-                throw FormatException::at($this->file, $this->line, '1', 'the line is longer than a megabyte');
+                throw FormatException::at($this->file, $this->line, '1', 'long-line');
             }
             $more = (string) fread($this->stream, self::BLOCK);
             hash_update($this->hash, $more);
@@ -233,7 +235,7 @@ final class CsvTable
         $end = strpos($this->buffer, "\n", $this->at);
         $text = substr($this->buffer, $this->at, $end === false ? null : $end + 1 - $this->at);
         if (strlen($text) > self::LONGEST_LINE) {
-            throw FormatException::at($this->file, $this->line, '1', 'the line is longer than a megabyte');
+            throw FormatException::at($this->file, $this->line, '1', 'long-line');
         }
         $this->at += strlen($text);
         $this->line++;

@@ -6,17 +6,30 @@ namespace Core\Format;
 
 use Core\CoreException;
 
-/** A file that cannot be read: one sentence with the file, and the line and column where there is one. */
+/** A file that cannot be read: the file, the line and column where there is one, and why. */
 final class FormatException extends CoreException
 {
-    public static function at(string $file, int $line, string $column, string $what): self
-    {
-        return new self(sprintf('%s, line %d, column %s: %s', $file, $line, $column, $what));
+    protected const AREA = 'format';
+
+    public static function at(
+        string $file,
+        int $line,
+        string $column,
+        string|CoreException $why,
+        string|int ...$about,
+    ): self {
+        return self::because('at', file: $file, line: $line, column: $column, why: self::why($why, $about));
     }
 
-    public static function in(string $file, string $what): self
+    public static function in(string $file, string|CoreException $why, string|int ...$about): self
     {
-        return new self(sprintf('%s: %s', $file, $what));
+        return self::because('in', file: $file, why: self::why($why, $about));
+    }
+
+    /** @param  array<array-key, string|int>  $about */
+    private static function why(string|CoreException $why, array $about): CoreException
+    {
+        return $why instanceof CoreException ? $why : self::because($why, ...$about);
     }
 
     /** What somebody wrote, short enough to be repeated to them. */

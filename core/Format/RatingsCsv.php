@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Format;
 
+use Core\Agreement\AgreementException;
 use Core\Agreement\RatingSet;
 use Core\Agreement\Scale;
 use Core\CoreException;
@@ -27,7 +28,7 @@ final class RatingsCsv
         [$case, $rater, $value] = [$at['case'], $at['rater'], $at['value']];
         foreach ($table->rows() as $line => $cells) {
             if ($cells[$case] === '' || $cells[$rater] === '') {
-                throw FormatException::at($file, $line, $cells[$case] === '' ? 'case' : 'rater', 'the cell is empty');
+                throw FormatException::at($file, $line, $cells[$case] === '' ? 'case' : 'rater', 'cell-empty');
             }
             $sure = null;
             if ($confidence !== null && $cells[$confidence] !== '') {
@@ -37,7 +38,8 @@ final class RatingsCsv
                         $file,
                         $line,
                         'confidence',
-                        sprintf("'%s' is no number between 0 and 1", FormatException::short($cells[$confidence])),
+                        'no-share',
+                        confidence: FormatException::short($cells[$confidence]),
                     );
                 }
             }
@@ -54,17 +56,17 @@ final class RatingsCsv
             } catch (CoreException $e) {
                 $objection = $into->objection($cells[$value]);
                 throw $objection === null
-                    ? FormatException::at($file, $line, 'rater', $e->getMessage())
+                    ? FormatException::at($file, $line, 'rater', $e)
                     : FormatException::at(
                         $file,
                         $line,
                         'value',
-                        sprintf("'%s' %s", FormatException::short($cells[$value]), $objection),
+                        AgreementException::because($objection, value: FormatException::short($cells[$value])),
                     );
             }
         }
         if ($into->isEmpty()) {
-            throw FormatException::in($file, 'line 2: there are no ratings below the header');
+            throw FormatException::in($file, 'no-ratings');
         }
 
         return $table->checksum();
@@ -83,7 +85,7 @@ final class RatingsCsv
         $item = $table->position('item');
         foreach ($table->rows() as $line => $cells) {
             if ($cells[$at['case']] === '') {
-                throw FormatException::at($file, $line, 'case', 'the cell is empty');
+                throw FormatException::at($file, $line, 'case', 'cell-empty');
             }
             try {
                 $into->addKey($cells[$at['case']], $item === null ? '' : $cells[$item], $cells[$at['value']]);
@@ -92,7 +94,7 @@ final class RatingsCsv
                     $file,
                     $line,
                     $into->objection($cells[$at['value']]) === null ? 'case' : 'value',
-                    $e->getMessage(),
+                    $e,
                 );
             }
         }

@@ -80,19 +80,19 @@ final class RecordingBundle
     public static function read(string $json, string $file): ImportedRecording
     {
         if (strlen($json) > self::LARGEST) {
-            throw FormatException::in($file, 'the file is larger than 64 MB');
+            throw FormatException::in($file, 'large');
         }
         $o = JsonObject::parse($json, $file, 12);
         if (($o->plain()['format'] ?? null) !== self::FORMAT) {
-            throw FormatException::in($file, "this is no recording bundle: its 'format' is not ".self::FORMAT);
+            throw FormatException::in($file, 'no-bundle', format: self::FORMAT);
         }
         if (($o->plain()['version'] ?? null) !== 1) {
-            throw FormatException::in($file, 'it is of a version this program does not know');
+            throw FormatException::in($file, 'bundle-version');
         }
         try {
             return self::recording($o);
         } catch (CoreException $e) {
-            throw $e instanceof FormatException ? $e : FormatException::in($file, lcfirst($e->getMessage()));
+            throw $e instanceof FormatException ? $e : FormatException::in($file, $e);
         }
     }
 
@@ -113,18 +113,18 @@ final class RecordingBundle
         $class = $device->one(DeviceClass::class, 'class');
         $mass = $o->optionalNumber('mass_kg');
         if ($mass !== null && ($mass < Limits::GOLFER_KG[0] || $mass > Limits::GOLFER_KG[1])) {
-            throw $o->wrong('mass_kg', 'must lie between 20 and 250');
+            throw $o->wrong('mass_kg', 'mass');
         }
         $named = $trace->object('channels');
         $channels = [];
         foreach ($named->names() as $name) {
             if (preg_match('/^[a-z_]{2,40}$/', $name) !== 1) {
-                throw $named->wrong($name, 'is no name of a channel');
+                throw $named->wrong($name, 'no-channel-name');
             }
             $channels[$name] = $named->numbers($name, self::MOST_SAMPLES);
         }
         if ($channels === []) {
-            throw $trace->wrong('channels', 'must hold one at least');
+            throw $trace->wrong('channels', 'one-at-least');
         }
         $feet = $o->optionalObject('stance');
         $stance = $feet === null ? null : StanceJson::read($feet);
@@ -183,7 +183,7 @@ final class RecordingBundle
                 count($axes) !== 3 ||
                 preg_match('/^[a-z_]{2,40}$/', $name) !== 1
             ) {
-                throw $named->wrong($name, 'needs three lists of coordinates');
+                throw $named->wrong($name, 'coordinates');
             }
             $of = JsonObject::from(['x' => $axes[0], 'y' => $axes[1], 'z' => $axes[2]], "point $name");
             [$x, $y, $z] = [
@@ -193,12 +193,12 @@ final class RecordingBundle
             ];
             $frames ??= count($x);
             if (count($x) !== $frames || count($y) !== $frames || count($z) !== $frames) {
-                throw $named->wrong($name, 'has another number of frames than the rest');
+                throw $named->wrong($name, 'frames');
             }
             $points[$name] = [$x, $y, $z];
         }
         if ($points === []) {
-            throw $o->wrong('points', 'must hold one at least');
+            throw $o->wrong('points', 'one-at-least');
         }
 
         return new Motion(self::rate($o), $points, $o->optionalNumber('t0_s') ?? 0.0, $view);
@@ -209,7 +209,7 @@ final class RecordingBundle
     {
         $rate = $o->number('rate_hz');
 
-        return $rate >= 1.0 && $rate <= 20000.0 ? $rate : throw $o->wrong('rate_hz', 'must lie between 1 and 20,000');
+        return $rate >= 1.0 && $rate <= 20000.0 ? $rate : throw $o->wrong('rate_hz', 'rate');
     }
 
     /**

@@ -36,7 +36,7 @@ final readonly class SideCar
         $o = JsonObject::parse($json, $file);
         $mass = $o->optionalNumber('mass_kg');
         if ($mass !== null && ($mass < Limits::GOLFER_KG[0] || $mass > Limits::GOLFER_KG[1])) {
-            throw $o->wrong('mass_kg', sprintf('is %s; a golfer has 20 to 250', $mass));
+            throw $o->wrong('mass_kg', 'mass-is', mass: (string) $mass);
         }
         $device = $o->optionalObject('device');
         try {
@@ -51,7 +51,7 @@ final readonly class SideCar
                 $device?->optionalText('name'),
             );
         } catch (CoreException $e) {
-            throw $e instanceof FormatException ? $e : FormatException::in($file, lcfirst($e->getMessage()));
+            throw $e instanceof FormatException ? $e : FormatException::in($file, $e);
         }
     }
 

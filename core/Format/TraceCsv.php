@@ -8,6 +8,7 @@ use Core\CoreException;
 use Core\Trace\DeviceClass;
 use Core\Trace\Stance;
 use Core\Trace\Trace;
+use Core\Trace\TraceException;
 
 /** Reads and writes the trace CSV of the published format. */
 final class TraceCsv
@@ -52,11 +53,12 @@ final class TraceCsv
                     $file,
                     $line,
                     't_s',
-                    sprintf("'%s' is no number", FormatException::short($cells[$time])),
+                    'no-number',
+                    cell: FormatException::short($cells[$time]),
                 );
             $t *= $factors['t_s'];
             if ($t <= $before) {
-                throw FormatException::at($file, $line, 't_s', 'the time does not increase');
+                throw FormatException::at($file, $line, 't_s', 'time-order');
             }
             $times[] = $before = $t;
             foreach ($places as $name => $at) {
@@ -73,28 +75,29 @@ final class TraceCsv
                         $file,
                         $line,
                         $name,
-                        sprintf("'%s' is no number", FormatException::short($cell)),
+                        'no-number',
+                        cell: FormatException::short($cell),
                     );
                 }
                 $value *= $factors[$name];
                 if ($isShare[$name] && ($value < -5.0 || $value > 105.0)) {
-                    throw FormatException::at($file, $line, $name, sprintf('%s is no per cent', $cell));
+                    throw FormatException::at($file, $line, $name, 'no-per-cent', cell: $cell);
                 }
                 $channels[$name][] = $value;
             }
             if (count($times) > self::MOST_SAMPLES) {
-                throw FormatException::at($file, $line, 't_s', 'more than 200,000 samples');
+                throw FormatException::at($file, $line, 't_s', 'many-samples');
             }
         }
         if (count($times) < 20) {
-            throw FormatException::in($file, sprintf('%d samples are too few for a swing', count($times)));
+            throw FormatException::in($file, 'few-samples', times: count($times));
         }
         try {
             return self::even($times, $channels, $device, $stance, $massKg);
         } catch (FormatException $e) {
             throw $e;
         } catch (CoreException $e) {
-            throw FormatException::in($file, lcfirst($e->getMessage()));
+            throw FormatException::in($file, $e);
         }
     }
 
@@ -142,7 +145,7 @@ final class TraceCsv
     {
         $missing = $map->missing();
         if ($missing !== []) {
-            throw FormatException::at($table->file, 1, $missing[0], 'no column was chosen for it');
+            throw FormatException::at($table->file, 1, $missing[0], 'column-unchosen');
         }
         $places = $factors = [];
         foreach ($map->channels as $channel => $c) {
@@ -164,7 +167,7 @@ final class TraceCsv
             in_array('fz_n', $table->header, true) => DeviceClass::Plate,
             default => throw FormatException::in(
                 $table->file,
-                'line 1: no device class has these columns; a mat has lead_pct, a plate fz_n, two plates lead_fz_n',
+                'no-device',
             ),
         };
     }
@@ -201,7 +204,7 @@ final class TraceCsv
         // Uneven clock: linear onto an even grid of the usual step; a gap of over three steps stays missing.
         $count = (int) floor(($times[$n - 1] - $times[0]) / $step + 1e-6) + 1;
         if ($count > self::MOST_SAMPLES) {
-            throw new CoreException('the times leave gaps too wide for one recording');
+            throw TraceException::because('gaps');
         }
         $out = array_fill_keys(array_keys($channels), []);
         $j = 0;

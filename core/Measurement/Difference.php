@@ -16,7 +16,7 @@ final readonly class Difference
     private function __construct(public float $change, public float $uncertainty)
     {
         if (! is_finite($change) || ! is_finite($uncertainty) || $uncertainty < 0.0) {
-            throw new CoreException('A difference is a number with an uncertainty of at least zero.');
+            throw MeasurementException::because('difference');
         }
     }
 

@@ -59,7 +59,7 @@ final readonly class Spread
         $a = $before->sd ** 2 / $before->n;
         $b = $after->sd ** 2 / $after->n;
         if ($a + $b <= 0.0) {
-            throw new CoreException('Swings that do not differ at all have no spread to judge a change by.');
+            throw MeasurementException::because('no-spread');
         }
 
         return ($a + $b) ** 2 / ($a ** 2 / ($before->n - 1) + $b ** 2 / ($after->n - 1));

@@ -89,7 +89,7 @@ final readonly class ClockMatch
     {
         $n = count($events);
         if ($n < 2) {
-            throw new CoreException('A drift needs at least two events seen by both clocks.');
+            throw MotionException::because('drift-few');
         }
         $t = array_sum(array_column($events, 0)) / $n;
         $d = array_sum(array_map(static fn (array $e): float => $e[1] - $e[0], $events)) / $n;
@@ -99,7 +99,7 @@ final readonly class ClockMatch
             $sxy += ($film - $t) * ($trace - $film - $d);
         }
         if ($sxx <= 0.0) {
-            throw new CoreException('A drift needs events at different times.');
+            throw MotionException::because('drift-at-once');
         }
         $slope = $sxy / $sxx;
 

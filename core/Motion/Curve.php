@@ -32,13 +32,13 @@ final readonly class Curve
         $this->y = array_column($knots, 1);
         $n = count($knots);
         if ($n < 2) {
-            throw new CoreException('A curve needs at least two knots.');
+            throw MotionException::because('few-knots');
         }
         $h = $d = [];
         for ($i = 0; $i < $n - 1; $i++) {
             $h[$i] = $this->x[$i + 1] - $this->x[$i];
             if ($h[$i] <= 0.0) {
-                throw new CoreException('The knots of a curve must stand in order of time.');
+                throw MotionException::because('knot-order');
             }
             $d[$i] = ($this->y[$i + 1] - $this->y[$i]) / $h[$i];
         }

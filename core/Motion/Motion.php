@@ -27,13 +27,13 @@ final readonly class Motion
         public View $view = View::Points,
     ) {
         if ($points === []) {
-            throw new CoreException('A motion needs at least one point.');
+            throw MotionException::because('no-points');
         }
-        Limits::within($rateHz, ...[...Limits::RATE_HZ, 'the rate of the body points in Hz']);
-        Limits::within($t0, -Limits::TIME_S, Limits::TIME_S, 'the first frame\'s time in s');
+        Limits::within($rateHz, ...[...Limits::RATE_HZ, 'rate-of-points']);
+        Limits::within($t0, -Limits::TIME_S, Limits::TIME_S, 'first-frame');
         foreach ($points as $name => $axes) {
             foreach ($axes as $values) {
-                Limits::check($values, Limits::PLACE_MM, "point $name");
+                Limits::check($values, Limits::PLACE_MM, 'point', (string) $name);
             }
         }
     }
@@ -52,7 +52,7 @@ final readonly class Motion
     public function coordinate(string $point, Axis $axis): Series
     {
         if (! isset($this->points[$point])) {
-            throw new CoreException(sprintf("The motion has no point '%s'.", $point));
+            throw MotionException::because('no-point', point: $point);
         }
 
         return new Series($this->rateHz, $this->points[$point][$axis->value], $this->t0);

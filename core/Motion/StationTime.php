@@ -13,7 +13,7 @@ final readonly class StationTime
     /** @throws CoreException when a time is not finite or beyond any recording */
     public function __construct(public float $t, public float $uncertainty, public StationSource $source)
     {
-        Limits::within($t, -Limits::TIME_S, Limits::TIME_S, 'a station\'s time in s');
-        Limits::within($uncertainty, 0.0, Limits::TIME_S, 'the uncertainty of a station in s');
+        Limits::within($t, -Limits::TIME_S, Limits::TIME_S, 'station-time');
+        Limits::within($uncertainty, 0.0, Limits::TIME_S, 'station-uncertainty');
     }
 }

@@ -24,12 +24,10 @@ final readonly class StationTimes
         $sorted = [];
         foreach (array_keys($times) as $code) {
             if (Station::tryFrom($code) === null) {
-                throw new CoreException(
-                    sprintf(
-                        "'%s' is no station; the nine are %s.",
-                        $code,
-                        implode(', ', array_column(Station::cases(), 'value')),
-                    ),
+                throw MotionException::because(
+                    'no-station',
+                    station: $code,
+                    all: implode(', ', array_column(Station::cases(), 'value')),
                 );
             }
         }
@@ -40,14 +38,12 @@ final readonly class StationTimes
                 continue;
             }
             if ($last !== null && $time->t <= $last->t) {
-                throw new CoreException(
-                    sprintf(
-                        'Station %s (%.3f s) must come after %s (%.3f s).',
-                        $station->value,
-                        $time->t,
-                        $before,
-                        $last->t,
-                    ),
+                throw MotionException::because(
+                    'station-order',
+                    station: $station->value,
+                    t: sprintf('%.3f', $time->t),
+                    before: (string) $before,
+                    t2: sprintf('%.3f', $last->t),
                 );
             }
             $sorted[$station->value] = $time;

@@ -38,7 +38,7 @@ final class StationsFromMotion
     /** @throws CoreException */
     private function __construct(private readonly Views $views, View $view)
     {
-        $this->motion = $views->of($view) ?? throw new CoreException('There is no such view.');
+        $this->motion = $views->of($view) ?? throw MotionException::because('no-view');
     }
 
     /**

@@ -33,12 +33,10 @@ final readonly class Assumptions
         public float $missing = 0.0,
     ) {
         match (true) {
-            ! ($prevalence > 0.0 && $prevalence < 1.0) => throw new CoreException('prevalence must lie between 0 and 1'),
-            ! ($agreement >= 0.5 && $agreement < 1.0) => throw new CoreException(
-                'agreement must be at least 0.5, which is chance, and below 1',
-            ),
-            $raters < 2 || $raters > 200 => throw new CoreException('raters must be 2 to 200'),
-            ! ($missing >= 0.0 && $missing <= 0.9) => throw new CoreException('missing must lie between 0 and 0.9'),
+            ! ($prevalence > 0.0 && $prevalence < 1.0) => throw PlanningException::because('prevalence'),
+            ! ($agreement >= 0.5 && $agreement < 1.0) => throw PlanningException::because('agreement'),
+            $raters < 2 || $raters > 200 => throw PlanningException::because('raters'),
+            ! ($missing >= 0.0 && $missing <= 0.9) => throw PlanningException::because('missing'),
             default => null,
         };
         $this->accuracy = (1 + sqrt(2 * $agreement - 1)) / 2;

@@ -57,14 +57,10 @@ final readonly class CaseSet
         int $seed = 1,
     ): self {
         if ($size < 1 || $size > count($candidates)) {
-            throw new CoreException(
-                sprintf('%d cases were asked for; there are %d to choose from', $size, count($candidates)),
-            );
+            throw PlanningException::because('few-cases', size: $size, candidates: count($candidates));
         }
         if ($repeats < 0 || $repeats > $size || ! ($prevalence > 0.0 && $prevalence < 1.0)) {
-            throw new CoreException(
-                'repeats must not be more than the cases, and the share of present must lie between 0 and 1',
-            );
+            throw PlanningException::because('set');
         }
         $random = new Randomizer(new Xoshiro256StarStar(hash('sha256', $seed.'|cases', true)));
         $pool = $random->shuffleArray($candidates);

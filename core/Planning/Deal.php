@@ -75,7 +75,7 @@ final readonly class Deal
                     if (! isset($order[$i])) {
                         $order[$i] =
                             ($i < $border ? array_pop($once) : array_pop($new)) ??
-                            throw new CoreException('the parts do not hold what was planned for them');
+                            throw PlanningException::because('parts');
                     }
                 }
                 ksort($order);
@@ -84,9 +84,7 @@ final readonly class Deal
             }
         }
 
-        throw new CoreException(
-            sprintf('%d cases asked about again cannot be kept apart in a sitting of %d', count($again), $n),
-        );
+        throw PlanningException::because('repeats-too-near', again: count($again), n: $n);
     }
 
     /**

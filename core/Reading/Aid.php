@@ -26,15 +26,19 @@ final readonly class Aid
      */
     public function __construct(public string $kind, public string $view, public array $points, public int $swing = 1)
     {
-        [$least, $most] = self::KINDS[$kind] ?? throw new CoreException('There is no such drawing aid.');
+        [$least, $most] = self::KINDS[$kind] ?? throw ReadingException::because('no-aid');
         if (! in_array($view, ['face-on', 'down-the-line'], true)) {
-            throw new CoreException('A drawing aid lies on the face-on or the down-the-line view.');
+            throw ReadingException::because('aid-view');
         }
         if ($swing < 1 || $swing > 6) {
-            throw new CoreException('A case has one to six swings.');
+            throw ReadingException::because('swing');
         }
         if (count($points) < $least || count($points) > $most) {
-            throw new CoreException("This drawing aid has $least".($most > $least ? " to $most" : '').' points.');
+            throw ReadingException::because(
+                $most > $least ? 'aid-points-from' : 'aid-points',
+                least: $least,
+                most: $most,
+            );
         }
         foreach ($points as $p) {
             if (
@@ -43,7 +47,7 @@ final readonly class Aid
                 max($p['x'], $p['y']) > 1.0 ||
                 $p['t'] > 600.0
             ) {
-                throw new CoreException('A drawing aid must lie within the picture.');
+                throw ReadingException::because('aid-outside');
             }
         }
     }

@@ -25,10 +25,10 @@ final readonly class BallFlight
         public ?float $lowPointCm = null,
     ) {
         if (abs($startDeg) > 45.0 || abs($curveDeg) > 60.0 || abs($lowPointCm ?? 0.0) > 40.0) {
-            throw new CoreException('A ball that starts, curves or is met so far off is written down wrong.');
+            throw ReadingException::because('ball-off');
         }
         if (! in_array($height, self::HEIGHTS, true) || ! in_array($strike, self::STRIKES, true)) {
-            throw new CoreException('Height is low, normal or high; strike is '.implode(', ', self::STRIKES).'.');
+            throw ReadingException::because('ball-words', strikes: implode(', ', self::STRIKES));
         }
     }
 
@@ -41,10 +41,10 @@ final readonly class BallFlight
     {
         $number = static fn (string $key): float => is_numeric($data[$key] ?? null)
             ? (float) $data[$key]
-            : throw new CoreException("A ball flight needs its $key.");
+            : throw ReadingException::because('ball-needs', key: $key);
         $word = static fn (string $key): string => is_string($data[$key] ?? null)
             ? $data[$key]
-            : throw new CoreException("A ball flight needs its $key.");
+            : throw ReadingException::because('ball-needs', key: $key);
 
         return new self(
             $number('start_deg'),

@@ -34,16 +34,16 @@ final readonly class Call
             $presence !== Presence::Present &&
             ($severity !== null || $onset !== null || $decision !== null || $trend !== null)
         ) {
-            throw new CoreException('Severity, onset, trend and what to do belong only to a fault called present.');
+            throw ReadingException::because('only-present');
         }
         if ($confidence !== null && ($confidence < 50 || $confidence > 100)) {
-            throw new CoreException('Confidence lies between 50 and 100 per cent.');
+            throw ReadingException::because('confidence');
         }
         if (count($pins) > self::PINS) {
-            throw new CoreException('A call has '.self::PINS.' pins at most.');
+            throw ReadingException::because('many-pins', pins: self::PINS);
         }
         if ($presence === Presence::CannotTell && $confidence !== null) {
-            throw new CoreException("'Cannot tell' carries no confidence.");
+            throw ReadingException::because('cannot-tell');
         }
     }
 }

@@ -21,23 +21,23 @@ final readonly class Chain
     public function __construct(public array $links = [])
     {
         if (count($links) > self::MOST) {
-            throw new CoreException('A chain has at most '.self::MOST.' links.');
+            throw ReadingException::because('chain-long', most: self::MOST);
         }
         $seen = [];
         foreach ($links as [$from, $to]) {
             if ($from === $to) {
-                throw new CoreException('A finding does not lead to itself.');
+                throw ReadingException::because('chain-itself');
             }
             if ($to === Reading::NOT_IN_THE_FEET) {
-                throw new CoreException('What is not in the feet can be a cause here, not an effect.');
+                throw ReadingException::because('chain-effect');
             }
             if (isset($seen["$from|$to"])) {
-                throw new CoreException('The same link stands twice in the chain.');
+                throw ReadingException::because('chain-twice');
             }
             $seen["$from|$to"] = true;
         }
         if ($this->layers() === null) {
-            throw new CoreException('The chain would run in a circle.');
+            throw ReadingException::because('chain-circle');
         }
     }
 

@@ -77,14 +77,14 @@ final readonly class Edit
             'call' => $reading->with(['calls' => $this->calls($reading, $of, $codebook)]),
             'causes' => $reading->with(['firstCauses' => self::causes($this->value, $codebook)]),
             'chain' => $reading->with(['chain' => self::chain($this->value, $codebook)]),
-            'cue' => $reading->with(['cue' => trim(self::text($this->value, 120, 'A cue'))]),
+            'cue' => $reading->with(['cue' => trim(self::text($this->value, 120, 'cue'))]),
             'drill' => $this->drill($reading, $codebook),
             'miss' => $reading->with([
                 'miss' => $this->value === null ? null : self::case(Miss::class, $this->value, 'miss'),
             ]),
             'mark' => $reading->with(['marks' => $this->marks($reading, $of)]),
             'aids' => $reading->with(['aids' => self::aids($this->value)]),
-            default => throw new CoreException('There is nothing of that name on the sheet.'),
+            default => throw ReadingException::because('nothing-so-named'),
         };
     }
 
@@ -102,7 +102,7 @@ final readonly class Edit
 
             return $calls;
         }
-        $c = self::map($this->value, 'A call');
+        $c = self::map($this->value, 'call');
 
         return [
             ...$calls,
@@ -113,9 +113,9 @@ final readonly class Edit
                 isset($c['onset']) ? self::case(Station::class, $c['onset'], 'station') : null,
                 isset($c['decision']) ? self::case(Decision::class, $c['decision'], 'decision') : null,
                 isset($c['confidence'])
-                    ? self::whole($c['confidence'], 'Confidence lies between 50 and 100 per cent.')
+                    ? self::whole($c['confidence'], 'confidence')
                     : null,
-                array_map(self::pin(...), self::list($c['pins'] ?? [], 'Pins')),
+                array_map(self::pin(...), self::list($c['pins'] ?? [], 'pins')),
                 isset($c['trend']) ? self::case(Trend::class, $c['trend'], 'trend') : null,
             ),
         ];
@@ -124,26 +124,24 @@ final readonly class Edit
     /** @throws CoreException */
     private static function severity(mixed $value): Severity
     {
-        $says = 'Severity is 1 slight, 2 clear or 3 dominant.';
-
-        return Severity::tryFrom(self::whole($value, $says)) ?? throw new CoreException($says);
+        return Severity::tryFrom(self::whole($value, 'severity')) ?? throw ReadingException::because('severity');
     }
 
     /** @throws CoreException */
     private static function pin(mixed $value): Pin
     {
-        $p = self::map($value, 'A pin');
+        $p = self::map($value, 'pin');
         $view = $p['view'] ?? null;
 
         /** @var 'film'|'trace'|'ball'|'strike'|'turf' $on checked by the pin itself */
-        $on = self::text($p['on'] ?? null, 10, 'A pin\'s place');
+        $on = self::text($p['on'] ?? null, 10, 'pin-place');
 
         return new Pin(
             $on,
             isset($p['t']) ? self::number($p['t']) : null,
-            trim(self::text($p['reason'] ?? '', 400, 'A reason')),
-            $view === null ? null : self::text($view, 20, 'A view'),
-            self::whole($p['swing'] ?? 1, 'A swing is a whole number.'),
+            trim(self::text($p['reason'] ?? '', 400, 'reason')),
+            $view === null ? null : self::text($view, 20, 'view'),
+            self::whole($p['swing'] ?? 1, 'swing-whole'),
         );
     }
 
@@ -155,7 +153,7 @@ final readonly class Edit
     private static function causes(mixed $value, Codebook $codebook): array
     {
         $out = [];
-        foreach (self::list($value, 'First causes') as $cause) {
+        foreach (self::list($value, 'first-causes') as $cause) {
             $out[] = self::finding($cause, $codebook);
         }
 
@@ -166,13 +164,13 @@ final readonly class Edit
     private static function chain(mixed $value, Codebook $codebook): Chain
     {
         return new Chain(array_map(static function (mixed $link) use ($codebook): array {
-            $pair = self::list($link, 'A link');
+            $pair = self::list($link, 'link');
             if (count($pair) !== 2) {
-                throw new CoreException('A link of the chain goes from one finding to one other.');
+                throw ReadingException::because('link');
             }
 
             return [self::finding($pair[0], $codebook), self::finding($pair[1], $codebook)];
-        }, self::list($value, 'The chain')));
+        }, self::list($value, 'chain')));
     }
 
     /** @throws CoreException */
@@ -181,15 +179,15 @@ final readonly class Edit
         if ($this->value === null) {
             return $reading->with(['drill' => null, 'stop' => null]);
         }
-        $d = self::map($this->value, 'A drill');
-        $key = self::text($d['key'] ?? null, 40, 'A drill');
+        $d = self::map($this->value, 'drill');
+        $key = self::text($d['key'] ?? null, 40, 'drill');
         if (! isset($codebook->drills()[$key])) {
-            throw new CoreException('There is no such drill in the codebook.');
+            throw ReadingException::because('no-drill');
         }
 
         return $reading->with([
             'drill' => $key,
-            'stop' => isset($d['stop']) ? self::case(Stop::class, $d['stop'], 'stopping point') : null,
+            'stop' => isset($d['stop']) ? self::case(Stop::class, $d['stop'], 'stopping-point') : null,
         ]);
     }
 
@@ -201,7 +199,7 @@ final readonly class Edit
     private function marks(Reading $reading, string $station): array
     {
         if (! in_array($station, Reading::OWN_MARKS, true)) {
-            throw new CoreException('Only the top and impact are timed by the rater.');
+            throw ReadingException::because('own-marks');
         }
         $marks = $reading->marks;
         unset($marks[$station]);
@@ -210,7 +208,7 @@ final readonly class Edit
         }
         $t = self::number($this->value);
         if (! ($t >= 0.0 && $t <= 600.0)) {
-            throw new CoreException('A mark must lie within the recording.');
+            throw ReadingException::because('mark-outside');
         }
 
         return [...$marks, $station => round($t, 4)];
@@ -224,30 +222,30 @@ final readonly class Edit
     private static function aids(mixed $value): array
     {
         return array_map(static function (mixed $aid): Aid {
-            $a = self::map($aid, 'A drawing aid');
+            $a = self::map($aid, 'drawing-aid');
             $points = array_map(static function (mixed $p): array {
-                $p = self::map($p, 'A point');
+                $p = self::map($p, 'point');
 
                 return [
                     'x' => self::number($p['x'] ?? null),
                     'y' => self::number($p['y'] ?? null),
                     't' => self::number($p['t'] ?? null),
                 ];
-            }, self::list($a['points'] ?? null, 'Points'));
+            }, self::list($a['points'] ?? null, 'points'));
 
             return new Aid(
-                self::text($a['kind'] ?? null, 12, 'A drawing aid'),
-                self::text($a['view'] ?? null, 20, 'A view'),
+                self::text($a['kind'] ?? null, 12, 'drawing-aid'),
+                self::text($a['view'] ?? null, 20, 'view'),
                 $points,
-                self::whole($a['swing'] ?? 1, 'A swing is a whole number.'),
+                self::whole($a['swing'] ?? 1, 'swing-whole'),
             );
-        }, self::list($value, 'Drawing aids'));
+        }, self::list($value, 'drawing-aids'));
     }
 
     /** @throws CoreException */
     private static function finding(mixed $value, Codebook $codebook): string
     {
-        $key = self::text($value, 40, 'A finding');
+        $key = self::text($value, 40, 'finding');
 
         return $key === Reading::NOT_IN_THE_FEET ? $key : $codebook->fault($key)->key;
     }
@@ -263,14 +261,14 @@ final readonly class Edit
     private static function case(string $enum, mixed $value, string $what): \BackedEnum
     {
         return (is_string($value) ? $enum::tryFrom($value) : null) ??
-            throw new CoreException("There is no such $what.");
+            throw ReadingException::because('no-such', what: $what);
     }
 
     /** @throws CoreException */
     private static function text(mixed $value, int $most, string $what): string
     {
         if (! is_string($value) || ! mb_check_encoding($value, 'UTF-8') || mb_strlen($value) > $most) {
-            throw new CoreException("$what is text of at most $most characters.");
+            throw ReadingException::because('text', what: $what, most: $most);
         }
 
         return $value;
@@ -280,16 +278,16 @@ final readonly class Edit
     private static function number(mixed $value): float
     {
         if ((! is_int($value) && ! is_float($value)) || ! is_finite((float) $value)) {
-            throw new CoreException('A number is missing or is none.');
+            throw ReadingException::because('no-number');
         }
 
         return (float) $value;
     }
 
     /** @throws CoreException */
-    private static function whole(mixed $value, string $sentence): int
+    private static function whole(mixed $value, string $code): int
     {
-        return is_int($value) ? $value : throw new CoreException($sentence);
+        return is_int($value) ? $value : throw ReadingException::because($code);
     }
 
     /**
@@ -301,7 +299,7 @@ final readonly class Edit
     {
         return is_array($value) && (! array_is_list($value) || $value === [])
             ? $value
-            : throw new CoreException("$what has the wrong shape.");
+            : throw ReadingException::because('shape', what: $what);
     }
 
     /**
@@ -313,6 +311,6 @@ final readonly class Edit
     {
         return is_array($value) && array_is_list($value) && count($value) <= 64
             ? $value
-            : throw new CoreException("$what must be a list.");
+            : throw ReadingException::because('list', what: $what);
     }
 }

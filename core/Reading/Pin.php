@@ -34,22 +34,22 @@ final readonly class Pin
     ) {
         $timed = in_array($on, self::TIMED, true);
         if (! $timed && ! in_array($on, self::WHOLE, true)) {
-            throw new CoreException('A pin stands on film, trace, ball, strike or turf.');
+            throw ReadingException::because('pin-on');
         }
         if ($timed !== ($t !== null)) {
-            throw new CoreException($timed ? "A pin on $on needs its time." : "A pin on the $on has no time.");
+            throw ReadingException::because($timed ? 'pin-timed' : 'pin-untimed', on: $on);
         }
         if ($t !== null && (! is_finite($t) || $t < 0.0 || $t > 600.0)) {
-            throw new CoreException('A pin must lie within the recording.');
+            throw ReadingException::because('pin-outside');
         }
         if (mb_strlen($reason) > self::REASON) {
-            throw new CoreException('A pin\'s reason is short: '.self::REASON.' characters at most.');
+            throw ReadingException::because('pin-reason', most: self::REASON);
         }
         if ($view !== null && ($on !== 'film' || ! in_array($view, ['face-on', 'down-the-line'], true))) {
-            throw new CoreException('Only a pin on film names a view: face-on or down-the-line.');
+            throw ReadingException::because('pin-view');
         }
         if ($swing < 1 || $swing > 6) {
-            throw new CoreException('A case has one to six swings.');
+            throw ReadingException::because('swing');
         }
     }
 

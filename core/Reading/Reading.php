@@ -41,13 +41,13 @@ final readonly class Reading
         public array $aids = [],
     ) {
         if (count($firstCauses) > 2) {
-            throw new CoreException('At most two first causes are allowed.');
+            throw ReadingException::because('two-causes');
         }
         if (count($aids) > self::AIDS) {
-            throw new CoreException('That is more than '.self::AIDS.' drawing aids; take some away.');
+            throw ReadingException::because('many-aids', aids: self::AIDS);
         }
         if ($stop !== null && $drill === null) {
-            throw new CoreException('How far to take it belongs to a drill.');
+            throw ReadingException::because('stop-of-drill');
         }
     }
 

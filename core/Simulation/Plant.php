@@ -51,12 +51,10 @@ final readonly class Plant
     {
         foreach ($faults as $key => $severity) {
             if (! in_array($key, self::FAULTS, true)) {
-                throw new CoreException(
-                    sprintf("The fault '%s' cannot be planted; these can: %s.", $key, implode(', ', self::FAULTS)),
-                );
+                throw SimulationException::because('not-plantable', key: $key, faults: implode(', ', self::FAULTS));
             }
             if ($severity < 1 || $severity > 3) {
-                throw new CoreException('A planted fault needs a severity of 1, 2 or 3.');
+                throw SimulationException::because('plant-severity');
             }
         }
     }

@@ -25,7 +25,7 @@ final class Assembly
     {
         $width = count($channels);
         if ($width === 0 || $to < $from) {
-            throw new CoreException('There is nothing to put together.');
+            throw TraceException::because('nothing');
         }
         $rows = array_fill(0, ($to - $from + 1) * $width, NAN);
         foreach ($chunks as [$first, $values]) {

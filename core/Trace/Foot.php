@@ -23,13 +23,13 @@ final readonly class Foot
         public ?float $flareDeg = null,
     ) {
         foreach (['x' => $xMm, 'y' => $yMm, 'length' => $lengthMm, 'width' => $widthMm] as $name => $value) {
-            Limits::within($value, -Limits::PLACE_MM, Limits::PLACE_MM, "$name of a foot in mm");
+            Limits::within($value, -Limits::PLACE_MM, Limits::PLACE_MM, "foot-$name");
         }
         if ($flareDeg !== null) {
-            Limits::within($flareDeg, -180.0, 180.0, 'the flare of a foot in degrees');
+            Limits::within($flareDeg, -180.0, 180.0, 'flare');
         }
         if ($lengthMm < 100 || $lengthMm > 450 || $widthMm < 40 || $widthMm > 250) {
-            throw new CoreException('A foot must be 100 to 450 mm long and 40 to 250 mm wide.');
+            throw TraceException::because('foot');
         }
     }
 

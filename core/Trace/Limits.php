@@ -45,21 +45,21 @@ final class Limits
 
     /**
      * @param  list<float>  $values  NAN where a sample is missing
+     * @param  string  $what  a code of core.trace.what, and which one of its kind
      *
      * @throws CoreException when one is infinite or beyond its limit
      */
-    public static function check(array $values, float $limit, string $what): void
+    public static function check(array $values, float $limit, string $what, string $name): void
     {
         foreach ($values as $v) {
             // A missing sample compares false with everything.
             if ($v > $limit || $v < -$limit) {
-                throw new CoreException(
-                    sprintf(
-                        '%s holds %s, which nothing measures: at most %s is taken.',
-                        ucfirst($what),
-                        self::shown($v),
-                        number_format($limit),
-                    ),
+                throw TraceException::because(
+                    'beyond',
+                    what: $what,
+                    name: $name,
+                    value: self::shown($v),
+                    limit: number_format($limit),
                 );
             }
         }
@@ -69,23 +69,21 @@ final class Limits
     public static function within(float $value, float $low, float $high, string $what): void
     {
         if (! ($value >= $low && $value <= $high)) {
-            throw new CoreException(
-                sprintf(
-                    '%s is %s; it must lie between %s and %s.',
-                    ucfirst($what),
-                    self::shown($value),
-                    self::shown($low),
-                    self::shown($high),
-                ),
+            throw TraceException::because(
+                'outside',
+                what: $what,
+                value: self::shown($value),
+                low: self::shown($low),
+                high: self::shown($high),
             );
         }
     }
 
-    private static function shown(float $v): string
+    private static function shown(float $v): string|TraceException
     {
         return match (true) {
-            is_nan($v) => 'no number',
-            is_infinite($v) => $v > 0 ? 'infinity' : 'minus infinity',
+            is_nan($v) => TraceException::because('no-number'),
+            is_infinite($v) => TraceException::because($v > 0 ? 'infinity' : 'minus-infinity'),
             abs($v) >= 1e6 => sprintf('%.3g', $v),
             default => rtrim(rtrim(number_format($v, 3), '0'), '.'),
         };

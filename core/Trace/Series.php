@@ -21,7 +21,7 @@ final readonly class Series
     public function __construct(public float $rateHz, public array $values, public float $t0 = 0.0)
     {
         if ($rateHz <= 0.0) {
-            throw new CoreException('A series needs a positive sampling rate.');
+            throw TraceException::because('rate');
         }
     }
 

@@ -13,9 +13,7 @@ final readonly class Stance
     public function __construct(public Foot $lead, public Foot $trail)
     {
         if ($lead->xMm - $trail->xMm < 50.0) {
-            throw new CoreException(
-                'The lead foot must stand at least 50 mm nearer the target than the trail foot; are the feet swapped?',
-            );
+            throw TraceException::because('stance');
         }
     }
 

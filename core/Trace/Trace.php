@@ -34,22 +34,22 @@ final readonly class Trace
     ) {
         $missing = array_diff($device->channels(), array_keys($channels));
         if ($missing !== []) {
-            throw new CoreException(sprintf('A %s recording lacks %s.', $device->value, implode(', ', $missing)));
+            throw TraceException::because('lacks', device: $device->value, missing: implode(', ', $missing));
         }
         $lengths = array_unique(array_map(count(...), array_values($channels)));
         if (count($lengths) !== 1 || $lengths[0] < 2) {
-            throw new CoreException('All channels need the same number of samples, at least two.');
+            throw TraceException::because('samples');
         }
-        Limits::within($rateHz, ...[...Limits::RATE_HZ, 'the sampling rate in Hz']);
-        Limits::within($t0, -Limits::TIME_S, Limits::TIME_S, 'the first sample\'s time in s');
+        Limits::within($rateHz, ...[...Limits::RATE_HZ, 'sampling-rate']);
+        Limits::within($t0, -Limits::TIME_S, Limits::TIME_S, 'first-sample');
         if ($massKg !== null) {
-            Limits::within($massKg, ...[...Limits::MASS_KG, 'the mass in kg']);
+            Limits::within($massKg, ...[...Limits::MASS_KG, 'mass']);
         }
         if ($clockJitterS !== null) {
-            Limits::within($clockJitterS, 0.0, Limits::TIME_S, 'the jitter of the clock in s');
+            Limits::within($clockJitterS, 0.0, Limits::TIME_S, 'jitter');
         }
         foreach ($channels as $name => $values) {
-            Limits::check($values, Limits::ofChannel($name), "channel $name");
+            Limits::check($values, Limits::ofChannel($name), 'channel', (string) $name);
         }
     }
 

@@ -10,6 +10,7 @@ use App\Models\Enums\WorkKind;
 use App\Models\Recording;
 use App\Models\StationMark;
 use App\Models\User;
+use App\Words\Refusal;
 use App\Works\Works;
 use Core\CoreException;
 use Core\Motion\Station;
@@ -62,7 +63,7 @@ final readonly class MarkStation
                 $recording->stationTimes();
             } catch (CoreException $e) {
                 throw new ActionException((string) __('refusals.bench.nothing-changed', [
-                    'get-message' => $e->getMessage(),
+                    'get-message' => Refusal::sentence($e),
                 ]));
             }
             $this->works->ask(WorkKind::Measure, $recording, $by);

@@ -7,6 +7,7 @@ namespace App\Capture\Actions;
 use App\Exceptions\ActionException;
 use App\Models\CaptureChunk;
 use App\Models\CaptureSession;
+use App\Words\Refusal;
 use Core\CoreException;
 use Core\Trace\Limits;
 use Illuminate\Support\Carbon;
@@ -68,11 +69,12 @@ final readonly class AcceptChunks
                                 ),
                             ),
                             Limits::ofChannel($name),
-                            "chunk {$chunk['seq']}, $name,",
+                            'chunk',
+                            "{$chunk['seq']}, $name",
                         );
                     }
                 } catch (CoreException $e) {
-                    throw new ActionException($e->getMessage(), ActionException::CONFLICT, $e);
+                    throw new ActionException(Refusal::sentence($e), ActionException::CONFLICT, $e);
                 }
                 $checksum = hash('sha256', $chunk['first_sample'].'|'.pack('g*', ...$flat));
                 $known = CaptureChunk::query()

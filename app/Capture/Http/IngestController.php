@@ -10,6 +10,7 @@ use App\Exceptions\ActionException;
 use App\Http\Controller;
 use App\Models\CaptureSession;
 use App\Models\Device;
+use App\Words\Refusal;
 use App\Words\Term;
 use Core\CoreException;
 use Illuminate\Http\JsonResponse;
@@ -31,7 +32,7 @@ final class IngestController extends Controller
         try {
             $stance = $request->stance();
         } catch (CoreException $e) {
-            throw new ActionException(rtrim($e->getMessage(), '.').'.', previous: $e);
+            throw new ActionException(rtrim(Refusal::sentence($e), '.').'.', previous: $e);
         }
         $session = CaptureSession::query()->create([
             'device_id' => $this->device($request)->id,

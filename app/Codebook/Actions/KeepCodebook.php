@@ -8,6 +8,7 @@ use App\Codebook\Events\CodebookTakenUp;
 use App\Exceptions\ActionException;
 use App\Models\CodebookVersion;
 use App\Models\User;
+use App\Words\Refusal;
 use Core\Codebook\CodebookDocument;
 use Core\CoreException;
 use Illuminate\Support\Facades\DB;
@@ -33,7 +34,7 @@ final readonly class KeepCodebook
             $document = CodebookDocument::fromArray($data);
         } catch (CoreException $e) {
             throw new ActionException((string) __('refusals.codebook.nothing-stored', [
-                'get-message' => $e->getMessage(),
+                'get-message' => Refusal::sentence($e),
             ]));
         }
         $version = $document->version();

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Console\ConsoleException;
 use App\Console\TextOptions;
 use App\Console\Workers;
+use App\Words\Refusal;
 use Core\Agreement\Figure;
 use Core\Agreement\RatingSet;
 use Core\Agreement\Scale;
@@ -44,7 +46,7 @@ final class AgreementCompute extends Command
         // Whole results may be large: they go to a file of the system's first, so that an error leaves no half of one.
         $out = tmpfile();
         if ($out === false) {
-            throw new CoreException('no temporary file could be made');
+            throw ConsoleException::because('no-temporary');
         }
         try {
             $options = $this->studyOptions();
@@ -91,7 +93,7 @@ final class AgreementCompute extends Command
             }
         } catch (CoreException $e) {
             fclose($out);
-            $this->output->getErrorStyle()->writeln($e->getMessage(), OutputInterface::OUTPUT_RAW);
+            $this->output->getErrorStyle()->writeln(Refusal::sentence($e), OutputInterface::OUTPUT_RAW);
 
             return self::FAILURE;
         }
@@ -126,13 +128,13 @@ final class AgreementCompute extends Command
             foreach ($study->twoWays($of) as $both) {
                 $n++;
                 if (! $both->isSame()) {
-                    throw new CoreException(sprintf(
-                        '%s of %s: %s by packed sums, %s by definition; nothing is given out',
-                        $both->figure,
-                        count($of) === 1 ? "item '$of[0]'" : 'all items',
-                        var_export($both->packed, true),
-                        var_export($both->defined, true),
-                    ));
+                    throw ConsoleException::because(
+                        count($of) === 1 ? 'two-ways-item' : 'two-ways-all',
+                        figure: $both->figure,
+                        item: $of[0],
+                        packed: var_export($both->packed, true),
+                        defined: var_export($both->defined, true),
+                    );
                 }
             }
         }
@@ -216,7 +218,7 @@ final class AgreementCompute extends Command
     private function studyOptions(): StudyOptions
     {
         if ($this->given('weights') !== null && $this->scale() === Scale::Nominal) {
-            throw new CoreException('--weights has no meaning on a nominal scale');
+            throw ConsoleException::because('nominal-weights');
         }
         $categories = $this->given('categories');
 
@@ -228,11 +230,11 @@ final class AgreementCompute extends Command
             $this->whole('bootstrap'),
             $this->whole('seed'),
             Scale::decimal($this->text('confidence')) ??
-                throw new CoreException('--confidence must be a number between 0 and 1'),
+                throw ConsoleException::because('confidence'),
             $this->given('weights'),
             $this->given('tolerance') === null
                 ? null
-                : Scale::decimal($this->text('tolerance')) ?? throw new CoreException('--tolerance must be a number'),
+                : Scale::decimal($this->text('tolerance')) ?? throw ConsoleException::because('tolerance'),
         );
     }
 
@@ -249,7 +251,7 @@ final class AgreementCompute extends Command
         $name = $path === '-' ? 'standard input' : basename($path);
         $stream = is_dir($path) ? false : @fopen($path === '-' ? 'php://stdin' : $path, 'rb');
         if ($stream === false) {
-            throw FormatException::in($name, 'the file cannot be read');
+            throw FormatException::in($name, 'cannot-be-read');
         }
         try {
             return $reader($stream, $name);

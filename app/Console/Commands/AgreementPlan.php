@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Console\ConsoleException;
 use App\Console\TextOptions;
+use App\Words\Refusal;
 use Core\Agreement\Confidence;
 use Core\Agreement\ItemTable;
 use Core\Agreement\RatingSet;
@@ -40,7 +42,7 @@ final class AgreementPlan extends Command
         try {
             [$result, $format] = [$this->plan(), $this->oneOf('format', ['table', 'json', 'csv'])];
         } catch (CoreException $e) {
-            $this->output->getErrorStyle()->writeln($e->getMessage(), OutputInterface::OUTPUT_RAW);
+            $this->output->getErrorStyle()->writeln(Refusal::sentence($e), OutputInterface::OUTPUT_RAW);
 
             return self::FAILURE;
         }
@@ -104,7 +106,7 @@ final class AgreementPlan extends Command
         $width = $this->number('width');
         $studies = $this->whole('simulations');
         if ($width <= 0.0 || $studies < 10 || $studies > 100_000) {
-            throw new CoreException($width <= 0.0 ? '--width must be above 0' : '--simulations must be 10 to 100000');
+            throw ConsoleException::because($width <= 0.0 ? 'width' : 'simulations');
         }
         $formula = new WidthFormula($assumptions, $coefficient, $confidence);
         $simulation = new WidthSimulation($assumptions, $coefficient, $confidence, $this->whole('seed'));
@@ -158,7 +160,7 @@ final class AgreementPlan extends Command
         $name = $path === '-' ? 'standard input' : basename($path);
         $stream = is_dir($path) ? false : @fopen($path === '-' ? 'php://stdin' : $path, 'rb');
         if ($stream === false) {
-            throw FormatException::in($name, 'the file cannot be read');
+            throw FormatException::in($name, 'cannot-be-read');
         }
         $set = new RatingSet;
         RatingsCsv::readRatings($stream, $name, $set);
@@ -168,13 +170,14 @@ final class AgreementPlan extends Command
         if ($table->q !== 2 || $positive === null) {
             throw FormatException::in(
                 $name,
-                "a pilot must hold two values, one of them '{$this->text('positive')}' (--positive)",
+                'pilot-values',
+                text: $this->text('positive'),
             );
         }
         $sums = new CountSums($table, Weights::identity(2));
         $agreement = $sums->estimates()[0];
         if (is_nan($agreement)) {
-            throw FormatException::in($name, 'no case has two ratings');
+            throw FormatException::in($name, 'pilot-pairs');
         }
         $agreement = min(0.999, max(0.5, $agreement));
         $s = (1 + sqrt(2 * $agreement - 1)) / 2;
@@ -197,7 +200,7 @@ final class AgreementPlan extends Command
             return array_map(
                 static fn (string $n): int => preg_match('/^\s*\d{1,5}\s*$/D', $n) === 1 && (int) $n >= 2
                     ? (int) $n
-                    : throw new CoreException("--cases has '$n', which is no number of cases from 2 to 99999"),
+                    : throw ConsoleException::because('cases', n: $n),
                 explode(',', $text),
             );
         }
@@ -210,7 +213,7 @@ final class AgreementPlan extends Command
     private function number(string $name): float
     {
         return Scale::decimal($this->text($name)) ??
-            throw new CoreException("--$name is '{$this->text($name)}', not a number");
+            throw ConsoleException::because('not-number', name: $name, text: $this->text($name));
     }
 
     /** How far a simulation is; only where somebody watches. */

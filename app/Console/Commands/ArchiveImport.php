@@ -7,6 +7,7 @@ namespace App\Console\Commands;
 use App\Console\TextOptions;
 use App\Exceptions\ActionException;
 use App\Operations\Actions\ImportLibrary;
+use App\Words\Refusal;
 use Core\CoreException;
 use Illuminate\Console\Command;
 
@@ -27,7 +28,7 @@ final class ArchiveImport extends Command
                 $bar->setProgress($done);
             });
         } catch (ActionException|CoreException $e) {
-            $this->output->getErrorStyle()->writeln($e->getMessage());
+            $this->output->getErrorStyle()->writeln(Refusal::sentence($e));
 
             return self::FAILURE;
         }

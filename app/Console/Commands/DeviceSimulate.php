@@ -6,6 +6,7 @@ namespace App\Console\Commands;
 
 use App\Console\TextOptions;
 use App\Models\Casts\Cell;
+use App\Words\Refusal;
 use Core\Chance\Chance;
 use Core\CoreException;
 use Core\Format\Json\StanceJson;
@@ -49,7 +50,7 @@ final class DeviceSimulate extends Command
         try {
             $plant = $this->plant();
         } catch (CoreException $e) {
-            $this->output->getErrorStyle()->writeln($e->getMessage());
+            $this->output->getErrorStyle()->writeln(Refusal::sentence($e));
 
             return self::FAILURE;
         }

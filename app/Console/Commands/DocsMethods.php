@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Console\ConsoleException;
 use Core\Agreement\Coefficient\CohenKappa;
 use Core\Agreement\Confidence;
 use Core\Agreement\RatingSet;
 use Core\Agreement\Scale;
 use Core\Agreement\Study\Study;
 use Core\Agreement\Study\StudyOptions;
-use Core\CoreException;
 use Core\Planning\Assumptions;
 use Core\Planning\WidthFormula;
 use Core\Version;
@@ -61,7 +61,7 @@ final class DocsMethods extends Command
                     "/(<!-- made: $name -->\n).*?(<!-- \/made -->)/s",
                     static fn (array $m): string => $m[1].rtrim($text)."\n".$m[2],
                     $new,
-                ) ?? throw new CoreException("docs/methods.md has no part '$name'");
+                ) ?? throw ConsoleException::because('no-part', name: $name);
         }
         if ($this->option('check')) {
             $this->line(

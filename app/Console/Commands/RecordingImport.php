@@ -9,6 +9,7 @@ use App\Exceptions\ActionException;
 use App\Models\Casts\Cell;
 use App\Models\Golfer;
 use App\Shelf\Actions\ImportTraceFile;
+use App\Words\Refusal;
 use Core\CoreException;
 use Core\Trace\DeviceClass;
 use Illuminate\Console\Command;
@@ -64,7 +65,7 @@ final class RecordingImport extends Command
                 (bool) $this->option('cold'),
             );
         } catch (CoreException|ActionException $e) {
-            return $this->refuse($e->getMessage());
+            return $this->refuse(Refusal::sentence($e));
         }
         $this->line("stored as recording {$recording->public_id}");
 

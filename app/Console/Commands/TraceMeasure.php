@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Console\ConsoleException;
 use App\Console\TextOptions;
+use App\Words\Refusal;
 use App\Words\Term;
 use Core\Codebook\ClubGroup;
 use Core\Codebook\Codebook;
@@ -49,7 +51,7 @@ final class TraceMeasure extends Command
         try {
             [$report, $codebook] = $this->report();
         } catch (CoreException $e) {
-            $this->output->getErrorStyle()->writeln($e->getMessage());
+            $this->output->getErrorStyle()->writeln(Refusal::sentence($e));
 
             return self::FAILURE;
         }
@@ -76,11 +78,11 @@ final class TraceMeasure extends Command
     {
         $format = $this->text('format');
         if (! in_array($format, ['table', 'json', 'csv'], true)) {
-            throw new CoreException("--format is '$format', not table, json or csv");
+            throw ConsoleException::because('format', format: $format);
         }
         $device = $this->given('device');
         if ($device !== null && DeviceClass::tryFrom($device) === null) {
-            throw new CoreException("--device is '$device', not mat, plate or dual-plate");
+            throw ConsoleException::because('device', device: $device);
         }
         $meta = $this->given('meta');
         $car = $meta === null ? new SideCar : SideCar::read($this->contents($meta), basename($meta));
@@ -89,7 +91,7 @@ final class TraceMeasure extends Command
         $file = $this->text('file');
         $stream = is_file($file) ? @fopen($file, 'rb') : false;
         if ($stream === false) {
-            throw new CoreException(basename($file).': the file cannot be read');
+            throw ConsoleException::because('unreadable', path: basename($file));
         }
         try {
             $in = RecordingReader::read(
@@ -128,8 +130,8 @@ final class TraceMeasure extends Command
         $text = is_file($path) ? @file_get_contents($path, false, null, 0, 1_000_001) : false;
 
         return match (true) {
-            $text === false => throw new CoreException(basename($path).': the file cannot be read'),
-            strlen($text) > 1_000_000 => throw new CoreException(basename($path).': a side-car of over a megabyte'),
+            $text === false => throw ConsoleException::because('unreadable', path: basename($path)),
+            strlen($text) > 1_000_000 => throw ConsoleException::because('side-car', path: basename($path)),
             default => $text,
         };
     }

@@ -10,6 +10,7 @@ use App\Models\Consent;
 use App\Models\Golfer;
 use App\Models\Motion;
 use App\Models\Recording;
+use App\Words\Refusal;
 use Core\CoreException;
 use Core\Format\ImportedRecording;
 use Core\Format\RecordingBundle;
@@ -102,7 +103,7 @@ final readonly class ExportLibrary
                 $bundle = self::bundle($r);
             } catch (CoreException $e) {
                 // One that is damaged is named and left out; the others go.
-                $left[$r->public_id] = $e->getMessage();
+                $left[$r->public_id] = Refusal::sentence($e);
 
                 continue;
             }

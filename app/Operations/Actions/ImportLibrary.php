@@ -11,6 +11,7 @@ use App\Models\Golfer;
 use App\Models\Recording;
 use App\Models\StationMark;
 use App\Shelf\Actions\StoreRecording;
+use App\Words\Refusal;
 use Carbon\CarbonImmutable;
 use Core\CoreException;
 use Core\Format\CsvTable;
@@ -68,7 +69,7 @@ final readonly class ImportLibrary
                         if ($e->getCode() === ActionException::CONFLICT) {
                             $out['known']++;
                         } else {
-                            $out['refused'][] = "{$row['bundle']}: {$e->getMessage()}";
+                            $out['refused'][] = sprintf('%s: %s', $row['bundle'], Refusal::sentence($e));
                         }
                     }
                 }

@@ -7,6 +7,7 @@ namespace App\Shelf\Actions;
 use App\Film\Ffmpeg;
 use App\Film\FilmFiles;
 use App\Models\Film;
+use App\Words\Refusal;
 use Core\CoreException;
 use Core\Film\Container;
 use Core\Film\FrameClock;
@@ -66,7 +67,7 @@ final readonly class ConvertFilm
         try {
             $this->convert($film, $mine);
         } catch (CoreException $e) {
-            $this->settle($film, $mine, ['state' => 'refused', 'message' => mb_substr($e->getMessage(), 0, 300)]);
+            $this->settle($film, $mine, ['state' => 'refused', 'message' => mb_substr(Refusal::sentence($e), 0, 300)]);
         } catch (\Throwable $e) {
             $this->settle($film, $mine, ['state' => 'waiting', 'message' => 'Interrupted; it is tried again.']);
 

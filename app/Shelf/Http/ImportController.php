@@ -12,6 +12,7 @@ use App\Shelf\Actions\BeginImport;
 use App\Shelf\Actions\DropImport;
 use App\Shelf\Actions\FinishImport;
 use App\Shelf\Pages\ImportPage;
+use App\Words\Refusal;
 use Core\CoreException;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -56,7 +57,7 @@ final class ImportController extends Controller
         } catch (ActionException|CoreException $e) {
             return redirect()
                 ->route('imports.show', $import)
-                ->with('refused', (string) __('import.refused', ['why' => rtrim($e->getMessage(), '.')]));
+                ->with('refused', (string) __('import.refused', ['why' => rtrim(Refusal::sentence($e), '.')]));
         }
 
         return redirect()

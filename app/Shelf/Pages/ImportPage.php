@@ -8,6 +8,7 @@ use App\Exceptions\ActionException;
 use App\Models\Casts\Cell;
 use App\Models\PendingImport;
 use App\Shelf\OpenedImport;
+use App\Words\Refusal;
 use App\Words\Term;
 use Core\CoreException;
 use Core\Format\ColumnMap;
@@ -39,7 +40,7 @@ final readonly class ImportPage
             }
             $in = $problem === null ? $opened->read() : null;
         } catch (ActionException|CoreException $e) {
-            $problem = rtrim($e->getMessage(), '.').'.';
+            $problem = rtrim(Refusal::sentence($e), '.').'.';
         }
 
         return [

@@ -10,6 +10,7 @@ use App\Models\Call;
 use App\Models\Casts\Cell;
 use App\Models\Reading;
 use App\Models\ReadingChange;
+use App\Words\Refusal;
 use Core\CoreException;
 use Core\Reading\Edit;
 use Core\Reading\Reading as CoreReading;
@@ -91,7 +92,7 @@ final readonly class SaveChanges
                         $refused[] = [
                             'id' => $c['id'],
                             'target' => $c['target'],
-                            'because' => $e->getMessage(),
+                            'because' => Refusal::sentence($e),
                             'conflict' => false,
                         ];
 

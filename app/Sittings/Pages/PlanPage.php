@@ -9,6 +9,7 @@ use App\Models\Casts\Cell;
 use App\Models\Recording;
 use App\Models\User;
 use App\Sight\Onlookers;
+use App\Words\Refusal;
 use App\Words\Term;
 use Core\CoreException;
 use Core\Number\Written;
@@ -50,7 +51,7 @@ final readonly class PlanPage
                     $asked['seed'],
                 );
             } catch (CoreException $e) {
-                $refused = (string) __('plan.refused', ['why' => ucfirst($e->getMessage())]);
+                $refused = (string) __('plan.refused', ['why' => ucfirst(Refusal::sentence($e))]);
             }
         }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Agreement\Coefficient;
 
+use Core\Agreement\AgreementException;
 use Core\Agreement\Resampling\Resampled;
 use Core\CoreException;
 
@@ -60,7 +61,7 @@ final class DistanceAlpha implements Resampled
             $this->values[] = count($values);
         }
         if (array_sum($this->values) > self::MOST_VALUES) {
-            throw new CoreException(sprintf('more than %d values to compare with one another', self::MOST_VALUES));
+            throw AgreementException::because('many-values', most_values: self::MOST_VALUES);
         }
         $n = count($all);
         $between = array_fill(0, $n * $n, 0.0);

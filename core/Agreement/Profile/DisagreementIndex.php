@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Agreement\Profile;
 
+use Core\Agreement\AgreementException;
 use Core\CoreException;
 
 /**
@@ -38,7 +39,7 @@ final readonly class DisagreementIndex
     public function __construct(array $ratings)
     {
         if ($ratings === [] || min($ratings) < 1 || max($ratings) > 9) {
-            throw new CoreException('ratings of appropriateness go from 1 to 9');
+            throw AgreementException::because('nine-points');
         }
         sort($ratings);
         $at = static function (float $p) use ($ratings): float {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Agreement\Study;
 
+use Core\Agreement\AgreementException;
 use Core\Agreement\Coefficient\Alpha;
 use Core\Agreement\Coefficient\BlandAltman;
 use Core\Agreement\Coefficient\CohenKappa;
@@ -37,7 +38,7 @@ final class Study
         private readonly StudyOptions $options = new StudyOptions(),
     ) {
         if ($options->weights !== null && $set->scale === Scale::Nominal) {
-            throw new CoreException('weights have no meaning on a nominal scale');
+            throw AgreementException::because('nominal-weights');
         }
         $cases = count($set->cases());
         $this->bootstrap =
@@ -420,7 +421,7 @@ final class Study
     {
         $categories = array_values(array_unique(array_map(trim(...), explode(',', $list))));
         if (in_array('', $categories, true)) {
-            throw new CoreException('the categories have an empty name among them');
+            throw AgreementException::because('empty-category');
         }
 
         return RatingSet::ordered($categories);

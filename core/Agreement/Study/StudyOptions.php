@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Agreement\Study;
 
+use Core\Agreement\AgreementException;
 use Core\Agreement\Confidence;
 use Core\CoreException;
 
@@ -36,13 +37,13 @@ final readonly class StudyOptions
     ) {
         $this->confidence = new Confidence($confidence);
         if ($weights !== null && ! in_array($weights, ['linear', 'quadratic'], true)) {
-            throw new CoreException("weights are '$weights', not linear or quadratic");
+            throw AgreementException::because('weights', weights: $weights);
         }
         if ($tolerance !== null && ! ($tolerance >= 0.0 && is_finite($tolerance))) {
-            throw new CoreException('tolerance must not be negative');
+            throw AgreementException::because('tolerance');
         }
         if ($bootstrap < 0 || $bootstrap > 100000) {
-            throw new CoreException('bootstrap must lie between 0 and 100000');
+            throw AgreementException::because('bootstrap');
         }
     }
 }

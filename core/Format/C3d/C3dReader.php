@@ -43,19 +43,19 @@ final class C3dReader
     {
         $length = strlen($this->bytes);
         if ($length > self::LARGEST) {
-            throw $this->wrong('the file is larger than 64 MB');
+            throw $this->wrong('large');
         }
         if ($length < 2 * self::BLOCK || ord($this->bytes[1]) !== 0x50) {
-            throw $this->wrong('this is no C3D file: its second byte is not 0x50');
+            throw $this->wrong('no-c3d');
         }
         $start = (ord($this->bytes[0]) - 1) * self::BLOCK;
         if ($start < self::BLOCK || $start + 4 > $length) {
-            throw $this->wrong('the parameter section lies outside the file');
+            throw $this->wrong('parameters-outside');
         }
         $processor = ord($this->bytes[$start + 3]);
         $this->numbers =
             C3dNumbers::tryFrom($processor) ??
-            throw $this->wrong("the processor type is $processor, not 84 (Intel), 85 (DEC) or 86 (SGI)");
+            throw $this->wrong('processor', type: $processor);
         $this->readParameters($start + 4, min($length, $start + max(1, ord($this->bytes[$start + 2])) * self::BLOCK));
 
         $head = $this->numbers->integers(substr($this->bytes, 2, 22), true);
@@ -78,15 +78,18 @@ final class C3dReader
             $frames < 1
         ) {
             throw $this->wrong(
-                "the header speaks of $points points, $channels analog channels, $samples samples a frame and "
-                    ."$frames frames, which no recording of a swing has",
+                'header-sizes',
+                points: $points,
+                channels: $channels,
+                samples: $samples,
+                frames: $frames,
             );
         }
         if (! is_finite($rate) || $rate < 1.0 || $rate > 5000.0 || ! is_finite($scale) || $scale === 0.0) {
-            throw $this->wrong('the frame rate or the scale of the points is no usable number');
+            throw $this->wrong('rate-or-scale');
         }
         if ($frames * (4 * $points + $channels * $samples) > self::MOST_VALUES) {
-            throw $this->wrong('it holds more values than a recording of a swing; cut the take first');
+            throw $this->wrong('many-values');
         }
         $isFloat = $scale < 0.0;
         $width = $isFloat ? 4 : 2;
@@ -94,11 +97,9 @@ final class C3dReader
         $need = $frames * (4 * $points + $channels * $samples) * $width;
         if ($data < self::BLOCK || $data + $need > $length) {
             throw $this->wrong(
-                sprintf(
-                    'the header announces %d frames, but the file ends after %d',
-                    $frames,
-                    max(0, intdiv($length - $data, max(1, (4 * $points + $channels * $samples) * $width))),
-                ),
+                'frames-missing',
+                told: $frames,
+                there: max(0, intdiv($length - $data, max(1, (4 * $points + $channels * $samples) * $width))),
             );
         }
 
@@ -143,7 +144,8 @@ final class C3dReader
                     if (is_infinite((float) $raw)) {
                         throw FormatException::in(
                             $this->file,
-                            "analog channel $c holds an infinite value, which nothing measures",
+                            'analog-infinite',
+                            c: $c,
                         );
                     }
                     $analog[$c][] = ($raw - $offsets[$c]) * $gains[$c];
@@ -171,7 +173,7 @@ final class C3dReader
             $gains[$c] = $general * (float) ($scale[$c - 1] ?? 1.0);
             $offsets[$c] = (float) ($offset[$c - 1] ?? 0.0);
             if (! is_finite($gains[$c]) || ! is_finite($offsets[$c])) {
-                throw FormatException::in($this->file, "the scale of analog channel $c is no number");
+                throw FormatException::in($this->file, 'analog-scale', c: $c);
             }
         }
 
@@ -231,7 +233,7 @@ final class C3dReader
             }
             $next = $at + 2 + $nameLength;
             if ($next + 2 > $end) {
-                throw $this->wrong('the parameter section is cut off');
+                throw $this->wrong('parameters-cut');
             }
             $name = strtoupper(trim(substr($this->bytes, $at + 2, $nameLength)));
             $offset = $this->numbers->integers(substr($this->bytes, $next, 2), true)[0];
@@ -258,12 +260,12 @@ final class C3dReader
     private function parameterData(int $at, int $end, string $name): array
     {
         if ($at + 2 > $end) {
-            throw $this->wrong("the parameter '$name' is cut off");
+            throw $this->wrong('parameter-cut', name: $name);
         }
         $type = self::signed($this->bytes[$at]);
         $rank = ord($this->bytes[$at + 1]);
         if ($rank > 7 || $at + 2 + $rank > $end || ! in_array($type, [-1, 1, 2, 4], true)) {
-            throw $this->wrong("the parameter '$name' is of no known type or has too many dimensions");
+            throw $this->wrong('parameter-type', name: $name);
         }
         $dimensions = [];
         $count = 1;
@@ -274,7 +276,7 @@ final class C3dReader
         $size = abs($type) * $count;
         $start = $at + 2 + $rank;
         if ($start + $size > $end) {
-            throw $this->wrong("the parameter '$name' reaches beyond its section");
+            throw $this->wrong('parameter-beyond', name: $name);
         }
         $bytes = substr($this->bytes, $start, $size);
         if ($type === -1) {
@@ -305,8 +307,8 @@ final class C3dReader
         return $v > 127 ? $v - 256 : $v;
     }
 
-    private function wrong(string $what): FormatException
+    private function wrong(string $why, string|int ...$about): FormatException
     {
-        return FormatException::in($this->file, $what);
+        return FormatException::in($this->file, $why, ...$about);
     }
 }

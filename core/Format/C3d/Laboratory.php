@@ -46,12 +46,13 @@ final class Laboratory
         $c3d = C3dReader::read($bytes, $file);
         $plates = Platform::all($c3d, $file);
         if ($plates === []) {
-            throw FormatException::in($file, 'it describes no force platform, so there is no trace to import');
+            throw FormatException::in($file, 'no-platform');
         }
         if (count($plates) > 2) {
             throw FormatException::in(
                 $file,
-                sprintf('it describes %d force platforms; one or two belong to a golfer', count($plates)),
+                'many-platforms',
+                plates: count($plates),
             );
         }
         $along = ['+x' => [1.0, 0.0], '-x' => [-1.0, 0.0], '+y' => [0.0, 1.0], '-y' => [0.0, -1.0]][$target];

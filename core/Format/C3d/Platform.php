@@ -52,7 +52,9 @@ final readonly class Platform
             if ($type !== 2 && $type !== 4) {
                 throw FormatException::in(
                     $file,
-                    sprintf('force platform %d is of type %d; types 2 and 4 are read', $p + 1, $type),
+                    'platform-type',
+                    p: $p + 1,
+                    type: $type,
                 );
             }
             if (
@@ -63,7 +65,8 @@ final readonly class Platform
             ) {
                 throw FormatException::in(
                     $file,
-                    sprintf('force platform %d lacks corners, origin, channels or calibration', $p + 1),
+                    'platform-lacks',
+                    p: $p + 1,
                 );
             }
             $own = [];
@@ -75,7 +78,9 @@ final readonly class Platform
                 if (! isset($c3d->analog[$n])) {
                     throw FormatException::in(
                         $file,
-                        sprintf('force platform %d names channel %d, which the file does not have', $p + 1, $n),
+                        'platform-channel',
+                        p: $p + 1,
+                        n: $n,
                     );
                 }
             }
@@ -91,7 +96,8 @@ final readonly class Platform
             if ($plate->side(0) < 50.0 || $plate->side(1) < 50.0) {
                 throw FormatException::in(
                     $file,
-                    sprintf('force platform %d has corners that make no rectangle', $p + 1),
+                    'platform-corners',
+                    p: $p + 1,
                 );
             }
             $out[] = $plate;

@@ -26,12 +26,12 @@ final readonly class JsonObject
         try {
             $data = json_decode($json, true, max(1, $depth), JSON_THROW_ON_ERROR);
         } catch (\JsonException $e) {
-            throw FormatException::in($file, 'the file is not JSON ('.lcfirst($e->getMessage()).')');
+            throw FormatException::in($file, 'not-json', error: lcfirst($e->getMessage()));
         }
 
         return is_array($data) && ($data === [] || ! array_is_list($data))
             ? new self($data, $file)
-            : throw FormatException::in($file, 'the file must hold one JSON object');
+            : throw FormatException::in($file, 'one-object');
     }
 
     /**
@@ -41,7 +41,7 @@ final readonly class JsonObject
      */
     public static function from(mixed $data, string $where): self
     {
-        return is_array($data) ? new self($data, $where) : throw FormatException::in($where, 'an object is missing');
+        return is_array($data) ? new self($data, $where) : throw FormatException::in($where, 'object-missing');
     }
 
     public function has(string $name): bool
@@ -73,7 +73,7 @@ final readonly class JsonObject
 
         return is_string($value) && mb_strlen($value) <= $most
             ? $value
-            : throw $this->wrong($name, $most > 120 ? 'must be a text' : 'must be a short text');
+            : throw $this->wrong($name, $most > 120 ? 'must-be-text' : 'must-be-short-text');
     }
 
     /** @throws FormatException */
@@ -87,7 +87,7 @@ final readonly class JsonObject
     {
         $value = $this->data[$name] ?? null;
 
-        return is_int($value) || is_float($value) ? (float) $value : throw $this->wrong($name, 'must be a number');
+        return is_int($value) || is_float($value) ? (float) $value : throw $this->wrong($name, 'must-be-number');
     }
 
     /** @throws FormatException */
@@ -101,7 +101,7 @@ final readonly class JsonObject
     {
         $value = $this->data[$name] ?? null;
 
-        return is_int($value) ? $value : throw $this->wrong($name, 'must be a whole number');
+        return is_int($value) ? $value : throw $this->wrong($name, 'must-be-whole');
     }
 
     public function isTrue(string $name): bool
@@ -116,7 +116,7 @@ final readonly class JsonObject
 
         return is_array($value)
             ? new self($value, $this->where, $this->pathTo($name))
-            : throw $this->wrong($name, 'must be an object');
+            : throw $this->wrong($name, 'must-be-object');
     }
 
     /** @throws FormatException */
@@ -134,13 +134,13 @@ final readonly class JsonObject
     {
         $value = $this->data[$name] ?? [];
         if (! is_array($value) || ! array_is_list($value)) {
-            throw $this->wrong($name, 'must be a list');
+            throw $this->wrong($name, 'must-be-list');
         }
 
         return array_map(
             fn (mixed $one): self => is_array($one)
                 ? new self($one, $this->where, $this->pathTo($name))
-                : throw $this->wrong($name, 'must be a list of objects'),
+                : throw $this->wrong($name, 'must-be-objects'),
             $value,
         );
     }
@@ -169,7 +169,7 @@ final readonly class JsonObject
     {
         $out = [];
         foreach (is_array($this->data[$name] ?? []) ? $this->data[$name] ?? [] : [null] as $one) {
-            $out[] = is_string($one) ? $one : throw $this->wrong($name, 'must be a list of texts');
+            $out[] = is_string($one) ? $one : throw $this->wrong($name, 'must-be-texts');
         }
 
         return $out;
@@ -184,13 +184,13 @@ final readonly class JsonObject
     {
         $value = $this->data[$name] ?? null;
         if (! is_array($value) || ! array_is_list($value) || count($value) > $most) {
-            throw $this->wrong($name, 'must be a list of at most '.number_format($most).' numbers');
+            throw $this->wrong($name, 'must-be-numbers', most: number_format($most));
         }
 
         return array_map(fn (mixed $v): float => match (true) {
             $v === null => NAN,
             is_int($v), is_float($v) => (float) $v,
-            default => throw $this->wrong($name, 'holds something that is no number'),
+            default => throw $this->wrong($name, 'holds-no-number'),
         }, $value);
     }
 
@@ -210,10 +210,10 @@ final readonly class JsonObject
         return (is_string($value) || is_int($value) ? $enum::tryFrom($value) : null) ??
             throw $this->wrong(
                 $name,
-                (is_string($value) ? 'is '.self::quoted($value).', not ' : 'must be ').
-                    implode(', ', array_slice($values, 0, -1)).
-                    ' or '.
-                    end($values),
+                is_string($value) ? 'is-not-among' : 'must-be-among',
+                value: is_string($value) ? FormatException::short($value) : '',
+                all: implode(', ', array_slice($values, 0, -1)),
+                last: (string) end($values),
             );
     }
 
@@ -231,18 +231,20 @@ final readonly class JsonObject
     }
 
     /** The error that names a member and what is wrong with it. */
-    public function wrong(string $name, string $what): FormatException
+    public function wrong(string $name, string $why, string|int ...$about): FormatException
     {
-        return FormatException::in($this->where, $this->pathTo($name).' '.$what);
+        return FormatException::in(
+            $this->where,
+            FormatException::because(
+                'member',
+                member: $this->pathTo($name),
+                why: FormatException::because($why, ...$about),
+            ),
+        );
     }
 
     private function pathTo(string $name): string
     {
         return ($this->path === '' ? '' : $this->path.' ').FormatException::short($name);
-    }
-
-    private static function quoted(string $text): string
-    {
-        return "'".FormatException::short($text)."'";
     }
 }

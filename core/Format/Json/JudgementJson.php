@@ -37,7 +37,7 @@ final class JudgementJson
     {
         $o = JsonObject::from($data, 'a verdict');
         if ($o->whole('version') > self::VERSION) {
-            throw $o->wrong('version', 'is one that this program does not know');
+            throw $o->wrong('version', 'version-unknown');
         }
 
         return new Judgement(
@@ -67,7 +67,7 @@ final class JudgementJson
 
         return new Condition(
             $o->one(Measure::class, 'measure'), $o->optionalText('station'),
-            in_array($op, ['<', '<=', '>', '>=', 'is', 'not'], true) ? $op : throw $o->wrong('op', 'is no operator'),
+            in_array($op, ['<', '<=', '>', '>=', 'is', 'not'], true) ? $op : throw $o->wrong('op', 'no-operator'),
             in_array($op, ['is', 'not'], true) ? $o->text('threshold') : $o->number('threshold'),
         );
     }

@@ -39,7 +39,7 @@ final class KeyEntryJson
     {
         $o = JsonObject::from($data, 'a key entry');
         if ($o->whole('version') !== self::VERSION) {
-            throw $o->wrong('version', 'is one that this program does not know');
+            throw $o->wrong('version', 'version-unknown');
         }
 
         return new KeyEntry(

@@ -35,7 +35,7 @@ final class MeasuredJson
         $out = [];
         foreach (JsonObject::from($data, 'the measurements')->members() as $key => $found) {
             if (Measure::tryFrom($key) === null) {
-                throw $found->wrong($key, 'is no measure');
+                throw $found->wrong($key, 'no-measure');
             }
             $out[$key] = self::isSingle($found)
                 ? self::measured($found)
@@ -95,20 +95,20 @@ final class MeasuredJson
                 is_int($value) => (float) $value,
                 is_array($value) => $o->texts('value'),
                 $value === null, is_string($value), is_float($value) => $value,
-                default => throw $o->wrong('value', 'is no value'),
+                default => throw $o->wrong('value', 'no-value'),
             },
             $o->optionalNumber('uncertainty'),
             RemarkJson::readOrNull($o->plain()['reason'] ?? null),
             $censored === null || $censored === 'below' || $censored === 'above'
                 ? $censored
-                : throw $o->wrong('censored', 'must be below or above'),
+                : throw $o->wrong('censored', 'below-or-above'),
             $o->texts('stations'),
             $o->isTrue('derived'),
             $window === null
                 ? null
                 : [
-                    $window[0] ?? throw $o->wrong('window_s', 'needs two times'),
-                    $window[1] ?? throw $o->wrong('window_s', 'needs two times'),
+                    $window[0] ?? throw $o->wrong('window_s', 'two-times'),
+                    $window[1] ?? throw $o->wrong('window_s', 'two-times'),
                 ],
             RemarkJson::readOrNull($o->plain()['indirect'] ?? null),
             $also === null ? null : ['value' => $also->number('value'), 'unit' => $also->text('unit')],
@@ -117,7 +117,7 @@ final class MeasuredJson
             $o->has('signals')
                 ? array_map(
                     static fn (string $s): Signal => Signal::tryFrom($s) ??
-                        throw $o->wrong('signals', 'names one that is not known'),
+                        throw $o->wrong('signals', 'unknown-name'),
                     $o->texts('signals'),
                 )
                 : null,

@@ -43,12 +43,12 @@ final class QualityJson
                 $o->text('kind'),
                 in_array($severity, QualityFinding::SEVERITIES, true)
                     ? $severity
-                    : throw $o->wrong('severity', 'is not known'),
+                    : throw $o->wrong('severity', 'unknown'),
                 RemarkJson::read($o->plain()['what'] ?? null),
-                in_array($effect, QualityFinding::EFFECTS, true) ? $effect : throw $o->wrong('effect', 'is not known'),
+                in_array($effect, QualityFinding::EFFECTS, true) ? $effect : throw $o->wrong('effect', 'unknown'),
                 array_map(
                     static fn (string $s): Signal => Signal::tryFrom($s) ??
-                        throw $o->wrong('signals', 'names one that is not known'),
+                        throw $o->wrong('signals', 'unknown-name'),
                     $o->texts('signals'),
                 ),
                 $o->has('from_s') ? [$o->number('from_s'), $o->number('to_s')] : null,

@@ -25,7 +25,7 @@ final class RecordJson
     {
         $o = JsonObject::from($data, 'a record');
         if ($o->whole('version') !== self::VERSION) {
-            throw $o->wrong('version', 'is one that this program does not know');
+            throw $o->wrong('version', 'version-unknown');
         }
 
         return new RaterProfile(

@@ -69,7 +69,7 @@ final class RemarkJson
         return match (true) {
             is_array($value) => self::read($value),
             is_string($value), is_int($value), is_float($value) => $value,
-            default => throw $of->wrong($name, 'is no parameter'),
+            default => throw $of->wrong($name, 'no-parameter'),
         };
     }
 }

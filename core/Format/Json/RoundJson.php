@@ -64,7 +64,7 @@ final class RoundJson
         $o = JsonObject::from($data, 'the figures of a round');
         $version = $o->has('version') ? $o->whole('version') : 1;
         if ($version > self::VERSION) {
-            throw $o->wrong('version', 'is one that this program does not know');
+            throw $o->wrong('version', 'version-unknown');
         }
         $arms = $o->optionalObject('arms');
         $study = $o->optionalObject('study');

@@ -52,7 +52,7 @@ final class StanceJson
      */
     private static function readFoot(JsonObject $stance, string $name): Foot
     {
-        $o = $stance->has($name) ? $stance->object($name) : throw $stance->wrong($name, 'is missing');
+        $o = $stance->has($name) ? $stance->object($name) : throw $stance->wrong($name, 'is-missing');
 
         return new Foot(
             $o->number('x_mm'),

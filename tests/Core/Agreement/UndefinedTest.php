@@ -129,9 +129,9 @@ it('uses the first occasion for everything but agreement with oneself', function
 it('refuses a second rating on the same occasion and a value outside the declared ones', function () {
     $set = ratings(['a' => 'p a']);
     expect(fn () => $set->add('c000', '', 'a', 'p'))
-        ->toThrow(CoreException::class, "rater 'a' has already rated case 'c000'")
+        ->toRefuse("rater 'a' has already rated case 'c000'")
         ->and(fn () => undefinedBlock($set, ['categories' => ['p']]))
-        ->toThrow(CoreException::class, "the value 'a' of case 'c001' is not among the categories")
+        ->toRefuse("the value 'a' of case 'c001' is not among the categories")
         ->and(fn () => new StudyOptions(confidence: 1.0))
         ->toThrow(CoreException::class)
         ->and(Study::declared('p, a,p'))
@@ -241,7 +241,7 @@ it('keeps "cannot tell" apart from ranks, and makes names of all for the three-w
         ->and($block['three_way']['coefficients']['percent_agreement']['estimate'])
         ->toEqualWithDelta(4 / 6, 1e-12)
         ->and(fn () => (new RatingSet(Core\Agreement\Scale::Ordinal))->add('c', '', 'a', '?'))
-        ->toThrow(CoreException::class, "'?' is no decimal number");
+        ->toRefuse("'?' is no decimal number");
 });
 
 it('weighs agreement with oneself over the categories of the item, not only those one used', function () {

@@ -187,7 +187,7 @@ it('has bands that lie on the contradicted side of its own rules', function () {
 
 it('knows no fault that is not in it', function () {
     Codebook::standard()->fault('moonwalk');
-})->throws(CoreException::class, "no fault 'moonwalk'");
+})->throws(CoreException::class, 'codebook.no-fault {"key":"moonwalk"}');
 
 it('says a rule in words, with and without the values found', function () {
     $rule = Rule::from(['any', ['rise', '<', 118], ['rise_at', '<', 0]]);

@@ -8,7 +8,6 @@ use Core\Codebook\Observability;
 use Core\Codebook\Shown;
 use Core\Codebook\SwingReport;
 use Core\Codebook\Verdict;
-use Core\CoreException;
 use Core\Format\Json\SwingJson;
 use Core\Measurement\Evidence;
 use Core\Measurement\Measure;
@@ -221,7 +220,7 @@ it('survives being written down and read again, and refuses what is no codebook'
         );
     }
     $broken = array_replace_recursive($data, $change);
-    expect(fn () => CodebookDocument::fromArray($broken))->toThrow(CoreException::class, $why);
+    expect(fn () => CodebookDocument::fromArray($broken))->toRefuse($why);
 })->with([
     [['version' => ''], 'version'],
     [['faults' => ['sway' => ['name' => '']]], "fault 'sway' needs 'name'"],

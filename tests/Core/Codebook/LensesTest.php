@@ -202,7 +202,7 @@ it('names its lenses, the default first, and refuses one it does not hold', func
     expect(CodebookDocument::standard()->lenses())
         ->toBe(['early-recentre' => 'early recentre', 'loaded-top' => 'loaded top', 'quiet-centre' => 'quiet centre'])
         ->and(fn () => CodebookDocument::standard()->under('moonwalk'))
-        ->toThrow(Core\CoreException::class, 'held: early-recentre, loaded-top, quiet-centre');
+        ->toRefuse('held: early-recentre, loaded-top, quiet-centre');
     foreach (Codebook::standard()->faults as $fault) {
         expect(Station::tryFrom($fault->station->value))->not->toBeNull();
     }

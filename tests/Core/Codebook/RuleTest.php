@@ -6,7 +6,6 @@ use Core\Codebook\Rule;
 use Core\Codebook\Shown;
 use Core\Codebook\Truth;
 use Core\Codebook\Verdict;
-use Core\CoreException;
 use Core\Measurement\Bound;
 use Core\Measurement\Lack;
 use Core\Measurement\Measure;
@@ -106,7 +105,7 @@ it('tells how far from its threshold it stands, in units of the uncertainty', fu
 });
 
 it('refuses what is no rule', function (array $data, string $why) {
-    expect(fn () => Rule::from($data))->toThrow(CoreException::class, $why);
+    expect(fn () => Rule::from($data))->toRefuse($why);
 })->with([
     [['no_such_thing', '<', 1], "No measurement is called 'no_such_thing'"],
     [['impact_share', '≈', 1], 'operator out of'],

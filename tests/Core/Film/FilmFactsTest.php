@@ -1,6 +1,5 @@
 <?php
 
-use Core\CoreException;
 use Core\Film\Container;
 use Core\Film\FilmFacts;
 
@@ -43,7 +42,7 @@ it('knows a phone by its uneven pictures, and pixels that are not square', funct
 });
 
 it('refuses what is no film of a swing, in a sentence', function (array $probe, string $says) {
-    expect(fn () => FilmFacts::fromProbe($probe))->toThrow(CoreException::class, $says);
+    expect(fn () => FilmFacts::fromProbe($probe))->toRefuse($says);
 })->with([
     'nothing' => [[], 'no film in this file'],
     'sound only' => [['streams' => [['codec_type' => 'audio', 'codec_name' => 'aac']]], 'no film in this file'],

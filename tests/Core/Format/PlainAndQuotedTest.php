@@ -2,7 +2,6 @@
 
 use Core\Chance\Chance;
 use Core\Format\CsvTable;
-use Core\Format\FormatException;
 use Core\Format\ImportSettings;
 use Core\Format\RatingsCsv;
 use Core\Format\RecordingReader;
@@ -44,7 +43,7 @@ it('loses the space around cells, keeps it within, and takes letters of any scri
 });
 
 it('names line and column of what is wrong, in plain lines and others', function (string $text, string $why) {
-    expect(fn () => rowsOf($text))->toThrow(FormatException::class, $why);
+    expect(fn () => rowsOf($text))->toRefuse($why);
 })->with([
     ["a,b\n1\n", 't.csv, line 2, column b: 1 cells where the header has 2'],
     ["a,b\n1,2\n1,2,3\n", 't.csv, line 3, column 3: 3 cells where the header has 2'],
@@ -82,9 +81,7 @@ it('refuses in a trace what is no number or no per cent', function (string $cell
     $row = explode(',', $lines[40]);
     $row[1] = $cell;
     $lines[40] = implode(',', $row);
-    expect(fn () => TraceCsv::read(stream(implode("\n", $lines)), 'swing.csv'))->toThrow(
-        FormatException::class,
-        "swing.csv, line 41, column lead_pct: $why",
+    expect(fn () => TraceCsv::read(stream(implode("\n", $lines)), 'swing.csv'))->toRefuse("swing.csv, line 41, column lead_pct: $why",
     );
 })->with([
     ['fifty', "'fifty' is no number"],

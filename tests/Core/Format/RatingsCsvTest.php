@@ -1,7 +1,6 @@
 <?php
 
 use Core\Agreement\RatingSet;
-use Core\Format\FormatException;
 use Core\Format\RatingsCsv;
 
 /** What counts of an item, by case and rater. @return array<string, array<string, string>> */
@@ -66,7 +65,7 @@ it('takes quoted cells with commas and line ends in them', function () {
 });
 
 it('refuses bad input naming file, line and column', function (string $csv, string $message) {
-    expect(fn () => readRatings($csv))->toThrow(FormatException::class, $message);
+    expect(fn () => readRatings($csv))->toRefuse($message);
 })->with([
     ['', 'ratings.csv: the file is empty'],
     ["case,value\n", 'ratings.csv, line 1, column rater: the column is missing'],
@@ -85,8 +84,9 @@ it('refuses bad input naming file, line and column', function (string $csv, stri
 ]);
 
 it('refuses a key with two values for a case', function () {
-    readRatings("case,rater,value\na,x,p\n", "case,value\na,p\na,q\n");
-})->throws(FormatException::class, "key.csv, line 3, column case: the key already has a value for case 'a'");
+    expect(fn () => readRatings("case,rater,value\na,x,p\n", "case,value\na,p\na,q\n"))
+        ->toRefuse("key.csv, line 3, column case: the key already has a value for case 'a'");
+});
 
 it('tells decimals from what only looks like them', function () {
     expect(RatingsCsv::decimal('1.5'))

@@ -1,6 +1,5 @@
 <?php
 
-use Core\Format\FormatException;
 use Core\Format\SideCar;
 use Core\Format\TraceCsv;
 use Core\Motion\Handedness;
@@ -80,7 +79,7 @@ it('lays an uneven clock on an even grid and leaves a long gap missing', functio
 });
 
 it('refuses a bad file with one sentence naming file, line and column', function (string $csv, string $message) {
-    expect(fn () => TraceCsv::read(stream($csv), 'swing.csv'))->toThrow(FormatException::class, $message);
+    expect(fn () => TraceCsv::read(stream($csv), 'swing.csv'))->toRefuse($message);
 })->with([
     'empty' => ['', 'swing.csv: the file is empty'],
     'no time' => ["a,b\n1,2\n", 'swing.csv, line 1, column t_s: the column is missing'],
@@ -160,7 +159,7 @@ it('reads the side-car', function () {
 });
 
 it('refuses a side-car that is wrong, naming the member', function (string $json, string $message) {
-    expect(fn () => SideCar::read($json, 'a.json'))->toThrow(FormatException::class, $message);
+    expect(fn () => SideCar::read($json, 'a.json'))->toRefuse($message);
 })->with([
     ['{', 'a.json: the file is not JSON'],
     ['[1]', 'a.json: the file must hold one JSON object'],

@@ -1,7 +1,6 @@
 <?php
 
 use Core\Agreement\Confidence;
-use Core\CoreException;
 use Core\Planning\Assumptions;
 use Core\Planning\WidthFormula;
 use Core\Planning\WidthSimulation;
@@ -25,7 +24,7 @@ it('draws the accuracy from the agreement, and numbers of calls that add up', fu
 })->with([[0.3, 0.8, 8], [0.5, 0.5, 2], [0.1, 0.95, 20]]);
 
 it('refuses what cannot be', function (array $of, string $message) {
-    expect(fn () => new Assumptions(...$of))->toThrow(CoreException::class, $message);
+    expect(fn () => new Assumptions(...$of))->toRefuse($message);
 })->with([
     [[0.0, 0.8, 8], 'prevalence'],
     [[1.0, 0.8, 8], 'prevalence'],

@@ -43,7 +43,7 @@ it('survives being written down, and refuses what nobody could have seen', funct
     foreach (
         [['start_deg' => 'left'], ['start_deg' => 1.0, 'curve_deg' => 1.0, 'height' => 3, 'strike' => 'top']] as $data
     ) {
-        expect(fn () => BallFlight::fromArray($data))->toThrow(CoreException::class, 'needs its');
+        expect(fn () => BallFlight::fromArray($data))->toRefuse('needs its');
     }
 });
 

@@ -91,7 +91,7 @@ it('gives the same reading in whatever order changes of different things arrive'
 });
 
 it('refuses a value that makes no sense, in a sentence', function (string $target, mixed $value, string $says) {
-    expect(fn () => edited([[$target, $value]]))->toThrow(CoreException::class, $says);
+    expect(fn () => edited([[$target, $value]]))->toRefuse($says);
 })->with([
     ['call:moonwalk', ['presence' => 'absent'], "no fault 'moonwalk'"],
     ['call:sway', 'present', 'wrong shape'],
@@ -207,7 +207,7 @@ it('says what was left out, and what of the chain and the drill stands in the wa
             'How far to take the drill is missing.',
         ]);
     expect(fn () => new Reading([], stop: Stop::Rehearsal))
-        ->toThrow(CoreException::class, 'belongs to a drill')
+        ->toRefuse('belongs to a drill')
         ->and(fn () => new Aid('heel', 'face-on', []))
         ->toThrow(CoreException::class);
 });

@@ -1,6 +1,5 @@
 <?php
 
-use Core\CoreException;
 use Core\Reading\Aid;
 use Core\Reading\Pin;
 
@@ -16,7 +15,7 @@ it('stands on film or trace at a time, on ball, strike and turf as a whole', fun
 });
 
 it('refuses a pin that points nowhere', function (array $of, string $says) {
-    expect(fn () => new Pin(...$of))->toThrow(CoreException::class, $says);
+    expect(fn () => new Pin(...$of))->toRefuse($says);
 })->with([
     'no such place' => [['floor'], 'A pin stands on'],
     'no time' => [['film'], 'needs its time'],
@@ -50,12 +49,12 @@ it('keeps aids in parts of the picture, with the time of each point', function (
             ->and(new Aid($kind, 'face-on', array_fill(0, $most, $p(0.5))))
             ->toBeInstanceOf(Aid::class)
             ->and(fn () => new Aid($kind, 'face-on', array_fill(0, $most + 1, $p(0.5))))
-            ->toThrow(CoreException::class, 'points');
+            ->toRefuse('points');
     }
 });
 
 it('refuses an aid outside the picture, of no kind or on no view', function (array $of, string $says) {
-    expect(fn () => new Aid(...$of))->toThrow(CoreException::class, $says);
+    expect(fn () => new Aid(...$of))->toRefuse($says);
 })->with([
     [['lasso', 'face-on', [['x' => 0.5, 'y' => 0.5, 't' => 1.0]]], 'no such drawing aid'],
     [['plumb', 'points', [['x' => 0.5, 'y' => 0.5, 't' => 1.0]]], 'face-on or the down-the-line'],

@@ -2,7 +2,6 @@
 
 use Core\Codebook\Codebook;
 use Core\Codebook\Shown;
-use Core\CoreException;
 use Core\Motion\Station;
 use Core\Reading\Call;
 use Core\Reading\Decision;
@@ -80,7 +79,7 @@ it('counts calls that what was shown cannot support, and never a "cannot tell"',
 });
 
 it('refuses a call that contradicts itself', function (Closure $make, string $why) {
-    expect($make)->toThrow(CoreException::class, $why);
+    expect($make)->toRefuse($why);
 })->with([
     [fn () => new Call('sway', Presence::Absent, Severity::Clear), 'belong only to a fault called present'],
     [fn () => new Call('sway', Presence::CannotTell, null, Station::Top), 'belong only to a fault called present'],

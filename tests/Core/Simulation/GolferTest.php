@@ -3,7 +3,6 @@
 use Core\Chance\Chance;
 use Core\Codebook\Codebook;
 use Core\Codebook\Shown;
-use Core\CoreException;
 use Core\Measurement\Evidence;
 use Core\Measurement\Measured;
 use Core\Measurement\Meter;
@@ -164,9 +163,9 @@ it('agrees across the three device classes within their stated uncertainty', fun
 
 it('refuses a fault it cannot plant', function () {
     expect(fn () => new Plant(['moonwalk' => 2]))
-        ->toThrow(CoreException::class, "'moonwalk' cannot be planted")
+        ->toRefuse("'moonwalk' cannot be planted")
         ->and(fn () => new Plant(['sway' => 4]))
-        ->toThrow(CoreException::class, '1, 2 or 3');
+        ->toRefuse('1, 2 or 3');
 });
 
 it(

@@ -70,4 +70,4 @@ it('finds a rise through a level only when it is held', function () {
 
 it('refuses a rate that is not positive', function () {
     new Series(0.0, [1.0]);
-})->throws(CoreException::class, 'positive sampling rate');
+})->throws(CoreException::class, 'trace.rate');

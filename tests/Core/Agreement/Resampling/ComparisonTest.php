@@ -267,7 +267,7 @@ it('takes the Brier score apart after Murphy', function () {
 
 it('takes only levels of confidence between nothing and certainty', function (float $level) {
     new Confidence($level);
-})->with([0.0, 1.0, -0.5, NAN])->throws(CoreException::class, 'confidence must lie between 0 and 1');
+})->with([0.0, 1.0, -0.5, NAN])->throws(CoreException::class, 'agreement.confidence');
 
 it('gives W an interval by leaving out each thing in turn, as ranking the rest anew would', function () {
     $chance = new Chance('kendall');
