@@ -2,7 +2,7 @@
 // this browser was given, and it goes when the reading is handed in or somebody logs in or out.
 const PARTS = 'vc-parts';
 const READINGS = 'vc-readings';
-const isPart = (path) => /^\/(js|css|vendor)\//.test(path) || path === '/icon.svg';
+const isPart = (path) => /^\/(parts\/[0-9a-f]+\/)?(js|css|vendor)\//.test(path) || path === '/icon.svg';
 const isReading = (path) => /^\/read\/[a-z0-9]{26}(\/(evidence\/\d|sheet|film\/.*))?$/.test(path);
 
 self.addEventListener('install', () => self.skipWaiting());

@@ -189,6 +189,17 @@ final class Recording extends Model
         );
     }
 
+    /** The station at which its page opens, where that view has a still of it: it shows before the film has come. */
+    public function openingStill(View $view, ?Rendition $as = null): ?string
+    {
+        $this->loadMissing(['films', 'stations']);
+        $code = array_key_first($this->stationTimes()->all());
+        $film = $this->films->firstWhere('view', $view->value);
+        $stills = $as->films[$view->value]['stills'] ?? $film->stills ?? [];
+
+        return $code !== null && array_key_exists($code, $stills) ? $code : null;
+    }
+
     public function deviceClass(): DeviceClass
     {
         return DeviceClass::from($this->device_class);

@@ -143,6 +143,7 @@ final class AppServiceProvider extends ServiceProvider
         Blade::component('stage-head', StageHead::class);
         Blade::component('grade', Grade::class);
         Blade::component('term', Term::class);
+        Blade::directive('part', static fn (string $of): string => "<?php echo e(\\App\\Http\\Release::part($of)); ?>");
         Blade::directive(
             'said',
             static fn (string $of): string => "<?php echo e(app(\\App\\Words\\Wording::class)->said($of)); ?>",

@@ -1,9 +1,16 @@
 <?php
 
-// Router for PHP's built-in server: shipped files are served as they are, all else goes to the application. Third-
-// party files keep for a day; the application's own are asked for again and answered briefly when nothing changed.
+// Router for PHP's built-in server: shipped files are served as they are, all else goes to the application. What lies
+// beneath a release is kept for good; files asked for by their plain name are asked for again.
 $path = urldecode((string) parse_url($_SERVER['REQUEST_URI'] ?? '/', PHP_URL_PATH));
 $root = dirname(__DIR__, 2).'/public';
+require_once dirname(__DIR__, 2).'/app/Http/Release.php';
+$keep = 'no-cache';
+if (preg_match(App\Http\Release::PATH, $path, $part) === 1) {
+    $path = $part[2];
+    // A page of before may ask for a release that is gone: it gets what there is, and nobody keeps that.
+    $keep = $part[1] === App\Http\Release::of($root) ? 'public, max-age=31536000, immutable' : 'no-store';
+}
 $file = realpath($root.$path);
 if (
     $path !== '/' &&
@@ -22,7 +29,7 @@ if (
         'png' => 'image/png',
     ];
     $tag = sprintf('"%x-%x"', filemtime($file), filesize($file));
-    header('Cache-Control: '.(str_starts_with($path, '/vendor/') ? 'public, max-age=86400' : 'no-cache'));
+    header("Cache-Control: $keep");
     header('ETag: '.$tag);
     header('X-Content-Type-Options: nosniff');
     if (($_SERVER['HTTP_IF_NONE_MATCH'] ?? '') === $tag) {

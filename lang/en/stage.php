@@ -56,6 +56,10 @@ return [
         'film-ends' => 'the film does not reach this moment',
         'held' => 'held',
         'ball' => 'ball ↓',
+        'side' => ['lead' => 'lead', 'trail' => 'trail'],
+        'push' => 'ground’s push, 10 %',
+        'target-right' => 'target →',
+        'target-left' => '← target',
         'press' => 'Press :what. Escape ends it.',
         'points' => [
             'plumb' => ['the point the line hangs through'],

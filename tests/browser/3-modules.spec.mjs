@@ -283,3 +283,38 @@ test.describe('the queue of changes', () => {
     expect([senseless.refused.map((r) => r.target), senseless.left]).toEqual([['cue'], []]);
   });
 });
+
+test('parts of a release are kept for good, those of none are not, and nothing beside them is given', async ({
+  page,
+}) => {
+  await page.goto('/login');
+  const [sheet] = await page.locator('link[rel="stylesheet"]').evaluateAll((all) => all.slice(-1).map((l) => l.href));
+  const release = await page.locator('meta[name="release"]').getAttribute('content');
+  expect(new URL(sheet).pathname).toMatch(new RegExp(`^/parts/${release}/css/`));
+  const keep = async (url) => {
+    const answer = await page.request.get(url);
+    return [answer.status(), answer.headers()['cache-control']];
+  };
+  expect(await keep(sheet)).toEqual([200, 'public, max-age=31536000, immutable']);
+  expect(await keep(sheet.replace(release, '0123456789ab'))).toEqual([200, 'no-store']);
+  expect(await keep('/css/base.css')).toEqual([200, 'no-cache']);
+  for (const path of [
+    'js/../index.php',
+    'js/..%2f..%2f.env',
+    'css/%2e%2e/%2e%2e/composer.json',
+    'storage/x',
+    'js/none.js',
+  ])
+    expect((await page.request.get(`/parts/${release}/${path}`)).status()).toBe(404);
+  // A page opened once more asks for none of them.
+  await logIn(page, 'tam');
+  await page.goto('/codebook');
+  await page.goto('/codebook');
+  const asked = await page.evaluate(() =>
+    performance
+      .getEntriesByType('resource')
+      .filter((e) => e.name.includes('/parts/') && e.transferSize > 0)
+      .map((e) => e.name),
+  );
+  expect(asked).toEqual([]);
+});

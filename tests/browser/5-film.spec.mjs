@@ -134,3 +134,36 @@ test('a frame held while the rest moves on sets the clock by what both show', as
     .poll(() => page.locator('canvas[data-view="face-on"]').getAttribute('data-frame'), { timeout: 15_000 })
     .toBe(frame);
 });
+
+test('opens with the still of its station, at once, while the film is yet to come', async ({ page }) => {
+  await logIn(page, 'maren');
+  let come = () => {};
+  const held = new Promise((done) => {
+    come = done;
+  });
+  await page.route('**/film/face-on/stream', async (route) => {
+    await held;
+    await route.continue();
+  });
+  await page.goto('/shelf?find=Plover');
+  const links = await page.locator('table.sessions a').evaluateAll((all) => all.map((a) => a.href));
+  const filmed = [];
+  for (const link of [...new Set(links)].filter((l) => l.includes('/bench/'))) {
+    const { films } = await (await page.request.get(`${link}/evidence`)).json();
+    if (films.some((f) => f.view === 'face-on' && f.stills.AD)) filmed.push(link);
+  }
+  expect(filmed.length).toBeGreaterThan(0);
+  await page.goto(filmed[0]);
+  await ready(page);
+  const ink = () => {
+    const canvas = document.querySelector('canvas[data-view="face-on"]');
+    const { data } = canvas.getContext('2d').getImageData(canvas.width / 2 - 20, canvas.height / 2 - 20, 40, 40);
+    return new Set(data.filter((_, i) => i % 4 !== 3)).size;
+  };
+  const canvas = page.locator('canvas[data-view="face-on"]');
+  await expect.poll(() => page.evaluate(ink)).toBeGreaterThan(8);
+  await expect(canvas).toHaveAttribute('data-frame', '-1');
+  come();
+  await expect(canvas).not.toHaveAttribute('data-frame', '-1', { timeout: 15_000 });
+  expect(await page.evaluate(ink)).toBeGreaterThan(8);
+});

@@ -45,6 +45,7 @@ final readonly class BenchPage
             'about' => self::about($recording, $series),
             'film' => $recording->motion !== null || $recording->filmedViews() !== [],
             'fetch' => self::fetch($recording),
+            'pictures' => self::pictures($recording),
             'traceTitle' => TraceTitle::ofRecording($recording),
             'swings' => self::swings($series),
             'anew' => $this->works->underWay(WorkKind::Measure, $recording) !== null,
@@ -88,6 +89,20 @@ final readonly class BenchPage
         $out = [route('bench.evidence', $recording, false)];
         foreach ($recording->filmedViews() as $view) {
             $out[] = route('bench.film', [$recording, $view->value, 'stream'], false);
+        }
+
+        return $out;
+    }
+
+    /** @return list<string> addresses of the stills it opens with */
+    private static function pictures(Recording $recording): array
+    {
+        $out = [];
+        foreach ($recording->filmedViews() as $view) {
+            $still = $recording->openingStill($view);
+            if ($still !== null) {
+                $out[] = route('bench.film', [$recording, $view->value, $still], false);
+            }
         }
 
         return $out;

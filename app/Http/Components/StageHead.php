@@ -49,8 +49,9 @@ final class StageHead extends Component
     /**
      * @param  'bench'|'reading'|'debrief'|'compare'  $script  of which page
      * @param  list<string>  $fetch  addresses of what it will ask for
+     * @param  list<string>  $pictures  addresses of the pictures it opens with
      */
-    public function __construct(public string $script, public array $fetch = [])
+    public function __construct(public string $script, public array $fetch = [], public array $pictures = [])
     {
     }
 

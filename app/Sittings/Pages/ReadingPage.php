@@ -24,8 +24,11 @@ final readonly class ReadingPage
     /** Keys of what a call may be pinned on. */
     private const PIN_KEYS = ['film' => 'F', 'trace' => 'T', 'turf' => 'M', 'ball' => 'J', 'strike' => 'Z'];
 
-    public function __construct(private Codebooks $codebooks, private SecondLook $second)
-    {
+    public function __construct(
+        private Codebooks $codebooks,
+        private SecondLook $second,
+        private ReadingSwing $swings,
+    ) {
     }
 
     /** @return array<string, mixed> */
@@ -43,8 +46,9 @@ final readonly class ReadingPage
             'about' => self::about($reading),
             'secondLook' => $reading->stage === Stage::Reveal,
             'fetch' => self::fetch($reading),
+            'pictures' => $this->pictures($reading),
             'traceTitle' => TraceTitle::ofRecording($case->recording),
-            'swings' => self::swings($reading),
+            'swings' => self::swingsOf($reading),
             'kind' => $case->kind->value,
             'isSingle' => $case->kind === CaseKind::Single,
             'isPair' => $case->kind === CaseKind::Pair,
@@ -112,8 +116,23 @@ final readonly class ReadingPage
         return $out;
     }
 
+    /** @return list<string> addresses of the stills it opens with */
+    private function pictures(Reading $reading): array
+    {
+        $out = [];
+        $recording = ($this->swings)($reading, 1);
+        foreach ($reading->filmViews() as $view) {
+            $still = $recording->openingStill($view, $this->swings->rendition($reading, $recording));
+            if ($still !== null) {
+                $out[] = route('read.film', [$reading, 1, $view->value, $still], false);
+            }
+        }
+
+        return $out;
+    }
+
     /** @return list<array{name: string, url: string}> */
-    private static function swings(Reading $reading): array
+    private static function swingsOf(Reading $reading): array
     {
         return $reading->case->kind === CaseKind::Single ? [] : array_values(
             $reading->case->swings

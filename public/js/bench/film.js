@@ -6,7 +6,7 @@ import { word } from '../words.js';
 
 /** Memory for one film's frames at hand, bytes: at the size they are shown, a swing of three seconds. */
 const KEPT = 200e6;
-/** Before a still stands in for the film, ms. */
+/** Before the poster stands in for the film, ms. */
 const PATIENCE = 400;
 /** A film up to this size is held whole, so that no seek waits for the network. */
 const WHOLE = 80e6;
@@ -239,28 +239,31 @@ export class FilmView {
     this.cache.clear();
   }
 
-  /** A still of the nearest station, where the film itself is long in coming. */
+  /**
+   * What stands in until the film is there: at a station its still at once, for it is the very picture; elsewhere the
+   * poster, where the film is long in coming.
+   */
   still() {
-    if (performance.now() - this.born < PATIENCE) {
+    const code = Object.keys(this.film.stills).find(
+      (c) => this.stations && this.frameAt(this.stations[c]) === this.want,
+    );
+    if (!code && performance.now() - this.born < PATIENCE) {
       this.waits ??= setTimeout(() => {
         this.waits = null;
         if (!this.loaded) this.still();
       }, PATIENCE);
       return;
     }
-    const code =
-      Object.keys(this.film.stills).find((c) => Math.abs((this.stations?.[c] ?? Infinity) - this.at) < 0.02) ??
-      'poster';
-    if (this.stillOf === code) return;
-    this.stillOf = code;
+    if (this.stillOf === (code ?? 'poster')) return;
+    this.stillOf = code ?? 'poster';
     const image = new Image();
     image.onload = () => {
-      if (!this.loaded && this.stillOf === code) {
+      if (this.shown < 0 && this.stillOf === (code ?? 'poster')) {
         this.picture = image;
         this.paint();
       }
     };
-    image.src = this.film.url.replace(/stream$/, code);
+    image.src = this.film.url.replace(/stream$/, this.stillOf);
   }
 
   play(speed) {

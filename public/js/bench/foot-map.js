@@ -32,7 +32,7 @@ export class FootMap {
       this[`${side}Dot`] = this.add('circle', { class: side, 'fill-opacity': 0.35, 'stroke-width': 2 });
       const x = 130 + this.mirror * (side === 'lead' ? 78 : -78);
       this.shareText[side] = this.add('text', { class: `big ${side}`, x, y: 30, 'text-anchor': 'middle' });
-      this.add('text', { x, y: 45, 'text-anchor': 'middle' }).textContent = side;
+      this.add('text', { x, y: 45, 'text-anchor': 'middle' }).textContent = word(`stage.script.side.${side}`);
     }
     this.path = this.add('path', { class: 'path' });
     this.net = this.add('circle', { class: 'net', r: 5.5 });
@@ -43,13 +43,13 @@ export class FootMap {
       const x = this.mirror > 0 ? 8 : 252;
       this.add('path', { class: 'push key', d: arrow(x, 205, this.mirror * 10 * PUSH, 0) });
       this.add('text', { x, y: 222, 'text-anchor': this.mirror > 0 ? 'start' : 'end' }).textContent =
-        'ground’s push, 10 %';
+        word('stage.script.push');
     }
     this.add('text', {
       x: this.mirror > 0 ? 252 : 8,
       y: 222,
       'text-anchor': this.mirror > 0 ? 'end' : 'start',
-    }).textContent = this.mirror > 0 ? 'target →' : '← target';
+    }).textContent = word(this.mirror > 0 ? 'stage.script.target-right' : 'stage.script.target-left');
     this.add('text', { x: 130, y: evidence.trace?.push ? 200 : 222, 'text-anchor': 'middle' }).textContent =
       word('stage.script.ball');
   }

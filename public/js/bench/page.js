@@ -20,12 +20,14 @@ async function showWhy(details) {
   host.innerHTML = answer?.ok ? await answer.text() : `<p class="small">${word('bench.script.no-curve')}</p>`;
   if (!answer?.ok) setTimeout(() => host.replaceChildren(), 4000);
 }
+// What is open already waits until the swing is there to be looked at.
+const opened = openStage(root);
 for (const details of root.querySelectorAll('[data-why]')) {
   details.addEventListener('toggle', () => showWhy(details));
-  showWhy(details);
+  opened.finally(() => showWhy(details)).catch(() => {});
 }
 
-openStage(root)
+opened
   .then((stage) => {
     openFilmsPanel(root, stage);
     // On the Bench aids are a sketch of this browser's; in a reading they are kept with it.

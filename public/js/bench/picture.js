@@ -5,7 +5,7 @@ const waiting = new Map();
 
 function open() {
   if (worker || typeof VideoFrame === 'undefined') return worker;
-  worker = new Worker('/js/bench/picture-worker.js');
+  worker = new Worker(new URL('./picture-worker.js', import.meta.url));
   worker.addEventListener('message', ({ data }) => {
     const { done, fail } = waiting.get(data.id);
     waiting.delete(data.id);

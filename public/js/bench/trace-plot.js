@@ -1,5 +1,5 @@
 // Lead share (and total vertical force, where there is one) over time.
-import uPlot from '/vendor/uplot/uPlot.esm.js';
+import uPlot from '../../vendor/uplot/uPlot.esm.js';
 
 const css = (name) => getComputedStyle(document.documentElement).getPropertyValue(name).trim();
 

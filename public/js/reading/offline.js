@@ -9,7 +9,10 @@ export async function keepOffline(root, stage) {
   const parts = performance
     .getEntriesByType('resource')
     .map((r) => r.name)
-    .filter((url) => url.startsWith(location.origin) && /^\/(js|css|vendor)\//.test(new URL(url).pathname));
+    .filter(
+      (url) =>
+        url.startsWith(location.origin) && /^\/(parts\/[0-9a-f]+\/)?(js|css|vendor)\//.test(new URL(url).pathname),
+    );
   const channel = new MessageChannel();
   channel.port1.onmessage = () => {
     root.dataset.offline = 'kept';
@@ -23,7 +26,7 @@ export async function keepOffline(root, stage) {
           ...stage.swings.map((s) => s.url),
           root.dataset.sheetUrl,
           '/icon.svg',
-          '/js/bench/picture-worker.js',
+          new URL('../bench/picture-worker.js', import.meta.url).pathname,
           ...stage.swings.flatMap((s) => s.evidence?.films.map((f) => f.url) ?? []),
           ...parts,
         ]),

@@ -18,5 +18,5 @@
             <button class="act">{{ __('login.act') }}</button>
         </form>
     </div>
-    <script src="/js/login.js"></script>
+    <script src="@part('js/login.js')"></script>
 </x-layout>

@@ -47,5 +47,5 @@
         @include('bench.keys')
         <x-words :of="['keys', 'stage.script', 'bench.script']" />
     </div>
-    <script type="module" src="/js/bench/compare.js"></script>
+    <script type="module" src="@part('js/bench/compare.js')"></script>
 </x-layout>

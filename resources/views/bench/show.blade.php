@@ -1,5 +1,5 @@
 <x-layout :title="__('bench.head', ['golfer' => $recording->golfer->pseudonym])" wide>
-    <x-slot:head><x-stage-head script="bench" :fetch="$fetch" /></x-slot:head>
+    <x-slot:head><x-stage-head script="bench" :fetch="$fetch" :pictures="$pictures" /></x-slot:head>
     <div class="bench" data-bench data-evidence="{{ $fetch[0] }}" data-keys-url="{{ route('keys', [], false) }}">
         <section class="stage" aria-label="{{ __('bench.swing') }}">
             <div class="head">
@@ -13,7 +13,7 @@
             @if($anew)
                 <p class="notice small" data-waits="{{ route('bench.state', $recording, false) }}"
                     role="status">{{ __('bench.anew') }}</p>
-                <script type="module" src="/js/work.js"></script>
+                <script type="module" src="@part('js/work.js')"></script>
             @endif
             <button class="plain small keys-button" type="button" data-do="help">{{ __('bench.keys') }}
                 <kbd>?</kbd></button>
@@ -52,5 +52,5 @@
         <x-words :of="['keys', 'stage.script', 'bench.script', 'films.script']" />
         <p class="only-heard" aria-live="polite" data-announce></p>
     </div>
-    <script type="module" src="/js/bench/page.js"></script>
+    <script type="module" src="@part('js/bench/page.js')"></script>
 </x-layout>

@@ -42,5 +42,5 @@
         </aside>
     </div>
     <x-words :of="['capture.script']" />
-    <script type="module" src="/js/capture/page.js"></script>
+    <script type="module" src="@part('js/capture/page.js')"></script>
 </x-layout>

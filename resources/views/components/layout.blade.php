@@ -7,12 +7,12 @@
     <meta name="release" content="{{ $release }}">
     <title>{{ $title }} – {{ __('places.product') }}</title>
     <link rel="icon" href="/icon.svg" type="image/svg+xml">
-    <link rel="stylesheet" href="/vendor/bulma/bulma.min.css">
+    <link rel="stylesheet" href="@part('vendor/bulma/bulma.min.css')">
     @foreach($styles as $style)
-        <link rel="stylesheet" href="/css/{{ $style }}.css">
+        <link rel="stylesheet" href="@part("css/$style.css")">
     @endforeach
-    <script src="/js/theme.js"></script>
-    <script type="module" src="/js/search.js"></script>
+    <script src="@part('js/theme.js')"></script>
+    <script type="module" src="@part('js/search.js')"></script>
     {{ $head ?? '' }}
 </head>
 <body>

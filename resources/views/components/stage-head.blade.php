@@ -1,8 +1,11 @@
-<link rel="stylesheet" href="/vendor/uplot/uPlot.min.css">
+<link rel="stylesheet" href="@part('vendor/uplot/uPlot.min.css')">
 @foreach($fetch as $url)
     <link rel="preload" as="fetch" href="{{ $url }}" crossorigin>
 @endforeach
-@foreach($modules as $module)
-    <link rel="modulepreload" href="/js/{{ $module }}.js">
+@foreach($pictures as $url)
+    <link rel="preload" as="image" href="{{ $url }}">
 @endforeach
-<link rel="modulepreload" href="/vendor/uplot/uPlot.esm.js">
+@foreach($modules as $module)
+    <link rel="modulepreload" href="@part("js/$module.js")">
+@endforeach
+<link rel="modulepreload" href="@part('vendor/uplot/uPlot.esm.js')">

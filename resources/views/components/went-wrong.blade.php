@@ -1,7 +1,7 @@
 {{-- What happened, what was kept, where to go. Stands without a session and without the database. --}}
 @props(['code'])
 <x-layout :title="__('errors.'.$code.'.title')">
-    <x-slot:head><script type="module" src="/js/back.js"></script></x-slot:head>
+    <x-slot:head><script type="module" src="@part('js/back.js')"></script></x-slot:head>
     <h1>{{ __('errors.'.$code.'.title') }}</h1>
     <p class="words">{{ __('errors.'.$code.'.says') }}</p>
     <p class="ways">

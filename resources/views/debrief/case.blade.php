@@ -61,5 +61,5 @@
         <p class="only-heard" aria-live="polite" data-announce></p>
     </div>
     <script type="application/json" id="said">@json($forPage)</script>
-    <script type="module" src="/js/debrief/page.js"></script>
+    <script type="module" src="@part('js/debrief/page.js')"></script>
 </x-layout>

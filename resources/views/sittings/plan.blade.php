@@ -17,5 +17,5 @@
         </form>
     </div>
     <x-words :of="['plan']" />
-    <script type="module" src="/js/rounds/plan.js"></script>
+    <script type="module" src="@part('js/rounds/plan.js')"></script>
 </x-layout>

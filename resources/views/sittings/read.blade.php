@@ -1,5 +1,5 @@
 <x-layout :title="$title" wide>
-    <x-slot:head><x-stage-head script="reading" :fetch="$fetch" /></x-slot:head>
+    <x-slot:head><x-stage-head script="reading" :fetch="$fetch" :pictures="$pictures" /></x-slot:head>
     <div class="bench" data-reading data-evidence="{{ $fetch[0] }}"
         data-save="{{ route('read.change', $reading, false) }}"
         data-sheet-url="{{ route('read.sheet', $reading, false) }}" data-keys-url="{{ route('keys', [], false) }}"
@@ -62,5 +62,5 @@
     </div>
     <script type="application/json" id="faults">@json($names)</script>
     <script type="application/json" id="stations">@json($stations)</script>
-    <script type="module" src="/js/reading/page.js"></script>
+    <script type="module" src="@part('js/reading/page.js')"></script>
 </x-layout>

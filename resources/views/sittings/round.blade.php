@@ -12,7 +12,7 @@
                 <button class="plain small">{{ $work['stop'] }}</button>
             </form>
         </div>
-        <script type="module" src="/js/work.js"></script>
+        <script type="module" src="@part('js/work.js')"></script>
     @elseif($next)
         @if($problem)
             <p class="notice refused" role="alert">{{ $problem }}</p>
