@@ -1,6 +1,6 @@
 <?php
 
-use App\Words\Refusal;
+use App\Exceptions\Refusal;
 use App\Words\Wording;
 use Core\Agreement\Figure;
 use Core\Agreement\RatingSet;
@@ -80,6 +80,15 @@ function worded(?Remark $remark): ?string
     return $remark === null ? null : inWords()->phrase($remark);
 }
 
+/**
+ * @param  list<Remark>  $remarks
+ * @return list<string> their sentences in the words of lang/en
+ */
+function said(array $remarks): array
+{
+    return array_map(static fn (Remark $r): string => inWords()->say($r), $remarks);
+}
+
 /** What is refused, in the words of lang/en. */
 function refused(callable $do): ?string
 {
@@ -89,7 +98,7 @@ function refused(callable $do): ?string
     try {
         $do();
     } catch (CoreException $e) {
-        return Refusal::sentence($e);
+        return Refusal::sentenceOf($e);
     }
 
     return null;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use App\Words\Refusal;
+use App\Exceptions\Refusal;
 use Core\CoreException;
 
 /**
@@ -101,7 +101,7 @@ final class Workers
             try {
                 [$failed, $text] = [0, $task($i)];
             } catch (\Throwable $e) {
-                [$failed, $text] = [1, $e instanceof CoreException ? Refusal::sentence($e) : $e->getMessage()];
+                [$failed, $text] = [1, $e instanceof CoreException ? Refusal::sentenceOf($e) : $e->getMessage()];
             }
             $message = pack('JJJ', $i, $failed, strlen($text)).$text;
             for ($at = 0; $at < strlen($message);) {

@@ -58,7 +58,7 @@ abstract class Controller
 
         return match ($work?->state) {
             null, WorkState::Done => back()->with('done', $done),
-            WorkState::Failed => back()->with('refused', (string) $work->problem),
+            WorkState::Failed => back()->with('refused', $work->says()),
             default => back(),
         };
     }

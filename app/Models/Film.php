@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Exceptions\Refusal;
 use App\Models\Casts\Cell;
 use App\Models\Casts\PackedFloats;
 use Core\Film\FilmFacts;
@@ -154,15 +155,20 @@ final class Film extends Model
     {
         $f = $this->facts ?? [];
 
-        return sprintf(
-            '%s, %d × %d, %s frames a second%s%s',
-            strtoupper(Cell::text($f['codec'] ?? 'film')),
-            $this->width,
-            $this->height,
-            rtrim(rtrim(number_format((float) $this->rate_hz, 2), '0'), '.'),
-            ($f['uneven'] ?? false) === true ? ', uneven' : '',
-            ($f['rotation'] ?? 0) !== 0 ? ', turned upright' : '',
-        );
+        return (string) __('films.facts', [
+            'codec' => strtoupper(Cell::text($f['codec'] ?? 'film')),
+            'width' => (int) $this->width,
+            'height' => (int) $this->height,
+            'rate' => rtrim(rtrim(number_format((float) $this->rate_hz, 2), '0'), '.'),
+            'uneven' => ($f['uneven'] ?? false) === true ? (string) __('films.uneven') : '',
+            'turned' => ($f['rotation'] ?? 0) !== 0 ? (string) __('films.turned') : '',
+        ]);
+    }
+
+    /** Why it is not to be had, or not yet, in the words of now. */
+    public function says(): ?string
+    {
+        return $this->message === null ? null : Refusal::kept($this->message)->sentence();
     }
 
     /** @return array<string, mixed> */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Exceptions\Refusal;
 use App\Models\Enums\WorkKind;
 use App\Models\Enums\WorkState;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
@@ -88,5 +89,11 @@ final class Work extends Model
     public function asker(): BelongsTo
     {
         return $this->belongsTo(User::class, 'asked_by');
+    }
+
+    /** Why it failed, in the words of now. */
+    public function says(): string
+    {
+        return $this->problem === null ? '' : Refusal::kept($this->problem)->sentence();
     }
 }

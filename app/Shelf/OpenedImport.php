@@ -140,11 +140,11 @@ final class OpenedImport
     {
         $golfer = $this->import->golfer;
         if ($said !== null && $said->value !== $golfer->handedness) {
-            throw new ActionException((string) __("import.other-hand.$by", [
+            throw ActionException::because("import.other-hand.$by", [
                 'said' => $said->value,
                 'golfer' => $golfer->pseudonym,
                 'hand' => $golfer->handedness,
-            ]));
+            ]);
         }
     }
 
@@ -209,7 +209,7 @@ final class OpenedImport
             $kept = Storage::disk(self::disk())->readStream($this->import->path);
             $here = fopen('php://temp', 'w+b');
             if ($kept === null || $here === false) {
-                throw new ActionException((string) __('import.gone'));
+                throw ActionException::because('import.gone');
             }
             stream_copy_to_stream($kept, $here);
             fclose($kept);

@@ -9,6 +9,8 @@ use Core\Consensus\Grade;
 use Core\Measurement\Measure;
 use Core\Motion\Station;
 use Core\Motion\View;
+use Core\Number\Written;
+use Core\Reading\BallFlight;
 use Core\Trace\DeviceClass;
 
 /** What the things that core knows by their codes are called: lines of lang/. */
@@ -72,6 +74,30 @@ final class Term
             1 => self::line('views.only', ['one' => $seen[0]]),
             default => implode(self::line('views.and'), $seen),
         };
+    }
+
+    public static function flight(BallFlight $flight): string
+    {
+        $degrees = static fn (float $angle): array => ['degrees' => Written::fixed(abs($angle), 0)];
+        $low = $flight->lowPointCm;
+
+        return self::line('flight.all', [
+            'start' => self::line("flight.start.{$flight->start()}", $degrees($flight->startDeg)),
+            'curve' => self::line("flight.curve.{$flight->curve()}", $degrees($flight->curveDeg)),
+            'height' => self::line("flight.height.$flight->height"),
+            'strike' => self::line("flight.strike.$flight->strike"),
+            'low' => $low === null
+                ? ''
+                : self::line('flight.low-point.'.($low >= 0 ? 'ahead' : 'behind'), [
+                    'cm' => Written::fixed(abs($low), 0),
+                ]),
+        ]);
+    }
+
+    /** What a curve shows that a measure was read off. */
+    public static function curve(string $code): string
+    {
+        return self::line("measures.curves.$code");
     }
 
     /** @param  array<string, string>  $with */

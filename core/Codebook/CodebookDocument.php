@@ -140,15 +140,9 @@ final readonly class CodebookDocument
             }
         }
         $footwork = [];
-        foreach (
-            [
-                'trail_foot' => 'trail foot, start down',
-                'lead_heel' => 'lead heel, backswing',
-                'trail_heel' => 'trail heel at impact',
-            ] as $name => $label
-        ) {
+        foreach (Lens::FOOTWORK as $name) {
             if (isset($row[$name])) {
-                $footwork[$label] = $reader->text($row, $name);
+                $footwork[$name] = $reader->text($row, $name);
             }
         }
 

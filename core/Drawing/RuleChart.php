@@ -41,7 +41,7 @@ final readonly class RuleChart
      * @param  array{float, float, float, float}|null  $whisker  x1, x2, y1, y2: its uncertainty
      */
     private function __construct(
-        public string $label,
+        public string $name,
         public string $unit,
         public string $curve,
         public array $ticks,
@@ -87,7 +87,7 @@ final readonly class RuleChart
         [$dot, $whisker] = self::value($drawn, $found, $from, $to, $x, $y);
 
         return new self(
-            $drawn->label,
+            $drawn->name,
             $drawn->unit,
             $path,
             self::ticks($up, $y),

@@ -6,13 +6,14 @@ namespace Core\Format;
 
 use Core\Motion\StationTimes;
 use Core\Motion\Views;
+use Core\Remark\Remark;
 use Core\Trace\Trace;
 
 /** What a file of any format holds of one swing, with what was assumed on the way. */
 final readonly class ImportedRecording
 {
     /**
-     * @param  list<string>  $notes  what was inferred, in sentences
+     * @param  list<Remark>  $notes  what was inferred
      */
     public function __construct(
         public Trace $trace,

@@ -18,13 +18,14 @@ use Core\Trace\Side;
 final readonly class Illustration
 {
     /**
+     * @param  string  $name  code of what the curve shows
      * @param  float|null  $base  the level from which the measure counts, for a level
      * @param  float|null  $from  the moment from which the measure counts, for a time
      * @param  float  $factor  curve units, or seconds, per unit of the measure
      */
     private function __construct(
         public Series $curve,
-        public string $label,
+        public string $name,
         public string $unit,
         private ?float $base,
         private ?float $from,
@@ -45,18 +46,18 @@ final readonly class Illustration
         $share = $s->share()?->series;
         $level = static fn (
             ?Series $curve,
-            string $label,
+            string $name,
             string $unit,
             ?float $base = 0.0,
             float $factor = 1.0,
-        ): ?self => $curve === null || $base === null ? null : new self($curve, $label, $unit, $base, null, $factor);
+        ): ?self => $curve === null || $base === null ? null : new self($curve, $name, $unit, $base, null, $factor);
         $moment = static fn (
             ?Series $curve,
-            string $label,
+            string $name,
             string $unit,
             ?float $from,
             float $factor,
-        ): ?self => $curve === null || $from === null ? null : new self($curve, $label, $unit, null, $from, $factor);
+        ): ?self => $curve === null || $from === null ? null : new self($curve, $name, $unit, null, $from, $factor);
         $at = static fn (?Series $curve, ?float $when): ?float => $when === null ? null : $curve?->at($when);
 
         return match ($measure) {
@@ -67,55 +68,55 @@ final readonly class Illustration
             Measure::ShaftShare,
             Measure::ImpactShare,
             Measure::FinishShare,
-            Measure::LeadPeak => $level($share, 'lead share', '%'),
-            Measure::TrailPeak => $level($share, 'lead share', '%', 100.0, -1.0),
+            Measure::LeadPeak => $level($share, 'share', '%'),
+            Measure::TrailPeak => $level($share, 'share', '%', 100.0, -1.0),
             Measure::LeadLegDrift => $level(
                 $share,
-                'lead share',
+                'share',
                 '%',
                 $share?->mean(($t(Station::Address) ?? 0.0) - 0.3, $t(Station::Address) ?? 0.0),
                 -1.0,
             ),
-            Measure::TrailSecondPeak => $level($share, 'lead share', '%', $at($share, $t(Station::Top)), -1.0),
-            Measure::Fallback => $level($share, 'lead share', '%', $at($share, $im), -1.0),
-            Measure::LateSurge => $level($share, 'lead share', '%', $at($share, $im)),
-            Measure::RecentreLead => $moment($share, 'lead share', '%', $t(Station::Top), -0.001),
-            Measure::LeadPeakAt, Measure::ShiftRateAt => $moment($share, 'lead share', '%', $im, -0.001),
+            Measure::TrailSecondPeak => $level($share, 'share', '%', $at($share, $t(Station::Top)), -1.0),
+            Measure::Fallback => $level($share, 'share', '%', $at($share, $im), -1.0),
+            Measure::LateSurge => $level($share, 'share', '%', $at($share, $im)),
+            Measure::RecentreLead => $moment($share, 'share', '%', $t(Station::Top), -0.001),
+            Measure::LeadPeakAt, Measure::ShiftRateAt => $moment($share, 'share', '%', $im, -0.001),
             Measure::TrailPeakAt => $moment(
                 $share,
-                'lead share',
+                'share',
                 '%',
                 $t(Station::Address),
                 ($t(Station::Top) ?? 0.0) - ($t(Station::Address) ?? 0.0),
             ),
-            Measure::ShiftRate => $level($s->share()?->slope(), 'slope of lead share', '%/s'),
+            Measure::ShiftRate => $level($s->share()?->slope(), 'share-slope', '%/s'),
             Measure::TrailJump => $level(
                 $s->footForce(Side::Trail)?->series,
-                'vertical force, trail foot',
+                'trail-force',
                 '%BW',
                 0.0,
                 $at($s->footForce(Side::Trail)?->series, $t(Station::Top)) ?? 1.0,
             ),
             Measure::UnloadAt => $moment(
                 $s->footForce(Side::Trail)->series ?? $share,
-                $s->footForce(Side::Trail) === null ? 'lead share' : 'vertical force, trail foot',
+                $s->footForce(Side::Trail) === null ? 'share' : 'trail-force',
                 '%',
                 $t(Station::Top),
                 -0.001,
             ),
-            Measure::Dip, Measure::Rise => $level($s->total()?->series, 'total vertical force', '%BW'),
+            Measure::Dip, Measure::Rise => $level($s->total()?->series, 'total-force', '%BW'),
             Measure::DipAt, Measure::RiseAt => $moment(
                 $s->total()?->series,
-                'total vertical force',
+                'total-force',
                 '%BW',
                 $im,
                 -0.001,
             ),
-            Measure::RiseLead => $level($s->footForce(Side::Lead)?->series, 'vertical force, lead foot', '%BW'),
-            Measure::HeelToeTrail => $level($s->footPush(Side::Trail)?->series, 'heel-to-toe force, trail foot', '%BW'),
+            Measure::RiseLead => $level($s->footForce(Side::Lead)?->series, 'lead-force', '%BW'),
+            Measure::HeelToeTrail => $level($s->footPush(Side::Trail)?->series, 'trail-heel-to-toe', '%BW'),
             Measure::HeelToeLead, Measure::HeelToeRatio => $level(
                 $s->footPush(Side::Lead)?->series,
-                'heel-to-toe force, lead foot',
+                'lead-heel-to-toe',
                 '%BW',
                 0.0,
                 $measure === Measure::HeelToeLead
@@ -125,14 +126,14 @@ final readonly class Illustration
                         $s->footPush(Side::Trail)?->series->highest($t(Station::Top) ?? 0.0, $im ?? 0.0)->value ?? 1.0,
                     ),
             ),
-            Measure::SidePush => $level($s->sidePush()?->series, 'net push toward the target', '%BW'),
-            Measure::TakeawayPush => $level($s->sidePush()?->series, 'net push toward the target', '%BW', 0.0, -1.0),
-            Measure::Twist => $level($s->twist()?->series, 'opening twist', 'N·m/kg'),
-            Measure::SidePushAt => $moment($s->sidePush()?->series, 'net push toward the target', '%BW', $im, -0.001),
-            Measure::TwistAt => $moment($s->twist()?->series, 'opening twist', 'N·m/kg', $im, -0.001),
+            Measure::SidePush => $level($s->sidePush()?->series, 'side-push', '%BW'),
+            Measure::TakeawayPush => $level($s->sidePush()?->series, 'side-push', '%BW', 0.0, -1.0),
+            Measure::Twist => $level($s->twist()?->series, 'twist', 'N·m/kg'),
+            Measure::SidePushAt => $moment($s->sidePush()?->series, 'side-push', '%BW', $im, -0.001),
+            Measure::TwistAt => $moment($s->twist()?->series, 'twist', 'N·m/kg', $im, -0.001),
             Measure::EdgeFraction, Measure::EdgeFractionDown => $level(
                 $s->footCop(Side::Trail, false)?->series,
-                'pressure across the trail foot',
+                'across-trail-foot',
                 '% of foot width',
             ),
             Measure::ToeDrift => self::alongFeet($s, $t(Station::Top)),
@@ -141,12 +142,12 @@ final readonly class Illustration
             Measure::ChestSway => self::sway($evidence, 'chest', $t(Station::Address)),
             Measure::PelvisTurn => $level(
                 Turn::ofJoint($evidence->views, 'hip', $evidence->stations)?->series,
-                'pelvis turn',
+                'pelvis-turn',
                 'degrees',
             ),
             Measure::ChestTurn, Measure::ChestFirst => $level(
                 Turn::ofJoint($evidence->views, 'shoulder', $evidence->stations)?->series,
-                'chest turn',
+                'chest-turn',
                 'degrees',
             ),
             Measure::TrailHeelLift => self::height($evidence, 'trail_heel', $t(Station::Address), null),
@@ -184,7 +185,7 @@ final readonly class Illustration
             ? null
             : new self(
                 $x->smoothed(0.02)->map(static fn (float $v): float => (100.0 * ($v - $start)) / $width),
-                "$point along the target line",
+                "$point-sway",
                 '% of stance width',
                 0.0,
                 null,
@@ -197,7 +198,6 @@ final readonly class Illustration
     {
         $z = $e->views->coordinate($point, Axis::Z)?->series;
         $rest = $ad === null ? null : $z?->mean($ad - 0.1, $ad + 0.02);
-        $label = 'height of the '.str_replace('_', ' ', $point);
         $curve =
             $z === null || $rest === null
                 ? null
@@ -205,7 +205,7 @@ final readonly class Illustration
 
         return $curve === null
             ? null
-            : new self($curve, $label, 'cm', $im === null ? 0.0 : null, $im, $im === null ? 1.0 : -0.001);
+            : new self($curve, strtr($point, '_', '-').'-height', 'cm', $im === null ? 0.0 : null, $im, $im === null ? 1.0 : -0.001);
     }
 
     /** @throws CoreException */
@@ -218,7 +218,7 @@ final readonly class Illustration
             ? null
             : new self(
                 $y->smoothed(0.02)->map(static fn (float $v): float => ($v - $start) / 10.0),
-                'pelvis toward the ball',
+                'pelvis-depth',
                 'cm',
                 0.0,
                 null,
@@ -243,7 +243,7 @@ final readonly class Illustration
         $curve = (new Series($lead->series->rateHz, $values, $lead->series->t0))->smoothed(0.02);
         $base = $from === null ? 0.0 : $curve->at($from);
 
-        return $base === null ? null : new self($curve, 'gap between the knees', 'cm', $base, null, 1.0);
+        return $base === null ? null : new self($curve, 'knee-gap', 'cm', $base, null, 1.0);
     }
 
     /** @throws CoreException */
@@ -266,6 +266,6 @@ final readonly class Illustration
 
         return $base === null
             ? null
-            : new self($curve, 'pressure along the feet, toes positive', '% of foot length', $base, null, 1.0);
+            : new self($curve, 'along-feet', '% of foot length', $base, null, 1.0);
     }
 }

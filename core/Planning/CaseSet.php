@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Core\Planning;
 
 use Core\CoreException;
+use Core\Remark\Remark;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 
@@ -28,7 +29,7 @@ final readonly class CaseSet
      * @param  list<string>  $repeats  ids to be shown once more, later
      * @param  array<string, array{present: int, absent: int, wanted: int}>  $faults
      * @param  array<string, array<string, array{chosen: int, at_hand: int}>>  $traits  with the difficulty among them
-     * @param  list<string>  $short  what the cases at hand could not give, in words
+     * @param  list<Remark>  $short  what the cases at hand could not give
      */
     private function __construct(
         public array $cases,
@@ -230,25 +231,26 @@ final readonly class CaseSet
     /**
      * @param  list<Candidate>  $set
      * @param  list<string>  $faults
-     * @return list<string>
+     * @return list<Remark>
      */
     private static function short(array $set, array $faults, int $wanted, int $size, int $repeats): array
     {
         $out = [];
         foreach (self::balance($set, $faults, $wanted) as $fault => $b) {
             if ($b['present'] < $wanted) {
-                $out[] = "$fault: present in {$b['present']} of $wanted wanted";
+                $out[] = Remark::of(Shortage::Present, fault: $fault, found: $b['present'], wanted: $wanted);
             }
-            if ($b['absent'] < min($wanted, $size - $wanted)) {
-                $out[] = "$fault: absent in {$b['absent']} of ".min($wanted, $size - $wanted).' wanted';
+            $absent = min($wanted, $size - $wanted);
+            if ($b['absent'] < $absent) {
+                $out[] = Remark::of(Shortage::Absent, fault: $fault, found: $b['absent'], wanted: $absent);
             }
         }
         if ($repeats > Deal::room($size, true)) {
-            $out[] = sprintf(
-                'repeats need %d other cases between, and new ones among them: %d cases leave room for %d',
-                Deal::BETWEEN,
-                $size,
-                Deal::room($size, true),
+            $out[] = Remark::of(
+                Shortage::Repeats,
+                between: Deal::BETWEEN,
+                cases: $size,
+                room: Deal::room($size, true),
             );
         }
 

@@ -7,7 +7,7 @@ namespace Core\Reading;
 use Core\CoreException;
 
 /**
- * What the ball did, in words that hold for either hand: angles are positive to the side a push or a fade goes to,
+ * What the ball did, by words that hold for either hand: angles are positive to the side a push or a fade goes to,
  * degrees; low point in cm, positive ahead of the ball.
  */
 final readonly class BallFlight
@@ -67,40 +67,25 @@ final readonly class BallFlight
         ];
     }
 
-    public function words(): string
+    /** @return 'straight'|'push'|'pull' the side it started to */
+    public function start(): string
     {
-        $start =
-            abs($this->startDeg) < 1.0
-                ? 'started straight'
-                : sprintf(
-                    'started %.0f° %s',
-                    abs($this->startDeg),
-                    $this->startDeg > 0 ? 'to the push side' : 'to the pull side',
-                );
-        $size =
-            abs($this->curveDeg) > 8.0
-                ? ($this->curveDeg > 0
-                    ? 'sliced'
-                    : 'hooked')
-                : ($this->curveDeg > 0
-                    ? 'faded'
-                    : 'drew');
-        $curve = abs($this->curveDeg) < 1.0 ? 'flew straight' : sprintf('%s %.0f°', $size, abs($this->curveDeg));
-        $strike =
-            $this->strike === 'centre'
-                ? 'struck in the centre'
-                : ($this->strike === 'top'
-                    ? 'topped'
-                    : "struck {$this->strike}");
-        $low =
-            $this->lowPointCm === null
-                ? ''
-                : sprintf(
-                    ', low point %.0f cm %s the ball',
-                    abs($this->lowPointCm),
-                    $this->lowPointCm >= 0 ? 'ahead of' : 'behind',
-                );
+        return match (true) {
+            abs($this->startDeg) < 1.0 => 'straight',
+            $this->startDeg > 0 => 'push',
+            default => 'pull',
+        };
+    }
 
-        return "$start, $curve, {$this->height}; $strike$low";
+    /** @return 'straight'|'fade'|'slice'|'draw'|'hook' how it curved; beyond 8° by the stronger word */
+    public function curve(): string
+    {
+        return match (true) {
+            abs($this->curveDeg) < 1.0 => 'straight',
+            $this->curveDeg > 8.0 => 'slice',
+            $this->curveDeg > 0 => 'fade',
+            $this->curveDeg < -8.0 => 'hook',
+            default => 'draw',
+        };
     }
 }

@@ -7,6 +7,7 @@ namespace Core\Reading;
 use Core\Codebook\Codebook;
 use Core\Codebook\Shown;
 use Core\CoreException;
+use Core\Remark\Remark;
 
 /** All that one rater says about one case. */
 final readonly class Reading
@@ -122,10 +123,10 @@ final readonly class Reading
     }
 
     /**
-     * What stands in the way of handing in, one sentence each; empty when nothing does.
+     * What stands in the way of handing in; empty when nothing does.
      *
      * @param  bool  $pair  whether the case is a pair, where what is present is better, the same or worse after
-     * @return list<string>
+     * @return list<Remark>
      *
      * @throws CoreException
      */
@@ -135,54 +136,33 @@ final readonly class Reading
         foreach ($codebook->faults as $key => $fault) {
             $call = $this->calls[$key] ?? null;
             if ($call === null) {
-                $out[] = ucfirst($fault->name).' has no call.';
+                $out[] = Remark::of(Obstacle::NoCall, fault: $fault->name);
             } elseif ($call->presence === Presence::Present && $call->severity === null) {
-                $out[] = ucfirst($fault->name).' is called present without a severity.';
+                $out[] = Remark::of(Obstacle::NoSeverity, fault: $fault->name);
             } elseif ($pair && $call->presence === Presence::Present && $call->trend === null) {
-                $out[] = ucfirst($fault->name).' is not yet said to be better, the same or worse.';
+                $out[] = Remark::of(Obstacle::NoTrend, fault: $fault->name);
             }
         }
         $present = array_keys(
             array_filter($this->calls, static fn (Call $c): bool => $c->presence === Presence::Present),
         );
-        foreach ($this->firstCauses as $cause) {
-            if ($cause !== self::NOT_IN_THE_FEET && ! in_array($cause, $present, true)) {
-                $out[] = 'A first cause must be a fault called present, or "not in the feet".';
-            }
+        if (array_diff($this->firstCauses, $present, [self::NOT_IN_THE_FEET]) !== []) {
+            $out[] = Remark::of(Obstacle::CauseNotPresent);
         }
         if ($present !== [] && $this->firstCauses === []) {
-            $out[] = 'A first cause is missing.';
+            $out[] = Remark::of(Obstacle::CauseMissing);
         }
         foreach (array_diff($this->chain->nodes(), $present, [self::NOT_IN_THE_FEET]) as $key) {
-            $out[] = ucfirst($codebook->fault($key)->name).' stands in the chain but is not called present.';
+            $out[] = Remark::of(Obstacle::ChainNotPresent, fault: $codebook->fault($key)->name);
         }
         if ($this->drill !== null && $this->stop === null) {
-            $out[] = 'How far to take the drill is missing.';
+            $out[] = Remark::of(Obstacle::StopMissing);
         }
         if (self::words($this->cue) > self::CUE_WORDS) {
-            $out[] = 'The cue has more than eight words.';
+            $out[] = Remark::of(Obstacle::CueLong);
         }
 
-        return array_values(array_unique($out));
-    }
-
-    /**
-     * What was left out that could have been said; it does not stand in the way.
-     *
-     * @param  bool  $single  whether the case has one swing, whose top and impact can be timed
-     * @return list<string>
-     */
-    public function unanswered(bool $single = true): array
-    {
-        $present = array_filter($this->calls, static fn (Call $c): bool => $c->presence === Presence::Present);
-
-        return array_keys(array_filter([
-            'the one thing to say' => $present !== [] && $this->cue === '',
-            'a drill' => $present !== [] && $this->drill === null,
-            'the miss to expect' => $this->miss === null,
-            'the chain' => count($present) > 1 && $this->chain->links === [],
-            'your own top and impact' => $single && count($this->marks) < count(self::OWN_MARKS),
-        ]));
+        return $out;
     }
 
     /**

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Core\Trace;
 
+use Core\Remark\Remark;
+
 /**
  * What can be said of a live device's clock from when its chunks say they were made and when they came in. Only its
  * ticks are used for timing; what it believes the hour to be is not.
@@ -38,35 +40,34 @@ final readonly class DeviceClock
         return new self($offset, $rate, 100.0 * ($rate / $statedHz - 1.0));
     }
 
-    /** @return list<string> what a person should know, in sentences */
+    /** @return list<Remark> what a person should know */
     public function warnings(): array
     {
         $out = [];
         if (abs($this->offsetS) > 2.0) {
-            $out[] = sprintf('The device’s clock is %s; only its ticks are used.', self::words($this->offsetS));
+            $out[] = Remark::of(
+                $this->offsetS > 0 ? ClockDoubt::Slow : ClockDoubt::Fast,
+                by: self::span(abs($this->offsetS)),
+            );
         }
-        if ($this->strayPerCent !== null && abs($this->strayPerCent) > 3.0) {
-            $out[] = sprintf(
-                'It sends %.0f samples a second, %.0f %% %s than it states: timings would be off by as much.',
-                (float) $this->rateHz,
-                abs($this->strayPerCent),
-                $this->strayPerCent > 0 ? 'more' : 'fewer',
+        if ($this->rateHz !== null && $this->strayPerCent !== null && abs($this->strayPerCent) > 3.0) {
+            $out[] = Remark::of(
+                $this->strayPerCent > 0 ? ClockDoubt::MoreSamples : ClockDoubt::FewerSamples,
+                rate_hz: $this->rateHz,
+                stray_percent: abs($this->strayPerCent),
             );
         }
 
         return $out;
     }
 
-    private static function words(float $seconds): string
+    private static function span(float $s): Remark
     {
-        $s = abs($seconds);
-        $amount = match (true) {
-            $s >= 172800 => sprintf('%.0f days', $s / 86400),
-            $s >= 7200 => sprintf('%.0f hours', $s / 3600),
-            $s >= 120 => sprintf('%.0f minutes', $s / 60),
-            default => sprintf('%.0f seconds', $s),
+        return match (true) {
+            $s >= 172800 => Remark::of(ClockDoubt::Days, n: (int) round($s / 86400)),
+            $s >= 7200 => Remark::of(ClockDoubt::Hours, n: (int) round($s / 3600)),
+            $s >= 120 => Remark::of(ClockDoubt::Minutes, n: (int) round($s / 60)),
+            default => Remark::of(ClockDoubt::Seconds, n: (int) round($s)),
         };
-
-        return $amount.($seconds > 0 ? ' slow' : ' fast');
     }
 }

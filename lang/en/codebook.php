@@ -2,6 +2,12 @@
 
 // The codebook as a page.
 return [
+    'footwork' => ':What: :says.',
+    'feet' => [
+        'trail_foot' => 'trail foot, start down',
+        'lead_heel' => 'lead heel, backswing',
+        'trail_heel' => 'trail heel at impact',
+    ],
     'page' => 'Codebook',
     'title' => 'Codebook, version :version',
     'lens' => 'Lens',

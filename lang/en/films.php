@@ -2,6 +2,9 @@
 
 // The films of a recording.
 return [
+    'facts' => ':codec, :width × :height, :rate frames a second:uneven:turned',
+    'uneven' => ', uneven',
+    'turned' => ', turned upright',
     'title' => 'Films',
     'row' => ':view film',
     'none' => 'None.',

@@ -148,4 +148,27 @@ return [
         'chest_first' => 'when the lead share starts its last rise minus when the chest starts to open; positive = '
             .'chest first',
     ],
+
+    // Core\Measurement\Illustration: what a curve shows that a measure was read off.
+    'curves' => [
+        'share' => 'lead share',
+        'share-slope' => 'slope of lead share',
+        'trail-force' => 'vertical force, trail foot',
+        'lead-force' => 'vertical force, lead foot',
+        'total-force' => 'total vertical force',
+        'trail-heel-to-toe' => 'heel-to-toe force, trail foot',
+        'lead-heel-to-toe' => 'heel-to-toe force, lead foot',
+        'side-push' => 'net push toward the target',
+        'twist' => 'opening twist',
+        'across-trail-foot' => 'pressure across the trail foot',
+        'along-feet' => 'pressure along the feet, toes positive',
+        'pelvis-turn' => 'pelvis turn',
+        'chest-turn' => 'chest turn',
+        'pelvis-sway' => 'pelvis along the target line',
+        'chest-sway' => 'chest along the target line',
+        'pelvis-depth' => 'pelvis toward the ball',
+        'trail-heel-height' => 'height of the trail heel',
+        'lead-heel-height' => 'height of the lead heel',
+        'knee-gap' => 'gap between the knees',
+    ],
 ];

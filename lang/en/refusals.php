@@ -2,6 +2,8 @@
 
 // Why something was refused: what happened, what was kept, what to do.
 return [
+    // What was kept as a sentence before it was kept as a line.
+    'worded-then' => ':words',
     'agreement' => [
         'export-could-not-written' => 'The export could not be written.',
         'export-could-not-finished' => 'The export could not be finished: the disk may be full.',
@@ -62,6 +64,7 @@ return [
             .'nobody, so there is nothing to rule on.',
     ],
     'shelf' => [
+        'interrupted' => 'Interrupted; it is tried again.',
         'no-film' => 'This is not a film: mp4, mov and webm files are taken.',
         'film-too-large' => 'The film has :mb MB; at most :most MB are taken. Cut it to the swing, or film in '
             .'a smaller '
@@ -119,14 +122,15 @@ return [
             'golfer' => 'The swings of one case are of one golfer. Nothing was stored.',
             'device' => 'The swings of one case come from one class of device. Nothing was stored.',
         ],
+        'not-ready' => ':obstacles',
         'repeats' => [
             'later' => '{0} So many cases cannot be shown again without giving themselves away: with :cases cases none '
                 .'can be. Nothing was stored.|[1,*] So many cases cannot be shown again without giving themselves '
-                .'away: with :cases cases at most :room can be. Nothing was stored.',
+                .'away: with :cases cases at most :count can be. Nothing was stored.',
             'within' => '{0} So many cases cannot be shown again without giving themselves away: with :cases '
                 .'cases none '
                 .'can be within one sitting. Nothing was stored.|[1,*] So many cases cannot be shown again without '
-                .'giving themselves away: with :cases cases at most :room can be within one sitting. Nothing was '
+                .'giving themselves away: with :cases cases at most :count can be within one sitting. Nothing was '
                 .'stored.',
         ],
         'changed-elsewhere' => 'This was changed in another window or on another device meanwhile; that change stands.',

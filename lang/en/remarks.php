@@ -189,6 +189,52 @@ return [
         'few-readers' => 'needs two readers and two cases that all of them marked',
     ],
 
+    // Core\Reading\Obstacle: what stands in the way of handing a sheet in.
+    'obstacle' => [
+        'no-call' => ':Fault has no call.',
+        'no-severity' => ':Fault is called present without a severity.',
+        'no-trend' => ':Fault is not yet said to be better, the same or worse.',
+        'cause-not-present' => 'A first cause must be a fault called present, or "not in the feet".',
+        'cause-missing' => 'A first cause is missing.',
+        'chain-not-present' => ':Fault stands in the chain but is not called present.',
+        'stop-missing' => 'How far to take the drill is missing.',
+        'cue-long' => 'The cue has more than eight words.',
+    ],
+
+    // Core\Trace\ClockDoubt: what a person should know of a live device’s clock.
+    'device-clock' => [
+        'slow' => 'The device’s clock is :by slow; only its ticks are used.',
+        'fast' => 'The device’s clock is :by fast; only its ticks are used.',
+        'more-samples' => 'It sends :rate_hz samples a second, :stray_percent % more than it states: timings would be '
+            .'off by as much.',
+        'fewer-samples' => 'It sends :rate_hz samples a second, :stray_percent % fewer than it states: timings would '
+            .'be off by as much.',
+        'days' => ':n days',
+        'hours' => ':n hours',
+        'minutes' => ':n minutes',
+        'seconds' => ':n seconds',
+    ],
+
+    // Core\Format\Assumed: what was assumed where a file does not say it.
+    'assumed' => [
+        'lead-is-nearer' => 'The plate nearer the target was taken for the lead foot.',
+        'mass-unknown' => 'The mass is not known: nobody stands still at the start.',
+        'mass-standing' => 'The mass, :mass kg, was taken from the first 0.3 s.',
+        'feet-from-points' => 'The feet were taken from heel and toe points at the start.',
+        'feet-from-pressure' => 'The feet were taken to stand where each pressed at the start; their lengths are '
+            .'assumed.',
+        'feet-unknown' => 'Where the feet stood is not known: a single plate and no heel and toe points. The origin '
+            .'is where it was pressed at the start.',
+    ],
+
+    // Core\Planning\Shortage: what the cases at hand cannot give to a set.
+    'shortage' => [
+        'present' => ':fault: present in :found of :wanted wanted',
+        'absent' => ':fault: absent in :found of :wanted wanted',
+        'repeats' => 'repeats need :between other cases between, and new ones among them: :cases cases leave room '
+            .'for :room',
+    ],
+
     // What stands between and for the parameters.
     'between' => ['all' => ' and ', 'any' => ' or ', 'names' => ' and ', 'at' => ' at :station'],
     'op' => ['<' => '<', '<=' => '≤', '>' => '>', '>=' => '≥', 'is' => 'is', 'not' => 'is not'],

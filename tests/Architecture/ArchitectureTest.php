@@ -290,3 +290,27 @@ it('names in its maps only what is there', function () {
         }
     }
 });
+
+it('says nothing in sentences in core: words are codes there, but for what the codebook teaches', function () {
+    $parser = (new PhpParser\ParserFactory)->createForNewestSupportedVersion();
+    $said = [];
+    foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator(dirname(__DIR__, 2).'/core')) as $file) {
+        if ($file->getExtension() !== 'php' || str_starts_with($file->getFilename(), 'Standard')) {
+            continue;
+        }
+        $found = (new PhpParser\NodeFinder)->find(
+            (array) $parser->parse((string) file_get_contents($file->getPathname())),
+            fn (PhpParser\Node $n): bool => $n instanceof PhpParser\Node\Scalar\String_
+                || $n instanceof PhpParser\Node\InterpolatedStringPart,
+        );
+        foreach ($found as $text) {
+            // Four words in a row, or two and a full stop; units, published names of bands and stored values are shorter.
+            if (preg_match('/([a-z’]+,? ){3}[a-z’]+|[a-z]+ [a-z ]+\.$/i', $text->value) === 1) {
+                $said[] = "{$file->getFilename()}: $text->value";
+            }
+        }
+    }
+    // Names of figures, values that rows hold, what only developers read.
+    $names = '/^(Coverage|ScaleCoverage)|^Signal|^RoundJson.php: the figures|^Measured.php: Neither/';
+    expect(preg_grep($names, $said, PREG_GREP_INVERT))->toBe([]);
+});

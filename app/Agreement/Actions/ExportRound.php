@@ -68,7 +68,7 @@ final readonly class ExportRound
     {
         $here = tempnam(sys_get_temp_dir(), 'vc-round');
         if ($here === false) {
-            throw new ActionException((string) __('refusals.agreement.export-could-not-written'));
+            throw ActionException::because('refusals.agreement.export-could-not-written');
         }
         try {
             $this->write($round, $here);
@@ -78,7 +78,7 @@ final readonly class ExportRound
         }
 
         return $path === false
-            ? throw new ActionException((string) __('refusals.agreement.export-could-not-finished'))
+            ? throw ActionException::because('refusals.agreement.export-could-not-finished')
             : $path;
     }
 
@@ -141,7 +141,7 @@ final readonly class ExportRound
         ];
         $zip = new ZipArchive;
         if ($zip->open($path, ZipArchive::CREATE | ZipArchive::OVERWRITE) !== true) {
-            throw new ActionException((string) __('refusals.agreement.export-could-not-written'));
+            throw ActionException::because('refusals.agreement.export-could-not-written');
         }
         foreach ($tables as $name => $text) {
             $zip->addFromString("$name.csv", $text);
@@ -192,7 +192,7 @@ final readonly class ExportRound
             ]),
         );
         if (! $zip->close()) {
-            throw new ActionException((string) __('refusals.agreement.export-could-not-finished'));
+            throw ActionException::because('refusals.agreement.export-could-not-finished');
         }
     }
 

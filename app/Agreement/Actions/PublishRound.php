@@ -66,15 +66,13 @@ final readonly class PublishRound
     private function ready(Sitting $round): void
     {
         if ($round->state !== SittingState::Closed) {
-            throw new ActionException(
-                (string) __('refusals.agreement.close-before-publishing-nothing', [
-                    'round' => $round->name,
-                    'state' => $round->state->value,
-                ]),
-            );
+            throw ActionException::because('refusals.agreement.close-before-publishing-nothing', [
+                'round' => $round->name,
+                'state' => $round->state->value,
+            ]);
         }
         if ($round->isPanel() && $round->keys()->doesntExist()) {
-            throw new ActionException((string) __('refusals.agreement.its-key-still-being'));
+            throw ActionException::because('refusals.agreement.its-key-still-being');
         }
     }
 }

@@ -6,11 +6,11 @@ namespace App\Bench\Actions;
 
 use App\Bench\Events\StationMarked;
 use App\Exceptions\ActionException;
+use App\Exceptions\Refusal;
 use App\Models\Enums\WorkKind;
 use App\Models\Recording;
 use App\Models\StationMark;
 use App\Models\User;
-use App\Words\Refusal;
 use App\Works\Works;
 use Core\CoreException;
 use Core\Motion\Station;
@@ -47,9 +47,9 @@ final readonly class MarkStation
             } else {
                 $end = $recording->t0 + ($recording->samples - 1) / $recording->rate_hz;
                 if ($t < $recording->t0 || $t > $end) {
-                    throw new ActionException((string) __('refusals.bench.outside-recording', [
+                    throw ActionException::because('refusals.bench.outside-recording', [
                         't' => Written::fixed($t, 3),
-                    ]));
+                    ]);
                 }
                 // A person looking at single frames is right to about half of one.
                 $rate = $recording->motion->rate_hz ?? $recording->rate_hz;
@@ -62,9 +62,9 @@ final readonly class MarkStation
             try {
                 $recording->stationTimes();
             } catch (CoreException $e) {
-                throw new ActionException((string) __('refusals.bench.nothing-changed', [
-                    'get-message' => Refusal::sentence($e),
-                ]));
+                throw ActionException::because('refusals.bench.nothing-changed', [
+                    'get-message' => Refusal::sentenceOf($e),
+                ]);
             }
             $this->works->ask(WorkKind::Measure, $recording, $by);
             event(new StationMarked($recording, $station, $t, $by));

@@ -54,7 +54,7 @@ final class VerdictCurves
     /** @return array{definition: string, drawn: string, legend: string} */
     private static function words(?RuleChart $chart, string $definition): array
     {
-        $curve = ucfirst($chart->label ?? '');
+        $curve = $chart === null ? '' : ucfirst(Term::curve($chart->name));
 
         return [
             'definition' => "$definition.",

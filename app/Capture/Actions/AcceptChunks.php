@@ -7,7 +7,6 @@ namespace App\Capture\Actions;
 use App\Exceptions\ActionException;
 use App\Models\CaptureChunk;
 use App\Models\CaptureSession;
-use App\Words\Refusal;
 use Core\CoreException;
 use Core\Trace\Limits;
 use Illuminate\Support\Carbon;
@@ -34,9 +33,9 @@ final readonly class AcceptChunks
         $taken = DB::transaction(function () use ($session, $chunks, $now): array {
             $session = CaptureSession::query()->lockForUpdate()->findOrFail($session->id);
             if ($session->closed_at !== null) {
-                throw new ActionException(
-                    (string) __('refusals.capture.capture-closed-open-new'),
-                    ActionException::CONFLICT,
+                throw ActionException::because(
+                    'refusals.capture.capture-closed-open-new',
+                    status: ActionException::CONFLICT,
                 );
             }
             $width = count($session->channels);
@@ -45,14 +44,11 @@ final readonly class AcceptChunks
                 $flat = [];
                 foreach ($chunk['samples'] as $row) {
                     if (count($row) !== $width) {
-                        throw new ActionException(
-                            (string) __('refusals.capture.sample-of-other-width', [
-                                'seq' => $chunk['seq'],
-                                'values' => count($row),
-                                'channels' => $width,
-                            ]),
-                            ActionException::CONFLICT,
-                        );
+                        throw ActionException::because('refusals.capture.sample-of-other-width', [
+                            'seq' => $chunk['seq'],
+                            'values' => count($row),
+                            'channels' => $width,
+                        ], status: ActionException::CONFLICT);
                     }
                     foreach ($row as $v) {
                         $flat[] = $v === null ? NAN : (float) $v;
@@ -74,7 +70,7 @@ final readonly class AcceptChunks
                         );
                     }
                 } catch (CoreException $e) {
-                    throw new ActionException(Refusal::sentence($e), ActionException::CONFLICT, $e);
+                    throw ActionException::of($e, ActionException::CONFLICT);
                 }
                 $checksum = hash('sha256', $chunk['first_sample'].'|'.pack('g*', ...$flat));
                 $known = CaptureChunk::query()
@@ -82,9 +78,10 @@ final readonly class AcceptChunks
                     ->first(['id', 'checksum']);
                 if ($known !== null) {
                     if ($known->checksum !== $checksum) {
-                        throw new ActionException(
-                            (string) __('refusals.capture.chunk-sent-before-with', ['seq' => $chunk['seq']]),
-                            ActionException::CONFLICT,
+                        throw ActionException::because(
+                            'refusals.capture.chunk-sent-before-with',
+                            ['seq' => $chunk['seq']],
+                            status: ActionException::CONFLICT,
                         );
                     }
                     $session->repeated++;

@@ -27,15 +27,13 @@ final readonly class KeepCaughtSwing
     public function __invoke(CaughtSwing $swing, Golfer $golfer, string $club, ?string $series, User $by): Recording
     {
         if (! $golfer->isConsenting()) {
-            throw new ActionException(
-                (string) __('refusals.capture.no-valid-consent-for', ['golfer' => $golfer->pseudonym]),
-            );
+            throw ActionException::because('refusals.capture.no-valid-consent-for', ['golfer' => $golfer->pseudonym]);
         }
 
         return DB::transaction(function () use ($swing, $golfer, $club, $series, $by): Recording {
             $swing = CaughtSwing::query()->lockForUpdate()->with('session.device')->findOrFail($swing->id);
             if ($swing->recording_id !== null) {
-                throw new ActionException((string) __('refusals.capture.swing-on-shelf-already'));
+                throw ActionException::because('refusals.capture.swing-on-shelf-already');
             }
             $in = RecordingBundle::read($swing->bundle, 'the caught swing');
             $recording = ($this->store)(

@@ -67,7 +67,7 @@ final class ChunksRequest extends FormRequest
                 ? array_filter($row, static fn (mixed $v): bool => $v === null || is_int($v) || is_float($v))
                 : null;
             if ($numbers === null || count($numbers) !== count((array) $row)) {
-                throw new ActionException((string) __('refusals.capture.no-number', ['seq' => $seq]));
+                throw ActionException::because('refusals.capture.no-number', ['seq' => $seq]);
             }
             $out[] = array_values($numbers);
         }

@@ -10,7 +10,6 @@ use App\Exceptions\ActionException;
 use App\Http\Controller;
 use App\Models\CaptureSession;
 use App\Models\Device;
-use App\Words\Refusal;
 use App\Words\Term;
 use Core\CoreException;
 use Illuminate\Http\JsonResponse;
@@ -24,15 +23,15 @@ final class IngestController extends Controller
     {
         $missing = array_diff($request->device()->channels(), $request->channels());
         if ($missing !== []) {
-            throw new ActionException((string) __('refusals.capture.missing-channels', [
+            throw ActionException::because('refusals.capture.missing-channels', [
                 'device' => Term::device($request->device()),
                 'channels' => implode(', ', $missing),
-            ]));
+            ]);
         }
         try {
             $stance = $request->stance();
         } catch (CoreException $e) {
-            throw new ActionException(rtrim(Refusal::sentence($e), '.').'.', previous: $e);
+            throw ActionException::of($e);
         }
         $session = CaptureSession::query()->create([
             'device_id' => $this->device($request)->id,

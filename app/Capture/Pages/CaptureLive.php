@@ -10,7 +10,10 @@ use App\Models\Casts\Cell;
 use App\Models\CaughtSwing;
 use App\Models\User;
 use App\Sight\Onlookers;
+use App\Words\Wording;
 use Core\Format\Json\StanceJson;
+use Core\Number\Written;
+use Core\Remark\Remark;
 use Core\Trace\DeviceClock;
 
 /** What the Capture view shows of a live device right now. */
@@ -19,7 +22,7 @@ final class CaptureLive
     /** Points a second sent to the page. */
     private const SHOWN_HZ = 50.0;
 
-    public function __construct(private readonly Onlookers $onlookers)
+    public function __construct(private readonly Onlookers $onlookers, private readonly Wording $words)
     {
     }
 
@@ -55,12 +58,14 @@ final class CaptureLive
         $missing = $trace === null ? 0 : count(array_filter($trace->channels[$session->channels[0]], is_nan(...)));
         $silent =
             $session->last_seen_at === null ? null : abs(now()->diffInMilliseconds($session->last_seen_at)) / 1000;
-        $warnings = DeviceClock::fitted($marks, $session->rate_hz)?->warnings() ?? [];
+        $warnings = array_map(
+            fn (Remark $warning): string => $this->words->said($warning),
+            DeviceClock::fitted($marks, $session->rate_hz)?->warnings() ?? [],
+        );
         if ($missing > 0.005 * max(1, $trace?->samples() ?? 1)) {
-            $warnings[] = sprintf(
-                '%.0f ms of the last ten seconds have not arrived.',
-                (1000 * $missing) / $session->rate_hz,
-            );
+            $warnings[] = (string) __('capture.not-arrived', [
+                'ms' => Written::fixed((1000 * $missing) / $session->rate_hz, 0),
+            ]);
         }
 
         return [

@@ -6,9 +6,9 @@ namespace App\Codebook\Actions;
 
 use App\Codebook\Events\CodebookTakenUp;
 use App\Exceptions\ActionException;
+use App\Exceptions\Refusal;
 use App\Models\CodebookVersion;
 use App\Models\User;
-use App\Words\Refusal;
 use Core\Codebook\CodebookDocument;
 use Core\CoreException;
 use Illuminate\Support\Facades\DB;
@@ -22,20 +22,21 @@ final readonly class KeepCodebook
     public function __invoke(string $json, string $note, ?User $by): CodebookVersion
     {
         if (strlen($json) > self::LARGEST) {
-            throw new ActionException((string) __('refusals.codebook.codebook-over-megabyte-nothing'));
+            throw ActionException::because('refusals.codebook.codebook-over-megabyte-nothing');
         }
         $data = json_decode($json, true, 24);
         if (! is_array($data)) {
-            throw new ActionException(
-                (string) __('refusals.codebook.codebook-not-json-nothing', ['what' => lcfirst(json_last_error_msg())]),
+            throw ActionException::because(
+                'refusals.codebook.codebook-not-json-nothing',
+                ['what' => lcfirst(json_last_error_msg())],
             );
         }
         try {
             $document = CodebookDocument::fromArray($data);
         } catch (CoreException $e) {
-            throw new ActionException((string) __('refusals.codebook.nothing-stored', [
-                'get-message' => Refusal::sentence($e),
-            ]));
+            throw ActionException::because('refusals.codebook.nothing-stored', [
+                'get-message' => Refusal::sentenceOf($e),
+            ]);
         }
         $version = $document->version();
 
@@ -44,9 +45,7 @@ final readonly class KeepCodebook
                 $version === CodebookDocument::standard()->version() ||
                 CodebookVersion::query()->where('version', $version)->lockForUpdate()->exists()
             ) {
-                throw new ActionException(
-                    (string) __('refusals.codebook.there-version-already-give', ['version' => $version]),
-                );
+                throw ActionException::because('refusals.codebook.there-version-already-give', ['version' => $version]);
             }
             $kept = CodebookVersion::query()->create([
                 'version' => $version,

@@ -69,7 +69,7 @@ final readonly class CodebookPage
     {
         $out = [];
         foreach ($codebook->lens->footwork as $what => $says) {
-            $out[] = ucfirst($what).": $says.";
+            $out[] = (string) __('codebook.footwork', ['what' => __("codebook.feet.$what"), 'says' => $says]);
         }
 
         return implode(' ', $out);

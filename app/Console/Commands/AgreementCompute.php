@@ -7,7 +7,7 @@ namespace App\Console\Commands;
 use App\Console\ConsoleException;
 use App\Console\TextOptions;
 use App\Console\Workers;
-use App\Words\Refusal;
+use App\Exceptions\Refusal;
 use Core\Agreement\Figure;
 use Core\Agreement\RatingSet;
 use Core\Agreement\Scale;
@@ -93,7 +93,7 @@ final class AgreementCompute extends Command
             }
         } catch (CoreException $e) {
             fclose($out);
-            $this->output->getErrorStyle()->writeln(Refusal::sentence($e), OutputInterface::OUTPUT_RAW);
+            $this->output->getErrorStyle()->writeln(Refusal::sentenceOf($e), OutputInterface::OUTPUT_RAW);
 
             return self::FAILURE;
         }

@@ -6,7 +6,7 @@ namespace App\Console\Commands;
 
 use App\Console\ConsoleException;
 use App\Console\TextOptions;
-use App\Words\Refusal;
+use App\Exceptions\Refusal;
 use Core\Agreement\Confidence;
 use Core\Agreement\ItemTable;
 use Core\Agreement\RatingSet;
@@ -42,7 +42,7 @@ final class AgreementPlan extends Command
         try {
             [$result, $format] = [$this->plan(), $this->oneOf('format', ['table', 'json', 'csv'])];
         } catch (CoreException $e) {
-            $this->output->getErrorStyle()->writeln(Refusal::sentence($e), OutputInterface::OUTPUT_RAW);
+            $this->output->getErrorStyle()->writeln(Refusal::sentenceOf($e), OutputInterface::OUTPUT_RAW);
 
             return self::FAILURE;
         }

@@ -6,8 +6,8 @@ namespace App\Console\Commands;
 
 use App\Console\TextOptions;
 use App\Exceptions\ActionException;
+use App\Exceptions\Refusal;
 use App\Operations\Actions\ImportLibrary;
-use App\Words\Refusal;
 use Core\CoreException;
 use Illuminate\Console\Command;
 
@@ -28,7 +28,7 @@ final class ArchiveImport extends Command
                 $bar->setProgress($done);
             });
         } catch (ActionException|CoreException $e) {
-            $this->output->getErrorStyle()->writeln(Refusal::sentence($e));
+            $this->output->getErrorStyle()->writeln(Refusal::sentenceOf($e));
 
             return self::FAILURE;
         }

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Console\TextOptions;
+use App\Exceptions\Refusal;
 use App\Models\Casts\Cell;
-use App\Words\Refusal;
 use Core\Chance\Chance;
 use Core\CoreException;
 use Core\Format\Json\StanceJson;
@@ -50,7 +50,7 @@ final class DeviceSimulate extends Command
         try {
             $plant = $this->plant();
         } catch (CoreException $e) {
-            $this->output->getErrorStyle()->writeln(Refusal::sentence($e));
+            $this->output->getErrorStyle()->writeln(Refusal::sentenceOf($e));
 
             return self::FAILURE;
         }

@@ -6,10 +6,10 @@ namespace App\Console\Commands;
 
 use App\Console\TextOptions;
 use App\Exceptions\ActionException;
+use App\Exceptions\Refusal;
 use App\Models\Casts\Cell;
 use App\Models\Golfer;
 use App\Shelf\Actions\ImportTraceFile;
-use App\Words\Refusal;
 use Core\CoreException;
 use Core\Trace\DeviceClass;
 use Illuminate\Console\Command;
@@ -65,7 +65,7 @@ final class RecordingImport extends Command
                 (bool) $this->option('cold'),
             );
         } catch (CoreException|ActionException $e) {
-            return $this->refuse(Refusal::sentence($e));
+            return $this->refuse(Refusal::sentenceOf($e));
         }
         $this->line("stored as recording {$recording->public_id}");
 

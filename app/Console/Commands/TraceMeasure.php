@@ -6,7 +6,7 @@ namespace App\Console\Commands;
 
 use App\Console\ConsoleException;
 use App\Console\TextOptions;
-use App\Words\Refusal;
+use App\Exceptions\Refusal;
 use App\Words\Term;
 use Core\Codebook\ClubGroup;
 use Core\Codebook\Codebook;
@@ -51,7 +51,7 @@ final class TraceMeasure extends Command
         try {
             [$report, $codebook] = $this->report();
         } catch (CoreException $e) {
-            $this->output->getErrorStyle()->writeln(Refusal::sentence($e));
+            $this->output->getErrorStyle()->writeln(Refusal::sentenceOf($e));
 
             return self::FAILURE;
         }

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace App\Operations\Actions;
 
 use App\Exceptions\ActionException;
+use App\Exceptions\Refusal;
 use App\Models\Casts\Cell;
 use App\Models\Consent;
 use App\Models\Golfer;
 use App\Models\Motion;
 use App\Models\Recording;
-use App\Words\Refusal;
 use Core\CoreException;
 use Core\Format\ImportedRecording;
 use Core\Format\RecordingBundle;
@@ -74,7 +74,7 @@ final readonly class ExportLibrary
         $zip = new ZipArchive;
         $new = $path.'.new';
         if (! is_writable(dirname($path)) || $zip->open($new, ZipArchive::CREATE | ZipArchive::OVERWRITE) !== true) {
-            throw new ActionException((string) __('refusals.operations.cannot-written', ['path' => $path]));
+            throw ActionException::because('refusals.operations.cannot-written', ['path' => $path]);
         }
         $golfers = Golfer::query()->consenting()->with('consents')->orderBy('id')->get();
         $tables = array_fill_keys(array_keys(self::TABLES), []);
@@ -103,7 +103,7 @@ final readonly class ExportLibrary
                 $bundle = self::bundle($r);
             } catch (CoreException $e) {
                 // One that is damaged is named and left out; the others go.
-                $left[$r->public_id] = Refusal::sentence($e);
+                $left[$r->public_id] = Refusal::sentenceOf($e);
 
                 continue;
             }
@@ -145,7 +145,7 @@ final readonly class ExportLibrary
         $zip->addFromString('datapackage.json', self::package());
         if (! @$zip->close() || ! rename($new, $path)) {
             @unlink($new);
-            throw new ActionException((string) __('refusals.operations.could-not-finished-disk', ['path' => $path]));
+            throw ActionException::because('refusals.operations.could-not-finished-disk', ['path' => $path]);
         }
 
         return ['written' => $ids->count() - count($left), 'left_out' => $left];
@@ -183,7 +183,7 @@ final readonly class ExportLibrary
     {
         $out = fopen('php://temp', 'r+b');
         if ($out === false) {
-            throw new ActionException((string) __('refusals.operations.there-no-room-write'));
+            throw ActionException::because('refusals.operations.there-no-room-write');
         }
         foreach ([$header, ...$rows] as $row) {
             fputcsv($out, array_map(Cell::text(...), $row), ',', '"', '');

@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace App\Operations\Actions;
 
 use App\Exceptions\ActionException;
+use App\Exceptions\Refusal;
 use App\Models\Casts\Cell;
 use App\Models\Consent;
 use App\Models\Golfer;
 use App\Models\Recording;
 use App\Models\StationMark;
 use App\Shelf\Actions\StoreRecording;
-use App\Words\Refusal;
 use Carbon\CarbonImmutable;
 use Core\CoreException;
 use Core\Format\CsvTable;
@@ -45,9 +45,9 @@ final readonly class ImportLibrary
     {
         $zip = new ZipArchive;
         if (! is_file($path) || $zip->open($path, ZipArchive::RDONLY) !== true) {
-            throw new ActionException((string) __('refusals.operations.no-archive-library', [
+            throw ActionException::because('refusals.operations.no-archive-library', [
                 'path' => basename($path),
-            ]));
+            ]);
         }
         try {
             $golfers = $this->golfers($zip);
@@ -69,7 +69,7 @@ final readonly class ImportLibrary
                         if ($e->getCode() === ActionException::CONFLICT) {
                             $out['known']++;
                         } else {
-                            $out['refused'][] = sprintf('%s: %s', $row['bundle'], Refusal::sentence($e));
+                            $out['refused'][] = sprintf('%s: %s', $row['bundle'], Refusal::sentenceOf($e));
                         }
                     }
                 }
@@ -95,12 +95,10 @@ final readonly class ImportLibrary
                     $row['pseudonym'] === '' ||
                     mb_strlen($row['pseudonym']) > 60
                 ) {
-                    throw new ActionException(
-                        (string) __('refusals.operations.golfers-csv-speaks-golfer', [
-                            'pseudonym' => mb_substr($row['pseudonym'], 0, 40),
-                            'handedness' => $row['handedness'],
-                        ]),
-                    );
+                    throw ActionException::because('refusals.operations.golfers-csv-speaks-golfer', [
+                        'pseudonym' => mb_substr($row['pseudonym'], 0, 40),
+                        'handedness' => $row['handedness'],
+                    ]);
                 }
                 $golfer = Golfer::query()->firstOrCreate(
                     ['pseudonym' => $row['pseudonym']],
@@ -111,21 +109,20 @@ final readonly class ImportLibrary
                     ],
                 );
                 if ($golfer->handedness !== $row['handedness']) {
-                    throw new ActionException(
-                        (string) __('refusals.operations.here-archive-two-people', [
-                            'pseudonym' => $row['pseudonym'],
-                            'handedness' => $golfer->handedness,
-                            'handedness-too' => $row['handedness'],
-                        ]),
-                    );
+                    throw ActionException::because('refusals.operations.here-archive-two-people', [
+                        'pseudonym' => $row['pseudonym'],
+                        'handedness' => $golfer->handedness,
+                        'handedness-too' => $row['handedness'],
+                    ]);
                 }
                 $golfers[$row['pseudonym']] = $golfer;
             }
             foreach ($this->rows($zip, 'consents') as $row) {
                 $golfer =
                     $golfers[$row['pseudonym']] ??
-                    throw new ActionException(
-                        (string) __('refusals.operations.consents-csv-speaks-whom', ['pseudonym' => $row['pseudonym']]),
+                    throw ActionException::because(
+                        'refusals.operations.consents-csv-speaks-whom',
+                        ['pseudonym' => $row['pseudonym']],
                     );
                 $days = array_map(
                     static fn (string $d): ?CarbonImmutable => CarbonImmutable::hasFormat($d, 'Y-m-d')
@@ -134,11 +131,9 @@ final readonly class ImportLibrary
                     [$row['given_on'], $row['expires_on']],
                 );
                 if ($days[0] === null || $days[1] === null || $days[1] <= $days[0]) {
-                    throw new ActionException(
-                        (string) __('refusals.operations.consents-csv-consent-whose', [
-                            'pseudonym' => $row['pseudonym'],
-                        ]),
-                    );
+                    throw ActionException::because('refusals.operations.consents-csv-consent-whose', [
+                        'pseudonym' => $row['pseudonym'],
+                    ]);
                 }
                 Consent::query()->firstOrCreate(
                     [
@@ -164,13 +159,13 @@ final readonly class ImportLibrary
     {
         $golfer =
             $golfers[$row['pseudonym']] ??
-            throw new ActionException((string) __('refusals.operations.its-golfer-not-golfers', [
+            throw ActionException::because('refusals.operations.its-golfer-not-golfers', [
                 'pseudonym' => $row['pseudonym'],
-            ]));
+            ]);
         if (! $golfer->isConsenting()) {
-            throw new ActionException((string) __('refusals.operations.no-valid-consent', [
+            throw ActionException::because('refusals.operations.no-valid-consent', [
                 'golfer' => $golfer->pseudonym,
-            ]));
+            ]);
         }
         $in = RecordingBundle::read($this->entry($zip, $row['bundle']), basename($row['bundle']));
         $text = static fn (string $name): ?string => $row[$name] === '' ? null : mb_substr($row[$name], 0, 60);
@@ -217,7 +212,7 @@ final readonly class ImportLibrary
     {
         $stream = $zip->getStream("$table.csv");
         if ($stream === false) {
-            throw new ActionException((string) __('refusals.operations.archive-no-csv-nothing', ['table' => $table]));
+            throw ActionException::because('refusals.operations.archive-no-csv-nothing', ['table' => $table]);
         }
         try {
             $csv = new CsvTable($stream, "$table.csv");
@@ -237,21 +232,17 @@ final readonly class ImportLibrary
 
         return $value !== null && abs($value) <= $limit
             ? $value
-            : throw new ActionException(
-                (string) __('refusals.operations.which-no-number-within', [
-                    'name' => $name,
-                    'text' => FormatException::short($text),
-                ]),
-            );
+            : throw ActionException::because('refusals.operations.which-no-number-within', [
+                'name' => $name,
+                'text' => FormatException::short($text),
+            ]);
     }
 
     private function entry(ZipArchive $zip, string $name): string
     {
         $stat = $zip->statName($name);
         if ($stat === false || $stat['size'] > self::LARGEST_ENTRY) {
-            throw new ActionException(
-                (string) __('refusals.operations.'.($stat === false ? 'not-archive' : 'larger-than-mb')),
-            );
+            throw ActionException::because('refusals.operations.'.($stat === false ? 'not-archive' : 'larger-than-mb'));
         }
 
         return (string) $zip->getFromName($name);

@@ -43,7 +43,7 @@ final readonly class BuildKey
     public function carryOut(Sitting $panel, Progress $progress): void
     {
         if ($panel->state === SittingState::Draft || $panel->state === SittingState::Open) {
-            throw new ActionException((string) __('refusals.panel.not-closed-its-key', ['panel' => $panel->name]));
+            throw ActionException::because('refusals.panel.not-closed-its-key', ['panel' => $panel->name]);
         }
         $recordings = $panel
             ->cases()

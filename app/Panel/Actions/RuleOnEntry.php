@@ -27,17 +27,13 @@ final readonly class RuleOnEntry
             $key = KeyVersion::query()->lockForUpdate()->findOrFail($entry->key_version_id);
             $newest = Cell::int(KeyVersion::query()->where('sitting_id', $key->sitting_id)->max('number'));
             if ($key->number !== $newest) {
-                throw new ActionException(
-                    (string) __('refusals.panel.version-key-followed-version', [
-                        'key' => $key->number,
-                        'newest' => $newest,
-                    ]),
-                );
+                throw ActionException::because('refusals.panel.version-key-followed-version', [
+                    'key' => $key->number,
+                    'newest' => $newest,
+                ]);
             }
             if ($entry->grade === Grade::Contested->value) {
-                throw new ActionException(
-                    (string) __('refusals.panel.panel-does-not-agree'),
-                );
+                throw ActionException::because('refusals.panel.panel-does-not-agree');
             }
             if ($key->frozen_at !== null) {
                 $entry = $this->copy($key)

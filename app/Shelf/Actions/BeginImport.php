@@ -34,7 +34,7 @@ final readonly class BeginImport
     public function __invoke(Golfer $golfer, UploadedFile $file, ?UploadedFile $meta, User $by): PendingImport
     {
         if (! $golfer->isConsenting()) {
-            throw new ActionException((string) __('import.no-consent', ['golfer' => $golfer->pseudonym]));
+            throw ActionException::because('import.no-consent', ['golfer' => $golfer->pseudonym]);
         }
         PendingImport::query()
             ->where('created_at', '<', now()->subWeek())
@@ -69,7 +69,7 @@ final readonly class BeginImport
         $from = @fopen($file->getRealPath(), 'rb');
         $stream = fopen('php://temp', 'w+b');
         if ($from === false || $stream === false) {
-            throw new ActionException((string) __('import.not-kept'));
+            throw ActionException::because('import.not-kept');
         }
         $hash = hash_init('sha256');
         $start = '';
@@ -94,10 +94,10 @@ final readonly class BeginImport
         $path = 'imports/'.$file->hashName();
         try {
             if (Storage::disk(OpenedImport::disk())->put($path, $stream) === false) {
-                throw new ActionException((string) __('import.not-kept'));
+                throw ActionException::because('import.not-kept');
             }
         } catch (FilesystemException) {
-            throw new ActionException((string) __('import.not-kept'));
+            throw ActionException::because('import.not-kept');
         } finally {
             if (is_resource($stream)) {
                 fclose($stream);

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Shelf\Actions;
 
+use App\Exceptions\Refusal;
 use App\Film\Ffmpeg;
 use App\Film\FilmFiles;
 use App\Models\Film;
-use App\Words\Refusal;
 use Core\CoreException;
 use Core\Film\Container;
 use Core\Film\FrameClock;
@@ -55,9 +55,9 @@ final readonly class ConvertFilm
             if ($film->state === 'waiting') {
                 $film->update([
                     'state' => 'refused',
-                    'message' => (string) __('refusals.shelf.film-not-made-ready', [
+                    'message' => (new Refusal('refusals.shelf.film-not-made-ready', [
                         'attempts' => self::MOST_ATTEMPTS,
-                    ]),
+                    ]))->toJson(),
                 ]);
             }
 
@@ -67,9 +67,12 @@ final readonly class ConvertFilm
         try {
             $this->convert($film, $mine);
         } catch (CoreException $e) {
-            $this->settle($film, $mine, ['state' => 'refused', 'message' => mb_substr(Refusal::sentence($e), 0, 300)]);
+            $this->settle($film, $mine, ['state' => 'refused', 'message' => Refusal::of($e)->toJson()]);
         } catch (\Throwable $e) {
-            $this->settle($film, $mine, ['state' => 'waiting', 'message' => 'Interrupted; it is tried again.']);
+            $this->settle($film, $mine, [
+                'state' => 'waiting',
+                'message' => (new Refusal('refusals.shelf.interrupted'))->toJson(),
+            ]);
 
             throw $e;
         }

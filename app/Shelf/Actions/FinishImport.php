@@ -31,9 +31,7 @@ final readonly class FinishImport
     {
         $import->load('golfer.consents');
         if (! $import->golfer->isConsenting()) {
-            throw new ActionException(
-                (string) __('import.no-consent', ['golfer' => $import->golfer->pseudonym]),
-            );
+            throw ActionException::because('import.no-consent', ['golfer' => $import->golfer->pseudonym]);
         }
         $opened = new OpenedImport($import);
         $in = $opened->read();

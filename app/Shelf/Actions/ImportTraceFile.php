@@ -40,12 +40,12 @@ final readonly class ImportTraceFile
         bool $isCold = false,
     ): Recording {
         if (! $golfer->isConsenting()) {
-            throw new ActionException((string) __('import.no-consent', ['golfer' => $golfer->pseudonym]));
+            throw ActionException::because('import.no-consent', ['golfer' => $golfer->pseudonym]);
         }
         $car = $meta === null ? new SideCar : SideCar::read((string) file_get_contents($meta['path']), $meta['name']);
         $stream = fopen($path, 'rb');
         if ($stream === false) {
-            throw new ActionException((string) __('refusals.shelf.cannot-read-nothing-stored', ['name' => $name]));
+            throw ActionException::because('refusals.shelf.cannot-read-nothing-stored', ['name' => $name]);
         }
         try {
             $in = RecordingReader::read($stream, $name, $car, new ImportSettings($device, null, target: $target));
@@ -54,14 +54,12 @@ final readonly class ImportTraceFile
         }
         foreach (['side-car' => $car->hand, 'file' => $in->facts->hand] as $what => $hand) {
             if ($hand !== null && $hand->value !== $golfer->handedness) {
-                throw new ActionException(
-                    (string) __('refusals.shelf.says-but-nothing-stored', [
-                        'what' => $what,
-                        'hand' => $hand->value,
-                        'golfer' => $golfer->pseudonym,
-                        'handedness' => $golfer->handedness,
-                    ]),
-                );
+                throw ActionException::because('refusals.shelf.says-but-nothing-stored', [
+                    'what' => $what,
+                    'hand' => $hand->value,
+                    'golfer' => $golfer->pseudonym,
+                    'handedness' => $golfer->handedness,
+                ]);
             }
         }
         $recording = ($this->store)(

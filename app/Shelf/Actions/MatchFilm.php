@@ -35,7 +35,7 @@ final readonly class MatchFilm
         return DB::transaction(function () use ($film, $change, $by): string {
             $film = Film::query()->lockForUpdate()->with('recording.stations')->findOrFail($film->id);
             if (! $film->isReady()) {
-                throw new ActionException((string) __('refusals.shelf.film-not-ready-yet'));
+                throw ActionException::because('refusals.shelf.film-not-ready-yet');
             }
             match ($change['by']) {
                 'hand' => $film->fill([
@@ -47,9 +47,7 @@ final readonly class MatchFilm
                 default => $this->event($film, $change),
             };
             if (abs($film->offset_s - $film->recording->t0) > 120.0) {
-                throw new ActionException(
-                    (string) __('refusals.shelf.film-would-lie-more'),
-                );
+                throw ActionException::because('refusals.shelf.film-would-lie-more');
             }
             $film->save();
             event(new FilmMatched($film->id));
@@ -66,15 +64,13 @@ final readonly class MatchFilm
     {
         $rate = (float) $film->rate_hz;
         if ($change['film'] > ($film->frames ?? 0) / $rate) {
-            throw new ActionException((string) __('refusals.shelf.film-not-as-long'));
+            throw ActionException::because('refusals.shelf.film-not-as-long');
         }
         $station =
             $change['code'] === null
                 ? null
                 : $film->recording->stationTimes()->all()[$change['code']] ??
-                    throw new ActionException(
-                        (string) __('refusals.shelf.station-no-time-here', ['code' => $change['code']]),
-                    );
+                    throw ActionException::because('refusals.shelf.station-no-time-here', ['code' => $change['code']]);
         $event = [
             'film' => $change['film'],
             'trace' => $station->t ?? $change['trace'],
@@ -89,7 +85,7 @@ final readonly class MatchFilm
             ),
         );
         if (count($others) >= self::MOST_EVENTS) {
-            throw new ActionException((string) __('refusals.shelf.twelve-events-enough-take'));
+            throw ActionException::because('refusals.shelf.twelve-events-enough-take');
         }
         $events = [...$others, $event];
         usort($events, static fn (array $a, array $b): int => $a['film'] <=> $b['film']);
@@ -109,9 +105,7 @@ final readonly class MatchFilm
             }
         }
         if (abs($drift) > self::MOST_DRIFT_PPM) {
-            throw new ActionException(
-                (string) __('refusals.shelf.these-events-would-make'),
-            );
+            throw ActionException::because('refusals.shelf.these-events-would-make');
         }
         $film->fill([
             'clock_events' => $events,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Shelf\Actions;
 
 use App\Exceptions\ActionException;
+use App\Exceptions\Refusal;
 use App\Models\Film;
 use App\Models\Recording;
 use App\Models\User;
@@ -31,26 +32,24 @@ final readonly class ReceiveFilm
     public function begin(Recording $recording, View $view, string $name, int $bytes, int $slowed, User $by): Film
     {
         if ($bytes > self::LARGEST) {
-            throw new ActionException(
-                (string) __('refusals.shelf.film-too-large', [
-                    'mb' => (int) round($bytes / 1048576),
-                    'most' => (int) round(self::LARGEST / 1048576),
-                ]),
-            );
+            throw ActionException::because('refusals.shelf.film-too-large', [
+                'mb' => (int) round($bytes / 1048576),
+                'most' => (int) round(self::LARGEST / 1048576),
+            ]);
         }
 
         return DB::transaction(function () use ($recording, $view, $name, $bytes, $slowed, $by): Film {
             Recording::query()->lockForUpdate()->findOrFail($recording->id);
             $there = Film::query()->where(['recording_id' => $recording->id, 'view' => $view->value])->first();
             if ($there !== null && $there->isReady()) {
-                throw new ActionException((string) __('refusals.shelf.there-already-take-away', [
+                throw ActionException::because('refusals.shelf.there-already-take-away', [
                     'view' => Term::view($view),
-                ]));
+                ]);
             }
             if ($there !== null && in_array($there->state, ['waiting', 'converting'], true)) {
-                throw new ActionException((string) __('refusals.shelf.swing-being-made-ready', [
+                throw ActionException::because('refusals.shelf.swing-being-made-ready', [
                     'view' => Term::view($view),
-                ]));
+                ]);
             }
             $there?->delete();
             event(new FilmAdded($recording, $view, $name, $bytes, $by));
@@ -77,10 +76,10 @@ final readonly class ReceiveFilm
         if ($offset === 0 && $film->state === 'arriving' && Container::recognised($part) === null) {
             $film->update([
                 'state' => 'refused',
-                'message' => (string) __('refusals.shelf.no-film'),
+                'message' => (new Refusal('refusals.shelf.no-film'))->toJson(),
             ]);
 
-            throw new ActionException((string) __('refusals.shelf.not-film-mp-mov'));
+            throw ActionException::because('refusals.shelf.not-film-mp-mov');
         }
 
         return DB::transaction(function () use ($film, $offset, $part): int {
@@ -93,21 +92,19 @@ final readonly class ReceiveFilm
                 return $film->received;
             }
             if ($part === '' || strlen($part) > self::PART || $offset + strlen($part) > $film->bytes) {
-                throw new ActionException(
-                    (string) __('refusals.shelf.part-does-not-belong'),
-                );
+                throw ActionException::because('refusals.shelf.part-does-not-belong');
             }
             $path = self::work($film);
             // Whatever a broken write left behind the last known byte is overwritten.
             $file =
                 fopen($path, 'c+b') ?:
-                throw new ActionException((string) __('refusals.shelf.film-cannot-written-down'));
+                throw ActionException::because('refusals.shelf.film-cannot-written-down');
             ftruncate($file, max(0, $offset));
             fseek($file, $offset);
             $written = fwrite($file, $part) === strlen($part) && fflush($file);
             fclose($file);
             if (! $written) {
-                throw new ActionException((string) __('refusals.shelf.disk-full-what-came'));
+                throw ActionException::because('refusals.shelf.disk-full-what-came');
             }
             $film->received = $offset + strlen($part);
             $film->container ??= Container::recognised($part)?->value;

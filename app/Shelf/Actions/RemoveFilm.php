@@ -23,9 +23,7 @@ final readonly class RemoveFilm
             $recording = Recording::query()->lockForUpdate()->findOrFail($film->recording_id);
             $round = self::roundShowing($film);
             if ($round !== null) {
-                throw new ActionException(
-                    (string) __('refusals.shelf.shows-film-its-readings', ['round' => $round->name]),
-                );
+                throw ActionException::because('refusals.shelf.shows-film-its-readings', ['round' => $round->name]);
             }
             $film->delete();
             event(new FilmRemoved($film, $recording, $by));

@@ -49,7 +49,7 @@ final readonly class SetFilmClock
                 ->with(['views', 'stations', 'channels'])
                 ->findOrFail($recording->id);
             if ($recording->views->isEmpty()) {
-                throw new ActionException((string) __('refusals.shelf.there-no-film-recording'));
+                throw ActionException::because('refusals.shelf.there-no-film-recording');
             }
             $before = $recording->pointsClock();
             $film = $recording->motion ?? $recording->views->firstOrFail();
@@ -66,18 +66,14 @@ final readonly class SetFilmClock
                 default => SharedEvent::match(self::views($recording), $recording->trace()),
             };
             if ($match === null) {
-                throw new ActionException(
-                    (string) __('refusals.shelf.film-trace-show-nothing'),
-                );
+                throw ActionException::because('refusals.shelf.film-trace-show-nothing');
             }
             $now = $match->clock->drifting($drift);
             if (abs($now->offsetS) > 30.0) {
-                throw new ActionException((string) __('refusals.shelf.clocks-would-lie-over'));
+                throw ActionException::because('refusals.shelf.clocks-would-lie-over');
             }
             if (abs($drift) > self::MOST_DRIFT_PPM) {
-                throw new ActionException(
-                    (string) __('refusals.shelf.clocks-would-drift-apart'),
-                );
+                throw ActionException::because('refusals.shelf.clocks-would-drift-apart');
             }
             // Stations seen in the film go with its clock: both run about the film's first frame.
             $stretch = $now->pace() / $before->pace();

@@ -40,9 +40,10 @@ final readonly class StoreRecording
         $checksum = self::checksum($trace);
         $known = Recording::query()->where('checksum', $checksum)->first();
         if ($known !== null) {
-            throw new ActionException(
-                (string) __('refusals.shelf.these-samples-already-on', ['public_id' => $known->public_id]),
-                ActionException::CONFLICT,
+            throw ActionException::because(
+                'refusals.shelf.these-samples-already-on',
+                ['public_id' => $known->public_id],
+                status: ActionException::CONFLICT,
             );
         }
 

@@ -56,7 +56,7 @@ final class FilmController extends Controller
             'progress' => round($film->progress, 3),
             'received' => $film->received,
             'bytes' => $film->bytes,
-            'message' => $film->message,
+            'message' => $film->says(),
         ]);
     }
 

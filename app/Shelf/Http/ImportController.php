@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Shelf\Http;
 
 use App\Exceptions\ActionException;
+use App\Exceptions\Refusal;
 use App\Http\Controller;
 use App\Models\Golfer;
 use App\Models\PendingImport;
@@ -12,7 +13,6 @@ use App\Shelf\Actions\BeginImport;
 use App\Shelf\Actions\DropImport;
 use App\Shelf\Actions\FinishImport;
 use App\Shelf\Pages\ImportPage;
-use App\Words\Refusal;
 use Core\CoreException;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -57,7 +57,7 @@ final class ImportController extends Controller
         } catch (ActionException|CoreException $e) {
             return redirect()
                 ->route('imports.show', $import)
-                ->with('refused', (string) __('import.refused', ['why' => rtrim(Refusal::sentence($e), '.')]));
+                ->with('refused', (string) __('import.refused', ['why' => rtrim(Refusal::sentenceOf($e), '.')]));
         }
 
         return redirect()

@@ -35,7 +35,7 @@ final class FilmRows
                 'ready' => $ready,
                 'underWay' => in_array($film?->state, self::UNDER_WAY, true),
                 'says' => $film === null ? (string) __('films.none') : self::says($film, $ready),
-                'trouble' => $film?->state === 'refused' ? $film->message : null,
+                'trouble' => $film?->state === 'refused' ? $film->says() : null,
                 'arriving' => $film?->state === 'arriving'
                     ? (string) __('films.not-whole', ['name' => $film->name])
                     : null,

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Shelf\Pages;
 
 use App\Exceptions\ActionException;
+use App\Exceptions\Refusal;
 use App\Models\Casts\Cell;
 use App\Models\PendingImport;
 use App\Shelf\OpenedImport;
-use App\Words\Refusal;
 use App\Words\Term;
 use Core\CoreException;
 use Core\Format\ColumnMap;
@@ -40,7 +40,7 @@ final readonly class ImportPage
             }
             $in = $problem === null ? $opened->read() : null;
         } catch (ActionException|CoreException $e) {
-            $problem = rtrim(Refusal::sentence($e), '.').'.';
+            $problem = rtrim(Refusal::sentenceOf($e), '.').'.';
         }
 
         return [

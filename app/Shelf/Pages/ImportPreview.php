@@ -16,6 +16,7 @@ use Core\Motion\Station;
 use Core\Motion\StationFinder;
 use Core\Motion\StationTimes;
 use Core\Number\Written;
+use Core\Remark\Remark;
 use Core\Trace\QualityFinding;
 use Core\Trace\Series;
 use Core\Trace\Trace;
@@ -61,7 +62,7 @@ final readonly class ImportPreview
                     'count' => count($note->measures),
                 ]),
             ], $assessment->quality()),
-            'assumed' => $in->notes,
+            'assumed' => array_map(fn (Remark $note): string => $this->words->said($note), $in->notes),
         ];
     }
 

@@ -50,10 +50,10 @@ final readonly class CloseRound
         DB::transaction(static function () use ($round, $by): void {
             $round = Sitting::query()->lockForUpdate()->findOrFail($round->id);
             if ($round->state !== SittingState::Open) {
-                throw new ActionException((string) __('refusals.sittings.not-open-nothing-changed', [
+                throw ActionException::because('refusals.sittings.not-open-nothing-changed', [
                     'round' => $round->name,
                     'state' => $round->state->value,
-                ]));
+                ]);
             }
             $in = $round
                 ->readings()
@@ -61,9 +61,7 @@ final readonly class CloseRound
                 ->whereHas('case', static fn ($q) => $q->where('occasion', 1))
                 ->count();
             if ($round->isPanel() && $in === 0) {
-                throw new ActionException(
-                    (string) __('refusals.sittings.nobody-handed-anything-there'),
-                );
+                throw ActionException::because('refusals.sittings.nobody-handed-anything-there');
             }
             $round->update(['state' => SittingState::Closed, 'closed_at' => now()]);
             event(new RoundClosed(

@@ -12,15 +12,21 @@ use App\Models\Reading;
 use App\Models\User;
 use App\Sight\Onlookers;
 use App\Sittings\Events\ReadingHandedIn;
+use App\Words\Wording;
 use Core\Reading\CaseKind;
 use Core\Reading\Stage;
+use Core\Remark\Remark;
 use Illuminate\Support\Facades\DB;
 
 /** Hands a complete reading in and locks it. Handing in twice is the same as once. */
 final readonly class HandInReading
 {
-    public function __construct(private Codebooks $codebooks, private HoldRound $hold, private Onlookers $onlookers)
-    {
+    public function __construct(
+        private Codebooks $codebooks,
+        private HoldRound $hold,
+        private Onlookers $onlookers,
+        private Wording $words,
+    ) {
     }
 
     /** @throws ActionException with everything that stands in the way */
@@ -32,15 +38,15 @@ final readonly class HandInReading
                 return;
             }
             if ($reading->isLocked()) {
-                throw new ActionException(
-                    (string) __('refusals.sittings.round-closed-what-saved'),
-                );
+                throw ActionException::because('refusals.sittings.round-closed-what-saved');
             }
             $obstacles = $reading
                 ->toCore()
                 ->obstacles($this->codebooks->of($reading->case->sitting), $reading->case->kind === CaseKind::Pair);
             if ($obstacles !== []) {
-                throw new ActionException(implode(' ', $obstacles));
+                throw ActionException::because('refusals.sittings.not-ready', [
+                    'obstacles' => implode(' ', array_map(fn (Remark $o): string => $this->words->say($o), $obstacles)),
+                ]);
             }
             $reading->update(['handed_in_at' => now()]);
             if ($reading->stage === Stage::Blind && $reading->case->sitting->reveals) {

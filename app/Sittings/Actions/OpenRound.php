@@ -110,10 +110,10 @@ final readonly class OpenRound
     private function ready(Sitting $round): array
     {
         if ($round->state !== SittingState::Draft) {
-            throw new ActionException((string) __('refusals.sittings.not-draft-nothing-changed', [
+            throw ActionException::because('refusals.sittings.not-draft-nothing-changed', [
                 'round' => $round->name,
                 'state' => $round->state->value,
-            ]));
+            ]);
         }
         $cases = $round
             ->cases()
@@ -122,23 +122,19 @@ final readonly class OpenRound
             ->get();
         $members = $round->members()->orderBy('users.id')->get();
         if ($cases->isEmpty() || $members->isEmpty()) {
-            throw new ActionException((string) __('refusals.sittings.round-needs-at-least'));
+            throw ActionException::because('refusals.sittings.round-needs-at-least');
         }
         foreach ($cases as $case) {
             foreach ($case->swings as $swing) {
                 if (! $swing->recording->golfer->isConsenting()) {
-                    throw new ActionException(
-                        (string) __('refusals.sittings.no-valid-consent-take', [
-                            'golfer' => $swing->recording->golfer->pseudonym,
-                        ]),
-                    );
+                    throw ActionException::because('refusals.sittings.no-valid-consent-take', [
+                        'golfer' => $swing->recording->golfer->pseudonym,
+                    ]);
                 }
                 if ($swing->recording->erased_at !== null) {
-                    throw new ActionException(
-                        (string) __('refusals.sittings.recording-erased-take-out', [
-                            'golfer' => $swing->recording->golfer->pseudonym,
-                        ]),
-                    );
+                    throw ActionException::because('refusals.sittings.recording-erased-take-out', [
+                        'golfer' => $swing->recording->golfer->pseudonym,
+                    ]);
                 }
             }
         }
@@ -247,9 +243,7 @@ final readonly class OpenRound
                     ->distinct()
                     ->count('case_id') === $asked->count(),
             ) ??
-            throw new ActionException(
-                (string) __('refusals.sittings.no-published-panel-study'),
-            );
+            throw ActionException::because('refusals.sittings.no-published-panel-study');
     }
 
     private function freezeKey(Sitting $round): KeyVersion

@@ -56,12 +56,10 @@ final readonly class PlanRound
             ->reject(static fn (User $u): bool => $u->role->maySit($kind))
             ->map(static fn (User $u): string => $u->name);
         if ($wrong->isNotEmpty()) {
-            throw new ActionException(
-                (string) __('refusals.sittings.cannot-read-study-nothing', [
-                    'join' => $wrong->join(', ', ' and '),
-                    'kind' => $kind->value,
-                ]),
-            );
+            throw ActionException::because('refusals.sittings.cannot-read-study-nothing', [
+                'join' => $wrong->join(', ', ' and '),
+                'kind' => $kind->value,
+            ]);
         }
 
         $cases = [
@@ -79,9 +77,7 @@ final readonly class PlanRound
             ->keyBy('id')
             ->all();
         if (count($known) !== count(array_unique($asked))) {
-            throw new ActionException(
-                (string) __('refusals.sittings.one-these-recordings-not'),
-            );
+            throw ActionException::because('refusals.sittings.one-these-recordings-not');
         }
         foreach ($cases as $case) {
             $this->mayStandTogether(
@@ -91,7 +87,7 @@ final readonly class PlanRound
         }
         $same = array_map(static fn (array $c): string => $c['kind']->value.implode(',', $c['recordings']), $cases);
         if (count($same) !== count(array_unique($same))) {
-            throw new ActionException((string) __('refusals.sittings.two-cases-round-same'));
+            throw ActionException::because('refusals.sittings.two-cases-round-same');
         }
         $this->mayBeRepeated(count($cases), $recordings, $repeats, $waits);
 
@@ -158,16 +154,14 @@ final readonly class PlanRound
     private function mayBeRepeated(int $cases, array $recordings, array $repeats, bool $waits): void
     {
         if (array_diff($repeats, $recordings) !== []) {
-            throw new ActionException((string) __('refusals.sittings.only-recording-round-shown'));
+            throw ActionException::because('refusals.sittings.only-recording-round-shown');
         }
         $room = Deal::room($cases, $waits);
         if (count($repeats) > $room) {
-            throw new ActionException(
-                trans_choice('refusals.sittings.repeats.'.($waits ? 'later' : 'within'), $room, [
-                    'cases' => $cases,
-                    'room' => $room,
-                ]),
-            );
+            throw ActionException::because('refusals.sittings.repeats.'.($waits ? 'later' : 'within'), [
+                'cases' => $cases,
+                'count' => $room,
+            ]);
         }
     }
 
@@ -213,7 +207,7 @@ final readonly class PlanRound
             default => null,
         };
         if ($says !== null) {
-            throw new ActionException((string) __("refusals.sittings.together.$says"));
+            throw ActionException::because("refusals.sittings.together.$says");
         }
     }
 

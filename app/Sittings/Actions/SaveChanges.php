@@ -6,11 +6,11 @@ namespace App\Sittings\Actions;
 
 use App\Codebook\Codebooks;
 use App\Exceptions\ActionException;
+use App\Exceptions\Refusal;
 use App\Models\Call;
 use App\Models\Casts\Cell;
 use App\Models\Reading;
 use App\Models\ReadingChange;
-use App\Words\Refusal;
 use Core\CoreException;
 use Core\Reading\Edit;
 use Core\Reading\Reading as CoreReading;
@@ -46,9 +46,9 @@ final readonly class SaveChanges
         return DB::transaction(function () use ($reading, $writer, $changes): array {
             $reading = ($this->hold)($reading);
             if ($reading->isLocked()) {
-                throw new ActionException((string) __($reading->handed_in_at !== null
+                throw ActionException::because($reading->handed_in_at !== null
                     ? 'refusals.sittings.reading-handed-locked-nothing'
-                    : 'refusals.sittings.round-closed-nothing-changed'), ActionException::LOCKED);
+                    : 'refusals.sittings.round-closed-nothing-changed', status: ActionException::LOCKED);
             }
             $known = array_flip(
                 ReadingChange::query()
@@ -92,7 +92,7 @@ final readonly class SaveChanges
                         $refused[] = [
                             'id' => $c['id'],
                             'target' => $c['target'],
-                            'because' => Refusal::sentence($e),
+                            'because' => Refusal::sentenceOf($e),
                             'conflict' => false,
                         ];
 

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Sittings\Pages;
 
 use App\Codebook\Codebooks;
+use App\Exceptions\Refusal;
 use App\Models\Casts\Cell;
 use App\Models\Recording;
 use App\Models\User;
 use App\Sight\Onlookers;
-use App\Words\Refusal;
 use App\Words\Term;
 use Core\CoreException;
 use Core\Number\Written;
@@ -51,7 +51,7 @@ final readonly class PlanPage
                     $asked['seed'],
                 );
             } catch (CoreException $e) {
-                $refused = (string) __('plan.refused', ['why' => ucfirst(Refusal::sentence($e))]);
+                $refused = (string) __('plan.refused', ['why' => ucfirst(Refusal::sentenceOf($e))]);
             }
         }
 

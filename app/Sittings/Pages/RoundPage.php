@@ -58,7 +58,7 @@ final readonly class RoundPage
             'title' => (string) __("round.title.{$round->state->value}", ['round' => $round->name]),
             'about' => $this->about($round),
             'work' => $work === null ? null : $this->underWay($work),
-            'problem' => $work?->state === WorkState::Failed ? $work->problem : null,
+            'problem' => $work?->state === WorkState::Failed ? $work->says() : null,
             'next' => $this->next($round),
             'first' => $round->state === SittingState::Closed &&
                 $round->isPanel() &&

@@ -10,6 +10,7 @@ use App\Models\Recording;
 use App\Words\Term;
 use Core\Measurement\Measure;
 use Core\Number\Written;
+use Core\Reading\BallFlight;
 use Core\Reading\CaseKind;
 use Core\Reading\Stage;
 
@@ -46,7 +47,7 @@ final class SecondLook
         $case->loadMissing('swings.recording.measured');
         $swings = array_values($case->swings->map(static fn (CaseSwing $s): array => [
             'name' => $case->kind === CaseKind::Single ? '' : $case->swingName($s),
-            'says' => ucfirst($s->recording->flight()?->words() ?? (string) __('reading.outcome.not-written')).'.',
+            'says' => self::outcome($s->recording->flight()),
         ])->all());
         $numbers = $reading->arm->trace
             ? array_values($case->swings->map(fn (CaseSwing $s): array => $this->numbers($s->recording))->all())
@@ -85,6 +86,13 @@ final class SecondLook
         }
 
         return $rows;
+    }
+
+    private static function outcome(?BallFlight $flight): string
+    {
+        $says = $flight === null ? (string) __('reading.outcome.not-written') : Term::flight($flight);
+
+        return ucfirst($says).'.';
     }
 
     /** @return array<string, array{label: string, value: string, uncertainty: string, unit: string}> by measure */

@@ -19,7 +19,7 @@ final class WorkController extends Controller
         return response()->json([
             'state' => $work->state,
             'progress' => round($work->progress, 3),
-            'problem' => $work->problem,
+            'problem' => $work->problem === null ? null : $work->says(),
             'cancelling' => $work->cancelling,
         ]);
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Works\Jobs;
 
 use App\Exceptions\ActionException;
+use App\Exceptions\Refusal;
 use App\Models\Enums\WorkState;
 use App\Models\Work;
 use App\Works\Doers;
@@ -47,17 +48,17 @@ final class DoWork implements ShouldQueue
         if ($taken === 0 || $work === null) {
             return;
         }
-        $end = static fn (WorkState $state, ?string $problem = null): int => Work::query()
+        $end = static fn (WorkState $state, ?Refusal $problem = null): int => Work::query()
             ->whereKey($work->id)
             ->where('attempts', $work->attempts)
             ->where('state', WorkState::Running)
             ->update([
                 'state' => $state,
-                'problem' => $problem === null ? null : mb_substr($problem, 0, 500),
+                'problem' => $problem?->toJson(),
                 ...$state === WorkState::Done ? ['progress' => 1] : [],
             ]);
         if ($work->attempts > self::MOST_ATTEMPTS) {
-            $end(WorkState::Failed, (string) __('refusals.works.interrupted'));
+            $end(WorkState::Failed, new Refusal('refusals.works.interrupted'));
 
             return;
         }
@@ -65,16 +66,13 @@ final class DoWork implements ShouldQueue
             $doers->carryOut($work, Progress::ofWork($work));
             $end(WorkState::Done);
         } catch (ActionException $e) {
-            $end(WorkState::Failed, $e->getMessage());
+            $end(WorkState::Failed, $e->refusal);
         } catch (WorkStopped $e) {
             if ($e->cancelled) {
                 $end(WorkState::Cancelled);
             }
         } catch (\Throwable $e) {
-            $end(
-                WorkState::Failed,
-                (string) __('refusals.works.went-wrong'),
-            );
+            $end(WorkState::Failed, new Refusal('refusals.works.went-wrong'));
 
             throw $e;
         }

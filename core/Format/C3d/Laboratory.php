@@ -5,12 +5,15 @@ declare(strict_types=1);
 namespace Core\Format\C3d;
 
 use Core\CoreException;
+use Core\Format\Assumed;
 use Core\Format\FormatException;
 use Core\Format\ImportedRecording;
 use Core\Format\SideCar;
 use Core\Motion\Handedness;
 use Core\Motion\Motion;
 use Core\Motion\Views;
+use Core\Number\Written;
+use Core\Remark\Remark;
 use Core\Trace\DeviceClass;
 use Core\Trace\Foot;
 use Core\Trace\Stance;
@@ -67,7 +70,7 @@ final class Laboratory
             static fn (Platform $a, Platform $b): int => $turn($b->centre()->x, $b->centre()->y)[0] <=>
                 $turn($a->centre()->x, $a->centre()->y)[0],
         );
-        $notes = count($plates) === 2 ? ['The plate nearer the target was taken for the lead foot.'] : [];
+        $notes = count($plates) === 2 ? [Remark::of(Assumed::LeadIsNearer)] : [];
 
         $wrenches = array_map(
             static fn (Platform $p): array => self::turned($p->wrench($c3d->analog), $turn, $mirror),
@@ -97,8 +100,8 @@ final class Laboratory
             $massKg = $total > 150.0 && $total < 2500.0 ? $total / 9.80665 : null;
             $notes[] =
                 $massKg === null
-                    ? 'The mass is not known: nobody stands still at the start.'
-                    : sprintf('The mass, %.1f kg, was taken from the first 0.3 s.', $massKg);
+                    ? Remark::of(Assumed::MassUnknown)
+                    : Remark::of(Assumed::MassStanding, mass: Written::fixed($massKg, 1));
         }
         $trace = new Trace(
             count($wrenches) === 1 ? DeviceClass::Plate : DeviceClass::DualPlate,
@@ -209,7 +212,7 @@ final class Laboratory
      * @param  list<array{fx: list<float>, fy: list<float>, fz: list<float>, mz: list<float>, cx: list<float>,
      *     cy: list<float>}>  $wrenches
      * @param  array<string, array{list<float>, list<float>, list<float>}>  $points
-     * @param  list<string>  $notes
+     * @param  list<Remark>  $notes
      * @return array{float, float, Stance|null}
      *
      * @throws CoreException
@@ -219,7 +222,7 @@ final class Laboratory
         $lead = self::footOf($points, 'lead');
         $trail = self::footOf($points, 'trail');
         if ($lead !== null && $trail !== null) {
-            $notes[] = 'The feet were taken from heel and toe points at the start.';
+            $notes[] = Remark::of(Assumed::FeetFromPoints);
         } elseif (count($wrenches) === 2) {
             [$lead, $trail] = array_map(
                 static fn (array $w): array => [
@@ -230,11 +233,9 @@ final class Laboratory
                 ],
                 $wrenches,
             );
-            $notes[] = 'The feet were taken to stand where each pressed at the start; their lengths are assumed.';
+            $notes[] = Remark::of(Assumed::FeetFromPressure);
         } else {
-            $notes[] =
-                'Where the feet stood is not known: a single plate and no heel and toe points. The origin is where it '
-                    .'was pressed at the start.';
+            $notes[] = Remark::of(Assumed::FeetUnknown);
 
             return [
                 self::start(array_slice($wrenches[0]['cx'], 0, $standing)),

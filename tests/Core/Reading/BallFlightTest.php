@@ -4,25 +4,6 @@ use Core\CoreException;
 use Core\Reading\BallFlight;
 use Core\Simulation\Flight;
 
-it('says what the ball did in words that hold for either hand', function (array $of, string $says) {
-    expect((new BallFlight(...$of))->words())->toBe($says);
-})->with([
-    [[0.4, -0.9, 'normal', 'centre'], 'started straight, flew straight, normal; struck in the centre'],
-    [
-        [3.2, 5.0, 'high', 'thin', 2.0],
-        'started 3° to the push side, faded 5°, high; struck thin, low point 2 cm ahead of the ball',
-    ],
-    [
-        [-4.0, -9.0, 'low', 'fat', -4.0],
-        'started 4° to the pull side, hooked 9°, low; struck fat, low point 4 cm behind the ball',
-    ],
-    [[2.0, 12.0, 'normal', 'top'], 'started 2° to the push side, sliced 12°, normal; topped'],
-    [
-        [2.0, -3.0, 'normal', 'toe', 0.0],
-        'started 2° to the push side, drew 3°, normal; struck toe, low point 0 cm ahead of the ball',
-    ],
-]);
-
 it('survives being written down, and refuses what nobody could have seen', function () {
     $flight = new BallFlight(-2.5, 7.0, 'high', 'heel', 3.0);
     expect(BallFlight::fromArray($flight->toArray()))

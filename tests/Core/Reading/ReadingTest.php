@@ -29,22 +29,17 @@ it('is complete when every fault has a call and what is present has a severity a
 it('says one by one what stands in the way', function () {
     $calls = allAbsent(['sway' => new Call('sway', Presence::Present)]);
     unset($calls['fall-off']);
-    expect(
-        (new Reading($calls, ['hang-back', 'sway'], 'one two three four five six seven eight nine'))->obstacles(
-            Codebook::standard(),
-        ),
-    )
+    $reading = new Reading($calls, ['hang-back', 'sway'], 'one two three four five six seven eight nine');
+    expect(said($reading->obstacles(Codebook::standard())))
         ->toBe([
             'Drifting off the ball is called present without a severity.',
             'Does not finish on the lead side has no call.',
             'A first cause must be a fault called present, or "not in the feet".',
             'The cue has more than eight words.',
         ])
-        ->and(
-            (new Reading(allAbsent(['sway' => new Call('sway', Presence::Present, Severity::Slight)])))->obstacles(
-                Codebook::standard(),
-            ),
-        )
+        ->and(said((new Reading(
+            allAbsent(['sway' => new Call('sway', Presence::Present, Severity::Slight)]),
+        ))->obstacles(Codebook::standard())))
         ->toBe(['A first cause is missing.']);
 });
 

@@ -68,7 +68,7 @@ $bad = ['1e308', '3e38', '1e999', '-1e999'];
 
 it('refuses in a CSV, in a sentence with line and column', function (string $column, string $cell) {
     expect(fn () => RecordingReader::read(stream(csvWith($column, $cell)), 'swing.csv'))->toThrow(
-        fn (CoreException $e) => expect(App\Words\Refusal::sentence($e))->toContain('swing.csv')->not->toContain('Exception'),
+        fn (CoreException $e) => expect(App\Exceptions\Refusal::sentenceOf($e))->toContain('swing.csv')->not->toContain('Exception'),
     );
 })
     ->with(['lead_pct', 'copx_mm', 't_s'])

@@ -6,6 +6,7 @@ use Core\Consensus\Grade;
 use Core\Measurement\Measure;
 use Core\Motion\Station;
 use Core\Motion\View;
+use Core\Reading\BallFlight;
 use Core\Reading\Miss;
 use Core\Reading\Stop;
 use Core\Trace\DeviceClass;
@@ -86,3 +87,22 @@ it('explains in place only words that the glossary has, and each under an id of 
     preg_match_all('/<span id="(term-[0-9]+)" popover/', $page, $ids);
     expect($ids[1])->not->toBe([])->toBe(array_values(array_unique($ids[1])));
 });
+
+it('says what the ball did in words that hold for either hand', function (array $of, string $says) {
+    expect(Term::flight(new BallFlight(...$of)))->toBe($says);
+})->with([
+    [[0.4, -0.9, 'normal', 'centre'], 'started straight, flew straight, normal; struck in the centre'],
+    [
+        [3.2, 5.0, 'high', 'thin', 2.0],
+        'started 3° to the push side, faded 5°, high; struck thin, low point 2 cm ahead of the ball',
+    ],
+    [
+        [-4.0, -9.0, 'low', 'fat', -4.0],
+        'started 4° to the pull side, hooked 9°, low; struck fat, low point 4 cm behind the ball',
+    ],
+    [[2.0, 12.0, 'normal', 'top'], 'started 2° to the push side, sliced 12°, normal; topped'],
+    [
+        [2.0, -3.0, 'normal', 'toe', 0.0],
+        'started 2° to the push side, drew 3°, normal; struck toe, low point 0 cm ahead of the ball',
+    ],
+]);

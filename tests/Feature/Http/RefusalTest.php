@@ -2,10 +2,14 @@
 
 declare(strict_types=1);
 
-use App\Words\Refusal;
+use App\Exceptions\ActionException;
+use App\Exceptions\Refusal;
+use App\Models\Film;
 use Core\Codebook\CodebookException;
+use Core\Film\FilmException;
 use Core\Format\FormatException;
 use Core\Reading\ReadingException;
+use Illuminate\Support\Facades\Lang;
 use PhpParser\Node;
 use PhpParser\Node\Expr;
 use PhpParser\NodeFinder;
@@ -93,7 +97,7 @@ function refusingArea(Expr\StaticCall|Expr\MethodCall $call, string $file): ?str
         $class = basename($file, '.php');
     }
 
-    return str_ends_with($class, 'Exception') ? lcfirst(substr($class, 0, -9)) : null;
+    return str_ends_with($class, 'Exception') && $class !== 'ActionException' ? lcfirst(substr($class, 0, -9)) : null;
 }
 
 /** @return list<string> relative to the project's root */
@@ -166,14 +170,73 @@ it('says every thing that a code speaks of', function () {
 
 it('puts a refusal into another one in small letters', function () {
     $inner = ReadingException::because('confidence');
-    expect(Refusal::sentence($inner))->toBe('Confidence lies between 50 and 100 per cent.')
-        ->and(Refusal::sentence(FormatException::at('a.csv', 3, 'sure', $inner)))
+    expect(Refusal::sentenceOf($inner))->toBe('Confidence lies between 50 and 100 per cent.')
+        ->and(Refusal::sentenceOf(FormatException::at('a.csv', 3, 'sure', $inner)))
         ->toBe('a.csv, line 3, column sure: confidence lies between 50 and 100 per cent.');
 });
 
 it('takes what somebody wrote as it is, also where it looks like a line or a placeholder', function () {
     foreach ([':held', 'core.reading.confidence', '%s {"a":1}', ":lens'", "\xff\xfe", ''] as $text) {
-        expect(Refusal::sentence(CodebookException::because('no-lens', lens: $text, held: 'sway')))
+        expect(Refusal::sentenceOf(CodebookException::because('no-lens', lens: $text, held: 'sway')))
             ->toBe("There is no lens '$text'; held: sway.");
     }
+});
+
+it('is kept whole, to be said in the words of then; a sentence of before stays what it was', function () {
+    $refused = [
+        Refusal::of(ReadingException::because('text', what: 'cue', most: 90)),
+        Refusal::of(FormatException::at('a.csv', 3, 'sure', ReadingException::because('confidence'))),
+        ActionException::because('refusals.sittings.repeats.later', ['cases' => 5, 'count' => 0])->refusal,
+        new Refusal('refusals.works.interrupted'),
+    ];
+    foreach ($refused as $one) {
+        expect(Refusal::kept($one->toJson()))->toEqual($one)
+            ->and(Refusal::kept($one->toJson())->sentence())->toBe($one->sentence())
+            ->and($one->sentence())->not->toContain('refusals.')->not->toMatch('/:[a-z]/');
+    }
+    expect($refused[2]->sentence())->toContain('none can be');
+    foreach (['Interrupted; it is tried again.', '{"a":1}', '[]', 'null', '{"line":3}', '12', ''] as $then) {
+        expect(Refusal::kept($then)->sentence())->toBe($then);
+    }
+    $broken = FilmException::because('codec', codec: "\xff\xfe");
+    expect(Refusal::kept(Refusal::of($broken)->toJson())->sentence())->toContain('coded in a way that is not taken');
+    $film = Film::query()->firstOrNew();
+    $film->message = Refusal::of(FilmException::because('no-film'))->toJson();
+    Lang::addLines(['core.film.no-film' => 'Nothing to look at.'], 'en');
+    expect($film->says())->toBe('Nothing to look at.');
+});
+
+it('has a line for everything that an action refuses, and is told what the line speaks of', function () {
+    $parser = (new ParserFactory)->createForNewestSupportedVersion();
+    $seen = 0;
+    foreach (phpFiles('app') as $file) {
+        $source = (string) file_get_contents(base_path($file));
+        if (! str_contains($source, 'ActionException::because(')) {
+            continue;
+        }
+        $calls = (new NodeFinder)->find(
+            (array) $parser->parse($source),
+            fn (Node $n): bool => $n instanceof Expr\StaticCall
+                && $n->class instanceof Node\Name
+                && $n->class->getLast() === 'ActionException'
+                && $n->name instanceof Node\Identifier
+                && $n->name->name === 'because',
+        );
+        foreach ($calls as $call) {
+            $with = $call->getArgs()[1]->value ?? null;
+            $told = $with instanceof Expr\Array_
+                ? array_map(fn (Node\ArrayItem $item): string => $item->key->value ?? '', $with->items)
+                : [];
+            foreach (literals($call->getArgs()[0]->value) as $line) {
+                $seen++;
+                expect(Lang::has($line))->toBeTrue("$file refuses by $line, which is no line");
+                preg_match_all('/:([a-z][a-z0-9_-]*[a-z0-9])/i', (string) Lang::get($line), $asked);
+                foreach ($asked[1] as $name) {
+                    $known = array_filter($told, fn (string $t): bool => str_starts_with(lcfirst($name), $t));
+                    expect($known)->not->toBe([], "$file does not say :$name of $line");
+                }
+            }
+        }
+    }
+    expect($seen)->toBeGreaterThan(60);
 });

@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Format;
+
+use Core\Remark\RemarkCode;
+
+/** What was assumed where a file does not say it. */
+enum Assumed: string implements RemarkCode
+{
+    case LeadIsNearer = 'assumed.lead-is-nearer';
+    case MassUnknown = 'assumed.mass-unknown';
+    /** mass, kg */
+    case MassStanding = 'assumed.mass-standing';
+    case FeetFromPoints = 'assumed.feet-from-points';
+    case FeetFromPressure = 'assumed.feet-from-pressure';
+    case FeetUnknown = 'assumed.feet-unknown';
+}
