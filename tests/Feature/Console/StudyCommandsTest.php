@@ -1,7 +1,7 @@
 <?php
 
+use App\Console\ConsoleException;
 use App\Console\Workers;
-use Core\CoreException;
 use Core\Simulation\CoverageStudy;
 use Core\Simulation\ScaleCoverage;
 use Illuminate\Support\Facades\Artisan;
@@ -151,9 +151,8 @@ it('shares work among processes and gives the results in order', function (int $
 })->with([1, 2, 4, 20]);
 
 it('hands on what a process threw, and its end', function () {
-    $task = static fn (int $i): string => $i === 2 ? throw new CoreException('no such thing') : 'done';
-    expect(fn () => iterator_to_array(Workers::map(3, array_fill(0, 5, 1.0), $task)))->toRefuse('no such thing',
-    );
+    $task = static fn (int $i): string => $i === 2 ? throw ConsoleException::because('width') : 'done';
+    expect(fn () => iterator_to_array(Workers::map(3, array_fill(0, 5, 1.0), $task)))->toRefuse('--width must be above 0');
     $dies = static function (int $i): string {
         if ($i === 1) {
             posix_kill((int) getmypid(), SIGKILL);

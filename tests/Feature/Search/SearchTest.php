@@ -8,7 +8,7 @@ use Illuminate\Support\Facades\DB;
 use Tests\TestCase;
 
 /** @return array<string, list<string>> names found, by kind */
-function found(TestCase $test, User $user, string $asked): array
+function foundFor(TestCase $test, User $user, string $asked): array
 {
     app('auth')->forgetGuards();
     app(Onlookers::class)->forget();
@@ -21,14 +21,14 @@ function found(TestCase $test, User $user, string $asked): array
 it('leads the head coach to golfers, recordings, people, rounds, faults, measures, words and pages', function () {
     $golfer = Recording::query()->with('golfer')->firstOrFail()->golfer->pseudonym;
     $coach = $this->headCoach();
-    expect(found($this, $coach, mb_strtoupper($golfer))['Golfers'])->toBe([$golfer])
-        ->and(found($this, $coach, "$golfer iron")['Recordings'] ?? [])->each->toStartWith($golfer)
-        ->and(found($this, $coach, 'kit')['People'])->toBe(['Kit Marlpit'])
-        ->and(found($this, $coach, 'spring')['Rounds and panel studies'])->toContain('Spring round')
-        ->and(found($this, $coach, 'spinning out')['Faults'])->toBe(['Spinning out'])
-        ->and(found($this, $coach, 'lead share impact')['Measures'])->toContain('Lead share at impact')
-        ->and(found($this, $coach, 'lens')['Words'])->toContain('lens')
-        ->and(found($this, $coach, 'record')['Pages'])->toBe(['Record']);
+    expect(foundFor($this, $coach, mb_strtoupper($golfer))['Golfers'])->toBe([$golfer])
+        ->and(foundFor($this, $coach, "$golfer iron")['Recordings'] ?? [])->each->toStartWith($golfer)
+        ->and(foundFor($this, $coach, 'kit')['People'])->toBe(['Kit Marlpit'])
+        ->and(foundFor($this, $coach, 'spring')['Rounds and panel studies'])->toContain('Spring round')
+        ->and(foundFor($this, $coach, 'spinning out')['Faults'])->toBe(['Spinning out'])
+        ->and(foundFor($this, $coach, 'lead share impact')['Measures'])->toContain('Lead share at impact')
+        ->and(foundFor($this, $coach, 'lens')['Words'])->toContain('lens')
+        ->and(foundFor($this, $coach, 'record')['Pages'])->toBe(['Record']);
     foreach (collect($this->getJson('/search?q=s')->json('groups'))->pluck('hits')->flatten(1) as $hit) {
         app('auth')->forgetGuards();
         $this->actingAs($coach)->get($hit['url'])->assertOk();
@@ -48,9 +48,9 @@ it('finds for anybody only what they may open, and says no more of the rest than
         }
     }
     $tam = $this->person('tam');
-    expect(found($this, $tam, 'kit'))->toBe([])
-        ->and(found($this, $tam, 'tam')['People'])->toBe(['Tam Brackley'])
-        ->and(found($this, $tam, 'shelf'))->not->toHaveKey('Pages');
+    expect(foundFor($this, $tam, 'kit'))->toBe([])
+        ->and(foundFor($this, $tam, 'tam')['People'])->toBe(['Tam Brackley'])
+        ->and(foundFor($this, $tam, 'shelf'))->not->toHaveKey('Pages');
 });
 
 it('does not find what waits for a blind reading of one’s own, be one the head coach', function () {
@@ -61,22 +61,22 @@ it('does not find what waits for a blind reading of one’s own, be one the head
         ->where('golfer_id', $golfer->id)
         ->whereKeyNot($recording->id)
         ->update(['golfer_id' => DB::table('golfers')->where('id', '<>', $golfer->id)->value('id')]);
-    expect(found($this, $coach, $golfer->pseudonym))->toHaveKeys(['Golfers', 'Recordings']);
+    expect(foundFor($this, $coach, $golfer->pseudonym))->toHaveKeys(['Golfers', 'Recordings']);
     DB::statement('alter table sitting_cases disable trigger user');
     $open = $this->round('Autumn');
     $open->members()->syncWithoutDetaching([$coach->id]);
     $open->addCase(CaseKind::Single, [$recording->id], true, true);
-    expect(found($this, $coach, $golfer->pseudonym))->not->toHaveKeys(['Golfers'])->not->toHaveKey('Recordings')
-        ->and(found($this, $coach, 'no such thing'))->toBe([]);
+    expect(foundFor($this, $coach, $golfer->pseudonym))->not->toHaveKeys(['Golfers'])->not->toHaveKey('Recordings')
+        ->and(foundFor($this, $coach, 'no such thing'))->toBe([]);
 });
 
 it('takes signs of a pattern for what they are, and refuses what is no text', function () {
     $coach = $this->headCoach();
-    expect(array_keys(found($this, $coach, '%')))->toBe(['Words'])
-        ->and(found($this, $coach, '_'))->not->toHaveKey('Golfers')
-        ->and(found($this, $coach, '\\'))->toBe([])
-        ->and(found($this, $coach, "' or 1=1 --"))->toBe([])
-        ->and(found($this, $coach, '   '))->toBe([]);
+    expect(array_keys(foundFor($this, $coach, '%')))->toBe(['Words'])
+        ->and(foundFor($this, $coach, '_'))->not->toHaveKey('Golfers')
+        ->and(foundFor($this, $coach, '\\'))->toBe([])
+        ->and(foundFor($this, $coach, "' or 1=1 --"))->toBe([])
+        ->and(foundFor($this, $coach, '   '))->toBe([]);
     $this->getJson('/search?q[]=a')->assertStatus(422);
     $this->getJson('/search?q='.str_repeat('a', 81))->assertStatus(422);
     $this->get('/search?q=<script>alert(1)</script>')->assertOk()->assertDontSee('<script>alert', false);
