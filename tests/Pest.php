@@ -84,7 +84,7 @@ function worded(?Remark $remark): ?string
  * @param  list<Remark>  $remarks
  * @return list<string> their sentences in the words of lang/en
  */
-function said(array $remarks): array
+function sentences(array $remarks): array
 {
     return array_map(static fn (Remark $r): string => inWords()->say($r), $remarks);
 }

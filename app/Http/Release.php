@@ -13,9 +13,12 @@ final class Release
     /** Where parts of a release lie: its name and the path of the file. */
     public const PATH = '#^/parts/([0-9a-f]{12})(/(?:js|css|vendor)/.+)$#D';
 
+    private static ?string $current = null;
+
+    /** Looked up anew: what asks for this begins a page. */
     public static function current(): string
     {
-        return self::of(public_path());
+        return self::$current = self::of(public_path());
     }
 
     public static function of(string $public): string
@@ -34,6 +37,6 @@ final class Release
     /** Where a page finds a script or a style, as in js/bench/page.js. */
     public static function part(string $file): string
     {
-        return '/parts/'.self::current()."/$file";
+        return '/parts/'.(self::$current ??= self::current())."/$file";
     }
 }

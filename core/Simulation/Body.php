@@ -14,6 +14,8 @@ use Core\Trace\Stance;
 /**
  * The synthetic golfer's body: constant limb lengths, arms and legs closed by two-bone inverse
  * kinematics, feet that lift and spin about the ball of the foot. Stance frame, mm.
+ *
+ * @phpstan-type FootPose array{heading: Vec3, heel: Vec3, ankle: Vec3, ball: Vec3, toe: Vec3}
  */
 final class Body
 {
@@ -68,8 +70,20 @@ final class Body
         return new Motion($rateHz, $points);
     }
 
-    /** @return array<string, Vec3> */
-    public function pose(float $t): array
+    /** The body's centre of mass: the pelvis weighs 0.55, the chest 0.45. */
+    public function centre(float $t): Vec3
+    {
+        $trunk = $this->trunk($t);
+
+        return $trunk['pelvis']->times(0.55)->plus($trunk['chest'], 0.45);
+    }
+
+    /**
+     * From the feet up to the chest, and the way pelvis and spine point.
+     *
+     * @return array{lead: FootPose, trail: FootPose, across: Vec3, ahead: Vec3, pelvis: Vec3, spine: Vec3, chest: Vec3}
+     */
+    private function trunk(float $t): array
     {
         $s = $this->score;
         $l = $this->segments;
@@ -91,14 +105,38 @@ final class Body
             $l['thigh'] + $l['shank'] + $l['ankle'] - $s->at('squat', $t),
         );
         $pelvis = $this->withinReach($pelvis, $across, $lead['ankle'], $trail['ankle']);
-        $leadHip = $pelvis->plus($across, $l['hip']);
-        $trailHip = $pelvis->plus($across, -$l['hip']);
-
         $lean = deg2rad($s->at('lean', $t));
         // Shorter clubs are played from a deeper bend.
         $bend = deg2rad($s->at('bend', $t) + 0.05 * (1000.0 - $l['club']));
         $spine = new Vec3(-sin($lean), sin($bend) * cos($lean), cos($bend) * cos($lean));
-        $chest = $pelvis->plus($spine, $l['trunk']);
+
+        return [
+            'lead' => $lead,
+            'trail' => $trail,
+            'across' => $across,
+            'ahead' => $ahead,
+            'pelvis' => $pelvis,
+            'spine' => $spine,
+            'chest' => $pelvis->plus($spine, $l['trunk']),
+        ];
+    }
+
+    /** @return array<string, Vec3> */
+    public function pose(float $t): array
+    {
+        $s = $this->score;
+        $l = $this->segments;
+        [
+            'lead' => $lead,
+            'trail' => $trail,
+            'across' => $across,
+            'ahead' => $ahead,
+            'pelvis' => $pelvis,
+            'spine' => $spine,
+            'chest' => $chest,
+        ] = $this->trunk($t);
+        $leadHip = $pelvis->plus($across, $l['hip']);
+        $trailHip = $pelvis->plus($across, -$l['hip']);
         $side = (new Vec3(1.0, 0.0, 0.0))->plus($spine, -$spine->x)->unit();
         $down = new Vec3(
             $spine->y * $side->z - $spine->z * $side->y,
@@ -211,11 +249,13 @@ final class Body
         $arm = self::inPlane(deg2rad($this->score->at('arm', $t)), deg2rad($this->score->at('arm_plane', $t)));
         $hands = $leadShoulder->plus($arm, $full * $this->score->at('reach', $t));
         $most = 0.992 * $full;
-        for ($i = 0; $i < 40; $i++) {
+        for ($i = 0, $drawn = true; $drawn && $i < 40; $i++) {
+            $drawn = false;
             foreach ([[$leadShoulder, 0.0], [$trailShoulder, 75.0]] as [$shoulder, $alongShaft]) {
                 $reach = $hands->plus($shaft, $alongShaft)->minus($shoulder);
                 if ($reach->length() > $most) {
                     $hands = $shoulder->plus($reach->unit(), $most)->plus($shaft, -$alongShaft);
+                    $drawn = true;
                 }
             }
         }
@@ -239,9 +279,7 @@ final class Body
         return $pelvis;
     }
 
-    /**
-     * @return array{heading: Vec3, heel: Vec3, ankle: Vec3, ball: Vec3, toe: Vec3}
-     */
+    /** @return FootPose */
     private function foot(int $side, Foot $foot, float $heelUp, float $spinDeg, float $toeUp): array
     {
         $length = $foot->lengthMm;

@@ -40,6 +40,11 @@ final readonly class Ground
                 array_flip(['share', 'total', 'couple', 'twist', 'lead_cop', 'trail_cop', 'trail_edge']),
             ),
         );
+        $feet = [];
+        foreach (['lead' => $body->stance->lead, 'trail' => $body->stance->trail] as $side => $foot) {
+            $heading = deg2rad($foot->heading());
+            $feet[$side] = [$foot, sin($heading), cos($heading)];
+        }
         for ($i = 0; $i < $n; $i++) {
             $share = $curve['share'][$i] / 100.0;
             $total = $curve['total'][$i] / 100.0 * $weight;
@@ -48,10 +53,9 @@ final readonly class Ground
             $couple = $curve['couple'][$i] / 100.0 * $weight;
             $twist = $curve['twist'][$i] * $spec->massKg;
             foreach (['lead' => $share, 'trail' => 1.0 - $share] as $side => $part) {
-                $foot = $side === 'lead' ? $body->stance->lead : $body->stance->trail;
+                [$foot, $sin, $cos] = $feet[$side];
                 // A foot that pushes backward is moved forward: the trail foot's share of the couple is +y.
                 $opposed = $side === 'trail' ? $couple : -0.75 * $couple;
-                $heading = deg2rad($foot->heading());
                 $along = $curve[$side.'_cop'][$i] / 100.0 * $foot->lengthMm;
                 $out[$side.'_fx_n'][] = $fx * $part;
                 $out[$side.'_fy_n'][] = $fy * ($side === 'trail' ? 0.2 : 0.8) + $opposed;
@@ -59,8 +63,8 @@ final readonly class Ground
                 $out[$side.'_mz_nm'][] = $twist * $part;
                 // Outward of the trail foot is away from the target.
                 $across = $side === 'trail' ? -$curve['trail_edge'][$i] / 100.0 * $foot->widthMm : 0.0;
-                $out[$side.'_copx_mm'][] = $foot->xMm + $along * sin($heading) + $across * cos($heading);
-                $out[$side.'_copy_mm'][] = $foot->yMm + $along * cos($heading) - $across * sin($heading);
+                $out[$side.'_copx_mm'][] = $foot->xMm + $along * $sin + $across * $cos;
+                $out[$side.'_copy_mm'][] = $foot->yMm + $along * $cos - $across * $sin;
             }
         }
 
@@ -79,8 +83,7 @@ final readonly class Ground
         $rate = self::RATE / $step;
         $x = $y = [];
         for ($i = 0; $i <= intdiv($n, $step) + 1; $i++) {
-            $pose = $body->pose($i / $rate);
-            $centre = $pose['pelvis']->times(0.55)->plus($pose['chest'], 0.45);
+            $centre = $body->centre($i / $rate);
             $x[] = $centre->x;
             $y[] = $centre->y;
         }

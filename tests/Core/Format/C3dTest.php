@@ -267,7 +267,7 @@ it('brings a laboratory\'s file into the stance\'s frame, for either hand, platf
         ->toEqualWithDelta(78.0, 0.3)
         ->and($in->facts->stance->lead->heading())
         ->toEqualWithDelta($s->stance->lead->heading(), 0.5)
-        ->and(implode(' ', said($in->notes)))
+        ->and(implode(' ', sentences($in->notes)))
         ->toContain('nearer the target');
     $ours = Meter::read(new Evidence($s->stations, $s->trace, $s->motion(), $s->stance));
     $theirs = Meter::read(

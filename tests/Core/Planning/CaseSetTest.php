@@ -66,7 +66,7 @@ it('says what the shelf could not give', function () {
         0.5,
         2,
     );
-    expect(said($set->short))
+    expect(sentences($set->short))
         ->toContain('sway: present in 1 of 4 wanted')
         ->toContain('slide: absent in 0 of 4 wanted')
         ->toContain('flare: present in 0 of 4 wanted')

@@ -192,7 +192,7 @@ it('says what of the chain and the drill stands in the way', function () {
         'chain' => new Chain([['sway', 'no-load']]),
         'marks' => ['TP' => 1.0, 'IM' => 1.3],
     ]);
-    expect(said($r->obstacles(Codebook::standard())))
+    expect(sentences($r->obstacles(Codebook::standard())))
         ->toBe([
             'Never loads the trail side stands in the chain but is not called present.',
             'How far to take the drill is missing.',

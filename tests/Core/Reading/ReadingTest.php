@@ -30,14 +30,14 @@ it('says one by one what stands in the way', function () {
     $calls = allAbsent(['sway' => new Call('sway', Presence::Present)]);
     unset($calls['fall-off']);
     $reading = new Reading($calls, ['hang-back', 'sway'], 'one two three four five six seven eight nine');
-    expect(said($reading->obstacles(Codebook::standard())))
+    expect(sentences($reading->obstacles(Codebook::standard())))
         ->toBe([
             'Drifting off the ball is called present without a severity.',
             'Does not finish on the lead side has no call.',
             'A first cause must be a fault called present, or "not in the feet".',
             'The cue has more than eight words.',
         ])
-        ->and(said((new Reading(
+        ->and(sentences((new Reading(
             allAbsent(['sway' => new Call('sway', Presence::Present, Severity::Slight)]),
         ))->obstacles(Codebook::standard())))
         ->toBe(['A first cause is missing.']);

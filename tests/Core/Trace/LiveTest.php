@@ -46,9 +46,9 @@ it('compares a device\'s clock with its own ticks and with ours', function () {
         ->toBeNull()
         ->and(DeviceClock::fitted($marks(100.0, 0.1), 100.0)->warnings())
         ->toBe([])
-        ->and(said(DeviceClock::fitted($marks(100.0, -7300.0), 100.0)->warnings())[0])
+        ->and(sentences(DeviceClock::fitted($marks(100.0, -7300.0), 100.0)->warnings())[0])
         ->toContain('2 hours fast')
-        ->and(said(DeviceClock::fitted($marks(90.0, 0.0), 100.0)->warnings())[0])
+        ->and(sentences(DeviceClock::fitted($marks(90.0, 0.0), 100.0)->warnings())[0])
         ->toContain('90 samples a second, 10 % fewer')
         ->and(DeviceClock::fitted(array_slice($marks(90.0, 0.0), 0, 5), 100.0)->rateHz)
         ->toBeNull();

@@ -1,8 +1,7 @@
 <?php
 
-// Computes a hundred random designs, with and without resampling, and prints every figure. Argument: a seed that says
-// in
-// which order, since what the JIT makes of a loop depends on what ran before it.
+// Computes random designs, with and without resampling, and prints every figure. Arguments: a seed that says in which
+// order, since what the JIT makes of a loop depends on what ran before it, and how many.
 
 use Core\Agreement\RatingSet;
 use Core\Agreement\Study\Study;
@@ -13,7 +12,7 @@ use Core\Format\Json\StudyJson;
 
 require dirname(__DIR__, 3).'/vendor/autoload.php';
 
-$designs = (new Chance("order {$argv[1]}"))->shuffled(range(0, 99));
+$designs = (new Chance("order {$argv[1]}"))->shuffled(range(0, (int) $argv[2] - 1));
 $out = [];
 foreach ($designs as $design) {
     $chance = new Chance("design $design");

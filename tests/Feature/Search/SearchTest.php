@@ -10,7 +10,6 @@ use Tests\TestCase;
 /** @return array<string, list<string>> names found, by kind */
 function foundFor(TestCase $test, User $user, string $asked): array
 {
-    app('auth')->forgetGuards();
     app(Onlookers::class)->forget();
 
     return collect($test->actingAs($user)->getJson('/search?q='.urlencode($asked))->assertOk()->json('groups'))
@@ -30,21 +29,22 @@ it('leads the head coach to golfers, recordings, people, rounds, faults, measure
         ->and(foundFor($this, $coach, 'lens')['Words'])->toContain('lens')
         ->and(foundFor($this, $coach, 'record')['Pages'])->toBe(['Record']);
     foreach (collect($this->getJson('/search?q=s')->json('groups'))->pluck('hits')->flatten(1) as $hit) {
-        app('auth')->forgetGuards();
         $this->actingAs($coach)->get($hit['url'])->assertOk();
     }
 });
 
 it('finds for anybody only what they may open, and says no more of the rest than of what is not there', function () {
-    foreach (User::query()->get() as $user) {
+    foreach (['maren', 'odile', 'piet', 'tam', 'kit', 'bea', 'vesna'] as $name) {
+        $user = $this->person($name);
+        $found = [];
         foreach (['a', 'e', 'iron', 'round', 'panel', 'autumn', 'spring', 'o'] as $asked) {
-            app('auth')->forgetGuards();
             app(Onlookers::class)->forget();
             $groups = $this->actingAs($user)->getJson("/search?q=$asked")->json('groups');
-            foreach (collect($groups)->pluck('hits')->flatten(1) as $hit) {
-                $status = $this->followingRedirects()->get($hit['url'])->getStatusCode();
-                expect($status)->toBe(200, "$asked, $hit[url] for $user->name");
-            }
+            $found += array_fill_keys(collect($groups)->pluck('hits')->flatten(1)->pluck('url')->all(), $asked);
+        }
+        foreach ($found as $url => $asked) {
+            $status = $this->followingRedirects()->get($url)->getStatusCode();
+            expect($status)->toBe(200, "$asked, $url for $user->name");
         }
     }
     $tam = $this->person('tam');
