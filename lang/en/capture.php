@@ -3,6 +3,7 @@
 // A device at work.
 return [
     'page' => 'Capture',
+    'not-arrived' => ':ms ms of the last ten seconds have not arrived.',
     'sends' => 'What the device sends',
     'side' => 'Caught swings and devices',
     'token' => 'Token:',

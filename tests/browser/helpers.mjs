@@ -100,7 +100,7 @@ export async function layWords(page) {
 /** What the accessibility checker finds that would keep somebody out; in the dark only colours are asked about. */
 export async function serious(page, theme = 'light') {
   await page.evaluate(() => document.fonts.ready);
-  const axe = new AxeBuilder({ page });
+  const axe = new AxeBuilder({ page }).options({ resultTypes: ['violations'] });
   if (theme === 'dark') axe.withRules(['color-contrast']);
   const { violations } = await axe.analyze();
   return violations

@@ -249,7 +249,7 @@ it('takes webm and HEVC, and a film that was slowed down', function (
 ) {
     $film = send($this, unfilmed(), numberedFilm($name, 60, 'N/30', $options), 'down-the-line', $more);
     expect($film->state)
-        ->toBe('ready', (string) $film->message)
+        ->toBe('ready', (string) $film->says())
         ->and($film->rate_hz)
         ->toBe($rate)
         ->and(numbersIn($film))
@@ -286,7 +286,7 @@ it('refuses what is no film, in a sentence, and keeps nothing of it', function (
     $film = Film::query()->where('recording_id', $recording->id)->sole();
     $answer = part($this, $film, 0, $bytes);
     $film->refresh();
-    expect($film->state)->toBe('refused')->and($film->message.$answer->json('message'))->toContain($says)
+    expect($film->state)->toBe('refused')->and($film->says().$answer->json('message'))->toContain($says)
         ->and(Storage::disk('films')->exists($film->path('stream.mp4')))->toBeFalse();
     // Another try replaces it.
     $this->postJson("/bench/{$recording->public_id}/films", [
@@ -317,9 +317,9 @@ it('refuses a film cut off in the middle, one too long, and one of sound alone',
         ]),
     );
     file_put_contents($cut = sys_get_temp_dir().'/vc-cut2.mp4', substr($whole, 0, (int) (0.4 * strlen($whole))));
-    expect(send($this, unfilmed(), $cut)->message)->toContain('cut off');
+    expect(send($this, unfilmed(), $cut)->says())->toContain('cut off');
     $long = send($this, unfilmed(), numberedFilm('long.mp4', 40, 'N*5'));
-    expect($long->state)->toBe('refused')->and($long->message)->toContain('at most 120 s');
+    expect($long->state)->toBe('refused')->and($long->says())->toContain('at most 120 s');
     Process::run([
         'ffmpeg',
         '-y',
@@ -333,7 +333,7 @@ it('refuses a film cut off in the middle, one too long, and one of sound alone',
         'aac',
         ($sound = sys_get_temp_dir().'/vc-sound.mp4'),
     ])->throw();
-    expect(send($this, unfilmed(), $sound)->message)->toContain('no film');
+    expect(send($this, unfilmed(), $sound)->says())->toContain('no film');
     $this->postJson('/bench/'.unfilmed()->public_id.'/films', [
         'view' => 'face-on',
         'name' => 'huge.mov',
@@ -387,7 +387,7 @@ it('takes a conversion up again when its run was killed, and lets only one run h
         ->toBe(range(0, 89));
     $film->update(['state' => 'waiting', 'attempts' => 5]);
     app(ConvertFilm::class)($film->id);
-    expect($film->refresh()->state)->toBe('refused')->and($film->message)->toContain('5 attempts');
+    expect($film->refresh()->state)->toBe('refused')->and($film->says())->toContain('5 attempts');
 });
 
 it('gives a film in byte ranges, to nobody who may not see it', function () {

@@ -288,7 +288,7 @@ it('wants to hear of a pair whether it became better, and keeps it', function ()
 
 it('keeps both looks: the first blind and locked, the second with the ball and the numbers', function () {
     $recording = $this->round('Spring')->cases()->with('recording')->firstOrFail()->recording;
-    $says = $recording->flight()->words();
+    $says = App\Words\Term::flight($recording->flight());
     $reading = givenToTam($this, [], true, 'both', [$recording->id]);
     $tam = $this->person('tam');
     $this->actingAs($tam)
