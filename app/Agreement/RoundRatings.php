@@ -5,19 +5,15 @@ declare(strict_types=1);
 namespace App\Agreement;
 
 use App\Codebook\Codebooks;
+use App\Models\Casts\Cell;
 use App\Models\KeyEntry;
-use App\Models\Reading;
 use App\Models\Sitting;
-use App\Models\SittingCase;
 use Core\Agreement\ItemTable;
 use Core\Agreement\RatingSet;
 use Core\Agreement\Resampling\CountSums;
 use Core\Agreement\Study\StudyOptions;
 use Core\Agreement\Weights;
-use Core\Codebook\Codebook;
-use Core\Codebook\Fault;
 use Core\Reading\Presence;
-use Illuminate\Database\Eloquent\Collection;
 
 /**
  * What was said in a round and what the key says of it, as the arithmetic takes it; raters by number, never by name.
@@ -54,39 +50,85 @@ final readonly class RoundRatings
 
     public static function ofRound(Sitting $round, Codebooks $codebooks): self
     {
-        $round->loadMissing(['keyVersion.sitting']);
-        /** @var Collection<int, SittingCase> $cases */
-        $cases = $round
-            ->cases()
-            ->with(['recording', 'arm', 'swings.recording.films'])
-            ->orderBy('id')
-            ->get()
-            ->keyBy('id');
-        $all = $round
-            ->readings()
-            ->whereNotNull('handed_in_at')
-            ->with(['calls', 'arm'])
-            ->orderBy('readings.id')
-            ->get();
-        // Whoever had been shown the answer reads no blind reading.
-        $readings = $all->where('exposed', false)->values();
-        $entries =
-            $round->keyVersion?->entries()->whereIn('case_id', $cases->pluck('case_id'))->orderBy('id')->get() ??
-            collect();
-        $panel = $round->keyVersion?->sitting->members()->orderBy('users.id')->pluck('users.id')->all() ?? [];
-        $codebook = $codebooks->of($round);
-        $rows = $key = $unsupported = $cannotTell = $arms = $blindTo = [];
+        $inputs = RoundInputs::ofRound($round, $codebooks);
+        [$key, $left] = self::keyOf($inputs);
+        $rows = $unsupported = $cannotTell = $arms = $blindTo = [];
+        $byId = array_column($inputs->readings, null, 'id');
+        foreach ($inputs->readings as $reading) {
+            $case = $inputs->cases[$reading['case']]->case_id;
+            $arms["c$case|u{$reading['user']}"] = $inputs->arms[$reading['arm']]->code;
+        }
+        foreach (self::calls($round) as $call) {
+            ['reading' => $id, 'fault' => $fault, 'presence' => $presence, 'sure' => $sure] = $call;
+            $reading = $byId[$id];
+            $case = $inputs->cases[$reading['case']];
+            [$rater, $name] = ["u{$reading['user']}", "c$case->case_id"];
+            $sees = isset($inputs->seen[$case->id][$reading['arm']][$fault]);
+            $told = $presence !== Presence::CannotTell->value;
+            $unsupported[$rater] = ($unsupported[$rater] ?? 0) + ($told && ! $sees ? 1 : 0);
+            $cannotTell[$rater] = ($cannotTell[$rater] ?? 0) + ($told ? 0 : 1);
+            $sees || ($blindTo["$name|$fault|$rater"] = true);
+            $rows[] = [
+                $name,
+                $fault,
+                $rater,
+                $presence,
+                (string) $case->occasion,
+                $sure === null ? null : $sure / 100,
+            ];
+        }
+
+        return new self(
+            $rows,
+            $key,
+            array_map(static fn (int $id): string => "u$id", $inputs->panel),
+            $unsupported,
+            $cannotTell,
+            $left,
+            count($inputs->cases),
+            $inputs->checksum,
+            $arms,
+            $blindTo,
+        );
+    }
+
+    /**
+     * The calls of its blind readings as flat rows, readings and calls in the order of their making.
+     *
+     * @return \Generator<array{reading: int, fault: string, presence: string, sure: int|null}>
+     */
+    private static function calls(Sitting $round): \Generator
+    {
+        $rows = RoundInputs::handedIn($round)
+            ->where('exposed', false)
+            ->join('calls', 'calls.reading_id', '=', 'readings.id')
+            ->orderBy('calls.reading_id')
+            ->orderBy('calls.id')
+            ->select(['calls.reading_id', 'calls.fault', 'calls.presence', 'calls.confidence'])
+            ->cursor();
+        foreach ($rows as $row) {
+            yield [
+                'reading' => Cell::int($row->reading_id),
+                'fault' => Cell::text($row->fault),
+                'presence' => Cell::text($row->presence),
+                'sure' => $row->confidence === null ? null : Cell::int($row->confidence),
+            ];
+        }
+    }
+
+    /** @return array{list<array{string, string, string}>, array<string, int>} the key, and what of it is left out */
+    private static function keyOf(RoundInputs $inputs): array
+    {
+        $key = [];
         $left = [
             'contested' => 0,
             'conflict' => 0,
             'not observable' => 0,
-            ...$all->count() > $readings->count() ? ['exposed' => $all->count() - $readings->count()] : [],
+            ...$inputs->exposed > 0 ? ['exposed' => $inputs->exposed] : [],
         ];
-        /** @var Collection<int, KeyEntry> $entries */
-        $known = $entries->keyBy(static fn (KeyEntry $e): string => $e->case_id.'|'.$e->fault);
-        $seen = self::seen($cases, $readings, $codebook);
-        foreach ($cases as $case) {
-            foreach ($codebook->keys() as $fault) {
+        $known = $inputs->entries->keyBy(static fn (KeyEntry $e): string => $e->case_id.'|'.$e->fault);
+        foreach ($inputs->cases as $case) {
+            foreach ($inputs->codebook->keys() as $fault) {
                 $entry = $known->get($case->case_id.'|'.$fault);
                 if ($entry === null || $case->occasion !== 1) {
                     continue;
@@ -95,7 +137,10 @@ final readonly class RoundRatings
                 if ($label === null) {
                     $left[$entry->grade === 'conflict' ? 'conflict' : 'contested']++;
                 } elseif (
-                    array_filter($seen[$case->id], static fn (array $faults): bool => isset($faults[$fault])) === []
+                    array_filter(
+                        $inputs->seen[$case->id],
+                        static fn (array $faults): bool => isset($faults[$fault]),
+                    ) === []
                 ) {
                     $left['not observable']++;
                 } else {
@@ -103,75 +148,8 @@ final readonly class RoundRatings
                 }
             }
         }
-        $byId = $cases->all();
-        foreach ($readings as $reading) {
-            $case = $byId[$reading->sitting_case_id];
-            [$rater, $name] = ['u'.$reading->user_id, 'c'.$case->case_id];
-            $core = $reading->toCore();
-            $arms["$name|$rater"] = $reading->arm->code;
-            $sees = $seen[$case->id][$reading->arm_id] ?? [];
-            foreach ($core->calls as $fault => $call) {
-                $told = $call->presence !== Presence::CannotTell;
-                $unsupported[$rater] = ($unsupported[$rater] ?? 0) + ($told && ! isset($sees[$fault]) ? 1 : 0);
-                $cannotTell[$rater] = ($cannotTell[$rater] ?? 0) + ($told ? 0 : 1);
-                isset($sees[$fault]) || ($blindTo["$name|$fault|$rater"] = true);
-                $rows[] = [
-                    $name,
-                    $fault,
-                    $rater,
-                    $call->presence->value,
-                    (string) $case->occasion,
-                    $call->confidence === null ? null : $call->confidence / 100,
-                ];
-            }
-        }
-        $checksum = hash('sha256', json_encode([
-            $round->key_version_id, $panel, $round->lens, $codebook->version, config('academy.bootstrap'), $seen,
-            $readings->map(static fn (Reading $r): array => [$r->id, $r->version, $r->user_id, $r->arm_id])->all(),
-            $entries->mapWithKeys(static fn (KeyEntry $e): array => [$e->id => $e->scoredLabel()])->all(),
-        ], JSON_THROW_ON_ERROR));
 
-        return new self(
-            $rows,
-            $key,
-            array_map(static fn (mixed $id): string => 'u'.(is_scalar($id) ? $id : ''), array_values($panel)),
-            $unsupported,
-            $cannotTell,
-            $left,
-            $cases->count(),
-            $checksum,
-            $arms,
-            $blindTo,
-        );
-    }
-
-    /**
-     * Which faults can be seen, directly or not, from what each arm shows of each case.
-     *
-     * @param  Collection<int, SittingCase>  $cases
-     * @param  Collection<int, Reading>  $readings
-     * @return array<int, array<int, array<string, true>>> by case of the sitting and arm
-     */
-    private static function seen(Collection $cases, Collection $readings, Codebook $codebook): array
-    {
-        $out = [];
-        $arms = $dealt = [];
-        foreach ($readings as $reading) {
-            $arms[$reading->arm_id] = $reading->arm;
-            $dealt[$reading->sitting_case_id][$reading->arm_id] = $reading->arm_id;
-        }
-        foreach ($cases as $case) {
-            foreach ($dealt[$case->id] ?? ($case->arm_id === null ? [] : [$case->arm_id]) as $arm) {
-                $shown = $case->shown($arms[$arm] ?? null);
-                $out[$case->id][$arm] = array_map(
-                    static fn (): bool => true,
-                    array_filter($codebook->faults, static fn (Fault $f): bool => $f->observability($shown)->supports()),
-                );
-            }
-            $out[$case->id] ??= [];
-        }
-
-        return $out;
+        return [$key, $left];
     }
 
     /** Everybody's calls, without the key. */

@@ -6,6 +6,7 @@ namespace App\Agreement\Actions;
 
 use App\Agreement\ArmComparison;
 use App\Agreement\RoundFigures;
+use App\Agreement\RoundInputs;
 use App\Agreement\RoundRatings;
 use App\Codebook\Codebooks;
 use App\Models\Sitting;
@@ -97,6 +98,6 @@ final readonly class ComputeResult
             ($round->erasedAt() !== null ||
                 ($kept->core_version === Version::CURRENT &&
                     $kept->isOfThisFormat() &&
-                    $kept->inputs_checksum === RoundRatings::ofRound($round, $this->codebooks)->checksum));
+                    $kept->inputs_checksum === RoundInputs::ofRound($round, $this->codebooks)->checksum));
     }
 }

@@ -1,0 +1,147 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Agreement;
+
+use App\Codebook\Codebooks;
+use App\Models\Casts\Cell;
+use App\Models\KeyEntry;
+use App\Models\Sitting;
+use App\Models\SittingArm;
+use App\Models\SittingCase;
+use Core\Codebook\Codebook;
+use Core\Codebook\Fault;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * What a round's figures are made from, but for the calls themselves: its cases, who handed in what, the key, who made
+ * it. A reading that is handed in never changes, so this is enough to tell whether figures still hold.
+ *
+ * @phpstan-type HandIn array{id: int, version: int, user: int, arm: int, case: int}
+ */
+final readonly class RoundInputs
+{
+    /**
+     * @param  array<int, SittingCase>  $cases  by id
+     * @param  list<HandIn>  $readings  blind ones, in the order of their making; their cases are the sitting's
+     * @param  int  $exposed  readings left out, since their reader had been shown the answer
+     * @param  Collection<int, KeyEntry>  $entries
+     * @param  list<int>  $panel  who made the key
+     * @param  array<int, SittingArm>  $arms  by id
+     * @param  array<int, array<int, array<string, true>>>  $seen  which faults can be seen, by case and arm
+     */
+    private function __construct(
+        public Codebook $codebook,
+        public array $cases,
+        public array $readings,
+        public int $exposed,
+        public Collection $entries,
+        public array $panel,
+        public array $arms,
+        public array $seen,
+        public string $checksum,
+    ) {
+    }
+
+    public static function ofRound(Sitting $round, Codebooks $codebooks): self
+    {
+        $round->loadMissing(['keyVersion.sitting']);
+        /** @var array<int, SittingCase> $cases */
+        $cases = $round
+            ->cases()
+            ->with(['recording', 'arm', 'swings.recording.films'])
+            ->orderBy('id')
+            ->get()
+            ->keyBy('id')
+            ->all();
+        $readings = self::blind($round);
+        /** @var Collection<int, KeyEntry> $entries */
+        $entries = $round->keyVersion?->entries()
+            ->whereIn('case_id', array_column($cases, 'case_id'))
+            ->orderBy('id')
+            ->get() ?? new Collection;
+        /** @var list<int> $panel */
+        $panel = $round->keyVersion?->sitting->members()->orderBy('users.id')->pluck('users.id')->all() ?? [];
+        /** @var array<int, SittingArm> $arms */
+        $arms = SittingArm::query()->whereKey(array_unique(array_column($readings, 'arm')))->get()->keyBy('id')->all();
+        $codebook = $codebooks->of($round);
+        $seen = self::seen($cases, $readings, $arms, $codebook);
+        $checksum = hash('sha256', json_encode([
+            $round->key_version_id, $panel, $round->lens, $codebook->version, config('academy.bootstrap'), $seen,
+            array_map(static fn (array $r): array => [$r['id'], $r['version'], $r['user'], $r['arm']], $readings),
+            $entries->mapWithKeys(static fn (KeyEntry $e): array => [$e->id => $e->scoredLabel()])->all(),
+        ], JSON_THROW_ON_ERROR));
+
+        return new self(
+            $codebook,
+            $cases,
+            $readings,
+            self::handedIn($round)->where('exposed', true)->count(),
+            $entries,
+            $panel,
+            $arms,
+            $seen,
+            $checksum,
+        );
+    }
+
+    /** @return list<HandIn> */
+    private static function blind(Sitting $round): array
+    {
+        return array_map(static fn (\stdClass $r): array => [
+            'id' => Cell::int($r->id),
+            'version' => Cell::int($r->version),
+            'user' => Cell::int($r->user_id),
+            'arm' => Cell::int($r->arm_id),
+            'case' => Cell::int($r->sitting_case_id),
+        ], array_values(self::handedIn($round)
+            ->where('exposed', false)
+            ->orderBy('readings.id')
+            ->get(['readings.id', 'readings.version', 'readings.user_id', 'readings.arm_id', 'sitting_case_id'])
+            ->all()));
+    }
+
+    /** Readings of a round that are handed in. */
+    public static function handedIn(Sitting $round): Builder
+    {
+        return DB::table('readings')
+            ->join('sitting_cases', 'sitting_cases.id', '=', 'readings.sitting_case_id')
+            ->where('sitting_cases.sitting_id', $round->id)
+            ->where('readings.stage', 'blind')
+            ->whereNotNull('readings.handed_in_at');
+    }
+
+    /**
+     * Which faults can be seen, directly or not, from what each arm shows of each case.
+     *
+     * @param  array<int, SittingCase>  $cases
+     * @param  list<HandIn>  $readings
+     * @param  array<int, SittingArm>  $arms
+     * @return array<int, array<int, array<string, true>>> by case of the sitting and arm
+     */
+    private static function seen(array $cases, array $readings, array $arms, Codebook $codebook): array
+    {
+        $out = $dealt = [];
+        foreach ($readings as $reading) {
+            $dealt[$reading['case']][$reading['arm']] = $reading['arm'];
+        }
+        foreach ($cases as $case) {
+            foreach ($dealt[$case->id] ?? ($case->arm_id === null ? [] : [$case->arm_id]) as $arm) {
+                $shown = $case->shown($arms[$arm] ?? null);
+                $out[$case->id][$arm] = array_map(
+                    static fn (): bool => true,
+                    array_filter(
+                        $codebook->faults,
+                        static fn (Fault $f): bool => $f->observability($shown)->supports(),
+                    ),
+                );
+            }
+            $out[$case->id] ??= [];
+        }
+
+        return $out;
+    }
+}
