@@ -232,7 +232,7 @@ final class GrowDemo
     /** A name that nobody has: so many syllables and an end. */
     private static function name(Chance $chance, int $syllables): string
     {
-        $of = ['bra', 'cor', 'dun', 'el', 'fen', 'gar', 'hol', 'in', 'kes', 'lor', 'mar', 'nor', 'os', 'pel', 'ren', 'tor'];
+        $of = ['bra', 'cor', 'dun', 'el', 'fen', 'gar', 'hol', 'in', 'kes', 'lor', 'mar', 'nor', 'os', 'pel', 'tor'];
         $name = '';
         for ($i = 0; $i < $syllables; $i++) {
             $name .= $of[$chance->between(0, count($of) - 1)];

@@ -63,7 +63,10 @@ final readonly class Refusal
 
     public function toJson(): string
     {
-        return json_encode($this->toArray(), JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE | JSON_UNESCAPED_UNICODE);
+        return json_encode(
+            $this->toArray(),
+            JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE | JSON_UNESCAPED_UNICODE,
+        );
     }
 
     /** What was kept: by toJson(), or as a sentence before that. */

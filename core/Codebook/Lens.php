@@ -7,8 +7,10 @@ namespace Core\Codebook;
 /** A school of coaching: a named, versioned set of reference bands, of the faults that count and of rule overrides. */
 final readonly class Lens
 {
-    /** What a lens may teach of the feet: of the trail foot as the downswing starts, of the lead heel in the backswing, of
-     * the trail heel at impact. */
+    /**
+     * What a lens may teach of the feet: of the trail foot as the downswing starts, of the lead heel in the backswing,
+     * of the trail heel at impact.
+     */
     public const FOOTWORK = ['trail_foot', 'lead_heel', 'trail_heel'];
 
     /**

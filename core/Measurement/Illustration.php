@@ -205,7 +205,14 @@ final readonly class Illustration
 
         return $curve === null
             ? null
-            : new self($curve, strtr($point, '_', '-').'-height', 'cm', $im === null ? 0.0 : null, $im, $im === null ? 1.0 : -0.001);
+            : new self(
+                $curve,
+                strtr($point, '_', '-').'-height',
+                'cm',
+                $im === null ? 0.0 : null,
+                $im,
+                $im === null ? 1.0 : -0.001,
+            );
     }
 
     /** @throws CoreException */

@@ -192,7 +192,8 @@ return [
         'keyed-already' => 'the key already has a value for case \':case\'',
         'item-keyed-already' => 'the key already has a value for case \':case\' and item \':item\'',
         'not-a-category' => 'the value \':value\' of case \':case\' is not among the categories',
-        'item-not-a-category' => 'the value \':value\' of case \':case\' and item \':item\' is not among the categories',
+        'item-not-a-category' => 'the value \':value\' of case \':case\' and item \':item\' is not among the '
+            .'categories',
     ],
     'format' => [
         'platform-type' => 'force platform :p is of type :type; types 2 and 4 are read',

@@ -304,7 +304,7 @@ it('says nothing in sentences in core: words are codes there, but for what the c
                 || $n instanceof PhpParser\Node\InterpolatedStringPart,
         );
         foreach ($found as $text) {
-            // Four words in a row, or two and a full stop; units, published names of bands and stored values are shorter.
+            // Four words in a row, or two and a full stop; units, names of bands and stored values are shorter.
             if (preg_match('/([a-z’]+,? ){3}[a-z’]+|[a-z]+ [a-z ]+\.$/i', $text->value) === 1) {
                 $said[] = "{$file->getFilename()}: $text->value";
             }

@@ -49,8 +49,8 @@ it('reads plain blocks as it reads others, line by line', function (string $body
 
 it('says the line of a fault wherever it stands', function (int $before, string $kind) {
     $body = str_repeat($kind, $before);
-    expect(fn () => iterator_to_array((new CsvTable(stream("a,b\n".$body."1,2,3\n"), 'x.csv'))->rows()))->toRefuse('x.csv, line '.($before + 2).', column 3: 3 cells where the header has 2',
-    );
+    $read = fn () => iterator_to_array((new CsvTable(stream("a,b\n".$body."1,2,3\n"), 'x.csv'))->rows());
+    expect($read)->toRefuse('x.csv, line '.($before + 2).', column 3: 3 cells where the header has 2');
 })->with([
     [0, "1,2\n"],
     [1, "1,2\n"],

@@ -81,8 +81,7 @@ it('refuses in a trace what is no number or no per cent', function (string $cell
     $row = explode(',', $lines[40]);
     $row[1] = $cell;
     $lines[40] = implode(',', $row);
-    expect(fn () => TraceCsv::read(stream(implode("\n", $lines)), 'swing.csv'))->toRefuse("swing.csv, line 41, column lead_pct: $why",
-    );
+    expect(fn () => TraceCsv::read(stream(implode("\n", $lines)), 'swing.csv'))->toRefuse("swing.csv, line 41, column lead_pct: $why");
 })->with([
     ['fifty', "'fifty' is no number"],
     ['1e999', "'1e999' is no number"],

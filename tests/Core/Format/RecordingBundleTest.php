@@ -75,8 +75,7 @@ it('writes what its published schema says', function () {
 
 it('refuses a bundle that is none, in a sentence', function (array $change, string $why) {
     $data = array_replace_recursive(json_decode(RecordingBundle::write(bundled()), true), $change);
-    expect(fn () => RecordingBundle::read(json_encode($data), 'b.json'))->toRefuse("b.json: $why",
-    );
+    expect(fn () => RecordingBundle::read(json_encode($data), 'b.json'))->toRefuse("b.json: $why");
 })->with([
     [['format' => 'other'], 'this is no recording bundle'],
     [['version' => 9], 'it is of a version'],

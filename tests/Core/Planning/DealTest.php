@@ -67,6 +67,5 @@ it('says how much room there is, and nobody can guess a place within it', functi
 });
 
 it('refuses what cannot be placed', function () {
-    expect(fn () => Deal::order([1, 2, 3], [], [9 => 1], false, new Chance('x')))->toRefuse('cannot be kept apart',
-    );
+    expect(fn () => Deal::order([1, 2, 3], [], [9 => 1], false, new Chance('x')))->toRefuse('cannot be kept apart');
 });

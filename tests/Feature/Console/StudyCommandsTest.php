@@ -152,7 +152,8 @@ it('shares work among processes and gives the results in order', function (int $
 
 it('hands on what a process threw, and its end', function () {
     $task = static fn (int $i): string => $i === 2 ? throw ConsoleException::because('width') : 'done';
-    expect(fn () => iterator_to_array(Workers::map(3, array_fill(0, 5, 1.0), $task)))->toRefuse('--width must be above 0');
+    expect(fn () => iterator_to_array(Workers::map(3, array_fill(0, 5, 1.0), $task)))
+        ->toRefuse('--width must be above 0');
     $dies = static function (int $i): string {
         if ($i === 1) {
             posix_kill((int) getmypid(), SIGKILL);
@@ -160,8 +161,8 @@ it('hands on what a process threw, and its end', function () {
 
         return 'done';
     };
-    expect(fn () => iterator_to_array(Workers::map(2, array_fill(0, 3, 1.0), $dies)))->toRefuse('a process ended before its work was done',
-    );
+    expect(fn () => iterator_to_array(Workers::map(2, array_fill(0, 3, 1.0), $dies)))
+        ->toRefuse('a process ended before its work was done');
 });
 
 it('turns the JIT on for itself where the installation has it off', function () {

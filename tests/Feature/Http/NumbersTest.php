@@ -68,7 +68,9 @@ $bad = ['1e308', '3e38', '1e999', '-1e999'];
 
 it('refuses in a CSV, in a sentence with line and column', function (string $column, string $cell) {
     expect(fn () => RecordingReader::read(stream(csvWith($column, $cell)), 'swing.csv'))->toThrow(
-        fn (CoreException $e) => expect(App\Exceptions\Refusal::sentenceOf($e))->toContain('swing.csv')->not->toContain('Exception'),
+        fn (CoreException $e) => expect(App\Exceptions\Refusal::sentenceOf($e))
+            ->toContain('swing.csv')
+            ->not->toContain('Exception'),
     );
 })
     ->with(['lead_pct', 'copx_mm', 't_s'])
@@ -76,8 +78,7 @@ it('refuses in a CSV, in a sentence with line and column', function (string $col
 
 it('refuses time that runs backwards or stands still', function () {
     foreach (['0.0', '-3', csvTime(8)] as $t) {
-        expect(fn () => RecordingReader::read(stream(csvWith('t_s', $t)), 'swing.csv'))->toRefuse('does not increase',
-        );
+        expect(fn () => RecordingReader::read(stream(csvWith('t_s', $t)), 'swing.csv'))->toRefuse('does not increase');
     }
 });
 
@@ -103,8 +104,7 @@ it('refuses in a side-car', function (string $json) {
 ]);
 
 it('refuses in a bundle', function (string $path, string $json) {
-    expect(fn () => RecordingReader::read(stream(bundleWith($path, $json)), 'swing.json'))->toRefuse('swing.json',
-    );
+    expect(fn () => RecordingReader::read(stream(bundleWith($path, $json)), 'swing.json'))->toRefuse('swing.json');
 })
     ->with([
         'trace/channels/lead_pct/5',
@@ -125,8 +125,7 @@ it('refuses in whatever a laboratory file decodes to: no trace and no body point
 ) {
     $channels = aMat()->trace->channels;
     $channels['copx_mm'][7] = $value;
-    expect(fn () => new Trace(DeviceClass::Mat, 100.0, $channels))->toRefuse('which nothing measures',
-    );
+    expect(fn () => new Trace(DeviceClass::Mat, 100.0, $channels))->toRefuse('which nothing measures');
     $points = aMat()->motion()->points;
     $points['pelvis'][0][3] = $value;
     expect(fn () => new Core\Motion\Motion(120.0, $points))->toRefuse('which nothing measures');

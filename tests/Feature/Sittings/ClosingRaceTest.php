@@ -76,7 +76,8 @@ it('has every acknowledged hand-in among the inputs of the key, whenever the pan
                     ->env(['DB_DATABASE' => $database, 'APP_ENV' => 'testing'])
                     ->start([PHP_BINARY, 'tests/Feature/Sittings/hand-in.php', $chunk->implode(','), $barrier]),
             );
-            while ($processes->contains(static fn ($p): bool => $p->running() && ! str_contains($p->output(), 'ready'))) {
+            $boots = static fn ($p): bool => $p->running() && ! str_contains($p->output(), 'ready');
+            while ($processes->contains($boots)) {
                 usleep(3000);
             }
             touch($barrier);
