@@ -178,6 +178,8 @@ final class GrowDemo
         $this->close->now($round->refresh(), $head);
         ($this->tell)("$name: closed");
         $this->publish->carryOut($round->refresh(), $head, Progress::untold());
+        // Later rounds ask about the same cases: without this nobody would read them blind, and there were no figures.
+        DB::table('exposures')->where('sitting_id', $round->id)->delete();
         ($this->tell)("$name: published");
     }
 
