@@ -165,10 +165,10 @@ test('steps, stations and ends keep within the swing; a phase is looped', async 
       stage.do('loop');
       const loop = [...stage.loop];
       stage.t = 1.7;
-      await new Promise((done) => {
-        setTimeout(done, 120);
-      });
-      const within = stage.t >= loop[0] && stage.t <= loop[1];
+      const inLoop = () => stage.t >= loop[0] && stage.t <= loop[1];
+      // At the next picture, whenever the browser comes to draw one.
+      for (let i = 0; i < 600 && !inLoop(); i++) await new Promise(requestAnimationFrame);
+      const within = inLoop();
       stage.do('loop');
       stage.halt();
       return {
