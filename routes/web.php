@@ -136,6 +136,8 @@ Route::middleware('auth')->group(function (): void {
         ->can('manage', 'film');
     Route::get('/agreement/{round}/export', [AgreementController::class, 'export'])
         ->name('agreement.export')->can('export', 'round');
+    Route::post('/agreement/{round}/export', [AgreementController::class, 'make'])
+        ->name('agreement.make')->can('export', 'round');
     Route::get('/debrief', [DebriefController::class, 'index'])->name('debrief.index')->can('manage', Sitting::class);
     Route::get('/debrief/{round}', [DebriefController::class, 'first'])
         ->name('debrief.first')->can('debrief', 'round');

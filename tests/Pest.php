@@ -248,3 +248,16 @@ function stored(mixed ...$of): App\Models\Recording
 
     return $recording->fresh();
 }
+
+/** @return array<string, mixed> what is kept of a round: the summary's members, the map, and all faults pooled */
+function keptBodies(App\Models\Sitting $round): array
+{
+    $of = static fn (string $part): array => $round->result()
+        ->firstOrFail()
+        ->parts()
+        ->where('part', $part)
+        ->where('subject', '')
+        ->sole()->body;
+
+    return [...$of('summary'), 'map' => $of('map'), 'pooled' => $of('item')];
+}

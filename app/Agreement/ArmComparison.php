@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace App\Agreement;
 
 use Core\Agreement\Figure;
+use Core\Agreement\RatingSet;
 use Core\Agreement\Resampling\Comparison;
 use Core\Agreement\Study\ArmDifference;
 use Core\Agreement\Study\ArmFigures;
+use Core\Agreement\Study\ArmResult;
 use Core\Agreement\Undefined;
 
 /**
@@ -18,20 +20,20 @@ final readonly class ArmComparison
 {
     private const RESAMPLES = 1000;
 
+    private const ARMS = ['both', 'film', 'trace'];
+
     /**
      * AC1 and the share of same calls in each arm; differences of AC1 (second less first) with p adjusted for their
      * number.
      *
-     * @return array{list<ArmFigures>, list<ArmDifference>}
+     * @param  array<string, RatingSet>  $byArm  calls of first occasions
      */
-    public static function fromRatings(RoundRatings $ratings): array
+    public static function fromRatings(array $byArm): ArmResult
     {
         $options = RoundRatings::options();
         $arms = $sums = [];
-        foreach (array_intersect(['both', 'film', 'trace'], $ratings->arms) as $arm) {
-            $of = $ratings->sums(
-                static fn (array $row): bool => $row[4] === '1' && ($ratings->arms["$row[0]|$row[2]"] ?? null) === $arm,
-            );
+        foreach (self::ARMS as $arm) {
+            $of = isset($byArm[$arm]) ? RoundRatings::sums($byArm[$arm]) : null;
             if ($of !== null) {
                 $sums[$arm] = $of;
                 [$same, , $ac1] = array_map(static fn (float $v): ?float => is_nan($v) ? null : $v, $of->estimates());
@@ -57,7 +59,7 @@ final readonly class ArmComparison
         }
         $adjusted = Comparison::holm($p);
 
-        return [
+        return new ArmResult(
             $arms,
             array_map(
                 static fn (int $i, array $of): ArmDifference => self::difference(
@@ -69,7 +71,7 @@ final readonly class ArmComparison
                 array_keys($found),
                 $found,
             ),
-        ];
+        );
     }
 
     private static function difference(string $first, string $second, Comparison $comparison, ?float $p): ArmDifference

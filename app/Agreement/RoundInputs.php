@@ -20,7 +20,7 @@ use Illuminate\Support\Facades\DB;
  * What a round's figures are made from, but for the calls themselves: its cases, who handed in what, the key, who made
  * it. A reading that is handed in never changes, so this is enough to tell whether figures still hold.
  *
- * @phpstan-type HandIn array{id: int, version: int, user: int, arm: int, case: int}
+ * @phpstan-type HandIn array{id: int, version: int, user: int, arm: int, case: int, at: float}
  */
 final readonly class RoundInputs
 {
@@ -62,7 +62,7 @@ final readonly class RoundInputs
         $entries = $round->keyVersion?->entries()
             ->whereIn('case_id', array_column($cases, 'case_id'))
             ->orderBy('id')
-            ->get() ?? new Collection;
+            ->get(['id', 'case_id', 'fault', 'label', 'grade', 'ruling']) ?? new Collection;
         /** @var list<int> $panel */
         $panel = $round->keyVersion?->sitting->members()->orderBy('users.id')->pluck('users.id')->all() ?? [];
         /** @var array<int, SittingArm> $arms */
@@ -97,10 +97,18 @@ final readonly class RoundInputs
             'user' => Cell::int($r->user_id),
             'arm' => Cell::int($r->arm_id),
             'case' => Cell::int($r->sitting_case_id),
+            'at' => Cell::float($r->at),
         ], array_values(self::handedIn($round)
             ->where('exposed', false)
             ->orderBy('readings.id')
-            ->get(['readings.id', 'readings.version', 'readings.user_id', 'readings.arm_id', 'sitting_case_id'])
+            ->get([
+                'readings.id',
+                'readings.version',
+                'readings.user_id',
+                'readings.arm_id',
+                DB::raw('extract(epoch from readings.handed_in_at) as at'),
+                'sitting_case_id',
+            ])
             ->all()));
     }
 

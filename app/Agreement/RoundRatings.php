@@ -9,42 +9,49 @@ use App\Models\Casts\Cell;
 use App\Models\KeyEntry;
 use App\Models\Sitting;
 use Core\Agreement\ItemTable;
+use Core\Agreement\Profile\ScoredCall;
 use Core\Agreement\RatingSet;
 use Core\Agreement\Resampling\CountSums;
 use Core\Agreement\Study\StudyOptions;
 use Core\Agreement\Weights;
 use Core\Reading\Presence;
+use Illuminate\Support\Facades\DB;
 
 /**
  * What was said in a round and what the key says of it, as the arithmetic takes it; raters by number, never by name.
  *
  * Left out of scoring and counted: contested entries, conflicts not ruled on, faults that nobody could observe from
  * what the case showed, and whoever sat on the panel that made the key.
+ *
+ * @phpstan-import-type HandIn from RoundInputs
+ *
+ * @phpstan-type Row array{reading: HandIn, case: string, fault: string, rater: string, said: string, occasion: string,
+ *     sure: float|null}
  */
 final readonly class RoundRatings
 {
+    /** Readings whose calls are fetched at once. */
+    private const AT_ONCE = 500;
+
     /**
-     * @param  list<array{string, string, string, string, string, float|null}>  $rows  case, item, rater, value,
-     *     occasion, confidence
-     * @param  list<array{string, string, string}>  $key  case, item, value
-     * @param  list<string>  $unscored  raters who helped to make the key
+     * @param  RatingSet  $said  everybody's calls, without the key
+     * @param  RatingSet  $scored  the calls of those who are scored, with the key
+     * @param  array<string, RatingSet>  $byArm  calls of first occasions, by what was shown
+     * @param  array<int, array<int, list<ScoredCall>>>  $people  scored calls by user and case, in the order of reading
      * @param  array<string, int>  $unsupported  calls that what was shown cannot support, by rater
      * @param  array<string, int>  $cannotTell  by rater
      * @param  array<string, int>  $left  entries left out of scoring, by reason
-     * @param  array<string, string>  $arms  what was shown, by case|rater
-     * @param  array<string, true>  $blindTo  calls of what the reader's own arm could not show, by case|item|rater
      */
     private function __construct(
-        public array $rows,
-        public array $key,
-        public array $unscored,
+        public RatingSet $said,
+        public RatingSet $scored,
+        public array $byArm,
+        public array $people,
         public array $unsupported,
         public array $cannotTell,
         public array $left,
         public int $cases,
         public string $checksum,
-        public array $arms,
-        private array $blindTo,
     ) {
     }
 
@@ -52,72 +59,101 @@ final readonly class RoundRatings
     {
         $inputs = RoundInputs::ofRound($round, $codebooks);
         [$key, $left] = self::keyOf($inputs);
-        $rows = $unsupported = $cannotTell = $arms = $blindTo = [];
-        $byId = array_column($inputs->readings, null, 'id');
-        foreach ($inputs->readings as $reading) {
-            $case = $inputs->cases[$reading['case']]->case_id;
-            $arms["c$case|u{$reading['user']}"] = $inputs->arms[$reading['arm']]->code;
+        $said = new RatingSet;
+        $scored = new RatingSet;
+        $truth = $byArm = $people = $unsupported = $cannotTell = [];
+        foreach ($key as [$case, $fault, $label]) {
+            $scored->addKey($case, $fault, $label);
+            $truth[$case][$fault] = $label === Presence::Present->value;
         }
-        foreach (self::calls($round) as $call) {
-            ['reading' => $id, 'fault' => $fault, 'presence' => $presence, 'sure' => $sure] = $call;
-            $reading = $byId[$id];
-            $case = $inputs->cases[$reading['case']];
-            [$rater, $name] = ["u{$reading['user']}", "c$case->case_id"];
-            $sees = isset($inputs->seen[$case->id][$reading['arm']][$fault]);
-            $told = $presence !== Presence::CannotTell->value;
+        $panel = array_fill_keys($inputs->panel, true);
+        foreach (self::rows($inputs) as $row) {
+            ['reading' => $reading, 'case' => $case, 'fault' => $fault, 'rater' => $rater] = $row;
+            $all = [$case, $fault, $rater, $row['said'], $row['occasion'], $row['sure']];
+            $sees = isset($inputs->seen[$reading['case']][$reading['arm']][$fault]);
+            $told = $row['said'] !== Presence::CannotTell->value;
             $unsupported[$rater] = ($unsupported[$rater] ?? 0) + ($told && ! $sees ? 1 : 0);
             $cannotTell[$rater] = ($cannotTell[$rater] ?? 0) + ($told ? 0 : 1);
-            $sees || ($blindTo["$name|$fault|$rater"] = true);
-            $rows[] = [
-                $name,
-                $fault,
-                $rater,
-                $presence,
-                (string) $case->occasion,
-                $sure === null ? null : $sure / 100,
-            ];
+            $said->add(...$all);
+            $judged = ! isset($panel[$reading['user']]);
+            if ($judged && $sees) {
+                $scored->add(...$all);
+            }
+            if ($row['occasion'] === '1') {
+                $arm = $inputs->arms[$reading['arm']]->code;
+                ($byArm[$arm] ??= new RatingSet)->add(...$all);
+                if ($judged && $told && isset($truth[$case][$fault])) {
+                    $people[$reading['user']][$reading['id']][] = new ScoredCall(
+                        $round->id.$case,
+                        $fault,
+                        $row['said'] === Presence::Present->value,
+                        $truth[$case][$fault],
+                        $row['sure'],
+                    );
+                }
+            }
         }
 
         return new self(
-            $rows,
-            $key,
-            array_map(static fn (int $id): string => "u$id", $inputs->panel),
+            $said,
+            $scored,
+            $byArm,
+            self::inOrder($people, $inputs),
             $unsupported,
             $cannotTell,
             $left,
             count($inputs->cases),
             $inputs->checksum,
-            $arms,
-            $blindTo,
         );
     }
 
-    /**
-     * The calls of its blind readings as flat rows, readings and calls in the order of their making.
-     *
-     * @return \Generator<array{reading: int, fault: string, presence: string, sure: int|null}>
-     */
-    private static function calls(Sitting $round): \Generator
+    /** @return RatingSet everybody's calls of a round, and nothing else of it */
+    public static function saidIn(Sitting $round, Codebooks $codebooks): RatingSet
     {
-        $rows = RoundInputs::handedIn($round)
-            ->where('exposed', false)
-            ->join('calls', 'calls.reading_id', '=', 'readings.id')
-            ->orderBy('calls.reading_id')
-            ->orderBy('calls.id')
-            ->select(['calls.reading_id', 'calls.fault', 'calls.presence', 'calls.confidence'])
-            ->cursor();
-        foreach ($rows as $row) {
-            yield [
-                'reading' => Cell::int($row->reading_id),
-                'fault' => Cell::text($row->fault),
-                'presence' => Cell::text($row->presence),
-                'sure' => $row->confidence === null ? null : Cell::int($row->confidence),
-            ];
+        $said = new RatingSet;
+        foreach (self::rows(RoundInputs::ofRound($round, $codebooks)) as $row) {
+            $said->add($row['case'], $row['fault'], $row['rater'], $row['said'], $row['occasion'], $row['sure']);
+        }
+
+        return $said;
+    }
+
+    /**
+     * The calls of its blind readings one by one, readings and calls in the order of their making.
+     *
+     * @return \Generator<Row>
+     */
+    public static function rows(RoundInputs $inputs): \Generator
+    {
+        $names = $raters = [];
+        foreach ($inputs->readings as $reading) {
+            $names[$reading['case']] ??= 'c'.$inputs->cases[$reading['case']]->case_id;
+            $raters[$reading['user']] ??= 'u'.$reading['user'];
+        }
+        foreach (array_chunk($inputs->readings, self::AT_ONCE) as $some) {
+            $readings = array_column($some, null, 'id');
+            $calls = DB::table('calls')
+                ->whereIn('reading_id', array_keys($readings))
+                ->orderBy('reading_id')
+                ->orderBy('id')
+                ->get(['reading_id', 'fault', 'presence', 'confidence']);
+            foreach ($calls as $call) {
+                $reading = $readings[Cell::int($call->reading_id)];
+                yield [
+                    'reading' => $reading,
+                    'case' => $names[$reading['case']],
+                    'fault' => Cell::text($call->fault),
+                    'rater' => $raters[$reading['user']],
+                    'said' => Cell::text($call->presence),
+                    'occasion' => (string) $inputs->cases[$reading['case']]->occasion,
+                    'sure' => $call->confidence === null ? null : Cell::int($call->confidence) / 100,
+                ];
+            }
         }
     }
 
     /** @return array{list<array{string, string, string}>, array<string, int>} the key, and what of it is left out */
-    private static function keyOf(RoundInputs $inputs): array
+    public static function keyOf(RoundInputs $inputs): array
     {
         $key = [];
         $left = [
@@ -152,37 +188,29 @@ final readonly class RoundRatings
         return [$key, $left];
     }
 
-    /** Everybody's calls, without the key. */
-    public function said(): RatingSet
+    /**
+     * @param  array<int, array<int, list<ScoredCall>>>  $people  by user and reading
+     * @return array<int, array<int, list<ScoredCall>>> by user and case, as they were handed in, fault by fault
+     */
+    private static function inOrder(array $people, RoundInputs $inputs): array
     {
-        return $this->set($this->rows);
-    }
-
-    /** The calls of those who are scored, with the key. */
-    public function scored(): RatingSet
-    {
-        $set = $this->set(
-            array_filter(
-                $this->rows,
-                fn (array $row): bool => ! in_array($row[2], $this->unscored, true) &&
-                    ! isset($this->blindTo["$row[0]|$row[1]|$row[2]"]),
-            ),
-        );
-        foreach ($this->key as $entry) {
-            $set->addKey(...$entry);
+        $handedIn = $inputs->readings;
+        usort($handedIn, static fn (array $a, array $b): int => [$a['at'], $a['id']] <=> [$b['at'], $b['id']]);
+        $out = [];
+        foreach ($handedIn as $reading) {
+            $calls = $people[$reading['user']][$reading['id']] ?? [];
+            usort($calls, static fn (ScoredCall $a, ScoredCall $b): int => $a->item <=> $b->item);
+            if ($calls !== []) {
+                $out[$reading['user']][$inputs->cases[$reading['case']]->case_id] = $calls;
+            }
         }
 
-        return $set;
+        return $out;
     }
 
-    /**
-     * Sums by case over the rows that are kept, of present against absent; null where none is left.
-     *
-     * @param  \Closure(array{string, string, string, string, string, float|null}): bool  $keep
-     */
-    public function sums(\Closure $keep): ?CountSums
+    /** Sums by case, of present against absent; null where nothing was said. */
+    public static function sums(RatingSet $set): ?CountSums
     {
-        $set = $this->set(array_filter($this->rows, $keep));
         $options = self::options();
 
         return $set->isEmpty()
@@ -191,17 +219,6 @@ final readonly class RoundRatings
                 ItemTable::fromRatings($set, $set->items(), $options->categories, $options->cannotTell),
                 Weights::identity(2),
             );
-    }
-
-    /** @param  array<int, array{string, string, string, string, string, float|null}>  $rows */
-    private function set(array $rows): RatingSet
-    {
-        $set = new RatingSet;
-        foreach ($rows as $row) {
-            $set->add(...$row);
-        }
-
-        return $set;
     }
 
     public static function options(): StudyOptions

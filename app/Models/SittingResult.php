@@ -4,37 +4,34 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Core\Agreement\Study\RoundResult;
 use Core\Format\Json\RoundJson;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
 
 /**
+ * What a sitting came to, in parts; this row says of what they were made and by whom.
+ *
+ * @property int $id
+ * @property int $sitting_id
  * @property string $core_version
  * @property string $inputs_checksum
- * @property array<string, mixed> $results
+ * @property int $format
  * @property Carbon $updated_at
  */
 final class SittingResult extends Model
 {
-    protected $fillable = ['sitting_id', 'core_version', 'inputs_checksum', 'results'];
+    protected $fillable = ['sitting_id', 'core_version', 'inputs_checksum', 'format'];
 
-    private ?RoundResult $read = null;
-
-    public function figures(): RoundResult
+    /** @return HasMany<ResultPart, $this> */
+    public function parts(): HasMany
     {
-        return $this->read ??= RoundJson::read($this->results);
+        return $this->hasMany(ResultPart::class);
     }
 
     /** Whether it is written as this release writes it; what is not is made anew from the same inputs. */
     public function isOfThisFormat(): bool
     {
-        return ($this->results['version'] ?? 1) === RoundJson::VERSION;
-    }
-
-    /** @return array<string, string> */
-    protected function casts(): array
-    {
-        return ['results' => 'array'];
+        return $this->format === RoundJson::VERSION;
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Agreement\Actions\ComputeResult;
+use App\Agreement\Actions\ExportRound;
 use App\Agreement\Actions\PublishRound;
 use App\Audit\Audited;
 use App\Audit\WriteRecord;
@@ -113,6 +115,12 @@ final class AppServiceProvider extends ServiceProvider
             WorkKind::Publish->value => static fn (Work $work, Progress $progress) => $app
                 ->make(PublishRound::class)
                 ->carryOut($work->sitting()->firstOrFail(), $work->asker, $progress),
+            WorkKind::Figures->value => static fn (Work $work, Progress $progress) => $app
+                ->make(ComputeResult::class)
+                ->carryOut($work->sitting()->firstOrFail(), $progress),
+            WorkKind::Export->value => static fn (Work $work, Progress $progress) => $app
+                ->make(ExportRound::class)
+                ->carryOut($work->sitting()->firstOrFail(), $progress),
         ]));
         $this->app->scoped(Codebooks::class);
         $this->app->scoped(AcademyNorms::class);

@@ -299,8 +299,12 @@ final class Onlooker
         return array_map($this->standing(...), $ids);
     }
 
-    /** @param  list<int>  $ids */
-    private function know(array $ids): void
+    /**
+     * Fetches the facts of these recordings at once.
+     *
+     * @param  list<int>  $ids
+     */
+    public function know(array $ids): void
     {
         $ids = array_values(array_diff($ids, array_keys($this->facts)));
         if ($ids === []) {

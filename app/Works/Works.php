@@ -45,10 +45,10 @@ final readonly class Works
             ->first();
     }
 
-    /** The newest of a sitting's works, to be told on its page: under way, or failed and not yet asked for again. */
-    public function newest(Sitting $sitting): ?Work
+    /** The newest work of these kinds on a sitting: under way, or failed and not yet asked for again. */
+    public function newest(Sitting $sitting, WorkKind ...$of): ?Work
     {
-        return Work::query()->where('sitting_id', $sitting->id)->orderByDesc('id')->first();
+        return Work::query()->where('sitting_id', $sitting->id)->whereIn('kind', $of)->orderByDesc('id')->first();
     }
 
     /** @return int how many whose run was killed are taken up again */

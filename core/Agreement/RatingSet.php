@@ -151,6 +151,35 @@ final class RatingSet
         return self::ordered(array_keys($this->items));
     }
 
+    /**
+     * What these raters said of these items, without anything else.
+     *
+     * @param  list<string>  $items
+     * @param  list<string>  $raters
+     *
+     * @throws CoreException
+     */
+    public function only(array $items, array $raters): self
+    {
+        $out = new self($this->scale, $this->apart);
+        [$cases, $values] = [array_map(strval(...), array_keys($this->cases)), $this->valueNames()];
+        $wanted = array_intersect_key($this->raters, array_flip($raters));
+        foreach ($this->occasions as $occasion => $o) {
+            foreach (array_intersect_key($this->items, array_flip($items)) as $item => $i) {
+                foreach ($this->cells[$o][$i] ?? [] as $c => $row) {
+                    foreach ($wanted as $rater => $r) {
+                        $said = $values[$row[$r] ?? self::NONE] ?? null;
+                        if ($said !== null) {
+                            $out->add($cases[$c], (string) $item, (string) $rater, $said, (string) $occasion);
+                        }
+                    }
+                }
+            }
+        }
+
+        return $out;
+    }
+
     /** @return list<string> all cases of all items */
     public function cases(): array
     {

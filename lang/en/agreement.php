@@ -174,6 +174,7 @@ return [
             .'differ '.
             'from the key',
         'none' => 'Cases that wait in an open round are not shown.',
+        'pages' => ['nav' => 'More calls', 'earlier' => 'Back', 'later' => 'More', 'at' => ':from to :to of :of calls'],
     ],
     'person' => [
         'own' => [
@@ -261,6 +262,8 @@ return [
         ],
         'sure' => [
             'title' => '{0} Never sure and wrong|{1} One call sure and wrong|[2,*] :count calls sure and wrong',
+            'left' => '{1} One less sure call stands in the file above.|[2,*] :count less sure calls stand in the file '
+                .'above.',
             'none' => 'No wrong call was made at :percent % or more.',
             'more' => ':count more',
         ],
@@ -295,5 +298,9 @@ return [
     'computed' => 'Computed :at by core version :core from inputs :inputs; :resamples case resamples, seed :seed. '
         .'Standard '.
         'errors are conditional on these raters. Panel members are not scored against their own key.',
-    'export' => 'Ratings, key and every figure as CSV and JSON',
+    'older' => 'Another version of the program worked these out. They stand until they are worked out anew.',
+    'export' => [
+        'make' => 'Write the files: ratings, key and every figure as CSV and JSON',
+        'take' => 'Take the files: ratings, key and every figure as CSV and JSON (:size)',
+    ],
 ];

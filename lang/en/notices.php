@@ -4,6 +4,7 @@
 return [
     'agreement' => [
         'published' => 'Published.',
+        'exported' => 'The files are written; take them below.',
     ],
     'capture' => [
         'on-shelf' => 'On the Shelf.',

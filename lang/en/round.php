@@ -20,14 +20,6 @@ return [
     'opened' => 'opened :date',
     'closed' => 'closed :date',
     'published' => 'published :date',
-    'work' => [
-        'open' => 'It is being made ready to open.',
-        'key' => 'The key is being made from what was handed in.',
-        'publish' => 'The figures are being worked out; nobody sees anything before they are complete.',
-        'leave' => 'You can leave this page.',
-        'stop' => 'stop it',
-        'stopping' => 'being stopped …',
-    ],
     'next' => [
         'draft' => [
             'act' => 'Open the round',

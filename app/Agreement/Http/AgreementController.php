@@ -7,9 +7,11 @@ namespace App\Agreement\Http;
 use App\Agreement\Actions\ExportRound;
 use App\Agreement\Pages\AgreementPage;
 use App\Agreement\Pages\PersonPage;
+use App\Agreement\RoundExport;
 use App\Http\Controller;
 use App\Models\Sitting;
 use App\Models\User;
+use App\Models\Work;
 use App\Sight\Onlookers;
 use Core\Format\Json\RecordJson;
 use Core\Remark\InWords;
@@ -46,28 +48,29 @@ final class AgreementController extends Controller
     {
     }
 
-    /** Everything of a published round as open files. */
-    public function export(Sitting $round, ExportRound $export): StreamedResponse|RedirectResponse
+    /** Everything of a published round as open files, once they are made. */
+    public function export(Sitting $round): StreamedResponse|RedirectResponse
     {
         if ($this->onlookers->of($this->user())->withheld($round) !== null) {
             return redirect()->route('agreement', $round);
         }
-        $export->sweep();
-        $path = $export($round);
-        $disk = Storage::disk(ExportRound::DISK);
+        $path = RoundExport::made($round);
 
-        return response()->streamDownload(
-            static function () use ($disk, $path): void {
-                $stream = $disk->readStream($path);
-                if ($stream !== null) {
-                    fpassthru($stream);
-                    fclose($stream);
-                }
-                $disk->delete($path);
-            },
-            Str::slug($round->name).'.zip',
-            ['Content-Type' => 'application/zip', 'Content-Length' => (string) $disk->size($path)],
-        );
+        return $path === null
+            ? redirect()->route('agreement', $round)
+            : Storage::disk(RoundExport::DISK)->download($path, Str::slug($round->name).'.zip', [
+                'Content-Type' => 'application/zip',
+            ]);
+    }
+
+    /** Has those files made, or made anew. */
+    public function make(Sitting $round, ExportRound $export): RedirectResponse
+    {
+        $this->backTo(route('agreement', $round));
+
+        return $this->onlookers->of($this->user())->withheld($round) !== null
+            ? redirect()->route('agreement', $round)
+            : $this->ask(fn (): Work => $export($round, $this->user()), (string) __('notices.agreement.exported'));
     }
 
     public function person(Sitting $round, User $member, PersonPage $page): View

@@ -7,7 +7,7 @@ namespace App\Agreement\Pages;
 use App\Words\Wording;
 use Core\Agreement\Study\ArmDifference;
 use Core\Agreement\Study\ArmFigures;
-use Core\Agreement\Study\RoundResult;
+use Core\Agreement\Study\ArmResult;
 use Core\Number\Written;
 
 /** What was shown – film and trace, or one of them – and whether that changes how far people agree. */
@@ -20,7 +20,7 @@ final readonly class AgreementArms
     }
 
     /** @return array<string, mixed> */
-    public function of(RoundResult $r): array
+    public function of(ArmResult $r): array
     {
         return [
             'finding' => (string) __('agreement.shown.'.$this->finding($r)),
@@ -35,17 +35,17 @@ final readonly class AgreementArms
                 ],
                 array_values($r->arms),
             ),
-            'differences' => array_map($this->difference(...), array_values($r->armDifferences)),
+            'differences' => array_map($this->difference(...), array_values($r->differences)),
         ];
     }
 
-    private function finding(RoundResult $r): string
+    private function finding(ArmResult $r): string
     {
         if (count($r->arms) < 2) {
             return 'one';
         }
         $known = array_filter(
-            $r->armDifferences,
+            $r->differences,
             static fn (ArmDifference $d): bool => $d->difference->estimate !== null,
         );
         $sure = array_filter($known, static fn (ArmDifference $d): bool => $d->p !== null && $d->p < self::SURE);

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Agreement\Pages;
 
 use Core\Agreement\Figure;
-use Core\Agreement\Study\ItemResult;
-use Core\Agreement\Study\RoundResult;
+use Core\Agreement\Study\ItemSummary;
+use Core\Agreement\Study\RoundSummary;
 use Core\Agreement\Undefined;
 use Core\Codebook\Codebook;
 
@@ -27,10 +27,10 @@ final class AgreementFaults
     ];
 
     /** @return array<string, mixed> */
-    public function of(RoundResult $r, Codebook $codebook): array
+    public function of(RoundSummary $r, Codebook $codebook): array
     {
-        $items = array_intersect_key($r->study->items ?? [], $codebook->faults);
-        $pooled = $r->study?->pooled;
+        $items = array_intersect_key($r->items, $codebook->faults);
+        $pooled = $r->pooled;
         $rows = [];
         foreach ($codebook->faults as $key => $fault) {
             if (isset($items[$key])) {
@@ -56,12 +56,12 @@ final class AgreementFaults
     }
 
     /** @return list<string>  keys of faults people agree least on, by AC1 */
-    public static function leastAgreed(RoundResult $r, int $n): array
+    public static function leastAgreed(RoundSummary $r, int $n): array
     {
         $by = array_filter(
             array_map(
-                static fn (ItemResult $i): ?float => $i->coefficients['gwet_ac1']->estimate,
-                $r->study->items ?? [],
+                static fn (ItemSummary $i): ?float => $i->coefficients['gwet_ac1']->estimate,
+                $r->items,
             ),
             static fn (?float $v): bool => $v !== null,
         );

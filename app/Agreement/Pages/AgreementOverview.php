@@ -4,13 +4,15 @@ declare(strict_types=1);
 
 namespace App\Agreement\Pages;
 
+use App\Agreement\KeptFigures;
 use App\Models\Sitting;
 use App\Models\User;
+use App\Sight\Onlookers;
 use App\Words\Wording;
 use Core\Agreement\Coefficient\PairResult;
 use Core\Agreement\Figure;
 use Core\Agreement\Study\RaterResult;
-use Core\Agreement\Study\RoundResult;
+use Core\Agreement\Study\RoundSummary;
 use Core\Codebook\Codebook;
 use Core\Drawing\Axis;
 use Core\Drawing\Estimate;
@@ -27,32 +29,38 @@ final readonly class AgreementOverview
 
     public function __construct(
         private Wording $words,
-        private RoundComparison $comparison,
         private AgreementPeople $people,
+        private Onlookers $onlookers,
     ) {
     }
 
     /** @return array<string, mixed> */
-    public function of(Sitting $round, RoundResult $r, RaterNames $raters, Codebook $codebook, User $user): array
-    {
+    public function of(
+        Sitting $round,
+        KeptFigures $kept,
+        RoundSummary $r,
+        RaterNames $raters,
+        Codebook $codebook,
+        User $user,
+    ): array {
         $rows = $this->forestRows($r, $raters);
 
         return [
             'tiles' => $this->tiles($r),
-            'compared' => $raters->open ? $this->compared($round, $user) : null,
+            'compared' => $raters->open ? $this->compared($kept, $user) : null,
             'broad' => Forest::beside($rows, Axis::shares()),
             'slim' => Forest::beneath($rows, Axis::shares()),
             'finding' => __($raters->open ? 'agreement.forest' : 'agreement.own-forest'),
             'people' => $raters->open ? [] : $this->people->everybody($r, $raters, $round),
-            'pairs' => $raters->open ? [] : $this->withEachColleague($r, $raters),
+            'pairs' => $raters->open ? [] : $this->withEachColleague($kept, $user),
             'look' => $raters->open ? $this->whereToLook($r, $raters, $codebook, $round) : [],
         ];
     }
 
     /** @return list<array{value: string, label: string, note: string}> */
-    private function tiles(RoundResult $r): array
+    private function tiles(RoundSummary $r): array
     {
-        $pooled = $r->study?->pooled;
+        $pooled = $r->pooled;
         if ($pooled === null) {
             return [];
         }
@@ -92,7 +100,7 @@ final readonly class AgreementOverview
     }
 
     /** @return list<ForestRow> */
-    private function forestRows(RoundResult $r, RaterNames $raters): array
+    private function forestRows(RoundSummary $r, RaterNames $raters): array
     {
         return array_map(
             static fn (RaterResult $p): ForestRow => new ForestRow(
@@ -119,26 +127,27 @@ final readonly class AgreementOverview
     }
 
     /** @return array{since: string, says: string}|null */
-    private function compared(Sitting $round, User $user): ?array
+    private function compared(KeptFigures $kept, User $user): ?array
     {
-        $c = $this->comparison->of($round, $user);
-        if ($c === null) {
+        [$id, $c] = $kept->change() ?? [0, null];
+        $before = Sitting::query()->find($id);
+        if ($c === null || $before === null || $this->onlookers->of($user)->withheld($before) !== null) {
             return null;
         }
         $written = static fn (?float $v): string => $v === null
             ? (string) __('figures.none')
             : Written::fixed($v, 2);
-        $d = $c['ac1']->difference;
+        $d = $c->difference;
         $values = [
-            'faults' => $c['faults'],
-            'people' => $c['people'],
-            'first' => $written($c['ac1']->first),
-            'second' => $written($c['ac1']->second),
+            'faults' => $c->faults,
+            'people' => $c->people,
+            'first' => $written($c->first),
+            'second' => $written($c->second),
             'by' => $written($d->estimate === null ? null : abs($d->estimate)),
             'low' => $written($d->low),
             'high' => $written($d->high),
-            'p' => $c['ac1']->p === null ? (string) __('figures.none') : Written::fixed($c['ac1']->p, 3),
-            'detectable' => $written($c['detectable']),
+            'p' => $c->p === null ? (string) __('figures.none') : Written::fixed($c->p, 3),
+            'detectable' => $written($c->detectable),
             'why' => $d->reason === null ? '' : $this->words->said($d->reason),
         ];
         $how = match (true) {
@@ -149,18 +158,15 @@ final readonly class AgreementOverview
         };
 
         return [
-            'since' => (string) __('agreement.since.title', ['round' => $c['with']]),
+            'since' => (string) __('agreement.since.title', ['round' => $before->name]),
             'says' => __('agreement.since.over', $values).' '.__("agreement.since.$how", $values),
         ];
     }
 
     /** @return list<array{n: int, same: string, kappa: Figure}>  the least alike first */
-    private function withEachColleague(RoundResult $r, RaterNames $raters): array
+    private function withEachColleague(KeptFigures $kept, User $user): array
     {
-        $mine = array_filter(
-            $r->study->pooled->pairs ?? [],
-            static fn (PairResult $p): bool => $raters->isMe($p->a) || $raters->isMe($p->b),
-        );
+        $mine = $kept->person($user->id)->pairs ?? [];
         usort($mine, static fn (PairResult $a, PairResult $b): int => $a->kappa->estimate <=> $b->kappa->estimate);
 
         return array_map(
@@ -176,13 +182,13 @@ final readonly class AgreementOverview
     /**
      * @return list<array{title: string, lines: list<array{name: string, url: string, figure: Figure, percent: bool}>}>
      */
-    private function whereToLook(RoundResult $r, RaterNames $raters, Codebook $codebook, Sitting $round): array
+    private function whereToLook(RoundSummary $r, RaterNames $raters, Codebook $codebook, Sitting $round): array
     {
         $faults = array_map(
             static fn (string $key): array => [
                 'name' => $codebook->faults[$key]->name,
                 'url' => route('agreement', [$round, 'part' => 'faults']).'#'.$key,
-                'figure' => $r->study?->items[$key]->coefficients['gwet_ac1'] ?? self::nothing(),
+                'figure' => $r->items[$key]->coefficients['gwet_ac1'],
                 'percent' => false,
             ],
             AgreementFaults::leastAgreed($r, 3),
@@ -201,10 +207,5 @@ final readonly class AgreementOverview
             ['title' => (string) __('agreement.look.faults'), 'lines' => $faults],
             ['title' => (string) __('agreement.look.people'), 'lines' => $people],
         ];
-    }
-
-    private static function nothing(): Figure
-    {
-        throw new \LogicException('A fault that is least agreed on has its figure.');
     }
 }

@@ -4,13 +4,23 @@ declare(strict_types=1);
 
 namespace App\Agreement\Pages;
 
+use App\Agreement\KeptFigures;
+use App\Agreement\RoundExport;
 use App\Codebook\Codebooks;
+use App\Models\Enums\WorkKind;
+use App\Models\Enums\WorkState;
 use App\Models\Sitting;
 use App\Models\User;
-use Core\Agreement\Study\RoundResult;
+use App\Models\Work;
+use App\Works\Works;
+use Core\Agreement\Study\RaterResult;
+use Core\Agreement\Study\RoundSummary;
 use Core\Number\Written;
 use Core\Sight\SittingKind;
+use Core\Version;
 use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Facades\Storage;
+use Illuminate\Support\Number;
 
 /**
  * A published round's figures as one person may see them: a first page that answers whether the staff agree, and parts
@@ -33,25 +43,29 @@ final readonly class AgreementPage
         private AgreementArms $arms,
         private AgreementTimes $times,
         private OwnDifferences $differences,
+        private Works $works,
     ) {
     }
 
     /** @return array<string, mixed> */
     public function of(Sitting $round, User $user, string $part): array
     {
-        $result = $round->result()->firstOrFail();
-        $figures = $result->figures();
+        $kept = KeptFigures::ofRound($round);
+        $figures = $kept->summary();
+        $result = $kept->result;
         $open = $user->isHeadCoach();
         $raters = new RaterNames($round, $user);
 
         return [
             'round' => $round,
             'part' => $part,
-            'study' => $figures->study !== null,
+            'study' => $figures->pooled !== null,
             'open' => $open,
             'title' => $this->title($round, $figures, $open),
             'about' => $this->about($round, $figures),
             'erased' => $round->erasedAt()?->timezone(config()->string('academy.zone'))->format('j F Y'),
+            'older' => $result->core_version !== Version::CURRENT || ! $result->isOfThisFormat(),
+            'export' => $this->files($round, $open),
             'tabs' => self::tabs($round, $part, $open ? self::PARTS : self::OWN_PARTS),
             'rounds' => $this->rounds($user, $round),
             'computed' => __('agreement.computed', [
@@ -61,32 +75,59 @@ final readonly class AgreementPage
                 'resamples' => Written::fixed($figures->bootstrap, 0),
                 'seed' => $figures->seed,
             ]),
-            ...$figures->study === null ? [] : $this->part($part, $round, $figures, $raters, $user),
+            ...$figures->pooled === null ? [] : $this->part($part, $round, $kept, $figures, $raters, $user),
         ];
     }
 
     /** @return array<string, mixed> */
-    private function part(string $part, Sitting $round, RoundResult $figures, RaterNames $raters, User $user): array
-    {
+    private function part(
+        string $part,
+        Sitting $round,
+        KeptFigures $kept,
+        RoundSummary $figures,
+        RaterNames $raters,
+        User $user,
+    ): array {
         $codebook = $this->codebooks->of($round);
 
         return match ($part) {
             'people' => [
-                ...$this->people->of($figures, $raters, $codebook, $round),
+                ...$this->people->of($figures, $kept->map(), $raters, $codebook, $round),
                 'cases' => $figures->cases,
             ],
             'faults' => $this->faults->of($figures, $codebook),
-            'pairs' => $this->pairs->of($figures, $raters),
-            'shown' => $this->arms->of($figures),
-            'times' => $this->times->of($round, $raters),
+            'pairs' => $this->pairs->of(
+                $kept->item()->pairs ?? [],
+                array_map(static fn (RaterResult $p): string => $p->rater, $figures->againstKey),
+                $raters,
+            ),
+            'shown' => $this->arms->of($kept->arms()),
+            'times' => $this->times->of($kept->times() ?? [], $raters),
             'calls' => ['calls' => $this->differences->of($round, $user)],
-            default => $this->overview->of($round, $figures, $raters, $codebook, $user),
+            default => $this->overview->of($round, $kept, $figures, $raters, $codebook, $user),
         };
     }
 
-    private function title(Sitting $round, RoundResult $figures, bool $open): string
+    /**
+     * The round as files, for who may take them: being written, not written, or there.
+     *
+     * @return array{work: ?Work, problem: ?string, size: ?string}
+     */
+    private function files(Sitting $round, bool $open): array
     {
-        if ($figures->study === null) {
+        $work = $open ? $this->works->newest($round, WorkKind::Export) : null;
+        $made = $open ? RoundExport::made($round) : null;
+
+        return [
+            'work' => $work?->state->isUnderWay() === true ? $work : null,
+            'problem' => $work?->state === WorkState::Failed ? $work->says() : null,
+            'size' => $made === null ? null : Number::fileSize(Storage::disk(RoundExport::DISK)->size($made)),
+        ];
+    }
+
+    private function title(Sitting $round, RoundSummary $figures, bool $open): string
+    {
+        if ($figures->pooled === null) {
             return (string) __('agreement.no-reading');
         }
         if (! $open) {
@@ -99,7 +140,7 @@ final readonly class AgreementPage
             : (string) __('agreement.title', ['fault' => $this->codebooks->of($round)->faults[$least[0]]->name]);
     }
 
-    private function about(Sitting $round, RoundResult $figures): string
+    private function about(Sitting $round, RoundSummary $figures): string
     {
         $left = array_filter($figures->leftOut, static fn (int $n): bool => $n > 0);
         $parts = [

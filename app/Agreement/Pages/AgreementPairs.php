@@ -6,7 +6,6 @@ namespace App\Agreement\Pages;
 
 use Core\Agreement\Coefficient\PairResult;
 use Core\Agreement\Figure;
-use Core\Agreement\Study\RoundResult;
 use Core\Number\Written;
 use Illuminate\Support\Str;
 
@@ -14,20 +13,21 @@ use Illuminate\Support\Str;
 final class AgreementPairs
 {
     /**
+     * @param  list<PairResult>  $pairs
+     * @param  list<string>  $scored  raters who have a row and a column of their own
      * @return array{heads: list<string>, matrix: list<array{name: string,
      *     cells: list<array{text: string, shade: ?int, hint: string}>}>,
      *     pairs: list<array{names: string, n: int, same: string, kappa: Figure, pabak: Figure}>}
      */
-    public function of(RoundResult $r, RaterNames $raters): array
+    public function of(array $pairs, array $scored, RaterNames $raters): array
     {
-        $pairs = array_values($r->study->pooled->pairs ?? []);
         $by = [];
         foreach ($pairs as $p) {
             $by[$p->a][$p->b] = $by[$p->b][$p->a] = $p;
         }
         $people = [];
-        foreach ($r->againstKey as $p) {
-            $people[$p->rater] = $raters->name($p->rater);
+        foreach ($scored as $rater) {
+            $people[$rater] = $raters->name($rater);
         }
         asort($people);
 

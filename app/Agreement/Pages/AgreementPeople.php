@@ -7,7 +7,7 @@ namespace App\Agreement\Pages;
 use App\Models\Sitting;
 use Core\Agreement\Figure;
 use Core\Agreement\Study\RaterResult;
-use Core\Agreement\Study\RoundResult;
+use Core\Agreement\Study\RoundSummary;
 use Core\Agreement\Undefined;
 use Core\Codebook\Codebook;
 use Core\Number\Written;
@@ -24,10 +24,11 @@ final class AgreementPeople
     private const DARKEST = 0.6;
 
     /**
+     * @param  array<string, array<string, array{int, int, int, int}>>  $map  tp, fn, fp, tn by rater and fault
      * @return array{people: list<PersonRow>, faults: list<string>,
      *     map: list<array{name: string, cells: list<array{text: string, shade: int, hint: string}>}>}
      */
-    public function of(RoundResult $r, RaterNames $raters, Codebook $codebook, Sitting $round): array
+    public function of(RoundSummary $r, array $map, RaterNames $raters, Codebook $codebook, Sitting $round): array
     {
         $people = self::ordered($r, $raters);
 
@@ -38,7 +39,7 @@ final class AgreementPeople
                 static fn (RaterResult $p): array => [
                     'name' => $raters->name($p->rater),
                     'cells' => array_map(
-                        static fn (string $key): array => self::cell($r->map[$p->rater][$key] ?? [0, 0, 0, 0]),
+                        static fn (string $key): array => self::cell($map[$p->rater][$key] ?? [0, 0, 0, 0]),
                         $codebook->keys(),
                     ),
                 ],
@@ -52,7 +53,7 @@ final class AgreementPeople
      *
      * @return list<PersonRow>
      */
-    public function everybody(RoundResult $r, RaterNames $raters, Sitting $round): array
+    public function everybody(RoundSummary $r, RaterNames $raters, Sitting $round): array
     {
         return array_map(function (RaterResult $p) use ($r, $raters, $round): array {
             $row = $this->row($p, $r, $raters, $round);
@@ -79,7 +80,7 @@ final class AgreementPeople
      *
      * @return list<RaterResult>
      */
-    public static function ordered(RoundResult $r, RaterNames $raters): array
+    public static function ordered(RoundSummary $r, RaterNames $raters): array
     {
         $people = array_values($r->againstKey);
         $figure = static fn (RaterResult $p, string $name, float $none): float => $p->figures[$name]->estimate ?? $none;
@@ -98,7 +99,7 @@ final class AgreementPeople
     }
 
     /** @return PersonRow */
-    private function row(RaterResult $p, RoundResult $r, RaterNames $raters, Sitting $round): array
+    private function row(RaterResult $p, RoundSummary $r, RaterNames $raters, Sitting $round): array
     {
         return [
             'name' => $raters->name($p->rater),
@@ -108,7 +109,7 @@ final class AgreementPeople
             'n' => $p->n,
             'figures' => $p->figures,
             'leaning' => self::leaning($p->figures['criterion']),
-            'rest' => $r->study->pooled->versusRest[$p->rater] ?? Figure::undefined(Undefined::NobodyToCompareWith),
+            'rest' => $r->versusRest[$p->rater] ?? Figure::undefined(Undefined::NobodyToCompareWith),
             'cannotTell' => $r->cannotTell[$p->rater] ?? 0,
             'unsupported' => $r->unsupported[$p->rater] ?? 0,
         ];

@@ -4,43 +4,30 @@ declare(strict_types=1);
 
 namespace App\Agreement\Pages;
 
-use App\Models\Sitting;
 use App\Words\Wording;
 use Core\Agreement\Figure;
+use Core\Agreement\Study\RaterResult;
+use Core\Agreement\Study\StationTimes;
 use Core\Number\Written;
-use Core\Remark\Remark;
 
 /** Where people mark top and impact, in words: who is late, and how many readers a time wants. */
 final readonly class AgreementTimes
 {
     private const FEW_MARKS = 10;
 
-    public function __construct(private RoundTimes $times, private Wording $words)
+    public function __construct(private Wording $words)
     {
     }
 
-    /** @return array<string, mixed> */
-    public function of(Sitting $round, RaterNames $raters): array
+    /**
+     * @param  list<StationTimes>  $times
+     * @return array<string, mixed>
+     */
+    public function of(array $times, RaterNames $raters): array
     {
-        $times = $this->times->of($round);
-        $stations = [];
         $coarse = null;
         foreach ($times as $t) {
-            $coarse = $t['within'] !== null && $t['mean_of'][1] > ($coarse['mean_of'][1] ?? -1.0) ? $t : $coarse;
-            $stations[] = [
-                'title' => (string) __('agreement.times.against', ['station' => ucfirst($t['word'])]),
-                'people' => array_map(fn (array $p): array => [
-                    'name' => $raters->name($p['rater']),
-                    'n' => $p['n'],
-                    'thin' => $p['n'] < self::FEW_MARKS,
-                    'bias' => $this->signed($p['bias'], $p['bias']->estimate),
-                    'interval' => $p['bias']->low === null ? null : self::between($p['bias']->low, $p['bias']->high),
-                    'limits' => $p['low']->reason === null
-                        ? self::between($p['low']->estimate, $p['high']->estimate)
-                        : $this->words->said($p['low']->reason),
-                ], $t['people']),
-                'says' => $this->says($t),
-            ];
+            $coarse = $t->within !== null && $t->meanOf[1] > ($coarse->meanOf[1] ?? -1.0) ? $t : $coarse;
         }
 
         return [
@@ -48,13 +35,39 @@ final readonly class AgreementTimes
                 $times === [] => (string) __('agreement.times.none'),
                 $coarse === null => (string) __('agreement.times.marked'),
                 default => (string) __('agreement.times.finding', [
-                    'station' => $coarse['word'],
-                    'one' => Written::fixed($coarse['mean_of'][1], 0),
-                    'three' => Written::fixed($coarse['mean_of'][3], 0),
+                    'station' => self::word($coarse),
+                    'one' => Written::fixed($coarse->meanOf[1], 0),
+                    'three' => Written::fixed($coarse->meanOf[3], 0),
                 ]),
             },
-            'stations' => $stations,
+            'stations' => array_map(fn (StationTimes $t): array => [
+                'title' => (string) __('agreement.times.against', ['station' => ucfirst(self::word($t))]),
+                'people' => array_map(fn (RaterResult $p): array => $this->person($p, $raters), $t->people),
+                'says' => $this->says($t),
+            ], $times),
         ];
+    }
+
+    /** @return array{name: string, n: int, thin: bool, bias: string, interval: ?string, limits: string} */
+    private function person(RaterResult $p, RaterNames $raters): array
+    {
+        ['bias' => $bias, 'lower_limit' => $low, 'upper_limit' => $high] = $p->figures;
+
+        return [
+            'name' => $raters->name($p->rater),
+            'n' => $p->n,
+            'thin' => $p->n < self::FEW_MARKS,
+            'bias' => $this->signed($bias, $bias->estimate),
+            'interval' => $bias->low === null ? null : self::between($bias->low, $bias->high),
+            'limits' => $low->reason === null
+                ? self::between($low->estimate, $high->estimate)
+                : $this->words->said($low->reason),
+        ];
+    }
+
+    private static function word(StationTimes $t): string
+    {
+        return (string) __('stations.names.'.$t->station->value);
     }
 
     private function signed(Figure $f, ?float $v): string
@@ -71,29 +84,25 @@ final readonly class AgreementTimes
             : Written::signed($low, 0).__('figures.to').Written::signed($high, 0);
     }
 
-    /**
-     * @param  array{cases: int, readers: int, between: ?float, within: ?float, reason: ?Remark, mean_of: array<int,
-     * float>}  $t
-     */
-    private function says(array $t): string
+    private function says(StationTimes $t): string
     {
-        if ($t['reason'] !== null || $t['between'] === null || $t['within'] === null) {
-            return $t['reason'] === null ? '' : $this->words->said($t['reason'], [], true);
+        if ($t->reason !== null || $t->between === null || $t->within === null) {
+            return $t->reason === null ? '' : $this->words->said($t->reason, [], true);
         }
         $mean = array_map(
             static fn (int $readers, float $ms): string => trans_choice('agreement.times.mean-of', $readers, [
                 'count' => $readers,
                 'ms' => Written::fixed($ms, 1),
             ]),
-            array_keys($t['mean_of']),
-            $t['mean_of'],
+            array_keys($t->meanOf),
+            $t->meanOf,
         );
 
         return __('agreement.times.apart', [
-            'cases' => $t['cases'],
-            'readers' => $t['readers'],
-            'between' => Written::fixed($t['between'], 1),
-            'within' => Written::fixed($t['within'], 1),
+            'cases' => $t->cases,
+            'readers' => $t->readers,
+            'between' => Written::fixed($t->between, 1),
+            'within' => Written::fixed($t->within, 1),
             'mean' => implode(', ', $mean),
         ]);
     }

@@ -5,10 +5,9 @@ declare(strict_types=1);
 namespace App\Agreement\Pages;
 
 use App\Codebook\Codebooks;
+use App\Models\Casts\Cell;
 use App\Models\KeyEntry;
-use App\Models\Reading;
 use App\Models\Sitting;
-use App\Models\SittingCase;
 use App\Models\User;
 use App\Sight\Onlookers;
 use App\Words\Wording;
@@ -16,79 +15,134 @@ use Core\Codebook\Codebook;
 use Core\Reading\Presence;
 use Core\Reading\Stage;
 use Core\Sight\Thing;
-use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Query\JoinClause;
+use Illuminate\Pagination\LengthAwarePaginator;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
 
-/** Where a person's own calls differ from the key, on recordings that await no blind reading by them. */
+/**
+ * Where a person's own calls differ from the key, on recordings that await no blind reading by them; a page at a time.
+ *
+ * @phpstan-type Said array{entry: int, position: int, case: int, fault: string, call: string, confidence: ?int}
+ */
 final readonly class OwnDifferences
 {
+    private const A_PAGE = 50;
+
     public function __construct(private Onlookers $onlookers, private Codebooks $codebooks, private Wording $words)
     {
     }
 
     /**
-     * @return list<array{case: string, url: string, fault: string, call: string, confidence: ?int, truth: string,
-     *     grade: string, measured: string}>
+     * @return LengthAwarePaginator<int, array{case: string, url: string, fault: string, call: string,
+     *     confidence: ?int, truth: string, grade: string, measured: string}>
      */
-    public function of(Sitting $round, User $user): array
+    public function of(Sitting $round, User $user): LengthAwarePaginator
     {
-        $entries = $round->keyVersion?->entries()->get() ?? new Collection();
-        $entries = $entries->keyBy(static fn (KeyEntry $e): string => "$e->case_id|$e->fault")->all();
         $codebook = $this->codebooks->of($round);
-        $readings = $this->readings($round, $user);
-        $onlooker = $this->onlookers->of($user)->over($readings->map(static fn (Reading $r): SittingCase => $r->case));
+        $all = $this->differing($round, $user, $codebook);
+        $page = LengthAwarePaginator::resolveCurrentPage();
+        $shown = array_slice($all, self::A_PAGE * ($page - 1), self::A_PAGE);
+
+        return (new LengthAwarePaginator($this->rows($shown, $codebook), count($all), self::A_PAGE, $page, [
+            'path' => LengthAwarePaginator::resolveCurrentPath(),
+        ]))->withQueryString();
+    }
+
+    /** @return list<Said> in the order of reading, fault by fault */
+    private function differing(Sitting $round, User $user, Codebook $codebook): array
+    {
+        $rows = DB::table('readings')
+            ->join('sitting_cases', 'sitting_cases.id', '=', 'readings.sitting_case_id')
+            ->join('calls', 'calls.reading_id', '=', 'readings.id')
+            ->join('key_entries', static fn (JoinClause $on): JoinClause => $on
+                ->on('key_entries.case_id', 'sitting_cases.case_id')
+                ->on('key_entries.fault', 'calls.fault')
+                ->where('key_entries.key_version_id', $round->key_version_id))
+            ->where('sitting_cases.sitting_id', $round->id)
+            ->where('readings.user_id', $user->id)
+            ->where('readings.stage', Stage::Blind->value)
+            ->whereNotNull('readings.handed_in_at')
+            ->where('calls.presence', '<>', Presence::CannotTell->value)
+            ->whereRaw('calls.presence <> coalesce(key_entries.ruling, key_entries.label)')
+            ->orderBy('readings.position')
+            ->get([
+                'key_entries.id', 'key_entries.label', 'key_entries.grade', 'key_entries.ruling',
+                'readings.position', 'sitting_cases.case_id', 'calls.fault', 'calls.presence', 'calls.confidence',
+            ]);
+        $sees = $this->sees($round, $user);
+        $order = array_flip($codebook->keys());
         $out = [];
-        foreach ($readings as $reading) {
-            if ($onlooker->seesResult($reading->case, $round, Thing::Key)) {
-                array_push($out, ...$this->inReading($reading, $entries, $codebook));
+        foreach ($rows as $row) {
+            $entry = (new KeyEntry)->forceFill(['label' => $row->label, 'grade' => $row->grade, 'ruling' => $row->ruling]);
+            $said = [
+                'entry' => Cell::int($row->id),
+                'position' => Cell::int($row->position),
+                'case' => Cell::int($row->case_id),
+                'fault' => Cell::text($row->fault),
+                'call' => Cell::text($row->presence),
+                'confidence' => $row->confidence === null ? null : Cell::int($row->confidence),
+            ];
+            if ($entry->scoredLabel() !== null && isset($sees[$said['case']], $order[$said['fault']])) {
+                $out[] = $said;
             }
         }
+        usort($out, static fn (array $a, array $b): int => [
+            $a['position'],
+            $order[$a['fault']],
+        ] <=> [$b['position'], $order[$b['fault']]]);
 
         return $out;
     }
 
-    /** @return Collection<int, Reading> */
-    private function readings(Sitting $round, User $user): Collection
+    /** @return array<int, true> cases whose key this person may see */
+    private function sees(Sitting $round, User $user): array
     {
-        return Reading::query()
-            ->where('user_id', $user->id)
-            ->where('stage', Stage::Blind)
-            ->whereIn('sitting_case_id', $round->cases()->select('id'))
-            ->whereNotNull('handed_in_at')
-            ->with(['calls', 'case.swings', 'case.recording.golfer'])
-            ->orderBy('position')
-            ->get();
+        $recordings = [];
+        $rows = DB::table('case_swings')
+            ->whereIn('case_id', $round->cases()->select('case_id'))
+            ->get(['case_id', 'recording_id']);
+        foreach ($rows as $row) {
+            $recordings[Cell::int($row->case_id)][] = Cell::int($row->recording_id);
+        }
+        $onlooker = $this->onlookers->of($user);
+        $onlooker->know(array_values(array_unique(array_merge(...array_values($recordings)))));
+
+        return array_map(static fn (): true => true, array_filter(
+            $recordings,
+            static fn (array $of): bool => $onlooker->ofResult($of, $round)->shows(Thing::Key),
+        ));
     }
 
     /**
-     * @param  array<string, KeyEntry>  $entries
+     * @param  list<Said>  $shown
      * @return list<array{case: string, url: string, fault: string, call: string, confidence: ?int, truth: string,
      *     grade: string, measured: string}>
      */
-    private function inReading(Reading $reading, array $entries, Codebook $codebook): array
+    private function rows(array $shown, Codebook $codebook): array
     {
-        $out = [];
-        foreach ($codebook->faults as $key => $fault) {
-            $entry = $entries["{$reading->case->case_id}|$key"] ?? null;
-            $call = $reading->calls->firstWhere('fault', $key);
-            $truth = $entry?->scoredLabel();
-            if ($entry === null || $call === null || $truth === null) {
-                continue;
-            }
-            if ($call->presence->value === $truth || $call->presence === Presence::CannotTell) {
-                continue;
-            }
-            $out[] = [
-                'case' => (string) __('agreement.case', ['n' => $reading->position]),
-                'url' => route('bench', $reading->case->recording),
-                'fault' => $fault->name,
-                'call' => $call->presence->value,
-                'confidence' => $call->confidence,
-                'truth' => $truth,
-                'grade' => $entry->grade,
-                'measured' => $this->words->said($entry->measured()->why, ['fault' => $fault->name]),
-            ];
-        }
+        /** @var Collection<int, KeyEntry> $entries */
+        $entries = KeyEntry::query()
+            ->whereKey(array_column($shown, 'entry'))
+            ->with('recording')
+            ->get()
+            ->keyBy('id');
 
-        return $out;
+        return array_map(function (array $said) use ($entries, $codebook): array {
+            /** @var KeyEntry $entry */
+            $entry = $entries[$said['entry']];
+            $fault = $codebook->faults[$said['fault']]->name;
+
+            return [
+                'case' => (string) __('agreement.case', ['n' => $said['position']]),
+                'url' => route('bench', $entry->recording),
+                'fault' => $fault,
+                'call' => $said['call'],
+                'confidence' => $said['confidence'],
+                'truth' => (string) $entry->scoredLabel(),
+                'grade' => $entry->grade,
+                'measured' => $this->words->said($entry->measured()->why, ['fault' => $fault]),
+            ];
+        }, $shown);
     }
 }

@@ -4,21 +4,20 @@ declare(strict_types=1);
 
 namespace App\Agreement\Pages;
 
-use App\Agreement\RoundRatings;
-use App\Models\Reading;
+use App\Agreement\KeptFigures;
+use App\Models\Casts\Cell;
 use App\Models\Sitting;
-use App\Models\SittingCase;
 use App\Models\User;
 use App\Sight\Onlookers;
 use Core\Agreement\Profile\ScoredCall;
-use Core\Reading\Presence;
-use Core\Reading\Stage;
+use Core\Agreement\Study\PersonResult;
 use Core\Sight\Thing;
 use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
 
 /**
- * One person's calls of a published round beside its key, without those of a recording that the one who asks still has
- * to read blind elsewhere.
+ * One person's calls of published rounds beside their keys, without those of a recording that the one who asks still
+ * has to read blind elsewhere.
  */
 final readonly class PersonCalls
 {
@@ -27,58 +26,61 @@ final readonly class PersonCalls
     }
 
     /**
-     * Scored calls of this person in the order they were handed in, fault by fault; a case's name is its round and
-     * recording.
+     * What is kept of this person, with the calls that may be seen: in the order they were handed in, fault by fault.
      *
-     * @return list<ScoredCall>
+     * @param  Collection<int, Sitting>  $rounds
+     * @return array<int, PersonResult> by round
      */
-    public function of(Sitting $round, RoundRatings $ratings, User $person, User $asking): array
+    public function ofPerson(Collection $rounds, User $person, User $asking): array
     {
-        if (in_array('u'.$person->id, $ratings->unscored, true)) {
-            return [];
-        }
-        $truth = [];
-        foreach ($ratings->key as [$case, $fault, $label]) {
-            $truth[$case][$fault] = $label === Presence::Present->value;
-        }
+        $ids = array_values($rounds->map(static fn (Sitting $round): int => $round->id)->all());
+        $recordings = self::recordings($ids);
+        $onlooker = $this->onlookers->of($asking);
+        $onlooker->know(array_values(array_unique(array_merge(...array_merge([], ...$recordings)))));
+        $kept = KeptFigures::ofPerson($ids, $person->id);
         $out = [];
-        $readings = $this->readings($round, $person);
-        $onlooker = $this->onlookers
-            ->of($asking)
-            ->over($readings->map(static fn (Reading $r): SittingCase => $r->case));
-        foreach ($readings as $reading) {
-            if (! $onlooker->seesResult($reading->case, $round, Thing::Key)) {
-                continue;
-            }
-            $case = 'c'.$reading->case->case_id;
-            foreach ($reading->calls->sortBy('fault') as $call) {
-                if (isset($truth[$case][$call->fault]) && $call->presence !== Presence::CannotTell) {
-                    $out[] = new ScoredCall(
-                        $round->id.$case,
-                        $call->fault,
-                        $call->presence === Presence::Present,
-                        $truth[$case][$call->fault],
-                        $call->confidence === null ? null : $call->confidence / 100,
-                    );
-                }
+        foreach ($rounds as $round) {
+            $all = $kept[$round->id] ?? null;
+            if ($all !== null) {
+                $seen = array_filter(
+                    $all->calls,
+                    static fn (int $case): bool => isset($recordings[$round->id][$case]) &&
+                        $onlooker->ofResult($recordings[$round->id][$case], $round)->shows(Thing::Key),
+                    ARRAY_FILTER_USE_KEY,
+                );
+                $out[$round->id] = new PersonResult($seen, $all->latent, $all->pairs);
             }
         }
 
         return $out;
     }
 
-    /** @return Collection<int, Reading> first readings handed in, in that order */
-    private function readings(Sitting $round, User $person): Collection
+    /**
+     * @param  array<int, list<ScoredCall>>  $byCase
+     * @return list<ScoredCall>
+     */
+    public static function all(array $byCase): array
     {
-        return Reading::query()
-            ->where('user_id', $person->id)
-            ->where('stage', Stage::Blind)
-            ->whereIn('sitting_case_id', $round->cases()->where('occasion', 1)->select('id'))
-            ->whereNotNull('handed_in_at')
-            ->where('exposed', false)
-            ->with(['calls', 'case.swings'])
-            ->orderBy('handed_in_at')
-            ->orderBy('id')
-            ->get();
+        return array_merge(...array_values($byCase));
+    }
+
+    /**
+     * @param  list<int>  $rounds
+     * @return array<int, array<int, list<int>>> by round and case
+     */
+    private static function recordings(array $rounds): array
+    {
+        $rows = DB::table('sitting_cases')
+            ->join('case_swings', 'case_swings.case_id', '=', 'sitting_cases.case_id')
+            ->whereIn('sitting_cases.sitting_id', $rounds)
+            ->where('sitting_cases.occasion', 1)
+            ->orderBy('case_swings.position')
+            ->get(['sitting_cases.sitting_id', 'sitting_cases.case_id', 'case_swings.recording_id']);
+        $out = [];
+        foreach ($rows as $row) {
+            $out[Cell::int($row->sitting_id)][Cell::int($row->case_id)][] = Cell::int($row->recording_id);
+        }
+
+        return $out;
     }
 }

@@ -19,26 +19,26 @@ use Illuminate\Support\Collection;
 final class PersonDrift
 {
     /**
-     * @param  array{rounds: Collection<int, Sitting>, profile: RaterProfile}  $over
+     * @param  Collection<int, Sitting>  $rounds
      * @param  array{name: string, whose: string}  $said  of whom, and whether of oneself
      * @return array<string, mixed>
      */
-    public function of(array $over, array $said): array
+    public function of(Collection $rounds, RaterProfile $over, array $said): array
     {
-        $windows = $over['profile']->windows();
-        $drift = $over['profile']->drift();
+        $windows = $over->windows();
+        $drift = $over->drift();
         $names = array_map(static fn (array $w): string => "{$w['from']}–{$w['to']}", $windows);
 
         return [
             'windows' => $windows,
-            'rounds' => $over['rounds'],
+            'rounds' => $rounds,
             'drifted' => self::finding($drift, count($windows), $said),
             'drift' => $drift === null ? null : [
                 'broad' => DriftPlot::broad($drift, $names),
                 'slim' => DriftPlot::slim($drift, $names),
                 'rows' => self::rows($drift, $windows, $names),
                 'how' => (string) __('agreement.person.drift.how', [
-                    'rounds' => $over['rounds']
+                    'rounds' => $rounds
                         ->map(static fn (Sitting $round): string => $round->name)
                         ->join(', ', (string) __('agreement.person.and')),
                     'one-in' => (int) round(1.0 / $drift->falseAlarm),

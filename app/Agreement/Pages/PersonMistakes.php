@@ -12,6 +12,7 @@ use Core\Agreement\Profile\RaterProfile;
 use Core\Agreement\Profile\ScoredCall;
 use Core\Codebook\Codebook;
 use Illuminate\Support\Collection;
+use Illuminate\Support\Str;
 
 /**
  * Calls that were sure and wrong, each with its recording, the key's grade and what the measurement says.
@@ -21,24 +22,33 @@ use Illuminate\Support\Collection;
  */
 final readonly class PersonMistakes
 {
-    /** So many are shown at once; the rest on demand. */
+    /** So many are shown at once; more on demand. */
     private const AT_ONCE = 10;
+
+    /** So many are shown at all, the surest; the rest stand in the person's file. */
+    private const MOST = 100;
 
     public function __construct(private Wording $words)
     {
     }
 
-    /** @return array{sure: list<Mistake>, sureParts: list<list<Mistake>>, surely: string, surelyNone: string} */
+    /**
+     * @return array{sure: list<Mistake>, sureParts: list<list<Mistake>>, surely: string, surelyNone: string,
+     *     sureLeft: ?string}
+     */
     public function of(Sitting $round, RaterProfile $profile, Codebook $codebook): array
     {
-        $sure = $this->rows($round, $profile->sureAndWrong(), $codebook);
+        $all = $profile->sureAndWrong();
+        $sure = $this->rows($round, array_slice($all, 0, self::MOST), $codebook);
+        $left = count($all) - count($sure);
 
         return [
             'sure' => $sure,
             'sureParts' => array_values(
                 array_filter([array_slice($sure, 0, self::AT_ONCE), array_slice($sure, self::AT_ONCE)]),
             ),
-            'surely' => trans_choice('agreement.person.sure.title', count($sure), ['count' => count($sure)]),
+            'surely' => trans_choice('agreement.person.sure.title', count($all), ['count' => count($all)]),
+            'sureLeft' => $left > 0 ? trans_choice('agreement.person.sure.left', $left, ['count' => $left]) : null,
             'surelyNone' => (string) __('agreement.person.sure.none', [
                 'percent' => (int) round(100.0 * RaterProfile::SURE),
             ]),
@@ -51,9 +61,11 @@ final readonly class PersonMistakes
      */
     private function rows(Sitting $round, array $calls, Codebook $codebook): array
     {
+        $ids = array_map(static fn (ScoredCall $c): int => (int) Str::afterLast($c->case, 'c'), $calls);
         $cases = $round
             ->cases()
             ->where('occasion', 1)
+            ->whereIn('case_id', $ids)
             ->with('recording.golfer')
             ->get()
             ->keyBy(static fn (SittingCase $c): string => $round->id.'c'.$c->case_id);
@@ -61,6 +73,8 @@ final readonly class PersonMistakes
         $entries =
             $round->keyVersion
                 ?->entries()
+                ->whereIn('case_id', $ids)
+                ->whereIn('fault', array_map(static fn (ScoredCall $c): string => $c->item, $calls))
                 ->get()
                 ->keyBy(static fn (KeyEntry $e): string => "{$round->id}c{$e->case_id}|{$e->fault}") ?? collect();
         $out = [];

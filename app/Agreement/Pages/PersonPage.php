@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Agreement\Pages;
 
-use App\Agreement\RoundRatings;
 use App\Codebook\Codebooks;
 use App\Models\Sitting;
 use App\Models\User;
 use Core\Agreement\Confidence;
 use Core\Agreement\Figure;
 use Core\Agreement\Profile\RaterProfile;
+use Core\Agreement\Study\PersonResult;
 use Core\Agreement\Undefined;
 use Core\Agreement\Wilson;
 use Core\Codebook\Codebook;
@@ -45,8 +45,9 @@ final readonly class PersonPage
     public function of(Sitting $round, User $person, User $asking): array
     {
         $codebook = $this->codebooks->of($round);
-        $ratings = RoundRatings::ofRound($round, $this->codebooks);
-        $profile = new RaterProfile($this->calls->of($round, $ratings, $person, $asking));
+        $rounds = self::rounds($person);
+        $kept = $this->calls->ofPerson($rounds, $person, $asking);
+        $profile = new RaterProfile(PersonCalls::all($kept[$round->id]->calls ?? []));
         $figures = $profile->figures();
         $own = $person->is($asking);
         $said = ['name' => $own ? '' : Str::before($person->name, ' '), 'whose' => $own ? 'own' : 'other'];
@@ -66,44 +67,45 @@ final readonly class PersonPage
             'calibrated' => self::calibrated($profile->swagger()),
             'swagger' => $profile->swagger(),
             ...$this->mistakes->of($round, $profile, $codebook),
-            ...$this->drift->of($this->over($round, $profile, $person, $asking), $said),
-            ...$this->withoutKey->of($ratings, $person, $figures, $said, $profile->calls !== []),
+            ...$this->drift->of($rounds, self::over($rounds, $kept), $said),
+            ...$this->withoutKey->of($kept[$round->id]->latent ?? null, $figures, $said, $profile->calls !== []),
         ];
     }
 
     /** What the page is made from, without what waits for a reading of the one who asks. */
     public function record(Sitting $round, User $person, User $asking): RaterProfile
     {
-        return new RaterProfile(
-            $this->calls->of($round, RoundRatings::ofRound($round, $this->codebooks), $person, $asking),
-        );
+        $kept = $this->calls->ofPerson(collect([$round]), $person, $asking);
+
+        return new RaterProfile(PersonCalls::all($kept[$round->id]->calls ?? []));
     }
 
-    /**
-     * Every published round this person was in, in order, with the calls of all of them.
-     *
-     * @return array{rounds: Collection<int, Sitting>, profile: RaterProfile}
-     */
-    private function over(Sitting $round, RaterProfile $here, User $person, User $asking): array
+    /** @return Collection<int, Sitting> every published round this person was in, in order */
+    private static function rounds(User $person): Collection
     {
-        $rounds = Sitting::query()
+        return Sitting::query()
             ->where('kind', SittingKind::Round)
             ->where('state', 'published')
             ->whereHas('members', static fn ($q) => $q->whereKey($person->id))
-            ->with('keyVersion.sitting')
             ->orderBy('published_at')
             ->get();
-        $calls = [];
-        foreach ($rounds as $each) {
-            array_push($calls, ...$each->is($round) ? $here->calls : $this->calls->of(
-                $each,
-                RoundRatings::ofRound($each, $this->codebooks),
-                $person,
-                $asking,
-            ));
-        }
+    }
 
-        return ['rounds' => $rounds, 'profile' => new RaterProfile($calls)];
+    /**
+     * @param  Collection<int, Sitting>  $rounds
+     * @param  array<int, PersonResult>  $kept  by round
+     */
+    private static function over(Collection $rounds, array $kept): RaterProfile
+    {
+        return new RaterProfile(
+            array_merge(
+                ...array_values(
+                    $rounds
+                        ->map(static fn (Sitting $round): array => PersonCalls::all($kept[$round->id]->calls ?? []))
+                        ->all(),
+                ),
+            ),
+        );
     }
 
     private static function title(RaterProfile $profile, Figure $criterion, User $person, string $whose): string

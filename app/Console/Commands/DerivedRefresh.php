@@ -7,11 +7,13 @@ namespace App\Console\Commands;
 use App\Agreement\Actions\ComputeResult;
 use App\Codebook\Codebooks;
 use App\Models\Casts\Cell;
+use App\Models\Enums\WorkKind;
 use App\Models\NormSnapshot;
 use App\Models\Recording;
 use App\Models\Sitting;
 use App\Shelf\Actions\MeasureRecording;
 use App\Shelf\Actions\TakeNorms;
+use App\Works\Works;
 use Core\Sight\SittingKind;
 use Core\Sight\SittingState;
 use Core\Version;
@@ -31,6 +33,7 @@ final class DerivedRefresh extends Command
         ComputeResult $compute,
         TakeNorms $norms,
         Codebooks $codebooks,
+        Works $works,
     ): int {
         $measured = $this->measure($measure, $codebooks->document()->version(), false);
         $first = NormSnapshot::query()->doesntExist() && Recording::query()->exists();
@@ -47,12 +50,12 @@ final class DerivedRefresh extends Command
                 ->get() as $round
         ) {
             if (! $compute->isCurrent($round, $round->result()->first())) {
-                $compute($round);
+                $works->ask(WorkKind::Figures, $round, null);
                 $figures++;
             }
         }
         if ($measured + $figures > 0) {
-            $this->line("measured $measured recordings anew, worked out the figures of $figures rounds");
+            $this->line("measured $measured recordings anew, asked for the figures of $figures rounds");
         }
 
         return self::SUCCESS;

@@ -14,4 +14,8 @@ enum WorkKind: string
     case Key = 'key';
     /** Working out a sitting's figures and showing them to its members. */
     case Publish = 'publish';
+    /** Working out anew what another version of the program had published. */
+    case Figures = 'figures';
+    /** Writing a published round as open files. */
+    case Export = 'export';
 }

@@ -6,11 +6,11 @@ namespace App\Sittings\Pages;
 
 use App\Models\CaseSwing;
 use App\Models\Casts\Cell;
+use App\Models\Enums\WorkKind;
 use App\Models\Enums\WorkState;
 use App\Models\Sitting;
 use App\Models\SittingCase;
 use App\Models\User;
-use App\Models\Work;
 use App\Sight\Onlookers;
 use App\Words\Term;
 use App\Works\Works;
@@ -50,14 +50,14 @@ final readonly class RoundPage
         $held = $round->cases->count() - $seen->count();
         // Made from everybody's calls: a head coach who reads here waits like the others.
         $bias = $onlooker->withheld($round) === null ? $this->bias->of($round) : null;
-        $work = $this->works->newest($round);
+        $work = $this->works->newest($round, WorkKind::Open, WorkKind::Key, WorkKind::Publish);
         $progress = $this->progress($round);
 
         return [
             'round' => $round,
             'title' => (string) __("round.title.{$round->state->value}", ['round' => $round->name]),
             'about' => $this->about($round),
-            'work' => $work === null ? null : $this->underWay($work),
+            'work' => $work?->state->isUnderWay() === true ? $work : null,
             'problem' => $work?->state === WorkState::Failed ? $work->says() : null,
             'next' => $this->next($round),
             'first' => $round->state === SittingState::Closed &&
@@ -99,18 +99,6 @@ final readonly class RoundPage
         }
 
         return implode(' · ', $parts);
-    }
-
-    /** @return array{says: string, progress: float, url: string, cancel: string, stop: string}|null */
-    private function underWay(Work $work): ?array
-    {
-        return $work->state->isUnderWay() ? [
-            'says' => __("round.work.{$work->kind->value}").' '.__('round.work.leave'),
-            'progress' => $work->progress,
-            'url' => route('works.show', $work, false),
-            'cancel' => route('works.cancel', $work),
-            'stop' => (string) __($work->cancelling ? 'round.work.stopping' : 'round.work.stop'),
-        ] : null;
     }
 
     /** @return array{url: string, act: string, says: string}|null */

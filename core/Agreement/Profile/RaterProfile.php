@@ -17,6 +17,9 @@ final readonly class RaterProfile
     /** Fewer cases than this do not make a window of the drift chart. */
     public const WINDOW = 5;
 
+    /** As many windows as a chart can hold; with more cases they grow. */
+    public const MOST_WINDOWS = 24;
+
     /** Stated confidence from which a wrong call is "sure and wrong". */
     public const SURE = 0.8;
 
@@ -100,7 +103,7 @@ final readonly class RaterProfile
     }
 
     /**
-     * Consecutive cases in as many windows of about the same size as there are WINDOW cases for.
+     * Consecutive cases in as many windows of about the same size as there are WINDOW cases for, up to MOST_WINDOWS.
      *
      * @return list<array{from: int, to: int, cells: array{int, int, int, int}}> case numbers from 1, and tp, fn, fp, tn
      */
@@ -108,22 +111,28 @@ final readonly class RaterProfile
     {
         $cases = $this->cases();
         $n = count($cases);
-        $k = max(1, intdiv($n, self::WINDOW));
-        $out = [];
+        $k = min(self::MOST_WINDOWS, max(1, intdiv($n, self::WINDOW)));
+        $spans = $at = [];
         for ($w = 0; $w < $k && $n > 0; $w++) {
             $from = intdiv($w * $n, $k);
             $to = intdiv(($w + 1) * $n, $k);
-            $in = array_flip(array_slice($cases, $from, $to - $from));
-            $cells = [0, 0, 0, 0];
-            foreach ($this->calls as $c) {
-                if (isset($in[$c->case])) {
-                    $cells[$c->cell()]++;
-                }
-            }
-            $out[] = ['from' => $from + 1, 'to' => $to, 'cells' => $cells];
+            $at += array_fill_keys(array_slice($cases, $from, $to - $from), $w);
+            $spans[] = [$from + 1, $to];
+        }
+        $counts = array_fill(0, 4 * $k, 0);
+        foreach ($this->calls as $c) {
+            $counts[4 * $at[$c->case] + $c->cell()]++;
         }
 
-        return $out;
+        return array_map(
+            static fn (int $w, array $span): array => [
+                'from' => $span[0],
+                'to' => $span[1],
+                'cells' => [$counts[4 * $w], $counts[4 * $w + 1], $counts[4 * $w + 2], $counts[4 * $w + 3]],
+            ],
+            array_keys($spans),
+            $spans,
+        );
     }
 
     /** The control chart over the windows; null with fewer than two that hold positives and negatives. */

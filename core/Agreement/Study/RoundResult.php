@@ -4,25 +4,25 @@ declare(strict_types=1);
 
 namespace Core\Agreement\Study;
 
-/** What a published staff round tells: its members with each other, with the key, and by what they were shown. */
+/** Everything that is made of a published staff round: its members with each other, with the key, and one by one. */
 final readonly class RoundResult
 {
     /**
      * @param  StudyResult|null  $study  null where nothing was said
      * @param  list<RaterResult>  $againstKey  over all items
      * @param  array<string, array<string, array{int, int, int, int}>>  $map  tp, fn, fp, tn by rater and item
-     * @param  list<ArmFigures>  $arms
-     * @param  list<ArmDifference>  $armDifferences
      * @param  array<string, int>  $leftOut  entries left out of scoring, by why
      * @param  array<string, int>  $unsupported  calls on what the evidence could not show, by rater
      * @param  array<string, int>  $cannotTell  by rater
+     * @param  RoundChange|null  $change  since the round before, where there is one to compare with
+     * @param  list<StationTimes>  $times
+     * @param  array<string, PersonResult>  $people  by rater
      */
     public function __construct(
         public ?StudyResult $study,
         public array $againstKey,
         public array $map,
-        public array $arms,
-        public array $armDifferences,
+        public ArmResult $arms,
         public array $leftOut,
         public int $cases,
         public array $unsupported,
@@ -30,6 +30,26 @@ final readonly class RoundResult
         public ?int $keyVersion,
         public int $bootstrap,
         public int $seed,
+        public ?RoundChange $change,
+        public array $times,
+        public array $people,
     ) {
+    }
+
+    public function summary(): RoundSummary
+    {
+        return new RoundSummary(
+            $this->study === null ? null : ItemSummary::ofItem($this->study->pooled),
+            array_map(ItemSummary::ofItem(...), $this->study->items ?? []),
+            $this->study->pooled->versusRest ?? [],
+            $this->againstKey,
+            $this->leftOut,
+            $this->cases,
+            $this->unsupported,
+            $this->cannotTell,
+            $this->keyVersion,
+            $this->bootstrap,
+            $this->seed,
+        );
     }
 }

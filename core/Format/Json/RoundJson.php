@@ -7,47 +7,37 @@ namespace Core\Format\Json;
 use Core\Agreement\Figure;
 use Core\Agreement\Study\ArmDifference;
 use Core\Agreement\Study\ArmFigures;
-use Core\Agreement\Study\RoundResult;
+use Core\Agreement\Study\ArmResult;
+use Core\Agreement\Study\RoundChange;
+use Core\Agreement\Study\RoundSummary;
+use Core\Agreement\Study\StationTimes;
 use Core\Format\FormatException;
+use Core\Motion\Station;
 
-/** What a staff round tells, as it is kept. Version 1 had words for reasons and for what was shown. */
+/**
+ * What a staff round tells, as it is kept: part by part, each read by itself. Version 1 had words for reasons and for
+ * what was shown; up to version 2 all of it was one document.
+ */
 final class RoundJson
 {
-    public const VERSION = 2;
+    public const VERSION = 3;
 
     private const SHOWN_THEN = ['film only' => 'film', 'trace only' => 'trace', 'film and trace' => 'both'];
 
     /** @return array<string, mixed> */
-    public static function write(RoundResult $r): array
+    public static function summary(RoundSummary $r): array
     {
         $as = StudyJson::kept();
+        $items = [];
+        foreach ($r->items as $name => $item) {
+            $items[] = ['item' => (string) $name, ...$as->summary($item)];
+        }
 
         return [
-            'version' => self::VERSION,
-            'study' => $r->study === null ? null : $as->study($r->study),
+            'pooled' => $r->pooled === null ? null : $as->summary($r->pooled),
+            'items' => $items,
+            'raters_vs_rest' => $as->versusRest($r->versusRest),
             'against_key' => $as->raters($r->againstKey),
-            'map' => $r->map,
-            'arms' => [
-                'arms' => array_map(
-                    static fn (ArmFigures $a): array => [
-                        'arm' => $a->arm,
-                        'cases' => $a->cases,
-                        'ac1' => $a->ac1,
-                        'same' => $a->same,
-                    ],
-                    $r->arms,
-                ),
-                'differences' => array_map(
-                    static fn (ArmDifference $d): array => [
-                        'first' => $d->first,
-                        'second' => $d->second,
-                        'difference' => FigureJson::write($d->difference),
-                        'p' => $d->p,
-                        'detectable' => $d->detectable,
-                    ],
-                    $r->armDifferences,
-                ),
-            ],
             'left_out' => $r->leftOut,
             'cases' => $r->cases,
             'unsupported' => $r->unsupported,
@@ -58,31 +48,21 @@ final class RoundJson
         ];
     }
 
-    /** @throws \Core\Format\FormatException when it is not what this or an earlier release wrote */
-    public static function read(mixed $data): RoundResult
+    /** @throws FormatException when it is not what this or an earlier release wrote */
+    public static function readSummary(mixed $data): RoundSummary
     {
         $o = JsonObject::from($data, 'the figures of a round');
-        $version = $o->has('version') ? $o->whole('version') : 1;
-        if ($version > self::VERSION) {
-            throw $o->wrong('version', 'version-unknown');
+        $pooled = $o->optionalObject('pooled');
+        $items = [];
+        foreach ($o->objects('items') as $item) {
+            $items[$item->text('item', 400)] = StudyJson::readSummary($item);
         }
-        $arms = $o->optionalObject('arms');
-        $study = $o->optionalObject('study');
 
-        return new RoundResult(
-            $study?->has('pooled') === true ? StudyJson::read($study->plain()) : null,
+        return new RoundSummary(
+            $pooled === null ? null : StudyJson::readSummary($pooled),
+            $items,
+            StudyJson::readVersusRest($o, 'raters_vs_rest'),
             StudyJson::readRaters($o, 'against_key'),
-            self::map($o->object('map')),
-            array_map(
-                static fn (JsonObject $a): ArmFigures => new ArmFigures(
-                    self::shown($a->text('arm')),
-                    $a->whole('cases'),
-                    $a->optionalNumber('ac1'),
-                    $a->optionalNumber('same'),
-                ),
-                $arms?->objects('arms') ?? [],
-            ),
-            array_map(self::difference(...), $arms?->objects('differences') ?? []),
             self::counts($o->object('left_out')),
             $o->whole('cases'),
             self::counts($o->object('unsupported')),
@@ -90,6 +70,51 @@ final class RoundJson
             $o->has('key_version') ? $o->whole('key_version') : null,
             $o->whole('bootstrap'),
             $o->whole('seed'),
+        );
+    }
+
+    /** @return array<string, mixed> */
+    public static function arms(ArmResult $r): array
+    {
+        return [
+            'arms' => array_map(
+                static fn (ArmFigures $a): array => [
+                    'arm' => $a->arm,
+                    'cases' => $a->cases,
+                    'ac1' => $a->ac1,
+                    'same' => $a->same,
+                ],
+                $r->arms,
+            ),
+            'differences' => array_map(
+                static fn (ArmDifference $d): array => [
+                    'first' => $d->first,
+                    'second' => $d->second,
+                    'difference' => FigureJson::write($d->difference),
+                    'p' => $d->p,
+                    'detectable' => $d->detectable,
+                ],
+                $r->differences,
+            ),
+        ];
+    }
+
+    /** @throws FormatException when it is not what this or an earlier release wrote */
+    public static function readArms(mixed $data): ArmResult
+    {
+        $o = JsonObject::from($data, 'the figures of what was shown');
+
+        return new ArmResult(
+            array_map(
+                static fn (JsonObject $a): ArmFigures => new ArmFigures(
+                    self::shown($a->text('arm')),
+                    $a->whole('cases'),
+                    $a->optionalNumber('ac1'),
+                    $a->optionalNumber('same'),
+                ),
+                $o->objects('arms'),
+            ),
+            array_map(self::difference(...), $o->objects('differences')),
         );
     }
 
@@ -123,6 +148,84 @@ final class RoundJson
         return self::SHOWN_THEN[$arm] ?? $arm;
     }
 
+    /** @return array<string, mixed> */
+    public static function change(RoundChange $c): array
+    {
+        return [
+            'people' => $c->people,
+            'faults' => $c->faults,
+            'first' => $c->first,
+            'second' => $c->second,
+            'difference' => FigureJson::write($c->difference),
+            'p' => $c->p,
+            'detectable' => $c->detectable,
+        ];
+    }
+
+    /** @throws FormatException when it is not what change() makes */
+    public static function readChange(mixed $data): RoundChange
+    {
+        $o = JsonObject::from($data, 'what changed since a round');
+
+        return new RoundChange(
+            $o->whole('people'),
+            $o->whole('faults'),
+            $o->optionalNumber('first'),
+            $o->optionalNumber('second'),
+            FigureJson::read($o->object('difference')->plain()),
+            $o->optionalNumber('p'),
+            $o->optionalNumber('detectable'),
+        );
+    }
+
+    /**
+     * @param  list<StationTimes>  $times
+     * @return array{stations: list<array<string, mixed>>}
+     */
+    public static function times(array $times): array
+    {
+        return ['stations' => array_map(static fn (StationTimes $t): array => [
+            'station' => $t->station->value,
+            'people' => StudyJson::kept()->raters($t->people),
+            'cases' => $t->cases,
+            'readers' => $t->readers,
+            'between' => $t->between,
+            'within' => $t->within,
+            'reason' => RemarkJson::orNull($t->reason),
+            'mean_of' => array_map(
+                static fn (int $readers, float $ms): array => ['readers' => $readers, 'ms' => $ms],
+                array_keys($t->meanOf),
+                $t->meanOf,
+            ),
+        ], $times)];
+    }
+
+    /**
+     * @return list<StationTimes>
+     *
+     * @throws FormatException when it is not what times() makes
+     */
+    public static function readTimes(mixed $data): array
+    {
+        return array_map(static function (JsonObject $o): StationTimes {
+            $mean = [];
+            foreach ($o->objects('mean_of') as $of) {
+                $mean[$of->whole('readers')] = $of->number('ms');
+            }
+
+            return new StationTimes(
+                $o->one(Station::class, 'station'),
+                StudyJson::readRaters($o, 'people'),
+                $o->whole('cases'),
+                $o->whole('readers'),
+                $o->optionalNumber('between'),
+                $o->optionalNumber('within'),
+                RemarkJson::readOrNull($o->plain()['reason'] ?? null),
+                $mean,
+            );
+        }, JsonObject::from($data, 'the times of a round')->objects('stations'));
+    }
+
     /**
      * @return array<string, int>
      *
@@ -139,14 +242,16 @@ final class RoundJson
     }
 
     /**
+     * Counts against the key, tp, fn, fp and tn by rater and item, as they were kept.
+     *
      * @return array<string, array<string, array{int, int, int, int}>>
      *
      * @throws FormatException
      */
-    private static function map(JsonObject $of): array
+    public static function readMap(mixed $data): array
     {
         $out = [];
-        foreach ($of->members() as $rater => $items) {
+        foreach (JsonObject::from($data, 'the map of a round')->members() as $rater => $items) {
             foreach ($items->members() as $item => $cells) {
                 $out[$rater][$item] = [$cells->whole('0'), $cells->whole('1'), $cells->whole('2'), $cells->whole('3')];
             }

@@ -8,6 +8,7 @@ use Core\Agreement\Coefficient\PairResult;
 use Core\Agreement\Figure;
 use Core\Agreement\Scale;
 use Core\Agreement\Study\ItemResult;
+use Core\Agreement\Study\ItemSummary;
 use Core\Agreement\Study\RaterResult;
 use Core\Agreement\Study\StudyResult;
 use Core\Agreement\Study\ThreeWayResult;
@@ -58,12 +59,6 @@ final readonly class StudyJson
     /** @return array<string, mixed> */
     public function item(ItemResult $item): array
     {
-        $versus = [];
-        foreach ($item->versusRest as $rater => $kappa) {
-            $versus[] = ['rater' => (string) $rater, 'mean_kappa' => ($this->figure)($kappa)];
-        }
-        $three = $item->threeWay;
-
         return [
             'cases' => $item->cases,
             'raters' => $item->raters,
@@ -71,21 +66,61 @@ final readonly class StudyJson
             'categories' => $item->categories,
             'specific_agreement' => (object) $this->figures($item->specific),
             'coefficients' => $this->figures($item->coefficients),
-            'pairs' => array_map($this->pair(...), $item->pairs),
+            'pairs' => $this->pairs($item->pairs),
             'undefined_pairs' => $item->undefinedPairs,
-            'raters_vs_rest' => $versus,
+            'raters_vs_rest' => $this->versusRest($item->versusRest),
             'self' => $this->raters($item->self),
             'against_key' => $this->raters($item->againstKey),
-        ] +
-            ($three === null
-                ? []
-                : [
-                    'three_way' => [
-                        'categories' => $three->categories,
-                        'specific_agreement' => (object) $this->figures($three->specific),
-                        'coefficients' => $this->figures($three->coefficients),
-                    ],
-                ]);
+            ...$this->threeWay($item->threeWay),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public function summary(ItemSummary $item): array
+    {
+        return [
+            'cases' => $item->cases,
+            'specific_agreement' => (object) $this->figures($item->specific),
+            'coefficients' => $this->figures($item->coefficients),
+            ...$this->threeWay($item->threeWay),
+        ];
+    }
+
+    /**
+     * @param  array<string, Figure>  $kappas  mean κ with the others, by rater
+     * @return list<array{rater: string, mean_kappa: array<string, mixed>}>
+     */
+    public function versusRest(array $kappas): array
+    {
+        return array_map(
+            fn (int|string $rater, Figure $kappa): array => [
+                'rater' => (string) $rater,
+                'mean_kappa' => ($this->figure)($kappa),
+            ],
+            array_keys($kappas),
+            $kappas,
+        );
+    }
+
+    /**
+     * @param  list<PairResult>  $pairs
+     * @return list<array<string, mixed>>
+     */
+    public function pairs(array $pairs): array
+    {
+        return array_map($this->pair(...), $pairs);
+    }
+
+    /** @return array<string, mixed> nothing where it was not asked for */
+    private function threeWay(?ThreeWayResult $three): array
+    {
+        return $three === null ? [] : [
+            'three_way' => [
+                'categories' => $three->categories,
+                'specific_agreement' => (object) $this->figures($three->specific),
+                'coefficients' => $this->figures($three->coefficients),
+            ],
+        ];
     }
 
     /**
@@ -125,23 +160,75 @@ final readonly class StudyJson
         return array_map($this->figure, $figures);
     }
 
-    /** @throws \Core\Format\FormatException when it is not what study() makes */
-    public static function read(mixed $data): StudyResult
+    /** @throws FormatException when it is not what item() makes */
+    public static function readItem(mixed $data): ItemResult
     {
-        $o = JsonObject::from($data, 'a study');
-        $items = [];
-        foreach ($o->objects('items') as $item) {
-            $items[$item->text('item', 400)] = self::readItem($item);
+        $o = JsonObject::from($data, 'an item of a study');
+
+        return new ItemResult(
+            $o->whole('cases'),
+            $o->whole('raters'),
+            $o->whole('ratings'),
+            $o->texts('categories'),
+            self::readFigures($o->object('coefficients')),
+            self::readFigures($o->object('specific_agreement')),
+            self::readPairs($o, 'pairs'),
+            $o->whole('undefined_pairs'),
+            self::readVersusRest($o, 'raters_vs_rest'),
+            self::readRaters($o, 'self'),
+            self::readRaters($o, 'against_key'),
+            self::readThreeWay($o),
+        );
+    }
+
+    /** @throws FormatException when it is not what summary() makes */
+    public static function readSummary(JsonObject $o): ItemSummary
+    {
+        return new ItemSummary(
+            $o->whole('cases'),
+            self::readFigures($o->object('coefficients')),
+            self::readFigures($o->object('specific_agreement')),
+            self::readThreeWay($o),
+        );
+    }
+
+    /**
+     * @return array<string, Figure> by rater
+     *
+     * @throws FormatException
+     */
+    public static function readVersusRest(JsonObject $of, string $name): array
+    {
+        $versus = [];
+        foreach ($of->objects($name) as $r) {
+            $versus[$r->text('rater', 400)] = FigureJson::read($r->object('mean_kappa')->plain());
         }
 
-        return new StudyResult(
-            $o->one(Scale::class, 'scale'),
-            $o->number('confidence'),
-            $o->whole('bootstrap'),
-            $o->whole('seed'),
-            $items,
-            self::readItem($o->object('pooled')),
-        );
+        return $versus;
+    }
+
+    /**
+     * @return list<PairResult>
+     *
+     * @throws FormatException
+     */
+    public static function readPairs(JsonObject $of, string $name): array
+    {
+        return array_map(self::readPair(...), $of->objects($name));
+    }
+
+    /** @throws FormatException */
+    private static function readThreeWay(JsonObject $o): ?ThreeWayResult
+    {
+        $three = $o->optionalObject('three_way');
+
+        return $three === null
+            ? null
+            : new ThreeWayResult(
+                $three->texts('categories'),
+                self::readFigures($three->object('coefficients')),
+                self::readFigures($three->object('specific_agreement')),
+            );
     }
 
     /**
@@ -158,37 +245,6 @@ final readonly class StudyJson
                 self::readFigures($r, ['rater', 'n']),
             ),
             $of->objects($name),
-        );
-    }
-
-    /** @throws FormatException */
-    private static function readItem(JsonObject $o): ItemResult
-    {
-        $versus = [];
-        foreach ($o->objects('raters_vs_rest') as $r) {
-            $versus[$r->text('rater', 400)] = FigureJson::read($r->object('mean_kappa')->plain());
-        }
-        $three = $o->optionalObject('three_way');
-
-        return new ItemResult(
-            $o->whole('cases'),
-            $o->whole('raters'),
-            $o->whole('ratings'),
-            $o->texts('categories'),
-            self::readFigures($o->object('coefficients')),
-            self::readFigures($o->object('specific_agreement')),
-            array_map(self::readPair(...), $o->objects('pairs')),
-            $o->whole('undefined_pairs'),
-            $versus,
-            self::readRaters($o, 'self'),
-            self::readRaters($o, 'against_key'),
-            $three === null
-                ? null
-                : new ThreeWayResult(
-                    $three->texts('categories'),
-                    self::readFigures($three->object('coefficients')),
-                    self::readFigures($three->object('specific_agreement')),
-                ),
         );
     }
 

@@ -1,5 +1,5 @@
-<h2>{{ trans_choice('agreement.calls.title', count($calls), ['count' => count($calls)]) }}</h2>
-@if($calls === [])
+<h2>{{ trans_choice('agreement.calls.title', $calls->total(), ['count' => $calls->total()]) }}</h2>
+@if($calls->isEmpty())
     <p>{{ __('agreement.calls.none') }}</p>
 @else
     <x-scroll>
@@ -30,4 +30,5 @@
             </tbody>
         </table>
     </x-scroll>
+    <x-pages :pages="$calls" words="agreement.calls.pages" />
 @endif

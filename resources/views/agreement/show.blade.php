@@ -17,6 +17,9 @@
         @endif
     </div>
     <p class="quiet about">{{ $about }}</p>
+    @if($older)
+        <p class="notice small">{{ __('agreement.older') }}</p>
+    @endif
     @if($study)
         <nav class="parts" aria-label="{{ __('agreement.parts.nav') }}">
             @foreach($tabs as $tab)
@@ -26,9 +29,22 @@
         @include('agreement.'.$part)
         <p class="small quiet computed">
             {{ $computed }}
-            @if($open)
-                <a href="{{ route('agreement.export', $round) }}">{{ __('agreement.export') }}</a>
+            @if($export['size'])
+                <a href="{{ route('agreement.export', $round) }}">
+                    {{ __('agreement.export.take', ['size' => $export['size']]) }}
+                </a>
             @endif
         </p>
+        @if($export['work'])
+            <x-under-way :work="$export['work']" />
+        @elseif($open && ! $export['size'])
+            @if($export['problem'])
+                <p class="notice refused" role="alert">{{ $export['problem'] }}</p>
+            @endif
+            <form method="post" action="{{ route('agreement.make', $round) }}">
+                @csrf
+                <button class="act second">{{ __('agreement.export.make') }}</button>
+            </form>
+        @endif
     @endif
 </x-layout>

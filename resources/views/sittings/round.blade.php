@@ -3,16 +3,7 @@
     <h1>{{ $title }}</h1>
     <p class="quiet about">{{ $about }}</p>
     @if($work)
-        <div class="notice" data-waits="{{ $work['url'] }}" role="status">
-            <p>{{ $work['says'] }}</p>
-            <progress max="1" value="{{ $work['progress'] }}" data-progress></progress>
-            <form method="post" action="{{ $work['cancel'] }}">
-                @csrf
-                @method('delete')
-                <button class="plain small">{{ $work['stop'] }}</button>
-            </form>
-        </div>
-        <script type="module" src="@part('js/work.js')"></script>
+        <x-under-way :work="$work" />
     @elseif($next)
         @if($problem)
             <p class="notice refused" role="alert">{{ $problem }}</p>

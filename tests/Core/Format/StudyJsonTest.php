@@ -1,18 +1,29 @@
 <?php
 
 use Core\Agreement\Figure;
+use Core\Agreement\Profile\LatentRates;
+use Core\Agreement\Profile\ScoredCall;
 use Core\Agreement\RatingSet;
 use Core\Agreement\Scale;
 use Core\Agreement\Study\ArmDifference;
 use Core\Agreement\Study\ArmFigures;
+use Core\Agreement\Study\ArmResult;
+use Core\Agreement\Study\PersonResult;
+use Core\Agreement\Study\RaterResult;
+use Core\Agreement\Study\RoundChange;
 use Core\Agreement\Study\RoundResult;
+use Core\Agreement\Study\RoundSummary;
+use Core\Agreement\Study\StationTimes;
 use Core\Agreement\Study\Study;
 use Core\Agreement\Study\StudyOptions;
 use Core\Agreement\Study\StudyResult;
 use Core\Agreement\Undefined;
 use Core\Chance\Chance;
+use Core\Format\Json\PersonJson;
 use Core\Format\Json\RoundJson;
 use Core\Format\Json\StudyJson;
+use Core\Motion\Station;
+use Core\Remark\Remark;
 
 /** A study of any scale, with gaps, repeats, a key or none, and now and then nobody who agrees or disagrees. */
 function anyStudy(int $i): StudyResult
@@ -72,7 +83,9 @@ function keptRow(mixed $data): mixed
 it('reads back what it wrote of any study, bit for bit', function () {
     for ($i = 0; $i < 60; $i++) {
         $study = anyStudy($i);
-        expect(StudyJson::read(keptRow(StudyJson::kept()->study($study))))->toEqual($study);
+        foreach ([...$study->items, $study->pooled] as $item) {
+            expect(StudyJson::readItem(keptRow(StudyJson::kept()->item($item))))->toEqual($item);
+        }
     }
 });
 
@@ -90,17 +103,19 @@ it('publishes any study by its schema', function () {
     }
 });
 
-it('reads back the figures of a round', function () {
+it('reads back every part of a round', function () {
     $study = anyStudy(4);
     $round = new RoundResult(
         $study,
         $study->pooled->againstKey,
         ['u3' => ['sway' => [1, 2, 3, 4]]],
-        [new ArmFigures('both', 12, 0.5, null), new ArmFigures('film', 11, null, 1.0)],
-        [
-            new ArmDifference('both', 'film', Figure::undefined(Undefined::FewCasesInOne), null, null),
-            new ArmDifference('both', 'trace', Figure::estimated(0.1, 0.04, 0.0, 0.2, 'percentile'), 0.04, 0.11),
-        ],
+        new ArmResult(
+            [new ArmFigures('both', 12, 0.5, null), new ArmFigures('film', 11, null, 1.0)],
+            [
+                new ArmDifference('both', 'film', Figure::undefined(Undefined::FewCasesInOne), null, null),
+                new ArmDifference('both', 'trace', Figure::estimated(0.1, 0.04, 0.0, 0.2, 'percentile'), 0.04, 0.11),
+            ],
+        ),
         ['contested' => 3],
         12,
         ['u3' => 1],
@@ -108,18 +123,62 @@ it('reads back the figures of a round', function () {
         2,
         2000,
         1,
+        new RoundChange(4, 23, 0.4, 0.5, Figure::estimated(0.1, 0.04, 0.0, 0.2, 'bca'), 0.02, null),
+        [
+            new StationTimes(
+                Station::Top,
+                [new RaterResult('u3', 8, ['bias' => Figure::estimated(20.0, 3.0, 14.0, 26.0, 'normal')])],
+                7, 2, 10.0, 1.5, null, [1 => 19.8, 3 => 11.4],
+            ),
+            new StationTimes(Station::Impact, [], 1, 1, null, null, Remark::of(Undefined::FewReaders), []),
+        ],
+        [],
     );
-    expect(RoundJson::read(keptRow(RoundJson::write($round))))->toEqual($round);
-    $nobody = new RoundResult(null, [], [], [], [], [], 0, [], [], null, 2000, 1);
-    expect(RoundJson::read(keptRow(RoundJson::write($nobody))))
-        ->toEqual($nobody)
-        ->and(fn () => RoundJson::read([...keptRow(RoundJson::write($nobody)), 'version' => 99]))
-        ->toRefuse('version');
+    $summary = $round->summary();
+    expect(RoundJson::readSummary(keptRow(RoundJson::summary($summary))))
+        ->toEqual($summary)
+        ->and($summary->pooled->coefficients)
+        ->toEqual($study->pooled->coefficients)
+        ->and(RoundJson::readArms(keptRow(RoundJson::arms($round->arms))))
+        ->toEqual($round->arms)
+        ->and(RoundJson::readChange(keptRow(RoundJson::change($round->change))))
+        ->toEqual($round->change)
+        ->and(RoundJson::readTimes(keptRow(RoundJson::times($round->times))))
+        ->toEqual($round->times)
+        ->and(RoundJson::readMap(keptRow($round->map)))
+        ->toBe($round->map);
+    $nobody = new RoundSummary(null, [], [], [], [], 0, [], [], null, 2000, 1);
+    expect(RoundJson::readSummary(keptRow(RoundJson::summary($nobody))))->toEqual($nobody);
+});
+
+it('reads back what a round tells of one person, and refuses what is none', function () {
+    $person = new PersonResult(
+        [
+            7 => [new ScoredCall('9c7', 'sway', true, false, 0.7), new ScoredCall('9c7', 'early-lead', false, false, null)],
+            3 => [new ScoredCall('9c3', 'sway', true, true, 1.0)],
+        ],
+        new LatentRates(0.8, 0.1, 0.25, true, 4, 5, true),
+        anyStudy(4)->pooled->pairs,
+    );
+    $name = static fn (int $case): string => "9c$case";
+    $kept = keptRow(PersonJson::write($person));
+    $nothing = new PersonResult([], null, []);
+    expect(PersonJson::read($kept, $name))
+        ->toEqual($person)
+        ->and(array_keys(PersonJson::read($kept, $name)->calls))
+        ->toBe([7, 3])
+        ->and(PersonJson::read(keptRow(PersonJson::write($nothing)), $name))
+        ->toEqual($nothing);
+    foreach ([['calls' => 'sway'], ['calls' => [['sway', true, 1, null]]], ['calls' => [null]], []] as $wrong) {
+        expect(fn () => PersonJson::read(['cases' => [['case' => 7, ...$wrong]]], $name))->toRefuse('calls');
+    }
 });
 
 it('reads what the releases before wrote, in their words', function () {
-    $old = RoundJson::read([
-        'study' => ['items' => [], 'pooled' => null],
+    $old = RoundJson::readSummary([
+        'pooled' => null,
+        'items' => [],
+        'raters_vs_rest' => [],
         'against_key' => [
             [
                 'rater' => 'u7',
@@ -128,7 +187,6 @@ it('reads what the releases before wrote, in their words', function () {
                 'npv' => ['estimate' => 1, 'se' => 0, 'low' => 0.7, 'high' => 1, 'method' => 'wilson'],
             ],
         ],
-        'map' => ['u7' => ['sway' => [0, 1, 0, 2]]],
         'left_out' => ['contested' => 2],
         'cases' => 12,
         'unsupported' => [],
@@ -136,46 +194,46 @@ it('reads what the releases before wrote, in their words', function () {
         'key_version' => 1,
         'bootstrap' => 2000,
         'seed' => 1,
-        'arms' => [
-            'arms' => [['arm' => 'film and trace', 'cases' => 6, 'ac1' => 0.25, 'same' => 0.5]],
-            'differences' => [
-                [
-                    'first' => 'film and trace',
-                    'second' => 'film only',
-                    'estimate' => null,
-                    'low' => null,
-                    'high' => null,
-                    'reason' => 'too few cases in one of the two',
-                    'p' => null,
-                    'detectable' => null,
-                ],
-                [
-                    'first' => 'film and trace',
-                    'second' => 'trace only',
-                    'estimate' => -0.2,
-                    'low' => -0.3,
-                    'high' => -0.1,
-                    'reason' => null,
-                    'p' => 0.01,
-                    'detectable' => 0.2,
-                ],
+    ]);
+    $arms = RoundJson::readArms([
+        'arms' => [['arm' => 'film and trace', 'cases' => 6, 'ac1' => 0.25, 'same' => 0.5]],
+        'differences' => [
+            [
+                'first' => 'film and trace',
+                'second' => 'film only',
+                'estimate' => null,
+                'low' => null,
+                'high' => null,
+                'reason' => 'too few cases in one of the two',
+                'p' => null,
+                'detectable' => null,
+            ],
+            [
+                'first' => 'film and trace',
+                'second' => 'trace only',
+                'estimate' => -0.2,
+                'low' => -0.3,
+                'high' => -0.1,
+                'reason' => null,
+                'p' => 0.01,
+                'detectable' => 0.2,
             ],
         ],
     ]);
-    expect($old->study)
+    expect($old->pooled)
         ->toBeNull()
         ->and(worded($old->againstKey[0]->figures['ppv']->reason))
         ->toBe('nothing was called positive')
         ->and($old->againstKey[0]->figures['npv']->estimate)
         ->toBe(1.0)
-        ->and($old->arms[0]->arm)
+        ->and($arms->arms[0]->arm)
         ->toBe('both')
-        ->and($old->armDifferences[1]->second)
+        ->and($arms->differences[1]->second)
         ->toBe('trace')
-        ->and($old->armDifferences[1]->difference->low)
+        ->and($arms->differences[1]->difference->low)
         ->toBe(-0.3)
-        ->and(worded($old->armDifferences[0]->difference->reason))
+        ->and(worded($arms->differences[0]->difference->reason))
         ->toBe('too few cases in one of the two')
-        ->and($old->map['u7']['sway'])
+        ->and(RoundJson::readMap(['u7' => ['sway' => [0, 1, 0, 2]]])['u7']['sway'])
         ->toBe([0, 1, 0, 2]);
 });

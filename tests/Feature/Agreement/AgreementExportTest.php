@@ -1,6 +1,6 @@
 <?php
 
-use App\Agreement\Pages\RoundComparison;
+use App\Agreement\KeptFigures;
 use App\Agreement\RoundRatings;
 use App\Models\Sitting;
 use Core\Agreement\RatingSet;
@@ -12,7 +12,11 @@ use Illuminate\Support\Facades\Storage;
 function exported(object $test, Sitting $round): array
 {
     Storage::fake('exports');
-    $response = $test->actingAs($test->headCoach())->get("/agreement/{$round->public_id}/export");
+    $at = "/agreement/{$round->public_id}/export";
+    // Nothing is there to be taken before it is asked for.
+    $test->actingAs($test->headCoach())->get($at)->assertRedirect("/agreement/{$round->public_id}");
+    $test->post($at)->assertSessionHas('done');
+    $response = $test->get($at);
     $response->assertOk()->assertDownload();
     $path = tempnam(sys_get_temp_dir(), 'export');
     file_put_contents($path, $response->streamedContent());
@@ -24,8 +28,8 @@ function exported(object $test, Sitting $round): array
     }
     $zip->close();
     unlink($path);
-    // Taken away, it is kept no longer.
-    expect(Storage::disk('exports')->files('rounds'))->toBe([]);
+    // Nothing half written lies about, and a day later nothing at all.
+    expect(Storage::disk('exports')->files('rounds'))->toHaveCount(1);
 
     return $out;
 }
@@ -138,7 +142,7 @@ it('shows every coefficient, or the reason why there is none, to the head coach'
             'Brennan–Prediger',
             'with “cannot tell” as an answer',
             'undefined: needs every rater to have rated every case',
-            'Ratings, key and every figure as CSV and JSON',
+            'Write the files: ratings, key and every figure as CSV and JSON',
         ] as $text
     ) {
         $page->assertSee($text);
@@ -146,7 +150,7 @@ it('shows every coefficient, or the reason why there is none, to the head coach'
     $this->actingAs($this->person('tam'))
         ->get("/agreement/{$round->public_id}")
         ->assertOk()
-        ->assertDontSee('Ratings, key and every figure');
+        ->assertDontSee('ratings, key and every figure');
 });
 
 it('says what changed since an earlier round, with its uncertainty, and nothing where there is none', function () {
@@ -154,21 +158,20 @@ it('says what changed since an earlier round, with its uncertainty, and nothing 
         Sitting::query()->where('name', 'like', 'Spring%')->firstOrFail(),
         Sitting::query()->where('name', 'like', 'Autumn%')->firstOrFail(),
     ];
-    $comparison = app(RoundComparison::class);
-    expect($comparison->of($spring, $this->headCoach()))->toBeNull();
+    expect(KeptFigures::ofRound($spring)->change())->toBeNull();
     $this->actingAs($this->headCoach())->post("/rounds/{$autumn->public_id}/close");
     $this->actingAs($this->headCoach())->post("/rounds/{$autumn->public_id}/publish")->assertSessionHas('done');
-    $c = $comparison->of($autumn->refresh(), $this->headCoach());
-    expect($c['with'])
-        ->toBe($spring->name)
-        ->and($c['people'])
+    [$since, $c] = KeptFigures::ofRound($autumn->refresh())->change();
+    expect($since)
+        ->toBe($spring->id)
+        ->and($c->people)
         ->toBeGreaterThanOrEqual(2)
-        ->and($c['ac1']->difference->estimate)
-        ->toEqualWithDelta($c['ac1']->second - $c['ac1']->first, 1e-12)
-        ->and($c['ac1']->p)
+        ->and($c->difference->estimate)
+        ->toEqualWithDelta($c->second - $c->first, 1e-12)
+        ->and($c->p)
         ->toBeGreaterThan(0.0)
         ->toBeLessThanOrEqual(1.0)
-        ->and($c['detectable'])
+        ->and($c->detectable)
         ->toBeGreaterThan(0.0);
     $this->get("/agreement/{$autumn->public_id}")
         ->assertOk()

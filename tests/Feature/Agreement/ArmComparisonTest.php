@@ -51,9 +51,9 @@ function armed(object $test, Closure $arm): array
 
     app(ComputeResult::class)($round->refresh());
 
-    [$arms, $differences] = ArmComparison::fromRatings(RoundRatings::ofRound($round->refresh(), app(Codebooks::class)));
+    $of = ArmComparison::fromRatings(RoundRatings::ofRound($round->refresh(), app(Codebooks::class))->byArm);
 
-    return ['arms' => $arms, 'differences' => $differences];
+    return ['arms' => $of->arms, 'differences' => $of->differences];
 }
 
 it('tells arms apart in which people agree from arms in which they guess', function () {

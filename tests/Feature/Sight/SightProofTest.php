@@ -56,6 +56,7 @@ const KNOWN_ROUTES = [
     'agreement.person' => 'GET',
     'agreement.record' => 'GET',
     'agreement.export' => 'GET',
+    'agreement.make' => 'POST',
     'panel.index' => 'GET',
     'panel' => 'GET',
     'panel.rule' => 'POST',
@@ -603,6 +604,9 @@ function changeEverySecret(User $user, array $hidden): void
     DB::table('readings')
         ->whereIn('id', $others)
         ->update(['cue' => 'SECRET', 'first_causes' => '["sway"]']);
+    // What was kept of such recordings' calls follows.
+    $figures = app(App\Agreement\Actions\ComputeResult::class);
+    Sitting::query()->where('kind', SittingKind::Round)->where('state', 'published')->get()->each($figures(...));
 }
 
 it('changes no byte of any answer when what is secret changes', function (string $name) {

@@ -42,3 +42,6 @@
         </details>
     @endif
 @endforeach
+@if($sureLeft)
+    <p class="small quiet">{{ $sureLeft }}</p>
+@endif

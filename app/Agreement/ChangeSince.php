@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Agreement;
+
+use App\Codebook\Codebooks;
+use App\Models\Sitting;
+use Core\Agreement\RatingSet;
+use Core\Agreement\Resampling\Comparison;
+use Core\Agreement\Study\RoundChange;
+use Core\Sight\SittingKind;
+
+/** Whether the staff agree more in one round than in the one before, over the faults and the people that both have. */
+final readonly class ChangeSince
+{
+    private const RESAMPLES = 1000;
+
+    public function __construct(private Codebooks $codebooks)
+    {
+    }
+
+    /** The round that was published last before this one is, or was. */
+    public static function roundBefore(Sitting $round): ?Sitting
+    {
+        return Sitting::query()
+            ->where('kind', SittingKind::Round)
+            ->where('state', 'published')
+            ->whereKeyNot($round->id)
+            ->when($round->published_at !== null, static fn ($q) => $q->where('published_at', '<', $round->published_at))
+            ->orderByDesc('published_at')
+            ->first();
+    }
+
+    /** Null where they share less than two people, or no fault. */
+    public function between(Sitting $before, RatingSet $said): ?RoundChange
+    {
+        $then = RoundRatings::saidIn($before, $this->codebooks);
+        $people = array_values(array_intersect($then->raterNames(), $said->raterNames()));
+        $faults = array_values(array_intersect($then->items(), $said->items()));
+        if (count($people) < 2 || $faults === []) {
+            return null;
+        }
+        $was = RoundRatings::sums($then->only($faults, $people));
+        $is = RoundRatings::sums($said->only($faults, $people));
+        if ($was === null || $is === null) {
+            return null;
+        }
+        $options = RoundRatings::options();
+        $ac1 = Comparison::independent(
+            $was->byCase(),
+            $is->byCase(),
+            $was->statistic('gwet_ac'),
+            $options->confidence,
+            $options->seed,
+            self::RESAMPLES,
+        );
+        $se = $ac1->difference->se;
+
+        return new RoundChange(
+            count($people),
+            count($faults),
+            $ac1->first,
+            $ac1->second,
+            $ac1->difference,
+            $ac1->p,
+            $se === null ? null : Comparison::detectable($se),
+        );
+    }
+}

@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Format\Json;
+
+use Core\Agreement\Profile\LatentRates;
+use Core\Agreement\Profile\ScoredCall;
+use Core\Agreement\Study\PersonResult;
+use Core\Format\FormatException;
+
+/** What a round tells of one person, as it is kept: calls packed as [item, called, truth, confidence or null]. */
+final class PersonJson
+{
+    /** @return array<string, mixed> */
+    public static function write(PersonResult $person): array
+    {
+        $cases = [];
+        foreach ($person->calls as $case => $calls) {
+            $cases[] = ['case' => $case, 'calls' => array_map(
+                static fn (ScoredCall $c): array => [$c->item, (int) $c->called, (int) $c->truth, $c->confidence],
+                $calls,
+            )];
+        }
+        $latent = $person->latent;
+
+        return [
+            'cases' => $cases,
+            'latent' => $latent === null ? null : [
+                'hit' => $latent->hit,
+                'alarm' => $latent->alarm,
+                'prevalence' => $latent->prevalence,
+                'converged' => $latent->converged,
+                'starts' => $latent->starts,
+                'of' => $latent->of,
+                'separated' => $latent->separated,
+            ],
+            'pairs' => StudyJson::kept()->pairs($person->pairs),
+        ];
+    }
+
+    /**
+     * @param  \Closure(int): string  $name  what a case is called
+     *
+     * @throws FormatException when it is not what write() makes
+     */
+    public static function read(mixed $data, \Closure $name): PersonResult
+    {
+        $o = JsonObject::from($data, 'what a round tells of a person');
+        $calls = [];
+        foreach ($o->objects('cases') as $of) {
+            $case = $of->whole('case');
+            $calls[$case] = self::calls($of, $name($case));
+        }
+        $latent = $o->optionalObject('latent');
+
+        return new PersonResult(
+            $calls,
+            $latent === null ? null : new LatentRates(
+                $latent->number('hit'),
+                $latent->number('alarm'),
+                $latent->number('prevalence'),
+                $latent->isTrue('converged'),
+                $latent->whole('starts'),
+                $latent->whole('of'),
+                $latent->isTrue('separated'),
+            ),
+            StudyJson::readPairs($o, 'pairs'),
+        );
+    }
+
+    /**
+     * @return list<ScoredCall>
+     *
+     * @throws FormatException
+     */
+    private static function calls(JsonObject $of, string $case): array
+    {
+        $said = $of->plain()['calls'] ?? null;
+        $out = [];
+        foreach (is_array($said) ? $said : [null] as $call) {
+            [$item, $called, $truth, $sure] = is_array($call) ? [...$call, null, null, null, null] : [null, null, null, null];
+            if (! is_string($item) || ! is_int($called) || ! is_int($truth)) {
+                throw $of->wrong('calls', 'must-be-list');
+            }
+            $sure = is_int($sure) ? (float) $sure : $sure;
+            $out[] = new ScoredCall($case, $item, $called === 1, $truth === 1, is_float($sure) ? $sure : null);
+        }
+
+        return $out;
+    }
+}
