@@ -1,5 +1,7 @@
 <?php
 
+use App\Agreement\Actions\ComputeResult;
+use App\Agreement\KeptFigures;
 use App\Codebook\Codebooks;
 use App\Models\KeyEntry;
 use App\Models\Sitting;
@@ -190,5 +192,64 @@ it('takes the doubts of before over as codes, and leaves what keys said in their
             ),
         )
         ->toThrow(QueryException::class);
+    DB::rollBack();
+});
+
+it('takes the figures of before apart, and puts them together again', function () {
+    DB::beginTransaction();
+    [$since] = array_map(
+        static fn (string $file): object => require $file,
+        array_values(array_filter(migrations(), static fn (string $f): bool => str_contains($f, 'results_in_parts'))),
+    );
+    $kept = static fn (): array => DB::table('result_parts')
+        ->whereIn('part', ['summary', 'item', 'map', 'arms'])
+        ->orderBy('part')->orderBy('subject')
+        ->get(['part', 'subject', 'body'])
+        ->map(static fn (object $row): array => [$row->part, $row->subject, json_decode($row->body, true)])
+        ->all();
+    $before = $kept();
+    $since->down();
+    $whole = json_decode(DB::table('sitting_results')->value('results'), true);
+    expect($whole['study']['items'])
+        ->toHaveCount(23)
+        ->and($whole['study']['pooled']['pairs'])
+        ->toHaveCount(28)
+        ->and($whole)
+        ->toHaveKeys(['version', 'against_key', 'map', 'arms', 'left_out', 'key_version']);
+    // A document of before has its own version; what was not kept then is made by the queue.
+    DB::table('sitting_results')->update(['results' => json_encode([...$whole, 'version' => 2])]);
+    $since->up();
+    $round = Sitting::query()->where('name', 'like', 'Spring%')->sole();
+    expect($kept())
+        ->toEqual($before)
+        ->and(DB::table('sitting_results')->value('format'))
+        ->toBe(2)
+        ->and(KeptFigures::ofRound($round)->times())
+        ->toBeNull();
+    app(ComputeResult::class)($round);
+    expect($kept())->toEqual($before)->and(KeptFigures::ofRound($round)->times())->not->toBeNull();
+    DB::rollBack();
+});
+
+it('does not make figures again whose inputs are erased, but adds what was not kept then', function () {
+    DB::beginTransaction();
+    $round = Sitting::query()->where('name', 'like', 'Spring%')->sole();
+    $kept = $round->result()->sole();
+    $kept->update(['core_version' => '0.0.1', 'format' => 2]);
+    $kept->parts()->whereIn('part', ['times', 'person'])->delete();
+    $map = $kept->parts()->where('part', 'map')->sole();
+    $map->update(['body' => ['u1' => ['sway' => [1, 2, 3, 4]]]]);
+    DB::table('recordings')->where('id', $round->cases()->firstOrFail()->recording->id)->update(['erased_at' => now()]);
+    for ($i = 0; $i < 2; $i++) {
+        app(ComputeResult::class)($round->fresh());
+        expect($map->refresh()->body)
+            ->toBe(['u1' => ['sway' => [1, 2, 3, 4]]])
+            ->and($kept->refresh()->core_version)
+            ->toBe('0.0.1')
+            ->and($kept->parts()->where('part', 'times')->count())
+            ->toBe(1)
+            ->and($kept->parts()->where('part', 'person')->count())
+            ->toBe(8);
+    }
     DB::rollBack();
 });
