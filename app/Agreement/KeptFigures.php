@@ -9,6 +9,7 @@ use App\Models\Enums\FigurePart;
 use App\Models\ResultPart;
 use App\Models\Sitting;
 use App\Models\SittingResult;
+use Core\Agreement\Profile\CaseTalk;
 use Core\Agreement\Study\ArmResult;
 use Core\Agreement\Study\ItemResult;
 use Core\Agreement\Study\PersonResult;
@@ -110,6 +111,18 @@ final readonly class KeptFigures
         $body = $this->body(FigurePart::Times);
 
         return $body === null ? null : RoundJson::readTimes($body);
+    }
+
+    /**
+     * @return list<CaseTalk>|null by place of the round, the most to talk about first
+     *
+     * @throws FormatException
+     */
+    public function talk(): ?array
+    {
+        $body = $this->body(FigurePart::Talk);
+
+        return $body === null ? null : RoundJson::readTalk($body);
     }
 
     /** @throws FormatException */

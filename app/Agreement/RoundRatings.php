@@ -15,6 +15,7 @@ use Core\Agreement\Resampling\CountSums;
 use Core\Agreement\Study\StudyOptions;
 use Core\Agreement\Weights;
 use Core\Reading\Presence;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -41,6 +42,7 @@ final readonly class RoundRatings
      * @param  array<string, int>  $unsupported  calls that what was shown cannot support, by rater
      * @param  array<string, int>  $cannotTell  by rater
      * @param  array<string, int>  $left  entries left out of scoring, by reason
+     * @param  Collection<int, KeyEntry>  $entries  of the key
      */
     private function __construct(
         public RatingSet $said,
@@ -51,6 +53,7 @@ final readonly class RoundRatings
         public array $cannotTell,
         public array $left,
         public int $cases,
+        public Collection $entries,
         public string $checksum,
     ) {
     }
@@ -103,6 +106,7 @@ final readonly class RoundRatings
             $cannotTell,
             $left,
             count($inputs->cases),
+            $inputs->entries,
             $inputs->checksum,
         );
     }

@@ -17,7 +17,7 @@ return new class extends Migration
                 id bigserial primary key,
                 sitting_result_id bigint not null references sitting_results (id) on delete cascade,
                 part text not null
-                    check (part in ('summary', 'item', 'map', 'arms', 'change', 'times', 'person')),
+                    check (part in ('summary', 'item', 'map', 'arms', 'change', 'times', 'talk', 'person')),
                 subject text not null default '',
                 body jsonb not null,
                 unique (sitting_result_id, part, subject)

@@ -38,5 +38,12 @@ return [
         'dashed' => 'a dashed edge: the measurement cannot bear it out.',
     ],
     'recording' => 'Recording',
+    'decisions' => [
+        'nav' => 'More that was or must be decided',
+        'earlier' => 'Back',
+        'later' => 'More',
+        'at' => ':from to :to of :of',
+    ],
+    'cases' => ['nav' => 'More cases', 'earlier' => 'Back', 'later' => 'More', 'at' => ':from to :to of :of cases'],
     'reason-too-short' => 'Give the reason in at least ten characters: others will have to defend it.',
 ];

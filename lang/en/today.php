@@ -15,6 +15,7 @@ return [
     'closed' => ':round is closed and not published',
     'publish' => 'Look and publish',
     'unsettled' => ':conflict in conflict, :contested contested in the key',
+    'unsettled-left' => '{1} One more stands with its panel|[2,*] :count more stand with their panels',
     'key' => [
         'recording' => 'Recording',
         'fault' => 'Fault',

@@ -9,6 +9,7 @@ use App\Agreement\ChangeSince;
 use App\Agreement\RoundFigures;
 use App\Agreement\RoundInputs;
 use App\Agreement\RoundRatings;
+use App\Agreement\RoundTalk;
 use App\Agreement\RoundTimes;
 use App\Codebook\Codebooks;
 use App\Models\Enums\FigurePart;
@@ -103,6 +104,7 @@ final readonly class ComputeResult
                 $options->seed,
                 $before === null ? null : $this->since->between($before, $ratings->said),
                 RoundTimes::ofRound($round),
+                RoundTalk::ofRound($round, $ratings->entries, $this->codebooks->of($round)->keys()),
                 $people,
             ),
             $before,
@@ -189,6 +191,7 @@ final readonly class ComputeResult
         yield [FigurePart::Map, '', $r->map];
         yield [FigurePart::Arms, '', RoundJson::arms($r->arms)];
         yield [FigurePart::Times, '', RoundJson::times($r->times)];
+        yield [FigurePart::Talk, '', RoundJson::talk($r->talk)];
         if ($made->before !== null && $r->change !== null) {
             yield [FigurePart::Change, (string) $made->before->id, RoundJson::change($r->change)];
         }

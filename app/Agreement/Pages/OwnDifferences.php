@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Agreement\Pages;
 
 use App\Codebook\Codebooks;
+use App\Http\Paged;
 use App\Models\Casts\Cell;
 use App\Models\KeyEntry;
 use App\Models\Sitting;
@@ -17,7 +18,6 @@ use Core\Reading\Stage;
 use Core\Sight\Thing;
 use Illuminate\Database\Query\JoinClause;
 use Illuminate\Pagination\LengthAwarePaginator;
-use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -41,12 +41,15 @@ final readonly class OwnDifferences
     {
         $codebook = $this->codebooks->of($round);
         $all = $this->differing($round, $user, $codebook);
-        $page = LengthAwarePaginator::resolveCurrentPage();
-        $shown = array_slice($all, self::A_PAGE * ($page - 1), self::A_PAGE);
+        $pages = Paged::of($all, self::A_PAGE);
+        $entries = KeyEntry::query()
+            ->whereKey(array_column($pages->items(), 'entry'))
+            ->with('recording')
+            ->get()
+            ->keyBy('id')
+            ->all();
 
-        return (new LengthAwarePaginator($this->rows($shown, $codebook), count($all), self::A_PAGE, $page, [
-            'path' => LengthAwarePaginator::resolveCurrentPath(),
-        ]))->withQueryString();
+        return $pages->through(fn (array $said): array => $this->row($said, $entries[$said['entry']], $codebook));
     }
 
     /** @return list<Said> in the order of reading, fault by fault */
@@ -115,34 +118,23 @@ final readonly class OwnDifferences
     }
 
     /**
-     * @param  list<Said>  $shown
-     * @return list<array{case: string, url: string, fault: string, call: string, confidence: ?int, truth: string,
-     *     grade: string, measured: string}>
+     * @param  Said  $said
+     * @return array{case: string, url: string, fault: string, call: string, confidence: ?int, truth: string,
+     *     grade: string, measured: string}
      */
-    private function rows(array $shown, Codebook $codebook): array
+    private function row(array $said, KeyEntry $entry, Codebook $codebook): array
     {
-        /** @var Collection<int, KeyEntry> $entries */
-        $entries = KeyEntry::query()
-            ->whereKey(array_column($shown, 'entry'))
-            ->with('recording')
-            ->get()
-            ->keyBy('id');
+        $fault = $codebook->faults[$said['fault']]->name;
 
-        return array_map(function (array $said) use ($entries, $codebook): array {
-            /** @var KeyEntry $entry */
-            $entry = $entries[$said['entry']];
-            $fault = $codebook->faults[$said['fault']]->name;
-
-            return [
-                'case' => (string) __('agreement.case', ['n' => $said['position']]),
-                'url' => route('bench', $entry->recording),
-                'fault' => $fault,
-                'call' => $said['call'],
-                'confidence' => $said['confidence'],
-                'truth' => (string) $entry->scoredLabel(),
-                'grade' => $entry->grade,
-                'measured' => $this->words->said($entry->measured()->why, ['fault' => $fault]),
-            ];
-        }, $shown);
+        return [
+            'case' => (string) __('agreement.case', ['n' => $said['position']]),
+            'url' => route('bench', $entry->recording),
+            'fault' => $fault,
+            'call' => $said['call'],
+            'confidence' => $said['confidence'],
+            'truth' => (string) $entry->scoredLabel(),
+            'grade' => $entry->grade,
+            'measured' => $this->words->said($entry->measured()->why, ['fault' => $fault]),
+        ];
     }
 }

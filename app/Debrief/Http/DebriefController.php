@@ -43,12 +43,12 @@ final class DebriefController extends Controller
             return self::nothing('waits');
         }
         $order = $debrief->order($round, $this->user());
-        if ($order->isEmpty()) {
+        if ($order === []) {
             return self::nothing('no-case');
         }
-        $at = $order->get($place - 1) ?? abort(404);
+        $at = $order[$place - 1] ?? abort(404);
 
-        return view('debrief.case', $page->of($round, $at['case'], $place, $order));
+        return view('debrief.case', $page->of($round, $debrief->case($round, $at['place']), $place, $order));
     }
 
     /** @param  'no-round'|'waits'|'no-case'  $why */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Debrief\Pages;
 
+use App\Agreement\KeptFigures;
+use App\Agreement\RoundTalk;
 use App\Codebook\Codebooks;
 use App\Models\Call;
 use App\Models\Casts\Cell;
@@ -13,12 +15,14 @@ use App\Models\Sitting;
 use App\Models\SittingCase;
 use App\Models\User;
 use App\Sight\Onlookers;
+use Core\Agreement\Profile\CaseTalk;
 use Core\Agreement\Profile\Contention;
 use Core\Motion\StationTime;
 use Core\Reading\Presence;
 use Core\Reading\Reading as CoreReading;
 use Core\Sight\Thing;
 use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
 
 /**
  * A published round as something to talk about: its cases in the order of what they are worth to a debrief, and of
@@ -33,6 +37,7 @@ use Illuminate\Support\Collection;
  *     present: int, absent: int, unsure: int, calls: list<SaidCall>, truth: ?string, grade: ?string,
  *     why: \Core\Remark\Remark|null,
  *     ruling: ?string}
+ * @phpstan-type Turn array{place: int, name: string, weight: float, fault: ?string}
  * @phpstan-type Said array{people: list<SaidPerson>, faults: list<SaidFault>, stations: array<string, float>}
  */
 final readonly class Debrief
@@ -42,44 +47,63 @@ final readonly class Debrief
     }
 
     /**
-     * Cases by what there is to talk about, the most first. Repeats of a case, and swings whose consent has ended, are
-     * left out.
+     * Cases by what there is to talk about, the most first. Repeats of a case, what is reserved, and swings whose consent
+     * has ended, are left out.
      *
-     * @return Collection<int, array{case: SittingCase, weight: float, fault: ?string}>
+     * @return list<Turn>
      */
-    public function order(Sitting $round, User $for): Collection
+    public function order(Sitting $round, User $for): array
     {
-        $cases = $round
-            ->cases()
-            ->where('occasion', 1)
-            ->with(['recording.golfer', 'arm', 'swings.recording.golfer', 'readings.calls', 'readings.user'])
-            ->orderBy('id')
-            ->get();
-        $onlooker = $this->onlookers->of($for)->over($cases);
-        $cases = $cases->filter(
-            static fn (SittingCase $c): bool => ! $c->reserved && $onlooker->seesResult($c, $round, Thing::Names),
-        );
-        $entries = $this->entries(
-            $round,
-            array_values($cases->map(static fn (SittingCase $c): int => $c->case_id)->all()),
-        );
-
-        return $cases
-            ->map(function (SittingCase $case) use ($entries): array {
-                $weights = $this->talk(self::handedIn($case), $entries[$case->case_id] ?? [])->map(
-                    static fn (Contention $c): float => $c->weight(),
-                );
-
-                return [
-                    'case' => $case,
-                    'weight' => round(Cell::float($weights->sum()), 6),
-                    'fault' => $weights->isEmpty() || $weights->max() <= 0.0
-                            ? null
-                            : (string) $weights->sortDesc()->keys()->first(),
+        $swings = $places = [];
+        $rows = DB::table('sitting_cases')
+            ->join('case_swings', 'case_swings.case_id', '=', 'sitting_cases.case_id')
+            ->join('recordings', 'recordings.id', '=', 'case_swings.recording_id')
+            ->join('golfers', 'golfers.id', '=', 'recordings.golfer_id')
+            ->where('sitting_cases.sitting_id', $round->id)
+            ->where('sitting_cases.occasion', 1)
+            ->where('sitting_cases.reserved', false)
+            ->orderBy('case_swings.position')
+            ->get(['sitting_cases.id', 'case_swings.recording_id', 'golfers.pseudonym', 'recordings.club']);
+        foreach ($rows as $row) {
+            $swings[Cell::int($row->id)][] = Cell::int($row->recording_id);
+            $places[Cell::int($row->id)] ??= Cell::text($row->pseudonym).', '.Cell::text($row->club);
+        }
+        $onlooker = $this->onlookers->of($for);
+        $onlooker->know(array_values(array_unique(array_merge(...array_values($swings)))));
+        $out = [];
+        foreach ($this->talk($round) as $talk) {
+            $recordings = $swings[$talk->case] ?? null;
+            if ($recordings !== null && $onlooker->ofResult($recordings, $round)->shows(Thing::Names)) {
+                $out[] = [
+                    'place' => $talk->case,
+                    'name' => $places[$talk->case],
+                    'weight' => $talk->weight,
+                    'fault' => $talk->item,
                 ];
-            })
-            ->sortBy([['weight', 'desc'], static fn (array $a, array $b): int => $a['case']->id <=> $b['case']->id])
-            ->values();
+            }
+        }
+
+        return $out;
+    }
+
+    /** @return list<CaseTalk> as it is kept, or counted where a release before did not keep it */
+    private function talk(Sitting $round): array
+    {
+        return KeptFigures::ofRound($round)->talk() ??
+            RoundTalk::ofRound(
+                $round,
+                $round->keyVersion?->entries()->get() ?? new Collection,
+                $this->codebooks->of($round)->keys(),
+            );
+    }
+
+    /** One case with all that is said of it. */
+    public function case(Sitting $round, int $place): SittingCase
+    {
+        return $round
+            ->cases()
+            ->with(['recording.golfer', 'arm', 'swings.recording.golfer', 'readings.calls', 'readings.user'])
+            ->findOrFail($place);
     }
 
     /**
@@ -119,7 +143,7 @@ final readonly class Debrief
             ->values()
             ->all();
         $order = array_flip($codebook->keys());
-        $faults = $this->talk($readings, $entries)
+        $faults = $this->questions($readings, $entries)
             ->map(function (Contention $c, string $key) use ($codebook, $readings, $letters, $entries): array {
                 $entry = $entries[$key] ?? null;
                 $calls = $readings
@@ -182,7 +206,7 @@ final readonly class Debrief
      * @param  array<string, KeyEntry>  $entries
      * @return Collection<string, Contention> by fault, of those that were called or that the key speaks of
      */
-    private function talk(Collection $readings, array $entries): Collection
+    private function questions(Collection $readings, array $entries): Collection
     {
         $counts = [];
         foreach ($readings as $reading) {

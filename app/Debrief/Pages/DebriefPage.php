@@ -16,12 +16,12 @@ use Core\Number\Written;
 use Core\Reading\CaseKind;
 use Core\Reading\Presence;
 use Core\Sight\SittingKind;
-use Illuminate\Support\Collection;
 
 /**
  * One case of a debrief as its page shows it: the swing, what was said of it, and the way to the other cases.
  *
  * @phpstan-import-type Said from Debrief
+ * @phpstan-import-type Turn from Debrief
  * @phpstan-import-type SaidFault from Debrief
  * @phpstan-import-type Pin from Debrief
  */
@@ -35,10 +35,10 @@ final readonly class DebriefPage
     }
 
     /**
-     * @param  Collection<int, array{case: SittingCase, weight: float, fault: ?string}>  $order
+     * @param  list<Turn>  $order
      * @return array<string, mixed>
      */
-    public function of(Sitting $round, SittingCase $case, int $place, Collection $order): array
+    public function of(Sitting $round, SittingCase $case, int $place, array $order): array
     {
         $said = $this->debrief->of($round, $case);
         $people = $said['people'];
@@ -48,14 +48,14 @@ final readonly class DebriefPage
         return [
             'round' => $round,
             'title' => self::name($recording),
-            'place' => (string) __('debrief.place', ['place' => $place, 'of' => $order->count()]),
+            'place' => (string) __('debrief.place', ['place' => $place, 'of' => count($order)]),
             'about' => (string) __('debrief.about', [
                 'hand' => __("debrief.hands.{$recording->golfer->handedness}"),
                 'shown' => Term::shown($case->shown()),
                 'readings' => trans_choice('debrief.readings', count($people), ['count' => count($people)]),
             ]),
             'before' => $place > 1 ? route('debrief', [$round, $place - 1]) : null,
-            'next' => $place < $order->count() ? route('debrief', [$round, $place + 1]) : null,
+            'next' => $place < count($order) ? route('debrief', [$round, $place + 1]) : null,
             'kind' => $case->kind->value,
             'evidence' => route('bench.evidence', $recording, false),
             'traceTitle' => TraceTitle::ofRecording($recording),
@@ -218,25 +218,21 @@ final readonly class DebriefPage
     }
 
     /**
-     * @param  Collection<int, array{case: SittingCase, weight: float, fault: ?string}>  $order
+     * @param  list<Turn>  $order
      * @return list<array{name: string, fault: string, url: string, here: bool}>
      */
-    private function order(Sitting $round, int $place, Collection $order): array
+    private function order(Sitting $round, int $place, array $order): array
     {
         $codebook = $this->codebooks->of($round);
 
-        return array_values(
-            $order
-                ->map(static fn (array $o, int $i): array => [
-                    'name' => self::name($o['case']->recording),
-                    'fault' => $o['fault'] === null
-                        ? (string) __('debrief.nothing-apart')
-                        : $codebook->faults[$o['fault']]->name,
-                    'url' => route('debrief', [$round, $i + 1]),
-                    'here' => $i + 1 === $place,
-                ])
-                ->all(),
-        );
+        return array_map(static fn (array $turn, int $i): array => [
+            'name' => $turn['name'],
+            'fault' => $turn['fault'] === null
+                ? (string) __('debrief.nothing-apart')
+                : $codebook->faults[$turn['fault']]->name,
+            'url' => route('debrief', [$round, $i + 1]),
+            'here' => $i + 1 === $place,
+        ], $order, array_keys($order));
     }
 
     /** @return list<array{name: string, url: string, here: bool}> none where there is no other */

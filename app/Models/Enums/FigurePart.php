@@ -19,6 +19,8 @@ enum FigurePart: string
     case Change = 'change';
     /** Where people mark the stations. */
     case Times = 'times';
+    /** Its cases, by what there is to talk about. */
+    case Talk = 'talk';
     /** One person's calls and what follows from them; the subject is the user. */
     case Person = 'person';
 }

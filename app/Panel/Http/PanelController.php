@@ -35,9 +35,9 @@ final class PanelController extends Controller
             : redirect()->route('panel', $round);
     }
 
-    public function show(Sitting $round, PanelPage $page): View
+    public function show(PanelRequest $request, Sitting $round, PanelPage $page): View
     {
-        return view('panel.entries', $page->of($round, $this->user()));
+        return view('panel.entries', $page->of($round, $this->user(), $request->entry()));
     }
 
     public function rule(RulingRequest $request, KeyEntry $entry, RuleOnEntry $rule): RedirectResponse

@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace App\Panel\Pages;
 
 use App\Codebook\Codebooks;
+use App\Http\Paged;
+use App\Models\Casts\Cell;
 use App\Models\KeyEntry;
 use App\Models\KeyVersion;
 use App\Models\Sitting;
 use App\Models\User;
+use App\Panel\UnsettledEntries;
 use App\Sight\Onlookers;
 use App\Words\Term;
 use App\Words\Wording;
@@ -16,33 +19,40 @@ use Core\Codebook\Codebook;
 use Core\Codebook\Fault;
 use Core\Consensus\Grade;
 use Core\Number\Written;
+use Core\Sight\Thing;
 use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Pagination\LengthAwarePaginator;
+use Illuminate\Support\Facades\DB;
 
 /** A panel's consensus: every case and fault with the spread of calls and the grade. */
 final readonly class PanelPage
 {
-    public function __construct(private Codebooks $codebooks, private Onlookers $onlookers, private Wording $words)
-    {
+    private const CASES_A_PAGE = 25;
+
+    private const DECISIONS_A_PAGE = 20;
+
+    public function __construct(
+        private Codebooks $codebooks,
+        private Onlookers $onlookers,
+        private UnsettledEntries $unsettled,
+        private Wording $words,
+    ) {
     }
 
-    /** @return array<string, mixed> */
-    public function of(Sitting $round, User $user): array
+    /**
+     * @param  int|null  $entry  one that is to be seen
+     * @return array<string, mixed>
+     */
+    public function of(Sitting $round, User $user, ?int $entry = null): array
     {
         $key = $round->keys()->first();
-        $all =
-            $key === null
-                ? new Collection()
-                : $key
-                    ->entries()
-                    ->with(['recording.golfer', 'case.swings'])
-                    ->orderBy('case_id')
-                    ->get();
-        $onlooker = $this->onlookers->of($user)->over($all);
-        $entries = $all->filter(static fn (KeyEntry $e): bool => $onlooker->seesEntry($e, $round))->values();
-
+        $withheld = $this->onlookers->of($user)->withheld($round) !== null;
         // A count over all of them would tell what is held back.
-        /** @var array<string, int>|null $grades */
-        $grades = $onlooker->withheld($round) === null ? $all->countBy('grade')->all() : null;
+        $grades = match (true) {
+            $withheld => null,
+            $key === null => [],
+            default => self::counts($key),
+        };
         $mayRule = $user->can('rule', $round);
         $codebook = $this->codebooks->of($round);
 
@@ -57,15 +67,26 @@ final readonly class PanelPage
                 'grade' => $g->value,
                 'says' => Term::grade($g),
             ], Grade::cases()),
-            'unsettled' => $this->unsettled($entries, $codebook, $mayRule),
+            'unsettled' => $this->decisions($key, $user, $codebook, $mayRule, $entry),
             'frozen' => $mayRule && $key?->frozen_at !== null,
             'members' => $round->members()->count(),
             'faults' => array_values(array_map(
                 static fn (Fault $f): array => ['name' => $f->name, 'look' => $f->lookFor],
                 $codebook->faults,
             )),
-            'cases' => $this->cases($entries, $codebook, $mayRule),
+            'cases' => $this->cases($round, $key, $user, $codebook, $mayRule),
         ];
+    }
+
+    /** @return array<string, int> entries by grade */
+    private static function counts(KeyVersion $key): array
+    {
+        $out = [];
+        foreach ($key->entries()->toBase()->groupBy('grade')->selectRaw('grade, count(*) as n')->get() as $row) {
+            $out[Cell::text($row->grade)] = Cell::int($row->n);
+        }
+
+        return $out;
     }
 
     /** @param  array<string, int>|null  $grades */
@@ -104,58 +125,106 @@ final readonly class PanelPage
     /**
      * Where a person must decide, and what was decided: open conflicts first.
      *
-     * @param  Collection<int, KeyEntry>  $entries
-     * @return list<array<string, mixed>>
+     * @return LengthAwarePaginator<int, array<string, mixed>>
      */
-    private function unsettled(Collection $entries, Codebook $codebook, bool $mayRule): array
-    {
-        $zone = config()->string('academy.zone');
+    private function decisions(
+        ?KeyVersion $key,
+        User $user,
+        Codebook $codebook,
+        bool $mayRule,
+        ?int $entry,
+    ): LengthAwarePaginator {
+        $ids = $key === null ? [] : array_column(
+            $this->unsettled->ofKeys(new Collection([$key->loadMissing('sitting')]), $user),
+            'id',
+        );
+        $place = $entry === null ? false : array_search($entry, $ids, true);
+        $pages = Paged::of($ids, self::DECISIONS_A_PAGE, 'decide', $place === false ? null : $place);
+        $entries = KeyEntry::query()->whereKey($pages->items())->with('recording.golfer')->get()->keyBy('id')->all();
 
-        return array_values($entries
-            ->filter(static fn (KeyEntry $e): bool => $e->ruling !== null ||
-                in_array($e->grade, ['conflict', 'contested'], true))
-            ->sortBy(static fn (KeyEntry $e): array => [$e->ruling !== null, $e->grade === 'contested', $e->id])
-            ->map(fn (KeyEntry $e): array => [
-                'id' => $e->id,
-                'grade' => $e->grade,
-                'fault' => ucfirst($codebook->faults[$e->fault]->name),
-                'swing' => self::swing($e),
-                'url' => $mayRule ? route('bench', $e->recording) : null,
-                'present' => $e->present,
-                'absent' => $e->absent,
-                'unsure' => $e->cannot_tell,
-                'why' => $this->why($e, $codebook),
-                'ruled' => $e->ruling === null ? null : (string) __('panel.ruled', [
-                    'ruling' => __("panel.rulings.$e->ruling"),
-                    'date' => $e->ruled_at?->timezone($zone)->format('j M Y') ?? '',
-                    'reason' => (string) $e->ruling_reason,
-                ]),
-                'rule' => $e->ruling === null && $mayRule && $e->grade === 'conflict'
-                    ? route('panel.rule', $e)
-                    : null,
-            ])
-            ->all());
+        return $pages->through(fn (int $id): array => $this->decision($entries[$id], $codebook, $mayRule));
+    }
+
+    /** @return array<string, mixed> */
+    private function decision(KeyEntry $e, Codebook $codebook, bool $mayRule): array
+    {
+        return [
+            'id' => $e->id,
+            'grade' => $e->grade,
+            'fault' => ucfirst($codebook->faults[$e->fault]->name),
+            'swing' => self::swing($e),
+            'url' => $mayRule ? route('bench', $e->recording) : null,
+            'present' => $e->present,
+            'absent' => $e->absent,
+            'unsure' => $e->cannot_tell,
+            'why' => $this->why($e, $codebook),
+            'ruled' => $e->ruling === null ? null : (string) __('panel.ruled', [
+                'ruling' => __("panel.rulings.$e->ruling"),
+                'date' => $e->ruled_at?->timezone(config()->string('academy.zone'))->format('j M Y') ?? '',
+                'reason' => (string) $e->ruling_reason,
+            ]),
+            'rule' => $e->ruling === null && $mayRule && $e->grade === 'conflict' ? route('panel.rule', $e) : null,
+        ];
+    }
+
+    /** @return LengthAwarePaginator<int, array{name: string, url: ?string, cells: list<array<string, mixed>|null>}> */
+    private function cases(
+        Sitting $round,
+        ?KeyVersion $key,
+        User $user,
+        Codebook $codebook,
+        bool $mayRule,
+    ): LengthAwarePaginator {
+        $pages = Paged::of($key === null ? [] : $this->seen($round, $user), self::CASES_A_PAGE);
+        /** @var array<int, Collection<int, KeyEntry>> $entries */
+        $entries = $key
+            ?->entries()
+            ->whereIn('case_id', $pages->items())
+            ->with('recording.golfer')
+            ->get()
+            ->groupBy('case_id')
+            ->all() ?? [];
+
+        return $pages->through(fn (int $case): array => $this->case($entries[$case], $codebook, $mayRule));
+    }
+
+    /** @return list<int> the cases of a panel whose key this person may see */
+    private function seen(Sitting $round, User $user): array
+    {
+        $recordings = [];
+        $swings = DB::table('case_swings')
+            ->whereIn('case_id', $round->cases()->select('case_id'))
+            ->orderBy('case_id')
+            ->get(['case_id', 'recording_id']);
+        foreach ($swings as $swing) {
+            $recordings[Cell::int($swing->case_id)][] = Cell::int($swing->recording_id);
+        }
+        $onlooker = $this->onlookers->of($user);
+        $onlooker->know(array_values(array_unique(array_merge(...array_values($recordings)))));
+
+        return array_keys(array_filter(
+            $recordings,
+            static fn (array $of): bool => $onlooker->ofResult($of, $round)->shows(Thing::Key),
+        ));
     }
 
     /**
-     * @param  Collection<int, KeyEntry>  $entries
-     * @return list<array{name: string, url: ?string, cells: list<array<string, mixed>|null>}>
+     * @param  Collection<int, KeyEntry>  $of
+     * @return array{name: string, url: ?string, cells: list<array<string, mixed>|null>}
      */
-    private function cases(Collection $entries, Codebook $codebook, bool $mayRule): array
+    private function case(Collection $of, Codebook $codebook, bool $mayRule): array
     {
-        return array_values($entries->groupBy('case_id')->map(function (Collection $of) use ($codebook, $mayRule): array {
-            $first = $of->firstOrFail();
-            $by = $of->keyBy('fault')->all();
+        $first = $of->firstOrFail();
+        $by = $of->keyBy('fault')->all();
 
-            return [
-                'name' => self::swing($first),
-                'url' => $mayRule ? route('bench', $first->recording) : null,
-                'cells' => array_map(
-                    fn (string $key): ?array => isset($by[$key]) ? $this->cell($by[$key], $codebook) : null,
-                    $codebook->keys(),
-                ),
-            ];
-        })->all());
+        return [
+            'name' => self::swing($first),
+            'url' => $mayRule ? route('bench', $first->recording) : null,
+            'cells' => array_map(
+                fn (string $fault): ?array => isset($by[$fault]) ? $this->cell($by[$fault], $codebook) : null,
+                $codebook->keys(),
+            ),
+        ];
     }
 
     /** @return array<string, mixed> */

@@ -8,10 +8,12 @@ use App\Codebook\Codebooks;
 use App\Models\Casts\Cell;
 use App\Models\Consent;
 use App\Models\KeyEntry;
+use App\Models\KeyVersion;
 use App\Models\Reading;
 use App\Models\Sitting;
 use App\Models\SittingCase;
 use App\Models\User;
+use App\Panel\UnsettledEntries;
 use App\Sight\Onlookers;
 use Core\Number\Written;
 use Core\Reading\Stage;
@@ -25,8 +27,14 @@ use Illuminate\Support\Facades\DB;
 /** What needs somebody now. */
 final class TodayPage
 {
-    public function __construct(private readonly Codebooks $codebooks, private readonly Onlookers $onlookers)
-    {
+    /** So many unsettled entries are shown; all of them stand with their panel. */
+    private const UNSETTLED = 10;
+
+    public function __construct(
+        private readonly Codebooks $codebooks,
+        private readonly Onlookers $onlookers,
+        private readonly UnsettledEntries $unsettled,
+    ) {
     }
 
     /** @return array<string, mixed> */
@@ -45,20 +53,16 @@ final class TodayPage
             )
             ->get()
             ->groupBy('sitting_id');
-        $newestKeys = DB::table('key_versions')->selectRaw('max(id)')->groupBy('sitting_id');
-        $unsettled = KeyEntry::query()
-            ->whereIn('key_version_id', $newestKeys)
-            ->whereNull('ruling')
-            ->whereIn('grade', ['conflict', 'contested'])
-            ->with(['recording.golfer', 'case.swings', 'keyVersion.sitting'])
-            ->orderBy('grade')
-            ->orderBy('id')
+        $keys = KeyVersion::query()
+            ->whereIn('id', DB::table('key_versions')->selectRaw('max(id)')->groupBy('sitting_id'))
+            ->with('sitting')
             ->get();
-        $onlooker = $this->onlookers->of($user)->over($unsettled);
-
-        $unsettled = $unsettled->filter(
-            static fn (KeyEntry $e): bool => $onlooker->seesEntry($e, $e->keyVersion->sitting),
-        );
+        $unsettled = array_values(array_filter(
+            $this->unsettled->ofKeys($keys, $user),
+            static fn (array $e): bool => ! $e['ruled'],
+        ));
+        $grades = array_count_values(array_column($unsettled, 'grade'));
+        $left = count($unsettled) - self::UNSETTLED;
         $last = Sitting::query()
             ->where('state', 'published')
             ->where('kind', SittingKind::Round)
@@ -71,11 +75,16 @@ final class TodayPage
                 ->all()),
             'closed' => Sitting::query()->where('state', 'closed')->get(),
             'published' => $last,
-            'unsettled' => $unsettled->values(),
+            'unsettled' => KeyEntry::query()
+                ->whereKey(array_column(array_slice($unsettled, 0, self::UNSETTLED), 'id'))
+                ->with(['recording.golfer', 'keyVersion.sitting'])
+                ->orderByRaw("grade = 'contested', id")
+                ->get(),
             'unsettledTitle' => (string) __('today.unsettled', [
-                'conflict' => $unsettled->where('grade', 'conflict')->count(),
-                'contested' => $unsettled->where('grade', 'contested')->count(),
+                'conflict' => $grades['conflict'] ?? 0,
+                'contested' => $grades['contested'] ?? 0,
             ]),
+            'unsettledLeft' => $left > 0 ? trans_choice('today.unsettled-left', $left, ['count' => $left]) : null,
             'codebook' => $this->codebooks->current(),
             'expiring' => $this->expiring(),
         ];
@@ -144,6 +153,7 @@ final class TodayPage
         $onlooker = $this->onlookers->of($user);
         $readings = Reading::query()
             ->where('user_id', $user->id)
+            ->whereHas('case.sitting', static fn ($q) => $q->where('state', SittingState::Open))
             ->with(['arm', 'case.sitting', 'case.swings'])
             ->orderBy('position')
             ->orderBy('stage')
@@ -163,17 +173,51 @@ final class TodayPage
             )
             ->values();
         $next = $readings->first(
-            static fn (Reading $r): bool => $r->handed_in_at === null &&
-                $r->case->sitting->state === SittingState::Open &&
-                $why[$r->id] === null,
+            static fn (Reading $r): bool => $r->handed_in_at === null && $why[$r->id] === null,
         );
-        $by = ['open' => [], 'closed' => [], 'published' => []];
+        $open = [];
         foreach ($readings->groupBy(static fn (Reading $r): int => $r->case->sitting_id) as $list) {
             $round = $list->firstOrFail()->case->sitting;
-            $by[$round->state->value][] = $this->ofReader($round, $list, $why, $next, $onlooker->begins($round));
+            $open[] = $this->ofReader($round, $list, $why, $next, $onlooker->begins($round));
         }
 
-        return ['open' => $by['open'], 'waiting' => $by['closed'], 'published' => $by['published'], 'next' => $next];
+        return [
+            'open' => $open,
+            'waiting' => $this->read($user, SittingState::Closed),
+            'published' => $this->read($user, SittingState::Published),
+            'next' => $next,
+        ];
+    }
+
+    /** @return list<array{name: string, url: string, published: string}> rounds that this person has read in */
+    private function read(User $user, SittingState $state): array
+    {
+        $done = DB::table('readings')
+            ->join('sitting_cases', 'sitting_cases.id', '=', 'readings.sitting_case_id')
+            ->join('sittings', 'sittings.id', '=', 'sitting_cases.sitting_id')
+            ->where('readings.user_id', $user->id)
+            ->where('readings.stage', Stage::Blind)
+            ->where('sittings.state', $state)
+            ->groupBy('sittings.id')
+            ->selectRaw('sittings.id, count(readings.handed_in_at) as done')
+            ->pluck('done', 'id');
+
+        return array_values(
+            Sitting::query()
+                ->whereKey($done->keys())
+                ->orderByDesc('published_at')
+                ->orderByDesc('id')
+                ->get()
+                ->map(static fn (Sitting $round): array => [
+                    'name' => $round->name,
+                    'url' => $round->isPanel() ? route('panel', $round) : route('agreement', $round),
+                    'published' => (string) __('today.published-on', [
+                        'date' => self::day($round->published_at),
+                        'n' => Cell::int($done[$round->id]),
+                    ]),
+                ])
+                ->all(),
+        );
     }
 
     /**
@@ -195,8 +239,6 @@ final class TodayPage
             'round' => $round,
             'name' => $round->name,
             'about' => (string) __('today.blind', ['date' => self::day($round->opened_at)]),
-            'published' => (string) __('today.published-on', ['date' => self::day($round->published_at), 'n' => $done]),
-            'url' => $round->isPanel() ? route('panel', $round) : route('agreement', $round),
             'tiles' => [
                 ['n' => $left, 'word' => trans_choice('today.to-read', $left)],
                 ['n' => $done, 'word' => (string) __('today.handed-in')],

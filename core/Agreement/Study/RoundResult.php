@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Core\Agreement\Study;
 
+use Core\Agreement\Profile\CaseTalk;
+
 /** Everything that is made of a published staff round: its members with each other, with the key, and one by one. */
 final readonly class RoundResult
 {
@@ -16,6 +18,7 @@ final readonly class RoundResult
      * @param  array<string, int>  $cannotTell  by rater
      * @param  RoundChange|null  $change  since the round before, where there is one to compare with
      * @param  list<StationTimes>  $times
+     * @param  list<CaseTalk>  $talk  by place of the round, the most first
      * @param  array<string, PersonResult>  $people  by rater
      */
     public function __construct(
@@ -32,6 +35,7 @@ final readonly class RoundResult
         public int $seed,
         public ?RoundChange $change,
         public array $times,
+        public array $talk,
         public array $people,
     ) {
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Core\Format\Json;
 
 use Core\Agreement\Figure;
+use Core\Agreement\Profile\CaseTalk;
 use Core\Agreement\Study\ArmDifference;
 use Core\Agreement\Study\ArmFigures;
 use Core\Agreement\Study\ArmResult;
@@ -224,6 +225,35 @@ final class RoundJson
                 $mean,
             );
         }, JsonObject::from($data, 'the times of a round')->objects('stations'));
+    }
+
+    /**
+     * @param  list<CaseTalk>  $talk
+     * @return array{cases: list<array{case: int, weight: float, item: ?string}>}
+     */
+    public static function talk(array $talk): array
+    {
+        return ['cases' => array_map(
+            static fn (CaseTalk $t): array => ['case' => $t->case, 'weight' => $t->weight, 'item' => $t->item],
+            $talk,
+        )];
+    }
+
+    /**
+     * @return list<CaseTalk>
+     *
+     * @throws FormatException when it is not what talk() makes
+     */
+    public static function readTalk(mixed $data): array
+    {
+        return array_map(
+            static fn (JsonObject $o): CaseTalk => new CaseTalk(
+                $o->whole('case'),
+                $o->number('weight'),
+                $o->optionalText('item', 400),
+            ),
+            JsonObject::from($data, 'what a round gives to talk about')->objects('cases'),
+        );
     }
 
     /**

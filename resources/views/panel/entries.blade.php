@@ -17,11 +17,12 @@
             @endforeach
         </div>
     @endif
-    @if($unsettled)
+    @if($unsettled->isNotEmpty())
         <h2>{{ __('panel.decide') }}</h2>
         @foreach($unsettled as $e)
             @include('panel.entry')
         @endforeach
+        <x-pages :pages="$unsettled" words="panel.decisions" />
         @if($frozen)
             <p class="small quiet below">{{ __('panel.frozen-says') }}</p>
         @endif
@@ -67,4 +68,5 @@
             </tbody>
         </table>
     </x-scroll>
+    <x-pages :pages="$cases" words="panel.cases" />
 </x-layout>

@@ -50,6 +50,9 @@
                 </tbody>
             </table>
         </x-scroll>
+        @if($unsettledLeft)
+            <p><a href="{{ route('panel.index') }}">{{ $unsettledLeft }}</a></p>
+        @endif
     @endif
     @if($expiring)
         <h2>{{ __('today.expiring') }}</h2>

@@ -5,7 +5,7 @@
     <td><x-grade :grade="$e->grade" /></td>
     <td class="small quiet">@said($e->measured()->why, ['fault' => $codebook->faults[$e->fault]->name])</td>
     <td>
-        <a href="{{ route('panel', $e->keyVersion->sitting) }}#e{{ $e->id }}">
+        <a href="{{ route('panel', [$e->keyVersion->sitting, 'entry' => $e->id]) }}#e{{ $e->id }}">
             {{ __($e->grade === 'conflict' ? 'today.key.rule' : 'today.key.look') }}
         </a>
     </td>

@@ -1,6 +1,7 @@
 <?php
 
 use Core\Agreement\Figure;
+use Core\Agreement\Profile\CaseTalk;
 use Core\Agreement\Profile\LatentRates;
 use Core\Agreement\Profile\ScoredCall;
 use Core\Agreement\RatingSet;
@@ -132,6 +133,7 @@ it('reads back every part of a round', function () {
             ),
             new StationTimes(Station::Impact, [], 1, 1, null, null, Remark::of(Undefined::FewReaders), []),
         ],
+        [new CaseTalk(12, 3.25, 'sway'), new CaseTalk(4, 0.0, null)],
         [],
     );
     $summary = $round->summary();
@@ -145,6 +147,8 @@ it('reads back every part of a round', function () {
         ->toEqual($round->change)
         ->and(RoundJson::readTimes(keptRow(RoundJson::times($round->times))))
         ->toEqual($round->times)
+        ->and(RoundJson::readTalk(keptRow(RoundJson::talk($round->talk))))
+        ->toEqual($round->talk)
         ->and(RoundJson::readMap(keptRow($round->map)))
         ->toBe($round->map);
     $nobody = new RoundSummary(null, [], [], [], [], 0, [], [], null, 2000, 1);
