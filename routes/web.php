@@ -145,6 +145,8 @@ Route::middleware('auth')->group(function (): void {
         ->name('debrief')
         ->where('place', '[1-9][0-9]{0,3}')->can('debrief', 'round');
     Route::get('/rounds', [RoundController::class, 'index'])->name('rounds')->can('manage', Sitting::class);
+    Route::get('/rounds/plan/choices', [PlanController::class, 'choices'])
+        ->name('rounds.choices')->can('manage', Sitting::class);
     Route::get('/rounds/plan', PlanController::class)->name('rounds.plan')->can('manage', Sitting::class);
     Route::post('/rounds', [RoundController::class, 'store'])->name('rounds.store')->can('manage', Sitting::class);
     Route::get('/rounds/{round}', [RoundController::class, 'show'])->name('rounds.show')->can('manage', 'round');

@@ -108,8 +108,13 @@ final class KeyEntry extends Model
     /** The label raters are scored against: the ruling where there is one; null where nobody is scored. */
     public function scoredLabel(): ?string
     {
-        $label = $this->ruling ?? $this->label;
+        return self::labelScored($this->label, $this->grade, $this->ruling);
+    }
 
-        return $label !== 'none' && Grade::from($this->grade)->isScored($this->ruling !== null) ? $label : null;
+    public static function labelScored(string $label, string $grade, ?string $ruling): ?string
+    {
+        $says = $ruling ?? $label;
+
+        return $says !== 'none' && Grade::from($grade)->isScored($ruling !== null) ? $says : null;
     }
 }

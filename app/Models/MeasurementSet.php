@@ -23,6 +23,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property array<string, mixed> $measurements
  * @property array<string, array<string, mixed>> $faults by lens
  * @property list<mixed> $quality
+ * @property ?string $shape  Core\Drawing\ShareShape of it; null where it was measured before shapes were kept
  */
 final class MeasurementSet extends Model
 {
@@ -35,6 +36,7 @@ final class MeasurementSet extends Model
         'measurements',
         'faults',
         'quality',
+        'shape',
     ];
 
     private ?Measurements $read = null;

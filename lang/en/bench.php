@@ -33,6 +33,12 @@ return [
     ],
     'off' => 'Do not count under this lens: :faults.',
     'beside' => 'Beside another recording',
+    'find-beside' => 'or find: golfer, club, series',
+    'chosen' => [
+        'title' => 'Put beside',
+        'found' => '{0} Nothing fits “:find”|[2,59] :count recordings fit “:find”|[60,*] The newest :count that fit “:find”',
+        'again' => 'Find',
+    ],
     'put-beside' => 'put beside',
     'choose-other' => 'Choose a recording to put beside this one.',
     'cold' => 'cold',

@@ -38,6 +38,8 @@ return [
     'again' => 'To be shown again, unannounced: :swings.',
     'short' => 'The Shelf could not give: :n of what was wanted. More recordings of faults in bold would help most.',
     'recordings' => 'Recordings',
+    'find' => 'Find by golfer, club or series; what is ticked stays',
+    'of-all' => ':shown of :count recordings: what is chosen, then the newest that fit.',
     'shown-again' => 'Shown again, unannounced, with ten other cases between at the least',
     'waits' => ['1' => 'three weeks later, in a second part among new cases', '0' => 'within the one sitting'],
     'several' => 'Cases of several swings: a series, or before and after',

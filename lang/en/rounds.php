@@ -20,4 +20,5 @@ return [
         'result' => 'Result',
     ],
     'done' => ':done of :of handed in',
+    'pages' => ['nav' => 'More rounds', 'earlier' => 'Later', 'later' => 'Earlier', 'at' => ':from to :to of :of'],
 ];

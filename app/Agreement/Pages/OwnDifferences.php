@@ -77,7 +77,11 @@ final readonly class OwnDifferences
         $order = array_flip($codebook->keys());
         $out = [];
         foreach ($rows as $row) {
-            $entry = (new KeyEntry)->forceFill(['label' => $row->label, 'grade' => $row->grade, 'ruling' => $row->ruling]);
+            $label = KeyEntry::labelScored(
+                Cell::text($row->label),
+                Cell::text($row->grade),
+                $row->ruling === null ? null : Cell::text($row->ruling),
+            );
             $said = [
                 'entry' => Cell::int($row->id),
                 'position' => Cell::int($row->position),
@@ -86,7 +90,7 @@ final readonly class OwnDifferences
                 'call' => Cell::text($row->presence),
                 'confidence' => $row->confidence === null ? null : Cell::int($row->confidence),
             ];
-            if ($entry->scoredLabel() !== null && isset($sees[$said['case']], $order[$said['fault']])) {
+            if ($label !== null && isset($sees[$said['case']], $order[$said['fault']])) {
                 $out[] = $said;
             }
         }

@@ -7,6 +7,7 @@ namespace App\Bench\Http;
 use App\Bench\Actions\MarkStation;
 use App\Bench\Pages\BenchPage;
 use App\Bench\Pages\ComparePage;
+use App\Bench\Pages\Comparison;
 use App\Bench\Pages\EvidencePayload;
 use App\Bench\Pages\VerdictCurves;
 use App\Codebook\Codebooks;
@@ -25,7 +26,6 @@ use Core\Number\Written;
 use Illuminate\Contracts\View\View as Page;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
-use Illuminate\Http\Request;
 
 final class BenchController extends Controller
 {
@@ -92,18 +92,26 @@ final class BenchController extends Controller
         );
     }
 
-    /** From the list of recordings to the page of the two. */
-    public function beside(Request $request, Recording $recording, Onlookers $onlookers): RedirectResponse
-    {
-        $other = $onlookers
-            ->of($this->user())
-            ->recordings()
-            ->where('public_id', (string) $request->string('other'))
-            ->first();
+    /** From the list of recordings, or from what somebody looks for, to the page of the two. */
+    public function beside(
+        BesideRequest $request,
+        Recording $recording,
+        Onlookers $onlookers,
+        Comparison $comparison,
+    ): RedirectResponse|Page {
+        $find = $request->find();
+        if ($find === '') {
+            $other = $onlookers->of($this->user())->recordings()->where('public_id', $request->other())->first();
 
-        return $other === null
-            ? redirect()->route('bench', $recording)->with('refused', (string) __('bench.choose-other'))
-            : redirect()->route('bench.compare', [$recording, $other]);
+            return $other === null
+                ? redirect()->route('bench', $recording)->with('refused', (string) __('bench.choose-other'))
+                : redirect()->route('bench.compare', [$recording, $other]);
+        }
+        $found = $comparison->found($recording, $this->user(), $find);
+
+        return count($found) === 1
+            ? redirect()->route('bench.compare', [$recording, $found[0]['id']])
+            : view('bench.choose', ['recording' => $recording, 'find' => $find, 'found' => $found]);
     }
 
     /** The curve and threshold a verdict came from, as a part of a page. */

@@ -8,12 +8,14 @@ use App\Codebook\Codebooks;
 use App\Models\MeasurementSet;
 use App\Models\Recording;
 use App\Models\User;
+use App\Search\Like;
 use App\Sight\Onlookers;
 use Core\Codebook\Codebook;
 use Core\Measurement\Difference;
 use Core\Measurement\Spread;
 use Core\Number\Distribution;
 use Core\Number\Written;
+use Illuminate\Database\Eloquent\Builder;
 
 /**
  * Two recordings side by side: what the second has more of each measure than the first, and whether that is beyond
@@ -29,6 +31,11 @@ final class Comparison
 {
     /** Below this many warm swings on a side two swings are compared, not two series. */
     private const SERIES = 3;
+
+    /** So many are offered without being looked for, and so many at most that are. */
+    private const NEAREST = 24;
+
+    private const FOUND = 60;
 
     public function __construct(
         private readonly Onlookers $onlookers,
@@ -84,28 +91,50 @@ final class Comparison
         ];
     }
 
-    /** @return list<array{id: string, name: string}> what this recording may be put beside, its own golfer's first */
+    /** @return list<array{id: string, name: string}> the nearest it may be put beside: its own golfer's, then the newest */
     public function candidates(Recording $recording, User $user): array
     {
-        $all = $this->onlookers
-            ->of($user)
-            ->recordings()
-            ->whereKeyNot($recording->id)
-            ->with('golfer')
-            ->orderBy('golfer_id')
-            ->orderBy('id')
-            ->get();
-
-        return array_values($all
-            ->sortBy(static fn (Recording $r): int => $r->golfer_id === $recording->golfer_id ? 0 : 1)
-            ->map(static fn (Recording $r): array => [
-                'id' => $r->public_id,
-                'name' => implode(', ', array_filter(
-                    [$r->golfer->pseudonym, $r->club, $r->series, $r->is_cold ? (string) __('bench.cold') : null],
-                    static fn (?string $part): bool => $part !== null && $part !== '',
-                )),
-            ])
+        return array_values($this->besides($recording, $user)
+            ->orderByRaw('golfer_id <> ?', [$recording->golfer_id])
+            ->orderByDesc('id')
+            ->limit(self::NEAREST)
+            ->get()
+            ->sortBy(static fn (Recording $r): array => [$r->golfer_id !== $recording->golfer_id, $r->golfer_id, $r->id])
+            ->map(self::named(...))
             ->all());
+    }
+
+    /** @return list<array{id: string, name: string}> what it may be put beside whose golfer, club or series say so */
+    public function found(Recording $recording, User $user, string $find): array
+    {
+        $query = $this->besides($recording, $user);
+        foreach (array_filter(explode(' ', $find), static fn (string $word): bool => $word !== '') as $word) {
+            $like = Like::holding($word);
+            $query->where(static fn (Builder $any) => $any
+                ->where('club', 'ilike', $like)
+                ->orWhere('series', 'ilike', $like)
+                ->orWhereHas('golfer', static fn (Builder $g) => $g->where('pseudonym', 'ilike', $like)));
+        }
+
+        return array_values($query->orderByDesc('id')->limit(self::FOUND)->get()->map(self::named(...))->all());
+    }
+
+    /** @return Builder<Recording> */
+    private function besides(Recording $recording, User $user): Builder
+    {
+        return $this->onlookers->of($user)->recordings()->whereKeyNot($recording->id)->with('golfer');
+    }
+
+    /** @return array{id: string, name: string} */
+    private static function named(Recording $r): array
+    {
+        return [
+            'id' => $r->public_id,
+            'name' => implode(', ', array_filter(
+                [$r->golfer->pseudonym, $r->club, $r->series, $r->is_cold ? (string) __('bench.cold') : null],
+                static fn (?string $part): bool => $part !== null && $part !== '',
+            )),
+        ];
     }
 
     /** @return array{measured: MeasurementSet, spreads: array<string, Spread>, warm: int} */

@@ -69,7 +69,10 @@ final class DerivedRefresh extends Command
                 ! $all,
                 static fn ($q) => $q->whereDoesntHave(
                     'measured',
-                    static fn ($m) => $m->where('core_version', Version::CURRENT)->where('codebook_version', $codebook),
+                    static fn ($m) => $m
+                        ->where('core_version', Version::CURRENT)
+                        ->where('codebook_version', $codebook)
+                        ->whereNotNull('shape'),
                 ),
             )
             ->orderBy('id')

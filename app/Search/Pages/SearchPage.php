@@ -10,6 +10,7 @@ use App\Models\Golfer;
 use App\Models\Recording;
 use App\Models\Sitting;
 use App\Models\User;
+use App\Search\Like;
 use App\Sight\Onlookers;
 use App\Words\Term;
 use Core\Codebook\Fault;
@@ -168,7 +169,7 @@ final readonly class SearchPage
     {
         $query = $this->onlookers->of($user)->recordings()->with('golfer');
         foreach ($words as $word) {
-            $like = self::like($word);
+            $like = Like::holding($word);
             $query->where(static fn (Builder $q) => $q->whereAny(['club', 'series'], 'ilike', $like)->orWhereHas(
                 'golfer',
                 static fn (Builder $g) => $g->where('pseudonym', 'ilike', $like),
@@ -293,14 +294,9 @@ final readonly class SearchPage
     private static function naming(Builder $query, string $column, array $words): Builder
     {
         foreach ($words as $word) {
-            $query->where($column, 'ilike', self::like($word));
+            $query->where($column, 'ilike', Like::holding($word));
         }
 
         return $query;
-    }
-
-    private static function like(string $word): string
-    {
-        return '%'.addcslashes($word, '%_\\').'%';
     }
 }

@@ -11,10 +11,13 @@ use App\Models\StationMark;
 use App\Shelf\AcademyNorms;
 use Core\Codebook\ClubGroup;
 use Core\Codebook\SwingReport;
+use Core\Drawing\ShareShape;
 use Core\Format\Json\MeasuredJson;
 use Core\Format\Json\QualityJson;
 use Core\Format\Json\StanceJson;
 use Core\Format\Json\VerdictJson;
+use Core\Motion\StationTime;
+use Core\Trace\Trace;
 use Core\Version;
 
 /** Measures a recording and judges every fault under every lens; keeps the result with what it was made from. */
@@ -37,6 +40,8 @@ final readonly class MeasureRecording
             $kept->inputs_checksum === $inputs &&
             $kept->codebook_version === $document->version()
         ) {
+            $kept->shape ?? $kept->update(['shape' => self::shape($recording, $recording->trace())]);
+
             return $kept;
         }
         $recording->loadMissing('channels');
@@ -60,7 +65,21 @@ final readonly class MeasureRecording
             'measurements' => MeasuredJson::write($report->assessment->measurements),
             'faults' => $faults,
             'quality' => array_map(QualityJson::write(...), $report->assessment->quality()),
+            'shape' => self::shape($recording, $report->evidence->trace),
         ]);
+    }
+
+    /** From address to finish, or whole where they are not known. */
+    private static function shape(Recording $recording, ?Trace $trace): string
+    {
+        $times = array_map(static fn (StationTime $s): float => $s->t, $recording->stationTimes()->all());
+        $end = $recording->t0 + ($recording->samples - 1) / $recording->rate_hz;
+
+        return ShareShape::path(
+            $trace?->leadShare(),
+            max($recording->t0, $times === [] ? $recording->t0 : min($times)),
+            min($end, $times === [] ? $end : max($times)),
+        );
     }
 
     /** All that the measures and verdicts of a recording depend on but core and codebook, which are kept beside it. */

@@ -29,7 +29,10 @@ final readonly class MeasureWhatIsStale
             ->whereNull('erased_at')
             ->whereDoesntHave(
                 'measured',
-                static fn ($q) => $q->where('core_version', Version::CURRENT)->where('codebook_version', $version),
+                static fn ($q) => $q
+                    ->where('core_version', Version::CURRENT)
+                    ->where('codebook_version', $version)
+                    ->whereNotNull('shape'),
             )
             ->whereNotIn(
                 'id',

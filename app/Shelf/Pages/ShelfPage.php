@@ -7,8 +7,10 @@ namespace App\Shelf\Pages;
 use App\Codebook\Codebooks;
 use App\Models\Casts\Cell;
 use App\Models\Golfer;
+use App\Models\MeasurementSet;
 use App\Models\Recording;
 use App\Models\User;
+use App\Search\Like;
 use App\Sight\Onlookers;
 use App\Words\Term;
 use App\Words\Wording;
@@ -16,14 +18,13 @@ use Core\Codebook\StandardLenses;
 use Core\Measurement\QualityNote;
 use Illuminate\Contracts\Pagination\LengthAwarePaginator;
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Relations\HasOne;
 use Illuminate\Support\Carbon;
 
 /** The recordings by golfer and session, each with the shape of its trace. */
 final readonly class ShelfPage
 {
     private const SESSIONS_A_PAGE = 12;
-
-    private const CHANNELS = ['lead_pct', 'lead_fz_n', 'trail_fz_n', 'copx_mm'];
 
     /** How sessions can be ordered; the first is what is meant where nothing is asked. */
     public const ORDERS = ['newest', 'golfer', 'club'];
@@ -78,17 +79,12 @@ final readonly class ShelfPage
             ))
             ->when($filter['find'] ?? null, static fn (Builder $q, string $find) => $q->where(
                 static fn (Builder $any) => $any
-                    ->where('club', 'ilike', self::like($find))
-                    ->orWhere('series', 'ilike', self::like($find))
+                    ->where('club', 'ilike', Like::holding($find))
+                    ->orWhere('series', 'ilike', Like::holding($find))
                     ->orWhereHas('golfer', static fn (Builder $g) => $g
-                        ->where('pseudonym', 'ilike', self::like($find))
-                        ->orWhere('limits', 'ilike', self::like($find))),
+                        ->where('pseudonym', 'ilike', Like::holding($find))
+                        ->orWhere('limits', 'ilike', Like::holding($find))),
             ));
-    }
-
-    private static function like(string $find): string
-    {
-        return '%'.addcslashes($find, '\\%_').'%';
     }
 
     /**
@@ -125,10 +121,8 @@ final readonly class ShelfPage
             ->whereKey(array_merge(...$groups, ...[[]]))
             ->with([
                 'golfer.consents',
-                'measured',
+                'measured' => self::brief(...),
                 'films',
-                'stations',
-                'channels' => static fn ($q) => $q->whereIn('name', self::CHANNELS),
             ])
             ->withCount('motion')
             ->get()
@@ -141,6 +135,19 @@ final readonly class ShelfPage
             ),
             $groups,
         );
+    }
+
+    /**
+     * Of what was measured only what a list shows.
+     *
+     * @param  HasOne<MeasurementSet, Recording>  $measured
+     */
+    private static function brief(HasOne $measured): void
+    {
+        $lens = StandardLenses::DEFAULT;
+        $measured
+            ->select(['id', 'recording_id', 'quality', 'shape'])
+            ->selectRaw("jsonb_build_object('$lens', faults -> '$lens') as faults");
     }
 
     /** @param  non-empty-list<Recording>  $recordings */
@@ -172,7 +179,7 @@ final readonly class ShelfPage
 
         return new ShelfSwing(
             route('bench', $r),
-            self::shape($r),
+            $r->measured->shape ?? '',
             $r->is_cold,
             __('shelf.evidence.'.($views === 0 ? ($r->motion_count > 0 ? 'figure' : 'none') : min(2, $views))),
             $r->measured !== null,
@@ -182,33 +189,6 @@ final readonly class ShelfPage
                 $r->measured?->notes() ?? [],
             ),
         );
-    }
-
-    /** The lead share at forty moments from address to finish. */
-    private static function shape(Recording $recording): string
-    {
-        $c = $recording->channels->mapWithKeys(static fn ($c): array => [$c->name => $c->samples])->all();
-        $stance = $recording->stance;
-        $times = $recording->stations->pluck('t_s');
-        $at = static fn (float $t): int => (int) (($t - $recording->t0) * $recording->rate_hz);
-        $from = max(0, $at(Cell::float($times->first() ?? $recording->t0)));
-        $to = min($recording->samples - 1, $at(min(1e6, Cell::float($times->last() ?? INF))));
-        $path = '';
-        for ($i = 0; $i <= 40; $i++) {
-            $k = (int) ($from + (($to - $from) * $i) / 40);
-            $share = match (true) {
-                isset($c['lead_pct']) => $c['lead_pct'][$k],
-                isset($c['lead_fz_n'], $c['trail_fz_n']) => (100 * $c['lead_fz_n'][$k]) /
-                    max(1.0, $c['lead_fz_n'][$k] + $c['trail_fz_n'][$k]),
-                $stance !== null && isset($c['copx_mm']) => (100 * ($c['copx_mm'][$k] - $stance->trail->xMm)) /
-                    ($stance->lead->xMm - $stance->trail->xMm),
-                default => 50.0,
-            };
-            $share = is_nan($share) ? 50.0 : max(0.0, min(100.0, $share));
-            $path .= sprintf('%s%.0f %.1f', $i === 0 ? 'M' : 'L', 3 * $i, 34 - 0.32 * $share);
-        }
-
-        return $path;
     }
 
     private function title(int $fitting, int $total, int $sessions): string

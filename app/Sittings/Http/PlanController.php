@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Sittings\Http;
 
 use App\Http\Controller;
+use App\Sittings\Pages\PlanChoices;
 use App\Sittings\Pages\PlanPage;
 use Illuminate\Contracts\View\View;
 
@@ -12,6 +13,16 @@ final class PlanController extends Controller
 {
     public function __invoke(PlanRequest $request, PlanPage $page): View
     {
-        return view('sittings.plan', $page->of($this->user(), $request->asked()));
+        return view('sittings.plan', $page->of($this->user(), $request->asked(), ChoicesRequest::of('', [
+            'recordings' => old('recordings'),
+            'series' => old('series'),
+            'pairs' => old('pairs'),
+        ])));
+    }
+
+    /** The recordings that fit what is looked for, as a part of that page. */
+    public function choices(ChoicesRequest $request, PlanChoices $choices): View
+    {
+        return view('sittings.plan.choices', $choices->of($this->user(), $request->chosen()));
     }
 }

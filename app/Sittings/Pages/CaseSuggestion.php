@@ -5,74 +5,37 @@ declare(strict_types=1);
 namespace App\Sittings\Pages;
 
 use App\Codebook\Codebooks;
+use App\Models\Casts\Cell;
 use App\Models\KeyEntry;
 use App\Models\KeyVersion;
 use App\Models\Recording;
+use App\Models\User;
+use App\Sight\Onlookers;
 use App\Words\Term;
+use Core\Codebook\Codebook;
 use Core\Planning\Assumptions;
 use Core\Planning\Candidate;
 use Core\Planning\CaseSet;
 use Core\Planning\WidthFormula;
 use Core\Reading\CaseKind;
-use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
 
 /** A set of cases suggested from the Shelf by what the newest key says of its recordings. */
 final readonly class CaseSuggestion
 {
-    public function __construct(private Codebooks $codebooks)
+    public function __construct(private Codebooks $codebooks, private Onlookers $onlookers)
     {
     }
 
     /**
-     * @param  Collection<int, Recording>  $recordings  that may be used
-     * @return array{set: CaseSet, chosen: list<int>, repeats: list<Recording>, key: string,
+     * @return array{set: CaseSet, chosen: list<int>, repeats: list<int>, key: string,
      *     expected: list<array{raters: int, agreement: float, width: float}>, at_hand: int}
      */
-    public function of(Collection $recordings, int $size, float $share, int $repeats, int $seed): array
+    public function of(User $user, int $size, float $share, int $repeats, int $seed): array
     {
         $key = KeyVersion::query()->with('sitting')->orderByDesc('id')->first();
-        // Only what was asked of a swing by itself says something of that swing.
-        /** @var Collection<int, Collection<int, KeyEntry>> $entries */
-        $entries =
-            $key
-                ?->entries()
-                ->whereHas(
-                    'case',
-                    static fn ($q) => $q
-                        ->where('kind', CaseKind::Single)
-                        ->whereHas('swings', static fn ($s) => $s->whereIn('recording_id', $recordings->pluck('id'))),
-                )
-                ->with('case.swings')
-                ->get()
-                ->groupBy(static fn (KeyEntry $e): int => (int) $e->case->swings->first()?->recording_id) ?? collect();
         $codebook = $this->codebooks->current();
-        $unsure = $entries
-            ->map(
-                static fn (Collection $list): float => (float) $list->avg(
-                    static fn (KeyEntry $e): float => 1 -
-                        abs($e->present - $e->absent) / max(1, $e->present + $e->absent + $e->cannot_tell),
-                ),
-            )
-            ->sort();
-        $rank = array_flip($unsure->keys()->all());
-        $candidates = [];
-        foreach ($recordings as $r) {
-            if (! isset($entries[$r->id])) {
-                continue;
-            }
-            $faults = [];
-            foreach ($entries[$r->id] as $e) {
-                $label = $e->scoredLabel();
-                if ($label !== null && isset($codebook->faults[$e->fault])) {
-                    $faults[$e->fault] = $label === 'present';
-                }
-            }
-            $candidates[] = new Candidate((string) $r->id, $faults, $rank[$r->id] / max(1, count($rank) - 1), [
-                'device' => Term::device($r->deviceClass()),
-                'hand' => $r->golfer->handedness.'-handed',
-                'club' => $r->club,
-            ]);
-        }
+        $candidates = $key === null ? [] : $this->candidates($key, $user, $codebook);
         // Faults the Shelf hardly holds are not chased at the others' cost.
         $held = array_filter(
             $codebook->keys(),
@@ -81,7 +44,6 @@ final readonly class CaseSuggestion
             ) >= 2,
         );
         $set = CaseSet::suggest($candidates, $size, array_values($held), $share, $repeats, $seed);
-        $byId = $recordings->keyBy('id')->all();
         $present = array_sum(array_column($set->faults, 'present'));
         $prevalence = min(
             0.9,
@@ -101,10 +63,61 @@ final readonly class CaseSuggestion
         return [
             'set' => $set,
             'chosen' => array_map(static fn (Candidate $c): int => (int) $c->id, $set->cases),
-            'repeats' => array_map(static fn (string $id): Recording => $byId[(int) $id], $set->repeats),
+            'repeats' => array_map(intval(...), $set->repeats),
             'key' => $key === null ? '' : "{$key->sitting->name}, version {$key->number}",
             'expected' => $expected,
             'at_hand' => count($candidates),
         ];
+    }
+
+    /**
+     * Only what was asked of a swing by itself says something of that swing.
+     *
+     * @return list<Candidate> the surest answered first ranks as the easiest
+     */
+    private function candidates(KeyVersion $key, User $user, Codebook $codebook): array
+    {
+        $recordings = $this->onlookers->of($user)->recordings()->with('golfer')->orderBy('id');
+        $rows = DB::table('key_entries')
+            ->join('cases', 'cases.id', '=', 'key_entries.case_id')
+            ->join('case_swings', 'case_swings.case_id', '=', 'cases.id')
+            ->where('key_entries.key_version_id', $key->id)
+            ->where('cases.kind', CaseKind::Single)
+            ->orderBy('key_entries.id')
+            ->get(['recording_id', 'fault', 'label', 'grade', 'ruling', 'present', 'absent', 'cannot_tell']);
+        $unsure = $faults = [];
+        foreach ($rows as $row) {
+            $recording = Cell::int($row->recording_id);
+            [$present, $absent, $not] = array_map(Cell::int(...), [$row->present, $row->absent, $row->cannot_tell]);
+            $unsure[$recording][] = 1 - abs($present - $absent) / max(1, $present + $absent + $not);
+            $fault = Cell::text($row->fault);
+            $label = KeyEntry::labelScored(
+                Cell::text($row->label),
+                Cell::text($row->grade),
+                $row->ruling === null ? null : Cell::text($row->ruling),
+            );
+            $faults[$recording] ??= [];
+            if ($label !== null && isset($codebook->faults[$fault])) {
+                $faults[$recording][$fault] = $label === 'present';
+            }
+        }
+        $seen = $recordings->whereKey(array_keys($faults))->get();
+        $unsure = array_map(
+            static fn (array $of): float => array_sum($of) / count($of),
+            array_intersect_key($unsure, array_flip($seen->modelKeys())),
+        );
+        asort($unsure, SORT_NUMERIC);
+        $rank = array_flip(array_keys($unsure));
+
+        return array_values($seen->map(static fn (Recording $r): Candidate => new Candidate(
+            (string) $r->id,
+            $faults[$r->id],
+            $rank[$r->id] / max(1, count($rank) - 1),
+            [
+                'device' => Term::device($r->deviceClass()),
+                'hand' => $r->golfer->handedness.'-handed',
+                'club' => $r->club,
+            ],
+        ))->all());
     }
 }

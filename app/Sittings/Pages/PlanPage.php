@@ -10,7 +10,6 @@ use App\Models\Casts\Cell;
 use App\Models\Recording;
 use App\Models\User;
 use App\Sight\Onlookers;
-use App\Words\Term;
 use Core\CoreException;
 use Core\Number\Written;
 use Core\Planning\CaseSet;
@@ -19,32 +18,33 @@ use Illuminate\Database\Eloquent\Collection;
 /**
  * Planning a round in steps: which cases, which people, how wide the intervals will be, and a check. A set of cases can
  * be suggested, balanced by what a key says of the Shelf.
+ *
+ * @phpstan-import-type Chosen from PlanChoices
  */
 final readonly class PlanPage
 {
     public const STEPS = ['cases', 'people', 'precision', 'check'];
 
-    private const PAIRS = ['first', 'second', 'third'];
-
     public function __construct(
         private Onlookers $onlookers,
         private Codebooks $codebooks,
         private CaseSuggestion $suggestion,
+        private PlanChoices $choices,
     ) {
     }
 
     /**
      * @param  array{suggest: ?int, share: int, again: int, seed: int}  $asked
+     * @param  Chosen  $chosen  before; what is suggested takes its place
      * @return array<string, mixed>
      */
-    public function of(User $user, array $asked): array
+    public function of(User $user, array $asked, array $chosen): array
     {
-        $recordings = $this->onlookers->of($user)->recordings()->with('golfer')->orderBy('id')->get();
         $suggested = $refused = null;
         if ($asked['suggest'] !== null) {
             try {
                 $suggested = $this->suggestion->of(
-                    $recordings,
+                    $user,
                     $asked['suggest'],
                     $asked['share'] / 100,
                     $asked['again'],
@@ -55,26 +55,27 @@ final readonly class PlanPage
             }
         }
 
+        if ($suggested !== null && $chosen['recordings'] === []) {
+            $chosen['recordings'] = $suggested['chosen'];
+        }
+
         return [
             'asked' => $asked,
             'refused' => $refused,
-            'suggested' => $suggested === null ? null : $this->told($suggested),
+            'suggested' => $suggested === null ? null : $this->told($suggested, $user),
             'lenses' => $this->codebooks->document()->lenses(),
-            'recordings' => $this->recordings($recordings, $suggested['chosen'] ?? []),
-            'again' => $this->again($recordings, $suggested['repeats'] ?? []),
-            'series' => $this->series($recordings),
-            'swings' => array_values($recordings->map(self::swing(...))->all()),
-            'pairs' => self::PAIRS,
+            'choices' => $this->choices->of($user, $chosen),
+            'again' => $this->again($user, $suggested['repeats'] ?? []),
             'people' => $this->people(),
         ];
     }
 
     /**
-     * @param  array{set: CaseSet, chosen: list<int>, repeats: list<Recording>, key: string, at_hand: int,
+     * @param  array{set: CaseSet, chosen: list<int>, repeats: list<int>, key: string, at_hand: int,
      *     expected: list<array{raters: int, agreement: float, width: float}>}  $suggested
      * @return array<string, mixed>
      */
-    private function told(array $suggested): array
+    private function told(array $suggested, User $user): array
     {
         $names = $this->codebooks->current()->faults;
         $faults = [];
@@ -98,7 +99,7 @@ final readonly class PlanPage
                     'agreement' => Written::fixed(100.0 * $e['agreement'], 0),
                 ]),
             ], $suggested['expected']),
-            'repeats' => implode('; ', array_map(self::name(...), $suggested['repeats'])),
+            'repeats' => implode('; ', array_map(PlanChoices::name(...), $this->named($user, $suggested['repeats']))),
             'short' => $short === 0 ? null : (string) __('plan.short', ['n' => $short]),
         ];
     }
@@ -127,83 +128,26 @@ final readonly class PlanPage
     }
 
     /**
-     * @param  Collection<int, Recording>  $recordings
-     * @param  list<int>  $chosen
-     * @return list<array{id: int, name: string, device: string, on: bool}>
-     */
-    private function recordings(Collection $recordings, array $chosen): array
-    {
-        $on = array_map(Cell::text(...), (array) old('recordings', $chosen));
-
-        return array_values($recordings->map(static fn (Recording $r): array => [
-            'id' => $r->id,
-            'name' => self::name($r),
-            'device' => Term::device($r->deviceClass()),
-            'on' => in_array((string) $r->id, $on, true),
-        ])->all());
-    }
-
-    /**
-     * @param  Collection<int, Recording>  $recordings
-     * @param  list<Recording>  $repeats
+     * @param  list<int>  $suggested
      * @return list<array{id: int, name: string}>
      */
-    private function again(Collection $recordings, array $repeats): array
+    private function again(User $user, array $suggested): array
     {
-        $ids = array_map(
-            Cell::int(...),
-            (array) old('repeats', array_map(static fn (Recording $r): int => $r->id, $repeats)),
+        return array_map(
+            static fn (Recording $r): array => ['id' => $r->id, 'name' => PlanChoices::name($r)],
+            $this->named($user, array_values(array_map(Cell::int(...), (array) old('repeats', $suggested)))),
         );
-
-        return array_values($recordings->whereIn('id', $ids)->map(static fn (Recording $r): array => [
-            'id' => $r->id,
-            'name' => self::name($r),
-        ])->all());
     }
 
     /**
-     * @param  Collection<int, Recording>  $recordings
-     * @return list<array{ids: string, name: string, about: string, on: bool}>
+     * @param  list<int>  $ids
+     * @return list<Recording> those of them that this person may see
      */
-    private function series(Collection $recordings): array
+    private function named(User $user, array $ids): array
     {
-        $on = (array) old('series', []);
-
-        return array_values($recordings
-            ->whereNotNull('series')
-            ->groupBy(static fn (Recording $r): string => "$r->golfer_id|$r->device_class|$r->series")
-            ->filter(static fn (Collection $swings): bool => $swings->count() >= 3)
-            ->map(static function (Collection $swings) use ($on): array {
-                $swings = $swings->take(6);
-                $first = $swings->firstOrFail();
-                $ids = $swings->pluck('id')->implode(',');
-                $cold = $swings->where('is_cold', true)->count();
-
-                return [
-                    'ids' => $ids,
-                    'name' => "{$first->golfer->pseudonym}, $first->series",
-                    'about' => __('plan.series-about', [
-                        'n' => $swings->count(),
-                        'device' => Term::device($first->deviceClass()),
-                    ]).($cold === 0 ? '' : __('plan.series-cold', ['n' => $cold])),
-                    'on' => in_array($ids, $on, true),
-                ];
-            })
-            ->all());
-    }
-
-    /** @return array{id: int, name: string} */
-    private static function swing(Recording $r): array
-    {
-        $day = $r->created_at->timezone(config()->string('academy.zone'))->format('j M');
-        $session = $r->series === null ? '' : " · $r->series";
-
-        return ['id' => $r->id, 'name' => self::name($r).", $day$session"];
-    }
-
-    private static function name(Recording $r): string
-    {
-        return "{$r->golfer->pseudonym}, $r->club";
+        return $ids === [] ? [] : array_values(
+            $this->onlookers->of($user)->recordings()->whereKey($ids)->with('golfer')->orderBy('id')->get()->all(),
+        );
     }
 
     /** @return list<array{word: string, people: list<array{id: int, name: string, on: bool}>}> */

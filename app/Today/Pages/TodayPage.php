@@ -181,43 +181,43 @@ final class TodayPage
             $open[] = $this->ofReader($round, $list, $why, $next, $onlooker->begins($round));
         }
 
+        $over = $this->over($user);
+
         return [
             'open' => $open,
-            'waiting' => $this->read($user, SittingState::Closed),
-            'published' => $this->read($user, SittingState::Published),
+            'waiting' => $over['closed'] ?? [],
+            'published' => $over['published'] ?? [],
             'next' => $next,
         ];
     }
 
-    /** @return list<array{name: string, url: string, published: string}> rounds that this person has read in */
-    private function read(User $user, SittingState $state): array
+    /** @return array<string, list<array{name: string, url: string, published: string}>> rounds read in, by state */
+    private function over(User $user): array
     {
         $done = DB::table('readings')
             ->join('sitting_cases', 'sitting_cases.id', '=', 'readings.sitting_case_id')
             ->join('sittings', 'sittings.id', '=', 'sitting_cases.sitting_id')
             ->where('readings.user_id', $user->id)
             ->where('readings.stage', Stage::Blind)
-            ->where('sittings.state', $state)
+            ->whereIn('sittings.state', [SittingState::Closed, SittingState::Published])
             ->groupBy('sittings.id')
             ->selectRaw('sittings.id, count(readings.handed_in_at) as done')
             ->pluck('done', 'id');
 
-        return array_values(
-            Sitting::query()
-                ->whereKey($done->keys())
-                ->orderByDesc('published_at')
-                ->orderByDesc('id')
-                ->get()
-                ->map(static fn (Sitting $round): array => [
-                    'name' => $round->name,
-                    'url' => $round->isPanel() ? route('panel', $round) : route('agreement', $round),
-                    'published' => (string) __('today.published-on', [
-                        'date' => self::day($round->published_at),
-                        'n' => Cell::int($done[$round->id]),
-                    ]),
-                ])
-                ->all(),
-        );
+        $out = [];
+        $rounds = Sitting::query()->whereKey($done->keys())->orderByDesc('published_at')->orderByDesc('id')->get();
+        foreach ($rounds as $round) {
+            $out[$round->state->value][] = [
+                'name' => $round->name,
+                'url' => $round->isPanel() ? route('panel', $round) : route('agreement', $round),
+                'published' => (string) __('today.published-on', [
+                    'date' => self::day($round->published_at),
+                    'n' => Cell::int($done[$round->id]),
+                ]),
+            ];
+        }
+
+        return $out;
     }
 
     /**

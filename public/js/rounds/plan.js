@@ -54,6 +54,32 @@ steps.forEach((step, i) => {
   });
   form.querySelector(`[data-step="${step}"]`).append(button);
 });
+// What is looked for is fetched with what is chosen so far, which the new list holds first; the last search wins.
+const find = form.querySelector('[data-find]');
+let asking = null;
+async function look() {
+  asking?.abort();
+  asking = new AbortController();
+  const chosen = [...new FormData(form)].filter(([name, value]) => /^(recordings|series|pairs)\[/.test(name) && value);
+  const query = new URLSearchParams([...chosen, ['find', find.value]]);
+  try {
+    const response = await fetch(`${find.dataset.find}?${query}`, { signal: asking.signal });
+    if (response.ok) form.querySelector('[data-choices]').innerHTML = await response.text();
+  } catch (error) {
+    if (error.name !== 'AbortError') throw error;
+  }
+}
+let typed = null;
+find.addEventListener('input', () => {
+  clearTimeout(typed);
+  typed = setTimeout(look, 200);
+});
+find.addEventListener('keydown', (e) => {
+  if (e.key !== 'Enter') return;
+  e.preventDefault();
+  clearTimeout(typed);
+  look();
+});
 // A field that wants something is gone to, in whichever step it stands.
 form.addEventListener('invalid', (e) => go(e.target.closest('[data-step]').dataset.step), true);
 const asked = location.hash.slice(1);

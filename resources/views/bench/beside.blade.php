@@ -6,5 +6,7 @@
             <option value="{{ $c['id'] }}" @selected($c['chosen'] ?? false)>{{ $c['name'] }}</option>
         @endforeach
     </select>
+    <input type="search" name="find" maxlength="80" placeholder="{{ __('bench.find-beside') }}"
+        aria-label="{{ __('bench.find-beside') }}">
     <button class="act second">{{ __('bench.put-beside') }}</button>
 </form>

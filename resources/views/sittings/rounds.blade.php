@@ -3,7 +3,7 @@
         <h1>{{ __('rounds.page') }}</h1>
         <a class="act" href="{{ route('rounds.plan') }}">{{ __('rounds.plan') }}</a>
     </div>
-    @if($rounds === [])
+    @if($rounds->isEmpty())
         <p class="words">{{ __('rounds.empty') }}</p>
     @else
         <table class="rows below">
@@ -38,5 +38,6 @@
                 @endforeach
             </tbody>
         </table>
+        <x-pages :pages="$rounds" words="rounds.pages" />
     @endif
 </x-layout>

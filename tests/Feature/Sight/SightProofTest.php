@@ -77,6 +77,7 @@ const KNOWN_ROUTES = [
     'debrief' => 'GET',
     'rounds' => 'GET',
     'rounds.plan' => 'GET',
+    'rounds.choices' => 'GET',
     'rounds.store' => 'POST',
     'rounds.show' => 'GET',
     'rounds.open' => 'POST',
