@@ -3,8 +3,8 @@ set -euo pipefail
 ROOT="$(cd "$(dirname "${BASH_SOURCE[0]}")/../.." && pwd)"
 cd "$ROOT"
 RUN="$ROOT/storage/run"
-# The JIT is off in Debian's command-line PHP; the arithmetic is several times faster with it.
-PHP=(php -d opcache.enable_cli=1 -d opcache.jit=tracing -d opcache.jit_buffer_size=64M -d memory_limit=512M)
+. "$ROOT/bin/lib/jit.sh"
+PHP=(php "${JIT[@]}" -d opcache.jit=tracing -d memory_limit=512M)
 export COMPOSER_ALLOW_SUPERUSER=1 COMPOSER_NO_INTERACTION=1
 
 say() { printf '%s\n' "$*"; }

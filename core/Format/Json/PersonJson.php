@@ -46,7 +46,7 @@ final class PersonJson
      */
     public static function read(mixed $data, \Closure $name): PersonResult
     {
-        $o = JsonObject::from($data, 'what a round tells of a person');
+        $o = JsonObject::from($data, 'a round’s person');
         $calls = [];
         foreach ($o->objects('cases') as $of) {
             $case = $of->whole('case');

@@ -52,7 +52,7 @@ final class RoundJson
     /** @throws FormatException when it is not what this or an earlier release wrote */
     public static function readSummary(mixed $data): RoundSummary
     {
-        $o = JsonObject::from($data, 'the figures of a round');
+        $o = JsonObject::from($data, 'a round’s figures');
         $pooled = $o->optionalObject('pooled');
         $items = [];
         foreach ($o->objects('items') as $item) {
@@ -103,7 +103,7 @@ final class RoundJson
     /** @throws FormatException when it is not what this or an earlier release wrote */
     public static function readArms(mixed $data): ArmResult
     {
-        $o = JsonObject::from($data, 'the figures of what was shown');
+        $o = JsonObject::from($data, 'a round’s arms');
 
         return new ArmResult(
             array_map(
@@ -166,7 +166,7 @@ final class RoundJson
     /** @throws FormatException when it is not what change() makes */
     public static function readChange(mixed $data): RoundChange
     {
-        $o = JsonObject::from($data, 'what changed since a round');
+        $o = JsonObject::from($data, 'a round’s change');
 
         return new RoundChange(
             $o->whole('people'),
@@ -224,7 +224,7 @@ final class RoundJson
                 RemarkJson::readOrNull($o->plain()['reason'] ?? null),
                 $mean,
             );
-        }, JsonObject::from($data, 'the times of a round')->objects('stations'));
+        }, JsonObject::from($data, 'a round’s times')->objects('stations'));
     }
 
     /**
@@ -252,7 +252,7 @@ final class RoundJson
                 $o->number('weight'),
                 $o->optionalText('item', 400),
             ),
-            JsonObject::from($data, 'what a round gives to talk about')->objects('cases'),
+            JsonObject::from($data, 'a round’s talk')->objects('cases'),
         );
     }
 
@@ -281,7 +281,7 @@ final class RoundJson
     public static function readMap(mixed $data): array
     {
         $out = [];
-        foreach (JsonObject::from($data, 'the map of a round')->members() as $rater => $items) {
+        foreach (JsonObject::from($data, 'a round’s map')->members() as $rater => $items) {
             foreach ($items->members() as $item => $cells) {
                 $out[$rater][$item] = [$cells->whole('0'), $cells->whole('1'), $cells->whole('2'), $cells->whole('3')];
             }

@@ -163,7 +163,7 @@ final readonly class StudyJson
     /** @throws FormatException when it is not what item() makes */
     public static function readItem(mixed $data): ItemResult
     {
-        $o = JsonObject::from($data, 'an item of a study');
+        $o = JsonObject::from($data, 'an item');
 
         return new ItemResult(
             $o->whole('cases'),

@@ -4,6 +4,16 @@ use Core\Agreement\Figure;
 use Core\Agreement\Undefined;
 use Illuminate\Support\Facades\Process;
 
+/** @return list<string> what the scripts set, as they set it */
+function jitFlags(): array
+{
+    $set = (string) file_get_contents(base_path('bin/lib/jit.sh'));
+    preg_match_all('/-d (opcache\.[a-z_]+=\w+)/', $set, $found);
+    expect(count($found[1]))->toBeGreaterThan(3);
+
+    return array_merge(...array_map(static fn (string $one): array => ['-d', $one], $found[1]));
+}
+
 /** @return array{string, string} all figures of the corpus, and whether the JIT was on */
 function corpus(string $jit, int $order): array
 {
@@ -11,12 +21,9 @@ function corpus(string $jit, int $order): array
     $run = Process::timeout(240)->run([
         PHP_BINARY,
         ...$library,
-        '-d',
-        'opcache.enable_cli=1',
+        ...jitFlags(),
         '-d',
         "opcache.jit=$jit",
-        '-d',
-        'opcache.jit_buffer_size=64M',
         '-d',
         'memory_limit=512M',
         base_path('tests/Feature/Console/corpus.php'),

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Search;
+namespace App\Words;
 
 /** What somebody looks for, as a pattern of the database: its own signs stand for themselves. */
 final class Like
