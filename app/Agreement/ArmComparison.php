@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Agreement;
 
 use Core\Agreement\Figure;
-use Core\Agreement\RatingSet;
 use Core\Agreement\Resampling\Comparison;
 use Core\Agreement\Study\ArmDifference;
 use Core\Agreement\Study\ArmFigures;
@@ -25,15 +24,13 @@ final readonly class ArmComparison
     /**
      * AC1 and the share of same calls in each arm; differences of AC1 (second less first) with p adjusted for their
      * number.
-     *
-     * @param  array<string, RatingSet>  $byArm  calls of first occasions
      */
-    public static function fromRatings(array $byArm): ArmResult
+    public static function fromRatings(RoundRatings $ratings): ArmResult
     {
         $options = RoundRatings::options();
         $arms = $sums = [];
-        foreach (self::ARMS as $arm) {
-            $of = isset($byArm[$arm]) ? RoundRatings::sums($byArm[$arm]) : null;
+        foreach (array_intersect(self::ARMS, $ratings->arms()) as $arm) {
+            $of = RoundRatings::sums($ratings->ofArm($arm));
             if ($of !== null) {
                 $sums[$arm] = $of;
                 [$same, , $ac1] = array_map(static fn (float $v): ?float => is_nan($v) ? null : $v, $of->estimates());

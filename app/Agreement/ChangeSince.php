@@ -8,6 +8,8 @@ use App\Codebook\Codebooks;
 use App\Models\Sitting;
 use Core\Agreement\RatingSet;
 use Core\Agreement\Resampling\Comparison;
+use Core\Agreement\Resampling\CountSums;
+use Core\Agreement\Study\CaseSums;
 use Core\Agreement\Study\RoundChange;
 use Core\Sight\SittingKind;
 
@@ -33,24 +35,48 @@ final readonly class ChangeSince
     }
 
     /** Null where they share less than two people, or no fault. */
-    public function between(Sitting $before, RatingSet $said): ?RoundChange
+    public function between(Sitting $before, RatingSet $said, CountSums $sums): ?RoundChange
     {
+        $own = CaseSums::ofRatings($said, $sums);
+        $ac1 = $sums->statistic('gwet_ac');
+        // The same people and faults as then, as a rule: what was kept of that round will do.
+        $kept = KeptFigures::ofRound($before)->sums();
+        if ($kept !== null && $kept->isLike($own)) {
+            return self::compared($ac1, $kept->raters, $kept->items, $kept->byCase, $own->byCase);
+        }
         $then = RoundRatings::saidIn($before, $this->codebooks);
         $people = array_values(array_intersect($then->raterNames(), $said->raterNames()));
         $faults = array_values(array_intersect($then->items(), $said->items()));
-        if (count($people) < 2 || $faults === []) {
-            return null;
-        }
         $was = RoundRatings::sums($then->only($faults, $people));
         $is = RoundRatings::sums($said->only($faults, $people));
-        if ($was === null || $is === null) {
+
+        return $was === null || $is === null
+            ? null
+            : self::compared($ac1, $people, $faults, $was->byCase(), $is->byCase());
+    }
+
+    /**
+     * @param  \Closure(list<float>): float  $statistic  of added sums
+     * @param  list<string>  $people
+     * @param  list<string>  $faults
+     * @param  array<int, list<float>>  $was  sums by case
+     * @param  array<int, list<float>>  $is
+     */
+    private static function compared(
+        \Closure $statistic,
+        array $people,
+        array $faults,
+        array $was,
+        array $is,
+    ): ?RoundChange {
+        if (count($people) < 2 || $faults === []) {
             return null;
         }
         $options = RoundRatings::options();
         $ac1 = Comparison::independent(
-            $was->byCase(),
-            $is->byCase(),
-            $was->statistic('gwet_ac'),
+            $was,
+            $is,
+            $statistic,
             $options->confidence,
             $options->seed,
             self::RESAMPLES,

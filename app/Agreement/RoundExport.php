@@ -121,13 +121,11 @@ final readonly class RoundExport
     {
         $all = max(1, count($inputs->readings));
         $done = 0;
-        $last = null;
-        foreach (RoundRatings::rows($inputs) as $row) {
-            if ($row['reading']['id'] !== $last) {
-                $last = $row['reading']['id'];
-                $progress->tell(0.5 * $done++ / $all);
+        foreach (RoundRatings::sheets($inputs, $inputs->readings) as $sheet) {
+            $progress->tell(0.5 * $done++ / $all);
+            foreach ($sheet['calls'] as [$fault, $said, $sure]) {
+                yield [$sheet['case'], $fault, $sheet['rater'], $said, $sheet['occasion'], $sure];
             }
-            yield [$row['case'], $row['fault'], $row['rater'], $row['said'], $row['occasion'], $row['sure']];
         }
     }
 

@@ -10,7 +10,11 @@ use Core\Agreement\Study\RoundResult;
 /** A round's figures, not yet kept, with the checksum of what they were made from and the round they look back to. */
 final readonly class RoundFigures
 {
-    public function __construct(public string $inputs, public RoundResult $result, public ?Sitting $before)
-    {
+    public function __construct(
+        public string $inputs,
+        public RoundResult $result,
+        public PeopleResults $people,
+        public ?Sitting $before,
+    ) {
     }
 }

@@ -27,7 +27,7 @@ final readonly class RoundInputs
     /**
      * @param  array<int, SittingCase>  $cases  by id
      * @param  list<HandIn>  $readings  blind ones, in the order of their making; their cases are the sitting's
-     * @param  int  $exposed  readings left out, since their reader had been shown the answer
+     * @param  list<HandIn>  $exposed  readings left out, since their reader had been shown the answer
      * @param  Collection<int, KeyEntry>  $entries
      * @param  list<int>  $panel  who made the key
      * @param  array<int, SittingArm>  $arms  by id
@@ -37,7 +37,7 @@ final readonly class RoundInputs
         public Codebook $codebook,
         public array $cases,
         public array $readings,
-        public int $exposed,
+        public array $exposed,
         public Collection $entries,
         public array $panel,
         public array $arms,
@@ -57,7 +57,7 @@ final readonly class RoundInputs
             ->get()
             ->keyBy('id')
             ->all();
-        $readings = self::blind($round);
+        $readings = self::blind($round, false);
         /** @var Collection<int, KeyEntry> $entries */
         $entries = $round->keyVersion?->entries()
             ->whereIn('case_id', array_column($cases, 'case_id'))
@@ -79,7 +79,7 @@ final readonly class RoundInputs
             $codebook,
             $cases,
             $readings,
-            self::handedIn($round)->where('exposed', true)->count(),
+            self::blind($round, true),
             $entries,
             $panel,
             $arms,
@@ -89,7 +89,7 @@ final readonly class RoundInputs
     }
 
     /** @return list<HandIn> */
-    private static function blind(Sitting $round): array
+    private static function blind(Sitting $round, bool $exposed): array
     {
         return array_map(static fn (\stdClass $r): array => [
             'id' => Cell::int($r->id),
@@ -99,7 +99,7 @@ final readonly class RoundInputs
             'case' => Cell::int($r->sitting_case_id),
             'at' => Cell::float($r->at),
         ], array_values(self::handedIn($round)
-            ->where('exposed', false)
+            ->where('exposed', $exposed)
             ->orderBy('readings.id')
             ->get([
                 'readings.id',

@@ -8,6 +8,7 @@ use App\Codebook\Codebooks;
 use App\Models\Casts\Cell;
 use App\Models\KeyEntry;
 use App\Models\Sitting;
+use App\Models\SittingCase;
 use Core\Agreement\ItemTable;
 use Core\Agreement\Profile\ScoredCall;
 use Core\Agreement\RatingSet;
@@ -15,7 +16,6 @@ use Core\Agreement\Resampling\CountSums;
 use Core\Agreement\Study\StudyOptions;
 use Core\Agreement\Weights;
 use Core\Reading\Presence;
-use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -26,134 +26,233 @@ use Illuminate\Support\Facades\DB;
  *
  * @phpstan-import-type HandIn from RoundInputs
  *
- * @phpstan-type Row array{reading: HandIn, case: string, fault: string, rater: string, said: string, occasion: string,
- *     sure: float|null}
+ * @phpstan-type Sheet array{reading: HandIn, case: string, rater: string, occasion: string,
+ *     calls: list<array{string, string, float|null}>}
  */
 final readonly class RoundRatings
 {
     /** Readings whose calls are fetched at once. */
     private const AT_ONCE = 500;
 
+    private const FIRST = '1';
+
     /**
      * @param  RatingSet  $said  everybody's calls, without the key
-     * @param  RatingSet  $scored  the calls of those who are scored, with the key
-     * @param  array<string, RatingSet>  $byArm  calls of first occasions, by what was shown
-     * @param  array<int, array<int, list<ScoredCall>>>  $people  scored calls by user and case, in the order of reading
+     * @param  array<string, HandIn>  $readings  by case|rater|occasion
+     * @param  array<string, array<string, string>>  $key  the label by case and fault
      * @param  array<string, int>  $unsupported  calls that what was shown cannot support, by rater
      * @param  array<string, int>  $cannotTell  by rater
      * @param  array<string, int>  $left  entries left out of scoring, by reason
-     * @param  Collection<int, KeyEntry>  $entries  of the key
+     * @param  array<int, array<string, array<string, int>>>  $counts  calls by place of the round, fault and presence,
+     *     first occasions, of those who had been shown the answer too
      */
     private function __construct(
         public RatingSet $said,
-        public RatingSet $scored,
-        public array $byArm,
-        public array $people,
+        public RoundInputs $inputs,
+        private int $round,
+        private array $readings,
+        private array $key,
         public array $unsupported,
         public array $cannotTell,
         public array $left,
-        public int $cases,
-        public Collection $entries,
-        public string $checksum,
+        public array $counts,
     ) {
     }
 
     public static function ofRound(Sitting $round, Codebooks $codebooks): self
     {
         $inputs = RoundInputs::ofRound($round, $codebooks);
-        [$key, $left] = self::keyOf($inputs);
+        [$entries, $left] = self::keyOf($inputs);
         $said = new RatingSet;
-        $scored = new RatingSet;
-        $truth = $byArm = $people = $unsupported = $cannotTell = [];
-        foreach ($key as [$case, $fault, $label]) {
-            $scored->addKey($case, $fault, $label);
-            $truth[$case][$fault] = $label === Presence::Present->value;
+        $key = $readings = $unsupported = $cannotTell = $counts = [];
+        foreach ($entries as [$case, $fault, $label]) {
+            $key[$case][$fault] = $label;
         }
-        $panel = array_fill_keys($inputs->panel, true);
-        foreach (self::rows($inputs) as $row) {
-            ['reading' => $reading, 'case' => $case, 'fault' => $fault, 'rater' => $rater] = $row;
-            $all = [$case, $fault, $rater, $row['said'], $row['occasion'], $row['sure']];
-            $sees = isset($inputs->seen[$reading['case']][$reading['arm']][$fault]);
-            $told = $row['said'] !== Presence::CannotTell->value;
-            $unsupported[$rater] = ($unsupported[$rater] ?? 0) + ($told && ! $sees ? 1 : 0);
-            $cannotTell[$rater] = ($cannotTell[$rater] ?? 0) + ($told ? 0 : 1);
-            $said->add(...$all);
-            $judged = ! isset($panel[$reading['user']]);
-            if ($judged && $sees) {
-                $scored->add(...$all);
-            }
-            if ($row['occasion'] === '1') {
-                $arm = $inputs->arms[$reading['arm']]->code;
-                ($byArm[$arm] ??= new RatingSet)->add(...$all);
-                if ($judged && $told && isset($truth[$case][$fault])) {
-                    $people[$reading['user']][$reading['id']][] = new ScoredCall(
-                        $round->id.$case,
-                        $fault,
-                        $row['said'] === Presence::Present->value,
-                        $truth[$case][$fault],
-                        $row['sure'],
-                    );
+        foreach (self::sheets($inputs, $inputs->readings) as $sheet) {
+            ['reading' => $reading, 'case' => $case, 'rater' => $rater, 'occasion' => $occasion] = $sheet;
+            $readings["$case|$rater|$occasion"] = $reading;
+            $sees = $inputs->seen[$reading['case']][$reading['arm']] ?? [];
+            $blind = $untold = 0;
+            foreach ($sheet['calls'] as [$fault, $presence, $sure]) {
+                $said->add($case, $fault, $rater, $presence, $occasion, $sure);
+                if ($presence === Presence::CannotTell->value) {
+                    $untold++;
+                } elseif (! isset($sees[$fault])) {
+                    $blind++;
                 }
+            }
+            $unsupported[$rater] = ($unsupported[$rater] ?? 0) + $blind;
+            $cannotTell[$rater] = ($cannotTell[$rater] ?? 0) + $untold;
+            self::count($counts, $sheet);
+        }
+        foreach (self::sheets($inputs, $inputs->exposed) as $sheet) {
+            self::count($counts, $sheet);
+        }
+
+        return new self($said, $inputs, $round->id, $readings, $key, $unsupported, $cannotTell, $left, $counts);
+    }
+
+    /**
+     * @param  array<int, array<string, array<string, int>>>  $counts
+     * @param  Sheet  $sheet
+     */
+    private static function count(array &$counts, array $sheet): void
+    {
+        if ($sheet['occasion'] === self::FIRST) {
+            $of = &$counts[$sheet['reading']['case']];
+            foreach ($sheet['calls'] as [$fault, $presence]) {
+                $of[$fault][$presence] = ($of[$fault][$presence] ?? 0) + 1;
+            }
+        }
+    }
+
+    /** The calls of those who did not help to make the key, of what was there to be seen, with the key. */
+    public function scored(): RatingSet
+    {
+        $panel = array_fill_keys(array_map(static fn (int $id): string => "u$id", $this->inputs->panel), true);
+        $set = $this->said->filtered(function (string $case, string $fault, string $rater, string $occasion) use (
+            $panel,
+        ): bool {
+            $reading = $this->readings["$case|$rater|$occasion"];
+
+            return ! isset($panel[$rater]) && isset($this->inputs->seen[$reading['case']][$reading['arm']][$fault]);
+        });
+        foreach ($this->key as $case => $labels) {
+            foreach ($labels as $fault => $label) {
+                $set->addKey($case, $fault, $label);
             }
         }
 
-        return new self(
-            $said,
-            $scored,
-            $byArm,
-            self::inOrder($people, $inputs),
-            $unsupported,
-            $cannotTell,
-            $left,
-            count($inputs->cases),
-            $inputs->entries,
-            $inputs->checksum,
+        return $set;
+    }
+
+    /** @return list<string> what anybody was shown */
+    public function arms(): array
+    {
+        return array_values(array_unique(array_map(
+            fn (array $reading): string => $this->inputs->arms[$reading['arm']]->code,
+            $this->inputs->readings,
+        )));
+    }
+
+    /** First occasions of those who were shown this. */
+    public function ofArm(string $arm): RatingSet
+    {
+        $twice = array_filter($this->inputs->cases, static fn (SittingCase $case): bool => $case->occasion !== 1);
+
+        return $this->arms() === [$arm] && $twice === [] ? $this->said : $this->said->filtered(
+            fn (string $case, string $fault, string $rater, string $occasion): bool => $occasion === self::FIRST &&
+                $this->inputs->arms[$this->readings["$case|$rater|$occasion"]['arm']]->code === $arm,
         );
+    }
+
+    /**
+     * One person's scored calls of first occasions; none of who helped to make the key.
+     *
+     * @return array<int, list<ScoredCall>> by case, as they were handed in, fault by fault
+     */
+    public function callsOf(int $user): array
+    {
+        if (in_array($user, $this->inputs->panel, true)) {
+            return [];
+        }
+        $own = array_values(array_filter(
+            $this->inputs->readings,
+            fn (array $r): bool => $r['user'] === $user && $this->inputs->cases[$r['case']]->occasion === 1,
+        ));
+        usort($own, static fn (array $a, array $b): int => [$a['at'], $a['id']] <=> [$b['at'], $b['id']]);
+        $said = $this->said->ratingsOf("u$user", self::FIRST);
+        $out = [];
+        foreach ($own as $reading) {
+            $id = $this->inputs->cases[$reading['case']]->case_id;
+            $calls = $this->calls("c$id", $said["c$id"] ?? []);
+            if ($calls !== []) {
+                $out[$id] = $calls;
+            }
+        }
+
+        return $out;
+    }
+
+    /**
+     * @param  array<string, array{string, float|null}>  $said  of one case, by fault
+     * @return list<ScoredCall>
+     */
+    private function calls(string $case, array $said): array
+    {
+        $labels = array_intersect_key($this->key[$case] ?? [], $said);
+        ksort($labels, SORT_STRING);
+        $present = Presence::Present->value;
+        $out = [];
+        foreach ($labels as $fault => $label) {
+            [$presence, $sure] = $said[$fault];
+            if ($presence !== Presence::CannotTell->value) {
+                $out[] = new ScoredCall($this->round.$case, $fault, $presence === $present, $label === $present, $sure);
+            }
+        }
+
+        return $out;
     }
 
     /** @return RatingSet everybody's calls of a round, and nothing else of it */
     public static function saidIn(Sitting $round, Codebooks $codebooks): RatingSet
     {
         $said = new RatingSet;
-        foreach (self::rows(RoundInputs::ofRound($round, $codebooks)) as $row) {
-            $said->add($row['case'], $row['fault'], $row['rater'], $row['said'], $row['occasion'], $row['sure']);
+        $inputs = RoundInputs::ofRound($round, $codebooks);
+        foreach (self::sheets($inputs, $inputs->readings) as $sheet) {
+            foreach ($sheet['calls'] as [$fault, $presence, $sure]) {
+                $said->add($sheet['case'], $fault, $sheet['rater'], $presence, $sheet['occasion'], $sure);
+            }
         }
 
         return $said;
     }
 
     /**
-     * The calls of its blind readings one by one, readings and calls in the order of their making.
+     * Readings of a round, each with its calls, in the order of their making. The database puts a sheet's calls into one
+     * text: a row a sheet costs a tenth of a row a call.
      *
-     * @return \Generator<Row>
+     * @param  list<HandIn>  $handedIn
+     * @return \Generator<Sheet>
      */
-    public static function rows(RoundInputs $inputs): \Generator
+    public static function sheets(RoundInputs $inputs, array $handedIn): \Generator
     {
         $names = $raters = [];
-        foreach ($inputs->readings as $reading) {
+        foreach ($handedIn as $reading) {
             $names[$reading['case']] ??= 'c'.$inputs->cases[$reading['case']]->case_id;
             $raters[$reading['user']] ??= 'u'.$reading['user'];
         }
-        foreach (array_chunk($inputs->readings, self::AT_ONCE) as $some) {
+        foreach (array_chunk($handedIn, self::AT_ONCE) as $some) {
             $readings = array_column($some, null, 'id');
-            $calls = DB::table('calls')
+            $said = DB::table('calls')
                 ->whereIn('reading_id', array_keys($readings))
+                ->groupBy('reading_id')
                 ->orderBy('reading_id')
-                ->orderBy('id')
-                ->get(['reading_id', 'fault', 'presence', 'confidence']);
-            foreach ($calls as $call) {
-                $reading = $readings[Cell::int($call->reading_id)];
+                ->selectRaw("reading_id, string_agg(concat(fault, ' ', presence, ' ', confidence), ',' order by id) as said")
+                ->get();
+            foreach ($said as $row) {
+                $reading = $readings[Cell::int($row->reading_id)];
                 yield [
                     'reading' => $reading,
                     'case' => $names[$reading['case']],
-                    'fault' => Cell::text($call->fault),
                     'rater' => $raters[$reading['user']],
-                    'said' => Cell::text($call->presence),
                     'occasion' => (string) $inputs->cases[$reading['case']]->occasion,
-                    'sure' => $call->confidence === null ? null : Cell::int($call->confidence) / 100,
+                    'calls' => self::split(Cell::text($row->said)),
                 ];
             }
         }
+    }
+
+    /** @return list<array{string, string, float|null}> fault, what was said of it, confidence */
+    private static function split(string $said): array
+    {
+        $out = [];
+        foreach (explode(',', $said) as $call) {
+            [$fault, $presence, $sure] = explode(' ', $call);
+            $out[] = [$fault, $presence, $sure === '' ? null : (int) $sure / 100];
+        }
+
+        return $out;
     }
 
     /** @return array{list<array{string, string, string}>, array<string, int>} the key, and what of it is left out */
@@ -164,7 +263,7 @@ final readonly class RoundRatings
             'contested' => 0,
             'conflict' => 0,
             'not observable' => 0,
-            ...$inputs->exposed > 0 ? ['exposed' => $inputs->exposed] : [],
+            ...$inputs->exposed === [] ? [] : ['exposed' => count($inputs->exposed)],
         ];
         $known = $inputs->entries->keyBy(static fn (KeyEntry $e): string => $e->case_id.'|'.$e->fault);
         foreach ($inputs->cases as $case) {
@@ -190,26 +289,6 @@ final readonly class RoundRatings
         }
 
         return [$key, $left];
-    }
-
-    /**
-     * @param  array<int, array<int, list<ScoredCall>>>  $people  by user and reading
-     * @return array<int, array<int, list<ScoredCall>>> by user and case, as they were handed in, fault by fault
-     */
-    private static function inOrder(array $people, RoundInputs $inputs): array
-    {
-        $handedIn = $inputs->readings;
-        usort($handedIn, static fn (array $a, array $b): int => [$a['at'], $a['id']] <=> [$b['at'], $b['id']]);
-        $out = [];
-        foreach ($handedIn as $reading) {
-            $calls = $people[$reading['user']][$reading['id']] ?? [];
-            usort($calls, static fn (ScoredCall $a, ScoredCall $b): int => $a->item <=> $b->item);
-            if ($calls !== []) {
-                $out[$reading['user']][$inputs->cases[$reading['case']]->case_id] = $calls;
-            }
-        }
-
-        return $out;
     }
 
     /** Sums by case, of present against absent; null where nothing was said. */

@@ -161,18 +161,57 @@ final class RatingSet
      */
     public function only(array $items, array $raters): self
     {
+        [$items, $raters] = [array_flip($items), array_flip($raters)];
+
+        return $this->filtered(
+            static fn (string $case, string $item, string $rater): bool => isset($items[$item], $raters[$rater]),
+        );
+    }
+
+    /**
+     * The ratings that are kept, as if nothing else had been said; without the key.
+     *
+     * @param  \Closure(string, string, string, string): bool  $keep  of case, item, rater and occasion
+     *
+     * @throws CoreException
+     */
+    public function filtered(\Closure $keep): self
+    {
         $out = new self($this->scale, $this->apart);
-        [$cases, $values] = [array_map(strval(...), array_keys($this->cases)), $this->valueNames()];
-        $wanted = array_intersect_key($this->raters, array_flip($raters));
+        [$cases, $raters, $values] = [array_keys($this->cases), $this->raterNames(), $this->valueNames()];
         foreach ($this->occasions as $occasion => $o) {
-            foreach (array_intersect_key($this->items, array_flip($items)) as $item => $i) {
+            foreach ($this->items as $item => $i) {
                 foreach ($this->cells[$o][$i] ?? [] as $c => $row) {
-                    foreach ($wanted as $rater => $r) {
-                        $said = $values[$row[$r] ?? self::NONE] ?? null;
-                        if ($said !== null) {
-                            $out->add($cases[$c], (string) $item, (string) $rater, $said, (string) $occasion);
+                    $case = (string) $cases[$c];
+                    foreach ($row as $r => $v) {
+                        $said = $values[$v] ?? null;
+                        if ($said !== null && $keep($case, (string) $item, $raters[$r], (string) $occasion)) {
+                            $sure = $this->sure[$o][$i][$c][$r] ?? null;
+                            $out->add($case, (string) $item, $raters[$r], $said, (string) $occasion, $sure);
                         }
                     }
+                }
+            }
+        }
+
+        return $out;
+    }
+
+    /**
+     * What one rater said on one occasion, and how surely.
+     *
+     * @return array<string, array<string, array{string, float|null}>> by case and item
+     */
+    public function ratingsOf(string $rater, string $occasion): array
+    {
+        [$o, $r] = [$this->occasions[$occasion] ?? -1, $this->raters[$rater] ?? -1];
+        [$cases, $values] = [array_keys($this->cases), $this->valueNames()];
+        $out = [];
+        foreach ($this->items as $item => $i) {
+            foreach ($this->cells[$o][$i] ?? [] as $c => $row) {
+                $said = $values[$row[$r] ?? self::NONE] ?? null;
+                if ($said !== null) {
+                    $out[$cases[$c]][$item] = [$said, $this->sure[$o][$i][$c][$r] ?? null];
                 }
             }
         }

@@ -17,11 +17,16 @@ return new class extends Migration
                 id bigserial primary key,
                 sitting_result_id bigint not null references sitting_results (id) on delete cascade,
                 part text not null
-                    check (part in ('summary', 'item', 'map', 'arms', 'change', 'times', 'talk', 'person')),
+                    check (part in ('summary', 'item', 'map', 'arms', 'change', 'times', 'talk', 'sums', 'person')),
                 subject text not null default '',
-                body jsonb not null,
+                body json not null,
                 unique (sitting_result_id, part, subject)
             );
+            -- Large bodies are written a round at a time: quickly, where the server can.
+            do $$ begin
+                alter table result_parts alter column body set compression lz4;
+            exception when feature_not_supported then null;
+            end $$;
             SQL);
         foreach (DB::table('sitting_results')->orderBy('id')->cursor() as $row) {
             $all = self::decoded($row->results);

@@ -6,6 +6,7 @@ namespace App\Agreement\Actions;
 
 use App\Agreement\ArmComparison;
 use App\Agreement\ChangeSince;
+use App\Agreement\PeopleResults;
 use App\Agreement\RoundFigures;
 use App\Agreement\RoundInputs;
 use App\Agreement\RoundRatings;
@@ -16,14 +17,11 @@ use App\Models\Enums\FigurePart;
 use App\Models\Sitting;
 use App\Models\SittingResult;
 use App\Works\Progress;
-use Core\Agreement\ItemTable;
-use Core\Agreement\Profile\DawidSkene;
-use Core\Agreement\Profile\LatentRates;
-use Core\Agreement\RatingSet;
-use Core\Agreement\Study\ItemResult;
-use Core\Agreement\Study\PersonResult;
+use Core\Agreement\Study\CaseSums;
+use Core\Agreement\Study\RaterResult;
 use Core\Agreement\Study\RoundResult;
 use Core\Agreement\Study\Study;
+use Core\Agreement\Study\StudyOptions;
 use Core\Format\Json\PersonJson;
 use Core\Format\Json\RoundJson;
 use Core\Format\Json\StudyJson;
@@ -36,8 +34,6 @@ use Illuminate\Support\Facades\DB;
  */
 final readonly class ComputeResult
 {
-    private const STARTS = 5;
-
     public function __construct(private Codebooks $codebooks, private ChangeSince $since)
     {
     }
@@ -67,88 +63,63 @@ final readonly class ComputeResult
     public function make(Sitting $round, Progress $progress): RoundFigures
     {
         $ratings = RoundRatings::ofRound($round, $this->codebooks);
-        $progress->tell(0.15);
+        $progress->tell(0.2);
         $options = RoundRatings::options();
-        $against = $map = [];
-        if (! $ratings->scored->isEmpty()) {
-            $study = new Study($ratings->scored, $options);
-            $against = $study->againstKey($ratings->scored->items());
-            $progress->tell(0.3);
-            foreach ($ratings->scored->items() as $fault) {
-                foreach ($study->keyTables([$fault]) as $rater => $table) {
-                    $map[(string) $rater][$fault] = $table->cells();
-                }
-            }
-        }
-        $arms = ArmComparison::fromRatings($ratings->byArm);
-        $progress->tell(0.4);
         $said = $ratings->said->isEmpty() ? null : (new Study($ratings->said, $options))->result();
+        $progress->tell(0.5);
+        [$against, $map] = self::againstKey($ratings, $options);
         $progress->tell(0.6);
-        $people = $this->people($ratings, $said?->pooled);
-        $progress->tell(0.75);
+        $arms = ArmComparison::fromRatings($ratings);
+        $people = PeopleResults::ofRound($ratings, $said->pooled->pairs ?? []);
+        $progress->tell(0.7);
+        $sums = RoundRatings::sums($ratings->said);
         $before = ChangeSince::roundBefore($round);
+        $change = $before === null || $sums === null ? null : $this->since->between($before, $ratings->said, $sums);
+        $progress->tell(0.8);
 
         return new RoundFigures(
-            $ratings->checksum,
+            $ratings->inputs->checksum,
             new RoundResult(
                 $said,
                 $against,
                 $map,
                 $arms,
                 $ratings->left,
-                $ratings->cases,
+                count($ratings->inputs->cases),
                 $ratings->unsupported,
                 $ratings->cannotTell,
                 $round->keyVersion?->number,
                 $options->bootstrap,
                 $options->seed,
-                $before === null ? null : $this->since->between($before, $ratings->said),
+                $change,
                 RoundTimes::ofRound($round),
-                RoundTalk::ofRound($round, $ratings->entries, $this->codebooks->of($round)->keys()),
-                $people,
+                RoundTalk::ofCounts($ratings->counts, $ratings->inputs),
+                $sums === null ? null : CaseSums::ofRatings($ratings->said, $sums),
             ),
+            $people,
             $before,
         );
     }
 
-    /** @return array<string, PersonResult> by rater; whoever said something */
-    private function people(RoundRatings $ratings, ?ItemResult $pooled): array
+    /**
+     * @return array{list<RaterResult>, array<string, array<string, array{int, int, int, int}>>} everybody who is
+     *     scored, and tp, fn, fp, tn by rater and fault
+     */
+    private static function againstKey(RoundRatings $ratings, StudyOptions $options): array
     {
-        if ($pooled === null) {
-            return [];
+        $scored = $ratings->scored();
+        if ($scored->isEmpty()) {
+            return [[], []];
         }
-        $latent = self::latent($ratings->said);
-        $pairs = [];
-        foreach ($pooled->pairs as $pair) {
-            $pairs[$pair->a][] = $pairs[$pair->b][] = $pair;
-        }
-        $out = [];
-        foreach ($ratings->said->raterNames() as $rater) {
-            $out[$rater] = new PersonResult(
-                $ratings->people[(int) substr($rater, 1)] ?? [],
-                $latent[$rater] ?? null,
-                $pairs[$rater] ?? [],
-            );
+        $study = new Study($scored, $options);
+        $map = [];
+        foreach ($scored->items() as $fault) {
+            foreach ($study->keyTables([$fault]) as $rater => $table) {
+                $map[(string) $rater][$fault] = $table->cells();
+            }
         }
 
-        return $out;
-    }
-
-    /** @return array<string, LatentRates> by rater, of a latent-class model over all faults; none for fewer than three */
-    private static function latent(RatingSet $said): array
-    {
-        $options = RoundRatings::options();
-        $table = ItemTable::fromRatings($said, $said->items(), $options->categories, $options->cannotTell);
-        $fit = count($table->raters) < 3 ? null : DawidSkene::fit($table, self::STARTS);
-        if ($fit === null) {
-            return [];
-        }
-        $out = [];
-        foreach ($table->raters as $at => $rater) {
-            $out[$rater] = LatentRates::ofRater($fit, $at);
-        }
-
-        return $out;
+        return [$study->againstKey($scored->items()), $map];
     }
 
     /**
@@ -192,6 +163,9 @@ final readonly class ComputeResult
         yield [FigurePart::Arms, '', RoundJson::arms($r->arms)];
         yield [FigurePart::Times, '', RoundJson::times($r->times)];
         yield [FigurePart::Talk, '', RoundJson::talk($r->talk)];
+        if ($r->sums !== null) {
+            yield [FigurePart::Sums, '', RoundJson::sums($r->sums)];
+        }
         if ($made->before !== null && $r->change !== null) {
             yield [FigurePart::Change, (string) $made->before->id, RoundJson::change($r->change)];
         }
@@ -202,8 +176,8 @@ final readonly class ComputeResult
         if ($r->study !== null) {
             yield [FigurePart::Item, '', $as->item($r->study->pooled)];
         }
-        foreach ($r->people as $rater => $person) {
-            yield [FigurePart::Person, substr((string) $rater, 1), PersonJson::write($person)];
+        foreach ($made->people->each() as $user => $person) {
+            yield [FigurePart::Person, (string) $user, PersonJson::write($person)];
         }
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Debrief\Pages;
 
 use App\Agreement\KeptFigures;
+use App\Agreement\RoundRatings;
 use App\Agreement\RoundTalk;
 use App\Codebook\Codebooks;
 use App\Models\Call;
@@ -90,11 +91,13 @@ final readonly class Debrief
     private function talk(Sitting $round): array
     {
         return KeptFigures::ofRound($round)->talk() ??
-            RoundTalk::ofRound(
-                $round,
-                $round->keyVersion?->entries()->get() ?? new Collection,
-                $this->codebooks->of($round)->keys(),
-            );
+            $this->counted(RoundRatings::ofRound($round, $this->codebooks));
+    }
+
+    /** @return list<CaseTalk> */
+    private function counted(RoundRatings $ratings): array
+    {
+        return RoundTalk::ofCounts($ratings->counts, $ratings->inputs);
     }
 
     /** One case with all that is said of it. */

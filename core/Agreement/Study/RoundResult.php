@@ -19,7 +19,7 @@ final readonly class RoundResult
      * @param  RoundChange|null  $change  since the round before, where there is one to compare with
      * @param  list<StationTimes>  $times
      * @param  list<CaseTalk>  $talk  by place of the round, the most first
-     * @param  array<string, PersonResult>  $people  by rater
+     * @param  CaseSums|null  $sums  null where nothing was said
      */
     public function __construct(
         public ?StudyResult $study,
@@ -36,7 +36,7 @@ final readonly class RoundResult
         public ?RoundChange $change,
         public array $times,
         public array $talk,
-        public array $people,
+        public ?CaseSums $sums,
     ) {
     }
 

@@ -9,6 +9,7 @@ use Core\Agreement\Profile\CaseTalk;
 use Core\Agreement\Study\ArmDifference;
 use Core\Agreement\Study\ArmFigures;
 use Core\Agreement\Study\ArmResult;
+use Core\Agreement\Study\CaseSums;
 use Core\Agreement\Study\RoundChange;
 use Core\Agreement\Study\RoundSummary;
 use Core\Agreement\Study\StationTimes;
@@ -253,6 +254,28 @@ final class RoundJson
                 $o->optionalText('item', 400),
             ),
             JsonObject::from($data, 'a round’s talk')->objects('cases'),
+        );
+    }
+
+    /** @return array{raters: list<string>, items: list<string>, by_case: list<array{sums: list<float>}>} */
+    public static function sums(CaseSums $sums): array
+    {
+        return [
+            'raters' => $sums->raters,
+            'items' => $sums->items,
+            'by_case' => array_map(static fn (array $of): array => ['sums' => $of], $sums->byCase),
+        ];
+    }
+
+    /** @throws FormatException when it is not what sums() makes */
+    public static function readSums(mixed $data): CaseSums
+    {
+        $o = JsonObject::from($data, 'a round’s sums');
+
+        return new CaseSums(
+            $o->texts('raters'),
+            $o->texts('items'),
+            array_map(static fn (JsonObject $of): array => $of->numbers('sums', 1000), $o->objects('by_case')),
         );
     }
 

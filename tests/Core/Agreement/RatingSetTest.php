@@ -20,6 +20,12 @@ it('keeps only what some raters said of some items, as if nothing else had been 
                 }
             }
         }
+        foreach ($all->ratingsOf('r3', '2') as $case => $byItem) {
+            foreach ($byItem as $item => [$value]) {
+                expect($all->filtered(fn (string ...$of): bool => $of === [$case, (string) $item, 'r3', '2'])->valueNames())
+                    ->toBe($value === '' ? [''] : ['', $value]);
+            }
+        }
         $only = $all->only($items, $raters);
         expect($only->items())->toBe($some->items())->and($only->cases())->toBe($some->cases());
         foreach ($some->items() as $item) {

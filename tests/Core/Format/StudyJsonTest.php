@@ -9,6 +9,7 @@ use Core\Agreement\Scale;
 use Core\Agreement\Study\ArmDifference;
 use Core\Agreement\Study\ArmFigures;
 use Core\Agreement\Study\ArmResult;
+use Core\Agreement\Study\CaseSums;
 use Core\Agreement\Study\PersonResult;
 use Core\Agreement\Study\RaterResult;
 use Core\Agreement\Study\RoundChange;
@@ -134,7 +135,7 @@ it('reads back every part of a round', function () {
             new StationTimes(Station::Impact, [], 1, 1, null, null, Remark::of(Undefined::FewReaders), []),
         ],
         [new CaseTalk(12, 3.25, 'sway'), new CaseTalk(4, 0.0, null)],
-        [],
+        new CaseSums(['u10', 'u3'], ['sway'], [[1.0, 0.5], [2.0, 1.0 / 3.0]]),
     );
     $summary = $round->summary();
     expect(RoundJson::readSummary(keptRow(RoundJson::summary($summary))))
@@ -149,6 +150,8 @@ it('reads back every part of a round', function () {
         ->toEqual($round->times)
         ->and(RoundJson::readTalk(keptRow(RoundJson::talk($round->talk))))
         ->toEqual($round->talk)
+        ->and(RoundJson::readSums(keptRow(RoundJson::sums($round->sums))))
+        ->toEqual($round->sums)
         ->and(RoundJson::readMap(keptRow($round->map)))
         ->toBe($round->map);
     $nobody = new RoundSummary(null, [], [], [], [], 0, [], [], null, 2000, 1);

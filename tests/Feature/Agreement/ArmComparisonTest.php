@@ -51,7 +51,7 @@ function armed(object $test, Closure $arm): array
 
     app(ComputeResult::class)($round->refresh());
 
-    $of = ArmComparison::fromRatings(RoundRatings::ofRound($round->refresh(), app(Codebooks::class))->byArm);
+    $of = ArmComparison::fromRatings(RoundRatings::ofRound($round->refresh(), app(Codebooks::class)));
 
     return ['arms' => $of->arms, 'differences' => $of->differences];
 }
