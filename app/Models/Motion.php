@@ -32,6 +32,12 @@ final class Motion extends Model
         return ['points' => 'array', 'coordinates' => PackedFloats::class, 'rate_hz' => 'float', 't0' => 'float'];
     }
 
+    /** The coordinates as they are kept, little-endian float32. */
+    public function packed(): string
+    {
+        return PackedFloats::bytes($this->getAttributes()['coordinates'] ?? '\\x');
+    }
+
     /** @return array<string, mixed> attributes of a row for a core motion */
     public static function row(CoreMotion $motion): array
     {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Casts\Cell;
 use Core\Reading\CaseKind;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -45,18 +46,61 @@ final class RatedCase extends Model
      */
     public static function ofRecordings(CaseKind $kind, array $recordings): self
     {
-        $signature = hash('sha256', $kind->value.':'.implode(',', $recordings));
+        return self::query()->findOrFail(self::of([['kind' => $kind, 'recordings' => $recordings]])[0]);
+    }
 
-        return DB::transaction(static function () use ($kind, $recordings, $signature): self {
-            $made = self::query()->insertOrIgnore(['kind' => $kind->value, 'signature' => $signature]);
-            $case = self::query()->where('signature', $signature)->firstOrFail();
-            if ($made > 0) {
-                foreach ($recordings as $i => $id) {
-                    $case->swings()->create(['recording_id' => $id, 'position' => $i + 1]);
+    /**
+     * The cases of these swings, made where nobody has asked about them before: as many queries for many as for few.
+     *
+     * @param  list<array{kind: CaseKind, recordings: list<int>}>  $swings  ids in order
+     * @return list<int> ids of the cases, in the order asked for
+     */
+    public static function of(array $swings): array
+    {
+        $signatures = array_map(
+            static fn (array $of): string => hash('sha256', $of['kind']->value.':'.implode(',', $of['recordings'])),
+            $swings,
+        );
+
+        return DB::transaction(static function () use ($swings, $signatures): array {
+            $known = self::known($signatures);
+            foreach (array_chunk(array_combine($signatures, $swings), 500, true) as $some) {
+                self::query()->insertOrIgnore(array_map(
+                    static fn (string $signature, array $of): array => [
+                        'kind' => $of['kind']->value,
+                        'signature' => $signature,
+                    ],
+                    array_keys($some),
+                    $some,
+                ));
+            }
+            $all = self::known($signatures);
+            $rows = [];
+            foreach (array_diff_key(array_combine($signatures, $swings), $known) as $signature => $of) {
+                foreach ($of['recordings'] as $i => $recording) {
+                    $rows[] = ['case_id' => $all[$signature], 'recording_id' => $recording, 'position' => $i + 1];
                 }
             }
+            // Whoever made a case at the same moment has laid its swings.
+            foreach (array_chunk($rows, 500) as $some) {
+                CaseSwing::query()->insertOrIgnore($some);
+            }
 
-            return $case;
+            return array_map(static fn (string $signature): int => $all[$signature], $signatures);
         });
+    }
+
+    /**
+     * @param  list<string>  $signatures
+     * @return array<string, int> ids of those there are
+     */
+    private static function known(array $signatures): array
+    {
+        $out = [];
+        foreach (self::query()->toBase()->whereIn('signature', $signatures)->get(['id', 'signature']) as $case) {
+            $out[Cell::text($case->signature)] = Cell::int($case->id);
+        }
+
+        return $out;
     }
 }

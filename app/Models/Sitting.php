@@ -21,6 +21,8 @@ use Illuminate\Support\Facades\DB;
 /**
  * A number of cases put before a number of people: a panel study, a staff round.
  *
+ * @phpstan-type Place array{kind: CaseKind, recordings: list<int>, film: bool, trace: bool, occasion: int, part: int}
+ *
  * @property int $id
  * @property string $public_id
  * @property string $name
@@ -103,12 +105,30 @@ final class Sitting extends Model
         int $occasion = 1,
         int $part = 1,
     ): SittingCase {
-        return $this->cases()->create([
-            'case_id' => RatedCase::ofRecordings($kind, $recordings)->id,
-            'arm_id' => SittingArm::in($this, $film, $trace)->id,
-            'occasion' => $occasion,
-            'part' => $part,
-        ]);
+        $this->addCases([compact('kind', 'recordings', 'film', 'trace', 'occasion', 'part')]);
+
+        return $this->cases()->orderByDesc('id')->firstOrFail();
+    }
+
+    /** @param  list<Place>  $places */
+    public function addCases(array $places): void
+    {
+        $cases = RatedCase::of($places);
+        $arms = $rows = [];
+        foreach ($places as $i => $place) {
+            $shows = ($place['film'] ? 'film' : '').($place['trace'] ? 'trace' : '');
+            $arms[$shows] ??= SittingArm::in($this, $place['film'], $place['trace'])->id;
+            $rows[] = [
+                'sitting_id' => $this->id,
+                'case_id' => $cases[$i],
+                'arm_id' => $arms[$shows],
+                'occasion' => $place['occasion'],
+                'part' => $place['part'],
+            ];
+        }
+        foreach (array_chunk($rows, 500) as $some) {
+            SittingCase::query()->insert($some);
+        }
     }
 
     /** @return BelongsToMany<User, $this> those who have a seat in it */

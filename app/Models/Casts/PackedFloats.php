@@ -17,14 +17,18 @@ final class PackedFloats implements CastsAttributes
     /** @return list<float> */
     public function get(Model $model, string $key, mixed $value, array $attributes): array
     {
-        $bytes = is_resource($value)
-            ? (string) stream_get_contents($value, -1, 0)
-            : (string) hex2bin(substr(Cell::text($value), 2));
-
         /** @var list<float> $floats */
-        $floats = array_values((array) unpack('g*', $bytes));
+        $floats = array_values((array) unpack('g*', self::bytes($value)));
 
         return $floats;
+    }
+
+    /** @param  mixed  $value  as the driver gives it */
+    public static function bytes(mixed $value): string
+    {
+        return is_resource($value)
+            ? (string) stream_get_contents($value, -1, 0)
+            : (string) hex2bin(substr(Cell::text($value), 2));
     }
 
     public function set(Model $model, string $key, mixed $value, array $attributes): string

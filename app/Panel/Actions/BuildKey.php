@@ -6,12 +6,10 @@ namespace App\Panel\Actions;
 
 use App\Codebook\Codebooks;
 use App\Exceptions\ActionException;
-use App\Models\Call;
 use App\Models\CaseSwing;
 use App\Models\Casts\Cell;
 use App\Models\KeyEntry;
 use App\Models\KeyVersion;
-use App\Models\Reading;
 use App\Models\Recording;
 use App\Models\Sitting;
 use App\Models\SittingCase;
@@ -22,11 +20,16 @@ use Core\Codebook\FaultVerdict;
 use Core\Codebook\Judgement;
 use Core\Consensus\KeyEntry as CoreKeyEntry;
 use Core\Format\Json\JudgementJson;
+use Core\Motion\Station;
 use Core\Reading\Call as CoreCall;
 use Core\Reading\CaseKind;
+use Core\Reading\Presence;
+use Core\Reading\Severity;
+use Core\Reading\Stage;
 use Core\Sight\SittingState;
 use Core\Version;
 use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -35,6 +38,13 @@ use Illuminate\Support\Facades\DB;
  */
 final readonly class BuildKey
 {
+    private const MEASURED_AT_ONCE = 25;
+
+    /** What tells whether a measuring is of now. */
+    private const STAMPS = [
+        'id', 'recording_id', 'core_version', 'codebook_version', 'format', 'inputs_checksum', 'shape',
+    ];
+
     public function __construct(private MeasureRecording $measure, private Codebooks $codebooks)
     {
     }
@@ -45,18 +55,7 @@ final readonly class BuildKey
         if ($panel->state === SittingState::Draft || $panel->state === SittingState::Open) {
             throw ActionException::because('refusals.panel.not-closed-its-key', ['panel' => $panel->name]);
         }
-        $recordings = $panel
-            ->cases()
-            ->with('swings.recording')
-            ->get()
-            ->flatMap(static fn (SittingCase $c): array => $c->swings->all())
-            ->map(static fn (CaseSwing $s): Recording => $s->recording)
-            ->unique('id')
-            ->values();
-        foreach ($recordings as $i => $recording) {
-            ($this->measure)($recording);
-            $progress->tell(0.9 * ($i + 1) / $recordings->count());
-        }
+        $this->measureAll($panel, $progress);
         DB::transaction(function () use ($panel, $progress): void {
             $progress->claim();
             Sitting::query()->lockForUpdate()->findOrFail($panel->id);
@@ -70,6 +69,28 @@ final readonly class BuildKey
                 $this->now($panel, $newest);
             }
         });
+    }
+
+    private function measureAll(Sitting $panel, Progress $progress): void
+    {
+        $ids = DB::table('sitting_cases')
+            ->join('case_swings', 'case_swings.case_id', '=', 'sitting_cases.case_id')
+            ->where('sitting_cases.sitting_id', $panel->id)
+            ->distinct()
+            ->orderBy('case_swings.recording_id')
+            ->pluck('case_swings.recording_id')
+            ->map(static fn (mixed $id): int => Cell::int($id));
+        $done = 0;
+        foreach ($ids->chunk(self::MEASURED_AT_ONCE) as $some) {
+            $recordings = Recording::query()
+                ->whereKey($some)
+                ->with(['stations', 'views', 'measured' => static fn ($q) => $q->select(self::STAMPS)])
+                ->get();
+            foreach ($recordings as $recording) {
+                ($this->measure)($recording);
+                $progress->tell(0.9 * (++$done) / $ids->count());
+            }
+        }
     }
 
     /**
@@ -95,9 +116,9 @@ final readonly class BuildKey
                     ->keyBy(static fn (KeyEntry $e): string => "{$e->case_id}|{$e->fault}") ?? new Collection();
             $codebook = $this->codebooks->of($panel);
             $rows = [];
+            $said = $this->said($panel);
             foreach ($this->cases($panel) as $case) {
                 $measured = $this->measured($case, $panel->lens);
-                $calls = $case->readings->flatMap(static fn (Reading $r): array => $r->calls->all())->groupBy('fault');
                 foreach ($codebook->keys() as $fault) {
                     $rows[] = [
                         'key_version_id' => $key->id,
@@ -105,7 +126,7 @@ final readonly class BuildKey
                         ...self::entry(
                             $case->kind,
                             $fault,
-                            array_values($calls->get($fault)?->all() ?? []),
+                            $said[$case->id][$fault] ?? [],
                             $measured,
                             $rulings->get("{$case->case_id}|$fault"),
                         ),
@@ -134,48 +155,108 @@ final readonly class BuildKey
                 JSON_THROW_ON_ERROR,
             ),
         );
-        foreach ($this->cases($panel) as $case) {
-            hash_update(
-                $hash,
-                json_encode(
-                    [
-                        $case->case_id,
-                        $case->readings->map(static fn ($r): array => [$r->id, $r->version])->all(),
-                        $case->swings
-                            ->map(
-                                static fn (CaseSwing $s): array => [
-                                    $s->recording_id,
-                                    $s->recording->measured?->inputs_checksum,
-                                    $s->recording->measured?->core_version,
-                                ],
-                            )
-                            ->all(),
-                    ],
-                    JSON_THROW_ON_ERROR,
-                ),
-            );
+        [$readings, $swings] = [self::readings($panel), self::swings($panel)];
+        foreach ($panel->cases()->where('occasion', 1)->orderBy('id')->get(['id', 'case_id']) as $case) {
+            hash_update($hash, json_encode(
+                [$case->case_id, $readings[$case->id] ?? [], $swings[$case->case_id] ?? []],
+                JSON_THROW_ON_ERROR,
+            ));
         }
 
         return hash_final($hash);
     }
 
-    /** @return Collection<int, SittingCase> */
+    /** @return array<int, list<array{int, int}>> readings handed in and their versions, by place */
+    private static function readings(Sitting $panel): array
+    {
+        $out = [];
+        $rows = self::handedIn($panel)->orderBy('readings.id')->get([
+            'readings.id',
+            'readings.version',
+            'readings.sitting_case_id',
+        ]);
+        foreach ($rows as $row) {
+            $out[Cell::int($row->sitting_case_id)][] = [Cell::int($row->id), Cell::int($row->version)];
+        }
+
+        return $out;
+    }
+
+    /** @return array<int, list<array{int, ?string, ?string}>> swings and what they were measured from, by case */
+    private static function swings(Sitting $panel): array
+    {
+        $text = static fn (mixed $v): ?string => $v === null ? null : Cell::text($v);
+        $out = [];
+        $rows = DB::table('case_swings')
+            ->leftJoin('measurement_sets', 'measurement_sets.recording_id', '=', 'case_swings.recording_id')
+            ->whereIn('case_swings.case_id', $panel->cases()->where('occasion', 1)->select('case_id'))
+            ->orderBy('case_swings.position')
+            ->get(['case_id', 'case_swings.recording_id', 'inputs_checksum', 'core_version']);
+        foreach ($rows as $row) {
+            $out[Cell::int($row->case_id)][] = [
+                Cell::int($row->recording_id),
+                $text($row->inputs_checksum),
+                $text($row->core_version),
+            ];
+        }
+
+        return $out;
+    }
+
+    private static function handedIn(Sitting $panel): Builder
+    {
+        return DB::table('readings')
+            ->join('sitting_cases', 'sitting_cases.id', '=', 'readings.sitting_case_id')
+            ->where('sitting_cases.sitting_id', $panel->id)
+            ->where('sitting_cases.occasion', 1)
+            ->where('readings.stage', Stage::Blind->value)
+            ->whereNotNull('readings.handed_in_at');
+    }
+
+    /**
+     * What a consensus is made from, of every call; the database puts a case's calls into one text.
+     *
+     * @return array<int, array<string, list<CoreCall>>> by place and fault
+     */
+    private function said(Sitting $panel): array
+    {
+        $rows = self::handedIn($panel)
+            ->join('calls', 'calls.reading_id', '=', 'readings.id')
+            ->groupBy('readings.sitting_case_id')
+            ->selectRaw("readings.sitting_case_id, string_agg(
+                concat(fault, ' ', presence, ' ', severity, ' ', onset), ',' order by readings.id, calls.id) as said")
+            ->get();
+        $out = [];
+        foreach ($rows as $row) {
+            foreach (explode(',', Cell::text($row->said)) as $call) {
+                [$fault, $presence, $severity, $onset] = explode(' ', $call);
+                $out[Cell::int($row->sitting_case_id)][$fault][] = new CoreCall(
+                    $fault,
+                    Presence::from($presence),
+                    $severity === '' ? null : Severity::from((int) $severity),
+                    $onset === '' ? null : Station::from($onset),
+                );
+            }
+        }
+
+        return $out;
+    }
+
+    /** @return Collection<int, SittingCase> with what was measured of their swings, under the panel's lens */
     private function cases(Sitting $panel): Collection
     {
         return $panel
             ->cases()
             ->where('occasion', 1)
-            ->with([
-                'swings.recording.measured',
-                'readings' => static fn ($q) => $q->whereNotNull('handed_in_at')->orderBy('id'),
-                'readings.calls',
-            ])
+            ->with(['rated', 'swings.recording.measured' => static fn ($q) => $q
+                ->select(['id', 'recording_id'])
+                ->selectRaw('jsonb_build_object(?::text, faults -> ?::text) as faults', [$panel->lens, $panel->lens])])
             ->orderBy('id')
             ->get();
     }
 
     /**
-     * @param  list<Call>  $calls
+     * @param  list<CoreCall>  $calls
      * @param  non-empty-list<array<string, FaultVerdict>>  $measured
      * @return array<string, mixed>
      */
@@ -184,7 +265,7 @@ final readonly class BuildKey
         $judgement = self::judge($kind, array_map(static fn (array $m): Judgement => $m[$fault]->judgement, $measured));
         $entry = CoreKeyEntry::fromCalls(
             $fault,
-            array_map(static fn (Call $c): CoreCall => $c->toCore(), $calls),
+            $calls,
             $judgement,
             config()->float('academy.majority'),
             config()->integer('academy.able'),

@@ -30,9 +30,9 @@ final readonly class MeasureRecording
     public function __invoke(Recording $recording): MeasurementSet
     {
         $document = $this->codebooks->document();
-        $recording->loadMissing(['stations', 'views']);
+        $recording->loadMissing(['stations', 'views', 'measured']);
         $inputs = $this->inputs($recording);
-        $kept = $recording->measured()->first();
+        $kept = $recording->measured;
         if (
             $kept !== null &&
             $kept->core_version === Version::CURRENT &&
@@ -114,7 +114,7 @@ final readonly class MeasureRecording
                 json_encode(
                     [$motion->view, $motion->rate_hz, $motion->t0, $motion->frames, $motion->points],
                     JSON_THROW_ON_ERROR,
-                ).pack('g*', ...$motion->coordinates),
+                ).$motion->packed(),
             );
         }
 

@@ -37,22 +37,15 @@ final readonly class OpenRound
     }
 
     /**
-     * At once where there is nothing to make; asked for where renditions are.
-     *
-     * @return Work|null null where it is open now
+     * Asked for: a round of many people and cases deals thousands of readings.
      *
      * @throws ActionException
      */
-    public function __invoke(Sitting $round, User $by): ?Work
+    public function __invoke(Sitting $round, User $by): Work
     {
         $this->ready($round);
         if (! $round->isPanel()) {
             $this->keyFor($round);
-        }
-        if (! $round->hasRepeats()) {
-            $this->carryOut($round, $by, Progress::untold());
-
-            return null;
         }
 
         return $this->works->ask(WorkKind::Open, $round, $by);
@@ -72,11 +65,7 @@ final readonly class OpenRound
             if (! $round->isPanel()) {
                 $round->key_version_id = $this->freezeKey($round)->id;
             }
-            foreach ($cases as $case) {
-                $case->update([
-                    'film_views' => array_map(static fn (View $v): string => $v->value, $case->filmedViews()),
-                ]);
-            }
+            self::freezeFilms($cases);
             $exposed = $this->exposed($cases, $members);
             $rows = [];
             foreach ($members as $member) {
@@ -100,6 +89,22 @@ final readonly class OpenRound
             $round->fill(['state' => SittingState::Open, 'opened_at' => now()])->save();
             event(new RoundOpened($round, $cases->count(), $members->count(), count($exposed), $by));
         });
+    }
+
+    /**
+     * What its cases show of the films there are now.
+     *
+     * @param  Collection<int, SittingCase>  $cases
+     */
+    private static function freezeFilms(Collection $cases): void
+    {
+        $by = $cases->groupBy(static fn (SittingCase $case): string => json_encode(
+            array_map(static fn (View $v): string => $v->value, $case->filmedViews()),
+            JSON_THROW_ON_ERROR,
+        ));
+        foreach ($by as $views => $same) {
+            SittingCase::query()->whereKey($same->modelKeys())->update(['film_views' => $views]);
+        }
     }
 
     /**

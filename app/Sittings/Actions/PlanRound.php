@@ -19,7 +19,11 @@ use Core\Reading\CaseKind;
 use Core\Sight\SittingKind;
 use Illuminate\Support\Facades\DB;
 
-/** Writes down a round as a draft: which swings make its cases, who reads them, what is shown. */
+/**
+ * Writes down a round as a draft: which swings make its cases, who reads them, what is shown.
+ *
+ * @phpstan-import-type Place from Sitting
+ */
 final readonly class PlanRound
 {
     public function __construct(private Codebooks $codebooks, private Onlookers $onlookers)
@@ -67,6 +71,7 @@ final readonly class PlanRound
             ...$groups,
         ];
         $asked = array_merge(...array_column($cases, 'recordings'));
+        /** @var array<int, Recording> $known */
         $known = $this->onlookers
             ->of($by)
             ->recordings()
@@ -115,29 +120,23 @@ final readonly class PlanRound
                 'wait_days' => $repeats !== [] && $waits ? CaseSet::DAYS : 0,
             ]);
             $later = $this->later($cases, $repeats, $round);
-            foreach ($cases as $i => $case) {
-                $swings = array_map(static fn (int $id): Recording => $known[$id], $case['recordings']);
-                $film = $show !== 'trace' && self::seen($swings);
-                $round->addCase(
-                    $case['kind'],
-                    $case['recordings'],
-                    $film,
-                    $show !== 'film' || ! $film,
-                    1,
-                    isset($later[$i]) ? 2 : 1,
-                );
-            }
-            foreach ($repeats as $id) {
-                $film = $show !== 'trace' && self::seen([$known[$id]]);
-                $round->addCase(
-                    CaseKind::Single,
-                    [$id],
-                    $film,
-                    $show !== 'film' || ! $film,
-                    2,
-                    $round->wait_days > 0 ? 2 : 1,
-                );
-            }
+            $round->addCases([
+                ...array_map(
+                    static fn (array $case, int $i): array => self::place($case, $known, $show, 1, isset($later[$i]) ? 2 : 1),
+                    $cases,
+                    array_keys($cases),
+                ),
+                ...array_map(
+                    static fn (int $id): array => self::place(
+                        ['kind' => CaseKind::Single, 'recordings' => [$id]],
+                        $known,
+                        $show,
+                        2,
+                        $round->wait_days > 0 ? 2 : 1,
+                    ),
+                    $repeats,
+                ),
+            ]);
             $round->members()->attach($members);
             event(new RoundPlanned($round, count($cases), count($members), $by));
 
@@ -209,6 +208,20 @@ final readonly class PlanRound
         if ($says !== null) {
             throw ActionException::because("refusals.sittings.together.$says");
         }
+    }
+
+    /**
+     * @param  array{kind: CaseKind, recordings: list<int>}  $case
+     * @param  array<int, Recording>  $known  by id
+     * @param  'both'|'film'|'trace'  $show
+     * @return Place
+     */
+    private static function place(array $case, array $known, string $show, int $occasion, int $part): array
+    {
+        $film = $show !== 'trace' &&
+            self::seen(array_map(static fn (int $id): Recording => $known[$id], $case['recordings']));
+
+        return [...$case, 'film' => $film, 'trace' => $show !== 'film' || ! $film, ...compact('occasion', 'part')];
     }
 
     /**

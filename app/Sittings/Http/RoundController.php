@@ -56,7 +56,7 @@ final class RoundController extends Controller
     public function open(Sitting $round, OpenRound $open): RedirectResponse
     {
         return $this->ask(
-            fn (): ?Work => $open($round, $this->user()),
+            fn (): Work => $open($round, $this->user()),
             (string) __('notices.sittings.open-its-members-find'),
         );
     }
