@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Core\Codebook\FaultVerdict;
-use Core\Codebook\Verdict;
 use Core\Format\Json\MeasuredJson;
 use Core\Format\Json\QualityJson;
 use Core\Format\Json\VerdictJson;
@@ -23,6 +22,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property array<string, mixed> $measurements
  * @property array<string, array<string, mixed>> $faults by lens
  * @property list<mixed> $quality
+ * @property ?list<string> $supported  the faults that they support under the standard lens; null as the shape is
  * @property ?string $shape  Core\Drawing\ShareShape of it; null where it was measured before shapes were kept
  */
 final class MeasurementSet extends Model
@@ -37,6 +37,7 @@ final class MeasurementSet extends Model
         'faults',
         'quality',
         'shape',
+        'supported',
     ];
 
     private ?Measurements $read = null;
@@ -44,7 +45,7 @@ final class MeasurementSet extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['measurements' => 'array', 'faults' => 'array', 'quality' => 'array'];
+        return ['measurements' => 'array', 'faults' => 'array', 'quality' => 'array', 'supported' => 'array'];
     }
 
     public function measured(): Measurements
@@ -56,20 +57,6 @@ final class MeasurementSet extends Model
     public function verdicts(string $lens): array
     {
         return array_map(VerdictJson::read(...), $this->faults[$lens] ?? []);
-    }
-
-    /** @return list<string> the faults that the measurements support */
-    public function supported(string $lens): array
-    {
-        return array_map(
-            strval(...),
-            array_keys(
-                array_filter(
-                    $this->faults[$lens] ?? [],
-                    static fn (mixed $f): bool => is_array($f) && ($f['verdict'] ?? null) === Verdict::Supported->value,
-                ),
-            ),
-        );
     }
 
     /** @return list<QualityNote> the gravest first */

@@ -19,6 +19,7 @@ use Core\Trace\DeviceClass;
 use Core\Trace\Quality;
 use Core\Trace\Stance;
 use Core\Trace\Trace;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -26,6 +27,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
 
 /**
  * @property int $id
@@ -123,6 +125,23 @@ final class Recording extends Model
             'outcome' => 'array',
             'erased_at' => 'datetime',
         ];
+    }
+
+    /**
+     * With which swing of its series it is, from 1, as `turn`.
+     *
+     * @param  Builder<self>  $query
+     */
+    public function scopeWithTurn(Builder $query): void
+    {
+        $query->select('recordings.*')->selectSub(
+            DB::table('recordings', 'other')
+                ->whereColumn('other.golfer_id', 'recordings.golfer_id')
+                ->whereColumn('other.series', 'recordings.series')
+                ->whereColumn('other.id', '<=', 'recordings.id')
+                ->selectRaw('count(*)'),
+            'turn',
+        );
     }
 
     /** @return BelongsTo<Golfer, $this> */

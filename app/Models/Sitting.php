@@ -8,6 +8,7 @@ use Core\Reading\CaseKind;
 use Core\Reading\Stage;
 use Core\Sight\SittingKind;
 use Core\Sight\SittingState;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -41,6 +42,8 @@ use Illuminate\Support\Facades\DB;
  * @property ?Carbon $published_at
  * @property ?KeyVersion $keyVersion
  * @property \Illuminate\Database\Eloquent\Collection<int, SittingCase> $cases
+ * @property ?int $readings_dealt  counted when it was closed
+ * @property ?int $readings_handed_in  of those
  * @property ?SittingResult $result
  */
 final class Sitting extends Model
@@ -61,6 +64,8 @@ final class Sitting extends Model
         'opened_at',
         'closed_at',
         'published_at',
+        'readings_dealt',
+        'readings_handed_in',
         'created_by',
     ];
 
@@ -88,6 +93,21 @@ final class Sitting extends Model
             'closed_at' => 'datetime',
             'published_at' => 'datetime',
         ];
+    }
+
+    /**
+     * Many at once, each with whether this person has a seat in it.
+     *
+     * @param  Builder<self>  $query
+     */
+    public function scopeWithSeatOf(Builder $query, User $user): void
+    {
+        $query->withExists(["members as seat_of_$user->id" => static fn (Builder $q): Builder => $q->whereKey($user->id)]);
+    }
+
+    public function seats(User $user): bool
+    {
+        return (bool) ($this->getAttributes()["seat_of_$user->id"] ?? $this->members()->whereKey($user->id)->exists());
     }
 
     /** @return HasMany<SittingCase, $this> */

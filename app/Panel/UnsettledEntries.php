@@ -26,14 +26,14 @@ final readonly class UnsettledEntries
 
     /**
      * @param  Collection<int, KeyVersion>  $keys  with their sittings
-     * @return list<Unsettled> open conflicts first, then what is contested, then what is ruled on
+     * @return list<Unsettled> open conflicts first, then what is ruled on, then what is contested
      */
     public function ofKeys(Collection $keys, User $user): array
     {
         $rows = DB::table('key_entries')
             ->whereIn('key_version_id', $keys->modelKeys())
             ->where(static fn (Builder $q): Builder => $q->whereNotNull('ruling')->orWhereIn('grade', ['conflict', 'contested']))
-            ->orderByRaw("ruling is not null, grade = 'contested', id")
+            ->orderByRaw("grade = 'contested' and ruling is null, ruling is not null, id")
             ->get(['id', 'key_version_id', 'case_id', 'grade', 'ruling']);
         $recordings = self::recordings($rows->pluck('case_id')->unique()->values()->all());
         $onlooker = $this->onlookers->of($user);

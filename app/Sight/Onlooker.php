@@ -306,7 +306,7 @@ final class Onlooker
      */
     public function know(array $ids): void
     {
-        $ids = array_values(array_diff($ids, array_keys($this->facts)));
+        $ids = array_values(array_filter($ids, fn (int $id): bool => ! isset($this->facts[$id])));
         if ($ids === []) {
             return;
         }

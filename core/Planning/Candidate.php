@@ -9,6 +9,9 @@ namespace Core\Planning;
  */
 final readonly class Candidate
 {
+    /** @var array<string, string> the difficulty first */
+    public array $allTraits;
+
     /**
      * @param  array<string, bool>  $faults  present or not, of those the key settles and the case lets one see
      * @param  float  $difficulty  0 easy to 1 hard
@@ -16,6 +19,7 @@ final readonly class Candidate
      */
     public function __construct(public string $id, public array $faults, public float $difficulty, public array $traits)
     {
+        $this->allTraits = ['difficulty' => $this->grade(), ...$traits];
     }
 
     /** easy, middling or hard, by thirds of the scale. */

@@ -67,36 +67,34 @@ final readonly class CaseSet
         $pool = $random->shuffleArray($candidates);
         $shares = self::shares($candidates);
         $wanted = max(1, (int) round($prevalence * $size));
-        $cost = static function (array $set) use ($size, $faults, $wanted, $shares): float {
-            /** @var list<Candidate> $set */
-            return self::cost($set, $size, $faults, $wanted, $shares);
-        };
+        $tally = new Tally($wanted, min($wanted, $size - $wanted), $faults, $shares);
         $chosen = [];
         while (count($chosen) < $size) {
             $best = null;
             foreach ($pool as $i => $candidate) {
-                $c = $cost([...$chosen, $candidate]);
+                $c = $tally->costWith($candidate);
                 if ($best === null || $c < $best[0] - 1e-12) {
                     $best = [$c, $i];
                 }
             }
             if ($best !== null) {
                 $chosen[] = $pool[$best[1]];
+                $tally->add($pool[$best[1]]);
                 unset($pool[$best[1]]);
             }
         }
-        $now = $cost($chosen);
+        $now = $tally->cost();
         for ($round = 0, $better = true; $better && $round < 20; $round++) {
             $better = false;
             foreach (array_keys($chosen) as $at) {
+                $tally->remove($chosen[$at]);
                 foreach (array_slice($pool, 0, self::TRIED, true) as $i => $candidate) {
-                    $try = $chosen;
-                    $try[$at] = $candidate;
-                    $c = $cost($try);
+                    $c = $tally->costWith($candidate);
                     if ($c < $now - 1e-9) {
-                        [$pool[$i], $chosen, $now, $better] = [$chosen[$at], $try, $c, true];
+                        [$pool[$i], $chosen[$at], $now, $better] = [$chosen[$at], $candidate, $c, true];
                     }
                 }
+                $tally->add($chosen[$at]);
             }
         }
         $order = array_values($random->shuffleArray($chosen));
@@ -125,45 +123,6 @@ final readonly class CaseSet
     }
 
     /**
-     * How far a set is from what is wanted: squares of what each fault lacks in present and absent, and of what each
-     * trait lacks or has too much of its share.
-     *
-     * @param  list<Candidate>  $set
-     * @param  list<string>  $faults
-     * @param  array<string, array<string, float>>  $shares
-     */
-    private static function cost(array $set, int $size, array $faults, int $wanted, array $shares): float
-    {
-        $present = $absent = $traits = [];
-        foreach ($set as $c) {
-            foreach ($c->faults as $fault => $is) {
-                if ($is) {
-                    $present[$fault] = ($present[$fault] ?? 0) + 1;
-                } else {
-                    $absent[$fault] = ($absent[$fault] ?? 0) + 1;
-                }
-            }
-            foreach (['difficulty' => $c->grade(), ...$c->traits] as $trait => $value) {
-                $traits[$trait][$value] = ($traits[$trait][$value] ?? 0) + 1;
-            }
-        }
-        $cost = 0.0;
-        foreach ($faults as $fault) {
-            $cost +=
-                max(0, $wanted - ($present[$fault] ?? 0)) ** 2 +
-                max(0, min($wanted, $size - $wanted) - ($absent[$fault] ?? 0)) ** 2;
-            $cost += 0.25 * max(0, ($present[$fault] ?? 0) - $wanted) ** 2;
-        }
-        foreach ($shares as $trait => $values) {
-            foreach ($values as $value => $share) {
-                $cost += 0.5 * (($traits[$trait][$value] ?? 0) - $share * count($set)) ** 2 / max(1, count($values));
-            }
-        }
-
-        return $cost;
-    }
-
-    /**
      * Of every trait's values an even share, as far as there are so many at hand.
      *
      * @param  list<Candidate>  $candidates
@@ -173,7 +132,7 @@ final readonly class CaseSet
     {
         $counts = [];
         foreach ($candidates as $c) {
-            foreach (['difficulty' => $c->grade(), ...$c->traits] as $trait => $value) {
+            foreach ($c->allTraits as $trait => $value) {
                 $counts[$trait][$value] = ($counts[$trait][$value] ?? 0) + 1;
             }
         }
@@ -218,7 +177,7 @@ final readonly class CaseSet
         $out = [];
         foreach (['at_hand' => $candidates, 'chosen' => $set] as $which => $of) {
             foreach ($of as $c) {
-                foreach (['difficulty' => $c->grade(), ...$c->traits] as $trait => $value) {
+                foreach ($c->allTraits as $trait => $value) {
                     $out[$trait][$value] ??= ['chosen' => 0, 'at_hand' => 0];
                     $out[$trait][$value][$which]++;
                 }

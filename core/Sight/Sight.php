@@ -89,6 +89,10 @@ final readonly class Sight
      */
     public static function ofAll(iterable $sights): self
     {
+        $sights = is_array($sights) ? $sights : iterator_to_array($sights, false);
+        if (count($sights) === 1) {
+            return $sights[array_key_first($sights)];
+        }
         $things = Thing::cases();
         $why = null;
         foreach ($sights as $sight) {

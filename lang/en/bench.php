@@ -38,6 +38,7 @@ return [
         'title' => 'Put beside',
         'found' => '{0} Nothing fits “:find”|[2,59] :count recordings fit “:find”|[60,*] The newest :count that fit “:find”',
         'again' => 'Find',
+        'find' => 'Golfer, club or series',
     ],
     'put-beside' => 'put beside',
     'choose-other' => 'Choose a recording to put beside this one.',

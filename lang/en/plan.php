@@ -38,6 +38,8 @@ return [
     'again' => 'To be shown again, unannounced: :swings.',
     'short' => 'The Shelf could not give: :n of what was wanted. More recordings of faults in bold would help most.',
     'recordings' => 'Recordings',
+    'unknown-recording' => 'One of these recordings is not on the Shelf; nothing was planned.',
+    'unknown-member' => 'One of these people is not of the academy; nothing was planned.',
     'find' => 'Find by golfer, club or series; what is ticked stays',
     'of-all' => ':shown of :count recordings: what is chosen, then the newest that fit.',
     'shown-again' => 'Shown again, unannounced, with ten other cases between at the least',

@@ -32,6 +32,7 @@ final class AgreementController extends Controller
         $round = Sitting::query()
             ->where('kind', SittingKind::Round)
             ->where('state', 'published')
+            ->withSeatOf($user)
             ->orderByDesc('published_at')
             ->get()
             ->first(fn (Sitting $r): bool => Gate::forUser($user)->allows('viewResult', $r));

@@ -179,6 +179,7 @@ final readonly class AgreementPage
         $all = Sitting::query()
             ->where('kind', SittingKind::Round)
             ->where('state', 'published')
+            ->withSeatOf($user)
             ->orderByDesc('published_at')
             ->get()
             ->filter(static fn (Sitting $x): bool => Gate::forUser($user)->allows('viewResult', $x))

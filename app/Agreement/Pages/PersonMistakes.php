@@ -26,7 +26,7 @@ final readonly class PersonMistakes
     private const AT_ONCE = 10;
 
     /** So many are shown at all, the surest; the rest stand in the person's file. */
-    private const MOST = 100;
+    private const MOST = 40;
 
     public function __construct(private Wording $words)
     {
@@ -73,8 +73,14 @@ final readonly class PersonMistakes
         $entries =
             $round->keyVersion
                 ?->entries()
-                ->whereIn('case_id', $ids)
-                ->whereIn('fault', array_map(static fn (ScoredCall $c): string => $c->item, $calls))
+                ->whereRaw(
+                    '(case_id, fault) in ('.implode(', ', array_fill(0, max(1, count($calls)), '(?, ?)')).')',
+                    $calls === [] ? [0, ''] : array_merge(...array_map(
+                        static fn (ScoredCall $c, int $case): array => [$case, $c->item],
+                        $calls,
+                        $ids,
+                    )),
+                )
                 ->get()
                 ->keyBy(static fn (KeyEntry $e): string => "{$round->id}c{$e->case_id}|{$e->fault}") ?? collect();
         $out = [];

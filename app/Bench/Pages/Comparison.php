@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Bench\Pages;
 
 use App\Codebook\Codebooks;
+use App\Models\Casts\Cell;
 use App\Models\MeasurementSet;
 use App\Models\Recording;
 use App\Models\User;
@@ -122,7 +123,12 @@ final class Comparison
     /** @return Builder<Recording> */
     private function besides(Recording $recording, User $user): Builder
     {
-        return $this->onlookers->of($user)->recordings()->whereKeyNot($recording->id)->with('golfer');
+        return $this->onlookers
+            ->of($user)
+            ->recordings()
+            ->whereKeyNot($recording->id)
+            ->with('golfer')
+            ->withTurn();
     }
 
     /** @return array{id: string, name: string} */
@@ -131,7 +137,12 @@ final class Comparison
         return [
             'id' => $r->public_id,
             'name' => implode(', ', array_filter(
-                [$r->golfer->pseudonym, $r->club, $r->series, $r->is_cold ? (string) __('bench.cold') : null],
+                [
+                    $r->golfer->pseudonym,
+                    $r->club,
+                    $r->series === null ? null : $r->series.' '.Cell::int($r->getAttribute('turn')),
+                    $r->is_cold ? (string) __('bench.cold') : null,
+                ],
                 static fn (?string $part): bool => $part !== null && $part !== '',
             )),
         ];

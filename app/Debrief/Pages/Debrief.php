@@ -146,19 +146,10 @@ final readonly class Debrief
             ->values()
             ->all();
         $order = array_flip($codebook->keys());
-        $faults = $this->questions($readings, $entries)
-            ->map(function (Contention $c, string $key) use ($codebook, $readings, $letters, $entries): array {
+        $calls = self::calls($readings, $letters);
+        $faults = self::questions($calls, $entries)
+            ->map(static function (Contention $c, string $key) use ($codebook, $calls, $entries): array {
                 $entry = $entries[$key] ?? null;
-                $calls = $readings
-                    ->map(
-                        static fn (Reading $r): ?array => self::call(
-                            $r->calls->firstWhere('fault', $key),
-                            $letters[$r->id],
-                        ),
-                    )
-                    ->filter()
-                    ->sortBy('letter')
-                    ->values();
 
                 return [
                     'key' => $key,
@@ -169,7 +160,7 @@ final readonly class Debrief
                     'present' => $c->present,
                     'absent' => $c->absent,
                     'unsure' => $c->unsure,
-                    'calls' => array_values($calls->all()),
+                    'calls' => $calls[$key],
                     'truth' => $entry?->scoredLabel(),
                     'grade' => $entry?->grade,
                     'why' => $entry?->measured()->why,
@@ -206,20 +197,30 @@ final readonly class Debrief
 
     /**
      * @param  Collection<int, Reading>  $readings
-     * @param  array<string, KeyEntry>  $entries
-     * @return Collection<string, Contention> by fault, of those that were called or that the key speaks of
+     * @param  array<int, string>  $letters  by reading
+     * @return array<string, list<SaidCall>> by fault, in the order of the letters
      */
-    private function questions(Collection $readings, array $entries): Collection
+    private static function calls(Collection $readings, array $letters): array
     {
-        $counts = [];
-        foreach ($readings as $reading) {
+        $out = [];
+        foreach ($readings->sortBy(static fn (Reading $r): string => $letters[$r->id]) as $reading) {
             foreach ($reading->calls as $call) {
-                $counts[$call->fault][$call->presence->value] =
-                    ($counts[$call->fault][$call->presence->value] ?? 0) + 1;
+                $out[$call->fault][] = self::call($call, $letters[$reading->id]);
             }
         }
 
-        return collect($counts)->map(static function (array $n, string $fault) use ($entries): Contention {
+        return $out;
+    }
+
+    /**
+     * @param  array<string, list<SaidCall>>  $calls
+     * @param  array<string, KeyEntry>  $entries
+     * @return Collection<string, Contention> by fault, of those that were called
+     */
+    private static function questions(array $calls, array $entries): Collection
+    {
+        return collect($calls)->map(static function (array $said, string $fault) use ($entries): Contention {
+            $n = array_count_values(array_column($said, 'presence'));
             $label = ($entries[$fault] ?? null)?->scoredLabel();
 
             return new Contention(
@@ -271,22 +272,20 @@ final readonly class Debrief
         return ($i >= 26 ? chr(64 + intdiv($i, 26)) : '').chr(65 + $i % 26);
     }
 
-    /** @return SaidCall|null */
-    private static function call(?Call $call, string $letter): ?array
+    /** @return SaidCall */
+    private static function call(Call $call, string $letter): array
     {
-        return $call === null
-            ? null
-            : array_filter(
-                [
-                    'letter' => $letter,
-                    'presence' => $call->presence->value,
-                    'severity' => $call->severity?->value,
-                    'onset' => $call->onset?->value,
-                    'confidence' => $call->confidence,
-                    'pins' => $call->pins,
-                    'trend' => $call->trend?->value,
-                ],
-                static fn (mixed $v): bool => $v !== null,
-            );
+        return array_filter(
+            [
+                'letter' => $letter,
+                'presence' => $call->presence->value,
+                'severity' => $call->severity?->value,
+                'onset' => $call->onset?->value,
+                'confidence' => $call->confidence,
+                'pins' => $call->pins,
+                'trend' => $call->trend?->value,
+            ],
+            static fn (mixed $v): bool => $v !== null,
+        );
     }
 }

@@ -33,7 +33,7 @@ final class RecordPage
      */
     public function of(array $filter, User $user): array
     {
-        $pages = $this->entries($filter, $user)->paginate(self::A_PAGE)->withQueryString();
+        $pages = $this->entries($filter, $user)->simplePaginate(self::A_PAGE)->withQueryString();
         $entries = array_values($pages->items());
         $this->meet($entries, $user);
         $days = [];

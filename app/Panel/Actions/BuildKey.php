@@ -42,7 +42,7 @@ final readonly class BuildKey
 
     /** What tells whether a measuring is of now. */
     private const STAMPS = [
-        'id', 'recording_id', 'core_version', 'codebook_version', 'format', 'inputs_checksum', 'shape',
+        'id', 'recording_id', 'core_version', 'codebook_version', 'format', 'inputs_checksum', 'shape', 'supported',
     ];
 
     public function __construct(private MeasureRecording $measure, private Codebooks $codebooks)

@@ -23,6 +23,7 @@ final class PanelController extends Controller
         abort_if($user->role === Role::Instructor, 403);
         $round = Sitting::query()
             ->where('kind', SittingKind::Panel)
+            ->withSeatOf($user)
             ->orderByDesc('id')
             ->get()
             ->first(fn (Sitting $r): bool => Gate::forUser($user)->allows('viewKey', $r));

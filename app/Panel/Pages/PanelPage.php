@@ -27,9 +27,9 @@ use Illuminate\Support\Facades\DB;
 /** A panel's consensus: every case and fault with the spread of calls and the grade. */
 final readonly class PanelPage
 {
-    private const CASES_A_PAGE = 25;
+    private const CASES_A_PAGE = 15;
 
-    private const DECISIONS_A_PAGE = 20;
+    private const DECISIONS_A_PAGE = 15;
 
     public function __construct(
         private Codebooks $codebooks,

@@ -18,6 +18,7 @@ use Core\Measurement\Measure;
 use Core\Sight\SittingKind;
 use Core\Sight\SittingState;
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
 
 /**
@@ -30,6 +31,9 @@ final readonly class SearchPage
 {
     /** So many of each kind; whoever wants more asks for more words. */
     private const MOST = 8;
+
+    /** So many rounds are looked at, the newest. */
+    private const ROUNDS = 60;
 
     public function __construct(private Onlookers $onlookers, private Codebooks $codebooks)
     {
@@ -114,7 +118,8 @@ final readonly class SearchPage
     {
         $gate = Gate::forUser($user);
         $out = [];
-        foreach (self::naming(Sitting::query(), 'name', $words)->orderByDesc('id')->get() as $round) {
+        $found = self::naming(Sitting::query(), 'name', $words)->withSeatOf($user)->orderByDesc('id')->limit(self::ROUNDS);
+        foreach ($found->get() as $round) {
             $url = match (true) {
                 $user->isHeadCoach() => route('rounds.show', $round),
                 $gate->allows('viewResult', $round) => route('agreement', $round),
@@ -211,13 +216,18 @@ final readonly class SearchPage
             ->where('kind', SittingKind::Round)
             ->where('state', SittingState::Published)
             ->orderByDesc('published_at')
-            ->with('members')
             ->get();
+        $seated = DB::table('seats')
+            ->whereIn('user_id', $people->modelKeys())
+            ->whereIn('sitting_id', $rounds->modelKeys())
+            ->get(['user_id', 'sitting_id'])
+            ->groupBy('user_id');
         $out = [];
         foreach ($people as $person) {
-            $round = $rounds->first(
-                static fn (Sitting $r): bool => Gate::forUser($user)->allows('viewPerson', [$r, $person]),
-            );
+            $in = $seated->get($person->id)?->pluck('sitting_id');
+            // Only the newest they sat in can be the first that may be seen.
+            $round = $rounds->first(static fn (Sitting $r): bool => $in?->contains($r->id) === true &&
+                Gate::forUser($user)->allows('viewPerson', [$r, $person]));
             if ($round !== null) {
                 $out[] = [
                     'name' => $person->name,

@@ -10,7 +10,10 @@ use App\Models\Recording;
 use App\Models\StationMark;
 use App\Shelf\AcademyNorms;
 use Core\Codebook\ClubGroup;
+use Core\Codebook\FaultVerdict;
+use Core\Codebook\StandardLenses;
 use Core\Codebook\SwingReport;
+use Core\Codebook\Verdict;
 use Core\Drawing\ShareShape;
 use Core\Format\Json\MeasuredJson;
 use Core\Format\Json\QualityJson;
@@ -40,19 +43,21 @@ final readonly class MeasureRecording
             $kept->inputs_checksum === $inputs &&
             $kept->codebook_version === $document->version()
         ) {
-            $kept->shape ?? $kept->update(['shape' => self::shape($recording, $recording->trace())]);
+            if ($kept->supported === null || $kept->shape === null) {
+                $kept->refresh()->update([
+                    'shape' => self::shape($recording, $recording->trace()),
+                    'supported' => self::supported($kept->verdicts(StandardLenses::DEFAULT)),
+                ]);
+            }
 
             return $kept;
         }
         $recording->loadMissing('channels');
         $report = new SwingReport($recording->evidence($this->norms->get()));
-        $faults = [];
+        $verdicts = [];
         foreach (array_keys($document->lenses()) as $lens) {
-            $faults[$lens] = array_map(
-                VerdictJson::write(...),
-                $report->faults(
-                    $this->codebooks->under($document, $lens, ClubGroup::ofClub($recording->club), $recording->swing),
-                ),
+            $verdicts[$lens] = $report->faults(
+                $this->codebooks->under($document, $lens, ClubGroup::ofClub($recording->club), $recording->swing),
             );
         }
         $recording->unsetRelation('measured');
@@ -63,10 +68,26 @@ final readonly class MeasureRecording
             'inputs_checksum' => $inputs,
             'format' => MeasuredJson::VERSION,
             'measurements' => MeasuredJson::write($report->assessment->measurements),
-            'faults' => $faults,
+            'faults' => array_map(
+                static fn (array $of): array => array_map(VerdictJson::write(...), $of),
+                $verdicts,
+            ),
             'quality' => array_map(QualityJson::write(...), $report->assessment->quality()),
             'shape' => self::shape($recording, $report->evidence->trace),
+            'supported' => self::supported($verdicts[StandardLenses::DEFAULT] ?? []),
         ]);
+    }
+
+    /**
+     * @param  array<string, FaultVerdict>  $verdicts
+     * @return list<string> the faults that the measurements support
+     */
+    private static function supported(array $verdicts): array
+    {
+        return array_keys(array_filter(
+            $verdicts,
+            static fn (FaultVerdict $v): bool => $v->judgement->verdict === Verdict::Supported,
+        ));
     }
 
     /** From address to finish, or whole where they are not known. */

@@ -7,24 +7,24 @@ namespace App\Shelf\Pages;
 use App\Codebook\Codebooks;
 use App\Models\Casts\Cell;
 use App\Models\Golfer;
-use App\Models\MeasurementSet;
 use App\Models\Recording;
 use App\Models\User;
 use App\Sight\Onlookers;
 use App\Words\Like;
 use App\Words\Term;
 use App\Words\Wording;
-use Core\Codebook\StandardLenses;
 use Core\Measurement\QualityNote;
 use Illuminate\Contracts\Pagination\LengthAwarePaginator;
 use Illuminate\Database\Eloquent\Builder;
-use Illuminate\Database\Eloquent\Relations\HasOne;
 use Illuminate\Support\Carbon;
 
 /** The recordings by golfer and session, each with the shape of its trace. */
 final readonly class ShelfPage
 {
     private const SESSIONS_A_PAGE = 12;
+
+    /** Of what was measured only what a list shows. */
+    private const BRIEF = ['id', 'recording_id', 'quality', 'shape', 'supported'];
 
     /** How sessions can be ordered; the first is what is meant where nothing is asked. */
     public const ORDERS = ['newest', 'golfer', 'club'];
@@ -64,8 +64,6 @@ final readonly class ShelfPage
      */
     private function filtered(Builder $recordings, array $filter): Builder
     {
-        $verdict = static fn (string $fault): string => 'faults->'.StandardLenses::DEFAULT."->{$fault}->verdict";
-
         return $recordings
             ->when($filter['club'] ?? null, static fn (Builder $q, string $club) => $q->where('club', $club))
             ->when($filter['device'] ?? null, static fn (Builder $q, string $of) => $q->where('device_class', $of))
@@ -75,7 +73,7 @@ final readonly class ShelfPage
             ))
             ->when($filter['fault'] ?? null, static fn (Builder $q, string $fault) => $q->whereHas(
                 'measured',
-                static fn (Builder $m) => $m->where($verdict($fault), 'supported'),
+                static fn (Builder $m) => $m->whereJsonContains('supported', $fault),
             ))
             ->when($filter['find'] ?? null, static fn (Builder $q, string $find) => $q->where(
                 static fn (Builder $any) => $any
@@ -121,7 +119,7 @@ final readonly class ShelfPage
             ->whereKey(array_merge(...$groups, ...[[]]))
             ->with([
                 'golfer.consents',
-                'measured' => self::brief(...),
+                'measured' => static fn ($m) => $m->select(self::BRIEF),
                 'films',
             ])
             ->withCount('motion')
@@ -135,19 +133,6 @@ final readonly class ShelfPage
             ),
             $groups,
         );
-    }
-
-    /**
-     * Of what was measured only what a list shows.
-     *
-     * @param  HasOne<MeasurementSet, Recording>  $measured
-     */
-    private static function brief(HasOne $measured): void
-    {
-        $lens = StandardLenses::DEFAULT;
-        $measured
-            ->select(['id', 'recording_id', 'quality', 'shape'])
-            ->selectRaw("jsonb_build_object('$lens', faults -> '$lens') as faults");
     }
 
     /** @param  non-empty-list<Recording>  $recordings */
@@ -174,7 +159,7 @@ final readonly class ShelfPage
     private function swing(Recording $r): ShelfSwing
     {
         $codebook = $this->codebooks->current();
-        $supported = $r->measured?->supported($codebook->lens->key) ?? [];
+        $supported = $r->measured->supported ?? [];
         $views = count($r->filmedViews());
 
         return new ShelfSwing(

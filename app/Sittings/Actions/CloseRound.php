@@ -63,13 +63,16 @@ final readonly class CloseRound
             if ($round->isPanel() && $in === 0) {
                 throw ActionException::because('refusals.sittings.nobody-handed-anything-there');
             }
-            $round->update(['state' => SittingState::Closed, 'closed_at' => now()]);
-            event(new RoundClosed(
-                $round,
-                $round->readings()->whereNotNull('handed_in_at')->count(),
-                $round->readings()->count(),
-                $by,
-            ));
+            // From here on they stand still: lists need not count them.
+            $handedIn = $round->readings()->whereNotNull('handed_in_at')->count();
+            $dealt = $round->readings()->count();
+            $round->update([
+                'state' => SittingState::Closed,
+                'closed_at' => now(),
+                'readings_dealt' => $dealt,
+                'readings_handed_in' => $handedIn,
+            ]);
+            event(new RoundClosed($round, $handedIn, $dealt, $by));
         });
     }
 }

@@ -14,18 +14,15 @@ use Core\Reading\CaseKind;
 use Core\Sight\SittingKind;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
+use Illuminate\Validation\Validator;
 
 final class RoundRequest extends FormRequest
 {
+    private const ID = ['integer', 'between:1,9007199254740991', 'distinct'];
+
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        // What is hidden from who plans is not there to be planned with.
-        $known = Rule::exists(Recording::class, 'id')->whereNotIn(
-            'id',
-            $this->user() instanceof User ? app(Onlookers::class)->of($this->user())->hidden() : [],
-        );
-
         return [
             'name' => ['required', 'string', 'max:120'],
             'kind' => ['required', Rule::in([SittingKind::Panel, SittingKind::Round])],
@@ -33,19 +30,47 @@ final class RoundRequest extends FormRequest
             'show' => ['required', Rule::in(['both', 'film', 'trace'])],
             'reveals' => ['sometimes', 'boolean'],
             'recordings' => ['required_without_all:series,pairs', 'array', 'max:200'],
-            'recordings.*' => ['distinct', $known],
+            'recordings.*' => self::ID,
             'series' => ['sometimes', 'array', 'max:40'],
             'series.*' => ['string', 'regex:/^\d{1,18}(,\d{1,18}){2,5}$/'],
             'pairs' => ['sometimes', 'array', 'max:40'],
             'pairs.*' => ['array:before,after'],
-            'pairs.*.before' => ['nullable', 'required_with:pairs.*.after', $known],
-            'pairs.*.after' => ['nullable', 'required_with:pairs.*.before', $known],
+            'pairs.*.before' => ['nullable', 'required_with:pairs.*.after', 'integer'],
+            'pairs.*.after' => ['nullable', 'required_with:pairs.*.before', 'integer'],
             'repeats' => ['sometimes', 'array', 'max:50'],
             'waits' => ['sometimes', 'boolean'],
-            'repeats.*' => ['distinct', $known],
+            'repeats.*' => self::ID,
             'members' => ['required', 'array', 'min:1'],
-            'members.*' => ['distinct', Rule::exists(User::class, 'id')],
+            'members.*' => self::ID,
         ];
+    }
+
+    /**
+     * Whether all that is chosen is there, asked at once: what is hidden from who plans is not there to be planned with.
+     *
+     * @return list<\Closure(Validator): void>
+     */
+    public function after(): array
+    {
+        return [function (Validator $validator): void {
+            $user = $this->user();
+            if ($validator->errors()->isNotEmpty() || ! $user instanceof User) {
+                return;
+            }
+            $asked = [...(array) $this->input('recordings', []), ...(array) $this->input('repeats', [])];
+            foreach ((array) $this->input('pairs', []) as $pair) {
+                array_push($asked, ...array_values(is_array($pair) ? $pair : []));
+            }
+            $asked = array_map(Cell::int(...), array_filter($asked, static fn (mixed $id): bool => $id !== null));
+            $hidden = app(Onlookers::class)->of($user)->hidden();
+            if (Recording::query()->whereKey($asked)->whereNotIn('id', $hidden)->count() !== count(array_unique($asked))) {
+                $validator->errors()->add('recordings', (string) __('plan.unknown-recording'));
+            }
+            $members = array_map(Cell::int(...), (array) $this->input('members', []));
+            if (User::query()->whereKey($members)->count() !== count(array_unique($members))) {
+                $validator->errors()->add('members', (string) __('plan.unknown-member'));
+            }
+        }];
     }
 
     /** @return array<string, string> */

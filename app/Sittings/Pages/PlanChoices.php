@@ -41,10 +41,11 @@ final readonly class PlanChoices
         $seen = $this->onlookers->of($user)->recordings();
         $fitting = self::fitting(clone $seen, $chosen['find']);
         $kept = array_merge($chosen['recordings'], ...array_map(array_values(...), array_values($chosen['pairs'])));
-        $known = (clone $seen)->whereKey($kept)->with('golfer')->orderBy('id')->get();
+        $known = (clone $seen)->whereKey($kept)->with('golfer')->withTurn()->orderBy('id')->get();
         $offered = (clone $fitting)
             ->whereKeyNot($known->modelKeys())
             ->with('golfer')
+            ->withTurn()
             ->orderByDesc('id')
             ->limit(self::AT_ONCE)
             ->get();
@@ -60,7 +61,10 @@ final readonly class PlanChoices
             'recordings' => array_values($shown->map(static fn (Recording $r): array => [
                 'id' => $r->id,
                 'name' => self::name($r),
-                'device' => Term::device($r->deviceClass()),
+                'device' => implode(', ', array_filter([
+                    $r->series === null ? '' : $r->series.' '.Cell::int($r->getAttribute('turn')),
+                    Term::device($r->deviceClass()),
+                ], static fn (string $part): bool => $part !== '')),
                 'on' => in_array($r->id, $chosen['recordings'], true),
             ])->all()),
             'series' => $this->series($fitting, $chosen['series']),
@@ -134,7 +138,7 @@ final readonly class PlanChoices
     private static function swing(Recording $r): array
     {
         $day = $r->created_at->timezone(config()->string('academy.zone'))->format('j M');
-        $session = $r->series === null ? '' : " · $r->series";
+        $session = $r->series === null ? '' : " · $r->series ".Cell::int($r->getAttribute('turn'));
 
         return ['id' => $r->id, 'name' => self::name($r).", $day$session"];
     }

@@ -22,7 +22,10 @@ final class RoundsPage
     public function rows(): LengthAwarePaginator
     {
         $pages = Sitting::query()->withCount(['cases', 'members'])->orderByDesc('id')->paginate(self::A_PAGE);
-        $read = self::read(array_map(static fn (Sitting $round): int => $round->id, $pages->items()));
+        $read = self::read(array_values(array_map(
+            static fn (Sitting $round): int => $round->id,
+            array_filter($pages->items(), static fn (Sitting $round): bool => $round->state === SittingState::Open),
+        )));
 
         return $pages->through(static fn (Sitting $round): array => [
             'name' => $round->name,
@@ -31,14 +34,14 @@ final class RoundsPage
             'state' => (string) __("rounds.states.{$round->state->value}"),
             'cases' => (int) $round->cases_count,
             'members' => (int) $round->members_count,
-            'done' => $read[$round->id]['done'] ?? 0,
-            'of' => $read[$round->id]['of'] ?? 0,
+            'done' => $read[$round->id]['done'] ?? $round->readings_handed_in ?? 0,
+            'of' => $read[$round->id]['of'] ?? $round->readings_dealt ?? 0,
             'result' => $round->state === SittingState::Published ? self::result($round) : null,
         ]);
     }
 
     /**
-     * @param  array<int>  $rounds
+     * @param  list<int>  $rounds  open ones; of closed ones it is known
      * @return array<int, array{of: int, done: int}> readings of each, and those handed in
      */
     private static function read(array $rounds): array

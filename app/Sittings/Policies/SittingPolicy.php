@@ -19,7 +19,7 @@ final class SittingPolicy
     public function viewResult(User $user, Sitting $round): bool
     {
         return ! $round->isPanel() && $round->state === SittingState::Published
-            && ($user->isHeadCoach() || $round->members()->whereKey($user->id)->exists());
+            && ($user->isHeadCoach() || $round->seats($user));
     }
 
     /** The round gone through with the staff: what everybody said, beside the key. */
@@ -39,7 +39,7 @@ final class SittingPolicy
     {
         return $this->viewResult($user, $round) &&
             ($user->isHeadCoach() || $user->is($member)) &&
-            $round->members()->whereKey($member->id)->exists();
+            $round->seats($member);
     }
 
     /** The key of a panel study: the head coach once it is closed, the panel once it is published. */
@@ -51,7 +51,7 @@ final class SittingPolicy
 
         return $user->isHeadCoach()
             ? in_array($round->state, [SittingState::Closed, SittingState::Published], true)
-            : $round->state === SittingState::Published && $round->members()->whereKey($user->id)->exists();
+            : $round->state === SittingState::Published && $round->seats($user);
     }
 
     public function rule(User $user, Sitting $round): bool

@@ -18,7 +18,7 @@ final readonly class RaterProfile
     public const WINDOW = 5;
 
     /** As many windows as a chart can hold; with more cases they grow. */
-    public const MOST_WINDOWS = 24;
+    public const MOST_WINDOWS = 16;
 
     /** Stated confidence from which a wrong call is "sure and wrong". */
     public const SURE = 0.8;

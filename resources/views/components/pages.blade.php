@@ -8,8 +8,10 @@
         @if($pages->nextPageUrl())
             <a class="act second" rel="next" href="{{ $pages->nextPageUrl() }}">{{ __($words.'.later') }}</a>
         @endif
-        <span class="quiet small">
-            {{ __($words.'.at', ['from' => $pages->firstItem(), 'to' => $pages->lastItem(), 'of' => $pages->total()]) }}
-        </span>
+        @if(method_exists($pages, 'total'))
+            <span class="quiet small">
+                {{ __($words.'.at', ['from' => $pages->firstItem(), 'to' => $pages->lastItem(), 'of' => $pages->total()]) }}
+            </span>
+        @endif
     </nav>
 @endif

@@ -1,11 +1,20 @@
 <?php
 
+use App\Agreement\Actions\ComputeResult;
+use App\Agreement\Actions\ExportRound;
 use App\Agreement\KeptFigures;
+use App\Agreement\RoundExport;
 use App\Agreement\RoundRatings;
+use App\Models\Enums\WorkKind;
+use App\Models\Enums\WorkState;
 use App\Models\Sitting;
+use App\Models\Work;
+use App\Works\Progress;
+use App\Works\WorkStopped;
 use Core\Agreement\RatingSet;
 use Core\Agreement\Study\Study;
 use Core\Format\RatingsCsv;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 
 /** @return array<string, string> the files of a round's export */
@@ -192,4 +201,52 @@ it('suggests a set of cases from the Shelf and ticks them in the plan', function
     $this->get('/rounds/plan?suggest=150')->assertOk()->assertSee('150 cases were asked for');
     $this->get('/rounds/plan?suggest=lots')->assertRedirect();
     $this->actingAs($this->person('tam'))->get('/rounds/plan?suggest=6')->assertForbidden();
+});
+
+/** A run that is told to stop the first time it tells how far it is. */
+function stoppedRun(WorkKind $kind, Sitting $round): Progress
+{
+    return Progress::ofWork(Work::query()->create([
+        'kind' => $kind,
+        'sitting_id' => $round->id,
+        'state' => WorkState::Running,
+        'attempts' => 1,
+        'cancelling' => true,
+    ]));
+}
+
+it('shows nothing half written where the writing was stopped, and writes it again', function () {
+    Storage::fake('exports');
+    $round = Sitting::query()->where('name', 'like', 'Spring%')->firstOrFail();
+    $left = glob(sys_get_temp_dir().'/vc-round-*');
+    $export = app(ExportRound::class);
+    expect(fn () => $export->carryOut($round, stoppedRun(WorkKind::Export, $round)))
+        ->toThrow(WorkStopped::class)
+        ->and(Storage::disk('exports')->allFiles())
+        ->toBe([])
+        ->and(RoundExport::made($round))
+        ->toBeNull()
+        ->and(glob(sys_get_temp_dir().'/vc-round-*'))
+        ->toBe($left);
+    $export->carryOut($round, Progress::untold());
+    expect(RoundExport::made($round))->not->toBeNull()->and(Storage::disk('exports')->allFiles())->toHaveCount(1);
+    // Other figures want other files.
+    $round->result()->update(['inputs_checksum' => str_repeat('a', 64)]);
+    expect(RoundExport::made($round->refresh()))->toBeNull();
+});
+
+it('keeps what was published until what is made anew is whole', function () {
+    $round = Sitting::query()->where('name', 'like', 'Spring%')->firstOrFail();
+    $round->result()->update(['core_version' => '0.0.1']);
+    $before = DB::table('result_parts')->orderBy('id')->pluck('body', 'id')->all();
+    $compute = app(ComputeResult::class);
+    expect(fn () => $compute->carryOut($round, stoppedRun(WorkKind::Figures, $round)))
+        ->toThrow(WorkStopped::class)
+        ->and(DB::table('result_parts')->orderBy('id')->pluck('body', 'id')->all())
+        ->toBe($before);
+    $page = "/agreement/$round->public_id";
+    $this->actingAs($this->headCoach())->get($page)->assertOk()->assertSee('Another version of the program');
+    $compute->carryOut($round, Progress::untold());
+    expect(array_values(DB::table('result_parts')->orderBy('id')->pluck('body', 'id')->all()))->toBe(array_values($before));
+    $this->get($page)->assertOk()->assertDontSee('Another version of the program');
 });

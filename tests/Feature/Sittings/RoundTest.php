@@ -147,7 +147,7 @@ it('plans nothing that cannot be: no recordings, no members, the wrong people', 
             'recordings' => [999999],
             'members' => [1],
         ])
-        ->assertSessionHasErrors('recordings.0');
+        ->assertSessionHasErrors('recordings');
     $this->actingAs($head)
         ->post('/rounds', [
             'name' => 'x',
