@@ -35,8 +35,7 @@ const LARGE = ['calls', 'readings', 'audit_entries', 'key_entries', 'exposures',
 /** No page goes through a large table from end to end, or asks more than thirty times. */
 function scansNothingLarge(): void
 {
-    // With few rows the planner would go through them all; where it may not, only the lack of an index makes it.
-    DB::statement('set local enable_seqscan = off');
+    $queries = [];
     foreach (pagesToAsk() as $name => [$user, $path]) {
         $asked = asked($user, $path);
         expect($asked['status'])
@@ -46,7 +45,12 @@ function scansNothingLarge(): void
             ->and($asked['mb'])
             ->toBeLessThan(64.0);
         foreach ($asked['queries'] as [$sql, $bindings]) {
-            expect(array_intersect(scannedWhole($sql, $bindings, -1), LARGE))->toBe([], "$name: $sql");
+            $queries[$sql] ??= [$name, $bindings];
         }
+    }
+    // With few rows the planner would go through them all; where it may not, only the lack of an index makes it.
+    DB::statement('set local enable_seqscan = off');
+    foreach ($queries as $sql => [$name, $bindings]) {
+        expect(array_intersect(scannedWhole($sql, $bindings, -1), LARGE))->toBe([], "$name: $sql");
     }
 }
