@@ -26,6 +26,31 @@ test('a set of cases is suggested, ticked in the plan and kept as a draft', asyn
   expect(errors).toEqual([]);
 });
 
+test('what is looked for joins what is ticked', async ({ page }) => {
+  const errors = watchErrors(page);
+  await logIn(page, 'maren');
+  await page.goto('/rounds/plan');
+  const choices = page.locator('[data-choices]');
+  const ticked = choices.locator('input[name="recordings[]"]:checked');
+  const tick = (golfer) => choices.locator('label', { hasText: golfer }).first().locator('input').check();
+  await tick('Wren');
+  for (const [golfer, count] of [
+    ['Curlew', 2],
+    ['Siskin', 3],
+  ]) {
+    await page.getByLabel('Find by golfer').fill(golfer);
+    await expect(choices.locator('label', { hasText: 'Heron' })).toHaveCount(0);
+    await expect(choices.locator('label', { hasText: golfer }).first()).toBeVisible();
+    await tick(golfer);
+    await expect(ticked).toHaveCount(count);
+  }
+  await page.getByLabel('Find by golfer').fill('nobody of that name');
+  await expect(choices.locator('label', { hasText: 'Wren' })).toHaveCount(1);
+  await expect(choices.locator('.ticks label')).toHaveCount(3);
+  await expect(ticked).toHaveCount(3);
+  expect(errors).toEqual([]);
+});
+
 test('more cases than the key speaks of are refused in a sentence', async ({ page }) => {
   await logIn(page, 'maren');
   await page.goto('/rounds/plan?suggest=190');
@@ -40,9 +65,11 @@ test('every coefficient opens to its reason, and the round goes out as open file
   await page.getByRole('link', { name: 'Faults', exact: true }).click();
   await page.getByText('Every coefficient, fault by fault').click();
   await expect(page.getByText('undefined: needs every rater to have rated every case').first()).toBeVisible();
+  // Written by the queue; the page says when they can be taken.
+  await page.getByRole('button', { name: 'Write the files' }).click();
   const [download] = await Promise.all([
     page.waitForEvent('download'),
-    page.getByRole('link', { name: 'Ratings, key and every figure' }).click(),
+    page.getByRole('link', { name: 'Take the files' }).click(),
   ]);
   expect(download.suggestedFilename()).toMatch(/-round\.zip$/);
   expect(errors).toEqual([]);

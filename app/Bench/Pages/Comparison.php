@@ -34,7 +34,7 @@ final class Comparison
     private const SERIES = 3;
 
     /** So many are offered without being looked for, and so many at most that are. */
-    private const NEAREST = 24;
+    private const NEAREST = 60;
 
     private const FOUND = 60;
 
