@@ -38,6 +38,9 @@ final class Onlooker
     /** @var array<int, array{consents: bool, held: bool}> by recording */
     private array $facts = [];
 
+    /** @var array<int, Standing> by recording */
+    private array $standings = [];
+
     /** @var array<int, array{left: array{1: int, 2: int}, last: ?string, twice: bool}> by sitting */
     private array $progress = [];
 
@@ -63,15 +66,18 @@ final class Onlooker
 
     public function standing(int $recording): Standing
     {
-        $this->know([$recording]);
-        $fact = $this->facts[$recording];
+        if (! isset($this->standings[$recording])) {
+            $this->know([$recording]);
+            $fact = $this->facts[$recording];
+            $this->standings[$recording] = new Standing(
+                $fact['consents'],
+                $fact['held'],
+                $this->user->isHeadCoach(),
+                $this->places()[$recording] ?? [],
+            );
+        }
 
-        return new Standing(
-            $fact['consents'],
-            $fact['held'],
-            $this->user->isHeadCoach(),
-            $this->places()[$recording] ?? [],
-        );
+        return $this->standings[$recording];
     }
 
     public function sees(Recording|int $recording, Thing $thing = Thing::Numbers): bool

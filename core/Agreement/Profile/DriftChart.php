@@ -68,26 +68,15 @@ final readonly class DriftChart
             $alarms[$i] = self::cumulative($windows[$i][2] + $windows[$i][3], $f);
         }
         $worst = [];
+        $positives = array_map(static fn (int $i): int => $windows[$i][0] + $windows[$i][1], $usable);
+        $negatives = array_map(static fn (int $i): int => $windows[$i][2] + $windows[$i][3], $usable);
         for ($s = 0; $s < $simulations; $s++) {
-            $drawn = $sum = [];
+            $tp = $fp = [];
             foreach ($usable as $i) {
-                $w = $windows[$i];
-                $tp = self::draw($random, $hits[$i]);
-                $fp = self::draw($random, $alarms[$i]);
-                $drawn[] = [$tp, $w[0] + $w[1] - $tp, $fp, $w[2] + $w[3] - $fp];
+                $tp[] = self::draw($random, $hits[$i]);
+                $fp[] = self::draw($random, $alarms[$i]);
             }
-            foreach ($drawn as $w) {
-                foreach ($w as $k => $n) {
-                    $sum[$k] = ($sum[$k] ?? 0) + $n;
-                }
-            }
-            $worst[] = max(
-                0.0,
-                ...array_map(
-                    static fn (array $z): float => max(abs($z[0]), abs($z[1])),
-                    self::distances($drawn, [$sum[0], $sum[1], $sum[2], $sum[3]], $known),
-                ),
-            );
+            $worst[] = self::farthest($tp, $fp, $positives, $negatives, $known);
         }
         $limit = Resample::quantiles($worst ?: [INF], [1 - $falseAlarm, 1 - $falseAlarm])[0];
         $z = array_combine(
@@ -124,6 +113,55 @@ final readonly class DriftChart
     }
 
     /**
+     * The largest distance of any window from the whole, in either line: as distances(), without its lists.
+     *
+     * @param  list<int>  $tp  by window
+     * @param  list<int>  $fp
+     * @param  list<int>  $positives
+     * @param  list<int>  $negatives
+     * @param  array<int, array<int, float>>  $known
+     */
+    private static function farthest(array $tp, array $fp, array $positives, array $negatives, array &$known): float
+    {
+        [$hit, $alarm] = [array_sum($tp), array_sum($fp)];
+        [$d, $c, $eh, $ef] = self::whole(
+            [$hit, array_sum($positives) - $hit, $alarm, array_sum($negatives) - $alarm],
+            $known,
+        );
+        $worst = 0.0;
+        foreach ($positives as $i => $p) {
+            $n = $negatives[$i];
+            $h = $known[$p][$tp[$i]] ??= Distribution::normalQuantile(($tp[$i] + 0.5) / ($p + 1));
+            $f = $known[$n][$fp[$i]] ??= Distribution::normalQuantile(($fp[$i] + 0.5) / ($n + 1));
+            $se = sqrt($eh / $p + $ef / $n);
+            $worst = max($worst, abs(($h - $f - $d) / $se), abs(2 * (-($h + $f) / 2 - $c) / $se));
+        }
+
+        return $worst;
+    }
+
+    /**
+     * d′ and c of all windows together, and what their errors come from: H(1 − H)/φ(z_H)² and F(1 − F)/φ(z_F)².
+     *
+     * @param  array{int, int, int, int}  $all
+     * @param  array<int, array<int, float>>  $known
+     * @return array{float, float, float, float}
+     */
+    private static function whole(array $all, array &$known): array
+    {
+        $h = ($all[0] + 0.5) / ($all[0] + $all[1] + 1);
+        $f = ($all[2] + 0.5) / ($all[2] + $all[3] + 1);
+        [$d, $c] = self::point($all, $known);
+
+        return [
+            $d,
+            $c,
+            $h * (1 - $h) / Distribution::normalDensity($d / 2 - $c) ** 2,
+            $f * (1 - $f) / Distribution::normalDensity($d / 2 + $c) ** 2,
+        ];
+    }
+
+    /**
      * @param  list<array{int, int, int, int}>  $windows
      * @param  array{int, int, int, int}  $all
      * @param  array<int, array<int, float>>  $known
@@ -131,11 +169,7 @@ final readonly class DriftChart
      */
     private static function distances(array $windows, array $all, array &$known): array
     {
-        $h = ($all[0] + 0.5) / ($all[0] + $all[1] + 1);
-        $f = ($all[2] + 0.5) / ($all[2] + $all[3] + 1);
-        [$d, $c] = self::point($all, $known);
-        $eh = $h * (1 - $h) / Distribution::normalDensity($d / 2 - $c) ** 2;
-        $ef = $f * (1 - $f) / Distribution::normalDensity($d / 2 + $c) ** 2;
+        [$d, $c, $eh, $ef] = self::whole($all, $known);
         $out = [];
         foreach ($windows as $w) {
             [$wd, $wc] = self::point($w, $known);

@@ -79,7 +79,11 @@ final class PersonJson
         $said = $of->plain()['calls'] ?? null;
         $out = [];
         foreach (is_array($said) ? $said : [null] as $call) {
-            [$item, $called, $truth, $sure] = is_array($call) ? [...$call, null, null, null, null] : [null, null, null, null];
+            $call = is_array($call) ? $call : [];
+            $item = $call[0] ?? null;
+            $called = $call[1] ?? null;
+            $truth = $call[2] ?? null;
+            $sure = $call[3] ?? null;
             if (! is_string($item) || ! is_int($called) || ! is_int($truth)) {
                 throw $of->wrong('calls', 'must-be-list');
             }
