@@ -29,7 +29,10 @@ final readonly class ChangeSince
             ->where('kind', SittingKind::Round)
             ->where('state', 'published')
             ->whereKeyNot($round->id)
-            ->when($round->published_at !== null, static fn ($q) => $q->where('published_at', '<', $round->published_at))
+            ->when(
+                $round->published_at !== null,
+                static fn ($q) => $q->where('published_at', '<', $round->published_at),
+            )
             ->orderByDesc('published_at')
             ->first();
     }

@@ -199,7 +199,7 @@ final readonly class RoundExport
         ];
     }
 
-    /** @return \Generator<array<string, mixed>> every entry with what the verdict came from, in codes and in a sentence */
+    /** @return \Generator<array<string, mixed>> each with what the verdict came from, in codes and in a sentence */
     private function entries(Sitting $round): \Generator
     {
         $faults = $this->codebooks->of($round)->faults;

@@ -209,8 +209,8 @@ final readonly class RoundRatings
     }
 
     /**
-     * Readings of a round, each with its calls, in the order of their making. The database puts a sheet's calls into one
-     * text: a row a sheet costs a tenth of a row a call.
+     * Readings of a round, each with its calls, in the order of their making. The database puts the calls of a sheet
+     * into one text: a row a sheet costs a tenth of a row a call.
      *
      * @param  list<HandIn>  $handedIn
      * @return \Generator<Sheet>
@@ -228,7 +228,8 @@ final readonly class RoundRatings
                 ->whereIn('reading_id', array_keys($readings))
                 ->groupBy('reading_id')
                 ->orderBy('reading_id')
-                ->selectRaw("reading_id, string_agg(concat(fault, ' ', presence, ' ', confidence), ',' order by id) as said")
+                ->selectRaw("reading_id,
+                    string_agg(concat(fault, ' ', presence, ' ', confidence), ',' order by id) as said")
                 ->get();
             foreach ($said as $row) {
                 $reading = $readings[Cell::int($row->reading_id)];

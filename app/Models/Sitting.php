@@ -102,7 +102,9 @@ final class Sitting extends Model
      */
     public function scopeWithSeatOf(Builder $query, User $user): void
     {
-        $query->withExists(["members as seat_of_$user->id" => static fn (Builder $q): Builder => $q->whereKey($user->id)]);
+        $query->withExists([
+            "members as seat_of_$user->id" => static fn (Builder $q): Builder => $q->whereKey($user->id),
+        ]);
     }
 
     public function seats(User $user): bool

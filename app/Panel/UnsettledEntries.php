@@ -32,7 +32,9 @@ final readonly class UnsettledEntries
     {
         $rows = DB::table('key_entries')
             ->whereIn('key_version_id', $keys->modelKeys())
-            ->where(static fn (Builder $q): Builder => $q->whereNotNull('ruling')->orWhereIn('grade', ['conflict', 'contested']))
+            ->where(static fn (Builder $q): Builder => $q
+                ->whereNotNull('ruling')
+                ->orWhereIn('grade', ['conflict', 'contested']))
             ->orderByRaw("grade = 'contested' and ruling is null, ruling is not null, id")
             ->get(['id', 'key_version_id', 'case_id', 'grade', 'ruling']);
         $recordings = self::recordings($rows->pluck('case_id')->unique()->values()->all());

@@ -36,7 +36,8 @@ return [
     'find-beside' => 'or find: golfer, club, series',
     'chosen' => [
         'title' => 'Put beside',
-        'found' => '{0} Nothing fits “:find”|[2,59] :count recordings fit “:find”|[60,*] The newest :count that fit “:find”',
+        'found' => '{0} Nothing fits “:find”|[2,59] :count recordings fit “:find”|[60,*] The newest :count that fit '
+            .'“:find”',
         'again' => 'Find',
         'find' => 'Golfer, club or series',
     ],

@@ -92,7 +92,7 @@ final class Comparison
         ];
     }
 
-    /** @return list<array{id: string, name: string}> the nearest it may be put beside: its own golfer's, then the newest */
+    /** @return list<array{id: string, name: string}> what it may be put beside: its own golfer's, then the newest */
     public function candidates(Recording $recording, User $user): array
     {
         return array_values($this->besides($recording, $user)
@@ -100,7 +100,11 @@ final class Comparison
             ->orderByDesc('id')
             ->limit(self::NEAREST)
             ->get()
-            ->sortBy(static fn (Recording $r): array => [$r->golfer_id !== $recording->golfer_id, $r->golfer_id, $r->id])
+            ->sortBy(static fn (Recording $r): array => [
+                $r->golfer_id !== $recording->golfer_id,
+                $r->golfer_id,
+                $r->id,
+            ])
             ->map(self::named(...))
             ->all());
     }

@@ -48,8 +48,8 @@ final readonly class Debrief
     }
 
     /**
-     * Cases by what there is to talk about, the most first. Repeats of a case, what is reserved, and swings whose consent
-     * has ended, are left out.
+     * Cases by what there is to talk about, the most first. Repeats of a case, what is reserved, and swings whose
+     * consent has ended, are left out.
      *
      * @return list<Turn>
      */

@@ -118,8 +118,8 @@ final readonly class SearchPage
     {
         $gate = Gate::forUser($user);
         $out = [];
-        $found = self::naming(Sitting::query(), 'name', $words)->withSeatOf($user)->orderByDesc('id')->limit(self::ROUNDS);
-        foreach ($found->get() as $round) {
+        $found = self::naming(Sitting::query(), 'name', $words)->withSeatOf($user)->orderByDesc('id');
+        foreach ($found->limit(self::ROUNDS)->get() as $round) {
             $url = match (true) {
                 $user->isHeadCoach() => route('rounds.show', $round),
                 $gate->allows('viewResult', $round) => route('agreement', $round),

@@ -122,7 +122,13 @@ final readonly class PlanRound
             $later = $this->later($cases, $repeats, $round);
             $round->addCases([
                 ...array_map(
-                    static fn (array $case, int $i): array => self::place($case, $known, $show, 1, isset($later[$i]) ? 2 : 1),
+                    static fn (array $case, int $i): array => self::place(
+                        $case,
+                        $known,
+                        $show,
+                        1,
+                        isset($later[$i]) ? 2 : 1,
+                    ),
                     $cases,
                     array_keys($cases),
                 ),

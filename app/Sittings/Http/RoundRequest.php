@@ -46,7 +46,7 @@ final class RoundRequest extends FormRequest
     }
 
     /**
-     * Whether all that is chosen is there, asked at once: what is hidden from who plans is not there to be planned with.
+     * Whether all that is chosen is there, asked at once: what is hidden from who plans cannot be planned with.
      *
      * @return list<\Closure(Validator): void>
      */
@@ -63,7 +63,8 @@ final class RoundRequest extends FormRequest
             }
             $asked = array_map(Cell::int(...), array_filter($asked, static fn (mixed $id): bool => $id !== null));
             $hidden = app(Onlookers::class)->of($user)->hidden();
-            if (Recording::query()->whereKey($asked)->whereNotIn('id', $hidden)->count() !== count(array_unique($asked))) {
+            $known = Recording::query()->whereKey($asked)->whereNotIn('id', $hidden)->count();
+            if ($known !== count(array_unique($asked))) {
                 $validator->errors()->add('recordings', (string) __('plan.unknown-recording'));
             }
             $members = array_map(Cell::int(...), (array) $this->input('members', []));

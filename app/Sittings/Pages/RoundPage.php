@@ -39,6 +39,7 @@ final readonly class RoundPage
         $round->load([
             'keyVersion.sitting',
             'members',
+            'cases' => static fn ($q) => $q->orderBy('id'),
             'cases.recording.golfer',
             'cases.arm',
             'cases.swings.recording.films',

@@ -141,7 +141,7 @@ final readonly class DriftChart
     }
 
     /**
-     * d′ and c of all windows together, and what their errors come from: H(1 − H)/φ(z_H)² and F(1 − F)/φ(z_F)².
+     * d′ and c of all windows, and what their errors come from: H(1 − H)/φ(z_H)² and F(1 − F)/φ(z_F)².
      *
      * @param  array{int, int, int, int}  $all
      * @param  array<int, array<int, float>>  $known

@@ -1,5 +1,7 @@
 <x-layout :title="__('bench.chosen.title')">
-    <p class="small"><a href="{{ route('bench', $recording) }}">{{ $recording->golfer->pseudonym }}, {{ $recording->club }}</a></p>
+    <p class="small">
+        <a href="{{ route('bench', $recording) }}">{{ $recording->golfer->pseudonym }}, {{ $recording->club }}</a>
+    </p>
     <h1>{{ trans_choice('bench.chosen.found', count($found), ['find' => $find, 'count' => count($found)]) }}</h1>
     <form method="get" action="{{ route('bench.beside', $recording) }}" class="beside find">
         <label for="find">{{ __('bench.chosen.find') }}</label>

@@ -10,7 +10,11 @@
         @endif
         @if(method_exists($pages, 'total'))
             <span class="quiet small">
-                {{ __($words.'.at', ['from' => $pages->firstItem(), 'to' => $pages->lastItem(), 'of' => $pages->total()]) }}
+                {{ __($words.'.at', [
+                    'from' => $pages->firstItem(),
+                    'to' => $pages->lastItem(),
+                    'of' => $pages->total(),
+                ]) }}
             </span>
         @endif
     </nav>

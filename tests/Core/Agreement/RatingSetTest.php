@@ -1,5 +1,6 @@
 <?php
 
+use Core\Agreement\ItemTable;
 use Core\Agreement\RatingSet;
 
 it('keeps only what some raters said of some items, as if nothing else had been said', function () {
@@ -22,7 +23,8 @@ it('keeps only what some raters said of some items, as if nothing else had been 
         }
         foreach ($all->ratingsOf('r3', '2') as $case => $byItem) {
             foreach ($byItem as $item => [$value]) {
-                expect($all->filtered(fn (string ...$of): bool => $of === [$case, (string) $item, 'r3', '2'])->valueNames())
+                $one = $all->filtered(fn (string ...$of): bool => $of === [$case, (string) $item, 'r3', '2']);
+                expect($one->valueNames())
                     ->toBe($value === '' ? [''] : ['', $value]);
             }
         }
@@ -30,7 +32,7 @@ it('keeps only what some raters said of some items, as if nothing else had been 
         expect($only->items())->toBe($some->items())->and($only->cases())->toBe($some->cases());
         foreach ($some->items() as $item) {
             foreach ([[$item], $some->items()] as $of) {
-                $table = static fn (RatingSet $set): array => (array) Core\Agreement\ItemTable::fromRatings($set, $of, ['x', 'y']);
+                $table = static fn (RatingSet $set): array => (array) ItemTable::fromRatings($set, $of, ['x', 'y']);
                 expect($table($only))->toEqual($table($some));
             }
         }

@@ -161,7 +161,10 @@ it('reads back every part of a round', function () {
 it('reads back what a round tells of one person, and refuses what is none', function () {
     $person = new PersonResult(
         [
-            7 => [new ScoredCall('9c7', 'sway', true, false, 0.7), new ScoredCall('9c7', 'early-lead', false, false, null)],
+            7 => [
+                new ScoredCall('9c7', 'sway', true, false, 0.7),
+                new ScoredCall('9c7', 'early-lead', false, false, null),
+            ],
             3 => [new ScoredCall('9c3', 'sway', true, true, 1.0)],
         ],
         new LatentRates(0.8, 0.1, 0.25, true, 4, 5, true),

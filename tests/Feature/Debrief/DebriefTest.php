@@ -69,7 +69,8 @@ it('orders cases and faults by what there is to talk about', function () {
 it('says what each said by letters that differ from case to case and stay on reloading', function () {
     $round = $this->round('Spring');
     $debrief = app(Debrief::class);
-    $letters = collect($debrief->order($round, $this->headCoach()))->map(function (array $o) use ($debrief, $round): array {
+    $turns = collect($debrief->order($round, $this->headCoach()));
+    $letters = $turns->map(function (array $o) use ($debrief, $round): array {
         $case = $debrief->case($round, $o['place']);
         $people = $debrief->of($round, $case)['people'];
         expect(array_column($people, 'letter'))->toBe(array_map(chr(...), range(65, 64 + count($people))))
