@@ -33,7 +33,7 @@ async function atRest(page) {
         last = said;
         return same;
       },
-      { intervals: [100], timeout: 15_000 },
+      { intervals: [100], timeout: 60_000 },
     )
     .toBeGreaterThanOrEqual(2);
   return last;
@@ -81,7 +81,7 @@ test('a film comes in by the page, is made ready, and every step shows its own f
     const steps = 1 + Math.floor(chance() * 3);
     for (let k = 0; k < steps; k++) await page.keyboard.press(on ? 'ArrowRight' : 'ArrowLeft');
     frame += on ? steps : -steps;
-    await expect.poll(() => canvas.getAttribute('data-frame'), { timeout: 15_000 }).toBe(String(frame));
+    await expect.poll(() => canvas.getAttribute('data-frame'), { timeout: 60_000 }).toBe(String(frame));
     const shown = await page.evaluate(numberShown);
     if (shown !== frame) wrong.push([frame, shown]);
   }
@@ -131,7 +131,7 @@ test('a frame held while the rest moves on sets the clock by what both show', as
   await ready(page);
   await page.keyboard.press('Shift+ArrowRight');
   await expect
-    .poll(() => page.locator('canvas[data-view="face-on"]').getAttribute('data-frame'), { timeout: 15_000 })
+    .poll(() => page.locator('canvas[data-view="face-on"]').getAttribute('data-frame'), { timeout: 60_000 })
     .toBe(frame);
 });
 
@@ -164,6 +164,6 @@ test('opens with the still of its station, at once, while the film is yet to com
   await expect.poll(() => page.evaluate(ink)).toBeGreaterThan(8);
   await expect(canvas).toHaveAttribute('data-frame', '-1');
   come();
-  await expect(canvas).not.toHaveAttribute('data-frame', '-1', { timeout: 15_000 });
+  await expect(canvas).not.toHaveAttribute('data-frame', '-1', { timeout: 60_000 });
   expect(await page.evaluate(ink)).toBeGreaterThan(8);
 });
