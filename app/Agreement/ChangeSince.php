@@ -51,6 +51,7 @@ final readonly class ChangeSince
         $people = array_values(array_intersect($then->raterNames(), $said->raterNames()));
         $faults = array_values(array_intersect($then->items(), $said->items()));
         $was = RoundRatings::sums($then->only($faults, $people));
+        unset($then);
         $is = RoundRatings::sums($said->only($faults, $people));
 
         return $was === null || $is === null

@@ -363,8 +363,9 @@ test.describe('a film', () => {
       view.draw(0.5);
       await window.settled(view, 30);
       Object.assign(canvas.style, { width: '144px', height: '120px' });
+      // What watches its size is told within the frame that lays it out.
       await new Promise((done) => {
-        setTimeout(done, 100);
+        requestAnimationFrame(() => requestAnimationFrame(done));
       });
       view.draw(1);
       await window.settled(view, 90);

@@ -64,17 +64,18 @@ final readonly class ComputeResult
     {
         $ratings = RoundRatings::ofRound($round, $this->codebooks);
         $progress->tell(0.2);
-        $options = RoundRatings::options();
-        $said = $ratings->said->isEmpty() ? null : (new Study($ratings->said, $options))->result();
-        $progress->tell(0.5);
-        [$against, $map] = self::againstKey($ratings, $options);
-        $progress->tell(0.6);
-        $arms = ArmComparison::fromRatings($ratings);
-        $people = PeopleResults::ofRound($ratings, $said->pooled->pairs ?? []);
-        $progress->tell(0.7);
+        // Before there is much else in memory: it may want another round's calls.
         $sums = RoundRatings::sums($ratings->said);
         $before = ChangeSince::roundBefore($round);
         $change = $before === null || $sums === null ? null : $this->since->between($before, $ratings->said, $sums);
+        $progress->tell(0.3);
+        $options = RoundRatings::options();
+        $said = $ratings->said->isEmpty() ? null : (new Study($ratings->said, $options))->result();
+        $progress->tell(0.6);
+        [$against, $map] = self::againstKey($ratings, $options);
+        $progress->tell(0.7);
+        $arms = ArmComparison::fromRatings($ratings);
+        $people = PeopleResults::ofRound($ratings, $said->pooled->pairs ?? []);
         $progress->tell(0.8);
 
         return new RoundFigures(
