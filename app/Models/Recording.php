@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Models\Casts\AsStance;
+use App\Words\Like;
 use Core\Codebook\Shown;
 use Core\Measurement\Evidence;
 use Core\Measurement\Norms;
@@ -27,7 +28,6 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Collection;
-use Illuminate\Support\Facades\DB;
 
 /**
  * @property int $id
@@ -128,20 +128,20 @@ final class Recording extends Model
     }
 
     /**
-     * With which swing of its series it is, from 1, as `turn`.
+     * Those whose golfer, club or series hold every word.
      *
      * @param  Builder<self>  $query
+     * @param  list<string>  $words
      */
-    public function scopeWithTurn(Builder $query): void
+    public function scopeSaying(Builder $query, array $words): void
     {
-        $query->select('recordings.*')->selectSub(
-            DB::table('recordings', 'other')
-                ->whereColumn('other.golfer_id', 'recordings.golfer_id')
-                ->whereColumn('other.series', 'recordings.series')
-                ->whereColumn('other.id', '<=', 'recordings.id')
-                ->selectRaw('count(*)'),
-            'turn',
-        );
+        foreach ($words as $word) {
+            $like = Like::holding($word);
+            $query->where(static fn (Builder $any): Builder => $any
+                ->where('club', 'ilike', $like)
+                ->orWhere('series', 'ilike', $like)
+                ->orWhereHas('golfer', static fn (Builder $g): Builder => $g->where('pseudonym', 'ilike', $like)));
+        }
     }
 
     /** @return BelongsTo<Golfer, $this> */

@@ -37,39 +37,21 @@ final readonly class UnsettledEntries
                 ->orWhereIn('grade', ['conflict', 'contested']))
             ->orderByRaw("grade = 'contested' and ruling is null, ruling is not null, id")
             ->get(['id', 'key_version_id', 'case_id', 'grade', 'ruling']);
-        $recordings = self::recordings($rows->pluck('case_id')->unique()->values()->all());
-        $onlooker = $this->onlookers->of($user);
-        $onlooker->know(array_values(array_unique(array_merge(...array_values($recordings)))));
         $sittings = [];
         foreach ($keys as $key) {
             $sittings[$key->id] = $key->sitting;
         }
-        $seen = $out = [];
+        $seen = $this->onlookers->of($user)->seenCases($sittings, Thing::Key);
+        $out = [];
         foreach ($rows as $row) {
-            [$key, $case] = [Cell::int($row->key_version_id), Cell::int($row->case_id)];
-            $seen["$key|$case"] ??= isset($recordings[$case]) &&
-                $onlooker->ofResult($recordings[$case], $sittings[$key])->shows(Thing::Key);
-            if ($seen["$key|$case"]) {
+            $sitting = $sittings[Cell::int($row->key_version_id)];
+            if (isset($seen[$sitting->id][Cell::int($row->case_id)])) {
                 $out[] = [
                     'id' => Cell::int($row->id),
                     'grade' => Cell::text($row->grade),
                     'ruled' => $row->ruling !== null,
                 ];
             }
-        }
-
-        return $out;
-    }
-
-    /**
-     * @param  array<mixed>  $cases
-     * @return array<int, list<int>> by case
-     */
-    private static function recordings(array $cases): array
-    {
-        $out = [];
-        foreach (DB::table('case_swings')->whereIn('case_id', $cases)->get(['case_id', 'recording_id']) as $swing) {
-            $out[Cell::int($swing->case_id)][] = Cell::int($swing->recording_id);
         }
 
         return $out;

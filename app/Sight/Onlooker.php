@@ -87,10 +87,60 @@ final class Onlooker
         )->shows($thing);
     }
 
-    /** What may be seen of a case in what a sitting came to: of every one of its swings. */
-    public function seesResult(SittingCase $case, Sitting $sitting, Thing $thing): bool
+    /**
+     * The cases of which this may be seen in what their sittings came to: in every one of their swings.
+     *
+     * @param  iterable<Sitting>  $sittings
+     * @return array<int, array<int, true>> by sitting and case
+     */
+    public function seenCases(iterable $sittings, Thing $thing): array
     {
-        return $this->ofResult(self::recordingsOf($case->swings), $sitting)->shows($thing);
+        $by = $recordings = $out = [];
+        foreach ($sittings as $sitting) {
+            $by[$sitting->id] = $sitting;
+        }
+        $rows = DB::table('sitting_cases')
+            ->join('case_swings', 'case_swings.case_id', '=', 'sitting_cases.case_id')
+            ->whereIn('sitting_cases.sitting_id', array_keys($by))
+            ->distinct()
+            ->orderBy('sitting_cases.case_id')
+            ->get(['sitting_cases.sitting_id', 'sitting_cases.case_id', 'case_swings.recording_id']);
+        foreach ($rows as $row) {
+            $recordings[Cell::int($row->sitting_id)][Cell::int($row->case_id)][] = Cell::int($row->recording_id);
+        }
+        $this->know(array_values(array_unique(array_merge(...array_merge([], ...$recordings)))));
+        foreach ($recordings as $sitting => $cases) {
+            foreach ($cases as $case => $of) {
+                if ($this->ofResult($of, $by[$sitting])->shows($thing)) {
+                    $out[$sitting][$case] = true;
+                }
+            }
+        }
+
+        return $out;
+    }
+
+    /**
+     * With which swing of its series each of these is, from 1, among those this person may see: what is hidden leaves no
+     * gap.
+     *
+     * @param  iterable<Recording>  $recordings
+     * @return array<int, int> by recording; none for those of no series
+     */
+    public function turns(iterable $recordings): array
+    {
+        $golfers = [];
+        foreach ($recordings as $recording) {
+            $golfers[$recording->golfer_id] = true;
+        }
+        $count = $out = [];
+        $series = $this->recordings()->whereIn('golfer_id', array_keys($golfers))->whereNotNull('series');
+        foreach ($series->orderBy('id')->toBase()->get(['id', 'golfer_id', 'series']) as $row) {
+            $of = Cell::int($row->golfer_id).'|'.Cell::text($row->series);
+            $out[Cell::int($row->id)] = $count[$of] = ($count[$of] ?? 0) + 1;
+        }
+
+        return $out;
     }
 
     public function seesEntry(KeyEntry $entry, Sitting $panel): bool

@@ -73,7 +73,7 @@ final readonly class OwnDifferences
                 'key_entries.id', 'key_entries.label', 'key_entries.grade', 'key_entries.ruling',
                 'readings.position', 'sitting_cases.case_id', 'calls.fault', 'calls.presence', 'calls.confidence',
             ]);
-        $sees = $this->sees($round, $user);
+        $sees = $this->onlookers->of($user)->seenCases([$round], Thing::Key)[$round->id] ?? [];
         $order = array_flip($codebook->keys());
         $out = [];
         foreach ($rows as $row) {
@@ -100,25 +100,6 @@ final readonly class OwnDifferences
         ] <=> [$b['position'], $order[$b['fault']]]);
 
         return $out;
-    }
-
-    /** @return array<int, true> cases whose key this person may see */
-    private function sees(Sitting $round, User $user): array
-    {
-        $recordings = [];
-        $rows = DB::table('case_swings')
-            ->whereIn('case_id', $round->cases()->select('case_id'))
-            ->get(['case_id', 'recording_id']);
-        foreach ($rows as $row) {
-            $recordings[Cell::int($row->case_id)][] = Cell::int($row->recording_id);
-        }
-        $onlooker = $this->onlookers->of($user);
-        $onlooker->know(array_values(array_unique(array_merge(...array_values($recordings)))));
-
-        return array_map(static fn (): true => true, array_filter(
-            $recordings,
-            static fn (array $of): bool => $onlooker->ofResult($of, $round)->shows(Thing::Key),
-        ));
     }
 
     /**

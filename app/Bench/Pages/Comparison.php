@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Bench\Pages;
 
 use App\Codebook\Codebooks;
-use App\Models\Casts\Cell;
 use App\Models\MeasurementSet;
 use App\Models\Recording;
 use App\Models\User;
@@ -17,6 +16,7 @@ use Core\Measurement\Spread;
 use Core\Number\Distribution;
 use Core\Number\Written;
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Collection;
 
 /**
  * Two recordings side by side: what the second has more of each measure than the first, and whether that is beyond
@@ -95,7 +95,7 @@ final class Comparison
     /** @return list<array{id: string, name: string}> what it may be put beside: its own golfer's, then the newest */
     public function candidates(Recording $recording, User $user): array
     {
-        return array_values($this->besides($recording, $user)
+        $nearest = $this->besides($recording, $user)
             ->orderByRaw('golfer_id <> ?', [$recording->golfer_id])
             ->orderByDesc('id')
             ->limit(self::NEAREST)
@@ -104,52 +104,45 @@ final class Comparison
                 $r->golfer_id !== $recording->golfer_id,
                 $r->golfer_id,
                 $r->id,
-            ])
-            ->map(self::named(...))
-            ->all());
+            ]);
+
+        return $this->named($nearest, $user);
     }
 
     /** @return list<array{id: string, name: string}> what it may be put beside whose golfer, club or series say so */
     public function found(Recording $recording, User $user, string $find): array
     {
-        $query = $this->besides($recording, $user);
-        foreach (array_filter(explode(' ', $find), static fn (string $word): bool => $word !== '') as $word) {
-            $like = Like::holding($word);
-            $query->where(static fn (Builder $any) => $any
-                ->where('club', 'ilike', $like)
-                ->orWhere('series', 'ilike', $like)
-                ->orWhereHas('golfer', static fn (Builder $g) => $g->where('pseudonym', 'ilike', $like)));
-        }
+        $found = $this->besides($recording, $user)->saying(Like::words($find));
 
-        return array_values($query->orderByDesc('id')->limit(self::FOUND)->get()->map(self::named(...))->all());
+        return $this->named($found->orderByDesc('id')->limit(self::FOUND)->get(), $user);
     }
 
     /** @return Builder<Recording> */
     private function besides(Recording $recording, User $user): Builder
     {
-        return $this->onlookers
-            ->of($user)
-            ->recordings()
-            ->whereKeyNot($recording->id)
-            ->with('golfer')
-            ->withTurn();
+        return $this->onlookers->of($user)->recordings()->whereKeyNot($recording->id)->with('golfer');
     }
 
-    /** @return array{id: string, name: string} */
-    private static function named(Recording $r): array
+    /**
+     * @param  Collection<int, Recording>  $recordings
+     * @return list<array{id: string, name: string}>
+     */
+    private function named(Collection $recordings, User $user): array
     {
-        return [
+        $turns = $this->onlookers->of($user)->turns($recordings);
+
+        return array_values($recordings->map(static fn (Recording $r): array => [
             'id' => $r->public_id,
             'name' => implode(', ', array_filter(
                 [
                     $r->golfer->pseudonym,
                     $r->club,
-                    $r->series === null ? null : $r->series.' '.Cell::int($r->getAttribute('turn')),
+                    isset($turns[$r->id]) ? "$r->series {$turns[$r->id]}" : null,
                     $r->is_cold ? (string) __('bench.cold') : null,
                 ],
                 static fn (?string $part): bool => $part !== null && $part !== '',
             )),
-        ];
+        ])->all());
     }
 
     /** @return array{measured: MeasurementSet, spreads: array<string, Spread>, warm: int} */

@@ -9,7 +9,6 @@ use App\Agreement\RoundRatings;
 use App\Agreement\RoundTalk;
 use App\Codebook\Codebooks;
 use App\Models\Call;
-use App\Models\Casts\Cell;
 use App\Models\KeyEntry;
 use App\Models\Reading;
 use App\Models\Sitting;
@@ -23,7 +22,6 @@ use Core\Reading\Presence;
 use Core\Reading\Reading as CoreReading;
 use Core\Sight\Thing;
 use Illuminate\Support\Collection;
-use Illuminate\Support\Facades\DB;
 
 /**
  * A published round as something to talk about: its cases in the order of what they are worth to a debrief, and of
@@ -55,29 +53,22 @@ final readonly class Debrief
      */
     public function order(Sitting $round, User $for): array
     {
-        $swings = $places = [];
-        $rows = DB::table('sitting_cases')
-            ->join('case_swings', 'case_swings.case_id', '=', 'sitting_cases.case_id')
-            ->join('recordings', 'recordings.id', '=', 'case_swings.recording_id')
-            ->join('golfers', 'golfers.id', '=', 'recordings.golfer_id')
-            ->where('sitting_cases.sitting_id', $round->id)
-            ->where('sitting_cases.occasion', 1)
-            ->where('sitting_cases.reserved', false)
-            ->orderBy('case_swings.position')
-            ->get(['sitting_cases.id', 'case_swings.recording_id', 'golfers.pseudonym', 'recordings.club']);
-        foreach ($rows as $row) {
-            $swings[Cell::int($row->id)][] = Cell::int($row->recording_id);
-            $places[Cell::int($row->id)] ??= Cell::text($row->pseudonym).', '.Cell::text($row->club);
-        }
-        $onlooker = $this->onlookers->of($for);
-        $onlooker->know(array_values(array_unique(array_merge(...array_values($swings)))));
+        $seen = $this->onlookers->of($for)->seenCases([$round], Thing::Names)[$round->id] ?? [];
+        $cases = $round
+            ->cases()
+            ->where('occasion', 1)
+            ->where('reserved', false)
+            ->whereIn('case_id', array_keys($seen))
+            ->with('recording.golfer')
+            ->get()
+            ->keyBy('id');
         $out = [];
         foreach ($this->talk($round) as $talk) {
-            $recordings = $swings[$talk->case] ?? null;
-            if ($recordings !== null && $onlooker->ofResult($recordings, $round)->shows(Thing::Names)) {
+            $case = $cases->get($talk->case);
+            if ($case !== null) {
                 $out[] = [
-                    'place' => $talk->case,
-                    'name' => $places[$talk->case],
+                    'place' => $case->id,
+                    'name' => "{$case->recording->golfer->pseudonym}, {$case->recording->club}",
                     'weight' => $talk->weight,
                     'fault' => $talk->item,
                 ];

@@ -22,7 +22,6 @@ use Core\Number\Written;
 use Core\Sight\Thing;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Pagination\LengthAwarePaginator;
-use Illuminate\Support\Facades\DB;
 
 /** A panel's consensus: every case and fault with the spread of calls and the grade. */
 final readonly class PanelPage
@@ -175,7 +174,8 @@ final readonly class PanelPage
         Codebook $codebook,
         bool $mayRule,
     ): LengthAwarePaginator {
-        $pages = Paged::of($key === null ? [] : $this->seen($round, $user), self::CASES_A_PAGE);
+        $seen = $this->onlookers->of($user)->seenCases([$round], Thing::Key)[$round->id] ?? [];
+        $pages = Paged::of($key === null ? [] : array_keys($seen), self::CASES_A_PAGE);
         /** @var array<int, Collection<int, KeyEntry>> $entries */
         $entries = $key
             ?->entries()
@@ -186,26 +186,6 @@ final readonly class PanelPage
             ->all() ?? [];
 
         return $pages->through(fn (int $case): array => $this->case($entries[$case], $codebook, $mayRule));
-    }
-
-    /** @return list<int> the cases of a panel whose key this person may see */
-    private function seen(Sitting $round, User $user): array
-    {
-        $recordings = [];
-        $swings = DB::table('case_swings')
-            ->whereIn('case_id', $round->cases()->select('case_id'))
-            ->orderBy('case_id')
-            ->get(['case_id', 'recording_id']);
-        foreach ($swings as $swing) {
-            $recordings[Cell::int($swing->case_id)][] = Cell::int($swing->recording_id);
-        }
-        $onlooker = $this->onlookers->of($user);
-        $onlooker->know(array_values(array_unique(array_merge(...array_values($recordings)))));
-
-        return array_keys(array_filter(
-            $recordings,
-            static fn (array $of): bool => $onlooker->ofResult($of, $round)->shows(Thing::Key),
-        ));
     }
 
     /**

@@ -172,14 +172,7 @@ final readonly class SearchPage
      */
     private function recordings(array $words, User $user): array
     {
-        $query = $this->onlookers->of($user)->recordings()->with('golfer');
-        foreach ($words as $word) {
-            $like = Like::holding($word);
-            $query->where(static fn (Builder $q) => $q->whereAny(['club', 'series'], 'ilike', $like)->orWhereHas(
-                'golfer',
-                static fn (Builder $g) => $g->where('pseudonym', 'ilike', $like),
-            ));
-        }
+        $query = $this->onlookers->of($user)->recordings()->with('golfer')->saying($words);
 
         return array_values(
             $query

@@ -39,18 +39,18 @@ final readonly class PlanChoices
     public function of(User $user, array $chosen): array
     {
         $seen = $this->onlookers->of($user)->recordings();
-        $fitting = self::fitting(clone $seen, $chosen['find']);
+        $fitting = (clone $seen)->saying(Like::words($chosen['find']));
         $kept = array_merge($chosen['recordings'], ...array_map(array_values(...), array_values($chosen['pairs'])));
-        $known = (clone $seen)->whereKey($kept)->with('golfer')->withTurn()->orderBy('id')->get();
+        $known = (clone $seen)->whereKey($kept)->with('golfer')->orderBy('id')->get();
         $offered = (clone $fitting)
             ->whereKeyNot($known->modelKeys())
             ->with('golfer')
-            ->withTurn()
             ->orderByDesc('id')
             ->limit(self::AT_ONCE)
             ->get();
         $total = (clone $seen)->count();
         $shown = $known->concat($offered);
+        $turns = $this->onlookers->of($user)->turns($shown);
 
         return [
             'find' => $chosen['find'],
@@ -62,13 +62,15 @@ final readonly class PlanChoices
                 'id' => $r->id,
                 'name' => self::name($r),
                 'device' => implode(', ', array_filter([
-                    $r->series === null ? '' : $r->series.' '.Cell::int($r->getAttribute('turn')),
+                    isset($turns[$r->id]) ? "$r->series {$turns[$r->id]}" : '',
                     Term::device($r->deviceClass()),
                 ], static fn (string $part): bool => $part !== '')),
                 'on' => in_array($r->id, $chosen['recordings'], true),
             ])->all()),
             'series' => $this->series($fitting, $chosen['series']),
-            'swings' => array_values($shown->map(self::swing(...))->all()),
+            'swings' => array_values(
+                $shown->map(static fn (Recording $r): array => self::swing($r, $turns[$r->id] ?? null))->all(),
+            ),
             'pairs' => array_map(static fn (string $which, int $i): array => [
                 'which' => $which,
                 'before' => $chosen['pairs'][$i]['before'] ?? 0,
@@ -76,23 +78,6 @@ final readonly class PlanChoices
             ], self::PAIRS, array_keys(self::PAIRS)),
             'several' => $chosen['series'] !== [] || $chosen['pairs'] !== [],
         ];
-    }
-
-    /**
-     * @param  Builder<Recording>  $recordings
-     * @return Builder<Recording>
-     */
-    private static function fitting(Builder $recordings, string $find): Builder
-    {
-        foreach (array_filter(explode(' ', $find), static fn (string $word): bool => $word !== '') as $word) {
-            $like = Like::holding($word);
-            $recordings->where(static fn (Builder $any) => $any
-                ->where('club', 'ilike', $like)
-                ->orWhere('series', 'ilike', $like)
-                ->orWhereHas('golfer', static fn (Builder $g) => $g->where('pseudonym', 'ilike', $like)));
-        }
-
-        return $recordings;
     }
 
     /**
@@ -135,10 +120,10 @@ final readonly class PlanChoices
     }
 
     /** @return array{id: int, name: string} */
-    private static function swing(Recording $r): array
+    private static function swing(Recording $r, ?int $turn): array
     {
         $day = $r->created_at->timezone(config()->string('academy.zone'))->format('j M');
-        $session = $r->series === null ? '' : " · $r->series ".Cell::int($r->getAttribute('turn'));
+        $session = $turn === null ? '' : " · $r->series $turn";
 
         return ['id' => $r->id, 'name' => self::name($r).", $day$session"];
     }

@@ -6,7 +6,7 @@ use App\Models\KeyEntry;
 use App\Models\Reading;
 use Illuminate\Support\Facades\DB;
 
-it('shows one’s own calls that differ from the key, a page at a time, as counting them one by one finds them', function () {
+it('shows one’s own calls that differ from the key by pages, as many as counting one by one finds', function () {
     $round = $this->round('Spring');
     $kit = $this->person('kit');
     DB::statement('alter table calls disable trigger user');

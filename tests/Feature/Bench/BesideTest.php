@@ -2,7 +2,12 @@
 
 use App\Models\MeasurementSet;
 use App\Models\Recording;
+use App\Models\User;
 use App\Shelf\Actions\MeasureRecording;
+use App\Sight\Onlookers;
+use App\Sittings\Actions\OpenRound;
+use App\Sittings\Actions\PlanRound;
+use Core\Sight\SittingKind;
 
 it('finds what a recording may be put beside, and goes there where only one fits', function () {
     $all = Recording::query()->with('golfer')->orderBy('id')->get();
@@ -50,4 +55,30 @@ it('draws a list’s shapes from what was kept, and gives them to recordings tha
         ));
         expect($each->measured->supported)->toEqualCanonicalizing($by);
     }
+});
+
+it('numbers the swings of a series without a gap for one that is hidden', function () {
+    $swings = Recording::query()->orderBy('id')->limit(4)->get();
+    foreach ($swings->take(3) as $swing) {
+        $swing->update(['golfer_id' => $swings[0]->golfer_id, 'series' => 'one evening']);
+    }
+    $turns = function (User $user): array {
+        app(Onlookers::class)->forget();
+
+        return app(Onlookers::class)->of($user)->turns(Recording::query()->orderBy('id')->limit(4)->get());
+    };
+    [$a, $b, $c] = $swings->take(3)->modelKeys();
+    expect($turns($this->headCoach()))->toBe([$a => 1, $b => 2, $c => 3]);
+    // The first waits to be read blind: the others are numbered as if it were not there.
+    $tam = $this->person('tam');
+    $before = $turns($tam);
+    $round = app(PlanRound::class)('Once more', SittingKind::Round, [$a], [$tam->id], 'both', $this->headCoach());
+    app(OpenRound::class)($round, $this->headCoach());
+    expect($before)->toBe([$a => 1, $b => 2, $c => 3])->and($turns($tam))->toBe([$b => 1, $c => 2]);
+    $this->actingAs($tam)
+        ->get("/bench/{$swings[3]->public_id}/with?find=evening")
+        ->assertOk()
+        ->assertSee('one evening 2')
+        ->assertDontSee('one evening 3')
+        ->assertDontSee($swings[0]->public_id);
 });

@@ -14,7 +14,7 @@ beforeEach(function () {
     $this->key->entries()->update(['grade' => 'contested', 'label' => 'none', 'ruling' => null]);
 });
 
-it('shows decisions a page at a time, open conflicts first, then rulings, and goes to the one that is asked for', function () {
+it('shows decisions by pages, open conflicts first, then rulings, and goes to the one asked for', function () {
     $ids = $this->key->entries()->orderBy('id')->pluck('id')->all();
     KeyEntry::query()->whereKey([$ids[60], $ids[80]])->update(['grade' => 'conflict', 'label' => 'present']);
     KeyEntry::query()->whereKey($ids[70])->update([
@@ -29,10 +29,14 @@ it('shows decisions a page at a time, open conflicts first, then rulings, and go
         app(UnsettledEntries::class)->ofKeys(new Collection([$this->key->load('sitting')]), $this->headCoach()),
         'id',
     );
-    expect(array_slice($order, 0, 4))->toBe([$ids[60], $ids[80], $ids[70], $ids[0]])->and($order)->toHaveCount(count($ids));
+    expect(array_slice($order, 0, 4))
+        ->toBe([$ids[60], $ids[80], $ids[70], $ids[0]])
+        ->and($order)
+        ->toHaveCount(count($ids));
     $at = "/panel/{$this->panel->public_id}";
     $shown = function (string $at): array {
-        preg_match_all('/id="e(\d+)"/', $this->actingAs($this->headCoach())->get($at)->assertOk()->getContent(), $found);
+        $page = $this->actingAs($this->headCoach())->get($at)->assertOk()->getContent();
+        preg_match_all('/id="e(\d+)"/', $page, $found);
 
         return array_map(intval(...), $found[1]);
     };

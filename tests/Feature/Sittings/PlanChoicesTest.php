@@ -56,7 +56,8 @@ it('offers what is chosen first, then what fits, and knows nothing of what is hi
 
 it('takes no choice that is none', function () {
     $this->actingAs($this->headCoach());
-    foreach (['recordings[]=x', 'recordings=3', 'pairs[0][before]=x', 'find[]=a', 'series=a', 'find='.str_repeat('a', 90)] as $ask) {
+    $long = 'find='.str_repeat('a', 90);
+    foreach (['recordings[]=x', 'recordings=3', 'pairs[0][before]=x', 'find[]=a', 'series=a', $long] as $ask) {
         $this->get("/rounds/plan/choices?$ask")->assertRedirect();
     }
     foreach (['tam', 'odile'] as $who) {
@@ -64,7 +65,7 @@ it('takes no choice that is none', function () {
     }
 });
 
-it('plans nothing with people or recordings that are not there, in one sentence, and asks for all at once', function () {
+it('plans nothing with people or recordings that are not there, and asks for all at once', function () {
     $head = $this->headCoach();
     $ids = Recording::query()->orderBy('id')->pluck('id')->all();
     $plan = fn (array $with) => $this->actingAs($head)->post('/rounds', [
