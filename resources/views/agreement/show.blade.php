@@ -41,7 +41,7 @@
             @if($export['problem'])
                 <p class="notice refused" role="alert">{{ $export['problem'] }}</p>
             @endif
-            <form method="post" action="{{ route('agreement.make', $round) }}">
+            <form method="post" action="{{ route('agreement.make', $round) }}" class="below">
                 @csrf
                 <button class="act second">{{ __('agreement.export.make') }}</button>
             </form>
