@@ -65,7 +65,19 @@ function published(StudyResult|ItemResult $result): array
 {
     $as = StudyJson::published(inWords());
 
-    return $result instanceof StudyResult ? $as->study($result) : $as->item($result);
+    if ($result instanceof ItemResult) {
+        return $as->item($result);
+    }
+    $items = [];
+    foreach ($result->items as $name => $item) {
+        $items[] = ['item' => (string) $name, ...$as->item($item)];
+    }
+
+    return [
+        ...$as->heading($result->scale, $result->confidence, $result->bootstrap, $result->seed),
+        'items' => $items,
+        'pooled' => $as->item($result->pooled),
+    ];
 }
 
 /** @return array<string, mixed> */

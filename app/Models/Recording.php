@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Models\Casts\AsStance;
-use App\Words\Like;
 use Core\Codebook\Shown;
 use Core\Measurement\Evidence;
 use Core\Measurement\Norms;
@@ -20,7 +19,6 @@ use Core\Trace\DeviceClass;
 use Core\Trace\Quality;
 use Core\Trace\Stance;
 use Core\Trace\Trace;
-use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -125,23 +123,6 @@ final class Recording extends Model
             'outcome' => 'array',
             'erased_at' => 'datetime',
         ];
-    }
-
-    /**
-     * Those whose golfer, club or series hold every word.
-     *
-     * @param  Builder<self>  $query
-     * @param  list<string>  $words
-     */
-    public function scopeSaying(Builder $query, array $words): void
-    {
-        foreach ($words as $word) {
-            $like = Like::holding($word);
-            $query->where(static fn (Builder $any): Builder => $any
-                ->where('club', 'ilike', $like)
-                ->orWhere('series', 'ilike', $like)
-                ->orWhereHas('golfer', static fn (Builder $g): Builder => $g->where('pseudonym', 'ilike', $like)));
-        }
     }
 
     /** @return BelongsTo<Golfer, $this> */

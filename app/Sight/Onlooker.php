@@ -120,29 +120,6 @@ final class Onlooker
         return $out;
     }
 
-    /**
-     * With which swing of its series each of these is, from 1, among those this person may see: what is hidden leaves no
-     * gap.
-     *
-     * @param  iterable<Recording>  $recordings
-     * @return array<int, int> by recording; none for those of no series
-     */
-    public function turns(iterable $recordings): array
-    {
-        $golfers = [];
-        foreach ($recordings as $recording) {
-            $golfers[$recording->golfer_id] = true;
-        }
-        $count = $out = [];
-        $series = $this->recordings()->whereIn('golfer_id', array_keys($golfers))->whereNotNull('series');
-        foreach ($series->orderBy('id')->toBase()->get(['id', 'golfer_id', 'series']) as $row) {
-            $of = Cell::int($row->golfer_id).'|'.Cell::text($row->series);
-            $out[Cell::int($row->id)] = $count[$of] = ($count[$of] ?? 0) + 1;
-        }
-
-        return $out;
-    }
-
     public function seesEntry(KeyEntry $entry, Sitting $panel): bool
     {
         return $this->ofResult(self::recordingsOf($entry->case->swings), $panel)->shows(

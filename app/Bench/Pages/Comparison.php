@@ -9,6 +9,7 @@ use App\Models\MeasurementSet;
 use App\Models\Recording;
 use App\Models\User;
 use App\Sight\Onlookers;
+use App\Sight\SeriesTurns;
 use App\Words\Like;
 use Core\Codebook\Codebook;
 use Core\Measurement\Difference;
@@ -112,7 +113,7 @@ final class Comparison
     /** @return list<array{id: string, name: string}> what it may be put beside whose golfer, club or series say so */
     public function found(Recording $recording, User $user, string $find): array
     {
-        $found = $this->besides($recording, $user)->saying(Like::words($find));
+        $found = Like::recordings($this->besides($recording, $user), $find);
 
         return $this->named($found->orderByDesc('id')->limit(self::FOUND)->get(), $user);
     }
@@ -129,7 +130,7 @@ final class Comparison
      */
     private function named(Collection $recordings, User $user): array
     {
-        $turns = $this->onlookers->of($user)->turns($recordings);
+        $turns = SeriesTurns::among($recordings, $this->onlookers->of($user));
 
         return array_values($recordings->map(static fn (Recording $r): array => [
             'id' => $r->public_id,

@@ -172,7 +172,7 @@ final readonly class SearchPage
      */
     private function recordings(array $words, User $user): array
     {
-        $query = $this->onlookers->of($user)->recordings()->with('golfer')->saying($words);
+        $query = Like::recordings($this->onlookers->of($user)->recordings()->with('golfer'), implode(' ', $words));
 
         return array_values(
             $query

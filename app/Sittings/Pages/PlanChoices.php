@@ -8,6 +8,7 @@ use App\Models\Casts\Cell;
 use App\Models\Recording;
 use App\Models\User;
 use App\Sight\Onlookers;
+use App\Sight\SeriesTurns;
 use App\Words\Like;
 use App\Words\Term;
 use Core\Trace\DeviceClass;
@@ -39,7 +40,7 @@ final readonly class PlanChoices
     public function of(User $user, array $chosen): array
     {
         $seen = $this->onlookers->of($user)->recordings();
-        $fitting = (clone $seen)->saying(Like::words($chosen['find']));
+        $fitting = Like::recordings(clone $seen, $chosen['find']);
         $kept = array_merge($chosen['recordings'], ...array_map(array_values(...), array_values($chosen['pairs'])));
         $known = (clone $seen)->whereKey($kept)->with('golfer')->orderBy('id')->get();
         $offered = (clone $fitting)
@@ -50,7 +51,7 @@ final readonly class PlanChoices
             ->get();
         $total = (clone $seen)->count();
         $shown = $known->concat($offered);
-        $turns = $this->onlookers->of($user)->turns($shown);
+        $turns = SeriesTurns::among($shown, $this->onlookers->of($user));
 
         return [
             'find' => $chosen['find'],

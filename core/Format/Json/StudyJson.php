@@ -10,7 +10,6 @@ use Core\Agreement\Scale;
 use Core\Agreement\Study\ItemResult;
 use Core\Agreement\Study\ItemSummary;
 use Core\Agreement\Study\RaterResult;
-use Core\Agreement\Study\StudyResult;
 use Core\Agreement\Study\ThreeWayResult;
 use Core\Format\FormatException;
 use Core\Remark\InWords;
@@ -33,21 +32,6 @@ final readonly class StudyJson
     public static function published(InWords $words): self
     {
         return new self(static fn (Figure $f): array => FigureJson::publish($f, $words));
-    }
-
-    /** @return array<string, mixed> */
-    public function study(StudyResult $study): array
-    {
-        $items = [];
-        foreach ($study->items as $name => $item) {
-            $items[] = ['item' => (string) $name, ...$this->item($item)];
-        }
-
-        return [
-            ...$this->heading($study->scale, $study->confidence, $study->bootstrap, $study->seed),
-            'items' => $items,
-            'pooled' => $this->item($study->pooled),
-        ];
     }
 
     /** @return array{scale: string, confidence: float, bootstrap: int, seed: int} what was asked for */

@@ -5,6 +5,7 @@ use App\Models\Recording;
 use App\Models\User;
 use App\Shelf\Actions\MeasureRecording;
 use App\Sight\Onlookers;
+use App\Sight\SeriesTurns;
 use App\Sittings\Actions\OpenRound;
 use App\Sittings\Actions\PlanRound;
 use Core\Sight\SittingKind;
@@ -65,7 +66,10 @@ it('numbers the swings of a series without a gap for one that is hidden', functi
     $turns = function (User $user): array {
         app(Onlookers::class)->forget();
 
-        return app(Onlookers::class)->of($user)->turns(Recording::query()->orderBy('id')->limit(4)->get());
+        return SeriesTurns::among(
+            Recording::query()->orderBy('id')->limit(4)->get(),
+            app(Onlookers::class)->of($user),
+        );
     };
     [$a, $b, $c] = $swings->take(3)->modelKeys();
     expect($turns($this->headCoach()))->toBe([$a => 1, $b => 2, $c => 3]);

@@ -57,8 +57,9 @@ foreach ($designs as $design) {
                     bootstrap: $bootstrap,
                 ),
             );
+            $result = $study->result();
             $figures = [
-                StudyJson::kept()->study($study->result()),
+                array_map(StudyJson::kept()->item(...), [...$result->items, $result->pooled]),
                 StudyJson::kept()->raters($study->againstKey($set->items())),
             ];
         } catch (CoreException $e) {
