@@ -3,6 +3,7 @@
 use App\Http\ExceptionAnswers;
 use App\Http\Middleware\NoticesForPages;
 use App\Http\Middleware\SecurityHeaders;
+use App\Http\Middleware\StillHere;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\Middleware\HandleCors;
@@ -24,7 +25,7 @@ return Application::configure(basePath: dirname(__DIR__))
         // CORS is not used.
         $middleware->remove(HandleCors::class);
         // Outermost: what is not found carries the same headers as what is refused.
-        $middleware->web(append: [NoticesForPages::class], prepend: [SecurityHeaders::class]);
+        $middleware->web(append: [NoticesForPages::class, StillHere::class], prepend: [SecurityHeaders::class]);
         $middleware->redirectGuestsTo('/login');
         $middleware->redirectUsersTo('/');
     })

@@ -1,8 +1,7 @@
 <?php
 
 return [
-    'name' => 'Fernhollow Golf Academy',
-    // Times are stored in UTC and shown in the academy's zone.
+    // Times are stored in UTC and shown in the academy's zone: this one until it has chosen.
     'zone' => env('ACADEMY_ZONE', 'Europe/Dublin'),
     // A panel label needs this share of those who could tell, and at least this many of them.
     'majority' => 0.75,

@@ -22,6 +22,8 @@ return [
         'films' => $disk('films', storage_path('app/private/films')),
         // Files laid aside until they are on the Shelf.
         'imports' => $disk('imports', storage_path('app/private')),
+        // Scans of signed forms, encrypted.
+        'papers' => $disk('papers', storage_path('app/private')),
         // What was made to be taken away, until it is.
         'exports' => $disk('exports', storage_path('app/private')),
     ],

@@ -1,6 +1,15 @@
 <?php
 
+use App\Academy\Http\AcademyController;
+use App\Academy\Http\AccountController;
+use App\Academy\Http\AddressController;
+use App\Academy\Http\BeginController;
+use App\Academy\Http\FactorController;
+use App\Academy\Http\GolfersController;
+use App\Academy\Http\InvitationController;
 use App\Academy\Http\KeysController;
+use App\Academy\Http\PeopleController;
+use App\Academy\Http\ResetController;
 use App\Academy\Http\SessionController;
 use App\Agreement\Http\AgreementController;
 use App\Agreement\Http\PublishController;
@@ -8,6 +17,7 @@ use App\Bench\Http\BenchController;
 use App\Capture\Http\CaptureController;
 use App\Codebook\Http\CodebookController;
 use App\Debrief\Http\DebriefController;
+use App\Models\Academy;
 use App\Models\AuditEntry;
 use App\Models\CodebookVersion;
 use App\Models\Device;
@@ -17,6 +27,7 @@ use App\Models\Sitting;
 use App\Operations\Http\RecordController;
 use App\Panel\Http\PanelController;
 use App\Search\Http\SearchController;
+use App\Shelf\Http\FactsController;
 use App\Shelf\Http\FilmController;
 use App\Shelf\Http\ImportController;
 use App\Shelf\Http\ShelfController;
@@ -25,19 +36,60 @@ use App\Sittings\Http\ReadingController;
 use App\Sittings\Http\ReadingFilmController;
 use App\Sittings\Http\RoundController;
 use App\Today\Http\TodayController;
+use App\Undo\Http\UndoController;
 use App\Works\Http\WorkController;
 use Illuminate\Support\Facades\Route;
 
 Route::middleware('guest')->group(function (): void {
     Route::get('/login', [SessionController::class, 'create'])->name('login');
-    Route::post('/login', [SessionController::class, 'store'])->middleware('throttle:login');
+    Route::post('/login', [SessionController::class, 'store'])->middleware('throttle:login')->name('login.enter');
+    Route::get('/login/code', [SessionController::class, 'code'])->name('login.code');
+    Route::post('/login/code', [SessionController::class, 'check'])
+        ->middleware('throttle:code')->name('login.check');
+    Route::get('/forgotten', [ResetController::class, 'forgotten'])->name('forgotten');
+    Route::post('/forgotten', [ResetController::class, 'send'])
+        ->middleware('throttle:letters')->name('forgotten.send');
 });
+
+// Behind the links that letters hold: whoever holds one may do the one thing it is for.
+Route::middleware('throttle:links')->group(function (): void {
+    Route::get('/begin/{token}', [BeginController::class, 'show'])->name('begin');
+    Route::post('/begin/{token}', [BeginController::class, 'store'])->name('begin.store');
+    Route::get('/invited/{token}', [InvitationController::class, 'show'])->name('invited');
+    Route::post('/invited/{token}', [InvitationController::class, 'store'])->name('invited.accept');
+    Route::get('/reset/{token}', [ResetController::class, 'show'])->name('reset');
+    Route::post('/reset/{token}', [ResetController::class, 'store'])->name('reset.store');
+    Route::get('/address/{token}', [AddressController::class, 'show'])->name('address');
+    Route::post('/address/{token}', [AddressController::class, 'store'])->name('address.confirm');
+});
+
+Route::pattern('person', '[0-9]{1,9}');
+Route::pattern('group', '[0-9]{1,9}');
+Route::pattern('golfer', '[0-9]{1,9}');
+Route::pattern('limit', '[0-9]{1,9}');
 
 Route::middleware('auth')->group(function (): void {
     Route::post('/logout', [SessionController::class, 'destroy'])->name('logout');
     Route::get('/', TodayController::class)->name('today');
     Route::get('/search', SearchController::class)->name('search');
     Route::put('/keys', KeysController::class)->name('keys');
+    Route::get('/account', [AccountController::class, 'show'])->name('account');
+    Route::put('/account', [AccountController::class, 'update'])->name('account.update');
+    Route::put('/account/password', [AccountController::class, 'password'])
+        ->middleware('throttle:code')->name('account.password');
+    Route::post('/account/address', [AccountController::class, 'address'])
+        ->middleware(['throttle:code', 'throttle:letters'])->name('account.address');
+    Route::delete('/account/sessions/{session}', [AccountController::class, 'end'])
+        ->where('session', '[0-9a-f]{32}|others')->name('account.sessions.end');
+    Route::post('/account/leave', [AccountController::class, 'leave'])
+        ->middleware('throttle:code')->name('account.leave');
+    Route::get('/account/second-factor', [FactorController::class, 'show'])->name('account.factor');
+    Route::post('/account/second-factor', [FactorController::class, 'store'])
+        ->middleware('throttle:code')->name('account.factor.keep');
+    Route::put('/account/second-factor', [FactorController::class, 'codes'])
+        ->middleware('throttle:code')->name('account.factor.codes');
+    Route::delete('/account/second-factor', [FactorController::class, 'destroy'])
+        ->middleware('throttle:code')->name('account.factor.drop');
     Route::get('/codebook', [CodebookController::class, 'show'])->name('codebook');
     Route::get('/codebook/document', [CodebookController::class, 'document'])->name('codebook.document');
 
@@ -158,6 +210,16 @@ Route::middleware('auth')->group(function (): void {
     Route::post('/panel/entries/{entry}/ruling', [PanelController::class, 'rule'])
         ->name('panel.rule')
         ->can('rule', 'entry');
+    Route::get('/bench/{recording}/facts', [FactsController::class, 'edit'])
+        ->name('facts')
+        ->can('update', 'recording');
+    Route::put('/bench/{recording}/facts', [FactsController::class, 'update'])
+        ->name('facts.update')
+        ->can('update', 'recording');
+    Route::put('/shelf/facts', [FactsController::class, 'several'])
+        ->name('facts.several')
+        ->can('viewAny', Recording::class);
+    Route::post('/undo/{undo}', UndoController::class)->name('undo')->can('take', 'undo');
     Route::get('/bench/{recording}/remove', [BenchController::class, 'remove'])
         ->name('bench.remove')
         ->can('update', 'recording');
@@ -192,6 +254,37 @@ Route::middleware('auth')->group(function (): void {
     Route::post('/codebook', [CodebookController::class, 'store'])
         ->name('codebook.store')
         ->can('create', CodebookVersion::class);
+    Route::can('manage', Academy::class)->group(function (): void {
+        Route::get('/people', [PeopleController::class, 'index'])->name('people');
+        Route::post('/people', [PeopleController::class, 'store'])->name('people.invite');
+        Route::get('/people/{person}', [PeopleController::class, 'show'])->name('people.show');
+        Route::put('/people/{person}', [PeopleController::class, 'update'])->name('people.update');
+        Route::post('/people/{person}/invitation', [PeopleController::class, 'again'])->name('people.again');
+        Route::delete('/people/{person}/invitation', [PeopleController::class, 'withdraw'])->name('people.withdraw');
+        Route::post('/people/{person}/end', [PeopleController::class, 'end'])->name('people.end');
+        Route::post('/people/{person}/enable', [PeopleController::class, 'enable'])->name('people.enable');
+        Route::post('/people/{person}/reset', [PeopleController::class, 'reset'])->name('people.reset');
+        Route::delete('/people/{person}/second-factor', [PeopleController::class, 'dropFactor'])
+            ->name('people.factor.drop');
+        Route::get('/golfers', [GolfersController::class, 'index'])->name('golfers');
+        Route::post('/golfers', [GolfersController::class, 'store'])->name('golfers.store');
+        Route::get('/golfers/{golfer}', [GolfersController::class, 'show'])->name('golfers.show');
+        Route::put('/golfers/{golfer}', [GolfersController::class, 'update'])->name('golfers.update');
+        Route::post('/golfers/{golfer}/limits', [GolfersController::class, 'limit'])->name('golfers.limits');
+        Route::delete('/golfers/{golfer}/limits/{limit}', [GolfersController::class, 'endLimit'])
+            ->name('golfers.limits.end');
+        Route::post('/golfers/{golfer}/consents', [GolfersController::class, 'consent'])->name('golfers.consent');
+        Route::delete('/golfers/{golfer}/consents', [GolfersController::class, 'withdraw'])->name('golfers.withdraw');
+        Route::get('/golfers/{golfer}/papers/{paper}', [GolfersController::class, 'paper'])->name('golfers.paper');
+        Route::get('/academy', [AcademyController::class, 'show'])->name('academy');
+        Route::put('/academy', [AcademyController::class, 'update'])->name('academy.update');
+        Route::delete('/academy/sample', [AcademyController::class, 'clear'])->name('academy.clear');
+        Route::post('/academy/groups', [AcademyController::class, 'group'])->name('academy.groups.store');
+        Route::put('/academy/groups/{group}', [AcademyController::class, 'group'])->name('academy.groups.update');
+        Route::delete('/academy/groups/{group}', [AcademyController::class, 'dropGroup'])
+            ->name('academy.groups.drop');
+        Route::get('/academy/letters', [AcademyController::class, 'outbox'])->name('academy.letters');
+    });
     Route::get('/record', [RecordController::class, 'show'])->name('record')->can('viewAny', AuditEntry::class);
     Route::get('/record/file', [RecordController::class, 'export'])
         ->name('record.export')

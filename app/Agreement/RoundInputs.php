@@ -112,14 +112,21 @@ final readonly class RoundInputs
             ->all()));
     }
 
-    /** Readings of a round that are handed in. */
+    /** Readings of a round that are handed in; of a person's own swings none counts. */
     public static function handedIn(Sitting $round): Builder
     {
         return DB::table('readings')
             ->join('sitting_cases', 'sitting_cases.id', '=', 'readings.sitting_case_id')
             ->where('sitting_cases.sitting_id', $round->id)
             ->where('readings.stage', 'blind')
-            ->whereNotNull('readings.handed_in_at');
+            ->whereNotNull('readings.handed_in_at')
+            ->whereNotExists(static fn (Builder $own): Builder => $own
+                ->selectRaw('1')
+                ->from('case_swings')
+                ->join('recordings', 'recordings.id', '=', 'case_swings.recording_id')
+                ->join('users', 'users.golfer_id', '=', 'recordings.golfer_id')
+                ->whereColumn('case_swings.case_id', 'sitting_cases.case_id')
+                ->whereColumn('users.id', 'readings.user_id'));
     }
 
     /**

@@ -9,9 +9,19 @@ use App\Models\AuditEntry;
 /** Writes what happened into the record at once, within the transaction in which it happened. */
 final readonly class WriteRecord
 {
+    public function __construct(private SubjectKeys $keys)
+    {
+    }
+
     public function handle(Audited $event): void
     {
         $entry = $event->entry();
-        AuditEntry::note($entry->by, $entry->action, $entry->subject, $entry->details);
+        AuditEntry::note(
+            $entry->by,
+            $entry->action,
+            $entry->subject,
+            $entry->details,
+            $entry->personal === [] ? null : $this->keys->seal($entry->subject, $entry->personal),
+        );
     }
 }

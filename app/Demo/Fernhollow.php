@@ -14,6 +14,14 @@ use Core\Trace\DeviceClass;
 /** The invented scenario: a winter indoor calibration programme. Every person, place and number is made up. */
 final class Fernhollow
 {
+    public const ACADEMY = 'Fernhollow Golf Academy';
+
+    /** Coded, by what the rows below say. */
+    public const LIMITS = [
+        'healed lead ankle' => ['region' => 'ankle', 'side' => 'lead', 'severity' => 'careful', 'is_cleared' => true],
+        'senior, balance limit' => ['region' => 'balance', 'side' => null, 'severity' => 'avoid', 'is_cleared' => false],
+    ];
+
     public const PASSWORD = 'fernhollow-winter';
 
     /** Where a film's first picture stands in its recording: the camera was switched on a little later. */

@@ -20,6 +20,7 @@ use Core\Codebook\CodebookDocument;
 use Core\Motion\Handedness;
 use Core\Reading\CaseKind;
 use Core\Sight\Role;
+use Core\Sight\Scope;
 use Core\Sight\SittingKind;
 use Core\Simulation\GolferSpec;
 use Core\Simulation\Plant;
@@ -117,12 +118,12 @@ final class GrowDemo
                 'pseudonym' => self::name($chance, 2)." $g",
                 'handedness' => $hand->value,
             ]);
-            Consent::query()->create([
+            Consent::query()->insert(array_map(static fn (Scope $scope): array => [
                 'golfer_id' => $golfer->id,
-                'scope' => 'training',
+                'scope' => $scope->value,
                 'given_on' => now()->subDays(1800)->toDateString(),
                 'expires_on' => now()->addDays(700)->toDateString(),
-            ]);
+            ], [Scope::Lessons, Scope::StaffTraining, Scope::DebriefFilm]));
             $fault = $faults[$chance->between(0, count($faults) - 1)];
             for ($i = 0; $i < $each && count($ids) < $wanted; $i++) {
                 $swing = Swing::simulated(new GolferSpec(

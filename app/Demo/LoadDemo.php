@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace App\Demo;
 
 use App\Agreement\Actions\PublishRound;
+use App\Models\Academy;
 use App\Models\Call;
 use App\Models\Consent;
 use App\Models\Film;
 use App\Models\Golfer;
+use App\Models\GolferLimit;
 use App\Models\Reading;
 use App\Models\Recording;
 use App\Models\Sitting;
@@ -33,6 +35,7 @@ use Core\Reading\Presence;
 use Core\Reading\Reading as CoreReading;
 use Core\Reading\Stage;
 use Core\Sight\Role;
+use Core\Sight\Scope;
 use Core\Sight\SittingKind;
 use Core\Simulation\Flight;
 use Core\Simulation\Plant;
@@ -81,6 +84,13 @@ final class LoadDemo
     {
         $today = Carbon::now();
         Carbon::setTestNow($today->copy()->subDays(140));
+        Academy::query()->create([
+            'id' => Academy::ID,
+            'name' => Fernhollow::ACADEMY,
+            'zone' => config()->string('academy.zone'),
+            'letterhead' => Fernhollow::ACADEMY."\nWinter calibration programme",
+            'is_sample' => true,
+        ]);
         $password = Hash::make(Fernhollow::PASSWORD);
         foreach (Fernhollow::people() as [$name, $email, $role, $rater]) {
             $user = (new User())->forceFill([
@@ -179,6 +189,13 @@ final class LoadDemo
         }
     }
 
+    private function limit(Golfer $golfer, ?string $of): void
+    {
+        if ($of !== null) {
+            GolferLimit::query()->create(['golfer_id' => $golfer->id, ...Fernhollow::LIMITS[$of]]);
+        }
+    }
+
     /** @return list<User> */
     private function people(Role $role): array
     {
@@ -195,17 +212,20 @@ final class LoadDemo
         $spec = $row['spec'];
         $golfer = Golfer::query()->firstOrCreate(
             ['pseudonym' => $row['golfer']],
-            ['handedness' => $spec->hand->value, 'limits' => $row['limits']],
+            ['handedness' => $spec->hand->value],
         );
         if ($golfer->wasRecentlyCreated) {
-            Consent::query()->create([
-                'golfer_id' => $golfer->id,
-                'scope' => 'training',
-                'given_on' => now()->toDateString(),
-                'expires_on' => now()
-                    ->addDays($row['golfer'] === 'Redstart' ? 152 : 720)
-                    ->toDateString(),
-            ]);
+            foreach ([Scope::Lessons, Scope::StaffTraining, Scope::DebriefFilm] as $scope) {
+                Consent::query()->create([
+                    'golfer_id' => $golfer->id,
+                    'scope' => $scope,
+                    'given_on' => now()->toDateString(),
+                    'expires_on' => now()
+                        ->addDays($row['golfer'] === 'Redstart' ? 152 : 720)
+                        ->toDateString(),
+                ]);
+            }
+            $this->limit($golfer, $row['limits']);
         }
         $swing = Swing::simulated($spec);
         $recording = ($this->store)(

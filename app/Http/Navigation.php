@@ -26,7 +26,12 @@ final readonly class Navigation
         ],
         'study' => ['rounds' => ['rounds', 'rounds'], 'panel' => ['panel.index', 'panel']],
         'findings' => ['agreement' => ['agreement.index', 'agreement'], 'debrief' => ['debrief.index', 'debrief']],
-        'academy' => ['record' => ['record', 'record']],
+        'academy' => [
+            'people' => ['people', 'people'],
+            'golfers' => ['golfers', 'golfers'],
+            'record' => ['record', 'record'],
+            'settings' => ['academy', 'academy'],
+        ],
     ];
 
     /** Pages for those who do not run the academy; what is published to them opens from there. */
@@ -85,7 +90,15 @@ final readonly class Navigation
     /** @return list<string>|null null for who runs the academy; nothing for a role that nobody thought of */
     private function readersPages(): ?array
     {
-        return $this->user->isHeadCoach() ? null : self::READERS[$this->user->role->value] ?? [];
+        if ($this->user->isHeadCoach()) {
+            return null;
+        }
+        $own = self::READERS[$this->user->role->value] ?? [];
+
+        // An instructor who sits on the panel as well.
+        return $this->user->on_panel && ! in_array('panel', $own, true)
+            ? [...array_slice($own, 0, -1), 'panel', ...array_slice($own, -1)]
+            : $own;
     }
 
     /**

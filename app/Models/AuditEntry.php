@@ -12,6 +12,7 @@ use Illuminate\Support\Carbon;
  * @property string $action
  * @property string $subject
  * @property array<string, mixed> $details
+ * @property ?string $personal  sealed under the subject's own key
  * @property Carbon $created_at
  * @property ?User $user
  */
@@ -19,7 +20,7 @@ final class AuditEntry extends Model
 {
     public const UPDATED_AT = null;
 
-    protected $fillable = ['user_id', 'action', 'subject', 'details'];
+    protected $fillable = ['user_id', 'action', 'subject', 'details', 'personal'];
 
     /** @return array<string, string> */
     protected function casts(): array
@@ -34,13 +35,19 @@ final class AuditEntry extends Model
     }
 
     /** @param  array<string, mixed>  $details */
-    public static function note(?User $user, string $action, string $subject, array $details = []): void
-    {
+    public static function note(
+        ?User $user,
+        string $action,
+        string $subject,
+        array $details = [],
+        ?string $personal = null,
+    ): void {
         self::query()->create([
             'user_id' => $user?->id,
             'action' => $action,
             'subject' => $subject,
             'details' => $details,
+            'personal' => $personal,
         ]);
     }
 }

@@ -15,6 +15,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $public_id
  * @property int $user_id
  * @property int $golfer_id
+ * @property ?string $batch  of files that were sent together
  * @property string $format csv, bundle or c3d
  * @property string $file_name
  * @property string $path on the private disk
@@ -33,6 +34,7 @@ final class PendingImport extends Model
     protected $fillable = [
         'user_id',
         'golfer_id',
+        'batch',
         'format',
         'file_name',
         'path',

@@ -49,7 +49,14 @@ use Illuminate\Support\Collection;
  * @property ?string $points_clock_by
  * @property ?string $series
  * @property bool $is_cold
- * @property ?array{start_deg: float, curve_deg: float, height: string, strike: string, low_point_cm: float|null} $outcome  what the ball did
+ * @property ?array<string, mixed> $outcome  what the ball did
+ * @property ?float $loft_deg
+ * @property ?int $effort_pct  share of full speed
+ * @property ?bool $has_ball
+ * @property ?string $size  how far back the arms went
+ * @property ?int $place  in its series
+ * @property int $facts_version  counts what was set right about it
+ * @property ?Carbon $facts_changed_at
  * @property ?Carbon $erased_at  when film and trace were taken out; what was said of it stays
  * @property Carbon $created_at
  * @property Golfer $golfer
@@ -87,6 +94,11 @@ final class Recording extends Model
         'is_cold',
         'outcome',
         'erased_at',
+        'loft_deg',
+        'effort_pct',
+        'has_ball',
+        'size',
+        'place',
     ];
 
     protected $attributes = [
@@ -94,6 +106,7 @@ final class Recording extends Model
         'points_offset_s' => 0.0,
         'points_drift_ppm' => 0.0,
         'is_cold' => false,
+        'facts_version' => 0,
     ];
 
     /** @return list<string> */
@@ -121,6 +134,12 @@ final class Recording extends Model
             'points_clock_uncertainty_s' => 'float',
             'is_cold' => 'boolean',
             'outcome' => 'array',
+            'loft_deg' => 'float',
+            'effort_pct' => 'integer',
+            'has_ball' => 'boolean',
+            'place' => 'integer',
+            'facts_version' => 'integer',
+            'facts_changed_at' => 'datetime',
             'erased_at' => 'datetime',
         ];
     }

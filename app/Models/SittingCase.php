@@ -127,6 +127,15 @@ final class SittingCase extends Model
             : $swing->position.($swing->recording->is_cold ? ', cold' : '');
     }
 
+    /** Whether a swing of it is this person's own. */
+    public function isOf(User $person): bool
+    {
+        return $person->golfer_id !== null &&
+            $this->swings->contains(
+                static fn (CaseSwing $s): bool => $s->recording->golfer_id === $person->golfer_id,
+            );
+    }
+
     /** @return list<View> the filmed views that every swing has; none where the figure stands for film */
     public function filmedViews(): array
     {

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Academy\Http\SessionController;
+use App\Academy\OutboxTransport;
+use App\Academy\Policies\AcademyPolicy;
 use App\Agreement\Actions\ComputeResult;
 use App\Agreement\Actions\ExportRound;
 use App\Agreement\Actions\PublishRound;
@@ -20,9 +23,9 @@ use App\Http\Components\Grade;
 use App\Http\Components\Layout;
 use App\Http\Components\StageHead;
 use App\Http\Components\Term;
+use App\Models\Academy;
 use App\Models\AuditEntry;
 use App\Models\CaptureSession;
-use App\Models\Casts\Cell;
 use App\Models\CaughtSwing;
 use App\Models\CodebookVersion;
 use App\Models\Device;
@@ -33,11 +36,14 @@ use App\Models\PendingImport;
 use App\Models\Reading;
 use App\Models\Recording;
 use App\Models\Sitting;
+use App\Models\Undo;
+use App\Models\User;
 use App\Models\Work;
 use App\Operations\Policies\AuditEntryPolicy;
 use App\Panel\Actions\BuildKey;
 use App\Panel\Policies\KeyEntryPolicy;
 use App\Shelf\AcademyNorms;
+use App\Shelf\Actions\ChangeFacts;
 use App\Shelf\Actions\MeasureRecording;
 use App\Shelf\Actions\MeasureWhatIsStale;
 use App\Shelf\Actions\RestartConversions;
@@ -53,6 +59,8 @@ use App\Sittings\Actions\OpenRound;
 use App\Sittings\Policies\ReadingPolicy;
 use App\Sittings\Policies\SittingPolicy;
 use App\Time\Clock;
+use App\Undo\Policies\UndoPolicy;
+use App\Undo\Undos;
 use App\Words\Wording;
 use App\Works\Doers;
 use App\Works\Policies\WorkPolicy;
@@ -70,6 +78,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Log;
+use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\ServiceProvider;
@@ -92,6 +101,8 @@ final class AppServiceProvider extends ServiceProvider
         PendingImport::class => PendingImportPolicy::class,
         CodebookVersion::class => CodebookVersionPolicy::class,
         AuditEntry::class => AuditEntryPolicy::class,
+        Academy::class => AcademyPolicy::class,
+        Undo::class => UndoPolicy::class,
     ];
 
     public function register(): void
@@ -121,6 +132,9 @@ final class AppServiceProvider extends ServiceProvider
             WorkKind::Export->value => static fn (Work $work, Progress $progress) => $app
                 ->make(ExportRound::class)
                 ->carryOut($work->sitting()->firstOrFail(), $progress),
+        ]));
+        $this->app->bind(Undos::class, static fn (Container $app): Undos => new Undos([
+            'facts' => static fn (array $payload, User $by) => $app->make(ChangeFacts::class)->back($payload, $by),
         ]));
         $this->app->scoped(Codebooks::class);
         $this->app->scoped(AcademyNorms::class);
@@ -169,10 +183,22 @@ final class AppServiceProvider extends ServiceProvider
         RateLimiter::for(
             'login',
             static fn (Request $request): array => [
-                Limit::perMinute(8)->by(Str::lower(Cell::text($request->input('email'))).'|'.$request->ip()),
+                Limit::perMinute(8)->by(self::address($request).'|'.$request->ip()),
                 Limit::perMinute(60)->by((string) $request->ip()),
             ],
         );
+        // Asked again for a password or a code: few tries, whoever's they are. Letters: no flood of them.
+        RateLimiter::for('code', static fn (Request $request): array => [
+            Limit::perMinute(8)->by('code|'.self::whose($request)),
+            Limit::perMinute(30)->by('code|'.$request->ip()),
+        ]);
+        RateLimiter::for('letters', static fn (Request $request): array => [
+            Limit::perHour(5)->by('letters|'.self::address($request)),
+            Limit::perHour(60)->by('letters|'.$request->ip()),
+        ]);
+        RateLimiter::for('links', static fn (Request $request): Limit => Limit::perMinute(30)->by(
+            'links|'.$request->ip(),
+        ));
         RateLimiter::for(
             'ingest',
             static fn (Request $request): Limit => Limit::perMinute(3000)->by((string) $request->bearerToken()),
@@ -187,6 +213,7 @@ final class AppServiceProvider extends ServiceProvider
                 app(MeasureWhatIsStale::class)();
             }
         });
+        Mail::extend('outbox', static fn (): OutboxTransport => new OutboxTransport());
         Event::listen(Audited::class, WriteRecord::class);
         Event::listen(
             static fn (FilmArrived $arrived) => FilmConversion::dispatch($arrived->film)->afterCommit(),
@@ -197,5 +224,26 @@ final class AppServiceProvider extends ServiceProvider
         foreach (self::POLICIES as $model => $policy) {
             Gate::policy($model, $policy);
         }
+    }
+
+    /** The address that a form speaks of, whatever was sent in its place. */
+    private static function address(Request $request): string
+    {
+        $email = $request->input('email');
+
+        return is_string($email) ? Str::lower($email) : '';
+    }
+
+    /** Whose password or code is asked for: of who is here, or of who has still to give a code. */
+    private static function whose(Request $request): string
+    {
+        $owes = $request->session()->get(SessionController::OWES);
+        $user = $request->user();
+
+        return match (true) {
+            $user instanceof User => (string) $user->id,
+            is_array($owes) && is_int($owes[0] ?? null) => (string) $owes[0],
+            default => $request->session()->getId(),
+        };
     }
 }

@@ -14,6 +14,7 @@ use App\Models\SittingCase;
 use App\Models\User;
 use Core\Reading\Stage;
 use Core\Sight\Place;
+use Core\Sight\Scope;
 use Core\Sight\Sight;
 use Core\Sight\SittingKind;
 use Core\Sight\SittingState;
@@ -35,8 +36,7 @@ final class Onlooker
     /** @var array<int, list<Place>>|null by recording */
     private ?array $places = null;
 
-    /** @var array<int, array{consents: bool, held: bool}> by recording */
-    private array $facts = [];
+    private readonly RecordingFacts $facts;
 
     /** @var array<int, Standing> by recording */
     private array $standings = [];
@@ -46,6 +46,7 @@ final class Onlooker
 
     public function __construct(private readonly User $user)
     {
+        $this->facts = new RecordingFacts($user);
     }
 
     /**
@@ -66,18 +67,7 @@ final class Onlooker
 
     public function standing(int $recording): Standing
     {
-        if (! isset($this->standings[$recording])) {
-            $this->know([$recording]);
-            $fact = $this->facts[$recording];
-            $this->standings[$recording] = new Standing(
-                $fact['consents'],
-                $fact['held'],
-                $this->user->isHeadCoach(),
-                $this->places()[$recording] ?? [],
-            );
-        }
-
-        return $this->standings[$recording];
+        return $this->standings[$recording] ??= $this->facts->standing($recording, $this->places()[$recording] ?? []);
     }
 
     public function sees(Recording|int $recording, Thing $thing = Thing::Numbers): bool
@@ -192,7 +182,11 @@ final class Onlooker
     /** @return Builder<Recording> the recordings that this person may put on the Bench */
     public function recordings(): Builder
     {
-        $query = Recording::query()->whereNull('erased_at')->whereHas('golfer', static fn ($q) => $q->consenting());
+        $uses = $this->user->isHeadCoach() ? [Scope::Lessons, Scope::StaffTraining] : [Scope::StaffTraining];
+        $query = Recording::query()
+            ->whereNull('erased_at')
+            ->whereHas('golfer', static fn ($q) => $q->consenting(...$uses))
+            ->when($this->user->golfer_id, static fn (Builder $q, int $own) => $q->where('golfer_id', '<>', $own));
         $hidden = $shown = [];
         foreach ($this->places() as $id => $places) {
             $standing = new Standing(true, true, $this->user->isHeadCoach(), $places);
@@ -206,6 +200,12 @@ final class Onlooker
         return $this->user->isHeadCoach()
             ? $query->whereNotIn('recordings.id', $hidden)
             : $query->whereIn('recordings.id', $shown);
+    }
+
+    /** @return Builder<Recording> those of them that may be put before readers */
+    public function readable(): Builder
+    {
+        return $this->recordings()->whereHas('golfer', static fn ($q) => $q->consenting(Scope::StaffTraining));
     }
 
     /** @return list<int> recordings that are hidden from this person whatever the role */
@@ -225,7 +225,7 @@ final class Onlooker
      */
     public function begins(Sitting $sitting): ?Carbon
     {
-        $of = $this->progress($sitting->id);
+        $of = $this->progress($sitting);
         $at =
             $of['left'][2] === 0 || $of['left'][1] > 0 || $of['last'] === null
                 ? null
@@ -236,7 +236,7 @@ final class Onlooker
 
     private function turn(Reading $reading): Turn
     {
-        $of = $this->progress($reading->case->sitting_id);
+        $of = $this->progress($reading->case->sitting);
         $open = $reading->case->sitting->state === SittingState::Open;
         $begun =
             $reading->case->part === 1 ||
@@ -247,6 +247,7 @@ final class Onlooker
         return new Turn(
             $reading->stage, $reading->handed_in_at !== null, $reading->arm->film, $reading->arm->trace,
             $of['twice'], $open ? $of['left'][1] + $of['left'][2] : 0, $begun, $reading->case->withdrawn_at !== null,
+            $reading->case->sitting->kind === SittingKind::Review,
         );
     }
 
@@ -256,11 +257,13 @@ final class Onlooker
      * @return array{left: array{1: int, 2: int}, last: ?string, twice: bool}  left: still to be handed in, by part;
      *     last: when the newest of the first part was handed in
      */
-    private function progress(int $sitting): array
+    private function progress(Sitting $of): array
     {
+        $sitting = $of->id;
         if (isset($this->progress[$sitting])) {
             return $this->progress[$sitting];
         }
+        $review = $of->kind === SittingKind::Review;
         $rows = DB::table('readings')
             ->join('sitting_cases', 'sitting_cases.id', '=', 'readings.sitting_case_id')
             ->join('case_swings', 'case_swings.case_id', '=', 'sitting_cases.case_id')
@@ -290,8 +293,7 @@ final class Onlooker
             ->groupBy('id')
             ->filter(
                 fn ($swings): bool => $swings->every(
-                    fn ($s): bool => $this->facts[Cell::int($s->recording_id)]['consents'] &&
-                        $this->facts[Cell::int($s->recording_id)]['held'],
+                    fn ($s): bool => $this->facts->mayBeAsked(Cell::int($s->recording_id), $review),
                 ),
             );
 
@@ -332,26 +334,10 @@ final class Onlooker
         return array_map($this->standing(...), $ids);
     }
 
-    /**
-     * Fetches the facts of these recordings at once.
-     *
-     * @param  list<int>  $ids
-     */
+    /** @param  list<int>  $ids  whose facts are fetched at once */
     public function know(array $ids): void
     {
-        $ids = array_values(array_filter($ids, fn (int $id): bool => ! isset($this->facts[$id])));
-        if ($ids === []) {
-            return;
-        }
-        $consenting = Recording::query()
-            ->whereKey($ids)
-            ->whereHas('golfer', static fn ($q) => $q->consenting())
-            ->pluck('id')
-            ->flip();
-        $held = Recording::query()->whereKey($ids)->whereNull('erased_at')->pluck('id')->flip();
-        foreach ($ids as $id) {
-            $this->facts[$id] = ['consents' => $consenting->has($id), 'held' => $held->has($id)];
-        }
+        $this->facts->know($ids);
     }
 
     /** @return array<int, list<Place>> */

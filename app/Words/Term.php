@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Words;
 
+use App\Models\Golfer;
+use App\Models\GolferLimit;
 use Core\Codebook\Shown;
 use Core\Consensus\Grade;
 use Core\Measurement\Measure;
@@ -76,6 +78,26 @@ final class Term
         };
     }
 
+    /** What a golfer's body is to be spared today, in a line; null where nothing is known. */
+    public static function limits(Golfer $golfer): ?string
+    {
+        $said = [
+            ...$golfer->limitsInForce->map(self::limit(...))->all(),
+            ...$golfer->limits === null ? [] : [$golfer->limits],
+        ];
+
+        return $said === [] ? null : implode('; ', $said);
+    }
+
+    public static function limit(GolferLimit $limit): string
+    {
+        return self::line($limit->side === null ? 'limits.one' : 'limits.one-sided', [
+            'side' => $limit->side === null ? '' : self::line("limits.sides.{$limit->side->value}"),
+            'region' => self::line("limits.regions.{$limit->region->value}"),
+            'severity' => self::line("limits.severities.{$limit->severity->value}"),
+        ]);
+    }
+
     public static function flight(BallFlight $flight): string
     {
         $degrees = static fn (float $angle): array => ['degrees' => Written::fixed(abs($angle), 0)];
@@ -91,6 +113,13 @@ final class Term
                 : self::line('flight.low-point.'.($low >= 0 ? 'ahead' : 'behind'), [
                     'cm' => Written::fixed(abs($low), 0),
                 ]),
+            'path' => $flight->pathDeg === null
+                ? ''
+                : self::line('flight.path.'.($flight->pathDeg >= 0 ? 'push' : 'pull'), $degrees($flight->pathDeg)),
+            'attack' => $flight->attackDeg === null
+                ? ''
+                : self::line('flight.attack.'.($flight->attackDeg >= 0 ? 'up' : 'down'), $degrees($flight->attackDeg)),
+            'turf' => $flight->turf === null ? '' : self::line("flight.turf.{$flight->turf->value}"),
         ]);
     }
 

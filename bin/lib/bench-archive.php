@@ -24,7 +24,7 @@ $swings = array_map(
 );
 $tables = [
     'golfers' => [['Wren', 'right', '', 'false']],
-    'consents' => [['Wren', 'training', '2020-01-01', '2099-01-01', '']],
+    'consents' => [['Wren', 'staff-training', '2020-01-01', '2099-01-01', '']],
     'recordings' => [],
     'stations' => [],
 ];

@@ -34,7 +34,7 @@ $long = array_map(static function (array $v): array {
 $golfer = Golfer::query()->create(['pseudonym' => 'Bench', 'handedness' => 'right']);
 Consent::query()->create([
     'golfer_id' => $golfer->id,
-    'scope' => 'training',
+    'scope' => 'staff-training',
     'given_on' => now()->toDateString(),
     'expires_on' => now()->addYear()->toDateString(),
 ]);

@@ -1,6 +1,7 @@
 // Copies the distributed files of third-party packages, with their licences, from node_modules into
 // public/vendor, so that a server needs no Node to run the application.
-import { cpSync, mkdirSync, rmSync } from 'node:fs';
+import { cpSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { gzipSync } from 'node:zlib';
 import { fileURLToPath } from 'node:url';
 
 const root = fileURLToPath(new URL('../../', import.meta.url));
@@ -15,6 +16,10 @@ const files = {
     ['uplot/dist/uPlot.min.css', 'uPlot.min.css'],
     ['uplot/LICENSE', 'LICENSE'],
   ],
+  qrcode: [
+    ['qrcode-generator/dist/qrcode.mjs', 'qrcode.mjs'],
+    ['qrcode-generator/README.md', 'README.md'],
+  ],
   font: [
     [`${font}/files/atkinson-hyperlegible-next-latin-wght-normal.woff2`, 'next-latin.woff2'],
     [`${font}/files/atkinson-hyperlegible-next-latin-ext-wght-normal.woff2`, 'next-latin-ext.woff2'],
@@ -27,3 +32,10 @@ for (const [name, list] of Object.entries(files)) {
   mkdirSync(`${root}public/vendor/${name}`, { recursive: true });
   for (const [from, to] of list) cpSync(`${root}node_modules/${from}`, `${root}public/vendor/${name}/${to}`);
 }
+
+// Passwords that are tried first, one a line; the server reads it, so it lies beside what the server reads.
+const words = '@zxcvbn-ts/language-common';
+const common = JSON.parse(readFileSync(`${root}node_modules/${words}/src/passwords.json`, 'utf8'));
+mkdirSync(`${root}resources/passwords`, { recursive: true });
+writeFileSync(`${root}resources/passwords/common.txt.gz`, gzipSync(common.join('\n'), { level: 9, mtime: 0 }));
+cpSync(`${root}node_modules/${words}/LICENSE.txt`, `${root}resources/passwords/LICENSE.txt`);

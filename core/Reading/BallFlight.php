@@ -8,7 +8,8 @@ use Core\CoreException;
 
 /**
  * What the ball did, by words that hold for either hand: angles are positive to the side a push or a fade goes to,
- * degrees; low point in cm, positive ahead of the ball.
+ * degrees; low point in cm, positive ahead of the ball. Path and attack, where a device gave them, are the club's at the
+ * ball: to the push side and upward are positive.
  */
 final readonly class BallFlight
 {
@@ -23,9 +24,16 @@ final readonly class BallFlight
         public string $height,
         public string $strike,
         public ?float $lowPointCm = null,
+        public ?float $pathDeg = null,
+        public ?float $attackDeg = null,
+        public ?Turf $turf = null,
     ) {
-        if (abs($startDeg) > 45.0 || abs($curveDeg) > 60.0 || abs($lowPointCm ?? 0.0) > 40.0) {
-            throw ReadingException::because('ball-off');
+        $angles = [[$startDeg, 45.0], [$curveDeg, 60.0], [$lowPointCm, 40.0], [$pathDeg, 30.0], [$attackDeg, 30.0]];
+        foreach ($angles as [$value, $most]) {
+            // The JIT takes a comparison with NaN for its opposite: asked for by name.
+            if ($value !== null && (! is_finite($value) || abs($value) > $most)) {
+                throw ReadingException::because('ball-off');
+            }
         }
         if (! in_array($height, self::HEIGHTS, true) || ! in_array($strike, self::STRIKES, true)) {
             throw ReadingException::because('ball-words', strikes: implode(', ', self::STRIKES));
@@ -52,10 +60,18 @@ final readonly class BallFlight
             $word('height'),
             $word('strike'),
             isset($data['low_point_cm']) ? $number('low_point_cm') : null,
+            isset($data['path_deg']) ? $number('path_deg') : null,
+            isset($data['attack_deg']) ? $number('attack_deg') : null,
+            isset($data['turf']) ? Turf::tryFrom($word('turf')) : null,
         );
     }
 
-    /** @return array{start_deg: float, curve_deg: float, height: string, strike: string, low_point_cm: float|null} */
+    /**
+     * What a device or a person did not say is left out, but for the low point, which always stood there.
+     *
+     * @return array{start_deg: float, curve_deg: float, height: string, strike: string, low_point_cm: float|null,
+     *     path_deg?: float, attack_deg?: float, turf?: string}
+     */
     public function toArray(): array
     {
         return [
@@ -64,6 +80,9 @@ final readonly class BallFlight
             'height' => $this->height,
             'strike' => $this->strike,
             'low_point_cm' => $this->lowPointCm,
+            ...$this->pathDeg === null ? [] : ['path_deg' => $this->pathDeg],
+            ...$this->attackDeg === null ? [] : ['attack_deg' => $this->attackDeg],
+            ...$this->turf === null ? [] : ['turf' => $this->turf->value],
         ];
     }
 

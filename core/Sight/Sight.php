@@ -26,8 +26,9 @@ final readonly class Sight
     public static function ofRecording(Standing $s): self
     {
         return match (true) {
-            ! $s->consents => self::nothing(Why::Consent),
+            ! $s->isOpen() => self::nothing(Why::Consent),
             ! $s->held => self::nothing(Why::Erased),
+            $s->own => self::nothing(Why::Own),
             $s->hiddenBy() !== null => self::nothing($s->hiddenBy()),
             $s->leads => self::these(Thing::Film, Thing::Trace, Thing::Context, Thing::Flight, Thing::Numbers),
             $s->isPublished() => self::these(
@@ -49,7 +50,7 @@ final readonly class Sight
      */
     public static function ofResult(Standing $s, int $sitting, SittingKind $kind, SittingState $state): self
     {
-        $of = self::ofRecording($s);
+        $of = $s->consents ? self::ofRecording($s) : self::nothing(Why::Consent);
         if ($of->things === []) {
             return $of;
         }
@@ -73,6 +74,7 @@ final readonly class Sight
             ! $s->consents => self::nothing(Why::Consent),
             ! $s->held => self::nothing(Why::Erased),
             $turn->withdrawn => self::nothing(Why::NotTheirs),
+            $s->own && ! $turn->review => self::nothing(Why::Own),
             ! $turn->begun => self::nothing(Why::TooSoon),
             $turn->stage === Stage::Blind && ! $turn->handedIn => self::these(...$shown),
             $turn->repeats && $turn->left > 0 => self::nothing(Why::Others),

@@ -8,13 +8,27 @@ namespace Core\Sight;
 final readonly class Standing
 {
     /**
-     * @param  bool  $consents  whether the golfer's consent covers this use today
+     * @param  bool  $consents  whether the golfer agrees today that the staff read it
      * @param  bool  $held  whether film and trace are held, and not erased
      * @param  bool  $leads  whether the person is a head coach
      * @param  list<Place>  $places  in sittings where the person has a seat
+     * @param  bool  $lessons  whether the golfer agrees today that who teaches looks at it
+     * @param  bool  $own  whether the golfer is this person
      */
-    public function __construct(public bool $consents, public bool $held, public bool $leads, public array $places = [])
+    public function __construct(
+        public bool $consents,
+        public bool $held,
+        public bool $leads,
+        public array $places = [],
+        public bool $lessons = false,
+        public bool $own = false,
+    ) {
+    }
+
+    /** Whether anything agreed to lets this person look at it outside a sitting. */
+    public function isOpen(): bool
     {
+        return $this->consents || ($this->leads && $this->lessons);
     }
 
     /** The strongest reason for which it is to be seen on the own sheet only; null where none is. */

@@ -15,6 +15,7 @@ final readonly class Turn
      * @param  bool  $repeats  whether the sitting asks about some of its cases twice
      * @param  int  $left  blind readings that this person has still to hand in there, in whichever part
      * @param  bool  $begun  whether the reading's part has begun for this person
+     * @param  bool  $review  whether the sitting is a private review of the person's own
      */
     public function __construct(
         public Stage $stage,
@@ -25,6 +26,7 @@ final readonly class Turn
         public int $left = 0,
         public bool $begun = true,
         public bool $withdrawn = false,
+        public bool $review = false,
     ) {
     }
 }

@@ -2,6 +2,7 @@
 
 // A device at work.
 return [
+    'more' => 'More of the swing',
     'page' => 'Capture',
     'not-arrived' => ':ms ms of the last ten seconds have not arrived.',
     'sends' => 'What the device sends',

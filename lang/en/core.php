@@ -75,6 +75,7 @@ return [
         'condition' => 'A condition is [measure, operator, threshold] with an operator out of < <= > >= is not.',
         'no-measure' => 'No measurement is called \':key\'.',
         'threshold' => 'The threshold of \':name :op\' has the wrong type.',
+        'limit-side' => 'A limit of the :region is on a side where there are two, and on none where there is one.',
         'version' => 'A codebook needs a \'version\' of letters, digits and dots.',
         'part' => 'A codebook needs \':part\', by key.',
         'key' => '\':key\' under \':part\' is no key of small letters, digits and hyphens with an object.',

@@ -1,6 +1,39 @@
 <?php
 
-// Logging in.
-return ['page' => 'Log in', 'address' => 'Address', 'password' => 'Password', 'act' => 'Log in',
+// Logging in, and what letters lead to.
+return [
+    'page' => 'Log in',
+    'address' => 'Address',
+    'password' => 'Password',
+    'act' => 'Log in',
     'refused' => 'That address and password do not go together.',
+    'too-late' => 'That took too long. Begin again.',
+    'forgotten' => 'I have forgotten my password',
+    'forgotten-page' => 'A new password',
+    'forgotten-says' => 'A letter with a link goes to your address. The link holds for an hour.',
+    'forgotten-act' => 'Send it',
+    'code' => [
+        'page' => 'One more code',
+        'label' => 'Code',
+        'hint' => 'Six figures from your program for codes, or one of your recovery codes.',
+        'act' => 'Go on',
+        'back' => 'Begin again',
+        'refused' => 'That code is wrong, too old, or was used already.',
+    ],
+    'reset' => [
+        'page' => 'Choose a new password',
+        'says' => 'Wherever you are logged in now, you will be logged out.',
+        'act' => 'Keep it',
+    ],
+    'change' => [
+        'page' => 'Change of address',
+        'address-from' => 'Shall you be reached at :email from now on, and no longer here?',
+        'address-to' => 'Is :email your address?',
+        'act' => 'Yes',
+    ],
+    'over' => [
+        'page' => 'This link is over',
+        'says' => 'It was used already, is too old, or a newer one was sent. Nothing was changed. '
+            .'Ask for another one where this one came from.',
+    ],
 ];

@@ -2,6 +2,30 @@
 
 // What was done.
 return [
+    'undone' => 'Taken back: it is as it was.',
+    'academy' => [
+        'kept' => 'Kept.',
+        'invited' => ':name is invited.',
+        'invitation-withdrawn' => 'The invitation of :name was taken back.',
+        'disabled' => ':name is kept out.',
+        'left' => 'Done. What was read and said stays.',
+        'enabled' => ':name is let in again.',
+        'reset-sent' => 'A link for a new password has gone to :name.',
+        'reset-asked' => 'If somebody with this address is here, a letter has gone there.',
+        'password-changed' => 'The password is changed. Log in with it.',
+        'password-changed-here' => 'The password is changed. Everywhere else you are logged out.',
+        'address-asked' => 'If this address is free, letters have gone to both.',
+        'address-half' => 'Noted. The other address has still to say yes.',
+        'address-changed' => 'The address is changed. Log in with the new one.',
+        'session-ended' => 'Ended.',
+        'factor-dropped' => 'The second factor is ended.',
+        'factor-of-dropped' => 'The second factor of :name is ended; a letter tells them.',
+        'golfer-taken-up' => ':golfer is taken up. Before a swing may be used, record what the golfer agrees to.',
+        'limit-ended' => 'Noted that it has ended.',
+        'consent-recorded' => 'Recorded what :golfer agrees to.',
+        'consent-withdrawn' => 'Taken back. From now on nothing of it is used.',
+        'group-dropped' => 'The group “:name” was taken away; its people stay.',
+    ],
     'agreement' => [
         'published' => 'Published.',
         'exported' => 'The files are written; take them below.',

@@ -17,6 +17,9 @@ return [
         'agreement' => 'Agreement',
         'debrief' => 'Debrief',
         'record' => 'Record',
+        'people' => 'People',
+        'golfers' => 'Golfers',
+        'settings' => 'The academy',
     ],
     // As those call them who read.
     'own' => ['today' => 'Today', 'agreement' => 'My results', 'panel' => 'Panel', 'codebook' => 'Codebook'],

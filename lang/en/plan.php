@@ -2,6 +2,8 @@
 
 // Planning a round, in steps.
 return [
+    'groups' => 'All of',
+    'on-panel' => ':name, on the panel too',
     'page' => 'Plan a round',
     'rounds' => 'Rounds',
     'steps' => [

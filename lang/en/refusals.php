@@ -2,8 +2,32 @@
 
 // Why something was refused: what happened, what was kept, what to do.
 return [
+    'undo' => ['over' => 'The minute is over, or it was taken back already. Nothing was changed.'],
     // What was kept as a sentence before it was kept as a line.
     'worded-then' => ':words',
+    'academy' => [
+        'begun-already' => 'The academy has begun already. Log in, or ask its head coach for an invitation.',
+        'last-head-coach' => ':name is the only head coach: somebody has to run the academy. Make somebody else head '
+            .'coach first. Nothing was changed.',
+        'address-taken' => 'Somebody with the address :email is here already. Nothing was changed.',
+        'is-here-already' => ':name is here already. Nothing was changed.',
+        'is-not-here' => ':name is not here. Nothing was changed.',
+        'is-not-disabled' => ':name is not disabled. Nothing was changed.',
+        'link-used' => 'This link was used already. Nothing was changed.',
+        'code-wrong' => 'That code is not the one that is shown now. Nothing was changed; try the next one.',
+        'golfer-is-another' => 'That golfer is somebody else already. Nothing was changed.',
+        'group-is-there' => 'There is a group “:name” of this kind already. Nothing was changed.',
+        'swings-of-other-hand' => ':golfer has swings that were read as :hand-handed ones. Take up a second golfer for the '
+            .'other hand. Nothing was changed.',
+        'pseudonym-taken' => '“:pseudonym” is a golfer already. Nothing was changed; choose another name.',
+        'pseudonym-is-a-name' => '“:pseudonym” is the name of somebody who works here. A pseudonym is nobody’s. Nothing '
+            .'was changed.',
+        'guardian-wanted' => ':golfer is, or may be, a minor: without a guardian there is no consent. Nothing was recorded.',
+        'no-paper' => 'That file is no PDF, JPG or PNG. Nothing was recorded.',
+        'paper-unreadable' => 'The form’s file is gone, or lies under a key that this application does not have.',
+        'no-sample' => 'There is no sample to clear away. Nothing was changed.',
+        'other-name' => 'That is not its name, “:name”. Nothing was cleared.',
+    ],
     'agreement' => [
         'export-could-not-written' => 'The export could not be written.',
         'export-could-not-finished' => 'The export could not be finished: the disk may be full.',
@@ -44,6 +68,8 @@ return [
         'here-archive-two-people' => ':pseudonym is :handedness-handed here and :handedness-too-handed in the '
             .'archive: two '
             .'people under one name. Nothing was stored.',
+        'consents-csv-no-scope' => 'consents.csv has a consent of :pseudonym to \':scope\', which is no use that is known; '
+            .'nothing was stored.',
         'consents-csv-speaks-whom' => 'consents.csv speaks of :pseudonym, whom golfers.csv does not know; nothing was '
             .'stored.',
         'consents-csv-consent-whose' => 'consents.csv has a consent of :pseudonym whose dates make no span; '
@@ -64,6 +90,8 @@ return [
             .'nobody, so there is nothing to rule on.',
     ],
     'shelf' => [
+        'facts-changed-meanwhile' => 'Somebody has changed these facts since. Nothing was changed; look at them as they '
+            .'are now.',
         'interrupted' => 'Interrupted; it is tried again.',
         'no-film' => 'This is not a film: mp4, mov and webm files are taken.',
         'film-too-large' => 'The film has :mb MB; at most :most MB are taken. Cut it to the swing, or film in '

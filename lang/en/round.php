@@ -2,6 +2,12 @@
 
 // One round.
 return [
+    'left-out' => 'left out',
+    'own' => [
+        'title' => 'Own swings',
+        'person' => '{1} one case is not put before :name, whose own swing it is|'
+            .'[2,*] :count cases are not put before :name, whose own swings they are',
+    ],
     'rounds' => 'Rounds',
     'title' => [
         'draft' => ':round is a draft',

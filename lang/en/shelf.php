@@ -2,6 +2,7 @@
 
 // The Shelf: recordings by golfer and session.
 return [
+    'tick' => 'Tick swing :swing of :golfer, :club',
     'page' => 'Shelf',
     'title' => '{1} One recording|[2,*] :count recordings in :sessions sessions',
     'title-some' => ':count of :total recordings',

@@ -31,6 +31,7 @@ $areas = [
     'Words',
     'Sight',
     'Http',
+    'Undo',
     'Works',
     'Academy',
     'Codebook',

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Academy\Http;
 
+use Closure;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Foundation\Http\FormRequest;
 
 /** An address and a password. */
@@ -18,11 +20,13 @@ final class LoginRequest extends FormRequest
         ];
     }
 
-    /** @return array{email: string, password: string} */
+    /** @return array{email: Closure, password: string} */
     public function credentials(): array
     {
+        $email = mb_strtolower($this->string('email')->trim()->value());
+
         return [
-            'email' => $this->string('email')->value(),
+            'email' => static fn (Builder $q) => $q->whereRaw('lower(email) = ?', [$email]),
             'password' => $this->string('password')->value(),
         ];
     }

@@ -7,6 +7,7 @@ namespace App\Agreement\Pages;
 use App\Agreement\KeptFigures;
 use App\Agreement\RoundExport;
 use App\Codebook\Codebooks;
+use App\Models\Academy;
 use App\Models\Enums\WorkKind;
 use App\Models\Enums\WorkState;
 use App\Models\Sitting;
@@ -63,13 +64,13 @@ final readonly class AgreementPage
             'open' => $open,
             'title' => $this->title($round, $figures, $open),
             'about' => $this->about($round, $figures),
-            'erased' => $round->erasedAt()?->timezone(config()->string('academy.zone'))->format('j F Y'),
+            'erased' => $round->erasedAt()?->timezone(Academy::zone())->format('j F Y'),
             'older' => $result->core_version !== Version::CURRENT || ! $result->isOfThisFormat(),
             'export' => $this->files($round, $open),
             'tabs' => self::tabs($round, $part, $open ? self::PARTS : self::OWN_PARTS),
             'rounds' => $this->rounds($user, $round),
             'computed' => __('agreement.computed', [
-                'at' => $result->updated_at->timezone(config()->string('academy.zone'))->format('j F Y, H:i'),
+                'at' => $result->updated_at->timezone(Academy::zone())->format('j F Y, H:i'),
                 'core' => $result->core_version,
                 'inputs' => substr($result->inputs_checksum, 0, 12),
                 'resamples' => Written::fixed($figures->bootstrap, 0),

@@ -12,6 +12,8 @@ use App\Shelf\Pages\FilmRows;
 use App\Words\Term;
 use App\Works\Works;
 use Core\Codebook\Codebook;
+use Core\Drawing\FlightShape;
+use Core\Motion\Handedness;
 use Core\Number\Written;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\Gate;
@@ -34,7 +36,7 @@ final readonly class BenchPage
     /** @return array<string, mixed> */
     public function of(Recording $recording, string $lens, User $user): array
     {
-        $recording->loadMissing(['golfer', 'films', 'measured', 'stations', 'views', 'motion']);
+        $recording->loadMissing(['golfer.limitsInForce', 'films', 'measured', 'stations', 'views', 'motion']);
         $measured = $recording->measured ?? throw new \LogicException('not measured yet');
         $codebook = $this->codebooks->current($lens, $recording->club, $recording->swing);
         $series = $this->spreads->swings($recording, $user);
@@ -60,6 +62,7 @@ final readonly class BenchPage
             'stations' => $this->stations->of($recording),
             'clock' => BenchClock::ofRecording($recording),
             'films' => FilmRows::ofRecording($recording),
+            'flight' => self::flight($recording),
         ];
     }
 
@@ -72,7 +75,7 @@ final readonly class BenchPage
             (string) __("bench.about.hand.$golfer->handedness"),
             (string) __('bench.about.swing', ['swing' => $recording->swing]),
             (string) $recording->shape === '' ? null : (string) __('bench.about.plays', ['shape' => $recording->shape]),
-            $golfer->limits,
+            Term::limits($golfer),
             (string) __('bench.about.device', [
                 'device' => Term::device($recording->deviceClass()),
                 'rate' => Written::fixed($recording->rate_hz, 0),
@@ -81,6 +84,17 @@ final readonly class BenchPage
                 ? null
                 : (string) __('bench.about.series', ['series' => $recording->series, 'count' => $series->count()]),
         ], static fn (?string $part): bool => $part !== null && $part !== ''));
+    }
+
+    /** @return array{shape: FlightShape, says: string}|null */
+    private static function flight(Recording $recording): ?array
+    {
+        $flight = $recording->flight();
+
+        return $flight === null ? null : [
+            'shape' => FlightShape::ofFlight($flight, Handedness::from($recording->golfer->handedness)),
+            'says' => ucfirst(Term::flight($flight)).'.',
+        ];
     }
 
     /** @return list<string> addresses of what the page will ask for */

@@ -14,6 +14,7 @@ use App\Models\User;
 use App\Shelf\Actions\StoreRecording;
 use App\Works\Works;
 use Core\Format\RecordingBundle;
+use Core\Sight\Scope;
 use Illuminate\Support\Facades\DB;
 
 /** Puts a caught swing on the Shelf, once. */
@@ -23,14 +24,19 @@ final readonly class KeepCaughtSwing
     {
     }
 
-    /** @throws ActionException */
-    public function __invoke(CaughtSwing $swing, Golfer $golfer, string $club, ?string $series, User $by): Recording
+    /**
+     * @param  array{club: string, swing: string, shape: ?string, series: ?string, has_ball: ?bool, effort_pct: ?int,
+     *     is_cold: bool}  $facts
+     *
+     * @throws ActionException
+     */
+    public function __invoke(CaughtSwing $swing, Golfer $golfer, array $facts, User $by): Recording
     {
-        if (! $golfer->isConsenting()) {
+        if (! $golfer->consentsTo(Scope::Lessons, Scope::StaffTraining)) {
             throw ActionException::because('refusals.capture.no-valid-consent-for', ['golfer' => $golfer->pseudonym]);
         }
 
-        return DB::transaction(function () use ($swing, $golfer, $club, $series, $by): Recording {
+        return DB::transaction(function () use ($swing, $golfer, $facts, $by): Recording {
             $swing = CaughtSwing::query()->lockForUpdate()->with('session.device')->findOrFail($swing->id);
             if ($swing->recording_id !== null) {
                 throw ActionException::because('refusals.capture.swing-on-shelf-already');
@@ -39,10 +45,9 @@ final readonly class KeepCaughtSwing
             $recording = ($this->store)(
                 $golfer,
                 [
-                    'club' => $club,
+                    ...$facts,
                     'device_name' => $swing->session->device->name,
                     'source' => 'capture',
-                    'series' => $series,
                 ],
                 $in->trace,
             );

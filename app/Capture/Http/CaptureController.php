@@ -14,6 +14,8 @@ use App\Models\CaptureSession;
 use App\Models\CaughtSwing;
 use App\Models\Device;
 use App\Models\Golfer;
+use App\Shelf\Pages\FactsPage;
+use Core\Sight\Scope;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
@@ -32,7 +34,8 @@ final class CaptureController extends Controller
                 ->orderByRaw('closed_at is null desc')
                 ->orderByDesc('id')
                 ->first(),
-            'golfers' => Golfer::query()->consenting()->orderBy('pseudonym')->get(),
+            ...FactsPage::choices(),
+            'golfers' => Golfer::query()->consenting(Scope::Lessons, Scope::StaffTraining)->orderBy('pseudonym')->get(),
         ]);
     }
 
@@ -58,8 +61,7 @@ final class CaptureController extends Controller
             fn () => $keep(
                 $swing,
                 $request->golfer(),
-                $request->string('club')->value(),
-                $request->series(),
+                $request->facts(),
                 $this->user(),
             ),
             (string) __('notices.capture.on-shelf'),

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Capture\Http;
 
 use App\Models\Golfer;
+use Core\Reading\SwingKind;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 
@@ -18,6 +19,11 @@ final class KeepSwingRequest extends FormRequest
             'golfer' => ['required', Rule::exists(Golfer::class, 'id')],
             'club' => ['required', 'string', 'max:40'],
             'series' => ['nullable', 'string', 'max:60'],
+            'swing' => ['nullable', Rule::enum(SwingKind::class)],
+            'shape' => ['nullable', 'string', 'max:40'],
+            'has_ball' => ['nullable', 'boolean'],
+            'effort_pct' => ['nullable', 'integer', 'between:1,120'],
+            'is_cold' => ['nullable', 'boolean'],
         ];
     }
 
@@ -26,10 +32,22 @@ final class KeepSwingRequest extends FormRequest
         return Golfer::query()->with('consents')->whereKey($this->integer('golfer'))->firstOrFail();
     }
 
-    public function series(): ?string
+    /**
+     * @return array{club: string, swing: string, shape: ?string, series: ?string, has_ball: ?bool, effort_pct: ?int,
+     *     is_cold: bool}
+     */
+    public function facts(): array
     {
-        $series = $this->string('series')->value();
+        $text = fn (string $field): ?string => $this->filled($field) ? $this->string($field)->trim()->value() : null;
 
-        return $series === '' ? null : $series;
+        return [
+            'club' => (string) $text('club'),
+            'swing' => $text('swing') ?? SwingKind::Full->value,
+            'shape' => $text('shape'),
+            'series' => $text('series'),
+            'has_ball' => $this->filled('has_ball') ? $this->boolean('has_ball') : null,
+            'effort_pct' => $this->filled('effort_pct') ? $this->integer('effort_pct') : null,
+            'is_cold' => $this->boolean('is_cold'),
+        ];
     }
 }

@@ -32,6 +32,8 @@ final class Layout extends Component
         'codebook',
         'debrief',
         'person',
+        'academy',
+        'flight',
         'pages',
         'narrow',
         'print',

@@ -18,6 +18,7 @@ use Core\Format\SideCar;
 use Core\Motion\Handedness;
 use Core\Motion\Motion as CoreMotion;
 use Core\Motion\Views;
+use Core\Sight\Scope;
 use Core\Version;
 use ZipArchive;
 
@@ -76,7 +77,7 @@ final readonly class ExportLibrary
         if (! is_writable(dirname($path)) || $zip->open($new, ZipArchive::CREATE | ZipArchive::OVERWRITE) !== true) {
             throw ActionException::because('refusals.operations.cannot-written', ['path' => $path]);
         }
-        $golfers = Golfer::query()->consenting()->with('consents')->orderBy('id')->get();
+        $golfers = Golfer::query()->consenting(...Scope::cases())->with('consents')->orderBy('id')->get();
         $tables = array_fill_keys(array_keys(self::TABLES), []);
         $left = [];
         foreach ($golfers as $g) {
@@ -84,7 +85,7 @@ final readonly class ExportLibrary
             foreach ($g->consents->filter(static fn (Consent $c): bool => $c->isValid()) as $c) {
                 $tables['consents'][] = [
                     $g->pseudonym,
-                    $c->scope,
+                    $c->scope->value,
                     $c->given_on->toDateString(),
                     $c->expires_on->toDateString(),
                     $c->guardian,

@@ -19,6 +19,7 @@ use Core\Format\FormatException;
 use Core\Format\RatingsCsv;
 use Core\Format\RecordingBundle;
 use Core\Motion\Station;
+use Core\Sight\Scope;
 use Core\Trace\Limits;
 use Illuminate\Support\Facades\DB;
 use ZipArchive;
@@ -135,10 +136,18 @@ final readonly class ImportLibrary
                         'pseudonym' => $row['pseudonym'],
                     ]);
                 }
+                // As it was called before there were several.
+                $scope = $row['scope'] === 'training' ? Scope::StaffTraining : Scope::tryFrom($row['scope']);
+                if ($scope === null) {
+                    throw ActionException::because('refusals.operations.consents-csv-no-scope', [
+                        'pseudonym' => $row['pseudonym'],
+                        'scope' => FormatException::short($row['scope']),
+                    ]);
+                }
                 Consent::query()->firstOrCreate(
                     [
                         'golfer_id' => $golfer->id,
-                        'scope' => $row['scope'],
+                        'scope' => $scope,
                         'given_on' => $row['given_on'],
                         'expires_on' => $row['expires_on'],
                     ],
@@ -162,7 +171,7 @@ final readonly class ImportLibrary
             throw ActionException::because('refusals.operations.its-golfer-not-golfers', [
                 'pseudonym' => $row['pseudonym'],
             ]);
-        if (! $golfer->isConsenting()) {
+        if (! $golfer->consentsTo(...Scope::cases())) {
             throw ActionException::because('refusals.operations.no-valid-consent', [
                 'golfer' => $golfer->pseudonym,
             ]);

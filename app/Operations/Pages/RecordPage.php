@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Operations\Pages;
 
+use App\Models\Academy;
 use App\Models\AuditEntry;
 use App\Models\Casts\Cell;
+use App\Models\Golfer;
 use App\Models\Recording;
 use App\Models\User;
 use App\Sight\Onlookers;
@@ -22,6 +24,12 @@ final class RecordPage
 
     /** @var array<string, Recording> by public identifier */
     private array $recordings = [];
+
+    /** @var array<int, string> names by number */
+    private array $people = [];
+
+    /** @var array<int, string> pseudonyms by number */
+    private array $golfers = [];
 
     public function __construct(private readonly Onlookers $onlookers)
     {
@@ -67,7 +75,7 @@ final class RecordPage
      */
     private function entries(array $filter, User $user): Builder
     {
-        $zone = config()->string('academy.zone');
+        $zone = Academy::zone();
         $day = static fn (string $day): Carbon => Carbon::parse($day, $zone)->startOfDay()->utc();
         $query = AuditEntry::query()
             ->with('user')
@@ -116,7 +124,11 @@ final class RecordPage
     private function meet(array $entries, User $user): void
     {
         $ids = [];
+        $named = ['person' => [], 'golfer' => []];
         foreach ($entries as $entry) {
+            if (preg_match('/^(person|golfer) (\d+)$/', $entry->subject, $m) === 1) {
+                $named[$m[1]][] = (int) $m[2];
+            }
             preg_match('/recording ([a-z0-9]{26})$/', $entry->subject, $m);
             $ids[] = $m[1] ?? Cell::text($entry->details['recording'] ?? '');
         }
@@ -128,11 +140,21 @@ final class RecordPage
             ->get()
             ->keyBy(static fn (Recording $r): string => $r->public_id)
             ->all();
+        $this->people = User::query()
+            ->whereKey($named['person'])
+            ->get()
+            ->mapWithKeys(static fn (User $u): array => [$u->id => $u->name])
+            ->all();
+        $this->golfers = Golfer::query()
+            ->whereKey($named['golfer'])
+            ->get()
+            ->mapWithKeys(static fn (Golfer $g): array => [$g->id => $g->pseudonym])
+            ->all();
     }
 
     private function at(AuditEntry $entry): Carbon
     {
-        return $entry->created_at->timezone(config()->string('academy.zone'));
+        return $entry->created_at->timezone(Academy::zone());
     }
 
     private function worded(AuditEntry $entry): RecordEntry
@@ -162,6 +184,15 @@ final class RecordPage
             $on = $station === null ? $swing : __('record.station', ['station' => $station->value, 'swing' => $swing]);
 
             return [(string) $on, $recording === null ? null : route('bench', $recording)];
+        }
+        if (preg_match('/^(person|golfer) (\d+)$/', $subject, $m) === 1) {
+            $name = ($m[1] === 'person' ? $this->people : $this->golfers)[(int) $m[2]] ?? null;
+            $page = $m[1] === 'person' ? 'people.show' : 'golfers.show';
+
+            return [$name ?? (string) __("record.$m[1]-gone"), $name === null ? null : route($page, $m[2])];
+        }
+        if ($subject === 'academy') {
+            return ['', null];
         }
         if ($entry->action === 'rule') {
             [$fault, $rest] = explode(', ', $subject, 2) + [1 => ''];

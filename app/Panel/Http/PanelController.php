@@ -9,7 +9,6 @@ use App\Models\KeyEntry;
 use App\Models\Sitting;
 use App\Panel\Actions\RuleOnEntry;
 use App\Panel\Pages\PanelPage;
-use Core\Sight\Role;
 use Core\Sight\SittingKind;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -20,7 +19,7 @@ final class PanelController extends Controller
     public function index(): RedirectResponse|View
     {
         $user = $this->user();
-        abort_if($user->role === Role::Instructor, 403);
+        abort_unless($user->maySit(SittingKind::Panel), 403);
         $round = Sitting::query()
             ->where('kind', SittingKind::Panel)
             ->withSeatOf($user)

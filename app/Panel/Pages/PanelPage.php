@@ -6,9 +6,11 @@ namespace App\Panel\Pages;
 
 use App\Codebook\Codebooks;
 use App\Http\Paged;
+use App\Models\Academy;
 use App\Models\Casts\Cell;
 use App\Models\KeyEntry;
 use App\Models\KeyVersion;
+use App\Models\Recording;
 use App\Models\Sitting;
 use App\Models\User;
 use App\Panel\UnsettledEntries;
@@ -22,6 +24,7 @@ use Core\Number\Written;
 use Core\Sight\Thing;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Pagination\LengthAwarePaginator;
+use Illuminate\Support\Facades\DB;
 
 /** A panel's consensus: every case and fault with the spread of calls and the grade. */
 final readonly class PanelPage
@@ -60,7 +63,8 @@ final readonly class PanelPage
             'title' => $this->title($grades, $key !== null),
             'held' => $grades === null,
             'about' => $this->about($round, $key),
-            'erased' => $round->erasedAt()?->timezone(config()->string('academy.zone'))->format('j F Y'),
+            'erased' => $round->erasedAt()?->timezone(Academy::zone())->format('j F Y'),
+            'setRight' => $grades === null ? null : self::setRight($round, $key),
             'tiles' => $grades === null || $grades === [] ? [] : array_map(static fn (Grade $g): array => [
                 'n' => $grades[$g->value] ?? 0,
                 'grade' => $g->value,
@@ -88,6 +92,20 @@ final readonly class PanelPage
         return $out;
     }
 
+    /** How many of its swings had facts set right after the key was frozen: it keeps what it used. */
+    private static function setRight(Sitting $round, ?KeyVersion $key): ?string
+    {
+        $n = $key?->frozen_at === null ? 0 : Recording::query()
+            ->where('facts_changed_at', '>', $key->frozen_at)
+            ->whereIn('id', DB::table('case_swings')
+                ->join('sitting_cases', 'sitting_cases.case_id', '=', 'case_swings.case_id')
+                ->where('sitting_cases.sitting_id', $round->id)
+                ->select('case_swings.recording_id'))
+            ->count();
+
+        return $n === 0 ? null : trans_choice('panel.set-right', $n, ['count' => $n]);
+    }
+
     /** @param  array<string, int>|null  $grades */
     private function title(?array $grades, bool $made): string
     {
@@ -113,7 +131,7 @@ final readonly class PanelPage
             ]),
         ];
         if ($key !== null) {
-            $frozen = $key->frozen_at?->timezone(config()->string('academy.zone'))->format('j M Y');
+            $frozen = $key->frozen_at?->timezone(Academy::zone())->format('j M Y');
             $parts[] = __('panel.key', ['version' => $key->number])
                 .($frozen === null ? '' : __('panel.frozen', ['date' => $frozen]));
         }
@@ -159,7 +177,7 @@ final readonly class PanelPage
             'why' => $this->why($e, $codebook),
             'ruled' => $e->ruling === null ? null : (string) __('panel.ruled', [
                 'ruling' => __("panel.rulings.$e->ruling"),
-                'date' => $e->ruled_at?->timezone(config()->string('academy.zone'))->format('j M Y') ?? '',
+                'date' => $e->ruled_at?->timezone(Academy::zone())->format('j M Y') ?? '',
                 'reason' => (string) $e->ruling_reason,
             ]),
             'rule' => $e->ruling === null && $mayRule && $e->grade === 'conflict' ? route('panel.rule', $e) : null,

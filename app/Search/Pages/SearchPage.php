@@ -6,6 +6,7 @@ namespace App\Search\Pages;
 
 use App\Codebook\Codebooks;
 use App\Http\Navigation;
+use App\Models\Academy;
 use App\Models\Golfer;
 use App\Models\Recording;
 use App\Models\Sitting;
@@ -184,7 +185,7 @@ final readonly class SearchPage
                     'note' => implode(', ', array_filter([
                         (string) $r->series,
                         Term::device($r->deviceClass()),
-                        $r->created_at->timezone(config()->string('academy.zone'))->format('j M Y'),
+                        $r->created_at->timezone(Academy::zone())->format('j M Y'),
                     ], static fn (string $part): bool => $part !== '')),
                     'url' => route('bench', $r),
                 ])

@@ -10,6 +10,7 @@ use App\Models\PendingImport;
 use App\Models\User;
 use App\Shelf\OpenedImport;
 use Core\Format\RecordingReader;
+use Core\Sight\Scope;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Storage;
 use League\Flysystem\FilesystemException;
@@ -33,7 +34,7 @@ final readonly class BeginImport
     /** @throws ActionException */
     public function __invoke(Golfer $golfer, UploadedFile $file, ?UploadedFile $meta, User $by): PendingImport
     {
-        if (! $golfer->isConsenting()) {
+        if (! $golfer->consentsTo(Scope::Lessons, Scope::StaffTraining)) {
             throw ActionException::because('import.no-consent', ['golfer' => $golfer->pseudonym]);
         }
         PendingImport::query()

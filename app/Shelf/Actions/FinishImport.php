@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Shelf\Actions;
 
 use App\Exceptions\ActionException;
+use App\Models\Casts\Cell;
 use App\Models\Enums\WorkKind;
 use App\Models\PendingImport;
 use App\Models\Recording;
@@ -14,6 +15,7 @@ use App\Shelf\Events\RecordingImported;
 use App\Shelf\OpenedImport;
 use App\Works\Works;
 use Core\Format\FormatException;
+use Core\Sight\Scope;
 use Illuminate\Support\Facades\DB;
 
 /** Puts a file that was looked at on the Shelf, and remembers how its columns were mapped. */
@@ -30,7 +32,7 @@ final readonly class FinishImport
     public function __invoke(PendingImport $import, User $by): Recording
     {
         $import->load('golfer.consents');
-        if (! $import->golfer->isConsenting()) {
+        if (! $import->golfer->consentsTo(Scope::Lessons, Scope::StaffTraining)) {
             throw ActionException::because('import.no-consent', ['golfer' => $import->golfer->pseudonym]);
         }
         $opened = new OpenedImport($import);
@@ -47,8 +49,10 @@ final readonly class FinishImport
                     'swing' => $text('swing') ?? ($in->facts->swing ?? 'full'),
                     'device_name' => $text('device_name') ?? $in->facts->deviceName,
                     'source' => 'file',
+                    'shape' => $text('shape'),
                     'series' => $text('series'),
                     'is_cold' => (bool) ($import->settings['is_cold'] ?? false),
+                    ...self::more($import->settings),
                 ],
                 $in->trace,
                 $in->stations,
@@ -69,5 +73,23 @@ final readonly class FinishImport
         ($this->drop)($import);
 
         return $recording;
+    }
+
+    /**
+     * @param  array<string, mixed>  $settings
+     * @return array{size: ?string, loft_deg: ?float, effort_pct: ?int, has_ball: ?bool, place: ?int}
+     */
+    private static function more(array $settings): array
+    {
+        $said = static fn (string $name): string => Cell::text($settings[$name] ?? '');
+        $whole = static fn (string $name): ?int => $said($name) === '' ? null : (int) $said($name);
+
+        return [
+            'size' => $said('size') === '' ? null : $said('size'),
+            'loft_deg' => $said('loft_deg') === '' ? null : (float) $said('loft_deg'),
+            'effort_pct' => $whole('effort_pct'),
+            'has_ball' => $said('has_ball') === '' ? null : $said('has_ball') === '1',
+            'place' => $whole('place'),
+        ];
     }
 }

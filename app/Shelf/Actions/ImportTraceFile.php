@@ -12,6 +12,7 @@ use App\Shelf\Events\RecordingImported;
 use Core\Format\ImportSettings;
 use Core\Format\RecordingReader;
 use Core\Format\SideCar;
+use Core\Sight\Scope;
 use Core\Trace\DeviceClass;
 
 /** Reads a recording of any format, with its side-car where there is one, and puts it on the Shelf. */
@@ -39,7 +40,7 @@ final readonly class ImportTraceFile
         ?string $series = null,
         bool $isCold = false,
     ): Recording {
-        if (! $golfer->isConsenting()) {
+        if (! $golfer->consentsTo(Scope::Lessons, Scope::StaffTraining)) {
             throw ActionException::because('import.no-consent', ['golfer' => $golfer->pseudonym]);
         }
         $car = $meta === null ? new SideCar : SideCar::read((string) file_get_contents($meta['path']), $meta['name']);

@@ -24,7 +24,8 @@ final readonly class StoreRecording
     /**
      * @param  array{club: string, swing?: string, shape?: ?string, device_name?: ?string, source: string,
      *     series?: ?string, is_cold?: bool, outcome?: ?array<string, mixed>, points_offset_s?: float,
-     *     points_drift_ppm?: float} $facts
+     *     points_drift_ppm?: float, size?: ?string, loft_deg?: ?float, effort_pct?: ?int,
+     *     has_ball?: ?bool, place?: ?int} $facts
      * @param  bool  $find  false: stations are found later, when many come at once
      *
      * @throws ActionException when the same samples are on the Shelf already

@@ -6,6 +6,7 @@ namespace App\Shelf\Http;
 
 use App\Models\Casts\Cell;
 use Core\Format\ColumnMap;
+use Core\Reading\SwingSize;
 use Core\Trace\DeviceClass;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
@@ -21,6 +22,12 @@ final class ImportSettingsRequest extends FormRequest
         return [
             'club' => ['nullable', 'string', 'max:40'],
             'swing' => ['nullable', Rule::in(['full', 'part', 'rehearsal', 'drill'])],
+            'size' => ['nullable', Rule::enum(SwingSize::class)],
+            'loft_deg' => ['nullable', 'numeric', 'between:0,80'],
+            'shape' => ['nullable', 'string', 'max:40'],
+            'effort_pct' => ['nullable', 'integer', 'between:1,120'],
+            'has_ball' => ['nullable', 'boolean'],
+            'place' => ['nullable', 'integer', 'between:1,500'],
             'series' => ['nullable', 'string', 'max:60'],
             'is_cold' => ['nullable', 'boolean'],
             'device_name' => ['nullable', 'string', 'max:120'],

@@ -53,6 +53,7 @@ final readonly class ImportPage
             'header' => $header,
             'mappedAsBefore' => $header !== [] && $opened->isMappedAsBefore(),
             'devices' => self::devices(),
+            ...FactsPage::choices(),
         ];
     }
 
@@ -93,6 +94,12 @@ final readonly class ImportPage
         foreach ([
             'club' => [$in?->facts->club, ''],
             'swing' => [$in->facts->swing ?? 'full', ''],
+            'size' => ['', ''],
+            'loft_deg' => ['', ''],
+            'shape' => ['', ''],
+            'effort_pct' => ['', ''],
+            'has_ball' => ['', ''],
+            'place' => ['', ''],
             'series' => ['', ''],
             'is_cold' => ['', ''],
             'mass_kg' => ['', $written($in?->trace->massKg, 1)],

@@ -14,6 +14,7 @@ use App\Words\Like;
 use App\Words\Term;
 use App\Words\Wording;
 use Core\Measurement\QualityNote;
+use Core\Sight\Scope;
 use Illuminate\Contracts\Pagination\LengthAwarePaginator;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Carbon;
@@ -52,8 +53,9 @@ final readonly class ShelfPage
             'ended' => $ended === 0 ? null : trans_choice('shelf.ended', $ended, ['count' => $ended]),
             'nothing' => __($total > 0 ? 'shelf.nothing-fits' : 'shelf.empty'),
             'filter' => $filter,
+            'choices' => FactsPage::choices(),
             'fields' => $this->fields(clone $seen, $filter),
-            'golfers' => Golfer::query()->consenting()->orderBy('pseudonym')->get(),
+            'golfers' => Golfer::query()->consenting(Scope::Lessons, Scope::StaffTraining)->orderBy('pseudonym')->get(),
         ];
     }
 
@@ -81,7 +83,9 @@ final readonly class ShelfPage
                     ->orWhere('series', 'ilike', Like::holding($find))
                     ->orWhereHas('golfer', static fn (Builder $g) => $g
                         ->where('pseudonym', 'ilike', Like::holding($find))
-                        ->orWhere('limits', 'ilike', Like::holding($find))),
+                        ->orWhere('limits', 'ilike', Like::holding($find))
+                        ->orWhereHas('limitsInForce', static fn (Builder $l) => $l
+                            ->where('region', 'ilike', Like::holding($find)))),
             ));
     }
 
@@ -119,6 +123,7 @@ final readonly class ShelfPage
             ->whereKey(array_merge(...$groups, ...[[]]))
             ->with([
                 'golfer.consents',
+                'golfer.limitsInForce',
                 'measured' => static fn ($m) => $m->select(self::BRIEF),
                 'films',
             ])
@@ -141,7 +146,7 @@ final readonly class ShelfPage
         [$first] = $recordings;
         $about = [
             $first->golfer->handedness === 'left' ? (string) __('shelf.left-handed') : null,
-            $first->golfer->limits,
+            Term::limits($first->golfer),
             $first->series,
         ];
         $until = $first->golfer->consents->max('expires_on');
@@ -163,6 +168,7 @@ final readonly class ShelfPage
         $views = count($r->filmedViews());
 
         return new ShelfSwing(
+            $r->public_id,
             route('bench', $r),
             $r->measured->shape ?? '',
             $r->is_cold,
@@ -187,7 +193,7 @@ final readonly class ShelfPage
     {
         return Recording::query()
             ->whereNull('erased_at')
-            ->whereDoesntHave('golfer', static fn ($q) => $q->consenting())
+            ->whereDoesntHave('golfer', static fn ($q) => $q->consenting(Scope::Lessons, Scope::StaffTraining))
             ->count();
     }
 

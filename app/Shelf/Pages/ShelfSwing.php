@@ -8,12 +8,14 @@ namespace App\Shelf\Pages;
 final readonly class ShelfSwing
 {
     /**
+     * @param  string  $id  public identifier
      * @param  string  $shape  the lead share from address to finish, as an SVG path in a box of 120 × 36
      * @param  string  $evidence  film, figure or neither, in words
      * @param  list<string>  $faults  names of those the measurement supports
      * @param  list<string>  $findings  what is wrong with the recording, in sentences
      */
     public function __construct(
+        public string $id,
         public string $url,
         public string $shape,
         public bool $cold,

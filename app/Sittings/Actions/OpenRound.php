@@ -21,6 +21,7 @@ use Core\Chance\Chance;
 use Core\Motion\View;
 use Core\Planning\Deal;
 use Core\Reading\Stage;
+use Core\Sight\Scope;
 use Core\Sight\SittingState;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
@@ -69,7 +70,7 @@ final readonly class OpenRound
             $exposed = $this->exposed($cases, $members);
             $rows = [];
             foreach ($members as $member) {
-                foreach (self::order($cases, $round, $member) as $i => $case) {
+                foreach (self::asked(self::order($cases, $round, $member), $member) as $i => $case) {
                     $rows[] = [
                         'public_id' => Str::lower(Str::random(26)),
                         'sitting_case_id' => $case->id,
@@ -131,7 +132,7 @@ final readonly class OpenRound
         }
         foreach ($cases as $case) {
             foreach ($case->swings as $swing) {
-                if (! $swing->recording->golfer->isConsenting()) {
+                if (! $swing->recording->golfer->consentsTo(Scope::StaffTraining)) {
                     throw ActionException::because('refusals.sittings.no-valid-consent-take', [
                         'golfer' => $swing->recording->golfer->pseudonym,
                     ]);
@@ -176,6 +177,17 @@ final readonly class OpenRound
             static fn (int $id): SittingCase => $byId[$id],
             Deal::order($ids(1), $ids(2), $again, $round->wait_days > 0, $chance),
         );
+    }
+
+    /**
+     * A person's own swing is never put before them.
+     *
+     * @param  list<SittingCase>  $cases
+     * @return list<SittingCase>
+     */
+    private static function asked(array $cases, User $member): array
+    {
+        return array_values(array_filter($cases, static fn (SittingCase $case): bool => ! $case->isOf($member)));
     }
 
     /**

@@ -57,7 +57,7 @@ final readonly class PlanRound
         $wrong = User::query()
             ->whereKey($members)
             ->get()
-            ->reject(static fn (User $u): bool => $u->role->maySit($kind))
+            ->reject(static fn (User $u): bool => $u->state->maySit() && $u->maySit($kind))
             ->map(static fn (User $u): string => $u->name);
         if ($wrong->isNotEmpty()) {
             throw ActionException::because('refusals.sittings.cannot-read-study-nothing', [
@@ -74,7 +74,7 @@ final readonly class PlanRound
         /** @var array<int, Recording> $known */
         $known = $this->onlookers
             ->of($by)
-            ->recordings()
+            ->readable()
             ->whereKey($asked)
             ->with(['golfer', 'films'])
             ->withExists('motion')

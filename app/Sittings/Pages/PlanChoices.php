@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Sittings\Pages;
 
+use App\Models\Academy;
 use App\Models\Casts\Cell;
 use App\Models\Recording;
 use App\Models\User;
@@ -39,7 +40,7 @@ final readonly class PlanChoices
      */
     public function of(User $user, array $chosen): array
     {
-        $seen = $this->onlookers->of($user)->recordings();
+        $seen = $this->onlookers->of($user)->readable();
         $fitting = Like::recordings(clone $seen, $chosen['find']);
         $kept = array_merge($chosen['recordings'], ...array_map(array_values(...), array_values($chosen['pairs'])));
         $known = (clone $seen)->whereKey($kept)->with('golfer')->orderBy('id')->get();
@@ -123,7 +124,7 @@ final readonly class PlanChoices
     /** @return array{id: int, name: string} */
     private static function swing(Recording $r, ?int $turn): array
     {
-        $day = $r->created_at->timezone(config()->string('academy.zone'))->format('j M');
+        $day = $r->created_at->timezone(Academy::zone())->format('j M');
         $session = $turn === null ? '' : " · $r->series $turn";
 
         return ['id' => $r->id, 'name' => self::name($r).", $day$session"];

@@ -7,12 +7,15 @@ namespace App\Sittings\Pages;
 use App\Codebook\Codebooks;
 use App\Exceptions\Refusal;
 use App\Models\Casts\Cell;
+use App\Models\Enums\UserState;
+use App\Models\Group;
 use App\Models\Recording;
 use App\Models\User;
 use App\Sight\Onlookers;
 use Core\CoreException;
 use Core\Number\Written;
 use Core\Planning\CaseSet;
+use Core\Sight\Role;
 use Illuminate\Database\Eloquent\Collection;
 
 /**
@@ -67,6 +70,7 @@ final readonly class PlanPage
             'choices' => $this->choices->of($user, $chosen),
             'again' => $this->again($user, $suggested['repeats'] ?? []),
             'people' => $this->people(),
+            'groups' => self::groups(),
         ];
     }
 
@@ -146,7 +150,7 @@ final readonly class PlanPage
     private function named(User $user, array $ids): array
     {
         return $ids === [] ? [] : array_values(
-            $this->onlookers->of($user)->recordings()->whereKey($ids)->with('golfer')->orderBy('id')->get()->all(),
+            $this->onlookers->of($user)->readable()->whereKey($ids)->with('golfer')->orderBy('id')->get()->all(),
         );
     }
 
@@ -154,15 +158,36 @@ final readonly class PlanPage
     private function people(): array
     {
         $on = array_map(Cell::text(...), (array) old('members', []));
-        $by = User::query()->orderBy('name')->get()->groupBy(static fn (User $u): string => $u->role->value);
+        $by = User::query()
+            ->whereIn('state', [UserState::Active, UserState::Invited])
+            ->orderBy('name')
+            ->get()
+            ->groupBy(static fn (User $u): string => $u->role->value);
 
         return array_map(static fn (string $role): array => [
             'word' => (string) __("plan.roles.$role"),
             'people' => array_values(($by->get($role) ?? new Collection())->map(static fn (User $u): array => [
                 'id' => $u->id,
-                'name' => $u->name,
+                'name' => $u->on_panel && $u->role !== Role::Panel
+                    ? (string) __('plan.on-panel', ['name' => $u->name])
+                    : $u->name,
                 'on' => in_array((string) $u->id, $on, true),
             ])->all()),
         ], ['panel', 'instructor', 'head-coach']);
+    }
+
+    /** @return list<array{word: string, of: string}> to tick their people at once: numbers, parted by spaces */
+    private static function groups(): array
+    {
+        return array_values(Group::query()
+            ->with('people:id')
+            ->orderBy('kind')
+            ->orderBy('name')
+            ->get()
+            ->map(static fn (Group $g): array => [
+                'word' => $g->name,
+                'of' => implode(' ', array_map(Cell::text(...), $g->people->modelKeys())),
+            ])
+            ->all());
     }
 }

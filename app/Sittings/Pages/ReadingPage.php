@@ -100,7 +100,7 @@ final readonly class ReadingPage
             (string) __("reading.about.hand.$golfer->handedness"),
             (string) __('reading.about.swing', ['club' => $recording->club, 'swing' => $recording->swing]),
             $plays,
-            $golfer->limits,
+            Term::limits($golfer),
             Term::shown($reading->shown()),
         ], static fn (?string $part): bool => $part !== null && $part !== ''));
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Sittings\Pages;
 
+use App\Models\Academy;
 use App\Models\CaseSwing;
 use App\Models\Casts\Cell;
 use App\Models\Enums\WorkKind;
@@ -20,6 +21,7 @@ use Core\Reading\Stage;
 use Core\Sight\SittingState;
 use Core\Sight\Thing;
 use Illuminate\Database\Query\Builder;
+use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 
@@ -71,6 +73,7 @@ final readonly class RoundPage
                 'of' => array_sum(array_column($progress, 'of')),
             ]),
             'exposed' => $this->exposed($round),
+            'own' => self::own($round),
             'bias' => $bias === null ? null : $this->told($bias),
             'cases' => array_values($seen->map($this->case(...))->all()),
             'held' => $held === 0 ? null : trans_choice('round.held', $held, ['count' => $held]),
@@ -79,7 +82,7 @@ final readonly class RoundPage
 
     private function about(Sitting $round): string
     {
-        $zone = config()->string('academy.zone');
+        $zone = Academy::zone();
         $parts = [
             (string) __($round->isPanel() ? 'round.panel' : 'round.staff'),
             trans_choice('round.cases', $round->cases->count(), ['count' => $round->cases->count()])
@@ -123,6 +126,9 @@ final readonly class RoundPage
         return DB::table('readings')
             ->join('sitting_cases', 'sitting_cases.id', '=', 'readings.sitting_case_id')
             ->join('users', 'users.id', '=', 'readings.user_id')
+            ->leftJoin('seats', static fn (JoinClause $on): JoinClause => $on
+                ->on('seats.user_id', 'users.id')
+                ->where('seats.sitting_id', $round->id))
             ->where('sitting_cases.sitting_id', $round->id)
             ->where('readings.stage', Stage::Blind)
             ->groupBy('users.id', 'users.name')
@@ -132,21 +138,40 @@ final readonly class RoundPage
     /** @return list<array{name: string, done: int, of: int, last: string}> */
     private function progress(Sitting $round): array
     {
-        $zone = config()->string('academy.zone');
+        $zone = Academy::zone();
 
         return array_values($this->blind($round)
             ->selectRaw('users.name, count(*) as cases, count(readings.handed_in_at) as done')
-            ->selectRaw('max(readings.handed_in_at) as last')
+            ->selectRaw('max(readings.handed_in_at) as last, max(seats.left_out_at) as left_out')
             ->get()
             ->map(static fn (\stdClass $p): array => [
                 'name' => Cell::text($p->name),
                 'done' => Cell::int($p->done),
                 'of' => Cell::int($p->cases),
-                'last' => $p->last === null
-                    ? (string) __('figures.none')
-                    : Carbon::parse(Cell::text($p->last))->timezone($zone)->format('j M, H:i'),
+                'last' => match (true) {
+                    $p->left_out !== null => (string) __('round.left-out'),
+                    $p->last === null => (string) __('figures.none'),
+                    default => Carbon::parse(Cell::text($p->last))->timezone($zone)->format('j M, H:i'),
+                },
             ])
             ->all());
+    }
+
+    /** Whose own swings are among its cases: those are put before everybody else, in a sentence. */
+    private static function own(Sitting $round): ?string
+    {
+        $people = $round->members
+            ->map(static fn (User $member): array => [
+                'name' => $member->name,
+                'n' => $round->cases->filter(static fn (SittingCase $case): bool => $case->isOf($member))->count(),
+            ])
+            ->where('n', '>', 0)
+            ->map(static fn (array $of): string => trans_choice('round.own.person', $of['n'], [
+                'name' => $of['name'],
+                'count' => $of['n'],
+            ]));
+
+        return $people->isEmpty() ? null : $people->join('; ').'.';
     }
 
     /** Readings of what a member had been shown before, in a sentence. */

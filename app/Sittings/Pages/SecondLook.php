@@ -8,7 +8,9 @@ use App\Models\CaseSwing;
 use App\Models\Reading;
 use App\Models\Recording;
 use App\Words\Term;
+use Core\Drawing\FlightShape;
 use Core\Measurement\Measure;
+use Core\Motion\Handedness;
 use Core\Number\Written;
 use Core\Reading\BallFlight;
 use Core\Reading\CaseKind;
@@ -35,7 +37,7 @@ final class SecondLook
     ];
 
     /**
-     * @return array{swings: list<array{name: string, says: string}>, one: ?string, rows: list<array{label: string,
+     * @return array{swings: list<array{name: string, says: string, shape: ?FlightShape}>, one: ?string, rows: list<array{label: string,
      *     unit: string, values: list<string>, uncertainty: string}>}|null null at the blind stage
      */
     public function of(Reading $reading): ?array
@@ -44,10 +46,11 @@ final class SecondLook
             return null;
         }
         $case = $reading->case;
-        $case->loadMissing('swings.recording.measured');
+        $case->loadMissing(['swings.recording.measured', 'swings.recording.golfer']);
         $swings = array_values($case->swings->map(static fn (CaseSwing $s): array => [
             'name' => $case->kind === CaseKind::Single ? '' : $case->swingName($s),
             'says' => self::outcome($s->recording->flight()),
+            'shape' => self::shape($s->recording),
         ])->all());
         $numbers = $reading->arm->trace
             ? array_values($case->swings->map(fn (CaseSwing $s): array => $this->numbers($s->recording))->all())
@@ -86,6 +89,15 @@ final class SecondLook
         }
 
         return $rows;
+    }
+
+    private static function shape(Recording $recording): ?FlightShape
+    {
+        $flight = $recording->flight();
+
+        return $flight === null
+            ? null
+            : FlightShape::ofFlight($flight, Handedness::from($recording->golfer->handedness));
     }
 
     private static function outcome(?BallFlight $flight): string

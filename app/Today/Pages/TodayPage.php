@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Today\Pages;
 
 use App\Codebook\Codebooks;
+use App\Models\Academy;
 use App\Models\Casts\Cell;
 use App\Models\Consent;
+use App\Models\Golfer;
 use App\Models\KeyEntry;
 use App\Models\KeyVersion;
 use App\Models\Reading;
@@ -20,6 +22,7 @@ use Core\Reading\Stage;
 use Core\Sight\SittingKind;
 use Core\Sight\SittingState;
 use Core\Sight\Why;
+use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
@@ -44,6 +47,11 @@ final class TodayPage
             ->join('sitting_cases', 'sitting_cases.id', '=', 'readings.sitting_case_id')
             ->join('sittings', 'sittings.id', '=', 'sitting_cases.sitting_id')
             ->join('users', 'users.id', '=', 'readings.user_id')
+            ->join('seats', static fn (JoinClause $on): JoinClause => $on
+                ->on('seats.user_id', 'users.id')
+                ->on('seats.sitting_id', 'sittings.id'))
+            // Nobody waits for who is left out.
+            ->whereNull('seats.left_out_at')
             ->where('sittings.state', 'open')->where('readings.stage', Stage::Blind)
             ->groupBy('sittings.id', 'users.id', 'users.name')
             ->orderBy('users.name')
@@ -121,30 +129,35 @@ final class TodayPage
         ];
     }
 
-    /** @return list<string> */
+    /** @return list<array{says: string, url: string}> consents that run out and were not renewed, by golfer */
     private function expiring(): array
     {
-        return array_values(Consent::query()
-            ->whereNull('withdrawn_at')
-            ->whereDate('expires_on', '<=', now()->addDays(60))
-            ->join('golfers', 'golfers.id', '=', 'consents.golfer_id')
-            ->orderBy('expires_on')
-            ->get(['consents.*', 'golfers.pseudonym'])
-            ->map(static fn (Consent $c): string => (string) __(
-                $c->expires_on->isPast() ? 'today.ran-out' : 'today.until',
-                ['golfer' => Cell::text($c->getAttribute('pseudonym')), 'date' => $c->expires_on->format('j F Y')],
-            ))
-            ->all());
+        $ending = Consent::ending(60);
+        $golfers = Golfer::query()->whereKey(array_keys($ending))->get()->keyBy('id');
+        $out = [];
+        foreach ($ending as $id => $scopes) {
+            $golfer = $golfers->get($id);
+            $first = $scopes[array_key_first($scopes)];
+            $out[] = [
+                'says' => (string) __($first->endOfDay()->isPast() ? 'today.ran-out' : 'today.until', [
+                    'golfer' => $golfer->pseudonym ?? '',
+                    'date' => $first->format('j F Y'),
+                ]),
+                'url' => route('golfers.show', $id),
+            ];
+        }
+
+        return $out;
     }
 
     private static function day(?Carbon $at): string
     {
-        return $at?->timezone(config()->string('academy.zone'))->format('j F Y') ?? '';
+        return $at?->timezone(Academy::zone())->format('j F Y') ?? '';
     }
 
     private static function moment(Carbon $at): string
     {
-        return $at->timezone(config()->string('academy.zone'))->format('j M, H:i');
+        return $at->timezone(Academy::zone())->format('j M, H:i');
     }
 
     /** @return array<string, mixed> */
@@ -167,7 +180,7 @@ final class TodayPage
             ->reject(
                 static fn (Reading $r): bool => in_array(
                     $why[$r->id],
-                    [Why::Consent, Why::Erased, Why::NotTheirs],
+                    [Why::Consent, Why::Erased, Why::Own, Why::NotTheirs],
                     true,
                 ) && $r->handed_in_at === null,
             )
@@ -249,7 +262,7 @@ final class TodayPage
             'act' => $mine ? self::act($next) : null,
             'says' => match (true) {
                 $begins !== null => (string) __('today.second-part', [
-                    'date' => $begins->timezone(config()->string('academy.zone'))->format('j F'),
+                    'date' => $begins->timezone(Academy::zone())->format('j F'),
                 ]),
                 $mine => null,
                 $left > 0 || $again->whereNull('handed_in_at')->isNotEmpty() => (string) __('today.none-now'),

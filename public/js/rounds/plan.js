@@ -54,6 +54,16 @@ steps.forEach((step, i) => {
   });
   form.querySelector(`[data-step="${step}"]`).append(button);
 });
+// A group's people, all at once: ticked by the first press, let go by the next.
+for (const button of form.querySelectorAll('[data-tick]'))
+  button.addEventListener('click', () => {
+    const on = button.getAttribute('aria-pressed') !== 'true';
+    button.setAttribute('aria-pressed', String(on));
+    for (const id of button.dataset.tick.split(' ').filter(Boolean)) {
+      const box = form.querySelector(`input[name="members[]"][value="${id}"]`);
+      if (box) box.checked = on;
+    }
+  });
 // What is looked for is fetched with what is chosen so far, which the new list holds first; the last search wins.
 const find = form.querySelector('[data-find]');
 let asking = null;

@@ -2,21 +2,16 @@
     <div class="login">
         <x-ribbon :width="400" />
         <h1>{{ __('login.page') }}</h1>
-        <p class="quiet">{{ config('academy.name') }}</p>
+        <p class="quiet">{{ $academy }}</p>
         <form method="post" action="{{ route('login') }}">
             @csrf
-            <div class="field">
-                <label class="label" for="email">{{ __('login.address') }}</label>
-                <input class="input" id="email" name="email" type="email" autocomplete="username"
-                    value="{{ old('email') }}" required autofocus>
-            </div>
-            <div class="field">
-                <label class="label" for="password">{{ __('login.password') }}</label>
-                <input class="input" id="password" name="password" type="password" autocomplete="current-password"
-                    required>
-            </div>
+            <x-field name="email" :label="__('login.address')" type="email" autocomplete="username" required
+                autofocus />
+            <x-field name="password" :label="__('login.password')" type="password" autocomplete="current-password"
+                required />
             <button class="act">{{ __('login.act') }}</button>
         </form>
+        <p class="small below"><a href="{{ route('forgotten') }}">{{ __('login.forgotten') }}</a></p>
     </div>
     <script src="@part('js/login.js')"></script>
 </x-layout>

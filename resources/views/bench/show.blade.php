@@ -34,6 +34,10 @@
                     <a href="{{ $lens['url'] }}" @if($lens['here']) aria-current="true" @endif>{{ $lens['name'] }}</a>
                 @endforeach
             </nav>
+            @if($flight)
+                <h2 class="first">{{ __('facts.flew') }}</h2>
+                <x-flight :shape="$flight['shape']" :says="$flight['says']" />
+            @endif
             @include('bench.show.verdicts')
             @include('bench.beside', ['label' => __('bench.beside'), 'of' => $recording])
             @include('bench.show.measurements')
@@ -43,6 +47,7 @@
             @endif
             @include('shelf.films')
             @if($mayMark)
+                <p class="small"><a href="{{ route('facts', $recording) }}">{{ __('facts.set-right') }}</a></p>
                 <p class="small"><a href="{{ route('bench.remove', $recording) }}">{{ __('bench.remove') }}</a></p>
             @endif
             <h2>{{ __('bench.mind.title') }}</h2>

@@ -31,7 +31,7 @@
             <div class="who">
                 <x-search-box />
                 <button class="plain" type="button" data-theme-switch aria-label="{{ __('places.theme') }}">◐</button>
-                <span class="quiet small">{{ $name }}</span>
+                <a class="quiet small" href="{{ route('account') }}">{{ $name }}</a>
                 <form method="post" action="{{ route('logout') }}">
                     @csrf
                     <button class="plain small">{{ __('places.log-out') }}</button>

@@ -4,6 +4,9 @@
         <p class="notice">{{ __('panel.waits-says') }}</p>
     @endif
     <p class="quiet about">{{ $about }}</p>
+    @if($setRight)
+        <p class="notice small">{{ $setRight }}</p>
+    @endif
     @if($erased)
         <p class="notice small">{{ __('panel.erased', ['date' => $erased]) }}</p>
     @endif

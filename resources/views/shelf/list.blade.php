@@ -60,6 +60,27 @@
             </tbody>
         </table>
         <x-pages :pages="$pages" />
+        <details class="group">
+            <summary>{{ __('facts.several') }}</summary>
+            <p class="small quiet">{{ __('facts.several-says') }}</p>
+            <form method="post" action="{{ route('facts.several') }}" id="several">
+                @csrf
+                @method('put')
+                <div class="in-columns">
+                    <x-field id="s-club" name="club" :label="__('facts.club')" maxlength="40" />
+                    <x-choose id="s-swing" name="swing" :label="__('facts.kind')" :of="$choices['kinds']"
+                        :none="__('facts.unchanged')" />
+                    <x-choose id="s-size" name="size" :label="__('facts.size')" :of="$choices['sizes']"
+                        :none="__('facts.unchanged')" />
+                    <x-choose id="s-ball" name="has_ball" :label="__('facts.has-ball')" :of="$choices['balls']"
+                        :none="__('facts.unchanged')" />
+                    <x-field id="s-shape" name="shape" :label="__('facts.shape')" maxlength="40" />
+                    <x-field id="s-effort" name="effort_pct" :label="__('facts.effort')" inputmode="numeric" />
+                    <x-field id="s-series" name="series" :label="__('facts.series')" maxlength="60" />
+                </div>
+                <button class="act second">{{ __('facts.several-do') }}</button>
+            </form>
+        </details>
     @endif
     <h2 id="add">{{ __('shelf.import.title') }}</h2>
     <form method="post" action="{{ route('imports.store') }}" enctype="multipart/form-data" class="in-columns">

@@ -2,12 +2,22 @@
 <section class="outcome" aria-labelledby="outcome-h">
     <h2 class="first" id="outcome-h">{{ __('reading.outcome.title') }}</h2>
     @if($outcome['one'])
-        <p><b>{{ $outcome['one'] }}</b></p>
+        @if($outcome['swings'][0]['shape'])
+            <x-flight :shape="$outcome['swings'][0]['shape']" :says="$outcome['one']" />
+        @else
+            <p><b>{{ $outcome['one'] }}</b></p>
+        @endif
     @else
         <dl class="facts small">
             @foreach($outcome['swings'] as $swing)
                 <dt>{{ $swing['name'] }}</dt>
-                <dd>{{ $swing['says'] }}</dd>
+                <dd>
+                    @if($swing['shape'])
+                        <x-flight :shape="$swing['shape']" :says="$swing['says']" />
+                    @else
+                        {{ $swing['says'] }}
+                    @endif
+                </dd>
             @endforeach
         </dl>
     @endif

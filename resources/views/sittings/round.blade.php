@@ -42,6 +42,10 @@
             </tbody>
         </table>
     @endif
+    @if($own)
+        <h2>{{ __('round.own.title') }}</h2>
+        <p>{{ $own }}</p>
+    @endif
     @if($exposed)
         <h2>{{ __('round.exposed.title') }}</h2>
         <p>{{ $exposed }} <span class="quiet">{{ __('round.exposed.kept') }}</span></p>

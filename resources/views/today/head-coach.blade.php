@@ -58,7 +58,7 @@
         <h2>{{ __('today.expiring') }}</h2>
         <ul>
             @foreach($expiring as $line)
-                <li>{{ $line }}</li>
+                <li><a href="{{ $line['url'] }}">{{ $line['says'] }}</a></li>
             @endforeach
         </ul>
     @endif

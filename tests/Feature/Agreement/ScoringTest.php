@@ -198,7 +198,7 @@ it('measures agreement with oneself from a hidden repeat', function () {
 
 it('knows a consent that holds from one that has not begun to end', function () {
     $make = fn (array $a): Consent => new Consent([
-        'scope' => 'training',
+        'scope' => 'staff-training',
         'given_on' => now()->subYear(),
         'expires_on' => now()->addDay(),
         ...$a,

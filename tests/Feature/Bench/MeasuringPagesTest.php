@@ -41,7 +41,9 @@ it('shows measuring to the head coach alone: no route of it opens for anybody el
 });
 
 it('guards every route but log-in, health and the devices\' own by a log-in', function () {
-    $open = ['login', 'up', 'storage/{path}'];
+    // What is behind a letter's link asks for the link.
+    $open = ['login', 'login/code', 'forgotten', 'up', 'storage/{path}',
+        'begin/{token}', 'invited/{token}', 'reset/{token}', 'address/{token}'];
     foreach (Route::getRoutes()->getRoutes() as $route) {
         if (in_array($route->uri(), $open, true) || str_starts_with($route->uri(), 'ingest/')) {
             continue;

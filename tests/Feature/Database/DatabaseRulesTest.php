@@ -25,7 +25,7 @@ it('refuses in the database what the program never means to store', function (st
     'an address twice' => "update users set email = 'same@fernhollow.example'",
     'a third hand' => "update golfers set handedness = 'both'",
     'a consent that ends before it begins' => 'insert into consents (golfer_id, scope, given_on, expires_on) values '
-        ."(:golfer, 'training', '2026-02-01', '2026-01-01')",
+        ."(:golfer, 'staff-training', '2026-02-01', '2026-01-01')",
     'a device of no class' => "update recordings set device_class = 'scale'",
     'a recording without samples' => 'update recordings set samples = 0',
     'the same samples twice' => "update recordings set checksum = 'x'",

@@ -30,6 +30,10 @@ function pages(object $test): array
         'session' => ['x'],
         'import' => ['x'],
         'work' => ['x'],
+        'token' => [str_repeat('z', 40)],
+        'person' => [$tam->id],
+        'golfer' => [App\Models\Golfer::query()->value('id')],
+        'paper' => ['x'],
     ];
     $out = [];
     foreach (Route::getRoutes()->getRoutes() as $route) {

@@ -25,7 +25,55 @@ use Illuminate\Testing\TestResponse;
 /** Every route with its methods, by name. A new one belongs here once somebody has thought about what it shows. */
 const KNOWN_ROUTES = [
     'login' => 'GET',
-    '' => 'POST',
+    'login.enter' => 'POST',
+    'login.code' => 'GET',
+    'login.check' => 'POST',
+    'forgotten' => 'GET',
+    'forgotten.send' => 'POST',
+    'begin' => 'GET',
+    'begin.store' => 'POST',
+    'invited' => 'GET',
+    'invited.accept' => 'POST',
+    'reset' => 'GET',
+    'reset.store' => 'POST',
+    'address' => 'GET',
+    'address.confirm' => 'POST',
+    'account' => 'GET',
+    'account.update' => 'PUT',
+    'account.password' => 'PUT',
+    'account.address' => 'POST',
+    'account.sessions.end' => 'DELETE',
+    'account.leave' => 'POST',
+    'account.factor' => 'GET',
+    'account.factor.keep' => 'POST',
+    'account.factor.codes' => 'PUT',
+    'account.factor.drop' => 'DELETE',
+    'people' => 'GET',
+    'people.invite' => 'POST',
+    'people.show' => 'GET',
+    'people.update' => 'PUT',
+    'people.again' => 'POST',
+    'people.withdraw' => 'DELETE',
+    'people.end' => 'POST',
+    'people.enable' => 'POST',
+    'people.reset' => 'POST',
+    'people.factor.drop' => 'DELETE',
+    'golfers' => 'GET',
+    'golfers.store' => 'POST',
+    'golfers.show' => 'GET',
+    'golfers.update' => 'PUT',
+    'golfers.limits' => 'POST',
+    'golfers.limits.end' => 'DELETE',
+    'golfers.consent' => 'POST',
+    'golfers.withdraw' => 'DELETE',
+    'golfers.paper' => 'GET',
+    'academy' => 'GET',
+    'academy.update' => 'PUT',
+    'academy.clear' => 'DELETE',
+    'academy.groups.store' => 'POST',
+    'academy.groups.update' => 'PUT',
+    'academy.groups.drop' => 'DELETE',
+    'academy.letters' => 'GET',
     'logout' => 'POST',
     'today' => 'GET',
     'search' => 'GET',
@@ -49,6 +97,10 @@ const KNOWN_ROUTES = [
     'bench.film' => 'GET',
     'bench.mark' => 'POST',
     'bench.clock' => 'POST',
+    'facts' => 'GET',
+    'facts.update' => 'PUT',
+    'facts.several' => 'PUT',
+    'undo' => 'POST',
     'bench.remove' => 'GET',
     'bench.erase' => 'DELETE',
     'agreement.index' => 'GET',
@@ -113,6 +165,12 @@ const NOTHING = [
     'work' => '01j0000000000000000000zzzz',
     'device' => '01j0000000000000000000zzzz',
     'member' => 999_999_999,
+    'person' => 999_999_999,
+    'group' => 999_999_999,
+    'golfer' => 999_999_999,
+    'limit' => 999_999_999,
+    'paper' => '01j0000000000000000000zzzz',
+    'undo' => '01j0000000000000000000zzzz',
 ];
 
 /** @return list<Recording> the recordings laid, in order */
@@ -316,6 +374,13 @@ function parameters(User $user): array
         'import' => [NOTHING['import']],
         'work' => App\Models\Work::query()->orderBy('id')->pluck('public_id')->all(),
         'device' => [NOTHING['device']],
+        'person' => [$user->id, test()->person('ines')->id],
+        'group' => [NOTHING['group']],
+        'golfer' => App\Models\Golfer::query()->orderBy('id')->limit(4)->pluck('id')->all(),
+        'limit' => [NOTHING['limit']],
+        'paper' => [NOTHING['paper']],
+        'undo' => [NOTHING['undo']],
+        'token' => [str_repeat('z', 40)],
     ];
 }
 
@@ -378,7 +443,14 @@ function said(TestResponse $response): string
         default => (string) $base->getContent(),
     };
     $body = preg_replace(
-        ['/name="_token" value="[^"]*"/', '/name="csrf-token" content="[^"]*"/', '/"token":"[^"]*"/'],
+        [
+            '/name="_token" value="[^"]*"/',
+            '/name="csrf-token" content="[^"]*"/',
+            '/"token":"[^"]*"/',
+            // A second factor's secret, drawn anew for whoever has none.
+            '/data-qr="[^"]*"/',
+            '/class="secret">[^<]*/',
+        ],
         '',
         $body,
     );
@@ -387,7 +459,7 @@ function said(TestResponse $response): string
         "\n".
         json_encode(
             collect($base->headers->all())
-                ->except(['date', 'set-cookie', 'last-modified'])
+                ->except(['date', 'set-cookie', 'last-modified', 'x-ratelimit-remaining', 'retry-after'])
                 ->all(),
         ).
         "\n".

@@ -27,6 +27,21 @@
             placeholder="{{ $fields['mass_kg']['hint'] }}">
     </div>
 </div>
+<div class="pair">
+    <x-field name="shape" :label="__('facts.shape')" :value="$fields['shape']['value']" maxlength="40" />
+    <x-choose name="size" :label="__('facts.size')" :of="$sizes" :value="$fields['size']['value']"
+        :none="__('facts.unknown')" />
+</div>
+<div class="pair">
+    <x-choose name="has_ball" :label="__('facts.has-ball')" :of="$balls" :value="$fields['has_ball']['value']"
+        :none="__('facts.unknown')" />
+    <x-field name="effort_pct" :label="__('facts.effort')" :value="$fields['effort_pct']['value']"
+        inputmode="numeric" />
+</div>
+<div class="pair">
+    <x-field name="loft_deg" :label="__('facts.loft')" :value="$fields['loft_deg']['value']" inputmode="decimal" />
+    <x-field name="place" :label="__('facts.place')" :value="$fields['place']['value']" inputmode="numeric" />
+</div>
 <p>
     <label>
         <input type="checkbox" name="is_cold" value="1" @checked($fields['is_cold']['value'])> {{ __('import.cold') }}

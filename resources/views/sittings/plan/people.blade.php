@@ -31,6 +31,15 @@
 </label>
 <fieldset>
     <legend class="label">{{ __('plan.members') }}</legend>
+    @if($groups)
+        <p class="in-line">
+            <span class="small quiet">{{ __('plan.groups') }}</span>
+            @foreach($groups as $group)
+                <button type="button" class="act second" data-tick="{{ $group['of'] }}"
+                    aria-pressed="false">{{ $group['word'] }}</button>
+            @endforeach
+        </p>
+    @endif
     <div class="ticks">
         @foreach($people as $group)
             <p class="quiet small">{{ $group['word'] }}</p>

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Academy\Actions;
+
+use App\Academy\Links;
+use App\Exceptions\ActionException;
+use App\Models\Academy;
+use App\Models\Casts\Cell;
+use App\Models\Enums\LinkPurpose;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Storage;
+
+/** Clears the invented academy away, with its files, so that a real one can begin. */
+final readonly class ClearSample
+{
+    public function __construct(private Links $links)
+    {
+    }
+
+    /**
+     * @return string the link by which the real academy begins
+     *
+     * @throws ActionException
+     */
+    public function __invoke(string $typed): string
+    {
+        $token = DB::transaction(function () use ($typed): string {
+            $academy = Academy::query()->lockForUpdate()->find(Academy::ID);
+            if ($academy === null || ! $academy->is_sample) {
+                throw ActionException::because('refusals.academy.no-sample');
+            }
+            if (trim($typed) !== $academy->name) {
+                throw ActionException::because('refusals.academy.other-name', ['name' => $academy->name]);
+            }
+            $tables = DB::table('pg_tables')
+                ->where('schemaname', 'public')
+                ->whereNotIn('tablename', ['migrations', 'cache_locks'])
+                ->pluck('tablename')
+                ->map(static fn (mixed $name): string => '"'.Cell::text($name).'"')
+                ->implode(', ');
+            DB::statement("truncate $tables restart identity cascade");
+
+            return $this->links->make(LinkPurpose::Begin);
+        });
+        app()->forgetScopedInstances();
+        foreach (['films', 'imports', 'exports', 'papers'] as $disk) {
+            foreach (Storage::disk($disk)->directories() as $directory) {
+                Storage::disk($disk)->deleteDirectory(Cell::text($directory));
+            }
+        }
+
+        return route('begin', $token);
+    }
+}

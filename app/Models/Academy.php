@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Carbon;
+
+/**
+ * The academy that runs here: one, or none before its first head coach has begun.
+ *
+ * @property int $id
+ * @property string $name
+ * @property string $zone  of its days and hours
+ * @property ?string $letterhead  what stands at the head of its letters and reports, in lines
+ * @property bool $is_sample  the invented one, to be cleared away
+ * @property ?Carbon $updated_at
+ */
+final class Academy extends Model
+{
+    public const ID = 1;
+
+    /** As it is bound while a request lasts. */
+    private const HERE = 'academy.here';
+
+    public $incrementing = false;
+
+    protected $fillable = ['id', 'name', 'zone', 'letterhead', 'is_sample'];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['is_sample' => 'boolean'];
+    }
+
+    protected static function booted(): void
+    {
+        self::saved(static fn () => app()->forgetInstance(self::HERE));
+        self::deleted(static fn () => app()->forgetInstance(self::HERE));
+    }
+
+    /** Asked for by every page that tells a time; read once a request. */
+    public static function here(): ?self
+    {
+        app()->scopedIf(self::HERE, static fn (): ?self => self::query()->find(self::ID));
+        $here = app(self::HERE);
+
+        return $here instanceof self ? $here : null;
+    }
+
+    public static function zone(): string
+    {
+        return self::here()->zone ?? config()->string('academy.zone');
+    }
+
+    /** Whether invented people with known passwords are in it. */
+    public static function isSample(): bool
+    {
+        return self::here()?->is_sample === true;
+    }
+}

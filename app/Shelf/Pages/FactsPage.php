@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Shelf\Pages;
+
+use App\Models\Recording;
+use Core\Reading\BallFlight;
+use Core\Reading\SwingKind;
+use Core\Reading\SwingSize;
+use Core\Reading\Turf;
+
+/** The form in which what is known of a swing is set right. */
+final readonly class FactsPage
+{
+    /** @return array<string, mixed> */
+    public function of(Recording $recording): array
+    {
+        $recording->loadMissing('golfer');
+        $flight = $recording->flight();
+
+        return [
+            'recording' => $recording,
+            'name' => "{$recording->golfer->pseudonym}, $recording->club",
+            'flight' => $flight?->toArray() ?? [],
+            ...self::choices(),
+        ];
+    }
+
+    /** @return array<string, array<array-key, string>> */
+    public static function choices(): array
+    {
+        return [
+            'kinds' => self::words('kinds', array_column(SwingKind::cases(), 'value')),
+            'sizes' => self::words('sizes', array_column(SwingSize::cases(), 'value')),
+            'balls' => self::words('balls', ['1', '0']),
+            'heights' => self::words('heights', BallFlight::HEIGHTS),
+            'strikes' => self::words('strikes', BallFlight::STRIKES),
+            'turfs' => self::words('turfs', array_column(Turf::cases(), 'value')),
+        ];
+    }
+
+    /**
+     * @param  list<string>  $codes
+     * @return array<array-key, string>
+     */
+    private static function words(string $of, array $codes): array
+    {
+        $out = [];
+        foreach ($codes as $code) {
+            $out[$code] = (string) __("facts.$of.$code");
+        }
+
+        return $out;
+    }
+}

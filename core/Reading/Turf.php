@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Reading;
+
+/** What the ground shows afterwards, of the club or of the feet. */
+enum Turf: string
+{
+    case None = 'none';
+    case Clean = 'clean';
+    case DugBehind = 'dug-behind';
+    case RolledUp = 'rolled-up';
+    case Spun = 'spun';
+}

@@ -1,0 +1,6 @@
+@if($letterhead){!! $letterhead !!}
+
+@endif
+{!! $says !!}
+
+{!! __('letters.sign', ['academy' => $academy]) !!}
