@@ -27,10 +27,12 @@ use App\Models\Sitting;
 use App\Operations\Http\RecordController;
 use App\Panel\Http\PanelController;
 use App\Search\Http\SearchController;
+use App\Shelf\Http\BatchController;
 use App\Shelf\Http\FactsController;
 use App\Shelf\Http\FilmController;
 use App\Shelf\Http\ImportController;
 use App\Shelf\Http\ShelfController;
+use App\Sittings\Http\OwnController;
 use App\Sittings\Http\PlanController;
 use App\Sittings\Http\ReadingController;
 use App\Sittings\Http\ReadingFilmController;
@@ -66,6 +68,7 @@ Route::middleware('throttle:links')->group(function (): void {
 Route::pattern('person', '[0-9]{1,9}');
 Route::pattern('group', '[0-9]{1,9}');
 Route::pattern('golfer', '[0-9]{1,9}');
+Route::pattern('batch', '[0-9a-z]{26}');
 Route::pattern('limit', '[0-9]{1,9}');
 
 Route::middleware('auth')->group(function (): void {
@@ -93,6 +96,10 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/codebook', [CodebookController::class, 'show'])->name('codebook');
     Route::get('/codebook/document', [CodebookController::class, 'document'])->name('codebook.document');
 
+    Route::get('/own', [OwnController::class, 'index'])->name('own');
+    Route::post('/own/{recording}', [OwnController::class, 'begin'])
+        ->name('own.review')
+        ->can('review', 'recording');
     Route::get('/read/next', [ReadingController::class, 'next'])->name('read.next');
     Route::get('/read/{reading}', [ReadingController::class, 'show'])
         ->name('read')
@@ -157,6 +164,18 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/shelf', [ShelfController::class, 'index'])->name('shelf')->can('viewAny', Recording::class);
     Route::post('/imports', [ImportController::class, 'store'])
         ->name('imports.store')
+        ->can('create', PendingImport::class);
+    Route::post('/imports/batches', [BatchController::class, 'store'])
+        ->name('batches.store')
+        ->can('create', PendingImport::class);
+    Route::get('/imports/batches/{batch}', [BatchController::class, 'show'])
+        ->name('batches.show')
+        ->can('create', PendingImport::class);
+    Route::put('/imports/batches/{batch}', [BatchController::class, 'update'])
+        ->name('batches.update')
+        ->can('create', PendingImport::class);
+    Route::post('/imports/batches/{batch}', [BatchController::class, 'finish'])
+        ->name('batches.finish')
         ->can('create', PendingImport::class);
     Route::get('/imports/{import}', [ImportController::class, 'show'])->name('imports.show')->can('manage', 'import');
     Route::put('/imports/{import}', [ImportController::class, 'update'])

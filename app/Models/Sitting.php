@@ -71,6 +71,17 @@ final class Sitting extends Model
 
     protected $attributes = ['state' => 'draft', 'reveals' => false, 'wait_days' => 0];
 
+    /** A private review is nobody's but its reader's: whoever asks for sittings does not meet it. */
+    public const SHARED = 'shared';
+
+    protected static function booted(): void
+    {
+        self::addGlobalScope(
+            self::SHARED,
+            static fn (Builder $q) => $q->where('sittings.kind', '<>', SittingKind::Review),
+        );
+    }
+
     /** @return list<string> */
     public function uniqueIds(): array
     {

@@ -78,10 +78,10 @@ final class SittingCase extends Model
         return $this->belongsTo(SittingArm::class);
     }
 
-    /** @return BelongsTo<Sitting, $this> */
+    /** @return BelongsTo<Sitting, $this> a private review too: who holds the case may know where it stands */
     public function sitting(): BelongsTo
     {
-        return $this->belongsTo(Sitting::class);
+        return $this->belongsTo(Sitting::class)->withoutGlobalScope(Sitting::SHARED);
     }
 
     /** @return HasMany<CaseSwing, $this> */

@@ -334,6 +334,11 @@ final class Onlooker
         return array_map($this->standing(...), $ids);
     }
 
+    public function mayReview(int $recording): bool
+    {
+        return Sight::mayReview($this->standing($recording));
+    }
+
     /** @param  list<int>  $ids  whose facts are fetched at once */
     public function know(array $ids): void
     {

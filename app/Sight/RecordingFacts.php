@@ -37,7 +37,7 @@ final class RecordingFacts
             ->pluck('id')
             ->flip();
         $consenting = $agreed(Scope::StaffTraining);
-        $lessons = $this->user->isHeadCoach() ? $agreed(Scope::Lessons) : $consenting;
+        $lessons = $agreed(Scope::Lessons);
         $of = Recording::query()->whereKey($ids)->get(['id', 'golfer_id', 'erased_at'])->keyBy('id');
         foreach ($ids as $id) {
             $recording = $of->get($id);
@@ -72,6 +72,6 @@ final class RecordingFacts
         $this->know([$recording]);
         $fact = $this->facts[$recording];
 
-        return $fact['consents'] && $fact['held'] && ($review || ! $fact['own']);
+        return ($fact['consents'] || ($review && $fact['lessons'])) && $fact['held'] && $review === $fact['own'];
     }
 }

@@ -17,7 +17,7 @@ const files = {
     ['uplot/LICENSE', 'LICENSE'],
   ],
   qrcode: [
-    ['qrcode-generator/dist/qrcode.mjs', 'qrcode.mjs'],
+    ['qrcode-generator/dist/qrcode.mjs', 'qrcode.js'],
     ['qrcode-generator/README.md', 'README.md'],
   ],
   font: [

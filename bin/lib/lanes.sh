@@ -15,6 +15,7 @@ lane_demo() {
 lane_env() {
   LANE=$1
   export DB_DATABASE="${LANE_DEMO}_$LANE" FILMS_ROOT="$RUN/lanes/films-$LANE" CLOCK_FILE="$RUN/lanes/clock-$LANE"
+  export IMPORTS_ROOT="$RUN/lanes/kept-$LANE" EXPORTS_ROOT="$RUN/lanes/kept-$LANE" PAPERS_ROOT="$RUN/lanes/kept-$LANE"
 }
 
 lane_reset() {

@@ -33,10 +33,10 @@ final readonly class Assumptions
         public float $missing = 0.0,
     ) {
         match (true) {
-            ! ($prevalence > 0.0 && $prevalence < 1.0) => throw PlanningException::because('prevalence'),
-            ! ($agreement >= 0.5 && $agreement < 1.0) => throw PlanningException::because('agreement'),
+            is_nan($prevalence) || $prevalence <= 0.0 || $prevalence >= 1.0 => throw PlanningException::because('prevalence'),
+            is_nan($agreement) || $agreement < 0.5 || $agreement >= 1.0 => throw PlanningException::because('agreement'),
             $raters < 2 || $raters > 200 => throw PlanningException::because('raters'),
-            ! ($missing >= 0.0 && $missing <= 0.9) => throw PlanningException::because('missing'),
+            is_nan($missing) || $missing < 0.0 || $missing > 0.9 => throw PlanningException::because('missing'),
             default => null,
         };
         $this->accuracy = (1 + sqrt(2 * $agreement - 1)) / 2;

@@ -60,7 +60,7 @@ final readonly class CaseSet
         if ($size < 1 || $size > count($candidates)) {
             throw PlanningException::because('few-cases', size: $size, candidates: count($candidates));
         }
-        if ($repeats < 0 || $repeats > $size || ! ($prevalence > 0.0 && $prevalence < 1.0)) {
+        if ($repeats < 0 || $repeats > $size || is_nan($prevalence) || $prevalence <= 0.0 || $prevalence >= 1.0) {
             throw PlanningException::because('set');
         }
         $random = new Randomizer(new Xoshiro256StarStar(hash('sha256', $seed.'|cases', true)));

@@ -30,7 +30,7 @@ final readonly class BallFlight
     ) {
         $angles = [[$startDeg, 45.0], [$curveDeg, 60.0], [$lowPointCm, 40.0], [$pathDeg, 30.0], [$attackDeg, 30.0]];
         foreach ($angles as [$value, $most]) {
-            // The JIT takes a comparison with NaN for its opposite: asked for by name.
+            // The tracing JIT was seen to take a denied comparison with NaN for its opposite: asked for by name.
             if ($value !== null && (! is_finite($value) || abs($value) > $most)) {
                 throw ReadingException::because('ball-off');
             }

@@ -207,7 +207,7 @@ final readonly class Edit
             return $marks;
         }
         $t = self::number($this->value);
-        if (! ($t >= 0.0 && $t <= 600.0)) {
+        if (is_nan($t) || $t < 0.0 || $t > 600.0) {
             throw ReadingException::because('mark-outside');
         }
 

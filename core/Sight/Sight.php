@@ -65,16 +65,22 @@ final readonly class Sight
         };
     }
 
+    /** Whether a person may look at it in a private review: it is their own, and something of it may still be used. */
+    public static function mayReview(Standing $s): bool
+    {
+        return $s->own && $s->held && ($s->consents || $s->lessons);
+    }
+
     /** On the person's own sheet of a case; the standing is to any one of its swings. */
     public static function ofReading(Standing $s, Turn $turn): self
     {
         $shown = [...($turn->film ? [Thing::Film] : []), ...($turn->trace ? [Thing::Trace] : []), Thing::Context];
 
         return match (true) {
-            ! $s->consents => self::nothing(Why::Consent),
+            ! $s->consents && ! ($turn->review && $s->lessons) => self::nothing(Why::Consent),
             ! $s->held => self::nothing(Why::Erased),
             $turn->withdrawn => self::nothing(Why::NotTheirs),
-            $s->own && ! $turn->review => self::nothing(Why::Own),
+            $s->own !== $turn->review => self::nothing($s->own ? Why::Own : Why::NotTheirs),
             ! $turn->begun => self::nothing(Why::TooSoon),
             $turn->stage === Stage::Blind && ! $turn->handedIn => self::these(...$shown),
             $turn->repeats && $turn->left > 0 => self::nothing(Why::Others),

@@ -68,7 +68,7 @@ final class Limits
     /** @throws CoreException when it is not finite or lies beyond the limits */
     public static function within(float $value, float $low, float $high, string $what): void
     {
-        if (! ($value >= $low && $value <= $high)) {
+        if (is_nan($value) || $value < $low || $value > $high) {
             throw TraceException::because(
                 'outside',
                 what: $what,

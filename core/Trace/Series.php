@@ -87,11 +87,11 @@ final readonly class Series
         $need = (int) ceil($hold * $this->rateHz);
         $last = count($this->values) - 1;
         for ($i = $a; $i <= $b; $i++) {
-            if (! ($this->values[$i] >= $level)) {
+            if (is_nan($this->values[$i]) || $this->values[$i] < $level) {
                 continue;
             }
             for ($j = $i; $j <= min($last, $i + $need); $j++) {
-                if (! ($this->values[$j] >= $level)) {
+                if (is_nan($this->values[$j]) || $this->values[$j] < $level) {
                     $i = $j;
 
                     continue 2;
@@ -117,7 +117,7 @@ final readonly class Series
         [$a, $b] = $this->range($from, $to);
         for ($i = $b; $i >= $a; $i--) {
             $v = $this->values[$i];
-            if (! ($v >= $level)) {
+            if (is_nan($v) || $v < $level) {
                 continue;
             }
             $next = $i < $b ? $this->values[$i + 1] : NAN;

@@ -2,6 +2,23 @@
 
 // The guided way of a file onto the Shelf.
 return [
+    'batch' => [
+        'page' => 'Several files',
+        'title' => '{1} One file, :ready ready for the Shelf|[2,*] :count files, :ready of them ready for the Shelf',
+        'about' => 'Golfers, days and places were read off the files’ names. Nothing is on the Shelf yet.',
+        'all' => 'In every row',
+        'fill' => 'Fill down',
+        'file' => 'File',
+        'heads' => ['golfer' => 'Golfer', 'club' => 'Club', 'kind' => 'Kind', 'shape' => 'Shape wanted',
+            'series' => 'Series', 'place' => 'Place'],
+        'of' => ':what of :file',
+        'says' => ':device, :rate Hz, :length s',
+        'keep' => '{1} Put one on the Shelf|[2,*] Put :count on the Shelf',
+        'look-again' => 'Look again',
+        'set' => 'Set. Nothing is on the Shelf yet.',
+        'kept' => '{0} None is on the Shelf.|{1} One is on the Shelf, and being measured.|'
+            .'[2,*] :count are on the Shelf, and being measured.',
+    ],
     'page' => 'Import',
     'about' => ':format for :golfer, :hand-handed:with. Nothing is on the Shelf yet.',
     'with' => ', with :file',

@@ -21,7 +21,7 @@ return [
     ],
     'waits' => '{1} one case|[0,*] :count cases',
     'has-factor' => 'yes',
-    'no-factor' => 'no',
+    'no-factor' => '',
     'roles' => ['head-coach' => 'head coach', 'panel' => 'panel member', 'instructor' => 'instructor'],
     'on-panel' => 'on the panel',
     'sits-on-panel' => 'may sit on the panel as well',

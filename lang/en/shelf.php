@@ -45,15 +45,14 @@ return [
         'at' => ':from to :to of :of sessions',
     ],
     'import' => [
-        'title' => 'Add a recording from a file',
-        'golfer' => 'Golfer, with a valid consent',
+        'title' => 'Add recordings from files',
+        'golfer' => 'Golfer, where the files’ names do not say',
         'handed' => ':golfer (:hand-handed)',
-        'file' => 'Recording: CSV, bundle or C3D',
-        'side-car' => 'Side-car, JSON',
-        'if-any' => '(if there is one)',
+        'files' => 'Recordings: CSV, bundle or C3D, with their side-cars',
         'look' => 'Look at it',
         'says' => 'You see what was understood – columns, units, the trace, its quality, the stations – before '
             .'anything is stored. Any CSV with a header will do: columns are guessed by their names and can be set '
-            .'right. Files may also be dropped on the fields.',
+            .'right. Several files come at once: one named osier_2026-11-20_03.csv is the third of Osier’s that day, and '
+            .'osier_2026-11-20_03.json beside it is its side-car.',
     ],
 ];

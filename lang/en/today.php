@@ -2,6 +2,30 @@
 
 // Today: what needs this person now.
 return [
+    'first' => [
+        'title' => 'What to do first',
+        'done' => 'done',
+        'people' => [
+            'says' => 'Invite your people',
+            'more' => 'Three or more who sit on the panel, and the instructors who will read.',
+        ],
+        'golfers' => [
+            'says' => 'Take up golfers, with what they agree to',
+            'more' => 'Under names that are nobody’s. Without a consent no swing is used.',
+        ],
+        'swings' => [
+            'says' => 'Put swings on the Shelf',
+            'more' => 'Many files at once, or from a bench device. They are measured by themselves.',
+        ],
+        'panel' => [
+            'says' => 'Let the panel read them blind',
+            'more' => 'What it agrees on, held against what was measured, becomes the key.',
+        ],
+        'round' => [
+            'says' => 'Let the staff read a round',
+            'more' => 'Then see who agrees with the key, and with whom.',
+        ],
+    ],
     'page' => 'Today',
     'read' => ':round is :share % read',
     'opened' => 'opened :date · :done of :of readings handed in',

@@ -67,7 +67,7 @@ test('a foreign file is looked at, set right and put on the Shelf; a bad one is 
   const send = async (text) => {
     await page.goto('/shelf');
     await page.selectOption('#golfer', { label: 'Wren (right-handed)' });
-    await page.setInputFiles('#trace', { name: 'swing.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
+    await page.setInputFiles('#files', { name: 'swing.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
     await page.getByRole('button', { name: 'Look at it' }).click();
     await page.waitForURL('**/imports/**');
   };

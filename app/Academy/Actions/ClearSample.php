@@ -45,10 +45,12 @@ final readonly class ClearSample
             return $this->links->make(LinkPurpose::Begin);
         });
         app()->forgetScopedInstances();
-        foreach (['films', 'imports', 'exports', 'papers'] as $disk) {
-            foreach (Storage::disk($disk)->directories() as $directory) {
-                Storage::disk($disk)->deleteDirectory(Cell::text($directory));
-            }
+        foreach (Storage::disk('films')->directories() as $directory) {
+            Storage::disk('films')->deleteDirectory(Cell::text($directory));
+        }
+        // These share a place with other things: only what is theirs goes.
+        foreach (['imports' => 'imports', 'exports' => 'rounds', 'papers' => 'papers'] as $disk => $theirs) {
+            Storage::disk($disk)->deleteDirectory($theirs);
         }
 
         return route('begin', $token);

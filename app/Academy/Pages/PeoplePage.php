@@ -12,6 +12,7 @@ use App\Models\User;
 use App\Words\Like;
 use Core\Reading\Stage;
 use Core\Sight\Role;
+use Core\Sight\SittingKind;
 use Core\Sight\SittingState;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Query\JoinClause;
@@ -109,6 +110,7 @@ final readonly class PeoplePage
                 ->on('seats.user_id', 'readings.user_id'))
             ->whereIn('readings.user_id', $ids)
             ->where('sittings.state', SittingState::Open)
+            ->where('sittings.kind', '<>', SittingKind::Review)
             ->where('readings.stage', Stage::Blind)
             ->whereNull('readings.handed_in_at')
             ->whereNull('seats.left_out_at')

@@ -11,6 +11,7 @@ use App\Models\Group;
 use App\Models\User;
 use Core\Reading\Stage;
 use Core\Sight\Role;
+use Core\Sight\SittingKind;
 use Core\Sight\SittingState;
 use Illuminate\Support\Facades\DB;
 
@@ -47,6 +48,7 @@ final readonly class PersonPlace
             ->where('readings.user_id', $person->id)
             ->where('readings.stage', Stage::Blind)
             ->where('sittings.state', SittingState::Open)
+            ->where('sittings.kind', '<>', SittingKind::Review)
             ->groupBy('sittings.id', 'sittings.public_id', 'sittings.name', 'seats.left_out_at')
             ->orderBy('sittings.id')
             ->selectRaw('sittings.public_id, sittings.name, seats.left_out_at, count(*) as dealt, '

@@ -31,6 +31,12 @@ final readonly class RecordingPolicy
         return $this->onlookers->of($user)->sees($recording, Thing::Numbers);
     }
 
+    /** One's own swing, alone. */
+    public function review(User $user, Recording $recording): bool
+    {
+        return $this->onlookers->of($user)->mayReview($recording->id);
+    }
+
     public function update(User $user, Recording $recording): bool
     {
         return $user->isHeadCoach() && $this->view($user, $recording);

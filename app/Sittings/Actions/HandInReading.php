@@ -16,6 +16,7 @@ use App\Words\Wording;
 use Core\Reading\CaseKind;
 use Core\Reading\Stage;
 use Core\Remark\Remark;
+use Core\Sight\SittingKind;
 use Illuminate\Support\Facades\DB;
 
 /** Hands a complete reading in and locks it. Handing in twice is the same as once. */
@@ -53,7 +54,9 @@ final readonly class HandInReading
                 $this->openSecondLook($reading);
             }
             $this->onlookers->forget();
-            event(new ReadingHandedIn($reading, $by));
+            if ($reading->case->sitting->kind !== SittingKind::Review) {
+                event(new ReadingHandedIn($reading, $by));
+            }
         });
     }
 

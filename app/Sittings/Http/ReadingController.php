@@ -19,6 +19,7 @@ use Core\Reading\Aid;
 use Core\Reading\Call as CoreCall;
 use Core\Reading\Edit;
 use Core\Sight\Sight;
+use Core\Sight\SittingKind;
 use Core\Sight\SittingState;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
@@ -36,7 +37,8 @@ final class ReadingController extends Controller
         session()->reflash();
         $onlooker = $this->onlookers->of($this->user());
         $reading = Reading::query()->where('user_id', $this->user()->id)->whereNull('handed_in_at')
-            ->whereHas('case.sitting', fn ($q) => $q->where('state', SittingState::Open))
+            ->whereHas('case.sitting', fn ($q) => $q->where('state', SittingState::Open)
+                ->where('kind', '<>', SittingKind::Review))
             ->with(['arm', 'case.sitting', 'case.swings'])
             ->orderBy('position')
             ->orderBy('stage')
@@ -130,7 +132,9 @@ final class ReadingController extends Controller
         $this->backTo(route('read', $reading));
         $handIn($reading, $this->user());
 
-        return redirect()->route('read.next')->with('done', (string) __('notices.sittings.handed-locked'));
+        $next = $reading->case->sitting->kind === SittingKind::Review ? 'own' : 'read.next';
+
+        return redirect()->route($next)->with('done', (string) __('notices.sittings.handed-locked'));
     }
 
     /** @return array<string, mixed> the sheet, by the clocks it is shown by */

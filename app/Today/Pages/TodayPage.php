@@ -37,6 +37,7 @@ final class TodayPage
         private readonly Codebooks $codebooks,
         private readonly Onlookers $onlookers,
         private readonly UnsettledEntries $unsettled,
+        private readonly FirstSteps $steps,
     ) {
     }
 
@@ -95,6 +96,7 @@ final class TodayPage
             'unsettledLeft' => $left > 0 ? trans_choice('today.unsettled-left', $left, ['count' => $left]) : null,
             'codebook' => $this->codebooks->current(),
             'expiring' => $this->expiring(),
+            'steps' => $this->steps->of(),
         ];
     }
 
@@ -166,7 +168,9 @@ final class TodayPage
         $onlooker = $this->onlookers->of($user);
         $readings = Reading::query()
             ->where('user_id', $user->id)
-            ->whereHas('case.sitting', static fn ($q) => $q->where('state', SittingState::Open))
+            ->whereHas('case.sitting', static fn ($q) => $q
+                ->where('state', SittingState::Open)
+                ->where('kind', '<>', SittingKind::Review))
             ->with(['arm', 'case.sitting', 'case.swings'])
             ->orderBy('position')
             ->orderBy('stage')

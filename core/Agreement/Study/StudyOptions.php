@@ -39,7 +39,7 @@ final readonly class StudyOptions
         if ($weights !== null && ! in_array($weights, ['linear', 'quadratic'], true)) {
             throw AgreementException::because('weights', weights: $weights);
         }
-        if ($tolerance !== null && ! ($tolerance >= 0.0 && is_finite($tolerance))) {
+        if ($tolerance !== null && (! is_finite($tolerance) || $tolerance < 0.0)) {
             throw AgreementException::because('tolerance');
         }
         if ($bootstrap < 0 || $bootstrap > 100000) {

@@ -34,7 +34,7 @@ final readonly class FrozenChannels implements Check
                 continue;
             }
             [$low, $high] = self::ends($values);
-            if (! ($high - $low >= 1e-9)) {
+            if (is_nan($high - $low) || $high - $low < 1e-9) {
                 continue;
             }
             $alive = self::trembles($values, $high - $low);

@@ -1,5 +1,5 @@
 // Draws the address of a second factor as a code that a telephone reads; it is made here and goes nowhere.
-import qrcode from '../../vendor/qrcode/qrcode.mjs';
+import qrcode from '../../vendor/qrcode/qrcode.js';
 
 const SVG = 'http://www.w3.org/2000/svg';
 const QUIET = 4;

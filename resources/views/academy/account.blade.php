@@ -1,6 +1,9 @@
 <x-layout :title="__('account.page')">
     <h1>{{ $user->name }}</h1>
     <p class="quiet about">{{ implode(' · ', array_filter([$place, $groups, $user->email])) }}</p>
+    @if($user->golfer_id)
+        <p class="below"><a href="{{ route('own') }}">{{ __('own.page') }}</a></p>
+    @endif
     <div class="account">
         <section>
             <h2>{{ __('account.name.title') }}</h2>

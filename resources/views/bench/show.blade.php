@@ -34,11 +34,11 @@
                     <a href="{{ $lens['url'] }}" @if($lens['here']) aria-current="true" @endif>{{ $lens['name'] }}</a>
                 @endforeach
             </nav>
+            @include('bench.show.verdicts')
             @if($flight)
-                <h2 class="first">{{ __('facts.flew') }}</h2>
+                <h2>{{ __('facts.flew') }}</h2>
                 <x-flight :shape="$flight['shape']" :says="$flight['says']" />
             @endif
-            @include('bench.show.verdicts')
             @include('bench.beside', ['label' => __('bench.beside'), 'of' => $recording])
             @include('bench.show.measurements')
             @include('bench.show.stations')

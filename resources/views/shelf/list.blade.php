@@ -83,7 +83,7 @@
         </details>
     @endif
     <h2 id="add">{{ __('shelf.import.title') }}</h2>
-    <form method="post" action="{{ route('imports.store') }}" enctype="multipart/form-data" class="in-columns">
+    <form method="post" action="{{ route('batches.store') }}" enctype="multipart/form-data" class="in-columns">
         @csrf
         <div>
             <label class="label" for="golfer">{{ __('shelf.import.golfer') }}</label>
@@ -98,15 +98,9 @@
             </div>
         </div>
         <div>
-            <label class="label" for="trace">{{ __('shelf.import.file') }}</label>
-            <input class="input file" id="trace" name="trace" type="file" required
+            <label class="label" for="files">{{ __('shelf.import.files') }}</label>
+            <input class="input file" id="files" name="files[]" type="file" required multiple
                 accept=".csv,.json,.c3d,text/csv,application/json">
-        </div>
-        <div>
-            <label class="label" for="meta">
-                {{ __('shelf.import.side-car') }} <span class="quiet">{{ __('shelf.import.if-any') }}</span>
-            </label>
-            <input class="input file" id="meta" name="meta" type="file" accept=".json,application/json">
         </div>
         <div class="at-end"><button class="act">{{ __('shelf.import.look') }}</button></div>
     </form>

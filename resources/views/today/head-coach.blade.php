@@ -1,4 +1,18 @@
 <x-layout :title="__('today.page')">
+    @if($steps)
+        <h1>{{ __('today.first.title') }}</h1>
+        <ol class="steps-first">
+            @foreach($steps as $step)
+                <li @class(['done' => $step['done']])>
+                    <a href="{{ $step['url'] }}">{{ $step['says'] }}</a>
+                    @if($step['done'])
+                        <b>{{ __('today.first.done') }}</b>
+                    @endif
+                    <span class="quiet small">{{ $step['more'] }}</span>
+                </li>
+            @endforeach
+        </ol>
+    @endif
     @forelse($open as $round)
         <h1>{{ $round['title'] }}</h1>
         <p class="quiet about">{{ $round['about'] }}</p>
@@ -24,8 +38,10 @@
         </table>
         <p class="below"><a class="act second" href="{{ $round['url'] }}">{{ __('today.watch') }}</a></p>
     @empty
-        <h1>{{ __('today.none-open') }}</h1>
-        <p class="below"><a class="act" href="{{ route('rounds.plan') }}">{{ __('today.plan') }}</a></p>
+        @unless($steps)
+            <h1>{{ __('today.none-open') }}</h1>
+            <p class="below"><a class="act" href="{{ route('rounds.plan') }}">{{ __('today.plan') }}</a></p>
+        @endunless
     @endforelse
     @foreach($closed as $round)
         <h2>{{ __('today.closed', ['round' => $round->name]) }}</h2>

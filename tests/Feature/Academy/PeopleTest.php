@@ -15,6 +15,7 @@ use App\Models\OutboxLetter;
 use App\Models\User;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Storage;
 
 const GOOD = 'plain slow river boat';
 
@@ -308,12 +309,18 @@ it('changes the academy’s name, zone and letterhead, and shows times in its zo
 });
 
 it('clears the sample only by its name, and begins a real academy by the link alone', function () {
+    foreach (['films', 'imports', 'exports', 'papers'] as $disk) {
+        Storage::fake($disk)->put($disk === 'exports' ? 'rounds/x' : "$disk/x", 'x');
+    }
+    Storage::disk('imports')->put('else/y', 'y');
     $this->actingAs($this->headCoach())->delete('/academy/sample', ['typed' => 'Fernhollow'])
         ->assertSessionHas('refused');
     expect(User::query()->count())->toBeGreaterThan(5);
     $url = parse_url((string) $this->delete('/academy/sample', ['typed' => 'Fernhollow Golf Academy'])
         ->headers->get('Location'), PHP_URL_PATH);
-    expect(User::query()->count())->toBe(0);
+    expect(User::query()->count())->toBe(0)
+        ->and(array_map(fn (string $d): array => Storage::disk($d)->allFiles(), ['films', 'imports', 'exports', 'papers']))
+        ->toBe([[], ['else/y'], [], []]);
     $this->get('/')->assertRedirect('/login');
     $this->get('/begin/'.str_repeat('a', 40))->assertNotFound();
     $form = ['academy' => 'Moorgate Academy', 'zone' => 'Europe/Dublin', 'name' => 'Una Bray',

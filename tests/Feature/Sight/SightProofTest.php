@@ -81,6 +81,8 @@ const KNOWN_ROUTES = [
     'codebook' => 'GET',
     'codebook.document' => 'GET',
     'codebook.store' => 'POST',
+    'own' => 'GET',
+    'own.review' => 'POST',
     'read.next' => 'GET',
     'read' => 'GET',
     'read.evidence' => 'GET',
@@ -114,6 +116,10 @@ const KNOWN_ROUTES = [
     'panel.rule' => 'POST',
     'shelf' => 'GET',
     'imports.store' => 'POST',
+    'batches.store' => 'POST',
+    'batches.show' => 'GET',
+    'batches.update' => 'PUT',
+    'batches.finish' => 'POST',
     'imports.show' => 'GET',
     'imports.update' => 'PUT',
     'imports.finish' => 'POST',
@@ -171,6 +177,7 @@ const NOTHING = [
     'limit' => 999_999_999,
     'paper' => '01j0000000000000000000zzzz',
     'undo' => '01j0000000000000000000zzzz',
+    'batch' => '01j0000000000000000000zzzz',
 ];
 
 /** @return list<Recording> the recordings laid, in order */
@@ -258,11 +265,17 @@ function everyState(object $test): array
     foreach ([3, 0] as $i) {
         $r[$i]->update(['golfer_id' => $r[0]->golfer_id, 'series' => 'one evening']);
     }
+    // An instructor whose own swing is among spring's, with a private review of it handed in.
+    $hanne = $test->person('hanne');
+    $hanne->forceFill(['golfer_id' => $r[2]->golfer_id])->save();
+    $review = app(App\Sittings\Actions\BeginReview::class)($r[2], $hanne);
+    handedIn($review->case->sitting);
     // Kit sees four of spring's recordings; the last one's golfer takes the consent back.
     $r[7]->golfer->consents()->update(['withdrawn_at' => now()]);
 
     return [
         'a head coach' => [$test->headCoach(), [0, 1, 2, 3, 4, 5, 6]],
+        'an instructor who is a golfer' => [$hanne, [0, 1, 3, 4]],
         'a head coach who reads' => [$second, [0, 1, 2, 3, 5, 6]],
         'an instructor who reads again' => [$tam, [1, 2, 3, 4]],
         'an instructor with a second look' => [$kit, [0, 2, 3, 4]],
@@ -380,6 +393,7 @@ function parameters(User $user): array
         'limit' => [NOTHING['limit']],
         'paper' => [NOTHING['paper']],
         'undo' => [NOTHING['undo']],
+        'batch' => [NOTHING['batch']],
         'token' => [str_repeat('z', 40)],
     ];
 }
