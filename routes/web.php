@@ -24,6 +24,7 @@ use App\Models\Device;
 use App\Models\PendingImport;
 use App\Models\Recording;
 use App\Models\Sitting;
+use App\Operations\Http\ErasureController;
 use App\Operations\Http\RecordController;
 use App\Panel\Http\PanelController;
 use App\Search\Http\SearchController;
@@ -212,6 +213,9 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/debrief', [DebriefController::class, 'index'])->name('debrief.index')->can('manage', Sitting::class);
     Route::get('/debrief/{round}', [DebriefController::class, 'first'])
         ->name('debrief.first')->can('debrief', 'round');
+    Route::get('/debrief/{round}/{place}/evidence/{swing}', [DebriefController::class, 'evidence'])
+        ->name('debrief.evidence')
+        ->where(['place' => '[1-9][0-9]{0,3}', 'swing' => '[1-6]'])->can('debrief', 'round');
     Route::get('/debrief/{round}/{place}', [DebriefController::class, 'show'])
         ->name('debrief')
         ->where('place', '[1-9][0-9]{0,3}')->can('debrief', 'round');
@@ -222,6 +226,9 @@ Route::middleware('auth')->group(function (): void {
     Route::post('/rounds', [RoundController::class, 'store'])->name('rounds.store')->can('manage', Sitting::class);
     Route::get('/rounds/{round}', [RoundController::class, 'show'])->name('rounds.show')->can('manage', 'round');
     Route::post('/rounds/{round}/open', [RoundController::class, 'open'])->name('rounds.open')->can('manage', 'round');
+    Route::post('/rounds/{round}/reopen', [RoundController::class, 'reopen'])
+        ->name('rounds.reopen')
+        ->can('manage', 'round');
     Route::post('/rounds/{round}/close', [RoundController::class, 'close'])
         ->name('rounds.close')
         ->can('manage', 'round');
@@ -295,6 +302,11 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/golfers/{golfer}/consents', [GolfersController::class, 'consent'])->name('golfers.consent');
         Route::delete('/golfers/{golfer}/consents', [GolfersController::class, 'withdraw'])->name('golfers.withdraw');
         Route::get('/golfers/{golfer}/papers/{paper}', [GolfersController::class, 'paper'])->name('golfers.paper');
+        Route::delete('/golfers/{golfer}', [ErasureController::class, 'golfer'])->name('golfers.erase');
+        Route::get('/erasures/{erasure}', [ErasureController::class, 'show'])->name('erasures.show');
+        Route::get('/academy/retention', [ErasureController::class, 'index'])->name('retention');
+        Route::put('/academy/retention', [ErasureController::class, 'rules'])->name('retention.rules');
+        Route::post('/academy/retention', [ErasureController::class, 'keep'])->name('retention.keep');
         Route::get('/academy', [AcademyController::class, 'show'])->name('academy');
         Route::put('/academy', [AcademyController::class, 'update'])->name('academy.update');
         Route::delete('/academy/sample', [AcademyController::class, 'clear'])->name('academy.clear');

@@ -15,6 +15,8 @@ use Illuminate\Support\Carbon;
  * @property string $zone  of its days and hours
  * @property ?string $letterhead  what stands at the head of its letters and reports, in lines
  * @property bool $is_sample  the invented one, to be cleared away
+ * @property ?int $erase_after_consent_days  null: as long as nobody says otherwise
+ * @property ?int $erase_film_after_days
  * @property ?Carbon $updated_at
  */
 final class Academy extends Model
@@ -26,7 +28,17 @@ final class Academy extends Model
 
     public $incrementing = false;
 
-    protected $fillable = ['id', 'name', 'zone', 'letterhead', 'is_sample'];
+    protected $fillable = [
+        'id',
+        'name',
+        'zone',
+        'letterhead',
+        'is_sample',
+        'erase_after_consent_days',
+        'erase_film_after_days',
+    ];
+
+    protected $attributes = ['erase_after_consent_days' => null, 'erase_film_after_days' => null];
 
     /** @return array<string, string> */
     protected function casts(): array

@@ -8,6 +8,7 @@ use Core\Sight\Scope;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Support\Carbon;
 
 /**
  * Whose swings are held, under a name that is nobody's.
@@ -21,6 +22,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property ?float $mass_kg
  * @property ?int $born_year
  * @property ?string $notes
+ * @property ?Carbon $erased_at  when all but the place in rounds was taken out
  * @property \Illuminate\Database\Eloquent\Collection<int, Consent> $consents
  * @property \Illuminate\Database\Eloquent\Collection<int, GolferLimit> $limitsNoted
  * @property \Illuminate\Database\Eloquent\Collection<int, GolferLimit> $limitsInForce
@@ -29,6 +31,11 @@ final class Golfer extends Model
 {
     /** Born so many years ago somebody may still be a minor this year. */
     private const MINOR_YEARS = 18;
+
+    public function resolveRouteBinding($value, $field = null): ?self
+    {
+        return self::query()->whereNull('erased_at')->whereKey($value)->first();
+    }
 
     protected $fillable = [
         'pseudonym',
@@ -48,6 +55,7 @@ final class Golfer extends Model
         'mass_kg' => null,
         'born_year' => null,
         'notes' => null,
+        'erased_at' => null,
     ];
 
     /** @return array<string, string> */
@@ -58,6 +66,7 @@ final class Golfer extends Model
             'height_cm' => 'integer',
             'mass_kg' => 'float',
             'born_year' => 'integer',
+            'erased_at' => 'datetime',
         ];
     }
 

@@ -37,6 +37,7 @@ use Illuminate\Support\Str;
  * @property array<string, float> $marks
  * @property list<array{kind: string, view: string, points: list<array{x: float, y: float, t: float}>, swing?: int}> $aids
  * @property int $active_ms  time spent, without idle time
+ * @property int $reopened  how often a hand-in was opened again
  * @property ?Carbon $handed_in_at
  * @property int $arm_id
  * @property bool $exposed  whether a truth about one of its swings had been shown before; no blind figure holds it

@@ -184,7 +184,7 @@ final class Onlooker
     {
         $uses = $this->user->isHeadCoach() ? [Scope::Lessons, Scope::StaffTraining] : [Scope::StaffTraining];
         $query = Recording::query()
-            ->whereNull('erased_at')
+            ->whereNull('recordings.erased_at')
             ->whereHas('golfer', static fn ($q) => $q->consenting(...$uses))
             ->when($this->user->golfer_id, static fn (Builder $q, int $own) => $q->where('golfer_id', '<>', $own));
         $hidden = $shown = [];
@@ -332,6 +332,11 @@ final class Onlooker
         $this->know($ids);
 
         return array_map($this->standing(...), $ids);
+    }
+
+    public function mayShowRoom(int $recording): bool
+    {
+        return Sight::mayShowRoom($this->standing($recording));
     }
 
     public function mayReview(int $recording): bool

@@ -13,7 +13,7 @@ use Core\Sight\Standing;
 /** What the rules of sight ask of recordings for one person: what is agreed to, what is held, whose it is. Read once. */
 final class RecordingFacts
 {
-    /** @var array<int, array{consents: bool, lessons: bool, held: bool, own: bool}> by recording */
+    /** @var array<int, array{consents: bool, lessons: bool, held: bool, own: bool, room: bool}> by recording */
     private array $facts = [];
 
     public function __construct(private readonly User $user)
@@ -38,6 +38,7 @@ final class RecordingFacts
             ->flip();
         $consenting = $agreed(Scope::StaffTraining);
         $lessons = $agreed(Scope::Lessons);
+        $room = $this->user->isHeadCoach() ? $agreed(Scope::DebriefFilm) : collect();
         $of = Recording::query()->whereKey($ids)->get(['id', 'golfer_id', 'erased_at'])->keyBy('id');
         foreach ($ids as $id) {
             $recording = $of->get($id);
@@ -46,6 +47,7 @@ final class RecordingFacts
                 'lessons' => $lessons->has($id),
                 'held' => $recording !== null && $recording->erased_at === null,
                 'own' => $recording !== null && $recording->golfer_id === $this->user->golfer_id,
+                'room' => $room->has($id),
             ];
         }
     }
@@ -63,6 +65,7 @@ final class RecordingFacts
             $places,
             $fact['lessons'],
             $fact['own'],
+            $fact['room'],
         );
     }
 

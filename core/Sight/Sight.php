@@ -65,6 +65,12 @@ final readonly class Sight
         };
     }
 
+    /** Whether its film may be shown to a room by this person: that is a use of its own. */
+    public static function mayShowRoom(Standing $s): bool
+    {
+        return $s->room && self::ofRecording($s)->shows(Thing::Film);
+    }
+
     /** Whether a person may look at it in a private review: it is their own, and something of it may still be used. */
     public static function mayReview(Standing $s): bool
     {

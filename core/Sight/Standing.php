@@ -14,6 +14,7 @@ final readonly class Standing
      * @param  list<Place>  $places  in sittings where the person has a seat
      * @param  bool  $lessons  whether the golfer agrees today that who teaches looks at it
      * @param  bool  $own  whether the golfer is this person
+     * @param  bool  $room  whether the golfer agrees today that the film is shown to a room
      */
     public function __construct(
         public bool $consents,
@@ -22,6 +23,7 @@ final readonly class Standing
         public array $places = [],
         public bool $lessons = false,
         public bool $own = false,
+        public bool $room = false,
     ) {
     }
 

@@ -2,6 +2,7 @@
 
 // The debrief of a published round.
 return [
+    'no-film' => 'Its film is not shown: the golfer has not agreed to that before a room.',
     'page' => 'Debrief',
     'head' => 'Debrief – :round',
     'no-round' => 'When a staff round has been published, its cases stand here in the order of what there is to talk '

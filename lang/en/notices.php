@@ -45,6 +45,7 @@ return [
         'taken-away-with-its' => 'The :core-view was taken away, with its original.',
     ],
     'sittings' => [
+        'reopened' => 'Opened again: its reader finds it under Today.',
         'handed-locked' => 'Handed in and locked.',
         'planned-as-draft-nobody' => 'Planned as a draft. Nobody sees it until you open it.',
         'open-its-members-find' => 'Open. Its members find their first case under Today.',

@@ -27,6 +27,7 @@ return [
     ],
     'actions' => [
         'hand-in' => 'handed in a reading',
+        'reopen' => 'opened a hand-in again',
         'hand-in-again' => 'handed in a second look',
         'plan' => 'planned a round',
         'open' => 'opened',
@@ -61,6 +62,9 @@ return [
         'person-left' => 'left, or noted that a person left',
         'golfer-taken-up' => 'took up a golfer',
         'golfer-changed' => 'changed what is known of a golfer',
+        'golfer-erased' => 'erased a golfer',
+        'retention-rules' => 'set how long things are held',
+        'retention' => 'erased what was held long enough',
         'limit-noted' => 'noted a limit',
         'limit-ended' => 'noted that a limit has ended',
         'consent-recorded' => 'recorded a consent',

@@ -58,6 +58,7 @@ return [
             .'was stored.',
     ],
     'operations' => [
+        'other-golfer' => 'That is not the golfer’s name, “:golfer”. Nothing was erased.',
         'cannot-written' => ':path cannot be written.',
         'could-not-finished-disk' => ':path could not be finished: the disk may be full.',
         'there-no-room-write' => 'There is no room to write a table.',
@@ -131,6 +132,14 @@ return [
         'shows-film-its-readings' => '“:round” shows this film and its readings point into it; it stays.',
     ],
     'sittings' => [
+        'reopen' => [
+            'not-open' => 'This round is not open; what was handed in stays as it is.',
+            'not-handed-in' => 'That reading was not handed in. Nothing was changed.',
+            'repeats' => 'Some cases of this round come twice without being announced: an opened sheet would tell. Nothing '
+                .'was changed.',
+            'numbers-seen' => 'Its reader has seen the ball and the numbers since: it would be no blind reading any more. '
+                .'Nothing was changed.',
+        ],
         'not-draft-nothing-changed' => '\':round\' is :state, not a draft; nothing was changed.',
         'round-needs-at-least' => 'A round needs at least one case and one member before it can be opened.',
         'no-valid-consent-take' => ':golfer has no valid consent; take the recording out of the round first.',

@@ -3,6 +3,13 @@
 // One round.
 return [
     'left-out' => 'left out',
+    'reopen' => [
+        'title' => 'Open a hand-in again',
+        'says' => 'Where somebody handed in by mistake and asks for it, before the round is closed. It stands in the record.',
+        'which' => 'Hand-in',
+        'one' => ':name: :case, :club, :at',
+        'act' => 'Open it again',
+    ],
     'own' => [
         'title' => 'Own swings',
         'person' => '{1} one case is not put before :name, whose own swing it is|'

@@ -1,5 +1,5 @@
 import { createHmac } from 'node:crypto';
-import { expect, logIn, openCase, press, serious, takeWay, test, watchErrors } from './helpers.mjs';
+import { expect, logIn, openCase, press, saved, serious, takeWay, test, watchErrors } from './helpers.mjs';
 
 const PASS = 'plain slow river boat';
 const ALPHABET = 'ABCDEFGHIJKLMNOPQRSTUVWXYZ234567';
@@ -52,8 +52,9 @@ async function readAll(page, baseURL, cases, present) {
   for (let i = 0; i < cases; i++) {
     await openCase(page, new URL('/read/next', baseURL).href);
     await takeWay(page, 'all');
-    await press(page, ...(present(i) ? ['p', '2', 'ArrowDown'] : ['a']), ...Array(22).fill('a'));
+    await press(page, ...(present(i) ? ['p', '2', 'r', 'ArrowDown'] : ['a']), ...Array(22).fill('a'));
     await expect(page.locator('[data-count]')).toHaveText('23');
+    await saved(page);
     const at = page.url();
     await press(page, 'h');
     await expect(page.locator('[data-hand-in-button]')).toBeFocused();

@@ -33,6 +33,7 @@ final readonly class GolfersPage
     public function of(array $filter, User $user): array
     {
         $golfers = Golfer::query()
+            ->whereNull('erased_at')
             ->with(['consents', 'limitsInForce'])
             ->when($filter['find'] !== '', static fn (Builder $q) => $q
                 ->where('pseudonym', 'ilike', Like::holding($filter['find'])))

@@ -31,7 +31,7 @@ final readonly class PersonPlace
             'self' => $person->is($by),
             'in' => $person->groups->modelKeys(),
             'groups' => Group::query()->orderBy('kind')->orderBy('name')->get(),
-            'golfers' => Golfer::query()->orderBy('pseudonym')->pluck('pseudonym', 'id')->all(),
+            'golfers' => Golfer::query()->whereNull('erased_at')->orderBy('pseudonym')->pluck('pseudonym', 'id')->all(),
             'roles' => array_column(Role::cases(), 'value'),
             'sits' => self::sits($person),
         ];

@@ -36,9 +36,10 @@ final readonly class DebriefPage
 
     /**
      * @param  list<Turn>  $order
+     * @param  bool  $film  whether the film of every swing may be shown to a room
      * @return array<string, mixed>
      */
-    public function of(Sitting $round, SittingCase $case, int $place, array $order): array
+    public function of(Sitting $round, SittingCase $case, int $place, array $order, bool $film): array
     {
         $said = $this->debrief->of($round, $case);
         $people = $said['people'];
@@ -57,9 +58,10 @@ final readonly class DebriefPage
             'before' => $place > 1 ? route('debrief', [$round, $place - 1]) : null,
             'next' => $place < count($order) ? route('debrief', [$round, $place + 1]) : null,
             'kind' => $case->kind->value,
-            'evidence' => route('bench.evidence', $recording, false),
+            'evidence' => route('debrief.evidence', [$round, $place, 1], false),
+            'noFilm' => $film ? null : (string) __('debrief.no-film'),
             'traceTitle' => TraceTitle::ofRecording($recording),
-            'swings' => self::swings($case),
+            'swings' => self::swings($round, $case, $place),
             'drawn' => array_values(array_filter($people, static fn (array $p): bool => $p['aids'] !== [])),
             'faults' => array_map(static fn (array $f): array => self::fault($f, $names), $said['faults']),
             'times' => $case->kind === CaseKind::Single ? self::times($said) : [],
@@ -83,13 +85,14 @@ final readonly class DebriefPage
     }
 
     /** @return list<array{name: string, url: string}> */
-    private static function swings(SittingCase $case): array
+    private static function swings(Sitting $round, SittingCase $case, int $place): array
     {
         return $case->kind === CaseKind::Single ? [] : array_values(
             $case->swings
-                ->map(static fn (CaseSwing $s): array => [
+                ->values()
+                ->map(static fn (CaseSwing $s, int $i): array => [
                     'name' => $case->swingName($s),
-                    'url' => route('bench.evidence', $s->recording, false),
+                    'url' => route('debrief.evidence', [$round, $place, $i + 1], false),
                 ])
                 ->all(),
         );

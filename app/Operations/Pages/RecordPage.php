@@ -147,6 +147,7 @@ final class RecordPage
             ->all();
         $this->golfers = Golfer::query()
             ->whereKey($named['golfer'])
+            ->whereNull('erased_at')
             ->get()
             ->mapWithKeys(static fn (Golfer $g): array => [$g->id => $g->pseudonym])
             ->all();

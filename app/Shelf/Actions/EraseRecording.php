@@ -58,6 +58,8 @@ final readonly class EraseRecording
                 DB::table('caught_swings')->where('recording_id', $recording->id)->delete();
                 $recording->delete();
             }
+            // What could be taken back for a minute holds facts of swings.
+            DB::table('undos')->where('kind', 'facts')->delete();
             event(new RecordingErased($recording, $used, $by));
 
             return $used;

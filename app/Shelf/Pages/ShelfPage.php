@@ -192,7 +192,7 @@ final readonly class ShelfPage
     private function ended(): int
     {
         return Recording::query()
-            ->whereNull('erased_at')
+            ->whereNull('recordings.erased_at')
             ->whereDoesntHave('golfer', static fn ($q) => $q->consenting(Scope::Lessons, Scope::StaffTraining))
             ->count();
     }

@@ -7,11 +7,13 @@ namespace App\Sittings\Http;
 use App\Exceptions\ActionException;
 use App\Http\Controller;
 use App\Models\Casts\Cell;
+use App\Models\Reading;
 use App\Models\Sitting;
 use App\Models\Work;
 use App\Sittings\Actions\CloseRound;
 use App\Sittings\Actions\OpenRound;
 use App\Sittings\Actions\PlanRound;
+use App\Sittings\Actions\ReopenReading;
 use App\Sittings\Pages\RoundPage;
 use App\Sittings\Pages\RoundsPage;
 use Core\Sight\SittingKind;
@@ -51,6 +53,16 @@ final class RoundController extends Controller
         return redirect()
             ->route('rounds.show', $round)
             ->with('done', (string) __('notices.sittings.planned-as-draft-nobody'));
+    }
+
+    /** A mistaken hand-in, opened again at its reader's request. */
+    public function reopen(ReopenRequest $request, Sitting $round, ReopenReading $reopen): RedirectResponse
+    {
+        $to = redirect()->to($this->backTo(route('rounds.show', $round)));
+        $reading = Reading::query()->where('public_id', $request->string('reading')->value())->first() ?? abort(404);
+        $reopen($round, $reading, $this->user());
+
+        return $to->with('done', (string) __('notices.sittings.reopened'));
     }
 
     public function open(Sitting $round, OpenRound $open): RedirectResponse

@@ -9,6 +9,7 @@ use App\Models\CaseSwing;
 use App\Models\Casts\Cell;
 use App\Models\Enums\WorkKind;
 use App\Models\Enums\WorkState;
+use App\Models\Reading;
 use App\Models\Sitting;
 use App\Models\SittingCase;
 use App\Models\User;
@@ -20,6 +21,7 @@ use Core\Reading\CaseKind;
 use Core\Reading\Stage;
 use Core\Sight\SittingState;
 use Core\Sight\Thing;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Carbon;
@@ -74,6 +76,7 @@ final readonly class RoundPage
             ]),
             'exposed' => $this->exposed($round),
             'own' => self::own($round),
+            'handedIn' => $round->state === SittingState::Open ? $this->handedIn($round, $seen) : [],
             'bias' => $bias === null ? null : $this->told($bias),
             'cases' => array_values($seen->map($this->case(...))->all()),
             'held' => $held === 0 ? null : trans_choice('round.held', $held, ['count' => $held]),
@@ -153,6 +156,35 @@ final readonly class RoundPage
                     $p->last === null => (string) __('figures.none'),
                     default => Carbon::parse(Cell::text($p->last))->timezone($zone)->format('j M, H:i'),
                 },
+            ])
+            ->all());
+    }
+
+    /**
+     * What was handed in lastly, of cases that this person may see: any of it may have been a mistake.
+     *
+     * @param  Collection<int, SittingCase>  $seen
+     * @return list<array{id: string, says: string}>
+     */
+    private function handedIn(Sitting $round, Collection $seen): array
+    {
+        $names = $seen->keyBy('id');
+
+        return array_values($round->readings()
+            ->whereNotNull('readings.handed_in_at')
+            ->whereIn('sitting_case_id', $seen->modelKeys())
+            ->with('user')
+            ->orderByDesc('readings.handed_in_at')
+            ->limit(40)
+            ->get()
+            ->map(static fn (Reading $r): array => [
+                'id' => $r->public_id,
+                'says' => (string) __('round.reopen.one', [
+                    'name' => $r->user->name,
+                    'case' => $names->get($r->sitting_case_id)?->recording->golfer->pseudonym ?? '',
+                    'club' => $names->get($r->sitting_case_id)->recording->club ?? '',
+                    'at' => $r->handed_in_at?->timezone(Academy::zone())->format('j M, H:i') ?? '',
+                ]),
             ])
             ->all());
     }

@@ -110,9 +110,15 @@ export class Summary {
     button.disabled = true;
     this.page.spent();
     this.box.showModal();
-    const settled = await this.queue.settled();
-    button.disabled = open.length > 0 || !settled;
-    if (!settled && !open.length) text.append(line(word('sheet.check.on-its-way')));
-    if (!button.disabled) button.focus();
+    if (open.length) return;
+    // What is still on its way may take as long as the network does; the button comes when it has arrived.
+    const waits = line(word('sheet.check.on-its-way'));
+    while (!(await this.queue.settled())) {
+      if (!this.box.open || this.queue.locked) return;
+      text.append(waits);
+    }
+    waits.remove();
+    button.disabled = false;
+    button.focus();
   }
 }

@@ -17,6 +17,7 @@
         <button class="act">{{ __('academy.keep') }}</button>
     </form>
     <p class="below"><a href="{{ route('academy.letters') }}">{{ __('academy.letters.page') }}</a></p>
+    <p><a href="{{ route('retention') }}">{{ __('erasure.page') }}</a></p>
     <h2>{{ __('academy.groups.title') }}</h2>
     <p class="small quiet">{{ __('academy.groups.says') }}</p>
     <ul class="groups">

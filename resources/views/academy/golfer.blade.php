@@ -143,4 +143,13 @@
         </div>
         <button class="act second">{{ __('golfers.keep') }}</button>
     </form>
+    <h2>{{ __('erasure.erase-golfer') }}</h2>
+    <p class="words">{{ __('erasure.erase-says') }}</p>
+    <form method="post" action="{{ route('golfers.erase', $golfer) }}" class="narrow">
+        @csrf
+        @method('delete')
+        <x-field name="typed" :label="__('erasure.erase-typed', ['name' => $golfer->pseudonym])" required
+            autocomplete="off" />
+        <button class="act second">{{ __('erasure.erase-do') }}</button>
+    </form>
 </x-layout>

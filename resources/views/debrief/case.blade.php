@@ -6,6 +6,9 @@
             <div class="head">
                 <h1>{{ $title }} <span class="quiet">{{ $place }}</span></h1>
                 <span class="quiet">{{ $about }}</span>
+                @if($noFilm)
+                    <span class="quiet">{{ $noFilm }}</span>
+                @endif
                 <nav class="turn" aria-label="{{ __('debrief.cases') }}">
                     @if($before)
                         <a href="{{ $before }}" data-turn="previous-case">{{ __('debrief.before') }}</a>

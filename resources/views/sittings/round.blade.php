@@ -42,6 +42,23 @@
             </tbody>
         </table>
     @endif
+    @if($handedIn)
+        <details class="group">
+            <summary>{{ __('round.reopen.title') }}</summary>
+            <p class="small quiet">{{ __('round.reopen.says') }}</p>
+            <form method="post" action="{{ route('rounds.reopen', $round) }}" class="in-line">
+                @csrf
+                <div class="select">
+                    <select name="reading" aria-label="{{ __('round.reopen.which') }}">
+                        @foreach($handedIn as $one)
+                            <option value="{{ $one['id'] }}">{{ $one['says'] }}</option>
+                        @endforeach
+                    </select>
+                </div>
+                <button class="act second">{{ __('round.reopen.act') }}</button>
+            </form>
+        </details>
+    @endif
     @if($own)
         <h2>{{ __('round.own.title') }}</h2>
         <p>{{ $own }}</p>

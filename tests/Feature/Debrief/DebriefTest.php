@@ -168,3 +168,27 @@ it('counts in the database what it would count call by call', function () {
     $round->result()->sole()->parts()->where('part', 'talk')->delete();
     expect($debrief->order($round, $this->headCoach()))->toEqual($kept);
 });
+
+it('shows a film to a room only where the golfer has agreed to that', function () {
+    $round = $this->round('Spring');
+    $this->actingAs($this->headCoach());
+    $page = $this->get("/debrief/$round->public_id/1")->assertOk()->assertDontSee('Its film is not shown');
+    preg_match('#data-evidence="([^"]+)"#', $page->getContent(), $m);
+    $order = app(App\Debrief\Pages\Debrief::class)->order($round, $this->headCoach());
+    $recording = App\Models\SittingCase::query()->findOrFail($order[0]['place'])->recording;
+    App\Models\Film::query()->where('recording_id', $recording->id)->delete();
+    Illuminate\Support\Facades\DB::table('films')->insert(['public_id' => str_repeat('f', 26),
+        'recording_id' => $recording->id, 'view' => 'face-on', 'name' => 'x.mp4', 'bytes' => 9, 'state' => 'ready',
+        'received' => 9, 'rate_hz' => 120, 'frames' => 240, 'width' => 640, 'height' => 480, 'stills' => '{}',
+        'created_at' => now(), 'updated_at' => now()]);
+    expect($this->getJson($m[1])->assertOk()->json('films'))->toHaveCount(1);
+    $recording->golfer->consents()->where('scope', 'debrief-film')->update(['withdrawn_at' => now()]);
+    $this->get("/debrief/$round->public_id/1")->assertSee('Its film is not shown');
+    $evidence = $this->getJson($m[1])->assertOk();
+    expect($evidence->json('films'))->toBe([])->and($evidence->json('trace'))->not->toBeNull();
+    // On the Bench it is a lesson's.
+    expect($this->getJson("/bench/$recording->public_id/evidence")->json('films'))->toHaveCount(1);
+    $this->getJson(str_replace('/1/evidence/1', '/1/evidence/2', $m[1]))->assertNotFound();
+    $this->getJson(str_replace('/1/evidence/1', '/999/evidence/1', $m[1]))->assertNotFound();
+    $this->actingAs($this->person('tam'))->getJson($m[1])->assertNotFound();
+});

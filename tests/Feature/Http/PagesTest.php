@@ -166,7 +166,7 @@ it('takes as many queries for many rows as for few', function () {
         ->and($all)
         ->toBeLessThan(16)
         ->and(queriesOf($this, $head, '/'))
-        ->toBeLessThan(20)
+        ->toBeLessThan(23)
         ->and(queriesOf($this, $head, '/rounds'))
         ->toBeLessThan(12)
         ->and(queriesOf($this, $head, '/panel/'.$this->round('Winter')->public_id))
@@ -179,7 +179,7 @@ it('takes as many queries for many rows as for few', function () {
 
 it('shows empty places with what belongs there', function () {
     DB::statement('truncate sittings cascade');
-    $this->actingAs($this->headCoach())->get('/')->assertOk()->assertSee('No round is open');
+    $this->actingAs($this->headCoach())->get('/')->assertOk()->assertSee('What to do first');
     $this->actingAs($this->headCoach())->get('/rounds')->assertOk()->assertSee('Begin with a panel study');
     $this->actingAs($this->headCoach())
         ->get('/panel')

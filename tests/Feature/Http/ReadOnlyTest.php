@@ -34,6 +34,7 @@ function pages(object $test): array
         'person' => [$tam->id],
         'golfer' => [App\Models\Golfer::query()->value('id')],
         'paper' => ['x'],
+        'erasure' => ['x'],
         'batch' => [str_repeat('0', 26)],
     ];
     $out = [];

@@ -62,6 +62,11 @@ const KNOWN_ROUTES = [
     'golfers.store' => 'POST',
     'golfers.show' => 'GET',
     'golfers.update' => 'PUT',
+    'golfers.erase' => 'DELETE',
+    'erasures.show' => 'GET',
+    'retention' => 'GET',
+    'retention.rules' => 'PUT',
+    'retention.keep' => 'POST',
     'golfers.limits' => 'POST',
     'golfers.limits.end' => 'DELETE',
     'golfers.consent' => 'POST',
@@ -132,6 +137,7 @@ const KNOWN_ROUTES = [
     'films.drop' => 'DELETE',
     'debrief.index' => 'GET',
     'debrief.first' => 'GET',
+    'debrief.evidence' => 'GET',
     'debrief' => 'GET',
     'rounds' => 'GET',
     'rounds.plan' => 'GET',
@@ -139,6 +145,7 @@ const KNOWN_ROUTES = [
     'rounds.store' => 'POST',
     'rounds.show' => 'GET',
     'rounds.open' => 'POST',
+    'rounds.reopen' => 'POST',
     'rounds.close' => 'POST',
     'rounds.publish' => 'POST',
     'capture' => 'GET',
@@ -178,6 +185,7 @@ const NOTHING = [
     'paper' => '01j0000000000000000000zzzz',
     'undo' => '01j0000000000000000000zzzz',
     'batch' => '01j0000000000000000000zzzz',
+    'erasure' => '01j0000000000000000000zzzz',
 ];
 
 /** @return list<Recording> the recordings laid, in order */
@@ -394,6 +402,7 @@ function parameters(User $user): array
         'paper' => [NOTHING['paper']],
         'undo' => [NOTHING['undo']],
         'batch' => [NOTHING['batch']],
+        'erasure' => [NOTHING['erasure']],
         'token' => [str_repeat('z', 40)],
     ];
 }

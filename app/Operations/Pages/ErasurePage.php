@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Operations\Pages;
+
+use App\Models\Academy;
+use App\Models\Erasure;
+use App\Models\Film;
+use App\Models\Recording;
+use App\Operations\Retention;
+
+/** What would go by the academy's rules, what has gone, and the receipt of each. */
+final readonly class ErasurePage
+{
+    public function __construct(private Retention $retention)
+    {
+    }
+
+    /** @return array<string, mixed> */
+    public function of(Academy $academy): array
+    {
+        return [
+            'academy' => $academy,
+            'swings' => array_values($this->retention->swings($academy)->map(static fn (Recording $r): array => [
+                'id' => $r->id,
+                'name' => "{$r->golfer->pseudonym}, $r->club",
+                'day' => $r->created_at->timezone(Academy::zone())->format('j M Y'),
+            ])->all()),
+            'films' => array_values($this->retention->films($academy)->map(static fn (Film $f): array => [
+                'id' => $f->id,
+                'name' => "{$f->recording->golfer->pseudonym}, {$f->recording->club}, ".__("views.$f->view"),
+                'day' => $f->created_at->timezone(Academy::zone())->format('j M Y'),
+            ])->all()),
+            'receipts' => array_values(Erasure::query()->orderByDesc('id')->limit(50)->get()
+                ->map(static fn (Erasure $e): array => [
+                    'url' => route('erasures.show', $e),
+                    'says' => (string) __("erasure.why.$e->why"),
+                    'day' => $e->created_at->timezone(Academy::zone())->format('j M Y, H:i'),
+                ])->all()),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public function receipt(Erasure $erasure): array
+    {
+        $erasure->loadMissing('user');
+        $lines = [];
+        foreach (['swings', 'films', 'papers', 'imports', 'left'] as $what) {
+            $n = $erasure->counts[$what] ?? 0;
+            if ($n > 0) {
+                $lines[] = trans_choice("erasure.counts.$what", $n, ['count' => $n]);
+            }
+        }
+
+        return [
+            'academy' => Academy::here(),
+            'number' => $erasure->public_id,
+            'at' => $erasure->created_at->timezone(Academy::zone())->format('j F Y, H:i'),
+            'by' => $erasure->user->name ?? '',
+            'why' => (string) __("erasure.why.$erasure->why"),
+            'lines' => $lines === [] ? [(string) __('erasure.counts.nothing')] : $lines,
+        ];
+    }
+}
