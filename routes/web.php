@@ -8,6 +8,7 @@ use App\Academy\Http\FactorController;
 use App\Academy\Http\GolfersController;
 use App\Academy\Http\InvitationController;
 use App\Academy\Http\KeysController;
+use App\Academy\Http\LessonController;
 use App\Academy\Http\PeopleController;
 use App\Academy\Http\ResetController;
 use App\Academy\Http\SessionController;
@@ -70,6 +71,7 @@ Route::pattern('person', '[0-9]{1,9}');
 Route::pattern('group', '[0-9]{1,9}');
 Route::pattern('golfer', '[0-9]{1,9}');
 Route::pattern('batch', '[0-9a-z]{26}');
+Route::pattern('ball', '[0-9]{1,9}');
 Route::pattern('limit', '[0-9]{1,9}');
 
 Route::middleware('auth')->group(function (): void {
@@ -302,6 +304,16 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/golfers/{golfer}/consents', [GolfersController::class, 'consent'])->name('golfers.consent');
         Route::delete('/golfers/{golfer}/consents', [GolfersController::class, 'withdraw'])->name('golfers.withdraw');
         Route::get('/golfers/{golfer}/papers/{paper}', [GolfersController::class, 'paper'])->name('golfers.paper');
+        Route::post('/golfers/{golfer}/sessions', [LessonController::class, 'store'])->name('lessons.store');
+        Route::get('/golfer-sessions/{lesson}', [LessonController::class, 'show'])->name('lessons.show');
+        Route::put('/golfer-sessions/{lesson}', [LessonController::class, 'update'])->name('lessons.update');
+        Route::post('/golfer-sessions/{lesson}/feel', [LessonController::class, 'feel'])->name('lessons.feel');
+        Route::post('/golfer-sessions/{lesson}/balls', [LessonController::class, 'ball'])->name('lessons.balls');
+        Route::get('/golfer-sessions/{lesson}/balls', [LessonController::class, 'file'])->name('lessons.balls.file');
+        Route::post('/golfer-sessions/{lesson}/balls/file', [LessonController::class, 'balls'])
+            ->name('lessons.balls.import');
+        Route::delete('/golfer-sessions/{lesson}/balls/{ball}', [LessonController::class, 'dropBall'])
+            ->name('lessons.balls.drop');
         Route::delete('/golfers/{golfer}', [ErasureController::class, 'golfer'])->name('golfers.erase');
         Route::get('/erasures/{erasure}', [ErasureController::class, 'show'])->name('erasures.show');
         Route::get('/academy/retention', [ErasureController::class, 'index'])->name('retention');

@@ -28,7 +28,7 @@ final readonly class Navigation
         'findings' => ['agreement' => ['agreement.index', 'agreement'], 'debrief' => ['debrief.index', 'debrief']],
         'academy' => [
             'people' => ['people', 'people'],
-            'golfers' => ['golfers', 'golfers'],
+            'golfers' => ['golfers', 'golfers|lessons'],
             'record' => ['record', 'record'],
             'settings' => ['academy', 'academy'],
         ],

@@ -42,11 +42,13 @@ use Illuminate\Support\Collection;
  * @property ?float $mass_kg
  * @property ?Stance $stance
  * @property string $checksum
+ * @property string $source  file, capture, archive or demo
  * @property ?float $clock_jitter_s
  * @property float $points_offset_s
  * @property float $points_drift_ppm
  * @property ?float $points_clock_uncertainty_s
  * @property ?string $points_clock_by
+ * @property ?int $lesson_id
  * @property ?string $series
  * @property bool $is_cold
  * @property ?array<string, mixed> $outcome  what the ball did
@@ -148,6 +150,12 @@ final class Recording extends Model
     public function golfer(): BelongsTo
     {
         return $this->belongsTo(Golfer::class);
+    }
+
+    /** @return BelongsTo<Lesson, $this> the session that it was made in */
+    public function lesson(): BelongsTo
+    {
+        return $this->belongsTo(Lesson::class);
     }
 
     /** @return HasMany<TraceChannel, $this> */

@@ -65,6 +65,8 @@ final readonly class Tables
         'jobs' => [self::OPEN, self::NONE, false, false],
         'key_entries' => [self::HIDDEN, self::STAYS, true, true],
         'key_versions' => [self::HIDDEN, self::STAYS, true, true],
+        'lesson_balls' => [self::OPEN, self::GOES, true, true],
+        'lessons' => [self::OPEN, self::GOES, true, true],
         'measurement_sets' => [self::HIDDEN, self::GOES, false, true],
         'migrations' => [self::OPEN, self::NONE, false, true],
         'motions' => [self::HIDDEN, self::GOES, true, true],

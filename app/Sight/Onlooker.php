@@ -186,6 +186,7 @@ final class Onlooker
         $query = Recording::query()
             ->whereNull('recordings.erased_at')
             ->whereHas('golfer', static fn ($q) => $q->consenting(...$uses))
+            ->whereDoesntHave('lesson', static fn ($q) => $q->awaitingFeel())
             ->when($this->user->golfer_id, static fn (Builder $q, int $own) => $q->where('golfer_id', '<>', $own));
         $hidden = $shown = [];
         foreach ($this->places() as $id => $places) {

@@ -4,16 +4,20 @@ declare(strict_types=1);
 
 namespace App\Sight;
 
+use App\Models\Golfer;
+use App\Models\Lesson;
 use App\Models\Recording;
 use App\Models\User;
+use Closure;
 use Core\Sight\Place;
 use Core\Sight\Scope;
 use Core\Sight\Standing;
+use Illuminate\Database\Eloquent\Builder;
 
 /** What the rules of sight ask of recordings for one person: what is agreed to, what is held, whose it is. Read once. */
 final class RecordingFacts
 {
-    /** @var array<int, array{consents: bool, lessons: bool, held: bool, own: bool, room: bool}> by recording */
+    /** @var array<int, array{consents: bool, lessons: bool, held: bool, own: bool, room: bool, feel: bool}> by recording */
     private array $facts = [];
 
     public function __construct(private readonly User $user)
@@ -31,23 +35,33 @@ final class RecordingFacts
         if ($ids === []) {
             return;
         }
-        $agreed = static fn (Scope $use) => Recording::query()
+        $to = static fn (Scope $use): Closure => static function (Builder $q) use ($use): void {
+            /** @var Builder<Golfer> $q */
+            $q->consenting($use);
+        };
+        $of = Recording::query()
             ->whereKey($ids)
-            ->whereHas('golfer', static fn ($q) => $q->consenting($use))
-            ->pluck('id')
-            ->flip();
-        $consenting = $agreed(Scope::StaffTraining);
-        $lessons = $agreed(Scope::Lessons);
-        $room = $this->user->isHeadCoach() ? $agreed(Scope::DebriefFilm) : collect();
-        $of = Recording::query()->whereKey($ids)->get(['id', 'golfer_id', 'erased_at'])->keyBy('id');
+            ->withExists([
+                'golfer as staff' => $to(Scope::StaffTraining),
+                'golfer as lessons' => $to(Scope::Lessons),
+                'golfer as room' => $to(Scope::DebriefFilm),
+                'lesson as feel' => static function (Builder $q): void {
+                    /** @var Builder<Lesson> $q */
+                    $q->awaitingFeel();
+                },
+            ])
+            ->get()
+            ->keyBy('id');
         foreach ($ids as $id) {
             $recording = $of->get($id);
+            $is = static fn (string $fact): bool => (bool) $recording?->getAttribute($fact);
             $this->facts[$id] = [
-                'consents' => $consenting->has($id),
-                'lessons' => $lessons->has($id),
+                'consents' => $is('staff'),
+                'lessons' => $is('lessons'),
                 'held' => $recording !== null && $recording->erased_at === null,
                 'own' => $recording !== null && $recording->golfer_id === $this->user->golfer_id,
-                'room' => $room->has($id),
+                'room' => $is('room'),
+                'feel' => $is('feel'),
             ];
         }
     }
@@ -66,6 +80,7 @@ final class RecordingFacts
             $fact['lessons'],
             $fact['own'],
             $fact['room'],
+            $fact['feel'],
         );
     }
 

@@ -28,6 +28,7 @@ final readonly class Sight
         return match (true) {
             ! $s->isOpen() => self::nothing(Why::Consent),
             ! $s->held => self::nothing(Why::Erased),
+            $s->feelAwaited => self::these(Thing::Film, Thing::Context),
             $s->own => self::nothing(Why::Own),
             $s->hiddenBy() !== null => self::nothing($s->hiddenBy()),
             $s->leads => self::these(Thing::Film, Thing::Trace, Thing::Context, Thing::Flight, Thing::Numbers),

@@ -14,6 +14,7 @@ final readonly class Standing
      * @param  list<Place>  $places  in sittings where the person has a seat
      * @param  bool  $lessons  whether the golfer agrees today that who teaches looks at it
      * @param  bool  $own  whether the golfer is this person
+     * @param  bool  $feelAwaited  whether its golfer has still to say what was felt
      * @param  bool  $room  whether the golfer agrees today that the film is shown to a room
      */
     public function __construct(
@@ -24,6 +25,7 @@ final readonly class Standing
         public bool $lessons = false,
         public bool $own = false,
         public bool $room = false,
+        public bool $feelAwaited = false,
     ) {
     }
 

@@ -21,6 +21,8 @@ enum Why: string
     case Others = 'others';
     /** The second part of the sitting has not begun for this person. */
     case TooSoon = 'too-soon';
+    /** The golfer has still to say what was felt; numbers would colour it. */
+    case Feel = 'feel';
     /** It is this person's own swing: to be looked at in a private review only. */
     case Own = 'own';
     /** Nothing gives this person a right to it. */

@@ -21,6 +21,8 @@ return [
         'factor-dropped' => 'The second factor is ended.',
         'factor-of-dropped' => 'The second factor of :name is ended; a letter tells them.',
         'golfer-taken-up' => ':golfer is taken up. Before a swing may be used, record what the golfer agrees to.',
+        'feel-locked' => 'Kept and locked. The numbers are in sight now.',
+        'ball-dropped' => 'Taken out.',
         'limit-ended' => 'Noted that it has ended.',
         'consent-recorded' => 'Recorded what :golfer agrees to.',
         'consent-withdrawn' => 'Taken back. From now on nothing of it is used.',

@@ -23,6 +23,8 @@ return [
         'pseudonym-is-a-name' => '“:pseudonym” is the name of somebody who works here. A pseudonym is nobody’s. Nothing '
             .'was changed.',
         'guardian-wanted' => ':golfer is, or may be, a minor: without a guardian there is no consent. Nothing was recorded.',
+        'feel-locked' => 'What was felt is locked; it was said before the numbers were seen. Nothing was changed.',
+        'ball-is-there' => 'Ball :ball is in the log already. Nothing was changed.',
         'no-paper' => 'That file is no PDF, JPG or PNG. Nothing was recorded.',
         'paper-unreadable' => 'The form’s file is gone, or lies under a key that this application does not have.',
         'no-sample' => 'There is no sample to clear away. Nothing was changed.',

@@ -2,6 +2,7 @@
 
 // Why something cannot be looked at now, by Core\Sight\Why.
 return [
+    'feel' => 'The golfer has still to say what was felt; then the numbers are in sight.',
     'own' => 'This is your own swing. It is put before you in no round; you may look at it in a private review.',
     'page' => 'Not now',
     'next' => 'Next case',

@@ -60,7 +60,6 @@ async function readAll(page, baseURL, cases, present) {
     await expect(page.locator('[data-hand-in-button]')).toBeFocused();
     await press(page, 'Enter');
     await page.waitForURL((url) => url.href !== at, { timeout: 30_000 });
-    await expect(page.locator('.notice').first()).toContainText('Handed in and locked.');
   }
 }
 

@@ -45,6 +45,8 @@ final readonly class GolferPage
                 ->map(static fn (Consent $c): array => self::consent($golfer, $c))
                 ->all()),
             'agreed' => $golfer->consents->contains(static fn (Consent $c): bool => $c->withdrawn_at === null),
+            'lessons' => LessonPage::line($golfer),
+            'lesson' => null,
             'swings' => $this->swings($golfer, $user),
             'regions' => self::words('regions', array_column(LimitRegion::cases(), 'value')),
             'sides' => self::words('sides', array_column(LimitSide::cases(), 'value')),

@@ -11,6 +11,7 @@ use App\Models\ConsentPaper;
 use App\Models\Erasure;
 use App\Models\Film;
 use App\Models\Golfer;
+use App\Models\Lesson;
 use App\Models\PendingImport;
 use App\Models\Recording;
 use App\Models\Sitting;
@@ -53,6 +54,7 @@ final readonly class EraseGolfer
             $counts['left'] = Recording::query()->where('golfer_id', $golfer->id)->count();
             User::query()->where('golfer_id', $golfer->id)->update(['golfer_id' => null]);
             $golfer->consents()->delete();
+            Lesson::query()->where('golfer_id', $golfer->id)->delete();
             $golfer->limitsNoted()->delete();
             $this->keys->forget("golfer $golfer->id");
             if ($counts['left'] === 0) {

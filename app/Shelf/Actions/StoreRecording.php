@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Shelf\Actions;
 
 use App\Exceptions\ActionException;
+use App\Models\Academy;
 use App\Models\Golfer;
+use App\Models\Lesson;
 use App\Models\Motion;
 use App\Models\Recording;
 use App\Models\StationMark;
@@ -71,6 +73,7 @@ final readonly class StoreRecording
                 'clock_jitter_s' => $trace->clockJitterS,
                 'checksum' => $checksum,
             ]);
+            $this->intoToday($recording);
             foreach ($trace->channels as $name => $samples) {
                 TraceChannel::query()->create([
                     'recording_id' => $recording->id,
@@ -105,6 +108,22 @@ final readonly class StoreRecording
 
             return $recording;
         });
+    }
+
+    /** What comes on the day of a session that was begun for its golfer belongs to it, and waits for what was felt. */
+    private function intoToday(Recording $recording): void
+    {
+        if (! in_array($recording->source, ['file', 'capture'], true)) {
+            return;
+        }
+        $lesson = Lesson::query()
+            ->where('golfer_id', $recording->golfer_id)
+            ->whereDate('held_on', now()->timezone(Academy::zone())->toDateString())
+            ->orderByDesc('id')
+            ->first();
+        if ($lesson !== null) {
+            $recording->forceFill(['lesson_id' => $lesson->id])->save();
+        }
     }
 
     private static function checksum(Trace $trace): string

@@ -120,6 +120,29 @@
             </details>
         </section>
     </div>
+    <h2>{{ __('lessons.sessions') }}</h2>
+    @if($lessons)
+        <ul class="timeline">
+            @foreach($lessons as $l)
+                <li>
+                    <a href="{{ $l['url'] }}">{{ $l['day'] }}</a> {{ $l['says'] }}
+                    @if($l['waits'])
+                        <b>{{ __('lessons.waits') }}</b>
+                    @endif
+                </li>
+            @endforeach
+        </ul>
+    @else
+        <p class="words">{{ __('lessons.none') }}</p>
+    @endif
+    <details class="group">
+        <summary>{{ __('lessons.begin') }}</summary>
+        <form method="post" action="{{ route('lessons.store', $golfer) }}" class="person-form">
+            @csrf
+            @include('academy.lesson-said')
+            <button class="act">{{ __('lessons.begin-act') }}</button>
+        </form>
+    </details>
     <h2>{{ __('golfers.swings') }}</h2>
     @if($swings)
         <ul class="in-columns">
@@ -139,7 +162,7 @@
         <div class="field">
             <label class="label" for="notes">{{ __('golfers.notes') }}</label>
             <textarea class="textarea" id="notes" name="notes" rows="3"
-                maxlength="2000">{{ old('notes', $golfer->notes) }}</textarea>
+                maxlength="2000">{{ \App\Http\Old::text('notes', $golfer->notes) }}</textarea>
         </div>
         <button class="act second">{{ __('golfers.keep') }}</button>
     </form>

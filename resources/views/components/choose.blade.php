@@ -9,7 +9,7 @@
             @endif
             @foreach($of as $key => $word)
                 <option value="{{ $key }}"
-                    @selected((string) old($name, $value) === (string) $key)>{{ $word }}</option>
+                    @selected(\App\Http\Old::text($name, $value) === (string) $key)>{{ $word }}</option>
             @endforeach
         </select>
     </div>

@@ -5,7 +5,7 @@
     <form method="post" action="{{ route('facts.update', $recording) }}" class="person-form">
         @csrf
         @method('put')
-        <input type="hidden" name="version" value="{{ old('version', $recording->facts_version) }}">
+        <input type="hidden" name="version" value="{{ \App\Http\Old::text('version', $recording->facts_version) }}">
         <h2>{{ __('facts.swing') }}</h2>
         <div class="in-columns">
             <x-field name="club" :label="__('facts.club')" :value="$recording->club" required maxlength="40" />

@@ -35,6 +35,7 @@ function pages(object $test): array
         'golfer' => [App\Models\Golfer::query()->value('id')],
         'paper' => ['x'],
         'erasure' => ['x'],
+        'lesson' => ['x'],
         'batch' => [str_repeat('0', 26)],
     ];
     $out = [];

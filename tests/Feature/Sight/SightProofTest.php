@@ -62,6 +62,14 @@ const KNOWN_ROUTES = [
     'golfers.store' => 'POST',
     'golfers.show' => 'GET',
     'golfers.update' => 'PUT',
+    'lessons.store' => 'POST',
+    'lessons.show' => 'GET',
+    'lessons.update' => 'PUT',
+    'lessons.feel' => 'POST',
+    'lessons.balls' => 'POST',
+    'lessons.balls.file' => 'GET',
+    'lessons.balls.import' => 'POST',
+    'lessons.balls.drop' => 'DELETE',
     'golfers.erase' => 'DELETE',
     'erasures.show' => 'GET',
     'retention' => 'GET',
@@ -186,6 +194,8 @@ const NOTHING = [
     'undo' => '01j0000000000000000000zzzz',
     'batch' => '01j0000000000000000000zzzz',
     'erasure' => '01j0000000000000000000zzzz',
+    'lesson' => '01j0000000000000000000zzzz',
+    'ball' => 999_999_999,
 ];
 
 /** @return list<Recording> the recordings laid, in order */
@@ -403,6 +413,8 @@ function parameters(User $user): array
         'undo' => [NOTHING['undo']],
         'batch' => [NOTHING['batch']],
         'erasure' => [NOTHING['erasure']],
+        'lesson' => [NOTHING['lesson']],
+        'ball' => [NOTHING['ball']],
         'token' => [str_repeat('z', 40)],
     ];
 }

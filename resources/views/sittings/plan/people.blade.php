@@ -1,7 +1,7 @@
 <div class="in-columns">
     <div>
         <label class="label" for="name">{{ __('plan.name') }}</label>
-        <input class="input" id="name" name="name" value="{{ old('name') }}" maxlength="120" required>
+        <input class="input" id="name" name="name" value="{{ \App\Http\Old::text('name') }}" maxlength="120" required>
     </div>
     @foreach(['kind' => 'kinds', 'show' => 'shows'] as $field => $words)
         <div>

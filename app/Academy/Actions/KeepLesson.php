@@ -1,0 +1,113 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Academy\Actions;
+
+use App\Academy\Events\GolferChanged;
+use App\Exceptions\ActionException;
+use App\Models\Golfer;
+use App\Models\Lesson;
+use App\Models\LessonBall;
+use App\Models\Recording;
+use App\Models\User;
+use Core\Format\BallsCsv;
+use Core\Format\FormatException;
+use Core\Reading\BallFlight;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * Keeps a session of a golfer: what was said at its beginning, what was felt – once, before any number –, what the balls
+ * did.
+ *
+ * @phpstan-import-type Ball from BallsCsv
+ */
+final readonly class KeepLesson
+{
+    /**
+     * @param  array{held_on: string, complaint: ?string, aim: ?string, explanation: ?string, traits: ?string,
+     *     tried: ?string, asks_feel: bool}  $said
+     * @param  list<int>|null  $recordings  the golfer's swings that belong to it; null: those that do
+     */
+    public function __invoke(Golfer $golfer, ?Lesson $lesson, array $said, ?array $recordings, User $by): Lesson
+    {
+        return DB::transaction(static function () use ($golfer, $lesson, $said, $recordings, $by): Lesson {
+            $lesson = $lesson === null
+                ? new Lesson(['golfer_id' => $golfer->id, 'created_by' => $by->id])
+                : Lesson::query()->lockForUpdate()->findOrFail($lesson->id);
+            $isNew = ! $lesson->exists;
+            $before = $lesson->only(array_keys($said));
+            $lesson->fill($said);
+            $fields = array_keys($lesson->getDirty());
+            $lesson->save();
+            if ($recordings !== null) {
+                Recording::query()->where('lesson_id', $lesson->id)->whereNotIn('id', $recordings)
+                    ->update(['lesson_id' => null]);
+                Recording::query()->where('golfer_id', $golfer->id)->whereKey($recordings)
+                    ->update(['lesson_id' => $lesson->id]);
+            }
+            if ($fields !== []) {
+                event(new GolferChanged($golfer, $isNew ? 'lesson-begun' : 'lesson-changed', $by, [
+                    'fields' => implode(', ', array_intersect($fields, array_keys($said))),
+                ], $isNew ? [] : ['before' => $before, 'after' => $lesson->only(array_keys($said))]));
+            }
+
+            return $lesson;
+        });
+    }
+
+    /** @throws ActionException once it is locked */
+    public function feel(Lesson $lesson, string $feel, User $by): void
+    {
+        DB::transaction(static function () use ($lesson, $feel, $by): void {
+            $lesson = Lesson::query()->lockForUpdate()->findOrFail($lesson->id);
+            if ($lesson->feel_locked_at !== null) {
+                throw ActionException::because('refusals.academy.feel-locked');
+            }
+            $lesson->update(['feel' => $feel, 'feel_locked_at' => now()]);
+            event(new GolferChanged($lesson->golfer()->firstOrFail(), 'feel-locked', $by));
+        });
+    }
+
+    /** @throws ActionException where there is a ball of that number */
+    public function ball(Lesson $lesson, int $place, ?string $club, BallFlight $flight, ?string $note): void
+    {
+        if (LessonBall::query()->where('lesson_id', $lesson->id)->where('place', $place)->exists()) {
+            throw ActionException::because('refusals.academy.ball-is-there', ['ball' => $place]);
+        }
+        LessonBall::query()->create([
+            'lesson_id' => $lesson->id,
+            'place' => $place,
+            'club' => $club,
+            'flight' => $flight->toArray(),
+            'note' => $note,
+        ]);
+    }
+
+    public function dropBall(LessonBall $ball): void
+    {
+        $ball->delete();
+    }
+
+    /**
+     * Balls from a file: those with a number that is there already take its place.
+     *
+     * @param  resource  $stream
+     *
+     * @throws FormatException
+     */
+    public function balls(Lesson $lesson, $stream, string $file): int
+    {
+        $balls = BallsCsv::read($stream, $file);
+        DB::transaction(static function () use ($lesson, $balls): void {
+            foreach ($balls as $ball) {
+                LessonBall::query()->updateOrCreate(
+                    ['lesson_id' => $lesson->id, 'place' => $ball['place']],
+                    ['club' => $ball['club'], 'flight' => $ball['flight']->toArray(), 'note' => $ball['note']],
+                );
+            }
+        });
+
+        return count($balls);
+    }
+}

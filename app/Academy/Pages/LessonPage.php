@@ -1,0 +1,123 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Academy\Pages;
+
+use App\Models\Academy;
+use App\Models\Casts\Cell;
+use App\Models\Golfer;
+use App\Models\Lesson;
+use App\Models\LessonBall;
+use App\Models\Recording;
+use App\Models\User;
+use App\Sight\Onlookers;
+use App\Words\Term;
+use Core\Drawing\FlightShape;
+use Core\Motion\Handedness;
+use Core\Reading\BallFlight;
+use Core\Reading\Turf;
+
+/** One session of a golfer, in the order in which it goes: what is said, what is felt, swings and balls, what was tried. */
+final readonly class LessonPage
+{
+    public function __construct(private Onlookers $onlookers)
+    {
+    }
+
+    /** @return array<string, mixed> */
+    public function of(Lesson $lesson, User $user): array
+    {
+        $lesson->loadMissing(['golfer', 'balls']);
+        $waits = $lesson->awaitsFeel();
+        $hand = Handedness::from($lesson->golfer->handedness);
+
+        return [
+            'lesson' => $lesson,
+            'golfer' => $lesson->golfer,
+            'day' => $lesson->held_on->format('j F Y'),
+            'waits' => $waits,
+            'locked' => $lesson->feel_locked_at?->timezone(Academy::zone())->format('j M Y, H:i'),
+            'held' => $waits ? $lesson->recordings()->count() : 0,
+            'swings' => $this->swings($lesson, $user),
+            // What the balls did is no number of the swing, and is in sight of who stands there.
+            'balls' => array_values($lesson->balls->map(static fn (LessonBall $b): array => [
+                'id' => $b->id,
+                'place' => $b->place,
+                'club' => (string) $b->club,
+                'shape' => FlightShape::ofFlight($b->toCore(), $hand),
+                'says' => ucfirst(Term::flight($b->toCore())).'.',
+                'note' => (string) $b->note,
+            ])->all()),
+            'next' => 1 + Cell::int($lesson->balls->max('place') ?? 0),
+            ...self::choices(),
+        ];
+    }
+
+    /** @return array<string, array<string, string>> */
+    private static function choices(): array
+    {
+        return [
+            'heights' => self::words('heights', BallFlight::HEIGHTS),
+            'strikes' => self::words('strikes', BallFlight::STRIKES),
+            'turfs' => self::words('turfs', array_column(Turf::cases(), 'value')),
+        ];
+    }
+
+    /**
+     * @param  list<string>  $codes
+     * @return array<string, string>
+     */
+    private static function words(string $group, array $codes): array
+    {
+        $out = [];
+        foreach ($codes as $code) {
+            $out[$code] = (string) __("facts.$group.$code");
+        }
+
+        return $out;
+    }
+
+    /** @return list<array{id: int, url: string, name: string, day: string, on: bool}> the golfer's, those of no other session */
+    private function swings(Lesson $lesson, User $user): array
+    {
+        return array_values($this->onlookers->of($user)->recordings()
+            ->where('golfer_id', $lesson->golfer_id)
+            ->where(static fn ($q) => $q->whereNull('lesson_id')->orWhere('lesson_id', $lesson->id))
+            ->orderByDesc('recordings.id')
+            ->limit(100)
+            ->get()
+            ->map(static fn (Recording $r): array => [
+                'id' => $r->id,
+                'url' => route('bench', $r),
+                'name' => $r->club.($r->series === null ? '' : ", $r->series")
+                    .($r->place === null ? '' : " $r->place"),
+                'day' => $r->created_at->timezone(Academy::zone())->format('j M Y'),
+                'on' => $r->lesson_id === $lesson->id,
+            ])
+            ->all());
+    }
+
+    /** @return list<array{url: string, day: string, says: string, waits: bool}> a golfer's sessions, the last first */
+    public static function line(Golfer $golfer): array
+    {
+        return array_values(Lesson::query()
+            ->where('golfer_id', $golfer->id)
+            ->withCount(['balls'])
+            ->orderByDesc('held_on')
+            ->orderByDesc('id')
+            ->limit(60)
+            ->get()
+            ->map(static fn (Lesson $l): array => [
+                'url' => route('lessons.show', $l),
+                'day' => $l->held_on->format('j M Y'),
+                'says' => implode(' · ', array_filter([
+                    (string) $l->complaint,
+                    $l->aim === null ? '' : (string) __('lessons.aims', ['aim' => $l->aim]),
+                    $l->balls_count > 0 ? trans_choice('lessons.balls', $l->balls_count, ['count' => $l->balls_count]) : '',
+                ], static fn (string $s): bool => $s !== '')),
+                'waits' => $l->awaitsFeel(),
+            ])
+            ->all());
+    }
+}
