@@ -99,6 +99,7 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/codebook', [CodebookController::class, 'show'])->name('codebook');
     Route::get('/codebook/document', [CodebookController::class, 'document'])->name('codebook.document');
 
+    Route::get('/own/data', [OwnController::class, 'data'])->name('own.data');
     Route::get('/own', [OwnController::class, 'index'])->name('own');
     Route::post('/own/{recording}', [OwnController::class, 'begin'])
         ->name('own.review')

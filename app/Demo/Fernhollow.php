@@ -16,6 +16,28 @@ final class Fernhollow
 {
     public const ACADEMY = 'Fernhollow Golf Academy';
 
+    /** Kind, name and whose first names. */
+    public const GROUPS = [
+        ['site', 'North bays', ['tam', 'ines', 'dov', 'hanne']],
+        ['site', 'Lake range', ['kit', 'bea', 'arlo', 'vesna']],
+        ['seniority', 'First winter', ['ines', 'bea', 'arlo']],
+    ];
+
+    public const LESSON = [
+        'complaint' => 'balls start right and fall short',
+        'aim' => 'a fade that lands soft',
+        'explanation' => 'I think I stay back to help it up',
+        'traits' => 'drifts off the ball going back',
+        'tried' => 'a chair beside the trail hip, six rehearsals to a ball',
+        'feel' => 'late, and heavy on the lead side only at the end',
+    ];
+
+    public const BALLS = [
+        ['start_deg' => 4.0, 'curve_deg' => 3.0, 'height' => 'normal', 'strike' => 'thin', 'low_point_cm' => -3.0],
+        ['start_deg' => 2.5, 'curve_deg' => 4.5, 'height' => 'high', 'strike' => 'centre', 'low_point_cm' => 1.0],
+        ['start_deg' => -1.0, 'curve_deg' => 6.0, 'height' => 'normal', 'strike' => 'heel', 'low_point_cm' => 2.0],
+    ];
+
     /** Coded, by what the rows below say. */
     public const LIMITS = [
         'healed lead ankle' => ['region' => 'ankle', 'side' => 'lead', 'severity' => 'careful', 'is_cleared' => true],

@@ -11,6 +11,8 @@ use App\Models\Consent;
 use App\Models\Film;
 use App\Models\Golfer;
 use App\Models\GolferLimit;
+use App\Models\Group;
+use App\Models\Lesson;
 use App\Models\Reading;
 use App\Models\Recording;
 use App\Models\Sitting;
@@ -104,11 +106,16 @@ final class LoadDemo
                 $this->raters[$user->id] = $rater;
             }
         }
+        $this->groups();
         $recordings = [];
         foreach (array_slice(Fernhollow::recordings(), 0, $limit) as $i => $row) {
             Carbon::setTestNow($today->copy()->subDays(138 - $i)->setTime(15, 10 + $i));
             $recordings[] = [$this->record($row), $row];
         }
+        $this->lesson(
+            Golfer::query()->where('pseudonym', 'Dunnock')->firstOrFail(),
+            $today->copy()->subDays(134),
+        );
         [$head] = $this->people(Role::HeadCoach);
         $several = $limit === null ? $this->several($today->copy()->subDays(112)) : [];
         $this->measureAll();
@@ -189,9 +196,31 @@ final class LoadDemo
         }
     }
 
+    private function groups(): void
+    {
+        $people = User::query()->orderBy('id')->pluck('id', 'email');
+        foreach (Fernhollow::GROUPS as [$kind, $name, $of]) {
+            Group::query()->create(compact('kind', 'name'))->people()->sync(
+                $people->only(array_map(static fn (string $who): string => "$who@fernhollow.example", $of))->values(),
+            );
+        }
+    }
+
+    /** A session with its golfer's words and balls, of somebody whose limit is to be minded. */
+    private function lesson(Golfer $golfer, Carbon $day): void
+    {
+        $lesson = Lesson::query()->create([
+            'golfer_id' => $golfer->id, 'held_on' => $day->toDateString(), ...Fernhollow::LESSON,
+            'feel_locked_at' => $day->copy()->setTime(15, 20),
+        ]);
+        foreach (Fernhollow::BALLS as $i => $flight) {
+            $lesson->balls()->create(['place' => $i + 1, 'club' => 'fairway wood', 'flight' => $flight]);
+        }
+    }
+
     private function limit(Golfer $golfer, ?string $of): void
     {
-        if ($of !== null) {
+        if ($of !== null && $golfer->limitsNoted()->doesntExist()) {
             GolferLimit::query()->create(['golfer_id' => $golfer->id, ...Fernhollow::LIMITS[$of]]);
         }
     }

@@ -66,6 +66,12 @@ final class Academy extends Model
         return self::here()->zone ?? config()->string('academy.zone');
     }
 
+    /** The day it is there now; what ends on a day holds until that day is over. */
+    public static function today(): string
+    {
+        return now()->timezone(self::zone())->toDateString();
+    }
+
     /** Whether invented people with known passwords are in it. */
     public static function isSample(): bool
     {

@@ -45,7 +45,7 @@ final class Consent extends Model
 
     public function isValid(): bool
     {
-        return $this->withdrawn_at === null && $this->expires_on->endOfDay()->isFuture();
+        return $this->withdrawn_at === null && $this->expires_on->toDateString() >= Academy::today();
     }
 
     /**
@@ -59,7 +59,7 @@ final class Consent extends Model
         $rows = self::query()
             ->whereNull('withdrawn_at')
             ->groupBy('golfer_id', 'scope')
-            ->havingRaw('max(expires_on) <= ?', [now()->addDays($days)->toDateString()])
+            ->havingRaw('max(expires_on) <= ?', [Carbon::parse(Academy::today())->addDays($days)->toDateString()])
             ->orderByRaw('max(expires_on), golfer_id')
             ->selectRaw('golfer_id, scope, max(expires_on) as until')
             ->toBase()

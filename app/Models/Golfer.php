@@ -106,7 +106,7 @@ final class Golfer extends Model
             static fn (Builder $c) => $c
                 ->whereIn('scope', $to === [] ? [Scope::StaffTraining] : $to)
                 ->whereNull('withdrawn_at')
-                ->whereDate('expires_on', '>=', now())
+                ->where('expires_on', '>=', Academy::today())
                 ->where(static fn (Builder $g) => $g
                     ->whereNotNull('guardian')
                     ->orWhere(static fn (Builder $adult) => $adult

@@ -59,13 +59,13 @@ final class GolferLimit extends Model
     /** @param  Builder<self>  $query */
     public function scopeInForce(Builder $query): void
     {
-        $query->where(static fn (Builder $q) => $q->whereNull('ended_on')->orWhereDate('ended_on', '>', now()));
+        $query->where(static fn (Builder $q) => $q->whereNull('ended_on')->orWhere('ended_on', '>', Academy::today()));
     }
 
     /** Whether a professional's word that it may be loaded holds today. */
     public function isClearedNow(): bool
     {
-        return $this->is_cleared && ($this->cleared_until === null || $this->cleared_until->endOfDay()->isFuture());
+        return $this->is_cleared && ($this->cleared_until === null || $this->cleared_until->toDateString() >= Academy::today());
     }
 
     public function toCore(): Limit

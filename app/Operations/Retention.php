@@ -32,7 +32,7 @@ final readonly class Retention
                     ->where('withdrawn_at', '>=', $before)
                     ->orWhere(static fn (Builder $open) => $open
                         ->whereNull('withdrawn_at')
-                        ->whereDate('expires_on', '>=', $before))))
+                        ->where('expires_on', '>=', $before->toDateString()))))
             ->with('golfer')
             ->orderBy('id')
             ->get();

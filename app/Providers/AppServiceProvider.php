@@ -41,6 +41,7 @@ use App\Models\User;
 use App\Models\Work;
 use App\Operations\Policies\AuditEntryPolicy;
 use App\Panel\Actions\BuildKey;
+use App\Panel\Actions\RuleOnEntry;
 use App\Panel\Policies\KeyEntryPolicy;
 use App\Shelf\AcademyNorms;
 use App\Shelf\Actions\ChangeFacts;
@@ -134,6 +135,7 @@ final class AppServiceProvider extends ServiceProvider
                 ->carryOut($work->sitting()->firstOrFail(), $progress),
         ]));
         $this->app->bind(Undos::class, static fn (Container $app): Undos => new Undos([
+            'ruling' => static fn (array $payload, User $by) => $app->make(RuleOnEntry::class)->back($payload, $by),
             'facts' => static fn (array $payload, User $by) => $app->make(ChangeFacts::class)->back($payload, $by),
         ]));
         $this->app->scoped(Codebooks::class);

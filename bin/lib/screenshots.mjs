@@ -48,10 +48,14 @@ for (const [path, name] of [
   ['/agreement', 'agreement'],
   ['/codebook', 'codebook'],
   ['/record', 'record'],
+  ['/people', 'people'],
 ]) {
   await head.goto(base + path);
   await shot(head, name);
 }
+await head.goto(`${base}/golfers?find=Dunnock`);
+await head.getByRole('link', { name: 'Dunnock' }).click();
+await shot(head, 'golfer');
 await head.goto(`${base}/agreement`);
 await head.getByRole('link', { name: 'People', exact: true }).click();
 await head.locator('main table.heat').waitFor();
@@ -150,12 +154,7 @@ await press(
   't',
 );
 await reader.waitForSelector('[data-saved][data-state="saved"]');
-await shot(reader, 'reading-all');
 await reader.goto(`${base}/agreement`);
 await shot(reader, 'agreement-own');
 
-const narrow = await as('kit', { viewport: { width: 390, height: 844 } });
-await narrow.goto(`${base}/read/next`);
-await ready(narrow);
-await shot(narrow, 'reading-narrow');
 await browser.close();

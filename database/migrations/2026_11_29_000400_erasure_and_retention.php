@@ -9,6 +9,11 @@ return new class extends Migration
 {
     public function up(): void
     {
+        // The record names swings by number, never by a golfer's name.
+        DB::statement(<<<'SQL'
+            update audit_entries set subject = 'fault ' || split_part(subject, ', ', 1) || ', recording '
+                || (details->>'recording') where action = 'rule' and details->>'recording' is not null
+            SQL);
         Schema::table('golfers', fn (Blueprint $table) => $table->timestampTz('erased_at')->nullable());
         Schema::create('erasures', function (Blueprint $table): void {
             $table->id();

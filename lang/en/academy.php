@@ -32,7 +32,8 @@ return [
     ],
     'sample' => [
         'title' => 'Clear the sample away',
-        'says' => ':name is invented. Clearing takes its people, golfers, recordings, rounds and results away for good; '
+        'says' => ':name is invented. Clearing takes its people, golfers, recordings, rounds and results away for '
+            .'good; '
             .'then a real academy begins. Nothing of it is kept.',
         'typed' => 'Type “:name” to say that you mean it',
         'act' => 'Clear it away and begin',

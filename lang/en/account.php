@@ -65,6 +65,12 @@ return [
         'end' => 'end',
         'end-others' => 'End all but this one',
     ],
+    'data' => [
+        'title' => 'My data',
+        'says' => 'What is held of you: who you are here, and what you said in rounds that are published and in private '
+            .'reviews. Rounds under way follow when they are published.',
+        'act' => 'Take it away, as JSON',
+    ],
     'leave' => [
         'title' => 'Leave the academy',
         'says' => 'You can no longer log in. What you read and said stays in the rounds in which you did; cases you '

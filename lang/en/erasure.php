@@ -22,19 +22,23 @@ return [
     'gone' => 'What has gone',
     'counts' => [
         'nothing' => 'There was nothing to erase.',
-        'swings' => '{1} One swing: trace, points, what was measured and what the ball did.|[2,*] :count swings: traces, '
+        'swings' => '{1} One swing: trace, points, what was measured and what the ball did.|[2,*] :count swings: '
+            .'traces, '
             .'points, what was measured and what the ball did.',
         'films' => '{1} One film, with its pictures and copies.|[2,*] :count films, with their pictures and copies.',
         'papers' => '{1} The scan of one form.|[2,*] The scans of :count forms.',
         'imports' => '{1} One file on its way in.|[2,*] :count files on their way in.',
-        'left' => '{1} Of one swing the place stays in rounds that had read it, of nobody in particular.|[2,*] Of :count '
+        'left' => '{1} Of one swing the place stays in rounds that had read it, of nobody in particular.|[2,*] Of '
+            .':count '
             .'swings the places stay in rounds that had read them, of nobody in particular.',
     ],
-    'stays' => 'What stays: what staff said of swings in rounds, a key’s labels, counts and published figures, marked as '
+    'stays' => 'What stays: what staff said of swings in rounds, a key’s labels, counts and published figures, '
+        .'marked as '
         .'made from inputs that were erased. None of it tells whose the swings were.',
     'backups' => 'Copies made before this day hold it until they rotate out.',
     'erase-golfer' => 'Erase this golfer',
-    'erase-says' => 'On the golfer’s request: films, traces, pictures, forms, consents, limits and the name go for good. '
+    'erase-says' => 'On the golfer’s request: films, traces, pictures, forms, consents, limits and the name go '
+        .'for good. '
         .'What was read stays as counts of nobody in particular. There is no way back.',
     'erase-typed' => 'Type “:name” to say that you mean it',
     'erase-do' => 'Erase for good',

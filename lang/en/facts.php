@@ -4,7 +4,8 @@
 return [
     'page' => 'What is known of the swing',
     'title' => 'What is known of :name',
-    'says' => 'Leave empty what nobody knows. Measurements that depend on it follow by themselves; a key that is frozen '
+    'says' => 'Leave empty what nobody knows. Measurements that depend on it follow by themselves; a key that is '
+        .'frozen '
         .'keeps what it used and says so.',
     'swing' => 'The swing',
     'ball' => 'The ball',

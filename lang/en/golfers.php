@@ -75,7 +75,8 @@ return [
     'by-guardian' => ', by :guardian',
     'withdraw' => [
         'title' => 'Take a consent back',
-        'says' => 'From that moment film, trace, pictures and stills are used no more for what is ticked: pages, rounds '
+        'says' => 'From that moment film, trace, pictures and stills are used no more for what is ticked: pages, '
+            .'rounds '
             .'under way, files. What was read stays as counts. Backups hold them until they rotate out.',
         'act' => 'Take it back now',
     ],

@@ -19,8 +19,10 @@ return [
     'balls' => '{1} one ball|[2,*] :count balls',
     'waits' => 'the feel is still to be said',
     'feel' => 'Felt',
-    'feel-says' => 'Write what the golfer feels, in the golfer’s words, before anybody looks at a number. Then it is locked.',
-    'held' => '{1} One swing waits for it: film only, no trace and no number.|[2,*] :count swings wait for it: film only, no '
+    'feel-says' => 'Write what the golfer feels, in the golfer’s words, before anybody looks at a number. Then it '
+        .'is locked.',
+    'held' => '{1} One swing waits for it: film only, no trace and no number.|[2,*] :count swings wait for it: film '
+        .'only, no '
         .'trace and no number.',
     'feel-label' => 'In the golfer’s words',
     'lock' => 'Keep and lock',

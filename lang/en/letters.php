@@ -5,7 +5,8 @@ return [
     'sign' => ':academy',
     'invited' => [
         'subject' => 'Your place at :academy',
-        'body' => "Hello :name,\n\nyou are invited to read swings at :academy. Choose a password here; the link holds for "
+        'body' => "Hello :name,\n\nyou are invited to read swings at :academy. Choose a password here; the link "
+            .'holds for '
             ."two weeks and works once:\n\n:url\n\nIf you do not know what this is about, leave it: nothing happens.",
     ],
     'reset' => [
@@ -20,7 +21,8 @@ return [
     ],
     'address-from' => [
         'subject' => 'A change of your address',
-        'body' => "Hello :name,\n\nyou have asked to be reached at :email from now on. Say yes here within a day:\n\n:url"
+        'body' => "Hello :name,\n\nyou have asked to be reached at :email from now on. Say yes here within a "
+            ."day:\n\n:url"
             ."\n\nThe new address is asked as well. If it was not you, leave it, and change your password.",
     ],
     'address-to' => [
@@ -30,7 +32,8 @@ return [
     ],
     'factor-dropped' => [
         'subject' => 'Your second factor was ended',
-        'body' => "Hello :name,\n\nthe second factor of your account at :academy was ended just now: the password alone "
+        'body' => "Hello :name,\n\nthe second factor of your account at :academy was ended just now: the password "
+            .'alone '
             .'lets you in. If you do not know why, tell your head coach at once.',
     ],
 ];

@@ -2,7 +2,8 @@
 
 // A panel's consensus.
 return [
-    'set-right' => '{1} The facts of one of its swings were set right since this key was frozen; it keeps what it used.|'
+    'set-right' => '{1} The facts of one of its swings were set right since this key was frozen; it keeps what it '
+        .'used.|'
         .'[2,*] The facts of :count of its swings were set right since this key was frozen; it keeps what it used.',
     'page' => 'Panel',
     'no-study' => 'The spread of calls, the consensus and its grades appear here when a panel study has been closed.',

@@ -63,7 +63,8 @@ return [
     ],
     'invite' => [
         'title' => 'Invite somebody',
-        'says' => 'They get a link by which they choose a password; it holds for two weeks. A round can be planned with '
+        'says' => 'They get a link by which they choose a password; it holds for two weeks. A round can be planned '
+            .'with '
             .'them at once.',
         'act' => 'Invite',
     ],

@@ -33,6 +33,7 @@ return [
         'open' => 'opened',
         'close' => 'closed',
         'publish' => 'published',
+        'ruling-back' => 'took a ruling back',
         'rule' => 'ruled on a contested call',
         'key-again' => 'made a key anew',
         'import' => 'put a swing on the Shelf',

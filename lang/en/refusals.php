@@ -17,12 +17,15 @@ return [
         'code-wrong' => 'That code is not the one that is shown now. Nothing was changed; try the next one.',
         'golfer-is-another' => 'That golfer is somebody else already. Nothing was changed.',
         'group-is-there' => 'There is a group “:name” of this kind already. Nothing was changed.',
-        'swings-of-other-hand' => ':golfer has swings that were read as :hand-handed ones. Take up a second golfer for the '
+        'swings-of-other-hand' => ':golfer has swings that were read as :hand-handed ones. Take up a second golfer '
+            .'for the '
             .'other hand. Nothing was changed.',
         'pseudonym-taken' => '“:pseudonym” is a golfer already. Nothing was changed; choose another name.',
-        'pseudonym-is-a-name' => '“:pseudonym” is the name of somebody who works here. A pseudonym is nobody’s. Nothing '
+        'pseudonym-is-a-name' => '“:pseudonym” is the name of somebody who works here. A pseudonym is '
+            .'nobody’s. Nothing '
             .'was changed.',
-        'guardian-wanted' => ':golfer is, or may be, a minor: without a guardian there is no consent. Nothing was recorded.',
+        'guardian-wanted' => ':golfer is, or may be, a minor: without a guardian there is no consent. Nothing was '
+            .'recorded.',
         'feel-locked' => 'What was felt is locked; it was said before the numbers were seen. Nothing was changed.',
         'ball-is-there' => 'Ball :ball is in the log already. Nothing was changed.',
         'no-paper' => 'That file is no PDF, JPG or PNG. Nothing was recorded.',
@@ -71,7 +74,8 @@ return [
         'here-archive-two-people' => ':pseudonym is :handedness-handed here and :handedness-too-handed in the '
             .'archive: two '
             .'people under one name. Nothing was stored.',
-        'consents-csv-no-scope' => 'consents.csv has a consent of :pseudonym to \':scope\', which is no use that is known; '
+        'consents-csv-no-scope' => 'consents.csv has a consent of :pseudonym to \':scope\', which is no use that is '
+            .'known; '
             .'nothing was stored.',
         'consents-csv-speaks-whom' => 'consents.csv speaks of :pseudonym, whom golfers.csv does not know; nothing was '
             .'stored.',
@@ -86,6 +90,7 @@ return [
         'larger-than-mb' => 'it is larger than 64 MB',
     ],
     'panel' => [
+        'ruling-stands' => 'Something has come of this ruling since, so it stands. Rule anew. Nothing was changed.',
         'not-closed-its-key' => '\':panel\' is not closed; its key is made afterwards.',
         'version-key-followed-version' => 'Version :key of this key has been followed by version :newest; '
             .'rule on that one.',
@@ -93,7 +98,8 @@ return [
             .'nobody, so there is nothing to rule on.',
     ],
     'shelf' => [
-        'facts-changed-meanwhile' => 'Somebody has changed these facts since. Nothing was changed; look at them as they '
+        'facts-changed-meanwhile' => 'Somebody has changed these facts since. Nothing was changed; look at them as '
+            .'they '
             .'are now.',
         'interrupted' => 'Interrupted; it is tried again.',
         'no-film' => 'This is not a film: mp4, mov and webm files are taken.',
@@ -129,7 +135,8 @@ return [
             .'stay as they '
             .'are.',
         'clocks-would-lie-over' => 'The clocks would lie over half a minute apart; nothing was changed.',
-        'clocks-would-drift-apart' => 'The clocks would drift apart by more than 2 %: rather the film’s frame rate is '
+        'clocks-would-drift-apart' => 'The clocks would drift apart by more than 2 %: rather the film’s frame '
+            .'rate is '
             .'wrong. Nothing was changed.',
         'shows-film-its-readings' => '“:round” shows this film and its readings point into it; it stays.',
     ],
@@ -137,9 +144,11 @@ return [
         'reopen' => [
             'not-open' => 'This round is not open; what was handed in stays as it is.',
             'not-handed-in' => 'That reading was not handed in. Nothing was changed.',
-            'repeats' => 'Some cases of this round come twice without being announced: an opened sheet would tell. Nothing '
+            'repeats' => 'Some cases of this round come twice without being announced: an opened sheet would tell. '
+                .'Nothing '
                 .'was changed.',
-            'numbers-seen' => 'Its reader has seen the ball and the numbers since: it would be no blind reading any more. '
+            'numbers-seen' => 'Its reader has seen the ball and the numbers since: it would be no blind reading any '
+                .'more. '
                 .'Nothing was changed.',
         ],
         'not-draft-nothing-changed' => '\':round\' is :state, not a draft; nothing was changed.',

@@ -5,7 +5,8 @@ return [
     'left-out' => 'left out',
     'reopen' => [
         'title' => 'Open a hand-in again',
-        'says' => 'Where somebody handed in by mistake and asks for it, before the round is closed. It stands in the record.',
+        'says' => 'Where somebody handed in by mistake and asks for it, before the round is closed. It stands in '
+            .'the record.',
         'which' => 'Hand-in',
         'one' => ':name: :case, :club, :at',
         'act' => 'Open it again',

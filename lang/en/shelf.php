@@ -52,7 +52,8 @@ return [
         'look' => 'Look at it',
         'says' => 'You see what was understood – columns, units, the trace, its quality, the stations – before '
             .'anything is stored. Any CSV with a header will do: columns are guessed by their names and can be set '
-            .'right. Several files come at once: one named osier_2026-11-20_03.csv is the third of Osier’s that day, and '
+            .'right. Several files come at once: one named osier_2026-11-20_03.csv is the third of Osier’s that '
+            .'day, and '
             .'osier_2026-11-20_03.json beside it is its side-car.',
     ],
 ];

@@ -6,6 +6,7 @@ namespace App\Academy\Actions;
 
 use App\Academy\Events\GolferChanged;
 use App\Exceptions\ActionException;
+use App\Models\Academy;
 use App\Models\Golfer;
 use App\Models\GolferLimit;
 use App\Models\User;
@@ -44,7 +45,7 @@ final readonly class KeepLimit
     public function end(GolferLimit $limit, User $by): void
     {
         DB::transaction(function () use ($limit, $by): void {
-            $limit->update(['ended_on' => now()->toDateString()]);
+            $limit->update(['ended_on' => Academy::today()]);
             event(new GolferChanged(
                 Golfer::query()->findOrFail($limit->golfer_id),
                 'limit-ended',

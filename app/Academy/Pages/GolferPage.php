@@ -51,7 +51,7 @@ final readonly class GolferPage
             'regions' => self::words('regions', array_column(LimitRegion::cases(), 'value')),
             'sides' => self::words('sides', array_column(LimitSide::cases(), 'value')),
             'severities' => self::words('severities', array_column(LimitSeverity::cases(), 'value')),
-            'today' => now()->timezone(Academy::zone())->toDateString(),
+            'today' => Academy::today(),
             'inAYear' => now()->timezone(Academy::zone())->addYear()->toDateString(),
         ];
     }
@@ -78,7 +78,7 @@ final readonly class GolferPage
     /** @return array{id: int, says: string, quiet: bool, more: string} */
     private static function limit(GolferLimit $l): array
     {
-        $ended = $l->ended_on !== null && ! $l->ended_on->isFuture();
+        $ended = $l->ended_on !== null && $l->ended_on->toDateString() <= Academy::today();
         $more = array_filter([
             $l->since === null ? '' : (string) __('limits.since', ['date' => $l->since->format('j M Y')]),
             match (true) {

@@ -13,7 +13,6 @@ use App\Models\User;
 use App\Sight\Onlookers;
 use Core\Codebook\Codebook;
 use Core\Codebook\StandardLenses;
-use Core\Motion\Station;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Carbon;
 
@@ -176,13 +175,16 @@ final class RecordPage
     private function subject(AuditEntry $entry): array
     {
         $subject = $entry->subject;
-        if (preg_match('/^(?:station (\w+), )?recording ([a-z0-9]{26})$/', $subject, $m) === 1) {
-            $station = Station::tryFrom($m[1]);
-            $recording = $this->recordings[$m[2]] ?? null;
+        if (preg_match('/^(?:(station|fault) ([\w-]+), )?recording ([a-z0-9]{26})$/', $subject, $m) === 1) {
+            $recording = $this->recordings[$m[3]] ?? null;
             $swing = $recording === null
                 ? (string) __('record.gone')
                 : (string) __('record.swing', ['golfer' => $recording->golfer->pseudonym, 'club' => $recording->club]);
-            $on = $station === null ? $swing : __('record.station', ['station' => $station->value, 'swing' => $swing]);
+            $on = match ($m[1]) {
+                'station' => __('record.station', ['station' => $m[2], 'swing' => $swing]),
+                'fault' => self::fault($m[2]).", $swing",
+                default => $swing,
+            };
 
             return [(string) $on, $recording === null ? null : route('bench', $recording)];
         }
@@ -194,11 +196,6 @@ final class RecordPage
         }
         if ($subject === 'academy') {
             return ['', null];
-        }
-        if ($entry->action === 'rule') {
-            [$fault, $rest] = explode(', ', $subject, 2) + [1 => ''];
-
-            return [self::fault($fault).", $rest", null];
         }
 
         return [(string) preg_replace('/^round /', '', $subject), null];

@@ -10,6 +10,7 @@ use App\Models\KeyEntry;
 use App\Models\KeyVersion;
 use App\Models\User;
 use App\Panel\Events\EntryRuled;
+use App\Panel\Events\RulingTakenBack;
 use Core\Consensus\Grade;
 use Illuminate\Support\Facades\DB;
 
@@ -51,6 +52,45 @@ final readonly class RuleOnEntry
             event(new EntryRuled($entry, $ruling, $reason, $by));
 
             return $entry;
+        });
+    }
+
+    /**
+     * What puts an entry back as it stood before the ruling on it, while nothing has come of that.
+     *
+     * @return array<string, mixed>
+     */
+    public static function before(KeyEntry $entry, KeyEntry $ruled): array
+    {
+        return [
+            'entry' => $ruled->id,
+            'ruled_at' => $ruled->ruled_at?->format('Y-m-d H:i:s.uP'),
+            'was' => [
+                'ruling' => $entry->ruling,
+                'ruling_reason' => $entry->ruling_reason,
+                'ruled_by' => $entry->ruled_by,
+                'ruled_at' => $entry->ruled_at?->format('Y-m-d H:i:s.uP'),
+            ],
+        ];
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $before  as before() gave it
+     *
+     * @throws ActionException where the key was frozen or the entry was ruled on since
+     */
+    public function back(array $before, User $by): void
+    {
+        DB::transaction(static function () use ($before, $by): void {
+            $entry = KeyEntry::query()->lockForUpdate()->findOrFail(Cell::int($before['entry'] ?? 0));
+            $key = KeyVersion::query()->lockForUpdate()->findOrFail($entry->key_version_id);
+            if ($key->frozen_at !== null || $entry->ruled_at?->format('Y-m-d H:i:s.uP') !== $before['ruled_at']) {
+                throw ActionException::because('refusals.panel.ruling-stands');
+            }
+            /** @var array<string, mixed> $was */
+            $was = $before['was'];
+            $entry->update($was);
+            event(new RulingTakenBack($entry->load('recording'), $by));
         });
     }
 

@@ -27,7 +27,7 @@ final readonly class EntryRuled implements Audited
         return new Entry(
             $this->by,
             'rule',
-            "{$this->entry->fault}, {$recording->golfer->pseudonym}, {$recording->club}",
+            "fault {$this->entry->fault}, recording {$recording->public_id}",
             [
                 'ruling' => $this->ruling,
                 'reason' => $this->reason,

@@ -9,6 +9,7 @@ use App\Models\KeyEntry;
 use App\Models\Sitting;
 use App\Panel\Actions\RuleOnEntry;
 use App\Panel\Pages\PanelPage;
+use App\Undo\Undos;
 use Core\Sight\SittingKind;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -40,15 +41,18 @@ final class PanelController extends Controller
         return view('panel.entries', $page->of($round, $this->user(), $request->entry()));
     }
 
-    public function rule(RulingRequest $request, KeyEntry $entry, RuleOnEntry $rule): RedirectResponse
-    {
+    public function rule(
+        RulingRequest $request,
+        KeyEntry $entry,
+        RuleOnEntry $rule,
+        Undos $undos,
+    ): RedirectResponse {
         return $this->attempt(
-            fn () => $rule(
-                $entry,
-                $request->ruling(),
-                $request->string('reason')->value(),
-                $this->user(),
-            ),
+            function () use ($request, $entry, $rule, $undos): void {
+                $was = $entry->replicate();
+                $ruled = $rule($entry, $request->ruling(), $request->string('reason')->value(), $this->user());
+                $undos->offer($this->user(), 'ruling', RuleOnEntry::before($was, $ruled->refresh()));
+            },
             (string) __('notices.panel.ruled-panel-s-label'),
         );
     }

@@ -118,7 +118,7 @@ final readonly class StoreRecording
         }
         $lesson = Lesson::query()
             ->where('golfer_id', $recording->golfer_id)
-            ->whereDate('held_on', now()->timezone(Academy::zone())->toDateString())
+            ->where('held_on', Academy::today())
             ->orderByDesc('id')
             ->first();
         if ($lesson !== null) {

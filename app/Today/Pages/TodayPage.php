@@ -141,7 +141,7 @@ final class TodayPage
             $golfer = $golfers->get($id);
             $first = $scopes[array_key_first($scopes)];
             $out[] = [
-                'says' => (string) __($first->endOfDay()->isPast() ? 'today.ran-out' : 'today.until', [
+                'says' => (string) __($first->toDateString() < Academy::today() ? 'today.ran-out' : 'today.until', [
                     'golfer' => $golfer->pseudonym ?? '',
                     'date' => $first->format('j F Y'),
                 ]),

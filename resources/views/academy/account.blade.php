@@ -82,6 +82,9 @@
             <button class="act second">{{ __('account.sessions.end-others') }}</button>
         </form>
     @endif
+    <h2>{{ __('account.data.title') }}</h2>
+    <p class="words">{{ __('account.data.says') }}</p>
+    <p><a class="act second" href="{{ route('own.data') }}">{{ __('account.data.act') }}</a></p>
     <h2>{{ __('account.leave.title') }}</h2>
     <p class="words">{{ __('account.leave.says') }}</p>
     <form method="post" action="{{ route('account.leave') }}" class="narrow">

@@ -44,7 +44,7 @@ it('says of no table that points at a recording that nothing of a golfer is in i
 });
 
 it('empties on erasure what it says goes', function () {
-    Storage::fake('papers');
+    array_map(Storage::fake(...), ['papers', 'films', 'exports']);
     $recording = Recording::query()->with('golfer')->orderBy('id')->firstOrFail();
     $golfer = $recording->golfer;
     $ids = Recording::query()->where('golfer_id', $golfer->id)->pluck('id')->all();

@@ -21,7 +21,7 @@ function steady(object $test, string $path): string
 }
 
 it('erases a golfer on request: files gone, receipt given, published figures as before and marked', function () {
-    Storage::fake('papers');
+    array_map(Storage::fake(...), ['papers', 'films', 'exports']);
     $head = $this->headCoach();
     $spring = $this->round('Spring');
     $golfer = $spring->cases()->firstOrFail()->recording->golfer;
@@ -82,6 +82,7 @@ it('erases a golfer on request: files gone, receipt given, published figures as 
 });
 
 it('deletes a golfer whose swings nobody was asked about', function () {
+    Storage::fake('films');
     $golfer = Golfer::query()->create(['pseudonym' => 'Nobody Yet', 'handedness' => 'right']);
     $this->actingAs($this->headCoach())->delete("/golfers/$golfer->id", ['typed' => 'Nobody Yet'])->assertRedirect();
     expect(Golfer::query()->whereKey($golfer->id)->exists())->toBeFalse();
@@ -89,6 +90,7 @@ it('deletes a golfer whose swings nobody was asked about', function () {
 });
 
 it('lists what its rules would have gone, and erases only what was listed and ticked', function () {
+    Storage::fake('films');
     $head = $this->actingAs($this->headCoach());
     $head->get('/academy/retention')->assertOk()->assertSee('Nothing, by these rules.');
     $head->put('/academy/retention', ['consent_days' => '0'])->assertSessionHasErrors();

@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sittings\Pages;
+
+use App\Models\Call;
+use App\Models\Group;
+use App\Models\Reading;
+use App\Models\Sitting;
+use App\Models\User;
+use App\Sight\Onlookers;
+use Core\Sight\SittingKind;
+use Core\Sight\SittingState;
+use Illuminate\Database\Eloquent\Builder;
+
+/**
+ * What the academy holds of one of its people, to be taken away: who they are here, and what they said in rounds that are
+ * published and in private reviews. What is still under way is theirs when it is published: before, it would tell.
+ */
+final readonly class OwnData
+{
+    public const VERSION = 1;
+
+    public function __construct(private Onlookers $onlookers)
+    {
+    }
+
+    /** @return array<string, mixed> */
+    public function of(User $user): array
+    {
+        $user->loadMissing(['groups', 'golfer']);
+        $hidden = $this->onlookers->of($user)->hidden();
+
+        return [
+            'version' => self::VERSION,
+            'made_at' => now()->toIso8601ZuluString(),
+            'person' => [
+                'name' => $user->name,
+                'address' => $user->email,
+                'role' => $user->role->value,
+                'on_panel' => $user->on_panel,
+                'groups' => array_values($user->groups->map(static fn (Group $g): string => $g->name)->all()),
+                'since' => $user->created_at?->toIso8601ZuluString(),
+                'second_factor_since' => $user->factor_since?->toIso8601ZuluString(),
+                'golfer' => $user->golfer?->pseudonym,
+            ],
+            'readings' => array_values(Reading::query()
+                ->where('user_id', $user->id)
+                ->whereNotNull('handed_in_at')
+                ->whereHas('case.sitting', static fn (Builder $q) => $q
+                    ->where('state', SittingState::Published)
+                    ->orWhere('kind', SittingKind::Review))
+                // Not of a swing that waits to be read blind again.
+                ->whereDoesntHave('case.swings', fn (Builder $q) => $q->whereIn('recording_id', $hidden))
+                ->with(['case.sitting', 'calls'])
+                ->orderBy('id')
+                ->get()
+                ->map(self::reading(...))
+                ->all()),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function reading(Reading $r): array
+    {
+        return [
+            'round' => self::round($r->case->sitting),
+            'stage' => $r->stage->value,
+            'position' => $r->position,
+            'handed_in_at' => $r->handed_in_at?->toIso8601ZuluString(),
+            'cue' => $r->cue,
+            'calls' => array_values($r->calls->sortBy('fault')->map(static fn (Call $c): array => [
+                'fault' => $c->fault,
+                'presence' => $c->presence->value,
+                'severity' => $c->severity?->value,
+                'confidence' => $c->confidence,
+            ])->all()),
+        ];
+    }
+
+    private static function round(Sitting $sitting): string
+    {
+        return $sitting->kind === SittingKind::Review ? 'review' : $sitting->name;
+    }
+}
