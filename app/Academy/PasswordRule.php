@@ -15,7 +15,9 @@ final readonly class PasswordRule implements ValidationRule
 {
     public const SHORTEST = 12;
 
-    /** @param  list<string>  $about  the person's names and address, the academy's: no password is made of those alone */
+    /**
+     * @param  list<string>  $about  the person's names and address, the academy's: no password is made of those alone
+     */
     public function __construct(private array $about = [])
     {
     }

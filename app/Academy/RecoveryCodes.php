@@ -6,7 +6,9 @@ namespace App\Academy;
 
 use Illuminate\Support\Str;
 
-/** Codes to come in with once each, when the device that makes the others is lost. They are told once, kept as hashes. */
+/**
+ * Codes to come in with once each, when the device that makes the others is lost. They are told once, kept as hashes.
+ */
 final class RecoveryCodes
 {
     private const MANY = 8;

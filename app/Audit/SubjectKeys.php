@@ -31,7 +31,8 @@ final readonly class SubjectKeys
             return null;
         }
         try {
-            $values = json_decode((new Encrypter(Crypt::decryptString($held), self::CIPHER))->decryptString($sealed), true);
+            $values = json_decode((new Encrypter(Crypt::decryptString($held), self::CIPHER))
+                ->decryptString($sealed), true);
         } catch (DecryptException) {
             return null;
         }

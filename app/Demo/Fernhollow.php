@@ -41,7 +41,8 @@ final class Fernhollow
     /** Coded, by what the rows below say. */
     public const LIMITS = [
         'healed lead ankle' => ['region' => 'ankle', 'side' => 'lead', 'severity' => 'careful', 'is_cleared' => true],
-        'senior, balance limit' => ['region' => 'balance', 'side' => null, 'severity' => 'avoid', 'is_cleared' => false],
+        'senior, balance limit' => ['region' => 'balance', 'side' => null, 'severity' => 'avoid',
+            'is_cleared' => false],
     ];
 
     public const PASSWORD = 'fernhollow-winter';

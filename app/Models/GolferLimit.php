@@ -65,7 +65,8 @@ final class GolferLimit extends Model
     /** Whether a professional's word that it may be loaded holds today. */
     public function isClearedNow(): bool
     {
-        return $this->is_cleared && ($this->cleared_until === null || $this->cleared_until->toDateString() >= Academy::today());
+        return $this->is_cleared && ($this->cleared_until === null
+            || $this->cleared_until->toDateString() >= Academy::today());
     }
 
     public function toCore(): Limit

@@ -11,7 +11,9 @@ use Core\Sight\Scope;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 
-/** What the academy's own rules would have gone by now: swings that nobody agrees to any more, films kept long enough. */
+/**
+ * What the academy's own rules would have gone by now: swings that nobody agrees to any more, films kept long enough.
+ */
 final readonly class Retention
 {
     /** @return Collection<int, Recording> swings all of whose consents ended so many days ago, or that never had one */
@@ -38,7 +40,9 @@ final readonly class Retention
             ->get();
     }
 
-    /** @return Collection<int, Film> films held longer than the rule allows; those a round under way shows wait for it */
+    /**
+     * @return Collection<int, Film> films held longer than the rule allows; those a round under way shows wait for it
+     */
     public function films(Academy $academy): Collection
     {
         $days = $academy->erase_film_after_days;

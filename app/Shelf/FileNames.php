@@ -29,7 +29,8 @@ final readonly class FileNames
             ? (int) end($numbers[1])
             : 0;
 
-        return ['golfer' => $this->golfer($stem), 'day' => $day, 'place' => $place >= 1 && $place <= 500 ? $place : null];
+        return ['golfer' => $this->golfer($stem), 'day' => $day, 'place' => $place >= 1
+            && $place <= 500 ? $place : null];
     }
 
     /** The side-car of a trace has its name. */

@@ -14,10 +14,15 @@ use Core\Sight\Scope;
 use Core\Sight\Standing;
 use Illuminate\Database\Eloquent\Builder;
 
-/** What the rules of sight ask of recordings for one person: what is agreed to, what is held, whose it is. Read once. */
+/**
+ * What the rules of sight ask of recordings for one person: what is agreed to, what is held, whose it is. Read once.
+ */
 final class RecordingFacts
 {
-    /** @var array<int, array{consents: bool, lessons: bool, held: bool, own: bool, room: bool, feel: bool}> by recording */
+    /**
+     * @var array<int, array{consents: bool, lessons: bool, held: bool, own: bool, room: bool, feel: bool}> by
+     * recording
+     */
     private array $facts = [];
 
     public function __construct(private readonly User $user)

@@ -17,7 +17,10 @@ final readonly class Undos
     /** In the session: what the next page offers to take back. */
     public const OFFERED = 'undo';
 
-    /** @param  array<string, callable(array<array-key, mixed>, User): void>  $doers  by kind: what puts back what stood there */
+    /**
+     * @param  array<string, callable(array<array-key, mixed>, User): void>  $doers  by kind: what puts back what
+     * stood there
+     */
     public function __construct(private array $doers)
     {
     }

@@ -31,7 +31,9 @@ final readonly class FlightShape
     {
     }
 
-    /** A push and a fade go to the side away from the golfer: right of a right-handed one, left of a left-handed one. */
+    /**
+     * A push and a fade go to the side away from the golfer: right of a right-handed one, left of a left-handed one.
+     */
     public static function ofFlight(BallFlight $flight, Handedness $hand): self
     {
         $to = $hand === Handedness::Right ? 1.0 : -1.0;

@@ -11,7 +11,8 @@ use Core\CoreException;
  * rightly with one and the same probability, present or not, independently of the others given the case.
  *
  * The accuracy s follows from the agreement A that two raters are expected to reach, A = s² + (1 − s)², so that
- * s = (1 + √(2A − 1))/2. Raters who differ in how readily they call, or cases of very different difficulty, make real
+ * s = (1 + √(2A − 1))/2. Raters who differ in how readily they call, or cases of very different difficulty,
+ * make real
  * intervals wider than this says; a pilot shows by how much.
  */
 final readonly class Assumptions
@@ -33,8 +34,10 @@ final readonly class Assumptions
         public float $missing = 0.0,
     ) {
         match (true) {
-            is_nan($prevalence) || $prevalence <= 0.0 || $prevalence >= 1.0 => throw PlanningException::because('prevalence'),
-            is_nan($agreement) || $agreement < 0.5 || $agreement >= 1.0 => throw PlanningException::because('agreement'),
+            is_nan($prevalence) || $prevalence <= 0.0
+                || $prevalence >= 1.0 => throw PlanningException::because('prevalence'),
+            is_nan($agreement) || $agreement < 0.5
+                || $agreement >= 1.0 => throw PlanningException::because('agreement'),
             $raters < 2 || $raters > 200 => throw PlanningException::because('raters'),
             is_nan($missing) || $missing < 0.0 || $missing > 0.9 => throw PlanningException::because('missing'),
             default => null,

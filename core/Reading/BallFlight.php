@@ -8,7 +8,8 @@ use Core\CoreException;
 
 /**
  * What the ball did, by words that hold for either hand: angles are positive to the side a push or a fade goes to,
- * degrees; low point in cm, positive ahead of the ball. Path and attack, where a device gave them, are the club's at the
+ * degrees; low point in cm, positive ahead of the ball. Path and attack, where a device gave them, are the
+ * club's at the
  * ball: to the push side and upward are positive.
  */
 final readonly class BallFlight

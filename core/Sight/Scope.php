@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Core\Sight;
 
-/** What a golfer agrees to. Each use of a recording asks for its own; what was once called training is staff training. */
+/**
+ * What a golfer agrees to. Each use of a recording asks for its own; what was once called training is staff training.
+ */
 enum Scope: string
 {
     /** The golfer's own lessons: the Bench of who teaches them, the note, follow-up. */

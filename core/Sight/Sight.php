@@ -56,10 +56,12 @@ final readonly class Sight
             return $of;
         }
         $there =
-            array_filter($s->places, static fn (Place $p): bool => $p->sitting === $sitting && $p->isPublished()) !== [];
+            array_filter($s->places, static fn (Place $p): bool => $p->sitting === $sitting
+                && $p->isPublished()) !== [];
 
         return match (true) {
-            $s->leads && ($state === SittingState::Published || ($kind->makesKey() && $state === SittingState::Closed)) => self::these(...Thing::cases()),
+            $s->leads && ($state === SittingState::Published || ($kind->makesKey()
+                && $state === SittingState::Closed)) => self::these(...Thing::cases()),
             $s->leads => $of,
             $there => self::these(...array_filter(Thing::cases(), static fn (Thing $t): bool => $t !== Thing::Names)),
             default => self::nothing(Why::NotTheirs),

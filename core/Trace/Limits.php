@@ -7,7 +7,8 @@ namespace Core\Trace;
 use Core\CoreException;
 
 /**
- * What no instrument under a golfer gives: beyond these a number is damage, not a measurement. They are wide – nothing
+ * What no instrument under a golfer gives: beyond these a number is damage, not a measurement. They are wide –
+ * nothing
  * real is refused – and hold for every recording, whichever way it comes in.
  */
 final class Limits

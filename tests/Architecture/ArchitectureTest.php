@@ -65,7 +65,8 @@ function usesOf(string $directory): array
 {
     $out = [];
     foreach (
-        new RecursiveIteratorIterator(new RecursiveDirectoryIterator($directory, FilesystemIterator::SKIP_DOTS)) as $file
+        new RecursiveIteratorIterator(new RecursiveDirectoryIterator($directory,
+            FilesystemIterator::SKIP_DOTS)) as $file
     ) {
         if ($file->getExtension() === 'php') {
             preg_match_all(

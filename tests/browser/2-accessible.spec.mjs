@@ -1,6 +1,23 @@
 import { expect, logIn, openCase, press, serious, test } from './helpers.mjs';
 
-const head = ['/', '/shelf', '/capture', '/rounds', '/rounds/plan', '/panel', '/agreement', '/codebook', '/record'];
+const head = [
+  '/',
+  '/shelf',
+  '/capture',
+  '/rounds',
+  '/rounds/plan',
+  '/panel',
+  '/agreement',
+  '/codebook',
+  '/record',
+  '/people',
+  '/golfers',
+  '/golfers/4',
+  '/academy',
+  '/academy/retention',
+  '/account',
+  '/account/second-factor',
+];
 const further = ['/debrief', '/nothing-here'];
 
 for (const theme of ['light', 'dark']) {

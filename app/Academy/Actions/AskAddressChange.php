@@ -24,7 +24,8 @@ final readonly class AskAddressChange
             if (User::byAddress($email) !== null) {
                 return;
             }
-            foreach ([[LinkPurpose::AddressFrom, $person->email], [LinkPurpose::AddressTo, $email]] as [$purpose, $to]) {
+            foreach ([[LinkPurpose::AddressFrom, $person->email], [LinkPurpose::AddressTo, $email]] as [$purpose,
+                $to]) {
                 $url = route('address', $this->links->make($purpose, $person, $email));
                 $this->letters->send($purpose->value, $to, $person, compact('url', 'email'));
             }

@@ -17,7 +17,8 @@ use Core\Reading\BallFlight;
 use Illuminate\Support\Facades\DB;
 
 /**
- * Keeps a session of a golfer: what was said at its beginning, what was felt – once, before any number –, what the balls
+ * Keeps a session of a golfer: what was said at its beginning, what was felt – once, before any number –, what
+ * the balls
  * did.
  *
  * @phpstan-import-type Ball from BallsCsv

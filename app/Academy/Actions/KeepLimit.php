@@ -17,7 +17,9 @@ use Core\Codebook\LimitSide;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 
-/** Notes what a golfer's body is to be spared, or that it need not be any more. Those of before stay, with their end. */
+/**
+ * Notes what a golfer's body is to be spared, or that it need not be any more. Those of before stay, with their end.
+ */
 final readonly class KeepLimit
 {
     /**

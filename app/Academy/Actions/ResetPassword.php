@@ -13,7 +13,10 @@ use App\Models\AccountLink;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 
-/** Another password by a link. Whoever was logged in with the old one is not any more; a second factor stays asked for. */
+/**
+ * Another password by a link. Whoever was logged in with the old one is not any more; a second factor stays asked
+ * for.
+ */
 final readonly class ResetPassword
 {
     public function __construct(private Links $links, private OwnSessions $sessions, private Letters $letters)

@@ -15,7 +15,8 @@ use Illuminate\Support\Facades\Storage;
 
 /**
  * Takes what was agreed to back, from this moment on. Everything asks Core\Sight at every request, so nothing has to be
- * gone through: pages, rounds under way and files stop showing the swings at once. What was said of them stays as counts.
+ * gone through: pages, rounds under way and files stop showing the swings at once. What was said of them stays
+ * as counts.
  */
 final readonly class WithdrawConsent
 {

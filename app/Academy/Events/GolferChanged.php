@@ -9,7 +9,9 @@ use App\Audit\Entry;
 use App\Models\Golfer;
 use App\Models\User;
 
-/** Something about a golfer. The record knows the golfer by number; what is personal lies under the golfer's own key. */
+/**
+ * Something about a golfer. The record knows the golfer by number; what is personal lies under the golfer's own key.
+ */
 final readonly class GolferChanged implements Audited
 {
     /**

@@ -84,7 +84,8 @@ final readonly class GolferPage
             match (true) {
                 ! $l->is_cleared => (string) __('limits.not-cleared-yet'),
                 $l->cleared_until === null => (string) __('limits.cleared'),
-                $l->isClearedNow() => (string) __('limits.cleared-until', ['date' => $l->cleared_until->format('j M Y')]),
+                $l->isClearedNow() => (string) __('limits.cleared-until',
+                    ['date' => $l->cleared_until->format('j M Y')]),
                 default => (string) __('limits.cleared-was', ['date' => $l->cleared_until->format('j M Y')]),
             },
             $ended ? (string) __('limits.ended', ['date' => $l->ended_on->format('j M Y')]) : '',

@@ -71,7 +71,8 @@ final readonly class GolfersPage
             'limits' => Term::limits($g) ?? '',
             'consents' => $scopes === []
                 ? (string) __('golfers.no-consent')
-                : implode(', ', array_map(static fn (Scope $s): string => (string) __("golfers.scopes.$s->value"), $scopes)),
+                : implode(', ', array_map(static fn (Scope $s): string => (string) __("golfers.scopes.$s->value"),
+                    $scopes)),
             'quiet' => $scopes === [],
             'swings' => $swings,
         ];

@@ -18,7 +18,10 @@ use Core\Motion\Handedness;
 use Core\Reading\BallFlight;
 use Core\Reading\Turf;
 
-/** One session of a golfer, in the order in which it goes: what is said, what is felt, swings and balls, what was tried. */
+/**
+ * One session of a golfer, in the order in which it goes: what is said, what is felt, swings and balls, what was
+ * tried.
+ */
 final readonly class LessonPage
 {
     public function __construct(private Onlookers $onlookers)
@@ -78,7 +81,10 @@ final readonly class LessonPage
         return $out;
     }
 
-    /** @return list<array{id: int, url: string, name: string, day: string, on: bool}> the golfer's, those of no other session */
+    /**
+     * @return list<array{id: int, url: string, name: string, day: string, on: bool}> the golfer's, those of no other
+     * session
+     */
     private function swings(Lesson $lesson, User $user): array
     {
         return array_values($this->onlookers->of($user)->recordings()
@@ -114,7 +120,8 @@ final readonly class LessonPage
                 'says' => implode(' · ', array_filter([
                     (string) $l->complaint,
                     $l->aim === null ? '' : (string) __('lessons.aims', ['aim' => $l->aim]),
-                    $l->balls_count > 0 ? trans_choice('lessons.balls', $l->balls_count, ['count' => $l->balls_count]) : '',
+                    $l->balls_count > 0 ? trans_choice('lessons.balls', $l->balls_count,
+                        ['count' => $l->balls_count]) : '',
                 ], static fn (string $s): bool => $s !== '')),
                 'waits' => $l->awaitsFeel(),
             ])

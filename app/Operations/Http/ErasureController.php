@@ -47,6 +47,7 @@ final class ErasureController extends Controller
     {
         $this->backTo(route('retention'));
 
-        return redirect()->route('erasures.show', $keep($request->ids('swings'), $request->ids('films'), $this->user()));
+        return redirect()->route('erasures.show', $keep($request->ids('swings'), $request->ids('films'),
+            $this->user()));
     }
 }

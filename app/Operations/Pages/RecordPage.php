@@ -80,7 +80,8 @@ final class RecordPage
             ->with('user')
             ->when($filter['action'] ?? null, static fn (Builder $q, string $action) => $q->where('action', $action))
             ->when($filter['who'] ?? null, static fn (Builder $q, string $who) => $q->where('user_id', (int) $who))
-            ->when($filter['from'] ?? null, static fn (Builder $q, string $d) => $q->where('created_at', '>=', $day($d)))
+            ->when($filter['from'] ?? null, static fn (Builder $q, string $d) => $q->where('created_at', '>=',
+                $day($d)))
             ->when(
                 $filter['to'] ?? null,
                 static fn (Builder $q, string $d) => $q->where('created_at', '<', $day($d)->addDay()),

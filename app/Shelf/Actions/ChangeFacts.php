@@ -52,7 +52,8 @@ final readonly class ChangeFacts
             $recordings = Recording::query()->whereKey($ids)->whereNull('erased_at')->orderBy('id')->lockForUpdate();
             foreach ($recordings->get() as $recording) {
                 if ($version !== null && $recording->facts_version !== $version) {
-                    throw ActionException::because('refusals.shelf.facts-changed-meanwhile', [], ActionException::CONFLICT);
+                    throw ActionException::because('refusals.shelf.facts-changed-meanwhile', [],
+                        ActionException::CONFLICT);
                 }
                 $was = $this->change($recording, $facts, $by);
                 if ($was !== []) {

@@ -22,7 +22,8 @@ final class FactsController extends Controller
         return view('shelf.facts', $page->of($recording));
     }
 
-    public function update(FactsRequest $request, Recording $recording, ChangeFacts $change, Undos $undos): RedirectResponse
+    public function update(FactsRequest $request, Recording $recording, ChangeFacts $change,
+        Undos $undos): RedirectResponse
     {
         $this->backTo(route('facts', $recording));
         $before = $change([$recording->id], $request->swing(), $this->user(), $request->integer('version'));

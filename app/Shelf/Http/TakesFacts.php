@@ -15,7 +15,8 @@ use Illuminate\Validation\Rules\Enum;
 use Illuminate\Validation\Rules\In;
 
 /**
- * What is known of a swing, as forms say it. A field that is not sent stays as it is; one that is sent empty is unknown.
+ * What is known of a swing, as forms say it. A field that is not sent stays as it is; one that is sent empty
+ * is unknown.
  *
  * @phpstan-import-type Facts from ChangeFacts
  */

@@ -16,7 +16,8 @@ final readonly class HoldRound
     /** Inside a transaction. */
     public function __invoke(Reading $reading): Reading
     {
-        Sitting::query()->withoutGlobalScope(Sitting::SHARED)->whereKey($reading->case->sitting_id)->sharedLock()->firstOrFail();
+        Sitting::query()->withoutGlobalScope(Sitting::SHARED)->whereKey($reading->case->sitting_id)->sharedLock()
+            ->firstOrFail();
 
         return Reading::query()
             ->lockForUpdate()

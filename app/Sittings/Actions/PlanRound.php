@@ -67,7 +67,8 @@ final readonly class PlanRound
         }
 
         $cases = [
-            ...array_map(static fn (int $id): array => ['kind' => CaseKind::Single, 'recordings' => [$id]], $recordings),
+            ...array_map(static fn (int $id): array => ['kind' => CaseKind::Single, 'recordings' => [$id]],
+                $recordings),
             ...$groups,
         ];
         $asked = array_merge(...array_column($cases, 'recordings'));

@@ -15,7 +15,8 @@ use Core\Sight\SittingState;
 use Illuminate\Database\Eloquent\Builder;
 
 /**
- * What the academy holds of one of its people, to be taken away: who they are here, and what they said in rounds that are
+ * What the academy holds of one of its people, to be taken away: who they are here, and what they said in
+ * rounds that are
  * published and in private reviews. What is still under way is theirs when it is published: before, it would tell.
  */
 final readonly class OwnData

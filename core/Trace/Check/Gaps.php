@@ -144,7 +144,8 @@ final readonly class Gaps implements Check
         $start = null;
         $n = count($values);
         for ($i = 0; $i <= $n; $i++) {
-            $missing = $i < $n && is_nan($values[$i]) && ($load === null || is_nan($load[$i]) || $load[$i] >= self::UNLOADED);
+            $missing = $i < $n && is_nan($values[$i]) && ($load === null || is_nan($load[$i])
+                || $load[$i] >= self::UNLOADED);
             if ($missing) {
                 $start ??= $i;
             } elseif ($start !== null) {

@@ -11,7 +11,8 @@
         <div class="field">
             <label class="label" for="letterhead">{{ __('academy.letterhead') }}</label>
             <textarea class="textarea" id="letterhead" name="letterhead" rows="3" maxlength="600"
-                aria-describedby="letterhead-hint">{{ \App\Http\Old::text('letterhead', $academy->letterhead) }}</textarea>
+                aria-describedby="letterhead-hint"
+                >{{ \App\Http\Old::text('letterhead', $academy->letterhead) }}</textarea>
             <p class="small quiet" id="letterhead-hint">{{ __('academy.letterhead-hint') }}</p>
         </div>
         <button class="act">{{ __('academy.keep') }}</button>

@@ -27,7 +27,8 @@
                         @foreach($scopes as $s)
                             <label class="line">
                                 <input type="checkbox" name="scopes[]" value="{{ $s['scope'] }}"
-                                    @checked(in_array($s['scope'], (array) old('scopes', ['lessons', 'staff-training'])))>
+                                    @checked(in_array($s['scope'],
+                                        (array) old('scopes', ['lessons', 'staff-training'])))>
                                 {{ $s['says'] }}
                                 <span class="quiet small">{{ __('golfers.scopes-say.'.$s['scope']) }}</span>
                             </label>

@@ -3,7 +3,8 @@
     <h1>{{ __('lessons.title', ['golfer' => $golfer->pseudonym, 'day' => $day]) }}</h1>
     <h2>{{ __('lessons.feel') }}</h2>
     @if($locked)
-        <p class="words">“{{ $lesson->feel }}” <span class="quiet small">{{ __('lessons.locked', ['at' => $locked]) }}</span></p>
+        <p class="words">“{{ $lesson->feel }}”
+            <span class="quiet small">{{ __('lessons.locked', ['at' => $locked]) }}</span></p>
     @elseif($waits)
         <p class="words">{{ __('lessons.feel-says') }}
             @if($held)

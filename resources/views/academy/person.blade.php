@@ -73,7 +73,8 @@
             @csrf
             @foreach(['wait', 'out'] as $way)
                 <label class="line">
-                    <input type="radio" name="open_cases" value="{{ $way }}" @checked(old('open_cases', 'wait') === $way)>
+                    <input type="radio" name="open_cases" value="{{ $way }}"
+                        @checked(old('open_cases', 'wait') === $way)>
                     {{ __('people.end.open-cases.'.$way) }}
                 </label>
             @endforeach

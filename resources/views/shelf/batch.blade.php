@@ -34,22 +34,30 @@
                             <td>
                                 <div class="select is-small">
                                     <select name="rows[{{ $row['id'] }}][golfer]"
-                                        aria-label="{{ __('import.batch.of', ['what' => __('import.batch.heads.golfer'), 'file' => $row['name']]) }}">
+                                        aria-label="{{ __('import.batch.of', [
+                                            'what' => __('import.batch.heads.golfer'), 'file' => $row['name'],
+                                        ]) }}">
                                         @foreach($golfers as $id => $name)
-                                            <option value="{{ $id }}" @selected($row['golfer'] === $id)>{{ $name }}</option>
+                                            <option value="{{ $id }}"
+                                                @selected($row['golfer'] === $id)>{{ $name }}</option>
                                         @endforeach
                                     </select>
                                 </div>
                             </td>
                             <td><input class="input is-small" name="rows[{{ $row['id'] }}][club]" data-of="club"
                                 value="{{ $row['club'] }}" maxlength="40"
-                                aria-label="{{ __('import.batch.of', ['what' => __('facts.club'), 'file' => $row['name']]) }}"></td>
+                                aria-label="{{ __('import.batch.of', [
+                                    'what' => __('facts.club'), 'file' => $row['name'],
+                                ]) }}"></td>
                             <td>
                                 <div class="select is-small">
                                     <select name="rows[{{ $row['id'] }}][swing]"
-                                        aria-label="{{ __('import.batch.of', ['what' => __('facts.kind'), 'file' => $row['name']]) }}">
+                                        aria-label="{{ __('import.batch.of', [
+                                            'what' => __('facts.kind'), 'file' => $row['name'],
+                                        ]) }}">
                                         @foreach($kinds as $kind => $word)
-                                            <option value="{{ $kind }}" @selected($row['swing'] === $kind)>{{ $word }}</option>
+                                            <option value="{{ $kind }}"
+                                                @selected($row['swing'] === $kind)>{{ $word }}</option>
                                         @endforeach
                                     </select>
                                 </div>
@@ -57,7 +65,9 @@
                             @foreach(['shape' => 40, 'series' => 60, 'place' => 3] as $field => $length)
                                 <td><input class="input is-small" name="rows[{{ $row['id'] }}][{{ $field }}]"
                                     data-of="{{ $field }}" value="{{ $row[$field] }}" maxlength="{{ $length }}"
-                                    aria-label="{{ __('import.batch.of', ['what' => __('facts.'.$field), 'file' => $row['name']]) }}"></td>
+                                    aria-label="{{ __('import.batch.of', [
+                                        'what' => __('facts.'.$field), 'file' => $row['name'],
+                                    ]) }}"></td>
                             @endforeach
                         </tr>
                     @endforeach

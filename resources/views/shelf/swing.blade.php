@@ -7,7 +7,9 @@
     </svg>
 </a>
 <span class="small quiet"><input type="checkbox" form="several" name="swings[]" value="{{ $swing->id }}"
-        aria-label="{{ __('shelf.tick', ['golfer' => $session->golfer, 'club' => $session->club, 'swing' => $loop->iteration]) }}">
+        aria-label="{{ __('shelf.tick', [
+            'golfer' => $session->golfer, 'club' => $session->club, 'swing' => $loop->iteration,
+        ]) }}">
     {{ $swing->evidence }}@if($swing->cold) · {{ __('shelf.cold') }}@endif</span>
 @if(! $swing->measured)
     <span class="small quiet">{{ __('shelf.being-measured') }}</span>

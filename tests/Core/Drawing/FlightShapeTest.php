@@ -23,7 +23,8 @@ it('draws a push and a fade away from the golfer, whichever hand, and never leav
 
 it('draws low, normal and high apart', function () {
     $sides = array_map(
-        fn (string $height): string => FlightShape::ofFlight(new BallFlight(0, 0, $height, 'fat'), Handedness::Left)->side,
+        fn (string $height): string => FlightShape::ofFlight(new BallFlight(0, 0, $height, 'fat'), Handedness::Left)
+            ->side,
         BallFlight::HEIGHTS,
     );
     expect(array_unique($sides))->toHaveCount(3);

@@ -7,7 +7,8 @@ it('reads what it writes, and a file of any order of columns', function () {
         ."first,heel,1,8.5,-3,high,dug-behind,2.5\n,centre,2,0,0,normal,,\n";
     $balls = BallsCsv::read(stream($text), 'x.csv');
     expect($balls)->toHaveCount(2)
-        ->and($balls[0]['flight']->toArray())->toMatchArray(['start_deg' => -3.0, 'path_deg' => 2.5, 'turf' => 'dug-behind'])
+        ->and($balls[0]['flight']->toArray())->toMatchArray(['start_deg' => -3.0, 'path_deg' => 2.5,
+            'turf' => 'dug-behind'])
         ->and($balls[1]['note'])->toBeNull()->and($balls[1]['flight']->pathDeg)->toBeNull();
     expect(BallsCsv::read(stream(BallsCsv::write($balls)), 'y.csv'))->toEqual($balls);
 });

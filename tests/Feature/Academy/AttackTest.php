@@ -49,7 +49,8 @@ it('gives no password to somebody who was disabled, has left, or was only invite
     $person = somebody('gone@f.example', ['state' => $state]);
     $before = $person->password;
     $token = app(Links::class)->make(LinkPurpose::Reset, $person);
-    $this->post("/reset/$token", ['password' => 'one plain river boat', 'password_confirmation' => 'one plain river boat']);
+    $this->post("/reset/$token", ['password' => 'one plain river boat',
+        'password_confirmation' => 'one plain river boat']);
     expect($person->refresh()->password)->toBe($before);
     $this->post('/login', ['email' => 'gone@f.example', 'password' => 'plain slow river boat'])
         ->assertSessionHasErrors('email');
@@ -83,7 +84,8 @@ it('lets a head coach without a second factor do nothing by any other way either
 
 it('gives nobody a role, a golfer or a seat on the panel by their own form', function () {
     $tam = $this->person('tam');
-    $this->actingAs($tam)->put('/account', ['name' => 'Tam', 'role' => 'head-coach', 'on_panel' => '1', 'golfer_id' => 1,
+    $this->actingAs($tam)->put('/account', ['name' => 'Tam', 'role' => 'head-coach', 'on_panel' => '1',
+        'golfer_id' => 1,
         'state' => 'active', 'email' => 'else@f.example', 'password' => 'x'])->assertSessionHas('done');
     $tam->refresh();
     expect($tam->name)->toBe('Tam')->and($tam->role)->toBe(Role::Instructor)->and($tam->on_panel)->toBeFalse()
@@ -114,7 +116,8 @@ it('ends a consent with the academy’s own day, in every zone and through dayli
     $holds = function (string $zone, string $until, string $utc) use ($golfer): bool {
         Academy::here()?->update(['zone' => $zone]);
         $golfer->consents()->delete();
-        $golfer->consents()->create(['scope' => Scope::StaffTraining, 'given_on' => '2026-01-01', 'expires_on' => $until]);
+        $golfer->consents()->create(['scope' => Scope::StaffTraining, 'given_on' => '2026-01-01',
+            'expires_on' => $until]);
         Carbon::setTestNow(Carbon::parse($utc, 'UTC'));
         $one = $golfer->fresh('consents')->consentsTo();
         $all = Golfer::query()->whereKey($golfer->id)->consenting()->exists();
@@ -151,7 +154,8 @@ it('takes hostile file names for names, and no more', function () {
     $golfer = Golfer::query()->where('handedness', 'right')->firstOrFail();
     $this->actingAs($this->headCoach());
     $text = "t_s,lead_pct,trail_pct,copx_mm,copy_mm\n0,50,50,0,0\n0.01,51,49,1,0\n0.02,52,48,1,0\n";
-    $names = ['../../../etc/passwd.csv', "a\nb.csv", '<script>alert(1)</script>.csv', str_repeat('é', 200).'.csv', '.csv'];
+    $names = ['../../../etc/passwd.csv', "a\nb.csv", '<script>alert(1)</script>.csv', str_repeat('é', 200).'.csv',
+        '.csv'];
     $to = $this->post('/imports/batches', ['golfer' => $golfer->id, 'files' => array_map(
         fn (string $name): UploadedFile => UploadedFile::fake()->createWithContent($name, $text),
         $names,

@@ -36,7 +36,8 @@ function agree(Golfer $golfer, Scope ...$to): void
 {
     $golfer->consents()->delete();
     foreach ($to as $scope) {
-        $golfer->consents()->create(['scope' => $scope, 'given_on' => now()->subDay(), 'expires_on' => now()->addYear()]);
+        $golfer->consents()->create(['scope' => $scope, 'given_on' => now()->subDay(), 'expires_on' => now()
+            ->addYear()]);
     }
 }
 
@@ -97,7 +98,8 @@ it('notes limits by code, with dates and clearance, and shows them where the swi
     $this->actingAs($this->headCoach());
     $recording = Recording::query()->firstOrFail();
     $golfer = $recording->golfer;
-    $this->post("/golfers/$golfer->id/limits", ['region' => 'knee', 'severity' => 'avoid'])->assertSessionHas('refused');
+    $this->post("/golfers/$golfer->id/limits", ['region' => 'knee', 'severity' => 'avoid'])
+        ->assertSessionHas('refused');
     $this->post("/golfers/$golfer->id/limits", ['region' => 'tail', 'severity' => 'avoid'])->assertSessionHasErrors();
     $this->post("/golfers/$golfer->id/limits", ['region' => 'knee', 'side' => 'trail', 'severity' => 'not-cleared',
         'since' => '2026-03-01', 'cleared_until' => '2026-05-01', 'note' => 'told by the physiotherapist'])
@@ -178,7 +180,8 @@ it('says the same of consents one by one and in a query, whatever the golfer is'
                         $golfer->consents()->create(['scope' => Scope::Research, 'given_on' => now()->subYear(),
                             'expires_on' => $until, 'guardian' => $guardian, 'withdrawn_at' => $withdrawn]);
                         $one = $golfer->fresh('consents')->consentsTo(Scope::Research);
-                        expect(Golfer::query()->whereKey($golfer->id)->consenting(Scope::Research)->exists())->toBe($one);
+                        expect(Golfer::query()->whereKey($golfer->id)->consenting(Scope::Research)->exists())
+                            ->toBe($one);
                         $n += $one ? 1 : 0;
                     }
                 }

@@ -24,7 +24,8 @@ it('keeps what is said, and shows a golfer’s sessions in a line', function () 
     $golfer = Golfer::query()->firstOrFail();
     $lesson = lessonOf($this, $golfer);
     $this->get("/golfers/$golfer->id")->assertSee('balls start left of it')->assertSee('still to be said');
-    $this->put("/golfer-sessions/$lesson->public_id", ['held_on' => '2026-11-20', 'complaint' => 'balls start left of it',
+    $this->put("/golfer-sessions/$lesson->public_id", ['held_on' => '2026-11-20',
+        'complaint' => 'balls start left of it',
         'explanation' => 'I come over it', 'tried' => 'feet together', 'asks_feel' => '1'])->assertSessionHas('done');
     $this->get("/golfer-sessions/$lesson->public_id")->assertOk()->assertSee('I come over it');
     foreach ([['held_on' => 'soon'], ['held_on' => '2999-01-01'], ['complaint' => ['x'], 'held_on' => '2026-11-20'],
@@ -41,7 +42,8 @@ it('shows neither trace nor number before the golfer has said what was felt, and
     $lesson = lessonOf($this, $golfer);
     $recording->forceFill(['lesson_id' => $lesson->id])->save();
     $sees = fn (Thing $t): bool => (new Onlooker($this->headCoach()))->sees($recording->id, $t);
-    expect([$sees(Thing::Film), $sees(Thing::Context), $sees(Thing::Trace), $sees(Thing::Numbers), $sees(Thing::Flight)])
+    expect([$sees(Thing::Film), $sees(Thing::Context), $sees(Thing::Trace), $sees(Thing::Numbers),
+        $sees(Thing::Flight)])
         ->toBe([true, true, false, false, false]);
     $this->get("/bench/$recording->public_id")->assertNotFound();
     $this->get('/shelf')->assertDontSee($recording->public_id);
@@ -67,7 +69,8 @@ it('logs balls one by one and from a file, and gives them back as one', function
         'strike' => 'heel', 'attack_deg' => '-4', 'turf' => 'clean', 'note' => 'felt good'];
     $this->post("$at/balls", $ball)->assertSessionHas('done');
     $this->post("$at/balls", $ball)->assertSessionHas('refused');
-    foreach ([['height' => 'x'], ['start_deg' => ''], ['place' => '0'], ['attack_deg' => '99'], ['strike' => ['x']]] as $odd) {
+    foreach ([['height' => 'x'], ['start_deg' => ''], ['place' => '0'], ['attack_deg' => '99'],
+        ['strike' => ['x']]] as $odd) {
         $this->post("$at/balls", [...$ball, 'place' => '2', ...$odd])->assertSessionHasErrors();
     }
     $this->get($at)->assertSee('Started 3° to the pull side, sliced 9°, high')->assertSee('4° downward')

@@ -49,59 +49,60 @@ function withFactor(User $user): string
     return $secret;
 }
 
-it('invites by a letter, lets its holder in once, and asks head coaches of a real academy for a second factor', function () {
-    Academy::here()?->update(['is_sample' => false]);
-    withFactor($this->headCoach());
-    $sent = $this->actingAs($this->headCoach())->post('/people', [
-        'name' => 'Runa Holt', 'email' => 'Runa@Fernhollow.example', 'role' => 'head-coach', 'on_panel' => '0',
-    ]);
-    $runa = User::byAddress('runa@fernhollow.example');
-    $sent->assertRedirect("/people/$runa->id")->assertSessionHas('link');
-    $url = letterLink('Runa@Fernhollow.example');
-    expect(parse_url((string) session('link'), PHP_URL_PATH))->toBe($url)
-        ->and($runa->state)->toBe(UserState::Invited);
-    Auth::logout();
-    $this->post('/login', ['email' => 'runa@fernhollow.example', 'password' => GOOD])->assertSessionHasErrors('email');
+it('invites by a letter, lets its holder in once, and asks head coaches of a real academy for a second factor',
+    function () {
+        Academy::here()?->update(['is_sample' => false]);
+        withFactor($this->headCoach());
+        $sent = $this->actingAs($this->headCoach())->post('/people', [
+            'name' => 'Runa Holt', 'email' => 'Runa@Fernhollow.example', 'role' => 'head-coach', 'on_panel' => '0',
+        ]);
+        $runa = User::byAddress('runa@fernhollow.example');
+        $sent->assertRedirect("/people/$runa->id")->assertSessionHas('link');
+        $url = letterLink('Runa@Fernhollow.example');
+        expect(parse_url((string) session('link'), PHP_URL_PATH))->toBe($url)
+            ->and($runa->state)->toBe(UserState::Invited);
+        Auth::logout();
+        $this->post('/login', ['email' => 'runa@fernhollow.example', 'password' => GOOD])->assertSessionHasErrors('email');
 
-    $this->get($url)->assertOk()->assertSee('Runa Holt');
-    $this->post($url, ['name' => 'Runa Holt', 'password' => 'short', 'password_confirmation' => 'short'])
-        ->assertSessionHasErrors('password');
-    $this->post($url, ['name' => 'Runa Holt', 'password' => 'runa-holt-12', 'password_confirmation' => 'runa-holt-12'])
-        ->assertSessionHasErrors('password');
-    $this->post($url, ['name' => 'Runa M. Holt', 'password' => GOOD, 'password_confirmation' => GOOD])
-        ->assertRedirect('/');
-    $this->assertAuthenticatedAs($runa->refresh());
-    expect($runa->name)->toBe('Runa M. Holt')->and($runa->isActive())->toBeTrue();
-    // Used: over for whoever comes with it again.
-    $this->get($url)->assertNotFound()->assertSee('This link is over');
-    $this->post($url, ['name' => 'X', 'password' => GOOD, 'password_confirmation' => GOOD])->assertNotFound();
+        $this->get($url)->assertOk()->assertSee('Runa Holt');
+        $this->post($url, ['name' => 'Runa Holt', 'password' => 'short', 'password_confirmation' => 'short'])
+            ->assertSessionHasErrors('password');
+        $this->post($url, ['name' => 'Runa Holt', 'password' => 'runa-holt-12', 'password_confirmation' => 'runa-holt-12'])
+            ->assertSessionHasErrors('password');
+        $this->post($url, ['name' => 'Runa M. Holt', 'password' => GOOD, 'password_confirmation' => GOOD])
+            ->assertRedirect('/');
+        $this->assertAuthenticatedAs($runa->refresh());
+        expect($runa->name)->toBe('Runa M. Holt')->and($runa->isActive())->toBeTrue();
+        // Used: over for whoever comes with it again.
+        $this->get($url)->assertNotFound()->assertSee('This link is over');
+        $this->post($url, ['name' => 'X', 'password' => GOOD, 'password_confirmation' => GOOD])->assertNotFound();
 
-    // Nowhere before the second factor.
-    foreach (['/', '/people', '/shelf', '/account'] as $path) {
-        $this->get($path)->assertRedirect('/account/second-factor');
-    }
-    $this->getJson('/people')->assertForbidden();
-    $this->get('/account/second-factor')->assertOk()->assertSee('second factor comes first');
-    $secret = session('factor-shown');
-    $this->post('/account/second-factor', ['code' => '000000'])->assertSessionHas('refused');
-    $this->post('/account/second-factor', ['code' => codeNow($secret)])->assertSessionHas('recovery-codes');
-    $codes = session('recovery-codes');
-    $this->get('/people')->assertOk();
+        // Nowhere before the second factor.
+        foreach (['/', '/people', '/shelf', '/account'] as $path) {
+            $this->get($path)->assertRedirect('/account/second-factor');
+        }
+        $this->getJson('/people')->assertForbidden();
+        $this->get('/account/second-factor')->assertOk()->assertSee('second factor comes first');
+        $secret = session('factor-shown');
+        $this->post('/account/second-factor', ['code' => '000000'])->assertSessionHas('refused');
+        $this->post('/account/second-factor', ['code' => codeNow($secret)])->assertSessionHas('recovery-codes');
+        $codes = session('recovery-codes');
+        $this->get('/people')->assertOk();
 
-    // In again: the password alone is not enough, the code of before is not taken twice.
-    $this->post('/logout');
-    $this->post('/login', ['email' => 'RUNA@fernhollow.example', 'password' => GOOD])->assertRedirect('/login/code');
-    $this->assertGuest();
-    $this->get('/people')->assertRedirect('/login');
-    $this->post('/login/code', ['code' => codeNow($secret)])->assertSessionHasErrors('code');
-    $this->post('/login/code', ['code' => codeNow($secret, 1)])->assertRedirect();
-    $this->assertAuthenticatedAs($runa);
-    $this->post('/logout');
-    $this->post('/login', ['email' => 'runa@fernhollow.example', 'password' => GOOD]);
-    $this->post('/login/code', ['code' => $codes[0]])->assertRedirect();
-    $this->assertAuthenticatedAs($runa);
-    expect($runa->refresh()->recovery_codes)->toHaveCount(7);
-});
+        // In again: the password alone is not enough, the code of before is not taken twice.
+        $this->post('/logout');
+        $this->post('/login', ['email' => 'RUNA@fernhollow.example', 'password' => GOOD])->assertRedirect('/login/code');
+        $this->assertGuest();
+        $this->get('/people')->assertRedirect('/login');
+        $this->post('/login/code', ['code' => codeNow($secret)])->assertSessionHasErrors('code');
+        $this->post('/login/code', ['code' => codeNow($secret, 1)])->assertRedirect();
+        $this->assertAuthenticatedAs($runa);
+        $this->post('/logout');
+        $this->post('/login', ['email' => 'runa@fernhollow.example', 'password' => GOOD]);
+        $this->post('/login/code', ['code' => $codes[0]])->assertRedirect();
+        $this->assertAuthenticatedAs($runa);
+        expect($runa->refresh()->recovery_codes)->toHaveCount(7);
+    });
 
 it('keeps nothing in the clear that lets somebody in', function () {
     $this->actingAs($this->headCoach())->post('/people', [
@@ -319,7 +320,8 @@ it('clears the sample only by its name, and begins a real academy by the link al
     $url = parse_url((string) $this->delete('/academy/sample', ['typed' => 'Fernhollow Golf Academy'])
         ->headers->get('Location'), PHP_URL_PATH);
     expect(User::query()->count())->toBe(0)
-        ->and(array_map(fn (string $d): array => Storage::disk($d)->allFiles(), ['films', 'imports', 'exports', 'papers']))
+        ->and(array_map(fn (string $d): array => Storage::disk($d)->allFiles(), ['films', 'imports', 'exports',
+            'papers']))
         ->toBe([[], ['else/y'], [], []]);
     $this->get('/')->assertRedirect('/login');
     $this->get('/begin/'.str_repeat('a', 40))->assertNotFound();

@@ -27,7 +27,8 @@ it('knows every table’s place in blinding, erasure, archive and backup', funct
     expect(array_keys(Tables::PLACES))->toEqualCanonicalizing($there);
     foreach (Tables::PLACES as $table => [$blinding, $erasure, $archive, $backup]) {
         expect($blinding)->toBeIn([Tables::OPEN, Tables::HIDDEN, Tables::OWN], $table)
-            ->and($erasure)->toBeIn([Tables::GOES, Tables::EMPTIED, Tables::STAYS, Tables::NONE, Tables::SEALED], $table)
+            ->and($erasure)->toBeIn([Tables::GOES, Tables::EMPTIED, Tables::STAYS, Tables::NONE, Tables::SEALED],
+                $table)
             ->and($archive && ! $backup)->toBeFalse($table);
     }
 });

@@ -179,7 +179,8 @@ it('shows a film to a room only where the golfer has agreed to that', function (
     App\Models\Film::query()->where('recording_id', $recording->id)->delete();
     Illuminate\Support\Facades\DB::table('films')->insert(['public_id' => str_repeat('f', 26),
         'recording_id' => $recording->id, 'view' => 'face-on', 'name' => 'x.mp4', 'bytes' => 9, 'state' => 'ready',
-        'received' => 9, 'rate_hz' => 120, 'frames' => 240, 'width' => 640, 'height' => 480, 'stills' => '{}', 'taken' => 'x',
+        'received' => 9, 'rate_hz' => 120, 'frames' => 240, 'width' => 640, 'height' => 480, 'stills' => '{}',
+        'taken' => 'x',
         'checksum' => str_repeat('0', 64),
         'created_at' => now(), 'updated_at' => now()]);
     expect($this->getJson($m[1])->assertOk()->json('films'))->toHaveCount(1);

@@ -60,7 +60,8 @@ it('erases a golfer on request: files gone, receipt given, published figures as 
         ->and(Storage::disk('exports')->exists("rounds/$spring->public_id-0000.zip"))->toBeFalse();
     // Rows: nothing says the name, the notes or a sample any more.
     foreach (DB::table('pg_tables')->where('schemaname', 'public')->pluck('tablename') as $table) {
-        $rows = json_encode(DB::table($table)->get()->all(), JSON_INVALID_UTF8_SUBSTITUTE | JSON_PARTIAL_OUTPUT_ON_ERROR);
+        $rows = json_encode(DB::table($table)->get()->all(),
+            JSON_INVALID_UTF8_SUBSTITUTE | JSON_PARTIAL_OUTPUT_ON_ERROR);
         expect(str_contains((string) $rows, $name))->toBeFalse("$table still says the name")
             ->and(str_contains((string) $rows, 'a secret'))->toBeFalse($table);
     }

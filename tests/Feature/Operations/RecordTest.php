@@ -66,7 +66,8 @@ it('keeps back what would tell a head coach of a swing they are to read', functi
         'public_id' => strtolower((string) Str::ulid()),
         'user_id' => $head->id,
     ]);
-    AuditEntry::note($head, 'rule', "fault hang-back, recording {$swing->public_id}", ['recording' => $swing->public_id]);
+    AuditEntry::note($head, 'rule', "fault hang-back, recording {$swing->public_id}",
+        ['recording' => $swing->public_id]);
     AuditEntry::note($head, 'mark', "station IM, recording {$swing->public_id}");
     $this->actingAs($head)->get('/record')->assertOk()->assertDontSee('Somebody');
     expect($this->get('/record/file')->streamedContent())->not->toContain('Somebody')

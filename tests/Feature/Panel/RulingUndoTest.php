@@ -7,7 +7,8 @@ it('takes a ruling back within its minute, and not once something has come of it
     $head = $this->headCoach();
     $winter = $this->round('Winter');
     $entry = KeyEntry::query()->where('grade', 'verified')->firstOrFail();
-    $this->actingAs($head)->post("/panel/entries/$entry->id/ruling", ['ruling' => 'present', 'reason' => 'seen on film'])
+    $this->actingAs($head)->post("/panel/entries/$entry->id/ruling", ['ruling' => 'present',
+        'reason' => 'seen on film'])
         ->assertSessionHas('undo');
     $ruled = KeyEntry::query()->where('ruling_reason', 'seen on film')->sole();
     $undo = Undo::query()->sole();

@@ -18,7 +18,8 @@ function batchCsv(int $n): string
     return implode("\n", $rows)."\n";
 }
 
-it('reads off a name whose it is, on which day, and which one', function (string $name, ?int $golfer, ?string $day, ?int $place) {
+it('reads off a name whose it is, on which day, and which one', function (string $name, ?int $golfer, ?string $day,
+    ?int $place) {
     $names = new FileNames([1 => 'Osier', 2 => 'Oak', 3 => 'Oak 2', 4 => 'Red Start']);
     expect($names->of($name))->toBe(compact('golfer', 'day', 'place'));
 })->with([
@@ -36,51 +37,52 @@ it('reads off a name whose it is, on which day, and which one', function (string
     ['', null, null, null],
 ]);
 
-it('brings twelve files at once, matched to their golfers and side-cars, and puts them on the Shelf together', function () {
-    [$one, $two] = Golfer::query()->where('handedness', 'right')->orderBy('id')->take(2)->get()->all();
-    $files = [];
-    for ($i = 1; $i <= 6; $i++) {
-        $files[] = UploadedFile::fake()->createWithContent("{$one->pseudonym}_2026-11-20_0$i.csv", batchCsv($i));
-    }
-    for ($i = 1; $i <= 5; $i++) {
-        $files[] = UploadedFile::fake()->createWithContent("unnamed-$i.csv", batchCsv(100 + $i));
-    }
-    $files[] = UploadedFile::fake()->createWithContent('broken.csv', "t_s,lead_pct\n0,x\n");
-    $files[] = UploadedFile::fake()->createWithContent(
-        "{$one->pseudonym}_2026-11-20_01.json",
-        (string) json_encode(['mass_kg' => 77.0, 'handedness' => 'right', 'club' => 'seven iron', 'swing' => 'part']),
-    );
-    $before = Recording::query()->count();
-    $this->actingAs($this->headCoach());
-    $to = $this->post('/imports/batches', ['golfer' => $two->id, 'files' => $files])->headers->get('Location');
-    $page = $this->get($to)->assertOk()->assertSee('12 files, 11 of them ready')->assertSee('seven iron');
-    $imports = PendingImport::query()->orderBy('id')->get();
-    expect($imports)->toHaveCount(12)
-        ->and($imports->pluck('golfer_id')->countBy()->all())->toBe([$one->id => 6, $two->id => 6])
-        ->and($imports[0]->meta_name)->not->toBeNull()
-        ->and($imports[2]->settings)->toEqual(['series' => '2026-11-20', 'place' => 3])
-        ->and($imports[7]->settings)->toBe([]);
-    // A person sets right: the last of the unnamed ones is the first golfer's, and all were hybrids.
-    $rows = [];
-    foreach ($imports as $i => $import) {
-        $rows[$import->public_id] = ['golfer' => $i === 10 ? $one->id : $import->golfer_id, 'club' => 'hybrid',
-            'swing' => 'full', 'shape' => 'draw', 'series' => $import->settings['series'] ?? '',
-            'place' => $import->settings['place'] ?? ''];
-    }
-    $this->put($to, ['rows' => $rows])->assertRedirect($to);
-    $this->post($to, ['rows' => $rows])->assertRedirect($to)->assertSessionHas('refused');
-    expect(Recording::query()->count())->toBe($before + 11)->and(PendingImport::query()->count())->toBe(1);
-    $kept = Recording::query()->orderBy('id')->skip($before)->take(20)->get();
-    expect($kept->pluck('golfer_id')->countBy()->all())->toBe([$one->id => 7, $two->id => 4])
-        ->and($kept->pluck('shape')->unique()->all())->toBe(['draw'])
-        ->and($kept[0]->mass_kg)->toBe(77.0)
-        ->and($kept[3]->only(['series', 'place']))->toBe(['series' => '2026-11-20', 'place' => 4]);
-    // Sent again it is the same again: nothing twice.
-    $again = $this->post('/imports/batches', ['golfer' => $two->id, 'files' => array_slice($files, 0, 3)])
-        ->headers->get('Location');
-    $this->post($again)->assertSessionHas('refused');
-    expect(Recording::query()->count())->toBe($before + 11);
-});
+it('brings twelve files at once, matched to their golfers and side-cars, and puts them on the Shelf together',
+    function () {
+        [$one, $two] = Golfer::query()->where('handedness', 'right')->orderBy('id')->take(2)->get()->all();
+        $files = [];
+        for ($i = 1; $i <= 6; $i++) {
+            $files[] = UploadedFile::fake()->createWithContent("{$one->pseudonym}_2026-11-20_0$i.csv", batchCsv($i));
+        }
+        for ($i = 1; $i <= 5; $i++) {
+            $files[] = UploadedFile::fake()->createWithContent("unnamed-$i.csv", batchCsv(100 + $i));
+        }
+        $files[] = UploadedFile::fake()->createWithContent('broken.csv', "t_s,lead_pct\n0,x\n");
+        $files[] = UploadedFile::fake()->createWithContent(
+            "{$one->pseudonym}_2026-11-20_01.json",
+            (string) json_encode(['mass_kg' => 77.0, 'handedness' => 'right', 'club' => 'seven iron', 'swing' => 'part']),
+        );
+        $before = Recording::query()->count();
+        $this->actingAs($this->headCoach());
+        $to = $this->post('/imports/batches', ['golfer' => $two->id, 'files' => $files])->headers->get('Location');
+        $page = $this->get($to)->assertOk()->assertSee('12 files, 11 of them ready')->assertSee('seven iron');
+        $imports = PendingImport::query()->orderBy('id')->get();
+        expect($imports)->toHaveCount(12)
+            ->and($imports->pluck('golfer_id')->countBy()->all())->toBe([$one->id => 6, $two->id => 6])
+            ->and($imports[0]->meta_name)->not->toBeNull()
+            ->and($imports[2]->settings)->toEqual(['series' => '2026-11-20', 'place' => 3])
+            ->and($imports[7]->settings)->toBe([]);
+        // A person sets right: the last of the unnamed ones is the first golfer's, and all were hybrids.
+        $rows = [];
+        foreach ($imports as $i => $import) {
+            $rows[$import->public_id] = ['golfer' => $i === 10 ? $one->id : $import->golfer_id, 'club' => 'hybrid',
+                'swing' => 'full', 'shape' => 'draw', 'series' => $import->settings['series'] ?? '',
+                'place' => $import->settings['place'] ?? ''];
+        }
+        $this->put($to, ['rows' => $rows])->assertRedirect($to);
+        $this->post($to, ['rows' => $rows])->assertRedirect($to)->assertSessionHas('refused');
+        expect(Recording::query()->count())->toBe($before + 11)->and(PendingImport::query()->count())->toBe(1);
+        $kept = Recording::query()->orderBy('id')->skip($before)->take(20)->get();
+        expect($kept->pluck('golfer_id')->countBy()->all())->toBe([$one->id => 7, $two->id => 4])
+            ->and($kept->pluck('shape')->unique()->all())->toBe(['draw'])
+            ->and($kept[0]->mass_kg)->toBe(77.0)
+            ->and($kept[3]->only(['series', 'place']))->toBe(['series' => '2026-11-20', 'place' => 4]);
+        // Sent again it is the same again: nothing twice.
+        $again = $this->post('/imports/batches', ['golfer' => $two->id, 'files' => array_slice($files, 0, 3)])
+            ->headers->get('Location');
+        $this->post($again)->assertSessionHas('refused');
+        expect(Recording::query()->count())->toBe($before + 11);
+    });
 
 it('lets one file go the way of one file, and none no way', function () {
     $golfer = Golfer::query()->where('handedness', 'right')->firstOrFail();

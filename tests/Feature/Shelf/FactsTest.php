@@ -94,7 +94,8 @@ it('sets facts of several at once, only those filled in, and takes them back tog
     }
     expect($all[4]->refresh()->series)->not->toBe('north bay');
     $this->post('/undo/'.Undo::query()->sole()->public_id)->assertSessionHas('done');
-    expect($three->map(fn (Recording $r) => $r->refresh()->only(['club', 'size', 'series', 'is_cold']))->all())->toBe($was);
+    expect($three->map(fn (Recording $r) => $r->refresh()->only(['club', 'size', 'series', 'is_cold']))->all())
+        ->toBe($was);
     $this->put('/shelf/facts', ['swings' => [$all[0]->public_id]])->assertSessionHas('refused');
     $this->put('/shelf/facts', ['swings' => 'x', 'size' => 'half'])->assertSessionHasErrors();
 });
@@ -120,11 +121,13 @@ it('leaves a frozen key as it was', function () {
     $winter = $this->round('Winter');
     $key = $winter->keys()->firstOrFail();
     expect($key->frozen_at)->not->toBeNull();
-    $rows = fn (): string => json_encode(DB::table('key_entries')->where('key_version_id', $key->id)->orderBy('id')->get());
+    $rows = fn (): string => json_encode(DB::table('key_entries')->where('key_version_id', $key->id)->orderBy('id')
+        ->get());
     $before = $rows();
     $recording = $winter->cases()->firstOrFail()->recording;
     $this->actingAs($head)->put("/bench/$recording->public_id/facts", factsForm($recording, ['club' => 'pitching wedge',
         'swing' => 'rehearsal']));
     expect($rows())->toBe($before);
-    $this->get("/panel/$winter->public_id")->assertOk()->assertSee('facts of one of its swings were set right since', false);
+    $this->get("/panel/$winter->public_id")
+        ->assertOk()->assertSee('facts of one of its swings were set right since', false);
 });

@@ -15,7 +15,8 @@ use Illuminate\Support\Facades\Route;
 use Illuminate\Testing\TestResponse;
 
 /*
- * The proof of what may be seen, over all routes and methods, for everybody a state is dangerous for. Canaries – words
+ * The proof of what may be seen, over all routes and methods, for everybody a state is dangerous for. Canaries
+ * – words
  * that stand nowhere else – are planted in every measurement, verdict, key entry, ruling and call, and looked for in
  * every answer to everybody from whom they are to be kept; what is hidden is answered byte for byte as what is not
  * there; and when every secret is changed, no byte of any answer may change with it. A route that this proof does not
@@ -565,7 +566,8 @@ it('lets no canary out, and answers what is hidden as what is not there', functi
             expect(substr(ask($this, $user, 'GET', "/bench/{$ids[$i]}"), 0, 3))->toBe('200', "recording $i for $name");
         }
         foreach (
-            [...addresses($user, 'GET'), ...addresses($user, 'other')] as ['method' => $method, 'uri' => $uri, 'absent' => $absent]
+            [...addresses($user, 'GET'), ...addresses($user, 'other')] as ['method' => $method, 'uri' => $uri,
+                'absent' => $absent]
         ) {
             $said = ask($this, $user, $method, $uri);
             preg_match_all('/canary(number|verdict|quality|key|ruling)(\d)/', $said, $m, PREG_SET_ORDER);
@@ -633,7 +635,8 @@ it('tells nobody by the answer whether an entry, a film, a reading or a round of
                 ->take(4) as $reading
         ) {
             foreach (
-                ['GET' => ['', '/evidence/1', '/sheet', '/film/1/face-on/stream'], 'POST' => ['/changes', '/hand-in']] as $method => $parts
+                ['GET' => ['', '/evidence/1', '/sheet', '/film/1/face-on/stream'], 'POST' => ['/changes',
+                    '/hand-in']] as $method => $parts
             ) {
                 foreach ($parts as $part) {
                     expect(ask($this, $user, $method, "/read/{$reading->public_id}$part"))->toBe(

@@ -47,7 +47,8 @@ it('opens a person’s own swing in a private review: blind, then with the ball 
     $this->get("$to/evidence/1")->assertOk();
     $this->postJson("$to/changes", $this->changes($this->sheet()))->assertOk();
     app(HandInReading::class)(called($reading), $kit);
-    $second = Reading::query()->where('sitting_case_id', $reading->sitting_case_id)->where('stage', Stage::Reveal)->sole();
+    $second = Reading::query()->where('sitting_case_id', $reading->sitting_case_id)
+        ->where('stage', Stage::Reveal)->sole();
     $this->get("/read/$second->public_id")->assertOk()->assertSee('class="outcome"', false);
     $this->get('/own')->assertSee('the ball and the numbers are in sight')->assertSee("/read/$second->public_id");
     // Nor does it wait for anybody today.
