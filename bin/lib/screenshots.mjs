@@ -88,7 +88,7 @@ await head.waitForTimeout(600);
 await shot(head, 'side-by-side');
 
 await head.goto(`${base}/shelf`);
-await head.setInputFiles('#trace', {
+await head.setInputFiles('#files', {
   name: 'studio take 12.csv',
   mimeType: 'text/csv',
   buffer: readFileSync(process.env.VC_TAKE),

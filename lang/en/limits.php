@@ -8,7 +8,7 @@ return [
     'none' => 'None is noted.',
     'note' => 'Note a limit',
     'keep' => 'Note it',
-    'end' => 'has ended',
+    'end' => 'note that it has ended',
     'region' => 'Where',
     'side' => 'Side',
     'no-side' => 'none',
