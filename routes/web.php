@@ -286,6 +286,7 @@ Route::middleware('auth')->group(function (): void {
     Route::can('manage', Academy::class)->group(function (): void {
         Route::get('/people', [PeopleController::class, 'index'])->name('people');
         Route::post('/people', [PeopleController::class, 'store'])->name('people.invite');
+        Route::post('/people/groups', [PeopleController::class, 'groups'])->name('people.groups');
         Route::get('/people/{person}', [PeopleController::class, 'show'])->name('people.show');
         Route::put('/people/{person}', [PeopleController::class, 'update'])->name('people.update');
         Route::post('/people/{person}/invitation', [PeopleController::class, 'again'])->name('people.again');
@@ -297,6 +298,7 @@ Route::middleware('auth')->group(function (): void {
             ->name('people.factor.drop');
         Route::get('/golfers', [GolfersController::class, 'index'])->name('golfers');
         Route::post('/golfers', [GolfersController::class, 'store'])->name('golfers.store');
+        Route::post('/golfers/consents', [GolfersController::class, 'consents'])->name('golfers.consents');
         Route::get('/golfers/{golfer}', [GolfersController::class, 'show'])->name('golfers.show');
         Route::put('/golfers/{golfer}', [GolfersController::class, 'update'])->name('golfers.update');
         Route::post('/golfers/{golfer}/limits', [GolfersController::class, 'limit'])->name('golfers.limits');

@@ -20,7 +20,7 @@ final readonly class Navigation
     private const PLACES = [
         'today' => ['today' => ['today', 'today']],
         'library' => [
-            'shelf' => ['shelf', 'shelf|bench|imports|films'],
+            'shelf' => ['shelf', 'shelf|bench|imports|batches|films|facts'],
             'capture' => ['capture', 'capture'],
             'codebook' => ['codebook', 'codebook'],
         ],
@@ -30,7 +30,7 @@ final readonly class Navigation
             'people' => ['people', 'people'],
             'golfers' => ['golfers', 'golfers|lessons'],
             'record' => ['record', 'record'],
-            'settings' => ['academy', 'academy'],
+            'settings' => ['academy', 'academy|retention|erasures'],
         ],
     ];
 

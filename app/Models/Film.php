@@ -46,6 +46,8 @@ use Illuminate\Support\Str;
  * @property ?string $clock_by
  * @property list<array{film: float, trace: float, code: ?string, u: float}> $clock_events
  * @property Recording $recording
+ * @property ?float $camera_height_cm  of the lens above the ground
+ * @property ?float $camera_tilt_deg  downward is positive; level is nought
  * @property Carbon $created_at
  */
 final class Film extends Model
@@ -55,6 +57,8 @@ final class Film extends Model
         'recording_id',
         'view',
         'name',
+        'camera_height_cm',
+        'camera_tilt_deg',
         'bytes',
         'received',
         'slowed',
@@ -112,6 +116,8 @@ final class Film extends Model
             'progress' => 'float',
             'beat_at' => 'datetime',
             'facts' => 'array',
+            'camera_height_cm' => 'float',
+            'camera_tilt_deg' => 'float',
             'rate_hz' => 'float',
             'taken' => PackedFloats::class,
             'stills' => 'array',

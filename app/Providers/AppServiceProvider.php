@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Academy\Actions\RecordConsent;
 use App\Academy\Http\SessionController;
 use App\Academy\OutboxTransport;
 use App\Academy\Policies\AcademyPolicy;
@@ -136,6 +137,7 @@ final class AppServiceProvider extends ServiceProvider
         ]));
         $this->app->bind(Undos::class, static fn (Container $app): Undos => new Undos([
             'ruling' => static fn (array $payload, User $by) => $app->make(RuleOnEntry::class)->back($payload, $by),
+            'consents' => static fn (array $payload, User $by) => $app->make(RecordConsent::class)->back($payload, $by),
             'facts' => static fn (array $payload, User $by) => $app->make(ChangeFacts::class)->back($payload, $by),
         ]));
         $this->app->scoped(Codebooks::class);

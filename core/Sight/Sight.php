@@ -52,8 +52,9 @@ final readonly class Sight
     public static function ofResult(Standing $s, int $sitting, SittingKind $kind, SittingState $state): self
     {
         $of = $s->consents ? self::ofRecording($s) : self::nothing(Why::Consent);
-        if ($of->things === []) {
-            return $of;
+        // What hides the numbers hides all that was made of them.
+        if (! $of->shows(Thing::Numbers)) {
+            return self::nothing($of->why ?? Why::Feel);
         }
         $there =
             array_filter($s->places, static fn (Place $p): bool => $p->sitting === $sitting

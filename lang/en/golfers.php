@@ -36,6 +36,13 @@ return [
         'says' => 'Free names: :names.',
         'act' => 'Take up',
     ],
+    'several' => [
+        'title' => 'Record a consent for those ticked',
+        'tick' => 'Tick :golfer',
+        'act' => 'Record it for all of them',
+        'done' => '{0} Nothing was recorded.|{1} Recorded for one golfer.|[2,*] Recorded for :count golfers.',
+        'minors' => 'Left out, since a guardian agrees for each: :golfers.',
+    ],
     'is-person' => 'This golfer is :name: the swings are put before nobody of that name in a round.',
     'swings' => 'Swings',
     'no-swings' => 'No swing that you may see now. Swings come by file on the Shelf, or from a bench device.',

@@ -61,6 +61,10 @@ return [
         'disabled' => 'Disable',
         'left' => 'Has left the academy',
     ],
+    'tick' => 'Tick :name',
+    'ticked' => 'Those ticked',
+    'into' => 'Put into it',
+    'out-of' => 'Take out of it',
     'invite' => [
         'title' => 'Invite somebody',
         'says' => 'They get a link by which they choose a password; it holds for two weeks. A round can be planned '

@@ -6,6 +6,7 @@ namespace App\Academy\Actions;
 
 use App\Academy\Events\PersonChanged;
 use App\Academy\LastHeadCoach;
+use App\Academy\SeenAs;
 use App\Exceptions\ActionException;
 use App\Models\User;
 use Core\Sight\Role;
@@ -31,9 +32,11 @@ final readonly class ChangePerson
         array $groups,
         ?int $golfer,
         User $by,
+        ?string $seen = null,
     ): void {
-        DB::transaction(function () use ($person, $name, $role, $onPanel, $groups, $golfer, $by): void {
+        DB::transaction(function () use ($person, $name, $role, $onPanel, $groups, $golfer, $by, $seen): void {
             $person = User::query()->lockForUpdate()->findOrFail($person->id);
+            SeenAs::still($person, $seen);
             if ($role !== Role::HeadCoach) {
                 $this->last->stays($person);
             }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Academy\Actions;
 
 use App\Academy\Events\GolferChanged;
+use App\Academy\SeenAs;
 use App\Exceptions\ActionException;
 use App\Models\Casts\Cell;
 use App\Models\Golfer;
@@ -17,13 +18,15 @@ final readonly class KeepGolfer
     /**
      * @param  array{pseudonym: string, handedness: string, height_cm: ?int, mass_kg: ?float, born_year: ?int,
      *     is_minor: bool, limits: ?string, notes: ?string}  $facts
+     * @param  ?string  $seen  as of when the form was made
      *
      * @throws ActionException
      */
-    public function __invoke(?Golfer $golfer, array $facts, User $by): Golfer
+    public function __invoke(?Golfer $golfer, array $facts, User $by, ?string $seen = null): Golfer
     {
-        return DB::transaction(function () use ($golfer, $facts, $by): Golfer {
+        return DB::transaction(function () use ($golfer, $facts, $by, $seen): Golfer {
             $golfer = $golfer === null ? new Golfer() : Golfer::query()->lockForUpdate()->findOrFail($golfer->id);
+            SeenAs::still($golfer, $seen);
             $this->mayBeCalled($facts['pseudonym'], $golfer);
             $turned = $golfer->exists && $golfer->handedness !== $facts['handedness'];
             if ($turned && $golfer->recordings()->exists()) {

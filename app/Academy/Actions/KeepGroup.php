@@ -27,6 +27,23 @@ final readonly class KeepGroup
         });
     }
 
+    /**
+     * Puts several people into a group, or takes them out of it.
+     *
+     * @param  list<int>  $people
+     */
+    public function people(Group $group, array $people, bool $in, User $by): void
+    {
+        DB::transaction(static function () use ($group, $people, $in, $by): void {
+            $changed = $in
+                ? count($group->people()->syncWithoutDetaching($people)['attached'])
+                : $group->people()->detach($people);
+            if ($changed > 0) {
+                event(new AcademyChanged('group-people', $by, ['name' => $group->name, 'people' => $changed]));
+            }
+        });
+    }
+
     public function drop(Group $group, User $by): void
     {
         DB::transaction(static function () use ($group, $by): void {

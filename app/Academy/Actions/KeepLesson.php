@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Academy\Actions;
 
 use App\Academy\Events\GolferChanged;
+use App\Academy\SeenAs;
 use App\Exceptions\ActionException;
 use App\Models\Golfer;
 use App\Models\Lesson;
@@ -30,12 +31,19 @@ final readonly class KeepLesson
      *     tried: ?string, asks_feel: bool}  $said
      * @param  list<int>|null  $recordings  the golfer's swings that belong to it; null: those that do
      */
-    public function __invoke(Golfer $golfer, ?Lesson $lesson, array $said, ?array $recordings, User $by): Lesson
-    {
-        return DB::transaction(static function () use ($golfer, $lesson, $said, $recordings, $by): Lesson {
+    public function __invoke(
+        Golfer $golfer,
+        ?Lesson $lesson,
+        array $said,
+        ?array $recordings,
+        User $by,
+        ?string $seen = null,
+    ): Lesson {
+        return DB::transaction(static function () use ($golfer, $lesson, $said, $recordings, $by, $seen): Lesson {
             $lesson = $lesson === null
                 ? new Lesson(['golfer_id' => $golfer->id, 'created_by' => $by->id])
                 : Lesson::query()->lockForUpdate()->findOrFail($lesson->id);
+            SeenAs::still($lesson, $seen);
             $isNew = ! $lesson->exists;
             $before = $lesson->only(array_keys($said));
             $lesson->fill($said);

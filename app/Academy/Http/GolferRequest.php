@@ -21,6 +21,7 @@ final class GolferRequest extends FormRequest
             'is_minor' => ['boolean'],
             'limits' => ['nullable', 'string', 'max:200'],
             'notes' => ['nullable', 'string', 'max:2000'],
+            'seen' => ['nullable', 'string', 'max:20'],
         ];
     }
 

@@ -15,6 +15,7 @@ use App\Http\Controller;
 use App\Models\ConsentPaper;
 use App\Models\Golfer;
 use App\Models\GolferLimit;
+use App\Undo\Undos;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Response;
@@ -44,7 +45,12 @@ final class GolfersController extends Controller
 
     public function update(GolferRequest $request, Golfer $golfer, KeepGolfer $keep): RedirectResponse
     {
-        return $this->kept($golfer, fn () => $keep($golfer, $request->facts(), $this->user()), 'kept');
+        return $this->kept($golfer, fn () => $keep(
+            $golfer,
+            $request->facts(),
+            $this->user(),
+            $request->string('seen')->value(),
+        ), 'kept');
     }
 
     public function limit(LimitRequest $request, Golfer $golfer, KeepLimit $keep): RedirectResponse
@@ -70,6 +76,27 @@ final class GolfersController extends Controller
             $request->paper(),
             $this->user(),
         ), 'consent-recorded');
+    }
+
+    public function consents(SeveralConsentsRequest $request, RecordConsent $record, Undos $undos): RedirectResponse
+    {
+        $to = redirect()->to($this->backTo(route('golfers')));
+        $done = $record->several(
+            $request->golfers(),
+            $request->scopes(),
+            $request->day('given_on'),
+            $request->day('expires_on'),
+            $this->user(),
+        );
+        if ($done['consents'] !== []) {
+            $undos->offer($this->user(), 'consents', $done['consents']);
+        }
+
+        return $to
+            ->with('done', trans_choice('golfers.several.done', $done['golfers'], ['count' => $done['golfers']]))
+            ->with('refused', $done['left'] === []
+                ? null
+                : (string) __('golfers.several.minors', ['golfers' => implode(', ', $done['left'])]));
     }
 
     public function withdraw(WithdrawRequest $request, Golfer $golfer, WithdrawConsent $withdraw): RedirectResponse

@@ -40,6 +40,7 @@ final class LessonController extends Controller
             $request->said(),
             $request->recordings(),
             $this->user(),
+            $request->string('seen')->value(),
         ), 'kept');
     }
 

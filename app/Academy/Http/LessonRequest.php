@@ -19,6 +19,7 @@ final class LessonRequest extends FormRequest
             'held_on' => ['required', 'date_format:Y-m-d', 'after:1990-01-01', 'before_or_equal:tomorrow'],
             ...array_fill_keys(self::TEXTS, ['nullable', 'string', 'max:2000']),
             'asks_feel' => ['boolean'],
+            'seen' => ['nullable', 'string', 'max:20'],
             'swings_listed' => ['boolean'],
             'swings' => ['array', 'max:100'],
             'swings.*' => ['integer'],

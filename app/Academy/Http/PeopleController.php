@@ -8,6 +8,7 @@ use App\Academy\Actions\ChangePerson;
 use App\Academy\Actions\DropFactor;
 use App\Academy\Actions\EndPerson;
 use App\Academy\Actions\InvitePerson;
+use App\Academy\Actions\KeepGroup;
 use App\Academy\Actions\SendReset;
 use App\Academy\Actions\WithdrawInvitation;
 use App\Academy\Pages\PeoplePage;
@@ -41,6 +42,16 @@ final class PeopleController extends Controller
         return $this->linked($person, $url);
     }
 
+    /** Several people into a group, or out of it. */
+    public function groups(SeveralPeopleRequest $request, KeepGroup $keep): RedirectResponse
+    {
+        return $this->attempt(
+            fn () => $keep->people($request->group(), $request->people(), $request->isIn(), $this->user()),
+            (string) __('notices.academy.kept'),
+            'people',
+        );
+    }
+
     public function show(User $person, PersonPlace $page): View
     {
         return view('academy.person', $page->of($person, $this->user()));
@@ -56,6 +67,7 @@ final class PeopleController extends Controller
             $request->groups(),
             $request->golfer(),
             $this->user(),
+            $request->string('seen')->value(),
         ), 'kept');
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Academy\Pages;
 
+use App\Academy\SeenAs;
 use App\Models\Academy;
 use App\Models\Consent;
 use App\Models\Golfer;
@@ -32,6 +33,7 @@ final readonly class GolferPage
 
         return [
             'golfer' => $golfer,
+            'seen' => SeenAs::of($golfer),
             'about' => implode(' · ', array_filter([
                 (string) __("golfers.hands.$golfer->handedness"),
                 $golfer->mayBeMinor() ? (string) __('golfers.minor') : '',

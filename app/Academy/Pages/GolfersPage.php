@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Academy\Pages;
 
 use App\Academy\Pseudonyms;
+use App\Models\Academy;
 use App\Models\Casts\Cell;
 use App\Models\Consent;
 use App\Models\Golfer;
@@ -14,6 +15,7 @@ use App\Words\Like;
 use App\Words\Term;
 use Core\Sight\Scope;
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Support\Carbon;
 
 /** Whose swings the academy holds: what they agree to, what their bodies are to be spared. */
 final readonly class GolfersPage
@@ -51,6 +53,9 @@ final readonly class GolfersPage
             'filter' => $filter,
             'pages' => $golfers,
             'golfers' => array_map(static fn (Golfer $g): array => self::row($g, $swings[$g->id] ?? 0), $list),
+            'scopes' => array_column(Scope::cases(), 'value'),
+            'today' => Academy::today(),
+            'inAYear' => Carbon::parse(Academy::today())->addYear()->toDateString(),
             'suggested' => $this->pseudonyms->free(self::SUGGESTED, now()->toDateString()),
         ];
     }

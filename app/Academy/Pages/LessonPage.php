@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Academy\Pages;
 
+use App\Academy\SeenAs;
 use App\Models\Academy;
 use App\Models\Casts\Cell;
 use App\Models\Golfer;
@@ -37,6 +38,7 @@ final readonly class LessonPage
 
         return [
             'lesson' => $lesson,
+            'seen' => SeenAs::of($lesson),
             'golfer' => $lesson->golfer,
             'day' => $lesson->held_on->format('j F Y'),
             'waits' => $waits,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Academy\Pages;
 
+use App\Academy\SeenAs;
 use App\Models\Academy;
 use App\Models\Casts\Cell;
 use App\Models\Golfer;
@@ -25,6 +26,7 @@ final readonly class PersonPlace
 
         return [
             'person' => $person,
+            'seen' => SeenAs::of($person),
             'place' => PeoplePage::place($person),
             'state' => (string) __("people.states.{$person->state->value}"),
             'since' => ($person->state_since ?? $person->created_at)?->timezone(Academy::zone())->format('j F Y'),

@@ -66,6 +66,30 @@ final readonly class ChangeFacts
     }
 
     /**
+     * Where a film's camera stood: only what somebody measured; it is never guessed.
+     *
+     * @param  array<string, array{camera_height_cm: ?float, camera_tilt_deg: ?float}>  $cameras  by view
+     */
+    public function cameras(Recording $recording, array $cameras, User $by): void
+    {
+        DB::transaction(static function () use ($recording, $cameras, $by): void {
+            foreach ($recording->films()->whereIn('view', array_keys($cameras))->lockForUpdate()->get() as $film) {
+                $was = $film->only(['camera_height_cm', 'camera_tilt_deg']);
+                $film->fill($cameras[$film->view]);
+                if ($film->isDirty()) {
+                    $film->save();
+                    event(new FactsChanged(
+                        $recording,
+                        ['view' => $film->view, ...$was],
+                        ['view' => $film->view, ...$cameras[$film->view]],
+                        $by,
+                    ));
+                }
+            }
+        });
+    }
+
+    /**
      * Puts back what stood there, unless somebody has changed it since.
      *
      * @param  array<array-key, mixed>  $before  version and facts by swing, as they were offered

@@ -27,6 +27,7 @@ final class FactsController extends Controller
     {
         $this->backTo(route('facts', $recording));
         $before = $change([$recording->id], $request->swing(), $this->user(), $request->integer('version'));
+        $change->cameras($recording, $request->cameras(), $this->user());
         $this->offer($before, $undos);
 
         return redirect()->route('bench', $recording)->with('done', (string) __('facts.kept'));

@@ -21,7 +21,26 @@ final class FactsRequest extends FormRequest
     /** @return array<string, list<string|Enum|In>> */
     public function rules(): array
     {
-        return [...$this->factRules(), ...$this->flightRules(), 'version' => ['required', 'integer', 'min:0']];
+        return [...$this->factRules(), ...$this->flightRules(), 'version' => ['required', 'integer', 'min:0'],
+            'cameras' => ['array:face-on,down-the-line'],
+            'cameras.*' => ['array:height,tilt'],
+            'cameras.*.height' => ['nullable', 'numeric', 'between:0,1000'],
+            'cameras.*.tilt' => ['nullable', 'numeric', 'between:-90,90'],
+        ];
+    }
+
+    /** @return array<string, array{camera_height_cm: ?float, camera_tilt_deg: ?float}> by view, of those that were sent */
+    public function cameras(): array
+    {
+        $out = [];
+        foreach ((array) $this->validated('cameras', []) as $view => $of) {
+            $number = static fn (string $field): ?float => is_array($of) && is_numeric($of[$field] ?? null)
+                ? (float) $of[$field]
+                : null;
+            $out[(string) $view] = ['camera_height_cm' => $number('height'), 'camera_tilt_deg' => $number('tilt')];
+        }
+
+        return $out;
     }
 
     /** @return Facts with what the ball did */

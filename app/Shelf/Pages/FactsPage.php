@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Shelf\Pages;
 
+use App\Models\Film;
 use App\Models\Recording;
 use Core\Reading\BallFlight;
 use Core\Reading\SwingKind;
@@ -16,13 +17,19 @@ final readonly class FactsPage
     /** @return array<string, mixed> */
     public function of(Recording $recording): array
     {
-        $recording->loadMissing('golfer');
+        $recording->loadMissing(['golfer', 'films']);
         $flight = $recording->flight();
 
         return [
             'recording' => $recording,
             'name' => "{$recording->golfer->pseudonym}, $recording->club",
             'flight' => $flight?->toArray() ?? [],
+            'cameras' => array_values($recording->films->map(static fn (Film $f): array => [
+                'view' => $f->view,
+                'name' => ucfirst((string) __("views.$f->view")),
+                'height' => $f->camera_height_cm,
+                'tilt' => $f->camera_tilt_deg,
+            ])->all()),
             ...self::choices(),
         ];
     }

@@ -158,6 +158,7 @@
     <form method="post" action="{{ route('golfers.update', $golfer) }}" class="person-form">
         @csrf
         @method('put')
+        <input type="hidden" name="seen" value="{{ $seen }}">
         @include('academy.golfer-facts', ['suggested' => []])
         <x-field name="limits" :label="__('golfers.limits-in-words')" :value="$golfer->limits" maxlength="200" />
         <div class="field">

@@ -35,6 +35,8 @@
                     @foreach($golfers as $g)
                         <tr @class(['quiet' => $g['quiet']])>
                             <td>
+                                <input type="checkbox" form="several" name="golfers[]" value="{{ $g['id'] }}"
+                                    aria-label="{{ __('golfers.several.tick', ['golfer' => $g['name']]) }}">
                                 <a href="{{ route('golfers.show', $g['id']) }}">{{ $g['name'] }}</a>
                                 @if($g['minor'])
                                     <span class="small under">{{ __('golfers.minor') }}</span>
@@ -50,6 +52,23 @@
             </table>
         </x-scroll>
         <x-pages :pages="$pages" words="golfers.pages" />
+        <details class="group">
+            <summary>{{ __('golfers.several.title') }}</summary>
+            <form method="post" action="{{ route('golfers.consents') }}" id="several">
+                @csrf
+                @foreach($scopes as $scope)
+                    <label class="tick">
+                        <input type="checkbox" name="scopes[]" value="{{ $scope }}"> {{ __('golfers.scopes.'.$scope) }}
+                    </label>
+                @endforeach
+                <div class="in-columns">
+                    <x-field name="given_on" :label="__('golfers.agreed.from')" type="date" :value="$today" required />
+                    <x-field name="expires_on" :label="__('golfers.agreed.until')" type="date" :value="$inAYear"
+                        required />
+                </div>
+                <button class="act second">{{ __('golfers.several.act') }}</button>
+            </form>
+        </details>
     @endif
     <h2>{{ __('golfers.take-up.title') }}</h2>
     <p class="small quiet">{{ __('golfers.take-up.says', ['names' => implode(', ', $suggested)]) }}</p>

@@ -27,6 +27,7 @@
     <form method="post" action="{{ route('lessons.update', $lesson) }}" class="person-form">
         @csrf
         @method('put')
+        <input type="hidden" name="seen" value="{{ $seen }}">
         @include('academy.lesson-said', ['today' => ''])
         @unless($waits)
             <input type="hidden" name="swings_listed" value="1">

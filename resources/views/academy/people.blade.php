@@ -40,6 +40,10 @@
                 @foreach($people as $p)
                     <tr @class(['quiet' => $p['quiet']])>
                         <td>
+                            @if($groups->isNotEmpty())
+                                <input type="checkbox" form="several" name="people[]" value="{{ $p['id'] }}"
+                                    aria-label="{{ __('people.tick', ['name' => $p['name']]) }}">
+                            @endif
                             <a href="{{ route('people.show', $p['id']) }}">{{ $p['name'] }}</a>
                             <span class="quiet small under">{{ $p['email'] }}</span>
                         </td>
@@ -55,6 +59,21 @@
         </table>
     </x-scroll>
     <x-pages :pages="$pages" words="people.pages" />
+    @if($groups->isNotEmpty())
+        <form method="post" action="{{ route('people.groups') }}" id="several" class="in-line below">
+            @csrf
+            <span class="small quiet">{{ __('people.ticked') }}</span>
+            <div class="select">
+                <select name="into" aria-label="{{ __('people.group') }}">
+                    @foreach($groups as $group)
+                        <option value="{{ $group->id }}">{{ $group->name }}</option>
+                    @endforeach
+                </select>
+            </div>
+            <button class="act second" name="do" value="in">{{ __('people.into') }}</button>
+            <button class="act second" name="do" value="out">{{ __('people.out-of') }}</button>
+        </form>
+    @endif
     <h2>{{ __('people.invite.title') }}</h2>
     <p class="small quiet">{{ __('people.invite.says') }}</p>
     <form method="post" action="{{ route('people.invite') }}" class="person-form">

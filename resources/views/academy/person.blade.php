@@ -12,6 +12,7 @@
     <form method="post" action="{{ route('people.update', $person) }}" class="person-form">
         @csrf
         @method('put')
+        <input type="hidden" name="seen" value="{{ $seen }}">
         <div class="in-columns">
             <x-field name="name" :label="__('people.name')" :value="$person->name" required maxlength="120" />
             <x-choose name="role" :label="__('people.role')" :of="__('people.roles')"

@@ -31,6 +31,20 @@
         <h2>{{ __('facts.ball') }}</h2>
         <p class="small quiet">{{ __('facts.ball-says') }}</p>
         @include('shelf.flight-fields', ['flight' => $flight])
+        @if($cameras)
+            <h2>{{ __('facts.cameras') }}</h2>
+            <p class="small quiet">{{ __('facts.cameras-say') }}</p>
+            @foreach($cameras as $c)
+                <div class="in-columns">
+                    <x-field :name="'cameras['.$c['view'].'][height]'" :id="$c['view'].'-height'"
+                        :label="__('facts.camera-height', ['view' => $c['name']])" :value="$c['height']"
+                        inputmode="decimal" />
+                    <x-field :name="'cameras['.$c['view'].'][tilt]'" :id="$c['view'].'-tilt'"
+                        :label="__('facts.camera-tilt', ['view' => $c['name']])" :value="$c['tilt']"
+                        inputmode="decimal" />
+                </div>
+            @endforeach
+        @endif
         <button class="act">{{ __('facts.keep') }}</button>
     </form>
 </x-layout>

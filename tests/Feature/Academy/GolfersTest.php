@@ -293,3 +293,25 @@ it('never puts a person’s own swing before them, and counts it in none of thei
     $this->actingAs($head)->put("/people/$tam->id", ['name' => $tam->name, 'role' => 'instructor', 'on_panel' => '0',
         'golfer' => $ines->golfer_id])->assertSessionHas('refused');
 });
+
+it('records a consent for several at once, leaves minors out, and takes it back within the minute', function () {
+    $golfers = Golfer::query()->orderBy('id')->take(3)->get();
+    $golfers[2]->update(['is_minor' => true]);
+    $ids = $golfers->modelKeys();
+    $before = Consent::query()->count();
+    $form = consentForm([Scope::Research, Scope::TeachingMaterial]);
+    $this->actingAs($this->headCoach())->post('/golfers/consents', ['golfers' => $ids, ...$form])
+        ->assertSessionHas('done', 'Recorded for 2 golfers.')
+        ->assertSessionHas('refused', "Left out, since a guardian agrees for each: {$golfers[2]->pseudonym}.");
+    expect(Consent::query()->count())->toBe($before + 4)
+        ->and($golfers[0]->fresh('consents')->consentsTo(Scope::Research))->toBeTrue();
+    $this->post('/undo/'.App\Models\Undo::query()->sole()->public_id)->assertSessionHas('done');
+    expect(Consent::query()->count())->toBe($before)
+        ->and($golfers[0]->fresh('consents')->consentsTo(Scope::Research))->toBeFalse()
+        ->and(AuditEntry::query()->where('action', 'consent-unrecorded')->count())->toBe(2);
+    foreach ([['golfers' => []], ['scopes' => []], ['scopes' => ['anything']], ['golfers' => 'x'],
+        ['expires_on' => '2000-01-01']] as $odd) {
+        $this->post('/golfers/consents', ['golfers' => $ids, ...$form, ...$odd])->assertSessionHasErrors();
+    }
+    $this->actingAs($this->person('tam'))->post('/golfers/consents', ['golfers' => $ids, ...$form])->assertForbidden();
+});

@@ -388,3 +388,20 @@ it('answers what is no form of its own with a sentence, never with a fault', fun
     expect($this->get('/people/999999999')->status())->toBe(404)
         ->and($this->get('/people?find[]=x&group[]=y')->status())->toBe(200);
 });
+
+it('puts several people into a group at once, and takes them out', function () {
+    $group = Group::query()->create(['kind' => 'other', 'name' => 'Evening']);
+    $ids = [$this->person('tam')->id, $this->person('kit')->id];
+    $this->actingAs($this->headCoach())->post('/people/groups', ['people' => $ids, 'into' => $group->id, 'do' => 'in'])
+        ->assertSessionHas('done');
+    $this->post('/people/groups', ['people' => [...$ids, $this->person('bea')->id], 'into' => $group->id, 'do' => 'in']);
+    expect($group->people()->count())->toBe(3);
+    $this->post('/people/groups', ['people' => $ids, 'into' => $group->id, 'do' => 'out']);
+    expect($group->people()->pluck('users.id')->all())->toBe([$this->person('bea')->id]);
+    foreach ([['people' => []], ['into' => 999999], ['do' => 'both'], ['people' => 'x'], ['people' => [0]]] as $odd) {
+        $this->post('/people/groups', ['people' => $ids, 'into' => $group->id, 'do' => 'in', ...$odd])
+            ->assertSessionHasErrors();
+    }
+    $this->actingAs($this->person('tam'))->post('/people/groups', ['people' => $ids, 'into' => $group->id, 'do' => 'in'])
+        ->assertForbidden();
+});

@@ -131,3 +131,28 @@ it('leaves a frozen key as it was', function () {
     $this->get("/panel/$winter->public_id")
         ->assertOk()->assertSee('facts of one of its swings were set right since', false);
 });
+
+it('keeps where a film’s camera stood, and writes before and after down', function () {
+    $recording = Recording::query()->orderBy('id')->firstOrFail();
+    DB::table('films')->where('recording_id', $recording->id)->delete();
+    DB::table('films')->insert(['public_id' => str_repeat('g', 26), 'recording_id' => $recording->id,
+        'view' => 'face-on', 'name' => 'x.mp4', 'bytes' => 9, 'state' => 'arriving', 'received' => 0,
+        'created_at' => now(), 'updated_at' => now()]);
+    $this->actingAs($this->headCoach())->get("/bench/$recording->public_id/facts")->assertSee('height of the lens');
+    $send = fn (array $cameras) => $this->put("/bench/$recording->public_id/facts",
+        factsForm($recording->refresh(), ['cameras' => $cameras]));
+    $send(['face-on' => ['height' => '112', 'tilt' => '-2.5'], 'down-the-line' => ['height' => '90']])
+        ->assertSessionHasNoErrors();
+    $film = $recording->films()->sole();
+    expect([$film->camera_height_cm, $film->camera_tilt_deg])->toBe([112.0, -2.5]);
+    $entry = AuditEntry::query()->where('action', 'facts')->latest('id')->firstOrFail();
+    expect($entry->details['before']['camera_height_cm'])->toBeNull()
+        ->and($entry->details['after'])->toMatchArray(['view' => 'face-on', 'camera_height_cm' => 112.0]);
+    foreach ([['face-on' => ['height' => '-1']], ['face-on' => ['tilt' => '91']], ['behind' => ['height' => '1']],
+        ['face-on' => ['lens' => '1']], 'x'] as $odd) {
+        $this->put("/bench/$recording->public_id/facts", factsForm($recording->refresh(), ['cameras' => $odd]))
+            ->assertSessionHasErrors();
+    }
+    $send(['face-on' => ['height' => '', 'tilt' => '']]);
+    expect($film->refresh()->camera_height_cm)->toBeNull();
+});
