@@ -31,7 +31,8 @@ final readonly class OwnData
     public function of(User $user): array
     {
         $user->loadMissing(['groups', 'golfer']);
-        $hidden = $this->onlookers->of($user)->hidden();
+        $onlooker = $this->onlookers->of($user);
+        $hidden = $onlooker->hidden();
 
         return [
             'version' => self::VERSION,
@@ -54,9 +55,11 @@ final readonly class OwnData
                     ->orWhere('kind', SittingKind::Review))
                 // Not of a swing that waits to be read blind again.
                 ->whereDoesntHave('case.swings', fn (Builder $q) => $q->whereIn('recording_id', $hidden))
-                ->with(['case.sitting', 'calls'])
+                ->with(['arm', 'case.sitting', 'case.swings', 'calls'])
                 ->orderBy('id')
                 ->get()
+                // Nor of one whose golfer has taken the consent back.
+                ->reject(static fn (Reading $r): bool => $onlooker->ofReading($r)->isNothing())
                 ->map(self::reading(...))
                 ->all()),
         ];

@@ -137,6 +137,31 @@ it('counts a chunk once however often it comes, in any order, and shows what is 
     $send($changed)->assertStatus(409)->assertJsonPath('message', 'Chunk 7 was sent before with other samples.');
 });
 
+it('takes what is known of a caught swing with it, and nothing that is no fact', function () {
+    $token = deviceToken($this);
+    $s = Swing::simulated(new GolferSpec('facts', new Plant([]), device: DeviceClass::Mat));
+    $session = openCapture($this, $token, $s);
+    foreach (array_chunk(chunksOf($s), 3) as $batch) {
+        $this->withToken($token)->postJson("/ingest/sessions/$session/chunks", ['chunks' => $batch])->assertOk();
+    }
+    $this->withToken($token)->postJson("/ingest/sessions/$session/close")->assertOk();
+    $swing = CaughtSwing::query()->sole();
+    $this->actingAs($this->headCoach());
+    $keep = fn (array $with) => $this->post("/capture/swings/{$swing->public_id}", [
+        'golfer' => Golfer::query()->where('handedness', 'right')->value('id'), 'club' => 'wedge', ...$with,
+    ]);
+    foreach ([['swing' => 'waggle'], ['effort_pct' => '900'], ['has_ball' => 'maybe'], ['club' => '']] as $odd) {
+        $keep($odd)->assertSessionHasErrors();
+    }
+    $keep(['swing' => 'rehearsal', 'shape' => 'draw', 'effort_pct' => '70', 'has_ball' => '0', 'is_cold' => '1',
+        'series' => 'bay two'])->assertSessionHas('done');
+    expect(Recording::query()->latest('id')->firstOrFail()
+        ->only(['club', 'swing', 'shape', 'effort_pct', 'has_ball', 'is_cold', 'series', 'source']))->toBe([
+            'club' => 'wedge', 'swing' => 'rehearsal', 'shape' => 'draw', 'effort_pct' => 70, 'has_ball' => false,
+            'is_cold' => true, 'series' => 'bay two', 'source' => 'capture',
+        ]);
+});
+
 it('keeps ten seconds and lets go of what is older', function () {
     $token = deviceToken($this);
     $session = $this->withToken($token)

@@ -489,6 +489,7 @@ function said(TestResponse $response): string
             // A second factor's secret, drawn anew for whoever has none.
             '/data-qr="[^"]*"/',
             '/class="secret">[^<]*/',
+            '/"made_at": "[^"]*"/',
         ],
         '',
         $body,
@@ -580,7 +581,10 @@ it('lets no canary out, and answers what is hidden as what is not there', functi
             // Calls and cues: one's own on one's own sheet, anybody's for a head coach in what is published.
             preg_match_all('/canary(?:pin|cue)(\d)of(\d+)/', $said, $m, PREG_SET_ORDER);
             foreach ($m as [$all, $i, $of]) {
-                $own = (int) $of === $user->id && str_starts_with($uri, '/read/');
+                // What one said oneself: on one's own sheet, and taken away once nothing of it waits to be read.
+                $own = (int) $of === $user->id && (str_starts_with($uri, '/read/') ||
+                    ($uri === '/own/data' && (in_array((int) $i, $may, true) ||
+                        laid()[(int) $i]->golfer_id === $user->golfer_id)));
                 expect(
                     $own ||
                         ($user->isHeadCoach() &&

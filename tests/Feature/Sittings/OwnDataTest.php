@@ -32,4 +32,12 @@ it('holds back what is under way, and what waits to be read blind again', functi
     app()->forgetScopedInstances();
     expect(count($all()))->toBe($before - 1);
     expect(Reading::query()->where('user_id', $tam->id)->count())->toBeGreaterThan($before);
+    // A golfer who takes the consent back is in nobody's file.
+    $other = $this->round('Spring')->cases()->with('recording.golfer')->get()
+        ->first(fn ($case): bool => $case->recording->golfer_id !== $recording->golfer_id);
+    $of = $this->round('Spring')->cases()->whereHas('recording', fn ($q) => $q
+        ->where('golfer_id', $other->recording->golfer_id))->count();
+    $other->recording->golfer->consents()->update(['withdrawn_at' => now()]);
+    app()->forgetScopedInstances();
+    expect(count($all()))->toBe($before - 1 - $of);
 });
