@@ -67,7 +67,8 @@ return [
     ],
     'data' => [
         'title' => 'My data',
-        'says' => 'What is held of you: who you are here, and what you said in rounds that are published and in private '
+        'says' => 'What is held of you: who you are here, and what you said in rounds that are published and in '
+            .'private '
             .'reviews. Rounds under way follow when they are published.',
         'act' => 'Take it away, as JSON',
     ],

@@ -26,7 +26,8 @@ return [
             .'was changed.',
         'guardian-wanted' => ':golfer is, or may be, a minor: without a guardian there is no consent. Nothing was '
             .'recorded.',
-        'changed-meanwhile' => 'Somebody has changed this since you opened it. Nothing of yours was kept over it; look at '
+        'changed-meanwhile' => 'Somebody has changed this since you opened it. Nothing of yours was kept over it; '
+            .'look at '
             .'it as it is now.',
         'feel-locked' => 'What was felt is locked; it was said before the numbers were seen. Nothing was changed.',
         'ball-is-there' => 'Ball :ball is in the log already. Nothing was changed.',

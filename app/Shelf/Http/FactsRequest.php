@@ -29,7 +29,10 @@ final class FactsRequest extends FormRequest
         ];
     }
 
-    /** @return array<string, array{camera_height_cm: ?float, camera_tilt_deg: ?float}> by view, of those that were sent */
+    /**
+     * @return array<string, array{camera_height_cm: ?float, camera_tilt_deg: ?float}> by view, of those that were
+     * sent
+     */
     public function cameras(): array
     {
         $out = [];

@@ -51,7 +51,8 @@ it('gives back any balls it wrote, to the last digit', function () {
 
 it('refuses whatever is no table of balls with one error of its own', function () {
     $chance = new Chance('no balls');
-    $parts = ['ball', 'start_deg', 'curve_deg', 'height', 'strike', ',', "\n", '"', '1', '-3.5', 'low', 'toe', "\0", '1e400',
+    $parts = ['ball', 'start_deg', 'curve_deg', 'height', 'strike', ',', "\n", '"', '1', '-3.5', 'low', 'toe',
+        "\0", '1e400',
         'é', ' ', 'NaN', ';', "\r\n", '9999999999'];
     for ($run = 0; $run < many(300, 5000); $run++) {
         $text = '';

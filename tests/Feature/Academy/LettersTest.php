@@ -71,8 +71,10 @@ it('has every letter whole: a subject, what it says, and all it speaks of', func
     Academy::here()?->update(['letterhead' => "Moor\n<b>Bay</b>"]);
     $tam = $this->person('tam');
     foreach (['invited', 'reset', 'password-changed', 'address-from', 'address-to', 'factor-dropped'] as $line) {
-        expect(Lang::has("letters.$line.subject"))->toBeTrue($line)->and(Lang::has("letters.$line.body"))->toBeTrue($line);
-        app(Letters::class)->send($line, 'x@f.example', $tam, ['url' => 'http://127.0.0.1/x', 'email' => 'new@f.example']);
+        expect(Lang::has("letters.$line.subject"))->toBeTrue($line)->and(Lang::has("letters.$line.body"))
+            ->toBeTrue($line);
+        app(Letters::class)->send($line, 'x@f.example', $tam, ['url' => 'http://127.0.0.1/x',
+            'email' => 'new@f.example']);
         $letter = OutboxLetter::query()->latest('id')->firstOrFail();
         expect($letter->body)->toStartWith("Moor\n<b>Bay</b>\n")->toContain('Tam Brackley')
             ->not->toMatch('/:(name|url|email|academy)/')->not->toContain('&lt;')->not->toContain('&#039;');

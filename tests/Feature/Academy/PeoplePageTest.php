@@ -42,7 +42,8 @@ it('finds by name, address and group, and shows those who left only when asked',
     $this->person('kit')->forceFill(['state' => UserState::Left])->save();
     expect(namesOn($this->get('/people')))->not->toContain('Kit Marlpit')
         ->and(namesOn($this->get('/people?gone=1')))->toContain('Kit Marlpit');
-    foreach (['group=x', 'group=99999999999999999999', 'group[]=1', 'find[]=a', 'gone[]=1', 'page=0', 'page=x'] as $odd) {
+    foreach (['group=x', 'group=99999999999999999999', 'group[]=1', 'find[]=a', 'gone[]=1', 'page=0',
+        'page=x'] as $odd) {
         $this->get("/people?$odd")->assertOk();
     }
 });
@@ -86,13 +87,15 @@ it('says how many cases wait for whom, without those left out and without what i
     expect($row())->not->toContain('case');
 });
 
-it('names the browser of a session by how it signs itself, and nothing it cannot tell', function (string $signed, string $says) {
+it('names the browser of a session by how it signs itself, and nothing it cannot tell', function (string $signed,
+    string $says) {
     $tam = $this->person('tam');
     DB::table('sessions')->insert(['id' => 'a', 'user_id' => $tam->id, 'payload' => '', 'last_activity' => time(),
         'user_agent' => $signed, 'ip_address' => '127.0.0.1']);
     $this->actingAs($tam)->get('/account')->assertOk()->assertSee($says);
 })->with([
-    ['Mozilla/5.0 (Windows NT 10.0; Win64; x64) AppleWebKit/537.36 Chrome/130.0 Safari/537.36 Edg/130.0', 'Edge on Windows'],
+    ['Mozilla/5.0 (Windows NT 10.0; Win64; x64) AppleWebKit/537.36 Chrome/130.0 Safari/537.36 Edg/130.0',
+        'Edge on Windows'],
     ['Mozilla/5.0 (iPad; CPU OS 17_0 like Mac OS X) AppleWebKit/605.1.15 Version/17.0 Safari/604.1', 'Safari on iPad'],
     ['Mozilla/5.0 (Linux; Android 14) AppleWebKit/537.36 Chrome/130.0 Mobile Safari/537.36', 'Chrome on Android'],
     ['Mozilla/5.0 (Macintosh; Intel Mac OS X 14_0) AppleWebKit/605.1.15 Version/17.0 Safari/605.1.15', 'Safari on Mac'],

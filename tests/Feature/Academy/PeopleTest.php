@@ -62,12 +62,14 @@ it('invites by a letter, lets its holder in once, and asks head coaches of a rea
         expect(parse_url((string) session('link'), PHP_URL_PATH))->toBe($url)
             ->and($runa->state)->toBe(UserState::Invited);
         Auth::logout();
-        $this->post('/login', ['email' => 'runa@fernhollow.example', 'password' => GOOD])->assertSessionHasErrors('email');
+        $this->post('/login', ['email' => 'runa@fernhollow.example', 'password' => GOOD])
+            ->assertSessionHasErrors('email');
 
         $this->get($url)->assertOk()->assertSee('Runa Holt');
         $this->post($url, ['name' => 'Runa Holt', 'password' => 'short', 'password_confirmation' => 'short'])
             ->assertSessionHasErrors('password');
-        $this->post($url, ['name' => 'Runa Holt', 'password' => 'runa-holt-12', 'password_confirmation' => 'runa-holt-12'])
+        $this->post($url, ['name' => 'Runa Holt', 'password' => 'runa-holt-12',
+            'password_confirmation' => 'runa-holt-12'])
             ->assertSessionHasErrors('password');
         $this->post($url, ['name' => 'Runa M. Holt', 'password' => GOOD, 'password_confirmation' => GOOD])
             ->assertRedirect('/');
@@ -91,7 +93,8 @@ it('invites by a letter, lets its holder in once, and asks head coaches of a rea
 
         // In again: the password alone is not enough, the code of before is not taken twice.
         $this->post('/logout');
-        $this->post('/login', ['email' => 'RUNA@fernhollow.example', 'password' => GOOD])->assertRedirect('/login/code');
+        $this->post('/login', ['email' => 'RUNA@fernhollow.example', 'password' => GOOD])
+            ->assertRedirect('/login/code');
         $this->assertGuest();
         $this->get('/people')->assertRedirect('/login');
         $this->post('/login/code', ['code' => codeNow($secret)])->assertSessionHasErrors('code');
@@ -394,7 +397,8 @@ it('puts several people into a group at once, and takes them out', function () {
     $ids = [$this->person('tam')->id, $this->person('kit')->id];
     $this->actingAs($this->headCoach())->post('/people/groups', ['people' => $ids, 'into' => $group->id, 'do' => 'in'])
         ->assertSessionHas('done');
-    $this->post('/people/groups', ['people' => [...$ids, $this->person('bea')->id], 'into' => $group->id, 'do' => 'in']);
+    $this->post('/people/groups', ['people' => [...$ids, $this->person('bea')->id], 'into' => $group->id,
+        'do' => 'in']);
     expect($group->people()->count())->toBe(3);
     $this->post('/people/groups', ['people' => $ids, 'into' => $group->id, 'do' => 'out']);
     expect($group->people()->pluck('users.id')->all())->toBe([$this->person('bea')->id]);
@@ -402,6 +406,7 @@ it('puts several people into a group at once, and takes them out', function () {
         $this->post('/people/groups', ['people' => $ids, 'into' => $group->id, 'do' => 'in', ...$odd])
             ->assertSessionHasErrors();
     }
-    $this->actingAs($this->person('tam'))->post('/people/groups', ['people' => $ids, 'into' => $group->id, 'do' => 'in'])
+    $this->actingAs($this->person('tam'))->post('/people/groups', ['people' => $ids, 'into' => $group->id,
+        'do' => 'in'])
         ->assertForbidden();
 });

@@ -65,7 +65,8 @@ it('refuses every listed password of its length, however it is dressed up', func
         if (preg_match('/^[a-z]{4,}$/', $word) !== 1) {
             continue;
         }
-        foreach ([$word.$word.$word, ucfirst($word).'2026!!!!!!', '123456'.$word.'654321', mb_strtoupper($word).'........'] as $as) {
+        foreach ([$word.$word.$word, ucfirst($word).'2026!!!!!!', '123456'.$word.'654321',
+            mb_strtoupper($word).'........'] as $as) {
             if (mb_strlen($as) >= PasswordRule::SHORTEST && strlen($as) <= 72) {
                 expect($rule->refuses($as))->toBe('common', $as);
                 $tried++;
@@ -77,7 +78,8 @@ it('refuses every listed password of its length, however it is dressed up', func
 
 it('takes any four words of no list', function () {
     $chance = new Chance('words');
-    $words = ['river', 'table', 'slow', 'green', 'paper', 'window', 'seven', 'north', 'candle', 'boat', 'quiet', 'stone'];
+    $words = ['river', 'table', 'slow', 'green', 'paper', 'window', 'seven', 'north', 'candle', 'boat', 'quiet',
+        'stone'];
     $rule = new PasswordRule(['Tam Brackley', 'tam@fernhollow.example', 'Fernhollow Golf Academy']);
     for ($run = 0; $run < 200; $run++) {
         $four = array_slice($chance->shuffled($words), 0, 4);

@@ -253,3 +253,39 @@ it('does not make figures again whose inputs are erased, but adds what was not k
     }
     DB::rollBack();
 });
+
+it('brings people, consents and the record of before forward, and takes them back', function () {
+    DB::beginTransaction();
+    firstRelease();
+    $user = DB::table('users')->where('email', 'old@fernhollow.example')->value('id');
+    $golfer = DB::table('golfers')->where('pseudonym', 'Rook')->value('id');
+    DB::table('consents')->insert(['golfer_id' => $golfer, 'scope' => 'training', 'given_on' => '2026-01-01',
+        'expires_on' => '2030-01-01', 'guardian' => null]);
+    DB::table('audit_entries')->insert([
+        ['user_id' => $user, 'action' => 'rule', 'subject' => 'hang-back, Rook, hybrid',
+            'details' => json_encode(['recording' => '01j00000000000000000000001', 'ruling' => 'present'])],
+        ['user_id' => $user, 'action' => 'open', 'subject' => 'round Old round', 'details' => '{}'],
+    ]);
+    foreach (migrations() as $file) {
+        if (! str_contains($file, '2026_11_01_')) {
+            (require $file)->up();
+        }
+    }
+    // Only a sample's loader could make people before.
+    expect((array) DB::table('academies')->sole(['name', 'is_sample']))
+        ->toBe(['name' => 'Fernhollow Golf Academy', 'is_sample' => true])
+        ->and(DB::table('users')->where('id', $user)->sole()->state)->toBe('active')
+        ->and(DB::table('consents')->sole()->scope)->toBe('staff-training')
+        ->and(DB::table('audit_entries')->orderBy('id')->pluck('subject')->all())
+        ->toBe(['fault hang-back, recording 01j00000000000000000000001', 'round Old round'])
+        ->and(DB::table('recordings')->sole()->facts_version)->toBe(0);
+    foreach (array_reverse(migrations()) as $file) {
+        if (str_contains($file, '2026_11_29_')) {
+            (require $file)->down();
+        }
+    }
+    expect(DB::table('consents')->sole()->scope)->toBe('training')
+        ->and(Illuminate\Support\Facades\Schema::hasTable('academies'))->toBeFalse()
+        ->and(DB::table('users')->where('id', $user)->sole()->name)->toBe('Old Hand');
+    DB::rollBack();
+});

@@ -201,3 +201,44 @@ it('refuses what is no archive, and names the recording that is spoilt while it 
         ->toBe(1);
     unlink($file);
 });
+
+it('takes what was once called training as staff training, and no use that nobody knows', function () {
+    $file = archived();
+    $change = function (string $from, string $to) use ($file): string {
+        $copy = $file.bin2hex(random_bytes(3)).'.zip';
+        copy($file, $copy);
+        $zip = new ZipArchive;
+        $zip->open($copy);
+        $zip->addFromString('consents.csv', str_replace($from, $to, (string) $zip->getFromName('consents.csv')));
+        $zip->close();
+
+        return $copy;
+    };
+    $old = $change(',staff-training,', ',training,');
+    $odd = $change(',lessons,', ',"anything, at all",');
+    anotherInstallation();
+    expect(Artisan::call('archive:import', ['file' => $odd]))->toBe(1)
+        ->and(Artisan::output())->toContain('which is no use that is known')
+        ->and(Golfer::query()->exists())->toBeFalse();
+    expect(Artisan::call('archive:import', ['file' => $old]))->toBe(0);
+    foreach (Golfer::query()->with('consents')->get() as $golfer) {
+        expect($golfer->consentsTo(Core\Sight\Scope::StaffTraining))->toBeTrue()
+            ->and($golfer->consentsTo(Core\Sight\Scope::Research))->toBeFalse();
+    }
+    // The same again changes nothing.
+    $before = [DB::table('consents')->count(), Golfer::query()->count(), Recording::query()->count()];
+    expect(Artisan::call('archive:import', ['file' => $old]))->toBe(0)
+        ->and([DB::table('consents')->count(), Golfer::query()->count(), Recording::query()->count()])->toBe($before);
+});
+
+it('carries every scope of a consent there and back', function () {
+    $scopes = fn (): array => DB::table('consents')->join('golfers', 'golfers.id', '=', 'consents.golfer_id')
+        ->orderBy('pseudonym')->orderBy('scope')->orderBy('given_on')
+        ->get(['pseudonym', 'scope', 'given_on', 'expires_on', 'guardian'])->map(fn ($r): array => (array) $r)->all();
+    Golfer::query()->firstOrFail()->consents()->create(['scope' => 'research', 'given_on' => '2026-01-01',
+        'expires_on' => '2031-01-01', 'guardian' => 'a parent']);
+    $before = $scopes();
+    $file = archived();
+    anotherInstallation();
+    expect(Artisan::call('archive:import', ['file' => $file]))->toBe(0)->and($scopes())->toEqual($before);
+});

@@ -50,7 +50,8 @@ it('brings twelve files at once, matched to their golfers and side-cars, and put
         $files[] = UploadedFile::fake()->createWithContent('broken.csv', "t_s,lead_pct\n0,x\n");
         $files[] = UploadedFile::fake()->createWithContent(
             "{$one->pseudonym}_2026-11-20_01.json",
-            (string) json_encode(['mass_kg' => 77.0, 'handedness' => 'right', 'club' => 'seven iron', 'swing' => 'part']),
+            (string) json_encode(['mass_kg' => 77.0, 'handedness' => 'right', 'club' => 'seven iron',
+                'swing' => 'part']),
         );
         $before = Recording::query()->count();
         $this->actingAs($this->headCoach());

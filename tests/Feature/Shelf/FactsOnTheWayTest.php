@@ -32,7 +32,8 @@ it('takes facts with a file, and shows them again until it is kept', function ()
     foreach (['wedge', '54.5', 'fade', '60', 'north bay'] as $said) {
         $page->assertSee('value="'.$said.'"', false);
     }
-    foreach ([['size' => 'huge'], ['loft_deg' => '99'], ['effort_pct' => '0'], ['place' => '501'], ['swing' => 'waggle'],
+    foreach ([['size' => 'huge'], ['loft_deg' => '99'], ['effort_pct' => '0'], ['place' => '501'],
+        ['swing' => 'waggle'],
         ['has_ball' => 'maybe']] as $odd) {
         $this->put("/imports/$import->public_id", [...$facts, ...$odd])->assertSessionHasErrors();
     }
