@@ -95,7 +95,8 @@ final readonly class Sight
             $turn->stage === Stage::Blind && ! $turn->handedIn => self::these(...$shown),
             $turn->repeats && $turn->left > 0 => self::nothing(Why::Others),
             $turn->stage === Stage::Blind => self::these(...$shown),
-            $s->hiddenBy() === Why::Awaited => self::nothing(Why::Awaited),
+            // An own swing that was dealt before anybody said whose it is is read blind nowhere any more.
+            $s->hiddenBy() === Why::Awaited && ! $turn->review => self::nothing(Why::Awaited),
             default => self::these(...$shown, ...[Thing::Flight, Thing::Numbers]),
         };
     }

@@ -119,3 +119,15 @@ it('is a golfer too: a head coach sees nothing of an own swing but in a review',
     $reading = Reading::query()->latest('id')->firstOrFail();
     $this->get("/read/$reading->public_id")->assertOk();
 });
+
+it('opens the second look although the swing still lies in an open round, dealt before it was known whose it is', function () {
+    $tam = $this->person('tam');
+    $open = $this->openReading($tam);
+    $mine = isGolfer($tam, $open->case->recording);
+    $this->actingAs($tam)->get("/read/$open->public_id")->assertNotFound();
+    $this->post("/own/$mine->public_id")->assertRedirect();
+    $reading = Reading::query()->latest('id')->firstOrFail();
+    app(HandInReading::class)(called($reading), $tam);
+    $second = Reading::query()->where('sitting_case_id', $reading->sitting_case_id)->where('stage', Stage::Reveal)->sole();
+    $this->get("/read/$second->public_id")->assertOk()->assertSee('class="outcome"', false);
+});
