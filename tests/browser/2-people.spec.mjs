@@ -49,36 +49,6 @@ test('the head coach makes an instructor the golfer, who looks at the own swing 
   expect(errors).toEqual([]);
 });
 
-test('a consent that is taken back ends the reading that is open in another window', async ({
-  page,
-  browser,
-  baseURL,
-}) => {
-  const reader = await (await browser.newContext({ baseURL, viewport: { width: 1280, height: 800 } })).newPage();
-  await logIn(reader, 'dov');
-  await openCase(reader);
-  const address = reader.url();
-  const about = await reader.locator('[data-reading]').innerText();
-  await logIn(page, 'maren');
-  // Whose swing it is says no page of the reader: all of them take theirs back.
-  await page.goto('/golfers');
-  const golfers = await page.locator('table.rows td a').evaluateAll((all) => all.map((a) => a.href));
-  expect(about.length).toBeGreaterThan(20);
-  for (const golfer of golfers) {
-    await page.goto(golfer);
-    await page.getByText('Take a consent back').click();
-    await page.getByRole('button', { name: 'Take it back now' }).click();
-    await expect(page.locator('.notice').first()).toContainText('Taken back');
-  }
-  await reader.goto(address);
-  await expect(reader.locator('[data-reading]')).toHaveCount(0);
-  await reader.goto('/');
-  await expect(reader.locator('main')).not.toContainText('read next');
-  await page.goto('/shelf');
-  await expect(page.locator('table a[aria-label^="Bench"]')).toHaveCount(0);
-  await reader.context().close();
-});
-
 test('people, golfers and forms stand on a telephone, and on a dark screen', async ({ browser, baseURL }) => {
   const page = await (await browser.newContext({ baseURL, viewport: narrow })).newPage();
   const errors = watchErrors(page);
@@ -129,4 +99,35 @@ test('facts of several swings are set from the Shelf, and taken back', async ({ 
   expect(await serious(page)).toEqual([]);
   await page.getByRole('button', { name: 'Take it back' }).click();
   await expect(page.locator('.notice').first()).toContainText('Taken back');
+});
+
+// Last in the file: it takes every golfer's consent back in the database the file shares.
+test('a consent that is taken back ends the reading that is open in another window', async ({
+  page,
+  browser,
+  baseURL,
+}) => {
+  const reader = await (await browser.newContext({ baseURL, viewport: { width: 1280, height: 800 } })).newPage();
+  await logIn(reader, 'dov');
+  await openCase(reader);
+  const address = reader.url();
+  const about = await reader.locator('[data-reading]').innerText();
+  await logIn(page, 'maren');
+  // Whose swing it is says no page of the reader: all of them take theirs back.
+  await page.goto('/golfers');
+  const golfers = await page.locator('table.rows td a').evaluateAll((all) => all.map((a) => a.href));
+  expect(about.length).toBeGreaterThan(20);
+  for (const golfer of golfers) {
+    await page.goto(golfer);
+    await page.getByText('Take a consent back').click();
+    await page.getByRole('button', { name: 'Take it back now' }).click();
+    await expect(page.locator('.notice').first()).toContainText('Taken back');
+  }
+  await reader.goto(address);
+  await expect(reader.locator('[data-reading]')).toHaveCount(0);
+  await reader.goto('/');
+  await expect(reader.locator('main')).not.toContainText('read next');
+  await page.goto('/shelf');
+  await expect(page.locator('table a[aria-label^="Bench"]')).toHaveCount(0);
+  await reader.context().close();
 });
