@@ -8,6 +8,8 @@ import { word } from '../words.js';
 const KEPT = 200e6;
 /** Before the poster stands in for the film, ms. */
 const PATIENCE = 400;
+/** After a seek with no frame presented before it is sought again, ms: a busy machine presents late. */
+const SILENCE = 1000;
 /** A film up to this size is held whole, so that no seek waits for the network. */
 const WHOLE = 80e6;
 
@@ -32,9 +34,17 @@ export class FilmView {
       mirrored: false,
       near: false,
       failed: '',
+      tries: 0,
+      presented: -1,
       born: performance.now(),
     });
     this.video = Object.assign(document.createElement('video'), { muted: true, playsInline: true, preload: 'auto' });
+    // What is on show is known by what was presented last, never taken for granted.
+    const presented = (_, { mediaTime }) => {
+      this.presented = Math.round(mediaTime * this.film.rate);
+      this.video.requestVideoFrameCallback(presented);
+    };
+    this.video.requestVideoFrameCallback(presented);
     this.ready = this.load();
   }
 
@@ -138,6 +148,12 @@ export class FilmView {
     const done = async (mediaTime) => {
       if (settled) return;
       settled = true;
+      if (mediaTime === null && this.presented !== n) {
+        this.busy = false;
+        this.tries = this.tries < 3 ? this.tries + 1 : 0;
+        if (this.want !== n || this.tries > 0) this.seek();
+        return;
+      }
       const is = mediaTime === null ? n : Math.round(mediaTime * this.film.rate);
       await this.keep(is);
       this.busy = false;
@@ -162,11 +178,14 @@ export class FilmView {
       'seeked',
       () => {
         other = null;
-        setTimeout(() => done(other), 120);
+        setTimeout(() => {
+          if (other !== null || this.presented === n) done(other);
+          else setTimeout(() => done(other), SILENCE);
+        }, 120);
       },
       { once: true },
     );
-    this.video.currentTime = (n + 0.5) / this.film.rate;
+    this.video.currentTime = (n + 0.5 + 0.1 * this.tries) / this.film.rate;
   }
 
   show(n) {
