@@ -319,6 +319,37 @@ test.describe('a film', () => {
     expect(said).toMatchObject({ seeks: 0, size: [288, 240], frame: '30' });
   });
 
+  test('takes no frame for shown before it was presented, and shows it once it is', async ({ page }) => {
+    const said = await page.evaluate(async (film) => {
+      const { FilmView } = await import('/js/bench/film.js');
+      const asked = [];
+      let open = true;
+      const real = HTMLVideoElement.prototype.requestVideoFrameCallback;
+      HTMLVideoElement.prototype.requestVideoFrameCallback = function (call) {
+        return real.call(this, (...data) => (open ? call(...data) : asked.push(() => call(...data))));
+      };
+      const view = new FilmView(document.querySelector('canvas'), film);
+      view.warm = () => {};
+      view.draw(0.5);
+      await view.ready;
+      await window.settled(view, 30);
+      open = false;
+      const sought = new Promise((done) => view.video.addEventListener('seeked', done, { once: true }));
+      view.draw(view.timeOf(150));
+      await sought;
+      // Longer than a frame is waited for where the browser is quick.
+      await new Promise((done) => {
+        setTimeout(done, 400);
+      });
+      const unseen = [view.shown, view.cache.has(150)];
+      open = true;
+      for (const call of asked.splice(0)) call();
+      await window.settled(view, 150);
+      return { unseen, then: [view.shown, view.cache.has(150)] };
+    }, film);
+    expect(said).toEqual({ unseen: [30, false], then: [150, true] });
+  });
+
   test("brought near to the feet, shows the foot of the picture larger, at the film's own sharpness, and goes back", async ({
     page,
   }) => {

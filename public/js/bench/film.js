@@ -45,6 +45,10 @@ export class FilmView {
       this.video.requestVideoFrameCallback(presented);
     };
     this.video.requestVideoFrameCallback(presented);
+    // A window that is not seen is presented nothing.
+    document.addEventListener('visibilitychange', () => {
+      if (!document.hidden && this.shown !== this.want && !this.held) this.seek();
+    });
     this.ready = this.load();
   }
 
