@@ -34,6 +34,11 @@ final readonly class FilmFiles
         return $copy;
     }
 
+    public function has(string $path): bool
+    {
+        return $this->disk()->exists($path);
+    }
+
     public function put(string $path, string $from): void
     {
         $stream = fopen($from, 'rb') ?: throw new \RuntimeException("$from cannot be read");

@@ -29,6 +29,6 @@ final class Group extends Model
     /** @return BelongsToMany<User, $this> */
     public function people(): BelongsToMany
     {
-        return $this->belongsToMany(User::class);
+        return $this->belongsToMany(User::class)->orderBy('users.id');
     }
 }

@@ -6,6 +6,7 @@ namespace App\Models;
 
 use App\Models\Casts\AsStance;
 use Core\Codebook\Shown;
+use Core\Format\SwingFacts;
 use Core\Measurement\Evidence;
 use Core\Measurement\Norms;
 use Core\Motion\Clock;
@@ -15,6 +16,7 @@ use Core\Motion\StationTimes;
 use Core\Motion\View;
 use Core\Motion\Views;
 use Core\Reading\BallFlight;
+use Core\Reading\SwingSize;
 use Core\Trace\DeviceClass;
 use Core\Trace\Quality;
 use Core\Trace\Stance;
@@ -110,6 +112,27 @@ final class Recording extends Model
         'is_cold' => false,
         'facts_version' => 0,
     ];
+
+    /**
+     * @return array{shape: ?string, size: ?string, loft_deg: ?float, effort_pct: ?int, has_ball: ?bool, is_cold: bool,
+     *     series: ?string, place: ?int, outcome: ?array<string, mixed>} the columns that hold them
+     */
+    public static function factsRow(SwingFacts $facts): array
+    {
+        $of = $facts->toArray();
+
+        return [
+            'shape' => $facts->shape,
+            'size' => $facts->size?->value,
+            'loft_deg' => $facts->loftDeg,
+            'effort_pct' => $facts->effortPct,
+            'has_ball' => $facts->hasBall,
+            'is_cold' => $facts->isCold,
+            'series' => $facts->series,
+            'place' => $facts->place,
+            'outcome' => $of['flight'],
+        ];
+    }
 
     /** @return list<string> */
     public function uniqueIds(): array
@@ -253,6 +276,22 @@ final class Recording extends Model
     public function flight(): ?BallFlight
     {
         return $this->outcome === null ? null : BallFlight::fromArray($this->outcome);
+    }
+
+    /** What is known of it beside what was recorded, as files carry it. */
+    public function swingFacts(): SwingFacts
+    {
+        return new SwingFacts(
+            $this->shape,
+            SwingSize::tryFrom((string) $this->size),
+            $this->loft_deg,
+            $this->effort_pct,
+            $this->has_ball,
+            $this->is_cold,
+            $this->series,
+            $this->place,
+            $this->flight(),
+        );
     }
 
     /** The clock of the body points, told at their first frame. */

@@ -6,8 +6,8 @@ namespace App\Operations;
 
 /**
  * Every table's place: what of it is kept from who still reads blind, what becomes of it when a golfer is erased, and
- * whether an archive that moves house carries it. A backup is the whole database and holds them all; those of a moment
- * only are left out of it. A test fails for a table that is not here.
+ * whether an archive of the whole academy carries it. A backup is the whole database and holds them all; those of a
+ * moment only are left out of it, and links and letters that let somebody in do not move to another machine. A test fails for a table that is not here.
  */
 final readonly class Tables
 {
@@ -35,25 +35,28 @@ final readonly class Tables
     /** What was personal in it can no longer be read: its key goes. */
     public const SEALED = 'sealed';
 
+    /** What lies under the application's key: it is laid under another's when an archive takes it elsewhere. */
+    public const SECRET = ['subject_keys' => ['held'], 'users' => ['factor_secret']];
+
     /** By table: blinding, erasure, archive (whether one carries it), backup. */
     public const PLACES = [
         'academies' => [self::OPEN, self::NONE, true, true],
         'account_links' => [self::OWN, self::NONE, false, true],
-        'audit_entries' => [self::HIDDEN, self::SEALED, false, true],
+        'audit_entries' => [self::HIDDEN, self::SEALED, true, true],
         'cache' => [self::OPEN, self::NONE, false, false],
         'cache_locks' => [self::OPEN, self::NONE, false, false],
         'calls' => [self::HIDDEN, self::STAYS, true, true],
-        'capture_chunks' => [self::HIDDEN, self::GOES, false, true],
-        'capture_sessions' => [self::HIDDEN, self::NONE, false, true],
+        'capture_chunks' => [self::HIDDEN, self::GOES, true, true],
+        'capture_sessions' => [self::HIDDEN, self::NONE, true, true],
         'case_swings' => [self::HIDDEN, self::STAYS, true, true],
         'cases' => [self::HIDDEN, self::STAYS, true, true],
-        'caught_swings' => [self::HIDDEN, self::EMPTIED, false, true],
+        'caught_swings' => [self::HIDDEN, self::EMPTIED, true, true],
         'codebook_versions' => [self::OPEN, self::NONE, true, true],
         'column_maps' => [self::OPEN, self::NONE, true, true],
-        'consent_papers' => [self::OPEN, self::GOES, false, true],
+        'consent_papers' => [self::OPEN, self::GOES, true, true],
         'consents' => [self::OPEN, self::GOES, true, true],
-        'devices' => [self::OPEN, self::NONE, false, true],
-        'erasures' => [self::OPEN, self::STAYS, false, true],
+        'devices' => [self::OPEN, self::NONE, true, true],
+        'erasures' => [self::OPEN, self::STAYS, true, true],
         'exposures' => [self::HIDDEN, self::STAYS, true, true],
         'failed_jobs' => [self::OPEN, self::NONE, false, false],
         'films' => [self::HIDDEN, self::GOES, true, true],
@@ -61,21 +64,21 @@ final readonly class Tables
         'golfers' => [self::OPEN, self::EMPTIED, true, true],
         'group_user' => [self::OPEN, self::NONE, true, true],
         'groups' => [self::OPEN, self::NONE, true, true],
-        'imports' => [self::HIDDEN, self::GOES, false, true],
+        'imports' => [self::HIDDEN, self::GOES, true, true],
         'jobs' => [self::OPEN, self::NONE, false, false],
         'key_entries' => [self::HIDDEN, self::STAYS, true, true],
         'key_versions' => [self::HIDDEN, self::STAYS, true, true],
         'lesson_balls' => [self::OPEN, self::GOES, true, true],
         'lessons' => [self::OPEN, self::GOES, true, true],
-        'measurement_sets' => [self::HIDDEN, self::GOES, false, true],
+        'measurement_sets' => [self::HIDDEN, self::GOES, true, true],
         'migrations' => [self::OPEN, self::NONE, false, true],
         'motions' => [self::HIDDEN, self::GOES, true, true],
         'norm_snapshots' => [self::OPEN, self::STAYS, true, true],
         'outbox_letters' => [self::OPEN, self::NONE, false, true],
-        'reading_changes' => [self::HIDDEN, self::STAYS, false, true],
+        'reading_changes' => [self::HIDDEN, self::STAYS, true, true],
         'readings' => [self::HIDDEN, self::STAYS, true, true],
         'recordings' => [self::HIDDEN, self::EMPTIED, true, true],
-        'renditions' => [self::HIDDEN, self::EMPTIED, false, true],
+        'renditions' => [self::HIDDEN, self::EMPTIED, true, true],
         'result_parts' => [self::HIDDEN, self::STAYS, true, true],
         'seats' => [self::OPEN, self::NONE, true, true],
         'sessions' => [self::OWN, self::NONE, false, false],
@@ -84,7 +87,7 @@ final readonly class Tables
         'sitting_results' => [self::HIDDEN, self::STAYS, true, true],
         'sittings' => [self::OPEN, self::NONE, true, true],
         'station_times' => [self::HIDDEN, self::STAYS, true, true],
-        'subject_keys' => [self::HIDDEN, self::GOES, false, true],
+        'subject_keys' => [self::HIDDEN, self::GOES, true, true],
         'trace_channels' => [self::HIDDEN, self::GOES, true, true],
         'undos' => [self::OWN, self::GOES, false, false],
         'users' => [self::OPEN, self::NONE, true, true],

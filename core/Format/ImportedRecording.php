@@ -21,6 +21,7 @@ final readonly class ImportedRecording
         public ?StationTimes $stations,
         public SideCar $facts,
         public array $notes = [],
+        public SwingFacts $swing = new SwingFacts(),
     ) {
     }
 }

@@ -19,7 +19,7 @@ use Core\Trace\Limits;
 use Core\Trace\Trace;
 
 /**
- * One recording whole in one JSON file: trace, body points of every view, stations, stance, facts. Published as
+ * One recording whole in one JSON file: trace, body points of every view, stations, stance, facts, flight. Published as
  * docs/schemas/recording.schema.json. A missing sample is null.
  */
 final class RecordingBundle
@@ -42,6 +42,7 @@ final class RecordingBundle
                 'handedness' => $facts->hand?->value,
                 'club' => $facts->club,
                 'swing' => $facts->swing,
+                ...$recording->swing->toArray(),
                 'mass_kg' => $trace->massKg,
                 'stance' => StanceJson::orNull($trace->stance),
                 'device' => ['class' => $trace->device->value, 'name' => $facts->deviceName],
@@ -101,7 +102,6 @@ final class RecordingBundle
         return str_contains(substr($start, 0, 400), self::FORMAT);
     }
 
-    /** @throws CoreException */
     /**
      * @throws FormatException
      * @throws CoreException
@@ -162,6 +162,8 @@ final class RecordingBundle
                 $class,
                 $device->optionalText('name'),
             ),
+            [],
+            SwingFacts::read($o),
         );
     }
 

@@ -270,6 +270,8 @@ return [
         'must-be-among' => 'must be :all or :last',
         'is-missing' => 'is missing',
         'must-be-number' => 'must be a number',
+        'must-lie-between' => 'must lie between :low and :high',
+        'yes-or-no' => 'must be true, false or null',
         'must-be-whole' => 'must be a whole number',
         'must-be-object' => 'must be an object',
         'must-be-list' => 'must be a list',

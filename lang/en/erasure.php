@@ -36,6 +36,8 @@ return [
         .'marked as '
         .'made from inputs that were erased. None of it tells whose the swings were.',
     'backups' => 'Copies made before this day hold it until they rotate out.',
+    'houses' => 'Archives of the whole academy hold it as well, made on: :days. Whoever keeps one erases it there, or '
+        .'destroys the archive.',
     'erase-golfer' => 'Erase this golfer',
     'erase-says' => 'On the golfer’s request: films, traces, pictures, forms, consents, limits and the name go '
         .'for good. '

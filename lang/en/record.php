@@ -51,6 +51,8 @@ return [
         'erase' => 'erased a swing',
         'codebook' => 'took up a codebook',
         'academy-begun' => 'began the academy',
+        'house-packed' => 'had an archive made of the whole academy',
+        'house-moved-in' => 'took the whole academy in from an archive',
         'academy-changed' => 'changed the academy’s settings',
         'group-people' => 'put people into a group, or out of it',
         'group-kept' => 'kept a group',

@@ -65,6 +65,20 @@ return [
             .'of its own. Nothing '
             .'was stored.',
     ],
+    'house' => [
+        'short' => 'A passphrase of fewer than :letters letters keeps nothing. Nothing was written.',
+        'passphrase' => 'This passphrase does not open the archive. Nothing was changed.',
+        'no-file' => ':path cannot be read.',
+        'no-house' => 'This is no archive of a whole academy. Nothing was changed.',
+        'other-program' => 'This archive was written by another version of the program (:program). Bring both machines '
+            .'to the same version and write it anew. Nothing was changed.',
+        'lived-in' => 'There are people or swings here already. A whole academy moves in where nothing is yet: '
+            .'bin/start --empty on a fresh machine. Nothing was changed.',
+        'tables' => 'The archive’s tables are not those of this program. Nothing was changed.',
+        'no-row' => 'Line :line of tables/:table.ndjson is no row of that table. Nothing was changed.',
+        'no-place' => 'The archive has a file for “:name”, where no file of an academy belongs. Nothing was changed.',
+        'spoilt' => ':name is missing in the archive, or is not as it was written. The academy was not taken in.',
+    ],
     'operations' => [
         'other-golfer' => 'That is not the golfer’s name, “:golfer”. Nothing was erased.',
         'cannot-written' => ':path cannot be written.',
@@ -91,6 +105,9 @@ return [
         'which-no-number-within' => ':name is \':text\', which is no number within its limits',
         'not-archive' => 'it is not in the archive',
         'larger-than-mb' => 'it is larger than 64 MB',
+        'film-not-there' => 'its film :file is not in the archive, or is none that is taken',
+        'film-gone' => 'its film does not lie where it should',
+        'film-spoilt' => 'its film :file is not as it was packed',
     ],
     'panel' => [
         'ruling-stands' => 'Something has come of this ruling since, so it stands. Rule anew. Nothing was changed.',

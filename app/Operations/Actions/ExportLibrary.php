@@ -6,12 +6,15 @@ namespace App\Operations\Actions;
 
 use App\Exceptions\ActionException;
 use App\Exceptions\Refusal;
+use App\Film\FilmFiles;
 use App\Models\Casts\Cell;
 use App\Models\Consent;
+use App\Models\Film;
 use App\Models\Golfer;
 use App\Models\Motion;
 use App\Models\Recording;
 use Core\CoreException;
+use Core\Film\Container;
 use Core\Format\ImportedRecording;
 use Core\Format\RecordingBundle;
 use Core\Format\SideCar;
@@ -23,8 +26,9 @@ use Core\Version;
 use ZipArchive;
 
 /**
- * Writes the whole library – golfers, consents, recordings with everything recorded of them – as one zip: a CSV a
- * table with its schema in datapackage.json, and one bundle a recording. Golfers without a valid consent stay out.
+ * Writes the library – golfers, consents, recordings with everything recorded of them, their facts, flights and films –
+ * as one zip: a CSV a table with its schema in datapackage.json, one bundle a recording, the films as they came. It
+ * leaves the academy: only golfers who agreed to that use are in it.
  */
 final readonly class ExportLibrary
 {
@@ -62,7 +66,26 @@ final readonly class ExportLibrary
             'uncertainty_s' => 'number',
             'source' => 'string',
         ],
+        'films' => [
+            'recording' => 'string',
+            'view' => 'string',
+            'name' => 'string',
+            'bytes' => 'integer',
+            'sha256' => 'string',
+            'slowed' => 'integer',
+            'offset_s' => 'number',
+            'drift_ppm' => 'number',
+            'clock_uncertainty_s' => 'number',
+            'clock_by' => 'string',
+            'camera_height_cm' => 'number',
+            'camera_tilt_deg' => 'number',
+            'file' => 'string',
+        ],
     ];
+
+    public function __construct(private FilmFiles $films)
+    {
+    }
 
     /**
      * @param  callable(int, int): void|null  $progress  done, of
@@ -77,7 +100,7 @@ final readonly class ExportLibrary
         if (! is_writable(dirname($path)) || $zip->open($new, ZipArchive::CREATE | ZipArchive::OVERWRITE) !== true) {
             throw ActionException::because('refusals.operations.cannot-written', ['path' => $path]);
         }
-        $golfers = Golfer::query()->consenting(...Scope::cases())->with('consents')->orderBy('id')->get();
+        $golfers = Golfer::query()->consenting(Scope::Research)->with('consents')->orderBy('id')->get();
         $tables = array_fill_keys(array_keys(self::TABLES), []);
         $left = [];
         foreach ($golfers as $g) {
@@ -98,7 +121,7 @@ final readonly class ExportLibrary
             ->orderBy('id')
             ->pluck('id');
         foreach ($ids as $n => $id) {
-            $r = Recording::query()->with(['golfer', 'channels', 'views', 'stations'])->findOrFail(Cell::int($id));
+            $r = Recording::query()->with(['golfer', 'channels', 'views', 'stations', 'films'])->findOrFail(Cell::int($id));
             $name = "recordings/{$r->public_id}.json";
             try {
                 $bundle = self::bundle($r);
@@ -130,6 +153,14 @@ final readonly class ExportLibrary
             foreach ($r->stations as $s) {
                 $tables['stations'][] = [$r->public_id, $s->code, $s->t_s, $s->uncertainty_s, $s->source->value];
             }
+            foreach ($r->films->filter(static fn (Film $f): bool => $f->checksum !== null) as $film) {
+                $row = $this->film($zip, $r, $film);
+                if ($row === null) {
+                    $left["$r->public_id, $film->view"] = (string) __('refusals.operations.film-gone');
+                } else {
+                    $tables['films'][] = $row;
+                }
+            }
             if ($progress !== null) {
                 $progress($n + 1, $ids->count());
             }
@@ -149,7 +180,35 @@ final readonly class ExportLibrary
             throw ActionException::because('refusals.operations.could-not-finished-disk', ['path' => $path]);
         }
 
-        return ['written' => $ids->count() - count($left), 'left_out' => $left];
+        return ['written' => count($tables['recordings']), 'left_out' => $left];
+    }
+
+    /** @return list<mixed>|null a row of films.csv, whose original goes along; null where that is not there */
+    private function film(ZipArchive $zip, Recording $r, Film $film): ?array
+    {
+        $kind = Container::from((string) $film->container)->extension();
+        $name = "films/$r->public_id/$film->view.$kind";
+        if (! $this->films->has($film->path("original.$kind"))) {
+            return null;
+        }
+        $zip->addFile($this->films->local($film->path("original.$kind")), $name);
+        $zip->setCompressionName($name, ZipArchive::CM_STORE);
+
+        return [
+            $r->public_id,
+            $film->view,
+            $film->name,
+            $film->bytes,
+            $film->checksum,
+            $film->slowed,
+            $film->offset_s,
+            $film->drift_ppm,
+            $film->clock_uncertainty_s,
+            $film->clock_by,
+            $film->camera_height_cm,
+            $film->camera_tilt_deg,
+            $name,
+        ];
     }
 
     public static function bundle(Recording $r): string
@@ -172,6 +231,8 @@ final readonly class ExportLibrary
                     $r->deviceClass(),
                     $r->device_name,
                 ),
+                [],
+                $r->swingFacts(),
             ),
         );
     }

@@ -11,6 +11,7 @@ use App\Models\Consent;
 use App\Models\Golfer;
 use App\Models\Recording;
 use App\Models\StationMark;
+use App\Operations\ArchivedFilms;
 use App\Shelf\Actions\StoreRecording;
 use Carbon\CarbonImmutable;
 use Core\CoreException;
@@ -32,7 +33,7 @@ final readonly class ImportLibrary
 {
     private const LARGEST_ENTRY = 64 * 1024 * 1024;
 
-    public function __construct(private StoreRecording $store)
+    public function __construct(private StoreRecording $store, private ArchivedFilms $films)
     {
     }
 
@@ -56,6 +57,11 @@ final readonly class ImportLibrary
             foreach ($this->rows($zip, 'stations') as $row) {
                 $stations[$row['recording']][] = $row;
             }
+            $films = [];
+            // Archives of before carried none.
+            foreach ($zip->locateName('films.csv') === false ? [] : $this->rows($zip, 'films') as $row) {
+                $films[$row['recording']][] = $row;
+            }
             $rows = iterator_to_array($this->rows($zip, 'recordings'), false);
             $out = ['stored' => 0, 'known' => 0, 'refused' => []];
             $known = array_flip(array_map(Cell::text(...), Recording::query()->pluck('checksum')->all()));
@@ -64,7 +70,13 @@ final readonly class ImportLibrary
                     $out['known']++;
                 } else {
                     try {
-                        $this->recording($zip, $row, $golfers, $stations[$row['id']] ?? []);
+                        $this->recording(
+                            $zip,
+                            $row,
+                            $golfers,
+                            $stations[$row['id']] ?? [],
+                            $films[$row['id']] ?? [],
+                        );
                         $out['stored']++;
                     } catch (ActionException|CoreException $e) {
                         if ($e->getCode() === ActionException::CONFLICT) {
@@ -163,8 +175,9 @@ final readonly class ImportLibrary
      * @param  array<string, string>  $row
      * @param  array<string, Golfer>  $golfers
      * @param  list<array<string, string>>  $stations
+     * @param  list<array<string, string>>  $films
      */
-    private function recording(ZipArchive $zip, array $row, array $golfers, array $stations): void
+    private function recording(ZipArchive $zip, array $row, array $golfers, array $stations, array $films): void
     {
         $golfer =
             $golfers[$row['pseudonym']] ??
@@ -178,16 +191,17 @@ final readonly class ImportLibrary
         }
         $in = RecordingBundle::read($this->entry($zip, $row['bundle']), basename($row['bundle']));
         $text = static fn (string $name): ?string => $row[$name] === '' ? null : mb_substr($row[$name], 0, 60);
-        DB::transaction(function () use ($golfer, $in, $row, $text, $stations): void {
+        DB::transaction(function () use ($zip, $golfer, $in, $row, $text, $stations, $films): void {
             $recording = $this->store->__invoke(
                 $golfer,
                 [
+                    ...Recording::factsRow($in->swing),
                     'club' => $text('club') ?? 'not stated',
                     'swing' => $text('swing') ?? 'full',
-                    'shape' => $text('shape'),
+                    'shape' => $text('shape') ?? $in->swing->shape,
                     'device_name' => $text('device_name'),
                     'source' => 'archive',
-                    'series' => $text('series'),
+                    'series' => $text('series') ?? $in->swing->series,
                     'is_cold' => $row['is_cold'] === 'true',
                     'points_offset_s' => self::number($row['film_offset_s'], 7200.0, 'film_offset_s'),
                     'points_drift_ppm' => self::number($row['film_drift_ppm'], 1e5, 'film_drift_ppm'),
@@ -197,6 +211,9 @@ final readonly class ImportLibrary
                 $in->views,
                 false,
             );
+            foreach ($films as $film) {
+                $this->films->take($recording, $zip, $film);
+            }
             foreach ($stations as $s) {
                 if (Station::tryFrom($s['code']) !== null && is_numeric($s['t_s']) && is_numeric($s['uncertainty_s'])) {
                     // Who marked by hand is not known here: it counts as what came with the file.
@@ -235,7 +252,7 @@ final readonly class ImportLibrary
     }
 
     /** @throws ActionException */
-    private static function number(string $text, float $limit, string $name): float
+    public static function number(string $text, float $limit, string $name): float
     {
         $value = RatingsCsv::decimal($text);
 

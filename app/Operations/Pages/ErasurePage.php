@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace App\Operations\Pages;
 
 use App\Models\Academy;
+use App\Models\AuditEntry;
 use App\Models\Erasure;
 use App\Models\Film;
 use App\Models\Recording;
+use App\Operations\Events\HousePacked;
 use App\Operations\Retention;
 
 /** What would go by the academy's rules, what has gone, and the receipt of each. */
@@ -59,7 +61,21 @@ final readonly class ErasurePage
             'at' => $erasure->created_at->timezone(Academy::zone())->format('j F Y, H:i'),
             'by' => $erasure->user->name ?? '',
             'why' => (string) __("erasure.why.$erasure->why"),
+            'houses' => $this->houses($erasure),
             'lines' => $lines === [] ? [(string) __('erasure.counts.nothing')] : $lines,
         ];
+    }
+
+    /** Days on which archives of the whole academy were made before: they hold what was erased. */
+    private function houses(Erasure $erasure): string
+    {
+        return AuditEntry::query()
+            ->where('action', HousePacked::ACTION)
+            ->where('created_at', '<=', $erasure->created_at)
+            ->orderBy('id')
+            ->get()
+            ->map(static fn (AuditEntry $e): string => $e->created_at->timezone(Academy::zone())->format('j M Y'))
+            ->unique()
+            ->implode(', ');
     }
 }

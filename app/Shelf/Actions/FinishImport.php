@@ -45,14 +45,16 @@ final readonly class FinishImport
             $recording = ($this->store)(
                 $import->golfer,
                 [
+                    // What the file says, where nobody said otherwise.
+                    ...Recording::factsRow($in->swing),
                     'club' => $text('club') ?? ($in->facts->club ?? 'not stated'),
                     'swing' => $text('swing') ?? ($in->facts->swing ?? 'full'),
                     'device_name' => $text('device_name') ?? $in->facts->deviceName,
                     'source' => 'file',
-                    'shape' => $text('shape'),
-                    'series' => $text('series'),
-                    'is_cold' => (bool) ($import->settings['is_cold'] ?? false),
-                    ...self::more($import->settings),
+                    'shape' => $text('shape') ?? $in->swing->shape,
+                    'series' => $text('series') ?? $in->swing->series,
+                    'is_cold' => (bool) ($import->settings['is_cold'] ?? $in->swing->isCold),
+                    ...array_filter(self::more($import->settings), static fn (mixed $said): bool => $said !== null),
                 ],
                 $in->trace,
                 $in->stations,

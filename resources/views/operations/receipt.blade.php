@@ -19,4 +19,7 @@
     </ul>
     <p class="words">{{ __('erasure.stays') }}</p>
     <p class="words">{{ __('erasure.backups') }}</p>
+    @if($houses !== '')
+        <p class="words">{{ __('erasure.houses', ['days' => $houses]) }}</p>
+    @endif
 </x-layout>

@@ -7,10 +7,14 @@ use Core\Format\Json\StanceJson;
 use Core\Format\RecordingBundle;
 use Core\Format\RecordingReader;
 use Core\Format\SideCar;
+use Core\Format\SwingFacts;
 use Core\Format\TraceCsv;
 use Core\Motion\Handedness;
 use Core\Motion\View;
 use Core\Motion\Views;
+use Core\Reading\BallFlight;
+use Core\Reading\SwingSize;
+use Core\Reading\Turf;
 use Core\Simulation\Camera;
 use Core\Simulation\GolferSpec;
 use Core\Simulation\Swing;
@@ -204,3 +208,36 @@ it('reads a foreign file through its map into the same trace', function () {
         )
         ->toRefuse('no column was chosen');
 });
+
+it('carries the facts of a swing and its ball’s flight, and reads files that have neither', function () {
+    $in = bundled();
+    $facts = new SwingFacts('fade', SwingSize::Half, 31.5, 80, false, true, 'third', 4, new BallFlight(
+        -2.5,
+        6.0,
+        'low',
+        'thin',
+        3.0,
+        pathDeg: -1.0,
+        turf: Turf::RolledUp,
+    ));
+    $text = RecordingBundle::write(new ImportedRecording($in->trace, $in->views, null, $in->facts, [], $facts));
+    expect(RecordingBundle::read($text, 'b.json')->swing)->toEqual($facts);
+    $old = json_decode($text);
+    unset($old->facts, $old->flight);
+    expect(RecordingBundle::read(json_encode($old), 'b.json')->swing)->toEqual(new SwingFacts());
+});
+
+it('refuses facts that no swing has', function (array $change, string $why) {
+    $data = array_replace_recursive(json_decode(RecordingBundle::write(bundled()), true), $change);
+    expect(fn () => RecordingBundle::read(json_encode($data), 'b.json'))->toRefuse("b.json: $why");
+})->with([
+    [['facts' => ['size' => 'vast']], 'facts size'],
+    [['facts' => ['loft_deg' => 81]], 'facts loft_deg must lie between 0 and 80'],
+    [['facts' => ['effort_pct' => 0]], 'facts effort_pct must lie between 1 and 120'],
+    [['facts' => ['effort_pct' => 80.5]], 'facts effort_pct must be a whole number'],
+    [['facts' => ['has_ball' => 'yes']], 'facts has_ball must be true, false or null'],
+    [['facts' => ['place' => 501]], 'facts place must lie between 1 and 500'],
+    [['facts' => ['series' => str_repeat('x', 61)]], 'facts series must be a short text'],
+    [['flight' => ['start_deg' => 1.0]], ''],
+    [['flight' => ['start_deg' => 99.0, 'curve_deg' => 0, 'height' => 'low', 'strike' => 'fat']], ''],
+]);

@@ -6,11 +6,14 @@ use App\Models\StationMark;
 use App\Operations\Actions\ExportLibrary;
 use App\Operations\Actions\ImportLibrary;
 use App\Shelf\Actions\StoreRecording;
+use Core\Reading\BallFlight;
 use Core\Simulation\GolferSpec;
 use Core\Simulation\Swing;
 use Core\Trace\Trace;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Queue;
+use Illuminate\Support\Facades\Storage;
 
 /** @return string the demo's library as an archive */
 function archived(): string
@@ -20,6 +23,16 @@ function archived(): string
 
     return $file;
 }
+
+/** Only what may leave the academy is in an archive. */
+function mayLeave(): void
+{
+    foreach (Golfer::query()->orderBy('id')->get() as $golfer) {
+        $golfer->consents()->create(['scope' => 'research', 'given_on' => '2026-01-01', 'expires_on' => '2040-01-01']);
+    }
+}
+
+beforeEach(fn () => mayLeave());
 
 /** Takes away every recording, as if on another installation. */
 function anotherInstallation(): void
@@ -39,6 +52,7 @@ it('writes the library as tables with their schema, and another installation tak
         'consents.csv',
         'recordings.csv',
         'stations.csv',
+        'films.csv',
     ]);
     foreach ($package['resources'] as $resource) {
         expect(str_getcsv(strtok($zip->getFromName($resource['path']), "\n"), ',', '"', ''))->toBe(
@@ -103,7 +117,7 @@ it('writes a large library in parts, whole, and lets go of each part once writte
         ->toBe(Recording::query()->count())
         ->toBeGreaterThan(51)
         ->and($zip->numFiles)
-        ->toBe($n['written'] + 5)
+        ->toBe($n['written'] + 5 + count(file("zip://$file#films.csv")))
         ->and($held[51] - $held[26])
         ->toBeLessThan(0.2 * $part)
         ->and($held[25] - $held[2])
@@ -162,8 +176,9 @@ it('goes on where it was killed, and stores nothing twice', function () {
     unlink($file);
 });
 
-it('leaves out golfers without a valid consent', function () {
-    Golfer::query()->where('pseudonym', 'Wren')->sole()->consents()->update(['withdrawn_at' => now()]);
+it('leaves out golfers who did not agree that it leaves the academy', function () {
+    Golfer::query()->where('pseudonym', 'Wren')->sole()->consents()->where('scope', 'research')
+        ->update(['withdrawn_at' => now()]);
     $file = archived();
     $zip = new ZipArchive;
     $zip->open($file);
@@ -223,7 +238,7 @@ it('takes what was once called training as staff training, and no use that nobod
     expect(Artisan::call('archive:import', ['file' => $old]))->toBe(0);
     foreach (Golfer::query()->with('consents')->get() as $golfer) {
         expect($golfer->consentsTo(Core\Sight\Scope::StaffTraining))->toBeTrue()
-            ->and($golfer->consentsTo(Core\Sight\Scope::Research))->toBeFalse();
+            ->and($golfer->consentsTo(Core\Sight\Scope::TeachingMaterial))->toBeFalse();
     }
     // The same again changes nothing.
     $before = [DB::table('consents')->count(), Golfer::query()->count(), Recording::query()->count()];
@@ -241,4 +256,64 @@ it('carries every scope of a consent there and back', function () {
     $file = archived();
     anotherInstallation();
     expect(Artisan::call('archive:import', ['file' => $file]))->toBe(0)->and($scopes())->toEqual($before);
+});
+
+it('carries facts, flights and films there and back, and refuses a film that is another', function () {
+    Storage::fake('films');
+    Queue::fake();
+    $r = Recording::query()->orderBy('id')->firstOrFail();
+    DB::table('films')->where('recording_id', '<>', $r->id)->delete();
+    $facts = ['size' => 'half', 'loft_deg' => 31.5, 'effort_pct' => 80, 'has_ball' => true, 'place' => 2,
+        'series' => 'third', 'shape' => 'fade', 'outcome' => (new BallFlight(1.5, -3.0, 'low', 'thin'))->toArray()];
+    $r->update($facts);
+    $film = $r->films()->firstOrFail();
+    $bytes = '....ftypisom'.random_bytes(400);
+    $film->update(['container' => 'mov', 'checksum' => hash('sha256', $bytes), 'bytes' => strlen($bytes),
+        'received' => strlen($bytes), 'offset_s' => 0.125, 'slowed' => 4, 'camera_height_cm' => 90.0, 'clock_by' => 'stations']);
+    $r->films()->whereKeyNot($film->id)->delete();
+    Storage::disk('films')->put($film->path('original.mp4'), $bytes);
+    $file = archived();
+    $spoilt = "$file.spoilt.zip";
+    copy($file, $spoilt);
+    $zip = new ZipArchive;
+    $zip->open($spoilt);
+    $name = "films/$r->public_id/$film->view.mp4";
+    expect($zip->getFromName($name))->toBe($bytes);
+    $zip->addFromString($name, '....ftypisom another');
+    $zip->close();
+    $all = Recording::query()->count();
+    anotherInstallation();
+    Storage::fake('films');
+    $out = app(ImportLibrary::class)($spoilt);
+    expect($out['stored'])->toBe($all - 1)
+        ->and($out['refused'][0])->toContain("$film->view.mp4 is not as it was packed")
+        ->and(Storage::disk('films')->allFiles())->toBe([])
+        ->and(app(ImportLibrary::class)($file)['stored'])->toBe(1);
+    $came = Recording::query()->where('checksum', $r->checksum)->firstOrFail();
+    expect($came->only(array_keys($facts)))->toEqual($facts);
+    $again = $came->films()->firstOrFail();
+    expect($again->only(['view', 'name', 'bytes', 'slowed', 'offset_s', 'checksum', 'camera_height_cm', 'clock_by']))
+        ->toEqual($film->only(['view', 'name', 'bytes', 'slowed', 'offset_s', 'checksum', 'camera_height_cm',
+            'clock_by']))
+        ->and($again->state)->toBe('waiting')
+        ->and(Storage::disk('films')->get($again->path('original.mp4')))->toBe($bytes);
+    Queue::assertPushed(App\Shelf\Jobs\FilmConversion::class, 1);
+    expect(app(ImportLibrary::class)($file)['known'])->toBe($all);
+    array_map(unlink(...), [$file, $spoilt]);
+});
+
+it('reads archives that were written before films and facts travelled', function () {
+    $file = archived();
+    $zip = new ZipArchive;
+    $zip->open($file);
+    $zip->deleteName('films.csv');
+    foreach (range(0, 3) as $i) {
+        $old = json_decode($zip->getFromIndex($i), true);
+        unset($old['facts'], $old['flight']);
+        $zip->addFromString($zip->getNameIndex($i), json_encode($old));
+    }
+    $zip->close();
+    anotherInstallation();
+    expect(Artisan::call('archive:import', ['file' => $file]))->toBe(0);
+    unlink($file);
 });
