@@ -25,6 +25,7 @@ use App\Models\Device;
 use App\Models\PendingImport;
 use App\Models\Recording;
 use App\Models\Sitting;
+use App\Notices\Http\NoticesController;
 use App\Operations\Http\ErasureController;
 use App\Operations\Http\RecordController;
 use App\Panel\Http\PanelController;
@@ -79,6 +80,8 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/', TodayController::class)->name('today');
     Route::get('/search', SearchController::class)->name('search');
     Route::put('/keys', KeysController::class)->name('keys');
+    Route::get('/notices', [NoticesController::class, 'index'])->name('notices');
+    Route::put('/notices', [NoticesController::class, 'update'])->name('notices.update');
     Route::get('/account', [AccountController::class, 'show'])->name('account');
     Route::put('/account', [AccountController::class, 'update'])->name('account.update');
     Route::put('/account/password', [AccountController::class, 'password'])
@@ -300,6 +303,7 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/golfers', [GolfersController::class, 'store'])->name('golfers.store');
         Route::post('/golfers/consents', [GolfersController::class, 'consents'])->name('golfers.consents');
         Route::get('/golfers/{golfer}', [GolfersController::class, 'show'])->name('golfers.show');
+        Route::get('/golfers/{golfer}/held', [GolfersController::class, 'held'])->name('golfers.held');
         Route::put('/golfers/{golfer}', [GolfersController::class, 'update'])->name('golfers.update');
         Route::post('/golfers/{golfer}/limits', [GolfersController::class, 'limit'])->name('golfers.limits');
         Route::delete('/golfers/{golfer}/limits/{limit}', [GolfersController::class, 'endLimit'])

@@ -13,6 +13,7 @@ use App\Models\Golfer;
 use App\Models\GolferLimit;
 use App\Models\Group;
 use App\Models\Lesson;
+use App\Models\Notice;
 use App\Models\Reading;
 use App\Models\Recording;
 use App\Models\Sitting;
@@ -76,7 +77,11 @@ final class LoadDemo
     public function __invoke(?int $limit = null): void
     {
         try {
-            DB::transaction(fn () => $this->load($limit));
+            DB::transaction(function () use ($limit): void {
+                $this->load($limit);
+                // What happened in months that never were is news to nobody.
+                Notice::query()->delete();
+            });
         } finally {
             Carbon::setTestNow();
         }

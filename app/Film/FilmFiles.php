@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Film;
 
 use App\Models\Casts\Cell;
-use App\Models\Film;
 use Illuminate\Filesystem\FilesystemAdapter;
 use Illuminate\Filesystem\LocalFilesystemAdapter;
 use Illuminate\Support\Facades\Storage;
@@ -49,14 +48,19 @@ final readonly class FilmFiles
         }
     }
 
-    /** Removes all that is kept of a film: original, stream and pictures. */
-    public function forget(Film $film): void
+    /** Removes all that is kept of a film, by its public name: original, stream and pictures. */
+    public function forget(string $folder): void
     {
-        foreach ($this->disk()->files($film->public_id) as $path) {
+        foreach ($this->disk()->files($folder) as $path) {
             @unlink(storage_path('app/private/copies/'.sha1(Cell::text($path))));
         }
-        $this->disk()->deleteDirectory($film->public_id);
-        @unlink(storage_path("app/private/arriving/{$film->public_id}"));
+        $this->disk()->deleteDirectory($folder);
+        @unlink(storage_path("app/private/arriving/$folder"));
+    }
+
+    public function keeps(string $folder): bool
+    {
+        return $folder !== '' && $this->disk()->files($folder) !== [];
     }
 
     private function disk(): FilesystemAdapter

@@ -17,6 +17,7 @@ use Illuminate\Support\Carbon;
  * @property bool $is_sample  the invented one, to be cleared away
  * @property ?int $erase_after_consent_days  null: as long as nobody says otherwise
  * @property ?int $erase_film_after_days
+ * @property ?string $moved_in  the archive by which it came here from another machine
  * @property ?Carbon $updated_at
  */
 final class Academy extends Model
@@ -38,7 +39,7 @@ final class Academy extends Model
         'erase_film_after_days',
     ];
 
-    protected $attributes = ['erase_after_consent_days' => null, 'erase_film_after_days' => null];
+    protected $attributes = ['erase_after_consent_days' => null, 'erase_film_after_days' => null, 'moved_in' => null];
 
     /** @return array<string, string> */
     protected function casts(): array

@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Enums\NoticeKind;
+use App\Models\Enums\NoticeWay;
 use App\Models\Enums\UserState;
 use Core\Sight\Role;
 use Core\Sight\SittingKind;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
+use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Foundation\Auth\User as Authenticatable;
 use Illuminate\Support\Carbon;
 
@@ -27,6 +30,8 @@ use Illuminate\Support\Carbon;
  * @property ?int $factor_step  of the last code taken: none is taken twice
  * @property ?list<string> $recovery_codes  hashes of those left
  * @property ?array<string, string> $keys  the person's own keyboard map, where it differs
+ * @property ?array<string, string> $notice_ways  how they want to be told, by kind, where it differs
+ * @property ?Carbon $digest_on  the day of the last letter of what they had not seen
  * @property ?Carbon $created_at
  * @property ?Golfer $golfer
  * @property \Illuminate\Database\Eloquent\Collection<int, Group> $groups
@@ -46,6 +51,8 @@ final class User extends Authenticatable
         'factor_since' => null,
         'factor_step' => null,
         'recovery_codes' => null,
+        'notice_ways' => null,
+        'digest_on' => null,
     ];
 
     /** @return array<string, string> */
@@ -62,6 +69,8 @@ final class User extends Authenticatable
             'factor_since' => 'datetime',
             'factor_step' => 'integer',
             'recovery_codes' => 'array',
+            'notice_ways' => 'array',
+            'digest_on' => 'date',
         ];
     }
 
@@ -81,6 +90,17 @@ final class User extends Authenticatable
     public function groups(): BelongsToMany
     {
         return $this->belongsToMany(Group::class)->orderBy('kind')->orderBy('name');
+    }
+
+    /** @return HasMany<Notice, $this> */
+    public function notices(): HasMany
+    {
+        return $this->hasMany(Notice::class)->orderByDesc('id');
+    }
+
+    public function hears(NoticeKind $of): NoticeWay
+    {
+        return NoticeWay::tryFrom($this->notice_ways[$of->value] ?? '') ?? NoticeWay::Letter;
     }
 
     public function isHeadCoach(): bool

@@ -75,7 +75,7 @@ final readonly class ArchivedFilms
                 'camera_height_cm' => $number('camera_height_cm', 1000.0),
                 'camera_tilt_deg' => $number('camera_tilt_deg', 90.0),
             ]);
-            DB::afterRollBack(fn () => $this->files->forget($film));
+            DB::afterRollBack(fn () => $this->files->forget($film->public_id));
             $this->files->put($film->path('original.'.$container->extension()), $here);
             DB::afterCommit(static fn () => event(new FilmArrived($film->id)));
         } finally {

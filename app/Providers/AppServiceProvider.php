@@ -4,13 +4,16 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Academy\Actions\KeepLimit;
 use App\Academy\Actions\RecordConsent;
+use App\Academy\Events\PersonChanged;
 use App\Academy\Http\SessionController;
 use App\Academy\OutboxTransport;
 use App\Academy\Policies\AcademyPolicy;
 use App\Agreement\Actions\ComputeResult;
 use App\Agreement\Actions\ExportRound;
 use App\Agreement\Actions\PublishRound;
+use App\Agreement\Events\RoundPublished;
 use App\Audit\Audited;
 use App\Audit\WriteRecord;
 use App\Capture\Policies\CaptureSessionPolicy;
@@ -40,6 +43,8 @@ use App\Models\Sitting;
 use App\Models\Undo;
 use App\Models\User;
 use App\Models\Work;
+use App\Notices\Actions\SendDigests;
+use App\Notices\OnEvents;
 use App\Operations\Policies\AuditEntryPolicy;
 use App\Panel\Actions\BuildKey;
 use App\Panel\Actions\RuleOnEntry;
@@ -48,6 +53,7 @@ use App\Shelf\AcademyNorms;
 use App\Shelf\Actions\ChangeFacts;
 use App\Shelf\Actions\MeasureRecording;
 use App\Shelf\Actions\MeasureWhatIsStale;
+use App\Shelf\Actions\RemoveFilm;
 use App\Shelf\Actions\RestartConversions;
 use App\Shelf\Events\FilmArrived;
 use App\Shelf\Events\FilmMatched;
@@ -58,10 +64,14 @@ use App\Shelf\Policies\PendingImportPolicy;
 use App\Shelf\Policies\RecordingPolicy;
 use App\Sight\Onlookers;
 use App\Sittings\Actions\OpenRound;
+use App\Sittings\Events\ReadingHandedIn;
+use App\Sittings\Events\ReadingReopened;
+use App\Sittings\Events\RoundOpened;
 use App\Sittings\Policies\ReadingPolicy;
 use App\Sittings\Policies\SittingPolicy;
 use App\Time\Clock;
 use App\Undo\Policies\UndoPolicy;
+use App\Undo\Rows;
 use App\Undo\Undos;
 use App\Words\Wording;
 use App\Works\Doers;
@@ -139,6 +149,9 @@ final class AppServiceProvider extends ServiceProvider
             'ruling' => static fn (array $payload, User $by) => $app->make(RuleOnEntry::class)->back($payload, $by),
             'consents' => static fn (array $payload, User $by) => $app->make(RecordConsent::class)->back($payload, $by),
             'facts' => static fn (array $payload, User $by) => $app->make(ChangeFacts::class)->back($payload, $by),
+            'rows' => Rows::putBack(...),
+            'limit' => static fn (array $payload, User $by) => $app->make(KeepLimit::class)->back($payload, $by),
+            'film' => static fn (array $payload, User $by) => $app->make(RemoveFilm::class)->back($payload, $by),
         ]));
         $this->app->scoped(Codebooks::class);
         $this->app->scoped(AcademyNorms::class);
@@ -215,16 +228,22 @@ final class AppServiceProvider extends ServiceProvider
                 app(RestartConversions::class)();
                 app(Works::class)->takeUp();
                 app(MeasureWhatIsStale::class)();
+                app(SendDigests::class)();
             }
         });
         Mail::extend('outbox', static fn (): OutboxTransport => new OutboxTransport());
         Event::listen(Audited::class, WriteRecord::class);
+        Event::listen(RoundOpened::class, [OnEvents::class, 'opened']);
+        Event::listen(RoundPublished::class, [OnEvents::class, 'published']);
+        Event::listen(ReadingReopened::class, [OnEvents::class, 'reopened']);
+        Event::listen(ReadingHandedIn::class, [OnEvents::class, 'handedIn']);
+        Event::listen(PersonChanged::class, [OnEvents::class, 'person']);
         Event::listen(
             static fn (FilmArrived $arrived) => FilmConversion::dispatch($arrived->film)->afterCommit(),
         );
         Event::listen(static fn (FilmMatched $matched) => StillsOfFilm::dispatch($matched->film)->afterCommit());
         // Files go when the row is gone for good.
-        Film::deleted(static fn (Film $film) => DB::afterCommit(static fn () => app(FilmFiles::class)->forget($film)));
+        Film::deleted(static fn (Film $film) => DB::afterCommit(static fn () => app(FilmFiles::class)->forget($film->public_id)));
         foreach (self::POLICIES as $model => $policy) {
             Gate::policy($model, $policy);
         }

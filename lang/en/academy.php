@@ -9,6 +9,7 @@ return [
     'letterhead-hint' => 'Lines of words at the head of letters and reports: name, place, how to reach you.',
     'keep' => 'Keep',
     'begin' => [
+        'house' => 'You have an academy already, on another machine? Bring it here as it is, where the server runs:',
         'page' => 'Begin',
         'says' => 'This makes the academy and its first head coach: you. Everybody else is invited from within.',
         'own-name' => 'Your name',
@@ -29,6 +30,14 @@ return [
         'people' => '{0} nobody|{1} one person|[2,*] :count people',
         'drop' => 'take away',
         'add' => 'Add',
+    ],
+    'house' => [
+        'title' => 'To another machine',
+        'says' => 'One file takes the whole academy along: people, golfers, films, rounds, readings, keys, figures and the '
+            .'record. It also holds what is still hidden from you and from everybody who reads blind, so it is made '
+            .'where the server runs, and not here:',
+        'then' => 'On the other machine, where nothing is yet:',
+        'came' => 'This academy came here whole from another machine.',
     ],
     'sample' => [
         'title' => 'Clear the sample away',

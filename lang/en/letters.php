@@ -36,4 +36,8 @@ return [
             .'alone '
             .'lets you in. If you do not know why, tell your head coach at once.',
     ],
+    'digest' => [
+        'subject' => 'What happened at :academy',
+        'body' => "Hello :name,\n\n:lines\n\n:url\n\nWhat you are told of, and how, you choose at :ways",
+    ],
 ];

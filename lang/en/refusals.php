@@ -2,7 +2,10 @@
 
 // Why something was refused: what happened, what was kept, what to do.
 return [
-    'undo' => ['over' => 'The minute is over, or it was taken back already. Nothing was changed.'],
+    'undo' => [
+        'over' => 'The minute is over, or it was taken back already. Nothing was changed.',
+        'changed' => 'Something has come into its place since, or what it belonged to has gone. Nothing was put back.',
+    ],
     // What was kept as a sentence before it was kept as a line.
     'worded-then' => ':words',
     'academy' => [

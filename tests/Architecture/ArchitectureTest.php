@@ -41,6 +41,7 @@ $areas = [
     'Panel',
     'Sittings',
     'Agreement',
+    'Notices',
     'Debrief',
     'Search',
     'Today',

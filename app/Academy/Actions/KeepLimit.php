@@ -7,6 +7,7 @@ namespace App\Academy\Actions;
 use App\Academy\Events\GolferChanged;
 use App\Exceptions\ActionException;
 use App\Models\Academy;
+use App\Models\Casts\Cell;
 use App\Models\Golfer;
 use App\Models\GolferLimit;
 use App\Models\User;
@@ -51,6 +52,29 @@ final readonly class KeepLimit
             event(new GolferChanged(
                 Golfer::query()->findOrFail($limit->golfer_id),
                 'limit-ended',
+                $by,
+                [],
+                ['limit' => $limit->toCore()->key()],
+            ));
+        });
+    }
+
+    /**
+     * It has not ended after all.
+     *
+     * @param  array<array-key, mixed>  $payload
+     *
+     * @throws ActionException where it is gone, or has not ended any more
+     */
+    public function back(array $payload, User $by): void
+    {
+        DB::transaction(function () use ($payload, $by): void {
+            $limit = GolferLimit::query()->whereNotNull('ended_on')->lockForUpdate()->find(Cell::int($payload['limit'] ?? 0))
+                ?? throw ActionException::because('refusals.undo.changed', [], ActionException::CONFLICT);
+            $limit->update(['ended_on' => $payload['ended_on'] ?? null]);
+            event(new GolferChanged(
+                Golfer::query()->findOrFail($limit->golfer_id),
+                'limit-back',
                 $by,
                 [],
                 ['limit' => $limit->toCore()->key()],

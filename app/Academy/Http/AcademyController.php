@@ -11,6 +11,8 @@ use App\Http\Controller;
 use App\Models\Academy;
 use App\Models\Group;
 use App\Models\OutboxLetter;
+use App\Undo\Rows;
+use App\Undo\Undos;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Support\Facades\Auth;
@@ -50,10 +52,15 @@ final class AcademyController extends Controller
         );
     }
 
-    public function dropGroup(Group $group, KeepGroup $keep): RedirectResponse
+    public function dropGroup(Group $group, KeepGroup $keep, Undos $undos): RedirectResponse
     {
+        $was = [Rows::of('groups', ['id' => $group->id]), Rows::of('group_user', ['group_id' => $group->id])];
+
         return $this->attempt(
-            fn () => $keep->drop($group, $this->user()),
+            function () use ($group, $keep, $undos, $was): void {
+                $keep->drop($group, $this->user());
+                $undos->offer($this->user(), 'rows', ['subject' => 'academy', 'parts' => $was]);
+            },
             (string) __('notices.academy.group-dropped', ['name' => $group->name]),
             'academy',
         );

@@ -11,6 +11,7 @@ use App\Academy\Actions\WithdrawConsent;
 use App\Academy\ConsentPapers;
 use App\Academy\Pages\GolferPage;
 use App\Academy\Pages\GolfersPage;
+use App\Academy\Pages\HeldPage;
 use App\Http\Controller;
 use App\Models\ConsentPaper;
 use App\Models\Golfer;
@@ -43,6 +44,12 @@ final class GolfersController extends Controller
         return view('academy.golfer', $page->of($golfer, $this->user()));
     }
 
+    /** For the golfer, on paper. */
+    public function held(Golfer $golfer, HeldPage $page): View
+    {
+        return view('academy.held', $page->of($golfer, $this->user()));
+    }
+
     public function update(GolferRequest $request, Golfer $golfer, KeepGolfer $keep): RedirectResponse
     {
         return $this->kept($golfer, fn () => $keep(
@@ -58,11 +65,15 @@ final class GolfersController extends Controller
         return $this->kept($golfer, fn () => $keep($golfer, $request->limit(), $this->user()), 'kept');
     }
 
-    public function endLimit(Golfer $golfer, GolferLimit $limit, KeepLimit $keep): RedirectResponse
+    public function endLimit(Golfer $golfer, GolferLimit $limit, KeepLimit $keep, Undos $undos): RedirectResponse
     {
         abort_unless($limit->golfer_id === $golfer->id, 404);
+        $was = ['limit' => $limit->id, 'ended_on' => $limit->ended_on?->toDateString()];
 
-        return $this->kept($golfer, fn () => $keep->end($limit, $this->user()), 'limit-ended');
+        return $this->kept($golfer, function () use ($limit, $keep, $undos, $was): void {
+            $keep->end($limit, $this->user());
+            $undos->offer($this->user(), 'limit', $was);
+        }, 'limit-ended');
     }
 
     public function consent(ConsentRequest $request, Golfer $golfer, RecordConsent $record): RedirectResponse

@@ -11,6 +11,8 @@ use App\Http\Controller;
 use App\Models\Golfer;
 use App\Models\Lesson;
 use App\Models\LessonBall;
+use App\Undo\Rows;
+use App\Undo\Undos;
 use Core\CoreException;
 use Core\Format\BallsCsv;
 use Illuminate\Contracts\View\View;
@@ -64,11 +66,15 @@ final class LessonController extends Controller
         ), 'kept');
     }
 
-    public function dropBall(Lesson $lesson, LessonBall $ball, KeepLesson $keep): RedirectResponse
+    public function dropBall(Lesson $lesson, LessonBall $ball, KeepLesson $keep, Undos $undos): RedirectResponse
     {
         abort_unless($ball->lesson_id === $lesson->id, 404);
+        $was = Rows::of('lesson_balls', ['id' => $ball->id]);
 
-        return $this->kept($lesson, fn () => $keep->dropBall($ball), 'ball-dropped');
+        return $this->kept($lesson, function () use ($lesson, $ball, $keep, $undos, $was): void {
+            $keep->dropBall($ball);
+            $undos->offer($this->user(), 'rows', ['subject' => "golfer $lesson->golfer_id", 'parts' => [$was]]);
+        }, 'ball-dropped');
     }
 
     /** @throws ActionException naming the line that is wrong */

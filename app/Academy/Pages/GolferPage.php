@@ -9,9 +9,7 @@ use App\Models\Academy;
 use App\Models\Consent;
 use App\Models\Golfer;
 use App\Models\GolferLimit;
-use App\Models\Recording;
 use App\Models\User;
-use App\Sight\Onlookers;
 use App\Words\Term;
 use Core\Codebook\LimitRegion;
 use Core\Codebook\LimitSeverity;
@@ -21,7 +19,7 @@ use Core\Sight\Scope;
 /** One golfer: facts, limits, what was agreed to and until when, and the swings. */
 final readonly class GolferPage
 {
-    public function __construct(private Onlookers $onlookers)
+    public function __construct(private GolferTimeline $line)
     {
     }
 
@@ -47,9 +45,8 @@ final readonly class GolferPage
                 ->map(static fn (Consent $c): array => self::consent($golfer, $c))
                 ->all()),
             'agreed' => $golfer->consents->contains(static fn (Consent $c): bool => $c->withdrawn_at === null),
-            'lessons' => LessonPage::line($golfer),
+            'line' => $this->line->of($golfer, $user),
             'lesson' => null,
-            'swings' => $this->swings($golfer, $user),
             'regions' => self::words('regions', array_column(LimitRegion::cases(), 'value')),
             'sides' => self::words('sides', array_column(LimitSide::cases(), 'value')),
             'severities' => self::words('severities', array_column(LimitSeverity::cases(), 'value')),
@@ -128,21 +125,5 @@ final readonly class GolferPage
             'paper' => $c->paper === null ? null : route('golfers.paper', [$golfer->id, $c->paper->public_id]),
             'quiet' => ! $golfer->isCoveredBy($c),
         ];
-    }
-
-    /** @return list<array{url: string, name: string, day: string}> */
-    private function swings(Golfer $golfer, User $user): array
-    {
-        return array_values($this->onlookers->of($user)->recordings()
-            ->where('golfer_id', $golfer->id)
-            ->orderByDesc('id')
-            ->limit(60)
-            ->get()
-            ->map(static fn (Recording $r): array => [
-                'url' => route('bench', $r),
-                'name' => $r->club,
-                'day' => $r->created_at->timezone(Academy::zone())->format('j M Y'),
-            ])
-            ->all());
     }
 }

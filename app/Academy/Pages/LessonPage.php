@@ -105,28 +105,4 @@ final readonly class LessonPage
             ])
             ->all());
     }
-
-    /** @return list<array{url: string, day: string, says: string, waits: bool}> a golfer's sessions, the last first */
-    public static function line(Golfer $golfer): array
-    {
-        return array_values(Lesson::query()
-            ->where('golfer_id', $golfer->id)
-            ->withCount(['balls'])
-            ->orderByDesc('held_on')
-            ->orderByDesc('id')
-            ->limit(60)
-            ->get()
-            ->map(static fn (Lesson $l): array => [
-                'url' => route('lessons.show', $l),
-                'day' => $l->held_on->format('j M Y'),
-                'says' => implode(' · ', array_filter([
-                    (string) $l->complaint,
-                    $l->aim === null ? '' : (string) __('lessons.aims', ['aim' => $l->aim]),
-                    $l->balls_count > 0 ? trans_choice('lessons.balls', $l->balls_count,
-                        ['count' => $l->balls_count]) : '',
-                ], static fn (string $s): bool => $s !== '')),
-                'waits' => $l->awaitsFeel(),
-            ])
-            ->all());
-    }
 }

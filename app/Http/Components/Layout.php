@@ -54,6 +54,7 @@ final class Layout extends Component
 
         return view('components.layout', [
             'name' => $user?->name,
+            'news' => $user?->notices()->whereNull('seen_at')->count() ?? 0,
             'places' => $places,
             'within' => $within[0] ?? null,
             'styles' => self::STYLES,

@@ -12,6 +12,7 @@ use App\Models\Recording;
 use App\Shelf\Actions\MatchFilm;
 use App\Shelf\Actions\ReceiveFilm;
 use App\Shelf\Actions\RemoveFilm;
+use App\Undo\Undos;
 use App\Words\Term;
 use Core\Film\Container;
 use Core\Motion\View;
@@ -60,13 +61,22 @@ final class FilmController extends Controller
         ]);
     }
 
-    public function destroy(Film $film, RemoveFilm $remove): RedirectResponse
+    public function destroy(Film $film, RemoveFilm $remove, Undos $undos): RedirectResponse
     {
         $recording = $film->recording()->firstOrFail();
         try {
-            $remove($film, $this->user());
+            $was = $remove($film, $this->user());
         } catch (ActionException $e) {
             return redirect()->route('bench', $recording)->with('refused', $e->getMessage());
+        }
+
+        if ($film->isReady()) {
+            $undos->offer($this->user(), 'film', [
+                'subject' => "recording $recording->public_id",
+                'recording' => $recording->id,
+                'folder' => $film->public_id,
+                'parts' => [$was],
+            ]);
         }
 
         return redirect()

@@ -14,6 +14,7 @@ use App\Models\Sitting;
 use App\Models\SittingCase;
 use App\Models\User;
 use App\Sight\Onlookers;
+use App\Sight\OwnSwing;
 use App\Words\Term;
 use App\Works\Works;
 use Core\Number\Written;
@@ -134,6 +135,7 @@ final readonly class RoundPage
                 ->where('seats.sitting_id', $round->id))
             ->where('sitting_cases.sitting_id', $round->id)
             ->where('readings.stage', Stage::Blind)
+            ->tap(OwnSwing::leaveOut(...))
             ->groupBy('users.id', 'users.name')
             ->orderBy('users.name');
     }
@@ -175,6 +177,7 @@ final readonly class RoundPage
             ->whereIn('sitting_case_id', $seen->modelKeys())
             ->with('user')
             ->orderByDesc('readings.handed_in_at')
+            ->orderBy('readings.id')
             ->limit(40)
             ->get()
             ->map(static fn (Reading $r): array => [

@@ -6,6 +6,7 @@ namespace App\Sittings\Pages;
 
 use App\Models\Casts\Cell;
 use App\Models\Sitting;
+use App\Sight\OwnSwing;
 use Core\Sight\SittingState;
 use Illuminate\Pagination\LengthAwarePaginator;
 use Illuminate\Support\Facades\DB;
@@ -50,6 +51,7 @@ final class RoundsPage
         $rows = DB::table('sitting_cases')
             ->join('readings', 'readings.sitting_case_id', '=', 'sitting_cases.id')
             ->whereIn('sitting_cases.sitting_id', $rounds)
+            ->tap(OwnSwing::leaveOut(...))
             ->groupBy('sitting_cases.sitting_id')
             ->selectRaw('sitting_cases.sitting_id, count(*) as readings, count(readings.handed_in_at) as done')
             ->get();

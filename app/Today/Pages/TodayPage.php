@@ -17,6 +17,7 @@ use App\Models\SittingCase;
 use App\Models\User;
 use App\Panel\UnsettledEntries;
 use App\Sight\Onlookers;
+use App\Sight\OwnSwing;
 use Core\Number\Written;
 use Core\Reading\Stage;
 use Core\Sight\SittingKind;
@@ -53,6 +54,7 @@ final class TodayPage
                 ->on('seats.sitting_id', 'sittings.id'))
             // Nobody waits for who is left out.
             ->whereNull('seats.left_out_at')
+            ->tap(OwnSwing::leaveOut(...))
             ->where('sittings.state', 'open')->where('readings.stage', Stage::Blind)
             ->groupBy('sittings.id', 'users.id', 'users.name')
             ->orderBy('users.name')

@@ -56,6 +56,15 @@
             placeholder="{{ __('academy.groups.name') }}">
         <button class="act second">{{ __('academy.groups.add') }}</button>
     </form>
+    <h2>{{ __('academy.house.title') }}</h2>
+    @if($academy->moved_in)
+        <p class="words">{{ __('academy.house.came') }}</p>
+    @endif
+    <p class="words">{{ __('academy.house.says') }}</p>
+    <pre class="command">php artisan archive:export house.zip --whole</pre>
+    <p class="words">{{ __('academy.house.then') }}</p>
+    <pre class="command">bin/start --empty
+php artisan archive:import house.zip</pre>
     @if($academy->is_sample)
         <h2>{{ __('academy.sample.title') }}</h2>
         <p class="words">{{ __('academy.sample.says', ['name' => $academy->name]) }}</p>

@@ -13,5 +13,7 @@
             <x-new-password />
             <button class="act">{{ __('academy.begin.act') }}</button>
         </form>
+        <p class="small quiet below">{{ __('academy.begin.house') }}</p>
+        <pre class="command">php artisan archive:import house.zip</pre>
     </div>
 </x-layout>

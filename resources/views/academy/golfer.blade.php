@@ -1,7 +1,8 @@
 <x-layout :title="$golfer->pseudonym">
     <p class="small"><a href="{{ route('golfers') }}">{{ __('golfers.page') }}</a></p>
     <h1>{{ $golfer->pseudonym }}</h1>
-    <p class="quiet about">{{ $about }}</p>
+    <p class="quiet about">{{ $about }} ·
+        <a href="{{ route('golfers.held', $golfer) }}">{{ __('golfers.held.link') }}</a></p>
     @if($person)
         <p>{{ __('golfers.is-person', ['name' => $person]) }}</p>
     @endif
@@ -121,21 +122,7 @@
             </details>
         </section>
     </div>
-    <h2>{{ __('lessons.sessions') }}</h2>
-    @if($lessons)
-        <ul class="timeline">
-            @foreach($lessons as $l)
-                <li>
-                    <a href="{{ $l['url'] }}">{{ $l['day'] }}</a> {{ $l['says'] }}
-                    @if($l['waits'])
-                        <b>{{ __('lessons.waits') }}</b>
-                    @endif
-                </li>
-            @endforeach
-        </ul>
-    @else
-        <p class="words">{{ __('lessons.none') }}</p>
-    @endif
+    <h2>{{ __('golfers.line.title') }}</h2>
     <details class="group">
         <summary>{{ __('lessons.begin') }}</summary>
         <form method="post" action="{{ route('lessons.store', $golfer) }}" class="person-form">
@@ -144,15 +131,37 @@
             <button class="act">{{ __('lessons.begin-act') }}</button>
         </form>
     </details>
-    <h2>{{ __('golfers.swings') }}</h2>
-    @if($swings)
-        <ul class="in-columns">
-            @foreach($swings as $s)
-                <li><a href="{{ $s['url'] }}">{{ $s['name'] }}</a> <span class="quiet small">{{ $s['day'] }}</span></li>
+    @if($line)
+        <ol class="days">
+            @foreach($line as $d)
+                <li>
+                    <span class="day quiet">{{ $d['day'] }}</span>
+                    <ul>
+                        @foreach($d['items'] as $i)
+                            <li class="of-{{ $i['kind'] }}">
+                                @if($i['url'])
+                                    <a href="{{ $i['url'] }}">{{ __('golfers.line.session') }}</a>
+                                @endif
+                                {{ $i['says'] }}
+                                @if($i['waits'])
+                                    <b>{{ __('lessons.waits') }}</b>
+                                @endif
+                                @if($i['swings'])
+                                    <ul class="swings-of">
+                                        @foreach($i['swings'] as $w)
+                                            <li><a href="{{ $w['url'] }}">{{ $w['name'] }}</a>
+                                                <span class="quiet small">{{ $w['about'] }}</span></li>
+                                        @endforeach
+                                    </ul>
+                                @endif
+                            </li>
+                        @endforeach
+                    </ul>
+                </li>
             @endforeach
-        </ul>
+        </ol>
     @else
-        <p class="words">{{ __('golfers.no-swings') }}</p>
+        <p class="words">{{ __('golfers.line.none') }}</p>
     @endif
     <h2>{{ __('golfers.facts') }}</h2>
     <form method="post" action="{{ route('golfers.update', $golfer) }}" class="person-form">

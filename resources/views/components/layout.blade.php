@@ -31,6 +31,9 @@
             <div class="who">
                 <x-search-box />
                 <button class="plain" type="button" data-theme-switch aria-label="{{ __('places.theme') }}">◐</button>
+                @if($news)
+                    <a class="news small" href="{{ route('notices') }}">{{ trans_choice('told.new', $news) }}</a>
+                @endif
                 <a class="quiet small" href="{{ route('account') }}">{{ $name }}</a>
                 <form method="post" action="{{ route('logout') }}">
                     @csrf

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Notices;
+
+use App\Models\Enums\NoticeKind;
+use App\Models\Notice;
+
+/** A notice in words, and where it leads. */
+final class Worded
+{
+    public static function says(Notice $notice): string
+    {
+        $gone = (string) __('told.gone');
+
+        return (string) __("told.says.{$notice->kind->value}", [
+            'sitting' => $notice->sitting->name ?? $gone,
+            'person' => $notice->person->name ?? $gone,
+            'golfer' => $notice->golfer?->erased_at === null ? $notice->golfer->pseudonym ?? $gone : $gone,
+        ]);
+    }
+
+    public static function url(Notice $notice): ?string
+    {
+        return match ($notice->kind) {
+            NoticeKind::Opened, NoticeKind::Reopened => route('today'),
+            NoticeKind::Published => $notice->sitting === null || $notice->sitting->isPanel()
+                ? route('today')
+                : route('agreement', $notice->sitting),
+            NoticeKind::AllIn => $notice->sitting === null ? null : route('rounds.show', $notice->sitting),
+            NoticeKind::Came => $notice->person === null ? null : route('people.show', $notice->person),
+            NoticeKind::Consents => $notice->golfer === null ? null : route('golfers.show', $notice->golfer),
+        };
+    }
+}
