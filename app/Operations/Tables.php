@@ -7,7 +7,8 @@ namespace App\Operations;
 /**
  * Every table's place: what of it is kept from who still reads blind, what becomes of it when a golfer is erased, and
  * whether an archive of the whole academy carries it. A backup is the whole database and holds them all; those of a
- * moment only are left out of it, and links and letters that let somebody in do not move to another machine. A test fails for a table that is not here.
+ * moment only are left out of it, and links and letters that let somebody in do not move to another machine. A
+ * test fails for a table that is not here.
  */
 final readonly class Tables
 {

@@ -57,7 +57,9 @@ use App\Shelf\Actions\RemoveFilm;
 use App\Shelf\Actions\RestartConversions;
 use App\Shelf\Events\FilmArrived;
 use App\Shelf\Events\FilmMatched;
+use App\Shelf\Events\FilmRemoved;
 use App\Shelf\Jobs\FilmConversion;
+use App\Shelf\Jobs\ForgetFilm;
 use App\Shelf\Jobs\StillsOfFilm;
 use App\Shelf\Policies\FilmPolicy;
 use App\Shelf\Policies\PendingImportPolicy;
@@ -70,8 +72,8 @@ use App\Sittings\Events\RoundOpened;
 use App\Sittings\Policies\ReadingPolicy;
 use App\Sittings\Policies\SittingPolicy;
 use App\Time\Clock;
+use App\Undo\Actions\PutRowsBack;
 use App\Undo\Policies\UndoPolicy;
-use App\Undo\Rows;
 use App\Undo\Undos;
 use App\Words\Wording;
 use App\Works\Doers;
@@ -149,7 +151,7 @@ final class AppServiceProvider extends ServiceProvider
             'ruling' => static fn (array $payload, User $by) => $app->make(RuleOnEntry::class)->back($payload, $by),
             'consents' => static fn (array $payload, User $by) => $app->make(RecordConsent::class)->back($payload, $by),
             'facts' => static fn (array $payload, User $by) => $app->make(ChangeFacts::class)->back($payload, $by),
-            'rows' => Rows::putBack(...),
+            'rows' => static fn (array $payload, User $by) => $app->make(PutRowsBack::class)($payload, $by),
             'limit' => static fn (array $payload, User $by) => $app->make(KeepLimit::class)->back($payload, $by),
             'film' => static fn (array $payload, User $by) => $app->make(RemoveFilm::class)->back($payload, $by),
         ]));
@@ -242,8 +244,13 @@ final class AppServiceProvider extends ServiceProvider
             static fn (FilmArrived $arrived) => FilmConversion::dispatch($arrived->film)->afterCommit(),
         );
         Event::listen(static fn (FilmMatched $matched) => StillsOfFilm::dispatch($matched->film)->afterCommit());
+        Event::listen(static fn (FilmRemoved $removed) => ForgetFilm::dispatch($removed->film->public_id)
+            ->delay(now()->addSeconds(ForgetFilm::AFTER_S))
+            ->afterCommit());
         // Files go when the row is gone for good.
-        Film::deleted(static fn (Film $film) => DB::afterCommit(static fn () => app(FilmFiles::class)->forget($film->public_id)));
+        Film::deleted(static fn (Film $film) => DB::afterCommit(
+            static fn () => app(FilmFiles::class)->forget($film->public_id),
+        ));
         foreach (self::POLICIES as $model => $policy) {
             Gate::policy($model, $policy);
         }

@@ -76,6 +76,26 @@ need_env() {
   [ -n "$(env_get DB_PASSWORD)" ] || env_set DB_PASSWORD "$(head -c 18 /dev/urandom | base64 | tr -d '+/=')"
 }
 
+# The invented academy beside the one of this folder: its own database, files, log-in and process.
+beside() {
+  [ -f .env ] || need_env
+  RUN="$ROOT/storage/run/sample"
+  export DB_DATABASE="$(env_get DB_DATABASE)_sample" SESSION_COOKIE=verified-consensus-sample
+  local kind
+  for kind in FILMS IMPORTS PAPERS EXPORTS; do
+    export "${kind}_ROOT=$ROOT/storage/app/sample/$([ $kind = FILMS ] && echo films || true)"
+  done
+}
+# Whether the academy of this folder, or the sample beside it, is still served: both stand on one PostgreSQL.
+other_runs() {
+  local of p
+  for of in "$ROOT/storage/run" "$ROOT/storage/run/sample"; do
+    [ "$of" = "$RUN" ] && continue
+    p=$(cat "$of/web.pid" 2>/dev/null) && grep -qa 'bin/lib/router.php' "/proc/$p/cmdline" 2>/dev/null && return 0
+  done
+  return 1
+}
+
 # Pages are compiled anew: one that was compiled before says nothing of parts that changed since.
 fresh_views() { find storage/framework/views -name '*.php' -delete 2>/dev/null || true; }
 

@@ -23,8 +23,8 @@ return new class extends Migration
             $table->timestampTz('mailed_at')->nullable();
             $table->unique(['user_id', 'kind', 'subject']);
         });
-        DB::statement("alter table notices add constraint notices_kind check (kind in ('opened', 'published', 'reopened', "
-            ."'all-in', 'came', 'consents'))");
+        DB::statement("alter table notices add constraint notices_kind check (kind in ('opened', 'published', "
+            ."'reopened', 'all-in', 'came', 'consents'))");
         DB::statement('create index notices_unseen on notices (user_id) where seen_at is null');
         Schema::table('users', function (Blueprint $table): void {
             $table->jsonb('notice_ways')->nullable();

@@ -84,10 +84,10 @@ return [
         'did' => 'the ball: :flight',
         'notes' => 'Notes',
         'none' => 'none',
-        'read' => 'What the staff said of these swings in training is held by number and counted; it teaches the staff and '
-            .'judges nobody who is filmed.',
-        'hidden' => 'Swings that whoever prints this is still to read without knowing whose they are do not stand here; '
-            .'another head coach prints them.',
+        'read' => 'What the staff said of these swings in training is held by number and counted; it teaches the staff '
+            .'and judges nobody who is filmed.',
+        'hidden' => 'Swings that whoever prints this is still to read without knowing whose they are do not stand '
+            .'here; another head coach prints them.',
         'rights' => 'You may ask to see, correct or take back any of this at any time. What is taken back is used no '
             .'more from that moment; on request it is erased, with a receipt. What the law where you live grants you '
             .'beyond this holds.',

@@ -79,7 +79,8 @@ return [
             .'bin/start --empty on a fresh machine. Nothing was changed.',
         'tables' => 'The archive’s tables are not those of this program. Nothing was changed.',
         'no-row' => 'Line :line of tables/:table.ndjson is no row of that table. Nothing was changed.',
-        'no-place' => 'The archive has a file for “:name”, where no file of an academy belongs. Nothing was changed.',
+        'no-place' => 'The archive has a file for “:name”, where no file of an academy belongs. Nothing '
+            .'was changed.',
         'spoilt' => ':name is missing in the archive, or is not as it was written. The academy was not taken in.',
     ],
     'operations' => [

@@ -4,6 +4,7 @@
 return [
     'page' => 'Notices',
     'new' => '{1} One notice|[2,*] :count notices',
+    'word' => '{1} notice|[2,*] notices',
     'none' => 'Nothing has happened that you asked to be told of.',
     'says' => [
         'opened' => '“:sitting” is open: there are cases to read.',

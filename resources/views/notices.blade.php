@@ -18,7 +18,7 @@
     @endif
     <h2>{{ __('told.ways.title') }}</h2>
     <p class="small quiet">{{ __('told.ways.says') }}</p>
-    <form method="post" action="{{ route('notices.update') }}" class="ways">
+    <form method="post" action="{{ route('notices.update') }}" class="told-ways">
         @csrf
         @method('put')
         @foreach($kinds as $k)

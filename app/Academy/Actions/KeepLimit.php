@@ -69,7 +69,10 @@ final readonly class KeepLimit
     public function back(array $payload, User $by): void
     {
         DB::transaction(function () use ($payload, $by): void {
-            $limit = GolferLimit::query()->whereNotNull('ended_on')->lockForUpdate()->find(Cell::int($payload['limit'] ?? 0))
+            $limit = GolferLimit::query()
+                ->whereNotNull('ended_on')
+                ->lockForUpdate()
+                ->find(Cell::int($payload['limit'] ?? 0))
                 ?? throw ActionException::because('refusals.undo.changed', [], ActionException::CONFLICT);
             $limit->update(['ended_on' => $payload['ended_on'] ?? null]);
             event(new GolferChanged(

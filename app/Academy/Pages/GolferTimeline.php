@@ -18,8 +18,8 @@ use Carbon\CarbonInterface;
 use Illuminate\Support\Collection;
 
 /**
- * Everything of a golfer on one line, day by day, the last first: sessions with their swings, swings of no session, what
- * was agreed to and taken back, what the body is to be spared. Swings that somebody may not see now are not on it.
+ * Everything of a golfer on one line, day by day, the last first: sessions with their swings, swings of no session,
+ * what was agreed to and taken back, what the body is to be spared. Swings that somebody may not see now are not on it.
  *
  * @phpstan-type Swing array{url: string, name: string, about: string}
  * @phpstan-type Item array{kind: string, url: ?string, says: string, waits: bool, swings: list<Swing>}

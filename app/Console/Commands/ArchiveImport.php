@@ -21,7 +21,8 @@ final class ArchiveImport extends Command
     protected $signature = 'archive:import {file : zip made by archive:export}
         {--passphrase-file= : of a whole academy, a file with the passphrase in its first line; else it is asked for}';
 
-    protected $description = 'Take in an archive of a library, or of a whole academy where nobody is yet; started again after a kill, it goes on where it stopped';
+    protected $description = 'Take in an archive of a library, or of a whole academy where nobody is yet; '
+        .'started again after a kill, it goes on where it stopped';
 
     public function handle(ImportLibrary $import, MoveIn $move): int
     {
@@ -60,10 +61,11 @@ final class ArchiveImport extends Command
     {
         $bar = $this->output->createProgressBar();
         try {
-            $out = $move($this->text('file'), $this->passphrase(), static function (int $done, int $of) use ($bar): void {
+            $told = static function (int $done, int $of) use ($bar): void {
                 $bar->setMaxSteps($of);
                 $bar->setProgress($done);
-            });
+            };
+            $out = $move($this->text('file'), $this->passphrase(), $told);
         } catch (ActionException|CoreException $e) {
             $this->output->getErrorStyle()->writeln(Refusal::sentenceOf($e));
 

@@ -54,7 +54,7 @@ final class Layout extends Component
 
         return view('components.layout', [
             'name' => $user?->name,
-            'news' => $user?->notices()->whereNull('seen_at')->count() ?? 0,
+            'news' => self::news($user),
             'places' => $places,
             'within' => $within[0] ?? null,
             'styles' => self::STYLES,
@@ -72,5 +72,15 @@ final class Layout extends Component
         }
 
         return $user instanceof User ? $user : null;
+    }
+
+    /** What was not seen yet; none to tell of where the database itself is ill. */
+    private static function news(?User $user): int
+    {
+        try {
+            return $user?->notices()->whereNull('seen_at')->count() ?? 0;
+        } catch (\Throwable) {
+            return 0;
+        }
     }
 }

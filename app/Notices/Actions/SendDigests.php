@@ -49,7 +49,9 @@ final readonly class SendDigests
             ->pluck('id');
         $sent = 0;
         foreach ($people as $id) {
-            $sent += DB::transaction(fn (): int => $this->send(User::query()->lockForUpdate()->findOrFail(Cell::int($id))));
+            $sent += DB::transaction(fn (): int => $this->send(
+                User::query()->lockForUpdate()->findOrFail(Cell::int($id)),
+            ));
         }
 
         return $sent;
@@ -83,7 +85,9 @@ final readonly class SendDigests
         $user->forceFill(['digest_on' => Academy::today()])->save();
         Notice::query()->whereKey($notices->modelKeys())->update(['mailed_at' => now()]);
         $this->letters->send('digest', $user->email, $user, [
-            'lines' => $notices->reverse()->map(static fn (Notice $n): string => '– '.Worded::says($n))->implode("\n"),
+            'lines' => $notices->reverse()
+                ->map(static fn (Notice $n): string => '– '.Worded::says($n))
+                ->implode("\n"),
             'url' => route('today'),
             'ways' => route('notices'),
         ]);

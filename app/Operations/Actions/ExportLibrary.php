@@ -26,8 +26,8 @@ use Core\Version;
 use ZipArchive;
 
 /**
- * Writes the library – golfers, consents, recordings with everything recorded of them, their facts, flights and films –
- * as one zip: a CSV a table with its schema in datapackage.json, one bundle a recording, the films as they came. It
+ * Writes the library – golfers, consents, recordings with everything recorded of them, facts, flights and films – as
+ * one zip: a CSV a table with its schema in datapackage.json, one bundle a recording, the films as they came. It
  * leaves the academy: only golfers who agreed to that use are in it.
  */
 final readonly class ExportLibrary
@@ -121,7 +121,9 @@ final readonly class ExportLibrary
             ->orderBy('id')
             ->pluck('id');
         foreach ($ids as $n => $id) {
-            $r = Recording::query()->with(['golfer', 'channels', 'views', 'stations', 'films'])->findOrFail(Cell::int($id));
+            $r = Recording::query()
+                ->with(['golfer', 'channels', 'views', 'stations', 'films'])
+                ->findOrFail(Cell::int($id));
             $name = "recordings/{$r->public_id}.json";
             try {
                 $bundle = self::bundle($r);

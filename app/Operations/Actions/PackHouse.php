@@ -18,7 +18,7 @@ use Illuminate\Support\Str;
 use ZipArchive;
 
 /**
- * Writes the whole academy – people, golfers, films, readings, keys, figures, the record – into one zip, every entry
+ * Writes the whole academy – people, golfers, films, readings, keys, figures, the record – into one zip, each entry
  * under a passphrase (AES-256 as any common unzipper reads it), for another machine to take in whole.
  */
 final readonly class PackHouse
@@ -48,7 +48,10 @@ final readonly class PackHouse
         $new = "$path.new";
         $zip = new ZipArchive;
         try {
-            if (! is_writable(dirname($path)) || $zip->open($new, ZipArchive::CREATE | ZipArchive::OVERWRITE) !== true) {
+            if (
+                ! is_writable(dirname($path)) ||
+                $zip->open($new, ZipArchive::CREATE | ZipArchive::OVERWRITE) !== true
+            ) {
                 throw ActionException::because('refusals.operations.cannot-written', ['path' => $path]);
             }
             $zip->setPassword($passphrase);

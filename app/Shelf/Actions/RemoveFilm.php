@@ -12,7 +12,7 @@ use App\Models\Recording;
 use App\Models\Sitting;
 use App\Models\User;
 use App\Shelf\Events\FilmRemoved;
-use App\Shelf\Jobs\ForgetFilm;
+use App\Undo\Actions\PutRowsBack;
 use App\Undo\Rows;
 use Core\Sight\SittingState;
 use Illuminate\Support\Facades\DB;
@@ -20,10 +20,7 @@ use Illuminate\Support\Facades\DB;
 /** Takes a film away with its file, unless readings of a round show it. */
 final readonly class RemoveFilm
 {
-    /** Its files go when nobody can put it back any more, s. */
-    private const KEPT_S = 75;
-
-    public function __construct(private FilmFiles $files)
+    public function __construct(private FilmFiles $files, private PutRowsBack $putBack)
     {
     }
 
@@ -44,7 +41,6 @@ final readonly class RemoveFilm
             // Not the model's own deletion, by which the files would go at once.
             Film::query()->whereKey($film->id)->delete();
             event(new FilmRemoved($film, $recording, $by));
-            ForgetFilm::dispatch($film->public_id)->delay(now()->addSeconds(self::KEPT_S))->afterCommit();
 
             return $was;
         });
@@ -60,12 +56,15 @@ final readonly class RemoveFilm
     public function back(array $payload, User $by): void
     {
         DB::transaction(function () use ($payload, $by): void {
-            $recording = Recording::query()->whereNull('erased_at')->lockForUpdate()->find(Cell::int($payload['recording'] ?? 0));
+            $recording = Recording::query()
+                ->whereNull('erased_at')
+                ->lockForUpdate()
+                ->find(Cell::int($payload['recording'] ?? 0));
             $folder = is_string($payload['folder'] ?? null) ? $payload['folder'] : '';
             if ($recording === null || ! $this->files->keeps($folder)) {
                 throw ActionException::because('refusals.undo.changed', [], ActionException::CONFLICT);
             }
-            Rows::putBack($payload, $by);
+            ($this->putBack)($payload, $by);
         });
     }
 

@@ -14,6 +14,9 @@ final class ForgetFilm implements ShouldQueue
 {
     use Queueable;
 
+    /** When nobody can put it back any more, s. */
+    public const AFTER_S = 75;
+
     /** @param  string  $film  its public name */
     public function __construct(private readonly string $film)
     {

@@ -4,6 +4,7 @@
     @if($user->golfer_id)
         <p class="below"><a href="{{ route('own') }}">{{ __('own.page') }}</a></p>
     @endif
+    <p class="below"><a href="{{ route('notices') }}">{{ __('told.page') }}</a></p>
     <div class="account">
         <section>
             <h2>{{ __('account.name.title') }}</h2>

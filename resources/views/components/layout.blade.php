@@ -32,7 +32,9 @@
                 <x-search-box />
                 <button class="plain" type="button" data-theme-switch aria-label="{{ __('places.theme') }}">◐</button>
                 @if($news)
-                    <a class="news small" href="{{ route('notices') }}">{{ trans_choice('told.new', $news) }}</a>
+                    <a class="news small" href="{{ route('notices') }}"
+                        aria-label="{{ trans_choice('told.new', $news) }}">{{ $news }}<span
+                            class="word">&nbsp;{{ trans_choice('told.word', $news) }}</span></a>
                 @endif
                 <a class="quiet small" href="{{ route('account') }}">{{ $name }}</a>
                 <form method="post" action="{{ route('logout') }}">

@@ -269,7 +269,8 @@ it('carries facts, flights and films there and back, and refuses a film that is 
     $film = $r->films()->firstOrFail();
     $bytes = '....ftypisom'.random_bytes(400);
     $film->update(['container' => 'mov', 'checksum' => hash('sha256', $bytes), 'bytes' => strlen($bytes),
-        'received' => strlen($bytes), 'offset_s' => 0.125, 'slowed' => 4, 'camera_height_cm' => 90.0, 'clock_by' => 'stations']);
+        'received' => strlen($bytes), 'offset_s' => 0.125, 'slowed' => 4, 'camera_height_cm' => 90.0,
+        'clock_by' => 'stations']);
     $r->films()->whereKeyNot($film->id)->delete();
     Storage::disk('films')->put($film->path('original.mp4'), $bytes);
     $file = archived();

@@ -217,7 +217,8 @@ it('refuses a place where somebody lives, another passphrase, a short one, and w
         ...array_map(fn (string $name) => $tampered('house.json', $list(fn (array $h): array => [
             ...$h,
             'files' => [[...$h['files'][0], 'name' => $name]],
-        ])), ['films/../../x.php', 'films//etc/passwd', 'local/x/y', 'papers/films/x', 'imports/exports/x', 'films/a/.x']),
+        ])), ['films/../../x.php', 'films//etc/passwd', 'local/x/y', 'papers/films/x', 'imports/exports/x',
+            'films/a/.x']),
     ];
     foreach ($spoilt as $n => $copy) {
         expect(movedIn($copy))->toBe(1, "spoilt $n")
