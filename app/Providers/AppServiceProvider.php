@@ -44,7 +44,7 @@ use App\Models\Undo;
 use App\Models\User;
 use App\Models\Work;
 use App\Notices\Actions\SendDigests;
-use App\Notices\OnEvents;
+use App\Notices\Actions\TellPeople;
 use App\Operations\Policies\AuditEntryPolicy;
 use App\Panel\Actions\BuildKey;
 use App\Panel\Actions\RuleOnEntry;
@@ -235,11 +235,11 @@ final class AppServiceProvider extends ServiceProvider
         });
         Mail::extend('outbox', static fn (): OutboxTransport => new OutboxTransport());
         Event::listen(Audited::class, WriteRecord::class);
-        Event::listen(RoundOpened::class, [OnEvents::class, 'opened']);
-        Event::listen(RoundPublished::class, [OnEvents::class, 'published']);
-        Event::listen(ReadingReopened::class, [OnEvents::class, 'reopened']);
-        Event::listen(ReadingHandedIn::class, [OnEvents::class, 'handedIn']);
-        Event::listen(PersonChanged::class, [OnEvents::class, 'person']);
+        Event::listen(RoundOpened::class, [TellPeople::class, 'opened']);
+        Event::listen(RoundPublished::class, [TellPeople::class, 'published']);
+        Event::listen(ReadingReopened::class, [TellPeople::class, 'reopened']);
+        Event::listen(ReadingHandedIn::class, [TellPeople::class, 'handedIn']);
+        Event::listen(PersonChanged::class, [TellPeople::class, 'person']);
         Event::listen(
             static fn (FilmArrived $arrived) => FilmConversion::dispatch($arrived->film)->afterCommit(),
         );

@@ -2,13 +2,14 @@
 
 declare(strict_types=1);
 
-namespace App\Notices;
+namespace App\Notices\Actions;
 
 use App\Academy\Events\PersonChanged;
 use App\Agreement\Events\RoundPublished;
 use App\Models\Enums\NoticeKind;
 use App\Models\Sitting;
 use App\Models\User;
+use App\Notices\Tell;
 use App\Sight\OwnSwing;
 use App\Sittings\Events\ReadingHandedIn;
 use App\Sittings\Events\ReadingReopened;
@@ -18,7 +19,7 @@ use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Facades\DB;
 
 /** Who is told of what, as it happens: of sittings as a whole only, never of a case or of what somebody said. */
-final readonly class OnEvents
+final readonly class TellPeople
 {
     public function __construct(private Tell $tell)
     {
