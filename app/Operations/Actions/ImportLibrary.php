@@ -11,7 +11,6 @@ use App\Models\Consent;
 use App\Models\Golfer;
 use App\Models\Recording;
 use App\Models\StationMark;
-use App\Operations\ArchivedFilms;
 use App\Shelf\Actions\StoreRecording;
 use Carbon\CarbonImmutable;
 use Core\CoreException;
@@ -33,7 +32,7 @@ final readonly class ImportLibrary
 {
     private const LARGEST_ENTRY = 64 * 1024 * 1024;
 
-    public function __construct(private StoreRecording $store, private ArchivedFilms $films)
+    public function __construct(private StoreRecording $store, private TakeArchivedFilm $film)
     {
     }
 
@@ -212,7 +211,7 @@ final readonly class ImportLibrary
                 false,
             );
             foreach ($films as $film) {
-                $this->films->take($recording, $zip, $film);
+                ($this->film)($recording, $zip, $film);
             }
             foreach ($stations as $s) {
                 if (Station::tryFrom($s['code']) !== null && is_numeric($s['t_s']) && is_numeric($s['uncertainty_s'])) {

@@ -10,8 +10,6 @@ use App\Audit\Entry;
 /** An archive of the whole academy was made: it holds what is erased here later. */
 final readonly class HousePacked implements Audited
 {
-    public const ACTION = 'house-packed';
-
     /** @param  array{rows: int, files: int, bytes: int}  $held */
     public function __construct(public string $id, public array $held)
     {
@@ -19,6 +17,6 @@ final readonly class HousePacked implements Audited
 
     public function entry(): Entry
     {
-        return new Entry(null, self::ACTION, 'academy', ['archive' => $this->id, 'bytes' => $this->held['bytes']]);
+        return new Entry(null, 'house-packed', 'academy', ['archive' => $this->id, 'bytes' => $this->held['bytes']]);
     }
 }

@@ -9,7 +9,6 @@ use App\Models\AuditEntry;
 use App\Models\Erasure;
 use App\Models\Film;
 use App\Models\Recording;
-use App\Operations\Events\HousePacked;
 use App\Operations\Retention;
 
 /** What would go by the academy's rules, what has gone, and the receipt of each. */
@@ -70,7 +69,7 @@ final readonly class ErasurePage
     private function houses(Erasure $erasure): string
     {
         return AuditEntry::query()
-            ->where('action', HousePacked::ACTION)
+            ->where('action', 'house-packed')
             ->where('created_at', '<=', $erasure->created_at)
             ->orderBy('id')
             ->get()

@@ -2,13 +2,12 @@
 
 declare(strict_types=1);
 
-namespace App\Operations;
+namespace App\Operations\Actions;
 
 use App\Exceptions\ActionException;
 use App\Film\FilmFiles;
 use App\Models\Film;
 use App\Models\Recording;
-use App\Operations\Actions\ImportLibrary;
 use App\Shelf\Actions\ReceiveFilm;
 use App\Shelf\Events\FilmArrived;
 use Core\Film\Container;
@@ -18,7 +17,7 @@ use Illuminate\Support\Facades\DB;
 use ZipArchive;
 
 /** Films that come in a library's archive: each is held against its sum, and made ready by the queue like any other. */
-final readonly class ArchivedFilms
+final readonly class TakeArchivedFilm
 {
     public function __construct(private FilmFiles $files)
     {
@@ -31,7 +30,7 @@ final readonly class ArchivedFilms
      *
      * @throws ActionException where it is none, or not the one that was packed
      */
-    public function take(Recording $recording, ZipArchive $zip, array $row): void
+    public function __invoke(Recording $recording, ZipArchive $zip, array $row): void
     {
         $view = View::tryFrom($row['view']);
         $stat = $zip->statName($row['file']);
