@@ -8,7 +8,7 @@ use App\Models\Golfer;
 use App\Models\Recording;
 use App\Models\Sitting;
 use App\Models\User;
-use App\Operations\House\HouseTable;
+use App\Operations\HouseTable;
 use App\Operations\Tables;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\Crypt;

@@ -2,11 +2,10 @@
 
 declare(strict_types=1);
 
-namespace App\Operations\House;
+namespace App\Operations;
 
 use App\Exceptions\ActionException;
 use App\Models\Casts\Cell;
-use App\Operations\Tables;
 use Illuminate\Support\Facades\Crypt;
 use Illuminate\Support\Facades\DB;
 

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Operations\House;
+namespace App\Operations;
 
 use App\Exceptions\ActionException;
 use App\Models\Casts\Cell;
