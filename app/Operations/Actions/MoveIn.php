@@ -11,6 +11,7 @@ use App\Operations\Events\MovedIn;
 use App\Operations\HouseFiles;
 use App\Operations\HouseTable;
 use App\Operations\Tables;
+use App\Shelf\Events\FilmArrived;
 use Core\CoreException;
 use Core\Format\Json\JsonObject;
 use Illuminate\Support\Facades\Cache;
@@ -197,6 +198,9 @@ final readonly class MoveIn
         $bind('not deferrable');
         // A film that was on its way comes anew from where it is.
         DB::table('films')->where('state', 'arriving')->update(['received' => 0]);
+        foreach (DB::table('films')->where('state', 'waiting')->orderBy('id')->pluck('id') as $film) {
+            DB::afterCommit(static fn () => event(new FilmArrived(Cell::int($film))));
+        }
         Academy::query()->whereKey(Academy::ID)->update(['moved_in' => $id]);
         event(new MovedIn($id, $about->text('made_at')));
 

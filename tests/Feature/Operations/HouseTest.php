@@ -13,6 +13,7 @@ use App\Operations\Tables;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\Crypt;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\Storage;
 
 beforeEach(fn () => array_map(Storage::fake(...), ['films', 'imports', 'papers', 'exports']));
@@ -151,8 +152,10 @@ it('moves the whole academy to a fresh machine, equal to the byte, and a second 
     unlink($file);
 });
 
-it('goes on with its files where it was killed', function () {
+it('goes on with its files where it was killed, and with films that waited', function () {
     $film = furnished();
+    Queue::fake();
+    Film::query()->whereKey($film->id)->update(['state' => 'waiting']);
     $file = packed();
     freshMachine();
     expect(fn () => app(App\Operations\Actions\MoveIn::class)($file, PASSPHRASE, function (int $done): void {
@@ -165,6 +168,7 @@ it('goes on with its files where it was killed', function () {
     expect(movedIn($file))->toBe(0)
         ->and(Storage::disk('films')->lastModified($there[0]))->toBe(1_000_000_000)
         ->and(Storage::disk('films')->exists($film->path('poster.jpg')))->toBeTrue();
+    Queue::assertPushed(App\Shelf\Jobs\FilmConversion::class, 1);
     unlink($file);
 });
 
