@@ -82,6 +82,7 @@ Route::middleware('auth')->group(function (): void {
     Route::put('/keys', KeysController::class)->name('keys');
     Route::get('/notices', [NoticesController::class, 'index'])->name('notices');
     Route::put('/notices', [NoticesController::class, 'update'])->name('notices.update');
+    Route::post('/notices/seen', [NoticesController::class, 'seen'])->name('notices.seen');
     Route::get('/account', [AccountController::class, 'show'])->name('account');
     Route::put('/account', [AccountController::class, 'update'])->name('account.update');
     Route::put('/account/password', [AccountController::class, 'password'])

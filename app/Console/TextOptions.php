@@ -29,20 +29,28 @@ trait TextOptions
             : throw ConsoleException::because('not-whole', name: $name, text: $text);
     }
 
-    /** @param  non-empty-list<string>  $allowed */
+    /**
+     * @template T of string
+     *
+     * @param  non-empty-list<T>  $allowed
+     * @return T
+     */
     private function oneOf(string $name, array $allowed): string
     {
         $text = $this->text($name);
         $last = $allowed[count($allowed) - 1];
+        foreach ($allowed as $one) {
+            if ($one === $text) {
+                return $one;
+            }
+        }
 
-        return in_array($text, $allowed, true)
-            ? $text
-            : throw ConsoleException::because(
-                'not-among',
-                name: $name,
-                text: $text,
-                all: implode(', ', array_slice($allowed, 0, -1)),
-                last: $last,
-            );
+        throw ConsoleException::because(
+            'not-among',
+            name: $name,
+            text: $text,
+            all: implode(', ', array_slice($allowed, 0, -1)),
+            last: $last,
+        );
     }
 }

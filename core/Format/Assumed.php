@@ -15,5 +15,9 @@ enum Assumed: string implements RemarkCode
     case MassStanding = 'assumed.mass-standing';
     case FeetFromPoints = 'assumed.feet-from-points';
     case FeetFromPressure = 'assumed.feet-from-pressure';
+    /** labels: of events that stand in no order a swing has */
+    case EventsOutOfOrder = 'assumed.events-out-of-order';
+    /** mass, kg */
+    case MassStated = 'assumed.mass-stated';
     case FeetUnknown = 'assumed.feet-unknown';
 }

@@ -106,6 +106,7 @@ final class RecordingReader
                 $car->deviceName ?? $own->deviceName,
             ),
             $in->notes,
+            $in->swing,
         );
     }
 }

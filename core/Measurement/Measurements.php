@@ -88,7 +88,7 @@ final readonly class Measurements
             if ($finding->effect === QualityFinding::NULLED) {
                 return Measured::none($m->unit, $finding->remark);
             }
-            $m = $m->widened($finding->widening, $finding->remark);
+            $m = $m->widened($finding->widens($m->signals ?? $measure->signals()), $finding->remark);
         }
 
         return $m;

@@ -66,6 +66,33 @@ final readonly class StationTimes
         );
     }
 
+    /**
+     * With those of another source at stations that have none here, as far as the order of a swing allows.
+     *
+     * @throws CoreException
+     */
+    public function filledFrom(self $other): self
+    {
+        $times = $this->times;
+        foreach (Station::cases() as $station) {
+            $new = $other->times[$station->value] ?? null;
+            if ($new === null || isset($times[$station->value])) {
+                continue;
+            }
+            $fits = true;
+            foreach (Station::cases() as $i => $beside) {
+                $t = $times[$beside->value]->t ?? null;
+                $later = $i > array_search($station, Station::cases(), true);
+                $fits = $fits && ($t === null || ($later ? $t > $new->t : $t < $new->t));
+            }
+            if ($fits) {
+                $times[$station->value] = $new;
+            }
+        }
+
+        return self::fromTimes($times);
+    }
+
     public function get(Station $station): ?StationTime
     {
         return $this->times[$station->value] ?? null;

@@ -35,4 +35,25 @@ enum Flaw: string implements RemarkCode
     case MassDoesNotFit = 'flaw.mass-does-not-fit';
     /** rate_hz */
     case SlowRate = 'flaw.slow-rate';
+    /** x_percent, y_percent: net push at the stillest moment, %BW */
+    case PushAtRest = 'flaw.push-at-rest';
+    /** per_kg: net twist at the stillest moment, N·m/kg */
+    case TwistAtRest = 'flaw.twist-at-rest';
+    /** channel, percent: what a plate shows while its foot is off it, %BW */
+    case PushWithoutFoot = 'flaw.push-without-foot';
+    /** shift_mm: how far the centre of pressure goes for a whole shift of the share */
+    case CopInCentimetres = 'flaw.cop-in-centimetres';
+    /** x_mm, y_mm: where the pressure lies at rest, from the middle between the feet */
+    case OriginElsewhere = 'flaw.origin-elsewhere';
+    /** foot (lead or trail), percent: of the time that it carries weight */
+    case OutsideSole = 'flaw.outside-sole';
+    /** sum: of the two shares */
+    case SharesDoNotAddUp = 'flaw.shares-do-not-add-up';
+    case SharesAreParts = 'flaw.shares-are-parts';
+    /** hz, percent: of the weight, where it is a force */
+    case Hum = 'flaw.hum';
+    case HeelAndToePerhaps = 'flaw.heel-and-toe-perhaps';
+    case HeelAndToeExchanged = 'flaw.heel-and-toe-exchanged';
+    /** channel, at_s, step_mm */
+    case CopStays = 'flaw.cop-stays';
 }

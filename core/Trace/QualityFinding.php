@@ -29,6 +29,7 @@ final readonly class QualityFinding
      * @param  array{float, float}|null  $span  seconds; null: the whole recording
      * @param  float  $widening  what the uncertainty of a widened measure is multiplied by
      * @param  bool  $timingsOnly  whether only times and rates are touched, not levels
+     * @param  array<string, float>  $widenings  by signal, where one is touched otherwise than the rest
      */
     public function __construct(
         public string $kind,
@@ -39,7 +40,25 @@ final readonly class QualityFinding
         public ?array $span = null,
         public float $widening = 2.0,
         public bool $timingsOnly = false,
+        public array $widenings = [],
     ) {
+    }
+
+    /**
+     * What the uncertainty is multiplied by of a measure made from these signals.
+     *
+     * @param  list<Signal>  $signals
+     */
+    public function widens(array $signals): float
+    {
+        $of = [];
+        foreach ($signals as $signal) {
+            if (in_array($signal, $this->signals, true)) {
+                $of[] = $this->widenings[$signal->value] ?? $this->widening;
+            }
+        }
+
+        return $of === [] ? $this->widening : max($of);
     }
 
     /** Whether it touches what was made from a span of time. */

@@ -199,7 +199,7 @@ return [
     'format' => [
         'no-ball' => ':text is no number of a ball: a whole number from 1 to 500.',
         'ball-again' => 'Ball :ball stands there twice, or there are more than 500.',
-        'platform-type' => 'force platform :p is of type :type; types 2 and 4 are read',
+        'platform-type' => 'force platform :p is of type :type; types 1 to 4 are read',
         'platform-lacks' => 'force platform :p lacks corners, origin, channels or calibration',
         'platform-channel' => 'force platform :p names channel :n, which the file does not have',
         'platform-corners' => 'force platform :p has corners that make no rectangle',

@@ -4,6 +4,8 @@
 return [
     'page' => 'Notices',
     'new' => '{1} One notice|[2,*] :count notices',
+    'seen' => 'Seen',
+    'seen-now' => 'Seen.',
     'word' => '{1} notice|[2,*] notices',
     'none' => 'Nothing has happened that you asked to be told of.',
     'says' => [

@@ -13,6 +13,13 @@
                 </li>
             @endforeach
         </ul>
+        @if($upto)
+            <form method="post" action="{{ route('notices.seen') }}">
+                @csrf
+                <input type="hidden" name="upto" value="{{ $upto }}">
+                <button class="act second">{{ __('told.seen') }}</button>
+            </form>
+        @endif
     @else
         <p class="words">{{ __('told.none') }}</p>
     @endif

@@ -63,7 +63,7 @@ final readonly class GolferTimeline
                 'count' => $of->count(),
             ]), $of);
         }
-        foreach ($golfer->consents->groupBy(static fn (Consent $c): string => implode(' ', [
+        foreach ($golfer->consents->sortBy('id')->groupBy(static fn (Consent $c): string => implode(' ', [
             $c->given_on->toDateString(), $c->expires_on->toDateString(), $c->withdrawn_at?->toIso8601String(),
         ])) as $of) {
             foreach (self::agreed($of) as $day => $item) {

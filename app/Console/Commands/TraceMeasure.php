@@ -22,6 +22,7 @@ use Core\Format\SideCar;
 use Core\Measurement\Evidence;
 use Core\Measurement\Measure;
 use Core\Measurement\Measured;
+use Core\Motion\Station;
 use Core\Motion\StationFinder;
 use Core\Motion\StationTimes;
 use Core\Number\Written;
@@ -37,7 +38,8 @@ final class TraceMeasure extends Command
         'trace:measure {file : trace CSV, recording bundle or C3D} {--meta= : side-car JSON} {--device= : mat, plate '
             .'or dual-plate} {--lens='.
         StandardLenses::DEFAULT.
-        '} {--format=table : table, json or csv}';
+        '} {--format=table : table, json or csv} {--target=+x : for C3D, the laboratory axis that points to the '
+            .'target}';
 
     protected $description = 'Measure one recorded swing and judge every fault, from files; needs no database';
 
@@ -80,6 +82,7 @@ final class TraceMeasure extends Command
         if (! in_array($format, ['table', 'json', 'csv'], true)) {
             throw ConsoleException::because('format', format: $format);
         }
+        $target = $this->oneOf('target', ['+x', '-x', '+y', '-y']);
         $device = $this->given('device');
         if ($device !== null && DeviceClass::tryFrom($device) === null) {
             throw ConsoleException::because('device', device: $device);
@@ -98,13 +101,19 @@ final class TraceMeasure extends Command
                 $stream,
                 basename($file),
                 $car,
-                new ImportSettings($device === null ? null : DeviceClass::from($device), $car->hand),
+                new ImportSettings(
+                    $device === null ? null : DeviceClass::from($device),
+                    $car->hand,
+                    target: $target,
+                ),
             );
         } finally {
             fclose($stream);
         }
-        // Stations that are given are taken as they are; only where none is, they are proposed.
-        $found = $in->stations === null ? StationFinder::find($in->views, $in->trace) : null;
+        // Stations that are given are taken as they are; those that are not are proposed.
+        $given = $in->stations ?? StationTimes::fromTimes([]);
+        $found = count($given->all()) === count(Station::cases()) ? null : StationFinder::find($in->views, $in->trace);
+        $times = $found === null ? $given : $given->filledFrom($found->times);
         $codebook = CodebookDocument::standard()->under(
             $this->text('lens'),
             ClubGroup::ofClub($in->facts->club),
@@ -114,12 +123,12 @@ final class TraceMeasure extends Command
         return [
             new SwingReport(
                 new Evidence(
-                    $in->stations ?? ($found->times ?? StationTimes::fromTimes([])),
+                    $times,
                     $in->trace,
                     $in->views,
                     $in->trace->stance,
                 ),
-                $found->doubts ?? [],
+                array_diff_key($found->doubts ?? [], $given->all()),
             ),
             $codebook,
         ];

@@ -9,15 +9,24 @@ use App\Notices\Pages\NoticesPage;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 
-/** What a person is told; looking at it is having seen it. */
+/** What a person is told, and that they have seen it. */
 final class NoticesController extends Controller
 {
     public function index(NoticesPage $page): View
     {
-        $of = $page->of($this->user());
-        $this->user()->notices()->whereNull('seen_at')->update(['seen_at' => now()]);
+        return view('notices', $page->of($this->user()));
+    }
 
-        return view('notices', $of);
+    public function seen(SeenRequest $request): RedirectResponse
+    {
+        return $this->attempt(
+            fn () => $this->user()->notices()
+                ->whereNull('seen_at')
+                ->where('id', '<=', $request->integer('upto'))
+                ->update(['seen_at' => now()]),
+            (string) __('told.seen-now'),
+            'notices',
+        );
     }
 
     public function update(NoticeWaysRequest $request): RedirectResponse

@@ -30,6 +30,7 @@ final readonly class NoticesPage
                     'new' => $n->seen_at === null,
                 ])
                 ->all()),
+            'upto' => $user->notices()->whereNull('seen_at')->max('id'),
             'kinds' => array_map(static fn (NoticeKind $k): array => [
                 'kind' => $k->value,
                 'way' => $user->hears($k)->value,

@@ -120,9 +120,9 @@ final class C3dReader
         $labels = $this->labels('POINT', $points);
         $out = array_fill_keys($labels, [[], [], []]);
         $analog = $channels > 0 ? array_fill(1, $channels, []) : [];
-        [$gains, $offsets] = $this->analogScales($channels);
         $unsigned =
             strtoupper(trim((string) ($this->parameters['ANALOG']['FORMAT']['values'][0] ?? ''))) === 'UNSIGNED';
+        [$gains, $offsets] = $this->analogScales($channels, $unsigned);
         $perFrame = 4 * $points + $channels * $samples;
         $bytes = $perFrame * ($isFloat ? 4 : 2);
         for ($f = 0; $f < $frames; $f++) {
@@ -155,7 +155,15 @@ final class C3dReader
         $names = $channels > 0 ? array_combine(range(1, $channels), $this->labels('ANALOG', $channels)) : [];
 
         /** @var array<string, array{list<float>, list<float>, list<float>}> $out */
-        return new C3dFile($rate, $out, $rate * max(1, $samples), $analog, $names, $this->parameters);
+        return new C3dFile(
+            $rate,
+            $out,
+            $rate * max(1, $samples),
+            $analog,
+            $names,
+            $this->parameters,
+            $this->numbers->integers(substr($this->bytes, 6, 2), true)[0],
+        );
     }
 
     /**
@@ -163,7 +171,7 @@ final class C3dReader
      *
      * @throws FormatException
      */
-    private function analogScales(int $channels): array
+    private function analogScales(int $channels, bool $unsigned): array
     {
         $general = $this->value('ANALOG', 'GEN_SCALE') ?? 1.0;
         $scale = $this->parameters['ANALOG']['SCALE']['values'] ?? [];
@@ -172,6 +180,10 @@ final class C3dReader
         for ($c = 1; $c <= $channels; $c++) {
             $gains[$c] = $general * (float) ($scale[$c - 1] ?? 1.0);
             $offsets[$c] = (float) ($offset[$c - 1] ?? 0.0);
+            // Middle of an unsigned range: 32768, which a signed parameter tells as its opposite.
+            if ($unsigned && $offsets[$c] < 0.0) {
+                $offsets[$c] += 65536.0;
+            }
             if (! is_finite($gains[$c]) || ! is_finite($offsets[$c])) {
                 throw FormatException::in($this->file, 'analog-scale', c: $c);
             }

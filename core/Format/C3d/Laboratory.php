@@ -11,11 +11,16 @@ use Core\Format\ImportedRecording;
 use Core\Format\SideCar;
 use Core\Motion\Handedness;
 use Core\Motion\Motion;
+use Core\Motion\Station;
+use Core\Motion\StationSource;
+use Core\Motion\StationTime;
+use Core\Motion\StationTimes;
 use Core\Motion\Views;
 use Core\Number\Written;
 use Core\Remark\Remark;
 use Core\Trace\DeviceClass;
 use Core\Trace\Foot;
+use Core\Trace\Limits;
 use Core\Trace\Stance;
 use Core\Trace\Trace;
 
@@ -28,6 +33,10 @@ use Core\Trace\Trace;
 final class Laboratory
 {
     private const PARTS = ['heel', 'ball', 'toe', 'ankle', 'knee', 'hip', 'shoulder', 'elbow', 'hand'];
+
+    /** Words by which events are called, by station. */
+    private const EVENTS = ['address' => 'AD', 'top' => 'TP', 'top of backswing' => 'TP', 'impact' => 'IM',
+        'ball contact' => 'IM', 'finish' => 'FI'];
 
     private const MIDDLE = ['pelvis', 'chest', 'neck', 'head', 'nose', 'club_head', 'grip'];
 
@@ -92,6 +101,10 @@ final class Laboratory
                 $prefix.'copy_mm' => array_map(static fn (float $v): float => $v - $oy, $w['cy']),
             ];
         }
+        if ($massKg === null && $c3d->massKg() !== null) {
+            $massKg = $c3d->massKg();
+            $notes[] = Remark::of(Assumed::MassStated, mass: Written::fixed($massKg, 1));
+        }
         if ($massKg === null) {
             $total = 0.0;
             foreach ($wrenches as $w) {
@@ -119,13 +132,42 @@ final class Laboratory
             $points,
         );
 
+        $marked = self::marked($c3d, $notes);
+
         return new ImportedRecording(
             $trace,
             $moved === [] ? new Views() : new Views(new Motion($c3d->pointRateHz, $moved)),
-            null,
+            $marked,
             new SideCar($massKg, $hand, null, null, $stance),
             $notes,
         );
+    }
+
+    /**
+     * Stations that somebody marked as events: by code or by a common word.
+     *
+     * @param  list<Remark>  $notes
+     *
+     * @throws CoreException
+     */
+    private static function marked(C3dFile $c3d, array &$notes): ?StationTimes
+    {
+        $times = [];
+        foreach ($c3d->events() as [$label, $t]) {
+            $plain = strtolower(trim((string) preg_replace('/[^A-Za-z]+/', ' ', $label)));
+            $code = Station::tryFrom(strtoupper($plain))->value ?? self::EVENTS[$plain] ?? null;
+            if ($code !== null && ! isset($times[$code]) && $t >= 0.0 && $t <= Limits::TIME_S) {
+                // To about a frame of the points.
+                $times[$code] = new StationTime($t, 1.0 / $c3d->pointRateHz, StationSource::File);
+            }
+        }
+        try {
+            return $times === [] ? null : StationTimes::fromTimes($times);
+        } catch (CoreException) {
+            $notes[] = Remark::of(Assumed::EventsOutOfOrder, labels: array_keys($times));
+
+            return null;
+        }
     }
 
     /**

@@ -8,8 +8,9 @@ use Core\Format\FormatException;
 use Core\Motion\Vec3;
 
 /**
- * One force platform of a C3D file, types 2 (six channels, forces and moments about the transducers' origin) and 4
- * (the same through a calibration matrix). Gives, in the laboratory's frame, what the ground does to the golfer.
+ * One force platform of a C3D file: type 1 (forces, where they press, free moment), 2 (forces and moments about the
+ * transducers' origin), 3 (eight transducers), 4 (as 2, through a calibration matrix); channels without their baseline
+ * where ZERO names frames of it. Gives, in the laboratory's frame, what the ground does to the golfer.
  */
 final readonly class Platform
 {
@@ -19,8 +20,10 @@ final readonly class Platform
     /**
      * @param  list<Vec3>  $corners  of the working surface, mm
      * @param  Vec3  $origin  from the transducers' origin to the middle of the surface, in the plate's axes, mm
-     * @param  list<int>  $channels  numbers of Fx Fy Fz Mx My Mz
-     * @param  list<float>|null  $matrix  calibration, six by six, column by column; null for type 2
+     * @param  list<int>  $channels  numbers of Fx Fy Fz Mx My Mz; of type 1 Fx Fy Fz px py Tz; of type 3 Fx12 Fx34 Fy14
+     *     Fy23 Fz1 Fz2 Fz3 Fz4
+     * @param  list<float>|null  $matrix  calibration, six by six, column by column; null but for type 4
+     * @param  array{int, int}|null  $idle  first sample and how many, in which nothing stands on it
      */
     private function __construct(
         private array $corners,
@@ -28,6 +31,9 @@ final readonly class Platform
         private array $channels,
         private ?array $matrix,
         private float $perMillimetre,
+        private int $type,
+        private float $mm,
+        private ?array $idle,
     ) {
     }
 
@@ -49,7 +55,7 @@ final readonly class Platform
         $out = [];
         for ($p = 0; $p < min($used, 8); $p++) {
             $type = (int) ($types[$p] ?? 0);
-            if ($type !== 2 && $type !== 4) {
+            if ($type < 1 || $type > 4) {
                 throw FormatException::in(
                     $file,
                     'platform-type',
@@ -57,10 +63,12 @@ final readonly class Platform
                     type: $type,
                 );
             }
+            $wants = $type === 3 ? 8 : 6;
             if (
+                $per < $wants ||
                 count($corners) < 12 * ($p + 1) ||
                 count($origins) < 3 * ($p + 1) ||
-                count($channels) < $per * $p + 6 ||
+                count($channels) < $per * $p + $wants ||
                 ($type === 4 && count($matrices) < 36 * ($p + 1))
             ) {
                 throw FormatException::in(
@@ -73,7 +81,7 @@ final readonly class Platform
             foreach (array_chunk(array_slice($corners, 12 * $p, 12), 3) as [$x, $y, $z]) {
                 $own[] = new Vec3($mm * $x, $mm * $y, $mm * $z);
             }
-            $numbers = array_slice($channels, $per * $p, 6);
+            $numbers = array_slice($channels, $per * $p, $wants);
             foreach ($numbers as $n) {
                 if (! isset($c3d->analog[$n])) {
                     throw FormatException::in(
@@ -91,7 +99,10 @@ final readonly class Platform
                 new Vec3($mm * $ox, $mm * $oy, -abs($mm * $oz)),
                 $numbers,
                 $type === 4 ? array_values(array_slice($matrices, 36 * $p, 36)) : null,
-                self::momentUnit($c3d, $numbers),
+                $type === 3 ? 1.0 : self::momentUnit($c3d, $type === 1 ? $numbers[5] : $numbers[3]),
+                $type,
+                $mm,
+                self::idle($c3d),
             );
             if ($plate->side(0) < 50.0 || $plate->side(1) < 50.0) {
                 throw FormatException::in(
@@ -129,17 +140,13 @@ final readonly class Platform
         $out = ['force' => [[], [], []], 'cop' => [[], []], 'moment' => []];
         $n = count($analog[$this->channels[0]]);
         $up = 0.0;
+        $zero = $this->zeros($analog);
         for ($i = 0; $i < $n; $i++) {
-            $raw = array_map(static fn (int $c): float => $analog[$c][$i], $this->channels);
-            [$fx, $fy, $fz, $mx, $my, $mz] = $this->calibrated($raw);
-            [$mx, $my, $mz] = [$mx * $this->perMillimetre, $my * $this->perMillimetre, $mz * $this->perMillimetre];
-            // Moments carried from the transducers to the middle of the surface: M − r × F.
-            [$ox, $oy, $oz] = [$this->origin->x, $this->origin->y, $this->origin->z];
-            [$sx, $sy, $sz] = [
-                $mx - ($oy * $fz - $oz * $fy),
-                $my - ($oz * $fx - $ox * $fz),
-                $mz - ($ox * $fy - $oy * $fx),
-            ];
+            $raw = [];
+            foreach ($this->channels as $k => $c) {
+                $raw[] = $analog[$c][$i] - $zero[$k];
+            }
+            [$fx, $fy, $fz, $sx, $sy, $sz] = $this->atSurface($raw);
             $action = $ex->times($fx)->plus($ey, $fy)->plus($ez, $fz);
             $out['force'][0][] = -$action->x;
             $out['force'][1][] = -$action->y;
@@ -166,6 +173,75 @@ final readonly class Platform
         }
 
         return $out;
+    }
+
+    /**
+     * Forces, N, and moments about the middle of the surface, N·mm, in the plate's axes.
+     *
+     * @param  list<float>  $raw  by channel
+     * @return array{float, float, float, float, float, float}
+     */
+    private function atSurface(array $raw): array
+    {
+        if ($this->type === 1) {
+            // Where it presses and the free moment there are given: no transducers to carry moments from.
+            [$fx, $fy, $fz, $px, $py, $tz] = $raw;
+            [$px, $py] = [$px * $this->mm, $py * $this->mm];
+
+            return [$fx, $fy, $fz, $py * $fz, -$px * $fz, $px * $fy - $py * $fx + $tz * $this->perMillimetre];
+        }
+        if ($this->type === 3) {
+            [$fx12, $fx34, $fy14, $fy23, $z1, $z2, $z3, $z4] = $raw;
+            [$a, $b] = [abs($this->origin->x), abs($this->origin->y)];
+            [$fx, $fy, $fz] = [$fx12 + $fx34, $fy14 + $fy23, $z1 + $z2 + $z3 + $z4];
+            // The origin tells how far the transducers stand from the middle, and how far below.
+            $oz = $this->origin->z;
+
+            return [$fx, $fy, $fz,
+                $b * ($z1 + $z2 - $z3 - $z4) + $oz * $fy,
+                $a * (-$z1 + $z2 + $z3 - $z4) - $oz * $fx,
+                $b * (-$fx12 + $fx34) + $a * ($fy14 - $fy23)];
+        }
+        [$fx, $fy, $fz, $mx, $my, $mz] = $this->calibrated($raw);
+        [$mx, $my, $mz] = [$mx * $this->perMillimetre, $my * $this->perMillimetre, $mz * $this->perMillimetre];
+        // Moments carried from the transducers to the middle of the surface: M − r × F.
+        [$ox, $oy, $oz] = [$this->origin->x, $this->origin->y, $this->origin->z];
+
+        return [$fx, $fy, $fz,
+            $mx - ($oy * $fz - $oz * $fy),
+            $my - ($oz * $fx - $ox * $fz),
+            $mz - ($ox * $fy - $oy * $fx)];
+    }
+
+    /**
+     * What each channel shows while nothing stands on the plate; of type 1 places have no such thing.
+     *
+     * @param  array<int, list<float>>  $analog
+     * @return list<float>
+     */
+    private function zeros(array $analog): array
+    {
+        $out = [];
+        foreach ($this->channels as $k => $c) {
+            $of = $this->idle === null || ($this->type === 1 && $k > 2)
+                ? []
+                : array_slice($analog[$c], ...$this->idle);
+            $out[] = $of === [] ? 0.0 : array_sum($of) / count($of);
+        }
+
+        return $out;
+    }
+
+    /** @return array{int, int}|null samples of the frames that ZERO names, from 1 on; none where it names none */
+    private static function idle(C3dFile $c3d): ?array
+    {
+        [$first, $last] = array_map(
+            static fn (int $i): int => (int) ($c3d->parameter('FORCE_PLATFORM', 'ZERO')[$i] ?? 0),
+            [0, 1],
+        );
+        $per = (int) round($c3d->analogRateHz / $c3d->pointRateHz);
+
+        return $first >= 1 && $last >= $first ? [($first - 1) * $per, ($last - $first + 1) * $per] : null;
     }
 
     /**
@@ -211,15 +287,15 @@ final readonly class Platform
     /**
      * N·mm in the file's unit of moment.
      *
-     * @param  list<int>  $channels
+     * @param  int  $channel  that gives one
      */
-    private static function momentUnit(C3dFile $c3d, array $channels): float
+    private static function momentUnit(C3dFile $c3d, int $channel): float
     {
         $unit = strtolower(
             str_replace(
                 [' ', '·', '.', '*'],
                 '',
-                (string) ($c3d->parameter('ANALOG', 'UNITS')[$channels[3] - 1] ?? ''),
+                (string) ($c3d->parameter('ANALOG', 'UNITS')[$channel - 1] ?? ''),
             ),
         );
 

@@ -20,7 +20,17 @@ final readonly class Plausibility implements Check
     /**
      * Per cent of body weight by which standing force may miss the stated mass; beyond the second it is no mass at all.
      */
-    private const MASS_OFF = [6.0, 25.0];
+    private const MASS_OFF = [1.0, 25.0];
+
+    /** Beyond this it is worth a word, per cent. */
+    private const MASS_DOUBTED = 4.0;
+
+    /**
+     * By what part of itself a ± grows for every per cent that the standing force is off, by what it is of: the largest
+     * forces of a swing are off by most; a share is, where one of two plates is the one that is off.
+     */
+    private const MASS_WIDENS = ['total force' => 3.6, 'force of each foot' => 2.6, 'horizontal force' => 0.4,
+        'twist' => 1.0, 'share' => 0.95];
 
     private const LEAST_RATE = 60.0;
 
@@ -106,8 +116,12 @@ final readonly class Plausibility implements Check
                 $trace->channels['lead_fz_n'],
                 $trace->channels['trail_fz_n'],
             );
-        $standing = self::mean(array_slice($total, 0, max(1, (int) (0.3 * $trace->rateHz))));
+        $standing = Standing::of($trace)?->mean($total)[0] ?? self::mean($total);
         $forces = [Signal::Total, Signal::FootForce, Signal::Horizontal, Signal::Twist];
+        if ($trace->device === DeviceClass::DualPlate) {
+            // One of the two may be the one that is off: then the shares are as well.
+            $forces[] = Signal::Share;
+        }
         if ($standing === null) {
             return [];
         }
@@ -136,12 +150,18 @@ final readonly class Plausibility implements Check
         return [
             new QualityFinding(
                 'mass',
-                $off > self::MASS_OFF[1] ? 'serious' : 'warning',
+                match (true) {
+                    $off > self::MASS_OFF[1] => 'serious',
+                    $off > self::MASS_DOUBTED => 'warning',
+                    default => 'note',
+                },
                 Remark::of(Flaw::MassDoesNotFit, standing_percent: $percent),
                 $off > self::MASS_OFF[1] ? QualityFinding::NULLED : QualityFinding::WIDENED,
                 $forces,
                 null,
-                1.0 + $off / 2.0,
+                1.0 + $off,
+                false,
+                array_map(static fn (float $by): float => 1.0 + $by * $off, self::MASS_WIDENS),
             ),
         ];
     }

@@ -25,6 +25,17 @@ final readonly class Slips implements Check
 
     private const LEAP_S = 0.03;
 
+    /** A single plate's own shift never goes so far so fast, mm and s. */
+    private const SUDDEN_MM = 45.0;
+
+    private const SUDDEN_S = 0.008;
+
+    /** A step that is still there after the leap has passed, mm. */
+    private const STAYS_MM = 30.0;
+
+    /** Before and after a leap, to see what is left of it, s. */
+    private const LEFT_S = 0.06;
+
     /** N·m above its own smoothed course, for a twist. */
     private const TWIST_NM = 12.0;
 
@@ -82,11 +93,24 @@ final readonly class Slips implements Check
                 $trace->device === DeviceClass::Plate && $name === 'copx_mm'
                     ? max(2.0 * self::LEAP_MM, 0.32 * $span)
                     : self::LEAP_MM;
-            $burst = self::leap(new Series($trace->rateHz, array_values($values), $trace->t0), self::LEAP_S, $limit);
+            $rest = new Series($trace->rateHz, array_values($values), $trace->t0);
+            $burst = self::leap($rest, self::LEAP_S, $limit);
+            if ($burst === null && $trace->device === DeviceClass::Plate) {
+                $burst = self::leap($rest, self::SUDDEN_S, self::SUDDEN_MM);
+            }
             if ($burst !== null) {
+                $step = self::step($rest, $burst);
+                $stays = abs($step) > self::STAYS_MM;
                 $out[] = new QualityFinding(
-                    'slipped', 'serious', Remark::of(Flaw::CopLeaps, channel: $name, at_s: $burst[0]),
-                    QualityFinding::NULLED, Signal::ofChannel($name, $trace->device), [$burst[0] - 0.02, $burst[1] + 0.02],
+                    'slipped',
+                    'serious',
+                    $stays
+                        ? Remark::of(Flaw::CopStays, channel: $name, at_s: $burst[0], step_mm: $step)
+                        : Remark::of(Flaw::CopLeaps, channel: $name, at_s: $burst[0]),
+                    QualityFinding::NULLED,
+                    Signal::ofChannel($name, $trace->device),
+                    // Where it stays, nothing that lies behind the step is to be had, nor what is made across it.
+                    [$burst[0] - 0.02, $stays ? $rest->end() : $burst[1] + 0.02],
                 );
             }
         }
@@ -157,6 +181,29 @@ final readonly class Slips implements Check
                 [$jump[0], $jump[1]],
             ),
         ];
+    }
+
+    /**
+     * How much of a leap is left once it has passed: places shortly after it against those shortly before, without the
+     * way that they were going anyhow.
+     *
+     * @param  array{float, float}  $leap
+     */
+    private static function step(Series $series, array $leap): float
+    {
+        $half = self::LEFT_S / 2.0;
+        $of = [
+            $series->mean($leap[0] - 2.0 * $half, $leap[0] - $half),
+            $series->mean($leap[0] - $half, $leap[0]),
+            $series->mean($leap[1], $leap[1] + $half),
+            $series->mean($leap[1] + $half, $leap[1] + 2.0 * $half),
+        ];
+        if (in_array(null, $of, true)) {
+            return 0.0;
+        }
+        $slope = ($of[1] - $of[0] + $of[3] - $of[2]) / (2.0 * $half);
+
+        return $of[2] - $of[1] - $slope * ($leap[1] - $leap[0] + $half);
     }
 
     /** @return array{float, float}|null first and last time of a change of more than $limit within $seconds */

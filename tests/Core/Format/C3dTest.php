@@ -18,6 +18,9 @@ final class C3dWriter
 {
     public array $groups = [];
 
+    /** Parameters that are set last, over those of every file. */
+    public array $last = [];
+
     public function __construct(private int $processor, private bool $float)
     {
     }
@@ -94,6 +97,9 @@ final class C3dWriter
         $this->set('ANALOG', 'GEN_SCALE', 4, [], [1.0]);
         $this->set('ANALOG', 'SCALE', 4, [count($analog)], array_fill(0, count($analog), $analogScale));
         $this->set('ANALOG', 'OFFSET', 2, [count($analog)], array_fill(0, count($analog), 0));
+        foreach ($this->last as [$group, $name, $type, $dims, $values]) {
+            $this->set($group, $name, $type, $dims, $values);
+        }
         $params = $this->parameters();
         $start = 2 + strlen($params) / 512;
         $head =
@@ -157,9 +163,35 @@ function plateChannels(array $force, array $cop, array $moment, array $centre, f
     return $out;
 }
 
-/** A swing of the synthetic golfer as a laboratory with two plates would write it, X to the target. */
-function labFile(Swing $s, int $processor, bool $float, int $type = 2): string
+/**
+ * Fx12 Fx34 Fy14 Fy23 Fz1..4 of four transducers at ±a, ±b, that give these forces and moments about their middle.
+ */
+function transducers(array $six, float $a, float $b): array
 {
+    $out = array_fill(0, 8, []);
+    foreach ($six[0] as $i => $fx) {
+        [$fy, $fz, $mx, $my, $mz] = [$six[1][$i], $six[2][$i], $six[3][$i], $six[4][$i], $six[5][$i]];
+        foreach ([
+            $fx / 2 - $mz / (2 * $b), $fx / 2 + $mz / (2 * $b), $fy / 2, $fy / 2,
+            ($fz + $mx / $b - $my / $a) / 4, ($fz + $mx / $b + $my / $a) / 4,
+            ($fz - $mx / $b + $my / $a) / 4, ($fz - $mx / $b - $my / $a) / 4,
+        ] as $k => $v) {
+            $out[$k][] = $v;
+        }
+    }
+
+    return $out;
+}
+
+/** A swing of the synthetic golfer as a laboratory with two plates would write it, X to the target. */
+function labFile(
+    Swing $s,
+    int $processor,
+    bool $float,
+    int $type = 2,
+    ?Closure $set = null,
+    ?Closure $channel = null,
+): string {
     $right = $s->spec->hand === Handedness::Right;
     $m = $right ? -1.0 : 1.0;
     $w = new C3dWriter($processor, $float);
@@ -186,7 +218,16 @@ function labFile(Swing $s, int $processor, bool $float, int $type = 2): string
             $take('_mz_nm', -$m),
             [$cx, 0.0],
         );
+        if ($type === 1) {
+            // Where it presses and the free moment there, in the plate's axes.
+            $channels[3] = array_map(static fn (float $v): float => $v - $cx, $take('_copx_mm'));
+            $channels[4] = array_map(static fn (float $v): float => -$v, $take('_copy_mm', $m));
+            $channels[5] = array_map(static fn (float $v): float => 1000.0 * $v, $take('_mz_nm', -$m));
+        } elseif ($type === 3) {
+            $channels = transducers($channels, 120.0, 200.0);
+        }
         foreach ($channels as $k => $values) {
+            $values = $channel === null ? $values : array_map($channel, $values, array_keys($values));
             $analog[$side.$k] = $type === 4 ? array_map(static fn (float $v): float => $v / 10.0, $values) : $values;
         }
         // Corners 1 to 4 at +x+y, −x+y, −x−y, +x−y of the plate's axes; its y is the laboratory's −y.
@@ -195,8 +236,11 @@ function labFile(Swing $s, int $processor, bool $float, int $type = 2): string
     $w->set('FORCE_PLATFORM', 'USED', 2, [], [2]);
     $w->set('FORCE_PLATFORM', 'TYPE', 2, [2], [$type, $type]);
     $w->set('FORCE_PLATFORM', 'CORNERS', 4, [3, 4, 2], $corners);
-    $w->set('FORCE_PLATFORM', 'ORIGIN', 4, [3, 2], [0, 0, -40, 0, 0, -40]);
-    $w->set('FORCE_PLATFORM', 'CHANNEL', 2, [6, 2], range(1, 12));
+    $origin = $type === 3 ? [120, 200, -40] : [0, 0, -40];
+    $w->set('FORCE_PLATFORM', 'ORIGIN', 4, [3, 2], [...$origin, ...$origin]);
+    $each = $type === 3 ? 8 : 6;
+    $w->set('FORCE_PLATFORM', 'CHANNEL', 2, [$each, 2], range(1, 2 * $each));
+    $set === null || $set($w);
     if ($type === 4) {
         $matrix = [];
         for ($i = 0; $i < 72; $i++) {
@@ -303,6 +347,10 @@ it('brings a laboratory\'s file into the stance\'s frame, for either hand, platf
     [Handedness::Left, 84, 2],
     [Handedness::Right, 85, 4],
     [Handedness::Left, 86, 4],
+    [Handedness::Right, 84, 1],
+    [Handedness::Left, 86, 1],
+    [Handedness::Right, 85, 3],
+    [Handedness::Left, 84, 3],
 ]);
 
 it('gives the same whichever laboratory axis points to the target', function (string $axis, callable $turn) {
@@ -438,14 +486,14 @@ it('asks for a platform of a type it reads, and for one at all', function () {
         ),
     )->toRefuse('no force platform');
     $w->set('FORCE_PLATFORM', 'USED', 2, [], [1]);
-    $w->set('FORCE_PLATFORM', 'TYPE', 2, [1], [3]);
+    $w->set('FORCE_PLATFORM', 'TYPE', 2, [1], [5]);
     expect(
         fn () => Laboratory::import(
             $w->write($points, 120.0, ['A' => array_fill(0, 200, 0.0)], 4),
             'x.c3d',
             Handedness::Right,
         ),
-    )->toRefuse('of type 3');
+    )->toRefuse('of type 5');
 });
 
 it('refuses a forged file whose force or points no instrument gives, and takes what is no number as missing', function (
@@ -480,3 +528,57 @@ it('refuses a forged file whose force or points no instrument gives, and takes w
     'an infinite point' => [INF, true, 'which nothing measures'],
     'a point at 1e30 mm' => [1e30, true, 'which nothing measures'], 'a force that is no number' => [NAN, false, null],
 ]);
+
+it('takes the baseline off where the file names frames of it', function () {
+    $s = Swing::simulated(new GolferSpec('zeroed'));
+    $plain = Laboratory::import(labFile($s, 84, true), 'a.c3d', Handedness::Right);
+    // Ten frames with nothing on the plates, and every channel off by 30.
+    $set = fn (C3dWriter $w) => $w->set('FORCE_PLATFORM', 'ZERO', 2, [2], [1, 10]);
+    $off = labFile($s, 84, true, 2, $set, static fn (float $v, int $i): float => ($i < 80 ? 0.0 : $v) + 30.0);
+    $none = labFile($s, 84, true, 2, null, static fn (float $v, int $i): float => ($i < 80 ? 0.0 : $v) + 30.0);
+    $at = static fn (Core\Format\ImportedRecording $in): float => $in->trace->channels['lead_fz_n'][1000];
+    expect($at(Laboratory::import($off, 'b.c3d', Handedness::Right, massKg: 78.0)))
+        ->toEqualWithDelta($at($plain), 0.01)
+        ->and(abs($at(Laboratory::import($none, 'c.c3d', Handedness::Right, massKg: 78.0)) - $at($plain)))
+        ->toEqualWithDelta(30.0, 0.01);
+});
+
+it('reads unsigned integers about the middle of their range', function (int $processor) {
+    $w = new C3dWriter($processor, false);
+    $w->last = [['ANALOG', 'FORMAT', -1, [8], ['UNSIGNED']], ['ANALOG', 'OFFSET', 2, [1], [32768]]];
+    $truth = array_map(static fn (int $i): float => 700.0 * sin($i / 9.0), range(0, 199));
+    $bytes = $w->write(
+        ['HEEL' => array_fill(0, 3, array_fill(0, 50, 1.0))],
+        120.0,
+        ['A' => array_map(static fn (float $v): float => $v + 32768 * 0.05, $truth)],
+        4,
+    );
+    foreach (C3dReader::read($bytes, 'u.c3d')->analog[1] as $i => $v) {
+        expect($v)->toEqualWithDelta($truth[$i], 0.03);
+    }
+})->with([84, 85, 86]);
+
+it('takes marked events for stations, and the mass that the file states', function () {
+    $s = Swing::simulated(new GolferSpec('marked'));
+    $events = function (array $labels, array $times) use ($s): Core\Format\ImportedRecording {
+        return Laboratory::import(labFile($s, 84, true, 2, function (C3dWriter $w) use ($labels, $times): void {
+            $w->set('EVENT', 'USED', 2, [], [count($labels)]);
+            $w->set('EVENT', 'LABELS', -1, [16, count($labels)], $labels);
+            $w->set('EVENT', 'TIMES', 4, [2, count($times)], array_merge(...array_map(
+                static fn (float $t): array => [0.0, $t],
+                $times,
+            )));
+            $w->set('PROCESSING', 'BODYMASS', 4, [], [81.5]);
+        }), 'e.c3d', Handedness::Right);
+    };
+    $in = $events(['Address', 'Top of backswing', 'IM', 'a note'], [0.5, 1.4, 1.66, 1.0]);
+    expect(array_map(static fn ($t): float => round($t->t, 3), $in->stations->all()))
+        ->toBe(['AD' => 0.5, 'TP' => 1.4, 'IM' => 1.66])
+        ->and($in->trace->massKg)->toEqualWithDelta(81.5, 1e-3)
+        ->and(implode(' ', sentences($in->notes)))->toContain('81.5 kg, is the one that the file states');
+    // What stands in no order a swing has is left out and said, and refuses nothing.
+    $odd = $events(['Impact', 'Top'], [0.5, 1.4]);
+    expect($odd->stations)->toBeNull()
+        ->and(implode(' ', sentences($odd->notes)))->toContain('no order that a swing has');
+    expect($events(['a', 'b'], [NAN, -4.0])->stations)->toBeNull();
+});

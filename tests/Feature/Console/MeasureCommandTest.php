@@ -77,6 +77,17 @@ it('proposes stations where none are given, takes the lens it is told, and does 
     );
 });
 
+it('proposes those that are not given beside those that are', function () {
+    [$csv, $json, $s] = traceFiles(DeviceClass::DualPlate, [], ['stations' => ['TP' => 1.6, 'IM' => 1.93]]);
+    expect(Artisan::call('trace:measure', ['file' => $csv, '--meta' => $json, '--format' => 'json']))->toBe(0);
+    $out = json_decode(Artisan::output());
+    expect($out->stations->TP)->toMatchObject(['t_s' => 1.6, 'source' => 'file'])
+        ->and($out->stations->LD->source)->toBe('trace')
+        ->and($out->measurements->level_share->value)->toBeFloat()
+        ->and(Artisan::call('trace:measure', ['file' => $csv, '--meta' => $json, '--target' => 'up']))->toBe(1)
+        ->and(Artisan::call('trace:measure', ['file' => $csv, '--meta' => $json, '--target' => '-y']))->toBe(0);
+});
+
 it('prints a table for people and CSV for programs', function () {
     [$csv, $json] = traceFiles(DeviceClass::Plate);
     Artisan::call('trace:measure', ['file' => $csv, '--meta' => $json]);

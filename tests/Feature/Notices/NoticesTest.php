@@ -92,7 +92,17 @@ it('counts what was not seen at the head of every page, until it is', function (
     event(new PersonChanged($this->person('kit'), 'person-joined', null));
     $this->get('/people')->assertSee('One notice');
     $this->get('/notices')->assertSee('has come');
-    $this->get('/people')->assertDontSee('One notice');
+    $this->get('/people')->assertSee('One notice');
+    $of = Notice::query()->sole()->id;
+    event(new PersonChanged($this->person('tam'), 'person-joined', null));
+    // What came while the page stood there was not seen on it, and nobody says so for somebody else.
+    $this->actingAs($this->person('odile'))->post('/notices/seen', ['upto' => $of + 9])->assertRedirect();
+    $this->actingAs($maren)->get('/people')->assertSee('2 notices');
+    $this->post('/notices/seen', ['upto' => $of])->assertSessionHas('done');
+    $this->get('/people')->assertSee('One notice');
+    foreach ([[], ['upto' => 'all'], ['upto' => ['1']], ['upto' => -1]] as $bad) {
+        $this->post('/notices/seen', $bad)->assertSessionHasErrors();
+    }
 });
 
 it('keeps how a person wants to be told, and takes nothing else', function () {

@@ -1,0 +1,135 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Trace\Check;
+
+use Core\CoreException;
+use Core\Remark\Remark;
+use Core\Trace\Axis;
+use Core\Trace\DeviceClass;
+use Core\Trace\Flaw;
+use Core\Trace\QualityFinding;
+use Core\Trace\Side;
+use Core\Trace\Signal;
+use Core\Trace\Trace;
+
+/**
+ * Zeros that are none. Who stands still is pushed by nothing sideways and turned by nothing, so what the plates show
+ * together at the stillest moment is theirs; feet may oppose each other at rest, so what one plate shows is its own only
+ * while its foot is off it.
+ */
+final readonly class Zeros implements Check
+{
+    /** Net sideways force of who stands still, %BW. */
+    private const PUSH = 1.5;
+
+    /** Net twist of who stands still, N·m/kg. */
+    private const TWIST = 0.02;
+
+    /** Vertical force under which a foot is off its plate, %BW, and for how long. */
+    private const OFF = 2.0;
+
+    private const OFF_S = 0.1;
+
+    /** @throws CoreException */
+    public function of(Trace $trace): array
+    {
+        $still = $trace->device->measuresForce() && $trace->massKg !== null ? Standing::of($trace) : null;
+        if ($still === null) {
+            return [];
+        }
+
+        return [...$this->push($trace, $still), ...$this->twist($trace, $still), ...$this->feet($trace)];
+    }
+
+    /**
+     * @return list<QualityFinding>
+     *
+     * @throws CoreException
+     */
+    private function push(Trace $trace, Standing $still): array
+    {
+        $off = [];
+        foreach (Axis::cases() as $axis) {
+            $net = $axis === Axis::Z ? null : $trace->netPush($axis);
+            if ($net !== null) {
+                [$mean, $wander] = $still->mean($net->values);
+                if (abs($mean) > self::PUSH + $wander) {
+                    $off[$axis->letter()] = $mean;
+                }
+            }
+        }
+
+        return $off === [] ? [] : [new QualityFinding(
+            'zero',
+            'serious',
+            Remark::of(Flaw::PushAtRest, x_percent: $off['x'] ?? 0.0, y_percent: $off['y'] ?? 0.0),
+            QualityFinding::NULLED,
+            // With two plates the twist is reckoned from their pushes too.
+            $trace->device === DeviceClass::DualPlate ? [Signal::Horizontal, Signal::Twist] : [Signal::Horizontal],
+        )];
+    }
+
+    /**
+     * @return list<QualityFinding>
+     *
+     * @throws CoreException
+     */
+    private function twist(Trace $trace, Standing $still): array
+    {
+        $twist = $trace->netTwist();
+        if ($twist === null) {
+            return [];
+        }
+        [$mean, $wander] = $still->mean($twist->values);
+
+        return abs($mean) > self::TWIST + $wander ? [new QualityFinding(
+            'zero',
+            'serious',
+            Remark::of(Flaw::TwistAtRest, per_kg: $mean),
+            QualityFinding::NULLED,
+            [Signal::Twist],
+        )] : [];
+    }
+
+    /**
+     * A plate whose foot is off it.
+     *
+     * @return list<QualityFinding>
+     *
+     * @throws CoreException
+     */
+    private function feet(Trace $trace): array
+    {
+        $out = [];
+        foreach ($trace->device === DeviceClass::DualPlate ? Side::cases() : [] as $side) {
+            $force = $trace->footForce($side);
+            $idle = $force === null ? [] : array_keys(array_filter(
+                $force->values,
+                static fn (float $f): bool => abs($f) < self::OFF,
+            ));
+            if (count($idle) < self::OFF_S * $trace->rateHz) {
+                continue;
+            }
+            foreach ([Axis::X, Axis::Y] as $axis) {
+                $push = $trace->footPush($side, $axis);
+                $mean = $push === null ? 0.0 : array_sum(array_map(
+                    static fn (int $i): float => $push->values[$i],
+                    $idle,
+                )) / count($idle);
+                if (abs($mean) > self::PUSH) {
+                    $out[] = new QualityFinding(
+                        'zero',
+                        'serious',
+                        Remark::of(Flaw::PushWithoutFoot, channel: $side->name("f{$axis->letter()}_n"), percent: $mean),
+                        QualityFinding::NULLED,
+                        [Signal::Horizontal, Signal::Twist],
+                    );
+                }
+            }
+        }
+
+        return $out;
+    }
+}
