@@ -75,7 +75,7 @@ final readonly class Tables
         'migrations' => [self::OPEN, self::NONE, false, true],
         'motions' => [self::HIDDEN, self::GOES, true, true],
         'norm_snapshots' => [self::OPEN, self::STAYS, true, true],
-        'notices' => [self::OWN, self::GOES, true, true],
+        'notices' => [self::OPEN, self::GOES, true, true],
         'outbox_letters' => [self::OPEN, self::NONE, false, true],
         'reading_changes' => [self::HIDDEN, self::STAYS, true, true],
         'readings' => [self::HIDDEN, self::STAYS, true, true],

@@ -25,13 +25,6 @@ final readonly class Plausibility implements Check
     /** Beyond this it is worth a word, per cent. */
     private const MASS_DOUBTED = 4.0;
 
-    /**
-     * By what part of itself a ± grows for every per cent that the standing force is off, by what it is of: the largest
-     * forces of a swing are off by most; a share is, where one of two plates is the one that is off.
-     */
-    private const MASS_WIDENS = ['total force' => 3.6, 'force of each foot' => 2.6, 'horizontal force' => 0.4,
-        'twist' => 1.0, 'share' => 0.95];
-
     private const LEAST_RATE = 60.0;
 
     /** @throws CoreException */
@@ -161,9 +154,27 @@ final readonly class Plausibility implements Check
                 null,
                 1.0 + $off,
                 false,
-                array_map(static fn (float $by): float => 1.0 + $by * $off, self::MASS_WIDENS),
+                array_combine(
+                    array_map(static fn (Signal $s): string => $s->value, $forces),
+                    array_map(static fn (Signal $s): float => 1.0 + self::massWidens($s) * $off, $forces),
+                ),
             ),
         ];
+    }
+
+    /**
+     * By what part of itself a ± grows for every per cent that the standing force is off: the largest forces of a swing
+     * are off by most; a share is, where one of two plates is the one that is off.
+     */
+    private static function massWidens(Signal $signal): float
+    {
+        return match ($signal) {
+            Signal::Total => 3.6,
+            Signal::FootForce => 2.6,
+            Signal::Horizontal => 0.4,
+            Signal::Share => 0.95,
+            default => 1.0,
+        };
     }
 
     /** @return list<QualityFinding> */

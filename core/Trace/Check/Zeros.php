@@ -50,21 +50,21 @@ final readonly class Zeros implements Check
      */
     private function push(Trace $trace, Standing $still): array
     {
-        $off = [];
-        foreach (Axis::cases() as $axis) {
-            $net = $axis === Axis::Z ? null : $trace->netPush($axis);
+        $means = [];
+        $isOff = false;
+        foreach ([Axis::X, Axis::Y] as $axis) {
+            $net = $trace->netPush($axis);
             if ($net !== null) {
                 [$mean, $wander] = $still->mean($net->values);
-                if (abs($mean) > self::PUSH + $wander) {
-                    $off[$axis->letter()] = $mean;
-                }
+                $means[$axis->letter()] = $mean;
+                $isOff = $isOff || abs($mean) > self::PUSH + $wander;
             }
         }
 
-        return $off === [] ? [] : [new QualityFinding(
+        return ! $isOff ? [] : [new QualityFinding(
             'zero',
             'serious',
-            Remark::of(Flaw::PushAtRest, x_percent: $off['x'] ?? 0.0, y_percent: $off['y'] ?? 0.0),
+            Remark::of(Flaw::PushAtRest, x_percent: $means['x'] ?? 0.0, y_percent: $means['y'] ?? 0.0),
             QualityFinding::NULLED,
             // With two plates the twist is reckoned from their pushes too.
             $trace->device === DeviceClass::DualPlate ? [Signal::Horizontal, Signal::Twist] : [Signal::Horizontal],

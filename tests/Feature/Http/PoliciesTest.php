@@ -8,7 +8,7 @@ use Illuminate\Support\Facades\Route;
 const EVERYBODYS = [
     'today', 'search', 'keys', 'codebook', 'codebook.document', 'read.next', 'agreement.index', 'panel.index', 'logout',
     'own', 'own.data', 'account', 'account.update', 'account.password', 'account.address', 'account.sessions.end',
-    'account.leave',
+    'account.leave', 'notices', 'notices.update', 'notices.seen',
     'account.factor', 'account.factor.keep', 'account.factor.codes', 'account.factor.drop',
 ];
 

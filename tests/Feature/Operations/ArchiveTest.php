@@ -24,14 +24,6 @@ function archived(): string
     return $file;
 }
 
-/** Only what may leave the academy is in an archive. */
-function mayLeave(): void
-{
-    foreach (Golfer::query()->orderBy('id')->get() as $golfer) {
-        $golfer->consents()->create(['scope' => 'research', 'given_on' => '2026-01-01', 'expires_on' => '2040-01-01']);
-    }
-}
-
 beforeEach(fn () => mayLeave());
 
 /** Takes away every recording, as if on another installation. */
