@@ -16,6 +16,7 @@ it('refuses options it does not know, saying how it is used', function (array $c
     expect($exit)->toBe(1)->and($said)->toContain('stopped:')->toContain($says);
 })->with([
     [['bin/start', '--prot=8081'], 'unknown option --prot=8081'],
+    [['bin/start', '--sample', '--empty'], 'the invented academy; it cannot be empty'],
     [['bin/start', '--fresh'], 'say --yes as well when nobody can be asked'],
     [['bin/start', '--port=web'], "--port wants a number, got 'web'"],
     [['bin/test', 'everything'], 'Usage: bin/test [core|studies]'],
