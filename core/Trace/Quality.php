@@ -48,6 +48,16 @@ final class Quality
     /** @return list<Check> */
     private static function checks(): array
     {
-        return [new Plausibility, new Zeros, new Places, new Directions, new Shares, new Hum, new Gaps, new FrozenChannels, new Slips];
+        return [
+            new Plausibility,
+            new Zeros,
+            new Places,
+            new Directions,
+            new Shares,
+            new Hum,
+            new Gaps,
+            new FrozenChannels,
+            new Slips,
+        ];
     }
 }

@@ -34,8 +34,8 @@ return [
     'house' => [
         'title' => 'To another machine',
         'says' => 'One file takes the whole academy along: people, golfers, films, rounds, readings, keys, figures and '
-            .'the record. It also holds what is still hidden from you and from everybody who reads blind, so it is made '
-            .'where the server runs, and not here:',
+            .'the record. It also holds what is still hidden from you and from everybody who reads blind, so it is '
+            .'made where the server runs, and not here:',
         'then' => 'On the other machine, where nothing is yet:',
         'came' => 'This academy came here whole from another machine.',
     ],

@@ -96,20 +96,21 @@ return [
             .'target line and :y_percent % from heel to toe, which nobody is: the zero of the plate is off.',
         'twist-at-rest' => 'Standing still, the golfer is twisted by :per_kg N·m/kg, which nobody is: the zero of the '
             .'plate is off.',
-        'push-without-foot' => ':channel shows :percent % of body weight while no foot is on its plate: its zero is off.',
-        'cop-in-centimetres' => 'A whole shift from foot to foot moves the centre of pressure by :shift_mm mm only: its '
-            .'columns are in centimetres, not in millimetres, or the stance is not the one stated.',
-        'origin-elsewhere' => 'Standing, the pressure lies :x_mm mm toward the target and :y_mm mm toward the toes from '
-            .'the middle between the feet, where no foot is: the origin is not the stance’s.',
-        'outside-sole' => 'The pressure of the :foot foot lies outside its sole for :percent % of the time: the places, '
-            .'the stance or the plates’ mapping are wrong.',
+        'push-without-foot' => ':channel shows :percent % of body weight while no foot is on its plate: its zero is '
+            .'off.',
+        'cop-in-centimetres' => 'A whole shift from foot to foot moves the centre of pressure by :shift_mm mm only: '
+            .'its columns are in centimetres, not in millimetres, or the stance is not the one stated.',
+        'origin-elsewhere' => 'Standing, the pressure lies :x_mm mm toward the target and :y_mm mm toward the toes '
+            .'from the middle between the feet, where no foot is: the origin is not the stance’s.',
+        'outside-sole' => 'The pressure of the :foot foot lies outside its sole for :percent % of the time: the '
+            .'places, the stance or the plates’ mapping are wrong.',
         'shares-do-not-add-up' => 'The shares of the two feet add up to :sum %: one side reads too little or too much.',
         'shares-are-parts' => 'The shares are parts of one, not per cent.',
         'hum' => 'The force hums at :hz a second, by :percent % of body weight: the mains are in the signal.',
-        'heel-and-toe-perhaps' => 'Heel and toe may be exchanged: the feet oppose each other the wrong way, or the trail '
-            .'foot ends on its heel. Check which way y points in the file.',
-        'heel-and-toe-exchanged' => 'Heel and toe are exchanged: the feet oppose each other the wrong way, and the trail '
-            .'foot ends on its heel. y points to the heels in this file.',
+        'heel-and-toe-perhaps' => 'Heel and toe may be exchanged: the feet oppose each other the wrong way, or the '
+            .'trail foot ends on its heel. Check which way y points in the file.',
+        'heel-and-toe-exchanged' => 'Heel and toe are exchanged: the feet oppose each other the wrong way, and the '
+            .'trail foot ends on its heel. y points to the heels in this file.',
         'cop-stays' => ':channel leaps by :step_mm mm at :at_s s and stays there: the mat, its cover or the foot has '
             .'moved, and places before and after cannot be compared.',
         'slow-rate' => ':rate_hz samples a second are too few for timings in a downswing of a quarter second.',

@@ -63,7 +63,8 @@ final class ArchiveExport extends Command
         }
         $this->newLine();
         $this->line("{$out['rows']} rows and {$out['files']} files written, {$out['bytes']} bytes. It holds "
-            .'everything, what is still hidden from readers too: it is nobody’s to read. Keep the passphrase apart from it.');
+            .'everything, what is still hidden from readers too: it is nobody’s to read. Keep the passphrase apart '
+            .'from it.');
 
         return self::SUCCESS;
     }

@@ -163,8 +163,8 @@ final readonly class Plausibility implements Check
     }
 
     /**
-     * By what part of itself a ± grows for every per cent that the standing force is off: the largest forces of a swing
-     * are off by most; a share is, where one of two plates is the one that is off.
+     * By what part of itself a ± grows for every per cent that the standing force is off: the largest forces of a
+     * swing are off by most; a share is, where one of two plates is the one that is off.
      */
     private static function massWidens(Signal $signal): float
     {

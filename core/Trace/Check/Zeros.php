@@ -16,8 +16,8 @@ use Core\Trace\Trace;
 
 /**
  * Zeros that are none. Who stands still is pushed by nothing sideways and turned by nothing, so what the plates show
- * together at the stillest moment is theirs; feet may oppose each other at rest, so what one plate shows is its own only
- * while its foot is off it.
+ * together at the stillest moment is theirs; feet may oppose each other at rest, so what one plate shows is its own
+ * only while its foot is off it.
  */
 final readonly class Zeros implements Check
 {

@@ -1,11 +1,13 @@
 <?php
 
+use Core\Chance\Chance;
 use Core\Measurement\Assessment;
 use Core\Measurement\Evidence;
 use Core\Measurement\Measure;
 use Core\Motion\StationSource;
 use Core\Motion\StationTime;
 use Core\Motion\StationTimes;
+use Core\Trace\Check\Standing;
 use Core\Trace\DeviceClass;
 use Core\Trace\Flaw;
 use Core\Trace\Foot;
@@ -63,14 +65,16 @@ function pieced(DeviceClass $device, ?callable $spoil = null, float $seed = 1.0,
         $row = [];
         if ($device === DeviceClass::DualPlate) {
             foreach ($foot as $name => [$x, $y, $part, $way]) {
-                $row += ["{$name}_fx_n" => $side * $part + $tremble(0.6), "{$name}_fy_n" => $push * $way + $tremble(0.6),
+                $row += ["{$name}_fx_n" => $side * $part + $tremble(0.6),
+                    "{$name}_fy_n" => $push * $way + $tremble(0.6),
                     "{$name}_fz_n" => $total * $part + $tremble(1.0), "{$name}_mz_nm" => $twist * $part + $tremble(0.1),
                     "{$name}_copx_mm" => $x + $tremble(0.6), "{$name}_copy_mm" => $y + $tremble(0.6)];
             }
         } else {
             [$x, $y] = [500.0 * ($share - 0.5), $foot['lead'][1] * $share + $foot['trail'][1] * (1.0 - $share)];
             $row = $device === DeviceClass::Plate
-                ? ['fx_n' => $side + $tremble(0.8), 'fy_n' => -0.4 * $push + $tremble(0.8), 'fz_n' => $total + $tremble(1.5),
+                ? ['fx_n' => $side + $tremble(0.8), 'fy_n' => -0.4 * $push + $tremble(0.8),
+                    'fz_n' => $total + $tremble(1.5),
                     'mz_nm' => $twist + $tremble(0.2)]
                 : ['lead_pct' => 100.0 * $share + $tremble(0.3), 'trail_pct' => 100.0 - 100.0 * $share + $tremble(0.3)];
             $row += ['copx_mm' => $x + $tremble(0.8), 'copy_mm' => $y + $tremble(0.8)];
@@ -122,7 +126,12 @@ it('has nothing against what a golfer can do, of whatever device, mass and tremb
     }, 1.0, 80.6)))->toBe([]);
 })->with(DeviceClass::cases());
 
-it('lets no offset pass for a push or a twist', function (DeviceClass $device, callable $spoil, array $gone, array $stays) {
+it('lets no offset pass for a push or a twist', function (
+    DeviceClass $device,
+    callable $spoil,
+    array $gone,
+    array $stays,
+) {
     $sound = measuredOf(pieced($device), ...$gone, ...$stays);
     $trace = pieced($device, $spoil);
     expect(foundIn($trace))->toBe(['zero' => 'nulled']);
@@ -257,3 +266,68 @@ it('says by how much a mass or a gain is off, so that the ± of forces and share
         }
     }
 })->with([0.012, 0.03, 0.06, 0.12, 0.2]);
+
+it('bears any trace: what is found is said in a sentence, with numbers that are some', function (DeviceClass $device) {
+    $chance = new Chance("any|$device->value");
+    $sound = pieced($device);
+    $names = array_keys($sound->channels);
+    $n = $sound->samples();
+    for ($round = 0; $round < 60; $round++) {
+        $channels = $sound->channels;
+        for ($k = 0; $k < 3; $k++) {
+            $name = $names[(int) floor($chance->uniform() * count($names))];
+            $from = (int) floor($chance->uniform() * $n);
+            $to = min($n, $from + (int) floor($chance->uniform() * $n));
+            $kind = (int) floor($chance->uniform() * 7);
+            for ($i = $from; $i < $to; $i++) {
+                $channels[$name][$i] = match ($kind) {
+                    0 => NAN,
+                    1 => 0.0,
+                    2 => -$channels[$name][$i],
+                    3 => max(-990.0, min(990.0, 20.0 * $channels[$name][$i])),
+                    4 => $channels[$name][$from],
+                    5 => max(-990.0, min(990.0, $channels[$name][$i] + 500.0)),
+                    default => $chance->normal(0.0, 100.0),
+                };
+            }
+        }
+        $cut = $round % 5 === 0 ? max(30, (int) floor($chance->uniform() * $n)) : $n;
+        $trace = new Trace(
+            $device,
+            $sound->rateHz,
+            array_map(static fn (array $v): array => array_slice($v, 0, $cut), $channels),
+            $round % 4 === 0 ? null : $sound->stance,
+            $round % 3 === 0 ? null : 80.0,
+        );
+        foreach (Quality::findings($trace) as $finding) {
+            $said = inWords()->say($finding->remark);
+            expect($said)->toMatch('/^[^{}]{10,}\.$/u')->not->toContain('NAN')->not->toContain('INF')
+                ->and($finding->widening)->toBeGreaterThanOrEqual(1.0)
+                ->and(is_finite($finding->widens($finding->signals)))->toBeTrue();
+        }
+        // What is left is a number or a reason, whatever was laid in.
+        foreach (measuredOf($trace, 'impact_share', 'rise', 'twist', 'heel_toe_trail', 'toe_drift') as $value) {
+            expect($value === null || is_finite($value))->toBeTrue();
+        }
+    }
+})->with(DeviceClass::cases());
+
+it('finds the stillest moment wherever it lies, and none where a recording is too short for one', function () {
+    $at = static fn (array $channels, float $rate = 100.0): ?array => Standing::of(new Trace(
+        DeviceClass::Mat,
+        $rate,
+        $channels,
+    ))?->mean($channels['lead_pct']);
+    foreach ([0.2, 1.0, 2.4] as $still) {
+        $lead = $rest = [];
+        for ($i = 0; $i < 300; $i++) {
+            $t = $i / 100.0;
+            $lead[] = 50.0 + ($t >= $still && $t < $still + 0.5 ? 7.0 : 30.0 * sin(9.0 * $t));
+            $rest[] = 100.0 - $lead[$i];
+        }
+        [$mean, $wander] = $at(['lead_pct' => $lead, 'trail_pct' => $rest, 'copx_mm' => $lead, 'copy_mm' => $lead]);
+        expect($mean)->toEqualWithDelta(57.0, 0.01)->and($wander)->toBeLessThan(0.01);
+    }
+    $few = array_fill(0, 20, 50.0);
+    expect($at(['lead_pct' => $few, 'trail_pct' => $few, 'copx_mm' => $few, 'copy_mm' => $few]))->toBeNull();
+});
