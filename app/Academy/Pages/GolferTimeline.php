@@ -15,6 +15,7 @@ use App\Models\User;
 use App\Sight\Onlookers;
 use App\Words\Term;
 use Carbon\CarbonInterface;
+use Core\Reading\SwingKind;
 use Illuminate\Support\Collection;
 
 /**
@@ -177,7 +178,12 @@ final readonly class GolferTimeline
     private static function swing(Recording $r): array
     {
         $about = array_filter([
-            $r->swing === 'full' ? '' : (string) __("facts.kinds.$r->swing"),
+            // Files of before say it in words of their own.
+            match (SwingKind::tryFrom($r->swing)) {
+                SwingKind::Full => '',
+                null => $r->swing,
+                default => (string) __("facts.kinds.$r->swing"),
+            },
             in_array($r->size, [null, 'full'], true) ? '' : (string) __("facts.sizes.$r->size"),
             $r->is_cold ? (string) __('golfers.line.cold') : '',
             $r->films->contains(static fn (Film $f): bool => $f->isReady()) ? (string) __('golfers.line.filmed') : '',

@@ -13,7 +13,7 @@ it('has sessions, swings, consents and limits of a golfer on one line, the last 
         'complaint' => 'tops the long ones', 'tried' => 'a rod outside the lead foot']);
     Lesson::query()->create(['golfer_id' => $golfer->id, 'held_on' => '2026-05-02']);
     $swing = Recording::query()->where('golfer_id', $golfer->id)->firstOrFail();
-    $swing->forceFill(['lesson_id' => $first->id, 'size' => 'half', 'is_cold' => true])->save();
+    $swing->forceFill(['lesson_id' => $first->id, 'size' => 'half', 'is_cold' => true, 'swing' => 'a chip'])->save();
     $golfer->limitsNoted()->create(['region' => 'back', 'severity' => 'avoid', 'since' => '2026-04-01',
         'ended_on' => '2026-04-20']);
     $html = (string) $this->actingAs($this->headCoach())->get("/golfers/$golfer->id")->assertOk()->getContent();
@@ -22,7 +22,7 @@ it('has sessions, swings, consents and limits of a golfer on one line, the last 
     expect($line)->toContain('2 May 2026')
         ->toContain('the feel is still to be said')
         ->toContain('No longer to be spared')
-        ->toMatch('/1 Mar 2026.*tops the long ones · tried: a rod outside the lead foot.*half, cold/');
+        ->toMatch('/1 Mar 2026.*tops the long ones · tried: a rod outside the lead foot.*a chip, half, cold/');
     expect(strpos($line, '2 May 2026'))->toBeLessThan(strpos($line, '20 Apr 2026'))
         ->and(strpos($line, '20 Apr 2026'))->toBeLessThan(strpos($line, '1 Apr 2026'))
         ->and(strpos($line, '1 Apr 2026'))->toBeLessThan(strpos($line, '1 Mar 2026'));
