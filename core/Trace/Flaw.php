@@ -54,6 +54,8 @@ enum Flaw: string implements RemarkCode
     case Hum = 'flaw.hum';
     case HeelAndToePerhaps = 'flaw.heel-and-toe-perhaps';
     case HeelAndToeExchanged = 'flaw.heel-and-toe-exchanged';
+    /** duration_s: of what is told as seconds */
+    case TimeInMilliseconds = 'flaw.time-in-milliseconds';
     /** channel, at_s, step_mm */
     case CopStays = 'flaw.cop-stays';
 }

@@ -111,6 +111,8 @@ return [
             .'trail foot ends on its heel. Check which way y points in the file.',
         'heel-and-toe-exchanged' => 'Heel and toe are exchanged: the feet oppose each other the wrong way, and the '
             .'trail foot ends on its heel. y points to the heels in this file.',
+        'time-in-milliseconds' => 'The recording would last :duration_s s: its times are in milliseconds, not in '
+            .'seconds.',
         'cop-stays' => ':channel leaps by :step_mm mm at :at_s s and stays there: the mat, its cover or the foot has '
             .'moved, and places before and after cannot be compared.',
         'slow-rate' => ':rate_hz samples a second are too few for timings in a downswing of a quarter second.',

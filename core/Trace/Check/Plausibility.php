@@ -27,6 +27,9 @@ final readonly class Plausibility implements Check
 
     private const LEAST_RATE = 60.0;
 
+    /** No recording of a swing lasts so long, s. */
+    private const LONGEST_S = 300.0;
+
     /** @throws CoreException */
     public function of(Trace $trace): array
     {
@@ -214,6 +217,15 @@ final readonly class Plausibility implements Check
             return [];
         }
         $all = array_values(array_filter(Signal::cases(), static fn (Signal $s): bool => $s !== Signal::Points));
+        if ($trace->rateHz <= 20.0 && $trace->duration() > self::LONGEST_S) {
+            return [new QualityFinding(
+                'units',
+                'serious',
+                Remark::of(Flaw::TimeInMilliseconds, duration_s: $trace->duration()),
+                QualityFinding::NULLED,
+                $all,
+            )];
+        }
         $hopeless = $trace->rateHz < 25.0;
 
         return [new QualityFinding(

@@ -331,3 +331,22 @@ it('finds the stillest moment wherever it lies, and none where a recording is to
     $few = array_fill(0, 20, 50.0);
     expect($at(['lead_pct' => $few, 'trail_pct' => $few, 'copx_mm' => $few, 'copy_mm' => $few]))->toBeNull();
 });
+
+it('knows times in milliseconds from a slow device', function () {
+    $device = DeviceClass::DualPlate;
+    $sound = pieced($device);
+    $told = fn (float $rate, int $of): Trace => new Trace($device, $rate, array_map(
+        static fn (array $v): array => array_values(array_filter(
+            $v,
+            static fn (int $i): bool => $i % $of === 0,
+            ARRAY_FILTER_USE_KEY,
+        )),
+        $sound->channels,
+    ), $sound->stance, 80.0);
+    $ms = $told($sound->rateHz / 1000.0, 1);
+    expect(foundIn($ms)['units'] ?? null)->toBe('nulled')
+        ->and(array_filter(measuredOf($ms, 'impact_share', 'rise', 'setup_share')))->toBe([])
+        ->and(foundIn($told(20.0, (int) ($sound->rateHz / 20.0))))->not->toHaveKey('units')
+        // Slower ones would have less than a sample a second, which is no rate at all.
+        ->and(fn () => $told(0.1, 1))->toRefuse('sampling rate');
+});
