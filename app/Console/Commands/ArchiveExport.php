@@ -17,6 +17,7 @@ final class ArchiveExport extends Command
     use TextOptions;
 
     protected $signature = 'archive:export {file : zip to write}
+        {--recording= : only this one, by its identifier}
         {--whole : the whole academy, for another machine: people, rounds, readings, keys and figures as well}
         {--passphrase-file= : with --whole, a file with the passphrase in its first line; else it is asked for}';
 
@@ -32,7 +33,7 @@ final class ArchiveExport extends Command
             $n = $export($this->text('file'), static function (int $done, int $of) use ($bar): void {
                 $bar->setMaxSteps($of);
                 $bar->setProgress($done);
-            });
+            }, $this->given('recording'));
         } catch (ActionException $e) {
             $this->output->getErrorStyle()->writeln($e->getMessage());
 

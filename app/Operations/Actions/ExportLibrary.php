@@ -89,18 +89,26 @@ final readonly class ExportLibrary
 
     /**
      * @param  callable(int, int): void|null  $progress  done, of
+     * @param  string|null  $only  public identifier of the one recording that is wanted
      * @return array{written: int, left_out: array<string, string>}  left_out: why, by recording
      *
      * @throws ActionException
      */
-    public function __invoke(string $path, ?callable $progress = null): array
+    public function __invoke(string $path, ?callable $progress = null, ?string $only = null): array
     {
         $zip = new ZipArchive;
         $new = $path.'.new';
         if (! is_writable(dirname($path)) || $zip->open($new, ZipArchive::CREATE | ZipArchive::OVERWRITE) !== true) {
             throw ActionException::because('refusals.operations.cannot-written', ['path' => $path]);
         }
-        $golfers = Golfer::query()->consenting(Scope::Research)->with('consents')->orderBy('id')->get();
+        $golfers = Golfer::query()
+            ->consenting(Scope::Research)
+            ->when($only, static fn ($q, string $id) => $q->whereIn('id', Recording::query()
+                ->where('public_id', $id)
+                ->select('golfer_id')))
+            ->with('consents')
+            ->orderBy('id')
+            ->get();
         $tables = array_fill_keys(array_keys(self::TABLES), []);
         $left = [];
         foreach ($golfers as $g) {
@@ -118,6 +126,7 @@ final readonly class ExportLibrary
         $ids = Recording::query()
             ->whereNull('erased_at')
             ->whereIn('golfer_id', $golfers->pluck('id'))
+            ->when($only, static fn ($q, string $id) => $q->where('public_id', $id))
             ->orderBy('id')
             ->pluck('id');
         foreach ($ids as $n => $id) {
@@ -195,6 +204,13 @@ final readonly class ExportLibrary
         }
         $zip->addFile($this->films->local($film->path("original.$kind")), $name);
         $zip->setCompressionName($name, ZipArchive::CM_STORE);
+        // For who looks without a player; an import makes its own.
+        foreach (array_keys($film->stills) as $code) {
+            if ($this->films->has($film->path("$code.jpg"))) {
+                $still = "films/$r->public_id/$film->view-$code.jpg";
+                $zip->addFile($this->films->local($film->path("$code.jpg")), $still);
+            }
+        }
 
         return [
             $r->public_id,

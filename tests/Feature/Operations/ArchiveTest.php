@@ -104,12 +104,14 @@ it('writes a large library in parts, whole, and lets go of each part once writte
     });
     $zip = new ZipArchive;
     $zip->open($file);
-    $part = array_sum(array_map(fn (int $i): int => $zip->statIndex($i)['size'], range(0, 24)));
+    $names = array_map(fn (int $i): string => $zip->getNameIndex($i), range(0, $zip->numFiles - 1));
+    $bundles = array_slice(array_values(preg_grep('/^recordings\/.*json$/', $names)), 0, 25);
+    $part = array_sum(array_map(fn (string $name): int => $zip->statName($name)['size'], $bundles));
     expect($n['written'])
         ->toBe(Recording::query()->count())
         ->toBeGreaterThan(51)
         ->and($zip->numFiles)
-        ->toBe($n['written'] + 5 + count(file("zip://$file#films.csv")))
+        ->toBe($n['written'] + 5 + count(file("zip://$file#films.csv")) + count(preg_grep('/\.jpg$/', $names)))
         ->and($held[51] - $held[26])
         ->toBeLessThan(0.2 * $part)
         ->and($held[25] - $held[2])
@@ -264,6 +266,8 @@ it('carries facts, flights and films there and back, and refuses a film that is 
         'received' => strlen($bytes), 'offset_s' => 0.125, 'slowed' => 4, 'camera_height_cm' => 90.0,
         'clock_by' => 'stations']);
     $r->films()->whereKeyNot($film->id)->delete();
+    $film->update(['stills' => ['TP' => 3, 'IM' => 5]]);
+    Storage::disk('films')->put($film->path('TP.jpg'), 'a picture');
     Storage::disk('films')->put($film->path('original.mp4'), $bytes);
     $file = archived();
     $spoilt = "$file.spoilt.zip";
@@ -272,6 +276,8 @@ it('carries facts, flights and films there and back, and refuses a film that is 
     $zip->open($spoilt);
     $name = "films/$r->public_id/$film->view.mp4";
     expect($zip->getFromName($name))->toBe($bytes);
+    expect($zip->getFromName("films/$r->public_id/$film->view-TP.jpg"))->toBe('a picture')
+        ->and($zip->locateName("films/$r->public_id/$film->view-IM.jpg"))->toBeFalse();
     $zip->addFromString($name, '....ftypisom another');
     $zip->close();
     $all = Recording::query()->count();
@@ -308,5 +314,28 @@ it('reads archives that were written before films and facts travelled', function
     $zip->close();
     anotherInstallation();
     expect(Artisan::call('archive:import', ['file' => $file]))->toBe(0);
+    unlink($file);
+});
+
+it('writes one recording alone, with its golfer and nobody else', function () {
+    $r = Recording::query()->with('golfer')->orderByDesc('id')->firstOrFail();
+    $file = sys_get_temp_dir().'/one-'.bin2hex(random_bytes(4)).'.zip';
+    expect(Artisan::call('archive:export', ['file' => $file, '--recording' => $r->public_id]))->toBe(0)
+        ->and(Artisan::output())->toContain('1 recordings written');
+    $zip = new ZipArchive;
+    $zip->open($file);
+    expect(explode("\n", trim($zip->getFromName('golfers.csv'))))->toHaveCount(2)
+        ->and($zip->getFromName('golfers.csv'))->toContain($r->golfer->pseudonym)
+        ->and($zip->locateName("recordings/$r->public_id.json"))->not->toBeFalse();
+    anotherInstallation();
+    Storage::fake('films');
+    Queue::fake();
+    expect(app(ImportLibrary::class)($file)['stored'])->toBe(1)
+        ->and(Recording::query()->sole()->checksum)->toBe($r->checksum);
+    // One that may not leave is not written.
+    Golfer::query()->sole()->consents()->where('scope', 'research')->update(['withdrawn_at' => now()]);
+    $id = Recording::query()->sole()->public_id;
+    Artisan::call('archive:export', ['file' => $file, '--recording' => $id]);
+    expect(Artisan::output())->toContain('0 recordings written');
     unlink($file);
 });
