@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Words;
 
+use App\Models\Academy;
+use App\Models\Consent;
 use App\Models\Golfer;
 use App\Models\GolferLimit;
 use Core\Codebook\Shown;
@@ -95,6 +97,18 @@ final class Term
             'side' => $limit->side === null ? '' : self::line("limits.sides.{$limit->side->value}"),
             'region' => self::line("limits.regions.{$limit->region->value}"),
             'severity' => self::line("limits.severities.{$limit->severity->value}"),
+        ]);
+    }
+
+    /** What was agreed to, from when to when, by whom, and whether it was taken back. */
+    public static function consent(Consent $c): string
+    {
+        return (string) __($c->withdrawn_at === null ? 'golfers.consent' : 'golfers.consent-withdrawn', [
+            'scope' => __("golfers.scopes.{$c->scope->value}"),
+            'from' => $c->given_on->format('j M Y'),
+            'to' => $c->expires_on->format('j M Y'),
+            'by' => $c->guardian === null ? '' : __('golfers.by-guardian', ['guardian' => $c->guardian]),
+            'date' => $c->withdrawn_at?->timezone(Academy::zone())->format('j M Y, H:i') ?? '',
         ]);
     }
 

@@ -115,13 +115,7 @@ final readonly class GolferPage
     private static function consent(Golfer $golfer, Consent $c): array
     {
         return [
-            'says' => (string) __($c->withdrawn_at === null ? 'golfers.consent' : 'golfers.consent-withdrawn', [
-                'scope' => __("golfers.scopes.{$c->scope->value}"),
-                'from' => $c->given_on->format('j M Y'),
-                'to' => $c->expires_on->format('j M Y'),
-                'by' => $c->guardian === null ? '' : __('golfers.by-guardian', ['guardian' => $c->guardian]),
-                'date' => $c->withdrawn_at?->timezone(Academy::zone())->format('j M Y, H:i') ?? '',
-            ]),
+            'says' => Term::consent($c),
             'paper' => $c->paper === null ? null : route('golfers.paper', [$golfer->id, $c->paper->public_id]),
             'quiet' => ! $golfer->isCoveredBy($c),
         ];

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Academy\Pages;
 
 use App\Models\Academy;
-use App\Models\Consent;
 use App\Models\Film;
 use App\Models\Golfer;
 use App\Models\GolferLimit;
@@ -59,7 +58,7 @@ final readonly class HeldPage
                 ], self::isSaid(...))))->all(),
                 (string) $golfer->limits,
             ], self::isSaid(...))),
-            'agreed' => array_values($golfer->consents->sortBy('id')->map(self::consent(...))->all()),
+            'agreed' => array_values($golfer->consents->sortBy('id')->map(Term::consent(...))->all()),
             'sessions' => array_values($lessons->map(self::session(...))->all()),
             'swings' => array_values($swings->map(self::swing(...))->all()),
         ];
@@ -68,17 +67,6 @@ final readonly class HeldPage
     private static function isSaid(string $text): bool
     {
         return $text !== '';
-    }
-
-    private static function consent(Consent $c): string
-    {
-        return (string) __($c->withdrawn_at === null ? 'golfers.consent' : 'golfers.consent-withdrawn', [
-            'scope' => __("golfers.scopes.{$c->scope->value}"),
-            'from' => $c->given_on->format('j M Y'),
-            'to' => $c->expires_on->format('j M Y'),
-            'by' => $c->guardian === null ? '' : __('golfers.by-guardian', ['guardian' => $c->guardian]),
-            'date' => $c->withdrawn_at?->timezone(Academy::zone())->format('j M Y, H:i') ?? '',
-        ]);
     }
 
     /** @return array{day: string, said: array<string, string>, balls: list<string>} */

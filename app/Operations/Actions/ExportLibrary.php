@@ -90,7 +90,8 @@ final readonly class ExportLibrary
     /**
      * @param  callable(int, int): void|null  $progress  done, of
      * @param  string|null  $only  public identifier of the one recording that is wanted
-     * @return array{written: int, left_out: array<string, string>}  left_out: why, by recording
+     * @return array{written: int, left_out: array<string, string>, not_agreed: int}  left_out: why, by recording;
+     *     not_agreed: recordings whose golfers have not agreed that they leave the academy
      *
      * @throws ActionException
      */
@@ -191,7 +192,15 @@ final readonly class ExportLibrary
             throw ActionException::because('refusals.operations.could-not-finished-disk', ['path' => $path]);
         }
 
-        return ['written' => count($tables['recordings']), 'left_out' => $left];
+        return [
+            'written' => count($tables['recordings']),
+            'left_out' => $left,
+            'not_agreed' => Recording::query()
+                ->whereNull('erased_at')
+                ->whereNotIn('golfer_id', $golfers->pluck('id'))
+                ->when($only, static fn ($q, string $id) => $q->where('public_id', $id))
+                ->count(),
+        ];
     }
 
     /** @return list<mixed>|null a row of films.csv, whose original goes along; null where that is not there */
