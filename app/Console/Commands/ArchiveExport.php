@@ -42,7 +42,8 @@ final class ArchiveExport extends Command
         $this->newLine();
         $this->line("{$n['written']} recordings written");
         if ($n['not_agreed'] > 0) {
-            $this->line("{$n['not_agreed']} recordings stay: their golfers have not agreed that they leave the academy");
+            $this->line("{$n['not_agreed']} recordings stay: their golfers have not agreed that they leave the "
+                .'academy');
         }
         foreach ($n['left_out'] as $id => $why) {
             $this->line("left out: $id. $why");

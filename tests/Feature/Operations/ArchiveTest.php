@@ -336,6 +336,7 @@ it('writes one recording alone, with its golfer and nobody else', function () {
     Golfer::query()->sole()->consents()->where('scope', 'research')->update(['withdrawn_at' => now()]);
     $id = Recording::query()->sole()->public_id;
     Artisan::call('archive:export', ['file' => $file, '--recording' => $id]);
-    expect(Artisan::output())->toContain('0 recordings written')->toContain('1 recordings stay: their golfers have not');
+    expect(Artisan::output())->toContain('0 recordings written')
+        ->toContain('1 recordings stay: their golfers have not');
     unlink($file);
 });
