@@ -193,8 +193,8 @@ final class StandardFaults
                 'contradicted' => ['recentre_lead', '>', -40],
                 'sights' => self::pressure(
                     'chest and pelvis over the feet at the start down',
-                    ['all', ['pelvis_sway@LD', '<', 3], ['chest_sway@LD', '<', -9]],
-                    ['pelvis_sway@LD', '>', 8],
+                    ['all', ['pelvis_sway@LD', '<', 12], ['chest_sway@LD', '<', 2]],
+                    ['pelvis_sway@LD', '>', 18],
                 ),
                 'confused_with' => ['hanging back, which it often causes'],
                 'counter_example' => 'Pressure crossing the half within a few hundredths of a second of the top.',
@@ -496,8 +496,8 @@ final class StandardFaults
                 ],
                 'sights' => self::pressure(
                     'chest and pelvis over the feet and the trail heel at impact',
-                    ['all', ['pelvis_sway@IM', '<', 9], ['trail_heel_lift', '<', 2.5]],
-                    ['any', ['pelvis_sway@IM', '>', 14], ['trail_heel_lift', '>', 4.5]],
+                    ['all', ['chest_sway@IM', '<', -4], ['trail_heel_lift', '<', 2.5]],
+                    ['any', ['chest_sway@IM', '>', 2], ['trail_heel_lift', '>', 4.5]],
                 ),
                 'confused_with' => [
                     'a returning style of pressure',
@@ -541,8 +541,8 @@ final class StandardFaults
                         'needs' => ['points'],
                         'sight' => 'indirect',
                         'proxy' => 'the lead knee still bent through the ball',
-                        'supported' => ['lead_knee_flex@IM', '>', 36],
-                        'contradicted' => ['lead_knee_flex@IM', '<', 22],
+                        'supported' => ['lead_knee_flex@IM', '>', 48],
+                        'contradicted' => ['lead_knee_flex@IM', '<', 30],
                     ],
                     [
                         'needs' => ['face-on'],
@@ -566,7 +566,7 @@ final class StandardFaults
                 'station' => 'FI',
                 'supported' => ['any', ['fallback', '>', 25], ['finish_share', '<', 74]],
                 'contradicted' => ['all', ['fallback', '<', 12], ['finish_share', '>=', 88]],
-                'sights' => self::pressure('', ['pelvis_sway@FI', '<', 12], ['pelvis_sway@FI', '>', 20], 'observable'),
+                'sights' => self::pressure('', ['pelvis_sway@FI', '<', 16], ['pelvis_sway@FI', '>', 23], 'observable'),
                 'confused_with' => ['a held or relaxed finish', 'a finish that looks right after a bad start down'],
                 'counter_example' => 'A full finish on the lead side with a relaxed recoil after it.',
                 'misses' => ['slice', 'thin', 'fat'],

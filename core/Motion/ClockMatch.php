@@ -50,16 +50,20 @@ final readonly class ClockMatch
         $lags = (int) round($maxLagS * self::RATE);
         $start = (int) round(($film->t0 - $trace->t0) * self::RATE);
         $best = null;
+        $most = 0.0;
         $at = [];
         for ($lag = -$lags; $lag <= $lags; $lag++) {
-            $r = self::correlation($a, $b, $lag + $start);
+            [$r, $shared] = self::correlation($a, $b, $lag + $start);
             $at[$lag] = $r;
-            if ($r !== null && ($best === null || $r > $at[$best])) {
+            // Where most of what moved lies outside the overlap, the rest agrees by chance.
+            if ($r !== null && $r * $shared > $most) {
                 $best = $lag;
+                $most = $r * $shared;
             }
         }
         $peak = $best === null ? null : $at[$best];
-        if ($best === null || $peak === null || $peak < self::LEAST_CORRELATION) {
+        // At the end of the search it is no peak.
+        if ($best === null || $peak === null || abs($best) === $lags || $peak < self::LEAST_CORRELATION) {
             return null;
         }
         $before = $at[$best - 1] ?? $peak;
@@ -133,13 +137,14 @@ final readonly class ClockMatch
     /**
      * @param  list<float>  $a
      * @param  list<float>  $b
+     * @return array{float|null, float} over what overlaps, and how much of both lies in the overlap, 0 to 1
      */
-    private static function correlation(array $a, array $b, int $lag): ?float
+    private static function correlation(array $a, array $b, int $lag): array
     {
         $from = max(0, -$lag);
         $to = min(count($a), count($b) - $lag);
         if ($to - $from < self::RATE / 2) {
-            return null;
+            return [null, 0.0];
         }
         $ab = $aa = $bb = 0.0;
         for ($i = $from; $i < $to; $i++) {
@@ -150,6 +155,8 @@ final readonly class ClockMatch
             $bb += $y * $y;
         }
 
-        return $aa > 0.0 && $bb > 0.0 ? $ab / sqrt($aa * $bb) : null;
+        return $aa > 0.0 && $bb > 0.0
+            ? [$ab / sqrt($aa * $bb), sqrt(($aa / count($a)) * ($bb / count($b)))]
+            : [null, 0.0];
     }
 }

@@ -17,6 +17,7 @@ enum Doubt: string implements RemarkCode
     case OddBackswing = 'doubt.odd-backswing';
     case FilmedAlongTheLine = 'doubt.filmed-along-the-line';
     case NeverStill = 'doubt.never-still';
+    case ComesToRestSlowly = 'doubt.comes-to-rest-slowly';
     case LowestPoint = 'doubt.lowest-point';
     case FromTheTraceAlone = 'doubt.from-the-trace-alone';
 }

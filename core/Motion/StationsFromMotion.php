@@ -25,15 +25,21 @@ final class StationsFromMotion
     /** Displacements of the club head between which its first move is extrapolated, mm. */
     private const FIRST_MOVE = 12.0;
 
-    /** A finish is at rest below these speeds, mm/s. */
-    private const CLUB_REST = 180.0;
+    /** Of its greatest height the shaft is up. */
+    private const NEARLY = 0.9;
 
-    private const PELVIS_REST = 90.0;
+    /** A finish is at rest below these speeds, mm/s. */
+    public const CLUB_REST = 180.0;
+
+    public const PELVIS_REST = 90.0;
 
     private readonly Motion $motion;
 
     /** @var array<string, Remark> */
     private array $doubts = [];
+
+    /** By how much the finish depends on what is called rest, s. */
+    private float $finish = 0.0;
 
     /** @throws CoreException */
     private function __construct(private readonly Views $views, View $view)
@@ -72,7 +78,7 @@ final class StationsFromMotion
         }
         $shaft = $this->difference('club_head', 'grip');
         $arm = $this->difference('lead_hand', 'lead_shoulder');
-        $tp = $this->top($fast->t);
+        $tp = $this->motion->view->sees(Axis::X) ? $this->top($fast->t) : $this->topByHeight($shaft, $fast->t);
         if ($tp === null) {
             return null;
         }
@@ -189,6 +195,26 @@ final class StationsFromMotion
         }
 
         return new Series($this->motion->rateHz, array_values(array_map(sqrt(...), $sum)), $this->motion->t0);
+    }
+
+    /**
+     * Where the view cannot see along the line, the shaft turns in a plane seen edge on: it stands highest on the way
+     * back and once more on the way down, and lowest in between at the top.
+     *
+     * @throws CoreException
+     */
+    private function topByHeight(Series $shaft, float $fast): ?float
+    {
+        $highest = $shaft->highest($this->motion->t0, $fast);
+        if ($highest === null) {
+            return null;
+        }
+        $near = self::less($shaft, self::NEARLY * $highest->value);
+        $up = Crossing::firstRise($near, $this->motion->t0, $fast);
+        $down = Crossing::lastFall($near, $this->motion->t0, $fast);
+        $lowest = $up === null || $down === null ? null : $shaft->lowest($up, $down);
+
+        return $lowest === null || $lowest->value > self::NEARLY * $highest->value ? null : $lowest->t;
     }
 
     /**
@@ -315,7 +341,11 @@ final class StationsFromMotion
         return $lowest?->t;
     }
 
-    /** @throws CoreException */
+    /**
+     * The first rest of club and pelvis; how far apart a stricter and a looser idea of rest would have it is its doubt.
+     *
+     * @throws CoreException
+     */
     private function finish(float $im): ?float
     {
         $club = $this->speed('club_head', 0.04);
@@ -323,9 +353,29 @@ final class StationsFromMotion
             $this->motion->has('pelvis') || ($this->motion->has('lead_hip') && $this->motion->has('trail_hip'))
                 ? $this->pelvisSpeed()
                 : null;
+        $rest = $this->rest($im, $club, $pelvis, 1.0);
+        if ($rest !== null) {
+            $loose = $this->rest($im, $club, $pelvis, 1.3) ?? $rest;
+            // Of what moves a single view sees a part.
+            $seen = count($this->axes()) === 3 ? 0.75 : 0.45;
+            $strict = $this->rest($im, $club, $pelvis, $seen) ?? $rest + 0.1;
+            $this->finish = max($rest - $loose, $strict - $rest);
+        }
+        if ($this->finish > 0.04) {
+            $this->doubts['FI'] = Remark::of(Doubt::ComesToRestSlowly);
+        }
+
+        return $rest;
+    }
+
+    private function rest(float $im, Series $club, ?Series $pelvis, float $times): ?float
+    {
         $end = $this->motion->t0 + ($this->motion->frames() - 1) / $this->motion->rateHz;
         for ($t = $im + 0.25; $t <= $end - 0.05; $t += 0.25 / $this->motion->rateHz) {
-            if (($club->at($t) ?? INF) < self::CLUB_REST && ($pelvis?->at($t) ?? 0.0) < self::PELVIS_REST) {
+            if (
+                ($club->at($t) ?? INF) < $times * self::CLUB_REST &&
+                ($pelvis?->at($t) ?? 0.0) < $times * self::PELVIS_REST
+            ) {
                 return $t;
             }
         }
@@ -362,10 +412,10 @@ final class StationsFromMotion
         $own = match ($station) {
             Station::TakeawayShaft, Station::DownswingShaft, Station::ThroughShaft => $level($shaft),
             Station::BackswingArm, Station::DownswingArm => $level($arm),
-            Station::Top => $this->motion->view->sees(Axis::X) ? 0.006 : 0.090,
+            Station::Top => $this->motion->view->sees(Axis::X) ? 0.006 : 0.030,
             Station::Impact => isset($this->doubts['IM']) ? 1.5 * $frame : 0.002,
             Station::Address => $this->motion->view->sees(Axis::X) ? 0.015 : 0.050,
-            Station::Finish => 0.025,
+            Station::Finish => hypot(0.02, $this->finish),
         };
 
         return hypot(0.475 * $frame, $own);

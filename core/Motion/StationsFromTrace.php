@@ -6,6 +6,7 @@ namespace Core\Motion;
 
 use Core\CoreException;
 use Core\Remark\Remark;
+use Core\Trace\Extreme;
 use Core\Trace\Series;
 use Core\Trace\Trace;
 
@@ -17,13 +18,23 @@ use Core\Trace\Trace;
 final class StationsFromTrace
 {
     /** Usual times from top to impact and parts of it, and of address to top, s and fractions. */
-    private const DOWN = 0.255;
+    private const DOWN = 0.258;
 
-    private const PARTS = ['TB' => 0.40, 'LB' => 0.60, 'LD' => 0.57, 'SD' => 0.79];
+    private const PARTS = ['TB' => 0.40, 'LB' => 0.60, 'LD' => 0.53, 'SD' => 0.83];
 
-    private const THROUGH = 0.075;
+    private const THROUGH = 0.05;
 
     private const FINISH = 0.72;
+
+    /** Within so long after the trail peak the share has come over, and so long the recording goes on, s. */
+    private const SHIFT = 0.75;
+
+    private const AFTER_LOW = 0.5;
+
+    /** A press of the lead foot before the move away takes no longer, s; the share has left its level by so much, %. */
+    private const PRESS = 0.45;
+
+    private const LEAVES = 2.5;
 
     /** Half-widths of 95 % intervals, s. */
     private const UNCERTAIN = [
@@ -45,15 +56,14 @@ final class StationsFromTrace
         if ($share === null) {
             return null;
         }
-        [$start, $end] = [$share->t0 + 0.05, $share->end() - 0.05];
-        $slope = $share->derivative(0.04);
-        $steep = $slope->highest($start, $end);
-        if ($steep === null || $steep->value < 40.0) {
+        $low = $share->lowest($share->t0 + 0.1, $share->end() - self::AFTER_LOW);
+        $high = $low === null ? null : $share->highest($low->t, $low->t + self::SHIFT);
+        if ($low === null || $high === null || $high->value - $low->value < 8.0) {
             return null;
         }
-        $im = self::impact($trace, $share, $steep->t);
+        $im = self::impact($trace, $share, $low, $high);
         $tp = $im - self::DOWN;
-        $ad = self::address($share, $tp);
+        $ad = self::address($share, $low);
         if ($ad === null || $ad >= $tp - 0.3) {
             $ad = $tp - 0.86;
         }
@@ -81,38 +91,41 @@ final class StationsFromTrace
     }
 
     /** @throws CoreException */
-    private static function impact(Trace $trace, Series $share, float $steep): float
+    private static function impact(Trace $trace, Series $share, Extreme $low, Extreme $high): float
     {
         $total = $trace->totalForce()?->smoothed(0.012);
-        $peak = $total?->highest($steep - 0.05, $steep + 0.35);
+        $peak = $total?->highest($low->t + 0.1, $high->t + 0.3);
         if ($total !== null && $peak !== null && $peak->value > 112.0) {
             $fall = $total->derivative(0.02)->lowest($peak->t, $peak->t + 0.2);
 
-            // The force falls fastest about a fiftieth of a second after the ball has gone.
-            return $fall === null ? $peak->t + 0.06 : $fall->t - 0.02;
-        }
-        $before = $share->lowest($share->t0, $steep);
-        $after = $share->highest($steep, $steep + 0.45);
-        if ($before === null || $after === null) {
-            return $steep + 0.12;
+            // The push is let go as the ball goes.
+            return $fall === null ? $peak->t + 0.06 : $fall->t + 0.006;
         }
 
-        return $share->risesThrough($before->value + 0.93 * ($after->value - $before->value), $steep, $after->t, 0.0) ??
-            $after->t;
+        return 0.012 +
+            ($share->risesThrough($low->value + 0.97 * ($high->value - $low->value), $low->t, $high->t, 0.0) ??
+                $high->t);
     }
 
-    /** When the share leaves its level at set-up for good, on its way to the trail peak. */
-    private static function address(Series $share, float $tp): ?float
+    /**
+     * When the share leaves its level at set-up on its way to the trail peak, the press before it included.
+     *
+     * @throws CoreException
+     */
+    private static function address(Series $share, Extreme $low): ?float
     {
-        $low = $share->lowest($share->t0, $tp + 0.05);
         $level = $share->mean($share->t0, $share->t0 + 0.3);
-        if ($low === null || $level === null || $level - $low->value < 4.0) {
+        if ($level === null || $level - $low->value < 4.0) {
             return null;
         }
-        $depth = $level - $low->value;
-        $near = $share->lastAbove($level - 0.10 * $depth, $share->t0, $low->t);
-        $far = $share->lastAbove($level - 0.40 * $depth, $share->t0, $low->t);
+        $goes = $share->lastAbove($level - 0.10 * ($level - $low->value), $share->t0, $low->t);
+        $from = $goes === null ? INF : max($share->t0, $goes - self::PRESS);
+        for ($t = $from; $goes !== null && $t < $goes; $t += 0.004) {
+            if (abs(($share->at($t) ?? $level) - $level) > self::LEAVES) {
+                return $t - 0.02;
+            }
+        }
 
-        return $near === null || $far === null ? $near : max($share->t0, 2 * $near - $far);
+        return $goes;
     }
 }

@@ -21,6 +21,9 @@ final readonly class SwingCatcher
     /** How long after impact a swing counts as over, s. */
     private const OVER = 1.1;
 
+    /** Points of share that wander while somebody stands at the ball. */
+    private const STANDS = 8.0;
+
     private function __construct(public float $from, public float $to, public float $impact)
     {
     }
@@ -56,6 +59,12 @@ final readonly class SwingCatcher
         }
         $low = $share->lowest($ad, $im);
         $high = $share->highest($im - 0.1, min($end, $im + 0.3));
+        // Before a swing somebody stands: a sway from foot to foot comes out of the one before.
+        $all = $recent->leadShare()?->smoothed(0.03);
+        $calm = [$all?->lowest($ad - 0.75, $ad - 0.05), $all?->highest($ad - 0.75, $ad - 0.05)];
+        if ($calm[0] === null || $calm[1] === null || $calm[1]->value - $calm[0]->value > self::STANDS) {
+            return null;
+        }
         // A step from foot to foot is no swing: it neither loads nor shifts as far, nor as fast.
         if (
             $low === null ||

@@ -31,6 +31,16 @@ final readonly class Vec3
         return $this->x * $o->x + $this->y * $o->y + $this->z * $o->z;
     }
 
+    /** As written in coordinates; in this mirrored frame the left hand's rule holds. */
+    public function cross(self $o): self
+    {
+        return new self(
+            $this->y * $o->z - $this->z * $o->y,
+            $this->z * $o->x - $this->x * $o->z,
+            $this->x * $o->y - $this->y * $o->x,
+        );
+    }
+
     public function length(): float
     {
         return sqrt($this->dot($this));

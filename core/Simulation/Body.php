@@ -13,7 +13,8 @@ use Core\Trace\Stance;
 
 /**
  * The synthetic golfer's body: constant limb lengths, arms and legs closed by two-bone inverse
- * kinematics, feet that lift and spin about the ball of the foot. Stance frame, mm.
+ * kinematics, feet that lift and spin about the ball of the foot. Where its pelvis goes and how its trunk leans is a
+ * path that Balance finds. Stance frame, mm.
  *
  * @phpstan-type FootPose array{heading: Vec3, heel: Vec3, ankle: Vec3, ball: Vec3, toe: Vec3}
  */
@@ -21,15 +22,34 @@ final class Body
 {
     private const TRAIL_FLARE = -9.0;
 
+    /** How much of its length the trail arm is let out to, and how softly its elbow comes to that, mm. */
+    private const TRAIL_ARM = 0.975;
+
+    private const LEAD_ARM = 0.992;
+
+    private const ELBOW = 27.0;
+
+    /** How long after the club starts the hands go fully along with the chest, s. */
+    private const STARTS = 0.24;
+
     /** @var array<string, float> segment lengths in mm */
     public readonly array $segments;
 
     public readonly Stance $stance;
 
-    private Curve $shaftPlane;
+    public readonly Path $path;
 
-    /** @throws CoreException */
-    public function __construct(private readonly GolferSpec $spec, private readonly Score $score)
+    private readonly Sampled $shaftPlane;
+
+    /** Where the hands are when the club starts. */
+    private readonly Vec3 $start;
+
+    /**
+     * @param  Path|null  $path  as meant by the score where there is none
+     *
+     * @throws CoreException
+     */
+    public function __construct(private readonly GolferSpec $spec, private readonly Score $score, ?Path $path = null)
     {
         $h = $spec->heightMm;
         $this->segments = [
@@ -51,7 +71,10 @@ final class Body
             new Foot($spec->stanceMm / 2, 0.0, $foot, 0.38 * $foot, $score->leadFlare),
             new Foot(-$spec->stanceMm / 2, 0.0, $foot, 0.38 * $foot, self::TRAIL_FLARE),
         );
+        $this->path = $path ?? Path::meant($spec, $score, $this->segments);
         $this->shaftPlane = $this->soled();
+        $ad = $score->stations['AD'];
+        $this->start = $this->reached($ad, $this->trunk($ad));
     }
 
     /** @throws CoreException */
@@ -68,14 +91,6 @@ final class Body
         }
 
         return new Motion($rateHz, $points);
-    }
-
-    /** The body's centre of mass: the pelvis weighs 0.55, the chest 0.45. */
-    public function centre(float $t): Vec3
-    {
-        $trunk = $this->trunk($t);
-
-        return $trunk['pelvis']->times(0.55)->plus($trunk['chest'], 0.45);
     }
 
     /**
@@ -99,15 +114,10 @@ final class Body
         $turn = deg2rad($s->at('pelvis_turn', $t));
         $across = new Vec3(cos($turn), -sin($turn), 0.0);
         $ahead = new Vec3(sin($turn), cos($turn), 0.0);
-        $pelvis = new Vec3(
-            $s->at('pelvis_x', $t) / 100.0 * $this->spec->stanceMm,
-            $s->at('pelvis_y', $t),
-            $l['thigh'] + $l['shank'] + $l['ankle'] - $s->at('squat', $t),
-        );
-        $pelvis = $this->withinReach($pelvis, $across, $lead['ankle'], $trail['ankle']);
-        $lean = deg2rad($s->at('lean', $t));
+        $pelvis = $this->path->pelvis($t);
+        $lean = deg2rad($s->at('lean', $t) + $this->path->lean->at($t));
         // Shorter clubs are played from a deeper bend.
-        $bend = deg2rad($s->at('bend', $t) + 0.05 * (1000.0 - $l['club']));
+        $bend = deg2rad($s->at('bend', $t) + $this->path->bend->at($t) + 0.05 * (1000.0 - $l['club']));
         $spine = new Vec3(-sin($lean), sin($bend) * cos($lean), cos($bend) * cos($lean));
 
         return [
@@ -118,6 +128,23 @@ final class Body
             'pelvis' => $pelvis,
             'spine' => $spine,
             'chest' => $pelvis->plus($spine, $l['trunk']),
+        ];
+    }
+
+    /** @return array{lead: Vec3, trail: Vec3, facing: Vec3} shoulders, and the way the chest faces */
+    private function shoulders(float $t, Vec3 $chest, Vec3 $spine): array
+    {
+        $side = (new Vec3(1.0, 0.0, 0.0))->plus($spine, -$spine->x)->unit();
+        $ahead = $spine->cross($side);
+        $turn = deg2rad($this->score->at('chest_turn', $t));
+        $level = $side->times(cos($turn))->plus($ahead, -sin($turn));
+        $tilt = deg2rad($this->score->at('tilt', $t));
+        $across = $level->times(cos($tilt))->plus($spine, sin($tilt));
+
+        return [
+            'lead' => $chest->plus($across, $this->segments['shoulder']),
+            'trail' => $chest->plus($across, -$this->segments['shoulder']),
+            'facing' => $ahead->times(cos($turn))->plus($side, sin($turn)),
         ];
     }
 
@@ -137,21 +164,9 @@ final class Body
         ] = $this->trunk($t);
         $leadHip = $pelvis->plus($across, $l['hip']);
         $trailHip = $pelvis->plus($across, -$l['hip']);
-        $side = (new Vec3(1.0, 0.0, 0.0))->plus($spine, -$spine->x)->unit();
-        $down = new Vec3(
-            $spine->y * $side->z - $spine->z * $side->y,
-            $spine->z * $side->x - $spine->x * $side->z,
-            $spine->x * $side->y - $spine->y * $side->x,
-        );
-        $down = $down->z > 0.0 || $down->y < 0.0 ? $down->times(-1.0) : $down;
-        $chestTurn = deg2rad($s->at('chest_turn', $t));
-        $shoulders = $side->times(cos($chestTurn))->plus($down, -sin($chestTurn));
-        $facing = $down->times(cos($chestTurn))->plus($side, sin($chestTurn));
-        $leadShoulder = $chest->plus($shoulders, $l['shoulder']);
-        $trailShoulder = $chest->plus($shoulders, -$l['shoulder']);
-
-        $shaft = self::inPlane(deg2rad($s->at('shaft', $t)), deg2rad($this->shaftPlane->at($t)));
-        $hands = $this->hands($t, $leadShoulder, $trailShoulder, $shaft);
+        $shaft = $this->shaft($t);
+        ['lead' => $leadShoulder, 'trail' => $trailShoulder, 'facing' => $facing] = $this->shoulders($t, $chest, $spine);
+        $hands = $this->hands($t, ['chest' => $chest, 'spine' => $spine]);
         $trailHand = $hands->plus($shaft, 75.0);
 
         $neck = $chest->plus($spine, $l['neck']);
@@ -219,64 +234,119 @@ final class Body
      *
      * @throws CoreException
      */
-    private function soled(): Curve
+    private function soled(): Sampled
     {
-        $slopes = [];
-        foreach ($this->score->stations as $code => $t) {
-            $slope = $this->score->at('shaft_plane', $t);
-            if ($code === 'AD' || $code === 'IM') {
-                for ($i = 0; $i < 6; $i++) {
-                    $this->shaftPlane = new Curve([[0.0, $slope], [1.0, $slope]]);
-                    $hands = $this->pose($t)['lead_hand'];
-                    $drop =
-                        ($hands->z - 14.0) /
-                        (($this->segments['club'] - 50.0) * cos(deg2rad($this->score->at('shaft', $t))));
-                    $slope = rad2deg(asin(max(0.5, min(0.985, $drop))));
-                }
+        $more = [];
+        foreach (['AD', 'IM'] as $code) {
+            $t = $this->score->stations[$code];
+            $meant = $this->score->at('shaft_plane', $t);
+            $trunk = $this->trunk($t);
+            $slope = $meant;
+            for ($i = 0; $i < 6; $i++) {
+                $shaft = self::inPlane(deg2rad($this->score->at('shaft', $t)), deg2rad($slope));
+                $at = $this->shoulders($t, $trunk['chest'], $trunk['spine']);
+                $hands = $this->arms($t, $at, $shaft);
+                $drop = ($hands->z - 14.0) / (($this->segments['club'] - 50.0) * cos(deg2rad($this->score->at('shaft', $t))));
+                $slope = rad2deg(asin(max(0.5, min(0.985, $drop))));
             }
-            $slopes[] = [$t, $slope];
+            $more[$code] = $slope - $meant;
         }
+        $s = $this->score->stations;
+        $off = Sampled::rounded(
+            new Curve([
+                [$s['AD'], $more['AD']],
+                [$s['TB'], 0.5 * $more['AD']],
+                [$s['TP'], 0.0],
+                [$s['LD'], 0.35 * $more['IM']],
+                [$s['IM'], $more['IM']],
+                [$s['IM'] + 0.02, $more['IM']],
+                [$s['FI'], 0.0],
+            ]),
+            $this->score->duration,
+            0.006,
+        );
 
-        return new Curve($slopes);
+        return new Sampled(
+            array_map(
+                static fn (float $meant, float $more): float => $meant + $more,
+                $this->score->curves['shaft_plane']->values,
+                $off->values,
+            ),
+        );
     }
 
     /**
-     * Hands on the arc of the lead arm, drawn in until both arms reach them.
+     * Where the hands are: on their arc, but as long as the club has not started where they are when it does. The body
+     * stirs before the club, and the arms make up for it.
+     *
+     * @param  array{chest: Vec3, spine: Vec3, ...}  $trunk
      */
-    private function hands(float $t, Vec3 $leadShoulder, Vec3 $trailShoulder, Vec3 $shaft): Vec3
+    private function hands(float $t, array $trunk): Vec3
+    {
+        $hands = $this->reached($t, $trunk);
+        $start = $this->score->stations['AD'];
+        if ($t >= $start + self::STARTS) {
+            return $hands;
+        }
+        $stays = $t <= $start ? 1.0 : 0.5 * (1.0 + cos((M_PI * ($t - $start)) / self::STARTS));
+
+        $hands = $hands->plus($this->reached($start, $trunk)->minus($this->start), -$stays);
+        // As far as the lead arm is long.
+        $shoulder = $this->shoulders($t, $trunk['chest'], $trunk['spine'])['lead'];
+        $reach = $hands->minus($shoulder);
+        $over = ($reach->length() - self::LEAD_ARM * ($this->segments['upper_arm'] + $this->segments['forearm'])) / 2.0;
+
+        return $hands->plus($reach->unit(), -2.0 * $stays * ($over > 30.0 ? $over : log1p(exp($over))));
+    }
+
+    /**
+     * Hands on the arc of the lead arm, as turned at a time, drawn round it gently until the trail arm reaches too.
+     *
+     * @param  array{chest: Vec3, spine: Vec3, ...}  $trunk
+     */
+    private function reached(float $turned, array $trunk): Vec3
+    {
+        return $this->arms($turned, $this->shoulders($turned, $trunk['chest'], $trunk['spine']), $this->shaft($turned));
+    }
+
+    /** @param  array{lead: Vec3, trail: Vec3, ...}  $shoulders */
+    private function arms(float $t, array $shoulders, Vec3 $shaft): Vec3
     {
         $full = $this->segments['upper_arm'] + $this->segments['forearm'];
         $arm = self::inPlane(deg2rad($this->score->at('arm', $t)), deg2rad($this->score->at('arm_plane', $t)));
-        $hands = $leadShoulder->plus($arm, $full * $this->score->at('reach', $t));
-        $most = 0.992 * $full;
-        for ($i = 0, $drawn = true; $drawn && $i < 40; $i++) {
-            $drawn = false;
-            foreach ([[$leadShoulder, 0.0], [$trailShoulder, 75.0]] as [$shoulder, $alongShaft]) {
-                $reach = $hands->plus($shaft, $alongShaft)->minus($shoulder);
-                if ($reach->length() > $most) {
-                    $hands = $shoulder->plus($reach->unit(), $most)->plus($shaft, -$alongShaft);
-                    $drawn = true;
-                }
+        $length = $full * $this->score->at('reach', $t);
+        $hands = $shoulders['lead']->plus($arm, $length);
+        for ($i = 0; $i < 5; $i++) {
+            $reach = $hands->plus($shaft, 75.0)->minus($shoulders['trail']);
+            $over = ($reach->length() - self::TRAIL_ARM * $full) / self::ELBOW;
+            if ($over < -9.0) {
+                break;
             }
+            $off = self::ELBOW * ($over > 30.0 ? $over : log1p(exp($over)));
+            $drawn = $hands->plus($reach->unit(), -$off)->minus($shoulders['lead']);
+            $hands = $shoulders['lead']->plus($drawn->unit(), $length);
         }
 
         return $hands;
     }
 
-    /** Lowers the pelvis until neither leg is overstretched. */
-    private function withinReach(Vec3 $pelvis, Vec3 $across, Vec3 $leadAnkle, Vec3 $trailAnkle): Vec3
+    private function shaft(float $t): Vec3
     {
-        $most = 0.996 * ($this->segments['thigh'] + $this->segments['shank']);
-        foreach ([[$leadAnkle, 1.0], [$trailAnkle, -1.0]] as [$ankle, $sign]) {
-            $hip = $pelvis->plus($across, $sign * $this->segments['hip']);
-            $flat = hypot($hip->x - $ankle->x, $hip->y - $ankle->y);
-            $highest = $ankle->z + sqrt(max(0.0, $most * $most - $flat * $flat));
-            if ($hip->z > $highest) {
-                $pelvis = new Vec3($pelvis->x, $pelvis->y, $highest);
-            }
+        return self::inPlane(deg2rad($this->score->at('shaft', $t)), deg2rad($this->shaftPlane->at($t)));
+    }
+
+    /** How far the further stretched leg is along its whole length, 0 to 1 (more would tear it). */
+    public function stretch(float $t): float
+    {
+        $pose = $this->trunk($t);
+        $whole = $this->segments['thigh'] + $this->segments['shank'];
+        $most = 0.0;
+        foreach (['lead' => 1.0, 'trail' => -1.0] as $side => $sign) {
+            $hip = $pose['pelvis']->plus($pose['across'], $sign * $this->segments['hip']);
+            $most = max($most, $hip->minus($pose[$side]['ankle'])->length() / $whole);
         }
 
-        return $pelvis;
+        return $most;
     }
 
     /** @return FootPose */

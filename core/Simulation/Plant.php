@@ -36,14 +36,18 @@ final readonly class Plant
     ];
 
     /**
-     * Faults that come with a planted one by their definitions, so that finding them is no false alarm: a body thrown
-     * ahead of its pressure carries the chest past the limit of going too soon, and where the share stalls until lead
-     * arm level its last rise begins after the chest has opened.
+     * Faults that may come with a planted one by their definitions, so that finding them is no false alarm: a body
+     * thrown ahead of its pressure carries the chest past the limit of going too soon, on a trail foot that stays
+     * pressed; and where the share stalls, or never falls below a half, its last rise begins after the chest has opened.
      */
-    public const ENTAILS = ['ahead-of-pressure' => ['early-lunge', 'chest-first'], 'spin-out' => ['chest-first']];
+    public const ENTAILS = [
+        'ahead-of-pressure' => ['early-lunge', 'chest-first', 'jump-off-trail'],
+        'spin-out' => ['chest-first'],
+        'no-load' => ['chest-first'],
+    ];
 
     /**
-     * @param  array<string, int>  $faults severity by fault key
+     * @param  array<string, int|float>  $faults  severity by fault key, whole or between
      *
      * @throws CoreException
      */
@@ -53,20 +57,24 @@ final readonly class Plant
             if (! in_array($key, self::FAULTS, true)) {
                 throw SimulationException::because('not-plantable', key: $key, faults: implode(', ', self::FAULTS));
             }
-            if ($severity < 1 || $severity > 3) {
+            if ($severity <= 0 || $severity > 3) {
                 throw SimulationException::because('plant-severity');
             }
         }
     }
 
-    public function severity(string $fault): int
+    public function severity(string $fault): float
     {
-        return $this->faults[$fault] ?? 0;
+        return (float) ($this->faults[$fault] ?? 0.0);
     }
 
-    /** The value for the planted severity out of [absent, slight, clear, dominant]. */
+    /** The value for the planted severity between those of [absent, slight, clear, dominant]. */
     public function pick(string $fault, float $absent, float $slight, float $clear, float $dominant): float
     {
-        return [$absent, $slight, $clear, $dominant][$this->severity($fault)];
+        $values = [$absent, $slight, $clear, $dominant];
+        $severity = $this->severity($fault);
+        $i = min(2, (int) $severity);
+
+        return $values[$i] + ($severity - $i) * ($values[$i + 1] - $values[$i]);
     }
 }

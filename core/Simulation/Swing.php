@@ -6,6 +6,7 @@ namespace Core\Simulation;
 
 use Core\CoreException;
 use Core\Motion\Motion;
+use Core\Motion\StationsFromMotion;
 use Core\Motion\StationSource;
 use Core\Motion\StationTimes;
 use Core\Trace\Stance;
@@ -15,43 +16,123 @@ use Core\Trace\Trace;
  * One recorded swing of a synthetic golfer, as a laboratory would hand it over: points in the laboratory's
  * frame named by left and right, the instrument's trace in the stance's frame, and the true station times.
  */
-final readonly class Swing
+final class Swing
 {
+    /** The point that rises above another at a station; at impact the head passes its place instead. */
+    private const LEVELS = [
+        'TB' => ['club_head', 'grip'],
+        'LB' => ['lead_hand', 'lead_shoulder'],
+        'LD' => ['lead_shoulder', 'lead_hand'],
+        'SD' => ['grip', 'club_head'],
+        'IM' => ['club_head', 'club_head'],
+        'ST' => ['club_head', 'grip'],
+    ];
+
     /** Half-width of the 95 % interval of a station marked on 240 Hz motion by crossing or reversal, s. */
     private const STATION_UNCERTAINTY = 0.003;
 
+    /** @var array{string, array{body: Body, forces: array<string, list<float>>, stations: array<string, float>}}|null */
+    private static ?array $last = null;
+
     /** @param  array<string, array{list<float>, list<float>, list<float>}>  $laboratoryPoints */
     private function __construct(
-        public GolferSpec $spec,
-        public float $motionRateHz,
-        public array $laboratoryPoints,
-        public Trace $trace,
-        public Stance $stance,
-        public StationTimes $stations,
+        public readonly GolferSpec $spec,
+        public readonly float $motionRateHz,
+        public readonly array $laboratoryPoints,
+        public readonly Trace $trace,
+        public readonly Stance $stance,
+        public readonly StationTimes $stations,
     ) {
     }
 
     /** @throws CoreException */
     public static function simulated(GolferSpec $spec, float $motionRateHz = 120.0): self
     {
-        $score = new Score($spec);
-        $body = new Body($spec, $score);
-        $trace = Instrument::record(
-            $spec->device,
-            Ground::forces($spec, $score, $body),
-            $body->stance,
-            $spec->massKg,
-            $spec->seed,
-        );
+        ['body' => $body, 'forces' => $forces, 'stations' => $stations] = self::swung($spec);
 
         return new self(
             $spec,
             $motionRateHz,
             $body->motion($motionRateHz)->toLaboratory($spec->hand),
-            $trace,
+            Instrument::record($spec->device, $forces, $body->stance, $spec->massKg, $spec->seed),
             $body->stance,
-            StationTimes::fromSeconds($score->stations, self::STATION_UNCERTAINTY, StationSource::Motion),
+            StationTimes::fromSeconds($stations, self::STATION_UNCERTAINTY, StationSource::Motion),
         );
+    }
+
+    /**
+     * The swing itself, before anything records it: the last is kept, for it is the same on every instrument.
+     *
+     * @return array{body: Body, forces: array<string, list<float>>, stations: array<string, float>}
+     *
+     * @throws CoreException
+     */
+    private static function swung(GolferSpec $spec): array
+    {
+        $key = json_encode([
+            $spec->seed,
+            $spec->plant->faults,
+            $spec->heightMm,
+            $spec->massKg,
+            $spec->clubMm,
+            $spec->stanceMm,
+        ], JSON_THROW_ON_ERROR);
+        if (self::$last === null || self::$last[0] !== $key) {
+            $score = new Score($spec);
+            $body = Balance::body($spec, $score);
+            self::$last = [
+                $key,
+                [
+                    'body' => $body,
+                    'forces' => Ground::forces($spec, $score, $body),
+                    'stations' => self::stations($score, $body),
+                ],
+            ];
+        }
+
+        return self::$last[1];
+    }
+
+    /**
+     * When the stations really are, by their definitions: the body's balance moves what the score meant by some ms.
+     *
+     * @return array<string, float> seconds by code
+     */
+    private static function stations(Score $score, Body $body): array
+    {
+        $place = $body->pose($score->stations['AD'])['club_head']->x;
+        $out = $score->stations;
+        foreach (self::LEVELS as $code => [$above, $below]) {
+            // From below to above within an interval that holds no other station.
+            [$low, $high] = [$out[$code] - 0.03, $out[$code] + 0.03];
+            for ($i = 0; $i < 18; $i++) {
+                $middle = ($low + $high) / 2;
+                $pose = $body->pose($middle);
+                $before = $code === 'IM'
+                    ? $pose['club_head']->x < $place
+                    : $pose[$above]->z < $pose[$below]->z;
+                [$low, $high] = $before ? [$middle, $high] : [$low, $middle];
+            }
+            $out[$code] = ($low + $high) / 2;
+        }
+        $out['FI'] = self::rest($score, $body);
+
+        return $out;
+    }
+
+    /** The first rest of club and pelvis after impact, s. */
+    private static function rest(Score $score, Body $body): float
+    {
+        $step = 0.004;
+        for ($t = $score->stations['IM'] + 0.25; $t < $score->duration; $t += $step) {
+            [$before, $after] = [$body->pose($t - $step / 2), $body->pose($t + $step / 2)];
+            $speed = static fn (string $p): float => $after[$p]->minus($before[$p])->length() / $step;
+            if ($speed('club_head') < StationsFromMotion::CLUB_REST && $speed('pelvis') < StationsFromMotion::PELVIS_REST) {
+                return $t;
+            }
+        }
+
+        return $score->stations['FI'];
     }
 
     /** @throws CoreException */

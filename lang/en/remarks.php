@@ -127,6 +127,7 @@ return [
             .'still',
         'filmed-along-the-line' => 'film along the target line shows the first move and the top poorly',
         'never-still' => 'the club was never still before it moved',
+        'comes-to-rest-slowly' => 'club and pelvis come to rest so slowly that its moment is a matter of taste',
         'lowest-point' => 'it was taken from the lowest point of the club head',
         'from-the-trace-alone' => 'it was proposed from the trace alone',
     ],

@@ -36,8 +36,10 @@ final readonly class Slips implements Check
     /** Before and after a leap, to see what is left of it, s. */
     private const LEFT_S = 0.06;
 
-    /** N·m above its own smoothed course, for a twist. */
+    /** N·m off its own course over TWIST_S to either side: a body of up to 80 kg turns and stops no faster. */
     private const TWIST_NM = 12.0;
+
+    private const TWIST_S = 0.02;
 
     /** Points of share within SHARE_S; the fastest shifts reach about six. */
     private const SHARE_POINTS = 15.0;
@@ -122,13 +124,13 @@ final readonly class Slips implements Check
                     : []) as $name
         ) {
             $raw = new Series($trace->rateHz, $trace->channels[$name], $trace->t0);
-            $calm = $raw->smoothed(0.05);
+            $calm = $raw->smoothed(self::TWIST_S);
             $rest = array_map(
                 static fn (float $a, float $b): float => $a - $b,
                 $raw->smoothed(0.006)->values,
                 $calm->values,
             );
-            $over = self::spanAbove($rest, self::TWIST_NM, $trace);
+            $over = self::spanAbove($rest, self::TWIST_NM * max(1.0, ($trace->massKg ?? 80.0) / 80.0), $trace);
             if ($over !== null) {
                 $out[] = new QualityFinding(
                     'slipped', 'serious', Remark::of(Flaw::TwistBursts, channel: $name, at_s: $over[0]),

@@ -20,7 +20,7 @@ use Core\Trace\Series;
 
 /**
  * @return array{list<float>, int, int, int} absolute errors, how many lie outside their own uncertainty, more than
- * three frames off unflagged, missing
+ * three frames and their uncertainty off unflagged, missing
  */
 function stationErrors(Closure $find, int $golfers): array
 {
@@ -45,7 +45,8 @@ function stationErrors(Closure $find, int $golfers): array
             }
             $errors[] = abs($time->t - $true->t);
             $outside += end($errors) > $time->uncertainty ? 1 : 0;
-            $unflagged += end($errors) > 3 / 120 && ! $found->isDoubtful(Station::from($code)) ? 1 : 0;
+            $unflagged +=
+                end($errors) > max(3 / 120, $time->uncertainty) && ! $found->isDoubtful(Station::from($code)) ? 1 : 0;
         }
     }
     sort($errors);
