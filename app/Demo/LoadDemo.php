@@ -54,7 +54,7 @@ use Illuminate\Support\Facades\Hash;
  */
 final class LoadDemo
 {
-    /** @var array<int, array{truth: array<string, int>, stations: array<string, float>}> by recording id */
+    /** @var array<int, array{truth: array<string, int|float>, stations: array<string, float>}> by recording id */
     private array $made = [];
 
     /** @var array<int, Rater> by user id */
@@ -300,8 +300,8 @@ final class LoadDemo
     /**
      * What comes with the planted by definition; whoever sees the one sees the other.
      *
-     * @param  array<string, int>  $planted
-     * @return array<string, int>
+     * @param  array<string, int|float>  $planted
+     * @return array<string, int|float>
      */
     private static function entailed(array $planted): array
     {

@@ -540,9 +540,8 @@ final class StandardFaults
                     [
                         'needs' => ['points'],
                         'sight' => 'indirect',
+                        // How much it is bent depends more on stance and build than on the push: a hint, undecided.
                         'proxy' => 'the lead knee still bent through the ball',
-                        'supported' => ['lead_knee_flex@IM', '>', 48],
-                        'contradicted' => ['lead_knee_flex@IM', '<', 30],
                     ],
                     [
                         'needs' => ['face-on'],

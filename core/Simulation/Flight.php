@@ -16,7 +16,7 @@ use Core\Reading\BallFlight;
 final readonly class Flight
 {
     /**
-     * @param  array<string, int>  $planted  severity by fault
+     * @param  array<string, int|float>  $planted  severity by fault
      *
      * @throws CoreException
      */

@@ -43,7 +43,7 @@ final readonly class Rater
     }
 
     /**
-     * @param  array<string, int>  $truth  severity by planted fault
+     * @param  array<string, int|float>  $truth  severity by planted fault
      * @param  int  $nth  how many cases this rater has read before
      * @param  array<string, float>  $stations  seconds by code
      *
@@ -69,7 +69,7 @@ final readonly class Rater
                 $this->sensitivity *
                 ($sight === Observability::Observable ? 1.0 : 0.7) *
                 (in_array($key, $this->blindTo, true) ? 0.35 : 1.0);
-            $signal = $keenness * [0.0, 0.6, 1.0, 1.25][$truth[$key] ?? 0];
+            $signal = $keenness * [0.0, 0.6, 1.0, 1.25][(int) round($truth[$key] ?? 0)];
             $beyond = $signal + $noise - ($this->criterion + $this->drift * $nth) - $keenness / 2;
             $unsure = match ($sight) {
                 Observability::NotObservable => $this->candour,
