@@ -59,6 +59,10 @@ final readonly class SharedEvent
             $pelvis->series->t0,
         );
 
-        return ClockMatch::byCorrelation($centre->smoothed(0.04)->derivative(0.05)->derivative(0.04), $push->smoothed(0.04)->smoothed(0.05));
+        // Both through the same windows, so that neither comes later for it.
+        return ClockMatch::byCorrelation(
+            $centre->smoothed(0.04)->derivative(0.05)->derivative(0.04),
+            $push->smoothed(0.04)->smoothed(0.05),
+        );
     }
 }

@@ -28,11 +28,6 @@ final class StationsFromMotion
     /** Of its greatest height the shaft is up. */
     private const NEARLY = 0.9;
 
-    /** A finish is at rest below these speeds, mm/s. */
-    public const CLUB_REST = 180.0;
-
-    public const PELVIS_REST = 90.0;
-
     private readonly Motion $motion;
 
     /** @var array<string, Remark> */
@@ -341,46 +336,18 @@ final class StationsFromMotion
         return $lowest?->t;
     }
 
-    /**
-     * The first rest of club and pelvis; how far apart a stricter and a looser idea of rest would have it is its doubt.
-     *
-     * @throws CoreException
-     */
+    /** @throws CoreException */
     private function finish(float $im): ?float
     {
-        $club = $this->speed('club_head', 0.04);
-        $pelvis =
-            $this->motion->has('pelvis') || ($this->motion->has('lead_hip') && $this->motion->has('trail_hip'))
-                ? $this->pelvisSpeed()
-                : null;
-        $rest = $this->rest($im, $club, $pelvis, 1.0);
-        if ($rest !== null) {
-            $loose = $this->rest($im, $club, $pelvis, 1.3) ?? $rest;
-            // Of what moves a single view sees a part.
-            $seen = count($this->axes()) === 3 ? 0.75 : 0.45;
-            $strict = $this->rest($im, $club, $pelvis, $seen) ?? $rest + 0.1;
-            $this->finish = max($rest - $loose, $strict - $rest);
-        }
-        if ($this->finish > 0.04) {
+        $hips = $this->motion->has('lead_hip') && $this->motion->has('trail_hip');
+        $pelvis = $hips || $this->motion->has('pelvis') ? $this->pelvisSpeed() : null;
+        $finish = Finish::of($this->speed('club_head', 0.04), $pelvis, $im, count($this->axes()) === 3);
+        $this->finish = $finish->uncertainty ?? 0.0;
+        if ($finish?->isSlow() === true) {
             $this->doubts['FI'] = Remark::of(Doubt::ComesToRestSlowly);
         }
 
-        return $rest;
-    }
-
-    private function rest(float $im, Series $club, ?Series $pelvis, float $times): ?float
-    {
-        $end = $this->motion->t0 + ($this->motion->frames() - 1) / $this->motion->rateHz;
-        for ($t = $im + 0.25; $t <= $end - 0.05; $t += 0.25 / $this->motion->rateHz) {
-            if (
-                ($club->at($t) ?? INF) < $times * self::CLUB_REST &&
-                ($pelvis?->at($t) ?? 0.0) < $times * self::PELVIS_REST
-            ) {
-                return $t;
-            }
-        }
-
-        return null;
+        return $finish?->t;
     }
 
     /** @throws CoreException */

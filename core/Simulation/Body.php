@@ -165,7 +165,8 @@ final class Body
         $leadHip = $pelvis->plus($across, $l['hip']);
         $trailHip = $pelvis->plus($across, -$l['hip']);
         $shaft = $this->shaft($t);
-        ['lead' => $leadShoulder, 'trail' => $trailShoulder, 'facing' => $facing] = $this->shoulders($t, $chest, $spine);
+        $shoulders = $this->shoulders($t, $chest, $spine);
+        ['lead' => $leadShoulder, 'trail' => $trailShoulder, 'facing' => $facing] = $shoulders;
         $hands = $this->hands($t, ['chest' => $chest, 'spine' => $spine]);
         $trailHand = $hands->plus($shaft, 75.0);
 
@@ -246,7 +247,8 @@ final class Body
                 $shaft = self::inPlane(deg2rad($this->score->at('shaft', $t)), deg2rad($slope));
                 $at = $this->shoulders($t, $trunk['chest'], $trunk['spine']);
                 $hands = $this->arms($t, $at, $shaft);
-                $drop = ($hands->z - 14.0) / (($this->segments['club'] - 50.0) * cos(deg2rad($this->score->at('shaft', $t))));
+                $hangs = ($this->segments['club'] - 50.0) * cos(deg2rad($this->score->at('shaft', $t)));
+                $drop = ($hands->z - 14.0) / $hangs;
                 $slope = rad2deg(asin(max(0.5, min(0.985, $drop))));
             }
             $more[$code] = $slope - $meant;

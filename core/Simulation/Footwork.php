@@ -39,7 +39,9 @@ final readonly class Footwork
 
         return [
             // Heel heights in mm; heading change in degrees, toes toward the target positive.
-            'trail_heel' => $curve(0.012, 0.0,
+            'trail_heel' => $curve(
+                0.012,
+                0.0,
                 0.0,
                 0.0,
                 0.0,
@@ -47,8 +49,11 @@ final readonly class Footwork
                 9.0 + 1.2 * $pop,
                 $heel + 0.6 * $pop,
                 $heel + 40.0 + 0.4 * $pop,
-                $fall ? 70.0 : 0.098 * $spec->heightMm, ),
-            'trail_spin' => $curve(0.012, 0.0,
+                $fall ? 70.0 : 0.098 * $spec->heightMm,
+            ),
+            'trail_spin' => $curve(
+                0.012,
+                0.0,
                 0.0,
                 0.0,
                 0.0,
@@ -56,8 +61,11 @@ final readonly class Footwork
                 0.6 * $spin,
                 $spin,
                 $spin + 8.0,
-                $fall ? $spin + 14.0 : 52.0, ),
-            'lead_heel' => $curve(0.012, 0.0, 2.0, 10.0, 14.0, 0.0, 0.0, 0.0, 0.0, 0.0),
+                $fall ? $spin + 14.0 : 52.0,
+            ),
+            'lead_heel' => $curve(
+                0.012,
+                0.0, 2.0, 10.0, 14.0, 0.0, 0.0, 0.0, 0.0, 0.0),
             'lead_spin' => $curve(0.012, 0.0, 0.0, 0.0, 0.0, 0.0, 0.0, 0.0, 2.0, 10.0),
             'lead_toe' => $curve(0.012, 0.0, 0.0, 0.0, 0.0, 0.0, 0.0, 0.0, 0.0, $fall ? 30.0 : 0.0),
             // Pressure along each foot, % of its length from the middle, toes positive.
@@ -69,9 +77,12 @@ final readonly class Footwork
                 12.0 + 0.2 * $toes,
                 22.0 + 0.4 * $toes,
                 26.0 + 0.3 * $toes,
-                34.0, ),
+                34.0,
+            ),
             // Across the trail foot, % of its width, outer edge positive.
-            'trail_edge' => $curve(0.016, 0.0,
+            'trail_edge' => $curve(
+                0.016,
+                0.0,
                 3.0 + 0.5 * $roll,
                 $edge + $roll,
                 $edge - 1.0 + $roll,
@@ -79,8 +90,11 @@ final readonly class Footwork
                 -7.0 + 0.3 * $roll,
                 -10.0,
                 -8.0,
-                0.0, ),
-            'lead_cop' => $curve(0.016, 2.0 + $along,
+                0.0,
+            ),
+            'lead_cop' => $curve(
+                0.016,
+                2.0 + $along,
                 5.0 + $along,
                 9.0 + $along,
                 6.0 + $along,
@@ -88,7 +102,8 @@ final readonly class Footwork
                 0.0 + $along + 0.7 * $toes,
                 -6.0 + $along + $toes,
                 -11.0 + 0.8 * $toes,
-                -14.0 + 0.3 * $toes, ),
+                -14.0 + 0.3 * $toes,
+            ),
         ];
     }
 }

@@ -57,7 +57,8 @@ final readonly class Ground
             for ($i = 0; $i < $count; $i++) {
                 $k = min(intdiv($i, $every), $steps - 1);
                 $next = min($k + 1, $steps - 1);
-                $out[$name][] = $rows[$k][$name] + ((float) ($i - $k * $every) / (float) $every) * ($rows[$next][$name] - $rows[$k][$name]);
+                $part = (float) ($i - $k * $every) / (float) $every;
+                $out[$name][] = $rows[$k][$name] + $part * ($rows[$next][$name] - $rows[$k][$name]);
             }
         }
 

@@ -25,7 +25,7 @@ final readonly class Momentum
             }
             $centre[] = [$x, $y, $z];
         }
-        // From one step to the next Σ m · r × v is Σ m · (where it was × where it is), less what the centre has of it.
+        // From one step to the next Σ m · r × v is Σ m · (where it was × where it is), less the centre's own.
         for ($i = 0; $i < $count - 1; $i++) {
             [$cx, $cy, $cz] = $centre[$i];
             [$nx, $ny, $nz] = $centre[$i + 1];

@@ -38,7 +38,7 @@ final readonly class Plant
     /**
      * Faults that may come with a planted one by their definitions, so that finding them is no false alarm: a body
      * thrown ahead of its pressure carries the chest past the limit of going too soon, on a trail foot that stays
-     * pressed; and where the share stalls, or never falls below a half, its last rise begins after the chest has opened.
+     * pressed; and where the share stalls, or never falls below a half, its last rise begins after the chest opens.
      */
     public const ENTAILS = [
         'ahead-of-pressure' => ['early-lunge', 'chest-first', 'jump-off-trail'],

@@ -49,7 +49,9 @@ final readonly class Posture
 
         return [
             // Pelvis centre toward the target, % of stance width.
-            'pelvis_x' => $curve(0.02, 0.0,
+            'pelvis_x' => $curve(
+                0.02,
+                0.0,
                 -2.5 + 0.3 * ($swayLB + 5.5),
                 $swayLB,
                 $swayTP + 0.5 * $lunge + 0.5 * $ahead,
@@ -57,7 +59,8 @@ final readonly class Posture
                 25.0 - $hang - 0.8 * $waits - $spin + $lunge + $ahead + 0.6 * $slide,
                 25.0 - $hang - 0.5 * $waits - 0.5 * $late + 0.6 * $lunge + 0.7 * $ahead + $slide,
                 26.0 - $hang - 0.3 * $waits + 0.4 * $ahead + $slide,
-                32.0 - 0.5 * $hang - $fall + 0.2 * $slide, ),
+                32.0 - 0.5 * $hang - $fall + 0.2 * $slide,
+            ),
             'pelvis_y' => $curve(
                 0.02,
                 -148.0,
@@ -71,7 +74,9 @@ final readonly class Posture
                 -52.0 + 0.4 * $rise,
             ),
             // Height of the hips below a straight leg at address, mm.
-            'squat' => $curve(0.02, ...array_fill(0, 9, 26.0 + 0.6 * $crouch)),
+            'squat' => $curve(
+                0.02,
+                ...array_fill(0, 9, 26.0 + 0.6 * $crouch)),
             // Lean of the trunk toward the trail side, degrees; its inclination toward the ball, from upright.
             'lean' => Score::through(
                 $s,
@@ -115,7 +120,8 @@ final readonly class Posture
                 -0.28 + 1.2 * $apart,
                 -0.2 + 0.7 * $apart,
                 0.0,
-                0.0, ),
+                0.0,
+            ),
             'gaze' => $curve(0.02, 0.0, -4.0, -8.0, -12.0, -8.0, -5.0, 0.0, 10.0, 86.0),
         ];
     }

@@ -76,7 +76,8 @@ final readonly class Pressing
             $through = $impact + 1.0;
         }
         $dips = $p->severity('ahead-of-pressure') > 1 ? 0.0 : 9.0;
-        $finish = $p->pick('fall-off', $p->severity('hang-back') > 0 ? 82.0 : $own->normal(91.0, 0.9), 80.0, 64.0, 52.0);
+        $ends = $p->severity('hang-back') > 0 ? 82.0 : $own->normal(91.0, 0.9);
+        $finish = $p->pick('fall-off', $ends, 80.0, 64.0, 52.0);
         if ($p->severity('late-recentre') > 0) {
             $level = min($level, $p->pick('late-recentre', 72.0, 66.0, 60.0, 57.0));
         }

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Core\Simulation;
 
 use Core\CoreException;
+use Core\Motion\Finish;
 use Core\Motion\Motion;
-use Core\Motion\StationsFromMotion;
 use Core\Motion\StationSource;
 use Core\Motion\StationTimes;
 use Core\Trace\Stance;
@@ -15,6 +15,8 @@ use Core\Trace\Trace;
 /**
  * One recorded swing of a synthetic golfer, as a laboratory would hand it over: points in the laboratory's
  * frame named by left and right, the instrument's trace in the stance's frame, and the true station times.
+ *
+ * @phpstan-type Made array{body: Body, forces: array<string, list<float>>, stations: array<string, float>}
  */
 final class Swing
 {
@@ -31,7 +33,7 @@ final class Swing
     /** Half-width of the 95 % interval of a station marked on 240 Hz motion by crossing or reversal, s. */
     private const STATION_UNCERTAINTY = 0.003;
 
-    /** @var array{string, array{body: Body, forces: array<string, list<float>>, stations: array<string, float>}}|null */
+    /** @var array{string, Made}|null */
     private static ?array $last = null;
 
     /** @param  array<string, array{list<float>, list<float>, list<float>}>  $laboratoryPoints */
@@ -63,7 +65,7 @@ final class Swing
     /**
      * The swing itself, before anything records it: the last is kept, for it is the same on every instrument.
      *
-     * @return array{body: Body, forces: array<string, list<float>>, stations: array<string, float>}
+     * @return Made
      *
      * @throws CoreException
      */
@@ -127,7 +129,7 @@ final class Swing
         for ($t = $score->stations['IM'] + 0.25; $t < $score->duration; $t += $step) {
             [$before, $after] = [$body->pose($t - $step / 2), $body->pose($t + $step / 2)];
             $speed = static fn (string $p): float => $after[$p]->minus($before[$p])->length() / $step;
-            if ($speed('club_head') < StationsFromMotion::CLUB_REST && $speed('pelvis') < StationsFromMotion::PELVIS_REST) {
+            if ($speed('club_head') < Finish::CLUB_REST && $speed('pelvis') < Finish::PELVIS_REST) {
                 return $t;
             }
         }

@@ -258,7 +258,11 @@ it('turns about its centre by the moments of the ground, about every axis', func
 it('turns pelvis, chest, arm and club one after the other, and the club is fastest at the ball', function () {
     for ($i = 0; $i < many(8, 60); $i++) {
         $s = Swing::simulated(
-            new GolferSpec("sequence$i", clubMm: [1000.0, 1065.0, 910.0][$i % 3], stanceMm: [460.0, 500.0, 380.0][$i % 3]),
+            new GolferSpec(
+                "sequence$i",
+                clubMm: [1000.0, 1065.0, 910.0][$i % 3],
+                stanceMm: [460.0, 500.0, 380.0][$i % 3],
+            ),
             RATE,
         );
         $frames = frames($s);
