@@ -38,12 +38,14 @@ final readonly class Plant
     /**
      * Faults that may come with a planted one by their definitions, so that finding them is no false alarm: a body
      * thrown ahead of its pressure carries the chest past the limit of going too soon, on a trail foot that stays
-     * pressed; and where the share stalls, or never falls below a half, its last rise begins after the chest opens.
+     * pressed; and where the share stalls, never falls below a half or falls below it
+     * once more, its last rise begins after the chest opens.
      */
     public const ENTAILS = [
         'ahead-of-pressure' => ['early-lunge', 'chest-first', 'jump-off-trail'],
         'spin-out' => ['chest-first'],
         'no-load' => ['chest-first'],
+        'jump-off-trail' => ['chest-first'],
     ];
 
     /**
