@@ -93,8 +93,16 @@ final readonly class Fault
         );
 
         return match (true) {
-            $yes === Truth::Yes => $of(Verdict::Supported, Ground::Supported, $supported),
-            $no === Truth::Yes => $of(Verdict::Contradicted, Ground::Contradicted, $contradicted),
+            $yes === Truth::Yes => $of(
+                Verdict::Supported,
+                Judgement::clears($supported->margin($m)) ? Ground::Supported : Ground::LeansSupported,
+                $supported,
+            ),
+            $no === Truth::Yes => $of(
+                Verdict::Contradicted,
+                Judgement::clears($contradicted->margin($m)) ? Ground::Contradicted : Ground::LeansContradicted,
+                $contradicted,
+            ),
             $yes === Truth::Unknown => $undecided($supported),
             $no === Truth::Unknown => $undecided($contradicted),
             default => $of(Verdict::Borderline, Ground::InMargin, $supported, $contradicted->remark()),

@@ -13,4 +13,9 @@ final readonly class FaultVerdict
     public function __construct(public Observability $observability, public ?Remark $proxy, public Judgement $judgement)
     {
     }
+
+    public function said(): Said
+    {
+        return Said::of($this->judgement, $this->observability);
+    }
 }

@@ -13,12 +13,19 @@ enum Ground: string implements RemarkCode
     case Supported = 'ground.supported';
     /** rule */
     case Contradicted = 'ground.contradicted';
+    /** rule; its deciding value clears the threshold by less than its own uncertainty */
+    case LeansSupported = 'ground.leans-supported';
+    case LeansContradicted = 'ground.leans-contradicted';
     /** rule, unless: the rule that contradicts */
     case InMargin = 'ground.in-margin';
     /** proxy, rule */
     case SupportedByProxy = 'ground.supported-by-proxy';
     /** proxy, rule */
     case ContradictedByProxy = 'ground.contradicted-by-proxy';
+    /** proxy, rule */
+    case LeansSupportedByProxy = 'ground.leans-supported-by-proxy';
+    /** proxy, rule */
+    case LeansContradictedByProxy = 'ground.leans-contradicted-by-proxy';
     /** proxy, rule, unless */
     case InMarginByProxy = 'ground.in-margin-by-proxy';
     /** rule */
@@ -47,6 +54,8 @@ enum Ground: string implements RemarkCode
         return match ($this) {
             self::Supported => self::SupportedByProxy,
             self::Contradicted => self::ContradictedByProxy,
+            self::LeansSupported => self::LeansSupportedByProxy,
+            self::LeansContradicted => self::LeansContradictedByProxy,
             self::InMargin => self::InMarginByProxy,
             default => $this,
         };

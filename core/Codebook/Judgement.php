@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Codebook;
 
+use Core\Number\Distribution;
 use Core\Remark\Remark;
 
 /**
@@ -110,9 +111,25 @@ final readonly class Judgement
         return $n === 0 ? null : ($margins[intdiv($n - 1, 2)] + $margins[intdiv($n, 2)]) / 2;
     }
 
+    /**
+     * How likely the true value lies on the other side of the threshold that decided, when errors are as the ± says and
+     * normal; null where nothing is claimed. Where one of several conditions was enough it is at most this.
+     */
+    public function chanceWrong(): ?float
+    {
+        $claims = in_array($this->verdict, [Verdict::Supported, Verdict::Contradicted], true);
+
+        return $claims && $this->margin !== null ? 1.0 - Distribution::normal(1.96 * $this->margin) : null;
+    }
+
     /** Whether the verdict stands clear of its threshold by more than its uncertainty. */
     public function isSure(): bool
     {
-        return $this->margin !== null && $this->margin >= 1.0;
+        return self::clears($this->margin);
+    }
+
+    public static function clears(?float $margin): bool
+    {
+        return $margin !== null && $margin >= 1.0;
     }
 }

@@ -79,11 +79,27 @@ final readonly class Rule
      */
     public function margin(Measurements $measurements): ?float
     {
+        $margin = $this->clearance($measurements);
+
+        return $margin === null || is_infinite($margin) ? null : $margin;
+    }
+
+    /** The same, where a word that is or is not the one asked for clears its condition by all or nothing. */
+    private function clearance(Measurements $measurements): ?float
+    {
         if ($this->condition !== null) {
-            return $this->condition->margin($measurements);
+            $truth = $this->condition->evaluate($measurements);
+
+            return match (true) {
+                $truth === Truth::Unknown || ! is_string($this->condition->threshold) => $this->condition->margin(
+                    $measurements,
+                ),
+                $truth === Truth::Yes => INF,
+                default => -INF,
+            };
         }
         $margins = array_filter(
-            array_map(static fn (self $r): ?float => $r->margin($measurements), $this->parts),
+            array_map(static fn (self $r): ?float => $r->clearance($measurements), $this->parts),
             static fn (?float $m): bool => $m !== null,
         );
         if ($margins === [] || $this->evaluate($measurements) === Truth::Unknown) {

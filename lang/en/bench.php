@@ -29,6 +29,7 @@ return [
         'over' => 'over 10',
         'many' => 'more than ten',
         'beyond' => 'The deciding value stands :times times its own uncertainty beyond the threshold.',
+        'wrong' => 'The chance that the true value lies on the other side is about :chance %.',
         'short' => 'The deciding value stands :times times its own uncertainty short of the threshold.',
     ],
     'off' => 'Do not count under this lens: :faults.',

@@ -138,7 +138,7 @@ return [
     'supported' => [
         'word' => 'supported, contradicted, borderline',
         'means' => 'What the measurement says of a fault: beyond the one threshold, beyond the other, '
-            .'or between both.',
+            .'or between both. Beyond by less than its own ± it only leans to one side, and verifies nothing.',
     ],
     'sway' => [
         'word' => 'sway',

@@ -136,9 +136,13 @@ return [
     'ground' => [
         'supported' => ':Fault is supported: :rule.',
         'contradicted' => ':Fault is contradicted: :rule.',
+        'leans-supported' => ':Fault leans to supported: :rule.',
+        'leans-contradicted' => ':Fault leans to contradicted: :rule.',
         'in-margin' => ':Fault lies in the margin: :rule; contradicted only when :unless.',
         'supported-by-proxy' => ':Fault is supported by a proxy (:proxy): :rule.',
         'contradicted-by-proxy' => ':Fault is contradicted by a proxy (:proxy): :rule.',
+        'leans-supported-by-proxy' => ':Fault leans to supported by a proxy (:proxy): :rule.',
+        'leans-contradicted-by-proxy' => ':Fault leans to contradicted by a proxy (:proxy): :rule.',
         'in-margin-by-proxy' => ':Fault lies in the margin by a proxy (:proxy): :rule; contradicted only when :unless.',
         'undecided' => ':Fault cannot be decided here: :rule.',
         'not-judged' => ':Fault is not judged: :why.',

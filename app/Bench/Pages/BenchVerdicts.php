@@ -11,7 +11,7 @@ use App\Words\Wording;
 use Core\Codebook\Codebook;
 use Core\Codebook\Fault;
 use Core\Codebook\FaultVerdict;
-use Core\Codebook\Verdict;
+use Core\Codebook\Said;
 use Core\Number\Written;
 use Core\Remark\Remark;
 
@@ -23,10 +23,11 @@ use Core\Remark\Remark;
  */
 final readonly class BenchVerdicts
 {
-    private const ORDER = [Verdict::Supported, Verdict::Borderline, Verdict::Contradicted, Verdict::NotMeasurable];
-
     /** What is folded away until it is asked for. */
-    private const FOLDED = [Verdict::Contradicted, Verdict::NotMeasurable];
+    private const FOLDED = [Said::Contradicted, Said::NotMeasurable, Said::NotObservable];
+
+    /** A smaller chance of being wrong is not put in words. */
+    private const WORTH_SAYING = 0.005;
 
     /** A margin beyond this is not written as a number. */
     private const FAR = 10.0;
@@ -43,20 +44,20 @@ final readonly class BenchVerdicts
     {
         $verdicts = $measured->verdicts($codebook->lens->key);
         $groups = [];
-        foreach (self::ORDER as $verdict) {
+        foreach (Said::cases() as $said) {
             $rows = [];
             foreach ($codebook->faults as $key => $fault) {
-                if ($verdicts[$key]->judgement->verdict === $verdict) {
-                    $open = $rows === [] && $verdict === Verdict::Supported;
+                if ($verdicts[$key]->said() === $said) {
+                    $open = $rows === [] && $said === Said::Supported;
                     $rows[] = $this->row($recording, $codebook, $fault, $verdicts[$key], $open);
                 }
             }
             if ($rows !== []) {
                 $groups[] = [
-                    'name' => (string) __("verdicts.$verdict->value"),
-                    'key' => str_replace(' ', '-', $verdict->value),
-                    'folded' => in_array($verdict, self::FOLDED, true),
-                    'title' => count($rows).' '.__("verdicts.$verdict->value"),
+                    'name' => (string) __("verdicts.$said->value"),
+                    'key' => $said->value,
+                    'folded' => in_array($said, self::FOLDED, true),
+                    'title' => count($rows).' '.__("verdicts.$said->value"),
                     'rows' => $rows,
                 ];
             }
@@ -102,6 +103,11 @@ final readonly class BenchVerdicts
             $says[] = (string) __('bench.margin.'.($judgement->margin >= 0.0 ? 'beyond' : 'short'), [
                 'times' => self::times($judgement->margin, 'bench.margin.many'),
             ]);
+        }
+
+        $wrong = $judgement->chanceWrong();
+        if ($wrong !== null && $wrong >= self::WORTH_SAYING) {
+            $says[] = (string) __('bench.margin.wrong', ['chance' => Written::fixed(100.0 * $wrong, 0)]);
         }
 
         return [

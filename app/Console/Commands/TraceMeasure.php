@@ -196,7 +196,7 @@ final class TraceMeasure extends Command
             array_map(
                 static fn (string $key, FaultVerdict $f): array => [
                     $codebook->fault($key)->name,
-                    $f->judgement->verdict->value,
+                    $f->said()->value,
                     $f->judgement->margin === null ? '' : Written::fixed($f->judgement->margin, 2),
                     $f->observability->value,
                 ],

@@ -11,9 +11,9 @@ use App\Models\StationMark;
 use App\Shelf\AcademyNorms;
 use Core\Codebook\ClubGroup;
 use Core\Codebook\FaultVerdict;
+use Core\Codebook\Said;
 use Core\Codebook\StandardLenses;
 use Core\Codebook\SwingReport;
-use Core\Codebook\Verdict;
 use Core\Drawing\ShareShape;
 use Core\Format\Json\MeasuredJson;
 use Core\Format\Json\QualityJson;
@@ -86,7 +86,7 @@ final readonly class MeasureRecording
     {
         return array_keys(array_filter(
             $verdicts,
-            static fn (FaultVerdict $v): bool => $v->judgement->verdict === Verdict::Supported,
+            static fn (FaultVerdict $v): bool => $v->said() === Said::Supported,
         ));
     }
 

@@ -41,8 +41,9 @@ final class VerdictJson
         return [
             'observability' => $verdict->observability->value,
             'proxy' => $verdict->proxy === null ? null : $words->say($verdict->proxy),
-            'verdict' => $j->verdict->value,
+            'verdict' => $verdict->said()->value,
             'margin' => $j->margin === null ? null : round($j->margin, 3),
+            'chance_wrong' => $j->chanceWrong() === null ? null : round($j->chanceWrong(), 4),
             'sentence' => $words->say($j->why, ['fault' => $fault]),
             'code' => RemarkJson::write($j->why),
             'deciding' => array_map(JudgementJson::condition(...), $j->deciding),
