@@ -44,7 +44,7 @@ it('finds the stations of a recording by itself and keeps a hand\'s mark beside 
     $found = $r->effectiveStations();
     expect($found)->toHaveCount(9)->and($found->pluck('source')->unique()->all())->toBe([StationSource::Motion]);
     $before = $r->measured()->sole()->measurements['impact_share']['value'];
-    $t = $found['IM']->t_s - 0.05;
+    $t = $found['IM']->t_s - 0.03;
     $this->actingAs($this->headCoach())
         ->post("/bench/{$r->public_id}/stations", ['code' => 'IM', 't_s' => $t])
         ->assertSessionHas('done');

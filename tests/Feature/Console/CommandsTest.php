@@ -136,7 +136,8 @@ it('judges a file under the lens it is told, and differently where the lenses di
     // About a tenth of a second late: a fault where pressure is to be back by the top, none where it is held to it.
     expect($verdicts)->toBe([
         'early-recentre' => 'supported',
-        'loaded-top' => 'contradicted',
+        // 94 ms after the top, with a limit of 100 and a mat's 11 ms of uncertainty.
+        'loaded-top' => 'leans-contradicted',
         'quiet-centre' => 'contradicted',
     ]);
     unlink($csv);
