@@ -62,7 +62,7 @@ test('two recordings side by side: each at its own impact, the left-handed one m
   await expect
     .poll(async () => {
       const { one, two, a, b } = await times();
-      return [one - a.TP, two - b.TP].map((t) => Number(t.toFixed(6)));
+      return [one - a.TP, two - b.TP].map((t) => Number(t.toFixed(6)) + 0);
     })
     .toEqual([0, 0]);
   await press(page, 'ArrowRight', 'ArrowRight', 'ArrowRight');
