@@ -111,9 +111,11 @@ const device = spawn('php', [
   '--fault=hang-back:2',
   '--swings=3',
 ]);
-await head.waitForTimeout(1500);
-await head.goto(`${base}/capture`);
-await head.waitForSelector('.caught', { timeout: 15000 });
+do {
+  await head.waitForTimeout(500);
+  await head.goto(`${base}/capture`);
+} while (await head.getByText('No device has sent anything yet').isVisible());
+await head.waitForSelector('.caught', { timeout: 60000 });
 await head.waitForTimeout(2600);
 await shot(head, 'capture');
 await new Promise((done) => device.on('exit', done));

@@ -61,7 +61,7 @@ final readonly class SwingCatcher
         $high = $share->highest($im - 0.1, min($end, $im + 0.3));
         // Before a swing somebody stands: a sway from foot to foot comes out of the one before.
         $all = $recent->leadShare()?->smoothed(0.03);
-        $calm = [$all?->lowest($ad - 0.75, $ad - 0.05), $all?->highest($ad - 0.75, $ad - 0.05)];
+        $calm = [$all?->lowest($ad - 0.55, $ad - 0.05), $all?->highest($ad - 0.55, $ad - 0.05)];
         if ($calm[0] === null || $calm[1] === null || $calm[1]->value - $calm[0]->value > self::STANDS) {
             return null;
         }
