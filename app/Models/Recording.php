@@ -7,6 +7,7 @@ namespace App\Models;
 use App\Models\Casts\AsStance;
 use Core\Codebook\Shown;
 use Core\Format\SwingFacts;
+use Core\Measurement\Assessment;
 use Core\Measurement\Evidence;
 use Core\Measurement\Norms;
 use Core\Motion\Clock;
@@ -18,7 +19,6 @@ use Core\Motion\Views;
 use Core\Reading\BallFlight;
 use Core\Reading\SwingSize;
 use Core\Trace\DeviceClass;
-use Core\Trace\Quality;
 use Core\Trace\Stance;
 use Core\Trace\Trace;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
@@ -341,6 +341,8 @@ final class Recording extends Model
     /** What the academy holds of this swing. */
     public function held(): Shown
     {
-        return Shown::fromEvidence($this->evidence(), Quality::findings($this->trace()));
+        $evidence = $this->evidence();
+
+        return Shown::fromEvidence($evidence, Assessment::findingsOf($evidence));
     }
 }

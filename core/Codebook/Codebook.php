@@ -47,11 +47,7 @@ final readonly class Codebook
         $fault = $this->fault($key);
 
         if ($this->notJudged !== null) {
-            return new Judgement(
-                Verdict::NotMeasurable,
-                null,
-                Remark::of(Ground::NotJudged, why: Remark::of($this->notJudged)),
-            );
+            return Judgement::refused($this->notJudged);
         }
         // What the evidence cannot show is never called absent, nor present.
         if ($held !== null && $fault->observability($held) === Observability::NotObservable) {

@@ -34,6 +34,9 @@ enum Ground: string implements RemarkCode
     case NotJudged = 'ground.not-judged';
     case Rehearsal = 'ground.rehearsal';
     case ExaggeratingDrill = 'ground.exaggerating-drill';
+    case NoSwing = 'ground.no-swing';
+    case SeveralSwings = 'ground.several-swings';
+    case TooSlow = 'ground.too-slow';
     /** evidence: views and devices, as Shown::evidence() has them */
     case NotSeen = 'ground.not-seen';
     /** agreeing, held: swings; swing: what was said of one that agrees */

@@ -27,6 +27,12 @@ final readonly class Judgement
     ) {
     }
 
+    /** Of what the rules are not for. */
+    public static function refused(Ground $why): self
+    {
+        return new self(Verdict::NotMeasurable, null, Remark::of(Ground::NotJudged, why: Remark::of($why)));
+    }
+
     /**
      * A series judged as a whole: what shows in more than half of the swings that could be measured. Swings that speak
      * against each other without a majority leave it borderline. The margin is the median of those that decided.

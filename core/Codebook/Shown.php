@@ -6,6 +6,7 @@ namespace Core\Codebook;
 
 use Core\CoreException;
 use Core\Measurement\Evidence;
+use Core\Measurement\Occasion;
 use Core\Motion\View;
 use Core\Trace\DeviceClass;
 use Core\Trace\QualityFinding;
@@ -63,6 +64,10 @@ final readonly class Shown
         $trace = $evidence->trace;
         $lost = [];
         foreach ($findings as $finding) {
+            // Whether it was one swing has nothing to do with what an instrument can show.
+            if (in_array($finding->kind, Occasion::KINDS, true)) {
+                continue;
+            }
             if ($finding->effect === QualityFinding::NULLED && ! $finding->timingsOnly && $finding->span === null) {
                 array_push($lost, ...$finding->signals);
             }

@@ -7,6 +7,7 @@ namespace Core\Codebook;
 use Core\CoreException;
 use Core\Measurement\Assessment;
 use Core\Measurement\Evidence;
+use Core\Measurement\Occasion;
 use Core\Remark\Remark;
 
 /** Everything that is said of one swing: stations, measures, quality, and each fault's verdict. */
@@ -34,11 +35,20 @@ final readonly class SwingReport
      */
     public function faults(Codebook $codebook): array
     {
+        $refused = match (Occasion::refused($this->assessment->findings)) {
+            null => null,
+            Occasion::NONE => Ground::NoSwing,
+            Occasion::SEVERAL => Ground::SeveralSwings,
+            Occasion::SLOW => Ground::TooSlow,
+        };
+
         return array_map(
             fn (Fault $fault): FaultVerdict => new FaultVerdict(
                 $fault->observability($this->held),
                 $fault->proxy($this->held),
-                $codebook->judge($fault->key, $this->assessment->measurements, $this->held),
+                $refused === null
+                    ? $codebook->judge($fault->key, $this->assessment->measurements, $this->held)
+                    : Judgement::refused($refused),
             ),
             $codebook->faults,
         );

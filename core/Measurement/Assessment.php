@@ -25,10 +25,26 @@ final readonly class Assessment
     /** @throws CoreException */
     public static function ofEvidence(Evidence $evidence): self
     {
-        $findings = $evidence->trace === null ? [] : Quality::findings($evidence->trace);
+        $findings = self::findingsOf($evidence);
         $all = Meter::read($evidence);
 
         return new self($all->limitedBy($findings), $findings, $all);
+    }
+
+    /**
+     * What is wrong with the instrument, and whether it recorded one swing.
+     *
+     * @return list<QualityFinding> the gravest first
+     *
+     * @throws CoreException
+     */
+    public static function findingsOf(Evidence $evidence): array
+    {
+        $flaws = $evidence->trace === null ? [] : Quality::findings($evidence->trace);
+        $occasion = Occasion::findings($evidence, $flaws);
+        $isGrave = $occasion !== [] && $occasion[0]->severity === 'serious';
+
+        return $isGrave ? [...$occasion, ...$flaws] : [...$flaws, ...$occasion];
     }
 
     /** @return list<QualityNote> every finding with the keys of the measures it touches */

@@ -18,20 +18,25 @@ use Core\Trace\Series;
 final class StationsFromMotion
 {
     /** Half-widths of the smoothing windows for positions and for speeds, s. */
-    private const POSITION = 0.018;
+    public const POSITION = 0.018;
 
-    private const SPEED = 0.03;
+    public const SPEED = 0.03;
 
     /** Displacements of the club head between which its first move is extrapolated, mm. */
     private const FIRST_MOVE = 12.0;
 
-    /** Of its greatest height the shaft is up. */
-    private const NEARLY = 0.9;
+    /** The club is fastest so near its lowest place, and a swing is over so long after it, s. */
+    private const STRIKE = 0.2;
+
+    private const OVER = 0.8;
 
     private readonly Motion $motion;
 
     /** @var array<string, Remark> */
     private array $doubts = [];
+
+    /** Where what belongs to this swing begins, s. */
+    private float $from;
 
     /** By how much the finish depends on what is called rest, s. */
     private float $finish = 0.0;
@@ -40,6 +45,7 @@ final class StationsFromMotion
     private function __construct(private readonly Views $views, View $view)
     {
         $this->motion = $views->of($view) ?? throw MotionException::because('no-view');
+        $this->from = $this->motion->t0;
     }
 
     /**
@@ -66,19 +72,29 @@ final class StationsFromMotion
     /** @throws CoreException */
     private function stations(): ?FoundStations
     {
-        $speed = $this->speed('club_head', self::SPEED);
-        $fast = $speed->highest($this->motion->t0, $speed->end());
-        if ($fast === null || $fast->value < 2000.0) {
+        $strikes = Strikes::in($this->motion);
+        if ($strikes === []) {
+            return null;
+        }
+        $speeds = array_column($strikes, 'speed');
+        $which = (int) array_search(max($speeds), $speeds, true);
+        $this->from = isset($strikes[$which - 1]) ? $strikes[$which - 1]['t'] + self::OVER : $this->motion->t0;
+        $fast = $this->speed('club_head', self::SPEED)->highest(
+            $strikes[$which]['t'] - self::STRIKE,
+            $strikes[$which]['t'] + self::STRIKE,
+        );
+        if ($fast === null) {
             return null;
         }
         $shaft = $this->difference('club_head', 'grip');
         $arm = $this->difference('lead_hand', 'lead_shoulder');
-        $tp = $this->motion->view->sees(Axis::X) ? $this->top($fast->t) : $this->topByHeight($shaft, $fast->t);
+        $tp = Top::of($this->motion, $shaft, $this->from, $fast->t);
         if ($tp === null) {
             return null;
         }
-        $tb = Crossing::firstRise($shaft, $this->motion->t0, $tp);
-        $lb = Crossing::lastRise($arm, $tb ?? $this->motion->t0, $tp);
+        $lb = Crossing::lastRise($arm, $this->from, $tp);
+        // The last time: a waggle may have lifted the shaft before.
+        $tb = Crossing::lastRise($shaft, $this->from, $lb ?? $tp);
         $ld = Crossing::firstFall($arm, $tp, $fast->t + 0.15);
         $sd = Crossing::lastFall($shaft, $tp, $fast->t + 0.05);
         $ad = $this->address($tb ?? $tp - 0.3);
@@ -193,77 +209,6 @@ final class StationsFromMotion
     }
 
     /**
-     * Where the view cannot see along the line, the shaft turns in a plane seen edge on: it stands highest on the way
-     * back and once more on the way down, and lowest in between at the top.
-     *
-     * @throws CoreException
-     */
-    private function topByHeight(Series $shaft, float $fast): ?float
-    {
-        $highest = $shaft->highest($this->motion->t0, $fast);
-        if ($highest === null) {
-            return null;
-        }
-        $near = self::less($shaft, self::NEARLY * $highest->value);
-        $up = Crossing::firstRise($near, $this->motion->t0, $fast);
-        $down = Crossing::lastFall($near, $this->motion->t0, $fast);
-        $lowest = $up === null || $down === null ? null : $shaft->lowest($up, $down);
-
-        return $lowest === null || $lowest->value > self::NEARLY * $highest->value ? null : $lowest->t;
-    }
-
-    /**
-     * The last change of sign, before the club is fastest, of the shaft's rate about the normal of the downswing.
-     *
-     * @throws CoreException
-     */
-    private function top(float $fast): ?float
-    {
-        $d = $v = [];
-        foreach (Axis::cases() as $axis) {
-            if ($this->motion->view->sees($axis)) {
-                $grip = $this->coordinate('grip', $axis)->values;
-                $line = new Series(
-                    $this->motion->rateHz,
-                    array_map(
-                        static fn (float $a, float $b): float => $a - $b,
-                        $this->coordinate('club_head', $axis)->values,
-                        $grip,
-                    ),
-                    $this->motion->t0,
-                );
-                $d[$axis->value] = $line->smoothed(self::POSITION)->values;
-                $v[$axis->value] = $line->derivative(self::SPEED)->values;
-            } else {
-                $d[$axis->value] = $v[$axis->value] = array_fill(0, $this->motion->frames(), 0.0);
-            }
-        }
-        $cross = [];
-        foreach ($d[0] as $i => $x) {
-            $cross[] = new Vec3(
-                $d[1][$i] * $v[2][$i] - $d[2][$i] * $v[1][$i],
-                $d[2][$i] * $v[0][$i] - $x * $v[2][$i],
-                $x * $v[1][$i] - $d[1][$i] * $v[0][$i],
-            );
-        }
-        $at = (int) round(($fast - $this->motion->t0) * $this->motion->rateHz);
-        $normal = new Vec3(0.0, 0.0, 0.0);
-        for ($i = max(0, $at - (int) (0.06 * $this->motion->rateHz)); $i <= min(count($cross) - 1, $at); $i++) {
-            $normal = $normal->plus($cross[$i]);
-        }
-        $normal = $normal->unit();
-        for ($i = min($at, count($cross) - 1); $i > 0; $i--) {
-            $now = $cross[$i]->dot($normal);
-            $before = $cross[$i - 1]->dot($normal);
-            if ($now > 0.0 && $before <= 0.0) {
-                return $this->motion->t0 + ($i - 1 + $before / ($before - $now)) / $this->motion->rateHz;
-            }
-        }
-
-        return null;
-    }
-
-    /**
      * The first move back to nothing: a body that starts from rest with a steady acceleration has moved four times as
      * far after twice the time, so the start lies as far before one displacement as that lies before four of it.
      *
@@ -284,8 +229,8 @@ final class StationsFromMotion
             }
         }
         $distance = new Series($this->motion->rateHz, array_values(array_map(sqrt(...), $moved)), $this->motion->t0);
-        $near = Crossing::lastRise(self::less($distance, self::FIRST_MOVE), $still, $tb);
-        $far = Crossing::lastRise(self::less($distance, 4 * self::FIRST_MOVE), $still, $tb);
+        $near = Crossing::lastRise($distance->minus(self::FIRST_MOVE), $still, $tb);
+        $far = Crossing::lastRise($distance->minus(4 * self::FIRST_MOVE), $still, $tb);
         if ($near === null || $far === null) {
             $this->doubts['AD'] = Remark::of(Doubt::NeverStill);
 
@@ -304,7 +249,7 @@ final class StationsFromMotion
     {
         $speed = $this->speed('club_head', 0.05);
         $best = null;
-        for ($t = $tb - 0.15; $t >= max($this->motion->t0 + 0.12, $tb - 1.2); $t -= 0.02) {
+        for ($t = $tb - 0.15; $t >= max($this->from + 0.12, $tb - 1.2); $t -= 0.02) {
             $mean = $speed->mean($t - 0.12, $t + 0.12);
             if ($mean !== null && ($best === null || $mean < $best[1] - 4.0)) {
                 $best = [$t, $mean];
@@ -324,7 +269,7 @@ final class StationsFromMotion
             $x = $this->coordinate('club_head', Axis::X);
             $place = $x->mean($ad - 0.08, $ad);
             if ($place !== null) {
-                $passes = Crossing::firstRise(self::less($x, $place), $sd, $fast + 0.15);
+                $passes = Crossing::firstRise($x->minus($place), $sd, $fast + 0.15);
                 if ($passes !== null) {
                     return $passes;
                 }
@@ -386,15 +331,5 @@ final class StationsFromMotion
         };
 
         return hypot(0.475 * $frame, $own);
-    }
-
-    /** @throws CoreException */
-    private static function less(Series $series, float $level): Series
-    {
-        return new Series(
-            $series->rateHz,
-            array_map(static fn (float $v): float => $v - $level, $series->values),
-            $series->t0,
-        );
     }
 }

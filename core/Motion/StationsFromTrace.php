@@ -17,17 +17,38 @@ use Core\Trace\Trace;
  */
 final class StationsFromTrace
 {
-    /** Usual times from top to impact and parts of it, and of address to top, s and fractions. */
-    private const DOWN = 0.258;
+    /**
+     * Usual time from top to impact, s; how surely any swing has it, as the spread of its logarithm; and what is no
+     * usual swing and asks it nothing.
+     */
+    private const DOWN = ['usual' => 0.258, 'spread' => 0.2, 'unlike' => 0.3];
+
+    /**
+     * How many times as long as from top to impact it is from the least to nearly the most lead share, and from the
+     * vertical force's dip to its letting go, each with the spread of its logarithm.
+     */
+    private const SHARE_RISES = [2.25, 0.14];
+
+    private const FORCE_RISES = [0.66, 0.12];
+
+    /** No swing at a ball comes down slower, s. */
+    private const SLOWEST = 0.42;
 
     private const PARTS = ['TB' => 0.40, 'LB' => 0.60, 'LD' => 0.53, 'SD' => 0.83];
 
-    private const THROUGH = 0.05;
+    private const THROUGH = 0.19;
 
-    private const FINISH = 0.72;
+    private const FINISH = 2.8;
 
-    /** Within so long after the trail peak the share has come over, and so long the recording goes on, s. */
+    /**
+     * Within so long after the trail peak the share has come over, and so long the recording goes on, s; longer where
+     * the way to the trail peak took long, by so many times it, or the first half of the way over, by so many times it.
+     */
     private const SHIFT = 0.75;
+
+    private const SLOWER = 1.5;
+
+    private const HALVES = 2.5;
 
     private const AFTER_LOW = 0.5;
 
@@ -52,20 +73,26 @@ final class StationsFromTrace
     /** @throws CoreException */
     public static function find(Trace $trace): ?FoundStations
     {
-        $share = $trace->leadShare()?->smoothed(0.03);
-        if ($share === null) {
+        $whole = $trace->leadShare()?->smoothed(0.03);
+        $swing = $whole === null ? null : self::swing($trace);
+        if ($whole === null || $swing === null) {
             return null;
         }
-        $low = $share->lowest($share->t0 + 0.1, $share->end() - self::AFTER_LOW);
-        $high = $low === null ? null : $share->highest($low->t, $low->t + self::SHIFT);
-        if ($low === null || $high === null || $high->value - $low->value < 8.0) {
+        [$from, $to, $stood] = $swing;
+        $low = $whole->lowest(max($from, $whole->t0 + 0.1), min($to, $whole->end() - self::AFTER_LOW));
+        if ($low === null) {
             return null;
         }
-        $im = self::impact($trace, $share, $low, $high);
-        $tp = $im - self::DOWN;
-        $ad = self::address($share, $low);
+        $level = $whole->mean($stood[0], min($stood[1], $stood[0] + 0.3));
+        $ad = $level === null ? null : self::address($whole, $level, $stood[0], $low);
+        $high = self::high($whole, $low, $low->t - ($ad ?? $low->t));
+        if ($high === null || $high->value - $low->value < 8.0) {
+            return null;
+        }
+        [$im, $down, $spread] = self::impact($trace, $whole, $low, $high);
+        $tp = $im - $down;
         if ($ad === null || $ad >= $tp - 0.3) {
-            $ad = $tp - 0.86;
+            $ad = $tp - 0.86 * $down / self::DOWN['usual'];
         }
         $back = $tp - $ad;
         $seconds = [
@@ -73,38 +100,112 @@ final class StationsFromTrace
             'TB' => $ad + self::PARTS['TB'] * $back,
             'LB' => $ad + self::PARTS['LB'] * $back,
             'TP' => $tp,
-            'LD' => $tp + self::PARTS['LD'] * self::DOWN,
-            'SD' => $tp + self::PARTS['SD'] * self::DOWN,
+            'LD' => $tp + self::PARTS['LD'] * $down,
+            'SD' => $tp + self::PARTS['SD'] * $down,
             'IM' => $im,
-            'ST' => $im + self::THROUGH,
-            'FI' => $im + self::FINISH,
+            'ST' => $im + self::THROUGH * $down,
+            'FI' => $im + self::FINISH * $down,
         ];
+        $doubt = $down > self::SLOWEST
+            ? Remark::of(Doubt::OddDownswing, down_ms: 1000 * $down)
+            : Remark::of(Doubt::FromTheTraceAlone);
         $times = $doubts = [];
         foreach ($seconds as $code => $t) {
-            if ($t >= $trace->t0 && $t <= $share->end()) {
-                $times[$code] = new StationTime($t, self::UNCERTAIN[$code], StationSource::Trace);
-                $doubts[$code] = Remark::of(Doubt::FromTheTraceAlone);
+            if ($t >= $trace->t0 && $t <= $whole->end()) {
+                // What is unsure of the tempo is the more unsure the farther a station lies from impact.
+                $part = abs($im - $t) / $down;
+                $more = $part * 3.0 * $spread * max(0.0, $down - self::DOWN['usual']);
+                $times[$code] = new StationTime($t, hypot(self::UNCERTAIN[$code], $more), StationSource::Trace);
+                $doubts[$code] = $doubt;
             }
         }
 
         return new FoundStations(StationTimes::fromTimes($times), $doubts);
     }
 
-    /** @throws CoreException */
-    private static function impact(Trace $trace, Series $share, Extreme $low, Extreme $high): float
+    /**
+     * Where the share has come over: sought the longer, the longer the way back took, unless half of it comes at once.
+     *
+     * @param  float  $back  s
+     */
+    private static function high(Series $share, Extreme $low, float $back): ?Extreme
     {
+        $far = $share->highest($low->t, $low->t + max(self::SHIFT, self::SLOWER * $back));
+        $half = $far === null
+            ? null
+            : $share->risesThrough(($low->value + $far->value) / 2.0, $low->t, $far->t, 0.0);
+        $within = min(self::SLOWER * $back, self::HALVES * (($half ?? $low->t) - $low->t));
+
+        return $share->highest($low->t, $low->t + max(self::SHIFT, $within));
+    }
+
+    /**
+     * Where the steepest of its swings lies, s, and when its golfer stood before it.
+     *
+     * @return array{float, float, array{float, float}}|null
+     *
+     * @throws CoreException
+     */
+    private static function swing(Trace $trace): ?array
+    {
+        $shifts = Shifts::in($trace);
+        if ($shifts === []) {
+            return null;
+        }
+        $steepest = (int) array_search(max(array_column($shifts, 'slope')), array_column($shifts, 'slope'), true);
+        ['stood' => $stood] = $shifts[$steepest];
+
+        return [$stood[0], $shifts[$steepest + 1]['stood'][0] ?? INF, $stood];
+    }
+
+    /**
+     * Impact, s; the time from the top to it, s; and the spread of that time's logarithm.
+     *
+     * @return array{float, float, float}
+     *
+     * @throws CoreException
+     */
+    private static function impact(Trace $trace, Series $share, Extreme $low, Extreme $high): array
+    {
+        $come = $share->risesThrough($low->value + 0.97 * ($high->value - $low->value), $low->t, $high->t, 0.0) ?? $high->t;
+        $tells = [[($come - $low->t) / self::SHARE_RISES[0], self::SHARE_RISES[1]]];
+        $im = $come + 0.012;
         $total = $trace->totalForce()?->smoothed(0.012);
         $peak = $total?->highest($low->t + 0.1, $high->t + 0.3);
         if ($total !== null && $peak !== null && $peak->value > 112.0) {
             $fall = $total->derivative(0.02)->lowest($peak->t, $peak->t + 0.2);
-
             // The push is let go as the ball goes.
-            return $fall === null ? $peak->t + 0.06 : $fall->t + 0.006;
+            $im = $fall === null ? $peak->t + 0.06 : $fall->t + 0.006;
+            $dip = $total->lowest($peak->t - 0.5, $peak->t);
+            if ($dip !== null) {
+                $tells[] = [($im - 0.006 - $dip->t) / self::FORCE_RISES[0], self::FORCE_RISES[1]];
+            }
         }
 
-        return 0.012 +
-            ($share->risesThrough($low->value + 0.97 * ($high->value - $low->value), $low->t, $high->t, 0.0) ??
-                $high->t);
+        $told = self::together($tells);
+        $isUsual = abs(log($told[0] / self::DOWN['usual'])) < self::DOWN['unlike'];
+
+        return [
+            $im,
+            ...($isUsual ? self::together([...$tells, [self::DOWN['usual'], self::DOWN['spread']]]) : $told),
+        ];
+    }
+
+    /**
+     * What several tell of one time, each weighed by how surely.
+     *
+     * @param  non-empty-list<array{float, float}>  $tells  seconds and the spread of their logarithm
+     * @return array{float, float}
+     */
+    private static function together(array $tells): array
+    {
+        $sum = $weights = 0.0;
+        foreach ($tells as [$seconds, $spread]) {
+            $sum += log(max(0.05, $seconds)) / $spread ** 2;
+            $weights += 1.0 / $spread ** 2;
+        }
+
+        return [exp($sum / $weights), 1.0 / sqrt($weights)];
     }
 
     /**
@@ -112,14 +213,13 @@ final class StationsFromTrace
      *
      * @throws CoreException
      */
-    private static function address(Series $share, Extreme $low): ?float
+    private static function address(Series $share, float $level, float $stood, Extreme $low): ?float
     {
-        $level = $share->mean($share->t0, $share->t0 + 0.3);
-        if ($level === null || $level - $low->value < 4.0) {
+        if ($level - $low->value < 4.0) {
             return null;
         }
-        $goes = $share->lastAbove($level - 0.10 * ($level - $low->value), $share->t0, $low->t);
-        $from = $goes === null ? INF : max($share->t0, $goes - self::PRESS);
+        $goes = $share->lastAbove($level - 0.10 * ($level - $low->value), $stood, $low->t);
+        $from = $goes === null ? INF : max($stood, $goes - self::PRESS);
         for ($t = $from; $goes !== null && $t < $goes; $t += 0.004) {
             if (abs(($share->at($t) ?? $level) - $level) > self::LEAVES) {
                 return $t - 0.02;

@@ -58,4 +58,11 @@ enum Flaw: string implements RemarkCode
     case TimeInMilliseconds = 'flaw.time-in-milliseconds';
     /** channel, at_s, step_mm */
     case CopStays = 'flaw.cop-stays';
+    case NoSwing = 'flaw.no-swing';
+    /** count, times: of the moments they are known by, s */
+    case SeveralSwings = 'flaw.several-swings';
+    /** down_ms: from top to impact */
+    case ComesDownSlowly = 'flaw.comes-down-slowly';
+    /** back_s: from address to top */
+    case GoesBackSlowly = 'flaw.goes-back-slowly';
 }

@@ -145,6 +145,20 @@ final readonly class Series
     }
 
     /**
+     * Every value so much less.
+     *
+     * @throws CoreException
+     */
+    public function minus(float $level): self
+    {
+        return new self(
+            $this->rateHz,
+            array_map(static fn (float $v): float => $v - $level, $this->values),
+            $this->t0,
+        );
+    }
+
+    /**
      * Quadratic Savitzky–Golay smoothing over ±$halfWidth seconds (Savitzky & Golay 1964; closed-form
      * weights after Madden 1978). Zero phase; keeps the height of a peak to second order; −3 dB at about
      * 0.47 / halfWidth Hz (Schafer 2011). The window shrinks at the ends; a window holding a missing

@@ -115,6 +115,13 @@ return [
             .'seconds.',
         'cop-stays' => ':channel leaps by :step_mm mm at :at_s s and stays there: the mat, its cover or the foot has '
             .'moved, and places before and after cannot be compared.',
+        'no-swing' => 'No swing at a ball was found in it: nobody loads and shifts, or the club never comes through.',
+        'several-swings' => 'It holds :count swings (about :times s): cut them apart, or mark the stations of the one '
+            .'that is meant.',
+        'comes-down-slowly' => 'From top to impact it takes :down_ms ms, slower than any swing at a ball: a rehearsal '
+            .'is told as one, or the stations are not where they should be.',
+        'goes-back-slowly' => 'From address to top it takes :back_s s, slower than any swing at a ball: a rehearsal is '
+            .'told as one, or the stations are not where they should be.',
         'slow-rate' => ':rate_hz samples a second are too few for timings in a downswing of a quarter second.',
     ],
 
@@ -147,6 +154,9 @@ return [
         'undecided' => ':Fault cannot be decided here: :rule.',
         'not-judged' => ':Fault is not judged: :why.',
         'rehearsal' => 'a rehearsal is not judged by full-swing rules',
+        'no-swing' => 'no swing was found in the recording',
+        'several-swings' => 'it is not said which of several swings is meant',
+        'too-slow' => 'it is slower than any swing at a ball',
         'exaggerating-drill' => 'a drill that exaggerates on purpose is not judged by full-swing rules',
         'not-seen' => ':Fault cannot be seen with what is held (:evidence).',
         'most-swings' => ':agreeing of :held measured swings: :swing',
