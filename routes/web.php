@@ -34,6 +34,7 @@ use App\Shelf\Http\BatchController;
 use App\Shelf\Http\FactsController;
 use App\Shelf\Http\FilmController;
 use App\Shelf\Http\ImportController;
+use App\Shelf\Http\ImportRepairController;
 use App\Shelf\Http\ShelfController;
 use App\Sittings\Http\OwnController;
 use App\Sittings\Http\PlanController;
@@ -191,6 +192,15 @@ Route::middleware('auth')->group(function (): void {
         ->can('manage', 'import');
     Route::post('/imports/{import}/finish', [ImportController::class, 'finish'])
         ->name('imports.finish')
+        ->can('manage', 'import');
+    Route::post('/imports/{import}/repairs', [ImportRepairController::class, 'store'])
+        ->name('imports.repair')
+        ->can('manage', 'import');
+    Route::delete('/imports/{import}/repairs', [ImportRepairController::class, 'destroy'])
+        ->name('imports.repair.back')
+        ->can('manage', 'import');
+    Route::post('/imports/{import}/parts', [ImportRepairController::class, 'cut'])
+        ->name('imports.cut')
         ->can('manage', 'import');
     Route::delete('/imports/{import}', [ImportController::class, 'destroy'])
         ->name('imports.drop')

@@ -17,6 +17,7 @@ use Core\Format\SideCar;
 use Core\Motion\Handedness;
 use Core\Trace\DeviceClass;
 use Core\Trace\Foot;
+use Core\Trace\Repair;
 use Core\Trace\Stance;
 use Illuminate\Support\Facades\Storage;
 
@@ -74,8 +75,26 @@ final class OpenedImport
             ),
         );
         $this->sameHand($in->facts->hand, 'file');
+        $part = $this->part();
 
-        return $in;
+        return ($part === null ? $in : $in->between(...$part))->repaired(...$this->repairs());
+    }
+
+    /** @return list<Repair> what a person has said yes to, in that order */
+    public function repairs(): array
+    {
+        $made = $this->import->settings['repairs'] ?? [];
+
+        return array_values(array_filter(array_map(Repair::from(...), is_array($made) ? $made : [])));
+    }
+
+    /** @return array{float, float}|null the stretch of the file that is meant, s */
+    private function part(): ?array
+    {
+        $part = $this->import->settings['part'] ?? null;
+        [$from, $to] = is_array($part) ? [$part[0] ?? null, $part[1] ?? null] : [null, null];
+
+        return is_numeric($from) && is_numeric($to) ? [(float) $from, (float) $to] : null;
     }
 
     /**

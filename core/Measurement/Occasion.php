@@ -14,6 +14,7 @@ use Core\Remark\Remark;
 use Core\Trace\Flaw;
 use Core\Trace\QualityFinding;
 use Core\Trace\Signal;
+use Core\Trace\Trace;
 
 /**
  * Whether what was recorded is one swing at a ball: not somebody who stands, walks on or waggles, not two of them, not
@@ -33,13 +34,18 @@ final class Occasion
     /** Beyond these no swing at a ball takes, s: from address to top, from top to impact. */
     private const SLOWEST = ['back' => 2.2, 'down' => 0.45];
 
-    /** Where the trace alone tells the tempo, s. */
-    private const SLOWEST_BY_TRACE = 0.42;
+    /** Where the trace alone tells the tempo, s; where it presses the ground by less than so much at most, %BW. */
+    private const SLOWEST_BY_TRACE = ['any' => 0.42, 'soft' => 0.29];
+
+    private const SOFT = 116.0;
 
     /** Impact lies so near the moment a swing is known by, s; another one lies so far outside of it. */
     private const NEAR = 0.9;
 
     private const CLEAR = 0.3;
+
+    /** What is cut out with a swing, before and after the moment it is known by; what the ones beside it keep, s. */
+    private const PART = ['before' => 2.6, 'after' => 2.5, 'over' => 0.9, 'stood' => 1.6];
 
     /**
      * @param  list<QualityFinding>  $flaws  of the instrument
@@ -69,6 +75,28 @@ final class Occasion
         }
 
         return self::slow($evidence);
+    }
+
+    /**
+     * Where each of several swings lies, with the standing before it and its finish, s; none where there is one only.
+     *
+     * @param  list<QualityFinding>  $flaws
+     * @return list<array{float, float}>
+     *
+     * @throws CoreException
+     */
+    public static function parts(Evidence $evidence, array $flaws = []): array
+    {
+        $moments = self::moments($evidence, $flaws) ?? [];
+        $parts = [];
+        foreach (count($moments) < 2 ? [] : $moments as $i => $t) {
+            $parts[] = [
+                max($t - self::PART['before'], isset($moments[$i - 1]) ? $moments[$i - 1] + self::PART['over'] : -INF),
+                min($t + self::PART['after'], isset($moments[$i + 1]) ? $moments[$i + 1] - self::PART['stood'] : INF),
+            ];
+        }
+
+        return $parts;
     }
 
     /**
@@ -104,10 +132,17 @@ final class Occasion
                 return array_column(Strikes::in($motion), 't');
             }
         }
+        $lost = [];
         foreach ($flaws as $flaw) {
-            if ($flaw->effect === QualityFinding::NULLED && in_array(Signal::Share, $flaw->signals, true)) {
-                return null;
+            if ($flaw->effect === QualityFinding::NULLED && $flaw->span === null) {
+                array_push($lost, ...$flaw->signals);
             }
+        }
+        if (in_array(Signal::Share, $lost, true)) {
+            $total = in_array(Signal::Total, $lost, true) ? null : $evidence->trace?->totalForce();
+
+            // Where the share is not what it says, nobody who presses no more than stands has swung.
+            return $total === null || Shifts::presses($total) ? null : [];
         }
 
         return $evidence->trace?->leadShare() === null ? null : array_column(Shifts::in($evidence->trace), 't');
@@ -130,7 +165,11 @@ final class Occasion
         return count($near) === 1 && count($inside) === 1;
     }
 
-    /** @return list<QualityFinding> */
+    /**
+     * @return list<QualityFinding>
+     *
+     * @throws CoreException
+     */
     private static function slow(Evidence $evidence): array
     {
         [$ad, $tp, $im] = array_map($evidence->stations->get(...), [Station::Address, Station::Top, Station::Impact]);
@@ -139,7 +178,7 @@ final class Occasion
         }
         $down = $im->t - $tp->t;
         $back = $ad === null ? 0.0 : $tp->t - $ad->t;
-        $most = $tp->source === StationSource::Trace ? self::SLOWEST_BY_TRACE : self::SLOWEST['down'];
+        $most = $tp->source === StationSource::Trace ? self::slowestByTrace($evidence->trace) : self::SLOWEST['down'];
         $why = match (true) {
             $down > $most => Remark::of(Flaw::ComesDownSlowly, down_ms: 1000.0 * $down),
             $back > self::SLOWEST['back'] => Remark::of(Flaw::GoesBackSlowly, back_s: $back),
@@ -147,6 +186,16 @@ final class Occasion
         };
 
         return $why === null ? [] : [new QualityFinding(self::SLOW, 'warning', $why)];
+    }
+
+    /** @throws CoreException */
+    private static function slowestByTrace(?Trace $trace): float
+    {
+        $total = $trace?->totalForce();
+
+        return $total !== null && ! Shifts::presses($total, self::SOFT)
+            ? self::SLOWEST_BY_TRACE['soft']
+            : self::SLOWEST_BY_TRACE['any'];
     }
 
     private static function nulled(string $kind, Remark $why): QualityFinding

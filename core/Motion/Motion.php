@@ -59,6 +59,28 @@ final readonly class Motion
     }
 
     /**
+     * The frames between two times, s; all of them where there are hardly any.
+     *
+     * @throws CoreException
+     */
+    public function between(float $from, float $to): self
+    {
+        $a = max(0, (int) floor(($from - $this->t0) * $this->rateHz));
+        $b = min($this->frames() - 1, (int) ceil(($to - $this->t0) * $this->rateHz));
+        if ($b - $a < 1) {
+            return $this;
+        }
+        $n = $b - $a + 1;
+        $points = array_map(static fn (array $p): array => [
+            array_slice($p[0], $a, $n),
+            array_slice($p[1], $a, $n),
+            array_slice($p[2], $a, $n),
+        ], $this->points);
+
+        return new self($this->rateHz, $points, $this->t0 + $a / $this->rateHz, $this->view);
+    }
+
+    /**
      * What a camera would have seen of it: the same points without the axis the view cannot see.
      *
      * @throws CoreException

@@ -36,6 +36,9 @@ final class Shifts
     /** On both feet: share between. */
     private const BOTH = [25.0, 78.0];
 
+    /** Who stands to a ball has a share about so, %, or has not moved by RANGE for so long, s. */
+    private const WAY = ['even' => [42.0, 62.0], 'within' => 1.5];
+
     /** A recording that begins so late before a shift shows less of the standing, s. */
     private const TIGHT = ['before' => 1.7, 'lasts' => 0.1];
 
@@ -78,6 +81,16 @@ final class Shifts
         usort($found, static fn (array $a, array $b): int => $a['t'] <=> $b['t']);
 
         return $found;
+    }
+
+    /**
+     * @param  Series  $total  vertical force, %BW
+     *
+     * @throws CoreException
+     */
+    public static function presses(Series $total, float $least = self::PRESS): bool
+    {
+        return ($total->smoothed(0.012)->highest($total->t0, $total->end())->value ?? 0.0) >= $least;
     }
 
     /**
@@ -132,7 +145,9 @@ final class Shifts
                     $begin -= 0.1;
                 }
 
-                return [$begin - 0.1 < $share->t0 ? $share->t0 : $begin, $end];
+                return self::isOnTheWay($share, $begin, $end)
+                    ? null
+                    : [$begin - 0.1 < $share->t0 ? $share->t0 : $begin, $end];
             }
         }
         $tight = $share->t0 + self::TIGHT['lasts'];
@@ -140,6 +155,19 @@ final class Shifts
         return $t - $share->t0 < self::TIGHT['before'] && self::isCalm($share, $total, $share->t0, $tight)
             ? [$share->t0, $tight]
             : null;
+    }
+
+    /** Whether who is calm here came there by shifting, and stays where nobody stands: in the midst of something slow. */
+    private static function isOnTheWay(Series $share, float $from, float $to): bool
+    {
+        $level = $share->mean($from, $to);
+        $before = [$share->lowest($from - self::WAY['within'], $from), $share->highest($from - self::WAY['within'], $from)];
+
+        return $level !== null &&
+            ($level < self::WAY['even'][0] || $level > self::WAY['even'][1]) &&
+            $before[0] !== null &&
+            $before[1] !== null &&
+            $before[1]->value - $before[0]->value > self::RANGE;
     }
 
     private static function isCalm(Series $share, ?Series $total, float $from, float $to): bool

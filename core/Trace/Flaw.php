@@ -58,6 +58,13 @@ enum Flaw: string implements RemarkCode
     case TimeInMilliseconds = 'flaw.time-in-milliseconds';
     /** channel, at_s, step_mm */
     case CopStays = 'flaw.cop-stays';
+    /** channels, from_s, to_s */
+    case BendsAtItsEnd = 'flaw.bends-at-its-end';
+    /** percent: of the weight, on average */
+    case WeightLacks = 'flaw.weight-lacks';
+    case WeightTooMuch = 'flaw.weight-too-much';
+    /** at_s, step_percent */
+    case ShareSteps = 'flaw.share-steps';
     case NoSwing = 'flaw.no-swing';
     /** count, times: of the moments they are known by, s */
     case SeveralSwings = 'flaw.several-swings';

@@ -25,7 +25,8 @@ final class Limits
     /** Times, from the start of a recording or to it, s. */
     public const TIME_S = 7_200.0;
 
-    public const RATE_HZ = [1.0, 20_000.0];
+    /** Slower ones are recordings whose times are told in milliseconds. */
+    public const RATE_HZ = [0.02, 20_000.0];
 
     public const MASS_KG = [15.0, 300.0];
 

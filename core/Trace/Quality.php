@@ -13,6 +13,9 @@ use Core\Trace\Check\Places;
 use Core\Trace\Check\Plausibility;
 use Core\Trace\Check\Shares;
 use Core\Trace\Check\Slips;
+use Core\Trace\Check\SoftEnds;
+use Core\Trace\Check\Steps;
+use Core\Trace\Check\Upheld;
 use Core\Trace\Check\Zeros;
 
 /** Looks a trace over for faults of the instrument that would be read as technique. */
@@ -28,9 +31,11 @@ final class Quality
         // A trace in the wrong unit, or the wrong way round, needs no second opinion on its mass or its places.
         $kinds = array_column($found, 'kind');
         $moot = array_merge(
-            in_array('units', $kinds, true) ? ['mass', 'zero', 'outside', 'origin', 'reversed', 'hum'] : [],
+            in_array('units', $kinds, true) ? ['mass', 'zero', 'outside', 'origin', 'reversed', 'hum', 'upheld'] : [],
             in_array('swapped', $kinds, true) ? ['outside', 'reversed'] : [],
             array_intersect(['origin', 'outside'], $kinds) === [] ? [] : ['reversed'],
+            // What is lost of a force is known to lack.
+            array_intersect(['saturated', 'stuck', 'dropped', 'foot-off'], $kinds) === [] ? [] : ['upheld'],
         );
         $found = array_filter($found, static fn (QualityFinding $f): bool => ! in_array($f->kind, $moot, true));
         $rank = ['serious' => 0, 'warning' => 1, 'note' => 2];
@@ -57,7 +62,10 @@ final class Quality
             new Hum,
             new Gaps,
             new FrozenChannels,
+            new SoftEnds,
             new Slips,
+            new Steps,
+            new Upheld,
         ];
     }
 }

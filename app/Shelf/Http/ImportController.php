@@ -45,7 +45,9 @@ final class ImportController extends Controller
 
     public function update(ImportSettingsRequest $request, PendingImport $import): RedirectResponse
     {
-        $import->update(['settings' => $request->settings()]);
+        // What was said yes to, and which part of the file it is, stays.
+        $kept = array_intersect_key($import->settings, ['repairs' => true, 'part' => true]);
+        $import->update(['settings' => [...$request->settings(), ...$kept]]);
 
         return redirect()->route('imports.show', $import);
     }

@@ -14,6 +14,7 @@ use Core\CoreException;
 use Core\Format\ColumnMap;
 use Core\Format\ImportedRecording;
 use Core\Trace\DeviceClass;
+use Core\Trace\Repair;
 
 /**
  * What a file would become: its columns as understood, the trace drawn, quality and stations, before anything is
@@ -48,6 +49,10 @@ final readonly class ImportPage
             'about' => self::about($import),
             'problem' => $problem,
             'preview' => $in === null ? null : $this->preview->of($in),
+            'repaired' => array_map(
+                static fn (Repair $r): string => (string) __("import.repairs.{$r->kind->value}.is"),
+                $opened->repairs(),
+            ),
             'fields' => self::fields($import, $in, $map),
             'columns' => $header === [] ? [] : self::columns($map),
             'header' => $header,

@@ -11,6 +11,7 @@ use Core\Format\ImportedRecording;
 use Core\Measurement\Assessment;
 use Core\Measurement\Evidence;
 use Core\Measurement\Measured;
+use Core\Measurement\Occasion;
 use Core\Measurement\QualityNote;
 use Core\Motion\Station;
 use Core\Motion\StationFinder;
@@ -18,6 +19,7 @@ use Core\Motion\StationTimes;
 use Core\Number\Written;
 use Core\Remark\Remark;
 use Core\Trace\QualityFinding;
+use Core\Trace\Repair;
 use Core\Trace\Series;
 use Core\Trace\Trace;
 
@@ -61,6 +63,8 @@ final readonly class ImportPreview
                 'effect' => trans_choice("import.effects.{$note->finding->effect}", count($note->measures), [
                     'count' => count($note->measures),
                 ]),
+                'repair' => Repair::of($note->finding->remark, $in->trace->device)?->kind->value,
+                'cut' => $note->finding->kind === Occasion::SEVERAL,
             ], $assessment->quality()),
             'assumed' => array_map(fn (Remark $note): string => $this->words->said($note), $in->notes),
         ];

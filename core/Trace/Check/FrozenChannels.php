@@ -26,6 +26,9 @@ final readonly class FrozenChannels implements Check
     /** A sibling that changes by this part of its range while a channel stands still, gives it away. */
     private const MOVES = 0.10;
 
+    /** A share told in steps of so much, %, may well stay for a while: then only places that stop as well tell. */
+    private const COARSE = 0.3;
+
     public function of(Trace $trace): array
     {
         $stuck = $full = [];
@@ -38,6 +41,7 @@ final readonly class FrozenChannels implements Check
                 continue;
             }
             $alive = self::trembles($values, $high - $low);
+            $isCoarse = str_ends_with($name, '_pct') && self::grain($values) >= self::COARSE;
             foreach (self::runs($values, (int) max(4, ceil(self::SATURATED * $trace->rateHz))) as [$from, $to]) {
                 $seconds = ($to - $from) / $trace->rateHz;
                 $atEnd =
@@ -49,7 +53,9 @@ final readonly class FrozenChannels implements Check
                 } elseif (
                     $seconds >= self::STUCK &&
                     abs($values[$from]) > 1e-6 &&
-                    ($alive || self::siblingMoves($trace, $name, $from, $to)) &&
+                    ($isCoarse
+                        ? self::placesStop($trace, $from, $to)
+                        : $alive || self::siblingMoves($trace, $name, $from, $to)) &&
                     ! self::isLegalEnd($name, $values[$from])
                 ) {
                     $stuck[$name][] = [$from, $to];
@@ -110,6 +116,51 @@ final readonly class FrozenChannels implements Check
         }
 
         return $out;
+    }
+
+    /**
+     * The smallest step between two neighbouring values.
+     *
+     * @param  list<float>  $values
+     */
+    private static function grain(array $values): float
+    {
+        $grain = INF;
+        for ($i = 1, $n = count($values); $i < $n; $i++) {
+            $d = abs($values[$i] - $values[$i - 1]);
+            if ($d > 1e-9 && $d < $grain) {
+                $grain = $d;
+            }
+        }
+
+        return $grain;
+    }
+
+    /** Whether for a while no centre of pressure moves, of those that tremble; where none does, nothing tells. */
+    private static function placesStop(Trace $trace, int $from, int $to): bool
+    {
+        $places = array_filter($trace->channels, static function (array $values, string $name): bool {
+            [$low, $high] = self::ends($values);
+
+            return str_contains($name, 'cop') && $high > $low && self::trembles($values, $high - $low);
+        }, ARRAY_FILTER_USE_BOTH);
+        if ($places === []) {
+            return false;
+        }
+        $long = 0;
+        for ($i = $from + 1; $i <= $to; $i++) {
+            foreach ($places as $values) {
+                if ($values[$i] !== $values[$i - 1]) {
+                    $long = -1;
+                    break;
+                }
+            }
+            if (++$long >= self::STUCK * $trace->rateHz) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** @param  list<float>  $values */

@@ -93,8 +93,25 @@ final readonly class Places implements Check
         return abs($dx) > $half + self::ORIGIN_MM[0] || abs($dy - $middle) > self::ORIGIN_MM[1] ? [$this->finding(
             $trace,
             'origin',
-            Remark::of(Flaw::OriginElsewhere, x_mm: $dx, y_mm: $dy),
+            Remark::of(
+                Flaw::OriginElsewhere,
+                x_mm: $dx - self::leansTo($trace, $still, 2.0 * $half),
+                y_mm: $dy - $middle,
+            ),
         )] : [];
+    }
+
+    /**
+     * How far from the middle between the feet the pressure lies at rest by the shares, which know no origin, mm; on a
+     * single plate they are made of the place, so that nobody knows.
+     *
+     * @throws CoreException
+     */
+    private static function leansTo(Trace $trace, Standing $still, float $span): float
+    {
+        $share = $trace->device === DeviceClass::Plate ? null : $trace->leadShare();
+
+        return $share === null ? 0.0 : ($still->mean($share->values)[0] - 50.0) / 100.0 * $span;
     }
 
     /**

@@ -159,7 +159,7 @@ final readonly class Plausibility implements Check
                 false,
                 array_combine(
                     array_map(static fn (Signal $s): string => $s->value, $forces),
-                    array_map(static fn (Signal $s): float => 1.0 + self::massWidens($s) * $off, $forces),
+                    array_map(static fn (Signal $s): float => 1.0 + self::massWidens($s, $off) * $off, $forces),
                 ),
             ),
         ];
@@ -169,10 +169,11 @@ final readonly class Plausibility implements Check
      * By what part of itself a ± grows for every per cent that the standing force is off: the largest forces of a
      * swing are off by most; a share is, where one of two plates is the one that is off.
      */
-    private static function massWidens(Signal $signal): float
+    private static function massWidens(Signal $signal, float $off): float
     {
         return match ($signal) {
-            Signal::Total => 3.6,
+            // A channel that bends is off by more, the farther from rest.
+            Signal::Total => 3.6 + 0.2 * $off,
             Signal::FootForce => 2.6,
             Signal::Horizontal => 0.4,
             Signal::Share => 0.95,

@@ -17,7 +17,7 @@ final class Standing
     private static ?\WeakMap $known = null;
 
     /** @param  array{int, int}  $span  first sample, and how many */
-    private function __construct(private readonly array $span)
+    private function __construct(public readonly array $span)
     {
     }
 

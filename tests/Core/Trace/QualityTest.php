@@ -301,7 +301,7 @@ it('leaves drawn signals in peace: level stretches of a closed form are no stuck
         Quality::findings(
             dualTrace(
                 corners([[0.6, 55.0], [1.2, 25.0], [1.45, 25.0], [1.75, 85.0]]),
-                fn ($t) => $t < 1.6 ? 100.0 : 100.0 + 40.0 * sin(M_PI * min(1.0, ($t - 1.6) / 0.3)),
+                fn ($t) => $t < 1.6 ? 100.0 : 100.0 + 40.0 * sin(M_PI * min(2.0, ($t - 1.6) / 0.3)),
             ),
         ),
     )

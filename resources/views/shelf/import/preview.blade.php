@@ -39,11 +39,39 @@
     <dt>{{ __('import.facts.quality') }}</dt>
     <dd>
         @forelse($preview['quality'] as $note)
-            <p>{{ $note['says'] }} <span class="quiet">{{ $note['effect'] }}</span></p>
+            <div class="found">
+                <p>{{ $note['says'] }} <span class="quiet">{{ $note['effect'] }}</span></p>
+                @if($note['repair'])
+                    <form method="post" action="{{ route('imports.repair', $import) }}">
+                        @csrf
+                        <input type="hidden" name="repair" value="{{ $note['repair'] }}">
+                        <button class="act second small">{{ __("import.repairs.{$note['repair']}.do") }}</button>
+                    </form>
+                @endif
+                @if($note['cut'])
+                    <form method="post" action="{{ route('imports.cut', $import) }}">
+                        @csrf
+                        <button class="act second small">{{ __('import.cut') }}</button>
+                    </form>
+                @endif
+            </div>
         @empty
             {{ __('import.nothing-wrong') }}
         @endforelse
     </dd>
+    @if($repaired !== [])
+        <dt>{{ __('import.facts.repaired') }}</dt>
+        <dd>
+            @foreach($repaired as $is)
+                <p>{{ $is }}</p>
+            @endforeach
+            <form method="post" action="{{ route('imports.repair.back', $import) }}">
+                @csrf
+                @method('delete')
+                <button class="act second small">{{ __('import.take-back') }}</button>
+            </form>
+        </dd>
+    @endif
     @foreach($preview['assumed'] as $note)
         <dt>{{ __('import.facts.assumed') }}</dt>
         <dd>{{ $note }}</dd>
