@@ -10,6 +10,7 @@ use Core\Codebook\ClubGroup;
 use Core\Codebook\Codebook;
 use Core\Codebook\CodebookDocument;
 use Core\Codebook\StandardLenses;
+use Core\Reading\SwingSize;
 
 /** The academy's codebooks: the newest for new work, and the one a round was opened with for that round. */
 final class Codebooks
@@ -36,8 +37,9 @@ final class Codebooks
         string $lens = StandardLenses::DEFAULT,
         ?string $club = null,
         string $swing = 'full',
+        ?SwingSize $size = null,
     ): Codebook {
-        return $this->under($this->document(), $lens, ClubGroup::ofClub($club), $swing);
+        return $this->under($this->document(), $lens, ClubGroup::ofClub($club), $swing, $size);
     }
 
     /** The faults a round's sheets ask for and its key answers. */
@@ -52,18 +54,20 @@ final class Codebooks
         string $lens,
         ?ClubGroup $club = null,
         string $swing = 'full',
+        ?SwingSize $size = null,
     ): Codebook {
-        return $this->made[implode('|', [$document->version(), $lens, $club?->value, $swing])] ??= $document->under(
-            $lens,
-            $club,
-            $swing,
-        );
+        return $this->made[implode('|', [$document->version(), $lens, $club?->value, $swing, $size?->value])]
+            ??= $document->under($lens, $club, $swing, $size);
     }
 
     private function find(string $version): CodebookDocument
     {
         $kept = CodebookVersion::query()->where('version', $version)->first();
 
-        return $kept === null ? CodebookDocument::standard() : CodebookDocument::fromArray($kept->document);
+        return match (true) {
+            $kept !== null => CodebookDocument::fromArray($kept->document),
+            in_array($version, CodebookDocument::SHIPPED, true) => CodebookDocument::shipped($version),
+            default => CodebookDocument::standard(),
+        };
     }
 }

@@ -61,7 +61,7 @@ final readonly class Wording implements InWords
         return match (true) {
             $value instanceof Remark => $name === 'swing' ? $this->say($value, $names) : $this->phrase($value, $names),
             $name === 'parts' && is_array($value) => implode(
-                $this->line('between.'.($of->code === 'clause.all' ? 'all' : 'any')),
+                $this->line('between.'.substr($of->code, strlen('clause.'))),
                 array_map(
                     fn (string|Remark $part): string => $part instanceof Remark ? $this->say($part, $names) : $part,
                     $value,

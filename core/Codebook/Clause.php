@@ -16,6 +16,8 @@ enum Clause: string implements RemarkCode
     case All = 'clause.all';
     /** parts */
     case Any = 'clause.any';
+    /** parts, in the order in which they are asked */
+    case First = 'clause.first';
     /** measure, station, op, threshold */
     case Asked = 'clause.asked';
     /** measure, station, op, threshold, value, uncertainty */

@@ -6,6 +6,8 @@ namespace Core\Codebook;
 
 use Core\CoreException;
 use Core\Measurement\Measurements;
+use Core\Motion\StationTimes;
+use Core\Reading\SwingSize;
 use Core\Remark\Remark;
 
 /** The academy's agreed faults under one lens, in the order in which they show in a swing. */
@@ -14,12 +16,16 @@ final readonly class Codebook
     /**
      * @param  array<string, Fault>  $faults by key
      * @param  Ground|null  $notJudged  why no fault is judged by these rules, for swings they do not apply to
+     * @param  list<string>  $notOfPitches  keys of faults that a pitch does not show
      */
     public function __construct(
         public string $version,
         public Lens $lens,
         public array $faults,
         public ?Ground $notJudged = null,
+        public ?ClubGroup $club = null,
+        public ?SwingSize $size = null,
+        private array $notOfPitches = [],
     ) {
     }
 
@@ -42,12 +48,19 @@ final readonly class Codebook
     }
 
     /** @throws CoreException */
-    public function judge(string $key, Measurements $measurements, ?Shown $held = null): Judgement
-    {
+    public function judge(
+        string $key,
+        Measurements $measurements,
+        ?Shown $held = null,
+        ?Scale $scale = null,
+    ): Judgement {
         $fault = $this->fault($key);
 
         if ($this->notJudged !== null) {
             return Judgement::refused($this->notJudged);
+        }
+        if ($this->size === SwingSize::Short && in_array($key, $this->notOfPitches, true)) {
+            return Judgement::refused(Ground::PitchForce);
         }
         // What the evidence cannot show is never called absent, nor present.
         if ($held !== null && $fault->observability($held) === Observability::NotObservable) {
@@ -58,7 +71,13 @@ final readonly class Codebook
             );
         }
 
-        return $fault->judge($measurements, $held);
+        return $fault->judge($measurements, $held, $scale);
+    }
+
+    /** How thresholds are scaled for a swing with these stations, with the club and of the size it is for. */
+    public function scale(?StationTimes $stations): Scale
+    {
+        return Scale::of($stations, $this->club, $this->size);
     }
 
     /**

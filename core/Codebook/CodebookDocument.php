@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Core\Codebook;
 
 use Core\CoreException;
+use Core\Measurement\Measure;
 use Core\Motion\Station;
+use Core\Reading\SwingSize;
 
 /**
  * A whole codebook as versioned data: every fault with its rules and sights, every lens with its bands and
@@ -20,15 +22,41 @@ final readonly class CodebookDocument
 
     /**
      * @param  array{version: string, faults: array<string, array<string, mixed>>, lenses: array<string, array<string,
-     * mixed>>}  $data
+     * mixed>>, disagreements?: list<array<string, mixed>>}  $data
      */
     private function __construct(private array $data)
     {
     }
 
+    /** Versions that ship with the program, the newest last. */
+    public const SHIPPED = ['1', '2'];
+
+    /** The newest that ships with the program. */
     public static function standard(): self
     {
-        return new self(['version' => '1', 'faults' => StandardFaults::rows(), 'lenses' => StandardLenses::rows()]);
+        return new self([
+            'version' => '2',
+            'faults' => StandardFaults::rows(),
+            'lenses' => StandardLenses::rows(),
+            'disagreements' => StandardDisagreements::rows(),
+        ]);
+    }
+
+    /**
+     * A version as it shipped: rounds that were read under it keep it.
+     *
+     * @throws CoreException where none of that name did
+     */
+    public static function shipped(string $version): self
+    {
+        if ($version === '2') {
+            return self::standard();
+        }
+        $file = __DIR__."/Shipped/$version.json";
+
+        return in_array($version, self::SHIPPED, true)
+            ? self::fromArray((array) json_decode((string) file_get_contents($file), true))
+            : throw CodebookException::because('version');
     }
 
     /**
@@ -56,9 +84,18 @@ final readonly class CodebookDocument
                 $out[$part][$key] = $row;
             }
         }
+        if (isset($data['disagreements'])) {
+            $reader = new DocumentReader('lens', 'disagreements');
+            /** @var list<array<string, mixed>> $rows */
+            $rows = $reader->list($data, 'disagreements');
+            $out['disagreements'] = $rows;
+        }
         $document = new self($out);
+        $document->disagreements();
         foreach (array_keys($out['lenses']) as $lens) {
-            $document->under((string) $lens);
+            foreach ([null, ...ClubGroup::cases()] as $club) {
+                $document->under((string) $lens, $club);
+            }
         }
 
         return $document;
@@ -66,7 +103,7 @@ final readonly class CodebookDocument
 
     /**
      * @return array{version: string, faults: array<string, array<string, mixed>>, lenses: array<string, array<string,
-     * mixed>>}
+     * mixed>>, disagreements?: list<array<string, mixed>>}
      */
     public function toArray(): array
     {
@@ -101,12 +138,16 @@ final readonly class CodebookDocument
     }
 
     /**
-     * The codebook under one lens, for a club group and a kind of swing.
+     * The codebook under one lens, for a club group, a kind and a size of swing.
      *
      * @throws CoreException when the lens is not held or something in the document is wrong
      */
-    public function under(string $lens, ?ClubGroup $club = null, string $swing = 'full'): Codebook
-    {
+    public function under(
+        string $lens,
+        ?ClubGroup $club = null,
+        string $swing = 'full',
+        ?SwingSize $size = null,
+    ): Codebook {
         $row =
             $this->data['lenses'][$lens] ??
             throw CodebookException::because(
@@ -117,7 +158,18 @@ final readonly class CodebookDocument
         $reader = new DocumentReader('lens', $lens);
         $off = $reader->texts($row, 'off');
         $rules = $reader->map($row, 'rules');
-        foreach ([...$off, ...array_keys($rules)] as $key) {
+        $ofClubs = $reader->map($row, 'rules_by_club');
+        $named = [];
+        foreach ($ofClubs as $group => $own) {
+            if (ClubGroup::tryFrom((string) $group) === null || ! is_array($own)) {
+                throw CodebookException::because('club-group', lens: $lens, group: $group);
+            }
+            array_push($named, ...array_keys($own));
+            foreach ($club?->value === $group ? $own : [] as $key => $rule) {
+                $rules[$key] = [...(is_array($rules[$key] ?? null) ? $rules[$key] : []), ...(array) $rule];
+            }
+        }
+        foreach ([...$off, ...array_keys($rules), ...$named] as $key) {
             if (! isset($this->data['faults'][$key])) {
                 throw CodebookException::because('lens-fault', lens: $lens, key: $key);
             }
@@ -125,7 +177,14 @@ final readonly class CodebookDocument
         $faults = [];
         foreach ($this->data['faults'] as $key => $fault) {
             if (! in_array($key, $off, true)) {
-                $faults[$key] = $this->fault($key, $fault, is_array($rules[$key] ?? null) ? $rules[$key] : []);
+                $faults[$key] = $this->fault(
+                    $key,
+                    $fault,
+                    [
+                        ...self::ofClub($key, $fault, $club),
+                        ...(is_array($rules[$key] ?? null) ? $rules[$key] : []),
+                    ],
+                );
             }
         }
         $bands = $reader->bands($reader->map($row, 'bands'));
@@ -159,7 +218,56 @@ final readonly class CodebookDocument
             ),
             $faults,
             self::SWINGS_NOT_JUDGED[$swing] ?? null,
+            $club,
+            $size,
+            array_keys(array_filter(
+                $this->data['faults'],
+                static fn (array $fault): bool => ($fault['not_of_pitches'] ?? false) === true,
+            )),
         );
+    }
+
+    /**
+     * Where good coaches disagree about what a measure should be: a line for each side.
+     *
+     * @return list<array{measures: list<string>, one: string, other: string}>
+     *
+     * @throws CoreException
+     */
+    public function disagreements(): array
+    {
+        $out = [];
+        foreach ($this->data['disagreements'] ?? [] as $i => $row) {
+            $r = new DocumentReader('lens', "disagreement $i");
+            $measures = $r->texts($row, 'measures');
+            foreach ($measures as $key) {
+                if (Measure::tryFrom($key) === null) {
+                    throw CodebookException::because('no-measure', key: $key);
+                }
+            }
+            $out[] = ['measures' => $measures, 'one' => $r->text($row, 'one'), 'other' => $r->text($row, 'other')];
+        }
+
+        return $out;
+    }
+
+    /**
+     * What a fault's rules are for a group of clubs, where they are others.
+     *
+     * @param  array<string, mixed>  $row
+     * @return array<mixed>
+     *
+     * @throws CoreException
+     */
+    private static function ofClub(string $key, array $row, ?ClubGroup $club): array
+    {
+        $by = (new DocumentReader('fault', $key))->map($row, 'by_club');
+        foreach ($by as $group => $own) {
+            if (ClubGroup::tryFrom((string) $group) === null || ! is_array($own)) {
+                throw CodebookException::because('club-group', lens: $key, group: $group);
+            }
+        }
+        return (array) ($club === null ? [] : $by[$club->value] ?? []);
     }
 
     /**

@@ -15,6 +15,9 @@ final readonly class Fault
     /** A proxy is trusted with its uncertainty made this much wider. */
     private const PROXY_WIDENING = 2.0;
 
+    /** A margin that does not clear. */
+    private const LEANS_AT_MOST = 0.99;
+
     /**
      * @param  list<ObservabilityEntry>  $observabilities  the first whose needs are all met says how well it is seen
      * @param  list<string>  $confusedWith
@@ -57,23 +60,37 @@ final readonly class Fault
      * What the measurements say. Where the fault's own rule cannot be decided and what is held shows it only
      * indirectly, the rule over the proxy decides, with every uncertainty doubled.
      */
-    public function judge(Measurements $m, ?Shown $held = null): Judgement
+    public function judge(Measurements $m, ?Shown $held = null, ?Scale $scale = null): Judgement
     {
-        $own = $this->decide($this->supported, $this->contradicted, $m, null);
+        $scale ??= Scale::none();
+        $own = $this->decide($this->supported, $this->contradicted, $m, null, $scale);
         $entry = $held === null ? null : $this->entry($held);
-        if ($own->verdict !== Verdict::NotMeasurable || $entry?->supported === null || $entry->contradicted === null) {
+        if ($own->verdict !== Verdict::NotMeasurable) {
             return $own;
         }
+        if ($entry?->supported === null) {
+            return $entry?->sight === Observability::Indirect && $entry->proxy !== null
+                ? new Judgement(Verdict::NotMeasurable, null, Remark::of(Ground::HintOnly, proxy: $entry->proxy))
+                : $own;
+        }
         $widened = $m->widened(self::PROXY_WIDENING, Remark::of(Proxy::Any));
-        $byProxy = $this->decide($entry->supported, $entry->contradicted, $widened, $entry->stated());
+        $byProxy = $this->decide($entry->supported, $entry->contradicted, $widened, $entry->stated(), $scale);
 
         return $byProxy->verdict === Verdict::NotMeasurable ? $own : $byProxy;
     }
 
-    private function decide(Rule $supported, Rule $contradicted, Measurements $m, ?Remark $proxy): Judgement
-    {
+    /** @param  Rule|null  $contradicted  null: what is asked may speak for the fault, and never against it */
+    private function decide(
+        Rule $supported,
+        ?Rule $contradicted,
+        Measurements $m,
+        ?Remark $proxy,
+        Scale $scale,
+    ): Judgement {
+        $supported = $supported->scaled($scale) ?? $supported;
+        $contradicted = $contradicted?->scaled($scale) ?? $contradicted;
         $yes = $supported->evaluate($m);
-        $no = $contradicted->evaluate($m);
+        $no = $contradicted?->evaluate($m) ?? Truth::No;
         $of = static fn (
             Verdict $verdict,
             Ground $ground,
@@ -81,7 +98,7 @@ final readonly class Fault
             ?Remark $unless = null,
         ): Judgement => new Judgement(
             $verdict,
-            $rule->margin($m),
+            self::margin($rule, $m, $scale),
             self::said($ground, $proxy, array_filter(['rule' => $rule->remark($m), 'unless' => $unless])),
             $proxy,
             $rule->deciding($m),
@@ -95,18 +112,37 @@ final readonly class Fault
         return match (true) {
             $yes === Truth::Yes => $of(
                 Verdict::Supported,
-                Judgement::clears($supported->margin($m)) ? Ground::Supported : Ground::LeansSupported,
+                Judgement::clears(self::margin($supported, $m, $scale)) ? Ground::Supported : Ground::LeansSupported,
                 $supported,
             ),
-            $no === Truth::Yes => $of(
+            $no === Truth::Yes && $contradicted !== null => $of(
                 Verdict::Contradicted,
-                Judgement::clears($contradicted->margin($m)) ? Ground::Contradicted : Ground::LeansContradicted,
+                Judgement::clears(self::margin($contradicted, $m, $scale)) ? Ground::Contradicted : Ground::LeansContradicted,
                 $contradicted,
             ),
             $yes === Truth::Unknown => $undecided($supported),
+            $contradicted === null => new Judgement(
+                Verdict::NotMeasurable,
+                null,
+                Remark::of(Ground::HintOnly, proxy: $proxy?->with['words'] ?? ''),
+            ),
             $no === Truth::Unknown => $undecided($contradicted),
             default => $of(Verdict::Borderline, Ground::InMargin, $supported, $contradicted->remark()),
         };
+    }
+
+    /** What rests on a time of a swing whose tempo nobody saw leans at most. */
+    private static function margin(Rule $rule, Measurements $m, Scale $scale): ?float
+    {
+        $margin = $rule->margin($m);
+        $times = array_filter(
+            $rule->deciding($m),
+            static fn (Condition $c): bool => $c->measure->unit() === 'ms',
+        );
+
+        return $margin === null || $scale->isTempoKnown || $times === []
+            ? $margin
+            : min(self::LEANS_AT_MOST, $margin);
     }
 
     /** @param  array<string, Remark>  $with */

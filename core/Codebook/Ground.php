@@ -28,6 +28,9 @@ enum Ground: string implements RemarkCode
     case LeansContradictedByProxy = 'ground.leans-contradicted-by-proxy';
     /** proxy, rule, unless */
     case InMarginByProxy = 'ground.in-margin-by-proxy';
+    /** proxy: in the codebook's words */
+    case HintOnly = 'ground.hint-only';
+    case PitchForce = 'ground.pitch-force';
     /** rule */
     case Undecided = 'ground.undecided';
     /** why */

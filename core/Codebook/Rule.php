@@ -11,7 +11,7 @@ use Core\Remark\Remark;
 
 /**
  * A rule over measurements, as data: a condition [measure or measure@STATION, op, threshold] with op one of
- * < <= > >= is not, or ['all', rule, …], ['any', rule, …].
+ * < <= > >= is not, or ['all', rule, …], ['any', rule, …], or ['first', rule, …]: the first part that can be told.
  */
 final readonly class Rule
 {
@@ -28,7 +28,7 @@ final readonly class Rule
     public static function from(array $data): self
     {
         $head = $data[0] ?? null;
-        if ($head === 'all' || $head === 'any') {
+        if (in_array($head, ['all', 'any', 'first'], true)) {
             $parts = [];
             foreach (array_slice($data, 1) as $part) {
                 $parts[] = self::from(
@@ -70,7 +70,53 @@ final readonly class Rule
         }
         $parts = array_map(static fn (self $r): Truth => $r->evaluate($measurements), $this->parts);
 
-        return $this->kind === 'all' ? Truth::both($parts) : Truth::either($parts);
+        return match ($this->kind) {
+            'all' => Truth::both($parts),
+            'any' => Truth::either($parts),
+            default => array_values(
+                array_filter($parts, static fn (Truth $t): bool => $t !== Truth::Unknown),
+            )[0] ?? Truth::Unknown,
+        };
+    }
+
+    /**
+     * The same for one swing: thresholds scaled, and beside others no clause about a time that is known too badly.
+     * Null where nothing is left.
+     */
+    public function scaled(Scale $scale): ?self
+    {
+        if ($this->condition !== null) {
+            $of = $this->condition;
+
+            return is_string($of->threshold) ? $this : new self('condition', [], new Condition(
+                $of->measure,
+                $of->station,
+                $of->op,
+                $scale->threshold($of->measure, $of->threshold),
+            ));
+        }
+        $parts = [];
+        foreach ($this->parts as $part) {
+            $isLeftOut = $part->condition !== null && ! $scale->mayAsk($part->condition->measure);
+            $scaled = $isLeftOut ? null : $part->scaled($scale);
+            if ($scaled !== null) {
+                $parts[] = $scaled;
+            }
+        }
+
+        return $parts === [] ? null : new self($this->kind, $parts);
+    }
+
+    /** Of several ways to tell it the one that can be told. */
+    private function told(Measurements $measurements): ?self
+    {
+        foreach ($this->kind === 'first' ? $this->parts : [] as $part) {
+            if ($part->evaluate($measurements) !== Truth::Unknown) {
+                return $part;
+            }
+        }
+
+        return null;
     }
 
     /**
@@ -97,6 +143,9 @@ final readonly class Rule
                 $truth === Truth::Yes => INF,
                 default => -INF,
             };
+        }
+        if ($this->kind === 'first') {
+            return $this->told($measurements)?->clearance($measurements);
         }
         $margins = array_filter(
             array_map(static fn (self $r): ?float => $r->clearance($measurements), $this->parts),
@@ -142,12 +191,20 @@ final readonly class Rule
 
         return count($parts) === 1
             ? $parts[0]
-            : Remark::of($this->kind === 'all' ? Clause::All : Clause::Any, parts: $parts);
+            : Remark::of(match ($this->kind) {
+                'all' => Clause::All,
+                'any' => Clause::Any,
+                default => Clause::First,
+            }, parts: $parts);
     }
 
     /** @return non-empty-list<self> of an 'any' that holds the parts that made it hold, else all */
     private function speaking(Measurements $measurements): array
     {
+        $told = $this->told($measurements);
+        if ($told !== null) {
+            return [$told];
+        }
         $holding =
             $this->kind === 'any'
                 ? array_values(

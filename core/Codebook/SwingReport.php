@@ -42,12 +42,14 @@ final readonly class SwingReport
             Occasion::SLOW => Ground::TooSlow,
         };
 
+        $scale = $codebook->scale($this->evidence->stations);
+
         return array_map(
             fn (Fault $fault): FaultVerdict => new FaultVerdict(
                 $fault->observability($this->held),
                 $fault->proxy($this->held),
                 $refused === null
-                    ? $codebook->judge($fault->key, $this->assessment->measurements, $this->held)
+                    ? $codebook->judge($fault->key, $this->assessment->measurements, $this->held, $scale)
                     : Judgement::refused($refused),
             ),
             $codebook->faults,

@@ -37,6 +37,7 @@ final readonly class BodyMeter
         return [
             'pelvis_sway' => $this->sway('pelvis'),
             'chest_sway' => $this->sway('chest'),
+            ...$this->awayGoingBack(),
             'pelvis_turn' => $this->turn('hip'),
             'chest_turn' => $this->turn('shoulder'),
             'mass_ahead' => $this->massAhead(),
@@ -91,14 +92,7 @@ final readonly class BodyMeter
         }
         $span = $tp->t - $ad->t;
         // About a turning point the place changes by half the acceleration times the square of the time.
-        $flat = 0.0;
-        for ($d = 0.01; $d < 0.25; $d += 0.01) {
-            if (abs(($x->at($far->t + $d) ?? $far->value) - $far->value) < $x->noise() / 2) {
-                $flat = $d;
-            } else {
-                break;
-            }
-        }
+        $flat = self::flat($x, $far->t, $far->value);
 
         return $out + [
             'away' => $this->moved($far->value - $start, $x->noise() * M_SQRT2, ['AD', 'IM'])
@@ -110,6 +104,59 @@ final readonly class BodyMeter
                 'IM',
             ])->within($ad->t, $im->t),
         ];
+    }
+
+    /**
+     * How far the pelvis goes from the target before the top, and when.
+     *
+     * @return array{away_most: Measured, away_most_at: Measured}
+     *
+     * @throws CoreException
+     */
+    private function awayGoingBack(): array
+    {
+        [$ad, $tp] = [$this->signals->time(Station::Address), $this->signals->time(Station::Top)];
+        $x = $this->views->coordinate('pelvis', Axis::X);
+        $start = $ad === null ? null : $x?->at($ad->t);
+        $smooth = $x?->series->smoothed(0.025);
+        $far = $ad === null || $tp === null ? null : $smooth?->lowest($ad->t, $tp->t);
+        if ($x === null || $smooth === null || $start === null || $far === null || $this->width === null
+            || $ad === null || $tp === null) {
+            $why = $this->why($x, [Station::Address, Station::Top], true);
+
+            return [
+                'away_most' => Measured::none('% of stance width', $why),
+                'away_most_at' => Measured::none('fraction', $why),
+            ];
+        }
+        $span = $tp->t - $ad->t;
+        $at = ($far->t - $ad->t) / $span;
+        $stations = ['AD', 'TP'];
+
+        return [
+            'away_most' => $this->moved(min(0.0, $far->value - $start), $x->noise() * M_SQRT2, $stations)
+                ->within($ad->t, $tp->t),
+            'away_most_at' => Measured::value(
+                'fraction',
+                $at,
+                hypot(
+                    self::flat($x, $far->t, $far->value),
+                    hypot((1.0 - $at) * $ad->uncertainty, $at * $tp->uncertainty),
+                ) / $span,
+                $stations,
+            )->within($ad->t, $tp->t)->near($this->signals->evidence->stations->nearest($far->t)),
+        ];
+    }
+
+    /** For how long after a turning point the place stays within half its noise, s. */
+    private static function flat(Tracked $x, float $t, float $value): float
+    {
+        $flat = 0.01;
+        for ($d = 0.01; $d < 0.25 && abs(($x->at($t + $d) ?? $value) - $value) < $x->noise() / 2; $d += 0.01) {
+            $flat = $d;
+        }
+
+        return $flat;
     }
 
     /** @param  list<string>  $stations */

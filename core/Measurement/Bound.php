@@ -13,5 +13,6 @@ enum Bound: string implements RemarkCode
     case NeverRecentred = 'bound.never-recentred';
     case TrailHeelDown = 'bound.trail-heel-down';
     case LeadHeelUp = 'bound.lead-heel-up';
+    case PressureWasThere = 'bound.pressure-was-there';
     case KneeBending = 'bound.knee-bending';
 }

@@ -40,6 +40,10 @@ enum Lack: string implements RemarkCode
     case Heels = 'lack.heels';
     case TrailFoot = 'lack.trail-foot';
     case LeadFoot = 'lack.lead-foot';
+    case TrailFootLeft = 'lack.trail-foot-left';
+    case TrailHeelStaysDown = 'lack.trail-heel-stays-down';
+    case TooShortAWay = 'lack.too-short-a-way';
+    case BothViews = 'lack.both-views';
     case LeadLeg = 'lack.lead-leg';
     case LeadHip = 'lack.lead-hip';
     case FilmHasNoDepth = 'lack.film-has-no-depth';

@@ -15,6 +15,7 @@ use Core\Motion\Views;
 use Core\Remark\Remark;
 use Core\Trace\Axis;
 use Core\Trace\Series;
+use Core\Trace\Side;
 
 /** The measures of heels, knees, hips and the turn of the trail foot. */
 final readonly class LegMeter
@@ -43,10 +44,12 @@ final readonly class LegMeter
             ...$this->trailHeel(),
             'foot_spin' => $this->footSpin(),
             ...$this->leadHeel(),
-            'lead_knee_flex' => $this->kneeFlex(),
+            'lead_knee_flex' => $flex = $this->kneeFlex(),
+            'lead_knee_gain' => self::gain($flex['AD'], $flex['TP']),
             'lead_hip_back' => $this->hipBack(),
             ...$this->kneeGap(),
-            'lead_flare' => $this->flare(),
+            'lead_flare' => $this->flare(Side::Lead),
+            'trail_flare' => $this->flare(Side::Trail),
         ];
     }
 
@@ -272,6 +275,23 @@ final readonly class LegMeter
         return $out;
     }
 
+    /** How much more the knee is bent at the second of two stations. */
+    private static function gain(Measured $before, Measured $after): Measured
+    {
+        [$a, $b] = [$before->number(), $after->number()];
+        if ($a === null || $b === null || $before->window === null || $after->window === null) {
+            return Measured::none('degrees', ($a === null ? $before : $after)->why());
+        }
+        $gain = Measured::value(
+            'degrees',
+            $b - $a,
+            hypot($before->uncertainty ?? 0.0, $after->uncertainty ?? 0.0),
+            ['AD', 'TP'],
+        )->between($before->window[0], $after->window[0]);
+
+        return $before->proxy === null ? $gain : $gain->indirectly(Proxy::from($before->proxy->code));
+    }
+
     /** @throws CoreException */
     private function extension(View $view): Measured
     {
@@ -407,29 +427,30 @@ final readonly class LegMeter
     }
 
     /**
-     * How far the lead foot points toward the target at address.
+     * How far a foot points out at address: the lead one toward the target, the trail one away from it.
      *
      * @throws CoreException
      */
-    private function flare(): Measured
+    private function flare(Side $side): Measured
     {
         $ad = $this->signals->time(Station::Address);
-        $ball = $ad === null ? null : $this->views->point('lead_ball', $ad->t);
-        $heel = $ad === null ? null : $this->views->point('lead_heel', $ad->t);
+        $ball = $ad === null ? null : $this->views->point($side->name('ball'), $ad->t);
+        $heel = $ad === null ? null : $this->views->point($side->name('heel'), $ad->t);
+        $out = $side === Side::Lead ? 1.0 : -1.0;
         if ($ball !== null && $heel !== null && $ad !== null) {
             return Measured::value(
                 'degrees',
-                rad2deg(atan2($ball->x - $heel->x, $ball->y - $heel->y)),
+                rad2deg(atan2($out * ($ball->x - $heel->x), $ball->y - $heel->y)),
                 rad2deg((M_SQRT2 * View::Points->noiseMm()) / 190.0) / 2,
                 ['AD'],
             )->within($ad->t, $ad->t);
         }
         $stance = $this->signals->evidence->stance ?? $this->signals->trace()?->stance;
-        $known = $stance?->lead->flareDeg;
+        $known = $stance?->foot($side)->flareDeg;
 
         return $known !== null
-            ? Measured::value('degrees', $known, 3.0, [])->indirectly(Proxy::FeetOutline)
-            : Measured::none('degrees', Remark::of(Lack::LeadFoot));
+            ? Measured::value('degrees', $out * $known, 3.0, [])->indirectly(Proxy::FeetOutline)
+            : Measured::none('degrees', Remark::of($side === Side::Lead ? Lack::LeadFoot : Lack::TrailFoot));
     }
 
     /**

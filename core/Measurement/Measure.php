@@ -28,11 +28,14 @@ enum Measure: string
     case Fallback = 'fallback';
     case LateSurge = 'late_surge';
     case CopStyle = 'cop_style';
+    case ThrownBack = 'thrown_back';
+    case CopDirection = 'cop_direction';
     case ToeDrift = 'toe_drift';
     case HeelDriftBack = 'heel_drift_back';
     case EdgeFraction = 'edge_fraction';
     case EdgeFractionDown = 'edge_fraction_down';
     case LeadRegion = 'lead_region';
+    case TrailRoll = 'trail_roll';
     case UnloadAt = 'unload_at';
     case UnloadRate = 'unload_rate';
     case TrailJump = 'trail_jump';
@@ -55,21 +58,33 @@ enum Measure: string
     case Emphasis = 'emphasis';
     case PelvisSway = 'pelvis_sway';
     case ChestSway = 'chest_sway';
+    case AwayMost = 'away_most';
+    case AwayMostAt = 'away_most_at';
+    case HeadSway = 'head_sway';
+    case ShoulderTilt = 'shoulder_tilt';
+    case PelvisTilt = 'pelvis_tilt';
+    case TrailSideRise = 'trail_side_rise';
     case PelvisTurn = 'pelvis_turn';
     case ChestTurn = 'chest_turn';
     case MassAhead = 'mass_ahead';
     case ChestOverLead = 'chest_over_lead';
     case TrailHeelLift = 'trail_heel_lift';
     case TrailHeelLiftAt = 'trail_heel_lift_at';
+    case HeelDirection = 'heel_direction';
     case FootSpin = 'foot_spin';
     case LeadHeelLift = 'lead_heel_lift';
     case ReplantAt = 'replant_at';
     case LeadKneeFlex = 'lead_knee_flex';
+    case LeadKneeGain = 'lead_knee_gain';
     case LeadHipBack = 'lead_hip_back';
     case PelvisDepth = 'pelvis_depth';
+    case PelvisDepthPct = 'pelvis_depth_pct';
+    case KneeSet = 'knee_set';
+    case TrailKneeWay = 'trail_knee_way';
     case KneeGap = 'knee_gap';
     case KneeGapGrowth = 'knee_gap_growth';
     case LeadFlare = 'lead_flare';
+    case TrailFlare = 'trail_flare';
     case Tempo = 'tempo';
     case ChestFirst = 'chest_first';
 
@@ -94,13 +109,16 @@ enum Measure: string
         'fallback' => ['%', [Signal::Share]],
         'late_surge' => ['%', [Signal::Share]],
         'cop_style' => ['style', [Signal::Share]],
+        'thrown_back' => ['%', [Signal::Share]],
+        'cop_direction' => ['degrees', [Signal::Cop]],
         'toe_drift' => ['% of foot length', [Signal::FootCop, Signal::Cop]],
         'heel_drift_back' => ['% of foot length', [Signal::FootCop, Signal::Cop]],
         'edge_fraction' => ['% of foot width', [Signal::FootCop]],
         'edge_fraction_down' => ['% of foot width', [Signal::FootCop]],
         'lead_region' => ['region', [Signal::FootCop]],
-        'unload_at' => ['ms', [Signal::FootForce, Signal::Share]],
-        'unload_rate' => ['%BW/s', [Signal::FootForce, Signal::Share]],
+        'trail_roll' => ['% of foot width', [Signal::FootCop]],
+        'unload_at' => ['ms', [Signal::Share]],
+        'unload_rate' => ['%/s', [Signal::Share]],
         'trail_jump' => ['ratio', [Signal::FootForce]],
         'dip' => ['%BW', [Signal::Total]],
         'dip_at' => ['ms', [Signal::Total]],
@@ -121,21 +139,33 @@ enum Measure: string
         'emphasis' => ['order', [Signal::Horizontal, Signal::Twist, Signal::Total]],
         'pelvis_sway' => ['% of stance width', [Signal::Points]],
         'chest_sway' => ['% of stance width', [Signal::Points]],
+        'away_most' => ['% of stance width', [Signal::Points]],
+        'away_most_at' => ['fraction', [Signal::Points]],
+        'head_sway' => ['% of body height', [Signal::Points]],
+        'shoulder_tilt' => ['degrees', [Signal::Points]],
+        'pelvis_tilt' => ['degrees', [Signal::Points]],
+        'trail_side_rise' => ['cm', [Signal::Points]],
         'pelvis_turn' => ['degrees', [Signal::Points]],
         'chest_turn' => ['degrees', [Signal::Points]],
         'mass_ahead' => ['% of stance width', [Signal::Points, Signal::Cop]],
         'chest_over_lead' => ['%', [Signal::Points]],
         'trail_heel_lift' => ['cm', [Signal::Points]],
         'trail_heel_lift_at' => ['ms', [Signal::Points]],
+        'heel_direction' => ['degrees', [Signal::Points]],
         'foot_spin' => ['degrees', [Signal::Points]],
         'lead_heel_lift' => ['cm', [Signal::Points]],
         'replant_at' => ['ms', [Signal::Points]],
         'lead_knee_flex' => ['degrees', [Signal::Points]],
+        'lead_knee_gain' => ['degrees', [Signal::Points]],
         'lead_hip_back' => ['cm', [Signal::Points, Signal::Share]],
         'pelvis_depth' => ['cm', [Signal::Points]],
+        'pelvis_depth_pct' => ['% of body height', [Signal::Points]],
+        'knee_set' => ['degrees', [Signal::Points]],
+        'trail_knee_way' => ['degrees', [Signal::Points]],
         'knee_gap' => ['cm', [Signal::Points]],
         'knee_gap_growth' => ['cm', [Signal::Points]],
         'lead_flare' => ['degrees', [Signal::Points]],
+        'trail_flare' => ['degrees', [Signal::Points]],
         'tempo' => ['ratio', []],
         'chest_first' => ['ms', [Signal::Points, Signal::Share]],
     ];
@@ -164,10 +194,14 @@ enum Measure: string
             $this,
             [
                 self::LeadShare,
+                self::LeadRegion,
                 self::PelvisSway,
                 self::ChestSway,
                 self::PelvisTurn,
                 self::ChestTurn,
+                self::HeadSway,
+                self::ShoulderTilt,
+                self::PelvisTilt,
                 self::MassAhead,
                 self::LeadKneeFlex,
                 self::KneeGap,

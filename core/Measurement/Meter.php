@@ -27,7 +27,9 @@ final readonly class Meter
             ...(new FootMeter($signals))->read(),
             ...(new ForceMeter($signals))->read(),
             ...(new BodyMeter($signals))->read(),
+            ...(new PostureMeter($signals))->read(),
             ...(new LegMeter($signals))->read(),
+            ...(new WayMeter($signals))->read(),
             ...(new TimingMeter($signals))->read(),
         ];
         $ordered = [];

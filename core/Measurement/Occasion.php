@@ -34,8 +34,8 @@ final class Occasion
     /** Beyond these no swing at a ball takes, s: from address to top, from top to impact. */
     private const SLOWEST = ['back' => 2.2, 'down' => 0.45];
 
-    /** Where the trace alone tells the tempo, s; where it presses the ground by less than so much at most, %BW. */
-    private const SLOWEST_BY_TRACE = ['any' => 0.42, 'soft' => 0.29];
+    /** Where the trace alone tells the tempo, s; coming down by where it presses the ground by less than SOFT, %BW. */
+    private const SLOWEST_BY_TRACE = ['back' => 1.45, 'any' => 0.42, 'soft' => 0.29];
 
     private const SOFT = 116.0;
 
@@ -178,10 +178,11 @@ final class Occasion
         }
         $down = $im->t - $tp->t;
         $back = $ad === null ? 0.0 : $tp->t - $ad->t;
-        $most = $tp->source === StationSource::Trace ? self::slowestByTrace($evidence->trace) : self::SLOWEST['down'];
+        $byTrace = $tp->source === StationSource::Trace;
+        $most = $byTrace ? self::slowestByTrace($evidence->trace) : self::SLOWEST['down'];
         $why = match (true) {
             $down > $most => Remark::of(Flaw::ComesDownSlowly, down_ms: 1000.0 * $down),
-            $back > self::SLOWEST['back'] => Remark::of(Flaw::GoesBackSlowly, back_s: $back),
+            $back > ($byTrace ? self::SLOWEST_BY_TRACE['back'] : self::SLOWEST['back']) => Remark::of(Flaw::GoesBackSlowly, back_s: $back),
             default => null,
         };
 

@@ -14,6 +14,8 @@ enum Proxy: string implements RemarkCode
     case ApparentShoulders = 'proxy.apparent-shoulders';
     case TrailFootOutline = 'proxy.trail-foot-outline';
     case FeetOutline = 'proxy.feet-outline';
+    case TiltOnFilm = 'proxy.tilt-on-film';
+    case HipOnFilm = 'proxy.hip-on-film';
     case BendFaceOn = 'proxy.bend-face-on';
     case BendDownTheLine = 'proxy.bend-down-the-line';
     /** words: as the academy's codebook says it */

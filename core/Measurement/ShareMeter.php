@@ -299,6 +299,7 @@ final readonly class ShareMeter
                 'lead_peak' => $this->none('%', $needed),
                 'lead_peak_at' => $this->none('ms', $needed),
                 'cop_style' => $this->none('style', $needed),
+                'thrown_back' => $this->none('%', $needed),
             ];
         }
         // The share between two samples at impact may exceed the last sample before it.
@@ -325,6 +326,13 @@ final readonly class ShareMeter
                 $peak->value - $impact >= self::RETURNING ? 'returning' : 'forward',
                 $stations,
             )->within($lb->t, $im->t),
+            'thrown_back' => Measured::value(
+                '%',
+                $peak->value - $impact,
+                hypot($this->share->noise, $this->share->timed($im)),
+                $stations,
+                $this->share->derived,
+            )->within($lb->t, $im->t)->near($this->signals->evidence->stations->nearest($peak->t)),
         ];
     }
 

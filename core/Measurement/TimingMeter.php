@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Core\Measurement;
 
 use Core\CoreException;
+use Core\Motion\Crossing;
 use Core\Motion\Station;
 use Core\Motion\Turn;
 use Core\Remark\Remark;
@@ -49,7 +50,8 @@ final readonly class TimingMeter
     }
 
     /**
-     * When the share starts its last rise, minus when the chest starts to open; positive = chest first.
+     * When the rise of the share starts that crosses the half, minus when the chest starts to open; positive = chest
+     * first. Where the share never was below the half by then, the pressure had come before.
      *
      * @throws CoreException
      */
@@ -72,12 +74,27 @@ final readonly class TimingMeter
             );
         }
         $steep = $share->slope()->highest($lb->t, $im->t);
-        $rise = $steep === null ? null : self::startOf($share->slope(), $steep, 0.20, $lb->t);
+        $low = $share->series->lowest($lb->t, $im->t);
+        // The last time before impact; where it never comes over, its steepest rise.
+        $crosses = Crossing::lastRise($share->series->minus(50.0), $lb->t, $im->t) ?? $steep?->t;
+        $rise = $steep === null || $crosses === null
+            ? null
+            : self::startOf($share->slope(), new Extreme($crosses, $steep->value), 0.20, $lb->t);
         $rate = $turn->rate();
         $fast = $rate->highest($tp->t, $im->t);
         $open = $fast === null ? null : self::startOf($rate, $fast, 0.05, $lb->t);
         if ($rise === null || $open === null || $steep === null || $fast === null) {
             return Measured::none('ms', Remark::of(Lack::NotFollowed));
+        }
+        if ($low !== null && $low->value >= 50.0 && $open > $lb->t) {
+            return Measured::censored(
+                'ms',
+                'below',
+                1000 * ($lb->t - $open),
+                1000 * $lb->uncertainty,
+                Bound::PressureWasThere,
+                ['LB', 'TP', 'IM'],
+            )->within($lb->t, $im->t);
         }
         $u = hypot(
             self::timing($share->slope(), $rise, $share->slopeNoise()),

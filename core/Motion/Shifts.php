@@ -36,8 +36,11 @@ final class Shifts
     /** On both feet: share between. */
     private const BOTH = [25.0, 78.0];
 
-    /** Who stands to a ball has a share about so, %, or has not moved by RANGE for so long, s. */
-    private const WAY = ['even' => [42.0, 62.0], 'within' => 1.5];
+    /**
+     * Who stands to a ball has a share about so, %, or has not moved by RANGE for so long, s; and does not come from a
+     * trail foot loaded like this, %; a step leaves the other foot quite.
+     */
+    private const WAY = ['even' => [42.0, 62.0], 'within' => 2.0, 'loaded' => [8.0, 33.0]];
 
     /** A recording that begins so late before a shift shows less of the standing, s. */
     private const TIGHT = ['before' => 1.7, 'lasts' => 0.1];
@@ -157,17 +160,19 @@ final class Shifts
             : null;
     }
 
-    /** Whether who is calm here came there by shifting, and stays where nobody stands: in the midst of something slow. */
+    /** Whether who is calm here is so in the midst of something slow: nobody comes to a ball from a loaded trail foot. */
     private static function isOnTheWay(Series $share, float $from, float $to): bool
     {
         $level = $share->mean($from, $to);
-        $before = [$share->lowest($from - self::WAY['within'], $from), $share->highest($from - self::WAY['within'], $from)];
+        $low = $share->lowest($from - self::WAY['within'], $from);
+        $high = $share->highest($from - self::WAY['within'], $from);
+        if ($level === null || $low === null || $high === null) {
+            return false;
+        }
+        $isUneven = $level < self::WAY['even'][0] || $level > self::WAY['even'][1];
+        $wasLoaded = $low->value > self::WAY['loaded'][0] && $low->value < self::WAY['loaded'][1];
 
-        return $level !== null &&
-            ($level < self::WAY['even'][0] || $level > self::WAY['even'][1]) &&
-            $before[0] !== null &&
-            $before[1] !== null &&
-            $before[1]->value - $before[0]->value > self::RANGE;
+        return ($isUneven || $wasLoaded) && $high->value - $low->value > self::RANGE;
     }
 
     private static function isCalm(Series $share, ?Series $total, float $from, float $to): bool

@@ -11,4 +11,11 @@ enum SwingSize: string
     case ThreeQuarter = 'three-quarter';
     case Half = 'half';
     case Short = 'short';
+
+    /** As it was said; a pitch is a short one where nothing was. */
+    public static function ofSwing(?string $said, ?string $club): ?self
+    {
+        return ($said === null ? null : self::tryFrom($said))
+            ?? (str_contains(mb_strtolower((string) $club), 'pitch') ? self::Short : null);
+    }
 }

@@ -37,6 +37,10 @@ return [
         'heels' => 'needs both heels as body points',
         'trail-foot' => 'needs the heel and the ball of the trail foot as body points',
         'lead-foot' => 'needs the heel and the ball of the lead foot, or the flare given with the stance',
+        'trail-foot-left' => 'the trail foot had been left by impact',
+        'trail-heel-stays-down' => 'the trail heel had not risen 1.5 cm by impact',
+        'too-short-a-way' => 'it went less than 2 cm, which has no direction',
+        'both-views' => 'needs 3-D points, or both film views on one clock',
         'lead-leg' => 'needs hip, knee and ankle of the lead leg as body points',
         'lead-hip' => 'needs the lead hip as a 3-D point or in down-the-line film',
         'film-has-no-depth' => 'face-on film has no depth',
@@ -50,6 +54,7 @@ return [
         'never-recentred' => 'later than impact: half the pressure never came back before the ball',
         'trail-heel-down' => 'later than impact: the trail heel had not risen 1.5 cm',
         'lead-heel-up' => 'later than impact: the lead heel was still up',
+        'pressure-was-there' => 'earlier than lead arm level: the lead side never held less than half from there on',
         'knee-bending' => 'later than impact: the lead knee was still bending',
     ],
 
@@ -60,6 +65,8 @@ return [
         'apparent-shoulders' => 'the apparent width of the shoulders in face-on film',
         'trail-foot-outline' => 'the outline of the trail foot in face-on film',
         'feet-outline' => 'the outline of the feet given with the stance',
+        'tilt-on-film' => 'the height difference in face-on film of a turned body',
+        'hip-on-film' => 'the height of the hip in film',
         'bend-face-on' => 'the bend seen in face-on film',
         'bend-down-the-line' => 'the bend seen in down-the-line film',
         'stated' => ':words',
@@ -161,6 +168,8 @@ return [
         'in-margin-by-proxy' => ':Fault lies in the margin by a proxy (:proxy): :rule; contradicted only when :unless.',
         'undecided' => ':Fault cannot be decided here: :rule.',
         'not-judged' => ':Fault is not judged: :why.',
+        'hint-only' => ':Fault is only hinted at by :proxy: undecided.',
+        'pitch-force' => 'the forces of a pitch say nothing of it',
         'rehearsal' => 'a rehearsal is not judged by full-swing rules',
         'no-swing' => 'no swing was found in the recording',
         'several-swings' => 'it is not said which of several swings is meant',
@@ -179,6 +188,7 @@ return [
     'clause' => [
         'all' => ':parts',
         'any' => ':parts',
+        'first' => ':parts',
         'asked' => ':measure:at :op :threshold',
         'found' => ':measure:at :value ± :uncertainty (rule: :op :threshold)',
         'found-word' => ':measure:at :word (rule: :op :threshold)',
@@ -284,7 +294,7 @@ return [
     ],
 
     // What stands between and for the parameters.
-    'between' => ['all' => ' and ', 'any' => ' or ', 'names' => ' and ', 'at' => ' at :station'],
+    'between' => ['all' => ' and ', 'any' => ' or ', 'first' => ', where that is not known ', 'names' => ' and ', 'at' => ' at :station'],
     'op' => ['<' => '<', '<=' => '≤', '>' => '>', '>=' => '≥', 'is' => 'is', 'not' => 'is not'],
     'channels' => ['all' => 'The recording', 'many' => ':count channels'],
     'evidence' => [

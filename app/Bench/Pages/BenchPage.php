@@ -15,6 +15,7 @@ use Core\Codebook\Codebook;
 use Core\Drawing\FlightShape;
 use Core\Motion\Handedness;
 use Core\Number\Written;
+use Core\Reading\SwingSize;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\Gate;
 
@@ -38,7 +39,12 @@ final readonly class BenchPage
     {
         $recording->loadMissing(['golfer.limitsInForce', 'films', 'measured', 'stations', 'views', 'motion']);
         $measured = $recording->measured ?? throw new \LogicException('not measured yet');
-        $codebook = $this->codebooks->current($lens, $recording->club, $recording->swing);
+        $codebook = $this->codebooks->current(
+            $lens,
+            $recording->club,
+            $recording->swing,
+            SwingSize::ofSwing($recording->size, $recording->club),
+        );
         $series = $this->spreads->swings($recording, $user);
 
         return [

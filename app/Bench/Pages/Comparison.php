@@ -16,6 +16,7 @@ use Core\Measurement\Difference;
 use Core\Measurement\Spread;
 use Core\Number\Distribution;
 use Core\Number\Written;
+use Core\Reading\SwingSize;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 
@@ -53,7 +54,12 @@ final class Comparison
      */
     public function of(Recording $first, Recording $second, string $lens, User $user): array
     {
-        $codebook = $this->codebooks->current($lens, $first->club, $first->swing);
+        $codebook = $this->codebooks->current(
+            $lens,
+            $first->club,
+            $first->swing,
+            SwingSize::ofSwing($first->size, $first->club),
+        );
         $sides = array_map(fn (Recording $r): array => $this->side($r, $user), [$first, $second]);
         $bySeries =
             $first->isNot($second) &&

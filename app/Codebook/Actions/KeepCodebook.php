@@ -42,7 +42,7 @@ final readonly class KeepCodebook
 
         return DB::transaction(function () use ($document, $version, $note, $by): CodebookVersion {
             if (
-                $version === CodebookDocument::standard()->version() ||
+                in_array($version, CodebookDocument::SHIPPED, true) ||
                 CodebookVersion::query()->where('version', $version)->lockForUpdate()->exists()
             ) {
                 throw ActionException::because('refusals.codebook.there-version-already-give', ['version' => $version]);

@@ -26,6 +26,7 @@ use Core\Motion\Station;
 use Core\Motion\StationFinder;
 use Core\Motion\StationTimes;
 use Core\Number\Written;
+use Core\Reading\SwingSize;
 use Core\Remark\InWords;
 use Core\Trace\DeviceClass;
 use Illuminate\Console\Command;
@@ -118,6 +119,7 @@ final class TraceMeasure extends Command
             $this->text('lens'),
             ClubGroup::ofClub($in->facts->club),
             $in->facts->swing ?? 'full',
+            $in->swing->size ?? SwingSize::ofSwing(null, $in->facts->club),
         );
 
         return [

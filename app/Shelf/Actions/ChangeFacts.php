@@ -25,7 +25,7 @@ use Illuminate\Support\Facades\DB;
 final readonly class ChangeFacts
 {
     /** What the rules read: a change of these is measured anew. */
-    private const MEASURED_BY = ['club', 'swing'];
+    private const MEASURED_BY = ['club', 'swing', 'size'];
 
     public const FIELDS = [
         'club', 'swing', 'size', 'loft_deg', 'shape', 'effort_pct', 'has_ball', 'is_cold', 'series', 'place', 'outcome',

@@ -20,6 +20,7 @@ use Core\Format\Json\QualityJson;
 use Core\Format\Json\StanceJson;
 use Core\Format\Json\VerdictJson;
 use Core\Motion\StationTime;
+use Core\Reading\SwingSize;
 use Core\Trace\Trace;
 use Core\Version;
 
@@ -57,7 +58,13 @@ final readonly class MeasureRecording
         $verdicts = [];
         foreach (array_keys($document->lenses()) as $lens) {
             $verdicts[$lens] = $report->faults(
-                $this->codebooks->under($document, $lens, ClubGroup::ofClub($recording->club), $recording->swing),
+                $this->codebooks->under(
+                    $document,
+                    $lens,
+                    ClubGroup::ofClub($recording->club),
+                    $recording->swing,
+                    SwingSize::ofSwing($recording->size, $recording->club),
+                ),
             );
         }
         $recording->unsetRelation('measured');
@@ -122,6 +129,7 @@ final readonly class MeasureRecording
                         $recording->mass_kg,
                         $recording->club,
                         $recording->swing,
+                        $recording->size,
                         $recording->points_offset_s,
                         $recording->points_drift_ppm,
                         $this->norms->id(),

@@ -108,7 +108,7 @@ it('is sure of a verdict only beyond its uncertainty', function () {
             if ($j->verdict === Verdict::Borderline && $j->margin !== null) {
                 expect($j->margin)->toBeLessThanOrEqual(0.0);
             }
-            expect(mb_strlen(inWords()->say($j->why, ['fault' => $fault->name])))->toBeLessThan(420);
+            expect(mb_strlen(inWords()->say($j->why, ['fault' => $fault->name])))->toBeLessThan(640);
         }
     }
     expect($seen)->toHaveCount(4);
@@ -124,6 +124,10 @@ it('loses certainty, never turns about, when a measurement goes missing', functi
                     array_map(static fn (Condition $c): string => $c->measure->value, $fault->supported->conditions()),
                 ) as $name
             ) {
+                if ($key === 'early-rise') {
+                    // Of two ways to tell it the second is asked where the first is missing.
+                    continue;
+                }
                 $without = new Measurements(array_diff_key($m->all(), [$name => true]));
                 $before = $fault->supported->evaluate($m);
                 $after = $fault->supported->evaluate($without);
@@ -138,11 +142,11 @@ it('loses certainty, never turns about, when a measurement goes missing', functi
 it('has all it needs for every fault, in the order of a swing', function () {
     $codebook = Codebook::standard();
     expect($codebook->version)
-        ->toBe('1')
+        ->toBe('2')
         ->and($codebook->lens->key)
         ->toBe('early-recentre')
         ->and($codebook->faults)
-        ->toHaveCount(23);
+        ->toHaveCount(28);
     foreach ($codebook->faults as $key => $fault) {
         expect($fault->key)
             ->toBe($key)
