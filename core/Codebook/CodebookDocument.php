@@ -267,6 +267,7 @@ final readonly class CodebookDocument
                 throw CodebookException::because('club-group', lens: $key, group: $group);
             }
         }
+
         return (array) ($club === null ? [] : $by[$club->value] ?? []);
     }
 

@@ -112,7 +112,8 @@ final class Body
         $trail = $this->foot(-1, $this->stance->trail, $s->at('trail_heel', $t), $s->at('trail_spin', $t), 0.0);
 
         $turn = deg2rad($s->at('pelvis_turn', $t));
-        $across = new Vec3(cos($turn), -sin($turn), 0.0);
+        $tilt = deg2rad($s->at('hips', $t));
+        $across = new Vec3(cos($turn) * cos($tilt), -sin($turn) * cos($tilt), -sin($tilt));
         $ahead = new Vec3(sin($turn), cos($turn), 0.0);
         $pelvis = $this->path->pelvis($t);
         $lean = deg2rad($s->at('lean', $t) + $this->path->lean->at($t));

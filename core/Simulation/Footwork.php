@@ -27,6 +27,11 @@ final readonly class Footwork
         $fall = $p->severity('fall-off') > 0;
         $pop = $p->pick('heel-pop', 0.0, 8.0, 23.0, 32.0);
         $roll = $p->pick('outer-edge', 0.0, 19.0, 36.0, 42.0);
+        $down = $p->pick('roll-down', 0.0, 24.0, 46.0, 56.0);
+        // A heel that rolls up toward the ball goes over the toes and not round them.
+        $over = $p->pick('heel-pop', 0.0, 20.0, 62.0, 72.0);
+        $spin *= $p->pick('heel-pop', 1.0, 0.6, 0.1, 0.0);
+        $stays = $p->pick('lead-leg-leave', 0.0, 0.4, 0.9, 1.0);
         $toes =
             $p->pick('toe-dive', 0.0, 13.0, 25.0, 31.0) -
             $p->pick('heel-fall', 0.0, 10.0, 21.5, 27.0);
@@ -46,8 +51,8 @@ final readonly class Footwork
                 0.0,
                 0.0,
                 2.0 + $pop,
-                9.0 + 1.2 * $pop,
-                $heel + 0.6 * $pop,
+                9.0 + 1.2 * $pop + 0.4 * $over,
+                $heel + $over,
                 $heel + 40.0 + 0.4 * $pop,
                 $fall ? 70.0 : 0.098 * $spec->heightMm,
             ),
@@ -65,7 +70,16 @@ final readonly class Footwork
             ),
             'lead_heel' => $curve(
                 0.012,
-                0.0, 2.0, 10.0, 14.0, 0.0, 0.0, 0.0, 0.0, 0.0),
+                0.0,
+                2.0,
+                10.0 - 10.0 * $stays,
+                14.0 - 14.0 * $stays,
+                0.0,
+                0.0,
+                0.0,
+                0.0,
+                0.0,
+            ),
             'lead_spin' => $curve(0.012, 0.0, 0.0, 0.0, 0.0, 0.0, 0.0, 0.0, 2.0, 10.0),
             'lead_toe' => $curve(0.012, 0.0, 0.0, 0.0, 0.0, 0.0, 0.0, 0.0, 0.0, $fall ? 30.0 : 0.0),
             // Pressure along each foot, % of its length from the middle, toes positive.
@@ -85,10 +99,10 @@ final readonly class Footwork
                 0.0,
                 3.0 + 0.5 * $roll,
                 $edge + $roll,
-                $edge - 1.0 + $roll,
-                -3.0 + 0.5 * $roll,
-                -7.0 + 0.3 * $roll,
-                -10.0,
+                $edge - 1.0 + $roll + 0.35 * $down,
+                -3.0 + 0.5 * $roll + $down,
+                -7.0 + 0.3 * $roll + $down,
+                -10.0 + 0.5 * $down,
                 -8.0,
                 0.0,
             ),

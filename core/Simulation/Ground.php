@@ -34,6 +34,9 @@ final readonly class Ground
     /** How much of what it presses down with a sole can push along the ground, beside what it does already. */
     private const GRIP = 0.6;
 
+    /** What is left of it by impact. */
+    private const LET_GO = 0.0;
+
     /**
      * @return array<string, list<float>> lead_ and trail_ before fx_n … copy_mm, noise-free
      *
@@ -80,6 +83,15 @@ final readonly class Ground
             $share * $lead[0] + (1.0 - $share) * $trail[0],
             $share * $lead[1] + (1.0 - $share) * $trail[1],
         ];
+    }
+
+    /** How far the trail foot still holds on the ground to push along it: it is let go on the way to impact. */
+    private static function holds(Score $score, float $t): float
+    {
+        [$ld, $im] = [$score->stations['LD'], $score->stations['IM']];
+        $part = max(0.0, min(1.0, ($t - $ld) / ($im - $ld)));
+
+        return self::LET_GO + (1.0 - self::LET_GO) * 0.5 * (1.0 + cos(M_PI * $part));
     }
 
     /** @return array{float, float} where one foot presses, mm */
@@ -141,7 +153,7 @@ final readonly class Ground
         $most = self::SOLE * self::GRAVITY;
         $free = $most * tanh($left / $most);
         $extra = ($left - $free) / ($lead[0] - $trail[0]);
-        $grip = self::GRIP * $score->opposes * $fz * (1.0 - $share);
+        $grip = self::GRIP * $score->opposes * $fz * (1.0 - $share) * self::holds($score, $t);
         $extra = $grip > 1.0 ? $grip * tanh($extra / $grip) : 0.0;
         $couple += $extra;
         $free = $left - $extra * ($lead[0] - $trail[0]);

@@ -12,6 +12,8 @@ final readonly class Plant
     public const FAULTS = [
         'setup-bias',
         'locked-feet',
+        'knees-in',
+        'lead-leg-leave',
         'sway',
         'no-load',
         'outer-edge',
@@ -20,6 +22,8 @@ final readonly class Plant
         'early-lunge',
         'ahead-of-pressure',
         'jump-off-trail',
+        'roll-down',
+        'trail-rise',
         'chest-first',
         'spin-out',
         'knee-part',
@@ -30,6 +34,8 @@ final readonly class Plant
         'heel-fall',
         'weak-couple',
         'hang-back',
+        'thrown-back',
+        'head-back',
         'late-arrival',
         'late-push',
         'fall-off',
@@ -42,10 +48,22 @@ final readonly class Plant
      * once more, its last rise begins after the chest opens.
      */
     public const ENTAILS = [
-        'ahead-of-pressure' => ['early-lunge', 'chest-first', 'jump-off-trail'],
-        'spin-out' => ['chest-first'],
-        'no-load' => ['chest-first'],
+        'ahead-of-pressure' => ['early-lunge', 'chest-first', 'jump-off-trail', 'spin-out'],
+        'spin-out' => ['chest-first', 'late-recentre'],
+        'no-load' => ['chest-first', 'early-lunge'],
         'jump-off-trail' => ['chest-first'],
+        // A share that stalls while the lead hip goes back with the turn is spinning out by its second sign.
+        'late-recentre' => ['spin-out', 'weak-couple'],
+        'hang-back' => ['spin-out', 'chest-first', 'late-recentre', 'head-back'],
+        // What stands on its outer edge at the top still does just after it.
+        'outer-edge' => ['roll-down'],
+        'early-rise' => ['trail-rise'],
+        'trail-rise' => ['jump-off-trail', 'early-rise'],
+        'fall-off' => ['head-back'],
+        'head-back' => [
+            'hang-back', 'late-arrival', 'trail-rise', 'weak-couple', 'spin-out', 'jump-off-trail', 'chest-first',
+        ],
+        'thrown-back' => ['hang-back'],
     ];
 
     /**

@@ -40,6 +40,9 @@ final readonly class Posture
         $slide = $p->pick('slide', 0.0, 8.0, 18.0, 23.0);
         $rise = $p->pick('early-rise', 0.0, 58.0, 98.0, 122.0);
         $none = $p->pick('no-load', 0.0, 2.0, 4.0, 6.0);
+        $kinked = $p->pick('knees-in', 0.0, 0.9, 2.5, 3.4);
+        $behind = $p->pick('head-back', 0.0, 9.0, 24.0, 29.0);
+        $lifts = $p->pick('trail-rise', 0.0, 10.0, 20.0, 25.0);
         $curve = static fn (float $rounding, float ...$values): Sampled => Score::atAll(
             $s,
             array_values($values),
@@ -84,8 +87,8 @@ final readonly class Posture
                     'AD' => 2.5,
                     'LB' => 0.5 - $none,
                     'TP' => -1.5 - 0.4 * $lunge - 0.75 * $none,
-                    'LD' => 5.0 - 0.55 * $lunge + 0.25 * $hang + 0.12 * $slide,
-                    'IM' => 15.0 - 0.5 * $lunge + 0.8 * $hang + 0.2 * $late,
+                    'LD' => 5.0 - 0.55 * $lunge + 0.25 * $hang + 0.12 * $slide + 0.4 * $behind,
+                    'IM' => 15.0 - 0.5 * $lunge + 0.8 * $hang + 0.2 * $late + $behind,
                     'FI' => 7.0 + 0.7 * $fall + 0.3 * $hang,
                 ],
                 $duration,
@@ -112,8 +115,9 @@ final readonly class Posture
             // Slope of the shaft's plane; at AD and IM Balance lays the sole on the ground.
             'shaft_plane' => $curve(0.014, 57.0, 56.0, 58.0, 60.0, 57.0, 54.0, 58.5, 56.0, 48.0),
             // How far the knees are pushed apart, as a sideways part of the direction they bend in.
-            'knees_out' => $curve(0.02, 0.0,
-                0.0,
+            'knees_out' => $curve(0.02,
+                -$kinked,
+                -0.8 * $kinked,
                 0.0,
                 0.0,
                 -0.12 + 0.6 * $apart,
@@ -122,6 +126,8 @@ final readonly class Posture
                 0.0,
                 0.0,
             ),
+            // How much lower the lead hip is than the trail one, degrees.
+            'hips' => $curve(0.02, 0.0, 0.0, 0.0, 0.0, 0.8 * $lifts, $lifts, 0.5 * $lifts, 0.0, 0.0),
             'gaze' => $curve(0.02, 0.0, -4.0, -8.0, -12.0, -8.0, -5.0, 0.0, 10.0, 86.0),
         ];
     }

@@ -42,6 +42,8 @@ final readonly class Pressing
         $peakLead = max($peakLead, $p->severity('chest-first') > 0 ? 31.0 : 0.0);
         $peakLead = max($peakLead, $p->pick('ahead-of-pressure', 0.0, 34.0, 41.0, 42.0));
         $peakAt = $p->pick('late-load', $own->normal(0.58, 0.02), 0.76, 0.91, 0.95);
+        $leaves = $p->pick('lead-leg-leave', 0.0, 6.0, 15.0, 19.0);
+        $peakLead -= 0.4 * $leaves;
         $peakT = $s['AD'] + $peakAt * $back;
         $early = $p->severity('early-lunge') > 0;
         $press = 0.32 * max(0.0, $setup - $peakLead);
@@ -64,6 +66,8 @@ final readonly class Pressing
         $through = $impact + $own->normal(1.5, 0.5);
         $impact = $p->pick('hang-back', $impact, 72.0, 62.0, 53.0);
         $impact = $p->pick('ahead-of-pressure', $impact, 86.0, 92.0, 93.0);
+        // A body that stays behind is not borne by the lead foot alone.
+        $impact = min($impact, $p->pick('head-back', 100.0, 77.0, 60.5, 57.0));
         $impact = min($impact, $p->pick('late-arrival', 100.0, 77.5, 71.0, 69.4));
         $level = max(min($level, $impact - 5.0), 50.8);
         if ($p->severity('hang-back') > 0) {
@@ -71,6 +75,12 @@ final readonly class Pressing
         }
         if ($p->severity('late-arrival') > 0) {
             $through = max($through, $impact + $p->pick('late-arrival', 0.0, 12.0, 21.5, 25.0));
+        }
+        if ($p->severity('head-back') > 0) {
+            $through = min($through, $impact + 6.0);
+        }
+        if ($p->severity('thrown-back') > 0) {
+            $through = min($through, $p->pick('thrown-back', $through, 78.0, 72.0, 69.0));
         }
         if ($p->severity('ahead-of-pressure') > 0) {
             $through = $impact + 1.0;
@@ -91,7 +101,7 @@ final readonly class Pressing
             // The move away begins with a press of the lead foot.
             [$s['AD'] + 0.08, $setup + $press],
             [$s['AD'] + 0.18, $setup + 0.2 * $press],
-            [max($s['AD'] + 0.24, min($s['TB'], $peakT - 0.08)), $setup - 0.5 * max(0.0, $setup - $peakLead)],
+            [max($s['AD'] + 0.24, min($s['TB'], $peakT - 0.08)), $setup - 0.5 * max(0.0, $setup - $peakLead) - 0.9 * $leaves],
             [$peakT, $peakLead],
         ];
         $stays = min(0.10 * $back, $crossing - $peakT - 0.20);
@@ -99,7 +109,7 @@ final readonly class Pressing
             $peakT += $stays;
             $knots[] = [$peakT, $peakLead + 0.8];
         }
-        if ($peakLead < 49.0 && $crossing > $peakT + 0.02) {
+        if ($peakLead < 49.0 && $crossing > $peakT + 0.02 && $p->severity('chest-first') <= 0.0) {
             if ($crossing - $peakT > 0.25) {
                 $knots[] = [$crossing - 0.16, $peakLead + 3.5];
             }
@@ -115,11 +125,17 @@ final readonly class Pressing
             $knots[] = [$s['TP'] + 0.05, $p->pick('jump-off-trail', 52.0, 49.0, 42.5, 39.5)];
         }
         if ($p->severity('chest-first') > 0) {
-            $knots[] = [$s['TP'] - 0.028, 51.4];
-            $knots[] = [$s['TP'] + $p->pick('chest-first', 0.0, 0.022, 0.050, 0.068), 52.0];
+            // Held short of the half until the chest has opened.
+            $knots[] = [$s['TP'] - 0.05, 46.2];
+            $knots[] = [$s['TP'] + $p->pick('chest-first', 0.0, 0.006, 0.030, 0.046), 47.4];
         }
         if (end($knots)[0] < $s['LD'] - 0.012) {
             $knots[] = [$s['LD'], $level];
+        }
+        if ($p->severity('thrown-back') > 0) {
+            // It came, and is lost again before the ball.
+            $knots[] = [$s['IM'] - 0.045, $p->pick('thrown-back', $impact, 80.0, 78.3, 77.0)];
+            $impact = min($impact, $p->pick('thrown-back', 100.0, 75.0, 67.6, 64.4));
         }
         $knots[] = [$s['IM'], $impact];
         if ($p->severity('late-arrival') > 0) {
@@ -156,6 +172,7 @@ final readonly class Pressing
         $rise = $p->pick('late-push', $ordinary, 127.0, 111.5, 106.0);
         $riseAt = $p->pick('late-push', $own->normal(0.060, 0.005), 0.02, -0.012, -0.025);
         $dip = $p->pick('late-push', $own->normal(83.0, 2.5), 88.0, 92.0, 95.0);
+        $dip += $p->pick('trail-rise', 0.0, 4.0, 8.0, 9.0);
         $riseAt = $p->pick('spin-out', $p->pick('hang-back', $riseAt, 0.052, 0.042, 0.034), 0.050, 0.036, 0.034);
         $riseAt = $p->pick('early-rise', $riseAt, 0.106, 0.136, 0.148);
         $riseT = $s['IM'] - $riseAt;
@@ -180,7 +197,11 @@ final readonly class Pressing
                 ...$hop === null ? [] : [[$s['TP'] + 0.045, 0.06, 0.06]],
             ],
             [[$dipT, $dip], [$riseT, $rise], ...$hop === null ? [] : [[$s['TP'] + 0.045, $hop]]],
-            [[$s['TP'], 8.0 + $up, -80.0], [$s['FI'] + 0.1, $end, 0.0]],
+            [[
+                $s['TP'],
+                8.0 + $up + $p->pick('lead-leg-leave', 0.0, 8.0, 20.0, 25.0),
+                -80.0 + $p->pick('trail-rise', 0.0, 120.0, 240.0, 270.0),
+            ], [$s['FI'] + 0.1, $end, 0.0]],
         );
     }
 
@@ -194,7 +215,7 @@ final readonly class Pressing
     private static function couple(Plant $p, Chance $own, array $s, float $duration): Sampled
     {
         $couple =
-            $p->pick('weak-couple', $own->normal(12.5, 0.8), 6.0, 0.6, 0.0) +
+            $p->pick('weak-couple', $own->normal(14.0, 0.8), 6.0, 0.6, 0.0) +
             $p->pick('hang-back', 0.0, 0.5, 1.2, 2.6);
 
         return Sampled::rounded(
@@ -203,8 +224,9 @@ final readonly class Pressing
                 [$s['AD'], 0.0],
                 [$s['TB'], -3.0],
                 [$s['TP'], 2.0],
-                [$s['LD'] + 0.01, $couple],
-                [$s['IM'], 0.5 * $couple],
+                [$s['LD'] + 0.005, $couple],
+                [0.5 * ($s['LD'] + $s['IM']), 0.5 * $couple],
+                [$s['IM'], 0.15 * $couple],
                 [$s['ST'] + 0.08, 0.0],
                 [$s['FI'], 0.0],
             ]),

@@ -4,7 +4,6 @@ use Core\Chance\Chance;
 use Core\Codebook\ClubGroup;
 use Core\Codebook\Codebook;
 use Core\Codebook\CodebookDocument;
-use Core\Codebook\Condition;
 use Core\Codebook\Ground;
 use Core\Codebook\Observability;
 use Core\Codebook\Rule;
@@ -61,7 +60,7 @@ function everyCodebook(): Generator
     foreach (['early-recentre', 'loaded-top', 'quiet-centre'] as $lens) {
         foreach ([null, ...ClubGroup::cases()] as $club) {
             foreach ([null, ...SwingSize::cases()] as $size) {
-                yield "$lens ".($club->value ?? 'any')." ".($size->value ?? 'any') => [$lens, $club, $size];
+                yield "$lens ".($club->value ?? 'any').' '.($size->value ?? 'any') => [$lens, $club, $size];
             }
         }
     }

@@ -152,7 +152,7 @@ it('times how the trail foot lets go, and how fast', function () {
     $trail = corners([[0.6, 50.0], [1.0, 70.0], [1.3, 70.0], [1.62, 6.0], [2.4, 6.0]]);
     $m = measure(forceTrace(['trail_fz_n' => $trail, 'lead_fz_n' => fn (float $t): float => 100.0 - $trail($t)]));
     expect($m->get(Measure::UnloadAt)->number())->toEqualWithDelta(1000 * (1.5 - 1.3175), 2.0)
-        ->and($m->get(Measure::UnloadRate)->unit)->toBe('%BW/s')
+        ->and($m->get(Measure::UnloadRate)->unit)->toBe('%/s')
         ->and($m->get(Measure::UnloadRate)->number())->toEqualWithDelta((6.0 - 66.5) / (1.64 - 1.3175), 3.0)
         ->and($m->get(Measure::TrailJump)->number())->toEqualWithDelta(1.0, 1e-6);
     $late = corners([[0.6, 50.0], [1.0, 70.0], [1.7, 70.0], [1.74, 20.0]]);
@@ -206,7 +206,7 @@ it('measures where on the feet the pressure is', function () {
         ->toEqualWithDelta(20.0, 0.1)
         ->and($m->get(Measure::EdgeFractionDown)->number())
         ->toEqualWithDelta(20.0, 0.1)
-        ->and($m->get(Measure::LeadRegion)->value)
+        ->and($m->get(Measure::LeadRegion, 'IM')->value)
         ->toBe('mid')
         ->and($m->get(Measure::ToeDrift)->proxy)
         ->toBeNull();

@@ -71,7 +71,7 @@ it('gives every measure or a reason, for every device, with and without body poi
                     ->toBeGreaterThan(0.0, $key)
                     ->and(is_finite($one->uncertainty))
                     ->toBeTrue($key)
-                    ->and($one->window !== null || $key === 'lead_flare')
+                    ->and($one->window !== null || in_array($key, ['lead_flare', 'trail_flare'], true))
                     ->toBeTrue($key);
             }
         }

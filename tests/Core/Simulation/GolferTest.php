@@ -207,7 +207,7 @@ it(
             ->and($count(new Rater(2.5, 0.0, candour: 1.0), $blind)['cannot'])
             ->toBeGreaterThanOrEqual(180)
             ->and($count(new Rater(2.5, 0.0, candour: 0.0), $both)['cannot'])
-            ->toBeLessThan(30);
+            ->toBeLessThan(45);
     },
 );
 
@@ -273,7 +273,7 @@ it('finds what was planted and nothing else over seeded golfers', function () {
             if ($key === $fault) {
                 $asked[$key]++;
                 $found[$key] += $verdict === 'supported' ? 1 : 0;
-            } else {
+            } elseif ($fault === null || ! in_array($key, Plant::ENTAILS[$fault] ?? [], true)) {
                 $clean[$key]++;
                 $false[$key] += $verdict === 'supported' ? 1 : 0;
             }
@@ -313,6 +313,7 @@ it('plants each of its faults so that the rules find it', function (string $faul
     foreach ([2, 3] as $severity) {
         $s = swing("plant-$fault", [$fault => $severity]);
         $m = Meter::read(new Evidence($s->stations, $s->trace, $s->motion(), $s->stance));
-        expect(Codebook::standard()->fault($fault)->judge($m)->verdict->value)->toBe('supported');
+        $lens = $fault === 'lead-leg-leave' ? 'quiet-centre' : 'early-recentre';
+        expect(Codebook::standard($lens)->fault($fault)->judge($m)->verdict->value)->toBe('supported');
     }
 })->with(Plant::FAULTS);
