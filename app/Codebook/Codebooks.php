@@ -10,7 +10,9 @@ use Core\Codebook\ClubGroup;
 use Core\Codebook\Codebook;
 use Core\Codebook\CodebookDocument;
 use Core\Codebook\StandardLenses;
-use Core\Reading\SwingSize;
+use Core\Codebook\SwingSize;
+use Core\CoreException;
+use Illuminate\Support\Facades\File;
 
 /** The academy's codebooks: the newest for new work, and the one a round was opened with for that round. */
 final class Codebooks
@@ -66,8 +68,22 @@ final class Codebooks
 
         return match (true) {
             $kept !== null => CodebookDocument::fromArray($kept->document),
-            in_array($version, CodebookDocument::SHIPPED, true) => CodebookDocument::shipped($version),
+            in_array($version, CodebookDocument::SHIPPED, true) => self::shipped($version),
             default => CodebookDocument::standard(),
         };
+    }
+
+    /**
+     * A version as it shipped; the newest is in the program itself.
+     *
+     * @throws CoreException where it is damaged
+     */
+    public static function shipped(string $version): CodebookDocument
+    {
+        $newest = CodebookDocument::standard();
+
+        return $version === $newest->version() || ! in_array($version, CodebookDocument::SHIPPED, true)
+            ? $newest
+            : CodebookDocument::fromArray(File::json(resource_path("codebooks/$version.json")));
     }
 }

@@ -6,6 +6,7 @@ namespace App\Models;
 
 use App\Models\Casts\AsStance;
 use Core\Codebook\Shown;
+use Core\Codebook\SwingSize;
 use Core\Format\SwingFacts;
 use Core\Measurement\Assessment;
 use Core\Measurement\Evidence;
@@ -17,7 +18,6 @@ use Core\Motion\StationTimes;
 use Core\Motion\View;
 use Core\Motion\Views;
 use Core\Reading\BallFlight;
-use Core\Reading\SwingSize;
 use Core\Trace\DeviceClass;
 use Core\Trace\Stance;
 use Core\Trace\Trace;

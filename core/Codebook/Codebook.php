@@ -7,7 +7,6 @@ namespace Core\Codebook;
 use Core\CoreException;
 use Core\Measurement\Measurements;
 use Core\Motion\StationTimes;
-use Core\Reading\SwingSize;
 use Core\Remark\Remark;
 
 /** The academy's agreed faults under one lens, in the order in which they show in a swing. */

@@ -7,7 +7,6 @@ namespace Core\Codebook;
 use Core\CoreException;
 use Core\Measurement\Measure;
 use Core\Motion\Station;
-use Core\Reading\SwingSize;
 
 /**
  * A whole codebook as versioned data: every fault with its rules and sights, every lens with its bands and
@@ -28,7 +27,7 @@ final readonly class CodebookDocument
     {
     }
 
-    /** Versions that ship with the program, the newest last. */
+    /** Versions that have shipped, the newest last: rounds that were read under an old one keep it. */
     public const SHIPPED = ['1', '2'];
 
     /** The newest that ships with the program. */
@@ -40,23 +39,6 @@ final readonly class CodebookDocument
             'lenses' => StandardLenses::rows(),
             'disagreements' => StandardDisagreements::rows(),
         ]);
-    }
-
-    /**
-     * A version as it shipped: rounds that were read under it keep it.
-     *
-     * @throws CoreException where none of that name did
-     */
-    public static function shipped(string $version): self
-    {
-        if ($version === '2') {
-            return self::standard();
-        }
-        $file = __DIR__."/Shipped/$version.json";
-
-        return in_array($version, self::SHIPPED, true)
-            ? self::fromArray((array) json_decode((string) file_get_contents($file), true))
-            : throw CodebookException::because('version');
     }
 
     /**
@@ -252,6 +234,38 @@ final readonly class CodebookDocument
     }
 
     /**
+     * The rules that differ from those of another version, under the lenses both hold; the same change is told once.
+     *
+     * @return list<RuleChange>
+     *
+     * @throws CoreException
+     */
+    public function changesSince(self $before): array
+    {
+        $found = [];
+        foreach (array_intersect_key($this->lenses(), $before->lenses()) as $lens => $name) {
+            [$now, $then] = [$this->under($lens)->faults, $before->under($lens)->faults];
+            foreach ($now + $then as $key => $fault) {
+                [$is, $was] = [$now[$key] ?? null, $then[$key] ?? null];
+                foreach (['supported', 'contradicted'] as $member) {
+                    $pair = [$was?->{$member}->remark(), $is?->{$member}->remark()];
+                    $isOther = json_encode($pair[0]) !== json_encode($pair[1]);
+                    if ($isOther && ($member === 'supported' || ($is !== null && $was !== null))) {
+                        $id = (string) json_encode([$key, $member, $pair]);
+                        $found[$id] ??= [$key, $fault->name, $is === null ? 'gone' : $member, $pair, []];
+                        $found[$id][4][] = $name;
+                    }
+                }
+            }
+        }
+
+        return array_values(array_map(
+            static fn (array $c): RuleChange => new RuleChange($c[0], $c[1], $c[2], $c[3][0], $c[3][1], $c[4]),
+            $found,
+        ));
+    }
+
+    /**
      * What a fault's rules are for a group of clubs, where they are others.
      *
      * @param  array<string, mixed>  $row
@@ -268,7 +282,7 @@ final readonly class CodebookDocument
             }
         }
 
-        return (array) ($club === null ? [] : $by[$club->value] ?? []);
+        return $club === null ? [] : $by[$club->value] ?? [];
     }
 
     /**

@@ -9,7 +9,6 @@ use Core\Motion\Station;
 use Core\Motion\StationSource;
 use Core\Motion\StationTime;
 use Core\Motion\StationTimes;
-use Core\Reading\SwingSize;
 
 /**
  * How thresholds and bands are scaled for one swing: times by how long it took back and down, forces by its club and

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Core\Format;
 
+use Core\Codebook\SwingSize;
 use Core\CoreException;
 use Core\Format\Json\JsonObject;
 use Core\Reading\BallFlight;
-use Core\Reading\SwingSize;
 
 /** What is known of a swing beside what was recorded of it, and what the ball did. Null: nobody said. */
 final readonly class SwingFacts

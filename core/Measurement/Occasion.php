@@ -35,7 +35,7 @@ final class Occasion
     private const SLOWEST = ['back' => 2.2, 'down' => 0.45];
 
     /** Where the trace alone tells the tempo, s; coming down by where it presses the ground by less than SOFT, %BW. */
-    private const SLOWEST_BY_TRACE = ['back' => 1.45, 'any' => 0.42, 'soft' => 0.29];
+    private const SLOWEST_BY_TRACE = ['back' => 1.45, 'any' => 0.42, 'soft' => 0.275];
 
     private const SOFT = 116.0;
 

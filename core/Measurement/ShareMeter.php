@@ -217,7 +217,7 @@ final readonly class ShareMeter
                 $stations,
             )->within($ad->t, $im->t);
         }
-        $u = hypot($tp->uncertainty, $this->aboutHalf($low->t, $im->t, $crossing));
+        $u = hypot($tp->uncertainty, $this->share->about(50.0, $low->t, $im->t, $crossing, self::HOLD));
 
         return Measured::value(
             'ms',
@@ -226,24 +226,6 @@ final readonly class ShareMeter
             ['AD', 'TP', 'IM'],
             $this->share->derived,
         )->within($low->t, max($crossing, $tp->t));
-    }
-
-    /**
-     * How far from the crossing of the half it may really have been, s: from where the share may first have come over
-     * to where it surely has.
-     *
-     * @throws CoreException
-     */
-    private function aboutHalf(float $from, float $to, float $crossing): float
-    {
-        if ($this->share === null) {
-            return 0.0;
-        }
-        $level = $this->share->level();
-        $first = $this->share->series->risesThrough(50.0 - $level, $from, $to, 0.0) ?? $crossing;
-        $last = $this->share->series->risesThrough(50.0 + $level, $crossing, $to, self::HOLD) ?? $to;
-
-        return min(0.2, max($this->share->sampling, $crossing - $first, $last - $crossing));
     }
 
     /**

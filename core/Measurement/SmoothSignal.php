@@ -124,4 +124,20 @@ final class SmoothSignal
 
         return hypot($this->sampling, ($absolute ? $this->level() : $this->noise) / $slope);
     }
+
+    /**
+     * How far from a crossing upward it may really have been, s: from where the signal may first have come over the
+     * level to where it surely has, for good.
+     *
+     * @param  float  $hold  for how long it has to stay over it, s
+     *
+     * @throws CoreException
+     */
+    public function about(float $level, float $from, float $to, float $crossing, float $hold): float
+    {
+        $first = $this->series->risesThrough($level - $this->level(), $from, $to, 0.0) ?? $crossing;
+        $last = $this->series->risesThrough($level + $this->level(), $crossing, $to, $hold) ?? $to;
+
+        return min(0.2, max($this->sampling, $crossing - $first, $last - $crossing));
+    }
 }

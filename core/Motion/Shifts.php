@@ -40,7 +40,7 @@ final class Shifts
      * Who stands to a ball has a share about so, %, or has not moved by RANGE for so long, s; and does not come from a
      * trail foot loaded like this, %; a step leaves the other foot quite.
      */
-    private const WAY = ['even' => [42.0, 62.0], 'within' => 2.0, 'loaded' => [8.0, 33.0]];
+    private const WAY = ['even' => [42.0, 62.0], 'within' => 1.5, 'loaded' => [8.0, 36.0]];
 
     /** A recording that begins so late before a shift shows less of the standing, s. */
     private const TIGHT = ['before' => 1.7, 'lasts' => 0.1];

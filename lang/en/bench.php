@@ -48,6 +48,7 @@ return [
     'measurements' => 'Measurements',
     'plus-minus' => '± is the half-width of a 95 % interval; the grey bar is the lens’s band.',
     'what-each' => 'What each one is',
+    'schools-differ' => 'schools differ',
     'groups' => [
         'setup_share' => 'Pressure, lead and trail',
         'toe_drift' => 'Where on the foot',

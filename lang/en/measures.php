@@ -143,7 +143,7 @@ return [
         'thrown_back' => 'largest lead share before impact minus impact share: what came and was lost again',
         'cop_direction' => 'direction of the net centre of pressure from top to lead arm level coming down: 0 to the '
             .'target, 90 to the ball',
-        'toe_drift' => 'mean of how far the pressure moves along each foot from top to impact, weighted by the shares at '
+        'toe_drift' => 'mean of how far the pressure moves along each foot from top to impact, each by its share at '
             .'impact; positive to the toes',
         'heel_drift_back' => 'the same, top minus address; negative to the heels',
         'edge_fraction' => 'how far across the trail foot the pressure is at the trail peak; positive to the outer '

@@ -12,10 +12,10 @@ use App\Shelf\Pages\FilmRows;
 use App\Words\Term;
 use App\Works\Works;
 use Core\Codebook\Codebook;
+use Core\Codebook\SwingSize;
 use Core\Drawing\FlightShape;
 use Core\Motion\Handedness;
 use Core\Number\Written;
-use Core\Reading\SwingSize;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\Gate;
 
@@ -63,7 +63,13 @@ final readonly class BenchPage
             'candidates' => $this->comparison->candidates($recording, $user),
             'rows' => array_map(
                 MeasurementPrint::row(...),
-                $this->rows->of($measured, $codebook->lens, $this->spreads->of($series)),
+                $this->rows->of(
+                    $measured,
+                    $codebook->lens,
+                    $this->spreads->of($series),
+                    $codebook->scale($recording->stationTimes()),
+                    $this->codebooks->document()->disagreements(),
+                ),
             ),
             'stations' => $this->stations->of($recording),
             'clock' => BenchClock::ofRecording($recording),

@@ -12,11 +12,11 @@ use App\Sight\Onlookers;
 use App\Sight\SeriesTurns;
 use App\Words\Like;
 use Core\Codebook\Codebook;
+use Core\Codebook\SwingSize;
 use Core\Measurement\Difference;
 use Core\Measurement\Spread;
 use Core\Number\Distribution;
 use Core\Number\Written;
-use Core\Reading\SwingSize;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 

@@ -7,6 +7,7 @@ namespace App\Bench\Pages;
 use App\Models\MeasurementSet;
 use App\Words\Term;
 use Core\Codebook\Lens;
+use Core\Codebook\Scale;
 use Core\Measurement\Measure;
 use Core\Measurement\Measurements;
 use Core\Measurement\Spread;
@@ -21,7 +22,7 @@ use Core\Remark\InWords;
  *     value: float|string|null, uncertainty: ?float, reason: ?string, censored: ?string, derived: bool,
  *     indirect: ?string, widened: ?string, near: ?string, others: string, spread: ?Spread,
  *     band: array{float, float}|null, inside: ?bool,
- *     scale: array{float, float}|null}
+ *     scale: array{float, float}|null, sides: list<string>}
  */
 final class MeasurementRows
 {
@@ -34,6 +35,10 @@ final class MeasurementRows
         'mass_ahead' => 'LD',
         'lead_knee_flex' => 'IM',
         'knee_gap' => 'TP',
+        'head_sway' => 'IM',
+        'shoulder_tilt' => 'IM',
+        'pelvis_tilt' => 'IM',
+        'lead_region' => 'IM',
     ];
 
     /** The first measure of each group, in the order of work. */
@@ -54,11 +59,26 @@ final class MeasurementRows
 
     /**
      * @param  array<string, Spread>  $spreads by measure key, or measure@STATION
+     * @param  Scale|null  $scale  how bands are scaled for this swing
+     * @param  list<array{measures: list<string>, one: string, other: string}>  $disagreements  of good coaches
      * @return list<MeasurementRow>
      */
-    public function of(MeasurementSet $set, Lens $lens, array $spreads = []): array
-    {
+    public function of(
+        MeasurementSet $set,
+        Lens $lens,
+        array $spreads = [],
+        ?Scale $scale = null,
+        array $disagreements = [],
+    ): array {
+        $sides = [];
+        foreach ($disagreements as $row) {
+            foreach ($row['measures'] as $key) {
+                $sides[$key] = [...$sides[$key] ?? [], $row['one'], $row['other']];
+            }
+        }
         $all = $set->measured();
+        $scale ??= Scale::none();
+        $returns = $all->get(Measure::CopStyle)->value === 'returning';
         $rows = [];
         foreach (Measure::cases() as $measure) {
             if ($measure === Measure::LeadShare) {
@@ -67,7 +87,11 @@ final class MeasurementRows
             $at = self::SHOWN_AT[$measure->value] ?? null;
             $found = $all->get($measure, $at);
             $name = $measure->value.($at === null ? '' : '@'.$at);
-            $band = $lens->bands[$name] ?? null;
+            // Who returns on purpose is not held to a share at impact.
+            $band = $returns && $measure === Measure::ImpactShare ? null : $lens->bands[$name] ?? null;
+            $band = $band === null
+                ? null
+                : [$scale->threshold($measure, $band[0]), $scale->threshold($measure, $band[1])];
             $value = $found->value;
             $rows[] = [
                 'key' => $measure->value,
@@ -95,6 +119,7 @@ final class MeasurementRows
                 'band' => $band,
                 'inside' => is_float($value) && $band !== null ? $value >= $band[0] && $value <= $band[1] : null,
                 'scale' => is_float($value) || $band !== null ? self::scale($measure) : null,
+                'sides' => $sides[$measure->value] ?? [],
             ];
         }
 
@@ -134,7 +159,7 @@ final class MeasurementRows
     {
         return match ($measure) {
             Measure::CopStyle, Measure::LeadRegion, Measure::Order, Measure::Emphasis => null,
-            Measure::TrailPeakAt => [0.0, 1.0],
+            Measure::TrailPeakAt, Measure::AwayMostAt => [0.0, 1.0],
             Measure::RecentreLead, Measure::UnloadAt, Measure::ReplantAt => [-260.0, 260.0],
             Measure::Rise, Measure::Dip => [40.0, 200.0],
             Measure::RiseLead => [0.0, 200.0],
@@ -143,10 +168,17 @@ final class MeasurementRows
                 -40.0,
                 40.0,
             ],
-            Measure::EdgeFraction, Measure::EdgeFractionDown => [-50.0, 50.0],
+            Measure::EdgeFraction, Measure::EdgeFractionDown, Measure::TrailRoll => [-50.0, 50.0],
+            Measure::AwayMost, Measure::ShoulderTilt, Measure::PelvisTilt => [-60.0, 60.0],
+            Measure::HeadSway, Measure::PelvisDepthPct => [-12.0, 12.0],
+            Measure::TrailSideRise => [0.0, 12.0],
+            Measure::KneeSet => [-20.0, 20.0],
+            Measure::LeadKneeGain => [-10.0, 40.0],
+            Measure::HeelDirection, Measure::TrailKneeWay, Measure::CopDirection => [-180.0, 180.0],
+            Measure::ThrownBack => [0.0, 30.0],
             Measure::PelvisTurn, Measure::ChestTurn => [-120.0, 120.0],
-            Measure::FootSpin => [-10.0, 60.0],
-            Measure::LeadFlare => [-10.0, 50.0],
+            Measure::FootSpin => [-30.0, 60.0],
+            Measure::LeadFlare, Measure::TrailFlare => [-10.0, 50.0],
             Measure::LeadKneeFlex => [0.0, 70.0],
             Measure::Tempo => [1.5, 5.0],
             Measure::TrailJump => [0.8, 1.6],

@@ -17,6 +17,7 @@ use Core\Codebook\Shown;
 use Core\Measurement\Measure;
 use Core\Number\Written;
 use Core\Trace\DeviceClass;
+use Illuminate\Support\Facades\Lang;
 
 /**
  * The codebook under one lens, with everything a person may look up in it.
@@ -48,7 +49,8 @@ final readonly class CodebookPage
             'drills' => array_map(self::drill(...), array_values($codebook->drills())),
             'lensNames' => array_values($document->lenses()),
             'bands' => self::bands($document),
-            'measures' => array_map(self::measure(...), Measure::cases()),
+            'measures' => self::measures($document),
+            'changes' => $this->changes($document),
             'words' => __('glossary'),
             'versions' => self::versions(),
         ];
@@ -197,6 +199,56 @@ final readonly class CodebookPage
         }
 
         return $out;
+    }
+
+    /** @return list<array{key: string, name: string, means: string, note: string, more: list<string>}> */
+    private static function measures(CodebookDocument $document): array
+    {
+        $sides = [];
+        foreach ($document->disagreements() as $row) {
+            foreach ($row['measures'] as $key) {
+                $sides[$key][] = (string) __('codebook.measures.sides', ['one' => $row['one'], 'other' => $row['other']]);
+            }
+        }
+
+        return array_values(array_map(static fn (Measure $m): array => [
+            ...self::measure($m),
+            'more' => [
+                ...(Lang::has("measures.information.$m->value")
+                    ? [(string) __('codebook.measures.information', ['why' => __("measures.information.$m->value")])]
+                    : []),
+                ...$sides[$m->value] ?? [],
+            ],
+        ], Measure::cases()));
+    }
+
+    /**
+     * What is another since the version that shipped before, a line for each fault and lens.
+     *
+     * @return array{since: string, lines: list<array{name: string, says: string}>}|null
+     */
+    private function changes(CodebookDocument $document): ?array
+    {
+        $at = array_search($document->version(), CodebookDocument::SHIPPED, true);
+        if ($at === false || $at === 0) {
+            return null;
+        }
+        $before = Codebooks::shipped(CodebookDocument::SHIPPED[$at - 1]);
+        $lines = [];
+        foreach ($document->changesSince($before) as $change) {
+            $lines[] = [
+                'name' => ucfirst($change->name),
+                'says' => $change->was === null
+                    ? (string) __('codebook.versions.new', ['lenses' => implode(', ', $change->lenses)])
+                    : (string) __("codebook.versions.{$change->member}", [
+                        'was' => $this->words->said($change->was),
+                        'is' => $change->is === null ? '' : $this->words->said($change->is),
+                        'lenses' => implode(', ', $change->lenses),
+                    ]),
+            ];
+        }
+
+        return ['since' => $before->version(), 'lines' => $lines];
     }
 
     /** @return array{key: string, name: string, means: string, note: string} */

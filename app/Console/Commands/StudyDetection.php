@@ -7,6 +7,7 @@ namespace App\Console\Commands;
 use Core\Codebook\Codebook;
 use Core\Codebook\Observability;
 use Core\Simulation\DetectionStudy;
+use Core\Simulation\Plant;
 use Core\Version;
 use Illuminate\Console\Command;
 
@@ -51,7 +52,8 @@ final class StudyDetection extends Command
             Version::CURRENT.
             '. Do not edit.',
             '',
-            'Simulated golfers of both hands with three kinds of club; a fault planted in 23 of 24, at severity 2, 3, '
+            'Simulated golfers of both hands with three kinds of club; a fault planted in '.count(Plant::FAULTS).' of '
+                .(count(Plant::FAULTS) + 1).', at severity 2, 3, '
                 .'2, 3, 1 in turn. Each cell: **found / planted** at severity 2 or more (found = supported or '
                 .'borderline; in brackets those only borderline; “n denied” = contradicted though planted; the rest '
                 .'could not be measured), then *false* = supported though neither planted nor entailed by what was. '

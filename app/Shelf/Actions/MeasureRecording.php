@@ -14,13 +14,13 @@ use Core\Codebook\FaultVerdict;
 use Core\Codebook\Said;
 use Core\Codebook\StandardLenses;
 use Core\Codebook\SwingReport;
+use Core\Codebook\SwingSize;
 use Core\Drawing\ShareShape;
 use Core\Format\Json\MeasuredJson;
 use Core\Format\Json\QualityJson;
 use Core\Format\Json\StanceJson;
 use Core\Format\Json\VerdictJson;
 use Core\Motion\StationTime;
-use Core\Reading\SwingSize;
 use Core\Trace\Trace;
 use Core\Version;
 

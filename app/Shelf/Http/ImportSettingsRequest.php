@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Shelf\Http;
 
 use App\Models\Casts\Cell;
+use Core\Codebook\SwingSize;
 use Core\Format\ColumnMap;
-use Core\Reading\SwingSize;
 use Core\Trace\DeviceClass;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;

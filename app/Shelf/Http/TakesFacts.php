@@ -6,9 +6,9 @@ namespace App\Shelf\Http;
 
 use App\Models\Casts\Cell;
 use App\Shelf\Actions\ChangeFacts;
+use Core\Codebook\SwingSize;
 use Core\Reading\BallFlight;
 use Core\Reading\SwingKind;
-use Core\Reading\SwingSize;
 use Core\Reading\Turf;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\Rules\Enum;

@@ -6,9 +6,9 @@ namespace App\Shelf\Pages;
 
 use App\Models\Film;
 use App\Models\Recording;
+use Core\Codebook\SwingSize;
 use Core\Reading\BallFlight;
 use Core\Reading\SwingKind;
-use Core\Reading\SwingSize;
 use Core\Reading\Turf;
 
 /** The form in which what is known of a swing is set right. */

@@ -1,5 +1,6 @@
 <?php
 
+use Core\Codebook\SwingSize;
 use Core\Format\ColumnMap;
 use Core\Format\ImportedRecording;
 use Core\Format\ImportSettings;
@@ -13,7 +14,6 @@ use Core\Motion\Handedness;
 use Core\Motion\View;
 use Core\Motion\Views;
 use Core\Reading\BallFlight;
-use Core\Reading\SwingSize;
 use Core\Reading\Turf;
 use Core\Simulation\Camera;
 use Core\Simulation\GolferSpec;

@@ -291,17 +291,17 @@ it('holds film of one view beside 3-D points, each once', function () {
 
 it('keeps codebook versions for good and uses the newest for new work', function () {
     $document = \Core\Codebook\CodebookDocument::standard()->toArray();
-    $document['version'] = '2';
+    $document['version'] = '3';
     $document['faults']['hang-back']['supported'] = ['impact_share', '<', 90];
-    \App\Models\CodebookVersion::query()->create(['version' => '2', 'document' => $document, 'note' => 'stricter']);
+    \App\Models\CodebookVersion::query()->create(['version' => '3', 'document' => $document, 'note' => 'stricter']);
     app()->forgetScopedInstances();
     $r = onTheShelf('version');
     expect($r->measured()->sole()->codebook_version)
-        ->toBe('2')
+        ->toBe('3')
         ->and($r->measured()->sole()->faults['early-recentre']['hang-back']['verdict'])
         ->toBe('supported')
         ->and(app(\App\Codebook\Codebooks::class)->of($this->round('Autumn'))->version)
-        ->toBe('1')
+        ->toBe('2')
         ->and(fn () => DB::transaction(fn () => DB::table('codebook_versions')->update(['note' => 'changed'])))
         ->toThrow(QueryException::class, 'never changed');
 });
@@ -310,14 +310,14 @@ it('takes the codebook as a file, edited, as a new version – and one with a fa
     $document = $this->actingAs($this->person('tam'))
         ->get('/codebook/document')
         ->assertOk()
-        ->assertHeader('Content-Disposition', 'attachment; filename="codebook-1.json"')
+        ->assertHeader('Content-Disposition', 'attachment; filename="codebook-2.json"')
         ->json();
     $send = fn (array $data) => $this->actingAs($this->headCoach())->post('/codebook', [
         'document' => Illuminate\Http\UploadedFile::fake()->createWithContent('c.json', json_encode($data)),
         'note' => 'stricter on hanging back',
     ]);
-    $send($document)->assertSessionHas('refused', fn (string $m): bool => str_contains($m, "a version '1' already"));
-    $document['version'] = '1.1';
+    $send($document)->assertSessionHas('refused', fn (string $m): bool => str_contains($m, "a version '2' already"));
+    $document['version'] = '2.1';
     $document['faults']['hang-back']['supported'] = ['impact_share', '<', 'low'];
     $send($document)->assertSessionHas(
         'refused',
@@ -329,7 +329,7 @@ it('takes the codebook as a file, edited, as a new version – and one with a fa
     app()->forgetScopedInstances();
     $this->get('/codebook')
         ->assertOk()
-        ->assertSee('Codebook, version 1.1')
+        ->assertSee('Codebook, version 2.1')
         ->assertSee('stricter on hanging back')
         ->assertSee('lead share at impact &lt; 90', false);
     $this->actingAs($this->person('tam'))->post('/codebook', [])->assertForbidden();

@@ -6,7 +6,6 @@ use App\Bench\Pages\VerdictCurves;
 use App\Models\PendingImport;
 use App\Models\Recording;
 use App\Shelf\Actions\MeasureRecording;
-use Core\Codebook\Codebook;
 use Core\Codebook\CodebookDocument;
 use Core\Drawing\RuleChart;
 use Core\Measurement\Measure;
@@ -82,7 +81,18 @@ it('draws for every verdict that could be decided the curve, the threshold and t
 it('lists what the lens says of each measure, and only bands that the lens has', function (string $lens) {
     $recording = Recording::query()->where('device_class', 'dual-plate')->firstOrFail();
     $page = app(BenchPage::class)->of($recording, $lens, $this->headCoach());
-    $bands = Codebook::standard($lens)->lens->bands;
+    $codebook = app(App\Codebook\Codebooks::class)->current(
+        $lens,
+        $recording->club,
+        $recording->swing,
+        Core\Codebook\SwingSize::ofSwing($recording->size, $recording->club),
+    );
+    $scale = $codebook->scale($recording->stationTimes());
+    $bands = [];
+    foreach ($codebook->lens->bands as $name => $ends) {
+        $measure = Core\Measurement\Measure::from(explode('@', $name)[0]);
+        $bands[$name] = [$scale->threshold($measure, $ends[0]), $scale->threshold($measure, $ends[1])];
+    }
     foreach ($page['rows'] as $row) {
         if ($row['band'] !== null) {
             expect(
@@ -153,7 +163,7 @@ it('plans a round under any lens, and asks only the faults that count under it',
     expect($round->lens)
         ->toBe('loaded-top')
         ->and(app(App\Codebook\Codebooks::class)->of($round)->keys())
-        ->toHaveCount(21);
+        ->toHaveCount(25);
     $this->post("/rounds/{$round->public_id}/open")->assertSessionHas('done');
     $member = App\Models\User::query()->findOrFail($panel[0]);
     $reading = App\Models\Reading::query()
@@ -163,7 +173,7 @@ it('plans a round under any lens, and asks only the faults that count under it',
     $this->actingAs($member)
         ->get("/read/{$reading->public_id}")
         ->assertOk()
-        ->assertSee('of 21 called')
+        ->assertSee('of 25 called')
         ->assertDontSee('<section id="late-load">', false);
     $this->actingAs($member)
         ->postJson(

@@ -19,5 +19,13 @@
             <span></span>
         @endif
         <span class="why">{{ $row['notes'] }}</span>
+        @if($row['sides'])
+            <details class="sides">
+                <summary>{{ __('bench.schools-differ') }}</summary>
+                @foreach($row['sides'] as $side)
+                    <p>{{ $side }}</p>
+                @endforeach
+            </details>
+        @endif
     </div>
 @endforeach

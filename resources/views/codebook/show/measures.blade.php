@@ -28,7 +28,12 @@
 <dl class="facts">
     @foreach($measures as $m)
         <dt id="m-{{ $m['key'] }}">{{ $m['name'] }}</dt>
-        <dd>{{ $m['means'] }} <span class="quiet small">{{ $m['note'] }}</span></dd>
+        <dd>
+            {{ $m['means'] }} <span class="quiet small">{{ $m['note'] }}</span>
+            @foreach($m['more'] as $line)
+                <p class="small">{{ $line }}</p>
+            @endforeach
+        </dd>
     @endforeach
 </dl>
 <h2 id="words">{{ __('codebook.words.title') }}</h2>

@@ -7,6 +7,17 @@
         <br><span class="small quiet">{{ $line }}</span>
     @endforeach
 </p>
+@if($changes)
+    <details class="changes">
+        <summary>{{ __('codebook.versions.since', ['version' => $changes['since']]) }}</summary>
+        <dl class="facts">
+            @foreach($changes['lines'] as $line)
+                <dt>{{ $line['name'] }}</dt>
+                <dd>{{ $line['says'] }}</dd>
+            @endforeach
+        </dl>
+    </details>
+@endif
 @can('create', App\Models\CodebookVersion::class)
     <form method="post" action="{{ route('codebook.store') }}" enctype="multipart/form-data" class="new-version">
         @csrf

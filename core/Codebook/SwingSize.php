@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Core\Reading;
+namespace Core\Codebook;
 
 /** How far back the arms went. */
 enum SwingSize: string
