@@ -16,6 +16,7 @@ final readonly class Codebook
      * @param  array<string, Fault>  $faults by key
      * @param  Ground|null  $notJudged  why no fault is judged by these rules, for swings they do not apply to
      * @param  list<string>  $notOfPitches  keys of faults that a pitch does not show
+     * @param  list<string>  $off  names of the faults that do not count under this lens
      */
     public function __construct(
         public string $version,
@@ -25,6 +26,7 @@ final readonly class Codebook
         public ?ClubGroup $club = null,
         public ?SwingSize $size = null,
         private array $notOfPitches = [],
+        public array $off = [],
     ) {
     }
 

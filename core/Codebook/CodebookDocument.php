@@ -206,6 +206,10 @@ final readonly class CodebookDocument
                 $this->data['faults'],
                 static fn (array $fault): bool => ($fault['not_of_pitches'] ?? false) === true,
             )),
+            array_values(array_map(
+                fn (string $key): string => $reader->text($this->data['faults'][$key], 'name'),
+                $off,
+            )),
         );
     }
 

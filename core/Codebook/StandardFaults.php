@@ -40,6 +40,8 @@ final class StandardFaults
     /** @return array<string, array<string, mixed>> by fault key, in the order in which they show in a swing */
     public static function rows(): array
     {
-        return FaultsGoingBack::rows() + FaultsStartingDown::rows() + FaultsThroughTheBall::rows();
+        return StandardFaultsGoingBack::rows()
+            + StandardFaultsStartingDown::rows()
+            + StandardFaultsThroughTheBall::rows();
     }
 }

@@ -17,7 +17,7 @@ for (const [kind, way] of [
     if (way === 'stations') {
       await expect(page.locator('[data-station-name]')).toHaveText(/address/i);
       await expect(page.locator('.fault:visible')).toHaveCount(2);
-    } else await expect(page.locator('.fault:visible')).toHaveCount(23);
+    } else await expect(page.locator('.fault:visible')).toHaveCount(28);
 
     await press(page, 'a', 'a');
     if (way === 'stations') await expect(page.locator('[data-clock]')).toContainText('· LB ·');
@@ -35,7 +35,7 @@ for (const [kind, way] of [
     await press(page, 'b', 'ArrowDown', 'p', '1', 'b');
     expect(await serious(page)).toEqual([]);
     await press(page, 'ArrowDown', ...Array(7).fill('a'), 'c', ...Array(11).fill('a'));
-    await expect(page.locator('[data-count]')).toHaveText('23');
+    await expect(page.locator('[data-count]')).toHaveText('28');
     await press(page, 'n');
     await page.keyboard.type('Turn over a quiet foot');
     await press(page, 'Enter', 'y', 'b', 'Tab', 'r', 'Escape');
@@ -61,7 +61,7 @@ for (const [kind, way] of [
     await page.goto(address);
     await expect(page.locator('[data-saved]')).toHaveText('handed in, locked');
     await press(page, 'p', 'c');
-    await expect(page.locator('[data-count]')).toHaveText('23');
+    await expect(page.locator('[data-count]')).toHaveText('28');
     expect(errors).toEqual([]);
   });
 }

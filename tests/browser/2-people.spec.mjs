@@ -28,8 +28,8 @@ test('the head coach makes an instructor the golfer, who looks at the own swing 
   await kit.waitForSelector('[data-reading][data-ready]', { state: 'attached' });
   await expect(kit.locator('.outcome')).toHaveCount(0);
   await takeWay(kit, 'all');
-  await press(kit, ...Array(23).fill('a'));
-  await expect(kit.locator('[data-count]')).toHaveText('23');
+  await press(kit, ...Array(28).fill('a'));
+  await expect(kit.locator('[data-count]')).toHaveText('28');
   await saved(kit);
   await press(kit, 'h');
   await expect(kit.locator('[data-hand-in-button]')).toBeFocused();

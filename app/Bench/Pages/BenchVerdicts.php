@@ -68,13 +68,10 @@ final readonly class BenchVerdicts
             'notJudged' => $codebook->notJudged === null
                 ? null
                 : $this->words->said(Remark::of($codebook->notJudged), [], true),
-            'off' => $codebook->lens->off === []
+            'off' => $codebook->off === []
                 ? null
                 : (string) __('bench.off', [
-                    'faults' => implode(', ', array_map(
-                        static fn (string $key): string => str_replace('-', ' ', $key),
-                        $codebook->lens->off,
-                    )),
+                    'faults' => implode(', ', $codebook->off),
                 ]),
         ];
     }
@@ -122,6 +119,9 @@ final readonly class BenchVerdicts
 
     private static function times(float $margin, string $far): string
     {
-        return abs($margin) > self::FAR ? (string) __($far) : Written::fixed(abs($margin), 1);
+        // Never rounded up to what it does not reach.
+        return abs($margin) > self::FAR
+            ? (string) __($far)
+            : Written::fixed(floor(10.0 * abs($margin)) / 10.0, 1);
     }
 }

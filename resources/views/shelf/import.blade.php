@@ -1,7 +1,6 @@
 <x-layout :title="__('import.page')">
     <h1>{{ $import->file_name }}</h1>
     <p class="quiet">{{ $about }}</p>
-    <x-notices />
     <div class="import">
         <section aria-label="{{ __('import.become') }}">
             @if($problem)

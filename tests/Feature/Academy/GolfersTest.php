@@ -114,7 +114,7 @@ it('notes limits by code, with dates and clearance, and shows them where the swi
     $other = Golfer::query()->whereKeyNot($golfer->id)->firstOrFail();
     $this->delete("/golfers/$other->id/limits/$limit->id")->assertNotFound();
     $this->delete("/golfers/$golfer->id/limits/$limit->id")->assertSessionHas('done');
-    $this->get("/bench/$recording->public_id")->assertDontSee('trail knee');
+    $this->get("/bench/$recording->public_id")->assertDontSee('trail knee:');
     $this->get("/golfers/$golfer->id")->assertSee('trail knee');
 });
 

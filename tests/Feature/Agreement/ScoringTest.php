@@ -103,7 +103,7 @@ it('gives "cannot tell" no score, only a count', function () {
     expect(collect($result['against_key'])->pluck('rater'))
         ->not->toContain("u$id")
         ->and($result['cannot_tell']["u$id"])
-        ->toBe(115)
+        ->toBe(140)
         ->and($result['unsupported']["u$id"])
         ->toBe(0);
 });

@@ -302,6 +302,11 @@ it('keeps codebook versions for good and uses the newest for new work', function
         ->toBe('supported')
         ->and(app(\App\Codebook\Codebooks::class)->of($this->round('Autumn'))->version)
         ->toBe('2')
+        // A round that was opened under the version before is read, and its key answers, by that one.
+        ->and(app(\App\Codebook\Codebooks::class)->of(
+            (new \App\Models\Sitting)->forceFill(['codebook_version' => '1', 'lens' => 'quiet-centre']),
+        )->keys())
+        ->toHaveCount(22)->not->toContain('lead-leg-leave')
         ->and(fn () => DB::transaction(fn () => DB::table('codebook_versions')->update(['note' => 'changed'])))
         ->toThrow(QueryException::class, 'never changed');
 });

@@ -104,7 +104,7 @@ it('brings a database of the first release forward without losing anything recor
         ->and($codebook->version)
         ->toBe('0.1')
         ->and(app(Codebooks::class)->current()->keys())
-        ->toHaveCount(23);
+        ->toHaveCount(28);
     DB::rollBack();
 });
 
@@ -211,7 +211,7 @@ it('takes the figures of before apart, and puts them together again', function (
     $since->down();
     $whole = json_decode(DB::table('sitting_results')->value('results'), true);
     expect($whole['study']['items'])
-        ->toHaveCount(23)
+        ->toHaveCount(28)
         ->and($whole['study']['pooled']['pairs'])
         ->toHaveCount(28)
         ->and($whole)

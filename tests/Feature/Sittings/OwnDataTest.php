@@ -10,7 +10,7 @@ it('gives a person what is held of them, and of nobody else', function () {
     expect(array_unique(array_column($data['readings'], 'round')))->toBe([$spring->name])
         ->and($data['readings'])->toHaveCount($spring->readings()->where('user_id', $tam->id)->count());
     foreach ($data['readings'] as $reading) {
-        expect($reading['calls'])->toHaveCount(23);
+        expect($reading['calls'])->toHaveCount(28);
     }
     $text = json_encode($data);
     foreach (['Ines', 'ines@', 'Maren', 'password', 'secret'] as $other) {

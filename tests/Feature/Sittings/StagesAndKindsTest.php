@@ -305,7 +305,7 @@ it('keeps both looks: the first blind and locked, the second with the ball and t
         ->and($again->version)
         ->toBe(0)
         ->and($again->calls()->count())
-        ->toBe(23)
+        ->toBe(28)
         ->and($again->handed_in_at)
         ->toBeNull();
     $this->get('/')->assertOk()->assertSee('Second look');
@@ -327,7 +327,7 @@ it('keeps both looks: the first blind and locked, the second with the ball and t
     $this->actingAs($this->headCoach())
         ->get("/rounds/{$reading->case->sitting->public_id}")
         ->assertOk()
-        ->assertSee('Knowing the result changed 1 of 23 calls')
+        ->assertSee('Knowing the result changed 1 of 28 calls')
         ->assertSee('1 became absent.')
         ->assertSee('named otherwise in 1.');
     // What counts is the blind one.
@@ -469,7 +469,7 @@ it('counts what knowing the result changed, by what the calls became', function 
     $this->post("/read/{$again->public_id}/hand-in")->assertSessionHas('done');
     expect($bias->of($reading->case->sitting))->toBe([
         'looks' => 1,
-        'calls' => 23,
+        'calls' => 28,
         'changed' => 3,
         'to' => ['cannot-tell' => 1, 'present' => 2],
         'causes' => 0,

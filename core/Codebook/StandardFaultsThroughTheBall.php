@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Core\Codebook;
 
 /** The faults that show at the ball and after it, as shipped. */
-final class FaultsThroughTheBall
+final class StandardFaultsThroughTheBall
 {
     /** @return array<string, array<string, mixed>> */
     public static function rows(): array

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Core\Codebook;
 
 /** The faults that show from the top to the delivery, as shipped. */
-final class FaultsStartingDown
+final class StandardFaultsStartingDown
 {
     /** @return array<string, array<string, mixed>> */
     public static function rows(): array

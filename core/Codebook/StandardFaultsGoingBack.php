@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Core\Codebook;
 
 /** The faults that show at set-up and going back, as shipped. */
-final class FaultsGoingBack
+final class StandardFaultsGoingBack
 {
     /** @return array<string, array<string, mixed>> */
     public static function rows(): array
