@@ -117,7 +117,9 @@ final readonly class Fault
             ),
             $no === Truth::Yes && $contradicted !== null => $of(
                 Verdict::Contradicted,
-                Judgement::clears(self::margin($contradicted, $m, $scale)) ? Ground::Contradicted : Ground::LeansContradicted,
+                Judgement::clears(self::margin($contradicted, $m, $scale))
+                    ? Ground::Contradicted
+                    : Ground::LeansContradicted,
                 $contradicted,
             ),
             $yes === Truth::Unknown => $undecided($supported),

@@ -11,7 +11,8 @@ use Core\Remark\Remark;
 
 /**
  * A rule over measurements, as data: a condition [measure or measure@STATION, op, threshold] with op one of
- * < <= > >= is not, or ['all', rule, …], ['any', rule, …], or ['first', rule, …]: the first part that can be told.
+ * < <= > >= is not, or ['all', rule, …], ['any', rule, …], or ['first', rule, …]: the first part that can be
+ * told.
  */
 final readonly class Rule
 {

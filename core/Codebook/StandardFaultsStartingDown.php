@@ -224,8 +224,8 @@ final class StandardFaultsStartingDown
                 ],
                 'confused_with' => ['a screw-in with the pressure moving on'],
                 'counter_example' => 'A trail foot that turns while the pressure goes on to the lead side.',
-                'disagreement' => 'A trail foot that screws in and keeps the hips closed is taught by some; the direction of '
-                    .'the turn tells the two apart first, then where the pressure goes.',
+                'disagreement' => 'A trail foot that screws in and keeps the hips closed is taught by some; the '
+                    .'direction of the turn tells the two apart first, then where the pressure goes.',
                 'misses' => ['slice', 'thin'],
                 'cause' => 'told to open the hips',
                 'consequence' => 'the arms are left behind',

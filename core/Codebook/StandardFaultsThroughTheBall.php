@@ -230,9 +230,10 @@ final class StandardFaultsThroughTheBall
                     ['needs' => ['face-on'], 'sight' => 'observable'],
                 ],
                 'confused_with' => ['a head kept steady with the chest over the lead heel'],
-                'counter_example' => 'A head that stays where it was at address while the chest goes on to the lead side.',
-                'disagreement' => 'The chest over the lead heel at impact, or held back with only the pressure forward: '
-                    .'schools differ.',
+                'counter_example' => 'A head that stays where it was at address while the chest goes on to the lead '
+                    .'side.',
+                'disagreement' => 'The chest over the lead heel at impact, or held back with only the pressure '
+                    .'forward: schools differ.',
                 'misses' => ['fat', 'hook', 'high weak'],
                 'cause' => 'told to stay behind the ball',
                 'consequence' => 'hanging back, flipping the club',
@@ -313,7 +314,12 @@ final class StandardFaultsThroughTheBall
                 'station' => 'FI',
                 'supported' => ['any', ['fallback', '>', 25], ['finish_share', '<', 74]],
                 'contradicted' => ['all', ['fallback', '<', 12], ['finish_share', '>=', 88]],
-                'sights' => StandardFaults::pressure('', ['pelvis_sway@FI', '<', 16], ['pelvis_sway@FI', '>', 23], 'observable'),
+                'sights' => StandardFaults::pressure(
+                    '',
+                    ['pelvis_sway@FI', '<', 16],
+                    ['pelvis_sway@FI', '>', 23],
+                    'observable',
+                ),
                 'confused_with' => ['a held or relaxed finish', 'a finish that looks right after a bad start down'],
                 'counter_example' => 'A full finish on the lead side with a relaxed recoil after it.',
                 'misses' => ['slice', 'thin', 'fat'],

@@ -18,7 +18,7 @@ final readonly class FootMeter
     /** The part of its peak under which the trail foot counts as let go. */
     private const UNLOADED = 0.95;
 
-    /** A foot that carries less, %, has no place of pressure worth the name; one that carries less still has been left. */
+    /** A foot that carries less, %, has no place of pressure worth the name; by the second it has been left. */
     private const CARRIES = 20.0;
 
     private const LEFT = 5.0;
@@ -145,15 +145,14 @@ final readonly class FootMeter
         $until = $tp === null || $sd === null ? null : $this->carriedUntil($tp->t, $sd->t);
         $down = $tp === null || $until === null ? null : $across?->series->highest($tp->t, $until);
 
+        $isLet = $across !== null && $tp !== null && $sd !== null && $share !== null && $until === null;
+
         return [
             'edge_fraction' => $across === null || $peak === null || $at === null || $ad === null || $tp === null
                 ? $none(Station::Address, Station::Top)
                 : Measured::value($unit, $at, $across->level(), ['AD', 'TP'])->within($peak->t, $peak->t),
             'edge_fraction_down' => match (true) {
-                $across !== null && $tp !== null && $sd !== null && $share !== null && $until === null => Measured::none(
-                    $unit,
-                    Remark::of(Lack::UnloadedAtTop),
-                ),
+                $isLet => Measured::none($unit, Remark::of(Lack::UnloadedAtTop)),
                 $across === null || $down === null || $tp === null || $sd === null => $none(
                     Station::Top,
                     Station::DownswingShaft,

@@ -160,7 +160,10 @@ final class Occasion
             $evidence->stations->t(Station::Finish) ?? $impact->t + 0.5,
         ];
         $near = array_filter($moments, static fn (float $t): bool => abs($t - $impact->t) < self::NEAR);
-        $inside = array_filter($moments, static fn (float $t): bool => $t > $first - self::CLEAR && $t < $last + self::CLEAR);
+        $inside = array_filter(
+            $moments,
+            static fn (float $t): bool => $t > $first - self::CLEAR && $t < $last + self::CLEAR,
+        );
 
         return count($near) === 1 && count($inside) === 1;
     }
@@ -179,10 +182,11 @@ final class Occasion
         $down = $im->t - $tp->t;
         $back = $ad === null ? 0.0 : $tp->t - $ad->t;
         $byTrace = $tp->source === StationSource::Trace;
+        $longest = $byTrace ? self::SLOWEST_BY_TRACE['back'] : self::SLOWEST['back'];
         $most = $byTrace ? self::slowestByTrace($evidence->trace) : self::SLOWEST['down'];
         $why = match (true) {
             $down > $most => Remark::of(Flaw::ComesDownSlowly, down_ms: 1000.0 * $down),
-            $back > ($byTrace ? self::SLOWEST_BY_TRACE['back'] : self::SLOWEST['back']) => Remark::of(Flaw::GoesBackSlowly, back_s: $back),
+            $back > $longest => Remark::of(Flaw::GoesBackSlowly, back_s: $back),
             default => null,
         };
 

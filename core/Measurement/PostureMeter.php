@@ -114,7 +114,9 @@ final readonly class PostureMeter
         foreach ([Station::Top, Station::DownswingArm, Station::Impact] as $station) {
             $time = $this->signals->time($station);
             $here = $time === null ? null : $x?->at($time->t);
-            if ($x === null || $ad === null || $start === null || $time === null || $here === null || $height === null) {
+            if (
+                $x === null || $ad === null || $start === null || $time === null || $here === null || $height === null
+            ) {
                 $out[$station->value] = Measured::none('% of body height', $this->why(
                     $x !== null && ($height !== null || $ad === null),
                     [Station::Address, $station],

@@ -30,7 +30,7 @@ final class Shifts
 
     private const APART = 1.9;
 
-    /** Who stands before a swing wanders by no more in so long: %, %BW, s; it is so long before the shift at most, s. */
+    /** Who stands before a swing wanders by no more in so long: %, %BW, s; so long before the shift at most, s. */
     private const CALM = ['share' => 5.0, 'total' => 8.0, 'lasts' => 0.5, 'within' => 2.8];
 
     /** On both feet: share between. */
@@ -160,7 +160,7 @@ final class Shifts
             : null;
     }
 
-    /** Whether who is calm here is so in the midst of something slow: nobody comes to a ball from a loaded trail foot. */
+    /** Whether who is calm is so in the midst of something slow: nobody comes to a ball from a loaded trail foot. */
     private static function isOnTheWay(Series $share, float $from, float $to): bool
     {
         $level = $share->mean($from, $to);

@@ -167,7 +167,8 @@ final class StationsFromTrace
      */
     private static function impact(Trace $trace, Series $share, Extreme $low, Extreme $high): array
     {
-        $come = $share->risesThrough($low->value + 0.97 * ($high->value - $low->value), $low->t, $high->t, 0.0) ?? $high->t;
+        $nearly = $low->value + 0.97 * ($high->value - $low->value);
+        $come = $share->risesThrough($nearly, $low->t, $high->t, 0.0) ?? $high->t;
         $tells = [[($come - $low->t) / self::SHARE_RISES[0], self::SHARE_RISES[1]]];
         $im = $come + 0.012;
         $total = $trace->totalForce()?->smoothed(0.012);

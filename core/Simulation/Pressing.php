@@ -101,7 +101,10 @@ final readonly class Pressing
             // The move away begins with a press of the lead foot.
             [$s['AD'] + 0.08, $setup + $press],
             [$s['AD'] + 0.18, $setup + 0.2 * $press],
-            [max($s['AD'] + 0.24, min($s['TB'], $peakT - 0.08)), $setup - 0.5 * max(0.0, $setup - $peakLead) - 0.9 * $leaves],
+            [
+                max($s['AD'] + 0.24, min($s['TB'], $peakT - 0.08)),
+                $setup - 0.5 * max(0.0, $setup - $peakLead) - 0.9 * $leaves,
+            ],
             [$peakT, $peakLead],
         ];
         $stays = min(0.10 * $back, $crossing - $peakT - 0.20);

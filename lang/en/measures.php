@@ -148,13 +148,13 @@ return [
         'heel_drift_back' => 'the same, top minus address; negative to the heels',
         'edge_fraction' => 'how far across the trail foot the pressure is at the trail peak; positive to the outer '
             .'edge',
-        'edge_fraction_down' => 'the farthest across the trail foot from top to shaft level coming down, while it carries '
-            .'20 % or more; positive to the outer edge',
+        'edge_fraction_down' => 'the farthest across the trail foot from top to shaft level coming down, while it '
+            .'carries 20 % or more; positive to the outer edge',
         'lead_region' => 'third of the lead foot that holds its centre of pressure',
         'trail_roll' => 'how far the pressure goes across the trail foot from impact until it has been left; positive '
             .'to the outer edge',
-        'unload_at' => 'the last fall of the trail share below 95 % of its peak before the top, else the first after it; '
-            .'positive = before the top; a later press does not undo it',
+        'unload_at' => 'the last fall of the trail share below 95 % of its peak before the top, else the first after '
+            .'it; positive = before the top; a later press does not undo it',
         'unload_rate' => 'mean slope of the trail share from there to lead arm level coming down',
         'trail_jump' => 'largest vertical force under the trail foot from top to lead arm level coming down, over '
             .'its value at the top',
@@ -195,8 +195,8 @@ return [
         'trail_heel_lift_at' => 'when the trail heel first passes 1.5 cm; positive = before impact',
         'foot_spin' => 'heading change of the trail foot from address to impact; positive when the heel goes '
             .'away from the target',
-        'heel_direction' => 'direction over the ground from where the trail heel was at its first 1.5 cm of lift to where '
-            .'it is at impact: 0 straight to the target, 90 toward the ball',
+        'heel_direction' => 'direction over the ground from where the trail heel was at its first 1.5 cm of lift to '
+            .'where it is at impact: 0 straight to the target, 90 toward the ball',
         'lead_heel_lift' => 'largest lift of the lead heel before impact',
         'replant_at' => 'when the lead heel comes back below 1.5 cm for good, after the top; negative = before it',
         'lead_knee_flex' => 'angle of the lead knee away from straight',
@@ -213,8 +213,8 @@ return [
         'lead_flare' => 'how far the lead foot points toward the target at address',
         'trail_flare' => 'how far the trail foot points away from the target at address',
         'tempo' => 'address to top, over top to impact',
-        'chest_first' => 'when the rise of lead share starts that crosses the half, minus when the chest starts to open; '
-            .'positive = chest first',
+        'chest_first' => 'when the rise of lead share starts that crosses the half, minus when the chest starts to '
+            .'open; positive = chest first',
     ],
 
     // Core\Measurement\Illustration: what a curve shows that a measure was read off.

@@ -124,12 +124,12 @@ return [
             .'moved, and places before and after cannot be compared.',
         'bends-at-its-end' => ':channels trembles far less near its largest values, from :from_s to :to_s s: it bends '
             .'before the end of its range, and what went beyond is lost.',
-        'weight-lacks' => 'On average :percent % of body weight lacks between standing before and standing after: a part '
+        'weight-lacks' => 'On average :percent % of body weight lacks between standing before and after: a part '
             .'of a foot stood beside the plate, or its zero has wandered.',
-        'weight-too-much' => 'On average there is :percent % more than body weight between standing before and standing '
+        'weight-too-much' => 'On average there is :percent % more than body weight between standing before and '
             .'after: the plate’s zero has wandered, or it touches something.',
-        'share-steps' => 'The share steps by :step_percent % at :at_s s and stays there, faster than a body shifts: a part '
-            .'of a foot went off the edge, or came back.',
+        'share-steps' => 'The share steps by :step_percent % at :at_s s and stays there, faster than a body shifts: a '
+            .'part of a foot went off the edge, or came back.',
         'no-swing' => 'No swing at a ball was found in it: nobody loads and shifts, or the club never comes through.',
         'several-swings' => 'It holds :count swings (about :times s): cut them apart, or mark the stations of the one '
             .'that is meant.',
@@ -294,7 +294,13 @@ return [
     ],
 
     // What stands between and for the parameters.
-    'between' => ['all' => ' and ', 'any' => ' or ', 'first' => ', where that is not known ', 'names' => ' and ', 'at' => ' at :station'],
+    'between' => [
+        'all' => ' and ',
+        'any' => ' or ',
+        'first' => ', where that is not known ',
+        'names' => ' and ',
+        'at' => ' at :station',
+    ],
     'op' => ['<' => '<', '<=' => '≤', '>' => '>', '>=' => '≥', 'is' => 'is', 'not' => 'is not'],
     'channels' => ['all' => 'The recording', 'many' => ':count channels'],
     'evidence' => [

@@ -207,7 +207,10 @@ final readonly class CodebookPage
         $sides = [];
         foreach ($document->disagreements() as $row) {
             foreach ($row['measures'] as $key) {
-                $sides[$key][] = (string) __('codebook.measures.sides', ['one' => $row['one'], 'other' => $row['other']]);
+                $sides[$key][] = (string) __('codebook.measures.sides', [
+                    'one' => $row['one'],
+                    'other' => $row['other'],
+                ]);
             }
         }
 

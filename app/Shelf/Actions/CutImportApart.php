@@ -41,7 +41,10 @@ final readonly class CutImportApart
         $batch = $import->batch ?? Str::lower((string) Str::ulid());
         $copies = [];
         foreach (array_keys($parts) as $i) {
-            $copies[$i] = [self::copy($import->path), $import->meta_path === null ? null : self::copy($import->meta_path)];
+            $copies[$i] = [
+                self::copy($import->path),
+                $import->meta_path === null ? null : self::copy($import->meta_path),
+            ];
         }
         DB::transaction(static function () use ($import, $parts, $copies, $batch): void {
             foreach ($parts as $i => $part) {

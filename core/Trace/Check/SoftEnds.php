@@ -39,7 +39,9 @@ final readonly class SoftEnds implements Check
                 if ($span !== null) {
                     [$a, $b] = [$trace->t0 + $span[0] / $trace->rateHz, $trace->t0 + $span[1] / $trace->rateHz];
                     $out[] = new QualityFinding(
-                        'saturated', 'serious', Remark::of(Flaw::BendsAtItsEnd, channels: [$name], from_s: $a, to_s: $b),
+                        'saturated',
+                        'serious',
+                        Remark::of(Flaw::BendsAtItsEnd, channels: [$name], from_s: $a, to_s: $b),
                         QualityFinding::NULLED, Signal::ofChannel($name, $trace->device), [$a, $b],
                     );
                 }
@@ -63,7 +65,8 @@ final readonly class SoftEnds implements Check
         [$first, $last] = [null, 0];
         for ($i = 2, $n = count($values) - 2; $i < $n; $i++) {
             // The fourth difference knows tremble from curvature.
-            $d = abs($values[$i - 2] - 4.0 * $values[$i - 1] + 6.0 * $values[$i] - 4.0 * $values[$i + 1] + $values[$i + 2]);
+            $beside = $values[$i - 1] + $values[$i + 1];
+            $d = abs($values[$i - 2] + $values[$i + 2] - 4.0 * $beside + 6.0 * $values[$i]);
             if (is_nan($d)) {
                 continue;
             }

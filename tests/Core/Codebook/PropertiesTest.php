@@ -22,8 +22,8 @@ use Core\Motion\StationTimes;
 use Core\Trace\DeviceClass;
 
 /*
- * What must hold of a codebook whatever its numbers are: under every lens, for every group of clubs, every size of swing
- * and every tempo.
+ * What must hold of a codebook whatever its numbers are: under every lens, for every group of clubs, every size of
+ * swing and every tempo.
  */
 
 /** @param  array<string, float|string>  $values  by measure or measure@station */
@@ -214,7 +214,7 @@ it('scales times by tempo, within limits, and forces by club and size', function
         ->toEqualWithDelta(106.6, 1e-9);
 });
 
-it('leans at most where a time decides and nobody saw the tempo, and leaves out times of badly known stations', function () {
+it('leans at most where a time decides and nobody saw the tempo, and leaves out badly known times', function () {
     $codebook = Codebook::standard();
     $m = ofValues(['recentre_lead' => -250.0], 5.0);
     $said = static fn (StationTimes $stations): Said => Said::of(

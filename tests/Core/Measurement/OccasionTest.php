@@ -89,7 +89,9 @@ function noSwing(string $kind, DeviceClass $device, Chance $chance, string $seed
         [$level, $by, $hz, $far] = [$u(44.0, 58.0), $u(1.0, 6.0), $u(0.8, 2.2), $u(80.0, 320.0)];
         $share = static fn (float $t): float => $level + $by * sin(6.28 * $hz * $t);
 
-        return [onDevice($device, $share, static fn (float $t): float => 100.0 + 1.5 * sin(12.56 * $hz * $t), $duration),
+        $press = static fn (float $t): float => 100.0 + 1.5 * sin(12.56 * $hz * $t);
+
+        return [onDevice($device, $share, $press, $duration),
             posing(static function (string $n, array $p, float $t) use ($hz, $far): array {
                 $part = $n === 'club_head' ? 1.0 : (str_ends_with($n, '_hand') || $n === 'grip' ? 0.15 : 0.0);
                 $back = (1.0 - cos(6.28 * $hz * $t)) / 2.0 * $far * $part;
@@ -111,7 +113,8 @@ function noSwing(string $kind, DeviceClass $device, Chance $chance, string $seed
     }
     // A rehearsal of a swing at less than half its tempo: the same way, with what a body of that pace presses.
     $slow = $u(2.0, 3.0);
-    $s = Swing::simulated(new GolferSpec("slow|$seed", new Plant([Plant::FAULTS[(int) $u(0.0, 22.9)] => $u(1.0, 3.0)])));
+    $fault = Plant::FAULTS[(int) $u(0.0, 22.9)];
+    $s = Swing::simulated(new GolferSpec("slow|$seed", new Plant([$fault => $u(1.0, 3.0)])));
     $c = $s->trace->channels;
     $weight = (float) $s->trace->bodyWeightN();
     $channels = DeviceClass::DualPlate->channels();

@@ -150,7 +150,7 @@ it('measures how far the pelvis goes away and when, what the knee gains, and fla
         ->toEqualWithDelta(rad2deg(atan2(35.0, 190.0)), 1e-6);
 });
 
-it('tells what came and was thrown back, and lets the trail foot go by its share whatever it presses later', function () {
+it('tells what was thrown back, and lets the trail foot go by its share whatever it presses later', function () {
     $m = measure(matTrace(corners([[0.6, 50.0], [1.2, 25.0], [1.69, 76.0], [1.75, 66.0], [2.2, 85.0]])));
     expect($m->get(Measure::ThrownBack)->value)->toEqualWithDelta(9.0, 1.6)
         ->and($m->get(Measure::ThrownBack)->value)

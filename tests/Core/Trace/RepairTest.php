@@ -66,7 +66,7 @@ it('offers what sets a trace right, and nothing is wrong with it after that', fu
         RepairKind::PlacesInMetres],
     'centimetres' => [DeviceClass::Mat, fn (string $n, float $v): float => str_contains($n, 'cop') ? $v / 10.0 : $v,
         RepairKind::PlacesInCentimetres],
-    'kilograms' => [DeviceClass::Plate, fn (string $n, float $v): float => str_contains($n, 'f') && str_ends_with($n, '_n')
+    'kilograms' => [DeviceClass::Plate, fn (string $n, float $v): float => preg_match('/^f._n$/', $n) === 1
         ? $v / 9.80665 : $v, RepairKind::ForcesInKilograms],
     'parts of one' => [DeviceClass::Mat, fn (string $n, float $v): float => preg_match('/^(lead|trail)_pct$/', $n) === 1
         ? $v / 100.0 : $v, RepairKind::SharesAsParts],
@@ -104,7 +104,8 @@ it('offers to mirror what was mapped for the other hand, and to exchange what wa
 
 it('is not offered where nothing would set it right, and reads no nonsense', function () {
     // A single plate’s share is made of the place: how far its origin is off cannot be told.
-    [, $corner] = wrongly(DeviceClass::Plate, fn (string $n, float $v): float => str_contains($n, 'cop') ? $v + 380.0 : $v);
+    $off = fn (string $n, float $v): float => str_contains($n, 'cop') ? $v + 380.0 : $v;
+    [, $corner] = wrongly(DeviceClass::Plate, $off);
     $finding = current(Quality::findings($corner));
     expect($finding->kind)->toBe('origin')->and(Repair::of($finding->remark, DeviceClass::Plate))->toBeNull();
     [, $stuck] = wrongly(DeviceClass::Plate, fn (string $n, float $v): float => $n === 'fz_n' ? min($v, 900.0) : $v);

@@ -29,7 +29,7 @@ function onTheWay(object $test, Trace $trace, ?callable $spoil = null): PendingI
     return PendingImport::query()->latest('id')->firstOrFail();
 }
 
-it('offers a repair on the page, makes it at a person’s yes, takes it back, and keeps it through the form', function () {
+it('offers a repair, makes it at a person’s yes, takes it back, and keeps it through the form', function () {
     $s = Swing::simulated(new GolferSpec('on the way', device: DeviceClass::Mat));
     $import = onTheWay($this, $s->trace, fn (string $n, float $v): float => str_contains($n, 'cop') ? $v / 10.0 : $v);
     $page = "/imports/{$import->public_id}";
@@ -87,7 +87,7 @@ it('cuts a file of two swings apart at a person’s yes, a line each, and keeps 
     // What is nobody's business is nobody's.
     $import = onTheWay($this, Swing::simulated(new GolferSpec('third', device: DeviceClass::Mat))->trace);
     foreach (["/imports/{$import->public_id}/repairs", "/imports/{$import->public_id}/parts"] as $path) {
-        $this->actingAs(App\Models\User::query()->where('email', 'tam@fernhollow.example')->firstOrFail())->post($path, ['repair' => 'feet-exchanged'])->assertNotFound();
+        $this->actingAs($this->person('tam'))->post($path, ['repair' => 'feet-exchanged'])->assertNotFound();
     }
     $this->delete("/imports/{$import->public_id}/repairs")->assertNotFound();
 });
