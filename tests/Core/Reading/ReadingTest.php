@@ -60,13 +60,16 @@ it('counts calls that what was shown cannot support, and never a "cannot tell"',
     expect((new Reading($calls))->unsupported(Codebook::standard(), new Shown(DeviceClass::Mat, false)))
         ->toBe([
             'locked-feet',
+            'knees-in',
             'ahead-of-pressure',
+            'trail-rise',
             'chest-first',
             'spin-out',
             'knee-part',
             'slide',
             'early-rise',
             'weak-couple',
+            'head-back',
             'late-push',
         ])
         ->and((new Reading($calls))->unsupported(Codebook::standard(), new Shown(DeviceClass::DualPlate, true)))
