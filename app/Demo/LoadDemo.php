@@ -30,6 +30,10 @@ use App\Words\Term;
 use App\Works\Progress;
 use Core\Chance\Chance;
 use Core\Codebook\Codebook;
+use Core\Codebook\FaultVerdict;
+use Core\Codebook\SwingReport;
+use Core\Codebook\Verdict;
+use Core\Measurement\Evidence;
 use Core\Motion\StationTime;
 use Core\Motion\View;
 use Core\Reading\Call as CoreCall;
@@ -290,7 +294,7 @@ final class LoadDemo
             $this->films->adopt($film, $file);
         }
         $this->made[$recording->id] = [
-            'truth' => $spec->plant->faults + $row['looks'] + self::entailed($spec->plant->faults),
+            'truth' => $spec->plant->faults + $row['looks'] + self::entailed($swing),
             'stations' => array_map(static fn (StationTime $t): float => $t->t, $swing->stations->all()),
         ];
 
@@ -298,19 +302,23 @@ final class LoadDemo
     }
 
     /**
-     * What comes with the planted by definition; whoever sees the one sees the other.
+     * What came with the planted by definition in this swing; whoever sees the one sees the other.
      *
-     * @param  array<string, int|float>  $planted
      * @return array<string, int|float>
      */
-    private static function entailed(array $planted): array
+    private static function entailed(Swing $swing): array
     {
         $out = [];
-        foreach ($planted as $fault => $severity) {
+        foreach ($swing->spec->plant->faults as $fault => $severity) {
             $out += array_fill_keys(Plant::ENTAILS[$fault] ?? [], $severity);
         }
+        $report = new SwingReport(new Evidence($swing->stations, $swing->trace, $swing->motion(), $swing->stance));
+        $came = array_filter(
+            $out === [] ? [] : $report->faults(Codebook::standard()),
+            static fn (FaultVerdict $v): bool => $v->judgement->verdict === Verdict::Supported,
+        );
 
-        return $out;
+        return array_intersect_key($out, $came);
     }
 
     /**

@@ -191,7 +191,7 @@ it('makes a key of a panel\'s readings when the study is closed', function () {
     }
     $this->actingAs($this->headCoach())->post("/rounds/{$round->public_id}/close")->assertSessionHas('done');
     $entries = $round->keys()->sole()->entries()->get();
-    expect($entries)->toHaveCount(69);
+    expect($entries)->toHaveCount(84);
     foreach ($entries as $e) {
         expect($e->label)
             ->toBe(['hang-back' => 'present', 'sway' => 'none'][$e->fault] ?? 'absent')
