@@ -52,7 +52,7 @@ async function readAll(page, baseURL, cases, present) {
   for (let i = 0; i < cases; i++) {
     await openCase(page, new URL('/read/next', baseURL).href);
     await takeWay(page, 'all');
-    await press(page, ...(present(i) ? ['p', '2', 'r', 'ArrowDown'] : ['a']), ...Array(22).fill('a'));
+    await press(page, ...(present(i) ? ['p', '2', 'r', 'ArrowDown'] : ['a']), ...Array(27).fill('a'));
     await expect(page.locator('[data-count]')).toHaveText('28');
     await saved(page);
     const at = page.url();

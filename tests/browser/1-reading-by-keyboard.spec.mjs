@@ -16,10 +16,10 @@ for (const [kind, way] of [
     await expect(page.locator('.fault.current .name')).toHaveText('Uneven start');
     if (way === 'stations') {
       await expect(page.locator('[data-station-name]')).toHaveText(/address/i);
-      await expect(page.locator('.fault:visible')).toHaveCount(2);
+      await expect(page.locator('.fault:visible')).toHaveCount(3);
     } else await expect(page.locator('.fault:visible')).toHaveCount(28);
 
-    await press(page, 'a', 'a');
+    await press(page, 'a', 'a', 'a');
     if (way === 'stations') await expect(page.locator('[data-clock]')).toContainText('· LB ·');
     await press(page, 'p', '2', ']', ']', 'w', 'r', kind === 'trace' ? 't' : 'f', 'e');
     await page.keyboard.type('hip beyond the foot');
@@ -34,7 +34,7 @@ for (const [kind, way] of [
     await expect(row.locator('[data-definition]')).toContainText('counter-example');
     await press(page, 'b', 'ArrowDown', 'p', '1', 'b');
     expect(await serious(page)).toEqual([]);
-    await press(page, 'ArrowDown', ...Array(7).fill('a'), 'c', ...Array(11).fill('a'));
+    await press(page, 'ArrowDown', ...Array(7).fill('a'), 'c', ...Array(15).fill('a'));
     await expect(page.locator('[data-count]')).toHaveText('28');
     await press(page, 'n');
     await page.keyboard.type('Turn over a quiet foot');
