@@ -18,7 +18,7 @@ test('every measure is on the Bench once, with a value and its ± or the reason 
         why: row.querySelector('.why')?.textContent.trim() ?? '',
       })),
     );
-    expect(rows.length).toBe(62);
+    expect(rows.length).toBe(77);
     expect(new Set(rows.map((r) => r.label)).size).toBe(rows.length);
     for (const row of rows) {
       if (row.value === 'none') expect(row.why.length, row.label).toBeGreaterThan(8);
