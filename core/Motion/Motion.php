@@ -59,6 +59,27 @@ final readonly class Motion
     }
 
     /**
+     * Speed of a point in the axes the view sees, mm/s.
+     *
+     * @param  float  $window  half-width of the smoothing, s
+     *
+     * @throws CoreException where there is no such point
+     */
+    public function speed(string $point, float $window): Series
+    {
+        $sum = [];
+        foreach (Axis::cases() as $axis) {
+            if ($this->view->sees($axis)) {
+                foreach ($this->coordinate($point, $axis)->derivative($window)->values as $i => $v) {
+                    $sum[$i] = ($sum[$i] ?? 0.0) + $v * $v;
+                }
+            }
+        }
+
+        return new Series($this->rateHz, array_values(array_map(sqrt(...), $sum)), $this->t0);
+    }
+
+    /**
      * The frames between two times, s; all of them where there are hardly any.
      *
      * @throws CoreException

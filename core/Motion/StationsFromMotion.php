@@ -79,7 +79,7 @@ final class StationsFromMotion
         $speeds = array_column($strikes, 'speed');
         $which = (int) array_search(max($speeds), $speeds, true);
         $this->from = isset($strikes[$which - 1]) ? $strikes[$which - 1]['t'] + self::OVER : $this->motion->t0;
-        $fast = $this->speed('club_head', self::SPEED)->highest(
+        $fast = $this->motion->speed('club_head', self::SPEED)->highest(
             $strikes[$which]['t'] - self::STRIKE,
             $strikes[$which]['t'] + self::STRIKE,
         );
@@ -192,23 +192,6 @@ final class StationsFromMotion
     }
 
     /**
-     * Speed of a point in the axes the view sees, mm/s.
-     *
-     * @throws CoreException
-     */
-    private function speed(string $point, float $window): Series
-    {
-        $sum = [];
-        foreach ($this->axes() as $axis) {
-            foreach ($this->coordinate($point, $axis)->derivative($window)->values as $i => $v) {
-                $sum[$i] = ($sum[$i] ?? 0.0) + $v * $v;
-            }
-        }
-
-        return new Series($this->motion->rateHz, array_values(array_map(sqrt(...), $sum)), $this->motion->t0);
-    }
-
-    /**
      * The first move back to nothing: a body that starts from rest with a steady acceleration has moved four times as
      * far after twice the time, so the start lies as far before one displacement as that lies before four of it.
      *
@@ -247,7 +230,7 @@ final class StationsFromMotion
      */
     private function stillest(float $tb): ?float
     {
-        $speed = $this->speed('club_head', 0.05);
+        $speed = $this->motion->speed('club_head', 0.05);
         $best = null;
         for ($t = $tb - 0.15; $t >= max($this->from + 0.12, $tb - 1.2); $t -= 0.02) {
             $mean = $speed->mean($t - 0.12, $t + 0.12);
@@ -286,7 +269,7 @@ final class StationsFromMotion
     {
         $hips = $this->motion->has('lead_hip') && $this->motion->has('trail_hip');
         $pelvis = $hips || $this->motion->has('pelvis') ? $this->pelvisSpeed() : null;
-        $finish = Finish::of($this->speed('club_head', 0.04), $pelvis, $im, count($this->axes()) === 3);
+        $finish = Finish::of($this->motion->speed('club_head', 0.04), $pelvis, $im, count($this->axes()) === 3);
         $this->finish = $finish->uncertainty ?? 0.0;
         if ($finish?->isSlow() === true) {
             $this->doubts['FI'] = Remark::of(Doubt::ComesToRestSlowly);

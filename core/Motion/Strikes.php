@@ -6,7 +6,6 @@ namespace Core\Motion;
 
 use Core\CoreException;
 use Core\Trace\Axis;
-use Core\Trace\Series;
 
 /**
  * Each time the club head comes down, passes its lowest place fast and goes up again: as many swings does a recording
@@ -35,7 +34,7 @@ final class Strikes
     public static function in(Motion $motion): array
     {
         $height = $motion->coordinate('club_head', Axis::Z)->smoothed(0.03);
-        $speed = self::speed($motion);
+        $speed = $motion->speed('club_head', StationsFromMotion::SPEED);
         $reach = max(2, (int) round(self::WITHIN * $motion->rateHz));
         $values = $height->values;
         $found = [];
@@ -77,20 +76,5 @@ final class Strikes
         usort($kept, static fn (array $a, array $b): int => $a['t'] <=> $b['t']);
 
         return $kept;
-    }
-
-    /** @throws CoreException */
-    private static function speed(Motion $motion): Series
-    {
-        $sum = [];
-        foreach (Axis::cases() as $axis) {
-            if ($motion->view->sees($axis)) {
-                foreach ($motion->coordinate('club_head', $axis)->derivative(0.03)->values as $i => $v) {
-                    $sum[$i] = ($sum[$i] ?? 0.0) + $v * $v;
-                }
-            }
-        }
-
-        return new Series($motion->rateHz, array_values(array_map(sqrt(...), $sum)), $motion->t0);
     }
 }
