@@ -13,6 +13,8 @@ use Core\Motion\View;
 use Core\Motion\Views;
 use Core\Remark\Remark;
 use Core\Trace\Axis;
+use Core\Trace\Extreme;
+use Core\Trace\Series;
 
 /** The measures of where pelvis and chest are and how they turn. Positions are of the body, never of pressure. */
 final readonly class BodyMeter
@@ -69,94 +71,71 @@ final readonly class BodyMeter
                 $time === null ||
                 $here === null
                     ? Measured::none($unit, $this->why($x, [Station::Address, $station], true))
-                    : $this->moved($here - $start, hypot($x->noise(), $x->uncertainty($time)), [
+                    : $this->moved($here - $start, $station === Station::Address ? 0.0 : hypot($x->noise(), $x->uncertainty($time)), [
                         'AD',
                         $station->value,
                     ])->between($ad->t, $time->t);
         }
-        $tp = $this->signals->time(Station::Top);
-        $im = $this->signals->time(Station::Impact);
-        $far = $ad === null || $im === null ? null : $x?->series->smoothed(0.025)->lowest($ad->t, $im->t);
-        if (
-            $x === null ||
-            $start === null ||
-            $far === null ||
-            $this->width === null ||
-            $ad === null ||
-            $tp === null ||
-            $im === null
-        ) {
-            $why = $this->why($x, [Station::Address, Station::Top, Station::Impact], true);
 
-            return $out + ['away' => Measured::none($unit, $why), 'away_at' => Measured::none('fraction', $why)];
-        }
-        $span = $tp->t - $ad->t;
-        // About a turning point the place changes by half the acceleration times the square of the time.
-        $flat = self::flat($x, $far->t, $far->value);
-
-        return $out + [
-            'away' => $this->moved($far->value - $start, $x->noise() * M_SQRT2, ['AD', 'IM'])
-                ->within($ad->t, $im->t)
-                ->near($this->signals->evidence->stations->nearest($far->t)),
-            'away_at' => Measured::value('fraction', ($far->t - $ad->t) / $span, max(0.01, $flat / $span), [
-                'AD',
-                'TP',
-                'IM',
-            ])->within($ad->t, $im->t),
-        ];
+        return $out + $this->farthest($point, 'IM', 'away', 'away_at', [Station::Address, Station::Top, Station::Impact]);
     }
 
     /**
      * How far the pelvis goes from the target before the top, and when.
      *
-     * @return array{away_most: Measured, away_most_at: Measured}
+     * @return array<string, Measured> away_most, away_most_at
      *
      * @throws CoreException
      */
     private function awayGoingBack(): array
     {
-        [$ad, $tp] = [$this->signals->time(Station::Address), $this->signals->time(Station::Top)];
-        $x = $this->views->coordinate('pelvis', Axis::X);
-        $start = $ad === null ? null : $x?->at($ad->t);
-        $smooth = $x?->series->smoothed(0.025);
-        $far = $ad === null || $tp === null ? null : $smooth?->lowest($ad->t, $tp->t);
-        if ($x === null || $smooth === null || $start === null || $far === null || $this->width === null
-            || $ad === null || $tp === null) {
-            $why = $this->why($x, [Station::Address, Station::Top], true);
-
-            return [
-                'away_most' => Measured::none('% of stance width', $why),
-                'away_most_at' => Measured::none('fraction', $why),
-            ];
-        }
-        $span = $tp->t - $ad->t;
-        $at = ($far->t - $ad->t) / $span;
-        $stations = ['AD', 'TP'];
-
-        return [
-            'away_most' => $this->moved(min(0.0, $far->value - $start), $x->noise() * M_SQRT2, $stations)
-                ->within($ad->t, $tp->t),
-            'away_most_at' => Measured::value(
-                'fraction',
-                $at,
-                hypot(
-                    self::flat($x, $far->t, $far->value),
-                    hypot((1.0 - $at) * $ad->uncertainty, $at * $tp->uncertainty),
-                ) / $span,
-                $stations,
-            )->within($ad->t, $tp->t)->near($this->signals->evidence->stations->nearest($far->t)),
-        ];
+        return $this->farthest('pelvis', 'TP', 'away_most', 'away_most_at', [Station::Address, Station::Top]);
     }
 
-    /** For how long after a turning point the place stays within half its noise, s. */
-    private static function flat(Tracked $x, float $t, float $value): float
+    /**
+     * How far a point goes from the target from address on, and when, as a part of the time from address to the top.
+     *
+     * @param  list<Station>  $needed
+     * @return array<string, Measured> by the two names
+     *
+     * @throws CoreException
+     */
+    private function farthest(string $point, string $until, string $size, string $when, array $needed): array
     {
-        $flat = 0.01;
-        for ($d = 0.01; $d < 0.25 && abs(($x->at($t + $d) ?? $value) - $value) < $x->noise() / 2; $d += 0.01) {
-            $flat = $d;
-        }
+        $x = $this->signals->point($point, Axis::X);
+        $unit = '% of stance width';
+        $far = static fn (Series $c, Moments $t): ?Extreme => $c->peak($t->at('AD'), $t->at($until), -1);
+        $most = $this->width === null ? null : $this->signals->read(
+            $x,
+            'mm',
+            $needed,
+            static fn (Series $c, Moments $t): ?float => ($at = $far($c, $t)) === null
+                || ($start = $c->at($t->at('AD'))) === null
+                ? null
+                : min(0.0, $at->value - $start),
+        );
+        $at = $most === null ? null : $this->signals->read(
+            $x,
+            'fraction',
+            $needed,
+            static fn (Series $c, Moments $t): ?float => ($at = $far($c, $t)) === null
+                ? null
+                : ($at->t - $t->at('AD')) / ($t->at('TP') - $t->at('AD')),
+        );
+        if ($x === null || $most === null || $at === null || $most->window === null) {
+            $why = $this->why($this->views->coordinate($point, Axis::X), $needed, true);
 
-        return $flat;
+            return [$size => Measured::none($unit, $why), $when => Measured::none('fraction', $why)];
+        }
+        $found = $far($x->series, $this->signals->jitter->told);
+        $near = $found === null ? null : $this->signals->evidence->stations->nearest($found->t);
+
+        return [
+            $size => $this->moved(min(0.0, (float) $most->number()), (float) $most->uncertainty, $most->stations)
+                ->within(...$most->window)
+                ->near($near),
+            $when => $at->near($near),
+        ];
     }
 
     /** @param  list<string>  $stations */
@@ -246,7 +225,6 @@ final readonly class BodyMeter
 
                 continue;
             }
-            // Pelvis and chest come from one picture; their common error is not halved.
             $u = hypot($cop->absolute($time), $this->relative($pelvis, $chest, $time));
             $out[$station->value] = Measured::value(
                 $unit,
@@ -261,7 +239,10 @@ final readonly class BodyMeter
 
     private function relative(Tracked $a, Tracked $b, StationTime $time): float
     {
-        return hypot($a->noise(), ($a->speed($time->t) + $b->speed($time->t)) / 2 * $time->uncertainty);
+        return hypot(
+            hypot($a->noise(), $a->view->placementMm()) / M_SQRT2,
+            ($a->speed($time->t) + $b->speed($time->t)) / 2 * $time->uncertainty,
+        );
     }
 
     /** @throws CoreException */
@@ -293,7 +274,12 @@ final readonly class BodyMeter
         return Measured::value(
             '%',
             (100.0 * ($x - $trail)) / ($lead - $trail),
-            (100.0 * hypot($chest->uncertainty($im), $chest->noise())) / abs($lead - $trail),
+            100.0 / abs($lead - $trail) * hypot(
+                $chest->absolute($im),
+                // Between the heels each counts by how near the chest is to it.
+                hypot($chest->noise(), $chest->view->placementMm())
+                    * hypot(($x - $trail) / ($lead - $trail), ($lead - $x) / ($lead - $trail)),
+            ),
             ['AD', 'IM'],
         )->within($im->t, $im->t);
     }

@@ -7,8 +7,11 @@ namespace Core\Measurement;
 use Core\CoreException;
 use Core\Motion\Crossing;
 use Core\Motion\Station;
+use Core\Motion\StationSource;
+use Core\Motion\StationTime;
 use Core\Remark\Remark;
 use Core\Trace\Axis;
+use Core\Trace\Series;
 use Core\Trace\Side;
 use Core\Trace\Signal;
 
@@ -22,6 +25,12 @@ final readonly class FootMeter
     private const CARRIES = 20.0;
 
     private const LEFT = 5.0;
+
+    /** How far apart along themselves two feet may press, % of their length, 95 %. */
+    private const FEET_DIFFER = 24.0;
+
+    /** What a trail foot still presses at the top, %BW, to be compared with. */
+    private const PRESSES = 3.0;
 
     public function __construct(private Signals $signals)
     {
@@ -73,17 +82,21 @@ final readonly class FootMeter
             if (is_nan($then)) {
                 return Measured::none($unit, $this->signals->whyNot([$from, $to]));
             }
-            $drift = $error = 0.0;
+            $drift = $error = $apart = 0.0;
             foreach (['lead' => $then, 'trail' => 1.0 - $then] as $side => $part) {
                 [$y0, $y1] = [$feet[$side]->at($a->t), $feet[$side]->at($b->t)];
                 if ($y0 !== null && $y1 !== null) {
                     $drift += $part * ($y1 - $y0);
                     $error = hypot($error, $part * hypot($feet[$side]->timed($a), $feet[$side]->timed($b)));
+                    $apart = ($y1 - $y0) - $apart;
                 } elseif ($part > 0.1) {
                     return Measured::none($unit, $this->signals->whyNot([$from, $to]));
                 }
                 // A foot off the ground has no place of pressure and no say in the mean.
             }
+
+            // The feet's drifts are weighed by a share that errs as well.
+            $error = hypot($error, $share->absolute($b) / 100.0 * $apart);
 
             return Measured::value($unit, $drift, $error, $stations)
                 ->between($a->t, $b->t)
@@ -94,10 +107,10 @@ final readonly class FootMeter
         if ($y === null || $stance === null) {
             return Measured::none($unit, Remark::of(Lack::FeetPlaces));
         }
-        $corrected = [];
+        $corrected = $parts = [];
         foreach ([$a, $b] as $time) {
             $value = $y->at($time->t);
-            $part = ($share?->at($time->t) ?? 50.0) / 100.0;
+            $parts[] = $part = ($share?->at($time->t) ?? 50.0) / 100.0;
             if ($value === null) {
                 return Measured::none($unit, $this->signals->whyNot([$from, $to]));
             }
@@ -109,7 +122,11 @@ final readonly class FootMeter
         return Measured::value(
             $unit,
             $per * ($corrected[1] - $corrected[0]),
-            2.0 * $per * hypot($y->timed($a), $y->timed($b)),
+            // Load that goes over to a foot that presses elsewhere along itself looks like a drift.
+            hypot(
+                $per * hypot($y->timed($a), $y->timed($b)),
+                self::FEET_DIFFER * abs($parts[1] - $parts[0]),
+            ),
             $stations,
         )
             ->between($a->t, $b->t)
@@ -140,27 +157,45 @@ final readonly class FootMeter
                 default => $this->signals->whyNot(array_values($needed)),
             },
         );
-        $peak = $ad === null || $tp === null ? null : $share?->series->lowest($ad->t, $tp->t);
-        $at = $peak === null ? null : $across?->at($peak->t);
+        $when = $this->peakTime();
+        $at = $when === null ? null : $across?->at($when->t);
         $until = $tp === null || $sd === null ? null : $this->carriedUntil($tp->t, $sd->t);
-        $down = $tp === null || $until === null ? null : $across?->series->highest($tp->t, $until);
-
         $isLet = $across !== null && $tp !== null && $sd !== null && $share !== null && $until === null;
+        // By which part of the way down the foot is let go.
+        $part = $until === null || $tp === null || $sd === null ? 1.0 : ($until - $tp->t) / ($sd->t - $tp->t);
+        $down = $until === null ? null : $this->signals->read(
+            $across,
+            $unit,
+            [Station::Top, Station::DownswingShaft],
+            static fn (Series $c, Moments $t): ?float => $c->peak($t->at('TP'), $t->at('TP') + $part * ($t->at('SD') - $t->at('TP')), 1)?->value,
+        );
 
         return [
-            'edge_fraction' => $across === null || $peak === null || $at === null || $ad === null || $tp === null
+            'edge_fraction' => $across === null || $when === null || $at === null
                 ? $none(Station::Address, Station::Top)
-                : Measured::value($unit, $at, $across->level(), ['AD', 'TP'])->within($peak->t, $peak->t),
-            'edge_fraction_down' => match (true) {
-                $isLet => Measured::none($unit, Remark::of(Lack::UnloadedAtTop)),
-                $across === null || $down === null || $tp === null || $sd === null => $none(
-                    Station::Top,
-                    Station::DownswingShaft,
-                ),
-                default => Measured::value($unit, $down->value, $across->level(), ['TP', 'SD'])
-                    ->within($tp->t, $until ?? $sd->t),
-            },
+                : Measured::value($unit, $at, $across->absolute($when), ['AD', 'TP'])->within($when->t, $when->t),
+            'edge_fraction_down' => $isLet
+                ? Measured::none($unit, Remark::of(Lack::UnloadedAtTop))
+                : ($down?->within($tp->t ?? 0.0, $until ?? 0.0) ?? $none(Station::Top, Station::DownswingShaft)),
         ];
+    }
+
+    /**
+     * When the trail foot carries most going back.
+     *
+     * @throws CoreException
+     */
+    private function peakTime(): ?StationTime
+    {
+        $read = $this->signals->read(
+            $this->signals->share(),
+            's',
+            [Station::Address, Station::Top],
+            static fn (Series $c, Moments $t): ?float => $c->peak($t->at('AD'), $t->at('TP'), -1)?->t,
+        );
+        $t = $read?->number();
+
+        return $t === null ? null : new StationTime($t, $read->uncertainty ?? 0.0, StationSource::Trace);
     }
 
     /**
@@ -204,7 +239,7 @@ final readonly class FootMeter
             return Measured::none($unit, Remark::of(Lack::TrailFootLeft));
         }
 
-        return Measured::value($unit, $after - $before, hypot($across->noise, $across->timed($im)), ['IM', 'FI'])
+        return Measured::value($unit, $after - $before, hypot($across->noiseAt($left), $across->timed($im)), ['IM', 'FI'])
             ->within($im->t, $left);
     }
 
@@ -247,42 +282,52 @@ final readonly class FootMeter
         $share = $this->signals->share();
         $needed = [Station::Address, Station::Top, Station::DownswingArm, Station::Impact];
         [$ad, $tp, $ld, $im] = array_map($this->signals->time(...), $needed);
-        $peak = $ad === null || $tp === null ? null : $share?->series->lowest($ad->t, $tp->t);
-        $from = null;
-        if ($share !== null && $peak !== null && $tp !== null && $im !== null) {
-            $level = $share->series->minus(100.0 - self::UNLOADED * (100.0 - $peak->value));
-            $from = Crossing::lastRise($level, $peak->t, $tp->t) ?? Crossing::firstRise($level, $tp->t, $im->t);
-        }
-        if ($share === null || $tp === null || $ld === null || $im === null || $peak === null || $from === null) {
+        $let = static fn (Series $c, Moments $t): ?float => self::letGo($c, $t->at('AD'), $t->at('TP'), $t->at('IM'));
+        $at = $this->signals->read(
+            $share,
+            'ms',
+            $needed,
+            static fn (Series $c, Moments $t): ?float => ($from = $let($c, $t)) === null
+                ? null
+                : 1000 * ($t->at('TP') - $from),
+        );
+        $from = $share === null || $at === null ? null : $let($share->series, $this->signals->jitter->told);
+        if ($share === null || $at === null || $tp === null || $ld === null || $im === null || $from === null) {
             $reason = $this->signals->whyNoShare() ?? $this->signals->whyNot($needed);
 
             return ['unload_at' => Measured::none('ms', $reason), 'unload_rate' => Measured::none('%/s', $reason)];
         }
-        $stations = ['AD', 'TP', 'LD', 'IM'];
-        $at = Measured::value(
-            'ms',
-            1000 * ($tp->t - $from),
-            1000 * hypot($tp->uncertainty, min(0.2, $share->crossing($from, false))),
-            $stations,
-            $share->derived,
-        )->within($peak->t, max($from, $tp->t));
-        $then = $share->at($from);
-        $later = $share->at($ld->t);
-        if ($from >= $ld->t - 1e-9 || $then === null || $later === null) {
-            return ['unload_at' => $at, 'unload_rate' => Measured::none('%/s', Remark::of(Lack::NotLetGo))];
-        }
-        $span = $ld->t - $from;
+        $at = $at->within($ad->t ?? $from, max($from, $tp->t));
+        $rate = $from >= $ld->t - 1e-9 ? null : $this->signals->read(
+            $share,
+            '%/s',
+            $needed,
+            static fn (Series $c, Moments $t): ?float => ($from = $let($c, $t)) === null || $from >= $t->at('LD') - 1e-9
+                || ($then = $c->at($from)) === null || ($later = $c->at($t->at('LD'))) === null
+                ? null
+                : ($then - $later) / ($t->at('LD') - $from),
+        );
 
         return [
             'unload_at' => $at,
-            'unload_rate' => Measured::value(
-                '%/s',
-                ($then - $later) / $span,
-                hypot($share->noise, $share->timed($ld)) / $span,
-                $stations,
-                $share->derived,
-            )->within($from, $ld->t),
+            'unload_rate' => $rate?->within($from, $ld->t) ?? Measured::none('%/s', Remark::of(Lack::NotLetGo)),
         ];
+    }
+
+    /**
+     * When a lead share tells that the trail foot lets go, s.
+     *
+     * @throws CoreException
+     */
+    private static function letGo(Series $share, float $ad, float $tp, float $im): ?float
+    {
+        $peak = $share->lowest($ad, $tp);
+        if ($peak === null) {
+            return null;
+        }
+        $level = $share->minus(100.0 - self::UNLOADED * (100.0 - $peak->value));
+
+        return Crossing::lastRise($level, $peak->t, $tp) ?? Crossing::firstRise($level, $tp, $im);
     }
 
     /**
@@ -293,25 +338,25 @@ final readonly class FootMeter
     private function jump(): Measured
     {
         $force = $this->signals->footForce(Side::Trail);
-        [$tp, $ld] = [$this->signals->time(Station::Top), $this->signals->time(Station::DownswingArm)];
+        $needed = [Station::Top, Station::DownswingArm];
+        $tp = $this->signals->time(Station::Top);
         $top = $tp === null ? null : $force?->at($tp->t);
-        $high = $tp === null || $ld === null ? null : $force?->series->highest($tp->t, $ld->t);
-        if ($force === null || $tp === null || $ld === null || $top === null || $high === null || $top < 3.0) {
-            return Measured::none(
-                'ratio',
-                $this->signals->whyNoForce(false) ??
-                    ($top !== null && $top < 3.0
-                        ? Remark::of(Lack::UnloadedAtTop)
-                        : $this->signals->whyNot([Station::Top, Station::DownswingArm])),
-            );
-        }
-        $ratio = max($top, $high->value) / $top;
-
-        return Measured::value(
+        $none = fn (): Measured => Measured::none(
             'ratio',
-            $ratio,
-            $ratio * hypot($force->noise / max($top, $high->value), $force->timed($tp) / $top),
-            ['TP', 'LD'],
-        )->within($tp->t, $ld->t);
+            $this->signals->whyNoForce(false) ??
+                ($top !== null && $top < self::PRESSES
+                    ? Remark::of(Lack::UnloadedAtTop)
+                    : $this->signals->whyNot($needed)),
+        );
+
+        return $top === null || $top < self::PRESSES ? $none() : $this->signals->read(
+            $force,
+            'ratio',
+            $needed,
+            static fn (Series $c, Moments $t): ?float => ($then = $c->at($t->at('TP'))) === null
+                || ($high = $c->highest($t->at('TP'), $t->at('LD'))) === null
+                ? null
+                : max($then, $high->value) / max(1.0, $then),
+        ) ?? $none();
     }
 }

@@ -6,9 +6,11 @@ namespace Core\Measurement;
 
 use Core\CoreException;
 use Core\Motion\Station;
+use Core\Motion\StationSource;
 use Core\Motion\StationTime;
 use Core\Remark\Remark;
 use Core\Trace\Extreme;
+use Core\Trace\Series;
 use Core\Trace\Side;
 
 /** The measures of how hard and which way the ground pushes back: docs/measuring.md, dip to emphasis. */
@@ -31,29 +33,29 @@ final readonly class ForceMeter
         $side = $this->largest(
             'side_push',
             $this->signals->sidePush(),
-            1.0,
+            1,
             Station::BackswingArm,
             Station::Impact,
             '%BW',
-            Station::Impact,
+            true,
         );
         $twist = $this->largest(
             'twist',
             $this->signals->twist(),
-            1.0,
+            1,
             Station::BackswingArm,
             Station::Impact,
             'N·m/kg',
-            Station::Impact,
+            true,
         );
         $back = $this->largest(
             'takeaway_push',
             $this->signals->sidePush(),
-            -1.0,
+            -1,
             Station::Address,
             Station::TakeawayShaft,
             '%BW',
-            null,
+            false,
         );
         $vertical = $this->vertical();
 
@@ -74,33 +76,28 @@ final readonly class ForceMeter
      */
     private function vertical(): array
     {
-        [$lb, $sd, $im] = array_map($this->signals->time(...), [
-            Station::BackswingArm,
-            Station::DownswingShaft,
-            Station::Impact,
-        ]);
+        $needed = [Station::BackswingArm, Station::DownswingShaft, Station::Impact];
         $total = $this->signals->total();
-        $why =
-            $this->signals->whyNoForce(true) ??
-            $this->signals->whyNot([Station::BackswingArm, Station::DownswingShaft, Station::Impact]);
-        $dip = $lb === null || $sd === null ? null : $total?->series->lowest($lb->t, $sd->t);
-        if ($total === null || $dip === null || $im === null || $lb === null || $sd === null) {
-            return [
-                'dip' => Measured::none('%BW', $why),
-                'dip_at' => Measured::none('ms', $why),
+        $why = $this->signals->whyNoForce(true) ?? $this->signals->whyNot($needed);
+        $im = $this->signals->time(Station::Impact);
+        $dip = static fn (Series $c, Moments $t): ?Extreme => $c->peak($t->at('LB'), $t->at('SD'), -1);
+        $peak = static fn (Series $c, Moments $t): ?Extreme => ($low = $c->lowest($t->at('LB'), $t->at('SD'))) === null
+            ? null
+            : $c->peak($low->t, $t->at('IM') + self::AFTER_IMPACT, 1);
+        $off = fn (string $unit, callable $figure): Measured => $this->signals->read($total, $unit, $needed, $figure)
+            ?? Measured::none($unit, $why);
+        $out = ['dip' => $off('%BW', self::size($dip)), 'dip_at' => $off('ms', self::before($dip))];
+        if ($total === null || $im === null || $out['dip']->value === null) {
+            return $out + [
                 'rise' => Measured::none('%BW', $why),
                 'rise_at' => Measured::none('ms', $why),
                 'rise_lead' => Measured::none('%BW', $why),
             ];
         }
-        $stations = ['LB', 'SD', 'IM'];
         $end = $im->t + self::AFTER_IMPACT;
-        $out = [
-            'dip' => Measured::value('%BW', $dip->value, $total->level(), $stations)->within($lb->t, $sd->t),
-            'dip_at' => $this->before($im, $dip, $total, $lb->t, $sd->t, $stations),
-        ];
-        $peak = $total->series->highest($dip->t, $end);
-        if ($peak === null || $total->series->end() < $end - 1e-9) {
+        $told = $this->signals->jitter->told;
+        [$low, $high] = [$dip($total->series, $told), $peak($total->series, $told)];
+        if ($low === null || $high === null || $total->series->end() < $end - 1e-9) {
             $none = Remark::of(Lack::EndsTooEarly);
 
             return $out + [
@@ -110,15 +107,44 @@ final readonly class ForceMeter
             ];
         }
         $lead = $this->signals->footForce(Side::Lead);
-        $under = $lead?->at($peak->t);
+        $under = $lead?->at($high->t);
+        $at = $off('ms', self::before($peak));
 
         return $out + [
-            'rise' => Measured::value('%BW', $peak->value, $total->level(), $stations)->within($dip->t, $end),
-            'rise_at' => $this->before($im, $peak, $total, $dip->t, $end, $stations),
+            'rise' => $off('%BW', self::size($peak))->within($low->t, $end),
+            'rise_at' => $at->within($low->t, $end),
             'rise_lead' => $lead === null || $under === null
                     ? Measured::none('%BW', $this->signals->whyNoForce(false) ?? $why)
-                    : Measured::value('%BW', $under, $lead->level(), $stations)->within($peak->t, $peak->t),
+                    : Measured::value('%BW', $under, $lead->absolute(
+                        new StationTime($high->t, $this->apart($at, $im), StationSource::Trace),
+                    ), ['LB', 'SD', 'IM'])->within($high->t, $high->t),
         ];
+    }
+
+    /**
+     * @param  callable(Series, Moments): ?Extreme  $extreme
+     * @return \Closure(Series, Moments): ?float
+     */
+    private static function size(callable $extreme): \Closure
+    {
+        return static fn (Series $c, Moments $t): ?float => $extreme($c, $t)?->value;
+    }
+
+    /**
+     * @param  callable(Series, Moments): ?Extreme  $extreme
+     * @return \Closure(Series, Moments): ?float ms before impact
+     */
+    private static function before(callable $extreme): \Closure
+    {
+        return static fn (Series $c, Moments $t): ?float => ($at = $extreme($c, $t)) === null
+            ? null
+            : 1000 * ($t->at('IM') - $at->t);
+    }
+
+    /** How far off a moment may be that is told from a station, beside the station's own error, s. */
+    private function apart(Measured $ms, StationTime $station): float
+    {
+        return sqrt(max(0.0, (($ms->uncertainty ?? 0.0) / 1000.0) ** 2 - $station->uncertainty ** 2));
     }
 
     /**
@@ -128,35 +154,26 @@ final readonly class ForceMeter
      */
     private function opposed(): array
     {
-        [$tp, $ld, $im] = array_map($this->signals->time(...), [Station::Top, Station::DownswingArm, Station::Impact]);
         $out = $found = [];
-        foreach ([[Side::Trail, 1.0], [Side::Lead, -1.0]] as [$side, $sign]) {
+        $span = [Station::Top, Station::Impact];
+        foreach ([[Side::Trail, 1], [Side::Lead, -1]] as [$side, $sign]) {
             $foot = $side->value;
             $push = $this->signals->footPush($side);
-            $high = $tp === null || $im === null ? null : self::extreme($push, $sign, $tp->t, $im->t);
-            if ($push === null || $high === null || $tp === null || $im === null) {
-                $why =
-                    $this->signals->whyNoForce(false, Lack::MatKnowsNoDirection) ??
-                    $this->signals->whyNot([Station::Top, Station::Impact]);
-                $out["heel_toe_$foot"] = Measured::none('%BW', $why);
-                $out["heel_toe_{$foot}_at"] = Measured::none('ms', $why);
-
-                continue;
+            $why = $this->signals->whyNoForce(false, Lack::MatKnowsNoDirection);
+            $high = static fn (Series $c, Moments $t): ?Extreme => $c->peak($t->at('TP'), $t->at('IM'), $sign);
+            $size = $this->signals->read($push, '%BW', $span, static fn (Series $c, Moments $t): ?float => ($at = $high($c, $t)) === null ? null : max(0.0, $sign * $at->value));
+            $out["heel_toe_$foot"] = $size ?? Measured::none('%BW', $why ?? $this->signals->whyNot($span));
+            $out["heel_toe_{$foot}_at"] = $this->signals->read(
+                $push,
+                'ms',
+                [Station::Top, Station::DownswingArm, Station::Impact],
+                static fn (Series $c, Moments $t): ?float => ($at = $high($c, $t)) === null
+                    ? null
+                    : 1000 * ($at->t - $t->at('LD')),
+            ) ?? Measured::none('ms', $why ?? $this->signals->whyNot([...$span, Station::DownswingArm]));
+            if ($size?->number() !== null) {
+                $found[$foot] = [$size->number(), $size->uncertainty ?? 0.0];
             }
-            $found[$foot] = [max(0.0, $sign * $high->value), $push->level()];
-            $out["heel_toe_$foot"] = Measured::value('%BW', $found[$foot][0], $push->level(), ['TP', 'IM'])->within(
-                $tp->t,
-                $im->t,
-            );
-            $out["heel_toe_{$foot}_at"] =
-                $ld === null
-                    ? Measured::none('ms', $this->signals->whyNot([Station::DownswingArm]))
-                    : Measured::value(
-                        'ms',
-                        1000 * ($high->t - $ld->t),
-                        1000 * hypot($ld->uncertainty, $push->flatness($high, $tp->t, $im->t)),
-                        ['TP', 'LD', 'IM'],
-                    )->within($tp->t, $im->t);
         }
         $out['heel_toe_ratio'] = match (true) {
             ! isset($found['lead'], $found['trail']) => Measured::none(
@@ -170,67 +187,43 @@ final readonly class ForceMeter
                 ($found['lead'][0] / $found['trail'][0]) *
                     hypot($found['lead'][1] / max(0.5, $found['lead'][0]), $found['trail'][1] / $found['trail'][0]),
                 ['TP', 'IM'],
-            )->within($tp->t ?? 0.0, $im->t ?? 0.0),
+            )->within(...($out['heel_toe_trail']->window ?? [0.0, 0.0])),
         };
 
         return $out;
     }
 
     /**
-     * The largest value in one direction between two stations and, where asked for, when before a third.
+     * The largest value in one direction between two stations and, where asked for, when before the second.
      *
      * @return array<string, Measured>
+     *
+     * @throws CoreException
      */
     private function largest(
         string $key,
         ?SmoothSignal $signal,
-        float $sign,
+        int $sign,
         Station $from,
         Station $to,
         string $unit,
-        ?Station $against,
+        bool $when,
     ): array {
-        [$a, $b] = [$this->signals->time($from), $this->signals->time($to)];
-        $high = $a === null || $b === null ? null : self::extreme($signal, $sign, $a->t, $b->t);
-        if ($signal === null || $high === null || $a === null || $b === null) {
-            $why = $this->signals->whyNoForce(true, Lack::MatKnowsNoDirection) ?? $this->signals->whyNot([$from, $to]);
+        [$a, $b] = [$from->value, $to->value];
+        $high = static fn (Series $c, Moments $t): ?Extreme => $c->peak($t->at($a), $t->at($b), $sign);
+        $why = $this->signals->whyNoForce(true, Lack::MatKnowsNoDirection) ?? $this->signals->whyNot([$from, $to]);
+        $out = [$key => $this->signals->read($signal, $unit, [$from, $to], static fn (Series $c, Moments $t): ?float => ($at = $high($c, $t)) === null ? null : max(0.0, $sign * $at->value)) ?? Measured::none($unit, $why)];
 
-            return [$key => Measured::none($unit, $why)] +
-                ($against === null ? [] : ["{$key}_at" => Measured::none('ms', $why)]);
-        }
-        $stations = [$from->value, $to->value];
-        $out = [
-            $key => Measured::value($unit, max(0.0, $sign * $high->value), $signal->level(), $stations)->within(
-                $a->t,
-                $b->t,
-            ),
-        ];
-
-        return $against === null
-            ? $out
-            : $out + ["{$key}_at" => $this->before($b, $high, $signal, $a->t, $b->t, $stations)];
-    }
-
-    /** @param  list<string>  $stations */
-    private function before(
-        StationTime $im,
-        Extreme $extreme,
-        SmoothSignal $signal,
-        float $from,
-        float $to,
-        array $stations,
-    ): Measured {
-        return Measured::value(
-            'ms',
-            1000 * ($im->t - $extreme->t),
-            1000 * hypot($im->uncertainty, $signal->flatness($extreme, $from, $to)),
-            $stations,
-        )->within($from, $to);
-    }
-
-    private static function extreme(?SmoothSignal $signal, float $sign, float $from, float $to): ?Extreme
-    {
-        return $sign > 0 ? $signal?->series->highest($from, $to) : $signal?->series->lowest($from, $to);
+        return $when
+            ? $out + ["{$key}_at" => $this->signals->read(
+                $signal,
+                'ms',
+                [$from, $to],
+                static fn (Series $c, Moments $t): ?float => ($at = $high($c, $t)) === null
+                    ? null
+                    : 1000 * ($t->at($b) - $at->t),
+            ) ?? Measured::none('ms', $why)]
+            : $out;
     }
 
     /**

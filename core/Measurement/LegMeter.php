@@ -8,12 +8,12 @@ use Core\CoreException;
 use Core\Motion\Station;
 use Core\Motion\StationSource;
 use Core\Motion\StationTime;
-use Core\Motion\Tracked;
 use Core\Motion\Vec3;
 use Core\Motion\View;
 use Core\Motion\Views;
 use Core\Remark\Remark;
 use Core\Trace\Axis;
+use Core\Trace\Noise;
 use Core\Trace\Series;
 use Core\Trace\Side;
 
@@ -25,6 +25,9 @@ final readonly class LegMeter
 
     /** Part of a foot's length between heel and ball. */
     private const HEEL_TO_BALL = 0.72;
+
+    /** The bend of a knee is looked at from so long before the top, s. */
+    private const BENDS = 0.9;
 
     private Views $views;
 
@@ -45,7 +48,7 @@ final readonly class LegMeter
             'foot_spin' => $this->footSpin(),
             ...$this->leadHeel(),
             'lead_knee_flex' => $flex = $this->kneeFlex(),
-            'lead_knee_gain' => self::gain($flex['AD'], $flex['TP']),
+            'lead_knee_gain' => $this->gain($flex['AD'], $flex['TP']),
             'lead_hip_back' => $this->hipBack(),
             ...$this->kneeGap(),
             'lead_flare' => $this->flare(Side::Lead),
@@ -60,48 +63,52 @@ final readonly class LegMeter
      */
     private function trailHeel(): array
     {
-        [$ad, $im] = [$this->signals->time(Station::Address), $this->signals->time(Station::Impact)];
-        $z = $this->views->coordinate('trail_heel', Axis::Z);
-        $rest = $ad === null ? null : $z?->series->mean($ad->t - 0.1, $ad->t + 0.02);
-        $smooth = $z?->series->smoothed(0.02);
-        $high = $ad === null || $im === null ? null : $smooth?->highest($ad->t, $im->t);
-        if ($z === null || $smooth === null || $rest === null || $high === null || $ad === null || $im === null) {
-            $why = $this->why('trail_heel', [Station::Address, Station::Impact]);
+        $im = $this->signals->time(Station::Impact);
+        $needed = [Station::Address, Station::Impact];
+        $z = $this->signals->point('trail_heel', Axis::Z);
+        $lift = $this->signals->read($z, 'cm', $needed, self::liftOf(...));
+        if ($lift === null || $im === null) {
+            $why = $this->why('trail_heel', $needed);
 
             return [
                 'trail_heel_lift' => Measured::none('cm', $why),
                 'trail_heel_lift_at' => Measured::none('ms', $why),
             ];
         }
-        $stations = ['AD', 'IM'];
-        $at = $smooth->risesThrough($rest + self::LIFTED, $ad->t, $im->t, 0.02);
+        $lifts = static fn (Series $c, Moments $t): ?float => ($rest = self::rest($c, $t)) === null
+            ? null
+            : $c->risesThrough($rest + self::LIFTED, $t->at('AD'), $t->at('IM'), 0.02);
+        $at = $this->signals->read($z, 'ms', $needed, static fn (Series $c, Moments $t): ?float => ($at = $lifts($c, $t)) === null || $at >= $t->at('IM') ? null : 1000 * ($t->at('IM') - $at));
 
         return [
-            'trail_heel_lift' => Measured::value(
-                'cm',
-                max(0.0, $high->value - $rest) / 10.0,
-                $z->noise() / 10.0,
-                $stations,
-            )->within($ad->t, $im->t),
-            'trail_heel_lift_at' => ($at === null || $at >= $im->t
-                ? Measured::censored('ms', 'below', 0.0, 1000 * $im->uncertainty, Bound::TrailHeelDown, $stations)
-                : Measured::value(
-                    'ms',
-                    1000 * ($im->t - $at),
-                    1000 * hypot($im->uncertainty, $this->crossing($smooth, $at, $z)),
-                    $stations,
-                )
-            )->within($ad->t, $im->t),
+            'trail_heel_lift' => $lift,
+            'trail_heel_lift_at' => $at ?? Measured::censored(
+                'ms',
+                'below',
+                0.0,
+                1000 * $im->uncertainty,
+                Bound::TrailHeelDown,
+                ['AD', 'IM'],
+            )->within(...($lift->window ?? [$im->t, $im->t])),
         ];
     }
 
-    /** How well the time is known at which a smoothed coordinate passes a height, s. */
-    private function crossing(Series $smooth, float $t, Tracked $z): float
+    /**
+     * How high a heel stands before it moves, mm.
+     */
+    private static function rest(Series $height, Moments $t): ?float
     {
-        $speed = max(20.0, abs((new Tracked($smooth, $z->view))->speed($t)));
+        return $height->mean($t->at('AD') - 0.1, $t->at('AD') + 0.02);
+    }
 
-        // A heel's height errs by far less than a marker's place: it is read against the ground it stood on.
-        return hypot(0.475 / $smooth->rateHz, 0.4 * $z->noise() / $speed);
+    /**
+     * How high a heel is lifted between address and impact, cm.
+     */
+    private static function liftOf(Series $height, Moments $t): ?float
+    {
+        return ($rest = self::rest($height, $t)) === null || ($high = $height->peak($t->at('AD'), $t->at('IM'), 1)) === null
+            ? null
+            : max(0.0, $high->value - $rest) / 10.0;
     }
 
     /** @throws CoreException */
@@ -124,7 +131,7 @@ final readonly class LegMeter
         $turn = fmod($after - $before + 540.0, 360.0) - 180.0;
         $next = $spatial ? $this->heading($im->t + 0.01) : $this->outlined($im->t + 0.01);
         $timing = $next === null ? 0.0 : (fmod($next - $after + 540.0, 360.0) - 180.0) / 0.01 * $im->uncertainty;
-        $u = $spatial ? rad2deg(View::Points->noiseMm() / 190.0) * M_SQRT2 : 9.0;
+        $u = $spatial ? rad2deg(2.0 * $this->views->error(View::Points, false) / 190.0) : 9.0;
 
         return Measured::value('degrees', $turn, hypot($u, $timing), ['AD', 'IM'])
             ->between($ad->t, $im->t)
@@ -174,51 +181,39 @@ final readonly class LegMeter
     private function leadHeel(): array
     {
         [$ad, $tp, $im] = array_map($this->signals->time(...), [Station::Address, Station::Top, Station::Impact]);
-        $z = $this->views->coordinate('lead_heel', Axis::Z);
-        $rest = $ad === null ? null : $z?->series->mean($ad->t - 0.1, $ad->t + 0.02);
-        $smooth = $z?->series->smoothed(0.02);
-        $high = $ad === null || $im === null ? null : $smooth?->highest($ad->t, $im->t);
-        if (
-            $z === null ||
-            $smooth === null ||
-            $rest === null ||
-            $high === null ||
-            $ad === null ||
-            $tp === null ||
-            $im === null
-        ) {
+        $z = $this->signals->point('lead_heel', Axis::Z);
+        $lift = $this->signals->read($z, 'cm', [Station::Address, Station::Impact], self::liftOf(...));
+        if ($z === null || $lift === null || $ad === null || $tp === null || $im === null) {
             $why = $this->why('lead_heel', [Station::Address, Station::Top, Station::Impact]);
 
             return ['lead_heel_lift' => Measured::none('cm', $why), 'replant_at' => Measured::none('ms', $why)];
         }
-        $stations = ['AD', 'TP', 'IM'];
-        $lift = Measured::value('cm', max(0.0, $high->value - $rest) / 10.0, $z->noise() / 10.0, ['AD', 'IM'])->within(
-            $ad->t,
-            $im->t,
-        );
-        $down = $smooth->lastAbove($rest + self::LIFTED, $high->t, $im->t);
+        $needed = [Station::Address, Station::Top, Station::Impact];
+        $down = static fn (Series $c, Moments $t): ?float => ($rest = self::rest($c, $t)) === null
+            || ($high = $c->highest($t->at('AD'), $t->at('IM'))) === null
+            ? null
+            : $c->lastAbove($rest + self::LIFTED, $high->t, $t->at('IM'));
+        $told = $this->signals->jitter->told;
+        $found = $down($z->series, $told);
+        $lasts = $found !== null && $found >= $im->t - 1.0 / $z->series->rateHz;
 
         return [
             'lead_heel_lift' => $lift,
             'replant_at' => match (true) {
-                $high->value - $rest < self::LIFTED || $down === null => Measured::none(
+                $found === null || 10.0 * (self::liftOf($z->series, $told) ?? 0.0) < self::LIFTED => Measured::none(
                     'ms',
                     Remark::of(Lack::HeelNeverLeft),
                 ),
-                $down >= $im->t - 1.0 / $smooth->rateHz => Measured::censored(
+                $lasts => Measured::censored(
                     'ms',
                     'above',
                     1000 * ($im->t - $tp->t),
                     1000 * hypot($tp->uncertainty, $im->uncertainty),
                     Bound::LeadHeelUp,
-                    $stations,
+                    ['AD', 'TP', 'IM'],
                 )->within($ad->t, $im->t),
-                default => Measured::value(
-                    'ms',
-                    1000 * ($down - $tp->t),
-                    1000 * hypot($tp->uncertainty, $this->crossing($smooth, $down, $z)),
-                    $stations,
-                )->within($high->t, max($down, $tp->t)),
+                default => $this->signals->read($z, 'ms', $needed, static fn (Series $c, Moments $t): ?float => ($at = $down($c, $t)) === null ? null : 1000 * ($at - $t->at('TP')))
+                    ?->within($ad->t, max($found, $tp->t)) ?? Measured::none('ms', Remark::of(Lack::HeelNeverLeft)),
             },
         ];
     }
@@ -252,8 +247,8 @@ final readonly class LegMeter
             [View::FaceOn->value => Proxy::BendFaceOn, View::DownTheLine->value => Proxy::BendDownTheLine][
                 $view->value
             ] ?? null;
-        // A marker's error over a shank's length, at both ends of both bones.
-        $u = rad2deg(2.0 * $view->noiseMm() / 420.0) + ($view === View::Points ? 0.0 : 4.0);
+        // A point's error over a shank's length, at both ends of both bones.
+        $u = rad2deg(2.45 * $this->views->error($view, true) / 420.0) + ($view === View::Points ? 0.0 : 4.0);
         foreach ($stations as $station) {
             $time = $this->signals->time($station);
             $flex = $time === null ? null : $this->flexAt($view, $time->t);
@@ -275,8 +270,12 @@ final readonly class LegMeter
         return $out;
     }
 
-    /** How much more the knee is bent at the second of two stations. */
-    private static function gain(Measured $before, Measured $after): Measured
+    /**
+     * How much more the knee is bent at the second of two stations.
+     *
+     * @throws CoreException
+     */
+    private function gain(Measured $before, Measured $after): Measured
     {
         [$a, $b] = [$before->number(), $after->number()];
         if ($a === null || $b === null || $before->window === null || $after->window === null) {
@@ -285,11 +284,28 @@ final readonly class LegMeter
         $gain = Measured::value(
             'degrees',
             $b - $a,
-            hypot($before->uncertainty ?? 0.0, $after->uncertainty ?? 0.0),
+            $this->gained($after),
             ['AD', 'TP'],
         )->between($before->window[0], $after->window[0]);
 
         return $before->proxy === null ? $gain : $gain->indirectly(Proxy::from($before->proxy->code));
+    }
+
+    /**
+     * Where the points sit on the body does not count in how much a bend grows.
+     *
+     * @throws CoreException
+     */
+    private function gained(Measured $after): float
+    {
+        $view = $this->views->has(View::Points) ? View::Points : View::FaceOn;
+        $place = rad2deg(2.45 * $view->placementMm() / 420.0);
+        $film = $view === View::Points ? 0.0 : 4.0;
+
+        return hypot(
+            sqrt(max(0.0, ($after->uncertainty ?? 0.0) ** 2 - $place ** 2)),
+            rad2deg(2.45 * $this->views->error($view, false) / 420.0) + $film,
+        );
     }
 
     /** @throws CoreException */
@@ -301,11 +317,21 @@ final readonly class LegMeter
             return Measured::none('ms', $this->signals->whyNot([Station::Top, Station::Impact]));
         }
         $values = [];
-        for ($t = $tp->t - 0.1; $t <= $im->t + 0.05; $t += 1.0 / $motion->rateHz) {
+        $from = $tp->t - self::BENDS;
+        for ($t = $from; $t <= $im->t + 0.15; $t += 1.0 / $motion->rateHz) {
             $values[] = $this->flexAt($view, $t) ?? NAN;
         }
-        $flex = (new Series($motion->rateHz, $values, $tp->t - 0.1))->smoothed(0.02);
-        $most = $flex->highest($tp->t, $im->t);
+        $bend = new Series($motion->rateHz, $values, $from);
+        $flex = new SmoothSignal(
+            $bend,
+            Noise::of($bend, Views::SMOOTHING, rad2deg(2.45 * $view->sampleSd() / 420.0)),
+            0.0,
+            Views::SMOOTHING,
+            Views::SMOOTHING,
+            $this->signals->jitter,
+            key: 'bend',
+        );
+        $most = $flex->series->highest($tp->t, $im->t);
         if ($most === null) {
             return Measured::none('ms', $this->signals->whyNot([Station::Top, Station::Impact]));
         }
@@ -316,12 +342,14 @@ final readonly class LegMeter
             ])->within($tp->t, $im->t);
         }
 
-        return Measured::value(
+        return $this->signals->read(
+            $flex,
             'ms',
-            1000 * ($im->t - $most->t),
-            1000 * hypot($im->uncertainty, max(0.015, 1.0 / $motion->rateHz)),
-            ['TP', 'IM'],
-        )->within($tp->t, $im->t);
+            [Station::Top, Station::Impact],
+            static fn (Series $c, Moments $t): ?float => ($at = $c->peak($t->at('TP'), $t->at('IM'), 1)) === null
+                ? null
+                : 1000 * ($t->at('IM') - $at->t),
+        ) ?? Measured::none('ms', $this->signals->whyNot([Station::Top, Station::Impact]));
     }
 
     /**
@@ -380,7 +408,7 @@ final readonly class LegMeter
         }
         $end = new StationTime(
             $until,
-            $until < $im->t ? min(0.05, $share->crossing($until, true)) : $im->uncertainty,
+            $until < $im->t ? min(0.05, $share->crossing($until)) : $im->uncertainty,
             StationSource::Trace,
         );
 
@@ -409,7 +437,7 @@ final readonly class LegMeter
             : ($this->views->motions === []
                 ? Remark::of(Lack::NoPoints)
                 : Remark::of(Lack::FilmNoKneeGap));
-        $u = (View::Points->noiseMm() * M_SQRT2) / 10.0;
+        $u = M_SQRT2 * $this->views->error(View::Points, true) / 10.0;
         foreach (Station::cases() as $station) {
             $time = $this->signals->time($station);
             $here = $gap($time);
@@ -420,10 +448,11 @@ final readonly class LegMeter
         }
         [$tp, $sd] = [$this->signals->time(Station::Top), $this->signals->time(Station::DownswingShaft)];
         [$a, $b] = [$gap($tp), $gap($sd)];
+        $grown = 2.0 * $this->views->error(View::Points, false) / 10.0;
 
         return ['knee_gap' => $out, 'knee_gap_growth' => $a === null || $b === null || $tp === null || $sd === null
             ? Measured::none('cm', $only ?? $this->signals->whyNot([Station::Top, Station::DownswingShaft]))
-            : Measured::value('cm', ($b - $a) / 10.0, $u, ['TP', 'SD'])->between($tp->t, $sd->t)];
+            : Measured::value('cm', ($b - $a) / 10.0, $grown, ['TP', 'SD'])->between($tp->t, $sd->t)];
     }
 
     /**
@@ -441,7 +470,7 @@ final readonly class LegMeter
             return Measured::value(
                 'degrees',
                 rad2deg(atan2($out * ($ball->x - $heel->x), $ball->y - $heel->y)),
-                rad2deg((M_SQRT2 * View::Points->noiseMm()) / 190.0) / 2,
+                rad2deg(M_SQRT2 * $this->views->error(View::Points, true) / 190.0),
                 ['AD'],
             )->within($ad->t, $ad->t);
         }

@@ -52,6 +52,11 @@ final readonly class Measurements
         return new self($out);
     }
 
+    public function with(Measure $measure, Measured $result): self
+    {
+        return new self([$measure->value => $result] + $this->results);
+    }
+
     /** The same with every uncertainty multiplied. */
     public function widened(float $times, Remark $why): self
     {

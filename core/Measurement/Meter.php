@@ -18,10 +18,14 @@ use Core\Motion\StationTime;
  */
 final readonly class Meter
 {
-    /** @throws CoreException */
-    public static function read(Evidence $evidence): Measurements
+    /**
+     * @param  bool  $replays  false for values without the ± of what is read off a curve's course
+     *
+     * @throws CoreException
+     */
+    public static function read(Evidence $evidence, bool $replays = true): Measurements
     {
-        $signals = new Signals(self::swingOf($evidence));
+        $signals = new Signals(self::swingOf($evidence), $replays);
         $found = [
             ...(new ShareMeter($signals))->read(),
             ...(new FootMeter($signals))->read(),
@@ -55,7 +59,7 @@ final readonly class Meter
 
         return new Evidence(
             $evidence->stations,
-            $evidence->trace->between(min($at) - 0.6, max($at) + 0.4),
+            $evidence->trace->between(min($at) - 1.2, max($at) + 0.4),
             $evidence->views,
             $evidence->stance,
             $evidence->norms,

@@ -13,6 +13,7 @@ use Core\Motion\View;
 use Core\Motion\Views;
 use Core\Remark\Remark;
 use Core\Trace\Axis;
+use Core\Trace\Series;
 
 /** The measures of how a body holds itself: head, tilts of hips and shoulders, knees at address. */
 final readonly class PostureMeter
@@ -25,6 +26,9 @@ final readonly class PostureMeter
 
     /** Beyond such a turn film no longer shows a tilt by height alone, degrees. */
     private const TURNED = 45.0;
+
+    /** What three points' errors make of an angle at the hip, mean of two legs. */
+    private const KNEE_SET = 1.0;
 
     private Views $views;
 
@@ -169,7 +173,7 @@ final readonly class PostureMeter
             $next = $this->line($view, $joint, $time->t + 0.01);
             $speed = $next === null ? 0.0 : abs($next->z - $here->z) / 0.01;
             $seen = abs($turn?->series->at($time->t) ?? 0.0) > self::TURNED;
-            $u = hypot(M_SQRT2 * $view->noiseMm(), $speed * $time->uncertainty) / $length;
+            $u = hypot(M_SQRT2 * $this->views->error($view, true), $speed * $time->uncertainty) / $length;
             $out[$station->value] = Measured::value(
                 'degrees',
                 rad2deg(asin($sine)),
@@ -199,21 +203,21 @@ final readonly class PostureMeter
     /** @throws CoreException */
     private function sideRise(): Measured
     {
-        [$tp, $sd] = [$this->signals->time(Station::Top), $this->signals->time(Station::DownswingShaft)];
         $z = $this->views->coordinate('trail_hip', Axis::Z);
-        $smooth = $z?->series->smoothed(0.025);
-        $top = $tp === null ? null : $smooth?->at($tp->t);
-        $high = $tp === null || $sd === null ? null : $smooth?->highest($tp->t, $sd->t);
-        if ($z === null || $tp === null || $sd === null || $top === null || $high === null) {
-            return Measured::none('cm', $this->why($z !== null, [Station::Top, Station::DownswingShaft]));
-        }
-
-        return Measured::value(
+        $needed = [Station::Top, Station::DownswingShaft];
+        $rise = $this->signals->read(
+            $this->signals->point('trail_hip', Axis::Z),
             'cm',
-            max(0.0, $high->value - $top) / 10.0,
-            hypot($z->noise(), $z->uncertainty($tp)) / 10.0,
-            ['TP', 'SD'],
-        )->within($tp->t, $sd->t)->indirectly($z->view === View::Points ? null : Proxy::HipOnFilm);
+            $needed,
+            static fn (Series $c, Moments $t): ?float => ($top = $c->at($t->at('TP'))) === null
+                || ($high = $c->peak($t->at('TP'), $t->at('SD'), 1)) === null
+                ? null
+                : max(0.0, $high->value - $top) / 10.0,
+        );
+
+        return $rise === null
+            ? Measured::none('cm', $this->why($z !== null, $needed))
+            : $rise->indirectly($z?->view === View::Points ? null : Proxy::HipOnFilm);
     }
 
     /**
@@ -254,7 +258,7 @@ final readonly class PostureMeter
         return Measured::value(
             'degrees',
             array_sum($angles) / 2.0,
-            rad2deg($view->noiseMm() / $reach),
+            rad2deg($this->views->error($view, true) * self::KNEE_SET / $reach),
             ['AD'],
         )->within($ad->t, $ad->t);
     }

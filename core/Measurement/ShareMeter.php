@@ -6,9 +6,9 @@ namespace Core\Measurement;
 
 use Core\CoreException;
 use Core\Motion\Station;
-use Core\Motion\StationTime;
 use Core\Remark\Remark;
 use Core\Trace\Extreme;
+use Core\Trace\Series;
 
 /** The measures that come from the lead share: docs/measuring.md, setup_share to cop_style. */
 final readonly class ShareMeter
@@ -80,11 +80,10 @@ final readonly class ShareMeter
             return $this->none('%', [Station::Address], Lack::StartsTooLate);
         }
 
-        // Three tenths of a second hold some five independent stretches of sway while standing.
         return Measured::value(
             '%',
             $mean,
-            hypot($share->offset, $share->noise / sqrt(5.0)),
+            hypot($share->constant($ad->t), $share->meanNoise(self::SETUP_SPAN)),
             ['AD'],
             $share->derived,
         )->within($ad->t - self::SETUP_SPAN, $ad->t);
@@ -103,7 +102,7 @@ final readonly class ShareMeter
         return Measured::value(
             '%',
             $setup->number() - $then,
-            hypot($this->share->noise / sqrt(5.0), $this->share->timed($tb)),
+            hypot($this->share->meanNoise(self::SETUP_SPAN), $this->share->timed($tb)),
             ['AD', 'TB'],
             $this->share->derived,
         )->within($setup->window[0] ?? $tb->t, $tb->t);
@@ -134,53 +133,38 @@ final readonly class ShareMeter
      */
     private function trailPeak(): array
     {
-        [$ad, $tp] = [$this->signals->time(Station::Address), $this->signals->time(Station::Top)];
-        $low = $ad === null || $tp === null ? null : $this->share?->series->lowest($ad->t, $tp->t);
-        if ($this->share === null || $ad === null || $tp === null || $low === null) {
-            $needed = [Station::Address, Station::Top];
-
-            return ['trail_peak' => $this->none('%', $needed), 'trail_peak_at' => $this->none('fraction', $needed)];
-        }
-        $span = $tp->t - $ad->t;
-        $at = ($low->t - $ad->t) / $span;
-        // Both ends of the span move the fraction: AD by (1 − f), TP by f.
-        $u =
-            hypot(
-                $this->share->flatness($low, $ad->t, $tp->t),
-                hypot((1.0 - $at) * $ad->uncertainty, $at * $tp->uncertainty),
-            ) / $span;
+        $low = static fn (Series $c, Moments $t): ?Extreme => $c->peak($t->at('AD'), $t->at('TP'), -1);
+        $span = [Station::Address, Station::Top];
 
         return [
-            'trail_peak' => Measured::value(
-                '%',
-                100.0 - $low->value,
-                $this->share->level(),
-                ['AD', 'TP'],
-                $this->share->derived,
-            )->within($ad->t, $tp->t),
-            'trail_peak_at' => Measured::value('fraction', $at, $u, ['AD', 'TP'], $this->share->derived)
-                ->within($ad->t, $tp->t)
-                ->near($this->signals->evidence->stations->nearest($low->t)),
+            'trail_peak' => $this->off('%', $span, static fn (Series $c, Moments $t): ?float => ($at = $low($c, $t)) === null
+                ? null
+                : 100.0 - $at->value),
+            'trail_peak_at' => $this->off(
+                'fraction',
+                $span,
+                static fn (Series $c, Moments $t): ?float => ($at = $low($c, $t)) === null
+                    ? null
+                    : ($at->t - $t->at('AD')) / ($t->at('TP') - $t->at('AD')),
+            )->near($this->nearest($low)),
         ];
     }
 
-    /** @throws CoreException */
+    /**
+     * How far the trail foot is pressed again after the top.
+     *
+     * @throws CoreException
+     */
     private function secondPeak(): Measured
     {
-        [$tp, $ld] = [$this->signals->time(Station::Top), $this->signals->time(Station::DownswingArm)];
-        $low = $tp === null || $ld === null ? null : $this->share?->series->lowest($tp->t, $ld->t);
-        $top = $tp === null ? null : $this->share?->at($tp->t);
-        if ($this->share === null || $tp === null || $ld === null || $low === null || $top === null) {
-            return $this->none('%', [Station::Top, Station::DownswingArm]);
-        }
-
-        return Measured::value(
+        return $this->off(
             '%',
-            $top - min($top, $low->value),
-            hypot($this->share->noise, $this->share->timed($tp)),
-            ['TP', 'LD'],
-            $this->share->derived,
-        )->within($tp->t, $ld->t);
+            [Station::Top, Station::DownswingArm],
+            static fn (Series $c, Moments $t): ?float => ($top = $c->at($t->at('TP'))) === null
+                || ($low = $c->lowest($t->at('TP'), $t->at('LD'))) === null
+                ? null
+                : max(0.0, $top - $low->value),
+        );
     }
 
     /** @throws CoreException */
@@ -206,8 +190,11 @@ final readonly class ShareMeter
                 $stations,
             )->within($ad->t, $im->t);
         }
-        $crossing = $this->share->series->risesThrough(50.0, $low->t, $im->t, self::HOLD);
-        if ($crossing === null) {
+        $crossing = static fn (Series $c, Moments $t): ?float => ($from = $c->lowest($t->at('AD'), $t->at('TP'))) === null
+            ? null
+            : $c->risesThrough(50.0, $from->t, $t->at('IM'), self::HOLD);
+        $at = $crossing($this->share->series, $this->signals->jitter->told);
+        if ($at === null) {
             return Measured::censored(
                 'ms',
                 'below',
@@ -217,15 +204,13 @@ final readonly class ShareMeter
                 $stations,
             )->within($ad->t, $im->t);
         }
-        $u = hypot($tp->uncertainty, $this->share->about(50.0, $low->t, $im->t, $crossing, self::HOLD));
 
-        return Measured::value(
+        return $this->off(
             'ms',
-            1000 * ($tp->t - $crossing),
-            1000 * $u,
-            ['AD', 'TP', 'IM'],
-            $this->share->derived,
-        )->within($low->t, max($crossing, $tp->t));
+            [Station::Address, Station::Top, Station::Impact],
+            // Where a replay never comes over, it comes later than impact.
+            static fn (Series $c, Moments $t): float => 1000 * ($t->at('TP') - ($crossing($c, $t) ?? $t->at('IM'))),
+        )->within($low->t, max($at, $tp->t));
     }
 
     /**
@@ -235,51 +220,26 @@ final readonly class ShareMeter
      */
     private function shiftRate(): array
     {
-        [$lb, $im] = [$this->signals->time(Station::BackswingArm), $this->signals->time(Station::Impact)];
-        $steep = $lb === null || $im === null ? null : $this->share?->slope()->highest($lb->t, $im->t);
-        if ($this->share === null || $lb === null || $im === null || $steep === null) {
-            $needed = [Station::BackswingArm, Station::Impact];
-
-            return ['shift_rate' => $this->none('%/s', $needed), 'shift_rate_at' => $this->none('ms', $needed)];
-        }
-        $noise = $this->share->slopeNoise();
+        $steep = static fn (Series $c, Moments $t): ?Extreme => $c->peak($t->at('LB'), $t->at('IM'), 1);
+        $span = [Station::BackswingArm, Station::Impact];
 
         return [
-            'shift_rate' => Measured::value('%/s', $steep->value, $noise, ['LB', 'IM'], $this->share->derived)->within(
-                $lb->t,
-                $im->t,
+            'shift_rate' => $this->off(
+                '%/s',
+                $span,
+                static fn (Series $c, Moments $t): ?float => $steep($c, $t)?->value,
+                true,
             ),
-            'shift_rate_at' => Measured::value(
+            'shift_rate_at' => $this->off(
                 'ms',
-                1000 * ($im->t - $steep->t),
-                1000 * hypot($im->uncertainty, self::plateau($this->share, $steep, $noise, $lb->t, $im->t)),
-                ['LB', 'IM'],
-                $this->share->derived,
-            )->within($lb->t, $im->t),
+                $span,
+                static fn (Series $c, Moments $t): ?float => ($at = $steep($c, $t)) === null
+                    ? null
+                    : 1000 * ($t->at('IM') - $at->t),
+                true,
+                true,
+            ),
         ];
-    }
-
-    /**
-     * Half the time over which the slope stays within its noise of its largest value, s.
-     *
-     * @throws CoreException
-     */
-    private static function plateau(SmoothSignal $share, Extreme $steep, float $noise, float $from, float $to): float
-    {
-        $step = 0.004;
-        $width = 0.0;
-        foreach ([-1, 1] as $sign) {
-            for ($d = $step; $d < 0.2; $d += $step) {
-                $t = $steep->t + $sign * $d;
-                $v = $t < $from || $t > $to ? null : $share->slope()->at($t);
-                if ($v === null || $steep->value - $v > $noise) {
-                    break;
-                }
-                $width += $step;
-            }
-        }
-
-        return max($share->sampling, $width / 2);
     }
 
     /**
@@ -289,91 +249,89 @@ final readonly class ShareMeter
      */
     private function leadPeak(): array
     {
-        [$lb, $im] = [$this->signals->time(Station::BackswingArm), $this->signals->time(Station::Impact)];
-        $high = $lb === null || $im === null ? null : $this->share?->series->highest($lb->t, $im->t);
-        $impact = $im === null ? null : $this->share?->at($im->t);
-        if ($this->share === null || $lb === null || $im === null || $high === null || $impact === null) {
-            $needed = [Station::BackswingArm, Station::Impact];
-
-            return [
-                'lead_peak' => $this->none('%', $needed),
-                'lead_peak_at' => $this->none('ms', $needed),
-                'cop_style' => $this->none('style', $needed),
-                'thrown_back' => $this->none('%', $needed),
-            ];
-        }
-        // The share between two samples at impact may exceed the last sample before it.
-        $peak = $impact > $high->value ? new Extreme($im->t, $impact) : $high;
-        $stations = ['LB', 'IM'];
+        $high = static fn (Series $c, Moments $t): ?Extreme => $c->peak($t->at('LB'), $t->at('IM'), 1);
+        $span = [Station::BackswingArm, Station::Impact];
+        $thrown = $this->off('%', $span, static fn (Series $c, Moments $t): ?float => ($at = $high($c, $t)) === null
+            || ($impact = $c->at($t->at('IM'))) === null
+            ? null
+            : $at->value - $impact);
+        $lost = $thrown->number();
 
         return [
-            'lead_peak' => Measured::value(
+            'lead_peak' => $this->off(
                 '%',
-                $peak->value,
-                $this->share->level(),
-                $stations,
-                $this->share->derived,
-            )->within($lb->t, $im->t),
-            'lead_peak_at' => Measured::value(
+                $span,
+                static fn (Series $c, Moments $t): ?float => $high($c, $t)?->value,
+            ),
+            'lead_peak_at' => $this->off(
                 'ms',
-                1000 * ($im->t - $peak->t),
-                1000 * hypot($im->uncertainty, $this->share->flatness($peak, $lb->t, $im->t)),
-                $stations,
-                $this->share->derived,
-            )->within($lb->t, $im->t),
-            'cop_style' => Measured::word(
-                'style',
-                $peak->value - $impact >= self::RETURNING ? 'returning' : 'forward',
-                $stations,
-            )->within($lb->t, $im->t),
-            'thrown_back' => Measured::value(
-                '%',
-                $peak->value - $impact,
-                hypot($this->share->noise, $this->share->timed($im)),
-                $stations,
-                $this->share->derived,
-            )->within($lb->t, $im->t)->near($this->signals->evidence->stations->nearest($peak->t)),
+                $span,
+                static fn (Series $c, Moments $t): ?float => ($at = $high($c, $t)) === null
+                    ? null
+                    : 1000 * ($t->at('IM') - $at->t),
+            ),
+            'cop_style' => $lost === null || $thrown->window === null
+                ? Measured::none('style', $thrown->why())
+                : Measured::word('style', $lost >= self::RETURNING ? 'returning' : 'forward', ['LB', 'IM'])->within(
+                    ...$thrown->window,
+                ),
+            'thrown_back' => $thrown->near($this->nearest($high)),
         ];
     }
 
     /** @throws CoreException */
     private function fallback(): Measured
     {
-        [$im, $fi] = [$this->signals->time(Station::Impact), $this->signals->time(Station::Finish)];
-        $low = $im === null || $fi === null ? null : $this->share?->series->lowest($im->t, $fi->t);
-
-        return $this->sinceImpact($im, $fi, $low, -1.0, Station::Finish);
+        return $this->sinceImpact(-1, Station::Finish);
     }
 
     /** @throws CoreException */
     private function surge(): Measured
     {
-        [$im, $st] = [$this->signals->time(Station::Impact), $this->signals->time(Station::ThroughShaft)];
-        $high = $im === null || $st === null ? null : $this->share?->series->highest($im->t, $st->t);
-
-        return $this->sinceImpact($im, $st, $high, 1.0, Station::ThroughShaft);
+        return $this->sinceImpact(1, Station::ThroughShaft);
     }
 
     /** @throws CoreException */
-    private function sinceImpact(
-        ?StationTime $im,
-        ?StationTime $end,
-        ?Extreme $extreme,
-        float $sign,
-        Station $last,
-    ): Measured {
-        $impact = $im === null ? null : $this->share?->at($im->t);
-        if ($this->share === null || $im === null || $end === null || $extreme === null || $impact === null) {
-            return $this->none('%', [Station::Impact, $last]);
-        }
+    private function sinceImpact(int $sign, Station $last): Measured
+    {
+        $end = $last->value;
 
-        return Measured::value(
+        return $this->off(
             '%',
-            max(0.0, $sign * ($extreme->value - $impact)),
-            hypot($this->share->noise, $this->share->timed($im)),
-            ['IM', $last->value],
-            $this->share->derived,
-        )->within($im->t, $end->t);
+            [Station::Impact, $last],
+            static fn (Series $c, Moments $t): ?float => ($impact = $c->at($t->at('IM'))) === null
+                || ($far = $c->peak($t->at('IM'), $t->at($end), $sign)) === null
+                ? null
+                : max(0.0, $sign * ($far->value - $impact)),
+        );
+    }
+
+    /**
+     * What is read off the share's course between two stations, or off its slope's.
+     *
+     * @param  list<Station>  $needed  in order of time; the first and the last bound what it is made from
+     * @param  callable(Series, Moments): ?float  $figure
+     *
+     * @throws CoreException
+     */
+    private function off(string $unit, array $needed, callable $figure, bool $slope = false, bool $calm = false): Measured
+    {
+        $from = $calm ? $this->share?->calmer() : $this->share;
+
+        return $this->signals->read($from, $unit, $needed, $figure, $slope) ?? $this->none($unit, $needed);
+    }
+
+    /**
+     * @param  callable(Series, Moments): ?Extreme  $extreme
+     */
+    private function nearest(callable $extreme): ?Station
+    {
+        $told = $this->signals->jitter->told;
+        $at = $this->share === null || ! $told->has('AD', 'LB', 'TP', 'IM')
+            ? null
+            : $extreme($this->share->series, $told);
+
+        return $at === null ? null : $this->signals->evidence->stations->nearest($at->t);
     }
 
     /**

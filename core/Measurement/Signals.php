@@ -7,9 +7,11 @@ namespace Core\Measurement;
 use Core\CoreException;
 use Core\Motion\Station;
 use Core\Motion\StationTime;
+use Core\Motion\Views;
 use Core\Remark\Remark;
 use Core\Trace\Axis;
 use Core\Trace\DeviceClass;
+use Core\Trace\Noise;
 use Core\Trace\Series;
 use Core\Trace\Side;
 use Core\Trace\Trace;
@@ -17,11 +19,28 @@ use Core\Trace\Trace;
 /** The signals of one swing's trace, each made once when first asked for, with the reason where there is none. */
 final class Signals
 {
+    /** The first so many seconds are taken for standing. */
+    private const AT_REST = 0.3;
+
+    /** Standing ends so long before address, s. */
+    private const BEFORE = 0.05;
+
+    private const WANDER_HZ = 50.0;
+
+    /** The least part of a sample's noise that is in any figure of a course. */
+    private const LEAST = 0.15;
+
+    private const LEAST_RATIO = 0.005;
+
     /** @var array<string, SmoothSignal|null> */
     private array $made = [];
 
-    public function __construct(public readonly Evidence $evidence)
+    public readonly Jitter $jitter;
+
+    /** @param  bool  $replays  false for values without the ± of what is read off a curve's course */
+    public function __construct(public readonly Evidence $evidence, bool $replays = true)
     {
+        $this->jitter = new Jitter($evidence->stations, $replays);
     }
 
     public function trace(): ?Trace
@@ -47,7 +66,18 @@ final class Signals
             static fn (Trace $t): ?Series => $t->leadShare(),
             static fn (DeviceClass $d): array => [$d->shareNoise(), $d->shareOffset()],
             $this->device() === DeviceClass::Plate,
+            wander: 1.0,
         );
+    }
+
+    /**
+     * Lead share with its slope over a window of this half-width, s.
+     *
+     * @throws CoreException
+     */
+    public function shareOver(float $window): ?SmoothSignal
+    {
+        return $this->share()?->over($window);
     }
 
     /**
@@ -63,6 +93,7 @@ final class Signals
             static fn (DeviceClass $d): float => $d === DeviceClass::DualPlate
                 ? M_SQRT2 * $d->forceNoise()
                 : $d->forceNoise(),
+            self::net(...),
         );
     }
 
@@ -77,6 +108,9 @@ final class Signals
             "fz|$side->value",
             static fn (Trace $t): ?Series => $t->footForce($side),
             static fn (DeviceClass $d): float => $d->forceNoise(),
+            // What one plate takes of the other's load counts as well, of some one and a half body weights.
+            static fn (DeviceClass $d): float => hypot($d->forceOffset(), 1.4 * $d->shareOffset()),
+            1.4,
         );
     }
 
@@ -91,6 +125,7 @@ final class Signals
             "fy|$side->value",
             static fn (Trace $t): ?Series => $t->footPush($side, Axis::Y),
             static fn (DeviceClass $d): float => $d->shearNoise(),
+            static fn (DeviceClass $d): float => $d->forceOffset(),
         );
     }
 
@@ -105,6 +140,7 @@ final class Signals
             'fx',
             static fn (Trace $t): ?Series => $t->netPush(Axis::X),
             static fn (DeviceClass $d): float => M_SQRT2 * $d->shearNoise(),
+            self::net(...),
         );
     }
 
@@ -116,6 +152,7 @@ final class Signals
     public function twist(): ?SmoothSignal
     {
         $mass = $this->trace()?->massKg;
+        $apart = ($this->evidence->stance ?? $this->trace()?->stance)?->widthMm() ?? 450.0;
 
         return $mass === null
             ? null
@@ -124,7 +161,8 @@ final class Signals
                 static fn (Trace $t): ?Series => $t->netTwist(),
                 static fn (DeviceClass $d): array => [
                     ($d->momentNoise() / $mass) * ($d === DeviceClass::DualPlate ? 2.0 : 1.0),
-                    1.0 / $mass,
+                    $d === DeviceClass::DualPlate ? M_SQRT2 * $d->twistOffset($mass, $apart) / $mass
+                        : $d->momentOffset() / $mass,
                 ],
             );
     }
@@ -136,10 +174,17 @@ final class Signals
      */
     public function cop(Axis $axis): ?SmoothSignal
     {
+        $stance = $this->evidence->stance ?? $this->trace()?->stance;
+        // Of two plates it is made from their forces: what one takes of the other's moves it between the feet.
+        $off = static fn (DeviceClass $d): float => $d !== DeviceClass::DualPlate || $axis !== Axis::X
+            ? $d->copOffset()
+            : hypot($d->copOffset() / M_SQRT2, $d->shareOffset() / 100.0 * ($stance?->widthMm() ?? 450.0));
+
         return $this->of(
             "cop|{$axis->letter()}",
             static fn (Trace $t): Series => $t->cop()[$axis === Axis::X ? 0 : 1],
-            static fn (DeviceClass $d): array => [$d->copNoise(), $d->copOffset()],
+            static fn (DeviceClass $d): array => [$d->copNoise(), $off($d)],
+            wander: $axis === Axis::X ? ($stance?->widthMm() ?? 450.0) / 100.0 : 0.0,
         );
     }
 
@@ -161,7 +206,70 @@ final class Signals
             "foot|$side->value|".($along ? 'y' : 'x'),
             static fn (Trace $t): ?Series => $t->footCop($side)[$along ? 0 : 1] ?? null,
             static fn (DeviceClass $d): array => [$per * $d->copNoise(), $per * $d->copOffset()],
+            times: static fn (Trace $t): ?Series => self::lighter($t, $side),
         );
+    }
+
+    /**
+     * A coordinate of a body point, mm, from the best view that sees it; where a point sits on the body is in no
+     * difference within a swing and left out.
+     *
+     * @throws CoreException
+     */
+    public function point(string $name, Axis $axis): ?SmoothSignal
+    {
+        $tracked = $this->evidence->views->coordinate($name, $axis);
+
+        return $tracked === null ? null : $this->made["$name|$axis->value"] ??= new SmoothSignal(
+            $tracked->series,
+            $tracked->sensor,
+            0.0,
+            Views::SMOOTHING,
+            Views::SMOOTHING,
+            $this->jitter,
+            key: "$name|$axis->value",
+        );
+    }
+
+    /**
+     * What is read off a signal's course, or off its slope's, between stations; null where one of them is missing, or
+     * the signal, or the figure.
+     *
+     * @param  list<Station>  $needed  the first and the last bound what it is made from
+     * @param  callable(Series, Moments): ?float  $figure  of a curve and the stations' times
+     *
+     * @throws CoreException
+     */
+    public function read(
+        ?SmoothSignal $signal,
+        string $unit,
+        array $needed,
+        callable $figure,
+        bool $slope = false,
+    ): ?Measured {
+        $codes = array_map(static fn (Station $s): string => $s->value, $needed);
+        $told = $this->jitter->told;
+        if ($signal === null || ! $told->has(...$codes)) {
+            return null;
+        }
+        $from = $unit === 'fraction' ? $signal->calmer() : $signal;
+        $read = $slope ? $from->readSlope($figure) : $from->read($figure);
+
+        return $read === null
+            ? null
+            : Measured::value(
+                $unit,
+                $read->value,
+                hypot($read->uncertainty, match ($unit) {
+                    'ms' => 1000.0 * $signal->sampling,
+                    '%', '%BW' => self::LEAST * $signal->noise,
+                    'ratio' => self::LEAST_RATIO,
+                    default => 0.0,
+                }),
+                $codes,
+                $signal->derived,
+            )
+                ->within($told->at($codes[0]), $told->at($codes[count($codes) - 1]));
     }
 
     /**
@@ -212,26 +320,125 @@ final class Signals
     /**
      * @param  callable(Trace): ?Series  $series
      * @param  callable(DeviceClass): float  $newtons noise of a sample
+     * @param  callable(DeviceClass): float  $offset constant error, %BW
      *
      * @throws CoreException
      */
-    private function force(string $key, callable $series, callable $newtons): ?SmoothSignal
+    private function force(string $key, callable $series, callable $newtons, callable $offset, float $wander = 0.0): ?SmoothSignal
     {
         $weight = $this->trace()?->bodyWeightN();
 
         return $weight === null
             ? null
-            : $this->of($key, $series, static fn (DeviceClass $d): array => [(100.0 * $newtons($d)) / $weight, 0.5]);
+            : $this->of($key, $series, static fn (DeviceClass $d): array => [
+                (100.0 * $newtons($d)) / $weight,
+                $offset($d),
+            ], wander: $wander);
+    }
+
+    /**
+     * What a signal may be off by over time, half-widths: its zero wanders to either side of the recording's middle, by
+     * no more than standing shows and the device class may; and on a single plate the feet press elsewhere.
+     *
+     * @return list<Series>
+     *
+     * @throws CoreException
+     */
+    private function wanders(Series $raw, Noise $sensor, float $point): array
+    {
+        $device = $this->device();
+        $begins = $this->jitter->begins();
+        $most = $point * ($device?->wander() ?? 0.0);
+        $seen = $begins === null ? null : $sensor->wanders($raw, $raw->t0, $begins - self::BEFORE);
+        $rate = min($most, $seen ?? $most);
+        $middle = 0.5 * ($raw->t0 + $raw->end());
+        $out = [self::course($raw, static fn (float $t): float => $rate * ($t - $middle))];
+        foreach ($device?->feetElsewhere() ?? [] as $points) {
+            $knots = [];
+            foreach ($points as $code => $off) {
+                if ($this->jitter->told->has($code)) {
+                    $knots[] = [$this->jitter->told->at($code), $off * $point];
+                }
+            }
+            $out[] = self::course($raw, static fn (float $t): float => self::between($knots, $t));
+        }
+
+        return $out;
+    }
+
+    /**
+     * @param  callable(float): float  $of  a time
+     *
+     * @throws CoreException
+     */
+    private static function course(Series $raw, callable $of): Series
+    {
+        $n = (int) (($raw->end() - $raw->t0) * self::WANDER_HZ) + 2;
+
+        return new Series(
+            self::WANDER_HZ,
+            array_map(static fn (int $i): float => $of($raw->t0 + $i / self::WANDER_HZ), range(0, $n - 1)),
+            $raw->t0,
+        );
+    }
+
+    /** @param  list<array{float, float}>  $knots  times in order, and values; the ends go on as they are */
+    private static function between(array $knots, float $t): float
+    {
+        $value = $knots[0][1] ?? 0.0;
+        foreach ($knots as $i => [$at, $v]) {
+            if ($t < $at) {
+                $before = $knots[$i - 1] ?? null;
+
+                return $before === null ? $v : $before[1] + ($v - $before[1]) * ($t - $before[0]) / ($at - $before[0]);
+            }
+            $value = $v;
+        }
+
+        return $value;
+    }
+
+    /**
+     * A plate's centre of pressure is a moment over a force: the less a foot carries, the more it trembles, beside how
+     * it does at rest. A mat sees places themselves.
+     *
+     * @throws CoreException
+     */
+    private static function lighter(Trace $trace, Side $side): ?Series
+    {
+        if ($trace->device !== DeviceClass::DualPlate) {
+            return null;
+        }
+        $force = $trace->series($side->name('fz_n'))?->smoothed(0.02);
+        $rest = $force?->mean($force->t0, $force->t0 + self::AT_REST);
+
+        return $rest === null
+            ? null
+            : $force?->map(static fn (float $f): float => min(20.0, max(0.2, $rest / max(20.0, $f))));
+    }
+
+    /** Constant error of the net of all plates, %BW: two are off each by itself. */
+    private static function net(DeviceClass $device): float
+    {
+        return $device->forceOffset() * ($device === DeviceClass::DualPlate ? M_SQRT2 : 1.0);
     }
 
     /**
      * @param  callable(Trace): ?Series  $series
      * @param  callable(DeviceClass): array{float, float}  $errors noise of a sample, constant error
+     * @param  (callable(Trace): ?Series)|null  $times  how many times noisier than at rest
+     * @param  float  $wander  how much a point of share is, where its zero may wander
      *
      * @throws CoreException
      */
-    private function of(string $key, callable $series, callable $errors, bool $derived = false): ?SmoothSignal
-    {
+    private function of(
+        string $key,
+        callable $series,
+        callable $errors,
+        bool $derived = false,
+        ?callable $times = null,
+        float $wander = 0.0,
+    ): ?SmoothSignal {
         if (array_key_exists($key, $this->made)) {
             return $this->made[$key];
         }
@@ -241,7 +448,19 @@ final class Signals
             return $this->made[$key] = null;
         }
         [$sd, $offset] = $errors($trace->device);
+        $sensor = Noise::of($raw, $trace->device->smoothing(), $sd, $this->jitter->begins());
 
-        return $this->made[$key] = new SmoothSignal($raw, $sd, $offset, $trace->device, $derived);
+        return $this->made[$key] = new SmoothSignal(
+            $raw,
+            $sensor,
+            $offset,
+            $trace->device->smoothing(),
+            $trace->device->slopeSmoothing(),
+            $this->jitter,
+            $derived,
+            $key,
+            $times === null ? null : $times($trace),
+            $wander > 0.0 ? $this->wanders($raw, $sensor, $wander) : [],
+        );
     }
 }

@@ -6,19 +6,25 @@ namespace Core\Measurement;
 
 use Core\CoreException;
 use Core\Motion\StationTime;
-use Core\Trace\DeviceClass;
-use Core\Trace\Extreme;
+use Core\Trace\Noise;
 use Core\Trace\Series;
 
 /**
- * One quantity of a trace, smoothed for reading off values, with what is known of its errors. All half-widths
+ * One quantity of a trace or of body points, smoothed for reading off values, with what is known of its errors. All half-widths
  * are of 95 % intervals in the quantity's own unit.
  */
 final class SmoothSignal
 {
+    /** How many times wider the smoothing is that stands for the truth in replays, of values and of slopes. */
+    private const CALM = 3.0;
+
+    private const CALM_SLOPE = 1.0;
+
+    private const CALMER = 1.6;
+
     public readonly Series $series;
 
-    /** What sensor noise leaves in one smoothed sample. */
+    /** What sensor noise leaves in one smoothed sample, where the trace is as it is at rest. */
     public readonly float $noise;
 
     /** Half-width of the 95 % range of where between two samples a moment fell, s. */
@@ -26,37 +32,163 @@ final class SmoothSignal
 
     private ?Series $slope = null;
 
+    private ?Replay $values = null;
+
+    private ?Replay $slopes = null;
+
+    private ?self $calm = null;
+
     /**
-     * @param  float  $sd  standard deviation of one raw sample
+     * @param  Noise  $sensor  of one raw sample
      * @param  float  $offset  constant error of the device: in every absolute value, in no difference within a swing
+     * @param  float  $smoothing  half-width of the smoothing for values, s, and for slopes
      * @param  bool  $derived  by stance geometry rather than by the instrument itself
+     * @param  string  $key  the quantity's name
+     * @param  Series|null  $times  how many times noisier than at rest, over time
+     * @param  list<Series>  $wanders  what else it may be off by over time, each all one way throughout a swing
      *
      * @throws CoreException
      */
     public function __construct(
         private readonly Series $raw,
-        float $sd,
+        private readonly Noise $sensor,
         public readonly float $offset,
-        private readonly DeviceClass $device,
+        private readonly float $smoothing,
+        private readonly float $slopeSmoothing,
+        private readonly Jitter $jitter,
         public readonly bool $derived = false,
+        private readonly string $key = '',
+        private readonly ?Series $times = null,
+        private readonly array $wanders = [],
     ) {
-        $this->series = $raw->smoothed($device->smoothing());
-        $this->noise = 1.96 * $sd * sqrt($raw->varianceLeft($device->smoothing()));
         $this->sampling = 0.475 / $raw->rateHz;
+        $this->series = $raw->smoothed($smoothing);
+        $this->noise = $sensor->factor() * $sensor->smoothed($smoothing);
+    }
+
+    /**
+     * The same under wider smoothings, for when something was: a time is read the better the less trembles, a height is
+     * not.
+     *
+     * @throws CoreException
+     */
+    public function calmer(): self
+    {
+        return $this->calm ??= new self(
+            $this->raw,
+            $this->sensor,
+            $this->offset,
+            self::CALMER * $this->smoothing,
+            self::CALMER * $this->slopeSmoothing,
+            $this->jitter,
+            $this->derived,
+            $this->key,
+            $this->times,
+            $this->wanders,
+        );
+    }
+
+    /**
+     * The same with slopes over another window.
+     *
+     * @throws CoreException
+     */
+    public function over(float $slopeSmoothing): self
+    {
+        return new self(
+            $this->raw,
+            $this->sensor,
+            $this->offset,
+            $this->smoothing,
+            $slopeSmoothing,
+            $this->jitter,
+            $this->derived,
+            $this->key,
+            $this->times,
+            $this->wanders,
+        );
     }
 
     /** @throws CoreException */
     public function slope(): Series
     {
-        return $this->slope ??= $this->raw->derivative($this->device->slopeSmoothing());
+        return $this->slope ??= $this->raw->derivative($this->slopeSmoothing);
     }
 
-    /** Half-width for one value of slope() per unit standard deviation … of the noise this signal was given. */
+    /** Half-width for one value of slope(). */
     public function slopeNoise(): float
     {
-        $sd = $this->noise / max(1e-12, 1.96 * sqrt($this->raw->varianceLeft($this->device->smoothing())));
+        return $this->sensor->factor() * $this->sensor->slope($this->slopeSmoothing);
+    }
 
-        return 1.96 * $sd * $this->raw->slopeNoise($this->device->slopeSmoothing());
+    /** What noise leaves in the mean over so many seconds. */
+    public function meanNoise(float $span): float
+    {
+        return $this->sensor->factor() * $this->sensor->mean($span);
+    }
+
+    /** What sensor noise leaves in one smoothed sample at a time. */
+    public function noiseAt(float $t): float
+    {
+        return $this->noise * ($this->times?->at($t) ?? 1.0);
+    }
+
+    /**
+     * A figure of the curve and the stations' times, with all that makes it uncertain.
+     *
+     * @param  callable(Series, Moments): ?float  $figure
+     *
+     * @throws CoreException
+     */
+    public function read(callable $figure): ?ReadOff
+    {
+        $width = $this->smoothing;
+        $this->values ??= new Replay(
+            $this->jitter,
+            $this->raw->smoothed(self::CALM * $width),
+            $this->sensor,
+            $this->sensor->smoothed($width),
+            $this->offset,
+            $width,
+            false,
+            $this->key,
+            $this->times,
+            $this->wanders,
+            $this->until(),
+        );
+
+        return $this->values->read($this->series, $figure)?->times($this->sensor->factor() / 1.96);
+    }
+
+    /**
+     * The same of the curve's slope.
+     *
+     * @param  callable(Series, Moments): ?float  $figure
+     *
+     * @throws CoreException
+     */
+    public function readSlope(callable $figure): ?ReadOff
+    {
+        $width = $this->slopeSmoothing;
+        $this->slopes ??= new Replay(
+            $this->jitter,
+            $this->raw->derivative(self::CALM_SLOPE * $width),
+            $this->sensor,
+            $this->sensor->slope($width),
+            0.0,
+            $width,
+            true,
+            $this->key,
+            until: $this->until(),
+        );
+
+        return $this->slopes->read($this->slope(), $figure)?->times($this->sensor->factor() / 1.96);
+    }
+
+    /** What follows impact is asked of shares only. */
+    private function until(): ?float
+    {
+        return $this->key === 'share' ? $this->jitter->ends() : $this->jitter->ends('IM');
     }
 
     public function at(float $t): ?float
@@ -71,9 +203,13 @@ final class SmoothSignal
      */
     public function timed(StationTime $time): float
     {
-        $slope = $this->slope()->at($time->t);
+        $off = 0.0;
+        $begins = $this->jitter->begins() ?? $time->t;
+        foreach ($this->wanders as $wander) {
+            $off = hypot($off, ($wander->at($time->t) ?? 0.0) - ($wander->at($begins) ?? 0.0));
+        }
 
-        return hypot($this->noise, ($slope ?? 0.0) * hypot($time->uncertainty, $this->sampling));
+        return hypot($off, $this->trembles($time));
     }
 
     /**
@@ -83,34 +219,24 @@ final class SmoothSignal
      */
     public function absolute(StationTime $time): float
     {
-        return hypot($this->offset, $this->timed($time));
+        return hypot($this->constant($time->t), $this->trembles($time));
     }
 
-    /** The uncertainty of an absolute value not tied to a station's time, such as an extreme. */
-    public function level(): float
+    /** @throws CoreException */
+    private function trembles(StationTime $time): float
     {
-        return hypot($this->offset, $this->noise);
+        return hypot($this->noiseAt($time->t), ($this->slope()->at($time->t) ?? 0.0) * $time->uncertainty);
     }
 
-    /**
-     * How far to either side of an extreme the signal stays within its noise: the honest uncertainty of its time, s.
-     */
-    public function flatness(Extreme $extreme, float $from, float $to): float
+    /** The half of it that no smoothing takes away: a constant error, and how far a zero has wandered. */
+    public function constant(float $t): float
     {
-        $step = max(0.002, 1.0 / $this->raw->rateHz / 2);
-        $reach = [0.0, 0.0];
-        foreach ([-1, 1] as $i => $sign) {
-            for ($d = $step; $d < 0.2; $d += $step) {
-                $t = $extreme->t + $sign * $d;
-                $v = $t < $from || $t > $to ? null : $this->series->at($t);
-                if ($v === null || abs($v - $extreme->value) > $this->noise) {
-                    break;
-                }
-                $reach[$i] = $d;
-            }
+        $off = $this->offset;
+        foreach ($this->wanders as $wander) {
+            $off = hypot($off, $wander->at($t) ?? 0.0);
         }
 
-        return max($this->sampling, ($reach[0] + $reach[1]) / 2);
+        return $off;
     }
 
     /**
@@ -118,26 +244,8 @@ final class SmoothSignal
      *
      * @throws CoreException
      */
-    public function crossing(float $t, bool $absolute): float
+    public function crossing(float $t): float
     {
-        $slope = max(1e-9, abs($this->slope()->at($t) ?? 0.0));
-
-        return hypot($this->sampling, ($absolute ? $this->level() : $this->noise) / $slope);
-    }
-
-    /**
-     * How far from a crossing upward it may really have been, s: from where the signal may first have come over the
-     * level to where it surely has, for good.
-     *
-     * @param  float  $hold  for how long it has to stay over it, s
-     *
-     * @throws CoreException
-     */
-    public function about(float $level, float $from, float $to, float $crossing, float $hold): float
-    {
-        $first = $this->series->risesThrough($level - $this->level(), $from, $to, 0.0) ?? $crossing;
-        $last = $this->series->risesThrough($level + $this->level(), $crossing, $to, $hold) ?? $to;
-
-        return min(0.2, max($this->sampling, $crossing - $first, $last - $crossing));
+        return hypot($this->constant($t), $this->noise) / max(1e-9, abs($this->slope()->at($t) ?? 0.0));
     }
 }

@@ -10,12 +10,32 @@ use Core\Motion\Station;
 use Core\Motion\Turn;
 use Core\Remark\Remark;
 use Core\Trace\Extreme;
+use Core\Trace\Noise;
 use Core\Trace\Series;
 
 /** The measures of rhythm, and of what goes before what. */
 final readonly class TimingMeter
 {
-    public function __construct(private Signals $signals)
+    /** The part of its steepest at which the share's rise begins, and of its fastest at which the chest opens. */
+    private const RISES = 0.20;
+
+    private const OPENS = 0.05;
+
+    /** A turn told from a width trembles more where the line is square than where it was looked at. */
+    private const FROM_WIDTH = 3.0;
+
+    /** Crossings that lie farther apart are of different rises, s. */
+    private const APART = 0.05;
+
+    /** How many times wider a window is that tells what this one does; a start is brought forward by no more, s. */
+    private const WIDER = 1.5;
+
+    private const MOST_FORWARD = 0.02;
+
+    private const POWER = 1.5;
+
+    /** @param  float  $window  half-width of the smoothing of rates that are compared, s */
+    public function __construct(private Signals $signals, private float $window = 0.030)
     {
     }
 
@@ -73,47 +93,106 @@ final readonly class TimingMeter
                 },
             );
         }
-        $steep = $share->slope()->highest($lb->t, $im->t);
+        // Both rates over equal windows: a smoothing brings every start forward, and so by as much.
+        $pushes = $this->signals->shareOver($this->window);
+        $opens = $this->opening($turn);
+        $told = $this->signals->jitter->told;
+        $steep = $pushes?->slope()->highest($lb->t, $im->t);
         $low = $share->series->lowest($lb->t, $im->t);
         // The last time before impact; where it never comes over, its steepest rise.
         $crosses = Crossing::lastRise($share->series->minus(50.0), $lb->t, $im->t) ?? $steep?->t;
-        $rise = $steep === null || $crosses === null
+        $begins = static fn (Series $c, Moments $t): ?float => $crosses === null
+            || ($steep = $c->highest($t->at('LB'), $t->at('IM'))) === null
             ? null
-            : self::startOf($share->slope(), new Extreme($crosses, $steep->value), 0.20, $lb->t);
-        $rate = $turn->rate();
-        $fast = $rate->highest($tp->t, $im->t);
-        $open = $fast === null ? null : self::startOf($rate, $fast, 0.05, $lb->t);
-        if ($rise === null || $open === null || $steep === null || $fast === null) {
+            : self::startOf($c, new Extreme($crosses, $steep->value), self::RISES, $t->at('LB'));
+        $turns = static fn (Series $c, Moments $t): ?float => ($fast = $c->highest($t->at('TP'), $t->at('IM'))) === null
+            ? null
+            : self::startOf($c, $fast, self::OPENS, $t->at('LB'));
+        $rise = $pushes === null ? null : $this->sharp($pushes, $begins);
+        $open = $this->sharp($opens, $turns);
+        $opened = $turns($opens->slope(), $told);
+        if ($rise === null || $open === null || $opened === null) {
             return Measured::none('ms', Remark::of(Lack::NotFollowed));
         }
-        if ($low !== null && $low->value >= 50.0 && $open > $lb->t) {
+        if ($low !== null && $low->value >= 50.0 && $opened > $lb->t) {
             return Measured::censored(
                 'ms',
                 'below',
-                1000 * ($lb->t - $open),
+                1000 * ($lb->t - $opened),
                 1000 * $lb->uncertainty,
                 Bound::PressureWasThere,
                 ['LB', 'TP', 'IM'],
             )->within($lb->t, $im->t);
         }
-        $u = hypot(
-            self::timing($share->slope(), $rise, $share->slopeNoise()),
-            self::timing(
-                $rate,
-                $open,
-                $turn->series->slopeNoise(0.035) * ($turn->indirect ? 3.0 : $turn->uncertainty / 1.5),
-            ),
-        );
+        $u = hypot(hypot($rise->uncertainty, $open->uncertainty), $this->whichRise($share));
 
         return Measured::value(
             'ms',
-            1000 * ($rise - $open),
+            1000 * ($rise->value - $open->value),
             1000 * ($turn->indirect ? hypot($u, 0.03) : $u),
             ['LB', 'TP', 'IM'],
             $share->derived,
         )
-            ->within(min($rise, $open), $im->t)
+            ->within(min($rise->value, $open->value), $im->t)
             ->indirectly($turn->indirect ? Proxy::ApparentShoulders : null);
+    }
+
+    /**
+     * Where noise decides which of several rises crosses the half: how far apart they lie, s; else nought.
+     *
+     * @throws CoreException
+     */
+    private function whichRise(SmoothSignal $share): float
+    {
+        $crosses = $share->read(static fn (Series $c, Moments $t): ?float => Crossing::lastRise($c->minus(50.0), $t->at('LB'), $t->at('IM')));
+
+        $apart = $crosses->uncertainty ?? 0.0;
+
+        return $apart > self::APART ? $apart : 0.0;
+    }
+
+    /**
+     * The start of a rate as it would be without smoothing: a window brings a kink forward by its width, a bend by
+     * its square, so what a wider one brings it forward more tells how much this one does.
+     *
+     * @param  callable(Series, Moments): ?float  $starts
+     *
+     * @throws CoreException
+     */
+    private function sharp(SmoothSignal $signal, callable $starts): ?ReadOff
+    {
+        $read = $signal->readSlope($starts);
+        $wider = $starts($signal->over(self::WIDER * $this->window)->slope(), $this->signals->jitter->told);
+        $here = $starts($signal->slope(), $this->signals->jitter->told);
+        if ($read === null || $wider === null || $here === null) {
+            return $read;
+        }
+        $forward = ($here - $wider) / (self::WIDER ** self::POWER - 1.0);
+
+        // Where the wider one finds another start altogether, it tells nothing.
+        return abs($forward) > self::MOST_FORWARD
+            ? $read
+            : new ReadOff($read->value + $forward, hypot($read->uncertainty, $forward));
+    }
+
+    /**
+     * The chest's turn, for its rate.
+     *
+     * @throws CoreException
+     */
+    private function opening(Turn $turn): SmoothSignal
+    {
+        $sensor = Noise::of($turn->series, $this->window, $turn->uncertainty / 3.0);
+
+        return new SmoothSignal(
+            $turn->series,
+            $turn->indirect ? $sensor->times(self::FROM_WIDTH) : $sensor,
+            0.0,
+            $this->window,
+            $this->window,
+            $this->signals->jitter,
+            key: 'chest',
+        );
     }
 
     /** The last time before an extreme of a rate at which the rate rises through a part of it. */
@@ -134,14 +213,5 @@ final readonly class TimingMeter
         }
 
         return $from;
-    }
-
-    /** How well the time of a crossing of a rate is known, s: its noise over how fast the rate grows there. */
-    private static function timing(Series $rate, float $t, float $noise): float
-    {
-        $h = 0.02;
-        $growth = abs(($rate->at($t + $h) ?? 0.0) - ($rate->at($t) ?? 0.0)) / $h;
-
-        return hypot(0.475 / $rate->rateHz, min(0.05, $noise / max(1e-6, $growth)));
     }
 }

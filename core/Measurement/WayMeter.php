@@ -12,6 +12,7 @@ use Core\Motion\View;
 use Core\Motion\Views;
 use Core\Remark\Remark;
 use Core\Trace\Axis;
+use Core\Trace\DeviceClass;
 
 /**
  * The measures of which way over the ground something goes: 0 straight to the target, +90 toward the ball, −90 away
@@ -64,7 +65,7 @@ final readonly class WayMeter
         if ($lifts === null || $lifts >= $im->t) {
             return Measured::none('degrees', Remark::of(Lack::TrailHeelStaysDown));
         }
-        $speed = max(20.0, (new Tracked($smooth, $z->view))->speed($lifts));
+        $speed = max(20.0, abs(Tracked::speedOf($smooth, $lifts)));
         $from = new StationTime($lifts, min(0.02, 0.4 * $z->noise() / $speed), $im->source);
 
         return $this->way(
@@ -82,7 +83,7 @@ final readonly class WayMeter
         [$tp, $im] = [$this->signals->time(Station::Top), $this->signals->time(Station::Impact)];
         $at = fn (Axis $axis): ?Tracked => ($series = $this->views->in(View::Points, 'trail_knee', $axis)) === null
             ? null
-            : new Tracked($series, View::Points);
+            : new Tracked($series, View::Points, $this->views->noise(View::Points));
         if ($tp === null || $im === null) {
             return $this->none(true, [Station::Top, Station::Impact]);
         }
@@ -104,13 +105,13 @@ final readonly class WayMeter
             }
             $d[] = $b - $a;
         }
-        $long = hypot($d[0], $d[1]);
-        $error = max(
-            hypot($x->uncertainty($from), $x->uncertainty($to)),
-            hypot($y->uncertainty($from), $y->uncertainty($to)),
-        );
+        /** @var array{float, float} $d */
+        $speeds = [];
+        foreach ([$from, $to] as $end) {
+            $speeds[] = [$x->speed($end->t), $y->speed($end->t)];
+        }
 
-        return $this->direction($d[0], $d[1], $long, $error, $stations, $from->t, $to->t);
+        return $this->direction($d, [M_SQRT2 * $x->noise(), M_SQRT2 * $y->noise()], $speeds, [$from, $to], $stations);
     }
 
     /** @throws CoreException */
@@ -129,29 +130,55 @@ final readonly class WayMeter
         if ($tp === null || $ld === null || $d[0] === null || $d[1] === null) {
             return Measured::none('degrees', $this->signals->whyNot([Station::Top, Station::DownswingArm]));
         }
-        $error = max(hypot($x->timed($tp), $x->timed($ld)), hypot($y->timed($tp), $y->timed($ld)));
+        $speeds = [];
+        foreach ([$tp, $ld] as $end) {
+            $speeds[] = [$x->slope()->at($end->t) ?? 0.0, $y->slope()->at($end->t) ?? 0.0];
+        }
 
-        return $this->direction($d[0], $d[1], hypot($d[0], $d[1]), $error, ['TP', 'LD'], $tp->t, $ld->t);
+        return $this->direction(
+            [$d[0], $d[1]],
+            [M_SQRT2 * $x->noise, hypot(M_SQRT2 * $y->noise, $this->exchanged($d[0]))],
+            $speeds,
+            [$tp, $ld],
+            ['TP', 'LD'],
+        );
     }
 
-    /** @param  list<string>  $stations */
-    private function direction(
-        float $dx,
-        float $dy,
-        float $long,
-        float $error,
-        array $stations,
-        float $from,
-        float $to,
-    ): Measured {
-        return $long < self::SHORTEST
-            ? Measured::none('degrees', Remark::of(Lack::TooShortAWay))
-            : Measured::value(
-                'degrees',
-                rad2deg(atan2($dy, $dx)),
-                min(180.0, rad2deg($error / $long)),
-                $stations,
-            )->between($from, $to);
+    /**
+     * The net of two plates lies between two centres with an error each: as load goes from one to the other, so does
+     * which error it has, mm.
+     */
+    private function exchanged(float $along): float
+    {
+        $device = $this->signals->device();
+        $width = ($this->signals->evidence->stance ?? $this->signals->trace()?->stance)?->widthMm() ?? 450.0;
+
+        return $device === DeviceClass::DualPlate ? M_SQRT2 * $device->copOffset() * abs($along) / $width : 0.0;
+    }
+
+    /**
+     * Only what lies across the way turns it: noise, and how fast each end goes across it times its time's error.
+     *
+     * @param  array{float, float}  $d  the way along x and y, mm
+     * @param  array{float, float}  $noise  half-widths of it
+     * @param  list<array{float, float}>  $speeds  at its ends, mm/s
+     * @param  array{StationTime, StationTime}  $ends
+     * @param  list<string>  $stations
+     */
+    private function direction(array $d, array $noise, array $speeds, array $ends, array $stations): Measured
+    {
+        $long = hypot($d[0], $d[1]);
+        if ($long < self::SHORTEST) {
+            return Measured::none('degrees', Remark::of(Lack::TooShortAWay));
+        }
+        [$cos, $sin] = [$d[0] / $long, $d[1] / $long];
+        $error = hypot($sin * $noise[0], $cos * $noise[1]);
+        foreach ($ends as $i => $end) {
+            $error = hypot($error, ($cos * $speeds[$i][1] - $sin * $speeds[$i][0]) * $end->uncertainty);
+        }
+
+        return Measured::value('degrees', rad2deg(atan2($d[1], $d[0])), min(180.0, rad2deg($error / $long)), $stations)
+            ->between($ends[0]->t, $ends[1]->t);
     }
 
     /** @param  list<Station>  $needed */

@@ -293,11 +293,15 @@ final class StationsFromMotion
         return new Series($this->motion->rateHz, array_values(array_map(sqrt(...), $sum)), $this->motion->t0);
     }
 
-    /** Half-width of a 95 % interval, s: between two frames, and the points' noise over the speed of the crossing. */
+    /**
+     * Half-width of a 95 % interval, s: between two frames, and the points' noise over the speed of the crossing.
+     *
+     * @throws CoreException
+     */
     private function uncertainty(Station $station, float $t, Series $shaft, Series $arm): float
     {
         $frame = 1.0 / $this->motion->rateHz;
-        $noise = $this->motion->view->noiseMm();
+        $noise = $this->views->error($this->motion->view, false);
         $level = static function (Series $height) use ($t, $noise): float {
             $h = 0.012;
             $speed = abs(($height->at($t + $h) ?? 0.0) - ($height->at($t - $h) ?? 0.0)) / (2 * $h);

@@ -46,43 +46,65 @@ final readonly class Turn
 
             return new self(
                 new Series($points->rateHz, $out, $points->t0),
-                rad2deg((M_SQRT2 * View::Points->noiseMm()) / max(50.0, $width)),
+                rad2deg(M_SQRT2 * $views->error(View::Points, true) / max(50.0, $width)),
                 false,
             );
         }
 
-        return self::fromWidth(
-            $views->in(View::FaceOn, "lead_$joint", Axis::X),
-            $views->in(View::FaceOn, "trail_$joint", Axis::X),
-            $stations,
-        );
+        return self::fromWidth($views, $joint, $stations);
     }
 
-    /** @throws CoreException */
-    private static function fromWidth(?Series $lead, ?Series $trail, StationTimes $stations): ?self
+    /**
+     * From how wide the line looks face on beside how wide it looked at address: a line that slants is narrower by that
+     * too, so its height is taken off first.
+     *
+     * @throws CoreException
+     */
+    private static function fromWidth(Views $views, string $joint, StationTimes $stations): ?self
     {
         [$ad, $tp, $im] = [$stations->t(Station::Address), $stations->t(Station::Top), $stations->t(Station::Impact)];
-        if ($lead === null || $trail === null || $ad === null || $tp === null || $im === null) {
+        [$width, $height] = [self::across($views, $joint, Axis::X), self::across($views, $joint, Axis::Z)];
+        if ($width === null || $height === null || $ad === null || $tp === null || $im === null) {
             return null;
         }
-        $width = new Series(
-            $lead->rateHz,
-            array_map(static fn (float $a, float $b): float => $a - $b, $lead->values, $trail->values),
-            $lead->t0,
-        );
-        $smooth = $width->smoothed(0.03);
-        $full = $smooth->mean($ad - 0.2, $ad);
-        $square = $smooth->highest($tp, $im + 0.1);
-        if ($full === null || $square === null || $full < 50.0) {
+        [$wide, $high] = [$width->mean($ad - 0.2, $ad), $height->mean($ad - 0.2, $ad)];
+        $full = $wide === null || $high === null ? 0.0 : hypot($wide, $high);
+        if ($full < 50.0) {
+            return null;
+        }
+        $level = [];
+        foreach ($width->values as $i => $w) {
+            $level[] = $w / sqrt(max(0.04 * $full * $full, $full * $full - $height->values[$i] ** 2));
+        }
+        $cosine = new Series($width->rateHz, $level, $width->t0);
+        $square = $cosine->highest($tp, $im + 0.1);
+        if ($square === null) {
             return null;
         }
         $out = [];
-        foreach ($smooth->values as $i => $w) {
-            $turn = rad2deg(acos(max(-1.0, min(1.0, $w / $full))));
-            $out[] = $smooth->time($i) < $square->t ? -$turn : $turn;
+        foreach ($cosine->values as $i => $c) {
+            $turn = rad2deg(acos(max(-1.0, min(1.0, $c))));
+            $out[] = $cosine->time($i) < $square->t ? -$turn : $turn;
         }
 
-        return new self(new Series($lead->rateHz, $out, $lead->t0), self::FILM_ERROR, true);
+        return new self(new Series($width->rateHz, $out, $width->t0), self::FILM_ERROR, true);
+    }
+
+    /**
+     * From the trail joint to the lead one along an axis, face on and smoothed, mm.
+     *
+     * @throws CoreException
+     */
+    private static function across(Views $views, string $joint, Axis $axis): ?Series
+    {
+        $lead = $views->in(View::FaceOn, "lead_$joint", $axis);
+        $trail = $views->in(View::FaceOn, "trail_$joint", $axis);
+
+        return $lead === null || $trail === null ? null : (new Series(
+            $lead->rateHz,
+            array_map(static fn (float $a, float $b): float => $a - $b, $lead->values, $trail->values),
+            $lead->t0,
+        ))->smoothed(0.03);
     }
 
     /**

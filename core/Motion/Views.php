@@ -6,13 +6,26 @@ namespace Core\Motion;
 
 use Core\CoreException;
 use Core\Trace\Axis;
+use Core\Trace\Noise;
 use Core\Trace\Series;
 
 /** The body points held of one swing, at most one motion a view; 3-D points come before film. */
-final readonly class Views
+final class Views
 {
+    /** Half-width of the smoothing that points are read by and their noise is told by, s. */
+    public const SMOOTHING = 0.025;
+
+    /** A point that trembles so many times as much as the others has noise of its own. */
+    private const OWN = 1.5;
+
     /** @var list<Motion> */
-    public array $motions;
+    public readonly array $motions;
+
+    /** @var array<string, Noise> by view */
+    private array $noise = [];
+
+    /** @var array<string, Tracked|null> by point and axis */
+    private array $tracked = [];
 
     public function __construct(Motion ...$motions)
     {
@@ -48,16 +61,65 @@ final readonly class Views
      */
     public function coordinate(string $point, Axis $axis): ?Tracked
     {
-        foreach ($this->motions as $motion) {
-            if ($motion->view->sees($axis)) {
-                $series = self::series($motion, $point, $axis);
+        $key = "$point|$axis->value";
+        if (! array_key_exists($key, $this->tracked)) {
+            $this->tracked[$key] = null;
+            foreach ($this->motions as $motion) {
+                $series = $motion->view->sees($axis) ? self::series($motion, $point, $axis) : null;
                 if ($series !== null) {
-                    return new Tracked($series, $motion->view);
+                    $this->tracked[$key] = $this->tracked($series, $motion->view);
+                    break;
                 }
             }
         }
 
-        return null;
+        return $this->tracked[$key];
+    }
+
+    /** @throws CoreException */
+    private function tracked(Series $series, View $view): Tracked
+    {
+        $common = $this->noise($view);
+        $own = Noise::of($series, self::SMOOTHING, $common->sd);
+
+        return new Tracked($series, $view, $own->sd > self::OWN * $common->sd ? $own : $common);
+    }
+
+    /**
+     * The noise of one coordinate of a view's points, mm: the middle one of all points.
+     *
+     * @throws CoreException
+     */
+    public function noise(View $view): Noise
+    {
+        if (isset($this->noise[$view->value])) {
+            return $this->noise[$view->value];
+        }
+        $found = [];
+        $motion = $this->of($view);
+        $axes = array_values(array_filter(Axis::cases(), $view->sees(...)));
+        foreach (array_keys($motion->points ?? []) as $i => $point) {
+            // Each point by one of its coordinates, in turn.
+            if ($motion !== null && ! str_contains((string) $point, 'club')) {
+                $series = $motion->coordinate((string) $point, $axes[$i % count($axes)] ?? Axis::Z);
+                $found[] = Noise::of($series, self::SMOOTHING, $view->sampleSd());
+            }
+        }
+        usort($found, static fn (Noise $a, Noise $b): int => $a->sd <=> $b->sd);
+
+        return $this->noise[$view->value] = $found[intdiv(count($found), 2)] ?? new Noise(100.0, $view->sampleSd());
+    }
+
+    /**
+     * Half-width of the 95 % range of the error of a value between two samples in a view, mm.
+     *
+     * @param  bool  $place  whether where a point sits on the body counts
+     *
+     * @throws CoreException
+     */
+    public function error(View $view, bool $place): float
+    {
+        return hypot($this->noise($view)->between(), $place ? $view->placementMm() : 0.0);
     }
 
     /**

@@ -17,16 +17,22 @@ final readonly class Camera
     private const NOISE = ['points' => 1.5, 'face-on' => 4.0, 'down-the-line' => 4.0];
 
     /** @throws CoreException */
-    public static function record(Motion $motion, View $view, string $seed): Motion
-    {
+    public static function record(
+        Motion $motion,
+        View $view,
+        string $seed,
+        Conditions $conditions = new Conditions,
+    ): Motion {
         $chance = new Chance("camera|{$view->value}|$seed");
         $sd = self::NOISE[$view->value];
         $seen = $motion->seen($view);
         $points = [];
         foreach ($seen->points as $name => $axes) {
             foreach ($axes as $axis => $values) {
+                $noise = $conditions->noise($chance, $motion->rateHz);
+                $place = $conditions->offset($chance, $view->placementMm());
                 $points[$name][$axis] = $view->sees(Axis::from($axis))
-                    ? array_map(static fn (float $v): float => $v + $chance->normal(0.0, $sd), $values)
+                    ? array_map(static fn (float $v): float => $v + $place + $sd * $noise(), $values)
                     : $values;
             }
         }

@@ -9,6 +9,7 @@ use Core\Motion\Finish;
 use Core\Motion\Motion;
 use Core\Motion\StationSource;
 use Core\Motion\StationTimes;
+use Core\Trace\DeviceClass;
 use Core\Trace\Stance;
 use Core\Trace\Trace;
 
@@ -135,6 +136,44 @@ final class Swing
         }
 
         return $score->stations['FI'];
+    }
+
+    /**
+     * The same swing on another instrument, or on the same under other conditions.
+     *
+     * @throws CoreException
+     */
+    public function on(DeviceClass $device, string $seed, Conditions $conditions): Trace
+    {
+        return Instrument::record(
+            $device,
+            self::swung($this->spec)['forces'],
+            $this->stance,
+            $this->spec->massKg,
+            $seed,
+            $conditions,
+        );
+    }
+
+    /**
+     * What really happened, as two plates without any error would tell it, and a camera that sees all.
+     *
+     * @return array{Trace, Motion}
+     *
+     * @throws CoreException
+     */
+    public function truth(float $motionRateHz): array
+    {
+        ['forces' => $forces, 'body' => $body] = self::swung($this->spec);
+        $channels = [];
+        foreach (DeviceClass::DualPlate->channels() as $name) {
+            $channels[$name] = $forces[$name];
+        }
+
+        return [
+            new Trace(DeviceClass::DualPlate, Ground::RATE, $channels, $this->stance, $this->spec->massKg),
+            $body->motion($motionRateHz),
+        ];
     }
 
     /** @throws CoreException */

@@ -57,16 +57,38 @@ enum DeviceClass: string
 
     /**
      * Half-width of the 95 % range of a constant error of lead share, in share points: zero, gain and
-     * crosstalk of the cells; for a single plate also how well the feet's places are known. It does not
-     * shrink with smoothing and cancels in differences within one swing.
+     * crosstalk of the cells; for a single plate its centre of pressure (4 mm) and the feet's places (5 mm) on a stance
+     * of 450 mm. It does not shrink with smoothing and cancels in differences within one swing.
      */
     public function shareOffset(): float
     {
         return match ($this) {
             self::Mat => 2.0,
-            self::Plate => 2.5,
+            self::Plate => 1.4,
             self::DualPlate => 1.0,
         };
+    }
+
+    /**
+     * How fast a zero may wander that standing does not show to be steady: half-width, share points per second, to
+     * either side of a recording's middle. A point a second is what a mat may do that is warming up.
+     */
+    public function wander(): float
+    {
+        return 1.2;
+    }
+
+    /**
+     * What the share of a single plate errs by beside, half-widths in points by station, each of the two all one way: a
+     * foot presses elsewhere than in its middle, the more the later, and after the ball on its edges.
+     *
+     * @return list<array<string, float>>
+     */
+    public function feetElsewhere(): array
+    {
+        return $this === self::Plate
+            ? [['AD' => 0.3, 'TP' => 1.0, 'IM' => 1.8], ['IM' => 0.0, 'ST' => 1.2, 'FI' => 3.2]]
+            : [];
     }
 
     /** Standard deviation of one sample of lead share, in share points, from sensor noise. */
@@ -83,6 +105,40 @@ enum DeviceClass: string
     public function forceNoise(): float
     {
         return $this === self::DualPlate ? 2.0 : 3.0;
+    }
+
+    /**
+     * Half-width of the 95 % range of a constant error of one plate's force along an axis, %BW. The two plates of a
+     * pair are off each by itself.
+     */
+    public function forceOffset(): float
+    {
+        return $this === self::DualPlate ? 0.35 : 0.5;
+    }
+
+    /** The same of one plate's free moment, N·m. */
+    public function momentOffset(): float
+    {
+        return $this === self::DualPlate ? 0.7 : 1.0;
+    }
+
+    /**
+     * What one plate of a pair makes of the free moment about the net centre of pressure, N·m: its own zero, its push's
+     * zero on an arm of half the stance, and its centre's and its share's errors on the push of a swing, a tenth of body weight.
+     *
+     * @param  float  $apart  between the feet, mm
+     */
+    public function twistOffset(float $massKg, float $apart): float
+    {
+        $weight = 9.80665 * $massKg;
+
+        return hypot(
+            $this->momentOffset(),
+            hypot(
+                $this->forceOffset() / 100.0 * $weight * $apart / 2000.0,
+                ($this->copOffset() + $this->shareOffset() / 100.0 * $apart / M_SQRT2) / 1000.0 * $weight / 10.0,
+            ),
+        );
     }
 
     /** Standard deviation of one sample of horizontal force, N. */

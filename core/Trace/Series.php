@@ -35,6 +35,20 @@ final readonly class Series
         return $this->t0 + $index / $this->rateHz;
     }
 
+    /**
+     * The part up to a time.
+     *
+     * @throws CoreException
+     */
+    public function before(float $t): self
+    {
+        return new self(
+            $this->rateHz,
+            array_slice($this->values, 0, max(1, (int) floor(($t - $this->t0) * $this->rateHz) + 1)),
+            $this->t0,
+        );
+    }
+
     /** Linear between samples; null outside the series or beside a missing sample. */
     public function at(float $t): ?float
     {
@@ -181,20 +195,74 @@ final readonly class Series
         return new self($this->rateHz, $this->filtered($halfWidth, 1), $this->t0);
     }
 
-    /** The share of a sample's noise variance that smoothed() leaves: the filter's own middle weight. */
-    public function varianceLeft(float $halfWidth): float
+    /** Samples to either side of a window of this half-width in seconds. */
+    public static function half(float $halfWidth, float $rateHz): int
     {
-        $m = max(1, (int) round($halfWidth * $this->rateHz));
-
-        return (float) 3 * (3 * $m * $m + 3 * $m - 1) / ((2 * $m + 1) * (4 * $m * $m + 4 * $m - 3));
+        return max(1, (int) round($halfWidth * $rateHz));
     }
 
-    /** Standard deviation of derivative() per unit standard deviation of a sample's noise, 1/s. */
-    public function slopeNoise(float $halfWidth): float
+    /** @return list<float> the weights of smoothed() over ±$m samples */
+    public static function weights(int $m): array
     {
-        $m = max(1, (int) round($halfWidth * $this->rateHz));
+        $scale = 3.0 / ((2 * $m + 1) * (4 * $m * $m + 4 * $m - 3));
+        $base = 3 * $m * $m + 3 * $m - 1;
 
-        return sqrt(3.0 / ($m * ($m + 1) * (2 * $m + 1))) * $this->rateHz;
+        return array_map(static fn (int $j): float => $scale * ($base - 5 * $j * $j), range(-$m, $m));
+    }
+
+    /** @return list<float> the weights of derivative() over ±$m samples, per sample */
+    public static function slopeWeights(int $m): array
+    {
+        $scale = 3.0 / ($m * ($m + 1) * (2 * $m + 1));
+
+        return array_map(static fn (int $j): float => $scale * $j, range(-$m, $m));
+    }
+
+    /**
+     * A largest or smallest value, between samples by the parabola through the three about it.
+     *
+     * @param  int  $sign  1 for the largest, −1 for the smallest
+     */
+    public function peak(float $from, float $to, int $sign): ?Extreme
+    {
+        $best = $this->extreme($from, $to, $sign);
+        if ($best === null) {
+            return null;
+        }
+        $i = (int) round(($best->t - $this->t0) * $this->rateHz);
+        [$a, $b, $c] = [$this->values[$i - 1] ?? NAN, $best->value, $this->values[$i + 1] ?? NAN];
+        $bend = $a - 2.0 * $b + $c;
+        $d = 0.5 * ($a - $c) / ($bend ?: NAN);
+        $t = $best->t + $d / $this->rateHz;
+
+        // At the end of a span it may still rise beyond it.
+        return $sign * $bend < 0.0 && abs($d) <= 1.0 && $t >= $from && $t <= $to
+            ? new Extreme($t, $b - 0.25 * ($a - $c) * $d)
+            : self::furthest($best, $this->ends($from, $to), $sign);
+    }
+
+    /** @return list<Extreme> the values at the very ends of a span, between samples */
+    private function ends(float $from, float $to): array
+    {
+        $out = [];
+        foreach ([$from, $to] as $t) {
+            $v = $this->at($t);
+            if ($v !== null) {
+                $out[] = new Extreme($t, $v);
+            }
+        }
+
+        return $out;
+    }
+
+    /** @param  list<Extreme>  $others */
+    private static function furthest(Extreme $best, array $others, int $sign): Extreme
+    {
+        foreach ($others as $other) {
+            $best = $sign * $other->value > $sign * $best->value ? $other : $best;
+        }
+
+        return $best;
     }
 
     /**
@@ -245,7 +313,7 @@ final readonly class Series
     {
         $v = $this->values;
         $n = count($v);
-        $m = max(1, (int) round($halfWidth * $this->rateHz));
+        $m = self::half($halfWidth, $this->rateHz);
         if ($n <= 2 * $m) {
             return array_map(fn (int $i): float => $this->shrunk($i, $m, $order), range(0, $n - 1));
         }

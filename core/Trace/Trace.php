@@ -108,15 +108,8 @@ final readonly class Trace
             if ($this->stance === null) {
                 return null;
             }
-            $x0 = $this->stance->trail->xMm;
-            $span = $this->stance->lead->xMm - $x0;
-            $least = self::LEAST_TOTAL * ($this->bodyWeightN() ?? 700.0);
-            foreach ($this->channels['copx_mm'] as $i => $x) {
-                $values[] =
-                    $this->channels['fz_n'][$i] > $least ? max(0.0, min(100.0, (100.0 * ($x - $x0)) / $span)) : NAN;
-            }
 
-            return new Series($this->rateHz, $values, $this->t0);
+            return $this->derivedShare($this->stance);
         }
         [$lead, $trail, $least] =
             $this->device === DeviceClass::Mat
@@ -129,6 +122,40 @@ final readonly class Trace
         foreach ($lead as $i => $f) {
             $sum = $f + $trail[$i];
             $values[] = $sum > $least ? max(0.0, min(100.0, 100.0 * $f / $sum)) : NAN;
+        }
+
+        return new Series($this->rateHz, $values, $this->t0);
+    }
+
+    /**
+     * Lead share by where one plate's centre of pressure lies between the feet's. Each is taken to press as far before
+     * or behind its middle as both do together, along its own heading: a foot that points out presses farther out with
+     * its toes than with its heel.
+     *
+     * @throws CoreException
+     */
+    private function derivedShare(Stance $stance): Series
+    {
+        $least = self::LEAST_TOTAL * ($this->bodyWeightN() ?? 700.0);
+        [$lead, $trail] = [$stance->lead, $stance->trail];
+        [$leans, $trails] = [tan(deg2rad($lead->heading())), tan(deg2rad($trail->heading()))];
+        $values = [];
+        foreach ($this->channels['copx_mm'] as $i => $x) {
+            $force = $this->channels['fz_n'][$i];
+            if (is_nan($force) || $force <= $least) {
+                $values[] = NAN;
+
+                continue;
+            }
+            $y = $this->channels['copy_mm'][$i];
+            $part = ($x - $trail->xMm) / ($lead->xMm - $trail->xMm);
+            for ($round = 0; $round < 2; $round++) {
+                $along = $y - $part * $lead->yMm - (1.0 - $part) * $trail->yMm;
+                $along = is_nan($along) ? 0.0 : $along;
+                $from = $trail->xMm + $along * $trails;
+                $part = ($x - $from) / ($lead->xMm + $along * $leans - $from);
+            }
+            $values[] = max(0.0, min(100.0, 100.0 * $part));
         }
 
         return new Series($this->rateHz, $values, $this->t0);

@@ -2,17 +2,19 @@
 
 use Core\Chance\Chance;
 use Core\Measurement\Evidence;
+use Core\Measurement\Jitter;
 use Core\Measurement\Lack;
-use Core\Measurement\Measure;
-use Core\Measurement\Norms;
+use Core\Measurement\Moments;
 use Core\Measurement\Signals;
 use Core\Measurement\SmoothSignal;
 use Core\Motion\Station;
 use Core\Motion\StationSource;
 use Core\Motion\StationTime;
+use Core\Motion\StationTimes;
 use Core\Remark\Remark;
 use Core\Trace\Axis;
 use Core\Trace\DeviceClass;
+use Core\Trace\Noise;
 use Core\Trace\Series;
 use Core\Trace\Side;
 use Core\Trace\Stance;
@@ -81,10 +83,22 @@ it('makes each signal once', function () {
         ->not->toBe($s->footCop(Side::Lead, false));
 });
 
+function signal(Series $raw, float $sd, float $offset, DeviceClass $device): SmoothSignal
+{
+    return new SmoothSignal(
+        $raw,
+        new Noise($raw->rateHz, $sd),
+        $offset,
+        $device->smoothing(),
+        $device->slopeSmoothing(),
+        new Jitter(stations()),
+    );
+}
+
 it('knows what noise it leaves, in values and in slopes', function (DeviceClass $device, float $rate) {
     $c = new Chance("left|{$device->value}");
     $values = array_map(static fn (): float => 50.0 + $c->normal(0.0, 1.0), range(1, 12000));
-    $s = new SmoothSignal(new Series($rate, $values), 1.0, 2.0, $device);
+    $s = signal(new Series($rate, $values), 1.0, 2.0, $device);
     $half = static function (array $v): float {
         $mean = array_sum($v) / count($v);
 
@@ -93,59 +107,39 @@ it('knows what noise it leaves, in values and in slopes', function (DeviceClass 
     // Toward the ends the window shrinks and leaves more; there nothing is measured.
     $inner = static fn (array $v): array => array_slice($v, 60, -60);
     expect($half($inner($s->series->values)) / $s->noise)->toEqualWithDelta(1.0, 0.05)
-        ->and($half($inner($s->slope()->values)) / $s->slopeNoise())->toEqualWithDelta(1.0, 0.05)
-        ->and($s->level())->toEqualWithDelta(hypot(2.0, $s->noise), 1e-9);
+        ->and($half($inner($s->slope()->values)) / $s->slopeNoise())->toEqualWithDelta(1.0, 0.05);
 })->with([[DeviceClass::Mat, 100.0], [DeviceClass::Plate, 500.0], [DeviceClass::DualPlate, 1000.0]]);
 
 it('adds timing times slope, and leaves the constant error out of differences', function () {
-    $ramp = new SmoothSignal(
-        new Series(1000.0, array_map(static fn (int $i): float => 0.2 * $i, range(0, 2000))),
-        0.0,
-        1.5,
-        DeviceClass::DualPlate,
-    );
+    $series = new Series(1000.0, array_map(static fn (int $i): float => 0.2 * $i, range(0, 2000)));
+    $ramp = signal($series, 0.0, 1.5, DeviceClass::DualPlate);
     $at = new StationTime(1.0, 0.01, StationSource::File);
     expect($ramp->timed($at))
-        ->toEqualWithDelta(200.0 * hypot(0.01, 0.000475), 1e-6)
+        ->toEqualWithDelta(2.0, 1e-6)
         ->and($ramp->absolute($at))
-        ->toEqualWithDelta(hypot(1.5, $ramp->timed($at)), 1e-9)
-        ->and($ramp->crossing(1.0, true))
-        ->toEqualWithDelta(hypot(0.000475, 1.5 / 200.0), 1e-6)
-        ->and($ramp->crossing(1.0, false))
-        ->toEqualWithDelta(0.000475, 1e-6);
+        ->toEqualWithDelta(2.5, 1e-6)
+        ->and($ramp->crossing(1.0))
+        ->toEqualWithDelta(1.5 / 200.0, 1e-6);
 });
 
-it('is unsure of when a flat peak was, and sure of a sharp one', function () {
-    $peak = fn (float $width): SmoothSignal => new SmoothSignal(
-        new Series(
-            1000.0,
-            array_map(static fn (int $i): float => 100.0 * exp(-((($i / 1000 - 1.0) / $width) ** 2)), range(0, 2000)),
-        ),
-        1.0,
+it('lets a zero that wanders count by how far it went since address', function () {
+    $flat = new Series(100.0, array_fill(0, 201, 50.0));
+    $away = new Series(100.0, array_map(static fn (int $i): float => 0.02 * $i - 2.0, range(0, 200)));
+    $s = new SmoothSignal(
+        $flat,
+        new Noise(100.0, 0.0),
         0.0,
-        DeviceClass::DualPlate,
+        0.02,
+        0.03,
+        new Jitter(StationTimes::fromSeconds(['AD' => 0.5, 'IM' => 1.5], 0.0, StationSource::File)),
+        wanders: [$away],
     );
-    [$flat, $sharp] = [$peak(0.3), $peak(0.03)];
-    $u = fn (SmoothSignal $s): float => $s->flatness($s->series->highest(0.5, 1.5), 0.5, 1.5);
-    // Within its noise the peak is level over ± width · √(noise / height).
-    expect($u($flat))
-        ->toEqualWithDelta(0.3 * sqrt($flat->noise / 100.0), 0.006)
-        ->and($u($sharp))
-        ->toBeLessThan($u($flat) / 5);
-});
-
-it('holds values against the academy\'s own distribution only from enough swings', function () {
-    $norms = Norms::from([
-        'rise' => [140.0, 150.0, 160.0, 145.0, 155.0, 150.0, 148.0, 152.0],
-        'twist' => [1.0, 1.1],
-        'side_push' => array_fill(0, 20, 12.0),
-    ]);
-    expect($norms->z(Measure::Rise, 150.0))
-        ->toEqualWithDelta(0.0, 1e-9)
-        ->and($norms->z(Measure::Rise, 170.0))
-        ->toBeGreaterThan(2.5)
-        ->and($norms->z(Measure::Twist, 1.0))
-        ->toBeNull()
-        ->and($norms->z(Measure::SidePush, 12.0))
-        ->toBeNull();
+    $im = new StationTime(1.5, 0.0, StationSource::File);
+    expect($s->constant(1.5))->toEqualWithDelta(1.0, 1e-9)
+        ->and($s->absolute($im))->toEqualWithDelta(1.0, 1e-9)
+        ->and($s->timed($im))->toEqualWithDelta(2.0, 1e-9);
+    $peak = $s->read(static fn (Series $c, Moments $t): ?float => $c->at($t->at('IM')));
+    $grown = $s->read(static fn (Series $c, Moments $t): ?float => $c->at($t->at('IM')) - $c->at($t->at('AD')));
+    expect($peak->uncertainty)->toEqualWithDelta(1.0, 0.1)
+        ->and($grown->uncertainty)->toEqualWithDelta(2.0, 0.2);
 });

@@ -9,6 +9,7 @@ use Core\Motion\Turn;
 use Core\Motion\View;
 use Core\Motion\Views;
 use Core\Trace\Axis;
+use Core\Trace\Noise;
 use Core\Trace\Series;
 
 function still(array $points, View $view = View::Points): Motion
@@ -25,7 +26,7 @@ it('knows which axes each view sees', function (View $view, array $axes) {
     foreach (Axis::cases() as $axis) {
         expect($view->sees($axis))->toBe($axes[$axis->value]);
     }
-    expect($view->noiseMm())->toBeGreaterThan(0.0);
+    expect($view->sampleSd())->toBeGreaterThan(0.0)->and($view->placementMm())->toBeGreaterThan(0.0);
 })->with([
     [View::Points, [true, true, true]],
     [View::FaceOn, [true, false, true]],
@@ -63,11 +64,11 @@ it('gives a point in space from 3-D points only', function () {
 
 it('is as unsure of a moving point as its speed times the station\'s timing makes it', function () {
     $ramp = new Series(100.0, array_map(static fn (int $i): float => 20.0 * $i, range(0, 100)));
-    $tracked = new Tracked($ramp, View::Points);
+    $tracked = new Tracked($ramp, View::Points, new Noise(100.0, 6.0 / 1.96 * sqrt(1.5)));
     expect($tracked->speed(0.5))
         ->toEqualWithDelta(2000.0, 1e-6)
         ->and($tracked->uncertainty(new StationTime(0.5, 0.004, StationSource::File)))
-        ->toEqualWithDelta(hypot(6.0, 8.0), 1e-6)
+        ->toEqualWithDelta(hypot(6.0, 8.0), 1e-3)
         ->and($tracked->speed(5.0))
         ->toBe(0.0);
 });
