@@ -35,6 +35,9 @@ final class UncertaintyStudy
 {
     public const DEVICES = ['mat', 'plate', 'two plates', 'film'];
 
+    /** Everything that measures is told from one of these. */
+    public const COLUMNS = ['mat', 'plate', 'two plates', 'points', 'film'];
+
     /** Half-width of the 95 % range of a station's time, s. */
     private const STATIONS = 0.008;
 
@@ -53,7 +56,7 @@ final class UncertaintyStudy
         ['jump-off-trail' => 1], ['weak-couple' => 1, 'fall-off' => 1], ['late-load' => 1],
     ];
 
-    /** @var array<string, array<string, Cell>> by device, then by measure, with @ and the station where it has one */
+    /** @var array<string, array<string, Cell>> by instrument, then by measure, with @ and the station where it has one */
     public array $cells = [];
 
     public function __construct(private readonly Conditions $conditions, private readonly string $seed)
@@ -116,6 +119,27 @@ final class UncertaintyStudy
                 new Views($see(View::FaceOn), $see(View::DownTheLine)),
                 $swing->stance,
             )), $truth, true);
+        }
+    }
+
+    /**
+     * Counts of another process added.
+     *
+     * @param  array<string, array<string, Cell>>  $cells
+     */
+    public function add(array $cells): void
+    {
+        foreach ($cells as $column => $measures) {
+            foreach ($measures as $at => $cell) {
+                $mine = $this->cells[$column][$at] ?? null;
+                $this->cells[$column][$at] = $mine === null ? $cell : [
+                    'n' => $mine['n'] + $cell['n'],
+                    'held' => $mine['held'] + $cell['held'],
+                    'sum' => $mine['sum'] + $cell['sum'],
+                    'squares' => $mine['squares'] + $cell['squares'],
+                    'widths' => [...$mine['widths'], ...$cell['widths']],
+                ];
+            }
         }
     }
 

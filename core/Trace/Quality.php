@@ -21,6 +21,9 @@ use Core\Trace\Check\Zeros;
 /** Looks a trace over for faults of the instrument that would be read as technique. */
 final class Quality
 {
+    /** A channel goes on at the latest so long after it stood still, s. */
+    private const ON = 0.03;
+
     /** @return list<QualityFinding> the gravest first */
     public static function findings(Trace $trace): array
     {
@@ -37,7 +40,9 @@ final class Quality
             // What is lost of a force is known to lack.
             array_intersect(['saturated', 'stuck', 'dropped', 'foot-off'], $kinds) === [] ? [] : ['upheld'],
         );
-        $found = array_filter($found, static fn (QualityFinding $f): bool => ! in_array($f->kind, $moot, true));
+        $stuck = array_filter($found, static fn (QualityFinding $f): bool => $f->kind === 'stuck');
+        $found = array_filter($found, static fn (QualityFinding $f): bool => ! in_array($f->kind, $moot, true)
+            && ! ($f->kind === 'foot-off' && self::followsOn($f, ...$stuck)));
         $rank = ['serious' => 0, 'warning' => 1, 'note' => 2];
         usort(
             $found,
@@ -48,6 +53,19 @@ final class Quality
         );
 
         return $found;
+    }
+
+    /** Whether it is what comes of a channel that stood still and then goes on from where it would be. */
+    private static function followsOn(QualityFinding $step, QualityFinding ...$stuck): bool
+    {
+        foreach ($stuck as $still) {
+            if ($step->span !== null && $still->span !== null && $step->span[0] >= $still->span[0]
+                && $step->span[0] <= $still->span[1] + self::ON) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** @return list<Check> */

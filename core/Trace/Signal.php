@@ -30,7 +30,8 @@ enum Signal: string
             $kind === 'toe_pct' => [self::FootCop],
             str_starts_with((string) $kind, 'cop') => match ($device) {
                 DeviceClass::Mat => $kind === $channel ? [self::Cop] : [self::FootCop],
-                DeviceClass::Plate => $kind === 'copx_mm' ? [self::Cop, self::Share] : [self::Cop],
+                // Which way a foot points makes its place along y count in a share that is told from the place.
+                DeviceClass::Plate => [self::Cop, self::Share],
                 DeviceClass::DualPlate => [self::FootCop, self::Cop, self::Twist],
             },
             $kind === 'fz_n' => $device === DeviceClass::DualPlate

@@ -9,6 +9,7 @@ use Core\Remark\Remark;
 use Core\Trace\DeviceClass;
 use Core\Trace\Flaw;
 use Core\Trace\QualityFinding;
+use Core\Trace\Series;
 use Core\Trace\Signal;
 use Core\Trace\Trace;
 
@@ -32,7 +33,7 @@ final readonly class Steps implements Check
     /** @throws CoreException */
     public function of(Trace $trace): array
     {
-        $share = $trace->leadShare();
+        $share = $trace->device === DeviceClass::Plate ? self::alongTarget($trace) : $trace->leadShare();
         if ($share === null || $share->rateHz < 50.0) {
             return [];
         }
@@ -71,6 +72,21 @@ final readonly class Steps implements Check
             // Nobody knows which side of the step is right.
             [$share->time($best[0] - $k), $share->end()],
         )];
+    }
+
+    /**
+     * A single plate's share by the place along the target line alone: a leap along y is the centre's, not a foot's.
+     *
+     * @throws CoreException
+     */
+    private static function alongTarget(Trace $trace): ?Series
+    {
+        $stance = $trace->stance;
+        $span = $stance === null ? 0.0 : $stance->lead->xMm - $stance->trail->xMm;
+
+        return $stance === null ? null : $trace->series('copx_mm')?->map(
+            static fn (float $x): float => 100.0 * ($x - $stance->trail->xMm) / $span,
+        );
     }
 
     /**

@@ -184,7 +184,7 @@ it('finds an injected fault of the instrument, where it is, and touches only wha
         'nulled',
         [0.21, 0.3],
         ['toe_drift'],
-        ['impact_share', 'rise', 'twist', 'heel_drift_back'],
+        ['setup_share', 'rise', 'twist', 'heel_drift_back'],
     ],
     'a cover that slipped, in twist' => [
         DeviceClass::Plate,
