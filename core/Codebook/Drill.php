@@ -14,6 +14,7 @@ final readonly class Drill
      * @param  string  $far  how far to take it
      * @param  array<string, string>  $expected  what should change if it works, by measurement key
      * @param  bool  $harms  one of those that rarely help anybody and add a fault where it was not needed
+     * @param  DrillPlan|null  $plan  how it is prescribed; none of what is kept as a warning
      */
     public function __construct(
         public string $key,
@@ -26,6 +27,25 @@ final readonly class Drill
         public array $expected,
         public string $caution = '',
         public bool $harms = false,
+        public ?DrillPlan $plan = null,
     ) {
+    }
+
+    /** The same with how it is prescribed. */
+    public function planned(?DrillPlan $plan): self
+    {
+        return new self(
+            $this->key,
+            $this->name,
+            $this->for,
+            $this->not,
+            $this->setUp,
+            $this->steps,
+            $this->far,
+            $this->expected,
+            $this->caution,
+            $this->harms,
+            $plan,
+        );
     }
 }

@@ -13,8 +13,9 @@ final class StandardDrills
     public static function all(): array
     {
         $out = [];
+        $plans = StandardDrillPlans::all();
         foreach ([...self::pressure(), ...self::feet(), ...self::harmful()] as $drill) {
-            $out[$drill->key] = $drill;
+            $out[$drill->key] = $drill->planned($plans[$drill->key] ?? null);
         }
 
         return $out;
@@ -27,7 +28,7 @@ final class StandardDrills
             new Drill(
                 'step-in',
                 'step in',
-                'pressure that comes back late, or never',
+                'pressure that comes back late, or never; with a turn also for drifting off the ball',
                 'not for a player who already goes too soon',
                 'Both feet together, the ball opposite the lead foot’s place.',
                 [
@@ -43,7 +44,7 @@ final class StandardDrills
                 'heel-plant',
                 'heel plant',
                 'a start down that waits for the arms',
-                'not under a quiet centre; not for one who goes too soon',
+                'not under a quiet centre; not for one who goes too soon; not with a sore lead ankle, heel or knee',
                 'Ordinary stance.',
                 [
                     'Let the lead heel rise a little in the backswing.',
@@ -57,11 +58,11 @@ final class StandardDrills
                 'wall-bump',
                 'wall touch',
                 'a pelvis that waits at the top',
-                'not for one who goes too soon',
+                'not for one who goes too soon, nor for one whose body passes the pressure',
                 'No club, the lead side a hand’s width from a wall.',
                 [
                     'Arms across, turn as in a backswing.',
-                    'Touch the wall with the lead hip before the arms pass level on the way down.',
+                    'Touch the wall with hip and shoulder on the way down, as the arms pass level.',
                     'Turn on without leaning on the wall.',
                 ],
                 'Rehearsal only.',
@@ -75,9 +76,9 @@ final class StandardDrills
                 'not if the turn is given up to get back',
                 'Short iron.',
                 [
-                    'Stop when the lead arm is level going back.',
-                    'Bring the pressure to even.',
-                    'Finish the turn, then swing through.',
+                    'Stop when the lead arm is level going back, the trail side loaded.',
+                    'Bring the pressure to even while finishing the turn, in one move.',
+                    'Swing through.',
                 ],
                 'Part swings with a short iron, then longer clubs without the stop.',
                 ['trail_peak_at' => 'earlier', 'recentre_lead' => 'larger'],
@@ -103,9 +104,9 @@ final class StandardDrills
                 'brush ahead',
                 'hanging back, standing up',
                 'not if the body already runs past the ball',
-                'A tee a hand’s width ahead of the ball’s place, no ball.',
+                'A tee some 20 cm ahead of the ball’s place, no ball.',
                 [
-                    'Swing to brush the tee, not the place of the ball.',
+                    'Swing to brush the tee, not the place of the ball; then bring it nearer step by step.',
                     'Hold the finish on the lead side for three seconds.',
                 ],
                 'Rehearsal, then a ball with a short iron, then longer clubs.',
@@ -149,7 +150,7 @@ final class StandardDrills
                 'A low-friction disc under the ball of the trail foot; the lead foot grips.',
                 [
                     'Swing back to lead-arm level.',
-                    'From there push the disc straight back as the club comes down.',
+                    'From there push the disc straight back while the lead foot pushes forward.',
                     'Stay tall on the lead leg.',
                 ],
                 'Rehearsal, then half swings with a short iron.',
@@ -162,7 +163,11 @@ final class StandardDrills
                 'spinning out',
                 'none known',
                 'A light marker 5 cm behind the trail foot; a rod on the ground inside the lead heel.',
-                ['Swing through with the hips past the rod.', 'Leave the marker untouched.'],
+                [
+                    'First with the club across the shoulders, ending in front of the rod; then small rehearsals.',
+                    'Then three-quarter swings with a mid iron and a teed ball at about three quarters of the speed.',
+                    'Hips past the rod, marker untouched.',
+                ],
                 'Part swings to full speed.',
                 ['foot_spin' => 'smaller', 'level_share' => 'higher'],
             ),
@@ -192,10 +197,10 @@ final class StandardDrills
             new Drill(
                 'arm-drop',
                 'arm drop',
-                'arms late behind the body',
+                'arms late behind the body, chest before feet',
                 'not for one whose chest already starts late',
                 'Ordinary stance.',
-                ['At the top let the arms fall before the chest turns, twice without a ball.', 'Then play one.'],
+                ['At the top, the lead foot grounded, let the arms fall before the chest turns, twice without a ball.', 'Then play one.'],
                 'Rehearsal between balls.',
                 ['chest_first' => 'smaller'],
                 'Overdone, the chest waits too long.',
@@ -257,7 +262,8 @@ final class StandardDrills
                 'tied-arm',
                 'upper arm tied to the ribs',
                 'Adds: a short arm swing behind the body.',
-                'the arms cannot fall and the chest has to throw them',
+                'the arms cannot fall and the chest has to throw them; only for loose arms, with a held ball or glove that falls '
+                    .'early',
             ),
             $harm(
                 'head-cover',
@@ -269,7 +275,7 @@ final class StandardDrills
                 'knee-spread',
                 'spread the knees',
                 'Adds: knees forced apart, hips square.',
-                'the ordinary look of a turned body is taken for something to copy',
+                'the ordinary look of a turned body is taken for something to copy; only for a heavy slider',
             ),
         ];
     }

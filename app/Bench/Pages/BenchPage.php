@@ -26,6 +26,7 @@ final readonly class BenchPage
         private MeasurementRows $rows,
         private BenchVerdicts $verdicts,
         private BenchFindings $findings,
+        private BenchLeanings $leanings,
         private BenchStations $stations,
         private Comparison $comparison,
         private Codebooks $codebooks,
@@ -60,6 +61,7 @@ final readonly class BenchPage
             'findings' => $this->findings->of($measured->notes()),
             'lenses' => $this->lenses($recording, $codebook),
             'verdicts' => $this->verdicts->of($recording, $measured, $codebook),
+            'leanings' => $this->leanings->of($recording, $measured),
             'candidates' => $this->comparison->candidates($recording, $user),
             'rows' => array_map(
                 MeasurementPrint::row(...),

@@ -11,8 +11,10 @@ use App\Words\Wording;
 use Core\Codebook\Codebook;
 use Core\Codebook\CodebookDocument;
 use Core\Codebook\Drill;
+use Core\Codebook\DrillPlan;
 use Core\Codebook\Fault;
 use Core\Codebook\Observability;
+use Core\Codebook\Rung;
 use Core\Codebook\Shown;
 use Core\Measurement\Measure;
 use Core\Number\Written;
@@ -46,7 +48,10 @@ final readonly class CodebookPage
                 fn (Fault $fault): array => $this->fault($fault, $document),
                 $codebook->faults,
             )),
-            'drills' => array_map(self::drill(...), array_values($codebook->drills())),
+            'drills' => array_map(
+                static fn (Drill $d): array => self::drill($d, $document->lenses()),
+                array_values($codebook->drills()),
+            ),
             'lensNames' => array_values($document->lenses()),
             'bands' => self::bands($document),
             'measures' => self::measures($document),
@@ -130,8 +135,11 @@ final readonly class CodebookPage
         return $out;
     }
 
-    /** @return array{key: string, name: string, for: string, facts: array<string, string>} */
-    private static function drill(Drill $d): array
+    /**
+     * @param  array<string, string>  $lensNames  by key
+     * @return array{key: string, name: string, for: string, facts: array<string, string>}
+     */
+    private static function drill(Drill $d, array $lensNames): array
     {
         $expected = [];
         foreach ($d->expected as $measure => $says) {
@@ -151,7 +159,42 @@ final readonly class CodebookPage
                 'far' => $d->far,
                 'expected' => implode('; ', $expected),
                 'caution' => $d->caution,
+                ...$d->plan === null ? [] : self::plan($d->plan, $lensNames),
             ]),
+        ];
+    }
+
+    /**
+     * @param  array<string, string>  $lensNames  by key
+     * @return array<string, string> by the line that names each
+     */
+    private static function plan(DrillPlan $plan, array $lensNames): array
+    {
+        $lenses = [];
+        foreach ($plan->lenses as $lens => [$isUsed, $says]) {
+            $lenses[] = (string) __($isUsed ? 'codebook.drills.under' : 'codebook.drills.not-under', [
+                'lens' => $lensNames[$lens] ?? $lens,
+                'says' => $says,
+            ]);
+        }
+
+        return [
+            'dose' => $plan->dose,
+            'check' => $plan->check,
+            'pass' => $plan->pass,
+            'stop' => $plan->stop,
+            'ladder' => implode(' → ', array_map(
+                static fn (Rung $r): string => (string) __("codebook.rungs.$r->value"),
+                $plan->ladder(),
+            )),
+            'ball' => $plan->ball,
+            'feels' => $plan->feels,
+            'lenses' => implode('; ', $lenses),
+            'loads' => implode(', ', array_map(
+                static fn (array $of): string => trim(($of[1] === null ? '' : __("limits.sides.{$of[1]->value}").' ')
+                    .__("limits.regions.{$of[0]->value}")),
+                $plan->loads,
+            )),
         ];
     }
 

@@ -39,6 +39,9 @@
                 <h2>{{ __('facts.flew') }}</h2>
                 <x-flight :shape="$flight['shape']" :says="$flight['says']" />
             @endif
+            @if($leanings)
+                @include('bench.show.leanings')
+            @endif
             @include('bench.beside', ['label' => __('bench.beside'), 'of' => $recording])
             @include('bench.show.measurements')
             @include('bench.show.stations')

@@ -13,12 +13,16 @@ use Core\Codebook\Shown;
 use Core\Codebook\SwingSize;
 use Core\Codebook\Truth;
 use Core\Codebook\Verdict;
+use Core\Measurement\Evidence;
 use Core\Measurement\Measure;
 use Core\Measurement\Measured;
 use Core\Measurement\Measurements;
+use Core\Measurement\Meter;
 use Core\Motion\StationSource;
 use Core\Motion\StationTime;
 use Core\Motion\StationTimes;
+use Core\Simulation\GolferSpec;
+use Core\Simulation\Swing;
 use Core\Trace\DeviceClass;
 
 /*
@@ -272,3 +276,63 @@ it('keeps version 1 as it shipped, beside version 2, and can say where the two d
     // Backwards it tells what is gone.
     expect(array_column($before->changesSince($now), 'member'))->toContain('gone');
 });
+
+/** @return array<string, array{Shown, list<string>}> what each kind of evidence shows, and the measures it gives */
+function evidenceKinds(): array
+{
+    $out = [];
+    foreach (DeviceClass::cases() as $device) {
+        $s = Swing::simulated(new GolferSpec('kinds', device: $device));
+        foreach ([false, true] as $points) {
+            $evidence = new Evidence($s->stations, $s->trace, $points ? $s->motion() : null, $s->stance);
+            $names = [];
+            foreach (Meter::read($evidence, false)->all() as $key => $found) {
+                foreach ($found instanceof Measured ? ['' => $found] : $found as $station => $m) {
+                    if ($m->value !== null && $m->proxy === null) {
+                        $names[] = $station === '' ? $key : "$key@$station";
+                    }
+                }
+            }
+            $out[$device->value.($points ? ' with points' : '')] = [Shown::fromEvidence($evidence), $names];
+        }
+    }
+
+    return $out;
+}
+
+it('can support and deny every fault it calls observable, by values that a bench sees', function (string $lens) {
+    $path = __DIR__.'/../../fixtures/population.json';
+    $population = json_decode(file_get_contents($path), true)['measures'];
+    $codebook = CodebookDocument::standard()->under($lens, null, 'full', null);
+    $c = new Chance("population|$lens");
+    $scale = $codebook->scale(takes(0.9, 0.25));
+    foreach (evidenceKinds() as $kind => [$shown, $names]) {
+        $found = [];
+        for ($i = 0; $i < 400; $i++) {
+            $values = ['cop_style' => $c->uniform() < 0.5 ? 'forward' : 'returning'];
+            foreach ($names as $name) {
+                if (isset($population[$name])) {
+                    [$low, , $high] = $population[$name];
+                    // Half of the draws from the outer quarters, where the faults are.
+                    $part = $c->uniform() < 0.5 ? $c->uniform() : [0.2, 0.8][$c->between(0, 1)] + $c->normal(0.0, 0.1);
+                    $values[$name] = $low + max(0.0, min(1.0, $part)) * ($high - $low);
+                }
+            }
+            $m = ofValues($values);
+            foreach ($codebook->faults as $key => $fault) {
+                if (count($found[$key] ?? []) < 2 && $fault->observability($shown) === Observability::Observable) {
+                    $said = $codebook->judge($key, $m, $shown, $scale)->verdict;
+                    if (in_array($said, [Verdict::Supported, Verdict::Contradicted], true)) {
+                        $found[$key][$said->value] = true;
+                    }
+                }
+            }
+        }
+        foreach ($codebook->faults as $key => $fault) {
+            if ($fault->observability($shown) === Observability::Observable) {
+                expect(array_keys($found[$key] ?? []))->toHaveCount(2, "$key by $kind: only "
+                    .implode(', ', array_keys($found[$key] ?? [])));
+            }
+        }
+    }
+})->with(['early-recentre', 'loaded-top', 'quiet-centre']);

@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Simulation;
+
+use Core\CoreException;
+use Core\Measurement\Evidence;
+use Core\Measurement\Measured;
+use Core\Measurement\Meter;
+use Core\Motion\Handedness;
+use Core\Motion\StationSource;
+use Core\Motion\StationTime;
+use Core\Motion\StationTimes;
+use Core\Trace\DeviceClass;
+
+/**
+ * What a bench may see: the true values of every measure over simulated golfers of both hands with three kinds of club,
+ * a third of them ordinary, the rest with one fault each at any severity from slight to dominant.
+ */
+final class Population
+{
+    private const POINTS_HZ = 240.0;
+
+    /**
+     * @return array<string, float> true values by measure, with @ and the station where it has one
+     *
+     * @throws CoreException
+     */
+    public static function golfer(int $i, string $seed): array
+    {
+        $faults = Plant::FAULTS;
+        $fault = $i % 3 === 0 ? null : $faults[($i - 1 - intdiv($i, 3)) % count($faults)];
+        $severity = 1 + intdiv($i, 3) % 3;
+        [$club, $stance] = [[1000.0, 460.0], [1065.0, 500.0], [910.0, 380.0]][intdiv($i, 2) % 3];
+        $swing = Swing::simulated(new GolferSpec(
+            "$seed|$i",
+            new Plant($fault === null ? [] : [$fault => $severity]),
+            $i % 5 === 0 ? Handedness::Left : Handedness::Right,
+            DeviceClass::Mat,
+            1620.0 + 12.0 * ($i % 21),
+            58.0 + 1.7 * ($i % 23),
+            $club,
+            $stance,
+        ));
+        [$trace, $motion] = $swing->truth(self::POINTS_HZ);
+        $exact = StationTimes::fromTimes(array_map(
+            static fn (StationTime $t): StationTime => new StationTime($t->t, 0.0, StationSource::File),
+            $swing->stations->all(),
+        ));
+        $out = [];
+        foreach (Meter::read(new Evidence($exact, $trace, $motion, $swing->stance), false)->all() as $key => $found) {
+            foreach ($found instanceof Measured ? ['' => $found] : $found as $station => $m) {
+                $value = $m->number();
+                if ($value !== null) {
+                    $out[$station === '' ? $key : "$key@$station"] = $value;
+                }
+            }
+        }
+
+        return $out;
+    }
+
+    /**
+     * @param  list<float>  $values
+     * @return array{float, float, float} the 1st, 50th and 99th percentile, between values
+     */
+    public static function percentiles(array $values): array
+    {
+        sort($values);
+        $at = static function (float $p) use ($values): float {
+            $x = $p * (count($values) - 1);
+            $i = (int) $x;
+            $next = $values[min(count($values) - 1, $i + 1)];
+
+            return $values[$i] + ($x - $i) * ($next - $values[$i]);
+        };
+
+        return [$at(0.01), $at(0.5), $at(0.99)];
+    }
+}
