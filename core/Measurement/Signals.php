@@ -22,11 +22,6 @@ final class Signals
     /** The first so many seconds are taken for standing. */
     private const AT_REST = 0.3;
 
-    /** Standing ends so long before address, s. */
-    private const BEFORE = 0.05;
-
-    private const WANDER_HZ = 50.0;
-
     /** The least part of a sample's noise that is in any figure of a course. */
     private const LEAST = 0.15;
 
@@ -337,68 +332,6 @@ final class Signals
     }
 
     /**
-     * What a signal may be off by over time, half-widths: its zero wanders to either side of the recording's middle, by
-     * no more than standing shows and the device class may; and on a single plate the feet press elsewhere.
-     *
-     * @return list<Series>
-     *
-     * @throws CoreException
-     */
-    private function wanders(Series $raw, Noise $sensor, float $point): array
-    {
-        $device = $this->device();
-        $begins = $this->jitter->begins();
-        $most = $point * ($device?->wander() ?? 0.0);
-        $seen = $begins === null ? null : $sensor->wanders($raw, $raw->t0, $begins - self::BEFORE);
-        $rate = min($most, $seen ?? $most);
-        $middle = 0.5 * ($raw->t0 + $raw->end());
-        $out = [self::course($raw, static fn (float $t): float => $rate * ($t - $middle))];
-        foreach ($device?->feetElsewhere() ?? [] as $points) {
-            $knots = [];
-            foreach ($points as $code => $off) {
-                if ($this->jitter->told->has($code)) {
-                    $knots[] = [$this->jitter->told->at($code), $off * $point];
-                }
-            }
-            $out[] = self::course($raw, static fn (float $t): float => self::between($knots, $t));
-        }
-
-        return $out;
-    }
-
-    /**
-     * @param  callable(float): float  $of  a time
-     *
-     * @throws CoreException
-     */
-    private static function course(Series $raw, callable $of): Series
-    {
-        $n = (int) (($raw->end() - $raw->t0) * self::WANDER_HZ) + 2;
-
-        return new Series(
-            self::WANDER_HZ,
-            array_map(static fn (int $i): float => $of($raw->t0 + $i / self::WANDER_HZ), range(0, $n - 1)),
-            $raw->t0,
-        );
-    }
-
-    /** @param  list<array{float, float}>  $knots  times in order, and values; the ends go on as they are */
-    private static function between(array $knots, float $t): float
-    {
-        $value = $knots[0][1] ?? 0.0;
-        foreach ($knots as $i => [$at, $v]) {
-            if ($t < $at) {
-                $before = $knots[$i - 1] ?? null;
-
-                return $before === null ? $v : $before[1] + ($v - $before[1]) * ($t - $before[0]) / ($at - $before[0]);
-            }
-            $value = $v;
-        }
-
-        return $value;
-    }
-
-    /**
      * A plate's centre of pressure is a moment over a force: the less a foot carries, the more it trembles, beside how
      * it does at rest. A mat sees places themselves.
      *
@@ -460,7 +393,7 @@ final class Signals
             $derived,
             $key,
             $times === null ? null : $times($trace),
-            $wander > 0.0 ? $this->wanders($raw, $sensor, $wander) : [],
+            $wander > 0.0 ? Wanders::of($raw, $sensor, $trace->device, $this->jitter, $wander) : [],
         );
     }
 }

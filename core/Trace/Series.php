@@ -266,41 +266,13 @@ final readonly class Series
     }
 
     /**
-     * At another rate without aliasing: a Blackman-windowed sinc whose cut-off is 0.45 of the lower of the two
-     * rates, eight lobes each side, its weights scaled to sum to one (Smith 2002, "Digital audio resampling").
-     * Missing samples count for nothing; a value resting on less than half its weights is missing.
+     * At another rate without aliasing.
      *
      * @throws CoreException
      */
     public function resampled(float $rateHz): self
     {
-        if (abs($rateHz - $this->rateHz) < 1e-9) {
-            return $this;
-        }
-        $cut = 0.9 * min(1.0, $rateHz / $this->rateHz);
-        $reach = 8.0 / $cut;
-        $last = count($this->values) - 1;
-        $n = (int) floor($last * $rateHz / $this->rateHz + 1e-9) + 1;
-        $out = [];
-        for ($i = 0; $i < $n; $i++) {
-            $centre = $i * $this->rateHz / $rateHz;
-            $sum = $weights = $full = 0.0;
-            $to = min($last, (int) floor($centre + $reach));
-            for ($k = max(0, (int) ceil($centre - $reach)); $k <= $to; $k++) {
-                $d = $k - $centre;
-                $x = M_PI * $cut * $d;
-                $u = M_PI * $d / $reach;
-                $w = (abs($x) < 1e-12 ? 1.0 : sin($x) / $x) * (0.42 + 0.5 * cos($u) + 0.08 * cos(2 * $u));
-                $full += $w;
-                if (! is_nan($this->values[$k])) {
-                    $weights += $w;
-                    $sum += $w * $this->values[$k];
-                }
-            }
-            $out[] = $full > 0.0 && $weights > 0.5 * $full ? $sum / $weights : NAN;
-        }
-
-        return new self($rateHz, $out, $this->t0);
+        return Resampler::at($this, $rateHz);
     }
 
     /**
