@@ -238,28 +238,15 @@ final readonly class Series
         // At the end of a span it may still rise beyond it.
         return $sign * $bend < 0.0 && abs($d) <= 1.0 && $t >= $from && $t <= $to
             ? new Extreme($t, $b - 0.25 * ($a - $c) * $d)
-            : self::furthest($best, $this->ends($from, $to), $sign);
+            : $this->orAnEnd($best, $from, $to, $sign);
     }
 
-    /** @return list<Extreme> the values at the very ends of a span, between samples */
-    private function ends(float $from, float $to): array
+    /** An extreme among samples, or what lies between samples at an end of the span, if that is farther. */
+    private function orAnEnd(Extreme $best, float $from, float $to, int $sign): Extreme
     {
-        $out = [];
         foreach ([$from, $to] as $t) {
             $v = $this->at($t);
-            if ($v !== null) {
-                $out[] = new Extreme($t, $v);
-            }
-        }
-
-        return $out;
-    }
-
-    /** @param  list<Extreme>  $others */
-    private static function furthest(Extreme $best, array $others, int $sign): Extreme
-    {
-        foreach ($others as $other) {
-            $best = $sign * $other->value > $sign * $best->value ? $other : $best;
+            $best = $v !== null && $sign * $v > $sign * $best->value ? new Extreme($t, $v) : $best;
         }
 
         return $best;
