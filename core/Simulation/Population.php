@@ -16,11 +16,13 @@ use Core\Trace\DeviceClass;
 
 /**
  * What a bench may see: the true values of every measure over simulated golfers of both hands with three kinds of club,
- * a third of them ordinary, the rest with one fault each at any severity from slight to dominant.
+ * each with one fault in turn, slight to dominant, and every thirtieth with none, as in the study of detection.
  */
 final class Population
 {
     private const POINTS_HZ = 240.0;
+
+    private const SEVERITIES = [2, 3, 2, 3, 1];
 
     /**
      * @return array<string, float> true values by measure, with @ and the station where it has one
@@ -30,9 +32,10 @@ final class Population
     public static function golfer(int $i, string $seed): array
     {
         $faults = Plant::FAULTS;
-        $fault = $i % 3 === 0 ? null : $faults[($i - 1 - intdiv($i, 3)) % count($faults)];
-        $severity = 1 + intdiv($i, 3) % 3;
-        [$club, $stance] = [[1000.0, 460.0], [1065.0, 500.0], [910.0, 380.0]][intdiv($i, 2) % 3];
+        $each = count($faults) + 1;
+        $fault = $faults[$i % $each] ?? null;
+        $severity = self::SEVERITIES[intdiv($i, $each) % count(self::SEVERITIES)];
+        [$club, $stance] = [[1000.0, 460.0], [1065.0, 500.0], [910.0, 380.0]][$i % 3];
         $swing = Swing::simulated(new GolferSpec(
             "$seed|$i",
             new Plant($fault === null ? [] : [$fault => $severity]),
