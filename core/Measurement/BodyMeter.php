@@ -13,7 +13,6 @@ use Core\Motion\View;
 use Core\Motion\Views;
 use Core\Remark\Remark;
 use Core\Trace\Axis;
-use Core\Trace\Extreme;
 use Core\Trace\Series;
 
 /** The measures of where pelvis and chest are and how they turn. Positions are of the body, never of pressure. */
@@ -71,13 +70,16 @@ final readonly class BodyMeter
                 $time === null ||
                 $here === null
                     ? Measured::none($unit, $this->why($x, [Station::Address, $station], true))
-                    : $this->moved($here - $start, $station === Station::Address ? 0.0 : hypot($x->noise(), $x->uncertainty($time)), [
-                        'AD',
-                        $station->value,
-                    ])->between($ad->t, $time->t);
+                    : $this->moved(
+                        $here - $start,
+                        $station === Station::Address ? 0.0 : hypot($x->noise(), $x->uncertainty($time)),
+                        ['AD', $station->value],
+                    )->between($ad->t, $time->t);
         }
 
-        return $out + $this->farthest($point, 'IM', 'away', 'away_at', [Station::Address, Station::Top, Station::Impact]);
+        $needed = [Station::Address, Station::Top, Station::Impact];
+
+        return $out + $this->farthest($point, 'IM', 'away', 'away_at', $needed);
     }
 
     /**
@@ -104,7 +106,7 @@ final readonly class BodyMeter
     {
         $x = $this->signals->point($point, Axis::X);
         $unit = '% of stance width';
-        $far = static fn (Series $c, Moments $t): ?Extreme => $c->peak($t->at('AD'), $t->at($until), -1);
+        $far = Peak::between('AD', $until, -1);
         $most = $this->width === null ? null : $this->signals->read(
             $x,
             'mm',
@@ -118,9 +120,7 @@ final readonly class BodyMeter
             $x,
             'fraction',
             $needed,
-            static fn (Series $c, Moments $t): ?float => ($at = $far($c, $t)) === null
-                ? null
-                : ($at->t - $t->at('AD')) / ($t->at('TP') - $t->at('AD')),
+            Peak::part($far, 'AD', 'TP'),
         );
         if ($x === null || $most === null || $at === null || $most->window === null) {
             $why = $this->why($this->views->coordinate($point, Axis::X), $needed, true);

@@ -167,7 +167,11 @@ final readonly class FootMeter
             $across,
             $unit,
             [Station::Top, Station::DownswingShaft],
-            static fn (Series $c, Moments $t): ?float => $c->peak($t->at('TP'), $t->at('TP') + $part * ($t->at('SD') - $t->at('TP')), 1)?->value,
+            static function (Series $c, Moments $t) use ($part): ?float {
+                $until = $t->at('TP') + $part * ($t->at('SD') - $t->at('TP'));
+
+                return $c->peak($t->at('TP'), $until, 1)?->value;
+            },
         );
 
         return [
@@ -239,8 +243,9 @@ final readonly class FootMeter
             return Measured::none($unit, Remark::of(Lack::TrailFootLeft));
         }
 
-        return Measured::value($unit, $after - $before, hypot($across->noiseAt($left), $across->timed($im)), ['IM', 'FI'])
-            ->within($im->t, $left);
+        $u = hypot($across->noiseAt($left), $across->timed($im));
+
+        return Measured::value($unit, $after - $before, $u, ['IM', 'FI'])->within($im->t, $left);
     }
 
     /**

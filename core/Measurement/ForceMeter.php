@@ -80,13 +80,13 @@ final readonly class ForceMeter
         $total = $this->signals->total();
         $why = $this->signals->whyNoForce(true) ?? $this->signals->whyNot($needed);
         $im = $this->signals->time(Station::Impact);
-        $dip = static fn (Series $c, Moments $t): ?Extreme => $c->peak($t->at('LB'), $t->at('SD'), -1);
+        $dip = Peak::between('LB', 'SD', -1);
         $peak = static fn (Series $c, Moments $t): ?Extreme => ($low = $c->lowest($t->at('LB'), $t->at('SD'))) === null
             ? null
             : $c->peak($low->t, $t->at('IM') + self::AFTER_IMPACT, 1);
         $off = fn (string $unit, callable $figure): Measured => $this->signals->read($total, $unit, $needed, $figure)
             ?? Measured::none($unit, $why);
-        $out = ['dip' => $off('%BW', self::size($dip)), 'dip_at' => $off('ms', self::before($dip))];
+        $out = ['dip' => $off('%BW', Peak::value($dip)), 'dip_at' => $off('ms', Peak::before($dip, 'IM'))];
         if ($total === null || $im === null || $out['dip']->value === null) {
             return $out + [
                 'rise' => Measured::none('%BW', $why),
@@ -108,10 +108,10 @@ final readonly class ForceMeter
         }
         $lead = $this->signals->footForce(Side::Lead);
         $under = $lead?->at($high->t);
-        $at = $off('ms', self::before($peak));
+        $at = $off('ms', Peak::before($peak, 'IM'));
 
         return $out + [
-            'rise' => $off('%BW', self::size($peak))->within($low->t, $end),
+            'rise' => $off('%BW', Peak::value($peak))->within($low->t, $end),
             'rise_at' => $at->within($low->t, $end),
             'rise_lead' => $lead === null || $under === null
                     ? Measured::none('%BW', $this->signals->whyNoForce(false) ?? $why)
@@ -119,26 +119,6 @@ final readonly class ForceMeter
                         new StationTime($high->t, $this->apart($at, $im), StationSource::Trace),
                     ), ['LB', 'SD', 'IM'])->within($high->t, $high->t),
         ];
-    }
-
-    /**
-     * @param  callable(Series, Moments): ?Extreme  $extreme
-     * @return \Closure(Series, Moments): ?float
-     */
-    private static function size(callable $extreme): \Closure
-    {
-        return static fn (Series $c, Moments $t): ?float => $extreme($c, $t)?->value;
-    }
-
-    /**
-     * @param  callable(Series, Moments): ?Extreme  $extreme
-     * @return \Closure(Series, Moments): ?float ms before impact
-     */
-    private static function before(callable $extreme): \Closure
-    {
-        return static fn (Series $c, Moments $t): ?float => ($at = $extreme($c, $t)) === null
-            ? null
-            : 1000 * ($t->at('IM') - $at->t);
     }
 
     /** How far off a moment may be that is told from a station, beside the station's own error, s. */
@@ -160,8 +140,8 @@ final readonly class ForceMeter
             $foot = $side->value;
             $push = $this->signals->footPush($side);
             $why = $this->signals->whyNoForce(false, Lack::MatKnowsNoDirection);
-            $high = static fn (Series $c, Moments $t): ?Extreme => $c->peak($t->at('TP'), $t->at('IM'), $sign);
-            $size = $this->signals->read($push, '%BW', $span, static fn (Series $c, Moments $t): ?float => ($at = $high($c, $t)) === null ? null : max(0.0, $sign * $at->value));
+            $high = Peak::between('TP', 'IM', $sign);
+            $size = $this->signals->read($push, '%BW', $span, Peak::size($high, $sign));
             $out["heel_toe_$foot"] = $size ?? Measured::none('%BW', $why ?? $this->signals->whyNot($span));
             $out["heel_toe_{$foot}_at"] = $this->signals->read(
                 $push,
@@ -210,19 +190,14 @@ final readonly class ForceMeter
         bool $when,
     ): array {
         [$a, $b] = [$from->value, $to->value];
-        $high = static fn (Series $c, Moments $t): ?Extreme => $c->peak($t->at($a), $t->at($b), $sign);
+        $high = Peak::between($a, $b, $sign);
         $why = $this->signals->whyNoForce(true, Lack::MatKnowsNoDirection) ?? $this->signals->whyNot([$from, $to]);
-        $out = [$key => $this->signals->read($signal, $unit, [$from, $to], static fn (Series $c, Moments $t): ?float => ($at = $high($c, $t)) === null ? null : max(0.0, $sign * $at->value)) ?? Measured::none($unit, $why)];
+        $size = $this->signals->read($signal, $unit, [$from, $to], Peak::size($high, $sign));
+        $out = [$key => $size ?? Measured::none($unit, $why)];
 
         return $when
-            ? $out + ["{$key}_at" => $this->signals->read(
-                $signal,
-                'ms',
-                [$from, $to],
-                static fn (Series $c, Moments $t): ?float => ($at = $high($c, $t)) === null
-                    ? null
-                    : 1000 * ($t->at($b) - $at->t),
-            ) ?? Measured::none('ms', $why)]
+            ? $out + ["{$key}_at" => $this->signals->read($signal, 'ms', [$from, $to], Peak::before($high, $b))
+                ?? Measured::none('ms', $why)]
             : $out;
     }
 

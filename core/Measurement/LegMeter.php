@@ -78,7 +78,11 @@ final readonly class LegMeter
         $lifts = static fn (Series $c, Moments $t): ?float => ($rest = self::rest($c, $t)) === null
             ? null
             : $c->risesThrough($rest + self::LIFTED, $t->at('AD'), $t->at('IM'), 0.02);
-        $at = $this->signals->read($z, 'ms', $needed, static fn (Series $c, Moments $t): ?float => ($at = $lifts($c, $t)) === null || $at >= $t->at('IM') ? null : 1000 * ($t->at('IM') - $at));
+        $at = $this->signals->read($z, 'ms', $needed, static function (Series $c, Moments $t) use ($lifts): ?float {
+            $at = $lifts($c, $t);
+
+            return $at === null || $at >= $t->at('IM') ? null : 1000 * ($t->at('IM') - $at);
+        });
 
         return [
             'trail_heel_lift' => $lift,
@@ -106,9 +110,10 @@ final readonly class LegMeter
      */
     private static function liftOf(Series $height, Moments $t): ?float
     {
-        return ($rest = self::rest($height, $t)) === null || ($high = $height->peak($t->at('AD'), $t->at('IM'), 1)) === null
-            ? null
-            : max(0.0, $high->value - $rest) / 10.0;
+        $rest = self::rest($height, $t);
+        $high = $height->peak($t->at('AD'), $t->at('IM'), 1);
+
+        return $rest === null || $high === null ? null : max(0.0, $high->value - $rest) / 10.0;
     }
 
     /** @throws CoreException */

@@ -25,7 +25,7 @@ final readonly class ReadOff
     {
         $n = count($errors);
         if (2 * $n < Jitter::COUNT) {
-            return new self($read, array_reduce($errors, static fn (float $m, float $e): float => max($m, abs($e)), 0.0));
+            return new self($read, max([0.0, ...array_map(abs(...), $errors)]));
         }
         $bias = array_sum($errors) / $n;
         $off = array_map(static fn (float $e): float => abs($e - $bias), $errors);

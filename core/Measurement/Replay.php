@@ -25,6 +25,10 @@ final class Replay
 
     private const LONGEST = 2048;
 
+    private const MEMORY_STEP = 0.002;
+
+    private const MOST_BANKS = 32;
+
     /** A replay is so much longer than what is asked for, s. */
     private const BEYOND = 0.15;
 
@@ -133,9 +137,14 @@ final class Replay
      */
     private static function bank(float $step, float $halfWidth, float $memory, bool $isSlope): array
     {
+        // A memory to the two milliseconds: no bank for every recording's own.
+        $memory = self::MEMORY_STEP * round($memory / self::MEMORY_STEP);
         $key = sprintf('%.4f|%.4f|%.3f|%d', $step, $halfWidth, $memory, $isSlope);
         if (isset(self::$banks[$key])) {
             return self::$banks[$key];
+        }
+        if (count(self::$banks) >= self::MOST_BANKS) {
+            self::$banks = [];
         }
         if (self::$white === []) {
             $chance = new Chance('replay');

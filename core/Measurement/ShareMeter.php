@@ -133,20 +133,17 @@ final readonly class ShareMeter
      */
     private function trailPeak(): array
     {
-        $low = static fn (Series $c, Moments $t): ?Extreme => $c->peak($t->at('AD'), $t->at('TP'), -1);
+        $low = Peak::between('AD', 'TP', -1);
         $span = [Station::Address, Station::Top];
+        $least = Peak::value($low);
 
         return [
-            'trail_peak' => $this->off('%', $span, static fn (Series $c, Moments $t): ?float => ($at = $low($c, $t)) === null
-                ? null
-                : 100.0 - $at->value),
-            'trail_peak_at' => $this->off(
-                'fraction',
+            'trail_peak' => $this->off(
+                '%',
                 $span,
-                static fn (Series $c, Moments $t): ?float => ($at = $low($c, $t)) === null
-                    ? null
-                    : ($at->t - $t->at('AD')) / ($t->at('TP') - $t->at('AD')),
-            )->near($this->nearest($low)),
+                static fn (Series $c, Moments $t): ?float => ($v = $least($c, $t)) === null ? null : 100.0 - $v,
+            ),
+            'trail_peak_at' => $this->off('fraction', $span, Peak::part($low, 'AD', 'TP'))->near($this->nearest($low)),
         ];
     }
 
@@ -190,9 +187,11 @@ final readonly class ShareMeter
                 $stations,
             )->within($ad->t, $im->t);
         }
-        $crossing = static fn (Series $c, Moments $t): ?float => ($from = $c->lowest($t->at('AD'), $t->at('TP'))) === null
-            ? null
-            : $c->risesThrough(50.0, $from->t, $t->at('IM'), self::HOLD);
+        $crossing = static function (Series $c, Moments $t): ?float {
+            $from = $c->lowest($t->at('AD'), $t->at('TP'));
+
+            return $from === null ? null : $c->risesThrough(50.0, $from->t, $t->at('IM'), self::HOLD);
+        };
         $at = $crossing($this->share->series, $this->signals->jitter->told);
         if ($at === null) {
             return Measured::censored(
@@ -220,25 +219,12 @@ final readonly class ShareMeter
      */
     private function shiftRate(): array
     {
-        $steep = static fn (Series $c, Moments $t): ?Extreme => $c->peak($t->at('LB'), $t->at('IM'), 1);
+        $steep = Peak::between('LB', 'IM', 1);
         $span = [Station::BackswingArm, Station::Impact];
 
         return [
-            'shift_rate' => $this->off(
-                '%/s',
-                $span,
-                static fn (Series $c, Moments $t): ?float => $steep($c, $t)?->value,
-                true,
-            ),
-            'shift_rate_at' => $this->off(
-                'ms',
-                $span,
-                static fn (Series $c, Moments $t): ?float => ($at = $steep($c, $t)) === null
-                    ? null
-                    : 1000 * ($t->at('IM') - $at->t),
-                true,
-                true,
-            ),
+            'shift_rate' => $this->off('%/s', $span, Peak::value($steep), true),
+            'shift_rate_at' => $this->off('ms', $span, Peak::before($steep, 'IM'), true, true),
         ];
     }
 
@@ -249,7 +235,7 @@ final readonly class ShareMeter
      */
     private function leadPeak(): array
     {
-        $high = static fn (Series $c, Moments $t): ?Extreme => $c->peak($t->at('LB'), $t->at('IM'), 1);
+        $high = Peak::between('LB', 'IM', 1);
         $span = [Station::BackswingArm, Station::Impact];
         $thrown = $this->off('%', $span, static fn (Series $c, Moments $t): ?float => ($at = $high($c, $t)) === null
             || ($impact = $c->at($t->at('IM'))) === null
@@ -258,18 +244,8 @@ final readonly class ShareMeter
         $lost = $thrown->number();
 
         return [
-            'lead_peak' => $this->off(
-                '%',
-                $span,
-                static fn (Series $c, Moments $t): ?float => $high($c, $t)?->value,
-            ),
-            'lead_peak_at' => $this->off(
-                'ms',
-                $span,
-                static fn (Series $c, Moments $t): ?float => ($at = $high($c, $t)) === null
-                    ? null
-                    : 1000 * ($t->at('IM') - $at->t),
-            ),
+            'lead_peak' => $this->off('%', $span, Peak::value($high)),
+            'lead_peak_at' => $this->off('ms', $span, Peak::before($high, 'IM')),
             'cop_style' => $lost === null || $thrown->window === null
                 ? Measured::none('style', $thrown->why())
                 : Measured::word('style', $lost >= self::RETURNING ? 'returning' : 'forward', ['LB', 'IM'])->within(
@@ -314,8 +290,13 @@ final readonly class ShareMeter
      *
      * @throws CoreException
      */
-    private function off(string $unit, array $needed, callable $figure, bool $slope = false, bool $calm = false): Measured
-    {
+    private function off(
+        string $unit,
+        array $needed,
+        callable $figure,
+        bool $slope = false,
+        bool $calm = false,
+    ): Measured {
         $from = $calm ? $this->share?->calmer() : $this->share;
 
         return $this->signals->read($from, $unit, $needed, $figure, $slope) ?? $this->none($unit, $needed);

@@ -319,8 +319,13 @@ final class Signals
      *
      * @throws CoreException
      */
-    private function force(string $key, callable $series, callable $newtons, callable $offset, float $wander = 0.0): ?SmoothSignal
-    {
+    private function force(
+        string $key,
+        callable $series,
+        callable $newtons,
+        callable $offset,
+        float $wander = 0.0,
+    ): ?SmoothSignal {
         $weight = $this->trace()?->bodyWeightN();
 
         return $weight === null

@@ -144,8 +144,11 @@ final readonly class TimingMeter
      */
     private function whichRise(SmoothSignal $share): float
     {
-        $crosses = $share->read(static fn (Series $c, Moments $t): ?float => Crossing::lastRise($c->minus(50.0), $t->at('LB'), $t->at('IM')));
-
+        $crosses = $share->read(static fn (Series $c, Moments $t): ?float => Crossing::lastRise(
+            $c->minus(50.0),
+            $t->at('LB'),
+            $t->at('IM'),
+        ));
         $apart = $crosses->uncertainty ?? 0.0;
 
         return $apart > self::APART ? $apart : 0.0;

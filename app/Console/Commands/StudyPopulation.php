@@ -19,7 +19,8 @@ final class StudyPopulation extends Command
     protected $signature = 'study:population {--golfers=300} {--processes=2} {--seed=population} '
         .'{--out= : a JSON file to write}';
 
-    protected $description = 'What a bench may see: 1st, 50th and 99th percentile of every measure over simulated golfers';
+    protected $description = 'What a bench may see: 1st, 50th and 99th percentile of every measure, over simulated '
+        .'golfers';
 
     public function handle(): int
     {

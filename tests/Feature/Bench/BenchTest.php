@@ -204,6 +204,25 @@ it('switches the lens: other verdicts, other bands, faults that do not count lef
     $this->get("/bench/{$r->public_id}?lens=moonwalk")->assertSessionHasErrors('lens');
 });
 
+it('shows which shape the feet lean to, beside the shape that is played and the ball that was seen', function () {
+    $head = $this->headCoach();
+    $r = onTheShelf('leans', ['spin-out' => 3], facts: [
+        'shape' => 'soft draw',
+        'outcome' => ['start_deg' => 1.0, 'curve_deg' => 6.0, 'height' => 'normal', 'strike' => 'centre'],
+    ]);
+    $this->actingAs($head)
+        ->get("/bench/{$r->public_id}")
+        ->assertOk()
+        ->assertSee('Which shape the feet lean to')
+        ->assertSee('spins out')
+        ->assertSee('This golfer plays draw')
+        ->assertSee('The ball')
+        ->assertSee('A leaning is no fault');
+    $mat = onTheShelf('leans not', device: DeviceClass::Mat);
+    $mat->motion()->delete();
+    $this->get("/bench/{$mat->public_id}")->assertOk();
+});
+
 it('opens a verdict to the curve and threshold it came from', function () {
     $r = onTheShelf('curve', ['hang-back' => 3]);
     $this->actingAs($this->headCoach())

@@ -24,6 +24,31 @@ it('names in the methods page only classes that are there', function () {
     }
 });
 
+it('counts how often a ± holds and what a bench may see, into a file or onto the page', function () {
+    $out = tempnam(sys_get_temp_dir(), 'unc');
+    expect(Artisan::call('study:uncertainty', ['--golfers' => 1, '--times' => 1, '--processes' => 1, '--out' => $out]))
+        ->toBe(0);
+    $text = file_get_contents($out);
+    expect($text)->toContain('core version '.Core\Version::CURRENT)->toContain('## Two plates')->toContain('*mean*');
+    unlink($out);
+    expect(Artisan::call('study:uncertainty', [
+        '--golfers' => 1, '--times' => 1, '--processes' => 1, '--out' => '/nowhere/at/all.md',
+    ]))->toBe(1);
+});
+
+it('keeps the published study of uncertainty in step, and its exceptions in bold', function () {
+    $text = file_get_contents(base_path('docs/uncertainty.md'));
+    expect($text)->toContain('core version '.Core\Version::CURRENT)
+        ->toContain('--golfers=40 --times=6')
+        ->toContain('| impact_share |');
+    // On average of all measures the ± holds as often as is wanted in ordinary recordings, by every instrument.
+    preg_match_all('/^\| \*mean\* \| \*([0-9.]+)\* \|\s+\| \*([0-9.]+)\*/m', $text, $means, PREG_SET_ORDER);
+    expect($means)->toHaveCount(5);
+    foreach ($means as [, $ordinary, $harsh]) {
+        expect((float) $ordinary)->toBeBetween(93.0, 97.5)->and((float) $harsh)->toBeGreaterThan(88.0);
+    }
+});
+
 it('keeps the published coverage in step with the core it speaks of, and its exceptions named', function () {
     $text = file_get_contents(base_path('docs/coverage.md'));
     expect($text)
