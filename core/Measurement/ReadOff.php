@@ -32,7 +32,7 @@ final readonly class ReadOff
         sort($off);
 
         // Never beyond what a replay shows: what cannot be negative stays so.
-        $value = max(min($read, $true + min($errors)), min(max($read, $true + max($errors)), $read - $bias));
+        $value = max(min($read, $true + min([INF, ...$errors])), min(max($read, $true + max([-INF, ...$errors])), $read - $bias));
 
         return new self($value, $off[(int) floor(0.95 * ($n - 1))]);
     }

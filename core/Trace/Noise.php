@@ -161,26 +161,31 @@ final class Noise
      */
     public function wanders(Series $still, float $from, float $to): ?float
     {
-        $n = 0;
-        $sums = [0.0, 0.0, 0.0];
-        $middle = 0.5 * ($from + $to);
-        for ($t = $from; $t <= $to; $t += 1.0 / $still->rateHz) {
+        $at = $values = [];
+        $last = (int) floor(($to - $from) * $still->rateHz + 1e-6);
+        for ($i = 0; $i <= $last; $i++) {
+            $t = $from + $i / $still->rateHz;
             $v = $still->at($t);
             if ($v !== null) {
-                $n++;
-                $sums[0] += $v;
-                $sums[1] += ($t - $middle) * $v;
-                $sums[2] += ($t - $middle) ** 2;
+                $at[] = $t;
+                $values[] = $v;
             }
         }
+        $n = count($at);
         if ($n < 20 || $to - $from < self::LEAST) {
             return null;
+        }
+        [$middle, $level] = [array_sum($at) / $n, array_sum($values) / $n];
+        $along = $spread = 0.0;
+        foreach ($at as $i => $t) {
+            $along += ($t - $middle) * ($values[$i] - $level);
+            $spread += ($t - $middle) ** 2;
         }
         $keep = $this->keeps();
 
         return hypot(
-            $sums[1] / $sums[2],
-            $this->factor() * $this->sd * sqrt((1.0 + $keep) / (1.0 - $keep) / $sums[2]),
+            $along / $spread,
+            $this->factor() * $this->sd * sqrt((1.0 + $keep) / (1.0 - $keep) / $spread),
         );
     }
 

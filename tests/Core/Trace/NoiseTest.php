@@ -91,7 +91,12 @@ it('bounds how fast a zero wanders by what standing shows', function () {
         static fn (int $i): float => $still->values[$i] + 0.002 * $i,
         range(0, 700),
     ));
-    expect($noise->wanders($still, 0.0, 0.7))->toBeLessThan(1.0)
-        ->and($noise->wanders($drifts, 0.0, 0.7))->toBeBetween(1.2, 2.8)
+    expect($noise->wanders($still, 0.0, 0.7))->toBeLessThan(0.6)
+        ->and($noise->wanders($drifts, 0.0, 0.7))->toBeBetween(1.6, 2.5)
+        // Whatever the level, and wherever the stretch ends between two samples.
+        ->and((new Noise(100.0, 0.0))->wanders(new Series(100.0, array_fill(0, 401, 50.0)), 0.0, 0.95))
+        ->toEqualWithDelta(0.0, 1e-9)
+        ->and((new Noise(100.0, 0.0))->wanders(new Series(100.0, array_fill(0, 401, 50.0)), 0.013, 0.7391))
+        ->toEqualWithDelta(0.0, 1e-9)
         ->and($noise->wanders($still, 0.0, 0.2))->toBeNull();
 });
