@@ -66,16 +66,6 @@ final class Signals
     }
 
     /**
-     * Lead share with its slope over a window of this half-width, s.
-     *
-     * @throws CoreException
-     */
-    public function shareOver(float $window): ?SmoothSignal
-    {
-        return $this->share()?->over($window);
-    }
-
-    /**
      * Total vertical force, %BW.
      *
      * @throws CoreException

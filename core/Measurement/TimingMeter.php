@@ -94,10 +94,10 @@ final readonly class TimingMeter
             );
         }
         // Both rates over equal windows: a smoothing brings every start forward, and so by as much.
-        $pushes = $this->signals->shareOver($this->window);
+        $pushes = $share->over($this->window);
         $opens = $this->opening($turn);
         $told = $this->signals->jitter->told;
-        $steep = $pushes?->slope()->highest($lb->t, $im->t);
+        $steep = $pushes->slope()->highest($lb->t, $im->t);
         $low = $share->series->lowest($lb->t, $im->t);
         // The last time before impact; where it never comes over, its steepest rise.
         $crosses = Crossing::lastRise($share->series->minus(50.0), $lb->t, $im->t) ?? $steep?->t;
@@ -108,7 +108,7 @@ final readonly class TimingMeter
         $turns = static fn (Series $c, Moments $t): ?float => ($fast = $c->highest($t->at('TP'), $t->at('IM'))) === null
             ? null
             : self::startOf($c, $fast, self::OPENS, $t->at('LB'));
-        $rise = $pushes === null ? null : $this->sharp($pushes, $begins);
+        $rise = $this->sharp($pushes, $begins);
         $open = $this->sharp($opens, $turns);
         $opened = $turns($opens->slope(), $told);
         if ($rise === null || $open === null || $opened === null) {
