@@ -12,7 +12,6 @@ use Core\Codebook\SwingReport;
 use Core\Codebook\Verdict;
 use Core\CoreException;
 use Core\Measurement\Evidence;
-use Core\Motion\Handedness;
 use Core\Motion\Station;
 use Core\Motion\StationsFromMotion;
 use Core\Motion\StationSource;
@@ -92,22 +91,10 @@ final class DetectionStudy
     {
         $fault = Plant::FAULTS[$i % (count(Plant::FAULTS) + 1)] ?? null;
         $severity = self::SEVERITIES[intdiv($i, count(Plant::FAULTS) + 1) % count(self::SEVERITIES)];
-        [$club, $stance] = [[1000.0, 460.0], [1065.0, 500.0], [910.0, 380.0]][$i % 3];
         $plant = new Plant($fault === null ? [] : [$fault => $severity]);
         $swings = [];
         foreach (DeviceClass::cases() as $device) {
-            $swings[$device->value] = Swing::simulated(
-                new GolferSpec(
-                    "$seed|$i",
-                    $plant,
-                    $i % 5 === 0 ? Handedness::Left : Handedness::Right,
-                    $device,
-                    1620.0 + 12.0 * ($i % 21),
-                    58.0 + 1.7 * ($i % 23),
-                    $club,
-                    $stance,
-                ),
-            );
+            $swings[$device->value] = Swing::simulated(GolferSpec::ofStudy($seed, $i, $plant, $device));
         }
         $any = $swings[DeviceClass::Mat->value];
         $seen = [];

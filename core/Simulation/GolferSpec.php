@@ -21,4 +21,23 @@ final readonly class GolferSpec
         public float $stanceMm = 470.0,
     ) {
     }
+
+    /**
+     * The golfer of this number in a study: heights, masses, three kinds of club and both hands in turn.
+     */
+    public static function ofStudy(string $seed, int $i, Plant $plant, DeviceClass $device = DeviceClass::Mat): self
+    {
+        [$club, $stance] = [[1000.0, 460.0], [1065.0, 500.0], [910.0, 380.0]][$i % 3];
+
+        return new self(
+            "$seed|$i",
+            $plant,
+            $i % 5 === 0 ? Handedness::Left : Handedness::Right,
+            $device,
+            1620.0 + 12.0 * ($i % 21),
+            58.0 + 1.7 * ($i % 23),
+            $club,
+            $stance,
+        );
+    }
 }

@@ -8,11 +8,9 @@ use Core\CoreException;
 use Core\Measurement\Evidence;
 use Core\Measurement\Measured;
 use Core\Measurement\Meter;
-use Core\Motion\Handedness;
 use Core\Motion\StationSource;
 use Core\Motion\StationTime;
 use Core\Motion\StationTimes;
-use Core\Trace\DeviceClass;
 
 /**
  * What a bench may see: the true values of every measure over simulated golfers of both hands with three kinds of club,
@@ -35,17 +33,8 @@ final class Population
         $each = count($faults) + 1;
         $fault = $faults[$i % $each] ?? null;
         $severity = self::SEVERITIES[intdiv($i, $each) % count(self::SEVERITIES)];
-        [$club, $stance] = [[1000.0, 460.0], [1065.0, 500.0], [910.0, 380.0]][$i % 3];
-        $swing = Swing::simulated(new GolferSpec(
-            "$seed|$i",
-            new Plant($fault === null ? [] : [$fault => $severity]),
-            $i % 5 === 0 ? Handedness::Left : Handedness::Right,
-            DeviceClass::Mat,
-            1620.0 + 12.0 * ($i % 21),
-            58.0 + 1.7 * ($i % 23),
-            $club,
-            $stance,
-        ));
+        $plant = new Plant($fault === null ? [] : [$fault => $severity]);
+        $swing = Swing::simulated(GolferSpec::ofStudy($seed, $i, $plant));
         [$trace, $motion] = $swing->truth(self::POINTS_HZ);
         $exact = StationTimes::fromTimes(array_map(
             static fn (StationTime $t): StationTime => new StationTime($t->t, 0.0, StationSource::File),

@@ -13,7 +13,6 @@ use Core\Measurement\Measurements;
 use Core\Measurement\Meter;
 use Core\Measurement\Signals;
 use Core\Measurement\TimingMeter;
-use Core\Motion\Handedness;
 use Core\Motion\StationSource;
 use Core\Motion\StationTime;
 use Core\Motion\StationTimes;
@@ -70,17 +69,8 @@ final class UncertaintyStudy
      */
     public function golfer(int $i, int $times): void
     {
-        [$club, $stance] = [[1000.0, 460.0], [1065.0, 500.0], [910.0, 380.0]][$i % 3];
-        $swing = Swing::simulated(new GolferSpec(
-            "$this->seed|$i",
-            new Plant(self::PLANTS[$i % count(self::PLANTS)]),
-            $i % 5 === 0 ? Handedness::Left : Handedness::Right,
-            DeviceClass::Mat,
-            1620.0 + 12.0 * ($i % 21),
-            58.0 + 1.7 * ($i % 23),
-            $club,
-            $stance,
-        ));
+        $plant = new Plant(self::PLANTS[$i % count(self::PLANTS)]);
+        $swing = Swing::simulated(GolferSpec::ofStudy($this->seed, $i, $plant));
         [$trace, $motion] = $swing->truth(self::TRUE_POINTS_HZ);
         $exact = StationTimes::fromTimes(array_map(
             static fn (StationTime $t): StationTime => new StationTime($t->t, 0.0, StationSource::File),
