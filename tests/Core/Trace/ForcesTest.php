@@ -162,7 +162,8 @@ it('knows which signals a channel feeds', function (string $channel, DeviceClass
     ['trail_toe_pct', DeviceClass::Mat, [Signal::FootCop]],
     ['fz_n', DeviceClass::Plate, [Signal::Total, Signal::Share]],
     ['copx_mm', DeviceClass::Plate, [Signal::Cop, Signal::Share]],
-    ['copy_mm', DeviceClass::Plate, [Signal::Cop]],
+    // How far along the feet it lies moves where between them it is counted from.
+    ['copy_mm', DeviceClass::Plate, [Signal::Cop, Signal::Share]],
     ['mz_nm', DeviceClass::Plate, [Signal::Twist]],
     ['lead_fx_n', DeviceClass::DualPlate, [Signal::Horizontal, Signal::Twist]],
     [
