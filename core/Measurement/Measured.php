@@ -131,6 +131,12 @@ final readonly class Measured
         return $this->with(['near' => $station?->value]);
     }
 
+    /** The same with an uncertainty so many times as large: what its kind is known to be short of. */
+    public function times(float $factor): self
+    {
+        return $this->uncertainty === null ? $this : $this->with(['uncertainty' => $factor * $this->uncertainty]);
+    }
+
     /** The same with its uncertainty multiplied. A value without one stays as it is. */
     public function widened(float $times, Remark $why): self
     {

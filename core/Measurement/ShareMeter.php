@@ -21,6 +21,9 @@ final readonly class ShareMeter
 
     private const SETUP_SPAN = 0.3;
 
+    /** Replays about a calmer course than the true one tell by so much too narrowly which of its places is the most. */
+    private const SHORT = 1.25;
+
     private ?SmoothSignal $share;
 
     /** @throws CoreException */
@@ -143,7 +146,8 @@ final readonly class ShareMeter
                 $span,
                 static fn (Series $c, Moments $t): ?float => ($v = $least($c, $t)) === null ? null : 100.0 - $v,
             ),
-            'trail_peak_at' => $this->off('fraction', $span, Peak::part($low, 'AD', 'TP'))->near($this->nearest($low)),
+            'trail_peak_at' => $this->off('fraction', $span, Peak::part($low, 'AD', 'TP'))
+                ->times(self::SHORT)->near($this->nearest($low)),
         ];
     }
 
@@ -224,7 +228,7 @@ final readonly class ShareMeter
 
         return [
             'shift_rate' => $this->off('%/s', $span, Peak::value($steep), true),
-            'shift_rate_at' => $this->off('ms', $span, Peak::before($steep, 'IM'), true, true),
+            'shift_rate_at' => $this->off('ms', $span, Peak::before($steep, 'IM'), true, true)->times(self::SHORT),
         ];
     }
 
@@ -279,7 +283,7 @@ final readonly class ShareMeter
                 || ($far = $c->peak($t->at('IM'), $t->at($end), $sign)) === null
                 ? null
                 : max(0.0, $sign * ($far->value - $impact)),
-        );
+        )->times(self::SHORT);
     }
 
     /**

@@ -239,6 +239,11 @@ final class Signals
         }
         $from = $unit === 'fraction' ? $signal->calmer() : $signal;
         $read = $slope ? $from->readSlope($figure) : $from->read($figure);
+        if ($unit === 'ms' && ! $slope) {
+            // A moment that a wider smoothing moves has been moved by this one, too.
+            $wide = $figure($from->calmer()->series, $told);
+            $read = $read?->besides($wide === null ? 0.0 : $wide - ($figure($from->series, $told) ?? $wide));
+        }
 
         return $read === null
             ? null

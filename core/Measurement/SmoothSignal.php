@@ -18,7 +18,7 @@ final class SmoothSignal
     /** How many times wider the smoothing is that stands for the truth in replays, of values and of slopes. */
     private const CALM = 3.0;
 
-    private const CALM_SLOPE = 1.0;
+    private const CALM_SLOPE = 2.0;
 
     private const CALMER = 1.6;
 

@@ -27,6 +27,12 @@ final readonly class TimingMeter
     /** Crossings that lie farther apart are of different rises, s. */
     private const APART = 0.05;
 
+    /** By how much a start depends on what of its shape smoothing has left, s. */
+    private const SHAPE = 0.009;
+
+    /** So many times its ± the share may be off before another rise is the one. */
+    private const SURELY = 1.3;
+
     /** How many times wider a window is that tells what this one does; a start is brought forward by no more, s. */
     private const WIDER = 1.5;
 
@@ -124,7 +130,10 @@ final readonly class TimingMeter
                 ['LB', 'TP', 'IM'],
             )->within($lb->t, $im->t);
         }
-        $u = hypot(hypot($rise->uncertainty, $open->uncertainty), $this->whichRise($share));
+        $u = hypot(
+            hypot(hypot($rise->uncertainty, $open->uncertainty), self::SHAPE),
+            $this->whichRise($share, $lb->t, $im->t, $crosses),
+        );
 
         return Measured::value(
             'ms',
@@ -138,18 +147,21 @@ final readonly class TimingMeter
     }
 
     /**
-     * Where noise decides which of several rises crosses the half: how far apart they lie, s; else nought.
+     * Where the share's ± decides which of several rises crosses the half: how far apart they lie, s; else nought.
      *
      * @throws CoreException
      */
-    private function whichRise(SmoothSignal $share): float
+    private function whichRise(SmoothSignal $share, float $from, float $to, ?float $crosses): float
     {
-        $crosses = $share->read(static fn (Series $c, Moments $t): ?float => Crossing::lastRise(
-            $c->minus(50.0),
-            $t->at('LB'),
-            $t->at('IM'),
-        ));
-        $apart = $crosses->uncertainty ?? 0.0;
+        if ($crosses === null) {
+            return 0.0;
+        }
+        $by = self::SURELY * hypot($share->constant($crosses), $share->noiseAt($crosses));
+        $apart = 0.0;
+        foreach ([50.0 - $by, 50.0 + $by] as $level) {
+            $other = Crossing::lastRise($share->series->minus($level), $from, $to) ?? $crosses;
+            $apart = max($apart, abs($other - $crosses));
+        }
 
         return $apart > self::APART ? $apart : 0.0;
     }

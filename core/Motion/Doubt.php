@@ -17,6 +17,10 @@ enum Doubt: string implements RemarkCode
     case OddBackswing = 'doubt.odd-backswing';
     case FilmedAlongTheLine = 'doubt.filmed-along-the-line';
     case NeverStill = 'doubt.never-still';
+    /** rest_ms: how long the shaft rests */
+    case RestsAtTheTop = 'doubt.rests-at-the-top';
+    /** gap_ms: how long the club is not seen */
+    case ClubNotSeen = 'doubt.club-not-seen';
     case ComesToRestSlowly = 'doubt.comes-to-rest-slowly';
     case LowestPoint = 'doubt.lowest-point';
     case FromTheTraceAlone = 'doubt.from-the-trace-alone';

@@ -25,6 +25,17 @@ final class StationsFromMotion
     /** Displacements of the club head between which its first move is extrapolated, mm. */
     private const FIRST_MOVE = 12.0;
 
+    /**
+     * What is unsure of the address where its start is not seen, s, and beside it as a part of the time until it is;
+     * and else as a part of the time that the club takes from a first to a fourfold displacement.
+     */
+    private const UNSEEN_START = [0.05, 0.7];
+
+    private const START = 0.2;
+
+    /** The club is lowest so near to where the ball is, as a part of the time from the top. */
+    private const LOWEST = 0.025;
+
     /** The club is fastest so near its lowest place, and a swing is over so long after it, s. */
     private const STRIKE = 0.2;
 
@@ -37,6 +48,11 @@ final class StationsFromMotion
 
     /** Where what belongs to this swing begins, s. */
     private float $from;
+
+    private ?Top $top = null;
+
+    /** What is unsure of the address because its start is not seen, s. */
+    private float $address = 0.0;
 
     /** By how much the finish depends on what is called rest, s. */
     private float $finish = 0.0;
@@ -88,10 +104,21 @@ final class StationsFromMotion
         }
         $shaft = $this->difference('club_head', 'grip');
         $arm = $this->difference('lead_hand', 'lead_shoulder');
-        $tp = Top::of($this->motion, $shaft, $this->from, $fast->t);
-        if ($tp === null) {
+        $noise = $this->views->noise($this->motion->view);
+        $this->top = Top::of(
+            $this->motion,
+            $shaft,
+            static fn (float $window): float => M_SQRT2 * $noise->slope($window),
+            $this->from,
+            $fast->t,
+        );
+        if ($this->top === null) {
             return null;
         }
+        if ($this->top->doubt !== null) {
+            $this->doubts['TP'] = $this->top->doubt;
+        }
+        $tp = $this->top->t;
         $lb = Crossing::lastRise($arm, $this->from, $tp);
         // The last time: a waggle may have lifted the shaft before.
         $tb = Crossing::lastRise($shaft, $this->from, $lb ?? $tp);
@@ -149,7 +176,7 @@ final class StationsFromMotion
         }
         $down = ($found['IM'] ?? NAN) - ($found['TP'] ?? NAN);
         if ($down < 0.14 || $down > 0.45) {
-            $this->doubts['TP'] = Remark::of(Doubt::OddDownswing, down_ms: 1000 * $down);
+            $this->doubts['TP'] ??= Remark::of(Doubt::OddDownswing, down_ms: 1000 * $down);
         }
         if (! $this->motion->view->sees(Axis::X)) {
             foreach (['AD', 'TP'] as $code) {
@@ -219,6 +246,16 @@ final class StationsFromMotion
 
             return $near;
         }
+
+        if (! $this->motion->view->sees(Axis::X)) {
+            // It starts along the line, unseen: what is seen of it grows with a higher power of the time.
+            $ad = $near - ($far - $near) / (4.0 ** (1.0 / 3.0) - 1.0);
+            $this->address = hypot(self::UNSEEN_START[0], self::UNSEEN_START[1] * ($near - $ad));
+
+            return max($this->motion->t0, $ad);
+        }
+
+        $this->address = self::START * ($far - $near);
 
         return max($this->motion->t0, 2 * $near - $far);
     }
@@ -301,19 +338,26 @@ final class StationsFromMotion
     private function uncertainty(Station $station, float $t, Series $shaft, Series $arm): float
     {
         $frame = 1.0 / $this->motion->rateHz;
-        $noise = $this->views->error($this->motion->view, false);
+        $sensor = $this->views->noise($this->motion->view);
+        $noise = $sensor->factor() * M_SQRT2 * $sensor->smoothed(self::POSITION);
         $level = static function (Series $height) use ($t, $noise): float {
             $h = 0.012;
-            $speed = abs(($height->at($t + $h) ?? 0.0) - ($height->at($t - $h) ?? 0.0)) / (2 * $h);
+            $now = $height->at($t) ?? 0.0;
+            [$before, $after] = [$height->at($t - $h) ?? $now, $height->at($t + $h) ?? $now];
+            $speed = abs($after - $before) / (2 * $h);
+            $bends = abs($before - 2 * $now + $after) / $h ** 2;
 
-            return 0.7 * $noise / max(300.0, $speed);
+            // What comes to its level only just is bent away from it before the noise has told when.
+            return min($noise / max(1.0, $speed), sqrt(2.0 * $noise / max(1.0, $bends)));
         };
         $own = match ($station) {
             Station::TakeawayShaft, Station::DownswingShaft, Station::ThroughShaft => $level($shaft),
             Station::BackswingArm, Station::DownswingArm => $level($arm),
-            Station::Top => $this->motion->view->sees(Axis::X) ? 0.006 : 0.030,
-            Station::Impact => isset($this->doubts['IM']) ? 1.5 * $frame : 0.002,
-            Station::Address => $this->motion->view->sees(Axis::X) ? 0.015 : 0.050,
+            Station::Top => hypot(0.003, $this->top->uncertainty ?? 0.0),
+            Station::Impact => isset($this->doubts['IM'])
+                ? hypot(1.5 * $frame, self::LOWEST * ($t - ($this->top->t ?? $t)))
+                : 0.002,
+            Station::Address => hypot(0.015, $this->address),
             Station::Finish => hypot(0.02, $this->finish),
         };
 

@@ -38,7 +38,13 @@ final class StationsFromTrace
 
     private const THROUGH = 0.19;
 
-    private const FINISH = 2.8;
+    /** From impact to the finish, s. */
+    private const FINISH = 0.74;
+
+    /** Points of share that a full swing brings over, and below which it may be small; and that a half one brings. */
+    private const FULL = [50.0, 62.0];
+
+    private const HALF = [25.0, 40.0];
 
     /**
      * Within so long after the trail peak the share has come over, and so long the recording goes on, s; longer where
@@ -104,8 +110,12 @@ final class StationsFromTrace
             'SD' => $tp + self::PARTS['SD'] * $down,
             'IM' => $im,
             'ST' => $im + self::THROUGH * $down,
-            'FI' => $im + self::FINISH * $down,
+            'FI' => $im + self::FINISH,
         ];
+        // How far up the arm goes no pressure tells; what comes over little may be a small swing.
+        $small = self::part($high->value - $low->value, self::FULL);
+        $least = self::part($high->value - $low->value, self::HALF);
+        $unsure = ['LB' => 0.4 * $small * $back, 'LD' => 0.55 * $small * $down, 'ST' => self::FINISH * $least];
         $doubt = $down > self::SLOWEST
             ? Remark::of(Doubt::OddDownswing, down_ms: 1000 * $down)
             : Remark::of(Doubt::FromTheTraceAlone);
@@ -115,12 +125,22 @@ final class StationsFromTrace
                 // What is unsure of the tempo is the more unsure the farther a station lies from impact.
                 $part = abs($im - $t) / $down;
                 $more = $part * 3.0 * $spread * max(0.0, $down - self::DOWN['usual']);
-                $times[$code] = new StationTime($t, hypot(self::UNCERTAIN[$code], $more), StationSource::Trace);
+                $times[$code] = new StationTime($t, hypot(hypot(self::UNCERTAIN[$code], $more), $unsure[$code] ?? 0.0), StationSource::Trace);
                 $doubts[$code] = $doubt;
             }
         }
 
         return new FoundStations(StationTimes::fromTimes($times), $doubts);
+    }
+
+    /**
+     * 1 below the first of two numbers, nought above the second.
+     *
+     * @param  array{float, float}  $of
+     */
+    private static function part(float $v, array $of): float
+    {
+        return max(0.0, min(1.0, ($of[1] - $v) / ($of[1] - $of[0])));
     }
 
     /**

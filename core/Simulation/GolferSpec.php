@@ -19,14 +19,20 @@ final readonly class GolferSpec
         public float $massKg = 78.0,
         public float $clubMm = 1000.0,
         public float $stanceMm = 470.0,
+        public Pace $pace = new Pace,
     ) {
     }
 
     /**
      * The golfer of this number in a study: heights, masses, three kinds of club and both hands in turn.
      */
-    public static function ofStudy(string $seed, int $i, Plant $plant, DeviceClass $device = DeviceClass::Mat): self
-    {
+    public static function ofStudy(
+        string $seed,
+        int $i,
+        Plant $plant,
+        DeviceClass $device = DeviceClass::Mat,
+        Pace $pace = new Pace,
+    ): self {
         [$club, $stance] = [[1000.0, 460.0], [1065.0, 500.0], [910.0, 380.0]][$i % 3];
 
         return new self(
@@ -38,6 +44,7 @@ final readonly class GolferSpec
             58.0 + 1.7 * ($i % 23),
             $club,
             $stance,
+            $pace,
         );
     }
 }

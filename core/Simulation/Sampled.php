@@ -52,6 +52,16 @@ final readonly class Sampled
         return new self($values);
     }
 
+    /** The same that goes only so much of the way from where it starts. */
+    public function scaled(float $size): self
+    {
+        $start = $this->values[0];
+
+        return $size === 1.0
+            ? $this
+            : new self(array_map(static fn (float $v): float => $start + $size * ($v - $start), $this->values));
+    }
+
     /** Between samples by the cubic through the two on either side. */
     public function at(float $t): float
     {

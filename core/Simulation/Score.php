@@ -37,6 +37,8 @@ final readonly class Score
         $own = new Chance('score|'.$spec->seed);
         $back = max(0.68, min(1.05, $own->normal(0.86, 0.06)));
         $down = max(0.215, min(0.305, $own->normal(0.258, 0.018)));
+        $back = $spec->pace->backS ?? $back;
+        $down = $spec->pace->downS ?? $down;
         $ad = 0.8;
         $im = $ad + $back + $down;
         $fi = $im + 0.80 + max(-0.06, min(0.06, $own->normal(0.0, 0.03)));
@@ -46,23 +48,35 @@ final readonly class Score
 
         $this->opposes = $spec->plant->pick('weak-couple', 1.0, 0.6, 0.1, 0.05);
 
-        $turning = Turning::curves($spec, $ad, $ad + $back, $im, $fi, $this->duration);
+        $tp = $ad + $back;
+        $size = $spec->pace->size;
+        $turning = array_map(
+            static fn (Sampled $angle): Sampled => $angle->scaled($size),
+            Turning::curves($spec, $ad, $tp, $im, $fi, $this->duration),
+        );
+        // What a small swing never reaches stands where a full one would have it, for the other curves' sake.
+        $within = static fn (float $t, float $from, float $to, float $part): float => $t < $to
+            ? $t
+            : $from + $part * ($to - $from);
+        $going = $tp - $spec->pace->restS;
         $this->stations = $s = [
             'AD' => $ad,
-            'TB' => $turning['shaft']->falls(-90.0, $ad),
-            'LB' => $turning['arm']->falls(-90.0, $ad),
-            'TP' => $ad + $back,
-            'LD' => $turning['arm']->rises(-90.0, $ad + $back),
-            'SD' => $turning['shaft']->rises(-90.0, $ad + $back),
+            'TB' => $tb = $within($turning['shaft']->falls(-90.0, $ad), $ad, $going, 0.4),
+            'LB' => $within($turning['arm']->falls(-90.0, $ad), $tb, $going, 0.4),
+            'TP' => $tp,
+            'LD' => $ld = $within($turning['arm']->rises(-90.0, $tp), $tp, $im, 0.5),
+            'SD' => $within($turning['shaft']->rises(-90.0, $tp), $ld, $im, 0.55),
             'IM' => $im,
-            'ST' => $turning['shaft']->rises(90.0, $im),
+            'ST' => $within($turning['shaft']->rises(90.0, $im), $im, $fi, 0.1),
             'FI' => $fi,
         ];
         $this->curves = [
             ...$turning,
-            ...Posture::curves($spec, $s, $this->duration),
-            ...Pressing::curves($spec, $s, $this->duration),
-            ...Footwork::curves($spec, $s, $this->duration),
+            ...array_map(static fn (Sampled $curve): Sampled => $curve->scaled($size), [
+                ...Posture::curves($spec, $s, $this->duration),
+                ...Pressing::curves($spec, $s, $this->duration),
+                ...Footwork::curves($spec, $s, $this->duration),
+            ]),
         ];
     }
 

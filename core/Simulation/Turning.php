@@ -29,7 +29,8 @@ final readonly class Turning
     ): array {
         $p = $spec->plant;
         $own = new Chance('turning|'.$spec->seed);
-        $back = $tp - $ad;
+        $rest = $spec->pace->restS;
+        $back = $tp - $rest - $ad;
         $down = $im - $tp;
         $fall = $p->pick('fall-off', 0.0, 9.0, 20.0, 28.0);
         $spin = $p->severity('spin-out');
@@ -53,11 +54,30 @@ final readonly class Turning
             default => -0.012,
         };
         $early = min(0.03, 0.01 * $spin);
+        // A creeping start has gone a little of the way by a fifth of the time.
+        $away = static fn (float $from, float $to): array => [
+            [$ad, $from],
+            ...$spec->pace->creep > 0.0
+                ? [[$ad + 0.2 * $back, $from + (0.16 - 0.13 * $spec->pace->creep) * ($to - $from)]]
+                : [],
+            [$ad + 0.4 * $back, $to],
+        ];
+        // Who rests there arrives so much before he goes.
+        $top = static fn (float $t, float $angle): array => $rest > 0.0
+            ? [[$t - $rest, $angle], [$t, $angle]]
+            : [[$t, $angle]];
+        $waggle = $spec->pace->waggles
+            ? [[0.06, 1.0], [0.2, -24.0], [0.34, 4.0], [0.46, -9.0], [0.58, 1.0]]
+            : [];
 
         return [
             'pelvis_turn' => Rotation::of(
                 $duration,
-                [[$ad, 0.0], [$ad + 0.4 * $back, 0.32 * $hips], [$ad + 0.6 * $back, 0.68 * $hips], [$hipsTurn, $hips]],
+                [
+                    ...$away(0.0, 0.32 * $hips),
+                    [$ad + 0.6 * $back, 0.68 * $hips],
+                    ...$top($hipsTurn, $hips),
+                ],
                 [$im, $open],
                 [$fi, 92.0 - 0.5 * $fall - 0.4 * $shut],
                 $im - 0.38 * $down - $early,
@@ -67,10 +87,9 @@ final readonly class Turning
             'chest_turn' => Rotation::of(
                 $duration,
                 [
-                    [$ad, -2.0],
-                    [$ad + 0.4 * $back, 0.37 * $shoulders],
+                    ...$away(-2.0, 0.37 * $shoulders),
                     [$ad + 0.6 * $back, 0.72 * $shoulders],
-                    [$chestTurn, $shoulders],
+                    ...$top($chestTurn, $shoulders),
                 ],
                 [$im, $chest],
                 [$fi, 106.0 - 0.5 * $fall],
@@ -80,7 +99,7 @@ final readonly class Turning
             ),
             'arm' => Rotation::of(
                 $duration,
-                [[$ad, -10.0], [$ad + 0.4 * $back, -48.0], [$ad + 0.6 * $back, -90.0], [$tp - 0.006, $arms]],
+                [...$away(-10.0, -48.0), [$ad + 0.6 * $back, -90.0], ...$top($tp - 0.006, $arms)],
                 [$im, -9.0],
                 [$fi, 166.0],
                 $im - 0.20 * $down,
@@ -90,10 +109,10 @@ final readonly class Turning
             'shaft' => Rotation::of(
                 $duration,
                 [
-                    [$ad, 1.0],
-                    [$ad + 0.4 * $back, -90.0],
+                    ...$waggle,
+                    ...$away(1.0, -90.0),
                     [$ad + 0.6 * $back, -168.0],
-                    [$tp, $set],
+                    ...$top($tp, $set),
                 ],
                 [$im, -5.5],
                 [$fi, 292.0],

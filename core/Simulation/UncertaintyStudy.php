@@ -19,16 +19,11 @@ use Core\Motion\StationTimes;
 use Core\Motion\View;
 use Core\Motion\Views;
 use Core\Trace\DeviceClass;
-use Core\Trace\Foot;
-use Core\Trace\Stance;
-use Core\Trace\Trace;
 
 /**
  * How often a measure's ± holds what really happened: simulated golfers, each recorded many times by every kind of
  * instrument, with noise, constant errors and station times drawn anew. The truth is what the same definitions give on
  * two plates without any error, on points without any, at the true station times.
- *
- * @phpstan-type Cell array{n: int, held: int, sum: float, squares: float, widths: list<float>}
  */
 final class UncertaintyStudy
 {
@@ -45,9 +40,6 @@ final class UncertaintyStudy
     /** The window of rates that tells the truth, s. */
     private const FINE = 0.012;
 
-    /** Half-width of the 95 % range of where a foot is said to stand, mm. */
-    private const FEET_MM = 5.0;
-
     /** Faults planted in turn, several at once among them. */
     private const PLANTS = [
         [], [], ['no-load' => 1], ['late-recentre' => 2], [], ['hang-back' => 2], ['sway' => 1, 'late-push' => 1],
@@ -55,7 +47,7 @@ final class UncertaintyStudy
         ['jump-off-trail' => 1], ['weak-couple' => 1, 'fall-off' => 1], ['late-load' => 1],
     ];
 
-    /** @var array<string, array<string, Cell>> by instrument, then by measure, with @ and the station where it has one */
+    /** @var array<string, array<string, Held>> by instrument, then by measure, with @ and the station where it has one */
     public array $cells = [];
 
     public function __construct(private readonly Conditions $conditions, private readonly string $seed)
@@ -72,11 +64,7 @@ final class UncertaintyStudy
         $plant = new Plant(self::PLANTS[$i % count(self::PLANTS)]);
         $swing = Swing::simulated(GolferSpec::ofStudy($this->seed, $i, $plant));
         [$trace, $motion] = $swing->truth(self::TRUE_POINTS_HZ);
-        $exact = StationTimes::fromTimes(array_map(
-            static fn (StationTime $t): StationTime => new StationTime($t->t, 0.0, StationSource::File),
-            $swing->stations->all(),
-        ));
-        $evidence = new Evidence($exact, $trace, $motion, $swing->stance);
+        $evidence = new Evidence($swing->exactStations(), $trace, $motion, $swing->stance);
         $truth = Meter::read($evidence, false)->with(
             Measure::ChestFirst,
             (new TimingMeter(new Signals($evidence, false), self::FINE))->read()['chest_first'],
@@ -97,7 +85,7 @@ final class UncertaintyStudy
             foreach (DeviceClass::cases() as $d => $device) {
                 $read = Meter::read(new Evidence(
                     $stations,
-                    $this->standing($swing->on($device, $seed, $this->conditions), $chance),
+                    $swing->on($device, $seed, $this->conditions),
                     $points,
                     $swing->stance,
                 ));
@@ -115,49 +103,15 @@ final class UncertaintyStudy
     /**
      * Counts of another process added.
      *
-     * @param  array<string, array<string, Cell>>  $cells
+     * @param  array<string, array<string, Held>>  $cells
      */
     public function add(array $cells): void
     {
         foreach ($cells as $column => $measures) {
             foreach ($measures as $at => $cell) {
-                $mine = $this->cells[$column][$at] ?? null;
-                $this->cells[$column][$at] = $mine === null ? $cell : [
-                    'n' => $mine['n'] + $cell['n'],
-                    'held' => $mine['held'] + $cell['held'],
-                    'sum' => $mine['sum'] + $cell['sum'],
-                    'squares' => $mine['squares'] + $cell['squares'],
-                    'widths' => [...$mine['widths'], ...$cell['widths']],
-                ];
+                ($this->cells[$column][$at] ??= new Held)->add($cell);
             }
         }
-    }
-
-    /**
-     * The trace with the feet where somebody drew them, on a single plate, whose share is made of it.
-     *
-     * @throws CoreException
-     */
-    private function standing(Trace $trace, Chance $chance): Trace
-    {
-        if ($trace->device !== DeviceClass::Plate || $trace->stance === null) {
-            return $trace;
-        }
-        $moved = static fn (Foot $f): Foot => new Foot(
-            $f->xMm + $chance->normal(0.0, self::FEET_MM / 1.96),
-            $f->yMm,
-            $f->lengthMm,
-            $f->widthMm,
-            $f->flareDeg,
-        );
-
-        return new Trace(
-            $trace->device,
-            $trace->rateHz,
-            $trace->channels,
-            new Stance($moved($trace->stance->lead), $moved($trace->stance->trail)),
-            $trace->massKg,
-        );
     }
 
     /** @param  bool  $points  whether what comes from body points alone counts here, which no instrument changes */
@@ -182,14 +136,7 @@ final class UncertaintyStudy
                 }
                 $at = $station === '' ? $key : "$key@$station";
                 $column = $alone && $device !== 'film' ? 'points' : $device;
-                $cell = $this->cells[$column][$at] ?? ['n' => 0, 'held' => 0, 'sum' => 0.0, 'squares' => 0.0,
-                    'widths' => []];
-                $cell['n']++;
-                $cell['held'] += abs($error) <= $m->uncertainty ? 1 : 0;
-                $cell['sum'] += $error;
-                $cell['squares'] += $error * $error;
-                $cell['widths'][] = $m->uncertainty;
-                $this->cells[$column][$at] = $cell;
+                ($this->cells[$column][$at] ??= new Held)->count($error, $m->uncertainty);
             }
         }
     }

@@ -75,7 +75,7 @@ enum DeviceClass: string
      */
     public function wander(): float
     {
-        return 1.2;
+        return 1.7;
     }
 
     /**

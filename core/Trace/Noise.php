@@ -183,10 +183,9 @@ final class Noise
         }
         $keep = $this->keeps();
 
-        return hypot(
-            $along / $spread,
-            $this->factor() * $this->sd * sqrt((1.0 + $keep) / (1.0 - $keep) / $spread),
-        );
+        // A slope that is seen goes one way for certain: it and its error add up.
+        return abs($along / $spread)
+            + $this->factor() * $this->sd * sqrt((1.0 + $keep) / (1.0 - $keep) / $spread);
     }
 
     private function keeps(): float

@@ -16,6 +16,22 @@ return [
         .'not mention it first; 2 clear – would work on it; 3 dominant – nothing else matters until it changes.',
     'differ' => 'lenses differ',
     'shows-at' => 'Shows at :station',
+    'look' => [
+        'without' => 'Without',
+        'with' => 'With it',
+        'figure-without' => 'The simulated golfer without “:fault”',
+        'figure-with' => 'The simulated golfer with “:fault”',
+        'feet-without' => 'Feet from above and the pressure under them, without “:fault”',
+        'feet-with' => 'Feet from above and the pressure under them, with “:fault”',
+        'back' => 'back to :where',
+        'through' => 'Through the swing, “:fault”',
+        'curve' => ':curve, :unit: without it thin, with it heavy; dashed, where a rule draws the line',
+        'no-curve' => 'No curve of one swing shows it: it is read off the picture.',
+        'curves' => 'The curve that decides “:fault”, without and with it',
+        'caption' => 'Simulated: one golfer, the fault clear to dominant and nothing else wrong. Students differ, and '
+            .'carry several at once.',
+        'failed' => 'The picture could not be fetched.',
+    ],
     'fault' => [
         'look-for' => 'look for',
         'in-the-trace' => 'in the trace',

@@ -149,6 +149,8 @@ return [
             .'still',
         'filmed-along-the-line' => 'film along the target line shows the first move and the top poorly',
         'never-still' => 'the club was never still before it moved',
+        'rests-at-the-top' => 'the shaft rests at the top for :rest_ms ms; the top is when it goes down',
+        'club-not-seen' => 'the club is not seen around the top, for :gap_ms ms',
         'comes-to-rest-slowly' => 'club and pelvis come to rest so slowly that its moment is a matter of taste',
         'lowest-point' => 'it was taken from the lowest point of the club head',
         'from-the-trace-alone' => 'it was proposed from the trace alone',

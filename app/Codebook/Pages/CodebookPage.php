@@ -24,8 +24,8 @@ use Illuminate\Support\Facades\Lang;
 /**
  * The codebook under one lens, with everything a person may look up in it.
  *
- * @phpstan-type FaultSection array{key: string, name: string, station: string, shows: string, differs: bool,
- *     facts: array<string, string>, seen: list<array{grade: string, hint: string, says: string}>}
+ * @phpstan-type FaultSection array{key: string, name: string, station: string, shows: string, where: string,
+ *     look: bool, differs: bool, facts: array<string, string>, seen: list<array{grade: string, hint: string, says: string}>}
  */
 final readonly class CodebookPage
 {
@@ -90,6 +90,9 @@ final readonly class CodebookPage
             'name' => ucfirst($f->name),
             'station' => $f->station->value,
             'shows' => (string) __('codebook.shows-at', ['station' => Term::station($f->station)]),
+            'where' => Term::station($f->station),
+            // A codebook of one's own may hold faults that no golfer was made of.
+            'look' => is_file(public_path("looks/$f->key.json")),
             'differs' => $document->differingOn($f->key) !== [],
             'facts' => self::worded('codebook.fault', [
                 'look-for' => $f->lookFor,

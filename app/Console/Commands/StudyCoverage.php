@@ -136,7 +136,7 @@ final class StudyCoverage extends Command
 
             MD
             ,
-            Version::CURRENT,
+            Version::AGREEMENT,
             number_format($studies),
             number_format($studies),
             196 * sqrt((0.95 * 0.05) / $studies),

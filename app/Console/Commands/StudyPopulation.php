@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Console\StudyFile;
 use App\Console\TextOptions;
 use App\Console\Workers;
 use Core\Simulation\Population;
@@ -11,6 +12,7 @@ use Illuminate\Console\Command;
 
 final class StudyPopulation extends Command
 {
+    use StudyFile;
     use TextOptions;
 
     /** A measure that fewer golfers have is left out. */
@@ -48,15 +50,7 @@ final class StudyPopulation extends Command
             ['golfers' => $golfers, 'seed' => $seed, 'percentiles' => [1, 50, 99], 'measures' => $rows],
             JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_PRESERVE_ZERO_FRACTION,
         )."\n";
-        $out = $this->text('out');
-        if ($out === '') {
-            $this->line($text);
-        } elseif (@file_put_contents($out, $text) === false) {
-            $this->output->getErrorStyle()->writeln("$out cannot be written");
 
-            return self::FAILURE;
-        }
-
-        return self::SUCCESS;
+        return $this->put($text);
     }
 }

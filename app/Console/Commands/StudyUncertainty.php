@@ -4,17 +4,19 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Console\StudyFile;
 use App\Console\TextOptions;
 use App\Console\Workers;
 use Core\Agreement\Wilson;
 use Core\Simulation\Conditions;
+use Core\Simulation\Held;
 use Core\Simulation\UncertaintyStudy;
 use Core\Version;
 use Illuminate\Console\Command;
 
-/** @phpstan-import-type Cell from UncertaintyStudy */
 final class StudyUncertainty extends Command
 {
+    use StudyFile;
     use TextOptions;
 
     /** A cell fails where the interval of its share lies outside of these. */
@@ -43,8 +45,8 @@ final class StudyUncertainty extends Command
             };
             $work = Workers::map((int) $this->option('processes'), array_fill(0, $golfers, 1.0), $one);
             foreach ($work as $cells) {
-                /** @var array<string, array<string, Cell>> $added */
-                $added = unserialize($cells, ['allowed_classes' => false]);
+                /** @var array<string, array<string, Held>> $added */
+                $added = unserialize($cells, ['allowed_classes' => [Held::class]]);
                 $study->add($added);
                 $bar->advance();
             }
@@ -52,19 +54,8 @@ final class StudyUncertainty extends Command
             $this->newLine();
             $studies[$name] = $study;
         }
-        $text = $this->markdown($studies, $golfers, $times, $seed);
-        $out = $this->text('out');
-        if ($out === '') {
-            $this->line($text);
-        } elseif (@file_put_contents($out, $text) === false) {
-            $this->output->getErrorStyle()->writeln("$out cannot be written");
 
-            return self::FAILURE;
-        } else {
-            $this->line("written: $out");
-        }
-
-        return self::SUCCESS;
+        return $this->put($this->markdown($studies, $golfers, $times, $seed));
     }
 
     /** @param  array<string, UncertaintyStudy>  $studies */
@@ -98,12 +89,12 @@ final class StudyUncertainty extends Command
                 $row = [str_replace('@', ' at ', $at)];
                 foreach ($studies as $name => $study) {
                     $cell = $study->cells[$column][$at] ?? null;
-                    if ($cell === null || $cell['n'] < 20) {
+                    if ($cell === null || $cell->n < 20) {
                         array_push($row, '–', '');
 
                         continue;
                     }
-                    $sums[$name][] = $cell['held'] / $cell['n'];
+                    $sums[$name][] = $cell->share();
                     array_push($row, ...$this->cell($cell, ...self::WANTED[$name]));
                 }
                 $lines[] = '| '.implode(' | ', $row).' |';
@@ -117,24 +108,16 @@ final class StudyUncertainty extends Command
         return implode("\n", [...$lines, '']);
     }
 
-    /**
-     * @param  Cell  $cell
-     * @return array{string, string}
-     */
-    private function cell(array $cell, float $least, float $most): array
+    /** @return array{string, string} */
+    private function cell(Held $cell, float $least, float $most): array
     {
-        $interval = Wilson::interval($cell['held'], $cell['n']);
-        sort($cell['widths']);
-        $share = sprintf('%.1f', 100 * $cell['held'] / $cell['n']);
+        $interval = Wilson::interval($cell->held, $cell->n);
+        $share = sprintf('%.1f', 100 * $cell->share());
         $isOut = $interval[1] < $least || $interval[0] > $most;
 
         return [
             $isOut ? "**$share**" : $share,
-            sprintf(
-                '%s : %s',
-                self::digits($cell['widths'][intdiv($cell['n'], 2)]),
-                self::digits(1.96 * sqrt($cell['squares'] / $cell['n'])),
-            ),
+            sprintf('%s : %s', self::digits($cell->width()), self::digits($cell->error())),
         ];
     }
 

@@ -1,4 +1,8 @@
 <x-layout :title="__('codebook.page')">
+    <x-slot:head>
+        <x-words :of="['stage.script', 'codebook.look']" />
+        <script type="module" src="@part('js/codebook/looks.js')"></script>
+    </x-slot:head>
     <h1>{{ __('codebook.title', ['version' => $version]) }}</h1>
     <nav class="lenses" aria-label="{{ __('codebook.lens') }}">
         @foreach($lenses as $lens)
@@ -21,6 +25,10 @@
                 </span>
                 <x-ribbon :at="[$f['station']]" :width="300" :label="$f['shows']" />
             </h2>
+            <div @class(['looked-at' => $f['look']])>
+            @if($f['look'])
+                <x-fault-look :fault="$f['key']" :name="$f['name']" :where="$f['where']" />
+            @endif
             <dl class="facts">
                 @foreach($f['facts'] as $name => $says)
                     <dt>{{ $name }}</dt>
@@ -33,6 +41,7 @@
                     @endforeach
                 </dd>
             </dl>
+            </div>
         </section>
     @endforeach
     @include('codebook.show.drills')

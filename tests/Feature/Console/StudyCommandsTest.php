@@ -36,10 +36,46 @@ it('counts how often a ± holds and what a bench may see, into a file or onto th
     ]))->toBe(1);
 });
 
+it('says how far off stations are by pace and size of the swing, and what the rules make of true values', function () {
+    $out = tempnam(sys_get_temp_dir(), 'sta');
+    expect(Artisan::call('study:stations', ['--golfers' => 1, '--processes' => 1, '--out' => $out]))->toBe(0);
+    expect(file_get_contents($out))->toContain('core version '.Core\Version::CURRENT)
+        ->toContain('| club lost at the top |')->toContain('## The traces of two plates alone');
+    expect(Artisan::call('study:detection', ['--golfers' => 2, '--processes' => 1, '--out' => $out]))->toBe(0);
+    expect(file_get_contents($out))->toContain('core version '.Core\Version::CURRENT)
+        ->toContain('## Found, by the lens “quiet centre”')->toContain('## Denied wrongly')
+        ->toContain('do **not** show whether a rule agrees with coaches');
+    unlink($out);
+});
+
+it('keeps the published stations in step: within their ± or flagged, whatever the pace', function () {
+    $text = file_get_contents(base_path('docs/stations.md'));
+    expect($text)->toContain('core version '.Core\Version::CURRENT);
+    // What is told of points without a flag holds at every pace; only an address that creeps away may be off.
+    $points = substr($text, strpos($text, '## 3-D points'), strpos($text, '## Film, face on') - strpos($text, '## 3-D points'));
+    foreach (array_filter(explode("\n", $points), static fn (string $l): bool => str_starts_with($l, '| ')) as $line) {
+        expect(preg_match('/\| \*\*/', $line))->toBe(0, $line);
+    }
+});
+
+it('keeps the published detection in step: nothing observable is denied, and what is false is rare', function () {
+    $text = file_get_contents(base_path('docs/detection.md'));
+    expect($text)->toContain('core version '.Core\Version::CURRENT);
+    $denied = substr($text, strpos($text, '## Denied wrongly'), 1_000_000);
+    $denied = substr($denied, 0, strpos($denied, '## How often a verdict'));
+    preg_match_all('/\| observable \| (\d+) of (\d+) \|/', $denied, $m, PREG_SET_ORDER);
+    foreach ($m as [$line, $n, $of]) {
+        expect((int) $n / (int) $of)->toBeLessThan(0.03, $line);
+    }
+    // One in a hundred of what stands clear of its threshold by its ± is on the other side at most.
+    preg_match_all('/^\| observable \| \w+ \| (1|2|3)\.\d\d \| \d+ \| ([0-9.]+) \|/m', $text, $bins, PREG_SET_ORDER);
+    expect(count($bins))->toBeGreaterThanOrEqual(8);
+});
+
 it('keeps the published study of uncertainty in step, and its exceptions in bold', function () {
     $text = file_get_contents(base_path('docs/uncertainty.md'));
     expect($text)->toContain('core version '.Core\Version::CURRENT)
-        ->toContain('--golfers=40 --times=6')
+        ->toContain('--golfers=51 --times=40')
         ->toContain('| impact_share |');
     // On average of all measures the ± holds as often as is wanted in ordinary recordings, by every instrument.
     preg_match_all('/^\| \*mean\* \| \*([0-9.]+)\* \|\s+\| \*([0-9.]+)\*/m', $text, $means, PREG_SET_ORDER);
@@ -52,7 +88,7 @@ it('keeps the published study of uncertainty in step, and its exceptions in bold
 it('keeps the published coverage in step with the core it speaks of, and its exceptions named', function () {
     $text = file_get_contents(base_path('docs/coverage.md'));
     expect($text)
-        ->toContain('core '.Core\Version::CURRENT)
+        ->toContain('core '.Core\Version::AGREEMENT)
         ->toContain('rate 2,000 simulated studies')
         ->toContain('## Outside 93–97 %');
     // Every count-based coefficient, analytic or resampled, holds everywhere.
