@@ -31,7 +31,7 @@ final class StationsFromMotion
      */
     private const UNSEEN_START = [0.05, 0.7];
 
-    private const START = 0.2;
+    private const START = 0.33;
 
     /** The club is lowest so near to where the ball is, as a part of the time from the top. */
     private const LOWEST = 0.025;
@@ -358,7 +358,7 @@ final class StationsFromMotion
                 ? hypot(1.5 * $frame, self::LOWEST * ($t - ($this->top->t ?? $t)))
                 : 0.002,
             Station::Address => hypot(0.015, $this->address),
-            Station::Finish => hypot(0.02, $this->finish),
+            Station::Finish => hypot(count($this->axes()) === 3 ? 0.02 : 0.045, $this->finish),
         };
 
         return hypot(0.475 * $frame, $own);

@@ -46,6 +46,8 @@ final class StationsFromTrace
 
     private const HALF = [25.0, 40.0];
 
+    private const CHIP = 26.0;
+
     /**
      * Within so long after the trail peak the share has come over, and so long the recording goes on, s; longer where
      * the way to the trail peak took long, by so many times it, or the first half of the way over, by so many times it.
@@ -119,6 +121,10 @@ final class StationsFromTrace
         $doubt = $down > self::SLOWEST
             ? Remark::of(Doubt::OddDownswing, down_ms: 1000 * $down)
             : Remark::of(Doubt::FromTheTraceAlone);
+        if ($high->value - $low->value < self::CHIP) {
+            // Neither arm nor shaft need have come level.
+            $seconds = array_diff_key($seconds, array_flip(['TB', 'LB', 'LD', 'SD']));
+        }
         $times = $doubts = [];
         foreach ($seconds as $code => $t) {
             if ($t >= $trace->t0 && $t <= $whole->end()) {

@@ -26,6 +26,9 @@ final readonly class Top
 
     private const WIDER = 1.5;
 
+    /** What so much wider a window pulls a moment by tells, so many times, what this one has. */
+    private const PULLED = 2.2;
+
     /** The noise's part of the ± that is allowed, s. */
     private const ALLOWED = 0.004;
 
@@ -79,7 +82,7 @@ final readonly class Top
         }
         $wider = self::reversal(self::turning($motion, self::WIDER * $window, $fast), $noise($window), $from, $fast);
 
-        return new self($found->t, hypot($found->uncertainty, 1.5 * (($wider->t ?? $found->t) - $found->t)));
+        return new self($found->t, hypot($found->uncertainty, self::PULLED * (($wider->t ?? $found->t) - $found->t)));
     }
 
     /**

@@ -26,7 +26,7 @@ final class StudyDetection extends Command
     /** A cell with fewer golfers is told, not judged. */
     private const LEAST = 100;
 
-    protected $signature = 'study:detection {--golfers=1800} {--processes=2} {--seed=detection} '
+    protected $signature = 'study:detection {--golfers=1500} {--processes=2} {--seed=detection} '
         .'{--out= : a Markdown file to write}';
 
     protected $description = 'How often the rules find what is there and support what is not, by instrument and lens; '

@@ -41,7 +41,7 @@ final class StudyStations extends Command
         StationStudy::CLUB_LOST => 'club lost at the top',
     ];
 
-    protected $signature = 'study:stations {--golfers=100} {--processes=2} {--seed=stations} '
+    protected $signature = 'study:stations {--golfers=60} {--processes=2} {--seed=stations} '
         .'{--out= : a Markdown file to write}';
 
     protected $description = 'How far off the stations are that the program finds, by pace and size of the swing; '

@@ -39,7 +39,7 @@ it('writes the detection study to a file that says how it was made', function ()
 
 it('keeps the published study in step with the core it speaks of', function () {
     $text = file_get_contents(base_path('docs/detection.md'));
-    expect($text)->toContain('core version '.Core\Version::CURRENT)->toContain('--golfers=1800');
+    expect($text)->toContain('core version '.Core\Version::CURRENT)->toContain('--golfers=1500');
     foreach (Core\Codebook\Codebook::standard()->faults as $fault) {
         expect($text)->toContain("| {$fault->name} |");
     }
