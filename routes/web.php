@@ -272,6 +272,12 @@ Route::middleware('auth')->group(function (): void {
     Route::post('/bench/{recording}/stations', [BenchController::class, 'mark'])
         ->name('bench.mark')
         ->can('update', 'recording');
+    Route::post('/bench/{recording}/repairs', [BenchController::class, 'repair'])
+        ->name('bench.repair')
+        ->can('update', 'recording');
+    Route::delete('/bench/{recording}/repairs', [BenchController::class, 'repairBack'])
+        ->name('bench.repair.back')
+        ->can('update', 'recording');
     Route::post('/bench/{recording}/clock', [BenchController::class, 'clock'])
         ->name('bench.clock')
         ->can('update', 'recording');

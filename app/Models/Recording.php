@@ -19,6 +19,7 @@ use Core\Motion\View;
 use Core\Motion\Views;
 use Core\Reading\BallFlight;
 use Core\Trace\DeviceClass;
+use Core\Trace\Repair;
 use Core\Trace\Stance;
 use Core\Trace\Trace;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
@@ -61,6 +62,7 @@ use Illuminate\Support\Collection;
  * @property ?int $place  in its series
  * @property int $facts_version  counts what was set right about it
  * @property ?Carbon $facts_changed_at
+ * @property list<array<string, mixed>> $repairs  what a person has said yes to, in that order
  * @property ?Carbon $erased_at  when film and trace were taken out; what was said of it stays
  * @property Carbon $created_at
  * @property Golfer $golfer
@@ -111,6 +113,7 @@ final class Recording extends Model
         'points_drift_ppm' => 0.0,
         'is_cold' => false,
         'facts_version' => 0,
+        'repairs' => '[]',
     ];
 
     /**
@@ -166,6 +169,7 @@ final class Recording extends Model
             'facts_version' => 'integer',
             'facts_changed_at' => 'datetime',
             'erased_at' => 'datetime',
+            'repairs' => 'array',
         ];
     }
 
@@ -255,7 +259,24 @@ final class Recording extends Model
         return DeviceClass::from($this->device_class);
     }
 
+    /** @return list<Repair> */
+    public function repairsMade(): array
+    {
+        return array_values(array_filter(array_map(Repair::from(...), $this->repairs)));
+    }
+
+    /** The trace as it was recorded, set right where a person said so. */
     public function trace(): Trace
+    {
+        $trace = $this->recorded();
+        foreach ($this->repairsMade() as $repair) {
+            $trace = $repair->applyTo($trace);
+        }
+
+        return $trace;
+    }
+
+    private function recorded(): Trace
     {
         $channels = [];
         foreach ($this->channels as $channel) {

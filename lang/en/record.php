@@ -43,6 +43,8 @@ return [
         'device' => 'let a device send',
         'device-revoked' => 'ended a device’s sending',
         'mark' => 'marked a station',
+        'repair' => 'set a recording right',
+        'repair-back' => 'took back what set a recording right',
         'unmark' => 'took a station’s mark away',
         'clock' => 'set the clock of the body points',
         'facts' => 'set facts of a swing right',

@@ -46,6 +46,7 @@ return [
         'its-key-still-being' => 'Its key is still being made; publish when it is there. Nothing was changed.',
     ],
     'bench' => [
+        'is-read' => 'A round shows this swing now; what its readers look at stays as it is until it is published.',
         'outside-recording' => ':t s lies outside the recording; nothing was changed.',
         'nothing-changed' => ':get-message Nothing was changed.',
     ],

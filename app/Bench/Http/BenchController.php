@@ -16,8 +16,10 @@ use App\Http\Controller;
 use App\Models\Enums\WorkKind;
 use App\Models\Recording;
 use App\Shelf\Actions\EraseRecording;
+use App\Shelf\Actions\RepairRecording;
 use App\Shelf\Actions\SetFilmClock;
 use App\Shelf\Http\ClockRequest;
+use App\Shelf\Http\RepairRequest;
 use App\Shelf\Pages\RemovalPage;
 use App\Sight\Onlookers;
 use App\Works\Works;
@@ -136,6 +138,20 @@ final class BenchController extends Controller
         return redirect()
             ->to($bench)
             ->with('done', (string) __('bench.stations.'.($request->time() === null ? 'taken-back' : 'marked')));
+    }
+
+    public function repair(RepairRequest $request, Recording $recording, RepairRecording $repair): RedirectResponse
+    {
+        $repair($recording, $request->kind(), $this->user());
+
+        return redirect()->route('bench', $recording)->with('done', (string) __('import.repaired'));
+    }
+
+    public function repairBack(Recording $recording, RepairRecording $repair): RedirectResponse
+    {
+        $repair->back($recording, $this->user());
+
+        return redirect()->route('bench', $recording)->with('done', (string) __('import.repair-back'));
     }
 
     public function clock(ClockRequest $request, Recording $recording, SetFilmClock $set): RedirectResponse

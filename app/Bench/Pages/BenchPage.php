@@ -16,6 +16,7 @@ use Core\Codebook\SwingSize;
 use Core\Drawing\FlightShape;
 use Core\Motion\Handedness;
 use Core\Number\Written;
+use Core\Trace\Repair;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\Gate;
 
@@ -58,7 +59,11 @@ final readonly class BenchPage
             'traceTitle' => TraceTitle::ofRecording($recording),
             'swings' => self::swings($series),
             'anew' => $this->works->underWay(WorkKind::Measure, $recording) !== null,
-            'findings' => $this->findings->of($measured->notes()),
+            'findings' => $this->findings->of($measured->notes(), $recording->deviceClass()),
+            'repairs' => array_map(
+                static fn (Repair $r): string => (string) __("import.repairs.{$r->kind->value}.is"),
+                $recording->repairsMade(),
+            ),
             'lenses' => $this->lenses($recording, $codebook),
             'verdicts' => $this->verdicts->of($recording, $measured, $codebook),
             'leanings' => $this->leanings->of($recording, $measured),

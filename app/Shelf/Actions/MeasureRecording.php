@@ -132,6 +132,7 @@ final readonly class MeasureRecording
                         $recording->size,
                         $recording->points_offset_s,
                         $recording->points_drift_ppm,
+                        ...$recording->repairs === [] ? [] : [$recording->repairs],
                         $this->norms->id(),
                     ],
                     JSON_THROW_ON_ERROR,

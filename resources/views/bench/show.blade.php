@@ -27,8 +27,28 @@
                                 data-go="{{ $finding['at'] }}">{{ $finding['go'] }}</button>
                         @endif
                     </p>
+                    @if($finding['repair'] !== null && $mayMark)
+                        <form method="post" action="{{ route('bench.repair', $recording) }}">
+                            @csrf
+                            <input type="hidden" name="repair" value="{{ $finding['repair'] }}">
+                            <button
+                                class="act second small">{{ __("import.repairs.{$finding['repair']}.do") }}</button>
+                        </form>
+                    @endif
                 </details>
             @endforeach
+            @if($repairs !== [])
+                <div class="finding set-right">
+                    <p class="small">{{ implode(' ', $repairs) }}</p>
+                    @if($mayMark)
+                        <form method="post" action="{{ route('bench.repair.back', $recording) }}">
+                            @csrf
+                            @method('delete')
+                            <button class="act second small">{{ __('import.take-back') }}</button>
+                        </form>
+                    @endif
+                </div>
+            @endif
             <nav class="lenses" aria-label="{{ __('bench.lens') }}">
                 @foreach($lenses as $lens)
                     <a href="{{ $lens['url'] }}" @if($lens['here']) aria-current="true" @endif>{{ $lens['name'] }}</a>
