@@ -19,5 +19,7 @@ enum Assumed: string implements RemarkCode
     case EventsOutOfOrder = 'assumed.events-out-of-order';
     /** mass, kg */
     case MassStated = 'assumed.mass-stated';
+    /** stated_hz, clock_hz */
+    case ClockOverRate = 'assumed.clock-over-rate';
     case FeetUnknown = 'assumed.feet-unknown';
 }

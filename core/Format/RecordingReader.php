@@ -67,6 +67,7 @@ final class RecordingReader
                     $trace->device,
                     $car->deviceName,
                 ),
+                array_values(array_filter([$car->otherRate($trace->rateHz)])),
             );
         }
         $bytes = (string) stream_get_contents($stream, self::LARGEST + 1);
@@ -105,7 +106,7 @@ final class RecordingReader
                 $trace->device,
                 $car->deviceName ?? $own->deviceName,
             ),
-            $in->notes,
+            array_values(array_filter([...$in->notes, $car->otherRate($trace->rateHz)])),
             $in->swing,
         );
     }

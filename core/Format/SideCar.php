@@ -11,6 +11,7 @@ use Core\Motion\Handedness;
 use Core\Motion\StationSource;
 use Core\Motion\StationTime;
 use Core\Motion\StationTimes;
+use Core\Remark\Remark;
 use Core\Trace\DeviceClass;
 use Core\Trace\Limits;
 use Core\Trace\Stance;
@@ -18,6 +19,9 @@ use Core\Trace\Stance;
 /** The JSON that stands beside a trace CSV: who, what, where the feet stood, when the stations fell. */
 final readonly class SideCar
 {
+    /** Rates that differ by no more than this are one, told roughly. */
+    private const SAME_RATE = 0.02;
+
     public function __construct(
         public ?float $massKg = null,
         public ?Handedness $hand = null,
@@ -27,7 +31,16 @@ final readonly class SideCar
         public ?StationTimes $stations = null,
         public ?DeviceClass $device = null,
         public ?string $deviceName = null,
+        public ?float $rateHz = null,
     ) {
+    }
+
+    /** What it says of the rate, where the file's own clock says otherwise. */
+    public function otherRate(float $rateHz): ?Remark
+    {
+        return $this->rateHz === null || abs($this->rateHz / $rateHz - 1.0) <= self::SAME_RATE
+            ? null
+            : Remark::of(Assumed::ClockOverRate, stated_hz: $this->rateHz, clock_hz: $rateHz);
     }
 
     /** @throws FormatException naming the file and the member that is wrong */
@@ -49,10 +62,21 @@ final readonly class SideCar
                 self::stations($o),
                 $device?->optionalOne(DeviceClass::class, 'class'),
                 $device?->optionalText('name'),
+                self::rate($o, $device),
             );
         } catch (CoreException $e) {
             throw $e instanceof FormatException ? $e : FormatException::in($file, $e);
         }
+    }
+
+    /** @throws FormatException */
+    private static function rate(JsonObject $o, ?JsonObject $device): ?float
+    {
+        $rate = $device?->optionalNumber('rate_hz');
+
+        return $rate !== null && ($rate <= 0.0 || $rate > 100000.0)
+            ? throw $o->wrong('device.rate_hz', 'rate-is', rate: (string) $rate)
+            : $rate;
     }
 
     /** @throws CoreException */

@@ -281,6 +281,7 @@ return [
         'no-parameter' => 'is no parameter',
         'unknown' => 'is not known',
         'no-operator' => 'is no operator',
+        'rate-is' => 'is :rate; a device sends up to 100000 samples a second',
         'mass-is' => 'is :mass; a golfer has 20 to 250',
     ],
     'simulation' => [

@@ -1,5 +1,6 @@
 <?php
 
+use Core\Format\RecordingReader;
 use Core\Format\SideCar;
 use Core\Format\TraceCsv;
 use Core\Motion\Handedness;
@@ -156,6 +157,20 @@ it('reads the side-car', function () {
         ->toBe('bench mat');
     $empty = SideCar::read('{"further":1}', 'a.json');
     expect($empty->massKg)->toBeNull()->and($empty->stance)->toBeNull()->and($empty->stations)->toBeNull();
+});
+
+it('believes the clock of a file and not a side-car that says another rate, and says so', function () {
+    $csv = TraceCsv::write(matTrace(corners([[0.0, 55.0], [3.0, 85.0]])));
+    $notes = static function (string $device) use ($csv): array {
+        return RecordingReader::read(stream($csv), 'a.csv', SideCar::read("{\"device\":{$device}}", 'a.json'))->notes;
+    };
+    expect($notes('{"rate_hz":101}'))->toBe([])
+        ->and($notes('{"class":"mat"}'))->toBe([])
+        ->and(sentences($notes('{"rate_hz":1000}')))
+        ->toBe(['The side-car says 1,000 samples a second, the file’s own times 100: its times were believed. If they are '
+            .'wrong, every time and rate is.'])
+        ->and(fn () => SideCar::read('{"device":{"rate_hz":0}}', 'a.json'))
+        ->toRefuse('a.json: device.rate_hz is 0; a device sends up to 100000 samples a second');
 });
 
 it('refuses a side-car that is wrong, naming the member', function (string $json, string $message) {
