@@ -21,19 +21,21 @@ use Core\Trace\Trace;
  */
 final readonly class Directions implements Check
 {
-    /** How hard the feet oppose each other to be told apart, %BW, and what they may show of the right way meanwhile. */
+    /** How hard the feet oppose each other to be told apart, %BW each. */
     private const OPPOSED = 5.0;
 
-    private const RIGHT_WAY = 2.0;
+    /** Where the share lies lowest before its fastest shift and highest after it, s; when it has come over. */
+    private const BEFORE = 0.45;
+
+    private const AFTER = 0.3;
+
+    private const COME = 0.9;
 
     /** Where a foot that has been left stands: so far from its middle toward the heel, per cent of its length. */
     private const ON_HEEL = -15.0;
 
     /** Load of a trail foot that has been left, per cent. */
     private const LEFT = [3.0, 20.0];
-
-    /** Around the fastest shift, s. */
-    private const AROUND = [-0.05, 0.30];
 
     /** @throws CoreException */
     public function of(Trace $trace): array
@@ -45,7 +47,7 @@ final readonly class Directions implements Check
         if ($share === null || $fastest === null) {
             return [];
         }
-        $signs = array_filter([self::pushes($trace, $fastest->t), self::endsOnHeel($trace, $share, $fastest->t)]);
+        $signs = array_filter([self::pushes($trace, $share->smoothed(0.02), $fastest->t), self::endsOnHeel($trace, $share, $fastest->t)]);
         if ($signs === []) {
             return [];
         }
@@ -60,21 +62,30 @@ final readonly class Directions implements Check
         )];
     }
 
-    /** @throws CoreException */
-    private static function pushes(Trace $trace, float $t): bool
+    /**
+     * Whether the feet oppose each other first the wrong way while the share comes over.
+     *
+     * @throws CoreException
+     */
+    private static function pushes(Trace $trace, Series $share, float $t): bool
     {
-        [$from, $to] = [$t + self::AROUND[0], $t + self::AROUND[1]];
         $lead = $trace->footPush(Side::Lead, Axis::Y)?->smoothed(0.01);
         $trail = $trace->footPush(Side::Trail, Axis::Y)?->smoothed(0.01);
-        $of = [
-            $trail?->lowest($from, $to)?->value,
-            $trail?->highest($from, $to)?->value,
-            $lead?->highest($from, $to)?->value,
-            $lead?->lowest($from, $to)?->value,
-        ];
+        $low = $share->lowest($t - self::BEFORE, $t);
+        $high = $share->highest($t, $t + self::AFTER);
+        if ($lead === null || $trail === null || $low === null || $high === null) {
+            return false;
+        }
+        $come = $low->value + self::COME * ($high->value - $low->value);
+        $until = $share->risesThrough($come, $t, $high->t, 0.0) ?? $high->t;
+        for ($at = $low->t; $at < $until; $at += 1.0 / $trace->rateHz) {
+            $opposed = (($trail->at($at) ?? 0.0) - ($lead->at($at) ?? 0.0)) / 2.0;
+            if (abs($opposed) > self::OPPOSED) {
+                return $opposed < 0.0;
+            }
+        }
 
-        return ! in_array(null, $of, true) && $of[0] < -self::OPPOSED && $of[1] < self::RIGHT_WAY
-            && $of[2] > self::OPPOSED && $of[3] > -self::RIGHT_WAY;
+        return false;
     }
 
     /** @throws CoreException */

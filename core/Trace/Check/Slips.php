@@ -110,7 +110,10 @@ final readonly class Slips implements Check
                         ? Remark::of(Flaw::CopStays, channel: $name, at_s: $burst[0], step_mm: $step)
                         : Remark::of(Flaw::CopLeaps, channel: $name, at_s: $burst[0]),
                     QualityFinding::NULLED,
-                    Signal::ofChannel($name, $trace->device),
+                    // What slips on a mat are the feet.
+                    $trace->device === DeviceClass::Mat
+                        ? [Signal::Cop, Signal::FootCop]
+                        : Signal::ofChannel($name, $trace->device),
                     // Where it stays, nothing that lies behind the step is to be had, nor what is made across it.
                     [$burst[0] - 0.02, $stays ? $rest->end() : $burst[1] + 0.02],
                 );

@@ -48,6 +48,24 @@ it('says how far off stations are by pace and size of the swing, and what the ru
     unlink($out);
 });
 
+it('keeps the published quality in step: every mishap is found, and none makes a verdict its opposite', function () {
+    $out = tempnam(sys_get_temp_dir(), 'qua');
+    expect(Artisan::call('study:quality', ['--golfers' => 1, '--processes' => 1, '--out' => $out]))->toBe(0);
+    $published = file_get_contents(base_path('docs/quality.md'));
+    foreach ([file_get_contents($out), $published] as $text) {
+        expect($text)->toContain('core version '.Core\Version::CURRENT);
+        preg_match_all('/^\| ([^|]+) \| [a-z-]+ \| (\d+) \| [0-9.]+ \| [0-9.]+ \| ([0-9.]+) \|$/m', $text, $rows, PREG_SET_ORDER);
+        expect(count($rows))->toBeGreaterThan(40);
+    }
+    foreach ($rows as [, $what, $found, $opposite]) {
+        $isSound = str_starts_with($what, 'nothing');
+        expect((int) $found)->toBeGreaterThanOrEqual($isSound ? 0 : 90, $what)
+            ->toBeLessThanOrEqual($isSound ? 3 : 100, $what)
+            ->and((float) $opposite)->toBeLessThan(10.0, $what);
+    }
+    unlink($out);
+});
+
 it('keeps the published stations in step: within their ± or flagged, whatever the pace', function () {
     $text = file_get_contents(base_path('docs/stations.md'));
     expect($text)->toContain('core version '.Core\Version::CURRENT);
