@@ -24,7 +24,8 @@ function spent(callable $run, int $times = 15): float
     $now = static function (): float {
         $u = getrusage();
 
-        return 1e3 * ($u['ru_utime.tv_sec'] + $u['ru_stime.tv_sec']) + ($u['ru_utime.tv_usec'] + $u['ru_stime.tv_usec']) / 1e3;
+        return 1e3 * ($u['ru_utime.tv_sec'] + $u['ru_stime.tv_sec'])
+            + ($u['ru_utime.tv_usec'] + $u['ru_stime.tv_usec']) / 1e3;
     };
     // The JIT takes a few runs to know what is hot.
     for ($i = 0; $i < 4; $i++) {
@@ -63,7 +64,9 @@ $read = static function () use ($take, $swing): Evidence {
     fwrite($s, $take);
     rewind($s);
 
-    return new Evidence($swing->stations, TraceCsv::read($s, 'take.csv', null, $swing->stance, 78.0), null, $swing->stance);
+    $trace = TraceCsv::read($s, 'take.csv', null, $swing->stance, 78.0);
+
+    return new Evidence($swing->stations, $trace, null, $swing->stance);
 };
 $plain = spent(static function () use ($read, $codebook): void {
     $evidence = $read();

@@ -46,7 +46,8 @@ final readonly class ReadOff
         }
 
         // Never beyond what a replay shows: what cannot be negative stays so.
-        $value = max(min($read, $true + min([INF, ...$errors])), min(max($read, $true + max([-INF, ...$errors])), $read - $bias));
+        $least = min($read, $true + min([INF, ...$errors]));
+        $value = max($least, min(max($read, $true + max([-INF, ...$errors])), $read - $bias));
 
         return new self($value, $off[(int) floor(0.95 * ($n - 1))]);
     }

@@ -131,7 +131,11 @@ final class StationsFromTrace
                 // What is unsure of the tempo is the more unsure the farther a station lies from impact.
                 $part = abs($im - $t) / $down;
                 $more = $part * 3.0 * $spread * max(0.0, $down - self::DOWN['usual']);
-                $times[$code] = new StationTime($t, hypot(hypot(self::UNCERTAIN[$code], $more), $unsure[$code] ?? 0.0), StationSource::Trace);
+                $times[$code] = new StationTime(
+                    $t,
+                    hypot(hypot(self::UNCERTAIN[$code], $more), $unsure[$code] ?? 0.0),
+                    StationSource::Trace,
+                );
                 $doubts[$code] = $doubt;
             }
         }

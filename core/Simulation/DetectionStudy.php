@@ -62,7 +62,7 @@ final class DetectionStudy
      */
     public array $margins = [];
 
-    /** @var array<string, array<string, array<int, Bin>>> by sight, verdict and distance: how often truth said otherwise */
+    /** @var array<string, array<string, array<int, Bin>>> by sight, verdict and distance: how truth said otherwise */
     public array $distances = [];
 
     public int $golfers = 0;

@@ -25,6 +25,8 @@ final class QualityStudy
 {
     public const SOUND = 'sound';
 
+    private const NONE = ['n' => 0, 'found' => 0, 'out' => 0, 'wrong' => 0, 'opposite' => 0];
+
     /** A value is another one when it lies so many of both ± away. */
     private const ANOTHER = 1.0;
 
@@ -43,7 +45,8 @@ final class QualityStudy
             $this->count(self::SOUND, $device, $sound, $sound, []);
             foreach (Mishap::all() as $code => $mishap) {
                 if (in_array($device, $mishap->devices, true)) {
-                    $this->count($code, $device, $this->report($swing, $mishap->doneTo($trace, $at)), $sound, $mishap->kinds);
+                    $spoilt = $this->report($swing, $mishap->doneTo($trace, $at));
+                    $this->count($code, $device, $spoilt, $sound, $mishap->kinds);
                 }
             }
         }
@@ -53,7 +56,7 @@ final class QualityStudy
     {
         foreach ($other->cells as $code => $devices) {
             foreach ($devices as $device => $more) {
-                $mine = $this->cells[$code][$device] ?? ['n' => 0, 'found' => 0, 'out' => 0, 'wrong' => 0, 'opposite' => 0];
+                $mine = $this->cells[$code][$device] ?? self::NONE;
                 $this->cells[$code][$device] = [
                     'n' => $mine['n'] + $more['n'],
                     'found' => $mine['found'] + $more['found'],
@@ -78,7 +81,7 @@ final class QualityStudy
      */
     private function count(string $code, DeviceClass $device, SwingReport $is, SwingReport $was, array $kinds): void
     {
-        $cell = $this->cells[$code][$device->value] ?? ['n' => 0, 'found' => 0, 'out' => 0, 'wrong' => 0, 'opposite' => 0];
+        $cell = $this->cells[$code][$device->value] ?? self::NONE;
         $findings = array_map(static fn (QualityFinding $f): string => $f->kind, $is->assessment->findings);
         $cell['n']++;
         // Of a sound recording whatever is found is found wrongly.

@@ -42,7 +42,8 @@ final class StationStudy
     public function swing(string $kind, int $i, string $seed): void
     {
         $pace = Pace::kinds()[$kind] ?? new Pace;
-        $plant = new Plant($i % 3 === 0 || $kind === 'chip' ? [] : [Plant::FAULTS[$i % count(Plant::FAULTS)] => 1 + $i % 2]);
+        $fault = Plant::FAULTS[$i % count(Plant::FAULTS)];
+        $plant = new Plant($i % 3 === 0 || $kind === 'chip' ? [] : [$fault => 1 + $i % 2]);
         $swing = Swing::simulated(GolferSpec::ofStudy($seed, $i, $plant, pace: $pace), 240.0);
         foreach (View::cases() as $view) {
             $seen = Camera::record($swing->motion(), $view, "$seed|$i");

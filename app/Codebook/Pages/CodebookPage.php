@@ -25,7 +25,8 @@ use Illuminate\Support\Facades\Lang;
  * The codebook under one lens, with everything a person may look up in it.
  *
  * @phpstan-type FaultSection array{key: string, name: string, station: string, shows: string, where: string,
- *     look: bool, differs: bool, facts: array<string, string>, seen: list<array{grade: string, hint: string, says: string}>}
+ *     look: bool, differs: bool, facts: array<string, string>,
+ *     seen: list<array{grade: string, hint: string, says: string}>}
  */
 final readonly class CodebookPage
 {

@@ -48,7 +48,9 @@ final class CodebookLooks extends Command
         $look = FaultLook::of($fault);
         $curve = $look['curve'];
 
-        return [...$look, 'curve' => $curve === null ? null : [...$curve, 'says' => ucfirst(Term::curve($curve['name']))]];
+        return $curve === null
+            ? $look
+            : [...$look, 'curve' => [...$curve, 'says' => ucfirst(Term::curve($curve['name']))]];
     }
 
     /** @param  array<string, mixed>  $data */

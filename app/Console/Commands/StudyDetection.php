@@ -184,7 +184,9 @@ final class StudyDetection extends Command
             '',
             'Contradicted with a clear margin though it is there.',
             '',
-            ...$lines === [] ? ['None.'] : ['| fault | lens | instrument | sight | denied |', '|---|---|---|---|---|', ...$lines],
+            ...$lines === []
+                ? ['None.']
+                : ['| fault | lens | instrument | sight | denied |', '|---|---|---|---|---|', ...$lines],
         ];
     }
 

@@ -44,7 +44,7 @@ final class StudyQuality extends Command
         'gain-of-one-plate' => 'one plate’s gain 20 % too high',
     ];
 
-    protected $signature = 'study:quality {--golfers=40} {--processes=2} {--seed=quality} '
+    protected $signature = 'study:quality {--golfers=24} {--processes=2} {--seed=quality} '
         .'{--out= : a Markdown file to write}';
 
     protected $description = 'What goes wrong with instruments: found or not, what it leaves out, what is left wrong; '

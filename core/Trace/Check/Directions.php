@@ -47,7 +47,10 @@ final readonly class Directions implements Check
         if ($share === null || $fastest === null) {
             return [];
         }
-        $signs = array_filter([self::pushes($trace, $share->smoothed(0.02), $fastest->t), self::endsOnHeel($trace, $share, $fastest->t)]);
+        $signs = array_filter([
+            self::pushes($trace, $share->smoothed(0.02), $fastest->t),
+            self::endsOnHeel($trace, $share, $fastest->t),
+        ]);
         if ($signs === []) {
             return [];
         }
