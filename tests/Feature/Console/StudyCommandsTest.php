@@ -71,11 +71,12 @@ it('keeps the published quality in step: every mishap is found, and none makes a
 it('keeps the published stations in step: within their ± or flagged, whatever the pace', function () {
     $text = file_get_contents(base_path('docs/stations.md'));
     expect($text)->toContain('core version '.Core\Version::CURRENT);
-    // What is told of points without a flag holds at every pace; only an address that creeps away may be off.
+    // What is told of points without a flag holds at every pace, but for one that is named.
     $from = strpos($text, '## 3-D points');
     $points = substr($text, $from, strpos($text, '## Film, face on') - $from);
     foreach (array_filter(explode("\n", $points), static fn (string $l): bool => str_starts_with($l, '| ')) as $line) {
-        expect(preg_match('/\| \*\*/', $line))->toBe(0, $line);
+        // The top of a chip, told to 5 ms, is off by 7.
+        expect(preg_match('/\| \*\*/', $line))->toBe(str_starts_with($line, '| chip ') ? 1 : 0, $line);
     }
 });
 
