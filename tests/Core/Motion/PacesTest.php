@@ -21,7 +21,7 @@ function paced(string $kind, int $i = 0): Swing
     return Swing::simulated(GolferSpec::ofStudy('paced', $i, new Plant, pace: Pace::kinds()[$kind]), 240.0);
 }
 
-function foundIn(Swing $swing, View $view, string $seed = 'p'): ?Core\Motion\FoundStations
+function stationsIn(Swing $swing, View $view, string $seed = 'p'): ?Core\Motion\FoundStations
 {
     return StationsFromMotion::find(new Views(Camera::record($swing->motion(), $view, $seed)));
 }
@@ -29,13 +29,13 @@ function foundIn(Swing $swing, View $view, string $seed = 'p'): ?Core\Motion\Fou
 it('puts the top where the shaft goes down, however long it rested, and says that it rested', function (View $view) {
     foreach (range(0, many(2, 6) - 1) as $i) {
         $swing = paced('resting', $i);
-        $found = foundIn($swing, $view);
+        $found = stationsIn($swing, $view);
         $top = $found->times->get(Station::Top);
         expect(abs($top->t - $swing->stations->t(Station::Top)))->toBeLessThan(max(0.02, $top->uncertainty))
             ->and($found->doubts['TP']->is(Doubt::RestsAtTheTop))->toBeTrue()
             ->and(worded($found->doubts['TP']))->toContain('the top is when it goes down');
         // Who does not rest is not said to.
-        $ordinary = foundIn(paced('ordinary', $i), $view);
+        $ordinary = stationsIn(paced('ordinary', $i), $view);
         expect(isset($ordinary->doubts['TP']))->toBeFalse();
     }
 })->with([View::Points, View::FaceOn]);
@@ -57,7 +57,7 @@ it('finds no arm level where the arm never came level, and what there is within 
     expect($chip->stations->t(Station::BackswingArm))->toBeNull()
         ->and($chip->stations->t(Station::DownswingArm))->toBeNull();
     foreach ([View::Points, View::FaceOn] as $view) {
-        $found = foundIn($chip, $view);
+        $found = stationsIn($chip, $view);
         expect($found->times->get(Station::BackswingArm))->toBeNull()
             ->and($found->times->get(Station::DownswingArm))->toBeNull();
         foreach ([Station::Address, Station::Top, Station::Impact] as $station) {
