@@ -17,4 +17,10 @@ enum RepairKind: string
     case SharesExchanged = 'shares-exchanged';
     case SidesMirrored = 'sides-mirrored';
     case HeelAndToeExchanged = 'heel-and-toe-exchanged';
+
+    /** Whether marks, and films on the recording's clock, stay where they were. */
+    public function keepsTime(): bool
+    {
+        return $this !== self::TimesInMilliseconds;
+    }
 }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Bench\Pages;
 
-use App\Shelf\Actions\RepairRecording;
 use App\Words\Term;
 use App\Words\Wording;
 use Core\Measurement\Measure;
@@ -46,6 +45,6 @@ final readonly class BenchFindings
     {
         $repair = Repair::of($note->finding->remark, $device);
 
-        return $repair !== null && RepairRecording::offered($repair) ? $repair->kind->value : null;
+        return $repair !== null && $repair->kind->keepsTime() ? $repair->kind->value : null;
     }
 }

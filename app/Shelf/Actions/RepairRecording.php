@@ -32,12 +32,6 @@ final readonly class RepairRecording
     {
     }
 
-    /** What would set a finding right here; not the time, which films and marks go by. */
-    public static function offered(Repair $repair): bool
-    {
-        return $repair->kind !== RepairKind::TimesInMilliseconds;
-    }
-
     /** @throws ActionException where nothing of the kind is wrong with it, or readers are looking at it */
     public function __invoke(Recording $recording, RepairKind $kind, User $by): void
     {
@@ -45,7 +39,7 @@ final readonly class RepairRecording
             $trace = $locked->trace();
             foreach (Quality::findings($trace) as $finding) {
                 $repair = Repair::of($finding->remark, $trace->device);
-                if ($repair?->kind === $kind && self::offered($repair)) {
+                if ($repair?->kind === $kind && $kind->keepsTime()) {
                     return [$repair, [...$locked->repairs, $repair->toArray()]];
                 }
             }
