@@ -97,17 +97,19 @@ async function show(box) {
     line?.(t);
   };
   const start = look.with.stations[look.station];
-  slider.value = start.toFixed(2);
+  // The station itself is a step of the slider.
+  slider.min = (start % Number(slider.step)).toFixed(3);
+  slider.value = start.toFixed(3);
   slider.addEventListener('input', () => at(Number(slider.value)));
   box.querySelector('[data-back]').addEventListener('click', () => {
-    slider.value = start.toFixed(2);
-    at(start);
+    slider.value = start.toFixed(3);
+    at(Number(slider.value));
   });
   new ResizeObserver(() => at(Number(slider.value))).observe(box);
   new MutationObserver(() => at(Number(slider.value))).observe(document.documentElement, {
     attributeFilter: ['data-theme'],
   });
-  at(start);
+  at(Number(slider.value));
   box.dataset.shown = '';
 }
 
