@@ -32,6 +32,12 @@ final class CodebookLooks extends Command
         }
         self::write("$out/without.json", ['stance' => FaultLook::stance(), ...FaultLook::without()]);
         foreach ($only === [] ? Plant::FAULTS : $only as $fault) {
+            // What is shown as a fault must be one by its own rules.
+            if (! FaultLook::isThere($fault)) {
+                $this->output->getErrorStyle()->writeln("$fault is not there in what would be shown of it");
+
+                return self::FAILURE;
+            }
             self::write("$out/$fault.json", self::look($fault));
         }
 

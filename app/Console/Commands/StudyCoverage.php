@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Console\StudyFile;
 use App\Console\TextOptions;
 use Core\Simulation\CoverageStudy;
 use Core\Simulation\ScaleCoverage;
@@ -12,6 +13,7 @@ use Illuminate\Console\Command;
 
 final class StudyCoverage extends Command
 {
+    use StudyFile;
     use TextOptions;
 
     protected $signature = 'study:coverage {--studies=2000} {--cases=50,100} {--prevalence=0.2,0.35,0.5,0.65,0.8} '
@@ -87,10 +89,8 @@ final class StudyCoverage extends Command
                         $outside,
                     ),
                 ));
-        $out = $this->option('out');
-        is_string($out) ? file_put_contents($out, $text) : $this->line($text);
 
-        return self::SUCCESS;
+        return $this->put($text);
     }
 
     /** @return array<string, CoverageStudy|ScaleCoverage> by what is simulated */
