@@ -76,7 +76,10 @@ final readonly class Fault
         $widened = $m->widened(self::PROXY_WIDENING, Remark::of(Proxy::Any));
         $byProxy = $this->decide($entry->supported, $entry->contradicted, $widened, $entry->stated(), $scale);
 
-        return $byProxy->verdict === Verdict::NotMeasurable ? $own : $byProxy;
+        // A proxy that may only speak for the fault, and does not, is still what was asked.
+        return $byProxy->verdict === Verdict::NotMeasurable && $byProxy->why->code !== Ground::HintOnly->value
+            ? $own
+            : $byProxy;
     }
 
     /** @param  Rule|null  $contradicted  null: what is asked may speak for the fault, and never against it */

@@ -138,7 +138,6 @@ final class StandardFaultsGoingBack
                 'sights' => StandardFaults::pressure(
                     'lean of the trunk to the lead side',
                     ['chest_sway@LB', '>', 9],
-                    ['chest_sway@LB', '<', 4],
                 ),
                 'confused_with' => ['a quiet centre, played on purpose'],
                 'counter_example' => 'Trail share past 60 % by lead-arm level, however little the body is seen to '

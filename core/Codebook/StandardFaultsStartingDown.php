@@ -21,7 +21,6 @@ final class StandardFaultsStartingDown
                 'sights' => StandardFaults::pressure(
                     'chest and pelvis over the feet at the start down',
                     ['all', ['pelvis_sway@LD', '<', 12], ['chest_sway@LD', '<', 2]],
-                    ['pelvis_sway@LD', '>', 18],
                 ),
                 'confused_with' => ['hanging back, which it often causes'],
                 'counter_example' => 'Pressure crossing the half within a few hundredths of a second of the top.',
@@ -53,7 +52,6 @@ final class StandardFaultsStartingDown
                         'sight' => 'indirect',
                         'proxy' => 'where the chest is at lead-arm level, without the pressure',
                         'supported' => ['chest_sway@LD', '>', 16],
-                        'contradicted' => ['chest_sway@LD', '<', 4],
                     ], ['points', 'face-on']),
                 ],
                 'confused_with' => ['recentring done right'],

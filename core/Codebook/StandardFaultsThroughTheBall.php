@@ -176,7 +176,6 @@ final class StandardFaultsThroughTheBall
                 'sights' => StandardFaults::pressure(
                     'chest and pelvis over the feet and the trail heel at impact',
                     ['all', ['chest_sway@IM', '<', -4], ['trail_heel_lift', '<', 2.5]],
-                    ['any', ['chest_sway@IM', '>', 2], ['trail_heel_lift', '>', 4.5]],
                 ),
                 'confused_with' => [
                     'a returning style of pressure',

@@ -9,9 +9,11 @@ use Core\Motion\Station;
 use Core\Motion\StationSource;
 use Core\Motion\StationTime;
 use Core\Remark\Remark;
+use Core\Trace\Check\Zeros;
 use Core\Trace\Extreme;
 use Core\Trace\Series;
 use Core\Trace\Side;
+use Core\Trace\Trace;
 
 /** The measures of how hard and which way the ground pushes back: docs/measuring.md, dip to emphasis. */
 final readonly class ForceMeter
@@ -19,7 +21,8 @@ final readonly class ForceMeter
     /** How long after impact the rise may still peak, s. */
     private const AFTER_IMPACT = 0.05;
 
-    public function __construct(private Signals $signals)
+    /** @param  Trace|null  $whole  with what lies before and after the swing, where a plate may show its zero */
+    public function __construct(private Signals $signals, private ?Trace $whole)
     {
     }
 
@@ -141,7 +144,7 @@ final readonly class ForceMeter
             $push = $this->signals->footPush($side);
             $why = $this->signals->whyNoForce(false, Lack::MatKnowsNoDirection);
             $high = Peak::between('TP', 'IM', $sign);
-            $size = $this->signals->read($push, '%BW', $span, Peak::size($high, $sign));
+            $size = $this->signals->read($push, '%BW', $span, Peak::size($high, $sign))?->besides($this->unseen($side));
             $out["heel_toe_$foot"] = $size ?? Measured::none('%BW', $why ?? $this->signals->whyNot($span));
             $out["heel_toe_{$foot}_at"] = $this->signals->read(
                 $push,
@@ -171,6 +174,12 @@ final readonly class ForceMeter
         };
 
         return $out;
+    }
+
+    /** @throws CoreException */
+    private function unseen(Side $side): float
+    {
+        return $this->whole === null ? 0.0 : Zeros::unseen($this->whole, $side);
     }
 
     /**

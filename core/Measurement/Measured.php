@@ -137,6 +137,14 @@ final readonly class Measured
         return $this->uncertainty === null ? $this : $this->with(['uncertainty' => $factor * $this->uncertainty]);
     }
 
+    /** The same with one uncertainty more, a half-width in its own unit. */
+    public function besides(float $halfWidth): self
+    {
+        return $this->uncertainty === null || $halfWidth <= 0.0
+            ? $this
+            : $this->with(['uncertainty' => hypot($this->uncertainty, $halfWidth)]);
+    }
+
     /** The same with its uncertainty multiplied. A value without one stays as it is. */
     public function widened(float $times, Remark $why): self
     {

@@ -11,6 +11,9 @@ use Core\Trace\Signal;
 /** Every measure's result for one swing; those taken at several stations by station code. */
 final readonly class Measurements
 {
+    /** Units of what a wrong mass or gain takes a part of. */
+    private const FORCES = ['%BW', '%BW/s', 'N·m/kg'];
+
     /** @param  array<string, Measured|array<string, Measured>>  $results by measure key */
     public function __construct(private array $results)
     {
@@ -93,7 +96,8 @@ final readonly class Measurements
             if ($finding->effect === QualityFinding::NULLED) {
                 return Measured::none($m->unit, $finding->remark);
             }
-            $m = $m->widened($finding->widens($m->signals ?? $measure->signals()), $finding->remark);
+            $m = $m->widened($finding->widens($m->signals ?? $measure->signals()), $finding->remark)
+                ->besides(in_array($m->unit, self::FORCES, true) ? $finding->part * abs($m->number() ?? 0.0) : 0.0);
         }
 
         return $m;

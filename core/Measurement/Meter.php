@@ -29,7 +29,7 @@ final readonly class Meter
         $found = [
             ...(new ShareMeter($signals))->read(),
             ...(new FootMeter($signals))->read(),
-            ...(new ForceMeter($signals))->read(),
+            ...(new ForceMeter($signals, $evidence->trace))->read(),
             ...(new BodyMeter($signals))->read(),
             ...(new PostureMeter($signals))->read(),
             ...(new LegMeter($signals))->read(),

@@ -22,6 +22,7 @@ final readonly class Mishap
      * @param  bool  $exchanges  whether lead and trail of these channels change places
      * @param  float  $rate  times the true one
      * @param  float  $mass  times the true one
+     * @param  float  $lost  a stretch cut out while the clock runs on, s
      */
     private function __construct(
         public array $devices,
@@ -31,6 +32,7 @@ final readonly class Mishap
         private bool $exchanges = false,
         private float $rate = 1.0,
         private float $mass = 1.0,
+        private float $lost = 0.0,
     ) {
     }
 
@@ -102,6 +104,7 @@ final readonly class Mishap
                 '/./',
                 static fn (float $x, float $t): float => $t >= 0.0 && $t < 0.12 ? NAN : $x,
             ),
+            'stretch-lost' => new self($all, ['lost', 'foot-off'], '/./', $same, lost: 0.06),
             'foot-off' => new self(
                 [DeviceClass::Mat, DeviceClass::DualPlate],
                 ['foot-off'],
@@ -142,6 +145,12 @@ final readonly class Mishap
                     $weight,
                 );
             }
+        }
+
+        $long = (int) round($this->lost * $trace->rateHz);
+        foreach ($long > 0 ? $channels : [] as $name => $values) {
+            array_splice($values, $from, $long);
+            $channels[$name] = $values;
         }
 
         return new Trace(

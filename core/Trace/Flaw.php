@@ -65,6 +65,8 @@ enum Flaw: string implements RemarkCode
     case WeightTooMuch = 'flaw.weight-too-much';
     /** at_s, step_percent */
     case ShareSteps = 'flaw.share-steps';
+    /** at_s */
+    case StretchLost = 'flaw.stretch-lost';
     case NoSwing = 'flaw.no-swing';
     /** count, times: of the moments they are known by, s */
     case SeveralSwings = 'flaw.several-swings';

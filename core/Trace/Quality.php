@@ -9,6 +9,7 @@ use Core\Trace\Check\Directions;
 use Core\Trace\Check\FrozenChannels;
 use Core\Trace\Check\Gaps;
 use Core\Trace\Check\Hum;
+use Core\Trace\Check\LostStretch;
 use Core\Trace\Check\Places;
 use Core\Trace\Check\Plausibility;
 use Core\Trace\Check\Shares;
@@ -37,8 +38,11 @@ final class Quality
             in_array('units', $kinds, true) ? ['mass', 'zero', 'outside', 'origin', 'reversed', 'hum', 'upheld'] : [],
             in_array('swapped', $kinds, true) ? ['outside', 'reversed'] : [],
             array_intersect(['origin', 'outside'], $kinds) === [] ? [] : ['reversed'],
+            // A mat sees one foot's mishap in the other foot's share as well.
+            $trace->device === DeviceClass::Mat && array_intersect(['foot-off', 'slipped', 'stuck'], $kinds) !== []
+                ? ['lost'] : [],
             // What is lost of a force is known to lack.
-            array_intersect(['saturated', 'stuck', 'dropped', 'foot-off'], $kinds) === [] ? [] : ['upheld'],
+            array_intersect(['saturated', 'stuck', 'dropped', 'lost', 'foot-off'], $kinds) === [] ? [] : ['upheld'],
         );
         $stuck = array_filter($found, static fn (QualityFinding $f): bool => $f->kind === 'stuck');
         $found = array_filter($found, static fn (QualityFinding $f): bool => ! in_array($f->kind, $moot, true)
@@ -79,6 +83,7 @@ final class Quality
             new Shares,
             new Hum,
             new Gaps,
+            new LostStretch,
             new FrozenChannels,
             new SoftEnds,
             new Slips,

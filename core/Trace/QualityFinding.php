@@ -30,6 +30,7 @@ final readonly class QualityFinding
      * @param  float  $widening  what the uncertainty of a widened measure is multiplied by
      * @param  bool  $timingsOnly  whether only times and rates are touched, not levels
      * @param  array<string, float>  $widenings  by signal, where one is touched otherwise than the rest
+     * @param  float  $part  what part of itself a force may be off by besides: a wrong mass or gain takes most of most
      */
     public function __construct(
         public string $kind,
@@ -41,6 +42,7 @@ final readonly class QualityFinding
         public float $widening = 2.0,
         public bool $timingsOnly = false,
         public array $widenings = [],
+        public float $part = 0.0,
     ) {
     }
 

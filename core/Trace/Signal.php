@@ -20,6 +20,12 @@ enum Signal: string
     case FootCop = 'centre of pressure of each foot';
     case Points = 'body points';
 
+    /** @return list<self> all that a mat or a plate records */
+    public static function ofTheGround(): array
+    {
+        return array_values(array_filter(self::cases(), static fn (self $s): bool => $s !== self::Points));
+    }
+
     /** @return list<self> the signals a channel feeds */
     public static function ofChannel(string $channel, DeviceClass $device): array
     {

@@ -103,14 +103,30 @@ final readonly class Trace
      */
     public function leadShare(): ?Series
     {
-        $values = [];
-        if ($this->device === DeviceClass::Plate) {
-            if ($this->stance === null) {
-                return null;
-            }
+        return Derived::of($this, 'share', $this->madeShare(...));
+    }
 
-            return $this->derivedShare($this->stance);
+    /**
+     * How fast the share goes, of its course over 20 ms to either side, points a second; null where there is no share.
+     *
+     * @throws CoreException
+     */
+    public function shareSlope(): ?Series
+    {
+        return Derived::of(
+            $this,
+            'share-slope',
+            fn (): ?Series => $this->leadShare()?->smoothed(0.02)->derivative(0.03),
+        );
+    }
+
+    /** @throws CoreException */
+    private function madeShare(): ?Series
+    {
+        if ($this->device === DeviceClass::Plate) {
+            return $this->stance === null ? null : $this->derivedShare($this->stance);
         }
+        $values = [];
         [$lead, $trail, $least] =
             $this->device === DeviceClass::Mat
                 ? [$this->channels['lead_pct'], $this->channels['trail_pct'], 100.0 * self::LEAST_TOTAL]
@@ -183,6 +199,16 @@ final readonly class Trace
      * @throws CoreException
      */
     public function cop(): array
+    {
+        return Derived::of($this, 'cop', $this->madeCop(...));
+    }
+
+    /**
+     * @return array{Series, Series}
+     *
+     * @throws CoreException
+     */
+    private function madeCop(): array
     {
         if ($this->device !== DeviceClass::DualPlate) {
             return [
@@ -258,6 +284,12 @@ final readonly class Trace
      * @throws CoreException
      */
     public function netTwist(): ?Series
+    {
+        return Derived::of($this, 'twist', $this->madeTwist(...));
+    }
+
+    /** @throws CoreException */
+    private function madeTwist(): ?Series
     {
         if ($this->massKg === null || ! $this->device->measuresForce()) {
             return null;

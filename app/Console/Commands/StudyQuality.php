@@ -39,6 +39,7 @@ final class StudyQuality extends Command
         'saturated' => 'force cut off at 80 %',
         'soft-end' => 'force bent from 75 % on',
         'gap' => 'a gap of 0.12 s',
+        'stretch-lost' => '0.06 s lost under an even clock',
         'foot-off' => 'the lead foot off by two thirds for 0.25 s',
         'mass-stated-wrong' => 'mass stated 25 % too high',
         'gain-of-one-plate' => 'one plate’s gain 20 % too high',

@@ -41,7 +41,7 @@ final readonly class Directions implements Check
     public function of(Trace $trace): array
     {
         $share = $trace->device === DeviceClass::Plate ? null : $trace->leadShare();
-        $slope = $share?->smoothed(0.02)->derivative(0.03);
+        $slope = $share === null ? null : $trace->shareSlope();
         // A slope at the very ends is made of half a window.
         $fastest = $slope?->highest($trace->t0 + 0.1, $slope->end() - 0.1);
         if ($share === null || $fastest === null) {

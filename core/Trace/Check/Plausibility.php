@@ -81,7 +81,7 @@ final readonly class Plausibility implements Check
         }
         // The fastest move of a swing is the shift to the lead side; a fall as fast, ending on the trail side, is that
         // shift mirrored.
-        $slope = $share->smoothed(0.02)->derivative(0.03);
+        $slope = $trace->shareSlope() ?? $share;
         $up = $slope->highest($trace->t0, $slope->end());
         $down = $slope->lowest($trace->t0, $slope->end());
         $end = $share->mean($slope->end() - 0.4, $slope->end());
@@ -161,6 +161,7 @@ final readonly class Plausibility implements Check
                     array_map(static fn (Signal $s): string => $s->value, $forces),
                     array_map(static fn (Signal $s): float => 1.0 + self::massWidens($s, $off) * $off, $forces),
                 ),
+                $off / $percent,
             ),
         ];
     }

@@ -34,8 +34,9 @@ final readonly class SoftEnds implements Check
             if (! str_ends_with($name, '_n') && ! str_ends_with($name, '_nm')) {
                 continue;
             }
+            $trembles = self::trembles($values);
             foreach ([1.0, -1.0] as $way) {
-                $span = self::dull($values, $way);
+                $span = self::dull($values, $trembles, $way);
                 if ($span !== null) {
                     [$a, $b] = [$trace->t0 + $span[0] / $trace->rateHz, $trace->t0 + $span[1] / $trace->rateHz];
                     $out[] = new QualityFinding(
@@ -52,10 +53,28 @@ final readonly class SoftEnds implements Check
     }
 
     /**
+     * The size of the fourth difference about each sample, which knows tremble from curvature.
+     *
      * @param  list<float>  $values
+     * @return list<float> from the third sample to the third from the end
+     */
+    private static function trembles(array $values): array
+    {
+        $out = [];
+        for ($i = 2, $n = count($values) - 2; $i < $n; $i++) {
+            $beside = $values[$i - 1] + $values[$i + 1];
+            $out[] = abs($values[$i - 2] + $values[$i + 2] - 4.0 * $beside + 6.0 * $values[$i]);
+        }
+
+        return $out;
+    }
+
+    /**
+     * @param  list<float>  $values
+     * @param  list<float>  $trembles  from the third sample on
      * @return array{int, int}|null first and last sample of the part that trembles too little
      */
-    private static function dull(array $values, float $way): ?array
+    private static function dull(array $values, array $trembles, float $way): ?array
     {
         $most = 0.0;
         foreach ($values as $v) {
@@ -63,10 +82,8 @@ final readonly class SoftEnds implements Check
         }
         $top = $rest = [];
         [$first, $last] = [null, 0];
-        for ($i = 2, $n = count($values) - 2; $i < $n; $i++) {
-            // The fourth difference knows tremble from curvature.
-            $beside = $values[$i - 1] + $values[$i + 1];
-            $d = abs($values[$i - 2] + $values[$i + 2] - 4.0 * $beside + 6.0 * $values[$i]);
+        for ($i = 2, $n = count($trembles) + 2; $i < $n; $i++) {
+            $d = $trembles[$i - 2];
             if (is_nan($d)) {
                 continue;
             }

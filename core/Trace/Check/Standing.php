@@ -4,32 +4,25 @@ declare(strict_types=1);
 
 namespace Core\Trace\Check;
 
+use Core\Trace\Derived;
 use Core\Trace\Trace;
 
 /** The stillest moment of a recording: who stands there is pushed by nothing sideways and turned by nothing. */
-final class Standing
+final readonly class Standing
 {
     private const LASTS_S = 0.3;
 
     private const STEP_S = 0.05;
 
-    /** @var \WeakMap<Trace, array{?self}>|null */
-    private static ?\WeakMap $known = null;
-
     /** @param  array{int, int}  $span  first sample, and how many */
-    private function __construct(public readonly array $span)
+    private function __construct(public array $span)
     {
     }
 
     /** Null where a recording is too short to hold such a moment. Several checks ask for it: it is found once. */
     public static function of(Trace $trace): ?self
     {
-        self::$known ??= new \WeakMap;
-        if (! isset(self::$known[$trace])) {
-            self::$known[$trace] = [self::found($trace)];
-        }
-
-        return self::$known[$trace][0];
+        return Derived::of($trace, 'standing', static fn (): ?self => self::found($trace));
     }
 
     private static function found(Trace $trace): ?self

@@ -10,6 +10,7 @@ use Core\Trace\Axis;
 use Core\Trace\DeviceClass;
 use Core\Trace\Flaw;
 use Core\Trace\QualityFinding;
+use Core\Trace\Series;
 use Core\Trace\Side;
 use Core\Trace\Signal;
 use Core\Trace\Trace;
@@ -41,6 +42,33 @@ final readonly class Zeros implements Check
         }
 
         return [...$this->push($trace, $still), ...$this->twist($trace, $still), ...$this->feet($trace)];
+    }
+
+    /**
+     * How far the zero of one plate's push from heel to toe may be off, %BW, half-width: what the plate shows of who
+     * stands, beside the device's own constant error – the feet may oppose each other, or it may be the zero. Nothing
+     * where the foot was off its plate for a while, for that moment tells.
+     *
+     * @throws CoreException
+     */
+    public static function unseen(Trace $trace, Side $side): float
+    {
+        $push = $trace->footPush($side, Axis::Y);
+        $still = $push === null ? null : Standing::of($trace);
+        $force = $trace->footForce($side);
+        if ($push === null || $still === null || $force === null || self::idle($trace, $force) !== []) {
+            return 0.0;
+        }
+
+        return sqrt(max(0.0, $still->mean($push->values)[0] ** 2 - $trace->device->forceOffset() ** 2));
+    }
+
+    /** @return list<int> the samples at which a foot is off its plate; none where they are too few to tell its zero */
+    private static function idle(Trace $trace, Series $force): array
+    {
+        $idle = array_keys(array_filter($force->values, static fn (float $f): bool => abs($f) < self::OFF));
+
+        return count($idle) < self::OFF_S * $trace->rateHz ? [] : $idle;
     }
 
     /**
@@ -105,11 +133,8 @@ final readonly class Zeros implements Check
         $out = [];
         foreach ($trace->device === DeviceClass::DualPlate ? Side::cases() : [] as $side) {
             $force = $trace->footForce($side);
-            $idle = $force === null ? [] : array_keys(array_filter(
-                $force->values,
-                static fn (float $f): bool => abs($f) < self::OFF,
-            ));
-            if (count($idle) < self::OFF_S * $trace->rateHz) {
+            $idle = $force === null ? [] : self::idle($trace, $force);
+            if ($idle === []) {
                 continue;
             }
             foreach ([Axis::X, Axis::Y] as $axis) {

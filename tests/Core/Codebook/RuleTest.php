@@ -206,6 +206,19 @@ it('knows what evidence shows a fault, and names the proxy', function (
     ['fall-off', new Shown(null, true), Observability::Observable],
 ]);
 
+it('lets a proxy speak for a fault that it cannot deny', function (string $fault, array $found, Shown $held) {
+    // Found out by counting, docs/detection.md: who has the fault may look like this all the same.
+    $judged = Codebook::standard()->fault($fault)->judge(found($found), $held);
+    expect($judged->verdict)->toBe(Verdict::NotMeasurable)
+        ->and($judged->why->code)->toBe(Core\Codebook\Ground::HintOnly->value);
+})->with([
+    ['jump-off-trail', ['trail_second_peak' => 0], new Shown(DeviceClass::Mat, false)],
+    ['early-lunge', ['chest_sway@LD' => -5], new Shown(null, true)],
+    ['no-load', ['chest_sway@LB' => -6], new Shown(null, true)],
+    ['late-recentre', ['pelvis_sway@LD' => 40, 'chest_sway@LD' => 12], new Shown(null, true)],
+    ['hang-back', ['chest_sway@IM' => 20, 'trail_heel_lift' => 12], new Shown(null, true)],
+]);
+
 it('names a proxy wherever it says indirect', function () {
     $filmOnly = new Shown(null, true);
     foreach (Codebook::standard()->faults as $fault) {
