@@ -7,7 +7,7 @@ namespace Core;
 /** The version stored beside every derived figure; raise it when a definition or a formula changes. */
 final class Version
 {
-    public const CURRENT = '0.9.0';
+    public const CURRENT = '0.10.0';
 
     /** When the arithmetic of agreement last changed: measuring goes on without it. */
     public const AGREEMENT = '0.8.0';

@@ -297,6 +297,9 @@ Route::middleware('auth')->group(function (): void {
     Route::post('/capture/devices', [CaptureController::class, 'register'])
         ->name('capture.register')
         ->can('create', Device::class);
+    Route::put('/capture/devices/{device}', [CaptureController::class, 'check'])
+        ->name('capture.check')
+        ->can('check', 'device');
     Route::delete('/capture/devices/{device}', [CaptureController::class, 'revoke'])
         ->name('capture.revoke')
         ->can('revoke', 'device');

@@ -15,13 +15,14 @@ use Illuminate\Support\Carbon;
  * @property string $public_id
  * @property string $name
  * @property string $token_hash
+ * @property ?array<string, float|string> $constant_errors  as somebody has checked it, and how
  * @property ?Carbon $revoked_at
  */
 final class Device extends Model
 {
     use HasUlids;
 
-    protected $fillable = ['name', 'token_hash', 'revoked_at', 'created_by'];
+    protected $fillable = ['name', 'token_hash', 'revoked_at', 'created_by', 'constant_errors'];
 
     protected $hidden = ['token_hash'];
 
@@ -39,7 +40,18 @@ final class Device extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['revoked_at' => 'datetime'];
+        return ['revoked_at' => 'datetime', 'constant_errors' => 'array'];
+    }
+
+    /** @return array<string, mixed>|null what the device of this name was last found to be off by */
+    public static function errorsOf(?string $name): ?array
+    {
+        return $name === null ? null : self::query()
+            ->whereRaw('lower(name) = lower(?)', [$name])
+            ->whereNull('revoked_at')
+            ->whereNotNull('constant_errors')
+            ->orderByDesc('id')
+            ->first()?->constant_errors;
     }
 
     public static function byToken(string $token): ?self

@@ -18,6 +18,7 @@ use Core\Motion\StationTimes;
 use Core\Motion\View;
 use Core\Motion\Views;
 use Core\Reading\BallFlight;
+use Core\Trace\ConstantErrors;
 use Core\Trace\DeviceClass;
 use Core\Trace\Repair;
 use Core\Trace\Stance;
@@ -62,6 +63,7 @@ use Illuminate\Support\Collection;
  * @property ?int $place  in its series
  * @property int $facts_version  counts what was set right about it
  * @property ?Carbon $facts_changed_at
+ * @property ?array<string, mixed> $constant_errors  of the very device, as they were stated when it came in
  * @property list<array<string, mixed>> $repairs  what a person has said yes to, in that order
  * @property ?Carbon $erased_at  when film and trace were taken out; what was said of it stays
  * @property Carbon $created_at
@@ -105,6 +107,7 @@ final class Recording extends Model
         'has_ball',
         'size',
         'place',
+        'constant_errors',
     ];
 
     protected $attributes = [
@@ -166,6 +169,7 @@ final class Recording extends Model
             'effort_pct' => 'integer',
             'has_ball' => 'boolean',
             'place' => 'integer',
+            'constant_errors' => 'array',
             'facts_version' => 'integer',
             'facts_changed_at' => 'datetime',
             'erased_at' => 'datetime',
@@ -276,6 +280,13 @@ final class Recording extends Model
         return $trace;
     }
 
+    public function constantErrors(): ?ConstantErrors
+    {
+        return $this->constant_errors === null
+            ? null
+            : ConstantErrors::stated($this->deviceClass(), $this->constant_errors);
+    }
+
     private function recorded(): Trace
     {
         $channels = [];
@@ -291,6 +302,7 @@ final class Recording extends Model
             $this->mass_kg,
             $this->t0,
             $this->clock_jitter_s,
+            $this->constantErrors(),
         );
     }
 

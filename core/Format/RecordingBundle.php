@@ -14,6 +14,7 @@ use Core\Motion\StationTime;
 use Core\Motion\StationTimes;
 use Core\Motion\View;
 use Core\Motion\Views;
+use Core\Trace\ConstantErrors;
 use Core\Trace\DeviceClass;
 use Core\Trace\Limits;
 use Core\Trace\Trace;
@@ -45,7 +46,11 @@ final class RecordingBundle
                 ...$recording->swing->toArray(),
                 'mass_kg' => $trace->massKg,
                 'stance' => StanceJson::orNull($trace->stance),
-                'device' => ['class' => $trace->device->value, 'name' => $facts->deviceName],
+                'device' => [
+                    'class' => $trace->device->value,
+                    'name' => $facts->deviceName,
+                    ...$trace->stated === null ? [] : ['constant_errors' => $trace->stated->toArray()],
+                ],
                 'trace' => [
                     'rate_hz' => $trace->rateHz,
                     't0_s' => $trace->t0,
@@ -126,6 +131,7 @@ final class RecordingBundle
         if ($channels === []) {
             throw $trace->wrong('channels', 'one-at-least');
         }
+        $checked = $device->optionalObject('constant_errors');
         $feet = $o->optionalObject('stance');
         $stance = $feet === null ? null : StanceJson::read($feet);
         $core = new Trace(
@@ -136,6 +142,7 @@ final class RecordingBundle
             $mass,
             $trace->optionalNumber('t0_s') ?? 0.0,
             $trace->optionalNumber('clock_jitter_s'),
+            $checked === null ? null : ConstantErrors::stated($class, $checked->plain()),
         );
         $times = [];
         foreach ($o->optionalObject('stations')?->members() ?? [] as $code => $s) {

@@ -8,7 +8,9 @@ use Core\CoreException;
 use Core\Format\C3d\Laboratory;
 use Core\Motion\Handedness;
 use Core\Motion\Views;
+use Core\Trace\ConstantErrors;
 use Core\Trace\Trace;
+use Core\Trace\TraceException;
 
 /** Reads a recording of any format this program knows: trace CSV with a side-car, recording bundle, C3D. */
 final class RecordingReader
@@ -54,7 +56,7 @@ final class RecordingReader
             );
 
             return new ImportedRecording(
-                $trace,
+                self::checked($trace, $car, $file),
                 new Views(),
                 $car->stations,
                 new SideCar(
@@ -90,10 +92,11 @@ final class RecordingReader
             $mass ?? $in->trace->massKg,
             $in->trace->t0,
             $in->trace->clockJitterS,
+            $in->trace->stated,
         );
 
         return new ImportedRecording(
-            $trace,
+            self::checked($trace, $car, $file),
             $in->views,
             $car->stations ?? $in->stations,
             new SideCar(
@@ -109,5 +112,17 @@ final class RecordingReader
             array_values(array_filter([...$in->notes, $car->otherRate($trace->rateHz)])),
             $in->swing,
         );
+    }
+
+    /** @throws CoreException */
+    private static function checked(Trace $trace, SideCar $car, string $file): Trace
+    {
+        try {
+            return $car->constantErrors === null
+                ? $trace
+                : $trace->checked(ConstantErrors::stated($trace->device, $car->constantErrors));
+        } catch (TraceException $e) {
+            throw FormatException::in($file, $e);
+        }
     }
 }

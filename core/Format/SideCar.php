@@ -22,6 +22,7 @@ final readonly class SideCar
     /** Rates that differ by no more than this are one, told roughly. */
     private const SAME_RATE = 0.02;
 
+    /** @param  array<array-key, mixed>|null  $constantErrors  of the very device, as ConstantErrors::stated() reads them */
     public function __construct(
         public ?float $massKg = null,
         public ?Handedness $hand = null,
@@ -32,6 +33,7 @@ final readonly class SideCar
         public ?DeviceClass $device = null,
         public ?string $deviceName = null,
         public ?float $rateHz = null,
+        public ?array $constantErrors = null,
     ) {
     }
 
@@ -63,6 +65,7 @@ final readonly class SideCar
                 $device?->optionalOne(DeviceClass::class, 'class'),
                 $device?->optionalText('name'),
                 self::rate($o, $device),
+                $device?->optionalObject('constant_errors')?->plain(),
             );
         } catch (CoreException $e) {
             throw $e instanceof FormatException ? $e : FormatException::in($file, $e);

@@ -10,6 +10,7 @@ use Core\Motion\StationTime;
 use Core\Motion\Views;
 use Core\Remark\Remark;
 use Core\Trace\Axis;
+use Core\Trace\ConstantErrors;
 use Core\Trace\DeviceClass;
 use Core\Trace\Noise;
 use Core\Trace\Series;
@@ -59,7 +60,7 @@ final class Signals
         return $this->of(
             'share',
             static fn (Trace $t): ?Series => $t->leadShare(),
-            static fn (DeviceClass $d): array => [$d->shareNoise(), $d->shareOffset()],
+            static fn (DeviceClass $d, ConstantErrors $off): array => [$d->shareNoise(), $off->sharePoints],
             $this->device() === DeviceClass::Plate,
             wander: 1.0,
         );
@@ -78,7 +79,7 @@ final class Signals
             static fn (DeviceClass $d): float => $d === DeviceClass::DualPlate
                 ? M_SQRT2 * $d->forceNoise()
                 : $d->forceNoise(),
-            self::net(...),
+            $this->net(...),
         );
     }
 
@@ -94,7 +95,7 @@ final class Signals
             static fn (Trace $t): ?Series => $t->footForce($side),
             static fn (DeviceClass $d): float => $d->forceNoise(),
             // What one plate takes of the other's load counts as well, of some one and a half body weights.
-            static fn (DeviceClass $d): float => hypot($d->forceOffset(), 1.4 * $d->shareOffset()),
+            static fn (ConstantErrors $off): float => hypot($off->forcePercent, 1.4 * $off->sharePoints),
             1.4,
         );
     }
@@ -110,7 +111,7 @@ final class Signals
             "fy|$side->value",
             static fn (Trace $t): ?Series => $t->footPush($side, Axis::Y),
             static fn (DeviceClass $d): float => $d->shearNoise(),
-            static fn (DeviceClass $d): float => $d->forceOffset(),
+            static fn (ConstantErrors $off): float => $off->forcePercent,
         );
     }
 
@@ -125,7 +126,7 @@ final class Signals
             'fx',
             static fn (Trace $t): ?Series => $t->netPush(Axis::X),
             static fn (DeviceClass $d): float => M_SQRT2 * $d->shearNoise(),
-            self::net(...),
+            $this->net(...),
         );
     }
 
@@ -144,10 +145,9 @@ final class Signals
             : $this->of(
                 'twist',
                 static fn (Trace $t): ?Series => $t->netTwist(),
-                static fn (DeviceClass $d): array => [
+                static fn (DeviceClass $d, ConstantErrors $off): array => [
                     ($d->momentNoise() / $mass) * ($d === DeviceClass::DualPlate ? 2.0 : 1.0),
-                    $d === DeviceClass::DualPlate ? M_SQRT2 * $d->twistOffset($mass, $apart) / $mass
-                        : $d->momentOffset() / $mass,
+                    ($d === DeviceClass::DualPlate ? M_SQRT2 * $off->twist($mass, $apart) : $off->momentNm) / $mass,
                 ],
             );
     }
@@ -161,14 +161,15 @@ final class Signals
     {
         $stance = $this->evidence->stance ?? $this->trace()?->stance;
         // Of two plates it is made from their forces: what one takes of the other's moves it between the feet.
-        $off = static fn (DeviceClass $d): float => $d !== DeviceClass::DualPlate || $axis !== Axis::X
-            ? $d->copOffset()
-            : hypot($d->copOffset() / M_SQRT2, $d->shareOffset() / 100.0 * ($stance?->widthMm() ?? 450.0));
+        $far = static fn (DeviceClass $d, ConstantErrors $off): float => $d !== DeviceClass::DualPlate
+            || $axis !== Axis::X
+            ? $off->copMm
+            : hypot($off->copMm / M_SQRT2, $off->sharePoints / 100.0 * ($stance?->widthMm() ?? 450.0));
 
         return $this->of(
             "cop|{$axis->letter()}",
             static fn (Trace $t): Series => $t->cop()[$axis === Axis::X ? 0 : 1],
-            static fn (DeviceClass $d): array => [$d->copNoise(), $off($d)],
+            static fn (DeviceClass $d, ConstantErrors $off): array => [$d->copNoise(), $far($d, $off)],
             wander: $axis === Axis::X ? ($stance?->widthMm() ?? 450.0) / 100.0 : 0.0,
         );
     }
@@ -190,7 +191,7 @@ final class Signals
         return $this->of(
             "foot|$side->value|".($along ? 'y' : 'x'),
             static fn (Trace $t): ?Series => $t->footCop($side)[$along ? 0 : 1] ?? null,
-            static fn (DeviceClass $d): array => [$per * $d->copNoise(), $per * $d->copOffset()],
+            static fn (DeviceClass $d, ConstantErrors $off): array => [$per * $d->copNoise(), $per * $off->copMm],
             times: static fn (Trace $t): ?Series => self::lighter($t, $side),
         );
     }
@@ -310,7 +311,7 @@ final class Signals
     /**
      * @param  callable(Trace): ?Series  $series
      * @param  callable(DeviceClass): float  $newtons noise of a sample
-     * @param  callable(DeviceClass): float  $offset constant error, %BW
+     * @param  callable(ConstantErrors): float  $offset constant error, %BW
      *
      * @throws CoreException
      */
@@ -325,9 +326,9 @@ final class Signals
 
         return $weight === null
             ? null
-            : $this->of($key, $series, static fn (DeviceClass $d): array => [
+            : $this->of($key, $series, static fn (DeviceClass $d, ConstantErrors $off): array => [
                 (100.0 * $newtons($d)) / $weight,
-                $offset($d),
+                $offset($off),
             ], wander: $wander);
     }
 
@@ -351,14 +352,14 @@ final class Signals
     }
 
     /** Constant error of the net of all plates, %BW: two are off each by itself. */
-    private static function net(DeviceClass $device): float
+    private function net(ConstantErrors $off): float
     {
-        return $device->forceOffset() * ($device === DeviceClass::DualPlate ? M_SQRT2 : 1.0);
+        return $off->forcePercent * ($this->device() === DeviceClass::DualPlate ? M_SQRT2 : 1.0);
     }
 
     /**
      * @param  callable(Trace): ?Series  $series
-     * @param  callable(DeviceClass): array{float, float}  $errors noise of a sample, constant error
+     * @param  callable(DeviceClass, ConstantErrors): array{float, float}  $errors noise of a sample, constant error
      * @param  (callable(Trace): ?Series)|null  $times  how many times noisier than at rest
      * @param  float  $wander  how much a point of share is, where its zero may wander
      *
@@ -380,7 +381,7 @@ final class Signals
         if ($trace === null || $raw === null) {
             return $this->made[$key] = null;
         }
-        [$sd, $offset] = $errors($trace->device);
+        [$sd, $offset] = $errors($trace->device, $trace->constantErrors());
         $sensor = Noise::of($raw, $trace->device->smoothing(), $sd, $this->jitter->begins());
 
         return $this->made[$key] = new SmoothSignal(

@@ -150,10 +150,12 @@ final readonly class WayMeter
      */
     private function exchanged(float $along): float
     {
-        $device = $this->signals->device();
-        $width = ($this->signals->evidence->stance ?? $this->signals->trace()?->stance)?->widthMm() ?? 450.0;
+        $trace = $this->signals->trace();
+        $width = ($this->signals->evidence->stance ?? $trace?->stance)?->widthMm() ?? 450.0;
 
-        return $device === DeviceClass::DualPlate ? M_SQRT2 * $device->copOffset() * abs($along) / $width : 0.0;
+        return $trace?->device === DeviceClass::DualPlate
+            ? M_SQRT2 * $trace->constantErrors()->copMm * abs($along) / $width
+            : 0.0;
     }
 
     /**

@@ -122,25 +122,6 @@ enum DeviceClass: string
         return $this === self::DualPlate ? 0.7 : 1.0;
     }
 
-    /**
-     * What one plate of a pair makes of the free moment about the net centre of pressure, N·m: its own zero, its push's
-     * zero on an arm of half the stance, and its centre's and its share's errors on the push of a swing, a tenth of body weight.
-     *
-     * @param  float  $apart  between the feet, mm
-     */
-    public function twistOffset(float $massKg, float $apart): float
-    {
-        $weight = 9.80665 * $massKg;
-
-        return hypot(
-            $this->momentOffset(),
-            hypot(
-                $this->forceOffset() / 100.0 * $weight * $apart / 2000.0,
-                ($this->copOffset() + $this->shareOffset() / 100.0 * $apart / M_SQRT2) / 1000.0 * $weight / 10.0,
-            ),
-        );
-    }
-
     /** Standard deviation of one sample of horizontal force, N. */
     public function shearNoise(): float
     {

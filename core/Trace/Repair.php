@@ -91,6 +91,7 @@ final readonly class Repair
             $trace->massKg,
             $isTime ? $trace->t0 / 1000.0 : $trace->t0,
             $isTime && $trace->clockJitterS !== null ? $trace->clockJitterS / 1000.0 : $trace->clockJitterS,
+            $trace->stated,
         );
     }
 

@@ -20,6 +20,7 @@ final readonly class Trace
     /**
      * @param  array<string, list<float>>  $channels  by name, all of one length, NAN = missing
      * @param  float|null  $clockJitterS  how far a sample's time strayed from the even grid, where that was seen
+     * @param  ConstantErrors|null  $stated  of the very device, where somebody has checked it
      *
      * @throws CoreException
      */
@@ -31,6 +32,7 @@ final readonly class Trace
         public ?float $massKg = null,
         public float $t0 = 0.0,
         public ?float $clockJitterS = null,
+        public ?ConstantErrors $stated = null,
     ) {
         $missing = array_diff($device->channels(), array_keys($channels));
         if ($missing !== []) {
@@ -74,7 +76,24 @@ final readonly class Trace
             $this->massKg,
             $this->t0 + $a / $this->rateHz,
             $this->clockJitterS,
+            $this->stated,
         );
+    }
+
+    public function constantErrors(): ConstantErrors
+    {
+        return $this->stated ?? ConstantErrors::ofClass($this->device);
+    }
+
+    /**
+     * The same from a device of which somebody has checked the constant errors.
+     *
+     * @throws CoreException
+     */
+    public function checked(?ConstantErrors $stated): self
+    {
+        /** @phpstan-ignore argument.type */
+        return new self(...[...get_object_vars($this), 'stated' => $stated]);
     }
 
     public function samples(): int

@@ -13,6 +13,19 @@ return [
     'none' => 'Swings stand here until they are put on the Shelf or left.',
     'devices' => 'Devices',
     'revoke' => 'take its token away',
+    'off-by' => [
+        'summary' => 'what it is off by',
+        'why' => 'Half-widths of 95 % ranges that stay the same through a recording, where somebody has checked this very '
+            .'device: with known masses, a rod on known places, or against another. Every ± is made with them. What is '
+            .'left empty stays as its class of devices claims.',
+        'share_points' => 'lead share, points',
+        'force_percent' => 'force of one plate, % of body weight',
+        'moment_nm' => 'free moment, N·m',
+        'cop_mm' => 'centre of pressure, mm',
+        'source' => 'how it was found out, by whom, when',
+        'keep' => 'State it',
+        'is' => 'as checked: :source',
+    ],
     'no-device' => 'No device may send yet.',
     'name' => 'Name of the device',
     'bench-mat' => 'bench mat',

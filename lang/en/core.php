@@ -12,6 +12,8 @@ return [
         'stance' => 'The lead foot must stand at least 50 mm nearer the target than the trail foot; '
             .'are the feet swapped?',
         'channel-damaged' => 'Channel :name is damaged: it does not hold what was stored.',
+        'constant' => ':name must be a number from :least to :most.',
+        'constant-source' => 'Say in at most :most characters how the constant errors were found out.',
         'beyond' => ':What holds :value, which nothing measures: at most :limit is taken.',
         'outside' => ':What is :value; it must lie between :low and :high.',
         'no-number' => 'no number',

@@ -36,6 +36,7 @@ return [
         'on-shelf' => 'On the Shelf.',
         'left' => 'Left.',
         'token-shown-once' => 'The token of “:name” is shown this once.',
+        'checked' => 'It holds for what “:device” records from now on.',
         'no-longer-send' => '“:device” can no longer send.',
     ],
     'panel' => [

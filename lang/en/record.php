@@ -41,6 +41,7 @@ return [
         'capture' => 'put a caught swing on the Shelf',
         'capture-left' => 'left a caught swing',
         'device' => 'let a device send',
+        'device-checked' => 'stated what a device is off by',
         'device-revoked' => 'ended a device’s sending',
         'mark' => 'marked a station',
         'repair' => 'set a recording right',

@@ -64,6 +64,7 @@ final readonly class BenchPage
                 static fn (Repair $r): string => (string) __("import.repairs.{$r->kind->value}.is"),
                 $recording->repairsMade(),
             ),
+            'checked' => $recording->constantErrors()?->source,
             'lenses' => $this->lenses($recording, $codebook),
             'verdicts' => $this->verdicts->of($recording, $measured, $codebook),
             'leanings' => $this->leanings->of($recording, $measured),

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Capture\Http;
 
+use App\Capture\Actions\CheckDevice;
 use App\Capture\Actions\KeepCaughtSwing;
 use App\Capture\Actions\LeaveCaughtSwing;
 use App\Capture\Actions\RegisterDevice;
@@ -16,6 +17,7 @@ use App\Models\Device;
 use App\Models\Golfer;
 use App\Shelf\Pages\FactsPage;
 use Core\Sight\Scope;
+use Core\Trace\ConstantErrors;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
@@ -29,6 +31,7 @@ final class CaptureController extends Controller
     {
         return view('capture.live', [
             'devices' => Device::query()->whereNull('revoked_at')->orderBy('name')->get(),
+            'limits' => ConstantErrors::LIMITS,
             'session' => CaptureSession::query()
                 ->with('device')
                 ->orderByRaw('closed_at is null desc')
@@ -84,6 +87,15 @@ final class CaptureController extends Controller
             ->route('capture')
             ->with('token', $register($name, $this->user()))
             ->with('done', (string) __('notices.capture.token-shown-once', ['name' => $name]));
+    }
+
+    public function check(DeviceErrorsRequest $request, Device $device, CheckDevice $check): RedirectResponse
+    {
+        return $this->attempt(
+            fn () => $check($device, $request->stated(), $this->user()),
+            (string) __('notices.capture.checked', ['device' => $device->name]),
+            'capture',
+        );
     }
 
     public function revoke(Device $device, RevokeDevice $revoke): RedirectResponse

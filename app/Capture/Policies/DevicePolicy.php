@@ -19,6 +19,11 @@ final class DevicePolicy
         return $user->isHeadCoach();
     }
 
+    public function check(User $user): bool
+    {
+        return $user->isHeadCoach();
+    }
+
     public function revoke(User $user): bool
     {
         return $user->isHeadCoach();

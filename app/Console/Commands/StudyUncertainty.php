@@ -22,7 +22,7 @@ final class StudyUncertainty extends Command
     /** A cell fails where the interval of its share lies outside of these. */
     private const WANTED = ['ordinary' => [0.93, 0.97], 'harsh' => [0.93, 1.0]];
 
-    protected $signature = 'study:uncertainty {--golfers=51} {--times=12} {--processes=2} {--seed=uncertainty} '
+    protected $signature = 'study:uncertainty {--golfers=51} {--times=40} {--processes=2} {--seed=uncertainty} '
         .'{--out= : a Markdown file to write}';
 
     protected $description = 'How often the ± of every measure holds what really happened, by instrument; '

@@ -133,6 +133,7 @@ final readonly class MeasureRecording
                         $recording->points_offset_s,
                         $recording->points_drift_ppm,
                         ...$recording->repairs === [] ? [] : [$recording->repairs],
+                        ...$recording->constant_errors === null ? [] : [$recording->constant_errors],
                         $this->norms->id(),
                     ],
                     JSON_THROW_ON_ERROR,

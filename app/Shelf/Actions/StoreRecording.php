@@ -6,6 +6,7 @@ namespace App\Shelf\Actions;
 
 use App\Exceptions\ActionException;
 use App\Models\Academy;
+use App\Models\Device;
 use App\Models\Golfer;
 use App\Models\Lesson;
 use App\Models\Motion;
@@ -72,6 +73,7 @@ final readonly class StoreRecording
                 'stance' => $trace->stance,
                 'clock_jitter_s' => $trace->clockJitterS,
                 'checksum' => $checksum,
+                'constant_errors' => $trace->stated?->toArray() ?? Device::errorsOf($facts['device_name'] ?? null),
             ]);
             $this->intoToday($recording);
             foreach ($trace->channels as $name => $samples) {

@@ -104,7 +104,8 @@ final readonly class LostStretch implements Check
         }
         sort($sizes);
         $tremble = max(
-            $sizes === [] ? 0.0 : $sizes[intdiv(count($sizes), 2)] / 0.6745,
+            // Of what trembles most: a part of a recording may be drawn, and not tremble at all.
+            $sizes === [] ? 0.0 : $sizes[intdiv(9 * count($sizes), 10)] / 1.645,
             self::OF_A_SAMPLE * self::quantum($v) / sqrt(12.0),
         );
         $limit = self::LEAVES * $tremble;

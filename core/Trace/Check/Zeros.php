@@ -60,7 +60,10 @@ final readonly class Zeros implements Check
             return 0.0;
         }
 
-        return sqrt(max(0.0, $still->mean($push->values)[0] ** 2 - $trace->device->forceOffset() ** 2));
+        $known = array_filter($still->samples($push->values), is_finite(...));
+        $mean = $known === [] ? 0.0 : array_sum($known) / count($known);
+
+        return sqrt(max(0.0, $mean ** 2 - $trace->constantErrors()->forcePercent ** 2));
     }
 
     /** @return list<int> the samples at which a foot is off its plate; none where they are too few to tell its zero */

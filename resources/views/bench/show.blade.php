@@ -49,6 +49,9 @@
                     @endif
                 </div>
             @endif
+            @if($checked !== null)
+                <p class="small quiet">{{ __('bench.checked', ['source' => $checked]) }}</p>
+            @endif
             <nav class="lenses" aria-label="{{ __('bench.lens') }}">
                 @foreach($lenses as $lens)
                     <a href="{{ $lens['url'] }}" @if($lens['here']) aria-current="true" @endif>{{ $lens['name'] }}</a>

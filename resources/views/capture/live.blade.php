@@ -29,6 +29,28 @@
                     @method('delete')
                     <p>{{ $d->name }} <button class="link">{{ __('capture.revoke') }}</button></p>
                 </form>
+                <details class="off-by" @if($errors->any() && (int) old('device') === $d->id) open @endif>
+                    <summary class="small">{{ __('capture.off-by.summary') }}{{ $d->constant_errors === null ? '' : ', '
+                        .__('capture.off-by.is', ['source' => $d->constant_errors['source']]) }}</summary>
+                    <p class="small quiet">{{ __('capture.off-by.why') }}</p>
+                    <form method="post" action="{{ route('capture.check', $d) }}">
+                        @csrf
+                        @method('put')
+                        <input type="hidden" name="device" value="{{ $d->id }}">
+                        @foreach($limits as $name => [$least, $most])
+                            <label class="label small">{{ __("capture.off-by.$name") }}
+                                <input class="input is-small" type="number" step="any" min="{{ $least }}"
+                                    max="{{ $most }}" name="{{ $name }}"
+                                    value="{{ (int) old('device') === $d->id ? old($name)
+                                        : ($d->constant_errors[$name] ?? '') }}"></label>
+                        @endforeach
+                        <label class="label small">{{ __('capture.off-by.source') }}
+                            <input class="input is-small" name="source" maxlength="200"
+                                value="{{ (int) old('device') === $d->id ? old('source')
+                                    : ($d->constant_errors['source'] ?? '') }}"></label>
+                        <button class="act second small">{{ __('capture.off-by.keep') }}</button>
+                    </form>
+                </details>
             @empty
                 <p class="quiet small">{{ __('capture.no-device') }}</p>
             @endforelse

@@ -97,7 +97,7 @@ it('keeps the published detection in step: nothing observable is denied, and wha
 it('keeps the published study of uncertainty in step, and its exceptions in bold', function () {
     $text = file_get_contents(base_path('docs/uncertainty.md'));
     expect($text)->toContain('core version '.Core\Version::CURRENT)
-        ->toContain('--golfers=51 --times=12')
+        ->toContain('--golfers=51 --times=40')
         ->toContain('| impact_share |');
     // On average of all measures the ± holds as often as is wanted in ordinary recordings, by every instrument.
     preg_match_all('/^\| \*mean\* \| \*([0-9.]+)\* \|\s+\| \*([0-9.]+)\*/m', $text, $means, PREG_SET_ORDER);

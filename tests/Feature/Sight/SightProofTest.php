@@ -175,6 +175,7 @@ const KNOWN_ROUTES = [
     'capture.keep' => 'POST',
     'capture.leave' => 'DELETE',
     'capture.register' => 'POST',
+    'capture.check' => 'PUT',
     'capture.revoke' => 'DELETE',
     'record' => 'GET',
     'record.export' => 'GET',
