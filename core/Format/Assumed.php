@@ -21,5 +21,7 @@ enum Assumed: string implements RemarkCode
     case MassStated = 'assumed.mass-stated';
     /** stated_hz, clock_hz */
     case ClockOverRate = 'assumed.clock-over-rate';
+    /** source */
+    case ErrorsStated = 'assumed.errors-stated';
     case FeetUnknown = 'assumed.feet-unknown';
 }

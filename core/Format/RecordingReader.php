@@ -8,6 +8,7 @@ use Core\CoreException;
 use Core\Format\C3d\Laboratory;
 use Core\Motion\Handedness;
 use Core\Motion\Views;
+use Core\Remark\Remark;
 use Core\Trace\ConstantErrors;
 use Core\Trace\Trace;
 use Core\Trace\TraceException;
@@ -55,8 +56,10 @@ final class RecordingReader
                 $settings->map,
             );
 
+            $trace = self::checked($trace, $car, $file);
+
             return new ImportedRecording(
-                self::checked($trace, $car, $file),
+                $trace,
                 new Views(),
                 $car->stations,
                 new SideCar(
@@ -69,7 +72,7 @@ final class RecordingReader
                     $trace->device,
                     $car->deviceName,
                 ),
-                array_values(array_filter([$car->otherRate($trace->rateHz)])),
+                self::notes([], $car, $trace),
             );
         }
         $bytes = (string) stream_get_contents($stream, self::LARGEST + 1);
@@ -95,8 +98,10 @@ final class RecordingReader
             $in->trace->stated,
         );
 
+        $trace = self::checked($trace, $car, $file);
+
         return new ImportedRecording(
-            self::checked($trace, $car, $file),
+            $trace,
             $in->views,
             $car->stations ?? $in->stations,
             new SideCar(
@@ -109,9 +114,24 @@ final class RecordingReader
                 $trace->device,
                 $car->deviceName ?? $own->deviceName,
             ),
-            array_values(array_filter([...$in->notes, $car->otherRate($trace->rateHz)])),
+            self::notes($in->notes, $car, $trace),
             $in->swing,
         );
+    }
+
+    /**
+     * @param  list<Remark>  $of
+     * @return list<Remark>
+     */
+    private static function notes(array $of, SideCar $car, Trace $trace): array
+    {
+        $source = $trace->stated?->source;
+
+        return array_values(array_filter([
+            ...$of,
+            $car->otherRate($trace->rateHz),
+            $source === null ? null : Remark::of(Assumed::ErrorsStated, source: $source),
+        ]));
     }
 
     /** @throws CoreException */

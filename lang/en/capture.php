@@ -23,6 +23,7 @@ return [
         'moment_nm' => 'free moment, N·m',
         'cop_mm' => 'centre of pressure, mm',
         'source' => 'how it was found out, by whom, when',
+        'say-how' => 'Say how it was found out, by whom and when: a number that nobody vouches for is not taken.',
         'keep' => 'State it',
         'is' => 'as checked: :source',
     ],

@@ -280,6 +280,7 @@ return [
         'lead-is-nearer' => 'The plate nearer the target was taken for the lead foot.',
         'clock-over-rate' => 'The side-car says :stated_hz samples a second, the file’s own times :clock_hz: its times were '
             .'believed. If they are wrong, every time and rate is.',
+        'errors-stated' => 'What the device is off by is taken as stated with the file: :source.',
         'mass-unknown' => 'The mass is not known: nobody stands still at the start.',
         'mass-standing' => 'The mass, :mass kg, was taken from the first 0.3 s.',
         'feet-from-points' => 'The feet were taken from heel and toe points at the start.',

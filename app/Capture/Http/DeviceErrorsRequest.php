@@ -22,6 +22,23 @@ final class DeviceErrorsRequest extends FormRequest
         return $rules;
     }
 
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return ['source.required_with' => (string) __('capture.off-by.say-how')];
+    }
+
+    /** @return array<string, string> as the page calls them */
+    public function attributes(): array
+    {
+        $names = [...array_keys(ConstantErrors::LIMITS), 'source'];
+
+        return array_map(
+            static fn (string $name): string => (string) __("capture.off-by.$name"),
+            array_combine($names, $names),
+        );
+    }
+
     /** @return array<string, float|string>|null null: nothing is stated */
     public function stated(): ?array
     {

@@ -73,7 +73,7 @@ final readonly class StoreRecording
                 'stance' => $trace->stance,
                 'clock_jitter_s' => $trace->clockJitterS,
                 'checksum' => $checksum,
-                'constant_errors' => $trace->stated?->toArray() ?? Device::errorsOf($facts['device_name'] ?? null),
+                'constant_errors' => Device::errorsOf($facts['device_name'] ?? null) ?? $trace->stated?->toArray(),
             ]);
             $this->intoToday($recording);
             foreach ($trace->channels as $name => $samples) {

@@ -39,13 +39,13 @@
                         <input type="hidden" name="device" value="{{ $d->id }}">
                         @foreach($limits as $name => [$least, $most])
                             <label class="label small">{{ __("capture.off-by.$name") }}
-                                <input class="input is-small" type="number" step="any" min="{{ $least }}"
+                                <input class="input" type="number" step="any" min="{{ $least }}"
                                     max="{{ $most }}" name="{{ $name }}"
                                     value="{{ (int) old('device') === $d->id ? old($name)
                                         : ($d->constant_errors[$name] ?? '') }}"></label>
                         @endforeach
                         <label class="label small">{{ __('capture.off-by.source') }}
-                            <input class="input is-small" name="source" maxlength="200"
+                            <input class="input" name="source" maxlength="200"
                                 value="{{ (int) old('device') === $d->id ? old('source')
                                     : ($d->constant_errors['source'] ?? '') }}"></label>
                         <button class="act second small">{{ __('capture.off-by.keep') }}</button>

@@ -1,5 +1,6 @@
 <?php
 
+use Core\Format\RecordingBundle;
 use Core\Format\RecordingReader;
 use Core\Format\SideCar;
 use Core\Format\TraceCsv;
@@ -71,7 +72,13 @@ it('takes them from a side-car, and refuses those in a sentence that names the f
         rewind($stream);
         $car = SideCar::read(json_encode(['device' => ['class' => 'mat', 'constant_errors' => $errors]]), 'car.json');
 
-        return RecordingReader::read($stream, 'mat.csv', $car)->trace;
+        $in = RecordingReader::read($stream, 'mat.csv', $car);
+        expect(implode(' ', sentences($in->notes)))->toContain("as stated with the file: {$in->trace->stated->source}");
+        // A bundle carries them on.
+        $again = RecordingReader::read(stream(RecordingBundle::write($in)), 'mat.json')->trace;
+        expect($again->stated)->toEqual($in->trace->stated);
+
+        return $in->trace;
     };
     $trace = $read(['share_points' => 0.8, 'source' => 'two scales, 1 November']);
     expect($trace->constantErrors()->sharePoints)->toBe(0.8)

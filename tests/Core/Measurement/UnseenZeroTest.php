@@ -57,6 +57,27 @@ it('widens the push of a foot whose zero was never seen by what it shows of who 
     }
 });
 
+it('has in every ± of a force what a mass stated wrong makes of it', function (float $times) {
+    foreach (range(1, many(3, 24)) as $i) {
+        $s = Swing::simulated(GolferSpec::ofStudy('wrong-mass', $i, new Plant($i % 2 === 0 ? ['hang-back' => 2] : [])));
+        foreach ([DeviceClass::Plate, DeviceClass::DualPlate] as $device) {
+            $sound = $s->on($device, "mass$i", new Conditions);
+            $wrong = new Trace(
+                $device, $sound->rateHz, $sound->channels, $sound->stance, $times * $sound->massKg, $sound->t0,
+            );
+            $read = static fn (Trace $t): array => Assessment::ofEvidence(new Evidence($s->stations, $t, null, $s->stance))
+                ->measurements->all();
+            [$was, $is] = [$read($sound), $read($wrong)];
+            foreach ($was as $key => $true) {
+                $now = $is[$key];
+                if (! is_array($true) && in_array($true->unit, ['%BW', 'N·m/kg'], true) && $now->value !== null) {
+                    expect(abs($now->value - $true->value))->toBeLessThan($now->uncertainty + $true->uncertainty, $key);
+                }
+            }
+        }
+    }
+})->with([0.82, 0.93, 1.04, 1.12, 1.25]);
+
 it('widens nothing where the foot was off its plate for a while, nor where the feet hardly oppose each other', function () {
     $s = Swing::simulated(GolferSpec::ofStudy('unseen-zero', 1, new Plant([])));
     $sound = $s->on(DeviceClass::DualPlate, 'unseen-off', new Conditions);

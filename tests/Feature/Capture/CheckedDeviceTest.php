@@ -9,6 +9,7 @@ use App\Shelf\Actions\StoreRecording;
 use Core\Measurement\Measure;
 use Core\Simulation\GolferSpec;
 use Core\Simulation\Swing;
+use Core\Trace\ConstantErrors;
 use Core\Trace\DeviceClass;
 
 /** A device of that name on the Capture page, and a swing of it put on the Shelf. */
@@ -60,6 +61,19 @@ it('states what a device is off by, and every ± of what it records from then on
     expect($this->device->fresh()->constant_errors)->toBeNull()
         ->and($after->fresh()->constant_errors)->not->toBeNull()
         ->and(sentBy('Bay mat', 'later')->constant_errors)->toBeNull();
+});
+
+it('believes the head coach’s check before what a file states of itself', function () {
+    $this->device->update(['constant_errors' => ['share_points' => 3.0, 'source' => 'scales, last week']]);
+    $s = Swing::simulated(new GolferSpec('file-says', device: DeviceClass::Mat));
+    $stored = app(StoreRecording::class)(
+        Golfer::query()->where('handedness', 'right')->whereHas('consents')->orderBy('id')->firstOrFail(),
+        ['club' => 'iron', 'source' => 'file', 'device_name' => 'Bay mat'],
+        $s->trace->checked(ConstantErrors::stated(DeviceClass::Mat, ['share_points' => 0.05, 'source' => 'the file'])),
+        $s->stations,
+    );
+    expect($stored->fresh()->trace()->constantErrors()->sharePoints)->toBe(3.0)
+        ->and($stored->fresh()->constantErrors()->source)->toBe('scales, last week');
 });
 
 it('refuses what no device is off by and what nobody says the source of, and keeps what held', function (array $said) {
