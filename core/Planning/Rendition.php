@@ -44,7 +44,7 @@ final readonly class Rendition
     /**
      * @param  float  $start  where its clock's nought stands on the recording's clock, s
      * @param  float  $end  of what is shown, on the recording's clock, s
-     * @param  list<float>  $nudges  twelve draws in −1 … 1
+     * @param  list<float>  $nudges  thirteen draws in −1 … 1; twelve in renditions of before
      */
     public function __construct(public float $start, public float $end, public array $nudges)
     {
@@ -65,7 +65,7 @@ final readonly class Rendition
         return new self(
             round(max($start, $t0), 4),
             round(min($stop, $end), 4),
-            array_map(static fn (): float => round(2.0 * $chance->uniform() - 1.0, 3), range(1, 12)),
+            array_map(static fn (): float => round(2.0 * $chance->uniform() - 1.0, 3), range(1, 13)),
         );
     }
 
@@ -86,16 +86,39 @@ final readonly class Rendition
     }
 
     /**
-     * Sampled anew at the same rate from its own nought on; a sample beside a missing one is missing.
+     * By how much places are moved as a whole, mm: x, y, and heights. Standing still, they would be the same again
+     * wherever the clock begins.
+     *
+     * @return array{float, float, float}
+     */
+    private function shift(): array
+    {
+        return array_map(
+            fn (int $i): float => self::NUDGE_MM * ($this->nudges[$i] ?? 0.0),
+            [10, 11, 12],
+        );
+    }
+
+    /**
+     * Sampled anew at the same rate from its own nought on, centres of pressure moved as the body points are; a sample
+     * beside a missing one is missing.
      *
      * @throws CoreException
      */
     public function trace(Trace $trace): Trace
     {
-        $channels = array_map(
-            fn (array $v): array => $this->sampled(new Series($trace->rateHz, $v, $trace->t0)),
-            $trace->channels,
-        );
+        $channels = [];
+        foreach ($trace->channels as $name => $values) {
+            $by = match (1) {
+                preg_match('/copx_mm$/', $name) => $this->shift()[0],
+                preg_match('/copy_mm$/', $name) => $this->shift()[1],
+                default => 0.0,
+            };
+            $channels[$name] = array_map(
+                static fn (float $v): float => $v + $by,
+                $this->sampled(new Series($trace->rateHz, $values, $trace->t0)),
+            );
+        }
 
         return new Trace(
             $trace->device,
@@ -115,7 +138,7 @@ final readonly class Rendition
      */
     public function motion(Motion $motion): Motion
     {
-        $shift = [self::NUDGE_MM * $this->nudges[10], self::NUDGE_MM * $this->nudges[11], 0.0];
+        $shift = $this->shift();
         $points = [];
         foreach ($motion->points as $name => $axes) {
             $moved = fn (int $axis): array => array_map(

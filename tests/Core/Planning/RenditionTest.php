@@ -71,3 +71,29 @@ it('draws within a recording that has no stations, and one that is hardly longer
         }
     }
 });
+
+it('moves places and heights of who stands still, pressure and points together, so that no two are the same again', function () {
+    $swing = Swing::simulated(new GolferSpec('still', device: DeviceClass::Mat));
+    $motion = $swing->motion();
+    $end = $swing->trace->t0 + $swing->trace->duration();
+    $heights = $centres = [];
+    for ($i = 0; $i < 20; $i++) {
+        $r = Rendition::draw(new Chance("still $i"), $swing->trace->t0, $end, $swing->stations);
+        $nose = $r->motion($motion)->points['head'];
+        foreach ([0, 1, 2] as $axis) {
+            $off = $nose[$axis][0] - (new Core\Trace\Series($motion->rateHz, $motion->points['head'][$axis], $motion->t0))
+                ->at($r->start);
+            expect(abs($off))->toBeLessThanOrEqual(2.0)
+                ->and($off)->toEqualWithDelta(2.0 * $r->nudges[10 + $axis], 1e-9);
+        }
+        $shown = $r->trace($swing->trace)->channels;
+        expect($shown['copx_mm'][0] - $swing->trace->series('copx_mm')->at($r->start))
+            ->toEqualWithDelta(2.0 * $r->nudges[10], 1e-9);
+        $heights[] = round($nose[2][0], 1);
+        $centres[] = round(array_sum(array_slice($shown['copx_mm'], 0, 10)) / 10.0, 1);
+        // One of before has no draw for heights, and is shown as it was.
+        $before = new Rendition($r->start, $r->end, array_slice($r->nudges, 0, 12));
+        expect($before->motion($motion)->points['head'][2][0])->toEqualWithDelta($nose[2][0] - 2.0 * $r->nudges[12], 1e-9);
+    }
+    expect(count(array_unique($heights)))->toBeGreaterThan(12)->and(count(array_unique($centres)))->toBeGreaterThan(12);
+});

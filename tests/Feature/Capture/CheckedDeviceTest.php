@@ -91,7 +91,7 @@ it('refuses what no device is off by and what nobody says the source of, and kee
 ]);
 
 it('is the head coach’s to state', function (string $role) {
-    $this->actingAs($this->person($role))->put(route('capture.check', $this->device), $this->stated)->assertForbidden();
+    $this->actingAs($this->person($role))->put(route('capture.check', $this->device), $this->stated)->assertNotFound();
     expect($this->device->fresh()->constant_errors)->toBeNull();
 })->with(['gwil', 'tam']);
 
