@@ -120,6 +120,8 @@ final readonly class Wording implements InWords
             str_ends_with($name, '_percent'),
             str_ends_with($name, '_hz'),
             $name === 'standing' => Written::fixed($value, 0),
+            // As the curve beside it says it.
+            $name === 'uncertainty' => preg_replace('/\.0$/', '', Written::plusMinus($value)) ?? '',
             default => Written::short($value),
         };
     }

@@ -31,6 +31,12 @@ final class Written
         return str_contains($text, '.') ? rtrim(rtrim($text, '0'), '.') : $text;
     }
 
+    /** Half of an interval: two decimals below a tenth, one otherwise. */
+    public static function plusMinus(float $u): string
+    {
+        return self::fixed($u, $u < 0.1 ? 2 : 1);
+    }
+
     private static function isNought(string $text): bool
     {
         return strspn($text, '-0.,') === strlen($text);

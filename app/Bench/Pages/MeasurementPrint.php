@@ -25,7 +25,7 @@ final class MeasurementPrint
 
     public static function uncertainty(float $u): string
     {
-        return Written::fixed($u, $u < 0.1 ? 2 : 1);
+        return Written::plusMinus($u);
     }
 
     /** Before a value of which only a bound is known. */

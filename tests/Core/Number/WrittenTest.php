@@ -35,3 +35,10 @@ it('writes as many decimals as a size bears', function (float $v, string $text) 
     [1234.5, '1235'],
     [-0.001, '0'],
 ]);
+
+it('writes half an interval the same in a list, on a curve and in a sentence', function (float $u, string $text) {
+    expect(Written::plusMinus($u))->toBe($text)
+        ->and(inWords()->say(new Core\Remark\Remark('clause.found', [
+            'measure' => 'impact_share', 'op' => '<', 'threshold' => 68.0, 'value' => 52.0, 'uncertainty' => $u,
+        ])))->toContain('± '.preg_replace('/\.0$/', '', $text).' ');
+})->with([[1.02, '1.0'], [0.96, '1.0'], [0.94, '0.9'], [0.083, '0.08'], [2.0, '2.0'], [14.26, '14.3']]);
