@@ -38,8 +38,9 @@ final class Quality
             in_array('units', $kinds, true) ? ['mass', 'zero', 'outside', 'origin', 'reversed', 'hum', 'upheld'] : [],
             in_array('swapped', $kinds, true) ? ['outside', 'reversed'] : [],
             array_intersect(['origin', 'outside'], $kinds) === [] ? [] : ['reversed'],
-            // A mat sees one foot's mishap in the other foot's share as well.
-            $trace->device === DeviceClass::Mat && array_intersect(['foot-off', 'slipped', 'stuck'], $kinds) !== []
+            // What stood still leaps when it goes on; a mat sees one foot's mishap in the other foot's share as well.
+            array_intersect(['stuck', 'saturated'], $kinds) !== []
+                || ($trace->device === DeviceClass::Mat && array_intersect(['foot-off', 'slipped'], $kinds) !== [])
                 ? ['lost'] : [],
             // What is lost of a force is known to lack.
             array_intersect(['saturated', 'stuck', 'dropped', 'lost', 'foot-off'], $kinds) === [] ? [] : ['upheld'],

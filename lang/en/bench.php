@@ -67,6 +67,7 @@ return [
         ],
         'sure' => 'beyond its ±',
         'just' => 'only just: within its ±',
+        'none' => 'None of them leans either way.',
         'sum' => ':draw to a draw, :fade to a fade: :way.',
         'cancels' => ':draw to a draw, :fade to a fade: opposites cancel, and all in all :way.',
         'wanted' => [

@@ -20,7 +20,7 @@ return [
     'cold' => 'cold',
     'being-measured' => 'being measured',
     'findings' => '{1} one finding|[2,*] :count findings',
-    'no-fault' => 'no fault measured',
+    'no-fault' => 'no fault for certain',
     'bench' => 'Bench: :golfer, :club, swing :swing',
     'evidence' => ['none' => 'no film', 'figure' => 'figure', '1' => 'one view', '2' => 'two views'],
     'fields' => [

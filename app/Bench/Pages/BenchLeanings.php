@@ -30,7 +30,11 @@ final readonly class BenchLeanings
 
         return [
             'rows' => array_map(self::row(...), $leanings->traits),
-            'sum' => (string) __($leanings->cancels() ? 'bench.leanings.cancels' : 'bench.leanings.sum', [
+            'sum' => (string) __('bench.leanings.'.match (true) {
+                $leanings->count('draw') + $leanings->count('fade') === 0 => 'none',
+                $leanings->cancels() => 'cancels',
+                default => 'sum',
+            }, [
                 'draw' => $leanings->count('draw'),
                 'fade' => $leanings->count('fade'),
                 'way' => __("bench.leanings.way.$way"),
