@@ -13,7 +13,7 @@ return [
     ],
     'measured' => 'What was measured',
     'anew' => 'It is being measured anew; what stands here is from before.',
-    'checked' => 'What this device is off by was checked, and every ± goes by it: :source.',
+    'checked' => 'What this device is off by is stated, and every ± goes by it: :source.',
     'keys' => 'keys',
     'effects' => ['nulled' => 'Left out', 'widened' => 'Made less certain', 'unaffected' => 'Nothing changed'],
     'go-to' => 'Go to :t s',

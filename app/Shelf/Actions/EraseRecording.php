@@ -52,6 +52,7 @@ final readonly class EraseRecording
                     'mass_kg' => null,
                     'outcome' => null,
                     'device_name' => null,
+                    'constant_errors' => null,
                     'checksum' => hash('sha256', "erased|{$recording->public_id}"),
                 ]);
             } else {
