@@ -119,7 +119,7 @@ final readonly class LostStretch implements Check
             $after = ($v[$i] + $v[$i + 1] + $v[$i + 2]) / 3.0;
             $before = ($v[$i - 1] + $v[$i - 2] + $v[$i - 3]) / 3.0;
             $stays = ($after - $before - 3.0 * $slope) * ($by > 0.0 ? 1.0 : -1.0);
-            $least = min(abs($by), $stays / self::STAYS) / $tremble;
+            $least = is_nan($stays) ? 0.0 : min(abs($by), $stays / self::STAYS) / $tremble;
             if ($least > self::LEAVES && abs($by) > self::BEYOND_SLOPES * max(abs($came), abs($goes))) {
                 $out[$i] = $least;
             }

@@ -83,6 +83,24 @@ it('finds nothing lost in sound recordings, whatever the noise, the step of the 
     }
 });
 
+it('says nothing of a leap beside which samples are missing, nor of recordings hardly longer than it looks', function () {
+    $s = lostSwing(2);
+    $sound = $s->on(DeviceClass::DualPlate, 'lost-gap', new Conditions);
+    $at = (int) round(($s->stations->t(Station::DownswingArm) - $sound->t0) * $sound->rateHz);
+    $lost = Mishap::all()['stretch-lost']->doneTo($sound, $s->stations->t(Station::DownswingArm));
+    $channels = $lost->channels;
+    foreach ($channels as $name => $values) {
+        $channels[$name][$at + 1] = NAN;
+    }
+    $gap = new Trace($lost->device, $lost->rateHz, $channels, $lost->stance, $lost->massKg, $lost->t0);
+    expect(lostKinds($gap))->not->toContain('lost');
+    foreach ([2, 3, 5, 6, 7] as $n) {
+        $short = array_map(static fn (array $v): array => array_slice($v, $at - 3, $n), $lost->channels);
+        $tiny = new Trace($lost->device, $lost->rateHz, $short, $lost->stance, $lost->massKg);
+        expect(lostKinds($tiny))->not->toContain('lost');
+    }
+});
+
 it('does not take one foot’s mishap for lost time', function (string $mishap) {
     foreach (range(1, many(4, 24)) as $i) {
         $s = lostSwing($i);
