@@ -22,7 +22,9 @@ final readonly class SideCar
     /** Rates that differ by no more than this are one, told roughly. */
     private const SAME_RATE = 0.02;
 
-    /** @param  array<array-key, mixed>|null  $constantErrors  of the very device, as ConstantErrors::stated() reads them */
+    /**
+     * @param  array<array-key, mixed>|null  $constantErrors  of the very device, as ConstantErrors::stated() reads them
+     */
     public function __construct(
         public ?float $massKg = null,
         public ?Handedness $hand = null,

@@ -46,8 +46,17 @@ final readonly class Mishap
         $same = static fn (float $x): float => $x;
         $times = static fn (float $by): \Closure => static fn (float $x): float => $by * $x;
         $plus = static fn (float $by): \Closure => static fn (float $x): float => $x + $by;
-        $pushed = static fn (float $percent): \Closure => static fn (float $x, float $t, float $first, float $most, float $weight): float => $x + $percent / 100.0 * $weight;
-        $slips = static fn (float $length): \Closure => static fn (float $x, float $t): float => $t >= 0.0 && $t < $length ? $x + 70.0 : $x;
+        $pushed = static fn (float $percent): \Closure => static fn (
+            float $x,
+            float $t,
+            float $first,
+            float $most,
+            float $weight,
+        ): float => $x + $percent / 100.0 * $weight;
+        $slips = static fn (float $length): \Closure => static fn (
+            float $x,
+            float $t,
+        ): float => $t >= 0.0 && $t < $length ? $x + 70.0 : $x;
 
         return [
             'places-in-metres' => new self($all, ['units'], '/cop[xy]_mm$/', $times(0.001)),

@@ -54,7 +54,7 @@ final readonly class ConstantErrors
      *
      * @param  array<array-key, mixed>  $stated  by name, see LIMITS; and 'source'
      *
-     * @throws CoreException where a number is none, or none that an instrument is off by, or nobody says how it is known
+     * @throws CoreException where one is no number that an instrument is off by, or nobody says how it is known
      */
     public static function stated(DeviceClass $device, array $stated): self
     {
@@ -79,8 +79,9 @@ final readonly class ConstantErrors
     }
 
     /**
-     * What one plate of a pair makes of the free moment about the net centre of pressure, N·m: its own zero, its push's
-     * zero on an arm of half the stance, and its centre's and its share's errors on the push of a swing, a tenth of body weight.
+     * What one plate of a pair makes of the free moment about the net centre of pressure, N·m: its own zero, its
+     * push's zero on an arm of half the stance, and its centre's and its share's errors on the push of a swing, a
+     * tenth of body weight.
      *
      * @param  float  $apart  between the feet, mm
      */
@@ -97,7 +98,9 @@ final readonly class ConstantErrors
         );
     }
 
-    /** @return array{share_points: float, force_percent: float, moment_nm: float, cop_mm: float, source: string|null} */
+    /**
+     * @return array{share_points: float, force_percent: float, moment_nm: float, cop_mm: float, source: string|null}
+     */
     public function toArray(): array
     {
         return [

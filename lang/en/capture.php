@@ -15,9 +15,9 @@ return [
     'revoke' => 'take its token away',
     'off-by' => [
         'summary' => 'what it is off by',
-        'why' => 'Half-widths of 95 % ranges that stay the same through a recording, where somebody has checked this very '
-            .'device: with known masses, a rod on known places, or against another. Every ± is made with them. What is '
-            .'left empty stays as its class of devices claims.',
+        'why' => 'Half-widths of 95 % ranges that stay the same through a recording, where somebody has checked this '
+            .'very device: with known masses, a rod on known places, or against another. Every ± is made with them. '
+            .'What is left empty stays as its class of devices claims.',
         'share_points' => 'lead share, points',
         'force_percent' => 'force of one plate, % of body weight',
         'moment_nm' => 'free moment, N·m',

@@ -130,8 +130,9 @@ return [
             .'after: the plate’s zero has wandered, or it touches something.',
         'share-steps' => 'The share steps by :step_percent % at :at_s s and stays there, faster than a body shifts: a '
             .'part of a foot went off the edge, or came back.',
-        'stretch-lost' => 'At :at_s s everything leaps on at once, under both feet, while the clock runs evenly: samples '
-            .'were lost there and not marked, nobody knows how many, and no moment can be trusted. Take it from the device again.',
+        'stretch-lost' => 'At :at_s s everything leaps on at once, under both feet, while the clock runs evenly: '
+            .'samples were lost there and not marked, nobody knows how many, and no moment can be trusted. Take it '
+            .'from the device again.',
         'no-swing' => 'No swing at a ball was found in it: nobody loads and shifts, or the club never comes through.',
         'several-swings' => 'It holds :count swings (about :times s): cut them apart, or mark the stations of the one '
             .'that is meant.',

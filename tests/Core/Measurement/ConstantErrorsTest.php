@@ -30,7 +30,7 @@ it('makes every ± with what a device was found to be off by, and leaves what it
     $same = withErrors($s, $s->trace->checked(ConstantErrors::stated($device, ['source' => 'nothing but a look'])));
     expect($same)->toEqual($class);
     $fine = withErrors($s, $s->trace->checked(ConstantErrors::stated($device, [
-        'share_points' => 0.1, 'force_percent' => 0.05, 'moment_nm' => 0.1, 'cop_mm' => 0.3, 'source' => 'known masses',
+        'share_points' => 0.1, 'force_percent' => 0.05, 'moment_nm' => 0.1, 'cop_mm' => 0.3, 'source' => 'masses',
     ])));
     $coarse = withErrors($s, $s->trace->checked(ConstantErrors::stated($device, [
         'share_points' => 6, 'force_percent' => 3.0, 'moment_nm' => 5.0, 'cop_mm' => 20.0, 'source' => 'another device',

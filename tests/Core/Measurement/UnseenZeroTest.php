@@ -44,7 +44,8 @@ it('widens the push of a foot whose zero was never seen by what it shows of who 
             // Net push and net twist are those of the sound one; that heel and toe may be exchanged is only asked.
             expect(array_diff(array_column($is->assessment->findings, 'kind'), ['reversed']))->toBe([]);
             foreach ([Measure::HeelToeLead, Measure::HeelToeTrail] as $measure) {
-                [$a, $b] = [$was->assessment->measurements->get($measure), $is->assessment->measurements->get($measure)];
+                $a = $was->assessment->measurements->get($measure);
+                $b = $is->assessment->measurements->get($measure);
                 if ($a->value !== null && $b->value !== null) {
                     expect(abs($a->value - $b->value))->toBeLessThan($a->uncertainty + $b->uncertainty)
                         ->and($b->uncertainty)->toBeGreaterThan(abs($percent) - 0.5);
@@ -65,8 +66,9 @@ it('has in every ± of a force what a mass stated wrong makes of it', function (
             $wrong = new Trace(
                 $device, $sound->rateHz, $sound->channels, $sound->stance, $times * $sound->massKg, $sound->t0,
             );
-            $read = static fn (Trace $t): array => Assessment::ofEvidence(new Evidence($s->stations, $t, null, $s->stance))
-                ->measurements->all();
+            $read = static fn (Trace $t): array => Assessment::ofEvidence(
+                new Evidence($s->stations, $t, null, $s->stance),
+            )->measurements->all();
             [$was, $is] = [$read($sound), $read($wrong)];
             foreach ($was as $key => $true) {
                 $now = $is[$key];

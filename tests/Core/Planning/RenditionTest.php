@@ -6,6 +6,7 @@ use Core\Planning\Rendition;
 use Core\Simulation\GolferSpec;
 use Core\Simulation\Swing;
 use Core\Trace\DeviceClass;
+use Core\Trace\Series;
 
 it('shows the same swing by another clock: curves agree, no sample need', function () {
     $swing = Swing::simulated(new GolferSpec('rendered', device: DeviceClass::Mat));
@@ -72,7 +73,7 @@ it('draws within a recording that has no stations, and one that is hardly longer
     }
 });
 
-it('moves places and heights of who stands still, pressure and points together, so that no two are the same again', function () {
+it('moves places and heights of who stands still, pressure and points together, so that no two are the same', function () {
     $swing = Swing::simulated(new GolferSpec('still', device: DeviceClass::Mat));
     $motion = $swing->motion();
     $end = $swing->trace->t0 + $swing->trace->duration();
@@ -81,8 +82,8 @@ it('moves places and heights of who stands still, pressure and points together, 
         $r = Rendition::draw(new Chance("still $i"), $swing->trace->t0, $end, $swing->stations);
         $nose = $r->motion($motion)->points['head'];
         foreach ([0, 1, 2] as $axis) {
-            $off = $nose[$axis][0] - (new Core\Trace\Series($motion->rateHz, $motion->points['head'][$axis], $motion->t0))
-                ->at($r->start);
+            $was = new Series($motion->rateHz, $motion->points['head'][$axis], $motion->t0);
+            $off = $nose[$axis][0] - $was->at($r->start);
             expect(abs($off))->toBeLessThanOrEqual(2.0)
                 ->and($off)->toEqualWithDelta(2.0 * $r->nudges[10 + $axis], 1e-9);
         }
@@ -93,7 +94,8 @@ it('moves places and heights of who stands still, pressure and points together, 
         $centres[] = round(array_sum(array_slice($shown['copx_mm'], 0, 10)) / 10.0, 1);
         // One of before has no draw for heights, and is shown as it was.
         $before = new Rendition($r->start, $r->end, array_slice($r->nudges, 0, 12));
-        expect($before->motion($motion)->points['head'][2][0])->toEqualWithDelta($nose[2][0] - 2.0 * $r->nudges[12], 1e-9);
+        expect($before->motion($motion)->points['head'][2][0])
+            ->toEqualWithDelta($nose[2][0] - 2.0 * $r->nudges[12], 1e-9);
     }
     expect(count(array_unique($heights)))->toBeGreaterThan(12)->and(count(array_unique($centres)))->toBeGreaterThan(12);
 });

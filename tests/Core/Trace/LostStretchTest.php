@@ -83,7 +83,7 @@ it('finds nothing lost in sound recordings, whatever the noise, the step of the 
     }
 });
 
-it('says nothing of a leap beside which samples are missing, nor of recordings hardly longer than it looks', function () {
+it('says nothing of a leap beside missing samples, nor of recordings hardly longer than it looks', function () {
     $s = lostSwing(2);
     $sound = $s->on(DeviceClass::DualPlate, 'lost-gap', new Conditions);
     $at = (int) round(($s->stations->t(Station::DownswingArm) - $sound->t0) * $sound->rateHz);
@@ -106,7 +106,8 @@ it('does not take one foot’s mishap for lost time', function (string $mishap) 
         $s = lostSwing($i);
         $bad = Mishap::all()[$mishap];
         foreach ($bad->devices as $device) {
-            $trace = $bad->doneTo($s->on($device, "lost-not$i", new Conditions), $s->stations->t(Station::DownswingArm));
+            $sound = $s->on($device, "lost-not$i", new Conditions);
+            $trace = $bad->doneTo($sound, $s->stations->t(Station::DownswingArm));
             expect(lostKinds($trace))->not->toContain('lost', "$i $device->value");
         }
     }
