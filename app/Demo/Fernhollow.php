@@ -32,6 +32,9 @@ final class Fernhollow
         'feel' => 'late, and heavy on the lead side only at the end',
     ];
 
+    /** What went wrong with the instrument, by session and swing; a code of Mishap. */
+    public const MISHAPS = ['fourth evening 4' => 'heel-and-toe-exchanged'];
+
     public const BALLS = [
         ['start_deg' => 4.0, 'curve_deg' => 3.0, 'height' => 'normal', 'strike' => 'thin', 'low_point_cm' => -3.0],
         ['start_deg' => 2.5, 'curve_deg' => 4.5, 'height' => 'high', 'strike' => 'centre', 'low_point_cm' => 1.0],

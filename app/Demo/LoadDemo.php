@@ -45,6 +45,7 @@ use Core\Sight\Role;
 use Core\Sight\Scope;
 use Core\Sight\SittingKind;
 use Core\Simulation\Flight;
+use Core\Simulation\Mishap;
 use Core\Simulation\Plant;
 use Core\Simulation\Rater;
 use Core\Simulation\Swing;
@@ -184,6 +185,7 @@ final class LoadDemo
                         'looks' => [],
                         'filmed' => [],
                         'spec' => $spec,
+                        'mishap' => Fernhollow::MISHAPS["{$row['series']} ".($n + 1)] ?? null,
                         ...$row,
                     ],
                     ['series' => $row['series'], 'is_cold' => $n === 0],
@@ -242,7 +244,8 @@ final class LoadDemo
 
     /**
      * @param  array{number: int, golfer: string, limits: ?string, club: string, shape: string, film: bool, trace: bool,
-     *     looks: array<string, int>, spec: \Core\Simulation\GolferSpec, filmed: array<string, int>, ...}  $row
+     *     looks: array<string, int>, spec: \Core\Simulation\GolferSpec, filmed: array<string, int>,
+     *     mishap?: ?string, ...}  $row
      * @param  array{series?: string, is_cold?: bool}  $more
      */
     private function record(array $row, array $more = []): Recording
@@ -266,6 +269,7 @@ final class LoadDemo
             $this->limit($golfer, $row['limits']);
         }
         $swing = Swing::simulated($spec);
+        $mishap = $row['mishap'] ?? null;
         $recording = ($this->store)(
             $golfer,
             [
@@ -276,7 +280,7 @@ final class LoadDemo
                 'outcome' => Flight::simulated($spec->seed, $row['shape'], $spec->plant->faults)->toArray(),
                 ...$more,
             ],
-            $swing->trace,
+            $mishap === null ? $swing->trace : Mishap::all()[$mishap]->doneTo($swing->trace, 0.0),
             $swing->stations,
             $swing->motion(),
         );

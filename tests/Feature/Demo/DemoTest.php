@@ -4,6 +4,11 @@ use App\Demo\Fernhollow;
 use App\Models\KeyEntry;
 use App\Models\Reading;
 use App\Models\User;
+use Core\Simulation\Mishap;
+use Core\Simulation\Swing;
+use Core\Trace\Quality;
+use Core\Trace\QualityFinding;
+use Core\Trace\Repair;
 use Illuminate\Support\Facades\DB;
 
 it('is the scenario of the brief: a panel of five, eight instructors, all classes and both hands', function () {
@@ -83,4 +88,20 @@ it('prints a log-in for each role, and loads nothing over existing data', functi
     $before = User::query()->count();
     $this->artisan('demo:load')->expectsOutputToContain('not empty')->assertFailed();
     expect(User::query()->count())->toBe($before);
+});
+
+it('holds one recording whose instrument was set wrong, with what would set it right', function () {
+    expect(Fernhollow::MISHAPS)->toHaveCount(1);
+    foreach (Fernhollow::MISHAPS as $which => $mishap) {
+        $row = collect(Fernhollow::series())->sole(fn (array $r): bool => str_starts_with($which, $r['series'].' '));
+        $swing = Swing::simulated($row['specs'][(int) substr($which, -1) - 1]);
+        $trace = Mishap::all()[$mishap]->doneTo($swing->trace, 0.0);
+        $repairs = array_filter(array_map(
+            static fn (QualityFinding $f): ?Repair => Repair::of($f->remark, $trace->device),
+            Quality::findings($trace),
+        ));
+        expect(Quality::findings($swing->trace))->toBe([])
+            ->and($repairs)->toHaveCount(1)
+            ->and(Quality::findings(reset($repairs)->applyTo($trace)))->toBe([]);
+    }
 });
