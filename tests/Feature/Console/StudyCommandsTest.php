@@ -60,8 +60,13 @@ it('keeps the published quality in step: every mishap is found, and none makes a
     }
     foreach ($rows as [, $what, $found, $opposite]) {
         $isSound = str_starts_with($what, 'nothing');
-        // One sign that heel and toe are exchanged only asks.
-        expect((int) $found)->toBeGreaterThanOrEqual($isSound ? 0 : 80, $what)
+        // One sign that heel and toe are exchanged only asks; a mat shows a lost stretch only where it moves fast.
+        $least = match (true) {
+            $isSound => 0,
+            str_contains($what, ' s lost ') => 70,
+            default => 80,
+        };
+        expect((int) $found)->toBeGreaterThanOrEqual($least, $what)
             ->toBeLessThanOrEqual($isSound ? 3 : 100, $what)
             ->and((float) $opposite)->toBeLessThan(str_starts_with($what, 'heel and toe') ? 25.0 : 5.0, $what);
     }
