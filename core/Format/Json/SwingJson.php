@@ -34,6 +34,10 @@ final class SwingJson
         return [
             'device' => $report->evidence->trace?->device->value,
             'rate_hz' => $report->evidence->trace?->rateHz,
+            // Only where somebody has checked the very device.
+            ...$report->evidence->trace?->stated === null
+                ? []
+                : ['constant_errors' => $report->evidence->trace->stated->toArray()],
             'lens' => $codebook->lens->key,
             'codebook_version' => $codebook->version,
             'stations' => (object) $stations,

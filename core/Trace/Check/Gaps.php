@@ -79,7 +79,7 @@ final readonly class Gaps implements Check
                 'jitter', 'warning',
                 Remark::of(Flaw::UnevenClock, off_ms: 1000 * $trace->clockJitterS),
                 QualityFinding::WIDENED,
-                array_values(array_filter(Signal::cases(), static fn (Signal $s): bool => $s !== Signal::Points)),
+                Signal::ofTheGround(),
                 null,
                 2.0,
                 true,

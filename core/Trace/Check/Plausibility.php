@@ -218,7 +218,7 @@ final readonly class Plausibility implements Check
         if ($trace->rateHz >= self::LEAST_RATE) {
             return [];
         }
-        $all = array_values(array_filter(Signal::cases(), static fn (Signal $s): bool => $s !== Signal::Points));
+        $all = Signal::ofTheGround();
         if ($trace->rateHz <= 20.0 && $trace->duration() > self::LONGEST_S) {
             return [new QualityFinding(
                 'units',

@@ -17,6 +17,7 @@ use Core\Motion\View;
 use Core\Simulation\GolferSpec;
 use Core\Simulation\Plant;
 use Core\Simulation\Swing;
+use Core\Trace\ConstantErrors;
 use Core\Trace\DeviceClass;
 use Core\Trace\Signal;
 
@@ -329,7 +330,14 @@ it('judges by a proxy only where nothing better is held, says so, and trusts it 
 it('publishes a swing by its schema, for every device and with nothing but a trace', function (?DeviceClass $device) {
     $s = Swing::simulated(new GolferSpec('report', new Plant(['sway' => 2]), device: $device ?? DeviceClass::Mat));
     $report = new SwingReport(
-        new Evidence($s->stations, $s->trace, $device === null ? null : $s->motion(), $s->stance),
+        new Evidence(
+            $s->stations,
+            $device === null
+                ? $s->trace->checked(ConstantErrors::stated(DeviceClass::Mat, ['source' => 'known masses']))
+                : $s->trace,
+            $device === null ? null : $s->motion(),
+            $s->stance,
+        ),
     );
     $validator = new JsonSchema\Validator();
     $data = json_decode(json_encode(SwingJson::publish($report, Codebook::standard(), inWords())));
@@ -344,6 +352,8 @@ it('publishes a swing by its schema, for every device and with nothing but a tra
     );
     expect(array_map(static fn (array $e): string => $e['property'].': '.$e['message'], $validator->getErrors()))
         ->toBe([])
+        ->and($data->constant_errors->source ?? null)
+        ->toBe($device === null ? 'known masses' : null)
         ->and($report->faults(Codebook::standard())['sway']->judgement->verdict)
         ->toBe($device === null ? Verdict::NotMeasurable : Verdict::Supported);
 })->with([...DeviceClass::cases(), null]);
