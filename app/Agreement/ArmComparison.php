@@ -34,15 +34,15 @@ final readonly class ArmComparison
             if ($of !== null) {
                 $sums[$arm] = $of;
                 [$same, , $ac1] = array_map(static fn (float $v): ?float => is_nan($v) ? null : $v, $of->estimates());
-                $arms[] = new ArmFigures($arm, count($of->byCase()), $ac1, $same);
+                $arms[] = new ArmFigures($arm, count($of->byCluster()), $ac1, $same);
             }
         }
         $found = $p = [];
         foreach ($sums as $first => $one) {
             foreach (array_slice($sums, 1 + (int) array_search($first, array_keys($sums), true)) as $second => $other) {
                 $comparison = Comparison::independent(
-                    $one->byCase(),
-                    $other->byCase(),
+                    $one->byCluster(),
+                    $other->byCluster(),
                     $one->statistic('gwet_ac'),
                     $options->confidence,
                     $options->seed,

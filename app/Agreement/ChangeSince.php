@@ -12,6 +12,7 @@ use Core\Agreement\Resampling\CountSums;
 use Core\Agreement\Study\CaseSums;
 use Core\Agreement\Study\RoundChange;
 use Core\Sight\SittingKind;
+use Core\Version;
 
 /** Whether the staff agree more in one round than in the one before, over the faults and the people that both have. */
 final readonly class ChangeSince
@@ -43,9 +44,10 @@ final readonly class ChangeSince
         $own = CaseSums::ofRatings($said, $sums);
         $ac1 = $sums->statistic('gwet_ac');
         // The same people and faults as then, as a rule: what was kept of that round will do.
-        $kept = KeptFigures::ofRound($before)->sums();
+        $then = KeptFigures::ofRound($before);
+        $kept = $then->result->core_version === Version::AGREEMENT ? $then->sums() : null;
         if ($kept !== null && $kept->isLike($own)) {
-            return self::compared($ac1, $kept->raters, $kept->items, $kept->byCase, $own->byCase);
+            return self::compared($ac1, $kept->raters, $kept->items, $kept->byCluster, $own->byCluster);
         }
         $then = RoundRatings::saidIn($before, $this->codebooks);
         $people = array_values(array_intersect($then->raterNames(), $said->raterNames()));
@@ -56,14 +58,14 @@ final readonly class ChangeSince
 
         return $was === null || $is === null
             ? null
-            : self::compared($ac1, $people, $faults, $was->byCase(), $is->byCase());
+            : self::compared($ac1, $people, $faults, $was->byCluster(), $is->byCluster());
     }
 
     /**
      * @param  \Closure(list<float>): float  $statistic  of added sums
      * @param  list<string>  $people
      * @param  list<string>  $faults
-     * @param  array<int, list<float>>  $was  sums by case
+     * @param  array<int, list<float>>  $was  sums by golfer
      * @param  array<int, list<float>>  $is
      */
     private static function compared(

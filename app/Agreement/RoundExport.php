@@ -38,8 +38,9 @@ final readonly class RoundExport
             'value' => 'string',
             'occasion' => 'integer',
             'confidence' => 'number',
+            'cluster' => 'string',
         ],
-        'key' => ['case' => 'string', 'item' => 'string', 'value' => 'string'],
+        'key' => ['case' => 'string', 'item' => 'string', 'value' => 'string', 'cluster' => 'string'],
         'results' => [
             'item' => 'string',
             'kind' => 'string',
@@ -53,6 +54,10 @@ final readonly class RoundExport
             'high' => 'number',
             'method' => 'string',
             'reason' => 'string',
+            'clusters' => 'number',
+            'new_raters_se' => 'number',
+            'new_raters_low' => 'number',
+            'new_raters_high' => 'number',
         ],
     ];
 
@@ -90,7 +95,10 @@ final readonly class RoundExport
         $inputs = RoundInputs::ofRound($round, $this->codebooks);
         [$key, $left] = RoundRatings::keyOf($inputs);
         self::pour("$folder/ratings.csv", $this->table('ratings', self::ratings($inputs, $progress)));
-        self::pour("$folder/key.csv", $this->table('key', $key));
+        self::pour("$folder/key.csv", $this->table('key', array_map(
+            static fn (array $entry): array => [...$entry, $inputs->golfers[(int) substr($entry[0], 1)] ?? ''],
+            $key,
+        )));
         self::pour("$folder/results.csv", $this->table('results', $this->results($kept)));
         $progress->tell(0.7);
         $provenance = [
@@ -123,8 +131,9 @@ final readonly class RoundExport
         $done = 0;
         foreach (RoundRatings::sheets($inputs, $inputs->readings) as $sheet) {
             $progress->tell(0.5 * $done++ / $all);
+            $golfer = $inputs->golfers[$inputs->cases[$sheet['reading']['case']]->case_id] ?? '';
             foreach ($sheet['calls'] as [$fault, $said, $sure]) {
-                yield [$sheet['case'], $fault, $sheet['rater'], $said, $sheet['occasion'], $sure];
+                yield [$sheet['case'], $fault, $sheet['rater'], $said, $sheet['occasion'], $sure, $golfer];
             }
         }
     }
@@ -183,7 +192,7 @@ final readonly class RoundExport
         $options = RoundRatings::options();
 
         return [
-            'version' => Version::CURRENT,
+            'version' => Version::AGREEMENT,
             'round' => $round->name,
             'published_at' => $round->published_at?->toIso8601String(),
             'key_version' => $round->keyVersion?->number,

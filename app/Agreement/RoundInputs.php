@@ -32,6 +32,7 @@ final readonly class RoundInputs
      * @param  list<int>  $panel  who made the key
      * @param  array<int, SittingArm>  $arms  by id
      * @param  array<int, array<int, array<string, true>>>  $seen  which faults can be seen, by case and arm
+     * @param  array<int, string>  $golfers  whose swings a case shows, by the case's id
      */
     private function __construct(
         public Codebook $codebook,
@@ -42,6 +43,7 @@ final readonly class RoundInputs
         public array $panel,
         public array $arms,
         public array $seen,
+        public array $golfers,
         public string $checksum,
     ) {
     }
@@ -69,8 +71,9 @@ final readonly class RoundInputs
         $arms = SittingArm::query()->whereKey(array_unique(array_column($readings, 'arm')))->get()->keyBy('id')->all();
         $codebook = $codebooks->of($round);
         $seen = self::seen($cases, $readings, $arms, $codebook);
+        $golfers = self::golfers($cases);
         $checksum = hash('sha256', json_encode([
-            $round->key_version_id, $panel, $round->lens, $codebook->version, config('academy.bootstrap'), $seen,
+            $round->key_version_id, $panel, $round->lens, $codebook->version, config('academy.bootstrap'), $seen, $golfers,
             array_map(static fn (array $r): array => [$r['id'], $r['version'], $r['user'], $r['arm']], $readings),
             $entries->mapWithKeys(static fn (KeyEntry $e): array => [$e->id => $e->scoredLabel()])->all(),
         ], JSON_THROW_ON_ERROR));
@@ -84,8 +87,29 @@ final readonly class RoundInputs
             $panel,
             $arms,
             $seen,
+            $golfers,
             $checksum,
         );
+    }
+
+    /**
+     * Cases of one golfer are alike: what is sampled is golfers.
+     *
+     * @param  array<int, SittingCase>  $cases
+     * @return array<int, string>
+     */
+    private static function golfers(array $cases): array
+    {
+        $out = [];
+        foreach ($cases as $case) {
+            $golfer = $case->swings->first()?->recording->golfer_id;
+            if ($golfer !== null) {
+                $out[$case->case_id] = "g$golfer";
+            }
+        }
+        ksort($out);
+
+        return $out;
     }
 
     /** @return list<HandIn> */

@@ -88,6 +88,9 @@ final readonly class RoundRatings
         foreach (self::sheets($inputs, $inputs->exposed) as $sheet) {
             self::count($counts, $sheet);
         }
+        foreach ($inputs->golfers as $case => $golfer) {
+            $said->group("c$case", $golfer);
+        }
 
         return new self($said, $inputs, $round->id, $readings, $key, $unsupported, $cannotTell, $left, $counts);
     }
@@ -204,6 +207,9 @@ final readonly class RoundRatings
                 $said->add($sheet['case'], $fault, $sheet['rater'], $presence, $sheet['occasion'], $sure);
             }
         }
+        foreach ($inputs->golfers as $case => $golfer) {
+            $said->group("c$case", $golfer);
+        }
 
         return $said;
     }
@@ -292,7 +298,7 @@ final readonly class RoundRatings
         return [$key, $left];
     }
 
-    /** Sums by case, of present against absent; null where nothing was said. */
+    /** Sums by golfer, of present against absent; null where nothing was said. */
     public static function sums(RatingSet $set): ?CountSums
     {
         $options = self::options();

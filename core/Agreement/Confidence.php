@@ -10,10 +10,13 @@ use Core\Number\Distribution;
 /** How sure an interval is meant to be, with the quantiles that follow, each found once. */
 final class Confidence
 {
+    /** Fewer degrees of freedom would only widen what is wider than any scale already. */
+    private const LEAST = 0.05;
+
     /** Φ⁻¹((1 + level)/2) */
     public readonly float $z;
 
-    /** @var array<int, float> */
+    /** @var array<int|string, float> */
     private array $t = [];
 
     /**
@@ -29,9 +32,9 @@ final class Confidence
         $this->z = Distribution::normalQuantile(0.5 + $level / 2);
     }
 
-    /** Student's quantile at (1 + level)/2 with $df ≥ 1 degrees of freedom. */
-    public function t(int $df): float
+    /** Student's quantile at (1 + level)/2 with $df > 0 degrees of freedom, whole or not. */
+    public function t(int|float $df): float
     {
-        return $this->t[$df] ??= Distribution::studentQuantile(0.5 + $this->level / 2, max(1, $df));
+        return $this->t[(string) $df] ??= Distribution::studentQuantile(0.5 + $this->level / 2, max(self::LEAST, $df));
     }
 }

@@ -7,11 +7,18 @@ namespace Core\Agreement;
 use Core\Remark\Remark;
 
 /**
- * A coefficient with its interval, or null with the reason. Never NAN, never a made-up zero.
+ * A coefficient with its interval, or null with the reason. Never NAN, never a made-up zero. A reason beside an estimate
+ * is a caution.
  */
 final readonly class Figure
 {
-    /** For its codec; figures are made by the named constructors. */
+    /**
+     * For its codec; figures are made by the named constructors.
+     *
+     * @param  float|null  $clusters  as how many clusters of even size those count that were sampled; null where each
+     *     held one unit
+     * @param  NewReaders|null  $newReaders  how sure it is for readers like these; null where it speaks of single ones
+     */
     public function __construct(
         public ?float $estimate,
         public ?float $se,
@@ -19,6 +26,8 @@ final readonly class Figure
         public ?float $high,
         public string $method,
         public ?Remark $reason,
+        public ?float $clusters = null,
+        public ?NewReaders $newReaders = null,
     ) {
     }
 
@@ -62,7 +71,50 @@ final readonly class Figure
 
     public function within(float $low, float $high, string $method): self
     {
-        return $this->estimate === null ? $this : self::estimated($this->estimate, $this->se, $low, $high, $method);
+        if ($this->estimate === null) {
+            return $this;
+        }
+        $plain = self::estimated($this->estimate, $this->se, $low, $high, $method);
+
+        return new self(
+            $plain->estimate,
+            $plain->se,
+            $plain->low,
+            $plain->high,
+            $plain->method,
+            $this->reason,
+            $this->clusters,
+            $this->newReaders,
+        );
+    }
+
+    /** The same, told to come from clusters of several units; few of them are said to be few. */
+    public function over(Clusters $clusters): self
+    {
+        return $this->estimate === null ? $this : new self(
+            $this->estimate,
+            $this->se,
+            $this->low,
+            $this->high,
+            $this->method,
+            $clusters->areFew() ? Remark::of(Caution::FewClusters, clusters: round($clusters->effective, 1)) : $this->reason,
+            $clusters->effective,
+            $this->newReaders,
+        );
+    }
+
+    public function forReadersLike(NewReaders $readers): self
+    {
+        return $this->estimate === null ? $this : new self(
+            $this->estimate,
+            $this->se,
+            $this->low,
+            $this->high,
+            $this->method,
+            $this->reason,
+            $this->clusters,
+            $readers,
+        );
     }
 
     /** Too thin to be read: fewer than ten cases, or an interval wider than 0.5. */

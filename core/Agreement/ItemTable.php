@@ -8,8 +8,9 @@ use Core\CoreException;
 
 /**
  * The ratings of one item (or of several pooled) as packed columns of small integers, one column a rater. A row is
- * a unit: an item of a case that has at least one rating. Units of one case stand next to each other, cases in byte
- * order; cases are what is sampled. Count tables are made once and shared.
+ * a unit: an item of a case that has at least one rating. Clusters of cases – one golfer's – are what is sampled; a case
+ * is its own where nothing else is said. Units of one cluster stand next to each other, clusters and the cases in them in
+ * byte order. Count tables are made once and shared.
  */
 final class ItemTable
 {
@@ -22,8 +23,13 @@ final class ItemTable
 
     public readonly int $paired;
 
-    /** Number of cases that hold a unit. */
+    /** Number of cases that hold a unit, and of clusters. */
     public readonly int $cases;
+
+    public readonly int $clusters;
+
+    /** Whether clusters may hold several units: then no figure may take its units for independent. */
+    public readonly bool $grouped;
 
     public readonly int $ratings;
 
@@ -38,7 +44,9 @@ final class ItemTable
      * @param  list<float>  $numbers  what the categories are as numbers; empty for names
      * @param  list<string>  $raters  bytewise
      * @param  list<list<int>>  $columns  category by rater and unit
-     * @param  list<int>  $caseOf  rank of the case among all cases, by unit; never falling
+     * @param  list<int>  $clusterOf  rank of the cluster among all clusters, by unit; never falling
+     * @param  int|null  $cases  as many as clusters where null
+     * @param  bool|null  $grouped  where null, whether there are fewer clusters than units
      */
     public function __construct(
         public readonly Scale $scale,
@@ -46,10 +54,12 @@ final class ItemTable
         public readonly array $numbers,
         public readonly array $raters,
         public readonly array $columns,
-        public readonly array $caseOf,
+        public readonly array $clusterOf,
+        ?int $cases = null,
+        ?bool $grouped = null,
     ) {
         $this->q = $q = count($categories);
-        $this->units = $n = count($caseOf);
+        $this->units = $n = count($clusterOf);
         $counts = $scale->isCategorical() ? array_fill(0, $n * $q, 0) : [];
         $r = array_fill(0, $n, 0);
         foreach ($columns as $column) {
@@ -74,7 +84,22 @@ final class ItemTable
         $this->r = $r;
         $this->paired = $paired;
         $this->ratings = array_sum($r);
-        $this->cases = count(array_unique($caseOf));
+        $this->clusters = self::distinct($clusterOf);
+        $this->cases = $cases ?? $this->clusters;
+        $this->grouped = $grouped ?? $this->clusters < $n;
+    }
+
+    /** @param  list<int>  $rising */
+    private static function distinct(array $rising): int
+    {
+        $n = 0;
+        $last = null;
+        foreach ($rising as $v) {
+            $n += $v === $last ? 0 : 1;
+            $last = $v;
+        }
+
+        return $n;
     }
 
     /**
@@ -82,6 +107,7 @@ final class ItemTable
      * @param  list<string>|null  $declared  the categories, if they are fixed
      * @param  string|null  $missing  a value to be taken as missing
      * @param  bool  $asNames  whether numbers are taken as mere names
+     * @param  bool|null  $grouped  where null, whether several items are pooled or clusters hold several cases
      *
      * @throws CoreException when a rating lies outside the declared categories
      */
@@ -91,6 +117,7 @@ final class ItemTable
         ?array $declared = null,
         ?string $missing = null,
         bool $asNames = false,
+        ?bool $grouped = null,
     ): self {
         $scale = $asNames ? Scale::Nominal : $set->scale;
         $names = array_map(
@@ -116,7 +143,6 @@ final class ItemTable
             }
         }
         $used = array_map(static fn (int $v): string => $names[$v], array_keys($seen));
-        $cases = $set->cases();
         [$categories, $numbers, $index] = self::categories($scale, array_values(array_unique($used)), $declared);
         $code = [];
         foreach ($seen as $v => $_) {
@@ -130,10 +156,12 @@ final class ItemTable
             $at[$r] = $position[$raterNames[$r]];
         }
         $columns = array_fill(0, count($raters), []);
-        $caseOf = [];
+        $clusterOf = [];
         $empty = array_fill(0, count($raters), self::MISSING);
-        foreach ($cases as $rank => $case) {
+        $cases = 0;
+        foreach ($set->inClusters() as [$case, $rank]) {
             $c = $set->caseIndex($case);
+            $held = count($clusterOf);
             foreach ($items as $i => $item) {
                 $row = $rows[$i][$c] ?? [];
                 $unit = $empty;
@@ -155,12 +183,22 @@ final class ItemTable
                     foreach ($unit as $g => $k) {
                         $columns[$g][] = $k;
                     }
-                    $caseOf[] = $rank;
+                    $clusterOf[] = $rank;
                 }
             }
+            $cases += count($clusterOf) > $held ? 1 : 0;
         }
 
-        return new self($scale, $categories, $numbers, $raters, array_values($columns), $caseOf);
+        return new self(
+            $scale,
+            $categories,
+            $numbers,
+            $raters,
+            array_values($columns),
+            $clusterOf,
+            $cases,
+            $grouped ?? (count($items) > 1 || $set->isClustered()),
+        );
     }
 
     /**
@@ -221,6 +259,51 @@ final class ItemTable
         $at = array_search($name, $this->categories, true);
 
         return $at === false ? null : $at;
+    }
+
+    /**
+     * Units that were given the same categories equally often are of one pattern.
+     *
+     * @return array{list<list<int>>, list<int>} ratings by category of each pattern, and the pattern of each unit
+     */
+    public function patterns(): array
+    {
+        $base = count($this->raters) + 1;
+        $fits = $base ** $this->q < 2 ** 62;
+        $known = $patterns = $of = [];
+        foreach (array_chunk($this->counts, max(1, $this->q)) as $counts) {
+            $id = $fits ? 0 : implode(' ', $counts);
+            if (is_int($id)) {
+                foreach ($counts as $n) {
+                    $id = $id * $base + $n;
+                }
+            }
+            if (! isset($known[$id])) {
+                $known[$id] = count($patterns);
+                $patterns[] = $counts;
+            }
+            $of[] = $known[$id];
+        }
+
+        return [$patterns, $of];
+    }
+
+    /** The same without one rater's ratings; units of which nothing is left stay, empty. */
+    public function without(int $rater): self
+    {
+        [$raters, $columns] = [$this->raters, $this->columns];
+        unset($raters[$rater], $columns[$rater]);
+
+        return new self(
+            $this->scale,
+            $this->categories,
+            $this->numbers,
+            array_values($raters),
+            array_values($columns),
+            $this->clusterOf,
+            $this->cases,
+            $this->grouped,
+        );
     }
 
     /** Whether every rater rated every unit. */

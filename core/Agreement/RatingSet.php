@@ -42,9 +42,12 @@ final class RatingSet
     /** @var array<string, array<string, string>> item ('' serves all), case → key value */
     private array $key = [];
 
+    private Clustering $clusters;
+
     /** @param  string|null  $apart  a value like "cannot tell", which need not fit the scale */
     public function __construct(public readonly Scale $scale = Scale::Nominal, private readonly ?string $apart = null)
     {
+        $this->clusters = new Clustering;
     }
 
     /**
@@ -122,6 +125,16 @@ final class RatingSet
         $this->key[$item][$case] = $value;
     }
 
+    /**
+     * Cases of one cluster – one golfer's swings – are sampled together; a case without one is its own.
+     *
+     * @throws CoreException when the case is in another cluster already
+     */
+    public function group(string $case, string $cluster): void
+    {
+        $this->clusters->group($case, $cluster);
+    }
+
     /** Why a value does not fit here, a code of AgreementException; null where it does. */
     public function objection(string $value): ?string
     {
@@ -178,6 +191,7 @@ final class RatingSet
     public function filtered(\Closure $keep): self
     {
         $out = new self($this->scale, $this->apart);
+        $out->clusters = clone $this->clusters;
         [$cases, $raters, $values] = [array_keys($this->cases), $this->raterNames(), $this->valueNames()];
         foreach ($this->occasions as $occasion => $o) {
             foreach ($this->items as $item => $i) {
@@ -223,6 +237,26 @@ final class RatingSet
     public function cases(): array
     {
         return self::ordered(array_keys($this->cases));
+    }
+
+    /** @return list<array{string, int}> all cases of all items with the rank of their cluster, as Clustering has them */
+    public function inClusters(): array
+    {
+        return $this->clusters->ranked($this->cases());
+    }
+
+    /** How many clusters the cases of all items make. */
+    public function clusterCount(): int
+    {
+        $all = $this->inClusters();
+
+        return $all === [] ? 0 : $all[count($all) - 1][1] + 1;
+    }
+
+    /** Whether any cluster holds more than one case. */
+    public function isClustered(): bool
+    {
+        return ! $this->clusters->isEmpty() && $this->clusterCount() < count($this->cases);
     }
 
     /** @return list<string> by index */

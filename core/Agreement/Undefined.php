@@ -56,4 +56,8 @@ enum Undefined: string implements RemarkCode
     case UndefinedInOne = 'undefined.undefined-in-one';
     case FewCasesInOne = 'undefined.few-cases-in-one';
     case FewReaders = 'undefined.few-readers';
+    case FewReadersForOthers = 'undefined.few-readers-for-others';
+    case UndefinedWithoutReader = 'undefined.undefined-without-reader';
+    case NoErrorOfItsOwn = 'undefined.no-error-of-its-own';
+    case NobodyDiffers = 'undefined.nobody-differs';
 }

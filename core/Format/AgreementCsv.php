@@ -24,6 +24,10 @@ final class AgreementCsv
         'high',
         'method',
         'reason',
+        'clusters',
+        'new_raters_se',
+        'new_raters_low',
+        'new_raters_high',
     ];
 
     /**
@@ -102,7 +106,12 @@ final class AgreementCsv
                 'high',
                 'method',
                 'reason',
+                'clusters',
             ]),
+            ...array_map(
+                static fn (string $k): string|int|float|null => $plain(self::list($f, 'new_raters')[$k] ?? null),
+                ['se', 'low', 'high'],
+            ),
         ];
     }
 }

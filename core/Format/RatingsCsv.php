@@ -25,6 +25,7 @@ final class RatingsCsv
         $item = $table->position('item');
         $occasion = $table->position('occasion');
         $confidence = $table->position('confidence');
+        $cluster = $table->position('cluster');
         [$case, $rater, $value] = [$at['case'], $at['rater'], $at['value']];
         foreach ($table->rows() as $line => $cells) {
             if ($cells[$case] === '' || $cells[$rater] === '') {
@@ -64,6 +65,7 @@ final class RatingsCsv
                         AgreementException::because($objection, value: FormatException::short($cells[$value])),
                     );
             }
+            self::group($into, $file, $line, $cells[$case], $cluster === null ? '' : $cells[$cluster]);
         }
         if ($into->isEmpty()) {
             throw FormatException::in($file, 'no-ratings');
@@ -83,6 +85,7 @@ final class RatingsCsv
         $table = new CsvTable($stream, $file);
         $at = $table->require(['case', 'value']);
         $item = $table->position('item');
+        $cluster = $table->position('cluster');
         foreach ($table->rows() as $line => $cells) {
             if ($cells[$at['case']] === '') {
                 throw FormatException::at($file, $line, 'case', 'cell-empty');
@@ -97,9 +100,23 @@ final class RatingsCsv
                     $e,
                 );
             }
+            self::group($into, $file, $line, $cells[$at['case']], $cluster === null ? '' : $cells[$cluster]);
         }
 
         return $table->checksum();
+    }
+
+    /** @throws FormatException when the case is in another cluster already */
+    private static function group(RatingSet $into, string $file, int $line, string $case, string $cluster): void
+    {
+        if ($cluster === '') {
+            return;
+        }
+        try {
+            $into->group($case, $cluster);
+        } catch (CoreException $e) {
+            throw FormatException::at($file, $line, 'cluster', $e);
+        }
     }
 
     /** A finite decimal number, or null. */

@@ -14,7 +14,7 @@ use Core\Agreement\ItemTable;
 use Core\Agreement\Profile\KeyBootstrap;
 use Core\Agreement\Profile\KeyTable;
 use Core\Agreement\Profile\SignalDetection;
-use Core\Agreement\Resampling\CaseBootstrap;
+use Core\Agreement\Resampling\ClusterBootstrap;
 use Core\Agreement\Resampling\CountSums;
 use Core\Agreement\Scale;
 use Core\Agreement\Weights;
@@ -72,7 +72,7 @@ final readonly class CoverageStudy
         ItemTable $table,
         array $key,
         Confidence $confidence,
-        ?CaseBootstrap $bootstrap,
+        ?ClusterBootstrap $bootstrap,
     ): array {
         $weights = Weights::identity(2);
         $cells = [0, 0, 0, 0];
@@ -83,11 +83,11 @@ final readonly class CoverageStudy
         }
         $against = ['r0' => $rater->figures($confidence)];
         if ($bootstrap !== null) {
-            $against = (new KeyBootstrap(['r0' => $rater], false, $bootstrap))->intervals($against, $confidence);
+            $against = (new KeyBootstrap(['r0' => $rater], $bootstrap))->intervals($against, $confidence);
         }
         [$counted, $specific] = (new CountFigures(
             $table,
-            new CountSums($table, $weights, $bootstrap->cases ?? 0),
+            new CountSums($table, $weights, $bootstrap->clusters ?? 0),
             $weights,
             $confidence,
         ))->figures($bootstrap);
@@ -194,7 +194,7 @@ final readonly class CoverageStudy
                 $table,
                 $key,
                 $confidence,
-                $bootstrap > 0 ? new CaseBootstrap($cases, $bootstrap, $s) : null,
+                $bootstrap > 0 ? new ClusterBootstrap($cases, $bootstrap, $s) : null,
             );
         },
             $progress,

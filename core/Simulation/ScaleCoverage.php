@@ -18,7 +18,7 @@ use Core\Agreement\Coefficient\VarianceComponents;
 use Core\Agreement\Confidence;
 use Core\Agreement\Figure;
 use Core\Agreement\ItemTable;
-use Core\Agreement\Resampling\CaseBootstrap;
+use Core\Agreement\Resampling\ClusterBootstrap;
 use Core\Agreement\Resampling\CountSums;
 use Core\Agreement\Scale;
 use Core\Agreement\Weights;
@@ -76,7 +76,7 @@ final readonly class ScaleCoverage
     }
 
     /** @return array<string, Figure> */
-    private function figures(ItemTable $table, Confidence $confidence, ?CaseBootstrap $bootstrap): array
+    private function figures(ItemTable $table, Confidence $confidence, ?ClusterBootstrap $bootstrap): array
     {
         [$x, $y] = self::said($table);
         if ($this->steps === null) {
@@ -95,7 +95,7 @@ final readonly class ScaleCoverage
         $weights = Weights::ordinal($table->q);
         [$counted] = (new CountFigures(
             $table,
-            new CountSums($table, $weights, $bootstrap->cases ?? 0),
+            new CountSums($table, $weights, $bootstrap->clusters ?? 0),
             $weights,
             $confidence,
         ))->figures($bootstrap);
@@ -248,7 +248,7 @@ final readonly class ScaleCoverage
             fn (int $s): array => $this->figures(
                 $this->draw($cases, new Chance("$this->seed|$cases|$s")),
                 $confidence,
-                $bootstrap > 0 ? new CaseBootstrap($cases, $bootstrap, $s) : null,
+                $bootstrap > 0 ? new ClusterBootstrap($cases, $bootstrap, $s) : null,
             ),
             $progress,
         );

@@ -189,6 +189,7 @@ return [
         'category-number' => 'the categories have \':name\', which is no decimal number',
         'not-decimal' => '\':value\' is no decimal number',
         'negative-ratio' => '\':value\' is negative, which a ratio scale has not',
+        'in-two-clusters' => 'case \':case\' is in cluster \':one\' already and cannot be in \':other\' too',
         'rated-already' => 'rater \':rater\' has already rated case \':case\' on occasion \':occasion\'',
         'item-rated-already' => 'rater \':rater\' has already rated case \':case\' for item \':item\' on occasion '
             .'\':occasion\'',

@@ -248,6 +248,16 @@ return [
         'undefined-in-one' => 'undefined in one of the two',
         'few-cases-in-one' => 'too few cases in one of the two',
         'few-readers' => 'needs two readers and two cases that all of them marked',
+        'few-readers-for-others' => 'fewer than four readers say nothing of other readers',
+        'undefined-without-reader' => 'undefined when one of the readers is left out',
+        'no-error-of-its-own' => 'has no error of its own to start from',
+        'nobody-differs' => 'all agree on everything, so how readers differ cannot be told',
+    ],
+
+    // Core\Agreement\Caution: what a figure says of how far it may be trusted.
+    'caution' => [
+        'few-clusters' => 'the cases come from few golfers: they count as :clusters, and below 15 the interval is rough',
+        'few-readers' => 'only :readers readers: below eight a figure for others like them is rough',
     ],
 
     // Core\Reading\Obstacle: what stands in the way of handing a sheet in.

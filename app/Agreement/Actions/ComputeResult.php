@@ -135,7 +135,7 @@ final readonly class ComputeResult
                 $kept = SittingResult::query()->updateOrCreate(
                     ['sitting_id' => $round->id],
                     [
-                        'core_version' => Version::CURRENT,
+                        'core_version' => Version::AGREEMENT,
                         'inputs_checksum' => $made->inputs,
                         'format' => RoundJson::VERSION,
                     ],
@@ -191,7 +191,7 @@ final readonly class ComputeResult
         return match (true) {
             $kept === null => false,
             $round->erasedAt() !== null => $kept->parts()->where('part', FigurePart::Times)->exists(),
-            default => $kept->core_version === Version::CURRENT &&
+            default => $kept->core_version === Version::AGREEMENT &&
                 $kept->isOfThisFormat() &&
                 $kept->inputs_checksum === RoundInputs::ofRound($round, $this->codebooks)->checksum,
         };

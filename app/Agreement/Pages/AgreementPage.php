@@ -65,7 +65,7 @@ final readonly class AgreementPage
             'title' => $this->title($round, $figures, $open),
             'about' => $this->about($round, $figures),
             'erased' => $round->erasedAt()?->timezone(Academy::zone())->format('j F Y'),
-            'older' => $result->core_version !== Version::CURRENT || ! $result->isOfThisFormat(),
+            'older' => $result->core_version !== Version::AGREEMENT || ! $result->isOfThisFormat(),
             'export' => $this->files($round, $open),
             'tabs' => self::tabs($round, $part, $open ? self::PARTS : self::OWN_PARTS),
             'rounds' => $this->rounds($user, $round),

@@ -203,7 +203,7 @@ final class AgreementCompute extends Command
             $options[str_replace('-', '_', $name)] = $this->given($name);
         }
 
-        return ['version' => Version::CURRENT, 'options' => $options, 'input' => $input];
+        return ['version' => Version::AGREEMENT, 'options' => $options, 'input' => $input];
     }
 
     /** @param  array<string, mixed>  $of */

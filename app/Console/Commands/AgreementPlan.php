@@ -142,7 +142,7 @@ final class AgreementPlan extends Command
             ],
             'cases_needed' => ['formula' => $formula->cases($width), 'simulation' => $needed?->cases],
             'expected' => $expected,
-            'version' => Version::CURRENT,
+            'version' => Version::AGREEMENT,
         ];
     }
 

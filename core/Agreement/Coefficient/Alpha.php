@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace Core\Agreement\Coefficient;
 
+use Core\Agreement\Clusters;
 use Core\Agreement\Confidence;
 use Core\Agreement\Figure;
 use Core\Agreement\ItemTable;
-use Core\Agreement\Resampling\CaseBootstrap;
-use Core\Agreement\Resampling\CaseError;
+use Core\Agreement\NewReaders;
+use Core\Agreement\Resampling\ClusterBootstrap;
+use Core\Agreement\Resampling\ClusterError;
 use Core\Agreement\Resampling\Resampled;
 use Core\Agreement\Scale;
 use Core\Agreement\Undefined;
@@ -18,7 +20,7 @@ use Core\Remark\Remark;
 /** Krippendorff's α on ranks and numbers: interval and error from the case bootstrap, without one from a jackknife. */
 final class Alpha
 {
-    public static function figure(ItemTable $table, Confidence $confidence, ?CaseBootstrap $bootstrap): Figure
+    public static function figure(ItemTable $table, Confidence $confidence, ?ClusterBootstrap $bootstrap): Figure
     {
         if ($table->paired === 0) {
             return Figure::undefined(Undefined::NoPairs);
@@ -40,18 +42,59 @@ final class Alpha
             return Figure::undefined(Remark::of(Undefined::TooManyValues, most: DistanceAlpha::MOST_VALUES));
         }
 
-        return self::worked($alpha, $confidence, $bootstrap, $table->isPerfect() ? [$table->paired, $seen] : null);
+        $clusters = $table->grouped ? Clusters::ofTable($table, 2) : null;
+
+        $figure = self::worked(
+            $alpha,
+            $confidence,
+            $bootstrap,
+            $table->isPerfect() ? [$clusters->count ?? $table->paired, $seen] : null,
+            $clusters,
+        );
+
+        return $figure->forReadersLike(
+            $alpha instanceof IntervalAlpha
+                ? self::newReaders($table, $figure, $confidence)
+                : NewReaders::unknown(Remark::of(Undefined::NotForScale, scale: $table->scale->value)),
+        );
+    }
+
+    private static function newReaders(ItemTable $table, Figure $figure, Confidence $confidence): NewReaders
+    {
+        $m = count($table->raters);
+        $values = $one = $two = [];
+        for ($g = 0; $g < $m && $m >= NewReaders::LEAST; $g++) {
+            $rest = new IntervalAlpha($table->without($g));
+            $values[] = $rest->estimates()[0];
+            foreach ($rest->influences() ?? [] as $c => $v) {
+                // Each is divided by the units that are left; the whole's are meant.
+                $v *= (float) $rest->units / $table->paired;
+                $one[$c] = ($one[$c] ?? 0.0) + $v;
+                $two[$c] = ($two[$c] ?? 0.0) + $v * $v;
+            }
+        }
+        $spread = 0.0;
+        foreach ($one as $c => $v) {
+            $spread += max(0.0, $two[$c] - $v * $v / $m);
+        }
+        $clusters = Clusters::ofTable($table, 2);
+        $g = $clusters->count;
+        $crossed = $g < 2 ? 0.0 : $spread * (($m - 1.0) / $m) * ($g / ($g - 1.0));
+
+        return NewReaders::of($figure, $values === [] ? array_fill(0, $m, NAN) : $values, $crossed, $clusters, $confidence);
     }
 
     /**
-     * @param  array{int, array<int, int>}|null  $perfect  where all ratings agree: the paired units, and how often each
-     *     value occurs in them
+     * @param  array{int, array<int, int>}|null  $perfect  where all ratings agree: the paired units, or the clusters that
+     *     hold them, and how often each value occurs in them
+     * @param  Clusters|null  $clusters  where they may hold several units
      */
     public static function worked(
         Resampled $alpha,
         Confidence $confidence,
-        ?CaseBootstrap $bootstrap,
+        ?ClusterBootstrap $bootstrap,
         ?array $perfect = null,
+        ?Clusters $clusters = null,
     ): Figure {
         $value = $alpha->estimates()[0];
         $left = $alpha->leaveOneOut();
@@ -65,18 +108,31 @@ final class Alpha
             $n = array_sum($perfect[1]);
             $pe = array_sum(array_map(static fn (int $c): float => ((float) $c / $n) ** 2, $perfect[1]));
 
-            return Figure::estimated(
-                1.0,
-                0.0,
-                CaseError::perfectLow($perfect[0], $pe, $confidence),
-                1.0,
-                'perfect-agreement bound',
+            $low = ClusterError::perfectLow($perfect[0], $pe, $confidence);
+            $figure = Figure::estimated(1.0, 0.0, $low, 1.0, 'perfect-agreement bound');
+
+            return $clusters === null ? $figure : $figure->over($clusters);
+        }
+        if ($clusters !== null) {
+            $figure = ClusterError::clustered(
+                $value,
+                array_column($left, 0),
+                $clusters,
+                $confidence,
+                static fn (): ?array => $alpha instanceof DistanceAlpha || $alpha instanceof IntervalAlpha
+                    ? $alpha->influences()
+                    : null,
             );
+            $resample = $clusters->canResample() ? $bootstrap?->intervals($alpha, $confidence->level, $left)[0] : null;
+
+            return $resample === null
+                ? $figure
+                : $figure->within($resample->low, $resample->high, $resample->method);
         }
         $resample = $bootstrap?->intervals($alpha, $confidence->level, $left)[0];
 
         return $resample === null
-            ? CaseError::jackknifed($value, array_column($left, 0), $confidence)
+            ? ClusterError::jackknifed($value, array_column($left, 0), $confidence)
             : Figure::estimated($value, $resample->se, $resample->low, $resample->high, $resample->method);
     }
 
@@ -107,7 +163,7 @@ final class Alpha
             }
         }
         $out = [];
-        foreach ($table->caseOf as $u => $case) {
+        foreach ($table->clusterOf as $u => $case) {
             $out[$case][] = $units[$u];
         }
 

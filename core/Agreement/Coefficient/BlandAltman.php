@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Core\Agreement\Coefficient;
 
+use Core\Agreement\Clusters;
 use Core\Agreement\Confidence;
 use Core\Agreement\Figure;
+use Core\Agreement\Resampling\ClusterError;
 use Core\Agreement\Undefined;
 use Core\Agreement\Wilson;
 
@@ -49,6 +51,49 @@ final readonly class BlandAltman
             'upper_limit' => $this->limit(1),
             'lin_concordance' => $this->lin(),
         ];
+    }
+
+    /**
+     * The same where clusters hold several cases: by leaving out each.
+     *
+     * @param  list<int>  $clusterOf  of each case
+     * @return array<string, Figure>
+     */
+    public function clustered(array $clusterOf): array
+    {
+        $members = [];
+        foreach ($clusterOf as $i => $g) {
+            $members[$g][] = $i;
+        }
+        $clusters = Clusters::ofSizes(array_map(count(...), $members));
+        $left = [];
+        foreach (count($members) < 2 ? [] : $members as $of) {
+            [$x, $y] = [$this->x, $this->y];
+            foreach ($of as $i) {
+                unset($x[$i], $y[$i]);
+            }
+            foreach ((new self(array_values($x), array_values($y), $this->confidence))->figures() as $name => $figure) {
+                $left[$name][] = $figure->estimate ?? NAN;
+            }
+        }
+
+        $out = $this->figures();
+        foreach ($out as $name => $figure) {
+            if ($figure->estimate !== null) {
+                $reach = $name === 'lin_concordance' ? 1.0 : INF;
+                $out[$name] = ClusterError::clustered(
+                    $figure->estimate,
+                    $left[$name] ?? [],
+                    $clusters,
+                    $this->confidence,
+                    static fn (): ?array => null,
+                    -$reach,
+                    $reach,
+                );
+            }
+        }
+
+        return $out;
     }
 
     /** Mean of x − y. */
@@ -105,8 +150,15 @@ final readonly class BlandAltman
             return Figure::undefined(Undefined::SameValues);
         }
         $c = 2 * $sxy / $of;
-        if ($n < 3 || $sxx <= 0.0 || $syy <= 0.0 || $sxy === 0.0 || abs($c) >= 1.0 - 1e-15) {
+        if ($n < 3 || $sxx <= 0.0 || $syy <= 0.0 || abs($c) >= 1.0 - 1e-15) {
             return Figure::estimated($c, null, null, null, 'point');
+        }
+        if ($sxy === 0.0) {
+            // The limit of what follows: C_b/√(n−2), C_b = ρ_c/r.
+            $se = 2 * sqrt($sxx * $syy) / $of / sqrt($n - 2);
+            $end = tanh($this->confidence->z * $se);
+
+            return Figure::estimated(0.0, $se, -$end, $end, 'fisher z');
         }
         $r2 = min(1.0, $sxy * $sxy / ($sxx * $syy));
         $r = $sxy < 0 ? -sqrt($r2) : sqrt($r2);

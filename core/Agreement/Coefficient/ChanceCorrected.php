@@ -43,7 +43,7 @@ abstract readonly class ChanceCorrected implements Coefficient
         return (self::agreement($table, $weights) - $chance) / (1.0 - $chance);
     }
 
-    /** κ_i = (n/n2)(a_i − p_e 1_i)/(1−p_e) − 2(1−κ)(e_i − p_e)/(1−p_e), centred; e_i is the mean c of its ratings. */
+    /** ψ_i = (n/n2) 1_i (a_i − p_a)/(1−p_e) − 2(1−κ)(e_i − p_e)/(1−p_e); e_i is the mean c of its ratings. */
     public function influence(ItemTable $table, Weights $weights, float $value, array $proportions): Influence
     {
         $q = $table->q;
@@ -52,20 +52,19 @@ abstract readonly class ChanceCorrected implements Coefficient
         foreach ($by as $k => $c) {
             $pe += $proportions[$k] * $c;
         }
+        $pa = self::agreement($table, $weights);
         $out = [];
         foreach ($table->r as $u => $r) {
-            $a = $one = $e = 0.0;
+            $a = $e = 0.0;
             if ($r >= 2) {
-                $a = CountSums::agreement($table->counts, $u * $q, $r, $weights);
-                $one = 1.0;
+                $a = CountSums::agreement($table->counts, $u * $q, $r, $weights) - $pa;
             }
             for ($k = 0; $k < $q; $k++) {
                 $e += $by[$k] * $table->counts[$u * $q + $k] / $r;
             }
             $out[] =
-                (((float) $table->units / $table->paired) * ($a - $pe * $one)) / (1 - $pe) -
-                (2 * (1 - $value) * ($e - $pe)) / (1 - $pe) -
-                $value;
+                (((float) $table->units / $table->paired) * $a) / (1 - $pe) -
+                (2 * (1 - $value) * ($e - $pe)) / (1 - $pe);
         }
 
         return new Influence($pe, $out);

@@ -6,7 +6,7 @@ namespace Core\Agreement\Coefficient;
 
 use Core\Agreement\Confidence;
 use Core\Agreement\Figure;
-use Core\Agreement\Resampling\CaseError;
+use Core\Agreement\Resampling\ClusterError;
 use Core\Agreement\Undefined;
 use Core\Agreement\Weights;
 use Core\Agreement\Wilson;
@@ -142,11 +142,120 @@ final readonly class CohenKappa
             ? Figure::estimated(
                 $kappa,
                 $se,
-                CaseError::perfectLow($n, $pe, $this->confidence),
+                ClusterError::perfectLow($n, $pe, $this->confidence),
                 1.0,
                 'perfect-agreement bound',
             )
             : Figure::around($kappa, $se, $this->confidence->z, 'analytic');
+    }
+
+    /**
+     * κ of cases in clusters: by leaving out each.
+     *
+     * @param  \Closure(): (iterable<float>|null)  $linear  Σψ/n of each cluster
+     */
+    public function clusteredKappa(PairSpread $spread, \Closure $linear): Figure
+    {
+        $plain = $this->kappa();
+        if ($plain->estimate === null) {
+            return $plain;
+        }
+        $figure = ClusterError::spread(
+            $plain->estimate,
+            $spread->kappa,
+            $spread->clusters,
+            $this->confidence,
+            $linear,
+        );
+
+        return $this->agreeing === $this->n && $figure->low !== null
+            ? $figure->within(
+                ClusterError::perfectLow($spread->clusters->count, $this->chance(), $this->confidence),
+                1.0,
+                'perfect-agreement bound',
+            )
+            : $figure;
+    }
+
+    /** p_e = Σ w p_k. p_.l */
+    private function chance(): float
+    {
+        $q = $this->q;
+        $pe = 0.0;
+        [$rows, $columns] = $this->margins();
+        foreach ($this->weights->w as $i => $w) {
+            $pe += $w * $rows[intdiv($i, $q)] * $columns[$i % $q];
+        }
+
+        return $pe;
+    }
+
+    /** @return array{list<float>, list<float>} shares of each category, of the first rater and of the second */
+    private function margins(): array
+    {
+        $rows = $columns = array_fill(0, $this->q, 0.0);
+        foreach ($this->table as $i => $count) {
+            $rows[intdiv($i, $this->q)] += (float) $count / $this->n;
+            $columns[$i % $this->q] += (float) $count / $this->n;
+        }
+
+        return [array_values($rows), array_values($columns)];
+    }
+
+    /**
+     * ψ of a case in each cell: [w_xy − p_o − (1−κ)(w̄_x. + w̄_.y − 2p_e)]/(1−p_e).
+     *
+     * @return list<float>|null as the table; null where κ is undefined
+     */
+    public function influences(): ?array
+    {
+        $q = $this->q;
+        $w = $this->weights->w;
+        $kappa = self::point($this->table, $q, $this->weights->isIdentity ? null : $w);
+        if (is_nan($kappa)) {
+            return null;
+        }
+        [$rows, $columns] = $this->margins();
+        $meanRow = $meanColumn = array_fill(0, $q, 0.0);
+        $po = 0.0;
+        foreach ($w as $i => $v) {
+            $meanRow[intdiv($i, $q)] += $v * $columns[$i % $q];
+            $meanColumn[$i % $q] += $v * $rows[intdiv($i, $q)];
+            $po += $v * $this->table[$i] / $this->n;
+        }
+        $pe = $this->chance();
+        $out = [];
+        foreach ($w as $i => $v) {
+            $met = $meanRow[intdiv($i, $q)] + $meanColumn[$i % $q];
+            $out[] = ($v - $po - (1.0 - $kappa) * ($met - 2.0 * $pe)) / (1.0 - $pe);
+        }
+
+        return $out;
+    }
+
+    /** PABAK of cases in clusters: by leaving out each. */
+    public function clusteredPabak(PairSpread $spread, \Closure $linear): Figure
+    {
+        $plain = $this->pabak();
+        if ($plain->estimate === null) {
+            return $plain;
+        }
+        $scale = (float) $this->q / ((float) $this->q - 1.0);
+        $figure = ClusterError::spread(
+            $plain->estimate,
+            $scale * $scale * $spread->agreement,
+            $spread->clusters,
+            $this->confidence,
+            $linear,
+            1.0 - $scale,
+        );
+        if ($figure->low === null || ($this->agreeing > 0 && $this->agreeing < $this->n)) {
+            return $figure;
+        }
+        $least = $spread->clusters->count / ($spread->clusters->count + $this->confidence->z ** 2);
+        [$low, $high] = $this->agreeing > 0 ? [$least, 1.0] : [0.0, 1.0 - $least];
+
+        return $figure->within(1.0 - $scale * (1.0 - $low), 1.0 - $scale * (1.0 - $high), 'perfect-agreement bound');
     }
 
     /**

@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace Core\Agreement\Coefficient;
 
+use Core\Agreement\Clusters;
 use Core\Agreement\Confidence;
 use Core\Agreement\Figure;
 use Core\Agreement\ItemTable;
-use Core\Agreement\Resampling\CaseError;
+use Core\Agreement\NewReaders;
+use Core\Agreement\Resampling\ClusterError;
 use Core\Agreement\Resampling\CountSums;
 use Core\Agreement\Undefined;
 use Core\Agreement\Weights;
@@ -15,15 +17,32 @@ use Core\Agreement\Weights;
 /**
  * Conger's κ (1980), weighted or not: chance from each pair of raters' own habits,
  * p_e = Σ_{g≠h} Σ_kl w_kl p_gk p_hl/(m(m−1)). Complete data only, as its source has it; standard error by
- * linearisation, conditional on the raters (Gwet 2014).
+ * linearisation, conditional on the raters (Gwet 2014), over clusters by leaving each out.
  */
 final readonly class CongerKappa
 {
+    /** @var list<list<int>> how often each rater gave each category */
+    private array $given;
+
+    /** @var list<float> a_u, the share of agreeing pairs, by unit */
+    private array $agreeing;
+
+    private function __construct(private ItemTable $table, private Weights $weights)
+    {
+        $given = [];
+        foreach ($table->columns as $column) {
+            $own = array_fill(0, $table->q, 0);
+            foreach ($column as $k) {
+                $own[$k]++;
+            }
+            $given[] = array_values($own);
+        }
+        $this->given = $given;
+        $this->agreeing = $this->agreeing($table->columns, null);
+    }
+
     public static function figure(ItemTable $table, Weights $weights, Confidence $confidence): Figure
     {
-        $m = count($table->raters);
-        $n = $table->units;
-        $q = $table->q;
         if ($table->paired === 0) {
             return Figure::undefined(Undefined::NoPairs);
         }
@@ -33,50 +52,219 @@ final readonly class CongerKappa
         if ($table->occurring() < 2) {
             return Figure::undefined($table->whyUndefined());
         }
-        $share = [];
-        $sum = array_fill(0, $q, 0.0);
-        foreach ($table->columns as $g => $column) {
-            $share[$g] = array_fill(0, $q, 0);
-            foreach ($column as $k) {
-                $share[$g][$k]++;
-            }
-            foreach ($share[$g] as $k => $c) {
-                $sum[$k] += (float) $c / $n;
-            }
-        }
-        // What a rater who says k meets in the others by chance: Σ_l w_kl Σ_{h≠g} p_hl/(m(m−1)).
-        $meets = [];
-        $pe = 0.0;
-        foreach ($share as $g => $counts) {
-            for ($k = 0; $k < $q; $k++) {
-                $near = 0.0;
-                for ($l = 0; $l < $q; $l++) {
-                    $near += $weights->w[$k * $q + $l] * ($sum[$l] - (float) $counts[$l] / $n);
-                }
-                $meets[$g][$k] = $near / ($m * ($m - 1));
-                $pe += (float) $counts[$k] / $n * $meets[$g][$k];
-            }
-        }
-        $e = array_fill(0, $n, 0.0);
-        foreach ($table->columns as $g => $column) {
-            $own = $meets[$g];
-            foreach ($column as $u => $k) {
-                $e[$u] += $own[$k];
-            }
-        }
-        $a = [];
-        for ($u = 0; $u < $n; $u++) {
-            $a[] = CountSums::agreement($table->counts, $u * $q, $m, $weights);
-        }
-        $kappa = (array_sum($a) / $n - $pe) / (1 - $pe);
-        $influence = [];
-        foreach ($a as $u => $agree) {
-            $influence[] = ($agree - $pe) / (1 - $pe) - 2 * (1 - $kappa) * ($e[$u] - $pe) / (1 - $pe) - $kappa;
-        }
-        $figure = CaseError::clustered($kappa, $influence, $table->caseOf, $n, $confidence);
 
-        return $figure->low !== null && $table->isPerfect()
-            ? $figure->within(CaseError::perfectLow($n, $pe, $confidence), 1.0, 'perfect-agreement bound')
-            : $figure;
+        return (new self($table, $weights))->with($confidence);
+    }
+
+    private function with(Confidence $confidence): Figure
+    {
+        $t = $this->table;
+        [$kappa, $pe] = $this->value($this->given, array_sum($this->agreeing), $t->units);
+        $influences = $this->influences(null);
+        $clusters = Clusters::ofTable($t);
+        if ($t->grouped) {
+            $figure = ClusterError::clustered(
+                $kappa,
+                $this->withoutClusters(),
+                $clusters,
+                $confidence,
+                fn (): array => array_map(
+                    static fn (float $v): float => $v / $t->units,
+                    $this->byCluster($influences),
+                ),
+            );
+        } else {
+            $figure = ClusterError::linear($kappa, $influences, $t->units, $confidence);
+        }
+        if ($figure->low !== null && $t->isPerfect()) {
+            $low = ClusterError::perfectLow($t->grouped ? $clusters->count : $t->units, $pe, $confidence);
+            $figure = $figure->within($low, 1.0, 'perfect-agreement bound');
+        }
+        [$without, $crossed] = $this->withoutReaders();
+
+        return $figure->forReadersLike(NewReaders::of($figure, $without, $crossed, $clusters, $confidence));
+    }
+
+    /**
+     * @param  list<array<int, int>>  $given  by rater and category
+     * @param  float  $agreeing  Σ a_u
+     * @return array{float, float} κ, NAN where all gave the same category, and p_e
+     */
+    private function value(array $given, float $agreeing, int $units): array
+    {
+        $m = count($given);
+        $q = $this->table->q;
+        $w = $this->weights->w;
+        $sum = array_fill(0, $q, 0);
+        $own = 0.0;
+        foreach ($given as $counts) {
+            foreach ($counts as $k => $n) {
+                $sum[$k] += $n;
+                if ($n > 0) {
+                    for ($l = 0; $l < $q; $l++) {
+                        $own += $w[$k * $q + $l] * (float) $n * $counts[$l];
+                    }
+                }
+            }
+        }
+        if ($units === 0 || $m < 2 || count(array_filter($sum, static fn (int $n): bool => $n > 0)) < 2) {
+            return [NAN, 1.0];
+        }
+        $both = 0.0;
+        foreach ($sum as $k => $n) {
+            for ($l = 0; $l < $q; $l++) {
+                $both += $w[$k * $q + $l] * (float) $n * $sum[$l];
+            }
+        }
+        $pe = ($both - $own) / ((float) $units * $units * $m * ($m - 1.0));
+
+        return [($agreeing / $units - $pe) / (1.0 - $pe), $pe];
+    }
+
+    /** @return list<float> κ without each cluster */
+    private function withoutClusters(): array
+    {
+        $out = [];
+        $sum = array_sum($this->agreeing);
+        $starts = [];
+        foreach ($this->table->clusterOf as $u => $g) {
+            $starts[$g] ??= $u;
+        }
+        $starts = [...array_values($starts), $this->table->units];
+        for ($c = 0; $c + 1 < count($starts); $c++) {
+            $given = $this->given;
+            $agreeing = $sum;
+            for ($u = $starts[$c]; $u < $starts[$c + 1]; $u++) {
+                $agreeing -= $this->agreeing[$u];
+                foreach ($this->table->columns as $g => $column) {
+                    $given[$g][$column[$u]]--;
+                }
+            }
+            $out[] = $this->value($given, $agreeing, $this->table->units - $starts[$c + 1] + $starts[$c])[0];
+        }
+
+        return $out;
+    }
+
+    /**
+     * ψ_u = ((a_u − p_a) − 2(1 − κ)(e_u − p_e))/(1 − p_e), e_u what the unit's ratings meet in the other raters by
+     * chance.
+     *
+     * @param  int|null  $without  a rater to be left out
+     * @return list<float> by unit
+     */
+    private function influences(?int $without): array
+    {
+        $t = $this->table;
+        $q = $t->q;
+        $columns = $t->columns;
+        $given = $this->given;
+        if ($without !== null) {
+            unset($columns[$without], $given[$without]);
+        }
+        $m = count($columns);
+        // Σ_l w_kl p_gl of each rater, and of all.
+        $near = [];
+        $all = array_fill(0, $q, 0.0);
+        foreach ($given as $g => $counts) {
+            for ($k = 0; $k < $q; $k++) {
+                $near[$g][$k] = 0.0;
+                foreach ($counts as $l => $n) {
+                    $near[$g][$k] += $this->weights->w[$k * $q + $l] * $n / $t->units;
+                }
+                $all[$k] += $near[$g][$k];
+            }
+        }
+        $meets = array_fill(0, $t->units, 0.0);
+        foreach ($columns as $g => $column) {
+            $others = array_map(static fn (float $sum, float $own): float => $sum - $own, $all, $near[$g]);
+            foreach ($column as $u => $k) {
+                $meets[$u] += $others[$k];
+            }
+        }
+        $agreeing = $without === null ? $this->agreeing : $this->agreeing(array_values($columns), $without);
+        [$kappa, $pe] = $this->value(array_values($given), array_sum($agreeing), $t->units);
+        $pa = array_sum($agreeing) / $t->units;
+        $out = [];
+        foreach ($agreeing as $u => $a) {
+            $e = $meets[$u] / ($m * ($m - 1.0));
+            $out[] = ($a - $pa - 2.0 * (1.0 - $kappa) * ($e - $pe)) / (1.0 - $pe);
+        }
+
+        return $out;
+    }
+
+    /**
+     * @param  list<list<int>>  $columns
+     * @param  int|null  $without  the rater whose column is not among them
+     * @return list<float> a_u by unit
+     */
+    private function agreeing(array $columns, ?int $without): array
+    {
+        $q = $this->table->q;
+        $m = count($columns);
+        [$patterns, $of] = $this->table->patterns();
+        $known = $out = [];
+        foreach ($of as $u => $p) {
+            $k = $without === null ? -1 : $this->table->columns[$without][$u];
+            if (! isset($known[$p * ($q + 1) + $k + 1])) {
+                $counts = $patterns[$p];
+                if ($k >= 0) {
+                    $counts[$k]--;
+                }
+                $known[$p * ($q + 1) + $k + 1] = CountSums::agreement($counts, 0, $m, $this->weights);
+            }
+            $out[] = $known[$p * ($q + 1) + $k + 1];
+        }
+
+        return $out;
+    }
+
+    /** @return array{list<float>, float} κ without each rater, and ((m−1)/m) G/(G−1) Σ_g Σ_c (Σψ − mean Σψ)²/n² */
+    private function withoutReaders(): array
+    {
+        $m = count($this->table->raters);
+        if ($m < NewReaders::LEAST) {
+            return [array_fill(0, $m, NAN), 0.0];
+        }
+        $values = [];
+        $one = $two = [];
+        foreach (array_keys($this->table->columns) as $g) {
+            $given = $this->given;
+            unset($given[$g]);
+            $columns = $this->table->columns;
+            unset($columns[$g]);
+            $agreeing = array_sum($this->agreeing(array_values($columns), $g));
+            $values[] = $value = $this->value(array_values($given), $agreeing, $this->table->units)[0];
+            foreach (is_nan($value) ? [] : $this->byCluster($this->influences($g)) as $c => $v) {
+                $one[$c] = ($one[$c] ?? 0.0) + $v;
+                $two[$c] = ($two[$c] ?? 0.0) + $v * $v;
+            }
+        }
+        $spread = 0.0;
+        foreach ($one as $c => $v) {
+            $spread += max(0.0, $two[$c] - $v * $v / $m);
+        }
+        $clusters = count($one);
+        $n = (float) $this->table->units;
+
+        return [
+            $values,
+            $clusters < 2 ? 0.0 : $spread * (($m - 1.0) / $m) * ($clusters / ($clusters - 1.0)) / ($n * $n),
+        ];
+    }
+
+    /**
+     * @param  list<float>  $byUnit
+     * @return list<float> sums by cluster
+     */
+    private function byCluster(array $byUnit): array
+    {
+        $out = [];
+        foreach ($this->table->clusterOf as $u => $g) {
+            $out[$g] = ($out[$g] ?? 0.0) + $byUnit[$u];
+        }
+
+        return array_values($out);
     }
 }

@@ -29,7 +29,7 @@ final readonly class CrossedDesign implements Resampled
         // Numbers are taken from their middle, so that squares keep their digits.
         $middle = $table->numbers === [] ? 0.0 : ($table->numbers[0] + $table->numbers[count($table->numbers) - 1]) / 2;
         $sums = [];
-        foreach ($table->isComplete() ? $table->caseOf : [] as $u => $case) {
+        foreach ($table->isComplete() ? $table->clusterOf : [] as $u => $case) {
             $sums[$case] ??= array_fill(0, 3 + $this->k, 0.0);
             $row = 0.0;
             foreach ($table->columns as $g => $column) {

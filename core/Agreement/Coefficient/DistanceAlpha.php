@@ -19,7 +19,7 @@ final class DistanceAlpha implements Resampled
     /** More than so many values would take minutes, as every value is compared with every other. */
     public const MOST_VALUES = 6000;
 
-    /** @var list<int> ranks of the cases with a pairable unit */
+    /** @var list<int> ranks of the clusters with a pairable unit */
     private array $ranks = [];
 
     /** @var list<float> Σδ/(r−1) within units, by case */
@@ -34,7 +34,7 @@ final class DistanceAlpha implements Resampled
     /**
      * @template V
      *
-     * @param  array<int, list<list<V>>>  $units  by rank of the case: the values given to each of its units
+     * @param  array<int, list<list<V>>>  $units  by rank of the cluster: the values given to each of its units
      * @param  \Closure(V, V): float  $delta  symmetric, 0 for equal values
      *
      * @throws CoreException when there are more than MOST_VALUES values
@@ -87,6 +87,33 @@ final class DistanceAlpha implements Resampled
     public function estimates(): array
     {
         return [self::alpha(array_sum($this->observed), array_sum($this->between), array_sum($this->values))];
+    }
+
+    /**
+     * Σ_{u∈g} ψ_u/n2, as IntervalAlpha has it.
+     *
+     * @return list<float>|null by cluster; null where α is undefined
+     */
+    public function influences(): ?array
+    {
+        [$observed, $expected, $values] = [
+            array_sum($this->observed),
+            array_sum($this->between),
+            array_sum($this->values),
+        ];
+        $alpha = self::alpha($observed, $expected, $values);
+        if (is_nan($alpha)) {
+            return null;
+        }
+        $n = count($this->ranks);
+        $out = [];
+        foreach ($this->observed as $i => $own) {
+            $met = array_sum(array_slice($this->between, $i * $n, $n));
+            $out[] = (1 - $alpha) * (2 * $met / $expected - (float) $this->values[$i] / $values) -
+                ($values - 1) * $own / $expected;
+        }
+
+        return $out;
     }
 
     public function leaveOneOut(): array

@@ -15,8 +15,11 @@ use Core\Agreement\Resampling\Resampled;
  */
 final readonly class IntervalAlpha implements Resampled
 {
-    /** @var array<int, array{float, float, float, float}> observed, N, Σx, Σx² by rank of the case */
+    /** @var array<int, array{float, float, float, float}> observed, N, Σx, Σx² by rank of the cluster */
     private array $sums;
+
+    /** Units with two ratings or more. */
+    public int $units;
 
     public function __construct(ItemTable $table)
     {
@@ -35,7 +38,7 @@ final readonly class IntervalAlpha implements Resampled
             }
         }
         $sums = [];
-        foreach ($table->caseOf as $u => $case) {
+        foreach ($table->clusterOf as $u => $case) {
             if ($n[$u] >= 2) {
                 [$o, $count, $a, $b] = $sums[$case] ?? [0.0, 0.0, 0.0, 0.0];
                 $sums[$case] = [
@@ -47,6 +50,7 @@ final readonly class IntervalAlpha implements Resampled
             }
         }
         $this->sums = $sums;
+        $this->units = count(array_filter($n, static fn (int $r): bool => $r >= 2));
     }
 
     private static function alpha(float $o, float $n, float $s1, float $s2): float
@@ -72,6 +76,28 @@ final readonly class IntervalAlpha implements Resampled
     public function estimates(): array
     {
         return [self::alpha(...$this->total())];
+    }
+
+    /**
+     * Σ_{u∈g} ψ_u/n2 with ψ_i = n2{(1−α)[2Σ_kl n_ik n_l δ_kl/D_e − r_i/N] − (N−1) d_i/D_e}.
+     *
+     * @return array<int, float>|null by rank of the cluster; null where α is undefined
+     */
+    public function influences(): ?array
+    {
+        [$o, $n, $s1, $s2] = $this->total();
+        $alpha = self::alpha($o, $n, $s1, $s2);
+        if (is_nan($alpha)) {
+            return null;
+        }
+        $expected = 2 * ($n * $s2 - $s1 * $s1);
+
+        return array_map(
+            static fn (array $c): float => (1 - $alpha) *
+                (2 * ($c[1] * $s2 - 2 * $c[2] * $s1 + $n * $c[3]) / $expected - $c[1] / $n) -
+                ($n - 1) * $c[0] / $expected,
+            $this->sums,
+        );
     }
 
     public function leaveOneOut(): array

@@ -4,11 +4,12 @@ declare(strict_types=1);
 
 namespace Core\Agreement\Coefficient;
 
+use Core\Agreement\Clusters;
 use Core\Agreement\Confidence;
 use Core\Agreement\Figure;
 use Core\Agreement\ItemTable;
-use Core\Agreement\Resampling\CaseBootstrap;
-use Core\Agreement\Resampling\Resample;
+use Core\Agreement\Resampling\ClusterBootstrap;
+use Core\Agreement\Resampling\ClusterError;
 use Core\Agreement\Undefined;
 use Core\Number\Distribution;
 
@@ -18,8 +19,8 @@ use Core\Number\Distribution;
  *
  * With the mean squares between cases B, within cases W, between raters J and of the residual E, n cases, k raters:
  * (1,1) = (B−W)/(B+(k−1)W); (2,1) = (B−E)/(B+(k−1)E+k(J−E)/n); (3,1) = (B−E)/(B+(k−1)E);
- * (1,k) = (B−W)/B; (2,k) = (B−E)/(B+(J−E)/n); (3,k) = (B−E)/B. Where units are pooled over items their case is the
- * sampled cluster and the intervals come from the case bootstrap.
+ * (1,k) = (B−W)/B; (2,k) = (B−E)/(B+(J−E)/n); (3,k) = (B−E)/B. Where clusters hold several units the errors
+ * come from leaving out each.
  */
 final readonly class IntraclassCorrelation
 {
@@ -33,29 +34,51 @@ final readonly class IntraclassCorrelation
     }
 
     /** @return array<string, Figure> by NAMES */
-    public function figures(Confidence $confidence, ?CaseBootstrap $bootstrap): array
+    public function figures(Confidence $confidence, ?ClusterBootstrap $bootstrap): array
     {
         $reason = CrossedDesign::objection($this->table);
         if ($reason !== null) {
             return array_fill_keys(self::NAMES, Figure::undefined($reason));
         }
         $values = $this->design->estimates();
-        $pooled = $this->table->units > $this->table->cases;
-        $intervals = match (true) {
-            ! $pooled => $this->byF($confidence),
-            $bootstrap === null || $this->table->cases < 2 => array_fill(0, 6, null),
-            default => array_map(
-                static fn (?Resample $r): ?array => $r === null ? null : [$r->low, $r->high, $r->method],
-                $bootstrap->intervals($this->design, $confidence->level),
-            ),
-        };
+        $intervals = $this->table->grouped ? [] : $this->byF($confidence);
+        $clustered = $this->table->grouped ? $this->clustered($values, $confidence, $bootstrap) : [];
         $out = [];
         foreach (self::NAMES as $i => $name) {
             $out[$name] = match (true) {
                 is_nan($values[$i]) => Figure::undefined(Undefined::NoVarianceToShare),
-                $intervals[$i] === null => Figure::estimated($values[$i], null, null, null, 'point'),
+                isset($clustered[$i]) => $clustered[$i],
+                ! isset($intervals[$i]) => Figure::estimated($values[$i], null, null, null, 'point'),
                 default => Figure::estimated($values[$i], null, ...$intervals[$i]),
             };
+        }
+
+        return $out;
+    }
+
+    /**
+     * @param  list<float>  $values
+     * @return list<Figure>
+     */
+    private function clustered(array $values, Confidence $confidence, ?ClusterBootstrap $bootstrap): array
+    {
+        $clusters = Clusters::ofTable($this->table);
+        $left = $this->design->leaveOneOut();
+        $resampled = $clusters->canResample()
+            ? $bootstrap?->intervals($this->design, $confidence->level, $left) ?? []
+            : [];
+        $out = [];
+        foreach ($values as $i => $value) {
+            $figure = ClusterError::clustered(
+                $value,
+                array_column($left, $i),
+                $clusters,
+                $confidence,
+                static fn (): ?array => null,
+                -INF,
+            );
+            $r = $resampled[$i] ?? null;
+            $out[] = $r === null ? $figure : $figure->within($r->low, $r->high, $r->method);
         }
 
         return $out;

@@ -24,7 +24,7 @@ final readonly class OrdinalAlpha implements Resampled
     {
         $units = [];
         $q = $table->q;
-        foreach ($table->caseOf as $u => $case) {
+        foreach ($table->clusterOf as $u => $case) {
             if ($table->r[$u] >= 2) {
                 $units[$case][] = [$table->r[$u], array_slice($table->counts, $u * $q, $q)];
             }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Agreement\Coefficient;
 
+use Core\Agreement\Clusters;
 use Core\Agreement\ItemTable;
 use Core\Agreement\Weights;
 
@@ -52,15 +53,15 @@ final class PairJackknife
 
     public function __construct(private readonly ItemTable $table, private readonly Weights $weights)
     {
-        foreach ($table->caseOf as $u => $case) {
-            if (($table->caseOf[$u + 1] ?? null) !== $case) {
+        foreach ($table->clusterOf as $u => $case) {
+            if (($table->clusterOf[$u + 1] ?? null) !== $case) {
                 $this->ends[] = $u + 1;
             }
         }
         $m = count($table->raters);
         $this->without = array_fill(0, $m, array_fill(0, count($this->ends), 0.0));
         $this->lost = array_fill(0, $m, array_fill(0, count($this->ends), 0));
-        $this->single = $table->units === count($this->ends);
+        $this->single = ! $table->grouped && $table->units === count($this->ends);
         $this->masks = $this->single ? null : $this->masks();
         if ($this->single) {
             // With a row and a column for what is missing, so that no loop has to ask for it.
@@ -82,11 +83,17 @@ final class PairJackknife
      * Takes up the pair of the rater turned to and another.
      *
      * @param  list<int>  $t  their table
+     * @return PairSpread|null null where each cluster holds one unit
      */
-    public function take(int $h, array $t, float $kappa): void
+    public function take(int $h, array $t, float $kappa): ?PairSpread
     {
-        match (true) {
-            $this->single => $this->leaveUnits($this->first, $h, $t, $kappa),
+        if ($this->single) {
+            $this->leaveUnits($this->first, $h, $t, $kappa);
+
+            return null;
+        }
+
+        return match (true) {
             $this->masks !== null => $this->leaveBinary(
                 $this->first,
                 $h,
@@ -170,7 +177,7 @@ final class PairJackknife
      * @param  list<list<int>>  $one
      * @param  list<list<int>>  $two
      */
-    private function leaveBinary(int $g, int $h, array $t, float $kappa, array $one, array $two): void
+    private function leaveBinary(int $g, int $h, array $t, float $kappa, array $one, array $two): PairSpread
     {
         $undefined = is_nan($kappa);
         $is = $undefined ? 0.0 : $kappa;
@@ -180,6 +187,10 @@ final class PairJackknife
         $bits = $this->bits;
         $first = $this->without[$g];
         $second = $this->without[$h];
+        $all = array_sum($t);
+        $agreement = $all > 0 ? (float) ($t0 + $t3) / $all : 0.0;
+        $kappas = $agreements = 0.0;
+        $clusters = $sizes = 0;
         foreach ($a0 as $c => $x0) {
             $x1 = $a1[$c];
             $y0 = $b0[$c];
@@ -202,9 +213,18 @@ final class PairJackknife
                 $this->lost[$g][$c] += $lost ? 1 : -1;
                 $this->lost[$h][$c] += $lost ? 1 : -1;
             }
+            $size = $all - $n;
+            if ($size > 0) {
+                $clusters++;
+                $sizes += $size * $size;
+                $kappas += $lost ? NAN : $d * $d;
+                $agreements += $n > 0 ? ((float) ($p + $s) / $n - $agreement) ** 2 : NAN;
+            }
         }
         $this->without[$g] = $first;
         $this->without[$h] = $second;
+
+        return new PairSpread($kappas, $agreements, Clusters::ofSums($clusters, $all, $sizes));
     }
 
     /**
@@ -310,7 +330,7 @@ final class PairJackknife
      * @param  list<int>  $t
      * @param  list<int>  $columns
      */
-    private function leaveCases(int $g, int $h, array $t, float $kappa, array $columns): void
+    private function leaveCases(int $g, int $h, array $t, float $kappa, array $columns): PairSpread
     {
         $q = $this->table->q;
         $rows = $this->rows;
@@ -327,6 +347,14 @@ final class PairJackknife
         }
         $first = $this->without[$g];
         $second = $this->without[$h];
+        $all = array_sum($t);
+        $same = 0;
+        for ($a = 0; $a < $q; $a++) {
+            $same += $t[$a * $q + $a];
+        }
+        $agreement = $all > 0 ? (float) $same / $all : 0.0;
+        $kappas = $agreements = 0.0;
+        $clusters = $sizes = 0;
         $u = 0;
         foreach ($this->ends as $case => $end) {
             $left = $wide;
@@ -337,6 +365,11 @@ final class PairJackknife
             foreach ($at as $i) {
                 $narrow[] = $left[$i];
             }
+            $n = array_sum($narrow);
+            $same = 0;
+            for ($a = 0; $a < $q; $a++) {
+                $same += $narrow[$a * $q + $a];
+            }
             $k = CohenKappa::point($narrow, $q, $w);
             $lost = is_nan($k);
             $d = ($lost ? 0.0 : $k) - $is;
@@ -346,8 +379,17 @@ final class PairJackknife
                 $this->lost[$g][$case] += $lost ? 1 : -1;
                 $this->lost[$h][$case] += $lost ? 1 : -1;
             }
+            $size = $all - $n;
+            if ($size > 0) {
+                $clusters++;
+                $sizes += $size * $size;
+                $kappas += $lost ? NAN : $d * $d;
+                $agreements += $n > 0 ? ((float) $same / $n - $agreement) ** 2 : NAN;
+            }
         }
         $this->without[$g] = $first;
         $this->without[$h] = $second;
+
+        return new PairSpread($kappas, $agreements, Clusters::ofSums($clusters, $all, $sizes));
     }
 }

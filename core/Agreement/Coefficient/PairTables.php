@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace Core\Agreement\Coefficient;
 
+use Core\Agreement\Clusters;
 use Core\Agreement\Confidence;
 use Core\Agreement\Figure;
 use Core\Agreement\ItemTable;
-use Core\Agreement\Resampling\CaseError;
+use Core\Agreement\Resampling\ClusterError;
 use Core\Agreement\Undefined;
 use Core\Agreement\Weights;
 
@@ -22,6 +23,9 @@ final class PairTables
 
     /** @var list<float> κ by pair, NAN where undefined */
     private array $kappas = [];
+
+    /** @var list<PairSpread|null> by pair */
+    private array $spreads = [];
 
     private readonly PairJackknife $jackknife;
 
@@ -44,7 +48,7 @@ final class PairTables
                 $kappa = CohenKappa::point($t, $q, $weights->isIdentity ? null : $weights->w);
                 $this->tables[] = [$g, $h, $t];
                 $this->kappas[] = $kappa;
-                $this->jackknife->take($h, $t, $kappa);
+                $this->spreads[] = $this->jackknife->take($h, $t, $kappa);
             }
         }
     }
@@ -160,34 +164,173 @@ final class PairTables
             );
         }
         $left = $this->jackknife->means($raters, $sum, $count);
+        $figure = $this->table->grouped
+            ? ClusterError::clustered(
+                $sum / $count,
+                $left,
+                $this->clusters($raters),
+                $this->confidence,
+                fn (): array => $this->meanInfluences($whose, $count),
+            )
+            : ClusterError::jackknifed($sum / $count, $left, $this->confidence);
         if ($this->table->isPerfect()) {
             // Every defined κ is 1; the bound of the pair with the least chance agreement is the lowest there is.
             $low = 1.0;
-            foreach ($this->tables as $i => [$g, $h, $t]) {
+            foreach ($this->tables as $i => [$g, $h]) {
                 if ((isset($whose[$g]) || isset($whose[$h])) && ! is_nan($this->kappas[$i])) {
-                    $low = min($low, (new CohenKappa($t, $this->confidence, $this->weights))->kappa()->low ?? 1.0);
+                    $low = min($low, $this->kappa($i)->low ?? 1.0);
                 }
             }
+            $bound = Figure::estimated($sum / $count, 0.0, $low, 1.0, 'perfect-agreement bound');
 
-            return Figure::estimated($sum / $count, 0.0, $low, 1.0, 'perfect-agreement bound');
+            return $this->table->grouped ? $bound->over($this->clusters($raters)) : $bound;
         }
 
-        return CaseError::jackknifed($sum / $count, $left, $this->confidence);
+        return $figure;
+    }
+
+    /**
+     * Clusters by the units that any of these raters rated.
+     *
+     * @param  list<int>  $raters
+     */
+    private function clusters(array $raters): Clusters
+    {
+        if (count($raters) === count($this->table->raters)) {
+            return Clusters::ofTable($this->table);
+        }
+        $sizes = [];
+        foreach ($raters as $g) {
+            foreach ($this->table->columns[$g] as $u => $k) {
+                if ($k >= 0 && $this->table->r[$u] >= 2) {
+                    $cluster = $this->table->clusterOf[$u];
+                    $sizes[$cluster] = ($sizes[$cluster] ?? 0) + 1;
+                }
+            }
+        }
+
+        return Clusters::ofSizes($sizes);
+    }
+
+    /**
+     * Σψ/n of each cluster in the mean of κ over pairs, for where κ is undefined without some cluster.
+     *
+     * @param  array<int, int>  $whose
+     * @return array<int, float>
+     */
+    private function meanInfluences(array $whose, int $count): array
+    {
+        $out = [];
+        foreach ($this->tables as $i => [$g, $h]) {
+            $times = (isset($whose[$g]) ? 1 : 0) + (isset($whose[$h]) ? 1 : 0);
+            foreach ($times === 0 ? [] : $this->influences($i) ?? [] as $cluster => $v) {
+                $out[$cluster] = ($out[$cluster] ?? 0.0) + $times * $v / $count;
+            }
+        }
+
+        return $out;
+    }
+
+    /** @return array<int, float>|null Σψ/n of each cluster in a pair's κ; null where that is undefined */
+    private function influences(int $pair): ?array
+    {
+        [$g, $h, $t] = $this->tables[$pair];
+
+        return self::inClusters(
+            $this->table,
+            $g,
+            $h,
+            (new CohenKappa($t, $this->confidence, $this->weights))->influences(),
+            array_sum($t),
+        );
+    }
+
+    /**
+     * @param  list<float>|null  $byCell  ψ of each cell of their table
+     * @return array<int, float>|null
+     */
+    private static function inClusters(ItemTable $table, int $g, int $h, ?array $byCell, int $n): ?array
+    {
+        if ($byCell === null) {
+            return null;
+        }
+        $out = [];
+        foreach ($table->columns[$g] as $u => $a) {
+            $b = $table->columns[$h][$u];
+            if ($a >= 0 && $b >= 0) {
+                $cluster = $table->clusterOf[$u];
+                $out[$cluster] = ($out[$cluster] ?? 0.0) + $byCell[$a * $table->q + $b] / $n;
+            }
+        }
+
+        return $out;
+    }
+
+    /** A pair's κ. */
+    private function kappa(int $i): Figure
+    {
+        $cohen = new CohenKappa($this->tables[$i][2], $this->confidence, $this->weights);
+        $spread = $this->spreads[$i];
+
+        return $spread === null
+            ? $cohen->kappa()
+            : $cohen->clusteredKappa($spread, fn (): ?array => $this->influences($i));
+    }
+
+    /** @return array{cohen_kappa: Figure, percent_agreement: Figure} of the first pair, over clusters */
+    public function first(): array
+    {
+        $q = (float) $this->table->q;
+        $pabak = $this->pabak(0);
+        // PABAK is (q·p − 1)/(q − 1); with one category there is none and the agreement is whole.
+        $share = static fn (?float $v): ?float => $v === null ? null : 1.0 - (1.0 - $v) * ($q - 1.0) / $q;
+        $spread = $this->spreads[0];
+
+        return [
+            'cohen_kappa' => $this->kappa(0),
+            'percent_agreement' => $pabak->estimate === null || $spread === null
+                ? $pabak
+                : Figure::estimated(
+                    $share($pabak->estimate) ?? NAN,
+                    $pabak->se === null ? null : $pabak->se * ($q - 1.0) / $q,
+                    $share($pabak->low),
+                    $share($pabak->high),
+                    $pabak->method,
+                )->over($spread->clusters),
+        ];
+    }
+
+    private function pabak(int $i): Figure
+    {
+        [$g, $h, $t] = $this->tables[$i];
+        $cohen = new CohenKappa($t, $this->confidence, $this->weights);
+        $spread = $this->spreads[$i];
+
+        return $spread === null ? $cohen->pabak() : $cohen->clusteredPabak($spread, function () use ($cohen, $g, $h): ?array {
+            $q = $this->table->q;
+            $agreement = $cohen->agreement() ?? 0.0;
+            $cells = [];
+            for ($k = 0; $k < $q * $q; $k++) {
+                $cells[] = (float) $q / ($q - 1.0) * ((intdiv($k, $q) === $k % $q ? 1.0 : 0.0) - $agreement);
+            }
+
+            return self::inClusters($this->table, $g, $h, $cells, $cohen->n);
+        });
     }
 
     /** @return list<PairResult> */
     public function results(?int $positive): array
     {
         $out = [];
-        foreach ($this->tables as [$g, $h, $t]) {
+        foreach ($this->tables as $i => [$g, $h, $t]) {
             $cohen = new CohenKappa($t, $this->confidence, $this->weights);
             $out[] = new PairResult(
                 $this->table->raters[$g],
                 $this->table->raters[$h],
                 $cohen->n,
                 $cohen->agreement(),
-                $cohen->kappa(),
-                $cohen->pabak(),
+                $this->kappa($i),
+                $this->pabak($i),
                 $cohen->prevalenceIndex($positive ?? 0),
                 $cohen->biasIndex($positive ?? 0),
             );

@@ -6,7 +6,7 @@ namespace Core\Agreement\Coefficient;
 
 use Core\Agreement\Confidence;
 use Core\Agreement\Figure;
-use Core\Agreement\Resampling\CaseError;
+use Core\Agreement\Resampling\ClusterError;
 use Core\Agreement\Undefined;
 use Core\Number\Distribution;
 
@@ -70,7 +70,7 @@ final class RankAgreement
         }
         $figure = Figure::estimated($w, null, null, null, 'point');
         if ($n >= 10 && $n <= self::MOST && $w < 1 - 1e-12) {
-            $figure = CaseError::jackknifed($w, self::leaveOneOut($ranks, $sums, $ties), $confidence, 0.0);
+            $figure = ClusterError::jackknifed($w, self::leaveOneOut($ranks, $sums, $ties), $confidence, 0.0);
         }
         $chi = $m * ($n - 1) * $w;
 

@@ -6,7 +6,7 @@ namespace Core\Agreement\Coefficient;
 
 use Core\Agreement\Confidence;
 use Core\Agreement\Figure;
-use Core\Agreement\Resampling\CaseBootstrap;
+use Core\Agreement\Resampling\ClusterBootstrap;
 use Core\Agreement\Undefined;
 use Core\CoreException;
 
@@ -60,7 +60,7 @@ final class SetDistance
     public static function alpha(
         array $cases,
         Confidence $confidence = new Confidence(),
-        ?CaseBootstrap $bootstrap = null,
+        ?ClusterBootstrap $bootstrap = null,
     ): Figure {
         $units = [];
         $sets = [];

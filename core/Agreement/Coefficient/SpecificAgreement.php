@@ -7,7 +7,6 @@ namespace Core\Agreement\Coefficient;
 use Core\Agreement\Confidence;
 use Core\Agreement\Figure;
 use Core\Agreement\ItemTable;
-use Core\Agreement\Resampling\CaseError;
 
 /**
  * Specific agreement: when one rater says a category, how often another says it too (Cicchetti & Feinstein 1990; several
@@ -33,25 +32,25 @@ final readonly class SpecificAgreement
     }
 
     /**
-     * Specific agreement by the jackknife; where nobody ever differs, or everybody always, Wilson's bound on the units
-     * in which the category occurs.
-     *
-     * @param  list<float>  $left  the value without each case
+     * Where nobody ever differs on a category, or everybody always, Wilson's bound on the units in which it occurs, or
+     * on the clusters that hold them.
      */
-    public function figure(ItemTable $table, int $category, float $value, array $left, Confidence $confidence): Figure
+    public function bounded(Figure $figure, ItemTable $table, int $category, Confidence $confidence): Figure
     {
-        $figure = CaseError::jackknifed($value, $left, $confidence, 0.0);
         // A share of equal whole numbers is exactly 1, of none exactly 0.
-        if (($value !== 0.0 && $value !== 1.0) || $table->cases < 2) {
+        if (($figure->estimate !== 0.0 && $figure->estimate !== 1.0) || $table->clusters < 2) {
             return $figure;
         }
-        $n = 0;
+        $in = [];
         foreach ($table->r as $u => $r) {
-            $n += $r >= 2 && $table->counts[$u * $table->q + $category] > 0 ? 1 : 0;
+            if ($r >= 2 && $table->counts[$u * $table->q + $category] > 0) {
+                $in[$table->grouped ? $table->clusterOf[$u] : $u] = true;
+            }
         }
+        $n = count($in);
         $z = $confidence->z ** 2;
 
-        return $value > 0.5
+        return $figure->estimate > 0.5
             ? $figure->within($n / ($n + $z), 1.0, 'perfect-agreement bound')
             : $figure->within(0.0, $z / ($n + $z), 'perfect-agreement bound');
     }

@@ -7,7 +7,7 @@ namespace Core\Agreement\Coefficient;
 use Core\Agreement\Confidence;
 use Core\Agreement\Figure;
 use Core\Agreement\ItemTable;
-use Core\Agreement\Resampling\CaseBootstrap;
+use Core\Agreement\Resampling\ClusterBootstrap;
 use Core\Agreement\Undefined;
 
 /**
@@ -31,7 +31,7 @@ final readonly class VarianceComponents
     public static function fitted(
         ItemTable $table,
         Confidence $confidence = new Confidence(),
-        ?CaseBootstrap $bootstrap = null,
+        ?ClusterBootstrap $bootstrap = null,
     ): self {
         $reason = CrossedDesign::objection($table);
         if ($reason !== null) {

@@ -4,43 +4,44 @@ declare(strict_types=1);
 
 namespace Core\Agreement\Profile;
 
+use Core\Agreement\Clusters;
 use Core\Agreement\Confidence;
 use Core\Agreement\Figure;
-use Core\Agreement\Resampling\CaseBootstrap;
+use Core\Agreement\Resampling\ClusterBootstrap;
 use Core\Agreement\Resampling\Resample;
 
 /**
- * The case bootstrap of all raters' tables against the key at once. The four cells of a rater's table on a case are
- * digits of one number, and as many raters as go share a word; so one addition a case serves them all.
+ * The cluster bootstrap of all raters' tables against the key at once. The four cells of a rater's table on a cluster are
+ * digits of one number, and as many raters as go share a word; so one addition a cluster serves them all.
  */
 final readonly class KeyBootstrap
 {
-    /**
-     * @param  array<string, KeyTable>  $tables  by rater
-     * @param  bool  $pooled  whether a case holds several units; then the proportions' intervals are found too
-     */
-    public function __construct(private array $tables, private bool $pooled, private CaseBootstrap $bootstrap)
+    private const NAMES = ['youden', 'mcc'];
+
+    /** @param  array<string, KeyTable>  $tables  by rater */
+    public function __construct(private array $tables, private ClusterBootstrap $bootstrap)
     {
     }
 
     /**
      * @param  array<string, array<string, Figure>>  $figures  by rater and name
-     * @return array<string, array<string, Figure>> the same with the bootstrap's intervals
+     * @return array<string, array<string, Figure>> the same with the bootstrap's intervals, where there are clusters
+     *     enough for them
      */
     public function intervals(array $figures, Confidence $confidence): array
     {
-        $names = $this->pooled ? ['youden', 'mcc', 'sensitivity', 'specificity', 'ppv', 'npv'] : ['youden', 'mcc'];
-        $replicates = $this->replicates(count($names));
+        $replicates = $this->replicates(count(self::NAMES));
         foreach (array_keys($this->tables) as $g => $rater) {
-            $left = $this->tables[$rater]->leaveOneOut($this->pooled);
-            foreach ($names as $i => $name) {
+            $left = $this->tables[$rater]->leaveOneOut(false);
+            foreach (self::NAMES as $i => $name) {
                 $figure = $figures[$rater][$name];
-                $values = $replicates[$g * count($names) + $i];
+                $values = $replicates[$g * count(self::NAMES) + $i];
                 if (
                     $figure->estimate === null ||
                     $values === [] ||
                     count($left) < 2 ||
-                    count($values) < 0.95 * $this->bootstrap->replicates
+                    count($values) < 0.95 * $this->bootstrap->replicates ||
+                    ($figure->clusters !== null && $figure->clusters < Clusters::TO_RESAMPLE)
                 ) {
                     continue;
                 }
@@ -52,13 +53,9 @@ final readonly class KeyBootstrap
                     $this->bootstrap->replicates,
                 );
                 if ($r->low < $r->high) {
-                    $figures[$rater][$name] = Figure::estimated(
-                        $figure->estimate,
-                        $name === 'youden' || $name === 'mcc' ? $r->se : $figure->se,
-                        $r->low,
-                        $r->high,
-                        $r->method,
-                    );
+                    $figures[$rater][$name] = $figure->clusters === null
+                        ? Figure::estimated($figure->estimate, $r->se, $r->low, $r->high, $r->method)
+                        : $figure->within($r->low, $r->high, $r->method);
                 }
             }
         }
@@ -69,10 +66,10 @@ final readonly class KeyBootstrap
     /** @return list<list<float>> by rater × statistic, the undefined left out */
     private function replicates(int $statistics): array
     {
-        $cases = $this->bootstrap->cases;
+        $clusters = $this->bootstrap->clusters;
         $most = 1;
         foreach ($this->tables as $table) {
-            foreach ($table->byCase() as $word) {
+            foreach ($table->byCluster() as $word) {
                 $most = max(
                     $most,
                     $word & KeyTable::MASK,
@@ -83,21 +80,21 @@ final readonly class KeyBootstrap
             }
         }
         // No cell of a draw can reach this.
-        $radix = $most * $cases + 1;
+        $radix = $most * $clusters + 1;
         $digits = max(1, (int) floor(62 / log($radix, 2)));
         $columns = [];
         foreach ($this->tables as $table) {
-            $cells = array_fill(0, 4, array_fill(0, $cases, 0));
-            foreach ($table->byCase() as $case => $word) {
+            $cells = array_fill(0, 4, array_fill(0, $clusters, 0));
+            foreach ($table->byCluster() as $cluster => $word) {
                 for ($i = 0; $i < 4; $i++) {
-                    $cells[$i][$case] = $word >> (KeyTable::BITS * $i) & KeyTable::MASK;
+                    $cells[$i][$cluster] = $word >> (KeyTable::BITS * $i) & KeyTable::MASK;
                 }
             }
             array_push($columns, ...$cells);
         }
         $words = [];
         foreach (array_chunk($columns, $digits) as $chunk) {
-            $word = array_fill(0, $cases, 0);
+            $word = array_fill(0, $clusters, 0);
             foreach (array_reverse($chunk) as $column) {
                 foreach ($column as $c => $v) {
                     $word[$c] = $word[$c] * $radix + $v;
@@ -115,7 +112,7 @@ final readonly class KeyBootstrap
                         $digit[4 * $g + 1],
                         $digit[4 * $g + 2],
                         $digit[4 * $g + 3],
-                        $this->pooled,
+                        false,
                     ) as $i => $v
                 ) {
                     // Not NAN; is_nan() would cost a call.

@@ -7,7 +7,7 @@ namespace Core\Agreement\Profile;
 use Core\Agreement\Coefficient\CohenKappa;
 use Core\Agreement\Confidence;
 use Core\Agreement\Figure;
-use Core\Agreement\Resampling\CaseError;
+use Core\Agreement\Resampling\ClusterError;
 use Core\Agreement\Undefined;
 use Core\Agreement\Wilson;
 
@@ -25,38 +25,49 @@ final class KeyTable
 
     public const MASK = 0x7FFF;
 
-    /** @var array<int, int> tp, fn, fp, tn of each case in fields of BITS, by rank */
-    private array $byCase = [];
+    /** @var array<int, int> tp, fn, fp, tn of each cluster in fields of BITS, by rank */
+    private array $byCluster = [];
 
     /** @var array{int, int, int, int} tp, fn, fp, tn */
     private array $cells = [0, 0, 0, 0];
 
     private readonly BrierScore $brier;
 
+    /** @var array<int, array{int, float}> how many stated a confidence, and the sum of their scores, by rank */
+    private array $scores = [];
+
     public function __construct()
     {
         $this->brier = new BrierScore;
     }
 
-    /** @param  int  $case  rank of the case */
-    public function add(int $case, bool $called, bool $true, ?float $confidence = null): void
+    /** @param  int  $cluster  rank of the cluster */
+    public function add(int $cluster, bool $called, bool $true, ?float $confidence = null): void
     {
         $cell = $true ? ($called ? 0 : 1) : ($called ? 2 : 3);
-        $this->byCase[$case] = ($this->byCase[$case] ?? 0) + (1 << (self::BITS * $cell));
+        $this->byCluster[$cluster] = ($this->byCluster[$cluster] ?? 0) + (1 << (self::BITS * $cell));
         $this->cells[$cell]++;
         if ($confidence !== null) {
-            $this->brier->add($called ? $confidence : 1 - $confidence, $true);
+            $p = $called ? $confidence : 1 - $confidence;
+            $this->brier->add($p, $true);
+            $this->scores[$cluster] ??= [0, 0.0];
+            $this->scores[$cluster][0]++;
+            $this->scores[$cluster][1] += ($p - ($true ? 1.0 : 0.0)) ** 2;
         }
     }
 
     /** Takes up another table of the same rater. */
     public function merge(self $other): void
     {
-        foreach ($other->byCase as $case => $word) {
-            $this->byCase[$case] = ($this->byCase[$case] ?? 0) + $word;
+        foreach ($other->byCluster as $cluster => $word) {
+            $this->byCluster[$cluster] = ($this->byCluster[$cluster] ?? 0) + $word;
         }
         foreach ($other->cells as $i => $n) {
             $this->cells[$i] += $n;
+        }
+        foreach ($other->scores as $cluster => [$n, $sum]) {
+            $own = $this->scores[$cluster] ?? [0, 0.0];
+            $this->scores[$cluster] = [$own[0] + $n, $own[1] + $sum];
         }
         $this->brier->merge($other->brier);
     }
@@ -72,10 +83,10 @@ final class KeyTable
         return $this->cells;
     }
 
-    /** @return array<int, int> tp, fn, fp, tn of each case in fields of BITS, by rank */
-    public function byCase(): array
+    /** @return array<int, int> tp, fn, fp, tn of each cluster in fields of BITS, by rank */
+    public function byCluster(): array
     {
-        return $this->byCase;
+        return $this->byCluster;
     }
 
     public function brier(): BrierScore
@@ -83,7 +94,26 @@ final class KeyTable
         return $this->brier;
     }
 
-    /** @return array<string, Figure> */
+    /** The same where clusters hold several calls. */
+    public function clustered(Confidence $confidence = new Confidence): ClusteredKey
+    {
+        $scores = $this->scores;
+        ksort($scores);
+
+        return new ClusteredKey(
+            array_values(array_map(self::unpacked(...), $this->byCluster)),
+            array_values($scores),
+            $confidence,
+        );
+    }
+
+    /** @return array{int, int, int, int} */
+    private static function unpacked(int $word): array
+    {
+        return [$word & self::MASK, $word >> 15 & self::MASK, $word >> 30 & self::MASK, $word >> 45];
+    }
+
+    /** @return array<string, Figure> where each cluster holds one call */
     public function figures(Confidence $confidence = new Confidence): array
     {
         [$tp, $fn, $fp, $tn] = $this->cells;
@@ -132,7 +162,7 @@ final class KeyTable
      */
     private static function apart(float $value, array $left, Confidence $confidence): Figure
     {
-        $figure = CaseError::jackknifed($value, $left, $confidence);
+        $figure = ClusterError::jackknifed($value, $left, $confidence);
 
         return $figure->se === 0.0 ? Figure::estimated($value, null, null, null, 'point') : $figure;
     }
@@ -142,7 +172,7 @@ final class KeyTable
      * factor is 0.
      *
      * @param  bool  $all  with the sensitivity, specificity and predictive values
-     * @return list<float> youden, mcc, and of all sensitivity, specificity, ppv, npv
+     * @return non-empty-list<float> youden, mcc, and of all sensitivity, specificity, ppv, npv
      */
     public static function statistics(int $tp, int $fn, int $fp, int $tn, bool $all): array
     {
@@ -167,12 +197,12 @@ final class KeyTable
             : [$youden, $mcc];
     }
 
-    /** @return list<list<float>> the statistics without one case, for each case of the rater */
+    /** @return list<list<float>> the statistics without one cluster, for each cluster of the rater */
     public function leaveOneOut(bool $all): array
     {
         [$tp, $fn, $fp, $tn] = $this->cells;
         $out = $known = [];
-        foreach ($this->byCase as $word) {
+        foreach ($this->byCluster as $word) {
             $out[] = $known[$word] ??= self::statistics(
                 $tp - ($word & self::MASK),
                 $fn - (($word >> 15) & self::MASK),

@@ -19,6 +19,15 @@ final readonly class SignalDetection
 
     public Figure $criterion;
 
+    /** c alone; null where there are no positives or no negatives. */
+    public static function criterionOf(int $tp, int $fn, int $fp, int $tn): ?float
+    {
+        return $tp + $fn === 0 || $fp + $tn === 0
+            ? null
+            : -(Distribution::normalQuantile(($tp + 0.5) / ($tp + $fn + 1)) +
+                Distribution::normalQuantile(($fp + 0.5) / ($fp + $tn + 1))) / 2;
+    }
+
     /** @param  int  $tp  hits, then misses, false alarms and correct rejections */
     public function __construct(int $tp, int $fn, int $fp, int $tn, Confidence $confidence = new Confidence)
     {

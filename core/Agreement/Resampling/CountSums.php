@@ -8,82 +8,61 @@ use Core\Agreement\ItemTable;
 use Core\Agreement\Weights;
 
 /**
- * The few sums over units from which every count-based coefficient follows, case by case, and the coefficients.
- * Resampling cases means adding a case's sums as often as it was drawn; nothing else is copied.
+ * The few sums over units from which every count-based coefficient follows, cluster by cluster, and the
+ * coefficients. Resampling clusters means adding a cluster's sums as often as it was drawn; nothing else is copied.
  *
- * A case's sums: [n, n2, Σa, Σ_k o_kk, Σn_k/r (q), Σn_k over paired units (q), Σn_k(n_k−1) (q), Σn_k(r−1) (q)], and
+ * A cluster's sums: [n, n2, Σa, Σ_k o_kk, Σn_k/r (q), Σn_k over paired units (q), Σn_k(n_k−1) (q), Σn_k(r−1) (q)], and
  * with
  * weights Σa_w. For resampling the whole ones stand side by side in few words, each field wide enough for any draw.
  */
 final readonly class CountSums implements Resampled
 {
-    private const HEAD = 4;
+    public const HEAD = 4;
 
     public const NAMES = ['percent_agreement', 'fleiss_kappa', 'gwet_ac', 'brennan_prediger', 'krippendorff_alpha'];
 
-    /** Length of one case's sums. */
-    private int $size;
+    /** Length of one cluster's sums. */
+    public int $size;
 
-    /** @var array<int, float> sums by rank of the case × size */
-    private array $byCase;
+    /** @var array<int, float> sums by rank of the cluster × size */
+    private array $byCluster;
 
     /** @var list<float> */
-    private array $total;
+    public array $total;
 
     /** @var list<float> */
     private array $zero;
 
-    /** @var list<int> ranks of the cases that hold a unit */
-    private array $ranks;
+    /** @var list<int> ranks of the clusters that hold a unit */
+    public array $ranks;
 
-    /** @var list<list<float>> those sums that are not whole, by rank of the case */
+    /** @var list<list<float>> those sums that are not whole, by rank of the cluster */
     private array $parts;
 
     /** @var list<int> which sums those are */
     private array $partOf;
 
-    /** @var list<array<int, int>> several whole sums in one word, by rank of the case */
+    /** @var list<array<int, int>> several whole sums in one word, by rank of the cluster */
     private array $words;
 
     /** @var list<list<array{int, int, int}>> the fields of each word: which sum, its shift, its mask */
     private array $fields;
 
-    /** @param  int  $cases  how many cases a draw takes */
-    public function __construct(private ItemTable $table, private Weights $weights, int $cases = 0)
+    /** @param  int  $clusters  how many clusters a draw takes */
+    public function __construct(private ItemTable $table, private Weights $weights, int $clusters = 0)
     {
         $q = $table->q;
         $size = self::HEAD + 4 * $q + ($weights->isIdentity ? 0 : 1);
-        $ranks = array_values(array_unique($table->caseOf));
+        $ranks = array_values(array_unique($table->clusterOf));
         $last = $ranks === [] ? -1 : $ranks[count($ranks) - 1];
-        $last = max($last, $cases - 1);
+        $last = max($last, $clusters - 1);
         $by = array_fill(0, ($last + 1) * $size, 0.0);
-        $counts = $table->counts;
-        foreach ($table->caseOf as $u => $case) {
-            $o = $case * $size;
-            $r = $table->r[$u];
-            $by[$o] += 1.0;
-            $at = $o + self::HEAD;
-            $same = 0;
-            for ($k = 0; $k < $q; $k++) {
-                $n = $counts[$u * $q + $k];
-                if ($n === 0) {
-                    continue;
-                }
-                $by[$at + $k] += (float) $n / $r;
-                if ($r >= 2) {
-                    $same += $n * ($n - 1);
-                    $by[$at + $q + $k] += $n;
-                    $by[$at + 2 * $q + $k] += $n * ($n - 1);
-                    $by[$at + 3 * $q + $k] += $n * ($r - 1);
-                }
-            }
-            if ($r >= 2) {
-                $by[$o + 1] += 1.0;
-                $by[$o + 2] += (float) $same / ($r * ($r - 1));
-                $by[$o + 3] += (float) $same / ($r - 1);
-                if (! $weights->isIdentity) {
-                    $by[$at + 4 * $q] += self::agreement($counts, $u * $q, $r, $weights);
-                }
+        [$patterns, $patternOf] = $table->patterns();
+        $unit = array_map(static fn (array $counts): array => self::ofUnit($counts, $weights), $patterns);
+        foreach ($table->clusterOf as $u => $cluster) {
+            $o = $cluster * $size;
+            foreach ($unit[$patternOf[$u]] as $i => $v) {
+                $by[$o + $i] += $v;
             }
         }
         $total = array_fill(0, $size, 0.0);
@@ -93,13 +72,49 @@ final readonly class CountSums implements Resampled
         $this->size = $size;
         $this->zero = array_fill(0, $size, 0.0);
         $this->ranks = $ranks;
-        $this->byCase = $by;
+        $this->byCluster = $by;
         $this->total = array_values($total);
-        [$this->parts, $this->partOf, $this->words, $this->fields] = $this->pack(max($cases, $last + 1), $last + 1);
+        [$this->parts, $this->partOf, $this->words, $this->fields] = $this->pack(max($clusters, $last + 1), $last + 1);
     }
 
     /**
-     * @param  int  $draws  how many cases a draw takes
+     * The sums of one unit, those that are not 0.
+     *
+     * @param  list<int>  $counts  ratings by category, at least one
+     * @return array<int, float>
+     */
+    public static function ofUnit(array $counts, Weights $weights): array
+    {
+        $q = count($counts);
+        $r = array_sum($counts);
+        $out = [1.0];
+        $same = 0;
+        foreach ($counts as $k => $n) {
+            if ($n === 0) {
+                continue;
+            }
+            $out[self::HEAD + $k] = (float) $n / $r;
+            if ($r >= 2) {
+                $same += $n * ($n - 1);
+                $out[self::HEAD + $q + $k] = (float) $n;
+                $out[self::HEAD + 2 * $q + $k] = (float) $n * ($n - 1);
+                $out[self::HEAD + 3 * $q + $k] = (float) $n * ($r - 1);
+            }
+        }
+        if ($r >= 2) {
+            $out[1] = 1.0;
+            $out[2] = (float) $same / ($r * ($r - 1));
+            $out[3] = (float) $same / ($r - 1);
+            if (! $weights->isIdentity) {
+                $out[self::HEAD + 4 * $q] = self::agreement($counts, 0, $r, $weights);
+            }
+        }
+
+        return $out;
+    }
+
+    /**
+     * @param  int  $draws  how many clusters a draw takes
      * @return array{list<list<float>>, list<int>, list<array<int, int>>, list<list<array{int, int, int}>>}
      */
     private function pack(int $draws, int $ranks): array
@@ -111,7 +126,7 @@ final readonly class CountSums implements Resampled
         for ($i = 0; $i < $this->size; $i++) {
             $column = [];
             for ($c = 0; $c < $ranks; $c++) {
-                $column[] = $this->byCase[$c * $this->size + $i];
+                $column[] = $this->byCluster[$c * $this->size + $i];
             }
             $bits = $column === [] ? 1 : (int) ceil(log($draws * max($column) + 2, 2));
             if (! in_array($i, $whole, true) || $bits > 62) {
@@ -172,7 +187,7 @@ final readonly class CountSums implements Resampled
         foreach ($this->ranks as $rank) {
             $sums = [];
             foreach ($this->total as $i => $v) {
-                $sums[] = $v - $this->byCase[$rank * $this->size + $i];
+                $sums[] = $v - $this->byCluster[$rank * $this->size + $i];
             }
             $out[] = $this->statistics($sums);
         }
@@ -231,7 +246,7 @@ final readonly class CountSums implements Resampled
      * @param  array<int, float|int>  $s
      * @return list<float>
      */
-    private function statistics(array $s): array
+    public function statistics(array $s): array
     {
         $q = $this->table->q;
         if ($s[1] < 0.5) {
@@ -281,12 +296,30 @@ final readonly class CountSums implements Resampled
         return $out;
     }
 
-    /** @return array<int, list<float>> the sums of each case, by its rank */
-    public function byCase(): array
+    /** @return array<int, list<float>> the sums of each cluster, by its rank */
+    public function byCluster(): array
     {
         $out = [];
         foreach ($this->ranks as $rank) {
-            $out[$rank] = array_values(array_slice($this->byCase, $rank * $this->size, $this->size));
+            $out[$rank] = array_values(array_slice($this->byCluster, $rank * $this->size, $this->size));
+        }
+
+        return $out;
+    }
+
+    /**
+     * @param  list<float>  $form  of the length of a cluster's sums
+     * @return list<float> each cluster's sums times the form, by rising rank
+     */
+    public function times(array $form): array
+    {
+        $out = [];
+        foreach ($this->ranks as $rank) {
+            $sum = 0.0;
+            foreach ($form as $i => $v) {
+                $sum += $v * $this->byCluster[$rank * $this->size + $i];
+            }
+            $out[] = $sum;
         }
 
         return $out;

@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace Core\Agreement\Resampling;
 
-/** Statistics that can be had again from any draw of the cases, and without any one case. */
+/** Statistics that can be had again from any draw of the clusters, and without any one cluster. */
 interface Resampled
 {
     /** @return list<float> NAN where undefined */
     public function estimates(): array;
 
-    /** @return list<list<float>> the statistics without one case, for each case that has any part in them */
+    /** @return list<list<float>> the statistics without one cluster, for each cluster that has any part in them */
     public function leaveOneOut(): array;
 
     /**
-     * @param  list<int>  $draw  rank of a case and how often it was drawn, by turns
+     * @param  list<int>  $draw  rank of a cluster and how often it was drawn, by turns
      * @return list<float> the statistics of that draw
      */
     public function replicate(array $draw): array;

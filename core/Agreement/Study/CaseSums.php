@@ -7,21 +7,21 @@ namespace Core\Agreement\Study;
 use Core\Agreement\RatingSet;
 use Core\Agreement\Resampling\CountSums;
 
-/** The sums by case of all that was said in a round, from which it is compared with another without its calls. */
+/** The sums by cluster of all that was said in a round, from which it is compared with another without its calls. */
 final readonly class CaseSums
 {
     /**
      * @param  list<string>  $raters  bytewise
      * @param  list<string>  $items  bytewise
-     * @param  list<list<float>>  $byCase  as CountSums has them
+     * @param  list<list<float>>  $byCluster  as CountSums has them
      */
-    public function __construct(public array $raters, public array $items, public array $byCase)
+    public function __construct(public array $raters, public array $items, public array $byCluster)
     {
     }
 
     public static function ofRatings(RatingSet $set, CountSums $sums): self
     {
-        return new self(RatingSet::ordered($set->raterNames()), $set->items(), array_values($sums->byCase()));
+        return new self(RatingSet::ordered($set->raterNames()), $set->items(), array_values($sums->byCluster()));
     }
 
     /** Whether both are of the same people and items. */

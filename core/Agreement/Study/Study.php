@@ -7,7 +7,6 @@ namespace Core\Agreement\Study;
 use Core\Agreement\AgreementException;
 use Core\Agreement\Coefficient\Alpha;
 use Core\Agreement\Coefficient\BlandAltman;
-use Core\Agreement\Coefficient\CohenKappa;
 use Core\Agreement\Coefficient\CongerKappa;
 use Core\Agreement\Coefficient\CountFigures;
 use Core\Agreement\Coefficient\IntraclassCorrelation;
@@ -18,19 +17,18 @@ use Core\Agreement\ItemTable;
 use Core\Agreement\Profile\KeyBootstrap;
 use Core\Agreement\Profile\KeyTable;
 use Core\Agreement\RatingSet;
-use Core\Agreement\Resampling\CaseBootstrap;
+use Core\Agreement\Resampling\ClusterBootstrap;
 use Core\Agreement\Resampling\CountSums;
 use Core\Agreement\Scale;
 use Core\Agreement\Undefined;
 use Core\Agreement\Weights;
-use Core\Agreement\Wilson;
 use Core\CoreException;
 use Core\Remark\Remark;
 
 /** Computes everything that is published of a set of ratings, item by item and pooled. */
 final class Study
 {
-    private readonly ?CaseBootstrap $bootstrap;
+    private readonly ?ClusterBootstrap $bootstrap;
 
     /** @throws CoreException when weights are asked for on names */
     public function __construct(
@@ -40,11 +38,8 @@ final class Study
         if ($options->weights !== null && $set->scale === Scale::Nominal) {
             throw AgreementException::because('nominal-weights');
         }
-        $cases = count($set->cases());
-        $this->bootstrap =
-            $options->bootstrap > 0 && $cases > 0
-                ? new CaseBootstrap($cases, $options->bootstrap, $options->seed)
-                : null;
+        $clusters = $options->bootstrap > 0 ? $set->clusterCount() : 0;
+        $this->bootstrap = $clusters > 0 ? new ClusterBootstrap($clusters, $options->bootstrap, $options->seed) : null;
     }
 
     /** @throws CoreException */
@@ -118,7 +113,7 @@ final class Study
                 $pairs !== null => $pairs->ratersVersusRest(),
                 default => array_fill_keys($table->raters, self::categorical($table->scale)),
             },
-            $this->self($items, $table),
+            (new SelfAgreement($this->set, $this->options))->results($items, $table),
             $this->againstKey($items),
             $three,
         );
@@ -155,7 +150,7 @@ final class Study
         }
         [$figures, $byCategory] = (new CountFigures(
             $table,
-            new CountSums($table, $weights, $this->bootstrap->cases ?? 0),
+            new CountSums($table, $weights, $this->bootstrap->clusters ?? 0),
             $weights,
             $this->options->confidence,
         ))->figures($this->bootstrap);
@@ -188,12 +183,13 @@ final class Study
         $out = [];
         foreach ($table->raters as $g => $a) {
             for ($h = $g + 1; $h < count($table->raters); $h++) {
-                $x = $y = [];
+                $x = $y = $clusterOf = [];
                 foreach ($table->columns[$g] as $u => $k) {
                     $l = $table->columns[$h][$u];
                     if ($k >= 0 && $l >= 0) {
                         $x[] = $table->numbers[$k];
                         $y[] = $table->numbers[$l];
+                        $clusterOf[] = $table->clusterOf[$u];
                     }
                 }
                 $both = new BlandAltman($x, $y, $this->options->confidence);
@@ -206,81 +202,8 @@ final class Study
                     $none,
                     null,
                     null,
-                    $both->figures(),
+                    $table->grouped ? $both->clustered($clusterOf) : $both->figures(),
                 );
-            }
-        }
-
-        return $out;
-    }
-
-    /**
-     * Agreement with oneself over hidden repeats.
-     *
-     * @param  list<string>  $items
-     * @return list<RaterResult>
-     *
-     * @throws CoreException
-     */
-    private function self(array $items, ItemTable $all): array
-    {
-        $names = $this->set->valueNames();
-        $raters = $this->set->raterNames();
-        $pairs = [];
-        foreach ($items as $item) {
-            foreach ($this->set->repeats($item) as $r => $list) {
-                foreach ($list as [, $one, $two]) {
-                    if ($names[$one] !== $this->options->cannotTell && $names[$two] !== $this->options->cannotTell) {
-                        $pairs[$raters[$r]][] = [$names[$one], $names[$two]];
-                    }
-                }
-            }
-        }
-        ksort($pairs, SORT_STRING);
-        $out = [];
-        foreach ($pairs as $rater => $list) {
-            // As two raters: what was said first and what was said later.
-            $twice = new RatingSet($this->set->scale);
-            foreach ($list as $i => [$one, $two]) {
-                $twice->add((string) $i, '', '1', $one);
-                $twice->add((string) $i, '', '2', $two);
-            }
-            // Over the item's categories, as weights depend on how many there are.
-            $table = ItemTable::fromRatings(
-                $twice,
-                [''],
-                $this->options->categories ??
-                    array_values(array_unique([...$all->categories, ...array_merge(...$list)])),
-            );
-            if ($table->scale->isCategorical()) {
-                $cells = array_fill(0, $table->q * $table->q, 0);
-                foreach ($table->columns[0] as $u => $a) {
-                    $cells[$a * $table->q + $table->columns[1][$u]]++;
-                }
-                $cohen = new CohenKappa(
-                    array_values($cells),
-                    $this->options->confidence,
-                    Weights::asked($table, $this->options->weights),
-                );
-                $same = Wilson::figure(
-                    (int) round($cohen->n * ($cohen->agreement() ?? 0.0)),
-                    $cohen->n,
-                    $this->options->confidence,
-                    Undefined::NothingTwice,
-                );
-                $out[] = new RaterResult((string) $rater, count($list), [
-                    'cohen_kappa' => $cohen->kappa(),
-                    'percent_agreement' => $same,
-                ]);
-            } else {
-                $none = self::categorical($table->scale);
-                $x = array_map(static fn (int $k): float => $table->numbers[$k], $table->columns[0]);
-                $y = array_map(static fn (int $k): float => $table->numbers[$k], $table->columns[1]);
-                $out[] = new RaterResult((string) $rater, count($list), [
-                    'cohen_kappa' => $none,
-                    'percent_agreement' => $none,
-                    ...(new BlandAltman($x, $y, $this->options->confidence))->figures(),
-                ]);
             }
         }
 
@@ -297,9 +220,10 @@ final class Study
             return [];
         }
         $out = [];
+        $grouped = count($items) > 1 || $this->set->isClustered();
         if (! $this->set->scale->isCategorical()) {
-            foreach ($this->keyDifferences($items) as $rater => $difference) {
-                $figures = $difference->figures();
+            foreach ($this->keyDifferences($items) as $rater => [$difference, $clusterOf]) {
+                $figures = $grouped ? $difference->clustered($clusterOf) : $difference->figures();
                 if ($this->options->tolerance !== null) {
                     $figures['within_tolerance'] = $difference->within($this->options->tolerance);
                 }
@@ -309,9 +233,14 @@ final class Study
             return $out;
         }
         $tables = $this->keyTables($items);
-        $figures = array_map(fn (KeyTable $table): array => $table->figures($this->options->confidence), $tables);
+        $figures = array_map(
+            fn (KeyTable $table): array => $grouped
+                ? $table->clustered($this->options->confidence)->figures()
+                : $table->figures($this->options->confidence),
+            $tables,
+        );
         if ($this->bootstrap !== null && $this->options->bootstrapKey) {
-            $figures = (new KeyBootstrap($tables, count($items) > 1, $this->bootstrap))->intervals(
+            $figures = (new KeyBootstrap($tables, $this->bootstrap))->intervals(
                 $figures,
                 $this->options->confidence,
             );
@@ -337,12 +266,12 @@ final class Study
         }
         $tables = [];
         $raters = $this->set->raterNames();
-        $cases = $this->set->cases();
+        $cases = $this->set->inClusters();
         foreach ($items as $item) {
             $rows = $this->set->first($item);
             $sure = $this->set->confidence($item);
             $own = [];
-            foreach ($cases as $rank => $case) {
+            foreach ($cases as [$case, $rank]) {
                 $truth = $this->set->keyFor($item, $case);
                 $c = $this->set->caseIndex($case);
                 if ($truth === null || $truth === $this->options->cannotTell || ! isset($rows[$c])) {
@@ -380,22 +309,23 @@ final class Study
      * Each rater's numbers beside the key's.
      *
      * @param  list<string>  $items
-     * @return array<string, BlandAltman> by rater, bytewise
+     * @return array<string, array{BlandAltman, list<int>}> by rater, bytewise, with the cluster of each number
      */
     private function keyDifferences(array $items): array
     {
         $names = $this->set->valueNames();
         $raters = $this->set->raterNames();
-        $x = $y = [];
+        $x = $y = $clusterOf = [];
         foreach ($items as $item) {
             $rows = $this->set->first($item);
-            foreach ($this->set->cases() as $case) {
+            foreach ($this->set->inClusters() as [$case, $rank]) {
                 $truth = $this->set->keyFor($item, $case);
                 if ($truth !== null) {
                     foreach ($rows[$this->set->caseIndex($case)] ?? [] as $r => $v) {
                         if ($v > 0) {
                             $x[$raters[$r]][] = (float) $names[$v];
                             $y[$raters[$r]][] = (float) $truth;
+                            $clusterOf[$raters[$r]][] = $rank;
                         }
                     }
                 }
@@ -404,7 +334,7 @@ final class Study
         ksort($x, SORT_STRING);
         $out = [];
         foreach ($x as $rater => $values) {
-            $out[$rater] = new BlandAltman($values, $y[$rater], $this->options->confidence);
+            $out[$rater] = [new BlandAltman($values, $y[$rater], $this->options->confidence), $clusterOf[$rater]];
         }
 
         return $out;

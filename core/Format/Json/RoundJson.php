@@ -263,7 +263,7 @@ final class RoundJson
         return [
             'raters' => $sums->raters,
             'items' => $sums->items,
-            'by_case' => array_map(static fn (array $of): array => ['sums' => $of], $sums->byCase),
+            'by_case' => array_map(static fn (array $of): array => ['sums' => $of], $sums->byCluster),
         ];
     }
 

@@ -60,7 +60,7 @@ it('gives the head coach a published round as open files that agree with the pag
         ->and($json['provenance']['options']['seed'])
         ->toBe(1)
         ->and($json['provenance']['version'])
-        ->toBe(Core\Version::CURRENT)
+        ->toBe(Core\Version::AGREEMENT)
         ->and($files['ratings.csv'])
         ->not->toContain('Tam Brackley');
     // What another program makes of the files is what the page shows.

@@ -296,7 +296,7 @@ it('computes a result once and again only when something it rests on has changed
     SittingResult::query()
         ->whereKey($made->id)
         ->update(['core_version' => '0.0.1']);
-    expect(app(\App\Agreement\Actions\ComputeResult::class)($round)->core_version)->toBe(\Core\Version::CURRENT);
+    expect(app(\App\Agreement\Actions\ComputeResult::class)($round)->core_version)->toBe(\Core\Version::AGREEMENT);
     DB::statement('alter table calls disable trigger user');
     DB::statement('alter table readings disable trigger user');
     $reading = $round->readings()->first();

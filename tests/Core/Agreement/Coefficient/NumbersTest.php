@@ -6,7 +6,7 @@ use Core\Agreement\Coefficient\RankAgreement;
 use Core\Agreement\Confidence;
 use Core\Agreement\ItemTable;
 use Core\Agreement\RatingSet;
-use Core\Agreement\Resampling\CaseBootstrap;
+use Core\Agreement\Resampling\ClusterBootstrap;
 use Core\Agreement\Scale;
 use Core\Agreement\Study\Study;
 use Core\Agreement\Study\StudyOptions;
@@ -119,8 +119,8 @@ function pooledNumbers(string $seed, int $cases, bool $same): RatingSet
     return $set;
 }
 
-it('resamples cases for intraclass correlations of pooled items, as their units are not independent', function () {
-    $set = pooledNumbers('pooled', 40, true);
+it('leaves out clusters for intraclass correlations of pooled items, as their units are not independent', function () {
+    $set = pooledNumbers('pooled', 60, true);
     $study = new Study($set, new StudyOptions(pairs: false, bootstrap: 400));
     $one = published($study->item(['x']))['coefficients']['icc_2_1'];
     $all = published($study->item(['x', 'y', 'z']))['coefficients']['icc_2_1'];
@@ -135,7 +135,7 @@ it('resamples cases for intraclass correlations of pooled items, as their units 
                 'coefficients'
             ]['icc_2_1']['method'],
         )
-        ->toBe('point');
+        ->toBe('cluster jackknife');
 });
 
 it('says why there is no intraclass correlation', function (array $rows, string $reason) {
@@ -146,7 +146,7 @@ it('says why there is no intraclass correlation', function (array $rows, string 
         }
     }
     foreach (
-        (new IntraclassCorrelation(ItemTable::fromRatings($set, [''])))->figures(new Confidence(), new CaseBootstrap(3, 10, 1)) as $figure
+        (new IntraclassCorrelation(ItemTable::fromRatings($set, [''])))->figures(new Confidence(), new ClusterBootstrap(3, 10, 1)) as $figure
     ) {
         expect($figure->estimate)->toBeNull()->and(worded($figure->reason))->toBe($reason);
     }

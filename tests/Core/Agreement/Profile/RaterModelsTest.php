@@ -5,7 +5,7 @@ use Core\Agreement\ItemTable;
 use Core\Agreement\Profile\DawidSkene;
 use Core\Agreement\Profile\DriftChart;
 use Core\Agreement\RatingSet;
-use Core\Agreement\Resampling\CaseBootstrap;
+use Core\Agreement\Resampling\ClusterBootstrap;
 use Core\Agreement\Scale;
 use Core\Agreement\Undefined;
 use Core\Chance\Chance;
@@ -143,7 +143,7 @@ it('recovers planted variance components', function () {
 
 it('puts bootstrap intervals about the components', function () {
     $table = plantedVariances(4.0, 1.0, 2.0, 60, 6, 'interval');
-    $v = VarianceComponents::fitted($table, bootstrap: new CaseBootstrap(60, 500, 1));
+    $v = VarianceComponents::fitted($table, bootstrap: new ClusterBootstrap(60, 500, 1));
     expect($v->case->low)
         ->toBeLessThan($v->case->estimate)
         ->toBeGreaterThan(1.0)

@@ -108,7 +108,7 @@ it('compares a coefficient of agreement before and after a debrief', function ()
     };
     [$before] = $sums(0.7, 'before');
     [$after] = $sums(0.92, 'after');
-    $ac1 = Comparison::paired($before->byCase(), $after->byCase(), $before->statistic('gwet_ac'), resamples: 300);
+    $ac1 = Comparison::paired($before->byCluster(), $after->byCluster(), $before->statistic('gwet_ac'), resamples: 300);
     expect($ac1->first)
         ->toEqualWithDelta($before->estimates()[2], 1e-12)
         ->and($ac1->second)

@@ -9,7 +9,7 @@ use Core\Agreement\Coefficient\PairTables;
 use Core\Agreement\Confidence;
 use Core\Agreement\ItemTable;
 use Core\Agreement\RatingSet;
-use Core\Agreement\Resampling\CaseBootstrap;
+use Core\Agreement\Resampling\ClusterBootstrap;
 use Core\Agreement\Resampling\CountSums;
 use Core\Agreement\Resampling\Resample;
 use Core\Agreement\Scale;
@@ -235,7 +235,8 @@ function slowLight(array $cases, ?string $whose = null): array
         unset($rest[$case]);
         $left[] = $mean($rest);
     }
-    $middle = array_sum($left) / count($left);
+    // Pooled units are centred on the whole, single ones on the mean of what is left.
+    $middle = count(array_merge(...array_values($cases))) > count($cases) ? $mean($cases) : array_sum($left) / count($left);
 
     return [
         $mean($cases),
@@ -299,7 +300,7 @@ it('draws the same replicates from packed sums as from the ratings themselves', 
     $names = array_map(strval(...), range(1, $q));
     $table = ItemTable::fromRatings($set, $set->items(), $names);
     $weights = Weights::asked($table, $weighted ? 'linear' : null);
-    $boot = new CaseBootstrap(12, 25, 3);
+    $boot = new ClusterBootstrap(12, 25, 3);
     $fast = new CountSums($table, $weights, 12);
     $cases = $set->cases();
     for ($b = 1; $b <= 25; $b++) {

@@ -8,11 +8,11 @@ use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 
 /**
- * Resamples cases, all ratings of a case together (Efron & Tibshirani 1993, ch. 14). Replicate b, from 1, draws
- * from Xoshiro256** seeded with the bytes of sha256("seed|b"), so that the figures do not depend on the machine,
+ * Resamples clusters of cases, all ratings of a cluster together (Efron & Tibshirani 1993, ch. 14). Replicate b, from 1,
+ * draws from Xoshiro256** seeded with the bytes of sha256("seed|b"), so that the figures do not depend on the machine,
  * the order of work or the number of processes; one draw serves all items.
  */
-final class CaseBootstrap
+final class ClusterBootstrap
 {
     /** As many numbers of draws are kept at hand; further ones are drawn again each time. */
     private const KEPT = 1_000_000;
@@ -23,11 +23,11 @@ final class CaseBootstrap
     private int $kept = 0;
 
     /**
-     * @param  int  $cases  all cases of all items
+     * @param  int  $clusters  all clusters of all items
      * @param  int  $replicates  ≥ 1
      */
     public function __construct(
-        public readonly int $cases,
+        public readonly int $clusters,
         public readonly int $replicates,
         private readonly int|string $seed,
     ) {
@@ -57,7 +57,7 @@ final class CaseBootstrap
      * BCa intervals (Efron 1987); percentile where BCa is undefined, null where the estimate is undefined or over
      * 5 % of the replicates are.
      *
-     * @param  list<list<float>>|null  $left  the statistics without one case each, where they are at hand
+     * @param  list<list<float>>|null  $left  the statistics without one cluster each, where they are at hand
      * @return list<Resample|null> by statistic
      */
     public function intervals(Resampled $of, float $confidence, ?array $left = null): array
@@ -74,22 +74,22 @@ final class CaseBootstrap
         return $out;
     }
 
-    /** @return list<int> rank of a case and how often it was drawn, by turns; ranks rise */
+    /** @return list<int> rank of a cluster and how often it was drawn, by turns; ranks rise */
     public function draw(int $b): array
     {
         if (isset($this->draws[$b])) {
             return $this->draws[$b];
         }
         $random = new Randomizer(new Xoshiro256StarStar(hash('sha256', $this->seed.'|'.$b, true)));
-        $last = $this->cases - 1;
-        $times = array_fill(0, $this->cases, 0);
+        $last = $this->clusters - 1;
+        $times = array_fill(0, $this->clusters, 0);
         for ($i = 0; $i <= $last; $i++) {
             $times[$random->getInt(0, $last)]++;
         }
         $draw = [];
-        foreach ($times as $case => $n) {
+        foreach ($times as $cluster => $n) {
             if ($n > 0) {
-                $draw[] = $case;
+                $draw[] = $cluster;
                 $draw[] = $n;
             }
         }
