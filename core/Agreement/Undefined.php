@@ -59,5 +59,6 @@ enum Undefined: string implements RemarkCode
     case FewReadersForOthers = 'undefined.few-readers-for-others';
     case UndefinedWithoutReader = 'undefined.undefined-without-reader';
     case NoErrorOfItsOwn = 'undefined.no-error-of-its-own';
+    case InNoItem = 'undefined.in-no-item';
     case NobodyDiffers = 'undefined.nobody-differs';
 }

@@ -45,6 +45,31 @@ final class Chance
         return $mean + $sd * $u * $f;
     }
 
+    /** Gamma deviate of shape > 0 and scale 1 (Marsaglia & Tsang 2000). */
+    public function gamma(float $shape): float
+    {
+        if ($shape < 1.0) {
+            return $this->gamma($shape + 1.0) * (1.0 - $this->uniform()) ** (1.0 / $shape);
+        }
+        $d = $shape - 1.0 / 3.0;
+        $c = 1.0 / sqrt(9.0 * $d);
+        while (true) {
+            $x = $this->normal();
+            $v = (1.0 + $c * $x) ** 3;
+            if ($v > 0.0 && log(1.0 - $this->uniform()) < 0.5 * $x * $x + $d * (1.0 - $v + log($v))) {
+                return $d * $v;
+            }
+        }
+    }
+
+    /** Beta deviate, $a and $b > 0. */
+    public function beta(float $a, float $b): float
+    {
+        $x = $this->gamma($a);
+
+        return $x / ($x + $this->gamma($b));
+    }
+
     public function between(int $low, int $high): int
     {
         return $this->random->getInt($low, $high);

@@ -37,17 +37,26 @@ final class AgreementCsv
     public static function rows(string $item, ItemResult $of, InWords $words): \Generator
     {
         $block = StudyJson::published($words)->item($of);
-        foreach (['' => $block, 'three_way ' => self::list($block, 'three_way')] as $way => $part) {
+        $ways = ['three_way', 'abstention', 'mean_over_items'];
+        foreach (['' => $block, ...array_combine(
+            array_map(static fn (string $way): string => "$way ", $ways),
+            array_map(static fn (string $way): array => self::list($block, $way), $ways),
+        )] as $way => $part) {
             foreach (['coefficients' => 'coefficient', 'specific_agreement' => 'specific_agreement'] as $key => $kind) {
                 foreach (self::list($part, $key) as $name => $f) {
                     yield self::row($item, $way.$kind, (string) $name, null, null, $block['cases'] ?? null, $f);
                 }
             }
         }
-        foreach (
-            ['pairs' => 'pair', 'raters_vs_rest' => 'rater_vs_rest', 'self' => 'self', 'against_key' => 'against_key'] as $key => $kind
-        ) {
-            foreach (self::list($block, $key) as $row) {
+        $tables = [
+            'pair' => self::list($block, 'pairs'),
+            'rater_vs_rest' => self::list($block, 'raters_vs_rest'),
+            'self' => self::list($block, 'self'),
+            'against_key' => self::list($block, 'against_key'),
+            'abstention against_key' => self::list(self::list($block, 'abstention'), 'against_key'),
+        ];
+        foreach ($tables as $kind => $rows) {
+            foreach ($rows as $row) {
                 $row = (array) $row;
                 foreach (array_diff_key($row, ['a' => 1, 'b' => 1, 'rater' => 1, 'n' => 1]) as $name => $f) {
                     yield self::row(

@@ -31,7 +31,7 @@ final class AgreementCompute extends Command
 
     protected $signature = 'agreement:compute {file=- : ratings CSV, or - for standard input} {--key=} {--scale=nominal}
         {--weights=} {--categories=} {--positive=present} {--cannot-tell=} {--pairs=all} {--bootstrap=2000}
-        {--seed=1} {--confidence=0.95} {--tolerance=} {--format=table} {--processes=1}
+        {--seed=1} {--confidence=0.95} {--tolerance=} {--field-prevalence=} {--format=table} {--processes=1}
         {--check : work every count-based figure out twice, by packed sums and by definition, and compare}';
 
     protected $description = 'Agreement of raters with each other and with a key, from files; needs no database';
@@ -198,6 +198,7 @@ final class AgreementCompute extends Command
                 'seed',
                 'confidence',
                 'tolerance',
+                'field-prevalence',
             ] as $name
         ) {
             $options[str_replace('-', '_', $name)] = $this->given($name);
@@ -235,6 +236,9 @@ final class AgreementCompute extends Command
             $this->given('tolerance') === null
                 ? null
                 : Scale::decimal($this->text('tolerance')) ?? throw ConsoleException::because('tolerance'),
+            fieldPrevalence: $this->given('field-prevalence') === null
+                ? null
+                : Scale::decimal($this->text('field-prevalence')) ?? throw ConsoleException::because('field-prevalence'),
         );
     }
 

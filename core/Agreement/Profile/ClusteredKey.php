@@ -231,20 +231,11 @@ final readonly class ClusteredKey
     private function brier(): Figure
     {
         $stated = array_values(array_filter($this->brier, static fn (array $b): bool => $b[0] > 0));
-        $n = array_sum(array_column($stated, 0));
-        if ($n === 0) {
+        if ($stated === []) {
             return Figure::undefined(Undefined::NoConfidence);
         }
-        $sum = array_sum(array_column($stated, 1));
 
-        return $this->wide(ClusterError::clustered(
-            $sum / $n,
-            array_map(static fn (array $b): float => $n > $b[0] ? ($sum - $b[1]) / ($n - $b[0]) : NAN, $stated),
-            Clusters::ofSizes(array_column($stated, 0)),
-            $this->confidence,
-            static fn (): ?array => null,
-            0.0,
-        ));
+        return $this->wide(KeyTable::mean($stated, $this->confidence));
     }
 
     /**

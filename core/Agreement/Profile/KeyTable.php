@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Agreement\Profile;
 
+use Core\Agreement\Clusters;
 use Core\Agreement\Coefficient\CohenKappa;
 use Core\Agreement\Confidence;
 use Core\Agreement\Figure;
@@ -101,9 +102,39 @@ final class KeyTable
         ksort($scores);
 
         return new ClusteredKey(
-            array_values(array_map(self::unpacked(...), $this->byCluster)),
+            array_values($this->cellsByCluster()),
             array_values($scores),
             $confidence,
+        );
+    }
+
+    /** @return array<int, array{int, int, int, int}> tp, fn, fp, tn by rank of the cluster */
+    public function cellsByCluster(): array
+    {
+        return array_map(self::unpacked(...), $this->byCluster);
+    }
+
+    /**
+     * A mean over units, by leaving out each cluster.
+     *
+     * @param  list<array{int, float}>  $sums  units and the sum of their scores, each in [0, 1], by cluster
+     */
+    public static function mean(array $sums, Confidence $confidence): Figure
+    {
+        $n = array_sum(array_column($sums, 0));
+        if ($n === 0) {
+            return Figure::undefined(Undefined::NothingToCompare);
+        }
+        $sum = array_sum(array_column($sums, 1));
+        $left = array_map(static fn (array $s): float => $n > $s[0] ? ($sum - $s[1]) / ($n - $s[0]) : NAN, $sums);
+
+        return ClusterError::clustered(
+            $sum / $n,
+            $left,
+            Clusters::ofSizes(array_column($sums, 0)),
+            $confidence,
+            static fn (): ?array => null,
+            0.0,
         );
     }
 

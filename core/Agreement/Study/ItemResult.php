@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Core\Agreement\Study;
 
+use Core\Agreement\Coefficient\MeanOverItems;
 use Core\Agreement\Coefficient\PairResult;
 use Core\Agreement\Figure;
+use Core\Agreement\Profile\PeopleInOrder;
 
 /** Everything that is told of one item, or of several pooled. */
 final readonly class ItemResult
@@ -18,6 +20,8 @@ final readonly class ItemResult
      * @param  array<string, Figure>  $versusRest  mean κ with the others, by rater
      * @param  list<RaterResult>  $self  agreement with oneself over repeats
      * @param  list<RaterResult>  $againstKey
+     * @param  MeanOverItems|null  $mean  of several pooled
+     * @param  PeopleInOrder|null  $order  over all there is
      */
     public function __construct(
         public int $cases,
@@ -32,6 +36,9 @@ final readonly class ItemResult
         public array $self,
         public array $againstKey,
         public ?ThreeWayResult $threeWay = null,
+        public ?AbstentionResult $abstention = null,
+        public ?MeanOverItems $mean = null,
+        public ?PeopleInOrder $order = null,
     ) {
     }
 
@@ -45,6 +52,7 @@ final readonly class ItemResult
         return new self(
             $this->cases, $this->raters, $this->ratings, $this->categories, $this->coefficients, $this->specific,
             $this->pairs, $this->undefinedPairs, $this->versusRest, $this->self, $key, $this->threeWay,
+            $this->abstention, $this->mean, $this->order,
         );
     }
 }

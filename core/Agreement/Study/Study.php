@@ -10,11 +10,12 @@ use Core\Agreement\Coefficient\BlandAltman;
 use Core\Agreement\Coefficient\CongerKappa;
 use Core\Agreement\Coefficient\CountFigures;
 use Core\Agreement\Coefficient\IntraclassCorrelation;
+use Core\Agreement\Coefficient\MeanOverItems;
 use Core\Agreement\Coefficient\PairResult;
 use Core\Agreement\Coefficient\PairTables;
+use Core\Agreement\Coefficient\WithAbstentions;
 use Core\Agreement\Figure;
 use Core\Agreement\ItemTable;
-use Core\Agreement\Profile\KeyBootstrap;
 use Core\Agreement\Profile\KeyTable;
 use Core\Agreement\RatingSet;
 use Core\Agreement\Resampling\ClusterBootstrap;
@@ -30,6 +31,8 @@ final class Study
 {
     private readonly ?ClusterBootstrap $bootstrap;
 
+    private readonly AgainstKey $key;
+
     /** @throws CoreException when weights are asked for on names */
     public function __construct(
         private readonly RatingSet $set,
@@ -40,6 +43,7 @@ final class Study
         }
         $clusters = $options->bootstrap > 0 ? $set->clusterCount() : 0;
         $this->bootstrap = $clusters > 0 ? new ClusterBootstrap($clusters, $options->bootstrap, $options->seed) : null;
+        $this->key = new AgainstKey($set, $options, $this->bootstrap);
     }
 
     /** @throws CoreException */
@@ -85,7 +89,7 @@ final class Study
         $weights = Weights::asked($table, $o->weights);
         $pairs = $table->scale->isCategorical() ? new PairTables($table, $weights, $o->confidence) : null;
         [$coefficients, $specific] = $this->coefficients($table, $weights, $pairs);
-        $three = null;
+        $three = $abstention = null;
         if ($o->cannotTell !== null && $table->scale->isCategorical()) {
             $all = ItemTable::fromRatings(
                 $this->set,
@@ -98,6 +102,7 @@ final class Study
                 $all->categories,
                 ...$this->coefficients($all, Weights::identity($all->q), null),
             );
+            $abstention = $this->abstention($items, $all);
         }
 
         return new ItemResult(
@@ -116,6 +121,47 @@ final class Study
             (new SelfAgreement($this->set, $this->options))->results($items, $table),
             $this->againstKey($items),
             $three,
+            $abstention,
+            $this->mean($items, $table),
+            count($items) === count($this->set->items()) ? $this->key->order($items) : null,
+        );
+    }
+
+    /**
+     * @param  list<string>  $items
+     *
+     * @throws CoreException
+     */
+    private function mean(array $items, ItemTable $pooled): ?MeanOverItems
+    {
+        return count($items) < 2 || $this->set->scale !== Scale::Nominal ? null : MeanOverItems::of(
+            array_map(fn (string $item): ItemTable => ItemTable::fromRatings(
+                $this->set,
+                [$item],
+                $this->options->categories,
+                $this->options->cannotTell,
+            ), $items),
+            $pooled->categories,
+            $this->options->confidence,
+        );
+    }
+
+    /**
+     * @param  list<string>  $items
+     * @param  ItemTable  $all  with the abstention as a category
+     */
+    private function abstention(array $items, ItemTable $all): AbstentionResult
+    {
+        $without = (string) $this->options->cannotTell;
+        [$coefficients, $specific] = (new WithAbstentions($all, $all->code($without)))->figures(
+            $this->options->confidence,
+            $this->bootstrap,
+        );
+
+        return new AbstentionResult(
+            $coefficients,
+            array_combine(array_values(array_diff($all->categories, [$without])), $specific),
+            $this->key->countedWrong($items),
         );
     }
 
@@ -216,128 +262,16 @@ final class Study
      */
     public function againstKey(array $items): array
     {
-        if (! $this->set->hasKey()) {
-            return [];
-        }
-        $out = [];
-        $grouped = count($items) > 1 || $this->set->isClustered();
-        if (! $this->set->scale->isCategorical()) {
-            foreach ($this->keyDifferences($items) as $rater => [$difference, $clusterOf]) {
-                $figures = $grouped ? $difference->clustered($clusterOf) : $difference->figures();
-                if ($this->options->tolerance !== null) {
-                    $figures['within_tolerance'] = $difference->within($this->options->tolerance);
-                }
-                $out[] = new RaterResult((string) $rater, $difference->n, $figures);
-            }
-
-            return $out;
-        }
-        $tables = $this->keyTables($items);
-        $figures = array_map(
-            fn (KeyTable $table): array => $grouped
-                ? $table->clustered($this->options->confidence)->figures()
-                : $table->figures($this->options->confidence),
-            $tables,
-        );
-        if ($this->bootstrap !== null && $this->options->bootstrapKey) {
-            $figures = (new KeyBootstrap($tables, $this->bootstrap))->intervals(
-                $figures,
-                $this->options->confidence,
-            );
-        }
-        foreach ($figures as $rater => $list) {
-            $out[] = new RaterResult((string) $rater, $tables[$rater]->n(), $list);
-        }
-
-        return $out;
+        return $this->key->results($items);
     }
 
     /**
-     * Each rater's table against the key over the given items: the positive value and the rest.
-     *
      * @param  list<string>  $items
-     * @return array<string, KeyTable> by rater, bytewise
+     * @return array<string, KeyTable> each rater's table against the key, bytewise
      */
     public function keyTables(array $items): array
     {
-        $positive = [];
-        foreach ($this->set->valueNames() as $v => $name) {
-            $positive[$v] = $v === 0 || $name === $this->options->cannotTell ? null : $this->isPositive($name);
-        }
-        $tables = [];
-        $raters = $this->set->raterNames();
-        $cases = $this->set->inClusters();
-        foreach ($items as $item) {
-            $rows = $this->set->first($item);
-            $sure = $this->set->confidence($item);
-            $own = [];
-            foreach ($cases as [$case, $rank]) {
-                $truth = $this->set->keyFor($item, $case);
-                $c = $this->set->caseIndex($case);
-                if ($truth === null || $truth === $this->options->cannotTell || ! isset($rows[$c])) {
-                    continue;
-                }
-                $true = $this->isPositive($truth);
-                foreach ($rows[$c] as $r => $v) {
-                    $called = $positive[$v] ?? null;
-                    if ($called !== null) {
-                        $own[$r] ??= new KeyTable;
-                        $own[$r]->add($rank, $called, $true, $sure[$c][$r] ?? null);
-                    }
-                }
-            }
-            foreach ($own as $r => $table) {
-                isset($tables[$raters[$r]]) ? $tables[$raters[$r]]->merge($table) : $tables[$raters[$r]] = $table;
-            }
-        }
-        ksort($tables, SORT_STRING);
-
-        return $tables;
-    }
-
-    private function isPositive(string $value): bool
-    {
-        $positive = $this->options->positive;
-
-        return $value === $positive ||
-            ($this->set->scale !== Scale::Nominal &&
-                Scale::decimal($positive) !== null &&
-                (float) $value === (float) $positive);
-    }
-
-    /**
-     * Each rater's numbers beside the key's.
-     *
-     * @param  list<string>  $items
-     * @return array<string, array{BlandAltman, list<int>}> by rater, bytewise, with the cluster of each number
-     */
-    private function keyDifferences(array $items): array
-    {
-        $names = $this->set->valueNames();
-        $raters = $this->set->raterNames();
-        $x = $y = $clusterOf = [];
-        foreach ($items as $item) {
-            $rows = $this->set->first($item);
-            foreach ($this->set->inClusters() as [$case, $rank]) {
-                $truth = $this->set->keyFor($item, $case);
-                if ($truth !== null) {
-                    foreach ($rows[$this->set->caseIndex($case)] ?? [] as $r => $v) {
-                        if ($v > 0) {
-                            $x[$raters[$r]][] = (float) $names[$v];
-                            $y[$raters[$r]][] = (float) $truth;
-                            $clusterOf[$raters[$r]][] = $rank;
-                        }
-                    }
-                }
-            }
-        }
-        ksort($x, SORT_STRING);
-        $out = [];
-        foreach ($x as $rater => $values) {
-            $out[$rater] = [new BlandAltman($values, $y[$rater], $this->options->confidence), $clusterOf[$rater]];
-        }
-
-        return $out;
+        return $this->key->tables($items, false);
     }
 
     /**

@@ -20,6 +20,7 @@ final readonly class StudyOptions
      * @param  float|null  $tolerance  the difference from the key that still counts as meeting it, in the values' unit
      * @param  bool  $bootstrapKey  whether the figures against the key are resampled too; else they keep their
      *     jackknife
+     * @param  float|null  $fieldPrevalence  share of positives, in (0, 1), for predictive values elsewhere than in this set
      *
      * @throws CoreException
      */
@@ -34,6 +35,7 @@ final readonly class StudyOptions
         public ?string $weights = null,
         public ?float $tolerance = null,
         public bool $bootstrapKey = true,
+        public ?float $fieldPrevalence = null,
     ) {
         $this->confidence = new Confidence($confidence);
         if ($weights !== null && ! in_array($weights, ['linear', 'quadratic'], true)) {
@@ -41,6 +43,11 @@ final readonly class StudyOptions
         }
         if ($tolerance !== null && (! is_finite($tolerance) || $tolerance < 0.0)) {
             throw AgreementException::because('tolerance');
+        }
+        if ($fieldPrevalence !== null && (
+            is_nan($fieldPrevalence) || $fieldPrevalence <= 0.0 || $fieldPrevalence >= 1.0
+        )) {
+            throw AgreementException::because('field-prevalence');
         }
         if ($bootstrap < 0 || $bootstrap > 100000) {
             throw AgreementException::because('bootstrap');

@@ -4,9 +4,13 @@ declare(strict_types=1);
 
 namespace Core\Format\Json;
 
+use Core\Agreement\Coefficient\MeanOverItems;
 use Core\Agreement\Coefficient\PairResult;
 use Core\Agreement\Figure;
+use Core\Agreement\Profile\PeopleInOrder;
+use Core\Agreement\Profile\RankedPerson;
 use Core\Agreement\Scale;
+use Core\Agreement\Study\AbstentionResult;
 use Core\Agreement\Study\ItemResult;
 use Core\Agreement\Study\ItemSummary;
 use Core\Agreement\Study\RaterResult;
@@ -56,7 +60,50 @@ final readonly class StudyJson
             'self' => $this->raters($item->self),
             'against_key' => $this->raters($item->againstKey),
             ...$this->threeWay($item->threeWay),
+            ...($item->abstention === null ? [] : ['abstention' => [
+                'specific_agreement' => (object) $this->figures($item->abstention->specific),
+                'coefficients' => $this->figures($item->abstention->coefficients),
+                'against_key' => $this->raters($item->abstention->againstKey),
+            ]]),
+            ...($item->mean === null ? [] : ['mean_over_items' => [
+                'specific_agreement' => (object) $this->figures($item->mean->specific),
+                'coefficients' => $this->figures($item->mean->coefficients),
+            ]]),
+            ...($item->order === null ? [] : ['order' => self::order($item->order)]),
         ];
+    }
+
+    /** @return array{design_effect: float, draws: int, raters: list<array<string, mixed>>} */
+    public static function order(PeopleInOrder $order): array
+    {
+        return [
+            'design_effect' => $order->designEffect,
+            'draws' => PeopleInOrder::DRAWS,
+            'raters' => array_map(static fn (RankedPerson $p): array => [
+                'rater' => $p->rater,
+                'n' => $p->n,
+                'rate' => $p->rate,
+                'shrunken' => $p->shrunken,
+                'rank_low' => $p->best,
+                'rank_high' => $p->worst,
+            ], $order->people),
+        ];
+    }
+
+    /** @throws FormatException when it is not what order() makes */
+    public static function readOrder(?JsonObject $o): ?PeopleInOrder
+    {
+        return $o === null ? null : new PeopleInOrder(
+            array_map(static fn (JsonObject $p): RankedPerson => new RankedPerson(
+                $p->text('rater', 400),
+                $p->whole('n'),
+                $p->number('rate'),
+                $p->number('shrunken'),
+                $p->whole('rank_low'),
+                $p->whole('rank_high'),
+            ), $o->objects('raters')),
+            $o->number('design_effect'),
+        );
     }
 
     /** @return array<string, mixed> */
@@ -162,6 +209,28 @@ final readonly class StudyJson
             self::readRaters($o, 'self'),
             self::readRaters($o, 'against_key'),
             self::readThreeWay($o),
+            self::readAbstention($o->optionalObject('abstention')),
+            self::readMean($o->optionalObject('mean_over_items')),
+            self::readOrder($o->optionalObject('order')),
+        );
+    }
+
+    /** @throws FormatException */
+    private static function readAbstention(?JsonObject $o): ?AbstentionResult
+    {
+        return $o === null ? null : new AbstentionResult(
+            self::readFigures($o->object('coefficients')),
+            self::readFigures($o->object('specific_agreement')),
+            self::readRaters($o, 'against_key'),
+        );
+    }
+
+    /** @throws FormatException */
+    private static function readMean(?JsonObject $o): ?MeanOverItems
+    {
+        return $o === null ? null : new MeanOverItems(
+            self::readFigures($o->object('coefficients')),
+            self::readFigures($o->object('specific_agreement')),
         );
     }
 
