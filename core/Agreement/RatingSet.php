@@ -42,6 +42,9 @@ final class RatingSet
     /** @var array<string, array<string, string>> item ('' serves all), case → key value */
     private array $key = [];
 
+    /** @var array<string, array<string, PanelVote>> item ('' serves all), case → what stands behind the key */
+    private array $votes = [];
+
     private Clustering $clusters;
 
     /** @param  string|null  $apart  a value like "cannot tell", which need not fit the scale */
@@ -109,7 +112,7 @@ final class RatingSet
     }
 
     /** @throws CoreException when the key already has a value here, or the value does not fit the scale */
-    public function addKey(string $case, string $item, string $value): void
+    public function addKey(string $case, string $item, string $value, ?PanelVote $vote = null): void
     {
         $objection = $this->objection($value);
         if ($objection !== null) {
@@ -123,6 +126,9 @@ final class RatingSet
             );
         }
         $this->key[$item][$case] = $value;
+        if ($vote !== null) {
+            $this->votes[$item][$case] = $vote;
+        }
     }
 
     /**
@@ -156,6 +162,16 @@ final class RatingSet
         $value = $this->key[$item][$case] ?? $this->key[''][$case] ?? null;
 
         return $value === '' ? null : $value;
+    }
+
+    public function hasVotes(): bool
+    {
+        return $this->votes !== [];
+    }
+
+    public function voteFor(string $item, string $case): ?PanelVote
+    {
+        return isset($this->key[$item][$case]) ? $this->votes[$item][$case] ?? null : $this->votes[''][$case] ?? null;
     }
 
     /** @return list<string> */

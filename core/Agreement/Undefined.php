@@ -59,6 +59,8 @@ enum Undefined: string implements RemarkCode
     case FewReadersForOthers = 'undefined.few-readers-for-others';
     case UndefinedWithoutReader = 'undefined.undefined-without-reader';
     case NoErrorOfItsOwn = 'undefined.no-error-of-its-own';
+    /** least, questions */
+    case FewQuestions = 'undefined.few-questions';
     case InNoItem = 'undefined.in-no-item';
     case NobodyDiffers = 'undefined.nobody-differs';
 }

@@ -54,6 +54,7 @@ final class AgreementCsv
             'self' => self::list($block, 'self'),
             'against_key' => self::list($block, 'against_key'),
             'abstention against_key' => self::list(self::list($block, 'abstention'), 'against_key'),
+            'key_error' => self::list(self::list($block, 'key_error'), 'raters'),
         ];
         foreach ($tables as $kind => $rows) {
             foreach ($rows as $row) {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Core\Format;
 
 use Core\Agreement\AgreementException;
+use Core\Agreement\PanelVote;
 use Core\Agreement\RatingSet;
 use Core\Agreement\Scale;
 use Core\CoreException;
@@ -86,12 +87,20 @@ final class RatingsCsv
         $at = $table->require(['case', 'value']);
         $item = $table->position('item');
         $cluster = $table->position('cluster');
+        $votes = array_filter([
+            'present' => $table->position('present'),
+            'absent' => $table->position('absent'),
+            'weight' => $table->position('weight'),
+        ], is_int(...));
         foreach ($table->rows() as $line => $cells) {
             if ($cells[$at['case']] === '') {
                 throw FormatException::at($file, $line, 'case', 'cell-empty');
             }
             try {
-                $into->addKey($cells[$at['case']], $item === null ? '' : $cells[$item], $cells[$at['value']]);
+                $vote = self::vote($file, $line, array_map(static fn (int $i): string => $cells[$i], $votes));
+                $into->addKey($cells[$at['case']], $item === null ? '' : $cells[$item], $cells[$at['value']], $vote);
+            } catch (FormatException $e) {
+                throw $e;
             } catch (CoreException $e) {
                 throw FormatException::at(
                     $file,
@@ -104,6 +113,36 @@ final class RatingsCsv
         }
 
         return $table->checksum();
+    }
+
+    /**
+     * @param  array<string, string>  $cells  by column, of those that are there
+     *
+     * @throws CoreException
+     */
+    private static function vote(string $file, int $line, array $cells): ?PanelVote
+    {
+        $weight = $cells['weight'] ?? '';
+        if ($weight !== '') {
+            $value = Scale::decimal($weight);
+            if ($value === null || $value < 0.0 || $value > 1.0) {
+                throw FormatException::at($file, $line, 'weight', 'no-share', confidence: FormatException::short($weight));
+            }
+
+            return PanelVote::weighed($value);
+        }
+        $counts = [];
+        foreach (['present', 'absent'] as $name) {
+            $text = $cells[$name] ?? '';
+            if ($text !== '' && preg_match('/^\d{1,6}$/D', $text) !== 1) {
+                throw FormatException::at($file, $line, $name, 'no-count', text: FormatException::short($text));
+            }
+            $counts[$name] = $text === '' ? null : (int) $text;
+        }
+
+        return $counts['present'] === null && $counts['absent'] === null
+            ? null
+            : PanelVote::counted($counts['present'] ?? 0, $counts['absent'] ?? 0);
     }
 
     /** @throws FormatException when the case is in another cluster already */

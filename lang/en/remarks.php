@@ -251,6 +251,7 @@ return [
         'few-readers-for-others' => 'fewer than four readers say nothing of other readers',
         'undefined-without-reader' => 'undefined when one of the readers is left out',
         'no-error-of-its-own' => 'has no error of its own to start from',
+        'few-questions' => 'needs :least questions that the panel and this reader answered; there are :questions',
         'in-no-item' => 'defined in none of the single faults',
         'nobody-differs' => 'all agree on everything, so how readers differ cannot be told',
     ],

@@ -114,6 +114,17 @@ final readonly class AgainstKey
         return PeopleInOrder::of($right, $this->options->seed);
     }
 
+    /**
+     * @param  list<string>  $items
+     * @return KeyErrorResult|null null where nothing is known of how the panel split
+     */
+    public function keyError(array $items): ?KeyErrorResult
+    {
+        return ! $this->set->hasVotes() || ! $this->set->scale->isCategorical()
+            ? null
+            : (new KeyError($this->set, $items, $this->options, $this->isPositive(...)))->result($this->bootstrap);
+    }
+
     /** @return array{answered: Figure, half_credit: Figure} */
     private function answered(KeyTable $all, KeyTable $some, bool $grouped): array
     {

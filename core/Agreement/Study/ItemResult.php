@@ -39,6 +39,7 @@ final readonly class ItemResult
         public ?AbstentionResult $abstention = null,
         public ?MeanOverItems $mean = null,
         public ?PeopleInOrder $order = null,
+        public ?KeyErrorResult $keyError = null,
     ) {
     }
 
@@ -52,7 +53,7 @@ final readonly class ItemResult
         return new self(
             $this->cases, $this->raters, $this->ratings, $this->categories, $this->coefficients, $this->specific,
             $this->pairs, $this->undefinedPairs, $this->versusRest, $this->self, $key, $this->threeWay,
-            $this->abstention, $this->mean, $this->order,
+            $this->abstention, $this->mean, $this->order, $this->keyError,
         );
     }
 }

@@ -124,6 +124,7 @@ final class Study
             $abstention,
             $this->mean($items, $table),
             count($items) === count($this->set->items()) ? $this->key->order($items) : null,
+            $this->key->keyError($items),
         );
     }
 

@@ -13,6 +13,7 @@ use Core\Agreement\Scale;
 use Core\Agreement\Study\AbstentionResult;
 use Core\Agreement\Study\ItemResult;
 use Core\Agreement\Study\ItemSummary;
+use Core\Agreement\Study\KeyErrorResult;
 use Core\Agreement\Study\RaterResult;
 use Core\Agreement\Study\ThreeWayResult;
 use Core\Format\FormatException;
@@ -70,7 +71,36 @@ final readonly class StudyJson
                 'coefficients' => $this->figures($item->mean->coefficients),
             ]]),
             ...($item->order === null ? [] : ['order' => self::order($item->order)]),
+            ...($item->keyError === null ? [] : ['key_error' => $this->keyError($item->keyError)]),
         ];
+    }
+
+    /** @return array<string, mixed> */
+    public function keyError(KeyErrorResult $of): array
+    {
+        return [
+            'questions' => $of->questions,
+            'settled' => $of->settled,
+            'panel' => [
+                'prevalence' => $of->prevalence,
+                'sensitivity' => $of->sensitivity,
+                'specificity' => $of->specificity,
+            ],
+            'raters' => $this->raters($of->raters),
+        ];
+    }
+
+    /** @throws FormatException when it is not what keyError() makes */
+    public static function readKeyError(?JsonObject $o): ?KeyErrorResult
+    {
+        return $o === null ? null : new KeyErrorResult(
+            $o->whole('questions'),
+            $o->whole('settled'),
+            $o->object('panel')->number('prevalence'),
+            $o->object('panel')->number('sensitivity'),
+            $o->object('panel')->number('specificity'),
+            self::readRaters($o, 'raters'),
+        );
     }
 
     /** @return array{design_effect: float, draws: int, raters: list<array<string, mixed>>} */
@@ -212,6 +242,7 @@ final readonly class StudyJson
             self::readAbstention($o->optionalObject('abstention')),
             self::readMean($o->optionalObject('mean_over_items')),
             self::readOrder($o->optionalObject('order')),
+            self::readKeyError($o->optionalObject('key_error')),
         );
     }
 
