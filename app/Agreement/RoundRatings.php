@@ -168,7 +168,12 @@ final readonly class RoundRatings
         $out = [];
         foreach ($own as $reading) {
             $id = $this->inputs->cases[$reading['case']]->case_id;
-            $calls = $this->calls("c$id", $said["c$id"] ?? []);
+            $calls = $this->calls(
+                "c$id",
+                $said["c$id"] ?? [],
+                $this->inputs->golfers[$id] ?? null,
+                $this->counts[$reading['case']] ?? [],
+            );
             if ($calls !== []) {
                 $out[$id] = $calls;
             }
@@ -179,9 +184,10 @@ final readonly class RoundRatings
 
     /**
      * @param  array<string, array{string, float|null}>  $said  of one case, by fault
+     * @param  array<string, array<string, int>>  $all  everybody's calls by fault and presence
      * @return list<ScoredCall>
      */
-    private function calls(string $case, array $said): array
+    private function calls(string $case, array $said, ?string $golfer, array $all): array
     {
         $labels = array_intersect_key($this->key[$case] ?? [], $said);
         ksort($labels, SORT_STRING);
@@ -190,7 +196,17 @@ final readonly class RoundRatings
         foreach ($labels as $fault => $label) {
             [$presence, $sure] = $said[$fault];
             if ($presence !== Presence::CannotTell->value) {
-                $out[] = new ScoredCall($this->round.$case, $fault, $presence === $present, $label === $present, $sure);
+                $yes = ($all[$fault][$present] ?? 0) - ($presence === $present ? 1 : 0);
+                $no = ($all[$fault][Presence::Absent->value] ?? 0) - ($presence === $present ? 0 : 1);
+                $out[] = new ScoredCall(
+                    $this->round.$case,
+                    $fault,
+                    $presence === $present,
+                    $label === $present,
+                    $sure,
+                    $golfer,
+                    $yes + $no > 0 ? (float) $yes / ($yes + $no) : null,
+                );
             }
         }
 

@@ -39,17 +39,14 @@ final class RatingSet
     /** @var array<int, array<int, array<int, array<int, float>>>> confidence by occasion, item, case and rater */
     private array $sure = [];
 
-    /** @var array<string, array<string, string>> item ('' serves all), case → key value */
-    private array $key = [];
-
-    /** @var array<string, array<string, PanelVote>> item ('' serves all), case → what stands behind the key */
-    private array $votes = [];
+    private KeySheet $key;
 
     private Clustering $clusters;
 
     /** @param  string|null  $apart  a value like "cannot tell", which need not fit the scale */
     public function __construct(public readonly Scale $scale = Scale::Nominal, private readonly ?string $apart = null)
     {
+        $this->key = new KeySheet;
         $this->clusters = new Clustering;
     }
 
@@ -118,17 +115,7 @@ final class RatingSet
         if ($objection !== null) {
             throw AgreementException::because($objection, value: $value);
         }
-        if (isset($this->key[$item][$case])) {
-            throw AgreementException::because(
-                $item === '' ? 'keyed-already' : 'item-keyed-already',
-                case: $case,
-                item: $item,
-            );
-        }
-        $this->key[$item][$case] = $value;
-        if ($vote !== null) {
-            $this->votes[$item][$case] = $vote;
-        }
+        $this->key->add($case, $item, $value, $vote);
     }
 
     /**
@@ -154,24 +141,22 @@ final class RatingSet
 
     public function hasKey(): bool
     {
-        return $this->key !== [];
+        return ! $this->key->isEmpty();
     }
 
     public function keyFor(string $item, string $case): ?string
     {
-        $value = $this->key[$item][$case] ?? $this->key[''][$case] ?? null;
-
-        return $value === '' ? null : $value;
+        return $this->key->valueFor($item, $case);
     }
 
     public function hasVotes(): bool
     {
-        return $this->votes !== [];
+        return $this->key->hasVotes();
     }
 
     public function voteFor(string $item, string $case): ?PanelVote
     {
-        return isset($this->key[$item][$case]) ? $this->votes[$item][$case] ?? null : $this->votes[''][$case] ?? null;
+        return $this->key->voteFor($item, $case);
     }
 
     /** @return list<string> */

@@ -7,13 +7,13 @@ namespace Core\Drawing;
 use Core\Agreement\Profile\DriftChart;
 use Core\Number\Written;
 
-/** A reader's d′ and criterion from stretch to stretch, as distances from their own mean, with the band of chance. */
+/** A reader's right calls and calls of "present" against the others', stretch by stretch, with the band of chance. */
 final readonly class DriftPlot
 {
     /** Above the highest point there is room. */
     private const ROOM = 1.15;
 
-    /** @param  array<string, list<Mark>>  $lines  by series, stretches without a value left out */
+    /** @param  array<string, list<Mark>>  $lines  by series */
     private function __construct(
         public Plot $plot,
         public float $bandTop,
@@ -44,22 +44,15 @@ final readonly class DriftPlot
     private static function in(DriftChart $drift, array $stretches, float $width): self
     {
         $plot = new Plot(self::along($stretches, $width), self::upward($drift), $width);
-        $line = static function (string $of, string $series) use ($drift, $plot): array {
-            $marks = [];
-            foreach ($drift->points as $i => $point) {
-                $z = $point[$of];
-                if (is_float($z)) {
-                    $marks[] = new Mark($series, $plot->x((float) $i), $plot->y($z), null, null);
-                }
+        /** @param  'z_right'|'z_present'  $of */
+        $lines = [];
+        foreach ($drift->points as $i => $point) {
+            foreach (['present' => $point['z_present'], 'right' => $point['z_right']] as $series => $z) {
+                $lines[$series][] = new Mark($series, $plot->x((float) $i), $plot->y($z), null, null);
             }
+        }
 
-            return $marks;
-        };
-
-        return new self($plot, $plot->y($drift->limit), $plot->y(-$drift->limit), [
-            'criterion' => $line('z_c', 'criterion'),
-            'd-prime' => $line('z_d', 'd-prime'),
-        ]);
+        return new self($plot, $plot->y($drift->limit), $plot->y(-$drift->limit), $lines);
     }
 
     /** @param  list<string>  $stretches */
@@ -80,7 +73,7 @@ final readonly class DriftPlot
     private static function upward(DriftChart $drift): Axis
     {
         $z = array_map(
-            static fn (array $p): float => max(abs($p['z_d'] ?? 0.0), abs($p['z_c'] ?? 0.0)),
+            static fn (array $p): float => max(abs($p['z_right']), abs($p['z_present'])),
             $drift->points,
         );
         $top = max($drift->limit, ...$z) * self::ROOM;

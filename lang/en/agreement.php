@@ -268,19 +268,21 @@ return [
             'more' => ':count more',
         ],
         'drift' => [
-            'few' => 'Too few cases to see a drift',
-            'needs' => 'At least two stretches of :count cases, with faults that are there and faults that are not, '
-                .'are needed.',
-            'none' => 'No drift beyond chance over :count stretches of cases',
-            'says' => 'Distance of sensitivity and criterion from their own mean, stretch by stretch; the figures are '
-                .'in the table below',
-            'axes' => 'Beneath: cases in the order handed in. Upward: standard errors from the own mean.',
-            'criterion' => 'criterion',
-            'criterion-up' => '(upward: calls less) and',
-            'd-prime' => 'd′',
-            'd-prime-up' => '(upward: tells better)',
-            'how' => 'over :rounds. The band is set so that one unchanging reader in :one-in has a point outside it '
-                .'anywhere, by simulation.',
+            'few' => 'Too few golfers to see a drift',
+            'needs' => 'At least :count golfers, read by others too, are needed.',
+            'none' => 'No drift beyond chance over :count stretches of golfers (p :p)',
+            'says' => 'Right calls and calls of present against the others’, stretch by stretch; the figures are in the '
+                .'table below',
+            'axes' => 'Beneath: golfers in the order handed in. Upward: standard errors from the own mean.',
+            'present' => 'calls of present',
+            'present-up' => '(upward: calls more than the others) and',
+            'right' => 'right calls',
+            'right-up' => '(upward: more often right than the others)',
+            'golfers' => 'Golfers',
+            'calls' => 'Calls',
+            'how' => 'over :rounds: each call less what the others said of the same question, so that hard cases move '
+                .'nobody. The band is set so that one unchanging reader in :one-in has a point outside it anywhere, by '
+                .'letting whole golfers change places.',
             'beyond' => 'beyond',
         ],
         'latent' => [

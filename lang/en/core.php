@@ -184,7 +184,7 @@ return [
         'weights' => 'weights are \':weights\', not linear or quadratic',
         'tolerance' => 'tolerance must not be negative',
         'vote' => 'a number of votes must not be negative',
-        'vote-weight' => 'a weight must lie between 0 and 1',
+        'vote-weight' => 'a probability must lie between 0 and 1',
         'field-prevalence' => 'field prevalence must lie between 0 and 1',
         'bootstrap' => 'bootstrap must lie between 0 and 100000',
         'many-values' => 'more than :most_values values to compare with one another',

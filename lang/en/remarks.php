@@ -249,7 +249,7 @@ return [
         'few-cases-in-one' => 'too few cases in one of the two',
         'few-readers' => 'needs two readers and two cases that all of them marked',
         'few-readers-for-others' => 'fewer than four readers say nothing of other readers',
-        'undefined-without-reader' => 'undefined when one of the readers is left out',
+        'undefined-without-reader' => 'undefined without one of the readers',
         'no-error-of-its-own' => 'has no error of its own to start from',
         'few-questions' => 'needs :least questions that the panel and this reader answered; there are :questions',
         'in-no-item' => 'defined in none of the single faults',

@@ -11,11 +11,7 @@ use Core\Drawing\DriftPlot;
 use Core\Number\Written;
 use Illuminate\Support\Collection;
 
-/**
- * Whether a person moved over all published rounds, stretch by stretch of cases.
- *
- * @phpstan-type Stretch array{from: int, to: int, cells: array{int, int, int, int}}
- */
+/** Whether a person moved against the others over all published rounds, stretch by stretch of golfers. */
 final class PersonDrift
 {
     /**
@@ -25,18 +21,16 @@ final class PersonDrift
      */
     public function of(Collection $rounds, RaterProfile $over, array $said): array
     {
-        $windows = $over->windows();
         $drift = $over->drift();
-        $names = array_map(static fn (array $w): string => "{$w['from']}–{$w['to']}", $windows);
+        $names = $drift === null ? [] : self::names($drift);
 
         return [
-            'windows' => $windows,
             'rounds' => $rounds,
-            'drifted' => self::finding($drift, count($windows), $said),
+            'drifted' => self::finding($drift, $said),
             'drift' => $drift === null ? null : [
                 'broad' => DriftPlot::broad($drift, $names),
                 'slim' => DriftPlot::slim($drift, $names),
-                'rows' => self::rows($drift, $windows, $names),
+                'rows' => self::rows($drift, $names),
                 'how' => (string) __('agreement.person.drift.how', [
                     'rounds' => $rounds
                         ->map(static fn (Sitting $round): string => $round->name)
@@ -48,7 +42,7 @@ final class PersonDrift
     }
 
     /** @param  array{name: string, whose: string}  $said */
-    private static function finding(?DriftChart $drift, int $stretches, array $said): string
+    private static function finding(?DriftChart $drift, array $said): string
     {
         if ($drift === null) {
             return (string) __('agreement.person.drift.few');
@@ -57,30 +51,43 @@ final class PersonDrift
         $which = $beyond->map(static fn (int $i): int => $i + 1)->join(', ', (string) __('agreement.person.and'));
 
         return (string) ($beyond->isEmpty()
-            ? __('agreement.person.drift.none', ['count' => $stretches])
+            ? __('agreement.person.drift.none', [
+                'count' => count($drift->points),
+                'p' => Written::fixed($drift->p, 2),
+            ])
             : __("agreement.person.{$said['whose']}.moved", ['name' => $said['name'], 'which' => $which]));
     }
 
-    /**
-     * @param  list<Stretch>  $windows
-     * @param  list<string>  $names
-     * @return list<array{name: string, beyond: bool, cells: array{int, int, int, int}, d: string, c: string}>
-     */
-    private static function rows(DriftChart $drift, array $windows, array $names): array
+    /** @return list<string> which golfers make each stretch, by their place */
+    private static function names(DriftChart $drift): array
     {
-        $written = static fn (?float $v): string => $v === null
-            ? (string) __('figures.none')
-            : Written::fixed($v, 2);
+        $names = [];
+        $from = 1;
+        foreach ($drift->points as $point) {
+            $to = $from + $point['golfers'] - 1;
+            $names[] = "{$from}–{$to}";
+            $from = $to + 1;
+        }
+
+        return $names;
+    }
+
+    /**
+     * @param  list<string>  $names
+     * @return list<array{name: string, beyond: bool, calls: int, right: string, present: string}>
+     */
+    private static function rows(DriftChart $drift, array $names): array
+    {
+        $points = static fn (float $v): string => Written::signed(100.0 * $v, 1).' %';
 
         return array_map(
-            static fn (array $w, array $point, string $name): array => [
+            static fn (array $point, string $name): array => [
                 'name' => $name,
                 'beyond' => $point['beyond'],
-                'cells' => $w['cells'],
-                'd' => $written($point['d_prime']),
-                'c' => $written($point['criterion']),
+                'calls' => $point['calls'],
+                'right' => $points($point['right']),
+                'present' => $points($point['present']),
             ],
-            $windows,
             $drift->points,
             $names,
         );

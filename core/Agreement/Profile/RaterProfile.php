@@ -14,12 +14,6 @@ use Core\Agreement\Wilson;
  */
 final readonly class RaterProfile
 {
-    /** Fewer cases than this do not make a window of the drift chart. */
-    public const WINDOW = 5;
-
-    /** As many windows as a chart can hold; with more cases they grow. */
-    public const MOST_WINDOWS = 16;
-
     /** Stated confidence from which a wrong call is "sure and wrong". */
     public const SURE = 0.8;
 
@@ -102,43 +96,21 @@ final readonly class RaterProfile
         return $wrong;
     }
 
-    /**
-     * Consecutive cases in as many windows of about the same size as there are WINDOW cases for, up to MOST_WINDOWS.
-     *
-     * @return list<array{from: int, to: int, cells: array{int, int, int, int}}> case numbers from 1, and tp, fn, fp, tn
-     */
-    public function windows(): array
-    {
-        $cases = $this->cases();
-        $n = count($cases);
-        $k = min(self::MOST_WINDOWS, max(1, intdiv($n, self::WINDOW)));
-        $spans = $at = [];
-        for ($w = 0; $w < $k && $n > 0; $w++) {
-            $from = intdiv($w * $n, $k);
-            $to = intdiv(($w + 1) * $n, $k);
-            $at += array_fill_keys(array_slice($cases, $from, $to - $from), $w);
-            $spans[] = [$from + 1, $to];
-        }
-        $counts = array_fill(0, 4 * $k, 0);
-        foreach ($this->calls as $c) {
-            $counts[4 * $at[$c->case] + $c->cell()]++;
-        }
-
-        return array_map(
-            static fn (int $w, array $span): array => [
-                'from' => $span[0],
-                'to' => $span[1],
-                'cells' => [$counts[4 * $w], $counts[4 * $w + 1], $counts[4 * $w + 2], $counts[4 * $w + 3]],
-            ],
-            array_keys($spans),
-            $spans,
-        );
-    }
-
-    /** The control chart over the windows; null with fewer than two that hold positives and negatives. */
+    /** How far the calls move against the others'; null with too few golfers. */
     public function drift(): ?DriftChart
     {
-        return DriftChart::overWindows(array_column($this->windows(), 'cells'));
+        $calls = [];
+        foreach ($this->calls as $c) {
+            if ($c->others !== null) {
+                $calls[] = [
+                    'golfer' => $c->golfer ?? $c->case,
+                    'right' => ($c->isRight() ? 1.0 : 0.0) - ($c->truth ? $c->others : 1.0 - $c->others),
+                    'present' => ($c->called ? 1.0 : 0.0) - $c->others,
+                ];
+            }
+        }
+
+        return DriftChart::ofCalls($calls);
     }
 
     /** @return list<string> in the order in which they were read */

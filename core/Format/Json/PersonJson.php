@@ -9,7 +9,8 @@ use Core\Agreement\Profile\ScoredCall;
 use Core\Agreement\Study\PersonResult;
 use Core\Format\FormatException;
 
-/** What a round tells of one person, as it is kept: calls packed as [item, called, truth, confidence or null]. */
+/** What a round tells of one person, as it is kept: calls packed as [item, called, truth, confidence or null, others
+ * who called it present or null]. */
 final class PersonJson
 {
     /** @return array<string, mixed> */
@@ -18,9 +19,11 @@ final class PersonJson
         $cases = [];
         foreach ($person->calls as $case => $calls) {
             $cases[] = ['case' => $case, 'calls' => array_map(
-                static fn (ScoredCall $c): array => [$c->item, (int) $c->called, (int) $c->truth, $c->confidence],
+                static fn (ScoredCall $c): array => [
+                    $c->item, (int) $c->called, (int) $c->truth, $c->confidence, $c->others,
+                ],
                 $calls,
-            )];
+            ), ...($calls[0]->golfer ?? null) === null ? [] : ['golfer' => $calls[0]->golfer]];
         }
         $latent = $person->latent;
 
@@ -50,7 +53,7 @@ final class PersonJson
         $calls = [];
         foreach ($o->objects('cases') as $of) {
             $case = $of->whole('case');
-            $calls[$case] = self::calls($of, $name($case));
+            $calls[$case] = self::calls($of, $name($case), $of->optionalText('golfer', 40));
         }
         $latent = $o->optionalObject('latent');
 
@@ -74,7 +77,7 @@ final class PersonJson
      *
      * @throws FormatException
      */
-    private static function calls(JsonObject $of, string $case): array
+    private static function calls(JsonObject $of, string $case, ?string $golfer): array
     {
         $said = $of->plain()['calls'] ?? null;
         $out = [];
@@ -84,11 +87,12 @@ final class PersonJson
             $called = $call[1] ?? null;
             $truth = $call[2] ?? null;
             $sure = $call[3] ?? null;
+            $others = $call[4] ?? null;
             if (! is_string($item) || ! is_int($called) || ! is_int($truth)) {
                 throw $of->wrong('calls', 'must-be-list');
             }
             $sure = is_int($sure) ? (float) $sure : $sure;
-            $out[] = new ScoredCall($case, $item, $called === 1, $truth === 1, is_float($sure) ? $sure : null);
+            $out[] = new ScoredCall($case, $item, $called === 1, $truth === 1, is_float($sure) ? $sure : null, $golfer, is_numeric($others) ? (float) $others : null);
         }
 
         return $out;

@@ -1,4 +1,4 @@
-{{-- A reader's d′ and criterion from stretch to stretch around their own mean; the table is the page's. --}}
+{{-- A reader's right calls and calls of present against the others', stretch by stretch; the table is the page's. --}}
 @props(['broad', 'slim', 'finding'])
 <figure class="plot">
     <figcaption><h2>{{ $finding }}</h2></figcaption>
@@ -13,7 +13,7 @@
                     <polyline points="{{ $chart->path($series) }}" />
                     @foreach($marks as $mark)
                         <g transform="translate({{ $mark->x }} {{ $mark->y }})">
-                            @if($series === 'criterion')
+                            @if($series === 'present')
                                 <path d="M0 -6l6 6l-6 6l-6 -6Z" />
                             @else
                                 <circle r="4.5" />

@@ -53,23 +53,25 @@ it('draws calibration with every interval around its point, broad and slim', fun
 });
 
 it('draws drift within its frame, beyond the band where it is beyond, and names only stretches with room', function () {
-    foreach ([3, 12, 40] as $n) {
-        $windows = array_map(
-            fn (int $i): array => $i === 0 ? [1, 9, 9, 1] : ($i === 1 ? [0, 0, 3, 3] : [8, 2, 2, 8]),
-            range(0, $n - 1),
-        );
-        $drift = DriftChart::overWindows($windows, simulations: 200) ?? throw new LogicException('no chart');
-        $names = array_map(fn (int $i): string => (5 * $i + 1).'–'.(5 * $i + 5), range(0, $n - 1));
+    foreach ([24, 72, 240] as $golfers) {
+        $calls = [];
+        for ($g = 0; $g < $golfers; $g++) {
+            foreach (range(1, 10) as $k) {
+                $calls[] = ['golfer' => "g$g", 'right' => $g < 6 ? -0.8 : ($k % 3) / 5, 'present' => ($g * $k % 7) / 7];
+            }
+        }
+        $drift = DriftChart::ofCalls($calls, permutations: 200) ?? throw new LogicException('no chart');
+        $n = count($drift->points);
+        $names = array_map(fn (int $i): string => (6 * $i + 1).'–'.(6 * $i + 6), range(0, $n - 1));
         foreach ([DriftPlot::broad($drift, $names), DriftPlot::slim($drift, $names)] as $chart) {
-            // A stretch without faults that are there has no point.
-            expect($chart->lines['criterion'])->toHaveCount($n - 1)->and($chart->lines['d-prime'])->toHaveCount($n - 1);
+            expect($chart->lines['present'])->toHaveCount($n)->and($chart->lines['right'])->toHaveCount($n);
             foreach ($chart->lines as $series => $marks) {
                 foreach ($marks as $mark) {
                     expect($mark->y)->toBeGreaterThan(0.0)->toBeLessThan($chart->plot->height)
                         ->and($mark->series)->toBe($series);
                 }
             }
-            $first = [$chart->lines['criterion'][0]->y, $chart->lines['d-prime'][0]->y];
+            $first = [$chart->lines['present'][0]->y, $chart->lines['right'][0]->y];
             $outside = max($first) > $chart->bandFoot || min($first) < $chart->bandTop;
             expect($outside)->toBe($drift->points[0]['beyond']);
             expect(count($chart->plot->beneath()))->toBeLessThanOrEqual($chart->plot->width > 400 ? 12 : 5);

@@ -1,13 +1,13 @@
 @if($drift === null)
     <h2>{{ $drifted }}</h2>
-    <p class="quiet">{{ __('agreement.person.drift.needs', ['count' => \Core\Agreement\Profile\RaterProfile::WINDOW]) }}</p>
+    <p class="quiet">{{ __('agreement.person.drift.needs', ['count' => \Core\Agreement\Profile\DriftChart::LEAST]) }}</p>
 @else
     <x-drift :broad="$drift['broad']" :slim="$drift['slim']" :finding="$drifted" />
     <p class="small quiet">
-        <span class="call present">{{ __('agreement.person.drift.criterion') }}</span>
-        {{ __('agreement.person.drift.criterion-up') }}
-        <span class="call absent">{{ __('agreement.person.drift.d-prime') }}</span>
-        {{ __('agreement.person.drift.d-prime-up') }} {{ $drift['how'] }}
+        <span class="call present">{{ __('agreement.person.drift.present') }}</span>
+        {{ __('agreement.person.drift.present-up') }}
+        <span class="call absent">{{ __('agreement.person.drift.right') }}</span>
+        {{ __('agreement.person.drift.right-up') }} {{ $drift['how'] }}
     </p>
     <details>
         <summary class="small">{{ __('agreement.person.as-table') }}</summary>
@@ -15,12 +15,10 @@
             <table class="rows">
                 <thead>
                     <tr>
-                        <th>{{ __('agreement.table.cases') }}</th>
-                        @foreach(__('agreement.person.cells') as $head)
-                            <th class="num">{{ $head }}</th>
-                        @endforeach
-                        <th class="num">d′</th>
-                        <th class="num">c</th>
+                        <th>{{ __('agreement.person.drift.golfers') }}</th>
+                        <th class="num">{{ __('agreement.person.drift.calls') }}</th>
+                        <th class="num">{{ __('agreement.person.drift.right') }}</th>
+                        <th class="num">{{ __('agreement.person.drift.present') }}</th>
                     </tr>
                 </thead>
                 <tbody>
@@ -32,11 +30,9 @@
                                     <b>{{ __('agreement.person.drift.beyond') }}</b>
                                 @endif
                             </td>
-                            @foreach($row['cells'] as $v)
-                                <td class="num">{{ $v }}</td>
-                            @endforeach
-                            <td class="num">{{ $row['d'] }}</td>
-                            <td class="num">{{ $row['c'] }}</td>
+                            <td class="num">{{ $row['calls'] }}</td>
+                            <td class="num">{{ $row['right'] }}</td>
+                            <td class="num">{{ $row['present'] }}</td>
                         </tr>
                     @endforeach
                 </tbody>

@@ -3,7 +3,6 @@
 use Core\Agreement\Coefficient\VarianceComponents;
 use Core\Agreement\ItemTable;
 use Core\Agreement\Profile\DawidSkene;
-use Core\Agreement\Profile\DriftChart;
 use Core\Agreement\RatingSet;
 use Core\Agreement\Resampling\ClusterBootstrap;
 use Core\Agreement\Scale;
@@ -173,44 +172,4 @@ it('shows in the decision study what more raters and cases bring', function () {
         ->toBe(Undefined::Incomplete)
         ->and($none->decisionStudy([1], [1]))
         ->toBe([]);
-});
-
-it('raises a false alarm about as often as it says', function () {
-    $c = new Chance('stable');
-    $alarms = 0;
-    for ($i = 0; $i < 120; $i++) {
-        $windows = [];
-        for ($w = 0; $w < 6; $w++) {
-            $tp = $fp = 0;
-            for ($k = 0; $k < 25; $k++) {
-                $tp += $c->uniform() < 0.8 ? 1 : 0;
-                $fp += $c->uniform() < 0.2 ? 1 : 0;
-            }
-            $windows[] = [$tp, 25 - $tp, $fp, 25 - $fp];
-        }
-        $chart = DriftChart::overWindows($windows, 0.1, $i, 300);
-        $alarms += array_filter(array_column($chart->points, 'beyond')) === [] ? 0 : 1;
-    }
-    expect($alarms / 120)->toBeGreaterThan(0.03)->toBeLessThan(0.19);
-});
-
-it('sees a rater who begins to over-call, and says which window', function () {
-    $windows = [[40, 10, 8, 42], [41, 9, 9, 41], [39, 11, 10, 40], [48, 2, 30, 20]];
-    $chart = DriftChart::overWindows($windows);
-    expect($chart->falseAlarm)
-        ->toBe(0.05)
-        ->and($chart->points[3]['beyond'])
-        ->toBeTrue()
-        ->and($chart->points[3]['z_c'])
-        ->toBeLessThan(-$chart->limit)
-        ->and($chart->points[0]['beyond'])
-        ->toBeFalse()
-        ->and($chart->limit)
-        ->toBeGreaterThan(2.0)
-        ->toBeLessThan(4.0);
-    $gap = DriftChart::overWindows([[4, 1, 1, 4], [0, 0, 2, 3], [4, 1, 1, 4]], simulations: 100);
-    expect($gap->points[1])
-        ->toBe(['d_prime' => null, 'criterion' => null, 'z_d' => null, 'z_c' => null, 'beyond' => false])
-        ->and(DriftChart::overWindows([[4, 1, 1, 4], [0, 0, 2, 3]]))
-        ->toBeNull();
 });

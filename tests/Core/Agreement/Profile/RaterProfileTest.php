@@ -46,26 +46,21 @@ it('counts item by item what one table counts over all', function () {
         ->and($profile->figures()['brier']->estimate)->toBe($table->figures()['brier']->estimate);
 });
 
-it('cuts the cases into windows of about one size that hold every call once', function (int $cases, array $sizes) {
-    $profile = new RaterProfile(callsOf($cases, 0.0));
-    $windows = $profile->windows();
-    expect(array_map(static fn (array $w): int => $w['to'] - $w['from'] + 1, $windows))->toBe($sizes)
-        ->and(array_sum(array_map(static fn (array $w): int => array_sum($w['cells']), $windows)))->toBe(10 * $cases);
-})->with([[0, []], [4, [4]], [9, [9]], [14, [7, 7]], [17, [5, 6, 6]], [25, [5, 5, 5, 5, 5]]]);
-
-it('sees a criterion that moves and mostly none that does not', function () {
-    $moved = (new RaterProfile(callsOf(60, 0.05)))->drift();
-    expect(array_filter(array_column($moved->points, 'beyond')))->not->toBeEmpty()
-        ->and($moved->points[0]['criterion'])->toBeLessThan($moved->points[11]['criterion']);
-    $alarms = 0;
-    for ($s = 0; $s < 40; $s++) {
-        $alarms +=
-            array_filter(array_column((new RaterProfile(callsOf(30, 0.0, "still$s")))->drift()->points, 'beyond')) ===
-            []
-                ? 0
-                : 1;
-    }
-    expect($alarms)->toBeLessThan(8)->and((new RaterProfile(callsOf(9, 0.0)))->drift())->toBeNull();
+it('sees a reader who moves against the others, and not one who stays', function () {
+    $against = static fn (array $calls): RaterProfile => new RaterProfile(array_map(
+        static fn (ScoredCall $c): ScoredCall => new ScoredCall(
+            $c->case, $c->item, $c->called, $c->truth, $c->confidence, $c->case, $c->truth ? 0.8 : 0.15,
+        ),
+        $calls,
+    ));
+    $moved = $against(callsOf(60, 0.05))->drift();
+    expect($moved->p)->toBeLessThan(0.01)
+        ->and($moved->points[0]['present'])->toBeGreaterThan($moved->points[9]['present'])
+        ->and(array_filter(array_column($moved->points, 'beyond')))->not->toBeEmpty()
+        ->and($against(callsOf(60, 0.0))->drift()->p)->toBeGreaterThan(0.05)
+        ->and($against(callsOf(9, 0.0))->drift())->toBeNull()
+        // Nobody else read these cases.
+        ->and((new RaterProfile(callsOf(60, 0.05)))->drift())->toBeNull();
 });
 
 it('tells the too sure from the modest, and lists the surest wrong calls first', function () {
