@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use App\Console\Commands\AgreementCompare;
 use App\Console\Commands\AgreementCompute;
 use App\Console\Commands\AgreementPlan;
 use App\Console\Commands\TraceMeasure;
@@ -26,7 +27,7 @@ use Symfony\Component\Console\Output\ConsoleOutput;
  */
 final class FileCommands
 {
-    private const COMMANDS = [AgreementCompute::class, AgreementPlan::class, TraceMeasure::class];
+    private const COMMANDS = [AgreementCompare::class, AgreementCompute::class, AgreementPlan::class, TraceMeasure::class];
 
     /** @param  list<string>  $arguments  as the shell gives them, the program's name first */
     public static function run(string $root, array $arguments): int

@@ -13,4 +13,6 @@ enum Caution: string implements RemarkCode
     case FewClusters = 'caution.few-clusters';
     /** readers */
     case FewReaders = 'caution.few-readers';
+    case DifferentCases = 'caution.different-cases';
+    case PracticeAndMemory = 'caution.practice-and-memory';
 }

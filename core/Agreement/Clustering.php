@@ -51,6 +51,11 @@ final class Clustering
         return $out;
     }
 
+    public function of(string $case): ?string
+    {
+        return $this->clusters[$case] ?? null;
+    }
+
     public function isEmpty(): bool
     {
         return $this->clusters === [];

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Agreement;
 
+use Core\Number\Distribution;
 use Core\Remark\Remark;
 
 /**
@@ -21,14 +22,57 @@ final readonly class NewReaders
 
     public const FEW = 8;
 
-    /** For its codec. */
-    public function __construct(public ?float $se, public ?float $low, public ?float $high, public ?Remark $reason)
-    {
+    /**
+     * For its codec.
+     *
+     * @param  float|null  $p  of a difference: that it is none
+     */
+    public function __construct(
+        public ?float $se,
+        public ?float $low,
+        public ?float $high,
+        public ?Remark $reason,
+        public ?float $p = null,
+    ) {
     }
 
     public static function unknown(Undefined|Caution|Remark $why): self
     {
         return new self(null, null, null, $why instanceof Remark ? $why : Remark::of($why));
+    }
+
+    /**
+     * Of a difference between two rounds of the same readers: V_r − V_rc stands for V_r, so that se² = V_c + max(0, V_r −
+     * V_rc) is what the interval and the test go by.
+     *
+     * @param  list<float>  $without  the difference without each reader
+     * @param  float  $crossed  V_rc
+     */
+    public static function ofDifference(
+        Figure $figure,
+        array $without,
+        float $crossed,
+        Clusters $clusters,
+        Confidence $confidence,
+    ): self {
+        $plain = self::of($figure, $without, $crossed, $clusters, $confidence, -INF);
+        if ($plain->se === null || $figure->estimate === null || $figure->se === null || $plain->se <= 0.0) {
+            return $plain;
+        }
+        $m = count($without);
+        $vc = $figure->se ** 2;
+        $net = max(0.0, $plain->se ** 2 - $vc);
+        $nu = ($vc + $net) ** 2 / ($vc ** 2 / ($clusters->count - 1) + $net ** 2 / ($m - 1));
+        $nu = min(max($nu, $m - 1), $clusters->count - 1);
+        $half = $confidence->t($nu) * $plain->se;
+
+        return new self(
+            $plain->se,
+            $figure->estimate - $half,
+            $figure->estimate + $half,
+            $plain->reason,
+            2.0 * Distribution::student(-abs($figure->estimate) / $plain->se, $nu),
+        );
     }
 
     /**
@@ -75,7 +119,7 @@ final readonly class NewReaders
         return new self(
             $se,
             max($floor, $figure->estimate - $half),
-            min(1.0, $figure->estimate + $half),
+            min($floor > -2.0 ? 1.0 : INF, $figure->estimate + $half),
             $m < self::FEW ? Remark::of(Caution::FewReaders, readers: $m) : null,
         );
     }

@@ -240,6 +240,12 @@ final class RatingSet
         return self::ordered(array_keys($this->cases));
     }
 
+    /** Null where it is its own. */
+    public function clusterOf(string $case): ?string
+    {
+        return $this->clusters->of($case);
+    }
+
     /** @return list<array{string, int}> all cases of all items with the rank of their cluster, as Clustering has them */
     public function inClusters(): array
     {
@@ -249,9 +255,7 @@ final class RatingSet
     /** How many clusters the cases of all items make. */
     public function clusterCount(): int
     {
-        $all = $this->inClusters();
-
-        return $all === [] ? 0 : $all[count($all) - 1][1] + 1;
+        return ($this->inClusters()[count($this->cases) - 1][1] ?? -1) + 1;
     }
 
     /** Whether any cluster holds more than one case. */
@@ -272,7 +276,6 @@ final class RatingSet
         return array_map(strval(...), array_keys($this->values));
     }
 
-    /** Index of a case's name. */
     public function caseIndex(string $case): int
     {
         return $this->cases[$case];

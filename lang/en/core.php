@@ -183,6 +183,7 @@ return [
         'empty-category' => 'the categories have an empty name among them',
         'weights' => 'weights are \':weights\', not linear or quadratic',
         'tolerance' => 'tolerance must not be negative',
+        'compare-names' => 'rounds are compared on names only',
         'vote' => 'a number of votes must not be negative',
         'vote-weight' => 'a probability must lie between 0 and 1',
         'field-prevalence' => 'field prevalence must lie between 0 and 1',

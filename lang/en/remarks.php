@@ -259,6 +259,9 @@ return [
     // Core\Agreement\Caution: what a figure says of how far it may be trusted.
     'caution' => [
         'few-clusters' => 'the cases come from few golfers: they count as :clusters, and below 15 the interval is rough',
+        'different-cases' => 'different cases: difficulty and change cannot be told apart',
+        'practice-and-memory' => 'without readers who were not debriefed, debrief, practice and memory cannot be told '
+            .'apart',
         'few-readers' => 'only :readers readers: below eight a figure for others like them is rough',
     ],
 

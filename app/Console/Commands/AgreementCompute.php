@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Console\ConsoleException;
+use App\Console\RatingFiles;
 use App\Console\TextOptions;
 use App\Console\Workers;
 use App\Exceptions\Refusal;
@@ -17,7 +18,6 @@ use Core\Agreement\Study\StudyOptions;
 use Core\CoreException;
 use Core\Format\AgreementCsv;
 use Core\Format\CsvWriter;
-use Core\Format\FormatException;
 use Core\Format\Json\StudyJson;
 use Core\Format\RatingsCsv;
 use Core\Remark\InWords;
@@ -27,6 +27,7 @@ use Symfony\Component\Console\Output\OutputInterface;
 
 final class AgreementCompute extends Command
 {
+    use RatingFiles;
     use TextOptions;
 
     protected $signature = 'agreement:compute {file=- : ratings CSV, or - for standard input} {--key=} {--scale=nominal}
@@ -245,23 +246,6 @@ final class AgreementCompute extends Command
     private function scale(): Scale
     {
         return Scale::from($this->oneOf('scale', array_column(Scale::cases(), 'value')));
-    }
-
-    /**
-     * @param  callable(resource, string): string  $reader
-     */
-    private function read(string $path, callable $reader): string
-    {
-        $name = $path === '-' ? 'standard input' : basename($path);
-        $stream = is_dir($path) ? false : @fopen($path === '-' ? 'php://stdin' : $path, 'rb');
-        if ($stream === false) {
-            throw FormatException::in($name, 'cannot-be-read');
-        }
-        try {
-            return $reader($stream, $name);
-        } finally {
-            fclose($stream);
-        }
     }
 
     private function readable(string $name, ItemResult $found): string

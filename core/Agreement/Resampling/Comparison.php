@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Agreement\Resampling;
 
+use Core\Agreement\Clusters;
 use Core\Agreement\Confidence;
 use Core\Agreement\Figure;
 use Core\Agreement\RatingSet;
@@ -13,19 +14,24 @@ use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 
 /**
- * The difference of one statistic between two sets of ratings, from sums a case: its interval from the case bootstrap,
- * its p by permutation (Edgington & Onghena 2007), two-sided, p = (1 + #{|d*| ≥ |d|})/(1 + permutations).
+ * The difference of one statistic between two sets of ratings, from sums a cluster: its interval, and its p by permutation (Edgington & Onghena 2007), two-sided, p = (1 + #{|d*| ≥ |d|})/(1 + permutations).
  *
- * Paired – the same cases twice, before and after, one person and another, one arm and another: cases are drawn
- * together, and under the null hypothesis a case's two halves may be exchanged. Independent – two rounds with cases of
- * their own: each round's cases are drawn for themselves, and cases may change rounds.
+ * Paired – the same cases twice, before and after, one person and another: under the null hypothesis both halves of a
+ * cluster may be exchanged. Independent – with cases of their own: each one's clusters are drawn for themselves, and
+ * clusters may change sides.
  */
 final readonly class Comparison
 {
+    /** With fewer clusters no way of swapping them is rare enough. */
+    private const LEAST = 6;
+
+    /** Up to so many clusters are swapped in all ways, of which there are 4,096. */
+    private const EXACT = 12;
+
     /**
      * @param  Figure  $difference  second less first
      * @param  float|null  $p  null where the difference is undefined
-     * @param  int  $cases  those compared
+     * @param  int  $cases  those compared; of clusters, how many
      */
     private function __construct(
         public ?float $first,
@@ -38,9 +44,13 @@ final readonly class Comparison
     }
 
     /**
-     * @param  array<int|string, list<float|int>>  $first  sums by case
+     * The interval without each cluster in turn, resampled from fifty clusters on; the test swaps both halves of whole
+     * clusters, in all ways where there are no more than 4,096.
+     *
+     * @param  array<int|string, list<float|int>>  $first  sums by cluster
      * @param  array<int|string, list<float|int>>  $second
      * @param  \Closure(list<float>): float  $statistic  of added sums; NAN where undefined
+     * @param  array<int|string, int>|null  $sizes  units by cluster; all alike where null
      * @param  int  $resamples  replicates and permutations, each
      */
     public static function paired(
@@ -50,45 +60,84 @@ final readonly class Comparison
         Confidence $confidence = new Confidence(),
         int $seed = 1,
         int $resamples = 2000,
+        ?array $sizes = null,
     ): self {
-        $cases = RatingSet::ordered(array_keys(array_intersect_key($first, $second)));
-        $a = array_map(static fn (string $c): array => $first[$c], $cases);
-        $b = array_map(static fn (string $c): array => $second[$c], $cases);
-        $n = count($cases);
-        $draw = static function (int $r) use ($a, $b, $n, $seed, $statistic): float {
-            $times = array_count_values(self::draw($seed.'|'.$r, $n));
+        $names = RatingSet::ordered(array_keys(array_intersect_key($first, $second)));
+        $a = array_map(static fn (string $c): array => $first[$c], $names);
+        $b = array_map(static fn (string $c): array => $second[$c], $names);
+        $n = count($names);
+        [$one, $two] = [self::value($a, $statistic), self::value($b, $statistic)];
+        if ($one === null || $two === null) {
+            $why = $n === 0 ? Undefined::NothingToCompare : Undefined::UndefinedInOne;
 
-            return $statistic(self::sum($b, $times)) - $statistic(self::sum($a, $times));
-        };
-        $exchange = static function (int $r) use ($a, $b, $seed, $statistic): float {
-            $random = self::random("$seed|exchange|$r");
-            $x = $a;
-            $y = $b;
-            foreach ($a as $i => $row) {
-                if ($random->getInt(0, 1) === 1) {
-                    [$x[$i], $y[$i]] = [$b[$i], $row];
-                }
-            }
-
-            return $statistic(self::sum($y)) - $statistic(self::sum($x));
-        };
+            return new self($one, $two, Figure::undefined($why), null, $n, 0);
+        }
+        $d = $two - $one;
         $without = static function (int $i) use ($a, $b, $statistic): float {
             unset($a[$i], $b[$i]);
 
-            return $statistic(self::sum($b)) - $statistic(self::sum($a));
+            return $a === [] ? NAN : $statistic(self::sum($b)) - $statistic(self::sum($a));
         };
+        $left = array_map($without, range(0, $n - 1));
+        $clusters = Clusters::ofSizes(array_map(static fn (string $c): int => $sizes[$c] ?? 1, $names));
+        $figure = ClusterError::clustered($d, $left, $clusters, $confidence, static fn (): ?array => null, -INF, INF);
+        if ($clusters->canResample() && $resamples > 0) {
+            $values = [];
+            for ($r = 1; $r <= $resamples; $r++) {
+                $times = array_count_values(self::draw($seed.'|'.$r, $n));
+                $v = $statistic(self::sum($b, $times)) - $statistic(self::sum($a, $times));
+                if (! is_nan($v)) {
+                    $values[] = $v;
+                }
+            }
+            if ($values !== [] && count($values) >= 0.95 * $resamples) {
+                $interval = Resample::bca($d, $values, $left, $confidence->level, $resamples);
+                $figure = $figure->within($interval->low, $interval->high, $interval->method);
+            }
+        }
+        // Without a change anywhere there is nothing to tell how sure that is from.
+        $figure = $figure->se === 0.0 ? Figure::estimated($d, null, null, null, 'point')->over($clusters) : $figure;
+        [$p, $permutations] = self::swapped($a, $b, $d, $statistic, $seed, $resamples);
 
-        return self::of(
-            self::value($a, $statistic),
-            self::value($b, $statistic),
-            $n,
-            $n,
-            $draw,
-            $exchange,
-            $without,
-            $confidence,
-            $resamples,
-        );
+        return new self($one, $two, $figure, $p, $n, $permutations);
+    }
+
+    /**
+     * @param  list<list<float|int>>  $a
+     * @param  list<list<float|int>>  $b
+     * @param  \Closure(list<float>): float  $statistic
+     * @return array{float|null, int} p, null with too few clusters, and of how many ways of swapping
+     */
+    private static function swapped(array $a, array $b, float $d, \Closure $statistic, int $seed, int $resamples): array
+    {
+        $n = count($a);
+        if ($n < self::LEAST) {
+            return [null, 0];
+        }
+        $all = $n <= self::EXACT;
+        $ways = $all ? 1 << $n : $resamples;
+        $beyond = $counted = 0;
+        for ($w = 0; $w < $ways; $w++) {
+            $random = $all ? null : self::random("$seed|exchange|$w");
+            [$x, $y] = [$a, $b];
+            foreach ($a as $i => $row) {
+                if ($random === null ? ($w >> $i & 1) === 1 : $random->getInt(0, 1) === 1) {
+                    [$x[$i], $y[$i]] = [$b[$i], $row];
+                }
+            }
+            $v = $statistic(self::sum($y)) - $statistic(self::sum($x));
+            if (! is_nan($v)) {
+                $counted++;
+                $beyond += abs($v) >= abs($d) - 1e-12 ? 1 : 0;
+            }
+        }
+
+        return match (true) {
+            $counted === 0 => [null, 0],
+            // As it was is one of all the ways.
+            $all => [(float) $beyond / $counted, $counted],
+            default => [(1.0 + $beyond) / (1.0 + $counted), $counted],
+        };
     }
 
     /**

@@ -30,11 +30,48 @@ final readonly class WithoutReaders
         if ($m < NewReaders::LEAST) {
             return new self(array_fill(0, $figures, array_fill(0, $m, NAN)), array_fill(0, $figures, 0.0));
         }
+        $values = array_fill(0, $figures, []);
+        $one = $two = array_fill(0, $figures, array_fill_keys($sums->ranks, 0.0));
+        foreach (self::each($table, $weights, $sums) as [$statistics, $parts]) {
+            foreach ($statistics as $f => $value) {
+                $values[$f][] = $value;
+                foreach ($parts[$f] as $rank => $v) {
+                    $one[$f][$rank] += $v;
+                    $two[$f][$rank] += $v * $v;
+                }
+            }
+        }
+        $crossed = [];
+        foreach ($one as $f => $sum) {
+            $spread = 0.0;
+            foreach ($sum as $rank => $v) {
+                $spread += max(0.0, $two[$f][$rank] - $v * $v / $m);
+            }
+            $crossed[] = self::scaled($spread, $m, Clusters::ofTable($table, $f === 4 ? 2 : 1)->count);
+        }
+
+        return new self($values, $crossed);
+    }
+
+    /** ((m−1)/m) G/(G−1) of a sum of squares. */
+    public static function scaled(float $squares, int $readers, int $clusters): float
+    {
+        return $clusters < 2
+            ? 0.0
+            : $squares * (($readers - 1.0) / $readers) * ($clusters / ($clusters - 1.0));
+    }
+
+    /**
+     * Reader by reader: the coefficients without this one, and Σ_{i∈c} ψ_i^(−g)/N of each cluster, by coefficient and
+     * rank; none where a coefficient is undefined.
+     *
+     * @return \Generator<array{list<float>, list<array<int, float>>}>
+     */
+    public static function each(ItemTable $table, Weights $weights, CountSums $sums): \Generator
+    {
         $q = $table->q;
         [$patterns, $patternOf] = $table->patterns();
         $units = [];
-        $values = array_fill(0, $figures, []);
-        $one = $two = array_fill(0, $figures, array_fill_keys($sums->ranks, 0.0));
         foreach ($table->columns as $column) {
             // A unit's pattern and what the reader said of it make what is left of it.
             $left = [];
@@ -51,11 +88,13 @@ final readonly class WithoutReaders
             }
             $total = array_values($total);
             $statistics = $sums->statistics($total);
+            $parts = [];
             foreach (CountInfluence::forms($total, $statistics, $q, $weights) as $f => $form) {
-                $values[$f][] = $statistics[$f];
+                $parts[$f] = [];
                 if ($form === null) {
                     continue;
                 }
+                // Divided by the units that are left; those of the whole are meant.
                 $n = $f === 4 ? 1 : 0;
                 $scale = $total[$n] / $sums->total[$n];
                 $adds = [];
@@ -65,20 +104,10 @@ final readonly class WithoutReaders
                         $adds[$id] += $scale * $form[$i] * $v;
                     }
                 }
-                self::gather($table->clusterOf, $left, $adds, $one[$f], $two[$f]);
+                $parts[$f] = self::gathered($table->clusterOf, $left, $adds);
             }
+            yield [$statistics, array_values($parts)];
         }
-        $crossed = [];
-        foreach ($one as $f => $sum) {
-            $spread = 0.0;
-            foreach ($sum as $rank => $v) {
-                $spread += max(0.0, $two[$f][$rank] - $v * $v / $m);
-            }
-            $g = Clusters::ofTable($table, $f === 4 ? 2 : 1)->count;
-            $crossed[] = $g < 2 ? 0.0 : $spread * (($m - 1.0) / $m) * ($g / ($g - 1.0));
-        }
-
-        return new self($values, $crossed);
     }
 
     /**
@@ -96,29 +125,27 @@ final readonly class WithoutReaders
     }
 
     /**
-     * Adds up the parts of each cluster's units, and their squares.
-     *
      * @param  list<int>  $clusterOf
      * @param  list<int>  $left
      * @param  array<int, float>  $adds  by what is left of a unit
-     * @param  array<int, float>  $one
-     * @param  array<int, float>  $two
+     * @return array<int, float> the parts of each cluster's units added up, by rank
      */
-    private static function gather(array $clusterOf, array $left, array $adds, array &$one, array &$two): void
+    private static function gathered(array $clusterOf, array $left, array $adds): array
     {
+        $out = [];
         $sum = 0.0;
         $last = $clusterOf[0];
         foreach ($left as $u => $id) {
             $cluster = $clusterOf[$u];
             if ($cluster !== $last) {
-                $one[$last] += $sum;
-                $two[$last] += $sum * $sum;
+                $out[$last] = $sum;
                 $sum = 0.0;
                 $last = $cluster;
             }
             $sum += $adds[$id];
         }
-        $one[$last] += $sum;
-        $two[$last] += $sum * $sum;
+        $out[$last] = $sum;
+
+        return $out;
     }
 }

@@ -52,6 +52,7 @@ final class FigureJson
             ...($f->clusters === null ? [] : ['clusters' => $f->clusters]),
             ...($new === null ? [] : ['new_raters' => [
                 ...($new->low === null ? [] : ['se' => $new->se, 'low' => $new->low, 'high' => $new->high]),
+                ...($new->p === null ? [] : ['p' => $new->p]),
                 ...($new->reason === null ? [] : $why($new->reason)),
             ]]),
             ...$reason,
@@ -92,6 +93,7 @@ final class FigureJson
             $o->optionalNumber('low'),
             $o->optionalNumber('high'),
             $reason === null ? null : RemarkJson::read($reason),
+            $o->optionalNumber('p'),
         );
     }
 }
