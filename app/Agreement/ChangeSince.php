@@ -7,14 +7,16 @@ namespace App\Agreement;
 use App\Codebook\Codebooks;
 use App\Models\Sitting;
 use Core\Agreement\RatingSet;
-use Core\Agreement\Resampling\Comparison;
-use Core\Agreement\Resampling\CountSums;
-use Core\Agreement\Study\CaseSums;
 use Core\Agreement\Study\RoundChange;
+use Core\Agreement\Study\RoundComparison;
+use Core\Agreement\Study\StudyOptions;
+use Core\Reading\Presence;
 use Core\Sight\SittingKind;
-use Core\Version;
 
-/** Whether the staff agree more in one round than in the one before, over the faults and the people that both have. */
+/**
+ * Whether the staff agree more in one round than in the one before, over the people, the faults and the cases that both
+ * have: other cases would be harder or easier.
+ */
 final readonly class ChangeSince
 {
     private const RESAMPLES = 1000;
@@ -38,65 +40,28 @@ final readonly class ChangeSince
             ->first();
     }
 
-    /** Null where they share less than two people, or no fault. */
-    public function between(Sitting $before, RatingSet $said, CountSums $sums): ?RoundChange
+    /** Null where they share less than two people. */
+    public function between(Sitting $before, RatingSet $said): ?RoundChange
     {
-        $own = CaseSums::ofRatings($said, $sums);
-        $ac1 = $sums->statistic('gwet_ac');
-        // The same people and faults as then, as a rule: what was kept of that round will do.
-        $then = KeptFigures::ofRound($before);
-        $kept = $then->result->core_version === Version::AGREEMENT ? $then->sums() : null;
-        if ($kept !== null && $kept->isLike($own)) {
-            return self::compared($ac1, $kept->raters, $kept->items, $kept->byCluster, $own->byCluster);
-        }
         $then = RoundRatings::saidIn($before, $this->codebooks);
-        $people = array_values(array_intersect($then->raterNames(), $said->raterNames()));
-        $faults = array_values(array_intersect($then->items(), $said->items()));
-        $was = RoundRatings::sums($then->only($faults, $people));
-        unset($then);
-        $is = RoundRatings::sums($said->only($faults, $people));
-
-        return $was === null || $is === null
-            ? null
-            : self::compared($ac1, $people, $faults, $was->byCluster(), $is->byCluster());
-    }
-
-    /**
-     * @param  \Closure(list<float>): float  $statistic  of added sums
-     * @param  list<string>  $people
-     * @param  list<string>  $faults
-     * @param  array<int, list<float>>  $was  sums by golfer
-     * @param  array<int, list<float>>  $is
-     */
-    private static function compared(
-        \Closure $statistic,
-        array $people,
-        array $faults,
-        array $was,
-        array $is,
-    ): ?RoundChange {
-        if (count($people) < 2 || $faults === []) {
+        $people = count(array_intersect($then->raterNames(), $said->raterNames()));
+        if ($people < 2) {
             return null;
         }
         $options = RoundRatings::options();
-        $ac1 = Comparison::independent(
-            $was,
-            $is,
-            $statistic,
-            $options->confidence,
-            $options->seed,
-            self::RESAMPLES,
-        );
-        $se = $ac1->difference->se;
+        $found = (new RoundComparison($then, $said, new StudyOptions(
+            categories: $options->categories,
+            cannotTell: $options->cannotTell,
+            bootstrap: self::RESAMPLES,
+            seed: $options->seed,
+        )))->result();
 
         return new RoundChange(
-            count($people),
-            count($faults),
-            $ac1->first,
-            $ac1->second,
-            $ac1->difference,
-            $ac1->p,
-            $se === null ? null : Comparison::detectable($se),
+            $found->readers ?? $people,
+            $found->anchors ?? 0,
+            $found->clusters ?? 0,
+            $found->specific[Presence::Present->value] ?? null,
+            $found->coefficients['gwet_ac1'] ?? null,
         );
     }
 }

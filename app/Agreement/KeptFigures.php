@@ -11,7 +11,6 @@ use App\Models\Sitting;
 use App\Models\SittingResult;
 use Core\Agreement\Profile\CaseTalk;
 use Core\Agreement\Study\ArmResult;
-use Core\Agreement\Study\CaseSums;
 use Core\Agreement\Study\ItemResult;
 use Core\Agreement\Study\PersonResult;
 use Core\Agreement\Study\RoundChange;
@@ -124,14 +123,6 @@ final readonly class KeptFigures
         $body = $this->body(FigurePart::Talk);
 
         return $body === null ? null : RoundJson::readTalk($body);
-    }
-
-    /** @throws FormatException */
-    public function sums(): ?CaseSums
-    {
-        $body = $this->body(FigurePart::Sums);
-
-        return $body === null ? null : RoundJson::readSums($body);
     }
 
     /** @throws FormatException */

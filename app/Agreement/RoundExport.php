@@ -40,7 +40,15 @@ final readonly class RoundExport
             'confidence' => 'number',
             'cluster' => 'string',
         ],
-        'key' => ['case' => 'string', 'item' => 'string', 'value' => 'string', 'cluster' => 'string'],
+        'key' => [
+            'case' => 'string',
+            'item' => 'string',
+            'value' => 'string',
+            'present' => 'integer',
+            'absent' => 'integer',
+            'cannot_tell' => 'integer',
+            'cluster' => 'string',
+        ],
         'results' => [
             'item' => 'string',
             'kind' => 'string',

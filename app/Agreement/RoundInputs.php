@@ -64,7 +64,7 @@ final readonly class RoundInputs
         $entries = $round->keyVersion?->entries()
             ->whereIn('case_id', array_column($cases, 'case_id'))
             ->orderBy('id')
-            ->get(['id', 'case_id', 'fault', 'label', 'grade', 'ruling']) ?? new Collection;
+            ->get(['id', 'case_id', 'fault', 'label', 'grade', 'ruling', 'present', 'absent', 'cannot_tell']) ?? new Collection;
         /** @var list<int> $panel */
         $panel = $round->keyVersion?->sitting->members()->orderBy('users.id')->pluck('users.id')->all() ?? [];
         /** @var array<int, SittingArm> $arms */

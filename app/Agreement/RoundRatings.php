@@ -10,6 +10,7 @@ use App\Models\KeyEntry;
 use App\Models\Sitting;
 use App\Models\SittingCase;
 use Core\Agreement\ItemTable;
+use Core\Agreement\PanelVote;
 use Core\Agreement\Profile\ScoredCall;
 use Core\Agreement\RatingSet;
 use Core\Agreement\Resampling\CountSums;
@@ -39,7 +40,9 @@ final readonly class RoundRatings
     /**
      * @param  RatingSet  $said  everybody's calls, without the key
      * @param  array<string, HandIn>  $readings  by case|rater|occasion
-     * @param  array<string, array<string, string>>  $key  the label by case and fault
+     * @param  array<string, array<string, string>>  $key  the label by case and fault; '' where it is contested
+     * @param  array<string, array<string, PanelVote>>  $votes  how the panel split, where no measurement or ruling settles
+     *     it
      * @param  array<string, int>  $unsupported  calls that what was shown cannot support, by rater
      * @param  array<string, int>  $cannotTell  by rater
      * @param  array<string, int>  $left  entries left out of scoring, by reason
@@ -52,6 +55,7 @@ final readonly class RoundRatings
         private int $round,
         private array $readings,
         private array $key,
+        private array $votes,
         public array $unsupported,
         public array $cannotTell,
         public array $left,
@@ -64,9 +68,12 @@ final readonly class RoundRatings
         $inputs = RoundInputs::ofRound($round, $codebooks);
         [$entries, $left] = self::keyOf($inputs);
         $said = new RatingSet;
-        $key = $readings = $unsupported = $cannotTell = $counts = [];
-        foreach ($entries as [$case, $fault, $label]) {
+        $key = $votes = $readings = $unsupported = $cannotTell = $counts = [];
+        foreach ($entries as [$case, $fault, $label, $present, $absent]) {
             $key[$case][$fault] = $label;
+            if (is_int($present) && is_int($absent)) {
+                $votes[$case][$fault] = PanelVote::counted($present, $absent);
+            }
         }
         foreach (self::sheets($inputs, $inputs->readings) as $sheet) {
             ['reading' => $reading, 'case' => $case, 'rater' => $rater, 'occasion' => $occasion] = $sheet;
@@ -92,7 +99,7 @@ final readonly class RoundRatings
             $said->group("c$case", $golfer);
         }
 
-        return new self($said, $inputs, $round->id, $readings, $key, $unsupported, $cannotTell, $left, $counts);
+        return new self($said, $inputs, $round->id, $readings, $key, $votes, $unsupported, $cannotTell, $left, $counts);
     }
 
     /**
@@ -122,7 +129,7 @@ final readonly class RoundRatings
         });
         foreach ($this->key as $case => $labels) {
             foreach ($labels as $fault => $label) {
-                $set->addKey($case, $fault, $label);
+                $set->addKey($case, $fault, $label, $this->votes[$case][$fault] ?? null);
             }
         }
 
@@ -189,7 +196,10 @@ final readonly class RoundRatings
      */
     private function calls(string $case, array $said, ?string $golfer, array $all): array
     {
-        $labels = array_intersect_key($this->key[$case] ?? [], $said);
+        $labels = array_filter(
+            array_intersect_key($this->key[$case] ?? [], $said),
+            static fn (string $label): bool => $label !== '',
+        );
         ksort($labels, SORT_STRING);
         $present = Presence::Present->value;
         $out = [];
@@ -278,7 +288,11 @@ final readonly class RoundRatings
         return $out;
     }
 
-    /** @return array{list<array{string, string, string}>, array<string, int>} the key, and what of it is left out */
+    /**
+     * @return array{list<array{string, string, string, int|string, int|string, int|string}>, array<string, int>} the key
+     *     as case, fault, label, and the panel's calls where nothing but they settle it, contested ones with no label; and
+     *     how much is left out of scoring
+     */
     public static function keyOf(RoundInputs $inputs): array
     {
         $key = [];
@@ -296,17 +310,20 @@ final readonly class RoundRatings
                     continue;
                 }
                 $label = $entry->scoredLabel();
-                if ($label === null) {
-                    $left[$entry->grade === 'conflict' ? 'conflict' : 'contested']++;
-                } elseif (
-                    array_filter(
-                        $inputs->seen[$case->id],
-                        static fn (array $faults): bool => isset($faults[$fault]),
-                    ) === []
-                ) {
-                    $left['not observable']++;
-                } else {
-                    $key[] = ['c'.$case->case_id, $fault, $label];
+                $seen = array_filter(
+                    $inputs->seen[$case->id],
+                    static fn (array $faults): bool => isset($faults[$fault]),
+                ) !== [];
+                $why = match (true) {
+                    $label === null => $entry->grade === 'conflict' ? 'conflict' : 'contested',
+                    default => $seen ? null : 'not observable',
+                };
+                if ($why !== null) {
+                    $left[$why]++;
+                }
+                if ($seen && $why !== 'conflict') {
+                    $votes = [$entry->present, $entry->absent, $entry->cannot_tell];
+                    $key[] = ['c'.$case->case_id, $fault, $label ?? '', ...$entry->isVerified() ? ['', '', ''] : $votes];
                 }
             }
         }

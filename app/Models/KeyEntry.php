@@ -105,6 +105,12 @@ final class KeyEntry extends Model
         )->where('case_swings.position', 1);
     }
 
+    /** Whether something beside the panel's calls settles it: a measurement that agrees, or a ruling. */
+    public function isVerified(): bool
+    {
+        return $this->ruling !== null || $this->grade === Grade::Verified->value;
+    }
+
     /** The label raters are scored against: the ruling where there is one; null where nobody is scored. */
     public function scoredLabel(): ?string
     {

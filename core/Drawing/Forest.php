@@ -88,6 +88,8 @@ final readonly class Forest
                     $first + $apart * $k,
                     $e->low === null ? null : $at($e->low),
                     $e->high === null ? null : $at($e->high),
+                    $e->bandLow === null ? null : $at($e->bandLow),
+                    $e->bandHigh === null ? null : $at($e->bandHigh),
                 );
             }
         }

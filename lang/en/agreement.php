@@ -32,30 +32,34 @@ return [
     ],
     'rounds' => 'Other rounds',
     'tiles' => [
-        'percent_agreement' => 'agreement between any two',
+        'specific' => 'another says present when one does',
+        'krippendorff_alpha' => 'Krippendorff’s α, beyond chance',
         'gwet_ac1' => 'AC1, beyond chance',
-        'fleiss_kappa' => 'Fleiss’ κ',
-        'krippendorff_alpha' => 'Krippendorff’s α',
-        'specific' => 'when one says present',
-        'specific-note' => 'specific agreement',
+        'percent_agreement' => 'same call by any two',
     ],
-    'kappa' => 'κ is low where a fault is rare although people agree: AC1 and the specific agreement are to be read '
-        .'beside '.
-        'it. Present against absent; “cannot tell” counts as no answer and is shown on its own.',
+    'readers' => [
+        'these' => '{1} this reader|[2,*] these :count readers',
+        'like' => 'readers like them',
+        'means' => '“:these”: how it would be with the same people and other golfers. “Readers like them”: with other people '
+            .'of the same kind too.',
+    ],
+    'kappa' => 'Agreement on “present” is the figure to go by: where a fault is rare, people who call at random have a high '
+        .'AC1, and a low α can hide that they agree. Present against absent; “cannot tell” counts as no answer and is shown '
+        .'on its own.',
     'since' => [
         'title' => 'Since :round',
-        'over' => 'over the :faults faults and :people people that both rounds have: AC1 :first → :second',
+        'no-anchors' => 'the two rounds have no case in common: how hard the cases are and how far these :people people '
+            .'moved cannot be told apart.',
+        'over' => 'on the :anchors cases (of :golfers golfers) and with the :people people that both rounds have: agreement '
+            .'on “present” :first → :second %',
         'undefined' => '(:why).',
-        'no-interval' => '(too few cases for an interval).',
-        'up' => '– up by :by (:low to :high), p = :p by permutation of cases. With these cases a true change of '
-            .':detectable would be found four times in five.',
-        'down' => '– down by :by (:low to :high), p = :p by permutation of cases. With these cases a true change of '
-            .':detectable would be found four times in five.',
-        'up-by-chance' => '– up by :by (:low to :high), p = :p by permutation of cases. That may be chance: with these '
-            .'cases a true change of :detectable would be found four times in five.',
-        'down-by-chance' => '– down by :by (:low to :high), p = :p by permutation of cases. That may be chance: with '
-            .'these cases a true change of :detectable would be found four times in five.',
-        'differ' => 'The cases differ between rounds, so their difficulty may too.',
+        'few' => '– by :by (:low to :high). Too few golfers to say whether that is more than chance.',
+        'up' => '– up by :by (:low to :high), p = :p. A true change of :detectable would be found four times in five.',
+        'down' => '– down by :by (:low to :high), p = :p. A true change of :detectable would be found four times in five.',
+        'by-chance' => '– by :by (:low to :high), p = :p. That may be chance: a true change of :detectable would be found '
+            .'four times in five.',
+        'like' => 'Among readers like them: :low to :high.',
+        'memory' => 'Without readers who were not debriefed, debrief, practice and memory cannot be told apart.',
     ],
     'forest' => 'Who sees what the panel sees',
     'own-forest' => 'You and your colleagues against the key',
@@ -66,16 +70,24 @@ return [
     'legend' => [
         'sensitivity' => 'of what the key says is present, the share called present',
         'specificity' => 'of what is absent, the share called absent',
-        'how' => 'Intervals by resampling cases.',
+        'how' => 'The pale band behind is where it may lie if the panel erred too, panel and reader independently; it '
+            .'takes 200 questions.',
     ],
     'look' => [
         'title' => 'Where to look',
-        'faults' => 'Faults people agree on least, AC1',
+        'faults' => 'Faults people surely agree on least when one says present',
         'people' => 'People furthest from the key, with their sensitivity',
     ],
     'table' => [
         'person' => 'Instructor',
         'n' => 'Calls scored',
+        'place' => 'Place',
+        'place-hint' => 'With 95 % certainty the place among these people lies here',
+        'right' => 'Right',
+        'right-hint' => 'Share of right calls, “cannot tell” counted wrong, drawn toward the others as far as it is unsure',
+        'placed' => 'In the order of right calls, “cannot tell” counted wrong. A place is given as the range in which it lies '
+            .'with 95 % certainty: people whose ranges overlap are tied, and a line stands only above who can be told from all '
+            .'before.',
         'sensitivity' => 'Sensitivity',
         'specificity' => 'Specificity',
         'ppv' => 'When “present”, right',
@@ -123,6 +135,7 @@ return [
         'title' => 'Fault by fault: does the definition hold?',
         'every' => 'Every coefficient, fault by fault and over all, with the reason where there is none',
         'pooled' => 'over all faults',
+        'mean' => 'mean over faults, each as important as any other',
         'three-way' => 'with “cannot tell” as an answer',
         'thin' => 'Grey and slanted: too few cases to say (under ten, or an interval wider than 0.5). Several rows are '
             .'compared at once; differences between them are exploratory.',
@@ -297,9 +310,8 @@ return [
             'unfinished' => 'not converged',
         ],
     ],
-    'computed' => 'Computed :at by core version :core from inputs :inputs; :resamples case resamples, seed :seed. '
-        .'Standard '.
-        'errors are conditional on these raters. Panel members are not scored against their own key.',
+    'computed' => 'Computed :at by core version :core from inputs :inputs; golfers left out one by one, from fifty on '
+        .':resamples resamples of them, seed :seed. Panel members are not scored against their own key.',
     'older' => 'Another version of the program worked these out. They stand until they are worked out anew.',
     'export' => [
         'make' => 'Write the files: ratings, key and every figure as CSV and JSON',

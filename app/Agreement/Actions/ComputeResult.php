@@ -17,11 +17,8 @@ use App\Models\Enums\FigurePart;
 use App\Models\Sitting;
 use App\Models\SittingResult;
 use App\Works\Progress;
-use Core\Agreement\Study\CaseSums;
-use Core\Agreement\Study\RaterResult;
 use Core\Agreement\Study\RoundResult;
 use Core\Agreement\Study\Study;
-use Core\Agreement\Study\StudyOptions;
 use Core\Format\Json\PersonJson;
 use Core\Format\Json\RoundJson;
 use Core\Format\Json\StudyJson;
@@ -65,14 +62,15 @@ final readonly class ComputeResult
         $ratings = RoundRatings::ofRound($round, $this->codebooks);
         $progress->tell(0.2);
         // Before there is much else in memory: it may want another round's calls.
-        $sums = RoundRatings::sums($ratings->said);
         $before = ChangeSince::roundBefore($round);
-        $change = $before === null || $sums === null ? null : $this->since->between($before, $ratings->said, $sums);
+        $change = $before === null ? null : $this->since->between($before, $ratings->said);
         $progress->tell(0.3);
         $options = RoundRatings::options();
         $said = $ratings->said->isEmpty() ? null : (new Study($ratings->said, $options))->result();
         $progress->tell(0.6);
-        [$against, $map] = self::againstKey($ratings, $options);
+        $scored = $ratings->scored();
+        $against = $scored->isEmpty() ? null : new Study($scored, $options);
+        $items = $scored->items();
         $progress->tell(0.7);
         $arms = ArmComparison::fromRatings($ratings);
         $people = PeopleResults::ofRound($ratings, $said->pooled->pairs ?? []);
@@ -82,8 +80,8 @@ final readonly class ComputeResult
             $ratings->inputs->checksum,
             new RoundResult(
                 $said,
-                $against,
-                $map,
+                $against?->againstKey($items) ?? [],
+                $against === null ? [] : self::map($against, $items),
                 $arms,
                 $ratings->left,
                 count($ratings->inputs->cases),
@@ -95,7 +93,9 @@ final readonly class ComputeResult
                 $change,
                 RoundTimes::ofRound($round),
                 RoundTalk::ofCounts($ratings->counts, $ratings->inputs),
-                $sums === null ? null : CaseSums::ofRatings($ratings->said, $sums),
+                $against?->key()->countedWrong($items) ?? [],
+                $against?->key()->order($items),
+                $against?->key()->keyError($items),
             ),
             $people,
             $before,
@@ -103,24 +103,19 @@ final readonly class ComputeResult
     }
 
     /**
-     * @return array{list<RaterResult>, array<string, array<string, array{int, int, int, int}>>} everybody who is
-     *     scored, and tp, fn, fp, tn by rater and fault
+     * @param  list<string>  $faults
+     * @return array<string, array<string, array{int, int, int, int}>> tp, fn, fp, tn by rater and fault
      */
-    private static function againstKey(RoundRatings $ratings, StudyOptions $options): array
+    private static function map(Study $against, array $faults): array
     {
-        $scored = $ratings->scored();
-        if ($scored->isEmpty()) {
-            return [[], []];
-        }
-        $study = new Study($scored, $options);
         $map = [];
-        foreach ($scored->items() as $fault) {
-            foreach ($study->keyTables([$fault]) as $rater => $table) {
+        foreach ($faults as $fault) {
+            foreach ($against->keyTables([$fault]) as $rater => $table) {
                 $map[(string) $rater][$fault] = $table->cells();
             }
         }
 
-        return [$study->againstKey($scored->items()), $map];
+        return $map;
     }
 
     /**
@@ -164,9 +159,6 @@ final readonly class ComputeResult
         yield [FigurePart::Arms, '', RoundJson::arms($r->arms)];
         yield [FigurePart::Times, '', RoundJson::times($r->times)];
         yield [FigurePart::Talk, '', RoundJson::talk($r->talk)];
-        if ($r->sums !== null) {
-            yield [FigurePart::Sums, '', RoundJson::sums($r->sums)];
-        }
         if ($made->before !== null && $r->change !== null) {
             yield [FigurePart::Change, (string) $made->before->id, RoundJson::change($r->change)];
         }

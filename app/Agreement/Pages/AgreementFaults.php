@@ -14,7 +14,7 @@ use Core\Codebook\Codebook;
 final class AgreementFaults
 {
     /** What stands in the first table, and what in the one with everything. */
-    private const MAIN = ['percent_agreement', 'gwet_ac1', 'fleiss_kappa', 'krippendorff_alpha'];
+    private const MAIN = ['krippendorff_alpha', 'gwet_ac1', 'percent_agreement'];
 
     private const ALL = [
         'percent_agreement',
@@ -51,18 +51,21 @@ final class AgreementFaults
             'main' => self::words(self::MAIN),
             'all' => self::words(self::ALL),
             'pooled' => $pooled === null ? [] : self::figures($pooled->coefficients, self::ALL),
+            'mean' => self::figures($pooled?->mean->coefficients ?? [], self::ALL),
             'threeWay' => self::figures($pooled?->threeWay->coefficients ?? [], self::ALL),
         ];
     }
 
-    /** @return list<string>  keys of faults people agree least on, by AC1 */
+    /**
+     * Keys of faults people surely agree least on when one of them says present: by the upper end of the interval, so that
+     * a fault that was hardly ever called does not come first by chance.
+     *
+     * @return list<string>
+     */
     public static function leastAgreed(RoundSummary $r, int $n): array
     {
         $by = array_filter(
-            array_map(
-                static fn (ItemSummary $i): ?float => $i->coefficients['gwet_ac1']->estimate,
-                $r->items,
-            ),
+            array_map(static fn (ItemSummary $i): ?float => ($i->specific['present'] ?? null)?->high, $r->items),
             static fn (?float $v): bool => $v !== null,
         );
         asort($by);

@@ -11,7 +11,10 @@ use App\Sight\Onlookers;
 use App\Words\Wording;
 use Core\Agreement\Coefficient\PairResult;
 use Core\Agreement\Figure;
+use Core\Agreement\Study\Change;
+use Core\Agreement\Study\KeyErrorResult;
 use Core\Agreement\Study\RaterResult;
+use Core\Agreement\Study\RoundChange;
 use Core\Agreement\Study\RoundSummary;
 use Core\Codebook\Codebook;
 use Core\Drawing\Axis;
@@ -19,13 +22,14 @@ use Core\Drawing\Estimate;
 use Core\Drawing\Forest;
 use Core\Drawing\ForestRow;
 use Core\Number\Written;
+use Core\Remark\Remark;
 
 /** The first page of a round's agreement: how far people agree, who sees what the panel sees, where to look next. */
 final readonly class AgreementOverview
 {
     private const SERIES = ['sensitivity', 'specificity'];
 
-    private const COEFFICIENTS = ['gwet_ac1', 'fleiss_kappa', 'krippendorff_alpha'];
+    private const BESIDE = ['krippendorff_alpha', 'gwet_ac1'];
 
     public function __construct(
         private Wording $words,
@@ -47,6 +51,8 @@ final readonly class AgreementOverview
 
         return [
             'tiles' => $this->tiles($r),
+            'readers' => (string) __('agreement.readers.means', ['these' => ucfirst(self::these($r))]),
+            'few' => $this->few($r),
             'compared' => $raters->open ? $this->compared($kept, $user) : null,
             'broad' => Forest::beside($rows, Axis::shares()),
             'slim' => Forest::beneath($rows, Axis::shares()),
@@ -57,46 +63,67 @@ final readonly class AgreementOverview
         ];
     }
 
-    /** @return list<array{value: string, label: string, note: string}> */
+    /**
+     * First how often another says present when one does, then what is left of agreement beyond chance; AC1 never alone.
+     *
+     * @return list<array{value: string, label: string, these: string, like: string}>
+     */
     private function tiles(RoundSummary $r): array
     {
         $pooled = $r->pooled;
         if ($pooled === null) {
             return [];
         }
-        $same = $pooled->coefficients['percent_agreement'];
-        $present = $pooled->specific['present'] ?? null;
-        $tiles = [$this->tile(self::percent($same), 'percent_agreement', $this->range($same, 100.0, 0))];
-        foreach (self::COEFFICIENTS as $name) {
-            $f = $pooled->coefficients[$name];
-            $value = $f->estimate === null ? (string) __('figures.none') : Written::fixed($f->estimate, 2);
-            $tiles[] = $this->tile($value, $name, $this->range($f, 1.0, 2));
+        $these = self::these($r);
+        $tiles = [$this->tile($pooled->specific['present'] ?? null, 'specific', $these, true)];
+        foreach (self::BESIDE as $name) {
+            $tiles[] = $this->tile($pooled->coefficients[$name], $name, $these, false);
         }
-        $tiles[] = $this->tile(self::percent($present), 'specific', (string) __('agreement.tiles.specific-note'));
+        $tiles[] = $this->tile($pooled->coefficients['percent_agreement'], 'percent_agreement', $these, true);
 
         return $tiles;
     }
 
-    /** @return array{value: string, label: string, note: string} */
-    private function tile(string $value, string $name, string $note): array
+    private static function these(RoundSummary $r): string
     {
-        return ['value' => $value, 'label' => (string) __("agreement.tiles.$name"), 'note' => $note];
+        return trans_choice('agreement.readers.these', count($r->versusRest), ['count' => count($r->versusRest)]);
     }
 
-    private static function percent(?Figure $f): string
+    /** @return array{value: string, label: string, these: string, like: string} */
+    private function tile(?Figure $f, string $name, string $these, bool $percent): array
     {
-        return $f?->estimate === null ? (string) __('figures.none') : Written::fixed(100.0 * $f->estimate, 0).' %';
+        [$scale, $digits, $unit] = $percent ? [100.0, 0, ' %'] : [1.0, 2, ''];
+        $range = static fn (?float $low, ?float $high): ?string => $low === null || $high === null
+            ? null
+            : Written::fixed($scale * $low, $digits).__('figures.to').Written::fixed($scale * $high, $digits).$unit;
+        $none = $f?->estimate === null;
+        $new = $f?->newReaders;
+
+        return [
+            'value' => $none ? (string) __('figures.none') : Written::fixed($scale * $f->estimate, $digits).$unit,
+            'label' => (string) __("agreement.tiles.$name"),
+            'these' => $none
+                ? ($f?->reason === null ? '' : $this->words->said($f->reason))
+                : $these.': '.($range($f->low, $f->high) ?? __('figures.no-interval')),
+            'like' => $none || $new === null ? '' : __('agreement.readers.like').': '.(
+                $range($new->low, $new->high) ?? ($new->reason === null ? '' : $this->words->said($new->reason))
+            ),
+        ];
     }
 
-    private function range(Figure $f, float $scale, int $digits): string
+    /** What the range of the headline says of itself: too few golfers, too few readers. */
+    private function few(RoundSummary $r): string
     {
-        if ($f->reason !== null) {
-            return $this->words->said($f->reason);
-        }
+        $f = $r->pooled->specific['present'] ?? null;
+        $cautions = array_filter([
+            $f?->estimate === null ? null : $f->reason,
+            $f?->newReaders?->low === null ? null : $f->newReaders->reason,
+        ]);
 
-        return $f->low === null || $f->high === null
-            ? (string) __('figures.no-interval')
-            : Written::fixed($scale * $f->low, $digits).__('figures.to').Written::fixed($scale * $f->high, $digits);
+        return implode(' ', array_map(
+            fn (Remark $caution): string => ucfirst($this->words->phrase($caution)).'.',
+            $cautions,
+        ));
     }
 
     /** @return list<ForestRow> */
@@ -105,21 +132,31 @@ final readonly class AgreementOverview
         return array_map(
             static fn (RaterResult $p): ForestRow => new ForestRow(
                 $raters->name($p->rater),
-                self::estimates($p),
+                self::estimates($p, $r->keyError),
                 $raters->isMe($p->rater),
             ),
             AgreementPeople::ordered($r, $raters),
         );
     }
 
-    /** @return list<Estimate> */
-    private static function estimates(RaterResult $p): array
+    /** @return list<Estimate> each with the band that a key which may err leaves, where that can be told */
+    private static function estimates(RaterResult $p, ?KeyErrorResult $key): array
     {
         $out = [];
+        $band = array_column($key->raters ?? [], null, 'rater')[$p->rater] ?? null;
         foreach (self::SERIES as $series) {
             $f = $p->figures[$series];
+            $of = $band?->figures[$series];
             if ($f->estimate !== null) {
-                $out[] = new Estimate($series, $f->estimate, $f->low, $f->high);
+                // Not to know the key makes nothing surer than to know it.
+                $out[] = new Estimate(
+                    $series,
+                    $f->estimate,
+                    $f->low,
+                    $f->high,
+                    $of?->low === null ? null : min($of->low, $f->low ?? 1.0),
+                    $of?->high === null ? null : max($of->high, $f->high ?? 0.0),
+                );
             }
         }
 
@@ -134,33 +171,51 @@ final readonly class AgreementOverview
         if ($c === null || $before === null || $this->onlookers->of($user)->withheld($before) !== null) {
             return null;
         }
-        $written = static fn (?float $v): string => $v === null
+
+        return [
+            'since' => (string) __('agreement.since.title', ['round' => $before->name]),
+            'says' => $c->present === null
+                ? (string) __('agreement.since.no-anchors', ['people' => $c->people])
+                : $this->moved($c, $c->present),
+        ];
+    }
+
+    private function moved(RoundChange $c, Change $present): string
+    {
+        $percent = static fn (?float $v): string => $v === null
             ? (string) __('figures.none')
-            : Written::fixed($v, 2);
-        $d = $c->difference;
+            : Written::fixed(100.0 * $v, 0);
+        $d = $present->difference;
+        $new = $d->newReaders;
         $values = [
-            'faults' => $c->faults,
             'people' => $c->people,
-            'first' => $written($c->first),
-            'second' => $written($c->second),
-            'by' => $written($d->estimate === null ? null : abs($d->estimate)),
-            'low' => $written($d->low),
-            'high' => $written($d->high),
-            'p' => $c->p === null ? (string) __('figures.none') : Written::fixed($c->p, 3),
-            'detectable' => $written($c->detectable),
+            'anchors' => $c->anchors,
+            'golfers' => $c->golfers,
+            'first' => $percent($present->first),
+            'second' => $percent($present->second),
+            'by' => $percent($d->estimate === null ? null : abs($d->estimate)),
+            'low' => $percent($d->low),
+            'high' => $percent($d->high),
+            'p' => $present->p === null ? (string) __('figures.none') : Written::fixed($present->p, 3),
+            'detectable' => $percent($present->detectable),
             'why' => $d->reason === null ? '' : $this->words->said($d->reason),
         ];
         $how = match (true) {
             $d->estimate === null => 'undefined',
-            $d->low === null || $d->high === null => 'no-interval',
-            $d->low > 0.0 || $d->high < 0.0 => $d->estimate >= 0.0 ? 'up' : 'down',
-            default => $d->estimate >= 0.0 ? 'up-by-chance' : 'down-by-chance',
+            $present->p === null => 'few',
+            $present->p <= 0.05 => $d->estimate >= 0.0 ? 'up' : 'down',
+            default => 'by-chance',
         };
 
-        return [
-            'since' => (string) __('agreement.since.title', ['round' => $before->name]),
-            'says' => __('agreement.since.over', $values).' '.__("agreement.since.$how", $values),
-        ];
+        return implode(' ', array_filter([
+            __('agreement.since.over', $values),
+            __("agreement.since.$how", $values),
+            $new?->low === null ? '' : __('agreement.since.like', [
+                'low' => $percent($new->low),
+                'high' => $percent($new->high),
+            ]),
+            __('agreement.since.memory'),
+        ], static fn (string $part): bool => $part !== ''));
     }
 
     /** @return list<array{n: int, same: string, kappa: Figure}>  the least alike first */
@@ -188,8 +243,8 @@ final readonly class AgreementOverview
             static fn (string $key): array => [
                 'name' => $codebook->faults[$key]->name,
                 'url' => route('agreement', [$round, 'part' => 'faults']).'#'.$key,
-                'figure' => $r->items[$key]->coefficients['gwet_ac1'],
-                'percent' => false,
+                'figure' => $r->items[$key]->specific['present'],
+                'percent' => true,
             ],
             AgreementFaults::leastAgreed($r, 3),
         );

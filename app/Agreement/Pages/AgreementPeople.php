@@ -6,6 +6,7 @@ namespace App\Agreement\Pages;
 
 use App\Models\Sitting;
 use Core\Agreement\Figure;
+use Core\Agreement\Profile\RankedPerson;
 use Core\Agreement\Study\RaterResult;
 use Core\Agreement\Study\RoundSummary;
 use Core\Agreement\Undefined;
@@ -16,7 +17,7 @@ use Core\Number\Written;
  * Each person against the key, and the map of right calls, person by fault.
  *
  * @phpstan-type PersonRow array{name: string, url: ?string, n: ?int, figures: array<string, Figure>, leaning: string,
- *     rest: Figure, cannotTell: int, unsupported: int}
+ *     rest: Figure, cannotTell: int, unsupported: int, place: ?string, right: ?string, apart: bool}
  */
 final class AgreementPeople
 {
@@ -75,7 +76,7 @@ final class AgreementPeople
     }
 
     /**
-     * For the head coach the best first; for others oneself, then colleagues by what they see, so that the order tells
+     * For the head coach the best first, as far as the calls can tell; for others oneself, then colleagues by what they see, so that the order tells
      * nothing of who they are.
      *
      * @return list<RaterResult>
@@ -83,19 +84,51 @@ final class AgreementPeople
     public static function ordered(RoundSummary $r, RaterNames $raters): array
     {
         $people = array_values($r->againstKey);
-        $figure = static fn (RaterResult $p, string $name, float $none): float => $p->figures[$name]->estimate ?? $none;
+        $places = self::places($r);
+        $last = count($places);
+        $sensitivity = static fn (RaterResult $p): float => $p->figures['sensitivity']->estimate ?? 0.0;
         usort(
             $people,
             $raters->open
-                ? static fn (RaterResult $a, RaterResult $b): int => $figure($b, 'youden', -2.0) <=>
-                    $figure($a, 'youden', -2.0)
-                : static fn (RaterResult $a, RaterResult $b): int => [
-                    $raters->isMe($b->rater),
-                    $figure($a, 'sensitivity', 0.0),
-                ] <=> [$raters->isMe($a->rater), $figure($b, 'sensitivity', 0.0)],
+                ? static fn (RaterResult $a, RaterResult $b): int => [$places[$a->rater][0] ?? $last, $a->rater] <=>
+                    [$places[$b->rater][0] ?? $last, $b->rater]
+                : static fn (RaterResult $a, RaterResult $b): int => [$raters->isMe($b->rater), $sensitivity($a)] <=>
+                    [$raters->isMe($a->rater), $sensitivity($b)],
         );
 
         return $people;
+    }
+
+    /** @return array<string, array{int, RankedPerson}> place in the order, from 0, by rater */
+    private static function places(RoundSummary $r): array
+    {
+        $out = [];
+        foreach ($r->order->people ?? [] as $i => $person) {
+            $out[$person->rater] = [$i, $person];
+        }
+
+        return $out;
+    }
+
+    /**
+     * What is told of somebody's place: from where to where it may be, and whether those before can be told apart.
+     *
+     * @return array{place: ?string, right: ?string, apart: bool}
+     */
+    private static function place(RaterResult $p, RoundSummary $r): array
+    {
+        $places = self::places($r);
+        [$at, $own] = $places[$p->rater] ?? [null, null];
+        if ($own === null) {
+            return ['place' => null, 'right' => null, 'apart' => false];
+        }
+        $before = array_filter($places, static fn (array $of): bool => $of[0] < $at && $of[1]->isTiedWith($own));
+
+        return [
+            'place' => $own->best === $own->worst ? (string) $own->best : "{$own->best}–{$own->worst}",
+            'right' => Written::fixed(100.0 * $own->shrunken, 0).' %',
+            'apart' => $at > 0 && $before === [],
+        ];
     }
 
     /** @return PersonRow */
@@ -107,6 +140,7 @@ final class AgreementPeople
                 ? route('agreement.person', [$round, RaterNames::id($p->rater)])
                 : null,
             'n' => $p->n,
+            ...($raters->open ? self::place($p, $r) : ['place' => null, 'right' => null, 'apart' => false]),
             'figures' => $p->figures,
             'leaning' => self::leaning($p->figures['criterion']),
             'rest' => $r->versusRest[$p->rater] ?? Figure::undefined(Undefined::NobodyToCompareWith),

@@ -21,8 +21,6 @@ enum FigurePart: string
     case Times = 'times';
     /** Its cases, by what there is to talk about. */
     case Talk = 'talk';
-    /** By case, what a later round is compared with. */
-    case Sums = 'sums';
     /** One person's calls and what follows from them; the subject is the user. */
     case Person = 'person';
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Agreement\Study;
 
+use Core\Agreement\Coefficient\MeanOverItems;
 use Core\Agreement\Figure;
 
 /** What is told of an item, or of several pooled, without saying anything of single people. */
@@ -18,11 +19,12 @@ final readonly class ItemSummary
         public array $coefficients,
         public array $specific,
         public ?ThreeWayResult $threeWay = null,
+        public ?MeanOverItems $mean = null,
     ) {
     }
 
     public static function ofItem(ItemResult $item): self
     {
-        return new self($item->cases, $item->coefficients, $item->specific, $item->threeWay);
+        return new self($item->cases, $item->coefficients, $item->specific, $item->threeWay, $item->mean);
     }
 }

@@ -4,23 +4,20 @@ declare(strict_types=1);
 
 namespace Core\Agreement\Study;
 
-use Core\Agreement\Figure;
-
-/** How far agreement moved from one round to another, over the people and the faults that both have. */
+/** How far agreement moved from one round to another, over the people, the faults and the cases that both have. */
 final readonly class RoundChange
 {
     /**
-     * @param  Figure  $difference  of AC1, second less first
-     * @param  float|null  $detectable  the smallest difference that would be found four times in five
+     * @param  int  $anchors  cases of both
+     * @param  int  $golfers  of those cases
+     * @param  Change|null  $present  specific agreement on "present"; null where there is no anchor
      */
     public function __construct(
         public int $people,
-        public int $faults,
-        public ?float $first,
-        public ?float $second,
-        public Figure $difference,
-        public ?float $p,
-        public ?float $detectable,
+        public int $anchors,
+        public int $golfers,
+        public ?Change $present,
+        public ?Change $ac1,
     ) {
     }
 }

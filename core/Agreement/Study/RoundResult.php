@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Core\Agreement\Study;
 
 use Core\Agreement\Profile\CaseTalk;
+use Core\Agreement\Profile\PeopleInOrder;
 
 /** Everything that is made of a published staff round: its members with each other, with the key, and one by one. */
 final readonly class RoundResult
@@ -19,7 +20,7 @@ final readonly class RoundResult
      * @param  RoundChange|null  $change  since the round before, where there is one to compare with
      * @param  list<StationTimes>  $times
      * @param  list<CaseTalk>  $talk  by place of the round, the most first
-     * @param  CaseSums|null  $sums  null where nothing was said
+     * @param  list<RaterResult>  $countedWrong  against the key, abstentions counted wrong
      */
     public function __construct(
         public ?StudyResult $study,
@@ -36,7 +37,9 @@ final readonly class RoundResult
         public ?RoundChange $change,
         public array $times,
         public array $talk,
-        public ?CaseSums $sums,
+        public array $countedWrong = [],
+        public ?PeopleInOrder $order = null,
+        public ?KeyErrorResult $keyError = null,
     ) {
     }
 
@@ -54,6 +57,9 @@ final readonly class RoundResult
             $this->keyVersion,
             $this->bootstrap,
             $this->seed,
+            $this->countedWrong,
+            $this->order,
+            $this->keyError,
         );
     }
 }

@@ -266,6 +266,12 @@ final class Study
         return $this->key->results($items);
     }
 
+    /** Everything against the key beside its plain figures. */
+    public function key(): AgainstKey
+    {
+        return $this->key;
+    }
+
     /**
      * @param  list<string>  $items
      * @return array<string, KeyTable> each rater's table against the key, bytewise

@@ -9,7 +9,7 @@ use Core\Agreement\Profile\CaseTalk;
 use Core\Agreement\Study\ArmDifference;
 use Core\Agreement\Study\ArmFigures;
 use Core\Agreement\Study\ArmResult;
-use Core\Agreement\Study\CaseSums;
+use Core\Agreement\Study\Change;
 use Core\Agreement\Study\RoundChange;
 use Core\Agreement\Study\RoundSummary;
 use Core\Agreement\Study\StationTimes;
@@ -40,6 +40,9 @@ final class RoundJson
             'items' => $items,
             'raters_vs_rest' => $as->versusRest($r->versusRest),
             'against_key' => $as->raters($r->againstKey),
+            'counted_wrong' => $as->raters($r->countedWrong),
+            'order' => $r->order === null ? null : StudyJson::order($r->order),
+            'key_error' => $r->keyError === null ? null : $as->keyError($r->keyError),
             'left_out' => $r->leftOut,
             'cases' => $r->cases,
             'unsupported' => $r->unsupported,
@@ -72,6 +75,9 @@ final class RoundJson
             $o->has('key_version') ? $o->whole('key_version') : null,
             $o->whole('bootstrap'),
             $o->whole('seed'),
+            $o->has('counted_wrong') ? StudyJson::readRaters($o, 'counted_wrong') : [],
+            StudyJson::readOrder($o->optionalObject('order')),
+            StudyJson::readKeyError($o->optionalObject('key_error')),
         );
     }
 
@@ -155,11 +161,22 @@ final class RoundJson
     {
         return [
             'people' => $c->people,
-            'faults' => $c->faults,
+            'anchors' => $c->anchors,
+            'golfers' => $c->golfers,
+            'present' => self::moved($c->present),
+            'ac1' => self::moved($c->ac1),
+        ];
+    }
+
+    /** @return array<string, mixed>|null */
+    private static function moved(?Change $c): ?array
+    {
+        return $c === null ? null : [
             'first' => $c->first,
             'second' => $c->second,
             'difference' => FigureJson::write($c->difference),
             'p' => $c->p,
+            'adjusted' => $c->adjusted,
             'detectable' => $c->detectable,
         ];
     }
@@ -171,11 +188,22 @@ final class RoundJson
 
         return new RoundChange(
             $o->whole('people'),
-            $o->whole('faults'),
+            $o->whole('anchors'),
+            $o->whole('golfers'),
+            self::readMoved($o->optionalObject('present')),
+            self::readMoved($o->optionalObject('ac1')),
+        );
+    }
+
+    /** @throws FormatException */
+    private static function readMoved(?JsonObject $o): ?Change
+    {
+        return $o === null ? null : new Change(
             $o->optionalNumber('first'),
             $o->optionalNumber('second'),
             FigureJson::read($o->object('difference')->plain()),
             $o->optionalNumber('p'),
+            $o->optionalNumber('adjusted'),
             $o->optionalNumber('detectable'),
         );
     }
@@ -254,28 +282,6 @@ final class RoundJson
                 $o->optionalText('item', 400),
             ),
             JsonObject::from($data, 'a round’s talk')->objects('cases'),
-        );
-    }
-
-    /** @return array{raters: list<string>, items: list<string>, by_case: list<array{sums: list<float>}>} */
-    public static function sums(CaseSums $sums): array
-    {
-        return [
-            'raters' => $sums->raters,
-            'items' => $sums->items,
-            'by_case' => array_map(static fn (array $of): array => ['sums' => $of], $sums->byCluster),
-        ];
-    }
-
-    /** @throws FormatException when it is not what sums() makes */
-    public static function readSums(mixed $data): CaseSums
-    {
-        $o = JsonObject::from($data, 'a round’s sums');
-
-        return new CaseSums(
-            $o->texts('raters'),
-            $o->texts('items'),
-            array_map(static fn (JsonObject $of): array => $of->numbers('sums', 1000), $o->objects('by_case')),
         );
     }
 

@@ -66,10 +66,7 @@ final readonly class StudyJson
                 'coefficients' => $this->figures($item->abstention->coefficients),
                 'against_key' => $this->raters($item->abstention->againstKey),
             ]]),
-            ...($item->mean === null ? [] : ['mean_over_items' => [
-                'specific_agreement' => (object) $this->figures($item->mean->specific),
-                'coefficients' => $this->figures($item->mean->coefficients),
-            ]]),
+            ...$this->mean($item->mean),
             ...($item->order === null ? [] : ['order' => self::order($item->order)]),
             ...($item->keyError === null ? [] : ['key_error' => $this->keyError($item->keyError)]),
         ];
@@ -144,7 +141,17 @@ final readonly class StudyJson
             'specific_agreement' => (object) $this->figures($item->specific),
             'coefficients' => $this->figures($item->coefficients),
             ...$this->threeWay($item->threeWay),
+            ...$this->mean($item->mean),
         ];
+    }
+
+    /** @return array<string, mixed> nothing where there is one item */
+    private function mean(?MeanOverItems $mean): array
+    {
+        return $mean === null ? [] : ['mean_over_items' => [
+            'specific_agreement' => (object) $this->figures($mean->specific),
+            'coefficients' => $this->figures($mean->coefficients),
+        ]];
     }
 
     /**
@@ -273,6 +280,7 @@ final readonly class StudyJson
             self::readFigures($o->object('coefficients')),
             self::readFigures($o->object('specific_agreement')),
             self::readThreeWay($o),
+            self::readMean($o->optionalObject('mean_over_items')),
         );
     }
 

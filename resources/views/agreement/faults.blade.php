@@ -5,10 +5,10 @@
             <tr>
                 <th>{{ __('agreement.table.fault') }}</th>
                 <th class="num">{{ __('agreement.table.cases') }}</th>
+                <th>{{ __('agreement.table.present') }}</th>
                 @foreach($main as $head)
                     <th>{{ $head }}</th>
                 @endforeach
-                <th>{{ __('agreement.table.present') }}</th>
             </tr>
         </thead>
         <tbody>
@@ -16,10 +16,10 @@
                 <tr id="{{ $row['key'] }}">
                     <td>{{ $row['name'] }}</td>
                     <td class="num">{{ $row['cases'] }}</td>
+                    <td><x-figure-value :figure="$row['present']" percent :n="$row['cases']" /></td>
                     @foreach($row['main'] as $f)
                         <td><x-figure-value :figure="$f['figure']" :percent="$f['percent']" :n="$row['cases']" /></td>
                     @endforeach
-                    <td><x-figure-value :figure="$row['present']" percent :n="$row['cases']" /></td>
                 </tr>
             @endforeach
         </tbody>
@@ -41,6 +41,12 @@
                 <tr>
                     <td><b>{{ __('agreement.faults.pooled') }}</b></td>
                     @foreach($pooled as $f)
+                        <td><x-figure-value :figure="$f['figure']" :percent="$f['percent']" /></td>
+                    @endforeach
+                </tr>
+                <tr>
+                    <td>{{ __('agreement.faults.mean') }}</td>
+                    @foreach($mean as $f)
                         <td><x-figure-value :figure="$f['figure']" :percent="$f['percent']" /></td>
                     @endforeach
                 </tr>

@@ -1,15 +1,21 @@
 <div class="tiles">
     @foreach($tiles as $tile)
-        <div><b>{{ $tile['value'] }}</b>{{ $tile['label'] }}<br><span
-            class="small quiet">{{ $tile['note'] }}</span></div>
+        <div @class(['first' => $loop->first])><b>{{ $tile['value'] }}</b>{{ $tile['label'] }}
+            <span class="small quiet">{{ $tile['these'] }}</span>
+            @if($tile['like'])
+                <span class="small quiet">{{ $tile['like'] }}</span>
+            @endif
+        </div>
     @endforeach
 </div>
-<p class="small quiet">{{ __('agreement.kappa') }}</p>
+@if($few)
+    <p class="few">{{ $few }}</p>
+@endif
+<p class="small quiet">{{ $readers }} {{ __('agreement.kappa') }}</p>
 <x-terms :of="['agreement-beyond-chance', 'interval']" />
 @if($compared)
     <p class="compared">
         <b>{{ $compared['since'] }}</b>, {{ $compared['says'] }}
-        <span class="quiet small">{{ __('agreement.since.differ') }}</span>
     </p>
 @endif
 <x-forest :broad="$broad" :slim="$slim" :finding="$finding" :says="__('agreement.forest-says')" />

@@ -4,6 +4,10 @@
             <tr>
                 <th>{{ __('agreement.table.person') }}</th>
                 <th class="num">{{ __('agreement.table.n') }}</th>
+                @if($placed = $people[0]['place'] ?? null)
+                    <th class="num" title="{{ __('agreement.table.place-hint') }}">{{ __('agreement.table.place') }}</th>
+                    <th class="num" title="{{ __('agreement.table.right-hint') }}">{{ __('agreement.table.right') }}</th>
+                @endif
                 @foreach(['sensitivity', 'specificity', 'ppv', 'leaning', 'mcc'] as $head)
                     <th>{{ __('agreement.table.'.$head) }}</th>
                 @endforeach
@@ -18,7 +22,7 @@
         </thead>
         <tbody>
             @foreach($people as $person)
-                <tr>
+                <tr @class(['apart' => $person['apart']])>
                     <td>
                         @if($person['url'])
                             <a href="{{ $person['url'] }}">{{ $person['name'] }}</a>
@@ -27,6 +31,10 @@
                         @endif
                     </td>
                     <td class="num">{{ $person['n'] }}</td>
+                    @if($placed)
+                        <td class="num">{{ $person['place'] ?? __('figures.none') }}</td>
+                        <td class="num">{{ $person['right'] ?? __('figures.none') }}</td>
+                    @endif
                     @foreach(['sensitivity', 'specificity'] as $name)
                         <td><x-figure-value :figure="$person['figures'][$name]" percent /></td>
                     @endforeach
@@ -46,3 +54,6 @@
         </tbody>
     </table>
 </x-scroll>
+@if($placed)
+    <p class="small quiet">{{ __('agreement.table.placed') }}</p>
+@endif

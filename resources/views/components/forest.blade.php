@@ -15,6 +15,9 @@
             @endforeach
             @foreach($chart->marks as $mark)
                 <g class="mark {{ $mark->series }}" transform="translate(0 {{ $mark->y }})">
+                    @if($mark->bandFrom !== null)
+                        <line class="band" x1="{{ $mark->bandFrom }}" x2="{{ $mark->bandTo }}" y1="0" y2="0" />
+                    @endif
                     @if($mark->from !== null)
                         <line x1="{{ $mark->from }}" x2="{{ $mark->to }}" y1="0" y2="0" />
                     @endif

@@ -201,11 +201,20 @@ it('takes the figures of before apart, and puts them together again', function (
         static fn (string $file): object => require $file,
         array_values(array_filter(migrations(), static fn (string $f): bool => str_contains($f, 'results_in_parts'))),
     );
+    // What a summary tells since is made anew, not taken over.
+    $then = static fn (array $body): array => array_diff_key(
+        isset($body['pooled']) ? [...$body, 'pooled' => array_diff_key($body['pooled'], ['mean_over_items' => 1])] : $body,
+        ['counted_wrong' => 1, 'order' => 1, 'key_error' => 1],
+    );
     $kept = static fn (): array => DB::table('result_parts')
         ->whereIn('part', ['summary', 'item', 'map', 'arms'])
         ->orderBy('part')->orderBy('subject')
         ->get(['part', 'subject', 'body'])
-        ->map(static fn (object $row): array => [$row->part, $row->subject, json_decode($row->body, true)])
+        ->map(static fn (object $row): array => [
+            $row->part,
+            $row->subject,
+            $row->part === 'summary' ? $then(json_decode($row->body, true)) : json_decode($row->body, true),
+        ])
         ->all();
     $before = $kept();
     $since->down();
