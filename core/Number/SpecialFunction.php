@@ -31,6 +31,20 @@ final class SpecialFunction
         return ($x - 0.5) * log($x) - $x + 0.5 * log(2 * M_PI) + self::stirling($x) - $shift;
     }
 
+    /** ψ(x) = d ln Γ(x)/dx for x > 0: by recurrence to x ≥ 8, then its asymptotic series (Abramowitz & Stegun 6.3.18). */
+    public static function digamma(float $x): float
+    {
+        $sum = 0.0;
+        while ($x < 8.0) {
+            $sum -= 1.0 / $x;
+            $x += 1.0;
+        }
+        $y = 1.0 / ($x * $x);
+
+        return $sum + log($x) - 0.5 / $x - $y * (1.0 / 12.0 - $y * (1.0 / 120.0 - $y * (1.0 / 252.0
+            - $y * (1.0 / 240.0 - $y * (1.0 / 132.0 - $y * 691.0 / 32760.0)))));
+    }
+
     /** Γ's Stirling remainder: ln Γ(x) − (x − ½) ln x + x − ½ ln 2π. */
     private static function stirling(float $x): float
     {

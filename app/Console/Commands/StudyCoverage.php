@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Console\RoundCoverage;
 use App\Console\StudyFile;
 use App\Console\TextOptions;
 use Core\Simulation\CoverageStudy;
@@ -17,7 +18,8 @@ final class StudyCoverage extends Command
     use TextOptions;
 
     protected $signature = 'study:coverage {--studies=2000} {--cases=50,100} {--prevalence=0.2,0.35,0.5,0.65,0.8} '
-        .'{--scale=nominal,ordinal,interval} {--bootstrap=500} '
+        .'{--scale=nominal,ordinal,interval} {--bootstrap=500} {--rounds=0.05,0.2,0.5,0.8 : how often faults are there, of '
+        .'rounds of golfers; none for no rounds} {--processes=1} '
         .'{--truth=1000000 : cases on which the truth is taken} {--out=}';
 
     protected $description = 'How often the 95 % intervals of every figure hold the truth, in simulated studies; '
@@ -77,6 +79,14 @@ final class StudyCoverage extends Command
                 }
             }
         }
+        $rounds = $this->rounds();
+        if ($rounds !== null) {
+            $text .= $rounds->written(max(1, (int) $this->text('processes')), $this->info(...));
+            foreach ($rounds->outside as $of) {
+                [$name, $how] = explode("\t", $of, 2);
+                $outside["$name (rounds)"][] = $how;
+            }
+        }
         $text .=
             "\n## Outside 93–97 %\n\n".
             ($outside === []
@@ -91,6 +101,14 @@ final class StudyCoverage extends Command
                 ));
 
         return $this->put($text);
+    }
+
+    private function rounds(): ?RoundCoverage
+    {
+        return $this->text('rounds') === 'none' ? null : new RoundCoverage(
+            max(10, (int) $this->option('studies')),
+            array_map(floatval(...), explode(',', $this->text('rounds'))),
+        );
     }
 
     /** @return array<string, CoverageStudy|ScaleCoverage> by what is simulated */
@@ -133,6 +151,13 @@ final class StudyCoverage extends Command
             Ranks and numbers: five raters with a leaning and a noise of their own see a normal quantity, in four steps or to a tenth
             of a standard deviation. ICC(2,·) speaks for other raters too, where here the same raters come again; its intervals are
             wider than this truth needs. Where one column is empty the figure has no such interval.
+
+            Rounds: golfers bring one to five swings, a fault and what makes a swing hard are alike within a golfer (correlation
+            0.6), eight readers of different skill and leaning, 8 %% of calls missing and 8 %% "cannot tell"; the figures against a
+            key, of a pair and of oneself are of one reader. Columns are per cent of intervals that hold the truth with so many
+            golfers: asked for are 91 to 96 at 10, 93 to 97 from 15, 92 to 98 for readers like them. In bold what lies outside by
+            more than its own error; "of" is how many studies had an interval. "Width" is with 30 golfers; with 60 there are golfers
+            enough to resample (a quarter as many studies, 300 resamples).
 
             MD
             ,

@@ -22,6 +22,8 @@ final readonly class PeopleInOrder
     /** The strength s of the common prior is looked for between these; at the upper end all are alike. */
     private const STRENGTHS = [0.05, 1e6];
 
+    private const LOOKS = 24;
+
     /**
      * @param  list<RankedPerson>  $people  the best first; who cannot be told apart by name
      * @param  float  $designEffect  D
@@ -110,20 +112,27 @@ final readonly class PeopleInOrder
     }
 
     /**
+     * The beta distribution that makes the calls likeliest: where both derivatives of the likelihood are 0, or, where it
+     * rises all the way to the greatest strength, that.
+     *
      * @param  list<array{float, float}>  $scaled  right calls and calls
-     * @return array{float, float} a and b of the common beta distribution
+     * @return array{float, float} a and b
      */
     private static function prior(array $scaled): array
     {
         [$low, $high] = array_map(log(...), self::STRENGTHS);
-        $at = static fn (float $s): float => self::likelihood($scaled, self::mean($scaled, exp($s)), exp($s));
-        $best = $low;
-        // A coarse look first: the likelihood may have a shelf at the upper end.
-        $step = ($high - $low) / 40;
-        for ($i = 1; $i <= 40; $i++) {
-            $best = $at($low + $i * $step) > $at($best) ? $low + $i * $step : $best;
+        $slope = static fn (float $s): float => self::slopes($scaled, self::mean($scaled, exp($s)), exp($s))[1];
+        $value = static fn (float $s): float => self::likelihood($scaled, self::mean($scaled, exp($s)), exp($s));
+        $best = $high;
+        $step = ($high - $low) / self::LOOKS;
+        for ($i = 0; $i < self::LOOKS; $i++) {
+            $s = $low + $i * $step;
+            $best = $value($s) > $value($best) ? $s : $best;
         }
-        $s = self::highest($at, max($low, $best - $step), min($high, $best + $step));
+        // As high as at the end is a shelf, not a hill.
+        $s = $best === $high || $value($best) < $value($high) + 1e-9
+            ? $high
+            : self::root($slope, max($low, $best - $step), min($high, $best + $step));
         $mean = self::mean($scaled, exp($s));
 
         return [$mean * exp($s), (1.0 - $mean) * exp($s)];
@@ -136,11 +145,33 @@ final readonly class PeopleInOrder
      */
     private static function mean(array $scaled, float $strength): float
     {
-        return self::highest(
-            static fn (float $mean): float => self::likelihood($scaled, $mean, $strength),
-            1e-6,
-            1.0 - 1e-6,
+        return self::root(
+            static fn (float $mean): float => self::slopes($scaled, $mean, $strength)[0],
+            1e-9,
+            1.0 - 1e-9,
         );
+    }
+
+    /**
+     * Derivatives of the likelihood by the mean (over the strength) and by the strength.
+     *
+     * @param  list<array{float, float}>  $scaled
+     * @return array{float, float}
+     */
+    private static function slopes(array $scaled, float $mean, float $strength): array
+    {
+        [$a, $b] = [$mean * $strength, (1.0 - $mean) * $strength];
+        $m = count($scaled);
+        $byA = -$m * SpecialFunction::digamma($a);
+        $byB = -$m * SpecialFunction::digamma($b);
+        $both = $m * SpecialFunction::digamma($strength);
+        foreach ($scaled as [$y, $n]) {
+            $byA += SpecialFunction::digamma($a + $y);
+            $byB += SpecialFunction::digamma($b + $n - $y);
+            $both -= SpecialFunction::digamma($strength + $n);
+        }
+
+        return [$byA - $byB, $mean * $byA + (1.0 - $mean) * $byB + $both];
     }
 
     /** @param  list<array{float, float}>  $scaled */
@@ -157,19 +188,32 @@ final readonly class PeopleInOrder
             - SpecialFunction::logGamma($a) - SpecialFunction::logGamma($b));
     }
 
-    /** Where a function with one hill is highest, by the golden section. */
-    private static function highest(\Closure $of, float $low, float $high): float
+    /**
+     * Where a falling function is 0, by the secant held within halves; the end it does not reach 0 before.
+     *
+     * @param  \Closure(float): float  $of
+     */
+    private static function root(\Closure $of, float $low, float $high): float
     {
-        $part = (sqrt(5.0) - 1.0) / 2.0;
-        [$x, $y] = [$high - $part * ($high - $low), $low + $part * ($high - $low)];
-        [$fx, $fy] = [$of($x), $of($y)];
-        for ($i = 0; $i < 60; $i++) {
-            if ($fx >= $fy) {
-                [$high, $y, $fy] = [$y, $x, $fx];
-                $fx = $of($x = $high - $part * ($high - $low));
+        [$x, $y] = [$of($low), $of($high)];
+        if ($x <= 0.0 || $y >= 0.0) {
+            return $x <= 0.0 ? $low : $high;
+        }
+        for ($i = 0; $i < 200 && $high - $low > 1e-15 * max(1.0, abs($low)); $i++) {
+            // Every third time the middle: the secant alone may creep from one side.
+            $at = $i % 3 === 2 ? ($low + $high) / 2.0 : $low + ($high - $low) * $x / ($x - $y);
+            $at = $at > $low && $at < $high ? $at : ($low + $high) / 2.0;
+            $v = $of($at);
+            if ($v === 0.0) {
+                return $at;
+            }
+            if ($v > 0.0) {
+                [$low, $x] = [$at, $v];
             } else {
-                [$low, $x, $fx] = [$x, $y, $fy];
-                $fy = $of($y = $low + $part * ($high - $low));
+                [$high, $y] = [$at, $v];
+            }
+            if ($at === $low && $at === $high) {
+                break;
             }
         }
 

@@ -123,7 +123,7 @@ final class Study
             $three,
             $abstention,
             $this->mean($items, $table),
-            count($items) === count($this->set->items()) ? $this->key->order($items) : null,
+            $o->order && count($items) === count($this->set->items()) ? $this->key->order($items) : null,
             $this->key->keyError($items),
         );
     }

@@ -21,6 +21,7 @@ final readonly class StudyOptions
      * @param  bool  $bootstrapKey  whether the figures against the key are resampled too; else they keep their
      *     jackknife
      * @param  float|null  $fieldPrevalence  share of positives, in (0, 1), for predictive values elsewhere than in this set
+     * @param  bool  $order  whether people are put in order
      *
      * @throws CoreException
      */
@@ -36,6 +37,7 @@ final readonly class StudyOptions
         public ?float $tolerance = null,
         public bool $bootstrapKey = true,
         public ?float $fieldPrevalence = null,
+        public bool $order = true,
     ) {
         $this->confidence = new Confidence($confidence);
         if ($weights !== null && ! in_array($weights, ['linear', 'quadratic'], true)) {
