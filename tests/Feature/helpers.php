@@ -15,6 +15,7 @@ use Core\Simulation\Swing;
 use Core\Trace\DeviceClass;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
+use Symfony\Component\Process\Process;
 
 function deviceToken(object $test): string
 {
@@ -92,4 +93,13 @@ function mayLeave(): void
     foreach (Golfer::query()->orderBy('id')->get() as $golfer) {
         $golfer->consents()->create(['scope' => 'research', 'given_on' => '2026-01-01', 'expires_on' => '2040-01-01']);
     }
+}
+
+/** @return array{int, string, string} exit code, output and errors of a command of its own */
+function ran(array $command, array $environment = [], ?string $input = null): array
+{
+    $process = new Process($command, base_path(), ['DB_PORT' => '1', ...$environment], $input);
+    $process->run();
+
+    return [(int) $process->getExitCode(), $process->getOutput(), trim($process->getErrorOutput())];
 }

@@ -2,15 +2,6 @@
 
 use Symfony\Component\Process\Process;
 
-/** @return array{int, string, string} */
-function ran(array $command, array $environment = [], ?string $input = null): array
-{
-    $process = new Process($command, base_path(), ['DB_PORT' => '1', ...$environment], $input);
-    $process->run();
-
-    return [(int) $process->getExitCode(), $process->getOutput(), trim($process->getErrorOutput())];
-}
-
 it('computes from files with a light kernel what the whole application computes', function (array $environment) {
     $ratings = "case,item,rater,value\n";
     foreach (range(1, 12) as $c) {
