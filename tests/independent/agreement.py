@@ -14,6 +14,8 @@ import sys
 
 import numpy as np
 
+# Undefined figures are NaN here; what is told of them is held against there.
+np.seterr(all='ignore')
 TOLERANCE = 1e-9
 Z = 1.959963984540054
 CATEGORIES = ['absent', 'present']
@@ -573,6 +575,8 @@ def order(data, items, seed):
         over += m / (m - 1) * count / (count - 1) * ((e - e.mean()) ** 2).sum() / n ** 2
         under += y / n * (1 - y / n) / n
     d = max(1.0, over / under) if under > 0 else 1.0
+    if sum(y for y, _ in total.values()) in (0, sum(n for _, n in total.values())):
+        return d, {r: (y / n, y / n, 1, m) for r, (y, n) in total.items()}
     scaled = {r: (y / d, n / d) for r, (y, n) in total.items()}
 
     def slopes(mean, s):

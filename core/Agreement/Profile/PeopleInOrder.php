@@ -51,6 +51,17 @@ final readonly class PeopleInOrder
         if ($d === null) {
             return null;
         }
+        $all = array_sum(array_column($totals, 0));
+        if ($all === 0 || $all === array_sum(array_column($totals, 1))) {
+            // Nobody is ever right, or ever wrong: there is nothing to tell them apart by.
+            return new self(array_map(
+                static fn (int|string $rater, array $t): RankedPerson => new RankedPerson(
+                    (string) $rater, $t[1], $all > 0 ? 1.0 : 0.0, $all > 0 ? 1.0 : 0.0, 1, $m,
+                ),
+                array_keys($totals),
+                array_values($totals),
+            ), $d);
+        }
         $scaled = array_map(static fn (array $t): array => [$t[0] / $d, $t[1] / $d], $totals);
         [$a, $b] = self::prior(array_values($scaled));
         $ranks = self::ranks($scaled, $a, $b, $seed);
