@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use Core\CoreException;
 use Core\Simulation\GolferCoverage;
 use Core\Simulation\RoundErrors;
 
@@ -24,38 +23,25 @@ final class RoundCoverage
 
     private const TRUTH_OF_MANY = 1500;
 
-    /** @var list<string> what lies outside what is asked for */
-    public array $outside = [];
-
     /** @param  list<float>  $prevalences */
     public function __construct(private readonly int $studies, private readonly array $prevalences)
     {
     }
 
-    /**
-     * @param  \Closure(string): void  $tell
-     *
-     * @throws CoreException
-     */
-    public function written(int $processes, \Closure $tell): string
+    /** @return list<\Closure(): string> each makes a part of the text, with what in it lies outside what is asked for */
+    public function tasks(): array
     {
-        $tasks = [...$this->tables(), ...$this->errors()];
-        $text = '';
-        foreach (Workers::map($processes, array_fill(0, count($tasks), 1.0), static fn (int $i): string => $tasks[$i]()) as $i => $made) {
-            /** @var array{text: string, outside: list<string>} $part */
-            $part = json_decode($made, true, 8, JSON_THROW_ON_ERROR);
-            $text .= $part['text'];
-            array_push($this->outside, ...$part['outside']);
-            $tell(sprintf('%d of %d', $i + 1, count($tasks)));
-        }
-
-        return $text;
+        return [...$this->tables(), ...$this->errors()];
     }
 
-    /** @param  list<string>  $outside */
+    /** @param  list<string>  $outside  name and how, with a tab between */
     private static function part(string $text, array $outside = []): string
     {
-        return json_encode(['text' => $text, 'outside' => $outside], JSON_THROW_ON_ERROR);
+        return json_encode(['text' => $text, 'outside' => array_map(static function (string $of): array {
+            [$name, $how] = explode("\t", $of, 2);
+
+            return ["$name (rounds)", $how];
+        }, $outside)], JSON_THROW_ON_ERROR);
     }
 
     /** @return list<\Closure(): string> */

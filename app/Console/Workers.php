@@ -13,6 +13,9 @@ use Core\CoreException;
  */
 final class Workers
 {
+    /** A week. */
+    private const PATIENCE_S = 604_800;
+
     /**
      * @param  array<int, float>  $weights  how heavy each task is
      * @param  \Closure(int): string  $task
@@ -34,6 +37,10 @@ final class Workers
         $pipes = $children = [];
         foreach ($mine as $w => $tasks) {
             $pair = stream_socket_pair(STREAM_PF_UNIX, STREAM_SOCK_STREAM, 0);
+            foreach ($pair === false ? [] : $pair as $end) {
+                // A task may think for longer than sockets are used to wait.
+                stream_set_timeout($end, self::PATIENCE_S);
+            }
             $child = $pair === false ? -1 : pcntl_fork();
             if ($pair === false || $child === -1) {
                 throw ConsoleException::because('no-process');

@@ -196,7 +196,7 @@ final readonly class GolferCoverage
     public function truth(int $golfers, bool $these): array
     {
         $sums = $counts = [];
-        $at = $these ? self::AT_ONCE : intdiv(self::AT_ONCE, 10);
+        $at = min($golfers, $these ? self::AT_ONCE : intdiv(self::AT_ONCE, 10));
         for ($i = 0; $i < max(1, intdiv($golfers, $at)); $i++) {
             $chance = new Chance("$this->seed|$this->prevalence|truth|$i|".($these ? 'these' : 'like'));
             $readers = $these ? $this->these() : $this->readers(self::MANY, $chance);
