@@ -1,0 +1,109 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Agreement\Profile;
+
+use Core\Number\NelderMead;
+
+/**
+ * Many facets on one scale (Linacre 1989): the logit of a call's being right is a mean plus what its reader, its case, its
+ * fault and, if asked, its round add. Each facet's effects are drawn from a normal distribution of their own; modes and mean
+ * by penalised likelihood, the spreads where the Laplace approximation of the marginal likelihood is highest (Bates and
+ * others 2015, as a logistic mixed model with crossed effects whose mean is found with the modes).
+ *
+ * The facet with the most levels is eliminated first: its part of the Hessian is diagonal, as a call has one level of each.
+ */
+final readonly class FacetModel
+{
+    private const LEAST_SD = 1e-3;
+
+    private const MOST_SD = 20.0;
+
+    /**
+     * @param  float  $mean  in logits
+     * @param  array<string, float>  $sd  spread of each facet
+     * @param  array<string, array<string, FacetEffect>>  $facets  by facet and level, in byte order
+     * @param  int  $parts  in how many parts the design falls that share no level: across them nothing is compared but by the
+     *     prior
+     */
+    private function __construct(
+        public float $mean,
+        public float $meanSe,
+        public array $sd,
+        public array $facets,
+        public float $deviance,
+        public int $parts,
+    ) {
+    }
+
+    /**
+     * @param  list<array{bool, list<string>}>  $calls  whether right, and the level of each facet
+     * @param  non-empty-list<string>  $names  of the facets
+     * @param  non-empty-list<float>|null  $sd  fixed spreads; found where null
+     * @param  list<string>  $links  the facets that must link the design; all where empty
+     * @return self|null null without calls, or where all of them are right or none is
+     */
+    public static function fit(array $calls, array $names, ?array $sd = null, array $links = []): ?self
+    {
+        $right = count(array_filter($calls, static fn (array $c): bool => $c[0]));
+        if ($right === 0 || $right === count($calls)) {
+            return null;
+        }
+        $fit = new FacetFit($calls, $names);
+        if ($sd === null) {
+            $logs = NelderMead::lowest(
+                static fn (array $logs): float => $fit->deviance(self::spreads($logs)),
+                array_map(static fn (): float => log(0.7), $names),
+                0.5,
+            );
+            $sd = self::spreads($logs);
+        }
+        $deviance = $fit->deviance($sd);
+        $effects = $fit->effects($sd);
+
+        return new self(
+            $effects['mean'],
+            $effects['se'],
+            array_combine($names, $sd),
+            $effects['facets'],
+            $deviance,
+            self::parts($calls, $links === [] ? array_keys($names) : array_keys(array_intersect($names, $links))),
+        );
+    }
+
+    /**
+     * @param  non-empty-list<float>  $logs
+     * @return non-empty-list<float>
+     */
+    private static function spreads(array $logs): array
+    {
+        return array_map(static fn (float $v): float => min(self::MOST_SD, max(self::LEAST_SD, exp($v))), $logs);
+    }
+
+    /**
+     * @param  list<array{bool, list<string>}>  $calls
+     * @param  list<int>  $facets
+     */
+    private static function parts(array $calls, array $facets): int
+    {
+        $root = [];
+        $find = static function (string $of) use (&$root): string {
+            while (($root[$of] ??= $of) !== $of) {
+                $root[$of] = $root[$root[$of]];
+                $of = $root[$of];
+            }
+
+            return $of;
+        };
+        foreach ($calls as [, $levels]) {
+            $first = null;
+            foreach ($facets as $f) {
+                $at = $find("$f|$levels[$f]");
+                $root[$at] = $first ??= $at;
+            }
+        }
+
+        return count(array_unique(array_map($find, array_map(strval(...), array_keys($root)))));
+    }
+}

@@ -1,0 +1,131 @@
+<?php
+
+use Core\Agreement\Profile\FacetModel;
+use Core\Chance\Chance;
+use Core\Number\NelderMead;
+
+/**
+ * Calls of planted readers, cases and faults.
+ *
+ * @return array{list<array{bool, list<string>}>, list<list<float>>} calls, and what was planted by facet
+ */
+function facetCalls(string $seed, array $sizes, array $sds, float $mean, float $kept): array
+{
+    $c = new Chance($seed);
+    $planted = [];
+    foreach ($sizes as $f => $n) {
+        $planted[] = array_map(static fn (): float => $sds[$f] * $c->normal(), range(1, $n));
+    }
+    $calls = [];
+    foreach ($planted[0] as $r => $a) {
+        foreach ($planted[1] as $k => $d) {
+            foreach ($planted[2] as $f => $e) {
+                if ($c->uniform() < $kept) {
+                    $calls[] = [$c->uniform() < 1 / (1 + exp(-($mean + $a + $d + $e))), ["r$r", "c$k", "f$f"]];
+                }
+            }
+        }
+    }
+
+    return [$calls, $planted];
+}
+
+// R 4.2.2, lme4 1.1.31: glmer(y ~ 1 + (1|reader) + (1|case) + (1|fault), family = binomial, nAGQ = 0)
+it('equals a logistic mixed model with crossed effects, as another program fits it', function () {
+    [$calls] = facetCalls('facets', [8, 40, 6], [0.7, 0.9, 0.5], 1.2, 0.8);
+    $names = ['reader', 'case', 'fault'];
+    $same = FacetModel::fit($calls, $names, [0.94325705, 1.01442152, 0.23270100]);
+    expect($same->mean)->toEqualWithDelta(1.036505841, 2e-6)
+        ->and($same->meanSe)->toEqualWithDelta(0.38809441, 1e-5)
+        ->and($same->deviance)->toEqualWithDelta(1581.516, 1e-3);
+    foreach (['r0' => -1.40992849, 'r2' => 1.29984602, 'r5' => 0.50287700, 'r7' => -1.00809625] as $reader => $v) {
+        expect($same->facets['reader'][$reader]->estimate)->toEqualWithDelta($v, 2e-6);
+    }
+    foreach (['c0' => 1.45146885, 'c1' => 0.89176718, 'c10' => 1.26826179, 'c11' => -0.29902256] as $case => $v) {
+        expect($same->facets['case'][$case]->estimate)->toEqualWithDelta($v, 2e-6);
+    }
+    $found = FacetModel::fit($calls, $names);
+    expect($found->sd['reader'])->toEqualWithDelta(0.943257, 2e-4)
+        ->and($found->sd['case'])->toEqualWithDelta(1.014422, 2e-4)
+        ->and($found->sd['fault'])->toEqualWithDelta(0.232701, 2e-4)
+        ->and($found->deviance)->toEqualWithDelta($same->deviance, 1e-5);
+});
+
+it('finds what was planted, with errors that hold it', function () {
+    [$calls, $planted] = facetCalls('planted', [10, 60, 8], [0.6, 0.8, 0.4], 1.0, 0.9);
+    $m = FacetModel::fit($calls, ['reader', 'case', 'fault']);
+    $inside = $all = 0;
+    foreach (['reader' => ['r', 0], 'case' => ['c', 1]] as $facet => [$letter, $f]) {
+        foreach ($planted[$f] as $i => $true) {
+            $e = $m->facets[$facet]["$letter$i"];
+            $inside += abs($e->estimate - $true) <= 1.96 * $e->se ? 1 : 0;
+            $all++;
+        }
+    }
+    expect($inside / $all)->toBeGreaterThan(0.88)
+        ->and($m->sd['reader'])->toBeGreaterThan(0.3)->toBeLessThan(1.0)
+        ->and($m->sd['case'])->toEqualWithDelta(sqrt(array_sum(array_map(fn ($v) => $v * $v, $planted[1])) / 60), 0.15)
+        ->and(abs(array_sum(array_map(fn ($e) => $e->estimate, $m->facets['case']))))->toBeLessThan(1.0);
+});
+
+it('does not depend on the order of the facets, the calls, or what levels are called', function () {
+    [$calls] = facetCalls('order', [5, 20, 4], [0.6, 0.8, 0.4], 0.8, 0.9);
+    $one = FacetModel::fit($calls, ['reader', 'case', 'fault'], [0.6, 0.8, 0.4]);
+    $turned = array_map(static fn (array $c): array => [$c[0], ["z{$c[1][2]}", $c[1][0], "9{$c[1][1]}"]], array_reverse($calls));
+    $two = FacetModel::fit($turned, ['fault', 'reader', 'case'], [0.4, 0.6, 0.8]);
+    expect($two->deviance)->toEqualWithDelta($one->deviance, 1e-9)
+        ->and($two->facets['case']['9c3']->estimate)->toEqualWithDelta($one->facets['case']['c3']->estimate, 1e-9)
+        ->and($two->facets['case']['9c3']->se)->toEqualWithDelta($one->facets['case']['c3']->se, 1e-9);
+});
+
+it('says in how many parts a design falls that share nothing', function () {
+    [$one] = facetCalls('here', [3, 6, 2], [0.5, 0.5, 0.5], 0.8, 1.0);
+    [$two] = facetCalls('there', [3, 6, 2], [0.5, 0.5, 0.5], 0.8, 1.0);
+    $apart = array_map(static fn (array $c): array => [$c[0], ["x{$c[1][0]}", "x{$c[1][1]}", $c[1][2]]], $two);
+    $linked = array_map(static fn (array $c): array => [$c[0], [$c[1][0], "x{$c[1][1]}", $c[1][2]]], $two);
+    $names = ['reader', 'case', 'fault'];
+    expect(FacetModel::fit($one, $names)->parts)->toBe(1)
+        // Faults alone link nothing: readers and cases are other ones.
+        ->and(FacetModel::fit([...$one, ...$apart], $names, null, ['reader', 'case'])->parts)->toBe(2)
+        ->and(FacetModel::fit([...$one, ...$linked], $names, null, ['reader', 'case'])->parts)->toBe(1);
+});
+
+it('puts two rounds on one scale by the readers they share', function () {
+    [$one] = facetCalls('round', [6, 25, 5], [0.6, 0.6, 0.3], 0.9, 1.0);
+    $c = new Chance('harder');
+    $calls = array_map(static fn (array $of): array => [$of[0], [...$of[1], 'spring']], $one);
+    foreach ($one as [$right, $levels]) {
+        // The same readers on other cases, of whom a quarter of the right calls are lost.
+        $calls[] = [$right && $c->uniform() > 0.25, [$levels[0], "b{$levels[1]}", $levels[2], 'autumn']];
+    }
+    $m = FacetModel::fit($calls, ['reader', 'case', 'fault', 'round']);
+    [$spring, $autumn] = [$m->facets['round']['spring'], $m->facets['round']['autumn']];
+    expect($spring->estimate - $autumn->estimate)->toBeGreaterThan(0.3)->and($m->parts)->toBe(1);
+});
+
+it('shows a reader whose calls do not follow the others by the fit', function () {
+    [$calls] = facetCalls('odd', [6, 40, 5], [0.3, 1.2, 0.3], 0.6, 1.0);
+    $c = new Chance('coin');
+    $odd = array_map(
+        static fn (array $of): array => $of[1][0] === 'r5' ? [$c->uniform() < 0.6, $of[1]] : $of,
+        $calls,
+    );
+    $readers = FacetModel::fit($odd, ['reader', 'case', 'fault'])->facets['reader'];
+    $others = array_map(fn ($e) => $e->infit, array_diff_key($readers, ['r5' => 1]));
+    expect($readers['r5']->infit)->toBeGreaterThan(max($others))->toBeGreaterThan(1.1)
+        ->and($readers['r5']->n)->toBe(200);
+});
+
+it('is nothing where all calls are right, or none is, and bears one call a level', function () {
+    expect(FacetModel::fit([[true, ['a', 'b']]], ['reader', 'case']))->toBeNull()
+        ->and(FacetModel::fit([], ['reader', 'case']))->toBeNull();
+    $m = FacetModel::fit([[true, ['a', 'x']], [false, ['b', 'y']], [true, ['c', 'z']]], ['reader', 'case']);
+    expect($m->parts)->toBe(3)->and(is_finite($m->deviance))->toBeTrue();
+});
+
+it('finds the lowest point of a bent valley', function () {
+    $valley = static fn (array $p): float => (1 - $p[0]) ** 2 + 100 * ($p[1] - $p[0] ** 2) ** 2;
+    [$x, $y] = NelderMead::lowest($valley, [-1.2, 1.0], 0.5, 1e-14);
+    expect($x)->toEqualWithDelta(1.0, 1e-4)->and($y)->toEqualWithDelta(1.0, 1e-4)
+        ->and(NelderMead::lowest(static fn (array $p): float => ($p[0] - 3.0) ** 2, [0.0], 1.0)[0])->toEqualWithDelta(3.0, 1e-4);
+});
