@@ -10,6 +10,7 @@ use App\Models\ResultPart;
 use App\Models\Sitting;
 use App\Models\SittingResult;
 use Core\Agreement\Profile\CaseTalk;
+use Core\Agreement\Profile\FacetModel;
 use Core\Agreement\Study\ArmResult;
 use Core\Agreement\Study\ItemResult;
 use Core\Agreement\Study\PersonResult;
@@ -17,6 +18,7 @@ use Core\Agreement\Study\RoundChange;
 use Core\Agreement\Study\RoundSummary;
 use Core\Agreement\Study\StationTimes;
 use Core\Format\FormatException;
+use Core\Format\Json\FacetJson;
 use Core\Format\Json\PersonJson;
 use Core\Format\Json\RoundJson;
 use Core\Format\Json\StudyJson;
@@ -123,6 +125,14 @@ final readonly class KeptFigures
         $body = $this->body(FigurePart::Talk);
 
         return $body === null ? null : RoundJson::readTalk($body);
+    }
+
+    /** @throws FormatException */
+    public function scale(): ?FacetModel
+    {
+        $body = $this->body(FigurePart::Scale);
+
+        return $body === null ? null : FacetJson::read($body);
     }
 
     /** @throws FormatException */

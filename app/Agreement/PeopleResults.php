@@ -7,6 +7,7 @@ namespace App\Agreement;
 use Core\Agreement\Coefficient\PairResult;
 use Core\Agreement\ItemTable;
 use Core\Agreement\Profile\DawidSkene;
+use Core\Agreement\Profile\FacetModel;
 use Core\Agreement\Profile\LatentRates;
 use Core\Agreement\Study\PersonResult;
 
@@ -39,6 +40,22 @@ final readonly class PeopleResults
         }
 
         return new self($ratings, $latent, $pairs);
+    }
+
+    /** Everybody's right and wrong calls on one scale; null where all are alike. */
+    public function scale(): ?FacetModel
+    {
+        $calls = [];
+        foreach ($this->ratings->said->raterNames() as $rater) {
+            foreach ($this->ratings->callsOf((int) substr($rater, 1)) as $case => $of) {
+                foreach ($of as $call) {
+                    $calls[] = [$call->isRight(), [$rater, "c$case", $call->item]];
+                }
+            }
+        }
+
+        // Faults are the same in every round: they link nothing.
+        return FacetModel::fit($calls, ['reader', 'case', 'fault'], links: ['reader', 'case']);
     }
 
     /** @return \Generator<int, PersonResult> by user; whoever said something */

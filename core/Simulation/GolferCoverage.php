@@ -163,9 +163,9 @@ final readonly class GolferCoverage
             $out['mean over faults: on present'] = $r->mean->specific['present'];
         }
         if ($r->pairs !== []) {
-            $out['cohen_kappa of a pair'] = $r->pairs[0]->kappa;
-            $out['pabak of a pair'] = $r->pairs[0]->pabak;
-            $out['mean kappa with the others'] = $r->versusRest['r0'];
+            $out['pair: cohen_kappa'] = $r->pairs[0]->kappa;
+            $out['pair: pabak'] = $r->pairs[0]->pabak;
+            $out['others: mean_kappa'] = $r->versusRest['r0'];
         }
         foreach ($r->self as $self) {
             $out['self: cohen_kappa'] = $self->figures['cohen_kappa'];

@@ -78,6 +78,18 @@ return [
         'faults' => 'Faults people surely agree on least when one says present',
         'people' => 'People furthest from the key, with their sensitivity',
     ],
+    'scale' => [
+        'people' => 'If all had had the same questions',
+        'hardest' => 'The hardest to call right',
+        'right' => 'Right',
+        'case' => 'Case',
+        'odd' => 'calls do not follow the others’',
+        'how-people' => 'The share of right calls on a middling case and fault, by a model of readers, cases and faults on one '
+            .'scale: cases of different difficulty and calls left out do not favour anybody. A third opinion beside the figures '
+            .'above, with 95 % intervals.',
+        'how-questions' => 'The share of right calls of a middling reader, by the same model, with 95 % intervals.',
+        'apart' => 'The calls fall into :parts parts that share no reader and no case: across them nothing is compared.',
+    ],
     'table' => [
         'person' => 'Instructor',
         'n' => 'Calls scored',

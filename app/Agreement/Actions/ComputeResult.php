@@ -19,6 +19,7 @@ use App\Models\SittingResult;
 use App\Works\Progress;
 use Core\Agreement\Study\RoundResult;
 use Core\Agreement\Study\Study;
+use Core\Format\Json\FacetJson;
 use Core\Format\Json\PersonJson;
 use Core\Format\Json\RoundJson;
 use Core\Format\Json\StudyJson;
@@ -168,6 +169,10 @@ final readonly class ComputeResult
         }
         if ($r->study !== null) {
             yield [FigurePart::Item, '', $as->item($r->study->pooled)];
+        }
+        $scale = $made->people->scale();
+        if ($scale !== null) {
+            yield [FigurePart::Scale, '', FacetJson::write($scale)];
         }
         foreach ($made->people->each() as $user => $person) {
             yield [FigurePart::Person, (string) $user, PersonJson::write($person)];

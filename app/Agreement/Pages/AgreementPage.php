@@ -43,6 +43,7 @@ final readonly class AgreementPage
         private AgreementPairs $pairs,
         private AgreementArms $arms,
         private AgreementTimes $times,
+        private AgreementScale $scale,
         private OwnDifferences $differences,
         private Works $works,
     ) {
@@ -95,8 +96,12 @@ final readonly class AgreementPage
             'people' => [
                 ...$this->people->of($figures, $kept->map(), $raters, $codebook, $round),
                 'cases' => $figures->cases,
+                'scale' => $this->scale->people($kept->scale(), $raters),
             ],
-            'faults' => $this->faults->of($figures, $codebook),
+            'faults' => [
+                ...$this->faults->of($figures, $codebook),
+                'scale' => $this->scale->questions($kept->scale(), $codebook, $round),
+            ],
             'pairs' => $this->pairs->of(
                 $kept->item()->pairs ?? [],
                 array_map(static fn (RaterResult $p): string => $p->rater, $figures->againstKey),

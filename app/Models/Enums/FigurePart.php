@@ -21,6 +21,8 @@ enum FigurePart: string
     case Times = 'times';
     /** Its cases, by what there is to talk about. */
     case Talk = 'talk';
+    /** Readers, cases and faults on one scale. */
+    case Scale = 'scale';
     /** One person's calls and what follows from them; the subject is the user. */
     case Person = 'person';
 }

@@ -326,10 +326,12 @@ final class FacetFit
         foreach ($this->names as $f => $name) {
             $fits = $this->fits($f);
             foreach ($this->levels[$f] as $level => $called) {
+                $together = $inverse[$this->small][$this->small];
                 if ($f === $this->large) {
                     $estimate = $this->u[$level];
                     $variance = 1.0 / $d[$level];
                     foreach ($b[$level] as $j => $v) {
+                        $together -= 2.0 * $v * $inverse[$j][$this->small] / $d[$level];
                         foreach ($b[$level] as $k => $other) {
                             $variance += $v * $inverse[$j][$k] * $other / $d[$level] ** 2;
                         }
@@ -337,9 +339,18 @@ final class FacetFit
                 } else {
                     $at = $this->from[$f] + $level;
                     [$estimate, $variance] = [$this->b[$at], $inverse[$at][$at]];
+                    $together += 2.0 * $inverse[$at][$this->small];
                 }
                 [$calls, $infit, $outfit] = $fits[$level];
-                $facets[$name][$called] = new FacetEffect((string) $called, $estimate, sqrt($variance), $calls, $infit, $outfit);
+                $facets[$name][$called] = new FacetEffect(
+                    (string) $called,
+                    $estimate,
+                    sqrt($variance),
+                    sqrt(max(0.0, $variance + $together)),
+                    $calls,
+                    $infit,
+                    $outfit,
+                );
             }
         }
 

@@ -18,16 +18,21 @@ final readonly class FacetModel
 {
     private const LEAST_SD = 1e-3;
 
+    /** With more calls the spreads are found a little less exactly. */
+    private const MANY = 20_000;
+
     private const MOST_SD = 20.0;
 
     /**
+     * For its codec.
+     *
      * @param  float  $mean  in logits
      * @param  array<string, float>  $sd  spread of each facet
      * @param  array<string, array<string, FacetEffect>>  $facets  by facet and level, in byte order
      * @param  int  $parts  in how many parts the design falls that share no level: across them nothing is compared but by the
      *     prior
      */
-    private function __construct(
+    public function __construct(
         public float $mean,
         public float $meanSe,
         public array $sd,
@@ -56,6 +61,7 @@ final readonly class FacetModel
                 static fn (array $logs): float => $fit->deviance(self::spreads($logs)),
                 array_map(static fn (): float => log(0.7), $names),
                 0.5,
+                most: count($calls) > self::MANY ? 60 : 400,
             );
             $sd = self::spreads($logs);
         }
@@ -70,6 +76,19 @@ final readonly class FacetModel
             $deviance,
             self::parts($calls, $links === [] ? array_keys($names) : array_keys(array_intersect($names, $links))),
         );
+    }
+
+    /**
+     * The share of right calls to be expected of one level where everything else is middling, with its 95 % interval.
+     *
+     * @return array{float, float, float}
+     */
+    public function share(FacetEffect $of): array
+    {
+        $at = static fn (float $logit): float => 1.0 / (1.0 + exp(-$logit));
+        $middle = $this->mean + $of->estimate;
+
+        return [$at($middle), $at($middle - 1.96 * $of->seWithMean), $at($middle + 1.96 * $of->seWithMean)];
     }
 
     /**

@@ -70,3 +70,11 @@
     </x-scroll>
 </details>
 <p class="small quiet">{{ __('agreement.faults.thin') }}</p>
+@if($scale)
+    <h2>{{ __('agreement.scale.hardest') }}</h2>
+    <div class="suggested">
+        @include('agreement.scale', ['title' => __('agreement.table.fault'), 'rows' => $scale['faults']])
+        @include('agreement.scale', ['title' => __('agreement.scale.case'), 'rows' => $scale['cases']])
+    </div>
+    <p class="small quiet">{{ __('agreement.scale.how-questions') }} {{ $scale['apart'] }}</p>
+@endif

@@ -25,3 +25,8 @@
     </table>
 </x-scroll>
 <p class="small quiet">{{ __('agreement.map.says', ['cases' => $cases]) }}</p>
+@if($scale)
+    <h2>{{ __('agreement.scale.people') }}</h2>
+    @include('agreement.scale', ['title' => __('agreement.table.person'), 'rows' => $scale['rows']])
+    <p class="small quiet">{{ __('agreement.scale.how-people') }} {{ $scale['apart'] }}</p>
+@endif

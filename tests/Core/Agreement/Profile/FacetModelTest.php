@@ -2,6 +2,7 @@
 
 use Core\Agreement\Profile\FacetModel;
 use Core\Chance\Chance;
+use Core\Format\Json\FacetJson;
 use Core\Number\NelderMead;
 
 /**
@@ -75,7 +76,14 @@ it('does not depend on the order of the facets, the calls, or what levels are ca
     $two = FacetModel::fit($turned, ['fault', 'reader', 'case'], [0.4, 0.6, 0.8]);
     expect($two->deviance)->toEqualWithDelta($one->deviance, 1e-9)
         ->and($two->facets['case']['9c3']->estimate)->toEqualWithDelta($one->facets['case']['c3']->estimate, 1e-9)
-        ->and($two->facets['case']['9c3']->se)->toEqualWithDelta($one->facets['case']['c3']->se, 1e-9);
+        ->and($two->facets['case']['9c3']->se)->toEqualWithDelta($one->facets['case']['c3']->se, 1e-9)
+        ->and($two->facets['case']['9c3']->seWithMean)->toEqualWithDelta($one->facets['case']['c3']->seWithMean, 1e-9)
+        ->and($two->facets['reader']['r1']->seWithMean)->toEqualWithDelta($one->facets['reader']['r1']->seWithMean, 1e-9);
+    [$share, $low, $high] = $one->share($one->facets['reader']['r1']);
+    expect($low)->toBeLessThan($share)->and($high)->toBeGreaterThan($share)
+        // What the large facet's elimination gives, against the same facet kept small.
+        ->and($one->facets['fault']['f1']->seWithMean)->toEqualWithDelta($two->facets['fault']['zf1']->seWithMean, 1e-9)
+        ->and(FacetJson::read(json_decode(json_encode(FacetJson::write($one)), true)))->toEqual($one);
 });
 
 it('says in how many parts a design falls that share nothing', function () {
