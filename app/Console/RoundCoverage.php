@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use Core\Planning\SignOff;
 use Core\Simulation\GolferCoverage;
 use Core\Simulation\RoundErrors;
 
@@ -138,6 +139,30 @@ final class RoundCoverage
         return self::part($text, $outside);
     }
 
+    private function signOffs(): string
+    {
+        $text = "\n## Sign-off\n\nSequential tests at α 0.05 and β 0.10, ended at 1.5 times the fixed length. Wrongly: at the bar. "
+            ."Not signed off: of readers as good as is wanted, refused or undecided.\n\n"
+            .'| bar, good | calls a case, alike | wrongly signed off | good: refused | good: not signed off | fixed length | cases at '
+            ."the bar | cases if good |\n|---|---|---|---|---|---|---|---|\n";
+        $outside = [];
+        foreach ([[0.8, 0.9, 1, 0.0], [0.7, 0.85, 1, 0.0], [0.8, 0.9, 5, 0.3]] as [$bar, $good, $calls, $alike]) {
+            $test = new SignOff($bar, $good, 1, $calls, $alike);
+            $at = RoundErrors::signOff($test, $bar, $alike, 5 * $this->studies);
+            $of = RoundErrors::signOff($test, $good, $alike, 5 * $this->studies);
+            $text .= sprintf(
+                "| %g, %g | %d, %g | %.1f %% | %.1f %% | %.1f %% | %d | %.0f | %.0f |\n",
+                $bar, $good, $calls, $alike, 100 * $at['off'], 100 * $of['refused'], 100 - 100 * $of['off'],
+                $test->fixedCases, $at['cases'], $of['cases'],
+            );
+            if ($at['off'] > 0.055) {
+                $outside[] = sprintf("sign-off\t%.1f %% wrongly (bar %g, %d calls a case)", 100 * $at['off'], $bar, $calls);
+            }
+        }
+
+        return self::part($text, $outside);
+    }
+
     /** @return list<\Closure(): string> */
     private function errors(): array
     {
@@ -211,6 +236,7 @@ final class RoundCoverage
 
                 return self::part($text);
             },
+            $this->signOffs(...),
             function () use ($half): string {
                 $text = "\n## Readers who call at random\n\nEight of them on 60 swings of 30 golfers and four faults. “A word”: more than “poor” "
                     ."or “slight” by Landis and Koch's levels, read by cumulative membership.\n\n"

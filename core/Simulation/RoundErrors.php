@@ -14,6 +14,8 @@ use Core\Agreement\Study\Study;
 use Core\Agreement\Study\StudyOptions;
 use Core\Chance\Chance;
 use Core\CoreException;
+use Core\Planning\SignOff;
+use Core\Planning\SignOffDecision;
 
 /** How often what is said of rounds beside intervals is wrong: false alarms, a key that errs, places, words. */
 final class RoundErrors
@@ -218,6 +220,39 @@ final class RoundErrors
         }
 
         return ['places' => (float) $inside / max(1, $all), 'apart' => (float) $apart / $studies];
+    }
+
+    /**
+     * Sign-offs of a reader who is right in a given share of the calls.
+     *
+     * @return array{off: float, refused: float, cases: float} share signed off and refused, mean number of cases
+     *
+     * @throws CoreException
+     */
+    public static function signOff(SignOff $test, float $right, float $alike, int $studies): array
+    {
+        $out = ['off' => 0.0, 'refused' => 0.0, 'cases' => 0.0];
+        $chance = new Chance("sign-off|$test->bar|$test->good|$right|$alike|$test->callsACase");
+        $calls = (int) $test->callsACase;
+        for ($s = 0; $s < $studies; $s++) {
+            $lambda = 0.0;
+            $cases = 0;
+            do {
+                $common = $chance->uniform() < $right;
+                $y = 0;
+                for ($k = 0; $k < $calls; $k++) {
+                    $own = $chance->uniform() < sqrt($alike) ? $common : $chance->uniform() < $right;
+                    $y += $own ? 1 : 0;
+                }
+                $lambda += $test->step($y, $calls);
+                $decision = $test->decision($lambda, ++$cases);
+            } while ($decision === SignOffDecision::GoesOn);
+            $out['off'] += $decision === SignOffDecision::SignedOff ? 1.0 / $studies : 0.0;
+            $out['refused'] += $decision === SignOffDecision::Refused ? 1.0 / $studies : 0.0;
+            $out['cases'] += (float) $cases / $studies;
+        }
+
+        return $out;
     }
 
     /**

@@ -169,6 +169,7 @@ return [
     ],
     'planning' => [
         'parts' => 'the parts do not hold what was planned for them',
+        'sign-off' => 'a sign-off needs a bar below what is good, both between 0 and 1, and a criterion or more',
         'repeats-too-near' => ':again cases asked about again cannot be kept apart in a sitting of :n',
         'few-cases' => ':size cases were asked for; there are :candidates to choose from',
         'set' => 'repeats must not be more than the cases, and the share of present must lie between 0 and 1',
