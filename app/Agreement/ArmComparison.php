@@ -30,11 +30,12 @@ final readonly class ArmComparison
         $options = RoundRatings::options();
         $arms = $sums = [];
         foreach (array_intersect(self::ARMS, $ratings->arms()) as $arm) {
-            $of = RoundRatings::sums($ratings->ofArm($arm));
+            $said = $ratings->ofArm($arm);
+            $of = RoundRatings::sums($said);
             if ($of !== null) {
                 $sums[$arm] = $of;
                 [$same, , $ac1] = array_map(static fn (float $v): ?float => is_nan($v) ? null : $v, $of->estimates());
-                $arms[] = new ArmFigures($arm, count($of->byCluster()), $ac1, $same);
+                $arms[] = new ArmFigures($arm, count($said->cases()), $ac1, $same);
             }
         }
         $found = $p = [];

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Planning;
 
+use Core\Chance\Chance;
 use Core\CoreException;
 
 /**
@@ -24,6 +25,8 @@ final readonly class Assumptions
      * @param  float  $agreement  share of pairs of raters that say the same, in [0.5, 1)
      * @param  int  $raters  ≥ 2
      * @param  float  $missing  share of ratings that will be missing, in [0, 0.9]
+     * @param  int  $swings  cases a golfer
+     * @param  float  $alike  correlation of the fault within golfers, in [0, 1]
      *
      * @throws CoreException when one lies elsewhere
      */
@@ -32,6 +35,8 @@ final readonly class Assumptions
         public float $agreement,
         public int $raters,
         public float $missing = 0.0,
+        public int $swings = 1,
+        public float $alike = 0.0,
     ) {
         match (true) {
             is_nan($prevalence) || $prevalence <= 0.0
@@ -40,9 +45,42 @@ final readonly class Assumptions
                 || $agreement >= 1.0 => throw PlanningException::because('agreement'),
             $raters < 2 || $raters > 200 => throw PlanningException::because('raters'),
             is_nan($missing) || $missing < 0.0 || $missing > 0.9 => throw PlanningException::because('missing'),
+            $swings < 1 || $swings > 100 => throw PlanningException::because('swings'),
+            is_nan($alike) || $alike < 0.0 || $alike > 1.0 => throw PlanningException::because('alike'),
             default => null,
         };
         $this->accuracy = (1 + sqrt(2 * $agreement - 1)) / 2;
+    }
+
+    /**
+     * The same with another agreement.
+     *
+     * @throws CoreException when it lies outside [0.5, 1)
+     */
+    public function agreeing(float $agreement): self
+    {
+        return new self($this->prevalence, $agreement, $this->raters, $this->missing, $this->swings, $this->alike);
+    }
+
+    /**
+     * So many cases by golfers: with the chance √ρ a swing shows what its golfer mostly does.
+     *
+     * @return array{list<int>, list<int>} whether the fault is there (1, 0), and the golfer of each case
+     */
+    public function golfers(int $cases, Chance $chance): array
+    {
+        $truth = $golfers = [];
+        $habit = 0;
+        for ($i = 0; $i < $cases; $i++) {
+            if ($i % $this->swings === 0) {
+                $habit = $chance->uniform() < $this->prevalence ? 1 : 0;
+            }
+            $own = $chance->uniform() < sqrt($this->alike);
+            $truth[] = $own ? $habit : ($chance->uniform() < $this->prevalence ? 1 : 0);
+            $golfers[] = intdiv($i, $this->swings);
+        }
+
+        return [$truth, $golfers];
     }
 
     /**

@@ -72,10 +72,14 @@ final readonly class WidthFormula
         $this->sd = sqrt(max(0.0, $square - $mean * $mean));
     }
 
-    /** Width of the interval with so many cases. */
+    /** Width of the interval with so many cases; swings of one golfer count as 1 + (k−1)ρ times fewer. */
     public function width(int $cases): float
     {
-        return $cases < 2 ? INF : 2 * $this->confidence->t($cases - 1) * $this->sd / sqrt($cases);
+        $swings = $this->assumptions->swings;
+        $golfers = (float) $cases / $swings;
+        $design = sqrt(1.0 + ($swings - 1.0) * $this->assumptions->alike);
+
+        return $golfers < 2.0 ? INF : 2 * $this->confidence->t($golfers - 1.0) * $design * $this->sd / sqrt($cases);
     }
 
     /** The fewest cases, of at most a million, whose width is no larger; null where even those do not do. */

@@ -15,6 +15,7 @@ use Core\Agreement\Scale;
 use Core\Agreement\Undefined;
 use Core\Agreement\Weights;
 use Core\Agreement\Wilson;
+use Core\Chance\Chance;
 use Core\CoreException;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
@@ -102,8 +103,11 @@ final readonly class WidthSimulation
         $chance = static fn (float $p): bool => $random->getInt(0, 999_999_999) < 1e9 * $p;
         $columns = array_fill(0, $a->raters, []);
         $truth = [];
+        [$there, $golfers] = $a->swings > 1
+            ? $a->golfers($cases, new Chance("$this->seed|plan golfers|$cases|$number"))
+            : [null, range(0, $cases - 1)];
         for ($i = 0; $i < $cases; $i++) {
-            $truth[] = $true = $chance($a->prevalence) ? 1 : 0;
+            $truth[] = $true = $there === null ? ($chance($a->prevalence) ? 1 : 0) : $there[$i];
             for ($g = 0; $g < $a->raters; $g++) {
                 $columns[$g][] =
                     $a->missing > 0.0 && $chance($a->missing)
@@ -115,15 +119,22 @@ final readonly class WidthSimulation
         }
         if ($this->coefficient === 'sensitivity' || $this->coefficient === 'specificity') {
             $of = $this->coefficient === 'sensitivity' ? 1 : 0;
-            $hits = $all = 0;
+            $by = [];
             foreach ($columns[0] as $u => $k) {
+                $by[$golfers[$u]] ??= [0, 0];
                 if ($k >= 0 && $truth[$u] === $of) {
-                    $all++;
-                    $hits += $k === $of ? 1 : 0;
+                    $by[$golfers[$u]] = [$by[$golfers[$u]][0] + ($k === $of ? 1 : 0), $by[$golfers[$u]][1] + 1];
                 }
             }
 
-            return Wilson::figure($hits, $all, $this->confidence, Undefined::SuchCaseNever);
+            return $a->swings > 1
+                ? Wilson::clustered(array_values($by), $this->confidence, Undefined::SuchCaseNever)
+                : Wilson::figure(
+                    array_sum(array_column($by, 0)),
+                    array_sum(array_column($by, 1)),
+                    $this->confidence,
+                    Undefined::SuchCaseNever,
+                );
         }
         // Cases nobody rated are no units.
         $rated = array_values(
@@ -147,7 +158,7 @@ final readonly class WidthSimulation
             [],
             array_map(static fn (int $g): string => "r$g", array_keys($columns)),
             $columns,
-            array_keys($rated),
+            array_map(static fn (int $u): int => $golfers[$u], $rated),
         );
         $weights = Weights::identity(2);
 

@@ -176,7 +176,7 @@ return [
         'matters' => 'What is shown changes how far people agree',
         'no-difference' => 'What was shown makes no difference that these cases could show',
         'one-says' => 'Cases shown in different ways – film and trace, one of them – are compared here.',
-        'says' => 'Different cases stand in each, so their difficulty may differ too. p by permutation of cases, '
+        'says' => 'Different cases stand in each, so their difficulty may differ too. p by letting golfers change sides, '
             .'adjusted '.
             'after Holm for the number of comparisons; “would find” is the true difference these cases would show '
                 .'four '.
@@ -248,9 +248,8 @@ return [
                 .'the key has :sensitivity and :false.',
         ],
         'about' => '{0} No call is scored against the key of :round.|{1} One call scored against the key of :round; '
-            .'ranges are 95 % intervals from the counts alone (the round’s page resamples cases).|[2,*] :count calls '
-            .'scored against the key of :round; ranges are 95 % intervals from the counts alone (the round’s page '
-            .'resamples cases).',
+            .'ranges are 95 % intervals over golfers.|[2,*] :count calls scored against the key of :round; ranges are 95 % '
+            .'intervals over golfers.',
         'unscored' => 'Whoever helped to make a key is not scored against it.',
         'waiting' => 'Cases that wait in an open round of yours are left out.',
         'and' => ' and ',

@@ -169,6 +169,8 @@ return [
     ],
     'planning' => [
         'parts' => 'the parts do not hold what was planned for them',
+        'swings' => 'swings a golfer must lie between 1 and 100',
+        'alike' => 'how alike swings of one golfer are must lie between 0 and 1',
         'sign-off' => 'a sign-off needs a bar below what is good, both between 0 and 1, and a criterion or more',
         'repeats-too-near' => ':again cases asked about again cannot be kept apart in a sitting of :n',
         'few-cases' => ':size cases were asked for; there are :candidates to choose from',

@@ -7,12 +7,10 @@ namespace App\Agreement\Pages;
 use App\Codebook\Codebooks;
 use App\Models\Sitting;
 use App\Models\User;
-use Core\Agreement\Confidence;
 use Core\Agreement\Figure;
 use Core\Agreement\Profile\RaterProfile;
 use Core\Agreement\Study\PersonResult;
 use Core\Agreement\Undefined;
-use Core\Agreement\Wilson;
 use Core\Codebook\Codebook;
 use Core\Number\Written;
 use Core\Sight\SittingKind;
@@ -206,6 +204,7 @@ final readonly class PersonPage
         $out = [];
         foreach ($profile->byItem() as $key => [$tp, $fn, $fp, $tn]) {
             $fault = $codebook->faults[$key];
+            $figures = $profile->figures(item: $key);
             $out[] = [
                 'key' => $key,
                 'name' => $fault->name,
@@ -213,8 +212,8 @@ final readonly class PersonPage
                 'cells' => [$tp, $fn, $fp, $tn],
                 'there' => $tp + $fn,
                 'not' => $fp + $tn,
-                'hits' => Wilson::figure($tp, $tp + $fn, new Confidence(), Undefined::NeverThere),
-                'right' => Wilson::figure($tn, $tn + $fp, new Confidence(), Undefined::AlwaysThere),
+                'hits' => $tp + $fn === 0 ? Figure::undefined(Undefined::NeverThere) : $figures['sensitivity'],
+                'right' => $fp + $tn === 0 ? Figure::undefined(Undefined::AlwaysThere) : $figures['specificity'],
             ];
         }
         usort($out, static fn (array $a, array $b): int => [

@@ -18,6 +18,7 @@ use Core\Format\CsvWriter;
 use Core\Format\FormatException;
 use Core\Format\RatingsCsv;
 use Core\Planning\Assumptions;
+use Core\Planning\PowerSimulation;
 use Core\Planning\WidthFormula;
 use Core\Planning\WidthSimulation;
 use Core\Version;
@@ -31,6 +32,8 @@ final class AgreementPlan extends Command
     protected $signature = 'agreement:plan
         {file? : ratings CSV of a pilot to take what is expected from, or - for standard input}
         {--coefficient=gwet_ac1} {--prevalence=} {--agreement=} {--raters=} {--missing=} {--width=0.2}
+        {--swings=1 : cases a golfer} {--alike=0 : correlation of the fault within golfers}
+        {--difference= : a rise of the share of same calls that should be found in a second round}
         {--cases= : sizes to look at, with commas between} {--positive=present} {--simulations=400}
         {--seed=1} {--confidence=0.95} {--format=table}';
 
@@ -89,8 +92,8 @@ final class AgreementPlan extends Command
 
     /**
      * @return array{coefficient: string, confidence: float, width: float, seed: int, simulations: int,
-     * assumptions: array<string, float|int|string>, cases_needed: array<string, int|null>, expected: list<array<string,
-     * float|int|null>>, version: string}
+     * assumptions: array<string, float|int|string>, cases_needed: array<string, int|null>, expected: list<array<string, float|int|bool|null>>,
+     * power?: list<array<string, float|int>>, version: string}
      */
     private function plan(): array
     {
@@ -102,7 +105,12 @@ final class AgreementPlan extends Command
             $this->given('agreement') === null ? $pilot['agreement'] ?? 0.8 : $this->number('agreement'),
             $this->given('raters') === null ? $pilot['raters'] ?? 8 : $this->whole('raters'),
             $this->given('missing') === null ? $pilot['missing'] ?? 0.0 : $this->number('missing'),
+            $this->whole('swings'),
+            $this->number('alike'),
         );
+        $power = $this->given('difference') === null
+            ? null
+            : new PowerSimulation($assumptions, $this->number('difference'), $confidence, $this->whole('seed'));
         $width = $this->number('width');
         $studies = $this->whole('simulations');
         if ($width <= 0.0 || $studies < 10 || $studies > 100_000) {
@@ -116,13 +124,22 @@ final class AgreementPlan extends Command
             fn (int $done, int $step) => $this->tell("looking for the number of cases, step $step", $done, $studies),
         );
         $sizes = $this->sizes($formula->cases($width));
-        $expected = [];
+        $expected = $powers = [];
         foreach ($sizes as $n) {
             $run =
                 $needed !== null && $needed->cases === $n
                     ? $needed
                     : $simulation->run($n, $studies, fn (int $done) => $this->tell("$n cases", $done, $studies));
-            $expected[] = ['formula_width' => min(2.0, $formula->width($n)), ...$run->toArray()];
+            $byFormula = min(2.0, $formula->width($n));
+            $expected[] = [
+                'formula_width' => $byFormula,
+                // A formula that is off by more than a fifth is not to be planned by.
+                'formula_reliable' => $run->mean !== null && abs($byFormula - $run->mean) <= 0.2 * $run->mean,
+                ...$run->toArray(),
+            ];
+            if ($power !== null) {
+                $powers[] = $power->run($n, $studies);
+            }
         }
 
         return [
@@ -136,12 +153,15 @@ final class AgreementPlan extends Command
                 'agreement' => $assumptions->agreement,
                 'raters' => $assumptions->raters,
                 'missing' => $assumptions->missing,
+                'swings' => $assumptions->swings,
+                'alike' => $assumptions->alike,
                 'accuracy' => $assumptions->accuracy,
                 'expected_value' => $formula->expected,
                 'from' => $pilot === [] ? 'options' : 'pilot and options',
             ],
             'cases_needed' => ['formula' => $formula->cases($width), 'simulation' => $needed?->cases],
             'expected' => $expected,
+            ...$power === null ? [] : ['power' => $powers],
             'version' => Version::AGREEMENT,
         ];
     }
@@ -226,7 +246,8 @@ final class AgreementPlan extends Command
 
     /**
      * @param  array{coefficient: string, confidence: float, width: float, simulations: int, assumptions: array<string,
-     * float|int|string>, cases_needed: array<string, int|null>, expected: list<array<string, float|int|null>>}  $r
+     * float|int|string>, cases_needed: array<string, int|null>, expected: list<array<string, float|int|bool|null>>,
+     * power?: list<array<string, float|int>>}  $r
      */
     private static function readable(array $r): string
     {
@@ -253,13 +274,27 @@ final class AgreementPlan extends Command
         $text .= "  cases  by formula  simulated  4 in 5 below  covered  undefined\n";
         foreach ($r['expected'] as $e) {
             $text .= sprintf(
-                "  %5d  %10.3f  %9s  %12s  %7s  %9d\n",
+                "  %5d  %10.3f%s %9s  %12s  %7s  %9d\n",
                 $e['cases'],
                 $e['formula_width'],
+                $e['formula_reliable'] === true ? ' ' : '*',
                 $e['mean_width'] === null ? '–' : sprintf('%.3f', $e['mean_width']),
                 $e['width_80'] === null ? '–' : sprintf('%.3f', $e['width_80']),
                 $e['coverage'] === null ? '–' : sprintf('%.1f %%', 100 * $e['coverage']),
                 $e['undefined'],
+            );
+        }
+
+        if (array_filter($r['expected'], static fn (array $e): bool => $e['formula_reliable'] !== true) !== []) {
+            $text .= "* the formula is off by more than a fifth here: plan by the simulation\n";
+        }
+        foreach ($r['power'] ?? [] as $p) {
+            $text .= sprintf(
+                "  a second round of the same %d cases (%d golfers) finds the rise in %.0f %% of studies; four in five find %.3f\n",
+                $p['cases'],
+                $p['golfers'],
+                100 * (float) $p['power'],
+                $p['smallest_difference'],
             );
         }
 

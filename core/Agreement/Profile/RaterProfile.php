@@ -22,16 +22,22 @@ final readonly class RaterProfile
     {
     }
 
-    /** @return array<string, Figure> as KeyTable::figures(), over all items */
-    public function figures(Confidence $confidence = new Confidence): array
+    /**
+     * @param  string|null  $item  over all items where null
+     * @return array<string, Figure> as KeyTable::figures(), over golfers
+     */
+    public function figures(Confidence $confidence = new Confidence, ?string $item = null): array
     {
         $table = new KeyTable;
-        $rank = array_flip($this->cases());
+        $rank = [];
         foreach ($this->calls as $c) {
-            $table->add($rank[$c->case], $c->called, $c->truth, $c->confidence);
+            if ($item === null || $c->item === $item) {
+                $at = $rank[$c->golfer ?? "case $c->case"] ??= count($rank);
+                $table->add($at, $c->called, $c->truth, $c->confidence);
+            }
         }
 
-        return $table->figures($confidence);
+        return $table->clustered($confidence)->figures();
     }
 
     /** @return array<string, array{int, int, int, int}> tp, fn, fp, tn by item */
@@ -111,11 +117,5 @@ final readonly class RaterProfile
         }
 
         return DriftChart::ofCalls($calls);
-    }
-
-    /** @return list<string> in the order in which they were read */
-    private function cases(): array
-    {
-        return array_values(array_unique(array_map(static fn (ScoredCall $c): string => $c->case, $this->calls)));
     }
 }

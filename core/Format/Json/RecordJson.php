@@ -17,7 +17,14 @@ final class RecordJson
     /** @return array{version: int, calls: list<array<string, mixed>>} all that the rest follows from */
     public static function write(RaterProfile $profile): array
     {
-        return ['version' => self::VERSION, 'calls' => array_map(self::call(...), $profile->calls)];
+        $golfers = [];
+        $calls = [];
+        foreach ($profile->calls as $c) {
+            $golfer = $c->golfer === null ? null : $golfers[$c->golfer] ??= 'g'.(count($golfers) + 1);
+            $calls[] = [...self::call($c), ...$golfer === null ? [] : ['cluster' => $golfer]];
+        }
+
+        return ['version' => self::VERSION, 'calls' => $calls];
     }
 
     /** @throws \Core\Format\FormatException when it is not what write() or publish() makes */
@@ -36,6 +43,7 @@ final class RecordJson
                     $c->isTrue('called'),
                     $c->isTrue('key'),
                     $c->optionalNumber('confidence'),
+                    $c->optionalText('cluster', 400),
                 ),
                 $o->objects('calls'),
             ),
