@@ -64,7 +64,8 @@ final readonly class RoundInputs
         $entries = $round->keyVersion?->entries()
             ->whereIn('case_id', array_column($cases, 'case_id'))
             ->orderBy('id')
-            ->get(['id', 'case_id', 'fault', 'label', 'grade', 'ruling', 'present', 'absent', 'cannot_tell']) ?? new Collection;
+            ->get(['id', 'case_id', 'fault', 'label', 'grade', 'ruling', 'present', 'absent',
+                'cannot_tell']) ?? new Collection;
         /** @var list<int> $panel */
         $panel = $round->keyVersion?->sitting->members()->orderBy('users.id')->pluck('users.id')->all() ?? [];
         /** @var array<int, SittingArm> $arms */
@@ -73,7 +74,8 @@ final readonly class RoundInputs
         $seen = self::seen($cases, $readings, $arms, $codebook);
         $golfers = self::golfers($cases);
         $checksum = hash('sha256', json_encode([
-            $round->key_version_id, $panel, $round->lens, $codebook->version, config('academy.bootstrap'), $seen, $golfers,
+            $round->key_version_id, $panel, $round->lens, $codebook->version, config('academy.bootstrap'), $seen,
+            $golfers,
             array_map(static fn (array $r): array => [$r['id'], $r['version'], $r['user'], $r['arm']], $readings),
             $entries->mapWithKeys(static fn (KeyEntry $e): array => [$e->id => $e->scoredLabel()])->all(),
         ], JSON_THROW_ON_ERROR));

@@ -41,8 +41,8 @@ final readonly class RoundRatings
      * @param  RatingSet  $said  everybody's calls, without the key
      * @param  array<string, HandIn>  $readings  by case|rater|occasion
      * @param  array<string, array<string, string>>  $key  the label by case and fault; '' where it is contested
-     * @param  array<string, array<string, PanelVote>>  $votes  how the panel split, where no measurement or ruling settles
-     *     it
+     * @param  array<string, array<string, PanelVote>>  $votes  how the panel split, where no measurement or ruling
+     *     settles it
      * @param  array<string, int>  $unsupported  calls that what was shown cannot support, by rater
      * @param  array<string, int>  $cannotTell  by rater
      * @param  array<string, int>  $left  entries left out of scoring, by reason
@@ -289,9 +289,9 @@ final readonly class RoundRatings
     }
 
     /**
-     * @return array{list<array{string, string, string, int|string, int|string, int|string}>, array<string, int>} the key
-     *     as case, fault, label, and the panel's calls where nothing but they settle it, contested ones with no label; and
-     *     how much is left out of scoring
+     * @return array{list<array{string, string, string, int|string, int|string, int|string}>, array<string, int>} the
+     *     key as case, fault, label, and the panel's calls where nothing but they settle it, contested ones with no
+     *     label; and how much is left out of scoring
      */
     public static function keyOf(RoundInputs $inputs): array
     {
@@ -323,7 +323,8 @@ final readonly class RoundRatings
                 }
                 if ($seen && $why !== 'conflict') {
                     $votes = [$entry->present, $entry->absent, $entry->cannot_tell];
-                    $key[] = ['c'.$case->case_id, $fault, $label ?? '', ...$entry->isVerified() ? ['', '', ''] : $votes];
+                    $key[] = ['c'.$case->case_id, $fault, $label ?? '', ...$entry->isVerified() ? ['', '', '']
+                        : $votes];
                 }
             }
         }

@@ -27,7 +27,8 @@ use Symfony\Component\Console\Output\ConsoleOutput;
  */
 final class FileCommands
 {
-    private const COMMANDS = [AgreementCompare::class, AgreementCompute::class, AgreementPlan::class, TraceMeasure::class];
+    private const COMMANDS = [AgreementCompare::class, AgreementCompute::class, AgreementPlan::class,
+        TraceMeasure::class];
 
     /** @param  list<string>  $arguments  as the shell gives them, the program's name first */
     public static function run(string $root, array $arguments): int

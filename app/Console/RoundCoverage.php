@@ -78,9 +78,11 @@ final class RoundCoverage
             $cells = [];
             foreach ($runs + [self::ENOUGH => $resampled] as $golfers => $run) {
                 [$low, $high] = $golfers === 10 ? [0.91, 0.96] : [0.93, 0.97];
-                $cells[] = self::cell($run[$name], $low, $high, $golfers === self::ENOUGH ? $this->studies / 4 : $this->studies);
+                $cells[] = self::cell($run[$name], $low, $high, $golfers === self::ENOUGH ? $this->studies / 4
+                    : $this->studies);
                 if (str_starts_with($cells[count($cells) - 1], '**')) {
-                    $outside[] = sprintf("%s\t%.1f %% (%s, %d golfers)", $name, 100 * $run[$name]['covered'], $what, $golfers);
+                    $outside[] = sprintf("%s\t%.1f %% (%s, %d "
+                        .'golfers)', $name, 100 * $run[$name]['covered'], $what, $golfers);
                 }
             }
             $text .= sprintf(
@@ -113,7 +115,8 @@ final class RoundCoverage
     private function like(float $prevalence): string
     {
         $text = sprintf(
-            "\n## Readers like them, faults in %g of cases, 30 golfers\n\n| figure | truth | 8 readers | 12 readers | width of 8 "
+            "\n## Readers like them, faults in %g of cases, 30 golfers\n\n| figure | truth | 8 readers | 12 readers "
+                .'| width of 8 '
                 ."|\n|---|---|---|---|---|\n",
             $prevalence,
         );
@@ -124,7 +127,8 @@ final class RoundCoverage
         }
         $outside = [];
         foreach ($runs[0] as $name => $row) {
-            $cells = [self::cell($row, 0.92, 0.98, $this->studies), self::cell($runs[1][$name], 0.92, 0.98, $this->studies)];
+            $cells = [self::cell($row, 0.92, 0.98, $this->studies), self::cell($runs[1][$name], 0.92, 0.98,
+                $this->studies)];
             foreach ($cells as $i => $cell) {
                 if (str_starts_with($cell, '**')) {
                     $outside[] = sprintf(
@@ -133,7 +137,8 @@ final class RoundCoverage
                     );
                 }
             }
-            $text .= sprintf("| %s | %.3f | %s | %s | %.3f |\n", $name, $row['truth'], $cells[0], $cells[1], $row['width']);
+            $text .= sprintf("| %s | %.3f | %s | %s | %.3f |\n", $name, $row['truth'], $cells[0], $cells[1],
+                $row['width']);
         }
 
         return self::part($text, $outside);
@@ -141,9 +146,11 @@ final class RoundCoverage
 
     private function signOffs(): string
     {
-        $text = "\n## Sign-off\n\nSequential tests at α 0.05 and β 0.10, ended at 1.5 times the fixed length. Wrongly: at the bar. "
+        $text = "\n## Sign-off\n\nSequential tests at α 0.05 and β 0.10, ended at 1.5 times the fixed length. "
+            .'Wrongly: at the bar. '
             ."Not signed off: of readers as good as is wanted, refused or undecided.\n\n"
-            .'| bar, good | calls a case, alike | wrongly signed off | good: refused | good: not signed off | fixed length | cases at '
+            .'| bar, good | calls a case, alike | wrongly signed off | good: refused | good: not signed off | fixed '
+            .'length | cases at '
             ."the bar | cases if good |\n|---|---|---|---|---|---|---|---|\n";
         $outside = [];
         foreach ([[0.8, 0.9, 1, 0.0], [0.7, 0.85, 1, 0.0], [0.8, 0.9, 5, 0.3]] as [$bar, $good, $calls, $alike]) {
@@ -156,7 +163,8 @@ final class RoundCoverage
                 $test->fixedCases, $at['cases'], $of['cases'],
             );
             if ($at['off'] > 0.055) {
-                $outside[] = sprintf("sign-off\t%.1f %% wrongly (bar %g, %d calls a case)", 100 * $at['off'], $bar, $calls);
+                $outside[] = sprintf("sign-off\t%.1f %% wrongly (bar %g, %d calls a "
+                    .'case)', 100 * $at['off'], $bar, $calls);
             }
         }
 
@@ -170,8 +178,10 @@ final class RoundCoverage
 
         return [
             function () use ($half): string {
-                $text = "\n## A key that errs\n\nFive on the panel and one reader, all of the same skill, 60 golfers; 200 resamples. "
-                    .'The model supposes that they err independently given the truth; where what makes a swing hard moves them '
+                $text = "\n## A key that errs\n\nFive on the panel and one reader, all of the same skill, 60 "
+                    .'golfers; 200 resamples. '
+                    .'The model supposes that they err independently given the truth; where what makes a swing hard '
+                    .'moves them '
                     ."together it says too little. “Plain”: on the questions that the panel settled.\n\n"
                     ."| faults in | errors | sensitivity | specificity | plain sensitivity | plain specificity |\n"
                     ."|---|---|---|---|---|---|\n";
@@ -185,7 +195,8 @@ final class RoundCoverage
                         );
                         foreach (['sensitivity', 'specificity'] as $name) {
                             if ($how === 'independent' && $r[$name] < 0.86) {
-                                $outside[] = sprintf("%s behind a panel\t%.1f %% (%g of cases)", $name, 100 * $r[$name], $prevalence);
+                                $outside[] = sprintf("%s behind a panel\t%.1f %% (%g of "
+                                    .'cases)', $name, 100 * $r[$name], $prevalence);
                             }
                         }
                     }
@@ -194,7 +205,8 @@ final class RoundCoverage
                 return self::part($text, $outside);
             },
             function (): string {
-                $text = "\n## Drift\n\nRounds in which a reader who never moves is said to drift, at 5 %; 199 ways of changing places.\n\n"
+                $text = "\n## Drift\n\nRounds in which a reader who never moves is said to drift, at 5 %; 199 ways "
+                    ."of changing places.\n\n"
                     ."| golfers | alike within a golfer | false alarms |\n|---|---|---|\n";
                 $outside = [];
                 foreach ([30, 60] as $golfers) {
@@ -210,9 +222,12 @@ final class RoundCoverage
                 return self::part($text, $outside);
             },
             function () use ($half): string {
-                $text = "\n## Before and after\n\nPairs of rounds in which a change of agreement on “present” is found where there is "
-                    .'none, at 5 %: for these readers by swapping golfers, where nobody moves; for readers like them, where each moves '
-                    ."by a leaning of the day.\n\n| golfers | readers | these readers, still | readers like them, moving |\n"
+                $text = "\n## Before and after\n\nPairs of rounds in which a change of agreement on “present” is "
+                    .'found where there is '
+                    .'none, at 5 %: for these readers by swapping golfers, where nobody moves; for readers like '
+                    .'them, where each moves '
+                    ."by a leaning of the day.\n\n| golfers | readers | these readers, still | readers like them, "
+                    ."moving |\n"
                     ."|---|---|---|---|\n";
                 $outside = [];
                 foreach ([[8, 8], [20, 8], [20, 12]] as [$golfers, $readers]) {
@@ -220,15 +235,18 @@ final class RoundCoverage
                     $moving = 100 * RoundErrors::change($golfers, $readers, true, $half)['like'];
                     $text .= sprintf("| %d | %d | %.1f %% | %.1f %% |\n", $golfers, $readers, $still, $moving);
                     if (abs($moving - 5) > 3.5) {
-                        $outside[] = sprintf("change among readers like them\t%.1f %% (%d golfers, %d readers)", $moving, $golfers, $readers);
+                        $outside[] = sprintf("change among readers like them\t%.1f %% (%d golfers, %d "
+                            .'readers)', $moving, $golfers, $readers);
                     }
                 }
 
                 return self::part($text, $outside);
             },
             function (): string {
-                $text = "\n## People in order\n\nEight readers, two of them alike: places that lie in the range told, and rounds in which "
-                    ."the two alike are told apart.\n\n| golfers | places in their range | two alike told apart |\n|---|---|---|\n";
+                $text = "\n## People in order\n\nEight readers, two of them alike: places that lie in the range "
+                    .'told, and rounds in which '
+                    ."the two alike are told apart.\n\n| golfers | places in their range | two alike told apart "
+                    ."|\n|---|---|---|\n";
                 foreach ([12, 30] as $golfers) {
                     $r = RoundErrors::places($golfers, $this->studies);
                     $text .= sprintf("| %d | %.1f %% | %.1f %% |\n", $golfers, 100 * $r['places'], 100 * $r['apart']);
@@ -238,14 +256,17 @@ final class RoundCoverage
             },
             $this->signOffs(...),
             function () use ($half): string {
-                $text = "\n## Readers who call at random\n\nEight of them on 60 swings of 30 golfers and four faults. “A word”: more than “poor” "
+                $text = "\n## Readers who call at random\n\nEight of them on 60 swings of 30 golfers and four "
+                    .'faults. “A word”: more than “poor” '
                     ."or “slight” by Landis and Koch's levels, read by cumulative membership.\n\n"
-                    ."| call present in | AC1 | α | agreement on present | a word by AC1 | a word by α |\n|---|---|---|---|---|---|\n";
+                    .'| call present in | AC1 | α | agreement on present | a word by AC1 | a word by α '
+                    ."|\n|---|---|---|---|---|---|\n";
                 foreach ([0.02, 0.05, 0.1] as $rate) {
                     $r = RoundErrors::random($rate, $half);
                     $text .= sprintf(
                         "| %g | %.2f | %.2f | %.2f | %.1f %% | %.1f %% |\n",
-                        $rate, $r['gwet_ac1'], $r['krippendorff_alpha'], $r['present'], 100 * $r['ac1_words'], 100 * $r['alpha_words'],
+                        $rate, $r['gwet_ac1'], $r['krippendorff_alpha'], $r['present'], 100 * $r['ac1_words'],
+                        100 * $r['alpha_words'],
                     );
                 }
 

@@ -7,8 +7,8 @@ namespace Core\Agreement;
 use Core\Remark\Remark;
 
 /**
- * A coefficient with its interval, or null with the reason. Never NAN, never a made-up zero. A reason beside an estimate
- * is a caution.
+ * A coefficient with its interval, or null with the reason. Never NAN, never a made-up zero. A reason beside an
+ * estimate is a caution.
  */
 final readonly class Figure
 {
@@ -97,7 +97,8 @@ final readonly class Figure
             $this->low,
             $this->high,
             $this->method,
-            $clusters->areFew() ? Remark::of(Caution::FewClusters, clusters: round($clusters->effective, 1)) : $this->reason,
+            $clusters->areFew() ? Remark::of(Caution::FewClusters, clusters: round($clusters->effective, 1))
+                : $this->reason,
             $clusters->effective,
             $this->newReaders,
         );

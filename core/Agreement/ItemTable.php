@@ -8,9 +8,9 @@ use Core\CoreException;
 
 /**
  * The ratings of one item (or of several pooled) as packed columns of small integers, one column a rater. A row is
- * a unit: an item of a case that has at least one rating. Clusters of cases – one golfer's – are what is sampled; a case
- * is its own where nothing else is said. Units of one cluster stand next to each other, clusters and the cases in them in
- * byte order. Count tables are made once and shared.
+ * a unit: an item of a case that has at least one rating. Clusters of cases – one golfer's – are what is sampled; a
+ * case is its own where nothing else is said. Units of one cluster stand next to each other, clusters and the cases in
+ * them in byte order. Count tables are made once and shared.
  */
 final class ItemTable
 {

@@ -8,8 +8,8 @@ use Core\Number\Distribution;
 use Core\Remark\Remark;
 
 /**
- * How sure a figure is for readers like those who read, beside its own error, which holds for them alone: both cases and
- * readers are taken as drawn. Where it cannot be told, the reason.
+ * How sure a figure is for readers like those who read, beside its own error, which holds for them alone: both cases
+ * and readers are taken as drawn. Where it cannot be told, the reason.
  *
  * With V_c the clustered variance, V_r = ((m−1)/m) Σ_g (κ_(−g) − mean)² over m readers, and V_rc the part of V_r that
  * comes of the cases: se² = V_c + max(0, V_r − V_rc). The interval is κ ± t(ν) √(V_c + V_r) with
@@ -42,8 +42,8 @@ final readonly class NewReaders
     }
 
     /**
-     * Of a difference between two rounds of the same readers: V_r − V_rc stands for V_r, so that se² = V_c + max(0, V_r −
-     * V_rc) is what the interval and the test go by.
+     * Of a difference between two rounds of the same readers: V_r − V_rc stands for V_r, so that se² = V_c + max(0, V_r
+     * − V_rc) is what the interval and the test go by.
      *
      * @param  list<float>  $without  the difference without each reader
      * @param  float  $crossed  V_rc

@@ -378,7 +378,8 @@ final class RatingSet
     /** @return list<int> occasion indices, the earliest first */
     private function order(): array
     {
-        return array_map(fn (string $o): int => $this->occasions[$o], self::ordered(array_keys($this->occasions), true));
+        return array_map(fn (string $o): int => $this->occasions[$o], self::ordered(array_keys($this->occasions),
+            true));
     }
 
     /**

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Core\Drawing;
 
 /**
- * An estimate with its interval, where it has one; the series says which quantity of several it is. The band behind it is
- * where it may lie if what it is measured against errs.
+ * An estimate with its interval, where it has one; the series says which quantity of several it is. The band behind it
+ * is where it may lie if what it is measured against errs.
  */
 final readonly class Estimate
 {

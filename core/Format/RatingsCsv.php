@@ -126,7 +126,8 @@ final class RatingsCsv
         if ($weight !== '') {
             $value = Scale::decimal($weight);
             if ($value === null || $value < 0.0 || $value > 1.0) {
-                throw FormatException::at($file, $line, 'weight', 'no-share', confidence: FormatException::short($weight));
+                throw FormatException::at($file, $line, 'weight', 'no-share',
+                    confidence: FormatException::short($weight));
             }
 
             return PanelVote::weighed($value);

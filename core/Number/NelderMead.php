@@ -13,7 +13,8 @@ final class NelderMead
      * @param  float  $step  of the first simplex
      * @return non-empty-list<float>
      */
-    public static function lowest(\Closure $of, array $start, float $step, float $tolerance = 1e-10, int $most = 400): array
+    public static function lowest(\Closure $of, array $start, float $step, float $tolerance = 1e-10,
+        int $most = 400): array
     {
         $n = count($start);
         $simplex = [[$of($start), $start]];

@@ -14,8 +14,8 @@ use Core\Chance\Chance;
 use Core\CoreException;
 
 /**
- * Pairs of rounds drawn under the assumptions, the same readers on the same golfers, the second round with more agreement:
- * how often the interval of the difference leaves out zero.
+ * Pairs of rounds drawn under the assumptions, the same readers on the same golfers, the second round with more
+ * agreement: how often the interval of the difference leaves out zero.
  */
 final readonly class PowerSimulation
 {
@@ -48,7 +48,8 @@ final readonly class PowerSimulation
             $chance = new Chance("$this->seed|power|$this->gain|$cases|$s");
             [$truth, $golfers] = $this->before->golfers($cases, $chance);
             $sums = array_map(
-                fn (Assumptions $a): CountSums => new CountSums($this->table($a, $truth, $golfers, $chance), Weights::identity(2)),
+                fn (Assumptions $a): CountSums => new CountSums($this->table($a, $truth, $golfers, $chance),
+                    Weights::identity(2)),
                 [$this->before, $this->after],
             );
             $d = Comparison::paired(

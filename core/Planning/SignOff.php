@@ -11,9 +11,9 @@ use Core\Number\Distribution;
  * Whether somebody may be left alone with what is tested, decided case after case (Wald 1945): right in p1 of the calls
  * rather than in p0 only. All criteria must pass, so each may refuse a good reader with β/criteria only.
  *
- * After each whole case Λ += [y ln(p1/p0) + (k−y) ln((1−p1)/(1−p0))]/D with D = 1 + (k̄−1)ρ fixed beforehand, ρ being how
- * alike the calls of one case are. Signed off at Λ ≥ ln((1−β)/α), refused at Λ ≤ ln(β/(1−α)), and ended at 1.5 times the
- * length of a fixed test. One case a golfer; nothing that was known before enters.
+ * After each whole case Λ += [y ln(p1/p0) + (k−y) ln((1−p1)/(1−p0))]/D with D = 1 + (k̄−1)ρ fixed beforehand, ρ being
+ * how alike the calls of one case are. Signed off at Λ ≥ ln((1−β)/α), refused at Λ ≤ ln(β/(1−α)), and ended at 1.5
+ * times the length of a fixed test. One case a golfer; nothing that was known before enters.
  */
 final readonly class SignOff
 {

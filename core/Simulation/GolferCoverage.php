@@ -16,12 +16,14 @@ use Core\CoreException;
 use Core\Number\Distribution;
 
 /**
- * How often the intervals of rounds hold the truth: golfers with habits of their own bring one to five swings each, readers
- * of different skill and leaning call four faults, some calls are missing and some readers cannot tell.
+ * How often the intervals of rounds hold the truth: golfers with habits of their own bring one to five swings each,
+ * readers of different skill and leaning call four faults, some calls are missing and some readers cannot tell.
  *
- * A fault is there where √ρ of the golfer and √(1−ρ) of the swing pass a threshold; a golfer is as hard for all readers as a
- * swing is. For these readers the truth is each figure on a great many golfers with the same readers; for readers like them,
- * with a great many readers as well.
+ * A fault is there where √ρ of the golfer and √(1−ρ) of the swing pass a threshold; a golfer is as hard for all readers
+ * as a swing is. For these readers the truth is each figure on a great many golfers with the same readers; for readers
+ * like them, with a great many readers as well.
+ *
+ * @phpstan-type Row array{truth: float, covered: float, below: float, above: float, width: float, without: int}
  */
 final readonly class GolferCoverage
 {
@@ -218,7 +220,7 @@ final readonly class GolferCoverage
     /**
      * @param  array<string, float>  $truth
      * @param  int  $bootstrap  replicates, for golfers enough
-     * @return array<string, array{truth: float, covered: float, below: float, above: float, width: float, without: int}>
+     * @return array<string, Row> by figure
      *
      * @throws CoreException
      */
@@ -238,14 +240,15 @@ final readonly class GolferCoverage
      * The same for readers drawn anew in each study.
      *
      * @param  array<string, float>  $truth  with many readers
-     * @return array<string, array{truth: float, covered: float, below: float, above: float, width: float, without: int}>
+     * @return array<string, Row> by figure
      *
      * @throws CoreException
      */
     public function runLike(array $truth, int $golfers, int $studies): array
     {
         $truth = array_intersect_key($truth, array_flip([
-            'agreement on present', 'percent_agreement', 'fleiss_kappa', 'gwet_ac1', 'brennan_prediger', 'krippendorff_alpha',
+            'agreement on present', 'percent_agreement', 'fleiss_kappa', 'gwet_ac1', 'brennan_prediger',
+            'krippendorff_alpha',
         ]));
 
         return Coverage::counted($truth, $studies, function (int $s) use ($golfers, $truth): array {

@@ -131,7 +131,8 @@ final class RoundErrors
                 $f = $raters[0]->figures[$name] ?? null;
                 $in[$name] += $f?->low !== null && $f->low <= $truth[$name] && $truth[$name] <= $f->high ? 1 : 0;
                 $f = $plain[$name] ?? null;
-                $in["plain_$name"] += $f?->low !== null && $f->low <= $truth[$name] && $truth[$name] <= $f->high ? 1 : 0;
+                $in["plain_$name"] += $f?->low !== null && $f->low <= $truth[$name] && $truth[$name] <= $f->high ? 1
+                    : 0;
             }
         }
 
@@ -277,7 +278,8 @@ final class RoundErrors
                 }
                 $set->group("$c", 'g'.intdiv($c, 2));
             }
-            $found = (new Study($set, new StudyOptions(['absent', 'present'], pairs: false, bootstrap: 0)))->item($set->items());
+            $found = (new Study($set, new StudyOptions(['absent', 'present'], pairs: false, bootstrap: 0)))
+                ->item($set->items());
             foreach (['gwet_ac1', 'krippendorff_alpha'] as $name) {
                 $out[$name] += ($found->coefficients[$name]->estimate ?? 0.0) / $studies;
             }

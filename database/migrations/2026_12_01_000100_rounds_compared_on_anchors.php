@@ -4,8 +4,8 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Support\Facades\DB;
 
 /**
- * Rounds are compared from their calls, on the cases that both have: sums a case are not kept any more. Readers, cases and
- * faults are put on one scale.
+ * Rounds are compared from their calls, on the cases that both have: sums a case are not kept any more. Readers, cases
+ * and faults are put on one scale.
  */
 return new class extends Migration
 {

@@ -40,23 +40,30 @@ return [
     'readers' => [
         'these' => '{1} this reader|[2,*] these :count readers',
         'like' => 'readers like them',
-        'means' => '“:these”: how it would be with the same people and other golfers. “Readers like them”: with other people '
+        'means' => '“:these”: how it would be with the same people and other golfers. “Readers like them”: with '
+            .'other people '
             .'of the same kind too.',
     ],
-    'kappa' => 'Agreement on “present” is the figure to go by: where a fault is rare, people who call at random have a high '
-        .'AC1, and a low α can hide that they agree. Present against absent; “cannot tell” counts as no answer and is shown '
+    'kappa' => 'Agreement on “present” is the figure to go by: where a fault is rare, people who call at random have '
+        .'a high '
+        .'AC1, and a low α can hide that they agree. Present against absent; “cannot tell” counts as no answer and '
+        .'is shown '
         .'on its own.',
     'since' => [
         'title' => 'Since :round',
-        'no-anchors' => 'the two rounds have no case in common: how hard the cases are and how far these :people people '
+        'no-anchors' => 'the two rounds have no case in common: how hard the cases are and how far these :people '
+            .'people '
             .'moved cannot be told apart.',
-        'over' => 'on the :anchors cases (of :golfers golfers) and with the :people people that both rounds have: agreement '
+        'over' => 'on the :anchors cases (of :golfers golfers) and with the :people people that both rounds have: '
+            .'agreement '
             .'on “present” :first → :second %',
         'undefined' => '(:why).',
         'few' => '– by :by (:low to :high). Too few golfers to say whether that is more than chance.',
         'up' => '– up by :by (:low to :high), p = :p. A true change of :detectable would be found four times in five.',
-        'down' => '– down by :by (:low to :high), p = :p. A true change of :detectable would be found four times in five.',
-        'by-chance' => '– by :by (:low to :high), p = :p. That may be chance: a true change of :detectable would be found '
+        'down' => '– down by :by (:low to :high), p = :p. A true change of :detectable would be found four times in '
+            .'five.',
+        'by-chance' => '– by :by (:low to :high), p = :p. That may be chance: a true change of :detectable would be '
+            .'found '
             .'four times in five.',
         'like' => 'Among readers like them: :low to :high.',
         'memory' => 'Without readers who were not debriefed, debrief, practice and memory cannot be told apart.',
@@ -84,11 +91,14 @@ return [
         'right' => 'Right',
         'case' => 'Case',
         'odd' => 'calls do not follow the others’',
-        'how-people' => 'The share of right calls on a middling case and fault, by a model of readers, cases and faults on one '
-            .'scale: cases of different difficulty and calls left out do not favour anybody. A third opinion beside the figures '
+        'how-people' => 'The share of right calls on a middling case and fault, by a model of readers, cases and '
+            .'faults on one '
+            .'scale: cases of different difficulty and calls left out do not favour anybody. A third opinion beside '
+            .'the figures '
             .'above, with 95 % intervals.',
         'how-questions' => 'The share of right calls of a middling reader, by the same model, with 95 % intervals.',
-        'apart' => 'The calls fall into :parts parts that share no reader and no case: across them nothing is compared.',
+        'apart' => 'The calls fall into :parts parts that share no reader and no case: across them nothing is '
+            .'compared.',
     ],
     'table' => [
         'person' => 'Instructor',
@@ -96,9 +106,12 @@ return [
         'place' => 'Place',
         'place-hint' => 'With 95 % certainty the place among these people lies here',
         'right' => 'Right',
-        'right-hint' => 'Share of right calls, “cannot tell” counted wrong, drawn toward the others as far as it is unsure',
-        'placed' => 'In the order of right calls, “cannot tell” counted wrong. A place is given as the range in which it lies '
-            .'with 95 % certainty: people whose ranges overlap are tied, and a line stands only above who can be told from all '
+        'right-hint' => 'Share of right calls, “cannot tell” counted wrong, drawn toward the others as far as it is '
+            .'unsure',
+        'placed' => 'In the order of right calls, “cannot tell” counted wrong. A place is given as the range in '
+            .'which it lies '
+            .'with 95 % certainty: people whose ranges overlap are tied, and a line stands only above who can be '
+            .'told from all '
             .'before.',
         'sensitivity' => 'Sensitivity',
         'specificity' => 'Specificity',
@@ -176,7 +189,8 @@ return [
         'matters' => 'What is shown changes how far people agree',
         'no-difference' => 'What was shown makes no difference that these cases could show',
         'one-says' => 'Cases shown in different ways – film and trace, one of them – are compared here.',
-        'says' => 'Different cases stand in each, so their difficulty may differ too. p by letting golfers change sides, '
+        'says' => 'Different cases stand in each, so their difficulty may differ too. p by letting golfers change '
+            .'sides, '
             .'adjusted '.
             'after Holm for the number of comparisons; “would find” is the true difference these cases would show '
                 .'four '.
@@ -248,7 +262,8 @@ return [
                 .'the key has :sensitivity and :false.',
         ],
         'about' => '{0} No call is scored against the key of :round.|{1} One call scored against the key of :round; '
-            .'ranges are 95 % intervals over golfers.|[2,*] :count calls scored against the key of :round; ranges are 95 % '
+            .'ranges are 95 % intervals over golfers.|[2,*] :count calls scored against the key of :round; ranges '
+            .'are 95 % '
             .'intervals over golfers.',
         'unscored' => 'Whoever helped to make a key is not scored against it.',
         'waiting' => 'Cases that wait in an open round of yours are left out.',
@@ -295,7 +310,8 @@ return [
             'few' => 'Too few golfers to see a drift',
             'needs' => 'At least :count golfers, read by others too, are needed.',
             'none' => 'No drift beyond chance over :count stretches of golfers (p :p)',
-            'says' => 'Right calls and calls of present against the others’, stretch by stretch; the figures are in the '
+            'says' => 'Right calls and calls of present against the others’, stretch by stretch; the figures are in '
+                .'the '
                 .'table below',
             'axes' => 'Beneath: golfers in the order handed in. Upward: standard errors from the own mean.',
             'present' => 'calls of present',

@@ -258,7 +258,8 @@ return [
 
     // Core\Agreement\Caution: what a figure says of how far it may be trusted.
     'caution' => [
-        'few-clusters' => 'the cases come from few golfers: they count as :clusters, and below 15 the interval is rough',
+        'few-clusters' => 'the cases come from few golfers: they count as :clusters, and below 15 the interval is '
+            .'rough',
         'different-cases' => 'different cases: difficulty and change cannot be told apart',
         'practice-and-memory' => 'without readers who were not debriefed, debrief, practice and memory cannot be told '
             .'apart',
@@ -294,7 +295,8 @@ return [
     // Core\Format\Assumed: what was assumed where a file does not say it.
     'assumed' => [
         'lead-is-nearer' => 'The plate nearer the target was taken for the lead foot.',
-        'clock-over-rate' => 'The side-car says :stated_hz samples a second, the file’s own times :clock_hz: its times were '
+        'clock-over-rate' => 'The side-car says :stated_hz samples a second, the file’s own times :clock_hz: its '
+            .'times were '
             .'believed. If they are wrong, every time and rate is.',
         'errors-stated' => 'What the device is off by is taken as stated with the file: :source.',
         'mass-unknown' => 'The mass is not known: nobody stands still at the start.',

@@ -57,8 +57,8 @@ final class AgreementFaults
     }
 
     /**
-     * Keys of faults people surely agree least on when one of them says present: by the upper end of the interval, so that
-     * a fault that was hardly ever called does not come first by chance.
+     * Keys of faults people surely agree least on when one of them says present: by the upper end of the interval, so
+     * that a fault that was hardly ever called does not come first by chance.
      *
      * @return list<string>
      */

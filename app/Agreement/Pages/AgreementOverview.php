@@ -64,7 +64,8 @@ final readonly class AgreementOverview
     }
 
     /**
-     * First how often another says present when one does, then what is left of agreement beyond chance; AC1 never alone.
+     * First how often another says present when one does, then what is left of agreement beyond chance; AC1 never
+     * alone.
      *
      * @return list<array{value: string, label: string, these: string, like: string}>
      */

@@ -76,8 +76,8 @@ final class AgreementPeople
     }
 
     /**
-     * For the head coach the best first, as far as the calls can tell; for others oneself, then colleagues by what they see, so that the order tells
-     * nothing of who they are.
+     * For the head coach the best first, as far as the calls can tell; for others oneself, then colleagues by what they
+     * see, so that the order tells nothing of who they are.
      *
      * @return list<RaterResult>
      */

@@ -12,8 +12,8 @@ use Core\Codebook\Codebook;
 use Core\Number\Written;
 
 /**
- * Readers, cases and faults on one scale: what share would be right of a reader, on a case, of a fault if everything else
- * were middling.
+ * Readers, cases and faults on one scale: what share would be right of a reader, on a case, of a fault if everything
+ * else were middling.
  *
  * @phpstan-type ScaleRow array{name: string, share: string, interval: string, note: string, url: ?string}
  */

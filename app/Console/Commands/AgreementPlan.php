@@ -92,8 +92,8 @@ final class AgreementPlan extends Command
 
     /**
      * @return array{coefficient: string, confidence: float, width: float, seed: int, simulations: int,
-     * assumptions: array<string, float|int|string>, cases_needed: array<string, int|null>, expected: list<array<string, float|int|bool|null>>,
-     * power?: list<array<string, float|int>>, version: string}
+     * assumptions: array<string, float|int|string>, cases_needed: array<string, int|null>, expected: list<array<string,
+     * float|int|bool|null>>, power?: list<array<string, float|int>>, version: string}
      */
     private function plan(): array
     {
@@ -280,7 +280,7 @@ final class AgreementPlan extends Command
                 $e['formula_reliable'] === true ? ' ' : '*',
                 $e['mean_width'] === null ? '–' : sprintf('%.3f', $e['mean_width']),
                 $e['width_80'] === null ? '–' : sprintf('%.3f', $e['width_80']),
-                $e['coverage'] === null ? '–' : sprintf('%.1f %%', 100 * $e['coverage']),
+                $e['coverage'] === null ? '–' : sprintf('%.1f %%', 100 * (float) $e['coverage']),
                 $e['undefined'],
             );
         }

@@ -81,12 +81,13 @@ final class Alpha
         $g = $clusters->count;
         $crossed = $g < 2 ? 0.0 : $spread * (($m - 1.0) / $m) * ($g / ($g - 1.0));
 
-        return NewReaders::of($figure, $values === [] ? array_fill(0, $m, NAN) : $values, $crossed, $clusters, $confidence);
+        return NewReaders::of($figure, $values === [] ? array_fill(0, $m, NAN) : $values, $crossed, $clusters,
+            $confidence);
     }
 
     /**
-     * @param  array{int, array<int, int>}|null  $perfect  where all ratings agree: the paired units, or the clusters that
-     *     hold them, and how often each value occurs in them
+     * @param  array{int, array<int, int>}|null  $perfect  where all ratings agree: the paired units, or the clusters
+     *     that hold them, and how often each value occurs in them
      * @param  Clusters|null  $clusters  where they may hold several units
      */
     public static function worked(

@@ -15,8 +15,8 @@ use Core\Agreement\Undefined;
 use Core\Agreement\Weights;
 
 /**
- * Coefficients as the mean of those of single items, each item of the same importance however often it was rated; beside
- * what pooling their units gives. Of the items in which a coefficient is defined; without each cluster in turn.
+ * Coefficients as the mean of those of single items, each item of the same importance however often it was rated;
+ * beside what pooling their units gives. Of the items in which a coefficient is defined; without each cluster in turn.
  */
 final readonly class MeanOverItems
 {

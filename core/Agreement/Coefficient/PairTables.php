@@ -306,7 +306,8 @@ final class PairTables
         $cohen = new CohenKappa($t, $this->confidence, $this->weights);
         $spread = $this->spreads[$i];
 
-        return $spread === null ? $cohen->pabak() : $cohen->clusteredPabak($spread, function () use ($cohen, $g, $h): ?array {
+        return $spread === null ? $cohen->pabak() : $cohen->clusteredPabak($spread, function () use ($cohen, $g,
+            $h): ?array {
             $q = $this->table->q;
             $agreement = $cohen->agreement() ?? 0.0;
             $cells = [];

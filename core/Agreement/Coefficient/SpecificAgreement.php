@@ -9,8 +9,8 @@ use Core\Agreement\Figure;
 use Core\Agreement\ItemTable;
 
 /**
- * Specific agreement: when one rater says a category, how often another says it too (Cicchetti & Feinstein 1990; several
- * raters after Cicchetti). Undefined for a category that no unit with two ratings has.
+ * Specific agreement: when one rater says a category, how often another says it too (Cicchetti & Feinstein 1990;
+ * several raters after Cicchetti). Undefined for a category that no unit with two ratings has.
  */
 final readonly class SpecificAgreement
 {

@@ -14,9 +14,9 @@ use Core\Agreement\Resampling\Resampled;
 use Core\Agreement\Undefined;
 
 /**
- * Agreement where whoever abstains agrees with nobody, not even with another who abstains: percent agreement, Brennan and
- * Prediger's coefficient over the categories proper, and specific agreement Σ n_k(n_k−1)/Σ (n_k + n_abst)(r−1), r with those
- * who abstained.
+ * Agreement where whoever abstains agrees with nobody, not even with another who abstains: percent agreement, Brennan
+ * and Prediger's coefficient over the categories proper, and specific agreement Σ n_k(n_k−1)/Σ (n_k + n_abst)(r−1), r
+ * with those who abstained.
  */
 final readonly class WithAbstentions implements Resampled
 {
@@ -94,7 +94,8 @@ final readonly class WithAbstentions implements Resampled
                     1.0,
                     'perfect-agreement bound',
                 ),
-                $r !== null && $figure->low !== null && $r->low < $r->high => $figure->within($r->low, $r->high, $r->method),
+                $r !== null && $figure->low !== null && $r->low < $r->high => $figure->within($r->low, $r->high,
+                    $r->method),
                 default => $figure,
             };
         }
@@ -166,7 +167,8 @@ final readonly class WithAbstentions implements Resampled
         $total = $this->total();
         $out = [];
         foreach ($this->sums as $sum) {
-            $out[] = $this->statistics(array_map(static fn (float $all, float $own): float => $all - $own, $total, $sum));
+            $out[] = $this->statistics(array_map(static fn (float $all, float $own): float => $all - $own, $total,
+                $sum));
         }
 
         return $out;

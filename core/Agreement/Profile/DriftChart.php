@@ -9,7 +9,8 @@ use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 
 /**
- * Whether a reader moves against the others, from stretch to stretch, in two lines: right calls, and calls of "present".
+ * Whether a reader moves against the others, from stretch to stretch, in two lines: right calls, and calls of
+ * "present".
  *
  * What counts is a call less the mean of the others' calls of the same question, so that a hard stretch of cases moves
  * nobody. Summed by golfer, centred and divided by the standard deviation over golfers; the statistic is the largest

@@ -7,12 +7,13 @@ namespace Core\Agreement\Profile;
 use Core\Number\NelderMead;
 
 /**
- * Many facets on one scale (Linacre 1989): the logit of a call's being right is a mean plus what its reader, its case, its
- * fault and, if asked, its round add. Each facet's effects are drawn from a normal distribution of their own; modes and mean
- * by penalised likelihood, the spreads where the Laplace approximation of the marginal likelihood is highest (Bates and
- * others 2015, as a logistic mixed model with crossed effects whose mean is found with the modes).
+ * Many facets on one scale (Linacre 1989): the logit of a call's being right is a mean plus what its reader, its case,
+ * its fault and, if asked, its round add. Each facet's effects are drawn from a normal distribution of their own; modes
+ * and mean by penalised likelihood, the spreads where the Laplace approximation of the marginal likelihood is highest
+ * (Bates and others 2015, as a logistic mixed model with crossed effects whose mean is found with the modes).
  *
- * The facet with the most levels is eliminated first: its part of the Hessian is diagonal, as a call has one level of each.
+ * The facet with the most levels is eliminated first: its part of the Hessian is diagonal, as a call has one level of
+ * each.
  */
 final readonly class FacetModel
 {
@@ -29,8 +30,8 @@ final readonly class FacetModel
      * @param  float  $mean  in logits
      * @param  array<string, float>  $sd  spread of each facet
      * @param  array<string, array<string, FacetEffect>>  $facets  by facet and level, in byte order
-     * @param  int  $parts  in how many parts the design falls that share no level: across them nothing is compared but by the
-     *     prior
+     * @param  int  $parts  in how many parts the design falls that share no level: across them nothing is compared but
+     *     by the prior
      */
     public function __construct(
         public float $mean,

@@ -9,8 +9,8 @@ use Core\Agreement\Undefined;
 
 /**
  * Predictive values where the fault is as common as stated, not as in the set: by Bayes from sensitivity S and
- * specificity C, PPV = 1/(1 + ((1−C)/S)(1−π)/π), NPV = 1/(1 + ((1−S)/C) π/(1−π)). The interval is that of the ratio of two
- * proportions, from the intervals of each (Donner & Zou 2012).
+ * specificity C, PPV = 1/(1 + ((1−C)/S)(1−π)/π), NPV = 1/(1 + ((1−S)/C) π/(1−π)). The interval is that of the ratio of
+ * two proportions, from the intervals of each (Donner & Zou 2012).
  */
 final readonly class FieldValues
 {
@@ -25,8 +25,10 @@ final readonly class FieldValues
         $odds = (1.0 - $this->prevalence) / $this->prevalence;
 
         return [
-            'ppv_field' => self::predictive($this->specificity, $this->sensitivity, $odds, Undefined::NoneCalledPositive),
-            'npv_field' => self::predictive($this->sensitivity, $this->specificity, 1.0 / $odds, Undefined::NoneCalledNegative),
+            'ppv_field' => self::predictive($this->specificity, $this->sensitivity, $odds,
+                Undefined::NoneCalledPositive),
+            'npv_field' => self::predictive($this->sensitivity, $this->specificity, 1.0 / $odds,
+                Undefined::NoneCalledNegative),
         ];
     }
 

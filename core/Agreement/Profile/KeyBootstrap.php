@@ -11,8 +11,8 @@ use Core\Agreement\Resampling\ClusterBootstrap;
 use Core\Agreement\Resampling\Resample;
 
 /**
- * The cluster bootstrap of all raters' tables against the key at once. The four cells of a rater's table on a cluster are
- * digits of one number, and as many raters as go share a word; so one addition a cluster serves them all.
+ * The cluster bootstrap of all raters' tables against the key at once. The four cells of a rater's table on a cluster
+ * are digits of one number, and as many raters as go share a word; so one addition a cluster serves them all.
  */
 final readonly class KeyBootstrap
 {

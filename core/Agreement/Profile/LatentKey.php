@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace Core\Agreement\Profile;
 
 /**
- * A key that may err, from the calls of a panel: whether the fault is there in truth is not known of any question, but how
- * likely it is follows from how the panel split, if its members err independently of one another and no more often than
- * not (Hui & Walter 1980; Dawid & Skene 1979 with one rate for all). And one reader against it, who is supposed to err
- * independently of the panel.
+ * A key that may err, from the calls of a panel: whether the fault is there in truth is not known of any question, but
+ * how likely it is follows from how the panel split, if its members err independently of one another and no more often
+ * than not (Hui & Walter 1980; Dawid & Skene 1979 with one rate for all). And one reader against it, who is supposed to
+ * err independently of the panel.
  *
  * Questions with the same votes are one pattern. w = π s^p(1−s)^a/(π s^p(1−s)^a + (1−π)(1−c)^p c^a) by expectation and
- * maximisation from π = .3, s = c = .8: π = (Σw+½)/(N+1), s = (Σwp+1)/(Σw(p+a)+2), c = (Σ(1−w)a+1)/(Σ(1−w)(p+a)+2), s and c
- * within [.501, .999]. What is verified or weighed beforehand keeps its w.
+ * maximisation from π = .3, s = c = .8: π = (Σw+½)/(N+1), s = (Σwp+1)/(Σw(p+a)+2), c = (Σ(1−w)a+1)/(Σ(1−w)(p+a)+2), s
+ * and c within [.501, .999]. What is verified or weighed beforehand keeps its w.
  */
 final readonly class LatentKey
 {
@@ -35,7 +35,8 @@ final readonly class LatentKey
     }
 
     /**
-     * @param  list<array{int, int, float|null}>  $patterns  votes for present, votes for absent, and w where it is known
+     * @param  list<array{int, int, float|null}>  $patterns  votes for present, votes for absent, and w where it is
+     *     known
      * @param  array<int, int|float>  $times  questions of each pattern
      */
     public static function fit(array $patterns, array $times): self
@@ -75,8 +76,8 @@ final readonly class LatentKey
     }
 
     /**
-     * One reader: from S = .8, F = .2, q = wS/(wS + (1−w)F) where the call is present, else w(1−S)/(w(1−S) + (1−w)(1−F));
-     * S = (Σqx+½)/(Σq+1), F = (Σ(1−q)x+½)/(Σ(1−q)+1).
+     * One reader: from S = .8, F = .2, q = wS/(wS + (1−w)F) where the call is present, else w(1−S)/(w(1−S) +
+     * (1−w)(1−F)); S = (Σqx+½)/(Σq+1), F = (Σ(1−q)x+½)/(Σ(1−q)+1).
      *
      * @param  array<int, array{int|float, int|float}>  $calls  how often present and absent were called, by pattern
      * @return array{float, float} sensitivity S and specificity 1 − F

@@ -10,10 +10,10 @@ use Core\Number\SpecialFunction;
 /**
  * Raters in the order of their right calls, as far as the calls can tell them apart.
  *
- * v_j = (m/(m−1)) G/(G−1) Σ_g (e_jg − ē_j)²/n_j² with e_jg the right calls of j in cluster g less what the raters together
- * had right there; D = max(1, Σv_j/Σ(p_j(1−p_j)/n_j)). A beta-binomial model on (y/D, n/D) by maximum likelihood
- * (Efron & Morris 1975; Griffiths 1973) draws each toward the others; ranks come from draws of all posteriors together
- * (Goldstein & Spiegelhalter 1996).
+ * v_j = (m/(m−1)) G/(G−1) Σ_g (e_jg − ē_j)²/n_j² with e_jg the right calls of j in cluster g less what the raters
+ * together had right there; D = max(1, Σv_j/Σ(p_j(1−p_j)/n_j)). A beta-binomial model on (y/D, n/D) by maximum
+ * likelihood (Efron & Morris 1975; Griffiths 1973) draws each toward the others; ranks come from draws of all
+ * posteriors together (Goldstein & Spiegelhalter 1996).
  */
 final readonly class PeopleInOrder
 {
@@ -123,8 +123,8 @@ final readonly class PeopleInOrder
     }
 
     /**
-     * The beta distribution that makes the calls likeliest: where both derivatives of the likelihood are 0, or, where it
-     * rises all the way to the greatest strength, that.
+     * The beta distribution that makes the calls likeliest: where both derivatives of the likelihood are 0, or, where
+     * it rises all the way to the greatest strength, that.
      *
      * @param  list<array{float, float}>  $scaled  right calls and calls
      * @return array{float, float} a and b

@@ -8,9 +8,9 @@ use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 
 /**
- * Resamples clusters of cases, all ratings of a cluster together (Efron & Tibshirani 1993, ch. 14). Replicate b, from 1,
- * draws from Xoshiro256** seeded with the bytes of sha256("seed|b"), so that the figures do not depend on the machine,
- * the order of work or the number of processes; one draw serves all items.
+ * Resamples clusters of cases, all ratings of a cluster together (Efron & Tibshirani 1993, ch. 14). Replicate b, from
+ * 1, draws from Xoshiro256** seeded with the bytes of sha256("seed|b"), so that the figures do not depend on the
+ * machine, the order of work or the number of processes; one draw serves all items.
  */
 final class ClusterBootstrap
 {

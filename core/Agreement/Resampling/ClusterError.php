@@ -12,8 +12,8 @@ use Core\Agreement\Figure;
 final class ClusterError
 {
     /**
-     * Of a figure whose clusters hold a unit each, from its centred influences: √(Σψ²/(n(n−1))), with Student's interval
-     * on the units.
+     * Of a figure whose clusters hold a unit each, from its centred influences: √(Σψ²/(n(n−1))), with Student's
+     * interval on the units.
      *
      * @param  iterable<float>  $influences  n·ψ of n units; of units that are not among them 0
      */

@@ -14,7 +14,8 @@ use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 
 /**
- * The difference of one statistic between two sets of ratings, from sums a cluster: its interval, and its p by permutation (Edgington & Onghena 2007), two-sided, p = (1 + #{|d*| ≥ |d|})/(1 + permutations).
+ * The difference of one statistic between two sets of ratings, from sums a cluster: its interval, and its p by
+ * permutation (Edgington & Onghena 2007), two-sided, p = (1 + #{|d*| ≥ |d|})/(1 + permutations).
  *
  * Paired – the same cases twice, before and after, one person and another: under the null hypothesis both halves of a
  * cluster may be exchanged. Independent – with cases of their own: each one's clusters are drawn for themselves, and

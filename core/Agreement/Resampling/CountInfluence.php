@@ -10,16 +10,17 @@ use Core\Agreement\Weights;
  * What each cluster adds to a count-based coefficient's error: Σ_{u∈g} ψ_u, which is linear in the cluster's sums.
  *
  * With n units and n2 of two ratings or more: percent ψ = (n/n2) 1(a − p_a); κ-like (Fleiss, AC, Brennan–Prediger)
- * ψ = (n/n2) 1(a − p_a)/(1 − p_e) − 2(1 − κ)(e − p_e)/(1 − p_e), e the mean chance c_k of the unit's ratings; α (nominal)
- * Gwet's (2014) influence over units of two ratings; specific agreement, a share S = Σb/Σp, ψ = n(b − S p)/Σp.
+ * ψ = (n/n2) 1(a − p_a)/(1 − p_e) − 2(1 − κ)(e − p_e)/(1 − p_e), e the mean chance c_k of the unit's ratings; α
+ * (nominal) Gwet's (2014) influence over units of two ratings; specific agreement, a share S = Σb/Σp, ψ = n(b − S
+ * p)/Σp.
  */
 final readonly class CountInfluence
 {
     /**
      * @param  list<float|int>  $sums  of all clusters
      * @param  list<float>  $values  the coefficients and specific agreements of those sums
-     * @return list<list<float>|null> by what each of the sums is multiplied, by coefficient; null where it is undefined.
-     *     Each is divided by N already: n, of α n2
+     * @return list<list<float>|null> by what each of the sums is multiplied, by coefficient; null where it is
+     *     undefined. Each is divided by N already: n, of α n2
      */
     public static function forms(array $sums, array $values, int $q, Weights $weights): array
     {

@@ -176,8 +176,8 @@ final readonly class AgainstKey
      * Each rater's table against the key over the given items: the positive value and the rest.
      *
      * @param  list<string>  $items
-     * @param  bool  $abstaining  whether "cannot tell" counts, as what it is not: of a positive as a miss, of a negative
-     *     as an over-call
+     * @param  bool  $abstaining  whether "cannot tell" counts, as what it is not: of a positive as a miss, of a
+     *     negative as an over-call
      * @return array<string, KeyTable> by rater, bytewise
      */
     public function tables(array $items, bool $abstaining): array

@@ -18,8 +18,8 @@ use Core\Agreement\Weights;
 use Core\CoreException;
 
 /**
- * Before and after: two rounds compared on anchors – cases that both have – and on the readers and items of both. Different
- * cases tell nothing of change: how hard they are and how far readers moved cannot be told apart.
+ * Before and after: two rounds compared on anchors – cases that both have – and on the readers and items of both.
+ * Different cases tell nothing of change: how hard they are and how far readers moved cannot be told apart.
  */
 final readonly class RoundComparison
 {
@@ -293,7 +293,8 @@ final readonly class RoundComparison
             is_float(...),
         ));
         foreach ($changes as $name => $c) {
-            $changes[$name] = new Change($c->first, $c->second, $c->difference, $c->p, $p[$name] ?? null, $c->detectable);
+            $changes[$name] = new Change($c->first, $c->second, $c->difference, $c->p, $p[$name] ?? null,
+                $c->detectable);
         }
 
         return $changes;

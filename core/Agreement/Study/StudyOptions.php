@@ -20,7 +20,8 @@ final readonly class StudyOptions
      * @param  float|null  $tolerance  the difference from the key that still counts as meeting it, in the values' unit
      * @param  bool  $bootstrapKey  whether the figures against the key are resampled too; else they keep their
      *     jackknife
-     * @param  float|null  $fieldPrevalence  share of positives, in (0, 1), for predictive values elsewhere than in this set
+     * @param  float|null  $fieldPrevalence  share of positives, in (0, 1), for predictive values elsewhere than in this
+     *     set
      * @param  bool  $order  whether people are put in order
      *
      * @throws CoreException

@@ -58,6 +58,7 @@ final class FacetJson
             }
         }
 
-        return new FacetModel($o->number('mean'), $o->number('se'), $sd, $facets, $o->number('deviance'), $o->whole('parts'));
+        return new FacetModel($o->number('mean'), $o->number('se'), $sd, $facets, $o->number('deviance'), $o
+            ->whole('parts'));
     }
 }

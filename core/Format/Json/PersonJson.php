@@ -92,7 +92,8 @@ final class PersonJson
                 throw $of->wrong('calls', 'must-be-list');
             }
             $sure = is_int($sure) ? (float) $sure : $sure;
-            $out[] = new ScoredCall($case, $item, $called === 1, $truth === 1, is_float($sure) ? $sure : null, $golfer, is_numeric($others) ? (float) $others : null);
+            $out[] = new ScoredCall($case, $item, $called === 1, $truth === 1, is_float($sure) ? $sure : null, $golfer,
+                is_numeric($others) ? (float) $others : null);
         }
 
         return $out;

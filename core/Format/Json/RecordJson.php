@@ -66,7 +66,8 @@ final class RecordJson
 
         return [
             ...self::write($profile),
-            'figures' => array_map(static fn (Figure $f): array => FigureJson::publish($f, $words), $profile->figures()),
+            'figures' => array_map(static fn (Figure $f): array => FigureJson::publish($f, $words), $profile
+                ->figures()),
             'items' => $items,
             'calibration' => $profile->calibration(),
             'surer_than_right' => $profile->swagger(),

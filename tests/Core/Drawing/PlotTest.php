@@ -95,7 +95,8 @@ it('keeps a gauge on its scale whatever the value, its whisker around the dot', 
 });
 
 it('leaves away the names of stations that would touch', function () {
-    $times = StationTimes::fromSeconds(['AD' => 0.5, 'TP' => 1.5, 'LD' => 1.55, 'IM' => 1.8, 'FI' => 9.0], 0.0, StationSource::File);
+    $times = StationTimes::fromSeconds(['AD' => 0.5, 'TP' => 1.5, 'LD' => 1.55, 'IM' => 1.8, 'FI' => 9.0], 0.0,
+        StationSource::File);
     $labels = StationLabels::along($times->all(), 0.0, 2.0, fn (float $t): float => 100.0 * $t, 7.0);
     expect(array_map(fn (Label $l): string => $l->text, $labels))->toBe(['AD', 'TP', '', 'IM'])
         ->and($labels[0]->x)->toBe(50.0)->and($labels[0]->y)->toBe(7.0);

@@ -155,7 +155,8 @@ it('reads back every part of a round', function () {
         ],
         [new CaseTalk(12, 3.25, 'sway'), new CaseTalk(4, 0.0, null)],
         $study->pooled->againstKey,
-        new PeopleInOrder([new RankedPerson('u3', 12, 0.75, 0.7, 1, 2), new RankedPerson('u10', 9, 0.5, 0.6, 1, 2)], 1.25),
+        new PeopleInOrder([new RankedPerson('u3', 12, 0.75, 0.7, 1, 2), new RankedPerson('u10', 9, 0.5, 0.6, 1, 2)],
+            1.25),
         new KeyErrorResult(240, 220, 0.3, 0.8, 0.9, $study->pooled->againstKey),
     );
     $summary = $round->summary();

@@ -44,7 +44,8 @@ it('plans wider intervals where swings of a golfer are alike', function (string 
     $alone = new Assumptions(0.3, 0.8, 6);
     $alike = new Assumptions(0.3, 0.8, 6, 0.0, 4, 0.6);
     $formula = static fn (Assumptions $a): float => (new WidthFormula($a, $coefficient))->width(60);
-    $run = static fn (Assumptions $a): ?float => (new WidthSimulation($a, $coefficient, new Confidence))->run(60, many(40, 300))->mean;
+    $run = static fn (Assumptions $a): ?float => (new WidthSimulation($a, $coefficient, new Confidence))->run(60,
+        many(40, 300))->mean;
     expect($formula($alike))->toBeGreaterThan($formula($alone))
         ->and($run($alike))->toBeGreaterThan(0.9 * $run($alone));
 })->with(['krippendorff_alpha', 'sensitivity']);

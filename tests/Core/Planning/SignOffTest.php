@@ -72,7 +72,8 @@ it('goes by difficulty where cases are chosen for what they tell', function () {
     $mix = [-1.5, -0.5, 0.0, 0.5, 1.5];
     $of = new SignOff(0.8, 0.9);
     $abilities = [SignOff::ability(0.8, $mix), SignOff::ability(0.9, $mix)];
-    $share = static fn (float $t): float => array_sum(array_map(fn (float $b): float => 1 / (1 + exp(-($t - $b))), $mix)) / 5;
+    $share = static fn (float $t): float => array_sum(array_map(fn (float $b): float => 1 / (1 + exp(-($t - $b))),
+        $mix)) / 5;
     expect($share($abilities[0]))->toEqualWithDelta(0.8, 1e-9)->and($share($abilities[1]))->toEqualWithDelta(0.9, 1e-9);
     $c = new Chance('chosen');
     $off = $cases = 0;

@@ -11,7 +11,8 @@ function roundCsv(string $seed, float $skill, string $of = 'g', int $golfers = 8
         for ($s = 0; $s < 3; $s++) {
             $true = ($g + $s) % 3 === 0;
             foreach (['r1', 'r2', 'r3', 'r4', 'r5'] as $rater) {
-                $called = $c->uniform() < 0.1 ? 'cannot_tell' : ($c->uniform() < $skill === $true ? 'present' : 'absent');
+                $called = $c->uniform() < 0.1 ? 'cannot_tell' : ($c->uniform() < $skill === $true ? 'present'
+                    : 'absent');
                 $csv .= "$of$g-$s,sway,$rater,$called,$of$g\n";
             }
         }
@@ -52,13 +53,15 @@ it('compares two rounds from files, by its schema', function () {
     $after = ($this->file)('after.csv', roundCsv('after', 0.95));
     $key = ($this->file)('key.csv', keyCsv());
     [$code, $out] = ran([
-        'bin/vc', 'agreement:compare', $before, $after, "--key=$key", '--cannot-tell=cannot_tell', '--bootstrap=100', '--format=json',
+        'bin/vc', 'agreement:compare', $before, $after, "--key=$key", '--cannot-tell=cannot_tell', '--bootstrap=100',
+        '--format=json',
     ]);
     $data = json_decode($out);
     $validator = new JsonSchema\Validator;
     $validator->validate($data, (object) ['$ref' => 'file://'.base_path('docs/schemas/compare.schema.json')]);
     expect($code)->toBe(0)
-        ->and(array_map(static fn (array $e): string => $e['property'].': '.$e['message'], $validator->getErrors()))->toBe([])
+        ->and(array_map(static fn (array $e): string => $e['property'].': '.$e['message'], $validator->getErrors()))
+        ->toBe([])
         ->and($data->anchors)->toBe(24)
         ->and($data->clusters)->toBe(8)
         ->and($data->coefficients->gwet_ac1->difference->estimate)->toBeGreaterThan(0.2)
@@ -68,7 +71,8 @@ it('compares two rounds from files, by its schema', function () {
         ->and($data->caution)->toContain('practice and memory cannot be told apart');
     // The same bytes from the whole application.
     [, $whole] = ran([
-        PHP_BINARY, 'artisan', 'agreement:compare', $before, $after, "--key=$key", '--cannot-tell=cannot_tell', '--bootstrap=100', '--format=json',
+        PHP_BINARY, 'artisan', 'agreement:compare', $before, $after, "--key=$key", '--cannot-tell=cannot_tell',
+        '--bootstrap=100', '--format=json',
     ]);
     expect($whole)->toBe($out);
 });
@@ -101,7 +105,8 @@ it('says in one line what is wrong with a file', function (string $before, strin
     'a case of two golfers' => ["case,rater,value,cluster\nc,a,p,x\nc,b,p,y\n", "cannot be in 'y' too"],
 ]);
 
-it('reads golfers, votes and probabilities of both files, and says what is wrong with them', function (string $key, string $says) {
+it('reads golfers, votes and probabilities of both files, and says what is wrong with them', function (string $key,
+    string $says) {
     $ratings = ($this->file)('ratings.csv', roundCsv('key', 0.8));
     $file = ($this->file)('key.csv', $key);
     [$code, , $error] = ran(['bin/vc', 'agreement:compute', $ratings, "--key=$file", '--bootstrap=0']);
@@ -117,11 +122,14 @@ it('reads golfers, votes and probabilities of both files, and says what is wrong
 it('tells predictive values elsewhere, and refuses a prevalence that is none', function () {
     $ratings = ($this->file)('ratings.csv', roundCsv('field', 0.8));
     $key = ($this->file)('key.csv', keyCsv());
-    [$code, $out] = ran(['bin/vc', 'agreement:compute', $ratings, "--key=$key", '--field-prevalence=0.1', '--bootstrap=0', '--format=json']);
+    [$code, $out] = ran(['bin/vc', 'agreement:compute', $ratings, "--key=$key", '--field-prevalence=0.1',
+        '--bootstrap=0', '--format=json']);
     $row = json_decode($out)->pooled->against_key[0];
     $s = $row->sensitivity->estimate;
     $c = $row->specificity->estimate;
-    expect($code)->toBe(0)->and($row->ppv_field->estimate)->toEqualWithDelta(0.1 * $s / (0.1 * $s + 0.9 * (1 - $c)), 1e-12)
+    expect($code)->toBe(0)->and($row->ppv_field->estimate)->toEqualWithDelta(0.1 * $s / (0.1 * $s + 0.9 * (1 - $c)),
+        1e-12)
         ->and(ran(['bin/vc', 'agreement:compute', $ratings, '--field-prevalence=0'])[0])->toBe(1)
-        ->and(ran(['bin/vc', 'agreement:compute', $ratings, '--field-prevalence=x'])[2])->toContain('--field-prevalence');
+        ->and(ran(['bin/vc', 'agreement:compute', $ratings, '--field-prevalence=x'])[2])
+        ->toContain('--field-prevalence');
 });

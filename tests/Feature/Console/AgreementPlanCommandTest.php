@@ -90,13 +90,15 @@ it('answers bad input with exit code 1 and one line', function (
 
 it('plans for golfers who bring several swings, and for a rise that should be found', function () {
     [$code, $out] = ran([
-        'bin/vc', 'agreement:plan', '--swings=3', '--alike=0.5', '--difference=0.1', '--cases=30,60', '--simulations=40', '--format=json',
+        'bin/vc', 'agreement:plan', '--swings=3', '--alike=0.5', '--difference=0.1', '--cases=30,60',
+        '--simulations=40', '--format=json',
     ]);
     $data = json_decode($out);
     $validator = new JsonSchema\Validator;
     $validator->validate($data, (object) ['$ref' => 'file://'.base_path('docs/schemas/plan.schema.json')]);
     expect($code)->toBe(0)
-        ->and(array_map(static fn (array $e): string => $e['property'].': '.$e['message'], $validator->getErrors()))->toBe([])
+        ->and(array_map(static fn (array $e): string => $e['property'].': '.$e['message'], $validator->getErrors()))
+        ->toBe([])
         ->and($data->power[1]->golfers)->toBe(20)
         ->and($data->expected[0]->formula_reliable)->toBeBool()
         ->and($data->assumptions->swings)->toBe(3);

@@ -24,7 +24,8 @@ it('says what is wrong with a file as the whole application does, from any direc
         ->and($light[1])->toBe('')
         ->and($light[2])->toContain('value');
     $measure = ran(['bin/vc', 'trace:measure', 'nothing.csv']);
-    expect($measure[0])->toBe(1)->and($measure[2])->toBe(ran([PHP_BINARY, 'artisan', 'trace:measure', 'nothing.csv'])[2]);
+    expect($measure[0])->toBe(1)->and($measure[2])->toBe(ran([PHP_BINARY, 'artisan', 'trace:measure',
+        'nothing.csv'])[2]);
     $away = new Process([base_path('bin/vc'), 'list'], sys_get_temp_dir());
     expect($away->mustRun()->getOutput())->toContain('trace:measure')->toContain('agreement:plan');
 });

@@ -12,7 +12,8 @@ function anyRound(string $seed, bool $votes): array
 {
     $c = new Chance($seed);
     $of = static fn (array $list): mixed => $list[$c->between(0, count($list) - 1)];
-    [$golfers, $items, $readers] = $votes ? [40, 3, 4] : [$of([2, 3, 5, 8, 14, 30]), $of([1, 1, 2, 4]), $of([2, 3, 4, 5, 9])];
+    [$golfers, $items, $readers] = $votes ? [40, 3, 4] : [$of([2, 3, 5, 8, 14, 30]), $of([1, 1, 2, 4]), $of([2, 3, 4,
+        5, 9])];
     [$rate, $missing, $unsure] = [$of([0.03, 0.1, 0.4, 0.9]), $of([0.0, 0.1, 0.5]), $of([0.0, 0.15])];
     $clusters = $votes || $c->uniform() < 0.7;
     $ratings = "case,item,rater,value,occasion,confidence,cluster\n";
@@ -59,14 +60,17 @@ it('agrees to 1e-9 with what numpy makes of the same files from the formulas alo
         file_put_contents("$folder/ratings.csv", $ratings);
         file_put_contents("$folder/key.csv", $key);
         [$code, $out, $error] = ran([
-            'bin/vc', 'agreement:compute', "$folder/ratings.csv", "--key=$folder/key.csv", '--categories=absent,present',
-            '--cannot-tell=cannot_tell', '--field-prevalence=0.1', '--bootstrap='.($votes ? 40 : 0), "--seed=$i", '--format=json',
+            'bin/vc', 'agreement:compute', "$folder/ratings.csv", "--key=$folder/key.csv",
+            '--categories=absent,present',
+            '--cannot-tell=cannot_tell', '--field-prevalence=0.1', '--bootstrap='.($votes ? 40 : 0), "--seed=$i",
+            '--format=json',
         ]);
         expect($code)->toBe(0, $error);
         file_put_contents("$folder/result.json", $out);
         // Debian's own, which has Debian's numpy.
         $python = new Process([
-            '/usr/bin/python3', base_path('tests/independent/agreement.py'), "$folder/ratings.csv", "$folder/key.csv", "$folder/result.json",
+            '/usr/bin/python3', base_path('tests/independent/agreement.py'), "$folder/ratings.csv", "$folder/key.csv",
+            "$folder/result.json",
         ], timeout: 300);
         $python->run();
         expect("round $i: ".$python->getOutput().$python->getErrorOutput())->toEndWith(", 0 not\n");

@@ -203,7 +203,8 @@ it('takes the figures of before apart, and puts them together again', function (
     );
     // What a summary tells since is made anew, not taken over.
     $then = static fn (array $body): array => array_diff_key(
-        isset($body['pooled']) ? [...$body, 'pooled' => array_diff_key($body['pooled'], ['mean_over_items' => 1])] : $body,
+        isset($body['pooled']) ? [...$body, 'pooled' => array_diff_key($body['pooled'], ['mean_over_items' => 1])]
+            : $body,
         ['counted_wrong' => 1, 'order' => 1, 'key_error' => 1],
     );
     $kept = static fn (): array => DB::table('result_parts')

@@ -146,7 +146,8 @@ it('says why there is no intraclass correlation', function (array $rows, string 
         }
     }
     foreach (
-        (new IntraclassCorrelation(ItemTable::fromRatings($set, [''])))->figures(new Confidence(), new ClusterBootstrap(3, 10, 1)) as $figure
+        (new IntraclassCorrelation(ItemTable::fromRatings($set, [''])))->figures(new Confidence(),
+            new ClusterBootstrap(3, 10, 1)) as $figure
     ) {
         expect($figure->estimate)->toBeNull()->and(worded($figure->reason))->toBe($reason);
     }

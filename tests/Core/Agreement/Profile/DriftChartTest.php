@@ -4,7 +4,8 @@ use Core\Agreement\Profile\DriftChart;
 use Core\Chance\Chance;
 
 /**
- * A reader beside others, on golfers who are each easy or hard for all, with what each golfer does to this reader alone.
+ * A reader beside others, on golfers who are each easy or hard for all, with what each golfer does to this reader
+ * alone.
  *
  * @return list<array{golfer: string, right: float, present: float}>
  */

@@ -72,13 +72,15 @@ it('finds what was planted, with errors that hold it', function () {
 it('does not depend on the order of the facets, the calls, or what levels are called', function () {
     [$calls] = facetCalls('order', [5, 20, 4], [0.6, 0.8, 0.4], 0.8, 0.9);
     $one = FacetModel::fit($calls, ['reader', 'case', 'fault'], [0.6, 0.8, 0.4]);
-    $turned = array_map(static fn (array $c): array => [$c[0], ["z{$c[1][2]}", $c[1][0], "9{$c[1][1]}"]], array_reverse($calls));
+    $turned = array_map(static fn (array $c): array => [$c[0], ["z{$c[1][2]}", $c[1][0], "9{$c[1][1]}"]],
+        array_reverse($calls));
     $two = FacetModel::fit($turned, ['fault', 'reader', 'case'], [0.4, 0.6, 0.8]);
     expect($two->deviance)->toEqualWithDelta($one->deviance, 1e-9)
         ->and($two->facets['case']['9c3']->estimate)->toEqualWithDelta($one->facets['case']['c3']->estimate, 1e-9)
         ->and($two->facets['case']['9c3']->se)->toEqualWithDelta($one->facets['case']['c3']->se, 1e-9)
         ->and($two->facets['case']['9c3']->seWithMean)->toEqualWithDelta($one->facets['case']['c3']->seWithMean, 1e-9)
-        ->and($two->facets['reader']['r1']->seWithMean)->toEqualWithDelta($one->facets['reader']['r1']->seWithMean, 1e-9);
+        ->and($two->facets['reader']['r1']->seWithMean)->toEqualWithDelta($one->facets['reader']['r1']->seWithMean,
+            1e-9);
     [$share, $low, $high] = $one->share($one->facets['reader']['r1']);
     expect($low)->toBeLessThan($share)->and($high)->toBeGreaterThan($share)
         // What the large facet's elimination gives, against the same facet kept small.
@@ -135,5 +137,6 @@ it('finds the lowest point of a bent valley', function () {
     $valley = static fn (array $p): float => (1 - $p[0]) ** 2 + 100 * ($p[1] - $p[0] ** 2) ** 2;
     [$x, $y] = NelderMead::lowest($valley, [-1.2, 1.0], 0.5, 1e-14);
     expect($x)->toEqualWithDelta(1.0, 1e-4)->and($y)->toEqualWithDelta(1.0, 1e-4)
-        ->and(NelderMead::lowest(static fn (array $p): float => ($p[0] - 3.0) ** 2, [0.0], 1.0)[0])->toEqualWithDelta(3.0, 1e-4);
+        ->and(NelderMead::lowest(static fn (array $p): float => ($p[0] - 3.0) ** 2, [0.0], 1.0)[0])
+        ->toEqualWithDelta(3.0, 1e-4);
 });

@@ -88,7 +88,8 @@ it('tells nothing of one, or from one golfer', function () {
 
 it('ties all where nobody is ever wrong, or ever right', function () {
     foreach ([[3, 1.0], [0, 0.0]] as [$right, $rate]) {
-        $people = PeopleInOrder::of(['a' => array_fill(0, 9, [$right, 3]), 'b' => array_fill(0, 5, [$right, 3])])->people;
+        $people = PeopleInOrder::of(['a' => array_fill(0, 9, [$right, 3]), 'b' => array_fill(0, 5, [$right, 3])])
+            ->people;
         expect(array_map(static fn (RankedPerson $p): array => [$p->rater, $p->shrunken, $p->best, $p->worst], $people))
             ->toBe([['a', $rate, 1, 2], ['b', $rate, 1, 2]]);
     }

@@ -85,7 +85,8 @@ function abstainingByHand(array $rows): array
 }
 
 it('lets whoever abstains agree with nobody', function (bool $clusters, array $items) {
-    $rows = array_values(array_filter(unsureRows('by hand'), static fn (array $r): bool => in_array($r[1], $items, true)));
+    $rows = array_values(array_filter(unsureRows('by hand'), static fn (array $r): bool => in_array($r[1], $items,
+        true)));
     $options = new StudyOptions(categories: ['absent', 'present'], cannotTell: 'cannot_tell', bootstrap: 0);
     $block = published((new Study(unsure($rows, $clusters), $options))->item($items))['abstention'];
     [$agreement, $bp, $present] = abstainingByHand($rows);
@@ -145,7 +146,8 @@ it('draws the same replicates of them as from whole ratings', function () {
 
 it('counts an abstention wrong against the key, so that nobody gains by it', function () {
     $rows = $key = [];
-    foreach ([['present', 'present'], ['cannot_tell', 'present'], ['cannot_tell', 'absent'], ['absent', 'absent'], ['present', 'absent'], ['absent', 'present']] as $i => [$said, $true]) {
+    foreach ([['present', 'present'], ['cannot_tell', 'present'], ['cannot_tell', 'absent'], ['absent', 'absent'],
+        ['present', 'absent'], ['absent', 'present']] as $i => [$said, $true]) {
         foreach (['a', 'b'] as $rater) {
             $rows[] = ["c$i", 'x', $rater, $said, "c$i"];
         }
@@ -195,7 +197,8 @@ it('takes the mean over faults beside what pooling gives', function () {
     expect($study->item(['x'])->mean)->toBeNull();
     $squares = 0.0;
     for ($g = 0; $g < 12; $g++) {
-        $rest = new Study(unsure(array_values(array_filter($rows, static fn (array $r): bool => $r[4] !== "g$g"))), $options);
+        $rest = new Study(unsure(array_values(array_filter($rows, static fn (array $r): bool => $r[4] !== "g$g"))),
+            $options);
         $squares += (
             (published($rest->item(['x']))['coefficients']['gwet_ac1']['estimate'] +
                 published($rest->item(['y']))['coefficients']['gwet_ac1']['estimate']) / 2 -
@@ -216,15 +219,19 @@ it('takes the mean over faults beside what pooling gives', function () {
         );
 });
 
-it('gives a fault that nobody disagrees on its weight in the mean, and leaves out where a figure is undefined', function () {
-    $rows = unsureRows('rare', 12, 0.0);
-    $set = unsure(array_map(static fn (array $r): array => $r[1] === 'y' ? [$r[0], 'y', $r[2], 'absent', $r[4]] : $r, $rows));
-    $study = new Study($set, new StudyOptions(categories: ['absent', 'present'], bootstrap: 0));
-    $mean = published($study->item(['x', 'y']))['mean_over_items'];
-    $one = published($study->item(['x']))['coefficients'];
-    expect($mean['coefficients']['gwet_ac1']['estimate'])->toEqualWithDelta(($one['gwet_ac1']['estimate'] + 1) / 2, 1e-12)
-        ->and($mean['coefficients']['fleiss_kappa']['estimate'])->toEqualWithDelta($one['fleiss_kappa']['estimate'], 1e-12);
-});
+it('gives a fault that nobody disagrees on its weight in the mean, and leaves out where a figure is undefined',
+    function () {
+        $rows = unsureRows('rare', 12, 0.0);
+        $set = unsure(array_map(static fn (array $r): array => $r[1] === 'y' ? [$r[0], 'y', $r[2], 'absent', $r[4]] : $r,
+            $rows));
+        $study = new Study($set, new StudyOptions(categories: ['absent', 'present'], bootstrap: 0));
+        $mean = published($study->item(['x', 'y']))['mean_over_items'];
+        $one = published($study->item(['x']))['coefficients'];
+        expect($mean['coefficients']['gwet_ac1']['estimate'])->toEqualWithDelta(($one['gwet_ac1']['estimate'] + 1) / 2,
+            1e-12)
+            ->and($mean['coefficients']['fleiss_kappa']['estimate'])->toEqualWithDelta($one['fleiss_kappa']['estimate'],
+                1e-12);
+    });
 
 it('puts predictive values where the fault is as common as stated', function () {
     $rate = static fn (float $v, float $low, float $high): Figure => Figure::estimated($v, 0.1, $low, $high, 'wilson');
@@ -237,7 +244,8 @@ it('puts predictive values where the fault is as common as stated', function () 
     $sure = (new FieldValues($rate(0.5, 0.3, 0.7), $rate(1.0, 0.9, 1.0), 0.2))->figures()['ppv_field'];
     $mute = (new FieldValues($rate(0.0, 0.0, 0.2), $rate(1.0, 0.9, 1.0), 0.2))->figures();
     $blind = (new FieldValues($rate(0.0, 0.0, 0.2), $rate(0.5, 0.3, 0.7), 0.2))->figures()['ppv_field'];
-    expect($sure->estimate)->toBe(1.0)->and($sure->high)->toBe(1.0)->and($sure->low)->toBeGreaterThan(0.3)->toBeLessThan(1.0)
+    expect($sure->estimate)->toBe(1.0)->and($sure->high)->toBe(1.0)->and($sure->low)->toBeGreaterThan(0.3)
+        ->toBeLessThan(1.0)
         ->and($mute['ppv_field']->estimate)->toBeNull()
         ->and($mute['npv_field']->estimate)->toEqualWithDelta(0.8, 1e-12)
         ->and($blind->estimate)->toBe(0.0)->and($blind->low)->toBe(0.0)->and($blind->high)->toBeGreaterThan(0.0);

@@ -264,7 +264,8 @@ it('speaks for readers like these as the formula says', function (string $name, 
             $sums = new CountSums($t, Weights::identity($q));
             $value = CountFigures::coefficient($named)->value($t, Weights::identity($q));
             $by = [];
-            $units = CountFigures::coefficient($named)->influence($t, Weights::identity($q), $value, $sums->proportions());
+            $units = CountFigures::coefficient($named)->influence($t, Weights::identity($q), $value, $sums
+                ->proportions());
             foreach ($units->byUnit as $u => $v) {
                 $by[$t->clusterOf[$u]] = ($by[$t->clusterOf[$u]] ?? 0.0) + $v / $t->units;
             }
@@ -296,9 +297,11 @@ it('gives Conger\'s kappa for readers like these as Fleiss\' where all lean alik
         ->and($c['conger_kappa']['se'])->toEqualWithDelta($c['fleiss_kappa']['se'], 0.005);
     // The influences' own sum of squares, against leaving out each case.
     $table = ItemTable::fromRatings($set, ['i0']);
-    $single = new ItemTable($table->scale, $table->categories, [], $table->raters, $table->columns, array_keys($table->clusterOf));
+    $single = new ItemTable($table->scale, $table->categories, [], $table->raters, $table->columns,
+        array_keys($table->clusterOf));
     $alone = new ItemTable(
-        $table->scale, $table->categories, [], $table->raters, $table->columns, array_keys($table->clusterOf), null, true,
+        $table->scale, $table->categories, [], $table->raters, $table->columns, array_keys($table->clusterOf), null,
+        true,
     );
     $w = Weights::identity(2);
     expect(CongerKappa::figure($single, $w, new Confidence)->se)
@@ -308,7 +311,8 @@ it('gives Conger\'s kappa for readers like these as Fleiss\' where all lean alik
 it('says nothing of other readers from fewer than four, and warns below eight', function () {
     $few = clusteredFigures(grouped(golferRows('few', raters: 3)))['coefficients']['gwet_ac1']['new_raters'];
     $some = clusteredFigures(grouped(golferRows('some', raters: 5)))['coefficients']['gwet_ac1']['new_raters'];
-    $same = array_map(static fn (array $r): array => [$r[0], $r[1], $r[2], 'v'.($r[0][1] % 2), $r[4]], golferRows('same'));
+    $same = array_map(static fn (array $r): array => [$r[0], $r[1], $r[2], 'v'.($r[0][1] % 2), $r[4]],
+        golferRows('same'));
     $all = clusteredFigures(grouped($same))['coefficients']['gwet_ac1'];
     expect($few)->toBe([
         'reason' => 'fewer than four readers say nothing of other readers',
@@ -322,10 +326,12 @@ it('says nothing of other readers from fewer than four, and warns below eight', 
 });
 
 it('counts golfers, not swings, where nobody ever differs', function () {
-    $rows = array_map(static fn (array $r): array => [$r[0], $r[1], $r[2], 'v'.($r[0][1] % 2), $r[4]], golferRows('perfect'));
+    $rows = array_map(static fn (array $r): array => [$r[0], $r[1], $r[2], 'v'.($r[0][1] % 2), $r[4]],
+        golferRows('perfect'));
     $golfers = count(array_unique(array_column($rows, 4)));
     $f = clusteredFigures(grouped($rows))['coefficients']['percent_agreement'];
-    expect($f['low'])->toEqualWithDelta($golfers / ($golfers + 1.959963984540054 ** 2), 1e-9)->and($f['high'])->toBe(1.0);
+    expect($f['low'])->toEqualWithDelta($golfers / ($golfers + 1.959963984540054 ** 2), 1e-9)->and($f['high'])
+        ->toBe(1.0);
 });
 
 it('counts clusters of uneven size as fewer', function () {
@@ -356,7 +362,8 @@ it('takes alpha of numbers over golfers, and for readers like these', function (
     $alpha = $f['coefficients']['krippendorff_alpha'];
     $squares = 0.0;
     for ($g = 0; $g < 12; $g++) {
-        $rest = grouped(array_values(array_filter($rows, static fn (array $r): bool => $r[4] !== "g$g")), Scale::Interval);
+        $rest = grouped(array_values(array_filter($rows, static fn (array $r): bool => $r[4] !== "g$g")),
+            Scale::Interval);
         $squares += (clusteredFigures($rest)['coefficients']['krippendorff_alpha']['estimate'] - $alpha['estimate']) ** 2;
     }
     expect($alpha['se'])->toEqualWithDelta(sqrt(11 / 12 * $squares), 1e-10)

@@ -173,12 +173,14 @@ it('computes alpha on ranks, distances and ratios pair by pair', function (Scale
 
 it('makes alpha on two ranks nominal alpha, and interval alpha blind to shift and scale', function () {
     $rows = manyRows('two', 2, 30, 4);
-    expect((new OrdinalAlpha(ItemTable::fromRatings(setOf($rows, Scale::Ordinal), ['i0'])))->estimates()[0])->toEqualWithDelta(
-        (new CountSums(ItemTable::fromRatings(setOf($rows), ['i0']), Weights::identity(2)))->estimates()[4],
-        1e-12,
-    );
+    expect((new OrdinalAlpha(ItemTable::fromRatings(setOf($rows, Scale::Ordinal), ['i0'])))->estimates()[0])
+        ->toEqualWithDelta(
+            (new CountSums(ItemTable::fromRatings(setOf($rows), ['i0']), Weights::identity(2)))->estimates()[4],
+            1e-12,
+        );
     $five = manyRows('five', 5, 30, 4);
-    $moved = array_map(static fn (array $r): array => [$r[0], $r[1], $r[2], (string) (1000.5 + 3 * (int) $r[3])], $five);
+    $moved = array_map(static fn (array $r): array => [$r[0], $r[1], $r[2], (string) (1000.5 + 3 * (int) $r[3])],
+        $five);
     expect(
         (new IntervalAlpha(ItemTable::fromRatings(setOf($moved, Scale::Interval), ['i0'])))->estimates()[0],
     )->toEqualWithDelta(
@@ -191,7 +193,8 @@ it('makes alpha on two ranks nominal alpha, and interval alpha blind to shift an
 function slowKappa(array $units, string $a, string $b): float
 {
     $both = array_values(
-        array_filter(array_map(static fn (array $u): ?array => isset($u[$a], $u[$b]) ? [$u[$a], $u[$b]] : null, $units)),
+        array_filter(array_map(static fn (array $u): ?array => isset($u[$a], $u[$b]) ? [$u[$a], $u[$b]] : null,
+            $units)),
     );
     $n = count($both);
     if ($n < 2) {
@@ -236,7 +239,8 @@ function slowLight(array $cases, ?string $whose = null): array
         $left[] = $mean($rest);
     }
     // Pooled units are centred on the whole, single ones on the mean of what is left.
-    $middle = count(array_merge(...array_values($cases))) > count($cases) ? $mean($cases) : array_sum($left) / count($left);
+    $middle = count(array_merge(...array_values($cases))) > count($cases) ? $mean($cases)
+        : array_sum($left) / count($left);
 
     return [
         $mean($cases),
@@ -332,7 +336,8 @@ it('leaves one case out of the sums as out of the ratings', function () {
     foreach ($set->cases() as $i => $case) {
         $rest = setOf(array_filter($rows, static fn (array $r): bool => $r[0] !== $case));
         expect($left[$i])->toEqualWithDelta(
-            (new CountSums(ItemTable::fromRatings($rest, $rest->items(), ['1', '2', '3']), Weights::identity(3)))->estimates(),
+            (new CountSums(ItemTable::fromRatings($rest, $rest->items(), ['1', '2', '3']), Weights::identity(3)))
+                ->estimates(),
             1e-12,
         );
     }

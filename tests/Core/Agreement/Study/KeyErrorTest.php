@@ -61,7 +61,8 @@ it('holds the reader\'s true rates in most of its intervals, where panel and rea
     $n = many(40, 400);
     for ($i = 0; $i < $n; $i++) {
         [$set] = paneled("study$i", 60, 5, 0.85, 0.12);
-        $rater = published((new Study($set, new StudyOptions(bootstrap: 200, pairs: false)))->item(['']))['key_error']['raters'][0];
+        $rater = published((new Study($set, new StudyOptions(bootstrap: 200, pairs: false)))
+            ->item(['']))['key_error']['raters'][0];
         $inside += $rater['sensitivity']['low'] <= 0.85 && $rater['sensitivity']['high'] >= 0.85 ? 1 : 0;
         $inside += $rater['specificity']['low'] <= 0.88 && $rater['specificity']['high'] >= 0.88 ? 1 : 0;
         expect($rater['sensitivity']['method'])->toBe('percentile');

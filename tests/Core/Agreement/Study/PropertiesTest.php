@@ -103,7 +103,8 @@ it('orders Fleiss, Cohen, Conger and alpha of two complete raters', function (st
 
 it('gives the same bootstrap for the same seed and another for another', function () {
     $rows = randomRows('boot');
-    $low = static fn (int $seed): float => figuresOf($rows, new StudyOptions(pairs: false, bootstrap: 400, seed: $seed))[
+    $low = static fn (int $seed): float => figuresOf($rows, new StudyOptions(pairs: false, bootstrap: 400,
+        seed: $seed))[
         'coefficients'
     ]['gwet_ac1']['low'];
     expect($low(1))->toBe($low(1))->and($low(2))->not->toBe($low(1));
@@ -193,7 +194,8 @@ it('does not depend on order or names with pairs, repeats of raters and the key 
     $one = $make($rows, ['r0' => 'a', 'r1' => 'b', 'r2' => 'c', 'r3' => 'd']);
     $two = $make((new Chance('turned'))->shuffled($rows), ['r0' => 'z', 'r1' => 'y', 'r2' => 'x', 'r3' => 'w']);
     expect(
-        array_reverse(array_map(static fn (array $r): array => array_diff_key($r, ['rater' => 1]), $two['against_key'])),
+        array_reverse(array_map(static fn (array $r): array => array_diff_key($r, ['rater' => 1]),
+            $two['against_key'])),
     )
         ->toEqualWithDelta(
             array_map(static fn (array $r): array => array_diff_key($r, ['rater' => 1]), $one['against_key']),

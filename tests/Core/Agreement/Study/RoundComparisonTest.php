@@ -13,7 +13,8 @@ use Core\CoreException;
  *
  * @param  list<float>  $skills  share of right calls by reader
  */
-function roundOf(string $seed, array $skills, int $golfers, int $swings = 3, string $truths = 'truths', float $move = 0.0): RatingSet
+function roundOf(string $seed, array $skills, int $golfers, int $swings = 3, string $truths = 'truths',
+    float $move = 0.0): RatingSet
 {
     $c = new Chance($seed);
     $t = new Chance($truths);
