@@ -67,7 +67,7 @@ final readonly class AgreementArms
                 'second' => __("agreement.arms.$d->second"),
                 'first' => __("agreement.arms.$d->first"),
             ]),
-            'undefined' => $f->reason === null ? null : $this->words->said($f->reason),
+            'undefined' => $f->estimate !== null || $f->reason === null ? null : $this->words->said($f->reason),
             'by' => $f->estimate === null ? (string) __('figures.none') : Written::signed($f->estimate, 2),
             'interval' => $f->low === null || $f->high === null
                 ? null

@@ -59,7 +59,7 @@ final readonly class AgreementTimes
             'thin' => $p->n < self::FEW_MARKS,
             'bias' => $this->signed($bias, $bias->estimate),
             'interval' => $bias->low === null ? null : self::between($bias->low, $bias->high),
-            'limits' => $low->reason === null
+            'limits' => $low->estimate !== null || $low->reason === null
                 ? self::between($low->estimate, $high->estimate)
                 : $this->words->said($low->reason),
         ];
@@ -72,7 +72,7 @@ final readonly class AgreementTimes
 
     private function signed(Figure $f, ?float $v): string
     {
-        return $f->reason !== null || $v === null
+        return $f->estimate === null || $v === null
             ? ($f->reason === null ? (string) __('figures.none') : $this->words->said($f->reason))
             : Written::signed($v, 0);
     }

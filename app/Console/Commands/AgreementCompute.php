@@ -254,8 +254,8 @@ final class AgreementCompute extends Command
         $line = fn (string $what, Figure $f): string => sprintf(
             "  %-22s %s\n",
             $what,
-            $f->reason !== null
-                ? '–         '.$this->words->phrase($f->reason)
+            $f->estimate === null
+                ? '–         '.($f->reason === null ? '' : $this->words->phrase($f->reason))
                 : trim(
                     sprintf(
                         '%9.6f  %-18s %s',
@@ -275,7 +275,18 @@ final class AgreementCompute extends Command
         );
         foreach ($found->coefficients as $coefficient => $f) {
             $text .= $line($coefficient, $f);
+            $few ??= $f->estimate === null ? null : $f->reason;
+            if ($f->newReaders?->low !== null) {
+                $text .= sprintf(
+                    "    %-20s %-10s%s … %s\n",
+                    'readers like these',
+                    '',
+                    $number($f->newReaders->low),
+                    $number($f->newReaders->high),
+                );
+            }
         }
+        $text .= isset($few) ? '  '.$this->words->phrase($few)."\n" : '';
         foreach ($found->specific as $category => $f) {
             $text .= $line('on '.$category, $f);
         }

@@ -13,7 +13,7 @@
                 <div>
                     <b>{{ $tile['value'] }}</b>{{ $tile['label'] }}<br>
                     <span class="small quiet">
-                        @if($tile['figure']->reason)
+                        @if($tile['figure']->estimate === null && $tile['figure']->reason)
                             @said($tile['figure']->reason)
                         @else
                             {{ $tile['note'] }}
