@@ -148,7 +148,7 @@ final class StudyCoverage extends Command
             <<<'MD'
             # How often the intervals hold the truth
 
-            Made by `php artisan study:coverage --out=docs/coverage.md`, core %s, seed "coverage". Six raters with hit rates and
+            Made by `php artisan study:coverage --round-studies=%s --out=docs/coverage.md`, core %s, seed "coverage". Six raters with hit rates and
             false-alarm rates of their own rate %s simulated studies of each size; cases are drawn anew each time, a quarter of them
             unclear, where all raters do worse together. The truth is each figure on a million cases. Asked for: 95 %%, accepted: 93 to
             97 %%; a share of 95 %% found in %s studies is itself uncertain by ±%.1f %%. Not resampled columns: analytic, Wilson or jackknife
@@ -168,6 +168,7 @@ final class StudyCoverage extends Command
 
             MD
             ,
+            $this->text('round-studies'),
             Version::AGREEMENT,
             number_format($studies),
             number_format($studies),
