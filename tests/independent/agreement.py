@@ -357,8 +357,11 @@ def figures(table, grouped):
         if math.isnan(value):
             continue
         floor = 0.0 if name.startswith('on ') else -1.0
-        units = pair if name == 'krippendorff_alpha' else some
-        sizes = by_cluster(table.golfer, units.astype(float))
+        units = (pair if name == 'krippendorff_alpha' else some).astype(float)
+        if name.startswith('on '):
+            # By how many pairs of calls a golfer has a part in it.
+            units = n[:, table.categories.index(name[3:])] * (r - 1)
+        sizes = by_cluster(table.golfer, units)
         g = int((sizes > 0).sum())
         if grouped:
             linear = by_cluster(table.golfer, psi[name][0]) / psi[name][1]
@@ -504,7 +507,7 @@ def against_key(cells, brier):
         reach = math.inf if name == 'criterion' else 1.0
         # Only what needs no linear formula is held against it here.
         told = None if np.isnan(left).any() else jackknife(value, left, None, sizes, -reach, reach)
-        if name == 'criterion' and tp * fn * fp * tn == 0:
+        if name in ('criterion', 'youden') and tp * fn * fp * tn == 0:
             told = None
         out[name] = (value, told if told and told[0] > 0 else None)
     if p > 0 and q > 0:
@@ -829,6 +832,11 @@ def block(check, where, data, items, theirs, grouped, seed, replicates, pooled):
                 theirs['abstention']['coefficients'][name]
             if not math.isnan(v):
                 rest = [x[name] for x in left]
+                if name.startswith('on '):
+                    n = whole.counts()
+                    of = n[:, whole.categories.index(name[3:])] + n[:, at]
+                    sizes = by_cluster(whole.golfer, of * (n.sum(axis=1) - 1))
+                    v, rest = v, [x for x, size in zip(rest, sizes) if size > 0]
                 told = None if np.isnan(rest).any() else jackknife(
                     v, rest, None, sizes, -1.0 if name == 'brennan_prediger' else 0.0)
                 check.figure(f'{where} abstaining {name}', (v, told), place)

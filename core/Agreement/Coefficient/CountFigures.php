@@ -47,17 +47,20 @@ final readonly class CountFigures
         $forms = CountInfluence::forms($this->sums->total, $values, $this->table->q, $this->weights);
         $clusters = Clusters::ofTable($this->table);
         $paired = Clusters::ofTable($this->table, 2);
+        $over = [];
+        foreach (array_keys($values) as $i) {
+            $category = $i - count(CountSums::NAMES);
+            $over[] = match (true) {
+                $category >= 0 => Clusters::ofSizes($this->sums->possible($category)),
+                $i === self::ALPHA => $paired,
+                default => $clusters,
+            };
+        }
         $figures = [];
         foreach ($values as $i => $value) {
             $figures[] = is_nan($value)
                 ? Figure::undefined($this->why($i))
-                : $this->figure(
-                    $i,
-                    $value,
-                    array_column($left, $i),
-                    $forms[$i] ?? [],
-                    $i === self::ALPHA ? $paired : $clusters,
-                );
+                : $this->figure($i, $value, array_column($left, $i), $forms[$i] ?? [], $over[$i]);
         }
         $figures = $this->bounded($figures, $clusters, $paired);
         if (
@@ -78,7 +81,7 @@ final readonly class CountFigures
                 $figure,
                 $readers->values[$i],
                 $readers->crossed[$i],
-                $i === self::ALPHA ? $paired : $clusters,
+                $over[$i],
                 $this->confidence,
                 $i < count(CountSums::NAMES) ? -1.0 : 0.0,
             ));

@@ -64,6 +64,10 @@ final readonly class WithAbstentions implements Resampled
             : [];
         $figures = [];
         foreach ($values as $i => $value) {
+            // Golfers who never show a category tell nothing of it.
+            $over = $i < 2 ? $clusters : Clusters::ofSizes(
+                array_map(static fn (array $s): int => (int) round($s[2 * $i] ?? 0.0), $this->sums),
+            );
             if (is_nan($value)) {
                 $figures[] = Figure::undefined(
                     $this->table->paired === 0 ? Undefined::NoPairs : Undefined::NoPairsOfCategory,
@@ -76,7 +80,7 @@ final readonly class WithAbstentions implements Resampled
                 ? ClusterError::clustered(
                     $value,
                     array_column($left, $i),
-                    $clusters,
+                    $over,
                     $confidence,
                     fn (): array => $this->influences($i),
                     $floor,
@@ -90,7 +94,7 @@ final readonly class WithAbstentions implements Resampled
             $r = $resampled[$i] ?? null;
             $figures[] = match (true) {
                 $value === 1.0 => $figure->within(
-                    ClusterError::perfectLow($clusters->count, $i === 1 ? $this->chance() : 0.0, $confidence),
+                    ClusterError::perfectLow($over->count, $i === 1 ? $this->chance() : 0.0, $confidence),
                     1.0,
                     'perfect-agreement bound',
                 ),

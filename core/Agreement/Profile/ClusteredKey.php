@@ -77,7 +77,7 @@ final readonly class ClusteredKey
         );
     }
 
-    /** Where nobody errs, from the intervals of its two parts (Newcombe 1998, method 10). */
+    /** Where a cell is empty, from the intervals of its two parts (Newcombe 1998, method 10); none where one has none. */
     private function youden(float $value, Figure $hit, Figure $right): Figure
     {
         [$p, $q] = [$this->all[0] + $this->all[1], $this->all[2] + $this->all[3]];
@@ -91,7 +91,12 @@ final readonly class ClusteredKey
             ),
         );
 
-        if ($figure->low === null || $figure->low !== $figure->high || $hit->low === null || $right->low === null) {
+        if ($hit->low === null || $right->low === null) {
+            // One golfer alone shows it, or does not: nothing tells how sure that side is.
+            return Figure::estimated($value, null, null, null, 'point')->over($this->clusters);
+        }
+        // Of a side on which nobody errs, leaving out clusters sees nothing.
+        if (array_product($this->all) !== 0) {
             return $figure;
         }
         $reach = static fn (Figure $of, ?float $end): float => (float) $of->estimate - (float) $end;

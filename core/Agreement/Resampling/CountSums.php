@@ -340,6 +340,23 @@ final readonly class CountSums implements Resampled
         };
     }
 
+    /**
+     * By how many pairs of calls each cluster has a part in the specific agreement of a category: clusters that never show
+     * it tell nothing of it.
+     *
+     * @return array<int, int> by rank
+     */
+    public function possible(int $category): array
+    {
+        $out = [];
+        $at = self::HEAD + 3 * $this->table->q + $category;
+        foreach ($this->ranks as $rank) {
+            $out[$rank] = (int) round($this->byCluster[$rank * $this->size + $at]);
+        }
+
+        return $out;
+    }
+
     /** @return list<float> category proportions π_k */
     public function proportions(): array
     {

@@ -47,7 +47,8 @@ final readonly class WithoutReaders
             foreach ($sum as $rank => $v) {
                 $spread += max(0.0, $two[$f][$rank] - $v * $v / $m);
             }
-            $crossed[] = self::scaled($spread, $m, Clusters::ofTable($table, $f === 4 ? 2 : 1)->count);
+            $over = $f > 4 ? Clusters::ofSizes($sums->possible($f - 5)) : Clusters::ofTable($table, $f === 4 ? 2 : 1);
+            $crossed[] = self::scaled($spread, $m, $over->count);
         }
 
         return new self($values, $crossed);

@@ -103,8 +103,24 @@ it('lets whoever abstains agree with nobody', function (bool $clusters, array $i
             $squares[$i] += ($v - [$agreement, $bp, $present][$i]) ** 2;
         }
     }
-    $g = count($groups);
-    $se = static fn (int $i): float => sqrt(($g - 1) / $g * $squares[$i]);
+    // Of "present" those count who show it, or abstain, where another judged it too.
+    $said = [];
+    foreach ($rows as $row) {
+        $said["$row[0] $row[1]"][] = $row;
+    }
+    $show = [];
+    foreach ($said as $unit) {
+        foreach (count($unit) > 1 ? $unit : [] as $row) {
+            if ($row[3] !== 'absent') {
+                $show[$row[$at]] = true;
+            }
+        }
+    }
+    $se = static function (int $i) use ($groups, $show, $squares): float {
+        $g = $i === 2 ? count($show) : count($groups);
+
+        return sqrt(($g - 1) / $g * $squares[$i]);
+    };
     $grouped = $clusters || count($items) > 1;
     expect($block['coefficients']['percent_agreement']['se'])->toEqualWithDelta($se(0), $grouped ? 1e-10 : 1e-3)
         ->and($block['coefficients']['brennan_prediger']['se'])->toEqualWithDelta($se(1), $grouped ? 1e-10 : 2e-3)
