@@ -39,6 +39,12 @@ final class ItemTable
     /** @var array<int, int> ratings by unit × category */
     public readonly array $counts;
 
+    /** @var array{list<list<int>>, list<int>}|null as patterns() */
+    private ?array $patterns = null;
+
+    /** @var array{self, list<int>}|null as rows() */
+    private ?array $rows = null;
+
     /**
      * @param  list<string>  $categories  in the scale's order
      * @param  list<float>  $numbers  what the categories are as numbers; empty for names
@@ -268,6 +274,12 @@ final class ItemTable
      */
     public function patterns(): array
     {
+        return $this->patterns ??= $this->findPatterns();
+    }
+
+    /** @return array{list<list<int>>, list<int>} */
+    private function findPatterns(): array
+    {
         $base = count($this->raters) + 1;
         $fits = $base ** $this->q < 2 ** 62;
         $known = $patterns = $of = [];
@@ -286,6 +298,61 @@ final class ItemTable
         }
 
         return [$patterns, $of];
+    }
+
+    /**
+     * Units that every rater called the same, once: a million ratings of ten raters hold a thousand of them. Where units
+     * of a cluster are sampled together each stays as it is.
+     *
+     * @return array{self, list<int>} the different ones, each its own cluster, and how often each is there
+     */
+    public function rows(): array
+    {
+        return $this->rows ??= $this->grouped ? [$this, array_fill(0, $this->units, 1)] : $this->findRows();
+    }
+
+    /** @return array{self, list<int>} */
+    private function findRows(): array
+    {
+        $base = $this->q + 1;
+        $ids = array_fill(0, $this->units, 0);
+        $room = 1;
+        foreach ($this->columns as $column) {
+            if ($room > (2 ** 62) / (float) $base) {
+                $known = [];
+                foreach ($ids as $u => $id) {
+                    $ids[$u] = $known[$id] ??= count($known);
+                }
+                $room = count($known);
+            }
+            foreach ($column as $u => $k) {
+                $ids[$u] = $ids[$u] * $base + $k + 1;
+            }
+            $room *= $base;
+        }
+        $firsts = $times = [];
+        foreach ($ids as $u => $id) {
+            $firsts[$id] ??= $u;
+            $times[$id] = ($times[$id] ?? 0) + 1;
+        }
+        $columns = [];
+        foreach ($this->columns as $column) {
+            $of = [];
+            foreach ($firsts as $u) {
+                $of[] = $column[$u];
+            }
+            $columns[] = $of;
+        }
+        $rows = new self(
+            $this->scale,
+            $this->categories,
+            $this->numbers,
+            $this->raters,
+            $columns,
+            array_keys(array_values($firsts)),
+        );
+
+        return [$rows, array_values($times)];
     }
 
     /** The same without one rater's ratings; units of which nothing is left stay, empty. */

@@ -27,18 +27,25 @@ final readonly class CongerKappa
     /** @var list<float> a_u, the share of agreeing pairs, by unit */
     private array $agreeing;
 
-    private function __construct(private ItemTable $table, private Weights $weights)
+    /** Its units, those that are alike once. */
+    private ItemTable $table;
+
+    /** @var list<int> how often each unit is there */
+    private array $times;
+
+    private function __construct(private ItemTable $whole, private Weights $weights)
     {
+        [$this->table, $this->times] = $whole->rows();
         $given = [];
-        foreach ($table->columns as $column) {
-            $own = array_fill(0, $table->q, 0);
-            foreach ($column as $k) {
-                $own[$k]++;
+        foreach ($this->table->columns as $column) {
+            $own = array_fill(0, $whole->q, 0);
+            foreach ($column as $u => $k) {
+                $own[$k] += $this->times[$u];
             }
             $given[] = array_values($own);
         }
         $this->given = $given;
-        $this->agreeing = $this->agreeing($table->columns, null);
+        $this->agreeing = $this->agreeing($this->table->columns, null);
     }
 
     public static function figure(ItemTable $table, Weights $weights, Confidence $confidence): Figure
@@ -58,8 +65,8 @@ final readonly class CongerKappa
 
     private function with(Confidence $confidence): Figure
     {
-        $t = $this->table;
-        [$kappa, $pe] = $this->value($this->given, array_sum($this->agreeing), $t->units);
+        $t = $this->whole;
+        [$kappa, $pe] = $this->value($this->given, $this->sum($this->agreeing), $t->units);
         $influences = $this->influences(null);
         $clusters = Clusters::ofTable($t);
         if ($t->grouped) {
@@ -74,7 +81,7 @@ final readonly class CongerKappa
                 ),
             );
         } else {
-            $figure = ClusterError::linear($kappa, $influences, $t->units, $confidence);
+            $figure = ClusterError::linear($kappa, $influences, $t->units, $confidence, $this->times);
         }
         if ($figure->low !== null && $t->isPerfect()) {
             $low = ClusterError::perfectLow($t->grouped ? $clusters->count : $t->units, $pe, $confidence);
@@ -125,7 +132,7 @@ final readonly class CongerKappa
     private function withoutClusters(): array
     {
         $out = [];
-        $sum = array_sum($this->agreeing);
+        $sum = $this->sum($this->agreeing);
         $starts = [];
         foreach ($this->table->clusterOf as $u => $g) {
             $starts[$g] ??= $u;
@@ -156,6 +163,7 @@ final readonly class CongerKappa
     private function influences(?int $without): array
     {
         $t = $this->table;
+        $units = $this->whole->units;
         $q = $t->q;
         $columns = $t->columns;
         $given = $this->given;
@@ -170,7 +178,7 @@ final readonly class CongerKappa
             for ($k = 0; $k < $q; $k++) {
                 $near[$g][$k] = 0.0;
                 foreach ($counts as $l => $n) {
-                    $near[$g][$k] += $this->weights->w[$k * $q + $l] * $n / $t->units;
+                    $near[$g][$k] += $this->weights->w[$k * $q + $l] * $n / $units;
                 }
                 $all[$k] += $near[$g][$k];
             }
@@ -183,8 +191,8 @@ final readonly class CongerKappa
             }
         }
         $agreeing = $without === null ? $this->agreeing : $this->agreeing(array_values($columns), $without);
-        [$kappa, $pe] = $this->value(array_values($given), array_sum($agreeing), $t->units);
-        $pa = array_sum($agreeing) / $t->units;
+        [$kappa, $pe] = $this->value(array_values($given), $this->sum($agreeing), $units);
+        $pa = $this->sum($agreeing) / $units;
         $out = [];
         foreach ($agreeing as $u => $a) {
             $e = $meets[$u] / ($m * ($m - 1.0));
@@ -234,8 +242,8 @@ final readonly class CongerKappa
             unset($given[$g]);
             $columns = $this->table->columns;
             unset($columns[$g]);
-            $agreeing = array_sum($this->agreeing(array_values($columns), $g));
-            $values[] = $value = $this->value(array_values($given), $agreeing, $this->table->units)[0];
+            $agreeing = $this->sum($this->agreeing(array_values($columns), $g));
+            $values[] = $value = $this->value(array_values($given), $agreeing, $this->whole->units)[0];
             foreach (is_nan($value) ? [] : $this->byCluster($this->influences($g)) as $c => $v) {
                 $one[$c] = ($one[$c] ?? 0.0) + $v;
                 $two[$c] = ($two[$c] ?? 0.0) + $v * $v;
@@ -243,15 +251,26 @@ final readonly class CongerKappa
         }
         $spread = 0.0;
         foreach ($one as $c => $v) {
-            $spread += max(0.0, $two[$c] - $v * $v / $m);
+            $spread += ($this->whole->grouped ? 1 : $this->times[$c]) * max(0.0, $two[$c] - $v * $v / $m);
         }
-        $clusters = count($one);
-        $n = (float) $this->table->units;
+        $clusters = $one === [] ? 0 : $this->whole->clusters;
+        $n = (float) $this->whole->units;
 
         return [
             $values,
             $clusters < 2 ? 0.0 : $spread * (($m - 1.0) / $m) * ($clusters / ($clusters - 1.0)) / ($n * $n),
         ];
+    }
+
+    /** @param  list<float>  $byUnit */
+    private function sum(array $byUnit): float
+    {
+        $sum = 0.0;
+        foreach ($byUnit as $u => $v) {
+            $sum += $this->times[$u] * $v;
+        }
+
+        return $sum;
     }
 
     /**

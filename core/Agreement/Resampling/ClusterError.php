@@ -15,16 +15,22 @@ final class ClusterError
      * Of a figure whose clusters hold a unit each, from its centred influences: √(Σψ²/(n(n−1))), with Student's
      * interval on the units.
      *
-     * @param  iterable<float>  $influences  n·ψ of n units; of units that are not among them 0
+     * @param  iterable<int, float>  $influences  n·ψ of n units; of units that are not among them 0
+     * @param  list<int>|null  $times  how often each is there; once where null
      */
-    public static function linear(float $estimate, iterable $influences, int $n, Confidence $confidence): Figure
-    {
+    public static function linear(
+        float $estimate,
+        iterable $influences,
+        int $n,
+        Confidence $confidence,
+        ?array $times = null,
+    ): Figure {
         if ($n < 2) {
             return Figure::estimated($estimate, null, null, null, 'point');
         }
         $squares = 0.0;
-        foreach ($influences as $d) {
-            $squares += $d * $d;
+        foreach ($influences as $i => $d) {
+            $squares += ($times[$i] ?? 1) * $d * $d;
         }
 
         return Figure::around($estimate, sqrt($squares / ($n * ($n - 1.0))), $confidence->t($n - 1), 'analytic');

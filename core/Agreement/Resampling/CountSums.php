@@ -33,6 +33,12 @@ final readonly class CountSums implements Resampled
     /** @var list<float> */
     private array $zero;
 
+    /** @var list<array<int, float>> the sums of each pattern of units, those that are not 0 */
+    private array $unit;
+
+    /** @var list<int>|null each cluster's pattern, by rising rank; null where clusters hold several units */
+    private ?array $patternOf;
+
     /** @var list<int> ranks of the clusters that hold a unit */
     public array $ranks;
 
@@ -48,12 +54,12 @@ final readonly class CountSums implements Resampled
     /** @var list<list<array{int, int, int}>> the fields of each word: which sum, its shift, its mask */
     private array $fields;
 
-    /** @param  int  $clusters  how many clusters a draw takes */
+    /** @param  int  $clusters  how many clusters a draw takes; 0 where nothing is drawn */
     public function __construct(private ItemTable $table, private Weights $weights, int $clusters = 0)
     {
         $q = $table->q;
         $size = self::HEAD + 4 * $q + ($weights->isIdentity ? 0 : 1);
-        $ranks = array_values(array_unique($table->clusterOf));
+        $ranks = array_keys(array_flip($table->clusterOf));
         $last = $ranks === [] ? -1 : $ranks[count($ranks) - 1];
         $last = max($last, $clusters - 1);
         $by = array_fill(0, ($last + 1) * $size, 0.0);
@@ -70,11 +76,15 @@ final readonly class CountSums implements Resampled
             $total[$i % $size] += $v;
         }
         $this->size = $size;
+        $this->unit = $unit;
+        $this->patternOf = count($ranks) === $table->units ? $patternOf : null;
         $this->zero = array_fill(0, $size, 0.0);
         $this->ranks = $ranks;
         $this->byCluster = $by;
         $this->total = array_values($total);
-        [$this->parts, $this->partOf, $this->words, $this->fields] = $this->pack(max($clusters, $last + 1), $last + 1);
+        [$this->parts, $this->partOf, $this->words, $this->fields] = $clusters === 0
+            ? [[], [], [], []]
+            : $this->pack(max($clusters, $last + 1), $last + 1);
     }
 
     /**
@@ -183,13 +193,35 @@ final readonly class CountSums implements Resampled
 
     public function leaveOneOut(): array
     {
-        $out = [];
-        foreach ($this->ranks as $rank) {
-            $sums = [];
-            foreach ($this->total as $i => $v) {
-                $sums[] = $v - $this->byCluster[$rank * $this->size + $i];
+        return $this->each(function (array $own): array {
+            $sums = $this->total;
+            foreach ($own as $i => $v) {
+                $sums[$i] -= $v;
             }
-            $out[] = $this->statistics($sums);
+
+            return $this->statistics($sums);
+        });
+    }
+
+    /**
+     * @template T
+     *
+     * @param  \Closure(array<int, float>): T  $of  of a cluster's sums, those that are 0 may be missing
+     * @return list<T> by rising rank; worked out once where clusters are alike
+     */
+    private function each(\Closure $of): array
+    {
+        $out = [];
+        if ($this->patternOf !== null) {
+            $known = array_map($of, $this->unit);
+            foreach ($this->patternOf as $p) {
+                $out[] = $known[$p];
+            }
+
+            return $out;
+        }
+        foreach ($this->ranks as $rank) {
+            $out[] = $of(array_slice($this->byCluster, $rank * $this->size, $this->size));
         }
 
         return $out;
@@ -313,16 +345,14 @@ final readonly class CountSums implements Resampled
      */
     public function times(array $form): array
     {
-        $out = [];
-        foreach ($this->ranks as $rank) {
+        return $form === [] ? [] : $this->each(static function (array $own) use ($form): float {
             $sum = 0.0;
-            foreach ($form as $i => $v) {
-                $sum += $v * $this->byCluster[$rank * $this->size + $i];
+            foreach ($own as $i => $v) {
+                $sum += $form[$i] * $v;
             }
-            $out[] = $sum;
-        }
 
-        return $out;
+            return $sum;
+        });
     }
 
     /**

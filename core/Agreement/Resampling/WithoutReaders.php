@@ -31,8 +31,9 @@ final readonly class WithoutReaders
             return new self(array_fill(0, $figures, array_fill(0, $m, NAN)), array_fill(0, $figures, 0.0));
         }
         $values = array_fill(0, $figures, []);
-        $one = $two = array_fill(0, $figures, array_fill_keys($sums->ranks, 0.0));
-        foreach (self::each($table, $weights, $sums) as [$statistics, $parts]) {
+        [$rows, $times] = $table->rows();
+        $one = $two = array_fill(0, $figures, array_fill_keys($rows->clusterOf, 0.0));
+        foreach (self::each($rows, $weights, $sums, $times) as [$statistics, $parts]) {
             foreach ($statistics as $f => $value) {
                 $values[$f][] = $value;
                 foreach ($parts[$f] as $rank => $v) {
@@ -45,7 +46,7 @@ final readonly class WithoutReaders
         foreach ($one as $f => $sum) {
             $spread = 0.0;
             foreach ($sum as $rank => $v) {
-                $spread += max(0.0, $two[$f][$rank] - $v * $v / $m);
+                $spread += ($table->grouped ? 1 : $times[$rank]) * max(0.0, $two[$f][$rank] - $v * $v / $m);
             }
             $over = $f > 4 ? Clusters::ofSizes($sums->possible($f - 5)) : Clusters::ofTable($table, $f === 4 ? 2 : 1);
             $crossed[] = self::scaled($spread, $m, $over->count);
@@ -66,9 +67,10 @@ final readonly class WithoutReaders
      * Reader by reader: the coefficients without this one, and Σ_{i∈c} ψ_i^(−g)/N of each cluster, by coefficient and
      * rank; none where a coefficient is undefined.
      *
+     * @param  list<int>|null  $often  how often each unit is there; once where null
      * @return \Generator<array{list<float>, list<array<int, float>>}>
      */
-    public static function each(ItemTable $table, Weights $weights, CountSums $sums): \Generator
+    public static function each(ItemTable $table, Weights $weights, CountSums $sums, ?array $often = null): \Generator
     {
         $q = $table->q;
         [$patterns, $patternOf] = $table->patterns();
@@ -80,7 +82,7 @@ final readonly class WithoutReaders
                 $left[] = $patternOf[$u] * ($q + 1) + $k + 1;
             }
             $total = array_fill(0, $sums->size, 0.0);
-            $times = array_count_values($left);
+            $times = $often === null ? array_count_values($left) : self::added($left, $often);
             foreach ($times as $id => $n) {
                 $units[$id] ??= self::unit($patterns[intdiv($id, $q + 1)], $id % ($q + 1) - 1, $weights);
                 foreach ($units[$id] as $i => $v) {
@@ -109,6 +111,21 @@ final readonly class WithoutReaders
             }
             yield [$statistics, array_values($parts)];
         }
+    }
+
+    /**
+     * @param  list<int>  $left
+     * @param  list<int>  $often
+     * @return array<int, int> by what is left
+     */
+    private static function added(array $left, array $often): array
+    {
+        $out = [];
+        foreach ($left as $u => $id) {
+            $out[$id] = ($out[$id] ?? 0) + $often[$u];
+        }
+
+        return $out;
     }
 
     /**

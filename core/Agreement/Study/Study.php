@@ -33,6 +33,9 @@ final class Study
 
     private readonly AgainstKey $key;
 
+    /** @var array{list<string>, ItemResult}|null the items asked for last: of a single item the pooled is the same */
+    private ?array $last = null;
+
     /** @throws CoreException when weights are asked for on names */
     public function __construct(
         private readonly RatingSet $set,
@@ -83,6 +86,20 @@ final class Study
      * @throws CoreException
      */
     public function item(array $items): ItemResult
+    {
+        if ($this->last === null || $this->last[0] !== $items) {
+            $this->last = [$items, $this->compute($items)];
+        }
+
+        return $this->last[1];
+    }
+
+    /**
+     * @param  list<string>  $items
+     *
+     * @throws CoreException
+     */
+    private function compute(array $items): ItemResult
     {
         $o = $this->options;
         $table = ItemTable::fromRatings($this->set, $items, $o->categories, $o->cannotTell);

@@ -1,0 +1,140 @@
+<?php
+
+use Core\Agreement\Coefficient\CongerKappa;
+use Core\Agreement\Coefficient\CountFigures;
+use Core\Agreement\Confidence;
+use Core\Agreement\ItemTable;
+use Core\Agreement\RatingSet;
+use Core\Agreement\Resampling\CountSums;
+use Core\Agreement\Resampling\WithoutReaders;
+use Core\Agreement\Weights;
+use Core\Chance\Chance;
+
+/*
+ * Units that all called the same are worked out once: nothing may change by it.
+ */
+
+/** Every call drawn on its own; the cases over again as often as is said. */
+function drawnCalls(
+    string $seed,
+    int $raters,
+    int $cases,
+    int $q,
+    float $missing = 0.0,
+    int $copies = 1,
+    ?string $cluster = null,
+): RatingSet {
+    $set = new RatingSet;
+    for ($copy = 0; $copy < $copies; $copy++) {
+        $chance = new Chance($seed);
+        for ($c = 0; $c < $cases; $c++) {
+            for ($r = 0; $r < $raters; $r++) {
+                $value = 'k'.$chance->between(0, $q - 1);
+                $set->add("c$copy.$c", '', "r$r", $chance->uniform() < $missing ? '' : $value);
+            }
+            if ($cluster !== null) {
+                $set->group("c$copy.$c", $cluster.intdiv($c, 2));
+            }
+        }
+    }
+
+    return $set;
+}
+
+/** @return array<string, int> how often each row of calls is there */
+function rowsOf(ItemTable $table, array $times): array
+{
+    $out = [];
+    for ($u = 0; $u < $table->units; $u++) {
+        $row = implode(' ', array_column($table->columns, $u));
+        $out[$row] = ($out[$row] ?? 0) + $times[$u];
+    }
+    ksort($out);
+
+    return $out;
+}
+
+it('holds what all called the same once, and how often', function (int $raters, int $q, float $missing, int $most) {
+    $table = ItemTable::fromRatings(drawnCalls("rows$raters", $raters, 400, $q, $missing), ['']);
+    [$rows, $times] = $table->rows();
+    expect(rowsOf($rows, $times))->toBe(rowsOf($table, array_fill(0, $table->units, 1)))
+        ->and(array_sum($times))->toBe($table->units)
+        ->and($rows->units)->toBe(count($times))->toBeLessThanOrEqual($most)
+        ->and($rows->q)->toBe($table->q)
+        ->and($rows->grouped)->toBeFalse();
+})->with([
+    'few raters' => [3, 2, 0.0, 8],
+    'with missing calls' => [3, 2, 0.3, 26],
+    'more than fits a word' => [70, 3, 0.1, 400],
+    'one rater' => [1, 4, 0.2, 4],
+]);
+
+it('tells one row from another behind the end of a word', function () {
+    $table = ItemTable::fromRatings(ratings(array_map(
+        static fn (int $r): array => ['a', 'b', $r === 89 ? 'c' : 'a', 'a', $r === 0 ? 'b' : 'a'],
+        range(0, 89),
+    )), ['']);
+    [$rows, $times] = $table->rows();
+    expect($times)->toBe([2, 1, 1, 1])->and($rows->units)->toBe(4);
+});
+
+it('leaves the units of golfers as they are', function () {
+    $table = ItemTable::fromRatings(drawnCalls('golfers', 3, 40, 2, cluster: 'g'), ['']);
+    [$rows, $times] = $table->rows();
+    expect($rows)->toBe($table)->and($times)->toBe(array_fill(0, 40, 1));
+});
+
+it('finds readers like these as unit by unit', function (int $raters, int $q, float $missing) {
+    $table = ItemTable::fromRatings(drawnCalls("crossed$q", $raters, 150, $q, $missing), ['']);
+    $weights = Weights::identity($table->q);
+    $sums = new CountSums($table, $weights);
+    $figures = count($sums->estimates());
+    $found = WithoutReaders::ofTable($table, $weights, $sums, $figures);
+    $values = $parts = array_fill(0, $figures, []);
+    foreach (WithoutReaders::each($table, $weights, $sums) as [$statistics, $of]) {
+        foreach ($statistics as $f => $value) {
+            $values[$f][] = $value;
+            foreach ($of[$f] as $rank => $v) {
+                $parts[$f][$rank][] = $v;
+            }
+        }
+    }
+    foreach ($parts as $f => $byCluster) {
+        $spread = 0.0;
+        foreach ($byCluster as $v) {
+            $mean = array_sum($v) / $raters;
+            $spread += array_sum(array_map(static fn (float $x): float => ($x - $mean) ** 2, $v));
+        }
+        $n = match (true) {
+            $f > 4 => count(array_filter($sums->possible($f - 5))),
+            $f === 4 => $table->paired,
+            default => $table->units,
+        };
+        expect($found->crossed[$f])->toEqualWithDelta($spread * ($raters - 1) / $raters * $n / ($n - 1), 1e-12);
+        foreach ($values[$f] as $g => $v) {
+            expect($found->values[$f][$g])->toEqualWithDelta($v, 1e-12);
+        }
+    }
+})->with([[5, 2, 0.0], [5, 3, 0.3], [9, 4, 0.1]]);
+
+it('is twice as sure of twice the cases, to the last unit', function (int $raters, float $missing) {
+    $weights = Weights::identity(2);
+    $of = static function (int $copies) use ($raters, $missing, $weights): array {
+        $table = ItemTable::fromRatings(drawnCalls("twice$raters", $raters, 60, 2, $missing, $copies), ['']);
+        $sums = new CountSums($table, $weights);
+        [$figures] = (new CountFigures($table, $sums, $weights))->figures(null);
+
+        return [$table, [...$figures, 'conger' => CongerKappa::figure($table, $weights, new Confidence())]];
+    };
+    [[$one, $once], [, $twice]] = [$of(1), $of(2)];
+    foreach ($once as $name => $f) {
+        expect($twice[$name]->estimate === null)->toBe($f->estimate === null);
+        // α's own terms of a small sample, 1/Σr, are another's with twice the cases.
+        if ($f->estimate === null || $name === 'krippendorff_alpha') {
+            continue;
+        }
+        $n = $one->units;
+        expect($twice[$name]->estimate)->toEqualWithDelta($f->estimate, 1e-12)
+            ->and($twice[$name]->se)->toEqualWithDelta($f->se * sqrt(($n - 1) / (2 * $n - 1)), 1e-12);
+    }
+})->with([[4, 0.0], [4, 0.2], [12, 0.0]]);
