@@ -274,30 +274,7 @@ final class ItemTable
      */
     public function patterns(): array
     {
-        return $this->patterns ??= $this->findPatterns();
-    }
-
-    /** @return array{list<list<int>>, list<int>} */
-    private function findPatterns(): array
-    {
-        $base = count($this->raters) + 1;
-        $fits = $base ** $this->q < 2 ** 62;
-        $known = $patterns = $of = [];
-        foreach (array_chunk($this->counts, max(1, $this->q)) as $counts) {
-            $id = $fits ? 0 : implode(' ', $counts);
-            if (is_int($id)) {
-                foreach ($counts as $n) {
-                    $id = $id * $base + $n;
-                }
-            }
-            if (! isset($known[$id])) {
-                $known[$id] = count($patterns);
-                $patterns[] = $counts;
-            }
-            $of[] = $known[$id];
-        }
-
-        return [$patterns, $of];
+        return $this->patterns ??= AlikeUnits::patterns($this);
     }
 
     /**
@@ -308,51 +285,9 @@ final class ItemTable
      */
     public function rows(): array
     {
-        return $this->rows ??= $this->grouped ? [$this, array_fill(0, $this->units, 1)] : $this->findRows();
-    }
-
-    /** @return array{self, list<int>} */
-    private function findRows(): array
-    {
-        $base = $this->q + 1;
-        $ids = array_fill(0, $this->units, 0);
-        $room = 1;
-        foreach ($this->columns as $column) {
-            if ($room > (2 ** 62) / (float) $base) {
-                $known = [];
-                foreach ($ids as $u => $id) {
-                    $ids[$u] = $known[$id] ??= count($known);
-                }
-                $room = count($known);
-            }
-            foreach ($column as $u => $k) {
-                $ids[$u] = $ids[$u] * $base + $k + 1;
-            }
-            $room *= $base;
-        }
-        $firsts = $times = [];
-        foreach ($ids as $u => $id) {
-            $firsts[$id] ??= $u;
-            $times[$id] = ($times[$id] ?? 0) + 1;
-        }
-        $columns = [];
-        foreach ($this->columns as $column) {
-            $of = [];
-            foreach ($firsts as $u) {
-                $of[] = $column[$u];
-            }
-            $columns[] = $of;
-        }
-        $rows = new self(
-            $this->scale,
-            $this->categories,
-            $this->numbers,
-            $this->raters,
-            $columns,
-            array_keys(array_values($firsts)),
-        );
-
-        return [$rows, array_values($times)];
+        return $this->rows ??= $this->grouped || $this->clusters < $this->units
+            ? [$this, array_fill(0, $this->units, 1)]
+            : AlikeUnits::rows($this);
     }
 
     /** The same without one rater's ratings; units of which nothing is left stay, empty. */

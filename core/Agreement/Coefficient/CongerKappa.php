@@ -251,7 +251,7 @@ final readonly class CongerKappa
         }
         $spread = 0.0;
         foreach ($one as $c => $v) {
-            $spread += ($this->whole->grouped ? 1 : $this->times[$c]) * max(0.0, $two[$c] - $v * $v / $m);
+            $spread += ($this->table === $this->whole ? 1 : $this->times[$c]) * max(0.0, $two[$c] - $v * $v / $m);
         }
         $clusters = $one === [] ? 0 : $this->whole->clusters;
         $n = (float) $this->whole->units;

@@ -46,7 +46,7 @@ final readonly class WithoutReaders
         foreach ($one as $f => $sum) {
             $spread = 0.0;
             foreach ($sum as $rank => $v) {
-                $spread += ($table->grouped ? 1 : $times[$rank]) * max(0.0, $two[$f][$rank] - $v * $v / $m);
+                $spread += ($rows === $table ? 1 : $times[$rank]) * max(0.0, $two[$f][$rank] - $v * $v / $m);
             }
             $over = $f > 4 ? Clusters::ofSizes($sums->possible($f - 5)) : Clusters::ofTable($table, $f === 4 ? 2 : 1);
             $crossed[] = self::scaled($spread, $m, $over->count);

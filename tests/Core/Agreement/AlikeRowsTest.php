@@ -42,7 +42,7 @@ function drawnCalls(
 }
 
 /** @return array<string, int> how often each row of calls is there */
-function rowsOf(ItemTable $table, array $times): array
+function timesOfRows(ItemTable $table, array $times): array
 {
     $out = [];
     for ($u = 0; $u < $table->units; $u++) {
@@ -57,7 +57,7 @@ function rowsOf(ItemTable $table, array $times): array
 it('holds what all called the same once, and how often', function (int $raters, int $q, float $missing, int $most) {
     $table = ItemTable::fromRatings(drawnCalls("rows$raters", $raters, 400, $q, $missing), ['']);
     [$rows, $times] = $table->rows();
-    expect(rowsOf($rows, $times))->toBe(rowsOf($table, array_fill(0, $table->units, 1)))
+    expect(timesOfRows($rows, $times))->toBe(timesOfRows($table, array_fill(0, $table->units, 1)))
         ->and(array_sum($times))->toBe($table->units)
         ->and($rows->units)->toBe(count($times))->toBeLessThanOrEqual($most)
         ->and($rows->q)->toBe($table->q)
