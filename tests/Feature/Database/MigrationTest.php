@@ -197,10 +197,10 @@ it('takes the doubts of before over as codes, and leaves what keys said in their
 
 it('takes the figures of before apart, and puts them together again', function () {
     DB::beginTransaction();
-    [$since] = array_map(
-        static fn (string $file): object => require $file,
-        array_values(array_filter(migrations(), static fn (string $f): bool => str_contains($f, 'results_in_parts'))),
-    );
+    $since = array_map(static fn (string $file): object => require $file, array_values(array_filter(
+        migrations(),
+        static fn (string $f): bool => preg_match('/results_in_parts|rounds_compared_on_anchors/', $f) === 1,
+    )));
     // What a summary tells since is made anew, not taken over.
     $then = static fn (array $body): array => array_diff_key(
         isset($body['pooled']) ? [...$body, 'pooled' => array_diff_key($body['pooled'], ['mean_over_items' => 1])]
@@ -218,7 +218,7 @@ it('takes the figures of before apart, and puts them together again', function (
         ])
         ->all();
     $before = $kept();
-    $since->down();
+    array_map(static fn (object $m) => $m->down(), array_reverse($since));
     $whole = json_decode(DB::table('sitting_results')->value('results'), true);
     expect($whole['study']['items'])
         ->toHaveCount(28)
@@ -228,7 +228,7 @@ it('takes the figures of before apart, and puts them together again', function (
         ->toHaveKeys(['version', 'against_key', 'map', 'arms', 'left_out', 'key_version']);
     // A document of before has its own version; what was not kept then is made by the queue.
     DB::table('sitting_results')->update(['results' => json_encode([...$whole, 'version' => 2])]);
-    $since->up();
+    array_map(static fn (object $m) => $m->up(), $since);
     $round = Sitting::query()->where('name', 'like', 'Spring%')->sole();
     expect($kept())
         ->toEqual($before)
