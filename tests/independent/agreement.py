@@ -7,6 +7,7 @@ result.json comes from agreement:compute --format=json --categories=absent,prese
 """
 import csv
 import hashlib
+import itertools
 import json
 import math
 import struct
@@ -427,6 +428,53 @@ def pair(x, y, golfer, q):
     return out
 
 
+def light(table, grouped):
+    """Light's κ: the mean of κ over pairs, its jackknife, and readers like these from leaving out case and reader."""
+    v, q, m = table.values, len(table.categories), len(table.raters)
+    some = (v >= 0).any(axis=1)
+    golfers = [g for g in range(table.golfer.max() + 1) if (some & (table.golfer == g)).any()]
+    pairs = list(itertools.combinations(range(m), 2))
+
+    def kappas(keep):
+        out = []
+        for a, b in pairs:
+            both = keep & (v[:, a] >= 0) & (v[:, b] >= 0)
+            out.append(cohen(v[both, a], v[both, b], q))
+        return np.array(out)
+
+    def mean(k, of=None):
+        k = k[[i for i, p in enumerate(pairs) if of not in p]]
+        k = k[~np.isnan(k)]
+        return k.mean() if len(k) else np.nan
+
+    whole = kappas(np.ones(len(v), bool))
+    if np.isnan(whole).all():
+        return None
+    left = [kappas(table.golfer != g) for g in golfers]
+    value, without_case = mean(whole), [mean(k) for k in left]
+    sizes = by_cluster(table.golfer, some.astype(float))
+    told = None
+    if not np.isnan(without_case).any() and len(golfers) > 1:
+        n = len(golfers)
+        if grouped:
+            told = jackknife(value, without_case, None, sizes)
+        else:
+            se = math.sqrt((n - 1) / n * ((np.array(without_case) - np.mean(without_case)) ** 2).sum())
+            told = (se, max(-1.0, value - student(n - 1) * se), min(1.0, value + student(n - 1) * se))
+    new = None
+    without = np.array([mean(whole, g) for g in range(m)])
+    if m >= 4 and told and told[0] > 0 and not np.isnan(without).any():
+        delta = np.array([[mean(k, g) - without[g] for k in left] for g in range(m)])
+        if not np.isnan(delta).any():
+            n = len(golfers)
+            crossed = (m - 1) / m * (n - 1) / n * ((delta - delta.mean(axis=0)) ** 2).sum()
+            vc, vr = told[0] ** 2, (m - 1) / m * ((without - without.mean()) ** 2).sum()
+            nu = (vc + vr) ** 2 / (vc ** 2 / (n - 1) + vr ** 2 / (m - 1))
+            half = student(min(max(nu, m - 1), n - 1)) * math.sqrt(vc + vr)
+            new = (math.sqrt(vc + max(0.0, vr - crossed)), max(-1.0, value - half), min(1.0, value + half))
+    return value, told, new
+
+
 def score(p, n, z):
     middle, half = p + z * z / (2 * n), z * math.sqrt(p * (1 - p) / n + z * z / (4 * n * n))
     return (middle - half) / (1 + z * z / n), (middle + half) / (1 + z * z / n)
@@ -783,6 +831,9 @@ def block(check, where, data, items, theirs, grouped, seed, replicates, pooled):
             check.figure(f'{where} {name}', mine[name], theirs['coefficients'][name])
         else:
             check.number(f'{where} {name}', None, theirs['coefficients'][name]['estimate'])
+    pairwise = light(table, grouped)
+    if pairwise is not None:
+        check.figure(f'{where} light_kappa', pairwise, theirs['coefficients']['light_kappa'])
     for c in CATEGORIES:
         if 'on ' + c in mine:
             check.figure(f'{where} on {c}', mine['on ' + c], theirs['specific_agreement'][c])

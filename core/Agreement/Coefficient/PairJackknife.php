@@ -17,15 +17,10 @@ use Core\Agreement\Weights;
  */
 final class PairJackknife
 {
-    /**
-     * @var array<int, array<int, float>> by rater and case: what the sum of the rater's κ becomes without the case,
-     * less what it is
-     */
+    /** @var array<int, array<int, float>> by rater and case: what leaving out the case adds to the rater's sum of κ */
     private array $without;
 
-    /**
-     * @var array<int, array<int, int>> by rater and case: how many of the rater's κ are lost or won without the case
-     */
+    /** @var array<int, array<int, int>> by rater and case: how many of the rater's κ are lost or won without the case */
     private array $lost;
 
     /** @var array<int, array<int, float>> what taking away a cell does to κ, by rater and the other's cell */
@@ -116,21 +111,32 @@ final class PairJackknife
      */
     public function means(array $raters, float $sum, int $count): array
     {
-        if ($this->change !== []) {
-            $this->addUp();
-        }
+        [$without, $lost] = $this->byRater();
         $out = [];
         foreach ($this->ends as $c => $_) {
             $s = $sum;
             $n = $count;
             foreach ($raters as $g) {
-                $s += $this->without[$g][$c];
-                $n -= $this->lost[$g][$c];
+                $s += $without[$g][$c];
+                $n -= $lost[$g][$c];
             }
             $out[] = $n > 0 ? $s / $n : NAN;
         }
 
         return $out;
+    }
+
+    /**
+     * @return array{array<int, array<int, float>>, array<int, array<int, int>>} by rater and case: what the sum of the
+     *     rater's κ becomes without the case, less what it is, and how many of them are lost (less those won)
+     */
+    public function byRater(): array
+    {
+        if ($this->change !== []) {
+            $this->addUp();
+        }
+
+        return [$this->without, $this->lost];
     }
 
     /**
@@ -265,8 +271,7 @@ final class PairJackknife
     }
 
     /**
-     * Adds up, unit by unit, what was noted of the pairs. What several raters together said has few forms, so that
-     * their
+     * Adds up, unit by unit, what was noted of the pairs. What several raters together said has few forms, so that their
      * sums are made once and looked up (Arlazarov and others 1970).
      */
     private function addUp(): void

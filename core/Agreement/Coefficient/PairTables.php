@@ -8,7 +8,9 @@ use Core\Agreement\Clusters;
 use Core\Agreement\Confidence;
 use Core\Agreement\Figure;
 use Core\Agreement\ItemTable;
+use Core\Agreement\NewReaders;
 use Core\Agreement\Resampling\ClusterError;
+use Core\Agreement\Resampling\WithoutReaders;
 use Core\Agreement\Undefined;
 use Core\Agreement\Weights;
 
@@ -29,6 +31,12 @@ final class PairTables
 
     private readonly PairJackknife $jackknife;
 
+    /** The table, or where many of its units are alike each of those once. */
+    private readonly ItemTable $rows;
+
+    /** @var list<int>|null how often each is there; once where null */
+    private readonly ?array $times;
+
     public function __construct(
         private readonly ItemTable $table,
         private readonly Weights $weights,
@@ -36,14 +44,17 @@ final class PairTables
     ) {
         $m = count($table->raters);
         $q = $table->q;
-        $text = $q < 15 ? $this->asText() : null;
-        $this->jackknife = new PairJackknife($table, $weights);
+        [$rows, $times] = $table->rows();
+        // Counting a text is quicker than counting with weights, as long as few are alike.
+        [$this->rows, $this->times] = 4 * $rows->units <= $table->units ? [$rows, $times] : [$table, null];
+        $text = $q < 15 && $this->times === null ? $this->asText() : null;
+        $this->jackknife = new PairJackknife($this->rows, $weights);
         for ($g = 0; $g < $m; $g++) {
             $this->jackknife->turnTo($g);
             for ($h = $g + 1; $h < $m; $h++) {
                 $t =
                     $text === null
-                        ? self::count($table->columns[$g], $table->columns[$h], $q)
+                        ? self::count($this->rows->columns[$g], $this->rows->columns[$h], $this->times, $q)
                         : self::countText($text[0][$g] | $text[1][$h], $q);
                 $kappa = CohenKappa::point($t, $q, $weights->isIdentity ? null : $weights->w);
                 $this->tables[] = [$g, $h, $t];
@@ -99,15 +110,16 @@ final class PairTables
     /**
      * @param  list<int>  $one
      * @param  list<int>  $two
+     * @param  list<int>|null  $times
      * @return list<int>
      */
-    private static function count(array $one, array $two, int $q): array
+    private static function count(array $one, array $two, ?array $times, int $q): array
     {
         $t = array_fill(0, $q * $q, 0);
         foreach ($one as $u => $a) {
             $b = $two[$u];
             if ($a >= 0 && $b >= 0) {
-                $t[$a * $q + $b]++;
+                $t[$a * $q + $b] += $times[$u] ?? 1;
             }
         }
 
@@ -117,7 +129,21 @@ final class PairTables
     /** Light's κ: the mean of the defined κ of all pairs. */
     public function light(): Figure
     {
-        return $this->mean(array_keys($this->table->raters), 2);
+        $figure = $this->mean(array_keys($this->table->raters), 2);
+        if ($figure->estimate === null) {
+            return $figure;
+        }
+        $clusters = Clusters::ofTable($this->table);
+        $m = count($this->table->raters);
+        $without = LightWithoutReaders::of($m, $this->tables, $this->kappas, $this->jackknife, $this->times);
+
+        return $figure->forReadersLike(NewReaders::of(
+            $figure,
+            $without->values,
+            WithoutReaders::leftOut($without->squares, $m, $clusters->count),
+            $clusters,
+            $this->confidence,
+        ));
     }
 
     /** How many pairs have no defined κ. */
@@ -172,7 +198,7 @@ final class PairTables
                 $this->confidence,
                 fn (): array => $this->meanInfluences($whose, $count),
             )
-            : ClusterError::jackknifed($sum / $count, $left, $this->confidence);
+            : ClusterError::jackknifed($sum / $count, $left, $this->confidence, times: $this->times);
         if ($this->table->isPerfect()) {
             // Every defined κ is 1; the bound of the pair with the least chance agreement is the lowest there is.
             $low = 1.0;

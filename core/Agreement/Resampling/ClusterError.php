@@ -41,14 +41,23 @@ final class ClusterError
      * case is its own cluster.
      *
      * @param  list<float>  $left  the statistic without each case
+     * @param  list<int>|null  $times  how often each is there; once where null
      */
-    public static function jackknifed(float $estimate, array $left, Confidence $confidence, float $floor = -1.0): Figure
-    {
-        $n = count($left);
-        $mean = $n === 0 ? NAN : array_sum($left) / $n;
-        $squares = 0.0;
-        foreach ($left as $v) {
-            $squares += ($v - $mean) * ($v - $mean);
+    public static function jackknifed(
+        float $estimate,
+        array $left,
+        Confidence $confidence,
+        float $floor = -1.0,
+        ?array $times = null,
+    ): Figure {
+        $n = $times === null ? count($left) : array_sum($times);
+        $sum = $squares = 0.0;
+        foreach ($left as $i => $v) {
+            $sum += ($times[$i] ?? 1) * $v;
+        }
+        $mean = $n === 0 ? NAN : $sum / $n;
+        foreach ($left as $i => $v) {
+            $squares += ($times[$i] ?? 1) * ($v - $mean) * ($v - $mean);
         }
         if ($n < 2 || is_nan($squares)) {
             return Figure::estimated($estimate, null, null, null, 'point');

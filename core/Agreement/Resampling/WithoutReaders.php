@@ -63,6 +63,12 @@ final readonly class WithoutReaders
             : $squares * (($readers - 1.0) / $readers) * ($clusters / ($clusters - 1.0));
     }
 
+    /** The same of Σ_g Σ_c (δ_gc − δ̄_c)², δ what leaving a cluster out does: a cluster's part is ((G−1)/G) δ. */
+    public static function leftOut(float $squares, int $readers, int $clusters): float
+    {
+        return self::scaled($squares * (($clusters - 1.0) / max(1, $clusters)) ** 2, $readers, $clusters);
+    }
+
     /**
      * Reader by reader: the coefficients without this one, and Σ_{i∈c} ψ_i^(−g)/N of each cluster, by coefficient and
      * rank; none where a coefficient is undefined.

@@ -2,6 +2,7 @@
 
 use Core\Agreement\Coefficient\CongerKappa;
 use Core\Agreement\Coefficient\CountFigures;
+use Core\Agreement\Coefficient\PairTables;
 use Core\Agreement\Confidence;
 use Core\Agreement\ItemTable;
 use Core\Agreement\RatingSet;
@@ -124,7 +125,10 @@ it('is twice as sure of twice the cases, to the last unit', function (int $rater
         $sums = new CountSums($table, $weights);
         [$figures] = (new CountFigures($table, $sums, $weights))->figures(null);
 
-        return [$table, [...$figures, 'conger' => CongerKappa::figure($table, $weights, new Confidence())]];
+        return [$table, [
+            ...$figures,
+            'conger' => CongerKappa::figure($table, $weights, new Confidence()),
+        ]];
     };
     [[$one, $once], [, $twice]] = [$of(1), $of(2)];
     foreach ($once as $name => $f) {
@@ -138,3 +142,64 @@ it('is twice as sure of twice the cases, to the last unit', function (int $rater
             ->and($twice[$name]->se)->toEqualWithDelta($f->se * sqrt(($n - 1) / (2 * $n - 1)), 1e-12);
     }
 })->with([[4, 0.0], [4, 0.2], [12, 0.0]]);
+
+/** Light's κ word by word: the mean of the κ of the pairs that have one. */
+function lightByHand(RatingSet $set): float
+{
+    $kappas = [];
+    $table = ItemTable::fromRatings($set, $set->items(), ['k0', 'k1']);
+    foreach ((new PairTables($table, Weights::identity(2), new Confidence()))->results(1) as $pair) {
+        $kappas[] = $pair->kappa->estimate;
+    }
+    $kappas = array_filter($kappas, is_float(...));
+
+    return $kappas === [] ? NAN : array_sum($kappas) / count($kappas);
+}
+
+it('tells Light\'s kappa for readers like these by leaving out case and reader', function (
+    int $raters,
+    int $cases,
+    float $missing,
+    ?string $cluster,
+) {
+    $set = drawnCalls("light$raters", $raters, $cases, 2, $missing, 1, $cluster);
+    $table = ItemTable::fromRatings($set, [''], ['k0', 'k1']);
+    $found = (new PairTables($table, Weights::identity(2), new Confidence()))->light();
+    $names = RatingSet::ordered($set->raterNames());
+    $value = lightByHand($set);
+    $of = static fn (array $cases): string => $set->clusterOf($cases[0]) ?? $cases[0];
+    $clusters = array_values(array_unique(array_map(static fn (string $c): string => $of([$c]), $set->cases())));
+    $left = static fn (RatingSet $from, string $without): RatingSet => $from->filtered(
+        static fn (string $case): bool => $of([$case]) !== $without,
+    );
+    $g = count($clusters);
+    $alone = array_map(static fn (string $c): float => lightByHand($left($set, $c)), $clusters);
+    $middle = $cluster === null ? array_sum($alone) / $g : $value;
+    $vc = ($g - 1) / $g * array_sum(array_map(static fn (float $v): float => ($v - $middle) ** 2, $alone));
+    $values = $delta = [];
+    foreach ($names as $r => $name) {
+        $rest = $set->only([''], array_values(array_diff($names, [$name])));
+        $values[] = $without = lightByHand($rest);
+        foreach ($clusters as $c => $one) {
+            $delta[$c][$r] = lightByHand($left($rest, $one)) - $without;
+        }
+    }
+    $squares = static fn (array $v): float => array_sum(
+        array_map(static fn (float $x): float => ($x - array_sum($v) / count($v)) ** 2, $v),
+    );
+    $vr = ($raters - 1) / $raters * $squares($values);
+    $vrc = ($raters - 1) / $raters * ($g - 1) / $g * array_sum(array_map($squares, $delta));
+    expect($found->se)->toEqualWithDelta(sqrt($vc), 1e-12)
+        ->and($found->newReaders->se)->toEqualWithDelta(sqrt($vc + max(0.0, $vr - $vrc)), 1e-12)
+        ->and($found->newReaders->low)->toBeLessThan($found->low);
+})->with([
+    'cases of their own, many alike' => [4, 70, 0.0, null],
+    'with missing calls' => [5, 30, 0.2, null],
+    'golfers' => [5, 30, 0.1, 'g'],
+]);
+
+it('says why where few readers call for Light\'s kappa', function () {
+    $table = ItemTable::fromRatings(drawnCalls('three', 3, 30, 2), ['']);
+    $found = (new PairTables($table, Weights::identity(2), new Confidence()))->light();
+    expect($found->newReaders->reason?->code)->toBe('undefined.few-readers-for-others');
+});
