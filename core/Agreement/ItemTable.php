@@ -136,11 +136,12 @@ final class ItemTable
         foreach ($names as $v => $name) {
             $skip[$v] = $v === 0 || $name === $missing;
         }
-        $rows = [];
+        $sheets = [];
         $seen = $who = [];
         foreach ($items as $i => $item) {
-            foreach ($rows[$i] = $set->first($item) as $row) {
-                foreach ($row as $r => $v) {
+            $sheets[$i] = $set->first($item);
+            foreach ($sheets[$i]->rows() as $row) {
+                foreach ($sheets[$i]->read($row) as $r => $v) {
                     if ($v > 0 && ! $skip[$v]) {
                         $seen[$v] = true;
                         $who[$r] = true;
@@ -169,10 +170,9 @@ final class ItemTable
             $c = $set->caseIndex($case);
             $held = count($clusterOf);
             foreach ($items as $i => $item) {
-                $row = $rows[$i][$c] ?? [];
                 $unit = $empty;
                 $any = false;
-                foreach ($row as $r => $v) {
+                foreach ($sheets[$i]->row($c) as $r => $v) {
                     if ($v > 0 && ! $skip[$v]) {
                         $unit[$at[$r]] =
                             $code[$v] ??

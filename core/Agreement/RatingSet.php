@@ -30,11 +30,8 @@ final class RatingSet
     /** @var array<string, int> */
     private array $occasions = [];
 
-    /**
-     * @var list<array<int, array<int, array<int, int>>>> value by occasion, item, case and rater; NONE where there is
-     * none
-     */
-    private array $cells = [];
+    /** @var list<array<int, CallSheet>> by occasion and item */
+    private array $sheets = [];
 
     /** @var array<int, array<int, array<int, array<int, float>>>> confidence by occasion, item, case and rater */
     private array $sure = [];
@@ -67,15 +64,7 @@ final class RatingSet
         $r = $this->raters[$rater] ??= count($this->raters);
         $o = $this->occasions[$occasion] ?? $this->newOccasion($occasion);
         $v = $this->values[$value] ?? $this->newValue($value);
-        $row = &$this->cells[$o][$i][$c];
-        if (! isset($row[$r])) {
-            // By doubling, so that rows need not be copied for every rater that turns up.
-            $width = 8;
-            while ($width <= $r) {
-                $width *= 2;
-            }
-            $row = array_pad($row ?? [], $width, self::NONE);
-        } elseif ($row[$r] !== self::NONE) {
+        if (! ($this->sheets[$o][$i] ??= new CallSheet)->add($c, $r, $v)) {
             throw AgreementException::because(
                 $item === '' ? 'rated-already' : 'item-rated-already',
                 rater: $rater,
@@ -84,7 +73,6 @@ final class RatingSet
                 occasion: $occasion,
             );
         }
-        $row[$r] = $v;
         if ($confidence !== null) {
             $this->sure[$o][$i][$c][$r] = $confidence;
         }
@@ -92,7 +80,7 @@ final class RatingSet
 
     private function newOccasion(string $occasion): int
     {
-        $this->cells[] = [];
+        $this->sheets[] = [];
 
         return $this->occasions[$occasion] = count($this->occasions);
     }
@@ -136,7 +124,7 @@ final class RatingSet
 
     public function isEmpty(): bool
     {
-        return $this->cells === [];
+        return $this->sheets === [];
     }
 
     public function hasKey(): bool
@@ -196,9 +184,10 @@ final class RatingSet
         [$cases, $raters, $values] = [array_keys($this->cases), $this->raterNames(), $this->valueNames()];
         foreach ($this->occasions as $occasion => $o) {
             foreach ($this->items as $item => $i) {
-                foreach ($this->cells[$o][$i] ?? [] as $c => $row) {
+                $sheet = $this->sheets[$o][$i] ?? new CallSheet;
+                foreach ($sheet->rows() as $c => $row) {
                     $case = (string) $cases[$c];
-                    foreach ($row as $r => $v) {
+                    foreach ($sheet->read($row) as $r => $v) {
                         $said = $values[$v] ?? null;
                         if ($said !== null && $keep($case, (string) $item, $raters[$r], (string) $occasion)) {
                             $sure = $this->sure[$o][$i][$c][$r] ?? null;
@@ -223,8 +212,9 @@ final class RatingSet
         [$cases, $values] = [array_keys($this->cases), $this->valueNames()];
         $out = [];
         foreach ($this->items as $item => $i) {
-            foreach ($this->cells[$o][$i] ?? [] as $c => $row) {
-                $said = $values[$row[$r] ?? self::NONE] ?? null;
+            $sheet = $this->sheets[$o][$i] ?? new CallSheet;
+            foreach ($sheet->rows() as $c => $row) {
+                $said = $values[$sheet->read($row)[$r] ?? self::NONE] ?? null;
                 if ($said !== null) {
                     $out[$cases[$c]][$item] = [$said, $this->sure[$o][$i][$c][$r] ?? null];
                 }
@@ -281,40 +271,24 @@ final class RatingSet
         return $this->cases[$case];
     }
 
-    /**
-     * What counts of an item: each rater's first occasion.
-     *
-     * @return array<int, array<int, int>> value index by case index and rater index; 0 is missing, NONE never rated
-     */
-    public function first(string $item): array
+    /** What counts of an item: each rater's first occasion, by case and rater; 0 is missing, NONE never rated. */
+    public function first(string $item): CallSheet
     {
-        $i = $this->items[$item] ?? null;
-        if ($i === null) {
-            return [];
-        }
-        if (count($this->cells) === 1) {
-            return $this->cells[0][$i];
-        }
-        $out = [];
+        $i = $this->items[$item] ?? -1;
+        $sheets = [];
         foreach ($this->order() as $o) {
-            foreach ($this->cells[$o][$i] ?? [] as $case => $row) {
-                if (! isset($out[$case])) {
-                    $out[$case] = $row;
-
-                    continue;
-                }
-                foreach ($row as $r => $v) {
-                    if (($out[$case][$r] ?? self::NONE) === self::NONE) {
-                        for ($k = count($out[$case]); $k < $r; $k++) {
-                            $out[$case][] = self::NONE;
-                        }
-                        $out[$case][$r] = $v;
-                    }
-                }
-            }
+            $sheets[] = $this->sheets[$o][$i] ?? null;
+        }
+        $sheets = array_values(array_filter($sheets));
+        if (count($sheets) < 2) {
+            return $sheets[0] ?? new CallSheet;
+        }
+        $first = clone $sheets[0];
+        foreach (array_slice($sheets, 1) as $later) {
+            $first->fill($later);
         }
 
-        return $out;
+        return $first;
     }
 
     /**
@@ -327,8 +301,9 @@ final class RatingSet
         $i = $this->items[$item] ?? null;
         $out = $seen = [];
         foreach ($i === null || $this->sure === [] ? [] : $this->order() as $o) {
-            foreach ($this->cells[$o][$i] ?? [] as $case => $row) {
-                foreach ($row as $r => $v) {
+            $sheet = $this->sheets[$o][$i] ?? new CallSheet;
+            foreach ($sheet->rows() as $case => $row) {
+                foreach ($sheet->read($row) as $r => $v) {
                     if ($v !== self::NONE && ! isset($seen[$case][$r])) {
                         $seen[$case][$r] = true;
                         if (isset($this->sure[$o][$i][$case][$r])) {
@@ -355,8 +330,9 @@ final class RatingSet
         }
         $seen = [];
         foreach ($this->order() as $o) {
-            foreach ($this->cells[$o][$i] ?? [] as $case => $row) {
-                foreach ($row as $r => $v) {
+            $sheet = $this->sheets[$o][$i] ?? new CallSheet;
+            foreach ($sheet->rows() as $case => $row) {
+                foreach ($sheet->read($row) as $r => $v) {
                     if ($v !== self::NONE) {
                         $seen[$r][$case][] = $v;
                     }

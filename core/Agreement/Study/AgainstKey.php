@@ -197,11 +197,11 @@ final readonly class AgainstKey
             foreach ($cases as [$case, $rank]) {
                 $truth = $this->set->keyFor($item, $case);
                 $c = $this->set->caseIndex($case);
-                if ($truth === null || $truth === $this->options->cannotTell || ! isset($rows[$c])) {
+                if ($truth === null || $truth === $this->options->cannotTell || ! $rows->has($c)) {
                     continue;
                 }
                 $true = $this->isPositive($truth);
-                foreach ($rows[$c] as $r => $v) {
+                foreach ($rows->row($c) as $r => $v) {
                     $without = $abstained[$v] ?? false;
                     $called = $without ? ! $true : $positive[$v] ?? null;
                     if ($called !== null) {
@@ -245,7 +245,7 @@ final readonly class AgainstKey
             foreach ($this->set->inClusters() as [$case, $rank]) {
                 $truth = $this->set->keyFor($item, $case);
                 if ($truth !== null) {
-                    foreach ($rows[$this->set->caseIndex($case)] ?? [] as $r => $v) {
+                    foreach ($rows->row($this->set->caseIndex($case)) as $r => $v) {
                         if ($v > 0) {
                             $x[$raters[$r]][] = (float) $names[$v];
                             $y[$raters[$r]][] = (float) $truth;

@@ -53,12 +53,12 @@ final class KeyError
         foreach ($items as $item) {
             $rows = $set->first($item);
             foreach ($set->inClusters() as [$case, $rank]) {
-                $row = $rows[$set->caseIndex($case)] ?? null;
-                $question = $row === null ? null : $this->question($case, $item, $rank);
-                if ($question === null || $row === null) {
+                $c = $set->caseIndex($case);
+                $question = $rows->has($c) ? $this->question($case, $item, $rank) : null;
+                if ($question === null) {
                     continue;
                 }
-                foreach ($row as $r => $v) {
+                foreach ($rows->row($c) as $r => $v) {
                     $call = $called[$v] ?? null;
                     if ($call !== null) {
                         $question['calls'][$r] = $call;

@@ -114,7 +114,7 @@ final readonly class RoundComparison
             foreach ($set->items() as $item) {
                 $rows = $set->first($item);
                 foreach ($set->cases() as $case) {
-                    foreach (array_intersect_key($rows[$set->caseIndex($case)] ?? [], $names) as $r => $v) {
+                    foreach (array_intersect_key($rows->row($set->caseIndex($case)), $names) as $r => $v) {
                         if ($v > 0 && $values[$v] !== $this->options->cannotTell) {
                             $said[$which][$item][$case][$names[$r]] = true;
                         }
