@@ -59,6 +59,12 @@ final class CallSheet
         return $this->rows;
     }
 
+    /** @return array<int|string, int> how often each row is there, by row */
+    public function counted(): array
+    {
+        return array_count_values($this->rows);
+    }
+
     public function has(int $case): bool
     {
         return isset($this->rows[$case]);

@@ -20,15 +20,19 @@ final readonly class Clusters
     {
     }
 
-    /** @param  iterable<int>  $sizes  units by cluster; clusters without one do not count */
-    public static function ofSizes(iterable $sizes): self
+    /**
+     * @param  iterable<int, int>  $sizes  units by cluster; clusters without one do not count
+     * @param  list<int>|null  $times  how often each cluster is there; once where null
+     */
+    public static function ofSizes(iterable $sizes, ?array $times = null): self
     {
         $count = 0;
         $sum = $squares = 0.0;
-        foreach ($sizes as $n) {
-            $count += $n > 0 ? 1 : 0;
-            $sum += $n;
-            $squares += (float) $n * $n;
+        foreach ($sizes as $i => $n) {
+            $there = $times[$i] ?? 1;
+            $count += $n > 0 ? $there : 0;
+            $sum += $there * $n;
+            $squares += (float) $there * $n * $n;
         }
 
         return new self($count, $squares > 0.0 ? $sum * $sum / $squares : 0.0);
@@ -43,7 +47,7 @@ final readonly class Clusters
     /** @param  int  $least  ratings that a unit needs */
     public static function ofTable(ItemTable $table, int $least = 1): self
     {
-        return self::ofSizes(self::sizes($table, $least));
+        return self::ofSizes(self::sizes($table, $least), $table->times);
     }
 
     /** @return array<int, int> units by rank of the cluster */

@@ -53,6 +53,8 @@ final class ItemTable
      * @param  list<int>  $clusterOf  rank of the cluster among all clusters, by unit; never falling
      * @param  int|null  $cases  as many as clusters where null
      * @param  bool|null  $grouped  where null, whether there are fewer clusters than units
+     * @param  list<int>|null  $times  how often each unit is there, where units that are alike – each its own cluster – are
+     *     held once: the numbers of units, cases, clusters and ratings count them all
      */
     public function __construct(
         public readonly Scale $scale,
@@ -63,9 +65,10 @@ final class ItemTable
         public readonly array $clusterOf,
         ?int $cases = null,
         ?bool $grouped = null,
+        public readonly ?array $times = null,
     ) {
         $this->q = $q = count($categories);
-        $this->units = $n = count($clusterOf);
+        $n = count($clusterOf);
         $counts = $scale->isCategorical() ? array_fill(0, $n * $q, 0) : [];
         $r = array_fill(0, $n, 0);
         foreach ($columns as $column) {
@@ -82,17 +85,20 @@ final class ItemTable
                 }
             }
         }
-        $paired = 0;
-        foreach ($r as $one) {
-            $paired += $one >= 2 ? 1 : 0;
+        $paired = $ratings = 0;
+        foreach ($r as $u => $one) {
+            $there = $times[$u] ?? 1;
+            $paired += $one >= 2 ? $there : 0;
+            $ratings += $there * $one;
         }
         $this->counts = $counts;
         $this->r = $r;
         $this->paired = $paired;
-        $this->ratings = array_sum($r);
-        $this->clusters = self::distinct($clusterOf);
+        $this->ratings = $ratings;
+        $this->units = $times === null ? $n : array_sum($times);
+        $this->clusters = $times === null ? self::distinct($clusterOf) : $this->units;
         $this->cases = $cases ?? $this->clusters;
-        $this->grouped = $grouped ?? $this->clusters < $n;
+        $this->grouped = $grouped ?? $this->clusters < $this->units;
     }
 
     /** @param  list<int>  $rising */
@@ -285,9 +291,11 @@ final class ItemTable
      */
     public function rows(): array
     {
-        return $this->rows ??= $this->grouped || $this->clusters < $this->units
-            ? [$this, array_fill(0, $this->units, 1)]
-            : AlikeUnits::rows($this);
+        return $this->rows ??= match (true) {
+            $this->times !== null => [AlikeUnits::once($this), $this->times],
+            $this->grouped || $this->clusters < $this->units => [$this, array_fill(0, $this->units, 1)],
+            default => AlikeUnits::rows($this),
+        };
     }
 
     /** The same without one rater's ratings; units of which nothing is left stay, empty. */
@@ -305,6 +313,7 @@ final class ItemTable
             $this->clusterOf,
             $this->cases,
             $this->grouped,
+            $this->times,
         );
     }
 
@@ -317,7 +326,7 @@ final class ItemTable
     /** Whether all ratings of every unit are the same, decided by integers. */
     public function isPerfect(): bool
     {
-        $first = array_fill(0, $this->units, self::MISSING);
+        $first = array_fill(0, count($this->r), self::MISSING);
         foreach ($this->columns as $column) {
             foreach ($column as $u => $k) {
                 if ($k >= 0) {

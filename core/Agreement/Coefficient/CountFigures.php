@@ -51,7 +51,7 @@ final readonly class CountFigures
         foreach (array_keys($values) as $i) {
             $category = $i - count(CountSums::NAMES);
             $over[] = match (true) {
-                $category >= 0 => Clusters::ofSizes($this->sums->possible($category)),
+                $category >= 0 => Clusters::ofSizes($this->sums->possible($category), $this->table->times),
                 $i === self::ALPHA => $paired,
                 default => $clusters,
             };
@@ -130,7 +130,7 @@ final readonly class CountFigures
             );
         }
         if ($specific) {
-            return ClusterError::jackknifed($value, $left, $this->confidence, 0.0);
+            return ClusterError::jackknifed($value, $left, $this->confidence, 0.0, $this->table->times);
         }
         $n = $i === self::ALPHA ? $this->table->paired : $this->table->units;
 
@@ -139,6 +139,7 @@ final readonly class CountFigures
             $this->sums->times(array_map(static fn (float $v): float => $v * $n, $form)),
             $n,
             $this->confidence,
+            $this->table->times,
         );
     }
 

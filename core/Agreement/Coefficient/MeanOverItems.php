@@ -31,28 +31,32 @@ final readonly class MeanOverItems
     }
 
     /**
-     * @param  list<ItemTable>  $tables  of the items, of names
+     * @param  iterable<ItemTable>  $tables  of the items, of names; one at a time is held
      * @param  list<string>  $categories  of all of them
      */
-    public static function of(array $tables, array $categories, Confidence $confidence): self
+    public static function of(iterable $tables, array $categories, Confidence $confidence): self
     {
         $values = $left = $parts = [];
         $sizes = [];
-        foreach ($tables as $item => $table) {
+        foreach ($tables as $table) {
             $weights = Weights::identity($table->q);
             $sums = new CountSums($table, $weights);
             foreach (Clusters::sizes($table) as $g => $n) {
                 $sizes[$g] = ($sizes[$g] ?? 0) + $n;
             }
             $estimates = $sums->estimates();
-            $without = array_combine($sums->ranks, $sums->leaveOneOut());
+            $without = $sums->leaveOneOut();
             $forms = CountInfluence::forms($sums->total, $estimates, $table->q, $weights);
             foreach ([...CountSums::NAMES, ...$table->categories] as $i => $name) {
                 $name = ($i < count(CountSums::NAMES) ? '' : 'on ').$name;
-                if (! is_nan($estimates[$i])) {
-                    $values[$name][$item] = $estimates[$i];
-                    $left[$name][$item] = array_map(static fn (array $of): float => $of[$i], $without);
-                    $parts[$name][$item] = array_combine($sums->ranks, $sums->times($forms[$i] ?? []));
+                if (is_nan($estimates[$i])) {
+                    continue;
+                }
+                $values[$name][] = $estimates[$i];
+                $own = $sums->times($forms[$i] ?? []);
+                foreach ($sums->ranks as $at => $g) {
+                    $left[$name][$g] = ($left[$name][$g] ?? 0.0) + $without[$at][$i] - $estimates[$i];
+                    $parts[$name][$g] = ($parts[$name][$g] ?? 0.0) + $own[$at];
                 }
             }
         }
@@ -77,9 +81,9 @@ final readonly class MeanOverItems
     }
 
     /**
-     * @param  array<int, float>  $values  by item
-     * @param  array<int, array<int, float>>  $left  by item and cluster
-     * @param  array<int, array<int, float>>  $parts  what each cluster adds to the item's error
+     * @param  list<float>  $values  by item
+     * @param  array<int, float>  $left  by cluster, how much leaving it out adds to the items' sum
+     * @param  array<int, float>  $parts  by cluster, what it adds to the sum's error
      * @param  array<int, int>  $sizes  units by cluster
      */
     private static function figure(
@@ -98,13 +102,8 @@ final readonly class MeanOverItems
         $mean = array_sum($values) / $n;
         $rest = $linear = [];
         foreach (array_keys($sizes) as $g) {
-            $sum = $part = 0.0;
-            foreach ($values as $item => $value) {
-                $sum += $left[$item][$g] ?? $value;
-                $part += $parts[$item][$g] ?? 0.0;
-            }
-            $rest[] = $sum / $n;
-            $linear[] = $part / $n;
+            $rest[] = $mean + ($left[$g] ?? 0.0) / $n;
+            $linear[] = ($parts[$g] ?? 0.0) / $n;
         }
         $figure = ClusterError::clustered($mean, $rest, $clusters, $confidence, static fn (): array => $linear, $floor);
 

@@ -46,7 +46,9 @@ final class PairTables
         $q = $table->q;
         [$rows, $times] = $table->rows();
         // Counting a text is quicker than counting with weights, as long as few are alike.
-        [$this->rows, $this->times] = 4 * $rows->units <= $table->units ? [$rows, $times] : [$table, null];
+        [$this->rows, $this->times] = $table->times !== null || 4 * $rows->units <= $table->units
+            ? [$rows, $times]
+            : [$table, null];
         $text = $q < 15 && $this->times === null ? $this->asText() : null;
         $this->jackknife = new PairJackknife($this->rows, $weights);
         for ($g = 0; $g < $m; $g++) {

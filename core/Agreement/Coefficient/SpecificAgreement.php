@@ -44,10 +44,10 @@ final readonly class SpecificAgreement
         $in = [];
         foreach ($table->r as $u => $r) {
             if ($r >= 2 && $table->counts[$u * $table->q + $category] > 0) {
-                $in[$table->grouped ? $table->clusterOf[$u] : $u] = true;
+                $in[$table->grouped ? $table->clusterOf[$u] : $u] = $table->times[$u] ?? 1;
             }
         }
-        $n = count($in);
+        $n = array_sum($in);
         $z = $confidence->z ** 2;
 
         return $figure->estimate > 0.5

@@ -73,11 +73,11 @@ final readonly class CountSums implements Resampled
         }
         $total = array_fill(0, $size, 0.0);
         foreach ($by as $i => $v) {
-            $total[$i % $size] += $v;
+            $total[$i % $size] += ($table->times[intdiv($i, $size)] ?? 1) * $v;
         }
         $this->size = $size;
         $this->unit = $unit;
-        $this->patternOf = count($ranks) === $table->units ? $patternOf : null;
+        $this->patternOf = count($ranks) === count($table->clusterOf) ? $patternOf : null;
         $this->zero = array_fill(0, $size, 0.0);
         $this->ranks = $ranks;
         $this->byCluster = $by;

@@ -48,7 +48,7 @@ final readonly class WithoutReaders
             foreach ($sum as $rank => $v) {
                 $spread += ($rows === $table ? 1 : $times[$rank]) * max(0.0, $two[$f][$rank] - $v * $v / $m);
             }
-            $over = $f > 4 ? Clusters::ofSizes($sums->possible($f - 5)) : Clusters::ofTable($table, $f === 4 ? 2 : 1);
+            $over = $f > 4 ? Clusters::ofSizes($sums->possible($f - 5), $table->times) : Clusters::ofTable($table, $f === 4 ? 2 : 1);
             $crossed[] = self::scaled($spread, $m, $over->count);
         }
 

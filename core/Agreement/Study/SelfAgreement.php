@@ -70,13 +70,14 @@ final readonly class SelfAgreement
     {
         $names = $this->set->valueNames();
         $raters = $this->set->raterNames();
+        $repeats = array_filter(array_map($this->set->repeats(...), $items));
         $rank = [];
-        foreach ($this->set->inClusters() as [$case, $r]) {
+        foreach ($repeats === [] ? [] : $this->set->inClusters() as [$case, $r]) {
             $rank[$this->set->caseIndex($case)] = $r;
         }
         $pairs = [];
-        foreach ($items as $item) {
-            foreach ($this->set->repeats($item) as $r => $list) {
+        foreach ($repeats as $byRater) {
+            foreach ($byRater as $r => $list) {
                 foreach ($list as [$case, $one, $two]) {
                     if ($names[$one] !== $this->options->cannotTell && $names[$two] !== $this->options->cannotTell) {
                         $pairs[$raters[$r]][] = [$rank[$case], $names[$one], $names[$two]];

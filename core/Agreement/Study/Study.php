@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Core\Agreement\Study;
 
 use Core\Agreement\AgreementException;
+use Core\Agreement\AlikeUnits;
 use Core\Agreement\Coefficient\Alpha;
 use Core\Agreement\Coefficient\BlandAltman;
 use Core\Agreement\Coefficient\CongerKappa;
@@ -102,7 +103,7 @@ final class Study
     private function compute(array $items): ItemResult
     {
         $o = $this->options;
-        $table = ItemTable::fromRatings($this->set, $items, $o->categories, $o->cannotTell);
+        $table = $this->table($items);
         $weights = Weights::asked($table, $o->weights);
         $pairs = $table->scale->isCategorical() ? new PairTables($table, $weights, $o->confidence) : null;
         [$coefficients, $specific] = $this->coefficients($table, $weights, $pairs);
@@ -146,22 +147,44 @@ final class Study
     }
 
     /**
+     * Where nothing is drawn and every case is its own cluster, what is alike is held once.
+     *
+     * @param  list<string>  $items
+     *
+     * @throws CoreException
+     */
+    private function table(array $items): ItemTable
+    {
+        $o = $this->options;
+        $plain = $this->bootstrap !== null ||
+            $this->set->scale !== Scale::Nominal || count($items) !== 1 || $this->set->isClustered();
+
+        return ($plain ? null : AlikeUnits::ofNames($this->set, $items[0], $o->categories, $o->cannotTell))
+            ?? ItemTable::fromRatings($this->set, $items, $o->categories, $o->cannotTell);
+    }
+
+    /**
      * @param  list<string>  $items
      *
      * @throws CoreException
      */
     private function mean(array $items, ItemTable $pooled): ?MeanOverItems
     {
-        return count($items) < 2 || $this->set->scale !== Scale::Nominal ? null : MeanOverItems::of(
-            array_map(fn (string $item): ItemTable => ItemTable::fromRatings(
-                $this->set,
-                [$item],
-                $this->options->categories,
-                $this->options->cannotTell,
-            ), $items),
-            $pooled->categories,
-            $this->options->confidence,
-        );
+        if (count($items) < 2 || $this->set->scale !== Scale::Nominal) {
+            return null;
+        }
+        $tables = function () use ($items): \Generator {
+            foreach ($items as $item) {
+                yield ItemTable::fromRatings(
+                    $this->set,
+                    [$item],
+                    $this->options->categories,
+                    $this->options->cannotTell,
+                );
+            }
+        };
+
+        return MeanOverItems::of($tables(), $pooled->categories, $this->options->confidence);
     }
 
     /**

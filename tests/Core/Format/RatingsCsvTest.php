@@ -9,7 +9,7 @@ function counted(RatingSet $set, string $item): array
     $out = [];
     [$values, $raters, $rows] = [$set->valueNames(), $set->raterNames(), $set->first($item)];
     foreach ($set->cases() as $case) {
-        foreach ($rows[$set->caseIndex($case)] ?? [] as $r => $v) {
+        foreach ($rows->row($set->caseIndex($case)) as $r => $v) {
             if ($v > 0) {
                 $out[$case][$raters[$r]] = $values[$v];
             }
