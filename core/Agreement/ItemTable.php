@@ -53,8 +53,8 @@ final class ItemTable
      * @param  list<int>  $clusterOf  rank of the cluster among all clusters, by unit; never falling
      * @param  int|null  $cases  as many as clusters where null
      * @param  bool|null  $grouped  where null, whether there are fewer clusters than units
-     * @param  list<int>|null  $times  how often each unit is there, where units that are alike – each its own cluster – are
-     *     held once: the numbers of units, cases, clusters and ratings count them all
+     * @param  list<int>|null  $times  how often each unit is there, where units that are alike – each its own cluster –
+     *     are held once: the numbers of units, cases, clusters and ratings count them all
      */
     public function __construct(
         public readonly Scale $scale,

@@ -27,6 +27,12 @@ final readonly class CongerKappa
     /** @var list<float> a_u, the share of agreeing pairs, by unit */
     private array $agreeing;
 
+    /** @var list<list<float>> Σ_l w_kl p_gl by rater and category k */
+    private array $near;
+
+    /** @var list<float> the same of all raters, by category */
+    private array $all;
+
     /** Its units, those that are alike once. */
     private ItemTable $table;
 
@@ -45,7 +51,23 @@ final readonly class CongerKappa
             $given[] = array_values($own);
         }
         $this->given = $given;
-        $this->agreeing = $this->agreeing($this->table->columns, null);
+        $this->agreeing = $this->agreeing(null);
+        // Σ_l w_kl p_gl of each rater, and of all.
+        $near = [];
+        $all = array_fill(0, $whole->q, 0.0);
+        foreach ($given as $g => $counts) {
+            $near[$g] = [];
+            for ($k = 0; $k < $whole->q; $k++) {
+                $sum = 0.0;
+                foreach ($counts as $l => $n) {
+                    $sum += $weights->w[$k * $whole->q + $l] * $n / $whole->units;
+                }
+                $near[$g][] = $sum;
+                $all[$k] += $sum;
+            }
+        }
+        $this->near = array_values($near);
+        $this->all = array_values($all);
     }
 
     public static function figure(ItemTable $table, Weights $weights, Confidence $confidence): Figure
@@ -67,7 +89,8 @@ final readonly class CongerKappa
     {
         $t = $this->whole;
         [$kappa, $pe] = $this->value($this->given, $this->sum($this->agreeing), $t->units);
-        $influences = $this->influences(null);
+        $meets = $this->meets();
+        $influences = $this->influences($this->agreeing, $meets, $kappa, $pe, count($this->given));
         $clusters = Clusters::ofTable($t);
         if ($t->grouped) {
             $figure = ClusterError::clustered(
@@ -87,7 +110,7 @@ final readonly class CongerKappa
             $low = ClusterError::perfectLow($t->grouped ? $clusters->count : $t->units, $pe, $confidence);
             $figure = $figure->within($low, 1.0, 'perfect-agreement bound');
         }
-        [$without, $crossed] = $this->withoutReaders();
+        [$without, $crossed] = $this->withoutReaders($meets);
 
         return $figure->forReadersLike(NewReaders::of($figure, $without, $crossed, $clusters, $confidence));
     }
@@ -157,60 +180,68 @@ final readonly class CongerKappa
      * ψ_u = ((a_u − p_a) − 2(1 − κ)(e_u − p_e))/(1 − p_e), e_u what the unit's ratings meet in the other raters by
      * chance.
      *
-     * @param  int|null  $without  a rater to be left out
+     * @param  list<float>  $agreeing  a_u
+     * @param  list<float>  $meets  e_u m(m − 1), m the raters that are meant
      * @return list<float> by unit
      */
-    private function influences(?int $without): array
+    private function influences(array $agreeing, array $meets, float $kappa, float $pe, int $m): array
     {
-        $t = $this->table;
-        $units = $this->whole->units;
-        $q = $t->q;
-        $columns = $t->columns;
-        $given = $this->given;
-        if ($without !== null) {
-            unset($columns[$without], $given[$without]);
-        }
-        $m = count($columns);
-        // Σ_l w_kl p_gl of each rater, and of all.
-        $near = [];
-        $all = array_fill(0, $q, 0.0);
-        foreach ($given as $g => $counts) {
-            for ($k = 0; $k < $q; $k++) {
-                $near[$g][$k] = 0.0;
-                foreach ($counts as $l => $n) {
-                    $near[$g][$k] += $this->weights->w[$k * $q + $l] * $n / $units;
-                }
-                $all[$k] += $near[$g][$k];
-            }
-        }
-        $meets = array_fill(0, $t->units, 0.0);
-        foreach ($columns as $g => $column) {
-            $others = array_map(static fn (float $sum, float $own): float => $sum - $own, $all, $near[$g]);
-            foreach ($column as $u => $k) {
-                $meets[$u] += $others[$k];
-            }
-        }
-        $agreeing = $without === null ? $this->agreeing : $this->agreeing(array_values($columns), $without);
-        [$kappa, $pe] = $this->value(array_values($given), $this->sum($agreeing), $units);
-        $pa = $this->sum($agreeing) / $units;
+        $pa = $this->sum($agreeing) / $this->whole->units;
+        $scale = 1.0 / ($m * ($m - 1.0));
         $out = [];
         foreach ($agreeing as $u => $a) {
-            $e = $meets[$u] / ($m * ($m - 1.0));
-            $out[] = ($a - $pa - 2.0 * (1.0 - $kappa) * ($e - $pe)) / (1.0 - $pe);
+            $out[] = ($a - $pa - 2.0 * (1.0 - $kappa) * ($scale * $meets[$u] - $pe)) / (1.0 - $pe);
         }
 
         return $out;
     }
 
+    /** @return list<float> Σ_g Σ_{h≠g} Σ_l w_kl p_hl by unit, k what g said of it */
+    private function meets(): array
+    {
+        $meets = array_fill(0, count($this->times), 0.0);
+        foreach ($this->table->columns as $g => $column) {
+            $others = array_map(static fn (float $sum, float $own): float => $sum - $own, $this->all, $this->near[$g]);
+            foreach ($column as $u => $k) {
+                $meets[$u] += $others[$k];
+            }
+        }
+
+        return array_values($meets);
+    }
+
     /**
-     * @param  list<list<int>>  $columns
-     * @param  int|null  $without  the rater whose column is not among them
-     * @return list<float> a_u by unit
+     * The same without a rater: less what that one meets in the others and they in that one.
+     *
+     * @param  list<float>  $meets  with all
+     * @return list<float>
      */
-    private function agreeing(array $columns, ?int $without): array
+    private function meetsWithout(int $g, array $meets): array
+    {
+        [$patterns, $of] = $this->table->patterns();
+        $near = $this->near[$g];
+        $inOne = [];
+        foreach ($patterns as $counts) {
+            $sum = 0.0;
+            foreach ($counts as $k => $n) {
+                $sum += $n * $near[$k];
+            }
+            $inOne[] = $sum;
+        }
+        $own = array_map(static fn (float $sum, float $own): float => $sum - 2.0 * $own, $this->all, $near);
+        $out = [];
+        foreach ($this->table->columns[$g] as $u => $k) {
+            $out[] = $meets[$u] - $own[$k] - $inOne[$of[$u]];
+        }
+
+        return $out;
+    }
+
+    /** @return list<float> a_u by unit, without a rater or with all */
+    private function agreeing(?int $without): array
     {
         $q = $this->table->q;
-        $m = count($columns);
+        $m = count($this->table->columns) - ($without === null ? 0 : 1);
         [$patterns, $of] = $this->table->patterns();
         $known = $out = [];
         foreach ($of as $u => $p) {
@@ -228,8 +259,11 @@ final readonly class CongerKappa
         return $out;
     }
 
-    /** @return array{list<float>, float} κ without each rater, and ((m−1)/m) G/(G−1) Σ_g Σ_c (Σψ − mean Σψ)²/n² */
-    private function withoutReaders(): array
+    /**
+     * @param  list<float>  $meets
+     * @return array{list<float>, float} κ without each rater, and ((m−1)/m) G/(G−1) Σ_g Σ_c (Σψ − mean Σψ)²/n²
+     */
+    private function withoutReaders(array $meets): array
     {
         $m = count($this->table->raters);
         if ($m < NewReaders::LEAST) {
@@ -240,11 +274,14 @@ final readonly class CongerKappa
         foreach (array_keys($this->table->columns) as $g) {
             $given = $this->given;
             unset($given[$g]);
-            $columns = $this->table->columns;
-            unset($columns[$g]);
-            $agreeing = $this->sum($this->agreeing(array_values($columns), $g));
-            $values[] = $value = $this->value(array_values($given), $agreeing, $this->whole->units)[0];
-            foreach (is_nan($value) ? [] : $this->byCluster($this->influences($g)) as $c => $v) {
+            $agreeing = $this->agreeing($g);
+            [$value, $pe] = $this->value(array_values($given), $this->sum($agreeing), $this->whole->units);
+            $values[] = $value;
+            if (is_nan($value)) {
+                continue;
+            }
+            $influences = $this->influences($agreeing, $this->meetsWithout($g, $meets), $value, $pe, $m - 1);
+            foreach ($this->byCluster($influences) as $c => $v) {
                 $one[$c] = ($one[$c] ?? 0.0) + $v;
                 $two[$c] = ($two[$c] ?? 0.0) + $v * $v;
             }

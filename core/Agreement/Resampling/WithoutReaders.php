@@ -48,7 +48,9 @@ final readonly class WithoutReaders
             foreach ($sum as $rank => $v) {
                 $spread += ($rows === $table ? 1 : $times[$rank]) * max(0.0, $two[$f][$rank] - $v * $v / $m);
             }
-            $over = $f > 4 ? Clusters::ofSizes($sums->possible($f - 5), $table->times) : Clusters::ofTable($table, $f === 4 ? 2 : 1);
+            $over = $f > 4
+                ? Clusters::ofSizes($sums->possible($f - 5), $table->times)
+                : Clusters::ofTable($table, $f === 4 ? 2 : 1);
             $crossed[] = self::scaled($spread, $m, $over->count);
         }
 
@@ -107,11 +109,13 @@ final readonly class WithoutReaders
                 $n = $f === 4 ? 1 : 0;
                 $scale = $total[$n] / $sums->total[$n];
                 $adds = [];
+                $form = array_filter($form, static fn (float $by): bool => $by !== 0.0);
                 foreach ($times as $id => $_) {
-                    $adds[$id] = 0.0;
-                    foreach ($units[$id] as $i => $v) {
-                        $adds[$id] += $scale * $form[$i] * $v;
+                    $sum = 0.0;
+                    foreach ($form as $i => $by) {
+                        $sum += $by * ($units[$id][$i] ?? 0.0);
                     }
+                    $adds[$id] = $scale * $sum;
                 }
                 $parts[$f] = self::gathered($table->clusterOf, $left, $adds);
             }
