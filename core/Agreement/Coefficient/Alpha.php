@@ -30,45 +30,47 @@ final class Alpha
             return Figure::undefined($table->q === 1 ? Undefined::OneValue : Undefined::PairableSame);
         }
         try {
-            $alpha = match ($table->scale) {
-                Scale::Ordinal => new OrdinalAlpha($table),
-                Scale::Ratio => new DistanceAlpha(
-                    self::units($table),
-                    static fn (float $a, float $b): float => $a === $b ? 0.0 : (($a - $b) / ($a + $b)) ** 2,
-                ),
-                default => new IntervalAlpha($table),
-            };
+            $alpha = self::of($table);
+            $clusters = $table->grouped ? Clusters::ofTable($table, 2) : null;
+            $perfect = $table->isPerfect() ? [$clusters->count ?? $table->paired, $seen] : null;
+            $figure = self::worked($alpha, $confidence, $bootstrap, $perfect, $clusters);
+
+            return $figure->forReadersLike(self::newReaders($table, $figure, $confidence));
         } catch (CoreException) {
             return Figure::undefined(Remark::of(Undefined::TooManyValues, most: DistanceAlpha::MOST_VALUES));
         }
-
-        $clusters = $table->grouped ? Clusters::ofTable($table, 2) : null;
-
-        $figure = self::worked(
-            $alpha,
-            $confidence,
-            $bootstrap,
-            $table->isPerfect() ? [$clusters->count ?? $table->paired, $seen] : null,
-            $clusters,
-        );
-
-        return $figure->forReadersLike(
-            $alpha instanceof IntervalAlpha
-                ? self::newReaders($table, $figure, $confidence)
-                : NewReaders::unknown(Remark::of(Undefined::NotForScale, scale: $table->scale->value)),
-        );
     }
 
+    /** @throws CoreException when there are too many values for the scale */
+    private static function of(ItemTable $table): DistanceAlpha|IntervalAlpha|OrdinalAlpha
+    {
+        return match ($table->scale) {
+            Scale::Ordinal => new OrdinalAlpha($table),
+            Scale::Ratio => new DistanceAlpha(
+                self::units($table),
+                static fn (float $a, float $b): float => $a === $b ? 0.0 : (($a - $b) / ($a + $b)) ** 2,
+            ),
+            default => new IntervalAlpha($table),
+        };
+    }
+
+    /** @throws CoreException never: fewer values than the whole had */
     private static function newReaders(ItemTable $table, Figure $figure, Confidence $confidence): NewReaders
     {
         $m = count($table->raters);
+        // Each reader that is left out asks for every value against every other again.
+        $most = (int) (DistanceAlpha::MOST_VALUES / sqrt($m));
+        if ($table->scale === Scale::Ratio && $m >= NewReaders::LEAST && $table->ratings > $most) {
+            return NewReaders::unknown(Remark::of(Undefined::TooManyValues, most: $most));
+        }
         $values = $one = $two = [];
         for ($g = 0; $g < $m && $m >= NewReaders::LEAST; $g++) {
-            $rest = new IntervalAlpha($table->without($g));
+            $left = $table->without($g);
+            $rest = self::of($left);
             $values[] = $rest->estimates()[0];
             foreach ($rest->influences() ?? [] as $c => $v) {
                 // Each is divided by the units that are left; the whole's are meant.
-                $v *= (float) $rest->units / $table->paired;
+                $v *= (float) $left->paired / $table->paired;
                 $one[$c] = ($one[$c] ?? 0.0) + $v;
                 $two[$c] = ($two[$c] ?? 0.0) + $v * $v;
             }
@@ -165,7 +167,7 @@ final class Alpha
         }
         $out = [];
         foreach ($table->clusterOf as $u => $case) {
-            $out[$case][] = $units[$u];
+            $out[$case][] = $units[$u] ?? [];
         }
 
         return $out;

@@ -92,7 +92,7 @@ final class DistanceAlpha implements Resampled
     /**
      * Σ_{u∈g} ψ_u/n2, as IntervalAlpha has it.
      *
-     * @return list<float>|null by cluster; null where α is undefined
+     * @return array<int, float>|null by rank of the cluster; null where α is undefined
      */
     public function influences(): ?array
     {
@@ -109,7 +109,7 @@ final class DistanceAlpha implements Resampled
         $out = [];
         foreach ($this->observed as $i => $own) {
             $met = array_sum(array_slice($this->between, $i * $n, $n));
-            $out[] = (1 - $alpha) * (2 * $met / $expected - (float) $this->values[$i] / $values) -
+            $out[$this->ranks[$i]] = (1 - $alpha) * (2 * $met / $expected - (float) $this->values[$i] / $values) -
                 ($values - 1) * $own / $expected;
         }
 

@@ -18,9 +18,6 @@ final readonly class IntervalAlpha implements Resampled
     /** @var array<int, array{float, float, float, float}> observed, N, Σx, Σx² by rank of the cluster */
     private array $sums;
 
-    /** Units with two ratings or more. */
-    public int $units;
-
     public function __construct(ItemTable $table)
     {
         // Numbers are taken from their middle, so that squares keep their digits.
@@ -50,7 +47,6 @@ final readonly class IntervalAlpha implements Resampled
             }
         }
         $this->sums = $sums;
-        $this->units = count(array_filter($n, static fn (int $r): bool => $r >= 2));
     }
 
     private static function alpha(float $o, float $n, float $s1, float $s2): float
