@@ -6,7 +6,8 @@ namespace App\Agreement;
 
 use App\Codebook\Codebooks;
 use App\Models\Sitting;
-use Core\Agreement\RatingSet;
+use Core\Agreement\Profile\FacetModel;
+use Core\Agreement\Profile\RoundsOnScale;
 use Core\Agreement\Study\RoundChange;
 use Core\Agreement\Study\RoundComparison;
 use Core\Agreement\Study\StudyOptions;
@@ -40,21 +41,26 @@ final readonly class ChangeSince
             ->first();
     }
 
-    /** Null where they share less than two people. */
-    public function between(Sitting $before, RatingSet $said): ?RoundChange
+    /**
+     * Null where they share less than two people.
+     *
+     * @param  FacetModel|null  $scale  of the later round
+     */
+    public function between(Sitting $before, RoundRatings $now, ?FacetModel $scale): ?RoundChange
     {
-        $then = RoundRatings::saidIn($before, $this->codebooks);
-        $people = count(array_intersect($then->raterNames(), $said->raterNames()));
+        $then = RoundRatings::ofRound($before, $this->codebooks);
+        $people = count(array_intersect($then->said->raterNames(), $now->said->raterNames()));
         if ($people < 2) {
             return null;
         }
         $options = RoundRatings::options();
-        $found = (new RoundComparison($then, $said, new StudyOptions(
+        $found = (new RoundComparison($then->said, $now->said, new StudyOptions(
             categories: $options->categories,
             cannotTell: $options->cannotTell,
             bootstrap: self::RESAMPLES,
             seed: $options->seed,
         )))->result();
+        $linked = $scale !== null && ($found->anchors ?? 0) > 0;
 
         return new RoundChange(
             $found->readers ?? $people,
@@ -62,6 +68,7 @@ final readonly class ChangeSince
             $found->clusters ?? 0,
             $found->specific[Presence::Present->value] ?? null,
             $found->coefficients['gwet_ac1'] ?? null,
+            $linked ? RoundsOnScale::between($then->rightOrWrong(), $now->rightOrWrong(), $scale) : null,
         );
     }
 }

@@ -6,9 +6,11 @@ namespace App\Agreement;
 
 use Core\Agreement\Coefficient\PairResult;
 use Core\Agreement\ItemTable;
+use Core\Agreement\Profile\AnsweredCurve;
 use Core\Agreement\Profile\DawidSkene;
 use Core\Agreement\Profile\FacetModel;
 use Core\Agreement\Profile\LatentRates;
+use Core\Agreement\Profile\RoundsOnScale;
 use Core\Agreement\Study\PersonResult;
 
 /** What a round tells of each of its people: made one by one, since all their calls at once would be the round's. */
@@ -19,13 +21,18 @@ final readonly class PeopleResults
     /**
      * @param  array<string, LatentRates>  $latent  by rater
      * @param  list<PairResult>  $pairs
+     * @param  FacetModel|null  $scale  everybody's calls on one
      */
-    private function __construct(private RoundRatings $ratings, private array $latent, private array $pairs)
-    {
+    private function __construct(
+        private RoundRatings $ratings,
+        private array $latent,
+        private array $pairs,
+        public ?FacetModel $scale,
+    ) {
     }
 
     /** @param  list<PairResult>  $pairs  of all faults pooled */
-    public static function ofRound(RoundRatings $ratings, array $pairs): self
+    public static function ofRound(RoundRatings $ratings, array $pairs, ?FacetModel $scale): self
     {
         $options = RoundRatings::options();
         $said = $ratings->said;
@@ -39,28 +46,20 @@ final readonly class PeopleResults
             }
         }
 
-        return new self($ratings, $latent, $pairs);
+        return new self($ratings, $latent, $pairs, $scale);
     }
 
     /** Everybody's right and wrong calls on one scale; null where all are alike. */
-    public function scale(): ?FacetModel
+    public static function scaleOf(RoundRatings $ratings): ?FacetModel
     {
-        $calls = [];
-        foreach ($this->ratings->said->raterNames() as $rater) {
-            foreach ($this->ratings->callsOf((int) substr($rater, 1)) as $case => $of) {
-                foreach ($of as $call) {
-                    $calls[] = [$call->isRight(), [$rater, "c$case", $call->item]];
-                }
-            }
-        }
-
         // Faults are the same in every round: they link nothing.
-        return FacetModel::fit($calls, ['reader', 'case', 'fault'], links: ['reader', 'case']);
+        return FacetModel::fit($ratings->rightOrWrong(), RoundsOnScale::FACETS, links: ['reader', 'case']);
     }
 
     /** @return \Generator<int, PersonResult> by user; whoever said something */
     public function each(): \Generator
     {
+        $curves = $this->curves();
         foreach ($this->ratings->said->raterNames() as $rater) {
             $user = (int) substr($rater, 1);
             yield $user => new PersonResult(
@@ -70,7 +69,23 @@ final readonly class PeopleResults
                     $this->pairs,
                     static fn (PairResult $p): bool => $p->a === $rater || $p->b === $rater,
                 )),
+                ($curves[$rater] ?? null)?->beside(array_values(array_diff_key($curves, [$rater => true]))),
             );
         }
+    }
+
+    /** @return array<string, AnsweredCurve> by rater, of those who are scored */
+    private function curves(): array
+    {
+        $out = [];
+        foreach ($this->ratings->said->raterNames() as $rater) {
+            $user = (int) substr($rater, 1);
+            $out[$rater] = AnsweredCurve::of(
+                array_merge(...array_values($this->ratings->callsOf($user))),
+                $this->ratings->leftBy($user),
+            );
+        }
+
+        return array_filter($out, static fn (?AnsweredCurve $c): bool => $c !== null);
     }
 }

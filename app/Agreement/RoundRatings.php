@@ -189,6 +189,36 @@ final readonly class RoundRatings
         return $out;
     }
 
+    /** Questions that the key settles and one person left with "cannot tell", though what was shown could tell. */
+    public function leftBy(int $user): int
+    {
+        $left = 0;
+        foreach ($this->said->ratingsOf("u$user", self::FIRST) as $case => $of) {
+            $reading = $this->readings["$case|u$user|".self::FIRST];
+            foreach ($of as $fault => [$presence]) {
+                $left += $presence === Presence::CannotTell->value && ($this->key[$case][$fault] ?? '') !== '' &&
+                    isset($this->inputs->seen[$reading['case']][$reading['arm']][$fault]) ? 1 : 0;
+            }
+        }
+
+        return $left;
+    }
+
+    /** @return list<array{bool, list<string>}> everybody's scored calls: whether right; reader, case, fault */
+    public function rightOrWrong(): array
+    {
+        $calls = [];
+        foreach ($this->said->raterNames() as $rater) {
+            foreach ($this->callsOf((int) substr($rater, 1)) as $case => $of) {
+                foreach ($of as $call) {
+                    $calls[] = [$call->isRight(), [$rater, "c$case", $call->item]];
+                }
+            }
+        }
+
+        return $calls;
+    }
+
     /**
      * @param  array<string, array{string, float|null}>  $said  of one case, by fault
      * @param  array<string, array<string, int>>  $all  everybody's calls by fault and presence
@@ -221,23 +251,6 @@ final readonly class RoundRatings
         }
 
         return $out;
-    }
-
-    /** @return RatingSet everybody's calls of a round, and nothing else of it */
-    public static function saidIn(Sitting $round, Codebooks $codebooks): RatingSet
-    {
-        $said = new RatingSet;
-        $inputs = RoundInputs::ofRound($round, $codebooks);
-        foreach (self::sheets($inputs, $inputs->readings) as $sheet) {
-            foreach ($sheet['calls'] as [$fault, $presence, $sure]) {
-                $said->add($sheet['case'], $fault, $sheet['rater'], $presence, $sheet['occasion'], $sure);
-            }
-        }
-        foreach ($inputs->golfers as $case => $golfer) {
-            $said->group("c$case", $golfer);
-        }
-
-        return $said;
     }
 
     /**

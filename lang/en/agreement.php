@@ -66,6 +66,11 @@ return [
             .'found '
             .'four times in five.',
         'like' => 'Among readers like them: :low to :high.',
+        'scale' => 'All :calls scored calls of both rounds on one scale, hard cases and strict people taken out: '
+            .':first → :second % right where everything else is middling (a difference of :by, :low to :high). It '
+            .'supposes that everybody moved alike.',
+        'scale-chance' => 'That may be chance.',
+        'scale-misfit' => 'One of the two rounds does not follow the scale well: read it with care.',
         'memory' => 'Without readers who were not debriefed, debrief, practice and memory cannot be told apart.',
     ],
     'forest' => 'Who sees what the panel sees',
@@ -284,6 +289,19 @@ return [
             'missed' => 'missed',
             'over' => 'over-called. One fault has few cases: the intervals say how little that is; grey and slanted is '
                 .'too few to say.',
+        ],
+        'surest' => [
+            'title' => 'Right where surest',
+            'part' => 'the surest :share',
+            'all' => 'all questions',
+            'right' => 'Right',
+            'others' => 'Colleagues at the same share',
+            'own' => 'You answered :answered of :questions questions that could be told. “Cannot tell” counted half '
+                .'right you would be at :half: shown, never used to put people in order, since it would pay not to '
+                .'answer.',
+            'other' => ':answered of :questions questions that could be told were answered. “Cannot tell” counted '
+                .'half right, that is :half: shown, never used to put people in order, since it would pay not to '
+                .'answer.',
         ],
         'calibrated' => [
             'even' => 'As sure as right',

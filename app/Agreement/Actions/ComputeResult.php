@@ -62,9 +62,10 @@ final readonly class ComputeResult
     {
         $ratings = RoundRatings::ofRound($round, $this->codebooks);
         $progress->tell(0.2);
+        $scale = PeopleResults::scaleOf($ratings);
         // Before there is much else in memory: it may want another round's calls.
         $before = ChangeSince::roundBefore($round);
-        $change = $before === null ? null : $this->since->between($before, $ratings->said);
+        $change = $before === null ? null : $this->since->between($before, $ratings, $scale);
         $progress->tell(0.3);
         $options = RoundRatings::options();
         $said = $ratings->said->isEmpty() ? null : (new Study($ratings->said, $options))->result();
@@ -74,7 +75,7 @@ final readonly class ComputeResult
         $items = $scored->items();
         $progress->tell(0.7);
         $arms = ArmComparison::fromRatings($ratings);
-        $people = PeopleResults::ofRound($ratings, $said->pooled->pairs ?? []);
+        $people = PeopleResults::ofRound($ratings, $said->pooled->pairs ?? [], $scale);
         $progress->tell(0.8);
 
         return new RoundFigures(
@@ -170,7 +171,7 @@ final readonly class ComputeResult
         if ($r->study !== null) {
             yield [FigurePart::Item, '', $as->item($r->study->pooled)];
         }
-        $scale = $made->people->scale();
+        $scale = $made->people->scale;
         if ($scale !== null) {
             yield [FigurePart::Scale, '', FacetJson::write($scale)];
         }

@@ -11,6 +11,7 @@ use App\Sight\Onlookers;
 use App\Words\Wording;
 use Core\Agreement\Coefficient\PairResult;
 use Core\Agreement\Figure;
+use Core\Agreement\Profile\RoundsOnScale;
 use Core\Agreement\Study\Change;
 use Core\Agreement\Study\KeyErrorResult;
 use Core\Agreement\Study\RaterResult;
@@ -164,7 +165,7 @@ final readonly class AgreementOverview
         return $out;
     }
 
-    /** @return array{since: string, says: string}|null */
+    /** @return array{since: string, says: string, scale: string}|null */
     private function compared(KeptFigures $kept, User $user): ?array
     {
         [$id, $c] = $kept->change() ?? [0, null];
@@ -178,6 +179,7 @@ final readonly class AgreementOverview
             'says' => $c->present === null
                 ? (string) __('agreement.since.no-anchors', ['people' => $c->people])
                 : $this->moved($c, $c->present),
+            'scale' => $c->scale === null ? '' : self::onScale($c->scale),
         ];
     }
 
@@ -216,6 +218,27 @@ final readonly class AgreementOverview
                 'high' => $percent($new->high),
             ]),
             __('agreement.since.memory'),
+        ], static fn (string $part): bool => $part !== ''));
+    }
+
+    /** What the many-facet model says of the two rounds, and whether it may. */
+    private static function onScale(RoundsOnScale $of): string
+    {
+        $percent = static fn (float $v): string => Written::fixed(100.0 * $v, 0);
+        [$by, $low, $high] = $of->points();
+
+        return implode(' ', array_filter([
+            (string) __('agreement.since.scale', [
+                'calls' => Written::fixed($of->calls, 0),
+                'first' => $percent($of->first),
+                'second' => $percent($of->second),
+                'by' => $percent($by),
+                'low' => $percent($low),
+                'high' => $percent($high),
+            ]),
+            $of->p() > 0.05 ? (string) __('agreement.since.scale-chance') : '',
+            $of->parts > 1 ? (string) __('agreement.scale.apart', ['parts' => $of->parts]) : '',
+            $of->misfit > AgreementScale::ODD ? (string) __('agreement.since.scale-misfit') : '',
         ], static fn (string $part): bool => $part !== ''));
     }
 

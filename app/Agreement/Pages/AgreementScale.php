@@ -20,7 +20,7 @@ use Core\Number\Written;
 final readonly class AgreementScale
 {
     /** A reader whose calls leave so much more than the model expects does not follow the others. */
-    private const ODD = 1.3;
+    public const ODD = 1.3;
 
     /** So many cases are told, the hardest first. */
     private const HARDEST = 5;

@@ -39,7 +39,13 @@ final readonly class PersonCalls
             $all = $kept[$round->id] ?? null;
             if ($all !== null) {
                 $seen = array_intersect_key($all->calls, $sees[$round->id] ?? []);
-                $out[$round->id] = new PersonResult($seen, $all->latent, $all->pairs);
+                $out[$round->id] = new PersonResult(
+                    $seen,
+                    $all->latent,
+                    $all->pairs,
+                    // It cannot be taken apart: where a case waits, nothing of it is told.
+                    count($seen) === count($all->calls) ? $all->curve : null,
+                );
             }
         }
 

@@ -8,6 +8,7 @@ use App\Codebook\Codebooks;
 use App\Models\Sitting;
 use App\Models\User;
 use Core\Agreement\Figure;
+use Core\Agreement\Profile\AnsweredCurve;
 use Core\Agreement\Profile\RaterProfile;
 use Core\Agreement\Study\PersonResult;
 use Core\Agreement\Undefined;
@@ -64,6 +65,7 @@ final readonly class PersonPage
             'calibrationRows' => self::calibrationRows($profile),
             'calibrated' => self::calibrated($profile->swagger()),
             'swagger' => $profile->swagger(),
+            'surest' => self::surest($kept[$round->id]->curve ?? null, $said['whose']),
             ...$this->mistakes->of($round, $profile, $codebook),
             ...$this->drift->of($rounds, self::over($rounds, $kept), $said),
             ...$this->withoutKey->of($kept[$round->id]->latent ?? null, $figures, $said, $profile->calls !== []),
@@ -196,6 +198,40 @@ final readonly class PersonPage
             ],
             $profile->calibration(),
         );
+    }
+
+    /**
+     * How right in the surest part of the questions, beside colleagues at the same share.
+     *
+     * @return array{says: string, rows: list<array{part: string, right: string, others: string}>}|null
+     */
+    private static function surest(?AnsweredCurve $curve, string $whose): ?array
+    {
+        if ($curve === null) {
+            return null;
+        }
+        $percent = static fn (?float $v): string => $v === null
+            ? (string) __('figures.none')
+            : Written::fixed(100.0 * $v, 0).' %';
+        $rows = [];
+        foreach ($curve->right as $share => $right) {
+            $rows[] = [
+                'part' => (string) __($share === 100 ? 'agreement.person.surest.all' : 'agreement.person.surest.part', [
+                    'share' => "$share %",
+                ]),
+                'right' => $percent($right),
+                'others' => $percent($curve->others[$share] ?? null),
+            ];
+        }
+
+        return [
+            'says' => (string) __("agreement.person.surest.$whose", [
+                'answered' => $curve->answered,
+                'questions' => $curve->questions,
+                'half' => $percent($curve->half),
+            ]),
+            'rows' => $rows,
+        ];
     }
 
     /** @return list<FaultRow> the most wrong calls first */

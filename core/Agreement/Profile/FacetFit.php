@@ -361,6 +361,24 @@ final class FacetFit
         ];
     }
 
+    /**
+     * One level of a small facet less another.
+     *
+     * @param  non-empty-list<float>  $sd
+     * @return array{float, float} with its standard error
+     */
+    public function contrast(int $facet, string $level, string $less, array $sd): array
+    {
+        $this->climb($sd);
+        $at = array_flip($this->levels[$facet]);
+        [$one, $other] = [$this->from[$facet] + $at[$level], $this->from[$facet] + $at[$less]];
+        $unit = array_fill(0, $this->small + 1, 0.0);
+        [$unit[$one], $unit[$other]] = [1.0, -1.0];
+        $x = self::solved($this->curvature($sd)[0], $unit);
+
+        return [$this->b[$one] - $this->b[$other], sqrt($x[$one] - $x[$other])];
+    }
+
     /** @return array<int, array{int, float, float}> calls, infit and outfit of each level */
     private function fits(int $facet): array
     {

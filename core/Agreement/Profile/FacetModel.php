@@ -102,10 +102,12 @@ final readonly class FacetModel
     }
 
     /**
+     * In how many parts a design falls that share no level of these facets.
+     *
      * @param  list<array{bool, list<string>}>  $calls
      * @param  list<int>  $facets
      */
-    private static function parts(array $calls, array $facets): int
+    public static function parts(array $calls, array $facets): int
     {
         $root = [];
         $find = static function (string $of) use (&$root): string {

@@ -6,6 +6,7 @@ namespace Core\Format\Json;
 
 use Core\Agreement\Profile\FacetEffect;
 use Core\Agreement\Profile\FacetModel;
+use Core\Agreement\Profile\RoundsOnScale;
 use Core\Format\FormatException;
 
 /** A many-facet model as it is kept. */
@@ -60,5 +61,33 @@ final class FacetJson
 
         return new FacetModel($o->number('mean'), $o->number('se'), $sd, $facets, $o->number('deviance'), $o
             ->whole('parts'));
+    }
+
+    /** @return array<string, mixed> */
+    public static function writeRounds(RoundsOnScale $r): array
+    {
+        return [
+            'difference' => $r->difference,
+            'se' => $r->se,
+            'first' => $r->first,
+            'second' => $r->second,
+            'parts' => $r->parts,
+            'calls' => $r->calls,
+            'misfit' => $r->misfit,
+        ];
+    }
+
+    /** @throws FormatException when it is not what writeRounds() makes */
+    public static function readRounds(?JsonObject $o): ?RoundsOnScale
+    {
+        return $o === null ? null : new RoundsOnScale(
+            $o->number('difference'),
+            $o->number('se'),
+            $o->number('first'),
+            $o->number('second'),
+            $o->whole('parts'),
+            $o->whole('calls'),
+            $o->number('misfit'),
+        );
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Format\Json;
 
+use Core\Agreement\Profile\AnsweredCurve;
 use Core\Agreement\Profile\LatentRates;
 use Core\Agreement\Profile\ScoredCall;
 use Core\Agreement\Study\PersonResult;
@@ -39,6 +40,20 @@ final class PersonJson
                 'separated' => $latent->separated,
             ],
             'pairs' => StudyJson::kept()->pairs($person->pairs),
+            'curve' => $person->curve === null ? null : [
+                'questions' => $person->curve->questions,
+                'answered' => $person->curve->answered,
+                'half' => $person->curve->half,
+                'points' => array_map(
+                    static fn (int $share, float $right): array => [
+                        'percent' => $share,
+                        'right' => $right,
+                        'others' => $person->curve->others[$share] ?? null,
+                    ],
+                    array_keys($person->curve->right),
+                    $person->curve->right,
+                ),
+            ],
         ];
     }
 
@@ -69,7 +84,27 @@ final class PersonJson
                 $latent->isTrue('separated'),
             ),
             StudyJson::readPairs($o, 'pairs'),
+            self::curve($o->optionalObject('curve')),
         );
+    }
+
+    /** @throws FormatException */
+    private static function curve(?JsonObject $o): ?AnsweredCurve
+    {
+        if ($o === null) {
+            return null;
+        }
+        $right = $others = [];
+        foreach ($o->objects('points') as $point) {
+            $share = $point->whole('percent');
+            $right[$share] = $point->number('right');
+            $theirs = $point->optionalNumber('others');
+            if ($theirs !== null) {
+                $others[$share] = $theirs;
+            }
+        }
+
+        return new AnsweredCurve($o->whole('questions'), $o->whole('answered'), $o->number('half'), $right, $others);
     }
 
     /**

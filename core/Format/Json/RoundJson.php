@@ -18,11 +18,12 @@ use Core\Motion\Station;
 
 /**
  * What a staff round tells, as it is kept: part by part, each read by itself. Version 1 had words for reasons and for
- * what was shown; up to version 2 all of it was one document.
+ * what was shown; up to version 2 all of it was one document;
+ * version 4 has rounds on one scale and how right each is where surest.
  */
 final class RoundJson
 {
-    public const VERSION = 3;
+    public const VERSION = 4;
 
     private const SHOWN_THEN = ['film only' => 'film', 'trace only' => 'trace', 'film and trace' => 'both'];
 
@@ -165,6 +166,7 @@ final class RoundJson
             'golfers' => $c->golfers,
             'present' => self::moved($c->present),
             'ac1' => self::moved($c->ac1),
+            'scale' => $c->scale === null ? null : FacetJson::writeRounds($c->scale),
         ];
     }
 
@@ -192,6 +194,7 @@ final class RoundJson
             $o->whole('golfers'),
             self::readMoved($o->optionalObject('present')),
             self::readMoved($o->optionalObject('ac1')),
+            FacetJson::readRounds($o->optionalObject('scale')),
         );
     }
 

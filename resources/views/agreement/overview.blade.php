@@ -17,6 +17,9 @@
     <p class="compared">
         <b>{{ $compared['since'] }}</b>, {{ $compared['says'] }}
     </p>
+    @if($compared['scale'])
+        <p class="compared">{{ $compared['scale'] }}</p>
+    @endif
 @endif
 <x-forest :broad="$broad" :slim="$slim" :finding="$finding" :says="__('agreement.forest-says')" />
 @include('agreement.legend')

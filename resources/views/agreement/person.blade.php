@@ -27,6 +27,9 @@
         @if($calibration !== [])
             @include('agreement.person.confidence')
         @endif
+        @if($surest)
+            @include('agreement.person.surest')
+        @endif
         @include('agreement.person.mistakes')
         @include('agreement.person.drift')
     @endif

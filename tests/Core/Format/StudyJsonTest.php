@@ -3,10 +3,12 @@
 use Core\Agreement\Caution;
 use Core\Agreement\Figure;
 use Core\Agreement\NewReaders;
+use Core\Agreement\Profile\AnsweredCurve;
 use Core\Agreement\Profile\CaseTalk;
 use Core\Agreement\Profile\LatentRates;
 use Core\Agreement\Profile\PeopleInOrder;
 use Core\Agreement\Profile\RankedPerson;
+use Core\Agreement\Profile\RoundsOnScale;
 use Core\Agreement\Profile\ScoredCall;
 use Core\Agreement\RatingSet;
 use Core\Agreement\Scale;
@@ -144,6 +146,7 @@ it('reads back every part of a round', function () {
                 null,
             ),
             null,
+            new RoundsOnScale(0.4, 0.2, 0.7, 0.78, 1, 1840, 1.05),
         ),
         [
             new StationTimes(
@@ -189,6 +192,7 @@ it('reads back what a round tells of one person, and refuses what is none', func
         ],
         new LatentRates(0.8, 0.1, 0.25, true, 4, 5, true),
         anyStudy(4)->pooled->pairs,
+        new AnsweredCurve(12, 9, 0.7, [25 => 1.0, 50 => 0.8, 75 => 0.75], [25 => 0.9, 50 => 0.85]),
     );
     $name = static fn (int $case): string => "9c$case";
     $kept = keptRow(PersonJson::write($person));

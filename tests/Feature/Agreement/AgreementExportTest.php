@@ -4,17 +4,22 @@ use App\Agreement\Actions\ComputeResult;
 use App\Agreement\Actions\ExportRound;
 use App\Agreement\ChangeSince;
 use App\Agreement\KeptFigures;
+use App\Agreement\PeopleResults;
 use App\Agreement\RoundExport;
 use App\Agreement\RoundRatings;
 use App\Codebook\Codebooks;
+use App\Models\Enums\FigurePart;
 use App\Models\Enums\WorkKind;
 use App\Models\Enums\WorkState;
 use App\Models\Sitting;
 use App\Models\Work;
 use App\Works\Progress;
 use App\Works\WorkStopped;
+use Core\Agreement\Profile\RoundsOnScale;
 use Core\Agreement\RatingSet;
+use Core\Agreement\Study\RoundChange;
 use Core\Agreement\Study\Study;
+use Core\Format\Json\RoundJson;
 use Core\Format\RatingsCsv;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
@@ -187,29 +192,40 @@ it('says what changed since an earlier round, with its uncertainty, and nothing 
         ->assertDontSee('p = ');
 });
 
-it('compares two rounds on the cases that both have', function () {
-    $round = Sitting::query()->where('name', 'like', 'Spring%')->firstOrFail();
+it('compares two rounds on the cases that both have, and puts them on one scale', function () {
+    $spring = Sitting::query()->where('name', 'like', 'Spring%')->firstOrFail();
+    $ratings = RoundRatings::ofRound($spring, app(Codebooks::class));
+    $scale = PeopleResults::scaleOf($ratings);
     // The same calls again: every case is an anchor, and nobody moved.
-    $said = RoundRatings::ofRound($round, app(Codebooks::class))->said;
-    $same = app(ChangeSince::class)->between($round, $said);
-    expect($same->anchors)->toBe(count($said->cases()))
+    $same = app(ChangeSince::class)->between($spring, $ratings, $scale);
+    expect($same->anchors)->toBe(count($ratings->said->cases()))
         ->and($same->golfers)->toBeLessThanOrEqual($same->anchors)
         ->and($same->present->difference->estimate)->toBe(0.0)
-        ->and($same->present->p)->toBe($same->golfers < 6 ? null : 1.0);
-    // One reader says absent of everything now.
-    $moved = new RatingSet;
-    foreach ($said->raterNames() as $i => $rater) {
-        foreach ($said->ratingsOf($rater, '1') as $case => $of) {
-            foreach ($of as $fault => [$value, $sure]) {
-                $moved->add((string) $case, $fault, $rater, $i === 0 ? 'absent' : $value, '1', $sure);
-            }
-        }
-    }
-    $change = app(ChangeSince::class)->between($round, $moved);
-    expect($change->golfers)->toBe($same->golfers)
-        ->and($change->present->difference->estimate)->toBeLessThan(0.0)
-        ->and($change->present->difference->low)->toBeLessThan($change->present->difference->high)
-        ->and($change->present->first)->toBe($same->present->first);
+        ->and($same->present->p)->toBe($same->golfers < 6 ? null : 1.0)
+        ->and($same->scale->difference)->toEqualWithDelta(0.0, 1e-6)
+        ->and($same->scale->calls)->toBe(2 * count($ratings->rightOrWrong()))
+        ->and($same->scale->p())->toBeGreaterThan(0.99);
+    // What is kept of it is said on the page, with what speaks against it.
+    $autumn = Sitting::query()->where('name', 'like', 'Autumn%')->firstOrFail();
+    $this->actingAs($this->headCoach())->post("/rounds/{$autumn->public_id}/close");
+    $this->post("/rounds/{$autumn->public_id}/publish")->assertSessionHas('done');
+    $part = $autumn->refresh()->result->parts()->where('part', FigurePart::Change)->firstOrFail();
+    $said = function (RoundsOnScale $scale) use ($part, $same, $autumn): string {
+        $part->update(['body' => RoundJson::change(new RoundChange(
+            $same->people, $same->anchors, $same->golfers, $same->present, $same->ac1, $scale,
+        ))]);
+
+        return $this->get("/agreement/{$autumn->public_id}")->assertOk()->getContent();
+    };
+    expect($said(new RoundsOnScale(0.6, 0.2, 0.7, 0.81, 2, 1840, 1.4)))
+        ->toContain('All 1,840 scored calls')
+        ->toContain('70 → 81 % right')
+        ->toContain('share no reader and no case')
+        ->toContain('does not follow the scale')
+        ->and($said(new RoundsOnScale(0.2, 0.2, 0.7, 0.74, 1, 1840, 1.0)))
+        ->not->toContain('share no reader')
+        ->not->toContain('does not follow')
+        ->toContain('That may be chance.');
 });
 
 it('suggests a set of cases from the Shelf and ticks them in the plan', function () {

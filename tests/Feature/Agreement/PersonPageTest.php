@@ -1,7 +1,10 @@
 <?php
 
 use App\Agreement\Actions\ComputeResult;
+use App\Agreement\KeptFigures;
 use App\Agreement\Pages\PersonPage;
+use App\Agreement\RoundRatings;
+use App\Codebook\Codebooks;
 use App\Models\Call;
 use App\Models\Reading;
 use App\Models\Sitting;
@@ -56,6 +59,29 @@ it('tells somebody nothing of a recording that waits for a blind reading of thei
     expect($after['n'])->toBeLessThan($before['n'])
         ->and(array_filter($after['sure'], fn (array $s): bool => $s['recording']->is($case->recording)))->toBe([])
         ->and(pageOf($round, $kit, $this->headCoach())['n'])->toBe($before['n']);
+});
+
+it('says how right somebody is where surest, beside colleagues at the same share', function () {
+    $round = $this->round('Spring');
+    $kit = $this->person('kit');
+    $curve = KeptFigures::ofRound($round)->person($kit->id)->curve;
+    $n = pageOf($round, $kit, $kit)['n'];
+    expect($curve->answered)->toBe($n)
+        ->and($curve->questions)->toBe($n + RoundRatings::ofRound($round, app(Codebooks::class))->leftBy($kit->id))
+        ->and($curve->others)->not->toBe([]);
+    foreach ([$kit, $this->headCoach()] as $asking) {
+        $this->actingAs($asking)
+            ->get("/agreement/{$round->public_id}/people/{$kit->id}")
+            ->assertOk()
+            ->assertSee(__('agreement.person.surest.others'))
+            ->assertSee('the surest 50 %');
+    }
+    // One case that waits for a blind reading of the asker is in it and cannot be taken out.
+    DB::statement('alter table sitting_cases disable trigger user');
+    $this->round('Autumn')->addCase(CaseKind::Single, [$round->cases()->firstOrFail()->recording->id], true, true);
+    app(Onlookers::class)->forget();
+    expect(pageOf($round->refresh(), $kit, $kit)['surest'])->toBeNull()
+        ->and(pageOf($round, $kit, $this->headCoach())['surest'])->not->toBeNull();
 });
 
 it('lists the surest wrong calls, and holds confidence against what was right', function () {

@@ -1,8 +1,10 @@
 <?php
 
 use Core\Agreement\Profile\FacetModel;
+use Core\Agreement\Profile\RoundsOnScale;
 use Core\Chance\Chance;
 use Core\Format\Json\FacetJson;
+use Core\Format\Json\JsonObject;
 use Core\Number\NelderMead;
 
 /**
@@ -139,4 +141,67 @@ it('finds the lowest point of a bent valley', function () {
     expect($x)->toEqualWithDelta(1.0, 1e-4)->and($y)->toEqualWithDelta(1.0, 1e-4)
         ->and(NelderMead::lowest(static fn (array $p): float => ($p[0] - 3.0) ** 2, [0.0], 1.0)[0])
         ->toEqualWithDelta(3.0, 1e-4);
+});
+
+/**
+ * Calls of a first and a second round: readers of both, some cases of both, the other cases of the second harder.
+ *
+ * @return array{list<array{bool, list<string>}>, list<array{bool, list<string>}>}
+ */
+function twoRoundsOfCalls(string $seed, float $moved, int $shared = 8): array
+{
+    $c = new Chance($seed);
+    $out = [[], []];
+    $readers = array_map(static fn (): float => 0.5 * $c->normal(), range(1, 8));
+    $cases = array_map(static fn (int $k): float => 0.7 * $c->normal() - ($k >= 20 ? 0.8 : 0.0), range(0, 39 - $shared));
+    foreach ([range(0, 19), range(20 - $shared, 39 - $shared)] as $round => $own) {
+        foreach ($readers as $r => $a) {
+            foreach ($own as $k) {
+                for ($f = 0; $f < 4; $f++) {
+                    $logit = 1.0 + $a + $cases[$k] + 0.2 * $f + $round * $moved;
+                    $out[$round][] = [$c->uniform() < 1 / (1 + exp(-$logit)), ["r$r", "c$k", "f$f"]];
+                }
+            }
+        }
+    }
+
+    return $out;
+}
+
+it('tells what moved between two rounds from how hard their cases were, as often as it says', function () {
+    $held = $raw = $alarms = 0;
+    $bias = 0.0;
+    for ($i = 0; $i < 150; $i++) {
+        [$before, $now] = twoRoundsOfCalls("two rounds $i", 0.4);
+        $found = RoundsOnScale::between($before, $now, FacetModel::fit($now, RoundsOnScale::FACETS, [0.5, 0.7, 0.3]));
+        $held += abs($found->difference - 0.4) <= 1.96 * $found->se ? 1 : 0;
+        $bias += ($found->difference - 0.4) / 150;
+        $share = static fn (array $calls): float => count(array_filter(array_column($calls, 0))) / count($calls);
+        $raw += $share($now) > $share($before) ? 1 : 0;
+        [$before, $now] = twoRoundsOfCalls("nobody moved $i", 0.0);
+        $alarms += RoundsOnScale::between($before, $now, FacetModel::fit($now, RoundsOnScale::FACETS, [0.5, 0.7, 0.3]))
+            ->p() <= 0.05 ? 1 : 0;
+    }
+    // By the plain share most rounds would have been called worse.
+    expect($raw / 150)->toBeLessThan(0.6)
+        ->and($held / 150)->toBeGreaterThan(0.88)
+        ->and(abs($bias))->toBeLessThan(0.15)
+        ->and($alarms / 150)->toBeLessThan(0.12);
+});
+
+it('says how far two rounds are apart in points, and whether anything links them', function () {
+    [$before, $now] = twoRoundsOfCalls('points', 0.9);
+    $model = FacetModel::fit($now, RoundsOnScale::FACETS);
+    $found = RoundsOnScale::between($before, $now, $model);
+    [$by, $low, $high] = $found->points();
+    expect($by)->toEqualWithDelta($found->second - $found->first, 1e-9)
+        ->and($low)->toBeLessThan($by)->and($high)->toBeGreaterThan($by)
+        ->and($found->parts)->toBe(1)
+        ->and($found->calls)->toBe(count($before) + count($now))
+        ->and(FacetJson::readRounds(JsonObject::from(FacetJson::writeRounds($found), 'it')))->toEqual($found);
+    $others = array_map(static fn (array $c): array => [$c[0], ["x{$c[1][0]}", "x{$c[1][1]}", $c[1][2]]], $now);
+    expect(RoundsOnScale::between($before, $others, $model)->parts)->toBe(2)
+        ->and(RoundsOnScale::between($before, [], $model))->toBeNull();
+    // Turned about, it is the same with the other sign.
+    expect(RoundsOnScale::between($now, $before, $model)->difference)->toEqualWithDelta(-$found->difference, 1e-6);
 });
