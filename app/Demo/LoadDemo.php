@@ -197,6 +197,8 @@ final class LoadDemo
             ['kind' => CaseKind::Series, 'swings' => $series[0]],
             ['kind' => CaseKind::Series, 'swings' => $series[2]],
             ['kind' => CaseKind::Pair, 'swings' => [$series[0][1], $series[1][1]]],
+            // The change is there in a part swing, and gone again at full speed.
+            ['kind' => CaseKind::Ladder, 'swings' => [$series[0][2], $series[1][1], $series[0][3]]],
         ];
     }
 
@@ -393,6 +395,8 @@ final class LoadDemo
                     $n,
                     $made['stations'],
                     $chance,
+                    Behind::OUTSIDE[$reading->case->recording->golfer->pseudonym] ?? [],
+                    $reading->case->kind === CaseKind::Ladder ? Behind::BREAKS : null,
                 );
                 ($this->save)($reading, 'demo-bench', self::changes($core, $reading, $member->email));
                 ($this->handIn)($reading, $member);
@@ -504,8 +508,9 @@ final class LoadDemo
             $add("call:$fault", self::call($call, $kind));
         }
         $add('causes', $core->firstCauses);
-        if ($core->miss !== null) {
-            $add('miss', $core->miss->value);
+        $add('misses', $core->misses->percent);
+        if ($core->breaks !== null) {
+            $add('breaks', $core->breaks);
         }
         if ($core->chain->links !== []) {
             $add('chain', $core->chain->links);
@@ -518,7 +523,8 @@ final class LoadDemo
                 $add("mark:$station", $t);
             }
         }
-        $cue = Fernhollow::CUES[$core->firstCauses[0] ?? ''] ?? '';
+        $cued = array_intersect($core->firstCauses, array_keys(Fernhollow::CUES));
+        $cue = $cued === [] ? '' : Fernhollow::CUES[reset($cued)];
         if ($cue !== '') {
             $add('cue', $cue);
         }

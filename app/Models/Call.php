@@ -7,10 +7,12 @@ namespace App\Models;
 use Core\Motion\Station;
 use Core\Reading\Call as CoreCall;
 use Core\Reading\Decision;
+use Core\Reading\Outside;
 use Core\Reading\Pin;
 use Core\Reading\Presence;
 use Core\Reading\Severity;
 use Core\Reading\Trend;
+use Core\Reading\Turf;
 use Illuminate\Database\Eloquent\Model;
 
 /**
@@ -21,8 +23,10 @@ use Illuminate\Database\Eloquent\Model;
  * @property ?Station $onset
  * @property ?Decision $decision
  * @property ?int $confidence
- * @property list<array{on: 'film'|'trace'|'ball'|'strike'|'turf', t?: float, reason?: string, view?: string}> $pins
+ * @property list<array{on: 'film'|'trace'|'ball'|'strike'|'turf', t?: float, reason?: string, view?: string, swing?: int, turf?: string}> $pins
  * @property ?Trend $trend
+ * @property ?Outside $reaction
+ * @property bool $sound
  */
 final class Call extends Model
 {
@@ -38,9 +42,11 @@ final class Call extends Model
         'confidence',
         'pins',
         'trend',
+        'reaction',
+        'sound',
     ];
 
-    protected $attributes = ['pins' => '[]'];
+    protected $attributes = ['pins' => '[]', 'sound' => false];
 
     /** @return array<string, string> */
     protected function casts(): array
@@ -52,6 +58,8 @@ final class Call extends Model
             'onset' => Station::class,
             'decision' => Decision::class,
             'trend' => Trend::class,
+            'reaction' => Outside::class,
+            'sound' => 'boolean',
         ];
     }
 
@@ -71,10 +79,13 @@ final class Call extends Model
                     $p['reason'] ?? '',
                     $p['view'] ?? null,
                     $p['swing'] ?? 1,
+                    isset($p['turf']) ? Turf::from($p['turf']) : null,
                 ),
                 $this->pins,
             ),
             $this->trend,
+            $this->reaction,
+            $this->sound,
         );
     }
 
@@ -90,6 +101,8 @@ final class Call extends Model
             'confidence' => $call->confidence,
             'pins' => array_map(static fn (Pin $p): array => $p->toArray(), $call->pins),
             'trend' => $call->trend?->value,
+            'reaction' => $call->reaction?->value,
+            'sound' => $call->sound,
         ];
     }
 }

@@ -9,6 +9,7 @@ use Core\Motion\View;
 use Core\Reading\Aid;
 use Core\Reading\Chain;
 use Core\Reading\Miss;
+use Core\Reading\Misses;
 use Core\Reading\Reading as CoreReading;
 use Core\Reading\Stage;
 use Core\Reading\Stop;
@@ -33,7 +34,11 @@ use Illuminate\Support\Str;
  * @property list<array{string, string}> $chain
  * @property ?string $drill
  * @property ?string $stop
- * @property ?string $miss
+ * @property ?string $miss  one miss, as the sheet of before asked it
+ * @property array<string, int> $misses  per cent by miss
+ * @property string $other_cause
+ * @property ?int $breaks  where the change of a ladder breaks
+ * @property int $sheet  1 could not say causes outside the feet, reactions, likelihoods of misses or what is sound
  * @property array<string, float> $marks
  * @property list<array{kind: string, view: string, points: list<array{x: float, y: float, t: float}>, swing?: int}> $aids
  * @property int $active_ms  time spent, without idle time
@@ -65,6 +70,9 @@ final class Reading extends Model
         'drill',
         'stop',
         'miss',
+        'misses',
+        'other_cause',
+        'breaks',
         'marks',
         'aids',
         'active_ms',
@@ -83,6 +91,9 @@ final class Reading extends Model
         'drill' => null,
         'stop' => null,
         'miss' => null,
+        'misses' => '{}',
+        'other_cause' => '',
+        'breaks' => null,
     ];
 
     /** @return list<string> */
@@ -115,6 +126,8 @@ final class Reading extends Model
             'exposed' => 'boolean',
             'first_causes' => 'array',
             'chain' => 'array',
+            'misses' => 'array',
+            'breaks' => 'integer',
             'marks' => 'array',
             'aids' => 'array',
             'active_ms' => 'integer',
@@ -178,12 +191,14 @@ final class Reading extends Model
             new Chain($this->chain),
             $this->drill,
             $this->stop === null ? null : Stop::from($this->stop),
-            $this->miss === null ? null : Miss::from($this->miss),
+            $this->miss === null ? new Misses($this->misses) : Misses::certain(Miss::from($this->miss)),
             array_map(floatval(...), $this->marks),
             array_map(
                 static fn (array $a): Aid => new Aid($a['kind'], $a['view'], $a['points'], $a['swing'] ?? 1),
                 $this->aids,
             ),
+            $this->other_cause,
+            $this->breaks,
         );
     }
 
@@ -196,7 +211,10 @@ final class Reading extends Model
             'chain' => $core->chain->links,
             'drill' => $core->drill,
             'stop' => $core->stop?->value,
-            'miss' => $core->miss?->value,
+            'miss' => null,
+            'misses' => (object) $core->misses->percent,
+            'other_cause' => $core->otherCause,
+            'breaks' => $core->breaks,
             'marks' => (object) $core->marks,
             'aids' => array_map(static fn (Aid $a): array => $a->toArray(), $core->aids),
         ];

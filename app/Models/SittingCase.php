@@ -117,14 +117,16 @@ final class SittingCase extends Model
         return $this->hasMany(Rendition::class);
     }
 
-    /** How each swing is called: before and after, or its number, with the cold ones said to be cold. */
+    /** How each swing is called: before and after, the step of a ladder, or its number, with the cold ones said to be cold. */
     public function swingName(CaseSwing $swing): string
     {
-        return $this->kind === CaseKind::Pair
-            ? ($swing->position === 1
+        return match (true) {
+            $this->kind === CaseKind::Ladder => $swing->position === 1
                 ? 'before'
-                : 'after')
-            : $swing->position.($swing->recording->is_cold ? ', cold' : '');
+                : $swing->position.', '.__("reading.rungs.{$swing->recording->swing}"),
+            $this->kind === CaseKind::Pair => $swing->position === 1 ? 'before' : 'after',
+            default => $swing->position.($swing->recording->is_cold ? ', cold' : ''),
+        };
     }
 
     /** Whether a swing of it is this person's own. */

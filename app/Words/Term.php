@@ -8,6 +8,7 @@ use App\Models\Academy;
 use App\Models\Consent;
 use App\Models\Golfer;
 use App\Models\GolferLimit;
+use Core\Codebook\Codebook;
 use Core\Codebook\Shown;
 use Core\Consensus\Grade;
 use Core\Measurement\Measure;
@@ -15,6 +16,8 @@ use Core\Motion\Station;
 use Core\Motion\View;
 use Core\Number\Written;
 use Core\Reading\BallFlight;
+use Core\Reading\Outside;
+use Core\Reading\Reading;
 use Core\Trace\DeviceClass;
 
 /** What the things that core knows by their codes are called: lines of lang/. */
@@ -77,6 +80,17 @@ final class Term
             0 => self::line('views.nothing'),
             1 => self::line('views.only', ['one' => $seen[0]]),
             default => implode(self::line('views.and'), $seen),
+        };
+    }
+
+    /** A finding that is a cause or an effect: a fault, something outside the feet, or what a sheet of before had. */
+    public static function finding(string $key, Codebook $codebook, string $other = ''): string
+    {
+        return match (true) {
+            $key === Reading::NOT_IN_THE_FEET => self::line('reading.not-in-the-feet'),
+            $key === Outside::Other->value && $other !== '' => $other,
+            Outside::tryFrom($key) !== null => self::line("reading.outside.$key"),
+            default => $codebook->faults[$key]->name ?? $key,
         };
     }
 

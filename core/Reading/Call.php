@@ -17,6 +17,8 @@ final readonly class Call
      * @param  int|null  $confidence  per cent, 50 to 100; not with cannot tell
      * @param  list<Pin>  $pins  six at most
      * @param  Trend|null  $trend  in a pair only: what became of it; present then means in either swing
+     * @param  Outside|null  $reaction  what outside the feet it answers to; only with present
+     * @param  bool  $sound  that it is not there and is to be kept so; only with absent
      *
      * @throws CoreException
      */
@@ -29,12 +31,17 @@ final readonly class Call
         public ?int $confidence = null,
         public array $pins = [],
         public ?Trend $trend = null,
+        public ?Outside $reaction = null,
+        public bool $sound = false,
     ) {
         if (
             $presence !== Presence::Present &&
-            ($severity !== null || $onset !== null || $decision !== null || $trend !== null)
+            ($severity !== null || $onset !== null || $decision !== null || $trend !== null || $reaction !== null)
         ) {
             throw ReadingException::because('only-present');
+        }
+        if ($sound && $presence !== Presence::Absent) {
+            throw ReadingException::because('sound-absent');
         }
         if ($confidence !== null && ($confidence < 50 || $confidence > 100)) {
             throw ReadingException::because('confidence');

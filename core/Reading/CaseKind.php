@@ -10,4 +10,6 @@ enum CaseKind: string
     case Single = 'single';
     case Series = 'series';
     case Pair = 'pair';
+    /** One golfer before a change, then at each step of taking it further. */
+    case Ladder = 'ladder';
 }

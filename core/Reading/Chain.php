@@ -14,7 +14,8 @@ final readonly class Chain
     private const MOST = 16;
 
     /**
-     * @param  list<array{string, string}>  $links  cause and effect: fault keys, or Reading::NOT_IN_THE_FEET as a cause
+     * @param  list<array{string, string}>  $links  cause and effect: fault keys; as a cause also one outside the
+     *     feet
      *
      * @throws CoreException
      */
@@ -28,7 +29,7 @@ final readonly class Chain
             if ($from === $to) {
                 throw ReadingException::because('chain-itself');
             }
-            if ($to === Reading::NOT_IN_THE_FEET) {
+            if (Reading::isOutside($to)) {
                 throw ReadingException::because('chain-effect');
             }
             if (isset($seen["$from|$to"])) {

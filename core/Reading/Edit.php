@@ -9,8 +9,8 @@ use Core\CoreException;
 use Core\Motion\Station;
 
 /**
- * One change of a reading: what is changed, and what it is now. The targets: call:FAULT, causes, chain, cue, drill,
- * miss, mark:TP, mark:IM, aids. Two changes of different targets never disturb each other.
+ * One change of a reading: what is changed, and what it is now. The targets: call:FAULT, causes, other-cause,
+ * chain, cue, drill, misses, breaks, mark:TP, mark:IM, aids; miss, which the sheet of before sent, is one that is sure. Two changes of different targets never disturb each other.
  */
 final readonly class Edit
 {
@@ -77,10 +77,19 @@ final readonly class Edit
             'call' => $reading->with(['calls' => $this->calls($reading, $of, $codebook)]),
             'causes' => $reading->with(['firstCauses' => self::causes($this->value, $codebook)]),
             'chain' => $reading->with(['chain' => self::chain($this->value, $codebook)]),
+            'other-cause' => $reading->with([
+                'otherCause' => trim(self::text($this->value, Reading::OTHER, 'other-cause')),
+            ]),
             'cue' => $reading->with(['cue' => trim(self::text($this->value, 120, 'cue'))]),
             'drill' => $this->drill($reading, $codebook),
+            'misses' => $reading->with(['misses' => self::misses($this->value)]),
             'miss' => $reading->with([
-                'miss' => $this->value === null ? null : self::case(Miss::class, $this->value, 'miss'),
+                'misses' => $this->value === null
+                    ? new Misses
+                    : Misses::certain(self::case(Miss::class, $this->value, 'miss')),
+            ]),
+            'breaks' => $reading->with([
+                'breaks' => $this->value === null ? null : Ladder::checked(self::whole($this->value, 'ladder')),
             ]),
             'mark' => $reading->with(['marks' => $this->marks($reading, $of)]),
             'aids' => $reading->with(['aids' => self::aids($this->value)]),
@@ -117,6 +126,8 @@ final readonly class Edit
                     : null,
                 array_map(self::pin(...), self::list($c['pins'] ?? [], 'pins')),
                 isset($c['trend']) ? self::case(Trend::class, $c['trend'], 'trend') : null,
+                isset($c['reaction']) ? self::case(Outside::class, $c['reaction'], 'reaction') : null,
+                self::yes($c['sound'] ?? false),
             ),
         ];
     }
@@ -142,7 +153,19 @@ final readonly class Edit
             trim(self::text($p['reason'] ?? '', 400, 'reason')),
             $view === null ? null : self::text($view, 20, 'view'),
             self::whole($p['swing'] ?? 1, 'swing-whole'),
+            isset($p['turf']) ? self::case(Turf::class, $p['turf'], 'turf') : null,
         );
+    }
+
+    /** @throws CoreException */
+    private static function misses(mixed $value): Misses
+    {
+        $percent = [];
+        foreach (self::map($value, 'misses') as $miss => $likely) {
+            $percent[(string) $miss] = self::whole($likely, 'miss-likely');
+        }
+
+        return new Misses($percent);
     }
 
     /**
@@ -246,8 +269,17 @@ final readonly class Edit
     private static function finding(mixed $value, Codebook $codebook): string
     {
         $key = self::text($value, 40, 'finding');
+        if ($key === Reading::NOT_IN_THE_FEET) {
+            throw ReadingException::because('which-outside');
+        }
 
-        return $key === Reading::NOT_IN_THE_FEET ? $key : $codebook->fault($key)->key;
+        return Outside::tryFrom($key) === null ? $codebook->fault($key)->key : $key;
+    }
+
+    /** @throws CoreException */
+    private static function yes(mixed $value): bool
+    {
+        return is_bool($value) ? $value : throw ReadingException::because('yes');
     }
 
     /**

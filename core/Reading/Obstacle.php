@@ -15,6 +15,11 @@ enum Obstacle: string implements RemarkCode
     case NoSeverity = 'obstacle.no-severity';
     /** fault */
     case NoTrend = 'obstacle.no-trend';
+    /** fault */
+    case NoTurf = 'obstacle.no-turf';
+    case NoBreak = 'obstacle.no-break';
+    case WhichOutside = 'obstacle.which-outside';
+    case OtherInWords = 'obstacle.other-in-words';
     case CauseNotPresent = 'obstacle.cause-not-present';
     case CauseMissing = 'obstacle.cause-missing';
     /** fault */

@@ -22,6 +22,7 @@ final readonly class Pin
      * @param  string  $reason  at most REASON characters
      * @param  string|null  $view  of the film pointed to
      * @param  int  $swing  which swing of the case, from 1
+     * @param  Turf|null  $turf  what the mark on turf or shoe is; null where it is not said
      *
      * @throws CoreException
      */
@@ -31,7 +32,11 @@ final readonly class Pin
         public string $reason = '',
         public ?string $view = null,
         public int $swing = 1,
+        public ?Turf $turf = null,
     ) {
+        if ($turf !== null && ($on !== 'turf' || ! in_array($turf, Turf::PINNED, true))) {
+            throw ReadingException::because('pin-turf');
+        }
         $timed = in_array($on, self::TIMED, true);
         if (! $timed && ! in_array($on, self::WHOLE, true)) {
             throw ReadingException::because('pin-on');
@@ -53,7 +58,7 @@ final readonly class Pin
         }
     }
 
-    /** @return array{on: string, t?: float, reason?: string, view?: string, swing?: int} */
+    /** @return array{on: string, t?: float, reason?: string, view?: string, swing?: int, turf?: string} */
     public function toArray(): array
     {
         return [
@@ -62,6 +67,7 @@ final readonly class Pin
             ...$this->reason === '' ? [] : ['reason' => $this->reason],
             ...$this->view === null ? [] : ['view' => $this->view],
             ...$this->swing === 1 ? [] : ['swing' => $this->swing],
+            ...$this->turf === null ? [] : ['turf' => $this->turf->value],
         ];
     }
 }

@@ -12,9 +12,14 @@ use Core\Remark\Remark;
 /** All that one rater says about one case. */
 final readonly class Reading
 {
+    /** What the sheet of before said of every cause outside the feet; asked for no more. */
     public const NOT_IN_THE_FEET = 'not-in-the-feet';
 
     public const CUE_WORDS = 8;
+
+    public const CAUSES = 3;
+
+    public const OTHER = 60;
 
     /** Stations a rater may time for himself. */
     public const OWN_MARKS = ['TP', 'IM'];
@@ -23,10 +28,13 @@ final readonly class Reading
 
     /**
      * @param  array<string, Call>  $calls  by fault key
-     * @param  list<string>  $firstCauses  fault keys or NOT_IN_THE_FEET, two at most
+     * @param  list<string>  $firstCauses  independent of one another: fault keys, values of Outside or, in old readings,
+     *     NOT_IN_THE_FEET; CAUSES at most
      * @param  string|null  $drill  key of the one drill prescribed
      * @param  array<string, float>  $marks  own times of TP and IM, s
      * @param  list<Aid>  $aids
+     * @param  string  $otherCause  what Outside::Other is, in words
+     * @param  int|null  $breaks  of a ladder: as Ladder has it
      *
      * @throws CoreException
      */
@@ -37,12 +45,14 @@ final readonly class Reading
         public Chain $chain = new Chain,
         public ?string $drill = null,
         public ?Stop $stop = null,
-        public ?Miss $miss = null,
+        public Misses $misses = new Misses,
         public array $marks = [],
         public array $aids = [],
+        public string $otherCause = '',
+        public ?int $breaks = null,
     ) {
-        if (count($firstCauses) > 2) {
-            throw ReadingException::because('two-causes');
+        if (count($firstCauses) > self::CAUSES) {
+            throw ReadingException::because('many-causes', most: self::CAUSES);
         }
         if (count($aids) > self::AIDS) {
             throw ReadingException::because('many-aids', aids: self::AIDS);
@@ -56,7 +66,8 @@ final readonly class Reading
      * This reading with some of it replaced.
      *
      * @param  array{calls?: array<string, Call>, firstCauses?: list<string>, cue?: string, chain?: Chain,
-     *     drill?: string|null, stop?: Stop|null, miss?: Miss|null, marks?: array<string, float>, aids?: list<Aid>}  $change
+     *     drill?: string|null, stop?: Stop|null, misses?: Misses, marks?: array<string, float>, aids?: list<Aid>,
+     *     otherCause?: string, breaks?: int|null}  $change
      *
      * @throws CoreException
      */
@@ -69,9 +80,11 @@ final readonly class Reading
             $change['chain'] ?? $this->chain,
             array_key_exists('drill', $change) ? $change['drill'] : $this->drill,
             array_key_exists('stop', $change) ? $change['stop'] : $this->stop,
-            array_key_exists('miss', $change) ? $change['miss'] : $this->miss,
+            $change['misses'] ?? $this->misses,
             $change['marks'] ?? $this->marks,
             $change['aids'] ?? $this->aids,
+            $change['otherCause'] ?? $this->otherCause,
+            array_key_exists('breaks', $change) ? $change['breaks'] : $this->breaks,
         );
     }
 
@@ -106,6 +119,8 @@ final readonly class Reading
                         $c->pins,
                     ),
                     $c->trend,
+                    $c->reaction,
+                    $c->sound,
                 ),
                 $this->calls,
             ),
@@ -122,38 +137,54 @@ final readonly class Reading
         ]);
     }
 
+    /** Whether a finding is none of the feet. */
+    public static function isOutside(string $finding): bool
+    {
+        return $finding === self::NOT_IN_THE_FEET || Outside::tryFrom($finding) !== null;
+    }
+
     /**
      * What stands in the way of handing in; empty when nothing does.
      *
-     * @param  bool  $pair  whether the case is a pair, where what is present is better, the same or worse after
+     * @param  CaseKind  $kind  of a pair it is said of what is present whether it is better, the same or worse after; of
+     *     a ladder where the change breaks
      * @return list<Remark>
      *
      * @throws CoreException
      */
-    public function obstacles(Codebook $codebook, bool $pair = false): array
+    public function obstacles(Codebook $codebook, CaseKind $kind = CaseKind::Single): array
     {
         $out = [];
         foreach ($codebook->faults as $key => $fault) {
-            $call = $this->calls[$key] ?? null;
-            if ($call === null) {
-                $out[] = Remark::of(Obstacle::NoCall, fault: $fault->name);
-            } elseif ($call->presence === Presence::Present && $call->severity === null) {
-                $out[] = Remark::of(Obstacle::NoSeverity, fault: $fault->name);
-            } elseif ($pair && $call->presence === Presence::Present && $call->trend === null) {
-                $out[] = Remark::of(Obstacle::NoTrend, fault: $fault->name);
+            $what = self::lacking($this->calls[$key] ?? null, $kind);
+            if ($what !== null) {
+                $out[] = Remark::of($what, fault: $fault->name);
             }
         }
         $present = array_keys(
             array_filter($this->calls, static fn (Call $c): bool => $c->presence === Presence::Present),
         );
-        if (array_diff($this->firstCauses, $present, [self::NOT_IN_THE_FEET]) !== []) {
+        $inside = array_filter($this->firstCauses, static fn (string $c): bool => ! self::isOutside($c));
+        if (array_diff($inside, $present) !== []) {
             $out[] = Remark::of(Obstacle::CauseNotPresent);
         }
         if ($present !== [] && $this->firstCauses === []) {
             $out[] = Remark::of(Obstacle::CauseMissing);
         }
-        foreach (array_diff($this->chain->nodes(), $present, [self::NOT_IN_THE_FEET]) as $key) {
-            $out[] = Remark::of(Obstacle::ChainNotPresent, fault: $codebook->fault($key)->name);
+        $named = [...$this->firstCauses, ...$this->chain->nodes()];
+        if (in_array(self::NOT_IN_THE_FEET, $named, true)) {
+            $out[] = Remark::of(Obstacle::WhichOutside);
+        }
+        if (in_array(Outside::Other->value, $named, true) && $this->otherCause === '') {
+            $out[] = Remark::of(Obstacle::OtherInWords);
+        }
+        foreach (array_diff($this->chain->nodes(), $present) as $key) {
+            if (! self::isOutside($key)) {
+                $out[] = Remark::of(Obstacle::ChainNotPresent, fault: $codebook->fault($key)->name);
+            }
+        }
+        if ($kind === CaseKind::Ladder && $this->breaks === null) {
+            $out[] = Remark::of(Obstacle::NoBreak);
         }
         if ($this->drill !== null && $this->stop === null) {
             $out[] = Remark::of(Obstacle::StopMissing);
@@ -163,6 +194,23 @@ final readonly class Reading
         }
 
         return $out;
+    }
+
+    /** What is not yet said of one fault. */
+    private static function lacking(?Call $call, CaseKind $kind): ?Obstacle
+    {
+        if ($call === null) {
+            return Obstacle::NoCall;
+        }
+        $here = $call->presence === Presence::Present;
+        $untold = array_filter($call->pins, static fn (Pin $p): bool => $p->on === 'turf' && $p->turf === null);
+
+        return match (true) {
+            $here && $call->severity === null => Obstacle::NoSeverity,
+            $here && $kind === CaseKind::Pair && $call->trend === null => Obstacle::NoTrend,
+            $untold !== [] => Obstacle::NoTurf,
+            default => null,
+        };
     }
 
     /**

@@ -12,4 +12,7 @@ enum Turf: string
     case DugBehind = 'dug-behind';
     case RolledUp = 'rolled-up';
     case Spun = 'spun';
+
+    /** What a pin on turf may say it shows; a clean mark is said of a shot, not pointed to. */
+    public const PINNED = [self::Spun, self::RolledUp, self::DugBehind, self::None];
 }

@@ -12,6 +12,7 @@ use Core\CoreException;
 use Core\Motion\Station;
 use Core\Reading\Call;
 use Core\Reading\Decision;
+use Core\Reading\Outside;
 use Core\Reading\Pin;
 use Core\Reading\Presence;
 use Core\Reading\Reading;
@@ -46,6 +47,8 @@ final readonly class Rater
      * @param  array<string, int|float>  $truth  severity by planted fault
      * @param  int  $nth  how many cases this rater has read before
      * @param  array<string, float>  $stations  seconds by code
+     * @param  list<Outside>  $outside  what is the cause outside the feet
+     * @param  int|null  $breaks  where the change of a ladder breaks
      *
      * @throws CoreException
      */
@@ -56,6 +59,8 @@ final readonly class Rater
         int $nth,
         array $stations,
         Chance $chance,
+        array $outside = [],
+        ?int $breaks = null,
     ): Reading {
         $calls = $strength = [];
         $seen = $shown->film || $shown->views !== [];
@@ -103,7 +108,6 @@ final readonly class Rater
             );
         }
         arsort($strength);
-        $cause = array_key_first($strength);
 
         // Own times of top and impact, where there is film to see them in: impact is sharper than the top, and whoever
         // is slow to call is late to mark.
@@ -115,6 +119,7 @@ final readonly class Rater
             }
         }
 
-        return new Reading($calls, $cause === null ? [] : [$cause], marks: $marks);
+        return (new Prescriber($codebook, $this->sensitivity))
+            ->complete(new Reading($calls, marks: $marks), $strength, $outside, $breaks, $chance);
     }
 }

@@ -38,7 +38,6 @@ return [
     'case' => 'case',
     'causes' => 'First cause, and the one thing to say',
     'no-cause' => 'no first cause',
-    'not-in-the-feet' => 'not in the feet',
     'order' => 'All cases, the most to talk about first',
     'nothing-apart' => 'nothing apart',
     'rounds' => 'Rounds:',

@@ -51,6 +51,11 @@ return [
     'series-about' => ':n swings, :device',
     'series-cold' => ', :n cold',
     'pair' => ':which pair, :end',
+    'ladder' => [
+        'title' => 'One ladder: a golfer before a change, then step by step further',
+        'before' => 'before',
+        'step' => 'step :n',
+    ],
     'name' => 'Name',
     'kind' => 'Read by',
     'kinds' => ['round' => 'instructors, scored against a key', 'panel' => 'the panel, to make a key'],

@@ -191,6 +191,7 @@ return [
         'together' => [
             'series' => 'A series has three to six swings. Nothing was stored.',
             'pair' => 'A pair has two swings, one before and one after. Nothing was stored.',
+            'ladder' => 'A ladder has three to five swings, the first before the change. Nothing was stored.',
             'once' => 'A swing stands in a case once. Nothing was stored.',
             'golfer' => 'The swings of one case are of one golfer. Nothing was stored.',
             'device' => 'The swings of one case come from one class of device. Nothing was stored.',

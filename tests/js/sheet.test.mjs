@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import test from 'node:test';
-import { apply, circles, layers, valueAt } from '../../public/js/reading/sheet.js';
+import { apply, circles, isOutside, layers, noMiss, outside, valueAt } from '../../public/js/reading/sheet.js';
 
 test('a chain is laid out causes first', () => {
   const links = [
@@ -30,4 +30,14 @@ test('changes are laid over a sheet, and a call is taken back by null', () => {
   assert.deepEqual(sheet, { calls: {}, marks: { TP: 1.5 }, causes: [], cue: 'x' });
   assert.equal(valueAt(sheet, 'mark:TP'), 1.5);
   assert.equal(valueAt(sheet, 'call:sway'), null);
+});
+
+test('what lies outside the feet is known wherever it is named', () => {
+  const calls = { sway: { presence: 'present', reaction: 'outside-fear' }, slide: { presence: 'absent' } };
+  const chain = [['outside-grip', 'sway']];
+  assert.deepEqual(outside({ calls, chain, causes: ['sway', 'outside-fear'] }), ['outside-fear', 'outside-grip']);
+  assert.equal(isOutside('not-in-the-feet'), true);
+  assert.equal(isOutside('sway'), false);
+  assert.equal(noMiss({ fat: 50, thin: 20 }), 30);
+  assert.equal(noMiss({}), 100);
 });

@@ -4,7 +4,7 @@ import test from 'node:test';
 globalThis.document = { getElementById: () => null };
 const { inTheWay } = await import('../../public/js/reading/summary.js');
 const names = { sway: { name: 'sway' }, 'hang-back': { name: 'hanging back' } };
-const sheet = (calls, more = {}) => ({ calls, causes: [], cue: '', chain: [], drill: null, ...more });
+const sheet = (calls, more = {}) => ({ calls, causes: [], cue: '', chain: [], drill: null, misses: {}, breaks: null, ...more });
 
 test('faults without a call are one line, with all of them', () => {
   assert.deepEqual(inTheWay(sheet({}), names, 'single'), [{ what: 'call', faults: ['sway', 'hang-back'], part: null }]);
@@ -25,4 +25,17 @@ test('nothing stands in the way of a complete sheet', () => {
     inTheWay(sheet(calls, more), names, 'single').map((line) => line.part),
     ['drill', 'cue'],
   );
+});
+
+test('a cause outside the feet is named, another one in words, a mark on turf has a kind, a ladder breaks', () => {
+  const calls = { sway: { presence: 'absent' }, 'hang-back': { presence: 'absent', pins: [{ on: 'turf' }] } };
+  const what = (more, kind = 'single') => inTheWay(sheet(calls, more), names, kind).map((line) => line.what);
+  assert.deepEqual(what({}), ['turf']);
+  calls['hang-back'].pins[0].turf = 'spun';
+  assert.deepEqual(what({}), []);
+  assert.deepEqual(what({ causes: ['not-in-the-feet'] }), ['which-outside']);
+  assert.deepEqual(what({ causes: ['outside-other'] }), ['other']);
+  assert.deepEqual(what({ causes: ['outside-other'], 'other-cause': 'looks up' }), []);
+  assert.deepEqual(what({}, 'ladder'), ['breaks']);
+  assert.deepEqual(what({ breaks: 0 }, 'ladder'), []);
 });

@@ -15,11 +15,11 @@ use App\Models\Sitting;
 use App\Models\SittingCase;
 use App\Models\User;
 use App\Sight\Onlookers;
+use App\Words\Term;
 use Core\Agreement\Profile\CaseTalk;
 use Core\Agreement\Profile\Contention;
 use Core\Motion\StationTime;
 use Core\Reading\Presence;
-use Core\Reading\Reading as CoreReading;
 use Core\Sight\Thing;
 use Illuminate\Support\Collection;
 
@@ -119,16 +119,9 @@ final readonly class Debrief
                     'name' => $r->user->name,
                     'marks' => (object) $r->marks,
                     'aids' => $r->aids,
-                    'causes' => array_values(
-                        array_filter(
-                            array_map(
-                                static fn (string $k): ?string => $k === CoreReading::NOT_IN_THE_FEET
-                                    ? (string) __('debrief.not-in-the-feet')
-                                    : $codebook->faults[$k]->name ?? null,
-                                $r->first_causes,
-                            ),
-                            is_string(...),
-                        ),
+                    'causes' => array_map(
+                        static fn (string $k): string => Term::finding($k, $codebook, $r->other_cause),
+                        $r->first_causes,
                     ),
                     'cue' => $r->cue,
                 ],

@@ -322,6 +322,8 @@ final readonly class BuildKey
     private static function judge(CaseKind $kind, array $swings): Judgement
     {
         return match (true) {
+            // As it stands before the change.
+            $kind === CaseKind::Ladder => $swings[0],
             $kind === CaseKind::Pair && isset($swings[1]) => Judgement::ofPair($swings[0], $swings[1]),
             count($swings) > 1 => Judgement::ofSeries($swings),
             default => $swings[0],

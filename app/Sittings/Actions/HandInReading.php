@@ -13,7 +13,6 @@ use App\Models\User;
 use App\Sight\Onlookers;
 use App\Sittings\Events\ReadingHandedIn;
 use App\Words\Wording;
-use Core\Reading\CaseKind;
 use Core\Reading\Stage;
 use Core\Remark\Remark;
 use Core\Sight\SittingKind;
@@ -43,7 +42,7 @@ final readonly class HandInReading
             }
             $obstacles = $reading
                 ->toCore()
-                ->obstacles($this->codebooks->of($reading->case->sitting), $reading->case->kind === CaseKind::Pair);
+                ->obstacles($this->codebooks->of($reading->case->sitting), $reading->case->kind);
             if ($obstacles !== []) {
                 throw ActionException::because('refusals.sittings.not-ready', [
                     'obstacles' => implode(' ', array_map(fn (Remark $o): string => $this->words->say($o), $obstacles)),

@@ -16,6 +16,7 @@ use Core\Codebook\StandardLenses;
 use Core\Planning\CaseSet;
 use Core\Planning\Deal;
 use Core\Reading\CaseKind;
+use Core\Reading\Ladder;
 use Core\Sight\SittingKind;
 use Illuminate\Support\Facades\DB;
 
@@ -207,6 +208,7 @@ final readonly class PlanRound
         $says = match (true) {
             $kind === CaseKind::Series && ($n < 3 || $n > 6) => 'series',
             $kind === CaseKind::Pair && $n !== 2 => 'pair',
+            $kind === CaseKind::Ladder && ($n < Ladder::LEAST || $n > Ladder::MOST) => 'ladder',
             $different('id') !== $n => 'once',
             $different('golfer_id') > 1 => 'golfer',
             $different('device_class') > 1 => 'device',

@@ -176,7 +176,7 @@ final readonly class SaveChanges
             Call::query()->upsert(
                 $rows,
                 ['reading_id', 'fault'],
-                ['presence', 'severity', 'onset', 'decision', 'confidence', 'pins', 'trend'],
+                ['presence', 'severity', 'onset', 'decision', 'confidence', 'pins', 'trend', 'reaction', 'sound'],
             );
         }
         $reading->update([...Reading::row($now), 'version' => $version, 'active_ms' => $reading->active_ms + $active]);

@@ -6,6 +6,7 @@ namespace App\Sittings\Http;
 
 use App\Models\Casts\Cell;
 use App\Sittings\Pages\PlanChoices;
+use Core\Reading\Ladder;
 use Illuminate\Foundation\Http\FormRequest;
 
 /**
@@ -28,6 +29,8 @@ final class ChoicesRequest extends FormRequest
             'pairs.*' => ['array:before,after'],
             'pairs.*.before' => ['nullable', 'integer', 'between:1,9007199254740991'],
             'pairs.*.after' => ['nullable', 'integer', 'between:1,9007199254740991'],
+            'ladder' => ['sometimes', 'array', 'max:'.Ladder::MOST],
+            'ladder.*' => ['nullable', 'integer', 'between:1,9007199254740991'],
         ];
     }
 
@@ -62,6 +65,7 @@ final class ChoicesRequest extends FormRequest
             ),
             'series' => array_values(array_filter($list('series'), is_string(...))),
             'pairs' => $pairs,
+            'ladder' => array_map($id, array_slice(array_values($list('ladder')), 0, Ladder::MOST)),
         ];
     }
 }

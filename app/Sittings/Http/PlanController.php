@@ -17,6 +17,7 @@ final class PlanController extends Controller
             'recordings' => old('recordings'),
             'series' => old('series'),
             'pairs' => old('pairs'),
+            'ladder' => old('ladder'),
         ])));
     }
 

@@ -150,7 +150,7 @@ final class ReadingController extends Controller
             'calls' => (object) array_map(
                 static fn (CoreCall $c): array => array_filter(
                     array_diff_key(Call::row($c), ['fault' => 0]),
-                    static fn ($v): bool => $v !== null,
+                    static fn ($v): bool => $v !== null && $v !== false,
                 ),
                 $core->calls,
             ),
@@ -163,7 +163,9 @@ final class ReadingController extends Controller
                         ['key' => $reading->drill, 'stop' => $reading->stop],
                         static fn ($v): bool => $v !== null,
                     ),
-            'miss' => $reading->miss,
+            'other-cause' => $reading->other_cause,
+            'misses' => (object) $core->misses->percent,
+            'breaks' => $reading->breaks,
             'marks' => (object) $core->marks,
             'aids' => array_map(static fn (Aid $a): array => $a->toArray(), $core->aids),
         ];

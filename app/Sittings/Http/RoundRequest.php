@@ -11,6 +11,7 @@ use App\Models\User;
 use App\Sight\Onlookers;
 use Core\Codebook\StandardLenses;
 use Core\Reading\CaseKind;
+use Core\Reading\Ladder;
 use Core\Sight\SittingKind;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
@@ -29,7 +30,7 @@ final class RoundRequest extends FormRequest
             'lens' => ['sometimes', 'string', Rule::in(array_keys(app(Codebooks::class)->document()->lenses()))],
             'show' => ['required', Rule::in(['both', 'film', 'trace'])],
             'reveals' => ['sometimes', 'boolean'],
-            'recordings' => ['required_without_all:series,pairs', 'array', 'max:200'],
+            'recordings' => ['required_without_all:series,pairs,ladder', 'array', 'max:200'],
             'recordings.*' => self::ID,
             'series' => ['sometimes', 'array', 'max:40'],
             'series.*' => ['string', 'regex:/^\d{1,18}(,\d{1,18}){2,5}$/'],
@@ -37,6 +38,8 @@ final class RoundRequest extends FormRequest
             'pairs.*' => ['array:before,after'],
             'pairs.*.before' => ['nullable', 'required_with:pairs.*.after', 'integer'],
             'pairs.*.after' => ['nullable', 'required_with:pairs.*.before', 'integer'],
+            'ladder' => ['sometimes', 'array', 'list', 'max:'.Ladder::MOST],
+            'ladder.*' => ['nullable', 'integer', 'between:1,9007199254740991'],
             'repeats' => ['sometimes', 'array', 'max:50'],
             'waits' => ['sometimes', 'boolean'],
             'repeats.*' => self::ID,
@@ -61,6 +64,7 @@ final class RoundRequest extends FormRequest
             foreach ((array) $this->input('pairs', []) as $pair) {
                 array_push($asked, ...array_values(is_array($pair) ? $pair : []));
             }
+            array_push($asked, ...array_values((array) $this->input('ladder', [])));
             $asked = array_map(Cell::int(...), array_filter($asked, static fn (mixed $id): bool => $id !== null));
             $hidden = app(Onlookers::class)->of($user)->hidden();
             $known = Recording::query()->whereKey($asked)->whereNotIn('id', $hidden)->count();
@@ -102,6 +106,14 @@ final class RoundRequest extends FormRequest
                     'recordings' => [Cell::int($pair['before']), Cell::int($pair['after'])],
                 ];
             }
+        }
+
+        $steps = array_values(array_filter(
+            (array) $this->validated('ladder', []),
+            static fn (mixed $id): bool => $id !== null,
+        ));
+        if ($steps !== []) {
+            $out[] = ['kind' => CaseKind::Ladder, 'recordings' => array_map(Cell::int(...), $steps)];
         }
 
         return $out;

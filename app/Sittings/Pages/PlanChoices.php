@@ -12,6 +12,7 @@ use App\Sight\Onlookers;
 use App\Sight\SeriesTurns;
 use App\Words\Like;
 use App\Words\Term;
+use Core\Reading\Ladder;
 use Core\Trace\DeviceClass;
 use Illuminate\Database\Eloquent\Builder;
 
@@ -20,7 +21,7 @@ use Illuminate\Database\Eloquent\Builder;
  * a list as an eye can go over, however many the Shelf holds. A pair that lacks one has 0 for it.
  *
  * @phpstan-type Chosen array{find: string, recordings: list<int>, series: list<string>,
- *     pairs: array<array-key, array{before: int, after: int}>}
+ *     pairs: array<array-key, array{before: int, after: int}>, ladder: list<int>}
  */
 final readonly class PlanChoices
 {
@@ -42,7 +43,7 @@ final readonly class PlanChoices
     {
         $seen = $this->onlookers->of($user)->readable();
         $fitting = Like::recordings(clone $seen, $chosen['find']);
-        $kept = array_merge($chosen['recordings'], ...array_map(array_values(...), array_values($chosen['pairs'])));
+        $kept = array_merge($chosen['recordings'], $chosen['ladder'], ...array_map(array_values(...), array_values($chosen['pairs'])));
         $known = (clone $seen)->whereKey($kept)->with('golfer')->orderBy('id')->get();
         $offered = (clone $fitting)
             ->whereKeyNot($known->modelKeys())
@@ -78,7 +79,11 @@ final readonly class PlanChoices
                 'before' => $chosen['pairs'][$i]['before'] ?? 0,
                 'after' => $chosen['pairs'][$i]['after'] ?? 0,
             ], self::PAIRS, array_keys(self::PAIRS)),
-            'several' => $chosen['series'] !== [] || $chosen['pairs'] !== [],
+            'ladder' => array_map(static fn (int $i): array => [
+                'id' => $chosen['ladder'][$i] ?? 0,
+                'name' => (string) __($i === 0 ? 'plan.ladder.before' : 'plan.ladder.step', ['n' => $i]),
+            ], range(0, Ladder::MOST - 1)),
+            'several' => $chosen['series'] !== [] || $chosen['pairs'] !== [] || array_sum($chosen['ladder']) > 0,
         ];
     }
 

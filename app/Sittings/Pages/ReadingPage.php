@@ -14,9 +14,13 @@ use Core\Codebook\Drill;
 use Core\Codebook\Fault;
 use Core\Motion\Station;
 use Core\Reading\CaseKind;
+use Core\Reading\Ladder;
 use Core\Reading\Miss;
+use Core\Reading\Outside;
+use Core\Reading\Reading as CoreReading;
 use Core\Reading\Stage;
 use Core\Reading\Stop;
+use Core\Reading\Turf;
 
 /** One case as somebody reads it: what is shown of the swing, and the sheet. */
 final readonly class ReadingPage
@@ -55,6 +59,7 @@ final readonly class ReadingPage
             'asWhole' => match ($case->kind) {
                 CaseKind::Series => (string) __('reading.series', ['count' => $case->swings->count()]),
                 CaseKind::Pair => (string) __('reading.pair'),
+                CaseKind::Ladder => trans_choice('reading.ladder', $case->swings->count() - 1),
                 CaseKind::Single => null,
             },
             'locked' => $reading->isLocked(),
@@ -69,7 +74,17 @@ final readonly class ReadingPage
             'stations' => self::stations(),
             'drills' => self::drills($codebook, $reading->isLocked()),
             'stops' => self::options('stops', array_map(static fn (Stop $s): string => $s->value, Stop::cases())),
-            'misses' => self::options('misses', array_map(static fn (Miss $m): string => $m->value, Miss::cases())),
+            'misses' => self::options(
+                'misses',
+                array_column(array_filter(Miss::cases(), static fn (Miss $m): bool => $m !== Miss::None), 'value'),
+            ),
+            'outside' => self::options('outside', array_column(Outside::cases(), 'value')),
+            'outsideNames' => [
+                ...self::options('outside', array_column(Outside::cases(), 'value')),
+                CoreReading::NOT_IN_THE_FEET => (string) __('reading.not-in-the-feet'),
+            ],
+            'turf' => self::options('turf', array_column(Turf::PINNED, 'value')),
+            'breaks' => $case->kind === CaseKind::Ladder ? self::breaks($reading) : [],
             'names' => array_map(
                 static fn (Fault $f): array => ['name' => $f->name, 'station' => $f->station->value],
                 $codebook->faults,
@@ -103,6 +118,22 @@ final readonly class ReadingPage
             Term::limits($golfer),
             Term::shown($reading->shown()),
         ], static fn (?string $part): bool => $part !== null && $part !== ''));
+    }
+
+    /** @return array<int, string> where the change of a ladder may break, by what is kept of it */
+    private static function breaks(Reading $reading): array
+    {
+        $out = [];
+        foreach ($reading->case->swings as $swing) {
+            if ($swing->position > 1) {
+                $out[$swing->position] = $reading->case->swingName($swing);
+            }
+        }
+
+        return $out + [
+            Ladder::HOLDS => (string) __('reading.the-case.holds'),
+            Ladder::CANNOT_TELL => (string) __('reading.the-case.break-untold'),
+        ];
     }
 
     /** @return list<string> addresses of what the page will ask for */

@@ -1,9 +1,10 @@
 // What is said of the case as a whole: first cause, chain, cue, drill, miss, own times.
 import { word } from '../words.js';
-import { NOT_FEET, circles, layers, present } from './sheet.js';
+import { OTHER, circles, isOutside, layers, noMiss, outside, present } from './sheet.js';
 
 const NS = 'http://www.w3.org/2000/svg';
 const MOST = 16;
+const CAUSES = 3;
 
 export class CasePart {
   /** @param {{sheet: object, names: object, set: (target: string, value: any) => void, say: (text: string) => void, stage: () => ?object}} page */
@@ -12,6 +13,7 @@ export class CasePart {
     this.page = page;
     this.find = (selector) => root.querySelector(selector);
     this.from = null;
+    this.outsideNames = JSON.parse(document.getElementById('outside-names').textContent);
     let typing = 0;
     this.find('[data-cue]').addEventListener('input', (e) => {
       this.words(e.target.value);
@@ -29,12 +31,44 @@ export class CasePart {
     };
     this.find('[data-drill]').addEventListener('change', drill);
     this.find('[data-stop]').addEventListener('change', drill);
-    this.find('[data-miss]').addEventListener('change', (e) => page.set('miss', e.target.value || null));
-    this.find('[data-not-feet]').addEventListener('change', () => this.cause(NOT_FEET));
+    for (const row of root.querySelectorAll('[data-miss]')) this.listen(row);
+    for (const radio of root.querySelectorAll('[data-breaks]'))
+      radio.addEventListener('change', () => page.set('breaks', Number(radio.value)));
+    this.find('[data-outside]')?.addEventListener('change', (e) => {
+      if (e.target.value) this.cause(e.target.value);
+      e.target.value = '';
+    });
+    this.find('[data-other]').addEventListener('change', (e) => page.set('other-cause', e.target.value.trim()));
+  }
+
+  /** One miss: ticked it is half of what is left, and how likely it is may be chosen. */
+  listen(row) {
+    const tick = row.querySelector('[data-expect]'),
+      likely = row.querySelector('[data-likely]');
+    const keep = (percent) => {
+      const misses = { ...this.page.sheet.misses };
+      delete misses[row.dataset.miss];
+      const room = noMiss(misses);
+      if (percent > 0) misses[row.dataset.miss] = Math.min(percent, room);
+      if (percent > 0 && room < 1) this.page.say(word('sheet.misses-full'));
+      else this.page.set('misses', misses);
+      this.show();
+    };
+    tick.addEventListener('change', () =>
+      keep(tick.checked ? Math.max(10, Math.round(noMiss(this.page.sheet.misses) / 20) * 10) : 0),
+    );
+    likely.addEventListener('change', () => keep(Number(likely.value)));
+  }
+
+  /** Goes to a part of the case, from wherever somebody is. */
+  reach(selector) {
+    if (this.page.walking()) this.page.toCase();
+    this.find(selector)?.focus();
   }
 
   name(key) {
-    return key === NOT_FEET ? word('sheet.not-feet') : (this.page.names[key]?.name ?? key);
+    if (key === OTHER && this.page.sheet['other-cause']) return this.page.sheet['other-cause'];
+    return this.outsideNames[key] ?? this.page.names[key]?.name ?? key;
   }
 
   leads(from, to) {
@@ -48,9 +82,9 @@ export class CasePart {
 
   cause(key) {
     const { sheet, set, say } = this.page;
-    if (key !== NOT_FEET && sheet.calls[key]?.presence !== 'present') return;
+    if (!isOutside(key) && sheet.calls[key]?.presence !== 'present') return;
     const has = sheet.causes.includes(key);
-    set('causes', has ? sheet.causes.filter((c) => c !== key) : [...sheet.causes, key].slice(-2));
+    set('causes', has ? sheet.causes.filter((c) => c !== key) : [...sheet.causes, key].slice(-CAUSES));
     say(word(has ? 'sheet.no-cause' : 'sheet.is-cause', { fault: this.name(key) }));
   }
 
@@ -104,9 +138,10 @@ export class CasePart {
 
   show() {
     const { sheet } = this.page;
-    this.find('[data-causes]').textContent =
-      sheet.causes.map((k) => this.name(k)).join(word('sheet.and')) || word('sheet.none-chosen');
-    this.find('[data-not-feet]').checked = sheet.causes.includes(NOT_FEET);
+    const causes = this.find('[data-causes]');
+    causes.textContent = sheet.causes.map((k) => this.name(k)).join(word('sheet.and')) || word('sheet.none-chosen');
+    causes.hidden = sheet.causes.length > 0;
+    this.showCauses();
     const cue = this.find('[data-cue]');
     if (document.activeElement !== cue) cue.value = sheet.cue;
     this.words(cue.value);
@@ -114,7 +149,9 @@ export class CasePart {
     this.find('[data-stop]').value = sheet.drill?.stop ?? '';
     for (const text of this.root.querySelectorAll('[data-drill-text]'))
       text.hidden = text.dataset.drillText !== sheet.drill?.key;
-    this.find('[data-miss]').value = sheet.miss ?? '';
+    this.showMisses();
+    for (const radio of this.root.querySelectorAll('[data-breaks]'))
+      radio.checked = sheet.breaks !== null && Number(radio.value) === sheet.breaks;
     for (const code of ['TP', 'IM'])
       if (this.find(`[data-mark="${code}"]`))
         this.find(`[data-mark="${code}"]`).textContent =
@@ -122,9 +159,52 @@ export class CasePart {
     this.showChain();
   }
 
+  /** First causes, each with a way to take it away; one outside the feet that fits no name is said in words. */
+  showCauses() {
+    const { sheet, locked } = this.page;
+    this.find('[data-chosen]').replaceChildren(
+      ...sheet.causes.map((key) => {
+        const item = Object.assign(document.createElement('li'), { textContent: `${this.name(key)} ` });
+        if (!locked) item.append(this.taker(() => this.cause(key), this.name(key)));
+        return item;
+      }),
+    );
+    const other = this.find('[data-other]');
+    this.find('[data-other-cause]').hidden = !outside(sheet).includes(OTHER);
+    if (document.activeElement !== other) other.value = sheet['other-cause'] ?? '';
+  }
+
+  taker(act, what) {
+    const button = Object.assign(document.createElement('button'), {
+      type: 'button',
+      className: 'link',
+      textContent: word('sheet.take-away'),
+    });
+    button.setAttribute('aria-label', word('sheet.take-link-away', { link: what }));
+    button.addEventListener('click', act);
+    return button;
+  }
+
+  showMisses() {
+    const { misses } = this.page.sheet;
+    for (const row of this.root.querySelectorAll('[data-miss]')) {
+      const percent = misses[row.dataset.miss],
+        likely = row.querySelector('[data-likely]');
+      row.querySelector('[data-expect]').checked = percent !== undefined;
+      likely.hidden = percent === undefined;
+      if (percent === undefined) continue;
+      // One that was never offered: a certain miss of a sheet of before, or what another window left of the hundred.
+      if (![...likely.options].some((o) => Number(o.value) === percent))
+        likely.append(new Option(`${percent} %`, percent));
+      likely.value = String(percent);
+    }
+    const none = noMiss(misses);
+    this.find('[data-no-miss]').textContent = Object.keys(misses).length ? word('sheet.no-miss', { percent: none }) : '';
+  }
+
   showChain() {
     const { sheet, locked } = this.page;
-    const may = [...present(sheet), NOT_FEET];
+    const may = [...present(sheet), ...outside(sheet)];
     for (const [selector, keys] of [
       ['[data-link-from]', may],
       ['[data-link-to]', present(sheet)],
@@ -139,16 +219,7 @@ export class CasePart {
       ...sheet.chain.map(([from, to]) => {
         const item = document.createElement('li');
         item.textContent = `${this.name(from)} → ${this.name(to)} `;
-        if (!locked) {
-          const button = Object.assign(document.createElement('button'), {
-            type: 'button',
-            className: 'link',
-            textContent: word('sheet.take-away'),
-          });
-          button.setAttribute('aria-label', word('sheet.take-link-away', { link: this.leads(from, to) }));
-          button.addEventListener('click', () => this.join(from, to));
-          item.append(button);
-        }
+        if (!locked) item.append(this.taker(() => this.join(from, to), this.leads(from, to)));
         return item;
       }),
     );

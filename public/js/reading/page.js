@@ -7,7 +7,7 @@ import { CasePart } from './case.js';
 import { keepOffline } from './offline.js';
 import { PinList } from './pins.js';
 import { ChangeQueue } from './queue.js';
-import { NOT_FEET, apply, copy, present, valueAt } from './sheet.js';
+import { apply, copy, present, valueAt } from './sheet.js';
 import { Summary, WORDS } from './summary.js';
 import { Walk } from './walk.js';
 import { word } from '../words.js';
@@ -51,7 +51,15 @@ const page = {
       page.rows.findIndex((row) => row.dataset.fault === fault),
       true,
     ),
-  whole: (of) => (of === 'cause' ? walk.to('case') : actions[of]()),
+  whole: (of) => {
+    if (of === 'cause') walk.to('case');
+    else if (of === 'other' || of === 'breaks') part.reach(`[data-${of}]`);
+    else actions[of]();
+  },
+  /** Whether one station after the other is asked, and on to what is asked of the case. */
+  walking: () => walk.way === 'stations',
+  toCase: () => walk.to('case', true),
+  named: (key) => part.name(key),
   key: () => page.rows[page.current].dataset.fault,
   call: (k = page.key()) => page.sheet.calls[k],
 };
@@ -134,8 +142,9 @@ function setPresence(presence) {
   if (presence !== 'cannot-tell') next.confidence = before.confidence ?? 75;
   if (presence === 'present') {
     Object.assign(next, { onset: before.onset ?? page.names[key].station, decision: before.decision ?? 'now' });
-    for (const field of ['severity', 'trend']) if (before[field]) next[field] = before[field];
+    for (const field of ['severity', 'trend', 'reaction']) if (before[field]) next[field] = before[field];
   }
+  if (presence === 'absent' && before.sound) next.sound = true;
   const edits = [[`call:${key}`, next]];
   if (presence !== 'present') {
     if (page.sheet.causes.includes(key)) edits.push(['causes', page.sheet.causes.filter((c) => c !== key)]);
@@ -164,6 +173,11 @@ const alter = (fields) => {
   if (page.call()) change([[`call:${page.key()}`, { ...page.call(), ...fields }]]);
 };
 const set = (field, value) => page.call()?.presence === 'present' && alter({ [field]: value });
+const keep = (sound) => {
+  if (page.call()?.presence !== 'absent') return;
+  alter({ sound });
+  page.say(word(sound ? 'sheet.is-sound' : 'sheet.not-sound', { fault: page.names[page.key()].name }));
+};
 const turn = (field, list) => set(field, list[(list.indexOf(page.call()?.[field]) + 1) % list.length]);
 const sure = (by) =>
   page.call()?.confidence !== undefined &&
@@ -194,7 +208,7 @@ function show() {
     for (const input of row.querySelectorAll('input[type=radio]'))
       input.checked = String(c?.[input.dataset.set] ?? '') === input.value;
     for (const some of row.querySelectorAll('[data-when]'))
-      some.hidden = { present: c?.presence !== 'present', called: c?.confidence === undefined, any: !c }[
+      some.hidden = { present: c?.presence !== 'present', absent: c?.presence !== 'absent', called: c?.confidence === undefined, any: !c }[
         some.dataset.when
       ];
     const summary = find('[data-summary]', row);
@@ -207,11 +221,14 @@ function show() {
             WORDS[c.presence] +
             (c.severity ? ` ${c.severity}` : '') +
             (c.trend ? `, ${c.trend}` : '') +
+            (c.sound ? `, ${word('sheet.sound')}` : '') +
             (c.confidence ? ` · ${c.confidence} %` : ''),
         }),
       );
     find('[data-onset]', row).textContent = c?.onset ?? '–';
     find('[data-confidence]', row).textContent = c?.confidence ? `${c.confidence} %` : '–';
+    find('[data-reaction]', row).value = c?.reaction ?? '';
+    find('[data-sound]', row).checked = c?.sound === true;
     find('[data-cause]', row).checked = page.sheet.causes.includes(row.dataset.fault);
   });
   find('[data-count]').textContent = Object.keys(page.sheet.calls).length;
@@ -266,7 +283,10 @@ const actions = {
   trend: () => root.dataset.kind === 'pair' && turn('trend', ['better', 'same', 'worse']),
   onset: () => page.opened && set('onset', page.opened.station()),
   cause: () => part.cause(page.key()),
-  'not-feet': () => part.cause(NOT_FEET),
+  outside: () => part.reach('[data-outside]'),
+  misses: () => part.reach('[data-expect]'),
+  reaction: () => page.call()?.presence === 'present' && find('[data-reaction]', page.rows[page.current]).focus(),
+  sound: () => keep(!page.call()?.sound),
   link: () => part.link(page.key()),
   join: () => part.join(find('[data-link-from]').value, find('[data-link-to]').value),
   'pin-film': () => pins.add('film'),
@@ -282,14 +302,8 @@ const actions = {
   way: () => walk.turn(),
   'next-station': () => walk.step(1),
   'previous-station': () => walk.step(-1),
-  cue: () => {
-    if (walk.way === 'stations') walk.to('case', true);
-    find('[data-cue]').focus();
-  },
-  drill: () => {
-    if (walk.way === 'stations') walk.to('case', true);
-    find('[data-drill]').focus();
-  },
+  cue: () => part.reach('[data-cue]'),
+  drill: () => part.reach('[data-drill]'),
   undo: back,
   summary: () => !locked && summary.open(),
   help: () => keyList.open(),
@@ -338,7 +352,9 @@ root.addEventListener('click', (e) => {
 root.addEventListener('change', (e) => {
   const field = e.target.dataset.set;
   if (field === 'presence') setPresence(e.target.value);
+  else if (field === 'reaction') set(field, e.target.value || undefined);
   else if (field) set(field, field === 'severity' ? Number(e.target.value) : e.target.value);
+  else if (e.target.matches('[data-sound]')) keep(e.target.checked);
   else if (e.target.matches('[data-cause]')) part.cause(e.target.closest('.fault').dataset.fault);
 });
 // Coming back to this window: what another did meanwhile is fetched.

@@ -5,7 +5,7 @@ const MOST = 6;
 
 export class PinList {
   constructor(page, alter) {
-    Object.assign(this, { page, alter });
+    Object.assign(this, { page, alter, kinds: JSON.parse(document.getElementById('turf').textContent) });
   }
 
   pins() {
@@ -31,6 +31,22 @@ export class PinList {
     if (index < 0) return;
     this.alter({ pins: this.pins().filter((_, i) => i !== index) });
     this.page.say(word('sheet.unpinned'));
+  }
+
+  /** What the mark on turf or shoe is. */
+  turf(fault, index, pin) {
+    const { page } = this;
+    const select = Object.assign(document.createElement('select'), { disabled: page.locked });
+    select.setAttribute('aria-label', word('sheet.turf'));
+    select.append(new Option(word('sheet.turf'), ''), ...Object.entries(this.kinds).map(([k, name]) => new Option(name, k)));
+    select.value = pin.turf ?? '';
+    select.addEventListener('change', () => {
+      const call = page.sheet.calls[fault];
+      const { turf, ...rest } = call.pins[index];
+      const marked = select.value ? { ...rest, turf: select.value } : rest;
+      page.set(`call:${fault}`, { ...call, pins: call.pins.map((p, k) => (k === index ? marked : p)) });
+    });
+    return select;
   }
 
   write() {
@@ -79,7 +95,7 @@ export class PinList {
             );
             page.set(`call:${row.dataset.fault}`, { ...page.sheet.calls[row.dataset.fault], pins: all });
           });
-          item.append(place, why);
+          item.append(place, ...(pin.on === 'turf' ? [this.turf(row.dataset.fault, i, pin)] : []), why);
           if (!page.locked) {
             const gone = Object.assign(document.createElement('button'), {
               type: 'button',

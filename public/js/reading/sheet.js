@@ -1,5 +1,8 @@
 // A reading as it stands in this window: the server's sheet with what is still on its way laid over it.
-export const NOT_FEET = 'not-in-the-feet';
+export const OTHER = 'outside-other';
+
+/** Whether a finding is none of the feet. */
+export const isOutside = (key) => key.startsWith('outside-') || key === 'not-in-the-feet';
 
 /** Lays one change over a sheet. */
 export function apply(sheet, target, value) {
@@ -19,6 +22,15 @@ export function valueAt(sheet, target) {
   if (what === 'mark') return sheet.marks[of] ?? null;
   return sheet[what] ?? null;
 }
+
+/** What outside the feet is named anywhere in a sheet. */
+export function outside(sheet) {
+  const reactions = Object.values(sheet.calls).map((c) => c.reaction);
+  return [...new Set([...sheet.causes, ...sheet.chain.flat(), ...reactions])].filter((k) => k && isOutside(k));
+}
+
+/** Per cent that no miss comes. */
+export const noMiss = (misses) => 100 - Object.values(misses).reduce((a, b) => a + b, 0);
 
 export const copy = (value) => JSON.parse(JSON.stringify(value));
 

@@ -1,6 +1,6 @@
 // The check before handing in: what was said, what stands in the way and where, what was left out.
 import { word } from '../words.js';
-import { present } from './sheet.js';
+import { OTHER, noMiss, outside, present } from './sheet.js';
 
 export const WORDS = Object.fromEntries(
   ['present', 'absent', 'cannot-tell'].map((call) => [call, word(`sheet.calls.${call}`)]),
@@ -21,9 +21,19 @@ export function inTheWay(sheet, names, kind) {
     { what: 'call', faults: Object.keys(names).filter((k) => !sheet.calls[k]), part: null },
     { what: 'severity', faults: without('severity'), part: null },
     { what: 'trend', faults: kind === 'pair' ? without('trend') : [], part: null },
+    {
+      what: 'turf',
+      faults: Object.keys(sheet.calls).filter((k) =>
+        (sheet.calls[k].pins ?? []).some((p) => p.on === 'turf' && !p.turf),
+      ),
+      part: null,
+    },
   ].filter((line) => line.faults.length);
   const whole = (what, part) => lines.push({ what, faults: [], part });
   if (here.length && !sheet.causes.length) whole('cause', 'cause');
+  if (outside(sheet).includes('not-in-the-feet')) whole('which-outside', 'outside');
+  if (outside(sheet).includes(OTHER) && !sheet['other-cause']) whole('other', 'other');
+  if (kind === 'ladder' && sheet.breaks === null) whole('breaks', 'breaks');
   if (sheet.drill && !sheet.drill.stop) whole('stop', 'drill');
   if (sheet.cue.trim().split(/\s+/).length > 8) whole('cue', 'cue');
   return lines;
@@ -43,7 +53,14 @@ export class Summary {
     const faults = present(sheet)
       .map((k) => `${names[k].name}${sheet.calls[k].severity ? ` (${sheet.calls[k].severity})` : ''}`)
       .join(', ');
-    const links = sheet.chain.map(([a, b]) => `${names[a]?.name ?? word('keys.actions.not-feet')} → ${names[b].name}`);
+    const links = sheet.chain.map(([a, b]) => `${this.page.named(a)} → ${this.page.named(b)}`);
+    const misses = Object.entries(sheet.misses)
+      .sort(([, a], [, b]) => b - a)
+      .map(([miss, percent]) => {
+        const name = root.querySelector(`[data-miss="${miss}"] label`).textContent.trim();
+        return `${name} ${percent} %`;
+      });
+    const sound = Object.keys(sheet.calls).filter((k) => sheet.calls[k].sound);
     const drill = sheet.drill?.stop
       ? word('sheet.check.as-far-as', { drill: chosen('drill'), stop: chosen('stop') })
       : chosen('drill');
@@ -54,7 +71,10 @@ export class Summary {
       ...(links.length ? [word('sheet.check.chain', { links: links.join('; ') })] : []),
       ...(sheet.cue ? [word('sheet.check.cue', { cue: sheet.cue })] : []),
       ...(sheet.drill ? [word('sheet.check.drill', { drill })] : []),
-      ...(sheet.miss ? [word('sheet.check.miss', { miss: chosen('miss') })] : []),
+      ...(misses.length
+        ? [word('sheet.check.misses', { misses: misses.join(', '), none: noMiss(sheet.misses) })]
+        : []),
+      ...(sound.length ? [word('sheet.check.sound', { faults: sound.map((k) => names[k].name).join(', ') })] : []),
     ];
   }
 
@@ -65,7 +85,7 @@ export class Summary {
     return [
       ...(here.length && !sheet.cue ? ['cue'] : []),
       ...(here.length && !sheet.drill ? ['drill'] : []),
-      ...(sheet.miss ? [] : ['miss']),
+      ...(Object.keys(sheet.misses).length ? [] : ['misses']),
       ...(here.length > 1 && !sheet.chain.length ? ['chain'] : []),
       ...(root.dataset.kind === 'single' && Object.keys(sheet.marks).length < 2 ? ['marks'] : []),
     ].map((part) => word(`sheet.check.parts.${part}`));

@@ -9,7 +9,8 @@ const ticked = (name) => form.querySelectorAll(`input[name="${name}[]"]:checked`
 /** What the check says of the form as it stands. */
 function check() {
   const pairs = [...form.querySelectorAll('select[name$="[before]"]')].filter((s) => s.value).length;
-  const several = ticked('series') + pairs;
+  const ladder = [...form.querySelectorAll('select[name^="ladder["]')].some((s) => s.value) ? 1 : 0;
+  const several = ticked('series') + pairs + ladder;
   const counts = [
     ['cases', ticked('recordings')],
     ['several', several],
@@ -70,7 +71,7 @@ let asking = null;
 async function look() {
   asking?.abort();
   asking = new AbortController();
-  const chosen = [...new FormData(form)].filter(([name, value]) => /^(recordings|series|pairs)\[/.test(name) && value);
+  const chosen = [...new FormData(form)].filter(([name, value]) => /^(recordings|series|pairs|ladder)\[/.test(name) && value);
   const query = new URLSearchParams([...chosen, ['find', find.value]]);
   try {
     const response = await fetch(`${find.dataset.find}?${query}`, { signal: asking.signal });

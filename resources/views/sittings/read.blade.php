@@ -61,6 +61,8 @@
         <p class="only-heard" aria-live="polite" data-announce></p>
     </div>
     <script type="application/json" id="faults">@json($names)</script>
+    <script type="application/json" id="outside-names">@json($outsideNames)</script>
+    <script type="application/json" id="turf">@json($turf)</script>
     <script type="application/json" id="stations">@json($stations)</script>
     <script type="module" src="@part('js/reading/page.js')"></script>
 </x-layout>

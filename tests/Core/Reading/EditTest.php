@@ -6,13 +6,15 @@ use Core\Reading\Aid;
 use Core\Reading\Call;
 use Core\Reading\Chain;
 use Core\Reading\Edit;
-use Core\Reading\Miss;
+use Core\Reading\Misses;
+use Core\Reading\Outside;
 use Core\Reading\Pin;
 use Core\Reading\Presence;
 use Core\Reading\Reading;
 use Core\Reading\Severity;
 use Core\Reading\Stop;
 use Core\Reading\Trend;
+use Core\Reading\Turf;
 
 /** @param  list<array{string, mixed}>  $edits */
 function edited(array $edits, Reading $reading = new Reading([])): Reading
@@ -36,17 +38,21 @@ it('builds a whole reading change by change', function () {
                 'confidence' => 80,
                 'pins' => [
                     ['on' => 'film', 't' => 1.2, 'view' => 'face-on', 'reason' => ' hip past the foot '],
-                    ['on' => 'turf', 'reason' => 'scuff behind'],
+                    ['on' => 'turf', 'reason' => 'scuff behind', 'turf' => 'dug-behind'],
                 ],
+                'reaction' => 'outside-fear',
             ],
         ],
         ['call:hang-back', ['presence' => 'present', 'severity' => 3]],
         ['call:fall-off', ['presence' => 'cannot-tell']],
-        ['causes', ['sway', 'not-in-the-feet', 'sway']],
-        ['chain', [['sway', 'hang-back'], ['not-in-the-feet', 'hang-back']]],
+        ['call:no-load', ['presence' => 'absent', 'sound' => true]],
+        ['causes', ['sway', 'outside-grip', 'sway', 'outside-other']],
+        ['other-cause', ' looks up early '],
+        ['breaks', 3],
+        ['chain', [['sway', 'hang-back'], ['outside-grip', 'hang-back']]],
         ['cue', '  turn, do not slide '],
         ['drill', ['key' => 'box-turn', 'stop' => 'short-iron']],
-        ['miss', 'fat'],
+        ['misses', ['thin' => 20, 'fat' => 50]],
         ['mark:TP', 1.501], ['mark:IM', 1.75],
         ['aids', [['kind' => 'plumb', 'view' => 'face-on', 'points' => [['x' => 0.5, 'y' => 0.25, 't' => 0.6]]]]],
     ]);
@@ -55,22 +61,30 @@ it('builds a whole reading change by change', function () {
         ->and($r->calls['sway']->pins[1]->t)
         ->toBeNull()
         ->and($r->firstCauses)
-        ->toBe(['sway', 'not-in-the-feet'])
+        ->toBe(['sway', 'outside-grip', 'outside-other'])
+        ->and($r->otherCause)->toBe('looks up early')
+        ->and($r->breaks)->toBe(3)
+        ->and($r->calls['sway']->reaction)->toBe(Outside::Fear)
+        ->and($r->calls['sway']->pins[1]->turf)->toBe(Turf::DugBehind)
+        ->and($r->calls['no-load']->sound)->toBeTrue()
         ->and($r->chain->roots())
-        ->toBe(['sway', 'not-in-the-feet'])
+        ->toBe(['sway', 'outside-grip'])
         ->and($r->cue)
         ->toBe('turn, do not slide')
-        ->and([$r->drill, $r->stop, $r->miss])
-        ->toBe(['box-turn', Stop::ShortIron, Miss::Fat])
+        ->and([$r->drill, $r->stop])
+        ->toBe(['box-turn', Stop::ShortIron])
+        ->and($r->misses->percent)->toBe(['fat' => 50, 'thin' => 20])
+        ->and($r->misses->none())->toBe(30)
         ->and($r->marks)
         ->toBe(['TP' => 1.501, 'IM' => 1.75])
         ->and($r->aids)
         ->toHaveCount(1);
-    $less = edited([['call:sway', null], ['drill', null], ['miss', null], ['mark:TP', null]], $r);
+    $less = edited([['call:sway', null], ['drill', null], ['misses', []], ['breaks', null], ['mark:TP', null]], $r);
     expect(array_keys($less->calls))
-        ->toBe(['hang-back', 'fall-off'])
-        ->and([$less->drill, $less->stop, $less->miss])
+        ->toBe(['hang-back', 'fall-off', 'no-load'])
+        ->and([$less->drill, $less->stop, $less->breaks])
         ->toBe([null, null, null])
+        ->and($less->misses->none())->toBe(100)
         ->and($less->marks)
         ->toBe(['IM' => 1.75]);
 });
@@ -80,7 +94,7 @@ it('gives the same reading in whatever order changes of different things arrive'
         ['call:sway', ['presence' => 'present', 'severity' => 1]],
         ['call:no-load', ['presence' => 'absent']],
         ['cue', 'wait'],
-        ['miss', 'thin'],
+        ['misses', ['thin' => 60]],
         ['mark:IM', 1.7],
         ['causes', ['sway']],
     ];
@@ -115,10 +129,30 @@ it('refuses a value that makes no sense, in a sentence', function (string $targe
     ['call:sway', ['presence' => 'present', 'pins' => [['on' => 'turf', 'reason' => str_repeat('x', 121)]]], 'short'],
     ['causes', 'sway', 'must be a list'],
     ['causes', [['sway']], 'text'],
-    ['causes', ['sway', 'no-load', 'fall-off'], 'At most two'],
+    ['causes', ['sway', 'no-load', 'fall-off', 'outside-grip'], 'At most 3'],
+    ['causes', ['not-in-the-feet'], 'say which'],
+    ['causes', ['outside-weather'], "no fault 'outside-weather'"],
+    ['chain', [['sway', 'outside-grip']], 'not an effect'],
+    ['other-cause', str_repeat('x', 61), 'at most 60'],
+    ['call:sway', ['presence' => 'absent', 'reaction' => 'outside-grip'], 'belong only'],
+    ['call:sway', ['presence' => 'present', 'reaction' => 'sway'], 'no such cause outside'],
+    ['call:sway', ['presence' => 'present', 'sound' => true], 'called absent'],
+    ['call:sway', ['presence' => 'absent', 'sound' => 1], 'so or it is not'],
+    ['call:sway', ['presence' => 'present', 'pins' => [['on' => 'ball', 'turf' => 'spun']]], 'Only a pin on turf'],
+    ['call:sway', ['presence' => 'present', 'pins' => [['on' => 'turf', 'turf' => 'clean']]], 'Only a pin on turf'],
+    ['breaks', 1, 'after the first'],
+    ['breaks', 6, 'after the first'],
+    ['breaks', -2, 'after the first'],
+    ['breaks', '2', 'after the first'],
+    ['misses', ['fat' => 60, 'thin' => 50], 'more than 100'],
+    ['misses', ['fat' => 0], '1 to 100'],
+    ['misses', ['fat' => '50'], '1 to 100'],
+    ['misses', ['none' => 50], 'no such miss'],
+    ['misses', ['shank' => 50], 'no such miss'],
+    ['misses', [50], 'wrong shape'],
+    ['misses', null, 'wrong shape'],
     ['chain', [['sway']], 'one finding to one other'],
     ['chain', [['sway', 'sway']], 'to itself'],
-    ['chain', [['sway', 'not-in-the-feet']], 'not an effect'],
     ['chain', [['sway', 'no-load'], ['sway', 'no-load']], 'twice'],
     ['chain', [['sway', 'no-load'], ['no-load', 'fall-off'], ['fall-off', 'sway']], 'in a circle'],
     ['chain', 7, 'must be a list'],
@@ -188,7 +222,7 @@ it('says what of the chain and the drill stands in the way', function () {
     $r = $r->with([
         'cue' => 'turn',
         'drill' => 'box-turn',
-        'miss' => Miss::Fat,
+        'misses' => new Misses(['fat' => 100]),
         'chain' => new Chain([['sway', 'no-load']]),
         'marks' => ['TP' => 1.0, 'IM' => 1.3],
     ]);

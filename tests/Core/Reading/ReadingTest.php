@@ -4,7 +4,12 @@ use Core\Codebook\Codebook;
 use Core\Codebook\Shown;
 use Core\Motion\Station;
 use Core\Reading\Call;
+use Core\Reading\CaseKind;
+use Core\Reading\Chain;
 use Core\Reading\Decision;
+use Core\Reading\Miss;
+use Core\Reading\Misses;
+use Core\Reading\Outside;
 use Core\Reading\Pin;
 use Core\Reading\Presence;
 use Core\Reading\Reading;
@@ -22,7 +27,7 @@ it('is complete when every fault has a call and what is present has a severity a
             ))->obstacles(Codebook::standard()),
         )
         ->toBe([])
-        ->and((new Reading(allAbsent(), [Reading::NOT_IN_THE_FEET]))->obstacles(Codebook::standard()))
+        ->and((new Reading(allAbsent(), [Outside::Grip->value]))->obstacles(Codebook::standard()))
         ->toBe([]);
 });
 
@@ -34,13 +39,42 @@ it('says one by one what stands in the way', function () {
         ->toBe([
             'Drifting off the ball is called present without a severity.',
             'Does not finish on the lead side has no call.',
-            'A first cause must be a fault called present, or "not in the feet".',
+            'A first cause must be a fault called present, or lie outside the feet.',
             'The cue has more than eight words.',
         ])
         ->and(sentences((new Reading(
             allAbsent(['sway' => new Call('sway', Presence::Present, Severity::Slight)]),
         ))->obstacles(Codebook::standard())))
         ->toBe(['A first cause is missing.']);
+});
+
+it('asks which cause lies outside the feet, what another is, what a mark is and where a ladder breaks', function () {
+    $says = static fn (Reading $r, CaseKind $kind = CaseKind::Single): array => sentences(
+        $r->obstacles(Codebook::standard(), $kind),
+    );
+    expect($says(new Reading(allAbsent(), [Reading::NOT_IN_THE_FEET])))
+        ->toBe(['A cause is “not in the feet”: say which.'])
+        ->and($says(new Reading(allAbsent(), [Outside::Other->value])))
+        ->toBe(['Another cause outside the feet needs a few words.'])
+        ->and($says(new Reading(allAbsent(), [Outside::Other->value], otherCause: 'looks up')))->toBe([])
+        ->and($says(new Reading(allAbsent()), CaseKind::Ladder))
+        ->toBe(['Where the change breaks on the ladder is missing.'])
+        ->and($says(new Reading(allAbsent(), breaks: Core\Reading\Ladder::HOLDS), CaseKind::Ladder))->toBe([])
+        ->and($says(new Reading(allAbsent(['sway' => new Call('sway', Presence::Absent, pins: [new Pin('turf')])]))))
+        ->toBe(['Drifting off the ball has a pin on turf that does not say what the mark is.'])
+        // What a sheet of before said in a chain is asked for again too.
+        ->and($says(new Reading(
+            allAbsent(['sway' => new Call('sway', Presence::Present, Severity::Clear)]),
+            ['sway'],
+            chain: new Chain([[Reading::NOT_IN_THE_FEET, 'sway']]),
+        )))->toBe(['A cause is “not in the feet”: say which.']);
+});
+
+it('takes one miss of a sheet of before as sure, and its none as none', function () {
+    expect(Misses::certain(Miss::Fat)->percent)->toBe(['fat' => 100])
+        ->and(Misses::certain(Miss::None)->none())->toBe(100)
+        ->and((new Misses(['slice' => 30, 'push' => 30, 'fat' => 35]))->percent)
+        ->toBe(['fat' => 35, 'push' => 30, 'slice' => 30]);
 });
 
 it('counts words as a person does', function () {

@@ -731,10 +731,15 @@ function changeEverySecret(User $user, array $hidden): void
         ->pluck('id');
     Call::query()
         ->whereIn('reading_id', $others)
-        ->update(['presence' => 'present', 'severity' => 3, 'confidence' => 95]);
+        ->update([
+            'presence' => 'present', 'severity' => 3, 'confidence' => 95, 'sound' => false, 'reaction' => 'outside-grip',
+        ]);
     DB::table('readings')
         ->whereIn('id', $others)
-        ->update(['cue' => 'SECRET', 'first_causes' => '["sway"]']);
+        ->update([
+            'cue' => 'SECRET', 'first_causes' => '["outside-other"]', 'other_cause' => 'SECRET',
+            'misses' => '{"toe": 90}', 'breaks' => 4,
+        ]);
     // What was kept of such recordings' calls follows.
     $figures = app(App\Agreement\Actions\ComputeResult::class);
     Sitting::query()->where('kind', SittingKind::Round)->where('state', 'published')->get()->each($figures(...));

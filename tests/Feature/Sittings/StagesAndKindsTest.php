@@ -146,6 +146,36 @@ it('plans series and pairs from the page, in order, and shows them', function ()
         ->assertSee('before');
 });
 
+it('asks of a ladder where the change breaks, and holds its key to the swing before it', function () {
+    $series = aSeries();
+    $head = $this->headCoach();
+    $this->actingAs($head)->get('/rounds/plan')->assertOk()->assertSee('One ladder');
+    $this->actingAs($head)->post('/rounds', [
+        'name' => 'A ladder', 'kind' => 'panel', 'show' => 'both', 'members' => [$this->person('odile')->id],
+        'ladder' => [...array_map(strval(...), $series), '', ''],
+    ])->assertSessionHas('done');
+    $round = $this->round('A ladder');
+    $case = $round->cases()->with('swings.recording')->sole();
+    expect($case->kind)->toBe(CaseKind::Ladder)
+        ->and($case->swings->pluck('recording_id')->all())->toBe($series)
+        ->and($case->swings->map(fn (CaseSwing $s): string => $case->swingName($s))->all())
+        ->toBe(['before', '2, full', '3, full']);
+    app(OpenRound::class)($round, $head);
+    app(Onlookers::class)->forget();
+    $reading = Reading::query()->where('sitting_case_id', $case->id)->sole();
+    $this->actingAs($this->person('odile'))
+        ->get("/read/{$reading->public_id}")
+        ->assertOk()
+        ->assertSee('say where the change breaks')
+        ->assertSee('it holds to the end');
+    $this->postJson("/read/{$reading->public_id}/changes", $this->changes($this->sheet()))->assertOk();
+    $this->post("/read/{$reading->public_id}/hand-in")
+        ->assertSessionHas('refused', fn (string $said): bool => str_contains($said, 'Where the change breaks'));
+    $this->postJson("/read/{$reading->public_id}/changes", $this->changes(['breaks' => 3], 90))->assertOk();
+    $this->post("/read/{$reading->public_id}/hand-in")->assertSessionHas('done');
+    expect($reading->refresh()->breaks)->toBe(3);
+});
+
 it('refuses swings that make no case, in a sentence, and stores nothing', function (Closure $change, string $says) {
     $series = aSeries();
     $count = Sitting::query()->count();
@@ -175,6 +205,7 @@ it('refuses swings that make no case, in a sentence, and stores nothing', functi
         fn ($s) => ['pairs' => [['before' => $s[0], 'after' => $s[1]], ['before' => $s[0], 'after' => $s[1]]]],
         'are the same',
     ],
+    'a short ladder' => [fn ($s) => ['ladder' => [$s[0], $s[1]]], 'three to five'],
     'too few' => [fn ($s) => ['series' => [implode(',', [$s[0], 999_999_999, 999_999_998])]], 'is not there'],
 ]);
 

@@ -38,4 +38,19 @@
             @endforeach
         </div>
     @endforeach
+    <p class="small quiet">{{ __('plan.ladder.title') }}</p>
+    <div class="steps">
+        @foreach($ladder as $i => $step)
+            <div>
+                <label class="small quiet" for="ladder-{{ $i }}">{{ $step['name'] }}</label>
+                <select class="wide" id="ladder-{{ $i }}" name="ladder[{{ $i }}]">
+                    <option value="">–</option>
+                    @foreach($swings as $swing)
+                        <option value="{{ $swing['id'] }}"
+                            @selected($step['id'] === $swing['id'])>{{ $swing['name'] }}</option>
+                    @endforeach
+                </select>
+            </div>
+        @endforeach
+    </div>
 </details>

@@ -2,10 +2,33 @@
     <h2 id="the-case">{{ __('reading.the-case.title') }}</h2>
     <p class="small">
         {{ __('reading.the-case.first-cause') }} <b data-causes>{{ __('reading.the-case.none') }}</b>
-        <label class="check"><input type="checkbox" data-not-feet
-            @disabled($locked)> {{ __('reading.the-case.not-feet') }}
-            <kbd data-key="not-feet">0</kbd></label>
     </p>
+    <ul class="small" data-chosen></ul>
+    @unless($locked)
+        <div class="pins">
+            <label class="only-heard" for="outside">{{ __('reading.the-case.outside') }}</label>
+            <select id="outside" data-outside>
+                <option value="">{{ __('reading.the-case.outside') }} …</option>
+                @foreach($outside as $value => $name)
+                    <option value="{{ $value }}">{{ $name }}</option>
+                @endforeach
+            </select>
+            <kbd data-key="outside">0</kbd>
+        </div>
+    @endunless
+    <p class="cue" data-other-cause hidden>
+        <label class="only-heard" for="other-cause">{{ __('reading.the-case.other') }}</label>
+        <input class="input" id="other-cause" data-other maxlength="60" placeholder="{{ __('reading.the-case.other') }}"
+            @disabled($locked)>
+    </p>
+    @if($breaks)
+        <fieldset class="choices" @disabled($locked)>
+            <legend>{{ __('reading.the-case.breaks') }}</legend>
+            @foreach($breaks as $value => $name)
+                <label><input type="radio" name="breaks" value="{{ $value }}" data-breaks> {{ $name }}</label>
+            @endforeach
+        </fieldset>
+    @endif
     <div class="chain">
         <svg data-chain role="img" aria-label="{{ __('reading.the-case.chain') }}" hidden></svg>
         <ul class="small" data-links></ul>
@@ -55,25 +78,30 @@
             @endif
         </div>
     @endforeach
-    <div class="two">
-        <div>
-            <label class="small quiet" for="miss">{{ __('reading.the-case.miss') }}</label>
-            <select class="wide" id="miss" data-miss @disabled($locked)>
-                <option value=""></option>
-                @foreach($misses as $value => $name)
-                    <option value="{{ $value }}">{{ $name }}</option>
-                @endforeach
-            </select>
+    <fieldset class="misses" @disabled($locked)>
+        <legend class="small quiet">{{ __('reading.the-case.misses') }} <kbd data-key="misses">6</kbd></legend>
+        <ul>
+            @foreach($misses as $value => $name)
+                <li data-miss="{{ $value }}">
+                    <label><input type="checkbox" data-expect> {{ $name }}</label>
+                    <select data-likely aria-label="{{ __('reading.the-case.likely', ['miss' => $name]) }}" hidden>
+                        @foreach(range(10, 100, 10) as $percent)
+                            <option value="{{ $percent }}">{{ $percent }} %</option>
+                        @endforeach
+                    </select>
+                </li>
+            @endforeach
+        </ul>
+        <p class="small quiet" data-no-miss></p>
+    </fieldset>
+    @if($isSingle)
+        <div class="pins marks">
+            <span class="quiet small">{{ __('reading.the-case.own-times') }}</span>
+            @foreach(['TP' => 'K', 'IM' => 'I'] as $code => $face)
+                <button type="button" data-do="mark-{{ $code }}"
+                    @disabled($locked)>{{ __("reading.the-case.marks.$code") }} <b data-mark="{{ $code }}">–</b>
+                    <kbd data-key="mark-{{ $code }}">{{ $face }}</kbd></button>
+            @endforeach
         </div>
-        @if($isSingle)
-            <div class="pins marks">
-                <span class="quiet small">{{ __('reading.the-case.own-times') }}</span>
-                @foreach(['TP' => 'K', 'IM' => 'I'] as $code => $face)
-                    <button type="button" data-do="mark-{{ $code }}"
-                        @disabled($locked)>{{ __("reading.the-case.marks.$code") }} <b data-mark="{{ $code }}">–</b>
-                        <kbd data-key="mark-{{ $code }}">{{ $face }}</kbd></button>
-                @endforeach
-            </div>
-        @endif
-    </div>
+    @endif
 </section>

@@ -54,6 +54,20 @@
             <button type="button" data-do="link" @disabled($locked)>{{ __('reading.leads-to') }}
                 <kbd data-key="link">B</kbd></button>
         </div>
+        <div class="pins" data-when="present">
+            <label class="quiet" for="r-{{ $fault['key'] }}">{{ __('reading.reaction') }}</label>
+            <select id="r-{{ $fault['key'] }}" data-set="reaction" data-reaction @disabled($locked)>
+                <option value="">{{ __('reading.no-reaction') }}</option>
+                @foreach($outside as $value => $name)
+                    <option value="{{ $value }}">{{ $name }}</option>
+                @endforeach
+            </select>
+            <kbd data-key="reaction">4</kbd>
+        </div>
+        <div class="pins" data-when="absent">
+            <label><input type="checkbox" data-sound @disabled($locked)> {{ __('reading.sound') }}
+                <kbd data-key="sound">5</kbd></label>
+        </div>
         <div class="pins" data-when="called">
             <span class="quiet">{{ __('reading.sure') }}</span>
             <button type="button" data-do="less" aria-label="{{ __('reading.less') }}" @disabled($locked)>−

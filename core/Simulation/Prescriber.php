@@ -1,0 +1,163 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Simulation;
+
+use Core\Chance\Chance;
+use Core\Codebook\Codebook;
+use Core\CoreException;
+use Core\Reading\Call;
+use Core\Reading\Chain;
+use Core\Reading\Ladder;
+use Core\Reading\Misses;
+use Core\Reading\Outside;
+use Core\Reading\Presence;
+use Core\Reading\Reading;
+use Core\Reading\Stop;
+
+/**
+ * What a synthetic rater says of a case as a whole, once its faults are called: first causes, chain, misses, drill,
+ * what is sound, where a ladder breaks. The keener the rater, the more often what is there is named.
+ */
+final readonly class Prescriber
+{
+    /** From this confidence on an absent fault may be called sound. */
+    private const SOUND = 90;
+
+    public function __construct(private Codebook $codebook, private float $sensitivity)
+    {
+    }
+
+    /**
+     * @param  array<string, float>  $strength  of the faults called present, the strongest first
+     * @param  list<Outside>  $outside  what is the cause outside the feet
+     * @param  int|null  $breaks  where the change of a ladder breaks; null where the case is none
+     *
+     * @throws CoreException
+     */
+    public function complete(Reading $reading, array $strength, array $outside, ?int $breaks, Chance $chance): Reading
+    {
+        $keen = min(0.92, 0.25 + 0.16 * $this->sensitivity);
+        $named = [];
+        foreach ($outside as $cause) {
+            $right = $chance->uniform() < $keen;
+            $other = Outside::cases()[$chance->between(0, count(Outside::cases()) - 2)];
+            if ($right || $chance->uniform() < 0.4) {
+                $named[] = ($right ? $cause : $other)->value;
+            }
+        }
+        $faults = array_keys($strength);
+        $first = $faults[0] ?? null;
+        $both = $chance->uniform() < 0.35;
+        $causes = array_values(array_unique([...$named, ...$first !== null && ($named === [] || $both) ? [$first] : []]));
+        $calls = $reading->calls;
+        if ($named !== [] && $first !== null && ! $both) {
+            $calls[$first] = self::altered($calls[$first], Outside::from($named[0]));
+        }
+        foreach ($calls as $key => $call) {
+            if ($call->presence === Presence::Absent && ($call->confidence ?? 0) >= self::SOUND &&
+                $chance->uniform() < 0.12) {
+                $calls[$key] = self::altered($call, null);
+            }
+        }
+
+        return $reading->with([
+            'calls' => $calls,
+            'firstCauses' => array_slice($causes, 0, Reading::CAUSES),
+            'otherCause' => '',
+            'chain' => new Chain($this->links($named, $faults, $chance)),
+            'misses' => new Misses($this->misses($strength, $chance)),
+            ...$this->drill($first, $chance),
+            'breaks' => $breaks === null ? null : self::broken($breaks, $keen, $chance),
+        ]);
+    }
+
+    /**
+     * @param  list<string>  $named
+     * @param  list<string>  $faults
+     * @return list<array{string, string}>
+     */
+    private function links(array $named, array $faults, Chance $chance): array
+    {
+        $draws = [$chance->uniform(), $chance->uniform()];
+        $links = [];
+        if (isset($named[0], $faults[0]) && $named[0] !== Outside::Other->value && $draws[0] < 0.7) {
+            $links[] = [$named[0], $faults[0]];
+        }
+        if (isset($faults[1]) && $draws[1] < 0.65) {
+            $links[] = [$faults[0], $faults[1]];
+        }
+
+        return $links;
+    }
+
+    /**
+     * @param  array<string, float>  $strength
+     * @return array<string, int>
+     */
+    private function misses(array $strength, Chance $chance): array
+    {
+        $weights = [];
+        foreach (array_slice($strength, 0, 3, true) as $fault => $strong) {
+            foreach ($this->codebook->faults[$fault]->misses as $miss) {
+                $weights[$miss] = ($weights[$miss] ?? 0.0) + $strong * (0.4 + $chance->uniform());
+            }
+        }
+        arsort($weights);
+        $out = [];
+        $all = array_sum($weights) * (1.2 + 0.5 * $chance->uniform());
+        foreach (array_slice($weights, 0, 2, true) as $miss => $weight) {
+            $percent = 10 * (int) round(10.0 * $weight / $all);
+            if ($percent > 0) {
+                $out[$miss] = min($percent, 100 - array_sum($out));
+            }
+        }
+
+        return array_filter($out, static fn (int $percent): bool => $percent > 0);
+    }
+
+    /** @return array{drill?: string, stop?: Stop} */
+    private function drill(?string $first, Chance $chance): array
+    {
+        [$well, $which, $far] = [$chance->uniform(), $chance->uniform(), $chance->between(0, 2)];
+        $helps = $first === null ? [] : $this->codebook->faults[$first]->helps;
+        if ($first === null) {
+            return [];
+        }
+        $all = array_keys($this->codebook->drills());
+        sort($all, SORT_STRING);
+        $from = $helps !== [] && $well < 0.55 + 0.09 * $this->sensitivity ? $helps : $all;
+
+        return ['drill' => $from[(int) ($which * $which * count($from))], 'stop' => Stop::cases()[$far]];
+    }
+
+    private static function broken(int $breaks, float $keen, Chance $chance): int
+    {
+        $draw = $chance->uniform();
+
+        return match (true) {
+            $draw < $keen => $breaks,
+            $draw > 0.95 => Ladder::CANNOT_TELL,
+            $breaks === Ladder::HOLDS => Ladder::LEAST,
+            default => Ladder::HOLDS,
+        };
+    }
+
+    /** @throws CoreException never: a present call answers to something, an absent one is sound */
+    private static function altered(Call $call, ?Outside $reaction): Call
+    {
+        return new Call(
+            $call->fault,
+            $call->presence,
+            $call->severity,
+            $call->onset,
+            $call->decision,
+            $call->confidence,
+            $call->pins,
+            $call->trend,
+            $reaction,
+            $reaction === null,
+        );
+    }
+}
