@@ -11,6 +11,7 @@ use App\Models\Sitting;
 use App\Models\SittingResult;
 use Core\Agreement\Profile\CaseTalk;
 use Core\Agreement\Profile\FacetModel;
+use Core\Agreement\Study\AdviceResult;
 use Core\Agreement\Study\ArmResult;
 use Core\Agreement\Study\ItemResult;
 use Core\Agreement\Study\PersonResult;
@@ -18,6 +19,7 @@ use Core\Agreement\Study\RoundChange;
 use Core\Agreement\Study\RoundSummary;
 use Core\Agreement\Study\StationTimes;
 use Core\Format\FormatException;
+use Core\Format\Json\AdviceJson;
 use Core\Format\Json\FacetJson;
 use Core\Format\Json\PersonJson;
 use Core\Format\Json\RoundJson;
@@ -133,6 +135,14 @@ final readonly class KeptFigures
         $body = $this->body(FigurePart::Scale);
 
         return $body === null ? null : FacetJson::read($body);
+    }
+
+    /** @throws FormatException */
+    public function advice(): ?AdviceResult
+    {
+        $body = $this->body(FigurePart::Advice);
+
+        return $body === null ? null : AdviceJson::read($body);
     }
 
     /** @throws FormatException */

@@ -33,6 +33,7 @@ final readonly class RoundInputs
      * @param  array<int, SittingArm>  $arms  by id
      * @param  array<int, array<int, array<string, true>>>  $seen  which faults can be seen, by case and arm
      * @param  array<int, string>  $golfers  whose swings a case shows, by the case's id
+     * @param  array<int, list<list<string>>>  $flights  the misses of each of its balls that was logged, likewise
      */
     private function __construct(
         public Codebook $codebook,
@@ -44,6 +45,7 @@ final readonly class RoundInputs
         public array $arms,
         public array $seen,
         public array $golfers,
+        public array $flights,
         public string $checksum,
     ) {
     }
@@ -73,9 +75,10 @@ final readonly class RoundInputs
         $codebook = $codebooks->of($round);
         $seen = self::seen($cases, $readings, $arms, $codebook);
         $golfers = self::golfers($cases);
+        $flights = self::flights($cases);
         $checksum = hash('sha256', json_encode([
             $round->key_version_id, $panel, $round->lens, $codebook->version, config('academy.bootstrap'), $seen,
-            $golfers,
+            $golfers, $flights,
             array_map(static fn (array $r): array => [$r['id'], $r['version'], $r['user'], $r['arm']], $readings),
             $entries->mapWithKeys(static fn (KeyEntry $e): array => [$e->id => $e->scoredLabel()])->all(),
         ], JSON_THROW_ON_ERROR));
@@ -90,6 +93,7 @@ final readonly class RoundInputs
             $arms,
             $seen,
             $golfers,
+            $flights,
             $checksum,
         );
     }
@@ -107,6 +111,26 @@ final readonly class RoundInputs
             $golfer = $case->swings->first()?->recording->golfer_id;
             if ($golfer !== null) {
                 $out[$case->case_id] = "g$golfer";
+            }
+        }
+        ksort($out);
+
+        return $out;
+    }
+
+    /**
+     * @param  array<int, SittingCase>  $cases
+     * @return array<int, list<list<string>>>
+     */
+    private static function flights(array $cases): array
+    {
+        $out = [];
+        foreach ($cases as $case) {
+            foreach ($case->swings as $swing) {
+                $flight = $swing->recording->flight();
+                if ($flight !== null && $case->occasion === 1) {
+                    $out[$case->case_id][] = $flight->misses();
+                }
             }
         }
         ksort($out);

@@ -39,4 +39,10 @@ final class KeyVersion extends Model
     {
         return $this->hasMany(KeyEntry::class);
     }
+
+    /** @return HasMany<KeyCase, $this> */
+    public function cases(): HasMany
+    {
+        return $this->hasMany(KeyCase::class);
+    }
 }

@@ -67,6 +67,7 @@ final readonly class Tables
         'groups' => [self::OPEN, self::NONE, true, true],
         'imports' => [self::HIDDEN, self::GOES, true, true],
         'jobs' => [self::OPEN, self::NONE, false, false],
+        'key_cases' => [self::HIDDEN, self::STAYS, true, true],
         'key_entries' => [self::HIDDEN, self::STAYS, true, true],
         'key_versions' => [self::HIDDEN, self::STAYS, true, true],
         'lesson_balls' => [self::OPEN, self::GOES, true, true],

@@ -14,6 +14,9 @@ use Core\CoreException;
  */
 final readonly class BallFlight
 {
+    /** A start line that is further off than this is a miss. */
+    public const MISS_START_DEG = 3.0;
+
     public const HEIGHTS = ['low', 'normal', 'high'];
 
     public const STRIKES = ['centre', 'fat', 'thin', 'top', 'toe', 'heel'];
@@ -84,6 +87,26 @@ final readonly class BallFlight
             ...$this->pathDeg === null ? [] : ['path_deg' => $this->pathDeg],
             ...$this->attackDeg === null ? [] : ['attack_deg' => $this->attackDeg],
             ...$this->turf === null ? [] : ['turf' => $this->turf->value],
+        ];
+    }
+
+    /**
+     * What of it counts as a miss: a start of MISS_START_DEG or more, a curve by the stronger word, a high ball, a
+     * strike away from the centre. A strike on the heel is no miss of the list.
+     *
+     * @return list<string> values of Miss
+     */
+    public function misses(): array
+    {
+        $side = [
+            ...abs($this->startDeg) < self::MISS_START_DEG ? [] : [$this->startDeg > 0.0 ? 'push' : 'pull'],
+            ...in_array($this->curve(), ['slice', 'hook'], true) ? [$this->curve()] : [],
+        ];
+
+        return [
+            ...in_array($this->strike, ['fat', 'thin', 'top', 'toe'], true) ? [$this->strike] : [],
+            ...$side,
+            ...$this->height === 'high' ? [Miss::HighWeak->value] : [],
         ];
     }
 

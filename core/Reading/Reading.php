@@ -137,6 +137,28 @@ final readonly class Reading
         ]);
     }
 
+    /** A finding as it is compared with another's: something else is what it is said to be. */
+    public function finding(string $key): string
+    {
+        return $key === Outside::Other->value ? "$key ".mb_strtolower($this->otherCause) : $key;
+    }
+
+    /**
+     * What is to be worked on first: the first cause that is to be treated now, or lies outside the feet; else the only
+     * fault to be treated now; else nothing.
+     */
+    public function priority(): string
+    {
+        $now = array_keys(array_filter($this->calls, static fn (Call $c): bool => $c->decision === Decision::Now));
+        foreach ($this->firstCauses as $cause) {
+            if (self::isOutside($cause) || in_array($cause, $now, true)) {
+                return $this->finding($cause);
+            }
+        }
+
+        return count($now) === 1 ? $now[0] : '';
+    }
+
     /** Whether a finding is none of the feet. */
     public static function isOutside(string $finding): bool
     {

@@ -9,11 +9,13 @@ use Core\Codebook\Codebook;
 use Core\CoreException;
 use Core\Reading\Call;
 use Core\Reading\Chain;
+use Core\Reading\Decision;
 use Core\Reading\Ladder;
 use Core\Reading\Misses;
 use Core\Reading\Outside;
 use Core\Reading\Presence;
 use Core\Reading\Reading;
+use Core\Reading\Severity;
 use Core\Reading\Stop;
 
 /**
@@ -60,6 +62,10 @@ final readonly class Prescriber
                 $chance->uniform() < 0.12) {
                 $calls[$key] = self::altered($call, null);
             }
+        }
+
+        foreach (array_slice($faults, 1) as $key) {
+            $calls[$key] = self::decided($calls[$key], $chance->uniform());
         }
 
         return $reading->with([
@@ -142,6 +148,30 @@ final readonly class Prescriber
             $breaks === Ladder::HOLDS => Ladder::LEAST,
             default => Ladder::HOLDS,
         };
+    }
+
+    /**
+     * What is not the strongest may wait, and what is slight be left.
+     *
+     * @throws CoreException never
+     */
+    private static function decided(Call $call, float $draw): Call
+    {
+        return new Call(
+            $call->fault,
+            $call->presence,
+            $call->severity,
+            $call->onset,
+            match (true) {
+                $draw < 0.35 => Decision::Later,
+                $draw > 0.75 && $call->severity === Severity::Slight => Decision::Leave,
+                default => $call->decision,
+            },
+            $call->confidence,
+            $call->pins,
+            $call->trend,
+            $call->reaction,
+        );
     }
 
     /** @throws CoreException never: a present call answers to something, an absent one is sound */

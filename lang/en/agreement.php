@@ -26,6 +26,7 @@ return [
         'people' => 'People',
         'faults' => 'Faults',
         'pairs' => 'Pairs',
+        'advice' => 'What to do',
         'shown' => 'What was shown',
         'times' => 'Times',
         'calls' => 'Calls that differ',
@@ -72,6 +73,39 @@ return [
         'scale-chance' => 'That may be chance.',
         'scale-misfit' => 'One of the two rounds does not follow the scale well: read it with care.',
         'memory' => 'Without readers who were not debriefed, debrief, practice and memory cannot be told apart.',
+    ],
+    'advice' => [
+        'before' => 'The sheets of this round could not yet say causes outside the feet, misses or what is sound.',
+        'alone' => 'One reader alone: there is nobody to agree with',
+        'finding' => 'Two colleagues share :share % of the first causes they name between them',
+        'says' => ':cases cases, :readers readers. The panel settles the first causes of :causes, the chain of :chain, '
+            .'what to work on first in :priority and what to do with :decision faults that are there; the rest is told '
+            .'on the panel’s page and nobody is scored by it. Ranges are 95 % intervals over golfers.',
+        'between' => 'Among the readers',
+        'value' => 'agreement',
+        'among' => [
+            'causes' => ['name' => 'First causes', 'says' => 'α of the sets named, beyond chance; two different causes '
+                .'outside the feet never agree'],
+            'overlap' => ['name' => 'Common causes', 'says' => 'share of all causes two readers name that both name'],
+            'chain' => ['name' => 'What leads to what', 'says' => 'α of the links drawn'],
+            'priority' => ['name' => 'What to work on first', 'says' => 'α, beyond chance'],
+            'decision' => ['name' => 'Now, later or leave', 'says' => 'α over faults called present by two or more'],
+        ],
+        'beside-title' => 'Beside the panel, and the ball',
+        'beside-says' => 'Causes and chain: how alike the sets are, 100 % being the same. Miss: Brier score of the '
+            .'likelihoods stated, against the balls that were logged; 0 is best, 2 worst.',
+        'beside' => [
+            'causes' => 'causes',
+            'chain' => 'chain',
+            'priority' => 'first to work on',
+            'decision' => 'now, later, leave',
+            'trend' => 'better, same, worse',
+            'breaks' => 'where a ladder breaks',
+            'miss' => 'miss, Brier',
+        ],
+        'cases' => 'cases',
+        'caution' => 'A panel’s opinion of what to do is an opinion: drills and cautions defer to the academy’s own rules '
+            .'and to licensed professionals.',
     ],
     'forest' => 'Who sees what the panel sees',
     'own-forest' => 'You and your colleagues against the key',

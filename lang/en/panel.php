@@ -49,4 +49,25 @@ return [
     ],
     'cases' => ['nav' => 'More cases', 'earlier' => 'Back', 'later' => 'More', 'at' => ':from to :to of :of cases'],
     'reason-too-short' => 'Give the reason in at least ten characters: others will have to defend it.',
+    'advice' => [
+        'title' => 'First causes, and what to do',
+        'says' => 'In bold what has its majority: every cause named by a majority of the members or left out by one. What '
+            .'has none is told with how many named it; nobody is scored by it. Misses are the mean likelihood.',
+        'parts' => [
+            'causes' => 'First causes',
+            'chain' => 'Leads to',
+            'priority' => 'First to work on',
+            'misses' => 'Misses',
+            'sound' => 'To be kept',
+            'drills' => 'Drills named',
+        ],
+        'none' => 'none',
+        'other' => 'something else: “:words”',
+        'link' => ':from → :to',
+        'of' => ':n of :of',
+        'holds' => 'the change holds',
+        'break-untold' => 'where it breaks cannot be told',
+        'breaks' => 'the change breaks at swing :swing',
+        'before' => 'The sheets of this study could not yet say causes outside the feet, misses or what is sound.',
+    ],
 ];

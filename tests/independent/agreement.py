@@ -946,4 +946,5 @@ def main():
     sys.exit(1 if check.wrong else 0)
 
 
-main()
+if __name__ == '__main__':
+    main()

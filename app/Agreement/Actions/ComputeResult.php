@@ -7,6 +7,7 @@ namespace App\Agreement\Actions;
 use App\Agreement\ArmComparison;
 use App\Agreement\ChangeSince;
 use App\Agreement\PeopleResults;
+use App\Agreement\RoundAdvice;
 use App\Agreement\RoundFigures;
 use App\Agreement\RoundInputs;
 use App\Agreement\RoundRatings;
@@ -19,6 +20,7 @@ use App\Models\SittingResult;
 use App\Works\Progress;
 use Core\Agreement\Study\RoundResult;
 use Core\Agreement\Study\Study;
+use Core\Format\Json\AdviceJson;
 use Core\Format\Json\FacetJson;
 use Core\Format\Json\PersonJson;
 use Core\Format\Json\RoundJson;
@@ -98,6 +100,7 @@ final readonly class ComputeResult
                 $against?->key()->countedWrong($items) ?? [],
                 $against?->key()->order($items),
                 $against?->key()->keyError($items),
+                RoundAdvice::ofRound($round, $ratings->inputs),
             ),
             $people,
             $before,
@@ -172,6 +175,9 @@ final readonly class ComputeResult
             yield [FigurePart::Item, '', $as->item($r->study->pooled)];
         }
         $scale = $made->people->scale;
+        if ($r->advice !== null) {
+            yield [FigurePart::Advice, '', AdviceJson::write($r->advice)];
+        }
         if ($scale !== null) {
             yield [FigurePart::Scale, '', FacetJson::write($scale)];
         }

@@ -31,7 +31,7 @@ use Illuminate\Support\Number;
 final readonly class AgreementPage
 {
     /** Parts for the head coach, and those for who only reads. */
-    public const PARTS = ['overview', 'people', 'faults', 'pairs', 'shown', 'times'];
+    public const PARTS = ['overview', 'people', 'faults', 'pairs', 'advice', 'shown', 'times'];
 
     public const OWN_PARTS = ['overview', 'calls'];
 
@@ -44,6 +44,7 @@ final readonly class AgreementPage
         private AgreementArms $arms,
         private AgreementTimes $times,
         private AgreementScale $scale,
+        private AgreementAdvice $advice,
         private OwnDifferences $differences,
         private Works $works,
     ) {
@@ -107,6 +108,7 @@ final readonly class AgreementPage
                 array_map(static fn (RaterResult $p): string => $p->rater, $figures->againstKey),
                 $raters,
             ),
+            'advice' => $this->advice->of($kept->advice(), $raters),
             'shown' => $this->arms->of($kept->arms()),
             'times' => $this->times->of($kept->times() ?? [], $raters),
             'calls' => ['calls' => $this->differences->of($round, $user)],

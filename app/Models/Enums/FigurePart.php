@@ -23,6 +23,8 @@ enum FigurePart: string
     case Talk = 'talk';
     /** Readers, cases and faults on one scale. */
     case Scale = 'scale';
+    /** First causes, chain, priority, decisions and misses. */
+    case Advice = 'advice';
     /** One person's calls and what follows from them; the subject is the user. */
     case Person = 'person';
 }

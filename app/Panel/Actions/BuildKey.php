@@ -8,17 +8,21 @@ use App\Codebook\Codebooks;
 use App\Exceptions\ActionException;
 use App\Models\CaseSwing;
 use App\Models\Casts\Cell;
+use App\Models\KeyCase;
 use App\Models\KeyEntry;
 use App\Models\KeyVersion;
 use App\Models\Recording;
 use App\Models\Sitting;
 use App\Models\SittingCase;
 use App\Panel\Events\KeyMadeAnew;
+use App\Panel\PanelSheets;
 use App\Shelf\Actions\MeasureRecording;
 use App\Works\Progress;
 use Core\Codebook\FaultVerdict;
 use Core\Codebook\Judgement;
+use Core\Consensus\CaseConsensus;
 use Core\Consensus\KeyEntry as CoreKeyEntry;
+use Core\Format\Json\CaseConsensusJson;
 use Core\Format\Json\JudgementJson;
 use Core\Motion\Station;
 use Core\Reading\Call as CoreCall;
@@ -115,10 +119,22 @@ final readonly class BuildKey
                     ->get()
                     ->keyBy(static fn (KeyEntry $e): string => "{$e->case_id}|{$e->fault}") ?? new Collection();
             $codebook = $this->codebooks->of($panel);
-            $rows = [];
+            $rows = $whole = [];
             $said = $this->said($panel);
+            $sheets = PanelSheets::ofPanel($panel);
             foreach ($this->cases($panel) as $case) {
                 $measured = $this->measured($case, $panel->lens);
+                if (isset($sheets[$case->id])) {
+                    $whole[] = [
+                        'key_version_id' => $key->id,
+                        'case_id' => $case->case_id,
+                        'body' => json_encode(CaseConsensusJson::write(CaseConsensus::fromReadings(
+                            $sheets[$case->id],
+                            config()->float('academy.majority'),
+                            config()->integer('academy.able'),
+                        )), JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION),
+                    ];
+                }
                 foreach ($codebook->keys() as $fault) {
                     $rows[] = [
                         'key_version_id' => $key->id,
@@ -135,6 +151,9 @@ final readonly class BuildKey
             }
             foreach (array_chunk($rows, 200) as $chunk) {
                 KeyEntry::query()->insert($chunk);
+            }
+            foreach (array_chunk($whole, 100) as $chunk) {
+                KeyCase::query()->insert($chunk);
             }
             if ($before !== null) {
                 event(new KeyMadeAnew($panel, $key, $before));

@@ -8,6 +8,7 @@ use App\Codebook\Codebooks;
 use App\Http\Paged;
 use App\Models\Academy;
 use App\Models\Casts\Cell;
+use App\Models\KeyCase;
 use App\Models\KeyEntry;
 use App\Models\KeyVersion;
 use App\Models\Recording;
@@ -38,6 +39,7 @@ final readonly class PanelPage
         private Onlookers $onlookers,
         private UnsettledEntries $unsettled,
         private Wording $words,
+        private CaseAdvice $advice,
     ) {
     }
 
@@ -77,6 +79,7 @@ final readonly class PanelPage
                 static fn (Fault $f): array => ['name' => $f->name, 'look' => $f->lookFor],
                 $codebook->faults,
             )),
+            'advised' => $key?->cases()->exists() ?? false,
             'cases' => $this->cases($round, $key, $user, $codebook, $mayRule),
         ];
     }
@@ -184,7 +187,10 @@ final readonly class PanelPage
         ];
     }
 
-    /** @return LengthAwarePaginator<int, array{name: string, url: ?string, cells: list<array<string, mixed>|null>}> */
+    /**
+     * @return LengthAwarePaginator<int, array{name: string, url: ?string, cells: list<array<string, mixed>|null>,
+     *     advice: array<string, list<array{words: string, of: string, settled: bool}>>}>
+     */
     private function cases(
         Sitting $round,
         ?KeyVersion $key,
@@ -194,6 +200,8 @@ final readonly class PanelPage
     ): LengthAwarePaginator {
         $seen = $this->onlookers->of($user)->seenCases([$round], Thing::Key)[$round->id] ?? [];
         $pages = Paged::of($key === null ? [] : array_keys($seen), self::CASES_A_PAGE);
+        /** @var array<int, KeyCase> $whole */
+        $whole = $key?->cases()->whereIn('case_id', $pages->items())->get()->keyBy('case_id')->all() ?? [];
         /** @var array<int, Collection<int, KeyEntry>> $entries */
         $entries = $key
             ?->entries()
@@ -203,7 +211,10 @@ final readonly class PanelPage
             ->groupBy('case_id')
             ->all() ?? [];
 
-        return $pages->through(fn (int $case): array => $this->case($entries[$case], $codebook, $mayRule));
+        return $pages->through(fn (int $case): array => [
+            ...$this->case($entries[$case], $codebook, $mayRule),
+            'advice' => isset($whole[$case]) ? $this->advice->of($whole[$case]->toCore(), $codebook) : [],
+        ]);
     }
 
     /**

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Agreement\Coefficient;
 
+use Core\Agreement\Clusters;
 use Core\Agreement\Confidence;
 use Core\Agreement\Figure;
 use Core\Agreement\Resampling\ClusterBootstrap;
@@ -54,6 +55,7 @@ final class SetDistance
      * Krippendorff's α of sets with MASI's distance.
      *
      * @param  list<list<list<string>>>  $cases  the sets given to each case, one a rater
+     * @param  list<string>|null  $clusterOf  whose case each is, where several may be alike
      *
      * @throws CoreException
      */
@@ -61,9 +63,11 @@ final class SetDistance
         array $cases,
         Confidence $confidence = new Confidence(),
         ?ClusterBootstrap $bootstrap = null,
+        ?array $clusterOf = null,
     ): Figure {
-        $units = [];
+        $units = $sizes = [];
         $sets = [];
+        $ranks = array_flip(array_values(array_unique($clusterOf ?? [])));
         foreach ($cases as $rank => $given) {
             $given = array_map(static function (array $set): array {
                 $set = array_values(array_unique($set));
@@ -72,7 +76,9 @@ final class SetDistance
                 return $set;
             }, $given);
             if (count($given) >= 2) {
-                $units[$rank] = [$given];
+                $cluster = $clusterOf === null ? $rank : $ranks[$clusterOf[$rank]];
+                $units[$cluster][] = $given;
+                $sizes[$cluster] = ($sizes[$cluster] ?? 0) + 1;
                 array_push($sets, ...$given);
             }
         }
@@ -85,14 +91,15 @@ final class SetDistance
         if (count($counts) < 2) {
             return Figure::undefined(Undefined::SetsSame);
         }
-        $perfect =
-            array_filter($units, static fn (array $u): bool => array_unique($u[0], SORT_REGULAR) !== [$u[0][0]]) === [];
+        $differ = static fn (array $given): bool => array_unique($given, SORT_REGULAR) !== [$given[0]];
+        $perfect = array_filter($units, static fn (array $of): bool => array_filter($of, $differ) !== []) === [];
 
         return Alpha::worked(
             new DistanceAlpha($units, self::masi(...)),
             $confidence,
             $bootstrap,
             $perfect ? [count($units), array_values($counts)] : null,
+            $clusterOf === null ? null : Clusters::ofSizes($sizes),
         );
     }
 

@@ -21,6 +21,7 @@ final readonly class RoundResult
      * @param  list<StationTimes>  $times
      * @param  list<CaseTalk>  $talk  by place of the round, the most first
      * @param  list<RaterResult>  $countedWrong  against the key, abstentions counted wrong
+     * @param  AdviceResult|null  $advice  null where no sheet could say it
      */
     public function __construct(
         public ?StudyResult $study,
@@ -40,6 +41,7 @@ final readonly class RoundResult
         public array $countedWrong = [],
         public ?PeopleInOrder $order = null,
         public ?KeyErrorResult $keyError = null,
+        public ?AdviceResult $advice = null,
     ) {
     }
 

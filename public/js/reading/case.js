@@ -62,7 +62,7 @@ export class CasePart {
 
   /** Goes to a part of the case, from wherever somebody is. */
   reach(selector) {
-    if (this.page.walking()) this.page.toCase();
+    this.page.toCase();
     this.find(selector)?.focus();
   }
 

@@ -56,9 +56,7 @@ const page = {
     else if (of === 'other' || of === 'breaks') part.reach(`[data-${of}]`);
     else actions[of]();
   },
-  /** Whether one station after the other is asked, and on to what is asked of the case. */
-  walking: () => walk.way === 'stations',
-  toCase: () => walk.to('case', true),
+  toCase: () => walk.way === 'stations' && walk.to('case', true),
   named: (key) => part.name(key),
   key: () => page.rows[page.current].dataset.fault,
   call: (k = page.key()) => page.sheet.calls[k],

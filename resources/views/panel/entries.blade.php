@@ -72,4 +72,7 @@
         </table>
     </x-scroll>
     <x-pages :pages="$cases" words="panel.cases" />
+    @if($cases->isNotEmpty())
+        @include('panel.advice')
+    @endif
 </x-layout>

@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Agreement\Pages;
+
+use Core\Agreement\Figure;
+use Core\Agreement\Study\AdviceResult;
+use Core\Agreement\Study\RaterResult;
+use Core\Number\Written;
+
+/** Whether the staff would do the same with what they see: first causes, chain, priority, decisions, misses. */
+final readonly class AgreementAdvice
+{
+    /** @return array<string, mixed> */
+    public function of(?AdviceResult $r, RaterNames $raters): array
+    {
+        if ($r === null) {
+            return ['finding' => (string) __('agreement.advice.before'), 'among' => [], 'people' => [], 'says' => ''];
+        }
+        $figures = array_values(array_filter(
+            AdviceResult::FIGURES,
+            static fn (string $name): bool => array_filter(
+                $r->beside,
+                static fn (RaterResult $p): bool => $p->figures[$name]->estimate !== null,
+            ) !== [],
+        ));
+
+        return [
+            'finding' => self::finding($r),
+            'says' => (string) __('agreement.advice.says', [
+                'cases' => $r->cases,
+                'readers' => $r->readers,
+                ...$r->settled,
+            ]),
+            'among' => array_map(static fn (string $what, Figure $f): array => [
+                'name' => (string) __("agreement.advice.among.$what.name"),
+                'says' => (string) __("agreement.advice.among.$what.says"),
+                'figure' => $f,
+            ], array_keys($r->among), $r->among),
+            'heads' => array_map(
+                static fn (string $name): string => (string) __("agreement.advice.beside.$name"),
+                $figures,
+            ),
+            'people' => array_map(static fn (RaterResult $p): array => [
+                'name' => $raters->name($p->rater),
+                'n' => $p->n,
+                'figures' => array_map(static fn (string $name): array => [
+                    'figure' => $p->figures[$name],
+                    'percent' => $name !== 'miss',
+                ], $figures),
+            ], $r->beside),
+        ];
+    }
+
+    /** In a sentence how much of two colleagues' first causes is common, as a coach would ask it. */
+    private static function finding(AdviceResult $r): string
+    {
+        $overlap = $r->among['overlap']->estimate ?? null;
+
+        return $overlap === null
+            ? (string) __('agreement.advice.alone')
+            : (string) __('agreement.advice.finding', ['share' => Written::fixed(100.0 * $overlap, 0)]);
+    }
+}

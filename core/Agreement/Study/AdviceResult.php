@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Core\Agreement\Study;
+
+use Core\Agreement\Figure;
+
+/** Whether readers would do the same with what they see, among themselves and beside the panel. */
+final readonly class AdviceResult
+{
+    /** Figures of a reader beside the panel and the ball, in their order. */
+    public const FIGURES = ['causes', 'chain', 'priority', 'decision', 'trend', 'breaks', 'miss'];
+
+    /**
+     * @param  array<string, int>  $settled  of how many cases the key settles causes, chain and priority; of how many
+     *     questions the decision
+     * @param  array<string, Figure>  $among  causes, chain (α with MASI's distance), overlap (mean Jaccard index of
+     *     causes), priority and decision (α)
+     * @param  list<RaterResult>  $beside  by reader
+     */
+    public function __construct(
+        public int $cases,
+        public int $readers,
+        public array $settled,
+        public array $among,
+        public array $beside,
+    ) {
+    }
+}
