@@ -23,6 +23,7 @@ function atRandom(App\Models\Sitting $round, float $rate): void
     $present = $calls->filter(fn (): bool => $chance->uniform() < $rate);
     DB::table('calls')->whereIn('id', $calls)->update([
         'presence' => 'absent', 'severity' => null, 'onset' => null, 'decision' => null, 'pins' => '[]',
+        'reaction' => null, 'sound' => false,
     ]);
     DB::table('calls')->whereIn('id', $present)->update(['presence' => 'present', 'severity' => 1]);
     DB::table('sitting_results')->where('sitting_id', $round->id)->update(['core_version' => 'before']);

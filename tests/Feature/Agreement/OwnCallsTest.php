@@ -21,6 +21,7 @@ it('shows one’s own calls that differ from the key by pages, as many as counti
     Call::query()->whereIn('reading_id', $readings->modelKeys())->where('presence', '<>', 'cannot-tell')->update([
         'presence' => 'present',
         'severity' => 1,
+        'sound' => false,
     ]);
     $differ = 0;
     foreach ($readings as $reading) {
@@ -53,7 +54,7 @@ it('tells a person of forty sure mistakes and where the others stand', function 
     Call::query()
         ->whereIn('reading_id', Reading::query()->where('user_id', $kit->id)->select('id'))
         ->where('presence', 'absent')
-        ->update(['presence' => 'present', 'severity' => 1, 'confidence' => 100]);
+        ->update(['presence' => 'present', 'severity' => 1, 'confidence' => 100, 'sound' => false]);
     $round->readings()->update(['readings.version' => 9]);
     app(ComputeResult::class)($round->refresh());
     $page = $this->actingAs($this->headCoach())->get("/agreement/$round->public_id/people/$kit->id")->assertOk();

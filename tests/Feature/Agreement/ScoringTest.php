@@ -67,6 +67,8 @@ it('scores a rater who copies the key as perfect, and one who says the opposite 
                         'severity' => $said === 'present' ? 2 : null,
                         'onset' => null,
                         'decision' => null,
+                        'reaction' => null,
+                        'sound' => false,
                         'confidence' => 100,
                     ]);
                 }
@@ -97,6 +99,8 @@ it('gives "cannot tell" no score, only a count', function () {
                 'severity' => null,
                 'onset' => null,
                 'decision' => null,
+                'reaction' => null,
+                'sound' => false,
                 'confidence' => null,
             ]);
     });

@@ -136,7 +136,7 @@ it('gives undefined figures their reason on the page', function () {
     DB::table('calls')
         ->whereIn('reading_id', $round->readings()->select('readings.id'))
         ->where('fault', 'sway')
-        ->update(['presence' => 'absent', 'severity' => null, 'onset' => null, 'decision' => null]);
+        ->update(['presence' => 'absent', 'severity' => null, 'onset' => null, 'decision' => null, 'reaction' => null]);
     $round->readings()->update(['readings.version' => 9]);
     app(App\Agreement\Actions\ComputeResult::class)($round->refresh());
     $this->actingAs($this->headCoach())

@@ -2,6 +2,7 @@
 
 use App\Models\Call;
 use App\Models\Film;
+use App\Models\KeyCase;
 use App\Models\KeyEntry;
 use App\Models\MeasurementSet;
 use App\Models\Reading;
@@ -321,7 +322,7 @@ function everyState(object $test): array
 /** Plants a word of its own in all that is secret of each recording, and in everybody's calls. */
 function plantCanaries(): void
 {
-    foreach (['key_entries', 'calls', 'readings'] as $table) {
+    foreach (['key_entries', 'key_cases', 'calls', 'readings'] as $table) {
         DB::statement("alter table $table disable trigger user");
     }
     foreach (laid() as $i => $recording) {
@@ -667,7 +668,7 @@ it('tells nobody by the answer whether an entry, a film, a reading or a round of
 /** Changes every secret of the recordings that are hidden from this person, and everybody else's unpublished calls. */
 function changeEverySecret(User $user, array $hidden): void
 {
-    foreach (['key_entries', 'calls', 'readings'] as $table) {
+    foreach (['key_entries', 'key_cases', 'calls', 'readings'] as $table) {
         DB::statement("alter table $table disable trigger user");
     }
     foreach (KeyEntry::query()->whereHas('case.swings', fn ($q) => $q->whereIn('recording_id', $hidden))->get() as $e) {
@@ -681,6 +682,11 @@ function changeEverySecret(User $user, array $hidden): void
             'absent' => 0,
             'severity' => 3,
         ]);
+    }
+    foreach (KeyCase::query()->get() as $of) {
+        if (DB::table('case_swings')->where('case_id', $of->case_id)->whereIn('recording_id', $hidden)->exists()) {
+            $of->update(['body' => [...$of->body, 'drills' => [['name' => 'SECRET', 'n' => 5]]]]);
+        }
     }
     foreach (MeasurementSet::query()->whereIn('recording_id', $hidden)->get() as $m) {
         $m->update([
