@@ -4,7 +4,16 @@ import test from 'node:test';
 globalThis.document = { getElementById: () => null };
 const { inTheWay } = await import('../../public/js/reading/summary.js');
 const names = { sway: { name: 'sway' }, 'hang-back': { name: 'hanging back' } };
-const sheet = (calls, more = {}) => ({ calls, causes: [], cue: '', chain: [], drill: null, misses: {}, breaks: null, ...more });
+const sheet = (calls, more = {}) => ({
+  calls,
+  causes: [],
+  cue: '',
+  chain: [],
+  drill: null,
+  misses: {},
+  breaks: null,
+  ...more,
+});
 
 test('faults without a call are one line, with all of them', () => {
   assert.deepEqual(inTheWay(sheet({}), names, 'single'), [{ what: 'call', faults: ['sway', 'hang-back'], part: null }]);

@@ -199,7 +199,9 @@ export class CasePart {
       likely.value = String(percent);
     }
     const none = noMiss(misses);
-    this.find('[data-no-miss]').textContent = Object.keys(misses).length ? word('sheet.no-miss', { percent: none }) : '';
+    this.find('[data-no-miss]').textContent = Object.keys(misses).length
+      ? word('sheet.no-miss', { percent: none })
+      : '';
   }
 
   showChain() {

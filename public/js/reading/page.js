@@ -206,9 +206,12 @@ function show() {
     for (const input of row.querySelectorAll('input[type=radio]'))
       input.checked = String(c?.[input.dataset.set] ?? '') === input.value;
     for (const some of row.querySelectorAll('[data-when]'))
-      some.hidden = { present: c?.presence !== 'present', absent: c?.presence !== 'absent', called: c?.confidence === undefined, any: !c }[
-        some.dataset.when
-      ];
+      some.hidden = {
+        present: c?.presence !== 'present',
+        absent: c?.presence !== 'absent',
+        called: c?.confidence === undefined,
+        any: !c,
+      }[some.dataset.when];
     const summary = find('[data-summary]', row);
     summary.replaceChildren();
     if (c)

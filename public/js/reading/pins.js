@@ -38,7 +38,10 @@ export class PinList {
     const { page } = this;
     const select = Object.assign(document.createElement('select'), { disabled: page.locked });
     select.setAttribute('aria-label', word('sheet.turf'));
-    select.append(new Option(word('sheet.turf'), ''), ...Object.entries(this.kinds).map(([k, name]) => new Option(name, k)));
+    select.append(
+      new Option(word('sheet.turf'), ''),
+      ...Object.entries(this.kinds).map(([k, name]) => new Option(name, k)),
+    );
     select.value = pin.turf ?? '';
     select.addEventListener('change', () => {
       const call = page.sheet.calls[fault];

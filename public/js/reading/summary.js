@@ -71,9 +71,7 @@ export class Summary {
       ...(links.length ? [word('sheet.check.chain', { links: links.join('; ') })] : []),
       ...(sheet.cue ? [word('sheet.check.cue', { cue: sheet.cue })] : []),
       ...(sheet.drill ? [word('sheet.check.drill', { drill })] : []),
-      ...(misses.length
-        ? [word('sheet.check.misses', { misses: misses.join(', '), none: noMiss(sheet.misses) })]
-        : []),
+      ...(misses.length ? [word('sheet.check.misses', { misses: misses.join(', '), none: noMiss(sheet.misses) })] : []),
       ...(sound.length ? [word('sheet.check.sound', { faults: sound.map((k) => names[k].name).join(', ') })] : []),
     ];
   }

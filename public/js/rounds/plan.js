@@ -71,7 +71,9 @@ let asking = null;
 async function look() {
   asking?.abort();
   asking = new AbortController();
-  const chosen = [...new FormData(form)].filter(([name, value]) => /^(recordings|series|pairs|ladder)\[/.test(name) && value);
+  const chosen = [...new FormData(form)].filter(
+    ([name, value]) => /^(recordings|series|pairs|ladder)\[/.test(name) && value,
+  );
   const query = new URLSearchParams([...chosen, ['find', find.value]]);
   try {
     const response = await fetch(`${find.dataset.find}?${query}`, { signal: asking.signal });
