@@ -21,6 +21,7 @@ final class StageHead extends Component
             'reading/offline',
             'reading/pins',
             'reading/queue',
+            'reading/refusal',
             'reading/sheet',
             'reading/summary',
             'reading/walk',

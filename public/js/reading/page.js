@@ -7,6 +7,7 @@ import { CasePart } from './case.js';
 import { keepOffline } from './offline.js';
 import { PinList } from './pins.js';
 import { ChangeQueue } from './queue.js';
+import { refusal } from './refusal.js';
 import { apply, copy, present, valueAt } from './sheet.js';
 import { Summary, WORDS } from './summary.js';
 import { Walk } from './walk.js';
@@ -107,28 +108,8 @@ function change(edits, remember = true) {
 
 function refuse(list) {
   if (!list.some((r) => r.conflict)) find('[data-saved]').dataset.state = 'refused';
-  const box = find('[data-conflicts]');
-  for (const r of list) {
-    const [what, of] = r.target.split(':');
-    const name = what === 'call' ? (page.names[of]?.name ?? of) : word(`sheet.parts.${what}`);
-    const note = Object.assign(document.createElement('p'), { className: 'notice refused small' });
-    note.append(`${word('sheet.refused', { what: name, why: r.because })} `);
-    const button = (text, act) => {
-      const b = Object.assign(document.createElement('button'), {
-        type: 'button',
-        className: 'link',
-        textContent: text,
-      });
-      b.addEventListener('click', () => {
-        act();
-        note.remove();
-      });
-      note.append(b, ' ');
-    };
-    if (r.conflict) button(word('sheet.put-mine'), () => change([[r.target, r.value]]));
-    button(word(r.conflict ? 'sheet.leave-so' : 'sheet.seen'), () => {});
-    box.append(note);
-  }
+  const put = (r) => change([[r.target, r.value]]);
+  find('[data-conflicts]').append(...list.map((r) => refusal(r, page.names, put)));
   show();
 }
 
