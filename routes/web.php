@@ -28,6 +28,7 @@ use App\Models\Sitting;
 use App\Notices\Http\NoticesController;
 use App\Operations\Http\ErasureController;
 use App\Operations\Http\RecordController;
+use App\Panel\Http\FollowingController;
 use App\Panel\Http\PanelController;
 use App\Search\Http\SearchController;
 use App\Shelf\Http\BatchController;
@@ -169,6 +170,15 @@ Route::middleware('auth')->group(function (): void {
         ->whereNumber('member');
     Route::get('/panel', [PanelController::class, 'index'])->name('panel.index');
     Route::get('/panel/{round}', [PanelController::class, 'show'])->name('panel')->can('viewKey', 'round');
+
+    Route::post('/panel/{round}/following', [FollowingController::class, 'open'])
+        ->name('following.open')->can('manage', 'round');
+    Route::post('/panel/{round}/following/close', [FollowingController::class, 'close'])
+        ->name('following.close')->can('manage', 'round');
+    Route::get('/following/{following}', [FollowingController::class, 'show'])
+        ->name('following')->can('follow', 'following');
+    Route::post('/following/{following}/{place}', [FollowingController::class, 'answer'])
+        ->name('following.answer')->can('follow', 'following')->where('place', '[1-9][0-9]{0,3}');
 
     Route::get('/shelf', [ShelfController::class, 'index'])->name('shelf')->can('viewAny', Recording::class);
     Route::post('/imports', [ImportController::class, 'store'])

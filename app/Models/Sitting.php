@@ -71,14 +71,17 @@ final class Sitting extends Model
 
     protected $attributes = ['state' => 'draft', 'reveals' => false, 'wait_days' => 0];
 
-    /** A private review is nobody's but its reader's: whoever asks for sittings does not meet it. */
+    /**
+     * A private review is nobody's but its reader's, a following round a part of its panel: whoever asks for sittings
+     * does not meet them.
+     */
     public const SHARED = 'shared';
 
     protected static function booted(): void
     {
         self::addGlobalScope(
             self::SHARED,
-            static fn (Builder $q) => $q->where('sittings.kind', '<>', SittingKind::Review),
+            static fn (Builder $q) => $q->whereNotIn('sittings.kind', [SittingKind::Review, SittingKind::Following]),
         );
     }
 

@@ -61,6 +61,7 @@ final readonly class Tables
         'exposures' => [self::HIDDEN, self::STAYS, true, true],
         'failed_jobs' => [self::OPEN, self::NONE, false, false],
         'films' => [self::HIDDEN, self::GOES, true, true],
+        'following_answers' => [self::HIDDEN, self::STAYS, true, true],
         'golfer_limits' => [self::OPEN, self::GOES, true, true],
         'golfers' => [self::OPEN, self::EMPTIED, true, true],
         'group_user' => [self::OPEN, self::NONE, true, true],

@@ -48,6 +48,7 @@ use App\Notices\Actions\TellPeople;
 use App\Operations\Policies\AuditEntryPolicy;
 use App\Panel\Actions\BuildKey;
 use App\Panel\Actions\RuleOnEntry;
+use App\Panel\FollowingRounds;
 use App\Panel\Policies\KeyEntryPolicy;
 use App\Shelf\AcademyNorms;
 use App\Shelf\Actions\ChangeFacts;
@@ -95,6 +96,7 @@ use Illuminate\Support\Facades\Log;
 use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\Facades\Route;
 use Illuminate\Support\ServiceProvider;
 use Illuminate\Support\Str;
 use Psr\Clock\ClockInterface;
@@ -163,6 +165,9 @@ final class AppServiceProvider extends ServiceProvider
     public function boot(): void
     {
         $this->app->make(Clock::class)->install();
+        Route::bind('following', static fn (string $id): Sitting => FollowingRounds::all()
+            ->where('public_id', $id)
+            ->firstOrFail());
         // Facts about sight are those of one request.
         /** @var Application $app */
         $app = $this->app;

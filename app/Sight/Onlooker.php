@@ -146,13 +146,17 @@ final class Onlooker
         $this->know($recordings);
         $turn = $this->turn($reading);
 
-        return Sight::ofAll(
-            array_map(fn (int $id): Sight => Sight::ofReading($this->standing($id), $turn), $recordings),
-        );
+        return Sight::ofAll(array_map(fn (int $id): Sight => Sight::ofReading($this->standing($id), $turn), $recordings));
     }
 
     /** Why the figures of a sitting are withheld whole from this person; null where they are not. */
     public function withheld(Sitting $sitting): ?Why
+    {
+        return Sight::withholds($this->standingsIn($sitting));
+    }
+
+    /** @return iterable<Standing> to every recording of a sitting */
+    public function standingsIn(Sitting $sitting): iterable
     {
         $ids = DB::table('sitting_cases')
             ->join('case_swings', 'case_swings.case_id', '=', 'sitting_cases.case_id')
@@ -160,9 +164,7 @@ final class Onlooker
             ->distinct()
             ->pluck('case_swings.recording_id');
 
-        return Sight::withholds(
-            $this->standings(array_values($ids->map(static fn (mixed $id): int => Cell::int($id))->all())),
-        );
+        return $this->standings(array_values($ids->map(static fn (mixed $id): int => Cell::int($id))->all()));
     }
 
     /**
@@ -235,7 +237,7 @@ final class Onlooker
         return $at?->isFuture() === true ? $at : null;
     }
 
-    private function turn(Reading $reading): Turn
+    public function turn(Reading $reading): Turn
     {
         $of = $this->progress($reading->case->sitting);
         $open = $reading->case->sitting->state === SittingState::Open;

@@ -31,7 +31,8 @@ final readonly class Place
         return match (true) {
             $this->state === SittingState::Draft, $this->withdrawn => null,
             $this->reserved => Why::Reserved,
-            $this->state === SittingState::Open && $this->pending => Why::Awaited,
+            // In a following round nothing is read blind: its cases were.
+            $this->state === SittingState::Open && $this->pending && $this->kind !== SittingKind::Following => Why::Awaited,
             $this->state->isUnderWay() => Why::Unpublished,
             default => null,
         };

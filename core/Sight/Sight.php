@@ -102,6 +102,30 @@ final readonly class Sight
     }
 
     /**
+     * On a question of a following round: what the person was shown on the own blind sheet, and what the others said
+     * without their names; never numbers or a key.
+     *
+     * @param  Turn  $turn  of the own blind sheet
+     * @param  bool  $asked  whether the person has a seat in it, and it is open
+     */
+    public static function ofFollowing(Standing $s, Turn $turn, bool $asked): self
+    {
+        return match (true) {
+            ! $s->consents => self::nothing(Why::Consent),
+            ! $s->held => self::nothing(Why::Erased),
+            $s->own => self::nothing(Why::Own),
+            // Somewhere else it is still to be read blind: what others said would colour that.
+            $s->hiddenBy() === Why::Awaited => self::nothing(Why::Awaited),
+            ! $asked || ! $turn->handedIn || $turn->withdrawn => self::nothing(Why::NotTheirs),
+            default => self::these(
+                ...($turn->film ? [Thing::Film] : []),
+                ...($turn->trace ? [Thing::Trace] : []),
+                ...[Thing::Context, Thing::Calls],
+            ),
+        };
+    }
+
+    /**
      * Of what is made from several: what may be seen of every one of them.
      *
      * @param  iterable<self>  $sights

@@ -40,6 +40,9 @@ return [
         'no-longer-send' => '“:device” can no longer send.',
     ],
     'panel' => [
+        'following-opened' => 'Open. The panel’s members find it under Today.',
+        'following-closed' => 'Closed. The key is being made anew from what was said.',
+        'following-answered' => 'Saved.',
         'ruled-panel-s-label' => 'Ruled. The panel’s label and the measurement stay visible beside it.',
     ],
     'shelf' => [

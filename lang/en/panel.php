@@ -70,4 +70,47 @@ return [
         'breaks' => 'the change breaks at swing :swing',
         'before' => 'The sheets of this study could not yet say causes outside the feet, misses or what is sound.',
     ],
+    'following' => [
+        'name' => ':panel, following round :n',
+        'head' => 'Case :n of :of without a majority',
+        'about' => ':round: you see what the others said, not who, and neither numbers nor a key',
+        'swing' => 'The swing',
+        'cases' => 'Cases',
+        'before' => 'Case before',
+        'next' => 'Next case',
+        'end' => 'Back to Today',
+        'questions' => 'What lacks a majority',
+        'says' => 'Keep your call or change it, and say where the difference from the others lies. A change wants a '
+            .'reason, which the others may read in a further round. Who does not answer is taken to stand by the call.',
+        'own' => 'You said',
+        'spread' => 'all of the panel:',
+        'pin' => ':on :t s',
+        'now' => 'Now',
+        'lies' => 'The difference lies in',
+        'in' => [
+            'seeing' => 'seeing',
+            'definition' => 'what the fault means',
+            'school' => 'what one was taught',
+            'evidence' => 'what was shown',
+        ],
+        'reason' => 'Why, in a line',
+        'save' => 'Save',
+        'again' => 'Save again',
+        'answered' => 'saved; it can be changed while the round is open',
+        'failed' => 'Not saved: the server did not answer. What you wrote still stands here; try again.',
+        'nothing' => 'Nothing of that round is asked of you.',
+        'open' => 'Open a following round',
+        'open-says' => '{1} One question lacks a majority. A following round puts it before the panel once more: each '
+            .'sees the own call and the anonymous spread, and keeps or changes it.|[2,*] :count questions lack a '
+            .'majority. A following round puts them before the panel once more: each sees the own call and the '
+            .'anonymous spread, and keeps or changes it.',
+        'under-way' => 'A following round is open: :done of :of members have answered all that is asked of them.',
+        'close' => 'Close the following round',
+        'held' => 'Following rounds: :answers answers, :moved changed (:stable % stayed). The difference was seen in '
+            .':lies.',
+        'lie' => ':where :n×',
+        'waits' => '{1} One question of “:round” waits for you|[2,*] :count questions of “:round” wait for you',
+        'go' => 'Go over them',
+        'moved' => 'following round: :moved of :n changed their call',
+    ],
 ];

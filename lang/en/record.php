@@ -37,6 +37,8 @@ return [
         'ruling-back' => 'took a ruling back',
         'rule' => 'ruled on a contested call',
         'key-again' => 'made a key anew',
+        'following-opened' => 'opened a following round',
+        'following-closed' => 'closed a following round',
         'import' => 'put a swing on the Shelf',
         'capture' => 'put a caught swing on the Shelf',
         'capture-left' => 'left a caught swing',

@@ -115,6 +115,18 @@ return [
         'film-spoilt' => 'its film :file is not as it was packed',
     ],
     'panel' => [
+        'following-needs-closed' => ':panel is not a closed panel study; a following round comes after its blind round '
+            .'and before it is published. Nothing was changed.',
+        'following-open' => 'A following round is open; close it first. Nothing was changed.',
+        'following-no-key' => 'The key is still being made. Nothing was changed.',
+        'following-nothing' => 'Everything has its majority. Nothing was changed.',
+        'following-enough' => 'So many following rounds were held already (:count): what still lacks a majority is '
+            .'contested. Nothing was changed.',
+        'following-not-open' => 'No following round of :panel is open. Nothing was changed.',
+        'following-over' => 'The following round is closed; nothing was changed.',
+        'following-not-asked' => 'That is not asked of you. Nothing was stored.',
+        'following-reason' => 'A change wants a reason in a few words. Nothing was stored.',
+        'following-severity' => 'What is present wants its severity. Nothing was stored.',
         'ruling-stands' => 'Something has come of this ruling since, so it stands. Rule anew. Nothing was changed.',
         'not-closed-its-key' => '\':panel\' is not closed; its key is made afterwards.',
         'version-key-followed-version' => 'Version :key of this key has been followed by version :newest; '

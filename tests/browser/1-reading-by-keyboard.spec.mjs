@@ -53,7 +53,7 @@ for (const [kind, way] of [
     await expect(page.locator('[data-summary-text]')).toContainText(
       'Present: drifting off the ball (2), never loads the trail side (1).',
     );
-    await expect(page.locator('[data-summary-text]')).toContainText('Left out, and may be: the miss to expect.');
+    await expect(page.locator('[data-summary-text]')).toContainText('Left out, and may be: misses to expect.');
     await expect(page.locator('[data-hand-in-button]')).toBeFocused();
     await press(page, 'Enter');
     await page.waitForURL((url) => url.href !== address);

@@ -11,8 +11,10 @@ use App\Models\Sitting;
 use App\Models\User;
 use App\Models\Work;
 use App\Panel\Actions\RefreshKey;
+use App\Panel\FollowingRounds;
 use App\Works\Progress;
 use App\Works\Works;
+use Core\Sight\SittingKind;
 use Core\Sight\SittingState;
 use Illuminate\Support\Facades\DB;
 
@@ -43,11 +45,17 @@ final readonly class PublishRound
             $progress->claim();
             $round = Sitting::query()->lockForUpdate()->findOrFail($round->id);
             $this->ready($round);
+            if ($round->kind === SittingKind::Panel && FollowingRounds::open($round) !== null) {
+                throw ActionException::because('refusals.panel.following-open');
+            }
             $key = $round->isPanel() ? $round->keys()->first() : null;
             if ($key !== null) {
                 ($this->refresh)($key);
             }
             $round->update(['state' => SittingState::Published, 'published_at' => now()]);
+            FollowingRounds::of($round)->get()->each(static fn (Sitting $f) => $f->update([
+                'state' => SittingState::Published, 'published_at' => now(),
+            ]));
             if ($made !== null) {
                 $this->compute->keep($round, $made);
             }

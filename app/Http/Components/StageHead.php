@@ -27,6 +27,7 @@ final class StageHead extends Component
             'reading/walk',
         ],
         'debrief' => ['debrief/page', 'debrief/lanes', 'bench/aids'],
+        'following' => ['panel/following'],
         'compare' => ['bench/compare', 'bench/follow'],
     ];
 
@@ -48,7 +49,7 @@ final class StageHead extends Component
     ];
 
     /**
-     * @param  'bench'|'reading'|'debrief'|'compare'  $script  of which page
+     * @param  'bench'|'reading'|'debrief'|'following'|'compare'  $script  of which page
      * @param  list<string>  $fetch  addresses of what it will ask for
      * @param  list<string>  $pictures  addresses of the pictures it opens with
      */

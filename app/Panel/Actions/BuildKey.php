@@ -15,6 +15,7 @@ use App\Models\Recording;
 use App\Models\Sitting;
 use App\Models\SittingCase;
 use App\Panel\Events\KeyMadeAnew;
+use App\Panel\FollowingRounds;
 use App\Panel\PanelSheets;
 use App\Shelf\Actions\MeasureRecording;
 use App\Works\Progress;
@@ -167,10 +168,12 @@ final readonly class BuildKey
     public function inputs(Sitting $panel): string
     {
         $hash = hash_init('sha256');
+        $later = self::later($panel);
         hash_update(
             $hash,
             json_encode(
-                [$panel->lens, $panel->codebook_version, config('academy.majority'), config('academy.able')],
+                [$panel->lens, $panel->codebook_version, config('academy.majority'), config('academy.able'),
+                    ...$later === [] ? [] : [$later]],
                 JSON_THROW_ON_ERROR,
             ),
         );
@@ -183,6 +186,22 @@ final readonly class BuildKey
         }
 
         return hash_final($hash);
+    }
+
+    /** @return list<array{int, string, int, string, ?int, ?string}> what following rounds changed */
+    private static function later(Sitting $panel): array
+    {
+        $out = [];
+        foreach (FollowingRounds::said($panel) as $case => $faults) {
+            foreach ($faults as $fault => $members) {
+                foreach ($members as $member => $a) {
+                    $out[] = [$case, $fault, $member, $a->presence->value, $a->severity?->value, $a->onset?->value];
+                }
+            }
+        }
+        sort($out);
+
+        return $out;
     }
 
     /** @return array<int, list<array{int, int}>> readings handed in and their versions, by place */
@@ -233,7 +252,8 @@ final readonly class BuildKey
     }
 
     /**
-     * What a consensus is made from, of every call; the database puts a case's calls into one text.
+     * What a consensus is made from, of every call; the database puts a case's calls into one text. What a member said
+     * in a following round takes the place of it.
      *
      * @return array<int, array<string, list<CoreCall>>> by place and fault
      */
@@ -243,13 +263,22 @@ final readonly class BuildKey
             ->join('calls', 'calls.reading_id', '=', 'readings.id')
             ->groupBy('readings.sitting_case_id')
             ->selectRaw("readings.sitting_case_id, string_agg(
-                concat(fault, ' ', presence, ' ', severity, ' ', onset), ',' order by readings.id, calls.id) as said")
+                concat(fault, ' ', presence, ' ', severity, ' ', onset, ' ', readings.user_id), ','
+                order by readings.id, calls.id) as said, min(sitting_cases.case_id) as case_id")
             ->get();
         $out = [];
+        $later = FollowingRounds::said($panel);
         foreach ($rows as $row) {
+            $changed = $later[Cell::int($row->case_id)] ?? [];
             foreach (explode(',', Cell::text($row->said)) as $call) {
-                [$fault, $presence, $severity, $onset] = explode(' ', $call);
-                $out[Cell::int($row->sitting_case_id)][$fault][] = new CoreCall(
+                [$fault, $presence, $severity, $onset, $member] = explode(' ', $call);
+                $now = $changed[$fault][(int) $member] ?? null;
+                $out[Cell::int($row->sitting_case_id)][$fault][] = $now !== null ? new CoreCall(
+                    $fault,
+                    $now->presence,
+                    $now->severity,
+                    $now->onset,
+                ) : new CoreCall(
                     $fault,
                     Presence::from($presence),
                     $severity === '' ? null : Severity::from((int) $severity),

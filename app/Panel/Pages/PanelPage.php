@@ -59,6 +59,8 @@ final readonly class PanelPage
         };
         $mayRule = $user->can('rule', $round);
         $codebook = $this->codebooks->of($round);
+        $following = FollowingSummary::ofPanel($round);
+        $cases = $this->cases($round, $key, $user, $codebook, $mayRule);
 
         return [
             'round' => $round,
@@ -72,15 +74,16 @@ final readonly class PanelPage
                 'grade' => $g->value,
                 'says' => Term::grade($g),
             ], Grade::cases()),
-            'unsettled' => $this->decisions($key, $user, $codebook, $mayRule, $entry),
+            'unsettled' => $this->decisions($key, $user, $codebook, $mayRule, $entry, $following),
+            'following' => $mayRule && $grades !== null ? $following->says($grades['contested'] ?? 0) : null,
             'frozen' => $mayRule && $key?->frozen_at !== null,
             'members' => $round->members()->count(),
             'faults' => array_values(array_map(
                 static fn (Fault $f): array => ['name' => $f->name, 'look' => $f->lookFor],
                 $codebook->faults,
             )),
-            'advised' => $key?->cases()->exists() ?? false,
-            'cases' => $this->cases($round, $key, $user, $codebook, $mayRule),
+            'advised' => array_filter(array_column($cases->items(), 'advice')) !== [],
+            'cases' => $cases,
         ];
     }
 
@@ -153,6 +156,7 @@ final readonly class PanelPage
         Codebook $codebook,
         bool $mayRule,
         ?int $entry,
+        FollowingSummary $following,
     ): LengthAwarePaginator {
         $ids = $key === null ? [] : array_column(
             $this->unsettled->ofKeys(new Collection([$key->loadMissing('sitting')]), $user),
@@ -162,11 +166,16 @@ final readonly class PanelPage
         $pages = Paged::of($ids, self::DECISIONS_A_PAGE, 'decide', $place === false ? null : $place);
         $entries = KeyEntry::query()->whereKey($pages->items())->with('recording.golfer')->get()->keyBy('id')->all();
 
-        return $pages->through(fn (int $id): array => $this->decision($entries[$id], $codebook, $mayRule));
+        return $pages->through(fn (int $id): array => $this->decision(
+            $entries[$id],
+            $codebook,
+            $mayRule,
+            $following->moved($entries[$id]->case_id, $entries[$id]->fault),
+        ));
     }
 
     /** @return array<string, mixed> */
-    private function decision(KeyEntry $e, Codebook $codebook, bool $mayRule): array
+    private function decision(KeyEntry $e, Codebook $codebook, bool $mayRule, string $moved): array
     {
         return [
             'id' => $e->id,
@@ -178,6 +187,7 @@ final readonly class PanelPage
             'absent' => $e->absent,
             'unsure' => $e->cannot_tell,
             'why' => $this->why($e, $codebook),
+            'moved' => $moved,
             'ruled' => $e->ruling === null ? null : (string) __('panel.ruled', [
                 'ruling' => __("panel.rulings.$e->ruling"),
                 'date' => $e->ruled_at?->timezone(Academy::zone())->format('j M Y') ?? '',

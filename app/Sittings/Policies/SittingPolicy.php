@@ -6,10 +6,17 @@ namespace App\Sittings\Policies;
 
 use App\Models\Sitting;
 use App\Models\User;
+use App\Sight\FollowingSight;
+use App\Sight\Onlookers;
+use Core\Sight\SittingKind;
 use Core\Sight\SittingState;
 
-final class SittingPolicy
+final readonly class SittingPolicy
 {
+    public function __construct(private Onlookers $onlookers)
+    {
+    }
+
     public function manage(User $user): bool
     {
         return $user->isHeadCoach();
@@ -52,6 +59,13 @@ final class SittingPolicy
         return $user->isHeadCoach()
             ? in_array($round->state, [SittingState::Closed, SittingState::Published], true)
             : $round->state === SittingState::Published && $round->seats($user);
+    }
+
+    /** A following round: whoever was asked, and reads none of its swings blind elsewhere. */
+    public function follow(User $user, Sitting $following): bool
+    {
+        return $following->kind === SittingKind::Following && $following->seats($user) &&
+            ! (new FollowingSight($this->onlookers->of($user)))->isAwaited($following);
     }
 
     public function rule(User $user, Sitting $round): bool

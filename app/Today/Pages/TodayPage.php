@@ -15,6 +15,7 @@ use App\Models\Reading;
 use App\Models\Sitting;
 use App\Models\SittingCase;
 use App\Models\User;
+use App\Panel\FollowingRounds;
 use App\Panel\UnsettledEntries;
 use App\Sight\Onlookers;
 use App\Sight\OwnSwing;
@@ -207,7 +208,31 @@ final class TodayPage
             'waiting' => $over['closed'] ?? [],
             'published' => $over['published'] ?? [],
             'next' => $next,
+            'following' => self::following($user),
         ];
+    }
+
+    /** @return list<array{says: string, url: string}> questions of following rounds that wait for this person */
+    private static function following(User $user): array
+    {
+        $out = [];
+        $open = FollowingRounds::all()
+            ->where('state', SittingState::Open)
+            ->whereHas('members', static fn ($q) => $q->whereKey($user->id))
+            ->orderBy('id')
+            ->get();
+        foreach ($open as $round) {
+            $asked = array_sum(array_map(count(...), FollowingRounds::questions($round, $user->id)));
+            $left = $asked - (FollowingRounds::answered($round)[$user->id] ?? 0);
+            if ($left > 0) {
+                $out[] = [
+                    'says' => trans_choice('panel.following.waits', $left, ['count' => $left, 'round' => $round->name]),
+                    'url' => route('following', $round),
+                ];
+            }
+        }
+
+        return $out;
     }
 
     /** @return array<string, list<array{name: string, url: string, published: string}>> rounds read in, by state */

@@ -20,6 +20,22 @@
             @endforeach
         </div>
     @endif
+    @if($following)
+        @if($following['says'])
+            <p>{{ $following['says'] }}</p>
+        @endif
+        @foreach(['open', 'close'] as $do)
+            @if($following[$do])
+                <form method="post" action="{{ $following[$do] }}" class="below">
+                    @csrf
+                    <button class="act">{{ __('panel.following.'.$do) }}</button>
+                </form>
+            @endif
+        @endforeach
+        @if($following['held'])
+            <p class="quiet small">{{ $following['held'] }}</p>
+        @endif
+    @endif
     @if($unsettled->isNotEmpty())
         <h2>{{ __('panel.decide') }}</h2>
         @foreach($unsettled as $e)

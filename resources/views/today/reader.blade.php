@@ -1,4 +1,8 @@
 <x-layout :title="__('today.page')">
+    @foreach($following as $round)
+        <h1>{{ $round['says'] }}</h1>
+        <p class="below"><a class="act big" href="{{ $round['url'] }}">{{ __('panel.following.go') }}</a></p>
+    @endforeach
     @forelse($open as $r)
         <h1>{{ $r['name'] }}</h1>
         <p class="quiet about">{{ $r['about'] }}</p>

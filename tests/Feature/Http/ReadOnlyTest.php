@@ -28,6 +28,7 @@ function pages(object $test): array
         'view' => ['face-on'],
         'part' => ['stream'],
         'session' => ['x'],
+        'following' => ['x'],
         'import' => ['x'],
         'work' => ['x'],
         'token' => [str_repeat('z', 40)],

@@ -38,7 +38,7 @@ it('says it on the panel’s page, what has its majority in bold', function () {
 it('tells nothing of a case that the one who asks still has to read blind', function () {
     $panel = $this->round('Winter');
     $case = $panel->cases()->where('occasion', 1)->with('recording.golfer')->firstOrFail();
-    $mine = KeyCase::query()->where('case_id', $case->case_id)->firstOrFail();
+    $mine = $panel->keys()->firstOrFail()->cases()->where('case_id', $case->case_id)->firstOrFail();
     DB::statement('alter table key_cases disable trigger user');
     $mine->update(['body' => [...$mine->body, 'drills' => [['name' => 'SECRET', 'n' => 5]]]]);
     $at = "/panel/{$panel->public_id}";

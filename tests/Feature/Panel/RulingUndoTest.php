@@ -6,7 +6,7 @@ use App\Models\Undo;
 it('takes a ruling back within its minute, and not once something has come of it', function () {
     $head = $this->headCoach();
     $winter = $this->round('Winter');
-    $entry = KeyEntry::query()->where('grade', 'verified')->firstOrFail();
+    $entry = $winter->keys()->firstOrFail()->entries()->where('grade', 'verified')->firstOrFail();
     $this->actingAs($head)->post("/panel/entries/$entry->id/ruling", ['ruling' => 'present',
         'reason' => 'seen on film'])
         ->assertSessionHas('undo');

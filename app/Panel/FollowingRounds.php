@@ -1,0 +1,120 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Panel;
+
+use App\Models\Casts\Cell;
+use App\Models\FollowingAnswer;
+use App\Models\KeyEntry;
+use App\Models\Reading;
+use App\Models\Sitting;
+use Core\Reading\Stage;
+use Core\Sight\SittingKind;
+use Core\Sight\SittingState;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Support\Facades\DB;
+
+/** The following rounds of a panel: what they ask, of whom, and what was answered. */
+final class FollowingRounds
+{
+    /** @return Builder<Sitting> in the order in which they were held */
+    public static function of(Sitting $panel): Builder
+    {
+        return self::all()->where('parent_id', $panel->id)->orderBy('id');
+    }
+
+    /** @return Builder<Sitting> */
+    public static function all(): Builder
+    {
+        return Sitting::query()->withoutGlobalScope(Sitting::SHARED)->where('kind', SittingKind::Following);
+    }
+
+    public static function open(Sitting $panel): ?Sitting
+    {
+        return self::of($panel)->where('state', SittingState::Open)->first();
+    }
+
+    /** @return Collection<int, KeyEntry> what lacks a majority in a panel's newest key, case by case */
+    public static function lacking(Sitting $panel): Collection
+    {
+        $key = $panel->keys()->first();
+
+        return $key === null ? new Collection : $key->entries()
+            ->where('grade', 'contested')
+            ->orderBy('case_id')
+            ->orderBy('id')
+            ->get();
+    }
+
+    /**
+     * The questions of one member: what lacks a majority in cases that the member has read.
+     *
+     * @return array<int, list<string>> faults by case
+     */
+    public static function questions(Sitting $following, int $user): array
+    {
+        $panel = Sitting::query()->findOrFail((int) $following->parent_id);
+        $read = self::readings($panel, $user);
+        $out = [];
+        foreach (self::lacking($panel) as $entry) {
+            if (isset($read[$entry->case_id])) {
+                $out[$entry->case_id][] = $entry->fault;
+            }
+        }
+
+        return $out;
+    }
+
+    /** @return array<int, Reading> a member's sheets of the blind round, by case */
+    public static function readings(Sitting $panel, int $user): array
+    {
+        $out = [];
+        $readings = Reading::query()
+            ->where('user_id', $user)
+            ->where('stage', Stage::Blind)
+            ->whereNotNull('handed_in_at')
+            ->whereIn('sitting_case_id', $panel->cases()->where('occasion', 1)->whereNull('withdrawn_at')->select('id'))
+            ->with(['case.sitting', 'case.swings', 'arm'])
+            ->orderBy('id')
+            ->get();
+        foreach ($readings as $reading) {
+            $out[$reading->case->case_id] = $reading;
+        }
+
+        return $out;
+    }
+
+    /**
+     * What a panel's members say now where a following round that is over asked them: the latest counts.
+     *
+     * @return array<int, array<string, array<int, FollowingAnswer>>> by case, fault and member
+     */
+    public static function said(Sitting $panel): array
+    {
+        $out = [];
+        $over = self::of($panel)->whereIn('state', [SittingState::Closed, SittingState::Published])->pluck('id');
+        foreach (FollowingAnswer::query()->whereIn('sitting_id', $over)->orderBy('id')->get() as $answer) {
+            $out[$answer->case_id][$answer->fault][$answer->user_id] = $answer;
+        }
+
+        return $out;
+    }
+
+    /** @return array<int, int> how many questions each member has answered in a following round */
+    public static function answered(Sitting $following): array
+    {
+        $out = [];
+        $rows = DB::table('following_answers')
+            ->where('sitting_id', $following->id)
+            ->groupBy('user_id')
+            ->selectRaw('user_id, count(*) as n')
+            ->get();
+        foreach ($rows as $row) {
+            $out[Cell::int($row->user_id)] = Cell::int($row->n);
+        }
+
+        return $out;
+    }
+}

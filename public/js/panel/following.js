@@ -1,0 +1,68 @@
+// A case of a following round: the swing as it was shown, halted where somebody put a pin.
+import { openStage } from '../bench/stage.js';
+import { KeyMap, STAGE, keyDialog } from '../keys.js';
+
+async function open(root) {
+  const stage = await openStage(root);
+  const map = new KeyMap({ ...STAGE }, JSON.parse(document.getElementById('keys').textContent));
+  const helpBox = root.querySelector('[data-help-box]');
+  const keyList = keyDialog(helpBox, map, root.dataset.keysUrl);
+  root.addEventListener('click', async (e) => {
+    const pin = e.target.closest('[data-seek]');
+    const station = e.target.closest('[data-station]');
+    if (pin) {
+      stage.halt();
+      await stage.toSwing(Number(pin.dataset.ofSwing) - 1);
+      stage.seek(Number(pin.dataset.seek));
+    } else if (station) stage.goTo(station.dataset.station);
+    else if (e.target.closest('[data-do="shut"]')) helpBox.close();
+  });
+  addEventListener('keydown', (e) => {
+    if (e.ctrlKey || e.metaKey || e.altKey || document.querySelector('dialog[open]')) return;
+    if (e.target.matches('input, select, textarea')) return;
+    if ((e.key === ' ' || e.key === 'Enter') && e.target.closest('button, a')) return;
+    if (e.key === '?') {
+      e.preventDefault();
+      keyList.open();
+      return;
+    }
+    const action = map.action(e);
+    if (!action) return;
+    e.preventDefault();
+    stage.do(action);
+  });
+  for (const form of root.querySelectorAll('.answer'))
+    form.addEventListener('submit', (e) => {
+      e.preventDefault();
+      keep(form);
+    });
+  root.dataset.ready = '';
+}
+
+/** Saves one answer where it stands: what is written beside it and not yet saved stays. */
+async function keep(form) {
+  const says = form.querySelector('[data-says]');
+  const button = form.querySelector('button');
+  button.disabled = true;
+  try {
+    const response = await fetch(form.action, {
+      method: 'POST',
+      body: new FormData(form),
+      headers: { Accept: 'application/json' },
+    });
+    const said = await response.json().catch(() => ({}));
+    says.textContent = response.ok ? form.dataset.saved : (said.message ?? form.dataset.failed);
+    says.classList.toggle('refused', !response.ok);
+    if (response.ok) button.textContent = form.dataset.again;
+  } catch {
+    says.textContent = form.dataset.failed;
+    says.classList.add('refused');
+  }
+  button.disabled = false;
+}
+
+const root = document.querySelector('[data-following]');
+if (root)
+  open(root).catch((error) => {
+    root.querySelector('.films').textContent = error.message;
+  });
