@@ -6,6 +6,7 @@ namespace App\Panel\Actions;
 
 use App\Exceptions\ActionException;
 use App\Models\Casts\Cell;
+use App\Models\KeyCase;
 use App\Models\KeyEntry;
 use App\Models\KeyVersion;
 use App\Models\User;
@@ -108,6 +109,10 @@ final readonly class RuleOnEntry
         foreach ($rows->chunk(200) as $chunk) {
             KeyEntry::query()->insert(array_values($chunk->all()));
         }
+        // What the panel says of a case beyond that no ruling touches.
+        KeyCase::query()->insertUsing(['key_version_id', 'case_id', 'body'], $key->cases()
+            ->toBase()
+            ->selectRaw('?::bigint, case_id, body', [$next->id]));
 
         return $next;
     }

@@ -5,14 +5,18 @@ declare(strict_types=1);
 namespace App\Sittings\Pages;
 
 use App\Models\Call;
+use App\Models\Casts\Cell;
+use App\Models\FollowingAnswer;
 use App\Models\Group;
 use App\Models\Reading;
 use App\Models\Sitting;
 use App\Models\User;
+use App\Panel\FollowingRounds;
 use App\Sight\Onlookers;
 use Core\Sight\SittingKind;
 use Core\Sight\SittingState;
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Query\Builder as QueryBuilder;
 
 /**
  * What the academy holds of one of its people, to be taken away: who they are here, and what they said in
@@ -62,7 +66,38 @@ final readonly class OwnData
                 ->reject(static fn (Reading $r): bool => $onlooker->ofReading($r)->isNothing())
                 ->map(self::reading(...))
                 ->all()),
+            'following_rounds' => self::following($user, $hidden),
         ];
+    }
+
+    /**
+     * What was said in following rounds that are published.
+     *
+     * @param  list<int>  $hidden  recordings that wait to be read blind again
+     * @return list<array<string, ?string>>
+     */
+    private static function following(User $user, array $hidden): array
+    {
+        $rounds = FollowingRounds::all()->where('state', SittingState::Published)->pluck('name', 'id');
+
+        return array_values(FollowingAnswer::query()
+            ->where('user_id', $user->id)
+            ->whereIn('sitting_id', $rounds->keys())
+            ->whereNotExists(static fn (QueryBuilder $q) => $q->selectRaw('1')->from('case_swings')
+                ->whereColumn('case_swings.case_id', 'following_answers.case_id')
+                ->whereIn('recording_id', $hidden))
+            ->orderBy('id')
+            ->get()
+            ->map(static fn (FollowingAnswer $a): array => [
+                'round' => Cell::text($rounds[$a->sitting_id]),
+                'fault' => $a->fault,
+                'was' => $a->was->value,
+                'presence' => $a->presence->value,
+                'reason' => $a->reason,
+                'lies' => $a->lies->value,
+                'at' => $a->answered_at->toIso8601ZuluString(),
+            ])
+            ->all());
     }
 
     /** @return array<string, mixed> */
@@ -74,6 +109,10 @@ final readonly class OwnData
             'position' => $r->position,
             'handed_in_at' => $r->handed_in_at?->toIso8601ZuluString(),
             'cue' => $r->cue,
+            'first_causes' => $r->first_causes,
+            'other_cause' => $r->other_cause,
+            'drill' => $r->drill,
+            'misses' => (object) $r->toCore()->misses->percent,
             'calls' => array_values($r->calls->sortBy('fault')->map(static fn (Call $c): array => [
                 'fault' => $c->fault,
                 'presence' => $c->presence->value,

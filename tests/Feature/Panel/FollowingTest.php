@@ -90,6 +90,10 @@ it('puts what lacks a majority before the panel once more, and makes the key ane
     // Published, its following rounds are too, and hide nothing any more.
     $this->post("/rounds/{$panel->public_id}/publish")->assertSessionHas('done');
     expect($following->refresh()->state->value)->toBe('published');
+    $mine = collect($this->actingAs($this->person('ros'))->get('/own/data')->assertOk()->json('following_rounds'));
+    expect($mine->firstWhere('round', $following->name))->toMatchArray([
+        'fault' => 'sway', 'was' => 'absent', 'presence' => 'present', 'reason' => 'looked again', 'lies' => 'seeing',
+    ]);
 });
 
 it('changes a call only with a reason, and says again only while it is open', function () {
