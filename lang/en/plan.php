@@ -46,7 +46,7 @@ return [
     'of-all' => ':shown of :count recordings: what is chosen, then the newest that fit.',
     'shown-again' => 'Shown again, unannounced, with ten other cases between at the least',
     'waits' => ['1' => 'three weeks later, in a second part among new cases', '0' => 'within the one sitting'],
-    'several' => 'Cases of several swings: a series, or before and after',
+    'several' => 'Cases of several swings: a series, before and after, or a ladder',
     'no-series' => 'No series is held: three or more swings of one golfer brought in under one series’ name.',
     'series-about' => ':n swings, :device',
     'series-cold' => ', :n cold',
