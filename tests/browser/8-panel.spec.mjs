@@ -1,0 +1,123 @@
+import { expect, logIn, press, serious, test, watchErrors } from './helpers.mjs';
+
+const MEMBERS = ['odile', 'piet', 'ros', 'gwil', 'suvi'];
+
+/** Hands a member's sheet in through the pages' own addresses: everything absent but what is given. */
+async function read(page, link, present) {
+  const { version, token } = await (await page.request.get(`${link}/sheet`)).json();
+  const faults = await page.request
+    .get(link)
+    .then((r) => r.text())
+    .then((html) => [...html.matchAll(/data-fault="([\w-]+)"/g)].map((m) => m[1]));
+  const call = (fault) =>
+    fault === present
+      ? { presence: 'present', severity: 2, decision: 'now', pins: [{ on: 'film', t: 1.2, reason: 'past the foot' }] }
+      : { presence: 'absent', confidence: 80 };
+  const changes = [
+    ...faults.map((fault) => [`call:${fault}`, call(fault)]),
+    ['causes', present ? ['outside-grip', present] : []],
+    ['chain', present ? [['outside-grip', present]] : []],
+    ['misses', present ? { fat: 50, push: 20 } : {}],
+  ].map(([target, value], i) => ({
+    id: `journey-${i}-${link.slice(-12)}`,
+    target,
+    value,
+    base: version,
+    at: Date.now(),
+  }));
+  const saved = await page.request.post(`${link}/changes`, {
+    data: { writer: 'journey-writer', changes },
+    headers: { 'X-CSRF-TOKEN': token, Accept: 'application/json' },
+  });
+  expect((await saved.json()).refused).toEqual([]);
+  const done = await page.request.post(`${link}/hand-in`, { form: { _token: token } });
+  expect(done.ok()).toBe(true);
+}
+
+test('a panel of five goes from a split to a majority by a following round, and its key says what to do', async ({
+  page,
+}) => {
+  const errors = watchErrors(page);
+  await logIn(page, 'maren');
+  await page.goto('/rounds/plan#people');
+  await page.fill('#name', 'Journey of a panel');
+  await page.selectOption('#kind', 'panel');
+  for (const who of await page.locator('label', { has: page.locator('input[name="members[]"]') }).all()) {
+    const name = (await who.textContent()).trim().split(' ')[0].toLowerCase();
+    if (MEMBERS.includes(name)) await who.locator('input').check();
+  }
+  await page.click('[data-to="cases"]');
+  await page.locator('input[name="recordings[]"]').first().check();
+  await page.click('[data-to="check"]');
+  await page.click('button:has-text("Keep")');
+  await page.waitForURL('**/rounds/*');
+  const round = page.url();
+  await page.click('button.act.big');
+  await expect(async () => {
+    await page.goto(round);
+    await expect(page.locator('button.act.big')).toContainText(/Close/, { timeout: 500 });
+  }).toPass({ timeout: 60_000 });
+
+  for (const [i, who] of MEMBERS.entries()) {
+    await logIn(page, who);
+    await page.goto('/read/next');
+    await page.waitForSelector('[data-reading][data-ready]', { state: 'attached' });
+    await read(page, page.url(), i < 3 ? 'sway' : null);
+  }
+  await logIn(page, 'maren');
+  await page.goto(round);
+  await page.click('button.act.big');
+  const panel = round.replace('/rounds/', '/panel/');
+  // The key is made in the queue.
+  await expect(async () => {
+    await page.goto(panel);
+    await expect(page.locator('button', { hasText: 'Open a following round' })).toBeVisible({ timeout: 500 });
+  }).toPass({ timeout: 60_000 });
+  await page.click('button:has-text("Open a following round")');
+  await expect(page.locator('body')).toContainText('0 of 5 members');
+
+  // One of the minority looks again at the pinned moment and is persuaded; without a reason nothing is taken.
+  await logIn(page, 'gwil');
+  const waits = await page.locator('h1:has-text("Journey of a panel, following round 1")').count();
+  await page.locator('h1:has-text("Journey of a panel, following round 1") + p a').last().click();
+  await page.waitForSelector('[data-following][data-ready]', { state: 'attached' });
+  const question = page.locator('.question', { has: page.locator('input[value="sway"]') });
+  await expect(question).toContainText('You said absent');
+  await expect(question).toContainText('past the foot');
+  await question.locator('[data-seek]').first().click();
+  await expect(page.locator('[data-clock]')).toContainText(/^1\.(19|20)\d s/);
+  expect(await serious(page)).toEqual([]);
+  await question.locator('input[value="present"]').check();
+  await question.locator('input[value="seeing"]').check();
+  await question.locator('select[name="severity"]').selectOption('2');
+  await question.locator('button', { hasText: 'Save' }).click();
+  await expect(question.locator('[data-says]')).toContainText('wants a reason');
+  await question.locator('input[name="reason"]').fill('seen at the pin');
+  await press(page, 'Enter');
+  await expect(question.locator('[data-says]')).toContainText('saved');
+  await page.goto('/');
+  await expect(page.locator('h1:has-text("Journey of a panel, following round 1")')).toHaveCount(waits - 1);
+
+  await logIn(page, 'maren');
+  await page.goto(panel);
+  await expect(page.locator('body')).toContainText('1 of 5 members');
+  await page.click('button:has-text("Close the following round")');
+  await expect(async () => {
+    await page.goto(panel);
+    await expect(page.locator('body')).toContainText('key version 2', { timeout: 500 });
+  }).toPass({ timeout: 60_000 });
+  await expect(page.locator('body')).toContainText('1 answers, 1 changed');
+  // Three of five named grip and sway: what lacks a majority is told, and scores nobody.
+  await expect(page.locator('.advice')).toContainText('grip');
+  await expect(page.locator('.advice')).toContainText('3 of 5');
+  await page.goto(round);
+  await page.click('button.act.big');
+  await expect(async () => {
+    await page.goto(panel);
+    await expect(page.locator('.about')).toContainText('key version 2', { timeout: 500 });
+    await page.goto(round);
+    await expect(page.locator('button.act.big')).toHaveCount(0, { timeout: 500 });
+  }).toPass({ timeout: 60_000 });
+  // A refused answer is told by its status too; nothing else went wrong.
+  expect(errors.filter((e) => !e.startsWith('422 '))).toEqual([]);
+});
