@@ -283,3 +283,63 @@ it(
         }
     },
 );
+
+it('shows on a question of a following round what the blind sheet showed, and what others said', function (
+    Standing $standing,
+    Turn $turn,
+    bool $asked,
+    array $shows,
+    ?Why $why,
+) {
+    $sight = Sight::ofFollowing($standing, $turn, $asked);
+    expect(things($sight))->toBe($shows)->and($sight->why)->toBe($why);
+})->with(function () {
+    $handedIn = new Turn(Stage::Blind, true, true, true);
+    $panel = [place(SittingState::Closed, kind: SittingKind::Panel)];
+
+    return [
+        'asked' => [new Standing(true, true, false, $panel), $handedIn, true, ['film', 'trace', 'context', 'calls'], null],
+        'by the trace alone' => [
+            new Standing(true, true, false, $panel),
+            new Turn(Stage::Blind, true, false, true),
+            true,
+            ['trace', 'context', 'calls'],
+            null,
+        ],
+        'a following round that is open waits for no blind reading' => [
+            new Standing(true, true, false, [
+                ...$panel,
+                place(SittingState::Open, true, sitting: 2, kind: SittingKind::Following),
+            ]),
+            $handedIn,
+            true,
+            ['film', 'trace', 'context', 'calls'],
+            null,
+        ],
+        'not asked, or no more' => [new Standing(true, true, false, $panel), $handedIn, false, [], Why::NotTheirs],
+        'never handed in' => [
+            new Standing(true, true, false, $panel),
+            new Turn(Stage::Blind, false, true, true),
+            true,
+            [],
+            Why::NotTheirs,
+        ],
+        'withdrawn' => [
+            new Standing(true, true, false, $panel),
+            new Turn(Stage::Blind, true, true, true, withdrawn: true),
+            true,
+            [],
+            Why::NotTheirs,
+        ],
+        'still to be read blind elsewhere, head coach or not' => [
+            new Standing(true, true, true, [...$panel, place(SittingState::Open, true, sitting: 2)]),
+            $handedIn,
+            true,
+            [],
+            Why::Awaited,
+        ],
+        'no consent' => [new Standing(false, true, false, $panel), $handedIn, true, [], Why::Consent],
+        'erased' => [new Standing(true, false, false, $panel), $handedIn, true, [], Why::Erased],
+        'an own swing' => [new Standing(true, true, false, $panel, own: true), $handedIn, true, [], Why::Own],
+    ];
+});
