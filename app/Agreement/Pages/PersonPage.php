@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Agreement\Pages;
 
+use App\Agreement\KeptFigures;
 use App\Codebook\Codebooks;
 use App\Models\Sitting;
 use App\Models\User;
+use App\Sight\Onlookers;
 use Core\Agreement\Figure;
 use Core\Agreement\Profile\AnsweredCurve;
 use Core\Agreement\Profile\RaterProfile;
@@ -37,6 +39,7 @@ final readonly class PersonPage
         private PersonMistakes $mistakes,
         private PersonDrift $drift,
         private PersonWithoutKey $withoutKey,
+        private Onlookers $onlookers,
     ) {
     }
 
@@ -65,6 +68,7 @@ final readonly class PersonPage
             'calibrationRows' => self::calibrationRows($profile),
             'calibrated' => self::calibrated($profile->swagger()),
             'swagger' => $profile->swagger(),
+            'advice' => $this->advice($round, $person, $asking),
             'surest' => self::surest($kept[$round->id]->curve ?? null, $said['whose']),
             ...$this->mistakes->of($round, $profile, $codebook),
             ...$this->drift->of($rounds, self::over($rounds, $kept), $said),
@@ -198,6 +202,32 @@ final readonly class PersonPage
             ],
             $profile->calibration(),
         );
+    }
+
+    /**
+     * What this person would do beside what the panel would, and the misses beside the balls. It cannot be taken apart
+     * by case: where one waits to be read blind nothing of it is told.
+     *
+     * @return list<array{name: string, figure: Figure, percent: bool}>
+     */
+    private function advice(Sitting $round, User $person, User $asking): array
+    {
+        $advice = $this->onlookers->of($asking)->withheld($round) === null
+            ? KeptFigures::ofRound($round)->advice()
+            : null;
+        $own = array_column($advice->beside ?? [], null, 'rater')["u$person->id"] ?? null;
+        $out = [];
+        foreach ($own->figures ?? [] as $name => $figure) {
+            if ($figure->estimate !== null) {
+                $out[] = [
+                    'name' => ucfirst((string) __("agreement.advice.beside.$name")),
+                    'figure' => $figure,
+                    'percent' => $name !== 'miss',
+                ];
+            }
+        }
+
+        return $out;
     }
 
     /**

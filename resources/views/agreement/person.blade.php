@@ -27,6 +27,9 @@
         @if($calibration !== [])
             @include('agreement.person.confidence')
         @endif
+        @if($advice)
+            @include('agreement.person.advice')
+        @endif
         @if($surest)
             @include('agreement.person.surest')
         @endif

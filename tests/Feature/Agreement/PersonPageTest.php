@@ -84,6 +84,26 @@ it('says how right somebody is where surest, beside colleagues at the same share
         ->and(pageOf($round, $kit, $this->headCoach())['surest'])->not->toBeNull();
 });
 
+it('says what somebody would do beside the panel, and nothing of it while a case waits for the asker', function () {
+    $round = $this->round('Spring');
+    $kit = $this->person('kit');
+    $own = collect(KeptFigures::ofRound($round)->advice()->beside)->firstWhere('rater', "u{$kit->id}");
+    $rows = pageOf($round, $kit, $kit)['advice'];
+    expect($rows)->not->toBe([])
+        ->and(array_column($rows, 'figure'))->toEqual(array_values(array_filter(
+            $own->figures,
+            static fn ($f): bool => $f->estimate !== null,
+        )));
+    $this->actingAs($kit)->get("/agreement/{$round->public_id}/people/{$kit->id}")->assertOk()
+        ->assertSee('First to work on')
+        ->assertSee('licensed professionals');
+    DB::statement('alter table sitting_cases disable trigger user');
+    $this->round('Autumn')->addCase(CaseKind::Single, [$round->cases()->firstOrFail()->recording->id], true, true);
+    app(Onlookers::class)->forget();
+    expect(pageOf($round->refresh(), $kit, $kit)['advice'])->toBe([])
+        ->and(pageOf($round, $kit, $this->headCoach())['advice'])->not->toBe([]);
+});
+
 it('lists the surest wrong calls, and holds confidence against what was right', function () {
     $round = $this->round('Spring');
     $kit = $this->person('kit');
