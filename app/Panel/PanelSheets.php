@@ -6,6 +6,7 @@ namespace App\Panel;
 
 use App\Models\Reading;
 use App\Models\Sitting;
+use Core\Reading\Presence;
 use Core\Reading\Reading as CoreReading;
 use Core\Reading\Stage;
 
@@ -26,7 +27,9 @@ final class PanelSheets
                 ->where('stage', Stage::Blind)
                 ->whereNotNull('handed_in_at')
                 ->where('sheet', '>=', self::SHEET)
-                ->with('calls')
+                // What is neither there nor sound says nothing of what to do.
+                ->with(['calls' => static fn ($q) => $q->where(static fn ($or) => $or
+                    ->where('presence', Presence::Present)->orWhere('sound', true))])
                 ->orderBy('id')
                 ->get();
             foreach ($readings as $reading) {

@@ -46,7 +46,7 @@ final class Alpha
     {
         return match ($table->scale) {
             Scale::Ordinal => new OrdinalAlpha($table),
-            Scale::Ratio => new DistanceAlpha(
+            Scale::Ratio => DistanceAlpha::of(
                 self::units($table),
                 static fn (float $a, float $b): float => $a === $b ? 0.0 : (($a - $b) / ($a + $b)) ** 2,
             ),

@@ -14,22 +14,24 @@ use Core\CoreException;
  *
  * The expected part is kept as its sums between pairs of cases, so that a draw costs cases², not values².
  */
-final class DistanceAlpha implements Resampled
+final readonly class DistanceAlpha implements Resampled
 {
     /** More than so many values would take minutes, as every value is compared with every other. */
     public const MOST_VALUES = 6000;
 
-    /** @var list<int> ranks of the clusters with a pairable unit */
-    private array $ranks = [];
-
-    /** @var list<float> Σδ/(r−1) within units, by case */
-    private array $observed = [];
-
-    /** @var list<int> pairable values by case */
-    private array $values = [];
-
-    /** @var list<float> Σδ between cases, case × case */
-    private array $between = [];
+    /**
+     * @param  list<int>  $ranks  of the clusters with a pairable unit
+     * @param  list<float>  $observed  Σδ/(r−1) within units, by cluster
+     * @param  list<int>  $values  how many pairable values, by cluster
+     * @param  list<float>  $between  Σδ between clusters, cluster × cluster
+     */
+    private function __construct(
+        private array $ranks,
+        private array $observed,
+        private array $values,
+        private array $between,
+    ) {
+    }
 
     /**
      * @template V
@@ -39,44 +41,100 @@ final class DistanceAlpha implements Resampled
      *
      * @throws CoreException when there are more than MOST_VALUES values
      */
-    public function __construct(array $units, \Closure $delta)
+    public static function of(array $units, \Closure $delta): self
     {
-        $all = [];
+        [$ranks, $observed, $all] = self::within($units, $delta);
+        $values = array_map(count(...), $all);
+        if (array_sum($values) > self::MOST_VALUES) {
+            throw AgreementException::because('many-values', most_values: self::MOST_VALUES);
+        }
+
+        return new self($ranks, $observed, $values, self::across(
+            count($all),
+            static function (int $i, int $j) use ($all, $delta): float {
+                $sum = 0.0;
+                foreach ($all[$i] as $a) {
+                    foreach ($all[$j] as $b) {
+                        $sum += $delta($a, $b);
+                    }
+                }
+
+                return $sum;
+            },
+        ));
+    }
+
+    /**
+     * The same of categories by number: each pair of them is compared once a pair of clusters, however often both occur.
+     *
+     * @param  array<int, list<list<int>>>  $units  by rank of the cluster: the categories given to each of its units
+     * @param  \Closure(int, int): float  $delta  symmetric, 0 for equal categories
+     */
+    public static function ofCategories(array $units, \Closure $delta): self
+    {
+        [$ranks, $observed, $all] = self::within($units, $delta);
+        $counts = array_map(array_count_values(...), $all);
+
+        return new self($ranks, $observed, array_map(count(...), $all), self::across(
+            count($all),
+            static function (int $i, int $j) use ($counts, $delta): float {
+                $sum = 0.0;
+                foreach ($counts[$i] as $a => $times) {
+                    foreach ($counts[$j] as $b => $often) {
+                        $sum += $times * $often * $delta($a, $b);
+                    }
+                }
+
+                return $sum;
+            },
+        ));
+    }
+
+    /**
+     * @template V
+     *
+     * @param  array<int, list<list<V>>>  $units
+     * @param  \Closure(V, V): float  $delta
+     * @return array{list<int>, list<float>, list<list<V>>} ranks, Σδ/(r−1) within units and all values, by cluster
+     */
+    private static function within(array $units, \Closure $delta): array
+    {
+        $ranks = $observed = $all = [];
         foreach ($units as $rank => $list) {
             $list = array_values(array_filter($list, static fn (array $unit): bool => count($unit) >= 2));
             if ($list === []) {
                 continue;
             }
-            $observed = 0.0;
+            $sum = 0.0;
             foreach ($list as $unit) {
                 foreach ($unit as $i => $a) {
                     for ($j = $i + 1; $j < count($unit); $j++) {
-                        $observed += 2 * $delta($a, $unit[$j]) / (count($unit) - 1);
+                        $sum += 2 * $delta($a, $unit[$j]) / (count($unit) - 1);
                     }
                 }
             }
-            $this->ranks[] = $rank;
-            $this->observed[] = $observed;
-            $all[] = $values = array_merge(...$list);
-            $this->values[] = count($values);
+            $ranks[] = $rank;
+            $observed[] = $sum;
+            $all[] = array_merge(...$list);
         }
-        if (array_sum($this->values) > self::MOST_VALUES) {
-            throw AgreementException::because('many-values', most_values: self::MOST_VALUES);
-        }
-        $n = count($all);
+
+        return [$ranks, $observed, $all];
+    }
+
+    /**
+     * @param  \Closure(int, int): float  $sum  Σδ between two clusters
+     * @return list<float>
+     */
+    private static function across(int $n, \Closure $sum): array
+    {
         $between = array_fill(0, $n * $n, 0.0);
-        foreach ($all as $i => $one) {
+        for ($i = 0; $i < $n; $i++) {
             for ($j = $i; $j < $n; $j++) {
-                $sum = 0.0;
-                foreach ($one as $a) {
-                    foreach ($all[$j] as $b) {
-                        $sum += $delta($a, $b);
-                    }
-                }
-                $between[$i * $n + $j] = $between[$j * $n + $i] = $sum;
+                $between[$i * $n + $j] = $between[$j * $n + $i] = $sum($i, $j);
             }
         }
-        $this->between = array_values($between);
+
+        return array_values($between);
     }
 
     private static function alpha(float $observed, float $expected, int $n): float

@@ -65,37 +65,44 @@ final class SetDistance
         ?ClusterBootstrap $bootstrap = null,
         ?array $clusterOf = null,
     ): Figure {
-        $units = $sizes = [];
-        $sets = [];
+        $units = $sizes = $sets = $number = [];
         $ranks = array_flip(array_values(array_unique($clusterOf ?? [])));
         foreach ($cases as $rank => $given) {
-            $given = array_map(static function (array $set): array {
+            if (count($given) < 2) {
+                continue;
+            }
+            // Sets are few: each is a category by number, and pairs of them are compared once.
+            $unit = [];
+            foreach ($given as $set) {
                 $set = array_values(array_unique($set));
                 sort($set, SORT_STRING);
-
-                return $set;
-            }, $given);
-            if (count($given) >= 2) {
-                $cluster = $clusterOf === null ? $rank : $ranks[$clusterOf[$rank]];
-                $units[$cluster][] = $given;
-                $sizes[$cluster] = ($sizes[$cluster] ?? 0) + 1;
-                array_push($sets, ...$given);
+                $at = $number[json_encode($set, JSON_THROW_ON_ERROR)] ??= count($number);
+                $sets[$at] = $set;
+                $unit[] = $at;
             }
+            $cluster = $clusterOf === null ? $rank : $ranks[$clusterOf[$rank]];
+            $units[$cluster][] = $unit;
+            $sizes[$cluster] = ($sizes[$cluster] ?? 0) + 1;
         }
         if ($units === []) {
             return Figure::undefined(Undefined::NoPairs);
         }
-        $counts = array_count_values(
-            array_map(static fn (array $set): string => json_encode($set, JSON_THROW_ON_ERROR), $sets),
-        );
+        $all = array_merge(...array_values($units));
+        $counts = array_count_values(array_merge(...$all));
         if (count($counts) < 2) {
             return Figure::undefined(Undefined::SetsSame);
         }
-        $differ = static fn (array $given): bool => array_unique($given, SORT_REGULAR) !== [$given[0]];
-        $perfect = array_filter($units, static fn (array $of): bool => array_filter($of, $differ) !== []) === [];
+        $perfect = true;
+        foreach ($all as $unit) {
+            $perfect = $perfect && count(array_count_values($unit)) === 1;
+        }
+        $apart = [];
+        $delta = static function (int $a, int $b) use ($sets, &$apart): float {
+            return $apart[$a][$b] ??= $apart[$b][$a] = self::masi($sets[$a], $sets[$b]);
+        };
 
         return Alpha::worked(
-            new DistanceAlpha($units, self::masi(...)),
+            DistanceAlpha::ofCategories($units, $delta),
             $confidence,
             $bootstrap,
             $perfect ? [count($units), array_values($counts)] : null,

@@ -193,3 +193,21 @@ it('takes of a ball for a miss what a coach would', function (BallFlight $ball, 
     'high and weak to the slice side' => [new BallFlight(0.0, 9.0, 'high', 'centre'), ['slice', 'high weak']],
     'off the heel' => [new BallFlight(0.0, 0.0, 'normal', 'heel'), []],
 ]);
+
+it('bears a round of forty readers and two hundred cases', function () {
+    $c = new Chance('large');
+    $cases = [];
+    for ($i = 0; $i < 200; $i++) {
+        $true = randomSheet($c, ['present' => [], 'causes' => [], 'chain' => [], 'misses' => []], 1.0);
+        $said = [];
+        for ($r = 0; $r < 40; $r++) {
+            $said["r$r"] = sheetOf(randomSheet($c, $true, 0.4));
+        }
+        $cases[] = new AdvisedCase("c$i", 'g'.($i % 120), $said, null, [['fat']]);
+    }
+    $result = (new AdviceStudy($cases))->result();
+    expect($result->among['causes']->estimate)->toBeGreaterThan(0.2)
+        ->and($result->among['causes']->se)->toBeGreaterThan(0.0)
+        ->and($result->among['chain']->estimate)->not->toBeNull()
+        ->and($result->beside)->toHaveCount(40);
+});

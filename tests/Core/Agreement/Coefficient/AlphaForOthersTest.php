@@ -57,7 +57,7 @@ it('has what a case does to α from what α becomes when the case is there a lit
     $table = gradedTable('little more', 5, 12, $scale, missing: 0.15);
     $alpha = match ($scale) {
         Scale::Ordinal => new OrdinalAlpha($table),
-        Scale::Ratio => new DistanceAlpha(ratioUnits($table), ratioDelta(...)),
+        Scale::Ratio => DistanceAlpha::of(ratioUnits($table), ratioDelta(...)),
         default => new IntervalAlpha($table),
     };
     $influences = $alpha->influences();
