@@ -119,8 +119,12 @@ test('aids are placed by pointer, moved, kept with the reading and taken away', 
   await expect(layer.locator('text')).toContainText(/% of the picture at|cm at/);
   // Scrubbing still works where no aid is being placed; a handle moves its point.
   const before = (await kept())[0].points[0];
-  await expect(layer.locator('[data-handle="0 0"]')).toBeVisible();
-  const handle = await layer.locator('[data-handle="0 0"]').boundingBox();
+  // A film that paints draws the layer anew: a box is asked for until one is met.
+  let handle = null;
+  await expect(async () => {
+    handle = await layer.locator('[data-handle="0 0"]').boundingBox();
+    expect(handle).not.toBeNull();
+  }).toPass();
   await page.mouse.move(handle.x + handle.width / 2, handle.y + handle.height / 2);
   await page.mouse.down();
   await page.mouse.move(handle.x + 40, handle.y + 10, { steps: 4 });
