@@ -18,7 +18,9 @@ return new class extends Migration
                 add column other_cause varchar(60) not null default '',
                 add column breaks smallint check (breaks between -1 and 5 and breaks <> 1);
             alter table readings alter column sheet set default 2;
-            update readings set sheet = 2 where handed_in_at is null;
+            -- Those of rounds that are over stay locked, handed in or not.
+            update readings r set sheet = 2 from sitting_cases c join sittings s on s.id = c.sitting_id
+                where c.id = r.sitting_case_id and s.state = 'open' and r.handed_in_at is null;
             alter table calls
                 add column reaction varchar(24),
                 add column sound boolean not null default false,

@@ -299,3 +299,27 @@ it('brings people, consents and the record of before forward, and takes them bac
         ->and(DB::table('users')->where('id', $user)->sole()->name)->toBe('Old Hand');
     DB::rollBack();
 });
+
+it('lets sheets under way say what the new one asks, and leaves those of rounds that are over locked as they are', function () {
+    DB::beginTransaction();
+    $at = fn (string $round): Illuminate\Database\Query\Builder => DB::table('readings')
+        ->join('sitting_cases', 'sitting_cases.id', '=', 'readings.sitting_case_id')
+        ->join('sittings', 'sittings.id', '=', 'sitting_cases.sitting_id')
+        ->where('sittings.name', 'like', "$round%");
+    // Somebody never handed in before the round was closed.
+    $never = $at('Spring')->min('readings.id');
+    DB::statement('alter table readings disable trigger user');
+    DB::table('readings')->where('id', $never)->update(['handed_in_at' => null]);
+    DB::statement('alter table readings enable trigger user');
+    $migration = require collect(migrations())->sole(
+        static fn (string $file): bool => str_contains($file, 'a_sheet_that_names_causes'),
+    );
+    $migration->down();
+    $migration->up();
+    expect(DB::table('readings')->where('id', $never)->value('sheet'))->toBe(1)
+        ->and($at('Spring')->where('sheet', 2)->count())->toBe(0)
+        ->and($at('Autumn')->whereNotNull('handed_in_at')->where('sheet', 2)->count())->toBe(0)
+        ->and($at('Autumn')->whereNull('handed_in_at')->where('sheet', 1)->count())->toBe(0)
+        ->and($at('Autumn')->whereNull('handed_in_at')->count())->toBeGreaterThan(0);
+    DB::rollBack();
+});
