@@ -22,7 +22,12 @@ const ADVISED = ['sway', 'slide', 'hang-back', 'spin-out'];
 
 const ADVISED_OUTSIDE = ['outside-grip', 'outside-fear', 'outside-cold'];
 
-/** @return array{present: array<string, string>, causes: list<string>, chain: list<array{string, string}>, misses: array<string, int>} */
+/**
+ * A sheet as plain data: what is present and what to do with it, first causes, links, misses.
+ *
+ * @return array{present: array<string, string>, causes: list<string>, chain: list<array{string, string}>,
+ *     misses: array<string, int>}
+ */
 function randomSheet(Chance $c, array $true, float $noise): array
 {
     $sheet = $true;
@@ -37,13 +42,15 @@ function randomSheet(Chance $c, array $true, float $noise): array
         $sheet['chain'] = isset($present[0]) && $c->uniform() < 0.6
             ? [[ADVISED_OUTSIDE[$c->between(0, 2)], $present[0]]]
             : [];
-        $sheet['misses'] = $c->uniform() < 0.3 ? [] : ['fat' => 10 * $c->between(1, 5), 'slice' => 10 * $c->between(1, 5)];
+        $sheet['misses'] = $c->uniform() < 0.3 ? [] : [
+            'fat' => 10 * $c->between(1, 5), 'slice' => 10 * $c->between(1, 5),
+        ];
     }
 
     return $sheet;
 }
 
-/** @param  array{present: array<string, string>, causes: list<string>, chain: list<array{string, string}>, misses: array<string, int>}  $s */
+/** @param  array<string, mixed>  $s  as randomSheet() gives it */
 function sheetOf(array $s): Reading
 {
     $calls = [];
@@ -177,8 +184,12 @@ it('scores a forecast as it should: nothing said of a good ball is best, a sure 
         ->and(AdviceStudy::brier(new Misses(['fat' => 40]), [['fat']]))->toEqualWithDelta(0.6 ** 2 + 0.6 ** 2, 1e-12);
     // Stating what is so costs least on average, whatever is so.
     foreach ([10, 30, 60, 90] as $true) {
-        $cost = static fn (int $said): float => $true / 100 * AdviceStudy::brier(new Misses(['fat' => $said]), [['fat']]) +
-            (1 - $true / 100) * AdviceStudy::brier(new Misses(['fat' => $said]), [[]]);
+        $cost = static function (int $said) use ($true): float {
+            $misses = new Misses(['fat' => $said]);
+
+            return $true / 100 * AdviceStudy::brier($misses, [['fat']]) +
+                (1 - $true / 100) * AdviceStudy::brier($misses, [[]]);
+        };
         $costs = array_combine(range(10, 100, 10), array_map($cost, range(10, 100, 10)));
         expect(array_search(min($costs), $costs, true))->toBe($true);
     }

@@ -14,6 +14,7 @@ use App\Sittings\Actions\PlanRound;
 use Core\Sight\SittingKind;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Testing\TestResponse;
 
 /** A panel of four on one swing, of whom two call a sway; closed, with its key. */
 function splitPanel(object $test): Sitting
@@ -45,10 +46,11 @@ function followed(object $test, Sitting $panel): Sitting
 }
 
 /** @param  array<string, mixed>  $more */
-function answersFollowing(object $test, Sitting $following, string $who, array $more = []): Illuminate\Testing\TestResponse
+function answersFollowing(object $test, Sitting $following, string $who, array $more = []): TestResponse
 {
     return $test->actingAs($test->person($who))->post("/following/{$following->public_id}/1", [
-        'fault' => 'sway', 'presence' => 'present', 'severity' => 1, 'lies' => 'seeing', 'reason' => 'looked again', ...$more,
+        'fault' => 'sway', 'presence' => 'present', 'severity' => 1, 'lies' => 'seeing', 'reason' => 'looked again',
+        ...$more,
     ]);
 }
 
@@ -99,29 +101,30 @@ it('puts what lacks a majority before the panel once more, and makes the key ane
 it('changes a call only with a reason, and says again only while it is open', function () {
     $panel = splitPanel($this);
     $following = followed($this, $panel);
+    $at = "/following/{$following->public_id}/1";
     answersFollowing($this, $following, 'ros', ['reason' => ' '])->assertSessionHas('refused');
     answersFollowing($this, $following, 'ros', ['severity' => null])->assertSessionHas('refused');
     answersFollowing($this, $following, 'ros', ['lies' => 'elsewhere'])->assertSessionHasErrors('lies');
     answersFollowing($this, $following, 'ros', ['fault' => 'slide'])->assertSessionHas('refused');
-    expect(FollowingAnswer::query()->count())->toBe(FollowingAnswer::query()->where('sitting_id', '<>', $following->id)->count());
+    expect(FollowingAnswer::query()->where('sitting_id', $following->id)->count())->toBe(0);
     answersFollowing($this, $following, 'ros')->assertSessionHas('done');
     answersFollowing($this, $following, 'ros', ['presence' => 'absent', 'reason' => ''])->assertSessionHas('done');
     $said = FollowingAnswer::query()->where('sitting_id', $following->id)->sole();
     expect($said->presence->value)->toBe('absent')->and($said->severity)->toBeNull()->and($said->moved())->toBeFalse();
     $this->actingAs($this->person('ros'))
-        ->postJson("/following/{$following->public_id}/1", ['fault' => 'sway', 'presence' => 'absent', 'lies' => 'school'])
+        ->postJson($at, ['fault' => 'sway', 'presence' => 'absent', 'lies' => 'school'])
         ->assertOk()->assertJson(['done' => true]);
-    $this->postJson("/following/{$following->public_id}/1", ['fault' => 'sway', 'presence' => 'present', 'lies' => 'school'])
+    $this->postJson($at, ['fault' => 'sway', 'presence' => 'present', 'lies' => 'school'])
         ->assertStatus(422)->assertJsonPath('message', fn (string $m): bool => str_contains($m, 'reason'));
     $this->actingAs($this->headCoach())->post("/panel/{$panel->public_id}/following/close")->assertSessionHas('done');
     $this->actingAs($this->person('ros'))
-        ->postJson("/following/{$following->public_id}/1", ['fault' => 'sway', 'presence' => 'absent', 'lies' => 'seeing'])
+        ->postJson($at, ['fault' => 'sway', 'presence' => 'absent', 'lies' => 'seeing'])
         ->assertStatus(423);
     expect(fn () => DB::transaction(fn () => $said->update(['reason' => 'later'])))->toThrow(QueryException::class)
         ->and(fn () => DB::transaction(fn () => $said->delete()))->toThrow(QueryException::class);
 });
 
-it('is nobody’s but those who were asked, and not theirs while they read one of its swings blind elsewhere', function () {
+it('is theirs who were asked alone, and not while they read one of its swings blind elsewhere', function () {
     $panel = splitPanel($this);
     $following = followed($this, $panel);
     $at = "/following/{$following->public_id}";
@@ -138,8 +141,9 @@ it('is nobody’s but those who were asked, and not theirs while they read one o
     // Numbers and key stay hidden, on the Bench too.
     $recording = $panel->cases()->firstOrFail()->recording;
     $this->get("/bench/{$recording->public_id}")->assertNotFound();
-    $other = app(PlanRound::class)('Elsewhere', SittingKind::Round, [$recording->id], [$this->person('tam')->id], 'both',
-        $this->headCoach());
+    $other = app(PlanRound::class)(
+        'Elsewhere', SittingKind::Round, [$recording->id], [$this->person('tam')->id], 'both', $this->headCoach(),
+    );
     DB::statement('alter table sittings disable trigger user');
     DB::statement('alter table sitting_cases disable trigger user');
     $other->members()->attach($this->person('ros'));
@@ -162,12 +166,15 @@ it('shows its members no number, verdict, key or name', function () {
         ->get("/following/{$following->public_id}")->assertOk()->getContent());
     $page();
     $before = $page();
-    DB::table('measurement_sets')->where('recording_id', $recording->id)->update(['measurements' => '{}', 'faults' => '{}']);
+    DB::table('measurement_sets')->where('recording_id', $recording->id)
+        ->update(['measurements' => '{}', 'faults' => '{}']);
     DB::table('recordings')->where('id', $recording->id)->update(['outcome' => json_encode([
         'start_deg' => 9.0, 'curve_deg' => -9.0, 'height' => 'low', 'strike' => 'thin', 'low_point_cm' => null,
     ])]);
     $key = $panel->keys()->firstOrFail();
-    $key->entries()->update(['verdict' => 'contradicted', 'judgement' => null, 'worded_then' => 'SECRET', 'margin' => 9.0]);
+    $key->entries()->update([
+        'verdict' => 'contradicted', 'judgement' => null, 'worded_then' => 'SECRET', 'margin' => 9.0,
+    ]);
     $key->cases()->update(['body' => '{"secret": "SECRET"}']);
     app(Onlookers::class)->forget();
     expect($page())->toBe($before);
