@@ -23,9 +23,6 @@ final class RoundAdvice
     /** Readings whose calls are fetched at once. */
     private const AT_ONCE = 500;
 
-    /** Causes outside the feet have had their codes since. */
-    private const SHEET = 2;
-
     /** Null where no sheet could say it. */
     public static function ofRound(Sitting $round, RoundInputs $inputs): ?AdviceResult
     {
@@ -73,7 +70,7 @@ final class RoundAdvice
         foreach (array_chunk($first, self::AT_ONCE) as $some) {
             $readings = Reading::query()
                 ->whereKey(array_column($some, 'id'))
-                ->where('sheet', '>=', self::SHEET)
+                ->where('sheet', '>=', Reading::CODED)
                 ->with(['calls' => static fn ($q) => $q->where('presence', Presence::Present)])
                 ->orderBy('id')
                 ->get();

@@ -55,6 +55,9 @@ final class Reading extends Model
 {
     use HasUlids;
 
+    /** From this sheet on causes outside the feet have codes, and misses likelihoods. */
+    public const CODED = 2;
+
     protected $fillable = [
         'sitting_case_id',
         'user_id',

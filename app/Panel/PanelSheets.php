@@ -13,9 +13,6 @@ use Core\Reading\Stage;
 /** The whole sheets of a panel, of those that could say all that a key of a case is made from. */
 final class PanelSheets
 {
-    /** Causes outside the feet have had their codes since. */
-    private const SHEET = 2;
-
     /** @return array<int, list<CoreReading>> by place; what was said of a repeat does not count a second time */
     public static function ofPanel(Sitting $panel): array
     {
@@ -26,7 +23,7 @@ final class PanelSheets
                 ->whereIn('sitting_case_id', $some)
                 ->where('stage', Stage::Blind)
                 ->whereNotNull('handed_in_at')
-                ->where('sheet', '>=', self::SHEET)
+                ->where('sheet', '>=', Reading::CODED)
                 // What is neither there nor sound says nothing of what to do.
                 ->with(['calls' => static fn ($q) => $q->where(static fn ($or) => $or
                     ->where('presence', Presence::Present)->orWhere('sound', true))])

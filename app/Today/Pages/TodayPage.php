@@ -220,7 +220,9 @@ final class TodayPage
             ->where('state', SittingState::Open)
             ->whereHas('members', static fn ($q) => $q->whereKey($user->id))
             ->orderBy('id')
-            ->get();
+            ->get()
+            // Not while one of its swings is still to be read blind elsewhere.
+            ->filter(static fn (Sitting $round): bool => $user->can('follow', $round));
         foreach ($open as $round) {
             $asked = array_sum(array_map(count(...), FollowingRounds::questions($round, $user->id)));
             $left = $asked - (FollowingRounds::answered($round)[$user->id] ?? 0);

@@ -150,6 +150,7 @@ it('is theirs who were asked alone, and not while they read one of its swings bl
     $other->update(['state' => 'open']);
     app(Onlookers::class)->forget();
     $this->actingAs($this->person('ros'))->get($at)->assertNotFound();
+    $this->get('/')->assertOk()->assertDontSee('following round');
     $this->postJson("$at/1", ['fault' => 'sway', 'presence' => 'absent', 'lies' => 'seeing'])->assertNotFound();
     // A following round that is open is no blind reading itself.
     $this->actingAs($this->person('gwil'))->get($at)->assertOk();
