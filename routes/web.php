@@ -29,6 +29,7 @@ use App\Notices\Http\NoticesController;
 use App\Operations\Http\ErasureController;
 use App\Operations\Http\RecordController;
 use App\Panel\Http\FollowingController;
+use App\Panel\Http\JudgingController;
 use App\Panel\Http\PanelController;
 use App\Search\Http\SearchController;
 use App\Shelf\Http\BatchController;
@@ -175,6 +176,14 @@ Route::middleware('auth')->group(function (): void {
         ->name('following.open')->can('manage', 'round');
     Route::post('/panel/{round}/following/close', [FollowingController::class, 'close'])
         ->name('following.close')->can('manage', 'round');
+    Route::post('/panel/{round}/judging', [JudgingController::class, 'open'])
+        ->name('judging.open')->can('manage', 'round');
+    Route::post('/panel/{round}/judging/close', [JudgingController::class, 'close'])
+        ->name('judging.close')->can('manage', 'round');
+    Route::get('/judging/{judging}', [JudgingController::class, 'show'])
+        ->name('judging')->can('judge', 'judging');
+    Route::post('/judging/{judging}/{place}', [JudgingController::class, 'answer'])
+        ->name('judging.answer')->can('judge', 'judging')->where('place', '[1-9][0-9]{0,3}');
     Route::get('/following/{following}', [FollowingController::class, 'show'])
         ->name('following')->can('follow', 'following');
     Route::post('/following/{following}/{place}', [FollowingController::class, 'answer'])

@@ -12,17 +12,12 @@ use App\Models\Film;
 use App\Models\Golfer;
 use App\Models\GolferLimit;
 use App\Models\Group;
-use App\Models\KeyEntry;
 use App\Models\Lesson;
 use App\Models\Notice;
 use App\Models\Reading;
 use App\Models\Recording;
 use App\Models\Sitting;
 use App\Models\User;
-use App\Panel\Actions\AnswerFollowing;
-use App\Panel\Actions\CloseFollowing;
-use App\Panel\Actions\OpenFollowing;
-use App\Panel\FollowingRounds;
 use App\Shelf\Actions\ConvertFilm;
 use App\Shelf\Actions\MeasureRecording;
 use App\Shelf\Actions\StoreRecording;
@@ -45,7 +40,6 @@ use Core\Reading\Call as CoreCall;
 use Core\Reading\CaseKind;
 use Core\Reading\Presence;
 use Core\Reading\Reading as CoreReading;
-use Core\Reading\Severity;
 use Core\Reading\Stage;
 use Core\Sight\Role;
 use Core\Sight\Scope;
@@ -81,9 +75,7 @@ final class LoadDemo
         private readonly ConvertFilm $films,
         private readonly TakeNorms $norms,
         private readonly MeasureRecording $measure,
-        private readonly OpenFollowing $openFollowing,
-        private readonly AnswerFollowing $answerFollowing,
-        private readonly CloseFollowing $closeFollowing,
+        private readonly DemoPanel $panel,
     ) {
     }
 
@@ -148,7 +140,8 @@ final class LoadDemo
         $study = $this->round('Winter panel study', SittingKind::Panel, $recordings, $panel, $head, $several);
         $this->answer($study, $today->copy()->subDays(104), 1.0);
         $this->close->now($study, $head);
-        $this->followed($study->refresh(), $head, $today->copy()->subDays(96));
+        $this->panel->judged($study->refresh(), $head, $today->copy()->subDays(99), $this->raters);
+        $this->panel->followed($study->refresh(), $head, $today->copy()->subDays(96));
         $this->publish->carryOut($study->refresh(), $head, Progress::untold());
 
         Carbon::setTestNow($today->copy()->subDays(80)->setTime(9, 0));
@@ -169,47 +162,6 @@ final class LoadDemo
             $limit === null,
         );
         $this->answer($autumn, $today->copy()->subDays(5), 0.5);
-    }
-
-    /** What lacked a majority was gone over once more: half of those in the minority were persuaded. */
-    private function followed(Sitting $study, User $head, Carbon $day): void
-    {
-        Carbon::setTestNow($day->copy()->setTime(9, 0));
-        if (FollowingRounds::lacking($study)->isEmpty()) {
-            return;
-        }
-        $following = ($this->openFollowing)($study, $head);
-        /** @var array<string, KeyEntry> $spread */
-        $spread = FollowingRounds::lacking($study)
-            ->keyBy(static fn (KeyEntry $e): string => "$e->case_id|$e->fault")
-            ->all();
-        foreach ($following->members()->orderBy('users.id')->get() as $m => $member) {
-            $read = FollowingRounds::readings($study, $member->id);
-            Carbon::setTestNow($day->copy()->addDays(2)->setTime(10, 15 + 20 * $m));
-            foreach (FollowingRounds::questions($following, $member->id) as $case => $faults) {
-                foreach ($faults as $fault) {
-                    $chance = new Chance("following|$member->email|$case|$fault");
-                    $entry = $spread["$case|$fault"];
-                    $own = $read[$case]->calls()->where('fault', $fault)->firstOrFail()->presence;
-                    $most = $entry->present >= $entry->absent ? Presence::Present : Presence::Absent;
-                    $moves = $own !== $most && $own !== Presence::CannotTell && $chance->uniform() < 0.5;
-                    $said = Behind::FOLLOWING[$chance->between(0, count(Behind::FOLLOWING) - 1)];
-                    ($this->answerFollowing)(
-                        $following,
-                        $member,
-                        $case,
-                        $fault,
-                        $moves ? $most : $own,
-                        $moves && $most === Presence::Present ? Severity::Slight : null,
-                        null,
-                        $moves ? $said[1] : '',
-                        $said[0],
-                    );
-                }
-            }
-        }
-        Carbon::setTestNow($day->copy()->addDays(4)->setTime(17, 0));
-        $this->closeFollowing->now($study, $head);
     }
 
     /**

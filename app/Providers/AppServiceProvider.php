@@ -33,6 +33,7 @@ use App\Models\CaptureSession;
 use App\Models\CaughtSwing;
 use App\Models\CodebookVersion;
 use App\Models\Device;
+use App\Models\DrillJudging;
 use App\Models\Enums\WorkKind;
 use App\Models\Film;
 use App\Models\KeyEntry;
@@ -49,6 +50,7 @@ use App\Operations\Policies\AuditEntryPolicy;
 use App\Panel\Actions\BuildKey;
 use App\Panel\Actions\RuleOnEntry;
 use App\Panel\FollowingRounds;
+use App\Panel\Policies\DrillJudgingPolicy;
 use App\Panel\Policies\KeyEntryPolicy;
 use App\Shelf\AcademyNorms;
 use App\Shelf\Actions\ChangeFacts;
@@ -110,6 +112,7 @@ final class AppServiceProvider extends ServiceProvider
         Sitting::class => SittingPolicy::class,
         Reading::class => ReadingPolicy::class,
         KeyEntry::class => KeyEntryPolicy::class,
+        DrillJudging::class => DrillJudgingPolicy::class,
         Work::class => WorkPolicy::class,
         Device::class => DevicePolicy::class,
         CaptureSession::class => CaptureSessionPolicy::class,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Core\Consensus;
 
 use Core\Reading\Reading;
+use Core\Reading\Stop;
 
 /**
  * What a panel says together of a case beyond what is present: first causes, chain, priority, what to do with each
@@ -20,6 +21,7 @@ final readonly class CaseConsensus
      * @param  SetTally  $sound  faults that are absent and to be kept so
      * @param  Tally|null  $breaks  of a ladder, as Ladder has it
      * @param  array<string, int>  $drills  how many chose each
+     * @param  array<string, array<string, DrillConsensus>>  $judged  how appropriate each drill in question is, by rung
      */
     public function __construct(
         public int $readers,
@@ -32,7 +34,46 @@ final readonly class CaseConsensus
         public SetTally $sound,
         public ?Tally $breaks,
         public array $drills,
+        public array $judged = [],
     ) {
+    }
+
+    /** @param  array<string, array<string, DrillConsensus>>  $judged  by drill and rung */
+    public function judged(array $judged): self
+    {
+        return new self(
+            $this->readers,
+            $this->causes,
+            $this->chain,
+            $this->priority,
+            $this->decisions,
+            $this->trends,
+            $this->misses,
+            $this->sound,
+            $this->breaks,
+            $this->drills,
+            $judged,
+        );
+    }
+
+    /**
+     * What the panel says a drill would do that is taken so far. What is unsafe lower down is unsafe here too.
+     *
+     * @return Appropriateness|null null where the panel did not judge it, or too few to be held to
+     */
+    public function appropriateness(string $drill, Stop $stop): ?Appropriateness
+    {
+        foreach (Stop::cases() as $rung) {
+            $here = $this->judged[$drill][$rung->value] ?? null;
+            if ($here?->verdict() === Appropriateness::Unsafe) {
+                return Appropriateness::Unsafe;
+            }
+            if ($rung === $stop) {
+                return $here?->isSettled() === true ? $here->verdict() : null;
+            }
+        }
+
+        return null;
     }
 
     /**

@@ -110,6 +110,19 @@ final readonly class Sight
      */
     public static function ofFollowing(Standing $s, Turn $turn, bool $asked): self
     {
+        $of = self::ofJudging($s, $turn, $asked);
+
+        return $of->why === null ? self::these(...[...$of->things, Thing::Calls]) : $of;
+    }
+
+    /**
+     * Where a panel judges drills: what the person was shown on the own blind sheet, and nothing of what others said.
+     *
+     * @param  Turn  $turn  of the own blind sheet
+     * @param  bool  $asked  whether it is asked of the person, and still open
+     */
+    public static function ofJudging(Standing $s, Turn $turn, bool $asked): self
+    {
         return match (true) {
             ! $s->consents => self::nothing(Why::Consent),
             ! $s->held => self::nothing(Why::Erased),
@@ -120,7 +133,7 @@ final readonly class Sight
             default => self::these(
                 ...($turn->film ? [Thing::Film] : []),
                 ...($turn->trace ? [Thing::Trace] : []),
-                ...[Thing::Context, Thing::Calls],
+                ...[Thing::Context],
             ),
         };
     }

@@ -6,6 +6,10 @@ namespace Core\Simulation;
 
 use Core\Chance\Chance;
 use Core\Codebook\Codebook;
+use Core\Codebook\Drill;
+use Core\Codebook\Rung;
+use Core\Consensus\DrillScore;
+use Core\Consensus\Harm;
 use Core\CoreException;
 use Core\Reading\Call;
 use Core\Reading\Chain;
@@ -121,6 +125,46 @@ final readonly class Prescriber
         }
 
         return array_filter($out, static fn (int $percent): bool => $percent > 0);
+    }
+
+    /**
+     * How a synthetic member scores a drill: by whether it is for what the member saw, how far it is taken, and what it
+     * loads. The keener the member, the less it varies.
+     *
+     * @param  list<string>  $present  faults the member called present, what is first among them first
+     * @param  bool  $loads  whether it loads what the golfer is to spare
+     *
+     * @throws CoreException
+     */
+    public function score(Drill $drill, array $present, Stop $rung, bool $loads, Chance $chance): DrillScore
+    {
+        $helps = array_values(array_filter(
+            $present,
+            fn (string $fault): bool => in_array($drill->key, $this->codebook->faults[$fault]->helps, true),
+        ));
+        $score = match (true) {
+            $drill->harms => 2.0,
+            $helps === [] => 4.0,
+            $helps[0] === ($present[0] ?? null) => 8.2,
+            default => 7.0,
+        };
+        $at = array_flip(array_map(static fn (Stop $s): string => $s->value, Stop::cases()));
+        $score -= 1.8 * (float) max(0, $at[$rung->value] - $at[self::last($drill)->value]) + ($loads ? 4.5 : 0.0);
+        $said = max(1, min(9, (int) round($score + $chance->normal() * (1.6 - 0.25 * min(4.0, $this->sensitivity)))));
+        $grave = $chance->uniform() < ($loads ? 0.8 : 0.05);
+
+        return new DrillScore($said, $said > DrillScore::LOW ? null : ($grave ? Harm::Unsafe : Harm::AddsFault));
+    }
+
+    /** The last rung of a sheet that a drill is taken to. */
+    private static function last(Drill $drill): Stop
+    {
+        return match ($drill->plan?->to) {
+            Rung::Rehearsal, Rung::WithClub, null => Stop::Rehearsal,
+            Rung::HalfSwing, Rung::MidIron => Stop::ShortIron,
+            Rung::LongClub => Stop::LongerClubs,
+            Rung::FullSpeed, Rung::Course => Stop::FullSpeed,
+        };
     }
 
     /** @return array{drill?: string, stop?: Stop} */

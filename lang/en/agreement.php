@@ -78,9 +78,10 @@ return [
         'before' => 'The sheets of this round could not yet say causes outside the feet, misses or what is sound.',
         'alone' => 'One reader alone: there is nobody to agree with',
         'finding' => 'Two colleagues share :share % of the first causes they name between them',
-        'says' => ':cases cases, :readers readers. The panel settles the first causes of :causes, the chain of :chain, '
-            .'what to work on first in :priority and what to do with :decision faults that are there; the rest is told '
-            .'on the panel’s page and nobody is scored by it. Ranges are 95 % intervals over golfers.',
+        'says' => ':cases cases, :readers readers. The panel settles the first causes of :causes, the chain of '
+            .':chain, what to work on first in :priority, what to do with :decision faults that are there and what '
+            .'drills would do on :drill rungs; the rest is told on the panel’s page and nobody is scored by it. '
+            .'Ranges are 95 % intervals over golfers.',
         'between' => 'Among the readers',
         'value' => 'agreement',
         'among' => [
@@ -90,9 +91,11 @@ return [
             'chain' => ['name' => 'What leads to what', 'says' => 'α of the links drawn'],
             'priority' => ['name' => 'What to work on first', 'says' => 'α, beyond chance'],
             'decision' => ['name' => 'Now, later or leave', 'says' => 'α over faults called present by two or more'],
+            'drill' => ['name' => 'The drill', 'says' => 'α, beyond chance; no drill is an answer too'],
         ],
         'beside-title' => 'Beside the panel, and the ball',
-        'beside-says' => 'Causes and chain: how alike the sets are, 100 % being the same. Miss: Brier score of the '
+        'beside-says' => 'Causes and chain: how alike the sets are, 100 % being the same. Drill: of those chosen that '
+            .'the panel judged on that rung, what they would do; the rest is uncertain. Miss: Brier score of the '
             .'likelihoods stated, against the balls that were logged; 0 is best, 2 worst.',
         'beside' => [
             'causes' => 'causes',
@@ -101,11 +104,14 @@ return [
             'decision' => 'now, later, leave',
             'trend' => 'better, same, worse',
             'breaks' => 'where a ladder breaks',
+            'helps' => 'drill would help',
+            'harms' => 'drill would do harm',
+            'unsafe' => 'drill unsafe',
             'miss' => 'miss, Brier',
         ],
         'cases' => 'cases',
-        'caution' => 'A panel’s opinion of what to do is an opinion: drills and cautions defer to the academy’s own rules '
-            .'and to licensed professionals.',
+        'caution' => 'A panel’s opinion of what to do is an opinion: drills and cautions defer to the academy’s own '
+            .'rules and to licensed professionals.',
     ],
     'forest' => 'Who sees what the panel sees',
     'own-forest' => 'You and your colleagues against the key',

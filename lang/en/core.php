@@ -191,8 +191,11 @@ return [
         'raters' => 'raters must be 2 to 200',
         'missing' => 'missing must lie between 0 and 0.9',
     ],
-    'agreement' => [
+    'consensus' => [
         'nine-points' => 'ratings of appropriateness go from 1 to 9',
+        'harm-of-low' => 'a score of 1 to 3 says whether the drill adds a fault or is unsafe, and no other does',
+    ],
+    'agreement' => [
         'nominal-weights' => 'weights have no meaning on a nominal scale',
         'empty-category' => 'the categories have an empty name among them',
         'weights' => 'weights are \':weights\', not linear or quadratic',

@@ -59,7 +59,7 @@ return [
             'priority' => 'First to work on',
             'misses' => 'Misses',
             'sound' => 'To be kept',
-            'drills' => 'Drills named',
+            'drills' => 'Drills',
         ],
         'none' => 'none',
         'other' => 'something else: “:words”',
@@ -68,7 +68,54 @@ return [
         'holds' => 'the change holds',
         'break-untold' => 'where it breaks cannot be told',
         'breaks' => 'the change breaks at swing :swing',
+        'would' => [
+            'helps' => 'helps',
+            'uncertain' => 'uncertain',
+            'harms' => 'does harm',
+            'unsafe' => 'unsafe',
+        ],
+        'rungs' => [
+            'rehearsal' => 'rehearsal',
+            'short-iron' => 'short iron',
+            'longer-clubs' => 'longer clubs',
+            'full-speed' => 'full speed',
+        ],
+        'median' => ':median (:n)',
+        'few' => 'judged by fewer than five: agreement only, nobody is scored by it',
+        'drills' => 'What drills would do',
+        'drills-say' => 'The median of scores from 1 to 9 and in brackets how many gave one, on each rung: 7 and more '
+            .'helps, 3 and less does harm, between them or where members are far apart it is uncertain. Unsafe is '
+            .'what two members call so or what a golfer’s limit that is not cleared speaks against. A word in '
+            .'brackets: fewer than five judged it, and nobody is scored by it.',
+        'by-limit' => 'not cleared for this golfer',
         'before' => 'The sheets of this study could not yet say causes outside the feet, misses or what is sound.',
+    ],
+    'judging' => [
+        'head' => 'Drills for case :n of :of',
+        'about' => ':panel: nobody sees yet what anybody else said',
+        'questions' => 'Drills in question',
+        'says' => 'How appropriate is each drill for this golfer, with these limits, taken so far? 1 is not at all, 9 '
+            .'wholly; 3 or less says what it would do. Asked are drills that somebody chose and drills that load what '
+            .'this golfer is to spare. Leave a rung empty where you cannot say.',
+        'yours' => 'your choice',
+        'for' => 'For :for.',
+        'not' => ':Not.',
+        'lens' => 'Not used under this study’s lens: :why.',
+        'loads' => 'It loads what this golfer is to spare: :limits.',
+        'refused' => 'That is not cleared by a professional: whatever is said here, choosing it counts as unsafe.',
+        'scale' => 'Appropriate, 1 to 9, on each rung',
+        'harm' => ':Rung: it would',
+        'harms' => ['adds-fault' => 'add a fault', 'unsafe' => 'be unsafe'],
+        'open' => 'Have the panel judge drills',
+        'open-says' => '{1} One drill was chosen or loads what a golfer is to spare. The panel can judge it now, '
+            .'before it sees how its calls are spread; later it cannot.|[2,*] :count drills, each for its case, were '
+            .'chosen or load what a golfer is to spare. The panel can judge them now, before it sees how its calls '
+            .'are spread; later it cannot.',
+        'under-way' => 'The panel is judging drills: :done of :of members have said something of every drill.',
+        'close' => 'Close the judging of drills',
+        'held' => 'Drills: :members members judged :drills, each for its case, before any spread was shown.',
+        'waits' => '{1} One drill of “:panel” waits for your judgement|[2,*] :count drills of “:panel” wait for your '
+            .'judgement',
     ],
     'following' => [
         'name' => ':panel, following round :n',

@@ -39,6 +39,8 @@ return [
         'key-again' => 'made a key anew',
         'following-opened' => 'opened a following round',
         'following-closed' => 'closed a following round',
+        'judging-opened' => 'had a panel judge drills',
+        'judging-closed' => 'closed a panel’s judging of drills',
         'import' => 'put a swing on the Shelf',
         'capture' => 'put a caught swing on the Shelf',
         'capture-left' => 'left a caught swing',

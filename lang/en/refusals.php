@@ -115,6 +115,19 @@ return [
         'film-spoilt' => 'its film :file is not as it was packed',
     ],
     'panel' => [
+        'judging-needs-closed' => ':panel is not a closed panel study; drills are judged after its blind round and '
+            .'before it is published. Nothing was changed.',
+        'judging-held' => 'The drills of :panel are or were judged. Nothing was changed.',
+        'judging-too-late' => 'The panel has already seen how its calls are spread: drills are judged before that. '
+            .'Nothing was changed.',
+        'judging-nobody' => 'Nobody but the head coach handed in a sheet of :panel; who sees what everybody said does '
+            .'not judge drills. Nothing was changed.',
+        'judging-nothing' => 'Nobody chose a drill, and no golfer has a limit that a drill loads. Nothing was changed.',
+        'judging-open' => 'The panel is judging drills; close that first. Nothing was changed.',
+        'judging-not-open' => 'No judging of drills of :panel is open. Nothing was changed.',
+        'judging-over' => 'The judging of drills is closed; nothing was changed.',
+        'judging-empty' => 'Give at least one rung a score from 1 to 9. Nothing was stored.',
+        'judging-harm' => 'A score of 3 or less says whether the drill adds a fault or is unsafe. Nothing was stored.',
         'following-needs-closed' => ':panel is not a closed panel study; a following round comes after its blind round '
             .'and before it is published. Nothing was changed.',
         'following-open' => 'A following round is open; close it first. Nothing was changed.',

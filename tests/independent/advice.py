@@ -1,4 +1,4 @@
-"""First causes, chain, priority, decisions and misses once more, from the formulas alone.
+"""First causes, chain, priority, decisions, drills and misses once more, from the formulas alone.
 
 usage: advice.py FIXTURE.json RESULT.json – prints how many numbers agree, and each that does not.
 """
@@ -13,6 +13,7 @@ from agreement import jackknife, student
 
 MISSES = ['fat', 'thin', 'top', 'toe', 'push', 'pull', 'hook', 'slice', 'high weak', 'none']
 MAJORITY, ABLE = 0.75, 3
+SHARES = ('priority', 'decision', 'helps', 'harms', 'unsafe')
 
 
 def likeness(a, b):
@@ -120,6 +121,31 @@ def brier(misses, flights):
     return sum((stated[m] - seen[m]) ** 2 for m in MISSES)
 
 
+RUNGS = ['rehearsal', 'short-iron', 'longer-clubs', 'full-speed']
+
+
+def judged(row):
+    """What a panel says a drill would do on one rung, and whether it may be held against anybody."""
+    scores, harm = [s for s, _ in row['scores']], [h for _, h in row['scores']]
+    if row['refused'] or harm.count('unsafe') >= 2:
+        return 'unsafe', True
+    if not scores:
+        return None, False
+    low, high = np.percentile(scores, [30, 70], method='linear')
+    index = (high - low) / (2.35 + 1.5 * abs(5 - (low + high) / 2))
+    median = np.median(scores)
+    verdict = 'helps' if median >= 7 else 'harms' if median <= 3 else 'uncertain'
+    return (verdict if index <= 1 else 'uncertain'), len(scores) >= 5
+
+
+def would(case, drill, stop):
+    rows = {row['rung']: judged(row) for row in case['scores'] if row['drill'] == drill}
+    for rung in RUNGS[:RUNGS.index(stop) + 1]:
+        if rows[rung][0] == 'unsafe':
+            return 'unsafe'
+    return rows[stop][0] if rows[stop][1] else None
+
+
 def links(sheet):
     return {f'{a}>{b}' for a, b in sheet['chain']}
 
@@ -166,6 +192,11 @@ def main(fixture, result):
         number(f'settled {what}', sum(k[what] is not None for k in keys), theirs['settled'][what])
     number('settled decision', sum(len(k['decision']) for k in keys), theirs['settled']['decision'])
 
+    number('settled drill', sum(judged(row)[1] for case in cases for row in case['scores']), theirs['settled']['drill'])
+
+    for what, of in (('priority', priority), ('drill', lambda s: (s['drill'] or [''])[0])):
+        nominal = alpha(grouped(cases, lambda s: {of(s)}))
+        number(f'among {what}', nominal and nominal[0], theirs['among'][what].get('estimate'))
     figure('among causes', alpha(grouped(cases, lambda s: set(s['causes']))), theirs['among']['causes'])
     figure('among chain', alpha(grouped(cases, links)), theirs['among']['chain'])
     overlap = {}
@@ -175,7 +206,7 @@ def main(fixture, result):
     figure('among overlap', mean(overlap, 1.0), theirs['among']['overlap'])
 
     for row in theirs['beside']:
-        reader, got = row['rater'], {w: {} for w in ('causes', 'chain', 'miss', 'priority', 'decision')}
+        reader, got = row['rater'], {w: {} for w in ('causes', 'chain', 'miss', *SHARES)}
         for case, key in zip(cases, keys):
             sheet = case['readers'].get(reader)
             if sheet is None:
@@ -192,10 +223,13 @@ def main(fixture, result):
             for fault, decision in key['decision'].items():
                 if fault in sheet['present']:
                     add('decision', sheet['present'][fault] == decision)
+            verdict = would(case, *sheet['drill']) if sheet['drill'] else None
+            for what in ('helps', 'harms', 'unsafe') if verdict else ():
+                add(what, verdict == what)
         for what in ('causes', 'chain'):
             figure(f'{reader} {what}', mean(got[what], 1.0), row[what])
         figure(f'{reader} miss', mean(got['miss'], 2.0), row['miss'])
-        for what in ('priority', 'decision'):
+        for what in SHARES:
             figure(f'{reader} {what}', share(got[what]), row[what])
     print(json.dumps({'same': same, 'wrong': wrong}))
 

@@ -12,6 +12,7 @@ use App\Models\User;
 use App\Models\Work;
 use App\Panel\Actions\RefreshKey;
 use App\Panel\FollowingRounds;
+use App\Panel\Judgings;
 use App\Works\Progress;
 use App\Works\Works;
 use Core\Sight\SittingKind;
@@ -47,6 +48,9 @@ final readonly class PublishRound
             $this->ready($round);
             if ($round->kind === SittingKind::Panel && FollowingRounds::open($round) !== null) {
                 throw ActionException::because('refusals.panel.following-open');
+            }
+            if ($round->kind === SittingKind::Panel && Judgings::of($round)?->isOpen() === true) {
+                throw ActionException::because('refusals.panel.judging-open');
             }
             $key = $round->isPanel() ? $round->keys()->first() : null;
             if ($key !== null) {

@@ -31,6 +31,7 @@ final readonly class AgreementAdvice
             'says' => (string) __('agreement.advice.says', [
                 'cases' => $r->cases,
                 'readers' => $r->readers,
+                'drill' => 0,
                 ...$r->settled,
             ]),
             'among' => array_map(static fn (string $what, Figure $f): array => [

@@ -16,6 +16,7 @@ use App\Models\Sitting;
 use App\Models\SittingCase;
 use App\Panel\Events\KeyMadeAnew;
 use App\Panel\FollowingRounds;
+use App\Panel\Judgings;
 use App\Panel\PanelSheets;
 use App\Shelf\Actions\MeasureRecording;
 use App\Works\Progress;
@@ -123,6 +124,7 @@ final readonly class BuildKey
             $rows = $whole = [];
             $said = $this->said($panel);
             $sheets = PanelSheets::ofPanel($panel);
+            $judged = Judgings::said($panel);
             foreach ($this->cases($panel) as $case) {
                 $measured = $this->measured($case, $panel->lens);
                 if (isset($sheets[$case->id])) {
@@ -133,7 +135,7 @@ final readonly class BuildKey
                             $sheets[$case->id],
                             config()->float('academy.majority'),
                             config()->integer('academy.able'),
-                        )), JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION),
+                        )->judged($judged[$case->case_id] ?? [])), JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION),
                     ];
                 }
                 foreach ($codebook->keys() as $fault) {
@@ -168,12 +170,12 @@ final readonly class BuildKey
     public function inputs(Sitting $panel): string
     {
         $hash = hash_init('sha256');
-        $later = self::later($panel);
+        [$later, $judged] = [self::later($panel), Judgings::stamp($panel)];
         hash_update(
             $hash,
             json_encode(
                 [$panel->lens, $panel->codebook_version, config('academy.majority'), config('academy.able'),
-                    ...$later === [] ? [] : [$later]],
+                    ...$later === [] ? [] : [$later], ...$judged === '' ? [] : [$judged]],
                 JSON_THROW_ON_ERROR,
             ),
         );

@@ -11,6 +11,7 @@ use App\Models\SittingCase;
 use App\Models\User;
 use App\Panel\Events\FollowingOpened;
 use App\Panel\FollowingRounds;
+use App\Panel\Judgings;
 use Core\Sight\SittingKind;
 use Core\Sight\SittingState;
 use Illuminate\Support\Facades\DB;
@@ -35,6 +36,8 @@ final readonly class OpenFollowing
             $lacking = FollowingRounds::lacking($panel);
             $why = match (true) {
                 FollowingRounds::open($panel) !== null => 'following-open',
+                // A spread that was seen would colour what is still to be judged.
+                Judgings::of($panel)?->isOpen() === true => 'judging-open',
                 // What the last one changed may still be on its way into the key.
                 $panel->keys()->first()?->inputs_checksum !== $this->build->inputs($panel) => 'following-no-key',
                 $lacking->isEmpty() => 'following-nothing',

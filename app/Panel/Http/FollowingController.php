@@ -12,9 +12,9 @@ use App\Panel\Actions\CloseFollowing;
 use App\Panel\Actions\OpenFollowing;
 use App\Panel\FollowingRounds;
 use App\Panel\Pages\FollowingPage;
-use App\Sight\FollowingSight;
 use App\Sight\NotNow;
 use App\Sight\Onlookers;
+use App\Sight\PanelSight;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
@@ -53,7 +53,7 @@ final class FollowingController extends Controller
 
         return $shown === null
             ? redirect()->route('today')->with('done', (string) __('panel.following.nothing'))
-            : view('panel.following', $shown);
+            : view('panel.asked', $shown);
     }
 
     /**
@@ -71,7 +71,7 @@ final class FollowingController extends Controller
         $case = $cases[$place - 1] ?? abort(404);
         $panel = Sitting::query()->findOrFail((int) $following->parent_id);
         $own = FollowingRounds::readings($panel, $this->user()->id)[$case] ?? abort(404);
-        $sight = (new FollowingSight($onlookers->of($this->user())))->ofQuestion($own, true);
+        $sight = (new PanelSight($onlookers->of($this->user())))->ofQuestion($own, true);
         if ($sight->why !== null) {
             throw NotNow::because($sight->why);
         }

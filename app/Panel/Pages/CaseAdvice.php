@@ -7,17 +7,21 @@ namespace App\Panel\Pages;
 use App\Words\Term;
 use Core\Codebook\Codebook;
 use Core\Consensus\CaseConsensus;
+use Core\Consensus\DrillConsensus;
 use Core\Consensus\SetTally;
 use Core\Consensus\Tally;
 use Core\Number\Written;
 use Core\Reading\Ladder;
 use Core\Reading\Outside;
+use Core\Reading\Stop;
 
 /**
  * What a panel says together of a case beyond what is present, in words: what has its majority first, then how the rest
  * is spread.
  *
  * @phpstan-type Said list<array{words: string, of: string, settled: bool}>
+ * @phpstan-type Judged list<array{name: string, of: string, cells: list<array{would: string, words: string, of: string,
+ *     settled: bool}|null>}>
  */
 final readonly class CaseAdvice
 {
@@ -127,6 +131,46 @@ final readonly class CaseAdvice
     private static function share(int $n, int $of): string
     {
         return (string) __('panel.advice.of', ['n' => $n, 'of' => $of]);
+    }
+
+    /**
+     * What the panel says the drills in question would do, on each rung.
+     *
+     * @return Judged
+     */
+    public function drills(CaseConsensus $c, Codebook $codebook): array
+    {
+        $out = [];
+        foreach ($c->judged as $drill => $rungs) {
+            $out[] = [
+                'name' => $codebook->drills()[$drill]->name ?? $drill,
+                'of' => isset($c->drills[$drill]) ? self::share($c->drills[$drill], $c->readers) : '',
+                'cells' => array_map(
+                    static fn (Stop $at): ?array => isset($rungs[$at->value]) ? self::would($rungs[$at->value]) : null,
+                    Stop::cases(),
+                ),
+            ];
+        }
+        usort($out, static fn (array $a, array $b): int => $a['name'] <=> $b['name']);
+
+        return $out;
+    }
+
+    /** @return array{would: string, words: string, of: string, settled: bool} */
+    private static function would(DrillConsensus $one): array
+    {
+        $would = $one->verdict()->value ?? 'uncertain';
+        $median = $one->median ?? 0.0;
+
+        return [
+            'would' => $would,
+            'words' => (string) __("panel.advice.would.$would"),
+            'of' => $one->n === 0 ? (string) __('panel.advice.by-limit') : (string) __('panel.advice.median', [
+                'median' => Written::fixed($median, $median === floor($median) ? 0 : 1),
+                'n' => $one->n,
+            ]),
+            'settled' => $one->isSettled(),
+        ];
     }
 
     /** @return Said */

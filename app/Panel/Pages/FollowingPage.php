@@ -4,18 +4,17 @@ declare(strict_types=1);
 
 namespace App\Panel\Pages;
 
-use App\Bench\Pages\TraceTitle;
+use App\Bench\Pages\CaseLine;
 use App\Codebook\Codebooks;
 use App\Models\Call;
-use App\Models\CaseSwing;
 use App\Models\FollowingAnswer;
 use App\Models\Reading;
 use App\Models\Sitting;
 use App\Models\User;
 use App\Panel\FollowingRounds;
-use App\Sight\FollowingSight;
 use App\Sight\NotNow;
 use App\Sight\Onlookers;
+use App\Sight\PanelSight;
 use Core\Chance\Chance;
 use Core\Codebook\Codebook;
 use Core\Consensus\LiesIn;
@@ -63,27 +62,20 @@ final readonly class FollowingPage
         $case = $cases[$at] ?? abort(404);
         $own = FollowingRounds::readings($panel, $user->id)[$case];
         $open = $following->state === SittingState::Open && $following->seats($user);
-        $sight = (new FollowingSight($this->onlookers->of($user)))->ofQuestion($own, $open);
+        $sight = (new PanelSight($this->onlookers->of($user)))->ofQuestion($own, $open);
         if ($sight->why !== null) {
             throw NotNow::because($sight->why);
         }
-        $own->load(['calls', 'case.swings.recording.golfer']);
+        $own->load('calls');
         $answered = ($mine[$case] ?? new Collection)->keyBy('fault');
 
         return [
             'title' => (string) __('panel.following.head', ['n' => $at + 1, 'of' => count($cases)]),
             'about' => (string) __('panel.following.about', ['round' => $following->name]),
             'waits' => count($waiting),
-            'reading' => $own,
-            'film' => $own->arm->film,
-            'trace' => $own->arm->trace,
-            'evidence' => route('read.evidence', [$own, 1], false),
-            'traceTitle' => TraceTitle::ofRecording($own->case->recording),
-            'swings' => $own->case->swings->count() === 1 ? [] : array_values($own->case->swings
-                ->map(static fn (CaseSwing $s): array => [
-                    'name' => $own->case->swingName($s),
-                    'url' => route('read.evidence', [$own, $s->position], false),
-                ])->all()),
+            'step' => 'following',
+            ...AskedSwing::of($own),
+            'case' => CaseLine::of($own),
             'before' => $at > 0 ? route('following', [$following, 'place' => $at]) : null,
             'next' => $at + 1 < count($cases) ? route('following', [$following, 'place' => $at + 2]) : null,
             'questions' => $this->questions($following, $panel, $own, $questions[$case], $answered),

@@ -34,10 +34,11 @@ final readonly class FollowingSummary
     }
 
     /** @return array{open: ?string, close: ?string, says: string, held: string} */
-    public function says(int $contested): array
+    public function says(int $contested, bool $judging): array
     {
         $open = $this->rounds->first(static fn (Sitting $f): bool => $f->state === SittingState::Open);
-        $may = $open === null && $this->panel->state === SittingState::Closed && $contested > 0 &&
+        // Not while drills are judged: a spread that was seen would colour that.
+        $may = $open === null && ! $judging && $this->panel->state === SittingState::Closed && $contested > 0 &&
             $this->rounds->count() < config()->integer('academy.following_rounds');
 
         return [

@@ -22,12 +22,17 @@ use Core\Codebook\Codebook;
 use Core\Codebook\Fault;
 use Core\Consensus\Grade;
 use Core\Number\Written;
+use Core\Reading\Stop;
 use Core\Sight\Thing;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Pagination\LengthAwarePaginator;
 use Illuminate\Support\Facades\DB;
 
-/** A panel's consensus: every case and fault with the spread of calls and the grade. */
+/**
+ * A panel's consensus: every case and fault with the spread of calls and the grade.
+ *
+ * @phpstan-import-type Judged from CaseAdvice
+ */
 final readonly class PanelPage
 {
     private const CASES_A_PAGE = 15;
@@ -40,6 +45,7 @@ final readonly class PanelPage
         private UnsettledEntries $unsettled,
         private Wording $words,
         private CaseAdvice $advice,
+        private JudgingSummary $judging,
     ) {
     }
 
@@ -75,16 +81,26 @@ final readonly class PanelPage
                 'says' => Term::grade($g),
             ], Grade::cases()),
             'unsettled' => $this->decisions($key, $user, $codebook, $mayRule, $entry, $following),
-            'following' => $mayRule && $grades !== null ? $following->says($grades['contested'] ?? 0) : null,
+            'steps' => $mayRule && $grades !== null ? $this->steps($round, $following, $grades['contested'] ?? 0) : [],
             'frozen' => $mayRule && $key?->frozen_at !== null,
             'members' => $round->members()->count(),
             'faults' => array_values(array_map(
                 static fn (Fault $f): array => ['name' => $f->name, 'look' => $f->lookFor],
                 $codebook->faults,
             )),
+            'judged' => array_filter(array_column($cases->items(), 'drills')) !== [],
+            'rungs' => array_map(static fn (Stop $s): string => $s->value, Stop::cases()),
             'advised' => array_filter(array_column($cases->items(), 'advice')) !== [],
             'cases' => $cases,
         ];
+    }
+
+    /** @return array<string, array{open: ?string, close: ?string, says: string, held: string}> */
+    private function steps(Sitting $round, FollowingSummary $following, int $contested): array
+    {
+        $judging = $this->judging->says($round);
+
+        return ['judging' => $judging, 'following' => $following->says($contested, $judging['close'] !== null)];
     }
 
     /** @return array<string, int> entries by grade */
@@ -199,7 +215,8 @@ final readonly class PanelPage
 
     /**
      * @return LengthAwarePaginator<int, array{name: string, url: ?string, cells: list<array<string, mixed>|null>,
-     *     advice: array<string, list<array{words: string, of: string, settled: bool}>>}>
+     *     advice: array<string, list<array{words: string, of: string, settled: bool}>>,
+     *     drills: Judged}>
      */
     private function cases(
         Sitting $round,
@@ -224,6 +241,7 @@ final readonly class PanelPage
         return $pages->through(fn (int $case): array => [
             ...$this->case($entries[$case], $codebook, $mayRule),
             'advice' => isset($whole[$case]) ? $this->advice->of($whole[$case]->toCore(), $codebook) : [],
+            'drills' => isset($whole[$case]) ? $this->advice->drills($whole[$case]->toCore(), $codebook) : [],
         ]);
     }
 

@@ -17,6 +17,7 @@ use Core\Sight\SittingKind;
 use Core\Sight\SittingState;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Query\Builder as QueryBuilder;
+use Illuminate\Support\Facades\DB;
 
 /**
  * What the academy holds of one of its people, to be taken away: who they are here, and what they said in
@@ -67,7 +68,37 @@ final readonly class OwnData
                 ->map(self::reading(...))
                 ->all()),
             'following_rounds' => self::following($user, $hidden),
+            'drills_judged' => self::judged($user, $hidden),
         ];
+    }
+
+    /**
+     * What was said of drills, of panels that are published.
+     *
+     * @param  list<int>  $hidden  recordings that wait to be read blind again
+     * @return list<array<string, int|string|null>>
+     */
+    private static function judged(User $user, array $hidden): array
+    {
+        return array_values(DB::table('drill_scores')
+            ->join('drill_questions', 'drill_questions.id', '=', 'drill_scores.drill_question_id')
+            ->join('drill_judgings', 'drill_judgings.id', '=', 'drill_questions.drill_judging_id')
+            ->join('sittings', 'sittings.id', '=', 'drill_judgings.sitting_id')
+            ->where('drill_scores.user_id', $user->id)
+            ->where('sittings.state', SittingState::Published->value)
+            ->whereNotExists(static fn (QueryBuilder $q) => $q->selectRaw('1')->from('case_swings')
+                ->whereColumn('case_swings.case_id', 'drill_questions.case_id')
+                ->whereIn('recording_id', $hidden))
+            ->orderBy('drill_scores.id')
+            ->get(['sittings.name', 'drill', 'rung', 'score', 'harm'])
+            ->map(static fn (\stdClass $row): array => [
+                'panel' => Cell::text($row->name),
+                'drill' => Cell::text($row->drill),
+                'rung' => Cell::text($row->rung),
+                'score' => Cell::int($row->score),
+                'harm' => $row->harm === null ? null : Cell::text($row->harm),
+            ])
+            ->all());
     }
 
     /**

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Sittings\Pages;
 
+use App\Bench\Pages\CaseLine;
 use App\Bench\Pages\TraceTitle;
 use App\Codebook\Codebooks;
 use App\Models\CaseSwing;
@@ -47,7 +48,7 @@ final readonly class ReadingPage
             'reading' => $reading,
             'title' => (string) __('reading.head', ['n' => $reading->position]),
             'of' => (string) __('reading.of', ['count' => self::cases($reading)]),
-            'about' => self::about($reading),
+            'about' => CaseLine::of($reading),
             'secondLook' => $reading->stage === Stage::Reveal,
             'fetch' => self::fetch($reading),
             'pictures' => $this->pictures($reading),
@@ -100,24 +101,6 @@ final readonly class ReadingPage
             ->where('stage', Stage::Blind)
             ->whereIn('sitting_case_id', $reading->case->sitting->cases()->whereNull('withdrawn_at')->select('id'))
             ->count();
-    }
-
-    private static function about(Reading $reading): string
-    {
-        $recording = $reading->case->recording;
-        $golfer = $recording->golfer;
-        $plays = (string) $recording->shape === ''
-            ? null
-            : (string) __('reading.about.plays', ['shape' => $recording->shape]);
-
-        return implode(' · ', array_filter([
-            $reading->case->sitting->name,
-            (string) __("reading.about.hand.$golfer->handedness"),
-            (string) __('reading.about.swing', ['club' => $recording->club, 'swing' => $recording->swing]),
-            $plays,
-            Term::limits($golfer),
-            Term::shown($reading->shown()),
-        ], static fn (?string $part): bool => $part !== null && $part !== ''));
     }
 
     /** @return array<int, string> where the change of a ladder may break, by what is kept of it */

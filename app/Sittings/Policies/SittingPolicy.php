@@ -6,8 +6,8 @@ namespace App\Sittings\Policies;
 
 use App\Models\Sitting;
 use App\Models\User;
-use App\Sight\FollowingSight;
 use App\Sight\Onlookers;
+use App\Sight\PanelSight;
 use Core\Sight\SittingKind;
 use Core\Sight\SittingState;
 
@@ -65,7 +65,7 @@ final readonly class SittingPolicy
     public function follow(User $user, Sitting $following): bool
     {
         return $following->kind === SittingKind::Following && $following->seats($user) &&
-            ! (new FollowingSight($this->onlookers->of($user)))->isAwaited($following);
+            ! (new PanelSight($this->onlookers->of($user)))->isAwaited($following);
     }
 
     public function rule(User $user, Sitting $round): bool

@@ -8,6 +8,7 @@ use App\Codebook\Codebooks;
 use App\Models\Academy;
 use App\Models\Casts\Cell;
 use App\Models\Consent;
+use App\Models\DrillJudging;
 use App\Models\Golfer;
 use App\Models\KeyEntry;
 use App\Models\KeyVersion;
@@ -16,6 +17,7 @@ use App\Models\Sitting;
 use App\Models\SittingCase;
 use App\Models\User;
 use App\Panel\FollowingRounds;
+use App\Panel\Judgings;
 use App\Panel\UnsettledEntries;
 use App\Sight\Onlookers;
 use App\Sight\OwnSwing;
@@ -208,8 +210,33 @@ final class TodayPage
             'waiting' => $over['closed'] ?? [],
             'published' => $over['published'] ?? [],
             'next' => $next,
-            'following' => self::following($user),
+            'following' => [...self::judging($user), ...self::following($user)],
         ];
+    }
+
+    /** @return list<array{says: string, url: string}> drills that wait to be judged by this person */
+    private static function judging(User $user): array
+    {
+        $out = [];
+        $open = DrillJudging::query()->whereNull('closed_at')->with('sitting')->orderBy('id')->get();
+        foreach ($open as $judging) {
+            if (! $user->can('judge', $judging)) {
+                continue;
+            }
+            $asked = array_sum(array_map(count(...), Judgings::questions($judging, $user)));
+            $left = $asked - count(Judgings::answered($judging, $user));
+            if ($left > 0) {
+                $out[] = [
+                    'says' => trans_choice('panel.judging.waits', $left, [
+                        'count' => $left,
+                        'panel' => $judging->sitting->name,
+                    ]),
+                    'url' => route('judging', $judging),
+                ];
+            }
+        }
+
+        return $out;
     }
 
     /** @return list<array{says: string, url: string}> questions of following rounds that wait for this person */

@@ -12,15 +12,17 @@ use Core\Agreement\RatingSet;
 use Core\Agreement\Resampling\ClusterError;
 use Core\Agreement\Undefined;
 use Core\Agreement\Wilson;
+use Core\Consensus\Appropriateness;
 use Core\Consensus\CaseConsensus;
+use Core\Consensus\DrillConsensus;
 use Core\CoreException;
 use Core\Reading\Miss;
 use Core\Reading\Misses;
 use Core\Reading\Reading;
 
 /**
- * First causes, chain, priority, decisions and expected misses: how far readers agree with one another and with the
- * panel, over golfers. Sets are compared by 1 − MASI's distance (Passonneau 2006); misses by the Brier score over all
+ * First causes, chain, priority, decisions, drills and expected misses: how far readers agree with one another and with
+ * the panel, over golfers. Sets are compared by 1 − MASI's distance (Passonneau 2006); misses by the Brier score over all
  * misses and none (Brier 1950), a ball with several misses being each of them in part.
  */
 final readonly class AdviceStudy
@@ -57,8 +59,11 @@ final readonly class AdviceStudy
     /** @return array<string, int> */
     private function settled(): array
     {
-        $n = ['causes' => 0, 'chain' => 0, 'priority' => 0, 'decision' => 0];
+        $n = ['causes' => 0, 'chain' => 0, 'priority' => 0, 'decision' => 0, 'drill' => 0];
         foreach ($this->cases as $case) {
+            foreach ($case->key->judged ?? [] as $rungs) {
+                $n['drill'] += count(array_filter($rungs, static fn (DrillConsensus $d): bool => $d->isSettled()));
+            }
             $n['causes'] += $case->key?->causes->settled() === null ? 0 : 1;
             $n['chain'] += $case->key?->chain->settled() === null ? 0 : 1;
             $n['priority'] += $case->key?->priority->settled === null ? 0 : 1;
@@ -79,7 +84,7 @@ final readonly class AdviceStudy
     {
         $sets = ['causes' => [], 'chain' => []];
         $golfers = [];
-        [$priority, $decision] = [new RatingSet, new RatingSet];
+        [$priority, $decision, $drill] = [new RatingSet, new RatingSet, new RatingSet];
         foreach ($this->cases as $case) {
             $golfers[] = $case->golfer;
             $sets['causes'][] = array_values(array_map(CaseConsensus::causes(...), $case->readings));
@@ -87,6 +92,7 @@ final readonly class AdviceStudy
             foreach ($case->readings as $reader => $reading) {
                 $first = $reading->priority();
                 $priority->add($case->case, 'priority', (string) $reader, $first === '' ? '-' : $first);
+                $drill->add($case->case, 'drill', (string) $reader, $reading->drill ?? '-');
                 foreach ($reading->calls as $fault => $call) {
                     if ($call->decision !== null) {
                         $decision->add($case->case, $fault, (string) $reader, $call->decision->value);
@@ -95,6 +101,7 @@ final readonly class AdviceStudy
             }
             $priority->group($case->case, $case->golfer);
             $decision->group($case->case, $case->golfer);
+            $drill->group($case->case, $case->golfer);
         }
 
         return [
@@ -103,6 +110,7 @@ final readonly class AdviceStudy
             'chain' => SetDistance::alpha($sets['chain'], $this->confidence, clusterOf: $golfers),
             'priority' => self::alpha($priority),
             'decision' => self::alpha($decision),
+            'drill' => self::alpha($drill),
         ];
     }
 
@@ -179,7 +187,7 @@ final readonly class AdviceStudy
     private function beside(string $reader): RaterResult
     {
         $values = array_fill_keys(['causes', 'chain', 'miss'], []);
-        $shares = array_fill_keys(['priority', 'decision', 'trend', 'breaks'], []);
+        $shares = array_fill_keys(['priority', 'decision', 'trend', 'breaks', 'helps', 'harms', 'unsafe'], []);
         $n = 0;
         foreach ($this->cases as $case) {
             $reading = $case->readings[$reader] ?? null;
@@ -245,6 +253,14 @@ final readonly class AdviceStudy
         }
         if ($key->breaks?->settled !== null) {
             $out[] = ['breaks', (string) $reading->breaks === $key->breaks->settled];
+        }
+        $would = $reading->drill === null || $reading->stop === null
+            ? null
+            : $key->appropriateness($reading->drill, $reading->stop);
+        if ($would !== null) {
+            $out[] = ['helps', $would === Appropriateness::Helps];
+            $out[] = ['harms', $would === Appropriateness::Harms];
+            $out[] = ['unsafe', $would === Appropriateness::Unsafe];
         }
         foreach ($reading->calls as $fault => $call) {
             // Of what is not there nobody can decide rightly.

@@ -11,9 +11,9 @@ use Core\Format\FormatException;
 /** Whether readers would do the same, as it is kept. */
 final class AdviceJson
 {
-    private const AMONG = ['causes', 'overlap', 'chain', 'priority', 'decision'];
+    private const AMONG = ['causes', 'overlap', 'chain', 'priority', 'decision', 'drill'];
 
-    private const SETTLED = ['causes', 'chain', 'priority', 'decision'];
+    private const SETTLED = ['causes', 'chain', 'priority', 'decision', 'drill'];
 
     /** @return array<string, mixed> */
     public static function write(AdviceResult $r): array
@@ -34,10 +34,11 @@ final class AdviceJson
         [$settled, $among] = [$o->object('settled'), $o->object('among')];
         $counts = $figures = [];
         foreach (self::SETTLED as $what) {
-            $counts[$what] = $settled->whole($what);
+            // Those of before drills were judged do not tell of them.
+            $counts += $settled->has($what) ? [$what => $settled->whole($what)] : [];
         }
         foreach (self::AMONG as $what) {
-            $figures[$what] = FigureJson::read($among->object($what)->plain());
+            $figures += $among->has($what) ? [$what => FigureJson::read($among->object($what)->plain())] : [];
         }
 
         return new AdviceResult(

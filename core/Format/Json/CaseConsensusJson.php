@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Core\Format\Json;
 
 use Core\Consensus\CaseConsensus;
+use Core\Consensus\DrillConsensus;
 use Core\Consensus\SetTally;
 use Core\Consensus\Tally;
 use Core\Format\FormatException;
@@ -30,7 +31,33 @@ final class CaseConsensusJson
             'sound' => self::set($c->sound),
             'breaks' => $c->breaks === null ? null : self::tally($c->breaks),
             'drills' => self::counts($c->drills),
+            'judged' => self::judged($c->judged),
         ];
+    }
+
+    /**
+     * @param  array<string, array<string, DrillConsensus>>  $judged
+     * @return list<array<string, mixed>>
+     */
+    private static function judged(array $judged): array
+    {
+        $out = [];
+        foreach ($judged as $drill => $rungs) {
+            foreach ($rungs as $rung => $d) {
+                $out[] = [
+                    'drill' => $drill,
+                    'rung' => $rung,
+                    'n' => $d->n,
+                    'median' => $d->median,
+                    'index' => $d->index,
+                    'addsFault' => $d->addsFault,
+                    'unsafe' => $d->unsafe,
+                    'refused' => $d->refused,
+                ];
+            }
+        }
+
+        return $out;
     }
 
     /**
@@ -92,7 +119,32 @@ final class CaseConsensusJson
             self::readSet($o->object('sound')),
             $breaks === null ? null : self::readTally($breaks),
             self::readCounts($o->objects('drills')),
+            // Keys of before no drill was judged have none.
+            $o->has('judged') ? self::readJudged($o->objects('judged')) : [],
         );
+    }
+
+    /**
+     * @param  list<JsonObject>  $of
+     * @return array<string, array<string, DrillConsensus>>
+     *
+     * @throws FormatException
+     */
+    private static function readJudged(array $of): array
+    {
+        $out = [];
+        foreach ($of as $one) {
+            $out[$one->text('drill')][$one->text('rung')] = new DrillConsensus(
+                $one->whole('n'),
+                $one->optionalNumber('median'),
+                $one->optionalNumber('index'),
+                $one->whole('addsFault'),
+                $one->whole('unsafe'),
+                $one->isTrue('refused'),
+            );
+        }
+
+        return $out;
     }
 
     /**

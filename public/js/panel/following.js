@@ -1,4 +1,4 @@
-// A case of a following round: the swing as it was shown, halted where somebody put a pin.
+// A case that a panel is asked about once more: the swing as it was shown, halted where somebody put a pin.
 import { openStage } from '../bench/stage.js';
 import { KeyMap, STAGE, keyDialog } from '../keys.js';
 
@@ -36,7 +36,28 @@ async function open(root) {
       e.preventDefault();
       keep(form);
     });
+  for (const rung of root.querySelectorAll('[data-rung]')) openRung(rung);
   root.dataset.ready = '';
+}
+
+/** Asks what a drill would do only where its score is low; a digit leads on to the next rung. */
+function openRung(rung) {
+  const score = rung.querySelector('[data-score]');
+  const harm = rung.closest('form').querySelector(`[data-harm="${rung.dataset.rung}"]`);
+  const show = () => {
+    harm.hidden = score.value === '' || Number(score.value) > 3;
+  };
+  score.addEventListener('input', () => {
+    show();
+    if (!/^[1-9]$/.test(score.value)) return;
+    const form = rung.closest('form');
+    const next =
+      rung.nextElementSibling.querySelector('[data-score]') ??
+      form.querySelector('[data-harm]:not([hidden]) select') ??
+      form.querySelector('button');
+    next.focus();
+  });
+  show();
 }
 
 /** Saves one answer where it stands: what is written beside it and not yet saved stays. */

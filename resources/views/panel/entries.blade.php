@@ -20,22 +20,22 @@
             @endforeach
         </div>
     @endif
-    @if($following)
-        @if($following['says'])
-            <p>{{ $following['says'] }}</p>
+    @foreach($steps as $step => $now)
+        @if($now['says'])
+            <p>{{ $now['says'] }}</p>
         @endif
         @foreach(['open', 'close'] as $do)
-            @if($following[$do])
-                <form method="post" action="{{ $following[$do] }}" class="below">
+            @if($now[$do])
+                <form method="post" action="{{ $now[$do] }}" class="below">
                     @csrf
-                    <button class="act">{{ __('panel.following.'.$do) }}</button>
+                    <button class="act">{{ __("panel.$step.$do") }}</button>
                 </form>
             @endif
         @endforeach
-        @if($following['held'])
-            <p class="quiet small">{{ $following['held'] }}</p>
+        @if($now['held'])
+            <p class="quiet small">{{ $now['held'] }}</p>
         @endif
-    @endif
+    @endforeach
     @if($unsettled->isNotEmpty())
         <h2>{{ __('panel.decide') }}</h2>
         @foreach($unsettled as $e)
@@ -90,5 +90,8 @@
     <x-pages :pages="$cases" words="panel.cases" />
     @if($cases->isNotEmpty())
         @include('panel.advice')
+        @if($judged)
+            @include('panel.drills')
+        @endif
     @endif
 </x-layout>

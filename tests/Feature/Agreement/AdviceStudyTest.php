@@ -4,7 +4,11 @@ use Core\Agreement\Study\AdviceResult;
 use Core\Agreement\Study\AdviceStudy;
 use Core\Agreement\Study\AdvisedCase;
 use Core\Chance\Chance;
+use Core\Consensus\Appropriateness;
 use Core\Consensus\CaseConsensus;
+use Core\Consensus\DrillConsensus;
+use Core\Consensus\DrillScore;
+use Core\Consensus\Harm;
 use Core\Format\Json\AdviceJson;
 use Core\Reading\BallFlight;
 use Core\Reading\Call;
@@ -15,10 +19,15 @@ use Core\Reading\Outside;
 use Core\Reading\Presence;
 use Core\Reading\Reading;
 use Core\Reading\Severity;
+use Core\Reading\Stop;
 use Symfony\Component\Process\Process;
 
 /** Faults and causes that sheets are drawn from; few, so that readers often say the same. */
 const ADVISED = ['sway', 'slide', 'hang-back', 'spin-out'];
+
+const ADVISED_NOTHING = ['present' => [], 'causes' => [], 'chain' => [], 'misses' => [], 'drill' => null];
+
+const ADVISED_DRILLS = ['box-turn', 'step-in', 'slider-push'];
 
 const ADVISED_OUTSIDE = ['outside-grip', 'outside-fear', 'outside-cold'];
 
@@ -26,7 +35,7 @@ const ADVISED_OUTSIDE = ['outside-grip', 'outside-fear', 'outside-cold'];
  * A sheet as plain data: what is present and what to do with it, first causes, links, misses.
  *
  * @return array{present: array<string, string>, causes: list<string>, chain: list<array{string, string}>,
- *     misses: array<string, int>}
+ *     misses: array<string, int>, drill: array{string, string}|null}
  */
 function randomSheet(Chance $c, array $true, float $noise): array
 {
@@ -45,6 +54,9 @@ function randomSheet(Chance $c, array $true, float $noise): array
         $sheet['misses'] = $c->uniform() < 0.3 ? [] : [
             'fat' => 10 * $c->between(1, 5), 'slice' => 10 * $c->between(1, 5),
         ];
+        $sheet['drill'] = $c->uniform() < 0.2 ? null : [
+            ADVISED_DRILLS[$c->between(0, 2)], Stop::cases()[$c->between(0, 3)]->value,
+        ];
     }
 
     return $sheet;
@@ -58,7 +70,49 @@ function sheetOf(array $s): Reading
         $calls[$fault] = new Call($fault, Presence::Present, Severity::Clear, decision: Decision::from($decision));
     }
 
-    return new Reading($calls, $s['causes'], chain: new Chain($s['chain']), misses: new Misses($s['misses']));
+    return (new Reading($calls, $s['causes'], chain: new Chain($s['chain']), misses: new Misses($s['misses'])))->with([
+        'drill' => $s['drill'][0] ?? null,
+        'stop' => isset($s['drill']) ? Stop::from($s['drill'][1]) : null,
+    ]);
+}
+
+/**
+ * What members say drills would do: some alike, some apart, some few, and on some rungs nobody.
+ *
+ * @return list<array{drill: string, rung: string, scores: list<array{int, ?string}>, refused: bool}>
+ */
+function randomScores(Chance $c): array
+{
+    $out = [];
+    foreach (ADVISED_DRILLS as $drill) {
+        $refused = $c->uniform() < 0.15;
+        foreach (Stop::cases() as $rung) {
+            $middle = $c->between(1, 9);
+            $scores = [];
+            for ($m = 0, $n = [0, 3, 5, 6, 9][$c->between(0, 4)]; $m < $n; $m++) {
+                $score = max(1, min(9, $middle + $c->between(-2, 2)));
+                $harm = $c->uniform() < 0.8 ? 'adds-fault' : 'unsafe';
+                $scores[] = [$score, $score <= 3 ? $harm : null];
+            }
+            $out[] = ['drill' => $drill, 'rung' => $rung->value, 'scores' => $scores, 'refused' => $refused];
+        }
+    }
+
+    return $out;
+}
+
+/** @return array<string, array<string, DrillConsensus>> */
+function judgedOf(array $plain): array
+{
+    $out = [];
+    foreach ($plain as $row) {
+        $out[$row['drill']][$row['rung']] = DrillConsensus::of(array_map(
+            static fn (array $s): DrillScore => new DrillScore($s[0], $s[1] === null ? null : Harm::from($s[1])),
+            $row['scores'],
+        ), $row['refused']);
+    }
+
+    return $out;
 }
 
 /** @return array{array<string, mixed>, list<AdvisedCase>} the same as plain data and as the study takes it */
@@ -68,7 +122,7 @@ function advisedRound(string $seed): array
     [$golfers, $readers, $noise] = [$c->between(2, 9), $c->between(1, 6), [0.1, 0.5, 0.9][$c->between(0, 2)]];
     $plain = $cases = [];
     for ($i = 0, $n = $c->between(2, 14); $i < $n; $i++) {
-        $true = randomSheet($c, ['present' => [], 'causes' => [], 'chain' => [], 'misses' => []], 1.0);
+        $true = randomSheet($c, ADVISED_NOTHING, 1.0);
         $said = $panel = [];
         for ($r = 0; $r < $readers; $r++) {
             $sheet = randomSheet($c, $true, $noise);
@@ -87,10 +141,12 @@ function advisedRound(string $seed): array
         }
         $flights = [[], [[]], [['fat']], [['fat', 'slice'], []], [['thin'], ['fat']]][$c->between(0, 4)];
         $golfer = 'g'.$c->between(1, $golfers);
-        $plain[] = ['golfer' => $golfer, 'readers' => (object) $said, 'panel' => $panel, 'labels' => (object) $labels,
+        $scores = randomScores($c);
+        $plain[] = ['golfer' => $golfer, 'scores' => $scores, 'readers' => (object) $said, 'panel' => $panel, 'labels' => (object) $labels,
             'flights' => $flights];
-        $cases[] = new AdvisedCase("c$i", $golfer, array_map(sheetOf(...), $said),
-            CaseConsensus::fromReadings(array_values(array_map(sheetOf(...), $panel))), $flights, $labels);
+        $key = CaseConsensus::fromReadings(array_values(array_map(sheetOf(...), $panel)));
+        $cases[] = new AdvisedCase("c$i", $golfer, array_map(sheetOf(...), $said), $key->judged(judgedOf($scores)),
+            $flights, $labels);
     }
 
     return [['cases' => $plain], $cases];
@@ -175,6 +231,35 @@ it('holds nobody who helped to make the key against it, and the ball against eve
         ->and($without->among)->toEqual($all->among);
 });
 
+it('counts a drill as unsafe wherever it is so on a lower rung, and says nothing of what too few judged', function () {
+    $high = array_map(static fn (int $v): DrillScore => new DrillScore($v), [7, 8, 8, 9, 9]);
+    $key = CaseConsensus::fromReadings([])->judged(['box-turn' => [
+        'rehearsal' => DrillConsensus::of([new DrillScore(2, Harm::Unsafe), new DrillScore(1, Harm::Unsafe)]),
+        'full-speed' => DrillConsensus::of($high),
+    ], 'step-in' => [
+        'short-iron' => DrillConsensus::of($high),
+        'longer-clubs' => DrillConsensus::of(array_slice($high, 1)),
+    ]]);
+    expect($key->appropriateness('box-turn', Stop::FullSpeed))->toBe(Appropriateness::Unsafe)
+        ->and($key->appropriateness('step-in', Stop::ShortIron))->toBe(Appropriateness::Helps)
+        ->and($key->appropriateness('step-in', Stop::LongerClubs))->toBeNull()
+        ->and($key->appropriateness('step-in', Stop::Rehearsal))->toBeNull()
+        ->and($key->appropriateness('no-such', Stop::Rehearsal))->toBeNull();
+    $sheet = static fn (?string $drill, Stop $stop): Reading => (new Reading([]))->with([
+        'drill' => $drill, 'stop' => $drill === null ? null : $stop,
+    ]);
+    $result = (new AdviceStudy([new AdvisedCase('c', 'g', [
+        'a' => $sheet('box-turn', Stop::LongerClubs), 'b' => $sheet('step-in', Stop::ShortIron),
+        'c' => $sheet('step-in', Stop::FullSpeed), 'd' => $sheet(null, Stop::FullSpeed),
+    ], $key, [])]))->result();
+    $of = static fn (int $i): array => array_map(
+        static fn (string $w): ?float => $result->beside[$i]->figures[$w]->estimate, ['helps', 'harms', 'unsafe'],
+    );
+    expect([$of(0), $of(1), $of(2), $of(3)])->toBe([
+        [0.0, 0.0, 1.0], [1.0, 0.0, 0.0], [null, null, null], [null, null, null],
+    ])->and($result->settled['drill'])->toBe(3);
+});
+
 it('scores a forecast as it should: nothing said of a good ball is best, a sure wrong one worst', function () {
     expect(AdviceStudy::brier(new Misses, [[]]))->toBe(0.0)
         ->and(AdviceStudy::brier(new Misses(['fat' => 100]), [[]]))->toBe(2.0)
@@ -209,7 +294,7 @@ it('bears a round of forty readers and two hundred cases', function () {
     $c = new Chance('large');
     $cases = [];
     for ($i = 0; $i < 200; $i++) {
-        $true = randomSheet($c, ['present' => [], 'causes' => [], 'chain' => [], 'misses' => []], 1.0);
+        $true = randomSheet($c, ADVISED_NOTHING, 1.0);
         $said = [];
         for ($r = 0; $r < 40; $r++) {
             $said["r$r"] = sheetOf(randomSheet($c, $true, 0.4));

@@ -170,11 +170,11 @@ it('takes as many queries for many rows as for few', function () {
         ->and(queriesOf($this, $head, '/rounds'))
         ->toBeLessThan(12)
         ->and(queriesOf($this, $head, '/panel/'.$this->round('Winter')->public_id))
-        ->toBeLessThan(26)
+        ->toBeLessThan(27)
         ->and(queriesOf($this, $head, '/agreement/'.$this->round('Spring')->public_id))
         ->toBeLessThan(24)
         ->and(queriesOf($this, $this->person('tam'), '/'))
-        ->toBeLessThan(14);
+        ->toBeLessThan(15);
 });
 
 it('shows empty places with what belongs there', function () {

@@ -29,6 +29,7 @@ function pages(object $test): array
         'part' => ['stream'],
         'session' => ['x'],
         'following' => ['x'],
+        'judging' => ['x'],
         'import' => ['x'],
         'work' => ['x'],
         'token' => [str_repeat('z', 40)],

@@ -6,12 +6,16 @@ use Core\Agreement\Coefficient\RankAgreement;
 use Core\Agreement\Coefficient\VarianceComponents;
 use Core\Agreement\Confidence;
 use Core\Agreement\ItemTable;
-use Core\Agreement\Profile\DisagreementIndex;
 use Core\Agreement\RatingSet;
 use Core\Agreement\Scale;
 use Core\Agreement\Study\Study;
 use Core\Agreement\Study\StudyOptions;
 use Core\Agreement\Weights;
+use Core\Consensus\Appropriateness;
+use Core\Consensus\DisagreementIndex;
+use Core\Consensus\DrillConsensus;
+use Core\Consensus\DrillScore;
+use Core\Consensus\Harm;
 
 /** Two raters' table of counts as rating set. */
 function fromTable(array $table): RatingSet
@@ -295,18 +299,21 @@ it('tells disagreement of a panel from agreement', function () {
     expect((new DisagreementIndex([5, 5, 5]))->ipras)
         ->toBe(2.35)
         ->and((new DisagreementIndex([1, 1, 1]))->ipras)
-        ->toBe(8.35)
-        ->and((new DisagreementIndex([9, 9, 9, 8]))->verdict)
-        ->toBe('appropriate');
+        ->toBe(8.35);
     $split = new DisagreementIndex([1, 1, 2, 2, 5, 8, 8, 9, 9]);
-    expect($split->disagrees)
-        ->toBeTrue()
-        ->and($split->index)
-        ->toBeGreaterThan(1.0)
-        ->and($split->verdict)
-        ->toBe('uncertain')
-        ->and((new DisagreementIndex([1, 2, 1, 3, 2]))->verdict)
-        ->toBe('inappropriate')
-        ->and((new DisagreementIndex([4, 5, 5, 6]))->verdict)
-        ->toBe('uncertain');
+    expect($split->disagrees)->toBeTrue()->and($split->index)->toBeGreaterThan(1.0);
+    $verdict = static fn (array $scores): ?Appropriateness => DrillConsensus::of(array_map(
+        static fn (int $s): DrillScore => new DrillScore($s, $s <= 3 ? Harm::AddsFault : null),
+        $scores,
+    ))->verdict();
+    expect($verdict([9, 9, 9, 8]))->toBe(Appropriateness::Helps)
+        ->and($verdict([1, 1, 2, 2, 5, 8, 8, 9, 9]))->toBe(Appropriateness::Uncertain)
+        ->and($verdict([1, 2, 1, 3, 2]))->toBe(Appropriateness::Harms)
+        ->and($verdict([4, 5, 5, 6]))->toBe(Appropriateness::Uncertain)
+        ->and($verdict([6, 6, 7, 7]))->toBe(Appropriateness::Uncertain)
+        ->and($verdict([]))->toBeNull()
+        ->and(DrillConsensus::of([], true)->verdict())->toBe(Appropriateness::Unsafe)
+        ->and(fn () => new DrillScore(3))->toRefuse('adds a fault')
+        ->and(fn () => new DrillScore(4, Harm::Unsafe))->toRefuse('adds a fault')
+        ->and(fn () => new DrillScore(10))->toRefuse('1 to 9');
 });

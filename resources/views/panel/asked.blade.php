@@ -16,11 +16,12 @@
             </div>
             @include('bench.stage', ['locked' => true])
         </section>
-        <aside class="side" aria-label="{{ __('panel.following.questions') }}">
+        <aside class="side" aria-label="{{ __("panel.$step.questions") }}">
             <x-notices />
-            <p class="small">{{ __('panel.following.says') }}</p>
+            <p class="small"><b>{{ $case }}</b></p>
+            <p class="small">{{ __("panel.$step.says") }}</p>
             @foreach($questions as $q)
-                @include('panel.question')
+                @include($step === 'following' ? 'panel.question' : 'panel.drill')
             @endforeach
             @if($next)
                 <p class="hand-in"><a class="act" href="{{ $next }}">{{ __('panel.following.next') }}</a></p>

@@ -2,10 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Core\Agreement\Profile;
-
-use Core\Agreement\AgreementException;
-use Core\CoreException;
+namespace Core\Consensus;
 
 /**
  * Whether a panel's ratings of appropriateness from 1 to 9 disagree (RAND/UCLA method's manual: Fitch and others 2001).
@@ -26,20 +23,14 @@ final readonly class DisagreementIndex
     public bool $disagrees;
 
     /**
-     * inappropriate (median below 3.5), appropriate (6.5 and above), uncertain between them and wherever the panel
-     * disagrees
-     */
-    public string $verdict;
-
-    /**
      * @param  list<int>  $ratings  1 to 9, at least one
      *
-     * @throws CoreException when one lies elsewhere or there is none
+     * @throws ConsensusException when one lies elsewhere or there is none
      */
     public function __construct(array $ratings)
     {
         if ($ratings === [] || min($ratings) < 1 || max($ratings) > 9) {
-            throw AgreementException::because('nine-points');
+            throw ConsensusException::because('nine-points');
         }
         sort($ratings);
         $at = static function (float $p) use ($ratings): float {
@@ -55,11 +46,5 @@ final readonly class DisagreementIndex
         $this->ipras = 2.35 + 1.5 * abs(5 - ($low + $high) / 2);
         $this->index = $this->ipr / $this->ipras;
         $this->disagrees = $this->ipr > $this->ipras;
-        $this->verdict = match (true) {
-            $this->disagrees => 'uncertain',
-            $this->median < 3.5 => 'inappropriate',
-            $this->median >= 6.5 => 'appropriate',
-            default => 'uncertain',
-        };
     }
 }

@@ -10,17 +10,17 @@ use App\Models\Sitting;
 use Core\Sight\Sight;
 use Core\Sight\Why;
 
-/** What a member of a panel may see of a following round's question, and whether of any. */
-final readonly class FollowingSight
+/** What a member of a panel may see of what is asked of it once its blind round is over. */
+final readonly class PanelSight
 {
     public function __construct(private Onlooker $onlooker)
     {
     }
 
     /** Whether one of its recordings is still to be read blind by this person, wherever that is. */
-    public function isAwaited(Sitting $following): bool
+    public function isAwaited(Sitting $of): bool
     {
-        foreach ($this->onlooker->standingsIn($following) as $standing) {
+        foreach ($this->onlooker->standingsIn($of) as $standing) {
             if ($standing->hiddenBy() === Why::Awaited) {
                 return true;
             }
@@ -40,6 +40,20 @@ final readonly class FollowingSight
 
         return Sight::ofAll($own->case->swings->map(
             fn (CaseSwing $s): Sight => Sight::ofFollowing($this->onlooker->standing($s->recording_id), $turn, $asked),
+        ));
+    }
+
+    /**
+     * Of the drills of a case, likewise.
+     *
+     * @param  bool  $asked  whether it is asked of the person, and still open
+     */
+    public function ofDrills(Reading $own, bool $asked): Sight
+    {
+        $turn = $this->onlooker->turn($own);
+
+        return Sight::ofAll($own->case->swings->map(
+            fn (CaseSwing $s): Sight => Sight::ofJudging($this->onlooker->standing($s->recording_id), $turn, $asked),
         ));
     }
 }
