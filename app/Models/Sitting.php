@@ -186,10 +186,16 @@ final class Sitting extends Model
         return $this->belongsTo(KeyVersion::class);
     }
 
-    /** @return HasMany<KeyVersion, $this> the keys made from it, when it is a panel's */
+    /** @return HasMany<KeyVersion, $this> the keys made from it under its own lens, when it is a panel's */
     public function keys(): HasMany
     {
-        return $this->hasMany(KeyVersion::class)->orderByDesc('number');
+        return $this->keysUnder($this->lens);
+    }
+
+    /** @return HasMany<KeyVersion, $this> under one lens, the newest first */
+    public function keysUnder(string $lens): HasMany
+    {
+        return $this->hasMany(KeyVersion::class)->where('lens', $lens)->orderByDesc('number');
     }
 
     /** @return HasOne<SittingResult, $this> */

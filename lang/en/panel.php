@@ -90,6 +90,17 @@ return [
         'by-limit' => 'not cleared for this golfer',
         'before' => 'The sheets of this study could not yet say causes outside the feet, misses or what is sound.',
     ],
+    'lenses' => [
+        'nav' => 'Lens',
+        'own' => ':lens (asked)',
+        'one' => ':lens',
+        'side' => 'Under :lens: :says',
+        'differ' => 'lenses differ',
+        'list' => '{1} Where the lenses differ, in words: once|[2,*] Where the lenses differ, in words: :count times',
+        'row' => ':fault, :swing',
+        'says' => 'What the panel called is the same under every lens; how it is measured, and so its grade, is not. '
+            .'A round is scored by the key of its lens.',
+    ],
     'judging' => [
         'head' => 'Drills for case :n of :of',
         'about' => ':panel: nobody sees yet what anybody else said',

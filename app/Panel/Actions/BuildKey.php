@@ -17,6 +17,7 @@ use App\Models\SittingCase;
 use App\Panel\Events\KeyMadeAnew;
 use App\Panel\FollowingRounds;
 use App\Panel\Judgings;
+use App\Panel\KeyInputs;
 use App\Panel\PanelSheets;
 use App\Shelf\Actions\MeasureRecording;
 use App\Works\Progress;
@@ -30,12 +31,11 @@ use Core\Motion\Station;
 use Core\Reading\Call as CoreCall;
 use Core\Reading\CaseKind;
 use Core\Reading\Presence;
+use Core\Reading\Reading as CoreReading;
 use Core\Reading\Severity;
-use Core\Reading\Stage;
 use Core\Sight\SittingState;
 use Core\Version;
 use Illuminate\Database\Eloquent\Collection;
-use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -70,9 +70,9 @@ final readonly class BuildKey
                 $newest === null ||
                 ($newest->frozen_at === null &&
                     $newest->inputs_checksum !== null &&
-                    $newest->inputs_checksum !== $this->inputs($panel))
+                    $newest->inputs_checksum !== KeyInputs::checksum($panel))
             ) {
-                $this->now($panel, $newest);
+                $this->now($panel);
             }
         });
     }
@@ -100,157 +100,105 @@ final readonly class BuildKey
     }
 
     /**
-     * @param  KeyVersion|null  $before  the version that this one takes the place of; rulings are carried over where
-     *     the
-     *                                    panel and the measurement say what they said
+     * Makes a new version under every lens; rulings are carried over where the panel and the measurement say what they
+     * said.
+     *
+     * @param  string|null  $lens  whose version is wanted; the panel's own where null
      */
-    public function now(Sitting $panel, ?KeyVersion $before = null): KeyVersion
+    public function now(Sitting $panel, ?string $lens = null): KeyVersion
     {
-        return DB::transaction(function () use ($panel, $before): KeyVersion {
-            $key = KeyVersion::query()->create([
-                'sitting_id' => $panel->id,
-                'number' => 1 + Cell::int($panel->keys()->max('number')),
-                'lens' => $panel->lens,
-                'core_version' => Version::CURRENT,
-                'inputs_checksum' => $this->inputs($panel),
-            ]);
-            $rulings =
-                $before
-                    ?->entries()
-                    ->whereNotNull('ruling')
-                    ->get()
-                    ->keyBy(static fn (KeyEntry $e): string => "{$e->case_id}|{$e->fault}") ?? new Collection();
-            $codebook = $this->codebooks->of($panel);
-            $rows = $whole = [];
+        return DB::transaction(function () use ($panel, $lens): KeyVersion {
+            $before = $panel->keys()->first();
             $said = $this->said($panel);
             $sheets = PanelSheets::ofPanel($panel);
-            $judged = Judgings::said($panel);
-            foreach ($this->cases($panel) as $case) {
-                $measured = $this->measured($case, $panel->lens);
-                if (isset($sheets[$case->id])) {
-                    $whole[] = [
-                        'key_version_id' => $key->id,
-                        'case_id' => $case->case_id,
-                        'body' => json_encode(CaseConsensusJson::write(CaseConsensus::fromReadings(
-                            $sheets[$case->id],
-                            config()->float('academy.majority'),
-                            config()->integer('academy.able'),
-                        )->judged($judged[$case->case_id] ?? [])), JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION),
-                    ];
-                }
-                foreach ($codebook->keys() as $fault) {
-                    $rows[] = [
-                        'key_version_id' => $key->id,
-                        'case_id' => $case->case_id,
-                        ...self::entry(
-                            $case->kind,
-                            $fault,
-                            $said[$case->id][$fault] ?? [],
-                            $measured,
-                            $rulings->get("{$case->case_id}|$fault"),
-                        ),
-                    ];
-                }
-            }
-            foreach (array_chunk($rows, 200) as $chunk) {
-                KeyEntry::query()->insert($chunk);
-            }
-            foreach (array_chunk($whole, 100) as $chunk) {
-                KeyCase::query()->insert($chunk);
+            $inputs = KeyInputs::checksum($panel);
+            $made = [];
+            foreach ([$panel->lens, ...array_keys($this->codebooks->document($panel->codebook_version)->lenses())] as $of) {
+                $made[$of] ??= $this->under($panel, $of, $inputs, $said, $sheets);
             }
             if ($before !== null) {
-                event(new KeyMadeAnew($panel, $key, $before));
+                event(new KeyMadeAnew($panel, $made[$panel->lens], $before));
             }
 
-            return $key;
+            return $made[$lens ?? $panel->lens] ?? throw new \LogicException("no lens $lens");
         });
     }
 
-    /** What a key made now would be made from, as a checksum: hand-ins, and what was measured of every swing. */
-    public function inputs(Sitting $panel): string
+    /** Makes the key of a panel under a lens under which it has none. */
+    public function add(Sitting $panel, string $lens): KeyVersion
     {
-        $hash = hash_init('sha256');
-        [$later, $judged] = [self::later($panel), Judgings::stamp($panel)];
-        hash_update(
-            $hash,
-            json_encode(
-                [$panel->lens, $panel->codebook_version, config('academy.majority'), config('academy.able'),
-                    ...$later === [] ? [] : [$later], ...$judged === '' ? [] : [$judged]],
-                JSON_THROW_ON_ERROR,
-            ),
+        return $panel->keysUnder($lens)->first() ?? $this->under(
+            $panel,
+            $lens,
+            KeyInputs::checksum($panel),
+            $this->said($panel),
+            PanelSheets::ofPanel($panel),
         );
-        [$readings, $swings] = [self::readings($panel), self::swings($panel)];
-        foreach ($panel->cases()->where('occasion', 1)->orderBy('id')->get(['id', 'case_id']) as $case) {
-            hash_update($hash, json_encode(
-                [$case->case_id, $readings[$case->id] ?? [], $swings[$case->case_id] ?? []],
-                JSON_THROW_ON_ERROR,
-            ));
-        }
-
-        return hash_final($hash);
     }
 
-    /** @return list<array{int, string, int, string, ?int, ?string}> what following rounds changed */
-    private static function later(Sitting $panel): array
+    /**
+     * @param  array<int, array<string, list<CoreCall>>>  $said
+     * @param  array<int, list<CoreReading>>  $sheets
+     */
+    private function under(Sitting $panel, string $lens, string $inputs, array $said, array $sheets): KeyVersion
     {
-        $out = [];
-        foreach (FollowingRounds::said($panel) as $case => $faults) {
-            foreach ($faults as $fault => $members) {
-                foreach ($members as $member => $a) {
-                    $out[] = [$case, $fault, $member, $a->presence->value, $a->severity?->value, $a->onset?->value];
-                }
+        $before = $panel->keysUnder($lens)->first();
+        $key = KeyVersion::query()->create([
+            'sitting_id' => $panel->id,
+            'number' => 1 + ($before->number ?? 0),
+            'lens' => $lens,
+            'core_version' => Version::CURRENT,
+            'inputs_checksum' => $inputs,
+        ]);
+        $rulings =
+            $before
+                ?->entries()
+                ->whereNotNull('ruling')
+                ->get()
+                ->keyBy(static fn (KeyEntry $e): string => "{$e->case_id}|{$e->fault}") ?? new Collection();
+        // What the panel was not asked, or what is no fault under this lens, has no place in its key.
+        $faults = array_values(array_intersect(
+            $this->codebooks->of($panel)->keys(),
+            $this->codebooks->under($this->codebooks->document($panel->codebook_version), $lens)->keys(),
+        ));
+        $rows = $whole = [];
+        // How appropriate a drill is was asked under the panel's own lens.
+        $judged = $lens === $panel->lens ? Judgings::said($panel) : [];
+        foreach ($this->cases($panel, $lens) as $case) {
+            $measured = $this->measured($case, $lens);
+            if (isset($sheets[$case->id])) {
+                $whole[] = [
+                    'key_version_id' => $key->id,
+                    'case_id' => $case->case_id,
+                    'body' => json_encode(CaseConsensusJson::write(CaseConsensus::fromReadings(
+                        $sheets[$case->id],
+                        config()->float('academy.majority'),
+                        config()->integer('academy.able'),
+                    )->judged($judged[$case->case_id] ?? [])), JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION),
+                ];
+            }
+            foreach ($faults as $fault) {
+                $rows[] = [
+                    'key_version_id' => $key->id,
+                    'case_id' => $case->case_id,
+                    ...self::entry(
+                        $case->kind,
+                        $fault,
+                        $said[$case->id][$fault] ?? [],
+                        $measured,
+                        $rulings->get("{$case->case_id}|$fault"),
+                    ),
+                ];
             }
         }
-        sort($out);
-
-        return $out;
-    }
-
-    /** @return array<int, list<array{int, int}>> readings handed in and their versions, by place */
-    private static function readings(Sitting $panel): array
-    {
-        $out = [];
-        $rows = self::handedIn($panel)->orderBy('readings.id')->get([
-            'readings.id',
-            'readings.version',
-            'readings.sitting_case_id',
-        ]);
-        foreach ($rows as $row) {
-            $out[Cell::int($row->sitting_case_id)][] = [Cell::int($row->id), Cell::int($row->version)];
+        foreach (array_chunk($rows, 200) as $chunk) {
+            KeyEntry::query()->insert($chunk);
+        }
+        foreach (array_chunk($whole, 100) as $chunk) {
+            KeyCase::query()->insert($chunk);
         }
 
-        return $out;
-    }
-
-    /** @return array<int, list<array{int, ?string, ?string}>> swings and what they were measured from, by case */
-    private static function swings(Sitting $panel): array
-    {
-        $text = static fn (mixed $v): ?string => $v === null ? null : Cell::text($v);
-        $out = [];
-        $rows = DB::table('case_swings')
-            ->leftJoin('measurement_sets', 'measurement_sets.recording_id', '=', 'case_swings.recording_id')
-            ->whereIn('case_swings.case_id', $panel->cases()->where('occasion', 1)->select('case_id'))
-            ->orderBy('case_swings.position')
-            ->get(['case_id', 'case_swings.recording_id', 'inputs_checksum', 'core_version']);
-        foreach ($rows as $row) {
-            $out[Cell::int($row->case_id)][] = [
-                Cell::int($row->recording_id),
-                $text($row->inputs_checksum),
-                $text($row->core_version),
-            ];
-        }
-
-        return $out;
-    }
-
-    private static function handedIn(Sitting $panel): Builder
-    {
-        return DB::table('readings')
-            ->join('sitting_cases', 'sitting_cases.id', '=', 'readings.sitting_case_id')
-            ->where('sitting_cases.sitting_id', $panel->id)
-            ->where('sitting_cases.occasion', 1)
-            ->where('readings.stage', Stage::Blind->value)
-            ->whereNotNull('readings.handed_in_at');
+        return $key;
     }
 
     /**
@@ -261,7 +209,7 @@ final readonly class BuildKey
      */
     private function said(Sitting $panel): array
     {
-        $rows = self::handedIn($panel)
+        $rows = KeyInputs::handedIn($panel)
             ->join('calls', 'calls.reading_id', '=', 'readings.id')
             ->groupBy('readings.sitting_case_id')
             ->selectRaw("readings.sitting_case_id, string_agg(
@@ -292,15 +240,15 @@ final readonly class BuildKey
         return $out;
     }
 
-    /** @return Collection<int, SittingCase> with what was measured of their swings, under the panel's lens */
-    private function cases(Sitting $panel): Collection
+    /** @return Collection<int, SittingCase> with what was measured of their swings under a lens */
+    private function cases(Sitting $panel, string $lens): Collection
     {
         return $panel
             ->cases()
             ->where('occasion', 1)
             ->with(['rated', 'swings.recording.measured' => static fn ($q) => $q
                 ->select(['id', 'recording_id'])
-                ->selectRaw('jsonb_build_object(?::text, faults -> ?::text) as faults', [$panel->lens, $panel->lens])])
+                ->selectRaw('jsonb_build_object(?::text, faults -> ?::text) as faults', [$lens, $lens])])
             ->orderBy('id')
             ->get();
     }

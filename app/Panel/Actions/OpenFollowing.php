@@ -12,6 +12,7 @@ use App\Models\User;
 use App\Panel\Events\FollowingOpened;
 use App\Panel\FollowingRounds;
 use App\Panel\Judgings;
+use App\Panel\KeyInputs;
 use Core\Sight\SittingKind;
 use Core\Sight\SittingState;
 use Illuminate\Support\Facades\DB;
@@ -19,14 +20,10 @@ use Illuminate\Support\Facades\DB;
 /** Puts what lacks a majority before the panel once more, each with their own call and the anonymous spread. */
 final readonly class OpenFollowing
 {
-    public function __construct(private BuildKey $build)
-    {
-    }
-
     /** @throws ActionException */
     public function __invoke(Sitting $panel, User $by): Sitting
     {
-        return DB::transaction(function () use ($panel, $by): Sitting {
+        return DB::transaction(static function () use ($panel, $by): Sitting {
             $panel = Sitting::query()->lockForUpdate()->findOrFail($panel->id);
             if ($panel->kind !== SittingKind::Panel || $panel->state !== SittingState::Closed) {
                 throw ActionException::because('refusals.panel.following-needs-closed', ['panel' => $panel->name]);
@@ -39,7 +36,7 @@ final readonly class OpenFollowing
                 // A spread that was seen would colour what is still to be judged.
                 Judgings::of($panel)?->isOpen() === true => 'judging-open',
                 // What the last one changed may still be on its way into the key.
-                $panel->keys()->first()?->inputs_checksum !== $this->build->inputs($panel) => 'following-no-key',
+                $panel->keys()->first()?->inputs_checksum !== KeyInputs::checksum($panel) => 'following-no-key',
                 $lacking->isEmpty() => 'following-nothing',
                 $held >= $most => 'following-enough',
                 default => null,

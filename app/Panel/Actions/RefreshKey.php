@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Panel\Actions;
 
 use App\Models\KeyVersion;
+use App\Panel\KeyInputs;
 
 /** Before a key is relied on: made again where what it was made from is not what is stored now. */
 final readonly class RefreshKey
@@ -20,11 +21,11 @@ final readonly class RefreshKey
             $key->frozen_at !== null ||
             $key->inputs_checksum === null ||
             $key->sitting->erasedAt() !== null ||
-            $key->inputs_checksum === $this->build->inputs($key->sitting)
+            $key->inputs_checksum === KeyInputs::checksum($key->sitting)
         ) {
             return $key;
         }
 
-        return $this->build->now($key->sitting, $key);
+        return $this->build->now($key->sitting, $key->lens);
     }
 }

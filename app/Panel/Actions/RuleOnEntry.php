@@ -27,7 +27,10 @@ final readonly class RuleOnEntry
     {
         return DB::transaction(function () use ($entry, $ruling, $reason, $by): KeyEntry {
             $key = KeyVersion::query()->lockForUpdate()->findOrFail($entry->key_version_id);
-            $newest = Cell::int(KeyVersion::query()->where('sitting_id', $key->sitting_id)->max('number'));
+            $newest = Cell::int(KeyVersion::query()
+                ->where('sitting_id', $key->sitting_id)
+                ->where('lens', $key->lens)
+                ->max('number'));
             if ($key->number !== $newest) {
                 throw ActionException::because('refusals.panel.version-key-followed-version', [
                     'key' => $key->number,

@@ -38,7 +38,12 @@ final class PanelController extends Controller
 
     public function show(PanelRequest $request, Sitting $round, PanelPage $page): View
     {
-        return view('panel.entries', $page->of($round, $this->user(), $request->entry()));
+        return view('panel.entries', $page->of(
+            $round,
+            $this->user(),
+            $request->entry(),
+            $request->lens(),
+        ));
     }
 
     public function rule(

@@ -15,8 +15,15 @@ final class PanelRequest extends FormRequest
         return [
             'page' => ['nullable', 'integer', 'between:1,100000'],
             'decide' => ['nullable', 'integer', 'between:1,100000'],
+            'lens' => ['nullable', 'string', 'max:40'],
             'entry' => ['nullable', 'integer', 'between:1,9007199254740991'],
         ];
+    }
+
+    /** The lens under which the key is looked at; null for the study's own. */
+    public function lens(): ?string
+    {
+        return $this->filled('lens') ? $this->string('lens')->value() : null;
     }
 
     /** An entry that its page is to hold. */

@@ -46,16 +46,20 @@ final readonly class PanelPage
         private Wording $words,
         private CaseAdvice $advice,
         private JudgingSummary $judging,
+        private PanelLenses $lenses,
     ) {
     }
 
     /**
      * @param  int|null  $entry  one that is to be seen
+     * @param  string|null  $lens  under which it is looked at; the study's own where null
      * @return array<string, mixed>
      */
-    public function of(Sitting $round, User $user, ?int $entry = null): array
+    public function of(Sitting $round, User $user, ?int $entry = null, ?string $lens = null): array
     {
-        $key = $round->keys()->first();
+        $lens ??= $round->lens;
+        $key = $round->keysUnder($lens)->first();
+        abort_if($key === null && $lens !== $round->lens, 404);
         $withheld = $this->onlookers->of($user)->withheld($round) !== null;
         // A count over all of them would tell what is held back.
         $grades = match (true) {
@@ -64,9 +68,11 @@ final readonly class PanelPage
             default => self::counts($key),
         };
         $mayRule = $user->can('rule', $round);
-        $codebook = $this->codebooks->of($round);
+        $codebook = $this->codebooks->under($this->codebooks->document($round->codebook_version), $lens);
         $following = FollowingSummary::ofPanel($round);
         $cases = $this->cases($round, $key, $user, $codebook, $mayRule);
+        $decisions = $this->decisions($key, $user, $codebook, $mayRule, $entry, $following);
+        $sides = $this->lenses->sides($round, [...$cases->items(), ...$decisions->items()]);
 
         return [
             'round' => $round,
@@ -80,7 +86,10 @@ final readonly class PanelPage
                 'grade' => $g->value,
                 'says' => Term::grade($g),
             ], Grade::cases()),
-            'unsettled' => $this->decisions($key, $user, $codebook, $mayRule, $entry, $following),
+            'unsettled' => $decisions,
+            'sides' => $sides,
+            'sided' => self::sided($cases->items(), $sides, $codebook),
+            'lenses' => $this->lenses->links($round, $lens),
             'steps' => $mayRule && $grades !== null ? $this->steps($round, $following, $grades['contested'] ?? 0) : [],
             'frozen' => $mayRule && $key?->frozen_at !== null,
             'members' => $round->members()->count(),
@@ -101,6 +110,34 @@ final readonly class PanelPage
         $judging = $this->judging->says($round);
 
         return ['judging' => $judging, 'following' => $following->says($contested, $judging['close'] !== null)];
+    }
+
+    /**
+     * What lenses differ on in the cases shown, in words.
+     *
+     * @param  array<int, array{name: string, cells: list<array<string, mixed>|null>}>  $cases
+     * @param  array<string, list<string>>  $sides
+     * @return list<array{what: string, lines: list<string>}>
+     */
+    private static function sided(array $cases, array $sides, Codebook $codebook): array
+    {
+        $out = [];
+        foreach ($cases as $case) {
+            foreach (array_combine($codebook->keys(), $case['cells']) as $fault => $cell) {
+                $lines = $sides[is_string($cell['side'] ?? null) ? $cell['side'] : ''] ?? null;
+                if ($lines !== null) {
+                    $out[] = [
+                        'what' => (string) __('panel.lenses.row', [
+                            'fault' => ucfirst($codebook->faults[$fault]->name),
+                            'swing' => $case['name'],
+                        ]),
+                        'lines' => $lines,
+                    ];
+                }
+            }
+        }
+
+        return $out;
     }
 
     /** @return array<string, int> entries by grade */
@@ -195,6 +232,8 @@ final readonly class PanelPage
     {
         return [
             'id' => $e->id,
+            'case' => $e->case_id,
+            'side' => "$e->case_id|$e->fault",
             'grade' => $e->grade,
             'fault' => ucfirst($codebook->faults[$e->fault]->name),
             'swing' => self::swing($e),
@@ -214,7 +253,7 @@ final readonly class PanelPage
     }
 
     /**
-     * @return LengthAwarePaginator<int, array{name: string, url: ?string, cells: list<array<string, mixed>|null>,
+     * @return LengthAwarePaginator<int, array{case: int, name: string, url: ?string, cells: list<array<string, mixed>|null>,
      *     advice: array<string, list<array{words: string, of: string, settled: bool}>>,
      *     drills: Judged}>
      */
@@ -247,7 +286,7 @@ final readonly class PanelPage
 
     /**
      * @param  Collection<int, KeyEntry>  $of
-     * @return array{name: string, url: ?string, cells: list<array<string, mixed>|null>}
+     * @return array{case: int, name: string, url: ?string, cells: list<array<string, mixed>|null>}
      */
     private function case(Collection $of, Codebook $codebook, bool $mayRule): array
     {
@@ -255,6 +294,7 @@ final readonly class PanelPage
         $by = $of->keyBy('fault')->all();
 
         return [
+            'case' => $first->case_id,
             'name' => self::swing($first),
             'url' => $mayRule ? route('bench', $first->recording) : null,
             'cells' => array_map(
@@ -269,6 +309,7 @@ final readonly class PanelPage
     {
         return [
             'grade' => str_replace(' ', '-', $e->grade),
+            'side' => "$e->case_id|$e->fault",
             'label' => $e->label === 'present' && $e->grade !== 'conflict',
             'hint' => "$e->grade: ".$this->why($e, $codebook),
             'present' => $e->present,

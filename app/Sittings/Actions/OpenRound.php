@@ -13,6 +13,7 @@ use App\Models\Sitting;
 use App\Models\SittingCase;
 use App\Models\User;
 use App\Models\Work;
+use App\Panel\Actions\BuildKey;
 use App\Panel\Actions\RefreshKey;
 use App\Sittings\Events\RoundOpened;
 use App\Works\Progress;
@@ -33,8 +34,12 @@ use Illuminate\Support\Str;
  */
 final readonly class OpenRound
 {
-    public function __construct(private Works $works, private RefreshKey $refresh, private MakeRenditions $renditions)
-    {
+    public function __construct(
+        private Works $works,
+        private BuildKey $build,
+        private RefreshKey $refresh,
+        private MakeRenditions $renditions,
+    ) {
     }
 
     /**
@@ -46,7 +51,7 @@ final readonly class OpenRound
     {
         $this->ready($round);
         if (! $round->isPanel()) {
-            $this->keyFor($round);
+            $this->panelFor($round);
         }
 
         return $this->works->ask(WorkKind::Open, $round, $by);
@@ -241,31 +246,39 @@ final readonly class OpenRound
         return $out;
     }
 
-    /** @throws ActionException */
-    private function keyFor(Sitting $round): KeyVersion
+    /**
+     * The newest published study that has all of a round's cases.
+     *
+     * @throws ActionException
+     */
+    private function panelFor(Sitting $round): Sitting
     {
         $asked = $round->cases()->pluck('case_id')->unique();
 
         return KeyVersion::query()
-            ->where('lens', $round->lens)
             ->whereHas('sitting', fn ($q) => $q->where('state', SittingState::Published))
             ->with('sitting')
             ->orderByDesc('sitting_id')
             ->orderByDesc('number')
             ->get()
             ->first(
-                static fn (KeyVersion $k): bool => $k
+                static fn (KeyVersion $k): bool => ($k->lens === $round->lens || $k->sitting->erasedAt() === null) && $k
                     ->entries()
                     ->whereIn('case_id', $asked)
                     ->distinct()
                     ->count('case_id') === $asked->count(),
-            ) ??
-            throw ActionException::because('refusals.sittings.no-published-panel-study');
+            )->sitting ?? throw ActionException::because('refusals.sittings.no-published-panel-study');
     }
 
+    /** @throws ActionException */
     private function freezeKey(Sitting $round): KeyVersion
     {
-        $key = ($this->refresh)($this->keyFor($round));
+        $panel = $this->panelFor($round);
+        $key = $panel->keysUnder($round->lens)->first();
+        // A study of before was verified under its own lens alone.
+        $key = $key === null
+            ? $this->build->add($panel, $round->lens)
+            : ($this->refresh)($key->setRelation('sitting', $panel));
         if ($key->frozen_at === null) {
             $key->update(['frozen_at' => now()]);
         }

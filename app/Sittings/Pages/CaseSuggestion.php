@@ -33,7 +33,7 @@ final readonly class CaseSuggestion
      */
     public function of(User $user, int $size, float $share, int $repeats, int $seed): array
     {
-        $key = KeyVersion::query()->with('sitting')->orderByDesc('id')->first();
+        $key = KeyVersion::query()->newest()->with('sitting')->orderByDesc('id')->first();
         $codebook = $this->codebooks->current();
         $candidates = $key === null ? [] : $this->candidates($key, $user, $codebook);
         // Faults the Shelf hardly holds are not chased at the others' cost.

@@ -68,7 +68,7 @@ final class TodayPage
             ->get()
             ->groupBy('sitting_id');
         $keys = KeyVersion::query()
-            ->whereIn('id', DB::table('key_versions')->selectRaw('max(id)')->groupBy('sitting_id'))
+            ->newest()
             ->with('sitting')
             ->get();
         $unsettled = array_values(array_filter(

@@ -4,6 +4,14 @@
         <p class="notice">{{ __('panel.waits-says') }}</p>
     @endif
     <p class="quiet about">{{ $about }}</p>
+    @if(count($lenses) > 1)
+        <nav class="lenses" aria-label="{{ __('panel.lenses.nav') }}">
+            @foreach($lenses as $lens)
+                <a href="{{ $lens['url'] }}" @if($lens['here']) aria-current="true" @endif>{{ $lens['name'] }}</a>
+            @endforeach
+        </nav>
+        <p class="small quiet">{{ __('panel.lenses.says') }}</p>
+    @endif
     @if($setRight)
         <p class="notice small">{{ $setRight }}</p>
     @endif
@@ -52,6 +60,9 @@
         <span class="call present">{{ __('panel.legend.present') }}</span> &nbsp;
         <span class="call absent">{{ __('panel.legend.absent') }}</span> &nbsp;
         <span class="grade contested">{{ __('panel.legend.none') }}</span> &nbsp; {{ __('panel.legend.dashed') }}
+        @if($sided)
+            <span class="whole"><b class="sides">≠</b> {{ __('panel.lenses.differ') }}</span>
+        @endif
     </p>
     <x-scroll>
         <table class="rows heat key">
@@ -79,6 +90,9 @@
                                     <span @class(['grade', $cell['grade'], 'labelled' => $cell['label']])
                                         title="{{ $cell['hint'] }}">{{ $cell['present'] }}<span class="small">
                                             / {{ $cell['of'] }}</span></span>
+                                    @isset($sides[$cell['side']])
+                                        <abbr class="sides" title="{{ implode(' ', $sides[$cell['side']]) }}">≠</abbr>
+                                    @endisset
                                 @endif
                             </td>
                         @endforeach
@@ -88,6 +102,18 @@
         </table>
     </x-scroll>
     <x-pages :pages="$cases" words="panel.cases" />
+    @if($sided)
+        <details class="below">
+            <summary>{{ trans_choice('panel.lenses.list', count($sided), ['count' => count($sided)]) }}</summary>
+            @foreach($sided as $row)
+                <p class="small"><b>{{ $row['what'] }}</b>
+                    @foreach($row['lines'] as $line)
+                        <br>{{ $line }}
+                    @endforeach
+                </p>
+            @endforeach
+        </details>
+    @endif
     @if($cases->isNotEmpty())
         @include('panel.advice')
         @if($judged)

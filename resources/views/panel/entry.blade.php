@@ -7,6 +7,13 @@
         <span class="call cannot-tell">{{ __('panel.spread.cannot-tell', ['n' => $e['unsure']]) }}</span>
     </p>
     <p class="small quiet">{{ $e['why'] }}@if($e['moved']) · {{ $e['moved'] }}@endif</p>
+    @isset($sides[$e['side']])
+        <p class="small"><b>{{ ucfirst(__('panel.lenses.differ')) }}.</b>
+            @foreach($sides[$e['side']] as $line)
+                <span class="quiet">{{ $line }}</span>
+            @endforeach
+        </p>
+    @endisset
     @if($e['ruled'])
         <p>{{ $e['ruled'] }}</p>
     @elseif($e['rule'])

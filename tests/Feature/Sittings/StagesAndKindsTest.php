@@ -2,7 +2,6 @@
 
 use App\Models\Call;
 use App\Models\CaseSwing;
-use App\Models\KeyVersion;
 use App\Models\Reading;
 use App\Models\Recording;
 use App\Models\Sitting;
@@ -232,7 +231,7 @@ it('takes a half pair for a slip, and wants a case', function () {
 it('grades a series by its warm swings, and scores it only against a key of the same swings', function () {
     $series = aSeries();
     $study = studied($this, [['kind' => CaseKind::Series, 'recordings' => $series]]);
-    $key = KeyVersion::query()->where('sitting_id', $study->id)->sole();
+    $key = $study->keys()->sole();
     expect(
         $key
             ->entries()
