@@ -18,6 +18,8 @@ use App\Bench\Http\BenchController;
 use App\Capture\Http\CaptureController;
 use App\Codebook\Http\CodebookController;
 use App\Debrief\Http\DebriefController;
+use App\Debrief\Http\PresenterController;
+use App\Debrief\Http\RoomController;
 use App\Models\Academy;
 use App\Models\AuditEntry;
 use App\Models\CodebookVersion;
@@ -255,6 +257,42 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/debrief/{round}/{place}', [DebriefController::class, 'show'])
         ->name('debrief')
         ->where('place', '[1-9][0-9]{0,3}')->can('debrief', 'round');
+    Route::post('/debrief/{round}/sessions', [PresenterController::class, 'begin'])
+        ->name('debriefs.begin')->can('debrief', 'round');
+    Route::get('/debriefs/{debriefing}/present', [PresenterController::class, 'present'])
+        ->name('debriefs.present')->can('present', 'debriefing');
+    Route::post('/debriefs/{debriefing}/show', [PresenterController::class, 'show'])
+        ->name('debriefs.show')->can('present', 'debriefing');
+    Route::post('/debriefs/{debriefing}/cases/{case}', [PresenterController::class, 'notes'])
+        ->name('debriefs.case')->can('present', 'debriefing')->whereNumber('case');
+    Route::post('/debriefs/{debriefing}/questions', [PresenterController::class, 'put'])
+        ->name('debriefs.ask')->can('present', 'debriefing');
+    Route::post('/debriefs/{debriefing}/questions/{question}', [PresenterController::class, 'on'])
+        ->name('debriefs.on')->can('present', 'debriefing')->whereNumber('question');
+    Route::post('/debriefs/{debriefing}/decisions', [PresenterController::class, 'decide'])
+        ->name('debriefs.decide')->can('present', 'debriefing');
+    Route::post('/debriefs/{debriefing}/end', [PresenterController::class, 'end'])
+        ->name('debriefs.end')->can('present', 'debriefing');
+    Route::get('/debriefs/{debriefing}/minutes', [PresenterController::class, 'minutes'])
+        ->name('debriefs.minutes')->can('present', 'debriefing');
+    Route::post('/decisions/{decision}/done', [PresenterController::class, 'done'])
+        ->name('decisions.done')->can('finish', 'decision')->whereNumber('decision');
+    Route::get('/debriefs/{debriefing}/room', [RoomController::class, 'room'])
+        ->name('debriefs.room')->can('watch', 'debriefing');
+    Route::get('/debriefs/{debriefing}/room/side', [RoomController::class, 'side'])
+        ->name('debriefs.room.side')->can('watch', 'debriefing');
+    Route::get('/debriefs/{debriefing}/state', [RoomController::class, 'state'])
+        ->name('debriefs.state')->can('watch', 'debriefing');
+    Route::get('/debriefs/{debriefing}/evidence/{case}/{swing}', [RoomController::class, 'evidence'])
+        ->name('debriefs.evidence')->can('watch', 'debriefing')->whereNumber('case')->where('swing', '[1-6]');
+    Route::get('/debriefs/{debriefing}/film/{case}/{swing}/{view}/{part}', [RoomController::class, 'film'])
+        ->name('debriefs.film')->can('watch', 'debriefing')->whereNumber('case')->where('swing', '[1-6]');
+    Route::get('/debriefs/{debriefing}/vote', [RoomController::class, 'voter'])
+        ->name('debriefs.vote')->can('vote', 'debriefing');
+    Route::post('/debriefs/{debriefing}/votes/{question}', [RoomController::class, 'cast'])
+        ->name('debriefs.cast')->can('vote', 'debriefing')->whereNumber('question');
+    Route::get('/join/{code?}', [RoomController::class, 'enter'])->name('join');
+    Route::post('/join', [RoomController::class, 'join'])->name('join.in')->middleware('throttle:join');
     Route::get('/rounds', [RoundController::class, 'index'])->name('rounds')->can('manage', Sitting::class);
     Route::get('/rounds/plan/choices', [PlanController::class, 'choices'])
         ->name('rounds.choices')->can('manage', Sitting::class);

@@ -29,6 +29,20 @@ final class Behind
         [LiesIn::School, 'was taught to call it sooner'],
     ];
 
+    /** What the head coach noted on the cases of a debrief. */
+    public const NOTES = [
+        'Half of the room looks at the foot, half at the hip: ask what each looks at first.',
+        'Let somebody say the cause aloud before the spread is shown.',
+        'Play it at a quarter of the speed, feet only.',
+    ];
+
+    /** What was decided: about what, in words, by whom ('' is the head coach), due so many days later. */
+    public const DECISIONS = [
+        [LiesIn::Definition, 'Say in the definition which of the two is looked at first, with an example', '', 14],
+        [LiesIn::Seeing, 'Collect two more examples seen from down the line', 'staff', 21],
+        [LiesIn::Evidence, 'Film from the ground at the next session, to see the sole', 'staff', 300],
+    ];
+
     /** At which swing the ladder's change is gone. */
     public const BREAKS = 3;
 }

@@ -76,6 +76,7 @@ final class LoadDemo
         private readonly TakeNorms $norms,
         private readonly MeasureRecording $measure,
         private readonly DemoPanel $panel,
+        private readonly DemoDebrief $debrief,
     ) {
     }
 
@@ -150,6 +151,9 @@ final class LoadDemo
         Carbon::setTestNow($today->copy()->subDays(66)->setTime(17, 0));
         $this->close->now($spring, $head);
         $this->publish->carryOut($spring->refresh(), $head, Progress::untold());
+        if ($limit === null) {
+            ($this->debrief)($spring->refresh(), $head, $staff, $today->copy()->subDays(63));
+        }
 
         Carbon::setTestNow($today->copy()->subDays(6)->setTime(9, 0));
         $autumn = $this->round(

@@ -25,7 +25,7 @@ final readonly class Navigation
             'codebook' => ['codebook', 'codebook'],
         ],
         'study' => ['rounds' => ['rounds', 'rounds'], 'panel' => ['panel.index', 'panel']],
-        'findings' => ['agreement' => ['agreement.index', 'agreement'], 'debrief' => ['debrief.index', 'debrief']],
+        'findings' => ['agreement' => ['agreement.index', 'agreement'], 'debrief' => ['debrief.index', 'debrief|debriefs']],
         'academy' => [
             'people' => ['people', 'people'],
             'golfers' => ['golfers', 'golfers|lessons'],

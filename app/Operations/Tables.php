@@ -37,7 +37,7 @@ final readonly class Tables
     public const SEALED = 'sealed';
 
     /** What lies under the application's key: it is laid under another's when an archive takes it elsewhere. */
-    public const SECRET = ['subject_keys' => ['held'], 'users' => ['factor_secret']];
+    public const SECRET = ['debrief_sessions' => ['secret'], 'subject_keys' => ['held'], 'users' => ['factor_secret']];
 
     /** By table: blinding, erasure, archive (whether one carries it), backup. */
     public const PLACES = [
@@ -56,6 +56,12 @@ final readonly class Tables
         'column_maps' => [self::OPEN, self::NONE, true, true],
         'consent_papers' => [self::OPEN, self::GOES, true, true],
         'consents' => [self::OPEN, self::GOES, true, true],
+        'debrief_cases' => [self::HIDDEN, self::STAYS, true, true],
+        'debrief_decisions' => [self::OPEN, self::NONE, true, true],
+        'debrief_people' => [self::OPEN, self::NONE, true, true],
+        'debrief_questions' => [self::HIDDEN, self::STAYS, true, true],
+        'debrief_sessions' => [self::OPEN, self::NONE, true, true],
+        'debrief_votes' => [self::HIDDEN, self::STAYS, true, true],
         'devices' => [self::OPEN, self::NONE, true, true],
         'drill_judgings' => [self::OPEN, self::NONE, true, true],
         'drill_questions' => [self::HIDDEN, self::STAYS, true, true],

@@ -21,6 +21,8 @@ use App\Capture\Policies\CaughtSwingPolicy;
 use App\Capture\Policies\DevicePolicy;
 use App\Codebook\Codebooks;
 use App\Codebook\Policies\CodebookVersionPolicy;
+use App\Debrief\Policies\DebriefDecisionPolicy;
+use App\Debrief\Policies\DebriefSessionPolicy;
 use App\Film\FilmFiles;
 use App\Http\Components\FigureValue;
 use App\Http\Components\Grade;
@@ -32,6 +34,8 @@ use App\Models\AuditEntry;
 use App\Models\CaptureSession;
 use App\Models\CaughtSwing;
 use App\Models\CodebookVersion;
+use App\Models\DebriefDecision;
+use App\Models\DebriefSession;
 use App\Models\Device;
 use App\Models\DrillJudging;
 use App\Models\Enums\WorkKind;
@@ -112,6 +116,8 @@ final class AppServiceProvider extends ServiceProvider
         Sitting::class => SittingPolicy::class,
         Reading::class => ReadingPolicy::class,
         KeyEntry::class => KeyEntryPolicy::class,
+        DebriefSession::class => DebriefSessionPolicy::class,
+        DebriefDecision::class => DebriefDecisionPolicy::class,
         DrillJudging::class => DrillJudgingPolicy::class,
         Work::class => WorkPolicy::class,
         Device::class => DevicePolicy::class,
@@ -218,6 +224,11 @@ final class AppServiceProvider extends ServiceProvider
         RateLimiter::for('code', static fn (Request $request): array => [
             Limit::perMinute(8)->by('code|'.self::whose($request)),
             Limit::perMinute(30)->by('code|'.$request->ip()),
+        ]);
+        // A code of six digits is not to be found by trying.
+        RateLimiter::for('join', static fn (Request $request): array => [
+            Limit::perMinute(6)->by('join|'.self::whose($request)),
+            Limit::perMinute(120)->by('join|'.$request->ip()),
         ]);
         RateLimiter::for('letters', static fn (Request $request): array => [
             Limit::perHour(5)->by('letters|'.self::address($request)),

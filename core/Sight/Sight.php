@@ -139,6 +139,29 @@ final readonly class Sight
     }
 
     /**
+     * In a debrief that shows it now: the swing, its film only where the golfer agrees to a room, and what the
+     * presenter has shown of it; never a name.
+     *
+     * @param  bool  $joined  whether the person takes part
+     */
+    public static function ofDebrief(Standing $s, Reveal $shown, bool $joined): self
+    {
+        return match (true) {
+            ! $s->consents => self::nothing(Why::Consent),
+            ! $s->held => self::nothing(Why::Erased),
+            $s->feelAwaited => self::nothing(Why::Feel),
+            $s->own => self::nothing(Why::Own),
+            $s->hiddenBy() !== null => self::nothing($s->hiddenBy()),
+            ! $joined => self::nothing(Why::NotTheirs),
+            default => self::these(
+                ...($s->room ? [Thing::Film] : []),
+                ...[Thing::Trace, Thing::Context],
+                ...$shown->things(),
+            ),
+        };
+    }
+
+    /**
      * Of what is made from several: what may be seen of every one of them.
      *
      * @param  iterable<self>  $sights

@@ -196,6 +196,7 @@ return [
         'harm-of-low' => 'a score of 1 to 3 says whether the drill adds a fault or is unsafe, and no other does',
     ],
     'agreement' => [
+        'below-none' => 'a count is not below none',
         'nominal-weights' => 'weights have no meaning on a nominal scale',
         'empty-category' => 'the categories have an empty name among them',
         'weights' => 'weights are \':weights\', not linear or quadratic',

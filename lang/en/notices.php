@@ -39,6 +39,11 @@ return [
         'checked' => 'It holds for what “:device” records from now on.',
         'no-longer-send' => '“:device” can no longer send.',
     ],
+    'debrief' => [
+        'decided' => 'Written down. It stands on Today until it is done.',
+        'done' => 'Done.',
+        'ended' => 'The debrief is over. These are its minutes.',
+    ],
     'panel' => [
         'following-opened' => 'Open. The panel’s members find it under Today.',
         'following-closed' => 'Closed. The key is being made anew from what was said.',

@@ -114,6 +114,21 @@ return [
         'film-gone' => 'its film does not lie where it should',
         'film-spoilt' => 'its film :file is not as it was packed',
     ],
+    'debrief' => [
+        'cases' => 'Choose one to :most cases that can be shown. Nothing was begun.',
+        'over' => 'This debrief is over. Nothing was changed.',
+        'own' => 'One of its cases is your own swing: it is looked at in a private review only. You have not joined.',
+        'awaited' => 'You still have to read one of its swings blind, or it stands in a round that is not published. You '
+            .'have not joined.',
+        'barred' => 'Not shown: :who may not see this case now (still to be read blind, or their own swing).',
+        'no-question' => 'That cannot be asked of this case: too little was named. Nothing was asked.',
+        'vote-open' => 'A vote is open; close it first. Nothing was changed.',
+        'vote-closed' => 'This vote is closed; your answer was not counted.',
+        'no-answer' => 'That is none of the answers. Nothing was counted.',
+        'not-now' => 'Somebody in the room may not see this case now; no vote is taken on it. Nothing was counted.',
+        'no-code' => 'No debrief under way has this code.',
+        'done-already' => 'That is done already. Nothing was changed.',
+    ],
     'panel' => [
         'judging-needs-closed' => ':panel is not a closed panel study; drills are judged after its blind round and '
             .'before it is published. Nothing was changed.',

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Debrief\Http;
 
 use App\Bench\Pages\EvidencePayload;
-use App\Debrief\Pages\Debrief;
+use App\Debrief\Debrief;
 use App\Debrief\Pages\DebriefPage;
 use App\Http\Controller;
 use App\Models\CaseSwing;

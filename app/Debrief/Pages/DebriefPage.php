@@ -6,8 +6,11 @@ namespace App\Debrief\Pages;
 
 use App\Bench\Pages\TraceTitle;
 use App\Codebook\Codebooks;
+use App\Debrief\Debrief;
+use App\Models\Academy;
 use App\Models\CaseSwing;
 use App\Models\Casts\Cell;
+use App\Models\DebriefSession;
 use App\Models\Recording;
 use App\Models\Sitting;
 use App\Models\SittingCase;
@@ -74,6 +77,7 @@ final readonly class DebriefPage
                 'cue' => $p['cue'],
             ], $people),
             'order' => $this->order($round, $place, $order),
+            'heldBefore' => self::held($round),
             'rounds' => self::rounds($round),
             'forPage' => self::forPage($said),
         ];
@@ -222,13 +226,15 @@ final readonly class DebriefPage
 
     /**
      * @param  list<Turn>  $order
-     * @return list<array{name: string, fault: string, url: string, here: bool}>
+     * @return list<array{place: int, score: string, name: string, fault: string, url: string, here: bool}>
      */
     private function order(Sitting $round, int $place, array $order): array
     {
         $codebook = $this->codebooks->of($round);
 
         return array_map(static fn (array $turn, int $i): array => [
+            'place' => $turn['place'],
+            'score' => Written::fixed($turn['weight'], 1),
             'name' => $turn['name'],
             'fault' => $turn['fault'] === null
                 ? (string) __('debrief.nothing-apart')
@@ -236,6 +242,19 @@ final readonly class DebriefPage
             'url' => route('debrief', [$round, $i + 1]),
             'here' => $i + 1 === $place,
         ], $order, array_keys($order));
+    }
+
+    /** @return list<array{says: string, url: string}> debriefs of the round that are or were held, the newest first */
+    private static function held(Sitting $round): array
+    {
+        $sessions = DebriefSession::query()->where('sitting_id', $round->id)->orderByDesc('id')->limit(5)->get();
+
+        return array_values($sessions->map(static fn (DebriefSession $s): array => [
+            'says' => (string) __($s->isOpen() ? 'debrief.begin.under-way' : 'debrief.begin.was-held', [
+                'day' => $s->started_at->timezone(Academy::zone())->format('j M Y'),
+            ]),
+            'url' => route($s->isOpen() ? 'debriefs.present' : 'debriefs.minutes', $s),
+        ])->all());
     }
 
     /** @return list<array{name: string, url: string, here: bool}> none where there is no other */

@@ -28,6 +28,7 @@ final class StageHead extends Component
         ],
         'debrief' => ['debrief/page', 'debrief/lanes', 'bench/aids'],
         'following' => ['panel/following'],
+        'room' => ['debrief/room'],
         'compare' => ['bench/compare', 'bench/follow'],
     ];
 
@@ -49,7 +50,7 @@ final class StageHead extends Component
     ];
 
     /**
-     * @param  'bench'|'reading'|'debrief'|'following'|'compare'  $script  of which page
+     * @param  'bench'|'reading'|'debrief'|'following'|'room'|'compare'  $script  of which page
      * @param  list<string>  $fetch  addresses of what it will ask for
      * @param  list<string>  $pictures  addresses of the pictures it opens with
      */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Today\Pages;
 
 use App\Codebook\Codebooks;
+use App\Debrief\Pages\OpenDecisions;
 use App\Models\Academy;
 use App\Models\Casts\Cell;
 use App\Models\Consent;
@@ -87,6 +88,7 @@ final class TodayPage
             'open' => array_values(Sitting::query()->where('state', 'open')->orderBy('opened_at')->get()
                 ->map(fn (Sitting $s): array => $this->underWay($s, $progress->get($s->id) ?? new Collection()))
                 ->all()),
+            'decisions' => OpenDecisions::of($user),
             'closed' => Sitting::query()->where('state', 'closed')->get(),
             'published' => $last,
             'unsettled' => KeyEntry::query()
@@ -210,6 +212,7 @@ final class TodayPage
             'waiting' => $over['closed'] ?? [],
             'published' => $over['published'] ?? [],
             'next' => $next,
+            'decisions' => OpenDecisions::of($user),
             'following' => [...self::judging($user), ...self::following($user)],
         ];
     }

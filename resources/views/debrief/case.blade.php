@@ -21,6 +21,9 @@
             @include('bench.stage', ['film' => true, 'trace' => true, 'locked' => true, 'lanes' => true])
         </section>
         <aside class="side" aria-label="{{ __('debrief.said') }}">
+            @isset($held)
+                @include('debrief.held')
+            @endisset
             <div class="sheet-head">
                 <div role="group" aria-label="{{ __('debrief.shown') }}" class="way">
                     <button type="button" data-do="names" aria-pressed="false">{{ __('debrief.names') }}
@@ -57,7 +60,10 @@
                     </div>
                 </li>
             </ol>
-            @include('debrief.case.order')
+            @unless(isset($held))
+                @include('debrief.begin')
+                @include('debrief.case.order')
+            @endunless
         </aside>
         @include('bench.keys')
         <x-words :of="['keys', 'stage.script', 'debrief.script']" />
@@ -65,4 +71,7 @@
     </div>
     <script type="application/json" id="said">@json($forPage)</script>
     <script type="module" src="@part('js/debrief/page.js')"></script>
+    @isset($held)
+        <script type="module" src="@part('js/debrief/held.js')"></script>
+    @endisset
 </x-layout>

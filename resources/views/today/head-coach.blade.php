@@ -82,4 +82,5 @@
         <h2>{{ __('today.last') }}</h2>
         <a href="{{ route('agreement', $published) }}">{{ $published->name }}</a>
     @endif
+    @include('debrief.waiting')
 </x-layout>

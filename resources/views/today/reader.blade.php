@@ -60,4 +60,5 @@
             @endforeach
         </ul>
     @endif
+    @include('debrief.waiting')
 </x-layout>

@@ -1,6 +1,6 @@
 <?php
 
-use App\Debrief\Pages\Debrief;
+use App\Debrief\Debrief;
 use App\Models\Call;
 use App\Models\KeyEntry;
 use App\Models\Reading;
@@ -174,7 +174,7 @@ it('shows a film to a room only where the golfer has agreed to that', function (
     $this->actingAs($this->headCoach());
     $page = $this->get("/debrief/$round->public_id/1")->assertOk()->assertDontSee('Its film is not shown');
     preg_match('#data-evidence="([^"]+)"#', $page->getContent(), $m);
-    $order = app(App\Debrief\Pages\Debrief::class)->order($round, $this->headCoach());
+    $order = app(App\Debrief\Debrief::class)->order($round, $this->headCoach());
     $recording = App\Models\SittingCase::query()->findOrFail($order[0]['place'])->recording;
     App\Models\Film::query()->where('recording_id', $recording->id)->delete();
     Illuminate\Support\Facades\DB::table('films')->insert(['public_id' => str_repeat('f', 26),

@@ -174,7 +174,7 @@ it('takes as many queries for many rows as for few', function () {
         ->and(queriesOf($this, $head, '/agreement/'.$this->round('Spring')->public_id))
         ->toBeLessThan(24)
         ->and(queriesOf($this, $this->person('tam'), '/'))
-        ->toBeLessThan(15);
+        ->toBeLessThan(16);
 });
 
 it('shows empty places with what belongs there', function () {

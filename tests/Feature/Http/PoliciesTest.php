@@ -6,7 +6,8 @@ use Illuminate\Support\Facades\Route;
 
 /** What everybody has who is logged in: own pages, whose content goes by sight. */
 const EVERYBODYS = [
-    'today', 'search', 'keys', 'codebook', 'codebook.document', 'read.next', 'agreement.index', 'panel.index', 'logout',
+    'today', 'search', 'join', 'join.in', 'keys', 'codebook', 'codebook.document', 'read.next', 'agreement.index',
+    'panel.index', 'logout',
     'own', 'own.data', 'account', 'account.update', 'account.password', 'account.address', 'account.sessions.end',
     'account.leave', 'notices', 'notices.update', 'notices.seen',
     'account.factor', 'account.factor.keep', 'account.factor.codes', 'account.factor.drop',

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Debrief\Pages;
+namespace App\Debrief;
 
 use App\Agreement\KeptFigures;
 use App\Agreement\RoundRatings;

@@ -1,0 +1,2 @@
+// Prints the page.
+document.querySelector('[data-print]')?.addEventListener('click', () => print());

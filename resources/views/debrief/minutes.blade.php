@@ -1,0 +1,43 @@
+<x-layout :title="__('debrief.minutes.page')">
+    <h1>{{ $title }}</h1>
+    <p class="quiet about">{{ $when }}</p>
+    <p>{{ $people ? __('debrief.minutes.people', ['people' => implode(', ', $people)]) : __('debrief.minutes.nobody') }}</p>
+    @if($withheld)
+        <p class="notice">{{ __('debrief.waits') }}</p>
+    @endif
+    @if($session->isOpen())
+        <p><a class="act" href="{{ route('debriefs.present', $session) }}">{{ __('debrief.minutes.on') }}</a></p>
+    @else
+        <p class="no-print"><button type="button" class="act second" data-print>{{ __('debrief.minutes.print') }}</button></p>
+        <script type="module" src="@part('js/debrief/print.js')"></script>
+    @endif
+    @foreach($cases as $c)
+        @if($c['begun'] || $c['notes'] !== '' || $c['decisions'])
+            <section class="minute">
+                <h2>{{ $c['name'] }}</h2>
+                <p class="small quiet">{{ $c['shown'] }}</p>
+                @if($c['notes'] !== '')
+                    <p class="words">{{ $c['notes'] }}</p>
+                @endif
+                @foreach($c['votes'] as $vote)
+                    <p><b>{{ $vote['asks'] }}</b> <span class="small quiet">{{ $vote['stage'] }}</span></p>
+                    @include('debrief.vote.results')
+                @endforeach
+                @foreach($c['decisions'] as $d)
+                    @include('debrief.decision')
+                @endforeach
+            </section>
+        @endif
+    @endforeach
+    @if($general)
+        <h2>{{ __('debrief.minutes.general') }}</h2>
+        @foreach($general as $d)
+            @include('debrief.decision')
+        @endforeach
+    @endif
+    <details class="below no-print" @if($errors->any()) open @endif>
+        <summary>{{ __('debrief.decisions.take') }}</summary>
+        @include('debrief.decide', ['people' => $owners])
+    </details>
+    <p class="small quiet">{{ __('debrief.minutes.secret') }}</p>
+</x-layout>
