@@ -32,6 +32,7 @@ use Illuminate\Support\Carbon;
  * @property ?string $onset
  * @property string $verdict
  * @property ?float $margin
+ * @property ?float $second  how likely it is there if members differ in how often they err
  * @property ?array<string, mixed> $judgement
  * @property ?string $worded_then  what was said of it before there were codes
  * @property ?string $ruling
@@ -50,7 +51,10 @@ final class KeyEntry extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['severity' => 'float', 'margin' => 'float', 'judgement' => 'array', 'ruled_at' => 'datetime'];
+        return [
+            'severity' => 'float', 'margin' => 'float', 'second' => 'float', 'judgement' => 'array',
+            'ruled_at' => 'datetime',
+        ];
     }
 
     /** What the measurements say, as it was found when the key was made. */

@@ -90,6 +90,7 @@ return [
         'by-limit' => 'not cleared for this golfer',
         'before' => 'The sheets of this study could not yet say causes outside the feet, misses or what is sound.',
     ],
+    'second' => 'if members differ in how often they err: :p % likely there',
     'lenses' => [
         'nav' => 'Lens',
         'own' => ':lens (asked)',
@@ -112,7 +113,6 @@ return [
         'for' => 'For :for.',
         'not' => ':Not.',
         'lens' => 'Not used under this study’s lens: :why.',
-        'loads' => 'It loads what this golfer is to spare: :limits.',
         'refused' => 'That is not cleared by a professional: whatever is said here, choosing it counts as unsafe.',
         'scale' => 'Appropriate, 1 to 9, on each rung',
         'harm' => ':Rung: it would',

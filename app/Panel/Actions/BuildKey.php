@@ -21,6 +21,7 @@ use App\Panel\KeyInputs;
 use App\Panel\PanelSheets;
 use App\Shelf\Actions\MeasureRecording;
 use App\Works\Progress;
+use Core\Agreement\Profile\SecondOpinion;
 use Core\Codebook\FaultVerdict;
 use Core\Codebook\Judgement;
 use Core\Consensus\CaseConsensus;
@@ -112,9 +113,10 @@ final readonly class BuildKey
             $said = $this->said($panel);
             $sheets = PanelSheets::ofPanel($panel);
             $inputs = KeyInputs::checksum($panel);
+            $second = self::second($said);
             $made = [];
             foreach ([$panel->lens, ...array_keys($this->codebooks->document($panel->codebook_version)->lenses())] as $of) {
-                $made[$of] ??= $this->under($panel, $of, $inputs, $said, $sheets);
+                $made[$of] ??= $this->under($panel, $of, $inputs, $said, $second, $sheets);
             }
             if ($before !== null) {
                 event(new KeyMadeAnew($panel, $made[$panel->lens], $before));
@@ -127,20 +129,24 @@ final readonly class BuildKey
     /** Makes the key of a panel under a lens under which it has none. */
     public function add(Sitting $panel, string $lens): KeyVersion
     {
+        $said = $this->said($panel);
+
         return $panel->keysUnder($lens)->first() ?? $this->under(
             $panel,
             $lens,
             KeyInputs::checksum($panel),
-            $this->said($panel),
+            $said,
+            self::second($said),
             PanelSheets::ofPanel($panel),
         );
     }
 
     /**
-     * @param  array<int, array<string, list<CoreCall>>>  $said
+     * @param  array<int, array<string, array<int, CoreCall>>>  $said
+     * @param  array<string, array<int, float>>  $second  how likely each fault is there, by place
      * @param  array<int, list<CoreReading>>  $sheets
      */
-    private function under(Sitting $panel, string $lens, string $inputs, array $said, array $sheets): KeyVersion
+    private function under(Sitting $panel, string $lens, string $inputs, array $said, array $second, array $sheets): KeyVersion
     {
         $before = $panel->keysUnder($lens)->first();
         $key = KeyVersion::query()->create([
@@ -184,10 +190,11 @@ final readonly class BuildKey
                     ...self::entry(
                         $case->kind,
                         $fault,
-                        $said[$case->id][$fault] ?? [],
+                        array_values($said[$case->id][$fault] ?? []),
                         $measured,
                         $rulings->get("{$case->case_id}|$fault"),
                     ),
+                    'second' => $second[$fault][$case->id] ?? null,
                 ];
             }
         }
@@ -205,7 +212,7 @@ final readonly class BuildKey
      * What a consensus is made from, of every call; the database puts a case's calls into one text. What a member said
      * in a following round takes the place of it.
      *
-     * @return array<int, array<string, list<CoreCall>>> by place and fault
+     * @return array<int, array<string, array<int, CoreCall>>> by place, fault and member
      */
     private function said(Sitting $panel): array
     {
@@ -223,7 +230,7 @@ final readonly class BuildKey
             foreach (explode(',', Cell::text($row->said)) as $call) {
                 [$fault, $presence, $severity, $onset, $member] = explode(' ', $call);
                 $now = $changed[$fault][(int) $member] ?? null;
-                $out[Cell::int($row->sitting_case_id)][$fault][] = $now !== null ? new CoreCall(
+                $out[Cell::int($row->sitting_case_id)][$fault][(int) $member] = $now !== null ? new CoreCall(
                     $fault,
                     $now->presence,
                     $now->severity,
@@ -238,6 +245,28 @@ final readonly class BuildKey
         }
 
         return $out;
+    }
+
+    /**
+     * A second opinion beside the majority: of who could tell.
+     *
+     * @param  array<int, array<string, array<int, CoreCall>>>  $said
+     * @return array<string, array<int, float>> by fault and place
+     */
+    private static function second(array $said): array
+    {
+        $calls = [];
+        foreach ($said as $place => $faults) {
+            foreach ($faults as $fault => $members) {
+                foreach ($members as $member => $call) {
+                    if ($call->presence !== Presence::CannotTell) {
+                        $calls[$fault][$place][$member] = $call->presence === Presence::Present;
+                    }
+                }
+            }
+        }
+
+        return array_map(SecondOpinion::of(...), $calls);
     }
 
     /** @return Collection<int, SittingCase> with what was measured of their swings under a lens */

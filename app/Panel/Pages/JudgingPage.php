@@ -9,7 +9,6 @@ use App\Codebook\Codebooks;
 use App\Models\DrillJudging;
 use App\Models\DrillQuestion;
 use App\Models\Golfer;
-use App\Models\GolferLimit;
 use App\Models\Reading;
 use App\Models\User;
 use App\Panel\FollowingRounds;
@@ -17,7 +16,7 @@ use App\Panel\Judgings;
 use App\Sight\NotNow;
 use App\Sight\Onlookers;
 use App\Sight\PanelSight;
-use App\Words\Term;
+use App\Words\LoadedLimits;
 use Core\Codebook\Codebook;
 use Core\Consensus\Harm;
 use Core\Reading\Stop;
@@ -107,18 +106,13 @@ final readonly class JudgingPage
     {
         $drill = $codebook->drills()[$key];
         [$used, $how] = $drill->plan->lenses[$lens] ?? [true, ''];
-        $against = $golfer->limitsInForce->filter(
-            static fn (GolferLimit $l): bool => ! $l->isClearedNow() && $drill->plan?->loads($l->toCore()) === true,
-        );
 
         return [
             'name' => ucfirst($drill->name),
             'for' => $drill->for,
             'not' => $drill->not,
             'lens' => $used ? '' : (string) __('panel.judging.lens', ['why' => $how]),
-            'loads' => $against->isEmpty() ? '' : (string) __('panel.judging.loads', [
-                'limits' => $against->map(Term::limit(...))->implode('; '),
-            ]),
+            'loads' => LoadedLimits::of($drill, $golfer),
         ];
     }
 }

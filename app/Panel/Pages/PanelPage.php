@@ -241,8 +241,7 @@ final readonly class PanelPage
             'present' => $e->present,
             'absent' => $e->absent,
             'unsure' => $e->cannot_tell,
-            'why' => $this->why($e, $codebook),
-            'moved' => $moved,
+            'says' => self::parts($this->why($e, $codebook), $moved, self::second($e)),
             'ruled' => $e->ruling === null ? null : (string) __('panel.ruled', [
                 'ruling' => __("panel.rulings.$e->ruling"),
                 'date' => $e->ruled_at?->timezone(Academy::zone())->format('j M Y') ?? '',
@@ -311,7 +310,7 @@ final readonly class PanelPage
             'grade' => str_replace(' ', '-', $e->grade),
             'side' => "$e->case_id|$e->fault",
             'label' => $e->label === 'present' && $e->grade !== 'conflict',
-            'hint' => "$e->grade: ".$this->why($e, $codebook),
+            'hint' => implode(' · ', self::parts("$e->grade: ".$this->why($e, $codebook), self::second($e))),
             'present' => $e->present,
             'of' => $e->present + $e->absent,
         ];
@@ -320,6 +319,20 @@ final readonly class PanelPage
     private function why(KeyEntry $e, Codebook $codebook): string
     {
         return $this->words->said($e->measured()->why, ['fault' => $codebook->faults[$e->fault]->name]);
+    }
+
+    /** @return list<string> */
+    private static function parts(string ...$parts): array
+    {
+        return array_values(array_filter($parts, static fn (string $part): bool => $part !== ''));
+    }
+
+    /** How likely it is there if members differ in how often they err. */
+    private static function second(KeyEntry $e): string
+    {
+        return $e->second === null ? '' : (string) __('panel.second', [
+            'p' => Written::fixed(100.0 * $e->second, 0),
+        ]);
     }
 
     private static function swing(KeyEntry $e): string

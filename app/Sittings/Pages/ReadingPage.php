@@ -8,7 +8,9 @@ use App\Bench\Pages\CaseLine;
 use App\Bench\Pages\TraceTitle;
 use App\Codebook\Codebooks;
 use App\Models\CaseSwing;
+use App\Models\Golfer;
 use App\Models\Reading;
+use App\Words\LoadedLimits;
 use App\Words\Term;
 use Core\Codebook\Codebook;
 use Core\Codebook\Drill;
@@ -73,7 +75,7 @@ final readonly class ReadingPage
             'faults' => array_map(self::fault(...), array_values($codebook->faults)),
             'pins' => self::pins($reading, $second !== null),
             'stations' => self::stations(),
-            'drills' => self::drills($codebook, $reading->isLocked()),
+            'drills' => self::drills($codebook, $reading->isLocked(), $case->recording->golfer),
             'stops' => self::options('stops', array_map(static fn (Stop $s): string => $s->value, Stop::cases())),
             'misses' => self::options(
                 'misses',
@@ -210,10 +212,10 @@ final readonly class ReadingPage
     }
 
     /**
-     * @return array<string, array{name: string, says: string, far: string, caution: string, harm: ?string}> by key, in
-     *     the order of their names; that one does harm is told once nothing can be changed any more
+     * @return array<string, array{name: string, says: string, far: string, caution: string, loads: string, harm: ?string}>
+     *     by key, in the order of their names; that one does harm is told once nothing can be changed any more
      */
-    private static function drills(Codebook $codebook, bool $locked): array
+    private static function drills(Codebook $codebook, bool $locked, Golfer $golfer): array
     {
         $drills = $codebook->drills();
         uasort($drills, static fn (Drill $a, Drill $b): int => $a->name <=> $b->name);
@@ -223,6 +225,7 @@ final readonly class ReadingPage
             'says' => trim($d->setUp.' '.implode(' ', $d->steps)),
             'far' => $d->far,
             'caution' => trim(($d->harms ? '' : $d->caution).' '.__('cautions.drills')),
+            'loads' => LoadedLimits::of($d, $golfer),
             'harm' => $locked && $d->harms ? ucfirst($d->for).": $d->not. $d->caution" : null,
         ], $drills);
     }

@@ -6,7 +6,7 @@
         <span class="call absent">{{ __('panel.spread.absent', ['n' => $e['absent']]) }}</span> &nbsp;
         <span class="call cannot-tell">{{ __('panel.spread.cannot-tell', ['n' => $e['unsure']]) }}</span>
     </p>
-    <p class="small quiet">{{ $e['why'] }}@if($e['moved']) · {{ $e['moved'] }}@endif</p>
+    <p class="small quiet">{{ implode(' · ', $e['says']) }}</p>
     @isset($sides[$e['side']])
         <p class="small"><b>{{ ucfirst(__('panel.lenses.differ')) }}.</b>
             @foreach($sides[$e['side']] as $line)

@@ -132,3 +132,19 @@ it('badges what lenses judge differently, with a line for each side, and only of
     expect(substr_count($same->getContent(), 'class="sides"'))->toBe($sides)
         ->and($pseudonym)->not->toBe('');
 });
+
+it('has a second opinion beside the majority, the same under every lens, which changes no label', function () {
+    $study = $this->round('Winter');
+    $of = fn (string $lens): array => $study->keysUnder($lens)->firstOrFail()->entries()->where('fault', 'sway')
+        ->orderBy('case_id')->pluck('second', 'case_id')->all();
+    $own = $of($study->lens);
+    expect(array_filter($own, static fn (?float $p): bool => $p !== null))->not->toBeEmpty()
+        ->and($of('quiet-centre'))->toBe($own);
+    foreach ($study->keys()->firstOrFail()->entries()->where('fault', 'sway')->whereNotNull('second')->get() as $entry) {
+        // Where all but all agree, so does it.
+        if ($entry->present === 5 || $entry->absent === 5) {
+            expect($entry->second > 0.5)->toBe($entry->present === 5);
+        }
+    }
+    $this->actingAs($this->headCoach())->get("/panel/{$study->public_id}")->assertOk()->assertSee('% likely there');
+});

@@ -915,3 +915,45 @@ it('shows colleagues only without their names', function () {
     }
     $page->assertSee('a colleague')->assertSee('you');
 });
+
+it('tells nothing in a debrief of what one still has to read blind, even to who has joined', function (string $name) {
+    $this->freezeTime();
+    [$user, $may] = everyState($this)[$name];
+    $hidden = array_map(static fn (int $i): int => laid()[$i]->id, array_values(array_diff(range(0, 7), $may)));
+    $round = Sitting::query()->where('kind', SittingKind::Round)->where('state', 'published')
+        ->whereHas('cases.swings', fn ($q) => $q->whereIn('recording_id', $hidden))->firstOrFail();
+    $session = App\Models\DebriefSession::query()->create([
+        'sitting_id' => $round->id, 'started_by' => $this->headCoach()->id, 'code' => '246810',
+        'secret' => str_repeat('s', 64), 'started_at' => now(),
+    ]);
+    $session->people()->attach($user->id, ['joined_at' => now()]);
+    $shown = [];
+    foreach ($round->cases()->where('occasion', 1)->orderBy('id')->get() as $i => $case) {
+        $shown[] = $session->cases()->create([
+            'sitting_case_id' => $case->id, 'position' => $i + 1, 'revealed' => 5, 'topic' => 'sway',
+        ]);
+    }
+    $all = function () use ($session, $shown, $user, $hidden): array {
+        $out = [];
+        foreach ($shown as $case) {
+            $secret = DB::table('case_swings')->where('case_id', $case->case()->value('case_id'))
+                ->whereIn('recording_id', $hidden)->exists();
+            $session->update(['current_case_id' => $case->id]);
+            foreach (['room', 'room/side', 'state', 'vote', "evidence/{$case->id}/1",
+                "film/{$case->id}/1/face-on/stream"] as $page) {
+                $said = ask($this, $user, 'GET', "/debriefs/{$session->public_id}/$page");
+                $out["$case->id $page"] = $said;
+                if ($secret && str_starts_with($page, 'evidence')) {
+                    expect($said)->not->toStartWith('200');
+                }
+            }
+        }
+
+        return $out;
+    };
+    $before = $all();
+    changeEverySecret($user, $hidden);
+    foreach ($all() as $of => $said) {
+        expect($said === $before[$of])->toBeTrue("$of tells $name something that depends on a secret");
+    }
+})->with(['an instructor who reads again', 'an instructor with a second look', 'a head coach who reads']);

@@ -342,3 +342,16 @@ it('escapes what people write, and sends a sheet as data only', function () {
         ->getContent();
     expect($page)->toContain('&lt;script&gt;alert(1)&lt;/script&gt; from too low')->not->toContain('<script>alert(1)');
 });
+
+it('says beside a drill that it loads what the golfer is to spare, and no more once that is cleared', function () {
+    $reading = $this->reading;
+    $limit = $reading->case->recording->golfer->limitsNoted()->create([
+        'region' => 'knee', 'side' => 'lead', 'severity' => 'not-cleared',
+    ]);
+    $page = fn () => $this->actingAs($reading->user)->get("/read/{$reading->public_id}")->assertOk();
+    $page()->assertSee('It loads what this golfer is to spare');
+    $limit->update(['is_cleared' => true]);
+    $page()->assertDontSee('It loads what this golfer is to spare');
+    $limit->update(['is_cleared' => true, 'cleared_until' => '2020-01-01']);
+    $page()->assertSee('It loads what this golfer is to spare');
+});

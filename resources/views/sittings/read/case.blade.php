@@ -72,6 +72,9 @@
     @foreach($drills as $key => $drill)
         <div class="small drill" data-drill-text="{{ $key }}" hidden>
             <p>{{ $drill['says'] }} <i>{{ $drill['far'] }}</i></p>
+            @if($drill['loads'] !== '')
+                <p class="notice">{{ $drill['loads'] }}</p>
+            @endif
             <p class="quiet">{{ $drill['caution'] }}</p>
             @if($drill['harm'])
                 <p class="notice refused">{{ $drill['harm'] }}</p>
