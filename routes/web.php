@@ -178,6 +178,8 @@ Route::middleware('auth')->group(function (): void {
         ->name('following.open')->can('manage', 'round');
     Route::post('/panel/{round}/following/close', [FollowingController::class, 'close'])
         ->name('following.close')->can('manage', 'round');
+    Route::get('/panel/{round}/versions', [PanelController::class, 'versions'])
+        ->name('panel.versions')->can('viewKey', 'round');
     Route::post('/panel/{round}/judging', [JudgingController::class, 'open'])
         ->name('judging.open')->can('manage', 'round');
     Route::post('/panel/{round}/judging/close', [JudgingController::class, 'close'])

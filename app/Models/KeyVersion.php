@@ -20,6 +20,7 @@ use Illuminate\Support\Facades\DB;
  * @property string $lens
  * @property ?string $inputs_checksum  of hand-ins and measurements it was made from
  * @property ?Carbon $frozen_at
+ * @property ?Carbon $created_at
  * @property Sitting $sitting
  */
 final class KeyVersion extends Model

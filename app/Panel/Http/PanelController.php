@@ -8,7 +8,9 @@ use App\Http\Controller;
 use App\Models\KeyEntry;
 use App\Models\Sitting;
 use App\Panel\Actions\RuleOnEntry;
+use App\Panel\Pages\KeyVersions;
 use App\Panel\Pages\PanelPage;
+use App\Sight\Onlookers;
 use App\Undo\Undos;
 use Core\Sight\SittingKind;
 use Illuminate\Contracts\View\View;
@@ -43,6 +45,20 @@ final class PanelController extends Controller
             $this->user(),
             $request->entry(),
             $request->lens(),
+        ));
+    }
+
+    public function versions(PanelRequest $request, Sitting $round, KeyVersions $page, Onlookers $onlookers): View
+    {
+        // A line that is left out would tell what waits to be read.
+        abort_if($onlookers->of($this->user())->withheld($round) !== null, 404);
+
+        return view('panel.versions', $page->of(
+            $round,
+            $this->user(),
+            $request->lens() ?? $round->lens,
+            $request->filled('from') ? $request->integer('from') : null,
+            $request->filled('to') ? $request->integer('to') : null,
         ));
     }
 

@@ -15,6 +15,8 @@ final class PanelRequest extends FormRequest
         return [
             'page' => ['nullable', 'integer', 'between:1,100000'],
             'decide' => ['nullable', 'integer', 'between:1,100000'],
+            'from' => ['nullable', 'integer', 'between:1,100000'],
+            'to' => ['nullable', 'integer', 'between:1,100000'],
             'lens' => ['nullable', 'string', 'max:40'],
             'entry' => ['nullable', 'integer', 'between:1,9007199254740991'],
         ];

@@ -47,6 +47,7 @@ final readonly class PanelPage
         private CaseAdvice $advice,
         private JudgingSummary $judging,
         private PanelLenses $lenses,
+        private RulingEffects $effects,
     ) {
     }
 
@@ -90,6 +91,7 @@ final readonly class PanelPage
             'sides' => $sides,
             'sided' => self::sided($cases->items(), $sides, $codebook),
             'lenses' => $this->lenses->links($round, $lens),
+            'versions' => $key === null || $grades === null ? null : route('panel.versions', [$round, 'lens' => $lens]),
             'steps' => $mayRule && $grades !== null ? $this->steps($round, $following, $grades['contested'] ?? 0) : [],
             'frozen' => $mayRule && $key?->frozen_at !== null,
             'members' => $round->members()->count(),
@@ -218,19 +220,33 @@ final readonly class PanelPage
         $place = $entry === null ? false : array_search($entry, $ids, true);
         $pages = Paged::of($ids, self::DECISIONS_A_PAGE, 'decide', $place === false ? null : $place);
         $entries = KeyEntry::query()->whereKey($pages->items())->with('recording.golfer')->get()->keyBy('id')->all();
+        $effects = $this->effects->of($key, array_values(array_filter(
+            $entries,
+            static fn (KeyEntry $e): bool => $mayRule && $e->ruling === null && $e->grade === 'conflict',
+        )));
 
         return $pages->through(fn (int $id): array => $this->decision(
             $entries[$id],
             $codebook,
             $mayRule,
             $following->moved($entries[$id]->case_id, $entries[$id]->fault),
+            $effects[$id] ?? [],
         ));
     }
 
-    /** @return array<string, mixed> */
-    private function decision(KeyEntry $e, Codebook $codebook, bool $mayRule, string $moved): array
-    {
+    /**
+     * @param  list<string>  $effects
+     * @return array<string, mixed>
+     */
+    private function decision(
+        KeyEntry $e,
+        Codebook $codebook,
+        bool $mayRule,
+        string $moved,
+        array $effects,
+    ): array {
         return [
+            'effects' => $effects,
             'id' => $e->id,
             'case' => $e->case_id,
             'side' => "$e->case_id|$e->fault",

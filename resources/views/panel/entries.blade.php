@@ -3,7 +3,11 @@
     @if($held)
         <p class="notice">{{ __('panel.waits-says') }}</p>
     @endif
-    <p class="quiet about">{{ $about }}</p>
+    <p class="quiet about">{{ $about }}
+        @if($versions)
+            · <a href="{{ $versions }}">{{ __('panel.versions.link') }}</a>
+        @endif
+    </p>
     @if(count($lenses) > 1)
         <nav class="lenses" aria-label="{{ __('panel.lenses.nav') }}">
             @foreach($lenses as $lens)

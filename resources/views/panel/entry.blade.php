@@ -17,6 +17,9 @@
     @if($e['ruled'])
         <p>{{ $e['ruled'] }}</p>
     @elseif($e['rule'])
+        @foreach($e['effects'] as $line)
+            <p class="small">{{ $line }}</p>
+        @endforeach
         <form method="post" action="{{ $e['rule'] }}" class="ruling">
             @csrf
             <div>

@@ -170,7 +170,7 @@ it('takes as many queries for many rows as for few', function () {
         ->and(queriesOf($this, $head, '/rounds'))
         ->toBeLessThan(12)
         ->and(queriesOf($this, $head, '/panel/'.$this->round('Winter')->public_id))
-        ->toBeLessThan(29)
+        ->toBeLessThan(31)
         ->and(queriesOf($this, $head, '/agreement/'.$this->round('Spring')->public_id))
         ->toBeLessThan(24)
         ->and(queriesOf($this, $this->person('tam'), '/'))

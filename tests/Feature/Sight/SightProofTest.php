@@ -157,6 +157,7 @@ const KNOWN_ROUTES = [
     'debriefs.cast' => 'POST',
     'join' => 'GET',
     'join.in' => 'POST',
+    'panel.versions' => 'GET',
     'judging.open' => 'POST',
     'judging.close' => 'POST',
     'judging' => 'GET',
