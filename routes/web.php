@@ -13,6 +13,7 @@ use App\Academy\Http\PeopleController;
 use App\Academy\Http\ResetController;
 use App\Academy\Http\SessionController;
 use App\Agreement\Http\AgreementController;
+use App\Agreement\Http\LetterController;
 use App\Agreement\Http\PublishController;
 use App\Bench\Http\BenchController;
 use App\Capture\Http\CaptureController;
@@ -165,6 +166,14 @@ Route::middleware('auth')->group(function (): void {
         ->can('viewResult', 'round');
     Route::get('/agreement/{round}/people/{member}', [AgreementController::class, 'person'])
         ->name('agreement.person')
+        ->can('viewPerson', ['round', 'member'])
+        ->whereNumber('member');
+    Route::get('/agreement/{round}/people/{member}/letter', [LetterController::class, 'show'])
+        ->name('agreement.letter')
+        ->can('viewPerson', ['round', 'member'])
+        ->whereNumber('member');
+    Route::get('/agreement/{round}/people/{member}/letter.pdf', [LetterController::class, 'pdf'])
+        ->name('agreement.letter.pdf')
         ->can('viewPerson', ['round', 'member'])
         ->whereNumber('member');
     Route::get('/agreement/{round}/people/{member}/record', [AgreementController::class, 'record'])

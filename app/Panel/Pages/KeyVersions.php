@@ -178,6 +178,7 @@ final readonly class KeyVersions
     private function whole(KeyVersion $earlier, KeyVersion $later, array $seen, Codebook $codebook): array
     {
         $of = static fn (KeyVersion $k): Collection => $k->cases()->whereIn('case_id', $seen)->get()->keyBy('case_id');
+        $names = self::names($later, $seen);
         /** @var Collection<int, KeyCase> $old */
         $old = $of($earlier);
         $out = [];
@@ -193,17 +194,32 @@ final readonly class KeyVersions
                     ));
                 [$was, $is] = [$words($before), $words($new)];
                 if ($was !== $is) {
-                    $out[] = ['what' => self::case($later, $new->case_id).': '.__("panel.advice.parts.$part"), 'was' => $was, 'is' => $is];
+                    $out[] = ['what' => ($names[$new->case_id] ?? '').': '.__("panel.advice.parts.$part"), 'was' => $was, 'is' => $is];
                 }
             }
             $judged = static fn (?KeyCase $k): string => (string) json_encode($k->body['judged'] ?? []);
             if ($judged($before) !== $judged($new)) {
                 $out[] = [
-                    'what' => self::case($later, $new->case_id).': '.__('panel.advice.drills'),
+                    'what' => ($names[$new->case_id] ?? '').': '.__('panel.advice.drills'),
                     'was' => self::drills($before),
                     'is' => self::drills($new),
                 ];
             }
+        }
+
+        return $out;
+    }
+
+    /**
+     * @param  list<int>  $seen
+     * @return array<int, string> by case
+     */
+    private static function names(KeyVersion $key, array $seen): array
+    {
+        $out = [];
+        $ids = $key->entries()->reorder()->whereIn('case_id', $seen)->groupBy('case_id')->selectRaw('min(id)');
+        foreach (KeyEntry::query()->whereIn('id', $ids)->with('recording.golfer')->get() as $entry) {
+            $out[$entry->case_id] = "{$entry->recording->golfer->pseudonym}, {$entry->recording->club}";
         }
 
         return $out;
@@ -219,13 +235,6 @@ final readonly class KeyVersions
         $n = count($k?->toCore()->judged ?? []);
 
         return trans_choice('panel.versions.judged', $n, ['count' => $n]);
-    }
-
-    private static function case(KeyVersion $key, int $case): string
-    {
-        $entry = $key->entries()->where('case_id', $case)->with('recording.golfer')->first();
-
-        return $entry === null ? '' : "{$entry->recording->golfer->pseudonym}, {$entry->recording->club}";
     }
 
     /**

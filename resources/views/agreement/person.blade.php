@@ -4,6 +4,7 @@
     <p class="quiet lead">
         {{ implode(' ', $about) }}
         @if($n > 0)
+            <a href="{{ route('agreement.letter', [$round, $person->id]) }}">{{ __('letter.link') }}</a> ·
             <a href="{{ route('agreement.record', [$round, $person->id]) }}">{{ __("agreement.person.$whose.file") }}</a>
         @endif
     </p>
