@@ -56,11 +56,6 @@ for (const [path, name] of [
 await head.goto(`${base}/golfers?find=Dunnock`);
 await head.getByRole('link', { name: 'Dunnock' }).click();
 await shot(head, 'golfer');
-await head.goto(`${base}/agreement`);
-await head.getByRole('link', { name: 'People', exact: true }).click();
-await head.locator('main table.heat').waitFor();
-await head.evaluate(() => document.querySelectorAll('main h2')[1].scrollIntoView());
-await shot(head, 'agreement-map');
 await head.goto(`${base}/rounds/plan?suggest=12`);
 await shot(head, 'plan');
 await head.goto(`${base}/debrief`);
@@ -158,5 +153,23 @@ await press(
 await reader.waitForSelector('[data-saved][data-state="saved"]');
 await reader.goto(`${base}/agreement`);
 await shot(reader, 'agreement-own');
+
+// The room's page of a debrief that is held; last, since it leaves one behind.
+await head.goto(`${base}/debrief`);
+await ready(head);
+await head.click('text=Choose its cases');
+await head.click('text=Begin the debrief');
+const held = () => head.waitForSelector('[data-held][data-ready]', { state: 'attached' });
+await held();
+for (const step of [1, 2, 3]) {
+  await head.click(`[name=reveal][value="${step}"]`);
+  await held();
+}
+const room = await head.context().newPage();
+await room.setViewportSize({ width: 1280, height: 800 });
+await room.goto(head.url().replace('/present', '/room'));
+await ready(room);
+await room.waitForTimeout(2500);
+await shot(room, 'room');
 
 await browser.close();
