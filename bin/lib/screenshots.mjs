@@ -165,8 +165,7 @@ for (const step of [1, 2, 3]) {
   await head.click(`[name=reveal][value="${step}"]`);
   await held();
 }
-const room = await head.context().newPage();
-await room.setViewportSize({ width: 1280, height: 800 });
+const room = await as('maren');
 await room.goto(head.url().replace('/present', '/room'));
 await ready(room);
 await room.waitForTimeout(2500);
