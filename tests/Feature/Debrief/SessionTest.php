@@ -26,7 +26,7 @@ function heldDebrief(object $test, int $cases = 3): DebriefSession
     return DebriefSession::query()->orderByDesc('id')->firstOrFail();
 }
 
-function joins(object $test, DebriefSession $session, string ...$who): void
+function joinsRoom(object $test, DebriefSession $session, string ...$who): void
 {
     foreach ($who as $each) {
         $test->actingAs($test->person($each))->post('/join', ['code' => $session->code])
@@ -36,14 +36,14 @@ function joins(object $test, DebriefSession $session, string ...$who): void
     $test->actingAs($test->headCoach());
 }
 
-function shows(object $test, DebriefSession $session, array $what)
+function roomShown(object $test, DebriefSession $session, array $what)
 {
     return $test->actingAs($test->headCoach())->postJson("/debriefs/{$session->public_id}/show", [
         'case' => $session->refresh()->current_case_id, ...$what,
     ]);
 }
 
-function asked(object $test, DebriefSession $session, string $kind = 'presence'): DebriefQuestion
+function roomAsked(object $test, DebriefSession $session, string $kind = 'presence'): DebriefQuestion
 {
     $case = $session->refresh()->current;
     $test->actingAs($test->headCoach())->post("/debriefs/{$session->public_id}/questions", [
@@ -53,7 +53,7 @@ function asked(object $test, DebriefSession $session, string $kind = 'presence')
     return DebriefQuestion::query()->where('debrief_case_id', $case->id)->where('kind', $kind)->sole();
 }
 
-function votes(object $test, DebriefSession $session, DebriefQuestion $q, array $by)
+function roomVotes(object $test, DebriefSession $session, DebriefQuestion $q, array $by)
 {
     foreach ($by as $who => $answer) {
         $last = $test->actingAs($test->person($who))
@@ -74,7 +74,7 @@ function stepOn(object $test, DebriefSession $session, DebriefQuestion $q): void
 
 it('shows the room one thing after the other, and never a name', function () {
     $session = heldDebrief($this);
-    joins($this, $session, 'tam', 'kit');
+    joinsRoom($this, $session, 'tam', 'kit');
     $room = "/debriefs/{$session->public_id}/room/side";
     $names = User::query()->where('role', 'instructor')->pluck('name');
     $this->get("/debriefs/{$session->public_id}/present")->assertOk()->assertSee('2 have joined');
@@ -83,7 +83,7 @@ it('shows the room one thing after the other, and never a name', function () {
     $before = $session->refresh()->step;
     foreach ([1 => 'class="spread"', 2 => '>panel<', 3 => '>measurement<', 4 => '>flight<', 5 => '>ruling<'] as $n => $sees) {
         $later = $n < 5 ? [2 => '>panel<', 3 => '>measurement<', 4 => '>flight<', 5 => '>ruling<'][$n + 1] : null;
-        shows($this, $session, ['reveal' => $n])->assertOk();
+        roomShown($this, $session, ['reveal' => $n])->assertOk();
         $page = $this->actingAs($this->person('tam'))->get($room)->assertOk()->getContent();
         expect($page)->toContain($sees);
         $later === null || expect($page)->not->toContain($later);
@@ -93,7 +93,7 @@ it('shows the room one thing after the other, and never a name', function () {
     }
     expect($session->refresh()->step)->toBe($before + 5);
     // What is shown stays shown, and shown twice is shown once.
-    shows($this, $session, ['reveal' => 1])->assertOk();
+    roomShown($this, $session, ['reveal' => 1])->assertOk();
     expect($session->refresh()->step)->toBe($before + 5)->and($session->current->revealed)->toBe(Reveal::Ruling);
     // It is noted to whom a truth was shown.
     $recording = $session->current->case->swings()->value('recording_id');
@@ -104,19 +104,19 @@ it('shows the room one thing after the other, and never a name', function () {
 it('follows the presenter: case, topic and moment, however often its page is loaded', function () {
     $session = heldDebrief($this);
     $second = $session->cases()->skip(1)->firstOrFail();
-    shows($this, $session, ['t' => 1.25, 'swing' => 1])->assertOk();
+    roomShown($this, $session, ['t' => 1.25, 'swing' => 1])->assertOk();
     $state = fn () => $this->getJson("/debriefs/{$session->public_id}/state")->assertOk()->json();
     expect($state())->toMatchArray(['t' => 1.25, 'swing' => 1, 'over' => false]);
-    shows($this, $session, ['case' => $second->id, 'topic' => 'sway'])->assertOk();
+    roomShown($this, $session, ['case' => $second->id, 'topic' => 'sway'])->assertOk();
     expect($state()['case'])->toBe($second->id)->and($second->refresh()->topic)->toBe('sway');
     foreach ([1, 2] as $ignored) {
         $this->get("/debriefs/{$session->public_id}/present")->assertOk();
     }
     expect(DebriefSession::query()->count())->toBe(1)->and($state()['case'])->toBe($second->id);
-    shows($this, $session, ['t' => 'NaN'])->assertStatus(422);
-    shows($this, $session, ['t' => 1e9])->assertStatus(422);
-    shows($this, $session, ['reveal' => 9])->assertStatus(422);
-    shows($this, $session, ['case' => 999_999])->assertNotFound();
+    roomShown($this, $session, ['t' => 'NaN'])->assertStatus(422);
+    roomShown($this, $session, ['t' => 1e9])->assertStatus(422);
+    roomShown($this, $session, ['reveal' => 9])->assertStatus(422);
+    roomShown($this, $session, ['case' => 999_999])->assertNotFound();
     // Only what is on show is to be fetched, by who takes part.
     $first = $session->cases()->firstOrFail();
     $this->getJson("/debriefs/{$session->public_id}/evidence/{$second->id}/1")->assertOk();
@@ -143,17 +143,17 @@ it('takes the presenter’s notes and order', function () {
 it('votes before and after under no name, one changeable vote each, and tells the change by McNemar', function () {
     $session = heldDebrief($this);
     $six = ['tam', 'kit', 'ines', 'dov', 'hanne', 'bea'];
-    joins($this, $session, ...$six);
-    $q = asked($this, $session);
+    joinsRoom($this, $session, ...$six);
+    $q = roomAsked($this, $session);
     expect($q->stage->value)->toBe('before')->and($q->options)->toBe(['present', 'absent', 'cannot-tell']);
     $right = $q->answers[0] ?? 'present';
     $wrong = $right === 'present' ? 'absent' : 'present';
     $q->update(['answers' => [$right]]);
     $this->actingAs($this->person('tam'))->get("/debriefs/{$session->public_id}/vote?part=1")->assertOk()
         ->assertSee('Is it there');
-    votes($this, $session, $q, array_fill_keys($six, $wrong))->assertOk();
-    votes($this, $session, $q, ['tam' => $right])->assertOk();
-    votes($this, $session, $q, ['tam' => 'nonsense'])->assertStatus(422);
+    roomVotes($this, $session, $q, array_fill_keys($six, $wrong))->assertOk();
+    roomVotes($this, $session, $q, ['tam' => $right])->assertOk();
+    roomVotes($this, $session, $q, ['tam' => 'nonsense'])->assertStatus(422);
     expect(DebriefVote::query()->where('debrief_question_id', $q->id)->count())->toBe(6);
     // Nothing of how it stands while it is open.
     $side = fn (): string => $this->actingAs($this->headCoach())->get("/debriefs/{$session->public_id}/room/side")
@@ -161,14 +161,14 @@ it('votes before and after under no name, one changeable vote each, and tells th
     expect($side())->toContain('6 of 6 have voted')->not->toContain('class="tally"');
     stepOn($this, $session, $q);
     expect($q->stage->value)->toBe('between')->and($side())->toContain('class="tally"')->not->toContain('→');
-    votes($this, $session, $q, ['tam' => $wrong])->assertStatus(423);
+    roomVotes($this, $session, $q, ['tam' => $wrong])->assertStatus(423);
     // A second question waits while one is open; the same asked again is the same.
     stepOn($this, $session, $q);
     $this->post("/debriefs/{$session->public_id}/questions", [
         'case' => $session->current_case_id, 'kind' => 'cause', 'fault' => '',
     ])->assertSessionHas('refused');
-    expect(asked($this, $session)->is($q))->toBeTrue();
-    votes($this, $session, $q, [...array_fill_keys($six, $right), 'bea' => $wrong])->assertOk();
+    expect(roomAsked($this, $session)->is($q))->toBeTrue();
+    roomVotes($this, $session, $q, [...array_fill_keys($six, $right), 'bea' => $wrong])->assertOk();
     stepOn($this, $session, $q);
     expect($side())->toContain('Of 6 who voted twice 4 went over to the key’s answer and 0 left it (p = 0.125)');
     // Pressed twice it goes on once.
@@ -184,7 +184,7 @@ it('votes before and after under no name, one changeable vote each, and tells th
     }
     $this->post("/debriefs/{$session->public_id}/end")->assertRedirect();
     expect($session->refresh()->secret)->toBeNull()->and($session->ended_at)->not->toBeNull();
-    votes($this, $session, $q, ['tam' => $right])->assertStatus(423);
+    roomVotes($this, $session, $q, ['tam' => $right])->assertStatus(423);
     expect(fn () => DB::transaction(fn () => DebriefVote::query()->firstOrFail()->update(['answer' => 'cannot-tell'])))
         ->toThrow(QueryException::class);
     $minutes = $this->actingAs($this->headCoach())->get("/debriefs/{$session->public_id}/minutes")->assertOk();
@@ -193,12 +193,12 @@ it('votes before and after under no name, one changeable vote each, and tells th
 
 it('tells of fewer than five nothing but totals', function () {
     $session = heldDebrief($this);
-    joins($this, $session, 'tam', 'kit', 'ines');
-    $q = asked($this, $session);
-    votes($this, $session, $q, ['tam' => 'present', 'kit' => 'absent', 'ines' => 'absent']);
+    joinsRoom($this, $session, 'tam', 'kit', 'ines');
+    $q = roomAsked($this, $session);
+    roomVotes($this, $session, $q, ['tam' => 'present', 'kit' => 'absent', 'ines' => 'absent']);
     stepOn($this, $session, $q);
     stepOn($this, $session, $q);
-    votes($this, $session, $q, ['tam' => 'present', 'kit' => 'present', 'ines' => 'present']);
+    roomVotes($this, $session, $q, ['tam' => 'present', 'kit' => 'present', 'ines' => 'present']);
     stepOn($this, $session, $q);
     $this->get("/debriefs/{$session->public_id}/room/side")->assertOk()
         ->assertSee('Fewer than 5 voted twice')->assertDontSee('went over');
@@ -208,7 +208,7 @@ it('asks for causes and drills that were named, with a way to say none', functio
     $session = heldDebrief($this, 8);
     $found = [];
     foreach ($session->cases()->get() as $case) {
-        shows($this, $session, ['case' => $case->id])->assertOk();
+        roomShown($this, $session, ['case' => $case->id])->assertOk();
         foreach (['cause', 'drill'] as $kind) {
             $this->post("/debriefs/{$session->public_id}/questions", ['case' => $case->id, 'kind' => $kind]);
             $q = DebriefQuestion::query()->where('debrief_case_id', $case->id)->where('kind', $kind)->first();
@@ -229,9 +229,9 @@ it('asks for causes and drills that were named, with a way to say none', functio
 
 it('shows nothing and takes no vote while anybody joined still reads the swing blind, and lets nobody join then', function () {
     $session = heldDebrief($this);
-    joins($this, $session, 'tam', 'kit');
-    $q = asked($this, $session);
-    votes($this, $session, $q, ['tam' => 'present'])->assertOk();
+    joinsRoom($this, $session, 'tam', 'kit');
+    $q = roomAsked($this, $session);
+    roomVotes($this, $session, $q, ['tam' => 'present'])->assertOk();
     $recording = $session->current->case->swings()->value('recording_id');
     $round = app(PlanRound::class)('Again', SittingKind::Round, [$recording],
         [$this->person('kit')->id, $this->person('ines')->id], 'both', $this->headCoach());
@@ -240,10 +240,10 @@ it('shows nothing and takes no vote while anybody joined still reads the swing b
     }
     $round->update(['state' => 'open']);
     app(Onlookers::class)->forget();
-    votes($this, $session, $q, ['tam' => 'absent'])->assertStatus(409);
-    votes($this, $session, $q, ['kit' => 'absent'])->assertStatus(409);
+    roomVotes($this, $session, $q, ['tam' => 'absent'])->assertStatus(409);
+    roomVotes($this, $session, $q, ['kit' => 'absent'])->assertStatus(409);
     expect(DebriefVote::query()->sole()->answer)->toBe('present');
-    shows($this, $session, ['reveal' => 2])->assertStatus(409)
+    roomShown($this, $session, ['reveal' => 2])->assertStatus(409)
         ->assertJsonPath('message', fn (string $m): bool => str_contains($m, 'Kit'));
     expect($session->current->refresh()->revealed)->toBe(Reveal::Swing);
     $side = $this->actingAs($this->person('kit'))->get("/debriefs/{$session->public_id}/room/side")->assertOk();
@@ -270,7 +270,7 @@ it('is led by a head coach, joined by its code while it is held, and stands for 
     $this->get('/join/12%22onx')->assertOk()->assertDontSee('onx', false);
     $this->post('/join', ['code' => '000000'])->assertSessionHas('refused');
     $this->post('/join', ['code' => 'abcdef'])->assertSessionHasErrors('code');
-    joins($this, $session, 'tam', 'tam');
+    joinsRoom($this, $session, 'tam', 'tam');
     expect($session->people()->count())->toBe(1);
     $this->post("$at/end")->assertRedirect();
     $this->post("$at/end")->assertRedirect();
@@ -278,7 +278,7 @@ it('is led by a head coach, joined by its code while it is held, and stands for 
     $this->actingAs($this->person('tam'))->get("$at/vote")->assertOk()->assertSee('is over');
     $this->get("$at/room")->assertOk()->assertSee('is over')->assertDontSee('data-evidence="/', false);
     $this->getJson("$at/evidence/{$session->current_case_id}/1")->assertNotFound();
-    shows($this, $session, ['reveal' => 1])->assertStatus(423);
+    roomShown($this, $session, ['reveal' => 1])->assertStatus(423);
 });
 
 it('writes down what is decided, shows it on Today until it is done, and once', function () {

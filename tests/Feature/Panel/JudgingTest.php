@@ -46,7 +46,7 @@ function prescribedPanel(object $test, array $who = JUDGES, array $drills = ['bo
     return $panel->refresh();
 }
 
-function judged(object $test, Sitting $panel): DrillJudging
+function drillsJudged(object $test, Sitting $panel): DrillJudging
 {
     $test->actingAs($test->headCoach())->post("/panel/{$panel->public_id}/judging")->assertSessionHas('done');
 
@@ -54,7 +54,7 @@ function judged(object $test, Sitting $panel): DrillJudging
 }
 
 /** @param  array<string, int|string>  $score  by rung */
-function scores(object $test, DrillJudging $judging, string $who, string $drill, array $score, array $harm = []): TestResponse
+function drillScores(object $test, DrillJudging $judging, string $who, string $drill, array $score, array $harm = []): TestResponse
 {
     return $test->actingAs($test->person($who))->post("/judging/{$judging->public_id}/1", [
         'drill' => $drill, 'score' => $score, 'harm' => $harm,
@@ -65,7 +65,7 @@ it('asks a closed panel about the drills that somebody chose, and puts what it s
     $panel = prescribedPanel($this);
     $at = "/panel/{$panel->public_id}";
     $this->actingAs($this->headCoach())->get($at)->assertOk()->assertSee('2 drills, each for its case');
-    $judging = judged($this, $panel);
+    $judging = drillsJudged($this, $panel);
     expect($judging->questions()->pluck('drill')->sort()->values()->all())->toBe(['box-turn', 'step-in']);
     $this->actingAs($this->person('ros'))->get('/')->assertOk()->assertSee('2 drills of “Drills” wait');
     $page = $this->get("/judging/{$judging->public_id}")->assertOk()
@@ -74,12 +74,12 @@ it('asks a closed panel about the drills that somebody chose, and puts what it s
     expect($page->getContent())->not->toContain('of 5')->not->toContain('verdict');
     $this->actingAs($this->person('piet'))->get("/judging/{$judging->public_id}")->assertSee('your choice');
     foreach (JUDGES as $i => $who) {
-        scores($this, $judging, $who, 'box-turn', ['rehearsal' => 8, 'short-iron' => 7 + $i % 2])
+        drillScores($this, $judging, $who, 'box-turn', ['rehearsal' => 8, 'short-iron' => 7 + $i % 2])
             ->assertSessionHas('done');
     }
     $this->actingAs($this->headCoach())->get($at)->assertSee('0 of 5 members');
     foreach (['odile' => 'unsafe', 'piet' => 'unsafe', 'ros' => 'adds-fault'] as $who => $harm) {
-        scores($this, $judging, $who, 'step-in', ['full-speed' => 2], ['full-speed' => $harm])->assertSessionHas('done');
+        drillScores($this, $judging, $who, 'step-in', ['full-speed' => 2], ['full-speed' => $harm])->assertSessionHas('done');
     }
     $this->actingAs($this->headCoach())->get($at)->assertSee('3 of 5 members');
     $this->post("/rounds/{$panel->public_id}/publish")->assertSessionHas('refused');
@@ -106,8 +106,8 @@ it('asks a closed panel about the drills that somebody chose, and puts what it s
 });
 
 it('takes a score of 1 to 9, a low one with what the drill would do, and the last said', function () {
-    $judging = judged($this, prescribedPanel($this));
-    $on = fn (array $score, array $harm = []): TestResponse => scores($this, $judging, 'ros', 'box-turn', $score, $harm);
+    $judging = drillsJudged($this, prescribedPanel($this));
+    $on = fn (array $score, array $harm = []): TestResponse => drillScores($this, $judging, 'ros', 'box-turn', $score, $harm);
     $on(['rehearsal' => 0])->assertSessionHasErrors('score.rehearsal');
     $on(['rehearsal' => 10])->assertSessionHasErrors('score.rehearsal');
     $on(['rehearsal' => 'many'])->assertSessionHasErrors('score.rehearsal');
@@ -115,7 +115,7 @@ it('takes a score of 1 to 9, a low one with what the drill would do, and the las
     $on(['rehearsal' => 3])->assertSessionHas('refused');
     $on(['rehearsal' => 3], ['rehearsal' => 'odd'])->assertSessionHasErrors('harm.rehearsal');
     $on(['rehearsal' => ''])->assertSessionHas('refused');
-    scores($this, $judging, 'ros', 'arm-drop', ['rehearsal' => 5])->assertSessionHas('refused');
+    drillScores($this, $judging, 'ros', 'arm-drop', ['rehearsal' => 5])->assertSessionHas('refused');
     $this->post("/judging/{$judging->public_id}/2", ['drill' => 'box-turn', 'score' => ['rehearsal' => 5]])
         ->assertNotFound();
     expect(DrillScore::query()->whereIn('drill_question_id', $judging->questions()->select('id'))->count())->toBe(0);
@@ -142,7 +142,7 @@ it('takes a score of 1 to 9, a low one with what the drill would do, and the las
 
 it('is asked of who read the case and does not lead, and never while one of its swings is read blind', function () {
     $panel = prescribedPanel($this, ['odile', 'piet', 'ros', 'maren']);
-    $judging = judged($this, $panel);
+    $judging = drillsJudged($this, $panel);
     $at = "/judging/{$judging->public_id}";
     expect(Judgings::members($panel)->pluck('email')->map(fn (string $e): string => explode('@', $e)[0])->all())
         ->toBe(['odile', 'piet', 'ros']);
@@ -156,7 +156,7 @@ it('is asked of who read the case and does not lead, and never while one of its 
 
 it('is not shown while one of its swings is still to be read blind elsewhere', function () {
     $panel = prescribedPanel($this);
-    $at = '/judging/'.judged($this, $panel)->public_id;
+    $at = '/judging/'.drillsJudged($this, $panel)->public_id;
     $this->actingAs($this->person('ros'))->get($at)->assertOk();
     $recording = $panel->cases()->firstOrFail()->recording;
     $other = app(PlanRound::class)(
@@ -192,7 +192,7 @@ it('asks about drills that load what the golfer is to spare, and holds one that 
         'region' => 'shoulder', 'side' => 'both', 'severity' => LimitSeverity::NotCleared, 'is_cleared' => true,
     ]);
     $panel = prescribedPanel($this, ['odile', 'piet', 'ros'], ['box-turn']);
-    $judging = judged($this, $panel);
+    $judging = drillsJudged($this, $panel);
     $asked = $judging->questions()->get()->keyBy('drill');
     expect($asked['step-in']->refused)->toBeTrue()
         ->and($asked['box-turn']->refused)->toBeFalse()
@@ -201,8 +201,8 @@ it('asks about drills that load what the golfer is to spare, and holds one that 
         ->assertSee('It loads what this golfer is to spare')->assertSee('not cleared');
     // Three judge it highly: it is unsafe all the same, for the limit speaks.
     foreach (['odile', 'piet', 'ros'] as $who) {
-        scores($this, $judging, $who, 'step-in', ['rehearsal' => 9])->assertSessionHas('done');
-        scores($this, $judging, $who, 'box-turn', ['rehearsal' => 9])->assertSessionHas('done');
+        drillScores($this, $judging, $who, 'step-in', ['rehearsal' => 9])->assertSessionHas('done');
+        drillScores($this, $judging, $who, 'box-turn', ['rehearsal' => 9])->assertSessionHas('done');
     }
     $this->actingAs($this->headCoach())->post("/panel/{$panel->public_id}/judging/close")->assertSessionHas('done');
     $case = $panel->keys()->firstOrFail()->cases()->sole()->toCore();
