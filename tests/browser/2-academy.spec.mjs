@@ -197,7 +197,7 @@ test('a conflict is ruled on with a reason, in a new version of the frozen key',
   await page.locator('select[name="ruling"]').first().selectOption('absent');
   await page.getByRole('button', { name: 'Rule' }).first().click();
   await expect(page.getByText('Ruled absent')).toBeVisible();
-  await expect(page.locator('main p.quiet').first()).toContainText('key version 3');
+  await expect(page.locator('main p.quiet').first()).toContainText('key version 4');
   await page.goto('/record');
   await expect(page.getByRole('cell', { name: 'ruled on a contested call' }).first()).toBeVisible();
 });

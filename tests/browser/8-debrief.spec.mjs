@@ -61,7 +61,7 @@ test('a debrief is held: six vote on their own devices, the room follows, nothin
   page,
   browser,
 }) => {
-  test.setTimeout(180_000);
+  test.setTimeout(300_000);
   const errors = watchErrors(page);
   const opened = [];
   const own = async (size) => {
@@ -74,6 +74,7 @@ test('a debrief is held: six vote on their own devices, the room follows, nothin
   await page.goto('/debrief');
   await page.waitForSelector('[data-debrief][data-ready]', { state: 'attached' });
   await page.click('text=Choose its cases');
+  for (const more of (await page.locator('.choose input:checked').all()).slice(2)) await more.uncheck();
   await page.click('text=Begin the debrief');
   await held();
   expect(await serious(page)).toEqual([]);
@@ -86,15 +87,18 @@ test('a debrief is held: six vote on their own devices, the room follows, nothin
   const topic = await room.locator('[data-side-box] h1').textContent();
   await expect(room.locator('.spread')).toHaveCount(0);
 
+  // Who still reads one of its swings blind – elsewhere, in what other journeys left – is not let in.
   const voters = [];
-  for (const who of ['tam', 'kit', 'ines', 'dov', 'hanne', 'bea']) {
+  for (const who of ['tam', 'kit', 'ines', 'dov', 'hanne', 'bea', 'arlo', 'vesna', 'odile', 'piet', 'ros', 'gwil']) {
+    if (voters.length === 6) break;
     const voter = await own({ width: 390, height: 700 });
     await logIn(voter, who);
     await voter.goto(`/join/${code}`);
-    await voter.click('button.act.big');
-    await voter.waitForURL('**/vote');
-    voters.push(voter);
+    await Promise.all([voter.waitForNavigation(), voter.click('button.act.big')]);
+    if (voter.url().endsWith('/vote')) voters.push(voter);
+    else await expect(voter.locator('main')).toContainText('You have not joined');
   }
+  expect(voters.length).toBe(6);
   await page.click('[name=kind][value=presence]');
   await held();
   for (const [i, voter] of voters.entries()) {
