@@ -2,6 +2,7 @@
 
 use Core\Reading\Stage;
 use Core\Sight\Place;
+use Core\Sight\Reveal;
 use Core\Sight\Sight;
 use Core\Sight\SittingKind;
 use Core\Sight\SittingState;
@@ -343,3 +344,87 @@ it('shows on a question of a following round what the blind sheet showed, and wh
         'an own swing' => [new Standing(true, true, false, $panel, own: true), $handedIn, true, [], Why::Own],
     ];
 });
+
+it('shows where a panel judges drills what its following round shows but for what others said', function () {
+    $turns = [];
+    foreach ([[true, true], [false, true], [true, false]] as [$film, $trace]) {
+        foreach ([true, false] as $handedIn) {
+            foreach ([true, false] as $withdrawn) {
+                $turns[] = new Turn(Stage::Blind, $handedIn, $film, $trace, withdrawn: $withdrawn);
+            }
+        }
+    }
+    foreach (mixedStandings() as $standing) {
+        foreach ($turns as $turn) {
+            foreach ([true, false] as $asked) {
+                $judging = Sight::ofJudging($standing, $turn, $asked);
+                $following = Sight::ofFollowing($standing, $turn, $asked);
+                expect(things($judging))->toBe(array_values(array_diff(things($following), ['calls'])))
+                    ->and($judging->why)->toBe($following->why);
+                foreach ([Thing::Calls, Thing::Names, Thing::Key, Thing::Numbers, Thing::Flight] as $never) {
+                    expect($judging->shows($never))->toBeFalse();
+                }
+            }
+        }
+    }
+});
+
+it('shows in a debrief one thing after the other, the film by consent alone, and names never', function () {
+    $joined = new Standing(true, true, false, [place(SittingState::Published)], room: true);
+    $shown = [
+        [Reveal::Swing, []],
+        [Reveal::Spread, ['calls']],
+        [Reveal::Panel, ['key', 'calls']],
+        [Reveal::Measured, ['numbers', 'key', 'calls']],
+        [Reveal::Flight, ['flight', 'numbers', 'key', 'calls']],
+        [Reveal::Ruling, ['flight', 'numbers', 'key', 'calls']],
+    ];
+    foreach ($shown as [$reveal, $more]) {
+        expect(things(Sight::ofDebrief($joined, $reveal, true)))->toBe(['film', 'trace', 'context', ...$more]);
+        $noRoom = new Standing(true, true, false, [place(SittingState::Published)]);
+        expect(things(Sight::ofDebrief($noRoom, $reveal, true)))->toBe(['trace', 'context', ...$more]);
+    }
+    foreach (mixedStandings() as $standing) {
+        foreach (Reveal::cases() as $reveal) {
+            foreach ([true, false] as $in) {
+                $sight = Sight::ofDebrief($standing, $reveal, $in);
+                $barred = ! $standing->consents || ! $standing->held || $standing->own || $standing->feelAwaited ||
+                    $standing->hiddenBy() !== null || ! $in;
+                expect($sight->isNothing())->toBe($barred)
+                    ->and($sight->why === null)->toBe(! $barred)
+                    ->and($sight->shows(Thing::Names))->toBeFalse()
+                    ->and($sight->shows(Thing::Film) && ! $standing->room)->toBeFalse();
+                // What is shown stays shown: a later step shows no less.
+                foreach (Reveal::cases() as $later) {
+                    if ($later->covers($reveal)) {
+                        expect(array_diff(things($sight), things(Sight::ofDebrief($standing, $later, $in))))->toBe([]);
+                    }
+                }
+            }
+        }
+    }
+});
+
+/** @return list<Standing> every way to stand to a recording that decides something */
+function mixedStandings(): array
+{
+    $places = [
+        [],
+        [place(SittingState::Published)],
+        [place(SittingState::Open, true)],
+        [place(SittingState::Open)],
+        [place(SittingState::Closed, kind: SittingKind::Panel)],
+        [place(SittingState::Published, reserved: true)],
+        [place(SittingState::Published), place(SittingState::Open, true, sitting: 2)],
+        [place(SittingState::Draft, true)],
+    ];
+    $out = [];
+    foreach ($places as $of) {
+        for ($bits = 0; $bits < 64; $bits++) {
+            $is = static fn (int $bit): bool => ($bits >> $bit & 1) === 1;
+            $out[] = new Standing($is(0), $is(1), $is(2), $of, own: $is(3), room: $is(4), feelAwaited: $is(5));
+        }
+    }
+
+    return $out;
+}

@@ -13,31 +13,6 @@ use Illuminate\Support\Facades\Process;
  * for the other tests is copied into a database of its own.
  */
 
-/** Runs $do on a database that is a copy of the tests' own, without a transaction around it. */
-function onACopy(object $test, Closure $do): void
-{
-    $config = config('database.connections.pgsql');
-    $name = $config['database'].'_race';
-    DB::rollBack();
-    DB::disconnect();
-    config(['database.connections.pgsql.database' => 'postgres']);
-    DB::purge();
-    try {
-        DB::statement("drop database if exists $name with (force)");
-        DB::statement("create database $name template {$config['database']}");
-        config(['database.connections.pgsql.database' => $name]);
-        DB::purge();
-        $do($name);
-    } finally {
-        config(['database.connections.pgsql.database' => 'postgres']);
-        DB::purge();
-        DB::statement("drop database if exists $name with (force)");
-        config(['database.connections.pgsql.database' => $config['database']]);
-        DB::purge();
-        DB::beginTransaction();
-    }
-}
-
 it('has every acknowledged hand-in among the inputs of the key, whenever the panel closes', function () {
     onACopy($this, function (string $database): void {
         $members = User::query()->where('role', 'panel')->orderBy('id')->limit(4)->get();
