@@ -286,6 +286,8 @@ Route::middleware('auth')->group(function (): void {
         ->name('debriefs.end')->can('present', 'debriefing');
     Route::get('/debriefs/{debriefing}/minutes', [PresenterController::class, 'minutes'])
         ->name('debriefs.minutes')->can('present', 'debriefing');
+    Route::get('/debriefs/{debriefing}/minutes.pdf', [PresenterController::class, 'paper'])
+        ->name('debriefs.paper')->can('present', 'debriefing');
     Route::post('/decisions/{decision}/done', [PresenterController::class, 'done'])
         ->name('decisions.done')->can('finish', 'decision')->whereNumber('decision');
     Route::get('/debriefs/{debriefing}/room', [RoomController::class, 'room'])

@@ -14,6 +14,7 @@ use App\Debrief\Pages\HeldPage;
 use App\Debrief\Pages\MinutesPage;
 use App\Exceptions\ActionException;
 use App\Http\Controller;
+use App\Http\Pdf;
 use App\Models\DebriefCase;
 use App\Models\DebriefDecision;
 use App\Models\DebriefQuestion;
@@ -24,6 +25,7 @@ use App\Sight\Onlookers;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Response;
 
 /** A debrief as its presenter holds it. */
 final class PresenterController extends Controller
@@ -137,6 +139,13 @@ final class PresenterController extends Controller
     public function minutes(DebriefSession $debriefing, MinutesPage $page): View
     {
         return view('debrief.minutes', $page->of($debriefing, $this->user()));
+    }
+
+    public function paper(DebriefSession $debriefing, MinutesPage $page): Response
+    {
+        $minutes = $page->of($debriefing, $this->user());
+
+        return Pdf::of('debrief.paper', $minutes, 'minutes-'.$debriefing->started_at->format('Y-m-d'));
     }
 
     private static function case(DebriefSession $debriefing, int $case): DebriefCase

@@ -8,7 +8,10 @@
     @if($session->isOpen())
         <p><a class="act" href="{{ route('debriefs.present', $session) }}">{{ __('debrief.minutes.on') }}</a></p>
     @else
-        <p class="no-print"><button type="button" class="act second" data-print>{{ __('debrief.minutes.print') }}</button></p>
+        <p class="no-print">
+            <button type="button" class="act second" data-print>{{ __('debrief.minutes.print') }}</button>
+            <a href="{{ route('debriefs.paper', $session) }}">{{ __('letter.pdf') }}</a>
+        </p>
         <script type="module" src="@part('js/debrief/print.js')"></script>
     @endif
     @foreach($cases as $c)

@@ -141,6 +141,10 @@ it('writes minutes in which what people typed is text, and holds back what waits
     $page = (string) $this->actingAs($this->headCoach())->get("/debriefs/{$session->public_id}/minutes")
         ->assertOk()->assertSee('Meet again in spring')->assertSee('ask Tam')->getContent();
     expect($page)->not->toContain('<img src=x')->not->toContain('<script>alert(2)');
+    $pdf = $this->get("/debriefs/{$session->public_id}/minutes.pdf")->assertOk()
+        ->assertHeader('Content-Type', 'application/pdf');
+    expect((string) $pdf->baseResponse->getContent())->toStartWith('%PDF-')->not->toContain('/JavaScript');
+    $this->actingAs($this->person('tam'))->get("/debriefs/{$session->public_id}/minutes.pdf")->assertNotFound();
     $today = (string) $this->actingAs($this->person('tam'))->get('/')->assertOk()->getContent();
     expect($today)->toContain('&lt;script&gt;alert(2)')->not->toContain('<script>alert(2)')
         ->not->toContain('Meet again in spring');

@@ -147,6 +147,7 @@ const KNOWN_ROUTES = [
     'debriefs.decide' => 'POST',
     'debriefs.end' => 'POST',
     'debriefs.minutes' => 'GET',
+    'debriefs.paper' => 'GET',
     'decisions.done' => 'POST',
     'debriefs.room' => 'GET',
     'debriefs.room.side' => 'GET',
