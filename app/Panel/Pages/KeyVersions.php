@@ -185,16 +185,18 @@ final readonly class KeyVersions
         foreach ($of($later) as $case => $new) {
             /** @var KeyCase $new */
             $before = $old->get($case);
+            [$said, $says] = array_map(
+                fn (?KeyCase $k): ?array => $k === null ? null : $this->advice->of($k->toCore(), $codebook),
+                [$before, $new],
+            );
             foreach (self::WHOLE as $part) {
-                $words = fn (?KeyCase $k): string => $k === null
-                    ? (string) __('panel.versions.nothing')
-                    : implode(', ', array_map(
-                        static fn (array $s): string => trim("{$s['words']} {$s['of']}"),
-                        $this->advice->of($k->toCore(), $codebook)[$part] ?? [],
-                    ));
-                [$was, $is] = [$words($before), $words($new)];
+                [$was, $is] = [self::words($said, $part), self::words($says, $part)];
                 if ($was !== $is) {
-                    $out[] = ['what' => ($names[$new->case_id] ?? '').': '.__("panel.advice.parts.$part"), 'was' => $was, 'is' => $is];
+                    $out[] = [
+                        'what' => ($names[$new->case_id] ?? '').': '.__("panel.advice.parts.$part"),
+                        'was' => $was,
+                        'is' => $is,
+                    ];
                 }
             }
             $judged = static fn (?KeyCase $k): string => (string) json_encode($k->body['judged'] ?? []);
@@ -228,6 +230,15 @@ final readonly class KeyVersions
     private static function percent(int $right, int $of): string
     {
         return $of === 0 ? '–' : Written::fixed(100.0 * $right / (float) $of, 1);
+    }
+
+    /** @param  array<string, list<array{words: string, of: string, settled: bool}>>|null  $advice */
+    private static function words(?array $advice, string $part): string
+    {
+        return $advice === null ? (string) __('panel.versions.nothing') : implode(', ', array_map(
+            static fn (array $s): string => trim("{$s['words']} {$s['of']}"),
+            $advice[$part] ?? [],
+        ));
     }
 
     private static function drills(?KeyCase $k): string
