@@ -60,7 +60,7 @@ final class RoundAdvice
     }
 
     /** @return array<int, array<string, CoreReading>> by case and rater; of each sheet only what is called present */
-    private static function said(RoundInputs $inputs): array
+    public static function said(RoundInputs $inputs): array
     {
         $out = [];
         $first = array_filter(

@@ -28,7 +28,10 @@ final readonly class RoundExport
 {
     public const DISK = 'exports';
 
-    private const NAMES = ['ratings.csv', 'key.csv', 'results.csv', 'results.json', 'key.json', 'datapackage.json'];
+    private const NAMES = [
+        'ratings.csv', 'key.csv', 'results.csv', 'sheets.csv', 'drills.csv', 'advice.csv', 'results.json', 'key.json',
+        'datapackage.json',
+    ];
 
     private const FIELDS = [
         'ratings' => [
@@ -67,12 +70,13 @@ final readonly class RoundExport
             'new_raters_low' => 'number',
             'new_raters_high' => 'number',
         ],
+        ...AdviceTables::FIELDS,
     ];
 
     /** Entries of a key that are fetched at once. */
     private const AT_ONCE = 500;
 
-    public function __construct(private Codebooks $codebooks, private InWords $words)
+    public function __construct(private Codebooks $codebooks, private InWords $words, private AdviceTables $advice)
     {
     }
 
@@ -108,6 +112,9 @@ final readonly class RoundExport
             $key,
         )));
         self::pour("$folder/results.csv", $this->table('results', $this->results($kept)));
+        self::pour("$folder/sheets.csv", $this->table('sheets', AdviceTables::sheets($inputs)));
+        self::pour("$folder/drills.csv", $this->table('drills', AdviceTables::drills($round)));
+        self::pour("$folder/advice.csv", $this->table('advice', $this->advice->figures($kept)));
         $progress->tell(0.7);
         $provenance = [
             ...$this->provenance($round, $kept),

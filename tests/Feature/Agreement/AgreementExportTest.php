@@ -57,6 +57,9 @@ it('gives the head coach a published round as open files that agree with the pag
         'ratings.csv',
         'key.csv',
         'results.csv',
+        'sheets.csv',
+        'drills.csv',
+        'advice.csv',
         'results.json',
         'key.json',
         'datapackage.json',
@@ -289,4 +292,62 @@ it('keeps what was published until what is made anew is whole', function () {
     $compute->carryOut($round, Progress::untold());
     expect(DB::table('result_parts')->orderBy('id')->pluck('body')->all())->toBe(array_values($before));
     $this->get($page)->assertOk()->assertDontSee('Another version of the program');
+});
+
+/** @return list<array<string, string>> */
+function tableOf(string $csv): array
+{
+    $rows = array_map(static fn (string $l): array => str_getcsv($l, escape: ''), explode("\n", trim($csv)));
+    $head = array_map(trim(...), array_shift($rows));
+
+    return array_map(static fn (array $r): array => array_combine($head, array_map(trim(...), $r)), $rows);
+}
+
+it('gives what to do as tables from which another program finds the same shares', function () {
+    $round = Sitting::query()->where('name', 'like', 'Spring%')->firstOrFail();
+    $files = exported($this, $round);
+    $drills = $helps = $misses = [];
+    foreach (tableOf($files['drills.csv']) as $d) {
+        $drills[$d['case']][$d['drill']][$d['rung']] = $d;
+    }
+    expect($drills)->not->toBe([]);
+    foreach (tableOf($files['sheets.csv']) as $s) {
+        $rungs = $drills[$s['case']][$s['drill']] ?? [];
+        $would = null;
+        foreach (['rehearsal', 'short-iron', 'longer-clubs', 'full-speed'] as $rung) {
+            if (($rungs[$rung]['verdict'] ?? '') === 'unsafe') {
+                $would = 'unsafe';
+                break;
+            }
+            if ($rung === $s['rung']) {
+                $would = ($rungs[$rung]['settled'] ?? '0') === '1' ? $rungs[$rung]['verdict'] : null;
+                break;
+            }
+        }
+        if ($s['drill'] !== '' && $would !== null) {
+            $helps[$s['rater']][] = $would === 'helps' ? 1 : 0;
+        }
+        $misses[] = $s['misses'];
+    }
+    $found = 0;
+    foreach (tableOf($files['advice.csv']) as $row) {
+        if ($row['kind'] === 'beside' && $row['figure'] === 'helps' && $row['estimate'] !== '') {
+            $of = $helps[$row['rater']];
+            expect((float) $row['estimate'])->toEqualWithDelta(array_sum($of) / count($of), 1e-12);
+            $found++;
+        }
+        if ($row['estimate'] === '') {
+            expect($row['reason'])->not->toBe('');
+        }
+    }
+    expect($found)->toBeGreaterThan(3)
+        ->and(implode('', $misses))->toMatch('/[a-z]+:\\d+/')
+        ->and($files['sheets.csv'].$files['advice.csv'])->not->toContain('Brackley');
+    $tables = json_decode($files['datapackage.json'], true)['resources'];
+    foreach (['sheets', 'drills', 'advice'] as $name) {
+        $of = collect($tables)->firstWhere('name', $name);
+        expect($of['hash'])->toBe('sha256:'.hash('sha256', $files["$name.csv"]))
+            ->and(array_column($of['schema']['fields'], 'name'))
+            ->toBe(array_map(trim(...), str_getcsv(strtok($files["$name.csv"], "\n"), escape: '')));
+    }
 });
