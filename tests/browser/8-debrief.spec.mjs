@@ -65,7 +65,8 @@ test('a debrief is held: six vote on their own devices, the room follows, nothin
   const errors = watchErrors(page);
   const opened = [];
   const own = async (size) => {
-    const context = await browser.newContext({ baseURL: test.info().project.use.baseURL, viewport: size });
+    // The server of this lane.
+    const context = await browser.newContext({ baseURL: new URL(page.url()).origin, viewport: size });
     opened.push(context);
     return context.newPage();
   };

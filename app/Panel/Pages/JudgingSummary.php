@@ -10,7 +10,9 @@ use App\Models\DrillJudging;
 use App\Models\Sitting;
 use App\Panel\FollowingRounds;
 use App\Panel\Judgings;
+use Core\Reading\Stage;
 use Core\Sight\SittingState;
+use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Facades\DB;
 
 /** How a panel judges drills: what may be done now, and how far it has come. */
@@ -43,11 +45,25 @@ final readonly class JudgingSummary
     private static function underWay(Sitting $panel, DrillJudging $judging): string
     {
         $members = Judgings::members($panel);
-        $done = 0;
-        foreach ($members as $member) {
-            $asked = array_sum(array_map(count(...), Judgings::questions($judging, $member)));
-            $done += count(Judgings::answered($judging, $member)) >= $asked ? 1 : 0;
-        }
+        $rows = DB::table('drill_questions as q')
+            ->join('sitting_cases as c', static fn (JoinClause $on): JoinClause => $on
+                ->on('c.case_id', 'q.case_id')
+                ->where('c.sitting_id', $panel->id)
+                ->where('c.occasion', 1)
+                ->whereNull('c.withdrawn_at'))
+            ->join('readings as r', static fn (JoinClause $on): JoinClause => $on
+                ->on('r.sitting_case_id', 'c.id')
+                ->where('r.stage', Stage::Blind->value)
+                ->whereNotNull('r.handed_in_at'))
+            ->leftJoin('drill_scores as s', static fn (JoinClause $on): JoinClause => $on
+                ->on('s.drill_question_id', 'q.id')
+                ->on('s.user_id', 'r.user_id'))
+            ->where('q.drill_judging_id', $judging->id)
+            ->whereIn('r.user_id', $members->modelKeys())
+            ->groupBy('r.user_id')
+            ->havingRaw('count(distinct s.drill_question_id) = count(distinct q.id)')
+            ->get(['r.user_id']);
+        $done = $rows->count();
 
         return (string) __('panel.judging.under-way', ['done' => $done, 'of' => $members->count()]);
     }

@@ -24,10 +24,23 @@ final readonly class PanelLenses
     {
     }
 
-    /** @return list<array{name: string, url: string, here: bool}> the one it was asked under first */
-    public function links(Sitting $panel, string $here): array
+    /** @return array<string, KeyVersion> the newest key under each lens that has one */
+    public function newest(Sitting $panel): array
     {
-        $kept = KeyVersion::query()->where('sitting_id', $panel->id)->distinct()->get(['lens'])->pluck('lens')->all();
+        $out = [];
+        foreach (KeyVersion::query()->where('sitting_id', $panel->id)->orderByDesc('number')->get() as $key) {
+            $out[$key->lens] ??= $key->setRelation('sitting', $panel);
+        }
+
+        return $out;
+    }
+
+    /**
+     * @param  array<string, KeyVersion>  $keys  by lens
+     * @return list<array{name: string, url: string, here: bool}> the one it was asked under first
+     */
+    public function links(Sitting $panel, string $here, array $keys): array
+    {
         $out = [];
         foreach ($this->codebooks->document($panel->codebook_version)->lenses() as $lens => $name) {
             $own = $lens === $panel->lens;
@@ -38,7 +51,7 @@ final readonly class PanelLenses
             ];
             if ($own) {
                 array_unshift($out, $link);
-            } elseif (in_array($lens, $kept, true)) {
+            } elseif (isset($keys[$lens])) {
                 $out[] = $link;
             }
         }
@@ -49,16 +62,14 @@ final readonly class PanelLenses
     /**
      * A line for each side, by the newest keys of a panel.
      *
+     * @param  array<string, KeyVersion>  $keys  by lens
      * @param  list<array<string, mixed>>  $rows  of cases that may be told of, each with its id as case
      * @return array<string, list<string>> lines by case and fault as case|fault, of those only on which lenses differ
      */
-    public function sides(Sitting $panel, array $rows): array
+    public function sides(Sitting $panel, array $keys, array $rows): array
     {
         $cases = array_map(static fn (mixed $id): int => Cell::int($id), array_column($rows, 'case'));
-        $newest = DB::table('key_versions')
-            ->where('sitting_id', $panel->id)
-            ->groupBy('lens')
-            ->selectRaw('max(id)');
+        $newest = array_values(array_map(static fn (KeyVersion $k): int => $k->id, $keys));
         $differing = DB::table('key_entries')
             ->whereIn('key_version_id', $newest)
             ->whereIn('case_id', $cases)

@@ -59,7 +59,8 @@ final readonly class PanelPage
     public function of(Sitting $round, User $user, ?int $entry = null, ?string $lens = null): array
     {
         $lens ??= $round->lens;
-        $key = $round->keysUnder($lens)->first();
+        $keys = $this->lenses->newest($round);
+        $key = $keys[$lens] ?? null;
         abort_if($key === null && $lens !== $round->lens, 404);
         $withheld = $this->onlookers->of($user)->withheld($round) !== null;
         // A count over all of them would tell what is held back.
@@ -73,7 +74,7 @@ final readonly class PanelPage
         $following = FollowingSummary::ofPanel($round);
         $cases = $this->cases($round, $key, $user, $codebook, $mayRule);
         $decisions = $this->decisions($key, $user, $codebook, $mayRule, $entry, $following);
-        $sides = $this->lenses->sides($round, [...$cases->items(), ...$decisions->items()]);
+        $sides = $this->lenses->sides($round, $keys, [...$cases->items(), ...$decisions->items()]);
 
         return [
             'round' => $round,
@@ -90,7 +91,7 @@ final readonly class PanelPage
             'unsettled' => $decisions,
             'sides' => $sides,
             'sided' => self::sided($cases->items(), $sides, $codebook),
-            'lenses' => $this->lenses->links($round, $lens),
+            'lenses' => $this->lenses->links($round, $lens, $keys),
             'versions' => $key === null || $grades === null ? null : route('panel.versions', [$round, 'lens' => $lens]),
             'steps' => $mayRule && $grades !== null ? $this->steps($round, $following, $grades['contested'] ?? 0) : [],
             'frozen' => $mayRule && $key?->frozen_at !== null,
