@@ -45,7 +45,7 @@ final readonly class JudgingSummary
     private static function underWay(Sitting $panel, DrillJudging $judging): string
     {
         $members = Judgings::members($panel);
-        $rows = DB::table('drill_questions as q')
+        $waiting = DB::table('drill_questions as q')
             ->join('sitting_cases as c', static fn (JoinClause $on): JoinClause => $on
                 ->on('c.case_id', 'q.case_id')
                 ->where('c.sitting_id', $panel->id)
@@ -61,9 +61,10 @@ final readonly class JudgingSummary
             ->where('q.drill_judging_id', $judging->id)
             ->whereIn('r.user_id', $members->modelKeys())
             ->groupBy('r.user_id')
-            ->havingRaw('count(distinct s.drill_question_id) = count(distinct q.id)')
+            ->havingRaw('count(distinct s.drill_question_id) < count(distinct q.id)')
             ->get(['r.user_id']);
-        $done = $rows->count();
+        // Of whom nothing is asked nothing is waited for.
+        $done = $members->count() - $waiting->count();
 
         return (string) __('panel.judging.under-way', ['done' => $done, 'of' => $members->count()]);
     }
