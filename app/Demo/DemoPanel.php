@@ -17,6 +17,7 @@ use App\Panel\Actions\OpenJudging;
 use App\Panel\Actions\ScoreDrill;
 use App\Panel\FollowingRounds;
 use App\Panel\Judgings;
+use App\Panel\PanelSheets;
 use Core\Chance\Chance;
 use Core\Codebook\Limit;
 use Core\Reading\Presence;
@@ -55,7 +56,7 @@ final readonly class DemoPanel
         $judging = ($this->openJudging)($study, $head);
         foreach (Judgings::members($study) as $m => $member) {
             $prescriber = new Prescriber($codebook, $raters[$member->id]->sensitivity);
-            $read = FollowingRounds::readings($study, $member->id);
+            $read = PanelSheets::ofMember($study, $member->id);
             Carbon::setTestNow($day->copy()->addDay()->setTime(11, 5 + 10 * $m));
             foreach (Judgings::questions($judging, $member) as $case => $questions) {
                 $present = self::present($read[$case]);
@@ -99,7 +100,7 @@ final readonly class DemoPanel
             ->keyBy(static fn (KeyEntry $e): string => "$e->case_id|$e->fault")
             ->all();
         foreach ($following->members()->orderBy('users.id')->get() as $m => $member) {
-            $read = FollowingRounds::readings($study, $member->id);
+            $read = PanelSheets::ofMember($study, $member->id);
             Carbon::setTestNow($day->copy()->addDays(2)->setTime(10, 15 + 20 * $m));
             foreach (FollowingRounds::questions($following, $member->id) as $case => $faults) {
                 foreach ($faults as $fault) {

@@ -7,9 +7,7 @@ namespace App\Panel;
 use App\Models\Casts\Cell;
 use App\Models\FollowingAnswer;
 use App\Models\KeyEntry;
-use App\Models\Reading;
 use App\Models\Sitting;
-use Core\Reading\Stage;
 use Core\Sight\SittingKind;
 use Core\Sight\SittingState;
 use Illuminate\Database\Eloquent\Builder;
@@ -56,31 +54,12 @@ final class FollowingRounds
     public static function questions(Sitting $following, int $user): array
     {
         $panel = Sitting::query()->findOrFail((int) $following->parent_id);
-        $read = self::readings($panel, $user);
+        $read = PanelSheets::ofMember($panel, $user);
         $out = [];
         foreach (self::lacking($panel) as $entry) {
             if (isset($read[$entry->case_id])) {
                 $out[$entry->case_id][] = $entry->fault;
             }
-        }
-
-        return $out;
-    }
-
-    /** @return array<int, Reading> a member's sheets of the blind round, by case */
-    public static function readings(Sitting $panel, int $user): array
-    {
-        $out = [];
-        $readings = Reading::query()
-            ->where('user_id', $user)
-            ->where('stage', Stage::Blind)
-            ->whereNotNull('handed_in_at')
-            ->whereIn('sitting_case_id', $panel->cases()->where('occasion', 1)->whereNull('withdrawn_at')->select('id'))
-            ->with(['case.sitting', 'case.swings', 'arm'])
-            ->orderBy('id')
-            ->get();
-        foreach ($readings as $reading) {
-            $out[$reading->case->case_id] = $reading;
         }
 
         return $out;

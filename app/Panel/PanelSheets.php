@@ -10,7 +10,7 @@ use Core\Reading\Presence;
 use Core\Reading\Reading as CoreReading;
 use Core\Reading\Stage;
 
-/** The whole sheets of a panel, of those that could say all that a key of a case is made from. */
+/** The sheets of a panel's blind round: whole, of those that could say all a key of a case is made from; a member's. */
 final class PanelSheets
 {
     /** @return array<int, list<CoreReading>> by place; what was said of a repeat does not count a second time */
@@ -32,6 +32,25 @@ final class PanelSheets
             foreach ($readings as $reading) {
                 $out[$reading->sitting_case_id][] = $reading->toCore();
             }
+        }
+
+        return $out;
+    }
+
+    /** @return array<int, Reading> a member's sheets of the blind round, by case */
+    public static function ofMember(Sitting $panel, int $user): array
+    {
+        $out = [];
+        $readings = Reading::query()
+            ->where('user_id', $user)
+            ->where('stage', Stage::Blind)
+            ->whereNotNull('handed_in_at')
+            ->whereIn('sitting_case_id', $panel->cases()->where('occasion', 1)->whereNull('withdrawn_at')->select('id'))
+            ->with(['case.sitting', 'case.swings', 'arm'])
+            ->orderBy('id')
+            ->get();
+        foreach ($readings as $reading) {
+            $out[$reading->case->case_id] = $reading;
         }
 
         return $out;

@@ -68,8 +68,8 @@ return [
         'code' => 'code',
         'room' => 'the room’s page',
         'minutes' => 'minutes',
-        'barred' => 'Not shown to the room: :who may not see this case now (still to be read blind, or their own swing). '
-            .'Go on to another.',
+        'barred' => 'Not shown to the room: :who may not see this case now (still to be read blind, or their own '
+            .'swing). Go on to another.',
         'notes' => 'Your notes',
         'keep' => 'Keep the notes',
         'order' => 'Cases, in your order',
@@ -100,11 +100,12 @@ return [
         ],
         'voted' => '{0} nobody has voted|{1} one of :of has voted|[2,*] :count of :of have voted',
         'few' => 'Fewer than :count voted twice: nothing but totals is told.',
-        'changed' => ':changed of :of who voted twice changed their answer. The key says nothing of it.',
+        'changed' => ':changed of :of who voted twice changed their answer.',
+        'changed-no-key' => ':changed of :of who voted twice changed their answer. The key says nothing of it.',
         'stayed' => 'None of :of who voted twice went over to the key’s answer or left it.',
         'sides' => 'Of :of who voted twice :won went over to the key’s answer and :lost left it (p = :p).',
-        'sides-chance' => 'Of :of who voted twice :won went over to the key’s answer and :lost left it (p = :p): that may '
-            .'be chance.',
+        'sides-chance' => 'Of :of who voted twice :won went over to the key’s answer and :lost left it (p = :p): '
+            .'that may be chance.',
         'wait' => 'You have joined. What the room is asked appears here.',
         'kept' => 'Kept. You may change it while the vote is open.',
         'failed' => 'Not kept: the server did not answer. Try again.',

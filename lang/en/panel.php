@@ -51,8 +51,9 @@ return [
     'reason-too-short' => 'Give the reason in at least ten characters: others will have to defend it.',
     'advice' => [
         'title' => 'First causes, and what to do',
-        'says' => 'In bold what has its majority: every cause named by a majority of the members or left out by one. What '
-            .'has none is told with how many named it; nobody is scored by it. Misses are the mean likelihood.',
+        'says' => 'In bold what has its majority: every cause named by a majority of the members or left out by '
+            .'one. What has none is told with how many named it; nobody is scored by it. Misses are the mean '
+            .'likelihood.',
         'parts' => [
             'causes' => 'First causes',
             'chain' => 'Leads to',
@@ -91,8 +92,8 @@ return [
         'before' => 'The sheets of this study could not yet say causes outside the feet, misses or what is sound.',
     ],
     'second' => 'if members differ in how often they err: :p % likely there',
-    'effect' => ':round: of :of who could tell :present called it present and :absent absent. Ruled so, so many are right; '
-        .'left out, none is scored. The round keeps the version it was scored by.',
+    'effect' => ':round: of :of who could tell :present called it present and :absent absent. Ruled so, so many are '
+        .'right; left out, none is scored. The round keeps the version it was scored by.',
     'versions' => [
         'page' => 'Versions of a key',
         'link' => 'versions',
@@ -115,8 +116,8 @@ return [
         'votes' => ['present' => ':n present', 'absent' => ':n absent', 'cannot_tell' => ':n cannot tell'],
         'judged' => '{0} no drill judged|{1} one drill judged|[2,*] :count drills judged',
         'rounds' => 'What the later version would make of published rounds',
-        'round' => ':round was scored by version :used: :was % of :wasn calls right. By version :now it would be :is % of '
-            .':isn.',
+        'round' => ':round was scored by version :used: :was % of :wasn calls right. By version :now it would be '
+            .':is % of :isn.',
         'keeps' => 'A round keeps the version it was opened with; nothing published changes.',
         'more' => '{1} And one line more.|[2,*] And :count lines more.',
     ],

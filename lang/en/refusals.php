@@ -118,8 +118,8 @@ return [
         'cases' => 'Choose one to :most cases that can be shown. Nothing was begun.',
         'over' => 'This debrief is over. Nothing was changed.',
         'own' => 'One of its cases is your own swing: it is looked at in a private review only. You have not joined.',
-        'awaited' => 'You still have to read one of its swings blind, or it stands in a round that is not published. You '
-            .'have not joined.',
+        'awaited' => 'You still have to read one of its swings blind, or it stands in a round that is not '
+            .'published. You have not joined.',
         'barred' => 'Not shown: :who may not see this case now (still to be read blind, or their own swing).',
         'no-question' => 'That cannot be asked of this case: too little was named. Nothing was asked.',
         'vote-open' => 'A vote is open; close it first. Nothing was changed.',

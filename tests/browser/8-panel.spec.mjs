@@ -81,7 +81,7 @@ test('a panel of five goes from a split to a majority by a following round, and 
   for (const [i, who] of MEMBERS.entries()) {
     await logIn(page, who);
     await page.locator('h1:has-text("“Journey of a panel”") + p a').last().click();
-    await page.waitForSelector('[data-following][data-ready]', { state: 'attached' });
+    await page.waitForSelector('[data-asked][data-ready]', { state: 'attached' });
     const drill = page.locator('.question', { has: page.locator('input[value="box-turn"]') });
     await expect(drill).toContainText(i < 3 ? 'your choice' : 'longer clubs');
     await drill.locator('[data-score]').first().focus();
@@ -112,7 +112,7 @@ test('a panel of five goes from a split to a majority by a following round, and 
   await logIn(page, 'gwil');
   const waits = await page.locator('h1:has-text("Journey of a panel, following round 1")').count();
   await page.locator('h1:has-text("Journey of a panel, following round 1") + p a').last().click();
-  await page.waitForSelector('[data-following][data-ready]', { state: 'attached' });
+  await page.waitForSelector('[data-asked][data-ready]', { state: 'attached' });
   const question = page.locator('.question', { has: page.locator('input[value="sway"]') });
   await expect(question).toContainText('You said absent');
   await expect(question).toContainText('past the foot');

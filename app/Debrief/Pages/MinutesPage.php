@@ -47,7 +47,7 @@ final readonly class MinutesPage
                     'shown' => (string) __('debrief.minutes.shown.'.strtolower($c->revealed->name)),
                     'begun' => $c->revealed !== Reveal::Swing || $c->questions->isNotEmpty(),
                     'votes' => array_values($c->questions
-                        ->map(fn (DebriefQuestion $q): array => $this->votes->of($session, $q))->all()),
+                        ->map(fn (DebriefQuestion $q): array => $this->votes->of($session, $q, true))->all()),
                     'decisions' => array_values(array_filter(
                         $decisions,
                         static fn (DebriefDecision $d): bool => $d->debrief_case_id === $c->id,

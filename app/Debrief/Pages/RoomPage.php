@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Debrief\Pages;
 
+use App\Bench\Pages\TraceTitle;
 use App\Debrief\Debrief;
 use App\Models\CaseSwing;
 use App\Models\DebriefCase;
@@ -61,6 +62,7 @@ final readonly class RoomPage
         return [
             ...$out,
             'case' => $this->case($session, $shown, $place),
+            'traceTitle' => TraceTitle::ofRecording($place->recording),
             'topic' => $this->topic($round, $place, $shown, $sight->shows(...)),
             'vote' => $this->votes->shown($session, $shown),
             'noFilm' => $sight->shows(Thing::Film) ? null : (string) __('debrief.no-film'),

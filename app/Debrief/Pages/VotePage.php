@@ -17,6 +17,7 @@ use App\Words\Term;
 use Core\Agreement\Profile\VoteChange;
 use Core\Number\Written;
 use Core\Reading\Outside;
+use Core\Sight\Reveal;
 
 /** Questions to a room: what it is asked now, how many have voted, and in numbers only how it voted. */
 final readonly class VotePage
@@ -26,7 +27,8 @@ final readonly class VotePage
     }
 
     /**
-     * The newest question of the case that is shown, for the room: totals once a vote is closed, nobody's name.
+     * The newest question of the case that is shown, for the room: totals once a vote is closed, nobody's name, and
+     * nothing of the key before the presenter has shown what the panel says.
      *
      * @return array<string, mixed>|null
      */
@@ -35,20 +37,22 @@ final readonly class VotePage
         $question = $case->questions()->with('votes')->reorder()
             ->orderByRaw("stage in ('before', 'after') desc, id desc")->first();
 
-        return $question === null ? null : $this->of($session, $question);
+        return $question === null ? null : $this->of($session, $question, $case->revealed->covers(Reveal::Panel));
     }
 
     /**
+     * @param  bool  $key  whether what the key says may be told
      * @return array{question: DebriefQuestion, asks: string, open: bool, stage: string, voted: int, results: list<array{
      *     answer: string, before: int, after: int|null, most: int, right: bool}>, change: string}
      */
-    public function of(DebriefSession $session, DebriefQuestion $question): array
+    public function of(DebriefSession $session, DebriefQuestion $question, bool $key): array
     {
+        $right = $key ? $question->answers : null;
         $votes = static fn (VoteStage $stage): array => $question->votes->where('stage', $stage)
             ->mapWithKeys(static fn (DebriefVote $v): array => [$v->voter => $v->answer])->all();
         [$before, $after] = [$votes(VoteStage::Before), $votes(VoteStage::After)];
         $over = $question->stage === VoteStage::Done;
-        $change = VoteChange::of($before, $over ? $after : [], $question->answers);
+        $change = VoteChange::of($before, $over ? $after : [], $right);
 
         return [
             'question' => $question,
@@ -61,9 +65,9 @@ final readonly class VotePage
                 'before' => $change->before[$answer] ?? 0,
                 'after' => $over ? $change->after[$answer] ?? 0 : null,
                 'most' => max(1, count($before), count($after)),
-                'right' => $over && in_array($answer, $question->answers ?? [], true),
+                'right' => $over && in_array($answer, $right ?? [], true),
             ], $question->options),
-            'change' => $over ? self::told($change) : '',
+            'change' => $over ? self::told($change, $key) : '',
         ];
     }
 
@@ -132,14 +136,17 @@ final readonly class VotePage
     }
 
     /** How it changed, in a sentence; of few voters only that they are few. */
-    private static function told(VoteChange $c): string
+    private static function told(VoteChange $c, bool $key): string
     {
         if (! $c->isTold()) {
             return trans_choice('debrief.votes.few', VoteChange::VOTERS, ['count' => VoteChange::VOTERS]);
         }
 
         return (string) match (true) {
-            $c->won === null => __('debrief.votes.changed', ['changed' => $c->changed, 'of' => $c->both]),
+            $c->won === null => __($key ? 'debrief.votes.changed-no-key' : 'debrief.votes.changed', [
+                'changed' => $c->changed,
+                'of' => $c->both,
+            ]),
             $c->p === null => __('debrief.votes.stayed', ['of' => $c->both]),
             default => __($c->p < 0.05 ? 'debrief.votes.sides' : 'debrief.votes.sides-chance', [
                 'won' => $c->won,

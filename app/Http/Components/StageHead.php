@@ -27,7 +27,7 @@ final class StageHead extends Component
             'reading/walk',
         ],
         'debrief' => ['debrief/page', 'debrief/lanes', 'bench/aids'],
-        'following' => ['panel/following'],
+        'asked' => ['panel/asked'],
         'room' => ['debrief/room'],
         'compare' => ['bench/compare', 'bench/follow'],
     ];
@@ -50,7 +50,7 @@ final class StageHead extends Component
     ];
 
     /**
-     * @param  'bench'|'reading'|'debrief'|'following'|'room'|'compare'  $script  of which page
+     * @param  'bench'|'reading'|'debrief'|'asked'|'room'|'compare'  $script  of which page
      * @param  list<string>  $fetch  addresses of what it will ask for
      * @param  list<string>  $pictures  addresses of the pictures it opens with
      */

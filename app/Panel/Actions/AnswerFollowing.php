@@ -9,6 +9,7 @@ use App\Models\FollowingAnswer;
 use App\Models\Sitting;
 use App\Models\User;
 use App\Panel\FollowingRounds;
+use App\Panel\PanelSheets;
 use Core\Consensus\LiesIn;
 use Core\Motion\Station;
 use Core\Reading\Presence;
@@ -46,7 +47,7 @@ final readonly class AnswerFollowing
                 throw ActionException::because('refusals.panel.following-not-asked');
             }
             $panel = Sitting::query()->findOrFail((int) $following->parent_id);
-            $own = FollowingRounds::readings($panel, $by->id)[$case]->calls()->where('fault', $fault)->firstOrFail();
+            $own = PanelSheets::ofMember($panel, $by->id)[$case]->calls()->where('fault', $fault)->firstOrFail();
             $before = FollowingRounds::said($panel)[$case][$fault][$by->id] ?? null;
             $was = $before->presence ?? $own->presence;
             $reason = trim($reason);

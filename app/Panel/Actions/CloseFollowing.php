@@ -5,21 +5,18 @@ declare(strict_types=1);
 namespace App\Panel\Actions;
 
 use App\Exceptions\ActionException;
-use App\Models\Enums\WorkKind;
 use App\Models\FollowingAnswer;
 use App\Models\Sitting;
 use App\Models\User;
 use App\Panel\Events\FollowingClosed;
 use App\Panel\FollowingRounds;
-use App\Works\Progress;
-use App\Works\Works;
 use Core\Sight\SittingState;
 use Illuminate\Support\Facades\DB;
 
 /** Closes a following round: who did not answer is taken to stand by what was said, and the key is made anew. */
 final readonly class CloseFollowing
 {
-    public function __construct(private Works $works, private BuildKey $build)
+    public function __construct(private MakeKeyAnew $anew)
     {
     }
 
@@ -27,14 +24,14 @@ final readonly class CloseFollowing
     public function __invoke(Sitting $panel, User $by): void
     {
         $this->close($panel, $by);
-        $this->works->ask(WorkKind::Key, $panel->refresh(), $by);
+        ($this->anew)($panel, $by);
     }
 
     /** Closes and makes the key at once. */
     public function now(Sitting $panel, User $by): void
     {
         $this->close($panel, $by);
-        $this->build->carryOut($panel->refresh(), Progress::untold());
+        $this->anew->now($panel);
     }
 
     private function close(Sitting $panel, User $by): void

@@ -7,18 +7,15 @@ namespace App\Panel\Actions;
 use App\Exceptions\ActionException;
 use App\Models\DrillJudging;
 use App\Models\DrillScore;
-use App\Models\Enums\WorkKind;
 use App\Models\Sitting;
 use App\Models\User;
 use App\Panel\Events\JudgingClosed;
-use App\Works\Progress;
-use App\Works\Works;
 use Illuminate\Support\Facades\DB;
 
 /** Closes the judging of drills; the key is made anew with what was said. */
 final readonly class CloseJudging
 {
-    public function __construct(private Works $works, private BuildKey $build)
+    public function __construct(private MakeKeyAnew $anew)
     {
     }
 
@@ -26,14 +23,14 @@ final readonly class CloseJudging
     public function __invoke(Sitting $panel, User $by): void
     {
         $this->close($panel, $by);
-        $this->works->ask(WorkKind::Key, $panel->refresh(), $by);
+        ($this->anew)($panel, $by);
     }
 
     /** Closes and makes the key at once. */
     public function now(Sitting $panel, User $by): void
     {
         $this->close($panel, $by);
-        $this->build->carryOut($panel->refresh(), Progress::untold());
+        $this->anew->now($panel);
     }
 
     private function close(Sitting $panel, User $by): void

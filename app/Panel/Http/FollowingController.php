@@ -12,6 +12,7 @@ use App\Panel\Actions\CloseFollowing;
 use App\Panel\Actions\OpenFollowing;
 use App\Panel\FollowingRounds;
 use App\Panel\Pages\FollowingPage;
+use App\Panel\PanelSheets;
 use App\Sight\NotNow;
 use App\Sight\Onlookers;
 use App\Sight\PanelSight;
@@ -23,6 +24,8 @@ use Illuminate\Http\Request;
 /** A panel goes once more over what lacks a majority. */
 final class FollowingController extends Controller
 {
+    use KeepsAnswers;
+
     public function open(Sitting $round, OpenFollowing $open): RedirectResponse
     {
         return $this->attempt(
@@ -44,16 +47,7 @@ final class FollowingController extends Controller
     /** @throws NotNow */
     public function show(Request $request, Sitting $following, FollowingPage $page): View|RedirectResponse
     {
-        $place = $request->query('place');
-        $shown = $page->of(
-            $following,
-            $this->user(),
-            is_string($place) && ctype_digit($place) && strlen($place) < 5 ? (int) $place : null,
-        );
-
-        return $shown === null
-            ? redirect()->route('today')->with('done', (string) __('panel.following.nothing'))
-            : view('panel.asked', $shown);
+        return $this->page($page->of($following, $this->user(), self::place($request)));
     }
 
     /**
@@ -70,27 +64,26 @@ final class FollowingController extends Controller
         $cases = array_keys(FollowingRounds::questions($following, $this->user()->id));
         $case = $cases[$place - 1] ?? abort(404);
         $panel = Sitting::query()->findOrFail((int) $following->parent_id);
-        $own = FollowingRounds::readings($panel, $this->user()->id)[$case] ?? abort(404);
+        $own = PanelSheets::ofMember($panel, $this->user()->id)[$case] ?? abort(404);
         $sight = (new PanelSight($onlookers->of($this->user())))->ofQuestion($own, true);
         if ($sight->why !== null) {
             throw NotNow::because($sight->why);
         }
-        $back = redirect()->to(route('following', [$following, 'place' => $place])."#q-{$request->fault()}");
-        $this->backTo($back->getTargetUrl());
-        $answer(
-            $following,
-            $this->user(),
-            $case,
-            $request->fault(),
-            $request->presence(),
-            $request->severity(),
-            $request->onset(),
-            $request->string('reason')->value(),
-            $request->lies(),
-        );
 
-        return $request->wantsJson()
-            ? response()->json(['done' => true])
-            : $back->with('done', (string) __('notices.panel.following-answered'));
+        return $this->kept(
+            $request,
+            route('following', [$following, 'place' => $place])."#q-{$request->fault()}",
+            fn () => $answer(
+                $following,
+                $this->user(),
+                $case,
+                $request->fault(),
+                $request->presence(),
+                $request->severity(),
+                $request->onset(),
+                $request->string('reason')->value(),
+                $request->lies(),
+            ),
+        );
     }
 }

@@ -11,9 +11,9 @@ use App\Models\Sitting;
 use App\Panel\Actions\CloseJudging;
 use App\Panel\Actions\OpenJudging;
 use App\Panel\Actions\ScoreDrill;
-use App\Panel\FollowingRounds;
 use App\Panel\Judgings;
 use App\Panel\Pages\JudgingPage;
+use App\Panel\PanelSheets;
 use App\Sight\NotNow;
 use App\Sight\Onlookers;
 use App\Sight\PanelSight;
@@ -25,6 +25,8 @@ use Illuminate\Http\Request;
 /** A panel judges how appropriate drills are, before it sees what anybody else said. */
 final class JudgingController extends Controller
 {
+    use KeepsAnswers;
+
     public function open(Sitting $round, OpenJudging $open): RedirectResponse
     {
         return $this->attempt(
@@ -46,16 +48,7 @@ final class JudgingController extends Controller
     /** @throws NotNow */
     public function show(Request $request, DrillJudging $judging, JudgingPage $page): View|RedirectResponse
     {
-        $place = $request->query('place');
-        $shown = $page->of(
-            $judging,
-            $this->user(),
-            is_string($place) && ctype_digit($place) && strlen($place) < 5 ? (int) $place : null,
-        );
-
-        return $shown === null
-            ? redirect()->route('today')->with('done', (string) __('panel.following.nothing'))
-            : view('panel.asked', $shown);
+        return $this->page($page->of($judging, $this->user(), self::place($request)));
     }
 
     /**
@@ -70,18 +63,17 @@ final class JudgingController extends Controller
         Onlookers $onlookers,
     ): RedirectResponse|JsonResponse {
         $case = array_keys(Judgings::questions($judging, $this->user()))[$place - 1] ?? abort(404);
-        $own = FollowingRounds::readings($judging->panel(), $this->user()->id)[$case] ?? abort(404);
+        $own = PanelSheets::ofMember($judging->panel(), $this->user()->id)[$case] ?? abort(404);
         // Whether it is still open is the action's to say, in a sentence.
         $sight = (new PanelSight($onlookers->of($this->user())))->ofDrills($own, true);
         if ($sight->why !== null) {
             throw NotNow::because($sight->why);
         }
-        $back = redirect()->to(route('judging', [$judging, 'place' => $place])."#q-{$request->drill()}");
-        $this->backTo($back->getTargetUrl());
-        $score($judging, $this->user(), $case, $request->drill(), $request->scores());
 
-        return $request->wantsJson()
-            ? response()->json(['done' => true])
-            : $back->with('done', (string) __('notices.panel.following-answered'));
+        return $this->kept(
+            $request,
+            route('judging', [$judging, 'place' => $place])."#q-{$request->drill()}",
+            fn () => $score($judging, $this->user(), $case, $request->drill(), $request->scores()),
+        );
     }
 }

@@ -12,6 +12,7 @@ use App\Models\Reading;
 use App\Models\Sitting;
 use App\Models\User;
 use App\Panel\FollowingRounds;
+use App\Panel\PanelSheets;
 use App\Sight\NotNow;
 use App\Sight\Onlookers;
 use App\Sight\PanelSight;
@@ -60,7 +61,7 @@ final readonly class FollowingPage
             ? (int) array_search($waiting[0] ?? $cases[0], $cases, true)
             : $place - 1;
         $case = $cases[$at] ?? abort(404);
-        $own = FollowingRounds::readings($panel, $user->id)[$case];
+        $own = PanelSheets::ofMember($panel, $user->id)[$case];
         $open = $following->state === SittingState::Open && $following->seats($user);
         $sight = (new PanelSight($this->onlookers->of($user)))->ofQuestion($own, $open);
         if ($sight->why !== null) {

@@ -11,8 +11,8 @@ use App\Models\DrillQuestion;
 use App\Models\Golfer;
 use App\Models\Reading;
 use App\Models\User;
-use App\Panel\FollowingRounds;
 use App\Panel\Judgings;
+use App\Panel\PanelSheets;
 use App\Sight\NotNow;
 use App\Sight\Onlookers;
 use App\Sight\PanelSight;
@@ -50,7 +50,7 @@ final readonly class JudgingPage
         $first = $waiting === [] ? $cases[0] : $waiting[array_key_first($waiting)];
         $at = $place === null ? (int) array_search($first, $cases, true) : $place - 1;
         $case = $cases[$at] ?? abort(404);
-        $own = FollowingRounds::readings($panel, $user->id)[$case];
+        $own = PanelSheets::ofMember($panel, $user->id)[$case];
         $sight = (new PanelSight($this->onlookers->of($user)))->ofDrills($own, $judging->isOpen());
         if ($sight->why !== null) {
             throw NotNow::because($sight->why);

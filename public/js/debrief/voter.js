@@ -2,6 +2,16 @@
 const EVERY = 900;
 const root = document.querySelector('[data-voter]');
 const says = document.querySelector('[data-voted]');
+let asked = 0;
+
+/** Shows what is asked now, with the own vote; an answer that was overtaken by a later one is dropped. */
+async function refresh() {
+  const turn = ++asked;
+  const part = await fetch(root.dataset.part);
+  if (!part.ok) throw new Error(String(part.status));
+  const html = await part.text();
+  if (turn === asked) root.innerHTML = html;
+}
 
 async function follow() {
   let step = root.dataset.step;
@@ -12,10 +22,9 @@ async function follow() {
       if (!response.ok) continue;
       const state = await response.json();
       if (String(state.step) === step) continue;
-      const part = await fetch(root.dataset.part);
-      if (!part.ok) continue;
-      root.innerHTML = await part.text();
-      says.textContent = '';
+      const before = root.querySelector('form')?.action;
+      await refresh();
+      if (root.querySelector('form')?.action !== before) says.textContent = '';
       step = String(state.step);
       if (state.over) return;
     } catch {
@@ -33,9 +42,7 @@ root.addEventListener('submit', async (e) => {
     const said = await response.json().catch(() => ({}));
     says.textContent = response.ok ? root.dataset.kept : (said.message ?? root.dataset.failed);
     says.classList.toggle('refused', !response.ok);
-    if (response.ok)
-      for (const button of e.target.querySelectorAll('button'))
-        button.setAttribute('aria-pressed', String(button === e.submitter));
+    await refresh();
   } catch {
     says.textContent = root.dataset.failed;
     says.classList.add('refused');

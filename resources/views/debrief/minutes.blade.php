@@ -17,11 +17,7 @@
     @foreach($cases as $c)
         @if($c['begun'] || $c['notes'] !== '' || $c['decisions'])
             <section class="minute">
-                <h2>{{ $c['name'] }}</h2>
-                <p class="small quiet">{{ $c['shown'] }}</p>
-                @if($c['notes'] !== '')
-                    <p class="words">{{ $c['notes'] }}</p>
-                @endif
+                @include('debrief.minute')
                 @foreach($c['votes'] as $vote)
                     <p><b>{{ $vote['asks'] }}</b> <span class="small quiet">{{ $vote['stage'] }}</span></p>
                     @include('debrief.vote.results')
@@ -32,12 +28,7 @@
             </section>
         @endif
     @endforeach
-    @if($general)
-        <h2>{{ __('debrief.minutes.general') }}</h2>
-        @foreach($general as $d)
-            @include('debrief.decision')
-        @endforeach
-    @endif
+    @include('debrief.general')
     <details class="below no-print" @if($errors->any()) open @endif>
         <summary>{{ __('debrief.decisions.take') }}</summary>
         @include('debrief.decide', ['people' => $owners])

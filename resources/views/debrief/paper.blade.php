@@ -20,11 +20,7 @@
     <p>{{ $people ? __('debrief.minutes.people', ['people' => implode(', ', $people)]) : __('debrief.minutes.nobody') }}</p>
     @foreach($cases as $c)
         @if($c['begun'] || $c['notes'] !== '' || $c['decisions'])
-            <h2>{{ $c['name'] }}</h2>
-            <p class="small">{{ $c['shown'] }}</p>
-            @if($c['notes'] !== '')
-                <p>{{ $c['notes'] }}</p>
-            @endif
+            @include('debrief.minute')
             @foreach($c['votes'] as $vote)
                 <p><b>{{ $vote['asks'] }}</b> <span class="small">{{ $vote['stage'] }}</span></p>
                 @if($vote['results'])
@@ -44,12 +40,7 @@
             @endforeach
         @endif
     @endforeach
-    @if($general)
-        <h2>{{ __('debrief.minutes.general') }}</h2>
-        @foreach($general as $d)
-            @include('debrief.decision')
-        @endforeach
-    @endif
+    @include('debrief.general')
     <p class="small">{{ __('debrief.minutes.secret') }}</p>
 </body>
 </html>

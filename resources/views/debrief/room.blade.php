@@ -19,7 +19,7 @@
         data-case="{{ $session->current_case_id }}">
         <section class="stage" aria-label="{{ __('debrief.swing') }}">
             @if($case)
-                @include('bench.stage', ['film' => true, 'trace' => true, 'locked' => true, 'traceTitle' => __('stage.trace.share')])
+                @include('bench.stage', ['film' => true, 'trace' => true, 'locked' => true])
             @endif
         </section>
         <aside class="side" data-side-box aria-live="polite">

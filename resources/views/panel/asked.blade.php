@@ -1,6 +1,6 @@
 <x-layout :title="$title" wide>
-    <x-slot:head><x-stage-head script="following" :fetch="[$evidence]" /></x-slot:head>
-    <div class="bench" data-following data-evidence="{{ $evidence }}" data-keys-url="{{ route('keys', [], false) }}">
+    <x-slot:head><x-stage-head script="asked" :fetch="[$evidence]" /></x-slot:head>
+    <div class="bench" data-asked data-evidence="{{ $evidence }}" data-keys-url="{{ route('keys', [], false) }}">
         <section class="stage" aria-label="{{ __('panel.following.swing') }}">
             <div class="head">
                 <h1>{{ $title }}</h1>
@@ -32,5 +32,5 @@
         @include('bench.keys')
         <x-words :of="['keys', 'stage.script']" />
     </div>
-    <script type="module" src="@part('js/panel/following.js')"></script>
+    <script type="module" src="@part('js/panel/asked.js')"></script>
 </x-layout>

@@ -37,7 +37,7 @@ function roomPage(object $test, DebriefSession $session): string
         ->assertOk()->getContent();
 }
 
-it('shows reasons in nobody’s words by name, and none where so few read that it would be known whose they are', function () {
+it('shows reasons under no name, and none where so few read that it would be known whose they are', function () {
     $session = roomOf($this);
     $case = $session->current()->firstOrFail();
     $readings = Reading::query()->where('sitting_case_id', $case->sitting_case_id)->whereNotNull('handed_in_at')
@@ -74,7 +74,7 @@ it('tells the room why it shows nothing where a consent ended or a swing was era
     expect($session->refresh()->current_case_id)->toBe($other->id);
 });
 
-it('takes from nobody a vote that was not asked, of nobody who has not joined, and after the end nothing at all', function () {
+it('takes no vote that was not asked, of nobody who has not joined, and after the end nothing at all', function () {
     $session = roomOf($this);
     $stranger = roomOf($this);
     $case = $session->current()->firstOrFail();
@@ -157,4 +157,34 @@ it('writes minutes in which what people typed is text, and holds back what waits
         ->where('sitting_id', $session->sitting_id)
         ->where('recording_id', $case->case()->firstOrFail()->swings()->value('recording_id'));
     expect($noted->pluck('what')->sort()->values()->all())->toBe(['key', 'numbers']);
+});
+
+it('tells the room nothing of the key by a vote before the presenter has shown what the panel says', function () {
+    $session = roomOf($this);
+    $case = $session->current()->firstOrFail();
+    $staff = array_map(fn (string $who) => $this->person($who), ['tam', 'kit', 'ines', 'dov', 'hanne', 'bea']);
+    foreach ($staff as $member) {
+        app(JoinDebrief::class)($session, $member);
+    }
+    $question = app(AskRoom::class)($session, $case, VoteKind::Presence, (string) $case->topic);
+    foreach (['absent', 'present'] as $answer) {
+        foreach ($staff as $member) {
+            app(CastVote::class)($session, $question->refresh(), $member, $answer);
+        }
+        app(AskRoom::class)->on($session, $question, $question->stage);
+        app(AskRoom::class)->on($session, $question, VoteStage::Between);
+    }
+    expect($question->refresh()->stage)->toBe(VoteStage::Done);
+    // Whatever the key says, the room reads the same.
+    $pages = [];
+    foreach ([['present'], ['absent'], null] as $answers) {
+        $question->update(['answers' => $answers]);
+        $pages[] = roomPage($this, $session);
+    }
+    expect(array_unique($pages))->toHaveCount(1)
+        ->and($pages[0])->toContain('6 of 6 who voted twice changed their answer.')
+        ->not->toContain('key')->not->toContain('class="right"');
+    $question->update(['answers' => ['present']]);
+    app(ShowInDebrief::class)($session, $case, Reveal::Panel, null, null);
+    expect(roomPage($this, $session))->toContain('6 went over to the key')->toContain('class="right"');
 });

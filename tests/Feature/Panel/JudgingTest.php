@@ -54,8 +54,14 @@ function drillsJudged(object $test, Sitting $panel): DrillJudging
 }
 
 /** @param  array<string, int|string>  $score  by rung */
-function drillScores(object $test, DrillJudging $judging, string $who, string $drill, array $score, array $harm = []): TestResponse
-{
+function drillScores(
+    object $test,
+    DrillJudging $judging,
+    string $who,
+    string $drill,
+    array $score,
+    array $harm = [],
+): TestResponse {
     return $test->actingAs($test->person($who))->post("/judging/{$judging->public_id}/1", [
         'drill' => $drill, 'score' => $score, 'harm' => $harm,
     ]);
@@ -69,7 +75,8 @@ it('asks a closed panel about the drills that somebody chose, and puts what it s
     expect($judging->questions()->pluck('drill')->sort()->values()->all())->toBe(['box-turn', 'step-in']);
     $this->actingAs($this->person('ros'))->get('/')->assertOk()->assertSee('2 drills of “Drills” wait');
     $page = $this->get("/judging/{$judging->public_id}")->assertOk()
-        ->assertSee(ucfirst(StandardDrills::all()['box-turn']->name))->assertSee('Step in')->assertDontSee('your choice')->assertDontSee('Odile');
+        ->assertSee(ucfirst(StandardDrills::all()['box-turn']->name))->assertSee('Step in')
+        ->assertDontSee('your choice')->assertDontSee('Odile');
     // Nothing of what others said, and neither numbers nor a key.
     expect($page->getContent())->not->toContain('of 5')->not->toContain('verdict');
     $this->actingAs($this->person('piet'))->get("/judging/{$judging->public_id}")->assertSee('your choice');
@@ -79,7 +86,8 @@ it('asks a closed panel about the drills that somebody chose, and puts what it s
     }
     $this->actingAs($this->headCoach())->get($at)->assertSee('0 of 5 members');
     foreach (['odile' => 'unsafe', 'piet' => 'unsafe', 'ros' => 'adds-fault'] as $who => $harm) {
-        drillScores($this, $judging, $who, 'step-in', ['full-speed' => 2], ['full-speed' => $harm])->assertSessionHas('done');
+        drillScores($this, $judging, $who, 'step-in', ['full-speed' => 2], ['full-speed' => $harm])
+            ->assertSessionHas('done');
     }
     $this->actingAs($this->headCoach())->get($at)->assertSee('3 of 5 members');
     $this->post("/rounds/{$panel->public_id}/publish")->assertSessionHas('refused');
@@ -102,12 +110,15 @@ it('asks a closed panel about the drills that somebody chose, and puts what it s
     $this->post("/rounds/{$panel->public_id}/publish")->assertSessionHas('done');
     expect($panel->keys()->count())->toBe(2);
     $mine = collect($this->actingAs($this->person('ros'))->get('/own/data')->assertOk()->json('drills_judged'));
-    expect($mine->where('panel', 'Drills')->firstWhere('drill', 'step-in'))->toMatchArray(['score' => 2, 'harm' => 'adds-fault']);
+    expect($mine->where('panel', 'Drills')->firstWhere('drill', 'step-in'))
+        ->toMatchArray(['score' => 2, 'harm' => 'adds-fault']);
 });
 
 it('takes a score of 1 to 9, a low one with what the drill would do, and the last said', function () {
     $judging = drillsJudged($this, prescribedPanel($this));
-    $on = fn (array $score, array $harm = []): TestResponse => drillScores($this, $judging, 'ros', 'box-turn', $score, $harm);
+    $on = fn (array $score, array $harm = []): TestResponse => drillScores(
+        $this, $judging, 'ros', 'box-turn', $score, $harm,
+    );
     $on(['rehearsal' => 0])->assertSessionHasErrors('score.rehearsal');
     $on(['rehearsal' => 10])->assertSessionHasErrors('score.rehearsal');
     $on(['rehearsal' => 'many'])->assertSessionHasErrors('score.rehearsal');
@@ -185,7 +196,7 @@ it('comes before any spread, or not at all', function () {
     $this->get("/panel/{$panel->public_id}")->assertOk()->assertDontSee('Have the panel judge drills');
 });
 
-it('asks about drills that load what the golfer is to spare, and holds one that is not cleared to be unsafe', function () {
+it('asks about drills that load what the golfer is to spare, and holds what is not cleared unsafe', function () {
     $golfer = Recording::query()->orderBy('id')->firstOrFail()->golfer;
     $golfer->limitsNoted()->create(['region' => 'knee', 'side' => 'lead', 'severity' => LimitSeverity::NotCleared]);
     $golfer->limitsNoted()->create([

@@ -82,7 +82,7 @@ async function keep(form) {
   button.disabled = false;
 }
 
-const root = document.querySelector('[data-following]');
+const root = document.querySelector('[data-asked]');
 if (root)
   open(root).catch((error) => {
     root.querySelector('.films').textContent = error.message;
