@@ -34,6 +34,7 @@ use App\Operations\Http\RecordController;
 use App\Panel\Http\FollowingController;
 use App\Panel\Http\JudgingController;
 use App\Panel\Http\PanelController;
+use App\Report\Http\ReportController;
 use App\Search\Http\SearchController;
 use App\Shelf\Http\BatchController;
 use App\Shelf\Http\FactsController;
@@ -259,6 +260,16 @@ Route::middleware('auth')->group(function (): void {
         ->name('agreement.export')->can('export', 'round');
     Route::post('/agreement/{round}/export', [AgreementController::class, 'make'])
         ->name('agreement.make')->can('export', 'round');
+    Route::get('/reports', [ReportController::class, 'index'])->name('reports')->can('manage', Sitting::class);
+    Route::get('/reports/{round}', [ReportController::class, 'show'])->name('reports.show')->can('export', 'round');
+    Route::get('/reports/{round}/report.pdf', [ReportController::class, 'pdf'])
+        ->name('reports.pdf')->can('export', 'round');
+    Route::get('/reports/{round}/board', [ReportController::class, 'board'])
+        ->name('reports.board')->can('export', 'round');
+    Route::get('/reports/{round}/board.pdf', [ReportController::class, 'boardPdf'])
+        ->name('reports.board.pdf')->can('export', 'round');
+    Route::put('/reports/{round}', [ReportController::class, 'write'])
+        ->name('reports.write')->can('export', 'round');
     Route::get('/debrief', [DebriefController::class, 'index'])->name('debrief.index')->can('manage', Sitting::class);
     Route::get('/debrief/{round}', [DebriefController::class, 'first'])
         ->name('debrief.first')->can('debrief', 'round');

@@ -38,6 +38,7 @@ final readonly class ChangeSince
                 static fn ($q) => $q->where('published_at', '<', $round->published_at),
             )
             ->orderByDesc('published_at')
+            ->orderByDesc('id')
             ->first();
     }
 

@@ -25,7 +25,11 @@ final readonly class Navigation
             'codebook' => ['codebook', 'codebook'],
         ],
         'study' => ['rounds' => ['rounds', 'rounds'], 'panel' => ['panel.index', 'panel']],
-        'findings' => ['agreement' => ['agreement.index', 'agreement'], 'debrief' => ['debrief.index', 'debrief|debriefs']],
+        'findings' => [
+            'agreement' => ['agreement.index', 'agreement'],
+            'debrief' => ['debrief.index', 'debrief|debriefs'],
+            'reports' => ['reports', 'reports'],
+        ],
         'academy' => [
             'people' => ['people', 'people'],
             'golfers' => ['golfers', 'golfers|lessons'],

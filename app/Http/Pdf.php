@@ -42,6 +42,17 @@ final class Pdf
         ]);
     }
 
+    /**
+     * A drawing as the address of a picture.
+     *
+     * @param  view-string  $view  an SVG with presentation attributes alone: style sheets do not reach into a picture
+     * @param  array<string, mixed>  $with
+     */
+    public static function picture(string $view, array $with): string
+    {
+        return 'data:image/svg+xml;base64,'.base64_encode(view($view, $with)->render());
+    }
+
     /** The same page gives the same file: what is drawn anew each time is taken from what it says. */
     private static function repeatable(string $pdf): string
     {

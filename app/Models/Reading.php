@@ -14,6 +14,7 @@ use Core\Reading\Reading as CoreReading;
 use Core\Reading\Stage;
 use Core\Reading\Stop;
 use Core\Sight\SittingState;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -119,6 +120,24 @@ final class Reading extends Model
     public function getRouteKeyName(): string
     {
         return 'public_id';
+    }
+
+    /**
+     * In the order a reader meets them: round after round as they were opened, in each the reader's own order.
+     *
+     * @param  Builder<self>  $query
+     */
+    public function scopeAsRead(Builder $query): void
+    {
+        $round = SittingCase::query()
+            ->join('sittings', 'sittings.id', '=', 'sitting_cases.sitting_id')
+            ->whereColumn('sitting_cases.id', 'readings.sitting_case_id');
+        $query
+            ->orderBy((clone $round)->select('sittings.opened_at'))
+            ->orderBy((clone $round)->select('sittings.id'))
+            ->orderBy('position')
+            ->orderBy('stage')
+            ->orderBy('id');
     }
 
     /** @return array<string, string> */

@@ -93,6 +93,7 @@ final readonly class Tables
         'recordings' => [self::HIDDEN, self::EMPTIED, true, true],
         'renditions' => [self::HIDDEN, self::EMPTIED, true, true],
         'result_parts' => [self::HIDDEN, self::STAYS, true, true],
+        'round_reports' => [self::HIDDEN, self::STAYS, true, true],
         'seats' => [self::OPEN, self::NONE, true, true],
         'sessions' => [self::OWN, self::NONE, false, false],
         'sitting_arms' => [self::HIDDEN, self::NONE, true, true],

@@ -32,7 +32,7 @@ final readonly class RoomSight
     public function barred(DebriefSession $session, DebriefCase $case): array
     {
         $out = [];
-        foreach ($session->people()->orderBy('name')->get() as $user) {
+        foreach ($session->people()->orderBy('name')->orderBy('users.id')->get() as $user) {
             $why = $this->upTo($case, $user, true, Reveal::Swing)->why;
             if ($why !== null) {
                 $out[$user->name] = $why;

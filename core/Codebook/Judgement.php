@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Core\Codebook;
 
 use Core\Number\Distribution;
+use Core\Number\Median;
 use Core\Remark\Remark;
 
 /**
@@ -105,16 +106,10 @@ final readonly class Judgement
     /** @param  list<self>  $judgements */
     private static function median(array $judgements): ?float
     {
-        $margins = array_values(
-            array_filter(
-                array_map(static fn (self $j): ?float => $j->margin, $judgements),
-                static fn (?float $m): bool => $m !== null,
-            ),
-        );
-        sort($margins);
-        $n = count($margins);
-
-        return $n === 0 ? null : ($margins[intdiv($n - 1, 2)] + $margins[intdiv($n, 2)]) / 2;
+        return Median::of(array_filter(
+            array_map(static fn (self $j): ?float => $j->margin, $judgements),
+            static fn (?float $m): bool => $m !== null,
+        ));
     }
 
     /**

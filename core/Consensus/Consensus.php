@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Core\Consensus;
 
 use Core\Motion\Station;
+use Core\Number\Median;
 use Core\Reading\Call;
 use Core\Reading\Presence;
 
@@ -58,21 +59,9 @@ final readonly class Consensus
             $n['present'],
             $n['absent'],
             $n['cannot-tell'],
-            $isPresent ? self::median($severities) : null,
+            $isPresent ? Median::of($severities) : null,
             $isPresent ? self::mode($onsets) : null,
         );
-    }
-
-    /** @param  list<int>  $values */
-    private static function median(array $values): ?float
-    {
-        if ($values === []) {
-            return null;
-        }
-        sort($values);
-        $n = count($values);
-
-        return ((float) $values[intdiv($n - 1, 2)] + $values[intdiv($n, 2)]) / 2;
     }
 
     /** @param  array<string, int>  $counts */

@@ -32,6 +32,7 @@ return [
         'published' => 'Published.',
         'exported' => 'The files are written; take them below.',
     ],
+    'report' => ['written' => 'Kept; it stands in the report.'],
     'capture' => [
         'on-shelf' => 'On the Shelf.',
         'left' => 'Left.',

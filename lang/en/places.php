@@ -16,6 +16,7 @@ return [
         'panel' => 'Panel',
         'agreement' => 'Agreement',
         'debrief' => 'Debrief',
+        'reports' => 'Reports',
         'record' => 'Record',
         'people' => 'People',
         'golfers' => 'Golfers',

@@ -33,6 +33,7 @@ return [
         'open' => 'opened',
         'close' => 'closed',
         'publish' => 'published',
+        'report-written' => 'wrote in the report of',
         'put-back' => 'put back what was taken away',
         'ruling-back' => 'took a ruling back',
         'rule' => 'ruled on a contested call',

@@ -39,6 +39,10 @@ return [
         'no-sample' => 'There is no sample to clear away. Nothing was changed.',
         'other-name' => 'That is not its name, “:name”. Nothing was cleared.',
     ],
+    'report' => [
+        'changed-meanwhile' => 'Somebody else changed these words meanwhile. Yours stand below, unsaved: compare '
+            .'them with what the report says now, then keep again.',
+    ],
     'agreement' => [
         'export-could-not-written' => 'The export could not be written.',
         'export-could-not-finished' => 'The export could not be finished: the disk may be full.',

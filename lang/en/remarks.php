@@ -266,6 +266,32 @@ return [
         'few-readers' => 'only :readers readers: below eight a figure for others like them is rough',
     ],
 
+    // Core\Agreement\Study\Limitation: what a round cannot say.
+    'limitation' => [
+        'few-readers' => 'With :readers readers little can be said of others like them; the intervals that speak of '
+            .'other readers are rough, or there are none.',
+        'few-golfers' => 'The swings come from :golfers golfers. Swings of one golfer are alike, so that the intervals '
+            .'are rough.',
+        'small-panel' => 'The key was made by a panel of :members: what so few agree on may be agreed on by chance.',
+        'hardest-left-out' => ':entries of :of questions have no answer, since the panel did not reach a majority. '
+            .'They are the hardest ones: figures against the key would be lower with them.',
+        'conflicts' => 'In :entries questions the panel and the measurement contradict each other and nobody has ruled; '
+            .'they are not scored.',
+        'not-shown' => ':entries questions could not be told from what was shown and are not scored.',
+        'exposed' => ':readings readings were left out, since their readers had been shown the answer before.',
+        'missing' => ':missing of :dealt readings were not handed in. Nothing is put in their place: if the hardest '
+            .'swings or the weakest readers are missing, the figures flatter.',
+        'cannot-tell' => ':percent % of all calls were “cannot tell”. They are left out of the main figures; what '
+            .'they were hidden for is not known.',
+        'no-repeats' => 'No swing was shown twice: whether a reader would say the same again is not known.',
+        'few-repeats' => 'Only :cases swings were shown twice: what is said of readers and themselves is rough.',
+        'remembered' => 'Swings were shown again without a wait: readers may have remembered what they said.',
+        'thin-faults' => 'Of :thin of :faults faults too few swings tell anything; their figures stand in grey and '
+            .'should not be acted on.',
+        'one-way-shown' => 'Every swing was shown in the same way, so whether film or trace helps is not known.',
+        'no-key' => 'There is no key: agreement says how far readers say the same, not whether they are right.',
+    ],
+
     // Core\Reading\Obstacle: what stands in the way of handing a sheet in.
     'obstacle' => [
         'no-call' => ':Fault has no call.',

@@ -43,6 +43,7 @@ $areas = [
     'Agreement',
     'Notices',
     'Debrief',
+    'Report',
     'Search',
     'Today',
     'Operations',

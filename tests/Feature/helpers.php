@@ -2,11 +2,13 @@
 
 // What more than one file of tests needs to lay: loaded by Pest.php, as files are run side by side.
 
+use App\Models\DebriefSession;
 use App\Models\Golfer;
 use App\Models\Reading;
 use App\Models\Sitting;
 use App\Models\User;
 use App\Shelf\Actions\StoreRecording;
+use App\Sight\Onlookers;
 use App\Sittings\Actions\OpenRound;
 use App\Sittings\Actions\PlanRound;
 use Core\Sight\SittingKind;
@@ -127,4 +129,17 @@ function onACopy(object $test, Closure $do): void
         DB::purge();
         DB::beginTransaction();
     }
+}
+
+/** A debrief of the Spring round over its first cases in order, as its head coach begins it. */
+function heldDebrief(object $test, int $cases = 3): DebriefSession
+{
+    $round = $test->round('Spring');
+    $test->actingAs($test->headCoach());
+    $page = $test->get("/debrief/{$round->public_id}/1")->assertOk()->getContent();
+    preg_match_all('/name="cases\[\]" value="(\d+)"/', $page, $m);
+    $test->post("/debrief/{$round->public_id}/sessions", ['cases' => array_slice($m[1], 0, $cases)])->assertRedirect();
+    app(Onlookers::class)->forget();
+
+    return DebriefSession::query()->orderByDesc('id')->firstOrFail();
 }

@@ -43,6 +43,7 @@ final readonly class PeoplePage
                     ->orWhere('email', 'ilike', Like::holding($filter['find']))))
             ->orderByRaw("array_position(array['head-coach', 'panel', 'instructor']::varchar[], role)")
             ->orderBy('name')
+            ->orderBy('id')
             ->paginate(self::A_PAGE)
             ->withQueryString();
         $ids = array_map(static fn (User $u): int => $u->id, array_values($people->items()));

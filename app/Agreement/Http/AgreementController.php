@@ -34,6 +34,7 @@ final class AgreementController extends Controller
             ->where('state', 'published')
             ->withSeatOf($user)
             ->orderByDesc('published_at')
+            ->orderByDesc('id')
             ->get()
             ->first(fn (Sitting $r): bool => Gate::forUser($user)->allows('viewResult', $r));
 

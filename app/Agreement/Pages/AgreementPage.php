@@ -189,6 +189,7 @@ final readonly class AgreementPage
             ->where('state', 'published')
             ->withSeatOf($user)
             ->orderByDesc('published_at')
+            ->orderByDesc('id')
             ->get()
             ->filter(static fn (Sitting $x): bool => Gate::forUser($user)->allows('viewResult', $x))
             ->all();

@@ -92,6 +92,7 @@ final readonly class PersonPage
             ->where('state', 'published')
             ->whereHas('members', static fn ($q) => $q->whereKey($person->id))
             ->orderBy('published_at')
+            ->orderBy('id')
             ->get();
     }
 

@@ -26,6 +26,7 @@ final class DebriefController extends Controller
             ->where('kind', SittingKind::Round)
             ->where('state', 'published')
             ->orderByDesc('published_at')
+            ->orderByDesc('id')
             ->first();
 
         return $round === null ? self::nothing('no-round') : redirect()->route('debrief.first', $round);

@@ -264,6 +264,7 @@ final readonly class DebriefPage
             ->where('kind', SittingKind::Round)
             ->where('state', 'published')
             ->orderByDesc('published_at')
+            ->orderByDesc('id')
             ->get();
 
         return $rounds->count() < 2 ? [] : array_values(

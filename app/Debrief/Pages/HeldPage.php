@@ -106,7 +106,7 @@ final readonly class HeldPage
     public static function people(): array
     {
         $out = [];
-        foreach (User::query()->where('state', UserState::Active)->orderBy('name')->get(['id', 'name']) as $user) {
+        foreach (User::query()->where('state', UserState::Active)->orderBy('name')->orderBy('id')->get(['id', 'name']) as $user) {
             $out[$user->id] = $user->name;
         }
 

@@ -31,6 +31,7 @@ final class Layout extends Component
         'capture',
         'codebook',
         'debrief',
+        'report',
         'person',
         'academy',
         'flight',

@@ -53,7 +53,7 @@ final class RecordPage
             'pages' => $pages,
             'filter' => $filter,
             'actions' => array_map(Cell::text(...), (array) trans('record.actions')),
-            'people' => User::query()->orderBy('name')->pluck('name', 'id')->all(),
+            'people' => User::query()->orderBy('name')->orderBy('id')->pluck('name', 'id')->all(),
         ];
     }
 

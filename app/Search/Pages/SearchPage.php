@@ -204,12 +204,14 @@ final readonly class SearchPage
         $people = self::naming(User::query(), 'name', $words)
             ->when(! $user->isHeadCoach(), static fn (Builder $q) => $q->whereKey($user->id))
             ->orderBy('name')
+            ->orderBy('id')
             ->limit(self::MOST)
             ->get();
         $rounds = Sitting::query()
             ->where('kind', SittingKind::Round)
             ->where('state', SittingState::Published)
             ->orderByDesc('published_at')
+            ->orderByDesc('id')
             ->get();
         $seated = DB::table('seats')
             ->whereIn('user_id', $people->modelKeys())

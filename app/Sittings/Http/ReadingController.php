@@ -40,8 +40,7 @@ final class ReadingController extends Controller
             ->whereHas('case.sitting', fn ($q) => $q->where('state', SittingState::Open)
                 ->where('kind', '<>', SittingKind::Review))
             ->with(['arm', 'case.sitting', 'case.swings'])
-            ->orderBy('position')
-            ->orderBy('stage')
+            ->asRead()
             ->get()
             ->first(static fn (Reading $r): bool => ! $onlooker->ofReading($r)->isNothing());
 

@@ -161,6 +161,7 @@ final readonly class PlanPage
         $by = User::query()
             ->whereIn('state', [UserState::Active, UserState::Invited])
             ->orderBy('name')
+            ->orderBy('id')
             ->get()
             ->groupBy(static fn (User $u): string => $u->role->value);
 

@@ -82,10 +82,11 @@ final class TodayPage
             ->where('state', 'published')
             ->where('kind', SittingKind::Round)
             ->orderByDesc('published_at')
+            ->orderByDesc('id')
             ->first();
 
         return [
-            'open' => array_values(Sitting::query()->where('state', 'open')->orderBy('opened_at')->get()
+            'open' => array_values(Sitting::query()->where('state', 'open')->orderBy('opened_at')->orderBy('id')->get()
                 ->map(fn (Sitting $s): array => $this->underWay($s, $progress->get($s->id) ?? new Collection()))
                 ->all()),
             'decisions' => OpenDecisions::of($user),
@@ -179,8 +180,7 @@ final class TodayPage
                 ->where('state', SittingState::Open)
                 ->where('kind', '<>', SittingKind::Review))
             ->with(['arm', 'case.sitting', 'case.swings'])
-            ->orderBy('position')
-            ->orderBy('stage')
+            ->asRead()
             ->get();
         $onlooker->over($readings->map(static fn (Reading $r): SittingCase => $r->case));
         $why = $readings

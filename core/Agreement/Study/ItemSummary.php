@@ -27,4 +27,20 @@ final readonly class ItemSummary
     {
         return new self($item->cases, $item->coefficients, $item->specific, $item->threeWay, $item->mean);
     }
+
+    /**
+     * Whether more often than not another calls present what one calls present; null where the cases are too few, or
+     * the interval too wide, to say.
+     */
+    public function isSeenAlike(): ?bool
+    {
+        $present = $this->specific['present'] ?? null;
+
+        return match (true) {
+            $present === null || $present->isThin($this->cases) => null,
+            $present->low >= 0.5 => true,
+            $present->high !== null && $present->high < 0.5 => false,
+            default => null,
+        };
+    }
 }

@@ -6,6 +6,7 @@
         <h1>{{ $title }}</h1>
         @if($open && $study)
             <a class="act second" href="{{ route('debrief.first', $round) }}">{{ __('agreement.debrief') }}</a>
+            <a class="act second" href="{{ route('reports.show', $round) }}">{{ __('report.page') }}</a>
         @endif
         @if($rounds)
             <nav class="small" aria-label="{{ __('agreement.rounds') }}">

@@ -13,19 +13,6 @@ use Core\Sight\SittingKind;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
 
-/** A debrief of the Spring round over its first cases in order, as its head coach begins it. */
-function heldDebrief(object $test, int $cases = 3): DebriefSession
-{
-    $round = $test->round('Spring');
-    $test->actingAs($test->headCoach());
-    $page = $test->get("/debrief/{$round->public_id}/1")->assertOk()->getContent();
-    preg_match_all('/name="cases\[\]" value="(\d+)"/', $page, $m);
-    $test->post("/debrief/{$round->public_id}/sessions", ['cases' => array_slice($m[1], 0, $cases)])->assertRedirect();
-    app(Onlookers::class)->forget();
-
-    return DebriefSession::query()->orderByDesc('id')->firstOrFail();
-}
-
 function joinsRoom(object $test, DebriefSession $session, string ...$who): void
 {
     foreach ($who as $each) {

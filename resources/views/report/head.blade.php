@@ -1,0 +1,1 @@
+<h2>{{ __('report.heads.'.$section) }} <span class="answers">{{ $answers[$section] }}</span></h2>

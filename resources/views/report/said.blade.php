@@ -1,0 +1,2 @@
+@include('report.head')
+<p class="said">{{ $says ?: __('report.unsaid') }}</p>
