@@ -35,7 +35,7 @@ final readonly class RoundRatings
     /** Readings whose calls are fetched at once. */
     private const AT_ONCE = 500;
 
-    private const FIRST = '1';
+    public const FIRST = '1';
 
     /**
      * @param  RatingSet  $said  everybody's calls, without the key
@@ -53,8 +53,8 @@ final readonly class RoundRatings
         public RatingSet $said,
         public RoundInputs $inputs,
         private int $round,
-        private array $readings,
-        private array $key,
+        public array $readings,
+        public array $key,
         private array $votes,
         public array $unsupported,
         public array $cannotTell,
@@ -145,14 +145,25 @@ final readonly class RoundRatings
         )));
     }
 
-    /** First occasions of those who were shown this. */
+    /** Whether each case was shown to some readers in one way and to others in another. */
+    public function isCrossed(): bool
+    {
+        return array_filter($this->inputs->cases, static fn (SittingCase $case): bool => $case->arm_id === null) !== [];
+    }
+
+    /** First occasions of those who were shown this; where cases are shown by turns, of those cases alone. */
     public function ofArm(string $arm): RatingSet
     {
         $twice = array_filter($this->inputs->cases, static fn (SittingCase $case): bool => $case->occasion !== 1);
+        $crossed = $this->isCrossed();
 
         return $this->arms() === [$arm] && $twice === [] ? $this->said : $this->said->filtered(
-            fn (string $case, string $fault, string $rater, string $occasion): bool => $occasion === self::FIRST &&
-                $this->inputs->arms[$this->readings["$case|$rater|$occasion"]['arm']]->code === $arm,
+            function (string $case, string $fault, string $rater, string $occasion) use ($arm, $crossed): bool {
+                $reading = $this->readings["$case|$rater|$occasion"];
+
+                return $occasion === self::FIRST && $this->inputs->arms[$reading['arm']]->code === $arm &&
+                    (! $crossed || $this->inputs->cases[$reading['case']]->arm_id === null);
+            },
         );
     }
 

@@ -45,4 +45,17 @@ final class Behind
 
     /** At which swing the ladder's change is gone. */
     public const BREAKS = 3;
+
+    /** What the head coach says in the Spring round's report. */
+    public const REPORT = [
+        'purpose' => 'Two instructors had given one student opposite exercises in the same week. The round was held to '
+            .'see whether the staff call the same faults, and whether film alone is enough to call them. Nothing was '
+            .'known about either before.',
+        'readers' => 'All hold the academy’s own teaching licence; they have taught between two and twenty-three '
+            .'years. Half of them had used pressure traces in lessons before, the others had seen them in one evening '
+            .'of training.',
+        'meaning' => 'What is called present by one is too seldom called present by another to be told to a student as '
+            .'a fact. Until the next round, a fault is written into a lesson only with the station at which it was '
+            .'seen.',
+    ];
 }

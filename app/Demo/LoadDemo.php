@@ -18,6 +18,7 @@ use App\Models\Reading;
 use App\Models\Recording;
 use App\Models\Sitting;
 use App\Models\User;
+use App\Report\Actions\WriteReport;
 use App\Shelf\Actions\ConvertFilm;
 use App\Shelf\Actions\MeasureRecording;
 use App\Shelf\Actions\StoreRecording;
@@ -77,6 +78,7 @@ final class LoadDemo
         private readonly MeasureRecording $measure,
         private readonly DemoPanel $panel,
         private readonly DemoDebrief $debrief,
+        private readonly WriteReport $report,
     ) {
     }
 
@@ -146,12 +148,15 @@ final class LoadDemo
         $this->publish->carryOut($study->refresh(), $head, Progress::untold());
 
         Carbon::setTestNow($today->copy()->subDays(80)->setTime(9, 0));
-        $spring = $this->round('Spring round', SittingKind::Round, array_slice($recordings, 0, $half), $staff, $head);
+        $spring = $this->round('Spring round', SittingKind::Round, array_slice($recordings, 0, $half), $staff, $head,
+            crossed: $limit === null);
         $this->answer($spring, $today->copy()->subDays(76), 1.0);
         Carbon::setTestNow($today->copy()->subDays(66)->setTime(17, 0));
         $this->close->now($spring, $head);
         $this->publish->carryOut($spring->refresh(), $head, Progress::untold());
         if ($limit === null) {
+            Carbon::setTestNow($today->copy()->subDays(65)->setTime(10, 30));
+            ($this->report)($spring->refresh(), Behind::REPORT, 0, $head);
             ($this->debrief)($spring->refresh(), $head, $staff, $today->copy()->subDays(63));
         }
 
@@ -347,6 +352,7 @@ final class LoadDemo
         User $head,
         array $several = [],
         bool $reveals = false,
+        bool $crossed = false,
     ): Sitting {
         $round = Sitting::query()->create([
             'name' => $name,
@@ -358,8 +364,16 @@ final class LoadDemo
             'reveals' => $reveals,
         ]);
         foreach ($recordings as [$recording, $row]) {
-            $both = $kind === SittingKind::Panel;
-            $round->addCase(CaseKind::Single, [$recording->id], $both || $row['film'], $both || $row['trace']);
+            $both = $kind === SittingKind::Panel || $crossed;
+            $round->addCases([[
+                'kind' => CaseKind::Single,
+                'recordings' => [$recording->id],
+                'film' => $both || $row['film'],
+                'trace' => $both || $row['trace'],
+                'crossed' => $crossed,
+                'occasion' => 1,
+                'part' => 1,
+            ]]);
         }
         foreach ($several as $case) {
             $round->addCase(

@@ -22,7 +22,8 @@ use Illuminate\Support\Facades\DB;
 /**
  * A number of cases put before a number of people: a panel study, a staff round.
  *
- * @phpstan-type Place array{kind: CaseKind, recordings: list<int>, film: bool, trace: bool, occasion: int, part: int}
+ * @phpstan-type Place array{kind: CaseKind, recordings: list<int>, film: bool, trace: bool, occasion: int, part: int,
+ *     crossed?: bool, reserved?: bool}
  *
  * @property int $id
  * @property string $public_id
@@ -154,10 +155,13 @@ final class Sitting extends Model
         foreach ($places as $i => $place) {
             $shows = ($place['film'] ? 'film' : '').($place['trace'] ? 'trace' : '');
             $arms[$shows] ??= SittingArm::in($this, $place['film'], $place['trace'])->id;
+            $crossed = $place['crossed'] ?? false;
             $rows[] = [
                 'sitting_id' => $this->id,
                 'case_id' => $cases[$i],
-                'arm_id' => $arms[$shows],
+                // What each reader is shown of it is dealt when the sitting opens.
+                'arm_id' => $crossed ? null : $arms[$shows],
+                'reserved' => $place['reserved'] ?? false,
                 'occasion' => $place['occasion'],
                 'part' => $place['part'],
             ];

@@ -7,6 +7,7 @@ namespace App\Report;
 use App\Models\Casts\Cell;
 use App\Models\Sitting;
 use Core\Agreement\Study\RoundFacts;
+use Core\Planning\Arms;
 use Core\Sight\SittingKind;
 use Core\Sight\SmallCells;
 use Illuminate\Database\Query\Builder;
@@ -48,7 +49,8 @@ final readonly class ReportFacts
             ->leftJoin('sitting_arms', 'sitting_arms.id', '=', 'sitting_cases.arm_id')
             ->where('sitting_cases.sitting_id', $round->id)
             ->whereNull('withdrawn_at')
-            ->get(['kind', 'occasion', 'reserved', 'code', 'case_id']);
+            ->selectRaw("kind, occasion, reserved, coalesce(code, 'crossed') as code, case_id")
+            ->get();
         $first = $cases->where('occasion', 1);
         $golfers = self::swings($round)
             ->join('golfers', 'golfers.id', '=', 'recordings.golfer_id')
@@ -68,7 +70,7 @@ final readonly class ReportFacts
             $round->readings_dealt ?? $read['readings'],
             $round->readings_handed_in ?? $read['readings'],
             $read['calls'],
-            $first->pluck('code')->unique()->count(),
+            $first->contains('code', 'crossed') ? count(Arms::CODES) : $first->pluck('code')->unique()->count(),
             $panel?->members()->count() ?? 0,
             $round->wait_days > 0,
         );

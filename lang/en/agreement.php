@@ -6,6 +6,10 @@ return [
     'head' => 'Agreement – :round',
     'none' => 'Figures appear here when a round you belong to has been published. Until then nobody sees anybody’s '
         .'calls.',
+    'kept' => 'Some cases of this round are kept for later ones, to tell whether training helps. Figures of the whole '
+        .'round stay with the head coach, so that nothing of those cases is told; your letter says how you read, '
+        .'without them.',
+    'kept-letter' => 'Your letter',
     'waits' => 'These figures wait. A swing they are made from stands in a round of yours that is not published yet; '
         .'until then they would give it away.',
     'no-reading' => 'No reading was handed in in this round',
@@ -181,7 +185,10 @@ return [
         'shown' => 'Shown',
         'ac1' => 'AC1',
         'compared' => 'Compared',
-        'differs' => 'AC1 differs by',
+        'differs' => 'Differs by',
+        'figure' => 'Figure',
+        'arm-found' => 'Found, of what is there',
+        'arm-right' => 'Absent, of what is not',
         'p' => 'p, adjusted',
         'finds' => 'Would find',
         'marks' => 'Marks',
@@ -233,6 +240,12 @@ return [
         'few' => 'Too few cases to say whether what was shown matters',
         'matters' => 'What is shown changes how far people agree',
         'no-difference' => 'What was shown makes no difference that these cases could show',
+        'figures' => ['gwet_ac1' => 'AC1', 'sensitivity' => 'found, of what is there',
+            'specificity' => 'absent, of what is not'],
+        'within' => 'Each case was shown to some readers in one way and to others in another, by turns, so that neither '
+            .'cases nor readers differ between them. p by exchanging what was shown within golfers, adjusted after '
+            .'Holm for the number of comparisons; “would find” is the true difference these cases would show four '
+            .'times in five.',
         'one-says' => 'Cases shown in different ways – film and trace, one of them – are compared here.',
         'says' => 'Different cases stand in each, so their difficulty may differ too. p by letting golfers change '
             .'sides, '

@@ -56,11 +56,21 @@ return [
         'before' => 'before',
         'step' => 'step :n',
     ],
+    'kept' => [
+        'title' => 'Cases kept for later rounds, to tell a change from easier cases',
+        'says' => 'They are read as any other, but their key and calls are told nobody who reads: the same cases can be '
+            .'asked again after training. Readers then see their figures without them; figures of the whole round stay '
+            .'with the head coach.',
+        'draw' => 'of the cases above, drawn by lot',
+        'from' => 'Ask again what was kept from',
+        'of' => ':round (:count)',
+    ],
     'name' => 'Name',
     'kind' => 'Read by',
     'kinds' => ['round' => 'instructors, scored against a key', 'panel' => 'the panel, to make a key'],
     'show' => 'What they are shown',
-    'shows' => ['both' => 'film and trace', 'film' => 'film only', 'trace' => 'trace only'],
+    'shows' => ['both' => 'film and trace', 'film' => 'film only', 'trace' => 'trace only',
+        'crossed' => 'film, trace or both by turns: whether it matters is read off the same cases'],
     'lens' => 'Lens',
     'reveals' => 'A second look: once a case is handed in, it is read again with the ball’s flight and the numbers; '
         .'both '.
@@ -85,6 +95,7 @@ return [
         'cases' => 'One case is ticked|:count cases are ticked',
         'several' => 'One case has several swings|:count cases have several swings',
         'again' => 'One is shown again|:count are shown again',
+        'kept' => 'One is kept for later rounds|:count are kept for later rounds',
         'people' => 'One person reads|:count people read',
         'nobody' => 'Nobody reads it yet: choose people in the second step.',
         'nothing' => 'No case is ticked yet: choose some in the first step.',

@@ -220,6 +220,19 @@ return [
                 .'more. '
                 .'Nothing was changed.',
         ],
+        'kept' => [
+            'panel' => 'Only a round of instructors keeps cases for later rounds; nothing was planned.',
+            'few' => 'Of these cases :count can be kept for later rounds: recordings read by themselves and not shown '
+                .'again. Nothing was planned.',
+        ],
+        'crossed' => [
+            'panel' => 'A panel is shown all there is: only instructors are shown film, trace or both by turns. Nothing '
+                .'was planned.',
+            'cases' => 'Turns want at least :cases cases that have a film and a trace; there are :both. Nothing was '
+                .'planned.',
+            'readers' => 'Turns want at least :readers people: two of them are to be shown each case in the same way. '
+                .'Nothing was planned.',
+        ],
         'not-draft-nothing-changed' => '\':round\' is :state, not a draft; nothing was changed.',
         'round-needs-at-least' => 'A round needs at least one case and one member before it can be opened.',
         'no-valid-consent-take' => ':golfer has no valid consent; take the recording out of the round first.',

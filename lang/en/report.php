@@ -63,7 +63,7 @@ return [
         'shown' => 'Shown were: :shown.',
         'devices' => 'Traces were recorded with: :devices.',
     ],
-    'shown' => ['both' => 'film and trace', 'film' => 'film only', 'trace' => 'trace only',
+    'shown' => ['crossed' => 'film, trace or both by turns', 'both' => 'film and trace', 'film' => 'film only', 'trace' => 'trace only',
         'filmtrace' => 'film and trace'],
     'kinds' => ['single' => 'single swings', 'series' => 'series', 'pair' => 'pairs', 'ladder' => 'ladders'],
     'swings' => [

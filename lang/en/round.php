@@ -78,6 +78,8 @@ return [
         'first' => 'Figures are made from the first look alone.',
     ],
     'case-list' => 'Cases',
+    'crossed' => 'film, trace or both by turns',
+    'kept' => 'kept for later rounds',
     'kinds' => ['single' => 'one', 'series' => 'series', 'pair' => 'pair', 'ladder' => 'ladder'],
     'held' => '{1} One more is not shown to you: you have still to read it, or the consent has ended.|[2,*] :count '
         .'more are '.

@@ -16,6 +16,7 @@ use App\Sight\Onlookers;
 use Core\Format\Json\RecordJson;
 use Core\Remark\InWords;
 use Core\Sight\SittingKind;
+use Core\Sight\Why;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
@@ -104,14 +105,21 @@ final class AgreementController extends Controller
         return $this->withheld($round) ?? view('agreement.show', $page->of($round, $this->user(), $request->part()));
     }
 
-    /** Figures made from a swing that this person is still to read blind would tell of it: they wait, whole. */
+    /**
+     * Figures made from a swing that this person is still to read blind, or that is kept for later rounds, would tell of
+     * it: they wait, whole. Of a round that keeps some, one's own letter leaves those out.
+     */
     private function withheld(Sitting $round): ?View
     {
-        return $this->onlookers->of($this->user())->withheld($round) === null
-            ? null
-            : view('empty', [
-                'title' => $round->name,
-                'text' => __('agreement.waits'),
-            ]);
+        $why = $this->onlookers->of($this->user())->withheld($round);
+
+        return match (true) {
+            $why === null => null,
+            $why === Why::Reserved && $round->seats($this->user()) => view('agreement.kept', [
+                'round' => $round,
+                'person' => $this->user(),
+            ]),
+            default => view('empty', ['title' => $round->name, 'text' => __('agreement.waits')]),
+        };
     }
 }

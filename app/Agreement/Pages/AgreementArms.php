@@ -24,14 +24,16 @@ final readonly class AgreementArms
     {
         return [
             'finding' => (string) __('agreement.shown.'.$this->finding($r)),
+            'crossed' => $r->crossed,
+            'says' => (string) __($r->crossed ? 'agreement.shown.within' : 'agreement.shown.says'),
             'arms' => array_map(
                 static fn (ArmFigures $a): array => [
                     'name' => (string) __("agreement.arms.$a->arm"),
                     'cases' => $a->cases,
-                    'same' => $a->same === null
-                        ? (string) __('figures.none')
-                        : Written::fixed(100.0 * $a->same, 0).' %',
+                    'same' => self::percent($a->same),
                     'ac1' => self::written($a->ac1, 2),
+                    'found' => self::percent($a->sensitivity),
+                    'right' => self::percent($a->specificity),
                 ],
                 array_values($r->arms),
             ),
@@ -57,7 +59,7 @@ final readonly class AgreementArms
         };
     }
 
-    /** @return array{names: string, undefined: ?string, by: string, interval: ?string, p: string, finds: string} */
+    /** @return array{names: string, figure: string, undefined: ?string, by: string, interval: ?string, p: string, finds: string} */
     private function difference(ArmDifference $d): array
     {
         $f = $d->difference;
@@ -67,6 +69,7 @@ final readonly class AgreementArms
                 'second' => __("agreement.arms.$d->second"),
                 'first' => __("agreement.arms.$d->first"),
             ]),
+            'figure' => (string) __("agreement.shown.figures.$d->figure"),
             'undefined' => $f->estimate !== null || $f->reason === null ? null : $this->words->said($f->reason),
             'by' => $f->estimate === null ? (string) __('figures.none') : Written::signed($f->estimate, 2),
             'interval' => $f->low === null || $f->high === null
@@ -75,6 +78,11 @@ final readonly class AgreementArms
             'p' => self::written($d->p, 3),
             'finds' => self::written($d->detectable, 2),
         ];
+    }
+
+    private static function percent(?float $v): string
+    {
+        return $v === null ? (string) __('figures.none') : Written::fixed(100.0 * $v, 0).' %';
     }
 
     private static function written(?float $v, int $digits): string

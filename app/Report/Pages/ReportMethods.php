@@ -228,7 +228,7 @@ final readonly class ReportMethods
     private static function list(array $counts, string $words): string
     {
         return implode(', ', array_map(
-            static fn (string $what, int $n): string => __("$words.".($what === '' ? 'both' : $what))." ($n)",
+            static fn (string $what, int $n): string => __("$words.$what")." ($n)",
             array_keys($counts),
             $counts,
         ));

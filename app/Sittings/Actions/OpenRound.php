@@ -39,6 +39,7 @@ final readonly class OpenRound
         private BuildKey $build,
         private RefreshKey $refresh,
         private MakeRenditions $renditions,
+        private DealArms $arms,
     ) {
     }
 
@@ -73,6 +74,7 @@ final readonly class OpenRound
             }
             self::freezeFilms($cases);
             $exposed = $this->exposed($cases, $members);
+            $arms = $this->arms->of($round, $cases, $members);
             $rows = [];
             foreach ($members as $member) {
                 foreach (self::asked(self::order($cases, $round, $member), $member) as $i => $case) {
@@ -80,7 +82,7 @@ final readonly class OpenRound
                         'public_id' => Str::lower(Str::random(26)),
                         'sitting_case_id' => $case->id,
                         'user_id' => $member->id,
-                        'arm_id' => $case->arm_id,
+                        'arm_id' => $case->arm_id ?? $arms[$case->case_id][$member->id],
                         'stage' => Stage::Blind->value,
                         'position' => $i + 1,
                         'exposed' => isset($exposed[$member->id][$case->case_id]),

@@ -8,11 +8,13 @@ use App\Codebook\Codebooks;
 use App\Exceptions\ActionException;
 use App\Models\Recording;
 use App\Models\Sitting;
+use App\Models\SittingCase;
 use App\Models\User;
 use App\Sight\Onlookers;
 use App\Sittings\Events\RoundPlanned;
 use Core\Chance\Chance;
 use Core\Codebook\StandardLenses;
+use Core\Planning\Arms;
 use Core\Planning\CaseSet;
 use Core\Planning\Deal;
 use Core\Reading\CaseKind;
@@ -24,6 +26,8 @@ use Illuminate\Support\Facades\DB;
  * Writes down a round as a draft: which swings make its cases, who reads them, what is shown.
  *
  * @phpstan-import-type Place from Sitting
+ *
+ * @phpstan-type Show 'both'|'film'|'trace'|'crossed'
  */
 final readonly class PlanRound
 {
@@ -34,11 +38,13 @@ final readonly class PlanRound
     /**
      * @param  list<int>  $recordings  each a case of its own
      * @param  list<int>  $members
-     * @param  'both'|'film'|'trace'  $show
+     * @param  Show  $show  crossed: film, trace or both, by turns
      * @param  list<array{kind: CaseKind, recordings: list<int>}>  $groups  cases of several swings, in order
      * @param  bool  $reveals  whether each case is read again with the ball and the numbers
      * @param  list<int>  $repeats  single cases to be shown once more, unannounced
      * @param  bool  $waits  whether the repeats stand in a second part, three weeks later
+     * @param  int  $keep  so many single cases, drawn by lot, are kept for later rounds: never told of, and asked again
+     * @param  Sitting|null  $from  an earlier round, of which those kept are asked about here
      *
      * @throws ActionException
      */
@@ -54,7 +60,11 @@ final readonly class PlanRound
         bool $reveals = false,
         array $repeats = [],
         bool $waits = true,
+        int $keep = 0,
+        ?Sitting $from = null,
     ): Sitting {
+        $kept = $from === null ? [] : self::keptFrom($from);
+        $recordings = array_values(array_unique([...$recordings, ...$kept]));
         $wrong = User::query()
             ->whereKey($members)
             ->get()
@@ -97,6 +107,11 @@ final readonly class PlanRound
             throw ActionException::because('refusals.sittings.two-cases-round-same');
         }
         $this->mayBeRepeated(count($cases), $recordings, $repeats, $waits);
+        $seed = bin2hex(random_bytes(16));
+        $anchors = [...$kept, ...$this->drawn($kind, array_values(array_diff($recordings, $kept, $repeats)), $keep, $seed)];
+        if ($show === 'crossed') {
+            $this->mayBeCrossed($kind, $cases, $known, $members);
+        }
 
         return DB::transaction(function () use (
             $repeats,
@@ -110,6 +125,8 @@ final readonly class PlanRound
             $by,
             $lens,
             $reveals,
+            $anchors,
+            $seed,
         ): Sitting {
             $round = Sitting::query()->create([
                 'reveals' => $reveals,
@@ -117,20 +134,18 @@ final readonly class PlanRound
                 'kind' => $kind,
                 'lens' => $lens,
                 'codebook_version' => $this->codebooks->document()->version(),
-                'seed' => bin2hex(random_bytes(16)),
+                'seed' => $seed,
                 'created_by' => $by->id,
                 'wait_days' => $repeats !== [] && $waits ? CaseSet::DAYS : 0,
             ]);
             $later = $this->later($cases, $repeats, $round);
             $round->addCases([
                 ...array_map(
-                    static fn (array $case, int $i): array => self::place(
-                        $case,
-                        $known,
-                        $show,
-                        1,
-                        isset($later[$i]) ? 2 : 1,
-                    ),
+                    static fn (array $case, int $i): array => [
+                        ...self::place($case, $known, $show, 1, isset($later[$i]) ? 2 : 1),
+                        'reserved' => $case['kind'] === CaseKind::Single &&
+                            in_array($case['recordings'][0], $anchors, true),
+                    ],
                     $cases,
                     array_keys($cases),
                 ),
@@ -168,6 +183,71 @@ final readonly class PlanRound
             throw ActionException::because('refusals.sittings.repeats.'.($waits ? 'later' : 'within'), [
                 'cases' => $cases,
                 'count' => $room,
+            ]);
+        }
+    }
+
+    /**
+     * Which cases are kept for later rounds: by lot, before anybody has read them. Chosen by how they were read they would
+     * show a change where there is none.
+     *
+     * @param  list<int>  $among
+     * @return list<int>
+     *
+     * @throws ActionException
+     */
+    private function drawn(SittingKind $kind, array $among, int $keep, string $seed): array
+    {
+        if ($keep === 0) {
+            return [];
+        }
+        if ($kind !== SittingKind::Round || $keep > count($among)) {
+            throw ActionException::because('refusals.sittings.kept.'.($kind === SittingKind::Round ? 'few' : 'panel'), [
+                'count' => count($among),
+            ]);
+        }
+
+        return array_slice((new Chance("kept|$seed"))->shuffled($among), 0, $keep);
+    }
+
+    /** @return list<int> recordings of the single cases that an earlier round kept */
+    private static function keptFrom(Sitting $round): array
+    {
+        return array_values($round->cases()
+            ->where('reserved', true)
+            ->where('occasion', 1)
+            ->whereNull('withdrawn_at')
+            ->whereHas('rated', static fn ($q) => $q->where('kind', CaseKind::Single))
+            ->with('swings')
+            ->orderBy('id')
+            ->get()
+            ->map(static fn (SittingCase $c): int => $c->swings->firstOrFail()->recording_id)
+            ->all());
+    }
+
+    /**
+     * @param  list<array{kind: CaseKind, recordings: list<int>}>  $cases
+     * @param  array<int, Recording>  $known  by id
+     * @param  list<int>  $members
+     *
+     * @throws ActionException
+     */
+    private function mayBeCrossed(SittingKind $kind, array $cases, array $known, array $members): void
+    {
+        $both = array_filter($cases, static fn (array $case): bool => self::seen(
+            array_map(static fn (int $id): Recording => $known[$id], $case['recordings']),
+        ));
+        $says = match (true) {
+            $kind !== SittingKind::Round => 'panel',
+            count($both) < count(Arms::CODES) => 'cases',
+            count($members) < 2 * count(Arms::CODES) => 'readers',
+            default => null,
+        };
+        if ($says !== null) {
+            throw ActionException::because("refusals.sittings.crossed.$says", [
+                'cases' => count(Arms::CODES),
+                'readers' => 2 * count(Arms::CODES),
+                'both' => count($both),
             ]);
         }
     }
@@ -222,7 +302,7 @@ final readonly class PlanRound
     /**
      * @param  array{kind: CaseKind, recordings: list<int>}  $case
      * @param  array<int, Recording>  $known  by id
-     * @param  'both'|'film'|'trace'  $show
+     * @param  Show  $show
      * @return Place
      */
     private static function place(array $case, array $known, string $show, int $occasion, int $part): array
@@ -230,7 +310,14 @@ final readonly class PlanRound
         $film = $show !== 'trace' &&
             self::seen(array_map(static fn (int $id): Recording => $known[$id], $case['recordings']));
 
-        return [...$case, 'film' => $film, 'trace' => $show !== 'film' || ! $film, ...compact('occasion', 'part')];
+        // Only what has both can be shown in turns; the rest shows all its readers its trace.
+        return [
+            ...$case,
+            'film' => $film,
+            'trace' => $show !== 'film' || ! $film,
+            'crossed' => $show === 'crossed' && $film,
+            ...compact('occasion', 'part'),
+        ];
     }
 
     /**

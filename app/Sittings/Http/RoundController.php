@@ -48,6 +48,8 @@ final class RoundController extends Controller
             $request->boolean('reveals'),
             $ints($request->validated('repeats', [])),
             $request->boolean('waits', true),
+            $request->integer('keep'),
+            $request->from(),
         );
 
         return redirect()

@@ -7,6 +7,7 @@ namespace App\Sittings\Http;
 use App\Codebook\Codebooks;
 use App\Models\Casts\Cell;
 use App\Models\Recording;
+use App\Models\Sitting;
 use App\Models\User;
 use App\Sight\Onlookers;
 use Core\Codebook\StandardLenses;
@@ -28,9 +29,9 @@ final class RoundRequest extends FormRequest
             'name' => ['required', 'string', 'max:120'],
             'kind' => ['required', Rule::in([SittingKind::Panel, SittingKind::Round])],
             'lens' => ['sometimes', 'string', Rule::in(array_keys(app(Codebooks::class)->document()->lenses()))],
-            'show' => ['required', Rule::in(['both', 'film', 'trace'])],
+            'show' => ['required', Rule::in(['both', 'film', 'trace', 'crossed'])],
             'reveals' => ['sometimes', 'boolean'],
-            'recordings' => ['required_without_all:series,pairs,ladder', 'array', 'max:200'],
+            'recordings' => ['required_without_all:series,pairs,ladder,from', 'array', 'max:200'],
             'recordings.*' => self::ID,
             'series' => ['sometimes', 'array', 'max:40'],
             'series.*' => ['string', 'regex:/^\d{1,18}(,\d{1,18}){2,5}$/'],
@@ -43,6 +44,8 @@ final class RoundRequest extends FormRequest
             'repeats' => ['sometimes', 'array', 'max:50'],
             'waits' => ['sometimes', 'boolean'],
             'repeats.*' => self::ID,
+            'keep' => ['nullable', 'integer', 'between:0,50'],
+            'from' => ['nullable', 'string', 'max:26'],
             'members' => ['required', 'array', 'min:1'],
             'members.*' => self::ID,
         ];
@@ -119,17 +122,29 @@ final class RoundRequest extends FormRequest
         return $out;
     }
 
+    /** The earlier round whose kept cases are asked again; null where none is named. */
+    public function from(): ?Sitting
+    {
+        return $this->filled('from')
+            ? Sitting::query()
+                ->where('kind', SittingKind::Round)
+                ->where('public_id', $this->string('from')->value())
+                ->firstOrFail()
+            : null;
+    }
+
     public function lens(): string
     {
         return $this->has('lens') ? $this->string('lens')->value() : StandardLenses::DEFAULT;
     }
 
-    /** @return 'both'|'film'|'trace' what readers are shown */
+    /** @return 'both'|'film'|'trace'|'crossed' what readers are shown */
     public function show(): string
     {
         return match ($this->string('show')->value()) {
             'film' => 'film',
             'trace' => 'trace',
+            'crossed' => 'crossed',
             default => 'both',
         };
     }

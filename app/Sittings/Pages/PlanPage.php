@@ -10,12 +10,16 @@ use App\Models\Casts\Cell;
 use App\Models\Enums\UserState;
 use App\Models\Group;
 use App\Models\Recording;
+use App\Models\Sitting;
 use App\Models\User;
 use App\Sight\Onlookers;
 use Core\CoreException;
 use Core\Number\Written;
 use Core\Planning\CaseSet;
 use Core\Sight\Role;
+use Core\Sight\SittingKind;
+use Core\Sight\SittingState;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 
 /**
@@ -71,6 +75,7 @@ final readonly class PlanPage
             'again' => $this->again($user, $suggested['repeats'] ?? []),
             'people' => $this->people(),
             'groups' => self::groups(),
+            'kept' => self::kept(),
         ];
     }
 
@@ -152,6 +157,25 @@ final readonly class PlanPage
         return $ids === [] ? [] : array_values(
             $this->onlookers->of($user)->readable()->whereKey($ids)->with('golfer')->orderBy('id')->get()->all(),
         );
+    }
+
+    /** @return array<string, string> rounds that kept cases for later ones, the newest first */
+    private static function kept(): array
+    {
+        return Sitting::query()
+            ->where('kind', SittingKind::Round)
+            ->where('state', '<>', SittingState::Draft)
+            ->withCount(['cases as kept' => static fn (Builder $q): Builder => $q
+                ->where('reserved', true)
+                ->where('occasion', 1)])
+            ->orderByDesc('id')
+            ->get()
+            ->filter(static fn (Sitting $s): bool => Cell::int($s->getAttribute('kept')) > 0)
+            ->mapWithKeys(static fn (Sitting $s): array => [$s->public_id => (string) __('plan.kept.of', [
+                'round' => $s->name,
+                'count' => Cell::int($s->getAttribute('kept')),
+            ])])
+            ->all();
     }
 
     /** @return list<array{word: string, people: list<array{id: int, name: string, on: bool}>}> */

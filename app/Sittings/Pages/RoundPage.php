@@ -256,7 +256,7 @@ final readonly class RoundPage
 
     /**
      * @return array{name: string, url: string, kind: string, swings: list<array{name: string, url: string}>,
-     *     device: string, shown: string}
+     *     device: string, shown: string, kept: bool}
      */
     private function case(SittingCase $case): array
     {
@@ -271,7 +271,8 @@ final readonly class RoundPage
                 'url' => route('bench', $s->recording),
             ])->all()),
             'device' => Term::device($case->recording->deviceClass()),
-            'shown' => Term::shown($case->shown()),
+            'shown' => $case->arm_id === null ? (string) __('round.crossed') : Term::shown($case->shown()),
+            'kept' => $case->reserved,
         ];
     }
 }

@@ -6,12 +6,13 @@ namespace Core\Agreement\Study;
 
 use Core\Agreement\Figure;
 
-/** By how much AC1 differs between two things shown: the second less the first. */
+/** By how much a figure differs between two things shown: the second less the first. */
 final readonly class ArmDifference
 {
     /**
      * @param  float|null  $p  adjusted for the number of comparisons
      * @param  float|null  $detectable  the true difference that would be found four times in five
+     * @param  string  $figure  gwet_ac1, sensitivity or specificity
      */
     public function __construct(
         public string $first,
@@ -19,6 +20,7 @@ final readonly class ArmDifference
         public Figure $difference,
         public ?float $p,
         public ?float $detectable,
+        public string $figure = 'gwet_ac1',
     ) {
     }
 }

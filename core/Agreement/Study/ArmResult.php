@@ -10,8 +10,9 @@ final readonly class ArmResult
     /**
      * @param  list<ArmFigures>  $arms
      * @param  list<ArmDifference>  $differences
+     * @param  bool  $crossed  whether each case was shown in each way, so that differences are within cases
      */
-    public function __construct(public array $arms, public array $differences)
+    public function __construct(public array $arms, public array $differences, public bool $crossed = false)
     {
     }
 }

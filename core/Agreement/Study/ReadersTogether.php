@@ -25,7 +25,7 @@ final readonly class ReadersTogether
         );
         $median = Median::of($values);
 
-        return $median === null || count($values) < $least
+        return $median === null || $values === [] || count($values) < $least
             ? null
             : new self($median, min($values), max($values), count($values));
     }

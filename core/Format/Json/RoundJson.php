@@ -92,6 +92,8 @@ final class RoundJson
                     'cases' => $a->cases,
                     'ac1' => $a->ac1,
                     'same' => $a->same,
+                    'sensitivity' => $a->sensitivity,
+                    'specificity' => $a->specificity,
                 ],
                 $r->arms,
             ),
@@ -102,9 +104,11 @@ final class RoundJson
                     'difference' => FigureJson::write($d->difference),
                     'p' => $d->p,
                     'detectable' => $d->detectable,
+                    'figure' => $d->figure,
                 ],
                 $r->differences,
             ),
+            'crossed' => $r->crossed,
         ];
     }
 
@@ -120,10 +124,13 @@ final class RoundJson
                     $a->whole('cases'),
                     $a->optionalNumber('ac1'),
                     $a->optionalNumber('same'),
+                    $a->optionalNumber('sensitivity'),
+                    $a->optionalNumber('specificity'),
                 ),
                 $o->objects('arms'),
             ),
             array_map(self::difference(...), $o->objects('differences')),
+            $o->has('crossed') && $o->isTrue('crossed'),
         );
     }
 
@@ -149,6 +156,7 @@ final class RoundJson
             $figure,
             $d->optionalNumber('p'),
             $d->optionalNumber('detectable'),
+            $d->optionalText('figure') ?? 'gwet_ac1',
         );
     }
 

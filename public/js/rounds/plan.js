@@ -15,6 +15,7 @@ function check() {
     ['cases', ticked('recordings')],
     ['several', several],
     ['again', ticked('repeats')],
+    ['kept', Number(form.elements.keep.value)],
     ['people', ticked('members')],
   ];
   const lines = counts.filter(([, count]) => count).map(([what, count]) => word(`plan.check.${what}`, { count }));

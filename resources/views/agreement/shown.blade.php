@@ -8,6 +8,10 @@
                     @foreach(['cases', 'same', 'ac1'] as $head)
                         <th class="num">{{ __('agreement.table.'.$head) }}</th>
                     @endforeach
+                    @if($crossed)
+                        <th class="num">{{ __('agreement.table.arm-found') }}</th>
+                        <th class="num">{{ __('agreement.table.arm-right') }}</th>
+                    @endif
                 </tr>
             </thead>
             <tbody>
@@ -17,6 +21,10 @@
                         <td class="num">{{ $arm['cases'] }}</td>
                         <td class="num">{{ $arm['same'] }}</td>
                         <td class="num">{{ $arm['ac1'] }}</td>
+                        @if($crossed)
+                            <td class="num">{{ $arm['found'] }}</td>
+                            <td class="num">{{ $arm['right'] }}</td>
+                        @endif
                     </tr>
                 @endforeach
             </tbody>
@@ -25,6 +33,7 @@
             <thead>
                 <tr>
                     <th>{{ __('agreement.table.compared') }}</th>
+                    <th>{{ __('agreement.table.figure') }}</th>
                     @foreach(['differs', 'p', 'finds'] as $head)
                         <th class="num">{{ __('agreement.table.'.$head) }}</th>
                     @endforeach
@@ -34,6 +43,7 @@
                 @foreach($differences as $d)
                     <tr>
                         <td>{{ $d['names'] }}</td>
+                        <td>{{ $d['figure'] }}</td>
                         <td class="num">
                             @if($d['undefined'] !== null)
                                 <span class="thin">{{ $d['undefined'] }}</span>
@@ -48,7 +58,7 @@
             </tbody>
         </table>
     </div>
-    <p class="small quiet">{{ __('agreement.shown.says') }}</p>
+    <p class="small quiet">{{ $says }}</p>
 @else
     <p class="words">{{ __('agreement.shown.one-says') }}</p>
 @endif

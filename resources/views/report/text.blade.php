@@ -96,6 +96,7 @@
         <thead>
             <tr>
                 <th>{{ __('agreement.table.compared') }}</th>
+                <th>{{ __('agreement.table.figure') }}</th>
                 @foreach(['differs', 'p', 'finds'] as $head)
                     <th class="num">{{ __('agreement.table.'.$head) }}</th>
                 @endforeach
@@ -105,6 +106,7 @@
             @foreach($shown['differences'] as $d)
                 <tr>
                     <td>{{ $d['names'] }}</td>
+                    <td>{{ $d['figure'] }}</td>
                     <td class="num">{{ $d['undefined'] ?? $d['by'] }} <span class="small quiet">{{ $d['interval'] }}</span></td>
                     <td class="num">{{ $d['p'] }}</td>
                     <td class="num">{{ $d['finds'] }}</td>
@@ -112,7 +114,7 @@
             @endforeach
         </tbody>
     </table>
-    <p class="small quiet">{{ __('agreement.shown.says') }}</p>
+    <p class="small quiet">{{ $shown['says'] }}</p>
 @endif
 @include('report.head', ['section' => 'advice'])
 @if($advice)

@@ -91,7 +91,12 @@
                         @endforeach
                     </td>
                     <td>{{ $case['device'] }}</td>
-                    <td class="quiet">{{ $case['shown'] }}</td>
+                    <td class="quiet">
+                        {{ $case['shown'] }}
+                        @if($case['kept'])
+                            · <b>{{ __('round.kept') }}</b>
+                        @endif
+                    </td>
                 </tr>
             @endforeach
         </tbody>

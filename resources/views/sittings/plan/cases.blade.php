@@ -19,4 +19,23 @@
             </label>
         @endforeach
     @endif
+    <details class="group" @if(old('keep') || old('from')) open @endif>
+        <summary>{{ __('plan.kept.title') }}</summary>
+        <p class="small quiet">{{ __('plan.kept.says') }}</p>
+        <label class="line">
+            <input class="input tiny" type="number" name="keep" min="0" max="50"
+                value="{{ \App\Http\Old::text('keep', '0') }}"> {{ __('plan.kept.draw') }}
+        </label>
+        @if($kept)
+            <label class="line">
+                {{ __('plan.kept.from') }}
+                <select name="from">
+                    <option value="">–</option>
+                    @foreach($kept as $id => $name)
+                        <option value="{{ $id }}" @selected(old('from') === $id)>{{ $name }}</option>
+                    @endforeach
+                </select>
+            </label>
+        @endif
+    </details>
 </fieldset>
