@@ -29,6 +29,7 @@ use App\Models\PendingImport;
 use App\Models\Recording;
 use App\Models\Sitting;
 use App\Notices\Http\NoticesController;
+use App\Notices\Http\RemindController;
 use App\Operations\Http\ErasureController;
 use App\Operations\Http\RecordController;
 use App\Panel\Http\FollowingController;
@@ -47,6 +48,7 @@ use App\Sittings\Http\PlanController;
 use App\Sittings\Http\ReadingController;
 use App\Sittings\Http\ReadingFilmController;
 use App\Sittings\Http\RoundController;
+use App\Sittings\Http\RunController;
 use App\Today\Http\TodayController;
 use App\Undo\Http\UndoController;
 use App\Works\Http\WorkController;
@@ -330,6 +332,15 @@ Route::middleware('auth')->group(function (): void {
     Route::post('/rounds/{round}/close', [RoundController::class, 'close'])
         ->name('rounds.close')
         ->can('manage', 'round');
+    Route::get('/rounds/{round}/progress', [RunController::class, 'progress'])
+        ->name('rounds.progress')->can('manage', 'round');
+    Route::post('/rounds/{round}/due', [RunController::class, 'due'])->name('rounds.due')->can('manage', 'round');
+    Route::post('/rounds/{round}/withdraw', [RunController::class, 'withdraw'])
+        ->name('rounds.withdraw')->can('manage', 'round');
+    Route::post('/rounds/{round}/seat', [RunController::class, 'seat'])->name('rounds.seat')->can('manage', 'round');
+    Route::post('/rounds/{round}/remind', RemindController::class)->name('rounds.remind')->can('manage', 'round');
+    Route::get('/rounds/{round}/calendar.ics', [RunController::class, 'calendar'])
+        ->name('rounds.calendar')->can('attend', 'round');
     Route::post('/rounds/{round}/publish', PublishController::class)->name('rounds.publish')->can('manage', 'round');
     Route::post('/panel/entries/{entry}/ruling', [PanelController::class, 'rule'])
         ->name('panel.rule')

@@ -56,6 +56,7 @@ final readonly class RoundInputs
         /** @var array<int, SittingCase> $cases */
         $cases = $round
             ->cases()
+            ->whereNull('withdrawn_at')
             ->with(['recording', 'arm', 'swings.recording.films'])
             ->orderBy('id')
             ->get()
@@ -169,6 +170,7 @@ final readonly class RoundInputs
             ->join('sitting_cases', 'sitting_cases.id', '=', 'readings.sitting_case_id')
             ->where('sitting_cases.sitting_id', $round->id)
             ->where('readings.stage', 'blind')
+            ->whereNull('sitting_cases.withdrawn_at')
             ->whereNotNull('readings.handed_in_at')
             ->whereNotExists(static fn (Builder $own): Builder => $own
                 ->selectRaw('1')

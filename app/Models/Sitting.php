@@ -37,10 +37,12 @@ use Illuminate\Support\Facades\DB;
  * @property int $wait_days  between its two parts; nought where there is one
  * @property ?int $parent_id
  * @property ?int $key_version_id
+ * @property ?Carbon $due_on  by when it is to be read
  * @property ?Carbon $opened_at
  * @property-read int $done_count  readings handed in, where counted
  * @property ?Carbon $closed_at
  * @property ?Carbon $published_at
+ * @property ?Carbon $updated_at
  * @property ?KeyVersion $keyVersion
  * @property \Illuminate\Database\Eloquent\Collection<int, SittingCase> $cases
  * @property ?int $readings_dealt  counted when it was closed
@@ -62,6 +64,7 @@ final class Sitting extends Model
         'wait_days',
         'parent_id',
         'key_version_id',
+        'due_on',
         'opened_at',
         'closed_at',
         'published_at',
@@ -104,6 +107,7 @@ final class Sitting extends Model
             'kind' => SittingKind::class,
             'state' => SittingState::class,
             'reveals' => 'boolean',
+            'due_on' => 'date',
             'opened_at' => 'datetime',
             'closed_at' => 'datetime',
             'published_at' => 'datetime',

@@ -25,6 +25,7 @@ use Illuminate\Support\Carbon;
  * @property ?int $arm_id  what every reader is shown, where they are all shown the same
  * @property bool $reserved  kept from its readers after publishing too
  * @property ?Carbon $withdrawn_at
+ * @property ?string $withdrawn_reason
  * @property ?list<string> $film_views  frozen when the sitting opens; empty = the figure
  * @property-read CaseKind $kind
  * @property RatedCase $rated
@@ -47,6 +48,7 @@ final class SittingCase extends Model
         'arm_id',
         'reserved',
         'withdrawn_at',
+        'withdrawn_reason',
         'film_views',
     ];
 

@@ -24,7 +24,7 @@ final class Worded
     public static function url(Notice $notice): ?string
     {
         return match ($notice->kind) {
-            NoticeKind::Opened, NoticeKind::Reopened => route('today'),
+            NoticeKind::Opened, NoticeKind::Due, NoticeKind::Reopened => route('today'),
             NoticeKind::Published => $notice->sitting === null || $notice->sitting->isPanel()
                 ? route('today')
                 : route('agreement', $notice->sitting),

@@ -75,6 +75,7 @@ use App\Sight\Onlookers;
 use App\Sittings\Actions\OpenRound;
 use App\Sittings\Events\ReadingHandedIn;
 use App\Sittings\Events\ReadingReopened;
+use App\Sittings\Events\RoundChanged;
 use App\Sittings\Events\RoundOpened;
 use App\Sittings\Policies\ReadingPolicy;
 use App\Sittings\Policies\SittingPolicy;
@@ -255,6 +256,7 @@ final class AppServiceProvider extends ServiceProvider
         Mail::extend('outbox', static fn (): OutboxTransport => new OutboxTransport());
         Event::listen(Audited::class, WriteRecord::class);
         Event::listen(RoundOpened::class, [TellPeople::class, 'opened']);
+        Event::listen(RoundChanged::class, [TellPeople::class, 'changed']);
         Event::listen(RoundPublished::class, [TellPeople::class, 'published']);
         Event::listen(ReadingReopened::class, [TellPeople::class, 'reopened']);
         Event::listen(ReadingHandedIn::class, [TellPeople::class, 'handedIn']);

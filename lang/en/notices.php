@@ -57,6 +57,10 @@ return [
         'taken-away-with-its' => 'The :core-view was taken away, with its original.',
     ],
     'sittings' => [
+        'due' => 'Kept.',
+        'withdrawn' => 'Taken out: it is asked of nobody any more, and enters no figure.',
+        'seated' => 'Seated: the cases wait on their Today.',
+        'reminded' => '{0} Everybody who waits was reminded today already.|{1} One person is reminded.|[2,*] :count people are reminded.',
         'reopened' => 'Opened again: its reader finds it under Today.',
         'handed-locked' => 'Handed in and locked.',
         'planned-as-draft-nobody' => 'Planned as a draft. Nobody sees it until you open it.',

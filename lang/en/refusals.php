@@ -233,6 +233,14 @@ return [
             'readers' => 'Turns want at least :readers people: two of them are to be shown each case in the same way. '
                 .'Nothing was planned.',
         ],
+        'seat' => [
+            'not-open' => '“:round” is not open; nobody was seated.',
+            'may-not' => ':name cannot read in this round; nobody was seated.',
+            'seated' => ':name has a seat already; nothing was changed.',
+            'no-seat' => ':name has no seat in this round; nobody was seated.',
+        ],
+        'published-as-it-is' => '“:round” is published and stays as it is.',
+        'last-case' => 'That is the last case of this round; nothing was changed.',
         'not-draft-nothing-changed' => '\':round\' is :state, not a draft; nothing was changed.',
         'round-needs-at-least' => 'A round needs at least one case and one member before it can be opened.',
         'no-valid-consent-take' => ':golfer has no valid consent; take the recording out of the round first.',

@@ -11,6 +11,7 @@ return [
     'says' => [
         'opened' => '“:sitting” is open: there are cases to read.',
         'published' => 'The figures of “:sitting” are published.',
+        'due' => 'Cases of “:sitting” still wait to be read by you.',
         'reopened' => 'A hand-in of yours in “:sitting” was opened again: look at it once more.',
         'all-in' => 'Everybody has handed in “:sitting”: it can be closed.',
         'came' => ':person has come to the academy.',
@@ -23,6 +24,7 @@ return [
         'kinds' => [
             'opened' => 'a round or a panel opens that you have a seat in',
             'published' => 'figures are published',
+            'due' => 'a round of yours is due soon, and cases wait',
             'reopened' => 'a hand-in of yours is opened again',
             'all-in' => 'everybody has handed in',
             'came' => 'somebody who was invited has come',

@@ -17,12 +17,14 @@ enum NoticeKind: string
     case AllIn = 'all-in';
     /** Somebody who was invited has come. */
     case Came = 'came';
+    /** A round is due soon, and cases wait. */
+    case Due = 'due';
     /** What a golfer agreed to runs out. */
     case Consents = 'consents';
 
     /** @return list<self> */
     public static function of(bool $headCoach): array
     {
-        return $headCoach ? self::cases() : [self::Opened, self::Published, self::Reopened];
+        return $headCoach ? self::cases() : [self::Opened, self::Due, self::Published, self::Reopened];
     }
 }

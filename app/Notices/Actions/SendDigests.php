@@ -26,7 +26,7 @@ final readonly class SendDigests
     /** Consents that end within so many days are told of. */
     private const ENDING_DAYS = 30;
 
-    public function __construct(private Letters $letters, private Tell $tell)
+    public function __construct(private Letters $letters, private Tell $tell, private Remind $remind)
     {
     }
 
@@ -41,6 +41,7 @@ final readonly class SendDigests
             return 0;
         }
         $this->consents();
+        $this->remind->due();
         $people = User::query()
             ->where('state', UserState::Active)
             ->where(static fn ($q) => $q->whereNull('digest_on')->orWhere('digest_on', '<', Academy::today()))

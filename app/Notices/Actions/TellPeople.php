@@ -10,12 +10,12 @@ use App\Models\Enums\NoticeKind;
 use App\Models\Sitting;
 use App\Models\User;
 use App\Notices\Tell;
-use App\Sight\OwnSwing;
 use App\Sittings\Events\ReadingHandedIn;
 use App\Sittings\Events\ReadingReopened;
+use App\Sittings\Events\RoundChanged;
 use App\Sittings\Events\RoundOpened;
+use App\Sittings\Waiting;
 use Core\Reading\Stage;
-use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Facades\DB;
 
 /** Who is told of what, as it happens: of sittings as a whole only, never of a case or of what somebody said. */
@@ -30,6 +30,15 @@ final readonly class TellPeople
         ($this->tell)(NoticeKind::Opened, self::members($event->round), "sitting {$event->round->id}", [
             'sitting_id' => $event->round->id,
         ]);
+    }
+
+    public function changed(RoundChanged $event): void
+    {
+        if ($event->seated !== null) {
+            ($this->tell)(NoticeKind::Opened, [$event->seated], "sitting {$event->round->id}", [
+                'sitting_id' => $event->round->id,
+            ]);
+        }
     }
 
     public function published(RoundPublished $event): void
@@ -56,18 +65,7 @@ final readonly class TellPeople
             return;
         }
         // Nobody waits for who is left out.
-        $waits = DB::table('readings')
-            ->join('sitting_cases', 'sitting_cases.id', '=', 'readings.sitting_case_id')
-            ->join('seats', static fn (JoinClause $on) => $on
-                ->on('seats.user_id', 'readings.user_id')
-                ->on('seats.sitting_id', 'sitting_cases.sitting_id'))
-            ->where('sitting_cases.sitting_id', $sitting->id)
-            ->where('readings.stage', Stage::Blind)
-            ->whereNull('readings.handed_in_at')
-            ->whereNull('sitting_cases.withdrawn_at')
-            ->whereNull('seats.left_out_at')
-            ->tap(OwnSwing::leaveOut(...))
-            ->exists();
+        $waits = Waiting::in($sitting) !== [];
         if (! $waits) {
             ($this->tell)(NoticeKind::AllIn, Tell::headCoaches(), "sitting $sitting->id", [
                 'sitting_id' => $sitting->id,

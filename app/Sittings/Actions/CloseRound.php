@@ -64,8 +64,9 @@ final readonly class CloseRound
                 throw ActionException::because('refusals.sittings.nobody-handed-anything-there');
             }
             // From here on they stand still: lists need not count them.
-            $handedIn = $round->readings()->whereNotNull('handed_in_at')->count();
-            $dealt = $round->readings()->count();
+            $asked = $round->readings()->whereNull('sitting_cases.withdrawn_at');
+            $handedIn = (clone $asked)->whereNotNull('handed_in_at')->count();
+            $dealt = $asked->count();
             $round->update([
                 'state' => SittingState::Closed,
                 'closed_at' => now(),

@@ -23,17 +23,20 @@ final readonly class DealArms
     /**
      * @param  Collection<int, SittingCase>  $cases
      * @param  Collection<int, User>  $members
+     * @param  User|null  $instead  whose ways are taken over
      * @return array<int, array<int, int>> the arm, by case_id and member; none of cases that all see alike
      */
-    public function of(Sitting $round, Collection $cases, Collection $members): array
+    public function of(Sitting $round, Collection $cases, Collection $members, ?User $instead = null): array
     {
         $crossed = $cases->whereNull('arm_id')->where('occasion', 1);
         if ($crossed->isEmpty()) {
             return [];
         }
         $ids = array_values($crossed->map(static fn (SittingCase $c): int => $c->case_id)->all());
+        // Who comes late and alone has turns of their own.
+        $late = $round->opened_at === null ? '' : '|'.implode(' ', array_map(Cell::text(...), $members->modelKeys()));
         $dealt = Arms::crossed(self::present($round, $ids), array_values(array_map(Cell::int(...), $members->modelKeys())),
-            $round->seed);
+            $round->seed.$late);
         $arms = [];
         foreach (Arms::CODES as $code) {
             $arms[$code] = SittingArm::in($round, $code !== 'trace', $code !== 'film')->id;
@@ -42,8 +45,30 @@ final readonly class DealArms
             static fn (array $of): array => array_map(static fn (string $code): int => $arms[$code], $of),
             $dealt,
         );
+        foreach ($instead === null ? [] : self::armsOf($round, $instead) as $case => $arm) {
+            if (isset($out[$case])) {
+                $out[$case] = array_fill_keys(array_keys($out[$case]), $arm);
+            }
+        }
         foreach ($this->before($round, $crossed->where('reserved', true), $members) as [$case, $member, $code]) {
             $out[$case][$member] = $arms[$code];
+        }
+
+        return $out;
+    }
+
+    /** @return array<int, int> what somebody was shown in this round, by case_id */
+    private static function armsOf(Sitting $round, User $who): array
+    {
+        $rows = DB::table('readings')
+            ->join('sitting_cases', 'sitting_cases.id', '=', 'readings.sitting_case_id')
+            ->where('sitting_cases.sitting_id', $round->id)
+            ->where('readings.user_id', $who->id)
+            ->where('readings.stage', Stage::Blind)
+            ->get(['case_id', 'readings.arm_id']);
+        $out = [];
+        foreach ($rows as $row) {
+            $out[Cell::int($row->case_id)] = Cell::int($row->arm_id);
         }
 
         return $out;

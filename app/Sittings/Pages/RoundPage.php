@@ -14,19 +14,14 @@ use App\Models\Sitting;
 use App\Models\SittingCase;
 use App\Models\User;
 use App\Sight\Onlookers;
-use App\Sight\OwnSwing;
 use App\Words\Term;
 use App\Works\Works;
 use Core\Number\Written;
 use Core\Reading\CaseKind;
-use Core\Reading\Stage;
 use Core\Sight\SittingState;
 use Core\Sight\Thing;
 use Illuminate\Database\Eloquent\Collection;
-use Illuminate\Database\Query\Builder;
-use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Carbon;
-use Illuminate\Support\Facades\DB;
 
 /** One round: what it is, what comes next, how far it is read, what its cases are. */
 final readonly class RoundPage
@@ -34,8 +29,13 @@ final readonly class RoundPage
     /** What the head coach does next, by the state a round is in. */
     private const NEXT = ['draft' => 'rounds.open', 'open' => 'rounds.close', 'closed' => 'rounds.publish'];
 
-    public function __construct(private Onlookers $onlookers, private OutcomeBias $bias, private Works $works)
-    {
+    public function __construct(
+        private Onlookers $onlookers,
+        private OutcomeBias $bias,
+        private Works $works,
+        private ReadBy $read,
+        private RoundRun $run,
+    ) {
     }
 
     /** @return array<string, mixed> */
@@ -57,7 +57,6 @@ final readonly class RoundPage
         // Made from everybody's calls: a head coach who reads here waits like the others.
         $bias = $onlooker->withheld($round) === null ? $this->bias->of($round) : null;
         $work = $this->works->newest($round, WorkKind::Open, WorkKind::Key, WorkKind::Publish);
-        $progress = $this->progress($round);
 
         return [
             'round' => $round,
@@ -70,11 +69,8 @@ final readonly class RoundPage
                 $round->isPanel() &&
                 $work?->state->isUnderWay() !== true,
             'result' => $round->isPanel() ? route('panel', $round) : route('agreement', $round),
-            'progress' => $progress,
-            'progressTitle' => (string) __('round.progress', [
-                'done' => array_sum(array_column($progress, 'done')),
-                'of' => array_sum(array_column($progress, 'of')),
-            ]),
+            ...$this->read->of($round),
+            'run' => $this->run->of($round, $seen),
             'exposed' => $this->exposed($round),
             'own' => self::own($round),
             'handedIn' => $round->state === SittingState::Open ? $this->handedIn($round, $seen) : [],
@@ -102,6 +98,9 @@ final readonly class RoundPage
             ]);
         }
         $at = ['opened' => $round->opened_at, 'closed' => $round->closed_at, 'published' => $round->published_at];
+        if ($round->due_on !== null) {
+            $parts[] = (string) __('round.due-on', ['date' => $round->due_on->format('j M Y')]);
+        }
         foreach (array_filter($at, static fn (?Carbon $t): bool => $t !== null) as $word => $when) {
             $parts[] = (string) __("round.$word", ['date' => $when->timezone($zone)->format('j M Y')]);
         }
@@ -123,43 +122,6 @@ final readonly class RoundPage
             'act' => (string) __("round.next.$state.act"),
             'says' => (string) __("round.next.$state.$who"),
         ];
-    }
-
-    private function blind(Sitting $round): Builder
-    {
-        return DB::table('readings')
-            ->join('sitting_cases', 'sitting_cases.id', '=', 'readings.sitting_case_id')
-            ->join('users', 'users.id', '=', 'readings.user_id')
-            ->leftJoin('seats', static fn (JoinClause $on): JoinClause => $on
-                ->on('seats.user_id', 'users.id')
-                ->where('seats.sitting_id', $round->id))
-            ->where('sitting_cases.sitting_id', $round->id)
-            ->where('readings.stage', Stage::Blind)
-            ->tap(OwnSwing::leaveOut(...))
-            ->groupBy('users.id', 'users.name')
-            ->orderBy('users.name');
-    }
-
-    /** @return list<array{name: string, done: int, of: int, last: string}> */
-    private function progress(Sitting $round): array
-    {
-        $zone = Academy::zone();
-
-        return array_values($this->blind($round)
-            ->selectRaw('users.name, count(*) as cases, count(readings.handed_in_at) as done')
-            ->selectRaw('max(readings.handed_in_at) as last, max(seats.left_out_at) as left_out')
-            ->get()
-            ->map(static fn (\stdClass $p): array => [
-                'name' => Cell::text($p->name),
-                'done' => Cell::int($p->done),
-                'of' => Cell::int($p->cases),
-                'last' => match (true) {
-                    $p->left_out !== null => (string) __('round.left-out'),
-                    $p->last === null => (string) __('figures.none'),
-                    default => Carbon::parse(Cell::text($p->last))->timezone($zone)->format('j M, H:i'),
-                },
-            ])
-            ->all());
     }
 
     /**
@@ -212,7 +174,7 @@ final readonly class RoundPage
     /** Readings of what a member had been shown before, in a sentence. */
     private function exposed(Sitting $round): ?string
     {
-        $people = $this->blind($round)
+        $people = ReadBy::blind($round)
             ->where('readings.exposed', true)
             ->selectRaw('users.name, count(*) as n')
             ->get()
@@ -256,7 +218,7 @@ final readonly class RoundPage
 
     /**
      * @return array{name: string, url: string, kind: string, swings: list<array{name: string, url: string}>,
-     *     device: string, shown: string, kept: bool}
+     *     device: string, shown: string, kept: bool, out: ?string}
      */
     private function case(SittingCase $case): array
     {
@@ -273,6 +235,10 @@ final readonly class RoundPage
             'device' => Term::device($case->recording->deviceClass()),
             'shown' => $case->arm_id === null ? (string) __('round.crossed') : Term::shown($case->shown()),
             'kept' => $case->reserved,
+            'out' => $case->withdrawn_at === null ? null : (string) __('round.out', [
+                'date' => $case->withdrawn_at->timezone(Academy::zone())->format('j M'),
+                'why' => $case->withdrawn_reason ?? '',
+            ]),
         ];
     }
 }

@@ -51,6 +51,7 @@ final class RoundsPage
         $rows = DB::table('sitting_cases')
             ->join('readings', 'readings.sitting_case_id', '=', 'sitting_cases.id')
             ->whereIn('sitting_cases.sitting_id', $rounds)
+            ->whereNull('sitting_cases.withdrawn_at')
             ->tap(OwnSwing::leaveOut(...))
             ->groupBy('sitting_cases.sitting_id')
             ->selectRaw('sitting_cases.sitting_id, count(*) as readings, count(readings.handed_in_at) as done')

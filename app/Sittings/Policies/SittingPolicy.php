@@ -22,6 +22,13 @@ final readonly class SittingPolicy
         return $user->isHeadCoach();
     }
 
+    /** Who reads in it while it is open, and is not left out. */
+    public function attend(User $user, Sitting $round): bool
+    {
+        return $round->state === SittingState::Open &&
+            $round->members()->whereKey($user->id)->wherePivotNull('left_out_at')->exists();
+    }
+
     /** The agreement figures of a staff round: everybody in it, once it is published. */
     public function viewResult(User $user, Sitting $round): bool
     {

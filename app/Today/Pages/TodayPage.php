@@ -59,6 +59,7 @@ final class TodayPage
             // Nobody waits for who is left out.
             ->whereNull('seats.left_out_at')
             ->tap(OwnSwing::leaveOut(...))
+            ->whereNull('sitting_cases.withdrawn_at')
             ->where('sittings.state', 'open')->where('readings.stage', Stage::Blind)
             ->groupBy('sittings.id', 'users.id', 'users.name')
             ->orderBy('users.name')
@@ -314,7 +315,9 @@ final class TodayPage
         return [
             'round' => $round,
             'name' => $round->name,
-            'about' => (string) __('today.blind', ['date' => self::day($round->opened_at)]),
+            'about' => __('today.blind', ['date' => self::day($round->opened_at)])
+                .($round->due_on === null ? '' : ' · '.__('today.due', ['date' => self::day($round->due_on)])),
+            'calendar' => $round->due_on === null ? null : route('rounds.calendar', $round),
             'tiles' => [
                 ['n' => $left, 'word' => trans_choice('today.to-read', $left)],
                 ['n' => $done, 'word' => (string) __('today.handed-in')],

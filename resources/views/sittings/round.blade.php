@@ -19,28 +19,12 @@
     @if($first)
         <p><a href="{{ $result }}">{{ __('round.first') }}</a></p>
     @endif
-    @if($progress)
-        <h2>{{ $progressTitle }}</h2>
-        <table class="rows mid">
-            <thead>
-                <tr>
-                    <th>{{ __('round.heads.member') }}</th>
-                    <th>{{ __('round.heads.done') }}</th>
-                    <th class="num">{{ __('round.heads.cases') }}</th>
-                    <th>{{ __('round.heads.last') }}</th>
-                </tr>
-            </thead>
-            <tbody>
-                @foreach($progress as $p)
-                    <tr>
-                        <td>{{ $p['name'] }}</td>
-                        <td><x-done :done="$p['done']" :of="$p['of']" /></td>
-                        <td class="num">{{ $p['done'] }} / {{ $p['of'] }}</td>
-                        <td class="quiet">{{ $p['last'] }}</td>
-                    </tr>
-                @endforeach
-            </tbody>
-        </table>
+    <div @if($follows) data-follow="{{ route('rounds.progress', $round) }}" @endif>@include('sittings.progress')</div>
+    @if($follows)
+        <script type="module" src="@part('js/rounds/progress.js')"></script>
+    @endif
+    @if($run)
+        @include('sittings.run')
     @endif
     @if($handedIn)
         <details class="group">
@@ -83,7 +67,12 @@
         <tbody>
             @foreach($cases as $case)
                 <tr>
-                    <td><a href="{{ $case['url'] }}">{{ $case['name'] }}</a></td>
+                    <td>
+                        <a href="{{ $case['url'] }}">{{ $case['name'] }}</a>
+                        @if($case['out'])
+                            <span class="small quiet">{{ $case['out'] }}</span>
+                        @endif
+                    </td>
                     <td class="small">
                         {{ $case['kind'] }}
                         @foreach($case['swings'] as $swing)

@@ -5,7 +5,12 @@
     @endforeach
     @forelse($open as $r)
         <h1>{{ $r['name'] }}</h1>
-        <p class="quiet about">{{ $r['about'] }}</p>
+        <p class="quiet about">
+            {{ $r['about'] }}
+            @if($r['calendar'])
+                · <a href="{{ $r['calendar'] }}">{{ __('today.calendar') }}</a>
+            @endif
+        </p>
         <div class="tiles">
             @foreach($r['tiles'] as $tile)
                 <div><b>{{ $tile['n'] }}</b>{{ $tile['word'] }}</div>
