@@ -167,6 +167,12 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/agreement/{round}', [AgreementController::class, 'show'])
         ->name('agreement')
         ->can('viewResult', 'round');
+    Route::get('/agreement/{round}/faults/{fault}', [AgreementController::class, 'fault'])
+        ->name('agreement.fault')->can('debrief', 'round')
+        ->where('fault', '[a-z0-9-]{1,40}');
+    Route::get('/agreement/{round}/cases/{case}', [AgreementController::class, 'case'])
+        ->name('agreement.case')->can('debrief', 'round')
+        ->where('case', '[1-9][0-9]{0,14}');
     Route::get('/agreement/{round}/people/{member}', [AgreementController::class, 'person'])
         ->name('agreement.person')
         ->can('viewPerson', ['round', 'member'])

@@ -68,7 +68,7 @@ final readonly class Debrief
             if ($case !== null) {
                 $out[] = [
                     'place' => $case->id,
-                    'name' => "{$case->recording->golfer->pseudonym}, {$case->recording->club}",
+                    'name' => $case->recording->called(),
                     'weight' => $talk->weight,
                     'fault' => $talk->item,
                 ];

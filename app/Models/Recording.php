@@ -378,4 +378,10 @@ final class Recording extends Model
 
         return Shown::fromEvidence($evidence, Assessment::findingsOf($evidence));
     }
+
+    /** What it is called on pages of who may see whose it is. */
+    public function called(): string
+    {
+        return "{$this->golfer->pseudonym}, $this->club";
+    }
 }

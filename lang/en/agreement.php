@@ -6,6 +6,36 @@ return [
     'head' => 'Agreement – :round',
     'none' => 'Figures appear here when a round you belong to has been published. Until then nobody sees anybody’s '
         .'calls.',
+    'behind' => [
+        'case' => 'Case',
+        'key' => 'Key',
+        'panel' => 'The panel',
+        'bench' => 'On the Bench',
+        'codebook' => 'In the codebook',
+        'before' => 'the case before',
+        'after' => 'the next case',
+        'no-ball' => 'No ball was logged.',
+        'wrong' => 'not as the key',
+        'right' => 'As the key, of what counts',
+        'others' => '{1} One more fault that nobody called and the key does not have|[2,*] :count more faults that nobody '
+            .'called and the key does not have',
+        'says' => 'First readings, as they were handed in. “Cannot tell”, what the key leaves open, and what could not '
+            .'be seen from what was shown do not count.',
+        'do' => 'What they would do',
+        'parts' => [
+            'causes' => 'First causes',
+            'chain' => 'What leads to what',
+            'priority' => 'Work on first',
+            'drills' => 'Drill',
+            'misses' => 'Misses expected',
+            'cue' => 'Cue',
+        ],
+        'notes' => [
+            'exposed' => 'had been shown the answer',
+            'panel' => 'helped to make the key',
+            'unsupported' => 'not to be seen in what was shown',
+        ],
+    ],
     'kept' => 'Some cases of this round are kept for later ones, to tell whether training helps. Figures of the whole '
         .'round stay with the head coach, so that nothing of those cases is told; your letter says how you read, '
         .'without them.',

@@ -46,10 +46,11 @@ final readonly class AgreementScale
         if ($m === null) {
             return null;
         }
-        $places = [];
+        $places = $urls = [];
         foreach ($round->cases()->where('occasion', 1)->orderBy('id')->get() as $i => $case) {
             /** @var SittingCase $case */
             $places["c$case->case_id"] = $i + 1;
+            $urls["c$case->case_id"] = route('agreement.case', [$round, $case->id]);
         }
 
         return [
@@ -58,11 +59,10 @@ final readonly class AgreementScale
                 array_slice(self::rising($m->facets['fault'] ?? [], 1), 0, self::HARDEST),
             ),
             'cases' => array_map(
-                fn (FacetEffect $e): array => $this->row(
-                    $m,
-                    $e,
-                    (string) __('agreement.case', ['n' => $places[$e->name] ?? $e->name]),
-                ),
+                fn (FacetEffect $e): array => [
+                    ...$this->row($m, $e, (string) __('agreement.case', ['n' => $places[$e->name] ?? $e->name])),
+                    'url' => $urls[$e->name] ?? null,
+                ],
                 array_slice(self::rising($m->facets['case'] ?? [], 1), 0, self::HARDEST),
             ),
             'apart' => self::apart($m),

@@ -80,7 +80,7 @@ final readonly class LetterPage
             if ($case !== null) {
                 $look[] = [
                     'says' => (string) __($call->truth ? 'letter.was-missed' : 'letter.was-over', [
-                        'swing' => "{$case->recording->golfer->pseudonym}, {$case->recording->club}",
+                        'swing' => $case->recording->called(),
                     ]),
                     'url' => $onlooker->sees($case->recording) ? route('bench', $case->recording) : null,
                 ];

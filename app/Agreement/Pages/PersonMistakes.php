@@ -93,7 +93,7 @@ final readonly class PersonMistakes
             $fault = $codebook->faults[$call->item]->name;
             $out[] = [
                 'recording' => $recording,
-                'case' => "{$recording->golfer->pseudonym}, $recording->club",
+                'case' => $recording->called(),
                 'fault' => $fault,
                 'called' => $call->called ? 'present' : 'absent',
                 'confidence' => (int) round(100.0 * (float) $call->confidence),

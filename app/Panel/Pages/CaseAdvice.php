@@ -62,7 +62,7 @@ final readonly class CaseAdvice
             : Term::finding($key, $codebook);
     }
 
-    private static function link(string $link, Codebook $codebook): string
+    public static function link(string $link, Codebook $codebook): string
     {
         // The effect is a fault's key; words of a cause may hold anything.
         $at = (int) strrpos($link, '>');

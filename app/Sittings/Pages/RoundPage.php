@@ -225,7 +225,7 @@ final readonly class RoundPage
         $single = $case->kind === CaseKind::Single;
 
         return [
-            'name' => "{$case->recording->golfer->pseudonym}, {$case->recording->club}",
+            'name' => $case->recording->called(),
             'url' => route('bench', $case->recording),
             'kind' => (string) __('round.kinds.'.$case->kind->value),
             'swings' => $single ? [] : array_values($case->swings->map(static fn (CaseSwing $s): array => [

@@ -14,7 +14,7 @@
         <tbody>
             @foreach($rows as $row)
                 <tr id="{{ $row['key'] }}">
-                    <td>{{ $row['name'] }}</td>
+                    <td><a href="{{ route('agreement.fault', [$round, $row['key']]) }}">{{ $row['name'] }}</a></td>
                     <td class="num">{{ $row['cases'] }}</td>
                     <td><x-figure-value :figure="$row['present']" percent :n="$row['cases']" /></td>
                     @foreach($row['main'] as $f)

@@ -4,7 +4,11 @@
         @foreach($rows as $row)
             <tr>
                 <td>
-                    {{ $row['name'] }}
+                    @if($row['url'])
+                        <a href="{{ $row['url'] }}">{{ $row['name'] }}</a>
+                    @else
+                        {{ $row['name'] }}
+                    @endif
                     @if($row['note'])
                         <span class="small quiet">{{ $row['note'] }}</span>
                     @endif
