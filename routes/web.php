@@ -328,6 +328,8 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/rounds', [RoundController::class, 'index'])->name('rounds')->can('manage', Sitting::class);
     Route::get('/rounds/plan/choices', [PlanController::class, 'choices'])
         ->name('rounds.choices')->can('manage', Sitting::class);
+    Route::get('/rounds/plan/forecast', [PlanController::class, 'forecast'])
+        ->name('rounds.forecast')->can('manage', Sitting::class);
     Route::get('/rounds/plan', PlanController::class)->name('rounds.plan')->can('manage', Sitting::class);
     Route::post('/rounds', [RoundController::class, 'store'])->name('rounds.store')->can('manage', Sitting::class);
     Route::get('/rounds/{round}', [RoundController::class, 'show'])->name('rounds.show')->can('manage', 'round');

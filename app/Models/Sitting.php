@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Core\Consensus\PanelRules;
 use Core\Reading\CaseKind;
 use Core\Reading\Stage;
 use Core\Sight\SittingKind;
@@ -37,6 +38,10 @@ use Illuminate\Support\Facades\DB;
  * @property int $wait_days  between its two parts; nought where there is one
  * @property ?int $parent_id
  * @property ?int $key_version_id
+ * @property ?float $majority  of a panel, as its other rules; see panelRules()
+ * @property ?int $able
+ * @property ?int $following_rounds
+ * @property ?float $stability
  * @property ?Carbon $due_on  by when it is to be read
  * @property ?Carbon $opened_at
  * @property-read int $done_count  readings handed in, where counted
@@ -64,6 +69,10 @@ final class Sitting extends Model
         'wait_days',
         'parent_id',
         'key_version_id',
+        'majority',
+        'able',
+        'following_rounds',
+        'stability',
         'due_on',
         'opened_at',
         'closed_at',
@@ -107,6 +116,10 @@ final class Sitting extends Model
             'kind' => SittingKind::class,
             'state' => SittingState::class,
             'reveals' => 'boolean',
+            'majority' => 'float',
+            'able' => 'integer',
+            'following_rounds' => 'integer',
+            'stability' => 'float',
             'due_on' => 'date',
             'opened_at' => 'datetime',
             'closed_at' => 'datetime',
@@ -210,6 +223,17 @@ final class Sitting extends Model
     public function result(): HasOne
     {
         return $this->hasOne(SittingResult::class);
+    }
+
+    /** What this panel calls a consensus; a study of before keeps what was everybody's. */
+    public function panelRules(): PanelRules
+    {
+        return new PanelRules(
+            $this->majority ?? config()->float('academy.majority'),
+            $this->able ?? config()->integer('academy.able'),
+            $this->following_rounds ?? config()->integer('academy.following_rounds'),
+            $this->stability ?? config()->float('academy.stability'),
+        );
     }
 
     public function isPanel(): bool

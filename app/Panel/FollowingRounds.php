@@ -96,4 +96,19 @@ final class FollowingRounds
 
         return $out;
     }
+
+    /** Whether the last one that is over moved so little that the study's rules ask no more. */
+    public static function haveSettled(Sitting $panel): bool
+    {
+        $last = self::of($panel)->where('state', '<>', SittingState::Open)->orderByDesc('id')->first();
+        if ($last === null) {
+            return false;
+        }
+        $answers = FollowingAnswer::query()->where('sitting_id', $last->id)->get();
+
+        return $panel->panelRules()->hasSettled(
+            $answers->count(),
+            $answers->filter(static fn (FollowingAnswer $a): bool => $a->moved())->count(),
+        );
+    }
 }

@@ -17,11 +17,12 @@ final class KeyInputs
     public static function checksum(Sitting $panel): string
     {
         $hash = hash_init('sha256');
+        $rules = $panel->panelRules();
         [$later, $judged] = [self::later($panel), Judgings::stamp($panel)];
         hash_update(
             $hash,
             json_encode(
-                [$panel->lens, $panel->codebook_version, config('academy.majority'), config('academy.able'),
+                [$panel->lens, $panel->codebook_version, $rules->majority, $rules->able,
                     ...$later === [] ? [] : [$later], ...$judged === '' ? [] : [$judged]],
                 JSON_THROW_ON_ERROR,
             ),

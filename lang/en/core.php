@@ -193,6 +193,10 @@ return [
     ],
     'consensus' => [
         'nine-points' => 'ratings of appropriateness go from 1 to 9',
+        'majority' => 'a majority is more than half, and no more than all',
+        'able' => 'from two to fifty must have been able to tell',
+        'rounds' => 'a panel holds from none to five following rounds',
+        'stability' => 'a panel has settled when more than half of its answers stay',
         'harm-of-low' => 'a score of 1 to 3 says whether the drill adds a fault or is unsafe, and no other does',
     ],
     'agreement' => [

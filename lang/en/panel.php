@@ -152,6 +152,8 @@ return [
             .'before it sees how its calls are spread; later it cannot.|[2,*] :count drills, each for its case, were '
             .'chosen or load what a golfer is to spare. The panel can judge them now, before it sees how its calls '
             .'are spread; later it cannot.',
+        'settled' => 'The panel has settled: :share % of its answers or more stayed as they were. What lacks a majority is '
+            .'contested.',
         'under-way' => 'The panel is judging drills: :done of :of members have said something of every drill.',
         'close' => 'Close the judging of drills',
         'held' => 'Drills: :members members judged :drills, each for its case, before any spread was shown.',

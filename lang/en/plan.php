@@ -56,6 +56,14 @@ return [
         'before' => 'before',
         'step' => 'step :n',
     ],
+    'due' => 'To be read by',
+    'rules' => [
+        'title' => 'What a panel calls a consensus, if the panel reads it',
+        'majority' => '% of those who can tell make a label',
+        'able' => 'at least must have been able to tell',
+        'rounds' => 'following rounds at the most, on what lacks a majority',
+        'stability' => '% of answers that stay as they were: the panel has settled, and is not asked again',
+    ],
     'kept' => [
         'title' => 'Cases kept for later rounds, to tell a change from easier cases',
         'says' => 'They are read as any other, but their key and calls are told nobody who reads: the same cases can be '
@@ -85,9 +93,26 @@ return [
         'title' => 'How sure the figures will be',
         'expected' => 'A 95 % interval of one fault’s AC1 is to be expected this wide:',
         'too-few' => 'Over 0.5 is too few cases to say.',
-        'none' => 'Suggest a set of cases in the first step, and it stands here how wide the intervals of its figures '
-            .'are to '.
-            'be expected. About ten cases are too few to judge one fault; forty tell good agreement from poor.',
+        'none' => 'About ten cases are too few to judge one fault; forty tell good agreement from poor.',
+    ],
+    'forecast' => [
+        'nothing' => 'Tick cases and people, and it stands here what the round will be able to say.',
+        'says' => ':cases of :golfers, read by :readers. Of one fault:',
+        'cases' => '{1} One case|[2,*] :count cases',
+        'golfers' => '{1} one golfer|[2,*] :count golfers',
+        'readers' => '{1} one person|[2,*] :count people',
+        'heads' => [
+            'share' => 'It is there in',
+            'agreed' => 'Two say the same in',
+            'agreement' => 'AC1 is known to within',
+            'finding' => 'What one person finds, to within',
+            'change' => 'A change is found from',
+        ],
+        'all' => 'nothing',
+        'how' => 'Widths of 95 % intervals, by formula; swings of one golfer count for less. Grey is too wide to say '
+            .'anything. A change is told from another round with other cases; the same cases, kept for it, tell a smaller '
+            .'one.',
+        'cost' => 'It takes each of them about :each minutes, :all hours together, at :minutes minutes a case.',
     ],
     'expected-of' => 'with :raters raters who agree on :agreement %',
     'check' => [

@@ -152,6 +152,8 @@ return [
         'following-open' => 'A following round is open; close it first. Nothing was changed.',
         'following-no-key' => 'The key is still being made. Nothing was changed.',
         'following-nothing' => 'Everything has its majority. Nothing was changed.',
+        'following-settled' => 'Hardly anybody moved in the last following round: the panel has settled, and what still '
+            .'lacks a majority is contested. Nothing was changed.',
         'following-enough' => 'So many following rounds were held already (:count): what still lacks a majority is '
             .'contested. Nothing was changed.',
         'following-not-open' => 'No following round of :panel is open. Nothing was changed.',

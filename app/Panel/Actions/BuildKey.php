@@ -26,6 +26,7 @@ use Core\Codebook\FaultVerdict;
 use Core\Codebook\Judgement;
 use Core\Consensus\CaseConsensus;
 use Core\Consensus\KeyEntry as CoreKeyEntry;
+use Core\Consensus\PanelRules;
 use Core\Format\Json\CaseConsensusJson;
 use Core\Format\Json\JudgementJson;
 use Core\Motion\Station;
@@ -167,6 +168,7 @@ final readonly class BuildKey
             $this->codebooks->of($panel)->keys(),
             $this->codebooks->under($this->codebooks->document($panel->codebook_version), $lens)->keys(),
         ));
+        $rules = $panel->panelRules();
         $rows = $whole = [];
         // How appropriate a drill is was asked under the panel's own lens.
         $judged = $lens === $panel->lens ? Judgings::said($panel) : [];
@@ -178,8 +180,8 @@ final readonly class BuildKey
                     'case_id' => $case->case_id,
                     'body' => json_encode(CaseConsensusJson::write(CaseConsensus::fromReadings(
                         $sheets[$case->id],
-                        config()->float('academy.majority'),
-                        config()->integer('academy.able'),
+                        $rules->majority,
+                        $rules->able,
                     )->judged($judged[$case->case_id] ?? [])), JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION),
                 ];
             }
@@ -193,6 +195,7 @@ final readonly class BuildKey
                         array_values($said[$case->id][$fault] ?? []),
                         $measured,
                         $rulings->get("{$case->case_id}|$fault"),
+                        $rules,
                     ),
                     'second' => $second[$fault][$case->id] ?? null,
                 ];
@@ -287,15 +290,21 @@ final readonly class BuildKey
      * @param  non-empty-list<array<string, FaultVerdict>>  $measured
      * @return array<string, mixed>
      */
-    private static function entry(CaseKind $kind, string $fault, array $calls, array $measured, ?KeyEntry $ruled): array
-    {
+    private static function entry(
+        CaseKind $kind,
+        string $fault,
+        array $calls,
+        array $measured,
+        ?KeyEntry $ruled,
+        PanelRules $rules,
+    ): array {
         $judgement = self::judge($kind, array_map(static fn (array $m): Judgement => $m[$fault]->judgement, $measured));
         $entry = CoreKeyEntry::fromCalls(
             $fault,
             $calls,
             $judgement,
-            config()->float('academy.majority'),
-            config()->integer('academy.able'),
+            $rules->majority,
+            $rules->able,
         );
         $said = $entry->consensus;
         $stands =

@@ -29,7 +29,6 @@ final readonly class OpenFollowing
                 throw ActionException::because('refusals.panel.following-needs-closed', ['panel' => $panel->name]);
             }
             $held = FollowingRounds::of($panel)->count();
-            $most = config()->integer('academy.following_rounds');
             $lacking = FollowingRounds::lacking($panel);
             $why = match (true) {
                 FollowingRounds::open($panel) !== null => 'following-open',
@@ -38,7 +37,8 @@ final readonly class OpenFollowing
                 // What the last one changed may still be on its way into the key.
                 $panel->keys()->first()?->inputs_checksum !== KeyInputs::checksum($panel) => 'following-no-key',
                 $lacking->isEmpty() => 'following-nothing',
-                $held >= $most => 'following-enough',
+                ! $panel->panelRules()->mayFollow($held) => 'following-enough',
+                FollowingRounds::haveSettled($panel) => 'following-settled',
                 default => null,
             };
             if ($why !== null) {

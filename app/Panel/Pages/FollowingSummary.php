@@ -39,7 +39,7 @@ final readonly class FollowingSummary
         $open = $this->rounds->first(static fn (Sitting $f): bool => $f->state === SittingState::Open);
         // Not while drills are judged: a spread that was seen would colour that.
         $may = $open === null && ! $judging && $this->panel->state === SittingState::Closed && $contested > 0 &&
-            $this->rounds->count() < config()->integer('academy.following_rounds');
+            $this->panel->panelRules()->mayFollow($this->rounds->count()) && ! FollowingRounds::haveSettled($this->panel);
 
         return [
             'open' => $may ? route('following.open', $this->panel) : null,
@@ -47,6 +47,9 @@ final readonly class FollowingSummary
             'says' => match (true) {
                 $open !== null => self::underWay($open),
                 $may => trans_choice('panel.following.open-says', $contested, ['count' => $contested]),
+                $contested > 0 && FollowingRounds::haveSettled($this->panel) => (string) __('panel.following.settled', [
+                    'share' => Written::fixed(100.0 * $this->panel->panelRules()->stability, 0),
+                ]),
                 default => '',
             },
             'held' => $this->held(),

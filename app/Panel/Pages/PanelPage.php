@@ -188,8 +188,8 @@ final readonly class PanelPage
             $round->name,
             __('panel.members', ['n' => $round->members()->count()]),
             __('panel.label', [
-                'share' => Written::fixed(100.0 * config()->float('academy.majority'), 0),
-                'able' => config()->integer('academy.able'),
+                'share' => Written::fixed(100.0 * $round->panelRules()->majority, 0),
+                'able' => $round->panelRules()->able,
             ]),
         ];
         if ($key !== null) {

@@ -14,6 +14,7 @@ use App\Sight\Onlookers;
 use App\Sittings\Events\RoundPlanned;
 use Core\Chance\Chance;
 use Core\Codebook\StandardLenses;
+use Core\Consensus\PanelRules;
 use Core\Planning\Arms;
 use Core\Planning\CaseSet;
 use Core\Planning\Deal;
@@ -45,6 +46,7 @@ final readonly class PlanRound
      * @param  bool  $waits  whether the repeats stand in a second part, three weeks later
      * @param  int  $keep  so many single cases, drawn by lot, are kept for later rounds: never told of, and asked again
      * @param  Sitting|null  $from  an earlier round, of which those kept are asked about here
+     * @param  PanelRules|null  $rules  of a panel; the academy's where null
      *
      * @throws ActionException
      */
@@ -62,6 +64,7 @@ final readonly class PlanRound
         bool $waits = true,
         int $keep = 0,
         ?Sitting $from = null,
+        ?PanelRules $rules = null,
     ): Sitting {
         $kept = $from === null ? [] : self::keptFrom($from);
         $recordings = array_values(array_unique([...$recordings, ...$kept]));
@@ -127,6 +130,7 @@ final readonly class PlanRound
             $reveals,
             $anchors,
             $seed,
+            $rules,
         ): Sitting {
             $round = Sitting::query()->create([
                 'reveals' => $reveals,
@@ -135,6 +139,12 @@ final readonly class PlanRound
                 'lens' => $lens,
                 'codebook_version' => $this->codebooks->document()->version(),
                 'seed' => $seed,
+                ...$kind !== SittingKind::Panel || $rules === null ? [] : [
+                    'majority' => $rules->majority,
+                    'able' => $rules->able,
+                    'following_rounds' => $rules->rounds,
+                    'stability' => $rules->stability,
+                ],
                 'created_by' => $by->id,
                 'wait_days' => $repeats !== [] && $waits ? CaseSet::DAYS : 0,
             ]);

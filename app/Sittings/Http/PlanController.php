@@ -7,6 +7,7 @@ namespace App\Sittings\Http;
 use App\Http\Controller;
 use App\Sittings\Pages\PlanChoices;
 use App\Sittings\Pages\PlanPage;
+use App\Sittings\Pages\RoundForecast;
 use Illuminate\Contracts\View\View;
 
 final class PlanController extends Controller
@@ -25,5 +26,17 @@ final class PlanController extends Controller
     public function choices(ChoicesRequest $request, PlanChoices $choices): View
     {
         return view('sittings.plan.choices', $choices->of($this->user(), $request->chosen()));
+    }
+
+    /** What the round as it is ticked will be able to say, as a part of that page. */
+    public function forecast(ForecastRequest $request, RoundForecast $forecast): View
+    {
+        return view('sittings.plan.forecast', $forecast->of(
+            $this->user(),
+            $request->recordings(),
+            $request->integer('several'),
+            $request->integer('again'),
+            $request->integer('readers'),
+        ));
     }
 }

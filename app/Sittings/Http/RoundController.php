@@ -14,6 +14,7 @@ use App\Sittings\Actions\CloseRound;
 use App\Sittings\Actions\OpenRound;
 use App\Sittings\Actions\PlanRound;
 use App\Sittings\Actions\ReopenReading;
+use App\Sittings\Actions\SetDeadline;
 use App\Sittings\Pages\RoundPage;
 use App\Sittings\Pages\RoundsPage;
 use Core\Sight\SittingKind;
@@ -33,7 +34,7 @@ final class RoundController extends Controller
     }
 
     /** @throws ActionException */
-    public function store(RoundRequest $request, PlanRound $plan): RedirectResponse
+    public function store(RoundRequest $request, PlanRound $plan, SetDeadline $due): RedirectResponse
     {
         $ints = static fn (mixed $list): array => array_values(array_map(Cell::int(...), (array) $list));
         $round = $plan(
@@ -50,7 +51,11 @@ final class RoundController extends Controller
             $request->boolean('waits', true),
             $request->integer('keep'),
             $request->from(),
+            $request->panelRules(),
         );
+        if ($request->due() !== null) {
+            $due($round, $request->due(), $this->user());
+        }
 
         return redirect()
             ->route('rounds.show', $round)

@@ -11,10 +11,12 @@ use App\Models\Sitting;
 use App\Models\User;
 use App\Sight\Onlookers;
 use Core\Codebook\StandardLenses;
+use Core\Consensus\PanelRules;
 use Core\Reading\CaseKind;
 use Core\Reading\Ladder;
 use Core\Sight\SittingKind;
 use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Support\Carbon;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\Validator;
 
@@ -44,6 +46,11 @@ final class RoundRequest extends FormRequest
             'repeats' => ['sometimes', 'array', 'max:50'],
             'waits' => ['sometimes', 'boolean'],
             'repeats.*' => self::ID,
+            'majority' => ['nullable', 'integer', 'between:51,100'],
+            'able' => ['nullable', 'integer', 'between:2,50'],
+            'rounds' => ['nullable', 'integer', 'between:0,5'],
+            'stability' => ['nullable', 'integer', 'between:51,100'],
+            'due' => ['nullable', 'date_format:Y-m-d', 'after:2000-01-01', 'before:2200-01-01'],
             'keep' => ['nullable', 'integer', 'between:0,50'],
             'from' => ['nullable', 'string', 'max:26'],
             'members' => ['required', 'array', 'min:1'],
@@ -131,6 +138,25 @@ final class RoundRequest extends FormRequest
                 ->where('public_id', $this->string('from')->value())
                 ->firstOrFail()
             : null;
+    }
+
+    /** What a panel is to call a consensus; what is not said is as it is for the academy. */
+    public function panelRules(): PanelRules
+    {
+        $percent = fn (string $of): float => $this->filled($of) ? $this->integer($of) / 100.0
+            : config()->float("academy.$of");
+
+        return new PanelRules(
+            $percent('majority'),
+            $this->filled('able') ? $this->integer('able') : config()->integer('academy.able'),
+            $this->filled('rounds') ? $this->integer('rounds') : config()->integer('academy.following_rounds'),
+            $percent('stability'),
+        );
+    }
+
+    public function due(): ?Carbon
+    {
+        return $this->filled('due') ? Carbon::parse($this->string('due')->value()) : null;
     }
 
     public function lens(): string

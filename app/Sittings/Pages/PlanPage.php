@@ -76,6 +76,12 @@ final readonly class PlanPage
             'people' => $this->people(),
             'groups' => self::groups(),
             'kept' => self::kept(),
+            'rules' => [
+                'majority' => Written::fixed(100.0 * config()->float('academy.majority'), 0),
+                'able' => (string) config()->integer('academy.able'),
+                'rounds' => (string) config()->integer('academy.following_rounds'),
+                'stability' => Written::fixed(100.0 * config()->float('academy.stability'), 0),
+            ],
         ];
     }
 

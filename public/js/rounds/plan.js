@@ -6,11 +6,36 @@ const form = root.querySelector('[data-plan-form]');
 const steps = [...root.querySelectorAll('[data-to]')].map((a) => a.dataset.to);
 const ticked = (name) => form.querySelectorAll(`input[name="${name}[]"]:checked`).length;
 
-/** What the check says of the form as it stands. */
-function check() {
+/** How many cases of several swings are chosen. */
+function severalCases() {
   const pairs = [...form.querySelectorAll('select[name$="[before]"]')].filter((s) => s.value).length;
   const ladder = [...form.querySelectorAll('select[name^="ladder["]')].some((s) => s.value) ? 1 : 0;
-  const several = ticked('series') + pairs + ladder;
+  return ticked('series') + pairs + ladder;
+}
+
+/** What the round as it is ticked will be able to say; an answer that was overtaken by a later one is dropped. */
+let forecasts = 0;
+async function forecast() {
+  const turn = ++forecasts;
+  const part = root.querySelector('[data-forecast]');
+  const asked = new URLSearchParams({
+    several: severalCases(),
+    again: ticked('repeats'),
+    readers: ticked('members'),
+  });
+  for (const box of form.querySelectorAll('input[name="recordings[]"]:checked'))
+    asked.append('recordings[]', box.value);
+  try {
+    const response = await fetch(`${part.dataset.forecast}?${asked}`);
+    if (response.ok && turn === forecasts) part.innerHTML = await response.text();
+  } catch {
+    // Without it the step still says what is said of every round.
+  }
+}
+
+/** What the check says of the form as it stands. */
+function check() {
+  const several = severalCases();
   const counts = [
     ['cases', ticked('recordings')],
     ['several', several],
@@ -33,6 +58,7 @@ function go(step) {
     else link.removeAttribute('aria-current');
   }
   if (step === 'check') check();
+  if (step === 'precision') forecast();
 }
 
 for (const link of root.querySelectorAll('[data-to]'))
@@ -56,6 +82,13 @@ steps.forEach((step, i) => {
   });
   form.querySelector(`[data-step="${step}"]`).append(button);
 });
+// What only a panel has.
+const kind = form.elements.kind;
+const ofPanels = () => {
+  for (const part of form.querySelectorAll('[data-of="panel"]')) part.hidden = kind.value !== 'panel';
+};
+kind.addEventListener('change', ofPanels);
+ofPanels();
 // A group's people, all at once: ticked by the first press, let go by the next.
 for (const button of form.querySelectorAll('[data-tick]'))
   button.addEventListener('click', () => {

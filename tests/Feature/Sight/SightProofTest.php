@@ -154,6 +154,7 @@ const KNOWN_ROUTES = [
     'rounds.calendar' => 'GET',
     'agreement.fault' => 'GET',
     'agreement.case' => 'GET',
+    'rounds.forecast' => 'GET',
     'reports' => 'GET',
     'reports.show' => 'GET',
     'reports.pdf' => 'GET',

@@ -111,3 +111,21 @@ it('makes a case once, whoever asks how often', function () {
         ->and(CaseSwing::query()->where('case_id', $made[1])->orderBy('position')->pluck('recording_id')->all())
         ->toBe($ids);
 });
+
+it('says while a round is planned what it will be able to say, from what may be planned with', function () {
+    $ids = Recording::query()->orderBy('id')->limit(12)->pluck('id')->all();
+    $ask = fn (array $with) => $this->actingAs($this->headCoach())->get('/rounds/plan/forecast?'.http_build_query($with));
+    $n = count($ids);
+    $golfers = Recording::query()->whereKey($ids)->distinct()->count('golfer_id');
+    $minutes = 4 * ($n + 2);
+    $hours = number_format($minutes * 8 / 60, 1);
+    $ask(['recordings' => $ids, 'readers' => 8, 'again' => 2])->assertOk()
+        ->assertSee("$n cases of $golfers golfers, read by 8 people")
+        ->assertSee("about $minutes minutes, $hours hours together")
+        ->assertDontSee('<html', false);
+    $ask([])->assertOk()->assertSee('Tick cases and people');
+    // What is hidden from who plans is not counted; what is no number is refused.
+    $ask(['recordings' => [...$ids, 999_999_999], 'readers' => 1])->assertSee("$n cases");
+    $this->getJson('/rounds/plan/forecast?recordings[]=x')->assertUnprocessable();
+    $this->actingAs($this->person('tam'))->get('/rounds/plan/forecast')->assertForbidden();
+});

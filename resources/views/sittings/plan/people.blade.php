@@ -27,6 +27,18 @@
     </div>
 </div>
 <label class="line">
+    {{ __('plan.due') }} <input type="date" name="due" value="{{ \App\Http\Old::text('due') }}">
+</label>
+<details class="group" data-of="panel" @if(old('kind') === 'panel') open @endif>
+    <summary>{{ __('plan.rules.title') }}</summary>
+    @foreach($rules as $rule => $usual)
+        <label class="line">
+            <input class="input tiny" type="number" name="{{ $rule }}" value="{{ \App\Http\Old::text($rule, $usual) }}">
+            {{ __('plan.rules.'.$rule) }}
+        </label>
+    @endforeach
+</details>
+<label class="line">
     <input type="checkbox" name="reveals" value="1" @checked(old('reveals'))> {{ __('plan.reveals') }}
 </label>
 <fieldset>

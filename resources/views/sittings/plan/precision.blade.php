@@ -1,4 +1,5 @@
 <h2 class="first">{{ __('plan.precision.title') }}</h2>
+<div data-forecast="{{ route('rounds.forecast') }}" aria-live="polite"></div>
 @if($suggested)
     <p>{{ __('plan.precision.expected') }}</p>
     <ul class="expected">
@@ -8,5 +9,5 @@
     </ul>
     <p class="small quiet">{{ __('plan.precision.too-few') }}</p>
 @else
-    <p class="words">{{ __('plan.precision.none') }}</p>
+    <p class="words small quiet">{{ __('plan.precision.none') }}</p>
 @endif
