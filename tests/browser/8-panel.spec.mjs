@@ -1,39 +1,6 @@
-import { expect, logIn, press, serious, test, watchErrors } from './helpers.mjs';
+import { expect, handInSheet, logIn, press, serious, test, watchErrors } from './helpers.mjs';
 
 const MEMBERS = ['odile', 'piet', 'ros', 'gwil', 'suvi'];
-
-/** Hands a member's sheet in through the pages' own addresses: everything absent but what is given. */
-async function read(page, link, present) {
-  const { version, token } = await (await page.request.get(`${link}/sheet`)).json();
-  const faults = await page.request
-    .get(link)
-    .then((r) => r.text())
-    .then((html) => [...html.matchAll(/data-fault="([\w-]+)"/g)].map((m) => m[1]));
-  const call = (fault) =>
-    fault === present
-      ? { presence: 'present', severity: 2, decision: 'now', pins: [{ on: 'film', t: 1.2, reason: 'past the foot' }] }
-      : { presence: 'absent', confidence: 80 };
-  const changes = [
-    ...faults.map((fault) => [`call:${fault}`, call(fault)]),
-    ['causes', present ? ['outside-grip', present] : []],
-    ['chain', present ? [['outside-grip', present]] : []],
-    ['misses', present ? { fat: 50, push: 20 } : {}],
-    ...(present ? [['drill', { key: 'box-turn', stop: 'short-iron' }]] : []),
-  ].map(([target, value], i) => ({
-    id: `journey-${i}-${link.slice(-12)}`,
-    target,
-    value,
-    base: version,
-    at: Date.now(),
-  }));
-  const saved = await page.request.post(`${link}/changes`, {
-    data: { writer: 'journey-writer', changes },
-    headers: { 'X-CSRF-TOKEN': token, Accept: 'application/json' },
-  });
-  expect((await saved.json()).refused).toEqual([]);
-  const done = await page.request.post(`${link}/hand-in`, { form: { _token: token } });
-  expect(done.ok()).toBe(true);
-}
 
 test('a panel of five goes from a split to a majority by a following round, and its key says what to do', async ({
   page,
@@ -63,7 +30,7 @@ test('a panel of five goes from a split to a majority by a following round, and 
     await logIn(page, who);
     await page.goto('/read/next');
     await page.waitForSelector('[data-reading][data-ready]', { state: 'attached' });
-    await read(page, page.url(), i < 3 ? 'sway' : null);
+    await handInSheet(page, page.url(), i < 3 ? 'sway' : null);
   }
   await logIn(page, 'maren');
   await page.goto(round);
