@@ -29,8 +29,8 @@ final readonly class RoundExport
     public const DISK = 'exports';
 
     private const NAMES = [
-        'ratings.csv', 'key.csv', 'results.csv', 'sheets.csv', 'drills.csv', 'advice.csv', 'results.json', 'key.json',
-        'datapackage.json',
+        'ratings.csv', 'key.csv', 'results.csv', 'sheets.csv', 'drills.csv', 'advice.csv', 'shown.csv',
+        'arms.csv', 'times.csv', 'results.json', 'key.json', 'datapackage.json',
     ];
 
     private const FIELDS = [
@@ -71,12 +71,14 @@ final readonly class RoundExport
             'new_raters_high' => 'number',
         ],
         ...AdviceTables::FIELDS,
+        ...ShownTables::FIELDS,
     ];
 
     /** Entries of a key that are fetched at once. */
     private const AT_ONCE = 500;
 
-    public function __construct(private Codebooks $codebooks, private InWords $words, private AdviceTables $advice)
+    public function __construct(private Codebooks $codebooks, private InWords $words, private AdviceTables $advice,
+        private ShownTables $shown)
     {
     }
 
@@ -115,6 +117,9 @@ final readonly class RoundExport
         self::pour("$folder/sheets.csv", $this->table('sheets', AdviceTables::sheets($inputs)));
         self::pour("$folder/drills.csv", $this->table('drills', AdviceTables::drills($round)));
         self::pour("$folder/advice.csv", $this->table('advice', $this->advice->figures($kept)));
+        self::pour("$folder/shown.csv", $this->table('shown', ShownTables::shown($inputs)));
+        self::pour("$folder/arms.csv", $this->table('arms', $this->shown->arms($kept)));
+        self::pour("$folder/times.csv", $this->table('times', $this->shown->times($kept)));
         $progress->tell(0.7);
         $provenance = [
             ...$this->provenance($round, $kept),

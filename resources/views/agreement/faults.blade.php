@@ -1,29 +1,6 @@
 <h2>{{ __('agreement.faults.title') }}</h2>
 <x-scroll>
-    <table class="rows">
-        <thead>
-            <tr>
-                <th>{{ __('agreement.table.fault') }}</th>
-                <th class="num">{{ __('agreement.table.cases') }}</th>
-                <th>{{ __('agreement.table.present') }}</th>
-                @foreach($main as $head)
-                    <th>{{ $head }}</th>
-                @endforeach
-            </tr>
-        </thead>
-        <tbody>
-            @foreach($rows as $row)
-                <tr id="{{ $row['key'] }}">
-                    <td><a href="{{ route('agreement.fault', [$round, $row['key']]) }}">{{ $row['name'] }}</a></td>
-                    <td class="num">{{ $row['cases'] }}</td>
-                    <td><x-figure-value :figure="$row['present']" percent :n="$row['cases']" /></td>
-                    @foreach($row['main'] as $f)
-                        <td><x-figure-value :figure="$f['figure']" :percent="$f['percent']" :n="$row['cases']" /></td>
-                    @endforeach
-                </tr>
-            @endforeach
-        </tbody>
-    </table>
+    @include('agreement.faults-table', ['linked' => true])
 </x-scroll>
 <details class="more">
     <summary class="small">{{ __('agreement.faults.every') }}</summary>

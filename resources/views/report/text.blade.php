@@ -34,30 +34,7 @@
 </table>
 @include('report.head', ['section' => 'faults'])
 @include('report.chart', ['chart' => $byFault, 'name' => 'faults'])
-<table class="rows">
-    <thead>
-        <tr>
-            <th>{{ __('agreement.table.fault') }}</th>
-            <th class="num">{{ __('agreement.table.cases') }}</th>
-            <th>{{ __('agreement.table.present') }}</th>
-            @foreach($faults['main'] as $head)
-                <th>{{ $head }}</th>
-            @endforeach
-        </tr>
-    </thead>
-    <tbody>
-        @foreach($faults['rows'] as $row)
-            <tr>
-                <td>{{ $row['name'] }}</td>
-                <td class="num">{{ $row['cases'] }}</td>
-                <td><x-figure-value :figure="$row['present']" percent :n="$row['cases']" /></td>
-                @foreach($row['main'] as $f)
-                    <td><x-figure-value :figure="$f['figure']" :percent="$f['percent']" :n="$row['cases']" /></td>
-                @endforeach
-            </tr>
-        @endforeach
-    </tbody>
-</table>
+@include('agreement.faults-table', [...$faults, 'linked' => false])
 <p class="small quiet">{{ __('agreement.faults.thin') }}</p>
 @include('report.head', ['section' => 'against-key'])
 @if($key['shown'])
@@ -92,28 +69,7 @@
 @include('report.head', ['section' => 'shown'])
 <p>{{ $shown['finding'] }}.</p>
 @if($shown['differences'])
-    <table class="rows slim">
-        <thead>
-            <tr>
-                <th>{{ __('agreement.table.compared') }}</th>
-                <th>{{ __('agreement.table.figure') }}</th>
-                @foreach(['differs', 'p', 'finds'] as $head)
-                    <th class="num">{{ __('agreement.table.'.$head) }}</th>
-                @endforeach
-            </tr>
-        </thead>
-        <tbody>
-            @foreach($shown['differences'] as $d)
-                <tr>
-                    <td>{{ $d['names'] }}</td>
-                    <td>{{ $d['figure'] }}</td>
-                    <td class="num">{{ $d['undefined'] ?? $d['by'] }} <span class="small quiet">{{ $d['interval'] }}</span></td>
-                    <td class="num">{{ $d['p'] }}</td>
-                    <td class="num">{{ $d['finds'] }}</td>
-                </tr>
-            @endforeach
-        </tbody>
-    </table>
+    @include('agreement.differences', ['differences' => $shown['differences']])
     <p class="small quiet">{{ $shown['says'] }}</p>
 @endif
 @include('report.head', ['section' => 'advice'])

@@ -60,6 +60,9 @@ it('gives the head coach a published round as open files that agree with the pag
         'sheets.csv',
         'drills.csv',
         'advice.csv',
+        'shown.csv',
+        'arms.csv',
+        'times.csv',
         'results.json',
         'key.json',
         'datapackage.json',
@@ -119,7 +122,7 @@ it('describes every column of its tables', function () {
             ->and($resource['hash'])
             ->toBe('sha256:'.hash('sha256', $files[$resource['path']]))
             ->and(count($lines))
-            ->toBeGreaterThan(10);
+            ->toBeGreaterThan(in_array($resource['name'], ['arms', 'times'], true) ? 1 : 10);
         foreach (array_slice($lines, 1, 400) as $line) {
             $cells = str_getcsv($line, ',', '"', '');
             expect($cells)->toHaveCount(count($resource['schema']['fields']));
@@ -344,10 +347,49 @@ it('gives what to do as tables from which another program finds the same shares'
         ->and(implode('', $misses))->toMatch('/[a-z]+:\\d+/')
         ->and($files['sheets.csv'].$files['advice.csv'])->not->toContain('Brackley');
     $tables = json_decode($files['datapackage.json'], true)['resources'];
-    foreach (['sheets', 'drills', 'advice'] as $name) {
+    foreach (['sheets', 'drills', 'advice', 'shown', 'arms', 'times'] as $name) {
         $of = collect($tables)->firstWhere('name', $name);
         expect($of['hash'])->toBe('sha256:'.hash('sha256', $files["$name.csv"]))
             ->and(array_column($of['schema']['fields'], 'name'))
             ->toBe(array_map(trim(...), str_getcsv(strtok($files["$name.csv"], "\n"), escape: '')));
+    }
+});
+
+it('gives what was shown as a table from which the same differences follow', function () {
+    $round = Sitting::query()->where('name', 'like', 'Spring%')->firstOrFail();
+    DB::statement('alter table readings disable trigger user');
+    DB::statement('alter table sitting_cases disable trigger user');
+    // Shown by turns, after the fact: two readers in three ways each.
+    DB::table('sitting_cases')->where('sitting_id', $round->id)->update(['arm_id' => null]);
+    foreach ([[true, true], [true, false], [false, true]] as $i => [$film, $trace]) {
+        $arm = App\Models\SittingArm::in($round, $film, $trace)->id;
+        DB::update('update readings set arm_id = ? where stage = ? and (user_id + sitting_case_id) % 3 = ?
+            and sitting_case_id in (select id from sitting_cases where sitting_id = ?)', [$arm, 'blind', $i, $round->id]);
+    }
+    app(ComputeResult::class)->carryOut($round->refresh(), Progress::untold());
+    $files = exported($this, $round);
+    $shown = collect(tableOf($files['shown.csv']))
+        ->mapWithKeys(static fn (array $r): array => ["{$r['case']}|{$r['rater']}|{$r['occasion']}" => $r['shown']]);
+    $arms = tableOf($files['arms.csv']);
+    $lines = explode("\n", trim($files['ratings.csv']));
+    foreach (['both', 'film', 'trace'] as $arm) {
+        $kept = array_filter(array_slice($lines, 1), static function (string $line) use ($shown, $arm): bool {
+            [$case, , $rater, , $occasion] = str_getcsv($line, escape: '');
+
+            return $shown["$case|$rater|$occasion"] === $arm;
+        });
+        $set = new RatingSet;
+        RatingsCsv::readRatings(stream(implode("\n", [$lines[0], ...$kept])."\n"), 'ratings.csv', $set);
+        $again = (new Study($set, RoundRatings::options()))->item($set->items());
+        $told = collect($arms)->where('figure', 'gwet_ac1')->where('shown', $arm)->where('less', '')->sole();
+        expect((float) $told['estimate'])->toEqualWithDelta($again->coefficients['gwet_ac1']->estimate, 1e-12);
+    }
+    $by = collect($arms)->where('less', '<>', '');
+    expect($by)->toHaveCount(9)
+        ->and($by->pluck('crossed')->unique()->all())->toBe(['1']);
+    foreach ($by->where('figure', 'gwet_ac1')->where('estimate', '<>', '') as $d) {
+        $of = static fn (string $arm): float => (float) collect($arms)->where('figure', 'gwet_ac1')
+            ->where('shown', $arm)->where('less', '')->sole()['estimate'];
+        expect((float) $d['estimate'])->toEqualWithDelta($of($d['shown']) - $of($d['less']), 1e-9);
     }
 });
