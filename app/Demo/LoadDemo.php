@@ -170,6 +170,9 @@ final class LoadDemo
             $several,
             $limit === null,
         );
+        if ($limit === null) {
+            $autumn->update(['due_on' => $today->copy()->addDays(9)->toDateString()]);
+        }
         $this->answer($autumn, $today->copy()->subDays(5), 0.5);
     }
 

@@ -92,12 +92,20 @@ function pagesToAsk(): array
         'person' => [$head, "/agreement/$round/people/$member->id"],
         'person, file' => [$head, "/agreement/$round/people/$member->id/record"],
         'debrief' => [$head, "/debrief/$round/1"],
+        'calls on a fault' => [$head, "/agreement/$round/faults/hang-back"],
+        'calls on a case' => [$head, "/agreement/$round/cases/".$in->cases()->orderBy('id')->firstOrFail()->id],
+        'letter' => [$head, "/agreement/$round/people/$member->id/letter"],
+        'reports' => [$head, '/reports'],
+        'report' => [$head, "/reports/$round"],
+        'board' => [$head, "/reports/$round/board"],
+        'progress' => [$head, "/rounds/$round/progress"],
+        'key versions' => [$head, "/panel/$study/versions"],
         'record' => [$head, '/record'],
         'record, looked through' => [$head, '/record?action=login&from=2020-01-01&page=50'],
         'search' => [$head, '/search?q=a'],
         'search, instructor' => [$member, '/search?q=a'],
     ];
-    foreach (['overview', 'people', 'faults', 'pairs', 'shown', 'times'] as $part) {
+    foreach (['overview', 'people', 'faults', 'pairs', 'advice', 'shown', 'times'] as $part) {
         $pages["agreement, $part"] = [$head, "/agreement/$round?part=$part"];
     }
 

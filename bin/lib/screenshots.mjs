@@ -53,6 +53,9 @@ for (const [path, name] of [
   await head.goto(base + path);
   await shot(head, name);
 }
+await head.goto(`${base}/reports`);
+await head.getByRole('link', { name: 'The board’s page' }).first().click();
+await shot(head, 'report');
 await head.goto(`${base}/golfers?find=Dunnock`);
 await head.getByRole('link', { name: 'Dunnock' }).click();
 await shot(head, 'golfer');
@@ -90,7 +93,6 @@ await head.setInputFiles('#files', {
 });
 await head.getByRole('button', { name: 'Look at it' }).click();
 await head.waitForURL('**/imports/**');
-await shot(head, 'import');
 await head.getByRole('button', { name: 'Leave it' }).click();
 
 await head.goto(`${base}/capture`);

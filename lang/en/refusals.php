@@ -44,6 +44,8 @@ return [
             .'them with what the report says now, then keep again.',
     ],
     'agreement' => [
+        'inputs-changed' => 'Something of “:round” was changed while its figures were worked out: publish it again. Nothing '
+            .'was published.',
         'export-could-not-written' => 'The export could not be written.',
         'export-could-not-finished' => 'The export could not be finished: the disk may be full.',
         'close-before-publishing-nothing' => '\':round\' is :state; close it before publishing. Nothing was changed.',

@@ -229,9 +229,9 @@ return [
             .'are given here.',
         'present' => 'of the time, when one instructor calls a fault, a colleague looking at the same swing calls it '
             .'too',
-        'middle' => ':value % (:value-low–:value-high %)',
-        'sensitivity' => 'of what a panel of senior coaches saw, the middle instructor saw; in brackets, the least and '
-            .'the most of anybody',
+        'middle' => ':value % (:value-lower–:value-upper %)',
+        'sensitivity' => 'of what a panel of senior coaches saw, the middle instructor saw; in brackets, the middle '
+            .'half of them',
         'specificity' => 'of what the panel did not see, the middle instructor did not call either',
         'best' => 'Surely seen alike',
         'worst' => 'Surely not yet seen alike',
@@ -240,7 +240,7 @@ return [
             .'calls too many by each, and not by all at the same place, weigh heavily among all calls of “present”.',
         'fault' => ':fault: :present',
         'drills' => 'Of the exercises chosen that the panel judged, the middle instructor’s would help in :helps %; '
-            .':unsafe % are unsafe for that golfer (at most :unsafe-high % of anybody’s).',
+            .':unsafe % are unsafe for that golfer.',
         'decided' => 'What was decided',
         'more' => 'and :n more',
         'undecided' => 'Nothing has been decided yet.',
@@ -251,8 +251,8 @@ return [
         'limits' => 'What this cannot say',
         'unsure' => 'Of :unsure of :all faults it cannot be said whether colleagues see them alike more often than '
             .'not.',
-        'brackets' => 'Numbers in brackets are ranges: the truth lies within them nineteen times in twenty, as far as '
-            .'so few swings can tell.',
+        'brackets' => 'Where nothing else is said, numbers in brackets are ranges: the truth lies within them nineteen '
+            .'times in twenty, as far as so few swings can tell.',
         'one' => 'It is one academy’s staff and one panel’s judgement: whether students get better is another '
             .'question, and not answered here.',
     ],

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Agreement\Actions;
 
 use App\Agreement\Events\RoundPublished;
+use App\Agreement\RoundInputs;
+use App\Codebook\Codebooks;
 use App\Exceptions\ActionException;
 use App\Models\Enums\WorkKind;
 use App\Models\Sitting;
@@ -25,8 +27,12 @@ use Illuminate\Support\Facades\DB;
  */
 final readonly class PublishRound
 {
-    public function __construct(private ComputeResult $compute, private RefreshKey $refresh, private Works $works)
-    {
+    public function __construct(
+        private ComputeResult $compute,
+        private RefreshKey $refresh,
+        private Works $works,
+        private Codebooks $codebooks,
+    ) {
     }
 
     /** @throws ActionException */
@@ -61,6 +67,10 @@ final readonly class PublishRound
                 'state' => SittingState::Published, 'published_at' => now(),
             ]));
             if ($made !== null) {
+                // A case may have been taken out while they were worked out.
+                if (RoundInputs::ofRound($round, $this->codebooks)->checksum !== $made->inputs) {
+                    throw ActionException::because('refusals.agreement.inputs-changed', ['round' => $round->name]);
+                }
                 $this->compute->keep($round, $made);
             }
             DB::insert(

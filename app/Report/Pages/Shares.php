@@ -31,12 +31,18 @@ final class Shares
         return Written::fixed($scale * $low, $digits).$to.Written::fixed($scale * ($high ?? 1.0), $digits).$unit;
     }
 
-    /** @return array<string, string> the middle one under that name, the outermost as its "-low" and "-high" */
+    /** @return array<string, string> the middle one under that name, the outermost as "-low" and "-high", the middle half as "-lower", "-upper" */
     public static function together(string $name, ReadersTogether $of): array
     {
         $percent = static fn (float $v): string => Written::fixed(100.0 * $v, 0);
 
-        return [$name => $percent($of->median), "$name-low" => $percent($of->low), "$name-high" => $percent($of->high)];
+        return [
+            $name => $percent($of->median),
+            "$name-low" => $percent($of->low),
+            "$name-high" => $percent($of->high),
+            "$name-lower" => $percent($of->lower),
+            "$name-upper" => $percent($of->upper),
+        ];
     }
 
     private static function with(Figure $f, float $scale, int $digits, string $unit): string

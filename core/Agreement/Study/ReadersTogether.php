@@ -9,8 +9,17 @@ use Core\Number\Median;
 /** One figure of several readers as it may leave the academy: the middle one and how far they spread, nobody's own. */
 final readonly class ReadersTogether
 {
-    private function __construct(public float $median, public float $low, public float $high, public int $readers)
-    {
+    /**
+     * @param  float  $lower  and $upper: between them lies the middle half, by linear interpolation (type 7)
+     */
+    private function __construct(
+        public float $median,
+        public float $low,
+        public float $high,
+        public float $lower,
+        public float $upper,
+        public int $readers,
+    ) {
     }
 
     /**
@@ -24,9 +33,28 @@ final readonly class ReadersTogether
             static fn (?float $v): bool => $v !== null,
         );
         $median = Median::of($values);
+        if ($median === null || $values === [] || count($values) < $least) {
+            return null;
+        }
+        sort($values);
 
-        return $median === null || $values === [] || count($values) < $least
-            ? null
-            : new self($median, min($values), max($values), count($values));
+        return new self(
+            $median,
+            min($values),
+            max($values),
+            self::at($values, 0.25),
+            self::at($values, 0.75),
+            count($values),
+        );
+    }
+
+    /** @param  non-empty-list<float>  $sorted */
+    private static function at(array $sorted, float $share): float
+    {
+        $place = $share * (count($sorted) - 1);
+        $below = (int) floor($place);
+        $above = min($below + 1, count($sorted) - 1);
+
+        return $sorted[$below] + ($place - $below) * ($sorted[$above] - $sorted[$below]);
     }
 }

@@ -175,6 +175,16 @@ it('takes as many queries for many rows as for few', function () {
         ->toBeLessThan(24)
         ->and(queriesOf($this, $this->person('tam'), '/'))
         ->toBeLessThan(16);
+    $spring = $this->round('Spring');
+    foreach ([
+        "/reports/{$spring->public_id}", "/reports/{$spring->public_id}/board", '/reports', '/rounds/plan',
+        "/rounds/{$this->round('Autumn')->public_id}", "/rounds/{$this->round('Autumn')->public_id}/progress",
+        "/agreement/{$spring->public_id}/faults/hang-back",
+        "/agreement/{$spring->public_id}/cases/{$spring->cases()->orderBy('id')->firstOrFail()->id}",
+    ] as $path) {
+        $n = queriesOf($this, $head, $path);
+        expect($n)->toBeLessThanOrEqual(30, "$path asks $n times");
+    }
 });
 
 it('shows empty places with what belongs there', function () {

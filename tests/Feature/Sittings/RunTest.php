@@ -180,3 +180,27 @@ it('lets only head coaches change a round, and shows them how far it is read wit
     }
     expect($round->refresh()->due_on)->toBeNull();
 });
+
+it('publishes no figures that were worked out before a case was taken out', function () {
+    $round = $this->round('Autumn');
+    $this->actingAs($this->headCoach())->post("/rounds/{$round->public_id}/close")->assertSessionHas('done');
+    $case = $round->cases()->whereHas('readings', fn ($q) => $q->whereNotNull('handed_in_at'))->firstOrFail();
+    $out = false;
+    // Just when the figures are worked out and the round is held to be published.
+    DB::listen(static function ($query) use (&$out, $case): void {
+        if (! $out && preg_match('/from "sittings".*for update/', $query->sql) === 1 && DB::transactionLevel() > 0
+            && DB::table('works')->where('state', 'running')->exists()) {
+            $out = true;
+            DB::table('sitting_cases')->where('id', $case->id)->update(['withdrawn_at' => now(), 'withdrawn_reason' => 'late']);
+        }
+    });
+    app(Onlookers::class)->forget();
+    $this->actingAs($this->headCoach())->post("/rounds/{$round->public_id}/publish");
+    expect($out)->toBeTrue()
+        ->and($round->refresh()->state->value)->toBe('closed')
+        ->and($round->result()->exists())->toBeFalse();
+    $this->post("/rounds/{$round->public_id}/publish")->assertSessionHas('done');
+    expect($round->refresh()->state->value)->toBe('published')
+        ->and(App\Agreement\KeptFigures::ofRound($round)->result->inputs_checksum)
+        ->toBe(RoundInputs::ofRound($round, app(Codebooks::class))->checksum);
+});

@@ -103,6 +103,8 @@ it('tells the middle of five readers and how far they spread, and nothing of fou
     );
     $of = ReadersTogether::of($people, 'found', 5);
     expect([$of->median, $of->low, $of->high, $of->readers])->toBe([0.55, 0.2, 0.9, 6])
+        // by hand: a quarter and three quarters of the way from the first to the last
+        ->and($of->lower)->toEqualWithDelta(0.425, 1e-12)->and($of->upper)->toEqualWithDelta(0.675, 1e-12)
         ->and(ReadersTogether::of(array_slice($people, 0, 5), 'found', 5)->median)->toBe(0.5)
         ->and(ReadersTogether::of(array_slice($people, 0, 4), 'found', 5))->toBeNull();
     // Who has no figure is not counted as a reader.
