@@ -101,11 +101,14 @@ final class FollowingRounds
     public static function haveSettled(Sitting $panel): bool
     {
         $last = self::of($panel)->where('state', '<>', SittingState::Open)->orderByDesc('id')->first();
-        if ($last === null) {
-            return false;
-        }
-        $answers = FollowingAnswer::query()->where('sitting_id', $last->id)->get();
 
+        return $last !== null &&
+            self::settle($panel, FollowingAnswer::query()->where('sitting_id', $last->id)->get());
+    }
+
+    /** @param  Collection<int, FollowingAnswer>  $answers  of one round */
+    public static function settle(Sitting $panel, Collection $answers): bool
+    {
         return $panel->panelRules()->hasSettled(
             $answers->count(),
             $answers->filter(static fn (FollowingAnswer $a): bool => $a->moved())->count(),

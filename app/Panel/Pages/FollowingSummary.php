@@ -37,9 +37,11 @@ final readonly class FollowingSummary
     public function says(int $contested, bool $judging): array
     {
         $open = $this->rounds->first(static fn (Sitting $f): bool => $f->state === SittingState::Open);
+        $last = $this->rounds->where('state', '<>', SittingState::Open)->max('id');
+        $settled = FollowingRounds::settle($this->panel, $this->answers->where('sitting_id', $last));
         // Not while drills are judged: a spread that was seen would colour that.
         $may = $open === null && ! $judging && $this->panel->state === SittingState::Closed && $contested > 0 &&
-            $this->panel->panelRules()->mayFollow($this->rounds->count()) && ! FollowingRounds::haveSettled($this->panel);
+            $this->panel->panelRules()->mayFollow($this->rounds->count()) && ! $settled;
 
         return [
             'open' => $may ? route('following.open', $this->panel) : null,
@@ -47,7 +49,7 @@ final readonly class FollowingSummary
             'says' => match (true) {
                 $open !== null => self::underWay($open),
                 $may => trans_choice('panel.following.open-says', $contested, ['count' => $contested]),
-                $contested > 0 && FollowingRounds::haveSettled($this->panel) => (string) __('panel.following.settled', [
+                $contested > 0 && $settled => (string) __('panel.following.settled', [
                     'share' => Written::fixed(100.0 * $this->panel->panelRules()->stability, 0),
                 ]),
                 default => '',
