@@ -226,6 +226,8 @@ return [
         ],
         'kept' => [
             'panel' => 'Only a round of instructors keeps cases for later rounds; nothing was planned.',
+            'reveals' => 'A second look shows the ball and the numbers, so that a case kept for later rounds could not be '
+                .'asked again: leave one of the two out. Nothing was planned.',
             'few' => 'Of these cases :count can be kept for later rounds: recordings read by themselves and not shown '
                 .'again. Nothing was planned.',
         ],

@@ -56,7 +56,7 @@ return [
     'last' => 'Last published',
     'blind' => 'opened :date · read alone and blind: nobody sees your calls before it is published, and you see '
         .'nobody’s',
-    'due' => 'to be read by :date',
+    'due' => 'To be read by :date',
     'calendar' => 'Into my calendar',
     'to-read' => '{1} case to read|[0,*] cases to read',
     'handed-in' => 'handed in',

@@ -112,6 +112,10 @@ final readonly class PlanRound
         $this->mayBeRepeated(count($cases), $recordings, $repeats, $waits);
         $seed = bin2hex(random_bytes(16));
         $anchors = [...$kept, ...$this->drawn($kind, array_values(array_diff($recordings, $kept, $repeats)), $keep, $seed)];
+        // A second look shows the ball and the numbers: who had it could be asked nothing more of that case.
+        if ($anchors !== [] && $reveals) {
+            throw ActionException::because('refusals.sittings.kept.reveals');
+        }
         if ($show === 'crossed') {
             $this->mayBeCrossed($kind, $cases, $known, $members);
         }

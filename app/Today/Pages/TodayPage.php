@@ -315,8 +315,9 @@ final class TodayPage
         return [
             'round' => $round,
             'name' => $round->name,
-            'about' => __('today.blind', ['date' => self::day($round->opened_at)])
-                .($round->due_on === null ? '' : ' · '.__('today.due', ['date' => self::day($round->due_on)])),
+            'about' => (string) __('today.blind', ['date' => self::day($round->opened_at)]),
+            'due' => $round->due_on === null ? null
+                : (string) __('today.due', ['date' => self::day($round->due_on)]),
             'calendar' => $round->due_on === null ? null : route('rounds.calendar', $round),
             'tiles' => [
                 ['n' => $left, 'word' => trans_choice('today.to-read', $left)],

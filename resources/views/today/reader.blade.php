@@ -5,12 +5,10 @@
     @endforeach
     @forelse($open as $r)
         <h1>{{ $r['name'] }}</h1>
-        <p class="quiet about">
-            {{ $r['about'] }}
-            @if($r['calendar'])
-                · <a href="{{ $r['calendar'] }}">{{ __('today.calendar') }}</a>
-            @endif
-        </p>
+        <p class="quiet about">{{ $r['about'] }}</p>
+        @if($r['due'])
+            <p><b>{{ $r['due'] }}</b> <a class="small" href="{{ $r['calendar'] }}">{{ __('today.calendar') }}</a></p>
+        @endif
         <div class="tiles">
             @foreach($r['tiles'] as $tile)
                 <div><b>{{ $tile['n'] }}</b>{{ $tile['word'] }}</div>

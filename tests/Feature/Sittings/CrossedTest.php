@@ -219,6 +219,8 @@ it('keeps no more cases than there are, and none of a panel', function () {
     $plan(['keep' => -1])->assertSessionHasErrors('keep');
     $plan(['keep' => 1, 'kind' => 'panel', 'members' => [$this->person('odile')->id]])
         ->assertSessionHas('refused', fn (string $r): bool => str_contains($r, 'Only a round of instructors'));
+    $plan(['keep' => 1, 'reveals' => 1])
+        ->assertSessionHas('refused', fn (string $r): bool => str_contains($r, 'A second look'));
     $plan(['from' => 'nothing'])->assertNotFound();
     $plan(['keep' => 3])->assertSessionHas('done');
     expect(Sitting::query()->where('name', 'Kept')->sole()->cases()->where('reserved', true)->count())->toBe(3);

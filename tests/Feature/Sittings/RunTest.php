@@ -138,7 +138,7 @@ it('sets and takes back the day, of a round that is still to be read alone', fun
     changesRound($this, 'due', ['due' => '2031-05-06'])->assertSessionHas('done');
     expect($round->refresh()->due_on->toDateString())->toBe('2031-05-06');
     app(Onlookers::class)->forget();
-    $this->actingAs($this->person('tam'))->get('/')->assertSee('to be read by 6 May 2031')->assertSee('calendar.ics');
+    $this->actingAs($this->person('tam'))->get('/')->assertSee('To be read by 6 May 2031')->assertSee('calendar.ics');
     changesRound($this, 'due', ['due' => ''])->assertSessionHas('done');
     expect($round->refresh()->due_on)->toBeNull();
     changesRound($this, 'due', ['due' => 'soon'])->assertSessionHasErrors('due');
