@@ -68,6 +68,60 @@ final readonly class PlanRound
     ): Sitting {
         $kept = $from === null ? [] : self::keptFrom($from);
         $recordings = array_values(array_unique([...$recordings, ...$kept]));
+        self::maySit($kind, $members);
+        $cases = [
+            ...array_map(static fn (int $id): array => ['kind' => CaseKind::Single, 'recordings' => [$id]],
+                $recordings),
+            ...$groups,
+        ];
+        $known = $this->known($cases, $by);
+        $this->mayBeRepeated(count($cases), $recordings, $repeats, $waits);
+        $seed = bin2hex(random_bytes(16));
+        $anchors = [...$kept, ...$this->drawn($kind, array_values(array_diff($recordings, $kept, $repeats)), $keep, $seed)];
+        // A second look shows the ball and the numbers: who had it could be asked nothing more of that case.
+        if ($anchors !== [] && $reveals) {
+            throw ActionException::because('refusals.sittings.kept.reveals');
+        }
+        if ($show === 'crossed') {
+            $this->mayBeCrossed($kind, $cases, $known, $members);
+        }
+
+        $waits = $repeats !== [] && $waits;
+        $places = $this->places($cases, $known, $show, $repeats, $waits, $anchors, $seed);
+        $attributes = [
+            'reveals' => $reveals,
+            'name' => $name,
+            'kind' => $kind,
+            'lens' => $lens,
+            'codebook_version' => $this->codebooks->document()->version(),
+            'seed' => $seed,
+            'created_by' => $by->id,
+            'wait_days' => $waits ? CaseSet::DAYS : 0,
+            ...$kind !== SittingKind::Panel || $rules === null ? [] : [
+                'majority' => $rules->majority,
+                'able' => $rules->able,
+                'following_rounds' => $rules->rounds,
+                'stability' => $rules->stability,
+            ],
+        ];
+
+        return DB::transaction(static function () use ($attributes, $places, $members, $cases, $by): Sitting {
+            $round = Sitting::query()->create($attributes);
+            $round->addCases($places);
+            $round->members()->attach($members);
+            event(new RoundPlanned($round, count($cases), count($members), $by));
+
+            return $round;
+        });
+    }
+
+    /**
+     * @param  list<int>  $members
+     *
+     * @throws ActionException
+     */
+    private static function maySit(SittingKind $kind, array $members): void
+    {
         $wrong = User::query()
             ->whereKey($members)
             ->get()
@@ -79,12 +133,18 @@ final readonly class PlanRound
                 'kind' => $kind->value,
             ]);
         }
+    }
 
-        $cases = [
-            ...array_map(static fn (int $id): array => ['kind' => CaseKind::Single, 'recordings' => [$id]],
-                $recordings),
-            ...$groups,
-        ];
+    /**
+     * The recordings of these cases, which may stand together, each case once.
+     *
+     * @param  list<array{kind: CaseKind, recordings: list<int>}>  $cases
+     * @return array<int, Recording> by id
+     *
+     * @throws ActionException
+     */
+    private function known(array $cases, User $by): array
+    {
         $asked = array_merge(...array_column($cases, 'recordings'));
         /** @var array<int, Recording> $known */
         $known = $this->onlookers
@@ -109,76 +169,41 @@ final readonly class PlanRound
         if (count($same) !== count(array_unique($same))) {
             throw ActionException::because('refusals.sittings.two-cases-round-same');
         }
-        $this->mayBeRepeated(count($cases), $recordings, $repeats, $waits);
-        $seed = bin2hex(random_bytes(16));
-        $anchors = [...$kept, ...$this->drawn($kind, array_values(array_diff($recordings, $kept, $repeats)), $keep, $seed)];
-        // A second look shows the ball and the numbers: who had it could be asked nothing more of that case.
-        if ($anchors !== [] && $reveals) {
-            throw ActionException::because('refusals.sittings.kept.reveals');
+
+        return $known;
+    }
+
+    /**
+     * @param  list<array{kind: CaseKind, recordings: list<int>}>  $cases
+     * @param  array<int, Recording>  $known  by id
+     * @param  Show  $show
+     * @param  list<int>  $repeats
+     * @param  list<int>  $anchors
+     * @return list<Place>
+     */
+    private function places(
+        array $cases,
+        array $known,
+        string $show,
+        array $repeats,
+        bool $waits,
+        array $anchors,
+        string $seed,
+    ): array {
+        $later = $waits ? $this->later($cases, $repeats, $seed) : [];
+        $places = [];
+        foreach ($cases as $i => $case) {
+            $places[] = self::place($case, $known, $show, 1, isset($later[$i]) ? 2 : 1);
         }
-        if ($show === 'crossed') {
-            $this->mayBeCrossed($kind, $cases, $known, $members);
+        foreach ($repeats as $id) {
+            $case = ['kind' => CaseKind::Single, 'recordings' => [$id]];
+            $places[] = self::place($case, $known, $show, 2, $waits ? 2 : 1);
         }
 
-        return DB::transaction(function () use (
-            $repeats,
-            $waits,
-            $name,
-            $kind,
-            $cases,
-            $known,
-            $members,
-            $show,
-            $by,
-            $lens,
-            $reveals,
-            $anchors,
-            $seed,
-            $rules,
-        ): Sitting {
-            $round = Sitting::query()->create([
-                'reveals' => $reveals,
-                'name' => $name,
-                'kind' => $kind,
-                'lens' => $lens,
-                'codebook_version' => $this->codebooks->document()->version(),
-                'seed' => $seed,
-                ...$kind !== SittingKind::Panel || $rules === null ? [] : [
-                    'majority' => $rules->majority,
-                    'able' => $rules->able,
-                    'following_rounds' => $rules->rounds,
-                    'stability' => $rules->stability,
-                ],
-                'created_by' => $by->id,
-                'wait_days' => $repeats !== [] && $waits ? CaseSet::DAYS : 0,
-            ]);
-            $later = $this->later($cases, $repeats, $round);
-            $round->addCases([
-                ...array_map(
-                    static fn (array $case, int $i): array => [
-                        ...self::place($case, $known, $show, 1, isset($later[$i]) ? 2 : 1),
-                        'reserved' => $case['kind'] === CaseKind::Single &&
-                            in_array($case['recordings'][0], $anchors, true),
-                    ],
-                    $cases,
-                    array_keys($cases),
-                ),
-                ...array_map(
-                    static fn (int $id): array => self::place(
-                        ['kind' => CaseKind::Single, 'recordings' => [$id]],
-                        $known,
-                        $show,
-                        2,
-                        $round->wait_days > 0 ? 2 : 1,
-                    ),
-                    $repeats,
-                ),
-            ]);
-            $round->members()->attach($members);
-            event(new RoundPlanned($round, count($cases), count($members), $by));
-
-            return $round;
-        });
+        return array_map(static fn (array $place): array => [
+            ...$place,
+            'reserved' => $place['kind'] === CaseKind::Single && in_array($place['recordings'][0], $anchors, true),
+        ], $places);
     }
 
     /**
@@ -267,17 +292,14 @@ final readonly class PlanRound
     }
 
     /**
-     * Which cases are kept for the second part, by chance; none where there is one part.
+     * Which cases are kept for the second part, by chance.
      *
      * @param  list<array{kind: CaseKind, recordings: list<int>}>  $cases
      * @param  list<int>  $repeats
      * @return array<int, true>
      */
-    private function later(array $cases, array $repeats, Sitting $round): array
+    private function later(array $cases, array $repeats, string $seed): array
     {
-        if ($round->wait_days === 0) {
-            return [];
-        }
         $once = array_keys(
             array_filter(
                 $cases,
@@ -285,7 +307,7 @@ final readonly class PlanRound
                     ! in_array($c['recordings'][0], $repeats, true),
             ),
         );
-        $drawn = (new Chance("parts|{$round->seed}"))->shuffled($once);
+        $drawn = (new Chance("parts|$seed"))->shuffled($once);
 
         return array_fill_keys(array_slice($drawn, 0, Deal::fresh(count($cases), count($repeats))), true);
     }
