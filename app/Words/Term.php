@@ -8,6 +8,7 @@ use App\Models\Academy;
 use App\Models\Consent;
 use App\Models\Golfer;
 use App\Models\GolferLimit;
+use App\Models\SittingCase;
 use Core\Codebook\Codebook;
 use Core\Codebook\Shown;
 use Core\Consensus\Grade;
@@ -62,6 +63,12 @@ final class Term
     public static function grade(Grade $grade): string
     {
         return self::line("grades.says.$grade->value");
+    }
+
+    /** What is shown of a case; by turns where its readers are shown it differently. */
+    public static function shownOf(SittingCase $case): string
+    {
+        return $case->arm_id === null ? self::line('round.crossed') : self::shown($case->shown());
     }
 
     /** What a reader is shown of a swing. */

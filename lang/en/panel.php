@@ -152,8 +152,6 @@ return [
             .'before it sees how its calls are spread; later it cannot.|[2,*] :count drills, each for its case, were '
             .'chosen or load what a golfer is to spare. The panel can judge them now, before it sees how its calls '
             .'are spread; later it cannot.',
-        'settled' => 'The panel has settled: :share % of its answers or more stayed as they were. What lacks a majority is '
-            .'contested.',
         'under-way' => 'The panel is judging drills: :done of :of members have said something of every drill.',
         'close' => 'Close the judging of drills',
         'held' => 'Drills: :members members judged :drills, each for its case, before any spread was shown.',
@@ -194,6 +192,8 @@ return [
             .'sees the own call and the anonymous spread, and keeps or changes it.|[2,*] :count questions lack a '
             .'majority. A following round puts them before the panel once more: each sees the own call and the '
             .'anonymous spread, and keeps or changes it.',
+        'settled' => 'The panel has settled: :share % of its answers or more stayed as they were. What lacks a majority is '
+            .'contested.',
         'under-way' => 'A following round is open: :done of :of members have answered all that is asked of them.',
         'close' => 'Close the following round',
         'held' => 'Following rounds: :answers answers, :moved changed (:stable % stayed). The difference was seen in '

@@ -46,7 +46,7 @@ final readonly class CasePage
             'about' => implode(' · ', array_filter([
                 $case->kind === CaseKind::Single ? '' : (string) __("round.kinds.{$case->kind->value}"),
                 Term::device($case->recording->deviceClass()),
-                $case->arm_id === null ? (string) __('round.crossed') : Term::shown($case->shown()),
+                Term::shownOf($case),
                 $case->reserved ? (string) __('round.kept') : '',
             ], static fn (string $part): bool => $part !== '')),
             'swings' => array_values($case->swings->map(static fn (CaseSwing $s): array => [

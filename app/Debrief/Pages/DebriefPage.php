@@ -55,7 +55,7 @@ final readonly class DebriefPage
             'place' => (string) __('debrief.place', ['place' => $place, 'of' => count($order)]),
             'about' => (string) __('debrief.about', [
                 'hand' => __("debrief.hands.{$recording->golfer->handedness}"),
-                'shown' => Term::shown($case->shown()),
+                'shown' => Term::shownOf($case),
                 'readings' => trans_choice('debrief.readings', count($people), ['count' => count($people)]),
             ]),
             'before' => $place > 1 ? route('debrief', [$round, $place - 1]) : null,

@@ -49,7 +49,7 @@ final readonly class FollowingSummary
             'says' => match (true) {
                 $open !== null => self::underWay($open),
                 $may => trans_choice('panel.following.open-says', $contested, ['count' => $contested]),
-                $contested > 0 && $settled => (string) __('panel.following.settled', [
+                $contested > 0 && $settled && $this->panel->state === SittingState::Closed => (string) __('panel.following.settled', [
                     'share' => Written::fixed(100.0 * $this->panel->panelRules()->stability, 0),
                 ]),
                 default => '',

@@ -233,7 +233,7 @@ final readonly class RoundPage
                 'url' => route('bench', $s->recording),
             ])->all()),
             'device' => Term::device($case->recording->deviceClass()),
-            'shown' => $case->arm_id === null ? (string) __('round.crossed') : Term::shown($case->shown()),
+            'shown' => Term::shownOf($case),
             'kept' => $case->reserved,
             'out' => $case->withdrawn_at === null ? null : (string) __('round.out', [
                 'date' => $case->withdrawn_at->timezone(Academy::zone())->format('j M'),

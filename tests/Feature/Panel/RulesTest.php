@@ -73,6 +73,7 @@ it('asks a panel that has settled nothing more', function () {
     if ($stays > 0.5) {
         expect(fn () => app(OpenFollowing::class)($panel, $this->headCoach()))
             ->toThrow(ActionException::class, 'the panel has settled');
+        $this->actingAs($this->headCoach())->get("/panel/{$panel->public_id}")->assertSee('The panel has settled');
     }
     $with(1.0);
     expect(FollowingRounds::haveSettled($panel))->toBe($stays >= 1.0);
