@@ -12,8 +12,8 @@ final class ArmCounts
     /**
      * First readings of cases shown by turns, beside the key.
      *
-     * @return array<string, array<string, array{int, int, int, int}>> found, missed, over-called and rightly absent, by what was shown
-     *     and golfer
+     * @return array<string, array<string, array{int, int, int, int}>> found, missed, over-called and rightly absent, by
+     *     what was shown and golfer
      */
     public static function of(RoundRatings $ratings): array
     {

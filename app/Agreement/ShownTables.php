@@ -36,7 +36,13 @@ final readonly class ShownTables
             'detectable' => 'number',
             'crossed' => 'integer',
         ],
-        'times' => ['station' => 'string', 'figure' => 'string', 'rater' => 'string', 'n' => 'integer', ...self::FIGURE],
+        'times' => [
+            'station' => 'string',
+            'figure' => 'string',
+            'rater' => 'string',
+            'n' => 'integer',
+            ...self::FIGURE,
+        ],
     ];
 
     public function __construct(private InWords $words)
@@ -67,13 +73,16 @@ final readonly class ShownTables
                 'specificity' => $arm->specificity];
             foreach ($figures as $figure => $estimate) {
                 if ($estimate !== null) {
-                    yield [$figure, $arm->arm, '', $arm->cases, $estimate, null, null, null, '', '', null, null, $crossed];
+                    yield [
+                        $figure, $arm->arm, '', $arm->cases, $estimate, null, null, null, '', '', null, null, $crossed,
+                    ];
                 }
             }
         }
         foreach ($arms->differences as $d) {
             yield [
-                $d->figure, $d->second, $d->first, null, ...$this->figure($d->difference), $d->p, $d->detectable, $crossed,
+                $d->figure, $d->second, $d->first, null, ...$this->figure($d->difference), $d->p, $d->detectable,
+                $crossed,
             ];
         }
     }

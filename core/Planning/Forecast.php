@@ -20,7 +20,7 @@ final readonly class Forecast
     /**
      * @param  float|null  $agreement  width of the interval of AC1; null where two golfers or two readers are lacking
      * @param  float|null  $finding  width of the interval of one reader's sensitivity
-     * @param  float|null  $change  the difference of AC1 to a round of other cases that would be found four times in five
+     * @param  float|null  $change  the difference of AC1 to a round of other cases that is found four times in five
      */
     private function __construct(
         public float $prevalence,

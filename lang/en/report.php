@@ -63,8 +63,8 @@ return [
         'shown' => 'Shown were: :shown.',
         'devices' => 'Traces were recorded with: :devices.',
     ],
-    'shown' => ['crossed' => 'film, trace or both by turns', 'both' => 'film and trace', 'film' => 'film only', 'trace' => 'trace only',
-        'filmtrace' => 'film and trace'],
+    'shown' => ['crossed' => 'film, trace or both by turns', 'both' => 'film and trace', 'film' => 'film only',
+        'trace' => 'trace only'],
     'kinds' => ['single' => 'single swings', 'series' => 'series', 'pair' => 'pairs', 'ladder' => 'ladders'],
     'swings' => [
         'are' => ':cases – :kinds – showing :swings swings of :golfers golfers.',

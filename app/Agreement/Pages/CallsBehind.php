@@ -19,9 +19,11 @@ use Core\Sight\Thing;
 use Illuminate\Database\Eloquent\Collection;
 
 /**
- * The calls behind a round's figures: everybody's on one fault, case by case; of first readings, as they were handed in.
+ * The calls behind a round's figures: everybody's on one fault, case by case; of first readings, as they were handed
+ * in.
  *
- * @phpstan-type Row array{name: string, url: ?string, key: ?string, grade: ?string, why: string, cells: list<?CallCell>}
+ * @phpstan-type Row array{name: string, url: ?string, key: ?string, grade: ?string, why: string,
+ *     cells: list<?CallCell>}
  */
 final readonly class CallsBehind
 {
@@ -75,9 +77,11 @@ final readonly class CallsBehind
     }
 
     /**
-     * Everybody's calls on one case, fault by fault; faults that nobody called and the key does not have are only named.
+     * Everybody's calls on one case, fault by fault; faults that nobody called and the key does not have are only
+     * named.
      *
-     * @return array{readers: list<string>, ways: list<string>, rows: list<Row>, others: list<string>, counts: list<string>}
+     * @return array{readers: list<string>, ways: list<string>, rows: list<Row>, others: list<string>,
+     *     counts: list<string>}
      */
     public function ofCase(Sitting $round, SittingCase $case, Codebook $codebook): array
     {
@@ -104,7 +108,10 @@ final readonly class CallsBehind
                 ),
                 $fault->name,
             );
-            $called = array_filter($row['cells'], static fn (?CallCell $c): bool => $c !== null && $c->presence !== 'absent');
+            $called = array_filter(
+                $row['cells'],
+                static fn (?CallCell $c): bool => $c !== null && $c->presence !== 'absent',
+            );
             if ($called === [] && ($entry === null || $entry->scoredLabel() === 'absent')) {
                 $others[] = $fault->name;
             } else {
@@ -146,8 +153,14 @@ final readonly class CallsBehind
      * @param  \Closure(int): ?CallCell  $cell
      * @return Row
      */
-    private function row(string $name, string $url, ?KeyEntry $entry, array $readers, \Closure $cell, string $fault): array
-    {
+    private function row(
+        string $name,
+        string $url,
+        ?KeyEntry $entry,
+        array $readers,
+        \Closure $cell,
+        string $fault,
+    ): array {
         return [
             'name' => $name,
             'url' => $url,

@@ -68,7 +68,8 @@ final readonly class CasePage
     {
         $all = array_values($cases->all());
         $at = (int) array_search($case->id, $cases->modelKeys(), true);
-        $url = static fn (?SittingCase $of): ?string => $of === null ? null : route('agreement.case', [$round, $of->id]);
+        $url = static fn (?SittingCase $of): ?string => $of === null ? null
+            : route('agreement.case', [$round, $of->id]);
 
         return ['before' => $url($all[$at - 1] ?? null), 'after' => $url($all[$at + 1] ?? null)];
     }
@@ -96,7 +97,10 @@ final readonly class CasePage
         $panel = $key === null ? [] : $this->advice->of($key, $codebook);
         $finding = static fn (string $of): string => CaseAdvice::finding($of, $codebook);
         $parts = [
-            'causes' => static fn (CoreReading $r): string => implode(', ', array_map($finding, CaseConsensus::causes($r))),
+            'causes' => static fn (CoreReading $r): string => implode(
+                ', ',
+                array_map($finding, CaseConsensus::causes($r)),
+            ),
             'chain' => static fn (CoreReading $r): string => implode('; ', array_map(
                 static fn (string $link): string => CaseAdvice::link($link, $codebook),
                 CaseConsensus::links($r),

@@ -132,7 +132,7 @@ final readonly class BoardPage
         ]);
     }
 
-    /** @return list<array{what: string, state: string}> what the debriefs of it decided, open ones first; nobody's name */
+    /** @return list<array{what: string, state: string}> what its debriefs decided, open ones first */
     private static function decisions(Sitting $round): array
     {
         return array_values(DebriefDecision::query()

@@ -35,8 +35,11 @@ final readonly class DealArms
         $ids = array_values($crossed->map(static fn (SittingCase $c): int => $c->case_id)->all());
         // Who comes late and alone has turns of their own.
         $late = $round->opened_at === null ? '' : '|'.implode(' ', array_map(Cell::text(...), $members->modelKeys()));
-        $dealt = Arms::crossed(self::present($round, $ids), array_values(array_map(Cell::int(...), $members->modelKeys())),
-            $round->seed.$late);
+        $dealt = Arms::crossed(
+            self::present($round, $ids),
+            array_values(array_map(Cell::int(...), $members->modelKeys())),
+            $round->seed.$late,
+        );
         $arms = [];
         foreach (Arms::CODES as $code) {
             $arms[$code] = SittingArm::in($round, $code !== 'trace', $code !== 'film')->id;

@@ -77,7 +77,8 @@ final readonly class PlanRound
         $known = $this->known($cases, $by);
         $this->mayBeRepeated(count($cases), $recordings, $repeats, $waits);
         $seed = bin2hex(random_bytes(16));
-        $anchors = [...$kept, ...$this->drawn($kind, array_values(array_diff($recordings, $kept, $repeats)), $keep, $seed)];
+        $free = array_values(array_diff($recordings, $kept, $repeats));
+        $anchors = [...$kept, ...$this->drawn($kind, $free, $keep, $seed)];
         // A second look shows the ball and the numbers: who had it could be asked nothing more of that case.
         if ($anchors !== [] && $reveals) {
             throw ActionException::because('refusals.sittings.kept.reveals');
@@ -227,8 +228,8 @@ final readonly class PlanRound
     }
 
     /**
-     * Which cases are kept for later rounds: by lot, before anybody has read them. Chosen by how they were read they would
-     * show a change where there is none.
+     * Which cases are kept for later rounds: by lot, before anybody has read them. Chosen by how they were read they
+     * would show a change where there is none.
      *
      * @param  list<int>  $among
      * @return list<int>

@@ -13,8 +13,8 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 
 /**
- * Gives somebody a seat in an open round, in place of another where one is named. Who comes reads every case, since half
- * a reader is compared with nobody; who goes keeps what was handed in, and is asked nothing more.
+ * Gives somebody a seat in an open round, in place of another where one is named. Who comes reads every case, since
+ * half a reader is compared with nobody; who goes keeps what was handed in, and is asked nothing more.
  */
 final readonly class SeatReader
 {

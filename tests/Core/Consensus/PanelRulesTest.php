@@ -2,7 +2,13 @@
 
 use Core\Consensus\PanelRules;
 
-it('holds what a panel calls a consensus, and nothing that could be none', function (float $majority, int $able, int $rounds, float $stability, ?string $says) {
+it('holds what a panel calls a consensus, and nothing that could be none', function (
+    float $majority,
+    int $able,
+    int $rounds,
+    float $stability,
+    ?string $says,
+) {
     expect(refused(static fn () => new PanelRules($majority, $able, $rounds, $stability)))->toBe($says);
 })->with([
     [0.75, 3, 2, 0.9, null],

@@ -11,7 +11,10 @@ function spreadOfArms(array $codes): array
     return [min($n), max($n)];
 }
 
-it('gives each reader, each case and each stratum every way as often, but for one', function (int $cases, int $readers) {
+it('gives each reader, each case and each stratum every way as often, but for one', function (
+    int $cases,
+    int $readers,
+) {
     $chance = new Chance("arms $cases $readers");
     $present = [];
     for ($c = 0; $c < $cases; $c++) {

@@ -81,14 +81,17 @@ function armDifferences(ArmResult $of): array
 it('deals film, trace and both by turns, and puts before each reader what was dealt and nothing else', function () {
     $round = crossedRound($this);
     expect($round->cases()->whereNotNull('arm_id')->exists())->toBeFalse();
-    $readings = Reading::query()->whereIn('sitting_case_id', $round->cases()->select('id'))->with(['arm', 'user'])->get();
+    $readings = Reading::query()->whereIn('sitting_case_id', $round->cases()->select('id'))
+        ->with(['arm', 'user'])->get();
     foreach (['user_id', 'sitting_case_id'] as $by) {
         foreach ($readings->groupBy($by) as $of) {
-            $n = [...['both' => 0, 'film' => 0, 'trace' => 0], ...$of->countBy(fn (Reading $r) => $r->arm->code)->all()];
+            $n = ['both' => 0, 'film' => 0, 'trace' => 0];
+            $n = [...$n, ...$of->countBy(fn (Reading $r): string => $r->arm->code)->all()];
             expect(max($n) - min($n))->toBeLessThanOrEqual(1);
         }
     }
-    $tam = $readings->where('user_id', $this->person('tam')->id)->keyBy(static fn (Reading $r): string => $r->arm->code);
+    $tam = $readings->where('user_id', $this->person('tam')->id)
+        ->keyBy(static fn (Reading $r): string => $r->arm->code);
     foreach (['both' => [true, true], 'film' => [true, false], 'trace' => [false, true]] as $code => [$film, $trace]) {
         $json = $this->actingAs($this->person('tam'))->getJson("/read/{$tam[$code]->public_id}/evidence/1")->assertOk()
             ->json();
@@ -130,7 +133,7 @@ it('finds within the cases what one way of showing hides, and says nothing of wa
 
 it('counts beside the key as a count by hand does, whoever made the key left out', function () {
     $round = crossedRound($this);
-    $of = readByTurns($this, $round, static fn (string $arm, bool $true): float => $arm === 'trace' ? 0.3 : 0.1, 'by hand');
+    $of = readByTurns($this, $round, static fn (string $arm): float => $arm === 'trace' ? 0.3 : 0.1, 'by hand');
     $hand = [];
     $key = $round->keyVersion->entries()->get()->keyBy(static fn (KeyEntry $e): string => "$e->case_id|$e->fault");
     $codebook = app(Codebooks::class)->of($round);
@@ -138,8 +141,8 @@ it('counts beside the key as a count by hand does, whoever made the key left out
         ->with(['arm', 'calls', 'case.recording', 'case.swings.recording.films'])->get() as $reading) {
         foreach ($reading->calls as $call) {
             $truth = ($key["{$reading->case->case_id}|$call->fault"] ?? null)?->scoredLabel();
-            if ($truth === null || $codebook->faults[$call->fault]->observability($reading->case->shown($reading->arm)) ===
-                Observability::NotObservable) {
+            $seen = $codebook->faults[$call->fault]->observability($reading->case->shown($reading->arm));
+            if ($truth === null || $seen === Observability::NotObservable) {
                 continue;
             }
             $hand[$reading->arm->code][$truth][] = $call->presence->value === $truth ? 1.0 : 0.0;
@@ -189,7 +192,7 @@ it('keeps cases for later rounds by lot, tells their readers nothing of them, an
         ->whereIn('case_id', $kept);
     $keptLabels()->where('label', 'absent')->limit(30)->update(['label' => 'present']);
     expect($this->actingAs($tam)->get($letter)->getContent())->toBe($before);
-    foreach (SittingCase::query()->where('sitting_id', $round->id)->where('reserved', true)->with('recording')->get() as $c) {
+    foreach ($round->cases()->where('reserved', true)->with('recording')->get() as $c) {
         $this->actingAs($tam)->get("/bench/{$c->recording->public_id}")->assertNotFound();
     }
     // The head coach sees the whole round, and the debrief leaves them out.
@@ -203,7 +206,8 @@ it('keeps cases for later rounds by lot, tells their readers nothing of them, an
     $arms = static fn (Sitting $s): Collection => Reading::query()
         ->whereIn('sitting_case_id', $s->cases()->whereIn('case_id', $kept)->select('id'))
         ->with(['arm', 'case'])->get()
-        ->mapWithKeys(static fn (Reading $r): array => ["{$r->case->case_id}|$r->user_id" => $r->arm->code])->sortKeys();
+        ->mapWithKeys(static fn (Reading $r): array => ["{$r->case->case_id}|$r->user_id" => $r->arm->code])
+        ->sortKeys();
     expect($arms($next)->all())->toBe($arms($round)->all())
         ->and(Reading::query()->whereIn('sitting_case_id', $next->cases()->where('reserved', true)->select('id'))
             ->where('exposed', true)->exists())->toBeFalse();

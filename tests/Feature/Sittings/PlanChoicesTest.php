@@ -114,7 +114,8 @@ it('makes a case once, whoever asks how often', function () {
 
 it('says while a round is planned what it will be able to say, from what may be planned with', function () {
     $ids = Recording::query()->orderBy('id')->limit(12)->pluck('id')->all();
-    $ask = fn (array $with) => $this->actingAs($this->headCoach())->get('/rounds/plan/forecast?'.http_build_query($with));
+    $ask = fn (array $with) => $this->actingAs($this->headCoach())
+        ->get('/rounds/plan/forecast?'.http_build_query($with));
     $n = count($ids);
     $golfers = Recording::query()->whereKey($ids)->distinct()->count('golfer_id');
     $minutes = 4 * ($n + 2);

@@ -115,7 +115,8 @@ it('reminds whoever it waits for: once a day by hand, and by itself before the d
     $waits = array_keys(Waiting::in($round));
     sort($waits);
     expect($waits)->not->toBeEmpty();
-    changesRound($this, 'remind')->assertSessionHas('done', fn (string $s): bool => str_contains($s, (string) count($waits)));
+    changesRound($this, 'remind')
+        ->assertSessionHas('done', fn (string $s): bool => str_contains($s, (string) count($waits)));
     $told = dueReaders($round);
     sort($told);
     expect($told)->toBe($waits);
@@ -191,7 +192,8 @@ it('publishes no figures that were worked out before a case was taken out', func
         if (! $out && preg_match('/from "sittings".*for update/', $query->sql) === 1 && DB::transactionLevel() > 0
             && DB::table('works')->where('state', 'running')->exists()) {
             $out = true;
-            DB::table('sitting_cases')->where('id', $case->id)->update(['withdrawn_at' => now(), 'withdrawn_reason' => 'late']);
+            DB::table('sitting_cases')->where('id', $case->id)->update(['withdrawn_at' => now(),
+                'withdrawn_reason' => 'late']);
         }
     });
     app(Onlookers::class)->forget();
