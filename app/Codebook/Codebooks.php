@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace App\Codebook;
 
 use App\Models\CodebookVersion;
+use App\Models\Recording;
 use App\Models\Sitting;
 use Core\Codebook\ClubGroup;
 use Core\Codebook\Codebook;
 use Core\Codebook\CodebookDocument;
+use Core\Codebook\FaultVerdict;
 use Core\Codebook\StandardLenses;
 use Core\Codebook\SwingSize;
 use Core\CoreException;
@@ -48,6 +50,33 @@ final class Codebooks
     public function of(Sitting $round): Codebook
     {
         return $this->under($this->document($round->codebook_version), $round->lens);
+    }
+
+    /** A codebook for the club, the kind and the size of one swing. */
+    public function forSwing(CodebookDocument $document, string $lens, Recording $recording): Codebook
+    {
+        return $this->under(
+            $document,
+            $lens,
+            ClubGroup::ofClub($recording->club),
+            $recording->swing,
+            SwingSize::ofSwing($recording->size, $recording->club),
+        );
+    }
+
+    /**
+     * What a codebook says of a swing: what is kept where that was judged by the same version, else judged now of what
+     * was measured.
+     *
+     * @return array<string, FaultVerdict>|null by fault; null where the swing is not measured
+     */
+    public function verdicts(CodebookDocument $document, string $lens, Recording $recording): ?array
+    {
+        $kept = $recording->measured;
+
+        return $kept?->codebook_version === $document->version()
+            ? $kept->verdicts($lens)
+            : $recording->basis()?->faults($this->forSwing($document, $lens, $recording));
     }
 
     /** Every lens of a document is built once a request. */

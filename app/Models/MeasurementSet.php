@@ -23,6 +23,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property array<string, array<string, mixed>> $faults by lens
  * @property list<mixed> $quality
  * @property ?list<string> $supported  the faults that they support under the standard lens; null as the shape is
+ * @property ?array<string, mixed> $held  what was there to see, as Core\Format\Json\ShownJson has it; null as the shape is
  * @property ?string $shape  Core\Drawing\ShareShape of it; null where it was measured before shapes were kept
  */
 final class MeasurementSet extends Model
@@ -38,6 +39,7 @@ final class MeasurementSet extends Model
         'quality',
         'shape',
         'supported',
+        'held',
     ];
 
     private ?Measurements $read = null;
@@ -45,7 +47,7 @@ final class MeasurementSet extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['measurements' => 'array', 'faults' => 'array', 'quality' => 'array', 'supported' => 'array'];
+        return array_fill_keys(['measurements', 'faults', 'quality', 'supported', 'held'], 'array');
     }
 
     public function measured(): Measurements

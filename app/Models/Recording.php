@@ -5,12 +5,13 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Models\Casts\AsStance;
-use Core\Codebook\Shown;
+use Core\Codebook\SwingBasis;
 use Core\Codebook\SwingSize;
+use Core\Format\Json\ShownJson;
 use Core\Format\SwingFacts;
-use Core\Measurement\Assessment;
 use Core\Measurement\Evidence;
 use Core\Measurement\Norms;
+use Core\Measurement\QualityNote;
 use Core\Motion\Clock;
 use Core\Motion\Motion as CoreMotion;
 use Core\Motion\StationTime as CoreStationTime;
@@ -20,6 +21,7 @@ use Core\Motion\Views;
 use Core\Reading\BallFlight;
 use Core\Trace\ConstantErrors;
 use Core\Trace\DeviceClass;
+use Core\Trace\QualityFinding;
 use Core\Trace\Repair;
 use Core\Trace\Stance;
 use Core\Trace\Trace;
@@ -371,12 +373,15 @@ final class Recording extends Model
         );
     }
 
-    /** What the academy holds of this swing. */
-    public function held(): Shown
+    /** What its verdicts rest on under any codebook, of what was measured; null where it is not measured in full. */
+    public function basis(): ?SwingBasis
     {
-        $evidence = $this->evidence();
-
-        return Shown::fromEvidence($evidence, Assessment::findingsOf($evidence));
+        return $this->measured?->held === null ? null : new SwingBasis(
+            $this->measured->measured(),
+            ShownJson::read($this->measured->held),
+            $this->stationTimes(),
+            array_map(static fn (QualityNote $n): QualityFinding => $n->finding, $this->measured->notes()),
+        );
     }
 
     /** What it is called on pages of who may see whose it is. */

@@ -20,6 +20,7 @@ use Illuminate\Support\Carbon;
  * @property WorkKind $kind
  * @property ?int $sitting_id
  * @property ?int $recording_id
+ * @property ?int $codebook_draft_id
  * @property ?int $asked_by
  * @property WorkState $state
  * @property float $progress  0 to 1
@@ -39,6 +40,7 @@ final class Work extends Model
         'kind',
         'sitting_id',
         'recording_id',
+        'codebook_draft_id',
         'asked_by',
         'state',
         'progress',
@@ -83,6 +85,12 @@ final class Work extends Model
     public function recording(): BelongsTo
     {
         return $this->belongsTo(Recording::class);
+    }
+
+    /** @return BelongsTo<CodebookDraft, $this> */
+    public function draft(): BelongsTo
+    {
+        return $this->belongsTo(CodebookDraft::class, 'codebook_draft_id');
     }
 
     /** @return BelongsTo<User, $this> */

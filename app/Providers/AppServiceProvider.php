@@ -19,6 +19,7 @@ use App\Audit\WriteRecord;
 use App\Capture\Policies\CaptureSessionPolicy;
 use App\Capture\Policies\CaughtSwingPolicy;
 use App\Capture\Policies\DevicePolicy;
+use App\Codebook\Actions\TryDraft;
 use App\Codebook\Codebooks;
 use App\Codebook\Policies\CodebookVersionPolicy;
 use App\Debrief\Policies\DebriefDecisionPolicy;
@@ -158,6 +159,9 @@ final class AppServiceProvider extends ServiceProvider
             WorkKind::Export->value => static fn (Work $work, Progress $progress) => $app
                 ->make(ExportRound::class)
                 ->carryOut($work->sitting()->firstOrFail(), $progress),
+            WorkKind::Try->value => static fn (Work $work, Progress $progress) => $app
+                ->make(TryDraft::class)
+                ->carryOut($work->draft()->firstOrFail(), $progress),
         ]));
         $this->app->bind(Undos::class, static fn (Container $app): Undos => new Undos([
             'ruling' => static fn (array $payload, User $by) => $app->make(RuleOnEntry::class)->back($payload, $by),

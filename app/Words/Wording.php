@@ -14,6 +14,8 @@ use Illuminate\Contracts\Translation\Translator;
 /** Makes sentences of remarks from lang/en/remarks.php, where an academy can change them. */
 final readonly class Wording implements InWords
 {
+    private const GROUPS = ['clause.all', 'clause.any'];
+
     public function __construct(private Translator $lines)
     {
     }
@@ -63,7 +65,12 @@ final readonly class Wording implements InWords
             $name === 'parts' && is_array($value) => implode(
                 $this->line('between.'.substr($of->code, strlen('clause.'))),
                 array_map(
-                    fn (string|Remark $part): string => $part instanceof Remark ? $this->say($part, $names) : $part,
+                    fn (string|Remark $part): string => match (true) {
+                        ! $part instanceof Remark => $part,
+                        // Who reads "a and b or c" cannot tell which two belong together.
+                        in_array($part->code, self::GROUPS, true) => '('.$this->say($part, $names).')',
+                        default => $this->say($part, $names),
+                    },
                     $value,
                 ),
             ),

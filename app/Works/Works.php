@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Works;
 
 use App\Models\Casts\Cell;
+use App\Models\CodebookDraft;
 use App\Models\Enums\WorkKind;
 use App\Models\Enums\WorkState;
 use App\Models\Recording;
@@ -18,9 +19,9 @@ use Illuminate\Support\Facades\DB;
 /** Long work is asked for here; asked for twice while it is under way, it is the same work. */
 final readonly class Works
 {
-    public function ask(WorkKind $kind, Sitting|Recording $of, ?User $by): Work
+    public function ask(WorkKind $kind, Sitting|Recording|CodebookDraft $of, ?User $by): Work
     {
-        $column = $of instanceof Sitting ? 'sitting_id' : 'recording_id';
+        $column = self::column($of);
         $work = DB::transaction(static function () use ($kind, $of, $by, $column): Work {
             // The one who asks waits for another who is asking for the same.
             $of->newQuery()->whereKey($of->id)->lockForUpdate()->firstOrFail();
@@ -36,13 +37,22 @@ final readonly class Works
         return $work->refresh();
     }
 
-    public function underWay(WorkKind $kind, Sitting|Recording $of): ?Work
+    public function underWay(WorkKind $kind, Sitting|Recording|CodebookDraft $of): ?Work
     {
         return Work::query()
             ->where('kind', $kind)
-            ->where($of instanceof Sitting ? 'sitting_id' : 'recording_id', $of->id)
+            ->where(self::column($of), $of->id)
             ->whereIn('state', [WorkState::Waiting, WorkState::Running])
             ->first();
+    }
+
+    private static function column(Sitting|Recording|CodebookDraft $of): string
+    {
+        return match (true) {
+            $of instanceof Sitting => 'sitting_id',
+            $of instanceof Recording => 'recording_id',
+            default => 'codebook_draft_id',
+        };
     }
 
     /** The newest work of these kinds on a sitting: under way, or failed and not yet asked for again. */

@@ -26,6 +26,8 @@ enum Clause: string implements RemarkCode
     case FoundWord = 'clause.found-word';
     /** measure, station, op, threshold, bound */
     case FoundBound = 'clause.found-bound';
+    /** measure, station, value */
+    case Value = 'clause.value';
     /** measure, station, why */
     case NotFound = 'clause.not-found';
 }

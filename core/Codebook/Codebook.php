@@ -17,6 +17,7 @@ final readonly class Codebook
      * @param  Ground|null  $notJudged  why no fault is judged by these rules, for swings they do not apply to
      * @param  list<string>  $notOfPitches  keys of faults that a pitch does not show
      * @param  list<string>  $off  names of the faults that do not count under this lens
+     * @param  array<string, Drill>|null  $drills  by key; those that shipped where null
      */
     public function __construct(
         public string $version,
@@ -27,6 +28,7 @@ final readonly class Codebook
         public ?SwingSize $size = null,
         private array $notOfPitches = [],
         public array $off = [],
+        private ?array $drills = null,
     ) {
     }
 
@@ -45,7 +47,7 @@ final readonly class Codebook
     /** @return array<string, Drill> by key */
     public function drills(): array
     {
-        return StandardDrills::all();
+        return $this->drills ?? StandardDrills::all();
     }
 
     /** @throws CoreException */

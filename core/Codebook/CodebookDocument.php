@@ -6,11 +6,16 @@ namespace Core\Codebook;
 
 use Core\CoreException;
 use Core\Measurement\Measure;
-use Core\Motion\Station;
 
 /**
- * A whole codebook as versioned data: every fault with its rules and sights, every lens with its bands and
- * overrides. What an academy edits, stores and exchanges; checked whole before anything is made of it.
+ * A whole codebook as versioned data: every fault with its rules and sights, every lens with its bands and overrides,
+ * the drills, the academy's own words, and the phrases that provoke what they should cure. What an academy edits, stores
+ * and exchanges; checked whole before anything is made of it. A document of before drills and phrases were part of it
+ * has those that shipped.
+ *
+ * @phpstan-type Rows array<string, array<string, mixed>>
+ * @phpstan-type Document array{version: string, faults: Rows, lenses: Rows,
+ *     disagreements?: list<array<string, mixed>>, drills?: Rows, words?: Rows, cues?: Rows}
  */
 final readonly class CodebookDocument
 {
@@ -19,10 +24,12 @@ final readonly class CodebookDocument
         'drill' => Ground::ExaggeratingDrill,
     ];
 
-    /**
-     * @param  array{version: string, faults: array<string, array<string, mixed>>, lenses: array<string, array<string,
-     * mixed>>, disagreements?: list<array<string, mixed>>}  $data
-     */
+    /** What is held by key; the first two every document has. */
+    public const PARTS = ['faults', 'lenses', 'drills', 'words', 'cues'];
+
+    private const NEEDED = ['faults', 'lenses'];
+
+    /** @param  Document  $data */
     private function __construct(private array $data)
     {
     }
@@ -38,6 +45,8 @@ final readonly class CodebookDocument
             'faults' => StandardFaults::rows(),
             'lenses' => StandardLenses::rows(),
             'disagreements' => StandardDisagreements::rows(),
+            'drills' => array_map(DrillRow::write(...), StandardDrills::all()),
+            'cues' => StandardCues::rows(),
         ]);
     }
 
@@ -53,11 +62,16 @@ final readonly class CodebookDocument
             throw CodebookException::because('version');
         }
         $out = ['version' => $version, 'faults' => [], 'lenses' => []];
-        foreach (['faults', 'lenses'] as $part) {
+        foreach (self::PARTS as $part) {
             $rows = $data[$part] ?? null;
-            if (! is_array($rows) || $rows === []) {
+            $isNeeded = in_array($part, self::NEEDED, true);
+            if ($rows === null && ! $isNeeded) {
+                continue;
+            }
+            if (! is_array($rows) || ($isNeeded && $rows === [])) {
                 throw CodebookException::because('part', part: $part);
             }
+            $out[$part] = [];
             foreach ($rows as $key => $row) {
                 if (! is_string($key) || preg_match('/^[a-z][a-z0-9-]{1,39}$/', $key) !== 1 || ! is_array($row)) {
                     throw CodebookException::because('key', key: $key, part: $part);
@@ -74,6 +88,9 @@ final readonly class CodebookDocument
         }
         $document = new self($out);
         $document->disagreements();
+        $document->drills();
+        $document->words();
+        $document->cues();
         foreach (array_keys($out['lenses']) as $lens) {
             foreach ([null, ...ClubGroup::cases()] as $club) {
                 $document->under((string) $lens, $club);
@@ -83,10 +100,7 @@ final readonly class CodebookDocument
         return $document;
     }
 
-    /**
-     * @return array{version: string, faults: array<string, array<string, mixed>>, lenses: array<string, array<string,
-     * mixed>>, disagreements?: list<array<string, mixed>>}
-     */
+    /** @return Document */
     public function toArray(): array
     {
         return $this->data;
@@ -159,11 +173,11 @@ final readonly class CodebookDocument
         $faults = [];
         foreach ($this->data['faults'] as $key => $fault) {
             if (! in_array($key, $off, true)) {
-                $faults[$key] = $this->fault(
+                $faults[$key] = FaultRow::read(
                     $key,
                     $fault,
                     [
-                        ...self::ofClub($key, $fault, $club),
+                        ...FaultRow::ofClub($key, $fault, $club),
                         ...(is_array($rules[$key] ?? null) ? $rules[$key] : []),
                     ],
                 );
@@ -210,7 +224,102 @@ final readonly class CodebookDocument
                 fn (string $key): string => $reader->text($this->data['faults'][$key], 'name'),
                 $off,
             )),
+            $this->drills(),
         );
+    }
+
+    /**
+     * @return array<string, Drill> by key
+     *
+     * @throws CoreException naming the drill and the member that is wrong
+     */
+    public function drills(): array
+    {
+        if (! isset($this->data['drills'])) {
+            return StandardDrills::all();
+        }
+        $out = [];
+        foreach ($this->data['drills'] as $key => $row) {
+            $out[$key] = DrillRow::read($key, $row, array_keys($this->data['lenses']));
+        }
+
+        return $out;
+    }
+
+    /**
+     * The academy's own words, and those of the glossary that it explains in its own way.
+     *
+     * @return array<string, array{word: string, means: string}> by key
+     *
+     * @throws CoreException
+     */
+    public function words(): array
+    {
+        $out = [];
+        foreach ($this->data['words'] ?? [] as $key => $row) {
+            $r = new DocumentReader('word', $key);
+            $out[$key] = ['word' => $r->text($row, 'word'), 'means' => $r->text($row, 'means')];
+        }
+
+        return $out;
+    }
+
+    /**
+     * @return array<string, CuePhrase> by key
+     *
+     * @throws CoreException
+     */
+    public function cues(): array
+    {
+        $out = [];
+        foreach ($this->data['cues'] ?? StandardCues::rows() as $key => $row) {
+            $out[$key] = CuePhrase::read((string) $key, $row);
+        }
+
+        return $out;
+    }
+
+    /**
+     * The same with one row put in the place of what it was, or behind the others.
+     *
+     * @param  'faults'|'lenses'|'drills'|'words'|'cues'  $part
+     * @param  array<mixed>|null  $row  null: it is taken out
+     *
+     * @throws CoreException where the whole would not stand
+     */
+    public function with(string $part, string $key, ?array $row): self
+    {
+        $data = [...$this->whole()];
+        $rows = $data[$part];
+        if ($row === null) {
+            unset($rows[$key]);
+        } else {
+            $rows[$key] = $row;
+        }
+
+        return self::fromArray([...$data, $part => $rows]);
+    }
+
+    /** @throws CoreException for what is no version */
+    public function versioned(string $version): self
+    {
+        return self::fromArray([...$this->data, 'version' => $version]);
+    }
+
+    /**
+     * With every part in it, whether or not the document held it: what an editor begins with.
+     *
+     * @return array{version: string, faults: Rows, lenses: Rows, disagreements?: list<array<string, mixed>>,
+     *     drills: Rows, words: Rows, cues: Rows}
+     */
+    public function whole(): array
+    {
+        return [
+            ...$this->data,
+            'drills' => $this->data['drills'] ?? array_map(DrillRow::write(...), StandardDrills::all()),
+            'words' => $this->data['words'] ?? [],
+            'cues' => $this->data['cues'] ?? StandardCues::rows(),
+        ];
     }
 
     /**
@@ -267,76 +376,5 @@ final readonly class CodebookDocument
             static fn (array $c): RuleChange => new RuleChange($c[0], $c[1], $c[2], $c[3][0], $c[3][1], $c[4]),
             $found,
         ));
-    }
-
-    /**
-     * What a fault's rules are for a group of clubs, where they are others.
-     *
-     * @param  array<string, mixed>  $row
-     * @return array<mixed>
-     *
-     * @throws CoreException
-     */
-    private static function ofClub(string $key, array $row, ?ClubGroup $club): array
-    {
-        $by = (new DocumentReader('fault', $key))->map($row, 'by_club');
-        foreach ($by as $group => $own) {
-            if (ClubGroup::tryFrom((string) $group) === null || ! is_array($own)) {
-                throw CodebookException::because('club-group', lens: $key, group: $group);
-            }
-        }
-
-        return $club === null ? [] : $by[$club->value] ?? [];
-    }
-
-    /**
-     * @param  array<string, mixed>  $row
-     * @param  array<mixed>  $override
-     *
-     * @throws CoreException
-     */
-    private function fault(string $key, array $row, array $override): Fault
-    {
-        $r = new DocumentReader('fault', $key);
-        $station =
-            Station::tryFrom($r->text($row, 'station')) ??
-            throw CodebookException::because('fault-station', key: $key);
-        $proxies = is_array($override['proxies'] ?? null) ? $override['proxies'] : [];
-        $observabilities = [];
-        foreach ($r->list($row, 'sights') as $entry) {
-            $needs = $r->texts($entry, 'needs');
-            if ($needs === [] || array_diff($needs, Shown::KINDS) !== []) {
-                throw CodebookException::because(
-                    'sight-needs',
-                    key: $key,
-                    needs: implode(', ', $needs),
-                    kinds: implode(', ', Shown::KINDS),
-                );
-            }
-            $own = $proxies[implode('+', $needs)] ?? [];
-            $entry = [...$entry, ...(is_array($own) ? $own : [])];
-            $observabilities[] = new ObservabilityEntry(
-                $needs,
-                Observability::tryFrom($r->text($entry, 'sight')) ??
-                    throw CodebookException::because('sight', key: $key),
-                isset($entry['proxy']) ? $r->text($entry, 'proxy') : null,
-                isset($entry['supported']) ? $r->rule($entry, 'supported') : null,
-                isset($entry['contradicted']) ? $r->rule($entry, 'contradicted') : null,
-                isset($entry['rate_hz']) && is_numeric($entry['rate_hz']) ? (float) $entry['rate_hz'] : null,
-            );
-        }
-        $ruled = [...$row, ...array_intersect_key($override, ['supported' => 1, 'contradicted' => 1])];
-
-        return new Fault(
-            $key, $r->text($row, 'name'), $r->text($row, 'look_for'), $r->text($row, 'in_the_trace'), $station,
-            $r->rule($ruled, 'supported'), $r->rule($ruled, 'contradicted'), $observabilities,
-            $r->texts($row, 'confused_with'), $r->text($row, 'counter_example'),
-            isset($row['disagreement']) ? $r->text($row, 'disagreement') : null,
-            $r->texts($row, 'misses'),
-            isset($row['cause']) ? $r->text($row, 'cause') : null,
-            isset($row['consequence']) ? $r->text($row, 'consequence') : null,
-            $r->texts($row, 'helps'),
-            $r->texts($row, 'harms'),
-        );
     }
 }

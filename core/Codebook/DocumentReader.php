@@ -12,7 +12,7 @@ final readonly class DocumentReader
 {
     private const LONGEST = 600;
 
-    /** @param  'fault'|'lens'  $what  what is read, as errors name it */
+    /** @param  'fault'|'lens'|'drill'|'cue'|'word'  $what  what is read, as errors name it */
     public function __construct(private string $what, private string $key)
     {
     }
@@ -30,6 +30,17 @@ final readonly class DocumentReader
         }
 
         return $value;
+    }
+
+    /**
+     * @param  array<mixed>  $row
+     * @return string empty where it is not there
+     *
+     * @throws CoreException
+     */
+    public function optionalText(array $row, string $name): string
+    {
+        return in_array($row[$name] ?? '', [null, ''], true) ? '' : $this->text($row, $name);
     }
 
     /**
@@ -116,7 +127,8 @@ final readonly class DocumentReader
         return $out;
     }
 
-    private function refuse(string $code, string $name, string|int|CoreException ...$about): CodebookException
+    /** The error that names the thing and its member. */
+    public function refuse(string $code, string $name, string|int|CoreException ...$about): CodebookException
     {
         return CodebookException::because($code, ...[
             'what' => $this->what,

@@ -7,6 +7,7 @@ namespace Core\Codebook;
 use Core\CoreException;
 use Core\Measurement\Measure;
 use Core\Measurement\Measurements;
+use Core\Motion\Station;
 use Core\Remark\Remark;
 
 /**
@@ -50,9 +51,16 @@ final readonly class Rule
             'no-measure',
             key: (string) $key,
         );
+        if ($measure->isByStation() !== ($station !== null && Station::tryFrom($station) !== null)) {
+            throw CodebookException::because($measure->isByStation() ? 'station' : 'no-station', name: $name);
+        }
         if (
             in_array($op, ['is', 'not'], true) !== is_string($threshold) ||
-            (! is_string($threshold) && ! is_numeric($threshold))
+            (! is_string($threshold) && ! is_numeric($threshold)) ||
+            is_string($threshold) !== ($measure->words() !== []) ||
+            (is_string($threshold) && ! in_array($threshold, $measure->words(), true)) ||
+            ! $measure->canBeAsked() ||
+            (is_numeric($threshold) && ! is_finite((float) $threshold))
         ) {
             throw CodebookException::because('threshold', name: $name, op: $op);
         }

@@ -181,6 +181,22 @@ enum Measure: string
         return self::ABOUT[$this->value][1];
     }
 
+    /** @return list<string> what it can be, where it is one of a few words; none where it is a number, or an order */
+    public function words(): array
+    {
+        return match ($this) {
+            self::CopStyle => ['forward', 'returning'],
+            self::LeadRegion => ['toe', 'mid', 'heel'],
+            default => [],
+        };
+    }
+
+    /** Whether a rule can ask it: a number against a threshold, or one of its words. */
+    public function canBeAsked(): bool
+    {
+        return ! in_array($this, [self::Order, self::Emphasis], true);
+    }
+
     /** Whether the value comes from body points, wholly or in part. */
     public function isKinematic(): bool
     {

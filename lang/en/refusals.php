@@ -74,6 +74,16 @@ return [
         'there-version-already-give' => 'There is a version \':version\' already; give the new one a number '
             .'of its own. Nothing '
             .'was stored.',
+        'draft-ended' => 'This draft was published or laid aside meanwhile. Nothing was stored.',
+        'draft-moved-on' => ':who changed the draft since this page was fetched. Nothing was stored; look at the draft '
+            .'as it is now, then say it again.',
+        'draft-behind' => 'Version :version was taken up since this draft was begun. Carry the draft over to it first; '
+            .'nothing was published.',
+        'draft-not-tried' => 'The draft as it is now was not tried on the recordings. Try it, and look at what turns; '
+            .'nothing was published.',
+        'draft-other-open' => 'Another draft is open. Lay that one aside first.',
+        'row-there' => 'There is one called “:key” already. Nothing was stored.',
+        'no-such-row' => 'It is in the draft no longer. Nothing was stored.',
     ],
     'house' => [
         'short' => 'A passphrase of fewer than :letters letters keeps nothing. Nothing was written.',

@@ -199,6 +199,21 @@ return [
         'found-word' => ':measure:at :word (rule: :op :threshold)',
         'found-bound' => ':measure:at :bound (rule: :op :threshold)',
         'not-found' => ':measure:at is not measurable (:why)',
+        'value' => ':measure:at :value',
+    ],
+
+    // Core\Codebook\Defect: why a codebook cannot hold yet.
+    'defect' => [
+        'band-supports' => 'Under :lens, values that lie inside their bands support “:name”: :parts.',
+        'both' => 'Under :lens, “:name” is supported and contradicted at once: :parts.',
+        'never-supported' => 'Under :lens, no value can support “:name”.',
+        'never-denied' => 'Under :lens, no value can contradict “:name”.',
+        'helps-and-harms' => '“:drill” both helps with “:name” and makes it worse.',
+        'no-drill' => '“:name” names a drill “:drill” that the codebook does not have.',
+        'helped-by-warning' => '“:drill” is kept as a warning, and is said to help with “:name”.',
+        'no-plan' => 'The drill “:drill” does not say how it is prescribed.',
+        'no-variant' => 'The drill “:drill” has neither a variant nor a refusal under :lens.',
+        'provokes-nothing' => 'The phrase “:cue” is said to provoke “:key”, which is no fault of the codebook.',
     ],
 
     // Core\Agreement\Undefined: why a figure is undefined.

@@ -66,7 +66,7 @@ final readonly class BenchPage
             ),
             'checked' => $recording->constantErrors()?->source,
             'lenses' => $this->lenses($recording, $codebook),
-            'verdicts' => $this->verdicts->of($recording, $measured, $codebook),
+            'verdicts' => $this->verdicts->of($recording, $codebook),
             'leanings' => $this->leanings->of($recording, $measured),
             'candidates' => $this->comparison->candidates($recording, $user),
             'rows' => array_map(

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Bench\Pages;
 
 use App\Codebook\Codebooks;
-use App\Models\MeasurementSet;
 use App\Models\Recording;
 use App\Words\Wording;
 use Core\Codebook\Codebook;
@@ -40,14 +39,14 @@ final readonly class BenchVerdicts
      * @return array{groups: list<array{name: string, key: string, folded: bool, title: string,
      *     rows: list<VerdictRow>}>, notJudged: ?string, off: ?string}
      */
-    public function of(Recording $recording, MeasurementSet $measured, Codebook $codebook): array
+    public function of(Recording $recording, Codebook $codebook): array
     {
-        $verdicts = $measured->verdicts($codebook->lens->key);
+        $verdicts = $this->codebooks->verdicts($this->codebooks->document(), $codebook->lens->key, $recording) ?? [];
         $groups = [];
         foreach (Said::cases() as $said) {
             $rows = [];
             foreach ($codebook->faults as $key => $fault) {
-                if ($verdicts[$key]->said() === $said) {
+                if (isset($verdicts[$key]) && $verdicts[$key]->said() === $said) {
                     $open = $rows === [] && $said === Said::Supported;
                     $rows[] = $this->row($recording, $codebook, $fault, $verdicts[$key], $open);
                 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Bench\Pages;
 
+use App\Codebook\Codebooks;
 use App\Models\Recording;
 use App\Words\Term;
 use Core\Drawing\RuleChart;
@@ -18,8 +19,12 @@ use Core\Motion\Station;
  * @phpstan-type Condition array{title: string, value: string, rule: string, definition: string, chart: RuleChart|null,
  *     drawn: string, legend: string}
  */
-final class VerdictCurves
+final readonly class VerdictCurves
 {
+    public function __construct(private Codebooks $codebooks)
+    {
+    }
+
     /** @return list<Condition> */
     public function of(Recording $recording, string $fault, string $lens): array
     {
@@ -28,8 +33,9 @@ final class VerdictCurves
         $evidence = $recording->evidence();
         $from = ($evidence->stations->t(Station::Address) ?? $recording->t0) - 0.25;
         $to = ($evidence->stations->t(Station::Finish) ?? $from + 2.5) + 0.1;
+        $verdicts = $this->codebooks->verdicts($this->codebooks->document(), $lens, $recording) ?? [];
         $out = [];
-        foreach (($set->verdicts($lens)[$fault] ?? null)->judgement->deciding ?? [] as $condition) {
+        foreach (($verdicts[$fault] ?? null)->judgement->deciding ?? [] as $condition) {
             $found = $condition->foundIn($set->measured());
             $drawn = Illustration::ofMeasure($evidence, $condition->measure, $condition->station);
             $threshold = $condition->threshold;

@@ -10,13 +10,22 @@ use App\Exceptions\Refusal;
 use App\Models\CodebookVersion;
 use App\Models\User;
 use Core\Codebook\CodebookDocument;
+use Core\Codebook\DocumentChecks;
 use Core\CoreException;
+use Core\Remark\InWords;
 use Illuminate\Support\Facades\DB;
 
 /** Keeps a new version of the codebook, checked whole; rounds that are under way go on with the one they have. */
 final readonly class KeepCodebook
 {
     private const LARGEST = 1_000_000;
+
+    /** So many defects are told at once. */
+    private const TOLD = 5;
+
+    public function __construct(private InWords $words)
+    {
+    }
 
     /** @throws ActionException in one sentence */
     public function __invoke(string $json, string $note, ?User $by): CodebookVersion
@@ -36,6 +45,19 @@ final readonly class KeepCodebook
         } catch (CoreException $e) {
             throw ActionException::because('refusals.codebook.nothing-stored', [
                 'get-message' => Refusal::sentenceOf($e),
+            ]);
+        }
+
+        return $this->document($document, $note, $by);
+    }
+
+    /** @throws ActionException where it would mislead, or its version is taken */
+    public function document(CodebookDocument $document, string $note, ?User $by): CodebookVersion
+    {
+        $defects = DocumentChecks::of($document);
+        if ($defects !== []) {
+            throw ActionException::because('refusals.codebook.nothing-stored', [
+                'get-message' => implode(' ', array_map($this->words->say(...), array_slice($defects, 0, self::TOLD))),
             ]);
         }
         $version = $document->version();

@@ -72,7 +72,7 @@ final class DerivedRefresh extends Command
                     static fn ($m) => $m
                         ->where('core_version', Version::CURRENT)
                         ->where('codebook_version', $codebook)
-                        ->whereNotNull('supported'),
+                        ->whereNotNull('held'),
                 ),
             )
             ->orderBy('id')

@@ -18,4 +18,6 @@ enum WorkKind: string
     case Figures = 'figures';
     /** Writing a published round as open files. */
     case Export = 'export';
+    /** Judging every recording by a draft of the codebook beside the one that holds. */
+    case Try = 'try';
 }

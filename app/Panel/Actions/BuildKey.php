@@ -22,6 +22,7 @@ use App\Panel\PanelSheets;
 use App\Shelf\Actions\MeasureRecording;
 use App\Works\Progress;
 use Core\Agreement\Profile\SecondOpinion;
+use Core\Codebook\CodebookDocument;
 use Core\Codebook\FaultVerdict;
 use Core\Codebook\Judgement;
 use Core\Consensus\CaseConsensus;
@@ -50,7 +51,7 @@ final readonly class BuildKey
 
     /** What tells whether a measuring is of now. */
     private const STAMPS = [
-        'id', 'recording_id', 'core_version', 'codebook_version', 'format', 'inputs_checksum', 'shape', 'supported',
+        'id', 'recording_id', 'core_version', 'codebook_version', 'format', 'inputs_checksum', 'held',
     ];
 
     public function __construct(private MeasureRecording $measure, private Codebooks $codebooks)
@@ -164,16 +165,17 @@ final readonly class BuildKey
                 ->get()
                 ->keyBy(static fn (KeyEntry $e): string => "{$e->case_id}|{$e->fault}") ?? new Collection();
         // What the panel was not asked, or what is no fault under this lens, has no place in its key.
+        $document = $this->codebooks->document($panel->codebook_version);
         $faults = array_values(array_intersect(
             $this->codebooks->of($panel)->keys(),
-            $this->codebooks->under($this->codebooks->document($panel->codebook_version), $lens)->keys(),
+            $this->codebooks->under($document, $lens)->keys(),
         ));
         $rules = $panel->panelRules();
         $rows = $whole = [];
         // How appropriate a drill is was asked under the panel's own lens.
         $judged = $lens === $panel->lens ? Judgings::said($panel) : [];
         foreach ($this->cases($panel, $lens) as $case) {
-            $measured = $this->measured($case, $lens);
+            $measured = $this->measured($case, $document, $lens);
             if (isset($sheets[$case->id])) {
                 $whole[] = [
                     'key_version_id' => $key->id,
@@ -279,7 +281,7 @@ final readonly class BuildKey
             ->cases()
             ->where('occasion', 1)
             ->with(['rated', 'swings.recording.measured' => static fn ($q) => $q
-                ->select(['id', 'recording_id'])
+                ->select(['id', 'recording_id', 'codebook_version'])
                 ->selectRaw('jsonb_build_object(?::text, faults -> ?::text) as faults', [$lens, $lens])])
             ->orderBy('id')
             ->get();
@@ -336,10 +338,10 @@ final readonly class BuildKey
     }
 
     /**
-     * @return non-empty-list<array<string, FaultVerdict>> what was measured of each swing, cold ones of a series set
-     * aside
+     * @return non-empty-list<array<string, FaultVerdict>> what the panel's own codebook says of each swing, cold ones of
+     * a series set aside
      */
-    private function measured(SittingCase $case, string $lens): array
+    private function measured(SittingCase $case, CodebookDocument $document, string $lens): array
     {
         $swings = array_values($case->swings->all());
         $warm =
@@ -349,7 +351,15 @@ final readonly class BuildKey
 
         /** @var non-empty-list<array<string, FaultVerdict>> every case has a swing */
         return array_map(
-            fn (CaseSwing $s): array => ($s->recording->measured ?? ($this->measure)($s->recording))->verdicts($lens),
+            function (CaseSwing $s) use ($document, $lens): array {
+                // Measured under another codebook, the whole of it is wanted: it is judged anew.
+                if ($s->recording->measured?->codebook_version !== $document->version()) {
+                    $s->recording->setRelation('measured', ($this->measure)($s->recording->refresh()));
+                }
+
+                return $this->codebooks->verdicts($document, $lens, $s->recording)
+                    ?? throw new \LogicException('measured, and not in full');
+            },
             $warm === [] ? $swings : $warm,
         );
     }

@@ -9,15 +9,14 @@ use App\Models\MeasurementSet;
 use App\Models\Recording;
 use App\Models\StationMark;
 use App\Shelf\AcademyNorms;
-use Core\Codebook\ClubGroup;
 use Core\Codebook\FaultVerdict;
 use Core\Codebook\Said;
 use Core\Codebook\StandardLenses;
 use Core\Codebook\SwingReport;
-use Core\Codebook\SwingSize;
 use Core\Drawing\ShareShape;
 use Core\Format\Json\MeasuredJson;
 use Core\Format\Json\QualityJson;
+use Core\Format\Json\ShownJson;
 use Core\Format\Json\StanceJson;
 use Core\Format\Json\VerdictJson;
 use Core\Motion\StationTime;
@@ -42,30 +41,16 @@ final readonly class MeasureRecording
             $kept->core_version === Version::CURRENT &&
             $kept->format === MeasuredJson::VERSION &&
             $kept->inputs_checksum === $inputs &&
-            $kept->codebook_version === $document->version()
+            $kept->codebook_version === $document->version() &&
+            $kept->held !== null
         ) {
-            if ($kept->supported === null || $kept->shape === null) {
-                $kept->refresh()->update([
-                    'shape' => self::shape($recording, $recording->trace()),
-                    'supported' => self::supported($kept->verdicts(StandardLenses::DEFAULT)),
-                ]);
-            }
-
             return $kept;
         }
         $recording->loadMissing('channels');
         $report = new SwingReport($recording->evidence($this->norms->get()));
         $verdicts = [];
         foreach (array_keys($document->lenses()) as $lens) {
-            $verdicts[$lens] = $report->faults(
-                $this->codebooks->under(
-                    $document,
-                    $lens,
-                    ClubGroup::ofClub($recording->club),
-                    $recording->swing,
-                    SwingSize::ofSwing($recording->size, $recording->club),
-                ),
-            );
+            $verdicts[$lens] = $report->faults($this->codebooks->forSwing($document, $lens, $recording));
         }
         $recording->unsetRelation('measured');
 
@@ -82,6 +67,7 @@ final readonly class MeasureRecording
             'quality' => array_map(QualityJson::write(...), $report->assessment->quality()),
             'shape' => self::shape($recording, $report->evidence->trace),
             'supported' => self::supported($verdicts[StandardLenses::DEFAULT] ?? []),
+            'held' => ShownJson::write($report->basis->held),
         ]);
     }
 

@@ -32,7 +32,7 @@ final readonly class MeasureWhatIsStale
                 static fn ($q) => $q
                     ->where('core_version', Version::CURRENT)
                     ->where('codebook_version', $version)
-                    ->whereNotNull('supported'),
+                    ->whereNotNull('held'),
             )
             ->whereNotIn(
                 'id',

@@ -292,7 +292,7 @@ it('holds film of one view beside 3-D points, each once', function () {
     );
     expect($r->views()->pluck('view')->all())
         ->toBe(['face-on', 'down-the-line'])
-        ->and($r->held()->kinds())
+        ->and($r->basis()->held->kinds())
         ->toContain('face-on', 'down-the-line')
         ->not->toContain('points')
         ->and($r->measured()->sole()->measurements['knee_gap_growth']['reason']['code'])
@@ -340,6 +340,7 @@ it('takes the codebook as a file, edited, as a new version – and one with a fa
         'document' => Illuminate\Http\UploadedFile::fake()->createWithContent('c.json', json_encode($data)),
         'note' => 'stricter on hanging back',
     ]);
+    $rule = $document['faults']['hang-back']['supported'];
     $send($document)->assertSessionHas('refused', fn (string $m): bool => str_contains($m, "a version '2' already"));
     $document['version'] = '2.1';
     $document['faults']['hang-back']['supported'] = ['impact_share', '<', 'low'];
@@ -348,14 +349,22 @@ it('takes the codebook as a file, edited, as a new version – and one with a fa
         fn (string $m): bool => str_contains($m, "fault 'hang-back', 'supported'") &&
             str_contains($m, 'Nothing was stored'),
     );
+    // It can be read, and would call hanging back what lies inside its band.
     $document['faults']['hang-back']['supported'] = ['impact_share', '<', 90];
+    $send($document)->assertSessionHas('refused', fn (string $m): bool => str_contains($m, 'lie inside their bands'));
+    $document['faults']['hang-back']['supported'] = $rule;
+    $document['faults']['hang-back']['supported'][1][2] -= 1;
     $send($document)->assertSessionHas('done');
     app()->forgetScopedInstances();
     $this->get('/codebook')
         ->assertOk()
         ->assertSee('Codebook, version 2.1')
         ->assertSee('stricter on hanging back')
-        ->assertSee('lead share at impact &lt; 90', false);
+        ->assertSee('lead share at impact &lt; '.$rule[1][2] - 1, false)
+        // As it was sent, not as a database would sort it.
+        ->assertSeeInOrder(['early recentre', 'loaded top', 'quiet centre']);
+    expect(app(\App\Codebook\Codebooks::class)->document()->under('early-recentre')->keys())
+        ->toBe(\Core\Codebook\Codebook::standard()->keys());
     $this->actingAs($this->person('tam'))->post('/codebook', [])->assertForbidden();
     expect(App\Models\CodebookVersion::query()->count())->toBe(1);
 });

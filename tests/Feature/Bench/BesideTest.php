@@ -43,7 +43,7 @@ it('draws a list’s shapes from what was kept, and gives them to recordings tha
     $kept = $measure($recording);
     [$shape, $supported] = [$kept->shape, $kept->supported];
     expect($shape)->toStartWith('M0 ')->and(substr_count($shape, 'L'))->toBe(40);
-    MeasurementSet::query()->whereKey($kept->id)->update(['shape' => null, 'supported' => null]);
+    MeasurementSet::query()->whereKey($kept->id)->update(['shape' => null, 'supported' => null, 'held' => null]);
     $this->actingAs($this->headCoach())->get('/shelf')->assertOk();
     expect($measure($recording->fresh())->only('shape', 'supported'))
         ->toBe(['shape' => $shape, 'supported' => $supported])
