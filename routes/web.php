@@ -18,6 +18,8 @@ use App\Agreement\Http\PublishController;
 use App\Bench\Http\BenchController;
 use App\Capture\Http\CaptureController;
 use App\Codebook\Http\CodebookController;
+use App\Codebook\Http\DraftController;
+use App\Codebook\Http\DraftRowController;
 use App\Debrief\Http\DebriefController;
 use App\Debrief\Http\PresenterController;
 use App\Debrief\Http\RoomController;
@@ -52,6 +54,7 @@ use App\Sittings\Http\RunController;
 use App\Today\Http\TodayController;
 use App\Undo\Http\UndoController;
 use App\Works\Http\WorkController;
+use Core\Codebook\CodebookDocument;
 use Illuminate\Support\Facades\Route;
 
 Route::middleware('guest')->group(function (): void {
@@ -406,6 +409,24 @@ Route::middleware('auth')->group(function (): void {
     Route::post('/codebook', [CodebookController::class, 'store'])
         ->name('codebook.store')
         ->can('create', CodebookVersion::class);
+    Route::can('create', CodebookVersion::class)
+        ->prefix('/codebook/draft')
+        ->where(['part' => implode('|', CodebookDocument::PARTS), 'key' => '[a-z][a-z0-9-]{1,39}'])
+        ->group(function (): void {
+            Route::get('/', [DraftController::class, 'show'])->name('codebook.draft');
+            Route::post('/', [DraftController::class, 'begin'])->name('codebook.draft.begin');
+            Route::delete('/', [DraftController::class, 'drop'])->name('codebook.draft.drop');
+            Route::post('/take-up', [DraftController::class, 'takeUp'])->name('codebook.draft.take-up');
+            Route::post('/try', [DraftController::class, 'try'])->name('codebook.draft.try');
+            Route::post('/rebase', [DraftController::class, 'rebase'])->name('codebook.draft.rebase');
+            Route::post('/publish', [DraftController::class, 'publish'])->name('codebook.draft.publish');
+            Route::post('/{part}', [DraftRowController::class, 'add'])->name('codebook.draft.add');
+            Route::get('/{part}/{key}', [DraftRowController::class, 'edit'])->name('codebook.draft.edit');
+            Route::put('/{part}/{key}', [DraftRowController::class, 'save'])->name('codebook.draft.save');
+            Route::delete('/{part}/{key}', [DraftRowController::class, 'remove'])->name('codebook.draft.remove');
+            Route::post('/{part}/{key}/back', [DraftRowController::class, 'back'])->name('codebook.draft.back');
+            Route::post('/faults/{key}/look', [DraftRowController::class, 'look'])->name('codebook.draft.look');
+        });
     Route::can('manage', Academy::class)->group(function (): void {
         Route::get('/people', [PeopleController::class, 'index'])->name('people');
         Route::post('/people', [PeopleController::class, 'store'])->name('people.invite');

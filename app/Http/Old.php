@@ -13,4 +13,22 @@ final class Old
 
         return is_scalar($value) ? (string) $value : '';
     }
+
+    /**
+     * What of a list was ticked before.
+     *
+     * @return list<string>
+     */
+    public static function texts(string $name, mixed $else): array
+    {
+        // Nothing ticked sends nothing: that something was sent is told by the form's other fields.
+        $value = old() === [] || old() === null ? $else : old($name, []);
+
+        return is_array($value) ? array_values(array_filter($value, is_string(...))) : [];
+    }
+
+    public static function ticked(string $name, bool $else): bool
+    {
+        return old() === [] || old() === null ? $else : old($name) !== null;
+    }
 }

@@ -29,7 +29,7 @@ final class CodebookFlip extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['was' => Said::class, 'is' => Said::class];
+        return ['was' => Said::class, 'is' => Said::class, 'was_margin' => 'float', 'is_margin' => 'float'];
     }
 
     /** @return BelongsTo<Recording, $this> */

@@ -77,7 +77,7 @@ final readonly class Wording implements InWords
             is_array($value) => $this->names($name, array_values(array_filter($value, is_string(...)))),
             $name === 'measure' => $this->measure((string) $value),
             $name === 'op' => $this->line("op.$value"),
-            $name === 'threshold' && ! is_string($value) => Written::short($value).' '.self::unit($of),
+            $name === 'threshold' && ! is_string($value) => Written::set($value).' '.self::unit($of),
             is_float($value),
             is_int($value) && str_contains($name, '_'),
             in_array($name, ['value', 'uncertainty', 'standing'], true) => self::figure($name, (float) $value),

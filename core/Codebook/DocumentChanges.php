@@ -131,7 +131,7 @@ final class DocumentChanges
     {
         return match (true) {
             is_bool($value) => $value ? '✓' : '–',
-            is_int($value), is_float($value) => Written::short((float) $value),
+            is_int($value), is_float($value) => Written::set((float) $value),
             is_string($value) => $value,
             default => (string) json_encode($value, JSON_UNESCAPED_UNICODE),
         };

@@ -31,6 +31,17 @@ final class Written
         return str_contains($text, '.') ? rtrim(rtrim($text, '0'), '.') : $text;
     }
 
+    /** As somebody set it, where it has at most three decimals: 76.5 is not 77. What was worked out is written short. */
+    public static function set(float $v): string
+    {
+        if (abs($v) >= 1e9 || abs($v * 1000.0 - round($v * 1000.0)) > 1e-6) {
+            return self::short($v);
+        }
+        $text = str_replace(',', '', self::fixed($v, 3));
+
+        return rtrim(rtrim($text, '0'), '.');
+    }
+
     /** Half of an interval: two decimals below a tenth, one otherwise. */
     public static function plusMinus(float $u): string
     {

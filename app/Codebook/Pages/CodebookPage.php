@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Codebook\Pages;
 
 use App\Codebook\Codebooks;
+use App\Models\CodebookDraft;
 use App\Models\CodebookVersion;
 use App\Words\Term;
 use App\Words\Wording;
@@ -59,6 +60,8 @@ final readonly class CodebookPage
             'changes' => $this->changes($document),
             'words' => __('glossary'),
             'versions' => self::versions(),
+            'draft' => CodebookDraft::query()->whereIn('state', ['open', 'dropped'])->orderByRaw("state = 'open' desc")
+                ->orderByDesc('id')->first()?->state,
         ];
     }
 
@@ -236,8 +239,8 @@ final readonly class CodebookPage
                 'bands' => array_map(
                     static fn (array $bands): string => isset($bands[$name])
                         ? (string) __('codebook.bands.from-to', [
-                            'from' => Written::short($bands[$name][0]),
-                            'to' => Written::short($bands[$name][1]),
+                            'from' => Written::set($bands[$name][0]),
+                            'to' => Written::set($bands[$name][1]),
                         ])
                         : (string) __('figures.none'),
                     $all,

@@ -36,6 +36,13 @@ it('writes as many decimals as a size bears', function (float $v, string $text) 
     [-0.001, '0'],
 ]);
 
+it('writes what somebody set as it was set, and what was worked out short', function (float $v, string $text) {
+    expect(Written::set($v))->toBe($text);
+})->with([
+    [76.5, '76.5'], [-70.0, '−70'], [0.785, '0.785'], [0.0, '0'], [-0.0, '0'], [1250.0, '1250'], [-74.93333, '−75'],
+    [0.1 + 0.2, '0.3'], [1e15, '1000000000000000'], [0.0004, '0'],
+]);
+
 it('writes half an interval the same in a list, on a curve and in a sentence', function (float $u, string $text) {
     expect(Written::plusMinus($u))->toBe($text)
         ->and(inWords()->say(new Core\Remark\Remark('clause.found', [

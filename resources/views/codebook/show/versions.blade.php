@@ -19,6 +19,22 @@
     </details>
 @endif
 @can('create', App\Models\CodebookVersion::class)
+    <div class="ways">
+        @if($draft === 'open')
+            <a class="act" href="{{ route('codebook.draft') }}">{{ __('draft.open') }}</a>
+        @else
+            <form method="post" action="{{ route('codebook.draft.begin') }}">
+                @csrf
+                <button class="act">{{ __('draft.begin') }}</button>
+            </form>
+        @endif
+        @if($draft === 'dropped')
+            <form method="post" action="{{ route('codebook.draft.take-up') }}">
+                @csrf
+                <button class="act second">{{ __('draft.take-up') }}</button>
+            </form>
+        @endif
+    </div>
     <form method="post" action="{{ route('codebook.store') }}" enctype="multipart/form-data" class="new-version">
         @csrf
         <div>
