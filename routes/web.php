@@ -13,6 +13,7 @@ use App\Academy\Http\PeopleController;
 use App\Academy\Http\ResetController;
 use App\Academy\Http\SessionController;
 use App\Agreement\Http\AgreementController;
+use App\Agreement\Http\DefinitionController;
 use App\Agreement\Http\LetterController;
 use App\Agreement\Http\PublishController;
 use App\Bench\Http\BenchController;
@@ -20,11 +21,13 @@ use App\Capture\Http\CaptureController;
 use App\Codebook\Http\CodebookController;
 use App\Codebook\Http\DraftController;
 use App\Codebook\Http\DraftRowController;
+use App\Codebook\Http\ExampleController;
 use App\Debrief\Http\DebriefController;
 use App\Debrief\Http\PresenterController;
 use App\Debrief\Http\RoomController;
 use App\Models\Academy;
 use App\Models\AuditEntry;
+use App\Models\CodebookExample;
 use App\Models\CodebookVersion;
 use App\Models\Device;
 use App\Models\PendingImport;
@@ -113,6 +116,10 @@ Route::middleware('auth')->group(function (): void {
     Route::delete('/account/second-factor', [FactorController::class, 'destroy'])
         ->middleware('throttle:code')->name('account.factor.drop');
     Route::get('/codebook', [CodebookController::class, 'show'])->name('codebook');
+    Route::get('/codebook/faults/{fault}', [DefinitionController::class, 'show'])
+        ->where('fault', '[a-z][a-z0-9-]{1,39}')->name('codebook.fault');
+    Route::post('/codebook/examples/{example}/look', [ExampleController::class, 'look'])
+        ->name('codebook.example.look')->can('look', 'example');
     Route::get('/codebook/document', [CodebookController::class, 'document'])->name('codebook.document');
 
     Route::get('/own/data', [OwnController::class, 'data'])->name('own.data');
@@ -409,6 +416,11 @@ Route::middleware('auth')->group(function (): void {
     Route::post('/codebook', [CodebookController::class, 'store'])
         ->name('codebook.store')
         ->can('create', CodebookVersion::class);
+    Route::post('/codebook/faults/{fault}/examples', [ExampleController::class, 'store'])
+        ->where('fault', '[a-z][a-z0-9-]{1,39}')
+        ->name('codebook.example.add')->can('create', CodebookExample::class);
+    Route::delete('/codebook/examples/{example}', [ExampleController::class, 'destroy'])
+        ->name('codebook.example.drop')->can('delete', 'example');
     Route::can('create', CodebookVersion::class)
         ->prefix('/codebook/draft')
         ->where(['part' => implode('|', CodebookDocument::PARTS), 'key' => '[a-z][a-z0-9-]{1,39}'])

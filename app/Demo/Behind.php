@@ -58,4 +58,16 @@ final class Behind
             .'a fact. Until the next round, a fault is written into a lesson only with the station at which it was '
             .'seen.',
     ];
+
+    /** Fault, whether the swing shows it, what is to be seen. */
+    public const EXAMPLES = [
+        ['hang-back', true, 'At impact chest and pressure are both behind the ball; look at the lead share, not the finish.'],
+        ['hang-back', false, 'The hips look back, the pressure is not: it came early and stayed.'],
+        ['late-recentre', true, 'Half the pressure crosses after the arms are on their way down.'],
+        ['spin-out', true, 'The trail heel goes away from the target while the trail foot is still pressed.'],
+    ];
+
+    public const LOAD = 'Pressure under the trail foot while the body turns over it. Not a shift, and not a wait.';
+
+    public const WOBBLY = 'Wobbly, and as if nothing carried you at the top.';
 }

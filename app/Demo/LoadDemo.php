@@ -79,6 +79,7 @@ final class LoadDemo
         private readonly DemoPanel $panel,
         private readonly DemoDebrief $debrief,
         private readonly WriteReport $report,
+        private readonly DemoCodebook $codebook,
     ) {
     }
 
@@ -158,6 +159,8 @@ final class LoadDemo
             Carbon::setTestNow($today->copy()->subDays(65)->setTime(10, 30));
             ($this->report)($spring->refresh(), Behind::REPORT, 0, $head);
             ($this->debrief)($spring->refresh(), $head, $staff, $today->copy()->subDays(63));
+            Carbon::setTestNow($today->copy()->subDays(40)->setTime(16, 0));
+            ($this->codebook)($spring->refresh(), $head);
         }
 
         Carbon::setTestNow($today->copy()->subDays(6)->setTime(9, 0));

@@ -21,6 +21,7 @@ use App\Capture\Policies\CaughtSwingPolicy;
 use App\Capture\Policies\DevicePolicy;
 use App\Codebook\Actions\TryDraft;
 use App\Codebook\Codebooks;
+use App\Codebook\Policies\CodebookExamplePolicy;
 use App\Codebook\Policies\CodebookVersionPolicy;
 use App\Debrief\Policies\DebriefDecisionPolicy;
 use App\Debrief\Policies\DebriefSessionPolicy;
@@ -34,6 +35,7 @@ use App\Models\Academy;
 use App\Models\AuditEntry;
 use App\Models\CaptureSession;
 use App\Models\CaughtSwing;
+use App\Models\CodebookExample;
 use App\Models\CodebookVersion;
 use App\Models\DebriefDecision;
 use App\Models\DebriefSession;
@@ -126,6 +128,7 @@ final class AppServiceProvider extends ServiceProvider
         CaptureSession::class => CaptureSessionPolicy::class,
         CaughtSwing::class => CaughtSwingPolicy::class,
         PendingImport::class => PendingImportPolicy::class,
+        CodebookExample::class => CodebookExamplePolicy::class,
         CodebookVersion::class => CodebookVersionPolicy::class,
         AuditEntry::class => AuditEntryPolicy::class,
         Academy::class => AcademyPolicy::class,

@@ -20,10 +20,15 @@ use Illuminate\Database\Eloquent\Builder;
 final class RecordingFacts
 {
     /**
-     * @var array<int, array{consents: bool, lessons: bool, held: bool, own: bool, room: bool, feel: bool}> by
-     * recording
+     * @var array<int, array{consents: bool, lessons: bool, held: bool, own: bool, room: bool, feel: bool, example: bool,
+     *     looked: bool}> by recording
      */
     private array $facts = [];
+
+    /** Whether it stands in the codebook, and is kept for no later round. */
+    private const EXAMPLE = 'exists (select 1 from codebook_examples x where x.recording_id = recordings.id)
+        and not exists (select 1 from case_swings w join sitting_cases c on c.case_id = w.case_id
+            where w.recording_id = recordings.id and c.reserved) as example';
 
     public function __construct(private readonly User $user)
     {
@@ -46,7 +51,14 @@ final class RecordingFacts
         };
         $of = Recording::query()
             ->whereKey($ids)
+            ->select('recordings.*')
+            ->selectRaw(self::EXAMPLE)
+            ->selectRaw(
+                'exists (select 1 from exposures e where e.recording_id = recordings.id and e.user_id = ?) as looked',
+                [$this->user->id],
+            )
             ->withExists([
+                'golfer as teaching' => $to(Scope::TeachingMaterial),
                 'golfer as staff' => $to(Scope::StaffTraining),
                 'golfer as lessons' => $to(Scope::Lessons),
                 'golfer as room' => $to(Scope::DebriefFilm),
@@ -67,6 +79,8 @@ final class RecordingFacts
                 'own' => $recording !== null && $recording->golfer_id === $this->user->golfer_id,
                 'room' => $is('room'),
                 'feel' => $is('feel'),
+                'example' => $is('example') && $is('teaching'),
+                'looked' => $is('looked'),
             ];
         }
     }
@@ -86,6 +100,8 @@ final class RecordingFacts
             $fact['own'],
             $fact['room'],
             $fact['feel'],
+            $fact['example'],
+            $fact['looked'],
         );
     }
 

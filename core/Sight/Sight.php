@@ -41,8 +41,21 @@ final readonly class Sight
                 Thing::Key,
                 Thing::Calls,
             ),
+            $s->example && $s->looked => self::these(
+                Thing::Film,
+                Thing::Trace,
+                Thing::Context,
+                Thing::Numbers,
+                Thing::Key,
+            ),
             default => self::nothing(Why::NotTheirs),
         };
+    }
+
+    /** Whether the codebook offers it to this person as an example: who takes it up has seen an answer from then on. */
+    public static function offersExample(Standing $s): bool
+    {
+        return $s->example && $s->held && ! $s->feelAwaited && ! $s->own && $s->hiddenBy() === null;
     }
 
     /**

@@ -15,6 +15,9 @@ final readonly class Standing
      * @param  bool  $lessons  whether the golfer agrees today that who teaches looks at it
      * @param  bool  $own  whether the golfer is this person
      * @param  bool  $feelAwaited  whether its golfer has still to say what was felt
+     * @param  bool  $example  whether it stands in the codebook as an example, with consent for teaching material today,
+     *     and is kept for no later round
+     * @param  bool  $looked  whether a truth about it was within the person's sight before
      * @param  bool  $room  whether the golfer agrees today that the film is shown to a room
      */
     public function __construct(
@@ -26,13 +29,15 @@ final readonly class Standing
         public bool $own = false,
         public bool $room = false,
         public bool $feelAwaited = false,
+        public bool $example = false,
+        public bool $looked = false,
     ) {
     }
 
     /** Whether anything agreed to lets this person look at it outside a sitting. */
     public function isOpen(): bool
     {
-        return $this->consents || ($this->leads && $this->lessons);
+        return $this->consents || ($this->leads && $this->lessons) || $this->example;
     }
 
     /** The strongest reason for which it is to be seen on the own sheet only; null where none is. */

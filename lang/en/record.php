@@ -67,6 +67,7 @@ return [
         'film-removed' => 'took a film away',
         'erase' => 'erased a swing',
         'codebook' => 'took up a codebook',
+        'example' => 'put an example into the codebook',
         'academy-begun' => 'began the academy',
         'house-packed' => 'had an archive made of the whole academy',
         'house-moved-in' => 'took the whole academy in from an archive',

@@ -82,6 +82,10 @@ return [
         'draft-not-tried' => 'The draft as it is now was not tried on the recordings. Try it, and look at what turns; '
             .'nothing was published.',
         'draft-other-open' => 'Another draft is open. Lay that one aside first.',
+        'example-erased' => 'It is no longer held. Nothing was stored.',
+        'example-no-consent' => 'Its golfer does not agree to teaching material. Nothing was stored.',
+        'example-kept' => 'It is kept for later rounds, and would be told. Nothing was stored.',
+        'example-read' => 'It stands in a round that is not published. Nothing was stored.',
         'row-there' => 'There is one called “:key” already. Nothing was stored.',
         'no-such-row' => 'It is in the draft no longer. Nothing was stored.',
     ],

@@ -216,6 +216,21 @@ return [
         'provokes-nothing' => 'The phrase “:cue” is said to provoke “:key”, which is no fault of the codebook.',
     ],
 
+    // Core\Agreement\Study\Proposal: what to do with a fault's definition.
+    'proposal' => [
+        'holds' => 'It holds: when one says present, any other who could tell joins in :agreed_percent %.',
+        'sharpen' => 'Sharpen it: when one says present, others join in :agreed_percent %, and the panel leaves '
+            .':contested_percent % of its cases contested.',
+        'practise' => 'Practise it: the panel calls it alike (:contested_percent % contested), the staff do not: when '
+            .'one says present, others join in :agreed_percent %.',
+        'draw-the-line' => 'Draw the line to “:other_name”: it was called, and is not there, in :together of :missed '
+            .'readings that missed this one, and in :otherwise of :others that did not.',
+        'split-by-evidence' => 'Split it by evidence: on :device_name :untold_percent % could not tell, on :other_name '
+            .':told_percent %.',
+        'drop' => 'Think of dropping it: of :cases settled cases it is there in :at_most_percent % at most.',
+        'not-yet' => 'Not to be said yet, from :cases cases of panels and what the rounds hold.',
+    ],
+
     // Core\Agreement\Undefined: why a figure is undefined.
     'undefined' => [
         'not-finite' => 'the arithmetic gives no finite number here',

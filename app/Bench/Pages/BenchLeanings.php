@@ -19,14 +19,14 @@ use Core\Reading\BallFlight;
 final readonly class BenchLeanings
 {
     /** @return array{rows: list<LeaningRow>, sum: string, wanted: ?string, seen: ?string}|null */
-    public function of(Recording $recording, MeasurementSet $measured): ?array
+    public function of(Recording $recording, MeasurementSet $measured, bool $flown): ?array
     {
         $leanings = Leanings::of($measured->measured(), $recording->stationTimes());
         if (! $leanings->isMeasured()) {
             return null;
         }
         $way = self::way($leanings->sum());
-        $flight = $recording->flight();
+        $flight = $flown ? $recording->flight() : null;
 
         return [
             'rows' => array_map(self::row(...), $leanings->traits),

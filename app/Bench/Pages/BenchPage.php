@@ -9,6 +9,7 @@ use App\Models\Enums\WorkKind;
 use App\Models\Recording;
 use App\Models\User;
 use App\Shelf\Pages\FilmRows;
+use App\Sight\Onlookers;
 use App\Words\Term;
 use App\Works\Works;
 use Core\Codebook\Codebook;
@@ -16,6 +17,7 @@ use Core\Codebook\SwingSize;
 use Core\Drawing\FlightShape;
 use Core\Motion\Handedness;
 use Core\Number\Written;
+use Core\Sight\Thing;
 use Core\Trace\Repair;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\Gate;
@@ -33,6 +35,7 @@ final readonly class BenchPage
         private Codebooks $codebooks,
         private SeriesSpreads $spreads,
         private Works $works,
+        private Onlookers $onlookers,
     ) {
     }
 
@@ -48,6 +51,7 @@ final readonly class BenchPage
             SwingSize::ofSwing($recording->size, $recording->club),
         );
         $series = $this->spreads->swings($recording, $user);
+        $seesFlight = $this->onlookers->of($user)->sees($recording, Thing::Flight);
 
         return [
             'recording' => $recording,
@@ -67,7 +71,7 @@ final readonly class BenchPage
             'checked' => $recording->constantErrors()?->source,
             'lenses' => $this->lenses($recording, $codebook),
             'verdicts' => $this->verdicts->of($recording, $codebook),
-            'leanings' => $this->leanings->of($recording, $measured),
+            'leanings' => $this->leanings->of($recording, $measured, $seesFlight),
             'candidates' => $this->comparison->candidates($recording, $user),
             'rows' => array_map(
                 MeasurementPrint::row(...),
@@ -82,7 +86,7 @@ final readonly class BenchPage
             'stations' => $this->stations->of($recording),
             'clock' => BenchClock::ofRecording($recording),
             'films' => FilmRows::ofRecording($recording),
-            'flight' => self::flight($recording),
+            'flight' => $seesFlight ? self::flight($recording) : null,
         ];
     }
 

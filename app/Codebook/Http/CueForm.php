@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Codebook\Http;
 
+use App\Codebook\DraftForm;
 use Core\Codebook\CodebookDocument;
 
 /** A phrase coaches say: the ways it is said, what it provokes, what it claims, and what to say instead. */

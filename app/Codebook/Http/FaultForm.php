@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Codebook\Http;
 
+use App\Codebook\DraftForm;
 use Core\Codebook\CodebookDocument;
 use Core\Codebook\FaultRules;
 use Core\CoreException;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Codebook\Http;
 
+use App\Codebook\DraftForm;
 use Core\Codebook\CodebookDocument;
 
 /** A word of the glossary as this academy explains it. */

@@ -14,24 +14,17 @@ use Core\Codebook\CodebookDocument;
 use Core\Codebook\Drill;
 use Core\Codebook\DrillPlan;
 use Core\Codebook\Fault;
-use Core\Codebook\Observability;
 use Core\Codebook\Rung;
-use Core\Codebook\Shown;
 use Core\Measurement\Measure;
 use Core\Number\Written;
-use Core\Trace\DeviceClass;
 use Illuminate\Support\Facades\Lang;
 
 /**
  * The codebook under one lens, with everything a person may look up in it.
- *
- * @phpstan-type FaultSection array{key: string, name: string, station: string, shows: string, where: string,
- *     look: bool, differs: bool, facts: array<string, string>,
- *     seen: list<array{grade: string, hint: string, says: string}>}
  */
 final readonly class CodebookPage
 {
-    public function __construct(private Codebooks $codebooks, private Wording $words)
+    public function __construct(private Codebooks $codebooks, private Wording $words, private FaultSection $faults)
     {
     }
 
@@ -47,7 +40,7 @@ final readonly class CodebookPage
             'says' => $codebook->lens->says,
             'footwork' => self::footwork($codebook),
             'faults' => array_values(array_map(
-                fn (Fault $fault): array => $this->fault($fault, $document),
+                fn (Fault $fault): array => $this->faults->of($fault, $document),
                 $codebook->faults,
             )),
             'drills' => array_map(
@@ -86,62 +79,6 @@ final readonly class CodebookPage
         return implode(' ', $out);
     }
 
-    /** @return FaultSection */
-    private function fault(Fault $f, CodebookDocument $document): array
-    {
-        return [
-            'key' => $f->key,
-            'name' => ucfirst($f->name),
-            'station' => $f->station->value,
-            'shows' => (string) __('codebook.shows-at', ['station' => Term::station($f->station)]),
-            'where' => Term::station($f->station),
-            // A codebook of one's own may hold faults that no golfer was made of.
-            'look' => is_file(public_path("looks/$f->key.json")),
-            'differs' => $document->differingOn($f->key) !== [],
-            'facts' => self::worded('codebook.fault', [
-                'look-for' => $f->lookFor,
-                'in-the-trace' => $f->inTheTrace,
-                'supported' => $this->words->said($f->supported->remark()),
-                'contradicted' => $this->words->said($f->contradicted->remark()),
-                'confused' => implode(', ', $f->confusedWith),
-                'counter-example' => $f->counterExample,
-                'misses' => implode(', ', $f->misses),
-                'cause' => $f->cause,
-                'consequence' => $f->consequence,
-                'disagreement' => $f->disagreement,
-            ]),
-            'seen' => $this->seen($f),
-        ];
-    }
-
-    /** @return list<array{grade: string, hint: string, says: string}> on what it can be seen */
-    private function seen(Fault $fault): array
-    {
-        $out = [];
-        foreach ([
-            'film' => new Shown(null, true),
-            'mat' => new Shown(DeviceClass::Mat, false),
-            'plate' => new Shown(DeviceClass::Plate, false),
-            'dual-plate' => new Shown(DeviceClass::DualPlate, false),
-            'film-and-plates' => new Shown(DeviceClass::DualPlate, true),
-            'points' => new Shown(null, false, true),
-        ] as $name => $shown) {
-            $observability = $fault->observability($shown);
-            $proxy = $fault->proxy($shown);
-            $out[] = [
-                'grade' => match ($observability) {
-                    Observability::Observable => 'verified',
-                    Observability::Indirect => 'borderline',
-                    Observability::NotObservable => 'contested',
-                },
-                'hint' => $proxy === null ? '' : $this->words->said($proxy),
-                'says' => __("codebook.evidence.$name").': '.__("codebook.observability.$observability->value"),
-            ];
-        }
-
-        return $out;
-    }
-
     /**
      * @param  array<string, string>  $lensNames  by key
      * @return array{key: string, name: string, for: string, facts: array<string, string>}
@@ -159,7 +96,7 @@ final readonly class CodebookPage
             'for' => (string) ($d->harms
                 ? __('codebook.drills.harms')
                 : __('codebook.drills.for', ['what' => $d->for])),
-            'facts' => self::worded('codebook.drills', [
+            'facts' => FaultSection::worded('codebook.drills', [
                 ($d->harms ? 'why-not' : 'not') => $d->not,
                 'set-up' => $d->setUp,
                 'steps' => implode(' ', $d->steps),
@@ -203,22 +140,6 @@ final readonly class CodebookPage
                 $plan->loads,
             )),
         ];
-    }
-
-    /**
-     * @param  array<string, string|null>  $facts  by the line that names each
-     * @return array<string, string> by name, those that say something
-     */
-    private static function worded(string $of, array $facts): array
-    {
-        $out = [];
-        foreach ($facts as $name => $says) {
-            if ($says !== null && $says !== '') {
-                $out[(string) __("$of.$name")] = $says;
-            }
-        }
-
-        return $out;
     }
 
     /** @return list<array{measure: string, name: string, unit: string, bands: list<string>}> a band for each lens */

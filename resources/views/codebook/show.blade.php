@@ -18,7 +18,7 @@
     @foreach($faults as $f)
         <section id="{{ $f['key'] }}">
             <h2 class="with-ribbon">
-                <span>{{ $f['name'] }}
+                <span><a href="{{ $f['url'] }}">{{ $f['name'] }}</a>
                     @if($f['differs'])
                         <span class="badge">{{ __('codebook.differ') }}</span>
                     @endif
@@ -29,18 +29,7 @@
             @if($f['look'])
                 <x-fault-look :fault="$f['key']" :name="$f['name']" :where="$f['where']" />
             @endif
-            <dl class="facts">
-                @foreach($f['facts'] as $name => $says)
-                    <dt>{{ $name }}</dt>
-                    <dd>{{ $says }}</dd>
-                @endforeach
-                <dt>{{ __('codebook.fault.seen-on') }}</dt>
-                <dd class="grades">
-                    @foreach($f['seen'] as $seen)
-                        <span class="grade {{ $seen['grade'] }}" title="{{ $seen['hint'] }}">{{ $seen['says'] }}</span>
-                    @endforeach
-                </dd>
-            </dl>
+            @include('codebook.facts')
             </div>
         </section>
     @endforeach

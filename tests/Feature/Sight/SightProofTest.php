@@ -9,6 +9,8 @@ use App\Models\Reading;
 use App\Models\Recording;
 use App\Models\Sitting;
 use App\Models\User;
+use Core\Codebook\CodebookDocument;
+use Core\Codebook\FaultRules;
 use Core\Reading\CaseKind;
 use Core\Sight\SittingKind;
 use Illuminate\Support\Facades\DB;
@@ -102,6 +104,23 @@ const KNOWN_ROUTES = [
     'codebook' => 'GET',
     'codebook.document' => 'GET',
     'codebook.store' => 'POST',
+    'codebook.fault' => 'GET',
+    'codebook.example.add' => 'POST',
+    'codebook.example.look' => 'POST',
+    'codebook.example.drop' => 'DELETE',
+    'codebook.draft' => 'GET',
+    'codebook.draft.begin' => 'POST',
+    'codebook.draft.drop' => 'DELETE',
+    'codebook.draft.take-up' => 'POST',
+    'codebook.draft.try' => 'POST',
+    'codebook.draft.rebase' => 'POST',
+    'codebook.draft.publish' => 'POST',
+    'codebook.draft.add' => 'POST',
+    'codebook.draft.edit' => 'GET',
+    'codebook.draft.save' => 'PUT',
+    'codebook.draft.remove' => 'DELETE',
+    'codebook.draft.back' => 'POST',
+    'codebook.draft.look' => 'POST',
     'own' => 'GET',
     'own.data' => 'GET',
     'own.review' => 'POST',
@@ -236,6 +255,7 @@ const KNOWN_ROUTES = [
 
 /** What stands for something that is not there, by parameter. */
 const NOTHING = [
+    'example' => '01zzzzzzzzzzzzzzzzzzzzzzzz',
     'reading' => 'zzzzzzzzzzzzzzzzzzzzzzzzzz',
     'recording' => '01j0000000000000000000zzzz',
     'other' => '01j0000000000000000000zzzz',
@@ -358,6 +378,23 @@ function everyState(object $test): array
     handedIn($review->case->sitting);
     // Kit sees four of spring's recordings; the last one's golfer takes the consent back.
     $r[7]->golfer->consents()->update(['withdrawn_at' => now()]);
+    // A draft of the codebook that was tried on all of them; one stands beside a fault as an example.
+    $draft = app(App\Codebook\Actions\SaveDraft::class)(
+        app(App\Codebook\Actions\BeginDraft::class)($test->headCoach()),
+        null,
+        static fn (CodebookDocument $d): CodebookDocument => FaultRules::put($d, 'hang-back', [
+            'own' => ['supported' => ['impact_share', '<', 79], 'contradicted' => ['impact_share', '>=', 84]],
+        ]),
+        $test->headCoach(),
+    );
+    app(App\Codebook\Actions\TryDraft::class)->carryOut($draft, App\Works\Progress::untold());
+    App\Models\CodebookExample::query()->create([
+        'fault' => 'hang-back', 'recording_id' => $r[4]->id, 'shows' => true, 'note' => 'To be seen at impact.',
+    ]);
+    App\Models\Consent::query()->create([
+        'golfer_id' => $r[4]->golfer_id, 'scope' => Core\Sight\Scope::TeachingMaterial,
+        'given_on' => now()->toDateString(), 'expires_on' => now()->addYear()->toDateString(),
+    ]);
 
     return [
         'a head coach' => [$test->headCoach(), [0, 1, 2, 3, 4, 5, 6]],
@@ -476,7 +513,10 @@ function parameters(User $user): array
         'swing' => [1],
         'place' => [1, 2],
         'view' => ['face-on'],
-        'part' => ['stream', 'TP'],
+        'part' => ['stream', 'TP', 'faults'],
+        'key' => ['hang-back'],
+        'example' => App\Models\CodebookExample::query()->orderBy('id')->pluck('public_id')->all()
+            ?: [NOTHING['example']],
         'session' => [NOTHING['session']],
         'import' => [NOTHING['import']],
         'work' => App\Models\Work::query()->orderBy('id')->pluck('public_id')->all(),
@@ -665,6 +705,15 @@ it('lets no canary out, and answers what is hidden as what is not there', functi
                 )->toBeTrue("$method $uri tells $name $all");
             }
             foreach ($hidden as $i) {
+                // An example leads who takes it up to its swing, and is noted.
+                if (
+                    $i === 4 && preg_match('#^/codebook/examples/\w+/look$#', $uri) === 1 &&
+                    str_starts_with($said, '302')
+                ) {
+                    expect($said)->not->toContain('canary')->and($user->isHeadCoach())->toBeFalse();
+
+                    continue;
+                }
                 // One's own swing opens in a private review: nobody else's does.
                 if ($uri === "/own/{$ids[$i]}" && $user->golfer_id === laid()[$i]->golfer_id) {
                     expect($said)->toStartWith('302')->not->toContain('canary');
@@ -696,7 +745,8 @@ it('tells nobody by the answer whether an entry, a film, a reading or a round of
     ) {
         [$user] = $people[$name];
         foreach (addresses($user, 'other') as ['method' => $method, 'uri' => $uri, 'absent' => $absent]) {
-            if ($absent === $uri || str_starts_with($uri, '/read/')) {
+            // Examples are offered to all of these, by name.
+            if ($absent === $uri || str_starts_with($uri, '/read/') || str_starts_with($uri, '/codebook/examples/')) {
                 continue;
             }
             expect(ask($this, $user, $method, $uri))->toBe(
@@ -781,6 +831,7 @@ function changeEverySecret(User $user, array $hidden): void
             ],
         ]);
     }
+    DB::table('codebook_flips')->whereIn('recording_id', $hidden)->update(['is_margin' => 77.7, 'fault' => 'sway']);
     DB::table('recordings')
         ->whereIn('id', $hidden)
         ->update([

@@ -17,18 +17,18 @@
                 @foreach($changes as $row)
                     <tbody>
                         <tr class="apart">
-                            <th colspan="3" scope="rowgroup">
+                            <th colspan="3" scope="rowgroup"><div class="row-head">
                                 @if($row['url'])
                                     <a href="{{ $row['url'] }}">{{ $row['name'] }}</a>
                                 @else
                                     {{ $row['name'] }}
                                 @endif
-                                <form method="post" class="in-line"
+                                <form method="post" class="row-back"
                                     action="{{ route('codebook.draft.back', [$row['part'], $row['key']]) }}">
                                     @csrf
                                     <button class="plain small">{{ __('draft.back') }}</button>
                                 </form>
-                            </th>
+                            </div></th>
                         </tr>
                         @foreach($row['lines'] as $line)
                             <tr>

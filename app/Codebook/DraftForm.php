@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Codebook\Http;
+namespace App\Codebook;
 
 use App\Exceptions\ActionException;
 use Core\Codebook\CodebookDocument;
