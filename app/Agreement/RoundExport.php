@@ -30,7 +30,7 @@ final readonly class RoundExport
 
     private const NAMES = [
         'ratings.csv', 'key.csv', 'results.csv', 'sheets.csv', 'drills.csv', 'advice.csv', 'shown.csv',
-        'arms.csv', 'times.csv', 'results.json', 'key.json', 'datapackage.json',
+        'arms.csv', 'times.csv', 'cues.csv', 'results.json', 'key.json', 'datapackage.json',
     ];
 
     private const FIELDS = [
@@ -72,6 +72,7 @@ final readonly class RoundExport
         ],
         ...AdviceTables::FIELDS,
         ...ShownTables::FIELDS,
+        ...CueTables::FIELDS,
     ];
 
     /** Entries of a key that are fetched at once. */
@@ -120,6 +121,10 @@ final readonly class RoundExport
         self::pour("$folder/shown.csv", $this->table('shown', ShownTables::shown($inputs)));
         self::pour("$folder/arms.csv", $this->table('arms', $this->shown->arms($kept)));
         self::pour("$folder/times.csv", $this->table('times', $this->shown->times($kept)));
+        self::pour("$folder/cues.csv", $this->table('cues', CueTables::cues(
+            $inputs,
+            $this->codebooks->document($round->codebook_version)->cues(),
+        )));
         $progress->tell(0.7);
         $provenance = [
             ...$this->provenance($round, $kept),

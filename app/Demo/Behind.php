@@ -70,4 +70,16 @@ final class Behind
     public const LOAD = 'Pressure under the trail foot while the body turns over it. Not a shift, and not a wait.';
 
     public const WOBBLY = 'Wobbly, and as if nothing carried you at the top.';
+
+    /** What some would rather not have said, by first cause. */
+    public const POOR_CUES = [
+        'sway' => 'Stay back and load up over that trail leg, longer',
+        'late-recentre' => 'Fire the hips to get there',
+        'hang-back' => 'Get forward and cover the ball',
+        'early-lunge' => 'Stay behind it',
+        'spin-out' => 'Screw the feet into it',
+        'late-push' => 'Jump through the strike',
+        'chest-first' => 'Fire your hips later',
+        'jump-off-trail' => 'Push off the trail foot less',
+    ];
 }

@@ -551,7 +551,11 @@ final class LoadDemo
             }
         }
         $cued = array_intersect($core->firstCauses, array_keys(Fernhollow::CUES));
-        $cue = $cued === [] ? '' : Fernhollow::CUES[reset($cued)];
+        $cause = (string) reset($cued);
+        // One in four says what provokes it, or what nobody was shown.
+        $cue = $cued === [] ? '' : (crc32("cue|$by|$reading->position") % 4 === 0
+            ? Behind::POOR_CUES[$cause] ?? Fernhollow::CUES[$cause]
+            : Fernhollow::CUES[$cause]);
         if ($cue !== '') {
             $add('cue', $cue);
         }

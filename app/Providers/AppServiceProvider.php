@@ -86,6 +86,7 @@ use App\Time\Clock;
 use App\Undo\Actions\PutRowsBack;
 use App\Undo\Policies\UndoPolicy;
 use App\Undo\Undos;
+use App\Words\Glossary;
 use App\Words\Wording;
 use App\Works\Doers;
 use App\Works\Policies\WorkPolicy;
@@ -175,6 +176,9 @@ final class AppServiceProvider extends ServiceProvider
             'film' => static fn (array $payload, User $by) => $app->make(RemoveFilm::class)->back($payload, $by),
         ]));
         $this->app->scoped(Codebooks::class);
+        $this->app->scoped(Glossary::class, static fn (Container $app): Glossary => new Glossary(
+            static fn (): array => $app->make(Codebooks::class)->document()->words(),
+        ));
         $this->app->scoped(AcademyNorms::class);
         $this->app->scoped(Onlookers::class);
     }

@@ -445,4 +445,28 @@ return [
         'make' => 'Write the files: ratings, key and every figure as CSV and JSON',
         'take' => 'Take the files: ratings, key and every figure as CSV and JSON (:size)',
     ],
+    'cues' => [
+        'none' => 'Nobody gave a cue',
+        'finding' => '{0} Nothing is known against the words of :cues cues|{1} One of :cues cues has words that something '
+            .'is known against|[2,*] :count times something is known against the words of :cues cues',
+        'says' => 'By the phrases of the codebook the round was read by. Whether a cue is good nobody can say from its '
+            .'words; what is known against it can be. Intervals count golfers.',
+        'n' => 'Cues', 'words' => 'Words, mean',
+        'figures' => ['provokes' => 'Known to provoke', 'unsupported' => 'Not shown', 'long' => 'Over eight words'],
+        'phrase' => 'Said', 'times' => 'Times', 'readers' => 'Readers', 'provokes' => 'Tends to cause',
+        'unsupported' => 'Not shown',
+        'why' => ':why Instead: :instead',
+        'case' => 'case :n',
+    ],
+    'groups' => [
+        'title' => 'Groups of readers',
+        'group' => 'Group', 'readers' => 'Readers in it / others',
+        'sensitivity' => 'Finds what is there, mean of its readers', 'specificity' => 'Leaves what is not there, mean',
+        'differs' => ':points points against the others, p :p',
+        'same' => ':points points against the others: no more than chance among so few, p :p',
+        'too-few' => ':points points against the others: with so few readers no difference could be told',
+        'how' => 'Readers are counted, not calls: the difference is held against every way in which the same readers could '
+            .'have been parted into groups of these sizes. Several groups are looked at, so one that differs by chance is '
+            .'to be expected now and then. Groups of under three are not shown.',
+    ],
 ];

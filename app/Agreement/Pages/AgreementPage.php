@@ -45,6 +45,8 @@ final readonly class AgreementPage
         private AgreementTimes $times,
         private AgreementScale $scale,
         private AgreementAdvice $advice,
+        private AgreementCues $cues,
+        private AgreementGroups $groups,
         private OwnDifferences $differences,
         private Works $works,
     ) {
@@ -98,6 +100,7 @@ final readonly class AgreementPage
                 ...$this->people->of($figures, $kept->map(), $raters, $codebook, $round),
                 'cases' => $figures->cases,
                 'scale' => $this->scale->people($kept->scale(), $raters),
+                'groups' => $raters->open ? $this->groups->of($round, $figures) : [],
             ],
             'faults' => [
                 ...$this->faults->of($figures, $codebook),
@@ -108,7 +111,10 @@ final readonly class AgreementPage
                 array_map(static fn (RaterResult $p): string => $p->rater, $figures->againstKey),
                 $raters,
             ),
-            'advice' => $this->advice->of($kept->advice(), $raters),
+            'advice' => [
+                ...$this->advice->of($kept->advice(), $raters),
+                'cues' => $this->cues->of($round, $raters),
+            ],
             'shown' => $this->arms->of($kept->arms()),
             'times' => $this->times->of($kept->times() ?? [], $raters),
             'calls' => ['calls' => $this->differences->of($round, $user)],

@@ -7,6 +7,7 @@ namespace App\Codebook\Pages;
 use App\Codebook\Codebooks;
 use App\Models\CodebookDraft;
 use App\Models\CodebookVersion;
+use App\Words\Glossary;
 use App\Words\Term;
 use App\Words\Wording;
 use Core\Codebook\Codebook;
@@ -24,7 +25,7 @@ use Illuminate\Support\Facades\Lang;
  */
 final readonly class CodebookPage
 {
-    public function __construct(private Codebooks $codebooks, private Wording $words, private FaultSection $faults)
+    public function __construct(private Codebooks $codebooks, private Wording $words, private FaultSection $faults, private Glossary $glossary)
     {
     }
 
@@ -51,7 +52,7 @@ final readonly class CodebookPage
             'bands' => self::bands($document),
             'measures' => self::measures($document),
             'changes' => $this->changes($document),
-            'words' => __('glossary'),
+            'words' => $this->glossary->all(),
             'versions' => self::versions(),
             'draft' => CodebookDraft::query()->whereIn('state', ['open', 'dropped'])->orderByRaw("state = 'open' desc")
                 ->orderByDesc('id')->first()?->state,

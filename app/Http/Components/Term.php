@@ -4,14 +4,15 @@ declare(strict_types=1);
 
 namespace App\Http\Components;
 
+use App\Words\Glossary;
 use Illuminate\Contracts\View\View;
 use Illuminate\View\Component;
 
 /** A word of the glossary, explained where it stands: by pointer, finger or keyboard. */
 final class Term extends Component
 {
-    /** @param  string  $of  the word's key in lang/en/glossary.php */
-    public function __construct(public string $of)
+    /** @param  string  $of  the word's key in the glossary */
+    public function __construct(public string $of, private readonly Glossary $glossary)
     {
     }
 
@@ -19,8 +20,7 @@ final class Term extends Component
     {
         return view('components.term', [
             'id' => 'term-'.self::next(),
-            'word' => (string) __("glossary.$this->of.word"),
-            'means' => (string) __("glossary.$this->of.means"),
+            ...$this->glossary->of($this->of),
         ]);
     }
 

@@ -12,6 +12,7 @@ use App\Models\Recording;
 use App\Models\Sitting;
 use App\Models\User;
 use App\Sight\Onlookers;
+use App\Words\Glossary;
 use App\Words\Like;
 use App\Words\Term;
 use Core\Codebook\Fault;
@@ -36,8 +37,11 @@ final readonly class SearchPage
     /** So many rounds are looked at, the newest. */
     private const ROUNDS = 60;
 
-    public function __construct(private Onlookers $onlookers, private Codebooks $codebooks)
-    {
+    public function __construct(
+        private Onlookers $onlookers,
+        private Codebooks $codebooks,
+        private Glossary $glossary,
+    ) {
     }
 
     /** @return array{asked: string, groups: list<array{name: string, hits: list<Hit>}>, says: string} */
@@ -54,7 +58,7 @@ final readonly class SearchPage
                 'people' => self::people($words, $user),
                 'faults' => $this->faults($words),
                 'measures' => self::measures($words),
-                'words' => self::glossary($words),
+                'words' => $this->glossary($words),
             ] as $kind => $hits) {
                 if ($hits !== []) {
                     $groups[] = ['name' => (string) __("search.$kind"), 'hits' => array_slice($hits, 0, self::MOST)];
@@ -276,12 +280,10 @@ final readonly class SearchPage
      * @param  list<string>  $words
      * @return list<Hit>
      */
-    private static function glossary(array $words): array
+    private function glossary(array $words): array
     {
         $out = [];
-        /** @var array<string, array{word: string, means: string}> $entries */
-        $entries = (array) __('glossary');
-        foreach ($entries as $key => $entry) {
+        foreach ($this->glossary->all() as $key => $entry) {
             if (self::holds($entry['word'], $words)) {
                 $out[] = ['name' => $entry['word'], 'note' => $entry['means'], 'url' => route('codebook')."#w-$key"];
             }

@@ -50,3 +50,4 @@
     </x-scroll>
     <p class="small quiet">{{ __('agreement.advice.caution') }}</p>
 @endif
+@include('agreement.cues')

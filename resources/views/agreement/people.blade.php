@@ -1,6 +1,31 @@
 <h2>{{ __('agreement.forest') }}</h2>
 @include('agreement.legend')
 @include('agreement.people-table')
+@if($groups)
+    <h2>{{ __('agreement.groups.title') }}</h2>
+    <table class="rows slim">
+        <thead>
+            <tr>
+                <th>{{ __('agreement.groups.group') }}</th>
+                <th class="num">{{ __('agreement.groups.readers') }}</th>
+                <th>{{ __('agreement.groups.sensitivity') }}</th>
+                <th>{{ __('agreement.groups.specificity') }}</th>
+            </tr>
+        </thead>
+        <tbody>
+            @foreach($groups as $group)
+                <tr>
+                    <td>{{ $group['name'] }}</td>
+                    <td class="num">{{ $group['readers'] }} / {{ $group['others'] }}</td>
+                    @foreach($group['figures'] as $figure)
+                        <td><b>{{ $figure['mean'] }} %</b> <span class="small quiet">{{ $figure['says'] }}</span></td>
+                    @endforeach
+                </tr>
+            @endforeach
+        </tbody>
+    </table>
+    <p class="small quiet">{{ __('agreement.groups.how') }}</p>
+@endif
 <h2>{{ __('agreement.map.title') }}</h2>
 <x-scroll>
     <table class="rows heat upright">

@@ -3,6 +3,6 @@
 <p class="small quiet terms">
     {{ __('figures.words-here') }}
     @foreach($of as $key)
-        <x-term :of="$key">{{ __("glossary.$key.word") }}</x-term>
+        <x-term :of="$key">{{ app(\App\Words\Glossary::class)->of($key)['word'] }}</x-term>
     @endforeach
 </p>

@@ -63,6 +63,7 @@ it('gives the head coach a published round as open files that agree with the pag
         'shown.csv',
         'arms.csv',
         'times.csv',
+        'cues.csv',
         'results.json',
         'key.json',
         'datapackage.json',
@@ -392,4 +393,49 @@ it('gives what was shown as a table from which the same differences follow', fun
             ->where('shown', $arm)->where('less', '')->sole()['estimate'];
         expect((float) $d['estimate'])->toEqualWithDelta($of($d['shown']) - $of($d['less']), 1e-9);
     }
+});
+
+it('shows of the cues what their table says, recomputed outside the page', function () {
+    $round = Sitting::query()->where('name', 'like', 'Spring%')->firstOrFail();
+    $readings = DB::table('readings')->join('sitting_cases', 'sitting_cases.id', '=', 'readings.sitting_case_id')
+        ->where('sitting_id', $round->id)->orderBy('readings.id')->get(['readings.id', 'user_id']);
+    DB::statement('alter table readings disable trigger user');
+    DB::table('readings')->whereIn('id', $readings->pluck('id'))->update(['cue' => 'lead heel heavy']);
+    foreach ($readings as $i => $reading) {
+        if ($i % 3 === 0) {
+            DB::table('readings')->where('id', $reading->id)->update(['cue' => 'fire the hips']);
+        }
+    }
+    DB::statement('alter table readings enable trigger user');
+    $rows = array_map('str_getcsv', explode("\n", trim(exported($this, $round)['cues.csv'])));
+    $head = array_shift($rows);
+    $by = [];
+    foreach ($rows as $row) {
+        ['rater' => $rater, 'provokes' => $provokes] = array_combine($head, $row);
+        $by[$rater][] = $provokes === '' ? 0 : 1;
+    }
+    $page = $this->actingAs($this->headCoach())->get("/agreement/{$round->public_id}?part=advice")->assertOk();
+    $shown = $page->viewData('cues');
+    expect(count($rows))->toBe($readings->count())->and($shown['people'])->toHaveCount(count($by))
+        ->and(array_map(static fn (array $p): float => $p['figures'][0]->estimate, $shown['people']))
+        ->toEqual(array_values(array_map(static fn (array $of): float => array_sum($of) / count($of), $by)))
+        ->and($shown['phrases'][0]['said'])->toBe('fire the hips')
+        ->and($shown['phrases'][0]['times'])->toBe(array_sum(array_map('array_sum', $by)));
+    $page->assertSee('fire the hips')->assertSee('Instead:');
+    // A member is not shown what colleagues said.
+    $this->actingAs($this->person('tam'))->get("/agreement/{$round->public_id}?part=advice")->assertOk()
+        ->assertDontSee('fire the hips');
+});
+
+it('compares groups of readers before a head coach only, with readers as what is counted', function () {
+    $round = Sitting::query()->where('name', 'like', 'Spring%')->firstOrFail();
+    $page = $this->actingAs($this->headCoach())->get("/agreement/{$round->public_id}?part=people")->assertOk();
+    $readers = count(App\Agreement\KeptFigures::ofRound($round)->summary()->againstKey);
+    foreach ($page->viewData('groups') as $group) {
+        expect($group['readers'])->toBeGreaterThanOrEqual(3)->and($group['others'])->toBeGreaterThanOrEqual(3)
+            ->and($group['readers'] + $group['others'])->toBeLessThanOrEqual($readers);
+    }
+    expect($page->viewData('groups'))->not->toBe([]);
+    $this->actingAs($this->person('tam'))->get("/agreement/{$round->public_id}?part=people")
+        ->assertDontSee('Groups of readers');
 });
