@@ -73,7 +73,7 @@ final class Behind
 
     /** What some would rather not have said, by first cause. */
     public const POOR_CUES = [
-        'sway' => 'Stay back and load up over that trail leg, longer',
+        'sway' => 'Stay back and load up over that leg',
         'late-recentre' => 'Fire the hips to get there',
         'hang-back' => 'Get forward and cover the ball',
         'early-lunge' => 'Stay behind it',
