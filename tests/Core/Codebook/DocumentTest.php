@@ -357,3 +357,22 @@ it('publishes a swing by its schema, for every device and with nothing but a tra
         ->and($report->faults(Codebook::standard())['sway']->judgement->verdict)
         ->toBe($device === null ? Verdict::NotMeasurable : Verdict::Supported);
 })->with([...DeviceClass::cases(), null]);
+
+it('is what its published schema says, shipped or of before, and the schema refuses what it would refuse', function () {
+    $errors = static function (array $document): array {
+        $validator = new JsonSchema\Validator;
+        $data = json_decode(json_encode($document, JSON_THROW_ON_ERROR));
+        $validator->validate(
+            $data,
+            (object) ['$ref' => 'file://'.dirname(__DIR__, 3).'/docs/schemas/codebook.schema.json'],
+        );
+
+        return array_map(static fn (array $e): string => $e['property'].': '.$e['message'], $validator->getErrors());
+    };
+    $document = CodebookDocument::standard()->with('words', 'press', ['word' => 'press', 'means' => 'ours']);
+    $first = json_decode((string) file_get_contents(dirname(__DIR__, 3).'/resources/codebooks/1.json'), true);
+    expect($errors($document->toArray()))->toBe([])->and($errors($document->whole()))->toBe([])
+        ->and($errors($first))->toBe([])
+        ->and($errors([...$document->toArray(), 'lenses' => []]))->not->toBe([])
+        ->and($errors([...$document->toArray(), 'version' => 'no blanks']))->not->toBe([]);
+});
