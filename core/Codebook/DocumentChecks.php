@@ -53,7 +53,8 @@ final readonly class DocumentChecks
             }
         }
         foreach ($pairs as [$yes, $no, $isOwn]) {
-            [$supported, $denied, $both] = self::reached($yes, $no);
+            [$supported, $denied] = self::reached($yes, $no);
+            $both = self::both($yes, $no);
             $found = [
                 ...$found,
                 ...$supported ? [] : [Remark::of(Defect::NeverSupported, ...$about)],
@@ -61,29 +62,81 @@ final readonly class DocumentChecks
                 ...$both === null ? [] : [Remark::of(Defect::Both, ...[...$about, 'parts' => self::parts($both)])],
             ];
         }
-        foreach (RuleCells::of([$fault->supported], $codebook->lens->bands) as [$at, $measured]) {
-            if ($fault->supported->evaluate($measured) === Truth::Yes && array_filter($at, is_float(...)) !== []) {
-                return [...$found, Remark::of(Defect::BandSupports, ...[...$about, 'parts' => self::parts($at)])];
+        $inBand = self::supportedInBand($fault->supported, $codebook);
+
+        return $inBand === null
+            ? $found
+            : [...$found, Remark::of(Defect::BandSupports, ...[...$about, 'parts' => self::parts($inBand)])];
+    }
+
+    /** @return array<string, float|string>|null values inside their bands that support it, whatever times are known */
+    private static function supportedInBand(Rule $rule, Codebook $codebook): ?array
+    {
+        foreach (self::asked($rule) as [$asked]) {
+            foreach (RuleCells::of([$asked], $codebook->lens->bands) as [$at, $measured]) {
+                if ($asked->evaluate($measured) === Truth::Yes && array_filter($at, is_float(...)) !== []) {
+                    return $at;
+                }
             }
         }
 
-        return $found;
+        return null;
     }
 
-    /** @return array{bool, bool, array<string, float|string>|null} whether each is reached, and values that reach both */
+    /** @return array<string, float|string>|null values that support and contradict at once, whatever times are known */
+    private static function both(Rule $yes, ?Rule $no): ?array
+    {
+        foreach ($no === null ? [] : self::asked($yes, $no) as [$is, $not]) {
+            foreach (RuleCells::of([$is, $not]) as [$at, $measured]) {
+                if ($is->evaluate($measured) === Truth::Yes && $not->evaluate($measured) === Truth::Yes) {
+                    return $at;
+                }
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * Rules as they are asked of swings of which some times are known too badly: those clauses are left out.
+     *
+     * @return non-empty-list<list<Rule>> the rules whole, then for every set of stations that may be known
+     */
+    private static function asked(Rule ...$rules): array
+    {
+        $anchors = [];
+        foreach ($rules as $rule) {
+            foreach ($rule->conditions() as $condition) {
+                $anchor = Scale::anchor($condition->measure);
+                if ($anchor !== null) {
+                    $anchors[$anchor->value] = $anchor;
+                }
+            }
+        }
+        $out = [array_values($rules)];
+        $anchors = array_values($anchors);
+        for ($set = 0; $set < (1 << count($anchors)) - 1; $set++) {
+            $scale = Scale::knowing(array_values(array_filter(
+                $anchors,
+                static fn (int $i): bool => ($set >> $i & 1) === 1,
+                ARRAY_FILTER_USE_KEY,
+            )));
+            $out[] = array_map(static fn (Rule $rule): Rule => $rule->scaled($scale) ?? $rule, array_values($rules));
+        }
+
+        return $out;
+    }
+
+    /** @return array{bool, bool} whether any values support it, and any contradict it */
     private static function reached(Rule $yes, ?Rule $no): array
     {
         $supported = $denied = false;
-        $both = null;
-        foreach (RuleCells::of($no === null ? [$yes] : [$yes, $no]) as [$at, $measured]) {
-            $is = $yes->evaluate($measured) === Truth::Yes;
-            $not = $no?->evaluate($measured) === Truth::Yes;
-            $supported = $supported || $is;
-            $denied = $denied || $not;
-            $both ??= $is && $not ? $at : null;
+        foreach (RuleCells::of($no === null ? [$yes] : [$yes, $no]) as [, $measured]) {
+            $supported = $supported || $yes->evaluate($measured) === Truth::Yes;
+            $denied = $denied || $no?->evaluate($measured) === Truth::Yes;
         }
 
-        return [$supported, $denied, $both];
+        return [$supported, $denied];
     }
 
     /**

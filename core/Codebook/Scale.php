@@ -75,6 +75,22 @@ final readonly class Scale
         return new self;
     }
 
+    /**
+     * Nothing is scaled; clauses about times that count from any station but these are left out.
+     *
+     * @param  list<Station>  $known
+     */
+    public static function knowing(array $known): self
+    {
+        return new self(known: array_fill_keys(array_map(static fn (Station $s): string => $s->value, $known), 0.0));
+    }
+
+    /** The station whose time must be known well for a clause about a measure to be asked; null where none must. */
+    public static function anchor(Measure $measure): ?Station
+    {
+        return self::ANCHOR[$measure->value] ?? null;
+    }
+
     public static function of(?StationTimes $stations, ?ClubGroup $club, ?SwingSize $size): self
     {
         $bySize = self::SIZES[($size ?? SwingSize::Full)->value];
@@ -123,7 +139,7 @@ final readonly class Scale
     /** Whether a clause about a measure may be asked beside others: a time only where its station is known well. */
     public function mayAsk(Measure $measure): bool
     {
-        $anchor = self::ANCHOR[$measure->value] ?? null;
+        $anchor = self::anchor($measure);
 
         return $anchor === null || $this->known === null || ($this->known[$anchor->value] ?? INF) <= self::KNOWN;
     }

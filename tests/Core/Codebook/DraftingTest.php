@@ -88,6 +88,11 @@ it('tells the defect that a change makes', function (Closure $change, Defect $de
         fn () => ruled('toe-dive', 'own', ['toe_drift', '>=', 12], ['toe_drift', '<=', 12]),
         Defect::Both,
     ],
+    'in its band once a time is not known' => [
+        fn () => ruled('weak-couple', 'own', ['any', ['heel_toe_trail', '<', 5],
+            ['all', ['heel_toe_trail', '<', 12], ['heel_toe_trail_at', '>', 60]]], ['heel_toe_trail', '>', 30]),
+        Defect::BandSupports,
+    ],
     'never supported' => [
         fn () => ruled('toe-dive', 'own', ['all', ['toe_drift', '>', 20], ['toe_drift', '<', 15]], ['toe_drift', '<', 6]),
         Defect::NeverSupported,
