@@ -231,6 +231,15 @@ return [
         'not-yet' => 'Not to be said yet, from :cases cases of panels and what the rounds hold.',
     ],
 
+    // Core\Training\Reason: why a question is asked next.
+    'next' => [
+        'weak' => 'You may be right about “:fault_name” as seldom as :low_percent times in a hundred.',
+        'due' => '“:fault_name” was last asked :days days ago.',
+        'fresh' => '“:fault_name” has hardly been asked yet.',
+        'confused' => '“:other_name” is what you call where “:fault_name” is meant.',
+        'kept' => 'All stands well; “:fault_name” keeps it so.',
+    ],
+
     // Core\Agreement\Undefined: why a figure is undefined.
     'undefined' => [
         'not-finite' => 'the arithmetic gives no finite number here',

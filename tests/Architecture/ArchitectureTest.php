@@ -15,6 +15,7 @@ $rooms = [
     'Consensus',
     'Agreement',
     'Planning',
+    'Training',
     'Drawing',
     'Format',
     'Simulation',
