@@ -40,6 +40,7 @@ use App\Operations\Http\RecordController;
 use App\Panel\Http\FollowingController;
 use App\Panel\Http\JudgingController;
 use App\Panel\Http\PanelController;
+use App\Practice\Http\PracticeController;
 use App\Report\Http\ReportController;
 use App\Search\Http\SearchController;
 use App\Shelf\Http\BatchController;
@@ -115,6 +116,18 @@ Route::middleware('auth')->group(function (): void {
         ->middleware('throttle:code')->name('account.factor.codes');
     Route::delete('/account/second-factor', [FactorController::class, 'destroy'])
         ->middleware('throttle:code')->name('account.factor.drop');
+    Route::get('/practice', [PracticeController::class, 'index'])->name('practice');
+    Route::post('/practice', [PracticeController::class, 'begin'])->name('practice.begin');
+    Route::can('practise', 'sitting')
+        ->prefix('/practice/{sitting}')
+        ->where(['place' => '[1-9]|10'])
+        ->group(function (): void {
+            Route::delete('/', [PracticeController::class, 'end'])->name('practice.end');
+            Route::get('/{place}', [PracticeController::class, 'question'])->name('practice.question');
+            Route::post('/{place}', [PracticeController::class, 'answer'])->name('practice.answer');
+            Route::get('/{place}/evidence', [PracticeController::class, 'evidence'])->name('practice.evidence');
+            Route::get('/{place}/film/{view}/{part}', [PracticeController::class, 'film'])->name('practice.film');
+        });
     Route::get('/codebook', [CodebookController::class, 'show'])->name('codebook');
     Route::get('/codebook/faults/{fault}', [DefinitionController::class, 'show'])
         ->where('fault', '[a-z][a-z0-9-]{1,39}')->name('codebook.fault');

@@ -80,6 +80,7 @@ final class LoadDemo
         private readonly DemoDebrief $debrief,
         private readonly WriteReport $report,
         private readonly DemoCodebook $codebook,
+        private readonly DemoPractice $practice,
     ) {
     }
 
@@ -161,6 +162,7 @@ final class LoadDemo
             ($this->debrief)($spring->refresh(), $head, $staff, $today->copy()->subDays(63));
             Carbon::setTestNow($today->copy()->subDays(40)->setTime(16, 0));
             ($this->codebook)($spring->refresh(), $head);
+            ($this->practice)($today->copy()->subDays(30));
         }
 
         Carbon::setTestNow($today->copy()->subDays(6)->setTime(9, 0));

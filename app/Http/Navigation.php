@@ -30,6 +30,7 @@ final readonly class Navigation
             'debrief' => ['debrief.index', 'debrief|debriefs'],
             'reports' => ['reports', 'reports'],
         ],
+        'training' => ['practice' => ['practice', 'practice']],
         'academy' => [
             'people' => ['people', 'people'],
             'golfers' => ['golfers', 'golfers|lessons'],
@@ -40,8 +41,8 @@ final readonly class Navigation
 
     /** Pages for those who do not run the academy; what is published to them opens from there. */
     private const READERS = [
-        Role::Instructor->value => ['today', 'agreement', 'codebook'],
-        Role::Panel->value => ['today', 'panel', 'codebook'],
+        Role::Instructor->value => ['today', 'practice', 'agreement', 'codebook'],
+        Role::Panel->value => ['today', 'panel', 'practice', 'codebook'],
     ];
 
     public function __construct(private User $user)

@@ -45,6 +45,7 @@ use App\Models\Enums\WorkKind;
 use App\Models\Film;
 use App\Models\KeyEntry;
 use App\Models\PendingImport;
+use App\Models\PracticeSitting;
 use App\Models\Reading;
 use App\Models\Recording;
 use App\Models\Sitting;
@@ -59,6 +60,7 @@ use App\Panel\Actions\RuleOnEntry;
 use App\Panel\FollowingRounds;
 use App\Panel\Policies\DrillJudgingPolicy;
 use App\Panel\Policies\KeyEntryPolicy;
+use App\Practice\Policies\PracticeSittingPolicy;
 use App\Shelf\AcademyNorms;
 use App\Shelf\Actions\ChangeFacts;
 use App\Shelf\Actions\MeasureRecording;
@@ -129,6 +131,7 @@ final class AppServiceProvider extends ServiceProvider
         CaptureSession::class => CaptureSessionPolicy::class,
         CaughtSwing::class => CaughtSwingPolicy::class,
         PendingImport::class => PendingImportPolicy::class,
+        PracticeSitting::class => PracticeSittingPolicy::class,
         CodebookExample::class => CodebookExamplePolicy::class,
         CodebookVersion::class => CodebookVersionPolicy::class,
         AuditEntry::class => AuditEntryPolicy::class,

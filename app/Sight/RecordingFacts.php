@@ -21,14 +21,15 @@ final class RecordingFacts
 {
     /**
      * @var array<int, array{consents: bool, lessons: bool, held: bool, own: bool, room: bool, feel: bool, example: bool,
-     *     looked: bool}> by recording
+     *     looked: bool, kept: bool}> by recording
      */
     private array $facts = [];
 
-    /** Whether it stands in the codebook, and is kept for no later round. */
-    private const EXAMPLE = 'exists (select 1 from codebook_examples x where x.recording_id = recordings.id)
-        and not exists (select 1 from case_swings w join sitting_cases c on c.case_id = w.case_id
-            where w.recording_id = recordings.id and c.reserved) as example';
+    private const EXAMPLE = 'exists (select 1 from codebook_examples x where x.recording_id = recordings.id) as example';
+
+    /** Whether some round keeps it for later. */
+    private const KEPT = 'exists (select 1 from case_swings w join sitting_cases c on c.case_id = w.case_id
+        where w.recording_id = recordings.id and c.reserved) as kept';
 
     public function __construct(private readonly User $user)
     {
@@ -53,6 +54,7 @@ final class RecordingFacts
             ->whereKey($ids)
             ->select('recordings.*')
             ->selectRaw(self::EXAMPLE)
+            ->selectRaw(self::KEPT)
             ->selectRaw(
                 'exists (select 1 from exposures e where e.recording_id = recordings.id and e.user_id = ?) as looked',
                 [$this->user->id],
@@ -79,8 +81,9 @@ final class RecordingFacts
                 'own' => $recording !== null && $recording->golfer_id === $this->user->golfer_id,
                 'room' => $is('room'),
                 'feel' => $is('feel'),
-                'example' => $is('example') && $is('teaching'),
+                'example' => $is('example') && $is('teaching') && ! $is('kept'),
                 'looked' => $is('looked'),
+                'kept' => $is('kept'),
             ];
         }
     }
@@ -102,6 +105,7 @@ final class RecordingFacts
             $fact['feel'],
             $fact['example'],
             $fact['looked'],
+            $fact['kept'],
         );
     }
 

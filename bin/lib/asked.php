@@ -78,6 +78,7 @@ function pagesToAsk(): array
         'side by side' => [$head, "/bench/$swings[0]/with/$swings[1]"],
         'put beside' => [$head, "/bench/$swings[0]/with?find=a"],
         'codebook' => [$head, '/codebook'],
+        'practice' => [$member, '/practice'],
         'fault' => [$head, '/codebook/faults/hang-back'],
         'fault, instructor' => [$member, '/codebook/faults/hang-back'],
         'draft' => [$head, '/codebook/draft'],

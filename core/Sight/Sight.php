@@ -52,6 +52,38 @@ final readonly class Sight
         };
     }
 
+    /** Whether a person may be asked about it in practice: nothing of it waits to be read blind, nor is kept for that. */
+    public static function mayPractise(Standing $s): bool
+    {
+        return $s->consents && $s->held && ! $s->feelAwaited && ! $s->own && ! $s->kept && $s->hiddenBy() === null;
+    }
+
+    /**
+     * In practice: the swing; after the answer what was measured, what the ball did, what a panel made of it, and why.
+     *
+     * @param  bool  $answered  whether the person has answered what is asked
+     */
+    public static function ofPractice(Standing $s, bool $answered): self
+    {
+        return match (true) {
+            ! $s->consents => self::nothing(Why::Consent),
+            ! $s->held => self::nothing(Why::Erased),
+            $s->own => self::nothing(Why::Own),
+            $s->hiddenBy() !== null => self::nothing($s->hiddenBy()),
+            ! self::mayPractise($s) => self::nothing(Why::NotTheirs),
+            $answered => self::these(
+                Thing::Film,
+                Thing::Trace,
+                Thing::Context,
+                Thing::Flight,
+                Thing::Numbers,
+                Thing::Key,
+                Thing::Calls,
+            ),
+            default => self::these(Thing::Film, Thing::Trace, Thing::Context),
+        };
+    }
+
     /** Whether the codebook offers it to this person as an example: who takes it up has seen an answer from then on. */
     public static function offersExample(Standing $s): bool
     {

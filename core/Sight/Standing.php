@@ -17,6 +17,7 @@ final readonly class Standing
      * @param  bool  $feelAwaited  whether its golfer has still to say what was felt
      * @param  bool  $example  whether it stands in the codebook as an example, with consent for teaching material today,
      *     and is kept for no later round
+     * @param  bool  $kept  whether some round keeps it for later
      * @param  bool  $looked  whether a truth about it was within the person's sight before
      * @param  bool  $room  whether the golfer agrees today that the film is shown to a room
      */
@@ -31,6 +32,7 @@ final readonly class Standing
         public bool $feelAwaited = false,
         public bool $example = false,
         public bool $looked = false,
+        public bool $kept = false,
     ) {
     }
 

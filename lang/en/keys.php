@@ -31,6 +31,7 @@ return [
         'feet' => 'near to the feet, or the whole picture',
         'next' => 'next fault',
         'previous' => 'previous fault',
+        'next-question' => 'next question',
         'present' => 'present',
         'absent' => 'absent',
         'cannot-tell' => 'cannot tell',

@@ -89,6 +89,11 @@ return [
         'row-there' => 'There is one called “:key” already. Nothing was stored.',
         'no-such-row' => 'It is in the draft no longer. Nothing was stored.',
     ],
+    'practice' => [
+        'nothing' => 'There is nothing to practise on yet: questions come from rounds that were published, and nothing that '
+            .'waits to be read is asked.',
+        'answered' => 'This question was answered before; the first answer counts.',
+    ],
     'house' => [
         'short' => 'A passphrase of fewer than :letters letters keeps nothing. Nothing was written.',
         'passphrase' => 'This passphrase does not open the archive. Nothing was changed.',

@@ -59,6 +59,13 @@ export const READING = {
   summary: 'h',
 };
 
+export const PRACTICE = {
+  present: 'p',
+  absent: 'a',
+  'cannot-tell': 'c',
+  'next-question': 'Enter',
+};
+
 export const DEBRIEF = {
   'topic-on': 'ArrowDown',
   'topic-back': 'ArrowUp',

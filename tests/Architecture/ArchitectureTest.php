@@ -45,6 +45,7 @@ $areas = [
     'Notices',
     'Debrief',
     'Report',
+    'Practice',
     'Search',
     'Today',
     'Operations',

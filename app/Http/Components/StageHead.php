@@ -28,6 +28,7 @@ final class StageHead extends Component
         ],
         'debrief' => ['debrief/page', 'debrief/lanes', 'bench/aids'],
         'asked' => ['panel/asked'],
+        'practice' => ['practice/page'],
         'room' => ['debrief/room'],
         'compare' => ['bench/compare', 'bench/follow'],
     ];
@@ -50,7 +51,7 @@ final class StageHead extends Component
     ];
 
     /**
-     * @param  'bench'|'reading'|'debrief'|'asked'|'room'|'compare'  $script  of which page
+     * @param  'bench'|'reading'|'debrief'|'asked'|'practice'|'room'|'compare'  $script  of which page
      * @param  list<string>  $fetch  addresses of what it will ask for
      * @param  list<string>  $pictures  addresses of the pictures it opens with
      */

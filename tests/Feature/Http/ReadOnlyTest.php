@@ -24,6 +24,7 @@ function pages(object $test): array
         'film' => [App\Models\Film::query()->value('public_id')],
         'fault' => ['hang-back'],
         'key' => ['hang-back'],
+        'sitting' => ['x'],
         'swing' => [1],
         'place' => [1],
         'view' => ['face-on'],

@@ -105,6 +105,13 @@ const KNOWN_ROUTES = [
     'codebook.document' => 'GET',
     'codebook.store' => 'POST',
     'codebook.fault' => 'GET',
+    'practice' => 'GET',
+    'practice.begin' => 'POST',
+    'practice.end' => 'DELETE',
+    'practice.question' => 'GET',
+    'practice.answer' => 'POST',
+    'practice.evidence' => 'GET',
+    'practice.film' => 'GET',
     'codebook.example.add' => 'POST',
     'codebook.example.look' => 'POST',
     'codebook.example.drop' => 'DELETE',
@@ -255,6 +262,7 @@ const KNOWN_ROUTES = [
 
 /** What stands for something that is not there, by parameter. */
 const NOTHING = [
+    'sitting' => '01zzzzzzzzzzzzzzzzzzzzzzzz',
     'example' => '01zzzzzzzzzzzzzzzzzzzzzzzz',
     'reading' => 'zzzzzzzzzzzzzzzzzzzzzzzzzz',
     'recording' => '01j0000000000000000000zzzz',
@@ -378,6 +386,11 @@ function everyState(object $test): array
     handedIn($review->case->sitting);
     // Kit sees four of spring's recordings; the last one's golfer takes the consent back.
     $r[7]->golfer->consents()->update(['withdrawn_at' => now()]);
+    // Two who practise, each with a question that is not answered.
+    app(App\Sight\Onlookers::class)->forget();
+    foreach ([$kit, $nobody] as $user) {
+        app(App\Practice\Actions\BeginPractice::class)($user, null, 5);
+    }
     // A draft of the codebook that was tried on all of them; one stands beside a fault as an example.
     $draft = app(App\Codebook\Actions\SaveDraft::class)(
         app(App\Codebook\Actions\BeginDraft::class)($test->headCoach()),
@@ -515,6 +528,7 @@ function parameters(User $user): array
         'view' => ['face-on'],
         'part' => ['stream', 'TP', 'faults'],
         'key' => ['hang-back'],
+        'sitting' => App\Models\PracticeSitting::query()->orderBy('id')->pluck('public_id')->all() ?: [NOTHING['sitting']],
         'example' => App\Models\CodebookExample::query()->orderBy('id')->pluck('public_id')->all()
             ?: [NOTHING['example']],
         'session' => [NOTHING['session']],
@@ -744,9 +758,13 @@ it('tells nobody by the answer whether an entry, a film, a reading or a round of
         ['an instructor who reads again', 'a panel member who reads again', 'an instructor without a seat'] as $name
     ) {
         [$user] = $people[$name];
+        $practised = App\Models\PracticeSitting::query()->where('user_id', $user->id)->pluck('public_id')->all();
         foreach (addresses($user, 'other') as ['method' => $method, 'uri' => $uri, 'absent' => $absent]) {
-            // Examples are offered to all of these, by name.
-            if ($absent === $uri || str_starts_with($uri, '/read/') || str_starts_with($uri, '/codebook/examples/')) {
+            // Examples are offered to all of these, by name; a practice sitting is its own person's.
+            if (
+                $absent === $uri || str_starts_with($uri, '/read/') || str_starts_with($uri, '/codebook/examples/') ||
+                array_filter($practised, static fn (string $id): bool => str_contains($uri, $id)) !== []
+            ) {
                 continue;
             }
             expect(ask($this, $user, $method, $uri))->toBe(

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Practice\Actions;
+
+use App\Exceptions\ActionException;
+use App\Models\Exposure;
+use App\Models\PracticeAnswer;
+use App\Models\PracticeSitting;
+use App\Models\User;
+use Core\Reading\Presence;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * Takes an answer, once: the truth is shown then, which is noted, and the next question is put. A sitting ends with its
+ * last question.
+ */
+final readonly class AnswerQuestion
+{
+    public function __construct(private AskQuestion $ask)
+    {
+    }
+
+    /** @throws ActionException where it was answered otherwise before */
+    public function __invoke(PracticeSitting $sitting, int $place, Presence $said, User $user): PracticeAnswer
+    {
+        return DB::transaction(function () use ($sitting, $place, $said, $user): PracticeAnswer {
+            $sitting = PracticeSitting::query()->lockForUpdate()->findOrFail($sitting->id);
+            $answer = $sitting->answers()->where('place', $place)->with('entry')->firstOrFail();
+            if ($answer->presence !== null) {
+                // Sent twice it is the same answer; another one comes too late.
+                return $answer->presence === $said
+                    ? $answer
+                    : throw ActionException::because('refusals.practice.answered', [], ActionException::CONFLICT);
+            }
+            $answer->update([
+                'presence' => $said,
+                'right' => $said->value === $answer->entry->scoredLabel(),
+                'answered_at' => now(),
+            ]);
+            Exposure::query()->firstOrCreate(
+                ['user_id' => $user->id, 'recording_id' => $answer->recording_id, 'what' => 'key', 'sitting_id' => null],
+                ['shown_at' => now()],
+            );
+            if ($place >= $sitting->questions || ! ($this->ask)($sitting, $user)) {
+                $sitting->update(['ended_at' => now()]);
+            }
+
+            return $answer;
+        });
+    }
+}

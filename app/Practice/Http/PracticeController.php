@@ -1,0 +1,116 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Practice\Http;
+
+use App\Bench\Pages\EvidencePayload;
+use App\Http\Controller;
+use App\Models\PracticeAnswer;
+use App\Models\PracticeSitting;
+use App\Practice\Actions\AnswerQuestion;
+use App\Practice\Actions\BeginPractice;
+use App\Practice\Pages\PracticePage;
+use App\Practice\Pages\QuestionPage;
+use App\Shelf\Http\FilmPart;
+use App\Sight\NotNow;
+use App\Sight\Onlookers;
+use Core\Motion\View as FilmView;
+use Core\Sight\Sight;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\RedirectResponse;
+use Symfony\Component\HttpFoundation\BinaryFileResponse;
+
+/** Practice: a question, one answer, the truth at the same moment of the same swing. */
+final class PracticeController extends Controller
+{
+    public function __construct(private readonly Onlookers $onlookers)
+    {
+    }
+
+    public function index(PracticePage $page): View
+    {
+        return view('practice.index', $page->of($this->user()));
+    }
+
+    public function begin(BeginPracticeRequest $request, BeginPractice $begin): RedirectResponse
+    {
+        $sitting = $begin($this->user(), $request->fault(), $request->questions());
+
+        return redirect()->route('practice.question', [$sitting, $sitting->answers()->count()]);
+    }
+
+    public function question(PracticeSitting $sitting, int $place, QuestionPage $page): View
+    {
+        $answer = $this->asked($sitting, $place);
+
+        return view('practice.question', $page->of($sitting, $answer, $this->user()));
+    }
+
+    public function answer(
+        AnswerRequest $request,
+        PracticeSitting $sitting,
+        int $place,
+        AnswerQuestion $answer,
+    ): RedirectResponse {
+        $this->backTo(route('practice.question', [$sitting, $place]));
+        $this->asked($sitting, $place);
+        $answer($sitting, $place, $request->presence(), $this->user());
+
+        return redirect()->route('practice.question', [$sitting, $place]);
+    }
+
+    public function end(PracticeSitting $sitting): RedirectResponse
+    {
+        PracticeSitting::query()->whereKey($sitting->id)->whereNull('ended_at')->update(['ended_at' => now()]);
+
+        return redirect()->route('practice');
+    }
+
+    public function evidence(PracticeSitting $sitting, int $place, EvidencePayload $payload): JsonResponse
+    {
+        $recording = $this->asked($sitting, $place)->recording;
+        $filmed = $recording->filmedViews();
+
+        return response()->json($payload->of(
+            $recording,
+            $filmed === [],
+            $filmed,
+            true,
+            static fn (string $view, string $part): string => route(
+                'practice.film',
+                [$sitting, $place, $view, $part],
+                false,
+            ),
+        ));
+    }
+
+    public function film(
+        PracticeSitting $sitting,
+        int $place,
+        string $view,
+        string $part,
+        FilmPart $film,
+    ): BinaryFileResponse {
+        $recording = $this->asked($sitting, $place)->recording;
+        abort_unless(
+            in_array($view, array_map(static fn (FilmView $v): string => $v->value, $recording->filmedViews()), true),
+            404,
+        );
+
+        return $film->answer($recording, $view, $part);
+    }
+
+    /** @throws NotNow where its swing waits somewhere to be read blind by now, or may be used no longer */
+    private function asked(PracticeSitting $sitting, int $place): PracticeAnswer
+    {
+        $answer = $sitting->answers()->where('place', $place)->with('recording.golfer')->firstOrFail();
+        $sight = Sight::ofPractice(
+            $this->onlookers->of($this->user())->standing($answer->recording_id),
+            $answer->presence !== null,
+        );
+
+        return $sight->why === null ? $answer : throw NotNow::because($sight->why);
+    }
+}

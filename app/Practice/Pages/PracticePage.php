@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Practice\Pages;
+
+use App\Codebook\Codebooks;
+use App\Models\PracticeSitting;
+use App\Models\User;
+use App\Practice\PersonSkills;
+use App\Practice\PracticePool;
+use Core\Number\Written;
+use Core\Training\NextQuestion;
+use Core\Training\Question;
+use Core\Training\Skill;
+
+/** What one person knows, fault by fault, and the way into practice. Nobody else's. */
+final readonly class PracticePage
+{
+    public function __construct(
+        private PersonSkills $skills,
+        private PracticePool $pool,
+        private Codebooks $codebooks,
+    ) {
+    }
+
+    /** @return array<string, mixed> */
+    public function of(User $user): array
+    {
+        $skills = $this->skills->of($user);
+        $codebook = $this->codebooks->current();
+        $questions = $this->pool->of($user);
+        $asked = array_count_values(array_map(static fn (Question $q): string => $q->fault, $questions));
+        uasort($skills, static fn (Skill $a, Skill $b): int => $a->low() <=> $b->low());
+        $open = PracticeSitting::query()->where('user_id', $user->id)->whereNull('ended_at')->first();
+        $rows = [];
+        foreach ($skills as $fault => $skill) {
+            if (isset($asked[$fault])) {
+                $rows[] = [
+                    'fault' => $fault,
+                    'name' => ucfirst($codebook->fault($fault)->name),
+                    'url' => route('codebook.fault', $fault),
+                    'chance' => self::percent($skill->chance()),
+                    'low' => self::percent($skill->low()),
+                    'high' => self::percent($skill->high()),
+                    'left' => round(100.0 * $skill->low(), 1),
+                    'wide' => round(100.0 * ($skill->high() - $skill->low()), 1),
+                    'at' => round(100.0 * $skill->chance(), 1),
+                    'answers' => $skill->answers,
+                    'swings' => $asked[$fault],
+                    'says' => $skill->low() >= NextQuestion::AIM ? (string) __('practice.stands') : '',
+                ];
+            }
+        }
+
+        return [
+            'rows' => $rows,
+            'swings' => count(array_unique(array_map(static fn (Question $q): string => $q->swing, $questions))),
+            'questions' => count($questions),
+            'open' => $open === null ? null : route('practice.question', [
+                $open,
+                max(1, $open->answers()->count()),
+            ]),
+            'aim' => round(100.0 * NextQuestion::AIM),
+            'done' => self::done($user),
+        ];
+    }
+
+    /** @return list<string> the newest sittings, a line each */
+    private static function done(User $user): array
+    {
+        return array_values(PracticeSitting::query()
+            ->where('user_id', $user->id)
+            ->whereNotNull('ended_at')
+            ->with('answers')
+            ->orderByDesc('id')
+            ->limit(8)
+            ->get()
+            ->map(static fn (PracticeSitting $s): string => (string) __('practice.line', [
+                'date' => $s->created_at->format('j M'),
+                'right' => (string) $s->answers->where('right', true)->count(),
+                'all' => (string) $s->answers->whereNotNull('answered_at')->count(),
+            ]))
+            ->all());
+    }
+
+    private static function percent(float $p): string
+    {
+        return Written::fixed(100.0 * $p, 0);
+    }
+}

@@ -1,0 +1,159 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Practice;
+
+use App\Codebook\Codebooks;
+use App\Models\Casts\Cell;
+use App\Models\KeyEntry;
+use App\Models\SittingArm;
+use App\Models\SittingCase;
+use App\Models\User;
+use App\Sight\Onlookers;
+use Core\Reading\CaseKind;
+use Core\Sight\Sight;
+use Core\Training\Question;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * What a person may be asked in practice: of single swings that a published round asked about, what its key settles and
+ * what can be seen in them – nothing that waits anywhere to be read blind by this person, or is kept for a later round.
+ */
+final readonly class PracticePool
+{
+    /** A usual question is answered rightly three times in four; so many such answers stand beside those that are there. */
+    private const USUAL = 1.1;
+
+    private const BESIDE = 4.0;
+
+    public function __construct(private Codebooks $codebooks, private Onlookers $onlookers)
+    {
+    }
+
+    /**
+     * @param  string|null  $fault  only about this one
+     * @return list<Question> each by the id of its entry of a key
+     */
+    public function of(User $user, ?string $fault = null): array
+    {
+        $cases = $this->cases($user);
+        $asked = $this->asked($user);
+        $difficult = $this->difficulties();
+        $out = [];
+        foreach ($this->entries(array_keys($cases), $fault) as $entry) {
+            [$recording, $seen] = $cases[$entry['case']];
+            $label = KeyEntry::labelScored($entry['label'], $entry['grade'], $entry['ruling']);
+            if ($label !== null && isset($seen[$entry['fault']])) {
+                $out[] = new Question(
+                    (string) $entry['id'],
+                    (string) $recording,
+                    $entry['fault'],
+                    $label === 'present',
+                    $difficult["{$entry['case']}|{$entry['fault']}"] ?? 0.0,
+                    $asked["$recording|{$entry['fault']}"] ?? 0,
+                );
+            }
+        }
+
+        return $out;
+    }
+
+    /** @return array<int, array{int, array<string, true>}> by case: the recording, and the faults that can be seen in it */
+    private function cases(User $user): array
+    {
+        $places = SittingCase::query()
+            ->whereHas('sitting', static fn ($q) => $q->where('state', 'published')->where('kind', 'round'))
+            ->whereHas('rated', static fn ($q) => $q->where('kind', CaseKind::Single))
+            ->where('occasion', 1)
+            ->whereNull('withdrawn_at')
+            ->with(['recording.films', 'swings'])
+            ->orderByDesc('id')
+            ->get();
+        $onlooker = $this->onlookers->of($user);
+        $onlooker->know(array_values($places->map(static fn (SittingCase $c): int => $c->recording->id)->unique()->all()));
+        $codebook = $this->codebooks->current();
+        // Whatever a round showed of it: practice shows both.
+        $both = (new SittingArm)->forceFill(['film' => true, 'trace' => true]);
+        $out = [];
+        foreach ($places as $place) {
+            $recording = $place->recording;
+            if (isset($out[$place->case_id]) || ! Sight::mayPractise($onlooker->standing($recording->id))) {
+                continue;
+            }
+            $shown = $place->shown($both);
+            $seen = [];
+            foreach ($codebook->faults as $key => $of) {
+                if ($of->observability($shown)->supports()) {
+                    $seen[$key] = true;
+                }
+            }
+            $out[$place->case_id] = [$recording->id, $seen];
+        }
+
+        return $out;
+    }
+
+    /**
+     * @param  list<int>  $cases
+     * @return list<array{id: int, case: int, fault: string, label: string, grade: string, ruling: ?string}> of the newest
+     *     key a published round was scored against, by case and fault
+     */
+    private function entries(array $cases, ?string $fault): array
+    {
+        $rows = DB::table('key_entries')
+            ->join('sittings', 'sittings.key_version_id', '=', 'key_entries.key_version_id')
+            ->where('sittings.state', 'published')
+            ->where('sittings.kind', 'round')
+            ->whereIn('key_entries.case_id', $cases)
+            ->when($fault !== null, static fn ($q) => $q->where('key_entries.fault', $fault))
+            ->orderBy('key_entries.case_id')
+            ->orderBy('key_entries.fault')
+            ->orderByDesc('sittings.published_at')
+            ->selectRaw('distinct on (key_entries.case_id, key_entries.fault) key_entries.id, key_entries.case_id,
+                key_entries.fault, label, grade, ruling, sittings.published_at')
+            ->get();
+        $out = [];
+        foreach ($rows as $row) {
+            $out[] = [
+                'id' => Cell::int($row->id),
+                'case' => Cell::int($row->case_id),
+                'fault' => Cell::text($row->fault),
+                'label' => Cell::text($row->label),
+                'grade' => Cell::text($row->grade),
+                'ruling' => $row->ruling === null ? null : Cell::text($row->ruling),
+            ];
+        }
+
+        return $out;
+    }
+
+    /** @return array<string, int> how often each was asked, by recording and fault */
+    private function asked(User $user): array
+    {
+        $out = [];
+        foreach (DB::table('practice_answers')
+            ->join('practice_sittings', 'practice_sittings.id', '=', 'practice_answers.practice_sitting_id')
+            ->where('user_id', $user->id)
+            ->groupBy('recording_id', 'practice_answers.fault')
+            ->selectRaw('recording_id, practice_answers.fault, count(*) as n')
+            ->get() as $row) {
+            $out[Cell::int($row->recording_id).'|'.Cell::text($row->fault)] = Cell::int($row->n);
+        }
+
+        return $out;
+    }
+
+    /** @return array<string, float> logits above a usual question, by case and fault: of the staff's calls in rounds */
+    private function difficulties(): array
+    {
+        $out = [];
+        foreach (ScoredCalls::counts() as $of => [$right, $all]) {
+            $usual = 1.0 / (1.0 + exp(-self::USUAL));
+            $share = ($right + self::BESIDE * $usual) / ($all + self::BESIDE);
+            $out[$of] = self::USUAL - log($share / (1.0 - $share));
+        }
+
+        return $out;
+    }
+}
