@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Agreement;
 
+use App\Models\Sitting;
 use Core\Codebook\CueCheck;
 use Core\Codebook\CuePhrase;
 
@@ -25,9 +26,9 @@ final class CueTables
      * @param  array<string, CuePhrase>  $phrases
      * @return \Generator<list<string|int>> a row a cue; several phrases in one cell are parted by |
      */
-    public static function cues(RoundInputs $inputs, array $phrases): \Generator
+    public static function cues(Sitting $round, array $phrases): \Generator
     {
-        foreach (RoundCues::said($inputs) as $one) {
+        foreach (RoundCues::said($round) as $one) {
             $check = CueCheck::of($one['cue'], $phrases, $one['shown']);
             if ($check->words > 0) {
                 yield [

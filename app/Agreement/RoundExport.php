@@ -122,7 +122,7 @@ final readonly class RoundExport
         self::pour("$folder/arms.csv", $this->table('arms', $this->shown->arms($kept)));
         self::pour("$folder/times.csv", $this->table('times', $this->shown->times($kept)));
         self::pour("$folder/cues.csv", $this->table('cues', CueTables::cues(
-            $inputs,
+            $round,
             $this->codebooks->document($round->codebook_version)->cues(),
         )));
         $progress->tell(0.7);

@@ -27,6 +27,14 @@ final readonly class PracticePool
 
     private const BESIDE = 4.0;
 
+    /** Harder by so much where the measurement lies inside the margin, logits. */
+    private const BORDERLINE = 0.6;
+
+    /** So many of the newest swings are asked about, of so many that are looked at. */
+    private const SWINGS = 60;
+
+    private const LOOKED_AT = 150;
+
     public function __construct(private Codebooks $codebooks, private Onlookers $onlookers)
     {
     }
@@ -39,7 +47,6 @@ final readonly class PracticePool
     {
         $cases = $this->cases($user);
         $asked = $this->asked($user);
-        $difficult = $this->difficulties();
         $out = [];
         foreach ($this->entries(array_keys($cases), $fault) as $entry) {
             [$recording, $seen] = $cases[$entry['case']];
@@ -50,7 +57,7 @@ final readonly class PracticePool
                     (string) $recording,
                     $entry['fault'],
                     $label === 'present',
-                    $difficult["{$entry['case']}|{$entry['fault']}"] ?? 0.0,
+                    self::difficulty($label, $entry),
                     $asked["$recording|{$entry['fault']}"] ?? 0,
                 );
             }
@@ -69,6 +76,7 @@ final readonly class PracticePool
             ->whereNull('withdrawn_at')
             ->with(['recording.films', 'swings'])
             ->orderByDesc('id')
+            ->limit(self::LOOKED_AT)
             ->get();
         $onlooker = $this->onlookers->of($user);
         $onlooker->know(array_values($places->map(static fn (SittingCase $c): int => $c->recording->id)->unique()->all()));
@@ -78,6 +86,9 @@ final readonly class PracticePool
         $out = [];
         foreach ($places as $place) {
             $recording = $place->recording;
+            if (count($out) === self::SWINGS) {
+                break;
+            }
             if (isset($out[$place->case_id]) || ! Sight::mayPractise($onlooker->standing($recording->id))) {
                 continue;
             }
@@ -96,8 +107,8 @@ final readonly class PracticePool
 
     /**
      * @param  list<int>  $cases
-     * @return list<array{id: int, case: int, fault: string, label: string, grade: string, ruling: ?string}> of the newest
-     *     key a published round was scored against, by case and fault
+     * @return list<array{id: int, case: int, fault: string, label: string, grade: string, ruling: ?string, present: int,
+     *     absent: int}> of the newest key a published round was scored against, by case and fault
      */
     private function entries(array $cases, ?string $fault): array
     {
@@ -111,7 +122,7 @@ final readonly class PracticePool
             ->orderBy('key_entries.fault')
             ->orderByDesc('sittings.published_at')
             ->selectRaw('distinct on (key_entries.case_id, key_entries.fault) key_entries.id, key_entries.case_id,
-                key_entries.fault, label, grade, ruling, sittings.published_at')
+                key_entries.fault, label, grade, ruling, present, absent, sittings.published_at')
             ->get();
         $out = [];
         foreach ($rows as $row) {
@@ -122,6 +133,8 @@ final readonly class PracticePool
                 'label' => Cell::text($row->label),
                 'grade' => Cell::text($row->grade),
                 'ruling' => $row->ruling === null ? null : Cell::text($row->ruling),
+                'present' => Cell::int($row->present),
+                'absent' => Cell::int($row->absent),
             ];
         }
 
@@ -144,16 +157,17 @@ final readonly class PracticePool
         return $out;
     }
 
-    /** @return array<string, float> logits above a usual question, by case and fault: of the staff's calls in rounds */
-    private function difficulties(): array
+    /**
+     * Logits above a usual question: by how the panel itself was split, and where the measurement cannot decide.
+     *
+     * @param  array{grade: string, present: int, absent: int, ...}  $entry
+     */
+    private static function difficulty(string $label, array $entry): float
     {
-        $out = [];
-        foreach (ScoredCalls::counts() as $of => [$right, $all]) {
-            $usual = 1.0 / (1.0 + exp(-self::USUAL));
-            $share = ($right + self::BESIDE * $usual) / ($all + self::BESIDE);
-            $out[$of] = self::USUAL - log($share / (1.0 - $share));
-        }
+        $usual = 1.0 / (1.0 + exp(-self::USUAL));
+        $alike = $label === 'present' ? $entry['present'] : $entry['absent'];
+        $share = ($alike + self::BESIDE * $usual) / ($entry['present'] + $entry['absent'] + self::BESIDE);
 
-        return $out;
+        return self::USUAL - log($share / (1.0 - $share)) + ($entry['grade'] === 'borderline' ? self::BORDERLINE : 0.0);
     }
 }

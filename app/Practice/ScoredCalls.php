@@ -11,28 +11,14 @@ use Illuminate\Database\Query\Builder;
 use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Facades\DB;
 
-/** Calls of published rounds beside the key each was scored against: what rounds tell of people and of questions. */
+/** Calls of published rounds beside the key each was scored against: what rounds tell of people. */
 final class ScoredCalls
 {
     private const DAY_S = 86_400.0;
 
-    /** @return array<string, array{int, int}> right of all, by case and fault, everybody's */
-    public static function counts(): array
-    {
-        $out = [];
-        foreach (self::scored()
-            ->groupBy('sitting_cases.case_id', 'calls.fault')
-            ->selectRaw('sitting_cases.case_id, calls.fault, count(*) as n,
-                count(*) filter (where calls.presence = coalesce(key_entries.ruling, key_entries.label)) as "right"')
-            ->get() as $row) {
-            $out[Cell::int($row->case_id).'|'.Cell::text($row->fault)] = [Cell::int($row->right), Cell::int($row->n)];
-        }
-
-        return $out;
-    }
-
     /**
-     * One person's, the oldest first; a round tests, and teaches nothing by itself.
+     * One person's, the oldest round first, what is told apart by nothing counted together; a round tests, and teaches
+     * nothing by itself.
      *
      * @param  list<int>  $hidden  recordings whose key may be told by nothing now
      * @return list<Answer>
@@ -48,10 +34,11 @@ final class ScoredCalls
                 ->from('case_swings')
                 ->whereColumn('case_swings.case_id', 'sitting_cases.case_id')
                 ->whereIn('case_swings.recording_id', $hidden))
-            ->orderBy('readings.handed_in_at')
-            ->orderBy('calls.id')
+            ->groupBy('sittings.id', 'calls.fault', DB::raw('2'))
+            ->orderBy('at')
+            ->orderBy('calls.fault')
             ->selectRaw('calls.fault, calls.presence = coalesce(key_entries.ruling, key_entries.label) as "right",
-                extract(epoch from readings.handed_in_at) as at')
+                avg(extract(epoch from readings.handed_in_at)) as at, count(*) as n')
             ->get() as $row) {
             $out[] = new Answer(
                 Cell::text($row->fault),
@@ -59,6 +46,7 @@ final class ScoredCalls
                 Cell::float($row->at) / self::DAY_S,
                 0.0,
                 false,
+                Cell::int($row->n),
             );
         }
 

@@ -25,8 +25,9 @@ final readonly class CueCheck
     public static function of(string $cue, array $phrases, ?Shown $shown): self
     {
         $provokes = $unsupported = [];
+        $words = CuePhrase::plain($cue);
         foreach ($phrases as $key => $phrase) {
-            $found = $phrase->foundIn($cue);
+            $found = $phrase->foundAmong($words);
             if ($found === null) {
                 continue;
             }

@@ -12,6 +12,9 @@ use Core\CoreException;
  */
 final readonly class CuePhrase
 {
+    /** @var list<string> the ways it is said, as plain() leaves them, between spaces */
+    private array $plain;
+
     /**
      * @param  string  $key  of small letters, digits and hyphens
      * @param  list<string>  $said  ways to say it, each found as whole words in any order of case
@@ -28,15 +31,21 @@ final readonly class CuePhrase
         public string $why,
         public string $instead,
     ) {
+        $this->plain = array_map(static fn (string $way): string => ' '.self::plain($way).' ', $said);
     }
 
     /** The way it was said in a cue; null where it was not. */
     public function foundIn(string $cue): ?string
     {
-        $words = self::plain($cue);
-        foreach ($this->said as $said) {
-            if (str_contains(" $words ", ' '.self::plain($said).' ')) {
-                return $said;
+        return $this->foundAmong(self::plain($cue));
+    }
+
+    /** @param  string  $words  of a cue, as plain() leaves them: made once for many phrases */
+    public function foundAmong(string $words): ?string
+    {
+        foreach ($this->plain as $i => $plain) {
+            if (str_contains(" $words ", $plain)) {
+                return $this->said[$i];
             }
         }
 
@@ -99,7 +108,7 @@ final readonly class CuePhrase
     }
 
     /** Small letters and digits, single spaces between words. */
-    private static function plain(string $words): string
+    public static function plain(string $words): string
     {
         return trim((string) preg_replace('/[^\p{L}\p{N}]+/u', ' ', mb_strtolower($words)));
     }

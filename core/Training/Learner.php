@@ -76,8 +76,9 @@ final readonly class Learner
 
     /**
      * @param  list<Answer>  $answers
-     * @return array{list<array{string, bool, float}>, array<string, array{list<float>, list<float>, int, ?float}>} fault,
-     *     right and what is given of each answer; by fault the days of hits and of misses, how many answers, the last day
+     * @return array{list<array{string, bool, float, int}>, array<string, array{list<float>, list<float>, int, ?float}>} fault,
+     *     right, what is given and how often of each answer; by fault the days of hits and of misses, how many answers, the
+     *     last day
      */
     private static function rows(array $answers): array
     {
@@ -88,6 +89,7 @@ final readonly class Learner
                 $answer->fault,
                 $answer->right,
                 self::USUAL + self::practised($hits, $misses, $answer->day) - $answer->difficulty,
+                $answer->times,
             ];
             if ($answer->taught) {
                 if ($answer->right) {
@@ -96,7 +98,7 @@ final readonly class Learner
                     $misses[] = $answer->day;
                 }
             }
-            $counts[$answer->fault] = [$hits, $misses, $n + 1, $answer->day];
+            $counts[$answer->fault] = [$hits, $misses, $n + $answer->times, $answer->day];
         }
 
         return [$rows, $counts];
@@ -125,7 +127,7 @@ final readonly class Learner
     }
 
     /**
-     * @param  list<array{string, bool, float}>  $rows
+     * @param  list<array{string, bool, float, int}>  $rows
      * @return array{float, array<string, float>, array<string, float>} the person, the faults, and the information on each
      */
     private static function mode(array $rows): array
@@ -139,11 +141,11 @@ final readonly class Learner
             $slope = -$person / self::PEOPLE ** 2;
             $slopes = array_map(static fn (float $u): float => -$u / self::FAULTS ** 2, $own);
             $information = array_map(static fn (): float => 0.0, $own);
-            foreach ($rows as [$fault, $right, $given]) {
+            foreach ($rows as [$fault, $right, $given, $times]) {
                 $p = 1.0 / (1.0 + exp(-($given + $person + $own[$fault])));
-                $slope += ($right ? 1.0 : 0.0) - $p;
-                $slopes[$fault] += ($right ? 1.0 : 0.0) - $p;
-                $information[$fault] += $p * (1.0 - $p);
+                $slope += $times * (($right ? 1.0 : 0.0) - $p);
+                $slopes[$fault] += $times * (($right ? 1.0 : 0.0) - $p);
+                $information[$fault] += $times * $p * (1.0 - $p);
             }
             $arrow = 1.0 / self::PEOPLE ** 2;
             $right = $slope;

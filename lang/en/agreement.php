@@ -7,6 +7,7 @@ return [
     'none' => 'Figures appear here when a round you belong to has been published. Until then nobody sees anybody’s '
         .'calls.',
     'behind' => [
+        'pages' => ['nav' => 'More cases', 'earlier' => 'Back', 'later' => 'More', 'at' => ':from to :to of :of cases'],
         'case' => 'Case',
         'key' => 'Key',
         'panel' => 'The panel',

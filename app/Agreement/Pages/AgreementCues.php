@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Agreement\Pages;
 
 use App\Agreement\RoundCues;
-use App\Agreement\RoundInputs;
 use App\Codebook\Codebooks;
 use App\Models\Sitting;
 use Core\Agreement\Study\CueResult;
@@ -16,6 +15,9 @@ use Core\Number\Written;
 /** What is known against the cues the staff would give: their length, what they provoke, what nobody was shown. */
 final readonly class AgreementCues
 {
+    /** Links to so many of a phrase's cases. */
+    private const CASES = 12;
+
     public function __construct(private Codebooks $codebooks)
     {
     }
@@ -25,11 +27,10 @@ final readonly class AgreementCues
     {
         $document = $this->codebooks->document($round->codebook_version);
         $phrases = $document->cues();
-        $inputs = RoundInputs::ofRound($round, $this->codebooks);
-        $result = RoundCues::ofRound($inputs, $phrases);
+        $result = RoundCues::ofRound($round, $phrases);
         $places = [];
-        foreach ($inputs->cases as $case) {
-            $places["c$case->case_id"] ??= route('agreement.case', [$round, $case]);
+        foreach ($round->cases()->where('occasion', 1)->orderBy('id')->pluck('id', 'case_id') as $case => $place) {
+            $places["c$case"] = route('agreement.case', [$round, $place]);
         }
         $faults = array_map(
             static fn (array $row): string => is_string($row['name'] ?? null) ? $row['name'] : '',
@@ -54,7 +55,7 @@ final readonly class AgreementCues
                 )),
                 'unsupported' => $of['unsupported'],
                 'why' => self::why($phrases[$key]),
-                'cases' => array_values(array_intersect_key($places, array_flip($of['cases']))),
+                'cases' => array_slice(array_values(array_intersect_key($places, array_flip($of['cases']))), 0, self::CASES),
             ], array_keys($result->phrases), $result->phrases),
         ];
     }

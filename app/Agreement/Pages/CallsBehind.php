@@ -15,8 +15,11 @@ use App\Sight\Onlookers;
 use App\Words\Wording;
 use Core\Codebook\Codebook;
 use Core\Codebook\Observability;
+use Core\Codebook\Shown;
 use Core\Sight\Thing;
 use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Pagination\LengthAwarePaginator;
+use Illuminate\Pagination\Paginator;
 
 /**
  * The calls behind a round's figures: everybody's on one fault, case by case; of first readings, as they were handed
@@ -27,6 +30,9 @@ use Illuminate\Database\Eloquent\Collection;
  */
 final readonly class CallsBehind
 {
+    /** So many cases stand on one page. */
+    private const ROWS = 25;
+
     public function __construct(
         private Codebooks $codebooks,
         private Onlookers $onlookers,
@@ -44,25 +50,36 @@ final readonly class CallsBehind
         $readers = self::readers($readings);
         $entries = self::entries($round, $cases, $fault);
         $panel = self::panel($round);
-        $rows = [];
-        foreach ($cases as $case) {
+        $at = [];
+        foreach ($readings as $reading) {
+            $at[$reading->sitting_case_id][$reading->user_id] = $reading;
+        }
+        $page = max(1, Paginator::resolveCurrentPage());
+        $rows = $cells = [];
+        foreach ($cases->values() as $i => $case) {
             $entry = $entries->get($case->case_id);
-            $rows[] = $this->row(
-                $case->recording->called(),
-                route('agreement.case', [$round, $case]),
-                $entry,
-                $readers,
-                fn (int $reader): ?CallCell => self::cell(
-                    $readings->first(static fn (Reading $r): bool => $r->sitting_case_id === $case->id
-                        && $r->user_id === $reader),
-                    $case,
-                    $fault,
-                    $entry,
-                    $codebook,
-                    isset($panel[$reader]),
-                ),
-                $of->name,
+            $seen = [];
+            $cells[$i] = array_map(
+                static function (int $reader) use ($at, $case, $fault, $entry, $of, $panel, &$seen): ?CallCell {
+                    $reading = $at[$case->id][$reader] ?? null;
+                    // As much as one arm shows of one case it shows to everybody in it.
+                    $seen[$reading?->arm_id] ??= $reading === null || $of->observability(
+                        $case->shown($reading->arm),
+                    ) !== Observability::NotObservable;
+
+                    return self::cell($reading, $fault, $entry, $seen[$reading?->arm_id], isset($panel[$reader]));
+                },
+                array_keys($readers),
             );
+            if (intdiv($i, self::ROWS) === $page - 1) {
+                $rows[] = $this->row(
+                    $case->recording->called(),
+                    route('agreement.case', [$round, $case]),
+                    $entry,
+                    $cells[$i],
+                    $of->name,
+                );
+            }
         }
 
         return [
@@ -72,7 +89,10 @@ final readonly class CallsBehind
             'first' => (string) __('agreement.behind.case'),
             'readers' => array_values($readers),
             'rows' => $rows,
-            'counts' => self::counts($rows),
+            'counts' => self::counts(array_values($cells)),
+            'pages' => new LengthAwarePaginator($rows, count($cells), self::ROWS, $page, [
+                'path' => route('agreement.fault', [$round, $fault]),
+            ]),
         ];
     }
 
@@ -90,22 +110,29 @@ final readonly class CallsBehind
         $panel = self::panel($round);
         $entries = $round->keyVersion?->entries()->where('case_id', $case->case_id)->get()
             ->keyBy(static fn (KeyEntry $e): string => $e->fault) ?? new Collection();
+        $by = $shown = [];
+        foreach ($readings as $reading) {
+            $by[$reading->user_id] = $reading;
+            $shown[$reading->arm_id] ??= $case->shown($reading->arm);
+        }
         $rows = $others = [];
         foreach ($codebook->faults as $key => $fault) {
             $entry = $entries->get($key);
+            $seen = array_map(
+                static fn (Shown $s): bool => $fault->observability($s) !== Observability::NotObservable,
+                $shown,
+            );
             $row = $this->row(
                 $fault->name,
                 route('agreement.fault', [$round, $key]),
                 $entry,
-                $readers,
-                fn (int $reader): ?CallCell => self::cell(
-                    $readings->firstWhere('user_id', $reader),
-                    $case,
+                array_map(static fn (int $reader): ?CallCell => self::cell(
+                    $by[$reader] ?? null,
                     $key,
                     $entry,
-                    $codebook,
+                    $seen[($by[$reader] ?? null)?->arm_id] ?? true,
                     isset($panel[$reader]),
-                ),
+                ), array_keys($readers)),
                 $fault->name,
             );
             $called = array_filter(
@@ -124,13 +151,13 @@ final readonly class CallsBehind
             // Where all were shown the same it stands at the head of the page.
             'ways' => $case->arm_id !== null ? [] : array_map(
                 static fn (int $reader): string => (string) __(
-                    'agreement.arms.'.($readings->firstWhere('user_id', $reader)->arm->code ?? 'both'),
+                    'agreement.arms.'.(($by[$reader] ?? null)->arm->code ?? 'both'),
                 ),
                 array_keys($readers),
             ),
             'rows' => $rows,
             'others' => $others,
-            'counts' => self::counts($rows),
+            'counts' => self::counts(array_column($rows, 'cells')),
         ];
     }
 
@@ -149,46 +176,32 @@ final readonly class CallsBehind
     }
 
     /**
-     * @param  array<int, string>  $readers
-     * @param  \Closure(int): ?CallCell  $cell
+     * @param  list<?CallCell>  $cells  a reader each
      * @return Row
      */
-    private function row(
-        string $name,
-        string $url,
-        ?KeyEntry $entry,
-        array $readers,
-        \Closure $cell,
-        string $fault,
-    ): array {
+    private function row(string $name, string $url, ?KeyEntry $entry, array $cells, string $fault): array
+    {
         return [
             'name' => $name,
             'url' => $url,
             'key' => $entry === null ? null : $entry->ruling ?? $entry->label,
             'grade' => $entry?->grade,
             'why' => $entry === null ? '' : $this->words->said($entry->measured()->why, ['fault' => $fault]),
-            'cells' => array_map($cell, array_keys($readers)),
+            'cells' => $cells,
         ];
     }
 
     private static function cell(
         ?Reading $reading,
-        SittingCase $case,
         string $fault,
         ?KeyEntry $entry,
-        Codebook $codebook,
+        bool $seen,
         bool $panel,
     ): ?CallCell {
         /** @var Call|null $call */
         $call = $reading?->calls->firstWhere('fault', $fault);
 
-        return $reading === null || $call === null ? null : CallCell::of(
-            $reading,
-            $call,
-            $entry,
-            $codebook->fault($fault)->observability($case->shown($reading->arm)) !== Observability::NotObservable,
-            $panel,
-        );
+        return $reading === null || $call === null ? null : CallCell::of($reading, $call, $entry, $seen, $panel);
     }
 
     /**
@@ -247,19 +260,19 @@ final readonly class CallsBehind
     }
 
     /**
-     * @param  list<Row>  $rows
+     * @param  list<list<?CallCell>>  $rows  a reader each in every row
      * @return list<string> of each reader, how many of those that count were right
      */
     private static function counts(array $rows): array
     {
         $out = [];
-        foreach ($rows[0]['cells'] ?? [] as $i => $_) {
-            $scored = array_filter(
-                array_map(static fn (array $row): ?bool => $row['cells'][$i]?->right, $rows),
-                static fn (?bool $right): bool => $right !== null,
-            );
-            $out[] = $scored === [] ? (string) __('figures.none')
-                : count(array_filter($scored)).'/'.count($scored);
+        foreach ($rows[0] ?? [] as $i => $_) {
+            $right = $scored = 0;
+            foreach ($rows as $cells) {
+                $right += $cells[$i]?->right === true ? 1 : 0;
+                $scored += $cells[$i]?->right === null ? 0 : 1;
+            }
+            $out[] = $scored === 0 ? (string) __('figures.none') : "$right/$scored";
         }
 
         return $out;

@@ -12,13 +12,12 @@ use App\Models\PracticeAnswer;
 use App\Models\PracticeSitting;
 use App\Models\Recording;
 use App\Models\User;
-use App\Practice\PracticePool;
 use App\Words\Term;
 use App\Words\Wording;
 use Core\Codebook\Fault;
 use Core\Codebook\StandardLenses;
 use Core\Format\Json\RemarkJson;
-use Core\Training\Question;
+use Core\Reading\CaseKind;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
 
@@ -28,11 +27,13 @@ final readonly class QuestionPage
     /** So many of the panel's reasons are shown. */
     private const REASONS = 4;
 
+    /** So many swings are looked at for one to stand beside. */
+    private const LOOKED_AT = 6;
+
     public function __construct(
         private Codebooks $codebooks,
         private Wording $words,
         private VerdictCurves $curves,
-        private PracticePool $pool,
     ) {
     }
 
@@ -114,7 +115,7 @@ final readonly class QuestionPage
             'conditions' => $this->curves->of($recording, $answer->fault, StandardLenses::DEFAULT),
             'reasons' => self::reasons($answer, $label),
             'confused' => implode(', ', $fault->confusedWith),
-            'beside' => $this->beside($answer, $label, $user),
+            'beside' => self::beside($answer, $label, $user),
             'cannot' => $verdict?->proxy === null ? '' : (string) __('practice.cannot', [
                 'proxy' => $this->words->phrase($verdict->proxy),
             ]),
@@ -151,25 +152,32 @@ final readonly class QuestionPage
         return array_slice($out, 0, self::REASONS);
     }
 
-    /** Another swing the person may look at in which the key says the opposite, beside this one. */
-    private function beside(PracticeAnswer $answer, string $label, User $user): ?string
+    /** Another swing the person may look at in which the same key says the opposite, beside this one. */
+    private static function beside(PracticeAnswer $answer, string $label, User $user): ?string
     {
-        $others = array_filter(
-            $this->pool->of($user, $answer->fault),
-            static fn (Question $q): bool => $q->present !== ($label === 'present')
-                && $q->swing !== (string) $answer->recording_id,
-        );
-        $recordings = Recording::query()
-            ->whereKey(array_map(static fn (Question $q): int => (int) $q->swing, array_values($others)))
+        $gate = Gate::forUser($user);
+        if (! $gate->allows('view', $answer->recording)) {
+            return null;
+        }
+        $others = Recording::query()
+            ->whereIn('id', DB::table('key_entries')
+                ->join('cases', 'cases.id', '=', 'key_entries.case_id')
+                ->join('case_swings', 'case_swings.case_id', '=', 'key_entries.case_id')
+                ->where('key_entries.key_version_id', $answer->entry->key_version_id)
+                ->where('key_entries.fault', $answer->fault)
+                ->where('cases.kind', CaseKind::Single)
+                ->where('key_entries.label', $label === 'present' ? 'absent' : 'present')
+                ->where('key_entries.grade', 'verified')
+                ->select('case_swings.recording_id'))
             ->orderByRaw('device_class <> ?, club <> ?', [
                 $answer->recording->device_class,
                 $answer->recording->club,
             ])
             ->orderBy('id')
+            ->limit(self::LOOKED_AT)
             ->get();
-        foreach ($recordings as $other) {
-            $gate = Gate::forUser($user);
-            if ($gate->allows('view', $answer->recording) && $gate->allows('view', $other)) {
+        foreach ($others as $other) {
+            if ($gate->allows('view', $other)) {
                 return route('bench.compare', [$answer->recording, $other]);
             }
         }

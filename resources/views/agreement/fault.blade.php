@@ -6,5 +6,6 @@
     <h1>{{ $title }}</h1>
     <p class="quiet about">{{ $about }}</p>
     @include('agreement.calls-table')
+    <x-pages :pages="$pages" words="agreement.behind.pages" />
     <p class="small quiet">{{ __('agreement.behind.says') }}</p>
 </x-layout>

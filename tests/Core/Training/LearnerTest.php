@@ -119,6 +119,17 @@ it('takes a hard question that was answered for more than an easy one', function
     expect($of(1.0))->toBeGreaterThan($of(0.0))->and($of(0.0))->toBeGreaterThan($of(-1.0));
 });
 
+it('takes several that are told apart by nothing as so many', function () {
+    $each = [...array_fill(0, 9, new Answer('sway', true, 1.0, 0.3, false)), new Answer('sway', false, 1.0, 0.3, false)];
+    $once = [new Answer('sway', true, 1.0, 0.3, false, 9), new Answer('sway', false, 1.0, 0.3, false)];
+    [$a, $b] = [Learner::skills($each, ASKED, 2.0), Learner::skills($once, ASKED, 2.0)];
+    foreach (ASKED as $fault) {
+        expect($b[$fault]->logit)->toEqualWithDelta($a[$fault]->logit, 1e-9)
+            ->and($b[$fault]->se)->toEqualWithDelta($a[$fault]->se, 1e-9)
+            ->and($b[$fault]->answers)->toBe($a[$fault]->answers);
+    }
+});
+
 it('is surer the more was answered, and never beside itself', function (string $said) {
     $se = INF;
     foreach ([1, 3, 10, 40, 200] as $times) {
