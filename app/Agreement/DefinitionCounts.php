@@ -13,11 +13,12 @@ use Core\Agreement\Profile\ConfusedWith;
 use Core\Agreement\Study\Definition;
 use Core\Sight\SittingKind;
 use Core\Sight\SittingState;
+use Core\Sight\Thing;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 
 /**
- * What panels and staff did with one fault over all rounds that a person may see the figures of: a round that holds
+ * What panels and staff did with one fault in the newest rounds that a person may see the figures of: a round that holds
  * anything hidden from the person counts in nothing here.
  */
 final readonly class DefinitionCounts
@@ -34,6 +35,11 @@ final readonly class DefinitionCounts
             join users u on u.golfer_id = x.golfer_id
             where o.case_id = sitting_cases.case_id and u.id = readings.user_id)";
 
+    /** So many rounds, and so many panels, of so many that are looked at. */
+    private const NEWEST = 2;
+
+    private const LOOKED_AT = 3;
+
     public function __construct(private Onlookers $onlookers)
     {
     }
@@ -41,20 +47,37 @@ final readonly class DefinitionCounts
     /** @return array{rounds: Collection<int, Sitting>, panels: Collection<int, Sitting>} the newest first */
     public function sittings(User $user): array
     {
+        return [
+            'rounds' => $this->newest($user, SittingKind::Round, [SittingState::Published]),
+            'panels' => $this->newest($user, SittingKind::Panel, [SittingState::Closed, SittingState::Published]),
+        ];
+    }
+
+    /**
+     * @param  list<SittingState>  $states
+     * @return Collection<int, Sitting> of which the person may see the figures
+     */
+    private function newest(User $user, SittingKind $kind, array $states): Collection
+    {
         $onlooker = $this->onlookers->of($user);
-        $all = Sitting::query()
-            ->with('result')
-            ->whereIn('state', [SittingState::Closed, SittingState::Published])
+        $some = Sitting::query()
+            ->where('kind', $kind)
+            ->whereIn('state', $states)
+            ->when($kind === SittingKind::Round, static fn ($q) => $q->whereHas('result'))
             ->orderByDesc('opened_at')
             ->orderByDesc('id')
-            ->get()
-            ->filter(static fn (Sitting $s): bool => $onlooker->withheld($s) === null);
+            ->limit(self::LOOKED_AT)
+            ->get();
+        // What is asked of each is fetched for all of them at once.
+        $onlooker->seenCases($some, Thing::Numbers);
+        $out = new Collection;
+        foreach ($some as $sitting) {
+            if ($out->count() < self::NEWEST && $onlooker->withheld($sitting) === null) {
+                $out->push($sitting);
+            }
+        }
 
-        return [
-            'rounds' => $all->filter(static fn (Sitting $s): bool => $s->kind === SittingKind::Round
-                && $s->state === SittingState::Published)->values(),
-            'panels' => $all->filter(static fn (Sitting $s): bool => $s->kind === SittingKind::Panel)->values(),
-        ];
+        return $out;
     }
 
     /**
@@ -143,28 +166,45 @@ final readonly class DefinitionCounts
      */
     private function confusions(string $fault, array $rounds): array
     {
+        // How many could have called another wrongly is told by the key and by how many read each case; only calls that
+        // are not "absent", which are few, are gone through.
         $rows = DB::select("
-            with said as (
-                select readings.id, c.fault, c.presence,
-                    case when e.grade <> 'contested' and (e.grade <> 'conflict' or e.ruling is not null)
-                        then nullif(coalesce(e.ruling, e.label), 'none') end as key
+            with keyed as (
+                select s.id as sitting, e.case_id, e.fault, coalesce(e.ruling, e.label) as key
+                from sittings s join key_entries e on e.key_version_id = s.key_version_id
+                where s.id = any (?::bigint[]) and e.grade <> 'contested'
+                    and (e.grade <> 'conflict' or e.ruling is not null) and coalesce(e.ruling, e.label) <> 'none'),
+            one as materialized (
+                select readings.id, s.id as sitting, sitting_cases.case_id,
+                    c.presence = 'absent' and keyed.key = 'present' as missed
                 from readings
                 join sitting_cases on sitting_cases.id = readings.sitting_case_id
                 join sittings s on s.id = sitting_cases.sitting_id
-                join calls c on c.reading_id = readings.id
-                join key_entries e on e.key_version_id = s.key_version_id and e.case_id = sitting_cases.case_id
-                    and e.fault = c.fault
-                where s.id = any (?::bigint[]) and ".self::COUNTED."),
-            one as (select id, presence = 'absent' and key = 'present' as missed from said
-                where fault = ? and key is not null and presence <> 'cannot-tell')
-            select said.fault,
-                count(*) filter (where one.missed and said.presence = 'present') as together,
-                count(*) filter (where one.missed) as missed,
-                count(*) filter (where not one.missed and said.presence = 'present') as otherwise,
-                count(*) filter (where not one.missed) as others
-            from said join one on one.id = said.id
-            where said.fault <> ? and said.key = 'absent' and said.presence <> 'cannot-tell'
-            group by said.fault order by said.fault", [self::literal($rounds), $fault, $fault]);
+                join keyed on keyed.sitting = s.id and keyed.case_id = sitting_cases.case_id and keyed.fault = ?
+                join calls c on c.reading_id = readings.id and c.fault = keyed.fault
+                where c.presence <> 'cannot-tell' and ".self::COUNTED."),
+            could as materialized (
+                select keyed.fault, one.missed, sum(one.n) as n
+                from (select sitting, case_id, missed, count(*) as n from one group by 1, 2, 3) one
+                join keyed on keyed.sitting = one.sitting and keyed.case_id = one.case_id
+                where keyed.key = 'absent' and keyed.fault <> ?
+                group by 1, 2),
+            called as materialized (
+                select one.sitting, one.case_id, one.missed, c.fault, c.presence
+                from one join calls c on c.reading_id = one.id and c.presence <> 'absent'),
+            did as materialized (
+                select called.fault, called.missed, count(*) filter (where called.presence = 'present') as called,
+                    count(*) filter (where called.presence = 'cannot-tell') as untold
+                from called join keyed on keyed.sitting = called.sitting and keyed.case_id = called.case_id
+                    and keyed.fault = called.fault and keyed.key = 'absent'
+                group by 1, 2)
+            select could.fault,
+                coalesce(sum(did.called) filter (where could.missed), 0) as together,
+                coalesce(sum(could.n - coalesce(did.untold, 0)) filter (where could.missed), 0) as missed,
+                coalesce(sum(did.called) filter (where not could.missed), 0) as otherwise,
+                coalesce(sum(could.n - coalesce(did.untold, 0)) filter (where not could.missed), 0) as others
+            from could left join did on did.fault = could.fault and did.missed = could.missed
+            group by could.fault order by could.fault", [self::literal($rounds), $fault, $fault]);
         $out = [];
         foreach ($rows as $row) {
             $of = (array) $row;

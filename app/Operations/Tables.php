@@ -93,7 +93,7 @@ final readonly class Tables
         'outbox_letters' => [self::OPEN, self::NONE, false, true],
         'reading_changes' => [self::HIDDEN, self::STAYS, true, true],
         'readings' => [self::HIDDEN, self::STAYS, true, true],
-        'practice_answers' => [self::OWN, self::GOES, true, true],
+        'practice_answers' => [self::HIDDEN, self::GOES, true, true],
         'practice_sittings' => [self::OWN, self::NONE, true, true],
         'recordings' => [self::HIDDEN, self::EMPTIED, true, true],
         'renditions' => [self::HIDDEN, self::EMPTIED, true, true],

@@ -8,6 +8,7 @@ declare(strict_types=1);
  */
 
 use App\Models\Casts\Cell;
+use App\Models\CodebookDraft;
 use App\Models\Sitting;
 use App\Models\User;
 use Core\Sight\Role;
@@ -81,8 +82,10 @@ function pagesToAsk(): array
         'practice' => [$member, '/practice'],
         'fault' => [$head, '/codebook/faults/hang-back'],
         'fault, instructor' => [$member, '/codebook/faults/hang-back'],
-        'draft' => [$head, '/codebook/draft'],
-        'draft, fault' => [$head, '/codebook/draft/faults/hang-back'],
+        ...CodebookDraft::open() === null ? [] : [
+            'draft' => [$head, '/codebook/draft'],
+            'draft, fault' => [$head, '/codebook/draft/faults/hang-back'],
+        ],
         'capture' => [$head, '/capture'],
         'rounds' => [$head, '/rounds'],
         'round' => [$head, "/rounds/$round"],

@@ -31,6 +31,8 @@ return new class extends Migration
                 check ((state = 'published') = (published_as is not null)),
                 check ((tried_revision is null) = (tried_recordings is null))
             );
+            -- What is not absent is rare, and all that most questions about calls ask for.
+            create index calls_not_absent on calls (reading_id, fault, presence) where presence <> 'absent';
             create unique index codebook_drafts_one_open on codebook_drafts (state) where state = 'open';
             create table codebook_flips (
                 id bigserial primary key,
@@ -96,6 +98,7 @@ return new class extends Migration
             alter table codebook_versions disable trigger codebook_versions_fixed;
             alter table codebook_versions alter column document type jsonb using document::jsonb;
             alter table codebook_versions enable trigger codebook_versions_fixed;
+            drop index calls_not_absent;
             drop table codebook_examples;
             drop table codebook_flips;
             drop table codebook_drafts;

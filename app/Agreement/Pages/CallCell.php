@@ -4,9 +4,7 @@ declare(strict_types=1);
 
 namespace App\Agreement\Pages;
 
-use App\Models\Call;
 use App\Models\KeyEntry;
-use App\Models\Reading;
 use Core\Reading\Presence;
 
 /** One call as it stands in a table of everybody's: what was said, how surely, and how it stands to the key. */
@@ -21,22 +19,28 @@ final readonly class CallCell
     }
 
     /** @param  bool  $seen  whether what this reader was shown can tell it */
-    public static function of(Reading $reading, Call $call, ?KeyEntry $entry, bool $seen, bool $panel): self
-    {
+    public static function of(
+        Presence $presence,
+        ?int $confidence,
+        bool $exposed,
+        ?KeyEntry $entry,
+        bool $seen,
+        bool $panel,
+    ): self {
         $label = $entry?->scoredLabel();
         $note = match (true) {
-            $reading->exposed => 'exposed',
+            $exposed => 'exposed',
             $panel => 'panel',
-            ! $seen && $call->presence !== Presence::CannotTell => 'unsupported',
+            ! $seen && $presence !== Presence::CannotTell => 'unsupported',
             default => '',
         };
 
         return new self(
-            $call->presence->value,
-            $call->confidence === null ? '' : "$call->confidence %",
-            $label === null || $note !== '' || $call->presence === Presence::CannotTell
+            $presence->value,
+            $confidence === null ? '' : "$confidence %",
+            $label === null || $note !== '' || $presence === Presence::CannotTell
                 ? null
-                : $call->presence->value === $label,
+                : $presence->value === $label,
             $note === '' ? '' : (string) __("agreement.behind.notes.$note"),
         );
     }

@@ -6,9 +6,11 @@ namespace App\Agreement\Pages;
 
 use App\Codebook\Codebooks;
 use App\Models\Call;
+use App\Models\Casts\Cell;
 use App\Models\KeyEntry;
 use App\Models\Reading;
 use App\Models\Sitting;
+use App\Models\SittingArm;
 use App\Models\SittingCase;
 use App\Models\User;
 use App\Sight\Onlookers;
@@ -16,10 +18,12 @@ use App\Words\Wording;
 use Core\Codebook\Codebook;
 use Core\Codebook\Observability;
 use Core\Codebook\Shown;
+use Core\Reading\Presence;
 use Core\Sight\Thing;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Pagination\LengthAwarePaginator;
 use Illuminate\Pagination\Paginator;
+use Illuminate\Support\Facades\DB;
 
 /**
  * The calls behind a round's figures: everybody's on one fault, case by case; of first readings, as they were handed
@@ -46,28 +50,34 @@ final readonly class CallsBehind
         $codebook = $this->codebooks->of($round);
         $of = $codebook->faults[$fault] ?? abort(404);
         $cases = $this->cases($round, $user);
-        $readings = self::readings($cases->modelKeys(), $fault);
-        $readers = self::readers($readings);
+        [$at, $readers] = self::calls($cases->modelKeys(), $fault);
+        $arms = SittingArm::query()->where('sitting_id', $round->id)->get()->keyBy('id');
         $entries = self::entries($round, $cases, $fault);
         $panel = self::panel($round);
-        $at = [];
-        foreach ($readings as $reading) {
-            $at[$reading->sitting_case_id][$reading->user_id] = $reading;
-        }
         $page = max(1, Paginator::resolveCurrentPage());
         $rows = $cells = [];
         foreach ($cases->values() as $i => $case) {
             $entry = $entries->get($case->case_id);
             $seen = [];
             $cells[$i] = array_map(
-                static function (int $reader) use ($at, $case, $fault, $entry, $of, $panel, &$seen): ?CallCell {
-                    $reading = $at[$case->id][$reader] ?? null;
+                static function (int $reader) use ($at, $case, $arms, $entry, $of, $panel, &$seen): ?CallCell {
+                    $call = $at[$case->id][$reader] ?? null;
+                    if ($call === null) {
+                        return null;
+                    }
                     // As much as one arm shows of one case it shows to everybody in it.
-                    $seen[$reading?->arm_id] ??= $reading === null || $of->observability(
-                        $case->shown($reading->arm),
+                    $seen[$call['arm']] ??= $of->observability(
+                        $case->shown($arms->get($call['arm'])),
                     ) !== Observability::NotObservable;
 
-                    return self::cell($reading, $fault, $entry, $seen[$reading?->arm_id], isset($panel[$reader]));
+                    return CallCell::of(
+                        $call['presence'],
+                        $call['confidence'],
+                        $call['exposed'],
+                        $entry,
+                        $seen[$call['arm']],
+                        isset($panel[$reader]),
+                    );
                 },
                 array_keys($readers),
             );
@@ -201,24 +211,59 @@ final readonly class CallsBehind
         /** @var Call|null $call */
         $call = $reading?->calls->firstWhere('fault', $fault);
 
-        return $reading === null || $call === null ? null : CallCell::of($reading, $call, $entry, $seen, $panel);
+        return $reading === null || $call === null ? null : CallCell::of(
+            $call->presence,
+            $call->confidence,
+            $reading->exposed,
+            $entry,
+            $seen,
+            $panel,
+        );
+    }
+
+    /**
+     * Every call on a fault, light: a large round has many thousand.
+     *
+     * @param  array<array-key, mixed>  $cases
+     * @return array{array<int, array<int, array{arm: int, exposed: bool, presence: Presence, confidence: ?int}>>,
+     *     array<int, string>} by case and reader; the readers in the order of their names
+     */
+    private static function calls(array $cases, string $fault): array
+    {
+        $at = $readers = [];
+        foreach (DB::table('readings')
+            ->join('calls', 'calls.reading_id', '=', 'readings.id')
+            ->join('users', 'users.id', '=', 'readings.user_id')
+            ->whereIn('readings.sitting_case_id', $cases)
+            ->where('readings.stage', 'blind')
+            ->whereNotNull('readings.handed_in_at')
+            ->where('calls.fault', $fault)
+            ->get(['sitting_case_id', 'user_id', 'arm_id', 'exposed', 'presence', 'confidence', 'users.name']) as $row) {
+            $user = Cell::int($row->user_id);
+            $readers[$user] = Cell::text($row->name);
+            $at[Cell::int($row->sitting_case_id)][$user] = [
+                'arm' => Cell::int($row->arm_id),
+                'exposed' => (bool) $row->exposed,
+                'presence' => Presence::from(Cell::text($row->presence)),
+                'confidence' => $row->confidence === null ? null : Cell::int($row->confidence),
+            ];
+        }
+        asort($readers);
+
+        return [$at, $readers];
     }
 
     /**
      * @param  array<array-key, mixed>  $cases
      * @return Collection<int, Reading>
      */
-    private static function readings(array $cases, ?string $fault = null): Collection
+    private static function readings(array $cases): Collection
     {
         return Reading::query()
             ->whereIn('sitting_case_id', $cases)
             ->where('stage', 'blind')
             ->whereNotNull('handed_in_at')
-            ->with([
-                'user',
-                'arm',
-                'calls' => static fn ($q) => $fault === null ? $q : $q->where('fault', $fault),
-            ])
+            ->with(['user', 'arm', 'calls'])
             ->orderBy('id')
             ->get();
     }

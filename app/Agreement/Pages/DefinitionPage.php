@@ -8,9 +8,8 @@ use App\Agreement\DefinitionCounts;
 use App\Agreement\KeptFigures;
 use App\Codebook\Codebooks;
 use App\Codebook\Pages\FaultSection;
+use App\Models\Casts\Cell;
 use App\Models\CodebookExample;
-use App\Models\KeyEntry;
-use App\Models\KeyVersion;
 use App\Models\Recording;
 use App\Models\Sitting;
 use App\Models\User;
@@ -23,10 +22,12 @@ use Core\Codebook\Drill;
 use Core\Codebook\FaultRules;
 use Core\Codebook\Rule;
 use Core\Codebook\StandardLenses;
+use Core\Reading\CaseKind;
 use Core\Remark\Remark;
 use Core\Sight\Scope;
 use Core\Sight\Sight;
 use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
 
 /** One fault of the codebook: what it is, its rules, examples, its drills – and, for who edits it, whether it holds. */
@@ -140,6 +141,7 @@ final readonly class DefinitionPage
             ->orderBy('id')->get();
         $onlooker->know(array_values($all->map(static fn (CodebookExample $e): int => $e->recording_id)->all()));
         $out = [];
+        $said = $this->panelSaid($fault, $all);
         foreach ($all as $example) {
             if (Sight::offersExample($onlooker->standing($example->recording_id))) {
                 $out[] = [
@@ -147,7 +149,7 @@ final readonly class DefinitionPage
                     'shows' => $example->shows,
                     'note' => $example->note,
                     'key' => $onlooker->standing($example->recording_id)->looked || $user->isHeadCoach()
-                        ? $this->panelSaid($example)
+                        ? $said[$example->recording_id] ?? null
                         : null,
                     'look' => route('codebook.example.look', $example),
                     'drop' => route('codebook.example.drop', $example),
@@ -158,23 +160,34 @@ final readonly class DefinitionPage
         return $out;
     }
 
-    /** What the newest key that was published says of it. */
-    private function panelSaid(CodebookExample $example): ?string
+    /**
+     * What the newest key that is frozen says of each.
+     *
+     * @param  Collection<int, CodebookExample>  $examples
+     * @return array<int, string> by recording
+     */
+    private function panelSaid(string $fault, Collection $examples): array
     {
-        $entry = KeyEntry::query()
-            ->where('fault', $example->fault)
-            ->whereHas('case', static fn ($q) => $q->where('kind', 'single')
-                ->whereHas('swings', static fn ($s) => $s->where('recording_id', $example->recording_id)))
-            ->whereIn('key_version_id', KeyVersion::query()->whereNotNull('frozen_at')->select('id'))
-            ->orderByDesc('id')
-            ->first();
+        $out = [];
+        foreach (DB::table('key_entries')
+            ->join('key_versions', 'key_versions.id', '=', 'key_entries.key_version_id')
+            ->join('cases', 'cases.id', '=', 'key_entries.case_id')
+            ->join('case_swings', 'case_swings.case_id', '=', 'key_entries.case_id')
+            ->whereIn('case_swings.recording_id', $examples->pluck('recording_id'))
+            ->where('cases.kind', CaseKind::Single)
+            ->where('key_entries.fault', $fault)
+            ->whereNotNull('key_versions.frozen_at')
+            ->orderBy('key_entries.id')
+            ->get(['recording_id', 'label', 'present', 'absent', 'grade']) as $row) {
+            $out[Cell::int($row->recording_id)] = (string) __('definition.examples.panel', [
+                'label' => __('calls.'.Cell::text($row->label)),
+                'present' => (string) Cell::int($row->present),
+                'of' => (string) (Cell::int($row->present) + Cell::int($row->absent)),
+                'grade' => Cell::text($row->grade),
+            ]);
+        }
 
-        return $entry === null ? null : (string) __('definition.examples.panel', [
-            'label' => __("calls.$entry->label"),
-            'present' => (string) $entry->present,
-            'of' => (string) ($entry->present + $entry->absent),
-            'grade' => $entry->grade,
-        ]);
+        return $out;
     }
 
     /** @return array<string, string> recordings that may stand in teaching material, by id */
@@ -248,7 +261,7 @@ final readonly class DefinitionPage
     {
         $out = [];
         foreach ($rounds as $round) {
-            $item = $round->result === null ? null : KeptFigures::ofRound($round)->item($fault);
+            $item = KeptFigures::ofRound($round)->item($fault);
             if ($item !== null) {
                 $out[] = [
                     'name' => $round->name,
