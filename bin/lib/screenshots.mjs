@@ -53,6 +53,9 @@ for (const [path, name] of [
   await head.goto(base + path);
   await shot(head, name);
 }
+await head.goto(`${base}/codebook/draft/faults/hang-back`);
+await head.waitForSelector('[data-trial] tbody tr');
+await shot(head, 'draft');
 await head.goto(`${base}/reports`);
 await head.getByRole('link', { name: 'The board’s page' }).first().click();
 await shot(head, 'report');
@@ -118,7 +121,6 @@ await shot(head, 'capture');
 await new Promise((done) => device.on('exit', done));
 
 const reader = await as('tam');
-await shot(reader, 'today-instructor');
 const asked = (swing, has) =>
   reader.locator('table a', { hasText: /^read$/ }).evaluateAll(
     async (all, [n, film]) => {
@@ -154,7 +156,14 @@ await press(
 );
 await reader.waitForSelector('[data-saved][data-state="saved"]');
 await reader.goto(`${base}/agreement`);
-await shot(reader, 'agreement-own');
+await reader.goto(`${base}/practice`);
+await reader.locator('.act.big').click();
+await ready(reader);
+await press(reader, 'a');
+await reader.waitForSelector('.truth');
+await ready(reader);
+await reader.waitForTimeout(600);
+await shot(reader, 'practice');
 
 // The room's page of a debrief that is held; last, since it leaves one behind.
 await head.goto(`${base}/debrief`);

@@ -26,13 +26,13 @@ final readonly class Sight
     public static function ofRecording(Standing $s): self
     {
         return match (true) {
-            ! $s->isOpen() => self::nothing(Why::Consent),
+            ! $s->isOpen() && ! $s->example => self::nothing(Why::Consent),
             ! $s->held => self::nothing(Why::Erased),
             $s->feelAwaited => self::these(Thing::Film, Thing::Context),
             $s->own => self::nothing(Why::Own),
             $s->hiddenBy() !== null => self::nothing($s->hiddenBy()),
-            $s->leads => self::these(Thing::Film, Thing::Trace, Thing::Context, Thing::Flight, Thing::Numbers),
-            $s->isPublished() => self::these(
+            $s->isOpen() && $s->leads => self::these(Thing::Film, Thing::Trace, Thing::Context, Thing::Flight, Thing::Numbers),
+            $s->isOpen() && $s->isPublished() => self::these(
                 Thing::Film,
                 Thing::Trace,
                 Thing::Context,

@@ -39,7 +39,7 @@ final readonly class Standing
     /** Whether anything agreed to lets this person look at it outside a sitting. */
     public function isOpen(): bool
     {
-        return $this->consents || ($this->leads && $this->lessons) || $this->example;
+        return $this->consents || ($this->leads && $this->lessons);
     }
 
     /** The strongest reason for which it is to be seen on the own sheet only; null where none is. */
