@@ -62,6 +62,7 @@ return [
         'title' => 'Drills',
         'harms' => 'rarely helps anybody',
         'for' => 'for :what',
+        'of' => ['helps' => 'helps with', 'worse' => 'makes worse'],
         'why-not' => 'why not',
         'not' => 'not to be used',
         'set-up' => 'set-up',

@@ -2,6 +2,8 @@
 
 // A panel's consensus.
 return [
+    'look' => 'The curve that contradicts it, and the film at the moment',
+    'moment' => ':view, at :station',
     'set-right' => '{1} The facts of one of its swings were set right since this key was frozen; it keeps what it '
         .'used.|'
         .'[2,*] The facts of :count of its swings were set right since this key was frozen; it keeps what it used.',

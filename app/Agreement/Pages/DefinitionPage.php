@@ -210,7 +210,7 @@ final readonly class DefinitionPage
     private function holds(string $fault, CodebookDocument $document, User $user): array
     {
         ['rounds' => $rounds, 'panels' => $panels] = $this->counts->sittings($user);
-        $byRound = self::byRound($fault, $rounds);
+        $byRound = self::byRound($fault, $rounds, $document->lenses());
         $joined = null;
         foreach ($byRound as $row) {
             $joined ??= $row['joined'];
@@ -255,9 +255,10 @@ final readonly class DefinitionPage
 
     /**
      * @param  Collection<int, Sitting>  $rounds
+     * @param  array<string, string>  $lenses  names by key
      * @return list<array{name: string, url: string, lens: string, cases: int, joined: ?Figure, alpha: ?Figure}>
      */
-    private static function byRound(string $fault, Collection $rounds): array
+    private static function byRound(string $fault, Collection $rounds, array $lenses): array
     {
         $out = [];
         foreach ($rounds as $round) {
@@ -266,7 +267,7 @@ final readonly class DefinitionPage
                 $out[] = [
                     'name' => $round->name,
                     'url' => route('agreement.fault', [$round, $fault]),
-                    'lens' => $round->lens,
+                    'lens' => $lenses[$round->lens] ?? $round->lens,
                     'cases' => $item->cases,
                     'joined' => $item->specific['present'] ?? null,
                     'alpha' => $item->coefficients['krippendorff_alpha'] ?? null,

@@ -45,7 +45,11 @@ final readonly class CodebookPage
                 $codebook->faults,
             )),
             'drills' => array_map(
-                static fn (Drill $d): array => self::drill($d, $document->lenses()),
+                static fn (Drill $d): array => [
+                    ...self::drill($d, $document->lenses()),
+                    'helps' => self::faultsOf($codebook, $d->key, true),
+                    'worse' => self::faultsOf($codebook, $d->key, false),
+                ],
                 array_values($codebook->drills()),
             ),
             'lensNames' => array_values($document->lenses()),
@@ -78,6 +82,19 @@ final readonly class CodebookPage
         }
 
         return implode(' ', $out);
+    }
+
+    /** @return list<array{name: string, url: string}> the faults a drill helps with, or makes worse */
+    private static function faultsOf(Codebook $codebook, string $drill, bool $helps): array
+    {
+        $out = [];
+        foreach ($codebook->faults as $key => $fault) {
+            if (in_array($drill, $helps ? $fault->helps : $fault->harms, true)) {
+                $out[] = ['name' => $fault->name, 'url' => route('codebook.fault', $key)];
+            }
+        }
+
+        return $out;
     }
 
     /**

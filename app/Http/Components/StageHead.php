@@ -12,7 +12,7 @@ final class StageHead extends Component
 {
     /** Scripts of each page. */
     private const OWN = [
-        'bench' => ['bench/page', 'bench/aids', 'bench/films-panel'],
+        'bench' => ['bench/page', 'bench/aids', 'bench/films-panel', 'bench/why'],
         'reading' => [
             'reading/page',
             'bench/aids',

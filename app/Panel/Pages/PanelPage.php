@@ -220,7 +220,7 @@ final readonly class PanelPage
         );
         $place = $entry === null ? false : array_search($entry, $ids, true);
         $pages = Paged::of($ids, self::DECISIONS_A_PAGE, 'decide', $place === false ? null : $place);
-        $entries = KeyEntry::query()->whereKey($pages->items())->with('recording.golfer')->get()->keyBy('id')->all();
+        $entries = KeyEntry::query()->whereKey($pages->items())->with(['recording.golfer', 'recording.films'])->get()->keyBy('id')->all();
         $effects = $this->effects->of($key, array_values(array_filter(
             $entries,
             static fn (KeyEntry $e): bool => $mayRule && $e->ruling === null && $e->grade === 'conflict',
@@ -255,6 +255,8 @@ final readonly class PanelPage
             'fault' => ucfirst($codebook->faults[$e->fault]->name),
             'swing' => self::swing($e),
             'url' => $mayRule ? route('bench', $e->recording) : null,
+            'curves' => $mayRule ? route('bench.why', [$e->recording, $e->fault, 'lens' => $codebook->lens->key], false) : null,
+            'moment' => $mayRule ? ConflictMoment::of($e, $codebook->faults[$e->fault]) : [],
             'present' => $e->present,
             'absent' => $e->absent,
             'unsure' => $e->cannot_tell,

@@ -2,7 +2,7 @@ import { Aids } from './aids.js';
 import { openFilmsPanel } from './films-panel.js';
 import { KeyMap, STAGE, keyDialog } from '../keys.js';
 import { openStage } from './stage.js';
-import { word } from '../words.js';
+import { showWhy } from './why.js';
 
 const root = document.querySelector('[data-bench]');
 const helpBox = root.querySelector('[data-help-box]');
@@ -11,15 +11,6 @@ const keyList = keyDialog(helpBox, map, root.dataset.keysUrl);
 for (const button of root.querySelectorAll('[data-do="help"], [data-do="shut"]'))
   button.addEventListener('click', () => (button.dataset.do === 'help' ? keyList.open() : helpBox.close()));
 
-/** Fetches the curves of a verdict the first time it is opened. */
-async function showWhy(details) {
-  const host = details.querySelector('[data-curves]');
-  if (!details.open || host.childElementCount) return;
-  host.textContent = word('bench.script.drawing');
-  const answer = await fetch(details.dataset.why, { headers: { Accept: 'text/html' } }).catch(() => null);
-  host.innerHTML = answer?.ok ? await answer.text() : `<p class="small">${word('bench.script.no-curve')}</p>`;
-  if (!answer?.ok) setTimeout(() => host.replaceChildren(), 4000);
-}
 // What is open already waits until the swing is there to be looked at.
 const opened = openStage(root);
 for (const details of root.querySelectorAll('[data-why]')) {

@@ -1,4 +1,8 @@
 <x-layout :title="__('panel.page')">
+    <x-slot:head>
+        <x-words :of="['bench.script']" />
+        <script type="module" src="@part('js/panel/page.js')"></script>
+    </x-slot:head>
     <h1>{{ $title }}</h1>
     @if($held)
         <p class="notice">{{ __('panel.waits-says') }}</p>

@@ -14,6 +14,20 @@
             @endforeach
         </p>
     @endisset
+    @if($e['curves'])
+        <details class="conflict-look" data-why="{{ $e['curves'] }}">
+            <summary>{{ __('panel.look') }}</summary>
+            <div class="both">
+                <div data-curves></div>
+                @foreach($e['moment'] as $still)
+                    <figure>
+                        <img src="{{ $still['url'] }}" alt="{{ $still['says'] }}" loading="lazy">
+                        <figcaption class="small quiet">{{ $still['says'] }}</figcaption>
+                    </figure>
+                @endforeach
+            </div>
+        </details>
+    @endif
     @if($e['ruled'])
         <p>{{ $e['ruled'] }}</p>
     @elseif($e['rule'])

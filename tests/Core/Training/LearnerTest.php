@@ -7,7 +7,7 @@ use Core\Training\Learner;
 const ASKED = ['sway', 'hang-back', 'spin-out', 'toe-dive'];
 
 /** @return list<Answer> answers of a day: "sway+" right, "sway-" wrong, "sway+?" a test that taught nothing */
-function answers(string $said, float $day = 0.0): array
+function answered(string $said, float $day = 0.0): array
 {
     return array_map(static fn (string $one): Answer => new Answer(
         rtrim($one, '+-?'),
@@ -90,7 +90,7 @@ it('lies where no other values make the answers likelier', function () {
 it('rises with what is right, falls with what is wrong, and carries it a little to other faults', function () {
     $of = static fn (string $said): array => array_map(
         static fn ($s): float => $s->chance(),
-        Learner::skills(answers($said), ASKED, 0.0),
+        Learner::skills(answered($said), ASKED, 0.0),
     );
     [$none, $right, $wrong] = [$of(''), $of('sway+ sway+ sway+'), $of('sway-? sway-? sway-?')];
     expect($right['sway'])->toBeGreaterThan($none['sway'])->and($wrong['sway'])->toBeLessThan($none['sway'])
@@ -100,12 +100,12 @@ it('rises with what is right, falls with what is wrong, and carries it a little 
 });
 
 it('forgets what was practised, never what is known of the person', function () {
-    $said = answers('sway+ sway+ sway- sway+');
+    $said = answered('sway+ sway+ sway- sway+');
     $at = static fn (float $day): float => Learner::skills($said, ASKED, $day)['sway']->chance();
     expect($at(0.0))->toBeGreaterThan($at(21.0))->and($at(21.0))->toBeGreaterThan($at(200.0))
         ->and($at(2000.0))->toEqualWithDelta($at(3000.0), 1e-9);
     // A round tests and teaches nothing: nothing of it fades.
-    $tested = answers('sway+? sway+? sway-?');
+    $tested = answered('sway+? sway+? sway-?');
     expect(Learner::skills($tested, ASKED, 0.0)['sway']->chance())
         ->toEqualWithDelta(Learner::skills($tested, ASKED, 500.0)['sway']->chance(), 1e-12);
 });
@@ -133,7 +133,7 @@ it('takes several that are told apart by nothing as so many', function () {
 it('is surer the more was answered, and never beside itself', function (string $said) {
     $se = INF;
     foreach ([1, 3, 10, 40, 200] as $times) {
-        $skill = Learner::skills(answers(trim(str_repeat("$said ", $times))), ASKED, 0.0)['sway'];
+        $skill = Learner::skills(answered(trim(str_repeat("$said ", $times))), ASKED, 0.0)['sway'];
         expect(is_finite($skill->logit))->toBeTrue()->and($skill->se)->toBeLessThan($se)
             ->and($skill->low())->toBeGreaterThan(0.0)->toBeLessThan($skill->chance())
             ->and($skill->high())->toBeLessThan(1.0)->toBeGreaterThan($skill->chance());

@@ -21,7 +21,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 
 /** What a browser would send of a page's form as it stands: every field of every kind. */
-function sentBy(TestResponse $page, string $class): array
+function formSent(TestResponse $page, string $class): array
 {
     $dom = new DOMDocument;
     libxml_use_internal_errors(true);
@@ -90,7 +90,7 @@ it('sends back every row as it stands, and nothing is another for it', function 
     $before = CodebookDraft::open()->codebook();
     foreach (array_keys($before->whole()[$part]) as $key) {
         $page = $this->get("/codebook/draft/$part/$key")->assertOk();
-        $this->put("/codebook/draft/$part/$key", sentBy($page, 'draft-row'))->assertSessionHasNoErrors()
+        $this->put("/codebook/draft/$part/$key", formSent($page, 'draft-row'))->assertSessionHasNoErrors()
             ->assertSessionMissing('refused')->assertSessionHas('done');
         expect(DocumentChanges::between($before, CodebookDraft::open()->codebook()))->toBe([], "$part $key");
     }
@@ -190,7 +190,7 @@ it('judges what is kept as it was judged when it was measured', function () {
 it('takes no second change over one that was made meanwhile, and keeps what was written', function () {
     drafted($this, 'sway');
     $page = $this->actingAs($this->headCoach())->get('/codebook/draft/faults/sway');
-    $sent = sentBy($page, 'draft-row');
+    $sent = formSent($page, 'draft-row');
     $this->put('/codebook/draft/faults/sway', [...$sent, 'cause' => 'first'])->assertSessionHas('done');
     $this->put('/codebook/draft/faults/sway', [...$sent, 'cause' => 'second'])
         ->assertRedirect('/codebook/draft/faults/sway')
@@ -298,7 +298,7 @@ it('adds, takes out and puts back', function () {
 
 it('says of a rule as it stands what it asks, what is wrong with it and what it turns, and stores nothing', function () {
     $this->actingAs($this->headCoach())->post('/codebook/draft');
-    $sent = sentBy($this->get('/codebook/draft/faults/hang-back'), 'draft-row');
+    $sent = formSent($this->get('/codebook/draft/faults/hang-back'), 'draft-row');
     $look = fn (array $rule) => $this->postJson('/codebook/draft/faults/hang-back/look', array_replace_recursive($sent, [
         'rules' => ['own' => ['supported' => json_encode($rule)]],
     ]));
@@ -327,14 +327,14 @@ it('turns nothing before the eyes of a head coach who has still to read it', fun
     app(App\Sittings\Actions\OpenRound::class)($round, $head);
     app()->forgetScopedInstances();
     $this->get('/codebook/draft')->assertOk()->assertDontSee($recording->public_id)->assertSee('left out');
-    $sent = sentBy($this->get('/codebook/draft/faults/hang-back'), 'draft-row');
+    $sent = formSent($this->get('/codebook/draft/faults/hang-back'), 'draft-row');
     $this->postJson('/codebook/draft/faults/hang-back/look', $sent)->assertOk()
         ->assertDontSee($recording->public_id);
 });
 
 it('answers hostile forms with a sentence', function (array $with) {
     $this->actingAs($this->headCoach())->post('/codebook/draft');
-    $sent = sentBy($this->get('/codebook/draft/faults/hang-back'), 'draft-row');
+    $sent = formSent($this->get('/codebook/draft/faults/hang-back'), 'draft-row');
     $before = CodebookDraft::open()->document;
     foreach (['putJson' => '', 'postJson' => '/look'] as $method => $path) {
         $response = $this->$method("/codebook/draft/faults/hang-back$path", array_replace($sent, $with));

@@ -13,6 +13,7 @@
                 <thead>
                     <tr>
                         <th>{{ __('definition.round') }}</th>
+                        <th>{{ __('definition.lens') }}</th>
                         <th class="num">{{ __('definition.cases') }}</th>
                         <th>{{ __('definition.joined') }}</th>
                         <th>{{ __('definition.alpha') }}</th>
@@ -22,6 +23,7 @@
                     @foreach($holds['rounds'] as $row)
                         <tr>
                             <td><a href="{{ $row['url'] }}">{{ $row['name'] }}</a></td>
+                            <td>{{ $row['lens'] }}</td>
                             <td class="num">{{ $row['cases'] }}</td>
                             <td><x-figure-value :figure="$row['joined']" percent :n="$row['cases']" /></td>
                             <td><x-figure-value :figure="$row['alpha']" :n="$row['cases']" /></td>

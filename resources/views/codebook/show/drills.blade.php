@@ -4,6 +4,16 @@
     <details class="group" id="d-{{ $d['key'] }}">
         <summary><b>{{ $d['name'] }}</b> – {{ $d['for'] }}</summary>
         <dl class="facts small">
+            @foreach(['helps', 'worse'] as $what)
+                @if($d[$what])
+                    <dt>{{ __("codebook.drills.of.$what") }}</dt>
+                    <dd>
+                        @foreach($d[$what] as $of)
+                            <a href="{{ $of['url'] }}">{{ $of['name'] }}</a>@if(! $loop->last),@endif
+                        @endforeach
+                    </dd>
+                @endif
+            @endforeach
             @foreach($d['facts'] as $name => $says)
                 <dt>{{ $name }}</dt>
                 <dd>{{ $says }}</dd>
