@@ -74,8 +74,8 @@ return [
         'every-lens' => 'every lens',
         'by' => ':verdict, margin :margin',
         'no-fault' => 'no fault',
-        'gone' => 'to no fault any more',
-        'to' => ':count to :verdict',
+        'gone' => 'no fault any more',
+        'to' => ':count “:verdict”',
         'margin' => 'A margin counts the uncertainties by which the deciding value clears its threshold; under 1 it only '
             .'leans.',
     ],
