@@ -8,8 +8,8 @@ use Core\Chance\Chance;
 use Core\Remark\Remark;
 
 /**
- * Which question helps a person most now. The fault whose lower end is farthest below the aim comes first, but none three
- * times running; of its questions one that is a little above the person (right about three times in four), asked least,
+ * Which question helps a person most now. The fault whose lower end is farthest below the aim comes first, sooner where
+ * another is called in its place, but none three times running; of its questions one that is a little above the person (right about three times in four), asked least,
  * there and not there turn about, and of another swing than the last.
  */
 final readonly class NextQuestion
@@ -27,6 +27,9 @@ final readonly class NextQuestion
     private const DUE = 10.0;
 
     private const RUNNING = 2;
+
+    /** As much as a lower end that lies so much deeper. */
+    private const CONFUSED = 0.08;
 
     private function __construct(public Question $question, public Remark $why)
     {
@@ -54,7 +57,8 @@ final readonly class NextQuestion
         }
         $needs = [];
         foreach ($open as $question) {
-            $needs[$question->fault] ??= self::need($skills[$question->fault]);
+            $needs[$question->fault] ??= self::need($skills[$question->fault])
+                + (isset($confused[$question->fault]) ? self::CONFUSED : 0.0);
         }
         $most = max($needs);
         $fault = $chance->shuffled(array_keys(array_filter($needs, static fn (float $n): bool => $n > $most - 1e-9)))[0];

@@ -7,6 +7,7 @@ namespace App\Practice\Actions;
 use App\Models\PracticeAnswer;
 use App\Models\PracticeSitting;
 use App\Models\User;
+use App\Practice\OwnConfusions;
 use App\Practice\PersonSkills;
 use App\Practice\PracticePool;
 use Core\Chance\Chance;
@@ -17,8 +18,10 @@ use Core\Training\Question;
 /** Puts the next question of a practice sitting, by what helps this person most now. */
 final readonly class AskQuestion
 {
-    public function __construct(private PracticePool $pool, private PersonSkills $skills)
-    {
+    public function __construct(private PracticePool $pool,
+        private PersonSkills $skills,
+        private OwnConfusions $confusions,
+    ) {
     }
 
     /** Whether there was one to ask. */
@@ -34,7 +37,7 @@ final readonly class AskQuestion
                 $a->fault,
                 $a->entry->scoredLabel() === 'present',
             ))->all()),
-            [],
+            $this->confusions->of($user),
             new Chance("practice|$sitting->public_id|{$before->count()}"),
         );
         if ($next === null) {

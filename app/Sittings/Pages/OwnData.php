@@ -8,6 +8,7 @@ use App\Models\Call;
 use App\Models\Casts\Cell;
 use App\Models\FollowingAnswer;
 use App\Models\Group;
+use App\Models\PracticeAnswer;
 use App\Models\Reading;
 use App\Models\Sitting;
 use App\Models\User;
@@ -69,7 +70,31 @@ final readonly class OwnData
                 ->all()),
             'following_rounds' => self::following($user, $hidden),
             'drills_judged' => self::judged($user, $hidden),
+            'practice' => self::practised($user, $hidden),
         ];
+    }
+
+    /**
+     * Answers of practice; what was right would tell the key of a swing that waits to be read.
+     *
+     * @param  list<int>  $hidden  recordings that wait to be read blind again
+     * @return list<array<string, bool|string|null>>
+     */
+    private static function practised(User $user, array $hidden): array
+    {
+        return array_values(PracticeAnswer::query()
+            ->whereHas('sitting', static fn ($q) => $q->where('user_id', $user->id))
+            ->whereNotNull('answered_at')
+            ->whereNotIn('recording_id', $hidden)
+            ->orderBy('id')
+            ->get()
+            ->map(static fn (PracticeAnswer $a): array => [
+                'fault' => $a->fault,
+                'presence' => $a->presence?->value,
+                'right' => $a->right,
+                'at' => $a->answered_at?->toIso8601ZuluString(),
+            ])
+            ->all());
     }
 
     /**

@@ -71,6 +71,18 @@ it('asks there and not there turn about, and what was asked least', function () 
     expect(NextQuestion::of($asked, $skills, [], [], new Chance('t'))->question->id)->toBe('never');
 });
 
+it('asks sooner about what another is called in the place of', function () {
+    $skills = skilled(['a' => 0.8, 'b' => 0.79, 'c' => 0.6]);
+    $fault = static fn (array $confused): string => NextQuestion::of(
+        questions(['a', 'b']),
+        $skills,
+        [],
+        $confused,
+        new Chance('c'),
+    )->question->fault;
+    expect($fault([]))->toBe('b')->and($fault(['a' => 'c']))->toBe('a');
+});
+
 it('takes a question a little above the person', function () {
     $of = static fn (float $p): float => NextQuestion::of([
         new Question('easy', 's1', 'a', true, -1.5),

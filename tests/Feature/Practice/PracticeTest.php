@@ -186,6 +186,20 @@ it('tells nothing of the answer before it is given, byte by byte', function () {
     expect($bytes())->toBe($before);
 });
 
+it('is in what a person may take along, but for swings that wait to be read', function () {
+    $tam = $this->person('tam');
+    $sitting = practising($tam);
+    $answer = $sitting->answers()->firstOrFail();
+    app(AnswerQuestion::class)($sitting, 1, keyOf($answer), $tam);
+    $mine = fn (): array => $this->actingAs($tam)->get('/own/data')->assertOk()->json('practice');
+    expect($mine())->toHaveCount(1)->and($mine()[0]['right'])->toBeTrue()->and($mine()[0]['fault'])->toBe($answer->fault);
+    $round = app(PlanRound::class)('Again', SittingKind::Round, [$answer->recording_id], [$tam->id], 'both',
+        $this->headCoach());
+    app(OpenRound::class)($round, $this->headCoach());
+    app()->forgetScopedInstances();
+    expect($mine())->toBe([]);
+});
+
 it('moves what is known of a person, and no figure of any round', function () {
     $tam = $this->person('tam');
     $parts = fn (): array => DB::table('result_parts')->orderBy('id')->pluck('body')->map('strval')->all();
@@ -205,6 +219,35 @@ it('moves what is known of a person, and no figure of any round', function () {
     $spring = $this->round('Spring');
     app(App\Agreement\Actions\ComputeResult::class)->carryOut($spring, App\Works\Progress::untold());
     expect($parts())->toBe($then);
+});
+
+it('finds what a person calls in the place of another, in what may be told', function () {
+    $tam = $this->person('tam');
+    $spring = $this->round('Spring');
+    $own = fn (): ?array => app(App\Practice\OwnConfusions::class)->counts($tam)['hang-back']['slide'] ?? null;
+    DB::statement('alter table calls disable trigger user');
+    DB::statement('alter table key_entries disable trigger user');
+    $places = $spring->cases()->orderBy('id')->get();
+    foreach ($places as $i => $place) {
+        $reading = DB::table('readings')->where('sitting_case_id', $place->id)->where('user_id', $tam->id)->value('id');
+        foreach (['hang-back' => [$i < 4 ? 'present' : 'absent', 'absent'], 'slide' => ['absent', $i < 4 ? 'present'
+            : 'absent']] as $fault => [$label, $said]) {
+            KeyEntry::query()->where('key_version_id', $spring->key_version_id)->where('case_id', $place->case_id)
+                ->where('fault', $fault)->update(['label' => $label, 'grade' => 'panel only', 'ruling' => null]);
+            DB::table('calls')->where('reading_id', $reading)->where('fault', $fault)->update([
+                'presence' => $said, 'severity' => $said === 'present' ? 1 : null, 'onset' => null, 'decision' => null,
+                'reaction' => null, 'confidence' => 70,
+            ]);
+        }
+    }
+    app()->forgetScopedInstances();
+    expect($own())->toBe([4, 4, 0, $places->count() - 4]);
+    // Two of the four wait to be read again: of those nothing is told.
+    $ids = $places->take(2)->map(fn ($c): int => $c->recording()->firstOrFail()->id)->all();
+    $round = app(PlanRound::class)('Again', SittingKind::Round, $ids, [$tam->id], 'both', $this->headCoach());
+    app(OpenRound::class)($round, $this->headCoach());
+    app()->forgetScopedInstances();
+    expect($own())->toBe([2, 2, 0, $places->count() - 4]);
 });
 
 it('refuses what is no answer, no place and no fault', function () {
