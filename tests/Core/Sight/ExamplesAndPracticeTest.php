@@ -20,6 +20,15 @@ function stood(array $with = []): Standing
     ]);
 }
 
+/** @return list<string> */
+function shownOf(Sight $sight): array
+{
+    return array_map(
+        static fn (Thing $t): string => $t->value,
+        array_values(array_filter(Thing::cases(), $sight->shows(...))),
+    );
+}
+
 function seated(SittingState $state, bool $pending = false, bool $reserved = false): Place
 {
     return new Place(1, SittingKind::Round, $state, $pending, $reserved);
@@ -35,7 +44,7 @@ it('shows an example to who took it up, and no more than that use allows', funct
 ) {
     $s = stood(['example' => true, ...$with]);
     expect(Sight::offersExample($s))->toBe($offered)
-        ->and(things(Sight::ofRecording($s)))->toBe($shows)
+        ->and(shownOf(Sight::ofRecording($s)))->toBe($shows)
         ->and(Sight::ofRecording($s)->why)->toBe($why);
 })->with([
     'looked at' => [['looked' => true], true, EXAMPLE_SHOWS, null],
@@ -67,7 +76,7 @@ it('shows an example to who took it up, and no more than that use allows', funct
 it('is no example without consent for it, looked at or not', function () {
     foreach ([true, false] as $looked) {
         $s = stood(['looked' => $looked]);
-        expect(Sight::offersExample($s))->toBeFalse()->and(things(Sight::ofRecording($s)))->toBe([]);
+        expect(Sight::offersExample($s))->toBeFalse()->and(shownOf(Sight::ofRecording($s)))->toBe([]);
     }
     expect(Sight::ofRecording(stood(['consents' => false, 'looked' => true]))->why)->toBe(Why::Consent);
 });
@@ -77,8 +86,8 @@ it('asks in practice only what nothing hides, and tells the rest with the answer
     expect(Sight::mayPractise($s))->toBe($why === null);
     [$before, $after] = [Sight::ofPractice($s, false), Sight::ofPractice($s, true)];
     expect($before->why)->toBe($why)->and($after->why)->toBe($why)
-        ->and(things($before))->toBe($why === null ? ['film', 'trace', 'context'] : [])
-        ->and(things($after))->toBe(
+        ->and(shownOf($before))->toBe($why === null ? ['film', 'trace', 'context'] : [])
+        ->and(shownOf($after))->toBe(
             $why === null ? ['film', 'trace', 'context', 'flight', 'numbers', 'key', 'calls'] : [],
         )
         ->and($after->shows(Thing::Names))->toBeFalse();
