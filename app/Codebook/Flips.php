@@ -10,6 +10,7 @@ use Core\Codebook\Codebook;
 use Core\Codebook\CodebookDocument;
 use Core\Codebook\FaultVerdict;
 use Core\Codebook\Said;
+use Core\Codebook\SwingBasis;
 use Core\Codebook\SwingSize;
 use Core\CoreException;
 
@@ -35,15 +36,19 @@ final class Flips
      */
     public function of(Recording $recording, ?string $fault = null): ?array
     {
-        if ($recording->basis() === null) {
+        $basis = $recording->basis();
+        if ($basis === null) {
             return null;
         }
         $out = [];
         foreach ($this->was->lenses() + $this->is->lenses() as $lens => $_) {
-            [$then, $now] = [$this->verdicts($recording, 'was', $lens), $this->verdicts($recording, 'is', $lens)];
+            [$then, $now] = array_map(
+                fn (string $of): array => $this->verdicts($basis, $recording, $of, $lens, $fault),
+                ['was', 'is'],
+            );
             foreach ($now + $then as $key => $_) {
                 $pair = [$then[$key] ?? null, $now[$key] ?? null];
-                if (($fault === null || $fault === $key) && $pair[0]?->said() !== $pair[1]?->said()) {
+                if ($pair[0]?->said() !== $pair[1]?->said()) {
                     $out[] = [
                         'lens' => (string) $lens, 'fault' => $key,
                         'was' => $pair[0]?->said(), 'is' => $pair[1]?->said(),
@@ -62,8 +67,13 @@ final class Flips
      *
      * @throws CoreException
      */
-    private function verdicts(Recording $recording, string $of, string $lens): array
-    {
+    private function verdicts(
+        SwingBasis $basis,
+        Recording $recording,
+        string $of,
+        string $lens,
+        ?string $fault,
+    ): array {
         $document = $of === 'was' ? $this->was : $this->is;
         if (! isset($document->lenses()[$lens])) {
             return [];
@@ -73,6 +83,6 @@ final class Flips
         $codebook = $this->made[implode('|', [$of, $lens, $club?->value, $recording->swing, $size?->value])]
             ??= $document->under($lens, $club, $recording->swing, $size);
 
-        return $recording->basis()?->faults($codebook) ?? [];
+        return $basis->faults($codebook, $fault);
     }
 }

@@ -27,16 +27,18 @@ final readonly class SwingBasis
 
     /**
      * @param  Codebook  $codebook  for the club, the kind and the size of this swing
+     * @param  string|null  $only  key of the one fault that is asked about
      * @return array<string, FaultVerdict> by fault key
      *
      * @throws CoreException
      */
-    public function faults(Codebook $codebook): array
+    public function faults(Codebook $codebook, ?string $only = null): array
     {
         $scale = $codebook->scale($this->stations);
         $refused = $this->refused();
         $out = [];
-        foreach ($codebook->faults as $key => $fault) {
+        $asked = $only === null ? $codebook->faults : array_intersect_key($codebook->faults, [$only => 1]);
+        foreach ($asked as $key => $fault) {
             $out[$key] = new FaultVerdict(
                 $fault->observability($this->held),
                 $fault->proxy($this->held),

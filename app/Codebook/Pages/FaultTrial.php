@@ -65,7 +65,16 @@ final readonly class FaultTrial
     {
         $flips = new Flips($this->codebooks->document(), $document);
         $out = [];
-        $recordings = $this->onlookers->of($user)->recordings()->with(['measured', 'stations', 'golfer'])->orderBy('id');
+        // Of what was measured only what its rules ask: the rest would be read for nothing, of every swing.
+        $asked = '{'.implode(',', self::measures([$this->codebooks->document(), $document], $fault)).'}';
+        $recordings = $this->onlookers->of($user)->recordings()->with([
+            'measured' => static fn ($q) => $q
+                ->select(['id', 'recording_id', 'codebook_version', 'held', 'quality'])
+                ->selectRaw("(select coalesce(jsonb_object_agg(k, measurements -> k), '{}'::jsonb)
+                    from unnest(?::text[]) k where jsonb_exists(measurements, k)) as measurements", [$asked]),
+            'stations',
+            'golfer',
+        ])->orderBy('id');
         foreach ($recordings->lazy(50) as $recording) {
             foreach ($flips->of($recording, $fault) ?? [] as $flip) {
                 $out[] = ['recording' => $recording, ...$flip];
@@ -73,6 +82,28 @@ final readonly class FaultTrial
         }
 
         return $out;
+    }
+
+    /**
+     * @param  list<CodebookDocument>  $documents
+     * @return list<string> the measures that the rules of a fault ask, wherever they stand
+     *
+     * @throws CoreException
+     */
+    private static function measures(array $documents, string $fault): array
+    {
+        $out = [];
+        foreach ($documents as $document) {
+            foreach (isset($document->toArray()['faults'][$fault]) ? FaultRules::of($document, $fault) : [] as $pair) {
+                foreach (array_filter($pair, is_array(...)) as $rule) {
+                    foreach (Rule::from($rule)->conditions() as $condition) {
+                        $out[$condition->measure->value] = $condition->measure->value;
+                    }
+                }
+            }
+        }
+
+        return array_values($out);
     }
 
     /**
