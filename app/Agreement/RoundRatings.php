@@ -215,19 +215,16 @@ final readonly class RoundRatings
         return $left;
     }
 
-    /** @return list<array{bool, list<string>}> everybody's scored calls: whether right; reader, case, fault */
-    public function rightOrWrong(): array
+    /** @return \Generator<array{bool, list<string>}> everybody's scored calls: whether right; reader, case, fault */
+    public function rightOrWrong(): \Generator
     {
-        $calls = [];
         foreach ($this->said->raterNames() as $rater) {
             foreach ($this->callsOf((int) substr($rater, 1)) as $case => $of) {
                 foreach ($of as $call) {
-                    $calls[] = [$call->isRight(), [$rater, "c$case", $call->item]];
+                    yield [$call->isRight(), [$rater, "c$case", $call->item]];
                 }
             }
         }
-
-        return $calls;
     }
 
     /**

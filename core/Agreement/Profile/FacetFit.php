@@ -9,65 +9,16 @@ final class FacetFit
 {
     private const MOST_STEPS = 60;
 
-    /** @var list<list<string>> names of the levels, in byte order, by facet */
-    private array $levels = [];
-
-    /** Which facet is eliminated. */
-    private readonly int $large;
-
-    /** @var array<int, int> where a small facet's levels begin among the small ones; the mean stands last */
-    private array $from = [];
-
-    private readonly int $small;
-
-    /** @var list<array{int, list<int>, int}> right or not (1, 0), places of the small levels, level of the large facet */
-    private array $rows = [];
-
     /** @var list<float> effects of the small levels, then the mean: where the last search ended */
     private array $b = [];
 
     /** @var list<float> effects of the large facet's levels */
     private array $u = [];
 
-    /** @var list<list<int>> level of each facet by row */
-    private array $levelOf = [];
-
-    /**
-     * @param  list<array{bool, list<string>}>  $calls
-     * @param  non-empty-list<string>  $names
-     */
-    public function __construct(array $calls, private readonly array $names)
+    public function __construct(private readonly FacetDesign $design)
     {
-        $index = [];
-        $sizes = [];
-        foreach (array_keys($names) as $f) {
-            $levels = array_values(array_unique(array_map(static fn (array $c): string => $c[1][$f], $calls)));
-            sort($levels, SORT_STRING);
-            $this->levels[] = $levels;
-            $index[$f] = array_flip($levels);
-            $sizes[$f] = count($levels);
-        }
-        $this->large = (int) array_search(max($sizes), $sizes, true);
-        $at = 0;
-        foreach ($sizes as $f => $n) {
-            if ($f !== $this->large) {
-                $this->from[$f] = $at;
-                $at += $n;
-            }
-        }
-        $this->small = $at;
-        foreach ($calls as [$right, $levels]) {
-            $of = array_map(static fn (string $level, int $f): int => $index[$f][$level], $levels, array_keys($levels));
-            $this->levelOf[] = $of;
-            $places = [];
-            foreach ($this->from as $f => $start) {
-                $places[] = $start + $of[$f];
-            }
-            $places[] = $at;
-            $this->rows[] = [$right ? 1 : 0, $places, $of[$this->large]];
-        }
-        $this->b = array_fill(0, $at + 1, 0.0);
-        $this->u = array_fill(0, $sizes[$this->large], 0.0);
+        $this->b = array_fill(0, $design->small + 1, 0.0);
+        $this->u = array_fill(0, $design->size($design->large), 0.0);
     }
 
     /**
@@ -77,50 +28,89 @@ final class FacetFit
      */
     public function deviance(array $sd): float
     {
-        $this->climb($sd);
-        [$factor, $d] = $this->curvature($sd);
+        $top = $this->climb($sd);
+        $factor = self::cholesky($top->reduced());
         $logs = 0.0;
         // The mean stands last and is no random effect.
-        for ($i = 0; $i < $this->small; $i++) {
+        for ($i = 0; $i < $this->design->small; $i++) {
             $logs += 2.0 * log($factor[$i][$i]);
         }
-        foreach ($d as $v) {
+        foreach ($top->large as $v) {
             $logs += log($v);
         }
-        foreach ($this->levels as $f => $levels) {
+        foreach ($this->design->levels as $f => $levels) {
             $logs += 2.0 * count($levels) * log($sd[$f]);
         }
 
-        return 2.0 * $this->loss($this->b, $this->u, $sd) + $logs;
+        return 2.0 * $top->loss + $logs;
     }
 
     /**
-     * −log likelihood + Σb²/(2σ²).
+     * Everything that is asked of one point, in one pass over the calls.
      *
      * @param  list<float>  $b
      * @param  list<float>  $u
      * @param  non-empty-list<float>  $sd
      */
-    private function loss(array $b, array $u, array $sd): float
+    private function at(array $b, array $u, array $sd): FacetPoint
     {
-        $sum = 0.0;
-        foreach ($this->rows as [$y, $places, $level]) {
-            $eta = $u[$level];
+        $sums = [];
+        foreach ($this->design->combinations as $number => $places) {
+            $sum = 0.0;
             foreach ($places as $j) {
-                $eta += $b[$j];
+                $sum += $b[$j];
             }
+            $sums[$number] = $sum;
+        }
+        $n = $this->design->small + 1;
+        $loss = 0.0;
+        $large = array_fill(0, count($u), 1.0 / $sd[$this->design->large] ** 2);
+        $slopesU = array_fill(0, count($u), 0.0);
+        $rest = array_fill(0, count($sums), 0.0);
+        $weight = $rest;
+        $cross = array_fill(0, count($u), array_fill(0, $n, 0.0));
+        // Read once: the loop goes over all calls.
+        [$right, $numbers] = [$this->design->right, $this->design->combinationOf];
+        $combinations = $this->design->combinations;
+        foreach ($this->design->levelOf as $i => $level) {
+            $number = $numbers[$i];
+            $eta = $u[$level] + $sums[$number];
             // log(1 + e^η) − yη, without overflow.
-            $sum += max($eta, 0.0) + log(1.0 + exp(-abs($eta))) - $y * $eta;
+            $e = exp(-abs($eta));
+            $loss += max($eta, 0.0) + log(1.0 + $e) - $right[$i] * $eta;
+            $p = $eta >= 0.0 ? 1.0 / (1.0 + $e) : $e / (1.0 + $e);
+            $off = $right[$i] - $p;
+            $w = $p * (1.0 - $p);
+            $large[$level] += $w;
+            $slopesU[$level] += $off;
+            $rest[$number] += $off;
+            $weight[$number] += $w;
+            foreach ($combinations[$number] as $j) {
+                $cross[$level][$j] += $w;
+            }
+        }
+        $slopesB = array_fill(0, $n, 0.0);
+        $curve = array_fill(0, $n, array_fill(0, $n, 0.0));
+        foreach ($this->design->combinations as $number => $places) {
+            foreach ($places as $j) {
+                $slopesB[$j] += $rest[$number];
+                foreach ($places as $k) {
+                    $curve[$j][$k] += $weight[$number];
+                }
+            }
         }
         foreach ($this->penalties($sd) as $j => $p) {
-            $sum += 0.5 * $p * $b[$j] * $b[$j];
+            $loss += 0.5 * $p * $b[$j] * $b[$j];
+            $slopesB[$j] -= $p * $b[$j];
+            $curve[$j][$j] += $p;
         }
-        $p = 1.0 / $sd[$this->large] ** 2;
-        foreach ($u as $v) {
-            $sum += 0.5 * $p * $v * $v;
+        $p = 1.0 / $sd[$this->design->large] ** 2;
+        foreach ($u as $level => $v) {
+            $loss += 0.5 * $p * $v * $v;
+            $slopesU[$level] -= $p * $v;
         }
 
-        return $sum;
+        return new FacetPoint($loss, array_values($slopesB), array_values($slopesU), $curve, $large, $cross);
     }
 
     /**
@@ -130,8 +120,8 @@ final class FacetFit
     private function penalties(array $sd): array
     {
         $out = [];
-        foreach ($this->from as $f => $_) {
-            array_push($out, ...array_fill(0, count($this->levels[$f]), 1.0 / $sd[$f] ** 2));
+        foreach ($this->design->from as $f => $_) {
+            array_push($out, ...array_fill(0, count($this->design->levels[$f]), 1.0 / $sd[$f] ** 2));
         }
         $out[] = 0.0;
 
@@ -139,128 +129,67 @@ final class FacetFit
     }
 
     /**
-     * Newton's steps, halved where they would lead up.
+     * Newton's steps, halved where they would lead up, to the mode.
      *
      * @param  non-empty-list<float>  $sd
      */
-    private function climb(array $sd): void
+    private function climb(array $sd): FacetPoint
     {
-        $loss = $this->loss($this->b, $this->u, $sd);
+        $here = $this->at($this->b, $this->u, $sd);
         for ($step = 0; $step < self::MOST_STEPS; $step++) {
-            [$factor, $d, $b] = $this->curvature($sd);
-            [$gb, $gu] = $this->slopes($sd);
             // Schur: S x = g_b − Bᵀ D⁻¹ g_u, then y = D⁻¹(g_u − B x).
-            $right = $gb;
-            foreach ($b as $level => $row) {
+            $right = $here->slopes;
+            foreach ($here->cross as $level => $row) {
+                $part = $here->largeSlopes[$level] / $here->large[$level];
                 foreach ($row as $j => $v) {
-                    $right[$j] -= $v * $gu[$level] / $d[$level];
+                    $right[$j] -= $v * $part;
                 }
             }
-            $x = self::solved($factor, $right);
+            $x = self::solved(self::cholesky($here->reduced()), $right);
             $y = [];
-            foreach ($gu as $level => $g) {
+            foreach ($here->largeSlopes as $level => $g) {
                 $part = $g;
-                foreach ($b[$level] as $j => $v) {
+                foreach ($here->cross[$level] as $j => $v) {
                     $part -= $v * $x[$j];
                 }
-                $y[] = $part / $d[$level];
+                $y[] = $part / $here->large[$level];
             }
+            // What the step should gain. Less than the loss is exact to is not compared: it would be halved for nothing.
+            $gain = 0.5 * (self::product($here->slopes, $x) + self::product($here->largeSlopes, $y));
+            $last = $gain <= 1e-13 * (1.0 + abs($here->loss));
+            $next = null;
             for ($scale = 1.0; $scale > 1e-6; $scale /= 2.0) {
                 $nextB = array_map(static fn (float $v, float $s): float => $v + $scale * $s, $this->b, $x);
                 $nextU = array_map(static fn (float $v, float $s): float => $v + $scale * $s, $this->u, $y);
-                $next = $this->loss($nextB, $nextU, $sd);
-                if ($next <= $loss) {
+                $tried = $this->at($nextB, $nextU, $sd);
+                if ($last || $tried->loss <= $here->loss) {
+                    [$next, $this->b, $this->u] = [$tried, $nextB, $nextU];
                     break;
                 }
             }
-            if (! isset($nextB, $nextU, $next) || $next > $loss) {
-                return;
+            if ($next === null) {
+                return $here;
             }
-            [$this->b, $this->u] = [$nextB, $nextU];
-            $gain = $loss - $next;
-            $loss = $next;
-            if ($gain <= 1e-13 * (1.0 + abs($loss))) {
-                return;
+            $here = $next;
+            if ($last) {
+                return $here;
             }
         }
+
+        return $here;
     }
 
     /**
-     * @param  non-empty-list<float>  $sd
-     * @return array{list<float>, list<float>} slopes of the penalised likelihood by small and large effects
+     * @param  list<float>  $a
+     * @param  list<float>  $b
      */
-    private function slopes(array $sd): array
+    private static function product(array $a, array $b): float
     {
-        $gb = array_fill(0, $this->small + 1, 0.0);
-        $gu = array_fill(0, count($this->u), 0.0);
-        foreach ($this->rows as $i => [$y, $places, $level]) {
-            $rest = $y - $this->chance($i);
-            $gu[$level] += $rest;
-            foreach ($places as $j) {
-                $gb[$j] += $rest;
-            }
-        }
-        foreach ($this->penalties($sd) as $j => $p) {
-            $gb[$j] -= $p * $this->b[$j];
-        }
-        $p = 1.0 / $sd[$this->large] ** 2;
-        foreach ($this->u as $level => $v) {
-            $gu[$level] -= $p * $v;
-        }
-
-        return [array_values($gb), array_values($gu)];
-    }
-
-    private function chance(int $row): float
-    {
-        [, $places, $level] = $this->rows[$row];
-        $eta = $this->u[$level];
-        foreach ($places as $j) {
-            $eta += $this->b[$j];
-        }
-
-        return 1.0 / (1.0 + exp(-$eta));
+        return array_sum(array_map(static fn (float $v, float $w): float => $v * $w, $a, $b));
     }
 
     /**
-     * @param  non-empty-list<float>  $sd
-     * @return array{list<list<float>>, list<float>, array<int, array<int, float>>} the Cholesky factor of the Schur
-     *     complement of the large facet, its diagonal D, and B, by large level and small place
-     */
-    private function curvature(array $sd): array
-    {
-        $n = $this->small + 1;
-        $c = array_fill(0, $n, array_fill(0, $n, 0.0));
-        $d = array_fill(0, count($this->u), 1.0 / $sd[$this->large] ** 2);
-        $b = array_fill(0, count($this->u), []);
-        foreach ($this->rows as $i => [, $places, $level]) {
-            $p = $this->chance($i);
-            $w = $p * (1.0 - $p);
-            $d[$level] += $w;
-            foreach ($places as $j) {
-                $b[$level][$j] = ($b[$level][$j] ?? 0.0) + $w;
-                foreach ($places as $k) {
-                    $c[$j][$k] += $w;
-                }
-            }
-        }
-        foreach ($this->penalties($sd) as $j => $p) {
-            $c[$j][$j] += $p;
-        }
-        foreach ($b as $level => $row) {
-            foreach ($row as $j => $v) {
-                $part = $v / $d[$level];
-                foreach ($row as $k => $other) {
-                    $c[$j][$k] -= $part * $other;
-                }
-            }
-        }
-
-        return [self::cholesky($c), array_values($d), $b];
-    }
-
-    /**
-     * @param  array<int, array<int, float>>  $of  symmetric, positive definite
+     * @param  array<int, array<int, float>>  $of  lower triangle of a symmetric, positive definite matrix
      * @return list<list<float>> lower triangle
      */
     private static function cholesky(array $of): array
@@ -313,9 +242,9 @@ final class FacetFit
      */
     public function effects(array $sd): array
     {
-        $this->climb($sd);
-        [$factor, $d, $b] = $this->curvature($sd);
-        $n = $this->small + 1;
+        $top = $this->climb($sd);
+        [$factor, $d, $b] = [self::cholesky($top->reduced()), $top->large, $top->cross];
+        $n = $this->design->small + 1;
         $inverse = [];
         for ($j = 0; $j < $n; $j++) {
             $unit = array_fill(0, $n, 0.0);
@@ -323,23 +252,23 @@ final class FacetFit
             $inverse[] = self::solved($factor, $unit);
         }
         $facets = [];
-        foreach ($this->names as $f => $name) {
+        foreach ($this->design->names as $f => $name) {
             $fits = $this->fits($f);
-            foreach ($this->levels[$f] as $level => $called) {
-                $together = $inverse[$this->small][$this->small];
-                if ($f === $this->large) {
+            foreach ($this->design->levels[$f] as $level => $called) {
+                $together = $inverse[$this->design->small][$this->design->small];
+                if ($f === $this->design->large) {
                     $estimate = $this->u[$level];
                     $variance = 1.0 / $d[$level];
                     foreach ($b[$level] as $j => $v) {
-                        $together -= 2.0 * $v * $inverse[$j][$this->small] / $d[$level];
+                        $together -= 2.0 * $v * $inverse[$j][$this->design->small] / $d[$level];
                         foreach ($b[$level] as $k => $other) {
                             $variance += $v * $inverse[$j][$k] * $other / $d[$level] ** 2;
                         }
                     }
                 } else {
-                    $at = $this->from[$f] + $level;
+                    $at = $this->design->from[$f] + $level;
                     [$estimate, $variance] = [$this->b[$at], $inverse[$at][$at]];
-                    $together += 2.0 * $inverse[$at][$this->small];
+                    $together += 2.0 * $inverse[$at][$this->design->small];
                 }
                 [$calls, $infit, $outfit] = $fits[$level];
                 $facets[$name][$called] = new FacetEffect(
@@ -355,8 +284,8 @@ final class FacetFit
         }
 
         return [
-            'mean' => $this->b[$this->small],
-            'se' => sqrt($inverse[$this->small][$this->small]),
+            'mean' => $this->b[$this->design->small],
+            'se' => sqrt($inverse[$this->design->small][$this->design->small]),
             'facets' => $facets,
         ];
     }
@@ -369,12 +298,12 @@ final class FacetFit
      */
     public function contrast(int $facet, string $level, string $less, array $sd): array
     {
-        $this->climb($sd);
-        $at = array_flip($this->levels[$facet]);
-        [$one, $other] = [$this->from[$facet] + $at[$level], $this->from[$facet] + $at[$less]];
-        $unit = array_fill(0, $this->small + 1, 0.0);
+        $top = $this->climb($sd);
+        $at = array_flip($this->design->levels[$facet]);
+        [$one, $other] = [$this->design->from[$facet] + $at[$level], $this->design->from[$facet] + $at[$less]];
+        $unit = array_fill(0, $this->design->small + 1, 0.0);
         [$unit[$one], $unit[$other]] = [1.0, -1.0];
-        $x = self::solved($this->curvature($sd)[0], $unit);
+        $x = self::solved(self::cholesky($top->reduced()), $unit);
 
         return [$this->b[$one] - $this->b[$other], sqrt($x[$one] - $x[$other])];
     }
@@ -383,9 +312,13 @@ final class FacetFit
     private function fits(int $facet): array
     {
         $sums = [];
-        foreach ($this->rows as $i => [$y]) {
-            $level = $this->levelOf[$i][$facet];
-            $p = $this->chance($i);
+        foreach ($this->design->right as $i => $y) {
+            $level = $this->design->level($i, $facet);
+            $eta = $this->u[$this->design->levelOf[$i]];
+            foreach ($this->design->combinations[$this->design->combinationOf[$i]] as $j) {
+                $eta += $this->b[$j];
+            }
+            $p = 1.0 / (1.0 + exp(-$eta));
             $w = max(1e-12, $p * (1.0 - $p));
             $squares = ($y - $p) ** 2;
             $sums[$level] ??= [0, 0.0, 0.0, 0.0];

@@ -44,25 +44,25 @@ final readonly class FacetModel
     }
 
     /**
-     * @param  list<array{bool, list<string>}>  $calls  whether right, and the level of each facet
+     * @param  iterable<array{bool, list<string>}>  $calls  whether right, and the level of each facet
      * @param  non-empty-list<string>  $names  of the facets
      * @param  non-empty-list<float>|null  $sd  fixed spreads; found where null
      * @param  list<string>  $links  the facets that must link the design; all where empty
      * @return self|null null without calls, or where all of them are right or none is
      */
-    public static function fit(array $calls, array $names, ?array $sd = null, array $links = []): ?self
+    public static function fit(iterable $calls, array $names, ?array $sd = null, array $links = []): ?self
     {
-        $right = count(array_filter($calls, static fn (array $c): bool => $c[0]));
-        if ($right === 0 || $right === count($calls)) {
+        $design = new FacetDesign($calls, $names);
+        if (in_array($design->rightCalls(), [0, $design->calls()], true)) {
             return null;
         }
-        $fit = new FacetFit($calls, $names);
+        $fit = new FacetFit($design);
         if ($sd === null) {
             $logs = NelderMead::lowest(
                 static fn (array $logs): float => $fit->deviance(self::spreads($logs)),
                 array_map(static fn (): float => log(0.7), $names),
                 0.5,
-                most: count($calls) > self::MANY ? 60 : 400,
+                most: $design->calls() > self::MANY ? 60 : 400,
             );
             $sd = self::spreads($logs);
         }
@@ -75,7 +75,7 @@ final readonly class FacetModel
             array_combine($names, $sd),
             $effects['facets'],
             $deviance,
-            self::parts($calls, $links === [] ? array_keys($names) : array_keys(array_intersect($names, $links))),
+            $design->parts(array_keys($links === [] ? $names : array_intersect($names, $links))),
         );
     }
 
@@ -99,33 +99,5 @@ final readonly class FacetModel
     private static function spreads(array $logs): array
     {
         return array_map(static fn (float $v): float => min(self::MOST_SD, max(self::LEAST_SD, exp($v))), $logs);
-    }
-
-    /**
-     * In how many parts a design falls that share no level of these facets.
-     *
-     * @param  list<array{bool, list<string>}>  $calls
-     * @param  list<int>  $facets
-     */
-    public static function parts(array $calls, array $facets): int
-    {
-        $root = [];
-        $find = static function (string $of) use (&$root): string {
-            while (($root[$of] ??= $of) !== $of) {
-                $root[$of] = $root[$root[$of]];
-                $of = $root[$of];
-            }
-
-            return $of;
-        };
-        foreach ($calls as [, $levels]) {
-            $first = null;
-            foreach ($facets as $f) {
-                $at = $find("$f|$levels[$f]");
-                $root[$at] = $first ??= $at;
-            }
-        }
-
-        return count(array_unique(array_map($find, array_map(strval(...), array_keys($root)))));
     }
 }

@@ -41,25 +41,27 @@ final readonly class RoundsOnScale
     }
 
     /**
-     * @param  list<array{bool, list<string>}>  $before  whether right; reader, case, fault
-     * @param  list<array{bool, list<string>}>  $now
+     * @param  iterable<array{bool, list<string>}>  $before  whether right; reader, case, fault
+     * @param  iterable<array{bool, list<string>}>  $now
      * @param  FacetModel  $model  whose spreads are taken
      * @return self|null null where one of them has no calls
      */
-    public static function between(array $before, array $now, FacetModel $model): ?self
+    public static function between(iterable $before, iterable $now, FacetModel $model): ?self
     {
-        if ($before === [] || $now === []) {
-            return null;
-        }
-        $calls = [];
-        foreach (['1' => $before, '2' => $now] as $round => $of) {
-            foreach ($of as [$right, $levels]) {
-                $calls[] = [$right, [...$levels, (string) $round]];
+        $calls = (static function () use ($before, $now): \Generator {
+            foreach (['1' => $before, '2' => $now] as $round => $of) {
+                foreach ($of as [$right, $levels]) {
+                    yield [$right, [...$levels, (string) $round]];
+                }
             }
+        })();
+        $design = new FacetDesign($calls, [...self::FACETS, 'round']);
+        if ($design->size(count(self::FACETS)) < 2) {
+            return null;
         }
         // Cases of one round may all be harder: only those of both may speak, so that no case is drawn to the middle.
         $sd = [$model->sd['reader'], self::WIDE, $model->sd['fault'], self::WIDE];
-        $fit = new FacetFit($calls, [...self::FACETS, 'round']);
+        $fit = new FacetFit($design);
         $both = $fit->effects($sd);
         [$difference, $se] = $fit->contrast(count(self::FACETS), '2', '1', $sd);
         // In byte order: the first, the second.
@@ -71,8 +73,8 @@ final readonly class RoundsOnScale
             $se,
             $at($first),
             $at($second),
-            FacetModel::parts($calls, [0, 1]),
-            count($calls),
+            $design->parts([0, 1]),
+            $design->calls(),
             max($first->infit, $second->infit),
         );
     }

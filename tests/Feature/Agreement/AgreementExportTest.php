@@ -210,7 +210,7 @@ it('compares two rounds on the cases that both have, and puts them on one scale'
         ->and($same->present->difference->estimate)->toBe(0.0)
         ->and($same->present->p)->toBe($same->golfers < 6 ? null : 1.0)
         ->and($same->scale->difference)->toEqualWithDelta(0.0, 1e-6)
-        ->and($same->scale->calls)->toBe(2 * count($ratings->rightOrWrong()))
+        ->and($same->scale->calls)->toBe(2 * iterator_count($ratings->rightOrWrong()))
         ->and($same->scale->p())->toBeGreaterThan(0.99);
     // What is kept of it is said on the page, with what speaks against it.
     $autumn = Sitting::query()->where('name', 'like', 'Autumn%')->firstOrFail();

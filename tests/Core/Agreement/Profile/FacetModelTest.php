@@ -205,3 +205,23 @@ it('says how far two rounds are apart in points, and whether anything links them
     // Turned about, it is the same with the other sign.
     expect(RoundsOnScale::between($now, $before, $model)->difference)->toEqualWithDelta(-$found->difference, 1e-6);
 });
+
+it('takes a large round call by call, in little memory', function () {
+    $c = new Chance('many');
+    $calls = (function () use ($c): Generator {
+        for ($i = 0; $i < 40_000; $i++) {
+            [$reader, $case, $fault] = [$i % 40, intdiv($i, 40) % 100, intdiv($i, 4_000)];
+            yield [$c->uniform() < 1 / (1 + exp(-(1.0 + 0.05 * ($reader - 20)))), ["r$reader", "c$case", "f$fault"]];
+        }
+    })();
+    gc_collect_cycles();
+    memory_reset_peak_usage();
+    $before = memory_get_usage();
+    $m = FacetModel::fit($calls, ['reader', 'case', 'fault'], [0.6, 0.3, 0.3]);
+    $mb = (memory_get_peak_usage() - $before) / 1e6;
+    // Kept as arrays of arrays they took more than forty.
+    expect($mb)->toBeLessThan(16.0)
+        ->and($m->facets['reader']['r39']->estimate - $m->facets['reader']['r0']->estimate)->toEqualWithDelta(1.95, 0.4)
+        ->and($m->facets['fault']['f9']->n)->toBe(4_000)
+        ->and($m->parts)->toBe(1);
+});
