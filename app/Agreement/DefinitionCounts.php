@@ -88,14 +88,16 @@ final readonly class DefinitionCounts
     public function definition(string $fault, Collection $rounds, Collection $panels, ?Figure $joined): Definition
     {
         $panel = $this->panel($fault, self::ids($panels));
+        $shown = $this->byShown($fault, self::ids($rounds));
 
         return new Definition(
             $joined,
             $panel['cases'],
             $panel['contested'],
             $panel['present'],
-            $this->untold($fault, self::ids($rounds)),
+            $shown['untold'],
             ConfusedWith::among($this->confusions($fault, self::ids($rounds))),
+            $shown['joined'],
         );
     }
 
@@ -134,27 +136,39 @@ final readonly class DefinitionCounts
     }
 
     /**
+     * By what was shown – a device, or film alone – and golfer.
+     *
      * @param  list<int>  $rounds
-     * @return array<string, list<array{int, int}>> by what was shown – a device, or film alone – and golfer
+     * @return array{untold: array<string, list<array{int, int}>>, joined: array<string, list<array{int, int}>>} untold:
+     *     calls that could not tell, of all; joined: of what others say who could tell, of whoever says present, how much
+     *     is present too. Each meets those who were shown the same of the same case in the same round.
      */
-    private function untold(string $fault, array $rounds): array
+    private function byShown(string $fault, array $rounds): array
     {
         $rows = DB::select("
-            select case when a.trace then r.device_class else 'film' end as device, r.golfer_id, count(*) as calls,
-                count(*) filter (where c.presence = 'cannot-tell') as untold
-            from readings
-            join sitting_cases on sitting_cases.id = readings.sitting_case_id
-            join sittings s on s.id = sitting_cases.sitting_id
-            join sitting_arms a on a.id = readings.arm_id
-            join calls c on c.reading_id = readings.id and c.fault = ?
-            join case_swings w on w.case_id = sitting_cases.case_id and w.position = 1
-            join recordings r on r.id = w.recording_id
-            where sitting_cases.sitting_id = any (?::bigint[]) and ".self::COUNTED.'
-            group by 1, 2 order by 1, 2', [$fault, self::literal($rounds)]);
-        $out = [];
+            with read as (
+                select case when a.trace then r.device_class else 'film' end as device, r.golfer_id,
+                    count(*) as calls, count(*) filter (where c.presence = 'cannot-tell') as untold,
+                    count(*) filter (where c.presence <> 'cannot-tell') as told,
+                    count(*) filter (where c.presence = 'present') as present
+                from readings
+                join sitting_cases on sitting_cases.id = readings.sitting_case_id
+                join sittings s on s.id = sitting_cases.sitting_id
+                join sitting_arms a on a.id = readings.arm_id
+                join calls c on c.reading_id = readings.id and c.fault = ?
+                join case_swings w on w.case_id = sitting_cases.case_id and w.position = 1
+                join recordings r on r.id = w.recording_id
+                where sitting_cases.sitting_id = any (?::bigint[]) and ".self::COUNTED.'
+                group by 1, 2, sitting_cases.id)
+            select device, golfer_id, sum(calls) as calls, sum(untold) as untold,
+                sum(present * (present - 1)) as joined, sum(present * (told - 1)) as met
+            from read group by 1, 2 order by 1, 2', [$fault, self::literal($rounds)]);
+        $out = ['untold' => [], 'joined' => []];
         foreach ($rows as $row) {
             $of = (array) $row;
-            $out[Cell::text($of['device'])][] = [Cell::int($of['untold']), Cell::int($of['calls'])];
+            $device = Cell::text($of['device']);
+            $out['untold'][$device][] = [Cell::int($of['untold']), Cell::int($of['calls'])];
+            $out['joined'][$device][] = [Cell::int($of['joined']), Cell::int($of['met'])];
         }
 
         return $out;

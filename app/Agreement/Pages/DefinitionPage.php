@@ -287,6 +287,7 @@ final readonly class DefinitionPage
                 'name' => (string) __("definition.devices.$device"),
                 'calls' => array_sum(array_column($definition->untold[$device], 1)),
                 'figure' => $definition->untoldOn((string) $device),
+                'joined' => $definition->joinedOn((string) $device),
             ];
         }
 

@@ -42,6 +42,8 @@ final readonly class Definition
      * @param  array<string, list<array{int, int}>>  $untold  by device and golfer, in how many of how many calls of the
      *     staff it could not be told
      * @param  list<ConfusedWith>  $confused
+     * @param  array<string, list<array{int, int}>>  $joinedOn  by device and golfer, of the ordered pairs of readers who
+     *     could tell, shown the same of one case, whose first says present: whose second does too, of all
      */
     public function __construct(
         public ?Figure $joined,
@@ -50,6 +52,7 @@ final readonly class Definition
         public array $present,
         public array $untold,
         public array $confused,
+        public array $joinedOn = [],
     ) {
     }
 
@@ -107,6 +110,16 @@ final readonly class Definition
     public function untoldOn(string $device): Figure
     {
         return Wilson::clustered($this->untold[$device] ?? [], new Confidence, Undefined::NobodyCalledPresent);
+    }
+
+    /**
+     * How often another says present when one does, on one kind of evidence, for these readers.
+     *
+     * @throws CoreException where counts are more than of what
+     */
+    public function joinedOn(string $device): Figure
+    {
+        return Wilson::clustered($this->joinedOn[$device] ?? [], new Confidence, Undefined::NobodyCalledPresent);
     }
 
     /**

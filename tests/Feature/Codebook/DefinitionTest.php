@@ -9,6 +9,7 @@ use App\Models\CodebookExample;
 use App\Models\Consent;
 use App\Models\Exposure;
 use App\Models\KeyEntry;
+use App\Models\Reading;
 use App\Models\Recording;
 use App\Models\User;
 use App\Sight\Onlookers;
@@ -77,6 +78,28 @@ it('counts as the figures of a round count: by whom, against which labels', func
         $all = array_merge(...array_values($definition->untold));
         expect(array_sum(array_column($all, 1)))->toBe($calls)
             ->and(array_sum(array_column($all, 0)))->toBe($untold);
+        // Agreement by what was shown, from the calls themselves: whoever says present meets each other who could tell.
+        $readers = Reading::query()->whereIn('sitting_case_id', $spring->cases()->where('occasion', 1)->pluck('id'))
+            ->where('stage', 'blind')->whereNotNull('handed_in_at')->where('exposed', false)
+            ->with(['arm', 'calls', 'case.recording'])->get();
+        $shown = static fn (Reading $r): string => $r->arm->trace ? $r->case->recording->device_class : 'film';
+        $met = [];
+        foreach ($readers->groupBy(fn (Reading $r): string => "$r->sitting_case_id {$shown($r)}") as $together) {
+            $said = $together->map(fn (Reading $r) => $r->calls->firstWhere('fault', $fault)?->presence)
+                ->filter(fn (?Presence $p): bool => in_array($p, [Presence::Present, Presence::Absent], true));
+            foreach ($said as $i => $one) {
+                foreach ($said->except($i) as $other) {
+                    if ($one === Presence::Present) {
+                        $met[$shown($together->first())][] = $other === Presence::Present ? 1 : 0;
+                    }
+                }
+            }
+        }
+        foreach ($definition->joinedOn as $device => $of) {
+            expect(array_sum(array_column($of, 1)))->toBe(count($met[$device] ?? []))
+                ->and(array_sum(array_column($of, 0)))->toBe(array_sum($met[$device] ?? []));
+        }
+        expect(array_keys($met))->each->toBeIn(array_keys($definition->joinedOn));
         $entries = $this->round('Winter')->keys()->firstOrFail()->entries()->where('fault', $fault)->get();
         expect($definition->panelCases)->toBe($entries->count())
             ->and($definition->contested)->toBe($entries->where('grade', 'contested')->count())

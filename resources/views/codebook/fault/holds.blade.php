@@ -43,6 +43,7 @@
                         <th>{{ __('definition.device') }}</th>
                         <th class="num">{{ __('definition.calls') }}</th>
                         <th>{{ __('definition.untold') }}</th>
+                        <th>{{ __('definition.joined') }}</th>
                     </tr>
                 </thead>
                 <tbody>
@@ -51,6 +52,7 @@
                             <td>{{ $row['name'] }}</td>
                             <td class="num">{{ $row['calls'] }}</td>
                             <td><x-figure-value :figure="$row['figure']" percent :n="$row['calls']" /></td>
+                            <td><x-figure-value :figure="$row['joined']" percent :n="$row['calls']" /></td>
                         </tr>
                     @endforeach
                 </tbody>

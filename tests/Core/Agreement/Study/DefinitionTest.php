@@ -115,3 +115,16 @@ it('thinks of dropping only what surely hardly occurs, over enough golfers', fun
         ->and($has([...array_fill(0, 90, [0, 1]), ...array_fill(0, 10, [1, 1])], 100))->toBeFalse()
         ->and($has([[0, 50], [0, 50]], 100))->toBeFalse();
 });
+
+it('tells how often readers are joined on one kind of evidence, as wide as few golfers make it', function () {
+    $of = new Definition(null, 0, 0, [], [], [], [
+        'mat' => [[6, 12], [0, 8], [20, 20], [2, 10]],
+        'film' => [[0, 0], [0, 0]],
+    ]);
+    expect($of->joinedOn('mat')->estimate)->toEqualWithDelta(28 / 50, 1e-12)
+        ->and($of->joinedOn('mat')->low)->toBeLessThan(0.2)
+        ->and($of->joinedOn('mat')->high)->toBeGreaterThan(0.85)
+        // Nobody called it present there, and nothing was ever shown on the other.
+        ->and($of->joinedOn('film')->estimate)->toBeNull()
+        ->and($of->joinedOn('plate')->estimate)->toBeNull();
+});
