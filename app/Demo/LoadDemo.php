@@ -6,7 +6,6 @@ namespace App\Demo;
 
 use App\Agreement\Actions\PublishRound;
 use App\Models\Academy;
-use App\Models\Call;
 use App\Models\Consent;
 use App\Models\Film;
 use App\Models\Golfer;
@@ -36,7 +35,6 @@ use Core\Codebook\SwingReport;
 use Core\Codebook\Verdict;
 use Core\Measurement\Evidence;
 use Core\Motion\StationTime;
-use Core\Motion\View;
 use Core\Reading\Call as CoreCall;
 use Core\Reading\CaseKind;
 use Core\Reading\Presence;
@@ -427,7 +425,7 @@ final class LoadDemo
                     Behind::OUTSIDE[$reading->case->recording->golfer->pseudonym] ?? [],
                     $reading->case->kind === CaseKind::Ladder ? Behind::BREAKS : null,
                 );
-                ($this->save)($reading, 'demo-bench', self::changes($core, $reading, $member->email));
+                ($this->save)($reading, 'demo-bench', SheetChanges::of($core, $reading, $member->email));
                 ($this->handIn)($reading, $member);
                 if ($round->reveals && $n % 3 !== 2) {
                     $this->lookAgain($reading, $member, $core);
@@ -460,7 +458,7 @@ final class LoadDemo
             $changes[] = [
                 'id' => substr($again->public_id, 0, 20).'-'.count($changes),
                 'target' => "call:$fault",
-                'value' => [...self::call($call, $blind->case->kind), 'confidence' => ($call->confidence ?? 50) + 5],
+                'value' => [...SheetChanges::call($call, $blind->case->kind), 'confidence' => ($call->confidence ?? 50) + 5],
                 'base' => count($changes),
                 'at' => Carbon::now()->getTimestampMs() - 30_000,
             ];
@@ -500,73 +498,5 @@ final class LoadDemo
             ($this->save)($again, 'demo-bench', $changes);
         }
         ($this->handIn)($again, $member);
-    }
-
-    /** @return array<string, mixed> */
-    private static function call(CoreCall $call, CaseKind $kind): array
-    {
-        $row = array_diff_key(Call::row($call), ['fault' => 0]);
-
-        return $kind === CaseKind::Pair && $call->presence === Presence::Present
-            ? [...$row, 'trend' => crc32($call->fault.$call->confidence) % 4 === 0 ? 'same' : 'better']
-            : $row;
-    }
-
-    /**
-     * A reading as its rater would have entered it, one change after the other.
-     *
-     * @return list<array{id: string, target: string, value: mixed, base: int, at: int}>
-     */
-    private static function changes(CoreReading $core, Reading $reading, string $by): array
-    {
-        $of = $reading->public_id;
-        $kind = $reading->case->kind;
-        $out = [];
-        $at = Carbon::now()->getTimestampMs() - 200_000;
-        $add = static function (string $target, mixed $value) use (&$out, &$at, $of): void {
-            $at += 6_000;
-            $out[] = [
-                'id' => substr($of, 0, 20).'-'.count($out),
-                'target' => $target,
-                'value' => $value,
-                'base' => count($out),
-                'at' => $at,
-            ];
-        };
-        foreach ($core->calls as $fault => $call) {
-            $add("call:$fault", self::call($call, $kind));
-        }
-        $add('causes', $core->firstCauses);
-        $add('misses', $core->misses->percent);
-        if ($core->breaks !== null) {
-            $add('breaks', $core->breaks);
-        }
-        if ($core->chain->links !== []) {
-            $add('chain', $core->chain->links);
-        }
-        if ($core->drill !== null) {
-            $add('drill', ['key' => $core->drill, 'stop' => $core->stop?->value]);
-        }
-        if ($kind === CaseKind::Single) {
-            foreach ($core->marks as $station => $t) {
-                $add("mark:$station", $t);
-            }
-        }
-        $cued = array_intersect($core->firstCauses, array_keys(Fernhollow::CUES));
-        $cause = (string) reset($cued);
-        // One in four says what provokes it, or what nobody was shown.
-        $cue = $cued === [] ? '' : (crc32("cue|$by|$reading->position") % 4 === 0
-            ? Behind::POOR_CUES[$cause] ?? Fernhollow::CUES[$cause]
-            : Fernhollow::CUES[$cause]);
-        if ($cue !== '') {
-            $add('cue', $cue);
-        }
-        $drawn = Fernhollow::drawnBy($by, $reading->case->recording->golfer->handedness);
-        if ($drawn !== [] && in_array(View::FaceOn, $reading->filmViews(), true)) {
-            $add('aids', $drawn);
-        }
-        $add('time', 4_000 * count($out) + 1_000 * (crc32($of) % 60));
-
-        return $out;
     }
 }

@@ -171,4 +171,11 @@ final class SittingCase extends Model
             flare: $this->recording->stance?->lead->flareDeg !== null,
         );
     }
+
+    /** What it is called on pages of who may see whose it is. */
+    public function called(): string
+    {
+        return $this->recording->called().($this->kind === CaseKind::Single ? ''
+            : ', '.__('round.kinds.'.$this->kind->value));
+    }
 }

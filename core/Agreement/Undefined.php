@@ -62,5 +62,6 @@ enum Undefined: string implements RemarkCode
     /** least, questions */
     case FewQuestions = 'undefined.few-questions';
     case InNoItem = 'undefined.in-no-item';
+    case NothingScored = 'undefined.nothing-scored';
     case NobodyDiffers = 'undefined.nobody-differs';
 }

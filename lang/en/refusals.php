@@ -270,9 +270,11 @@ return [
         'round-needs-at-least' => 'A round needs at least one case and one member before it can be opened.',
         'no-valid-consent-take' => ':golfer has no valid consent; take the recording out of the round first.',
         'recording-erased-take-out' => 'A recording of :golfer was erased; take it out of the round first.',
-        'no-published-panel-study' => 'No published panel study covers every case of this round under its '
-            .'lens; nothing was '
-            .'opened.',
+        'no-key' => [
+            'none' => 'No panel study is published under the lens of this round; nothing was opened.',
+            'lacks' => 'No published panel study covers every case of this round under its lens; nothing was opened. '
+                .'Most of them are in “:study”, which lacks :n: :cases.',
+        ],
         'cannot-read-study-nothing' => ':join cannot read in a :kind study. Nothing was stored.',
         'one-these-recordings-not' => 'One of these recordings is not there, or its consent has ended. '
             .'Nothing was stored.',

@@ -292,6 +292,7 @@ return [
         'no-error-of-its-own' => 'has no error of its own to start from',
         'few-questions' => 'needs :least questions that the panel and this reader answered; there are :questions',
         'in-no-item' => 'defined in none of the single faults',
+        'nothing-scored' => 'no case of this that the key settles',
         'nobody-differs' => 'all agree on everything, so how readers differ cannot be told',
     ],
 

@@ -220,6 +220,21 @@ arch('models stay models')
 arch('no debugging is left behind')
     ->expect(['dd', 'dump', 'var_dump', 'ray', 'die'])
     ->not->toBeUsed();
+it('has no file of tests that holds none', function () {
+    $tests = new RecursiveIteratorIterator(
+        new RecursiveDirectoryIterator(dirname(__DIR__), FilesystemIterator::SKIP_DOTS),
+    );
+    $count = 0;
+    foreach ($tests as $file) {
+        if (preg_match('/(Test\.php|\.(spec|test)\.mjs)$/', $file->getFilename()) === 1) {
+            $count++;
+            expect((string) file_get_contents($file->getPathname()))
+                ->toMatch('/^\s*(it|test|arch)\(/m', $file->getPathname());
+        }
+    }
+    expect($count)->toBeGreaterThan(200);
+});
+
 it('keeps source files to a size one can read', function () {
     // Only ever shorter: what is still too long.
     $long = ['Measure.php', 'Score.php', 'LegMeter.php', 'LoadDemo.php', 'Study.php'];

@@ -65,3 +65,67 @@ for (const [kind, way] of [
     expect(errors).toEqual([]);
   });
 }
+
+test('a key is given another place, kept with the account, and a taken one is refused', async ({ page }) => {
+  await openKind(page, 'both');
+  await takeWay(page, 'all');
+  await press(page, '?');
+  await page.getByRole('button', { name: /^absent: A/ }).click();
+  await press(page, 'p');
+  await expect(page.locator('[data-keys-say]')).toHaveText('That key is taken: present.');
+  await page.getByRole('button', { name: /^absent: A/ }).click();
+  await press(page, '8');
+  await expect(page.locator('[data-keys-say]')).toHaveText('Kept with your account.');
+  await page.reload();
+  await page.waitForSelector('[data-reading][data-ready]', { state: 'attached' });
+  const said = page.locator('[data-fault="sway"] [data-summary]');
+  await page.locator('[data-fault="sway"] .name').click();
+  await press(page, 'c', 'ArrowUp', 'a');
+  await expect(said).toHaveText('cannot tell');
+  await press(page, '8');
+  await expect(said).toContainText('absent');
+  await press(page, 'u', '?');
+  await page.getByRole('button', { name: 'As they were made' }).click();
+  await expect(page.locator('[data-keys-say]')).toHaveText('Kept with your account.');
+});
+
+test('one clock: ribbon, keys, pictures and trace move together', async ({ page }) => {
+  await openKind(page, 'both');
+  const clock = page.locator('[data-clock]');
+  const picture = () => page.locator('canvas[data-view="face-on"]').evaluate((c) => c.toDataURL());
+  const start = await picture();
+  for (const code of ['TB', 'LB', 'TP']) {
+    await press(page, 'Shift+ArrowRight');
+    await expect(clock).toContainText(`· ${code} ·`);
+  }
+  await expect.poll(picture).not.toBe(start);
+  const top = await clock.textContent();
+  await press(page, 'ArrowRight');
+  await expect(clock).not.toHaveText(top);
+  const before = await clock.textContent();
+  await press(page, 'ArrowRight');
+  await expect(clock).not.toHaveText(before);
+  await press(page, 'ArrowLeft');
+  await expect(clock).toHaveText(before);
+  const box = await page.locator('[data-ribbon]').boundingBox();
+  const pad = box.width * 0.055;
+  await page.mouse.click(box.x + pad + ((box.width - 2 * pad) * 6) / 8, box.y + 20);
+  await expect(clock).toContainText(/at impact|· [01] ms/);
+  await page.locator('.trace-box .plot').click({ position: { x: 120, y: 60 } });
+  await expect(clock).toContainText('before impact');
+  const still = await clock.textContent();
+  await press(page, ' ');
+  await expect(clock).not.toHaveText(still);
+  await press(page, ' ');
+  // What stands still for twenty pictures on end has stopped.
+  await page.waitForFunction(
+    () =>
+      new Promise((done) => {
+        const of = document.querySelector('[data-clock]');
+        const was = of.textContent;
+        let left = 20;
+        const look = () => (--left ? requestAnimationFrame(look) : done(of.textContent === was));
+        requestAnimationFrame(look);
+      }),
+  );
+});

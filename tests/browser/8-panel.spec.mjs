@@ -1,4 +1,4 @@
-import { expect, handInSheet, logIn, press, serious, test, watchErrors } from './helpers.mjs';
+import { expect, handInSheet, logIn, openedRound, press, serious, test, watchErrors } from './helpers.mjs';
 
 const MEMBERS = ['odile', 'piet', 'ros', 'gwil', 'suvi'];
 
@@ -20,11 +20,7 @@ test('a panel of five goes from a split to a majority by a following round, and 
   await page.click('button:has-text("Keep")');
   await page.waitForURL('**/rounds/*');
   const round = page.url();
-  await page.click('button.act.big');
-  await expect(async () => {
-    await page.goto(round);
-    await expect(page.locator('button.act.big')).toContainText(/Close/, { timeout: 500 });
-  }).toPass({ timeout: 60_000 });
+  await openedRound(page);
 
   for (const [i, who] of MEMBERS.entries()) {
     await logIn(page, who);

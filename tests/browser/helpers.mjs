@@ -139,9 +139,20 @@ export async function takeWay(page, way) {
   await expect(page.locator(`[data-way="${way}"]`)).toHaveAttribute('aria-pressed', 'true');
 }
 
-/** Hands a member's sheet in through the pages' own addresses: everything absent but what is given. */
-export async function handInSheet(page, link, present) {
+/** Hands a sheet in through the pages' own addresses, after changes as the bench sends them. */
+export async function handInChanges(page, link, changes) {
   const { version, token } = await (await page.request.get(`${link}/sheet`)).json();
+  const saved = await page.request.post(`${link}/changes`, {
+    data: { writer: 'journey-writer', changes: changes.map((c) => ({ ...c, base: version, at: Date.now() })) },
+    headers: { 'X-CSRF-TOKEN': token, Accept: 'application/json' },
+  });
+  expect((await saved.json()).refused).toEqual([]);
+  const done = await page.request.post(`${link}/hand-in`, { form: { _token: token } });
+  expect(done.ok()).toBe(true);
+}
+
+/** Hands in everything absent but what is given. */
+export async function handInSheet(page, link, present) {
   const faults = await page.request
     .get(link)
     .then((r) => r.text())
@@ -156,18 +167,16 @@ export async function handInSheet(page, link, present) {
     ['chain', present ? [['outside-grip', present]] : []],
     ['misses', present ? { fat: 50, push: 20 } : {}],
     ...(present ? [['drill', { key: 'box-turn', stop: 'short-iron' }]] : []),
-  ].map(([target, value], i) => ({
-    id: `journey-${i}-${link.slice(-12)}`,
-    target,
-    value,
-    base: version,
-    at: Date.now(),
-  }));
-  const saved = await page.request.post(`${link}/changes`, {
-    data: { writer: 'journey-writer', changes },
-    headers: { 'X-CSRF-TOKEN': token, Accept: 'application/json' },
-  });
-  expect((await saved.json()).refused).toEqual([]);
-  const done = await page.request.post(`${link}/hand-in`, { form: { _token: token } });
-  expect(done.ok()).toBe(true);
+  ].map(([target, value], i) => ({ id: `journey-${i}-${link.slice(-12)}`, target, value }));
+  await handInChanges(page, link, changes);
+}
+
+/** Opens the round whose page this is, and waits until it stands: its cases are dealt in the queue. */
+export async function openedRound(page) {
+  const round = page.url();
+  await page.click('button.act.big');
+  await expect(async () => {
+    await page.goto(round);
+    await expect(page.locator('button.act.big')).toContainText(/Close/, { timeout: 500 });
+  }).toPass({ timeout: 60_000 });
 }

@@ -130,27 +130,41 @@ final readonly class OpenRound
     }
 
     /**
-     * The newest published study that has all of a round's cases.
+     * The newest published study that has all of a round's cases; where none has, those are named that are missing from
+     * the study that has the most.
      *
      * @throws ActionException
      */
     private function panelFor(Sitting $round): Sitting
     {
-        $asked = $round->cases()->pluck('case_id')->unique();
-
-        return KeyVersion::query()
+        $cases = $round->cases()->where('occasion', 1)->with(['rated', 'recording.golfer'])->orderBy('id')->get();
+        $least = null;
+        $keys = KeyVersion::query()
             ->whereHas('sitting', fn ($q) => $q->where('state', SittingState::Published))
             ->with('sitting')
             ->orderByDesc('sitting_id')
             ->orderByDesc('number')
             ->get()
-            ->first(
-                static fn (KeyVersion $k): bool => ($k->lens === $round->lens || $k->sitting->erasedAt() === null) && $k
-                    ->entries()
-                    ->whereIn('case_id', $asked)
-                    ->distinct()
-                    ->count('case_id') === $asked->count(),
-            )->sitting ?? throw ActionException::because('refusals.sittings.no-published-panel-study');
+            ->filter(static fn (KeyVersion $k): bool => $k->lens === $round->lens || $k->sitting->erasedAt() === null);
+        foreach ($keys as $key) {
+            $has = $key->entries()->distinct()->pluck('case_id');
+            $missing = $cases->whereNotIn('case_id', $has);
+            if ($missing->isEmpty()) {
+                return $key->sitting;
+            }
+            if ($least === null || $missing->count() < $least[1]->count()) {
+                $least = [$key->sitting, $missing];
+            }
+        }
+        if ($least === null) {
+            throw ActionException::because('refusals.sittings.no-key.none');
+        }
+        throw ActionException::because('refusals.sittings.no-key.lacks', [
+            'study' => $least[0]->name,
+            'n' => $least[1]->count(),
+            'cases' => $least[1]->take(5)->map(static fn (SittingCase $c): string => $c->called())->join('; ')
+                .($least[1]->count() > 5 ? '; …' : ''),
+        ]);
     }
 
     /** @throws ActionException */

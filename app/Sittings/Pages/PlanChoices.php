@@ -63,7 +63,7 @@ final readonly class PlanChoices
             ]),
             'recordings' => array_values($shown->map(static fn (Recording $r): array => [
                 'id' => $r->id,
-                'name' => self::name($r),
+                'name' => $r->called(),
                 'device' => implode(', ', array_filter([
                     isset($turns[$r->id]) ? "$r->series {$turns[$r->id]}" : '',
                     Term::device($r->deviceClass()),
@@ -132,11 +132,6 @@ final readonly class PlanChoices
         $day = $r->created_at->timezone(Academy::zone())->format('j M');
         $session = $turn === null ? '' : " · $r->series $turn";
 
-        return ['id' => $r->id, 'name' => self::name($r).", $day$session"];
-    }
-
-    public static function name(Recording $r): string
-    {
-        return "{$r->golfer->pseudonym}, $r->club";
+        return ['id' => $r->id, 'name' => "{$r->called()}, $day$session"];
     }
 }

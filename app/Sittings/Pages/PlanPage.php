@@ -114,7 +114,10 @@ final readonly class PlanPage
                     'agreement' => Written::fixed(100.0 * $e['agreement'], 0),
                 ]),
             ], $suggested['expected']),
-            'repeats' => implode('; ', array_map(PlanChoices::name(...), $this->named($user, $suggested['repeats']))),
+            'repeats' => implode('; ', array_map(
+                static fn (Recording $r): string => $r->called(),
+                $this->named($user, $suggested['repeats']),
+            )),
             'short' => $short === 0 ? null : (string) __('plan.short', ['n' => $short]),
         ];
     }
@@ -149,7 +152,7 @@ final readonly class PlanPage
     private function again(User $user, array $suggested): array
     {
         return array_map(
-            static fn (Recording $r): array => ['id' => $r->id, 'name' => PlanChoices::name($r)],
+            static fn (Recording $r): array => ['id' => $r->id, 'name' => $r->called()],
             $this->named($user, array_values(array_map(Cell::int(...), (array) old('repeats', $suggested)))),
         );
     }

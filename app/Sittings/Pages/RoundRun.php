@@ -33,10 +33,7 @@ final class RoundRun
             'due' => $round->due_on?->toDateString(),
             'days' => $round->state !== SittingState::Closed,
             'cases' => $seen->whereNull('withdrawn_at')->where('occasion', 1)
-                ->mapWithKeys(static fn (SittingCase $c): array => [
-                    $c->id => PlanChoices::name($c->recording).($c->kind->value === 'single' ? ''
-                        : ', '.__('round.kinds.'.$c->kind->value)),
-                ])
+                ->mapWithKeys(static fn (SittingCase $c): array => [$c->id => $c->called()])
                 ->all(),
             'people' => ! $open ? [] : User::query()
                 ->where('state', UserState::Active)

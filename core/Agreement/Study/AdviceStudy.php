@@ -141,7 +141,7 @@ final readonly class AdviceStudy
             }
         }
 
-        return $this->mean($sums, 1.0);
+        return $this->mean($sums, 1.0, Undefined::NoPairs);
     }
 
     /**
@@ -149,12 +149,12 @@ final readonly class AdviceStudy
      *
      * @param  array<string, list<float>>  $byGolfer
      */
-    private function mean(array $byGolfer, float $most): Figure
+    private function mean(array $byGolfer, float $most, Undefined $none): Figure
     {
         $clusters = array_values(array_map(static fn (array $of): array => [array_sum($of), count($of)], $byGolfer));
         $n = array_sum(array_column($clusters, 1));
         if ($n === 0) {
-            return Figure::undefined(Undefined::NoPairs);
+            return Figure::undefined($none);
         }
         $all = array_sum(array_column($clusters, 0));
         $value = (float) $all / $n;
@@ -162,7 +162,7 @@ final readonly class AdviceStudy
         $sizes = Clusters::ofSizes(array_column($clusters, 1));
         if ($value <= 1e-12 || $value >= $most - 1e-12) {
             // A mean without spread is as sure as a share that is none, or all.
-            $share = Wilson::clustered($whole, $this->confidence, Undefined::NoPairs);
+            $share = Wilson::clustered($whole, $this->confidence, $none);
 
             return $share->low === null || $share->high === null
                 ? Figure::estimated($value, null, null, null, 'point')->over($sizes)
@@ -212,14 +212,14 @@ final readonly class AdviceStudy
         $figures = [];
         foreach (AdviceResult::FIGURES as $name) {
             $figures[$name] = isset($values[$name])
-                ? $this->mean($values[$name], $name === 'miss' ? 2.0 : 1.0)
+                ? $this->mean($values[$name], $name === 'miss' ? 2.0 : 1.0, Undefined::NothingScored)
                 : Wilson::clustered(
                     array_values(array_map(
                         static fn (array $of): array => [count(array_filter($of)), count($of)],
                         $shares[$name],
                     )),
                     $this->confidence,
-                    Undefined::NoPairs,
+                    Undefined::NothingScored,
                 );
         }
 

@@ -118,7 +118,8 @@ it('opens no round for recordings without a key or without consent', function ()
         ->post("/rounds/{$round->public_id}/open")
         ->assertSessionHas(
             'refused',
-            'No published panel study covers every case of this round under its lens; nothing was opened.',
+            'No published panel study covers every case of this round under its lens; nothing was opened. Most of '
+                .'them are in “Winter panel study”, which lacks 1: '.$round->cases()->first()->called().'.',
         );
 
     $round
