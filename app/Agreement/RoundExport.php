@@ -30,7 +30,7 @@ final readonly class RoundExport
 
     private const NAMES = [
         'ratings.csv', 'key.csv', 'results.csv', 'sheets.csv', 'drills.csv', 'advice.csv', 'shown.csv',
-        'arms.csv', 'times.csv', 'cues.csv', 'results.json', 'key.json', 'datapackage.json',
+        'arms.csv', 'times.csv', 'cues.csv', 'second.csv', 'results.json', 'key.json', 'datapackage.json',
     ];
 
     private const FIELDS = [
@@ -73,6 +73,7 @@ final readonly class RoundExport
         ...AdviceTables::FIELDS,
         ...ShownTables::FIELDS,
         ...CueTables::FIELDS,
+        ...SecondLooks::FIELDS,
     ];
 
     /** Entries of a key that are fetched at once. */
@@ -125,6 +126,7 @@ final readonly class RoundExport
             $round,
             $this->codebooks->document($round->codebook_version)->cues(),
         )));
+        self::pour("$folder/second.csv", $this->table('second', SecondLooks::rows($round)));
         $progress->tell(0.7);
         $provenance = [
             ...$this->provenance($round, $kept),

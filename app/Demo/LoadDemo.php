@@ -149,7 +149,7 @@ final class LoadDemo
 
         Carbon::setTestNow($today->copy()->subDays(80)->setTime(9, 0));
         $spring = $this->round('Spring round', SittingKind::Round, array_slice($recordings, 0, $half), $staff, $head,
-            crossed: $limit === null);
+            reveals: $limit === null, crossed: $limit === null);
         $this->answer($spring, $today->copy()->subDays(76), 1.0);
         Carbon::setTestNow($today->copy()->subDays(66)->setTime(17, 0));
         $this->close->now($spring, $head);

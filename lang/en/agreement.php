@@ -31,6 +31,7 @@ return [
             'misses' => 'Misses expected',
             'cue' => 'Cue',
         ],
+        'later' => ['again' => 'when it came back: :said', 'second' => 'with the ball in view: :said'],
         'notes' => [
             'exposed' => 'had been shown the answer',
             'panel' => 'helped to make the key',
@@ -458,6 +459,42 @@ return [
         'unsupported' => 'Not shown',
         'why' => ':why Instead: :instead',
         'case' => 'case :n',
+    ],
+    'repeats' => [
+        'title' => 'Said the same again',
+        'n' => 'Calls made twice',
+        'same' => 'The same again',
+        'kappa' => 'Beyond chance, κ',
+        'none' => 'No case came back unannounced in this round: whether anybody would say the same again is not known.',
+        'says' => 'Cases that came back unannounced, other cases and where the round says so weeks between. “Cannot tell” '
+            .'counts as no answer. What was said then stands in the table of each case:',
+    ],
+    'second' => [
+        'finding' => [
+            'more' => ':changed of :calls calls changed with the ball and the numbers in view, more of them toward the key '
+                .'(:toward) than away from it (:away)',
+            'fewer' => ':changed of :calls calls changed with the ball and the numbers in view, more of them away from the '
+                .'key (:away) than toward it (:toward)',
+            'even' => ':changed of :calls calls changed with the ball and the numbers in view, :toward toward the key and '
+                .':away away from it: that they help cannot be said',
+        ],
+        'calls' => 'Calls made twice',
+        'changed' => 'Changed',
+        'scored' => 'Settled by the key',
+        'toward' => 'Toward it',
+        'away' => 'Away from it',
+        'gain' => 'More right by',
+        'says' => 'First what was called blind, then what the same reader called of the same case with the ball and the '
+            .'numbers in view. “Cannot tell” counts as not right. What moves toward the key was hidden before; what moves '
+            .'away was argued back from the ball. Nothing of a second look enters any other figure.',
+    ],
+    'again' => [
+        'title' => 'Asked twice',
+        'same' => 'Of :n calls asked again unannounced, :same % were the same (:low to :high).',
+        'same-few' => 'Of :n calls asked again unannounced, :same % were the same.',
+        'second' => 'With the ball and the numbers in view :changed of :calls calls changed: :toward toward the key, :away '
+            .'away from it.',
+        'none' => 'With the ball and the numbers in view none of :calls calls changed.',
     ],
     'groups' => [
         'title' => 'Groups of readers',

@@ -82,6 +82,8 @@ async function held(page, round, env) {
 
 /** Each part says what it has of this round, and its figures open to the calls behind them. */
 async function figures(page, agreement) {
+  await page.goto(`${agreement}?part=people`);
+  await expect(page.locator('h2:has-text("Said the same again") + table tbody tr').first()).toContainText('%');
   await page.goto(`${agreement}?part=advice`);
   for (const head of ['First causes', 'What leads to what', 'What to work on first', 'The drill', 'miss, Brier'])
     await expect(page.locator('body')).toContainText(head);
@@ -129,7 +131,7 @@ async function letter(page, agreement) {
   expect(await serious(page)).toEqual([]);
   await isPdf(page, `${own}.pdf`);
   await logIn(page, 'tam');
-  for (const address of [own, `${own}.pdf`]) expect((await page.request.get(address)).status()).toBe(403);
+  for (const address of [own, `${own}.pdf`]) expect((await page.request.get(address)).status()).toBe(404);
   await page.goto(agreement);
   await expect(page.locator('body')).not.toContainText('Krippendorff');
 }

@@ -101,6 +101,7 @@ final readonly class AgreementPage
                 'cases' => $figures->cases,
                 'scale' => $this->scale->people($kept->scale(), $raters),
                 'groups' => $raters->open ? $this->groups->of($round, $figures) : [],
+                'repeats' => AgreementAgain::repeats($round, $kept, $raters),
             ],
             'faults' => [
                 ...$this->faults->of($figures, $codebook),
@@ -115,7 +116,10 @@ final readonly class AgreementPage
                 ...$this->advice->of($kept->advice(), $raters),
                 'cues' => $this->cues->of($round, $raters),
             ],
-            'shown' => $this->arms->of($kept->arms()),
+            'shown' => [
+                ...$this->arms->of($kept->arms()),
+                'second' => AgreementAgain::secondLooks($round, $raters, $codebook),
+            ],
             'times' => $this->times->of($kept->times() ?? [], $raters),
             'calls' => ['calls' => $this->differences->of($round, $user)],
             default => $this->overview->of($round, $kept, $figures, $raters, $codebook, $user),

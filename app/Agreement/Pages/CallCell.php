@@ -13,12 +13,22 @@ final readonly class CallCell
     /**
      * @param  bool|null  $right  null where the key says nothing, or the call does not count
      * @param  string  $note  why it does not count, or that it could not have been seen
+     * @param  list<string>  $later  what the same reader called otherwise of the same case, when it came back or with the
+     *     ball in view
      */
-    private function __construct(public string $presence, public string $sure, public ?bool $right, public string $note)
-    {
+    private function __construct(
+        public string $presence,
+        public string $sure,
+        public ?bool $right,
+        public string $note,
+        public array $later,
+    ) {
     }
 
-    /** @param  bool  $seen  whether what this reader was shown can tell it */
+    /**
+     * @param  bool  $seen  whether what this reader was shown can tell it
+     * @param  array<'again'|'second', Presence>  $later
+     */
     public static function of(
         Presence $presence,
         ?int $confidence,
@@ -26,6 +36,7 @@ final readonly class CallCell
         ?KeyEntry $entry,
         bool $seen,
         bool $panel,
+        array $later = [],
     ): self {
         $label = $entry?->scoredLabel();
         $note = match (true) {
@@ -42,6 +53,23 @@ final readonly class CallCell
                 ? null
                 : $presence->value === $label,
             $note === '' ? '' : (string) __("agreement.behind.notes.$note"),
+            self::later($presence, $later),
         );
+    }
+
+    /**
+     * @param  array<'again'|'second', Presence>  $later
+     * @return list<string>
+     */
+    private static function later(Presence $presence, array $later): array
+    {
+        $out = [];
+        foreach ($later as $when => $said) {
+            if ($said !== $presence) {
+                $out[] = (string) __("agreement.behind.later.$when", ['said' => (string) __("calls.$said->value")]);
+            }
+        }
+
+        return $out;
     }
 }

@@ -21,6 +21,8 @@ use Core\Codebook\Shown;
 use Core\Reading\Presence;
 use Core\Sight\Thing;
 use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Database\Query\JoinClause;
 use Illuminate\Pagination\LengthAwarePaginator;
 use Illuminate\Pagination\Paginator;
 use Illuminate\Support\Facades\DB;
@@ -54,13 +56,14 @@ final readonly class CallsBehind
         $arms = SittingArm::query()->where('sitting_id', $round->id)->get()->keyBy('id');
         $entries = self::entries($round, $cases, $fault);
         $panel = self::panel($round);
+        $later = self::later($cases->modelKeys(), $fault);
         $page = max(1, Paginator::resolveCurrentPage());
         $rows = $cells = [];
         foreach ($cases->values() as $i => $case) {
             $entry = $entries->get($case->case_id);
             $seen = [];
             $cells[$i] = array_map(
-                static function (int $reader) use ($at, $case, $arms, $entry, $of, $panel, &$seen): ?CallCell {
+                static function (int $reader) use ($at, $case, $arms, $entry, $of, $panel, $later, &$seen): ?CallCell {
                     $call = $at[$case->id][$reader] ?? null;
                     if ($call === null) {
                         return null;
@@ -77,6 +80,7 @@ final readonly class CallsBehind
                         $entry,
                         $seen[$call['arm']],
                         isset($panel[$reader]),
+                        $later[$case->id][$reader][$of->key] ?? [],
                     );
                 },
                 array_keys($readers),
@@ -120,6 +124,7 @@ final readonly class CallsBehind
         $panel = self::panel($round);
         $entries = $round->keyVersion?->entries()->where('case_id', $case->case_id)->get()
             ->keyBy(static fn (KeyEntry $e): string => $e->fault) ?? new Collection();
+        $later = self::later([$case->id])[$case->id] ?? [];
         $by = $shown = [];
         foreach ($readings as $reading) {
             $by[$reading->user_id] = $reading;
@@ -142,6 +147,7 @@ final readonly class CallsBehind
                     $entry,
                     $seen[($by[$reader] ?? null)?->arm_id] ?? true,
                     isset($panel[$reader]),
+                    $later[$reader][$key] ?? [],
                 ), array_keys($readers)),
                 $fault->name,
             );
@@ -201,12 +207,14 @@ final readonly class CallsBehind
         ];
     }
 
+    /** @param  array<'again'|'second', Presence>  $later */
     private static function cell(
         ?Reading $reading,
         string $fault,
         ?KeyEntry $entry,
         bool $seen,
         bool $panel,
+        array $later,
     ): ?CallCell {
         /** @var Call|null $call */
         $call = $reading?->calls->firstWhere('fault', $fault);
@@ -218,7 +226,37 @@ final readonly class CallsBehind
             $entry,
             $seen,
             $panel,
+            $later,
         );
+    }
+
+    /**
+     * What was called of the same cases when they came back unannounced, or with the ball and the numbers in view.
+     *
+     * @param  array<array-key, mixed>  $cases  places of a round, of first showings
+     * @return array<int, array<int, array<string, array<'again'|'second', Presence>>>> by place, reader and fault
+     */
+    private static function later(array $cases, ?string $fault = null): array
+    {
+        $out = [];
+        foreach (DB::table('sitting_cases as first')
+            ->join('sitting_cases as place', static fn (JoinClause $on): JoinClause => $on
+                ->on('place.sitting_id', '=', 'first.sitting_id')
+                ->on('place.case_id', '=', 'first.case_id'))
+            ->join('readings', 'readings.sitting_case_id', '=', 'place.id')
+            ->join('calls', 'calls.reading_id', '=', 'readings.id')
+            ->whereIn('first.id', $cases)
+            ->where(static fn (Builder $q): Builder => $q->where('place.occasion', '>', 1)->orWhere('readings.stage', 'reveal'))
+            ->whereNotNull('readings.handed_in_at')
+            ->when($fault !== null, static fn ($q) => $q->where('calls.fault', $fault))
+            ->orderBy('readings.id')
+            ->get(['first.id', 'readings.user_id', 'readings.stage', 'calls.fault', 'calls.presence']) as $row) {
+            $when = $row->stage === 'reveal' ? 'second' : 'again';
+            $out[Cell::int($row->id)][Cell::int($row->user_id)][Cell::text($row->fault)][$when]
+                = Presence::from(Cell::text($row->presence));
+        }
+
+        return $out;
     }
 
     /**

@@ -69,6 +69,9 @@ final readonly class PersonPage
             'calibrated' => self::calibrated($profile->swagger()),
             'swagger' => $profile->swagger(),
             'advice' => $this->advice($round, $person, $asking),
+            'twice' => $this->onlookers->of($asking)->withheld($round) === null
+                ? AgreementAgain::ofPerson($round, KeptFigures::ofRound($round), $person->id)
+                : [],
             'surest' => self::surest($kept[$round->id]->curve ?? null, $said['whose']),
             ...$this->mistakes->of($round, $profile, $codebook),
             ...$this->drift->of($rounds, self::over($rounds, $kept), $said),

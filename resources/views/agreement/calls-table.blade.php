@@ -33,6 +33,9 @@
                                 @if($cell->right === false)
                                     <span class="small why">{{ __('agreement.behind.wrong') }}</span>
                                 @endif
+                                @foreach($cell->later as $later)
+                                    <span class="small quiet why">{{ $later }}</span>
+                                @endforeach
                                 @if($cell->note)
                                     <span class="small quiet why">{{ $cell->note }}</span>
                                 @endif

@@ -26,6 +26,11 @@
     </table>
     <p class="small quiet">{{ __('agreement.groups.how') }}</p>
 @endif
+@if($repeats)
+    @include('agreement.repeats')
+@else
+    <p class="small quiet">{{ __('agreement.repeats.none') }}</p>
+@endif
 <h2>{{ __('agreement.map.title') }}</h2>
 <x-scroll>
     <table class="rows heat upright">

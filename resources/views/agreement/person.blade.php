@@ -31,6 +31,12 @@
         @if($advice)
             @include('agreement.person.advice')
         @endif
+        @if($twice)
+            <h2>{{ __('agreement.again.title') }}</h2>
+            @foreach($twice as $sentence)
+                <p>{{ $sentence }}</p>
+            @endforeach
+        @endif
         @if($surest)
             @include('agreement.person.surest')
         @endif

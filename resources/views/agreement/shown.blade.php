@@ -35,3 +35,6 @@
 @else
     <p class="words">{{ __('agreement.shown.one-says') }}</p>
 @endif
+@if($second)
+    @include('agreement.second')
+@endif
