@@ -13,6 +13,7 @@ use App\Academy\Http\PeopleController;
 use App\Academy\Http\ResetController;
 use App\Academy\Http\SessionController;
 use App\Agreement\Http\AgreementController;
+use App\Agreement\Http\BehindController;
 use App\Agreement\Http\DefinitionController;
 use App\Agreement\Http\LetterController;
 use App\Agreement\Http\PublishController;
@@ -190,12 +191,21 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/agreement/{round}', [AgreementController::class, 'show'])
         ->name('agreement')
         ->can('viewResult', 'round');
-    Route::get('/agreement/{round}/faults/{fault}', [AgreementController::class, 'fault'])
+    Route::get('/agreement/{round}/faults/{fault}', [BehindController::class, 'fault'])
         ->name('agreement.fault')->can('debrief', 'round')
         ->where('fault', '[a-z0-9-]{1,40}');
-    Route::get('/agreement/{round}/cases/{case}', [AgreementController::class, 'case'])
+    Route::get('/agreement/{round}/cases/{case}', [BehindController::class, 'case'])
         ->name('agreement.case')->can('debrief', 'round')
         ->where('case', '[1-9][0-9]{0,14}');
+    Route::get('/agreement/{round}/pairs/{first}/{second}', [BehindController::class, 'pair'])
+        ->name('agreement.pair')->can('debrief', 'round')
+        ->whereNumber(['first', 'second']);
+    Route::get('/agreement/{round}/times/{station}', [BehindController::class, 'times'])
+        ->name('agreement.times')->can('debrief', 'round')
+        ->where('station', 'TP|IM');
+    Route::get('/agreement/{round}/people/{member}/advice', [BehindController::class, 'advice'])
+        ->name('agreement.advice')->can('debrief', 'round')
+        ->whereNumber('member');
     Route::get('/agreement/{round}/people/{member}', [AgreementController::class, 'person'])
         ->name('agreement.person')
         ->can('viewPerson', ['round', 'member'])

@@ -26,10 +26,23 @@ final class RoundAdvice
     /** Null where no sheet could say it. */
     public static function ofRound(Sitting $round, RoundInputs $inputs): ?AdviceResult
     {
-        $said = self::said($inputs);
-        if ($said === []) {
-            return null;
-        }
+        $cases = self::cases($round, $inputs);
+
+        return $cases === []
+            ? null
+            : (new AdviceStudy(
+                array_values($cases),
+                array_map(static fn (int $id): string => "u$id", $inputs->panel),
+            ))->result();
+    }
+
+    /**
+     * @param  int|null  $reader  whose sheets alone; null: everybody's
+     * @return array<int, AdvisedCase> by case
+     */
+    public static function cases(Sitting $round, RoundInputs $inputs, ?int $reader = null): array
+    {
+        $said = self::said($inputs, $reader);
         /** @var array<int, KeyCase> $keys */
         $keys = $round->keyVersion?->cases()
             ->whereIn('case_id', array_keys($said))
@@ -46,7 +59,7 @@ final class RoundAdvice
         }
         $cases = [];
         foreach ($said as $case => $readings) {
-            $cases[] = new AdvisedCase(
+            $cases[$case] = new AdvisedCase(
                 "c$case",
                 $inputs->golfers[$case] ?? "c$case",
                 $readings,
@@ -56,16 +69,17 @@ final class RoundAdvice
             );
         }
 
-        return (new AdviceStudy($cases, array_map(static fn (int $id): string => "u$id", $inputs->panel)))->result();
+        return $cases;
     }
 
     /** @return array<int, array<string, CoreReading>> by case and rater; of each sheet only what is called present */
-    public static function said(RoundInputs $inputs): array
+    public static function said(RoundInputs $inputs, ?int $reader = null): array
     {
         $out = [];
         $first = array_filter(
             $inputs->readings,
-            static fn (array $r): bool => $inputs->cases[$r['case']]->occasion === 1,
+            static fn (array $r): bool => $inputs->cases[$r['case']]->occasion === 1 &&
+                ($reader === null || $r['user'] === $reader),
         );
         foreach (array_chunk($first, self::AT_ONCE) as $some) {
             $readings = Reading::query()

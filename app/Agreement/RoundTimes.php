@@ -34,6 +34,20 @@ final readonly class RoundTimes
     /** @return list<StationTimes> only of stations that anybody marked */
     public static function ofRound(Sitting $round): array
     {
+        $out = [];
+        foreach (self::marks($round) as $station => [$marks, $reference]) {
+            $out[] = self::ofStation(Station::from($station), $marks, $reference);
+        }
+
+        return $out;
+    }
+
+    /**
+     * @return array<string, array{array<string, array<string, float>>, array<string, float>}> by station that anybody
+     *     marked: where each reader has it in each case, and where the recording has it, ms
+     */
+    public static function marks(Sitting $round): array
+    {
         $cases = $round
             ->cases()
             ->where('occasion', 1)
@@ -66,7 +80,7 @@ final readonly class RoundTimes
             }
             if ($marks !== []) {
                 ksort($marks, SORT_STRING);
-                $out[] = self::ofStation($station, $marks, $reference);
+                $out[$station->value] = [$marks, $reference];
             }
         }
 

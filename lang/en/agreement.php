@@ -31,6 +31,40 @@ return [
             'misses' => 'Misses expected',
             'cue' => 'Cue',
         ],
+        'marks' => 'Marks, case by case',
+        'pair' => [
+            'title' => 'Where two differ',
+            'finding' => '{0} :a and :b say the same in all :n calls both made|{1} :a and :b differ in one of :n calls both made'
+                .'|[2,*] :a and :b differ in :count of :n calls both made',
+            'says' => 'First readings of cases both read, without what either could not tell. κ takes off what two people '
+                .'who guess as often would agree on by chance.',
+            'pages' => ['nav' => 'More calls', 'earlier' => 'Back', 'later' => 'More', 'at' => ':from to :to of :of calls'],
+        ],
+        'times' => [
+            'says' => 'Milliseconds after the time the recording itself has, earlier where negative; first readings.',
+        ],
+        'advice' => [
+            'title' => 'What :name would do, case by case',
+            'says' => 'What was said, below it what the panel settles or how the ball flew, and what it counts: how alike the '
+                .'sets are, how many answers are the panel’s, what the drill would do, the Brier score of the misses. What '
+                .'the panel leaves open counts nothing.',
+            'of' => ':right of :n',
+            'parts' => [
+                'causes' => 'First causes',
+                'chain' => 'What leads to what',
+                'priority' => 'Work on first',
+                'decision' => 'Now, later or leave',
+                'trend' => 'Better, same, worse',
+                'breaks' => 'Where the ladder breaks',
+                'drill' => 'Drill',
+                'miss' => 'Misses expected',
+            ],
+            'decision' => ['now' => 'now', 'later' => 'later', 'leave' => 'leave'],
+            'trend' => ['better' => 'better', 'same' => 'same', 'worse' => 'worse'],
+            'would' => [
+                'helps' => 'would help', 'harms' => 'would do harm', 'unsafe' => 'unsafe', 'uncertain' => 'uncertain',
+            ],
+        ],
         'later' => ['again' => 'when it came back: :said', 'second' => 'with the ball in view: :said'],
         'notes' => [
             'exposed' => 'had been shown the answer',

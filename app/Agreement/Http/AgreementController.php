@@ -6,8 +6,6 @@ namespace App\Agreement\Http;
 
 use App\Agreement\Actions\ExportRound;
 use App\Agreement\Pages\AgreementPage;
-use App\Agreement\Pages\CallsBehind;
-use App\Agreement\Pages\CasePage;
 use App\Agreement\Pages\PersonPage;
 use App\Agreement\RoundExport;
 use App\Http\Controller;
@@ -76,23 +74,6 @@ final class AgreementController extends Controller
         return $this->onlookers->of($this->user())->withheld($round) !== null
             ? redirect()->route('agreement', $round)
             : $this->ask(fn (): Work => $export($round, $this->user()), (string) __('notices.agreement.exported'));
-    }
-
-    /** Everybody's calls on one fault, behind its figures. */
-    public function fault(Sitting $round, string $fault, CallsBehind $page): View
-    {
-        return $this->withheld($round) ?? view('agreement.fault', [
-            'fault' => $fault,
-            ...$page->ofFault($round, $fault, $this->user()),
-        ]);
-    }
-
-    /** Everybody's calls on one case, and what they would do. */
-    public function case(Sitting $round, int $case, CasePage $page): View
-    {
-        $asked = $round->cases()->whereKey($case)->first() ?? abort(404);
-
-        return $this->withheld($round) ?? view('agreement.case', $page->of($round, $asked, $this->user()));
     }
 
     public function person(Sitting $round, User $member, PersonPage $page): View

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Agreement\Pages;
 
+use App\Models\Sitting;
 use Core\Agreement\Figure;
 use Core\Agreement\Study\AdviceResult;
 use Core\Agreement\Study\RaterResult;
@@ -13,7 +14,7 @@ use Core\Number\Written;
 final readonly class AgreementAdvice
 {
     /** @return array<string, mixed> */
-    public function of(?AdviceResult $r, RaterNames $raters): array
+    public function of(?AdviceResult $r, RaterNames $raters, Sitting $round): array
     {
         if ($r === null) {
             return ['finding' => (string) __('agreement.advice.before'), 'among' => [], 'people' => [], 'says' => ''];
@@ -45,6 +46,7 @@ final readonly class AgreementAdvice
             ),
             'people' => array_map(static fn (RaterResult $p): array => [
                 'name' => $raters->name($p->rater),
+                'url' => route('agreement.advice', [$round, RaterNames::id($p->rater)]),
                 'n' => $p->n,
                 'figures' => array_map(static fn (string $name): array => [
                     'figure' => $p->figures[$name],

@@ -111,16 +111,17 @@ final readonly class AgreementPage
                 $kept->item()->pairs ?? [],
                 array_map(static fn (RaterResult $p): string => $p->rater, $figures->againstKey),
                 $raters,
+                $round,
             ),
             'advice' => [
-                ...$this->advice->of($kept->advice(), $raters),
+                ...$this->advice->of($kept->advice(), $raters, $round),
                 'cues' => $this->cues->of($round, $raters),
             ],
             'shown' => [
                 ...$this->arms->of($kept->arms()),
                 'second' => AgreementAgain::secondLooks($round, $raters, $codebook),
             ],
-            'times' => $this->times->of($kept->times() ?? [], $raters),
+            'times' => $this->times->of($kept->times() ?? [], $raters, $round),
             'calls' => ['calls' => $this->differences->of($round, $user)],
             default => $this->overview->of($round, $kept, $figures, $raters, $codebook, $user),
         };

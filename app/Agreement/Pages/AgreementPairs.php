@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Agreement\Pages;
 
+use App\Models\Sitting;
 use Core\Agreement\Coefficient\PairResult;
 use Core\Agreement\Figure;
 use Core\Number\Written;
@@ -16,10 +17,10 @@ final class AgreementPairs
      * @param  list<PairResult>  $pairs
      * @param  list<string>  $scored  raters who have a row and a column of their own
      * @return array{heads: list<string>, matrix: list<array{name: string,
-     *     cells: list<array{text: string, shade: ?int, hint: string}>}>,
-     *     pairs: list<array{names: string, n: int, same: string, kappa: Figure, pabak: Figure}>}
+     *     cells: list<array{text: string, shade: ?int, hint: string, url: string}>}>,
+     *     pairs: list<array{names: string, url: string, n: int, same: string, kappa: Figure, pabak: Figure}>}
      */
-    public function of(array $pairs, array $scored, RaterNames $raters): array
+    public function of(array $pairs, array $scored, RaterNames $raters, Sitting $round): array
     {
         $by = [];
         foreach ($pairs as $p) {
@@ -37,7 +38,7 @@ final class AgreementPairs
                 static fn (string $a, string $name): array => [
                     'name' => $name,
                     'cells' => array_map(
-                        static fn (string $b): array => self::cell($by[$a][$b] ?? null, $a === $b),
+                        static fn (string $b): array => self::cell($by[$a][$b] ?? null, $a === $b, $round),
                         array_map(strval(...), array_keys($people)),
                     ),
                 ],
@@ -50,6 +51,7 @@ final class AgreementPairs
                         'a' => $raters->name($p->a),
                         'b' => $raters->name($p->b),
                     ]),
+                    'url' => self::url($p, $round),
                     'n' => $p->n,
                     'same' => self::same($p),
                     'kappa' => $p->kappa,
@@ -65,17 +67,23 @@ final class AgreementPairs
         return $p->agreement === null ? (string) __('figures.none') : Written::fixed(100.0 * $p->agreement, 0).' %';
     }
 
-    /** @return array{text: string, shade: ?int, hint: string}  shade: 0 to 10, none where there is no figure */
-    private static function cell(?PairResult $p, bool $same): array
+    private static function url(PairResult $p, Sitting $round): string
+    {
+        return route('agreement.pair', [$round, RaterNames::id($p->a), RaterNames::id($p->b)]);
+    }
+
+    /** @return array{text: string, shade: ?int, hint: string, url: string}  shade: 0 to 10, none where there is no figure */
+    private static function cell(?PairResult $p, bool $same, Sitting $round): array
     {
         if ($p?->kappa->estimate === null) {
-            return ['text' => $same ? '·' : (string) __('figures.none'), 'shade' => null, 'hint' => ''];
+            return ['text' => $same ? '·' : (string) __('figures.none'), 'shade' => null, 'hint' => '', 'url' => ''];
         }
         $written = static fn (?float $v): string => $v === null ? (string) __('figures.none') : Written::fixed($v, 2);
 
         return [
             'text' => Written::fixed($p->kappa->estimate, 2),
             'shade' => (int) round(10.0 * max(0.0, $p->kappa->estimate)),
+            'url' => self::url($p, $round),
             'hint' => (string) __('agreement.pair-hint', [
                 'n' => $p->n,
                 'same' => self::same($p),

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Agreement\Pages;
 
+use App\Models\Sitting;
 use App\Words\Wording;
 use Core\Agreement\Figure;
 use Core\Agreement\Study\RaterResult;
@@ -23,7 +24,7 @@ final readonly class AgreementTimes
      * @param  list<StationTimes>  $times
      * @return array<string, mixed>
      */
-    public function of(array $times, RaterNames $raters): array
+    public function of(array $times, RaterNames $raters, Sitting $round): array
     {
         $coarse = null;
         foreach ($times as $t) {
@@ -42,6 +43,7 @@ final readonly class AgreementTimes
             },
             'stations' => array_map(fn (StationTimes $t): array => [
                 'title' => (string) __('agreement.times.against', ['station' => ucfirst(self::word($t))]),
+                'url' => route('agreement.times', [$round, $t->station->value]),
                 'people' => array_map(fn (RaterResult $p): array => $this->person($p, $raters), $t->people),
                 'says' => $this->says($t),
             ], $times),

@@ -73,7 +73,7 @@ final readonly class CaseAdvice
         ]);
     }
 
-    private static function broken(string $breaks): string
+    public static function broken(string $breaks): string
     {
         return (string) match ((int) $breaks) {
             Ladder::HOLDS => __('panel.advice.holds'),

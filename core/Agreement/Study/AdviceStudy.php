@@ -196,16 +196,11 @@ final readonly class AdviceStudy
             }
             $n++;
             $golfer = $case->golfer;
-            if ($case->flights !== []) {
-                $values['miss'][$golfer][] = self::brier($reading->misses, $case->flights);
-            }
-            if ($case->key === null || in_array($reader, $this->panel, true)) {
-                continue;
-            }
-            foreach (self::alike($reading, $case->key) as $what => $v) {
+            $of = self::ofCase($case, $reader, in_array($reader, $this->panel, true));
+            foreach ($of['alike'] as $what => $v) {
                 $values[$what][$golfer][] = $v;
             }
-            foreach (self::asked($reading, $case, $case->key) as [$what, $right]) {
+            foreach ($of['asked'] as [$what, $right]) {
                 $shares[$what][$golfer][] = $right;
             }
         }
@@ -224,6 +219,26 @@ final readonly class AdviceStudy
         }
 
         return new RaterResult($reader, $n, $figures);
+    }
+
+    /**
+     * What one reader's sheet of one case adds to the figures.
+     *
+     * @param  bool  $panel  whether this reader helped to make the key
+     * @return array{alike: array<string, float>, asked: list<array{string, bool}>} how alike causes and chain are, 0 to 1,
+     *     and the Brier score of the misses; what else was asked that the key settles, and whether it was said
+     */
+    public static function ofCase(AdvisedCase $case, string $reader, bool $panel = false): array
+    {
+        $reading = $case->readings[$reader];
+        $miss = $case->flights === [] ? [] : ['miss' => self::brier($reading->misses, $case->flights)];
+
+        return $case->key === null || $panel
+            ? ['alike' => $miss, 'asked' => []]
+            : [
+                'alike' => [...$miss, ...self::alike($reading, $case->key)],
+                'asked' => self::asked($reading, $case, $case->key),
+            ];
     }
 
     /** @return array<string, float> how alike sets are that the key settles */

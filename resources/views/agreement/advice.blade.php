@@ -37,7 +37,7 @@
             <tbody>
                 @foreach($people as $person)
                     <tr>
-                        <td>{{ $person['name'] }}</td>
+                        <td><a href="{{ $person['url'] }}">{{ $person['name'] }}</a></td>
                         <td class="num">{{ $person['n'] }}</td>
                         @foreach($person['figures'] as $cell)
                             <td class="num"><x-figure-value :figure="$cell['figure']"

@@ -18,7 +18,7 @@
                             <td class="quiet">{{ $cell['text'] }}</td>
                         @else
                             <td class="cell shade-{{ $cell['shade'] }}"
-                                title="{{ $cell['hint'] }}">{{ $cell['text'] }}</td>
+                                title="{{ $cell['hint'] }}"><a href="{{ $cell['url'] }}">{{ $cell['text'] }}</a></td>
                         @endif
                     @endforeach
                 </tr>
@@ -42,7 +42,7 @@
             <tbody>
                 @foreach($pairs as $pair)
                     <tr>
-                        <td>{{ $pair['names'] }}</td>
+                        <td><a href="{{ $pair['url'] }}">{{ $pair['names'] }}</a></td>
                         <td class="num">{{ $pair['n'] }}</td>
                         <td>{{ $pair['same'] }}</td>
                         <td><x-figure-value :figure="$pair['kappa']" /></td>

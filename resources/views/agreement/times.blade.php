@@ -31,7 +31,8 @@
                     @endforeach
                 </tbody>
             </table>
-            <p class="small quiet">{{ $station['says'] }}</p>
+            <p class="small quiet">{{ $station['says'] }}
+                <a href="{{ $station['url'] }}">{{ __('agreement.behind.marks') }}</a></p>
         </div>
     @endforeach
 </div>

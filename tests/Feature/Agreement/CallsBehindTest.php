@@ -1,11 +1,15 @@
 <?php
 
 use App\Agreement\KeptFigures;
+use App\Agreement\Pages\AdviceBehind;
 use App\Agreement\Pages\CallsBehind;
 use App\Agreement\Pages\CasePage;
+use App\Agreement\Pages\PairBehind;
+use App\Agreement\Pages\TimesBehind;
 use App\Codebook\Codebooks;
 use App\Models\Reading;
 use App\Models\SittingCase;
+use App\Models\User;
 use App\Sight\Onlookers;
 use Illuminate\Support\Facades\DB;
 
@@ -87,4 +91,85 @@ it('shows no case that is taken out, hidden, or another round’s, and is the he
     app(Onlookers::class)->forget();
     $this->get($url)->assertNotFound();
     $this->get("/agreement/{$round->public_id}/faults/hang-back")->assertOk()->assertDontSee($case->recording->called());
+});
+
+it('opens every pair’s figure to the calls in which they differ', function () {
+    $round = $this->round('Spring');
+    $pages = app(PairBehind::class);
+    $pairs = KeptFigures::ofRound($round)->item()->pairs;
+    foreach ($pairs as $pair) {
+        [$a, $b] = array_map(static fn (string $rater): User => User::query()->findOrFail((int) substr($rater, 1)),
+            [$pair->a, $pair->b]);
+        $page = $pages->of($round, $a, $b, $this->headCoach());
+        expect($page['n'])->toBe($pair->n)
+            ->and(1.0 - $page['apart'] / $page['n'])->toEqualWithDelta($pair->agreement, 1e-12)
+            ->and($page['rows'])->toHaveCount(min(40, $page['apart']));
+        foreach ($page['rows'] as $row) {
+            expect($row['one'])->not->toBe($row['other'])->and([$row['one'], $row['other']])->not->toContain('cannot-tell');
+        }
+    }
+    expect(count($pairs))->toBeGreaterThan(5);
+    $at = "/agreement/{$round->public_id}/pairs";
+    [$a, $b] = [substr($pairs[0]->a, 1), substr($pairs[0]->b, 1)];
+    $this->actingAs($this->headCoach())->get("$at/$a/$b")->assertOk()->assertSee('calls both made');
+    // Nobody is a pair with themselves, or with somebody who was not there.
+    $this->get("$at/$a/$a")->assertNotFound();
+    $this->get("$at/$a/".$this->headCoach()->id)->assertNotFound();
+    $this->actingAs(User::query()->findOrFail((int) $a))->get("$at/$a/$b")->assertNotFound();
+});
+
+it('opens the times to the marks they were made from', function () {
+    $round = $this->round('Spring');
+    foreach (KeptFigures::ofRound($round)->times() as $times) {
+        $page = app(TimesBehind::class)->of($round, $times->station, $this->headCoach());
+        foreach ($times->people as $person) {
+            $name = User::query()->findOrFail((int) substr($person->rater, 1))->name;
+            $i = array_search($name, $page['readers'], true);
+            $own = array_filter(array_column(array_column($page['rows'], 'cells'), $i), static fn (string $c): bool => $c !== '–');
+            $ms = array_map(static fn (string $c): float => (float) str_replace(['−', '+'], ['-', ''], $c), $own);
+            expect($ms)->toHaveCount($person->n)
+                // Written to the millisecond.
+                ->and(array_sum($ms) / count($ms))->toEqualWithDelta($person->figures['bias']->estimate, 0.51);
+        }
+    }
+    $at = "/agreement/{$round->public_id}/times";
+    $this->actingAs($this->headCoach())->get("$at/IM")->assertOk()->assertSee('Milliseconds');
+    $this->get("$at/AD")->assertNotFound();
+    $this->actingAs($this->person('tam'))->get("$at/IM")->assertNotFound();
+});
+
+it('opens what one would do to the sheets it was made from', function () {
+    $round = $this->round('Spring');
+    foreach (KeptFigures::ofRound($round)->advice()->beside as $person) {
+        $user = User::query()->findOrFail((int) substr($person->rater, 1));
+        $page = app(AdviceBehind::class)->of($round, $user, $this->headCoach());
+        expect($page['rows'])->toHaveCount($person->n);
+        $column = static function (string $head) use ($page): array {
+            $i = array_search($head, $page['heads'], true);
+
+            return $i === false ? [] : array_values(array_filter(array_column(array_column(array_column($page['rows'], 'cells'), $i),
+                'counts'), static fn (string $c): bool => $c !== ''));
+        };
+        foreach (['First causes' => 'causes', 'What leads to what' => 'chain'] as $head => $figure) {
+            $shares = array_map(static fn (string $c): float => (float) $c / 100, $column($head));
+            $mean = $person->figures[$figure]->estimate;
+            expect($shares === [] ? null : array_sum($shares) / count($shares))
+                ->toEqualWithDelta($mean, 0.006, "$user->name $figure");
+        }
+        foreach (['Work on first' => 'priority', 'Now, later or leave' => 'decision'] as $head => $figure) {
+            $of = array_map(static fn (string $c): array => sscanf($c, '%d of %d'), $column($head));
+            $all = array_sum(array_column($of, 1));
+            expect($all === 0 ? null : array_sum(array_column($of, 0)) / $all)
+                ->toEqualWithDelta($person->figures[$figure]->estimate, 1e-12, "$user->name $figure");
+        }
+        $drills = $column('Drill');
+        $share = static fn (string $would): ?float => $drills === [] ? null
+            : count(array_filter($drills, static fn (string $d): bool => $d === $would)) / count($drills);
+        foreach (['helps' => 'would help', 'harms' => 'would do harm', 'unsafe' => 'unsafe'] as $figure => $would) {
+            expect($share($would))->toEqualWithDelta($person->figures[$figure]->estimate, 1e-12, "$user->name $figure");
+        }
+    }
+    $at = "/agreement/{$round->public_id}/people/{$this->person('tam')->id}/advice";
+    $this->actingAs($this->headCoach())->get($at)->assertOk()->assertSee('First causes')->assertSee('Warm up');
+    $this->actingAs($this->person('tam'))->get($at)->assertNotFound();
 });
