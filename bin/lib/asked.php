@@ -102,6 +102,12 @@ function pagesToAsk(): array
         'debrief' => [$head, "/debrief/$round/1"],
         'calls on a fault' => [$head, "/agreement/$round/faults/hang-back"],
         'calls on a case' => [$head, "/agreement/$round/cases/".$in->cases()->orderBy('id')->firstOrFail()->id],
+        'calls of a pair' => [
+            $head,
+            "/agreement/$round/pairs/".implode('/', $in->members()->orderBy('users.id')->limit(2)->pluck('users.id')->all()),
+        ],
+        'marks' => [$head, "/agreement/$round/times/IM"],
+        'sheets of a person' => [$head, "/agreement/$round/people/$member->id/advice"],
         'letter' => [$head, "/agreement/$round/people/$member->id/letter"],
         'reports' => [$head, '/reports'],
         'report' => [$head, "/reports/$round"],

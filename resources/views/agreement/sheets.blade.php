@@ -5,7 +5,7 @@
     </p>
     <h1>{{ $title }}</h1>
     <x-scroll>
-        <table class="rows behind">
+        <table class="rows behind sheets">
             <thead>
                 <tr>
                     <th>{{ __('agreement.behind.case') }}</th>
