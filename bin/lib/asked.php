@@ -106,7 +106,6 @@ function pagesToAsk(): array
             $head,
             "/agreement/$round/pairs/".implode('/', $in->members()->orderBy('users.id')->limit(2)->pluck('users.id')->all()),
         ],
-        'marks' => [$head, "/agreement/$round/times/IM"],
         'sheets of a person' => [$head, "/agreement/$round/people/$member->id/advice"],
         'letter' => [$head, "/agreement/$round/people/$member->id/letter"],
         'reports' => [$head, '/reports'],

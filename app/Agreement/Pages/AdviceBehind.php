@@ -5,10 +5,8 @@ declare(strict_types=1);
 namespace App\Agreement\Pages;
 
 use App\Agreement\RoundAdvice;
-use App\Agreement\RoundInputs;
 use App\Codebook\Codebooks;
 use App\Models\Sitting;
-use App\Models\SittingCase;
 use App\Models\User;
 use App\Panel\Pages\CaseAdvice;
 use Core\Agreement\Study\AdviceStudy;
@@ -38,13 +36,12 @@ final readonly class AdviceBehind
     /** @return array<string, mixed> */
     public function of(Sitting $round, User $person, User $user): array
     {
-        $inputs = RoundInputs::ofRound($round, $this->codebooks);
-        $codebook = $inputs->codebook;
-        $advised = RoundAdvice::cases($round, $inputs, $person->id);
-        $panel = in_array($person->id, $inputs->panel, true);
+        $codebook = $this->codebooks->of($round);
+        $cases = $this->calls->cases($round, $user);
+        $advised = RoundAdvice::ofReader($round, $cases, $person->id);
+        $panel = isset(CallsBehind::panel($round)[$person->id]);
         $rows = [];
-        foreach ($this->calls->cases($round, $user) as $case) {
-            /** @var SittingCase $case */
+        foreach ($cases as $case) {
             $of = $advised[$case->case_id] ?? null;
             if ($of !== null) {
                 $rows[] = [

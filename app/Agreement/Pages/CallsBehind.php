@@ -332,14 +332,16 @@ final readonly class CallsBehind
     }
 
     /** @return array<int, true> who helped to make the key */
-    private static function panel(Sitting $round): array
+    public static function panel(Sitting $round): array
     {
-        $out = [];
-        foreach ($round->keyVersion?->sitting->members()->get(['users.id']) ?? [] as $member) {
-            $out[$member->id] = true;
-        }
+        $members = DB::table('seats')
+            ->join('key_versions', 'key_versions.sitting_id', '=', 'seats.sitting_id')
+            ->where('key_versions.id', $round->key_version_id)
+            ->pluck('seats.user_id')
+            ->map(Cell::int(...))
+            ->all();
 
-        return $out;
+        return array_fill_keys($members, true);
     }
 
     /**
