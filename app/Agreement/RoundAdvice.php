@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Agreement;
 
+use App\Models\Casts\Cell;
 use App\Models\KeyCase;
 use App\Models\KeyEntry;
 use App\Models\Reading;
@@ -51,6 +52,19 @@ final class RoundAdvice
         }
 
         return self::advised($round, self::said($inputs), $inputs->golfers, $inputs->flights, $labels);
+    }
+
+    /** @return list<int> places of which this reader's first sheet could say it */
+    public static function placesOf(Sitting $round, int $reader): array
+    {
+        return array_values(RoundInputs::handedIn($round)
+            ->where('readings.user_id', $reader)
+            ->where('readings.exposed', false)
+            ->where('readings.sheet', '>=', Reading::CODED)
+            ->where('sitting_cases.occasion', 1)
+            ->pluck('sitting_cases.id')
+            ->map(Cell::int(...))
+            ->all());
     }
 
     /**

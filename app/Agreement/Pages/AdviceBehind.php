@@ -15,6 +15,8 @@ use Core\Codebook\Codebook;
 use Core\Consensus\CaseConsensus;
 use Core\Number\Written;
 use Core\Reading\Reading;
+use Illuminate\Pagination\LengthAwarePaginator;
+use Illuminate\Pagination\Paginator;
 
 /**
  * The sheets behind how one person's advice stands to the panel's and to the ball: case by case what was said, what the
@@ -24,6 +26,9 @@ use Core\Reading\Reading;
  */
 final readonly class AdviceBehind
 {
+    /** So many cases stand on one page. */
+    private const ROWS = 25;
+
     private const PARTS = ['causes', 'chain', 'priority', 'decision', 'trend', 'breaks', 'drill', 'miss'];
 
     public function __construct(
@@ -38,10 +43,13 @@ final readonly class AdviceBehind
     {
         $codebook = $this->codebooks->of($round);
         $cases = $this->calls->cases($round, $user);
-        $advised = RoundAdvice::ofReader($round, $cases, $person->id);
+        $read = $cases->whereIn('id', RoundAdvice::placesOf($round, $person->id));
+        $page = max(1, Paginator::resolveCurrentPage());
+        $shown = $read->forPage($page, self::ROWS);
+        $advised = RoundAdvice::ofReader($round, $shown, $person->id);
         $panel = isset(CallsBehind::panel($round)[$person->id]);
         $rows = [];
-        foreach ($cases as $case) {
+        foreach ($shown as $case) {
             $of = $advised[$case->case_id] ?? null;
             if ($of !== null) {
                 $rows[] = [
@@ -61,6 +69,9 @@ final readonly class AdviceBehind
         return [
             'round' => $round,
             'person' => $person,
+            'pages' => new LengthAwarePaginator($rows, $read->count(), self::ROWS, $page, [
+                'path' => route('agreement.advice', [$round, $person->id]),
+            ]),
             'title' => (string) __('agreement.behind.advice.title', ['name' => $person->name]),
             'heads' => array_values(array_map(
                 static fn (string $part): string => (string) __("agreement.behind.advice.parts.$part"),

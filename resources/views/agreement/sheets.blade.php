@@ -34,5 +34,6 @@
             </tbody>
         </table>
     </x-scroll>
+    <x-pages :pages="$pages" words="agreement.behind.pages" />
     <p class="small quiet">{{ __('agreement.behind.advice.says') }} {{ __('cautions.drills') }}</p>
 </x-layout>
