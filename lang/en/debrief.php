@@ -58,6 +58,7 @@ return [
         'title' => 'Hold a debrief',
         'choose' => 'Choose its cases',
         'score' => 'worth :score',
+        'contested' => 'the panel does not agree on :faults',
         'go' => 'Begin the debrief',
         'under-way' => 'A debrief is under way, begun :day: go on',
         'was-held' => 'Debrief of :day: its minutes',

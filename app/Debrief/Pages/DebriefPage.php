@@ -19,6 +19,7 @@ use Core\Number\Written;
 use Core\Reading\CaseKind;
 use Core\Reading\Presence;
 use Core\Sight\SittingKind;
+use Illuminate\Support\Facades\DB;
 
 /**
  * One case of a debrief as its page shows it: the swing, what was said of it, and the way to the other cases.
@@ -30,6 +31,9 @@ use Core\Sight\SittingKind;
  */
 final readonly class DebriefPage
 {
+    /** So many cases are ticked for a debrief of each kind: the most to talk about, the most left open. */
+    private const PICKED = 5;
+
     /** Counts of a fault's calls, by what was called. */
     private const COUNTS = ['present' => 'present', 'absent' => 'absent', 'cannot-tell' => 'unsure'];
 
@@ -226,11 +230,18 @@ final readonly class DebriefPage
 
     /**
      * @param  list<Turn>  $order
-     * @return list<array{place: int, score: string, name: string, fault: string, url: string, here: bool}>
+     * @return list<array{place: int, score: string, name: string, fault: string, url: string, here: bool,
+     *     contested: string, picked: bool}>
      */
     private function order(Sitting $round, int $place, array $order): array
     {
         $codebook = $this->codebooks->of($round);
+        $contested = self::contested($round);
+        $open = array_map(static fn (array $turn): int => count($contested[$turn['place']] ?? []), $order);
+        arsort($open);
+        // What there is most to talk about, and what the panel itself could not settle.
+        $picked = array_fill_keys(array_keys(array_slice(array_filter($open, static fn (int $n): bool => $n > 0), 0, self::PICKED, true)), true)
+            + array_fill_keys(range(0, self::PICKED - 1), true);
 
         return array_map(static fn (array $turn, int $i): array => [
             'place' => $turn['place'],
@@ -241,7 +252,31 @@ final readonly class DebriefPage
                 : $codebook->faults[$turn['fault']]->name,
             'url' => route('debrief', [$round, $i + 1]),
             'here' => $i + 1 === $place,
+            'contested' => implode(', ', array_map(
+                static fn (string $fault): string => $codebook->faults[$fault]->name ?? $fault,
+                $contested[$turn['place']] ?? [],
+            )),
+            'picked' => isset($picked[$i]),
         ], $order, array_keys($order));
+    }
+
+    /** @return array<int, list<string>> by place, the faults on which the panel has no majority and nobody has ruled */
+    private static function contested(Sitting $round): array
+    {
+        $out = [];
+        foreach (DB::table('key_entries')
+            ->join('sitting_cases', 'sitting_cases.case_id', '=', 'key_entries.case_id')
+            ->where('key_entries.key_version_id', $round->key_version_id)
+            ->where('sitting_cases.sitting_id', $round->id)
+            ->where('sitting_cases.occasion', 1)
+            ->where('grade', 'contested')
+            ->whereNull('ruling')
+            ->orderBy('key_entries.id')
+            ->get(['sitting_cases.id', 'fault']) as $row) {
+            $out[Cell::int($row->id)][] = Cell::text($row->fault);
+        }
+
+        return $out;
     }
 
     /** @return list<array{says: string, url: string}> debriefs of the round that are or were held, the newest first */

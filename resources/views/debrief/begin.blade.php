@@ -9,9 +9,13 @@
         @csrf
         <ul class="choose">
             @foreach($order as $o)
-                <li><label><input type="checkbox" name="cases[]" value="{{ $o['place'] }}" @checked($loop->index < 5)>
+                <li><label><input type="checkbox" name="cases[]" value="{{ $o['place'] }}" @checked($o['picked'])>
                     {{ $o['name'] }} <span class="small quiet">{{ $o['fault'] }}
-                        · {{ __('debrief.begin.score', ['score' => $o['score']]) }}</span></label></li>
+                        · {{ __('debrief.begin.score', ['score' => $o['score']]) }}
+                        @if($o['contested'])
+                            · {{ __('debrief.begin.contested', ['faults' => $o['contested']]) }}
+                        @endif
+                    </span></label></li>
             @endforeach
         </ul>
         <button class="act">{{ __('debrief.begin.go') }}</button>

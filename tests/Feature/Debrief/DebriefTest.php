@@ -194,3 +194,26 @@ it('shows a film to a room only where the golfer has agreed to that', function (
     $this->getJson(str_replace('/1/evidence/1', '/999/evidence/1', $m[1]))->assertNotFound();
     $this->actingAs($this->person('tam'))->getJson($m[1])->assertNotFound();
 });
+
+it('takes what the panel left open for a debrief beside what there is most to talk about', function () {
+    $round = $this->round('Spring');
+    $places = $round->cases()->where('occasion', 1)->orderBy('id')->get();
+    DB::statement('alter table key_entries disable trigger user');
+    DB::table('key_entries')->where('key_version_id', $round->key_version_id)->where('grade', 'contested')
+        ->update(['grade' => 'panel only', 'label' => 'absent']);
+    // The one with the least to talk about.
+    $page = fn () => $this->actingAs($this->headCoach())->get("/debrief/{$round->public_id}/1")->assertOk()->viewData('order');
+    $order = $page();
+    $last = $order[count($order) - 1];
+    expect($last['picked'])->toBeFalse()->and($last['contested'])->toBe('')
+        ->and(array_column(array_filter($order, static fn (array $o): bool => $o['picked']), 'place'))
+        ->toBe(array_column(array_slice($order, 0, 5), 'place'));
+    DB::table('key_entries')->where('key_version_id', $round->key_version_id)->where('fault', 'hang-back')
+        ->where('case_id', $places->firstWhere('id', $last['place'])->case_id)
+        ->update(['grade' => 'contested', 'label' => 'none', 'ruling' => null]);
+    $order = $page();
+    $again = array_values(array_filter($order, static fn (array $o): bool => $o['place'] === $last['place']))[0];
+    expect($again['picked'])->toBeTrue()->and($again['contested'])->toBe('hanging back')
+        ->and(array_filter($order, static fn (array $o): bool => $o['picked']))->toHaveCount(6);
+    $this->get("/debrief/{$round->public_id}/1")->assertSee('the panel does not agree on hanging back');
+});
