@@ -237,11 +237,10 @@ final readonly class DebriefPage
     {
         $codebook = $this->codebooks->of($round);
         $contested = self::contested($round);
-        $open = array_map(static fn (array $turn): int => count($contested[$turn['place']] ?? []), $order);
-        arsort($open);
-        // What there is most to talk about, and what the panel itself could not settle.
-        $picked = array_fill_keys(array_keys(array_slice(array_filter($open, static fn (int $n): bool => $n > 0), 0, self::PICKED, true)), true)
-            + array_fill_keys(range(0, self::PICKED - 1), true);
+        $picked = self::picked(array_map(
+            static fn (array $turn): int => count($contested[$turn['place']] ?? []),
+            $order,
+        ));
 
         return array_map(static fn (array $turn, int $i): array => [
             'place' => $turn['place'],
@@ -258,6 +257,20 @@ final readonly class DebriefPage
             )),
             'picked' => isset($picked[$i]),
         ], $order, array_keys($order));
+    }
+
+    /**
+     * What there is most to talk about, and what the panel itself could not settle.
+     *
+     * @param  list<int>  $open  how many questions each case leaves open, the cases with most to talk about first
+     * @return array<int, true> by place in that order
+     */
+    public static function picked(array $open): array
+    {
+        arsort($open);
+        $most = array_slice(array_filter($open, static fn (int $n): bool => $n > 0), 0, self::PICKED, true);
+
+        return array_fill_keys([...range(0, self::PICKED - 1), ...array_keys($most)], true);
     }
 
     /** @return array<int, list<string>> by place, the faults on which the panel has no majority and nobody has ruled */
