@@ -4,28 +4,32 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Core\Reading\Presence;
+use Core\Training\Mode;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 
 /**
- * A question of a practice sitting, and its answer once there is one: whether one fault is there in one swing.
+ * A question of a practice sitting, and its answer once there is one.
  *
  * @property int $id
  * @property int $practice_sitting_id
  * @property int $place  from 1
  * @property int $recording_id
- * @property string $fault
- * @property int $key_entry_id  what a panel made of it
+ * @property Mode $mode
+ * @property string $skill  what is asked of the person, as the learner's model calls it
+ * @property ?string $fault
+ * @property ?int $key_entry_id  what a panel made of it
+ * @property array<string, mixed> $topic  what else the question is about, by its kind
  * @property array{code: string, with: array<string, mixed>} $why  it was asked
  * @property float $difficulty
- * @property ?Presence $presence
+ * @property ?string $said
+ * @property ?float $off_ms  of a moment, late where positive
  * @property ?bool $right
  * @property Carbon $asked_at
  * @property ?Carbon $answered_at
  * @property Recording $recording
- * @property KeyEntry $entry
+ * @property ?KeyEntry $entry
  * @property PracticeSitting $sitting
  */
 final class PracticeAnswer extends Model
@@ -33,8 +37,8 @@ final class PracticeAnswer extends Model
     public $timestamps = false;
 
     protected $fillable = [
-        'practice_sitting_id', 'place', 'recording_id', 'fault', 'key_entry_id', 'why', 'difficulty', 'presence', 'right',
-        'asked_at', 'answered_at',
+        'practice_sitting_id', 'place', 'mode', 'skill', 'recording_id', 'fault', 'key_entry_id', 'topic', 'why', 'difficulty',
+        'said', 'right', 'off_ms', 'asked_at', 'answered_at',
     ];
 
     /** @return array<string, string> */
@@ -43,7 +47,9 @@ final class PracticeAnswer extends Model
         return [
             'why' => 'array',
             'difficulty' => 'float',
-            'presence' => Presence::class,
+            'mode' => Mode::class,
+            'topic' => 'array',
+            'off_ms' => 'float',
             'right' => 'boolean',
             'asked_at' => 'datetime',
             'answered_at' => 'datetime',

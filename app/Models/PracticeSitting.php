@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Core\Training\Mode;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -15,6 +16,7 @@ use Illuminate\Support\Carbon;
  * @property int $id
  * @property string $public_id
  * @property int $user_id
+ * @property Mode $mode
  * @property ?string $fault  the only one asked about; null: chosen for the person
  * @property int $questions
  * @property ?Carbon $ended_at
@@ -24,12 +26,12 @@ final class PracticeSitting extends Model
 {
     use HasUlids;
 
-    protected $fillable = ['user_id', 'fault', 'questions', 'ended_at'];
+    protected $fillable = ['user_id', 'mode', 'fault', 'questions', 'ended_at'];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['ended_at' => 'datetime'];
+        return ['ended_at' => 'datetime', 'mode' => Mode::class];
     }
 
     /** @return list<string> */

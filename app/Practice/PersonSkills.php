@@ -10,10 +10,15 @@ use App\Models\User;
 use App\Sight\Onlookers;
 use Core\Training\Answer;
 use Core\Training\Learner;
+use Core\Training\Mode;
+use Core\Training\Question;
 use Core\Training\Skill;
 use Illuminate\Support\Carbon;
 
-/** What one person knows of every fault, from the calls of published rounds and from practice. */
+/**
+ * What one person knows: of every fault, from the calls of published rounds and from practice; of any other skill from
+ * practice alone.
+ */
 final readonly class PersonSkills
 {
     private const DAY_S = 86_400.0;
@@ -25,23 +30,52 @@ final readonly class PersonSkills
     /** @return array<string, Skill> by fault */
     public function of(User $user): array
     {
-        $practised = PracticeAnswer::query()
+        return self::learnt(
+            [...ScoredCalls::of($user, $this->onlookers->of($user)->hidden()), ...self::practised($user, Mode::Fault)],
+            $this->codebooks->current()->keys(),
+        );
+    }
+
+    /**
+     * @param  list<Question>  $questions  that could be asked, of any kind
+     * @return array<string, Skill> by skill
+     */
+    public function forMode(User $user, Mode $mode, array $questions): array
+    {
+        return $mode === Mode::Fault ? $this->of($user) : self::learnt(
+            self::practised($user, $mode),
+            array_values(array_unique(array_map(static fn (Question $q): string => $q->fault, $questions))),
+        );
+    }
+
+    /** @return list<Answer> */
+    private static function practised(User $user, Mode $mode): array
+    {
+        return array_values(PracticeAnswer::query()
             ->whereHas('sitting', static fn ($q) => $q->where('user_id', $user->id))
+            ->where('mode', $mode)
             ->whereNotNull('answered_at')
             ->orderBy('answered_at')
             ->orderBy('id')
-            ->get();
-        $answers = ScoredCalls::of($user, $this->onlookers->of($user)->hidden());
-        foreach ($practised as $answer) {
-            $answers[] = new Answer(
-                $answer->fault,
+            ->get()
+            ->map(static fn (PracticeAnswer $answer): Answer => new Answer(
+                $answer->skill,
                 $answer->right === true,
                 ($answer->answered_at?->getTimestamp() ?? 0) / self::DAY_S,
                 $answer->difficulty,
-            );
-        }
+            ))
+            ->all());
+    }
+
+    /**
+     * @param  list<Answer>  $answers
+     * @param  list<string>  $skills
+     * @return array<string, Skill>
+     */
+    private static function learnt(array $answers, array $skills): array
+    {
         usort($answers, static fn (Answer $a, Answer $b): int => $a->day <=> $b->day);
 
-        return Learner::skills($answers, $this->codebooks->current()->keys(), Carbon::now()->getTimestamp() / self::DAY_S);
+        return Learner::skills($answers, $skills, Carbon::now()->getTimestamp() / self::DAY_S);
     }
 }

@@ -7,12 +7,7 @@ namespace App\Practice;
 use App\Codebook\Codebooks;
 use App\Models\Casts\Cell;
 use App\Models\KeyEntry;
-use App\Models\SittingArm;
-use App\Models\SittingCase;
 use App\Models\User;
-use App\Sight\Onlookers;
-use Core\Reading\CaseKind;
-use Core\Sight\Sight;
 use Core\Training\Question;
 use Illuminate\Support\Facades\DB;
 
@@ -30,12 +25,7 @@ final readonly class PracticePool
     /** Harder by so much where the measurement lies inside the margin, logits. */
     private const BORDERLINE = 0.6;
 
-    /** So many of the newest swings are asked about, of so many that are looked at. */
-    private const SWINGS = 60;
-
-    private const LOOKED_AT = 150;
-
-    public function __construct(private Codebooks $codebooks, private Onlookers $onlookers)
+    public function __construct(private Codebooks $codebooks, private PracticeSwings $swings)
     {
     }
 
@@ -69,37 +59,51 @@ final readonly class PracticePool
     /** @return array<int, array{int, array<string, true>}> by case: the recording, and the faults that can be seen in it */
     private function cases(User $user): array
     {
-        $places = SittingCase::query()
-            ->whereHas('sitting', static fn ($q) => $q->where('state', 'published')->where('kind', 'round'))
-            ->whereHas('rated', static fn ($q) => $q->where('kind', CaseKind::Single))
-            ->where('occasion', 1)
-            ->whereNull('withdrawn_at')
-            ->with(['recording.films', 'swings'])
-            ->orderByDesc('id')
-            ->limit(self::LOOKED_AT)
-            ->get();
-        $onlooker = $this->onlookers->of($user);
-        $onlooker->know(array_values($places->map(static fn (SittingCase $c): int => $c->recording->id)->unique()->all()));
         $codebook = $this->codebooks->current();
-        // Whatever a round showed of it: practice shows both.
-        $both = (new SittingArm)->forceFill(['film' => true, 'trace' => true]);
         $out = [];
-        foreach ($places as $place) {
-            $recording = $place->recording;
-            if (count($out) === self::SWINGS) {
-                break;
-            }
-            if (isset($out[$place->case_id]) || ! Sight::mayPractise($onlooker->standing($recording->id))) {
-                continue;
-            }
-            $shown = $place->shown($both);
+        foreach ($this->swings->of($user) as $case => $place) {
+            $shown = PracticeSwings::shown($place);
             $seen = [];
             foreach ($codebook->faults as $key => $of) {
                 if ($of->observability($shown)->supports()) {
                     $seen[$key] = true;
                 }
             }
-            $out[$place->case_id] = [$recording->id, $seen];
+            $out[$case] = [$place->recording->id, $seen];
+        }
+
+        return $out;
+    }
+
+    /**
+     * What the key settles of two faults in swings in which both can be seen.
+     *
+     * @param  list<array{string, string}>  $pairs
+     * @return list<array{recording: int, one: string, other: string, entry: int, labels: array{string, string}}>
+     */
+    public function pairs(User $user, array $pairs): array
+    {
+        $cases = $this->cases($user);
+        $by = [];
+        foreach ($this->entries(array_keys($cases), null) as $entry) {
+            $label = KeyEntry::labelScored($entry['label'], $entry['grade'], $entry['ruling']);
+            if ($label !== null && isset($cases[$entry['case']][1][$entry['fault']])) {
+                $by[$entry['case']][$entry['fault']] = [$entry['id'], $label];
+            }
+        }
+        $out = [];
+        foreach ($by as $case => $of) {
+            foreach ($pairs as [$one, $other]) {
+                if (isset($of[$one], $of[$other])) {
+                    $out[] = [
+                        'recording' => $cases[$case][0],
+                        'one' => $one,
+                        'other' => $other,
+                        'entry' => $of[$one][0],
+                        'labels' => [$of[$one][1], $of[$other][1]],
+                    ];
+                }
+            }
         }
 
         return $out;
@@ -148,6 +152,7 @@ final readonly class PracticePool
         foreach (DB::table('practice_answers')
             ->join('practice_sittings', 'practice_sittings.id', '=', 'practice_answers.practice_sitting_id')
             ->where('user_id', $user->id)
+            ->where('practice_answers.mode', 'fault')
             ->groupBy('recording_id', 'practice_answers.fault')
             ->selectRaw('recording_id, practice_answers.fault, count(*) as n')
             ->get() as $row) {

@@ -93,6 +93,7 @@ return [
         'nothing' => 'There is nothing to practise on yet: questions come from rounds that were published, and nothing that '
             .'waits to be read is asked.',
         'answered' => 'This question was answered before; the first answer counts.',
+        'no-answer' => 'That is no answer to this question; nothing was kept.',
     ],
     'house' => [
         'short' => 'A passphrase of fewer than :letters letters keeps nothing. Nothing was written.',

@@ -60,6 +60,11 @@ export const READING = {
 };
 
 export const PRACTICE = {
+  'answer-1': '1',
+  'answer-2': '2',
+  'answer-3': '3',
+  'answer-4': '4',
+  'mark-moment': 'm',
   present: 'p',
   absent: 'a',
   'cannot-tell': 'c',

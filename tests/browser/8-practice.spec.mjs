@@ -53,3 +53,46 @@ test('one fault is practised on a telephone with one hand, and put down halfway'
   await expect(page.locator('body')).toContainText('of 1 right');
   await context.close();
 });
+
+/** What each kind is answered by on the keyboard. */
+const KINDS = {
+  'Which of two?': '2',
+  'To the frame': 'm',
+  'Can it be seen?': '3',
+  'What to do?': '1',
+};
+
+test('every kind of question is answered by keyboard alone', async ({ page }) => {
+  test.slow();
+  const errors = watchErrors(page);
+  await logIn(page, 'dov');
+  for (const [kind, key] of Object.entries(KINDS)) {
+    await page.goto('/practice');
+    await page.locator('.practice-modes button', { hasText: kind }).focus();
+    await page.keyboard.press('Enter');
+    await page.waitForURL('**/practice/*/1');
+    for (let place = 1; place <= 2; place++) {
+      await expect(page.locator('h1').first()).toContainText(`Question ${place} of 8`);
+      await expect(page.locator('[data-practice]')).toHaveAttribute('data-ready', '');
+      if (place === 1) expect(await serious(page)).toEqual([]);
+      if (key === 'm') {
+        // Nothing on the page tells where it is; a few frames on, the key marks the moment.
+        await expect(page.locator('.stage [data-clock]')).toHaveText(/^\d+\.\d+ s$/);
+        for (let i = 0; i < 20; i++) await page.keyboard.press('ArrowRight');
+      }
+      await answered(page, key);
+      await expect(page.locator('[data-practice]')).toHaveAttribute('data-ready', '');
+      if (key === 'm') {
+        await expect(page.locator('.truth')).toContainText(/ms (late|early)|To the millisecond/);
+        await expect(page.locator('.stage [data-clock]')).toContainText(/· (TP|IM)/);
+      }
+      if (place === 1) expect(await serious(page)).toEqual([]);
+      await page.keyboard.press('Enter');
+      await page.waitForURL(`**/${place + 1}`);
+    }
+    await page.getByRole('button', { name: 'Stop for now' }).click();
+    await page.waitForURL('**/practice');
+    await expect(page.locator('body')).toContainText(`${kind} `);
+  }
+  expect(errors).toEqual([]);
+});

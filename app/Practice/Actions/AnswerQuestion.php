@@ -9,7 +9,8 @@ use App\Models\Exposure;
 use App\Models\PracticeAnswer;
 use App\Models\PracticeSitting;
 use App\Models\User;
-use Core\Reading\Presence;
+use App\Practice\Modes\Modes;
+use Core\Training\Mode;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -18,31 +19,34 @@ use Illuminate\Support\Facades\DB;
  */
 final readonly class AnswerQuestion
 {
-    public function __construct(private AskQuestion $ask)
+    public function __construct(private AskQuestion $ask, private Modes $modes)
     {
     }
 
-    /** @throws ActionException where it was answered otherwise before */
-    public function __invoke(PracticeSitting $sitting, int $place, Presence $said, User $user): PracticeAnswer
+    /** @throws ActionException where it was answered otherwise before, or what is said is no answer to it */
+    public function __invoke(PracticeSitting $sitting, int $place, string $said, User $user): PracticeAnswer
     {
         return DB::transaction(function () use ($sitting, $place, $said, $user): PracticeAnswer {
             $sitting = PracticeSitting::query()->lockForUpdate()->findOrFail($sitting->id);
-            $answer = $sitting->answers()->where('place', $place)->with('entry')->firstOrFail();
-            if ($answer->presence !== null) {
+            $answer = $sitting->answers()->where('place', $place)->with(['entry', 'recording.stations'])->firstOrFail();
+            if ($answer->answered_at !== null) {
                 // Sent twice it is the same answer; another one comes too late.
-                return $answer->presence === $said
+                return $answer->said === $said
                     ? $answer
                     : throw ActionException::because('refusals.practice.answered', [], ActionException::CONFLICT);
             }
             $answer->update([
-                'presence' => $said,
-                'right' => $said->value === $answer->entry->scoredLabel(),
+                'said' => $said,
+                ...$this->modes->of($answer->mode)->judged($answer, $said),
                 'answered_at' => now(),
             ]);
-            Exposure::query()->firstOrCreate(
-                ['user_id' => $user->id, 'recording_id' => $answer->recording_id, 'what' => 'key', 'sitting_id' => null],
-                ['shown_at' => now()],
-            );
+            // What can be seen in what is shown, and when the ball is struck, tells nothing of a key.
+            if (! in_array($answer->mode, [Mode::Seen, Mode::Moment], true)) {
+                Exposure::query()->firstOrCreate(
+                    ['user_id' => $user->id, 'recording_id' => $answer->recording_id, 'what' => 'key', 'sitting_id' => null],
+                    ['shown_at' => now()],
+                );
+            }
             if ($place >= $sitting->questions || ! ($this->ask)($sitting, $user)) {
                 $sitting->update(['ended_at' => now()]);
             }

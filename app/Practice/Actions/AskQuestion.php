@@ -7,18 +7,20 @@ namespace App\Practice\Actions;
 use App\Models\PracticeAnswer;
 use App\Models\PracticeSitting;
 use App\Models\User;
+use App\Practice\Modes\Modes;
 use App\Practice\OwnConfusions;
 use App\Practice\PersonSkills;
-use App\Practice\PracticePool;
 use Core\Chance\Chance;
 use Core\Format\Json\RemarkJson;
+use Core\Training\Mode;
 use Core\Training\NextQuestion;
 use Core\Training\Question;
 
 /** Puts the next question of a practice sitting, by what helps this person most now. */
 final readonly class AskQuestion
 {
-    public function __construct(private PracticePool $pool,
+    public function __construct(
+        private Modes $modes,
         private PersonSkills $skills,
         private OwnConfusions $confusions,
     ) {
@@ -27,33 +29,54 @@ final readonly class AskQuestion
     /** Whether there was one to ask. */
     public function __invoke(PracticeSitting $sitting, User $user): bool
     {
+        $mode = $this->modes->of($sitting->mode);
         $before = $sitting->answers()->with('entry')->get();
+        $questions = self::fresh($mode->questions($user, $sitting->fault), $before->pluck('topic.id')->all());
         $next = NextQuestion::of(
-            $this->pool->of($user, $sitting->fault),
-            $this->skills->of($user),
+            $questions,
+            $this->skills->forMode($user, $sitting->mode, $questions),
             array_values($before->map(static fn (PracticeAnswer $a): Question => new Question(
                 (string) $a->key_entry_id,
                 (string) $a->recording_id,
-                $a->fault,
-                $a->entry->scoredLabel() === 'present',
+                $a->skill,
+                $a->entry?->scoredLabel() === 'present',
             ))->all()),
-            $this->confusions->of($user),
+            $sitting->mode === Mode::Fault ? $this->confusions->of($user) : [],
             new Chance("practice|$sitting->public_id|{$before->count()}"),
         );
         if ($next === null) {
             return false;
         }
+        $put = $mode->put($next->question);
         PracticeAnswer::query()->create([
+            ...$put,
+            'topic' => [...$put['topic'], 'id' => $next->question->id],
             'practice_sitting_id' => $sitting->id,
             'place' => $before->count() + 1,
-            'recording_id' => (int) $next->question->swing,
-            'fault' => $next->question->fault,
-            'key_entry_id' => (int) $next->question->id,
+            'mode' => $sitting->mode,
+            'skill' => $next->question->fault,
             'why' => RemarkJson::write($next->why),
             'difficulty' => $next->question->difficulty,
             'asked_at' => now(),
         ]);
 
         return true;
+    }
+
+    /**
+     * Nothing is asked twice in a sitting, as long as there is something else.
+     *
+     * @param  list<Question>  $questions
+     * @param  array<array-key, mixed>  $asked  ids
+     * @return list<Question>
+     */
+    private static function fresh(array $questions, array $asked): array
+    {
+        $fresh = array_values(array_filter(
+            $questions,
+            static fn (Question $q): bool => ! in_array($q->id, $asked, true),
+        ));
+
+        return $fresh === [] ? $questions : $fresh;
     }
 }

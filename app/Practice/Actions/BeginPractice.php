@@ -7,6 +7,7 @@ namespace App\Practice\Actions;
 use App\Exceptions\ActionException;
 use App\Models\PracticeSitting;
 use App\Models\User;
+use Core\Training\Mode;
 use Illuminate\Support\Facades\DB;
 
 /** Begins a short set of questions; one that is open goes on, unless another kind was asked for. */
@@ -17,17 +18,18 @@ final readonly class BeginPractice
     }
 
     /** @throws ActionException where there is nothing this person may be asked */
-    public function __invoke(User $user, ?string $fault, int $questions): PracticeSitting
+    public function __invoke(User $user, ?string $fault, int $questions, Mode $mode = Mode::Fault): PracticeSitting
     {
-        return DB::transaction(function () use ($user, $fault, $questions): PracticeSitting {
+        return DB::transaction(function () use ($user, $fault, $questions, $mode): PracticeSitting {
             User::query()->lockForUpdate()->findOrFail($user->id);
             $open = PracticeSitting::query()->where('user_id', $user->id)->whereNull('ended_at')->first();
-            if ($open !== null && $open->fault === $fault) {
+            if ($open !== null && $open->fault === $fault && $open->mode === $mode) {
                 return $open;
             }
             $open?->update(['ended_at' => now()]);
             $sitting = PracticeSitting::query()->create([
                 'user_id' => $user->id,
+                'mode' => $mode,
                 'fault' => $fault,
                 'questions' => $questions,
             ]);

@@ -4,21 +4,19 @@ declare(strict_types=1);
 
 namespace App\Practice\Http;
 
-use Core\Reading\Presence;
 use Illuminate\Foundation\Http\FormRequest;
-use Illuminate\Validation\Rule;
 
-/** Whether the fault is there. */
+/** What is said to a question of practice; whether that is an answer to it, its kind tells. */
 final class AnswerRequest extends FormRequest
 {
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
-        return ['presence' => ['required', Rule::enum(Presence::class)]];
+        return ['said' => ['required', 'string', 'max:60']];
     }
 
-    public function presence(): Presence
+    public function said(): string
     {
-        return $this->enum('presence', Presence::class) ?? throw new \LogicException('validated, and none');
+        return $this->string('said')->toString();
     }
 }

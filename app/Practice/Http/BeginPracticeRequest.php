@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Practice\Http;
 
 use App\Codebook\Codebooks;
+use Core\Training\Mode;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 
@@ -17,9 +18,15 @@ final class BeginPracticeRequest extends FormRequest
     public function rules(Codebooks $codebooks): array
     {
         return [
+            'mode' => ['nullable', Rule::enum(Mode::class)],
             'fault' => ['nullable', 'string', Rule::in($codebooks->current()->keys())],
             'questions' => ['nullable', 'integer', 'between:5,10'],
         ];
+    }
+
+    public function mode(): Mode
+    {
+        return $this->enum('mode', Mode::class) ?? Mode::Fault;
     }
 
     public function fault(): ?string

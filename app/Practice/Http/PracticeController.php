@@ -10,6 +10,7 @@ use App\Models\PracticeAnswer;
 use App\Models\PracticeSitting;
 use App\Practice\Actions\AnswerQuestion;
 use App\Practice\Actions\BeginPractice;
+use App\Practice\Modes\Modes;
 use App\Practice\Pages\PracticePage;
 use App\Practice\Pages\QuestionPage;
 use App\Shelf\Http\FilmPart;
@@ -25,7 +26,7 @@ use Symfony\Component\HttpFoundation\BinaryFileResponse;
 /** Practice: a question, one answer, the truth at the same moment of the same swing. */
 final class PracticeController extends Controller
 {
-    public function __construct(private readonly Onlookers $onlookers)
+    public function __construct(private readonly Onlookers $onlookers, private readonly Modes $modes)
     {
     }
 
@@ -36,7 +37,7 @@ final class PracticeController extends Controller
 
     public function begin(BeginPracticeRequest $request, BeginPractice $begin): RedirectResponse
     {
-        $sitting = $begin($this->user(), $request->fault(), $request->questions());
+        $sitting = $begin($this->user(), $request->fault(), $request->questions(), $request->mode());
 
         return redirect()->route('practice.question', [$sitting, $sitting->answers()->count()]);
     }
@@ -56,7 +57,7 @@ final class PracticeController extends Controller
     ): RedirectResponse {
         $this->backTo(route('practice.question', [$sitting, $place]));
         $this->asked($sitting, $place);
-        $answer($sitting, $place, $request->presence(), $this->user());
+        $answer($sitting, $place, $request->said(), $this->user());
 
         return redirect()->route('practice.question', [$sitting, $place]);
     }
@@ -70,20 +71,31 @@ final class PracticeController extends Controller
 
     public function evidence(PracticeSitting $sitting, int $place, EvidencePayload $payload): JsonResponse
     {
-        $recording = $this->asked($sitting, $place)->recording;
-        $filmed = $recording->filmedViews();
-
-        return response()->json($payload->of(
-            $recording,
-            $filmed === [],
+        $answer = $this->asked($sitting, $place);
+        ['film' => $film, 'trace' => $trace, 'stations' => $stations] = $this->shows($answer);
+        $filmed = $film ? $answer->recording->filmedViews() : [];
+        $given = $payload->of(
+            $answer->recording,
+            $film && $filmed === [],
             $filmed,
-            true,
+            $trace,
             static fn (string $view, string $part): string => route(
                 'practice.film',
                 [$sitting, $place, $view, $part],
                 false,
             ),
-        ));
+        );
+        if (! $stations) {
+            // They would tell the moment; the ball's place is taken from one of them, and stills are cut at them.
+            $given['stations'] = (object) [];
+            $given['motion'] = is_array($given['motion']) ? [...$given['motion'], 'ball' => null] : null;
+            $given['films'] = array_map(
+                static fn (mixed $f): array => [...(is_array($f) ? $f : []), 'stills' => (object) []],
+                is_array($given['films']) ? $given['films'] : [],
+            );
+        }
+
+        return response()->json($given);
     }
 
     public function film(
@@ -93,13 +105,23 @@ final class PracticeController extends Controller
         string $part,
         FilmPart $film,
     ): BinaryFileResponse {
-        $recording = $this->asked($sitting, $place)->recording;
+        $answer = $this->asked($sitting, $place);
+        $recording = $answer->recording;
         abort_unless(
+            $this->shows($answer)['film'] && ($part === 'stream' || $this->shows($answer)['stations']) &&
             in_array($view, array_map(static fn (FilmView $v): string => $v->value, $recording->filmedViews()), true),
             404,
         );
 
         return $film->answer($recording, $view, $part);
+    }
+
+    /** @return array{film: bool, trace: bool, stations: bool} all of it once it is answered */
+    private function shows(PracticeAnswer $answer): array
+    {
+        return $answer->answered_at !== null
+            ? ['film' => true, 'trace' => true, 'stations' => true]
+            : $this->modes->of($answer->mode)->shows($answer);
     }
 
     /** @throws NotNow where its swing waits somewhere to be read blind by now, or may be used no longer */
@@ -108,7 +130,7 @@ final class PracticeController extends Controller
         $answer = $sitting->answers()->where('place', $place)->with('recording.golfer')->firstOrFail();
         $sight = Sight::ofPractice(
             $this->onlookers->of($this->user())->standing($answer->recording_id),
-            $answer->presence !== null,
+            $answer->answered_at !== null,
         );
 
         return $sight->why === null ? $answer : throw NotNow::because($sight->why);

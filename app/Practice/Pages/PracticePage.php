@@ -5,11 +5,14 @@ declare(strict_types=1);
 namespace App\Practice\Pages;
 
 use App\Codebook\Codebooks;
+use App\Models\Casts\Cell;
+use App\Models\PracticeAnswer;
 use App\Models\PracticeSitting;
 use App\Models\User;
 use App\Practice\PersonSkills;
 use App\Practice\PracticePool;
 use Core\Number\Written;
+use Core\Training\Mode;
 use Core\Training\NextQuestion;
 use Core\Training\Question;
 use Core\Training\Skill;
@@ -54,6 +57,7 @@ final readonly class PracticePage
         }
 
         return [
+            'modes' => self::modes($user),
             'rows' => $rows,
             'swings' => count(array_unique(array_map(static fn (Question $q): string => $q->swing, $questions))),
             'questions' => count($questions),
@@ -64,6 +68,29 @@ final readonly class PracticePage
             'aim' => round(100.0 * NextQuestion::AIM),
             'done' => self::done($user),
         ];
+    }
+
+    /** @return list<array{mode: string, name: string, says: string, score: string}> */
+    private static function modes(User $user): array
+    {
+        $done = PracticeAnswer::query()
+            ->whereHas('sitting', static fn ($q) => $q->where('user_id', $user->id))
+            ->whereNotNull('answered_at')
+            ->groupBy('mode')
+            ->selectRaw('mode, count(*) as n, count(*) filter (where "right") as hits')
+            ->toBase()
+            ->get()
+            ->keyBy('mode');
+
+        return array_map(static fn (Mode $mode): array => [
+            'mode' => $mode->value,
+            'name' => (string) __("practice.modes.$mode->value.name"),
+            'says' => (string) __("practice.modes.$mode->value.says"),
+            'score' => ($of = $done->get($mode->value)) === null ? '' : (string) __('practice.modes.score', [
+                'right' => (string) Cell::int($of->hits),
+                'all' => (string) Cell::int($of->n),
+            ]),
+        ], Mode::cases());
     }
 
     /** @return list<string> the newest sittings, a line each */
@@ -77,6 +104,7 @@ final readonly class PracticePage
             ->limit(8)
             ->get()
             ->map(static fn (PracticeSitting $s): string => (string) __('practice.line', [
+                'mode' => (string) __("practice.modes.{$s->mode->value}.name"),
                 'date' => $s->created_at->format('j M'),
                 'right' => (string) $s->answers->where('right', true)->count(),
                 'all' => (string) $s->answers->whereNotNull('answered_at')->count(),

@@ -89,8 +89,9 @@ final readonly class OwnData
             ->orderBy('id')
             ->get()
             ->map(static fn (PracticeAnswer $a): array => [
+                'mode' => $a->mode->value,
                 'fault' => $a->fault,
-                'presence' => $a->presence?->value,
+                'said' => $a->said,
                 'right' => $a->right,
                 'at' => $a->answered_at?->toIso8601ZuluString(),
             ])

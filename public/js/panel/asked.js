@@ -1,35 +1,18 @@
 // A case that a panel is asked about once more: the swing as it was shown, halted where somebody put a pin.
+import { keyed } from '../bench/keyed.js';
 import { openStage } from '../bench/stage.js';
-import { KeyMap, STAGE, keyDialog } from '../keys.js';
+import { STAGE } from '../keys.js';
 
 async function open(root) {
   const stage = await openStage(root);
-  const map = new KeyMap({ ...STAGE }, JSON.parse(document.getElementById('keys').textContent));
-  const helpBox = root.querySelector('[data-help-box]');
-  const keyList = keyDialog(helpBox, map, root.dataset.keysUrl);
-  root.addEventListener('click', async (e) => {
-    const pin = e.target.closest('[data-seek]');
-    const station = e.target.closest('[data-station]');
-    if (pin) {
+  keyed(root, STAGE, {
+    act: (action) => stage.do(action),
+    seek: async (pin) => {
       stage.halt();
       await stage.toSwing(Number(pin.dataset.ofSwing) - 1);
       stage.seek(Number(pin.dataset.seek));
-    } else if (station) stage.goTo(station.dataset.station);
-    else if (e.target.closest('[data-do="shut"]')) helpBox.close();
-  });
-  addEventListener('keydown', (e) => {
-    if (e.ctrlKey || e.metaKey || e.altKey || document.querySelector('dialog[open]')) return;
-    if (e.target.matches('input, select, textarea')) return;
-    if ((e.key === ' ' || e.key === 'Enter') && e.target.closest('button, a')) return;
-    if (e.key === '?') {
-      e.preventDefault();
-      keyList.open();
-      return;
-    }
-    const action = map.action(e);
-    if (!action) return;
-    e.preventDefault();
-    stage.do(action);
+    },
+    goTo: (code) => stage.goTo(code),
   });
   for (const form of root.querySelectorAll('.answer'))
     form.addEventListener('submit', (e) => {

@@ -1,34 +1,37 @@
 // A question of practice: the swing halted where the fault shows, one answer by key, the truth at the same moment.
+import { keyed } from '../bench/keyed.js';
 import { openStage } from '../bench/stage.js';
-import { KeyMap, PRACTICE, STAGE, keyDialog } from '../keys.js';
+import { PRACTICE, STAGE } from '../keys.js';
 
 async function open(root) {
-  const map = new KeyMap({ ...STAGE, ...PRACTICE }, JSON.parse(document.getElementById('keys').textContent));
-  const helpBox = root.querySelector('[data-help-box]');
-  const keyList = keyDialog(helpBox, map, root.dataset.keysUrl);
   const answers = root.querySelector('[data-answers]');
-  // An answer is given before the swing is drawn as well: who knows need not wait.
+  const moment = answers?.querySelector('[data-moment]');
+  // An answer is given before the swing is drawn as well: who knows need not wait. A moment is that of the swing.
   let stage = null;
-  const act = (action) => {
-    if (action === 'next-question') root.querySelector('[data-next]')?.click();
-    else if (answers?.querySelector(`[data-answer="${action}"]`))
-      answers.querySelector(`[data-answer="${action}"]`).click();
-    else stage?.do(action);
-  };
-  addEventListener('keydown', (e) => {
-    if (e.ctrlKey || e.metaKey || e.altKey || document.querySelector('dialog[open]')) return;
-    if (e.target.matches('input, select, textarea')) return;
-    if ((e.key === ' ' || e.key === 'Enter') && e.target.closest('button, a')) return;
-    if (e.key === '?') {
-      e.preventDefault();
-      keyList.open();
-      return;
-    }
-    const action = map.action(e);
-    if (!action) return;
-    e.preventDefault();
-    act(action);
-  });
+  keyed(
+    root,
+    { ...STAGE, ...PRACTICE },
+    {
+      act: (action) => {
+        const answer = answers?.querySelector(`[data-answer="${action}"]`);
+        if (action === 'next-question') root.querySelector('[data-next]')?.click();
+        else if (answer) answer.click();
+        else stage?.do(action);
+      },
+      seek: (pin) => {
+        stage?.halt();
+        stage?.seek(Number(pin.dataset.seek));
+      },
+      goTo: (code) => stage?.goTo(code),
+    },
+  );
+  if (moment) {
+    moment.disabled = true;
+    moment.addEventListener('click', () => {
+      stage.halt();
+      moment.value = stage.t.toFixed(4);
+    });
+  }
   // Sent once, however often it is pressed.
   answers?.addEventListener('submit', () => {
     setTimeout(() => {
@@ -36,15 +39,7 @@ async function open(root) {
     });
   });
   stage = await openStage(root);
-  root.addEventListener('click', (e) => {
-    const pin = e.target.closest('[data-seek]');
-    const station = e.target.closest('[data-station]');
-    if (pin) {
-      stage.halt();
-      stage.seek(Number(pin.dataset.seek));
-    } else if (station) stage.goTo(station.dataset.station);
-    else if (e.target.closest('[data-do="shut"]')) helpBox.close();
-  });
+  if (moment) moment.disabled = false;
   if ('answered' in root.dataset) stage.goTo(root.dataset.at);
   root.dataset.ready = '';
 }

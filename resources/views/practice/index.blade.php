@@ -3,16 +3,21 @@
     <p class="words">{{ __('practice.says') }}</p>
     @if($questions)
         <p>{{ __('practice.chosen', ['questions' => $questions, 'swings' => $swings]) }}</p>
-        <div class="ways">
-            @if($open)
-                <a class="act big" href="{{ $open }}">{{ __('practice.go-on') }}</a>
-            @else
-                <form method="post" action="{{ route('practice.begin') }}">
-                    @csrf
-                    <button class="act big">{{ __('practice.begin') }}</button>
-                </form>
-            @endif
-        </div>
+        @if($open)
+            <p class="ways"><a class="act big" href="{{ $open }}">{{ __('practice.go-on') }}</a></p>
+        @endif
+        <ul class="practice-modes" aria-label="{{ __('practice.modes.title') }}">
+            @foreach($modes as $mode)
+                <li>
+                    <form method="post" action="{{ route('practice.begin') }}">
+                        @csrf
+                        <button @class(['act', 'second' => $open || ! $loop->first]) name="mode"
+                            value="{{ $mode['mode'] }}">{{ $mode['name'] }}</button>
+                        <p class="small">{{ $mode['says'] }} <span class="quiet">{{ $mode['score'] }}</span></p>
+                    </form>
+                </li>
+            @endforeach
+        </ul>
         <h2>{{ __('practice.skills') }}</h2>
         <p class="small quiet">{{ __('practice.aim', ['aim' => $aim]) }}</p>
         <table class="rows skills">

@@ -1,10 +1,8 @@
 <div role="status" @class(['truth', 'is-wrong' => ! $truth['right']])>
     <h2>{{ $truth['head'] }}</h2>
-    <p>{{ $truth['panel'] }}</p>
-    <p>{{ $truth['measured'] }}</p>
-    @if($truth['cannot'])
-        <p class="small">{{ $truth['cannot'] }}</p>
-    @endif
+    @foreach($truth['lines'] as $line)
+        <p>{{ $line }}</p>
+    @endforeach
 </div>
 @if($next)
     <p class="hand-in"><a class="act big" href="{{ $next }}" data-next>{{ __('practice.next') }}
@@ -14,22 +12,24 @@
     @include('bench.why', ['conditions' => $truth['conditions']])
 @endif
 @if($truth['reasons'])
-    <h3>{{ __('practice.reasons') }}</h3>
+    <h3>{{ __($truth['fault'] ? 'practice.reasons' : 'practice.moment.marks') }}</h3>
     <ul>
         @foreach($truth['reasons'] as $reason)
             <li>{{ $reason['says'] }}
                 @if($reason['at'] !== null)
                     <button type="button" class="plain small"
-                        data-seek="{{ $reason['at'] }}">{{ __('practice.at', ['t' => \Core\Number\Written::fixed($reason['at'], 2)]) }}</button>
+                        data-seek="{{ $reason['at'] }}">{{ __('practice.at', ['t' => \Core\Number\Written::fixed($reason['at'], 3)]) }}</button>
                 @endif
             </li>
         @endforeach
     </ul>
 @endif
-@if($truth['confused'])
-    <p class="small quiet">{{ __('practice.confused', ['what' => $truth['confused']]) }}</p>
-@endif
+@foreach($truth['notes'] as $note)
+    <p class="small quiet">{{ $note }}</p>
+@endforeach
 @if($truth['beside'])
     <p><a href="{{ $truth['beside'] }}">{{ __('practice.beside') }}</a></p>
 @endif
-<p class="small quiet">{{ __('practice.look-for', ['what' => $lookFor]) }}</p>
+@if($look)
+    <p class="small quiet">{{ __('practice.look-for', ['what' => $look]) }}</p>
+@endif

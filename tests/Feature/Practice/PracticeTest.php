@@ -54,7 +54,7 @@ it('asks, takes one answer by a person, tells the truth at once and puts the nex
     expect($page->viewData('truth'))->toBeNull();
     $this->getJson("/practice/$sitting->public_id/1/evidence")->assertOk()->assertJsonStructure(['trace', 'stations']);
     $truth = keyOf($answer);
-    $this->post("/practice/$sitting->public_id/1", ['presence' => $truth->value])
+    $this->post("/practice/$sitting->public_id/1", ['said' => $truth->value])
         ->assertRedirect("/practice/$sitting->public_id/1");
     $this->get("/practice/$sitting->public_id/1")->assertOk()->assertSee('Right: it is '.$truth->value)
         ->assertSee('The panel:')->assertDontSee('Is it there?');
@@ -62,11 +62,11 @@ it('asks, takes one answer by a person, tells the truth at once and puts the nex
     // The second is answered wrongly.
     $second = $sitting->answers()->where('place', 2)->firstOrFail();
     $wrong = keyOf($second) === Presence::Present ? 'absent' : 'present';
-    $this->post("/practice/$sitting->public_id/2", ['presence' => $wrong]);
+    $this->post("/practice/$sitting->public_id/2", ['said' => $wrong]);
     $this->get("/practice/$sitting->public_id/2")->assertSee('You said '.$wrong);
     expect($second->recording_id)->not->toBe($answer->recording_id);
     foreach ([3, 4, 5, 6, 7, 8] as $place) {
-        $this->post("/practice/$sitting->public_id/$place", ['presence' => 'cannot-tell'])->assertRedirect();
+        $this->post("/practice/$sitting->public_id/$place", ['said' => 'cannot-tell'])->assertRedirect();
     }
     expect($sitting->fresh()->ended_at)->not->toBeNull()->and($sitting->answers()->count())->toBe(8);
     $this->get('/practice')->assertSee('1 of 8 right');
@@ -75,7 +75,7 @@ it('asks, takes one answer by a person, tells the truth at once and puts the nex
 it('takes an answer once: the same again is the same, another comes too late', function () {
     $tam = $this->person('tam');
     $sitting = practising($tam);
-    $say = fn (Presence $p) => app(AnswerQuestion::class)($sitting, 1, $p, $tam);
+    $say = fn (Presence $p) => app(AnswerQuestion::class)($sitting, 1, $p->value, $tam);
     $say(Presence::Present);
     $say(Presence::Present);
     expect(fn () => $say(Presence::Absent))->toThrow(ActionException::class, 'first answer counts')
@@ -97,11 +97,11 @@ it('is nobody else’s', function () {
         foreach (['/1', '/1/evidence', '/1/film/face-on/stream'] as $part) {
             $this->get("/practice/$sitting->public_id$part")->assertNotFound();
         }
-        $this->post("/practice/$sitting->public_id/1", ['presence' => 'present'])->assertNotFound();
+        $this->post("/practice/$sitting->public_id/1", ['said' => 'present'])->assertNotFound();
         $this->delete("/practice/$sitting->public_id")->assertNotFound();
     }
     $this->actingAs($this->headCoach())->get("/practice/$sitting->public_id/1")->assertNotFound();
-    expect($sitting->answers()->firstOrFail()->presence)->toBeNull();
+    expect($sitting->answers()->firstOrFail()->said)->toBeNull();
 });
 
 it('asks nothing that waits to be read, is kept back, is one’s own, is contested or lost its consent', function () {
@@ -150,8 +150,8 @@ it('shuts a question whose swing has to be read blind meanwhile, and lets go of 
         $status = $this->get("/practice/$sitting->public_id/1$part")->status();
         expect($status)->toBeIn([403, 404, 409, 423]);
     }
-    $this->post("/practice/$sitting->public_id/1", ['presence' => 'present']);
-    expect($sitting->answers()->firstOrFail()->presence)->toBeNull();
+    $this->post("/practice/$sitting->public_id/1", ['said' => 'present']);
+    expect($sitting->answers()->firstOrFail()->said)->toBeNull();
     $this->delete("/practice/$sitting->public_id")->assertRedirect('/practice');
     $this->get('/practice')->assertOk();
 });
@@ -190,7 +190,7 @@ it('is in what a person may take along, but for swings that wait to be read', fu
     $tam = $this->person('tam');
     $sitting = practising($tam);
     $answer = $sitting->answers()->firstOrFail();
-    app(AnswerQuestion::class)($sitting, 1, keyOf($answer), $tam);
+    app(AnswerQuestion::class)($sitting, 1, keyOf($answer)->value, $tam);
     $mine = fn (): array => $this->actingAs($tam)->get('/own/data')->assertOk()->json('practice');
     expect($mine())->toHaveCount(1)->and($mine()[0]['right'])->toBeTrue()->and($mine()[0]['fault'])->toBe($answer->fault);
     $round = app(PlanRound::class)('Again', SittingKind::Round, [$answer->recording_id], [$tam->id], 'both',
@@ -213,7 +213,7 @@ it('moves what is known of a person, and no figure of any round', function () {
     $before = $skill('hang-back');
     for ($i = 1; $sitting->fresh()->ended_at === null; $i++) {
         app()->forgetScopedInstances();
-        app(AnswerQuestion::class)($sitting, $i, keyOf($sitting->answers()->where('place', $i)->firstOrFail()), $tam);
+        app(AnswerQuestion::class)($sitting, $i, keyOf($sitting->answers()->where('place', $i)->firstOrFail())->value, $tam);
     }
     expect($skill('hang-back'))->toBeGreaterThan($before)->and($parts())->toBe($then);
     $spring = $this->round('Spring');
@@ -256,8 +256,9 @@ it('refuses what is no answer, no place and no fault', function () {
     $this->post('/practice', ['questions' => 99])->assertSessionHasErrors('questions');
     $this->post('/practice', ['fault' => ['sway']])->assertSessionHasErrors('fault');
     $sitting = practising($tam);
-    $this->post("/practice/$sitting->public_id/1", ['presence' => 'maybe'])->assertSessionHasErrors('presence');
-    $this->post("/practice/$sitting->public_id/1", [])->assertSessionHasErrors('presence');
+    $this->post("/practice/$sitting->public_id/1", ['said' => 'maybe'])
+        ->assertSessionHas('refused', 'That is no answer to this question; nothing was kept.');
+    $this->post("/practice/$sitting->public_id/1", [])->assertSessionHasErrors('said');
     foreach (['0', '2', '11', '1x'] as $place) {
         $this->get("/practice/$sitting->public_id/$place")->assertNotFound();
     }

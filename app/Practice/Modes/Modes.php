@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Practice\Modes;
+
+use Core\Training\Mode;
+use Illuminate\Contracts\Container\Container;
+
+/** The kinds of questions there are. */
+final readonly class Modes
+{
+    private const OF = [
+        Mode::Fault->value => IsItThere::class,
+        Mode::Alike->value => WhichOfTwo::class,
+        Mode::Moment->value => ToTheFrame::class,
+        Mode::Seen->value => CanItBeSeen::class,
+        Mode::Advice->value => WhatToDo::class,
+    ];
+
+    public function __construct(private Container $container)
+    {
+    }
+
+    public function of(Mode $mode): PracticeMode
+    {
+        return $this->container->make(self::OF[$mode->value]);
+    }
+}
