@@ -72,6 +72,8 @@ return [
     'seen' => [
         'skill' => ':device, :way',
         'asks' => 'Shown is :way. Can it be seen? :device',
+        'right' => 'Right: :label.',
+        'wrong' => 'You said: :said. It is: :label.',
         'in' => ':way: :is.',
         'options' => [
             'observable' => 'yes, directly',

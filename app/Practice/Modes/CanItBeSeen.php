@@ -133,7 +133,7 @@ final readonly class CanItBeSeen implements PracticeMode
         }
 
         return [
-            'head' => (string) __($answer->right === true ? 'practice.right' : 'practice.wrong', [
+            'head' => (string) __($answer->right === true ? 'practice.seen.right' : 'practice.seen.wrong', [
                 'label' => $words($is),
                 'said' => $words(Observability::from((string) $answer->said)),
             ]),
