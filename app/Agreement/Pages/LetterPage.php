@@ -107,7 +107,7 @@ final readonly class LetterPage
             $bias = $own instanceof RaterResult ? $own->figures['bias'] ?? null : null;
             if ($bias instanceof Figure && $bias->estimate !== null) {
                 $out[] = (string) __('letter.time', [
-                    'station' => $times->station->value,
+                    'station' => ucfirst((string) __("stations.names.{$times->station->value}")),
                     'ms' => Written::fixed(abs($bias->estimate), 0),
                     'side' => __($bias->estimate < 0.0 ? 'letter.early' : 'letter.late'),
                     'n' => $own->n,

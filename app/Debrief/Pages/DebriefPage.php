@@ -284,6 +284,9 @@ final readonly class DebriefPage
             ->where('sitting_cases.occasion', 1)
             ->where('grade', 'contested')
             ->whereNull('ruling')
+            // Where too few could tell there is nothing to talk out.
+            ->where('present', '>', 0)
+            ->where('absent', '>', 0)
             ->orderBy('key_entries.id')
             ->get(['sitting_cases.id', 'fault']) as $row) {
             $out[Cell::int($row->id)][] = Cell::text($row->fault);

@@ -208,7 +208,11 @@ it('takes what the panel left open for a debrief beside what there is most to ta
     expect(implode('', array_column($page()->viewData('order'), 'contested')))->toBe('');
     $place = $round->cases()->where('occasion', 1)->orderBy('id')->firstOrFail();
     (clone $entries)->where('fault', 'hang-back')->where('case_id', $place->case_id)
-        ->update(['grade' => 'contested', 'label' => 'none', 'ruling' => null]);
+        ->update(['grade' => 'contested', 'label' => 'none', 'ruling' => null, 'present' => 2, 'absent' => 0,
+            'cannot_tell' => 3]);
+    // Where too few could tell there is nothing to talk out.
+    expect(implode('', array_column($page()->viewData('order'), 'contested')))->toBe('');
+    (clone $entries)->where('fault', 'hang-back')->where('case_id', $place->case_id)->update(['absent' => 2]);
     $order = array_column($page()->assertSee('the panel does not agree on hanging back')->viewData('order'), null, 'place');
     expect($order[$place->id]['contested'])->toBe('hanging back')->and($order[$place->id]['picked'])->toBeTrue();
 });
