@@ -157,9 +157,9 @@ await press(
 await reader.waitForSelector('[data-saved][data-state="saved"]');
 await reader.goto(`${base}/agreement`);
 await reader.goto(`${base}/practice`);
-await reader.locator('.act.big').click();
+await reader.click('.practice-modes button[value="alike"]');
 await ready(reader);
-await press(reader, 'a');
+await press(reader, '4');
 await reader.waitForSelector('.truth');
 await ready(reader);
 await reader.waitForTimeout(600);
