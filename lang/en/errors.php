@@ -10,6 +10,10 @@ return [
         'title' => 'Nothing is here',
         'says' => 'Either there is no such page, or it is not yours to see now. What you were doing is kept.',
     ],
+    '405' => [
+        'title' => 'That address takes no such request',
+        'says' => 'The page is there, but not what was asked of it. Nothing was changed.',
+    ],
     '413' => [
         'title' => 'That is too large',
         'says' => 'What was sent is larger than this server takes at once. Nothing was stored; films go up in pieces '

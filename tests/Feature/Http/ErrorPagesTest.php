@@ -10,7 +10,7 @@ it('has a page of its own for what can go wrong', function (int $status) {
         ->assertSee(__("errors.$status.title"))
         ->assertSee(__("errors.$status.says"))
         ->assertSee('href="/"', false);
-})->with([403, 404, 413, 419, 429, 500, 503]);
+})->with([403, 404, 405, 413, 419, 429, 500, 503]);
 
 it('says what went wrong inside without telling what it was', function () {
     config(['app.debug' => false]);
@@ -35,4 +35,9 @@ it('keeps a notice for the page, whatever the page before it still fetches', fun
     $this->get('/record/file', ['Sec-Fetch-Dest' => 'empty'])->assertOk();
     $this->get('/record', ['Sec-Fetch-Dest' => 'document'])->assertSee('Handed in and locked.');
     $this->get('/record', ['Sec-Fetch-Dest' => 'document'])->assertDontSee('Handed in and locked.');
+});
+
+it('answers a wrong method in its own words', function () {
+    $this->actingAs($this->person('tam'))->delete('/practice')->assertStatus(405)
+        ->assertSee('That address takes no such request')->assertDontSee('Symfony');
 });
