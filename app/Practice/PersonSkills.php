@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Practice;
 
 use App\Codebook\Codebooks;
+use App\Models\Casts\Cell;
 use App\Models\PracticeAnswer;
 use App\Models\User;
 use App\Sight\Onlookers;
@@ -46,6 +47,36 @@ final readonly class PersonSkills
             self::practised($user, $mode),
             array_values(array_unique(array_map(static fn (Question $q): string => $q->fault, $questions))),
         );
+    }
+
+    /**
+     * Answers about faults, of several people.
+     *
+     * @param  list<int>  $users
+     * @return array<int, list<Answer>> by person
+     */
+    public static function practisedByAll(array $users): array
+    {
+        $out = [];
+        foreach (PracticeAnswer::query()
+            ->join('practice_sittings', 'practice_sittings.id', '=', 'practice_answers.practice_sitting_id')
+            ->whereIn('practice_sittings.user_id', $users)
+            ->where('practice_answers.mode', Mode::Fault)
+            ->whereNotNull('answered_at')
+            ->orderBy('answered_at')
+            ->orderBy('practice_answers.id')
+            ->toBase()
+            ->selectRaw('user_id, skill, "right", difficulty, extract(epoch from answered_at) as at')
+            ->get() as $row) {
+            $out[Cell::int($row->user_id)][] = new Answer(
+                Cell::text($row->skill),
+                (bool) $row->right,
+                Cell::float($row->at) / self::DAY_S,
+                Cell::float($row->difficulty),
+            );
+        }
+
+        return $out;
     }
 
     /** @return list<Answer> */

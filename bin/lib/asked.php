@@ -80,6 +80,7 @@ function pagesToAsk(): array
         'put beside' => [$head, "/bench/$swings[0]/with?find=a"],
         'codebook' => [$head, '/codebook'],
         'practice' => [$member, '/practice'],
+        'practice, head coach' => [$head, '/practice'],
         'fault' => [$head, '/codebook/faults/hang-back'],
         'fault, instructor' => [$member, '/codebook/faults/hang-back'],
         ...CodebookDraft::open() === null ? [] : [

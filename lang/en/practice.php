@@ -35,6 +35,16 @@ return [
     'stop' => 'Stop for now',
     'look-for' => 'Look for: :what.',
     'swing' => 'The swing', 'question' => 'The question',
+    'staff' => [
+        'title' => 'Who should practise what',
+        'says' => 'Of each the faults that may lie lowest below the aim of :aim in a hundred, from the published rounds and from '
+            .'practice. What somebody answered is theirs; how often, and what is weak, is told here.',
+        'person' => 'Instructor', 'weak' => 'Weakest, by what is sure of it', 'week' => 'Answers this week',
+        'last' => 'Last practised',
+        'chance' => 'likely :chance %, perhaps :low %',
+        'never' => 'not yet',
+        'days' => '{0} today|{1} yesterday|[2,*] :count days ago',
+    ],
     'modes' => [
         'title' => 'What to practise',
         'score' => ':right of :all right so far',

@@ -13,6 +13,7 @@ use App\Practice\Actions\BeginPractice;
 use App\Practice\Modes\Modes;
 use App\Practice\Pages\PracticePage;
 use App\Practice\Pages\QuestionPage;
+use App\Practice\Pages\StaffMap;
 use App\Shelf\Http\FilmPart;
 use App\Sight\NotNow;
 use App\Sight\Onlookers;
@@ -30,9 +31,12 @@ final class PracticeController extends Controller
     {
     }
 
-    public function index(PracticePage $page): View
+    public function index(PracticePage $page, StaffMap $staff): View
     {
-        return view('practice.index', $page->of($this->user()));
+        return view('practice.index', [
+            ...$page->of($this->user()),
+            'staff' => $this->user()->isHeadCoach() ? $staff->of($this->user()) : [],
+        ]);
     }
 
     public function begin(BeginPracticeRequest $request, BeginPractice $begin): RedirectResponse

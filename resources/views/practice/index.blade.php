@@ -1,6 +1,9 @@
 <x-layout :title="__('practice.page')">
     <h1>{{ __('practice.title') }}</h1>
     <p class="words">{{ __('practice.says') }}</p>
+    @if($staff)
+        @include('practice.staff')
+    @endif
     @if($questions)
         <p>{{ __('practice.chosen', ['questions' => $questions, 'swings' => $swings]) }}</p>
         @if($open)
