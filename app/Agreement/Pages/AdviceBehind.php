@@ -8,7 +8,7 @@ use App\Agreement\RoundAdvice;
 use App\Codebook\Codebooks;
 use App\Models\Sitting;
 use App\Models\User;
-use App\Panel\Pages\CaseAdvice;
+use App\Panel\CaseAdvice;
 use Core\Agreement\Study\AdviceStudy;
 use Core\Agreement\Study\AdvisedCase;
 use Core\Codebook\Codebook;

@@ -11,7 +11,7 @@ use App\Models\Reading;
 use App\Models\Sitting;
 use App\Models\SittingCase;
 use App\Models\User;
-use App\Panel\Pages\CaseAdvice;
+use App\Panel\CaseAdvice;
 use App\Words\Term;
 use Core\Codebook\Codebook;
 use Core\Consensus\CaseConsensus;

@@ -11,6 +11,7 @@ use App\Models\KeyEntry;
 use App\Models\KeyVersion;
 use App\Models\Sitting;
 use App\Models\User;
+use App\Panel\CaseAdvice;
 use App\Panel\ScoredBy;
 use App\Sight\Onlookers;
 use Core\Codebook\Codebook;

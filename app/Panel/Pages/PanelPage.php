@@ -14,6 +14,7 @@ use App\Models\KeyVersion;
 use App\Models\Recording;
 use App\Models\Sitting;
 use App\Models\User;
+use App\Panel\CaseAdvice;
 use App\Panel\UnsettledEntries;
 use App\Sight\Onlookers;
 use App\Words\Term;

@@ -9,7 +9,7 @@ use App\Models\Exposure;
 use App\Models\PracticeAnswer;
 use App\Models\PracticeSitting;
 use App\Models\User;
-use App\Practice\Modes\Modes;
+use App\Practice\Modes;
 use Core\Training\Mode;
 use Illuminate\Support\Facades\DB;
 

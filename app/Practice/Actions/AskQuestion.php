@@ -7,7 +7,7 @@ namespace App\Practice\Actions;
 use App\Models\PracticeAnswer;
 use App\Models\PracticeSitting;
 use App\Models\User;
-use App\Practice\Modes\Modes;
+use App\Practice\Modes;
 use App\Practice\OwnConfusions;
 use App\Practice\PersonSkills;
 use Core\Chance\Chance;

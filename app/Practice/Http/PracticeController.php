@@ -10,7 +10,7 @@ use App\Models\PracticeAnswer;
 use App\Models\PracticeSitting;
 use App\Practice\Actions\AnswerQuestion;
 use App\Practice\Actions\BeginPractice;
-use App\Practice\Modes\Modes;
+use App\Practice\Modes;
 use App\Practice\Pages\PracticePage;
 use App\Practice\Pages\QuestionPage;
 use App\Practice\Pages\StaffMap;

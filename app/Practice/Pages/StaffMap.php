@@ -93,8 +93,10 @@ final readonly class StaffMap
             ->where('kind', 'round')
             ->where('state', 'published')
             ->orderBy('published_at')
-            ->get()
-            ->filter(static fn (Sitting $round): bool => $onlooker->withheld($round) === null);
+            ->get();
+        if ($onlooker->hidden() !== []) {
+            $rounds = $rounds->filter(static fn (Sitting $round): bool => $onlooker->withheld($round) === null);
+        }
         $out = [];
         foreach (ResultPart::query()
             ->join('sitting_results', 'sitting_results.id', '=', 'result_parts.sitting_result_id')

@@ -2,14 +2,13 @@
 
 declare(strict_types=1);
 
-namespace App\Practice\Modes;
+namespace App\Practice;
 
 use App\Exceptions\ActionException;
 use App\Models\Casts\Cell;
 use App\Models\PracticeAnswer;
 use App\Models\Recording;
 use App\Models\User;
-use App\Practice\PracticeSwings;
 use App\Words\Term;
 use Core\Motion\Station;
 use Core\Number\Written;

@@ -2,13 +2,12 @@
 
 declare(strict_types=1);
 
-namespace App\Practice\Modes;
+namespace App\Practice;
 
 use App\Codebook\Codebooks;
 use App\Exceptions\ActionException;
 use App\Models\PracticeAnswer;
 use App\Models\User;
-use App\Practice\PracticeSwings;
 use App\Words\Term;
 use Core\Codebook\Observability;
 use Core\Trace\DeviceClass;

@@ -2,14 +2,13 @@
 
 declare(strict_types=1);
 
-namespace App\Practice\Modes;
+namespace App\Practice;
 
 use App\Codebook\Codebooks;
 use App\Exceptions\ActionException;
 use App\Models\Casts\Cell;
 use App\Models\PracticeAnswer;
 use App\Models\User;
-use App\Practice\PracticePool;
 use Core\Training\LookAlikes;
 use Core\Training\Question;
 

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Practice\Modes;
+namespace App\Practice;
 
 use App\Codebook\Codebooks;
 use App\Models\Call;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Practice\Modes;
+namespace App\Practice;
 
 use Core\Training\Mode;
 use Illuminate\Contracts\Container\Container;

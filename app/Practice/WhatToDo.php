@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Practice\Modes;
+namespace App\Practice;
 
 use App\Codebook\Codebooks;
 use App\Exceptions\ActionException;
@@ -10,8 +10,7 @@ use App\Models\Casts\Cell;
 use App\Models\KeyCase;
 use App\Models\PracticeAnswer;
 use App\Models\User;
-use App\Panel\Pages\CaseAdvice;
-use App\Practice\PracticeSwings;
+use App\Panel\CaseAdvice;
 use Core\Chance\Chance;
 use Core\Codebook\Codebook;
 use Core\Consensus\Appropriateness;

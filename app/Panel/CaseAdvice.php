@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Panel\Pages;
+namespace App\Panel;
 
 use App\Words\Term;
 use Core\Codebook\Codebook;
