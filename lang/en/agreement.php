@@ -163,6 +163,7 @@ return [
             'decision' => ['name' => 'Now, later or leave', 'says' => 'α over faults called present by two or more'],
             'drill' => ['name' => 'The drill', 'says' => 'α, beyond chance; no drill is an answer too'],
         ],
+        'side-by-side' => 'The sheets behind them, side by side, case by case',
         'beside-title' => 'Beside the panel, and the ball',
         'beside-says' => 'Causes and chain: how alike the sets are, 100 % being the same. Drill: of those chosen that '
             .'the panel judged on that rung, what they would do; the rest is uncertain. Miss: Brier score of the '

@@ -105,6 +105,16 @@ test('a panel of five goes from a split to a majority by a following round, and 
   // Three of five named grip and sway: what lacks a majority is told, and scores nobody.
   await expect(page.locator('.advice').first()).toContainText('grip');
   await expect(page.locator('.advice').first()).toContainText('3 of 5');
+  // Where panel and measurement are apart the head coach looks at both sides, and rules with a reason.
+  const conflict = page.locator('.decision', { has: page.locator('form.ruling') }).first();
+  const id = await conflict.getAttribute('id');
+  await conflict.locator('summary').click();
+  await expect(conflict.locator('[data-curves] svg').first()).toBeVisible();
+  await conflict.locator('select[name="ruling"]').selectOption('present');
+  await conflict.locator('input[name="reason"]').fill('the measurement clears the rule, seen at the moment');
+  await conflict.locator('button', { hasText: 'Rule' }).click();
+  await expect(page.locator(`#${id}`)).toContainText('the measurement clears the rule');
+  await expect(page.locator(`#${id} form`)).toHaveCount(0);
   await page.goto(round);
   await page.click('button.act.big');
   await expect(async () => {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Agreement\Pages;
 
 use App\Models\Sitting;
+use App\Models\SittingCase;
 use Core\Agreement\Figure;
 use Core\Agreement\Study\AdviceResult;
 use Core\Agreement\Study\RaterResult;
@@ -17,7 +18,8 @@ final readonly class AgreementAdvice
     public function of(?AdviceResult $r, RaterNames $raters, Sitting $round): array
     {
         if ($r === null) {
-            return ['finding' => (string) __('agreement.advice.before'), 'among' => [], 'people' => [], 'says' => ''];
+            return ['finding' => (string) __('agreement.advice.before'), 'among' => [], 'people' => [],
+                'cases' => [], 'says' => ''];
         }
         $figures = array_values(array_filter(
             AdviceResult::FIGURES,
@@ -40,6 +42,7 @@ final readonly class AgreementAdvice
                 'says' => (string) __("agreement.advice.among.$what.says"),
                 'figure' => $f,
             ], array_keys($r->among), $r->among),
+            'cases' => self::cases($round),
             'heads' => array_map(
                 static fn (string $name): string => (string) __("agreement.advice.beside.$name"),
                 $figures,
@@ -54,6 +57,22 @@ final readonly class AgreementAdvice
                 ], $figures),
             ], $r->beside),
         ];
+    }
+
+    /** @return list<array{name: string, url: string}> where everybody's sheets stand side by side */
+    private static function cases(Sitting $round): array
+    {
+        return array_values($round->cases()
+            ->where('occasion', 1)
+            ->whereNull('withdrawn_at')
+            ->with(['rated', 'recording.golfer'])
+            ->orderBy('id')
+            ->get()
+            ->map(static fn (SittingCase $case): array => [
+                'name' => $case->called(),
+                'url' => route('agreement.case', [$round, $case]),
+            ])
+            ->all());
     }
 
     /** In a sentence how much of two colleagues' first causes is common, as a coach would ask it. */

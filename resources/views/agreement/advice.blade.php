@@ -20,6 +20,16 @@
         </tbody>
     </table>
 @endif
+@if($cases)
+    <details class="more">
+        <summary class="small">{{ __('agreement.advice.side-by-side') }}</summary>
+        <p class="small">
+            @foreach($cases as $case)
+                <a href="{{ $case['url'] }}">{{ $case['name'] }}</a>@if(! $loop->last);@endif
+            @endforeach
+        </p>
+    </details>
+@endif
 @if($people)
     <h2>{{ __('agreement.advice.beside-title') }}</h2>
     <p class="small quiet">{{ __('agreement.advice.beside-says') }}</p>

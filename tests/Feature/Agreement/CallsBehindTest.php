@@ -169,6 +169,10 @@ it('opens what one would do to the sheets it was made from', function () {
             expect($share($would))->toEqualWithDelta($person->figures[$figure]->estimate, 1e-12, "$user->name $figure");
         }
     }
+    $page = $this->actingAs($this->headCoach())->get("/agreement/{$round->public_id}?part=advice")->assertOk();
+    foreach ($round->cases()->where('occasion', 1)->get() as $case) {
+        $page->assertSee("/agreement/{$round->public_id}/cases/{$case->id}\"", false);
+    }
     $at = "/agreement/{$round->public_id}/people/{$this->person('tam')->id}/advice";
     $this->actingAs($this->headCoach())->get($at)->assertOk()->assertSee('First causes')->assertSee('Warm up');
     $this->actingAs($this->person('tam'))->get($at)->assertNotFound();
