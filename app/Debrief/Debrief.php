@@ -59,6 +59,7 @@ final readonly class Debrief
             ->where('occasion', 1)
             ->where('reserved', false)
             ->whereIn('case_id', array_keys($seen))
+            ->without('rated')
             ->with('recording.golfer')
             ->get()
             ->keyBy('id');
