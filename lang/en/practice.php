@@ -39,9 +39,9 @@ return [
         'title' => 'Who should practise what',
         'says' => 'Of each the faults that may lie lowest below the aim of :aim in a hundred, from the published rounds and from '
             .'practice. What somebody answered is theirs; how often, and what is weak, is told here.',
-        'person' => 'Instructor', 'weak' => 'Weakest, by what is sure of it', 'week' => 'Answers this week',
+        'person' => 'Instructor', 'weak' => 'Weakest first', 'week' => 'Answers this week',
         'last' => 'Last practised',
-        'chance' => 'likely :chance %, perhaps :low %',
+        'chance' => 'likely :chance %, perhaps only :low %',
         'never' => 'not yet',
         'days' => '{0} today|{1} yesterday|[2,*] :count days ago',
     ],
