@@ -15,7 +15,7 @@ final readonly class Modes
         Mode::Alike->value => WhichOfTwo::class,
         Mode::Moment->value => ToTheFrame::class,
         Mode::Seen->value => CanItBeSeen::class,
-        Mode::Advice->value => WhatToDo::class,
+        Mode::Advice->value => WhatHelps::class,
     ];
 
     public function __construct(private Container $container)

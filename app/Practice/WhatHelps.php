@@ -22,7 +22,7 @@ use Core\Training\Question;
 use Illuminate\Support\Facades\DB;
 
 /** What to do with a swing, beside what a panel settled: the first cause, now or later, a drill for this body. */
-final readonly class WhatToDo implements PracticeMode
+final readonly class WhatHelps implements PracticeMode
 {
     /** So many answers stand to choose from. */
     private const CHOICES = 4;
