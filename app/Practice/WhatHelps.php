@@ -7,6 +7,7 @@ namespace App\Practice;
 use App\Codebook\Codebooks;
 use App\Exceptions\ActionException;
 use App\Models\Casts\Cell;
+use App\Models\Exposure;
 use App\Models\KeyCase;
 use App\Models\PracticeAnswer;
 use App\Models\User;
@@ -38,6 +39,8 @@ final readonly class WhatHelps implements PracticeMode
     public function questions(User $user, ?string $fault): array
     {
         $places = $this->swings->of($user);
+        // That a fault is there is told with the question what to do with it: only to who has been told before.
+        $told = Exposure::query()->where('user_id', $user->id)->where('what', 'key')->pluck('recording_id')->flip();
         $out = [];
         foreach ($this->keys(array_keys($places)) as $case => $key) {
             $swing = (string) $places[$case]->recording->id;
@@ -45,7 +48,7 @@ final readonly class WhatHelps implements PracticeMode
             if (($consensus->causes->settled() ?? []) !== []) {
                 $out[] = new Question("$key->id cause", $swing, 'cause', true);
             }
-            foreach ($consensus->decisions as $of => $tally) {
+            foreach ($told->has((int) $swing) ? $consensus->decisions : [] as $of => $tally) {
                 if ($tally->settled !== null && ($fault === null || $fault === $of)) {
                     $out[] = new Question("$key->id decision $of", $swing, 'decision', $tally->settled === 'now');
                 }

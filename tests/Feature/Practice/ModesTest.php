@@ -235,3 +235,18 @@ it('learns of each kind for itself: what is known of faults is not moved by it',
     $known = app(App\Practice\PersonSkills::class)->forMode($tam, Mode::Seen, ofMode($tam, Mode::Seen));
     expect(array_sum(array_map(static fn ($s): int => $s->answers, $known)))->toBe(10);
 });
+
+it('asks what to do with a fault, which tells that it is there, only of whom the key was shown before', function () {
+    $tam = $this->person('tam');
+    $decisions = fn (User $of): array => array_values(array_filter(
+        ofMode($of, Mode::Advice),
+        static fn (Question $q): bool => $q->fault === 'decision',
+    ));
+    $all = $decisions($tam);
+    expect($all)->not->toBe([]);
+    Exposure::query()->where('user_id', $tam->id)->where('recording_id', (int) $all[0]->swing)->delete();
+    $left = $decisions($tam);
+    expect(array_column($left, 'swing'))->not->toContain($all[0]->swing)->and(count($left))->toBeLessThan(count($all));
+    Exposure::query()->where('user_id', $tam->id)->delete();
+    expect($decisions($tam))->toBe([])->and(ofMode($tam, Mode::Advice))->not->toBe([]);
+});
