@@ -18,7 +18,8 @@ return [
         'no-ball' => 'No ball was logged.',
         'wrong' => 'not as the key',
         'right' => 'As the key, of what counts',
-        'others' => '{1} One more fault that nobody called and the key does not have|[2,*] :count more faults that nobody '
+        'others' => '{1} One more fault that nobody called and the key does not have|[2,*] :count more faults that '
+            .'nobody '
             .'called and the key does not have',
         'says' => 'First readings, as they were handed in. “Cannot tell”, what the key leaves open, and what could not '
             .'be seen from what was shown do not count.',
@@ -34,19 +35,24 @@ return [
         'marks' => 'Marks, case by case',
         'pair' => [
             'title' => 'Where two differ',
-            'finding' => '{0} :a and :b say the same in all :n calls both made|{1} :a and :b differ in one of :n calls both made'
+            'finding' => '{0} :a and :b say the same in all :n calls both made|{1} :a and :b differ in one of :n '
+                .'calls both made'
                 .'|[2,*] :a and :b differ in :count of :n calls both made',
-            'says' => 'First readings of cases both read, without what either could not tell. κ takes off what two people '
+            'says' => 'First readings of cases both read, without what either could not tell. κ takes off what two '
+                .'people '
                 .'who guess as often would agree on by chance.',
-            'pages' => ['nav' => 'More calls', 'earlier' => 'Back', 'later' => 'More', 'at' => ':from to :to of :of calls'],
+            'pages' => ['nav' => 'More calls', 'earlier' => 'Back', 'later' => 'More', 'at' => ':from to :to of :of '
+                .'calls'],
         ],
         'times' => [
             'says' => 'Milliseconds after the time the recording itself has, earlier where negative; first readings.',
         ],
         'advice' => [
             'title' => 'What :name would do, case by case',
-            'says' => 'What was said, below it what the panel settles or how the ball flew, and what it counts: how alike the '
-                .'sets are, how many answers are the panel’s, what the drill would do, the Brier score of the misses. What '
+            'says' => 'What was said, below it what the panel settles or how the ball flew, and what it counts: how '
+                .'alike the '
+                .'sets are, how many answers are the panel’s, what the drill would do, the Brier score of the '
+                .'misses. What '
                 .'the panel leaves open counts nothing.',
             'of' => ':right of :n',
             'parts' => [
@@ -309,7 +315,8 @@ return [
         'no-difference' => 'What was shown makes no difference that these cases could show',
         'figures' => ['gwet_ac1' => 'AC1', 'sensitivity' => 'found, of what is there',
             'specificity' => 'absent, of what is not'],
-        'within' => 'Each case was shown to some readers in one way and to others in another, by turns, so that neither '
+        'within' => 'Each case was shown to some readers in one way and to others in another, by turns, so that '
+            .'neither '
             .'cases nor readers differ between them. p by exchanging what was shown within golfers, adjusted after '
             .'Holm for the number of comparisons; “would find” is the true difference these cases would show four '
             .'times in five.',
@@ -484,7 +491,8 @@ return [
     ],
     'cues' => [
         'none' => 'Nobody gave a cue',
-        'finding' => '{0} Nothing is known against the words of :cues cues|{1} One of :cues cues has words that something '
+        'finding' => '{0} Nothing is known against the words of :cues cues|{1} One of :cues cues has words that '
+            .'something '
             .'is known against|[2,*] :count times something is known against the words of :cues cues',
         'says' => 'By the phrases of the codebook the round was read by. Whether a cue is good nobody can say from its '
             .'words; what is known against it can be. Intervals count golfers.',
@@ -501,16 +509,20 @@ return [
         'same' => 'The same again',
         'kappa' => 'Beyond chance, κ',
         'none' => 'No case came back unannounced in this round: whether anybody would say the same again is not known.',
-        'says' => 'Cases that came back unannounced, other cases and where the round says so weeks between. “Cannot tell” '
+        'says' => 'Cases that came back unannounced, other cases and where the round says so weeks between. “Cannot '
+            .'tell” '
             .'counts as no answer. What was said then stands in the table of each case:',
     ],
     'second' => [
         'finding' => [
-            'more' => ':changed of :calls calls changed with the ball and the numbers in view, more of them toward the key '
+            'more' => ':changed of :calls calls changed with the ball and the numbers in view, more of them toward '
+                .'the key '
                 .'(:toward) than away from it (:away)',
-            'fewer' => ':changed of :calls calls changed with the ball and the numbers in view, more of them away from the '
+            'fewer' => ':changed of :calls calls changed with the ball and the numbers in view, more of them away '
+                .'from the '
                 .'key (:away) than toward it (:toward)',
-            'even' => ':changed of :calls calls changed with the ball and the numbers in view, :toward toward the key and '
+            'even' => ':changed of :calls calls changed with the ball and the numbers in view, :toward toward the '
+                .'key and '
                 .':away away from it: that they help cannot be said',
         ],
         'calls' => 'Calls made twice',
@@ -519,15 +531,18 @@ return [
         'toward' => 'Toward it',
         'away' => 'Away from it',
         'gain' => 'More right by',
-        'says' => 'First what was called blind, then what the same reader called of the same case with the ball and the '
-            .'numbers in view. “Cannot tell” counts as not right. What moves toward the key was hidden before; what moves '
+        'says' => 'First what was called blind, then what the same reader called of the same case with the ball and '
+            .'the '
+            .'numbers in view. “Cannot tell” counts as not right. What moves toward the key was hidden before; what '
+            .'moves '
             .'away was argued back from the ball. Nothing of a second look enters any other figure.',
     ],
     'again' => [
         'title' => 'Asked twice',
         'same' => 'Of :n calls asked again unannounced, :same % were the same (:low to :high).',
         'same-few' => 'Of :n calls asked again unannounced, :same % were the same.',
-        'second' => 'With the ball and the numbers in view :changed of :calls calls changed: :toward toward the key, :away '
+        'second' => 'With the ball and the numbers in view :changed of :calls calls changed: :toward toward the key, '
+            .':away '
             .'away from it.',
         'none' => 'With the ball and the numbers in view none of :calls calls changed.',
     ],
@@ -538,8 +553,10 @@ return [
         'differs' => ':points points against the others, p :p',
         'same' => ':points points against the others: no more than chance among so few, p :p',
         'too-few' => ':points points against the others: with so few readers no difference could be told',
-        'how' => 'Readers are counted, not calls: the difference is held against every way in which the same readers could '
-            .'have been parted into groups of these sizes. Several groups are looked at, so one that differs by chance is '
+        'how' => 'Readers are counted, not calls: the difference is held against every way in which the same readers '
+            .'could '
+            .'have been parted into groups of these sizes. Several groups are looked at, so one that differs by '
+            .'chance is '
             .'to be expected now and then. Groups of under three are not shown.',
     ],
 ];

@@ -4,18 +4,22 @@
 return [
     'page' => 'Practice',
     'title' => 'Practice',
-    'says' => 'Short sets of questions on swings whose rounds are published. Each is answered at once, and the truth is shown '
-        .'at the same moment of the same swing. Nothing of it enters agreement, and nothing that you have still to read is '
+    'says' => 'Short sets of questions on swings whose rounds are published. Each is answered at once, and the truth '
+        .'is shown '
+        .'at the same moment of the same swing. Nothing of it enters agreement, and nothing that you have still to '
+        .'read is '
         .'asked.',
     'begin' => 'Practise',
     'go-on' => 'Go on',
-    'chosen' => ':questions questions on :swings swings are open to you. The next one is chosen for you: where you may be '
+    'chosen' => ':questions questions on :swings swings are open to you. The next one is chosen for you: where you '
+        .'may be '
         .'weakest first.',
     'none' => 'There is nothing to practise on yet: questions come from rounds that were published.',
     'skills' => 'Where you stand',
     'fault' => 'Fault', 'right' => 'Right: it is :label.',
     'chance' => 'Likely right', 'answers' => 'Answers', 'one' => 'practise this',
-    'aim' => 'The bar is where you probably lie (four times in five), the tick the likeliest place; the line is the aim, '
+    'aim' => 'The bar is where you probably lie (four times in five), the tick the likeliest place; the line is the '
+        .'aim, '
         .':aim in a hundred. Rounds and practice count; what was practised fades.',
     'stands' => 'stands well',
     'done' => 'Done',
@@ -37,7 +41,8 @@ return [
     'swing' => 'The swing', 'question' => 'The question',
     'staff' => [
         'title' => 'Who should practise what',
-        'says' => 'Of each the faults that may lie lowest below the aim of :aim in a hundred, from the published rounds and from '
+        'says' => 'Of each the faults that may lie lowest below the aim of :aim in a hundred, from the published '
+            .'rounds and from '
             .'practice. What somebody answered is theirs; how often, and what is weak, is told here.',
         'person' => 'Instructor', 'weak' => 'Weakest first', 'week' => 'Answers this week',
         'last' => 'Last practised',
@@ -49,10 +54,12 @@ return [
         'title' => 'What to practise',
         'score' => ':right of :all right so far',
         'fault' => ['name' => 'Is it there?', 'says' => 'One fault, one swing; where you may be weakest first.'],
-        'alike' => ['name' => 'Which of two?', 'says' => 'Faults that are taken for one another: the one, the other, both '
+        'alike' => ['name' => 'Which of two?', 'says' => 'Faults that are taken for one another: the one, the other, '
+            .'both '
             .'or neither.'],
         'moment' => ['name' => 'To the frame', 'says' => 'Find the top and impact yourself; told in milliseconds.'],
-        'seen' => ['name' => 'Can it be seen?', 'says' => 'What film, a mat or plates can show of a fault, and what not.'],
+        'seen' => ['name' => 'Can it be seen?', 'says' => 'What film, a mat or plates can show of a fault, and what '
+            .'not.'],
         'advice' => ['name' => 'What to do?', 'says' => 'First cause, now or later, and a drill for this body.'],
     ],
     'alike' => [
@@ -90,11 +97,13 @@ return [
             'indirect' => 'only indirectly',
             'not-observable' => 'no: cannot tell is right',
         ],
-        'note' => 'A call on what cannot be seen is an unsupported call; cannot tell is the right answer there and is credited.',
+        'note' => 'A call on what cannot be seen is an unsupported call; cannot tell is the right answer there and '
+            .'is credited.',
     ],
     'advice' => [
         'skills' => ['cause' => 'first causes', 'decision' => 'now, later or leave', 'drill' => 'drills'],
-        'titles' => ['cause' => 'What comes first?', 'decision' => ':fault: now, later or leave?', 'drill' => 'Which drill?'],
+        'titles' => ['cause' => 'What comes first?', 'decision' => ':fault: now, later or leave?', 'drill' => 'Which '
+            .'drill?'],
         'asks' => [
             'cause' => 'Which of these is the first cause?',
             'decision' => 'It is there. What is to be done with it?',
