@@ -41,6 +41,7 @@ use App\Operations\Http\RecordController;
 use App\Panel\Http\FollowingController;
 use App\Panel\Http\JudgingController;
 use App\Panel\Http\PanelController;
+use App\Practice\Http\ContrastController;
 use App\Practice\Http\PracticeController;
 use App\Report\Http\ReportController;
 use App\Search\Http\SearchController;
@@ -128,7 +129,16 @@ Route::middleware('auth')->group(function (): void {
             Route::post('/{place}', [PracticeController::class, 'answer'])->name('practice.answer');
             Route::get('/{place}/evidence', [PracticeController::class, 'evidence'])->name('practice.evidence');
             Route::get('/{place}/film/{view}/{part}', [PracticeController::class, 'film'])->name('practice.film');
+            Route::get('/{place}/other/{made}', [PracticeController::class, 'other'])
+                ->where('made', '[0-9]{1,12}')->name('practice.other');
         });
+    Route::get('/contrast', [ContrastController::class, 'index'])->name('contrast');
+    Route::post('/contrast', [ContrastController::class, 'store'])->name('contrast.ask');
+    Route::can('view', 'set')->prefix('/contrast/{set}')->group(function (): void {
+        Route::get('/', [ContrastController::class, 'show'])->name('contrast.show');
+        Route::get('/{place}/evidence', [ContrastController::class, 'evidence'])
+            ->where('place', '[0-9]')->name('contrast.evidence');
+    });
     Route::get('/codebook', [CodebookController::class, 'show'])->name('codebook');
     Route::get('/codebook/faults/{fault}', [DefinitionController::class, 'show'])
         ->where('fault', '[a-z][a-z0-9-]{1,39}')->name('codebook.fault');

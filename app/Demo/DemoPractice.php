@@ -7,11 +7,21 @@ namespace App\Demo;
 use App\Models\PracticeAnswer;
 use App\Models\User;
 use App\Practice\Actions\AnswerQuestion;
+use App\Practice\Actions\AskContrast;
 use App\Practice\Actions\BeginPractice;
+use App\Practice\Actions\MakeContrast;
 use App\Practice\Modes;
 use App\Practice\ToTheFrame;
+use App\Practice\WholeCase;
 use App\Sight\Onlookers;
+use App\Works\Progress;
 use Core\Chance\Chance;
+use Core\Codebook\StandardLenses;
+use Core\Motion\Handedness;
+use Core\Sight\Role;
+use Core\Simulation\ContrastKind;
+use Core\Simulation\ContrastSet;
+use Core\Trace\DeviceClass;
 use Core\Training\Mode;
 use Illuminate\Support\Carbon;
 
@@ -24,22 +34,44 @@ final readonly class DemoPractice
 
     private const QUESTIONS = 6;
 
+    /** Beside whether a fault is there, in turn. */
+    private const KINDS = [Mode::Alike, Mode::Moment, Mode::Seen, Mode::Advice, Mode::Artefact, Mode::Speed, Mode::Whole];
+
     public function __construct(
         private BeginPractice $begin,
         private AnswerQuestion $answer,
         private Onlookers $onlookers,
         private Modes $modes,
+        private AskContrast $contrast,
+        private MakeContrast $make,
     ) {
     }
 
+    /** Contrast sets that stand ready: kind, fault, what it is taken for, what goes wrong, on what. */
+    private const SETS = [
+        [ContrastKind::Fault, 'hang-back', null, null, DeviceClass::DualPlate],
+        [ContrastKind::Alike, 'late-recentre', 'early-lunge', null, DeviceClass::Mat],
+        [ContrastKind::Artefact, 'jump-off-trail', null, 'foot-off', DeviceClass::DualPlate],
+        [ContrastKind::Artefact, 'spin-out', null, 'slipped-and-back', DeviceClass::DualPlate],
+        [ContrastKind::Artefact, 'no-load', null, 'shares-exchanged', DeviceClass::Mat],
+        [ContrastKind::Speed, 'late-push', null, null, DeviceClass::DualPlate],
+    ];
+
     public function __invoke(Carbon $day): void
     {
+        $head = User::query()->where('role', Role::HeadCoach)->orderBy('id')->firstOrFail();
+        foreach (self::SETS as $body => [$kind, $fault, $other, $mishap, $device]) {
+            $set = $this->contrast->written(new ContrastSet(
+                $kind, $fault, $other, $mishap, $device, Handedness::Right, StandardLenses::DEFAULT, $body,
+            ), $head);
+            $this->make->carryOut($set, Progress::untold());
+        }
         foreach (self::WHO as $who) {
             $user = User::query()->where('email', "$who@fernhollow.example")->firstOrFail();
             $chance = new Chance("practice $who");
             for ($week = 0; $week < self::WEEKS; $week++) {
                 // Once the same for all, then of every kind in turn.
-                $kinds = [Mode::Fault, Mode::cases()[1 + ($week + $user->id) % 4]];
+                $kinds = [Mode::Fault, self::KINDS[($week + $user->id) % count(self::KINDS)]];
                 foreach ($kinds as $evening => $mode) {
                     $this->practise($user, $mode, $day->copy()->addDays(7 * $week + 2 * $evening), $chance, 0.55 + 0.1 * $week);
                 }
@@ -65,9 +97,12 @@ final readonly class DemoPractice
     {
         $mode = $this->modes->of($asked->mode);
         if ($asked->mode === Mode::Moment) {
-            $at = $asked->recording->effectiveStations()->get($asked->skill)->t_s ?? 1.0;
+            $at = $asked->recorded()->effectiveStations()->get($asked->skill)->t_s ?? 1.0;
 
             return sprintf('%.4F', $at + $chance->normal(0.0, (1.3 - $right) * ToTheFrame::WITHIN[$asked->skill] / 1000.0));
+        }
+        if ($mode instanceof WholeCase) {
+            return self::whole($mode, $asked, $chance, $right);
         }
         $knows = $chance->uniform() < $right;
         $options = $chance->shuffled(array_column($mode->options($asked), 'value'));
@@ -78,5 +113,19 @@ final readonly class DemoPractice
         }
 
         return $options[0];
+    }
+
+    private static function whole(WholeCase $mode, PracticeAnswer $asked, Chance $chance, float $right): string
+    {
+        $options = $mode->options($asked);
+        $letters = str_repeat('P', count($mode->rows($asked)));
+        $truth = $mode->calls($asked, $letters.($options === [] ? '' : '|0'));
+        $said = '';
+        foreach (array_slice($truth, 0, strlen($letters)) as $call) {
+            $present = ($call['truth'] === 'present') === $chance->uniform() < $right + 0.1;
+            $said .= $present ? 'P' : 'A';
+        }
+
+        return $options === [] ? $said : "$said|".$chance->between(0, count($options) - 1);
     }
 }

@@ -30,7 +30,10 @@ final readonly class Navigation
             'debrief' => ['debrief.index', 'debrief|debriefs'],
             'reports' => ['reports', 'reports'],
         ],
-        'training' => ['practice' => ['practice', 'practice']],
+        'training' => [
+            'practice' => ['practice', 'practice'],
+            'contrast' => ['contrast', 'contrast'],
+        ],
         'academy' => [
             'people' => ['people', 'people'],
             'golfers' => ['golfers', 'golfers|lessons'],

@@ -7,6 +7,7 @@ namespace App\Models;
 use Core\Training\Mode;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
 
 /**
@@ -15,7 +16,8 @@ use Illuminate\Support\Carbon;
  * @property int $id
  * @property int $practice_sitting_id
  * @property int $place  from 1
- * @property int $recording_id
+ * @property ?int $recording_id  null where the swing is a made one
+ * @property ?int $made_swing_id
  * @property Mode $mode
  * @property string $skill  what is asked of the person, as the learner's model calls it
  * @property ?string $fault
@@ -28,7 +30,8 @@ use Illuminate\Support\Carbon;
  * @property ?bool $right
  * @property Carbon $asked_at
  * @property ?Carbon $answered_at
- * @property Recording $recording
+ * @property ?Recording $recording
+ * @property ?MadeSwing $made
  * @property ?KeyEntry $entry
  * @property PracticeSitting $sitting
  */
@@ -37,8 +40,8 @@ final class PracticeAnswer extends Model
     public $timestamps = false;
 
     protected $fillable = [
-        'practice_sitting_id', 'place', 'mode', 'skill', 'recording_id', 'fault', 'key_entry_id', 'topic', 'why', 'difficulty',
-        'said', 'right', 'off_ms', 'asked_at', 'answered_at',
+        'practice_sitting_id', 'place', 'mode', 'skill', 'recording_id', 'made_swing_id', 'fault', 'key_entry_id', 'topic', 'why',
+        'difficulty', 'said', 'right', 'off_ms', 'asked_at', 'answered_at',
     ];
 
     /** @return array<string, string> */
@@ -60,6 +63,30 @@ final class PracticeAnswer extends Model
     public function recording(): BelongsTo
     {
         return $this->belongsTo(Recording::class);
+    }
+
+    /** The recording of a question of a kind that asks of recorded swings only. */
+    public function recorded(): Recording
+    {
+        return $this->recording ?? throw new \LogicException("Question $this->id is about a made swing.");
+    }
+
+    /** Which swing it is about, recorded or made. */
+    public function swing(): string
+    {
+        return $this->made_swing_id === null ? (string) $this->recording_id : "made $this->made_swing_id";
+    }
+
+    /** @return BelongsTo<MadeSwing, $this> */
+    public function made(): BelongsTo
+    {
+        return $this->belongsTo(MadeSwing::class, 'made_swing_id');
+    }
+
+    /** @return HasMany<PracticeCall, $this> of a case asked whole */
+    public function calls(): HasMany
+    {
+        return $this->hasMany(PracticeCall::class)->orderBy('id');
     }
 
     /** @return BelongsTo<KeyEntry, $this> */

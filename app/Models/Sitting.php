@@ -85,8 +85,8 @@ final class Sitting extends Model
     protected $attributes = ['state' => 'draft', 'reveals' => false, 'wait_days' => 0];
 
     /**
-     * A private review is nobody's but its reader's, a following round a part of its panel: whoever asks for sittings
-     * does not meet them.
+     * A private review is nobody's but its reader's, a following round a part of its panel, a test of readiness a
+     * thing between two: whoever asks for sittings does not meet them.
      */
     public const SHARED = 'shared';
 
@@ -94,7 +94,11 @@ final class Sitting extends Model
     {
         self::addGlobalScope(
             self::SHARED,
-            static fn (Builder $q) => $q->whereNotIn('sittings.kind', [SittingKind::Review, SittingKind::Following]),
+            static fn (Builder $q) => $q->whereNotIn('sittings.kind', [
+                SittingKind::Review,
+                SittingKind::Following,
+                SittingKind::Test,
+            ]),
         );
     }
 

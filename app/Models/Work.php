@@ -21,6 +21,7 @@ use Illuminate\Support\Carbon;
  * @property ?int $sitting_id
  * @property ?int $recording_id
  * @property ?int $codebook_draft_id
+ * @property ?int $contrast_set_id
  * @property ?int $asked_by
  * @property WorkState $state
  * @property float $progress  0 to 1
@@ -41,6 +42,7 @@ final class Work extends Model
         'sitting_id',
         'recording_id',
         'codebook_draft_id',
+        'contrast_set_id',
         'asked_by',
         'state',
         'progress',
@@ -91,6 +93,12 @@ final class Work extends Model
     public function draft(): BelongsTo
     {
         return $this->belongsTo(CodebookDraft::class, 'codebook_draft_id');
+    }
+
+    /** @return BelongsTo<ContrastSet, $this> */
+    public function contrast(): BelongsTo
+    {
+        return $this->belongsTo(ContrastSet::class, 'contrast_set_id');
     }
 
     /** @return BelongsTo<User, $this> */

@@ -86,7 +86,7 @@ final readonly class CanItBeSeen implements PracticeMode
             'title' => ucfirst($fault->name),
             'asks' => (string) __('practice.seen.asks', [
                 'way' => (string) __('agreement.arms.'.self::way($answer)),
-                'device' => self::way($answer) === 'film' ? '' : Term::device($answer->recording->deviceClass()),
+                'device' => self::way($answer) === 'film' ? '' : Term::device($answer->recorded()->deviceClass()),
             ]),
             'look' => $fault->lookFor,
             'station' => $fault->station->value,
@@ -106,6 +106,11 @@ final readonly class CanItBeSeen implements PracticeMode
         [$film, $trace] = self::WAYS[self::way($answer)];
 
         return ['film' => $film, 'trace' => $trace, 'stations' => true];
+    }
+
+    public function others(PracticeAnswer $answer): array
+    {
+        return [];
     }
 
     public function judged(PracticeAnswer $answer, string $said): array
@@ -156,6 +161,6 @@ final readonly class CanItBeSeen implements PracticeMode
     private function is(PracticeAnswer $answer, string $way): Observability
     {
         return $this->truth->fault((string) $answer->fault)
-            ->observability(PracticeSwings::ofRecording($answer->recording, ...self::WAYS[$way]));
+            ->observability(PracticeSwings::ofRecording($answer->recorded(), ...self::WAYS[$way]));
     }
 }

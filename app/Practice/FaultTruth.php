@@ -7,12 +7,16 @@ namespace App\Practice;
 use App\Codebook\Codebooks;
 use App\Models\Call;
 use App\Models\KeyEntry;
+use App\Models\MadeSwing;
 use App\Models\PracticeAnswer;
 use App\Models\Recording;
 use App\Models\User;
 use App\Words\Wording;
+use Core\Codebook\Codebook;
 use Core\Codebook\Fault;
+use Core\Codebook\FaultVerdict;
 use Core\Codebook\StandardLenses;
+use Core\Number\Written;
 use Core\Reading\CaseKind;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
@@ -41,21 +45,16 @@ final readonly class FaultTruth
     {
         $fault = $this->fault($key);
         $entry = $this->entry($answer, $key);
-        $verdict = $this->codebooks->verdicts(
-            $this->codebooks->document(),
-            StandardLenses::DEFAULT,
-            $answer->recording,
-        )[$key] ?? null;
+        $made = $answer->made;
+        $verdict = $this->verdict($answer, $key);
         $lines = [
+            $made === null ? '' : self::planted($made, $key, $fault->name),
             $entry === null ? '' : (string) __('practice.panel', [
                 'present' => (string) $entry->present,
                 'of' => (string) ($entry->present + $entry->absent),
                 'grade' => $entry->grade,
             ]),
-            $verdict === null ? '' : $this->words->say(
-                $verdict->judgement->why,
-                ['fault' => $fault->name, 'Fault' => ucfirst($fault->name)],
-            ),
+            $this->says($verdict, $fault),
             $verdict?->proxy === null ? '' : (string) __('practice.cannot', [
                 'proxy' => $this->words->phrase($verdict->proxy),
             ]),
@@ -65,6 +64,70 @@ final readonly class FaultTruth
             'lines' => array_values(array_filter($lines, static fn (string $line): bool => $line !== '')),
             'reasons' => $entry === null ? [] : self::reasons($entry, $key, $label),
         ];
+    }
+
+    /** What is true: as the key of the panel has it, or as the swing was made. '' where neither settles it. */
+    public function label(PracticeAnswer $answer, string $key): string
+    {
+        return $answer->made === null
+            ? $this->entry($answer, $key)?->scoredLabel() ?? ''
+            : $this->labelOf($answer->made, $key);
+    }
+
+    /** Present or absent, as a swing was made and truly is; '' where that does not settle it. */
+    public function labelOf(MadeSwing $made, string $key): string
+    {
+        $kept = $made->settled;
+        $settled = $kept['version'] === $this->codebooks->document()->version()
+            ? $kept['lenses'][StandardLenses::DEFAULT] ?? []
+            : $made->spec()->settles($made->truly(), $this->under($made));
+
+        return match ($settled[$key] ?? null) {
+            true => 'present',
+            false => 'absent',
+            null => '',
+        };
+    }
+
+    /** What the measurements say of it, by the instrument that recorded it. */
+    public function verdict(PracticeAnswer $answer, string $key): ?FaultVerdict
+    {
+        return $answer->made === null
+            ? $this->codebooks->verdicts(
+                $this->codebooks->document(),
+                StandardLenses::DEFAULT,
+                $answer->recorded(),
+            )[$key] ?? null
+            : $this->verdictOf($answer->made, $key);
+    }
+
+    public function verdictOf(MadeSwing $made, string $key): ?FaultVerdict
+    {
+        return $made->basis()->faults($this->under($made), $key)[$key] ?? null;
+    }
+
+    /** What the measurements say, in a sentence. */
+    public function says(?FaultVerdict $verdict, Fault $fault): string
+    {
+        return $verdict === null ? '' : $this->words->say(
+            $verdict->judgement->why,
+            ['fault' => $fault->name, 'Fault' => ucfirst($fault->name)],
+        );
+    }
+
+    /** The codebook for the club that a made swing is made with. */
+    public function under(MadeSwing $made): Codebook
+    {
+        return $this->codebooks->current(StandardLenses::DEFAULT, $made->spec()->club());
+    }
+
+    private static function planted(MadeSwing $made, string $key, string $name): string
+    {
+        $severity = $made->spec['faults'][$key] ?? null;
+
+        return $severity === null
+            ? (string) __('practice.made.without', ['fault' => $name])
+            : (string) __('practice.made.with', ['fault' => $name, 'severity' => Written::fixed($severity, 1)]);
     }
 
     /** The key's word on this fault in the same case of the same key. */
@@ -113,7 +176,7 @@ final readonly class FaultTruth
     public function beside(PracticeAnswer $answer, string $fault, string $label, User $user): ?string
     {
         $gate = Gate::forUser($user);
-        if ($answer->entry === null || ! $gate->allows('view', $answer->recording)) {
+        if ($answer->recording === null || $answer->entry === null || ! $gate->allows('view', $answer->recording)) {
             return null;
         }
         $others = Recording::query()

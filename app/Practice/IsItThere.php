@@ -9,25 +9,77 @@ use App\Exceptions\ActionException;
 use App\Models\PracticeAnswer;
 use App\Models\User;
 use Core\Reading\Presence;
+use Core\Simulation\ContrastKind;
 use Core\Training\Question;
 
 /** Whether one fault is there in one swing. */
 final readonly class IsItThere implements PracticeMode
 {
+    /** Made swings stand in where there are fewer recorded ones in which a fault is there, or is not. */
+    private const ENOUGH = 3;
+
     public function __construct(
         private PracticePool $pool,
+        private MadeSwings $made,
         private Codebooks $codebooks,
         private FaultTruth $truth,
+        private Contrasts $contrasts,
     ) {
     }
 
     public function questions(User $user, ?string $fault): array
     {
-        return $this->pool->of($user, $fault);
+        $recorded = $this->pool->of($user, $fault);
+
+        return [...$recorded, ...$this->made($user, $fault, $recorded)];
+    }
+
+    /**
+     * Of made swings, where there are few recorded ones, or all alike: an academy with five recordings can train.
+     *
+     * @param  list<Question>  $recorded
+     * @return list<Question>
+     */
+    private function made(User $user, ?string $fault, array $recorded): array
+    {
+        $held = [];
+        foreach ($recorded as $question) {
+            $held[$question->fault][(int) $question->present] = ($held[$question->fault][(int) $question->present] ?? 0) + 1;
+        }
+        $asked = $this->made->asked($user);
+        $out = [];
+        foreach ($this->made->of(ContrastKind::Fault, ContrastKind::Alike) as $made) {
+            foreach ($made['settled'] as $of => $present) {
+                if (
+                    ($fault === null || $of === $fault) && ($held[$of][(int) $present] ?? 0) < self::ENOUGH &&
+                    ($this->codebooks->current()->faults[$of] ?? null)?->observability($made['shown'])->supports() === true
+                ) {
+                    $out["made {$made['id']} $of"] = new Question(
+                        "made {$made['id']} $of",
+                        "made {$made['id']}",
+                        $of,
+                        $present,
+                        MadeSwings::difficulty($made['spec'], $of),
+                        $asked["{$made['id']}|$of"] ?? 0,
+                    );
+                }
+            }
+        }
+
+        return array_values($out);
     }
 
     public function put(Question $question): array
     {
+        if (str_starts_with($question->id, 'made ')) {
+            return [
+                'made_swing_id' => (int) substr($question->swing, 5),
+                'fault' => $question->fault,
+                'key_entry_id' => null,
+                'topic' => [],
+            ];
+        }
+
         return [
             'recording_id' => (int) $question->swing,
             'fault' => $question->fault,
@@ -66,19 +118,24 @@ final readonly class IsItThere implements PracticeMode
         return ['film' => true, 'trace' => true, 'stations' => true];
     }
 
+    public function others(PracticeAnswer $answer): array
+    {
+        return $answer->answered_at === null ? [] : $this->contrasts->beside($answer, ContrastKind::Alike, ContrastKind::Fault);
+    }
+
     public function judged(PracticeAnswer $answer, string $said): array
     {
         if (Presence::tryFrom($said) === null) {
             throw ActionException::because('refusals.practice.no-answer');
         }
 
-        return ['right' => $said === $answer->entry?->scoredLabel(), 'off_ms' => null];
+        return ['right' => $said === $this->truth->label($answer, (string) $answer->fault), 'off_ms' => null];
     }
 
     public function truth(PracticeAnswer $answer, User $user): array
     {
         $fault = $this->truth->fault((string) $answer->fault);
-        $label = $answer->entry?->scoredLabel() ?? '';
+        $label = $this->truth->label($answer, $fault->key);
         $told = $this->truth->of($answer, $fault->key, $label);
 
         return [

@@ -16,6 +16,9 @@ final readonly class Modes
         Mode::Moment->value => ToTheFrame::class,
         Mode::Seen->value => CanItBeSeen::class,
         Mode::Advice->value => WhatHelps::class,
+        Mode::Artefact->value => GolferOrInstrument::class,
+        Mode::Speed->value => EasyAndFull::class,
+        Mode::Whole->value => WholeCase::class,
     ];
 
     public function __construct(private Container $container)

@@ -14,7 +14,9 @@ use Core\Training\Learner;
 use Core\Training\Mode;
 use Core\Training\Question;
 use Core\Training\Skill;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
 
 /**
  * What one person knows: of every fault, from the calls of published rounds and from practice; of any other skill from
@@ -32,7 +34,10 @@ final readonly class PersonSkills
     public function of(User $user): array
     {
         return self::learnt(
-            [...ScoredCalls::of($user, $this->onlookers->of($user)->hidden()), ...self::practised($user, Mode::Fault)],
+            [
+                ...ScoredCalls::of($user, $this->onlookers->of($user)->hidden()),
+                ...self::practisedByAll([$user->id])[$user->id] ?? [],
+            ],
             $this->codebooks->current()->keys(),
         );
     }
@@ -50,26 +55,26 @@ final readonly class PersonSkills
     }
 
     /**
-     * Answers about faults, of several people.
+     * Answers about faults, of several people: one by one, and of cases that were asked whole.
      *
      * @param  list<int>  $users
      * @return array<int, list<Answer>> by person
      */
     public static function practisedByAll(array $users): array
     {
-        $out = [];
-        foreach (PracticeAnswer::query()
-            ->join('practice_sittings', 'practice_sittings.id', '=', 'practice_answers.practice_sitting_id')
-            ->whereIn('practice_sittings.user_id', $users)
+        $one = self::answered($users)
             ->where('practice_answers.mode', Mode::Fault)
-            ->whereNotNull('answered_at')
-            ->orderBy('answered_at')
-            ->orderBy('practice_answers.id')
-            ->toBase()
-            ->selectRaw('user_id, skill, "right", difficulty, extract(epoch from answered_at) as at')
-            ->get() as $row) {
+            ->selectRaw('user_id, skill as fault, practice_answers."right", difficulty,
+                extract(epoch from answered_at) as at, practice_answers.id as turn');
+        $whole = self::answered($users)
+            ->join('practice_calls', 'practice_calls.practice_answer_id', '=', 'practice_answers.id')
+            ->where('asks', 'fault')
+            ->selectRaw('user_id, practice_calls.fault, practice_calls."right", 0 as difficulty,
+                extract(epoch from answered_at) as at, practice_answers.id as turn');
+        $out = [];
+        foreach (DB::query()->fromSub($one->unionAll($whole), 'said')->orderBy('at')->orderBy('turn')->get() as $row) {
             $out[Cell::int($row->user_id)][] = new Answer(
-                Cell::text($row->skill),
+                Cell::text($row->fault),
                 (bool) $row->right,
                 Cell::float($row->at) / self::DAY_S,
                 Cell::float($row->difficulty),
@@ -77,6 +82,15 @@ final readonly class PersonSkills
         }
 
         return $out;
+    }
+
+    /** @param  list<int>  $users */
+    private static function answered(array $users): Builder
+    {
+        return DB::table('practice_answers')
+            ->join('practice_sittings', 'practice_sittings.id', '=', 'practice_answers.practice_sitting_id')
+            ->whereIn('practice_sittings.user_id', $users)
+            ->whereNotNull('answered_at');
     }
 
     /** @return list<Answer> */

@@ -14,6 +14,8 @@ use Core\Training\Question;
  *
  * @phpstan-type Truth array{head: string, lines: list<string>, fault: ?string, reasons: list<array{says: string,
  *     at: ?float}>, beside: ?string, notes: list<string>}
+ * @phpstan-type Put array{recording_id?: int, made_swing_id?: int, fault: ?string, key_entry_id: ?int,
+ *     topic: array<string, mixed>}
  */
 interface PracticeMode
 {
@@ -26,7 +28,7 @@ interface PracticeMode
     /**
      * What is written down of a question that is put.
      *
-     * @return array{recording_id: int, fault: ?string, key_entry_id: ?int, topic: array<string, mixed>}
+     * @return Put
      */
     public function put(Question $question): array;
 
@@ -41,6 +43,9 @@ interface PracticeMode
 
     /** @return array{film: bool, trace: bool, stations: bool} what of the swing is shown before it is answered */
     public function shows(PracticeAnswer $answer): array;
+
+    /** @return list<array{made: int, name: string}> made swings beside it, now: held at the same station */
+    public function others(PracticeAnswer $answer): array;
 
     /**
      * @return array{right: bool, off_ms: ?float}

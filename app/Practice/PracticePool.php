@@ -7,7 +7,9 @@ namespace App\Practice;
 use App\Codebook\Codebooks;
 use App\Models\Casts\Cell;
 use App\Models\KeyEntry;
+use App\Models\Recording;
 use App\Models\User;
+use Core\Reading\CaseKind;
 use Core\Training\Question;
 use Illuminate\Support\Facades\DB;
 
@@ -73,6 +75,37 @@ final readonly class PracticePool
         }
 
         return $out;
+    }
+
+    /**
+     * What the newest key settles of one swing whole; whether this person may be asked it was asked before.
+     *
+     * @return array<string, bool> by fault: whether it is there
+     */
+    public function settled(int $recording): array
+    {
+        $shown = PracticeSwings::ofRecording(Recording::query()->findOrFail($recording), true, true);
+        $out = [];
+        foreach ($this->entries($this->casesOf($recording), null) as $entry) {
+            $label = KeyEntry::labelScored($entry['label'], $entry['grade'], $entry['ruling']);
+            $fault = $this->codebooks->current()->faults[$entry['fault']] ?? null;
+            if ($label !== null && $fault?->observability($shown)->supports() === true) {
+                $out[$entry['fault']] = $label === 'present';
+            }
+        }
+
+        return $out;
+    }
+
+    /** @return list<int> the cases in which a swing stands alone */
+    public function casesOf(int $recording): array
+    {
+        return array_map(Cell::int(...), array_values(DB::table('case_swings')
+            ->join('cases', 'cases.id', '=', 'case_swings.case_id')
+            ->where('cases.kind', CaseKind::Single)
+            ->where('recording_id', $recording)
+            ->pluck('case_id')
+            ->all()));
     }
 
     /**

@@ -81,11 +81,16 @@ final readonly class ToTheFrame implements PracticeMode
         return ['film' => true, 'trace' => true, 'stations' => false];
     }
 
+    public function others(PracticeAnswer $answer): array
+    {
+        return [];
+    }
+
     public function judged(PracticeAnswer $answer, string $said): array
     {
         [$at, $within] = self::true($answer);
         $t = is_numeric($said) ? (float) $said : INF;
-        $recording = $answer->recording;
+        $recording = $answer->recorded();
         $end = $recording->t0 + $recording->samples / $recording->rate_hz;
         if ($t < $recording->t0 - 1.0 || $t > $end + 1.0) {
             throw ActionException::because('refusals.practice.no-answer');
@@ -133,7 +138,7 @@ final readonly class ToTheFrame implements PracticeMode
     private static function true(PracticeAnswer $answer): array
     {
         /** @var Recording $recording */
-        $recording = $answer->recording->loadMissing('stations');
+        $recording = $answer->recorded()->loadMissing('stations');
         $code = self::station($answer)->value;
         $mark = $recording->effectiveStations()->get($code) ?? abort(410);
         $unsure = 1000.0 * $mark->uncertainty_s;

@@ -17,17 +17,12 @@ use Core\Codebook\Codebook;
 use Core\Consensus\Appropriateness;
 use Core\Consensus\CaseConsensus;
 use Core\Reading\Decision;
-use Core\Reading\Outside;
 use Core\Reading\Stop;
 use Core\Training\Question;
-use Illuminate\Support\Facades\DB;
 
 /** What to do with a swing, beside what a panel settled: the first cause, now or later, a drill for this body. */
 final readonly class WhatHelps implements PracticeMode
 {
-    /** So many answers stand to choose from. */
-    private const CHOICES = 4;
-
     public function __construct(
         private PracticeSwings $swings,
         private Codebooks $codebooks,
@@ -42,7 +37,7 @@ final readonly class WhatHelps implements PracticeMode
         // That a fault is there is told with the question what to do with it: only to who has been told before.
         $told = Exposure::query()->where('user_id', $user->id)->where('what', 'key')->pluck('recording_id')->flip();
         $out = [];
-        foreach ($this->keys(array_keys($places)) as $case => $key) {
+        foreach (CaseKeys::of(array_keys($places)) as $case => $key) {
             $swing = (string) $places[$case]->recording->id;
             $consensus = $key->toCore();
             if (($consensus->causes->settled() ?? []) !== []) {
@@ -71,7 +66,7 @@ final readonly class WhatHelps implements PracticeMode
         $consensus = $key->toCore();
         $chance = new Chance("what to do $question->id");
         $options = match ($asks) {
-            'cause' => $this->causes($consensus, $chance),
+            'cause' => CaseKeys::causes($consensus, $chance),
             'decision' => array_map(static fn (Decision $d): string => $d->value, Decision::cases()),
             default => self::drills($consensus, Stop::from((string) $of), $chance),
         };
@@ -119,6 +114,11 @@ final readonly class WhatHelps implements PracticeMode
     public function shows(PracticeAnswer $answer): array
     {
         return ['film' => true, 'trace' => true, 'stations' => true];
+    }
+
+    public function others(PracticeAnswer $answer): array
+    {
+        return [];
     }
 
     public function judged(PracticeAnswer $answer, string $said): array
@@ -197,26 +197,6 @@ final readonly class WhatHelps implements PracticeMode
         };
     }
 
-    /** @return list<string> one first cause among others that were named, that are there, or that often come first */
-    private function causes(CaseConsensus $consensus, Chance $chance): array
-    {
-        $settled = $consensus->causes->settled() ?? [];
-        $others = array_values(array_unique([
-            ...array_map(strval(...), array_keys($consensus->causes->counts)),
-            ...array_map(strval(...), array_keys($consensus->decisions)),
-            ...$chance->shuffled(array_map(static fn (Outside $o): string => $o->value, array_filter(
-                Outside::cases(),
-                static fn (Outside $o): bool => $o !== Outside::Other,
-            ))),
-        ]));
-        $wrong = array_slice(array_values(array_filter(
-            $others,
-            static fn (string $of): bool => ! in_array($of, $settled, true) && ! str_starts_with($of, Outside::Other->value),
-        )), 0, self::CHOICES - 1);
-
-        return $chance->shuffled([$chance->shuffled($settled)[0], ...$wrong]);
-    }
-
     /** @return list<string> one that helps, and others that the panel says would not */
     private static function drills(CaseConsensus $consensus, Stop $rung, Chance $chance): array
     {
@@ -224,7 +204,7 @@ final readonly class WhatHelps implements PracticeMode
         $helps = $chance->shuffled(array_keys($would, 'helps', true));
         $not = $chance->shuffled(array_keys(array_diff($would, ['helps'])));
 
-        return $chance->shuffled([$helps[0], ...array_slice($not, 0, self::CHOICES - 1)]);
+        return $chance->shuffled([$helps[0], ...array_slice($not, 0, CaseKeys::CHOICES - 1)]);
     }
 
     /** @return array<string, string> what each drill that the panel judged on this rung would do */
@@ -248,28 +228,6 @@ final readonly class WhatHelps implements PracticeMode
             'decision' => (string) __("agreement.behind.advice.decision.$value"),
             default => $codebook->drills()[$value]->name ?? $value,
         };
-    }
-
-    /**
-     * @param  list<int>  $cases
-     * @return array<int, KeyCase> the newest that a published round was scored against, by case
-     */
-    private function keys(array $cases): array
-    {
-        $ids = DB::table('key_cases')
-            ->join('sittings', 'sittings.key_version_id', '=', 'key_cases.key_version_id')
-            ->where('sittings.state', 'published')
-            ->where('sittings.kind', 'round')
-            ->whereIn('key_cases.case_id', $cases)
-            ->orderBy('key_cases.case_id')
-            ->orderByDesc('sittings.published_at')
-            ->selectRaw('distinct on (key_cases.case_id) key_cases.id, key_cases.case_id, sittings.published_at');
-        $out = [];
-        foreach (KeyCase::query()->whereIn('id', DB::query()->fromSub($ids, 'newest')->select('id'))->get() as $key) {
-            $out[$key->case_id] = $key;
-        }
-
-        return $out;
     }
 
     private static function key(PracticeAnswer $answer): KeyCase

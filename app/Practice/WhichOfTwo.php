@@ -9,6 +9,7 @@ use App\Exceptions\ActionException;
 use App\Models\Casts\Cell;
 use App\Models\PracticeAnswer;
 use App\Models\User;
+use Core\Simulation\ContrastKind;
 use Core\Training\LookAlikes;
 use Core\Training\Question;
 
@@ -17,8 +18,10 @@ final readonly class WhichOfTwo implements PracticeMode
 {
     public function __construct(
         private PracticePool $pool,
+        private MadeSwings $made,
         private Codebooks $codebooks,
         private FaultTruth $truth,
+        private Contrasts $contrasts,
     ) {
     }
 
@@ -29,16 +32,58 @@ final readonly class WhichOfTwo implements PracticeMode
             static fn (array $pair): bool => $fault === null || in_array($fault, $pair, true),
         ));
 
-        return array_map(static fn (array $of): Question => new Question(
+        return [...$this->made($user, $pairs), ...array_map(static fn (array $of): Question => new Question(
             "{$of['entry']} {$of['one']} {$of['other']}",
             (string) $of['recording'],
             LookAlikes::skill($of['one'], $of['other']),
             in_array('present', $of['labels'], true),
-        ), $this->pool->pairs($user, $pairs));
+        ), $this->pool->pairs($user, $pairs))];
+    }
+
+    /**
+     * @param  list<array{string, string}>  $pairs
+     * @return list<Question> of made swings that settle both
+     */
+    private function made(User $user, array $pairs): array
+    {
+        $asked = $this->made->asked($user);
+        $out = [];
+        foreach ($this->made->of(ContrastKind::Alike) as $made) {
+            foreach ($pairs as [$one, $other]) {
+                $faults = $this->codebooks->current()->faults;
+                if (
+                    isset($made['settled'][$one], $made['settled'][$other]) &&
+                    $faults[$one]->observability($made['shown'])->supports() &&
+                    $faults[$other]->observability($made['shown'])->supports()
+                ) {
+                    $skill = LookAlikes::skill($one, $other);
+                    $out["made {$made['id']} $one $other"] = new Question(
+                        "made {$made['id']} $one $other",
+                        "made {$made['id']}",
+                        $skill,
+                        $made['settled'][$one] || $made['settled'][$other],
+                        0.0,
+                        $asked["{$made['id']}|$skill"] ?? 0,
+                    );
+                }
+            }
+        }
+
+        return array_values($out);
     }
 
     public function put(Question $question): array
     {
+        if (str_starts_with($question->id, 'made ')) {
+            [, $made, $one, $other] = explode(' ', $question->id);
+
+            return [
+                'made_swing_id' => (int) $made,
+                'fault' => $one,
+                'key_entry_id' => null,
+                'topic' => ['other' => $other],
+            ];
+        }
         [$entry, $one, $other] = explode(' ', $question->id);
 
         return [
@@ -86,6 +131,11 @@ final readonly class WhichOfTwo implements PracticeMode
     public function shows(PracticeAnswer $answer): array
     {
         return ['film' => true, 'trace' => true, 'stations' => true];
+    }
+
+    public function others(PracticeAnswer $answer): array
+    {
+        return $answer->answered_at === null ? [] : $this->contrasts->beside($answer, ContrastKind::Alike);
     }
 
     public function judged(PracticeAnswer $answer, string $said): array
@@ -149,8 +199,8 @@ final readonly class WhichOfTwo implements PracticeMode
     private function labels(PracticeAnswer $answer): array
     {
         return [
-            $answer->entry?->scoredLabel() ?? '',
-            $this->truth->entry($answer, Cell::text($answer->topic['other'] ?? ''))?->scoredLabel() ?? '',
+            $this->truth->label($answer, (string) $answer->fault),
+            $this->truth->label($answer, Cell::text($answer->topic['other'] ?? '')),
         ];
     }
 }

@@ -37,6 +37,7 @@ use App\Models\CaptureSession;
 use App\Models\CaughtSwing;
 use App\Models\CodebookExample;
 use App\Models\CodebookVersion;
+use App\Models\ContrastSet;
 use App\Models\DebriefDecision;
 use App\Models\DebriefSession;
 use App\Models\Device;
@@ -60,6 +61,8 @@ use App\Panel\Actions\RuleOnEntry;
 use App\Panel\FollowingRounds;
 use App\Panel\Policies\DrillJudgingPolicy;
 use App\Panel\Policies\KeyEntryPolicy;
+use App\Practice\Actions\MakeContrast;
+use App\Practice\Policies\ContrastSetPolicy;
 use App\Practice\Policies\PracticeSittingPolicy;
 use App\Shelf\AcademyNorms;
 use App\Shelf\Actions\ChangeFacts;
@@ -132,6 +135,7 @@ final class AppServiceProvider extends ServiceProvider
         CaughtSwing::class => CaughtSwingPolicy::class,
         PendingImport::class => PendingImportPolicy::class,
         PracticeSitting::class => PracticeSittingPolicy::class,
+        ContrastSet::class => ContrastSetPolicy::class,
         CodebookExample::class => CodebookExamplePolicy::class,
         CodebookVersion::class => CodebookVersionPolicy::class,
         AuditEntry::class => AuditEntryPolicy::class,
@@ -169,6 +173,9 @@ final class AppServiceProvider extends ServiceProvider
             WorkKind::Try->value => static fn (Work $work, Progress $progress) => $app
                 ->make(TryDraft::class)
                 ->carryOut($work->draft()->firstOrFail(), $progress),
+            WorkKind::Contrast->value => static fn (Work $work, Progress $progress) => $app
+                ->make(MakeContrast::class)
+                ->carryOut($work->contrast()->firstOrFail(), $progress),
         ]));
         $this->app->bind(Undos::class, static fn (Container $app): Undos => new Undos([
             'ruling' => static fn (array $payload, User $by) => $app->make(RuleOnEntry::class)->back($payload, $by),

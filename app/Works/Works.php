@@ -6,6 +6,7 @@ namespace App\Works;
 
 use App\Models\Casts\Cell;
 use App\Models\CodebookDraft;
+use App\Models\ContrastSet;
 use App\Models\Enums\WorkKind;
 use App\Models\Enums\WorkState;
 use App\Models\Recording;
@@ -19,7 +20,7 @@ use Illuminate\Support\Facades\DB;
 /** Long work is asked for here; asked for twice while it is under way, it is the same work. */
 final readonly class Works
 {
-    public function ask(WorkKind $kind, Sitting|Recording|CodebookDraft $of, ?User $by): Work
+    public function ask(WorkKind $kind, Sitting|Recording|CodebookDraft|ContrastSet $of, ?User $by): Work
     {
         $column = self::column($of);
         $work = DB::transaction(static function () use ($kind, $of, $by, $column): Work {
@@ -37,7 +38,7 @@ final readonly class Works
         return $work->refresh();
     }
 
-    public function underWay(WorkKind $kind, Sitting|Recording|CodebookDraft $of): ?Work
+    public function underWay(WorkKind $kind, Sitting|Recording|CodebookDraft|ContrastSet $of): ?Work
     {
         return Work::query()
             ->where('kind', $kind)
@@ -46,12 +47,13 @@ final readonly class Works
             ->first();
     }
 
-    private static function column(Sitting|Recording|CodebookDraft $of): string
+    private static function column(Sitting|Recording|CodebookDraft|ContrastSet $of): string
     {
         return match (true) {
             $of instanceof Sitting => 'sitting_id',
             $of instanceof Recording => 'recording_id',
-            default => 'codebook_draft_id',
+            $of instanceof CodebookDraft => 'codebook_draft_id',
+            default => 'contrast_set_id',
         };
     }
 

@@ -117,6 +117,20 @@ final readonly class SignOff
         };
     }
 
+    /**
+     * How many cases a test takes on average (Wald): of a reader at the bar, and of a good one.
+     *
+     * @return array{float, float}
+     */
+    public function usualCases(): array
+    {
+        $alpha = (1.0 - exp($this->lower)) / (exp($this->upper) - exp($this->lower));
+        $cases = fn (float $p, float $passes): float => ($passes * $this->upper + (1.0 - $passes) * $this->lower) /
+            ($this->callsACase * ($p * $this->step(1, 1) + (1.0 - $p) * $this->step(0, 1)));
+
+        return [$cases($this->bar, $alpha), $cases($this->good, $alpha * exp($this->upper))];
+    }
+
     public function mostCases(): int
     {
         return (int) ceil(self::LONGEST * $this->fixedCases);

@@ -17,4 +17,10 @@ enum Mode: string
     case Seen = 'seen';
     /** First cause, now or later, drill for this body. */
     case Advice = 'advice';
+    /** Whether the golfer did it, or the instrument. */
+    case Artefact = 'artefact';
+    /** The same golfer easy and at full speed: where the fault is. */
+    case Speed = 'speed';
+    /** One case whole: every fault that counts, and what comes first. */
+    case Whole = 'whole';
 }

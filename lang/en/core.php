@@ -192,6 +192,11 @@ return [
             'stopping-point' => 'stopping point',
         ],
     ],
+    'training' => [
+        'bar' => 'a bar of the kind :kind needs a limit it can have and a number of cases',
+        'rule' => 'a rule of readiness needs one to twelve criteria, each once, and holds for 1 to 60 months',
+        'step' => 'that cannot be decided now: it stands at :state',
+    ],
     'planning' => [
         'parts' => 'the parts do not hold what was planned for them',
         'swings' => 'swings a golfer must lie between 1 and 100',
@@ -330,6 +335,7 @@ return [
     ],
     'simulation' => [
         'not-plantable' => 'The fault \':key\' cannot be planted; these can: :faults.',
+        'no-such-mishap' => 'Nothing called :key can befall a :device.',
         'plant-severity' => 'A planted fault needs a severity of 1, 2 or 3.',
     ],
     'console' => [

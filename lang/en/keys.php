@@ -37,6 +37,8 @@ return [
         'answer-3' => 'the third answer',
         'answer-4' => 'the fourth answer',
         'mark-moment' => 'it is here',
+        'call-on' => 'next fault of the case',
+        'call-back' => 'fault before of the case',
         'present' => 'present',
         'absent' => 'absent',
         'cannot-tell' => 'cannot tell',

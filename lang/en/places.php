@@ -19,6 +19,7 @@ return [
         'debrief' => 'Debrief',
         'reports' => 'Reports',
         'practice' => 'Practice',
+        'contrast' => 'Contrast sets',
         'record' => 'Record',
         'people' => 'People',
         'golfers' => 'Golfers',

@@ -4,7 +4,7 @@
 return [
     'page' => 'Practice',
     'title' => 'Practice',
-    'says' => 'Short sets of questions on swings whose rounds are published. Each is answered at once, and the truth '
+    'says' => 'Short sets of questions on swings whose rounds are published, and on simulated ones. Each is answered at once, and the truth '
         .'is shown '
         .'at the same moment of the same swing. Nothing of it enters agreement, and nothing that you have still to '
         .'read is '
@@ -14,7 +14,7 @@ return [
     'chosen' => ':questions questions on :swings swings are open to you. The next one is chosen for you: where you '
         .'may be '
         .'weakest first.',
-    'none' => 'There is nothing to practise on yet: questions come from rounds that were published.',
+    'none' => 'No round is published yet: until then you practise on simulated swings.',
     'skills' => 'Where you stand',
     'fault' => 'Fault', 'right' => 'Right: it is :label.',
     'chance' => 'Likely right', 'answers' => 'Answers', 'one' => 'practise this',
@@ -61,6 +61,9 @@ return [
         'seen' => ['name' => 'Can it be seen?', 'says' => 'What film, a mat or plates can show of a fault, and what '
             .'not.'],
         'advice' => ['name' => 'What to do?', 'says' => 'First cause, now or later, and a drill for this body.'],
+        'artefact' => ['name' => 'Golfer or instrument?', 'says' => 'What looks like technique in the trace: who did it?'],
+        'speed' => ['name' => 'Easy or full?', 'says' => 'One golfer at two speeds: in which is the fault?'],
+        'whole' => ['name' => 'A whole case', 'says' => 'A call on each of several faults, and what comes first.'],
     ],
     'alike' => [
         'title' => ':one, or :other?',
@@ -113,5 +116,130 @@ return [
         'wrong' => 'You said :said; the panel: :label.',
         'of' => ':says: :n of :all.',
         'drill' => ':drill: :would.',
+    ],
+    'making' => 'Swings are being made for you; some seconds. The page looks again by itself.',
+    'made' => [
+        'simulated' => 'simulated swing',
+        'this' => 'this one',
+        'with' => 'A simulated swing: “:fault” was put in, at :severity of 3.',
+        'without' => 'A simulated swing: “:fault” was not put in.',
+    ],
+    'artefact' => [
+        'title' => 'Golfer or instrument?',
+        'asks' => 'It looks like :fault. Who did it?',
+        'options' => ['golfer' => 'the golfer', 'instrument' => 'the instrument'],
+        'right' => 'Right: :who.',
+        'wrong' => 'It is :who.',
+        'when' => 'Where it goes wrong',
+        'note' => 'Look at film and trace together: what the instrument does, the body does not.',
+        'mishaps' => [
+            'slipped-and-back' => [
+                'name' => 'a cover that slips and comes back',
+                'look' => 'a burst in the path of the pressure before impact',
+                'was' => 'The cover of the mat or plate slipped for a tenth of a second: the path jumps and comes back, the '
+                    .'feet do not move.',
+            ],
+            'slipped-for-good' => [
+                'name' => 'a cover that slips and stays',
+                'look' => 'the path of the pressure standing away from the lead foot at impact',
+                'was' => 'The cover slipped and stayed: from one sample to the next everything stands elsewhere.',
+            ],
+            'stuck' => [
+                'name' => 'a clock that stops',
+                'look' => 'a share that stands still in the downswing',
+                'was' => 'The clock of the instrument stopped: the same value again and again, which no foot can do.',
+            ],
+            'foot-off' => [
+                'name' => 'a foot off the edge',
+                'look' => 'a share that jumps before impact',
+                'was' => 'The lead foot stood over the edge of the plate for a while: the sum of the shares, or the force, '
+                    .'falls with the jump.',
+            ],
+            'heel-and-toe-exchanged' => [
+                'name' => 'heel and toe exchanged',
+                'look' => 'pressure that runs toward the ball',
+                'was' => 'The instrument lies the wrong way round: where it says toes, it is heels.',
+            ],
+            'plates-exchanged' => [
+                'name' => 'plates exchanged',
+                'look' => 'a trail foot that is hardly loaded going back',
+                'was' => 'The plates are exchanged: what it calls lead is trail, and the body moves the other way.',
+            ],
+            'shares-exchanged' => [
+                'name' => 'shares exchanged',
+                'look' => 'a trail foot that is hardly loaded going back',
+                'was' => 'The shares are exchanged: what it calls lead is trail, and the body moves the other way.',
+            ],
+            'push-across-off' => [
+                'name' => 'a zero that is off',
+                'look' => 'feet that hardly push against each other',
+                'was' => 'The zero of the push across is off: it is not nought before the golfer steps on or stands still.',
+            ],
+        ],
+    ],
+    'speed' => [
+        'title' => ':fault, easy and at full speed',
+        'asks' => 'In which of the two is it?',
+        'easy' => 'easy', 'full' => 'full speed',
+        'options' => [
+            'both' => 'in both', 'full' => 'only at full speed', 'easy' => 'only in the easy one', 'neither' => 'in neither',
+        ],
+        'in' => ['easy' => 'In the easy swing: :label. :why', 'full' => 'At full speed: :label. :why'],
+        'note' => 'A fault that hides at low speed comes back with it; a rehearsal tells nothing of the swing by itself. What '
+            .'was overdone on purpose when easy is gone at full speed.',
+    ],
+    'whole' => [
+        'title' => 'A whole case',
+        'skill' => 'whole cases',
+        'asks' => 'What is there, and what comes first?',
+        'cause' => 'First cause',
+        'asks-there' => 'What is there?',
+        'right' => 'As you said, :is: :what.',
+        'wrong' => ':what: :is; you said :said.',
+        'head' => '{0} All of it right.|{1} One of :of is otherwise.|[2,*] :count of :of are otherwise.',
+        'short' => ['present' => 'P', 'absent' => 'A', 'cannot-tell' => 'C'],
+        'keys' => 'P, A or C calls the marked line and goes to the next; arrows go up and down; figures name the cause.',
+        'hand-in' => 'Tell me',
+    ],
+    'contrast' => [
+        'page' => 'Contrast sets',
+        'title' => 'Contrast sets',
+        'way' => 'Contrast sets: simulated swings side by side.',
+        'says' => 'Simulated swings of one golfer that differ in one thing, on one bench, held at the same station. They are '
+            .'nobody’s, are marked as simulated wherever they stand, and count for nothing but practice.',
+        'what' => 'What differs',
+        'kinds' => [
+            'fault' => 'one fault: not there, slight, clear, dominant',
+            'alike' => 'two that are taken for one another',
+            'artefact' => 'the instrument, or the golfer',
+            'speed' => 'easy and at full speed, without and with a fault',
+        ],
+        'titles' => [
+            'fault' => ':one, from none to dominant',
+            'alike' => ':one, or :other',
+            'artefact' => ':mishap, or :one',
+            'speed' => ':one, easy and at full speed',
+        ],
+        'swings' => [
+            'fault' => ['absent' => 'not there', 'slight' => 'slight', 'clear' => 'clear', 'dominant' => 'dominant'],
+            'alike' => ['neither' => 'neither', 'one' => 'the one', 'other' => 'the other'],
+            'artefact' => ['instrument' => 'the instrument', 'golfer' => 'the golfer', 'neither' => 'neither'],
+            'speed' => [
+                'easy-without' => 'easy, without', 'full-without' => 'full, without',
+                'easy-with' => 'easy, with', 'full-with' => 'full, with',
+            ],
+        ],
+        'other' => 'Taken for', 'choose' => 'choose', 'mishap' => 'What goes wrong', 'device' => 'Recorded by',
+        'hand' => 'Hand', 'lens' => 'Lens', 'make' => 'Make it', 'sets' => 'Made before',
+        'making' => 'being made',
+        'none' => 'None yet: the first is made in some seconds.',
+        'swings-of' => 'The swings of the set', 'apart' => 'What tells them apart', 'measure' => 'Measure',
+        'told' => 'Told apart by :what',
+        'not-told' => 'No measure of this instrument tells them apart',
+        'simulated' => 'Simulated: as ideal as a made golfer is. A recorded swing is never as clean.',
+        'practise' => 'Practise this', 'again' => 'Another golfer', 'once-more' => 'Once more',
+        'not-under-lens' => 'This fault does not count under that lens, or cannot be made.',
+        'the-same' => 'A fault is not taken for itself: choose another.',
+        'not-on-device' => 'This cannot befall that instrument.',
     ],
 ];

@@ -90,6 +90,8 @@ return [
         'no-such-row' => 'It is in the draft no longer. Nothing was stored.',
     ],
     'practice' => [
+        'being-made' => 'Swings to practise this on are being made: some seconds. Then begin again.',
+        'many-sets' => 'You have asked for :count contrast sets today; what is made is at hand, more can be made tomorrow.',
         'nothing' => 'There is nothing to practise on yet: questions come from rounds that were published, and nothing that '
             .'waits to be read is asked.',
         'answered' => 'This question was answered before; the first answer counts.',

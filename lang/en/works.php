@@ -9,6 +9,7 @@ return [
         'publish' => 'The figures are being worked out; nobody sees anything before they are complete.',
         'figures' => 'The figures are being worked out anew; what was published stands until then.',
         'export' => 'The files are being written.',
+        'contrast' => 'The swings are being made: some seconds.',
         'try' => 'Every recording is being judged by the draft.',
     ],
     'leave' => 'You can leave this page.',

@@ -71,6 +71,12 @@ export const PRACTICE = {
   'next-question': 'Enter',
 };
 
+/** In practice on a case asked whole. */
+export const WHOLE = {
+  'call-on': 'ArrowDown',
+  'call-back': 'ArrowUp',
+};
+
 export const DEBRIEF = {
   'topic-on': 'ArrowDown',
   'topic-back': 'ArrowUp',

@@ -46,6 +46,7 @@ $areas = [
     'Debrief',
     'Report',
     'Practice',
+    'Readiness',
     'Search',
     'Today',
     'Operations',

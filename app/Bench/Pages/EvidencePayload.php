@@ -9,12 +9,16 @@ use App\Models\Recording;
 use App\Models\Rendition;
 use App\Words\Term;
 use Core\Format\Json\StanceJson;
+use Core\Motion\Motion as CoreMotion;
+use Core\Motion\Station;
 use Core\Motion\StationTime;
+use Core\Motion\StationTimes;
 use Core\Motion\View;
 use Core\Trace\Axis;
 use Core\Trace\DeviceClass;
 use Core\Trace\Series;
 use Core\Trace\Side;
+use Core\Trace\Stance;
 use Core\Trace\Trace;
 
 /**
@@ -51,23 +55,65 @@ final class EvidencePayload
         $motion = $motion === null || $core === null ? $motion : $core->motion($motion);
         $stance = $recording->stance;
         $stance = $stance === null || $core === null ? $stance : $core->stance($stance);
+
+        return self::drawn(
+            $recording->golfer->handedness,
+            $core === null ? $recording->t0 : 0.0,
+            $core === null ? ($recording->samples - 1) / $recording->rate_hz : $core->duration(),
+            $stations,
+            $stance,
+            $motion,
+            $views === []
+                ? []
+                : array_values(
+                    $recording->films
+                        ->filter(
+                            static fn (Film $f): bool => $f->isReady() && in_array($f->coreView(), $views, true),
+                        )
+                        ->map(static fn (Film $f): array => self::film($f, $url, $as))
+                        ->all(),
+                ),
+            match (true) {
+                ! $withTrace => null,
+                $core === null => $recording->trace(),
+                default => $core->trace($recording->trace()),
+            },
+        );
+    }
+
+    /**
+     * What is drawn of a swing, recorded or made.
+     *
+     * @param  string  $hand  'right' or 'left'
+     * @param  float  $t0  of the recording's clock, s
+     * @param  float  $duration  s
+     * @param  list<array<string, mixed>>  $films
+     * @return array<string, mixed>
+     */
+    public static function drawn(
+        string $hand,
+        float $t0,
+        float $duration,
+        StationTimes $stations,
+        ?Stance $stance,
+        ?CoreMotion $motion,
+        array $films,
+        ?Trace $trace,
+    ): array {
         $ball = null;
-        $im = $stations->all()['IM'] ?? null;
+        $im = $stations->t(Station::Impact);
         if ($motion !== null && $im !== null && $motion->has('club_head')) {
             $ball = [
-                round($motion->coordinate('club_head', Axis::X)->at($im->t) ?? 0.0),
-                round(($motion->coordinate('club_head', Axis::Y)->at($im->t) ?? 0.0) + 42.0),
+                round($motion->coordinate('club_head', Axis::X)->at($im) ?? 0.0),
+                round(($motion->coordinate('club_head', Axis::Y)->at($im) ?? 0.0) + 42.0),
                 21,
             ];
         }
 
         return [
-            'hand' => $recording->golfer->handedness,
-            't0' => $core === null ? $recording->t0 : 0.0,
-            'duration' => round(
-                $core === null ? ($recording->samples - 1) / $recording->rate_hz : $core->duration(),
-                4,
-            ),
+            'hand' => $hand,
+            't0' => $t0,
+            'duration' => round($duration, 4),
             'stations' => array_map(static fn (StationTime $t): float => round($t->t, 4), $stations->all()),
             'stance' => StanceJson::orNull($stance),
             'motion' => $motion === null
@@ -87,19 +133,8 @@ final class EvidencePayload
                             $motion->points,
                         ),
                     ],
-            'films' => $views === []
-                    ? []
-                    : array_values(
-                        $recording->films
-                            ->filter(
-                                static fn (Film $f): bool => $f->isReady() && in_array($f->coreView(), $views, true),
-                            )
-                            ->map(static fn (Film $f): array => self::film($f, $url, $as))
-                            ->all(),
-                    ),
-            'trace' => $withTrace
-                ? $this->trace($core === null ? $recording->trace() : $core->trace($recording->trace()))
-                : null,
+            'films' => $films,
+            'trace' => $trace === null ? null : self::trace($trace),
         ];
     }
 
@@ -139,7 +174,7 @@ final class EvidencePayload
     }
 
     /** @return array<string, mixed> */
-    private function trace(Trace $trace): array
+    private static function trace(Trace $trace): array
     {
         [$x, $y] = $trace->cop();
         $feet = [];

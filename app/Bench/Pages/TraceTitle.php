@@ -5,18 +5,24 @@ declare(strict_types=1);
 namespace App\Bench\Pages;
 
 use App\Models\Recording;
+use Core\Trace\DeviceClass;
 
 /** What stands above a recording's trace: what is drawn, and what it was made from. */
 final class TraceTitle
 {
     public static function ofRecording(Recording $recording): string
     {
+        return self::of($recording->deviceClass());
+    }
+
+    public static function of(DeviceClass $device): string
+    {
         $parts = [__('stage.trace.share')];
-        if ($recording->device_class === 'plate') {
+        if ($device === DeviceClass::Plate) {
             $parts[] = __('stage.trace.derived');
         }
         $title = implode(', ', array_map(strval(...), $parts));
 
-        return $recording->deviceClass()->measuresForce() ? "$title · ".__('stage.trace.force') : $title;
+        return $device->measuresForce() ? "$title · ".__('stage.trace.force') : $title;
     }
 }

@@ -7,9 +7,12 @@ namespace App\Bench\Pages;
 use App\Codebook\Codebooks;
 use App\Models\Recording;
 use App\Words\Term;
+use Core\Codebook\FaultVerdict;
 use Core\Drawing\RuleChart;
+use Core\Measurement\Evidence;
 use Core\Measurement\Illustration;
 use Core\Measurement\Measured;
+use Core\Measurement\Measurements;
 use Core\Motion\Station;
 
 /**
@@ -30,13 +33,19 @@ final readonly class VerdictCurves
     {
         $recording->loadMissing(['channels', 'views', 'stations', 'measured']);
         $set = $recording->measured ?? abort(409, (string) __('bench.measuring.wait'));
-        $evidence = $recording->evidence();
-        $from = ($evidence->stations->t(Station::Address) ?? $recording->t0) - 0.25;
-        $to = ($evidence->stations->t(Station::Finish) ?? $from + 2.5) + 0.1;
         $verdicts = $this->codebooks->verdicts($this->codebooks->document(), $lens, $recording) ?? [];
+
+        return self::drawn($recording->evidence(), $set->measured(), $verdicts[$fault] ?? null);
+    }
+
+    /** @return list<Condition> of a verdict on what is held of a swing, wherever that is kept */
+    public static function drawn(Evidence $evidence, Measurements $measured, ?FaultVerdict $verdict): array
+    {
+        $from = ($evidence->stations->t(Station::Address) ?? $evidence->trace->t0 ?? 0.0) - 0.25;
+        $to = ($evidence->stations->t(Station::Finish) ?? $from + 2.5) + 0.1;
         $out = [];
-        foreach (($verdicts[$fault] ?? null)->judgement->deciding ?? [] as $condition) {
-            $found = $condition->foundIn($set->measured());
+        foreach ($verdict->judgement->deciding ?? [] as $condition) {
+            $found = $condition->foundIn($measured);
             $drawn = Illustration::ofMeasure($evidence, $condition->measure, $condition->station);
             $threshold = $condition->threshold;
             $chart = $drawn === null || ! is_float($threshold)

@@ -20,4 +20,6 @@ enum WorkKind: string
     case Export = 'export';
     /** Judging every recording by a draft of the codebook beside the one that holds. */
     case Try = 'try';
+    /** Making the swings of a contrast set. */
+    case Contrast = 'contrast';
 }

@@ -10,6 +10,7 @@ use App\Models\PracticeAnswer;
 use App\Models\PracticeSitting;
 use App\Models\User;
 use App\Practice\Modes;
+use App\Practice\WholeCase;
 use Core\Training\Mode;
 use Illuminate\Support\Facades\DB;
 
@@ -28,20 +29,20 @@ final readonly class AnswerQuestion
     {
         return DB::transaction(function () use ($sitting, $place, $said, $user): PracticeAnswer {
             $sitting = PracticeSitting::query()->lockForUpdate()->findOrFail($sitting->id);
-            $answer = $sitting->answers()->where('place', $place)->with(['entry', 'recording.stations'])->firstOrFail();
+            $answer = $sitting->answers()->where('place', $place)->with(['entry', 'recording.stations', 'made'])->firstOrFail();
             if ($answer->answered_at !== null) {
                 // Sent twice it is the same answer; another one comes too late.
                 return $answer->said === $said
                     ? $answer
                     : throw ActionException::because('refusals.practice.answered', [], ActionException::CONFLICT);
             }
-            $answer->update([
-                'said' => $said,
-                ...$this->modes->of($answer->mode)->judged($answer, $said),
-                'answered_at' => now(),
-            ]);
+            $mode = $this->modes->of($answer->mode);
+            $answer->update(['said' => $said, ...$mode->judged($answer, $said), 'answered_at' => now()]);
+            if ($mode instanceof WholeCase) {
+                $answer->calls()->createMany($mode->calls($answer, $said));
+            }
             // What can be seen in what is shown, and when the ball is struck, tells nothing of a key.
-            if (! in_array($answer->mode, [Mode::Seen, Mode::Moment], true)) {
+            if ($answer->recording_id !== null && ! in_array($answer->mode, [Mode::Seen, Mode::Moment], true)) {
                 Exposure::query()->firstOrCreate(
                     ['user_id' => $user->id, 'recording_id' => $answer->recording_id, 'what' => 'key', 'sitting_id' => null],
                     ['shown_at' => now()],

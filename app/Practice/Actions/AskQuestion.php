@@ -30,16 +30,16 @@ final readonly class AskQuestion
     public function __invoke(PracticeSitting $sitting, User $user): bool
     {
         $mode = $this->modes->of($sitting->mode);
-        $before = $sitting->answers()->with('entry')->get();
+        $before = $sitting->answers()->with(['entry', 'made:id,spec'])->get();
         $questions = self::fresh($mode->questions($user, $sitting->fault), $before->pluck('topic.id')->all());
         $next = NextQuestion::of(
             $questions,
             $this->skills->forMode($user, $sitting->mode, $questions),
             array_values($before->map(static fn (PracticeAnswer $a): Question => new Question(
                 (string) $a->key_entry_id,
-                (string) $a->recording_id,
+                $a->swing(),
                 $a->skill,
-                $a->entry?->scoredLabel() === 'present',
+                $a->entry?->scoredLabel() === 'present' || isset($a->made->spec['faults'][(string) $a->fault]),
             ))->all()),
             $sitting->mode === Mode::Fault ? $this->confusions->of($user) : [],
             new Chance("practice|$sitting->public_id|{$before->count()}"),

@@ -17,10 +17,14 @@ final readonly class BeginPractice
     {
     }
 
-    /** @throws ActionException where there is nothing this person may be asked */
-    public function __invoke(User $user, ?string $fault, int $questions, Mode $mode = Mode::Fault): PracticeSitting
+    /**
+     * @param  int  $being  how many sets of swings are being made for this person
+     *
+     * @throws ActionException where there is nothing this person may be asked
+     */
+    public function __invoke(User $user, ?string $fault, int $questions, Mode $mode = Mode::Fault, int $being = 0): PracticeSitting
     {
-        return DB::transaction(function () use ($user, $fault, $questions, $mode): PracticeSitting {
+        return DB::transaction(function () use ($user, $fault, $questions, $mode, $being): PracticeSitting {
             User::query()->lockForUpdate()->findOrFail($user->id);
             $open = PracticeSitting::query()->where('user_id', $user->id)->whereNull('ended_at')->first();
             if ($open !== null && $open->fault === $fault && $open->mode === $mode) {
@@ -34,7 +38,9 @@ final readonly class BeginPractice
                 'questions' => $questions,
             ]);
             if (! ($this->ask)($sitting, $user)) {
-                throw ActionException::because('refusals.practice.nothing');
+                throw $being > 0
+                    ? ActionException::because('refusals.practice.being-made')
+                    : ActionException::because('refusals.practice.nothing');
             }
 
             return $sitting;

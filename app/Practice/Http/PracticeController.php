@@ -6,11 +6,14 @@ namespace App\Practice\Http;
 
 use App\Bench\Pages\EvidencePayload;
 use App\Http\Controller;
+use App\Models\MadeSwing;
 use App\Models\PracticeAnswer;
 use App\Models\PracticeSitting;
 use App\Practice\Actions\AnswerQuestion;
 use App\Practice\Actions\BeginPractice;
+use App\Practice\Actions\StockPractice;
 use App\Practice\Modes;
+use App\Practice\Pages\MadePayload;
 use App\Practice\Pages\PracticePage;
 use App\Practice\Pages\QuestionPage;
 use App\Practice\Pages\StaffMap;
@@ -39,9 +42,11 @@ final class PracticeController extends Controller
         ]);
     }
 
-    public function begin(BeginPracticeRequest $request, BeginPractice $begin): RedirectResponse
+    public function begin(BeginPracticeRequest $request, BeginPractice $begin, StockPractice $stock): RedirectResponse
     {
-        $sitting = $begin($this->user(), $request->fault(), $request->questions(), $request->mode());
+        $this->backTo(route('practice'));
+        $being = $stock->ask($this->user(), $request->mode(), $request->fault());
+        $sitting = $begin($this->user(), $request->fault(), $request->questions(), $request->mode(), $being);
 
         return redirect()->route('practice.question', [$sitting, $sitting->answers()->count()]);
     }
@@ -76,10 +81,14 @@ final class PracticeController extends Controller
     public function evidence(PracticeSitting $sitting, int $place, EvidencePayload $payload): JsonResponse
     {
         $answer = $this->asked($sitting, $place);
+        if ($answer->made !== null) {
+            return response()->json(MadePayload::of($answer->made));
+        }
+        $recording = $answer->recorded();
         ['film' => $film, 'trace' => $trace, 'stations' => $stations] = $this->shows($answer);
-        $filmed = $film ? $answer->recording->filmedViews() : [];
+        $filmed = $film ? $recording->filmedViews() : [];
         $given = $payload->of(
-            $answer->recording,
+            $recording,
             $film && $filmed === [],
             $filmed,
             $trace,
@@ -102,6 +111,16 @@ final class PracticeController extends Controller
         return response()->json($given);
     }
 
+    /** A made swing that stands beside it now. */
+    public function other(PracticeSitting $sitting, int $place, int $made): JsonResponse
+    {
+        $answer = $this->asked($sitting, $place);
+        $shown = array_column($this->modes->of($answer->mode)->others($answer), 'made');
+        abort_unless(in_array($made, $shown, true), 404);
+
+        return response()->json(MadePayload::of(MadeSwing::query()->findOrFail($made)));
+    }
+
     public function film(
         PracticeSitting $sitting,
         int $place,
@@ -112,7 +131,7 @@ final class PracticeController extends Controller
         $answer = $this->asked($sitting, $place);
         $recording = $answer->recording;
         abort_unless(
-            $this->shows($answer)['film'] && ($part === 'stream' || $this->shows($answer)['stations']) &&
+            $recording !== null && $this->shows($answer)['film'] && ($part === 'stream' || $this->shows($answer)['stations']) &&
             in_array($view, array_map(static fn (FilmView $v): string => $v->value, $recording->filmedViews()), true),
             404,
         );
@@ -131,7 +150,10 @@ final class PracticeController extends Controller
     /** @throws NotNow where its swing waits somewhere to be read blind by now, or may be used no longer */
     private function asked(PracticeSitting $sitting, int $place): PracticeAnswer
     {
-        $answer = $sitting->answers()->where('place', $place)->with('recording.golfer')->firstOrFail();
+        $answer = $sitting->answers()->where('place', $place)->with(['recording.golfer', 'made'])->firstOrFail();
+        if ($answer->recording_id === null) {
+            return $answer;
+        }
         $sight = Sight::ofPractice(
             $this->onlookers->of($this->user())->standing($answer->recording_id),
             $answer->answered_at !== null,

@@ -6,12 +6,16 @@ namespace App\Practice\Pages;
 
 use App\Codebook\Codebooks;
 use App\Models\Casts\Cell;
+use App\Models\Enums\WorkKind;
+use App\Models\Enums\WorkState;
 use App\Models\PracticeAnswer;
 use App\Models\PracticeSitting;
 use App\Models\User;
+use App\Models\Work;
 use App\Practice\PersonSkills;
 use App\Practice\PracticePool;
 use Core\Number\Written;
+use Core\Simulation\Plant;
 use Core\Training\Mode;
 use Core\Training\NextQuestion;
 use Core\Training\Question;
@@ -38,7 +42,7 @@ final readonly class PracticePage
         $open = PracticeSitting::query()->where('user_id', $user->id)->whereNull('ended_at')->first();
         $rows = [];
         foreach ($skills as $fault => $skill) {
-            if (isset($asked[$fault])) {
+            if (isset($asked[$fault]) || in_array($fault, Plant::FAULTS, true)) {
                 $rows[] = [
                     'fault' => $fault,
                     'name' => ucfirst($codebook->fault($fault)->name),
@@ -50,7 +54,7 @@ final readonly class PracticePage
                     'wide' => round(100.0 * ($skill->high() - $skill->low()), 1),
                     'at' => round(100.0 * $skill->chance(), 1),
                     'answers' => $skill->answers,
-                    'swings' => $asked[$fault],
+                    'swings' => $asked[$fault] ?? 0,
                     'says' => $skill->low() >= NextQuestion::AIM ? (string) __('practice.stands') : '',
                 ];
             }
@@ -58,6 +62,7 @@ final readonly class PracticePage
 
         return [
             'modes' => self::modes($user),
+            'making' => self::making($user),
             'rows' => $rows,
             'swings' => count(array_unique(array_map(static fn (Question $q): string => $q->swing, $questions))),
             'questions' => count($questions),
@@ -68,6 +73,19 @@ final readonly class PracticePage
             'aim' => round(100.0 * NextQuestion::AIM),
             'done' => self::done($user),
         ];
+    }
+
+    /** Where to ask how far the newest swings are that are being made for this person; null where none are. */
+    private static function making(User $user): ?string
+    {
+        $work = Work::query()
+            ->where('kind', WorkKind::Contrast)
+            ->where('asked_by', $user->id)
+            ->whereIn('state', [WorkState::Waiting, WorkState::Running])
+            ->orderByDesc('id')
+            ->first();
+
+        return $work === null ? null : route('works.show', $work, false);
     }
 
     /** @return list<array{mode: string, name: string, says: string, score: string}> */

@@ -8,10 +8,11 @@ use App\Bench\Pages\TraceTitle;
 use App\Bench\Pages\VerdictCurves;
 use App\Models\PracticeAnswer;
 use App\Models\PracticeSitting;
-use App\Models\Recording;
 use App\Models\User;
+use App\Practice\FaultTruth;
 use App\Practice\Modes;
 use App\Practice\PracticeMode;
+use App\Practice\WholeCase;
 use App\Words\Term;
 use App\Words\Wording;
 use Core\Codebook\StandardLenses;
@@ -26,6 +27,7 @@ final readonly class QuestionPage
         private Modes $modes,
         private Wording $words,
         private VerdictCurves $curves,
+        private FaultTruth $truth,
     ) {
     }
 
@@ -50,11 +52,14 @@ final readonly class QuestionPage
             'options' => self::keyed($mode->options($answer)),
             'film' => $answered || $shows['film'],
             'trace' => $answered || $shows['trace'],
-            'about' => self::about($answer->recording, $answered || $shows['trace']),
-            'traceTitle' => TraceTitle::ofRecording($answer->recording),
-            'evidence' => route('practice.evidence', [$sitting, $answer->place], false),
+            'about' => self::about($answer, $answered || $shows['trace']),
+            'made' => $answer->made !== null,
+            'traceTitle' => TraceTitle::of($answer->made?->device() ?? $answer->recorded()->deviceClass()),
+            'evidence' => $evidence = route('practice.evidence', [$sitting, $answer->place], false),
+            'swings' => $this->swings($sitting, $answer, $mode, $evidence),
+            'rows' => $mode instanceof WholeCase ? $mode->rows($answer) : [],
             'why' => $this->why($answer, $mode),
-            'truth' => $answered ? $this->truth($answer, $mode, $user) : null,
+            'truth' => $answered ? $this->told($answer, $mode, $user) : null,
             'next' => $this->next($sitting, $answer),
         ];
     }
@@ -74,13 +79,35 @@ final readonly class QuestionPage
         ], $options, array_keys($options));
     }
 
-    private static function about(Recording $recording, bool $device): string
+    /** @return list<array{name: string, url: string}> this swing and those beside it, where there are any */
+    private function swings(PracticeSitting $sitting, PracticeAnswer $answer, PracticeMode $mode, string $evidence): array
     {
+        $others = $mode->others($answer);
+
+        return $others === [] ? [] : [
+            [
+                'name' => (string) __($answer->mode === Mode::Speed ? 'practice.speed.full' : 'practice.made.this'),
+                'url' => $evidence,
+            ],
+            ...array_map(static fn (array $other): array => [
+                'name' => $other['name'],
+                'url' => route('practice.other', [$sitting, $answer->place, $other['made']], false),
+            ], $others),
+        ];
+    }
+
+    private static function about(PracticeAnswer $answer, bool $device): string
+    {
+        $made = $answer->made;
+        $recording = $answer->recording;
+        $hand = $made === null ? $answer->recorded()->golfer->handedness : $made->spec['hand'];
+
         return implode(' · ', array_filter([
-            (string) __("bench.about.hand.{$recording->golfer->handedness}"),
-            "$recording->club, $recording->swing",
-            $device ? Term::device($recording->deviceClass()) : '',
-            (string) Term::limits($recording->golfer),
+            $made === null ? '' : (string) __('practice.made.simulated'),
+            (string) __("bench.about.hand.$hand"),
+            $made === null ? "{$answer->recorded()->club}, {$answer->recorded()->swing}" : $made->spec()->club(),
+            $device ? Term::device($made?->device() ?? $answer->recorded()->deviceClass()) : '',
+            $recording === null ? '' : (string) Term::limits($recording->golfer),
         ], static fn (string $part): bool => $part !== ''));
     }
 
@@ -96,15 +123,26 @@ final readonly class QuestionPage
     }
 
     /** @return array<string, mixed> */
-    private function truth(PracticeAnswer $answer, PracticeMode $mode, User $user): array
+    private function told(PracticeAnswer $answer, PracticeMode $mode, User $user): array
     {
         $truth = $mode->truth($answer, $user);
 
         return [
             ...$truth,
             'right' => $answer->right === true,
-            'conditions' => $truth['fault'] === null ? []
-                : $this->curves->of($answer->recording, $truth['fault'], StandardLenses::DEFAULT),
+            'conditions' => match (true) {
+                $truth['fault'] === null => [],
+                $answer->made === null => $this->curves->of(
+                    $answer->recorded(),
+                    $truth['fault'],
+                    StandardLenses::DEFAULT,
+                ),
+                default => VerdictCurves::drawn(
+                    $answer->made->evidence(),
+                    $answer->made->basis()->measurements,
+                    $this->truth->verdict($answer, $truth['fault']),
+                ),
+            },
         ];
     }
 

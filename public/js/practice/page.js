@@ -1,30 +1,29 @@
 // A question of practice: the swing halted where the fault shows, one answer by key, the truth at the same moment.
 import { keyed } from '../bench/keyed.js';
 import { openStage } from '../bench/stage.js';
-import { PRACTICE, STAGE } from '../keys.js';
+import { PRACTICE, STAGE, WHOLE } from '../keys.js';
+import { wholeCase } from './whole.js';
 
 async function open(root) {
   const answers = root.querySelector('[data-answers]');
   const moment = answers?.querySelector('[data-moment]');
+  const whole = answers?.querySelector('[data-whole]') ? wholeCase(answers, (code) => stage?.goTo(code)) : null;
   // An answer is given before the swing is drawn as well: who knows need not wait. A moment is that of the swing.
   let stage = null;
-  keyed(
-    root,
-    { ...STAGE, ...PRACTICE },
-    {
-      act: (action) => {
-        const answer = answers?.querySelector(`[data-answer="${action}"]`);
-        if (action === 'next-question') root.querySelector('[data-next]')?.click();
-        else if (answer) answer.click();
-        else stage?.do(action);
-      },
-      seek: (pin) => {
-        stage?.halt();
-        stage?.seek(Number(pin.dataset.seek));
-      },
-      goTo: (code) => stage?.goTo(code),
+  keyed(root, whole ? { ...STAGE, ...PRACTICE, ...WHOLE } : { ...STAGE, ...PRACTICE }, {
+    act: (action) => {
+      if (whole?.act(action)) return;
+      const answer = answers?.querySelector(`[data-answer="${action}"]`);
+      if (action === 'next-question') root.querySelector('[data-next]')?.click();
+      else if (answer) answer.click();
+      else stage?.do(action);
     },
-  );
+    seek: (pin) => {
+      stage?.halt();
+      stage?.seek(Number(pin.dataset.seek));
+    },
+    goTo: (code) => stage?.goTo(code),
+  });
   if (moment) {
     moment.disabled = true;
     moment.addEventListener('click', () => {

@@ -5,7 +5,7 @@
         <section class="stage" aria-label="{{ __('practice.swing') }}">
             <div class="head">
                 <h1>{{ $title }} <span class="quiet">{{ $place }}</span></h1>
-                <span class="quiet">{{ $about }}</span>
+                <span @class(['quiet' => ! $made, 'simulated' => $made])>{{ $about }}</span>
             </div>
             @include('bench.stage', ['locked' => true])
         </section>
@@ -26,7 +26,9 @@
                 <form method="post" action="{{ route('practice.answer', [$sitting, $answer->place]) }}"
                     class="practice-answers" data-answers>
                     @csrf
-                    @if($options)
+                    @if($rows)
+                        @include('practice.whole')
+                    @elseif($options)
                         @foreach($options as $option)
                             <button class="act big second" name="said" value="{{ $option['value'] }}"
                                 data-answer="{{ $option['does'] }}">{{ $option['label'] }}

@@ -28,6 +28,8 @@ function pages(object $test): array
         'fault' => ['hang-back'],
         'key' => ['hang-back'],
         'sitting' => ['x'],
+        'set' => [App\Models\ContrastSet::query()->value('public_id') ?? 'x'],
+        'made' => [1],
         'swing' => [1],
         'place' => [1],
         'view' => ['face-on'],

@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Readiness;
+
+use App\Models\Casts\Cell;
+use Core\Training\Alikeness;
+use Core\Training\Criterion;
+use Core\Training\CriterionKind;
+use Illuminate\Database\Query\JoinClause;
+use Illuminate\Support\Facades\DB;
+
+/** How alike the calls of one case are in being right, from all published rounds: what a test assumes before it begins. */
+final class AcademyAlikeness
+{
+    /** So many of the newest sheets say it. */
+    private const SHEETS = 3000;
+
+    public static function of(Criterion $criterion): Alikeness
+    {
+        $label = $criterion->kind === CriterionKind::Sensitivity ? 'present' : 'absent';
+        $cases = [];
+        foreach (DB::table('calls')
+            ->join('readings', 'readings.id', '=', 'calls.reading_id')
+            ->join('sitting_cases', 'sitting_cases.id', '=', 'readings.sitting_case_id')
+            ->join('sittings', 'sittings.id', '=', 'sitting_cases.sitting_id')
+            ->join('cases', 'cases.id', '=', 'sitting_cases.case_id')
+            ->join('case_swings', 'case_swings.case_id', '=', 'sitting_cases.case_id')
+            ->join('recordings', 'recordings.id', '=', 'case_swings.recording_id')
+            ->join('key_entries', static fn (JoinClause $j) => $j
+                ->on('key_entries.key_version_id', '=', 'sittings.key_version_id')
+                ->on('key_entries.case_id', '=', 'sitting_cases.case_id')
+                ->on('key_entries.fault', '=', 'calls.fault'))
+            ->where('sittings.kind', 'round')
+            ->where('sittings.state', 'published')
+            ->where('readings.stage', 'blind')
+            ->where('readings.exposed', false)
+            ->whereNotNull('readings.handed_in_at')
+            ->where('sitting_cases.occasion', 1)
+            ->where('cases.kind', 'single')
+            ->whereIn('calls.fault', $criterion->faults)
+            ->whereNotIn('key_entries.grade', ['contested', 'conflict'])
+            ->whereRaw('coalesce(key_entries.ruling, key_entries.label) = ?', [$label])
+            ->groupBy('readings.id', 'recordings.golfer_id')
+            ->orderByDesc('readings.id')
+            ->limit(self::SHEETS)
+            ->selectRaw('recordings.golfer_id, count(*) as n, count(*) filter (where calls.presence = ?) as hits', [$label])
+            ->get() as $row) {
+            $cases[] = ['g'.Cell::int($row->golfer_id), Cell::int($row->hits), Cell::int($row->n)];
+        }
+
+        return Alikeness::of($cases);
+    }
+}
