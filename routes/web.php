@@ -32,6 +32,7 @@ use App\Models\CodebookExample;
 use App\Models\CodebookVersion;
 use App\Models\Device;
 use App\Models\PendingImport;
+use App\Models\ReadinessRule;
 use App\Models\Recording;
 use App\Models\Sitting;
 use App\Notices\Http\NoticesController;
@@ -43,6 +44,8 @@ use App\Panel\Http\JudgingController;
 use App\Panel\Http\PanelController;
 use App\Practice\Http\ContrastController;
 use App\Practice\Http\PracticeController;
+use App\Readiness\Http\ReadinessController;
+use App\Readiness\Http\RuleController;
 use App\Report\Http\ReportController;
 use App\Search\Http\SearchController;
 use App\Shelf\Http\BatchController;
@@ -93,6 +96,7 @@ Route::pattern('batch', '[0-9a-z]{26}');
 Route::pattern('ball', '[0-9]{1,9}');
 Route::pattern('limit', '[0-9]{1,9}');
 
+Route::get('/verify', [ReadinessController::class, 'verify'])->middleware('throttle:code')->name('readiness.verify');
 Route::middleware('auth')->group(function (): void {
     Route::post('/logout', [SessionController::class, 'destroy'])->name('logout');
     Route::get('/', TodayController::class)->name('today');
@@ -132,6 +136,26 @@ Route::middleware('auth')->group(function (): void {
             Route::get('/{place}/other/{made}', [PracticeController::class, 'other'])
                 ->where('made', '[0-9]{1,12}')->name('practice.other');
         });
+    Route::get('/readiness', [ReadinessController::class, 'index'])->name('readiness');
+    Route::can('manage', ReadinessRule::class)->prefix('/readiness/rules')->group(function (): void {
+        Route::get('/new', [RuleController::class, 'create'])->name('readiness.rules.create');
+        Route::post('/', [RuleController::class, 'store'])->name('readiness.rules.store');
+    });
+    Route::can('manage', 'rule')->prefix('/readiness/rules/{rule}')->group(function (): void {
+        Route::get('/', [RuleController::class, 'show'])->name('readiness.rules.show');
+        Route::put('/', [RuleController::class, 'update'])->name('readiness.rules.update');
+        Route::delete('/', [RuleController::class, 'retire'])->name('readiness.rules.retire');
+        Route::post('/people/{person}/test', [ReadinessController::class, 'begin'])->name('readiness.begin');
+    });
+    Route::can('see', 'rule')->prefix('/readiness/rules/{rule}')->group(function (): void {
+        Route::post('/ask', [ReadinessController::class, 'request'])->name('readiness.ask');
+        Route::get('/people/{person}', [ReadinessController::class, 'show'])->name('readiness.show');
+        Route::post('/people/{person}/decisions', [ReadinessController::class, 'decide'])->name('readiness.decide');
+    });
+    Route::delete('/readiness/tests/{trial}', [ReadinessController::class, 'end'])
+        ->can('manage', 'trial')->name('readiness.end');
+    Route::get('/readiness/statements/{statement}', [ReadinessController::class, 'statement'])
+        ->can('view', 'statement')->name('readiness.statement');
     Route::get('/contrast', [ContrastController::class, 'index'])->name('contrast');
     Route::post('/contrast', [ContrastController::class, 'store'])->name('contrast.ask');
     Route::can('view', 'set')->prefix('/contrast/{set}')->group(function (): void {

@@ -79,6 +79,7 @@ final class LoadDemo
         private readonly WriteReport $report,
         private readonly DemoCodebook $codebook,
         private readonly DemoPractice $practice,
+        private readonly DemoReadiness $readiness,
     ) {
     }
 
@@ -132,12 +133,21 @@ final class LoadDemo
         );
         [$head] = $this->people(Role::HeadCoach);
         $several = $limit === null ? $this->several($today->copy()->subDays(112)) : [];
+        $reserve = $limit === null ? $this->reserve($today->copy()->subDays(128)) : [];
         $this->measureAll();
         ($this->norms)();
         $this->measureAll();
         $panel = $this->people(Role::Panel);
         $staff = $this->people(Role::Instructor);
         $half = (int) ceil(count($recordings) * 14 / 24);
+
+        if ($reserve !== []) {
+            Carbon::setTestNow($today->copy()->subDays(124)->setTime(9, 0));
+            $kept = $this->round('Reserve for tests', SittingKind::Panel, $reserve, $panel, $head);
+            $this->answer($kept, $today->copy()->subDays(122), 1.0);
+            $this->close->now($kept, $head);
+            $this->publish->carryOut($kept->refresh(), $head, Progress::untold());
+        }
 
         Carbon::setTestNow($today->copy()->subDays(108)->setTime(9, 0));
         $study = $this->round('Winter panel study', SittingKind::Panel, $recordings, $panel, $head, $several);
@@ -161,6 +171,7 @@ final class LoadDemo
             Carbon::setTestNow($today->copy()->subDays(40)->setTime(16, 0));
             ($this->codebook)($spring->refresh(), $head);
             ($this->practice)($today->copy()->subDays(30));
+            ($this->readiness)($today->copy()->subDays(20), $this->read(...));
         }
 
         Carbon::setTestNow($today->copy()->subDays(6)->setTime(9, 0));
@@ -218,6 +229,18 @@ final class LoadDemo
             // The change is there in a part swing, and gone again at full speed.
             ['kind' => CaseKind::Ladder, 'swings' => [$series[0][2], $series[1][1], $series[0][3]]],
         ];
+    }
+
+    /** @return list<array{Recording, array{film: bool, trace: bool, ...}}> */
+    private function reserve(Carbon $day): array
+    {
+        $out = [];
+        foreach (Reserve::swings() as $i => $row) {
+            Carbon::setTestNow($day->copy()->addHours($i));
+            $out[] = [$this->record($row), $row];
+        }
+
+        return $out;
     }
 
     private function measureAll(): void
@@ -398,7 +421,6 @@ final class LoadDemo
     /** Members read their first cases, in their own order, up to the given share of them. */
     private function answer(Sitting $round, Carbon $start, float $share): void
     {
-        $codebook = Codebook::standard();
         foreach ($round->members()->orderBy('users.id')->get() as $m => $member) {
             $readings = Reading::query()
                 ->whereIn('sitting_case_id', $round->cases()->select('id'))
@@ -413,25 +435,34 @@ final class LoadDemo
                     : (int) round($readings->count() * [0.5, 0.9, 0.3, 0.6, 0.0, 1.0, 0.4, 0.5][$m % 8]);
             foreach ($readings->take($until) as $n => $reading) {
                 Carbon::setTestNow($start->copy()->startOfDay()->addMinutes(60 * 9 + 7 * $n + 3 * $m));
-                $made = $this->made[$reading->case->recording->id];
-                $chance = new Chance("read|{$round->seed}|{$member->email}|{$reading->case->recording->id}");
-                $core = $this->raters[$member->id]->read(
-                    $codebook,
-                    $made['truth'],
-                    $reading->shown(),
-                    $n,
-                    $made['stations'],
-                    $chance,
-                    Behind::OUTSIDE[$reading->case->recording->golfer->pseudonym] ?? [],
-                    $reading->case->kind === CaseKind::Ladder ? Behind::BREAKS : null,
-                );
-                ($this->save)($reading, 'demo-bench', SheetChanges::of($core, $reading, $member->email));
-                ($this->handIn)($reading, $member);
+                $core = $this->read($reading, $member, $n);
                 if ($round->reveals && $n % 3 !== 2) {
                     $this->lookAgain($reading, $member, $core);
                 }
             }
         }
+    }
+
+    /** A case as this person sees it, from the first call to the hand-in. */
+    private function read(Reading $reading, User $member, int $n): CoreReading
+    {
+        $round = $reading->case->sitting;
+        $made = $this->made[$reading->case->recording->id];
+        $chance = new Chance("read|{$round->seed}|{$member->email}|{$reading->case->recording->id}");
+        $core = $this->raters[$member->id]->read(
+            Codebook::standard(),
+            $made['truth'],
+            $reading->shown(),
+            $n,
+            $made['stations'],
+            $chance,
+            Behind::OUTSIDE[$reading->case->recording->golfer->pseudonym] ?? [],
+            $reading->case->kind === CaseKind::Ladder ? Behind::BREAKS : null,
+        );
+        ($this->save)($reading, 'demo-bench', SheetChanges::of($core, $reading, $member->email));
+        ($this->handIn)($reading, $member);
+
+        return $core;
     }
 
     /**

@@ -33,6 +33,7 @@ final readonly class Navigation
         'training' => [
             'practice' => ['practice', 'practice'],
             'contrast' => ['contrast', 'contrast'],
+            'readiness' => ['readiness', 'readiness'],
         ],
         'academy' => [
             'people' => ['people', 'people'],
@@ -44,7 +45,7 @@ final readonly class Navigation
 
     /** Pages for those who do not run the academy; what is published to them opens from there. */
     private const READERS = [
-        Role::Instructor->value => ['today', 'practice', 'agreement', 'codebook'],
+        Role::Instructor->value => ['today', 'practice', 'readiness', 'agreement', 'codebook'],
         Role::Panel->value => ['today', 'panel', 'practice', 'codebook'],
     ];
 

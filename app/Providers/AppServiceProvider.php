@@ -47,6 +47,9 @@ use App\Models\Film;
 use App\Models\KeyEntry;
 use App\Models\PendingImport;
 use App\Models\PracticeSitting;
+use App\Models\ReadinessDecision;
+use App\Models\ReadinessRule;
+use App\Models\ReadinessTest;
 use App\Models\Reading;
 use App\Models\Recording;
 use App\Models\Sitting;
@@ -64,6 +67,10 @@ use App\Panel\Policies\KeyEntryPolicy;
 use App\Practice\Actions\MakeContrast;
 use App\Practice\Policies\ContrastSetPolicy;
 use App\Practice\Policies\PracticeSittingPolicy;
+use App\Readiness\Actions\PutNextCase;
+use App\Readiness\Policies\ReadinessDecisionPolicy;
+use App\Readiness\Policies\ReadinessRulePolicy;
+use App\Readiness\Policies\ReadinessTestPolicy;
 use App\Shelf\AcademyNorms;
 use App\Shelf\Actions\ChangeFacts;
 use App\Shelf\Actions\MeasureRecording;
@@ -136,6 +143,9 @@ final class AppServiceProvider extends ServiceProvider
         PendingImport::class => PendingImportPolicy::class,
         PracticeSitting::class => PracticeSittingPolicy::class,
         ContrastSet::class => ContrastSetPolicy::class,
+        ReadinessRule::class => ReadinessRulePolicy::class,
+        ReadinessTest::class => ReadinessTestPolicy::class,
+        ReadinessDecision::class => ReadinessDecisionPolicy::class,
         CodebookExample::class => CodebookExamplePolicy::class,
         CodebookVersion::class => CodebookVersionPolicy::class,
         AuditEntry::class => AuditEntryPolicy::class,
@@ -281,6 +291,7 @@ final class AppServiceProvider extends ServiceProvider
         Event::listen(RoundPublished::class, [TellPeople::class, 'published']);
         Event::listen(ReadingReopened::class, [TellPeople::class, 'reopened']);
         Event::listen(ReadingHandedIn::class, [TellPeople::class, 'handedIn']);
+        Event::listen(ReadingHandedIn::class, [PutNextCase::class, 'handedIn']);
         Event::listen(PersonChanged::class, [TellPeople::class, 'person']);
         Event::listen(
             static fn (FilmArrived $arrived) => FilmConversion::dispatch($arrived->film)->afterCommit(),

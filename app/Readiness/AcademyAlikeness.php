@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Readiness;
 
 use App\Models\Casts\Cell;
+use App\Models\ReadinessRule;
 use Core\Training\Alikeness;
 use Core\Training\Criterion;
 use Core\Training\CriterionKind;
@@ -51,5 +52,25 @@ final class AcademyAlikeness
         }
 
         return Alikeness::of($cases);
+    }
+
+    /**
+     * Fixed before the first case is read: how many calls a case has, and how alike they are.
+     *
+     * @param  list<array{calls: list<int>, ...}>  $cases
+     * @return list<array{calls: float, alike: float}>
+     */
+    public static function assumed(ReadinessRule $rule, array $cases): array
+    {
+        $criteria = $rule->toCore()->criteria;
+
+        return array_map(static function (Criterion $of, int $i) use ($cases): array {
+            $calls = array_filter(array_map(static fn (array $c): int => $c['calls'][$i], $cases), static fn (int $n): bool => $n > 0);
+
+            return [
+                'calls' => $calls === [] ? 1.0 : max(1.0, (float) array_sum($calls) / count($calls)),
+                'alike' => self::of($of)->over(array_values($calls)),
+            ];
+        }, $criteria, array_keys($criteria));
     }
 }

@@ -70,7 +70,7 @@ final class Standings
      * @param  list<int>  $users
      * @return array<int, Carbon> when each handed a case in last, of a round, a check or a test
      */
-    private static function lastRead(array $users): array
+    public static function lastRead(array $users): array
     {
         $out = [];
         foreach (DB::table('readings')

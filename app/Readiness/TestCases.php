@@ -31,15 +31,29 @@ final readonly class TestCases
     {
     }
 
-    /** The key that a test would be held against: of the newest study that was published, under the rule's lens. */
-    public static function key(ReadinessRule $rule): ?KeyVersion
+    /**
+     * Of the studies that are published under the rule's lens the one that has most for this person, by its newest key.
+     *
+     * @return array{?KeyVersion, list<Candidate>}
+     */
+    public function best(User $user, ReadinessRule $rule): array
     {
-        return KeyVersion::query()
+        $best = [null, []];
+        foreach (KeyVersion::query()
             ->where('lens', $rule->lens)
             ->whereHas('sitting', static fn ($q) => $q->where('state', SittingState::Published))
+            ->with('sitting')
             ->orderByDesc('sitting_id')
             ->orderByDesc('number')
-            ->first();
+            ->get()
+            ->unique('sitting_id') as $key) {
+            $cases = $this->of($user, $rule, $key);
+            if (count($cases) > count($best[1])) {
+                $best = [$key, $cases];
+            }
+        }
+
+        return $best;
     }
 
     /** @return list<Candidate> in the order of their cases */

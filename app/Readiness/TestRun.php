@@ -6,11 +6,16 @@ namespace App\Readiness;
 
 use App\Codebook\Codebooks;
 use App\Models\Casts\Cell;
+use App\Models\Enums\TestState;
 use App\Models\KeyEntry;
+use App\Models\ReadinessRule;
 use App\Models\ReadinessTest;
 use App\Models\Reading;
+use App\Models\Sitting;
 use App\Models\SittingCase;
+use App\Models\User;
 use Core\Planning\SignOff;
+use Core\Sight\Scope;
 use Core\Training\Criterion;
 use Core\Training\TestCourse;
 use Illuminate\Database\Eloquent\Collection;
@@ -64,7 +69,7 @@ final readonly class TestRun
             ->where('readings.user_id', $test->user_id)
             ->whereNotNull('handed_in_at')
             ->whereNull('sitting_cases.withdrawn_at')
-            ->with(['arm', 'case.swings.recording.films', 'calls' => static fn ($q) => $q->whereIn('fault', $faults)])
+            ->with(['arm', 'case.recording.films', 'calls' => static fn ($q) => $q->whereIn('fault', $faults)])
             ->orderBy('handed_in_at')
             ->orderBy('readings.id')
             ->get();
@@ -109,6 +114,31 @@ final readonly class TestRun
         }
 
         return $out;
+    }
+
+    /** Whether a case waits to be read: of a golfer who consents still, and not taken out. */
+    public static function waits(Sitting $sitting): bool
+    {
+        return $sitting->readings()
+            ->whereNull('handed_in_at')
+            ->whereNull('sitting_cases.withdrawn_at')
+            ->whereHas('case.swings.recording', static fn ($q) => $q
+                ->whereNull('erased_at')
+                ->whereHas('golfer', static fn ($q) => $q->consenting(Scope::StaffTraining)))
+            ->exists();
+    }
+
+    /** The newest test of any version of the rule that came to an end. */
+    public static function newest(User $user, ReadinessRule $rule): ?ReadinessTest
+    {
+        return ReadinessTest::query()
+            ->where('user_id', $user->id)
+            ->whereHas('rule', static fn ($q) => $q->where('id', $rule->line())->orWhere('first_id', $rule->line()))
+            ->whereIn('state', [TestState::SignedOff, TestState::Refused, TestState::Undecided])
+            ->with(['rule', 'sitting'])
+            ->orderByDesc('ended_at')
+            ->orderByDesc('id')
+            ->first();
     }
 
     /** How many cases were put before the person. */

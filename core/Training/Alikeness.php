@@ -54,6 +54,23 @@ final readonly class Alikeness
         );
     }
 
+    /**
+     * The same for cases that have unlike numbers of calls, as a test takes it whose cases all have their mean: large cases
+     * weigh more (Kish 1965), 1 + (Σk²/Σk − 1)ρ.
+     *
+     * @param  list<int>  $calls  of each case that has any
+     */
+    public function over(array $calls): float
+    {
+        $sum = (float) array_sum($calls);
+        if ($sum <= count($calls)) {
+            return $this->upper;
+        }
+        $squares = array_sum(array_map(static fn (int $k): int => $k * $k, $calls));
+
+        return min(1.0, $this->upper * ($squares / $sum - 1.0) / ($sum / count($calls) - 1.0));
+    }
+
     /** @param  list<array{string, int, int}>  $cases */
     private static function correlation(array $cases): ?float
     {

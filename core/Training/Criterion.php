@@ -12,7 +12,7 @@ final readonly class Criterion
 {
     /**
      * @param  string  $name  of the group
-     * @param  non-empty-list<string>  $faults
+     * @param  list<string>  $faults  one at least
      * @param  float  $bar  p0: who is right no more often must not be signed off
      * @param  float  $good  p1: who is right so often should be
      *
@@ -25,6 +25,9 @@ final readonly class Criterion
         public float $bar,
         public float $good,
     ) {
+        if ($faults === []) {
+            throw TrainingException::because('rule');
+        }
         new SignOff($bar, $good);
     }
 

@@ -13,6 +13,9 @@ use Core\Planning\SignOffDecision;
  */
 final readonly class TestCourse
 {
+    /** Nothing is decided on fewer cases, each of another golfer, however many calls they hold. */
+    public const LEAST = 4;
+
     /**
      * @param  list<SignOff>  $tests  of each criterion
      * @param  list<float>  $lambda
@@ -48,7 +51,10 @@ final readonly class TestCourse
                 $lambda[$i] += $test->step($right, $calls);
                 $counted[$i] = [$counted[$i][0] + $right, $counted[$i][1] + $calls];
                 $cases[$i]++;
-                $decisions[$i] = $test->decision($lambda[$i], $cases[$i]);
+                // A likelihood ratio keeps its promise wherever it is first looked at (Ville 1939).
+                $decisions[$i] = $cases[$i] < self::LEAST
+                    ? SignOffDecision::GoesOn
+                    : $test->decision($lambda[$i], $cases[$i]);
             }
         }
 

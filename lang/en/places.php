@@ -20,6 +20,7 @@ return [
         'reports' => 'Reports',
         'practice' => 'Practice',
         'contrast' => 'Contrast sets',
+        'readiness' => 'Readiness',
         'record' => 'Record',
         'people' => 'People',
         'golfers' => 'Golfers',
@@ -27,6 +28,7 @@ return [
     ],
     // As those call them who read.
     'own' => ['today' => 'Today', 'agreement' => 'My results', 'panel' => 'Panel', 'practice' => 'Practice',
+        'readiness' => 'Readiness',
         'codebook' => 'Codebook'],
     'skip' => 'Skip to the page',
     'nav' => 'Places',

@@ -89,6 +89,17 @@ return [
         'row-there' => 'There is one called “:key” already. Nothing was stored.',
         'no-such-row' => 'It is in the draft no longer. Nothing was stored.',
     ],
+    'readiness' => [
+        'rule-old' => 'This rule has a newer version, or is laid down; nothing was changed.',
+        'not-asked' => 'That was answered meanwhile; nothing was changed.',
+        'who' => 'Only instructors and panel members are tested, and only by a head coach.',
+        'own' => 'Nobody tests, signs off or suspends themselves; an appeal is the person’s own.',
+        'under-way' => ':name is being tested already; one test at a time.',
+        'no-cases' => 'There is no case left that :name has never read nor been told of. Record others, have the panel read '
+            .'them, and keep them out of rounds.',
+        'reason' => 'A decision needs a reason in words: ten letters or more.',
+        'not-now' => 'That cannot be decided now: look at where :name stands.',
+    ],
     'practice' => [
         'being-made' => 'Swings to practise this on are being made: some seconds. Then begin again.',
         'many-sets' => 'You have asked for :count contrast sets today; what is made is at hand, more can be made tomorrow.',

@@ -6,11 +6,15 @@ namespace App\Console\Commands;
 
 use App\Console\StudyFile;
 use App\Console\TextOptions;
+use Core\Agreement\Wilson;
 use Core\Number\Distribution;
 use Core\Number\Written;
+use Core\Planning\SignOffDecision;
+use Core\Simulation\SignOffStudy;
 use Core\Simulation\TrainingStudy;
 use Core\Training\Learner;
 use Core\Training\NextQuestion;
+use Core\Training\TestCourse;
 use Illuminate\Console\Command;
 
 /** What the choice of questions does for people who learn by another model than the program's. */
@@ -25,7 +29,7 @@ final class StudyTraining extends Command
 
     private const ANSWERS = [20, 40, 80];
 
-    protected $signature = 'study:training {--people=200} {--seed=training} {--out= : a Markdown file to write}';
+    protected $signature = 'study:training {--people=200} {--tests=2000} {--seed=training} {--out= : a Markdown file to write}';
 
     protected $description = 'What choosing questions does for simulated people who learn by another model; makes '
         .'docs/training.md';
@@ -75,7 +79,52 @@ final class StudyTraining extends Command
             }
         }
 
-        return $this->put(implode("\n", $lines)."\n");
+        return $this->put(implode("\n", [...$lines, '', ...$this->readiness($seed)])."\n");
+    }
+
+    /** @return list<string> */
+    private function readiness(string $seed): array
+    {
+        $times = max(2, (int) $this->text('tests'));
+        $lines = [
+            '# Readiness: who is signed off, and on how many cases',
+            '',
+            "$times simulated tests each, of two criteria that must both pass (1 to 3 calls a case of what is there, 4 to 10 of "
+                .'what is not, one case a golfer). How alike the calls of a case are each test learns from an academy of '
+                .'twelve golfers and eight readers, at the upper end of its 80 % interval (`Core\Training\Alikeness`); nothing '
+                .'is decided on fewer than '.TestCourse::LEAST.' cases. *Fixed*: a test of fixed length with the same errors. '
+                .'Who is not settled at one and a half times its length is not signed off. 95 % intervals by Wilson.',
+            '',
+            '| bar, good | alike | the reader is right | signed off, % | cases | fixed | spared, % |',
+            '|---|---|---|---|---|---|---|',
+        ];
+        foreach ([[0.65, 0.85], [0.5, 0.9]] as [$bar, $good]) {
+            foreach ([0.0, 0.2, 0.4] as $alike) {
+                foreach ([
+                    'at the bar in one, good in the other' => [$bar, $good],
+                    'at the bar in both' => [$bar, $bar],
+                    'between in both' => [($bar + $good) / 2.0, ($bar + $good) / 2.0],
+                    'good in both' => [$good, $good],
+                ] as $says => $right) {
+                    $study = new SignOffStudy($bar, $good, $alike);
+                    $off = $cases = $fixed = 0;
+                    for ($i = 0; $i < $times; $i++) {
+                        $one = $study->test("$seed $bar $alike $says $i", $right);
+                        $off += $one['state'] === SignOffDecision::SignedOff ? 1 : 0;
+                        $cases += $one['cases'];
+                        $fixed += $one['fixed'];
+                    }
+                    [$low, $high] = Wilson::interval($off, $times);
+                    $percent = static fn (float $v): string => Written::fixed(100.0 * $v, 1);
+                    $lines[] = '| '.Written::fixed($bar, 2).', '.Written::fixed($good, 2).' | '.Written::fixed($alike, 1)." | $says | "
+                        .$percent((float) $off / $times).' ('.$percent($low).'–'.$percent($high).') | '
+                        .Written::fixed((float) $cases / $times, 1).' | '.Written::fixed((float) $fixed / $times, 1).' | '
+                        .Written::fixed(100.0 * (1.0 - (float) $cases / $fixed), 0).' |';
+                }
+            }
+        }
+
+        return $lines;
     }
 
     /**

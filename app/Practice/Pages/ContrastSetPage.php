@@ -46,7 +46,7 @@ final readonly class ContrastSetPage
             static fn (?string $key): bool => $key !== null && isset($codebook->faults[$key]),
         ));
         $swings = $set->made_at === null ? [] : $this->swings($set, $codebook, $faults);
-        $rows = $set->made_at === null ? [] : self::rows($set, $codebook, $faults);
+        $rows = $set->made_at === null ? [] : $this->rows($set, $codebook, $faults);
 
         return [
             'set' => $set,
@@ -119,7 +119,7 @@ final readonly class ContrastSetPage
      * @param  list<string>  $faults
      * @return list<Row> those first that tell most
      */
-    private static function rows(ContrastSet $set, Codebook $codebook, array $faults): array
+    private function rows(ContrastSet $set, Codebook $codebook, array $faults): array
     {
         $asked = [];
         foreach ($faults as $key) {
@@ -142,7 +142,7 @@ final readonly class ContrastSetPage
                 'label' => Term::measure($condition->measure, $condition->station),
                 'unit' => $found[0]->unit,
                 'tells' => $apart > 1.0,
-                'values' => array_map(self::value(...), $found),
+                'values' => array_map($this->value(...), $found),
                 'rule' => self::rule($condition),
             ];
         }
@@ -173,12 +173,12 @@ final readonly class ContrastSetPage
     }
 
     /** @return array{text: string, reason: string} */
-    private static function value(Measured $m): array
+    private function value(Measured $m): array
     {
         $value = $m->value;
 
         return match (true) {
-            $value === null => ['text' => '–', 'reason' => app(Wording::class)->say($m->why())],
+            $value === null => ['text' => '–', 'reason' => $this->words->say($m->why())],
             is_float($value) => [
                 'text' => MeasurementPrint::bound($m->censored).MeasurementPrint::value($value).
                     ($m->uncertainty === null ? '' : ' ± '.MeasurementPrint::uncertainty($m->uncertainty)),

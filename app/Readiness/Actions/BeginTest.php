@@ -17,7 +17,6 @@ use App\Readiness\TestCases;
 use App\Sight\Onlookers;
 use Core\Sight\SittingKind;
 use Core\Sight\SittingState;
-use Core\Training\Criterion;
 use Illuminate\Support\Facades\DB;
 
 /** Begins a test: what it assumes is fixed, its key is frozen, and its first case is put before the person. */
@@ -32,15 +31,20 @@ final readonly class BeginTest
     {
         return DB::transaction(function () use ($user, $rule, $by): ReadinessTest {
             User::query()->lockForUpdate()->findOrFail($user->id);
-            $key = TestCases::key($rule);
-            $cases = $key === null ? [] : $this->cases->of($user, $rule, $key);
+            $open = ReadinessTest::query()->where('user_id', $user->id)->where('state', TestState::Open)->first();
+            if ($open?->readiness_rule_id === $rule->id) {
+                // Whose case was taken away goes on with another.
+                ($this->next)($open);
+
+                return $open->refresh();
+            }
+            [$key, $cases] = $this->cases->best($user, $rule);
             $says = match (true) {
                 $rule->retired_at !== null => 'rule-old',
                 ! $user->isActive() || $user->isHeadCoach() => 'who',
                 $user->is($by) => 'own',
-                ReadinessTest::query()->where('user_id', $user->id)->where('state', TestState::Open)->exists() => 'under-way',
-                $key === null => 'no-key',
-                $cases === [] => 'no-cases',
+                $open !== null => 'under-way',
+                $key === null => 'no-cases',
                 default => null,
             };
             if ($says !== null || $key === null) {
@@ -86,30 +90,10 @@ final readonly class BeginTest
         $test->fill([
             'sitting_id' => $sitting->id,
             'state' => TestState::Open,
-            'assumed' => self::assumed($rule, $cases),
+            'assumed' => AcademyAlikeness::assumed($rule, $cases),
             'began_at' => now(),
         ])->save();
 
         return $test;
-    }
-
-    /**
-     * Fixed before the first case is read: how many calls a case has, and how alike they are.
-     *
-     * @param  list<array{calls: list<int>, ...}>  $cases
-     * @return list<array{calls: float, alike: float}>
-     */
-    public static function assumed(ReadinessRule $rule, array $cases): array
-    {
-        $criteria = $rule->toCore()->criteria;
-
-        return array_map(static function (Criterion $of, int $i) use ($cases): array {
-            $calls = array_filter(array_map(static fn (array $c): int => $c['calls'][$i], $cases), static fn (int $n): bool => $n > 0);
-
-            return [
-                'calls' => $calls === [] ? 1.0 : max(1.0, (float) array_sum($calls) / count($calls)),
-                'alike' => AcademyAlikeness::of($of)->upper,
-            ];
-        }, $criteria, array_keys($criteria));
     }
 }

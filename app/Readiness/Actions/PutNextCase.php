@@ -9,6 +9,7 @@ use App\Models\ReadinessTest;
 use App\Models\Reading;
 use App\Models\Sitting;
 use App\Models\SittingCase;
+use App\Models\User;
 use App\Readiness\Events\ReadinessChanged;
 use App\Readiness\TestCases;
 use App\Readiness\TestRun;
@@ -50,11 +51,7 @@ final readonly class PutNextCase
         if ($test->state !== TestState::Open || $sitting === null) {
             return;
         }
-        $waits = $sitting->readings()
-            ->whereNull('handed_in_at')
-            ->whereNull('sitting_cases.withdrawn_at')
-            ->exists();
-        if ($waits) {
+        if (TestRun::waits($sitting)) {
             return;
         }
         $course = $this->run->of($test);
@@ -114,7 +111,7 @@ final readonly class PutNextCase
     }
 
     /** Ended by the head coach before it is decided: what was read stays, and decides nothing. */
-    public function stop(ReadinessTest $test, \App\Models\User $by): void
+    public function stop(ReadinessTest $test, User $by): void
     {
         DB::transaction(function () use ($test, $by): void {
             $test = ReadinessTest::query()->lockForUpdate()->with('sitting')->findOrFail($test->id);

@@ -20,6 +20,7 @@ use App\Models\User;
 use App\Panel\FollowingRounds;
 use App\Panel\Judgings;
 use App\Panel\UnsettledEntries;
+use App\Readiness\WaitingForHead;
 use App\Sight\Onlookers;
 use App\Sight\OwnSwing;
 use Core\Number\Written;
@@ -105,6 +106,7 @@ final class TodayPage
             'unsettledLeft' => $left > 0 ? trans_choice('today.unsettled-left', $left, ['count' => $left]) : null,
             'codebook' => $this->codebooks->current(),
             'expiring' => $this->expiring(),
+            'readiness' => WaitingForHead::of($user),
             'steps' => $this->steps->of(),
         ];
     }

@@ -37,7 +37,7 @@ final class ReadinessJson
         $o = JsonObject::from($data, 'rule');
         $criteria = array_map(static fn (JsonObject $c): Criterion => new Criterion(
             $c->text('name', 60),
-            self::some($c->texts('faults')),
+            $c->texts('faults'),
             CriterionKind::tryFrom($c->text('kind', 20)) ?? throw TrainingException::because('rule'),
             $c->number('bar'),
             $c->number('good'),

@@ -47,6 +47,14 @@
         <h2>{{ __('today.closed', ['round' => $round->name]) }}</h2>
         <a class="act" href="{{ route('rounds.show', $round) }}">{{ __('today.publish') }}</a>
     @endforeach
+    @if($readiness)
+        <h2>{{ __('readiness.page') }}</h2>
+        <ul>
+            @foreach($readiness as $line)
+                <li><a href="{{ $line['url'] }}">{{ $line['says'] }}</a></li>
+            @endforeach
+        </ul>
+    @endif
     @if($unsettled->isNotEmpty())
         <h2>{{ $unsettledTitle }}</h2>
         <x-scroll>

@@ -17,6 +17,8 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route;
 use Illuminate\Testing\TestResponse;
 
+require_once dirname(__DIR__).'/Readiness/newcomer.php';
+
 /*
  * The proof of what may be seen, over all routes and methods, for everybody a state is dangerous for. Canaries
  * – words
@@ -113,6 +115,19 @@ const KNOWN_ROUTES = [
     'practice.evidence' => 'GET',
     'practice.film' => 'GET',
     'practice.other' => 'GET',
+    'readiness' => 'GET',
+    'readiness.rules.create' => 'GET',
+    'readiness.rules.store' => 'POST',
+    'readiness.rules.show' => 'GET',
+    'readiness.rules.update' => 'PUT',
+    'readiness.rules.retire' => 'DELETE',
+    'readiness.begin' => 'POST',
+    'readiness.ask' => 'POST',
+    'readiness.show' => 'GET',
+    'readiness.decide' => 'POST',
+    'readiness.end' => 'DELETE',
+    'readiness.statement' => 'GET',
+    'readiness.verify' => 'GET',
     'contrast' => 'GET',
     'contrast.ask' => 'POST',
     'contrast.show' => 'GET',
@@ -274,6 +289,9 @@ const NOTHING = [
     'example' => '01zzzzzzzzzzzzzzzzzzzzzzzz',
     'set' => '01zzzzzzzzzzzzzzzzzzzzzzzz',
     'made' => 999_999_999,
+    'rule' => '01zzzzzzzzzzzzzzzzzzzzzzzz',
+    'trial' => '01zzzzzzzzzzzzzzzzzzzzzzzz',
+    'statement' => '01zzzzzzzzzzzzzzzzzzzzzzzz',
     'reading' => 'zzzzzzzzzzzzzzzzzzzzzzzzzz',
     'recording' => '01j0000000000000000000zzzz',
     'other' => '01j0000000000000000000zzzz',
@@ -422,7 +440,20 @@ function everyState(object $test): array
         'given_on' => now()->toDateString(), 'expires_on' => now()->addYear()->toDateString(),
     ]);
 
+    // One in a test of readiness, a case read and another waiting; another is decided on, and appeals.
+    $tested = newcomer('In Test');
+    $rule = aRule();
+    app(App\Sight\Onlookers::class)->forget();
+    $trial = app(App\Readiness\Actions\BeginTest::class)($tested, $rule, $test->headCoach());
+    handedIn($trial->sitting);
+    expect(App\Readiness\TestRun::asked($trial))->toBe(2);
+    foreach ([[Core\Training\DecisionKind::Refused, $test->headCoach()], [Core\Training\DecisionKind::Appealed, $nobody]] as [$what, $by]) {
+        app(App\Readiness\Actions\Decide::class)($nobody, $rule, $what, 'For a reason that is long enough.', $by);
+    }
+    app(App\Readiness\Actions\AskForTest::class)($tam, $rule);
+
     return [
+        'an instructor in a test of readiness' => [$tested, []],
         'a head coach' => [$test->headCoach(), [0, 1, 2, 3, 4, 5, 6]],
         'an instructor who is a golfer' => [$hanne, [0, 1, 3, 4]],
         'a head coach who reads' => [$second, [0, 1, 2, 3, 5, 6]],
@@ -547,6 +578,10 @@ function parameters(User $user): array
         'sitting' => App\Models\PracticeSitting::query()->orderBy('id')->pluck('public_id')->all() ?: [NOTHING['sitting']],
         'example' => App\Models\CodebookExample::query()->orderBy('id')->pluck('public_id')->all()
             ?: [NOTHING['example']],
+        'rule' => App\Models\ReadinessRule::query()->orderBy('id')->pluck('public_id')->all() ?: [NOTHING['rule']],
+        'trial' => App\Models\ReadinessTest::query()->orderBy('id')->pluck('public_id')->all() ?: [NOTHING['trial']],
+        'statement' => App\Models\ReadinessDecision::query()->orderBy('id')->pluck('public_id')->all()
+            ?: [NOTHING['statement']],
         'set' => App\Models\ContrastSet::query()->orderBy('id')->limit(2)->pluck('public_id')->all() ?: [NOTHING['set']],
         'made' => App\Models\MadeSwing::query()->orderBy('id')->limit(2)->pluck('id')->all() ?: [NOTHING['made']],
         'session' => [NOTHING['session']],
