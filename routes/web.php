@@ -124,6 +124,7 @@ Route::middleware('auth')->group(function (): void {
         ->middleware('throttle:code')->name('account.factor.drop');
     Route::get('/practice', [PracticeController::class, 'index'])->name('practice');
     Route::post('/practice', [PracticeController::class, 'begin'])->name('practice.begin');
+    Route::get('/progress/{person?}', [PracticeController::class, 'progress'])->name('practice.progress');
     Route::can('practise', 'sitting')
         ->prefix('/practice/{sitting}')
         ->where(['place' => '[1-9]|10'])

@@ -25,27 +25,20 @@ use Core\Trace\DeviceClass;
 use Core\Training\Mode;
 use Illuminate\Support\Carbon;
 
-/** What some of the Fernhollow staff practised after the spring round: a sitting a week, a little better each time. */
+/**
+ * What some of the Fernhollow staff practised over the winter: a sitting a week, a little better each time; on simulated
+ * swings alone before a round was published.
+ */
 final readonly class DemoPractice
 {
-    private const WHO = ['tam', 'kit', 'ines', 'hanne', 'vesna'];
+    private const WHO = ['tam', 'kit', 'vesna'];
 
-    private const WEEKS = 4;
+    private const WEEKS = 12;
 
-    private const QUESTIONS = 6;
+    private const QUESTIONS = 5;
 
     /** Beside whether a fault is there, in turn. */
     private const KINDS = [Mode::Alike, Mode::Moment, Mode::Seen, Mode::Advice, Mode::Artefact, Mode::Speed, Mode::Whole];
-
-    public function __construct(
-        private BeginPractice $begin,
-        private AnswerQuestion $answer,
-        private Onlookers $onlookers,
-        private Modes $modes,
-        private AskContrast $contrast,
-        private MakeContrast $make,
-    ) {
-    }
 
     /** Contrast sets that stand ready: kind, fault, what it is taken for, what goes wrong, on what. */
     private const SETS = [
@@ -57,8 +50,20 @@ final readonly class DemoPractice
         [ContrastKind::Speed, 'late-push', null, null, DeviceClass::DualPlate],
     ];
 
-    public function __invoke(Carbon $day): void
+    public function __construct(
+        private BeginPractice $begin,
+        private AnswerQuestion $answer,
+        private Onlookers $onlookers,
+        private Modes $modes,
+        private AskContrast $contrast,
+        private MakeContrast $make,
+    ) {
+    }
+
+    /** What stands ready before anybody begins. */
+    public function prepare(Carbon $day): void
     {
+        Carbon::setTestNow($day->setTime(18, 0));
         $head = User::query()->where('role', Role::HeadCoach)->orderBy('id')->firstOrFail();
         foreach (self::SETS as $body => [$kind, $fault, $other, $mishap, $device]) {
             $set = $this->contrast->written(new ContrastSet(
@@ -66,14 +71,27 @@ final readonly class DemoPractice
             ), $head);
             $this->make->carryOut($set, Progress::untold());
         }
+    }
+
+    /** The weeks from this one on, of twelve. */
+    public function weeks(Carbon $day, int $from, int $until): void
+    {
         foreach (self::WHO as $who) {
             $user = User::query()->where('email', "$who@fernhollow.example")->firstOrFail();
-            $chance = new Chance("practice $who");
-            for ($week = 0; $week < self::WEEKS; $week++) {
-                // Once the same for all, then of every kind in turn.
-                $kinds = [Mode::Fault, self::KINDS[($week + $user->id) % count(self::KINDS)]];
+            $chance = new Chance("practice $who $from");
+            for ($week = $from; $week < min($until, self::WEEKS); $week++) {
+                // Once the same for all, every other week another kind in turn.
+                $kinds = $from === 0 || $week % 2 === 0
+                    ? [Mode::Fault]
+                    : [Mode::Fault, self::KINDS[(intdiv($week, 2) + $user->id) % count(self::KINDS)]];
                 foreach ($kinds as $evening => $mode) {
-                    $this->practise($user, $mode, $day->copy()->addDays(7 * $week + 2 * $evening), $chance, 0.55 + 0.1 * $week);
+                    $this->practise(
+                        $user,
+                        $mode,
+                        $day->copy()->addDays(7 * ($week - $from) + 2 * $evening),
+                        $chance,
+                        0.5 + 0.035 * $week,
+                    );
                 }
             }
         }

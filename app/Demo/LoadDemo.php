@@ -157,6 +157,10 @@ final class LoadDemo
         $this->panel->followed($study->refresh(), $head, $today->copy()->subDays(96));
         $this->publish->carryOut($study->refresh(), $head, Progress::untold());
 
+        if ($limit === null) {
+            $this->practice->prepare($today->copy()->subDays(102));
+            $this->practice->weeks($today->copy()->subDays(101), 0, 3);
+        }
         Carbon::setTestNow($today->copy()->subDays(80)->setTime(9, 0));
         $spring = $this->round('Spring round', SittingKind::Round, array_slice($recordings, 0, $half), $staff, $head,
             reveals: $limit === null, crossed: $limit === null);
@@ -170,7 +174,7 @@ final class LoadDemo
             ($this->debrief)($spring->refresh(), $head, $staff, $today->copy()->subDays(63));
             Carbon::setTestNow($today->copy()->subDays(40)->setTime(16, 0));
             ($this->codebook)($spring->refresh(), $head);
-            ($this->practice)($today->copy()->subDays(30));
+            $this->practice->weeks($today->copy()->subDays(64), 3, 12);
             ($this->readiness)($today->copy()->subDays(20), $this->read(...));
         }
 

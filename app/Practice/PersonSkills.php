@@ -12,6 +12,7 @@ use App\Sight\Onlookers;
 use Core\Training\Answer;
 use Core\Training\Learner;
 use Core\Training\Mode;
+use Core\Training\Progress;
 use Core\Training\Question;
 use Core\Training\Skill;
 use Illuminate\Database\Query\Builder;
@@ -33,12 +34,45 @@ final readonly class PersonSkills
     /** @return array<string, Skill> by fault */
     public function of(User $user): array
     {
-        return self::learnt(
-            [
-                ...ScoredCalls::of($user, $this->onlookers->of($user)->hidden()),
-                ...self::practisedByAll([$user->id])[$user->id] ?? [],
-            ],
+        return self::learnt($this->answers($user, $user), $this->codebooks->current()->keys());
+    }
+
+    /** @return array<string, Progress> by fault, as it stood over so many weeks */
+    public function progress(User $user, User $asking, int $weeks, int $step): array
+    {
+        return Progress::of(
+            $this->answers($user, $asking),
             $this->codebooks->current()->keys(),
+            Carbon::now()->getTimestamp() / self::DAY_S,
+            $weeks,
+            $step,
+        );
+    }
+
+    /** @return list<Answer> what rounds and practice tell of faults, in order; of rounds only what may be told the asker */
+    private function answers(User $user, User $asking): array
+    {
+        $answers = [
+            ...ScoredCalls::of($user, $this->onlookers->of($asking)->hidden()),
+            ...self::practisedByAll([$user->id])[$user->id] ?? [],
+        ];
+        usort($answers, static fn (Answer $a, Answer $b): int => $a->day <=> $b->day);
+
+        return $answers;
+    }
+
+    /** What faults a person practised between two moments, a row an answer. */
+    public static function faultsPractised(User $user, ?Carbon $from, ?Carbon $to): Builder
+    {
+        $between = static fn (): Builder => self::answered([$user->id])
+            ->when($from, static fn (Builder $q, Carbon $at) => $q->where('answered_at', '>=', $at))
+            ->when($to, static fn (Builder $q, Carbon $at) => $q->where('answered_at', '<', $at));
+
+        return $between()->where('practice_answers.mode', Mode::Fault)->selectRaw('skill as fault')->unionAll(
+            $between()
+                ->join('practice_calls', 'practice_calls.practice_answer_id', '=', 'practice_answers.id')
+                ->where('asks', 'fault')
+                ->selectRaw('practice_calls.fault'),
         );
     }
 

@@ -18,7 +18,8 @@ final class AcademyAlikeness
     /** So many of the newest sheets say it. */
     private const SHEETS = 3000;
 
-    public static function of(Criterion $criterion): Alikeness
+    /** @param  list<int>  $hidden  recordings that nothing may be told of to who asks */
+    public static function of(Criterion $criterion, array $hidden = []): Alikeness
     {
         $label = $criterion->kind === CriterionKind::Sensitivity ? 'present' : 'absent';
         $cases = [];
@@ -40,6 +41,7 @@ final class AcademyAlikeness
             ->whereNotNull('readings.handed_in_at')
             ->where('sitting_cases.occasion', 1)
             ->where('cases.kind', 'single')
+            ->whereNotIn('case_swings.recording_id', $hidden)
             ->whereIn('calls.fault', $criterion->faults)
             ->whereNotIn('key_entries.grade', ['contested', 'conflict'])
             ->whereRaw('coalesce(key_entries.ruling, key_entries.label) = ?', [$label])
@@ -58,18 +60,19 @@ final class AcademyAlikeness
      * Fixed before the first case is read: how many calls a case has, and how alike they are.
      *
      * @param  list<array{calls: list<int>, ...}>  $cases
+     * @param  list<int>  $hidden
      * @return list<array{calls: float, alike: float}>
      */
-    public static function assumed(ReadinessRule $rule, array $cases): array
+    public static function assumed(ReadinessRule $rule, array $cases, array $hidden = []): array
     {
         $criteria = $rule->toCore()->criteria;
 
-        return array_map(static function (Criterion $of, int $i) use ($cases): array {
+        return array_map(static function (Criterion $of, int $i) use ($cases, $hidden): array {
             $calls = array_filter(array_map(static fn (array $c): int => $c['calls'][$i], $cases), static fn (int $n): bool => $n > 0);
 
             return [
                 'calls' => $calls === [] ? 1.0 : max(1.0, (float) array_sum($calls) / count($calls)),
-                'alike' => self::of($of)->over(array_values($calls)),
+                'alike' => self::of($of, $hidden)->over(array_values($calls)),
             ];
         }, $criteria, array_keys($criteria));
     }

@@ -34,9 +34,10 @@ final readonly class TestCases
     /**
      * Of the studies that are published under the rule's lens the one that has most for this person, by its newest key.
      *
+     * @param  list<int>  $hidden  recordings that nothing may be told of to who asks
      * @return array{?KeyVersion, list<Candidate>}
      */
-    public function best(User $user, ReadinessRule $rule): array
+    public function best(User $user, ReadinessRule $rule, array $hidden = []): array
     {
         $best = [null, []];
         foreach (KeyVersion::query()
@@ -47,7 +48,7 @@ final readonly class TestCases
             ->orderByDesc('number')
             ->get()
             ->unique('sitting_id') as $key) {
-            $cases = $this->of($user, $rule, $key);
+            $cases = $this->of($user, $rule, $key, $hidden);
             if (count($cases) > count($best[1])) {
                 $best = [$key, $cases];
             }
@@ -56,8 +57,11 @@ final readonly class TestCases
         return $best;
     }
 
-    /** @return list<Candidate> in the order of their cases */
-    public function of(User $user, ReadinessRule $rule, KeyVersion $key): array
+    /**
+     * @param  list<int>  $hidden
+     * @return list<Candidate> in the order of their cases
+     */
+    public function of(User $user, ReadinessRule $rule, KeyVersion $key, array $hidden = []): array
     {
         $criteria = $rule->toCore()->criteria;
         $faults = $rule->toCore()->faults();
@@ -71,7 +75,7 @@ final readonly class TestCases
         }
         $codebook = $this->codebooks->current($rule->lens);
         $out = [];
-        foreach ($this->fresh($user, $rule, array_keys($settled)) as $case) {
+        foreach ($this->fresh($user, $rule, array_keys($settled), $hidden) as $case) {
             $recording = $case->swings->firstOrFail()->recording;
             $views = $recording->filmedViews();
             $film = $views !== [] || $recording->motion !== null;
@@ -108,15 +112,17 @@ final readonly class TestCases
 
     /**
      * @param  list<int>  $among
+     * @param  list<int>  $hidden
      * @return iterable<RatedCase>
      */
-    private function fresh(User $user, ReadinessRule $rule, array $among): iterable
+    private function fresh(User $user, ReadinessRule $rule, array $among, array $hidden): iterable
     {
         return RatedCase::query()
             ->whereKey($among)
             ->where('kind', CaseKind::Single)
             ->whereHas('swings.recording', static fn ($q) => $q
                 ->whereNull('erased_at')
+                ->whereNotIn('recordings.id', $hidden)
                 ->when($rule->device, static fn ($q, $device) => $q->where('device_class', $device))
                 ->when($user->golfer_id, static fn ($q, int $own) => $q->where('golfer_id', '<>', $own))
                 ->whereHas('golfer', static fn ($q) => $q->consenting(Scope::StaffTraining)))

@@ -53,9 +53,6 @@ for (const [path, name] of [
   await head.goto(base + path);
   await shot(head, name);
 }
-await head.goto(`${base}/codebook/draft/faults/hang-back`);
-await head.waitForSelector('[data-trial] tbody tr');
-await shot(head, 'draft');
 await head.goto(`${base}/reports`);
 await head.getByRole('link', { name: 'The board’s page' }).first().click();
 await shot(head, 'report');
@@ -165,21 +162,15 @@ await ready(reader);
 await reader.waitForTimeout(600);
 await shot(reader, 'practice');
 
-// The room's page of a debrief that is held; last, since it leaves one behind.
-await head.goto(`${base}/debrief`);
+await head.goto(`${base}/contrast`);
+await head.click('.contrast-sets a:has-text("Hanging back")');
 await ready(head);
-await head.click('text=Choose its cases');
-await head.click('text=Begin the debrief');
-const held = () => head.waitForSelector('[data-held][data-ready]', { state: 'attached' });
-await held();
-for (const step of [1, 2, 3]) {
-  await head.click(`[name=reveal][value="${step}"]`);
-  await held();
-}
-const room = await as('maren');
-await room.goto(head.url().replace('/present', '/room'));
-await ready(room);
-await room.waitForTimeout(2500);
-await shot(room, 'room');
+await press(head, '\\', '\\');
+await head.waitForTimeout(600);
+await shot(head, 'contrast');
+await head.goto(`${base}/readiness`);
+await head.click('.standings a[aria-label^="Dov"]');
+await head.waitForSelector('.rungs');
+await shot(head, 'readiness');
 
 await browser.close();

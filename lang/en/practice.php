@@ -242,4 +242,30 @@ return [
         'the-same' => 'A fault is not taken for itself: choose another.',
         'not-on-device' => 'This cannot befall that instrument.',
     ],
+    'progress' => [
+        'page' => 'Progress', 'own' => 'How far you have come', 'way' => 'How far you have come.',
+        'finding' => 'Over twelve weeks :up of :of faults have gone up beyond their doubt, :down down; of the others it cannot '
+            .'be said.',
+        'faults' => 'Fault by fault',
+        'how' => 'Likely right, from rounds and practice as they were known each second week of :weeks; the band holds four '
+            .'times in five. In :ahead weeks: what is left if nothing is practised. The dashed line is the aim, :aim in a '
+            .'hundred; pictures begin at 40.',
+        'over' => ':weeks weeks', 'was' => 'Then', 'now' => 'Now', 'moved' => 'Moved', 'ahead' => 'In :ahead weeks',
+        'moves' => ['up' => 'up', 'down' => 'down', 'open' => 'cannot be said'],
+        'fades' => 'fades below the aim',
+        'none' => 'Nothing was answered yet.',
+        'practised' => 'Answers in practice, week by week',
+        'rounds' => 'Round by round', 'round' => 'Round', 'share' => 'Right', 'calibrated' => 'How sure',
+        'minutes' => 'Minutes a case', 'cases' => 'Cases',
+        'right-of' => ':share % of :n calls', 'sure' => ':sure %, :by',
+        'surer' => 'surer than right', 'less-sure' => 'less sure than right', 'as-sure' => 'as sure as right',
+        'did' => 'What practice did to the next round',
+        'one-round' => 'It cannot be said: one round is published. It takes two that ask some of the same cases.',
+        'no-pairs' => 'It cannot be said: of :golfers golfers a case was asked in both of the last two rounds with calls on '
+            .'what was practised and on what was not; it takes :least.',
+        'effect' => 'What was practised between the last two rounds changed by :points points more than what was not, on the '
+            .'same cases of :golfers golfers (p = :p). Debrief and memory of the cases are in it.',
+        'no-effect' => 'It cannot be said: what was practised changed by :points points more than what was not, on the same '
+            .'cases of :golfers golfers, and as much comes about by chance (p = :p).',
+    ],
 ];

@@ -9,12 +9,14 @@ use App\Http\Controller;
 use App\Models\MadeSwing;
 use App\Models\PracticeAnswer;
 use App\Models\PracticeSitting;
+use App\Models\User;
 use App\Practice\Actions\AnswerQuestion;
 use App\Practice\Actions\BeginPractice;
 use App\Practice\Actions\StockPractice;
 use App\Practice\Modes;
 use App\Practice\Pages\MadePayload;
 use App\Practice\Pages\PracticePage;
+use App\Practice\Pages\ProgressPage;
 use App\Practice\Pages\QuestionPage;
 use App\Practice\Pages\StaffMap;
 use App\Shelf\Http\FilmPart;
@@ -40,6 +42,14 @@ final class PracticeController extends Controller
             ...$page->of($this->user()),
             'staff' => $this->user()->isHeadCoach() ? $staff->of($this->user()) : [],
         ]);
+    }
+
+    public function progress(ProgressPage $page, ?User $person = null): View
+    {
+        $person ??= $this->user();
+        abort_unless($this->user()->isHeadCoach() || $person->is($this->user()), 404);
+
+        return view('practice.progress', $page->of($person, $this->user()));
     }
 
     public function begin(BeginPracticeRequest $request, BeginPractice $begin, StockPractice $stock): RedirectResponse

@@ -25,7 +25,7 @@ use Illuminate\Support\Carbon;
  * For the head coach: who should practise what this week, from the published rounds as they were counted and from what was
  * practised; and who does.
  *
- * @phpstan-type StaffRow array{name: string, weak: list<array{fault: string, url: string, chance: string, low: string}>,
+ * @phpstan-type StaffRow array{name: string, progress: string, weak: list<array{fault: string, url: string, chance: string, low: string}>,
  *     answers: int, days: ?int}
  */
 final readonly class StaffMap
@@ -70,6 +70,7 @@ final readonly class StaffMap
             $order[] = array_sum(array_map(static fn (Skill $s): float => $s->low(), $weak));
             $rows[] = [
                 'name' => Cell::text($name),
+                'progress' => route('practice.progress', $id),
                 'weak' => array_map(static fn (Skill $s): array => [
                     'fault' => $codebook->faults[$s->fault]->name,
                     'url' => route('codebook.fault', $s->fault),

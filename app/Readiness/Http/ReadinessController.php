@@ -69,7 +69,6 @@ final class ReadinessController extends Controller
 
     public function decide(DecisionRequest $request, ReadinessRule $rule, User $person, Decide $decide): RedirectResponse
     {
-        $this->mine($person);
         $this->backTo(route('readiness.show', [$rule, $person]));
         $decide($person, $rule, $request->kind(), $request->reason(), $this->user(), $request->conditions());
 

@@ -11,6 +11,7 @@ use App\Readiness\AcademyAlikeness;
 use App\Readiness\RuleWords;
 use App\Readiness\StaffCounts;
 use App\Readiness\TestCases;
+use App\Sight\Onlookers;
 use App\Words\Term;
 use Core\Agreement\Wilson;
 use Core\Codebook\StandardLenses;
@@ -45,6 +46,7 @@ final readonly class RulePage
         private TestCases $cases,
         private StaffCounts $staff,
         private RuleWords $words,
+        private Onlookers $onlookers,
     ) {
     }
 
@@ -76,7 +78,7 @@ final readonly class RulePage
             ),
             'criteria' => array_map(fn (int $i): array => self::criterion($core?->criteria[$i] ?? null, $i), range(0, self::CRITERIA - 1)),
             'bars' => array_map(static fn (BarKind $kind): array => self::bar($kind, $core), BarKind::cases()),
-            'takes' => $rule === null ? [] : $this->takes($rule),
+            'takes' => $rule === null ? [] : $this->takes($rule, $this->onlookers->of($head)->hidden()),
             'staff' => $rule === null ? [] : $this->preview($rule, $head),
             'versions' => $rule === null ? [] : array_values($rule->versions()->get()->map(static fn (ReadinessRule $v): array => [
                 'version' => $v->version,
@@ -120,17 +122,18 @@ final readonly class RulePage
     /**
      * What a test of each criterion takes, with the cases that are fresh for the person who has most left.
      *
+     * @param  list<int>  $hidden  from the one who looks
      * @return list<array{name: string, fixed: string, bar: string, good: string, most: string, alike: string, calls: string,
      *     golfers: int, enough: bool}>
      */
-    private function takes(ReadinessRule $rule): array
+    private function takes(ReadinessRule $rule, array $hidden): array
     {
         $best = [];
         foreach (self::staff() as $person) {
-            $cases = $this->cases->best($person, $rule)[1];
+            $cases = $this->cases->best($person, $rule, $hidden)[1];
             $best = count($cases) > count($best) ? $cases : $best;
         }
-        $assumed = AcademyAlikeness::assumed($rule, $best);
+        $assumed = AcademyAlikeness::assumed($rule, $best, $hidden);
         $out = [];
         foreach ($rule->toCore()->criteria as $i => $criterion) {
             $test = $rule->toCore()->signOff($criterion, $assumed[$i]['calls'], $assumed[$i]['alike']);

@@ -14,7 +14,9 @@ use App\Readiness\RuleWords;
 use App\Readiness\Standings;
 use App\Readiness\TestCases;
 use App\Readiness\TestRun;
+use App\Sight\Onlookers;
 use Core\Number\Written;
+use Core\Planning\SignOffDecision;
 use Core\Training\Bar;
 use Core\Training\BarKind;
 use Core\Training\BarStanding;
@@ -28,6 +30,7 @@ final readonly class StandingPage
         private TestRun $run,
         private TestCases $cases,
         private RuleWords $words,
+        private Onlookers $onlookers,
     ) {
     }
 
@@ -67,7 +70,7 @@ final readonly class StandingPage
                 'count' => $cases,
             ]),
             'stuck' => $test?->state === TestState::Open && $test->sitting !== null && ! TestRun::waits($test->sitting),
-            'fresh' => $asking->isHeadCoach() && $test?->state !== TestState::Open ? $this->fresh($rule, $person) : null,
+            'fresh' => $asking->isHeadCoach() && $test?->state !== TestState::Open ? $this->fresh($rule, $person, $asking) : null,
             'may' => array_values(array_filter(
                 DecisionKind::cases(),
                 static fn (DecisionKind $k): bool => $standing->may($k) && ! $own && ! $k->isOwn(),
@@ -117,7 +120,9 @@ final readonly class StandingPage
                 'bar' => round(100.0 * $criterion->bar, 1),
                 'good' => round(100.0 * $criterion->good, 1),
                 'test' => $course === null ? null : (string) __('readiness.test.criterion', [
-                    'decision' => (string) __("readiness.test.states.{$course->decisions[$i]->value}"),
+                    'decision' => (string) __('readiness.test.states.'.($course->decisions[$i] === SignOffDecision::GoesOn
+                        ? SignOffDecision::Undecided
+                        : $course->decisions[$i])->value),
                     'right' => (string) $course->counted[$i][0],
                     'calls' => (string) $course->counted[$i][1],
                 ]),
@@ -164,9 +169,9 @@ final readonly class StandingPage
     }
 
     /** What a test could be made of. */
-    private function fresh(ReadinessRule $rule, User $person): string
+    private function fresh(ReadinessRule $rule, User $person, User $asking): string
     {
-        $cases = $this->cases->best($person, $rule)[1];
+        $cases = $this->cases->best($person, $rule, $this->onlookers->of($asking)->hidden())[1];
 
         return trans_choice('readiness.test.fresh', count($cases), [
             'count' => count($cases),

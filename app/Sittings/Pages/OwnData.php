@@ -9,6 +9,7 @@ use App\Models\Casts\Cell;
 use App\Models\FollowingAnswer;
 use App\Models\Group;
 use App\Models\PracticeAnswer;
+use App\Models\ReadinessDecision;
 use App\Models\Reading;
 use App\Models\Sitting;
 use App\Models\User;
@@ -71,6 +72,7 @@ final readonly class OwnData
             'following_rounds' => self::following($user, $hidden),
             'drills_judged' => self::judged($user, $hidden),
             'practice' => self::practised($user, $hidden),
+            'readiness' => self::decided($user),
         ];
     }
 
@@ -85,15 +87,36 @@ final readonly class OwnData
         return array_values(PracticeAnswer::query()
             ->whereHas('sitting', static fn ($q) => $q->where('user_id', $user->id))
             ->whereNotNull('answered_at')
-            ->whereNotIn('recording_id', $hidden)
+            // A simulated swing is nobody’s, and waits nowhere.
+            ->where(static fn ($q) => $q->whereNull('recording_id')->orWhereNotIn('recording_id', $hidden))
             ->orderBy('id')
             ->get()
             ->map(static fn (PracticeAnswer $a): array => [
                 'mode' => $a->mode->value,
+                'simulated' => $a->made_swing_id !== null,
                 'fault' => $a->fault,
                 'said' => $a->said,
                 'right' => $a->right,
                 'at' => $a->answered_at?->toIso8601ZuluString(),
+            ])
+            ->all());
+    }
+
+    /** @return list<array<string, string|null>> what was decided on this person's readiness, and what was appealed */
+    private static function decided(User $user): array
+    {
+        return array_values(ReadinessDecision::query()
+            ->where('user_id', $user->id)
+            ->with('rule')
+            ->orderBy('id')
+            ->get()
+            ->map(static fn (ReadinessDecision $d): array => [
+                'rule' => $d->rule->name,
+                'decided' => $d->kind->value,
+                'reason' => $d->reason,
+                'conditions' => $d->conditions,
+                'until' => $d->until?->format('Y-m-d'),
+                'at' => $d->created_at->toIso8601ZuluString(),
             ])
             ->all());
     }

@@ -14,7 +14,7 @@
         <tbody>
             @foreach($staff as $row)
                 <tr>
-                    <td>{{ $row['name'] }}</td>
+                    <td><a href="{{ $row['progress'] }}">{{ $row['name'] }}</a></td>
                     <td>
                         @forelse($row['weak'] as $weak)
                             <div><a href="{{ $weak['url'] }}">{{ $weak['fault'] }}</a>

@@ -51,6 +51,6 @@
         <p class="quiet">{{ __('readiness.no-rules') }}</p>
     @endif
     @if($head)
-        <p class="ways"><a class="act second" href="{{ route('readiness.rules.create') }}">{{ __('readiness.new') }}</a></p>
+        <p class="ways below"><a class="act second" href="{{ route('readiness.rules.create') }}">{{ __('readiness.new') }}</a></p>
     @endif
 </x-layout>

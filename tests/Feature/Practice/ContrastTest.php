@@ -191,6 +191,9 @@ it('lets an academy without any round train: what it has not is made, and then i
         }
         $told[$there] = true;
     }
+    // They go along with what one takes away, whatever waits to be read.
+    $own = $this->getJson('/own/data')->assertOk()->json('practice');
+    expect(array_filter(array_column($own, 'simulated')))->toHaveCount(8);
     expect($told)->toHaveCount(2)->and(Exposure::query()->where('user_id', $tam->id)->whereNull('sitting_id')
         ->where('shown_at', '>', now()->subMinute())->count())->toBe(0)
         ->and(app(PersonSkills::class)->of($tam)['fall-off']->answers)->toBe(8);

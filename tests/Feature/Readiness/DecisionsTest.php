@@ -120,6 +120,10 @@ it('decides, suspends, hears an appeal, reinstates and expires, each kept with i
         ->and($decision->evidence['criteria'][0]['calls'])->toBeGreaterThan(0)
         ->and($decision->until->format('Y-m-d'))->toBe(now()->addMonthsNoOverflow(12)->format('Y-m-d'))
         ->and(AuditEntry::query()->where('action', 'readiness-decided')->count())->toBeGreaterThanOrEqual(5);
+    // It goes along with what the person takes away.
+    $own = $this->actingAs($tam)->getJson('/own/data')->assertOk()->json('readiness');
+    expect(array_column($own, 'decided'))->toBe(['signed-off', 'suspended', 'appealed', 'turned-down', 'reinstated'])
+        ->and($own[0]['reason'])->toBe(A_REASON);
     // It holds through its last day, and no longer.
     $this->travelTo($decision->until->copy()->setTime(22, 0));
     expect($state())->toBe(ReadinessState::SignedOff);

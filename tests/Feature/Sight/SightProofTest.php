@@ -115,6 +115,7 @@ const KNOWN_ROUTES = [
     'practice.evidence' => 'GET',
     'practice.film' => 'GET',
     'practice.other' => 'GET',
+    'practice.progress' => 'GET',
     'readiness' => 'GET',
     'readiness.rules.create' => 'GET',
     'readiness.rules.store' => 'POST',
@@ -813,9 +814,10 @@ it('tells nobody by the answer whether an entry, a film, a reading or a round of
         [$user] = $people[$name];
         $practised = App\Models\PracticeSitting::query()->where('user_id', $user->id)->pluck('public_id')->all();
         foreach (addresses($user, 'other') as ['method' => $method, 'uri' => $uri, 'absent' => $absent]) {
-            // Examples are offered to all of these, by name; a practice sitting is its own person's.
+            // Examples are offered to all of these, by name, and rules of readiness; a practice sitting is its own
+            // person's.
             if (
-                $absent === $uri || str_starts_with($uri, '/read/') || str_starts_with($uri, '/codebook/examples/') ||
+                $absent === $uri || preg_match("#^/readiness/rules/\w+/(ask|people/$user->id/decisions)$#", $uri) === 1 || str_starts_with($uri, '/read/') || str_starts_with($uri, '/codebook/examples/') ||
                 array_filter($practised, static fn (string $id): bool => str_contains($uri, $id)) !== []
             ) {
                 continue;
