@@ -122,6 +122,7 @@ final class LoadDemo
             }
         }
         $this->groups();
+        $reserve = $limit === null ? $this->reserve($today->copy()->subDays(139)) : [];
         $recordings = [];
         foreach (array_slice(Fernhollow::recordings(), 0, $limit) as $i => $row) {
             Carbon::setTestNow($today->copy()->subDays(138 - $i)->setTime(15, 10 + $i));
@@ -133,7 +134,6 @@ final class LoadDemo
         );
         [$head] = $this->people(Role::HeadCoach);
         $several = $limit === null ? $this->several($today->copy()->subDays(112)) : [];
-        $reserve = $limit === null ? $this->reserve($today->copy()->subDays(128)) : [];
         $this->measureAll();
         ($this->norms)();
         $this->measureAll();

@@ -163,7 +163,7 @@ await reader.waitForTimeout(600);
 await shot(reader, 'practice');
 
 await head.goto(`${base}/contrast`);
-await head.click('.contrast-sets a:has-text("Hanging back")');
+await head.click('.contrast-sets a:has-text("Hanging back, from")');
 await ready(head);
 await press(head, '\\', '\\');
 await head.waitForTimeout(600);

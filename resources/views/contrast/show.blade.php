@@ -1,4 +1,4 @@
-<x-layout :title="$title" wide>
+<x-layout :title="$title" :wide="$swings !== []">
     @if($swings)
         <x-slot:head><x-stage-head script="practice" :fetch="[$swings[0]['url']]" /></x-slot:head>
         <div class="bench" data-practice data-evidence="{{ $swings[0]['url'] }}"
@@ -20,31 +20,37 @@
                     <table class="rows apart">
                         <thead>
                             <tr>
-                                <th>{{ __('practice.contrast.measure') }}</th>
                                 @foreach($swings as $swing)
                                     <th class="num">{{ $swing['name'] }}</th>
                                 @endforeach
                             </tr>
                         </thead>
-                        <tbody>
-                            @foreach($rows as $row)
-                                <tr @class(['beyond' => $row['tells']])>
-                                    <td><a href="{{ route('codebook') }}#m-{{ $row['key'] }}">{{ $row['label'] }}</a>
-                                        <span class="quiet small">{{ $row['unit'] }} {{ $row['rule'] }}</span></td>
+                        @foreach($rows as $row)
+                            <tbody @class(['beyond' => $row['tells']])>
+                                <tr>
+                                    <th colspan="{{ count($swings) }}" scope="rowgroup">
+                                        <a href="{{ route('codebook') }}#m-{{ $row['key'] }}">{{ $row['label'] }}</a>
+                                        <span class="quiet small">{{ $row['unit'] }}; {{ $row['rule'] }}</span></th>
+                                </tr>
+                                <tr>
                                     @foreach($row['values'] as $value)
                                         <td class="num" title="{{ $value['reason'] }}">{{ $value['text'] }}</td>
                                     @endforeach
                                 </tr>
-                            @endforeach
-                            @foreach($swings[0]['verdicts'] as $i => $verdict)
+                            </tbody>
+                        @endforeach
+                        @foreach($swings[0]['verdicts'] as $i => $verdict)
+                            <tbody>
                                 <tr>
-                                    <td>{{ ucfirst($verdict['name']) }}</td>
+                                    <th colspan="{{ count($swings) }}" scope="rowgroup">{{ ucfirst($verdict['name']) }}</th>
+                                </tr>
+                                <tr>
                                     @foreach($swings as $swing)
                                         <td class="num">{{ $swing['verdicts'][$i]['word'] }}</td>
                                     @endforeach
                                 </tr>
-                            @endforeach
-                        </tbody>
+                            </tbody>
+                        @endforeach
                     </table>
                 </x-scroll>
                 @foreach($swings as $swing)
