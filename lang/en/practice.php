@@ -4,7 +4,8 @@
 return [
     'page' => 'Practice',
     'title' => 'Practice',
-    'says' => 'Short sets of questions on swings whose rounds are published, and on simulated ones. Each is answered at once, and the truth '
+    'says' => 'Short sets of questions on swings whose rounds are published, and on simulated ones. Each is '
+        .'answered at once, and the truth '
         .'is shown '
         .'at the same moment of the same swing. Nothing of it enters agreement, and nothing that you have still to '
         .'read is '
@@ -61,7 +62,10 @@ return [
         'seen' => ['name' => 'Can it be seen?', 'says' => 'What film, a mat or plates can show of a fault, and what '
             .'not.'],
         'advice' => ['name' => 'What to do?', 'says' => 'First cause, now or later, and a drill for this body.'],
-        'artefact' => ['name' => 'Golfer or instrument?', 'says' => 'What looks like technique in the trace: who did it?'],
+        'artefact' => [
+            'name' => 'Golfer or instrument?',
+            'says' => 'What looks like technique in the trace: who did it?',
+        ],
         'speed' => ['name' => 'Easy or full?', 'says' => 'One golfer at two speeds: in which is the fault?'],
         'whole' => ['name' => 'A whole case', 'says' => 'A call on each of several faults, and what comes first.'],
     ],
@@ -136,7 +140,8 @@ return [
             'slipped-and-back' => [
                 'name' => 'a cover that slips and comes back',
                 'look' => 'a burst in the path of the pressure before impact',
-                'was' => 'The cover of the mat or plate slipped for a tenth of a second: the path jumps and comes back, the '
+                'was' => 'The cover of the mat or plate slipped for a tenth of a second: the path jumps and '
+                    .'comes back, the '
                     .'feet do not move.',
             ],
             'slipped-for-good' => [
@@ -152,7 +157,8 @@ return [
             'foot-off' => [
                 'name' => 'a foot off the edge',
                 'look' => 'a share that jumps before impact',
-                'was' => 'The lead foot stood over the edge of the plate for a while: the sum of the shares, or the force, '
+                'was' => 'The lead foot stood over the edge of the plate for a while: the sum of the shares, or '
+                    .'the force, '
                     .'falls with the jump.',
             ],
             'heel-and-toe-exchanged' => [
@@ -173,7 +179,8 @@ return [
             'push-across-off' => [
                 'name' => 'a zero that is off',
                 'look' => 'feet that hardly push against each other',
-                'was' => 'The zero of the push across is off: it is not nought before the golfer steps on or stands still.',
+                'was' => 'The zero of the push across is off: it is not nought before the golfer steps on or '
+                    .'stands still.',
             ],
         ],
     ],
@@ -185,7 +192,8 @@ return [
             'both' => 'in both', 'full' => 'only at full speed', 'easy' => 'only in the easy one', 'neither' => 'in neither',
         ],
         'in' => ['easy' => 'In the easy swing: :label. :why', 'full' => 'At full speed: :label. :why'],
-        'note' => 'A fault that hides at low speed comes back with it; a rehearsal tells nothing of the swing by itself. What '
+        'note' => 'A fault that hides at low speed comes back with it; a rehearsal tells nothing of the swing by '
+            .'itself. What '
             .'was overdone on purpose when easy is gone at full speed.',
     ],
     'whole' => [
@@ -198,14 +206,16 @@ return [
         'wrong' => ':what: :is; you said :said.',
         'head' => '{0} All of it right.|{1} One of :of is otherwise.|[2,*] :count of :of are otherwise.',
         'short' => ['present' => 'P', 'absent' => 'A', 'cannot-tell' => 'C'],
-        'keys' => 'P, A or C calls the marked line and goes to the next; arrows go up and down; figures name the cause.',
+        'keys' => 'P, A or C calls the marked line and goes to the next; arrows go up and down; figures name the '
+            .'cause.',
         'hand-in' => 'Tell me',
     ],
     'contrast' => [
         'page' => 'Contrast sets',
         'title' => 'Contrast sets',
         'way' => 'Contrast sets: simulated swings side by side.',
-        'says' => 'Simulated swings of one golfer that differ in one thing, on one bench, held at the same station. They are '
+        'says' => 'Simulated swings of one golfer that differ in one thing, on one bench, held at the same '
+            .'station. They are '
             .'nobody’s, are marked as simulated wherever they stand, and count for nothing but practice.',
         'what' => 'What differs',
         'kinds' => [
@@ -244,10 +254,12 @@ return [
     ],
     'progress' => [
         'page' => 'Progress', 'own' => 'How far you have come', 'way' => 'How far you have come.',
-        'finding' => 'Over twelve weeks :up of :of faults have gone up beyond their doubt, :down down; of the others it cannot '
+        'finding' => 'Over twelve weeks :up of :of faults have gone up beyond their doubt, :down down; of the '
+            .'others it cannot '
             .'be said.',
         'faults' => 'Fault by fault',
-        'how' => 'Likely right, from rounds and practice as they were known each second week of :weeks; the band holds four '
+        'how' => 'Likely right, from rounds and practice as they were known each second week of :weeks; the band '
+            .'holds four '
             .'times in five. In :ahead weeks: what is left if nothing is practised. The dashed line is the aim, :aim in a '
             .'hundred; pictures begin at 40.',
         'over' => ':weeks weeks', 'was' => 'Then', 'now' => 'Now', 'moved' => 'Moved', 'ahead' => 'In :ahead weeks',
@@ -261,11 +273,14 @@ return [
         'surer' => 'surer than right', 'less-sure' => 'less sure than right', 'as-sure' => 'as sure as right',
         'did' => 'What practice did to the next round',
         'one-round' => 'It cannot be said: one round is published. It takes two that ask some of the same cases.',
-        'no-pairs' => 'It cannot be said: of :golfers golfers a case was asked in both of the last two rounds with calls on '
+        'no-pairs' => 'It cannot be said: of :golfers golfers a case was asked in both of the last two rounds '
+            .'with calls on '
             .'what was practised and on what was not; it takes :least.',
-        'effect' => 'What was practised between the last two rounds changed by :points points more than what was not, on the '
+        'effect' => 'What was practised between the last two rounds changed by :points points more than what was '
+            .'not, on the '
             .'same cases of :golfers golfers (p = :p). Debrief and memory of the cases are in it.',
-        'no-effect' => 'It cannot be said: what was practised changed by :points points more than what was not, on the same '
+        'no-effect' => 'It cannot be said: what was practised changed by :points points more than what was not, '
+            .'on the same '
             .'cases of :golfers golfers, and as much comes about by chance (p = :p).',
     ],
 ];

@@ -5,9 +5,11 @@ return [
     'page' => 'Readiness',
     'title' => 'Who is ready',
     'own-title' => 'Where you stand',
-    'says' => 'The decision is a person’s. A rule says what must be shown; a test reads case after case until it is settled, '
+    'says' => 'The decision is a person’s. A rule says what must be shown; a test reads case after case until it '
+        .'is settled, '
         .'and nobody reads more than that. Practice and simulated swings count for nothing here.',
-    'own-says' => 'A rule says what must be shown to be left alone with footwork. Each opens to the evidence there is, what is '
+    'own-says' => 'A rule says what must be shown to be left alone with footwork. Each opens to the evidence '
+        .'there is, what is '
         .'missing, and the way to the test.',
     'no-rules' => 'There is no rule yet.',
     'new' => 'Make a rule',
@@ -38,9 +40,11 @@ return [
     'share' => ':share % of :n (:low–:high)',
     'nothing' => 'nothing yet',
     'evidence' => 'The evidence',
-    'from' => '{0} Nothing was read yet in published rounds that counts here.|{1} From one case, read in a published round.'
+    'from' => '{0} Nothing was read yet in published rounds that counts here.|{1} From one case, read in a '
+        .'published round.'
         .'|[2,*] From the last :count cases that were read blind in published rounds.',
-    'line' => 'The bar is the interval (golfers as clusters), the tick the share; the lines are the bar and what is good. It '
+    'line' => 'The bar is the interval (golfers as clusters), the tick the share; the lines are the bar and what '
+        .'is good. It '
         .'informs; the test decides.',
     'read-off' => 'Read off the same cases',
     'more' => [
@@ -69,7 +73,8 @@ return [
         'title' => 'The test',
         'none' => 'No test yet.',
         'asked' => 'Asked for on :date.',
-        'open' => '{1} Under way since :date: one case put before the person. How it stands is told when it is over.|[2,*] Under '
+        'open' => '{1} Under way since :date: one case put before the person. How it stands is told when it is '
+            .'over.|[2,*] Under '
             .'way since :date: :count cases put before the person. How it stands is told when it is over.',
         'ended' => '{1} The last test, :date, one case: :state.|[2,*] The last test, :date, :count cases: :state.',
         'criterion' => 'test: :decision, :right of :calls',
@@ -80,7 +85,8 @@ return [
             'not signed off' => 'not settled',
             'stopped' => 'stopped',
         ],
-        'fresh' => '{0} There is no case left that this person has never read nor been told of.|{1} One case is fresh for this '
+        'fresh' => '{0} There is no case left that this person has never read nor been told of.|{1} One case is '
+            .'fresh for this '
             .'person.|[2,*] :count cases of :golfers golfers are fresh for this person; a test takes one of each golfer.',
         'begin' => 'Begin the test', 'go-on' => 'Put another case',
         'decline' => 'Decline',
@@ -114,7 +120,8 @@ return [
         'make' => 'A rule of readiness', 'itself' => 'The rule',
         'name' => 'What it is for', 'device' => 'Recorded by', 'lens' => 'Lens', 'months' => 'Holds for, months',
         'criteria' => 'Tested case by case',
-        'criteria-says' => 'A fault, or faults that belong together. Whoever is right no more often than the bar is signed off '
+        'criteria-says' => 'A fault, or faults that belong together. Whoever is right no more often than the bar '
+            .'is signed off '
             .'one time in twenty at most; whoever is as often right as good is refused by all of it together one time in ten.',
         'group' => 'Called', 'kind' => 'What', 'bar' => 'Bar, %', 'good' => 'Good, %', 'faults' => 'Faults',
         'chosen' => '{0} none chosen|{1} one chosen|[2,*] :count chosen',
@@ -122,15 +129,18 @@ return [
         'limit' => 'Limit', 'of' => 'Of',
         'keep' => 'Keep the rule', 'change' => 'Keep as the next version', 'retire' => 'Lay it down',
         'takes' => 'What a test takes',
-        'takes-says' => 'Cases with a call for the criterion, one a golfer; how alike calls of one case are comes from the '
+        'takes-says' => 'Cases with a call for the criterion, one a golfer; how alike calls of one case are '
+            .'comes from the '
             .'published rounds, or is taken to be 0.3 where they are too few to say.',
         'fixed' => 'Fixed length', 'at-bar' => 'Usual, at the bar', 'at-good' => 'Usual, of a good one', 'most' => 'At most',
         'have' => 'Golfers there are',
-        'short' => 'cannot be reached with the golfers there are: record others, pool faults, or set bar and good farther apart',
+        'short' => 'cannot be reached with the golfers there are: record others, pool faults, or set bar and '
+            .'good farther apart',
         'enough' => 'enough',
         'alike' => ':calls calls a case, alike to :alike',
         'staff' => 'How the staff stand',
-        'staff-says' => 'From all published rounds under this lens, whatever recorded them. Plain intervals; it is a preview and '
+        'staff-says' => 'From all published rounds under this lens, whatever recorded them. Plain intervals; it '
+            .'is a preview and '
             .'decides nothing.',
         'sides' => ['below' => 'below the bar', 'above' => 'above the bar', 'between' => 'open', '' => ''],
         'versions' => 'Versions',
@@ -150,7 +160,8 @@ return [
         'how' => 'Whoever holds this code can see at :url whether the statement is genuine and still holds.',
         'now' => 'Today, :today: :now.',
         'print' => 'Print',
-        'note' => 'It says who reads footwork as the academy’s panel does. It is no licence, and takes the place of none: the '
+        'note' => 'It says who reads footwork as the academy’s panel does. It is no licence, and takes the place '
+            .'of none: the '
             .'academy’s rules and licensed professionals take precedence.',
     ],
     'verify' => [

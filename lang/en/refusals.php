@@ -44,7 +44,8 @@ return [
             .'them with what the report says now, then keep again.',
     ],
     'agreement' => [
-        'inputs-changed' => 'Something of “:round” was changed while its figures were worked out: publish it again. Nothing '
+        'inputs-changed' => 'Something of “:round” was changed while its figures were worked out: publish it '
+            .'again. Nothing '
             .'was published.',
         'export-could-not-written' => 'The export could not be written.',
         'export-could-not-finished' => 'The export could not be finished: the disk may be full.',
@@ -95,15 +96,18 @@ return [
         'who' => 'Only instructors and panel members are tested, and only by a head coach.',
         'own' => 'Nobody tests, signs off or suspends themselves; an appeal is the person’s own.',
         'under-way' => ':name is being tested already; one test at a time.',
-        'no-cases' => 'There is no case left that :name has never read nor been told of. Record others, have the panel read '
+        'no-cases' => 'There is no case left that :name has never read nor been told of. Record others, have the '
+            .'panel read '
             .'them, and keep them out of rounds.',
         'reason' => 'A decision needs a reason in words: ten letters or more.',
         'not-now' => 'That cannot be decided now: look at where :name stands.',
     ],
     'practice' => [
         'being-made' => 'Swings to practise this on are being made: some seconds. Then begin again.',
-        'many-sets' => 'You have asked for :count contrast sets today; what is made is at hand, more can be made tomorrow.',
-        'nothing' => 'There is nothing to practise on yet: questions come from rounds that were published, and nothing that '
+        'many-sets' => 'You have asked for :count contrast sets today; what is made is at hand, more can be made '
+            .'tomorrow.',
+        'nothing' => 'There is nothing to practise on yet: questions come from rounds that were published, and '
+            .'nothing that '
             .'waits to be read is asked.',
         'answered' => 'This question was answered before; the first answer counts.',
         'no-answer' => 'That is no answer to this question; nothing was kept.',
@@ -187,7 +191,8 @@ return [
         'following-open' => 'A following round is open; close it first. Nothing was changed.',
         'following-no-key' => 'The key is still being made. Nothing was changed.',
         'following-nothing' => 'Everything has its majority. Nothing was changed.',
-        'following-settled' => 'Hardly anybody moved in the last following round: the panel has settled, and what still '
+        'following-settled' => 'Hardly anybody moved in the last following round: the panel has settled, and '
+            .'what still '
             .'lacks a majority is contested. Nothing was changed.',
         'following-enough' => 'So many following rounds were held already (:count): what still lacks a majority is '
             .'contested. Nothing was changed.',
@@ -259,13 +264,15 @@ return [
         ],
         'kept' => [
             'panel' => 'Only a round of instructors keeps cases for later rounds; nothing was planned.',
-            'reveals' => 'A second look shows the ball and the numbers, so that a case kept for later rounds could not be '
+            'reveals' => 'A second look shows the ball and the numbers, so that a case kept for later rounds '
+                .'could not be '
                 .'asked again: leave one of the two out. Nothing was planned.',
             'few' => 'Of these cases :count can be kept for later rounds: recordings read by themselves and not shown '
                 .'again. Nothing was planned.',
         ],
         'crossed' => [
-            'panel' => 'A panel is shown all there is: only instructors are shown film, trace or both by turns. Nothing '
+            'panel' => 'A panel is shown all there is: only instructors are shown film, trace or both by turns. '
+                .'Nothing '
                 .'was planned.',
             'cases' => 'Turns want at least :cases cases that have a film and a trace; there are :both. Nothing was '
                 .'planned.',

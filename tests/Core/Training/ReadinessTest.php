@@ -249,5 +249,5 @@ it('writes a rule and reads it as it was', function () {
     ], [BarKind::Unsafe->value => new Bar(BarKind::Unsafe, 0.0, 10)], 18);
     $again = ReadinessJson::read(json_decode(json_encode(ReadinessJson::write($rule), JSON_THROW_ON_ERROR), true));
     expect($again)->toEqual($rule)->and($again->faults())->toBe(['hang-back', 'sway'])
-        ->and($again->signOff($again->criteria[0])->lower)->toBe((new SignOff(0.65, 0.85, 2))->lower);
+        ->and($again->signOff($again->criteria[0])->lower)->toBe((new SignOff(0.65, 0.85, 2, beta: ReadinessRule::BETA))->lower);
 });

@@ -16,7 +16,7 @@ use Core\Training\ReadinessState;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
 
-require_once __DIR__.'/newcomer.php';
+require_once __DIR__.'/readers.php';
 
 const A_REASON = 'Because of what was read this winter.';
 
@@ -168,7 +168,7 @@ it('proves a statement to who holds its code, and tells nothing without one', fu
 
 it('is asked for by the person, answered by the head coach, and stands on Today', function () {
     $rule = aRule();
-    $nell = newcomer();
+    $nell = whoReadNothing();
     $ask = fn () => $this->actingAs($nell)->post(route('readiness.ask', $rule));
     $ask()->assertRedirect(route('readiness.show', [$rule, $nell]));
     $ask()->assertRedirect();

@@ -21,10 +21,10 @@ use Core\Training\Criterion;
 use Core\Training\CriterionKind;
 use Illuminate\Support\Facades\DB;
 
-require_once __DIR__.'/newcomer.php';
+require_once __DIR__.'/readers.php';
 
 it('puts one case at a time, of another golfer each, and ends where it is settled', function (bool $right, TestState $ends) {
-    $nell = newcomer();
+    $nell = whoReadNothing();
     $test = app(BeginTest::class)($nell, aRule(), $this->headCoach());
     expect($test->state)->toBe(TestState::Open)->and(TestRun::asked($test))->toBe(1);
     $golfers = $calls = [];
@@ -49,7 +49,7 @@ it('puts one case at a time, of another golfer each, and ends where it is settle
 
 it('is over without a decision where there is nothing left that would tell', function () {
     // So near each other that eight golfers settle nothing.
-    $test = app(BeginTest::class)(newcomer(), aRule([
+    $test = app(BeginTest::class)(whoReadNothing(), aRule([
         new Criterion('some', ['hang-back', 'sway', 'late-push'], CriterionKind::Sensitivity, 0.8, 0.85),
     ]), $this->headCoach());
     while (($reading = waiting($test)) !== null) {
@@ -68,7 +68,7 @@ it('asks only what was never read nor told, once, and of one’s own swing never
     }
     expect(fn () => app(BeginTest::class)($this->person('tam'), $rule, $this->headCoach()))
         ->toThrow(ActionException::class, 'no case left');
-    $nell = newcomer();
+    $nell = whoReadNothing();
     $all = $cases->best($nell, $rule)[1];
     $without = function () use ($cases, $nell, $rule): array {
         return array_column($cases->best($nell->fresh(), $rule)[1], 'recording');
@@ -84,7 +84,7 @@ it('asks only what was never read nor told, once, and of one’s own swing never
 });
 
 it('keeps a test from everybody but its reader, while it runs and afterwards', function () {
-    $nell = newcomer();
+    $nell = whoReadNothing();
     $rule = aRule();
     $test = app(BeginTest::class)($nell, $rule, $this->headCoach());
     $reading = waiting($test);
@@ -119,7 +119,7 @@ it('keeps a test from everybody but its reader, while it runs and afterwards', f
 });
 
 it('hands in twice, side by side and late, and puts one case all the same', function () {
-    $nell = newcomer();
+    $nell = whoReadNothing();
     $test = app(BeginTest::class)($nell, aRule(), $this->headCoach());
     $reading = waiting($test);
     readAs($test, $reading, true);
@@ -152,7 +152,7 @@ it('hands in twice, side by side and late, and puts one case all the same', func
 });
 
 it('begins one test at a time, of others, by a rule that holds', function () {
-    $nell = newcomer();
+    $nell = whoReadNothing();
     $rule = aRule();
     $begin = fn (User $who, ReadinessRule $by, ?User $head = null) => fn () => app(BeginTest::class)($who, $by, $head ?? $this->headCoach());
     expect($begin($this->headCoach(), $rule))->toThrow(ActionException::class);
@@ -160,8 +160,8 @@ it('begins one test at a time, of others, by a rule that holds', function () {
     expect($begin($nell, aRule()))->toThrow(ActionException::class, 'tested already')
         ->and($begin($nell, $rule)()->id)->toBe(ReadinessTest::query()->where('user_id', $nell->id)->sole()->id);
     $newer = app(KeepRule::class)('Footwork alone', null, StandardLenses::DEFAULT, $rule->toCore(), $this->headCoach(), $rule);
-    expect($begin(newcomer('Ned Other'), $rule->fresh()))->toThrow(ActionException::class, 'newer version')
-        ->and($begin(newcomer('Nan Third'), $newer)()->state)->toBe(TestState::Open);
+    expect($begin(whoReadNothing('Ned Other'), $rule->fresh()))->toThrow(ActionException::class, 'newer version')
+        ->and($begin(whoReadNothing('Nan Third'), $newer)()->state)->toBe(TestState::Open);
     expect(fn () => DB::table('readiness_tests')->insert([
         'public_id' => 'x', 'user_id' => $nell->id, 'readiness_rule_id' => $newer->id, 'state' => 'open', 'asked_by' => $nell->id,
     ]))->toThrow(Illuminate\Database\QueryException::class);

@@ -17,7 +17,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route;
 use Illuminate\Testing\TestResponse;
 
-require_once dirname(__DIR__).'/Readiness/newcomer.php';
+require_once dirname(__DIR__).'/Readiness/readers.php';
 
 /*
  * The proof of what may be seen, over all routes and methods, for everybody a state is dangerous for. Canaries
@@ -442,7 +442,7 @@ function everyState(object $test): array
     ]);
 
     // One in a test of readiness, a case read and another waiting; another is decided on, and appeals.
-    $tested = newcomer('In Test');
+    $tested = whoReadNothing('In Test');
     $rule = aRule();
     app(App\Sight\Onlookers::class)->forget();
     $trial = app(App\Readiness\Actions\BeginTest::class)($tested, $rule, $test->headCoach());

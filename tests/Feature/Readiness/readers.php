@@ -16,7 +16,7 @@ use Core\Training\CriterionKind;
 use Core\Training\ReadinessRule as CoreRule;
 
 /** Somebody who has read nothing and was told nothing. */
-function newcomer(string $name = 'Nell Newcome'): User
+function whoReadNothing(string $name = 'Nell Newcome'): User
 {
     return User::query()->forceCreate([
         'name' => $name, 'email' => str_replace(' ', '.', strtolower($name)).'@fernhollow.example', 'role' => 'instructor',
