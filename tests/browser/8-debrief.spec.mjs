@@ -142,7 +142,7 @@ test('a debrief is held: six vote on their own devices, the room follows, nothin
   const moment = (of) => of.locator('[data-ribbon]').getAttribute('aria-valuetext');
   const before = await moment(room);
   await page.locator('h1').first().click();
-  await press(page, 'Home');
+  await press(page, before.includes('AD') ? 'End' : 'Home');
   await expect.poll(() => moment(page)).not.toBe(before);
   await expect.poll(() => moment(room)).toBe(await moment(page));
   await page.click('.vote-now button');
