@@ -9,6 +9,7 @@ declare(strict_types=1);
 
 use App\Models\Casts\Cell;
 use App\Models\CodebookDraft;
+use App\Models\ReadinessRule;
 use App\Models\Sitting;
 use App\Models\User;
 use Core\Sight\Role;
@@ -81,6 +82,13 @@ function pagesToAsk(): array
         'codebook' => [$head, '/codebook'],
         'practice' => [$member, '/practice'],
         'practice, head coach' => [$head, '/practice'],
+        'how far one has come' => [$head, "/progress/$member->id"],
+        'contrast sets' => [$member, '/contrast'],
+        'readiness' => [$head, '/readiness'],
+        ...($rule = ReadinessRule::query()->current()->first()) === null ? [] : [
+            'a rule' => [$head, "/readiness/rules/$rule->public_id"],
+            'where one stands' => [$head, "/readiness/rules/$rule->public_id/people/$member->id"],
+        ],
         'fault' => [$head, '/codebook/faults/hang-back'],
         'fault, instructor' => [$member, '/codebook/faults/hang-back'],
         ...CodebookDraft::open() === null ? [] : [
