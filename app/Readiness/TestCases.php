@@ -10,13 +10,13 @@ use App\Models\KeyEntry;
 use App\Models\KeyVersion;
 use App\Models\RatedCase;
 use App\Models\ReadinessRule;
+use App\Models\Recording;
 use App\Models\User;
 use Core\Codebook\Shown;
 use Core\Reading\CaseKind;
 use Core\Sight\Scope;
 use Core\Sight\SittingState;
 use Core\Training\Criterion;
-use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -39,44 +39,110 @@ final readonly class TestCases
      */
     public function best(User $user, ReadinessRule $rule, array $hidden = []): array
     {
-        $best = [null, []];
-        foreach (KeyVersion::query()
+        return $this->bestOf([$user], $rule, $hidden)[$user->id];
+    }
+
+    /**
+     * The same of several people: as many queries as for one.
+     *
+     * @param  list<User>  $users
+     * @param  list<int>  $hidden
+     * @return array<int, array{?KeyVersion, list<Candidate>}> by person
+     */
+    public function bestOf(array $users, ReadinessRule $rule, array $hidden = []): array
+    {
+        $keys = KeyVersion::query()
             ->where('lens', $rule->lens)
             ->whereHas('sitting', static fn ($q) => $q->where('state', SittingState::Published))
             ->with('sitting')
             ->orderByDesc('sitting_id')
             ->orderByDesc('number')
             ->get()
-            ->unique('sitting_id') as $key) {
-            $cases = $this->of($user, $rule, $key, $hidden);
-            if (count($cases) > count($best[1])) {
-                $best = [$key, $cases];
+            ->unique('sitting_id');
+        $all = $this->candidates($users, $rule, array_values($keys->modelKeys()), $hidden);
+        $known = self::known($users);
+        $out = [];
+        foreach ($users as $user) {
+            $out[$user->id] = [null, []];
+            foreach ($keys as $key) {
+                $own = array_values(array_filter($all[$key->id] ?? [], static fn (array $c): bool => ! isset(
+                    $known[$user->id][$c['recording']],
+                ) && $c['golfer'] !== $user->golfer_id));
+                if (count($own) > count($out[$user->id][1])) {
+                    $out[$user->id] = [$key, $own];
+                }
             }
         }
 
-        return $best;
+        return $out;
+    }
+
+    /** @return list<Candidate> by one key, in the order of their cases */
+    public function of(User $user, ReadinessRule $rule, KeyVersion $key): array
+    {
+        $known = self::known([$user])[$user->id] ?? [];
+
+        return array_values(array_filter(
+            $this->candidates([$user], $rule, [$key->id], [])[$key->id] ?? [],
+            static fn (array $c): bool => ! isset($known[$c['recording']]) && $c['golfer'] !== $user->golfer_id,
+        ));
     }
 
     /**
-     * @param  list<int>  $hidden
-     * @return list<Candidate> in the order of their cases
+     * @param  list<User>  $users
+     * @return array<int, array<int, true>> recordings that each has read, has to read or was told of
      */
-    public function of(User $user, ReadinessRule $rule, KeyVersion $key, array $hidden = []): array
+    private static function known(array $users): array
+    {
+        $ids = array_map(static fn (User $u): int => $u->id, $users);
+        $out = [];
+        foreach (DB::table('readings')
+            ->join('sitting_cases', 'sitting_cases.id', '=', 'readings.sitting_case_id')
+            ->join('case_swings', 'case_swings.case_id', '=', 'sitting_cases.case_id')
+            ->whereIn('readings.user_id', $ids)
+            ->select(['readings.user_id', 'case_swings.recording_id'])
+            ->union(DB::table('exposures')->whereIn('user_id', $ids)->select(['user_id', 'recording_id']))
+            ->get() as $row) {
+            $out[Cell::int($row->user_id)][Cell::int($row->recording_id)] = true;
+        }
+
+        return $out;
+    }
+
+    /**
+     * What could be put before somebody: cases that not all of these people know.
+     *
+     * @param  list<User>  $users
+     * @param  list<int>  $keys
+     * @param  list<int>  $hidden
+     * @return array<int, list<Candidate>> by key
+     */
+    private function candidates(array $users, ReadinessRule $rule, array $keys, array $hidden): array
     {
         $criteria = $rule->toCore()->criteria;
-        $faults = $rule->toCore()->faults();
+        $codebook = $this->codebooks->current($rule->lens);
+        $faults = array_values(array_filter(
+            $rule->toCore()->faults(),
+            static fn (string $fault): bool => isset($codebook->faults[$fault]),
+        ));
+        $cases = self::cases($users, $rule, $keys, $hidden);
         $settled = [];
-        foreach ($key->entries()->whereIn('fault', $faults)->orderBy('id')->get() as $entry) {
-            /** @var KeyEntry $entry */
-            $label = $entry->scoredLabel();
+        foreach (DB::table('key_entries')
+            ->whereIn('key_version_id', $keys)
+            ->whereIn('case_id', array_keys($cases))
+            ->whereIn('fault', $faults)
+            ->get(['key_version_id', 'case_id', 'fault', 'label', 'grade', 'ruling']) as $row) {
+            $label = KeyEntry::labelScored(
+                Cell::text($row->label),
+                Cell::text($row->grade),
+                $row->ruling === null ? null : Cell::text($row->ruling),
+            );
             if ($label !== null) {
-                $settled[$entry->case_id][$entry->fault] = $label === 'present';
+                $settled[Cell::int($row->key_version_id)][Cell::int($row->case_id)][Cell::text($row->fault)] = $label === 'present';
             }
         }
-        $codebook = $this->codebooks->current($rule->lens);
         $out = [];
-        foreach ($this->fresh($user, $rule, array_keys($settled), $hidden) as $case) {
-            $recording = $case->swings->firstOrFail()->recording;
+        foreach ($cases as $id => $recording) {
             $views = $recording->filmedViews();
             $film = $views !== [] || $recording->motion !== null;
             $shown = new Shown(
@@ -88,22 +154,23 @@ final readonly class TestCases
                 mass: $recording->mass_kg !== null,
                 flare: $recording->stance?->lead->flareDeg !== null,
             );
-            $is = array_filter(
-                $settled[$case->id],
-                static fn (string $fault): bool => ($codebook->faults[$fault] ?? null)
-                    ?->observability($shown)->supports() === true,
-                ARRAY_FILTER_USE_KEY,
-            );
-            $calls = array_map(static fn (Criterion $c): int => $c->callsIn($is), $criteria);
-            if (array_sum($calls) > 0) {
-                $out[] = [
-                    'case' => $case->id,
-                    'recording' => $recording->id,
-                    'golfer' => $recording->golfer_id,
-                    'film' => $film,
-                    'is' => $is,
-                    'calls' => $calls,
-                ];
+            $seen = array_flip(array_filter(
+                $faults,
+                static fn (string $fault): bool => $codebook->faults[$fault]->observability($shown)->supports(),
+            ));
+            foreach ($settled as $key => $by) {
+                $is = array_intersect_key($by[$id] ?? [], $seen);
+                $calls = array_map(static fn (Criterion $c): int => $c->callsIn($is), $criteria);
+                if (array_sum($calls) > 0) {
+                    $out[$key][] = [
+                        'case' => $id,
+                        'recording' => $recording->id,
+                        'golfer' => $recording->golfer_id,
+                        'film' => $film,
+                        'is' => $is,
+                        'calls' => $calls,
+                    ];
+                }
             }
         }
 
@@ -111,39 +178,33 @@ final readonly class TestCases
     }
 
     /**
-     * @param  list<int>  $among
+     * @param  list<User>  $users
+     * @param  list<int>  $keys
      * @param  list<int>  $hidden
-     * @return iterable<RatedCase>
+     * @return array<int, Recording> single swings that a key answers and that may be used, by case
      */
-    private function fresh(User $user, ReadinessRule $rule, array $among, array $hidden): iterable
+    private static function cases(array $users, ReadinessRule $rule, array $keys, array $hidden): array
     {
-        return RatedCase::query()
-            ->whereKey($among)
+        $known = count($users) === 1 ? array_keys(self::known($users)[$users[0]->id] ?? []) : [];
+        $out = [];
+        foreach (RatedCase::query()
             ->where('kind', CaseKind::Single)
+            ->whereIn('id', DB::table('key_entries')->whereIn('key_version_id', $keys)->select('case_id'))
             ->whereHas('swings.recording', static fn ($q) => $q
                 ->whereNull('erased_at')
-                ->whereNotIn('recordings.id', $hidden)
+                ->whereNotIn('recordings.id', [...$hidden, ...$known])
                 ->when($rule->device, static fn ($q, $device) => $q->where('device_class', $device))
-                ->when($user->golfer_id, static fn ($q, int $own) => $q->where('golfer_id', '<>', $own))
                 ->whereHas('golfer', static fn ($q) => $q->consenting(Scope::StaffTraining)))
-            // Neither read, nor to be read, nor told of, in any of its swings.
-            ->whereNotExists(static fn (Builder $q) => $q
-                ->selectRaw('1')
-                ->from('readings')
-                ->join('sitting_cases', 'sitting_cases.id', '=', 'readings.sitting_case_id')
-                ->join('case_swings as read', 'read.case_id', '=', 'sitting_cases.case_id')
-                ->join('case_swings as own', 'own.recording_id', '=', 'read.recording_id')
-                ->whereColumn('own.case_id', 'cases.id')
-                ->where('readings.user_id', $user->id))
-            ->whereNotExists(static fn (Builder $q) => $q
-                ->selectRaw('1')
-                ->from('exposures')
-                ->join('case_swings as own', 'own.recording_id', '=', 'exposures.recording_id')
-                ->whereColumn('own.case_id', 'cases.id')
-                ->where('exposures.user_id', $user->id))
-            ->with(['swings.recording.films', 'swings.recording.motion' => static fn ($q) => $q->select(['id', 'recording_id', 'view'])])
+            ->with([
+                'swings.recording.films',
+                'swings.recording.motion' => static fn ($q) => $q->select(['id', 'recording_id', 'view']),
+            ])
             ->orderBy('id')
-            ->get();
+            ->get() as $case) {
+            $out[$case->id] = $case->swings->firstOrFail()->recording;
+        }
+
+        return $out;
     }
 
     /** @return list<int> golfers whose swings stand in a test already: one case of each */

@@ -129,8 +129,7 @@ final readonly class RulePage
     private function takes(ReadinessRule $rule, array $hidden): array
     {
         $best = [];
-        foreach (self::staff() as $person) {
-            $cases = $this->cases->best($person, $rule, $hidden)[1];
+        foreach ($this->cases->bestOf(array_values([...self::staff()]), $rule, $hidden) as [, $cases]) {
             $best = count($cases) > count($best) ? $cases : $best;
         }
         $assumed = AcademyAlikeness::assumed($rule, $best, $hidden);
