@@ -16,24 +16,20 @@ use Illuminate\Support\Facades\DB;
 final class AcademyAlikeness
 {
     /** So many of the newest sheets say it. */
-    private const SHEETS = 3000;
+    private const SHEETS = 1000;
 
     /** @param  list<int>  $hidden  recordings that nothing may be told of to who asks */
     public static function of(Criterion $criterion, array $hidden = []): Alikeness
     {
         $label = $criterion->kind === CriterionKind::Sensitivity ? 'present' : 'absent';
         $cases = [];
-        foreach (DB::table('calls')
-            ->join('readings', 'readings.id', '=', 'calls.reading_id')
+        // The sheets first: their calls alone are counted.
+        $sheets = DB::table('readings')
             ->join('sitting_cases', 'sitting_cases.id', '=', 'readings.sitting_case_id')
             ->join('sittings', 'sittings.id', '=', 'sitting_cases.sitting_id')
             ->join('cases', 'cases.id', '=', 'sitting_cases.case_id')
             ->join('case_swings', 'case_swings.case_id', '=', 'sitting_cases.case_id')
             ->join('recordings', 'recordings.id', '=', 'case_swings.recording_id')
-            ->join('key_entries', static fn (JoinClause $j) => $j
-                ->on('key_entries.key_version_id', '=', 'sittings.key_version_id')
-                ->on('key_entries.case_id', '=', 'sitting_cases.case_id')
-                ->on('key_entries.fault', '=', 'calls.fault'))
             ->where('sittings.kind', 'round')
             ->where('sittings.state', 'published')
             ->where('readings.stage', 'blind')
@@ -42,13 +38,22 @@ final class AcademyAlikeness
             ->where('sitting_cases.occasion', 1)
             ->where('cases.kind', 'single')
             ->whereNotIn('case_swings.recording_id', $hidden)
+            ->orderByDesc('readings.id')
+            ->limit(self::SHEETS)
+            ->select(['readings.id', 'sitting_cases.case_id', 'sittings.key_version_id', 'recordings.golfer_id']);
+        foreach (DB::query()
+            ->fromSub($sheets, 'sheets')
+            ->join('calls', 'calls.reading_id', '=', 'sheets.id')
+            ->join('key_entries', static fn (JoinClause $j) => $j
+                ->on('key_entries.key_version_id', '=', 'sheets.key_version_id')
+                ->on('key_entries.case_id', '=', 'sheets.case_id')
+                ->on('key_entries.fault', '=', 'calls.fault'))
             ->whereIn('calls.fault', $criterion->faults)
             ->whereNotIn('key_entries.grade', ['contested', 'conflict'])
             ->whereRaw('coalesce(key_entries.ruling, key_entries.label) = ?', [$label])
-            ->groupBy('readings.id', 'recordings.golfer_id')
-            ->orderByDesc('readings.id')
-            ->limit(self::SHEETS)
-            ->selectRaw('recordings.golfer_id, count(*) as n, count(*) filter (where calls.presence = ?) as hits', [$label])
+            ->groupBy('sheets.id', 'sheets.golfer_id')
+            ->orderBy('sheets.id')
+            ->selectRaw('sheets.golfer_id, count(*) as n, count(*) filter (where calls.presence = ?) as hits', [$label])
             ->get() as $row) {
             $cases[] = ['g'.Cell::int($row->golfer_id), Cell::int($row->hits), Cell::int($row->n)];
         }
