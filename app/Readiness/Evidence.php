@@ -131,7 +131,7 @@ final readonly class Evidence
                     ->where('kind', 'round')
                     ->where('state', 'published')
                     ->where('lens', $rule->lens)))
-            ->with(['arm', 'calls', 'case.sitting', 'case.recording.films', 'case.recording.stations', 'case.swings.recording.films'])
+            ->with(['arm', 'calls', 'case.sitting', 'case.recording.stations', 'case.swings.recording.films'])
             ->orderByDesc('handed_in_at')
             ->orderByDesc('id')
             ->limit(self::CASES)

@@ -45,7 +45,7 @@ final readonly class TestCases
     /**
      * The same of several people: as many queries as for one.
      *
-     * @param  list<User>  $users
+     * @param  non-empty-list<User>  $users
      * @param  list<int>  $hidden
      * @return array<int, array{?KeyVersion, list<Candidate>}> by person
      */
@@ -59,8 +59,13 @@ final readonly class TestCases
             ->orderByDesc('number')
             ->get()
             ->unique('sitting_id');
-        $all = $this->candidates($users, $rule, array_values($keys->modelKeys()), $hidden);
         $known = self::known($users);
+        $all = $this->candidates(
+            $rule,
+            array_values($keys->modelKeys()),
+            // What all of them know need not be looked at.
+            [...$hidden, ...array_keys(array_intersect_key(...self::each($users, $known)))],
+        );
         $out = [];
         foreach ($users as $user) {
             $out[$user->id] = [null, []];
@@ -83,7 +88,7 @@ final readonly class TestCases
         $known = self::known([$user])[$user->id] ?? [];
 
         return array_values(array_filter(
-            $this->candidates([$user], $rule, [$key->id], [])[$key->id] ?? [],
+            $this->candidates($rule, [$key->id], array_keys($known))[$key->id] ?? [],
             static fn (array $c): bool => ! isset($known[$c['recording']]) && $c['golfer'] !== $user->golfer_id,
         ));
     }
@@ -110,14 +115,23 @@ final readonly class TestCases
     }
 
     /**
-     * What could be put before somebody: cases that not all of these people know.
+     * @param  non-empty-list<User>  $users
+     * @param  array<int, array<int, true>>  $known
+     * @return non-empty-list<array<int, true>>
+     */
+    private static function each(array $users, array $known): array
+    {
+        return array_map(static fn (User $u): array => $known[$u->id] ?? [], $users);
+    }
+
+    /**
+     * What could be put before somebody.
      *
-     * @param  list<User>  $users
      * @param  list<int>  $keys
-     * @param  list<int>  $hidden
+     * @param  list<int>  $without  recordings
      * @return array<int, list<Candidate>> by key
      */
-    private function candidates(array $users, ReadinessRule $rule, array $keys, array $hidden): array
+    private function candidates(ReadinessRule $rule, array $keys, array $without): array
     {
         $criteria = $rule->toCore()->criteria;
         $codebook = $this->codebooks->current($rule->lens);
@@ -125,7 +139,7 @@ final readonly class TestCases
             $rule->toCore()->faults(),
             static fn (string $fault): bool => isset($codebook->faults[$fault]),
         ));
-        $cases = self::cases($users, $rule, $keys, $hidden);
+        $cases = self::cases($rule, $keys, $without);
         $settled = [];
         foreach (DB::table('key_entries')
             ->whereIn('key_version_id', $keys)
@@ -178,21 +192,19 @@ final readonly class TestCases
     }
 
     /**
-     * @param  list<User>  $users
      * @param  list<int>  $keys
-     * @param  list<int>  $hidden
+     * @param  list<int>  $without  recordings
      * @return array<int, Recording> single swings that a key answers and that may be used, by case
      */
-    private static function cases(array $users, ReadinessRule $rule, array $keys, array $hidden): array
+    private static function cases(ReadinessRule $rule, array $keys, array $without): array
     {
-        $known = count($users) === 1 ? array_keys(self::known($users)[$users[0]->id] ?? []) : [];
         $out = [];
         foreach (RatedCase::query()
             ->where('kind', CaseKind::Single)
             ->whereIn('id', DB::table('key_entries')->whereIn('key_version_id', $keys)->select('case_id'))
             ->whereHas('swings.recording', static fn ($q) => $q
                 ->whereNull('erased_at')
-                ->whereNotIn('recordings.id', [...$hidden, ...$known])
+                ->whereNotIn('recordings.id', $without)
                 ->when($rule->device, static fn ($q, $device) => $q->where('device_class', $device))
                 ->whereHas('golfer', static fn ($q) => $q->consenting(Scope::StaffTraining)))
             ->with([

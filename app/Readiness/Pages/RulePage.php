@@ -129,7 +129,8 @@ final readonly class RulePage
     private function takes(ReadinessRule $rule, array $hidden): array
     {
         $best = [];
-        foreach ($this->cases->bestOf(array_values([...self::staff()]), $rule, $hidden) as [, $cases]) {
+        $staff = self::staff();
+        foreach ($staff === [] ? [] : $this->cases->bestOf($staff, $rule, $hidden) as [, $cases]) {
             $best = count($cases) > count($best) ? $cases : $best;
         }
         $assumed = AcademyAlikeness::assumed($rule, $best, $hidden);
@@ -196,9 +197,15 @@ final readonly class RulePage
         ]);
     }
 
-    /** @return iterable<User> */
-    private static function staff(): iterable
+    /** @return list<User> */
+    private static function staff(): array
     {
-        return User::query()->where('role', Role::Instructor)->where('state', 'active')->orderBy('name')->orderBy('id')->get();
+        return array_values(User::query()
+            ->where('role', Role::Instructor)
+            ->where('state', 'active')
+            ->orderBy('name')
+            ->orderBy('id')
+            ->get()
+            ->all());
     }
 }

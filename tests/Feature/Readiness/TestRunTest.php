@@ -83,6 +83,29 @@ it('asks only what was never read nor told, once, and of one’s own swing never
     expect($without())->not->toContain($third);
 });
 
+it('finds for all of the staff at once what it finds for each alone', function () {
+    $rule = aRule();
+    $cases = app(TestCases::class);
+    $nell = whoReadNothing();
+    $told = whoReadNothing('Told Already');
+    foreach (array_slice($cases->best($nell, $rule)[1], 0, 3) as $one) {
+        DB::table('exposures')->insert([
+            'user_id' => $told->id, 'recording_id' => $one['recording'], 'what' => 'key', 'shown_at' => now(),
+        ]);
+    }
+    $all = [$this->person('tam'), $nell, $told, $this->person('odile')];
+    foreach ([[], array_column(array_slice($cases->best($nell, $rule)[1], 4, 2), 'recording')] as $hidden) {
+        foreach ($cases->bestOf($all, $rule, $hidden) as $id => [$key, $found]) {
+            [$own, $alone] = $cases->best(User::query()->findOrFail($id), $rule, $hidden);
+            expect($found)->toEqual($alone)->and($key?->id)->toBe($own?->id)
+                ->and(array_intersect(array_column($found, 'recording'), $hidden))->toBe([]);
+            if ($own !== null && $hidden === []) {
+                expect($cases->of(User::query()->findOrFail($id), $rule, $own))->toEqual($alone);
+            }
+        }
+    }
+});
+
 it('keeps a test from everybody but its reader, while it runs and afterwards', function () {
     $nell = whoReadNothing();
     $rule = aRule();
