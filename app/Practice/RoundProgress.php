@@ -37,6 +37,7 @@ final readonly class RoundProgress
             ->where('kind', 'round')
             ->where('state', 'published')
             ->whereHas('members', static fn ($q) => $q->whereKey($user->id))
+            ->with('result')
             ->orderBy('published_at')
             ->orderBy('id')
             ->get()

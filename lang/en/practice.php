@@ -271,6 +271,7 @@ return [
         'minutes' => 'Minutes a case', 'cases' => 'Cases',
         'right-of' => ':share % of :n calls', 'sure' => ':sure %, :by',
         'surer' => 'surer than right', 'less-sure' => 'less sure than right', 'as-sure' => 'as sure as right',
+        'again' => 'The same swing again',
         'did' => 'What practice did to the next round',
         'one-round' => 'It cannot be said: one round is published. It takes two that ask some of the same cases.',
         'no-pairs' => 'It cannot be said: of :golfers golfers a case was asked in both of the last two rounds '

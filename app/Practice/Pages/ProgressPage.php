@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace App\Practice\Pages;
 
+use App\Agreement\KeptFigures;
+use App\Agreement\Pages\AgreementAgain;
 use App\Codebook\Codebooks;
 use App\Models\Casts\Cell;
+use App\Models\Sitting;
 use App\Models\User;
 use App\Practice\PersonSkills;
 use App\Practice\RoundProgress;
@@ -80,6 +83,10 @@ final readonly class ProgressPage
                 ...self::row($p),
             ], $progress, array_keys($progress)),
             'rounds' => array_map(self::round(...), $this->rounds->told($person, $rounds)),
+            'again' => array_merge(...$rounds->filter(static fn (Sitting $round): bool => $round->result !== null)->map(static fn (Sitting $round): array => array_map(
+                static fn (string $line): string => "$round->name: $line",
+                AgreementAgain::ofPerson($round, KeptFigures::ofRound($round), $person->id),
+            ))->all()),
             'effect' => self::effect($this->rounds->effect($person, $rounds)),
         ];
     }

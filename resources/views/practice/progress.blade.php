@@ -81,6 +81,14 @@
                 </tbody>
             </table>
         </x-scroll>
+        @if($again)
+            <h3>{{ __('practice.progress.again') }}</h3>
+            <ul>
+                @foreach($again as $line)
+                    <li>{{ $line }}</li>
+                @endforeach
+            </ul>
+        @endif
         <h2>{{ __('practice.progress.did') }}</h2>
         <p>{{ $effect }}</p>
     @endif
