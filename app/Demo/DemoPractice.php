@@ -140,7 +140,7 @@ final readonly class DemoPractice
         $truth = $mode->calls($asked, $letters.($options === [] ? '' : '|0'));
         $said = '';
         foreach (array_slice($truth, 0, strlen($letters)) as $call) {
-            $present = ($call['truth'] === 'present') === $chance->uniform() < $right + 0.1;
+            $present = ($call['told'] === 'present') === $chance->uniform() < $right + 0.1;
             $said .= $present ? 'P' : 'A';
         }
 

@@ -14,14 +14,14 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $asks  fault, cause, decision or drill
  * @property string $fault  '' where it is about the case
  * @property string $said
- * @property string $truth  the truth as it was told
+ * @property string $told  the truth as it was told
  * @property bool $right
  */
 final class PracticeCall extends Model
 {
     public $timestamps = false;
 
-    protected $fillable = ['practice_answer_id', 'asks', 'fault', 'said', 'truth', 'right'];
+    protected $fillable = ['practice_answer_id', 'asks', 'fault', 'said', 'told', 'right'];
 
     /** @return array<string, string> */
     protected function casts(): array

@@ -139,7 +139,7 @@ final readonly class WholeCase implements PracticeMode
     /**
      * What was said of each, beside what is so.
      *
-     * @return list<array{asks: string, fault: string, said: string, truth: string, right: bool}>
+     * @return list<array{asks: string, fault: string, said: string, told: string, right: bool}>
      *
      * @throws ActionException where it is no answer to this
      */
@@ -157,7 +157,7 @@ final readonly class WholeCase implements PracticeMode
         $out = [];
         foreach ($faults as $i => $fault) {
             [$call, $is] = [self::LETTERS[$letters[$i]], $this->truth->label($answer, $fault)];
-            $out[] = ['asks' => 'fault', 'fault' => $fault, 'said' => $call, 'truth' => $is, 'right' => $call === $is];
+            $out[] = ['asks' => 'fault', 'fault' => $fault, 'said' => $call, 'told' => $is, 'right' => $call === $is];
         }
         if ($options !== []) {
             $causes = array_values(array_intersect($options, self::keyOf($answer)->toCore()->causes->settled() ?? []));
@@ -165,7 +165,7 @@ final readonly class WholeCase implements PracticeMode
                 'asks' => 'cause',
                 'fault' => '',
                 'said' => $options[(int) $chosen],
-                'truth' => $causes[0] ?? '',
+                'told' => $causes[0] ?? '',
                 'right' => in_array($options[(int) $chosen], $causes, true),
             ];
         }
@@ -185,10 +185,10 @@ final readonly class WholeCase implements PracticeMode
                 : CaseAdvice::finding($v, $codebook);
             $what = $call->asks === 'fault' ? $this->truth->fault($call->fault)->name : (string) __('practice.whole.cause');
             if ($call->right) {
-                $alike[$named($call->truth)][] = $what;
+                $alike[$named($call->told)][] = $what;
             } else {
                 $lines[] = (string) __('practice.whole.wrong', [
-                    'what' => ucfirst($what), 'is' => $named($call->truth), 'said' => $named($call->said),
+                    'what' => ucfirst($what), 'is' => $named($call->told), 'said' => $named($call->said),
                 ]);
             }
             if ($call->asks === 'fault' && ($shown === null || (! $call->right && $wrong === 0))) {

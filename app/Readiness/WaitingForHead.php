@@ -18,9 +18,7 @@ final class WaitingForHead
     /** @return list<array{says: string, url: string}> the oldest first */
     public static function of(User $head): array
     {
-        $rules = ReadinessRule::query()->current()->get()->keyBy(static fn (ReadinessRule $r): int => $r->line());
-        $out = [];
-        foreach (ReadinessTest::query()
+        $tests = ReadinessTest::query()
             ->whereIn('state', [TestState::Asked, TestState::SignedOff, TestState::Refused, TestState::Undecided])
             ->where('user_id', '<>', $head->id)
             ->whereNotExists(static fn (Builder $q) => $q
@@ -30,20 +28,27 @@ final class WaitingForHead
             ->whereHas('user', static fn ($q) => $q->where('state', 'active'))
             ->with(['user', 'rule'])
             ->orderBy('id')
-            ->get() as $test) {
+            ->get();
+        $last = ReadinessDecision::query()->selectRaw('max(id)')->groupBy('user_id', 'readiness_rule_id');
+        $appeals = ReadinessDecision::query()
+            ->whereIn('id', $last)
+            ->where('kind', DecisionKind::Appealed)
+            ->with(['user', 'rule'])
+            ->orderBy('id')
+            ->get();
+        if ($tests->isEmpty() && $appeals->isEmpty()) {
+            return [];
+        }
+        $rules = ReadinessRule::query()->current()->get()->keyBy(static fn (ReadinessRule $r): int => $r->line());
+        $out = [];
+        foreach ($tests as $test) {
             $out[] = self::line(
                 $test->state === TestState::Asked ? 'asks' : 'over',
                 $test->user,
                 $rules->get($test->rule->line()),
             );
         }
-        $last = ReadinessDecision::query()->selectRaw('max(id)')->groupBy('user_id', 'readiness_rule_id');
-        foreach (ReadinessDecision::query()
-            ->whereIn('id', $last)
-            ->where('kind', DecisionKind::Appealed)
-            ->with(['user', 'rule'])
-            ->orderBy('id')
-            ->get() as $appeal) {
+        foreach ($appeals as $appeal) {
             $out[] = self::line('appeals', $appeal->user, $rules->get($appeal->rule->line()));
         }
 

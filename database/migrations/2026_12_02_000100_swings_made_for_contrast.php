@@ -92,7 +92,7 @@ return new class extends Migration
                 asks varchar(12) not null check (asks in ('fault', 'cause', 'decision', 'drill')),
                 fault varchar(40) not null default '',
                 said varchar(60) not null,
-                truth varchar(60) not null,
+                told varchar(60) not null,
                 "right" boolean not null,
                 unique (practice_answer_id, asks, fault)
             );

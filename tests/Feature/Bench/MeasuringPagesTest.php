@@ -40,8 +40,8 @@ it('shows measuring to the head coach alone: no route of it opens for anybody el
 });
 
 it('guards every route but log-in, health and the devices\' own by a log-in', function () {
-    // What is behind a letter's link asks for the link.
-    $open = ['login', 'login/code', 'forgotten', 'up', 'storage/{path}',
+    // What is behind a letter's link asks for the link; a statement of readiness for its code.
+    $open = ['login', 'login/code', 'forgotten', 'up', 'storage/{path}', 'verify',
         'begin/{token}', 'invited/{token}', 'reset/{token}', 'address/{token}'];
     foreach (Route::getRoutes()->getRoutes() as $route) {
         if (in_array($route->uri(), $open, true) || str_starts_with($route->uri(), 'ingest/')) {
