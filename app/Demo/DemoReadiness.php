@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Demo;
 
 use App\Codebook\Codebooks;
+use App\Models\Enums\TestState;
 use App\Models\ReadinessRule;
 use App\Models\Reading;
 use App\Models\Sitting;
@@ -13,6 +14,7 @@ use App\Readiness\Actions\AskForTest;
 use App\Readiness\Actions\BeginTest;
 use App\Readiness\Actions\Decide;
 use App\Readiness\Actions\KeepRule;
+use App\Readiness\Standings;
 use App\Sight\Onlookers;
 use Core\Codebook\StandardLenses;
 use Core\Reading\Reading as CoreReading;
@@ -48,11 +50,10 @@ final readonly class DemoReadiness
         $head = User::query()->where('role', Role::HeadCoach)->orderBy('id')->firstOrFail();
         Carbon::setTestNow($day->copy()->setTime(9, 0));
         $rule = ($this->keep)('Footwork alone, two plates', DeviceClass::DualPlate, StandardLenses::DEFAULT, $this->rule(), $head);
-        $tests = ['dov' => DecisionKind::SignedOff, 'hanne' => DecisionKind::SignedOff, 'kit' => DecisionKind::Refused];
-        foreach ($tests as $who => $what) {
+        foreach (['dov', 'hanne', 'kit'] as $who) {
             $user = self::person($who);
             Carbon::setTestNow($day->copy()->addDay()->setTime(9, 0));
-            $this->tested($user, $rule, $read, $head);
+            $what = $this->tested($user, $rule, $read, $head) ? DecisionKind::SignedOff : DecisionKind::Refused;
             Carbon::setTestNow($day->copy()->addDays(2)->setTime(10, 0));
             ($this->decide)(
                 $user,
@@ -66,25 +67,21 @@ final readonly class DemoReadiness
             );
         }
         Carbon::setTestNow($day->copy()->addDays(9)->setTime(10, 0));
-        ($this->decide)(
-            self::person('hanne'),
-            $rule,
-            DecisionKind::Suspended,
-            'Prescribed a drill that the golfer’s ankle speaks against; to be talked over.',
-            $head,
-        );
-        ($this->decide)(
-            self::person('kit'),
-            $rule,
-            DecisionKind::Appealed,
-            'Half of what counted against me I would call the same way again after the debrief.',
-            self::person('kit'),
-        );
+        // Each only where it follows from what the test came to.
+        foreach ([
+            ['hanne', DecisionKind::Suspended, 'Prescribed a drill that the golfer’s ankle speaks against; to be talked over.'],
+            ['kit', DecisionKind::Appealed, 'Half of what counted against me I would call the same way again after the debrief.'],
+        ] as [$who, $what, $why]) {
+            $user = self::person($who);
+            if (Standings::ofOne($user, $rule)->may($what)) {
+                ($this->decide)($user, $rule, $what, $why, $what->isOwn() ? $user : $head);
+            }
+        }
         ($this->ask)(self::person('tam'), $rule);
     }
 
     /** @param  \Closure(Reading, User, int): CoreReading  $read */
-    private function tested(User $user, ReadinessRule $rule, \Closure $read, User $head): void
+    private function tested(User $user, ReadinessRule $rule, \Closure $read, User $head): bool
     {
         $test = ($this->begin)($user, $rule, $head);
         for ($n = 0; $n < 60; $n++) {
@@ -97,11 +94,13 @@ final readonly class DemoReadiness
                 ->with(['arm', 'case.recording.golfer', 'case.swings', 'case.sitting'])
                 ->first();
             if ($reading === null) {
-                return;
+                break;
             }
             Carbon::setTestNow(Carbon::now()->addMinutes(6));
             $read($reading, $user, $n);
         }
+
+        return $test->refresh()->state === TestState::SignedOff;
     }
 
     private function rule(): CoreRule

@@ -48,6 +48,9 @@ final class Fernhollow
             'is_cleared' => false],
     ];
 
+    /** Who is ready to be left alone, and is tested. */
+    public const READY = ['dov', 'hanne'];
+
     public const PASSWORD = 'fernhollow-winter';
 
     /** Where a film's first picture stands in its recording: the camera was switched on a little later. */

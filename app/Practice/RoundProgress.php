@@ -22,8 +22,6 @@ use Illuminate\Support\Facades\DB;
  */
 final readonly class RoundProgress
 {
-    private const TRUTH = 'coalesce(key_entries.ruling, key_entries.label)';
-
     public function __construct(private Onlookers $onlookers)
     {
     }
@@ -55,7 +53,7 @@ final readonly class RoundProgress
         $calls = self::calls($user)
             ->whereIn('sittings.id', $ids)
             ->groupBy('sittings.id')
-            ->selectRaw('sittings.id, count(*) as n, count(*) filter (where calls.presence = '.self::TRUTH.') as hits,
+            ->selectRaw('sittings.id, count(*) as n, count(*) filter (where calls.presence = '.ScoredCalls::TRUTH.') as hits,
                 avg(calls.confidence) as sure')
             ->get()
             ->keyBy('id');
@@ -102,7 +100,7 @@ final readonly class RoundProgress
         $calls = [];
         $right = static fn (int $round): Builder => self::calls($user)
             ->where('sittings.id', $round)
-            ->selectRaw('sitting_cases.case_id, calls.fault, calls.presence = '.self::TRUTH.' as "right"');
+            ->selectRaw('sitting_cases.case_id, calls.fault, calls.presence = '.ScoredCalls::TRUTH.' as "right"');
         foreach (DB::query()
             ->fromSub($right($before->id), 'one')
             ->joinSub($right($after->id), 'two', static fn (JoinClause $j) => $j
@@ -124,26 +122,9 @@ final readonly class RoundProgress
         return PracticeEffect::of($calls);
     }
 
-    /** This person's first blind calls beside the key each was scored against; anchors too, none of who was told before. */
+    /** This person's own, none of whoever was told before; a round with kept cases is withheld whole from its readers. */
     private static function calls(User $user): Builder
     {
-        return DB::table('calls')
-            ->join('readings', 'readings.id', '=', 'calls.reading_id')
-            ->join('sitting_cases', 'sitting_cases.id', '=', 'readings.sitting_case_id')
-            ->join('sittings', 'sittings.id', '=', 'sitting_cases.sitting_id')
-            ->join('key_entries', static fn (JoinClause $j) => $j
-                ->on('key_entries.key_version_id', '=', 'sittings.key_version_id')
-                ->on('key_entries.case_id', '=', 'sitting_cases.case_id')
-                ->on('key_entries.fault', '=', 'calls.fault'))
-            ->where('readings.user_id', $user->id)
-            ->where('readings.stage', 'blind')
-            ->where('readings.exposed', false)
-            ->whereNotNull('readings.handed_in_at')
-            ->whereNull('sitting_cases.withdrawn_at')
-            ->where('sitting_cases.occasion', 1)
-            ->where('calls.presence', '<>', 'cannot-tell')
-            ->where('key_entries.grade', '<>', 'contested')
-            ->whereRaw("(key_entries.grade <> 'conflict' or key_entries.ruling is not null)")
-            ->whereRaw(self::TRUTH." <> 'none'");
+        return ScoredCalls::all()->where('readings.user_id', $user->id)->where('readings.exposed', false);
     }
 }

@@ -14,6 +14,9 @@ use Illuminate\Support\Facades\DB;
 /** Calls of published rounds beside the key each was scored against: what rounds tell of people. */
 final class ScoredCalls
 {
+    /** What the key says of the call's fault. */
+    public const TRUTH = 'coalesce(key_entries.ruling, key_entries.label)';
+
     private const DAY_S = 86_400.0;
 
     /**
@@ -26,7 +29,8 @@ final class ScoredCalls
     public static function of(User $user, array $hidden): array
     {
         $out = [];
-        foreach (self::scored()
+        foreach (self::all()
+            ->where('sitting_cases.reserved', false)
             ->where('readings.user_id', $user->id)
             ->where('readings.exposed', false)
             ->whereNotExists(static fn (Builder $q) => $q
@@ -53,8 +57,11 @@ final class ScoredCalls
         return $out;
     }
 
-    /** Who could not tell is neither right nor wrong. */
-    private static function scored(): Builder
+    /**
+     * First blind calls beside the key; who could not tell is neither right nor wrong. Kept cases are among them: whoever
+     * may be told nothing of them leaves them out.
+     */
+    public static function all(): Builder
     {
         return DB::table('calls')
             ->join('readings', 'readings.id', '=', 'calls.reading_id')
@@ -69,11 +76,10 @@ final class ScoredCalls
             ->where('readings.stage', 'blind')
             ->whereNotNull('readings.handed_in_at')
             ->whereNull('sitting_cases.withdrawn_at')
-            ->where('sitting_cases.reserved', false)
             ->where('sitting_cases.occasion', 1)
             ->where('calls.presence', '<>', 'cannot-tell')
             ->where('key_entries.grade', '<>', 'contested')
             ->whereRaw("(key_entries.grade <> 'conflict' or key_entries.ruling is not null)")
-            ->whereRaw("coalesce(key_entries.ruling, key_entries.label) <> 'none'");
+            ->whereRaw(self::TRUTH." <> 'none'");
     }
 }

@@ -4,44 +4,24 @@ declare(strict_types=1);
 
 namespace App\Readiness;
 
-use App\Models\Casts\Cell;
-use App\Models\Enums\FigurePart;
 use App\Models\ReadinessRule;
-use App\Models\ResultPart;
-use App\Models\Sitting;
 use App\Models\User;
-use App\Sight\Onlookers;
-use Core\Format\Json\RoundJson;
+use App\Practice\RoundMaps;
 use Core\Training\Criterion;
 use Core\Training\CriterionKind;
 
 /** Right and wrong calls of the staff by fault, from the published rounds as they were counted: whatever recorded them. */
 final readonly class StaffCounts
 {
-    public function __construct(private Onlookers $onlookers)
+    public function __construct(private RoundMaps $maps)
     {
     }
 
     /** @return array<int, array<string, array{int, int, int, int}>> by person and fault: found, missed, over-called, left alone */
     public function of(ReadinessRule $rule, User $head): array
     {
-        $onlooker = $this->onlookers->of($head);
-        $rounds = Sitting::query()
-            ->where('kind', 'round')
-            ->where('state', 'published')
-            ->where('lens', $rule->lens)
-            ->get();
-        if ($onlooker->hidden() !== []) {
-            $rounds = $rounds->filter(static fn (Sitting $round): bool => $onlooker->withheld($round) === null);
-        }
         $out = [];
-        foreach (ResultPart::query()
-            ->join('sitting_results', 'sitting_results.id', '=', 'result_parts.sitting_result_id')
-            ->whereIn('sitting_results.sitting_id', $rounds->modelKeys())
-            ->where('part', FigurePart::Map)
-            ->toBase()
-            ->get(['body']) as $part) {
-            $map = RoundJson::readMap(json_decode(Cell::text($part->body), true, 16, JSON_THROW_ON_ERROR));
+        foreach ($this->maps->of($head, $rule->lens) as $map) {
             foreach ($map as $rater => $faults) {
                 $person = (int) substr($rater, 1);
                 foreach ($faults as $fault => [$found, $missed, $over, $absent]) {

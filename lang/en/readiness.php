@@ -78,6 +78,7 @@ return [
             .'way since :date: :count cases put before the person. How it stands is told when it is over.',
         'ended' => '{1} The last test, :date, one case: :state.|[2,*] The last test, :date, :count cases: :state.',
         'criterion' => 'test: :decision, :right of :calls',
+        'decided' => 'test: :decision',
         'states' => [
             'goes on' => 'goes on',
             'signed off' => 'passed',

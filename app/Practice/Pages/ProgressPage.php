@@ -18,6 +18,7 @@ use Core\Training\PracticeEffect;
 use Core\Training\Progress;
 use Core\Training\Skill;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -83,10 +84,7 @@ final readonly class ProgressPage
                 ...self::row($p),
             ], $progress, array_keys($progress)),
             'rounds' => array_map(self::round(...), $this->rounds->told($person, $rounds)),
-            'again' => array_merge(...$rounds->filter(static fn (Sitting $round): bool => $round->result !== null)->map(static fn (Sitting $round): array => array_map(
-                static fn (string $line): string => "$round->name: $line",
-                AgreementAgain::ofPerson($round, KeptFigures::ofRound($round), $person->id),
-            ))->all()),
+            'again' => self::again($person, $rounds),
             'effect' => self::effect($this->rounds->effect($person, $rounds)),
         ];
     }
@@ -152,6 +150,26 @@ final readonly class ProgressPage
                 'n' => $n,
                 'high' => round(self::HIGH * $n / $most, 1),
             ];
+        }
+
+        return $out;
+    }
+
+    /**
+     * What was called twice, round by round.
+     *
+     * @param  Collection<int, Sitting>  $rounds
+     * @return list<string>
+     */
+    private static function again(User $person, Collection $rounds): array
+    {
+        $out = [];
+        foreach ($rounds as $round) {
+            if ($round->result !== null) {
+                foreach (AgreementAgain::ofPerson($round, KeptFigures::ofRound($round), $person->id) as $line) {
+                    $out[] = "$round->name: $line";
+                }
+            }
         }
 
         return $out;

@@ -6,13 +6,9 @@ namespace App\Practice\Pages;
 
 use App\Codebook\Codebooks;
 use App\Models\Casts\Cell;
-use App\Models\Enums\FigurePart;
-use App\Models\ResultPart;
-use App\Models\Sitting;
 use App\Models\User;
 use App\Practice\PersonSkills;
-use App\Sight\Onlookers;
-use Core\Format\Json\RoundJson;
+use App\Practice\RoundMaps;
 use Core\Number\Written;
 use Core\Sight\Role;
 use Core\Training\Answer;
@@ -37,7 +33,7 @@ final readonly class StaffMap
 
     private const WEEK = 7;
 
-    public function __construct(private Codebooks $codebooks, private Onlookers $onlookers)
+    public function __construct(private Codebooks $codebooks, private RoundMaps $maps)
     {
     }
 
@@ -89,24 +85,9 @@ final readonly class StaffMap
     /** @return array<int, list<Answer>> by person, what their published rounds count of each fault */
     private function scored(User $head): array
     {
-        $onlooker = $this->onlookers->of($head);
-        $rounds = Sitting::query()
-            ->where('kind', 'round')
-            ->where('state', 'published')
-            ->orderBy('published_at')
-            ->get();
-        if ($onlooker->hidden() !== []) {
-            $rounds = $rounds->filter(static fn (Sitting $round): bool => $onlooker->withheld($round) === null);
-        }
         $out = [];
-        foreach (ResultPart::query()
-            ->join('sitting_results', 'sitting_results.id', '=', 'result_parts.sitting_result_id')
-            ->whereIn('sitting_results.sitting_id', $rounds->modelKeys())
-            ->where('part', FigurePart::Map)
-            ->toBase()
-            ->get(['sitting_id', 'body']) as $part) {
-            $day = (float) ($rounds->firstWhere('id', $part->sitting_id)?->published_at?->getTimestamp() ?? 0);
-            $map = RoundJson::readMap(json_decode(Cell::text($part->body), true, 16, JSON_THROW_ON_ERROR));
+        foreach ($this->maps->of($head) as $round => $map) {
+            $day = (float) ($round->published_at?->getTimestamp() ?? 0);
             foreach ($map as $rater => $faults) {
                 foreach ($faults as $fault => [$found, $missed, $over, $absent]) {
                     foreach ([[true, $found + $absent], [false, $missed + $over]] as [$right, $n]) {

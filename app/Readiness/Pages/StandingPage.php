@@ -58,7 +58,7 @@ final readonly class StandingPage
             'state' => $standing->state->value,
             'appealed' => $standing->isAppealed,
             'cases' => $shown['cases'],
-            'criteria' => $this->criteria($rule, $shown['criteria'], $ended),
+            'criteria' => $this->criteria($rule, $shown['criteria'], $ended, $asking->isHeadCoach() && ! $own),
             'bars' => array_map(
                 static fn (Bar $bar): array => self::bar($bar, $shown['bars'][$bar->kind->value]),
                 array_values($rule->toCore()->bars),
@@ -96,9 +96,10 @@ final readonly class StandingPage
 
     /**
      * @param  list<array{right: int, calls: int, figure: \Core\Agreement\Figure}>  $found
+     * @param  bool  $counts  whether right calls are told: on few kept cases they would tell the key to who made them
      * @return list<array<string, mixed>>
      */
-    private function criteria(ReadinessRule $rule, array $found, ?ReadinessTest $ended): array
+    private function criteria(ReadinessRule $rule, array $found, ?ReadinessTest $ended, bool $counts): array
     {
         $course = $ended === null || $ended->readiness_rule_id !== $rule->id ? null : $this->run->of($ended);
         $out = [];
@@ -119,7 +120,7 @@ final readonly class StandingPage
                 'at' => round(100.0 * ($figure->estimate ?? 0.0), 1),
                 'bar' => round(100.0 * $criterion->bar, 1),
                 'good' => round(100.0 * $criterion->good, 1),
-                'test' => $course === null ? null : (string) __('readiness.test.criterion', [
+                'test' => $course === null ? null : (string) __($counts ? 'readiness.test.criterion' : 'readiness.test.decided', [
                     'decision' => (string) __('readiness.test.states.'.($course->decisions[$i] === SignOffDecision::GoesOn
                         ? SignOffDecision::Undecided
                         : $course->decisions[$i])->value),

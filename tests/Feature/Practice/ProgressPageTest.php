@@ -55,9 +55,15 @@ it('leaves out of it what waits to be read by who asks', function () {
         $this->headCoach()), $this->headCoach());
     app(Onlookers::class)->forget();
     expect($count($tam))->toBeLessThan($before)->and($count($this->headCoach()))->toBe($before);
-    // The figures of the round are withheld whole.
+    // The figures of the round are withheld whole; so are those of a round with kept cases from whoever read them.
     expect($this->actingAs($tam)->get('/progress')->viewData('rounds'))->toBe([])
         ->and($this->actingAs($this->headCoach())->get("/progress/$tam->id")->viewData('rounds'))->toHaveCount(1);
+    $ines = $this->person('ines');
+    expect(app(RoundProgress::class)->rounds($ines, $ines))->toHaveCount(1);
+    DB::table('sitting_cases')->where('id', $case->id)->update(['reserved' => true]);
+    app(Onlookers::class)->forget();
+    expect(app(RoundProgress::class)->rounds($ines, $ines))->toHaveCount(0)
+        ->and(app(RoundProgress::class)->rounds($ines, $this->headCoach()))->toHaveCount(1);
 });
 
 it('counts of a round what its sheets say, and says that of one round no effect can be told', function () {

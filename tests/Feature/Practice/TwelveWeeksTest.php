@@ -16,7 +16,8 @@ use Illuminate\Support\Str;
 
 /*
  * People with planted weaknesses practise for weeks through the program's own use cases, and learn by another model than
- * the program's: with slips, guesses and forgetting. First they have read a round of a few swings, as the staff do. `bin/test studies` has thirty of them for twelve weeks.
+ * the program's: with slips, guesses and forgetting. First they have read a round of a few swings, as the staff do.
+ * `bin/test studies` has thirty of them for twelve weeks.
  */
 
 /** What planted weaknesses begin at, and the rest. */

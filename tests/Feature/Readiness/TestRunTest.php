@@ -138,7 +138,11 @@ it('keeps a test from everybody but its reader, while it runs and afterwards', f
     app(Onlookers::class)->forget();
     $this->actingAs($nell)->get("/bench/$recording->public_id")->assertNotFound();
     expect(array_column(app(TestCases::class)->best($nell, $rule)[1], 'recording'))->not->toContain($recording->id);
-    $this->get(route('readiness.show', [$rule, $nell]))->assertOk()->assertSee('passed');
+    // The person learns what was decided; how many calls were right, of few kept cases, the head coach alone.
+    $told = fn (User $who): array => array_column($this->actingAs($who)->get(route('readiness.show', [$rule, $nell]))
+        ->assertOk()->viewData('criteria'), 'test');
+    expect($told($nell))->toBe(['test: passed', 'test: passed'])
+        ->and($told($this->headCoach())[0])->toMatch('/^test: passed, \d+ of \d+$/');
 });
 
 it('hands in twice, side by side and late, and puts one case all the same', function () {
