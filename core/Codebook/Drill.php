@@ -15,6 +15,7 @@ final readonly class Drill
      * @param  array<string, string>  $expected  what should change if it works, by measurement key
      * @param  bool  $harms  one of those that rarely help anybody and add a fault where it was not needed
      * @param  DrillPlan|null  $plan  how it is prescribed; none of what is kept as a warning
+     * @param  array<string, ExpectedChange>  $ways  which way of what is expected can be measured, by measurement key
      */
     public function __construct(
         public string $key,
@@ -28,11 +29,16 @@ final readonly class Drill
         public string $caution = '',
         public bool $harms = false,
         public ?DrillPlan $plan = null,
+        public array $ways = [],
     ) {
     }
 
-    /** The same with how it is prescribed. */
-    public function planned(?DrillPlan $plan): self
+    /**
+     * The same with how it is prescribed, and which way what it changes goes.
+     *
+     * @param  array<string, ExpectedChange>  $ways
+     */
+    public function planned(?DrillPlan $plan, array $ways = []): self
     {
         return new self(
             $this->key,
@@ -46,6 +52,7 @@ final readonly class Drill
             $this->caution,
             $this->harms,
             $plan,
+            $ways,
         );
     }
 }

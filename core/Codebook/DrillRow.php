@@ -23,6 +23,9 @@ final class DrillRow
             'steps' => $drill->steps,
             'far' => $drill->far,
             'expected' => $drill->expected,
+            ...$drill->ways === []
+                ? []
+                : ['ways' => array_map(static fn (ExpectedChange $c): array => $c->toArray(), $drill->ways)],
             ...$drill->caution === '' ? [] : ['caution' => $drill->caution],
             ...$drill->harms ? ['harms' => true] : [],
             ...$plan === null ? [] : ['plan' => self::writePlan($plan)],
@@ -45,6 +48,13 @@ final class DrillRow
             }
             $expected[(string) $measure] = $r->text(['says' => $says], 'says');
         }
+        $ways = [];
+        foreach ($r->map($row, 'ways') as $measure => $of) {
+            if (! isset($expected[$measure]) || ! is_array($of)) {
+                throw CodebookException::because('drill-way', measure: (string) $measure);
+            }
+            $ways[(string) $measure] = ExpectedChange::fromArray((string) $measure, $of);
+        }
         $steps = $r->texts($row, 'steps');
         $harms = ($row['harms'] ?? false) === true;
 
@@ -60,6 +70,7 @@ final class DrillRow
             $r->optionalText($row, 'caution'),
             $harms,
             isset($row['plan']) ? self::readPlan($r, $r->map($row, 'plan'), $lenses) : null,
+            $ways,
         );
     }
 

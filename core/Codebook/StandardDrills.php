@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace Core\Codebook;
 
+use Core\CoreException;
+use Core\Measurement\Measure;
+use Core\Motion\Station;
+
 /**
  * The drills as shipped, in the academy's terms; the last five are kept so that whoever prescribes one is told why not.
  */
@@ -15,10 +19,53 @@ final class StandardDrills
         $out = [];
         $plans = StandardDrillPlans::all();
         foreach ([...self::pressure(), ...self::feet(), ...self::harmful()] as $drill) {
-            $out[$drill->key] = $drill->planned($plans[$drill->key] ?? null);
+            $out[$drill->key] = $drill->planned($plans[$drill->key] ?? null, self::ways()[$drill->key] ?? []);
         }
 
         return $out;
+    }
+
+    /**
+     * Which way what a drill changes goes.
+     *
+     * @return array<string, array<string, ExpectedChange>> by drill and measure
+     *
+     * @throws CoreException never
+     */
+    private static function ways(): array
+    {
+        $of = static function (ExpectedChange ...$changes): array {
+            $out = [];
+            foreach ($changes as $c) {
+                $out[$c->measure->value] = $c;
+            }
+
+            return $out;
+        };
+        $more = static fn (Measure $m, ?Station $at = null): ExpectedChange => new ExpectedChange($m, Way::Larger, null, $at);
+        $less = static fn (Measure $m, ?Station $at = null): ExpectedChange => new ExpectedChange($m, Way::Smaller, null, $at);
+        $to = static fn (Measure $m, float $value, ?Station $at = null): ExpectedChange => new ExpectedChange($m, Way::Toward, $value, $at);
+
+        return [
+            'step-in' => $of($more(Measure::RecentreLead), $more(Measure::LevelShare)),
+            'heel-plant' => $of($more(Measure::RecentreLead), $less(Measure::ReplantAt)),
+            'wall-bump' => $of($more(Measure::RecentreLead)),
+            'pause-and-complete' => $of($less(Measure::TrailPeakAt), $more(Measure::RecentreLead)),
+            'rocker' => $of($less(Measure::TrailPeakAt)),
+            'brush-ahead' => $of($more(Measure::ImpactShare), $less(Measure::PelvisDepth)),
+            'hop-through' => $of($less(Measure::ChestFirst), $more(Measure::ShiftRate)),
+            'box-turn' => $of($to(Measure::PelvisSway, 0.0, Station::BackswingArm)),
+            'slider-push' => $of($more(Measure::HeelToeTrail), $to(Measure::HeelToeRatio, 1.7)),
+            'marker-guard' => $of($less(Measure::FootSpin), $more(Measure::LevelShare)),
+            'heel-down-press' => $of($less(Measure::TrailHeelLiftAt)),
+            'split-stance' => $of($more(Measure::ImpactShare)),
+            'arm-drop' => $of($less(Measure::ChestFirst)),
+            'short-finish' => $of(
+                $more(Measure::PelvisTurn, Station::Impact),
+                $less(Measure::PelvisSway, Station::Impact),
+            ),
+            'open-set' => $of($more(Measure::PelvisTurn, Station::Impact)),
+        ];
     }
 
     /** @return list<Drill> */

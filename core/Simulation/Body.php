@@ -386,7 +386,7 @@ final class Body
     }
 
     /** The middle joint of two bones between a and c, bent toward a direction (law of cosines). */
-    private static function bendTowards(Vec3 $a, Vec3 $c, float $first, float $second, Vec3 $towards): Vec3
+    public static function bendTowards(Vec3 $a, Vec3 $c, float $first, float $second, Vec3 $towards): Vec3
     {
         $line = $c->minus($a);
         $d = min($line->length(), $first + $second);

@@ -99,6 +99,8 @@ return [
         'band' => 'The :what: the band of \':name\' must be [low, high] with low below high.',
         'needs-steps' => 'The :what needs steps: what the student does, one after the other.',
         'drill-lens' => 'The :what speaks of a lens \':name\' that the codebook does not have.',
+        'drill-way' => 'A drill cannot change :measure in that way: it says larger, smaller or toward a value, and a station where '
+            .'the measure is taken at several.',
         'drill-load' => 'The :what loads a region and side of the body that limits know nothing of.',
         'drill-rung' => 'The :what, \':name\': there is no such rung of the ladder.',
         'drill-ladder' => 'The :what begins higher on the ladder than it ends.',
@@ -337,6 +339,11 @@ return [
         'not-plantable' => 'The fault \':key\' cannot be planted; these can: :faults.',
         'no-such-mishap' => 'Nothing called :key can befall a :device.',
         'plant-severity' => 'A planted fault needs a severity of 1, 2 or 3.',
+        'scene' => 'A drill is drawn in two to four moments, not in :moments.',
+    ],
+    'prescription' => [
+        'cause-not-seen' => 'The first cause :cause is not among the faults that were seen.',
+        'no-series' => 'There is no series of swings to compare.',
     ],
     'console' => [
         'not-whole' => '--:name is \':text\', not a whole number',

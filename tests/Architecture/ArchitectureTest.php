@@ -16,6 +16,7 @@ $rooms = [
     'Agreement',
     'Planning',
     'Training',
+    'Prescription',
     'Drawing',
     'Format',
     'Simulation',
