@@ -8,7 +8,6 @@ use App\Academy\Http\FactorController;
 use App\Academy\Http\GolfersController;
 use App\Academy\Http\InvitationController;
 use App\Academy\Http\KeysController;
-use App\Academy\Http\LessonController;
 use App\Academy\Http\PeopleController;
 use App\Academy\Http\ResetController;
 use App\Academy\Http\SessionController;
@@ -26,6 +25,9 @@ use App\Codebook\Http\ExampleController;
 use App\Debrief\Http\DebriefController;
 use App\Debrief\Http\PresenterController;
 use App\Debrief\Http\RoomController;
+use App\Lessons\Http\FollowUpController;
+use App\Lessons\Http\LessonController;
+use App\Lessons\Http\PrescriptionController;
 use App\Models\Academy;
 use App\Models\AuditEntry;
 use App\Models\CodebookExample;
@@ -497,6 +499,37 @@ Route::middleware('auth')->group(function (): void {
             Route::post('/{part}/{key}/back', [DraftRowController::class, 'back'])->name('codebook.draft.back');
             Route::post('/faults/{key}/look', [DraftRowController::class, 'look'])->name('codebook.draft.look');
         });
+    Route::get('/lessons', [PrescriptionController::class, 'index'])->name('lessons.index');
+    Route::post('/golfers/{golfer}/sessions', [LessonController::class, 'store'])
+        ->name('lessons.store')->can('teach', 'golfer');
+    Route::can('give', 'lesson')->prefix('/golfer-sessions/{lesson}')->group(function (): void {
+        Route::get('/', [LessonController::class, 'show'])->name('lessons.show');
+        Route::put('/', [LessonController::class, 'update'])->name('lessons.update');
+        Route::post('/feel', [LessonController::class, 'feel'])->name('lessons.feel');
+        Route::post('/balls', [LessonController::class, 'ball'])->name('lessons.balls');
+        Route::get('/balls', [LessonController::class, 'file'])->name('lessons.balls.file');
+        Route::post('/balls/file', [LessonController::class, 'balls'])->name('lessons.balls.import');
+        Route::delete('/balls/{ball}', [LessonController::class, 'dropBall'])->name('lessons.balls.drop');
+    });
+    Route::can('prescribe', 'lesson')->prefix('/golfer-sessions/{lesson}/prescription')->group(function (): void {
+        Route::get('/', [PrescriptionController::class, 'create'])->name('prescriptions.create');
+        Route::post('/', [PrescriptionController::class, 'store'])->name('prescriptions.store');
+    });
+    Route::can('see', 'prescription')->prefix('/prescriptions/{prescription}')->group(function (): void {
+        Route::get('/', [PrescriptionController::class, 'show'])->name('prescriptions.show');
+        Route::put('/drill', [PrescriptionController::class, 'choose'])->name('prescriptions.choose');
+        Route::put('/', [PrescriptionController::class, 'update'])->name('prescriptions.update');
+        Route::delete('/', [PrescriptionController::class, 'destroy'])->name('prescriptions.drop');
+        Route::get('/note', [PrescriptionController::class, 'note'])->name('prescriptions.note');
+        Route::get('/note.pdf', [PrescriptionController::class, 'pdf'])->name('prescriptions.note.pdf');
+        Route::get('/note.ics', [PrescriptionController::class, 'calendar'])->name('prescriptions.note.calendar');
+        Route::post('/follow-ups', [FollowUpController::class, 'store'])->name('follow-ups.store');
+    });
+    Route::can('take', 'followUp')->prefix('/follow-ups/{followUp}')->group(function (): void {
+        Route::get('/', [FollowUpController::class, 'show'])->name('follow-ups.show');
+        Route::post('/feel', [FollowUpController::class, 'feel'])->name('follow-ups.feel');
+        Route::put('/swings', [FollowUpController::class, 'place'])->name('follow-ups.place');
+    });
     Route::can('manage', Academy::class)->group(function (): void {
         Route::get('/people', [PeopleController::class, 'index'])->name('people');
         Route::post('/people', [PeopleController::class, 'store'])->name('people.invite');
@@ -522,16 +555,6 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/golfers/{golfer}/consents', [GolfersController::class, 'consent'])->name('golfers.consent');
         Route::delete('/golfers/{golfer}/consents', [GolfersController::class, 'withdraw'])->name('golfers.withdraw');
         Route::get('/golfers/{golfer}/papers/{paper}', [GolfersController::class, 'paper'])->name('golfers.paper');
-        Route::post('/golfers/{golfer}/sessions', [LessonController::class, 'store'])->name('lessons.store');
-        Route::get('/golfer-sessions/{lesson}', [LessonController::class, 'show'])->name('lessons.show');
-        Route::put('/golfer-sessions/{lesson}', [LessonController::class, 'update'])->name('lessons.update');
-        Route::post('/golfer-sessions/{lesson}/feel', [LessonController::class, 'feel'])->name('lessons.feel');
-        Route::post('/golfer-sessions/{lesson}/balls', [LessonController::class, 'ball'])->name('lessons.balls');
-        Route::get('/golfer-sessions/{lesson}/balls', [LessonController::class, 'file'])->name('lessons.balls.file');
-        Route::post('/golfer-sessions/{lesson}/balls/file', [LessonController::class, 'balls'])
-            ->name('lessons.balls.import');
-        Route::delete('/golfer-sessions/{lesson}/balls/{ball}', [LessonController::class, 'dropBall'])
-            ->name('lessons.balls.drop');
         Route::delete('/golfers/{golfer}', [ErasureController::class, 'golfer'])->name('golfers.erase');
         Route::get('/erasures/{erasure}', [ErasureController::class, 'show'])->name('erasures.show');
         Route::get('/academy/retention', [ErasureController::class, 'index'])->name('retention');

@@ -80,6 +80,7 @@ final class LoadDemo
         private readonly DemoCodebook $codebook,
         private readonly DemoPractice $practice,
         private readonly DemoReadiness $readiness,
+        private readonly DemoLessons $lessons,
     ) {
     }
 
@@ -182,6 +183,7 @@ final class LoadDemo
             }
             ($this->readiness)($today->copy()->subDays(20), $this->read(...));
             $this->raters = $before;
+            ($this->lessons)($today, $head);
         }
 
         Carbon::setTestNow($today->copy()->subDays(6)->setTime(9, 0));

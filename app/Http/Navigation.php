@@ -34,10 +34,11 @@ final readonly class Navigation
             'practice' => ['practice', 'practice'],
             'contrast' => ['contrast', 'contrast'],
             'readiness' => ['readiness', 'readiness'],
+            'lessons' => ['lessons.index', 'lessons|prescriptions|follow-ups'],
         ],
         'academy' => [
             'people' => ['people', 'people'],
-            'golfers' => ['golfers', 'golfers|lessons'],
+            'golfers' => ['golfers', 'golfers'],
             'record' => ['record', 'record'],
             'settings' => ['academy', 'academy|retention|erasures'],
         ],
@@ -45,8 +46,8 @@ final readonly class Navigation
 
     /** Pages for those who do not run the academy; what is published to them opens from there. */
     private const READERS = [
-        Role::Instructor->value => ['today', 'practice', 'readiness', 'agreement', 'codebook'],
-        Role::Panel->value => ['today', 'panel', 'practice', 'codebook'],
+        Role::Instructor->value => ['today', 'practice', 'readiness', 'agreement', 'lessons', 'codebook'],
+        Role::Panel->value => ['today', 'panel', 'practice', 'lessons', 'codebook'],
     ];
 
     public function __construct(private User $user)

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Core\Prescription\Level;
 use Core\Sight\Scope;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
@@ -22,6 +23,7 @@ use Illuminate\Support\Carbon;
  * @property ?float $mass_kg
  * @property ?int $born_year
  * @property ?string $notes
+ * @property ?Level $level  how far they have come
  * @property ?Carbon $erased_at  when all but the place in rounds was taken out
  * @property \Illuminate\Database\Eloquent\Collection<int, Consent> $consents
  * @property \Illuminate\Database\Eloquent\Collection<int, GolferLimit> $limitsNoted
@@ -46,6 +48,7 @@ final class Golfer extends Model
         'mass_kg',
         'born_year',
         'notes',
+        'level',
     ];
 
     protected $attributes = [
@@ -55,6 +58,7 @@ final class Golfer extends Model
         'mass_kg' => null,
         'born_year' => null,
         'notes' => null,
+        'level' => null,
         'erased_at' => null,
     ];
 
@@ -67,6 +71,7 @@ final class Golfer extends Model
             'mass_kg' => 'float',
             'born_year' => 'integer',
             'erased_at' => 'datetime',
+            'level' => Level::class,
         ];
     }
 

@@ -26,9 +26,14 @@ use Illuminate\Support\Carbon;
  * @property bool $asks_feel
  * @property ?string $feel
  * @property ?Carbon $feel_locked_at
+ * @property ?int $given_by
+ * @property ?User $giver  who gives it
  * @property Golfer $golfer
  * @property \Illuminate\Database\Eloquent\Collection<int, LessonBall> $balls
  * @property \Illuminate\Database\Eloquent\Collection<int, Recording> $recordings
+ * @property \Illuminate\Database\Eloquent\Collection<int, Recording> $heldRecordings  those not erased
+ * @property \Illuminate\Database\Eloquent\Collection<int, Prescription> $prescriptions
+ * @property \Illuminate\Database\Eloquent\Collection<int, FollowUp> $followUps
  */
 final class Lesson extends Model
 {
@@ -45,6 +50,7 @@ final class Lesson extends Model
         'asks_feel',
         'feel',
         'feel_locked_at',
+        'given_by',
         'created_by',
     ];
 
@@ -73,6 +79,24 @@ final class Lesson extends Model
         return $this->belongsTo(Golfer::class);
     }
 
+    /** @return BelongsTo<User, $this> */
+    public function giver(): BelongsTo
+    {
+        return $this->belongsTo(User::class, 'given_by');
+    }
+
+    /** @return HasMany<Prescription, $this> */
+    public function prescriptions(): HasMany
+    {
+        return $this->hasMany(Prescription::class)->orderBy('id');
+    }
+
+    /** @return HasMany<FollowUp, $this> */
+    public function followUps(): HasMany
+    {
+        return $this->hasMany(FollowUp::class)->orderBy('id');
+    }
+
     /** @return HasMany<LessonBall, $this> */
     public function balls(): HasMany
     {
@@ -83,6 +107,12 @@ final class Lesson extends Model
     public function recordings(): HasMany
     {
         return $this->hasMany(Recording::class)->orderBy('id');
+    }
+
+    /** @return HasMany<Recording, $this> */
+    public function heldRecordings(): HasMany
+    {
+        return $this->recordings()->whereNull('erased_at');
     }
 
     /**

@@ -31,6 +31,10 @@ use App\Http\Components\Grade;
 use App\Http\Components\Layout;
 use App\Http\Components\StageHead;
 use App\Http\Components\Term;
+use App\Lessons\Policies\FollowUpPolicy;
+use App\Lessons\Policies\GolferPolicy;
+use App\Lessons\Policies\LessonPolicy;
+use App\Lessons\Policies\PrescriptionPolicy;
 use App\Models\Academy;
 use App\Models\AuditEntry;
 use App\Models\CaptureSession;
@@ -44,9 +48,13 @@ use App\Models\Device;
 use App\Models\DrillJudging;
 use App\Models\Enums\WorkKind;
 use App\Models\Film;
+use App\Models\FollowUp;
+use App\Models\Golfer;
 use App\Models\KeyEntry;
+use App\Models\Lesson;
 use App\Models\PendingImport;
 use App\Models\PracticeSitting;
+use App\Models\Prescription;
 use App\Models\ReadinessDecision;
 use App\Models\ReadinessRule;
 use App\Models\ReadinessTest;
@@ -150,6 +158,10 @@ final class AppServiceProvider extends ServiceProvider
         CodebookVersion::class => CodebookVersionPolicy::class,
         AuditEntry::class => AuditEntryPolicy::class,
         Academy::class => AcademyPolicy::class,
+        Golfer::class => GolferPolicy::class,
+        Lesson::class => LessonPolicy::class,
+        Prescription::class => PrescriptionPolicy::class,
+        FollowUp::class => FollowUpPolicy::class,
         Undo::class => UndoPolicy::class,
     ];
 

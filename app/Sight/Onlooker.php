@@ -184,10 +184,9 @@ final class Onlooker
     /** @return Builder<Recording> the recordings that this person may put on the Bench */
     public function recordings(): Builder
     {
-        $uses = $this->user->isHeadCoach() ? [Scope::Lessons, Scope::StaffTraining] : [Scope::StaffTraining];
         $query = Recording::query()
             ->whereNull('recordings.erased_at')
-            ->whereHas('golfer', static fn ($q) => $q->consenting(...$uses))
+            ->whereHas('golfer', static fn ($q) => $q->consenting(Scope::Lessons, Scope::StaffTraining))
             ->whereDoesntHave('lesson', static fn ($q) => $q->awaitingFeel())
             ->when($this->user->golfer_id, static fn (Builder $q, int $own) => $q->where('golfer_id', '<>', $own));
         $hidden = $shown = [];
@@ -200,9 +199,15 @@ final class Onlooker
             }
         }
 
-        return $this->user->isHeadCoach()
-            ? $query->whereNotIn('recordings.id', $hidden)
-            : $query->whereIn('recordings.id', $shown);
+        $query->whereNotIn('recordings.id', $hidden);
+
+        return $this->user->isHeadCoach() ? $query : $query->where(fn (Builder $q) => $q
+            ->where(static fn (Builder $q) => $q
+                ->whereIn('recordings.id', $shown)
+                ->whereHas('golfer', static fn ($q) => $q->consenting(Scope::StaffTraining)))
+            ->orWhere(fn (Builder $q) => $q
+                ->whereHas('lesson', fn ($q) => $q->where('given_by', $this->user->id))
+                ->whereHas('golfer', static fn ($q) => $q->consenting(Scope::Lessons))));
     }
 
     /** @return Builder<Recording> those of them that may be put before readers */

@@ -21,7 +21,7 @@ final class RecordingFacts
 {
     /**
      * @var array<int, array{consents: bool, lessons: bool, held: bool, own: bool, room: bool, feel: bool, example: bool,
-     *     looked: bool, kept: bool}> by recording
+     *     looked: bool, kept: bool, gives: bool}> by recording
      */
     private array $facts = [];
 
@@ -68,6 +68,9 @@ final class RecordingFacts
                     /** @var Builder<Lesson> $q */
                     $q->awaitingFeel();
                 },
+                'lesson as gives' => function (Builder $q): void {
+                    $q->where('given_by', $this->user->id);
+                },
             ])
             ->get()
             ->keyBy('id');
@@ -84,6 +87,7 @@ final class RecordingFacts
                 'example' => $is('example') && $is('teaching') && ! $is('kept'),
                 'looked' => $is('looked'),
                 'kept' => $is('kept'),
+                'gives' => $is('gives'),
             ];
         }
     }
@@ -106,6 +110,7 @@ final class RecordingFacts
             $fact['example'],
             $fact['looked'],
             $fact['kept'],
+            $fact['gives'],
         );
     }
 

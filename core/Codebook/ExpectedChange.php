@@ -14,8 +14,6 @@ final readonly class ExpectedChange
     /**
      * @param  float|null  $value  what it comes nearer to, in the measure's unit; with Way::Toward only
      * @param  Station|null  $at  where a measure is taken at several stations
-     *
-     * @throws CoreException where they do not belong together
      */
     public function __construct(
         public Measure $measure,
@@ -23,10 +21,6 @@ final readonly class ExpectedChange
         public ?float $value = null,
         public ?Station $at = null,
     ) {
-        if (($way === Way::Toward) !== ($value !== null) || ($at !== null) !== $measure->isByStation()
-            || ($value !== null && ! is_finite($value))) {
-            throw CodebookException::because('drill-way', measure: $measure->value);
-        }
     }
 
     /** @return array{way: string, value?: float, at?: string} */
@@ -42,19 +36,23 @@ final readonly class ExpectedChange
     /**
      * @param  array<mixed>  $of  as toArray() has it
      *
-     * @throws CoreException
+     * @throws CoreException where they do not belong together
      */
     public static function fromArray(string $measure, array $of): self
     {
         $way = is_string($of['way'] ?? null) ? Way::tryFrom($of['way']) : null;
         $at = is_string($of['at'] ?? null) ? Station::tryFrom($of['at']) : null;
         $key = Measure::tryFrom($measure);
+        $value = $of['value'] ?? null;
+        $value = is_int($value) || is_float($value) ? (float) $value : null;
         if ($key === null || $way === null || (isset($of['at']) && $at === null)
-            || (isset($of['value']) && ! is_int($of['value']) && ! is_float($of['value']))) {
+            || ($at !== null) !== $key->isByStation()
+            || ($way === Way::Toward) !== ($value !== null) || (isset($of['value']) && $value === null)
+            || ($value !== null && ! is_finite($value))) {
             throw CodebookException::because('drill-way', measure: $measure);
         }
 
-        return new self($key, $way, isset($of['value']) ? (float) $of['value'] : null, $at);
+        return new self($key, $way, $value, $at);
     }
 
     /** How far a value has come that way: the larger the better; in the measure's unit. */

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Core\Codebook;
 
-use Core\CoreException;
 use Core\Measurement\Measure;
 use Core\Motion\Station;
 
@@ -29,8 +28,6 @@ final class StandardDrills
      * Which way what a drill changes goes.
      *
      * @return array<string, array<string, ExpectedChange>> by drill and measure
-     *
-     * @throws CoreException never
      */
     private static function ways(): array
     {

@@ -118,23 +118,19 @@ final readonly class Mannequin
             return Shape::path($part, self::circle($first > $second ? $a : $b, max($first, $second)));
         }
         [$along, $across] = [($b[0] - $a[0]) / $length, ($b[1] - $a[1]) / $length];
-        $at = static fn (array $p, float $r, float $sign): string => sprintf(
-            '%.0f %.0f',
-            $p[0] - $sign * $across * $r,
-            $p[1] + $sign * $along * $r,
-        );
+        $at = static fn (float $x, float $y, float $r): string => sprintf('%.0f %.0f', $x - $across * $r, $y + $along * $r);
 
         return Shape::path($part, sprintf(
             'M%sL%sA%.0f %.0f 0 0 0 %sL%sA%.0f %.0f 0 0 0 %sZ',
-            $at($a, $first, 1.0),
-            $at($b, $second, 1.0),
+            $at($a[0], $a[1], $first),
+            $at($b[0], $b[1], $second),
             $second,
             $second,
-            $at($b, $second, -1.0),
-            $at($a, $first, -1.0),
+            $at($b[0], $b[1], -$second),
+            $at($a[0], $a[1], -$first),
             $first,
             $first,
-            $at($a, $first, 1.0),
+            $at($a[0], $a[1], $first),
         ));
     }
 
@@ -172,23 +168,30 @@ final readonly class Mannequin
     private static function hull(array $points): array
     {
         sort($points);
-        $half = static function (array $points): array {
-            $out = [];
-            foreach ($points as $p) {
-                while (count($out) >= 2) {
-                    [[$ax, $ay], [$bx, $by]] = array_slice($out, -2);
-                    if (($bx - $ax) * ($p[1] - $ay) - ($by - $ay) * ($p[0] - $ax) > 0.0) {
-                        break;
-                    }
-                    array_pop($out);
+
+        return [...self::half($points), ...self::half(array_reverse($points))];
+    }
+
+    /**
+     * One side of it, without its last point, which begins the other.
+     *
+     * @param  list<array{float, float}>  $points  from one end to the other
+     * @return list<array{float, float}>
+     */
+    private static function half(array $points): array
+    {
+        $out = [];
+        foreach ($points as $p) {
+            while (count($out) >= 2) {
+                [[$ax, $ay], [$bx, $by]] = array_slice($out, -2);
+                if (($bx - $ax) * ($p[1] - $ay) - ($by - $ay) * ($p[0] - $ax) > 0.0) {
+                    break;
                 }
-                $out[] = $p;
+                array_pop($out);
             }
-            array_pop($out);
+            $out[] = $p;
+        }
 
-            return $out;
-        };
-
-        return [...$half($points), ...$half(array_reverse($points))];
+        return array_slice($out, 0, -1);
     }
 }

@@ -103,8 +103,7 @@ final readonly class SeriesChange
             $gain > $u => Seen::Better,
             -$gain > $u => Seen::Worse,
             abs($difference->change) + $u <= $own => Seen::Same,
-            $wanted->isMetBy($second->mean - $u, $second->mean + $u) && $wanted->goodness($first->mean) >= 0.0
-                => Seen::Same,
+            $wanted->isMetBy($second->mean - $u, $second->mean + $u) && $wanted->goodness($first->mean) >= 0.0 => Seen::Same,
             default => Seen::CannotBeSaid,
         };
 

@@ -32,7 +32,7 @@ final readonly class Sight
             $s->own => self::nothing(Why::Own),
             $s->hiddenBy() !== null => self::nothing($s->hiddenBy()),
             $s->isOpen() && $s->leads => self::these(Thing::Film, Thing::Trace, Thing::Context, Thing::Flight, Thing::Numbers),
-            $s->isOpen() && $s->isPublished() => self::these(
+            $s->consents && $s->isPublished() => self::these(
                 Thing::Film,
                 Thing::Trace,
                 Thing::Context,
@@ -41,6 +41,8 @@ final readonly class Sight
                 Thing::Key,
                 Thing::Calls,
             ),
+            // What one teaches with is measured for that; what others made of it is not.
+            $s->isTaught() => self::these(Thing::Film, Thing::Trace, Thing::Context, Thing::Flight, Thing::Numbers),
             $s->example && $s->looked => self::these(
                 Thing::Film,
                 Thing::Trace,

@@ -20,6 +20,7 @@ final readonly class Standing
      * @param  bool  $kept  whether some round keeps it for later
      * @param  bool  $looked  whether a truth about it was within the person's sight before
      * @param  bool  $room  whether the golfer agrees today that the film is shown to a room
+     * @param  bool  $gives  whether the person gives the session it belongs to
      */
     public function __construct(
         public bool $consents,
@@ -33,13 +34,20 @@ final readonly class Standing
         public bool $example = false,
         public bool $looked = false,
         public bool $kept = false,
+        public bool $gives = false,
     ) {
     }
 
     /** Whether anything agreed to lets this person look at it outside a sitting. */
     public function isOpen(): bool
     {
-        return $this->consents || ($this->leads && $this->lessons);
+        return $this->consents || ($this->leads && $this->lessons) || $this->isTaught();
+    }
+
+    /** Whether the person teaches with it, and the golfer agrees to that. */
+    public function isTaught(): bool
+    {
+        return $this->gives && $this->lessons;
     }
 
     /** The strongest reason for which it is to be seen on the own sheet only; null where none is. */

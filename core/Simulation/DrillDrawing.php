@@ -58,14 +58,18 @@ final readonly class DrillDrawing
     /** @return array{float, float, float} from, to, upward */
     private static function reach(Pose $pose, DrillScene $scene): array
     {
-        $x = $y = [];
-        foreach ($pose->points as $point) {
-            [$x[], $y[]] = Mannequin::seen($point, $scene->view);
-        }
         // A body is thicker than its points, and an aid may stand beside it.
-        [$least, $most] = [Mannequin::seen(new Vec3(-420.0, -330.0, 0.0), $scene->view)[0], 470.0];
+        $low = Mannequin::seen(new Vec3(-420.0, -330.0, 0.0), $scene->view)[0];
+        $high = 470.0;
+        $above = 0.0;
+        foreach ($pose->points as $point) {
+            [$x, $y] = Mannequin::seen($point, $scene->view);
+            $low = min($low, $x - 60.0);
+            $high = max($high, $x + 60.0);
+            $above = max($above, 60.0 - $y);
+        }
 
-        return [min($least, min($x) - 60.0), max($most, max($x) + 60.0), -min($y) + 60.0];
+        return [$low, $high, $above];
     }
 
     /** @return list<Shape> */

@@ -4,33 +4,14 @@ declare(strict_types=1);
 
 namespace Core\Simulation;
 
-use Core\CoreException;
 use Core\Motion\Vec3;
 
 /** The synthetic golfer at one moment, to be put in other places: a foot, the body, the arms; limbs keep their lengths. */
 final readonly class Pose
 {
-    private const SEED = 'drawn';
-
     /** @param  array<string, Vec3>  $points  as a Motion names them, mm in the stance's frame */
-    private function __construct(public array $points)
+    public function __construct(public array $points)
     {
-    }
-
-    /**
-     * @param  string  $from  a station's code
-     * @param  string  $to  another
-     * @param  float  $part  how far from the one to the other
-     *
-     * @throws CoreException
-     */
-    public static function between(string $from, string $to, float $part, Plant $plant = new Plant): self
-    {
-        $spec = new GolferSpec(self::SEED, $plant, stanceMm: 480.0);
-        $score = new Score($spec);
-        [$a, $b] = [$score->stations[$from], $score->stations[$to]];
-
-        return new self(Balance::body($spec, $score)->pose($a + $part * ($b - $a)));
     }
 
     /** A foot set elsewhere, mm; the knee goes with it. */

@@ -2,6 +2,48 @@
 
 // Sessions of a golfer.
 return [
+    'page' => 'Lessons',
+    'count' => '{0} No session yet|{1} One session|[2,*] :count sessions',
+    'says' => 'Sessions that you give. The head coach puts you down as who gives one; from then on you begin the next ones '
+        .'of that golfer yourself.',
+    'says-head' => 'All sessions, the last first. On a session’s page you say who gives it.',
+    'heads' => ['day' => 'Day', 'golfer' => 'Golfer', 'by' => 'Given by', 'aim' => 'Aim', 'waits' => 'State'],
+    'states' => [
+        'follow-up' => 'a follow-up waits for the feel',
+        'feel' => 'the feel is still to be said',
+        'draft' => 'a drill is being chosen',
+        'given' => 'a drill was given',
+        'followed' => 'followed up',
+        'none' => '',
+    ],
+    'record' => [
+        'title' => 'Expected against seen',
+        'says' => 'What was handed over, how often against advice, and what the follow-ups show. What cannot be said counts '
+            .'on neither side; sessions of one golfer count as one golfer.',
+        'who' => 'Who',
+        'handed' => 'handed over',
+        'against' => 'against advice',
+        'followed' => 'followed up',
+        'outcomes' => [
+            'as-expected' => 'as expected',
+            'no-change' => 'no change',
+            'against' => 'the other way',
+            'cannot-be-said' => 'cannot be said',
+        ],
+        'share' => 'As expected',
+        'interval' => ':share %, :low to :high',
+        'thin' => 'too few to say',
+    ],
+    'given-by' => 'Given by',
+    'nobody' => 'nobody in particular',
+    'prescribe' => 'Choose a drill',
+    'prescribed' => 'What was prescribed',
+    'prescribed-draft' => 'a draft: :drill',
+    'prescribed-given' => ':drill, handed over :at',
+    'no-drill' => 'no drill chosen yet',
+    'followed' => 'Held against what was prescribed',
+    'held-against' => 'what was prescribed on :day',
+    'next-session' => 'Begin the next session',
     'title' => ':golfer, :day',
     'sessions' => 'Sessions',
     'none' => 'No session is written down yet.',

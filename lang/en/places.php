@@ -21,6 +21,7 @@ return [
         'practice' => 'Practice',
         'contrast' => 'Contrast sets',
         'readiness' => 'Readiness',
+        'lessons' => 'Lessons',
         'record' => 'Record',
         'people' => 'People',
         'golfers' => 'Golfers',
@@ -29,6 +30,7 @@ return [
     // As those call them who read.
     'own' => ['today' => 'Today', 'agreement' => 'My results', 'panel' => 'Panel', 'practice' => 'Practice',
         'readiness' => 'Readiness',
+        'lessons' => 'Lessons',
         'codebook' => 'Codebook'],
     'skip' => 'Skip to the page',
     'nav' => 'Places',

@@ -8,6 +8,17 @@ return [
     ],
     // What was kept as a sentence before it was kept as a line.
     'worded-then' => ':words',
+    'prescriptions' => [
+        'no-drill' => 'Choose a drill first. Nothing was changed.',
+        'no-cue' => 'Say the one thing to think of, then hand it over. The draft is kept.',
+        'no-next' => 'Say when you look at it next, then hand it over. The draft is kept.',
+        'no-reason' => 'Something speaks against this drill: say in ten characters or more why you choose it all the same. '
+            .'The draft is kept.',
+        'handed-over' => 'It was handed over, or dropped: it is not changed any more. Begin a new one.',
+        'not-handed-over' => 'Only what was handed over is followed up. Nothing was begun.',
+        'other-session' => 'That is no later session of the same golfer. Nothing was begun.',
+        'feel-first' => 'First what was felt. Nothing was kept.',
+    ],
     'academy' => [
         'begun-already' => 'The academy has begun already. Log in, or ask its head coach for an invitation.',
         'last-head-coach' => ':name is the only head coach: somebody has to run the academy. Make somebody else head '

@@ -48,6 +48,7 @@ $areas = [
     'Report',
     'Practice',
     'Readiness',
+    'Lessons',
     'Search',
     'Today',
     'Operations',

@@ -17,7 +17,7 @@ final readonly class KeepGolfer
 {
     /**
      * @param  array{pseudonym: string, handedness: string, height_cm: ?int, mass_kg: ?float, born_year: ?int,
-     *     is_minor: bool, limits: ?string, notes: ?string}  $facts
+     *     is_minor: bool, limits: ?string, notes: ?string, level: ?string}  $facts
      * @param  ?string  $seen  as of when the form was made
      *
      * @throws ActionException

@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace App\Academy\Http;
 
+use Core\Prescription\Level;
 use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
 
 /** What is known of a golfer. */
 final class GolferRequest extends FormRequest
 {
-    /** @return array<string, list<string>> */
+    /** @return array<string, list<mixed>> */
     public function rules(): array
     {
         return [
@@ -21,13 +23,14 @@ final class GolferRequest extends FormRequest
             'is_minor' => ['boolean'],
             'limits' => ['nullable', 'string', 'max:200'],
             'notes' => ['nullable', 'string', 'max:2000'],
+            'level' => ['nullable', 'string', Rule::enum(Level::class)],
             'seen' => ['nullable', 'string', 'max:20'],
         ];
     }
 
     /**
      * @return array{pseudonym: string, handedness: string, height_cm: ?int, mass_kg: ?float, born_year: ?int,
-     *     is_minor: bool, limits: ?string, notes: ?string}
+     *     is_minor: bool, limits: ?string, notes: ?string, level: ?string}
      */
     public function facts(): array
     {
@@ -42,6 +45,7 @@ final class GolferRequest extends FormRequest
             'is_minor' => $this->boolean('is_minor'),
             'limits' => $text('limits'),
             'notes' => $text('notes'),
+            'level' => $text('level'),
         ];
     }
 }

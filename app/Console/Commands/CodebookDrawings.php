@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Codebook\DrawingInks;
 use App\Console\TextOptions;
 use Core\CoreException;
 use Core\Simulation\DrillDrawing;
@@ -14,21 +15,6 @@ use Illuminate\Console\Command;
 final class CodebookDrawings extends Command
 {
     use TextOptions;
-
-    /** On paper; a page may give each part a colour of its own. */
-    private const INKS = [
-        'ground' => 'fill="none" stroke="#8c8472" stroke-width="10"',
-        'lead' => 'fill="#1f6f78" stroke="#fffdf8" stroke-width="7"',
-        'trail' => 'fill="#c98a2b" stroke="#fffdf8" stroke-width="7"',
-        'trunk' => 'fill="#5d5870" stroke="#fffdf8" stroke-width="7"',
-        'skin' => 'fill="#b08f6c" stroke="#fffdf8" stroke-width="7"',
-        'club' => 'fill="#77728a"',
-        'aid' => 'fill="#c0506c" stroke="#c0506c" stroke-width="24" stroke-linejoin="round" stroke-linecap="round"',
-        'dashes' => 'fill="none" stroke="#c0506c" stroke-width="16" stroke-dasharray="46 34"',
-        'way' => 'fill="#6b6b6b" stroke="#6b6b6b" stroke-width="22"',
-        'ball' => 'fill="#fffdf8" stroke="#77728a" stroke-width="12"',
-        'warning' => 'fill="none" stroke="#8c8472" stroke-width="14" stroke-dasharray="70 50"',
-    ];
 
     protected $signature = 'codebook:drawings {--drill=* : of these only} '
         .'{--out= : a folder; public/drills where none is named}';
@@ -49,7 +35,7 @@ final class CodebookDrawings extends Command
             if ($only === [] || in_array($drill, $only, true)) {
                 file_put_contents("$out/$drill.svg", view('drills.drawing', [
                     'drawing' => DrillDrawing::of($scene),
-                    'attributes' => self::INKS,
+                    'attributes' => DrawingInks::ALL,
                 ])->render());
             }
         }

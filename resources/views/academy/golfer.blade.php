@@ -127,7 +127,7 @@
         <summary>{{ __('lessons.begin') }}</summary>
         <form method="post" action="{{ route('lessons.store', $golfer) }}" class="person-form">
             @csrf
-            @include('academy.lesson-said')
+            @include('lessons.session-said')
             <button class="act">{{ __('lessons.begin-act') }}</button>
         </form>
     </details>

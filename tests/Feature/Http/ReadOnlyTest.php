@@ -6,6 +6,8 @@ use Core\Reading\Stage;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route;
 
+require_once dirname(__DIR__).'/Lessons/taught.php';
+
 /*
  * Reading a page writes nothing. Every GET route is asked for over a connection that refuses writes; what it would have
  * had to make stands there already, or the page says that it is being made.
@@ -15,6 +17,7 @@ use Illuminate\Support\Facades\Route;
 function pages(object $test): array
 {
     $tam = $test->person('tam');
+    [$given, $followUp] = followedUp($tam, $test->headCoach());
     $values = [
         'reading' => Reading::query()->where('user_id', $tam->id)->orderBy('id')->pluck('public_id')->take(3)->all(),
         'recording' => Recording::query()->orderBy('id')->pluck('public_id')->take(2)->all(),
@@ -50,7 +53,9 @@ function pages(object $test): array
         'golfer' => [App\Models\Golfer::query()->value('id')],
         'paper' => ['x'],
         'erasure' => ['x'],
-        'lesson' => ['x'],
+        'lesson' => [$given->lesson->public_id],
+        'prescription' => [$given->public_id],
+        'followUp' => [$followUp->public_id],
         'batch' => [str_repeat('0', 26)],
     ];
     $out = [];
@@ -76,11 +81,11 @@ function pages(object $test): array
 }
 
 it('answers every page over a connection that refuses writes', function (bool $bare) {
+    $addresses = pages($this);
     if ($bare) {
         // Nothing is measured, as after a change of the codebook: the pages say so and do not do it.
         DB::table('measurement_sets')->delete();
     }
-    $addresses = pages($this);
     DB::statement('set transaction read only');
     $codes = [];
     foreach (['maren', 'odile', 'tam'] as $who) {

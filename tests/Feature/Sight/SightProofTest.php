@@ -72,6 +72,20 @@ const KNOWN_ROUTES = [
     'golfers.show' => 'GET',
     'golfers.held' => 'GET',
     'golfers.update' => 'PUT',
+    'lessons.index' => 'GET',
+    'prescriptions.create' => 'GET',
+    'prescriptions.store' => 'POST',
+    'prescriptions.show' => 'GET',
+    'prescriptions.choose' => 'PUT',
+    'prescriptions.update' => 'PUT',
+    'prescriptions.drop' => 'DELETE',
+    'prescriptions.note' => 'GET',
+    'prescriptions.note.pdf' => 'GET',
+    'prescriptions.note.calendar' => 'GET',
+    'follow-ups.store' => 'POST',
+    'follow-ups.show' => 'GET',
+    'follow-ups.feel' => 'POST',
+    'follow-ups.place' => 'PUT',
     'lessons.store' => 'POST',
     'lessons.show' => 'GET',
     'lessons.update' => 'PUT',
@@ -324,6 +338,8 @@ const NOTHING = [
     'erasure' => '01j0000000000000000000zzzz',
     'lesson' => '01j0000000000000000000zzzz',
     'ball' => 999_999_999,
+    'prescription' => '01j0000000000000000000zzzz',
+    'followUp' => '01j0000000000000000000zzzz',
 ];
 
 /** @return list<Recording> the recordings laid, in order */
@@ -452,9 +468,14 @@ function everyState(object $test): array
         app(App\Readiness\Actions\Decide::class)($nobody, $rule, $what, 'For a reason that is long enough.', $by);
     }
     app(App\Readiness\Actions\AskForTest::class)($tam, $rule);
+    // One who teaches with the first swing, and then with one that they still have to read blind.
+    $teacher = whoReadNothing('Who Teaches');
+    taughtWith($r[0], $r[3], $teacher);
+    sat($test, 'A teacher reads', SittingKind::Round, [$teacher], [$r[3]]);
 
     return [
         'an instructor in a test of readiness' => [$tested, []],
+        'an instructor who teaches' => [$teacher, [0]],
         'a head coach' => [$test->headCoach(), [0, 1, 2, 3, 4, 5, 6]],
         'an instructor who is a golfer' => [$hanne, [0, 1, 3, 4]],
         'a head coach who reads' => [$second, [0, 1, 2, 3, 5, 6]],
@@ -465,6 +486,34 @@ function everyState(object $test): array
         'a panel member among the staff' => [$piet, [1, 2, 3, 4, 5, 6]],
         'an instructor without a seat' => [$nobody, []],
     ];
+}
+
+/** A session with the one swing, what was prescribed in it, and a later one with the other held against it. */
+function taughtWith(Recording $first, Recording $later, User $by): void
+{
+    $head = test()->headCoach();
+    $lessons = [];
+    foreach ([$first, $later] as $i => $swing) {
+        $lessons[] = App\Models\Lesson::query()->create([
+            'golfer_id' => $swing->golfer_id, 'held_on' => now()->subDays(9 - $i)->toDateString(), 'asks_feel' => false,
+            'given_by' => $by->id,
+        ]);
+        $swing->forceFill(['lesson_id' => $lessons[$i]->id])->save();
+    }
+    app(App\Sight\Onlookers::class)->forget();
+    $prescribe = app(App\Lessons\Actions\Prescribe::class);
+    $draft = $prescribe->see($lessons[0], ['hang-back' => 'now'], ['hang-back'], 'early-recentre', $by);
+    $prescribe->choose($draft, 'step-in');
+    $prescribe->write($draft, [...$draft->refresh()->plan, 'cue' => 'Step, then swing'], 'for a reason', null, now()->toDateString(), []);
+    $prescribe->handOver($draft, $head);
+    $draft->refresh();
+    $follow = app(App\Lessons\Actions\FollowUpOn::class);
+    $followUp = $follow->begin($draft, $lessons[1], $by);
+    $follow->feel($followUp, ['felt' => Core\Prescription\Seen::Better, 'felt_says' => '', 'judged' => Core\Prescription\Seen::Same,
+        'judged_says' => ''], $by);
+    $follow->place($followUp, [$later->id => 'full-speed']);
+    $prescribe->see($lessons[1], ['hang-back' => 'later'], [], 'early-recentre', $by);
+    app(App\Sight\Onlookers::class)->forget();
 }
 
 /** Plants a word of its own in all that is secret of each recording, and in everybody's calls. */
@@ -597,7 +646,10 @@ function parameters(User $user): array
         'undo' => [NOTHING['undo']],
         'batch' => [NOTHING['batch']],
         'erasure' => [NOTHING['erasure']],
-        'lesson' => [NOTHING['lesson']],
+        'lesson' => App\Models\Lesson::query()->orderBy('id')->pluck('public_id')->all(),
+        'prescription' => App\Models\Prescription::query()->orderBy('id')->pluck('public_id')->all()
+            ?: [NOTHING['prescription']],
+        'followUp' => App\Models\FollowUp::query()->orderBy('id')->pluck('public_id')->all() ?: [NOTHING['followUp']],
         'ball' => [NOTHING['ball']],
         'token' => [str_repeat('z', 40)],
     ];
@@ -754,8 +806,11 @@ it('lets no canary out, and answers what is hidden as what is not there', functi
         ) {
             $said = ask($this, $user, $method, $uri);
             preg_match_all('/canary(number|verdict|quality|key|ruling)(\d)/', $said, $m, PREG_SET_ORDER);
-            foreach ($m as [$all, , $i]) {
+            foreach ($m as [$all, $kind, $i]) {
                 expect((int) $i)->toBeIn($may, "$method $uri tells $name $all");
+                // Who teaches with a swing has its numbers, and nothing of what others made of it.
+                expect($name === 'an instructor who teaches' && in_array($kind, ['key', 'ruling'], true))
+                    ->toBeFalse("$method $uri tells $name $all");
                 $seen++;
             }
             // Calls and cues: one's own on one's own sheet, anybody's for a head coach in what is published.
@@ -958,6 +1013,7 @@ it('changes no byte of any answer when what is secret changes', function (string
     'an instructor with a second look',
     'a panel member who reads again',
     'a head coach who reads',
+    'an instructor who teaches',
 ]);
 
 it('would notice: the same changes do show to a head coach who reads nothing', function () {

@@ -3,6 +3,7 @@
 @foreach($drills as $d)
     <details class="group" id="d-{{ $d['key'] }}">
         <summary><b>{{ $d['name'] }}</b> – {{ $d['for'] }}</summary>
+        <x-drill-drawing :drill="$d['key']" />
         <dl class="facts small">
             @foreach(['helps', 'worse'] as $what)
                 @if($d[$what])

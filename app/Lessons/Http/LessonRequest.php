@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Academy\Http;
+namespace App\Lessons\Http;
 
 use App\Models\Casts\Cell;
 use Illuminate\Foundation\Http\FormRequest;
@@ -19,6 +19,7 @@ final class LessonRequest extends FormRequest
             'held_on' => ['required', 'date_format:Y-m-d', 'after:1990-01-01', 'before_or_equal:tomorrow'],
             ...array_fill_keys(self::TEXTS, ['nullable', 'string', 'max:2000']),
             'asks_feel' => ['boolean'],
+            'given_by' => ['nullable', 'integer', 'exists:users,id'],
             'seen' => ['nullable', 'string', 'max:20'],
             'swings_listed' => ['boolean'],
             'swings' => ['array', 'max:100'],
@@ -28,7 +29,7 @@ final class LessonRequest extends FormRequest
 
     /**
      * @return array{held_on: string, complaint: ?string, aim: ?string, explanation: ?string, traits: ?string,
-     *     tried: ?string, asks_feel: bool}
+     *     tried: ?string, asks_feel: bool, given_by?: ?int}
      */
     public function said(): array
     {
@@ -42,6 +43,10 @@ final class LessonRequest extends FormRequest
             'traits' => $text('traits'),
             'tried' => $text('tried'),
             'asks_feel' => $this->boolean('asks_feel'),
+            // Who gives a session only the head coach says.
+            ...$this->has('given_by') && $this->user()?->isHeadCoach() === true
+                ? ['given_by' => $this->filled('given_by') ? $this->integer('given_by') : null]
+                : [],
         ];
     }
 

@@ -2,11 +2,12 @@
 
 declare(strict_types=1);
 
-namespace App\Academy\Actions;
+namespace App\Lessons\Actions;
 
 use App\Academy\Events\GolferChanged;
 use App\Academy\SeenAs;
 use App\Exceptions\ActionException;
+use App\Models\Exposure;
 use App\Models\Golfer;
 use App\Models\Lesson;
 use App\Models\LessonBall;
@@ -28,7 +29,7 @@ final readonly class KeepLesson
 {
     /**
      * @param  array{held_on: string, complaint: ?string, aim: ?string, explanation: ?string, traits: ?string,
-     *     tried: ?string, asks_feel: bool}  $said
+     *     tried: ?string, asks_feel: bool, given_by?: ?int}  $said
      * @param  list<int>|null  $recordings  the golfer's swings that belong to it; null: those that do
      */
     public function __invoke(
@@ -41,7 +42,12 @@ final readonly class KeepLesson
     ): Lesson {
         return DB::transaction(static function () use ($golfer, $lesson, $said, $recordings, $by, $seen): Lesson {
             $lesson = $lesson === null
-                ? new Lesson(['golfer_id' => $golfer->id, 'created_by' => $by->id])
+                ? new Lesson([
+                    'golfer_id' => $golfer->id,
+                    'created_by' => $by->id,
+                    // Who does not run the academy begins only sessions of their own.
+                    'given_by' => $by->isHeadCoach() ? null : $by->id,
+                ])
                 : Lesson::query()->lockForUpdate()->findOrFail($lesson->id);
             SeenAs::still($lesson, $seen);
             $isNew = ! $lesson->exists;
@@ -55,6 +61,7 @@ final readonly class KeepLesson
                 Recording::query()->where('golfer_id', $golfer->id)->whereKey($recordings)
                     ->update(['lesson_id' => $lesson->id]);
             }
+            self::exposed($lesson);
             if ($fields !== []) {
                 event(new GolferChanged($golfer, $isNew ? 'lesson-begun' : 'lesson-changed', $by, [
                     'fields' => implode(', ', array_intersect($fields, array_keys($said))),
@@ -63,6 +70,22 @@ final readonly class KeepLesson
 
             return $lesson;
         });
+    }
+
+    /** Numbers of its swings come within the sight of who gives it: no blind reading of them counts afterwards. */
+    private static function exposed(Lesson $lesson): void
+    {
+        if ($lesson->given_by === null || $lesson->awaitsFeel()) {
+            return;
+        }
+        // One entry a person and swing, however often it is kept and from however many windows.
+        User::query()->lockForUpdate()->findOrFail($lesson->given_by);
+        foreach (Recording::query()->where('lesson_id', $lesson->id)->orderBy('id')->pluck('id') as $id) {
+            Exposure::query()->firstOrCreate(
+                ['user_id' => $lesson->given_by, 'recording_id' => $id, 'what' => 'numbers', 'sitting_id' => null],
+                ['shown_at' => now()],
+            );
+        }
     }
 
     /** @throws ActionException once it is locked */
@@ -74,6 +97,7 @@ final readonly class KeepLesson
                 throw ActionException::because('refusals.academy.feel-locked');
             }
             $lesson->update(['feel' => $feel, 'feel_locked_at' => now()]);
+            self::exposed($lesson);
             event(new GolferChanged($lesson->golfer()->firstOrFail(), 'feel-locked', $by));
         });
     }

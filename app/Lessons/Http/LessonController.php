@@ -2,12 +2,12 @@
 
 declare(strict_types=1);
 
-namespace App\Academy\Http;
+namespace App\Lessons\Http;
 
-use App\Academy\Actions\KeepLesson;
-use App\Academy\Pages\LessonPage;
 use App\Exceptions\ActionException;
 use App\Http\Controller;
+use App\Lessons\Actions\KeepLesson;
+use App\Lessons\Pages\LessonPage;
 use App\Models\Golfer;
 use App\Models\Lesson;
 use App\Models\LessonBall;
@@ -31,7 +31,7 @@ final class LessonController extends Controller
 
     public function show(Lesson $lesson, LessonPage $page): View
     {
-        return view('academy.lesson', $page->of($lesson, $this->user()));
+        return view('lessons.session', $page->of($lesson, $this->user()));
     }
 
     public function update(LessonRequest $request, Lesson $lesson, KeepLesson $keep): RedirectResponse

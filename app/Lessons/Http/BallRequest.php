@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Academy\Http;
+namespace App\Lessons\Http;
 
 use Core\Reading\BallFlight;
 use Core\Reading\Turf;

@@ -2,14 +2,18 @@
 
 declare(strict_types=1);
 
-namespace App\Academy\Pages;
+namespace App\Lessons\Pages;
 
 use App\Academy\SeenAs;
+use App\Codebook\Codebooks;
 use App\Models\Academy;
 use App\Models\Casts\Cell;
+use App\Models\Enums\UserState;
+use App\Models\FollowUp;
 use App\Models\Golfer;
 use App\Models\Lesson;
 use App\Models\LessonBall;
+use App\Models\Prescription;
 use App\Models\Recording;
 use App\Models\User;
 use App\Sight\Onlookers;
@@ -25,7 +29,7 @@ use Core\Reading\Turf;
  */
 final readonly class LessonPage
 {
-    public function __construct(private Onlookers $onlookers)
+    public function __construct(private Onlookers $onlookers, private Codebooks $codebooks)
     {
     }
 
@@ -54,9 +58,70 @@ final readonly class LessonPage
                 'says' => ucfirst(Term::flight($b->toCore())).'.',
                 'note' => (string) $b->note,
             ])->all()),
+            'today' => Academy::today(),
+            'head' => $user->isHeadCoach(),
+            'givers' => $user->isHeadCoach() ? self::givers($lesson) : [],
+            'mayPrescribe' => $user->can('prescribe', $lesson),
+            'prescriptions' => $this->prescriptions($lesson, $user),
+            'followUps' => $this->followUps($lesson, $user),
             'next' => 1 + Cell::int($lesson->balls->max('place') ?? 0),
             ...self::choices(),
         ];
+    }
+
+    /** @return array<int, string> who may give a session, by id */
+    private static function givers(Lesson $lesson): array
+    {
+        $out = [];
+        foreach (User::query()
+            ->where('state', UserState::Active)
+            ->where(static fn ($q) => $q->whereNull('golfer_id')->orWhere('golfer_id', '<>', $lesson->golfer_id))
+            ->orderBy('name')
+            ->get() as $person) {
+            $out[$person->id] = $person->name;
+        }
+
+        return $out;
+    }
+
+    /** @return list<array{url: string, says: string}> what was prescribed in it, where that may be seen */
+    private function prescriptions(Lesson $lesson, User $user): array
+    {
+        return array_values($lesson->prescriptions
+            ->each(static fn (Prescription $p) => $p->setRelation('lesson', $lesson))
+            ->filter(static fn (Prescription $p): bool => $user->can('see', $p))
+            ->map(fn (Prescription $p): array => [
+                'url' => route('prescriptions.show', $p),
+                'says' => (string) __($p->issued_at === null ? 'lessons.prescribed-draft' : 'lessons.prescribed-given', [
+                    'drill' => $this->drill($p) ?? (string) __('lessons.no-drill'),
+                    'at' => $p->issued_at?->timezone(Academy::zone())->format('j M Y') ?? '',
+                ]),
+            ])
+            ->all());
+    }
+
+    private function drill(Prescription $of): ?string
+    {
+        $codebook = $this->codebooks->under($this->codebooks->document($of->codebook_version), $of->lens);
+
+        return $codebook->drills()[$of->drill ?? '']->name ?? null;
+    }
+
+    /** @return list<array{url: string, says: string}> what it was held against */
+    private function followUps(Lesson $lesson, User $user): array
+    {
+        return array_values($lesson->followUps()
+            ->with('prescription.lesson.golfer.consents')
+            ->get()
+            ->each(static fn (FollowUp $f) => $f->setRelation('lesson', $lesson))
+            ->filter(static fn (FollowUp $f): bool => $user->can('take', $f))
+            ->map(static fn (FollowUp $f): array => [
+                'url' => route('follow-ups.show', $f),
+                'says' => (string) __('lessons.held-against', [
+                    'day' => $f->prescription->lesson->held_on->format('j M Y'),
+                ]),
+            ])
+            ->all());
     }
 
     /** @return array<string, array<string, string>> */

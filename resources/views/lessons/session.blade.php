@@ -1,5 +1,11 @@
 <x-layout :title="__('lessons.title', ['golfer' => $golfer->pseudonym, 'day' => $day])">
-    <p class="small"><a href="{{ route('golfers.show', $golfer) }}">{{ $golfer->pseudonym }}</a></p>
+    <p class="small">
+        @if($head)
+            <a href="{{ route('golfers.show', $golfer) }}">{{ $golfer->pseudonym }}</a>
+        @else
+            <a href="{{ route('lessons.index') }}">{{ __('lessons.page') }}</a>
+        @endif
+    </p>
     <h1>{{ __('lessons.title', ['golfer' => $golfer->pseudonym, 'day' => $day]) }}</h1>
     <h2>{{ __('lessons.feel') }}</h2>
     @if($locked)
@@ -23,12 +29,35 @@
     @else
         <p class="words">{{ __('lessons.not-asked') }}</p>
     @endif
+    @if($prescriptions || $mayPrescribe)
+        <h2>{{ __('lessons.prescribed') }}</h2>
+        <ul>
+            @foreach($prescriptions as $p)
+                <li><a href="{{ $p['url'] }}">{{ $p['says'] }}</a></li>
+            @endforeach
+        </ul>
+        @if($mayPrescribe)
+            <p class="ways"><a class="act" href="{{ route('prescriptions.create', $lesson) }}">{{ __('lessons.prescribe') }}</a></p>
+        @endif
+    @endif
+    @if($followUps)
+        <h2>{{ __('lessons.followed') }}</h2>
+        <ul>
+            @foreach($followUps as $f)
+                <li><a href="{{ $f['url'] }}">{{ $f['says'] }}</a></li>
+            @endforeach
+        </ul>
+    @endif
     <h2>{{ __('lessons.said') }}</h2>
     <form method="post" action="{{ route('lessons.update', $lesson) }}" class="person-form">
         @csrf
         @method('put')
         <input type="hidden" name="seen" value="{{ $seen }}">
-        @include('academy.lesson-said', ['today' => ''])
+        @include('lessons.session-said', ['today' => ''])
+        @if($head)
+            <x-choose name="given_by" :label="__('lessons.given-by')" :of="$givers" :none="__('lessons.nobody')"
+                :value="$lesson->given_by" />
+        @endif
         @unless($waits)
             <input type="hidden" name="swings_listed" value="1">
             <fieldset class="field">
@@ -83,4 +112,14 @@
             <button class="act second">{{ __('lessons.take-in') }}</button>
         </form>
     </details>
+    @unless($head)
+        <details class="group">
+            <summary>{{ __('lessons.next-session') }}</summary>
+            <form method="post" action="{{ route('lessons.store', $golfer) }}" class="person-form">
+                @csrf
+                @include('lessons.session-said', ['lesson' => null, 'today' => $today])
+                <button class="act">{{ __('lessons.begin-act') }}</button>
+            </form>
+        </details>
+    @endunless
 </x-layout>

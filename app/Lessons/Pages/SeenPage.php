@@ -1,0 +1,132 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Lessons\Pages;
+
+use App\Codebook\Codebooks;
+use App\Lessons\LessonSeries;
+use App\Models\Lesson;
+use App\Models\Prescription;
+use App\Models\Recording;
+use App\Words\Term;
+use Core\Codebook\Codebook;
+use Core\Codebook\Said;
+use Core\Codebook\StandardLenses;
+use Core\Reading\Decision;
+use Core\Reading\Outside;
+
+/**
+ * What was seen in a session, to be said before a drill is looked for: fault by fault in the order of work, with what the
+ * swings measure beside it.
+ *
+ * @phpstan-type FaultRow array{key: string, name: string, station: string, decision: string, cause: bool, measured: string,
+ *     strong: bool}
+ */
+final readonly class SeenPage
+{
+    public function __construct(private Codebooks $codebooks, private LessonSeries $series)
+    {
+    }
+
+    /** @return array<string, mixed> */
+    public function of(Lesson $lesson, ?string $lens): array
+    {
+        $draft = $lesson->prescriptions()->whereNull('issued_at')->first();
+        $document = $this->codebooks->document();
+        $lenses = $document->lenses();
+        $lens = isset($lenses[$lens ?? '']) ? (string) $lens : ($draft->lens ?? StandardLenses::DEFAULT);
+        $codebook = $this->codebooks->current($lens);
+        $swings = $this->series->full($lesson);
+        $measured = $this->measured($swings, $lens);
+        $rows = array_map(
+            static fn (string $key): array => self::row($key, $codebook, $draft, $measured[$key] ?? []),
+            $codebook->keys(),
+        );
+
+        return [
+            'lesson' => $lesson,
+            'golfer' => $lesson->golfer,
+            'day' => $lesson->held_on->format('j F Y'),
+            'limits' => Term::limits($lesson->golfer),
+            'lens' => $lens,
+            'lenses' => $lenses,
+            'swings' => count($swings),
+            'strong' => array_values(array_filter($rows, static fn (array $r): bool => $r['strong'])),
+            'rest' => array_values(array_filter($rows, static fn (array $r): bool => ! $r['strong'])),
+            'decisions' => self::words(array_column(Decision::cases(), 'value'), 'reading.decisions'),
+            'outside' => self::words(
+                array_values(array_diff(array_column(Outside::cases(), 'value'), [Outside::Other->value])),
+                'reading.outside',
+            ),
+            'causes' => $draft->causes ?? [],
+        ];
+    }
+
+    /**
+     * What the swings say of each fault.
+     *
+     * @param  list<Recording>  $swings
+     * @return array<string, array<string, int>> swings by what is said, by fault
+     */
+    private function measured(array $swings, string $lens): array
+    {
+        $out = [];
+        foreach ($swings as $swing) {
+            $document = $this->codebooks->document();
+            foreach ($this->codebooks->verdicts($document, $lens, $swing) ?? [] as $fault => $verdict) {
+                $said = Said::of($verdict->judgement, $verdict->observability)->value;
+                $out[$fault][$said] = ($out[$fault][$said] ?? 0) + 1;
+            }
+        }
+
+        return $out;
+    }
+
+    /**
+     * @param  array<string, int>  $said
+     * @return FaultRow
+     */
+    private static function row(string $key, Codebook $codebook, ?Prescription $draft, array $said): array
+    {
+        $fault = $codebook->fault($key);
+        $of = array_sum($said);
+        $decision = $draft->faults[$key] ?? '';
+        $parts = [];
+        foreach ([Said::Supported, Said::LeansSupported, Said::Borderline, Said::Contradicted] as $case) {
+            $n = $said[$case->value] ?? 0;
+            if ($n > 0) {
+                $parts[] = (string) __("prescriptions.seen.said.$case->value", ['n' => $n, 'of' => $of]);
+            }
+        }
+
+        return [
+            'key' => $key,
+            'name' => $fault->name,
+            'station' => $fault->station->value,
+            'decision' => $decision,
+            'cause' => in_array($key, $draft->causes ?? [], true),
+            'measured' => match (true) {
+                $parts !== [] => implode(', ', $parts),
+                $of > 0 => (string) __('prescriptions.seen.untold'),
+                default => '',
+            },
+            'strong' => $decision !== ''
+                || 2 * (($said[Said::Supported->value] ?? 0) + ($said[Said::LeansSupported->value] ?? 0)) >= max(1, $of),
+        ];
+    }
+
+    /**
+     * @param  list<string>  $codes
+     * @return array<string, string>
+     */
+    private static function words(array $codes, string $line): array
+    {
+        $out = [];
+        foreach ($codes as $code) {
+            $out[$code] = (string) __("$line.$code");
+        }
+
+        return $out;
+    }
+}

@@ -1,0 +1,32 @@
+<?php
+
+// What the moments show that every drill is drawn in.
+return [
+    'step-in' => ['feet together', 'the lead foot steps before the backswing is complete', 'the step finishes the shift',
+        'swing through'],
+    'heel-plant' => ['the lead heel rises a little', 'it is put down where it was', 'then swing'],
+    'wall-bump' => ['lead side near a wall, arms folded', 'turn as in a backswing',
+        'hip and shoulder touch the wall on the way down'],
+    'pause-and-complete' => ['short iron', 'stop with the lead arm level, the trail side loaded',
+        'pressure comes back while the turn is finished', 'swing through'],
+    'rocker' => ['rock to the trail side with the turn back', 'the board is level before the arms stop',
+        'it falls to the lead side as the arms drop'],
+    'brush-ahead' => ['a tee ahead of the ball’s place', 'brush the tee, not the ball’s place',
+        'hold the finish on the lead side'],
+    'hop-through' => ['back on the trail foot, on the move', 'land on the lead foot, then swing', 'let the body run on'],
+    'box-turn' => ['a box is imagined around the hips', 'turn back without touching its trail side'],
+    'arm-drop' => ['at the top the arms fall first', 'the lead foot bears before the chest turns', 'then play one'],
+    'short-finish' => ['strike', 'both arms long', 'the club ends no higher than the ribs'],
+    'slider-push' => ['a disc under the ball of the trail foot', 'trail foot pushes straight back, lead foot forward'],
+    'marker-guard' => ['club across the shoulders, a marker behind the trail foot', 'the marker stays untouched',
+        'then with a club'],
+    'heel-down-press' => ['trail instep and heel stay down', 'the heel leaves toward the target'],
+    'split-stance' => ['trail foot drawn back, a rod between heel and toe', 'swing along the rod',
+        'finish facing the rod’s end'],
+    'open-set' => ['lead foot turned out and drawn back a little', 'the lead hip clears'],
+    'hold-trail-top' => ['not to be done: held fully on the trail foot', 'and it stays there at impact'],
+    'force-hips-open' => ['not to be done: hips forced open first', 'the trail foot spins'],
+    'tied-arm' => ['not to be done: the upper arm tied to the ribs', 'the chest has to throw the arms'],
+    'head-cover' => ['not to be done: the head thrown forward', 'the body passes the pressure'],
+    'knee-spread' => ['not to be done: knees spread on purpose', 'hips stay square'],
+];

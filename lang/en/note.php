@@ -1,0 +1,40 @@
+<?php
+
+// The one page that a golfer takes home.
+return [
+    'page' => 'Note',
+    'open' => 'The note',
+    'pdf' => 'as a PDF',
+    'ics' => 'the next date for a calendar',
+    'print' => 'Print',
+    'back' => 'What was prescribed',
+    'or' => 'Or: :image',
+    'about' => 'For :golfer, :day, from :by',
+    'how' => ':club, at :speed % of full speed, :ball.',
+    'any-club' => 'Any club',
+    'rows' => [
+        'dose' => 'How much',
+        'check' => 'You can tell it is right',
+        'pass' => 'Go on when',
+        'ladder' => 'Step by step',
+        'feels' => 'It may feel',
+        'effect' => 'The ball may',
+        'ignore' => 'Do not mind',
+        'keep' => 'Sound: keep it',
+    ],
+    'stills' => ['before' => 'Before: :station', 'rehearsal' => 'Rehearsal: :station',
+        'after' => 'After: :station'],
+    'still-alt' => 'The swing at :station',
+    'stop' => 'Stop:',
+    'spare' => 'To be spared:',
+    'against' => 'Mind:',
+    'reason' => 'Given all the same: :reason',
+    'minor' => 'For a minor: only with a guardian’s consent, and somebody grown up there.',
+    'until' => 'Until :until.',
+    'next' => 'Next look: :next',
+    'calendar' => [
+        'page' => 'Next look',
+        'title' => 'Next look at the swing, :academy',
+        'says' => 'Think of: :cue. Drill: :drill.',
+    ],
+];
