@@ -9,6 +9,8 @@ declare(strict_types=1);
 
 use App\Models\Casts\Cell;
 use App\Models\CodebookDraft;
+use App\Models\FollowUp;
+use App\Models\Prescription;
 use App\Models\ReadinessRule;
 use App\Models\Sitting;
 use App\Models\User;
@@ -88,6 +90,16 @@ function pagesToAsk(): array
         ...($rule = ReadinessRule::query()->current()->first()) === null ? [] : [
             'a rule' => [$head, "/readiness/rules/$rule->public_id"],
             'where one stands' => [$head, "/readiness/rules/$rule->public_id/people/$member->id"],
+        ],
+        'lessons' => [$head, '/lessons'],
+        ...($given = Prescription::query()->whereNotNull('issued_at')->first()) === null ? [] : [
+            'session' => [$head, "/golfer-sessions/{$given->lesson->public_id}"],
+            'what was seen' => [$head, "/golfer-sessions/{$given->lesson->public_id}/prescription"],
+            'prescription' => [$head, "/prescriptions/$given->public_id"],
+            'note' => [$head, "/prescriptions/$given->public_id/note"],
+        ],
+        ...($followed = FollowUp::query()->whereNotNull('locked_at')->first()) === null ? [] : [
+            'follow-up' => [$head, "/follow-ups/$followed->public_id"],
         ],
         'fault' => [$head, '/codebook/faults/hang-back'],
         'fault, instructor' => [$member, '/codebook/faults/hang-back'],

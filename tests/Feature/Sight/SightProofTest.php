@@ -995,6 +995,8 @@ it('changes no byte of any answer when what is secret changes', function (string
     // Some pages tell the minute.
     $this->freezeTime();
     [$user, $may] = everyState($this)[$name];
+    // Who teaches practises on the others, and is told how many there are; what is taught and still to be read is secret.
+    $may = $name === 'an instructor who teaches' ? array_diff(range(0, 7), [3]) : $may;
     $hidden = array_map(static fn (int $i): int => laid()[$i]->id, array_values(array_diff(range(0, 7), $may)));
     expect($hidden)->not->toBeEmpty();
     $all = addresses($user, 'GET');
