@@ -30,6 +30,7 @@ use App\Lessons\Http\LessonController;
 use App\Lessons\Http\PrescriptionController;
 use App\Models\Academy;
 use App\Models\AuditEntry;
+use App\Models\CheckPlan;
 use App\Models\CodebookExample;
 use App\Models\CodebookVersion;
 use App\Models\Device;
@@ -46,6 +47,7 @@ use App\Panel\Http\JudgingController;
 use App\Panel\Http\PanelController;
 use App\Practice\Http\ContrastController;
 use App\Practice\Http\PracticeController;
+use App\Readiness\Http\ChecksController;
 use App\Readiness\Http\ReadinessController;
 use App\Readiness\Http\RuleController;
 use App\Report\Http\ReportController;
@@ -139,6 +141,11 @@ Route::middleware('auth')->group(function (): void {
             Route::get('/{place}/other/{made}', [PracticeController::class, 'other'])
                 ->where('made', '[0-9]{1,12}')->name('practice.other');
         });
+    Route::can('manage', CheckPlan::class)->group(function (): void {
+        Route::get('/checks', [ChecksController::class, 'index'])->name('checks');
+        Route::post('/checks', [ChecksController::class, 'store'])->name('checks.start');
+    });
+    Route::delete('/checks/{plan}', [ChecksController::class, 'destroy'])->can('manage', 'plan')->name('checks.stop');
     Route::get('/readiness', [ReadinessController::class, 'index'])->name('readiness');
     Route::can('manage', ReadinessRule::class)->prefix('/readiness/rules')->group(function (): void {
         Route::get('/new', [RuleController::class, 'create'])->name('readiness.rules.create');

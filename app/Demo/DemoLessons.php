@@ -7,6 +7,7 @@ namespace App\Demo;
 use App\Lessons\Actions\FollowUpOn;
 use App\Lessons\Actions\KeepLesson;
 use App\Lessons\Actions\Prescribe;
+use App\Models\Casts\Cell;
 use App\Models\Consent;
 use App\Models\Golfer;
 use App\Models\GolferLimit;
@@ -158,7 +159,7 @@ final readonly class DemoLessons
             ['held_on' => $lesson->held_on->toDateString(), ...$lesson->only([
                 'complaint', 'aim', 'explanation', 'traits', 'tried', 'asks_feel',
             ])],
-            array_values(array_map(intval(...), Recording::query()->where('lesson_id', $lesson->id)->get()->modelKeys())),
+            array_values(array_map(Cell::int(...), Recording::query()->where('lesson_id', $lesson->id)->pluck('id')->all())),
             $by,
         );
     }

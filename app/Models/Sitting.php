@@ -86,7 +86,7 @@ final class Sitting extends Model
 
     /**
      * A private review is nobody's but its reader's, a following round a part of its panel, a test of readiness a
-     * thing between two: whoever asks for sittings does not meet them.
+     * thing between two, a weekly check quiet: whoever asks for sittings does not meet them.
      */
     public const SHARED = 'shared';
 
@@ -98,6 +98,7 @@ final class Sitting extends Model
                 SittingKind::Review,
                 SittingKind::Following,
                 SittingKind::Test,
+                SittingKind::Check,
             ]),
         );
     }

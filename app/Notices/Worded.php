@@ -14,7 +14,9 @@ final class Worded
     {
         $gone = (string) __('told.gone');
 
-        return (string) __("told.says.{$notice->kind->value}", [
+        $line = $notice->kind === NoticeKind::Moved && self::isOwn($notice) ? 'moved-own' : $notice->kind->value;
+
+        return (string) __("told.says.$line", [
             'sitting' => $notice->sitting->name ?? $gone,
             'person' => $notice->person->name ?? $gone,
             'golfer' => $notice->golfer?->erased_at === null ? $notice->golfer->pseudonym ?? $gone : $gone,
@@ -30,7 +32,13 @@ final class Worded
                 : route('agreement', $notice->sitting),
             NoticeKind::AllIn => $notice->sitting === null ? null : route('rounds.show', $notice->sitting),
             NoticeKind::Came => $notice->person === null ? null : route('people.show', $notice->person),
+            NoticeKind::Moved => route(self::isOwn($notice) ? 'practice.progress' : 'checks'),
             NoticeKind::Consents => $notice->golfer === null ? null : route('golfers.show', $notice->golfer),
         };
+    }
+
+    private static function isOwn(Notice $notice): bool
+    {
+        return $notice->person_id === $notice->user_id;
     }
 }

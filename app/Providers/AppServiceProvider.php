@@ -39,6 +39,7 @@ use App\Models\Academy;
 use App\Models\AuditEntry;
 use App\Models\CaptureSession;
 use App\Models\CaughtSwing;
+use App\Models\CheckPlan;
 use App\Models\CodebookExample;
 use App\Models\CodebookVersion;
 use App\Models\ContrastSet;
@@ -75,7 +76,9 @@ use App\Panel\Policies\KeyEntryPolicy;
 use App\Practice\Actions\MakeContrast;
 use App\Practice\Policies\ContrastSetPolicy;
 use App\Practice\Policies\PracticeSittingPolicy;
+use App\Readiness\Actions\HoldChecks;
 use App\Readiness\Actions\PutNextCase;
+use App\Readiness\Policies\CheckPlanPolicy;
 use App\Readiness\Policies\ReadinessDecisionPolicy;
 use App\Readiness\Policies\ReadinessRulePolicy;
 use App\Readiness\Policies\ReadinessTestPolicy;
@@ -151,6 +154,7 @@ final class AppServiceProvider extends ServiceProvider
         PendingImport::class => PendingImportPolicy::class,
         PracticeSitting::class => PracticeSittingPolicy::class,
         ContrastSet::class => ContrastSetPolicy::class,
+        CheckPlan::class => CheckPlanPolicy::class,
         ReadinessRule::class => ReadinessRulePolicy::class,
         ReadinessTest::class => ReadinessTestPolicy::class,
         ReadinessDecision::class => ReadinessDecisionPolicy::class,
@@ -293,6 +297,7 @@ final class AppServiceProvider extends ServiceProvider
                 app(RestartConversions::class)();
                 app(Works::class)->takeUp();
                 app(MeasureWhatIsStale::class)();
+                app(HoldChecks::class)->due();
                 app(SendDigests::class)();
             }
         });

@@ -59,6 +59,7 @@ final readonly class TestCases
             ->orderByDesc('number')
             ->get()
             ->unique('sitting_id');
+        $hidden = [...$hidden, ...CheckCases::kept()];
         $known = self::known($users);
         $all = $this->candidates(
             $rule,
@@ -88,7 +89,7 @@ final readonly class TestCases
         $known = self::known([$user])[$user->id] ?? [];
 
         return array_values(array_filter(
-            $this->candidates($rule, [$key->id], array_keys($known))[$key->id] ?? [],
+            $this->candidates($rule, [$key->id], [...array_keys($known), ...CheckCases::kept()])[$key->id] ?? [],
             static fn (array $c): bool => ! isset($known[$c['recording']]) && $c['golfer'] !== $user->golfer_id,
         ));
     }

@@ -2,6 +2,40 @@
 
 // Who may be left alone with footwork, on which evidence, until when.
 return [
+    'checks' => [
+        'page' => 'Weekly check',
+        'name' => 'This week’s check, :week',
+        'says' => 'Three kept cases for every instructor, every week, read blind and quietly: nobody is told what was right, and '
+            .'the cases come back after some weeks. What is watched is whether anybody’s calls move against the others’. The '
+            .'cases are set apart: no test, no practice and no debrief has them.',
+        'from' => 'Cases of',
+        'panel' => ':panel: :cases cases that no instructor knows',
+        'weekday' => 'Opens on',
+        'days' => [1 => 'Monday', 2 => 'Tuesday', 3 => 'Wednesday', 4 => 'Thursday', 5 => 'Friday', 6 => 'Saturday',
+            7 => 'Sunday'],
+        'start' => 'Start',
+        'stop' => 'Stop the checks',
+        'no-cases' => 'No published panel has :least cases of different golfers that no instructor has read or been told of. '
+            .'Have a panel read some that no round has.',
+        'title' => '{0} Nobody has moved|{1} One has moved|[2,*] :count have moved',
+        'about' => ':panel, :cases cases set apart, opens on :day; :weeks weeks so far.',
+        'none-yet' => 'The first check opens on :day',
+        'heads' => ['who' => 'Who', 'read' => 'This week', 'units' => 'Cases so far', 'plot' => 'Week by week',
+            'says' => 'Against the others'],
+        'more' => '{0} is looked at with the next check|{1} needs one case more|[2,*] needs :count cases more',
+        'steady' => 'within chance: right :right, calls of present :present, limit ± :limit',
+        'moved' => [
+            'less-right' => 'is right less often than before',
+            'more-right' => 'is right more often than before',
+            'fewer' => 'calls fewer faults present than before',
+            'more' => 'calls more faults present than before',
+        ],
+        'how' => 'A case’s score is the person’s right calls, or calls of present, less the mean of the others’ on the same '
+            .'questions, so that a hard week moves nobody. From :least cases on, the newest :window are held against all of them '
+            .'by letting cases change places; the limit is one that an unchanging reader passes in one year of twenty. Who has moved the farthest is set '
+            .'aside before the others are judged, for one who turns seems to move the others too. Solid is '
+            .'right calls, dashed is calls of present.',
+    ],
     'page' => 'Readiness',
     'title' => 'Who is ready',
     'own-title' => 'Where you stand',

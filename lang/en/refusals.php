@@ -102,6 +102,8 @@ return [
         'no-such-row' => 'It is in the draft no longer. Nothing was stored.',
     ],
     'readiness' => [
+        'checks-run' => 'Weekly checks run already. Nothing was changed.',
+        'check-cases' => 'There are fewer than :least cases of different golfers that no instructor knows. Nothing was started.',
         'rule-old' => 'This rule has a newer version, or is laid down; nothing was changed.',
         'not-asked' => 'That was answered meanwhile; nothing was changed.',
         'who' => 'Only instructors and panel members are tested, and only by a head coach.',

@@ -15,6 +15,9 @@ return [
         'reopened' => 'A hand-in of yours in “:sitting” was opened again: look at it once more.',
         'all-in' => 'Everybody has handed in “:sitting”: it can be closed.',
         'came' => ':person has come to the academy.',
+        'moved' => 'The calls of :person in the weekly checks have moved against the others’: look, and talk it over.',
+        'moved-own' => 'Your calls of the last weeks have moved against the others’, beyond chance. Which way, your head coach can '
+            .'tell; practise, and talk it over.',
         'consents' => 'What :golfer has agreed to runs out within a month.',
     ],
     'gone' => 'something that is no longer here',
@@ -29,6 +32,7 @@ return [
             'all-in' => 'everybody has handed in',
             'came' => 'somebody who was invited has come',
             'consents' => 'what a golfer agreed to runs out',
+            'moved' => 'calls in the weekly checks move against the others’',
         ],
         'by' => ['letter' => 'here, and in the day’s letter', 'page' => 'here', 'off' => 'not at all'],
         'keep' => 'Keep',

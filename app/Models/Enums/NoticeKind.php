@@ -21,10 +21,12 @@ enum NoticeKind: string
     case Due = 'due';
     /** What a golfer agreed to runs out. */
     case Consents = 'consents';
+    /** Somebody's calls in the weekly checks have moved against the others'. */
+    case Moved = 'moved';
 
     /** @return list<self> */
     public static function of(bool $headCoach): array
     {
-        return $headCoach ? self::cases() : [self::Opened, self::Due, self::Published, self::Reopened];
+        return $headCoach ? self::cases() : [self::Opened, self::Due, self::Published, self::Reopened, self::Moved];
     }
 }

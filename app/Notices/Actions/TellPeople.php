@@ -16,6 +16,7 @@ use App\Sittings\Events\RoundChanged;
 use App\Sittings\Events\RoundOpened;
 use App\Sittings\Waiting;
 use Core\Reading\Stage;
+use Core\Sight\SittingKind;
 use Illuminate\Support\Facades\DB;
 
 /** Who is told of what, as it happens: of sittings as a whole only, never of a case or of what somebody said. */
@@ -61,7 +62,9 @@ final readonly class TellPeople
     public function handedIn(ReadingHandedIn $event): void
     {
         $sitting = $event->reading->case->sitting;
-        if ($event->reading->stage !== Stage::Blind) {
+        // Of what is quiet nobody is told that it is over.
+        if ($event->reading->stage !== Stage::Blind
+            || in_array($sitting->kind, [SittingKind::Test, SittingKind::Check], true)) {
             return;
         }
         // Nobody waits for who is left out.

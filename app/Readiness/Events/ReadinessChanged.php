@@ -12,7 +12,7 @@ use App\Models\User;
 final readonly class ReadinessChanged implements Audited
 {
     /**
-     * @param  'rule'|'retired'|'asked'|'declined'|'begun'|'ended'|'stopped'|'decided'  $what
+     * @param  'rule'|'retired'|'asked'|'declined'|'begun'|'ended'|'stopped'|'decided'|'checks-started'|'checks-stopped'|'check-opened'  $what
      * @param  array<string, int|string>  $with  ids and codes
      */
     public function __construct(public string $what, public array $with, public ?User $by)

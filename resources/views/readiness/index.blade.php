@@ -51,6 +51,7 @@
         <p class="quiet">{{ __('readiness.no-rules') }}</p>
     @endif
     @if($head)
-        <p class="ways below"><a class="act second" href="{{ route('readiness.rules.create') }}">{{ __('readiness.new') }}</a></p>
+        <p class="ways below"><a class="act second" href="{{ route('readiness.rules.create') }}">{{ __('readiness.new') }}</a>
+            <a class="act second" href="{{ route('checks') }}">{{ __('readiness.checks.page') }}</a></p>
     @endif
 </x-layout>

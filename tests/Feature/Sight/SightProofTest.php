@@ -130,6 +130,9 @@ const KNOWN_ROUTES = [
     'practice.film' => 'GET',
     'practice.other' => 'GET',
     'practice.progress' => 'GET',
+    'checks' => 'GET',
+    'checks.start' => 'POST',
+    'checks.stop' => 'DELETE',
     'readiness' => 'GET',
     'readiness.rules.create' => 'GET',
     'readiness.rules.store' => 'POST',
@@ -339,6 +342,7 @@ const NOTHING = [
     'lesson' => '01j0000000000000000000zzzz',
     'ball' => 999_999_999,
     'prescription' => '01j0000000000000000000zzzz',
+    'plan' => '01j0000000000000000000zzzz',
     'followUp' => '01j0000000000000000000zzzz',
 ];
 
@@ -647,6 +651,7 @@ function parameters(User $user): array
         'batch' => [NOTHING['batch']],
         'erasure' => [NOTHING['erasure']],
         'lesson' => App\Models\Lesson::query()->orderBy('id')->pluck('public_id')->all(),
+        'plan' => App\Models\CheckPlan::query()->orderBy('id')->pluck('public_id')->all() ?: [NOTHING['plan']],
         'prescription' => App\Models\Prescription::query()->orderBy('id')->pluck('public_id')->all()
             ?: [NOTHING['prescription']],
         'followUp' => App\Models\FollowUp::query()->orderBy('id')->pluck('public_id')->all() ?: [NOTHING['followUp']],
