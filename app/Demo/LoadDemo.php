@@ -55,6 +55,8 @@ use Illuminate\Support\Facades\Hash;
 /**
  * Fills an empty database with the Fernhollow scenario through the same actions the pages use, at the dates
  * on which things are said to have happened. What was planted in a golfer is used here and stored nowhere.
+ *
+ * @phpstan-import-type Row from Reserve
  */
 final class LoadDemo
 {
@@ -81,6 +83,7 @@ final class LoadDemo
         private readonly DemoPractice $practice,
         private readonly DemoReadiness $readiness,
         private readonly DemoLessons $lessons,
+        private readonly DemoChecks $checks,
     ) {
     }
 
@@ -123,7 +126,8 @@ final class LoadDemo
             }
         }
         $this->groups();
-        $reserve = $limit === null ? $this->reserve($today->copy()->subDays(139)) : [];
+        $reserve = $limit === null ? $this->reserve(Reserve::forTests(), $today->copy()->subDays(139)) : [];
+        $checks = $limit === null ? $this->reserve(Reserve::forChecks(), $today->copy()->subDays(138)) : [];
         $recordings = [];
         foreach (array_slice(Fernhollow::recordings(), 0, $limit) as $i => $row) {
             Carbon::setTestNow($today->copy()->subDays(138 - $i)->setTime(15, 10 + $i));
@@ -144,10 +148,12 @@ final class LoadDemo
 
         if ($reserve !== []) {
             Carbon::setTestNow($today->copy()->subDays(124)->setTime(9, 0));
-            $kept = $this->round('Reserve for tests', SittingKind::Panel, $reserve, $panel, $head);
-            $this->answer($kept, $today->copy()->subDays(122), 1.0);
-            $this->close->now($kept, $head);
-            $this->publish->carryOut($kept->refresh(), $head, Progress::untold());
+            foreach (['Reserve for tests' => $reserve, 'Reserve for weekly checks' => $checks] as $name => $swings) {
+                $kept = $this->round($name, SittingKind::Panel, $swings, $panel, $head);
+                $this->answer($kept, $today->copy()->subDays(122), 1.0);
+                $this->close->now($kept, $head);
+                $this->publish->carryOut($kept->refresh(), $head, Progress::untold());
+            }
         }
 
         Carbon::setTestNow($today->copy()->subDays(108)->setTime(9, 0));
@@ -183,6 +189,7 @@ final class LoadDemo
             }
             ($this->readiness)($today->copy()->subDays(20), $this->read(...));
             $this->raters = $before;
+            ($this->checks)($today, $head, $this->said(...));
             ($this->lessons)($today, $head);
         }
 
@@ -243,11 +250,14 @@ final class LoadDemo
         ];
     }
 
-    /** @return list<array{Recording, array{film: bool, trace: bool, ...}}> */
-    private function reserve(Carbon $day): array
+    /**
+     * @param  list<Row>  $swings
+     * @return list<array{Recording, array{film: bool, trace: bool, ...}}>
+     */
+    private function reserve(array $swings, Carbon $day): array
     {
         $out = [];
-        foreach (Reserve::swings() as $i => $row) {
+        foreach ($swings as $i => $row) {
             Carbon::setTestNow($day->copy()->addHours($i));
             $out[] = [$this->record($row), $row];
         }
@@ -463,10 +473,21 @@ final class LoadDemo
     /** A case as this person sees it, from the first call to the hand-in. */
     private function read(Reading $reading, User $member, int $n): CoreReading
     {
+        $core = $this->said($reading, $member, $n);
+        ($this->save)($reading, 'demo-bench', SheetChanges::of($core, $reading, $member->email));
+        ($this->handIn)($reading, $member);
+
+        return $core;
+    }
+
+    /** What this person says of a case, as another than they are where one is named. */
+    private function said(Reading $reading, User $member, int $n, ?Rater $as = null): CoreReading
+    {
         $round = $reading->case->sitting;
         $made = $this->made[$reading->case->recording->id];
         $chance = new Chance("read|{$round->seed}|{$member->email}|{$reading->case->recording->id}");
-        $core = $this->raters[$member->id]->read(
+
+        return ($as ?? $this->raters[$member->id])->read(
             Codebook::standard(),
             $made['truth'],
             $reading->shown(),
@@ -476,10 +497,6 @@ final class LoadDemo
             Behind::OUTSIDE[$reading->case->recording->golfer->pseudonym] ?? [],
             $reading->case->kind === CaseKind::Ladder ? Behind::BREAKS : null,
         );
-        ($this->save)($reading, 'demo-bench', SheetChanges::of($core, $reading, $member->email));
-        ($this->handIn)($reading, $member);
-
-        return $core;
     }
 
     /**

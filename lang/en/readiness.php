@@ -32,8 +32,8 @@ return [
         ],
         'how' => 'A case’s score is the person’s right calls, or calls of present, less the mean of the others’ on the same '
             .'questions, so that a hard week moves nobody. From :least cases on, the newest :window are held against all of them '
-            .'by letting cases change places; the limit is one that an unchanging reader passes in one year of twenty. Who has moved the farthest is set '
-            .'aside before the others are judged, for one who turns seems to move the others too. Solid is '
+            .'by letting cases change places; the limit is one that an unchanging reader passes in one year of twenty. Nobody has moved who has not moved '
+            .'whichever of the others is left out, for one who turns seems to move the others too. Solid is '
             .'right calls, dashed is calls of present.',
     ],
     'page' => 'Readiness',

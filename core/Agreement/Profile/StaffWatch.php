@@ -6,10 +6,13 @@ namespace Core\Agreement\Profile;
 
 /**
  * The weekly look at all readers together. Each is held against the mean of the others, so that one who turns seems to
- * move everybody else the other way, the more the fewer they are: who has moved the farthest is set aside, and the others
- * are held against one another without them, until nobody who is left has moved.
+ * move everybody else the other way, the more the fewer they are. So nobody has moved who has not moved whichever one of
+ * the others is left out; and who has moved the farthest is set aside, and the others are held against one another without
+ * them, until nobody who is left has moved.
  *
- * @phpstan-type Question array<int, array{float, float}>  by reader: whether right, whether "present" was said, 1 or 0
+ * A question is what was said of it by each reader: whether right, and whether "present" was said, 1 or 0.
+ *
+ * @phpstan-type Question array<int, array{float, float}>
  */
 final readonly class StaffWatch
 {
@@ -29,7 +32,9 @@ final readonly class StaffWatch
             foreach (self::units($cases, $aside) as $reader => $units) {
                 $watch = WeeklyWatch::of($units, "$seed|$reader", $permutations);
                 if ($watch !== null) {
-                    $rest[$reader] = $watch;
+                    $rest[$reader] = $watch->isBeyond()
+                        ? self::whoeverIsLeftOut($watch, $reader, $cases, $aside, "$seed|$reader", $permutations)
+                        : $watch;
                 }
             }
             $farthest = null;
@@ -45,6 +50,39 @@ final readonly class StaffWatch
         } while ($farthest !== null);
 
         return $out + $rest;
+    }
+
+    /**
+     * The look that tells the least of a reader when one of the others is left out.
+     *
+     * @param  list<list<Question>>  $cases
+     * @param  array<int, true>  $aside
+     */
+    private static function whoeverIsLeftOut(
+        WeeklyWatch $found,
+        int $reader,
+        array $cases,
+        array $aside,
+        string $seed,
+        int $permutations,
+    ): WeeklyWatch {
+        $others = [];
+        foreach ($cases as $questions) {
+            foreach ($questions as $said) {
+                $others += isset($said[$reader]) ? $said : [];
+            }
+        }
+        foreach (array_keys(array_diff_key($others, $aside, [$reader => true])) as $other) {
+            $units = self::units($cases, $aside + [$other => true])[$reader] ?? [];
+            $watch = WeeklyWatch::of($units, $seed, $permutations);
+            // Too few to be held against without this one: whose move it is cannot be told.
+            if ($watch === null) {
+                return $found->unsaid();
+            }
+            $found = $watch->p > $found->p ? $watch : $found;
+        }
+
+        return $found;
     }
 
     /**

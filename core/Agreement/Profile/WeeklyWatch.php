@@ -89,6 +89,12 @@ final readonly class WeeklyWatch
         return max(abs($this->right), abs($this->present)) / $this->limit;
     }
 
+    /** The same, where it cannot be told whose move it was. */
+    public function unsaid(): self
+    {
+        return new self($this->units, $this->right, $this->present, $this->limit, 1.0);
+    }
+
     /** The part of the error that one look of a year may use. */
     private static function level(): float
     {
