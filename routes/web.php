@@ -46,6 +46,7 @@ use App\Panel\Http\FollowingController;
 use App\Panel\Http\JudgingController;
 use App\Panel\Http\PanelController;
 use App\Practice\Http\ContrastController;
+use App\Practice\Http\PlansController;
 use App\Practice\Http\PracticeController;
 use App\Readiness\Http\ChecksController;
 use App\Readiness\Http\ReadinessController;
@@ -128,6 +129,11 @@ Route::middleware('auth')->group(function (): void {
         ->middleware('throttle:code')->name('account.factor.drop');
     Route::get('/practice', [PracticeController::class, 'index'])->name('practice');
     Route::post('/practice', [PracticeController::class, 'begin'])->name('practice.begin');
+    Route::get('/plans', [PlansController::class, 'index'])->name('plans');
+    Route::post('/plans', [PlansController::class, 'store'])->name('plans.store');
+    Route::get('/plans/hours', [PlansController::class, 'hours'])->name('plans.hours');
+    Route::delete('/plans/{goal}', [PlansController::class, 'destroy'])->can('drop', 'goal')->name('plans.drop');
+    Route::post('/plans/{goal}/done', [PlansController::class, 'done'])->can('tick', 'goal')->name('plans.done');
     Route::get('/progress/{person?}', [PracticeController::class, 'progress'])->name('practice.progress');
     Route::can('practise', 'sitting')
         ->prefix('/practice/{sitting}')

@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace App\Demo;
 
+use App\Models\Enums\GoalKind;
 use App\Models\PracticeAnswer;
 use App\Models\User;
 use App\Practice\Actions\AnswerQuestion;
 use App\Practice\Actions\AskContrast;
 use App\Practice\Actions\BeginPractice;
 use App\Practice\Actions\MakeContrast;
+use App\Practice\Actions\SetGoal;
 use App\Practice\Modes;
 use App\Practice\ToTheFrame;
 use App\Practice\WholeCase;
@@ -57,6 +59,7 @@ final readonly class DemoPractice
         private Modes $modes,
         private AskContrast $contrast,
         private MakeContrast $make,
+        private SetGoal $goal,
     ) {
     }
 
@@ -70,6 +73,25 @@ final readonly class DemoPractice
                 $kind, $fault, $other, $mishap, $device, Handedness::Right, StandardLenses::DEFAULT, $body,
             ), $head);
             $this->make->carryOut($set, Progress::untold());
+        }
+    }
+
+    /** What some are to have done by when: one goal under way, one late, one that a person set alone. */
+    public function goals(Carbon $today): void
+    {
+        $head = User::query()->where('role', Role::HeadCoach)->orderBy('id')->firstOrFail();
+        foreach ([
+            ['tam', GoalKind::Practise, 'sway', 20, '', 24, -9, $head],
+            ['kit', GoalKind::Test, null, 1, '', 18, 3, $head],
+            ['vesna', GoalKind::FollowUp, null, 1, '', 20, -10, null],
+            ['vesna', GoalKind::Words, null, 1, 'watch ten finishes of good players in slow motion', 6, -6, null],
+        ] as [$who, $kind, $fault, $amount, $words, $ago, $late, $by]) {
+            $user = User::query()->where('email', "$who@fernhollow.example")->firstOrFail();
+            Carbon::setTestNow($today->copy()->subDays($ago)->setTime(9, 30));
+            ($this->goal)($user, [
+                'kind' => $kind, 'fault' => $fault, 'amount' => $amount, 'words' => $words,
+                'due_on' => $today->copy()->subDays($late)->toDateString(),
+            ], $by ?? $user);
         }
     }
 

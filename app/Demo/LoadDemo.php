@@ -189,6 +189,7 @@ final class LoadDemo
             }
             ($this->readiness)($today->copy()->subDays(20), $this->read(...));
             $this->raters = $before;
+            $this->practice->goals($today);
             ($this->checks)($today, $head, $this->said(...));
             ($this->lessons)($today, $head);
         }

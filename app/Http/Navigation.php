@@ -32,6 +32,7 @@ final readonly class Navigation
         ],
         'training' => [
             'practice' => ['practice', 'practice'],
+            'plans' => ['plans', 'plans'],
             'contrast' => ['contrast', 'contrast'],
             'readiness' => ['readiness', 'readiness'],
             'lessons' => ['lessons.index', 'lessons|prescriptions|follow-ups'],

@@ -24,7 +24,7 @@ use Illuminate\Support\Carbon;
  * @property array<string, string> $faults  what to do with each fault that was seen, by key
  * @property list<string> $causes
  * @property ?string $drill
- * @property ?array<string, string|int> $plan  App\Lessons\PlanFields by name
+ * @property ?array<string, string|int> $plan  how it is done, by name of the field
  * @property list<string> $against  Core\Prescription\Reason::key() of what spoke against it when it was handed over
  * @property string $reason  why it was chosen all the same
  * @property list<array{measure: string, change: array{way: string, value?: float, at?: string}, mean: ?float, n: int,

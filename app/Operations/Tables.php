@@ -121,6 +121,7 @@ final readonly class Tables
         'station_times' => [self::HIDDEN, self::STAYS, true, true],
         'subject_keys' => [self::HIDDEN, self::GOES, true, true],
         'trace_channels' => [self::HIDDEN, self::GOES, true, true],
+        'training_goals' => [self::OWN, self::NONE, true, true],
         'undos' => [self::OWN, self::GOES, false, false],
         'users' => [self::OPEN, self::NONE, true, true],
         'works' => [self::OPEN, self::NONE, false, false],

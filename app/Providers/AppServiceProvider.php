@@ -62,6 +62,7 @@ use App\Models\ReadinessTest;
 use App\Models\Reading;
 use App\Models\Recording;
 use App\Models\Sitting;
+use App\Models\TrainingGoal;
 use App\Models\Undo;
 use App\Models\User;
 use App\Models\Work;
@@ -76,6 +77,7 @@ use App\Panel\Policies\KeyEntryPolicy;
 use App\Practice\Actions\MakeContrast;
 use App\Practice\Policies\ContrastSetPolicy;
 use App\Practice\Policies\PracticeSittingPolicy;
+use App\Practice\Policies\TrainingGoalPolicy;
 use App\Readiness\Actions\HoldChecks;
 use App\Readiness\Actions\PutNextCase;
 use App\Readiness\Policies\CheckPlanPolicy;
@@ -154,6 +156,7 @@ final class AppServiceProvider extends ServiceProvider
         PendingImport::class => PendingImportPolicy::class,
         PracticeSitting::class => PracticeSittingPolicy::class,
         ContrastSet::class => ContrastSetPolicy::class,
+        TrainingGoal::class => TrainingGoalPolicy::class,
         CheckPlan::class => CheckPlanPolicy::class,
         ReadinessRule::class => ReadinessRulePolicy::class,
         ReadinessTest::class => ReadinessTestPolicy::class,

@@ -173,12 +173,9 @@ final class Onlooker
      */
     public function withheldOf(iterable $recordings): ?Why
     {
-        $ids = [];
-        foreach ($recordings as $recording) {
-            $ids[] = $recording->id;
-        }
+        $ids = array_map(static fn (Recording $r): int => $r->id, [...$recordings]);
 
-        return Sight::withholds($this->standings($ids));
+        return Sight::withholds($this->standings(array_values($ids)));
     }
 
     /** @return Builder<Recording> the recordings that this person may put on the Bench */
@@ -202,11 +199,9 @@ final class Onlooker
         $query->whereNotIn('recordings.id', $hidden);
 
         return $this->user->isHeadCoach() ? $query : $query->where(fn (Builder $q) => $q
-            ->where(static fn (Builder $q) => $q
-                ->whereIn('recordings.id', $shown)
+            ->where(static fn (Builder $q) => $q->whereIn('recordings.id', $shown)
                 ->whereHas('golfer', static fn ($q) => $q->consenting(Scope::StaffTraining)))
-            ->orWhere(fn (Builder $q) => $q
-                ->whereHas('lesson', fn ($q) => $q->where('given_by', $this->user->id))
+            ->orWhere(fn (Builder $q) => $q->whereHas('lesson', fn ($q) => $q->where('given_by', $this->user->id))
                 ->whereHas('golfer', static fn ($q) => $q->consenting(Scope::Lessons))));
     }
 

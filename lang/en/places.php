@@ -19,6 +19,7 @@ return [
         'debrief' => 'Debrief',
         'reports' => 'Reports',
         'practice' => 'Practice',
+        'plans' => 'Plans',
         'contrast' => 'Contrast sets',
         'readiness' => 'Readiness',
         'lessons' => 'Lessons',

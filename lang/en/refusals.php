@@ -8,6 +8,11 @@ return [
     ],
     // What was kept as a sentence before it was kept as a line.
     'worded-then' => ':words',
+    'plans' => [
+        'not-here' => ':name is not here any more. Nothing was set.',
+        'too-many' => ':most goals stand already. Drop one first; nothing was set.',
+        'counted' => 'That is counted from what was done. Nothing was changed.',
+    ],
     'prescriptions' => [
         'no-drill' => 'Choose a drill first. Nothing was changed.',
         'no-cue' => 'Say the one thing to think of, then hand it over. The draft is kept.',

@@ -20,6 +20,7 @@ use App\Models\User;
 use App\Panel\FollowingRounds;
 use App\Panel\Judgings;
 use App\Panel\UnsettledEntries;
+use App\Practice\Goals;
 use App\Readiness\WaitingForHead;
 use App\Sight\Onlookers;
 use App\Sight\OwnSwing;
@@ -44,6 +45,7 @@ final class TodayPage
         private readonly Onlookers $onlookers,
         private readonly UnsettledEntries $unsettled,
         private readonly FirstSteps $steps,
+        private readonly Goals $goals,
     ) {
     }
 
@@ -107,6 +109,7 @@ final class TodayPage
             'codebook' => $this->codebooks->current(),
             'expiring' => $this->expiring(),
             'readiness' => WaitingForHead::of($user),
+            'goals' => $this->goals->waiting($user),
             'steps' => $this->steps->of(),
         ];
     }
@@ -216,6 +219,7 @@ final class TodayPage
             'published' => $over['published'] ?? [],
             'next' => $next,
             'decisions' => OpenDecisions::of($user),
+            'goals' => $this->goals->waiting($user),
             'following' => [...self::judging($user), ...self::following($user)],
         ];
     }

@@ -12,7 +12,8 @@
     @endif
     <p>{{ __($questions ? 'practice.chosen' : 'practice.none', ['questions' => $questions, 'swings' => $swings]) }}
         <a href="{{ route('contrast') }}">{{ __('practice.contrast.way') }}</a>
-            <a href="{{ route('practice.progress') }}">{{ __('practice.progress.way') }}</a></p>
+            <a href="{{ route('practice.progress') }}">{{ __('practice.progress.way') }}</a> ·
+            <a href="{{ route('plans') }}">{{ __('plans.page') }}</a></p>
     @if($open)
         <p class="ways"><a class="act big" href="{{ $open }}">{{ __('practice.go-on') }}</a></p>
     @endif

@@ -55,6 +55,7 @@
             @endforeach
         </ul>
     @endif
+    @include('practice.goals-waiting')
     @if($unsettled->isNotEmpty())
         <h2>{{ $unsettledTitle }}</h2>
         <x-scroll>

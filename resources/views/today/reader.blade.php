@@ -63,5 +63,6 @@
             @endforeach
         </ul>
     @endif
+    @include('practice.goals-waiting')
     @include('debrief.waiting')
 </x-layout>

@@ -130,6 +130,11 @@ const KNOWN_ROUTES = [
     'practice.film' => 'GET',
     'practice.other' => 'GET',
     'practice.progress' => 'GET',
+    'plans' => 'GET',
+    'plans.store' => 'POST',
+    'plans.hours' => 'GET',
+    'plans.drop' => 'DELETE',
+    'plans.done' => 'POST',
     'checks' => 'GET',
     'checks.start' => 'POST',
     'checks.stop' => 'DELETE',
@@ -343,6 +348,7 @@ const NOTHING = [
     'ball' => 999_999_999,
     'prescription' => '01j0000000000000000000zzzz',
     'plan' => '01j0000000000000000000zzzz',
+    'goal' => '01j0000000000000000000zzzz',
     'followUp' => '01j0000000000000000000zzzz',
 ];
 
@@ -651,6 +657,7 @@ function parameters(User $user): array
         'batch' => [NOTHING['batch']],
         'erasure' => [NOTHING['erasure']],
         'lesson' => App\Models\Lesson::query()->orderBy('id')->pluck('public_id')->all(),
+        'goal' => App\Models\TrainingGoal::query()->orderBy('id')->pluck('public_id')->all() ?: [NOTHING['goal']],
         'plan' => App\Models\CheckPlan::query()->orderBy('id')->pluck('public_id')->all() ?: [NOTHING['plan']],
         'prescription' => App\Models\Prescription::query()->orderBy('id')->pluck('public_id')->all()
             ?: [NOTHING['prescription']],

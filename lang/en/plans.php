@@ -1,0 +1,47 @@
+<?php
+
+// Training plans.
+return [
+    'page' => 'Training plan',
+    'title' => '{0} Nothing is left to do|{1} One goal is open|[2,*] :count goals are open',
+    'late' => '{1} One is late.|[2,*] :count are late.',
+    'says-own' => 'What you set yourself, and what your head coach set you. What can be counted is counted.',
+    'says-head' => 'What everybody is to have done, by when. What can be counted is counted from the day it was set.',
+    'says' => [
+        'practise' => '{1} one question answered in practice|[2,*] :count questions answered in practice',
+        'practise-fault' => '{1} one question on :fault answered in practice|[2,*] :count questions on :fault answered in practice',
+        'follow-up' => '{1} one prescription followed up|[2,*] :count prescriptions followed up',
+        'test' => '{1} a test of readiness asked for|[2,*] :count tests of readiness asked for',
+    ],
+    'none' => 'Nothing is set yet. Practice says which fault of whom is weakest: begin there.',
+    'heads' => ['who' => 'Who', 'what' => 'Goal', 'done' => 'So far', 'due' => 'By'],
+    'by' => 'set by :by',
+    'is-done' => 'done',
+    'is-late' => 'late',
+    'until' => 'by :due',
+    'tick' => 'It is done',
+    'drop' => 'drop',
+    'new' => 'Set a goal',
+    'myself' => 'myself',
+    'kind' => 'What',
+    'kinds' => [
+        'practise' => 'answer questions in practice',
+        'follow-up' => 'follow up what was prescribed',
+        'test' => 'ask for a test of readiness',
+        'words' => 'something in words',
+    ],
+    'fault' => 'Of which fault (practice only)',
+    'any-fault' => 'whichever is chosen',
+    'amount' => 'How many',
+    'words' => 'In words',
+    'act' => 'Set it',
+    'set' => 'Set.',
+    'dropped' => 'Dropped.',
+    'ticked' => 'Noted.',
+    'hours' => 'Hours',
+    'hours-say' => 'Time in practice and in blind readings as it was measured; a practice question that lay open counts for five '
+        .'minutes at most. A reading’s time is the time at it.',
+    'from' => 'From',
+    'to' => 'To',
+    'as-file' => 'As a file',
+];
