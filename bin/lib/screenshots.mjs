@@ -47,8 +47,6 @@ for (const [path, name] of [
   ['/panel', 'panel'],
   ['/agreement', 'agreement'],
   ['/codebook', 'codebook'],
-  ['/record', 'record'],
-  ['/people', 'people'],
 ]) {
   await head.goto(base + path);
   await shot(head, name);
@@ -72,19 +70,22 @@ await ready(head);
 await press(head, ...Array(6).fill('Shift+ArrowRight'));
 await head.waitForTimeout(600);
 await shot(head, 'bench');
-const pair = [];
-for (const name of ['Wren', 'Lapwing']) {
-  await head.goto(`${base}/shelf?club=hybrid&find=${name}`);
-  pair.push(await head.locator('table.sessions a').first().getAttribute('href'));
-}
-await head.goto(
-  new URL(`${new URL(pair[0], base).pathname}/with/${new URL(pair[1], base).pathname.split('/').pop()}`, base).href,
-);
-await ready(head);
-await press(head, ...Array(3).fill('Shift+ArrowRight'));
-await head.waitForTimeout(600);
-await shot(head, 'side-by-side');
-
+await head.goto(`${base}/lessons`);
+await head.locator('tr', { hasText: 'a drill was given' }).getByRole('link').first().click();
+const session = head.url();
+await head.getByRole('link', { name: /handed over/ }).click();
+await head.getByRole('link', { name: 'The note' }).click();
+await shot(head, 'note');
+await head.goto(`${base}/lessons`);
+await head.locator('tr', { hasText: 'followed up' }).getByRole('link').first().click();
+await head.getByRole('link', { name: /what was prescribed on/ }).click();
+await shot(head, 'follow-up');
+await head.goto(`${session}/prescription`);
+await head.selectOption('select[name="faults[late-recentre]"]', 'now');
+await head.getByRole('checkbox', { name: 'pressure comes back late is a first cause' }).check();
+await head.getByRole('button', { name: 'Set out the drills' }).click();
+await shot(head, 'prescription');
+await head.getByRole('button', { name: 'Drop this draft' }).click();
 await head.goto(`${base}/shelf`);
 await head.setInputFiles('#files', {
   name: 'studio take 12.csv',

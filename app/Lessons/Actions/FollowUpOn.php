@@ -75,6 +75,7 @@ final readonly class FollowUpOn
                     'feel_locked_at' => now(),
                 ]);
             }
+            KeepLesson::exposed($lesson);
             $this->onlookers->forget();
             event(new LessonWritten('follow-up-felt', $lesson->golfer, ['follow-up' => $followUp->id], $by));
         });

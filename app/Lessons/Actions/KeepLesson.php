@@ -7,12 +7,14 @@ namespace App\Lessons\Actions;
 use App\Academy\Events\GolferChanged;
 use App\Academy\SeenAs;
 use App\Exceptions\ActionException;
+use App\Models\Casts\Cell;
 use App\Models\Exposure;
 use App\Models\Golfer;
 use App\Models\Lesson;
 use App\Models\LessonBall;
 use App\Models\Recording;
 use App\Models\User;
+use App\Sight\Onlookers;
 use Core\Format\BallsCsv;
 use Core\Format\FormatException;
 use Core\Reading\BallFlight;
@@ -27,6 +29,10 @@ use Illuminate\Support\Facades\DB;
  */
 final readonly class KeepLesson
 {
+    public function __construct(private Onlookers $onlookers)
+    {
+    }
+
     /**
      * @param  array{held_on: string, complaint: ?string, aim: ?string, explanation: ?string, traits: ?string,
      *     tried: ?string, asks_feel: bool, given_by?: ?int}  $said
@@ -40,7 +46,7 @@ final readonly class KeepLesson
         User $by,
         ?string $seen = null,
     ): Lesson {
-        return DB::transaction(static function () use ($golfer, $lesson, $said, $recordings, $by, $seen): Lesson {
+        return DB::transaction(function () use ($golfer, $lesson, $said, $recordings, $by, $seen): Lesson {
             $lesson = $lesson === null
                 ? new Lesson([
                     'golfer_id' => $golfer->id,
@@ -55,7 +61,9 @@ final readonly class KeepLesson
             $lesson->fill($said);
             $fields = array_keys($lesson->getDirty());
             $lesson->save();
-            if ($recordings !== null) {
+            // Before the feel is said no swing of it is listed, so none is taken out.
+            if ($recordings !== null && ! $lesson->awaitsFeel()) {
+                $recordings = $this->allowed($golfer, $lesson, $recordings, $by);
                 Recording::query()->where('lesson_id', $lesson->id)->whereNotIn('id', $recordings)
                     ->update(['lesson_id' => null]);
                 Recording::query()->where('golfer_id', $golfer->id)->whereKey($recordings)
@@ -72,8 +80,22 @@ final readonly class KeepLesson
         });
     }
 
+    /**
+     * Those that belong to it already, or that this person may see: nobody comes by a swing by naming it.
+     *
+     * @param  list<int>  $named
+     * @return list<int>
+     */
+    private function allowed(Golfer $golfer, Lesson $lesson, array $named, User $by): array
+    {
+        $own = Recording::query()->where('lesson_id', $lesson->id)->whereKey($named)->pluck('id');
+        $seen = $this->onlookers->of($by)->recordings()->where('golfer_id', $golfer->id)->whereKey($named)->pluck('recordings.id');
+
+        return array_values(array_map(Cell::int(...), $own->merge($seen)->unique()->all()));
+    }
+
     /** Numbers of its swings come within the sight of who gives it: no blind reading of them counts afterwards. */
-    private static function exposed(Lesson $lesson): void
+    public static function exposed(Lesson $lesson): void
     {
         if ($lesson->given_by === null || $lesson->awaitsFeel()) {
             return;

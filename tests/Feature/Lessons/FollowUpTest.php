@@ -42,6 +42,8 @@ it('shows nothing that was measured before the feel is kept, over raw bytes, to 
     $said = $this->get("/follow-ups/$follow->public_id")->assertOk()->getContent();
     expect($said)->toContain('7171')->toContain('before anything was shown')->toContain('lighter');
     expect($follow->refresh()->felt_late)->toBeFalse()->and($later->refresh()->feel)->toBe('lighter');
+    // From here on nobody's reading of them is blind who gives the session.
+    expect(App\Models\Exposure::query()->where('user_id', $by->id)->whereIn('recording_id', $later->recordings()->pluck('id'))->count())->toBe(3);
 });
 
 it('keeps what was felt for good', function () {

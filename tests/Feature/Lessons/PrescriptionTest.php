@@ -264,3 +264,31 @@ it('gives the golfer one page of paper, and the next date as a calendar’s entr
         ->and((string) $event->DESCRIPTION)->toContain('Plant it, then swing');
     $this->get("/prescriptions/$given->public_id/note")->assertSee('Before: top')->assertSee('scale(-1 1)', false);
 });
+
+it('gives nobody a swing for naming it', function () {
+    $by = $this->person('tam');
+    $golfer = taughtGolfer();
+    $mine = taughtLesson($golfer, $by, []);
+    $hidden = taughtLesson($golfer, null, [2.0, 0.0]);
+    $ids = $hidden->recordings()->pluck('id')->all();
+    DB::table('recordings')->whereIn('id', $ids)->update(['lesson_id' => null]);
+    $form = fn (array $swings): array => ['held_on' => now()->toDateString(), 'asks_feel' => '0', 'swings_listed' => '1', 'swings' => $swings];
+    app(Onlookers::class)->forget();
+    $this->actingAs($by)->put("/golfer-sessions/$mine->public_id", $form($ids))->assertSessionHasNoErrors();
+    expect($mine->recordings()->count())->toBe(0);
+    foreach (App\Models\Recording::query()->whereKey($ids)->pluck('public_id') as $id) {
+        $this->get("/bench/$id")->assertNotFound();
+    }
+    // Who may see them puts them there; then they are the giver's to keep or to take out.
+    app(Onlookers::class)->forget();
+    $this->actingAs($this->headCoach())->put("/golfer-sessions/$mine->public_id", $form($ids))->assertSessionHasNoErrors();
+    expect($mine->recordings()->count())->toBe(2);
+    app(Onlookers::class)->forget();
+    $this->actingAs($by)->put("/golfer-sessions/$mine->public_id", $form([$ids[0]]));
+    expect($mine->recordings()->pluck('id')->all())->toBe([$ids[0]]);
+    // While the feel is still to be said nothing of it is listed, and nothing taken out by what a form did not hold.
+    $mine->update(['asks_feel' => true]);
+    app(Onlookers::class)->forget();
+    $this->put("/golfer-sessions/$mine->public_id", [...$form([]), 'asks_feel' => '1']);
+    expect($mine->recordings()->count())->toBe(1);
+});
