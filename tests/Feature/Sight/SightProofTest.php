@@ -486,6 +486,7 @@ function everyState(object $test): array
     return [
         'an instructor in a test of readiness' => [$tested, []],
         'an instructor who teaches' => [$teacher, [0]],
+        'an instructor in a weekly check' => [checkedOn($test), []],
         'a head coach' => [$test->headCoach(), [0, 1, 2, 3, 4, 5, 6]],
         'an instructor who is a golfer' => [$hanne, [0, 1, 3, 4]],
         'a head coach who reads' => [$second, [0, 1, 2, 3, 5, 6]],
@@ -496,6 +497,35 @@ function everyState(object $test): array
         'a panel member among the staff' => [$piet, [1, 2, 3, 4, 5, 6]],
         'an instructor without a seat' => [$nobody, []],
     ];
+}
+
+/** Somebody whom a weekly check asks: one case is handed in, two wait, and last week's is over. */
+function checkedOn(object $test): User
+{
+    $user = whoReadNothing('In Check');
+    $states = User::query()->where('role', 'instructor')->whereKeyNot($user->id)->pluck('state', 'id');
+    DB::table('users')->whereIn('id', $states->keys())->update(['state' => 'disabled']);
+    $key = App\Models\KeyVersion::query()->newest()->orderByDesc('id')->firstOrFail();
+    $hold = app(App\Readiness\Actions\HoldChecks::class);
+    $hold->start($key, 1, $test->headCoach());
+    $hold->open();
+    handedIn(App\Models\Check::query()->sole()->sitting);
+    $was = Illuminate\Support\Carbon::getTestNow();
+    Illuminate\Support\Carbon::setTestNow(now()->addDays(7));
+    $hold->open();
+    $now = App\Models\Check::query()->orderByDesc('week_on')->firstOrFail()->sitting;
+    app(App\Sittings\Actions\HandInReading::class)(tap($now->readings()->with('user', 'case')->firstOrFail(), function (Reading $r): void {
+        foreach (Core\Codebook\Codebook::standard()->keys() as $fault) {
+            Call::query()->updateOrCreate(['reading_id' => $r->id, 'fault' => $fault], ['presence' => 'absent', 'confidence' => 70]);
+        }
+    })->fresh(), $user);
+    Illuminate\Support\Carbon::setTestNow($was);
+    foreach ($states as $id => $state) {
+        DB::table('users')->where('id', $id)->update(['state' => $state]);
+    }
+    app(App\Sight\Onlookers::class)->forget();
+
+    return $user;
 }
 
 /** A session with the one swing, what was prescribed in it, and a later one with the other held against it. */
@@ -1008,7 +1038,13 @@ it('changes no byte of any answer when what is secret changes', function (string
     $this->freezeTime();
     [$user, $may] = everyState($this)[$name];
     // Who teaches practises on the others, and is told how many there are; what is taught and still to be read is secret.
-    $may = $name === 'an instructor who teaches' ? array_diff(range(0, 7), [3]) : $may;
+    $checked = DB::table('checks')->join('sitting_cases', 'sitting_cases.sitting_id', '=', 'checks.sitting_id')
+        ->join('case_swings', 'case_swings.case_id', '=', 'sitting_cases.case_id')->pluck('recording_id')->all();
+    $may = match ($name) {
+        'an instructor who teaches' => array_diff(range(0, 7), [3]),
+        'an instructor in a weekly check' => array_filter(range(0, 7), static fn (int $i): bool => ! in_array(laid()[$i]->id, $checked, true)),
+        default => $may,
+    };
     $hidden = array_map(static fn (int $i): int => laid()[$i]->id, array_values(array_diff(range(0, 7), $may)));
     expect($hidden)->not->toBeEmpty();
     $all = addresses($user, 'GET');
@@ -1028,6 +1064,7 @@ it('changes no byte of any answer when what is secret changes', function (string
     'a panel member who reads again',
     'a head coach who reads',
     'an instructor who teaches',
+    'an instructor in a weekly check',
 ]);
 
 it('would notice: the same changes do show to a head coach who reads nothing', function () {
