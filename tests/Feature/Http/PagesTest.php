@@ -175,7 +175,7 @@ it('takes as many queries for many rows as for few', function () {
         ->and(queriesOf($this, $head, '/agreement/'.$this->round('Spring')->public_id))
         ->toBeLessThan(24)
         ->and(queriesOf($this, $this->person('tam'), '/'))
-        ->toBeLessThan(16);
+        ->toBeLessThan(17);
     $spring = $this->round('Spring');
     foreach ([
         "/reports/{$spring->public_id}", "/reports/{$spring->public_id}/board", '/reports', '/rounds/plan',
