@@ -9,7 +9,6 @@ use App\Models\Recording;
 use App\Sight\LessonSight;
 use Core\Measurement\Measure;
 use Core\Measurement\Measured;
-use Core\Measurement\Spread;
 use Core\Motion\Station;
 use Core\Reading\SwingKind;
 
@@ -51,31 +50,5 @@ final readonly class LessonSeries
         }
 
         return $out;
-    }
-
-    /** @param  list<Measured>  $of */
-    public static function spread(array $of): ?Spread
-    {
-        $values = [];
-        foreach ($of as $m) {
-            if ($m->censored === null && $m->number() !== null) {
-                $values[] = $m->number();
-            }
-        }
-
-        return Spread::ofValues($values);
-    }
-
-    /**
-     * Half-width of the instrument's 95 % interval for one swing, on average.
-     *
-     * @param  list<Measured>  $of
-     */
-    public static function doubt(array $of): float
-    {
-        return $of === [] ? 0.0 : array_sum(array_map(
-            static fn (Measured $m): float => (float) $m->uncertainty,
-            $of,
-        )) / (float) count($of);
     }
 }

@@ -164,6 +164,22 @@ final class Term
         return self::line("measures.curves.$code");
     }
 
+    /**
+     * What several codes are called, in their order.
+     *
+     * @param  list<string>  $codes
+     * @return array<string, string> by code
+     */
+    public static function all(string $line, array $codes): array
+    {
+        $out = [];
+        foreach ($codes as $code) {
+            $out[$code] = self::line("$line.$code");
+        }
+
+        return $out;
+    }
+
     /** @param  array<string, string>  $with */
     private static function line(string $key, array $with = []): string
     {

@@ -38,9 +38,17 @@ final readonly class Spread
     /** @param  list<Measurements>  $swings */
     public static function ofSwings(array $swings, Measure $measure, ?string $station = null): ?self
     {
+        return self::ofMeasured(array_map(
+            static fn (Measurements $swing): Measured => $swing->get($measure, $station),
+            $swings,
+        ));
+    }
+
+    /** @param  list<Measured>  $of  one value a swing */
+    public static function ofMeasured(array $of): ?self
+    {
         $values = [];
-        foreach ($swings as $swing) {
-            $m = $swing->get($measure, $station);
+        foreach ($of as $m) {
             if ($m->censored === null && $m->number() !== null) {
                 $values[] = $m->number();
             }

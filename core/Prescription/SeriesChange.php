@@ -62,8 +62,8 @@ final readonly class SeriesChange
                 Seen::CannotBeSaid,
                 $n,
                 $m,
-                Spread::ofValues(self::numbers($before)),
-                Spread::ofValues(self::numbers($after)),
+                Spread::ofMeasured($before),
+                Spread::ofMeasured($after),
                 null,
                 null,
             );
@@ -83,8 +83,8 @@ final readonly class SeriesChange
      */
     private static function byMean(array $before, array $after, Wanted $wanted, int $looks): self
     {
-        $first = Spread::ofValues(self::numbers($before)) ?? throw PrescriptionException::because('no-series');
-        $second = Spread::ofValues(self::numbers($after)) ?? throw PrescriptionException::because('no-series');
+        $first = Spread::ofMeasured($before) ?? throw PrescriptionException::because('no-series');
+        $second = Spread::ofMeasured($after) ?? throw PrescriptionException::because('no-series');
         $instrument = hypot(self::doubt($before), self::doubt($after)) / sqrt(min($first->n, $second->n));
         $t = $first->sd + $second->sd > 0.0
             ? Distribution::studentQuantile(
@@ -133,27 +133,11 @@ final readonly class SeriesChange
             $seen,
             count($before),
             count($after),
-            Spread::ofValues(self::numbers($before)),
-            Spread::ofValues(self::numbers($after)),
+            Spread::ofMeasured($before),
+            Spread::ofMeasured($after),
             null,
             null,
         );
-    }
-
-    /**
-     * @param  list<Measured>  $of
-     * @return list<float>
-     */
-    private static function numbers(array $of): array
-    {
-        $out = [];
-        foreach ($of as $m) {
-            if ($m->censored === null && $m->number() !== null) {
-                $out[] = $m->number();
-            }
-        }
-
-        return $out;
     }
 
     /**
@@ -161,8 +145,8 @@ final readonly class SeriesChange
      *
      * @param  list<Measured>  $of
      */
-    private static function doubt(array $of): float
+    public static function doubt(array $of): float
     {
-        return array_sum(array_map(static fn (Measured $m): float => (float) $m->uncertainty, $of)) / (float) count($of);
+        return $of === [] ? 0.0 : array_sum(array_map(static fn (Measured $m): float => (float) $m->uncertainty, $of)) / (float) count($of);
     }
 }

@@ -14,6 +14,7 @@ use App\Models\Lesson;
 use App\Models\Prescription;
 use App\Models\User;
 use Core\CoreException;
+use Core\Measurement\Spread;
 use Core\Prescription\RealChange;
 use Core\Prescription\Reason;
 use Core\Prescription\SeriesChange;
@@ -163,14 +164,14 @@ final readonly class Prescribe
         $out = [];
         foreach ($drill->ways ?? [] as $measure => $change) {
             $of = LessonSeries::measured($swings, $change->measure, $change->at);
-            $spread = LessonSeries::spread($of);
+            $spread = Spread::ofMeasured($of);
             $after = max(SeriesChange::LEAST, $spread->n ?? 0);
             $out[] = [
                 'measure' => $measure,
                 'change' => $change->toArray(),
                 'mean' => $spread?->mean,
                 'n' => $spread->n ?? 0,
-                'least' => RealChange::planned($spread, $after, LessonSeries::doubt($of))?->least,
+                'least' => RealChange::planned($spread, $after, SeriesChange::doubt($of))?->least,
             ];
         }
 

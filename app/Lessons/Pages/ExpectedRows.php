@@ -11,6 +11,7 @@ use App\Words\Term;
 use Core\Codebook\Drill;
 use Core\Codebook\ExpectedChange;
 use Core\Codebook\Way;
+use Core\Measurement\Spread;
 use Core\Prescription\RealChange;
 use Core\Prescription\SeriesChange;
 
@@ -40,14 +41,14 @@ final readonly class ExpectedRows
 
         return array_values(array_map(static function (ExpectedChange $change) use ($swings): array {
             $measured = LessonSeries::measured($swings, $change->measure, $change->at);
-            $spread = LessonSeries::spread($measured);
+            $spread = Spread::ofMeasured($measured);
             $after = max(SeriesChange::LEAST, $spread->n ?? 0);
 
             return self::row(
                 $change,
                 $spread?->mean,
                 $spread->n ?? 0,
-                RealChange::planned($spread, $after, LessonSeries::doubt($measured))?->least,
+                RealChange::planned($spread, $after, SeriesChange::doubt($measured))?->least,
             );
         }, $drill->ways ?? []));
     }

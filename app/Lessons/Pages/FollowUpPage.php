@@ -55,7 +55,7 @@ final readonly class FollowUpPage
             'before' => $prescription->lesson->held_on->format('j F Y'),
             'drill' => ucfirst($codebook->drills()[$prescription->drill ?? '']->name ?? ''),
             'cue' => (string) ($prescription->plan['cue'] ?? ''),
-            'answers' => self::words(array_column(Seen::said(), 'value'), 'followup.answers'),
+            'answers' => Term::all('followup.answers', array_column(Seen::said(), 'value')),
             'locked' => $of->locked_at?->timezone(Academy::zone())->format('j M Y, H:i'),
             'title' => null,
         ];
@@ -101,7 +101,7 @@ final readonly class FollowUpPage
             'balls' => self::balls($found['balls']),
             'series' => ['before' => self::shapes($found['before']), 'after' => self::shapes($found['after'])],
             'swings' => $this->swings($of),
-            'rungs' => self::words(array_column(Rung::cases(), 'value'), 'codebook.rungs'),
+            'rungs' => Term::all('codebook.rungs', array_column(Rung::cases(), 'value')),
             'panel' => $this->panel($found, $of, $user),
         ];
     }
@@ -259,20 +259,6 @@ final readonly class FollowUpPage
                 'before' => $share('before'),
                 'after' => $share('after'),
             ]);
-        }
-
-        return $out;
-    }
-
-    /**
-     * @param  list<string>  $codes
-     * @return array<string, string>
-     */
-    private static function words(array $codes, string $line): array
-    {
-        $out = [];
-        foreach ($codes as $code) {
-            $out[$code] = (string) __("$line.$code");
         }
 
         return $out;

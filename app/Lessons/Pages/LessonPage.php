@@ -128,24 +128,10 @@ final readonly class LessonPage
     private static function choices(): array
     {
         return [
-            'heights' => self::words('heights', BallFlight::HEIGHTS),
-            'strikes' => self::words('strikes', BallFlight::STRIKES),
-            'turfs' => self::words('turfs', array_column(Turf::cases(), 'value')),
+            'heights' => Term::all('facts.heights', BallFlight::HEIGHTS),
+            'strikes' => Term::all('facts.strikes', BallFlight::STRIKES),
+            'turfs' => Term::all('facts.turfs', array_column(Turf::cases(), 'value')),
         ];
-    }
-
-    /**
-     * @param  list<string>  $codes
-     * @return array<string, string>
-     */
-    private static function words(string $group, array $codes): array
-    {
-        $out = [];
-        foreach ($codes as $code) {
-            $out[$code] = (string) __("facts.$group.$code");
-        }
-
-        return $out;
     }
 
     /**

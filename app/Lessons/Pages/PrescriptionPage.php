@@ -63,8 +63,8 @@ final readonly class PrescriptionPage
             ),
             'plan' => $of->plan ?? [],
             'texts' => PlanFields::TEXTS,
-            'rungs' => self::words(array_column(Rung::cases(), 'value'), 'codebook.rungs'),
-            'balls' => self::words(PlanFields::BALLS, 'prescriptions.balls'),
+            'rungs' => Term::all('codebook.rungs', array_column(Rung::cases(), 'value')),
+            'balls' => Term::all('prescriptions.balls', PlanFields::BALLS),
             'expected' => $this->expected->of($of, $chosen?->drill),
             'least' => SeriesChange::LEAST,
             'cue' => $this->cue((string) ($of->plan['cue'] ?? ''), $of),
@@ -177,20 +177,6 @@ final readonly class PrescriptionPage
                 $lesson->awaitsFeel() ? 'followup.session-waits' : 'followup.session',
                 ['day' => $lesson->held_on->format('j M Y')],
             );
-        }
-
-        return $out;
-    }
-
-    /**
-     * @param  list<string>  $codes
-     * @return array<string, string>
-     */
-    private static function words(array $codes, string $line): array
-    {
-        $out = [];
-        foreach ($codes as $code) {
-            $out[$code] = (string) __("$line.$code");
         }
 
         return $out;

@@ -54,11 +54,11 @@ final readonly class SeenPage
             'swings' => count($swings),
             'strong' => array_values(array_filter($rows, static fn (array $r): bool => $r['strong'])),
             'rest' => array_values(array_filter($rows, static fn (array $r): bool => ! $r['strong'])),
-            'decisions' => self::words(array_column(Decision::cases(), 'value'), 'reading.decisions'),
-            'outside' => self::words(
-                array_values(array_diff(array_column(Outside::cases(), 'value'), [Outside::Other->value])),
-                'reading.outside',
-            ),
+            'decisions' => Term::all('reading.decisions', array_column(Decision::cases(), 'value')),
+            'outside' => Term::all('reading.outside', array_values(array_diff(
+                array_column(Outside::cases(), 'value'),
+                [Outside::Other->value],
+            ))),
             'causes' => $draft->causes ?? [],
         ];
     }
@@ -114,19 +114,5 @@ final readonly class SeenPage
             'strong' => $decision !== ''
                 || 2 * (($said[Said::Supported->value] ?? 0) + ($said[Said::LeansSupported->value] ?? 0)) >= max(1, $of),
         ];
-    }
-
-    /**
-     * @param  list<string>  $codes
-     * @return array<string, string>
-     */
-    private static function words(array $codes, string $line): array
-    {
-        $out = [];
-        foreach ($codes as $code) {
-            $out[$code] = (string) __("$line.$code");
-        }
-
-        return $out;
     }
 }

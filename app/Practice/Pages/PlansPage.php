@@ -10,6 +10,7 @@ use App\Models\Enums\GoalKind;
 use App\Models\Enums\UserState;
 use App\Models\User;
 use App\Practice\Goals;
+use App\Words\Term;
 use Core\Sight\Role;
 
 /** Training plans: who is to have done what by when, and how far it has come. */
@@ -39,7 +40,7 @@ final readonly class PlansPage
             'late' => $late === 0 ? null : trans_choice('plans.late', $late, ['count' => $late]),
             'goals' => $goals,
             'people' => $user->isHeadCoach() ? self::people() : [],
-            'kinds' => self::kinds(),
+            'kinds' => Term::all('plans.kinds', array_column(GoalKind::cases(), 'value')),
             'faults' => $faults,
             'due' => $day->copy()->addWeeks(self::WEEKS)->toDateString(),
             'from' => $day->copy()->startOfYear()->toDateString(),
@@ -53,17 +54,6 @@ final readonly class PlansPage
         $out = [];
         foreach (User::query()->where('state', UserState::Active)->where('role', Role::Instructor)->orderBy('name')->get() as $u) {
             $out[$u->id] = $u->name;
-        }
-
-        return $out;
-    }
-
-    /** @return array<string, string> */
-    private static function kinds(): array
-    {
-        $out = [];
-        foreach (GoalKind::cases() as $kind) {
-            $out[$kind->value] = (string) __("plans.kinds.$kind->value");
         }
 
         return $out;

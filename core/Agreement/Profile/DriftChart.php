@@ -103,7 +103,7 @@ final readonly class DriftChart
      * @param  list<float>  $values
      * @return list<float> centred and in standard deviations; all 0 where there is no spread
      */
-    private static function standardised(array $values): array
+    public static function standardised(array $values): array
     {
         $n = count($values);
         $mean = array_sum($values) / $n;

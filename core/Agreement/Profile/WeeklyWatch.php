@@ -53,7 +53,10 @@ final readonly class WeeklyWatch
         if ($n < self::LEAST) {
             return null;
         }
-        $lines = [self::standardised(array_column($units, 'right')), self::standardised(array_column($units, 'present'))];
+        $lines = [
+            DriftChart::standardised(array_column($units, 'right')),
+            DriftChart::standardised(array_column($units, 'present')),
+        ];
         $order = range(0, $n - 1);
         $found = array_map(static fn (array $line): float => self::newest($line, $order), $lines);
         $greatest = max(abs($found[0]), abs($found[1]));
@@ -99,23 +102,6 @@ final readonly class WeeklyWatch
     private static function level(): float
     {
         return self::FALSE_ALARM / self::LOOKS_A_YEAR;
-    }
-
-    /**
-     * @param  list<float>  $values
-     * @return list<float> centred and in standard deviations; all 0 where there is no spread
-     */
-    private static function standardised(array $values): array
-    {
-        $n = (float) count($values);
-        $mean = array_sum($values) / $n;
-        $squares = 0.0;
-        foreach ($values as $v) {
-            $squares += ($v - $mean) * ($v - $mean);
-        }
-        $sd = sqrt($squares / ($n - 1.0));
-
-        return array_map(static fn (float $v): float => $sd > 1e-12 ? ($v - $mean) / $sd : 0.0, $values);
     }
 
     /**
