@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Casts\Cell;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
 
 /**
  * That every instructor reads a few kept cases every week, from which panel's key, and which cases are set apart for it.
@@ -54,6 +56,18 @@ final class CheckPlan extends Model
     public function scopeRunning(Builder $query): void
     {
         $query->whereNull('ended_at');
+    }
+
+    /** @return list<int> recordings that a running plan keeps to itself */
+    public static function kept(): array
+    {
+        $plan = self::query()->running()->first();
+
+        return $plan === null ? [] : array_values(DB::table('case_swings')
+            ->whereIn('case_id', $plan->cases)
+            ->pluck('recording_id')
+            ->map(static fn (mixed $id): int => Cell::int($id))
+            ->all());
     }
 
     /** @return BelongsTo<KeyVersion, $this> */

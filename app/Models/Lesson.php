@@ -24,6 +24,7 @@ use Illuminate\Support\Carbon;
  * @property ?string $traits  of last time
  * @property ?string $tried
  * @property bool $asks_feel
+ * @property bool $seen_before  whether its numbers could be seen before the feel was asked for
  * @property ?string $feel
  * @property ?Carbon $feel_locked_at
  * @property ?int $given_by
@@ -48,13 +49,14 @@ final class Lesson extends Model
         'traits',
         'tried',
         'asks_feel',
+        'seen_before',
         'feel',
         'feel_locked_at',
         'given_by',
         'created_by',
     ];
 
-    protected $attributes = ['asks_feel' => true, 'feel' => null, 'feel_locked_at' => null];
+    protected $attributes = ['asks_feel' => true, 'seen_before' => false, 'feel' => null, 'feel_locked_at' => null];
 
     /** @return list<string> */
     public function uniqueIds(): array
@@ -70,7 +72,7 @@ final class Lesson extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['held_on' => 'date', 'asks_feel' => 'boolean', 'feel_locked_at' => 'datetime'];
+        return ['held_on' => 'date', 'asks_feel' => 'boolean', 'seen_before' => 'boolean', 'feel_locked_at' => 'datetime'];
     }
 
     /** @return BelongsTo<Golfer, $this> */

@@ -99,18 +99,6 @@ final class CheckCases
             ->all());
     }
 
-    /** @return list<int> recordings that a running plan keeps to itself */
-    public static function kept(): array
-    {
-        $plan = CheckPlan::query()->running()->first();
-
-        return $plan === null ? [] : array_values(DB::table('case_swings')
-            ->whereIn('case_id', $plan->cases)
-            ->pluck('recording_id')
-            ->map(static fn (mixed $id): int => Cell::int($id))
-            ->all());
-    }
-
     /** @return Builder<RatedCase> */
     private static function usable(): Builder
     {

@@ -6,6 +6,7 @@ namespace App\Readiness;
 
 use App\Codebook\Codebooks;
 use App\Models\Casts\Cell;
+use App\Models\CheckPlan;
 use App\Models\KeyEntry;
 use App\Models\KeyVersion;
 use App\Models\RatedCase;
@@ -59,7 +60,7 @@ final readonly class TestCases
             ->orderByDesc('number')
             ->get()
             ->unique('sitting_id');
-        $hidden = [...$hidden, ...CheckCases::kept()];
+        $hidden = [...$hidden, ...CheckPlan::kept()];
         $known = self::known($users);
         $all = $this->candidates(
             $rule,
@@ -89,7 +90,7 @@ final readonly class TestCases
         $known = self::known([$user])[$user->id] ?? [];
 
         return array_values(array_filter(
-            $this->candidates($rule, [$key->id], [...array_keys($known), ...CheckCases::kept()])[$key->id] ?? [],
+            $this->candidates($rule, [$key->id], [...array_keys($known), ...CheckPlan::kept()])[$key->id] ?? [],
             static fn (array $c): bool => ! isset($known[$c['recording']]) && $c['golfer'] !== $user->golfer_id,
         ));
     }

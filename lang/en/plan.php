@@ -49,6 +49,7 @@ return [
     'several' => 'Cases of several swings: a series, before and after, or a ladder',
     'no-series' => 'No series is held: three or more swings of one golfer brought in under one series’ name.',
     'series-about' => ':n swings, :device',
+    'set-apart' => 'set apart for weekly checks',
     'series-cold' => ', :n cold',
     'pair' => ':which pair, :end',
     'ladder' => [

@@ -94,6 +94,10 @@ return [
         'title' => 'What did you see?',
         'says' => 'Say it as you saw it, then drills are set out for it. What the swings measure stands beside each fault; it '
             .'fills in nothing.',
+        'own' => 'You have read swings of this session in rounds that are over:',
+        'own-of' => ':swings, in :round.',
+        'take' => 'begin with what you said then',
+        'taken' => 'taken over below, for you to say again',
         'swings' => '{0} No measured swing belongs to this session: nothing is held against your eye.|{1} One measured '
             .'swing belongs to this session: one swing is not a golfer.|[2,*] :count measured swings, cold ones and '
             .'rehearsals aside.',

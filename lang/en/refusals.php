@@ -317,6 +317,9 @@ return [
         'cannot-read-study-nothing' => ':join cannot read in a :kind study. Nothing was stored.',
         'one-these-recordings-not' => 'One of these recordings is not there, or its consent has ended. '
             .'Nothing was stored.',
+        'set-apart' => '{1} One swing is set apart for the weekly checks and may be read in no round before they are '
+            .'ended: :swings. Nothing was stored.|[2,*] :count swings are set apart for the weekly checks and may be '
+            .'read in no round before they are ended: :swings. Nothing was stored.',
         'two-cases-round-same' => 'Two cases of this round are the same. Nothing was stored.',
         'only-recording-round-shown' => 'Only a recording of this round can be shown again in it. Nothing was stored.',
         'together' => [

@@ -48,6 +48,9 @@ final readonly class ChangePerson
             $person->forceFill(['on_panel' => $onPanel, 'golfer_id' => $golfer]);
             $fields = array_keys($person->getDirty());
             $person->save();
+            if ($before['role'] === Role::HeadCoach->value && $role !== Role::HeadCoach) {
+                self::knowsAll($person);
+            }
             $groups = $person->groups()->sync($groups);
             if ($groups['attached'] !== [] || $groups['detached'] !== []) {
                 $fields[] = 'groups';
@@ -61,5 +64,16 @@ final readonly class ChangePerson
                 'after' => ['role' => $role->value, 'on_panel' => $onPanel, 'golfer' => $golfer],
             ]));
         });
+    }
+
+    /** Keys and numbers of every swing lay open to a head coach: no reading of those counts as blind afterwards. */
+    private static function knowsAll(User $person): void
+    {
+        DB::insert(
+            "insert into exposures (user_id, recording_id, what, shown_at)
+             select ?, r.id, 'numbers', ?::timestamptz from recordings r where r.erased_at is null
+             and not exists (select 1 from exposures e where e.user_id = ? and e.recording_id = r.id)",
+            [$person->id, now()->toIso8601String(), $person->id],
+        );
     }
 }

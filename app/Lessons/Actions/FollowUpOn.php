@@ -67,7 +67,7 @@ final readonly class FollowUpOn
                 throw ActionException::because('refusals.academy.feel-locked', [], ActionException::LOCKED);
             }
             // Where the session's numbers could be seen before, the feel is kept and marked as said after them.
-            $isLate = ! $lesson->awaitsFeel() && $lesson->recordings()->exists();
+            $isLate = $lesson->seen_before || (! $lesson->awaitsFeel() && $lesson->recordings()->exists());
             $followUp->update([...$said, 'felt_late' => $isLate, 'locked_at' => now()]);
             if ($lesson->feel_locked_at === null) {
                 $lesson->update([

@@ -58,7 +58,12 @@ final readonly class KeepLesson
             SeenAs::still($lesson, $seen);
             $isNew = ! $lesson->exists;
             $before = $lesson->only(array_keys($said));
+            $wasOpen = ! $isNew && ! $lesson->awaitsFeel() && $lesson->recordings()->exists();
             $lesson->fill($said);
+            // Asked for only after the swings could be looked at.
+            if ($wasOpen && $lesson->awaitsFeel()) {
+                $lesson->seen_before = true;
+            }
             $fields = array_keys($lesson->getDirty());
             $lesson->save();
             // Before the feel is said no swing of it is listed, so none is taken out.

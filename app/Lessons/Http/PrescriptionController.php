@@ -29,9 +29,12 @@ final class PrescriptionController extends Controller
 
     public function create(Request $request, Lesson $lesson, SeenPage $page): View
     {
-        $lens = $request->query('lens');
+        [$lens, $own] = array_map(
+            static fn (mixed $asked): ?string => is_string($asked) ? $asked : null,
+            [$request->query('lens'), $request->query('own')],
+        );
 
-        return view('lessons.seen', $page->of($lesson, is_string($lens) ? $lens : null));
+        return view('lessons.seen', $page->of($lesson, $this->user(), $lens, $own));
     }
 
     public function store(SeenRequest $request, Lesson $lesson, Prescribe $prescribe): RedirectResponse

@@ -7,8 +7,8 @@ namespace App\Lessons\Pages;
 use App\Codebook\Codebooks;
 use App\Lessons\LessonSeries;
 use App\Models\Lesson;
-use App\Models\Prescription;
 use App\Models\Recording;
+use App\Models\User;
 use App\Words\Term;
 use Core\Codebook\Codebook;
 use Core\Codebook\Said;
@@ -20,17 +20,22 @@ use Core\Reading\Outside;
  * What was seen in a session, to be said before a drill is looked for: fault by fault in the order of work, with what the
  * swings measure beside it.
  *
+ * @phpstan-import-type Said from OwnReadings as Told
+ *
  * @phpstan-type FaultRow array{key: string, name: string, station: string, decision: string, cause: bool, measured: string,
  *     strong: bool}
  */
 final readonly class SeenPage
 {
-    public function __construct(private Codebooks $codebooks, private LessonSeries $series)
+    public function __construct(private Codebooks $codebooks, private LessonSeries $series, private OwnReadings $own)
     {
     }
 
-    /** @return array<string, mixed> */
-    public function of(Lesson $lesson, ?string $lens): array
+    /**
+     * @param  ?string  $taken  a reading of one's own to begin with, by its public id
+     * @return array<string, mixed>
+     */
+    public function of(Lesson $lesson, User $user, ?string $lens, ?string $taken): array
     {
         $draft = $lesson->prescriptions()->whereNull('issued_at')->first();
         $document = $this->codebooks->document();
@@ -39,8 +44,10 @@ final readonly class SeenPage
         $codebook = $this->codebooks->current($lens);
         $swings = $this->series->full($lesson);
         $measured = $this->measured($swings, $lens);
+        $own = $this->own->of($lesson, $user, $lens);
+        $said = $own[$taken ?? '']['said'] ?? ['faults' => $draft->faults ?? [], 'causes' => $draft->causes ?? []];
         $rows = array_map(
-            static fn (string $key): array => self::row($key, $codebook, $draft, $measured[$key] ?? []),
+            static fn (string $key): array => self::row($key, $codebook, $said, $measured[$key] ?? []),
             $codebook->keys(),
         );
 
@@ -59,7 +66,9 @@ final readonly class SeenPage
                 array_column(Outside::cases(), 'value'),
                 [Outside::Other->value],
             ))),
-            'causes' => $draft->causes ?? [],
+            'causes' => $said['causes'],
+            'own' => array_map(static fn (array $reading): string => $reading['name'], $own),
+            'taken' => isset($own[$taken ?? '']) ? $taken : null,
         ];
     }
 
@@ -84,14 +93,15 @@ final readonly class SeenPage
     }
 
     /**
-     * @param  array<string, int>  $said
+     * @param  Told  $told
+     * @param  array<string, int>  $said  by the swings
      * @return FaultRow
      */
-    private static function row(string $key, Codebook $codebook, ?Prescription $draft, array $said): array
+    private static function row(string $key, Codebook $codebook, array $told, array $said): array
     {
         $fault = $codebook->fault($key);
         $of = array_sum($said);
-        $decision = $draft->faults[$key] ?? '';
+        $decision = $told['faults'][$key] ?? '';
         $parts = [];
         foreach ([Said::Supported, Said::LeansSupported, Said::Borderline, Said::Contradicted] as $case) {
             $n = $said[$case->value] ?? 0;
@@ -105,7 +115,7 @@ final readonly class SeenPage
             'name' => $fault->name,
             'station' => $fault->station->value,
             'decision' => $decision,
-            'cause' => in_array($key, $draft->causes ?? [], true),
+            'cause' => in_array($key, $told['causes'], true),
             'measured' => match (true) {
                 $parts !== [] => implode(', ', $parts),
                 $of > 0 => (string) __('prescriptions.seen.untold'),

@@ -6,6 +6,7 @@ namespace App\Sittings\Actions;
 
 use App\Codebook\Codebooks;
 use App\Exceptions\ActionException;
+use App\Models\CheckPlan;
 use App\Models\Recording;
 use App\Models\Sitting;
 use App\Models\SittingCase;
@@ -75,6 +76,7 @@ final readonly class PlanRound
             ...$groups,
         ];
         $known = $this->known($cases, $by);
+        self::mayBeRead($kind, $known);
         $this->mayBeRepeated(count($cases), $recordings, $repeats, $waits);
         $seed = bin2hex(random_bytes(16));
         $free = array_values(array_diff($recordings, $kept, $repeats));
@@ -132,6 +134,24 @@ final readonly class PlanRound
             throw ActionException::because('refusals.sittings.cannot-read-study-nothing', [
                 'join' => $wrong->join(', ', ' and '),
                 'kind' => $kind->value,
+            ]);
+        }
+    }
+
+    /**
+     * A panel may judge what is set apart for weekly checks; a round of the staff would use it up.
+     *
+     * @param  array<int, Recording>  $known  by id
+     *
+     * @throws ActionException
+     */
+    private static function mayBeRead(SittingKind $kind, array $known): void
+    {
+        $apart = $kind === SittingKind::Round ? array_intersect_key($known, array_flip(CheckPlan::kept())) : [];
+        if ($apart !== []) {
+            throw ActionException::because('refusals.sittings.set-apart', [
+                'count' => count($apart),
+                'swings' => implode('; ', array_map(static fn (Recording $r): string => $r->called(), $apart)),
             ]);
         }
     }

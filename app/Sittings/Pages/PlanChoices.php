@@ -6,6 +6,7 @@ namespace App\Sittings\Pages;
 
 use App\Models\Academy;
 use App\Models\Casts\Cell;
+use App\Models\CheckPlan;
 use App\Models\Recording;
 use App\Models\User;
 use App\Sight\Onlookers;
@@ -54,6 +55,7 @@ final readonly class PlanChoices
         $total = (clone $seen)->count();
         $shown = $known->concat($offered);
         $turns = SeriesTurns::among($shown, $this->onlookers->of($user));
+        $apart = array_flip(CheckPlan::kept());
 
         return [
             'find' => $chosen['find'],
@@ -67,6 +69,7 @@ final readonly class PlanChoices
                 'device' => implode(', ', array_filter([
                     isset($turns[$r->id]) ? "$r->series {$turns[$r->id]}" : '',
                     Term::device($r->deviceClass()),
+                    isset($apart[$r->id]) ? (string) __('plan.set-apart') : '',
                 ], static fn (string $part): bool => $part !== '')),
                 'on' => in_array($r->id, $chosen['recordings'], true),
             ])->all()),

@@ -12,6 +12,20 @@
             <a href="{{ route('prescriptions.create', [$lesson, 'lens' => $key]) }}" @if($key === $lens) aria-current="true" @endif>{{ $name }}</a>
         @endforeach
     </nav>
+    @if($own)
+        <p class="small">{{ __('prescriptions.seen.own') }}</p>
+        <ul class="small">
+            @foreach($own as $id => $name)
+                <li>{{ $name }}
+                    @if($id === $taken)
+                        <b>{{ __('prescriptions.seen.taken') }}</b>
+                    @else
+                        <a href="{{ route('prescriptions.create', [$lesson, 'lens' => $lens, 'own' => $id]) }}">{{ __('prescriptions.seen.take') }}</a>
+                    @endif
+                </li>
+            @endforeach
+        </ul>
+    @endif
     <form method="post" action="{{ route('prescriptions.store', $lesson) }}">
         @csrf
         <input type="hidden" name="lens" value="{{ $lens }}">

@@ -271,6 +271,21 @@ it('is never without a head coach', function () {
     $this->assertGuest();
 });
 
+it('counts no reading as blind of what somebody could look up as a head coach', function () {
+    $tam = $this->person('tam');
+    $this->actingAs($this->headCoach());
+    $all = DB::table('recordings')->whereNull('erased_at')->count();
+    $known = fn (): int => DB::table('exposures')->where('user_id', $tam->id)->distinct()->count('recording_id');
+    $before = $known();
+    $to = fn (string $role) => $this->put("/people/$tam->id", ['name' => $tam->name, 'role' => $role, 'on_panel' => '0'])
+        ->assertSessionHas('done');
+    $to('panel');
+    expect($known())->toBe($before);
+    $to('head-coach');
+    $to('instructor');
+    expect($known())->toBe($all)->and($before)->toBeLessThan($all);
+});
+
 it('lets an instructor sit on the panel as well', function () {
     $tam = $this->person('tam');
     $this->actingAs($tam)->get('/panel')->assertForbidden();

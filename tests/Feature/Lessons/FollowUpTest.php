@@ -74,6 +74,15 @@ it('marks a feel that was said when numbers could be seen already', function () 
     $this->post("/follow-ups/$follow->public_id/feel", FELT);
     expect($follow->refresh()->felt_late)->toBeTrue();
     $this->get("/follow-ups/$follow->public_id")->assertSee('when numbers could be seen already');
+
+    // Neither does it help to ask for the feel once the swings have been looked at.
+    $late = taughtLesson($golfer, $by, [0.3], asksFeel: false, daysAgo: 1);
+    $this->put("/golfer-sessions/$late->public_id", ['held_on' => $late->held_on->toDateString(), 'asks_feel' => '1'])
+        ->assertSessionHasNoErrors();
+    expect($late->refresh()->awaitsFeel())->toBeTrue();
+    $second = begunFollowUp($this, $given, $late);
+    $this->post("/follow-ups/$second->public_id/feel", FELT);
+    expect($second->refresh()->felt_late)->toBeTrue();
 });
 
 it('finds what was planted, and where on the ladder it broke, and says so of nobody who did not change', function () {

@@ -1,8 +1,10 @@
 <?php
 
+use App\Models\Consent;
 use App\Models\Exposure;
 use App\Models\GolferLimit;
 use App\Models\Prescription;
+use App\Models\Reading;
 use App\Sight\Onlookers;
 use Core\Codebook\Codebook;
 use Core\Codebook\LimitRegion;
@@ -291,4 +293,52 @@ it('gives nobody a swing for naming it', function () {
     app(Onlookers::class)->forget();
     $this->put("/golfer-sessions/$mine->public_id", [...$form([]), 'asks_feel' => '1']);
     expect($mine->recordings()->count())->toBe(1);
+});
+
+it('takes over what somebody said of the same swing in a round that is over, when asked to, and nobody else’s', function () {
+    $by = $this->person('tam');
+    DB::statement('alter table sittings disable trigger user');
+    $reading = Reading::query()
+        ->where('user_id', $by->id)
+        ->whereNotNull('handed_in_at')
+        ->whereHas('calls', fn ($q) => $q->where('presence', 'present')->whereNotNull('decision'))
+        ->whereHas('case.sitting', fn ($q) => $q->where('kind', 'round')->where('state', 'published'))
+        ->whereHas('case.rated', fn ($q) => $q->where('kind', 'single'))
+        ->with(['calls', 'case.sitting', 'case.swings.recording'])
+        ->firstOrFail();
+    $recording = $reading->case->swings->sole()->recording;
+    Consent::query()->create([
+        'golfer_id' => $recording->golfer_id, 'scope' => 'lessons', 'given_on' => now()->toDateString(),
+        'expires_on' => now()->addYear()->toDateString(),
+    ]);
+    $lesson = taughtLesson($recording->golfer, $by, []);
+    DB::table('recordings')->where('id', $recording->id)->update(['lesson_id' => $lesson->id]);
+    app(Onlookers::class)->forget();
+    $page = "/golfer-sessions/$lesson->public_id/prescription?lens={$reading->case->sitting->lens}";
+    $said = $reading->calls->first(fn ($c) => $c->presence->value === 'present' && $c->decision !== null);
+    $chosen = '/name="faults\['.$said->fault.'\]".*?<option value="'.$said->decision->value.'"\s+selected/s';
+    $asked = fn (string $own) => (function () use ($page, $own) {
+        app(Onlookers::class)->forget();
+
+        return $this->get("$page&own=$own")->assertOk()->getContent();
+    })->call($this);
+
+    $this->actingAs($by)->get($page)->assertOk()->assertSee('begin with what you said then');
+    expect($asked(''))->not->toContain('selected>')->and($asked($reading->public_id))->toMatch($chosen)
+        ->toContain('taken over below')
+        ->and(Prescription::query()->where('lesson_id', $lesson->id)->exists())->toBeFalse();
+    $others = Reading::query()->where('sitting_case_id', $reading->sitting_case_id)->where('user_id', '!=', $by->id)->firstOrFail();
+    expect($asked($others->public_id))->not->toContain('taken over below')->and($asked("' or 1=1"))->not->toContain('taken over below');
+
+    // Nothing is told of what is kept for later rounds, nor of what is open: the session itself is hidden with it.
+    $isHidden = function () use ($page, $reading): void {
+        app(Onlookers::class)->forget();
+        $this->get("$page&own=$reading->public_id")->assertNotFound();
+    };
+    DB::statement('alter table sitting_cases disable trigger user');
+    DB::table('sitting_cases')->where('id', $reading->sitting_case_id)->update(['reserved' => true]);
+    $isHidden();
+    DB::table('sitting_cases')->where('id', $reading->sitting_case_id)->update(['reserved' => false]);
+    DB::table('sittings')->where('id', $reading->case->sitting_id)->update(['state' => 'open']);
+    $isHidden();
 });

@@ -1,16 +1,20 @@
 <?php
 
+use App\Exceptions\ActionException;
 use App\Models\Check;
 use App\Models\CheckLook;
 use App\Models\CheckPlan;
 use App\Models\KeyVersion;
 use App\Models\Notice;
 use App\Models\Reading;
+use App\Models\Recording;
 use App\Models\User;
 use App\Readiness\Actions\HoldChecks;
 use App\Readiness\CheckCases;
 use App\Readiness\TestCases;
 use App\Sight\Onlookers;
+use App\Sittings\Actions\PlanRound;
+use Core\Sight\SittingKind;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 
@@ -53,6 +57,26 @@ function checkRead(Check $check, User $user, float $right, int $seed): void
         DB::table('readings')->where('id', $reading->id)->update(['handed_in_at' => now()]);
     }
 }
+
+it('lets no round of the staff use up what is set apart, and a panel judge it', function () {
+    $staff = newStaff();
+    $plan = startedChecks($this);
+    DB::table('check_plans')->where('id', $plan->id)->update(['cases' => json_encode(array_slice($plan->cases, 1))]);
+    $apart = CheckPlan::kept();
+    $free = Recording::query()->whereKeyNot($apart)->orderBy('id')->firstOrFail()->id;
+    $asks = fn (string $kind, array $swings, array $members) => app(PlanRound::class)(
+        'Spring', SittingKind::from($kind), $swings, $members, 'trace', $this->headCoach(),
+    );
+    expect(fn () => $asks('round', [$free, $apart[0], $apart[1]], [$staff[0]->id]))
+        ->toThrow(ActionException::class, '2 swings are set apart');
+    expect($asks('round', [$free], [$staff[0]->id])->exists)->toBeTrue();
+    $panel = User::query()->where('role', 'panel')->firstOrFail();
+    expect($asks('panel', [$apart[0]], [$panel->id])->exists)->toBeTrue();
+    $this->get('/rounds/plan/choices?'.http_build_query(['recordings' => [$apart[0]]]))
+        ->assertSee('set apart for weekly checks');
+    $plan->update(['ended_at' => now()]);
+    expect($asks('round', [$apart[0]], [$staff[0]->id])->exists)->toBeTrue();
+});
 
 it('puts three kept cases before everybody every week, by itself, once', function () {
     $staff = newStaff();
