@@ -2,6 +2,7 @@
 
 use App\Http\ExceptionAnswers;
 use App\Http\Middleware\NoticesForPages;
+use App\Http\Middleware\PlainText;
 use App\Http\Middleware\SecurityHeaders;
 use App\Http\Middleware\StillHere;
 use Illuminate\Foundation\Application;
@@ -24,8 +25,9 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withMiddleware(function (Middleware $middleware): void {
         // CORS is not used.
         $middleware->remove(HandleCors::class);
-        // Outermost: what is not found carries the same headers as what is refused.
-        $middleware->web(append: [NoticesForPages::class, StillHere::class], prepend: [SecurityHeaders::class]);
+        // Outermost: every answer carries the same headers, that of a device or of what is not found too.
+        $middleware->prepend([SecurityHeaders::class, PlainText::class]);
+        $middleware->web(append: [NoticesForPages::class, StillHere::class]);
         $middleware->redirectGuestsTo('/login');
         $middleware->redirectUsersTo('/');
     })

@@ -2,6 +2,10 @@
 
 // What a page says when there is no page: what happened, what was kept, where to go.
 return [
+    '400' => [
+        'title' => 'That could not be read',
+        'says' => 'What was sent holds characters that are no text, or an address that is none. Nothing was stored.',
+    ],
     '403' => [
         'title' => 'Not yours to do',
         'says' => 'This belongs to somebody else’s work, or to who runs the academy. Nothing was changed.',

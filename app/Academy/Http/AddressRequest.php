@@ -14,7 +14,7 @@ final class AddressRequest extends FormRequest
     {
         return [
             'email' => ['required', 'string', 'email:rfc', 'max:255'],
-            'current_for_address' => ['required', 'string', 'current_password'],
+            'current_for_address' => ['bail', 'required', 'string', 'current_password'],
         ];
     }
 }

@@ -19,8 +19,8 @@ final class ConsentRequest extends FormRequest
     {
         return [
             ...$this->scopeRules(),
-            'given_on' => ['required', 'date_format:Y-m-d', 'after:1990-01-01', 'before_or_equal:tomorrow'],
-            'expires_on' => ['required', 'date_format:Y-m-d', 'after:given_on', 'before:2100-01-01'],
+            'given_on' => ['bail', 'required', 'string', 'date_format:Y-m-d', 'after:1990-01-01', 'before_or_equal:tomorrow'],
+            'expires_on' => ['bail', 'required', 'string', 'date_format:Y-m-d', 'after:given_on', 'before:2100-01-01'],
             'guardian' => ['nullable', 'string', 'max:120'],
             'paper' => ['nullable', 'file', 'max:8192', 'mimes:pdf,jpg,jpeg,png'],
         ];

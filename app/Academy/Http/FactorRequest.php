@@ -12,6 +12,6 @@ final class FactorRequest extends FormRequest
     /** @return array<string, list<string>> */
     public function rules(): array
     {
-        return ['current' => ['required', 'string', 'current_password']];
+        return ['current' => ['bail', 'required', 'string', 'current_password']];
     }
 }

@@ -12,6 +12,6 @@ final class LeaveRequest extends FormRequest
     /** @return array<string, list<string>> */
     public function rules(): array
     {
-        return ['current_to_leave' => ['required', 'string', 'current_password']];
+        return ['current_to_leave' => ['bail', 'required', 'string', 'current_password']];
     }
 }

@@ -17,7 +17,7 @@ final class PasswordRequest extends FormRequest
         $user = $this->user();
 
         return [
-            'current' => ['required', 'string', 'current_password'],
+            'current' => ['bail', 'required', 'string', 'current_password'],
             'password' => NewPassword::rules($user instanceof User ? $user : null),
         ];
     }

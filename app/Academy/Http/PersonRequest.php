@@ -15,7 +15,7 @@ final class PersonRequest extends FormRequest
     /** @return array<string, list<string|Enum>> */
     public function rules(): array
     {
-        return [...$this->personRules(), 'golfer' => ['nullable', 'integer', 'exists:golfers,id'],
+        return [...$this->personRules(), 'golfer' => ['bail', 'nullable', 'integer', 'exists:golfers,id'],
             'seen' => ['nullable', 'string', 'max:20']];
     }
 

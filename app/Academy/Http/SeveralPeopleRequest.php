@@ -16,8 +16,8 @@ final class SeveralPeopleRequest extends FormRequest
     {
         return [
             'people' => ['required', 'array', 'min:1', 'max:200'],
-            'people.*' => ['integer', 'distinct', 'exists:users,id'],
-            'into' => ['required', 'integer', 'exists:groups,id'],
+            'people.*' => ['bail', 'integer', 'distinct', 'exists:users,id'],
+            'into' => ['bail', 'required', 'integer', 'exists:groups,id'],
             'do' => ['required', 'string', 'in:in,out'],
         ];
     }

@@ -20,7 +20,7 @@ trait TakesPerson
             'role' => ['required', 'string', Rule::enum(Role::class)],
             'on_panel' => ['boolean'],
             'groups' => ['array', 'max:40'],
-            'groups.*' => ['integer', 'distinct', 'exists:groups,id'],
+            'groups.*' => ['bail', 'integer', 'distinct', 'exists:groups,id'],
         ];
     }
 

@@ -16,7 +16,7 @@ final class KeepSwingRequest extends FormRequest
     public function rules(): array
     {
         return [
-            'golfer' => ['required', Rule::exists(Golfer::class, 'id')],
+            'golfer' => ['bail', 'required', 'integer', Rule::exists(Golfer::class, 'id')],
             'club' => ['required', 'string', 'max:40'],
             'series' => ['nullable', 'string', 'max:60'],
             'swing' => ['nullable', Rule::enum(SwingKind::class)],

@@ -16,10 +16,10 @@ final class LessonRequest extends FormRequest
     public function rules(): array
     {
         return [
-            'held_on' => ['required', 'date_format:Y-m-d', 'after:1990-01-01', 'before_or_equal:tomorrow'],
+            'held_on' => ['bail', 'required', 'string', 'date_format:Y-m-d', 'after:1990-01-01', 'before_or_equal:tomorrow'],
             ...array_fill_keys(self::TEXTS, ['nullable', 'string', 'max:2000']),
             'asks_feel' => ['boolean'],
-            'given_by' => ['nullable', 'integer', 'exists:users,id'],
+            'given_by' => ['bail', 'nullable', 'integer', 'exists:users,id'],
             'seen' => ['nullable', 'string', 'max:20'],
             'swings_listed' => ['boolean'],
             'swings' => ['array', 'max:100'],

@@ -35,8 +35,8 @@ final class PlanRequest extends FormRequest
             'plan.speed' => ['required', 'integer', "between:$least,$most"],
             'plan.ball' => ['required', 'string', Rule::in(PlanFields::BALLS)],
             'reason' => ['nullable', 'string', 'max:2000'],
-            'until' => ['nullable', 'date_format:Y-m-d', 'after:1990-01-01', 'before:2100-01-01'],
-            'next_on' => ['nullable', 'date_format:Y-m-d', 'after:1990-01-01', 'before:2100-01-01'],
+            'until' => ['bail', 'nullable', 'string', 'date_format:Y-m-d', 'after:1990-01-01', 'before:2100-01-01'],
+            'next_on' => ['bail', 'nullable', 'string', 'date_format:Y-m-d', 'after:1990-01-01', 'before:2100-01-01'],
             'hand_over' => ['boolean'],
             'lines' => ['nullable', 'json', 'max:2000'],
         ];

@@ -14,8 +14,8 @@ final class RecordRequest extends FormRequest
         return [
             'action' => ['nullable', 'string', 'max:30'],
             'who' => ['nullable', 'integer', 'between:1,2147483647'],
-            'from' => ['nullable', 'date_format:Y-m-d'],
-            'to' => ['nullable', 'date_format:Y-m-d'],
+            'from' => ['bail', 'nullable', 'string', 'date_format:Y-m-d'],
+            'to' => ['bail', 'nullable', 'string', 'date_format:Y-m-d'],
             'page' => ['nullable', 'integer', 'between:1,1000000'],
         ];
     }

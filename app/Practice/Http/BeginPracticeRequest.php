@@ -38,6 +38,6 @@ final class BeginPracticeRequest extends FormRequest
 
     public function questions(): int
     {
-        return $this->integer('questions', self::USUAL);
+        return $this->integer('questions') ?: self::USUAL;
     }
 }

@@ -24,10 +24,10 @@ final class ContrastRequest extends FormRequest
     {
         $lens = $this->input('lens');
         $lenses = array_keys($codebooks->document()->lenses());
-        $faults = in_array($lens, $lenses, true)
+        $faults = is_string($lens) && in_array($lens, $lenses, true)
             ? array_intersect($codebooks->current($lens)->keys(), Plant::FAULTS)
             : Plant::FAULTS;
-        $device = DeviceClass::tryFrom($this->string('device')->toString());
+        $device = is_string($this->input('device')) ? DeviceClass::tryFrom($this->input('device')) : null;
 
         return [
             'kind' => ['required', Rule::enum(ContrastKind::class)],

@@ -17,12 +17,12 @@ final class GoalRequest extends FormRequest
     public function rules(Codebooks $codebooks): array
     {
         return [
-            'person' => ['nullable', 'integer', Rule::exists('users', 'id')],
+            'person' => ['bail', 'nullable', 'integer', Rule::exists('users', 'id')],
             'kind' => ['required', 'string', Rule::enum(GoalKind::class)],
             'fault' => ['nullable', 'string', Rule::in(array_keys($codebooks->current()->faults))],
             'amount' => ['nullable', 'integer', 'between:1,500'],
             'words' => ['required_if:kind,words', 'nullable', 'string', 'max:300'],
-            'due_on' => ['required', 'date_format:Y-m-d', 'after_or_equal:today', 'before:2100-01-01'],
+            'due_on' => ['bail', 'required', 'string', 'date_format:Y-m-d', 'after_or_equal:today', 'before:2100-01-01'],
         ];
     }
 

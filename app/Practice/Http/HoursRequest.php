@@ -15,8 +15,8 @@ final class HoursRequest extends FormRequest
     public function rules(): array
     {
         return [
-            'from' => ['required', 'date_format:Y-m-d', 'after:1990-01-01'],
-            'to' => ['required', 'date_format:Y-m-d', 'after_or_equal:from', 'before:2100-01-01'],
+            'from' => ['bail', 'required', 'string', 'date_format:Y-m-d', 'after:1990-01-01'],
+            'to' => ['bail', 'required', 'string', 'date_format:Y-m-d', 'after_or_equal:from', 'before:2100-01-01'],
         ];
     }
 

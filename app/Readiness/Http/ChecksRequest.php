@@ -13,7 +13,7 @@ final class ChecksRequest extends FormRequest
     public function rules(): array
     {
         return [
-            'key' => ['required', 'integer', 'exists:key_versions,id'],
+            'key' => ['bail', 'required', 'integer', 'exists:key_versions,id'],
             'weekday' => ['required', 'integer', 'between:1,7'],
         ];
     }

@@ -20,7 +20,7 @@ final class BatchRequest extends FormRequest
     public function rules(): array
     {
         return [
-            'golfer' => ['required', 'integer', Rule::exists(Golfer::class, 'id')],
+            'golfer' => ['bail', 'required', 'integer', Rule::exists(Golfer::class, 'id')],
             'files' => ['required', 'array', 'min:1', 'max:'.self::MOST],
             'files.*' => ['file', 'max:40960'],
         ];

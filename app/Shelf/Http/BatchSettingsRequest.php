@@ -23,7 +23,7 @@ final class BatchSettingsRequest extends FormRequest
         return [
             'rows' => ['array', 'max:'.BatchRequest::MOST],
             'rows.*' => ['array'],
-            'rows.*.golfer' => ['nullable', 'integer', Rule::exists(Golfer::class, 'id')],
+            'rows.*.golfer' => ['bail', 'nullable', 'integer', Rule::exists(Golfer::class, 'id')],
             'rows.*.club' => ['nullable', 'string', 'max:40'],
             'rows.*.swing' => ['nullable', 'string', Rule::enum(SwingKind::class)],
             'rows.*.shape' => ['nullable', 'string', 'max:40'],

@@ -14,7 +14,7 @@ final class ImportRequest extends FormRequest
     public function rules(): array
     {
         return [
-            'golfer' => ['required', Rule::exists(Golfer::class, 'id')],
+            'golfer' => ['bail', 'required', 'integer', Rule::exists(Golfer::class, 'id')],
             'trace' => ['required', 'file', 'max:40960'],
             'meta' => ['nullable', 'file', 'max:256'],
         ];

@@ -50,7 +50,7 @@ final class RoundRequest extends FormRequest
             'able' => ['nullable', 'integer', 'between:2,50'],
             'rounds' => ['nullable', 'integer', 'between:0,5'],
             'stability' => ['nullable', 'integer', 'between:51,100'],
-            'due' => ['nullable', 'date_format:Y-m-d', 'after:2000-01-01', 'before:2200-01-01'],
+            'due' => ['bail', 'nullable', 'string', 'date_format:Y-m-d', 'after:2000-01-01', 'before:2200-01-01'],
             'keep' => ['nullable', 'integer', 'between:0,50'],
             'from' => ['nullable', 'string', 'max:26'],
             'members' => ['required', 'array', 'min:1'],

@@ -10,7 +10,7 @@ it('has a page of its own for what can go wrong', function (int $status) {
         ->assertSee(__("errors.$status.title"))
         ->assertSee(__("errors.$status.says"))
         ->assertSee('href="/"', false);
-})->with([403, 404, 405, 413, 419, 429, 500, 503]);
+})->with([400, 403, 404, 405, 413, 419, 429, 500, 503]);
 
 it('says what went wrong inside without telling what it was', function () {
     config(['app.debug' => false]);
