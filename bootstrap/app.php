@@ -1,6 +1,7 @@
 <?php
 
 use App\Http\ExceptionAnswers;
+use App\Http\Middleware\KnownHosts;
 use App\Http\Middleware\NoticesForPages;
 use App\Http\Middleware\PlainText;
 use App\Http\Middleware\SecurityHeaders;
@@ -17,9 +18,9 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(
         web: __DIR__.'/../routes/web.php',
         commands: __DIR__.'/../routes/console.php',
-        health: '/up',
         then: function (): void {
             Route::middleware(SubstituteBindings::class)->group(__DIR__.'/../routes/ingest.php');
+            Route::group([], __DIR__.'/../routes/health.php');
         },
     )
     ->withMiddleware(function (Middleware $middleware): void {
@@ -27,6 +28,8 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->remove(HandleCors::class);
         // Outermost: every answer carries the same headers, that of a device or of what is not found too.
         $middleware->prepend([SecurityHeaders::class, PlainText::class]);
+        // After what is believed of proxies.
+        $middleware->append([KnownHosts::class]);
         $middleware->web(append: [NoticesForPages::class, StillHere::class]);
         $middleware->redirectGuestsTo('/login');
         $middleware->redirectUsersTo('/');

@@ -5,6 +5,7 @@ use App\Academy\Http\AccountController;
 use App\Academy\Http\AddressController;
 use App\Academy\Http\BeginController;
 use App\Academy\Http\FactorController;
+use App\Academy\Http\FreshController;
 use App\Academy\Http\GolfersController;
 use App\Academy\Http\InvitationController;
 use App\Academy\Http\KeysController;
@@ -104,6 +105,9 @@ Route::pattern('batch', '[0-9a-z]{26}');
 
 Route::get('/verify', [ReadinessController::class, 'verify'])->middleware('throttle:code')->name('readiness.verify');
 Route::middleware('auth')->group(function (): void {
+    Route::get('/confirm', [FreshController::class, 'show'])->name('password.confirm');
+    Route::post('/confirm', [FreshController::class, 'store'])
+        ->middleware('throttle:code')->name('password.confirm.store');
     Route::post('/logout', [SessionController::class, 'destroy'])->name('logout');
     Route::get('/', TodayController::class)->name('today');
     Route::get('/search', SearchController::class)->name('search');
@@ -187,7 +191,8 @@ Route::middleware('auth')->group(function (): void {
         ->name('codebook.example.look')->can('look', 'example');
     Route::get('/codebook/document', [CodebookController::class, 'document'])->name('codebook.document');
 
-    Route::get('/own/data', [OwnController::class, 'data'])->name('own.data');
+    Route::get('/own/data', [OwnController::class, 'data'])->name('own.data')
+        ->middleware('password.confirm');
     Route::get('/own', [OwnController::class, 'index'])->name('own');
     Route::post('/own/{recording}', [OwnController::class, 'begin'])
         ->name('own.review')
@@ -342,9 +347,11 @@ Route::middleware('auth')->group(function (): void {
         ->name('films.drop')
         ->can('manage', 'film');
     Route::get('/agreement/{round}/export', [AgreementController::class, 'export'])
-        ->name('agreement.export')->can('export', 'round');
+        ->name('agreement.export')->can('export', 'round')
+        ->middleware('password.confirm');
     Route::post('/agreement/{round}/export', [AgreementController::class, 'make'])
-        ->name('agreement.make')->can('export', 'round');
+        ->name('agreement.make')->can('export', 'round')
+        ->middleware('password.confirm');
     Route::get('/reports', [ReportController::class, 'index'])->name('reports')->can('manage', Sitting::class);
     Route::get('/reports/{round}', [ReportController::class, 'show'])->name('reports.show')->can('export', 'round');
     Route::get('/reports/{round}/report.pdf', [ReportController::class, 'pdf'])
@@ -426,7 +433,8 @@ Route::middleware('auth')->group(function (): void {
     Route::post('/rounds/{round}/remind', RemindController::class)->name('rounds.remind')->can('manage', 'round');
     Route::get('/rounds/{round}/calendar.ics', [RunController::class, 'calendar'])
         ->name('rounds.calendar')->can('attend', 'round');
-    Route::post('/rounds/{round}/publish', PublishController::class)->name('rounds.publish')->can('manage', 'round');
+    Route::post('/rounds/{round}/publish', PublishController::class)->name('rounds.publish')->can('manage', 'round')
+        ->middleware('password.confirm');
     Route::post('/panel/entries/{entry}/ruling', [PanelController::class, 'rule'])
         ->name('panel.rule')
         ->can('rule', 'entry');
@@ -445,7 +453,8 @@ Route::middleware('auth')->group(function (): void {
         ->can('update', 'recording');
     Route::delete('/bench/{recording}', [BenchController::class, 'erase'])
         ->name('bench.erase')
-        ->can('update', 'recording');
+        ->can('update', 'recording')
+        ->middleware('password.confirm');
     Route::post('/bench/{recording}/stations', [BenchController::class, 'mark'])
         ->name('bench.mark')
         ->can('update', 'recording');
@@ -473,7 +482,8 @@ Route::middleware('auth')->group(function (): void {
         ->can('leave', 'swing');
     Route::post('/capture/devices', [CaptureController::class, 'register'])
         ->name('capture.register')
-        ->can('create', Device::class);
+        ->can('create', Device::class)
+        ->middleware('password.confirm');
     Route::put('/capture/devices/{device}', [CaptureController::class, 'check'])
         ->name('capture.check')
         ->can('check', 'device');
@@ -498,7 +508,8 @@ Route::middleware('auth')->group(function (): void {
             Route::post('/take-up', [DraftController::class, 'takeUp'])->name('codebook.draft.take-up');
             Route::post('/try', [DraftController::class, 'try'])->name('codebook.draft.try');
             Route::post('/rebase', [DraftController::class, 'rebase'])->name('codebook.draft.rebase');
-            Route::post('/publish', [DraftController::class, 'publish'])->name('codebook.draft.publish');
+            Route::post('/publish', [DraftController::class, 'publish'])->name('codebook.draft.publish')
+                ->middleware('password.confirm');
             Route::post('/{part}', [DraftRowController::class, 'add'])->name('codebook.draft.add');
             Route::get('/{part}/{key}', [DraftRowController::class, 'edit'])->name('codebook.draft.edit');
             Route::put('/{part}/{key}', [DraftRowController::class, 'save'])->name('codebook.draft.save');
@@ -539,17 +550,23 @@ Route::middleware('auth')->group(function (): void {
     });
     Route::can('manage', Academy::class)->group(function (): void {
         Route::get('/people', [PeopleController::class, 'index'])->name('people');
-        Route::post('/people', [PeopleController::class, 'store'])->name('people.invite');
+        Route::post('/people', [PeopleController::class, 'store'])->name('people.invite')
+            ->middleware('password.confirm');
         Route::post('/people/groups', [PeopleController::class, 'groups'])->name('people.groups');
         Route::get('/people/{person}', [PeopleController::class, 'show'])->name('people.show');
-        Route::put('/people/{person}', [PeopleController::class, 'update'])->name('people.update');
+        Route::put('/people/{person}', [PeopleController::class, 'update'])->name('people.update')
+            ->middleware('password.confirm');
         Route::post('/people/{person}/invitation', [PeopleController::class, 'again'])->name('people.again');
         Route::delete('/people/{person}/invitation', [PeopleController::class, 'withdraw'])->name('people.withdraw');
-        Route::post('/people/{person}/end', [PeopleController::class, 'end'])->name('people.end');
-        Route::post('/people/{person}/enable', [PeopleController::class, 'enable'])->name('people.enable');
-        Route::post('/people/{person}/reset', [PeopleController::class, 'reset'])->name('people.reset');
+        Route::post('/people/{person}/end', [PeopleController::class, 'end'])->name('people.end')
+            ->middleware('password.confirm');
+        Route::post('/people/{person}/enable', [PeopleController::class, 'enable'])->name('people.enable')
+            ->middleware('password.confirm');
+        Route::post('/people/{person}/reset', [PeopleController::class, 'reset'])->name('people.reset')
+            ->middleware('password.confirm');
         Route::delete('/people/{person}/second-factor', [PeopleController::class, 'dropFactor'])
-            ->name('people.factor.drop');
+            ->name('people.factor.drop')
+            ->middleware('password.confirm');
         Route::get('/golfers', [GolfersController::class, 'index'])->name('golfers');
         Route::post('/golfers', [GolfersController::class, 'store'])->name('golfers.store');
         Route::post('/golfers/consents', [GolfersController::class, 'consents'])->name('golfers.consents');
@@ -562,14 +579,18 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/golfers/{golfer}/consents', [GolfersController::class, 'consent'])->name('golfers.consent');
         Route::delete('/golfers/{golfer}/consents', [GolfersController::class, 'withdraw'])->name('golfers.withdraw');
         Route::get('/golfers/{golfer}/papers/{paper}', [GolfersController::class, 'paper'])->name('golfers.paper');
-        Route::delete('/golfers/{golfer}', [ErasureController::class, 'golfer'])->name('golfers.erase');
+        Route::delete('/golfers/{golfer}', [ErasureController::class, 'golfer'])->name('golfers.erase')
+            ->middleware('password.confirm');
         Route::get('/erasures/{erasure}', [ErasureController::class, 'show'])->name('erasures.show');
         Route::get('/academy/retention', [ErasureController::class, 'index'])->name('retention');
-        Route::put('/academy/retention', [ErasureController::class, 'rules'])->name('retention.rules');
-        Route::post('/academy/retention', [ErasureController::class, 'keep'])->name('retention.keep');
+        Route::put('/academy/retention', [ErasureController::class, 'rules'])->name('retention.rules')
+            ->middleware('password.confirm');
+        Route::post('/academy/retention', [ErasureController::class, 'keep'])->name('retention.keep')
+            ->middleware('password.confirm');
         Route::get('/academy', [AcademyController::class, 'show'])->name('academy');
         Route::put('/academy', [AcademyController::class, 'update'])->name('academy.update');
-        Route::delete('/academy/sample', [AcademyController::class, 'clear'])->name('academy.clear');
+        Route::delete('/academy/sample', [AcademyController::class, 'clear'])->name('academy.clear')
+            ->middleware('password.confirm');
         Route::post('/academy/groups', [AcademyController::class, 'group'])->name('academy.groups.store');
         Route::put('/academy/groups/{group}', [AcademyController::class, 'group'])->name('academy.groups.update');
         Route::delete('/academy/groups/{group}', [AcademyController::class, 'dropGroup'])
@@ -579,7 +600,8 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/record', [RecordController::class, 'show'])->name('record')->can('viewAny', AuditEntry::class);
     Route::get('/record/file', [RecordController::class, 'export'])
         ->name('record.export')
-        ->can('viewAny', AuditEntry::class);
+        ->can('viewAny', AuditEntry::class)
+        ->middleware('password.confirm');
     Route::get('/works/{work}', [WorkController::class, 'show'])->name('works.show')->can('watch', 'work');
     Route::delete('/works/{work}', [WorkController::class, 'cancel'])->name('works.cancel')->can('watch', 'work');
 });

@@ -8,6 +8,7 @@ use App\Demo\LoadDemo;
 use App\Models\Reading;
 use App\Models\Sitting;
 use App\Models\User;
+use Illuminate\Contracts\Auth\Authenticatable;
 use Illuminate\Foundation\Testing\DatabaseTransactions;
 use Illuminate\Foundation\Testing\TestCase as BaseTestCase;
 use Illuminate\Support\Facades\Artisan;
@@ -31,6 +32,14 @@ abstract class TestCase extends BaseTestCase
         }
 
         return parent::setUpTraits();
+    }
+
+    /** Whoever acts has given the password just now, and still has whatever the clock is set to. */
+    public function be(Authenticatable $user, $guard = null)
+    {
+        $this->withSession(['auth.password_confirmed_at' => 4_102_444_800]);
+
+        return parent::be($user, $guard);
     }
 
     public function person(string $first): User

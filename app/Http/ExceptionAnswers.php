@@ -17,12 +17,23 @@ use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 /** The one place where exceptions become pages and JSON. */
 final class ExceptionAnswers
 {
+    /** Fields that are never filled in again. */
+    private const SECRET = [
+        'password',
+        'password_confirmation',
+        'current',
+        'current_for_address',
+        'current_to_leave',
+        'passphrase',
+        'code',
+    ];
+
     /** A request's attribute: where a page's form goes back to, where that is not the page before. */
     public const BACK_TO = 'back-to';
 
     public static function register(Exceptions $exceptions): void
     {
-        $exceptions->dontFlash(['password']);
+        $exceptions->dontFlash(self::SECRET);
         $exceptions->dontReport([NotNow::class, ActionException::class]);
         // What somebody may not see is answered as what is not there, byte for byte.
         $exceptions->map(
@@ -71,6 +82,13 @@ final class ExceptionAnswers
         }
         $to = $request->attributes->get(self::BACK_TO);
 
-        return (is_string($to) ? redirect()->to($to) : back())->withInput()->with('refused', $e->getMessage());
+        return (is_string($to) ? redirect()->to($to) : back())->withInput(self::shown($request))
+            ->with('refused', $e->getMessage());
+    }
+
+    /** @return array<array-key, mixed> what was filled in, without what nobody is to read */
+    private static function shown(Request $request): array
+    {
+        return $request->except(self::SECRET);
     }
 }

@@ -87,6 +87,7 @@ final readonly class Tables
         'groups' => [self::OPEN, self::NONE, true, true],
         'imports' => [self::HIDDEN, self::GOES, true, true],
         'jobs' => [self::OPEN, self::NONE, false, false],
+        'login_attempts' => [self::OWN, self::NONE, false, true],
         'key_cases' => [self::HIDDEN, self::STAYS, true, true],
         'key_entries' => [self::HIDDEN, self::STAYS, true, true],
         'key_versions' => [self::HIDDEN, self::STAYS, true, true],

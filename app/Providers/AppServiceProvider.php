@@ -123,6 +123,7 @@ use Illuminate\Contracts\Container\Container;
 use Illuminate\Database\Eloquent\Casts\Json;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Foundation\Application;
+use Illuminate\Http\Middleware\TrustProxies;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Blade;
 use Illuminate\Support\Facades\DB;
@@ -225,6 +226,10 @@ final class AppServiceProvider extends ServiceProvider
     public function boot(): void
     {
         $this->app->make(Clock::class)->install();
+        $proxies = config('security.proxies');
+        if (is_array($proxies) && $proxies !== []) {
+            TrustProxies::at($proxies);
+        }
         Route::bind('following', static fn (string $id): Sitting => FollowingRounds::all()
             ->where('public_id', $id)
             ->firstOrFail());

@@ -65,6 +65,14 @@ return [
         'end' => 'end',
         'end-others' => 'End all but this one',
     ],
+    'tried' => [
+        'title' => 'Log-ins of late',
+        'at' => 'At',
+        'what' => 'What came of it',
+        'in' => 'let in',
+        'password' => 'wrong password',
+        'code' => 'wrong code',
+    ],
     'data' => [
         'title' => 'My data',
         'says' => 'What is held of you: who you are here, and what you said in rounds that are published and in '

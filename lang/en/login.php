@@ -8,6 +8,16 @@ return [
     'act' => 'Log in',
     'refused' => 'That address and password do not go together.',
     'too-late' => 'That took too long. Begin again.',
+    'failed-since' => '{1} Somebody failed to log in as you since you were here last, on :at from :from. If that was not '
+        .'you, choose another password.|[2,*] :count log-ins as you failed since you were here last, the latest on :at '
+        .'from :from. If that was not you, choose another password.',
+    'fresh' => [
+        'page' => 'Say once more that it is you',
+        'says' => 'What comes next cannot be taken back, leaves the academy or changes what others may do. It is asked for '
+            .'your password once more when that was not given for a while.',
+        'refused' => 'That is not your password.',
+        'done' => 'Thank you. Now go on with what you were about to do.',
+    ],
     'forgotten' => 'I have forgotten my password',
     'forgotten-page' => 'A new password',
     'forgotten-says' => 'A letter with a link goes to your address. The link holds for an hour.',

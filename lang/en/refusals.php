@@ -25,6 +25,8 @@ return [
         'feel-first' => 'First what was felt. Nothing was kept.',
     ],
     'academy' => [
+        'log-in-waits' => '{1} Too many tries have failed. Try again in a second.|[2,*] Too many tries have failed. Try '
+            .'again in :count seconds.',
         'begun-already' => 'The academy has begun already. Log in, or ask its head coach for an invitation.',
         'last-head-coach' => ':name is the only head coach: somebody has to run the academy. Make somebody else head '
             .'coach first. Nothing was changed.',

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace App\Academy\Http;
 
-use Closure;
-use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Foundation\Http\FormRequest;
 
 /** An address and a password. */
@@ -20,14 +18,8 @@ final class LoginRequest extends FormRequest
         ];
     }
 
-    /** @return array{email: Closure, password: string} */
-    public function credentials(): array
+    public function email(): string
     {
-        $email = mb_strtolower($this->string('email')->trim()->value());
-
-        return [
-            'email' => static fn (Builder $q) => $q->whereRaw('lower(email) = ?', [$email]),
-            'password' => $this->string('password')->value(),
-        ];
+        return mb_strtolower($this->string('email')->trim()->value());
     }
 }

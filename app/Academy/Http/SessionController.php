@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Academy\Http;
 
-use App\Academy\Actions\CheckFactor;
+use App\Academy\Actions\LogIn;
+use App\Academy\Attempts;
 use App\Http\Controller;
+use App\Http\Middleware\StillHere;
 use App\Models\Academy;
-use App\Models\Enums\UserState;
 use App\Models\User;
-use Illuminate\Auth\SessionGuard;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -19,6 +19,10 @@ use Illuminate\Validation\ValidationException;
 /** In and out: address and password, then a code where the person has a second factor. */
 final class SessionController extends Controller
 {
+    public function __construct(private readonly Attempts $attempts)
+    {
+    }
+
     /** In the session: who has given the right password and still owes a code, and until when. */
     public const OWES = 'owes-code';
 
@@ -29,9 +33,10 @@ final class SessionController extends Controller
         return view('academy.login', ['academy' => Academy::here()->name ?? '']);
     }
 
-    public function store(LoginRequest $request): RedirectResponse
+    public function store(LoginRequest $request, LogIn $logIn): RedirectResponse
     {
-        $user = $this->asked($request);
+        $this->backTo(route('login'));
+        $user = $logIn->password($request->email(), $request->string('password')->value(), KnownBrowser::caller($request));
         if ($user === null) {
             throw ValidationException::withMessages(['email' => (string) __('login.refused')]);
         }
@@ -42,7 +47,7 @@ final class SessionController extends Controller
             return redirect()->route('login.code');
         }
 
-        return $this->enter($request, $user);
+        return $this->enter($request, $user, $logIn);
     }
 
     public function code(Request $request): View|RedirectResponse
@@ -50,38 +55,28 @@ final class SessionController extends Controller
         return $this->owing($request) === null ? redirect()->route('login') : view('academy.login-code');
     }
 
-    public function check(CodeRequest $request, CheckFactor $check): RedirectResponse
+    public function check(CodeRequest $request, LogIn $logIn): RedirectResponse
     {
+        $this->backTo(route('login.code'));
         $user = $this->owing($request);
         if ($user === null) {
             return redirect()->route('login')->with('refused', (string) __('login.too-late'));
         }
-        if (! $check($user, $request->code())) {
+        if (! $logIn->code($user, $request->code(), KnownBrowser::caller($request))) {
             throw ValidationException::withMessages(['code' => (string) __('login.code.refused')]);
         }
 
-        return $this->enter($request, $user);
+        return $this->enter($request, $user, $logIn);
     }
 
-    public function destroy(Request $request): RedirectResponse
+    public function destroy(Request $request, LogIn $logIn): RedirectResponse
     {
+        $logIn->left($this->user());
         Auth::logout();
         $request->session()->invalidate();
         $request->session()->regenerateToken();
 
         return redirect('/login');
-    }
-
-    /** The guard takes as long over an address that nobody has. */
-    private function asked(LoginRequest $request): ?User
-    {
-        $guard = Auth::guard();
-        if (! $guard instanceof SessionGuard || ! $guard->validate($request->credentials())) {
-            return null;
-        }
-        $user = $guard->getLastAttempted();
-
-        return $user instanceof User && $user->state === UserState::Active ? $user : null;
     }
 
     private function owing(Request $request): ?User
@@ -95,12 +90,23 @@ final class SessionController extends Controller
         return $user?->isActive() === true ? $user : null;
     }
 
-    private function enter(Request $request, User $user): RedirectResponse
+    private function enter(Request $request, User $user, LogIn $logIn): RedirectResponse
     {
+        $failed = $this->attempts->failedSince($user);
+        $logIn->entered($user, KnownBrowser::caller($request));
         $request->session()->forget(self::OWES);
         Auth::login($user);
         $request->session()->regenerate();
+        $request->session()->put([
+            StillHere::SINCE => now()->getTimestamp(),
+            FreshController::SINCE => now()->getTimestamp(),
+        ]);
+        $to = redirect()->intended('/')->withCookie(KnownBrowser::cookie($request, $user));
 
-        return redirect()->intended('/');
+        return $failed === [] ? $to : $to->with('refused', trans_choice('login.failed-since', count($failed), [
+            'count' => count($failed),
+            'at' => $failed[0]->at->timezone(Academy::zone())->format('j F, H:i'),
+            'from' => $failed[0]->ip,
+        ]));
     }
 }

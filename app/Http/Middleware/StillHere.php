@@ -12,11 +12,14 @@ use Illuminate\Support\Facades\Auth;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
- * Somebody who was disabled or has left is not here any more, from the next request on; a head coach who owes a second
- * factor goes nowhere before it is set up.
+ * Somebody who was disabled or has left, or logged in too long ago, is not here any more, from the next request on; a head
+ * coach who owes a second factor goes nowhere before it is set up.
  */
 final class StillHere
 {
+    /** In the session: when the log-in was. */
+    public const SINCE = 'entered-at';
+
     private const WITHOUT_FACTOR = ['account.factor', 'account.factor.keep', 'logout'];
 
     /** @param  Closure(Request): Response  $next */
@@ -26,7 +29,7 @@ final class StillHere
         if (! $user instanceof User) {
             return $next($request);
         }
-        if (! $user->isActive()) {
+        if (! $user->isActive() || self::isOver($request)) {
             Auth::logout();
             $request->session()->invalidate();
             $request->session()->regenerateToken();
@@ -38,6 +41,20 @@ final class StillHere
         }
 
         return $next($request);
+    }
+
+    /** A log-in ends after some hours, however busy it was. */
+    private static function isOver(Request $request): bool
+    {
+        $since = $request->session()->get(self::SINCE);
+        if (! is_int($since)) {
+            $request->session()->put(self::SINCE, now()->getTimestamp());
+
+            return false;
+        }
+        $hours = config('security.log_in_hours');
+
+        return now()->getTimestamp() - $since > 3600 * (is_int($hours) ? $hours : 12);
     }
 
     /** What lies behind the log-in; a letter's link is followed as by anybody. */

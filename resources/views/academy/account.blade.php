@@ -83,6 +83,31 @@
             <button class="act second">{{ __('account.sessions.end-others') }}</button>
         </form>
     @endif
+    @if($tried)
+        <details class="below">
+            <summary>{{ __('account.tried.title') }}</summary>
+            <table class="rows mid">
+                <thead>
+                    <tr>
+                        <th>{{ __('account.tried.at') }}</th>
+                        <th>{{ __('account.sessions.with') }}</th>
+                        <th>{{ __('account.sessions.from') }}</th>
+                        <th>{{ __('account.tried.what') }}</th>
+                    </tr>
+                </thead>
+                <tbody>
+                    @foreach($tried as $t)
+                        <tr>
+                            <td class="quiet">{{ $t['at'] }}</td>
+                            <td>{{ $t['with'] }}</td>
+                            <td>{{ $t['from'] }}</td>
+                            <td>@if($t['failed'])<b>{{ $t['what'] }}</b>@else{{ $t['what'] }}@endif</td>
+                        </tr>
+                    @endforeach
+                </tbody>
+            </table>
+        </details>
+    @endif
     <h2>{{ __('account.data.title') }}</h2>
     <p class="words">{{ __('account.data.says') }}</p>
     <p><a class="act second" href="{{ route('own.data') }}">{{ __('account.data.act') }}</a></p>

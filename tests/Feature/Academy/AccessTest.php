@@ -103,7 +103,7 @@ it('lets nobody but its rater change or hand in a reading, not even the head coa
 it('forbids other origins, framing, sniffing and caching of private pages', function () {
     $headers = $this->actingAs($this->person('tam'))->get('/')->headers;
     expect($headers->get('Content-Security-Policy'))
-        ->toContain("default-src 'self'")
+        ->toContain("default-src 'none'")
         ->toContain("frame-ancestors 'none'")
         ->and($headers->get('X-Content-Type-Options'))
         ->toBe('nosniff')

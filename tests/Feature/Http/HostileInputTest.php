@@ -1,7 +1,5 @@
 <?php
 
-use App\Models\Device;
-use App\Models\Reading;
 use App\Models\User;
 use App\Sight\Onlookers;
 use Illuminate\Support\Facades\DB;

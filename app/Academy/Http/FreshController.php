@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Academy\Http;
+
+use App\Academy\Actions\LogIn;
+use App\Http\Controller;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Validation\ValidationException;
+
+/** Says who one is once more, before what cannot be taken back or leaves the academy. */
+final class FreshController extends Controller
+{
+    /** In the session: when the password was last given. */
+    public const SINCE = 'auth.password_confirmed_at';
+
+    public function show(): View
+    {
+        return view('academy.fresh', ['factor' => $this->user()->hasFactor(), 'email' => $this->user()->email]);
+    }
+
+    public function store(FreshRequest $request, LogIn $logIn): RedirectResponse
+    {
+        $this->backTo(route('password.confirm'));
+        $user = $this->user();
+        $from = KnownBrowser::caller($request);
+        if ($logIn->password($user->email, $request->string('password')->value(), $from)?->is($user) !== true) {
+            throw ValidationException::withMessages(['password' => (string) __('login.fresh.refused')]);
+        }
+        if ($user->hasFactor() && ! $logIn->code($user, $request->code(), $from)) {
+            throw ValidationException::withMessages(['code' => (string) __('login.code.refused')]);
+        }
+        $request->session()->put(self::SINCE, now()->getTimestamp());
+
+        return redirect()->intended('/')->with('done', (string) __('login.fresh.done'));
+    }
+}

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Operations;
+
+use App\Models\Casts\Cell;
+use Illuminate\Support\Facades\DB;
+use Throwable;
+
+/** Whether what the application stands on is there, for whatever watches it; says which, and nothing of what it holds. */
+final readonly class Health
+{
+    /** Jobs wait no longer than this where somebody works through them. */
+    private const QUEUE_S = 600;
+
+    private const DISK_MB = 500;
+
+    /** @return array<string, bool> by what is looked at */
+    public function checks(): array
+    {
+        return [
+            'database' => self::holds(static fn (): bool => DB::selectOne('select 1 as one') !== null),
+            'queue' => self::holds(static fn (): bool => self::waiting() <= self::QUEUE_S),
+            'disk' => self::holds(static fn (): bool => disk_free_space(storage_path()) >= self::DISK_MB * 1_048_576),
+        ];
+    }
+
+    /** @return int seconds for which the oldest job that could be done has waited */
+    private static function waiting(): int
+    {
+        $oldest = DB::table('jobs')
+            ->whereNull('reserved_at')
+            ->where('available_at', '<=', now()->getTimestamp())
+            ->min('available_at');
+
+        return $oldest === null ? 0 : now()->getTimestamp() - Cell::int($oldest);
+    }
+
+    private static function holds(callable $look): bool
+    {
+        try {
+            return $look() === true;
+        } catch (Throwable) {
+            return false;
+        }
+    }
+}

@@ -1,0 +1,169 @@
+<?php
+
+use App\Academy\Attempts;
+use App\Models\AuditEntry;
+use App\Models\LoginAttempt;
+use App\Models\User;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Hash;
+
+const HERS = ['email' => 'tam@fernhollow.example', 'password' => 'fernhollow-winter'];
+
+/** Wrong, from a place of its own; nobody else's throttling in the way. */
+function wrongly(object $test, string $ip = '192.0.2.1', string $email = HERS['email'], string $password = 'wrong'): object
+{
+    app('cache')->flush();
+    app('auth')->forgetGuards();
+
+    return $test->withServerVariables(['REMOTE_ADDR' => $ip])->post('/login', compact('email', 'password'));
+}
+
+it('lets every further failure wait twice as long, of an address that nobody has as well', function (string $email) {
+    Carbon::setTestNow('2027-03-01 10:00');
+    for ($i = 0; $i < 5; $i++) {
+        wrongly($this, email: $email)->assertSessionHasErrors('email');
+    }
+    foreach ([15, 30, 60, 120, 240, 480, 900, 900] as $seconds) {
+        wrongly($this, email: $email)->assertSessionHas('refused', "Too many tries have failed. Try again in $seconds seconds.");
+        // Waiting is not failing: who asks again meanwhile waits no longer for it.
+        Carbon::setTestNow(now()->addSeconds($seconds - 1));
+        wrongly($this, email: $email)->assertSessionHas('refused', 'Too many tries have failed. Try again in a second.');
+        Carbon::setTestNow(now()->addSecond());
+        wrongly($this, email: $email)->assertSessionHasErrors('email')->assertSessionMissing('refused');
+    }
+    // The right password does not end the wait, and what was typed is not kept.
+    wrongly($this, password: HERS['password'], email: $email)->assertSessionHas('refused');
+    expect(session()->getOldInput())->toBe(['email' => $email]);
+    $this->assertGuest();
+})->with([HERS['email'], 'nobody@fernhollow.example']);
+
+it('keeps nobody out of their own by what others do', function () {
+    Carbon::setTestNow('2027-03-01 10:00');
+    $entered = $this->withServerVariables(['REMOTE_ADDR' => '198.51.100.7'])->post('/login', HERS)->assertRedirect('/');
+    $known = $entered->getCookie('entered-before');
+    $this->post('/logout');
+    Carbon::setTestNow(now()->addHour());
+    // From everywhere at once: each place has its free tries, the account has not.
+    foreach (range(1, 25) as $i) {
+        wrongly($this, "192.0.2.$i")->assertSessionHasErrors('email');
+    }
+    wrongly($this, '192.0.2.77')->assertSessionHas('refused');
+    wrongly($this, '198.51.100.7', password: HERS['password'])->assertSessionHas('refused');
+    app('cache')->flush();
+    $this->flushSession();
+    $this->withServerVariables(['REMOTE_ADDR' => '198.51.100.7'])->withCookie('entered-before', $known->getValue())
+        ->post('/login', HERS)->assertRedirect('/')
+        // And the person is told.
+        ->assertSessionHas('refused', fn (string $says): bool => str_contains($says, '25 log-ins as you failed'));
+    $this->assertAuthenticated();
+    // A cookie of one's own making opens nothing.
+    $this->post('/logout');
+    wrongly($this, '192.0.2.77');
+    expect(LoginAttempt::query()->where('outcome', 'in')->count())->toBe(2);
+});
+
+it('lets one place try many accounts only so often', function () {
+    Carbon::setTestNow('2027-03-01 10:00');
+    foreach (range(1, 40) as $i) {
+        wrongly($this, email: "guess$i@fernhollow.example")->assertSessionHasErrors('email');
+    }
+    wrongly($this, email: 'guess41@fernhollow.example')->assertSessionHas('refused');
+    wrongly($this, '203.0.113.9', 'guess41@fernhollow.example')->assertSessionHasErrors('email');
+});
+
+it('does as much work over an address that nobody has', function () {
+    $checked = [];
+    Hash::shouldReceive('check')->andReturnUsing(function (string $password, string $hash) use (&$checked): bool {
+        $checked[] = $hash;
+
+        return false;
+    });
+    wrongly($this);
+    wrongly($this, email: 'nobody@fernhollow.example');
+    $of = static fn (string $hash): array => [password_get_info($hash)['algo'], password_get_info($hash)['options']];
+    expect($checked)->toHaveCount(2)->and($of($checked[0]))->toBe($of($checked[1]));
+});
+
+it('takes a code of the second factor only so often', function () {
+    Carbon::setTestNow('2027-03-01 10:00');
+    $tam = $this->person('tam');
+    $tam->forceFill(['factor_secret' => 'JBSWY3DPEHPK3PXP', 'factor_since' => now()])->save();
+    $this->post('/login', HERS)->assertRedirect('/login/code');
+    foreach (range(1, 5) as $i) {
+        app('cache')->flush();
+        $this->post('/login/code', ['code' => '000000'])->assertSessionHasErrors('code');
+    }
+    app('cache')->flush();
+    $this->post('/login/code', ['code' => '000000'])->assertSessionHas('refused')->assertRedirect('/login/code');
+    expect(LoginAttempt::query()->where('outcome', 'code')->count())->toBe(5);
+});
+
+it('notes log-ins and failures in the record, where from under the person’s own key, and lists them to the person', function () {
+    $tam = $this->person('tam');
+    wrongly($this, '192.0.2.5');
+    wrongly($this, '192.0.2.5', 'nobody@fernhollow.example');
+    $this->withServerVariables(['REMOTE_ADDR' => '198.51.100.7'])->post('/login', HERS);
+    $this->get('/account')->assertSee('192.0.2.5')->assertSee('wrong password')->assertSee('198.51.100.7');
+    $this->post('/logout');
+    $entries = AuditEntry::query()->where('subject', "person $tam->id")->latest('id')->limit(3)->get();
+    expect($entries->pluck('action')->all())->toBe(['logged-out', 'logged-in', 'log-in-failed'])
+        ->and($entries->pluck('details')->toJson())->not->toContain('192.0')->not->toContain('198.51')
+        ->and(LoginAttempt::query()->whereNull('user_id')->value('account'))->not->toContain('nobody');
+});
+
+it('ends a log-in after some hours, however busy it was', function () {
+    Carbon::setTestNow('2027-03-01 08:00');
+    $this->post('/login', HERS)->assertRedirect('/');
+    foreach (range(1, 12) as $hour) {
+        Carbon::setTestNow(now()->addHour());
+        $this->get('/account')->assertOk();
+    }
+    Carbon::setTestNow(now()->addSecond());
+    $this->get('/account')->assertRedirect('/login');
+    $this->assertGuest();
+});
+
+it('asks for the password once more before what cannot be taken back, leaves the academy or changes who somebody is', function () {
+    $head = $this->headCoach();
+    $golfer = App\Models\Golfer::query()->firstOrFail();
+    $person = $this->person('tam');
+    $round = $this->round('Winter');
+    $asked = [
+        ['POST', "/rounds/$round->public_id/publish"],
+        ['DELETE', "/golfers/$golfer->id"],
+        ['PUT', "/people/$person->id"],
+        ['POST', '/people'],
+        ['POST', '/capture/devices'],
+        ['GET', '/record/file'],
+        ['GET', '/own/data'],
+    ];
+    $this->actingAs($head);
+    foreach ($asked as [$method, $uri]) {
+        $this->withSession(['auth.password_confirmed_at' => now()->subMinutes(16)->getTimestamp()])
+            ->call($method, $uri)->assertRedirect('/confirm');
+        $this->json($method, $uri)->assertStatus(423);
+        // Who may not do it is told what is told of what is not there, not asked for a password.
+        $other = $this->actingAs($this->person('ines'))->withSession(['auth.password_confirmed_at' => 0]);
+        expect($other->call($method, $uri)->isRedirect(url('/confirm')))->toBe($uri === '/own/data');
+        $this->actingAs($head);
+    }
+    expect(User::query()->whereKey($person->id)->value('name'))->toBe($person->name);
+    $this->withSession(['auth.password_confirmed_at' => 0])->get('/record/file')->assertRedirect('/confirm');
+    $this->get('/confirm')->assertOk()->assertSee('Say once more that it is you');
+    $this->post('/confirm', ['password' => 'wrong'])->assertSessionHasErrors('password');
+    $this->get('/record/file')->assertRedirect('/confirm');
+    $this->post('/confirm', ['password' => HERS['password']])->assertRedirect('/record/file');
+    $this->get('/record/file')->assertOk();
+    expect(LoginAttempt::query()->where('user_id', $head->id)->where('outcome', 'password')->count())->toBe(1);
+});
+
+it('holds tries of one account one after the other', function () {
+    $held = app(Attempts::class);
+    DB::transaction(function () use ($held): void {
+        $held->hold(HERS['email']);
+        $key = DB::selectOne('select hashtext(?) as k', ['log-in|'.Attempts::account(HERS['email'])])->k;
+        $locks = DB::select("select 1 from pg_locks where locktype = 'advisory' and granted and objid::bigint = (?::bigint & 4294967295)", [$key]);
+        expect($locks)->toHaveCount(1);
+    });
+});
