@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Demo;
 
 use App\Agreement\Actions\PublishRound;
+use App\Audit\RecordChain;
+use App\Models\Casts\Cell;
 use App\Models\Consent;
 use App\Models\Golfer;
 use App\Models\Sitting;
@@ -227,12 +229,16 @@ final class GrowDemo
 
     private function record(int $entries): void
     {
-        DB::statement(<<<'SQL'
-            insert into audit_entries (user_id, action, subject, details, created_at)
-            select (select min(id) from users), 'login', 'grown', '{}'::jsonb,
-                   now() - (n % 1800) * interval '1 day' - (n % 1440) * interval '1 minute'
-            from generate_series(1, ?::int) n
-            SQL, [$entries]);
+        $by = Cell::int(DB::table('users')->min('id'));
+        $now = now();
+        foreach (array_chunk(range(1, $entries), 2000) as $some) {
+            DB::table('audit_entries')->insert(array_map(static function (int $n) use ($by, $now): array {
+                Carbon::setTestNow($now->copy()->subDays($n % 1800)->subMinutes($n % 1440));
+
+                return RecordChain::row($by, 'logged-in', "person $by", [], null);
+            }, $some));
+        }
+        Carbon::setTestNow();
         ($this->tell)("$entries entries of the record");
     }
 

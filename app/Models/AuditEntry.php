@@ -9,6 +9,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 
 /**
+ * A line of the record. It is written by App\Audit alone and never changes.
+ *
  * @property string $action
  * @property string $subject
  * @property array<string, mixed> $details
@@ -20,8 +22,6 @@ final class AuditEntry extends Model
 {
     public const UPDATED_AT = null;
 
-    protected $fillable = ['user_id', 'action', 'subject', 'details', 'personal'];
-
     /** @return array<string, string> */
     protected function casts(): array
     {
@@ -32,22 +32,5 @@ final class AuditEntry extends Model
     public function user(): BelongsTo
     {
         return $this->belongsTo(User::class);
-    }
-
-    /** @param  array<string, mixed>  $details */
-    public static function note(
-        ?User $user,
-        string $action,
-        string $subject,
-        array $details = [],
-        ?string $personal = null,
-    ): void {
-        self::query()->create([
-            'user_id' => $user?->id,
-            'action' => $action,
-            'subject' => $subject,
-            'details' => $details,
-            'personal' => $personal,
-        ]);
     }
 }

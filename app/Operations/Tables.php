@@ -44,6 +44,7 @@ final readonly class Tables
         'academies' => [self::OPEN, self::NONE, true, true],
         'account_links' => [self::OWN, self::NONE, false, true],
         'audit_entries' => [self::HIDDEN, self::SEALED, true, true],
+        'audit_seals' => [self::OPEN, self::NONE, false, true],
         'cache' => [self::OPEN, self::NONE, false, false],
         'cache_locks' => [self::OPEN, self::NONE, false, false],
         'calls' => [self::HIDDEN, self::STAYS, true, true],

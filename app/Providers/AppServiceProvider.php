@@ -15,6 +15,7 @@ use App\Agreement\Actions\ExportRound;
 use App\Agreement\Actions\PublishRound;
 use App\Agreement\Events\RoundPublished;
 use App\Audit\Audited;
+use App\Audit\RecordChain;
 use App\Audit\WriteRecord;
 use App\Capture\Policies\CaptureSessionPolicy;
 use App\Capture\Policies\CaughtSwingPolicy;
@@ -307,6 +308,7 @@ final class AppServiceProvider extends ServiceProvider
                 app(MeasureWhatIsStale::class)();
                 app(HoldChecks::class)->due();
                 app(SendDigests::class)();
+                app(RecordChain::class)->seal();
             }
         });
         Mail::extend('outbox', static fn (): OutboxTransport => new OutboxTransport());

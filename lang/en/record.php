@@ -25,6 +25,19 @@ return [
         'later' => 'Earlier',
         'at' => ':from to :to of :of',
     ],
+    'verify' => [
+        'entries' => ':entries entries, of which :sealed are sealed.',
+        'faults' => [
+            'changed' => 'changed: :where',
+            'missing' => 'missing: :where',
+            'inserted' => 'put in beside the application: :where',
+            'broken' => 'not the seal that was made: :where',
+        ],
+        'whole' => 'The record is whole. Its end, to be kept elsewhere: :end',
+        'broken' => '{1} The record is not whole: one thing does not hold.|[2,*] The record is not whole: :count things do '
+            .'not hold.',
+        'no-end' => 'An end of the chain is a number, a colon and 64 letters and figures.',
+    ],
     'actions' => [
         'hand-in' => 'handed in a reading',
         'reopen' => 'opened a hand-in again',

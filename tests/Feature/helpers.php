@@ -2,6 +2,7 @@
 
 // What more than one file of tests needs to lay: loaded by Pest.php, as files are run side by side.
 
+use App\Audit\RecordChain;
 use App\Models\DebriefSession;
 use App\Models\Golfer;
 use App\Models\Reading;
@@ -82,6 +83,12 @@ function dealt(Sitting $round, User $member): Collection
         ->with(['case.sitting', 'case.swings'])
         ->orderBy('position')
         ->get();
+}
+
+/** An entry of the record, as the application writes one. */
+function noted(?User $by, string $action, string $subject, array $details = []): void
+{
+    DB::table('audit_entries')->insert(RecordChain::row($by?->id, $action, $subject, $details, null));
 }
 
 function handIn(Reading $reading): void

@@ -102,7 +102,7 @@ it('answers every page over a connection that refuses writes', function (bool $b
 
 it('would notice a write', function () {
     DB::statement('set transaction read only');
-    expect(fn () => App\Models\AuditEntry::note(null, 'x', 'y'))->toThrow(
+    expect(fn () => noted(null, 'x', 'y'))->toThrow(
         Illuminate\Database\QueryException::class,
         'read-only',
     );

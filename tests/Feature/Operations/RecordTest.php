@@ -7,7 +7,7 @@ use Illuminate\Support\Str;
 
 it('tells what was done in words, by day, and leads to the swing', function () {
     $recording = Recording::query()->with('golfer')->firstOrFail();
-    AuditEntry::note($this->headCoach(), 'mark', "station IM, recording {$recording->public_id}", ['t_s' => 1.25]);
+    noted($this->headCoach(), 'mark', "station IM, recording {$recording->public_id}", ['t_s' => 1.25]);
     $this->actingAs($this->headCoach())
         ->get('/record')
         ->assertOk()
@@ -44,7 +44,7 @@ it('goes by what, who and day, and refuses what is none', function () {
 });
 
 it('goes out as a file that tells everything, safe to open, in the order of time', function () {
-    AuditEntry::note($this->headCoach(), 'rule', '=1+1', ['reason' => '@bad, "quoted"']);
+    noted($this->headCoach(), 'rule', '=1+1', ['reason' => '@bad, "quoted"']);
     $rows = array_map(
         static fn (string $line): array => str_getcsv($line, escape: ''),
         explode("\n", trim($this->actingAs($this->headCoach())->get('/record/file')->assertOk()->streamedContent())),
@@ -66,9 +66,9 @@ it('keeps back what would tell a head coach of a swing they are to read', functi
         'public_id' => strtolower((string) Str::ulid()),
         'user_id' => $head->id,
     ]);
-    AuditEntry::note($head, 'rule', "fault hang-back, recording {$swing->public_id}",
+    noted($head, 'rule', "fault hang-back, recording {$swing->public_id}",
         ['recording' => $swing->public_id]);
-    AuditEntry::note($head, 'mark', "station IM, recording {$swing->public_id}");
+    noted($head, 'mark', "station IM, recording {$swing->public_id}");
     $this->actingAs($head)->get('/record')->assertOk()->assertDontSee('Somebody');
     expect($this->get('/record/file')->streamedContent())->not->toContain('Somebody')
         ->not->toContain("station IM, recording {$swing->public_id}");
@@ -82,7 +82,7 @@ it('writes everything that is told as an event, and nothing past it', function (
     }
     $past = array_filter(
         glob(app_path('*/{Actions,Http,Jobs,Pages}/*.php'), GLOB_BRACE),
-        fn (string $file): bool => str_contains((string) file_get_contents($file), 'AuditEntry::note'),
+        fn (string $file): bool => str_contains((string) file_get_contents($file), 'RecordChain::row'),
     );
     expect($past)->toBe([]);
 });
