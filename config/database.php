@@ -1,22 +1,29 @@
 <?php
 
+// Two roles. The application's owns nothing: it reads and writes rows, adds to the record without changing it, and can
+// neither change tables nor switch off what guards them. Their owner migrates, and takes in a whole academy.
 // Pages keep their connection between requests: opening one costs more than most of what is asked over it. What a
 // request leaves open is rolled back by PDO; nothing of the application hangs on a connection beyond a transaction.
+$as = static fn (string $user, string $password): array => [
+    'driver' => 'pgsql',
+    'host' => env('DB_HOST', '127.0.0.1'),
+    'port' => env('DB_PORT', '5432'),
+    'database' => env('DB_DATABASE', 'verified_consensus'),
+    'username' => $user,
+    'password' => $password,
+    'charset' => 'utf8',
+    'prefix' => '',
+    'prefix_indexes' => true,
+    'search_path' => 'public',
+    'sslmode' => env('DB_SSLMODE', 'prefer'),
+    'options' => in_array(PHP_SAPI, ['cli', 'phpdbg'], true) ? [] : [PDO::ATTR_PERSISTENT => true],
+];
+
 return [
+    'default' => 'pgsql',
+    'app_role' => env('DB_APP_USERNAME', 'verified_app'),
     'connections' => [
-        'pgsql' => [
-            'driver' => 'pgsql',
-            'host' => env('DB_HOST', '127.0.0.1'),
-            'port' => env('DB_PORT', '5432'),
-            'database' => env('DB_DATABASE', 'laravel'),
-            'username' => env('DB_USERNAME', 'root'),
-            'password' => env('DB_PASSWORD', ''),
-            'charset' => 'utf8',
-            'prefix' => '',
-            'prefix_indexes' => true,
-            'search_path' => 'public',
-            'sslmode' => env('DB_SSLMODE', 'prefer'),
-            'options' => in_array(PHP_SAPI, ['cli', 'phpdbg'], true) ? [] : [PDO::ATTR_PERSISTENT => true],
-        ],
+        'pgsql' => $as((string) env('DB_APP_USERNAME', 'verified_app'), (string) env('DB_APP_PASSWORD', '')),
+        'owner' => $as((string) env('DB_USERNAME', 'verified'), (string) env('DB_PASSWORD', '')),
     ],
 ];

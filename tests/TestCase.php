@@ -8,10 +8,14 @@ use App\Demo\LoadDemo;
 use App\Models\Reading;
 use App\Models\Sitting;
 use App\Models\User;
+use App\Operations\AppRole;
 use Illuminate\Contracts\Auth\Authenticatable;
+use Illuminate\Database\Events\ConnectionEstablished;
+use Illuminate\Database\Events\TransactionRolledBack;
 use Illuminate\Foundation\Testing\DatabaseTransactions;
 use Illuminate\Foundation\Testing\TestCase as BaseTestCase;
 use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\Event;
 
 /**
  * Tests of pages and database: a fresh schema with a part of the invented scenario is laid once a run, and
@@ -21,12 +25,53 @@ abstract class TestCase extends BaseTestCase
 {
     use DatabaseTransactions;
 
+    /** What the tests do beside the application: lay tables bare, or falsify the record as somebody with the database. */
+    private const OWNERS = '/^\s*(alter|truncate|create|drop|grant|revoke|do |set local session_replication|lock table "?users'
+        .'|select setval|(update|delete from) "?audit_)/i';
+
     private static bool $laid = false;
+
+    /** @var list<object> connections that switch roles */
+    private array $hooked = [];
+
+    /** Whether everything is done as the owner of the tables, as migrations are. */
+    protected bool $asOwner = false;
+
+    /**
+     * One connection, within one transaction, for the tests and the application: it is the owner's, and acts as the role
+     * that the application has wherever it is not the tests that lay tables bare.
+     */
+    protected function refreshApplication(): void
+    {
+        parent::refreshApplication();
+        $app = (string) config('database.app_role');
+        config(['database.connections.pgsql' => config('database.connections.owner')]);
+        $is = null;
+        Event::listen(TransactionRolledBack::class, static function () use (&$is): void {
+            $is = null;
+        });
+        Event::listen(ConnectionEstablished::class, function (ConnectionEstablished $new) use (&$is, $app): void {
+            $on = $new->connection;
+            $is = null;
+            if ($on->getName() !== 'pgsql' || in_array($on, $this->hooked, true)) {
+                return;
+            }
+            $this->hooked[] = $on;
+            $on->beforeExecuting(function (string $sql) use ($on, &$is, $app): void {
+                $must = $this->asOwner || preg_match(self::OWNERS, $sql) === 1 ? 'owner' : 'app';
+                if ($must !== $is) {
+                    $on->getPdo()->exec($must === 'owner' ? 'reset role' : "set role $app");
+                    $is = $must;
+                }
+            });
+        });
+    }
 
     protected function setUpTraits(): array
     {
         if (! self::$laid) {
-            Artisan::call('migrate:fresh', ['--force' => true]);
+            Artisan::call('migrate:fresh', ['--force' => true, '--database' => 'owner']);
+            AppRole::grant();
             $this->app->make(LoadDemo::class)(8);
             self::$laid = true;
         }

@@ -9,7 +9,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 
 /**
- * A line of the record. It is written by App\Audit alone and never changes.
+ * A line of the record. It is written by one class alone and never changes.
  *
  * @property string $action
  * @property string $subject

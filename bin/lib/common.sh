@@ -73,7 +73,11 @@ need_env() {
   mkdir -p storage/app/private storage/framework/{cache/data,sessions,views} storage/logs bootstrap/cache "$RUN"
   [ -f .env ] || { cp .env.example .env; chmod 600 .env; }
   [ -n "$(env_get APP_KEY)" ] || env_set APP_KEY "base64:$(head -c 32 /dev/urandom | base64)"
-  [ -n "$(env_get DB_PASSWORD)" ] || env_set DB_PASSWORD "$(head -c 18 /dev/urandom | base64 | tr -d '+/=')"
+  local name
+  for name in DB_PASSWORD DB_APP_PASSWORD; do
+    [ -n "$(env_get $name)" ] || env_set $name "$(head -c 18 /dev/urandom | base64 | tr -d '+/=')"
+  done
+  [ -n "$(env_get DB_APP_USERNAME)" ] || env_set DB_APP_USERNAME verified_app
 }
 
 # The invented academy beside the one of this folder: its own database, files, log-in and process.
@@ -149,6 +153,17 @@ pg_as() { if [ -n "${PGUSER_OS:-}" ]; then (cd / && runuser -u "$PGUSER_OS" -- "
 pg_running() { pg_as "$PGBIN/pg_ctl" -D "$PGDIR" status >/dev/null 2>&1; }
 pg_sql() { PGCONNECT_TIMEOUT=5 PGPASSWORD=$(env_get DB_PASSWORD) psql -qAtX -h 127.0.0.1 -p "$(env_get DB_PORT)" -U verified -d "$1" -v ON_ERROR_STOP=1 -c "$2"; }
 
+# The role under which the application runs: it owns nothing and can do nothing to the cluster. Made where it is not.
+pg_role() {
+  local name password
+  name=$(env_get DB_APP_USERNAME); password=$(env_get DB_APP_PASSWORD)
+  PGPASSWORD=$(env_get DB_PASSWORD) psql -qAtX -h 127.0.0.1 -p "$(env_get DB_PORT)" -U verified -d postgres \
+    -v ON_ERROR_STOP=1 -v name="$name" -v password="$password" >/dev/null <<'SQL'
+select format('create role %I', :'name') where not exists (select from pg_roles where rolname = :'name') \gexec
+alter role :"name" login nosuperuser nocreatedb nocreaterole noreplication nobypassrls password :'password';
+SQL
+}
+
 # Starts the cluster (making it first if need be); sets PG_STARTED=1 when this call started it.
 pg_up() {
   local port pw
@@ -172,7 +187,7 @@ pg_up() {
       || fail "the project's PostgreSQL did not start" "$(pg_as tail -n 3 "$PGDIR/server.log")"
     PG_STARTED=1
   fi
-  pg_sql postgres 'select 1' >/dev/null 2>"$RUN/psql.log" || fail "the project's PostgreSQL refuses the password in .env" "$(head -n 1 "$RUN/psql.log")"
+  pg_role 2>"$RUN/psql.log" || fail "the project's PostgreSQL refuses the password in .env" "$(head -n 1 "$RUN/psql.log")"
 }
 pg_down() { pg_running && pg_as "$PGBIN/pg_ctl" -D "$PGDIR" -m fast -w stop >/dev/null 2>&1 || true; }
 pg_database() { [ "$(pg_sql postgres "select 1 from pg_database where datname='$1'")" = 1 ] || pg_sql postgres "create database $1"; }

@@ -34,13 +34,7 @@ final readonly class ClearSample
             if (trim($typed) !== $academy->name) {
                 throw ActionException::because('refusals.academy.other-name', ['name' => $academy->name]);
             }
-            $tables = DB::table('pg_tables')
-                ->where('schemaname', 'public')
-                ->whereNotIn('tablename', ['migrations', 'cache_locks'])
-                ->pluck('tablename')
-                ->map(static fn (mixed $name): string => '"'.Cell::text($name).'"')
-                ->implode(', ');
-            DB::statement("truncate $tables restart identity cascade");
+            DB::statement('select clear_sample()');
 
             return $this->links->make(LinkPurpose::Begin);
         });

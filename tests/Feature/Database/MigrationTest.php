@@ -9,6 +9,11 @@ use App\Models\StationMark;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
 
+beforeEach(function () {
+    // Migrations are the owner's.
+    $this->asOwner = true;
+});
+
 /** @return list<string> migration files in order */
 function migrations(): array
 {
