@@ -141,7 +141,9 @@ final class PracticeController extends Controller
         $answer = $this->asked($sitting, $place);
         $recording = $answer->recording;
         abort_unless(
-            $recording !== null && $this->shows($answer)['film'] && ($part === 'stream' || $this->shows($answer)['stations']) &&
+            $recording !== null && $this->shows($answer)['film'] &&
+            // The first frame tells where no station is.
+            (in_array($part, ['stream', 'poster'], true) || $this->shows($answer)['stations']) &&
             in_array($view, array_map(static fn (FilmView $v): string => $v->value, $recording->filmedViews()), true),
             404,
         );
