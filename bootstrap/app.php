@@ -1,6 +1,7 @@
 <?php
 
 use App\Http\ExceptionAnswers;
+use App\Http\Middleware\FreshLogin;
 use App\Http\Middleware\KnownHosts;
 use App\Http\Middleware\NoticesForPages;
 use App\Http\Middleware\PlainText;
@@ -31,6 +32,7 @@ return Application::configure(basePath: dirname(__DIR__))
         // After what is believed of proxies.
         $middleware->append([KnownHosts::class]);
         $middleware->web(append: [NoticesForPages::class, StillHere::class]);
+        $middleware->alias(['password.confirm' => FreshLogin::class]);
         $middleware->redirectGuestsTo('/login');
         $middleware->redirectUsersTo('/');
     })

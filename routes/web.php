@@ -487,6 +487,10 @@ Route::middleware('auth')->group(function (): void {
     Route::put('/capture/devices/{device}', [CaptureController::class, 'check'])
         ->name('capture.check')
         ->can('check', 'device');
+    Route::post('/capture/devices/{device}/token', [CaptureController::class, 'renew'])
+        ->name('capture.renew')
+        ->can('revoke', 'device')
+        ->middleware('password.confirm');
     Route::delete('/capture/devices/{device}', [CaptureController::class, 'revoke'])
         ->name('capture.revoke')
         ->can('revoke', 'device');

@@ -12,6 +12,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Illuminate\Http\UploadedFile;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
 /** The one place where exceptions become pages and JSON. */
@@ -87,8 +88,8 @@ final class ExceptionAnswers
     }
 
     /** @return array<array-key, mixed> what was filled in, without what nobody is to read */
-    private static function shown(Request $request): array
+    public static function shown(Request $request): array
     {
-        return $request->except(self::SECRET);
+        return array_filter($request->except([...self::SECRET, '_token']), static fn (mixed $v): bool => ! $v instanceof UploadedFile);
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Core\Trace\DeviceClass;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
@@ -16,15 +18,34 @@ use Illuminate\Support\Carbon;
  * @property string $name
  * @property string $token_hash
  * @property ?array<string, float|string> $constant_errors  as somebody has checked it, and how
+ * @property Carbon $token_expires_at
+ * @property ?DeviceClass $class  the one kind it may send as; any where null
+ * @property ?string $previous_hash  of the token before, which still holds until previous_until
+ * @property ?Carbon $previous_until
  * @property ?Carbon $revoked_at
  */
 final class Device extends Model
 {
     use HasUlids;
 
-    protected $fillable = ['name', 'token_hash', 'revoked_at', 'created_by', 'constant_errors'];
+    /** Days for which a token holds. */
+    private const TOKEN_DAYS = 180;
 
-    protected $hidden = ['token_hash'];
+    protected $fillable = [
+        'name',
+        'class',
+        'token_hash',
+        'token_expires_at',
+        'previous_hash',
+        'previous_until',
+        'revoked_at',
+        'created_by',
+        'constant_errors',
+    ];
+
+    protected $attributes = ['class' => null, 'previous_hash' => null, 'previous_until' => null];
+
+    protected $hidden = ['token_hash', 'previous_hash'];
 
     /** @return list<string> */
     public function uniqueIds(): array
@@ -40,7 +61,13 @@ final class Device extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['revoked_at' => 'datetime', 'constant_errors' => 'array'];
+        return [
+            'class' => DeviceClass::class,
+            'token_expires_at' => 'datetime',
+            'previous_until' => 'datetime',
+            'revoked_at' => 'datetime',
+            'constant_errors' => 'array',
+        ];
     }
 
     /** @return array<string, mixed>|null what the device of this name was last found to be off by */
@@ -54,10 +81,27 @@ final class Device extends Model
             ->first()?->constant_errors;
     }
 
+    /** Whose token it is, and still holds. */
     public static function byToken(string $token): ?self
     {
-        return $token === ''
-            ? null
-            : self::query()->where('token_hash', hash('sha256', $token))->whereNull('revoked_at')->first();
+        $hash = hash('sha256', $token);
+
+        return $token === '' ? null : self::query()
+            ->whereNull('revoked_at')
+            ->where(static fn (Builder $q) => $q
+                ->where(static fn (Builder $q) => $q->where('token_hash', $hash)->where('token_expires_at', '>', now()))
+                ->orWhere(static fn (Builder $q) => $q->where('previous_hash', $hash)->where('previous_until', '>', now())))
+            ->first();
+    }
+
+    public static function tokenEnds(): Carbon
+    {
+        return now()->addDays(self::TOKEN_DAYS);
+    }
+
+    /** Whether its token ends within a month, or has ended. */
+    public function endsSoon(): bool
+    {
+        return $this->token_expires_at->lt(now()->addDays(30));
     }
 }

@@ -32,6 +32,7 @@ use App\Http\Components\Grade;
 use App\Http\Components\Layout;
 use App\Http\Components\StageHead;
 use App\Http\Components\Term;
+use App\Http\Middleware\FreshLogin;
 use App\Lessons\Policies\FollowUpPolicy;
 use App\Lessons\Policies\GolferPolicy;
 use App\Lessons\Policies\LessonPolicy;
@@ -220,6 +221,7 @@ final class AppServiceProvider extends ServiceProvider
             'limit' => static fn (array $payload, User $by) => $app->make(KeepLimit::class)->back($payload, $by),
             'film' => static fn (array $payload, User $by) => $app->make(RemoveFilm::class)->back($payload, $by),
         ]));
+        $this->app->when(FreshLogin::class)->needs('$passwordTimeout')->giveConfig('auth.password_timeout');
         $this->app->scoped(Codebooks::class);
         $this->app->scoped(Glossary::class, static fn (Container $app): Glossary => new Glossary(
             static fn (): array => $app->make(Codebooks::class)->document()->words(),
@@ -300,7 +302,9 @@ final class AppServiceProvider extends ServiceProvider
         ));
         RateLimiter::for(
             'ingest',
-            static fn (Request $request): Limit => Limit::perMinute(3000)->by((string) $request->bearerToken()),
+            static fn (Request $request): Limit => Limit::perMinute(3000)->by('device|'.(
+                ($device = $request->attributes->get('device')) instanceof Device ? $device->id : $request->ip()
+            )),
         );
         // A worker looks, between jobs, for conversions whose worker was killed.
         Queue::looping(static function (): void {

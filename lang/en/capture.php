@@ -13,6 +13,11 @@ return [
     'none' => 'Swings stand here until they are put on the Shelf or left.',
     'devices' => 'Devices',
     'revoke' => 'take its token away',
+    'renew' => 'give it another token',
+    'ends' => 'its token ends on :day',
+    'ended' => 'its token ended on :day',
+    'any-kind' => 'any kind of device',
+    'kind' => 'What it may send as',
     'off-by' => [
         'summary' => 'what it is off by',
         'why' => 'Half-widths of 95 % ranges that stay the same through a recording, where somebody has checked this '

@@ -6,6 +6,10 @@ return [
     'address' => 'Address',
     'password' => 'Password',
     'act' => 'Log in',
+    'unsent-one' => 'One call of a reading is kept in this browser and has not reached the academy. It is sealed; it goes '
+        .'out when the person who made it logs in here again and opens the reading.',
+    'unsent' => ':n calls of readings are kept in this browser and have not reached the academy. They are sealed; they go '
+        .'out when the person who made them logs in here again and opens the reading.',
     'refused' => 'That address and password do not go together.',
     'too-late' => 'That took too long. Begin again.',
     'failed-since' => '{1} Somebody failed to log in as you since you were here last, on :at from :from. If that was not '
@@ -13,8 +17,8 @@ return [
         .'from :from. If that was not you, choose another password.',
     'fresh' => [
         'page' => 'Say once more that it is you',
-        'says' => 'What comes next cannot be taken back, leaves the academy or changes what others may do. It is asked for '
-            .'your password once more when that was not given for a while.',
+        'says' => 'What comes next cannot be taken back, leaves the academy or changes what others may do. You have not '
+            .'given your password for a while: give it once more. What you filled in is kept.',
         'refused' => 'That is not your password.',
         'done' => 'Thank you. Now go on with what you were about to do.',
     ],

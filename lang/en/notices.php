@@ -36,6 +36,7 @@ return [
     'capture' => [
         'on-shelf' => 'On the Shelf.',
         'left' => 'Left.',
+        'token-renewed' => ':name has another token, shown once; the one before has ended.',
         'token-shown-once' => 'The token of “:name” is shown this once.',
         'checked' => 'It holds for what “:device” records from now on.',
         'no-longer-send' => '“:device” can no longer send.',

@@ -90,6 +90,7 @@ return [
         'group-dropped' => 'took a group away',
         'person-invited' => 'invited a person',
         'invitation-withdrawn' => 'took an invitation back',
+        'device-renewed' => 'gave a device another token',
         'logged-in' => 'logged in',
         'log-in-failed' => 'somebody failed to log in as a person',
         'logged-out' => 'logged out',

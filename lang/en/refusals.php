@@ -76,7 +76,9 @@ return [
         'nothing-changed' => ':get-message Nothing was changed.',
     ],
     'capture' => [
-        'no-device' => 'No device is known by this token.',
+        'no-device' => 'No device is known by this token, or the token has ended.',
+        'other-kind' => 'This token lets its device send as a :device only.',
+        'too-many-guesses' => 'Too many wrong tokens came from here. Wait a minute.',
         'missing-channels' => 'A :device sends :channels too.',
         'no-number' => 'Chunk :seq holds something that is no number.',
         'sample-of-other-width' => 'Chunk :seq has a sample of :values values where the session has :channels '

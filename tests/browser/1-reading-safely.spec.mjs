@@ -1,5 +1,5 @@
 import { spawn } from 'node:child_process';
-import { expect, logIn, openCase, openKind, press, saved, sheetOf, takeWay, test } from './helpers.mjs';
+import { expect, logIn, openCase, openKind, PASSWORD, press, saved, sheetOf, takeWay, test } from './helpers.mjs';
 
 test('the summary says what is missing and does not hand in; undo takes back one step at a time', async ({ page }) => {
   await openKind(page, 'both');
@@ -47,15 +47,13 @@ test('ten calls made without a network are there after a reload, once and in ord
   await context.setOffline(true);
   await press(page, 'a', 'a', 'p', '3', 'ArrowDown', 'c', 'a', 'a', 'a', 'a', 'a');
   await expect(page.locator('[data-saved]')).toHaveAttribute('data-state', 'waiting');
-  const made = await page.evaluate(() =>
-    Object.keys(localStorage)
-      .filter((k) => k.startsWith('vc-change:'))
-      .sort()
-      .map((k) => JSON.parse(localStorage.getItem(k)))
-      .filter((c) => c.target !== 'time')
-      .map((c) => c.id),
-  );
-  expect(made).toHaveLength(10);
+  // What waits is kept sealed: storage tells nobody what was called.
+  const kept = () =>
+    page.evaluate(() =>
+      Object.entries({ ...localStorage }).filter(([k]) => k.startsWith('vc-change:') && !k.endsWith('-t')),
+    );
+  await expect.poll(async () => (await kept()).length).toBe(10);
+  for (const [, text] of await kept()) expect(text).toMatch(/^s1:[A-Za-z0-9+/=]{16}:[A-Za-z0-9+/=]+$/);
   // The lid is closed and opened again, still without a network.
   await page.reload();
   await page.waitForSelector('[data-reading][data-ready]', { state: 'attached' });
@@ -73,13 +71,44 @@ test('ten calls made without a network are there after a reload, once and in ord
   });
   await context.setOffline(false);
   await saved(page);
-  expect([...new Set(sent)]).toEqual(made);
+  expect(new Set(sent).size).toBe(10);
   await page.goto(address);
   const sheet = await sheetOf(page);
   expect(sheet.version).toBe(before + 10);
   expect(Object.keys(sheet.calls)).toHaveLength(10);
   expect(sheet.calls.sway).toMatchObject({ presence: 'present', severity: 3 });
   expect(sheet.calls['no-load'].presence).toBe('cannot-tell');
+});
+
+test('who logs out is told what has not reached the academy; it goes out with the next log-in, and shows nobody anything', async ({
+  page,
+}) => {
+  const address = await openKind(page, 'both');
+  await takeWay(page, 'all');
+  const who = (await page.locator('.who a[href$="/account"]').textContent()).trim().split(' ')[0].toLowerCase();
+  const before = (await sheetOf(page)).version;
+  await page.route('**/changes', (route) => route.abort());
+  await press(page, 'c', 'c');
+  const stored = () =>
+    page.evaluate(() =>
+      Object.entries({ ...localStorage }).filter(([k]) => k.startsWith('vc-change:') && !k.endsWith('-t')),
+    );
+  await expect.poll(async () => (await stored()).length).toBe(2);
+  await page.locator('form[action$="/logout"] button').click();
+  await page.waitForURL('**/login');
+  await expect(page.locator('[data-unsent]')).toContainText('2 calls of readings are kept in this browser');
+  expect(JSON.stringify(await stored())).not.toContain('presence');
+  // Nothing that is left here opens them: neither pages nor keys.
+  expect(await page.evaluate(() => caches.has('vc-readings'))).toBe(false);
+  await page.unroute('**/changes');
+  await page.fill('#email', `${who}@fernhollow.example`);
+  await page.fill('#password', PASSWORD);
+  await page.keyboard.press('Enter');
+  await page.waitForURL((url) => url.pathname === '/');
+  await openCase(page, new URL(address).pathname);
+  await saved(page);
+  await expect.poll(async () => (await stored()).length).toBe(0);
+  expect((await sheetOf(page)).version).toBe(before + 2);
 });
 
 test('calls outlive a server that is killed between two of them', async ({ page, env }, info) => {

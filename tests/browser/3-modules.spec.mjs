@@ -184,12 +184,14 @@ test.describe('the queue of changes', () => {
           );
         };
         const { ChangeQueue } = await import('/js/reading/queue.js');
+        const { Seal } = await import('/js/reading/seal.js');
         const queue = new ChangeQueue(
           {
             id: 'x',
             url: '/x',
             version: 4,
             token: 'one',
+            seal: new Seal([btoa('k'.repeat(32))]),
             renew: async () => {
               renewed += 1;
               return 'two';
@@ -197,6 +199,7 @@ test.describe('the queue of changes', () => {
           },
           { state: (...a) => said.push(a), refused: (list) => refused.push(...list), sheet: (s) => sheets.push(s) },
         );
+        await queue.open();
         if (kept.length) queue.push();
         for (const target of targets) {
           queue.add(target, { presence: 'absent' });
@@ -207,7 +210,7 @@ test.describe('the queue of changes', () => {
         await new Promise((done) => {
           setTimeout(done, 1300);
         });
-        return {
+        const out = {
           sent,
           said,
           refused,
@@ -217,6 +220,9 @@ test.describe('the queue of changes', () => {
           locked: queue.locked,
           version: queue.version,
         };
+        // The window is closed: this queue sends nothing any more.
+        queue.locked = true;
+        return out;
       },
       [answers, targets, kept],
     );

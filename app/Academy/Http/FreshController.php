@@ -6,6 +6,7 @@ namespace App\Academy\Http;
 
 use App\Academy\Actions\LogIn;
 use App\Http\Controller;
+use App\Http\Middleware\FreshLogin;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Validation\ValidationException;
@@ -34,6 +35,9 @@ final class FreshController extends Controller
         }
         $request->session()->put(self::SINCE, now()->getTimestamp());
 
-        return redirect()->intended('/')->with('done', (string) __('login.fresh.done'));
+        $held = $request->session()->pull(FreshLogin::HELD);
+        $to = redirect()->intended('/')->with('done', (string) __('login.fresh.done'));
+
+        return is_array($held) ? $to->withInput($held) : $to;
     }
 }

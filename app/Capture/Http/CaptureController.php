@@ -8,6 +8,7 @@ use App\Capture\Actions\CheckDevice;
 use App\Capture\Actions\KeepCaughtSwing;
 use App\Capture\Actions\LeaveCaughtSwing;
 use App\Capture\Actions\RegisterDevice;
+use App\Capture\Actions\RenewToken;
 use App\Capture\Actions\RevokeDevice;
 use App\Capture\Pages\CaptureLive;
 use App\Http\Controller;
@@ -18,6 +19,7 @@ use App\Models\Golfer;
 use App\Shelf\Pages\FactsPage;
 use Core\Sight\Scope;
 use Core\Trace\ConstantErrors;
+use Core\Trace\DeviceClass;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
@@ -32,6 +34,7 @@ final class CaptureController extends Controller
         return view('capture.live', [
             'devices' => Device::query()->whereNull('revoked_at')->orderBy('name')->get(),
             'limits' => ConstantErrors::LIMITS,
+            'classes' => DeviceClass::cases(),
             'session' => CaptureSession::query()
                 ->with('device')
                 ->orderByRaw('closed_at is null desc')
@@ -85,7 +88,7 @@ final class CaptureController extends Controller
 
         return redirect()
             ->route('capture')
-            ->with('token', $register($name, $this->user()))
+            ->with('token', $register($name, $this->user(), $request->kind()))
             ->with('done', (string) __('notices.capture.token-shown-once', ['name' => $name]));
     }
 
@@ -96,6 +99,14 @@ final class CaptureController extends Controller
             (string) __('notices.capture.checked', ['device' => $device->name]),
             'capture',
         );
+    }
+
+    public function renew(Device $device, RenewToken $renew): RedirectResponse
+    {
+        return redirect()
+            ->route('capture')
+            ->with('token', $renew($device, $this->user()))
+            ->with('done', (string) __('notices.capture.token-renewed', ['name' => $device->name]));
     }
 
     public function revoke(Device $device, RevokeDevice $revoke): RedirectResponse

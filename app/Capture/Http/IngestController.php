@@ -6,6 +6,7 @@ namespace App\Capture\Http;
 
 use App\Capture\Actions\AcceptChunks;
 use App\Capture\Actions\CatchSwing;
+use App\Capture\Actions\RenewToken;
 use App\Exceptions\ActionException;
 use App\Http\Controller;
 use App\Models\CaptureSession;
@@ -21,6 +22,10 @@ final class IngestController extends Controller
     /** @throws ActionException */
     public function open(SessionRequest $request): JsonResponse
     {
+        $only = $this->device($request)->class;
+        if ($only !== null && $only !== $request->device()) {
+            throw ActionException::because('refusals.capture.other-kind', ['device' => Term::device($only)]);
+        }
         $missing = array_diff($request->device()->channels(), $request->channels());
         if ($missing !== []) {
             throw ActionException::because('refusals.capture.missing-channels', [
@@ -52,6 +57,18 @@ final class IngestController extends Controller
         abort_unless($session->device_id === $this->device($request)->id, 404);
 
         return response()->json($accept($session, $request->chunks(), microtime(true)));
+    }
+
+    /** Another token for the device that asks; the one it asks with holds for a while yet. */
+    public function renew(Request $request, RenewToken $renew): JsonResponse
+    {
+        $device = $this->device($request);
+        $token = $renew($device, null);
+
+        return response()->json([
+            'token' => $token,
+            'expires_at' => $device->refresh()->token_expires_at->utc()->format('Y-m-d\TH:i:s\Z'),
+        ]);
     }
 
     public function close(Request $request, CaptureSession $session, CatchSwing $catch): JsonResponse

@@ -15,6 +15,7 @@ use App\Sittings\Actions\HandInReading;
 use App\Sittings\Actions\SaveChanges;
 use App\Sittings\Pages\ReadingPage;
 use App\Sittings\Pages\ReadingSwing;
+use App\Sittings\UnsentKeys;
 use Core\Reading\Aid;
 use Core\Reading\Call as CoreCall;
 use Core\Reading\Edit;
@@ -146,6 +147,7 @@ final class ReadingController extends Controller
             'version' => $reading->version,
             'locked' => $reading->handed_in_at !== null,
             'token' => csrf_token(),
+            'keys' => UnsentKeys::of($reading->user_id),
             'calls' => (object) array_map(
                 static fn (CoreCall $c): array => array_filter(
                     array_diff_key(Call::row($c), ['fault' => 0]),

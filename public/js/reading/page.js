@@ -7,6 +7,7 @@ import { CasePart } from './case.js';
 import { keepOffline } from './offline.js';
 import { PinList } from './pins.js';
 import { ChangeQueue } from './queue.js';
+import { Seal } from './seal.js';
 import { refusal } from './refusal.js';
 import { apply, copy, present, valueAt } from './sheet.js';
 import { Summary, WORDS } from './summary.js';
@@ -70,6 +71,7 @@ const queue = new ChangeQueue(
     version: given.version,
     token: given.token,
     renew: async () => (await askSheet())?.token ?? null,
+    seal: new Seal(given.keys),
   },
   {
     state: (state, text) => {
@@ -350,6 +352,7 @@ addEventListener('visibilitychange', async () => {
   }
 });
 
+await queue.open();
 lay(given);
 if (locked) queue.lock(root.dataset.locked);
 else queue.push();

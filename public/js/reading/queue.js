@@ -1,5 +1,5 @@
-// Never lose a call: each change is written to this browser's storage before anything else and sent in the order
-// made until the server says it has it. What was sent twice counts once there, so sending again is always safe.
+// Never lose a call: each change is written to this browser's storage, sealed, and sent in the order made until the
+// server says it has it. What was sent twice counts once there, so sending again is always safe.
 import { word } from '../words.js';
 
 export const newId = () =>
@@ -18,42 +18,63 @@ const writer = (() => {
 
 export class ChangeQueue {
   /**
-   * @param {{id: string, url: string, version: number, token: string, renew: () => Promise<?string>}} of
+   * @param {{id: string, url: string, version: number, token: string, renew: () => Promise<?string>, seal: Seal}} of
    * @param {{state: (state: string, text: string) => void, sheet: (sheet: object) => void, refused: (list: object[]) => void}} tell
    */
   constructor(of, tell) {
     Object.assign(this, of, { tell, memory: new Map(), busy: false, locked: false, failures: 0, count: 0 });
     this.prefix = `vc-change:${of.id}:`;
     addEventListener('online', () => this.push());
-    addEventListener('storage', (e) => e.key?.startsWith(this.prefix) && this.show());
+    addEventListener('storage', (e) => e.key?.startsWith(this.prefix) && this.take(e.key, e.newValue));
+  }
+
+  /** Takes up what a closed window left; to be waited for before anything is laid over the sheet. */
+  async open() {
+    let kept = [];
+    try {
+      kept = Object.entries({ ...localStorage }).filter(([key]) => key.startsWith(this.prefix));
+    } catch {
+      /* no storage: what is in memory counts */
+    }
+    await Promise.all(kept.map(([key, text]) => this.take(key, text)));
+  }
+
+  /** What storage holds under a key now: of this window or of another, or nothing any more. */
+  async take(key, text) {
+    if (text === null) this.memory.delete(key);
+    else if (!this.memory.has(key)) {
+      const change = await this.seal.open(text);
+      if (change !== null) this.memory.set(key, JSON.parse(change));
+    }
+    this.show();
   }
 
   /** Changes not confirmed yet, of this window and of others that were closed, in the order made. */
   pending() {
-    const out = new Map(this.memory);
-    try {
-      for (let i = 0; i < localStorage.length; i++) {
-        const key = localStorage.key(i);
-        if (key.startsWith(this.prefix)) out.set(key, JSON.parse(localStorage.getItem(key)));
-      }
-    } catch {
-      /* no storage: what is in memory counts */
-    }
-    return [...out].sort(([a], [b]) => (a < b ? -1 : 1));
+    return [...this.memory].sort(([a], [b]) => (a < b ? -1 : 1));
   }
 
   add(target, value) {
     if (this.locked) return;
     const now = this.pending().at(-1)?.[1].at ?? 0;
     const change = { id: `c-${newId()}`, target, value, base: this.version, at: Math.max(Date.now(), now), writer };
-    const key = `${this.prefix}${String(change.at).padStart(15, '0')}-${String(this.count++).padStart(6, '0')}`;
-    try {
-      localStorage.setItem(key, JSON.stringify(change));
-    } catch {
-      this.memory.set(key, change);
-    }
+    const at = `${String(change.at).padStart(15, '0')}-${String(this.count++).padStart(6, '0')}`;
+    // Time spent is no call: who logs out is not told of it.
+    const key = `${this.prefix}${at}${target === 'time' ? '-t' : ''}`;
+    this.memory.set(key, change);
+    this.keep(key, change);
     this.show();
     this.push();
+  }
+
+  async keep(key, change) {
+    try {
+      const text = await this.seal.close(JSON.stringify(change));
+      // It may have reached the server while it was sealed.
+      if (this.memory.has(key)) localStorage.setItem(key, text);
+    } catch {
+      /* no cipher or no storage: it is kept in this window */
+    }
   }
 
   remove(keys) {

@@ -11,6 +11,8 @@
                 required />
             <button class="act">{{ __('login.act') }}</button>
         </form>
+        <p class="notice small" data-unsent data-one="{{ __('login.unsent-one') }}" data-many="{{ __('login.unsent') }}"
+            hidden></p>
         <p class="small below"><a href="{{ route('forgotten') }}">{{ __('login.forgotten') }}</a></p>
     </div>
     <script src="@part('js/login.js')"></script>

@@ -29,6 +29,14 @@
                     @method('delete')
                     <p>{{ $d->name }} <button class="link">{{ __('capture.revoke') }}</button></p>
                 </form>
+                <form method="post" action="{{ route('capture.renew', $d) }}">
+                    @csrf
+                    <p class="small @if(! $d->endsSoon()) quiet @endif">{{ implode(', ', array_filter([
+                        $d->class ? \App\Words\Term::device($d->class) : '',
+                        __($d->token_expires_at->isPast() ? 'capture.ended' : 'capture.ends',
+                            ['day' => $d->token_expires_at->format('j F Y')]),
+                    ])) }} <button class="link">{{ __('capture.renew') }}</button></p>
+                </form>
                 <details class="off-by" @if($errors->any() && (int) old('device') === $d->id) open @endif>
                     <summary class="small">{{ __('capture.off-by.summary') }}{{ $d->constant_errors === null ? '' : ', '
                         .__('capture.off-by.is', ['source' => $d->constant_errors['source']]) }}</summary>
@@ -58,6 +66,14 @@
                 @csrf
                 <input class="input" name="name" aria-label="{{ __('capture.name') }}"
                     placeholder="{{ __('capture.bench-mat') }}" maxlength="120" required>
+                <div class="select">
+                    <select name="class" aria-label="{{ __('capture.kind') }}">
+                        <option value="">{{ __('capture.any-kind') }}</option>
+                        @foreach($classes as $kind)
+                            <option value="{{ $kind->value }}">{{ \App\Words\Term::device($kind) }}</option>
+                        @endforeach
+                    </select>
+                </div>
                 <button class="act second">{{ __('capture.register') }}</button>
             </form>
             <p class="small quiet below">{{ __('capture.once') }}</p>

@@ -149,6 +149,13 @@ it('asks for the password once more before what cannot be taken back, leaves the
         $this->actingAs($head);
     }
     expect(User::query()->whereKey($person->id)->value('name'))->toBe($person->name);
+    // What was filled in is there again afterwards, but for what nobody is to read.
+    $this->withSession(['auth.password_confirmed_at' => 0])->from("/people/$person->id")
+        ->put("/people/$person->id", ['name' => 'Tam Anew', 'password' => 'x'])->assertRedirect('/confirm');
+    expect(json_encode(session()->all()))->not->toContain('"x"');
+    $this->post('/confirm', ['password' => HERS['password']])->assertRedirect("/people/$person->id")
+        ->assertSessionHasInput('name', 'Tam Anew');
+    $this->get("/people/$person->id")->assertSee('value="Tam Anew"', false);
     $this->withSession(['auth.password_confirmed_at' => 0])->get('/record/file')->assertRedirect('/confirm');
     $this->get('/confirm')->assertOk()->assertSee('Say once more that it is you');
     $this->post('/confirm', ['password' => 'wrong'])->assertSessionHasErrors('password');

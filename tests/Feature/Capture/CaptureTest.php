@@ -302,3 +302,56 @@ it('has a simulated device that keeps what was not acknowledged and sends it aga
         ->and(Artisan::call('device:simulate', ['--token' => 't', '--fault' => ['moonwalk:2']]))
         ->toBe(1);
 });
+
+it('ends a token in time, and lets the device or the head coach give another', function () {
+    Carbon\Carbon::setTestNow('2027-01-01 10:00');
+    $token = deviceToken($this);
+    $open = ['class' => 'mat', 'rate_hz' => 100, 'channels' => ['lead_pct', 'trail_pct', 'copx_mm', 'copy_mm']];
+    $opens = fn (string $with): int => $this->flushHeaders()->withToken($with)->postJson('/ingest/sessions', $open)->getStatusCode();
+    expect($opens($token))->toBe(201);
+    $session = App\Models\CaptureSession::query()->latest('id')->value('public_id');
+    // By the device: both hold for an hour, and what was open goes on.
+    $new = $this->withToken($token)->postJson('/ingest/token')->assertOk()->json();
+    expect($new['expires_at'])->toBe('2027-06-30T10:00:00Z')
+        ->and([$opens($token), $opens($new['token'])])->toBe([201, 201]);
+    $chunk = ['chunks' => [['seq' => 0, 'first_sample' => 0, 'device_s' => 0, 'samples' => [[50, 50, 0, 0]]]]];
+    $this->withToken($new['token'])->postJson("/ingest/sessions/$session/chunks", $chunk)->assertOk();
+    Carbon\Carbon::setTestNow('2027-01-01 11:00:01');
+    expect([$opens($token), $opens($new['token'])])->toBe([401, 201]);
+    // By the head coach: the one before is gone at once.
+    $device = Device::query()->latest('id')->firstOrFail();
+    $third = $this->flushHeaders()->actingAs($this->headCoach())->post("/capture/devices/$device->public_id/token")
+        ->assertRedirect('/capture')->getSession()->get('token');
+    auth()->logout();
+    expect([$opens($new['token']), $opens($third)])->toBe([401, 201]);
+    Carbon\Carbon::setTestNow('2027-07-10');
+    expect($opens($third))->toBe(401);
+    $this->flushHeaders()->flushSession();
+    $this->actingAs($this->headCoach())->get('/capture')->assertSee('its token ended on 30 June 2027');
+    $this->actingAs($this->person('tam'))->post("/capture/devices/$device->public_id/token")->assertNotFound();
+    expect(App\Models\AuditEntry::query()->where('action', 'device-renewed')->pluck('user_id')->all())
+        ->toBe([null, $this->headCoach()->id]);
+});
+
+it('lets a token open only what it is for, and nothing of the pages', function () {
+    $this->actingAs($this->headCoach())->post('/capture/devices', ['name' => 'Plate', 'class' => 'plate']);
+    $token = session('token');
+    auth()->logout();
+    $this->flushHeaders()->withToken($token)
+        ->postJson('/ingest/sessions', ['class' => 'mat', 'rate_hz' => 100, 'channels' => ['lead_pct', 'trail_pct', 'copx_mm', 'copy_mm']])
+        ->assertStatus(422)->assertJsonFragment(['message' => __('refusals.capture.other-kind', ['device' => App\Words\Term::device(Core\Trace\DeviceClass::Plate)])]);
+    foreach (['/', '/shelf', '/record', '/own/data', '/capture'] as $page) {
+        expect($this->withToken($token)->getJson($page)->getStatusCode())->toBe(401, $page);
+    }
+});
+
+it('counts wrong tokens by where they come from, and requests by device', function () {
+    $token = deviceToken($this);
+    foreach (range(1, 30) as $i) {
+        $this->withToken("guess $i")->postJson('/ingest/sessions')->assertUnauthorized();
+    }
+    $this->withToken('guess 31')->postJson('/ingest/sessions')->assertStatus(429)->assertHeader('Retry-After');
+    // The right one from the same place has to wait as well: who guesses learns nothing from being let in.
+    $this->withToken($token)->postJson('/ingest/sessions')->assertStatus(429);
+    $this->withServerVariables(['REMOTE_ADDR' => '192.0.2.9'])->withToken($token)->postJson('/ingest/sessions')->assertStatus(422);
+});

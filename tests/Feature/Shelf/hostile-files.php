@@ -37,6 +37,7 @@ function hostileFileKinds(): array
 
         return $made ??= TraceCsv::write(Swing::simulated(new GolferSpec('hostile', new Plant([]), device: DeviceClass::Mat))->trace);
     };
+
     return [
         'noise in every channel' => static fn (Chance $c): array => ['noise.csv', tableOf(
             $c->between(1000, 3000), DUAL_HEADER, static fn (int $i, Chance $c): string => sprintf('%.3f', 500 * $c->normal()), $c,

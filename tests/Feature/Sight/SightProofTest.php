@@ -297,6 +297,7 @@ const KNOWN_ROUTES = [
     'capture.leave' => 'DELETE',
     'capture.register' => 'POST',
     'capture.check' => 'PUT',
+    'capture.renew' => 'POST',
     'capture.revoke' => 'DELETE',
     'record' => 'GET',
     'record.export' => 'GET',
