@@ -57,4 +57,21 @@ final readonly class ConsentPapers
             ? $bytes
             : throw ActionException::because('refusals.academy.paper-unreadable');
     }
+
+    /** @return int how many scans were laid under the key that is in use; one that cannot be opened is left as it is */
+    public function layUnder(): int
+    {
+        $done = 0;
+        foreach (ConsentPaper::query()->orderBy('id')->lazyById(50) as $paper) {
+            try {
+                $bytes = $this->open($paper);
+            } catch (ActionException) {
+                continue;
+            }
+            Storage::disk(ConsentPaper::DISK)->put($paper->path(), Crypt::encryptString($bytes));
+            $done++;
+        }
+
+        return $done;
+    }
 }

@@ -7,12 +7,14 @@ namespace App\Http;
 use App\Exceptions\ActionException;
 use App\Sight\NotNow;
 use Illuminate\Auth\Access\AuthorizationException;
+use Illuminate\Database\QueryException;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\Log;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
 /** The one place where exceptions become pages and JSON. */
@@ -36,6 +38,13 @@ final class ExceptionAnswers
     {
         $exceptions->dontFlash(self::SECRET);
         $exceptions->dontReport([NotNow::class, ActionException::class]);
+        // A statement that failed is told without the values in it: they may be anybody's.
+        $exceptions->report(static fn (QueryException $e) => Log::error('a statement failed', [
+            'state' => $e->getCode(),
+            'constraint' => preg_match('/constraint "([a-z_0-9]+)"/', $e->getMessage(), $m) === 1 ? $m[1] : null,
+            'statement' => mb_substr($e->getSql(), 0, 500),
+            'at' => self::ownFrame($e),
+        ]))->stop();
         // What somebody may not see is answered as what is not there, byte for byte.
         $exceptions->map(
             AuthorizationException::class,
@@ -91,5 +100,17 @@ final class ExceptionAnswers
     public static function shown(Request $request): array
     {
         return array_filter($request->except([...self::SECRET, '_token']), static fn (mixed $v): bool => ! $v instanceof UploadedFile);
+    }
+
+    /** Where in the application's own code something was thrown. */
+    private static function ownFrame(\Throwable $e): string
+    {
+        foreach ($e->getTrace() as $frame) {
+            if (str_starts_with($frame['file'] ?? '', app_path())) {
+                return substr($frame['file'] ?? '', strlen(base_path()) + 1).':'.($frame['line'] ?? 0);
+            }
+        }
+
+        return '';
     }
 }

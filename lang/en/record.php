@@ -25,6 +25,13 @@ return [
         'later' => 'Earlier',
         'at' => ':from to :to of :of',
     ],
+    'rotated' => [
+        'key' => '{0} There is another key; nothing was to be laid under it.|{1} There is another key, and one secret lies '
+            .'under it now. The one before still opens what it closed.|[2,*] There is another key, and :count secrets lie '
+            .'under it now. The one before still opens what it closed.',
+        'database' => 'Both roles of the database have other passwords.',
+        'what' => 'Say which: key or database.',
+    ],
     'verify' => [
         'entries' => ':entries entries, of which :sealed are sealed.',
         'faults' => [
@@ -91,6 +98,7 @@ return [
         'person-invited' => 'invited a person',
         'invitation-withdrawn' => 'took an invitation back',
         'device-renewed' => 'gave a device another token',
+        'secrets-rotated' => 'gave the installation other secrets',
         'logged-in' => 'logged in',
         'log-in-failed' => 'somebody failed to log in as a person',
         'logged-out' => 'logged out',
