@@ -15,6 +15,7 @@ use Illuminate\Database\Events\TransactionRolledBack;
 use Illuminate\Foundation\Testing\DatabaseTransactions;
 use Illuminate\Foundation\Testing\TestCase as BaseTestCase;
 use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Event;
 
 /**
@@ -75,6 +76,10 @@ abstract class TestCase extends BaseTestCase
             $this->app->make(LoadDemo::class)(8);
             self::$laid = true;
         }
+
+        // A connection of the owner's that stayed open would stand in the way of copies.
+        DB::purge('owner');
+        $this->beforeApplicationDestroyed(static fn () => DB::purge('owner'));
 
         return parent::setUpTraits();
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Operations;
 
 use App\Models\Casts\Cell;
+use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Throwable;
 
@@ -16,14 +17,25 @@ final readonly class Health
 
     private const DISK_MB = 500;
 
+    private const BACKUP_H = 30;
+
+    public function __construct(private BackupStore $store)
+    {
+    }
+
     /** @return array<string, bool> by what is looked at */
     public function checks(): array
     {
-        return [
+        $checks = [
             'database' => self::holds(static fn (): bool => DB::selectOne('select 1 as one') !== null),
             'queue' => self::holds(static fn (): bool => self::waiting() <= self::QUEUE_S),
             'disk' => self::holds(static fn (): bool => disk_free_space(storage_path()) >= self::DISK_MB * 1_048_576),
         ];
+
+        // Where backups are made by themselves, one that did not come is a failure.
+        return config('backup.expected') === true
+            ? [...$checks, 'backup' => self::holds(fn (): bool => $this->backedUp())]
+            : $checks;
     }
 
     /** @return int seconds for which the oldest job that could be done has waited */
@@ -35,6 +47,14 @@ final readonly class Health
             ->min('available_at');
 
         return $oldest === null ? 0 : now()->getTimestamp() - Cell::int($oldest);
+    }
+
+    private function backedUp(): bool
+    {
+        $dates = $this->store->dates();
+        $last = end($dates);
+
+        return $last instanceof Carbon && $last->gt(now()->subHours(self::BACKUP_H));
     }
 
     private static function holds(callable $look): bool

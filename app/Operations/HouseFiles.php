@@ -99,6 +99,54 @@ final readonly class HouseFiles
     }
 
     /**
+     * As it lies on its disk, closed or not, for a backup.
+     *
+     * @param  string  $folder  of this machine, for what does not lie here or may be made anew meanwhile
+     * @return ?string a file of this machine; null where it has gone
+     */
+    public function raw(string $name, string $folder): ?string
+    {
+        [$disk, $path] = explode('/', $name, 2);
+        $of = self::disk($disk);
+        if ($of instanceof LocalFilesystemAdapter && ! str_ends_with($path, '.jpg')) {
+            return is_file($of->path($path)) ? $of->path($path) : null;
+        }
+        $from = $of->exists($path) ? $of->readStream($path) : null;
+        if ($from === null) {
+            return null;
+        }
+        $to = $folder.'/'.hash('sha256', $name);
+        file_put_contents($to, $from);
+
+        return $to;
+    }
+
+    /**
+     * Lays a file down as it lay on its disk.
+     *
+     * @param  callable(callable(string): void): array{bytes: int, sha256: string}  $opened  hands on its bytes
+     */
+    public function lay(string $name, string $sha256, callable $opened): void
+    {
+        [$disk, $path] = $this->place($name);
+        $new = tempnam(sys_get_temp_dir(), 'vc-lay-') ?: throw new \RuntimeException('there is no room for a file');
+        $to = fopen($new, 'w+b') ?: throw new \RuntimeException("$new cannot be written");
+        try {
+            $is = $opened(static function (string $bytes) use ($to): void {
+                fwrite($to, $bytes) === strlen($bytes) || throw new \RuntimeException('the disk is full');
+            });
+            if ($is['sha256'] !== $sha256) {
+                throw new \RuntimeException("$name: other bytes");
+            }
+            rewind($to);
+            self::disk($disk)->put($path, $to);
+        } finally {
+            is_resource($to) && fclose($to);
+            unlink($new);
+        }
+    }
+
+    /**
      * Names come from outside: only places that such files have here are taken.
      *
      * @return array{string, string}

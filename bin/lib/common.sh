@@ -77,6 +77,8 @@ need_env() {
   for name in DB_PASSWORD DB_APP_PASSWORD; do
     [ -n "$(env_get $name)" ] || env_set $name "$(head -c 18 /dev/urandom | base64 | tr -d '+/=')"
   done
+  # What closes backups: to be kept elsewhere too.
+  [ -n "$(env_get BACKUP_KEY)" ] || env_set BACKUP_KEY "$(head -c 32 /dev/urandom | base64)"
   [ -n "$(env_get DB_APP_USERNAME)" ] || env_set DB_APP_USERNAME verified_app
 }
 

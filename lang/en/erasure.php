@@ -35,7 +35,8 @@ return [
     'stays' => 'What stays: what staff said of swings in rounds, a key’s labels, counts and published figures, '
         .'marked as '
         .'made from inputs that were erased. None of it tells whose the swings were.',
-    'backups' => 'Copies made before this day hold it until they rotate out.',
+    'backups' => '{0} No backup that is kept here holds it; copies that were taken elsewhere do.|{1} One backup holds it until it rotates out, made on :days.|[2,*] '
+        .':count backups hold it until they rotate out, made on: :days.',
     'houses' => 'Archives of the whole academy hold it as well, made on: :days. Whoever keeps one erases it there, or '
         .'destroys the archive.',
     'erase-golfer' => 'Erase this golfer',

@@ -99,6 +99,7 @@ return [
         'invitation-withdrawn' => 'took an invitation back',
         'device-renewed' => 'gave a device another token',
         'secrets-rotated' => 'gave the installation other secrets',
+        'backup-made' => 'made a backup',
         'logged-in' => 'logged in',
         'log-in-failed' => 'somebody failed to log in as a person',
         'logged-out' => 'logged out',

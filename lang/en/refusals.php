@@ -154,6 +154,7 @@ return [
         'cannot-written' => ':path cannot be written.',
         'could-not-finished-disk' => ':path could not be finished: the disk may be full.',
         'there-no-room-write' => 'There is no room to write a table.',
+        'not-empty' => 'There are people in this database. A backup is laid down only where nobody is yet.',
         'no-archive-library' => ':path is no archive of a library.',
         'golfers-csv-speaks-golfer' => 'golfers.csv speaks of a golfer \':pseudonym\' with handedness '
             .'\':handedness\'; nothing '

@@ -116,24 +116,25 @@ function ran(array $command, array $environment = [], ?string $input = null): ar
 /** Runs $do on a database that is a copy of the tests' own, without a transaction around it. */
 function onACopy(object $test, Closure $do): void
 {
-    $config = config('database.connections.pgsql');
-    $name = $config['database'].'_race';
+    $own = config('database.connections.pgsql.database');
+    $name = "{$own}_race";
+    $to = static function (string $database): void {
+        foreach (['pgsql', 'owner'] as $connection) {
+            config(["database.connections.$connection.database" => $database]);
+            DB::purge($connection);
+        }
+    };
     DB::rollBack();
-    DB::disconnect();
-    config(['database.connections.pgsql.database' => 'postgres']);
-    DB::purge();
+    $to('postgres');
     try {
         DB::statement("drop database if exists $name with (force)");
-        DB::statement("create database $name template {$config['database']}");
-        config(['database.connections.pgsql.database' => $name]);
-        DB::purge();
+        DB::statement("create database $name template $own");
+        $to($name);
         $do($name);
     } finally {
-        config(['database.connections.pgsql.database' => 'postgres']);
-        DB::purge();
+        $to('postgres');
         DB::statement("drop database if exists $name with (force)");
-        config(['database.connections.pgsql.database' => $config['database']]);
-        DB::purge();
+        $to($own);
         DB::beginTransaction();
     }
 }

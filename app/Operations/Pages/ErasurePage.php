@@ -9,12 +9,14 @@ use App\Models\AuditEntry;
 use App\Models\Erasure;
 use App\Models\Film;
 use App\Models\Recording;
+use App\Operations\BackupStore;
 use App\Operations\Retention;
+use Illuminate\Support\Carbon;
 
 /** What would go by the academy's rules, what has gone, and the receipt of each. */
 final readonly class ErasurePage
 {
-    public function __construct(private Retention $retention)
+    public function __construct(private Retention $retention, private BackupStore $store)
     {
     }
 
@@ -61,8 +63,26 @@ final readonly class ErasurePage
             'by' => $erasure->user->name ?? '',
             'why' => (string) __("erasure.why.$erasure->why"),
             'houses' => $this->houses($erasure),
+            'backups' => $this->backups($erasure),
             'lines' => $lines === [] ? [(string) __('erasure.counts.nothing')] : $lines,
         ];
+    }
+
+    /** What backups hold of it still. */
+    private function backups(Erasure $erasure): string
+    {
+        $before = array_filter(
+            $this->store->dates(),
+            static fn (Carbon $made): bool => $made->lte($erasure->created_at),
+        );
+
+        return trans_choice('erasure.backups', count($before), [
+            'count' => count($before),
+            'days' => implode(', ', array_unique(array_map(
+                static fn (Carbon $made): string => $made->timezone(Academy::zone())->format('j M Y'),
+                $before,
+            ))),
+        ]);
     }
 
     /** Days on which archives of the whole academy were made before: they hold what was erased. */

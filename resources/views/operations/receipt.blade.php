@@ -18,7 +18,7 @@
         @endforeach
     </ul>
     <p class="words">{{ __('erasure.stays') }}</p>
-    <p class="words">{{ __('erasure.backups') }}</p>
+    <p class="words">{{ $backups }}</p>
     @if($houses !== '')
         <p class="words">{{ __('erasure.houses', ['days' => $houses]) }}</p>
     @endif

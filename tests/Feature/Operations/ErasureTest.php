@@ -50,7 +50,7 @@ it('erases a golfer on request: files gone, receipt given, published figures as 
     $receipt = Erasure::query()->sole();
     expect($to)->toEndWith("/erasures/$receipt->public_id");
     $this->get($to)->assertOk()->assertSee('Receipt of what was erased')->assertSee('Because of')->assertDontSee($name)
-        ->assertSee('Copies made before this day');
+        ->assertSee('No backup that is kept here holds it');
 
     // Files.
     foreach ($films as $film) {
