@@ -56,9 +56,12 @@ final readonly class BackupManifest
             ['format' => self::FORMAT, 'version' => self::VERSION, ...get_object_vars($this)],
             JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR,
         )."\n";
+        $mode = umask(0077);
         // The code first: what has no manifest yet is no backup.
-        if (file_put_contents("$path.mac", $vault->mac($text)."\n") === false ||
-            file_put_contents("$path.new", $text) === false || ! rename("$path.new", $path)) {
+        $isWritten = file_put_contents("$path.mac", $vault->mac($text)."\n") !== false &&
+            file_put_contents("$path.new", $text) !== false && rename("$path.new", $path);
+        umask($mode);
+        if (! $isWritten) {
             throw new RuntimeException("$path could not be written");
         }
     }
