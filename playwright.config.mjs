@@ -13,6 +13,8 @@ export default defineConfig({
   outputDir: 'storage/framework/playwright',
   use: {
     baseURL: process.env.VC_URL ?? 'http://127.0.0.1:8080',
+    // Under bin/serve the certificate is of its own making.
+    ignoreHTTPSErrors: process.env.VC_SCHEME === 'https',
     viewport: { width: 1280, height: 800 },
     launchOptions: {
       executablePath: '/usr/bin/chromium',

@@ -166,6 +166,12 @@ alter role :"name" login nosuperuser nocreatedb nocreaterole noreplication nobyp
 SQL
 }
 
+# How the cluster is run, whoever runs it. The demo is loaded in one transaction of thousands of steps; each of them holds
+# a lock until it is over.
+pg_settings() {
+  printf '%s' "-c listen_addresses=127.0.0.1 -c port=$1 -c unix_socket_directories= -c fsync=on -c max_locks_per_transaction=256"
+}
+
 # Starts the cluster (making it first if need be); sets PG_STARTED=1 when this call started it.
 pg_up() {
   local port pw
@@ -183,9 +189,8 @@ pg_up() {
   if ! pg_running; then
     port=$(free_port "$(env_get DB_PORT)")
     [ "$port" = "$(env_get DB_PORT)" ] || { say "port $(env_get DB_PORT) is taken; the database uses $port"; env_set DB_PORT "$port"; }
-    # The demo is loaded in one transaction of thousands of steps; each of them holds a lock until it is over.
     pg_as "$PGBIN/pg_ctl" -D "$PGDIR" -w -t 60 -l "$PGDIR/server.log" \
-      -o "-c listen_addresses=127.0.0.1 -c port=$port -c unix_socket_directories='' -c fsync=on -c max_locks_per_transaction=256" start >"$RUN/pg_ctl.log" 2>&1 </dev/null 9>&- \
+      -o "$(pg_settings "$port")" start >"$RUN/pg_ctl.log" 2>&1 </dev/null 9>&- \
       || fail "the project's PostgreSQL did not start" "$(pg_as tail -n 3 "$PGDIR/server.log")"
     PG_STARTED=1
   fi

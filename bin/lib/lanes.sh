@@ -23,6 +23,8 @@ lane_reset() {
   cp -al "$RUN/lanes/films" "$FILMS_ROOT"
   pg_sql postgres "drop database if exists $DB_DATABASE with (force)"
   pg_sql postgres "create database $DB_DATABASE template $LANE_DEMO"
+  # Under bin/serve pages and workers run as a user of their own.
+  if [ -n "${SERVE_USER:-}" ]; then chown -R "$SERVE_USER": "$RUN/lanes"; fi
 }
 
 if [ "${BASH_SOURCE[0]}" = "$0" ]; then

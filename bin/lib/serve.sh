@@ -27,6 +27,9 @@ serve_own() {
   for path in app framework logs backups run; do mkdir -p "storage/$path"; done
   chown -R "$SERVE_USER": storage/app storage/framework storage/logs storage/backups storage/run bootstrap/cache
   chown "$SERVE_USER": .env
+  # Code is no secret, and is not always laid down so that others may read it; what was cached of the settings is one.
+  chmod -R a+rX app artisan bootstrap config core database lang public resources routes vendor
+  chmod 600 .env bootstrap/cache/config.php
   chown -R "$SERVE_USER": "$SERVE/tmp" "$SERVE/log" "$SERVE/run"
   local at="$ROOT"
   while [ "$at" != / ]; do
@@ -136,6 +139,8 @@ serve_fpm() { # CHILDREN
 # What runs, a line each: NAME USER COUNT COMMAND.
 serve_programs() { # WORKERS FILMS
   local php="/usr/bin/php8.2 ${PHP[*]:1}" root
+  pg_find
+  printf '%s\t%s\t%s\t%s\n' database "${PGUSER_OS:-$SERVE_USER}" 1 "$PGBIN/postgres -D $PGDIR $(pg_settings "$(env_get DB_PORT)")"
   root=$([ "$(id -u)" = 0 ] && echo root || echo "$SERVE_USER")
   printf '%s\t%s\t%s\t%s\n' \
     pages "$root" 1 "/usr/sbin/php-fpm8.2 -F -y $SERVE/fpm.conf" \
@@ -156,6 +161,7 @@ serve_supervisor() { # WORKERS FILMS
     while IFS=$'\t' read -r name user count command; do
       printf '\n[program:%s]\ncommand=%s\ndirectory=%s\nnumprocs=%s\nprocess_name=%%(program_name)s-%%(process_num)d\n' "$name" "$command" "$ROOT" "$count"
       [ "$(id -u)" = 0 ] && printf 'user=%s\n' "$user"
+      [ "$name" = database ] && printf 'priority=1\nstopsignal=INT\n'
       printf 'autorestart=true\nstartretries=1000\nstartsecs=1\nstopasgroup=true\nkillasgroup=true\nstopwaitsecs=20\nredirect_stderr=true\n'
       printf 'stdout_logfile=%s/%s.log\nstdout_logfile_maxbytes=5MB\nstdout_logfile_backups=3\n' "$SERVE/log" "$name"
     done < <(serve_programs "$1" "$2")
@@ -187,7 +193,7 @@ UMask=0027
 NoNewPrivileges=$([ "$name" = pages ] || [ "$name" = web ] && [ "$user" = root ] && echo no || echo yes)
 PrivateTmp=yes
 ProtectSystem=strict
-ReadWritePaths=$ROOT/storage $ROOT/bootstrap/cache
+ReadWritePaths=$ROOT/storage $ROOT/bootstrap/cache$([ "$name" = database ] && echo " $PGDIR")
 ProtectHome=read-only
 ProtectKernelTunables=yes
 ProtectControlGroups=yes

@@ -20,7 +20,7 @@ export const test = base.extend({
       sessions.clear();
       laid = info.file;
     }
-    return use(`http://127.0.0.1:${lanes[lane]}`);
+    return use(`${process.env.VC_SCHEME ?? 'http'}://127.0.0.1:${lanes[lane]}`);
   },
   /** What a process that stands beside the server has in its environment. */
   env: async ({}, use, info) => {
