@@ -11,6 +11,8 @@ return [
     'following_rounds' => 2,
     'stability' => 0.9,
     'bootstrap' => 2000,
+    // How much one person may bring in on one day, MB.
+    'upload_mb_a_day' => (int) env('UPLOAD_MB_A_DAY', 30_720),
     // A file with the seconds by which now() is ahead, for trying what comes later; never set where people work.
     'clock_file' => env('CLOCK_FILE'),
 ];

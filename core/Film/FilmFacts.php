@@ -17,6 +17,9 @@ final readonly class FilmFacts
 
     public const LONGEST_S = 120.0;
 
+    /** Points of all pictures together: two minutes of 1920 by 1080 at 240 a second. */
+    private const MOST_POINTS = 60_000_000_000;
+
     private const WIDEST = 7680;
 
     private const LEAST_FRAMES = 10;
@@ -83,6 +86,11 @@ final readonly class FilmFacts
             );
         }
         $rotation = self::rotation($film);
+        $points = $width * $height * count($times);
+        if ($points > self::MOST_POINTS) {
+            throw FilmException::because('too-much', pictures: count($times), width: $width, height: $height);
+        }
+
         $wide = (int) round($width * self::pixelShape($film['sample_aspect_ratio'] ?? null));
 
         return new self(

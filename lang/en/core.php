@@ -57,6 +57,8 @@ return [
         'codec-unnamed' => 'The film is coded in a way that is not known; H.264, HEVC, VP8, VP9 and AV1 are taken.',
         'size' => 'A picture of :width × :height points is not a film of a swing.',
         'cut-off' => 'The film should have :told pictures, but only :times are in the file; it is cut off or damaged.',
+        'too-much' => 'The film has :pictures pictures of :width by :height points: more than can be made ready. Cut it to '
+            .'the swing, or film it smaller.',
         'too-long' => 'The film lasts :times s; at most :longest_s s are taken. Cut it to the swing.',
         'unreadable' => 'The file cannot be read as a film: it is damaged or cut off.',
         'undecodable' => 'The film cannot be decoded: it is damaged, cut off or coded in a way that is not taken.',

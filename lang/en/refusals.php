@@ -174,6 +174,8 @@ return [
         'no-valid-consent' => ':golfer has no valid consent',
         'archive-no-csv-nothing' => 'The archive has no :table.csv; nothing was stored.',
         'which-no-number-within' => ':name is \':text\', which is no number within its limits',
+        'swells' => 'The archive’s entry :name would unpack to hundreds of times its size. Nothing was stored.',
+        'too-much' => 'The archive holds more than any academy does. Nothing was stored.',
         'not-archive' => 'it is not in the archive',
         'larger-than-mb' => 'it is larger than 64 MB',
         'film-not-there' => 'its film :file is not in the archive, or is none that is taken',
@@ -237,6 +239,8 @@ return [
             .'are now.',
         'interrupted' => 'Interrupted; it is tried again.',
         'no-film' => 'This is not a film: mp4, mov and webm files are taken.',
+        'quota' => 'That is more than the :gb GB that one person may bring in on one day. Nothing was stored; tomorrow there '
+            .'is room again.',
         'film-too-large' => 'The film has :mb MB; at most :most MB are taken. Cut it to the swing, or film in '
             .'a smaller '
             .'size.',

@@ -11,6 +11,7 @@ use App\Models\Consent;
 use App\Models\Golfer;
 use App\Models\Recording;
 use App\Models\StationMark;
+use App\Operations\ZipBounds;
 use App\Shelf\Actions\StoreRecording;
 use Carbon\CarbonImmutable;
 use Core\CoreException;
@@ -51,6 +52,7 @@ final readonly class ImportLibrary
             ]);
         }
         try {
+            ZipBounds::hold($zip);
             $golfers = $this->golfers($zip);
             $stations = [];
             foreach ($this->rows($zip, 'stations') as $row) {

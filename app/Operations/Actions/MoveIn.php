@@ -12,6 +12,7 @@ use App\Operations\Events\MovedIn;
 use App\Operations\HouseFiles;
 use App\Operations\HouseTable;
 use App\Operations\Tables;
+use App\Operations\ZipBounds;
 use App\Shelf\Events\FilmArrived;
 use Core\CoreException;
 use Core\Format\Json\JsonObject;
@@ -60,6 +61,7 @@ final readonly class MoveIn
             throw ActionException::because('refusals.operations.no-archive-library', ['path' => basename($path)]);
         }
         try {
+            ZipBounds::hold($zip);
             $zip->setPassword($passphrase);
             $about = self::about($zip);
             $id = $about->text('id', 36);

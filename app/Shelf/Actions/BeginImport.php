@@ -9,6 +9,7 @@ use App\Models\Golfer;
 use App\Models\PendingImport;
 use App\Models\User;
 use App\Shelf\OpenedImport;
+use App\Shelf\UploadQuota;
 use Core\Format\RecordingReader;
 use Core\Sight\Scope;
 use Illuminate\Http\UploadedFile;
@@ -37,6 +38,7 @@ final readonly class BeginImport
         if (! $golfer->consentsTo(Scope::Lessons, Scope::StaffTraining)) {
             throw ActionException::because('import.no-consent', ['golfer' => $golfer->pseudonym]);
         }
+        UploadQuota::take($by, (int) $file->getSize());
         PendingImport::query()
             ->where('created_at', '<', now()->subWeek())
             ->get()

@@ -11,6 +11,7 @@ use App\Models\Recording;
 use App\Models\User;
 use App\Shelf\Events\FilmAdded;
 use App\Shelf\Events\FilmArrived;
+use App\Shelf\UploadQuota;
 use App\Words\Term;
 use Core\Film\Container;
 use Core\Motion\View;
@@ -37,6 +38,8 @@ final readonly class ReceiveFilm
                 'most' => (int) round(self::LARGEST / 1048576),
             ]);
         }
+
+        UploadQuota::take($by, $bytes);
 
         return DB::transaction(function () use ($recording, $view, $name, $bytes, $slowed, $by): Film {
             Recording::query()->lockForUpdate()->findOrFail($recording->id);

@@ -63,4 +63,4 @@ it('takes, shows or refuses whatever file is sent to it, in a sentence', functio
     if (getenv('VC_TELL')) {
         file_put_contents(getenv('VC_TELL'), implode("\n", $told)."\n");
     }
-});
+})->group('study');

@@ -14,6 +14,7 @@ use Core\Simulation\Swing;
 use Core\Trace\DeviceClass;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\Storage;
 
 function simulated(DeviceClass $device, array $faults = []): Swing
@@ -343,4 +344,18 @@ it('fetches a file that was laid aside once for each step, however much is asked
     expect($reads)->toBe(1);
     $this->post("/imports/{$import->public_id}/finish")->assertSessionHas('done');
     expect($reads)->toBe(2)->and($disk->exists($import->path))->toBeFalse();
+});
+
+it('takes from one person only so much a day', function () {
+    config(['academy.upload_mb_a_day' => 1]);
+    $csv = TraceCsv::write(simulated(DeviceClass::Mat)->trace);
+    upload($this, $csv)->assertSessionMissing('refused');
+    $large = $csv.str_repeat("\n", 1_048_576);
+    upload($this, $large)->assertSessionHas('refused', fn (string $says): bool => str_contains($says, 'on one day'));
+    // What was refused used nothing up.
+    upload($this, TraceCsv::write(simulated(DeviceClass::Mat, ['hang-back' => 3])->trace))->assertSessionMissing('refused');
+    $day = fn (): int => (int) Cache::get('uploads|'.$this->headCoach()->id.'|'.now()->utc()->format('Ymd'));
+    expect($day())->toBeGreaterThan(strlen($csv))->toBeLessThan(1_048_576);
+    Carbon\Carbon::setTestNow(now()->addDay());
+    expect($day())->toBe(0);
 });
