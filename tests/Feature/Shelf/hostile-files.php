@@ -10,7 +10,7 @@ use Core\Simulation\Swing;
 use Core\Trace\DeviceClass;
 
 /** @param  callable(int, Chance): string  $cell */
-function tableOf(int $rows, array $header, callable $cell, Chance $chance): string
+function hostileTable(int $rows, array $header, callable $cell, Chance $chance): string
 {
     $out = implode(',', $header)."\n";
     for ($i = 0; $i < $rows; $i++) {
@@ -39,23 +39,23 @@ function hostileFileKinds(): array
     };
 
     return [
-        'noise in every channel' => static fn (Chance $c): array => ['noise.csv', tableOf(
+        'noise in every channel' => static fn (Chance $c): array => ['noise.csv', hostileTable(
             $c->between(1000, 3000), DUAL_HEADER, static fn (int $i, Chance $c): string => sprintf('%.3f', 500 * $c->normal()), $c,
         )],
-        'noise about a stance' => static fn (Chance $c): array => ['stance.csv', tableOf(
+        'noise about a stance' => static fn (Chance $c): array => ['stance.csv', hostileTable(
             $c->between(4000, 6000), DUAL_HEADER, static fn (int $i, Chance $c): string => sprintf('%.3f', 400 + 150 * $c->normal()), $c,
         )],
-        'a hundred strikes' => static fn (Chance $c): array => ['strikes.csv', tableOf(
+        'a hundred strikes' => static fn (Chance $c): array => ['strikes.csv', hostileTable(
             20_000, DUAL_HEADER, static fn (int $i, Chance $c): string => sprintf('%.2f', 400 + 350 * sin($i / 40) + 5 * $c->normal()), $c,
         )],
-        'square waves' => static fn (Chance $c): array => ['square.csv', tableOf(
+        'square waves' => static fn (Chance $c): array => ['square.csv', hostileTable(
             $c->between(1000, 8000), DUAL_HEADER, static fn (int $i): string => $i % 2 === 0 ? '0' : '800', $c,
         )],
-        'one value' => static fn (Chance $c): array => ['flat.csv', tableOf(6000, DUAL_HEADER, static fn (): string => '400', $c)],
-        'huge values' => static fn (Chance $c): array => ['huge.csv', tableOf(
+        'one value' => static fn (Chance $c): array => ['flat.csv', hostileTable(6000, DUAL_HEADER, static fn (): string => '400', $c)],
+        'huge values' => static fn (Chance $c): array => ['huge.csv', hostileTable(
             500, DUAL_HEADER, static fn (int $i, Chance $c): string => ['1e308', '-1e308', '1e-320', 'NaN', 'INF', '9e999'][$c->between(0, 5)], $c,
         )],
-        'two minutes of twelve channels' => static fn (Chance $c): array => ['long.csv', tableOf(
+        'two minutes of twelve channels' => static fn (Chance $c): array => ['long.csv', hostileTable(
             120_000, DUAL_HEADER, static fn (int $i): string => (string) (400 + $i % 97), $c,
         )],
         'a good take of five seconds at a thousand a second' => static fn (Chance $c): array => ['five.csv', TraceCsv::write(
@@ -66,7 +66,7 @@ function hostileFileKinds(): array
             static fn (array $m): string => sprintf(',%.1f', (float) $m[1] + 60 * $c->normal()),
             TraceCsv::write(Swing::simulated(new GolferSpec('noisy', new Plant([]), device: DeviceClass::DualPlate))->trace),
         )],
-        'a thousand columns' => static fn (Chance $c): array => ['wide.csv', tableOf(
+        'a thousand columns' => static fn (Chance $c): array => ['wide.csv', hostileTable(
             200, array_map(static fn (int $i): string => "c$i", range(0, 999)), static fn (): string => '1.0', $c,
         )],
         'a hundred thousand columns' => static fn (Chance $c): array => ['wider.csv', str_repeat('a,', 100_000)."\n".str_repeat('1,', 100_000)."\n"],
