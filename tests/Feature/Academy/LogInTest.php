@@ -11,7 +11,7 @@ use Illuminate\Support\Facades\Hash;
 const HERS = ['email' => 'tam@fernhollow.example', 'password' => 'fernhollow-winter'];
 
 /** Wrong, from a place of its own; nobody else's throttling in the way. */
-function wrongly(object $test, string $ip = '192.0.2.1', string $email = HERS['email'], string $password = 'wrong'): object
+function triedWrongly(object $test, string $ip = '192.0.2.1', string $email = HERS['email'], string $password = 'wrong'): object
 {
     app('cache')->flush();
     app('auth')->forgetGuards();
@@ -22,18 +22,18 @@ function wrongly(object $test, string $ip = '192.0.2.1', string $email = HERS['e
 it('lets every further failure wait twice as long, of an address that nobody has as well', function (string $email) {
     Carbon::setTestNow('2027-03-01 10:00');
     for ($i = 0; $i < 5; $i++) {
-        wrongly($this, email: $email)->assertSessionHasErrors('email');
+        triedWrongly($this, email: $email)->assertSessionHasErrors('email');
     }
     foreach ([15, 30, 60, 120, 240, 480, 900, 900] as $seconds) {
-        wrongly($this, email: $email)->assertSessionHas('refused', "Too many tries have failed. Try again in $seconds seconds.");
+        triedWrongly($this, email: $email)->assertSessionHas('refused', "Too many tries have failed. Try again in $seconds seconds.");
         // Waiting is not failing: who asks again meanwhile waits no longer for it.
         Carbon::setTestNow(now()->addSeconds($seconds - 1));
-        wrongly($this, email: $email)->assertSessionHas('refused', 'Too many tries have failed. Try again in a second.');
+        triedWrongly($this, email: $email)->assertSessionHas('refused', 'Too many tries have failed. Try again in a second.');
         Carbon::setTestNow(now()->addSecond());
-        wrongly($this, email: $email)->assertSessionHasErrors('email')->assertSessionMissing('refused');
+        triedWrongly($this, email: $email)->assertSessionHasErrors('email')->assertSessionMissing('refused');
     }
     // The right password does not end the wait, and what was typed is not kept.
-    wrongly($this, password: HERS['password'], email: $email)->assertSessionHas('refused');
+    triedWrongly($this, password: HERS['password'], email: $email)->assertSessionHas('refused');
     expect(session()->getOldInput())->toBe(['email' => $email]);
     $this->assertGuest();
 })->with([HERS['email'], 'nobody@fernhollow.example']);
@@ -46,10 +46,10 @@ it('keeps nobody out of their own by what others do', function () {
     Carbon::setTestNow(now()->addHour());
     // From everywhere at once: each place has its free tries, the account has not.
     foreach (range(1, 25) as $i) {
-        wrongly($this, "192.0.2.$i")->assertSessionHasErrors('email');
+        triedWrongly($this, "192.0.2.$i")->assertSessionHasErrors('email');
     }
-    wrongly($this, '192.0.2.77')->assertSessionHas('refused');
-    wrongly($this, '198.51.100.7', password: HERS['password'])->assertSessionHas('refused');
+    triedWrongly($this, '192.0.2.77')->assertSessionHas('refused');
+    triedWrongly($this, '198.51.100.7', password: HERS['password'])->assertSessionHas('refused');
     app('cache')->flush();
     $this->flushSession();
     $this->withServerVariables(['REMOTE_ADDR' => '198.51.100.7'])->withCookie('entered-before', $known->getValue())
@@ -59,17 +59,17 @@ it('keeps nobody out of their own by what others do', function () {
     $this->assertAuthenticated();
     // A cookie of one's own making opens nothing.
     $this->post('/logout');
-    wrongly($this, '192.0.2.77');
+    triedWrongly($this, '192.0.2.77');
     expect(LoginAttempt::query()->where('outcome', 'in')->count())->toBe(2);
 });
 
 it('lets one place try many accounts only so often', function () {
     Carbon::setTestNow('2027-03-01 10:00');
     foreach (range(1, 40) as $i) {
-        wrongly($this, email: "guess$i@fernhollow.example")->assertSessionHasErrors('email');
+        triedWrongly($this, email: "guess$i@fernhollow.example")->assertSessionHasErrors('email');
     }
-    wrongly($this, email: 'guess41@fernhollow.example')->assertSessionHas('refused');
-    wrongly($this, '203.0.113.9', 'guess41@fernhollow.example')->assertSessionHasErrors('email');
+    triedWrongly($this, email: 'guess41@fernhollow.example')->assertSessionHas('refused');
+    triedWrongly($this, '203.0.113.9', 'guess41@fernhollow.example')->assertSessionHasErrors('email');
 });
 
 it('does as much work over an address that nobody has', function () {
@@ -79,8 +79,8 @@ it('does as much work over an address that nobody has', function () {
 
         return false;
     });
-    wrongly($this);
-    wrongly($this, email: 'nobody@fernhollow.example');
+    triedWrongly($this);
+    triedWrongly($this, email: 'nobody@fernhollow.example');
     $of = static fn (string $hash): array => [password_get_info($hash)['algo'], password_get_info($hash)['options']];
     expect($checked)->toHaveCount(2)->and($of($checked[0]))->toBe($of($checked[1]));
 });
@@ -101,8 +101,8 @@ it('takes a code of the second factor only so often', function () {
 
 it('notes log-ins and failures in the record, where from under the person’s own key, and lists them to the person', function () {
     $tam = $this->person('tam');
-    wrongly($this, '192.0.2.5');
-    wrongly($this, '192.0.2.5', 'nobody@fernhollow.example');
+    triedWrongly($this, '192.0.2.5');
+    triedWrongly($this, '192.0.2.5', 'nobody@fernhollow.example');
     $this->withServerVariables(['REMOTE_ADDR' => '198.51.100.7'])->post('/login', HERS);
     $this->get('/account')->assertSee('192.0.2.5')->assertSee('wrong password')->assertSee('198.51.100.7');
     $this->post('/logout');
