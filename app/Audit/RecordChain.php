@@ -105,7 +105,9 @@ final readonly class RecordChain
             $seals = [];
             foreach (DB::table('audit_entries')
                 ->where('id', '>', $from)
-                ->whereNotExists(static fn (Builder $q): Builder => $q->from('audit_seals')->whereColumn('entry_id', 'audit_entries.id'))
+                ->whereNotExists(static fn (Builder $q): Builder => $q
+                    ->from('audit_seals')
+                    ->whereColumn('entry_id', 'audit_entries.id'))
                 ->orderBy('id')
                 ->limit(self::AT_ONCE)
                 ->get(['id', 'mac']) as $entry) {

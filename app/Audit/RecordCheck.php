@@ -60,7 +60,9 @@ final readonly class RecordCheck
             }
             $unsealed = 0;
             foreach (DB::table('audit_entries')
-                ->whereNotExists(static fn (Builder $q): Builder => $q->from('audit_seals')->whereColumn('entry_id', 'audit_entries.id'))
+                ->whereNotExists(static fn (Builder $q): Builder => $q
+                    ->from('audit_seals')
+                    ->whereColumn('entry_id', 'audit_entries.id'))
                 ->orderBy('id')
                 ->lazy(2000) as $row) {
                 $unsealed++;

@@ -99,7 +99,10 @@ final class ExceptionAnswers
     /** @return array<array-key, mixed> what was filled in, without what nobody is to read */
     public static function shown(Request $request): array
     {
-        return array_filter($request->except([...self::SECRET, '_token']), static fn (mixed $v): bool => ! $v instanceof UploadedFile);
+        return array_filter(
+            $request->except([...self::SECRET, '_token']),
+            static fn (mixed $value): bool => ! $value instanceof UploadedFile,
+        );
     }
 
     /** Where in the application's own code something was thrown. */

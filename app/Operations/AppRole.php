@@ -17,7 +17,17 @@ final readonly class AppRole
     private const KEPT = ['academies'];
 
     /** What only who owns the tables can do, by the names of commands. */
-    private const OWNERS = ['migrate', 'migrate:fresh', 'migrate:install', 'migrate:refresh', 'migrate:reset', 'migrate:rollback', 'db:wipe', 'archive:import', 'demo:grow'];
+    private const OWNERS = [
+        'migrate',
+        'migrate:fresh',
+        'migrate:install',
+        'migrate:refresh',
+        'migrate:reset',
+        'migrate:rollback',
+        'db:wipe',
+        'archive:import',
+        'demo:grow',
+    ];
 
     /** A command that changes tables runs as their owner, every other as the application. */
     public static function forCommand(?string $command): void
@@ -32,7 +42,8 @@ final readonly class AppRole
     {
         $app = config('database.app_role');
         $owner = DB::connection('owner');
-        if (! is_string($app) || $app === config('database.connections.owner.username') || ! self::exists($owner, $app)) {
+        $isOwners = $app === config('database.connections.owner.username');
+        if (! is_string($app) || $isOwners || ! self::exists($owner, $app)) {
             return;
         }
         $role = self::quoted($app);

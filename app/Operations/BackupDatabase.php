@@ -54,7 +54,8 @@ final readonly class BackupDatabase
         foreach (Tables::PLACES as $table => $place) {
             if ($place[3]) {
                 $row = $on->selectOne(
-                    "select count(*) as rows, coalesce(sum(hashtextextended(t::text, 0)::numeric), 0)::text as sum from \"$table\" t",
+                    'select count(*) as rows, coalesce(sum(hashtextextended(t::text, 0)::numeric), 0)::text as sum '
+                        ."from \"$table\" t",
                 );
                 $is = (array) $row;
                 $out[$table] = ['rows' => Cell::int($is['rows'] ?? 0), 'sum' => Cell::text($is['sum'] ?? '0')];

@@ -28,7 +28,9 @@ final readonly class ZipBounds
             $bytes = $stat === false ? 0 : $stat['size'];
             $total += $bytes;
             if ($bytes > self::SMALL && $bytes > self::RATIO * max(1, $stat['comp_size'] ?? 0)) {
-                throw ActionException::because('refusals.operations.swells', ['name' => mb_substr(mb_scrub($stat['name'] ?? ''), 0, 60)]);
+                throw ActionException::because('refusals.operations.swells', [
+                    'name' => mb_substr(mb_scrub($stat['name'] ?? ''), 0, 60),
+                ]);
             }
         }
         if ($zip->numFiles > self::ENTRIES || $total > self::BYTES) {

@@ -27,7 +27,10 @@ final class KnownHosts extends TrustHosts
 
         return array_map(
             static fn (string $host): string => '^'.preg_quote($host, '{}').'$',
-            array_values(array_filter(is_array($hosts) ? $hosts : [], static fn (mixed $h): bool => is_string($h) && $h !== '')),
+            array_values(array_filter(
+                is_array($hosts) ? $hosts : [],
+                static fn (mixed $host): bool => is_string($host) && $host !== '',
+            )),
         );
     }
 
