@@ -8,6 +8,7 @@ use App\Models\Casts\Cell;
 use App\Models\LoginAttempt;
 use App\Models\User;
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\QueryException;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -28,10 +29,33 @@ final readonly class Attempts
 
     private const LONGEST_S = 900;
 
-    /** One at a time for an account, until the transaction ends: tries side by side would all find no wait. */
-    public function hold(string $email): void
+    /** What the database says to who has waited long enough for a lock. */
+    private const BUSY = '55P03';
+
+    /**
+     * One at a time for an account, until the transaction ends: tries side by side would all find no wait. Nobody is waited
+     * for long: many at one account would hold up all others.
+     *
+     * @return bool whether it is this one's turn; where it is not the transaction has to end
+     */
+    public function hold(string $email): bool
     {
-        DB::select('select pg_advisory_xact_lock(hashtext(?))', ['log-in|'.self::account($email)]);
+        try {
+            DB::statement("set local lock_timeout = '2s'");
+            DB::select('select pg_advisory_xact_lock(hashtext(?))', ['log-in|'.self::account($email)]);
+            DB::statement('set local lock_timeout = 0');
+
+            return true;
+        } catch (QueryException $e) {
+            return $e->getCode() === self::BUSY ? false : throw $e;
+        }
+    }
+
+    /** Of tries of long ago nothing is kept. */
+    public static function forget(): void
+    {
+        $days = config('security.attempts_days');
+        LoginAttempt::query()->where('at', '<', now()->subDays(is_int($days) ? $days : 90))->delete();
     }
 
     /** @return int seconds; nought where it may be tried now */

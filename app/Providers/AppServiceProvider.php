@@ -6,6 +6,7 @@ namespace App\Providers;
 
 use App\Academy\Actions\KeepLimit;
 use App\Academy\Actions\RecordConsent;
+use App\Academy\Attempts;
 use App\Academy\Events\PersonChanged;
 use App\Academy\Http\SessionController;
 use App\Academy\OutboxTransport;
@@ -72,6 +73,7 @@ use App\Notices\Actions\SendDigests;
 use App\Notices\Actions\TellPeople;
 use App\Operations\AppRole;
 use App\Operations\Policies\AuditEntryPolicy;
+use App\Operations\TemporaryFiles;
 use App\Panel\Actions\BuildKey;
 use App\Panel\Actions\RuleOnEntry;
 use App\Panel\FollowingRounds;
@@ -317,6 +319,8 @@ final class AppServiceProvider extends ServiceProvider
                 app(HoldChecks::class)->due();
                 app(SendDigests::class)();
                 app(RecordChain::class)->seal();
+                Attempts::forget();
+                TemporaryFiles::sweep();
             }
         });
         Mail::extend('outbox', static fn (): OutboxTransport => new OutboxTransport());

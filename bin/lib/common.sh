@@ -5,7 +5,7 @@ cd "$ROOT"
 RUN="$ROOT/storage/run"
 . "$ROOT/bin/lib/jit.sh"
 # As much as the pages promise to take: 40 MB a file, sixty files at once.
-PHP=(php "${JIT[@]}" -d opcache.jit=tracing -d memory_limit=512M -d expose_php=0 -d zend.exception_ignore_args=1 -d upload_max_filesize=41M -d post_max_size=320M -d max_file_uploads=60)
+PHP=(php "${JIT[@]}" -d opcache.jit=tracing -d memory_limit=512M -d expose_php=0 -d zend.exception_ignore_args=1 -d "sys_temp_dir=$ROOT/storage/app/temporary" -d upload_max_filesize=41M -d post_max_size=320M -d max_file_uploads=60)
 export COMPOSER_ALLOW_SUPERUSER=1 COMPOSER_NO_INTERACTION=1
 
 say() { printf '%s\n' "$*"; }
@@ -70,6 +70,8 @@ env_set() { # one line of .env, written whole or not at all
 }
 
 need_env() {
+  # What is on its way is nobody else's to look at.
+  mkdir -p -m 700 storage/app/temporary
   mkdir -p storage/app/private storage/framework/{cache/data,sessions,views} storage/logs bootstrap/cache "$RUN"
   [ -f .env ] || { cp .env.example .env; chmod 600 .env; }
   [ -n "$(env_get APP_KEY)" ] || env_set APP_KEY "base64:$(head -c 32 /dev/urandom | base64)"

@@ -70,8 +70,7 @@ final readonly class LogIn
 
     private function mayTry(string $email, Caller $from): void
     {
-        $this->attempts->hold($email);
-        $wait = $this->attempts->wait($email, $from);
+        $wait = $this->attempts->hold($email) ? $this->attempts->wait($email, $from) : 1;
         if ($wait > 0) {
             throw ActionException::because('refusals.academy.log-in-waits', ['count' => $wait], 429);
         }

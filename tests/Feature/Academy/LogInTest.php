@@ -165,12 +165,27 @@ it('asks for the password once more before what cannot be taken back, leaves the
     expect(LoginAttempt::query()->where('user_id', $head->id)->where('outcome', 'password')->count())->toBe(1);
 });
 
-it('holds tries of one account one after the other', function () {
-    $held = app(Attempts::class);
-    DB::transaction(function () use ($held): void {
-        $held->hold(HERS['email']);
-        $key = DB::selectOne('select hashtext(?) as k', ['log-in|'.Attempts::account(HERS['email'])])->k;
-        $locks = DB::select("select 1 from pg_locks where locktype = 'advisory' and granted and objid::bigint = (?::bigint & 4294967295)", [$key]);
-        expect($locks)->toHaveCount(1);
+it('lets tries of one account in one after the other, and waits for none of them long', function () {
+    onACopy($this, function (): void {
+        $other = DB::connectUsing('beside', config('database.connections.owner'), true);
+        $other->beginTransaction();
+        $other->select('select pg_advisory_xact_lock(hashtext(?))', ['log-in|'.Attempts::account(HERS['email'])]);
+        $from = hrtime(true);
+        triedWrongly($this)->assertSessionHas('refused', 'Too many tries have failed. Try again in a second.');
+        expect((hrtime(true) - $from) / 1e9)->toBeGreaterThan(1.9);
+        // Another account is held up by nobody.
+        triedWrongly($this, email: 'ines@fernhollow.example')->assertSessionHasErrors('email');
+        $other->rollBack();
+        $this->flushSession();
+        triedWrongly($this)->assertSessionHasErrors('email');
+        DB::purge('beside');
     });
+});
+
+it('keeps nothing of tries of long ago', function () {
+    triedWrongly($this);
+    LoginAttempt::query()->update(['at' => now()->subDays(91)]);
+    triedWrongly($this);
+    Attempts::forget();
+    expect(LoginAttempt::query()->count())->toBe(1);
 });
