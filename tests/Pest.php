@@ -31,6 +31,8 @@ use Tests\TestCase;
 // Processes side by side have a database and a place for films each; what they start inherits both.
 $lane = getenv('TEST_TOKEN');
 if ($lane !== false && $lane !== '') {
+    // The lane's database is the process's own: none is to be made beside it.
+    $_SERVER['LARAVEL_PARALLEL_TESTING_WITHOUT_DATABASES'] = 1;
     foreach (
         ['DB_DATABASE' => "verified_consensus_test_$lane", 'FILMS_ROOT' => "storage/framework/films-$lane"] as $name => $is
     ) {

@@ -10,6 +10,7 @@ use App\Models\Sitting;
 use App\Models\User;
 use App\Operations\AppRole;
 use Illuminate\Contracts\Auth\Authenticatable;
+use Illuminate\Database\Connection;
 use Illuminate\Database\Events\ConnectionEstablished;
 use Illuminate\Database\Events\TransactionRolledBack;
 use Illuminate\Foundation\Testing\DatabaseTransactions;
@@ -17,6 +18,8 @@ use Illuminate\Foundation\Testing\TestCase as BaseTestCase;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Event;
+use PDO;
+use PDOException;
 
 /**
  * Tests of pages and database: a fresh schema with a part of the invented scenario is laid once a run, and
@@ -60,12 +63,22 @@ abstract class TestCase extends BaseTestCase
             $this->hooked[] = $on;
             $on->beforeExecuting(function (string $sql) use ($on, &$is, $app): void {
                 $must = $this->asOwner || preg_match(self::OWNERS, $sql) === 1 ? 'owner' : 'app';
-                if ($must !== $is) {
+                if ($must !== $is && self::isThere($on)) {
                     $on->getPdo()->exec($must === 'owner' ? 'reset role' : "set role $app");
                     $is = $must;
                 }
             });
         });
+    }
+
+    /** Where there is no database the statement itself says so. */
+    private static function isThere(Connection $on): bool
+    {
+        try {
+            return $on->getPdo() instanceof PDO;
+        } catch (PDOException) {
+            return false;
+        }
     }
 
     protected function setUpTraits(): array
