@@ -24,7 +24,9 @@ final class ResetController extends Controller
 
     public function send(ForgottenRequest $request, SendReset $send): RedirectResponse
     {
-        $send($request->string('email')->trim()->value());
+        $email = $request->string('email')->trim()->value();
+        // After the answer: how long a letter takes would tell whether there is anybody to send it to.
+        defer(static fn () => $send($email));
 
         return redirect()->route('login')->with('done', (string) __('notices.academy.reset-asked'));
     }

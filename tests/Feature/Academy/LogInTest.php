@@ -6,6 +6,7 @@ use App\Models\LoginAttempt;
 use App\Models\User;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Hash;
 
 const HERS = ['email' => 'tam@fernhollow.example', 'password' => 'fernhollow-winter'];
@@ -188,4 +189,18 @@ it('keeps nothing of tries of long ago', function () {
     triedWrongly($this);
     Attempts::forget();
     expect(LoginAttempt::query()->count())->toBe(1);
+});
+
+it('answers who has forgotten a password before it looks whether there is anybody', function () {
+    $asked = [];
+    DB::listen(function ($query) use (&$asked): void {
+        $asked[] = $query->sql;
+    });
+    Event::listen(Illuminate\Foundation\Http\Events\RequestHandled::class, function () use (&$asked): void {
+        $asked[] = 'answered';
+    });
+    $this->post('/forgotten', ['email' => HERS['email']])->assertRedirect('/login');
+    $at = array_search('answered', $asked, true);
+    $letters = array_keys(array_filter($asked, fn (string $sql): bool => str_contains($sql, 'account_links') || str_contains($sql, 'outbox')));
+    expect($letters)->not->toBe([])->and(min($letters))->toBeGreaterThan($at);
 });
