@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests;
 
 use App\Demo\LoadDemo;
+use App\Http\Middleware\StillHere;
 use App\Models\Reading;
 use App\Models\Sitting;
 use App\Models\User;
@@ -97,10 +98,10 @@ abstract class TestCase extends BaseTestCase
         return parent::setUpTraits();
     }
 
-    /** Whoever acts has given the password just now, and still has whatever the clock is set to. */
+    /** Whoever acts has logged in and given the password just now, whatever the clock is set to meanwhile. */
     public function be(Authenticatable $user, $guard = null)
     {
-        $this->withSession(['auth.password_confirmed_at' => 4_102_444_800]);
+        $this->withSession(['auth.password_confirmed_at' => 4_102_444_800, StillHere::SINCE => 4_102_444_800]);
 
         return parent::be($user, $guard);
     }

@@ -303,6 +303,7 @@ const KNOWN_ROUTES = [
     'record.export' => 'GET',
     'works.show' => 'GET',
     'works.cancel' => 'DELETE',
+    'ingest.token' => 'POST',
     'ingest.open' => 'POST',
     'ingest.chunks' => 'POST',
     'ingest.close' => 'POST',
@@ -813,7 +814,9 @@ function ask(object $test, User $user, string $method, string $uri): string
         );
     } finally {
         DB::rollBack();
+        // What is kept of it goes as well: the next one begins with a session that holds nothing.
         session()->flush();
+        session()->save();
     }
 }
 
