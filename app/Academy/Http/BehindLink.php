@@ -40,6 +40,8 @@ trait BehindLink
         request()->session()->invalidate();
         Auth::login($user);
         request()->session()->regenerate();
+        // Whoever has just chosen a password has said who they are.
+        FreshController::begins(request());
 
         return redirect()->route('today');
     }

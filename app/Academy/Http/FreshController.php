@@ -7,8 +7,10 @@ namespace App\Academy\Http;
 use App\Academy\Actions\LogIn;
 use App\Http\Controller;
 use App\Http\Middleware\FreshLogin;
+use App\Http\Middleware\StillHere;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
 
 /** Says who one is once more, before what cannot be taken back or leaves the academy. */
@@ -16,6 +18,13 @@ final class FreshController extends Controller
 {
     /** In the session: when the password was last given. */
     public const SINCE = 'auth.password_confirmed_at';
+
+    /** A log-in begins, and with it the time for which nothing is asked again. */
+    public static function begins(Request $request): void
+    {
+        $now = now()->getTimestamp();
+        $request->session()->put([StillHere::SINCE => $now, self::SINCE => $now]);
+    }
 
     public function show(): View
     {

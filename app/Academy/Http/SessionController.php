@@ -7,7 +7,6 @@ namespace App\Academy\Http;
 use App\Academy\Actions\LogIn;
 use App\Academy\Attempts;
 use App\Http\Controller;
-use App\Http\Middleware\StillHere;
 use App\Models\Academy;
 use App\Models\User;
 use Illuminate\Contracts\View\View;
@@ -97,10 +96,7 @@ final class SessionController extends Controller
         $request->session()->forget(self::OWES);
         Auth::login($user);
         $request->session()->regenerate();
-        $request->session()->put([
-            StillHere::SINCE => now()->getTimestamp(),
-            FreshController::SINCE => now()->getTimestamp(),
-        ]);
+        FreshController::begins($request);
         $to = redirect()->intended('/')->withCookie(KnownBrowser::cookie($request, $user));
 
         return $failed === [] ? $to : $to->with('refused', trans_choice('login.failed-since', count($failed), [
