@@ -3,7 +3,7 @@
 load() {
   local readers=${1:-50} seconds=${2:-60} port
   need_debian nginx-light php8.2-fpm supervisor openssl curl
-  SITE=$(mktemp -d /tmp/vc-serve.XXXXXX)
+  SITE=$(mktemp -d -p /tmp)
   trap 'code=$?; site_ends; exit $code' EXIT
   trap 'exit 130' INT TERM
   chmod 755 "$SITE"

@@ -2,7 +2,7 @@
 served() {
   need_debian nginx-light php8.2-fpm supervisor openssl curl
   local site port
-  site=$(mktemp -d /tmp/vc-serve.XXXXXX)
+  site=$(mktemp -d -p /tmp)
   SITE=$site
   trap 'code=$?; site_ends; exit $code' EXIT
   trap 'exit 130' INT TERM
