@@ -238,14 +238,19 @@ final readonly class Sight
      */
     public static function withholds(iterable $standings): ?Why
     {
+        $found = null;
         foreach ($standings as $standing) {
             $why = $standing->hiddenBy();
-            if ($why !== null && $why->spoilsFigures()) {
+            // What lasts is said before what passes, in whatever order they come.
+            if ($why === Why::Reserved) {
                 return $why;
+            }
+            if ($why !== null && $why->spoilsFigures() && $found !== Why::Awaited) {
+                $found = $why;
             }
         }
 
-        return null;
+        return $found;
     }
 
     public function shows(Thing $thing): bool

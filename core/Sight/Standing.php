@@ -59,7 +59,8 @@ final readonly class Standing
             if ($why === Why::Awaited) {
                 return $why;
             }
-            $found = $why ?? $found;
+            // As absent before as not yet: what is kept is told of by no other place.
+            $found = $found === Why::Reserved ? $found : $why ?? $found;
         }
 
         return $found;

@@ -428,3 +428,27 @@ function mixedStandings(): array
 
     return $out;
 }
+
+it('gives the same reason in whatever order places and swings come', function () {
+    $kept = place(SittingState::Published, reserved: true);
+    $read = place(SittingState::Open, sitting: 2);
+    $awaited = place(SittingState::Open, true, sitting: 3);
+    $of = fn (array ...$places): array => array_map(fn (array $p): Standing => new Standing(true, true, false, $p), $places);
+    foreach ([[$kept, $read], [$read, $kept]] as $places) {
+        expect($of($places)[0]->hiddenBy())->toBe(Why::Reserved);
+    }
+    foreach ([[$kept, $awaited], [$awaited, $kept]] as $places) {
+        expect($of($places)[0]->hiddenBy())->toBe(Why::Awaited);
+    }
+    $sets = [
+        'reserved' => [[$kept], [$read], [$awaited], []],
+        'awaited' => [[$read], [$awaited], []],
+        'unpublished' => [[], [$read]],
+    ];
+    foreach ($sets as $why => $places) {
+        foreach (range(1, 12) as $i) {
+            $these = (new Core\Chance\Chance("order $i"))->shuffled($places);
+            expect(Sight::withholds($of(...$these))?->value)->toBe($why);
+        }
+    }
+});
