@@ -15,6 +15,8 @@ served() {
   SHOW=6 step "installed as for people" site install "$port"
   SHOW=2 step "started" site start
   SHOW=12 step "every process killed comes again" site_killed "$port"
+  SHOW=2 step "nothing of it left when it is stopped" site_stopped
+  SHOW=2 step "started again" site start
   SHOW=4 step "the journeys under nginx and php-fpm" site_journeys "$port"
 }
 site() {
@@ -45,26 +47,38 @@ site_ends() {
   "$SITE/bin/stop" >/dev/null 2>&1 || true
   rm -rf "$SITE"
 }
-# One after the other with the signal that nobody can catch; each has to be another process soon after, and pages answer.
+site_stopped() {
+  local name pids="" pid
+  for name in database pages web queue films clock; do
+    pids+=" $(supervisorctl -c "$SITE/storage/serve/supervisor.conf" pid "$name:$name-0")"
+  done
+  site stop
+  for pid in $pids; do [ -z "$(site_left "$pid")" ] || { echo "of $pid something is left"; return 1; }; done
+}
+# What runs of the group that a process led.
+site_left() { ps -eo pid=,pgid= | awk -v g="$1" '$2 == g { print $1 }'; }
+# One after the other with the signal that nobody can catch; each has to be another process soon after, run on, have nothing
+# of the one before beside it, and pages answer.
 site_killed() {
-  local port=$1 name pid new code
+  local port=$1 name pid new code left
   for name in database pages web queue films clock; do
     pid=$(supervisorctl -c "$SITE/storage/serve/supervisor.conf" pid "$name:$name-0")
     kill -9 "$pid"
     new=$pid
     for _ in $(seq 300); do
-      new=$(supervisorctl -c "$SITE/storage/serve/supervisor.conf" pid "$name:$name-0" 2>/dev/null || echo 0)
-      [ "$new" != "$pid" ] && [ "$new" != 0 ] && break
+      new=$(supervisorctl -c "$SITE/storage/serve/supervisor.conf" status "$name:$name-0" | sed -n 's/.*RUNNING *pid \([0-9]*\),.*/\1/p')
+      [ -n "$new" ] && [ "$new" != "$pid" ] && break
       sleep 0.2
     done
+    left=$(site_left "$pid" | wc -l)
     code=000
     for _ in $(seq 300); do
       code=$(curl -sk --max-time 5 -o /dev/null -w '%{http_code}' "https://127.0.0.1:$port/login" || true)
       [ "$code" = 200 ] && break
       sleep 0.2
     done
-    echo "$name: $pid killed, $new in its place, pages answer $code"
-    [ "$new" != "$pid" ] && [ "$new" != 0 ] && [ "$code" = 200 ] || return 1
+    echo "$name: $pid killed, ${new:-nothing} in its place, $left left of it, pages answer $code"
+    [ -n "$new" ] && [ "$new" != "$pid" ] && [ "$left" = 0 ] && [ "$code" = 200 ] || return 1
   done
 }
 site_journeys() {
