@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Academy;
 
+use App\Audit\DerivedKeys;
 use App\Models\Casts\Cell;
 use App\Models\LoginAttempt;
 use App\Models\User;
@@ -120,9 +121,7 @@ final readonly class Attempts
 
     public static function account(string $email): string
     {
-        $key = config('app.key');
-
-        return hash_hmac('sha256', Str::lower($email), is_string($key) ? $key : '');
+        return hash_hmac('sha256', Str::lower($email), DerivedKeys::of('attempts')[0]);
     }
 
     /**

@@ -76,13 +76,7 @@ final readonly class RecordChain
     /** @return non-empty-list<string> that of the application's key now, then those of its keys before */
     public static function keys(): array
     {
-        $now = config('app.key');
-        $before = config('app.previous_keys');
-
-        return array_map(
-            static fn (mixed $key): string => hash_hmac('sha256', 'record', is_string($key) ? $key : ''),
-            [$now, ...is_array($before) ? array_values($before) : []],
-        );
+        return array_map(bin2hex(...), DerivedKeys::of('record'));
     }
 
     public static function link(string $before, int $position, string $mac): string

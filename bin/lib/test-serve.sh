@@ -1,6 +1,6 @@
 # bin/test serve: the application as bin/serve runs it, in a folder of its own that goes again. Sourced by bin/test.
 served() {
-  need_debian nginx-light php8.2-fpm supervisor openssl curl
+  need_debian nginx-light php8.2-fpm supervisor openssl curl procps
   local site port
   site=$(mktemp -d -p /tmp)
   SITE=$site
