@@ -5,11 +5,14 @@ file=$1; shift
 program=$(readlink -f "$1")
 old=$(cat "$file" 2>/dev/null)
 left() { # the processes of that group that run this very program
-  local stat pid
+  local stat line pid words
   for stat in /proc/[0-9]*/stat; do
-    pid=${stat#/proc/}; pid=${pid%/stat}
+    line=""
+    { read -r line <"$stat"; } 2>/dev/null
     # Its name may hold spaces and brackets: the group is the third word behind the last bracket.
-    [ "$(sed 's/.*) //' "$stat" 2>/dev/null | cut -d' ' -f3)" = "$old" ] || continue
+    read -r -a words <<<"${line##*) }"
+    [ "${words[2]:-}" = "$old" ] || continue
+    pid=${stat#/proc/}; pid=${pid%/stat}
     [ "$(readlink "/proc/$pid/exe")" = "$program" ] && echo "$pid"
   done
 }

@@ -70,7 +70,11 @@ site_killed() {
       [ -n "$new" ] && [ "$new" != "$pid" ] && break
       sleep 0.2
     done
-    left=$(site_left "$pid" | wc -l)
+    for _ in $(seq 50); do
+      left=$(site_left "$pid" | wc -l)
+      [ "$left" = 0 ] && break
+      sleep 0.2
+    done
     code=000
     for _ in $(seq 300); do
       code=$(curl -sk --max-time 5 -o /dev/null -w '%{http_code}' "https://127.0.0.1:$port/login" || true)
