@@ -7,6 +7,7 @@ namespace App\Operations;
 use App\Models\Casts\Cell;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Queue;
 use Throwable;
 
 /** Whether what the application stands on is there, for whatever watches it; says which, and nothing of what it holds. */
@@ -14,6 +15,8 @@ final readonly class Health
 {
     /** Jobs wait no longer than this where somebody works through them. */
     private const QUEUE_S = 600;
+
+    private const QUEUES = ['default', 'films'];
 
     private const DISK_MB = 500;
 
@@ -41,12 +44,13 @@ final readonly class Health
     /** @return int seconds for which the oldest job that could be done has waited */
     private static function waiting(): int
     {
-        $oldest = DB::table('jobs')
-            ->whereNull('reserved_at')
-            ->where('available_at', '<=', now()->getTimestamp())
-            ->min('available_at');
+        $now = now()->getTimestamp();
+        $since = array_map(
+            static fn (string $of): int => Cell::int(Queue::connection()->creationTimeOfOldestPendingJob($of) ?? $now),
+            self::QUEUES,
+        );
 
-        return $oldest === null ? 0 : now()->getTimestamp() - Cell::int($oldest);
+        return max(0, $now - min($since));
     }
 
     private function backedUp(): bool

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Operations;
 
 use App\Exceptions\ActionException;
+use App\Film\FilmFiles;
 use App\Models\Casts\Cell;
 use App\Models\ConsentPaper;
 use Illuminate\Filesystem\FilesystemAdapter;
@@ -28,6 +29,7 @@ final readonly class HouseFiles
         $films = Storage::disk('films');
         foreach (DB::table('films')->orderBy('id')->pluck('public_id') as $id) {
             yield from self::on('films', $films->allFiles(Cell::text($id)));
+            yield from self::on('films', $films->allFiles(FilmFiles::arriving(Cell::text($id))));
         }
         foreach (DB::table('renditions')->orderBy('id')->pluck('public_id') as $id) {
             yield from self::on('films', $films->allFiles('renditions/'.Cell::text($id)));

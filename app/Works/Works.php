@@ -20,6 +20,9 @@ use Illuminate\Support\Facades\DB;
 /** Long work is asked for here; asked for twice while it is under way, it is the same work. */
 final readonly class Works
 {
+    /** So long may a work wait before the queue is asked for it again, s. */
+    public const FORGOTTEN_S = 600;
+
     public function ask(WorkKind $kind, Sitting|Recording|CodebookDraft|ContrastSet $of, ?User $by): Work
     {
         $column = self::column($of);
@@ -63,17 +66,22 @@ final readonly class Works
         return Work::query()->where('sitting_id', $sitting->id)->whereIn('kind', $of)->orderByDesc('id')->first();
     }
 
-    /** @return int how many whose run was killed are taken up again */
+    /** @return int how many are taken up again: their run was killed, or who asked was before the queue knew */
     public function takeUp(): int
     {
         $lost = Work::query()
             ->where('state', WorkState::Running)
             ->where('beat_at', '<', Carbon::now()->subSeconds(Progress::STALE_S))
             ->pluck('id');
-        foreach ($lost as $id) {
+        $forgotten = Work::query()
+            ->where('state', WorkState::Waiting)
+            ->whereRaw('coalesce(beat_at, updated_at) < ?', [Carbon::now()->subSeconds(self::FORGOTTEN_S)])
+            ->pluck('id');
+        Work::query()->whereKey($forgotten)->where('state', WorkState::Waiting)->update(['beat_at' => Carbon::now()]);
+        foreach ($lost->concat($forgotten) as $id) {
             DoWork::dispatch(Cell::int($id));
         }
 
-        return $lost->count();
+        return $lost->count() + $forgotten->count();
     }
 }

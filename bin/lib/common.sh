@@ -52,7 +52,7 @@ need_composer() {
   [ "$1" = app ] && flags=(--no-dev)
   say "installing PHP packages ($1)"
   mkdir -p "$RUN"
-  composer install --prefer-dist --no-progress --no-scripts "${flags[@]}" >"$RUN/composer.log" 2>&1 \
+  composer install --prefer-dist --no-progress "${flags[@]}" >"$RUN/composer.log" 2>&1 \
     || fail "the PHP packages could not be installed" "$(tail -n 4 "$RUN/composer.log")" "The whole output is in storage/run/composer.log."
   rm -f vendor/.installed-* bootstrap/cache/packages.php bootstrap/cache/services.php
   printf '%s' "$want" >"$stamp"
@@ -114,7 +114,7 @@ need_ffmpeg() { need_debian ffmpeg; }
 # A session of its own, so that it can be ended with its children. Sets WORKER.
 worker_up() {
   setsid bash -c 'trap exit TERM; while :; do "$@" & wait $!; sleep 1; done' queue-worker \
-    "${PHP[@]}" artisan queue:work database --queue=films,default --sleep=1 --max-time=3600 --memory=384 --quiet >"$RUN/worker.log" 2>&1 </dev/null 9>&- &
+    "${PHP[@]}" artisan queue:work --queue=films,default --sleep=1 --max-time=3600 --memory=384 --quiet >"$RUN/worker.log" 2>&1 </dev/null 9>&- &
   WORKER=$!
 }
 

@@ -145,8 +145,8 @@ serve_programs() { # WORKERS FILMS
   printf '%s\t%s\t%s\t%s\n' \
     pages "$root" 1 "$ROOT/bin/lib/serve-run.sh $SERVE/pages.group /usr/sbin/php-fpm8.2 -F -y $SERVE/fpm.conf" \
     web "$root" 1 "$ROOT/bin/lib/serve-run.sh $SERVE/web.group /usr/sbin/nginx -p $SERVE -c $SERVE/nginx.conf -e $SERVE/log/nginx-error.log -g 'daemon off;'" \
-    queue "$SERVE_USER" "$1" "$php $ROOT/artisan queue:work database --queue=default --sleep=1 --max-time=3600 --memory=384 --quiet" \
-    films "$SERVE_USER" "$2" "$php $ROOT/artisan queue:work database --queue=films --sleep=1 --max-time=3600 --memory=384 --quiet" \
+    queue "$SERVE_USER" "$1" "$php $ROOT/artisan queue:work --queue=default --sleep=1 --max-time=3600 --memory=384 --quiet" \
+    films "$SERVE_USER" "$2" "$php $ROOT/artisan queue:work --queue=films --sleep=1 --max-time=3600 --memory=384 --quiet" \
     clock "$SERVE_USER" 1 "$php $ROOT/artisan schedule:work --quiet"
 }
 

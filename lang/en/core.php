@@ -65,6 +65,7 @@ return [
         'partly-decodable' => 'Only :times of the film’s :times2 pictures can be decoded; it is damaged.',
         'not-made-ready' => 'A film could not be made ready for this round.',
         'no-stills' => 'No stills could be made of the film.',
+        'not-whole' => 'A part of the film has gone; send it again.',
         'not-a-film' => 'This is not a film: mp4, mov and webm files are taken.',
         'alone' => 'The film has one picture; that is no swing. The file may be damaged.',
         'few-pictures' => 'The film has :count pictures; that is no swing. The file may be damaged.',

@@ -266,7 +266,8 @@ return [
         'not-film-mp-mov' => 'This is not a film: mp4, mov and webm files are taken. Nothing was kept.',
         'part-does-not-belong' => 'This part does not belong to the film that was announced; what came before it is '
             .'kept.',
-        'film-cannot-written-down' => 'The film cannot be written down here; nothing was changed.',
+        'part-leaves-hole' => 'This part begins further on than the film is here; what came before it is kept. Send what '
+            .'is between.',
         'disk-full-what-came' => 'The disk is full; what came before this part is kept.',
         'there-no-film-recording' => 'There is no film of this recording, so there is no second clock.',
         'film-trace-show-nothing' => 'Film and trace show nothing that can be matched for certain; the clocks '

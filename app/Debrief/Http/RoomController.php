@@ -24,7 +24,7 @@ use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Symfony\Component\HttpFoundation\BinaryFileResponse;
+use Symfony\Component\HttpFoundation\Response;
 
 /** A debrief as the room sees it, and as each who joined votes in it. */
 final class RoomController extends Controller
@@ -86,7 +86,7 @@ final class RoomController extends Controller
         string $part,
         RoomSight $sight,
         FilmPart $films,
-    ): BinaryFileResponse {
+    ): Response {
         [$recording, $film] = $this->recording($debriefing, $case, $swing, $sight);
         abort_unless($film, 404);
 

@@ -97,6 +97,18 @@ final readonly class ExportLibrary
      */
     public function __invoke(string $path, ?callable $progress = null, ?string $only = null): array
     {
+        return $this->films->apart(fn (string $folder): array => $this->write($path, $progress, $only, $folder));
+    }
+
+    /**
+     * @param  callable(int, int): void|null  $progress
+     * @param  string  $folder  for copies of what does not lie here
+     * @return array{written: int, left_out: array<string, string>, not_agreed: int}
+     *
+     * @throws ActionException
+     */
+    private function write(string $path, ?callable $progress, ?string $only, string $folder): array
+    {
         $zip = new ZipArchive;
         $new = $path.'.new';
         if (! is_writable(dirname($path)) || $zip->open($new, ZipArchive::CREATE | ZipArchive::OVERWRITE) !== true) {
@@ -166,7 +178,7 @@ final readonly class ExportLibrary
                 $tables['stations'][] = [$r->public_id, $s->code, $s->t_s, $s->uncertainty_s, $s->source->value];
             }
             foreach ($r->films->filter(static fn (Film $f): bool => $f->checksum !== null) as $film) {
-                $row = $this->film($zip, $r, $film);
+                $row = $this->film($zip, $r, $film, $folder);
                 if ($row === null) {
                     $left["$r->public_id, $film->view"] = (string) __('refusals.operations.film-gone');
                 } else {
@@ -204,20 +216,20 @@ final readonly class ExportLibrary
     }
 
     /** @return list<mixed>|null a row of films.csv, whose original goes along; null where that is not there */
-    private function film(ZipArchive $zip, Recording $r, Film $film): ?array
+    private function film(ZipArchive $zip, Recording $r, Film $film, string $folder): ?array
     {
         $kind = Container::from((string) $film->container)->extension();
         $name = "films/$r->public_id/$film->view.$kind";
         if (! $this->films->has($film->path("original.$kind"))) {
             return null;
         }
-        $zip->addFile($this->films->local($film->path("original.$kind")), $name);
+        $zip->addFile($this->films->local($film->path("original.$kind"), $folder), $name);
         $zip->setCompressionName($name, ZipArchive::CM_STORE);
         // For who looks without a player; an import makes its own.
         foreach (array_keys($film->stills) as $code) {
             if ($this->films->has($film->path("$code.jpg"))) {
                 $still = "films/$r->public_id/$film->view-$code.jpg";
-                $zip->addFile($this->films->local($film->path("$code.jpg")), $still);
+                $zip->addFile($this->films->local($film->path("$code.jpg"), $folder), $still);
             }
         }
 

@@ -201,8 +201,6 @@ final readonly class MoveIn
         $bind('not deferrable');
         // Its codes were made with another machine's key; the archive's sums have vouched for it.
         $this->record->remake();
-        // A film that was on its way comes anew from where it is.
-        DB::table('films')->where('state', 'arriving')->update(['received' => 0]);
         foreach (DB::table('films')->where('state', 'waiting')->orderBy('id')->pluck('id') as $film) {
             DB::afterCommit(static fn () => event(new FilmArrived(Cell::int($film))));
         }

@@ -27,7 +27,7 @@ use Core\Sight\Sight;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
-use Symfony\Component\HttpFoundation\BinaryFileResponse;
+use Symfony\Component\HttpFoundation\Response;
 
 /** Practice: a question, one answer, the truth at the same moment of the same swing. */
 final class PracticeController extends Controller
@@ -137,7 +137,7 @@ final class PracticeController extends Controller
         string $view,
         string $part,
         FilmPart $film,
-    ): BinaryFileResponse {
+    ): Response {
         $answer = $this->asked($sitting, $place);
         $recording = $answer->recording;
         abort_unless(

@@ -26,7 +26,10 @@ final readonly class MakeStills
             static fn (StationTime $s): int => (int) floor($film->clock()->toOwn($s->t) * (float) $film->rate_hz + 0.5),
             $film->recording()->with('stations')->firstOrFail()->stationTimes()->all(),
         ), static fn (int $n): bool => $n >= 0 && $n < $film->frames);
-        $pictures = $this->ffmpeg->stills($this->files->local($film->path('stream.mp4')), $frames + ['poster' => 0]);
+        $pictures = $this->files->worked(
+            $film->path('stream.mp4'),
+            fn (string $stream): array => $this->ffmpeg->stills($stream, $frames + ['poster' => 0]),
+        );
         foreach ($pictures as $name => $bytes) {
             Storage::disk('films')->put($film->path("$name.jpg"), $bytes);
         }

@@ -6,6 +6,7 @@ namespace App\Shelf\Actions;
 
 use App\Exceptions\ActionException;
 use App\Exceptions\Refusal;
+use App\Film\FilmFiles;
 use App\Models\Film;
 use App\Models\Recording;
 use App\Models\User;
@@ -16,14 +17,18 @@ use App\Words\Term;
 use Core\Film\Container;
 use Core\Motion\View;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Facades\Storage;
+use League\Flysystem\FilesystemException;
 
 /**
  * Takes a film in, part by part, so that a lost network costs one part and no server limit matters. A part sent
- * twice is known by its place. When the last byte is here the original is summed and its conversion queued.
+ * twice is known by its place, and any machine may take any part. When the last is here its conversion is queued.
  */
 final readonly class ReceiveFilm
 {
+    public function __construct(private FilmFiles $files)
+    {
+    }
+
     public const LARGEST = 600 * 1024 * 1024;
 
     /** Bytes of one part at most. */
@@ -90,54 +95,30 @@ final readonly class ReceiveFilm
             if ($film->state !== 'arriving') {
                 return $film->received;
             }
-            // A part known already, or one that leaves a hole: the sender is told where to go on.
-            if ($offset !== $film->received) {
+            // A part that is here already: the sender is told where to go on.
+            if ($offset < $film->received) {
                 return $film->received;
+            }
+            if ($offset > $film->received) {
+                throw ActionException::because('refusals.shelf.part-leaves-hole', [], ActionException::CONFLICT);
             }
             if ($part === '' || strlen($part) > self::PART || $offset + strlen($part) > $film->bytes) {
                 throw ActionException::because('refusals.shelf.part-does-not-belong');
             }
-            $path = self::work($film);
-            // Whatever a broken write left behind the last known byte is overwritten.
-            $file =
-                fopen($path, 'c+b') ?:
-                throw ActionException::because('refusals.shelf.film-cannot-written-down');
-            ftruncate($file, max(0, $offset));
-            fseek($file, $offset);
-            $written = fwrite($file, $part) === strlen($part) && fflush($file);
-            fclose($file);
-            if (! $written) {
+            try {
+                $this->files->putPart($film->public_id, $offset, $part);
+            } catch (FilesystemException) {
                 throw ActionException::because('refusals.shelf.disk-full-what-came');
             }
             $film->received = $offset + strlen($part);
             $film->container ??= Container::recognised($part)?->value;
             if ($film->received === $film->bytes) {
-                $this->complete($film, $path);
+                $film->state = 'waiting';
+                event(new FilmArrived($film->id));
             }
             $film->save();
 
             return $film->received;
         });
-    }
-
-    private function complete(Film $film, string $path): void
-    {
-        $film->checksum = (string) hash_file('sha256', $path);
-        $disk = Storage::disk('films');
-        $stream = fopen($path, 'rb');
-        $disk->put($film->path('original.'.Container::from((string) $film->container)->extension()), $stream ?: '');
-        is_resource($stream) && fclose($stream);
-        unlink($path);
-        $film->state = 'waiting';
-        event(new FilmArrived($film->id));
-    }
-
-    /** The file a film grows in while it arrives, always on this machine. */
-    private static function work(Film $film): string
-    {
-        $directory = storage_path('app/private/arriving');
-        is_dir($directory) || mkdir($directory, 0700, true);
-
-        return "$directory/{$film->public_id}";
     }
 }

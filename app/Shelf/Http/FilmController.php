@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Shelf\Http;
 
 use App\Exceptions\ActionException;
-use App\Film\FilmFiles;
 use App\Http\Controller;
+use App\Http\StoredFile;
 use App\Models\Film;
 use App\Models\Recording;
 use App\Shelf\Actions\MatchFilm;
@@ -18,8 +18,7 @@ use Core\Film\Container;
 use Core\Motion\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
-use Illuminate\Support\Facades\Storage;
-use Symfony\Component\HttpFoundation\BinaryFileResponse;
+use Symfony\Component\HttpFoundation\Response;
 
 /** Films in, and out again in byte ranges to those who may see them. */
 final class FilmController extends Controller
@@ -94,20 +93,18 @@ final class FilmController extends Controller
         return redirect()->to($bench)->with('done', $match($film, $request->change(), $this->user()));
     }
 
-    public function original(Film $film, FilmFiles $files): BinaryFileResponse
+    public function original(Film $film): Response
     {
         abort_if($film->checksum === null, 404);
         $kind = Container::from((string) $film->container)->extension();
 
-        abort_unless(Storage::disk('films')->exists($film->path("original.$kind")), 404);
-
-        return response()->download(
-            $files->local($film->path("original.$kind")),
-            "{$film->view}-{$film->public_id}.$kind",
-        );
+        return StoredFile::answer('films', $film->path("original.$kind"), [
+            'Content-Type' => $kind === 'webm' ? 'video/webm' : 'video/mp4',
+            'Content-Disposition' => "attachment; filename={$film->view}-{$film->public_id}.$kind",
+        ]);
     }
 
-    public function onBench(Recording $recording, string $view, string $part, FilmPart $film): BinaryFileResponse
+    public function onBench(Recording $recording, string $view, string $part, FilmPart $film): Response
     {
         return $film->answer($recording, $view, $part);
     }

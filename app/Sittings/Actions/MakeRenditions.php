@@ -104,14 +104,14 @@ final readonly class MakeRenditions
                 self::FINENESS[
                     (new Chance("fine|{$rendition->public_id}|{$film->view}"))->between(0, count(self::FINENESS) - 1)
                 ];
-            $this->ffmpeg->cut(
-                $this->files->local($film->path('stream.mp4')),
+            $this->files->worked($film->path('stream.mp4'), fn (string $stream) => $this->ffmpeg->cut(
+                $stream,
                 $first,
                 $last,
                 (float) $film->rate_hz,
                 $fineness,
                 $target,
-            );
+            ));
             $this->files->put($rendition->path($film->view, 'stream.mp4'), $target);
             $frames = array_filter(
                 array_map(

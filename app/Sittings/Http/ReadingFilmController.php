@@ -11,7 +11,7 @@ use App\Sight\NotNow;
 use App\Sight\Onlookers;
 use App\Sittings\Pages\ReadingSwing;
 use Core\Motion\View;
-use Symfony\Component\HttpFoundation\BinaryFileResponse;
+use Symfony\Component\HttpFoundation\Response;
 
 /** The film of a swing as it is shown within a reading: by its place in the case, as far as its arm shows film. */
 final class ReadingFilmController extends Controller
@@ -23,7 +23,7 @@ final class ReadingFilmController extends Controller
     ) {
     }
 
-    public function __invoke(Reading $reading, int $swing, string $view, string $part): BinaryFileResponse
+    public function __invoke(Reading $reading, int $swing, string $view, string $part): Response
     {
         $sight = $this->onlookers->of($this->user())->ofReading($reading);
         $sight->why === null || throw NotNow::because($sight->why);
