@@ -19,11 +19,27 @@ $as = static fn (string $user, string $password): array => [
     'options' => in_array(PHP_SAPI, ['cli', 'phpdbg'], true) ? [] : [PDO::ATTR_PERSISTENT => true],
 ];
 
+$redis = static fn (string $database): array => [
+    'url' => env('REDIS_URL'),
+    'host' => env('REDIS_HOST', '127.0.0.1'),
+    'username' => env('REDIS_USERNAME'),
+    'password' => env('REDIS_PASSWORD'),
+    'port' => env('REDIS_PORT', '6379'),
+    'database' => $database,
+];
+
 return [
     'default' => 'pgsql',
     'app_role' => env('DB_APP_USERNAME', 'verified_app'),
     'connections' => [
         'pgsql' => $as((string) env('DB_APP_USERNAME', 'verified_app'), (string) env('DB_APP_PASSWORD', '')),
         'owner' => $as((string) env('DB_USERNAME', 'verified'), (string) env('DB_PASSWORD', '')),
+    ],
+    // Where several web machines share their cache, locks and queue on it (CACHE_STORE, QUEUE_CONNECTION).
+    'redis' => [
+        'client' => env('REDIS_CLIENT', 'predis'),
+        'options' => ['prefix' => env('REDIS_PREFIX', 'verified-consensus:')],
+        'default' => $redis((string) env('REDIS_DB', '0')),
+        'cache' => $redis((string) env('REDIS_CACHE_DB', '1')),
     ],
 ];

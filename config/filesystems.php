@@ -2,7 +2,13 @@
 
 // What is kept is reached through authorised routes only. FILES_DISK=s3, or the variable of one kind, lays it on an
 // S3-compatible store that several web machines share; each kind has a prefix of its own there.
-$disk = static fn (string $kind, string $root): array => env(strtoupper($kind).'_DISK', env('FILES_DISK')) === 's3'
+$here = [
+    'films' => env('FILMS_ROOT', storage_path('app/private/films')),
+    'imports' => env('IMPORTS_ROOT', storage_path('app/private')),
+    'papers' => env('PAPERS_ROOT', storage_path('app/private')),
+    'exports' => env('EXPORTS_ROOT', storage_path('app/private')),
+];
+$disk = static fn (string $kind): array => env(strtoupper($kind).'_DISK', env('FILES_DISK')) === 's3'
     ? [
         'driver' => 's3',
         'key' => env('AWS_ACCESS_KEY_ID'),
@@ -14,19 +20,21 @@ $disk = static fn (string $kind, string $root): array => env(strtoupper($kind).'
         'root' => trim(env('AWS_PREFIX', '').'/'.($kind === 'films' ? 'films' : 'kept'), '/'),
         'throw' => true,
     ]
-    : ['driver' => 'local', 'root' => env(strtoupper($kind).'_ROOT', $root), 'throw' => true];
+    : ['driver' => 'local', 'root' => $here[$kind], 'throw' => true];
 
 return [
     'default' => 'local',
+    // Where each kind lies on this machine, or lay before it was carried to a store.
+    'here' => $here,
     'disks' => [
         'local' => ['driver' => 'local', 'root' => storage_path('app/private'), 'throw' => true],
-        'films' => $disk('films', storage_path('app/private/films')),
+        'films' => $disk('films'),
         // Files laid aside until they are on the Shelf.
-        'imports' => $disk('imports', storage_path('app/private')),
+        'imports' => $disk('imports'),
         // Scans of signed forms, encrypted.
-        'papers' => $disk('papers', storage_path('app/private')),
+        'papers' => $disk('papers'),
         // What was made to be taken away, until it is.
-        'exports' => $disk('exports', storage_path('app/private')),
+        'exports' => $disk('exports'),
     ],
     'links' => [],
 ];

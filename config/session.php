@@ -7,7 +7,8 @@ use Illuminate\Support\Str;
 $secure = (bool) env('SESSION_SECURE_COOKIE', Str::startsWith((string) env('APP_URL', ''), 'https://'));
 
 return [
-    'driver' => env('SESSION_DRIVER', 'database'),
+    // In the database, which all web machines share: who is logged in where is shown from there, and ended there.
+    'driver' => env('SESSION_DRIVER') === 'array' ? 'array' : 'database',
     // Minutes without a request.
     'lifetime' => (int) env('SESSION_LIFETIME', 120),
     'expire_on_close' => false,

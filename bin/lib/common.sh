@@ -171,7 +171,9 @@ SQL
 # How the cluster is run, whoever runs it. The demo is loaded in one transaction of thousands of steps; each of them holds
 # a lock until it is over.
 pg_settings() {
-  printf '%s' "-c listen_addresses=127.0.0.1 -c port=$1 -c unix_socket_directories= -c fsync=on -c max_locks_per_transaction=256"
+  local sockets=""
+  [ "$(env_get SERVE_WAL)" != on ] || sockets=$(dirname "$PGDIR")
+  printf '%s' "-c listen_addresses=127.0.0.1 -c port=$1 -c unix_socket_directories=$sockets -c fsync=on -c max_locks_per_transaction=256"
 }
 
 # Starts the cluster (making it first if need be); sets PG_STARTED=1 when this call started it.

@@ -148,6 +148,10 @@ serve_programs() { # WORKERS FILMS
     queue "$SERVE_USER" "$1" "$php $ROOT/artisan queue:work --queue=default --sleep=1 --max-time=3600 --memory=384 --quiet" \
     films "$SERVE_USER" "$2" "$php $ROOT/artisan queue:work --queue=films --sleep=1 --max-time=3600 --memory=384 --quiet" \
     clock "$SERVE_USER" 1 "$php $ROOT/artisan schedule:work --quiet"
+  if wal_on; then
+    wal_paths
+    printf '%s\t%s\t%s\t%s\n' keep "${PGUSER_OS:-$SERVE_USER}" 1 "$WAL/keep.sh"
+  fi
 }
 
 serve_supervisor() { # WORKERS FILMS
@@ -193,7 +197,7 @@ UMask=0027
 NoNewPrivileges=$([ "$name" = pages ] || [ "$name" = web ] && [ "$user" = root ] && echo no || echo yes)
 PrivateTmp=yes
 ProtectSystem=strict
-ReadWritePaths=$ROOT/storage $ROOT/bootstrap/cache$([ "$name" = database ] && echo " $PGDIR")
+ReadWritePaths=$ROOT/storage $ROOT/bootstrap/cache$([[ $name = @(database|keep) ]] && echo " $(dirname "$PGDIR")")
 ProtectHome=read-only
 ProtectKernelTunables=yes
 ProtectControlGroups=yes

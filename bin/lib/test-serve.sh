@@ -1,6 +1,9 @@
-# bin/test serve: the application as bin/serve runs it, in a folder of its own that goes again. Sourced by bin/test.
+# bin/test serve [kills|rewind|nodes|journeys]: the application as bin/serve runs it, in a folder of its own that goes again.
+# Sourced by bin/test.
+. "$ROOT/bin/lib/test-nodes.sh"
+part_of() { [ "$ONLY" = all ] || [ "$ONLY" = "$1" ]; }
 served() {
-  need_debian nginx-light php8.2-fpm supervisor openssl curl procps
+  need_debian nginx-light php8.2-fpm supervisor openssl curl procps redis-server pgbackrest
   local site port
   site=$(mktemp -d -p /tmp)
   SITE=$site
@@ -13,11 +16,21 @@ served() {
   mkdir -p "$site/storage"
   port=$(free_port 8500)
   SHOW=6 step "installed as for people" site install "$port"
-  SHOW=2 step "started" site start
-  SHOW=12 step "every process killed comes again" site_killed "$port"
-  SHOW=2 step "nothing of it left when it is stopped" site_stopped
-  SHOW=2 step "started again" site start
-  SHOW=4 step "the journeys under nginx and php-fpm" site_journeys "$port"
+  if part_of kills; then
+    SHOW=2 step "started" site start
+    SHOW=12 step "every process killed comes again" site_killed "$port"
+    SHOW=2 step "nothing of it left when it is stopped" site_stopped
+  fi
+  if part_of rewind; then
+    SHOW=8 step "back to a moment before a mishap" site_rewound "$port"
+  fi
+  if part_of nodes; then
+    SHOW=30 step "two web machines, one of them killed" site_nodes
+  fi
+  if part_of journeys; then
+    SHOW=2 step "started again" site start
+    SHOW=4 step "the journeys under nginx and php-fpm" site_journeys "$port"
+  fi
 }
 site() {
   local do=$1 port=${2:-}
@@ -42,6 +55,7 @@ site() {
   )
 }
 site_ends() {
+  nodes_end
   [ -n "${SITE:-}" ] || return 0
   "$SITE/bin/serve" stop >/dev/null 2>&1 || true
   "$SITE/bin/stop" >/dev/null 2>&1 || true
@@ -54,6 +68,29 @@ site_stopped() {
   done
   site stop
   for pid in $pids; do [ -z "$(site_left "$pid")" ] || { echo "of $pid something is left"; return 1; }; done
+}
+# A mishap that no page allows, and the database as it was a moment before it; what came later is gone, all else is there.
+site_rewound() {
+  local port=$1 before moment db code
+  db=$(sed -n 's/^DB_DATABASE=//p' "$SITE/.env")
+  "$SITE/bin/serve" keep && "$SITE/bin/serve" start || return 1
+  site_asked "$db" "insert into cache (key, value, expiration) values ('before', 'it', 4000000000)"
+  before=$(site_asked "$db" "select count(*), md5(string_agg(id || entry, ',' order by id)) from (select id, a::text as entry from audits a) x")
+  sleep 1.2
+  moment=$(site_asked "$db" "select to_char(clock_timestamp() at time zone 'UTC', 'YYYY-MM-DD HH24:MI:SS.US') || '+00'")
+  sleep 1.2
+  site_asked "$db" "insert into cache (key, value, expiration) values ('after', 'it', 4000000000)"
+  site_asked "$db" "alter table users rename to gone"
+  "$SITE/bin/serve" rewind "$moment" && "$SITE/bin/serve" start || return 1
+  [ "$(site_asked "$db" "select string_agg(key, ',') from cache where value = 'it'")" = before ] || { echo "not as it was"; return 1; }
+  [ "$(site_asked "$db" "select count(*), md5(string_agg(id || entry, ',' order by id)) from (select id, a::text as entry from audits a) x")" = "$before" ] \
+    || { echo "the record is another"; return 1; }
+  code=$(curl -sk --max-time 20 -o /dev/null -w '%{http_code}' "https://127.0.0.1:$port/login")
+  echo "pages answer $code, the record has $before"
+  (cd "$SITE" && "${PHP[@]}" artisan audit:verify) || return 1
+  "$SITE/bin/serve" moments | tail -n 12
+  site stop
+  [ "$code" = 200 ]
 }
 # What runs of the group that a process led.
 site_left() { ps -eo pid=,pgid= | awk -v g="$1" '$2 == g { print $1 }'; }

@@ -3,6 +3,7 @@
 // What the commands for backups say.
 return [
     'made' => 'Backup :name: :rows rows and :files files, :mb MB before they were closed.',
+    'carried' => 'Files carried over: :carried; there already: :there. What lies here was left here.',
     'not-made' => 'No backup was made: :why.',
     'rotated' => '{0} None was old enough to go.|{1} One older backup was taken away.|[2,*] :count older backups were taken '
         .'away.',

@@ -13,6 +13,7 @@ use App\Models\User;
 use App\Models\Work;
 use App\Works\Progress;
 use App\Works\Works;
+use Illuminate\Filesystem\LocalFilesystemAdapter;
 use Illuminate\Http\File;
 use Illuminate\Support\Facades\File as Folders;
 use Illuminate\Support\Facades\Storage;
@@ -38,11 +39,14 @@ final readonly class ExportRound
         Folders::makeDirectory($folder, 0700);
         try {
             $zip = $this->files->write($round, $folder, $progress);
-            // Under its own name only once it is whole.
+            // Under its own name only once it is whole: a store sees to that, a folder does not.
             $disk = Storage::disk(RoundExport::DISK);
-            $part = $disk->putFileAs('rounds', new File($zip), Str::uuid().'.part');
             $path = RoundExport::path($round);
-            if ($part === false || ($disk->exists($path) && ! $disk->delete($path)) || ! $disk->move($part, $path)) {
+            $kept = $disk instanceof LocalFilesystemAdapter ? 'rounds/'.Str::uuid().'.part' : $path;
+            if (
+                $disk->putFileAs(dirname($kept), new File($zip), basename($kept)) === false ||
+                ($kept !== $path && (($disk->exists($path) && ! $disk->delete($path)) || ! $disk->move($kept, $path)))
+            ) {
                 throw ActionException::because('refusals.agreement.export-could-not-finished');
             }
         } finally {

@@ -71,7 +71,9 @@ final readonly class CutImportApart
     private static function copy(string $path): string
     {
         $to = 'imports/'.Str::random(40);
-        if (! Storage::disk(OpenedImport::disk())->copy($path, $to)) {
+        $disk = Storage::disk(OpenedImport::disk());
+        $from = $disk->readStream($path);
+        if ($from === null || $disk->put($to, $from) === false) {
             throw ActionException::because('import.not-kept');
         }
 
