@@ -5,9 +5,11 @@ use Monolog\Processor\PsrLogMessageProcessor;
 
 // A file a day, for its owner alone, gone after a while. What is written is scrubbed of values where it is reported.
 return [
-    'default' => env('LOG_CHANNEL', 'daily'),
+    'default' => 'written',
     'deprecations' => ['channel' => 'null', 'trace' => false],
     'channels' => [
+        // Where nothing can be written down any more, pages go on.
+        'written' => ['driver' => 'stack', 'channels' => [env('LOG_CHANNEL', 'daily')], 'ignore_exceptions' => true],
         'daily' => [
             'driver' => 'daily',
             'path' => storage_path('logs/verified-consensus.log'),

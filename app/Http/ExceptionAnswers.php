@@ -7,6 +7,7 @@ namespace App\Http;
 use App\Exceptions\ActionException;
 use App\Sight\NotNow;
 use Illuminate\Auth\Access\AuthorizationException;
+use Illuminate\Contracts\Database\LostConnectionDetector;
 use Illuminate\Database\QueryException;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Http\JsonResponse;
@@ -15,6 +16,8 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Log;
+use League\Flysystem\FilesystemException;
+use PDOException;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
 /** The one place where exceptions become pages and JSON. */
@@ -54,6 +57,10 @@ final class ExceptionAnswers
         );
         $exceptions->render(static fn (NotFoundHttpException $e, Request $request) => self::notFound($request));
         $exceptions->render(static fn (NotNow $e, Request $request) => self::notNow($e, $request));
+        $exceptions->render(static fn (PDOException $e, Request $request) => self::withoutDatabase($e, $request));
+        $exceptions->render(static fn (FilesystemException $e, Request $request) => self::isFull($e)
+            ? self::wentWrong($request, 507)
+            : null);
         $exceptions->render(static fn (ActionException $e, Request $request) => self::refused($e, $request));
         $exceptions->shouldRenderJsonWhen(static fn (Request $request): bool => self::wantsJson($request));
     }
@@ -82,6 +89,32 @@ final class ExceptionAnswers
                 $e->status(),
             )
             : response()->view('not-now', ['why' => $e->why->value], $e->status());
+    }
+
+    /** The database is being started, was ended under the request, has no room; all else is a fault of the program. */
+    private static function withoutDatabase(PDOException $e, Request $request): JsonResponse|Response|null
+    {
+        $state = preg_match('/SQLSTATE\[([0-9A-Z]{5})\]/', $e->getMessage(), $m) === 1 ? $m[1] : '';
+        if ($state === '53100' || self::isFull($e)) {
+            return self::wentWrong($request, 507);
+        }
+        // Class 08: no connection; 57P0x: it is ended or not yet begun; 53300: no more connections.
+        $away = str_starts_with($state, '08') || str_starts_with($state, '57P0') || $state === '53300' ||
+            app(LostConnectionDetector::class)->causedByLostConnection($e);
+
+        return $away ? self::wentWrong($request, 503)->withHeaders(['Retry-After' => '5']) : null;
+    }
+
+    private static function isFull(\Throwable $e): bool
+    {
+        return str_contains($e->getMessage(), 'No space left on device');
+    }
+
+    private static function wentWrong(Request $request, int $status): JsonResponse|Response
+    {
+        return self::wantsJson($request)
+            ? response()->json(['message' => __("errors.$status.says")], $status)
+            : response()->view("errors.$status", [], $status);
     }
 
     /** Said on the page whose form was sent, with what was filled in. */

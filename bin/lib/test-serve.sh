@@ -75,7 +75,7 @@ site_rewound() {
   db=$(sed -n 's/^DB_DATABASE=//p' "$SITE/.env")
   "$SITE/bin/serve" keep && "$SITE/bin/serve" start || return 1
   site_asked "$db" "insert into cache (key, value, expiration) values ('before', 'it', 4000000000)"
-  before=$(site_asked "$db" "select count(*), md5(string_agg(id || entry, ',' order by id)) from (select id, a::text as entry from audits a) x")
+  before=$(site_asked "$db" "select count(*), md5(string_agg(id || entry, ',' order by id)) from (select id, a::text as entry from audit_entries a) x")
   sleep 1.2
   moment=$(site_asked "$db" "select to_char(clock_timestamp() at time zone 'UTC', 'YYYY-MM-DD HH24:MI:SS.US') || '+00'")
   sleep 1.2
@@ -83,7 +83,7 @@ site_rewound() {
   site_asked "$db" "alter table users rename to gone"
   "$SITE/bin/serve" rewind "$moment" && "$SITE/bin/serve" start || return 1
   [ "$(site_asked "$db" "select string_agg(key, ',') from cache where value = 'it'")" = before ] || { echo "not as it was"; return 1; }
-  [ "$(site_asked "$db" "select count(*), md5(string_agg(id || entry, ',' order by id)) from (select id, a::text as entry from audits a) x")" = "$before" ] \
+  [ "$(site_asked "$db" "select count(*), md5(string_agg(id || entry, ',' order by id)) from (select id, a::text as entry from audit_entries a) x")" = "$before" ] \
     || { echo "the record is another"; return 1; }
   code=$(curl -sk --max-time 20 -o /dev/null -w '%{http_code}' "https://127.0.0.1:$port/login")
   echo "pages answer $code, the record has $before"

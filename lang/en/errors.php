@@ -42,8 +42,14 @@ return [
     ],
     '503' => [
         'title' => 'Closed for a moment',
-        'says' => 'The application is being looked after and will be back shortly. Calls of a reading that is open are '
+        'says' => 'The application is being looked after, or what it stands on is being started, and will be back shortly. What '
+            .'this page was about to do was not done. Calls of a reading that is open are '
             .'kept in this browser and go out by themselves.',
+    ],
+    '507' => [
+        'title' => 'No room left here',
+        'says' => 'The server’s disk is full, so that this was not stored; what was stored before is safe. Tell who looks '
+            .'after the server. Calls of a reading are kept in this browser and go out by themselves.',
     ],
     'today' => 'Today',
     'back' => 'Back',

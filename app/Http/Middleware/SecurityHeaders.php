@@ -6,6 +6,7 @@ namespace App\Http\Middleware;
 
 use Closure;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Auth;
 use Symfony\Component\HttpFoundation\Response;
 
 /** Nothing is loaded from elsewhere or written into a page, nothing private is cached, nobody frames it. */
@@ -37,7 +38,8 @@ final class SecurityHeaders
         if ($request->isSecure() && is_int($seconds) && $seconds > 0) {
             $response->headers->set('Strict-Transport-Security', "max-age=$seconds");
         }
-        if ($request->hasSession() && $request->user() !== null) {
+        // Who it is has been asked by now; to ask again may fail where the answer is that something failed.
+        if (Auth::hasUser()) {
             $response->headers->set('Cache-Control', 'no-store, private');
         }
 

@@ -1,0 +1,1 @@
+<x-went-wrong code="507" />
