@@ -63,11 +63,12 @@ final readonly class Attempts
     public function wait(string $email, Caller $from): int
     {
         $account = self::account($email);
-        $since = LoginAttempt::query()->where('account', $account)->where('outcome', 'in')->max('at');
+        // By their order, not by their times: a clock may be put back.
+        $since = LoginAttempt::query()->where('account', $account)->where('outcome', 'in')->max('id');
         $of = static fn (): Builder => LoginAttempt::query()
             ->where('account', $account)
             ->where('outcome', '<>', 'in')
-            ->when($since !== null, static fn (Builder $q) => $q->where('at', '>', $since));
+            ->when($since !== null, static fn (Builder $q) => $q->where('id', '>', $since));
         $waits = [self::left($of()->where('ip', $from->ip), self::HERE)];
         if (! in_array($account, $from->entered, true)) {
             $waits[] = self::left($of(), self::ANYWHERE);

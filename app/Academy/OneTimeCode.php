@@ -14,7 +14,7 @@ final class OneTimeCode
     private const ALPHABET = 'ABCDEFGHIJKLMNOPQRSTUVWXYZ234567';
 
     /** Steps by which the other clock may differ. */
-    private const DRIFT = 1;
+    public const DRIFT = 1;
 
     /** @return string a secret of 160 bits, as base 32 */
     public static function secret(): string

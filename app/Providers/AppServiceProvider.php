@@ -71,6 +71,7 @@ use App\Models\User;
 use App\Models\Work;
 use App\Notices\Actions\SendDigests;
 use App\Notices\Actions\TellPeople;
+use App\Operations\Actions\WatchClock;
 use App\Operations\AppRole;
 use App\Operations\Policies\AuditEntryPolicy;
 use App\Operations\TemporaryFiles;
@@ -313,6 +314,7 @@ final class AppServiceProvider extends ServiceProvider
             static $next = 0.0;
             if (microtime(true) >= $next) {
                 $next = microtime(true) + 5.0;
+                app(WatchClock::class)();
                 app(RestartConversions::class)();
                 app(Works::class)->takeUp();
                 app(MeasureWhatIsStale::class)();

@@ -99,6 +99,7 @@ return [
         'invitation-withdrawn' => 'took an invitation back',
         'device-renewed' => 'gave a device another token',
         'secrets-rotated' => 'gave the installation other secrets',
+        'clock-put-back' => 'the server’s clock was put back',
         'backup-made' => 'made a backup',
         'logged-in' => 'logged in',
         'log-in-failed' => 'somebody failed to log in as a person',
@@ -171,6 +172,7 @@ return [
         'zone' => ':value',
         'scopes' => ':value',
         'until' => 'until :value',
+        'seconds' => 'by :value s',
         'note' => ':value',
     ],
 ];

@@ -6,6 +6,7 @@ use App\Audit\RecordChain;
 use App\Models\DebriefSession;
 use App\Models\Golfer;
 use App\Models\Reading;
+use App\Models\Recording;
 use App\Models\Sitting;
 use App\Models\User;
 use App\Shelf\Actions\StoreRecording;
@@ -150,4 +151,32 @@ function heldDebrief(object $test, int $cases = 3): DebriefSession
     app(Onlookers::class)->forget();
 
     return DebriefSession::query()->orderByDesc('id')->firstOrFail();
+}
+
+/** Plans a round through the page and returns it. */
+function planned(object $test, array $change = []): Sitting
+{
+    $recordings = Recording::query()->orderBy('id')->limit(3)->pluck('id')->all();
+    // People who have been shown no answer yet.
+    $members = array_map(
+        fn (int $i): int => User::query()->firstOrCreate(
+            ['email' => "new$i@fernhollow.example"],
+            ['name' => "Newcomer $i", 'password' => 'x', 'role' => 'instructor'],
+        )->id,
+        [1, 2],
+    );
+    $test
+        ->actingAs($test->headCoach())
+        ->post('/rounds', [
+            'name' => 'Summer round',
+            'kind' => 'round',
+            'show' => 'both',
+            'recordings' => $recordings,
+            'members' => $members,
+            ...$change,
+        ])
+        ->assertSessionHasNoErrors()
+        ->assertSessionMissing('refused');
+
+    return Sitting::query()->latest('id')->firstOrFail();
 }

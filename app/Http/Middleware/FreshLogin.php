@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
+use App\Academy\Http\FreshController;
 use App\Http\ExceptionAnswers;
 use Closure;
 use Illuminate\Auth\Middleware\RequirePassword;
@@ -24,6 +25,12 @@ final class FreshLogin extends RequirePassword
     {
         if (! $request->isMethod('GET') && ! $request->expectsJson()) {
             $request->session()->put(self::HELD, ExceptionAnswers::shown($request));
+        }
+
+        // What lies ahead is of before the clock was put back, and would count as fresh for as long.
+        $given = $request->session()->get(FreshController::SINCE);
+        if (is_int($given) && $given > now()->getTimestamp()) {
+            $request->session()->forget(FreshController::SINCE);
         }
 
         return parent::handle($request, static function (Request $request) use ($next): mixed {

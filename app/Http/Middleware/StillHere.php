@@ -47,7 +47,8 @@ final class StillHere
     private static function isOver(Request $request): bool
     {
         $since = $request->session()->get(self::SINCE);
-        if (! is_int($since)) {
+        // One that lies ahead is of before the clock was put back.
+        if (! is_int($since) || $since > now()->getTimestamp()) {
             $request->session()->put(self::SINCE, now()->getTimestamp());
 
             return false;

@@ -55,7 +55,7 @@ it('has every acknowledged hand-in among the inputs of the key, whenever the pan
             }
             touch($barrier);
             usleep(1000 * mt_rand(0, 60));
-            for (;;) {
+            for (; ;) {
                 // Once nobody hands in any more, what is refused is refused for good.
                 $over = ! $processes->contains(static fn ($p): bool => $p->running());
                 try {

@@ -13,34 +13,6 @@ use App\Sittings\Actions\OpenRound;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
 
-/** Plans a round through the page and returns it. */
-function planned(object $test, array $change = []): Sitting
-{
-    $recordings = Recording::query()->orderBy('id')->limit(3)->pluck('id')->all();
-    // People who have been shown no answer yet.
-    $members = array_map(
-        fn (int $i): int => User::query()->firstOrCreate(
-            ['email' => "new$i@fernhollow.example"],
-            ['name' => "Newcomer $i", 'password' => 'x', 'role' => 'instructor'],
-        )->id,
-        [1, 2],
-    );
-    $test
-        ->actingAs($test->headCoach())
-        ->post('/rounds', [
-            'name' => 'Summer round',
-            'kind' => 'round',
-            'show' => 'both',
-            'recordings' => $recordings,
-            'members' => $members,
-            ...$change,
-        ])
-        ->assertSessionHasNoErrors()
-        ->assertSessionMissing('refused');
-
-    return Sitting::query()->latest('id')->firstOrFail();
-}
-
 it('goes from draft to open to closed to published, and writes each step down', function () {
     $round = planned($this);
     $head = $this->headCoach();
