@@ -1,13 +1,17 @@
 <?php
 
-// Seats so many readers in an open round of a loaded demo, and prints how each comes in: for bin/bench load.
+// Seats so many readers in an open round of a loaded demo, and closes so many others, ready to be published; prints how each
+// reader comes in. For bin/bench load and bin/test serve.
 
 use App\Demo\Fernhollow;
 use App\Models\Reading;
 use App\Models\Recording;
 use App\Models\User;
+use App\Sittings\Actions\CloseRound;
+use App\Sittings\Actions\HandInReading;
 use App\Sittings\Actions\OpenRound;
 use App\Sittings\Actions\PlanRound;
+use Core\Codebook\Codebook;
 use Core\Sight\Role;
 use Core\Sight\SittingKind;
 use Illuminate\Contracts\Console\Kernel;
@@ -58,4 +62,25 @@ foreach ($readers as $reader) {
             ->all(),
     ];
 }
-echo json_encode(['password' => Fernhollow::PASSWORD, 'readers' => $given], JSON_THROW_ON_ERROR);
+$closed = [];
+for ($n = 0; $n < (int) ($argv[2] ?? 0); $n++) {
+    $next = app(PlanRound::class)(
+        "Closed $n ".now()->format('H:i:s'),
+        SittingKind::Round,
+        array_slice(array_values($swings), 0, 2),
+        array_map(static fn (User $u): int => $u->id, array_slice($readers, 0, 3)),
+        'trace',
+        $head,
+    );
+    app(OpenRound::class)($next, $head);
+    $of = Reading::query()->whereIn('sitting_case_id', $next->cases()->select('id'))->with(['user', 'case'])->get();
+    foreach ($of as $reading) {
+        foreach (Codebook::standard()->keys() as $fault) {
+            $reading->calls()->create(['fault' => $fault, 'presence' => 'absent', 'confidence' => 70]);
+        }
+        app(HandInReading::class)($reading, $reading->user);
+    }
+    app(CloseRound::class)->now($next->refresh(), $head);
+    $closed[] = $next->public_id;
+}
+echo json_encode(['password' => Fernhollow::PASSWORD, 'readers' => $given, 'rounds' => $closed], JSON_THROW_ON_ERROR);

@@ -178,6 +178,10 @@ pg_settings() {
 
 # Starts the cluster (making it first if need be); sets PG_STARTED=1 when this call started it.
 pg_up() {
+  pg_begin
+  pg_role 2>"$RUN/psql.log" || fail "the project's PostgreSQL refuses the password in .env" "$(head -n 1 "$RUN/psql.log")"
+}
+pg_begin() {
   local port pw
   PG_STARTED=0
   pg_find
@@ -198,7 +202,6 @@ pg_up() {
       || fail "the project's PostgreSQL did not start" "$(pg_as tail -n 3 "$PGDIR/server.log")"
     PG_STARTED=1
   fi
-  pg_role 2>"$RUN/psql.log" || fail "the project's PostgreSQL refuses the password in .env" "$(head -n 1 "$RUN/psql.log")"
 }
 pg_down() { pg_running && pg_as "$PGBIN/pg_ctl" -D "$PGDIR" -m fast -w stop >/dev/null 2>&1 || true; }
 pg_database() { [ "$(pg_sql postgres "select 1 from pg_database where datname='$1'")" = 1 ] || pg_sql postgres "create database $1"; }

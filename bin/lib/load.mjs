@@ -1,41 +1,23 @@
 // Readers at work: each saves a call a second and opens a page every ten seconds, or saves as fast as it is answered. Prints
 // how long it took and whether anything that was acknowledged is not there afterwards. For bin/bench load; loopback only.
 import { readFileSync } from 'node:fs';
+import { Browser, json } from './as-browser.mjs';
 
 const [url, given, seconds = '60', how = 'paced'] = process.argv.slice(2);
-if (!/^https?:\/\/127\.0\.0\.1:/.test(url)) throw new Error('loopback only');
-const { password, readers } = JSON.parse(readFileSync(given, 'utf8'));
+const { readers } = JSON.parse(readFileSync(given, 'utf8'));
 const pause = (ms) =>
   new Promise((done) => {
     setTimeout(done, ms);
   });
 
-class Reader {
+class Reader extends Browser {
   constructor({ email, readings }, n) {
-    Object.assign(this, { email, readings, n, jar: new Map(), acknowledged: new Map(), version: new Map() });
-  }
-
-  async ask(path, options = {}) {
-    const headers = { Cookie: [...this.jar].map(([k, v]) => `${k}=${v}`).join('; '), ...options.headers };
-    const answer = await fetch(url + path, { redirect: 'manual', ...options, headers });
-    for (const line of answer.headers.getSetCookie()) {
-      const [pair] = line.split(';');
-      this.jar.set(pair.slice(0, pair.indexOf('=')), pair.slice(pair.indexOf('=') + 1));
-    }
-    return answer;
+    super(url);
+    Object.assign(this, { email, readings, n, acknowledged: new Map(), version: new Map() });
   }
 
   async enter() {
-    const page = await (await this.ask('/login')).text();
-    const token = /name="_token" value="([^"]+)"/.exec(page)[1];
-    const answer = await this.ask('/login', {
-      method: 'POST',
-      headers: { 'Content-Type': 'application/x-www-form-urlencoded' },
-      body: new URLSearchParams({ _token: token, email: this.email, password }),
-    });
-    await answer.text();
-    if (answer.status !== 302 || answer.headers.get('location').endsWith('/login'))
-      throw new Error(`${this.email} was not let in`);
+    await this.logIn(this.email);
     for (const reading of this.readings.slice(0, 3)) await this.open(reading);
   }
 
@@ -53,7 +35,7 @@ class Reader {
     const from = performance.now();
     const answer = await this.ask(`/read/${reading}/changes`, {
       method: 'POST',
-      headers: { 'Content-Type': 'application/json', Accept: 'application/json', 'X-CSRF-TOKEN': this.token },
+      headers: json,
       body: JSON.stringify({
         writer: `w-load-${this.n}`,
         changes: [

@@ -42,7 +42,7 @@ site_nodes() {
   db=$(sed -n 's/^DB_DATABASE=//p' "$SITE/.env")
   groups="${NODES[0]},${NODES[1]}"
   NODES="$one,$two" NODE_GROUPS=$groups FILM=$(site_film) ROUND=$(site_asked "$db" "select public_id from sittings where published_at is not null and kind = 'round' order by id limit 1") \
-    SWINGS=$(site_asked "$db" "select string_agg(public_id, ',') from (select r.public_id from recordings r join golfers g on g.id = r.golfer_id where r.erased_at is null and not exists (select 1 from films f where f.recording_id = r.id) and exists (select 1 from consents c where c.golfer_id = g.id) order by r.id limit 2) x") \
+    SWINGS=$(site_swings "$db" 2) \
     node --test --test-reporter=spec tests/nodes/two-nodes.test.mjs || code=1
   redis-cli -p "$redis" --no-auth-warning dbsize
   redis-cli -p "$redis" -n 1 dbsize

@@ -1,4 +1,4 @@
-# bin/test serve [kills|rewind|nodes|journeys]: the application as bin/serve runs it, in a folder of its own that goes again.
+# bin/test serve [kills|rewind|mishaps|nodes|journeys]: the application as bin/serve runs it, in a folder of its own that goes again.
 # Sourced by bin/test.
 . "$ROOT/bin/lib/test-nodes.sh"
 part_of() { [ "$ONLY" = all ] || [ "$ONLY" = "$1" ]; }
@@ -23,6 +23,9 @@ served() {
   fi
   if part_of rewind; then
     SHOW=8 step "back to a moment before a mishap" site_rewound "$port"
+  fi
+  if part_of mishaps; then
+    SHOW=20 step "killed, full and put back in the middle of work" site_mishaps "$port"
   fi
   if part_of nodes; then
     SHOW=30 step "two web machines, one of them killed" site_nodes
@@ -56,6 +59,7 @@ site() {
 }
 site_ends() {
   nodes_end
+  unmounted
   [ -n "${SITE:-}" ] || return 0
   "$SITE/bin/serve" stop >/dev/null 2>&1 || true
   "$SITE/bin/stop" >/dev/null 2>&1 || true
@@ -74,12 +78,12 @@ site_rewound() {
   local port=$1 before moment db code
   db=$(sed -n 's/^DB_DATABASE=//p' "$SITE/.env")
   "$SITE/bin/serve" keep && "$SITE/bin/serve" start || return 1
-  site_asked "$db" "insert into cache (key, value, expiration) values ('before', 'it', 4000000000)"
+  site_asked "$db" "insert into cache (key, value, expiration) values ('before', 'it', 2000000000)"
   before=$(site_asked "$db" "select count(*), md5(string_agg(id || entry, ',' order by id)) from (select id, a::text as entry from audit_entries a) x")
   sleep 1.2
   moment=$(site_asked "$db" "select to_char(clock_timestamp() at time zone 'UTC', 'YYYY-MM-DD HH24:MI:SS.US') || '+00'")
   sleep 1.2
-  site_asked "$db" "insert into cache (key, value, expiration) values ('after', 'it', 4000000000)"
+  site_asked "$db" "insert into cache (key, value, expiration) values ('after', 'it', 2000000000)"
   site_asked "$db" "alter table users rename to gone"
   "$SITE/bin/serve" rewind "$moment" && "$SITE/bin/serve" start || return 1
   [ "$(site_asked "$db" "select string_agg(key, ',') from cache where value = 'it'")" = before ] || { echo "not as it was"; return 1; }
@@ -91,6 +95,60 @@ site_rewound() {
   "$SITE/bin/serve" moments | tail -n 12
   site stop
   [ "$code" = 200 ]
+}
+# People at work while processes are killed, disks fill up and the clock is put back. The films and the database lie on small
+# disks of their own where that can be had.
+site_mishaps() {
+  local port=$1 films="" data="" db code=0
+  db=$(sed -n 's/^DB_DATABASE=//p' "$SITE/.env")
+  site stop
+  (cd "$SITE" && ROOT=$SITE && . bin/lib/common.sh && pg_up && "${PHP[@]}" artisan config:clear && QUEUE_CONNECTION=sync "${PHP[@]}" bin/lib/bench-load.php 6 8 && "${PHP[@]}" artisan config:cache >/dev/null) \
+    | tail -n 1 >"$SITE/storage/readers.json"
+  (
+    cd "$SITE"
+    ROOT=$SITE
+    . bin/lib/common.sh
+    pg_find; pg_down
+    pg_place; echo "$PGDIR" >"$SITE/storage/pgdir"
+  )
+  MOUNTS=()
+  films="$SITE/storage/run/lanes/films-1" data=$(cat "$SITE/storage/pgdir")
+  mounted "$films" 4 || films=""
+  mounted "$data" 60 || data=""
+  (cd "$SITE" && ROOT=$SITE && . bin/lib/common.sh && . bin/lib/serve.sh && serve_user && serve_own)
+  site start || code=1
+  if [ "$code" = 0 ]; then
+    CLOCK_FILE=$(sed -n 's/^CLOCK_FILE=//p' "$SITE/.env") FILMS_MOUNT=$films DATABASE_MOUNT=$data NODE_TLS_REJECT_UNAUTHORIZED=0 \
+      node --no-warnings bin/lib/mishaps.mjs "https://127.0.0.1:$port" "$SITE" "$SITE/storage/readers.json" "$(site_film)" \
+      "$(site_swings "$db" 4)" || code=1
+    [ "$code" = 0 ] || tail -n 15 "$SITE"/storage/logs/*.log "$SITE"/storage/serve/log/{pages,database,fpm}.log
+  fi
+  site stop
+  unmounted
+  return "$code"
+}
+# Puts a folder with what lies in it on a disk of its own with so many MB to spare.
+mounted() { # FOLDER SPARE
+  local mode owner
+  mode=$(stat -c %a "$1") owner=$(stat -c %u:%g "$1")
+  mkdir -p "$1.small"
+  mount -t tmpfs -o "size=$(($(du -sm "$1" | cut -f1) + $2))m,mode=$mode" tmpfs "$1.small" || { rmdir "$1.small"; return 1; }
+  cp -a "$1/." "$1.small/"
+  mount --move "$1.small" "$1" 2>/dev/null || { umount "$1.small"; rmdir "$1.small"; return 1; }
+  chown "$owner" "$1"
+  rmdir "$1.small"
+  MOUNTS+=("$1")
+}
+unmounted() {
+  local at
+  for at in "${MOUNTS[@]:-}"; do [ -n "$at" ] && umount "$at" || true; done
+  MOUNTS=()
+}
+# So many swings without a film, whose golfers agreed.
+site_swings() { # DATABASE N
+  site_asked "$1" "select string_agg(public_id, ',') from (select r.public_id from recordings r where r.erased_at is null
+    and not exists (select 1 from films f where f.recording_id = r.id)
+    and exists (select 1 from consents c where c.golfer_id = r.golfer_id) order by r.id limit $2) x"
 }
 # What runs of the group that a process led.
 site_left() { ps -eo pid=,pgid= | awk -v g="$1" '$2 == g { print $1 }'; }

@@ -4,6 +4,7 @@ import { createHash } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { setTimeout as wait } from 'node:timers/promises';
 import { test } from 'node:test';
+import { Browser, json } from '../../bin/lib/as-browser.mjs';
 
 const NODES = process.env.NODES.split(',').map((port) => `http://127.0.0.1:${port}`);
 /** Leaders of the process groups of the first node: its pages and its worker. */
@@ -12,51 +13,8 @@ const SWINGS = process.env.SWINGS.split(',');
 const ROUND = process.env.ROUND;
 const FILM = readFileSync(process.env.FILM);
 const PART = 24 * 1024;
-const PASSWORD = 'fernhollow-winter';
 
 const sum = (bytes) => createHash('sha256').update(bytes).digest('hex');
-
-/** A browser of one person; it may ask either node. */
-class Browser {
-  cookies = new Map();
-  token = '';
-
-  async ask(node, path, { method = 'GET', body, headers = {} } = {}) {
-    const answer = await fetch(NODES[node] + path, {
-      method,
-      body,
-      redirect: 'manual',
-      headers: {
-        Cookie: [...this.cookies].map(([name, value]) => `${name}=${value}`).join('; '),
-        ...(method === 'GET' ? {} : { 'X-CSRF-TOKEN': this.token }),
-        ...headers,
-      },
-    });
-    for (const set of answer.headers.getSetCookie()) {
-      const [, name, value] = /^([^=]+)=([^;]*)/.exec(set);
-      this.cookies.set(name, value);
-    }
-    return answer;
-  }
-
-  async page(node, path) {
-    const answer = await this.ask(node, path);
-    const text = await answer.text();
-    assert.equal(answer.status, 200, `${path}: ${answer.status} ${answer.headers.get('location') ?? ''}`);
-    this.token = /name="csrf-token" content="([^"]+)"|name="_token" value="([^"]+)"/.exec(text)?.slice(1).find(Boolean);
-    return text;
-  }
-
-  async logIn(node, who) {
-    await this.page(node, '/login');
-    const answer = await this.ask(node, '/login', {
-      method: 'POST',
-      body: new URLSearchParams({ _token: this.token, email: `${who}@fernhollow.example`, password: PASSWORD }),
-    });
-    assert.equal(answer.status, 302);
-    assert.doesNotMatch(answer.headers.get('location'), /login/);
-  }
-}
 
 async function until(what, look) {
   for (let n = 0; n < 1200; n += 1) {
@@ -67,11 +25,9 @@ async function until(what, look) {
   throw new Error(`not within five minutes: ${what}`);
 }
 
-const json = { Accept: 'application/json', 'Content-Type': 'application/json' };
-
 async function announced(coach, node, swing) {
-  await coach.page(node, `/bench/${swing}`);
-  const answer = await coach.ask(node, `/bench/${swing}/films`, {
+  await coach[node].page(`/bench/${swing}`);
+  const answer = await coach[node].ask(`/bench/${swing}/films`, {
     method: 'POST',
     headers: json,
     body: JSON.stringify({ view: 'face-on', name: 'shared.mp4', bytes: FILM.length, slowed: 1 }),
@@ -81,7 +37,7 @@ async function announced(coach, node, swing) {
 }
 
 async function sent(coach, node, to, offset) {
-  const answer = await coach.ask(node, `${to}?offset=${offset}`, {
+  const answer = await coach[node].ask(`${to}?offset=${offset}`, {
     method: 'PUT',
     headers: { ...json, 'Content-Type': 'application/octet-stream' },
     body: FILM.subarray(offset, offset + PART),
@@ -91,7 +47,7 @@ async function sent(coach, node, to, offset) {
 
 const ready = (coach, node, to) =>
   until('the film is ready', async () => {
-    const film = await (await coach.ask(node, to, { headers: json })).json();
+    const film = await (await coach[node].ask(to, { headers: json })).json();
     assert.notEqual(film.state, 'refused', film.message);
     return film.state === 'ready' && film;
   });
@@ -103,11 +59,13 @@ const plain = (html) =>
     .replace(/(csrf-token" content|_token" value|nonce)="[^"]*"/g, '')
     .replace(/\s+/g, ' ');
 
-const coach = new Browser();
+/** One browser that may ask either. */
+const coach = NODES.map((base) => new Browser(base));
+coach[1].cookies = coach[0].cookies;
 
 test('who logs in on one is in on the other', async () => {
-  await coach.logIn(0, 'maren');
-  for (const node of [0, 1]) assert.match(await coach.page(node, '/'), /csrf-token/);
+  await coach[0].logIn('maren@fernhollow.example');
+  for (const node of [0, 1]) assert.match(await coach[node].page('/'), /csrf-token/);
 });
 
 test('a film whose parts go to either is whole on both', async () => {
@@ -126,18 +84,18 @@ test('a film whose parts go to either is whole on both', async () => {
   assert.ok(node >= 4, 'the film is too short to tell');
   await ready(coach, 1, to);
   for (const of of [0, 1]) {
-    const bytes = Buffer.from(await (await coach.ask(of, `${to}/original`)).arrayBuffer());
+    const bytes = Buffer.from(await (await coach[of].ask(`${to}/original`)).arrayBuffer());
     assert.equal(sum(bytes), sum(FILM));
   }
   const stream = `/bench/${SWINGS[0]}/film/face-on/stream`;
-  const whole = Buffer.from(await (await coach.ask(0, stream)).arrayBuffer());
+  const whole = Buffer.from(await (await coach[0].ask(stream)).arrayBuffer());
   for (const of of [0, 1]) {
     for (const [from, last] of [
       [0, 99],
       [5000, 70_000],
       [whole.length - 9, whole.length - 1],
     ]) {
-      const part = await coach.ask(of, stream, { headers: { Range: `bytes=${from}-${last}` } });
+      const part = await coach[of].ask(stream, { headers: { Range: `bytes=${from}-${last}` } });
       assert.equal(part.status, 206);
       assert.equal(part.headers.get('content-range'), `bytes ${from}-${last}/${whole.length}`);
       assert.equal(sum(Buffer.from(await part.arrayBuffer())), sum(whole.subarray(from, last + 1)));
@@ -147,19 +105,19 @@ test('a film whose parts go to either is whole on both', async () => {
 
 test('both say the same figures', async () => {
   for (const path of [`/agreement/${ROUND}`, '/shelf', `/bench/${SWINGS[0]}`]) {
-    assert.equal(plain(await coach.page(0, path)), plain(await coach.page(1, path)), path);
+    assert.equal(plain(await coach[0].page(path)), plain(await coach[1].page(path)), path);
   }
 });
 
 test('what is asked for on one is taken away from the other', async () => {
-  await coach.page(0, `/agreement/${ROUND}`);
-  const asked = await coach.ask(0, `/agreement/${ROUND}/export`, {
+  await coach[0].page(`/agreement/${ROUND}`);
+  const asked = await coach[0].ask(`/agreement/${ROUND}/export`, {
     method: 'POST',
-    body: new URLSearchParams({ _token: coach.token }),
+    body: new URLSearchParams({ _token: coach[0].token }),
   });
   assert.ok(asked.status < 400, `${asked.status}`);
   const sums = await until('the export is there', async () => {
-    const files = await Promise.all([0, 1].map((node) => coach.ask(node, `/agreement/${ROUND}/export`)));
+    const files = await Promise.all([0, 1].map((node) => coach[node].ask(`/agreement/${ROUND}/export`)));
     if (!files.every((f) => f.status === 200 && /zip/.test(f.headers.get('content-type')))) return null;
     return Promise.all(files.map(async (f) => sum(Buffer.from(await f.arrayBuffer()))));
   });
@@ -177,10 +135,10 @@ test('one killed in mid-upload: the other goes on, and nothing that was acknowle
       () => true,
     ),
   );
-  const film = await (await coach.ask(1, to, { headers: json })).json();
+  const film = await (await coach[1].ask(to, { headers: json })).json();
   assert.equal(film.received, at);
   while (at < FILM.length) at = (await sent(coach, 1, to, at)).received;
   await ready(coach, 1, to);
-  assert.equal(sum(Buffer.from(await (await coach.ask(1, `${to}/original`)).arrayBuffer())), sum(FILM));
-  assert.match(await coach.page(1, `/bench/${SWINGS[0]}`), /film\/face-on/);
+  assert.equal(sum(Buffer.from(await (await coach[1].ask(`${to}/original`)).arrayBuffer())), sum(FILM));
+  assert.match(await coach[1].page(`/bench/${SWINGS[0]}`), /film\/face-on/);
 });
