@@ -130,12 +130,19 @@ serve_fpm() { # CHILDREN
     [ "$(id -u)" = 0 ] && printf 'user = %s\ngroup = %s\nlisten.owner = %s\nlisten.mode = 0600\n' "$SERVE_USER" "$SERVE_USER" "$SERVE_USER"
     printf 'listen = %s\npm = static\npm.max_children = %s\npm.max_requests = 2000\nrequest_terminate_timeout = 120s\n' "$SERVE/run/fpm.sock" "$1"
     printf 'catch_workers_output = yes\ndecorate_workers_output = no\nclear_env = yes\nenv[PATH] = /usr/local/bin:/usr/bin:/bin\n'
-    php_settings | while IFS='=' read -r name value; do printf 'php_admin_value[%s] = %s\n' "$name" "$value"; done
-    printf 'php_admin_value[opcache.enable] = 1\nphp_admin_value[opcache.memory_consumption] = 256\n'
-    printf 'php_admin_value[opcache.max_accelerated_files] = 20000\nphp_admin_value[opcache.validate_timestamps] = 0\n'
+    php_settings | grep -v '^opcache\.' | while IFS='=' read -r name value; do printf 'php_admin_value[%s] = %s\n' "$name" "$value"; done
     printf 'php_admin_value[realpath_cache_size] = 4M\nphp_admin_value[upload_tmp_dir] = %s\n' "$SERVE/tmp"
   } >"$SERVE/fpm.conf"
   php-fpm8.2 -t -y "$SERVE/fpm.conf" >"$SERVE/log/fpm-test.log" 2>&1 || fail "php-fpm refuses what was written" "$(tail -n 3 "$SERVE/log/fpm-test.log")"
+}
+
+# What is set when the first process starts and never again: the cache of compiled code and its JIT. Set for a pool they
+# would be refused without a word to anybody.
+fpm_flags() {
+  local flag
+  php_settings | grep '^opcache\.' | grep -v '^opcache.enable_cli' | while read -r flag; do printf -- '-d %s ' "$flag"; done
+  printf -- '-d opcache.enable=1 -d opcache.memory_consumption=256 -d opcache.interned_strings_buffer=16 '
+  printf -- '-d opcache.max_accelerated_files=20000 -d opcache.validate_timestamps=0'
 }
 
 # What runs, a line each: NAME USER COUNT COMMAND.
@@ -145,7 +152,7 @@ serve_programs() { # WORKERS FILMS
   printf '%s\t%s\t%s\t%s\n' database "${PGUSER_OS:-$SERVE_USER}" 1 "$PGBIN/postgres -D $PGDIR $(pg_settings "$(env_get DB_PORT)")"
   root=$([ "$(id -u)" = 0 ] && echo root || echo "$SERVE_USER")
   printf '%s\t%s\t%s\t%s\n' \
-    pages "$root" 1 "$ROOT/bin/lib/serve-run.sh $SERVE/pages.group /usr/sbin/php-fpm8.2 -F -y $SERVE/fpm.conf" \
+    pages "$root" 1 "$ROOT/bin/lib/serve-run.sh $SERVE/pages.group /usr/sbin/php-fpm8.2 $(fpm_flags) -F -y $SERVE/fpm.conf" \
     web "$root" 1 "$ROOT/bin/lib/serve-run.sh $SERVE/web.group /usr/sbin/nginx -p $SERVE -c $SERVE/nginx.conf -e $SERVE/log/nginx-error.log -g 'daemon off;'" \
     queue "$SERVE_USER" "$1" "$php $ROOT/artisan queue:work --queue=default --sleep=1 --max-time=3600 --memory=384 --quiet" \
     films "$SERVE_USER" "$2" "$php $ROOT/artisan queue:work --queue=films --sleep=1 --max-time=3600 --memory=384 --quiet" \

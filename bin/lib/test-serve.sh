@@ -1,7 +1,7 @@
 # bin/test serve [kills|rewind|mishaps|nodes|journeys]: the application as bin/serve runs it, in a folder of its own that goes again.
 # Sourced by bin/test.
 . "$ROOT/bin/lib/test-nodes.sh"
-part_of() { [ "$ONLY" = all ] || [ "$ONLY" = "$1" ]; }
+part_of() { [ "$ONLY" = all ] || [[ ,$ONLY, = *,$1,* ]]; }
 served() {
   need_debian nginx-light php8.2-fpm supervisor openssl curl procps redis-server pgbackrest
   local site port

@@ -19,7 +19,7 @@ it('refuses options it does not know, saying how it is used', function (array $c
     [['bin/start', '--sample', '--empty'], 'the invented academy; it cannot be empty'],
     [['bin/start', '--fresh'], 'say --yes as well when nobody can be asked'],
     [['bin/start', '--port=web'], "--port wants a number, got 'web'"],
-    [['bin/test', 'everything'], 'Usage: bin/test [core|studies]'],
+    [['bin/test', 'everything'], 'Usage: bin/test [core|serve|studies]'],
 ]);
 
 it('names a port that is taken and changes nothing', function () {
