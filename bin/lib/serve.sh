@@ -15,6 +15,22 @@ serve_paths() {
   chmod 711 "$SERVE"; chmod 700 "$SERVE/tls"
 }
 
+# What is installed, by name and version: other than at the last install is said, and so are known holes in it.
+serve_packages() {
+  local now="$SERVE/packages.txt" said
+  composer show 2>/dev/null | awk '{print $1, $2}' | sort >"$now.new"
+  [ ! -f "$now" ] || diff "$now" "$now.new" | sed -n 's/^</  before:/p; s/^>/  now:   /p' >&2
+  mv "$now.new" "$now"
+  if said=$(timeout 60 composer audit --no-dev --format=plain 2>&1); then
+    say "no hole is known in the PHP packages ($(wc -l <"$now") of them, listed in storage/serve/packages.txt)"
+  elif grep -q '^Found ' <<<"$said"; then
+    say "holes are known in PHP packages:"
+    grep -E '^(Found|Package|Severity|Title|Affected)' <<<"$said" | sed 's/^/  /'
+  else
+    say "whether holes are known in the PHP packages could not be asked: the registry did not answer"
+  fi
+}
+
 # As root the pages run as a user that owns nothing but what is written.
 serve_user() {
   SERVE_USER=$(env_get SERVE_USER)

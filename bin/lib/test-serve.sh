@@ -1,4 +1,4 @@
-# bin/test serve [kills|rewind|mishaps|nodes|journeys]: the application as bin/serve runs it, in a folder of its own that goes again.
+# bin/test serve [kills|rewind|mishaps|upgrade|nodes|journeys]: the application as bin/serve runs it, in a folder of its own that goes again.
 # Sourced by bin/test.
 . "$ROOT/bin/lib/test-nodes.sh"
 part_of() { [ "$ONLY" = all ] || [[ ,$ONLY, = *,$1,* ]]; }
@@ -16,6 +16,7 @@ served() {
   mkdir -p "$site/storage"
   port=$(free_port 8500)
   SHOW=6 step "installed as for people" site install "$port"
+  step "compiled code is kept, and the JIT runs" site_compiled
   if part_of kills; then
     SHOW=2 step "started" site start
     SHOW=12 step "every process killed comes again" site_killed "$port"
@@ -26,6 +27,9 @@ served() {
   fi
   if part_of mishaps; then
     SHOW=20 step "killed, full and put back in the middle of work" site_mishaps "$port"
+  fi
+  if part_of upgrade; then
+    SHOW=12 step "another version, and back to the one before in a second folder" site_upgraded "$port"
   fi
   if part_of nodes; then
     SHOW=30 step "two web machines, one of them killed" site_nodes
@@ -57,8 +61,17 @@ site() {
     esac
   )
 }
+# As the process manager is started: what a pool asks for of this would be refused.
+site_compiled() {
+  local flags
+  flags=$(sed -n "s#^command=.*/php-fpm8.2 \(.*\) -F .*#\1#p" "$SITE/storage/serve/supervisor.conf")
+  # shellcheck disable=SC2086
+  php-fpm8.2 $flags -i | grep -E '^(Opcode Caching => Up and Running|JIT => On|opcache.validate_timestamps => Off)' | tee "$SITE/storage/compiled"
+  [ "$(wc -l <"$SITE/storage/compiled")" = 3 ]
+}
 site_ends() {
   nodes_end
+  second_ends
   unmounted
   [ -n "${SITE:-}" ] || return 0
   "$SITE/bin/serve" stop >/dev/null 2>&1 || true
@@ -95,6 +108,57 @@ site_rewound() {
   "$SITE/bin/serve" moments | tail -n 12
   site stop
   [ "$code" = 200 ]
+}
+# As docs/running.md says it: a backup, another version, and the one before again in a second folder out of the backup.
+site_upgraded() {
+  local port=$1 name end again
+  site start
+  name=$(cd "$SITE" && "${PHP[@]}" artisan backup:make | sed -n 's/^Backup \([^:]*\):.*/\1/p')
+  end=$(cd "$SITE" && "${PHP[@]}" artisan audit:verify | tail -n 1)
+  cat >"$SITE/database/migrations/2999_01_01_000000_another_version.php" <<'PHP'
+<?php
+
+return new class extends Illuminate\Database\Migrations\Migration
+{
+    public function up(): void
+    {
+        Illuminate\Support\Facades\Schema::create('another_version', fn ($t) => $t->id());
+        Illuminate\Support\Facades\DB::statement('alter table academies add column another text');
+    }
+};
+PHP
+  "$SITE/bin/serve" install && "$SITE/bin/serve" restart || return 1
+  [ "$(site_asked "$(sed -n 's/^DB_DATABASE=//p' "$SITE/.env")" "select count(*) from another_version")" = 0 ] || return 1
+  again=$(curl -sk --max-time 20 -o /dev/null -w '%{http_code}' "https://127.0.0.1:$port/login")
+  echo "backup $name; with another version pages answer $again"
+  [ "$again" = 200 ] || return 1
+  "$SITE/bin/serve" stop
+  SECOND=$(mktemp -d -p /tmp)
+  chmod 755 "$SECOND"
+  git ls-files -z | tar --null -T - -cf - | tar -C "$SECOND" -xf -
+  cp -a "$SITE/vendor" "$SECOND/vendor"
+  (
+    cd "$SECOND"
+    # Nothing of the first folder's settings is in the second's way.
+    unset DB_DATABASE FILMS_ROOT IMPORTS_ROOT EXPORTS_ROOT PAPERS_ROOT CLOCK_FILE
+    bin/serve install --port="$port" --pages=4 &&
+      BACKUP_KEY=$(sed -n 's/^BACKUP_KEY=//p' "$SITE/.env") "${PHP[@]}" artisan backup:restore "$name" --from="$SITE/storage/backups" &&
+      bin/serve install && bin/serve start
+  ) || return 1
+  again=$(cd "$SECOND" && "${PHP[@]}" artisan audit:verify | tail -n 1)
+  echo "there: $end; in the second folder: $again"
+  curl -sk --max-time 20 "https://127.0.0.1:$port/up"
+  again=$(curl -sk --max-time 20 -o /dev/null -w '%{http_code}' "https://127.0.0.1:$port/login")
+  second_ends
+  rm "$SITE/database/migrations/2999_01_01_000000_another_version.php"
+  [ "$again" = 200 ]
+}
+second_ends() {
+  [ -n "${SECOND:-}" ] || return 0
+  "$SECOND/bin/serve" stop >/dev/null 2>&1 || true
+  "$SECOND/bin/stop" >/dev/null 2>&1 || true
+  (cd "$SECOND" && ROOT=$SECOND && . bin/lib/common.sh && pg_find && pg_down) || true
+  rm -rf "$SECOND"
 }
 # People at work while processes are killed, disks fill up and the clock is put back. The films and the database lie on small
 # disks of their own where that can be had.

@@ -13,12 +13,21 @@ use RuntimeException;
 /** Lays a backup down in an empty installation. */
 final class BackupRestore extends Command
 {
-    protected $signature = 'backup:restore {name} {--env= : the file of settings; .env where it is not said}';
+    protected $signature = 'backup:restore {name} {--from= : the folder it lies in; that of this installation where it is not said}
+        {--env= : the file of settings; .env where it is not said}';
 
     protected $description = 'Lays a backup down in an installation that has nobody in it yet; then run migrate';
 
-    public function handle(RestoreBackup $restore): int
+    public function handle(): int
     {
+        // Of the house it comes from, whatever was cached of this one's settings.
+        $from = $this->option('from');
+        $key = getenv('BACKUP_KEY');
+        config(array_filter([
+            'backup.root' => is_string($from) ? $from : null,
+            'backup.key' => is_string($key) && $key !== '' ? $key : null,
+        ]));
+        $restore = app(RestoreBackup::class);
         $name = $this->argument('name');
         $path = $this->option('env');
         try {
