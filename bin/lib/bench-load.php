@@ -6,6 +6,7 @@
 use App\Demo\Fernhollow;
 use App\Models\Reading;
 use App\Models\Recording;
+use App\Models\Sitting;
 use App\Models\User;
 use App\Sittings\Actions\CloseRound;
 use App\Sittings\Actions\HandInReading;
@@ -14,7 +15,9 @@ use App\Sittings\Actions\PlanRound;
 use Core\Codebook\Codebook;
 use Core\Sight\Role;
 use Core\Sight\SittingKind;
+use Core\Sight\SittingState;
 use Illuminate\Contracts\Console\Kernel;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
 
 require dirname(__DIR__, 2).'/vendor/autoload.php';
@@ -34,9 +37,20 @@ for ($n = 0; $n < $wanted; $n++) {
     $readers[] = $reader;
 }
 $head = User::query()->where('role', Role::HeadCoach)->orderBy('id')->firstOrFail();
+// What a published panel has made a key of.
+$panel = Sitting::query()
+    ->where('kind', SittingKind::Panel)
+    ->where('state', SittingState::Published)
+    ->withCount('cases')
+    ->orderByDesc('cases_count')
+    ->firstOrFail();
 $swings = Recording::query()
     ->whereHas('golfer', static fn ($q) => $q->consenting(Core\Sight\Scope::StaffTraining))
-    ->orderByDesc('id')
+    ->whereIn('id', DB::table('case_swings')->select('recording_id')->whereIn(
+        'case_id',
+        DB::table('key_entries')->select('case_id')->whereIn('key_version_id', $panel->keys()->select('id')),
+    ))
+    ->orderBy('id')
     ->limit(10)
     ->pluck('id')
     ->map(static fn (mixed $id): int => is_int($id) ? $id : 0)

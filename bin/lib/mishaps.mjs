@@ -16,8 +16,15 @@ const CLOCK = process.env.CLOCK_FILE;
 const SENTENCES = /back shortly|disk is full|Closed for a moment|No room left|kept/;
 const sum = (bytes) => createHash('sha256').update(bytes).digest('hex');
 
-const supervised = (...args) =>
-  execFileSync('supervisorctl', ['-c', `${site}/storage/serve/supervisor.conf`, ...args], { encoding: 'utf8' }).trim();
+/** Its number; nought while it is being started again. */
+function pidOf(name) {
+  const conf = `${site}/storage/serve/supervisor.conf`;
+  try {
+    return Number(execFileSync('supervisorctl', ['-c', conf, 'pid', `${name}:${name}-0`], { encoding: 'utf8' }));
+  } catch {
+    return 0;
+  }
+}
 const children = (pid) =>
   execFileSync('ps', ['-eo', 'pid=,ppid='], { encoding: 'utf8' })
     .split('\n')
@@ -26,17 +33,16 @@ const children = (pid) =>
     .map(([child]) => child);
 const dead = (pid) => {
   try {
-    process.kill(pid, 'SIGKILL');
+    if (pid > 1) process.kill(pid, 'SIGKILL');
   } catch {
     // Gone already.
   }
 };
-/** With the signal that nobody can catch. */
+/** Whom it meets, with the signal that nobody can catch. */
 const KILLS = {
-  'php-fpm’s workers': () => children(Number(supervised('pid', 'pages:pages-0'))).forEach(dead),
-  'the queue’s workers': () =>
-    ['queue', 'films'].forEach((name) => dead(Number(supervised('pid', `${name}:${name}-0`)))),
-  PostgreSQL: () => dead(Number(supervised('pid', 'database:database-0'))),
+  'php-fpm’s workers': () => children(pidOf('pages')),
+  'the queue’s workers': () => ['queue', 'films'].map(pidOf),
+  PostgreSQL: () => [pidOf('database')],
 };
 
 const table = [];
@@ -114,7 +120,7 @@ class Savers {
           .ask(`/read/${reading}/changes`, {
             method: 'POST',
             headers: json,
-            body: JSON.stringify({ writer: `w-${n}`, changes: [change] }),
+            body: JSON.stringify({ writer: `w-mishap-${n}`, changes: [change] }),
           })
           .catch(() => null);
         const text = await this.answers.note(answer);
@@ -125,6 +131,8 @@ class Savers {
           break;
         }
         if (!this.going) return;
+        // A log-in that has ended meanwhile: the calls are kept, and go out after the next one.
+        if ([401, 419].includes(answer?.status)) await enter(person).catch(() => null);
         await pause(150);
       }
       await pause(20);
@@ -147,17 +155,19 @@ class Savers {
   }
 }
 
-const people = [];
-for (const { email, readings } of readers) {
-  const person = new Browser(url);
-  await person.logIn(email);
-  person.readings = readings.slice(0, 3);
-  person.versions = new Map();
+async function enter(person) {
+  await person.logIn(person.email);
   for (const reading of person.readings) {
     const sheet = await (await person.ask(`/read/${reading}/sheet`)).json();
     person.token = sheet.token;
     person.versions.set(reading, sheet.version);
   }
+}
+const people = [];
+for (const { email, readings } of readers) {
+  const person = new Browser(url);
+  Object.assign(person, { email, readings: readings.slice(0, 3), versions: new Map() });
+  await enter(person);
   people.push(person);
 }
 const coach = new Browser(url);
@@ -173,6 +183,7 @@ async function inMidSave(mishap, harm, times = 3) {
   await up();
   await pause(1500);
   const lost = await savers.lost();
+  if (!savers.acknowledged) throw new Error('nothing was saved at all');
   told(mishap, 'saving', { acknowledged: savers.acknowledged, lost, answers, then: 'saves go on' });
 }
 
@@ -234,26 +245,33 @@ async function inMidUpload(mishap, harm, swing) {
   });
 }
 
-async function inMidPublish(mishap, harm, of) {
+async function inMidPublish(mishap, whom, longest, of) {
   const answers = new Answers();
   let lost = 0;
   for (const round of of) {
     await coach.page('/rounds');
+    const pids = whom();
     const sent = coach.form(`/rounds/${round}/publish`).catch(() => null);
-    await pause(Math.random() * 150);
-    await harm();
+    // While it is asked for, or while it is done.
+    await pause(Math.random() * longest);
+    pids.forEach(dead);
     await answers.note(await sent);
     await up();
     await coach.page('/rounds');
-    // Either published or not at all; and then it can be.
-    let page = await coach.ask(`/agreement/${round}`);
-    await page.text();
-    if (page.status !== 200 || !(await people[0].ask(`/agreement/${round}`)).ok) {
+    // Either published or not at all; where nothing came of it, it can be asked for again.
+    const published = async () => (await coach.ask(`/agreement/${round}`)).status === 200;
+    const seen = async () => (await people[0].ask(`/agreement/${round}`)).status === 200;
+    if (
+      !(await until('it is published', published, 120).then(
+        () => true,
+        () => false,
+      ))
+    ) {
+      await coach.page('/rounds');
       await answers.note(await coach.form(`/rounds/${round}/publish`));
-      page = await coach.ask(`/agreement/${round}`);
-      await page.text();
+      await until('it is published', published, 240).catch(() => null);
     }
-    if (page.status !== 200 || !(await people[0].ask(`/agreement/${round}`)).ok) lost += 1;
+    if (!(await published()) || !(await seen())) lost += 1;
   }
   told(mishap, 'publishing a round', { acknowledged: of.length, lost, answers, then: 'each is published once' });
 }
@@ -298,15 +316,16 @@ async function inMidBackup(mishap, harm) {
   });
 }
 
-for (const [name, kill] of Object.entries(KILLS)) await inMidSave(`kill -9 of ${name}`, async () => kill());
+for (const [name, kill] of Object.entries(KILLS))
+  await inMidSave(`kill -9 of ${name}`, async () => kill().forEach(dead));
 let n = 0;
 for (const [name, kill] of Object.entries(KILLS))
-  await inMidUpload(`kill -9 of ${name}`, async () => kill(), SWINGS[n++ % SWINGS.length]);
-const each = Math.floor(rounds.length / 2);
-await inMidPublish('kill -9 of php-fpm’s workers', async () => KILLS['php-fpm’s workers'](), rounds.slice(0, each));
-await inMidPublish('kill -9 of PostgreSQL', async () => KILLS.PostgreSQL(), rounds.slice(each));
+  await inMidUpload(`kill -9 of ${name}`, async () => kill().forEach(dead), SWINGS[n++ % SWINGS.length]);
+const each = Math.floor(rounds.length / 3);
+for (const [i, [name, whom]] of Object.entries(KILLS).entries())
+  await inMidPublish(`kill -9 of ${name}`, whom, i === 0 ? 60 : 1500, rounds.slice(i * each, (i + 1) * each));
 await inMidBackup('kill -9 of who makes it', async (pid) => dead(pid));
-await inMidBackup('kill -9 of PostgreSQL', async () => KILLS.PostgreSQL());
+await inMidBackup('kill -9 of PostgreSQL', async () => KILLS.PostgreSQL().forEach(dead));
 
 // A full disk under the films: a file takes what is left of a small one.
 if (process.env.FILMS_MOUNT) {

@@ -166,7 +166,7 @@ site_mishaps() {
   local port=$1 films="" data="" db code=0
   db=$(sed -n 's/^DB_DATABASE=//p' "$SITE/.env")
   site stop
-  (cd "$SITE" && ROOT=$SITE && . bin/lib/common.sh && pg_up && "${PHP[@]}" artisan config:clear && QUEUE_CONNECTION=sync "${PHP[@]}" bin/lib/bench-load.php 6 8 && "${PHP[@]}" artisan config:cache >/dev/null) \
+  (cd "$SITE" && ROOT=$SITE && . bin/lib/common.sh && pg_up && "${PHP[@]}" artisan config:clear && QUEUE_CONNECTION=sync "${PHP[@]}" bin/lib/bench-load.php 6 12 && "${PHP[@]}" artisan config:cache >/dev/null) \
     | tail -n 1 >"$SITE/storage/readers.json"
   (
     cd "$SITE"
