@@ -2,8 +2,6 @@
 
 // Two roles. The application's owns nothing: it reads and writes rows, adds to the record without changing it, and can
 // neither change tables nor switch off what guards them. Their owner migrates, and takes in a whole academy.
-// Pages keep their connection between requests: opening one costs more than most of what is asked over it. What a
-// request leaves open is rolled back by PDO; nothing of the application hangs on a connection beyond a transaction.
 $as = static fn (string $user, string $password): array => [
     'driver' => 'pgsql',
     'host' => env('DB_HOST', '127.0.0.1'),
@@ -16,7 +14,9 @@ $as = static fn (string $user, string $password): array => [
     'prefix_indexes' => true,
     'search_path' => 'public',
     'sslmode' => env('DB_SSLMODE', 'prefer'),
-    'options' => in_array(PHP_SAPI, ['cli', 'phpdbg'], true) ? [] : [PDO::ATTR_PERSISTENT => true],
+    // A statement with its values in one go: nothing is asked so often by one page that preparing it would pay, and
+    // preparing, asking and forgetting are three ways there and back.
+    'options' => [PDO::PGSQL_ATTR_DISABLE_PREPARES => true],
 ];
 
 $redis = static fn (string $database): array => [

@@ -143,8 +143,9 @@ final class Onlooker
     public function ofReading(Reading $reading): Sight
     {
         $recordings = self::recordingsOf($reading->case->swings);
-        $this->know($recordings);
+        // How far somebody has come asks for what is known of the whole sitting, this case mostly among it.
         $turn = $this->turn($reading);
+        $this->know($recordings);
 
         return Sight::ofAll(array_map(fn (int $id): Sight => Sight::ofReading($this->standing($id), $turn), $recordings));
     }

@@ -52,7 +52,7 @@ final class RecordingFacts
         };
         $of = Recording::query()
             ->whereKey($ids)
-            ->select('recordings.*')
+            ->select(['recordings.id', 'recordings.erased_at', 'recordings.golfer_id'])
             ->selectRaw(self::EXAMPLE)
             ->selectRaw(self::KEPT)
             ->selectRaw(
@@ -72,16 +72,17 @@ final class RecordingFacts
                     $q->where('given_by', $this->user->id);
                 },
             ])
+            ->toBase()
             ->get()
             ->keyBy('id');
         foreach ($ids as $id) {
-            $recording = $of->get($id);
-            $is = static fn (string $fact): bool => (bool) $recording?->getAttribute($fact);
+            $recording = (array) $of->get($id);
+            $is = static fn (string $fact): bool => (bool) ($recording[$fact] ?? false);
             $this->facts[$id] = [
                 'consents' => $is('staff'),
                 'lessons' => $is('lessons'),
-                'held' => $recording !== null && $recording->erased_at === null,
-                'own' => $recording !== null && $recording->golfer_id === $this->user->golfer_id,
+                'held' => $recording !== [] && $recording['erased_at'] === null,
+                'own' => $recording !== [] && $recording['golfer_id'] === $this->user->golfer_id,
                 'room' => $is('room'),
                 'feel' => $is('feel'),
                 'example' => $is('example') && $is('teaching') && ! $is('kept'),

@@ -57,7 +57,7 @@ class Reader extends Browser {
     }
   }
 
-  async page(i, tell) {
+  async look(i, tell) {
     const from = performance.now();
     const answer = await this.ask(`/read/${this.readings[i % this.readings.length]}`);
     await answer.text();
@@ -84,7 +84,7 @@ await Promise.all(
       const from = performance.now();
       await reader.save(i, tell).catch(() => tell('save', performance.now() - from, false));
       if (how === 'paced') {
-        if (i % 10 === n % 10) await reader.page(i, tell).catch(() => tell('page', performance.now() - from, false));
+        if (i % 10 === n % 10) await reader.look(i, tell).catch(() => tell('page', performance.now() - from, false));
         await pause(Math.max(0, 1000 - (performance.now() - from)));
       }
     }

@@ -26,7 +26,7 @@ final class BackupRestore extends Command
         config(array_filter([
             'backup.root' => is_string($from) ? $from : null,
             'backup.key' => is_string($key) && $key !== '' ? $key : null,
-        ]));
+        ], is_string(...)));
         $restore = app(RestoreBackup::class);
         $name = $this->argument('name');
         $path = $this->option('env');
