@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests;
 
-use App\Academy\Http\FreshController;
 use App\Demo\LoadDemo;
+use App\Http\Middleware\FreshLogin;
 use App\Http\Middleware\StillHere;
 use App\Models\Reading;
 use App\Models\Sitting;
@@ -114,7 +114,7 @@ abstract class TestCase extends BaseTestCase
     {
         if ($this->acts) {
             $now = now()->getTimestamp();
-            $this->withSession([FreshController::SINCE => $now, StillHere::SINCE => $now]);
+            $this->withSession([FreshLogin::SINCE => $now, StillHere::SINCE => $now]);
         }
 
         return parent::call($method, $uri, $parameters, $cookies, $files, $server, $content);

@@ -16,14 +16,11 @@ use Illuminate\Validation\ValidationException;
 /** Says who one is once more, before what cannot be taken back or leaves the academy. */
 final class FreshController extends Controller
 {
-    /** In the session: when the password was last given. */
-    public const SINCE = 'auth.password_confirmed_at';
-
     /** A log-in begins, and with it the time for which nothing is asked again. */
     public static function begins(Request $request): void
     {
         $now = now()->getTimestamp();
-        $request->session()->put([StillHere::SINCE => $now, self::SINCE => $now]);
+        $request->session()->put([StillHere::SINCE => $now, FreshLogin::SINCE => $now]);
     }
 
     public function show(): View
@@ -42,7 +39,7 @@ final class FreshController extends Controller
         if ($user->hasFactor() && ! $logIn->code($user, $request->code(), $from)) {
             throw ValidationException::withMessages(['code' => (string) __('login.code.refused')]);
         }
-        $request->session()->put(self::SINCE, now()->getTimestamp());
+        $request->session()->put(FreshLogin::SINCE, now()->getTimestamp());
 
         $held = $request->session()->pull(FreshLogin::HELD);
         $to = redirect()->intended('/')->with('done', (string) __('login.fresh.done'));

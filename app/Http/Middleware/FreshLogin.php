@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
-use App\Academy\Http\FreshController;
 use App\Http\ExceptionAnswers;
 use Closure;
 use Illuminate\Auth\Middleware\RequirePassword;
@@ -13,6 +12,9 @@ use Illuminate\Http\Request;
 /** Wants a password that was given lately, and keeps what was filled in until it is. */
 final class FreshLogin extends RequirePassword
 {
+    /** In the session: when the password was last given. */
+    public const SINCE = 'auth.password_confirmed_at';
+
     /** In the session: what the form held that has to wait. */
     public const HELD = 'held-by-fresh-login';
 
@@ -28,9 +30,9 @@ final class FreshLogin extends RequirePassword
         }
 
         // What lies ahead is of before the clock was put back, and would count as fresh for as long.
-        $given = $request->session()->get(FreshController::SINCE);
+        $given = $request->session()->get(self::SINCE);
         if (is_int($given) && $given > now()->getTimestamp()) {
-            $request->session()->forget(FreshController::SINCE);
+            $request->session()->forget(self::SINCE);
         }
 
         return parent::handle($request, static function (Request $request) use ($next): mixed {
