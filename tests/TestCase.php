@@ -40,8 +40,8 @@ abstract class TestCase extends BaseTestCase
     /** @var list<object> connections that switch roles */
     private array $hooked = [];
 
-    /** Whether somebody acts by the test's word, without a log-in. */
-    private bool $acts = false;
+    /** When somebody entered by the test's word, without a log-in. */
+    private ?int $entered = null;
 
     /** Whether everything is done as the owner of the tables, as migrations are. */
     protected bool $asOwner = false;
@@ -105,19 +105,25 @@ abstract class TestCase extends BaseTestCase
     /** Whoever acts has logged in and given the password just now, whatever the clock is set to meanwhile. */
     public function be(Authenticatable $user, $guard = null)
     {
-        $this->acts = true;
+        $this->entersNow();
 
         return parent::be($user, $guard);
     }
 
     public function call($method, $uri, $parameters = [], $cookies = [], $files = [], $server = [], $content = null)
     {
-        if ($this->acts) {
-            $now = now()->getTimestamp();
-            $this->withSession([FreshLogin::SINCE => $now, StillHere::SINCE => $now]);
+        // Unless the test has said another time.
+        if ($this->entered !== null && session(FreshLogin::SINCE) === $this->entered) {
+            $this->entersNow();
         }
 
         return parent::call($method, $uri, $parameters, $cookies, $files, $server, $content);
+    }
+
+    private function entersNow(): void
+    {
+        $this->entered = now()->getTimestamp();
+        $this->withSession([FreshLogin::SINCE => $this->entered, StillHere::SINCE => $this->entered]);
     }
 
     public function person(string $first): User
