@@ -100,7 +100,7 @@ http {
     error_page 497 =308 https://\$host:$2\$request_uri;
     # Where PHP is being started, or nothing can be written, its own page cannot say so.
     error_page 500 502 503 504 =503 /down.html;
-    location = /down.html { internal; add_header Retry-After 5 always; add_header Cache-Control no-store always; include $SERVE/static.conf; }
+    location = /down.html { internal; add_header Retry-After 5 always; add_header Cache-Control no-store always; add_header X-Content-Type-Options nosniff always; add_header Content-Security-Policy "default-src 'none'; style-src 'self'; font-src 'self'; img-src 'self'; frame-ancestors 'none'" always; }
     location ~ ^/parts/$release/((?:js|css|vendor)/.+)\$ { alias $ROOT/public/\$1; add_header Cache-Control "public, max-age=31536000, immutable"; include $SERVE/static.conf; }
     # A page of before may ask for a release that is gone: it gets what there is, and nobody keeps that.
     location ~ ^/parts/[0-9a-f]+/((?:js|css|vendor)/.+)\$ { alias $ROOT/public/\$1; add_header Cache-Control no-store; include $SERVE/static.conf; }
