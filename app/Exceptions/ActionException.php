@@ -15,6 +15,9 @@ final class ActionException extends \DomainException
     /** It cannot be changed any more. */
     public const LOCKED = 423;
 
+    /** There is no room for it; tried again later it may go. */
+    public const FULL = 507;
+
     private const REFUSED = 422;
 
     private function __construct(public readonly Refusal $refusal, int $status, ?\Throwable $previous = null)

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Operations;
 
 use Illuminate\Support\Facades\Cache;
+use Illuminate\Support\Facades\File;
 
 /** What was left lying by a process that was killed: films on their way, archives half written. */
 final readonly class TemporaryFiles
@@ -21,10 +22,10 @@ final readonly class TemporaryFiles
         }
         $gone = 0;
         foreach (new \FilesystemIterator($folder) as $file) {
-            if ($file instanceof \SplFileInfo && $file->isFile() && ! $file->isLink() &&
-                $file->getMTime() < time() - 3600 * self::HOURS) {
-                $gone += (int) @unlink($file->getPathname());
+            if (! $file instanceof \SplFileInfo || $file->isLink() || $file->getMTime() >= time() - 3600 * self::HOURS) {
+                continue;
             }
+            $gone += (int) ($file->isDir() ? File::deleteDirectory($file->getPathname()) : @unlink($file->getPathname()));
         }
 
         return $gone;

@@ -268,7 +268,7 @@ return [
             .'kept.',
         'part-leaves-hole' => 'This part begins further on than the film is here; what came before it is kept. Send what '
             .'is between.',
-        'disk-full-what-came' => 'The disk is full; what came before this part is kept.',
+        'part-not-kept' => 'This part could not be kept, as where the disk is full; what came before it is kept.',
         'there-no-film-recording' => 'There is no film of this recording, so there is no second clock.',
         'film-trace-show-nothing' => 'Film and trace show nothing that can be matched for certain; the clocks '
             .'stay as they '

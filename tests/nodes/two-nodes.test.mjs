@@ -103,6 +103,10 @@ test('a film whose parts go to either is whole on both', async () => {
   }
 });
 
+test('both say that they stand well, with the queue where it is', async () => {
+  for (const of of [0, 1]) assert.match(await (await coach[of].ask('/up')).text(), /queue/);
+});
+
 test('both say the same figures', async () => {
   for (const path of [`/agreement/${ROUND}`, '/shelf', `/bench/${SWINGS[0]}`]) {
     assert.equal(plain(await coach[0].page(path)), plain(await coach[1].page(path)), path);

@@ -108,7 +108,7 @@ final readonly class ReceiveFilm
             try {
                 $this->files->putPart($film->public_id, $offset, $part);
             } catch (FilesystemException) {
-                throw ActionException::because('refusals.shelf.disk-full-what-came');
+                throw ActionException::because('refusals.shelf.part-not-kept', [], ActionException::FULL);
             }
             $film->received = $offset + strlen($part);
             $film->container ??= Container::recognised($part)?->value;

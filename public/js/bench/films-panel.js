@@ -46,8 +46,8 @@ async function send(form, file) {
     const said = await answer?.json().catch(() => null);
     if (answer && answer.status < 500) return refuse(said?.message ?? word('films.script.refused'));
     tries += 1;
-    if (tries > 60) return refuse(word('films.script.network-gone'));
-    words.textContent = word('films.script.network');
+    if (tries > 60) return refuse(said?.message ?? word('films.script.network-gone'));
+    words.textContent = said?.message ?? word('films.script.network');
     await wait(Math.min(8000, 500 * tries));
   }
   return watch(form, film.state);

@@ -12,9 +12,16 @@ it('sweeps what a killed process left, in its own folder and nowhere else', func
         touch("$one/new");
     }
     symlink("$elsewhere/old", "$folder/link");
+    symlink($elsewhere, "$folder/link-to-all");
+    // Films half joined, pictures half made.
+    File::makeDirectory("$folder/vc-films-left");
+    touch("$folder/vc-films-left/original");
+    touch("$folder/vc-films-left", time() - 25 * 3600);
+    File::makeDirectory("$folder/vc-films-at-work");
     try {
         expect(TemporaryFiles::sweep($elsewhere))->toBe(0)
-            ->and(TemporaryFiles::sweep($folder))->toBe(1)
+            ->and(TemporaryFiles::sweep($folder))->toBe(2)
+            ->and(is_dir("$folder/vc-films-at-work"))->toBeTrue()
             ->and(file_exists("$folder/new"))->toBeTrue()
             ->and(file_exists("$elsewhere/old"))->toBeTrue();
         touch("$folder/old", time() - 25 * 3600);

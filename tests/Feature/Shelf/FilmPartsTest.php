@@ -15,6 +15,7 @@ use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\Storage;
 use League\Flysystem\Filesystem;
 use League\Flysystem\Local\LocalFilesystemAdapter;
+use League\Flysystem\UnableToWriteFile;
 
 /** A disk whose files are not this machine's, as far as anybody can tell. */
 function distantDisk(): FilesystemAdapter
@@ -79,8 +80,7 @@ it('makes one film of parts that lie on a distant disk, and answers ranges of it
         ->toBe('ready', (string) $film->says())
         ->and($film->checksum)->toBe(hash_file('sha256', $path))
         ->and($disk->get($film->path('original.mp4')))->toBe(file_get_contents($path))
-        ->and($disk->files('arriving/'.$film->public_id))->toBe([])
-        ->and(glob(sys_get_temp_dir().'/vc-films-*'))->toBe([]);
+        ->and($disk->files('arriving/'.$film->public_id))->toBe([]);
 
     $stream = (string) $disk->get($film->path('stream.mp4'));
     $last = strlen($stream) - 1;
@@ -109,6 +109,22 @@ it('makes one film of parts that lie on a distant disk, and answers ranges of it
     $this->get($at, ['Range' => 'bytes=0-9', 'If-Range' => '"another"'])->assertOk();
 });
 
+it('copies what is worked on to a folder for nobody else, which goes with the work, however that ends', function () {
+    $disk = distantDisk();
+    $disk->put('a/b.mp4', 'bytes');
+    $seen = [];
+    app(FilmFiles::class)->worked('a/b.mp4', function (string $file) use (&$seen): void {
+        $seen = [file_get_contents($file), decoct(fileperms(dirname($file)) & 0777), dirname($file)];
+    });
+    expect($seen)->toBe(['bytes', '700', $seen[2]])->and(is_dir($seen[2]))->toBeFalse();
+    $fails = function (string $file) use (&$seen): void {
+        $seen = dirname($file);
+        throw new RuntimeException('in the middle');
+    };
+    expect(fn () => app(FilmFiles::class)->worked('a/b.mp4', $fails))->toThrow(RuntimeException::class)
+        ->and(is_dir($seen))->toBeFalse();
+});
+
 it('answers a disk of this machine and a distant one with the same ranges', function (string $asked) {
     $bytes = random_bytes(700);
     $answers = [];
@@ -133,6 +149,20 @@ it('takes a part that comes twice once, and refuses one that leaves a hole; noth
     sentPart($this, $film, 2000, 4000)->assertOk()->assertJson(['received' => 4000]);
     sentPart($this, $film, 4001, 100)->assertStatus(409);
     sentPart($this, $film, 4000, $size)->assertOk()->assertJson(['received' => $size]);
+    expect($film->refresh()->checksum)->toBe(hash_file('sha256', colourBars()));
+});
+
+it('says that there is no room for a part, so that it is sent again, and keeps what came before', function () {
+    $film = announced($this, colourBars());
+    sentPart($this, $film, 0, 4000)->assertOk();
+    $disk = Storage::disk('films');
+    $full = Mockery::mock(FilesystemAdapter::class);
+    $full->shouldReceive('put')->andThrow(UnableToWriteFile::atLocation('there', 'No space left on device'));
+    Storage::set('films', $full);
+    sentPart($this, $film, 4000, 1000)->assertStatus(507)->assertJsonPath('message', __('refusals.shelf.part-not-kept'));
+    expect($film->refresh()->received)->toBe(4000);
+    Storage::set('films', $disk);
+    sentPart($this, $film, 4000, $film->bytes)->assertOk();
     expect($film->refresh()->checksum)->toBe(hash_file('sha256', colourBars()));
 });
 
