@@ -166,8 +166,7 @@ site_mishaps() {
   local port=$1 films="" data="" db code=0
   db=$(sed -n 's/^DB_DATABASE=//p' "$SITE/.env")
   site stop
-  (cd "$SITE" && ROOT=$SITE && . bin/lib/common.sh && pg_up && "${PHP[@]}" artisan config:clear && QUEUE_CONNECTION=sync "${PHP[@]}" bin/lib/bench-load.php 6 12 && "${PHP[@]}" artisan config:cache >/dev/null) \
-    | tail -n 1 >"$SITE/storage/readers.json"
+  site_readers 6 12 >"$SITE/storage/readers.json" || return 1
   (
     cd "$SITE"
     ROOT=$SITE
@@ -190,6 +189,20 @@ site_mishaps() {
   site stop
   unmounted
   return "$code"
+}
+# So many readers in an open round, and so many closed ones: everything at once, whatever was cached of the settings.
+site_readers() { # READERS ROUNDS
+  (
+    cd "$SITE"
+    ROOT=$SITE
+    . bin/lib/common.sh
+    pg_up >&2
+    "${PHP[@]}" artisan config:clear >&2
+    QUEUE_CONNECTION=sync "${PHP[@]}" bin/lib/bench-load.php "$1" "$2"
+    "${PHP[@]}" artisan config:cache >&2
+    . bin/lib/serve.sh
+    serve_user; serve_own
+  )
 }
 # Puts a folder with what lies in it on a disk of its own with so many MB to spare.
 mounted() { # FOLDER SPARE
