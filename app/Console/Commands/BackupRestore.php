@@ -22,7 +22,7 @@ final class BackupRestore extends Command
     {
         // Of the house it comes from, whatever was cached of this one's settings.
         $from = $this->option('from');
-        $key = getenv('BACKUP_KEY');
+        $key = app()->configurationIsCached() ? getenv('BACKUP_KEY') : false;
         config(array_filter([
             'backup.root' => is_string($from) ? $from : null,
             'backup.key' => is_string($key) && $key !== '' ? $key : null,

@@ -9,6 +9,7 @@ it('says to anybody, without a session, whether what it stands on is there', fun
 });
 
 it('notices a queue that nobody works through, and not one that is worked through or waits on purpose', function () {
+    config(['queue.default' => 'database']);
     $job = fn (int $ago, ?int $reserved = null) => DB::table('jobs')->insert(['queue' => 'default', 'payload' => '{}',
         'attempts' => 0, 'reserved_at' => $reserved, 'available_at' => now()->getTimestamp() - $ago, 'created_at' => 0]);
     $job(500);
