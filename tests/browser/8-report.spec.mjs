@@ -24,12 +24,15 @@ async function planned(page) {
   // One that nobody has been shown the answer of is to come back: none of the spring round's.
   await page.goto('/rounds');
   await page.click('a:has-text("Autumn round")');
+  await page.waitForURL(/\/rounds\/[0-9a-z]{26}$/);
   const fresh = await page
     .locator('table.mid')
     .last()
     .locator('tbody tr', { has: page.locator('td:has-text("one")') })
     .evaluateAll((rows) => rows.map((r) => r.querySelector('a').textContent.trim()));
+  expect(fresh.length).toBeGreaterThan(5);
   for (let seed = 1, again = ''; !fresh.includes(again); seed++) {
+    expect(seed).toBeLessThan(40);
     await page.goto(`/rounds/plan?suggest=18&share=40&again=1&seed=${seed}`);
     again = (await page.locator('label', { has: page.locator('input[name="repeats[]"]') }).textContent()).trim();
   }
