@@ -72,6 +72,8 @@ env_set() { # one line of .env, written whole or not at all
 need_env() {
   # What is on its way is nobody else's to look at.
   mkdir -p -m 700 storage/app/temporary
+  # Where films lay on their way, and copies of them, in versions of before.
+  rm -rf storage/app/private/arriving storage/app/private/copies
   mkdir -p storage/app/private storage/framework/{cache/data,sessions,views} storage/logs bootstrap/cache "$RUN"
   [ -f .env ] || { cp .env.example .env; chmod 600 .env; }
   [ -n "$(env_get APP_KEY)" ] || env_set APP_KEY "base64:$(head -c 32 /dev/urandom | base64)"
