@@ -12,7 +12,6 @@ $as = static fn (string $user, string $password): array => [
     'charset' => 'utf8',
     'prefix' => '',
     'prefix_indexes' => true,
-    'search_path' => 'public',
     'sslmode' => env('DB_SSLMODE', 'prefer'),
     // A statement with its values in one go: nothing is asked so often by one page that preparing it would pay, and
     // preparing, asking and forgetting are three ways there and back.

@@ -11,12 +11,17 @@ use Core\Codebook\ClubGroup;
 use Core\Codebook\Codebook;
 use Core\Codebook\CodebookDocument;
 use Core\Codebook\FaultVerdict;
+use Core\Codebook\SheetNames;
 use Core\Codebook\StandardLenses;
 use Core\Codebook\SwingSize;
 use Core\CoreException;
 use Illuminate\Support\Facades\File;
 
-/** The academy's codebooks: the newest for new work, and the one a round was opened with for that round. */
+/**
+ * The academy's codebooks: the newest for new work, and the one a round was opened with for that round.
+ *
+ * @phpstan-import-type Document from CodebookDocument
+ */
 final class Codebooks
 {
     /** @var array<string, CodebookDocument> */
@@ -50,6 +55,16 @@ final class Codebooks
     public function of(Sitting $round): Codebook
     {
         return $this->under($this->document($round->codebook_version), $round->lens);
+    }
+
+    /**
+     * What those sheets may name, for who needs none of its rules.
+     *
+     * @throws CoreException
+     */
+    public function namesOf(Sitting $round): SheetNames
+    {
+        return $this->document($round->codebook_version)->names($round->lens);
     }
 
     /** A codebook for the club, the kind and the size of one swing. */
@@ -91,28 +106,27 @@ final class Codebooks
             ??= $document->under($lens, $club, $swing, $size);
     }
 
+    /** What has shipped is kept by nobody under the same version. */
     private function find(string $version): CodebookDocument
     {
+        if (in_array($version, CodebookDocument::SHIPPED, true)) {
+            return self::shipped($version);
+        }
         $kept = CodebookVersion::query()->where('version', $version)->first();
 
-        return match (true) {
-            $kept !== null => CodebookDocument::fromArray($kept->document),
-            in_array($version, CodebookDocument::SHIPPED, true) => self::shipped($version),
-            default => CodebookDocument::standard(),
-        };
+        return $kept === null ? CodebookDocument::standard() : CodebookDocument::kept($kept->document);
     }
 
-    /**
-     * A version as it shipped; the newest is in the program itself.
-     *
-     * @throws CoreException where it is damaged
-     */
+    /** A version as it shipped; the newest is in the program itself. */
     public static function shipped(string $version): CodebookDocument
     {
         $newest = CodebookDocument::standard();
+        if ($version === $newest->version() || ! in_array($version, CodebookDocument::SHIPPED, true)) {
+            return $newest;
+        }
+        /** @var Document $kept */
+        $kept = File::json(resource_path("codebooks/$version.json"));
 
-        return $version === $newest->version() || ! in_array($version, CodebookDocument::SHIPPED, true)
-            ? $newest
-            : CodebookDocument::fromArray(File::json(resource_path("codebooks/$version.json")));
+        return CodebookDocument::kept($kept);
     }
 }

@@ -29,6 +29,8 @@ final class Academy extends Model
 
     public $incrementing = false;
 
+    protected $table = 'academies';
+
     protected $fillable = [
         'id',
         'name',
@@ -56,10 +58,22 @@ final class Academy extends Model
     /** Asked for by every page that tells a time; read once a request. */
     public static function here(): ?self
     {
-        app()->scopedIf(self::HERE, static fn (): ?self => self::query()->find(self::ID));
+        self::ask();
         $here = app(self::HERE);
 
         return $here instanceof self ? $here : null;
+    }
+
+    /** Who has read its row along with something else says so, and it is not asked for again. */
+    public static function isHere(self $academy): void
+    {
+        self::ask();
+        app()->instance(self::HERE, $academy);
+    }
+
+    private static function ask(): void
+    {
+        app()->scopedIf(self::HERE, static fn (): ?self => self::query()->find(self::ID));
     }
 
     public static function zone(): string

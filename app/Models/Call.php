@@ -32,6 +32,8 @@ final class Call extends Model
 {
     public $timestamps = false;
 
+    protected $table = 'calls';
+
     protected $fillable = [
         'reading_id',
         'fault',

@@ -21,6 +21,8 @@ final class CaseSwing extends Model
 {
     public $timestamps = false;
 
+    protected $table = 'case_swings';
+
     protected $fillable = ['case_id', 'recording_id', 'position'];
 
     /** @return BelongsTo<RatedCase, $this> */

@@ -4,15 +4,18 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Core\Codebook\CodebookDocument;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 
 /**
  * A codebook as it was at one time. The one shipped with the program needs no row.
  *
+ * @phpstan-import-type Document from CodebookDocument
+ *
  * @property int $id
  * @property string $version
- * @property array<mixed> $document
+ * @property Document $document  as it was checked when it was kept; no row changes after
  * @property string $note
  * @property Carbon $created_at
  */

@@ -52,6 +52,8 @@ use Illuminate\Support\Str;
  */
 final class Film extends Model
 {
+    protected $table = 'films';
+
     protected $fillable = [
         'public_id',
         'recording_id',

@@ -39,6 +39,8 @@ final class Golfer extends Model
         return self::query()->whereNull('erased_at')->whereKey($value)->first();
     }
 
+    protected $table = 'golfers';
+
     protected $fillable = [
         'pseudonym',
         'handedness',
@@ -100,25 +102,31 @@ final class Golfer extends Model
     }
 
     /**
-     * Golfers who agree today to one of these uses. A minor's consent without a guardian is none.
+     * Whether a row of consents holds today, in a statement that has its golfer beside it. A minor's consent without a
+     * guardian is none. Asks for the two values of coveredOn().
+     */
+    public const COVERED = 'consents.golfer_id = golfers.id and consents.withdrawn_at is null
+        and consents.expires_on >= ? and (consents.guardian is not null or (golfers.is_minor = false
+            and (golfers.born_year is null or golfers.born_year < ?)))';
+
+    /** @return array{string, int} what COVERED asks for: the day it is, and the latest year of birth of who is no minor, and one */
+    public static function coveredOn(): array
+    {
+        return [Academy::today(), now()->year - self::MINOR_YEARS];
+    }
+
+    /**
+     * Golfers who agree today to one of these uses; to staff training where none is named.
      *
      * @param  Builder<Golfer>  $query
      */
     public function scopeConsenting(Builder $query, Scope ...$to): void
     {
-        $query->whereHas(
-            'consents',
-            static fn (Builder $c) => $c
-                ->whereIn('scope', $to === [] ? [Scope::StaffTraining] : $to)
-                ->whereNull('withdrawn_at')
-                ->where('expires_on', '>=', Academy::today())
-                ->where(static fn (Builder $g) => $g
-                    ->whereNotNull('guardian')
-                    ->orWhere(static fn (Builder $adult) => $adult
-                        ->where('golfers.is_minor', false)
-                        ->where(static fn (Builder $born) => $born
-                            ->whereNull('golfers.born_year')
-                            ->orWhere('golfers.born_year', '<', now()->year - self::MINOR_YEARS)))),
+        $uses = array_column($to === [] ? [Scope::StaffTraining] : $to, 'value');
+        $query->whereRaw(
+            'exists (select 1 from consents where '.self::COVERED
+                .' and consents.scope in ('.implode(', ', array_fill(0, count($uses), '?')).'))',
+            [...self::coveredOn(), ...$uses],
         );
     }
 

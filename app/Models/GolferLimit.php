@@ -28,6 +28,8 @@ use Illuminate\Support\Carbon;
  */
 final class GolferLimit extends Model
 {
+    protected $table = 'golfer_limits';
+
     protected $fillable = [
         'golfer_id',
         'region',

@@ -27,6 +27,8 @@ final class Notice extends Model
 {
     public const UPDATED_AT = null;
 
+    protected $table = 'notices';
+
     protected $fillable = ['user_id', 'kind', 'subject', 'sitting_id', 'golfer_id', 'person_id'];
 
     /** @return array<string, string> */

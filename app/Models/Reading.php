@@ -59,6 +59,8 @@ final class Reading extends Model
     /** From this sheet on causes outside the feet have codes, and misses likelihoods. */
     public const CODED = 2;
 
+    protected $table = 'readings';
+
     protected $fillable = [
         'sitting_case_id',
         'user_id',

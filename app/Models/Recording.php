@@ -81,6 +81,8 @@ final class Recording extends Model
 {
     use HasUlids;
 
+    protected $table = 'recordings';
+
     protected $fillable = [
         'golfer_id',
         'club',

@@ -27,6 +27,8 @@ final class Rendition extends Model
 {
     public $timestamps = false;
 
+    protected $table = 'renditions';
+
     protected $fillable = ['sitting_case_id', 'recording_id', 'public_id', 'start_s', 'end_s', 'nudges', 'films'];
 
     protected $attributes = ['films' => '{}'];

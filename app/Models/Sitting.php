@@ -58,6 +58,8 @@ final class Sitting extends Model
 {
     use HasUlids;
 
+    protected $table = 'sittings';
+
     protected $fillable = [
         'name',
         'kind',

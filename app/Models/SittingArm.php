@@ -19,6 +19,8 @@ final class SittingArm extends Model
 {
     public $timestamps = false;
 
+    protected $table = 'sitting_arms';
+
     protected $fillable = ['sitting_id', 'code', 'film', 'trace'];
 
     /** @return array<string, string> */

@@ -40,6 +40,8 @@ final class SittingCase extends Model
 {
     public $timestamps = false;
 
+    protected $table = 'sitting_cases';
+
     protected $fillable = [
         'sitting_id',
         'case_id',

@@ -38,6 +38,8 @@ use Illuminate\Support\Carbon;
  */
 final class User extends Authenticatable
 {
+    protected $table = 'users';
+
     protected $fillable = ['name', 'email', 'password', 'role'];
 
     protected $hidden = ['password', 'remember_token', 'factor_secret', 'recovery_codes'];

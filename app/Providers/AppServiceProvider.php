@@ -113,6 +113,7 @@ use App\Sittings\Events\RoundChanged;
 use App\Sittings\Events\RoundOpened;
 use App\Sittings\Policies\ReadingPolicy;
 use App\Sittings\Policies\SittingPolicy;
+use App\Sittings\ReadingInPlace;
 use App\Time\Clock;
 use App\Undo\Actions\PutRowsBack;
 use App\Undo\Policies\UndoPolicy;
@@ -252,6 +253,7 @@ final class AppServiceProvider extends ServiceProvider
         Route::bind('following', static fn (string $id): Sitting => FollowingRounds::all()
             ->where('public_id', $id)
             ->firstOrFail());
+        Route::bind('reading', ReadingInPlace::by(...));
         // Facts about sight are those of one request.
         /** @var Application $app */
         $app = $this->app;

@@ -23,7 +23,6 @@ use Core\Sight\Thing;
 use Core\Sight\Turn;
 use Core\Sight\Why;
 use Illuminate\Database\Eloquent\Builder;
-use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 
@@ -145,9 +144,13 @@ final class Onlooker
         $recordings = self::recordingsOf($reading->case->swings);
         // How far somebody has come asks for what is known of the whole sitting, this case mostly among it.
         $turn = $this->turn($reading);
-        $this->know($recordings);
+        $this->facts->knowForSheets($recordings);
+        $places = $turn->isUnread() ? [] : $this->places();
 
-        return Sight::ofAll(array_map(fn (int $id): Sight => Sight::ofReading($this->standing($id), $turn), $recordings));
+        return Sight::ofAll(array_map(
+            fn (int $id): Sight => Sight::ofReading($this->facts->standingForSheet($id, $places[$id] ?? []), $turn),
+            $recordings,
+        ));
     }
 
     /** Why the figures of a sitting are withheld whole from this person; null where they are not. */
@@ -240,19 +243,20 @@ final class Onlooker
 
     public function turn(Reading $reading): Turn
     {
-        $of = $this->progress($reading->case->sitting);
-        $open = $reading->case->sitting->state === SittingState::Open;
-        $begun =
-            $reading->case->part === 1 ||
-            ($of['left'][1] === 0 &&
-                ($of['last'] === null ||
-                    Carbon::parse($of['last'])->addDays($reading->case->sitting->wait_days)->isPast()));
-
-        return new Turn(
+        $case = $reading->case;
+        $turn = static fn (bool $twice, int $left, bool $begun): Turn => new Turn(
             $reading->stage, $reading->handed_in_at !== null, $reading->arm->film, $reading->arm->trace,
-            $of['twice'], $open ? $of['left'][1] + $of['left'][2] : 0, $begun, $reading->case->withdrawn_at !== null,
-            $reading->case->sitting->kind === SittingKind::Review,
+            $twice, $left, $begun, $case->withdrawn_at !== null, $case->sitting->kind === SittingKind::Review,
         );
+        $unread = $turn(false, 0, true);
+        if ($unread->isUnread() && $case->part === 1) {
+            return $unread;
+        }
+        $of = $this->progress($case->sitting);
+        $begun = $case->part === 1 || ($of['left'][1] === 0 &&
+            ($of['last'] === null || Carbon::parse($of['last'])->addDays($case->sitting->wait_days)->isPast()));
+
+        return $turn($of['twice'], $case->sitting->state === SittingState::Open ? array_sum($of['left']) : 0, $begun);
     }
 
     /**
@@ -282,7 +286,7 @@ final class Onlooker
                 'sitting_cases.occasion',
                 'case_swings.recording_id',
             ]);
-        $this->know(
+        $this->facts->knowForSheets(
             array_values(
                 $rows
                     ->whereNull('handed_in_at')
@@ -357,44 +361,6 @@ final class Onlooker
     /** @return array<int, list<Place>> */
     private function places(): array
     {
-        if ($this->places !== null) {
-            return $this->places;
-        }
-        $rows = DB::table('seats')
-            ->join('sittings', 'sittings.id', '=', 'seats.sitting_id')
-            ->join('sitting_cases', 'sitting_cases.sitting_id', '=', 'sittings.id')
-            ->join('case_swings', 'case_swings.case_id', '=', 'sitting_cases.case_id')
-            ->leftJoin(
-                'readings',
-                fn (JoinClause $on): JoinClause => $on
-                    ->on('readings.sitting_case_id', 'sitting_cases.id')
-                    ->where('readings.user_id', $this->user->id)
-                    ->where('readings.stage', Stage::Blind->value),
-            )
-            ->where('seats.user_id', $this->user->id)
-            ->where('sittings.state', '<>', SittingState::Draft->value)
-            ->orderBy('sittings.id')
-            ->get([
-                'case_swings.recording_id',
-                'sittings.id',
-                'sittings.kind',
-                'sittings.state',
-                'sitting_cases.reserved',
-                'sitting_cases.withdrawn_at',
-                'readings.handed_in_at',
-            ]);
-        $this->places = [];
-        foreach ($rows as $row) {
-            $this->places[Cell::int($row->recording_id)][] = new Place(
-                Cell::int($row->id),
-                SittingKind::from(Cell::text($row->kind)),
-                SittingState::from(Cell::text($row->state)),
-                $row->handed_in_at === null,
-                (bool) $row->reserved,
-                $row->withdrawn_at !== null,
-            );
-        }
-
-        return $this->places;
+        return $this->places ??= SeatedPlaces::of($this->user);
     }
 }

@@ -51,6 +51,16 @@ final readonly class CodebookDocument
     }
 
     /**
+     * One that was checked whole when it was published, and cannot have changed since: it is not checked again.
+     *
+     * @param  Document  $data
+     */
+    public static function kept(array $data): self
+    {
+        return new self($data);
+    }
+
+    /**
      * @param  array<mixed>  $data
      *
      * @throws CoreException naming the fault or lens and the member that is wrong
@@ -133,6 +143,35 @@ final readonly class CodebookDocument
         return $out;
     }
 
+    /** @throws CoreException when the lens is not held */
+    public function names(string $lens): SheetNames
+    {
+        $off = (array) ($this->lens($lens)['off'] ?? []);
+
+        return new SheetNames(
+            array_filter(
+                $this->data['faults'],
+                static fn (string $key): bool => ! in_array($key, $off, true),
+                ARRAY_FILTER_USE_KEY,
+            ),
+            $this->data['drills'] ?? StandardDrills::all(),
+        );
+    }
+
+    /**
+     * @return array<string, mixed>
+     *
+     * @throws CoreException
+     */
+    private function lens(string $lens): array
+    {
+        return $this->data['lenses'][$lens] ?? throw CodebookException::because(
+            'no-lens',
+            lens: $lens,
+            held: implode(', ', array_keys($this->data['lenses'])),
+        );
+    }
+
     /**
      * The codebook under one lens, for a club group, a kind and a size of swing.
      *
@@ -144,13 +183,7 @@ final readonly class CodebookDocument
         string $swing = 'full',
         ?SwingSize $size = null,
     ): Codebook {
-        $row =
-            $this->data['lenses'][$lens] ??
-            throw CodebookException::because(
-                'no-lens',
-                lens: $lens,
-                held: implode(', ', array_keys($this->data['lenses'])),
-            );
+        $row = $this->lens($lens);
         $reader = new DocumentReader('lens', $lens);
         $off = $reader->texts($row, 'off');
         $rules = $reader->map($row, 'rules');
@@ -344,37 +377,5 @@ final readonly class CodebookDocument
         }
 
         return $out;
-    }
-
-    /**
-     * The rules that differ from those of another version, under the lenses both hold; the same change is told once.
-     *
-     * @return list<RuleChange>
-     *
-     * @throws CoreException
-     */
-    public function changesSince(self $before): array
-    {
-        $found = [];
-        foreach (array_intersect_key($this->lenses(), $before->lenses()) as $lens => $name) {
-            [$now, $then] = [$this->under($lens)->faults, $before->under($lens)->faults];
-            foreach ($now + $then as $key => $fault) {
-                [$is, $was] = [$now[$key] ?? null, $then[$key] ?? null];
-                foreach (['supported', 'contradicted'] as $member) {
-                    $pair = [$was?->{$member}->remark(), $is?->{$member}->remark()];
-                    $isOther = json_encode($pair[0]) !== json_encode($pair[1]);
-                    if ($isOther && ($member === 'supported' || ($is !== null && $was !== null))) {
-                        $id = (string) json_encode([$key, $member, $pair]);
-                        $found[$id] ??= [$key, $fault->name, $is === null ? 'gone' : $member, $pair, []];
-                        $found[$id][4][] = $name;
-                    }
-                }
-            }
-        }
-
-        return array_values(array_map(
-            static fn (array $c): RuleChange => new RuleChange($c[0], $c[1], $c[2], $c[3][0], $c[3][1], $c[4]),
-            $found,
-        ));
     }
 }

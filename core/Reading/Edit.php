@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Core\Reading;
 
-use Core\Codebook\Codebook;
+use Core\Codebook\SheetNames;
 use Core\CoreException;
 use Core\Motion\Station;
 
@@ -68,20 +68,32 @@ final readonly class Edit
         return new self($this->target, $value);
     }
 
+    /** Whether it tells a time of a swing, which later() would move. */
+    public function tellsTimes(): bool
+    {
+        [$what] = explode(':', $this->target, 2);
+
+        return match ($what) {
+            'call' => is_array($this->value) && ($this->value['pins'] ?? []) !== [],
+            'mark', 'aids' => $this->value !== null,
+            default => false,
+        };
+    }
+
     /** @throws CoreException in a sentence, where the value makes no sense */
-    public function applyTo(Reading $reading, Codebook $codebook): Reading
+    public function applyTo(Reading $reading, SheetNames $names): Reading
     {
         [$what, $of] = [...explode(':', $this->target, 2), ''];
 
         return match ($what) {
-            'call' => $reading->with(['calls' => $this->calls($reading, $of, $codebook)]),
-            'causes' => $reading->with(['firstCauses' => self::causes($this->value, $codebook)]),
-            'chain' => $reading->with(['chain' => self::chain($this->value, $codebook)]),
+            'call' => $reading->with(['calls' => $this->calls($reading, $of, $names)]),
+            'causes' => $reading->with(['firstCauses' => self::causes($this->value, $names)]),
+            'chain' => $reading->with(['chain' => self::chain($this->value, $names)]),
             'other-cause' => $reading->with([
                 'otherCause' => trim(self::text($this->value, Reading::OTHER, 'other-cause')),
             ]),
             'cue' => $reading->with(['cue' => trim(self::text($this->value, 120, 'cue'))]),
-            'drill' => $this->drill($reading, $codebook),
+            'drill' => $this->drill($reading, $names),
             'misses' => $reading->with(['misses' => self::misses($this->value)]),
             'miss' => $reading->with([
                 'misses' => $this->value === null
@@ -102,9 +114,9 @@ final readonly class Edit
      *
      * @throws CoreException
      */
-    private function calls(Reading $reading, string $fault, Codebook $codebook): array
+    private function calls(Reading $reading, string $fault, SheetNames $names): array
     {
-        $codebook->fault($fault);
+        $names->fault($fault);
         $calls = $reading->calls;
         if ($this->value === null) {
             unset($calls[$fault]);
@@ -173,38 +185,38 @@ final readonly class Edit
      *
      * @throws CoreException
      */
-    private static function causes(mixed $value, Codebook $codebook): array
+    private static function causes(mixed $value, SheetNames $names): array
     {
         $out = [];
         foreach (self::list($value, 'first-causes') as $cause) {
-            $out[] = self::finding($cause, $codebook);
+            $out[] = self::finding($cause, $names);
         }
 
         return array_values(array_unique($out));
     }
 
     /** @throws CoreException */
-    private static function chain(mixed $value, Codebook $codebook): Chain
+    private static function chain(mixed $value, SheetNames $names): Chain
     {
-        return new Chain(array_map(static function (mixed $link) use ($codebook): array {
+        return new Chain(array_map(static function (mixed $link) use ($names): array {
             $pair = self::list($link, 'link');
             if (count($pair) !== 2) {
                 throw ReadingException::because('link');
             }
 
-            return [self::finding($pair[0], $codebook), self::finding($pair[1], $codebook)];
+            return [self::finding($pair[0], $names), self::finding($pair[1], $names)];
         }, self::list($value, 'chain')));
     }
 
     /** @throws CoreException */
-    private function drill(Reading $reading, Codebook $codebook): Reading
+    private function drill(Reading $reading, SheetNames $names): Reading
     {
         if ($this->value === null) {
             return $reading->with(['drill' => null, 'stop' => null]);
         }
         $d = self::map($this->value, 'drill');
         $key = self::text($d['key'] ?? null, 40, 'drill');
-        if (! isset($codebook->drills()[$key])) {
+        if (! $names->holdsDrill($key)) {
             throw ReadingException::because('no-drill');
         }
 
@@ -266,14 +278,14 @@ final readonly class Edit
     }
 
     /** @throws CoreException */
-    private static function finding(mixed $value, Codebook $codebook): string
+    private static function finding(mixed $value, SheetNames $names): string
     {
         $key = self::text($value, 40, 'finding');
         if ($key === Reading::NOT_IN_THE_FEET) {
             throw ReadingException::because('which-outside');
         }
 
-        return Outside::tryFrom($key) === null ? $codebook->fault($key)->key : $key;
+        return Outside::tryFrom($key) === null ? $names->fault($key) : $key;
     }
 
     /** @throws CoreException */

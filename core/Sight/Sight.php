@@ -128,7 +128,10 @@ final readonly class Sight
         return $s->own && $s->held && ($s->consents || $s->lessons);
     }
 
-    /** On the person's own sheet of a case; the standing is to any one of its swings. */
+    /**
+     * On the person's own sheet of a case; the standing is to any one of its swings, and needs no places while the turn
+     * is unread.
+     */
     public static function ofReading(Standing $s, Turn $turn): self
     {
         $shown = [...($turn->film ? [Thing::Film] : []), ...($turn->trace ? [Thing::Trace] : []), Thing::Context];
@@ -139,7 +142,7 @@ final readonly class Sight
             $turn->withdrawn => self::nothing(Why::NotTheirs),
             $s->own !== $turn->review => self::nothing($s->own ? Why::Own : Why::NotTheirs),
             ! $turn->begun => self::nothing(Why::TooSoon),
-            $turn->stage === Stage::Blind && ! $turn->handedIn => self::these(...$shown),
+            $turn->isUnread() => self::these(...$shown),
             $turn->repeats && $turn->left > 0 => self::nothing(Why::Others),
             $turn->stage === Stage::Blind => self::these(...$shown),
             // An own swing that was dealt before anybody said whose it is is read blind nowhere any more.

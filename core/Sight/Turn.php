@@ -29,4 +29,13 @@ final readonly class Turn
         public bool $review = false,
     ) {
     }
+
+    /**
+     * Whether it is a blind sheet that is still to be read: the rules then ask neither for the person's places nor for
+     * what else is left in the sitting, and whoever gathers the facts need not.
+     */
+    public function isUnread(): bool
+    {
+        return $this->stage === Stage::Blind && ! $this->handedIn;
+    }
 }

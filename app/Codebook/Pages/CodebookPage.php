@@ -15,6 +15,7 @@ use Core\Codebook\CodebookDocument;
 use Core\Codebook\Drill;
 use Core\Codebook\DrillPlan;
 use Core\Codebook\Fault;
+use Core\Codebook\RuleChange;
 use Core\Codebook\Rung;
 use Core\Measurement\Measure;
 use Core\Number\Written;
@@ -227,7 +228,7 @@ final readonly class CodebookPage
         }
         $before = Codebooks::shipped(CodebookDocument::SHIPPED[$at - 1]);
         $lines = [];
-        foreach ($document->changesSince($before) as $change) {
+        foreach (RuleChange::between($before, $document) as $change) {
             $lines[] = [
                 'name' => ucfirst($change->name),
                 'says' => $change->was === null

@@ -13,15 +13,16 @@ use App\Models\Sitting;
  */
 final readonly class HoldRound
 {
-    /** Inside a transaction. */
+    /**
+     * Inside a transaction. What cannot change of its case is as it was given; the round and the reading are read anew.
+     */
     public function __invoke(Reading $reading): Reading
     {
-        Sitting::query()->withoutGlobalScope(Sitting::SHARED)->whereKey($reading->case->sitting_id)->sharedLock()
+        $reading->loadMissing('case.swings');
+        $round = Sitting::query()->withoutGlobalScope(Sitting::SHARED)->whereKey($reading->case->sitting_id)->sharedLock()
             ->firstOrFail();
+        $held = Reading::query()->lockForUpdate()->with('calls')->findOrFail($reading->id);
 
-        return Reading::query()
-            ->lockForUpdate()
-            ->with(['case.sitting', 'case.swings', 'calls'])
-            ->findOrFail($reading->id);
+        return $held->setRelation('case', $reading->case->setRelation('sitting', $round));
     }
 }

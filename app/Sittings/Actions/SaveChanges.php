@@ -10,10 +10,10 @@ use App\Exceptions\Refusal;
 use App\Models\Call;
 use App\Models\Casts\Cell;
 use App\Models\Reading;
-use App\Models\ReadingChange;
 use Core\CoreException;
 use Core\Reading\Edit;
 use Core\Reading\Reading as CoreReading;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 
@@ -50,16 +50,11 @@ final readonly class SaveChanges
                     ? 'refusals.sittings.reading-handed-locked-nothing'
                     : 'refusals.sittings.round-closed-nothing-changed', status: ActionException::LOCKED);
             }
-            $known = array_flip(
-                ReadingChange::query()
-                    ->where('reading_id', $reading->id)
-                    ->whereIn('client_id', array_column($changes, 'id'))
-                    ->pluck('client_id')
-                    ->map(Cell::text(...))
-                    ->all(),
-            );
-            $last = $this->latest($reading, array_column($changes, 'target'));
-            $codebook = $this->codebooks->of($reading->case->sitting);
+            $since = $changes === [] ? 0 : min(array_column($changes, 'base'));
+            $earlier = $this->earlier($reading, array_column($changes, 'id'), $since);
+            $known = array_fill_keys(array_column($earlier, 'client_id'), true);
+            $last = array_column($earlier, null, 'target');
+            $names = $this->codebooks->namesOf($reading->case->sitting);
             $core = $reading->toCore();
             $before = $core;
             $version = $reading->version;
@@ -87,7 +82,7 @@ final readonly class SaveChanges
                         continue;
                     }
                     try {
-                        $core = (new Edit($c['target'], $c['value']))->applyTo($core, $codebook);
+                        $core = (new Edit($c['target'], $c['value']))->applyTo($core, $names);
                     } catch (CoreException $e) {
                         $refused[] = [
                             'id' => $c['id'],
@@ -115,41 +110,41 @@ final readonly class SaveChanges
                     'created_at' => now()->format('Y-m-d H:i:s.vP'),
                 ];
             }
-            ReadingChange::query()->insert($rows);
+            DB::table('reading_changes')->insert($rows);
             $this->keep($reading, $before, $core, $version, $active);
+            $isOthers = static fn (array $c): bool => $c['version'] > $since && $c['writer'] !== $writer
+                && $c['target'] !== self::TIME;
 
             return [
                 'version' => $version,
                 'applied' => $applied,
                 'refused' => $refused,
-                'others' => $changes !== [] &&
-                    ReadingChange::query()
-                        ->where('reading_id', $reading->id)
-                        ->where('version', '>', min(array_column($changes, 'base')))
-                        ->where('writer', '<>', $writer)
-                        ->where('target', '<>', self::TIME)
-                        ->exists(),
+                'others' => array_filter([...$earlier, ...$rows], $isOthers) !== [],
             ];
         });
     }
 
     /**
-     * @param  list<string>  $targets
-     * @return array<string, array{writer: string, version: int}>
+     * What of these was taken before, and all that was taken since the oldest version any of them was made on: nothing
+     * before that can be in the way of one.
+     *
+     * @param  list<string>  $ids
+     * @return list<array{client_id: string, target: string, writer: string, version: int}> in the order taken
      */
-    private function latest(Reading $reading, array $targets): array
+    private function earlier(Reading $reading, array $ids, int $since): array
     {
-        return ReadingChange::query()
+        return array_values(DB::table('reading_changes')
             ->where('reading_id', $reading->id)
-            ->whereIn('target', array_unique($targets))
+            ->where(static fn (Builder $q): Builder => $q->whereIn('client_id', $ids)->orWhere('version', '>', $since))
             ->orderBy('id')
-            ->get(['target', 'writer', 'version'])
-            ->mapWithKeys(
-                static fn (ReadingChange $c): array => [
-                    $c->target => ['writer' => $c->writer, 'version' => $c->version],
-                ],
-            )
-            ->all();
+            ->get(['client_id', 'target', 'writer', 'version'])
+            ->map(static fn (object $c): array => [
+                'client_id' => Cell::text($c->client_id),
+                'target' => Cell::text($c->target),
+                'writer' => Cell::text($c->writer),
+                'version' => Cell::int($c->version),
+            ])
+            ->all());
     }
 
     private function keep(Reading $reading, CoreReading $before, CoreReading $now, int $version, int $active): void
@@ -179,6 +174,12 @@ final readonly class SaveChanges
                 ['presence', 'severity', 'onset', 'decision', 'confidence', 'pins', 'trend', 'reaction', 'sound'],
             );
         }
-        $reading->update([...Reading::row($now), 'version' => $version, 'active_ms' => $reading->active_ms + $active]);
+        $row = Reading::row($now);
+        $reading->update([
+            // Mostly it is a call that changed, and nothing beside the calls.
+            ...(json_encode($row) === json_encode(Reading::row($before)) ? [] : $row),
+            'version' => $version,
+            'active_ms' => $reading->active_ms + $active,
+        ]);
     }
 }

@@ -9,6 +9,7 @@ use App\Exceptions\ActionException;
 use App\Http\Controller;
 use App\Models\Call;
 use App\Models\Reading;
+use App\Models\SittingCase;
 use App\Sight\NotNow;
 use App\Sight\Onlookers;
 use App\Sittings\Actions\HandInReading;
@@ -37,13 +38,14 @@ final class ReadingController extends Controller
     {
         session()->reflash();
         $onlooker = $this->onlookers->of($this->user());
-        $reading = Reading::query()->where('user_id', $this->user()->id)->whereNull('handed_in_at')
+        $readings = Reading::query()->where('user_id', $this->user()->id)->whereNull('handed_in_at')
             ->whereHas('case.sitting', fn ($q) => $q->where('state', SittingState::Open)
                 ->where('kind', '<>', SittingKind::Review))
             ->with(['arm', 'case.sitting', 'case.swings'])
             ->asRead()
-            ->get()
-            ->first(static fn (Reading $r): bool => ! $onlooker->ofReading($r)->isNothing());
+            ->get();
+        $onlooker->over($readings->map(static fn (Reading $r): SittingCase => $r->case));
+        $reading = $readings->first(static fn (Reading $r): bool => ! $onlooker->ofReading($r)->isNothing());
 
         return $reading === null
             ? redirect()->route('today')->with('done', (string) __('reading.nothing-waits'))
@@ -107,14 +109,13 @@ final class ReadingController extends Controller
     public function change(ChangesRequest $request, Reading $reading, SaveChanges $save): JsonResponse
     {
         $this->look($reading);
-        $starts = $this->swings->starts($reading);
-        $changes = array_map(
-            static fn (array $c): array => [
-                ...$c,
-                'value' => (new Edit($c['target'], $c['value']))->later($starts)->value,
-            ],
-            $request->changes(),
-        );
+        $changes = array_map(function (array $c) use ($reading): array {
+            $edit = new Edit($c['target'], $c['value']);
+
+            return $edit->tellsTimes()
+                ? [...$c, 'value' => $edit->later($this->swings->starts($reading))->value]
+                : $c;
+        }, $request->changes());
         $said = $save($reading, $request->string('writer')->value(), $changes);
         // What others did meanwhile, and what stands where something was refused, comes along.
         $sheet =

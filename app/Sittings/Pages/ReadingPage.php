@@ -24,6 +24,7 @@ use Core\Reading\Reading as CoreReading;
 use Core\Reading\Stage;
 use Core\Reading\Stop;
 use Core\Reading\Turf;
+use Illuminate\Support\HtmlString;
 
 /** One case as somebody reads it: what is shown of the swing, and the sheet. */
 final readonly class ReadingPage
@@ -41,8 +42,10 @@ final readonly class ReadingPage
     /** @return array<string, mixed> */
     public function of(Reading $reading): array
     {
-        $reading->load(['case.sitting', 'case.swings.recording.golfer']);
+        $reading->loadMissing(['case.sitting', 'case.swings.recording.golfer']);
         $case = $reading->case;
+        $case->setRelation('recording', $case->swings->firstOrFail()->recording);
+        $outside = self::options('outside', array_column(Outside::cases(), 'value'));
         $codebook = $this->codebooks->of($case->sitting);
         $second = $this->second->of($reading);
 
@@ -81,9 +84,11 @@ final readonly class ReadingPage
                 'misses',
                 array_column(array_filter(Miss::cases(), static fn (Miss $m): bool => $m !== Miss::None), 'value'),
             ),
-            'outside' => self::options('outside', array_column(Outside::cases(), 'value')),
+            // The same for every fault: written once.
+            'choices' => self::choices($case->kind === CaseKind::Pair),
+            'outsideOptions' => new HtmlString(view('sittings.read.outside', ['outside' => $outside])->render()),
             'outsideNames' => [
-                ...self::options('outside', array_column(Outside::cases(), 'value')),
+                ...$outside,
                 CoreReading::NOT_IN_THE_FEET => (string) __('reading.not-in-the-feet'),
             ],
             'turf' => self::options('turf', array_column(Turf::PINNED, 'value')),
@@ -185,7 +190,59 @@ final readonly class ReadingPage
         ];
     }
 
-    /** @return array<string, string> key to press by what may be pinned on: only what is shown */
+    /**
+     * What is answered of every fault by choosing one of a few.
+     *
+     * @return array<string, array{legend: ?string, when: ?string, press: ?string,
+     *     options: list<array{value: string, face: string, key: ?string, press: string}>}> legend: null where it is the
+     *     fault's name; press: what goes to the next of them
+     */
+    private static function choices(bool $isPair): array
+    {
+        $of = static function (string $names, string $legend, string $press): array {
+            $options = [];
+            foreach (self::words("reading.$names") as $value => $face) {
+                $options[] = ['value' => $value, 'face' => $face, 'key' => null, 'press' => ''];
+            }
+
+            return ['legend' => (string) __("reading.$legend"), 'when' => 'present', 'press' => $press, 'options' => $options];
+        };
+        $presence = $severity = [];
+        foreach (['present' => 'P', 'absent' => 'A', 'cannot-tell' => 'C'] as $value => $press) {
+            $presence[] = ['value' => $value, 'face' => (string) __("calls.$value"), 'key' => $value, 'press' => $press];
+        }
+        foreach (self::words('reading.severities') as $key => $face) {
+            $n = (string) (count($severity) + 1);
+            $severity[] = ['value' => $n, 'face' => $face, 'key' => $key, 'press' => $n];
+        }
+
+        return [
+            'presence' => ['legend' => null, 'when' => null, 'press' => null, 'options' => $presence],
+            'severity' => [
+                'legend' => (string) __('reading.severity'),
+                'when' => 'present',
+                'press' => null,
+                'options' => $severity,
+            ],
+            ...($isPair ? ['trend' => $of('trends', 'trend', 'Q')] : []),
+            'decision' => $of('decisions', 'decision', 'W'),
+        ];
+    }
+
+    /** @return array<string, string> a group of words, by key */
+    private static function words(string $of): array
+    {
+        $out = [];
+        foreach ((array) __($of) as $key => $word) {
+            $out[(string) $key] = is_string($word) ? $word : '';
+        }
+
+        return $out;
+    }
+
+    /**
+     * @return array<string, array{press: string, name: string, says: string}> by what may be pinned on: only what is shown
+     */
     private static function pins(Reading $reading, bool $ballIsShown): array
     {
         $film = $reading->arm->film;
@@ -197,7 +254,13 @@ final readonly class ReadingPage
             'strike' => $ballIsShown,
         ]);
 
-        return array_intersect_key(self::PIN_KEYS, $may);
+        $out = [];
+        foreach (array_intersect_key(self::PIN_KEYS, $may) as $on => $press) {
+            $name = (string) __("sheet.pins.$on");
+            $out[$on] = ['press' => $press, 'name' => $name, 'says' => (string) __('reading.pin-on', ['what' => $name])];
+        }
+
+        return $out;
     }
 
     /** @return array<string, string> names by code */

@@ -7,6 +7,7 @@ use Core\Codebook\CodebookDocument;
 use Core\Codebook\Ground;
 use Core\Codebook\Observability;
 use Core\Codebook\Rule;
+use Core\Codebook\RuleChange;
 use Core\Codebook\Said;
 use Core\Codebook\Scale;
 use Core\Codebook\Shown;
@@ -264,9 +265,9 @@ it('keeps version 1 as it shipped, beside version 2, and can say where the two d
         ->and([$before->version(), $now->version()])->toBe(CodebookDocument::SHIPPED);
     $again = CodebookDocument::fromArray(json_decode(json_encode($now->toArray()), true));
     expect($again->disagreements())->toBe($now->disagreements())->not->toBe([])
-        ->and($again->changesSince($now))->toBe([]);
+        ->and(RuleChange::between($now, $again))->toBe([]);
     $changes = [];
-    foreach ($now->changesSince($before) as $change) {
+    foreach (RuleChange::between($before, $now) as $change) {
         $changes["$change->fault $change->member"][] = $change->lenses;
     }
     expect($changes)->toHaveKeys(['thrown-back supported', 'hang-back contradicted', 'weak-couple supported'])
@@ -274,7 +275,7 @@ it('keeps version 1 as it shipped, beside version 2, and can say where the two d
         ->and($changes['lead-leg-leave supported'])->toBe([['quiet centre']])
         ->and($changes['jump-off-trail supported'])->toBe([['quiet centre']]);
     // Backwards it tells what is gone.
-    expect(array_column($before->changesSince($now), 'member'))->toContain('gone');
+    expect(array_column(RuleChange::between($now, $before), 'member'))->toContain('gone');
 });
 
 /** @return array<string, array{Shown, list<string>}> what each kind of evidence shows, and the measures it gives */

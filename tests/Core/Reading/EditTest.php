@@ -1,6 +1,8 @@
 <?php
 
 use Core\Codebook\Codebook;
+use Core\Codebook\CodebookDocument;
+use Core\Codebook\StandardLenses;
 use Core\CoreException;
 use Core\Reading\Aid;
 use Core\Reading\Call;
@@ -20,7 +22,7 @@ use Core\Reading\Turf;
 function edited(array $edits, Reading $reading = new Reading([])): Reading
 {
     foreach ($edits as [$target, $value]) {
-        $reading = (new Edit($target, $value))->applyTo($reading, Codebook::standard());
+        $reading = (new Edit($target, $value))->applyTo($reading, CodebookDocument::standard()->names(StandardLenses::DEFAULT));
     }
 
     return $reading;
@@ -254,3 +256,21 @@ it('has a drill of full text for every key the faults name, and says why of thos
         }
     }
 });
+
+it('knows of a change whether it tells a time: what tells none is not moved', function (string $target, mixed $value, bool $tells) {
+    $edit = new Edit($target, $value);
+    expect($edit->tellsTimes())->toBe($tells);
+    $moved = $edit->later([1 => 0.75, 2 => 1.5])->value;
+    expect($moved !== $value)->toBe($tells);
+})->with([
+    ['call:sway', ['presence' => 'absent', 'pins' => []], false],
+    ['call:sway', ['presence' => 'absent'], false],
+    ['call:sway', null, false],
+    ['call:sway', ['presence' => 'present', 'pins' => [['on' => 'film', 't' => 1.0]]], true],
+    ['mark:TP', 1.25, true],
+    ['mark:TP', null, false],
+    ['aids', [['kind' => 'line', 'view' => 'face-on', 'points' => [['x' => 0.1, 'y' => 0.2, 't' => 1.0]]]], true],
+    ['cue', 'Turn', false],
+    ['misses', ['fat' => 40], false],
+    ['chain', [['sway', 'no-load']], false],
+]);

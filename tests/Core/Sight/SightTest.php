@@ -452,3 +452,30 @@ it('gives the same reason in whatever order places and swings come', function ()
         }
     }
 });
+
+it('asks on the own sheet for consents, what is held and whose it is, and for places once it is read', function () {
+    $things = static fn (Sight $s): array => [things($s), $s->why];
+    foreach ([Stage::Blind, Stage::Reveal] as $stage) {
+        for ($bits = 0; $bits < 64; $bits++) {
+            $is = static fn (int $bit): bool => ($bits >> $bit & 1) === 1;
+            $turn = static fn (bool $repeats, int $left): Turn => new Turn(
+                $stage, $is(0), $is(1), $is(2), $repeats, $left, $is(3), $is(4), $is(5),
+            );
+            foreach (mixedStandings() as $s) {
+                foreach ([true, false] as $lessons) {
+                    $bare = new Standing($s->consents, $s->held, $s->leads, $s->places, $lessons, $s->own);
+                    $whole = new Standing(
+                        $s->consents, $s->held, $s->leads, $s->places, $lessons, $s->own, ! $s->room, ! $s->feelAwaited,
+                        true, true, true, true,
+                    );
+                    $seen = $things(Sight::ofReading($bare, $turn(false, 0)));
+                    expect($things(Sight::ofReading($whole, $turn(false, 0))))->toBe($seen);
+                    if ($turn(false, 0)->isUnread()) {
+                        $placeless = new Standing($s->consents, $s->held, ! $s->leads, [], $lessons, $s->own);
+                        expect($things(Sight::ofReading($placeless, $turn(true, 7))))->toBe($seen);
+                    }
+                }
+            }
+        }
+    }
+});

@@ -9,9 +9,7 @@
             <label class="only-heard" for="outside">{{ __('reading.the-case.outside') }}</label>
             <select id="outside" data-outside>
                 <option value="">{{ __('reading.the-case.outside') }} …</option>
-                @foreach($outside as $value => $name)
-                    <option value="{{ $value }}">{{ $name }}</option>
-                @endforeach
+                {{ $outsideOptions }}
             </select>
             <kbd data-key="outside">0</kbd>
         </div>

@@ -15,36 +15,24 @@
                 <dd>{{ $says }}</dd>
             @endforeach
         </dl>
-        <fieldset class="choices" @disabled($locked)>
-            <legend class="only-heard">{{ $fault['name'] }}</legend>
-            @foreach(['present' => 'P', 'absent' => 'A', 'cannot-tell' => 'C'] as $value => $face)
-                <x-choice :name="'presence-'.$fault['key']" :value="$value" set="presence" :key="$value"
-                    :face="$face"><x-call :presence="$value" /></x-choice>
-            @endforeach
-        </fieldset>
-        <fieldset class="choices" data-when="present" @disabled($locked)>
-            <legend>{{ __('reading.severity') }}</legend>
-            @foreach(__('reading.severities') as $key => $name)
-                <x-choice :name="'severity-'.$fault['key']" :value="$loop->iteration" set="severity" :key="$key"
-                    :face="$loop->iteration">{{ $name }}</x-choice>
-            @endforeach
-        </fieldset>
-        @if($isPair)
-            <fieldset class="choices" data-when="present" @disabled($locked)>
-                <legend>{{ __('reading.trend') }}</legend>
-                @foreach(__('reading.trends') as $value => $name)
-                    <x-choice :name="'trend-'.$fault['key']" :value="$value" set="trend">{{ $name }}</x-choice>
+        @foreach($choices as $set => $choice)
+            <fieldset class="choices" @if($choice['when']) data-when="{{ $choice['when'] }}" @endif @disabled($locked)>
+                <legend @class(['only-heard' => $choice['legend'] === null])>{{ $choice['legend'] ?? $fault['name'] }}</legend>
+                @foreach($choice['options'] as $option)
+                    <label>
+                        <input type="radio" name="{{ $set }}-{{ $fault['key'] }}" value="{{ $option['value'] }}"
+                            data-set="{{ $set }}">
+                        <span class="pick">@if($set === 'presence')<span
+                            class="call {{ $option['value'] }}">{{ $option['face'] }}</span>@else{{ $option['face'] }}@endif
+                            @if($option['key'])<kbd
+                            data-key="{{ $option['key'] }}">{{ $option['press'] }}</kbd>@endif</span>
+                    </label>
                 @endforeach
-                <kbd data-key="trend">Q</kbd>
+                @if($choice['press'])
+                    <kbd data-key="{{ $set }}">{{ $choice['press'] }}</kbd>
+                @endif
             </fieldset>
-        @endif
-        <fieldset class="choices" data-when="present" @disabled($locked)>
-            <legend>{{ __('reading.decision') }}</legend>
-            @foreach(__('reading.decisions') as $value => $name)
-                <x-choice :name="'decision-'.$fault['key']" :value="$value" set="decision">{{ $name }}</x-choice>
-            @endforeach
-            <kbd data-key="decision">W</kbd>
-        </fieldset>
+        @endforeach
         <div class="pins" data-when="present">
             <span class="quiet">{{ __('reading.onset') }}</span>
             <button type="button" data-do="onset" @disabled($locked)><span data-onset>–</span>
@@ -58,9 +46,7 @@
             <label class="quiet" for="r-{{ $fault['key'] }}">{{ __('reading.reaction') }}</label>
             <select id="r-{{ $fault['key'] }}" data-set="reaction" data-reaction @disabled($locked)>
                 <option value="">{{ __('reading.no-reaction') }}</option>
-                @foreach($outside as $value => $name)
-                    <option value="{{ $value }}">{{ $name }}</option>
-                @endforeach
+                {{ $outsideOptions }}
             </select>
             <kbd data-key="reaction">4</kbd>
         </div>
@@ -78,10 +64,10 @@
         </div>
         <div class="pins" data-when="any">
             <span class="quiet">{{ __('reading.pin') }}</span>
-            @foreach($pins as $on => $face)
+            @foreach($pins as $on => $pin)
                 <button type="button" data-do="pin-{{ $on }}" @disabled($locked)
-                    aria-label="{{ __('reading.pin-on', ['what' => __("sheet.pins.$on")]) }}">{{ __("sheet.pins.$on") }}
-                    <kbd data-key="pin-{{ $on }}">{{ $face }}</kbd></button>
+                    aria-label="{{ $pin['says'] }}">{{ $pin['name'] }}
+                    <kbd data-key="pin-{{ $on }}">{{ $pin['press'] }}</kbd></button>
             @endforeach
         </div>
         <ul class="pin-list" data-pins></ul>

@@ -1,0 +1,3 @@
+@foreach($outside as $value => $name)
+    <option value="{{ $value }}">{{ $name }}</option>
+@endforeach
