@@ -111,10 +111,11 @@ console.log(
 
 // One after the other: a page of the application beside the framework's empty one, in pairs.
 const median = (list) => list.sort((a, b) => a - b)[Math.floor(list.length / 2)];
-const pairs = { read: [], empty: [], save: [] };
+const pairs = { read: [], sheet: [], empty: [], save: [] };
 for (let i = 0; i < 60; i++) {
   for (const [name, path] of [
     ['empty', '/_empty'],
+    ['sheet', `/read/${people[0].readings[0]}/sheet`],
     ['read', `/read/${people[0].readings[0]}`],
   ]) {
     const from = performance.now();
@@ -124,7 +125,8 @@ for (let i = 0; i < 60; i++) {
   await people[0].save(i, (_, ms) => pairs.save.push(ms));
 }
 const empty = median(pairs.empty);
+const beside = (name) => `${median(pairs[name]).toFixed(1)} ms (${(median(pairs[name]) / empty).toFixed(1)}×)`;
 console.log(
-  `alone: the framework's empty page ${empty.toFixed(1)} ms, a reading's page ${median(pairs.read).toFixed(1)} ms ` +
-    `(${(median(pairs.read) / empty).toFixed(1)}×), a save ${median(pairs.save).toFixed(1)} ms (${(median(pairs.save) / empty).toFixed(1)}×)`,
+  `alone: the framework's empty page ${empty.toFixed(1)} ms, a sheet's answers ${beside('sheet')}, a save ${beside('save')}, ` +
+    `a reading's page ${beside('read')}`,
 );
