@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 
 /**
@@ -20,7 +19,7 @@ use Illuminate\Support\Carbon;
  * @property ?string $moved_in  the archive by which it came here from another machine
  * @property ?Carbon $updated_at
  */
-final class Academy extends Model
+final class Academy extends Row
 {
     public const ID = 1;
 

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Models\Enums\LinkPurpose;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 
@@ -21,7 +20,7 @@ use Illuminate\Support\Carbon;
  * @property ?Carbon $used_at
  * @property ?User $user
  */
-final class AccountLink extends Model
+final class AccountLink extends Row
 {
     public const UPDATED_AT = null;
 

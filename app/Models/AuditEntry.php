@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 
@@ -18,7 +17,7 @@ use Illuminate\Support\Carbon;
  * @property Carbon $created_at
  * @property ?User $user
  */
-final class AuditEntry extends Model
+final class AuditEntry extends Row
 {
     public const UPDATED_AT = null;
 

@@ -13,7 +13,6 @@ use Core\Reading\Presence;
 use Core\Reading\Severity;
 use Core\Reading\Trend;
 use Core\Reading\Turf;
-use Illuminate\Database\Eloquent\Model;
 
 /**
  * @property int $reading_id
@@ -28,7 +27,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property ?Outside $reaction
  * @property bool $sound
  */
-final class Call extends Model
+final class Call extends Row
 {
     public $timestamps = false;
 

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Models\Casts\PackedFloats;
-use Illuminate\Database\Eloquent\Model;
 
 /**
  * A piece of a live recording, sample by sample, channel by channel, as acknowledged.
@@ -18,7 +17,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property float $device_s
  * @property float $server_s
  */
-final class CaptureChunk extends Model
+final class CaptureChunk extends Row
 {
     public $timestamps = false;
 

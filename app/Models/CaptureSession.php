@@ -10,7 +10,6 @@ use Core\Trace\DeviceClass;
 use Core\Trace\Stance;
 use Core\Trace\Trace;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
@@ -37,7 +36,7 @@ use Illuminate\Support\Carbon;
  * @property Carbon $created_at
  * @property Device $device
  */
-final class CaptureSession extends Model
+final class CaptureSession extends Row
 {
     use HasUlids;
 

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 
@@ -17,7 +16,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int $position
  * @property Recording $recording
  */
-final class CaseSwing extends Model
+final class CaseSwing extends Row
 {
     public $timestamps = false;
 

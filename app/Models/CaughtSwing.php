@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 
@@ -24,7 +23,7 @@ use Illuminate\Support\Carbon;
  * @property CaptureSession $session
  * @property ?Recording $recording
  */
-final class CaughtSwing extends Model
+final class CaughtSwing extends Row
 {
     use HasUlids;
 

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
@@ -21,7 +20,7 @@ use Illuminate\Support\Carbon;
  * @property CheckPlan $plan
  * @property \Illuminate\Database\Eloquent\Collection<int, CheckLook> $looks
  */
-final class Check extends Model
+final class Check extends Row
 {
     protected $fillable = ['check_plan_id', 'sitting_id', 'week_on', 'looked_at'];
 

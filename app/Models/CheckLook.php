@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Illuminate\Database\Eloquent\Model;
-
 /**
  * What the look after one check found of one reader, as it was found.
  *
@@ -18,7 +16,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property float $p
  * @property bool $beyond
  */
-final class CheckLook extends Model
+final class CheckLook extends Row
 {
     public const UPDATED_AT = null;
 

@@ -7,7 +7,6 @@ namespace App\Models;
 use App\Models\Casts\Cell;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
@@ -27,7 +26,7 @@ use Illuminate\Support\Facades\DB;
  * @property KeyVersion $keyVersion
  * @property \Illuminate\Database\Eloquent\Collection<int, Check> $checks
  */
-final class CheckPlan extends Model
+final class CheckPlan extends Row
 {
     use HasUlids;
 

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Core\Codebook\CodebookDocument;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
@@ -25,7 +24,7 @@ use Illuminate\Support\Carbon;
  * @property ?User $changer
  * @property Carbon $updated_at
  */
-final class CodebookDraft extends Model
+final class CodebookDraft extends Row
 {
     protected $fillable = [
         'based_on', 'document', 'revision', 'state', 'published_as', 'started_by', 'changed_by', 'tried_revision',

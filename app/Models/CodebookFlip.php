@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Core\Codebook\Said;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
@@ -20,7 +19,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property ?float $is_margin
  * @property Recording $recording
  */
-final class CodebookFlip extends Model
+final class CodebookFlip extends Row
 {
     public $timestamps = false;
 

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Core\Codebook\CodebookDocument;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 
 /**
@@ -19,7 +18,7 @@ use Illuminate\Support\Carbon;
  * @property string $note
  * @property Carbon $created_at
  */
-final class CodebookVersion extends Model
+final class CodebookVersion extends Row
 {
     public const UPDATED_AT = null;
 

@@ -6,7 +6,6 @@ namespace App\Models;
 
 use App\Models\Casts\Cell;
 use Core\Sight\Scope;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 
@@ -22,7 +21,7 @@ use Illuminate\Support\Carbon;
  * @property ?Carbon $withdrawn_at
  * @property ?ConsentPaper $paper
  */
-final class Consent extends Model
+final class Consent extends Row
 {
     protected $fillable = ['golfer_id', 'scope', 'given_on', 'expires_on', 'guardian', 'withdrawn_at', 'paper_id'];
 

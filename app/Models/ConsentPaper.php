@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 
 /**
@@ -19,7 +18,7 @@ use Illuminate\Support\Carbon;
  * @property string $checksum  of what was sent
  * @property Carbon $created_at
  */
-final class ConsentPaper extends Model
+final class ConsentPaper extends Row
 {
     use HasUlids;
 

@@ -9,7 +9,6 @@ use Core\Simulation\ContrastKind;
 use Core\Simulation\ContrastSet as Spec;
 use Core\Trace\DeviceClass;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Support\Carbon;
 
@@ -31,7 +30,7 @@ use Illuminate\Support\Carbon;
  * @property ?Carbon $made_at  null while it is being made
  * @property \Illuminate\Database\Eloquent\Collection<int, MadeSwing> $swings  in order
  */
-final class ContrastSet extends Model
+final class ContrastSet extends Row
 {
     use HasUlids;
 

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Core\Sight\Reveal;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 
@@ -24,7 +23,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property DebriefSession $session
  * @property SittingCase $case
  */
-final class DebriefCase extends Model
+final class DebriefCase extends Row
 {
     public $timestamps = false;
 

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Core\Consensus\LiesIn;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 
@@ -28,7 +27,7 @@ use Illuminate\Support\Carbon;
  * @property DebriefSession $session
  * @property ?DebriefCase $case
  */
-final class DebriefDecision extends Model
+final class DebriefDecision extends Row
 {
     public $timestamps = false;
 

@@ -6,7 +6,6 @@ namespace App\Models;
 
 use App\Models\Enums\VoteKind;
 use App\Models\Enums\VoteStage;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
 
@@ -23,7 +22,7 @@ use Illuminate\Support\Carbon;
  * @property Carbon $asked_at
  * @property \Illuminate\Database\Eloquent\Collection<int, DebriefVote> $votes
  */
-final class DebriefQuestion extends Model
+final class DebriefQuestion extends Row
 {
     public $timestamps = false;
 

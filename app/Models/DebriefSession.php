@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -27,7 +26,7 @@ use Illuminate\Support\Carbon;
  * @property Sitting $sitting
  * @property ?DebriefCase $current
  */
-final class DebriefSession extends Model
+final class DebriefSession extends Row
 {
     use HasUlids;
 

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Models\Enums\VoteStage;
-use Illuminate\Database\Eloquent\Model;
 
 /**
  * A vote of somebody who cannot be named.
@@ -16,7 +15,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $voter
  * @property string $answer
  */
-final class DebriefVote extends Model
+final class DebriefVote extends Row
 {
     public $timestamps = false;
 

@@ -7,7 +7,6 @@ namespace App\Models;
 use Core\Trace\DeviceClass;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 
 /**
@@ -24,7 +23,7 @@ use Illuminate\Support\Carbon;
  * @property ?Carbon $previous_until
  * @property ?Carbon $revoked_at
  */
-final class Device extends Model
+final class Device extends Row
 {
     use HasUlids;
 

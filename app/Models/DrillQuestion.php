@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 
 /**
@@ -17,7 +16,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property bool $refused  whether a limit of the golfer that was not cleared spoke against it when it was asked
  * @property \Illuminate\Database\Eloquent\Collection<int, DrillScore> $scores
  */
-final class DrillQuestion extends Model
+final class DrillQuestion extends Row
 {
     public $timestamps = false;
 

@@ -7,7 +7,6 @@ namespace App\Models;
 use Core\Consensus\DrillScore as CoreDrillScore;
 use Core\Consensus\Harm;
 use Core\Reading\Stop;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 
 /**
@@ -21,7 +20,7 @@ use Illuminate\Support\Carbon;
  * @property ?Harm $harm
  * @property Carbon $scored_at
  */
-final class DrillScore extends Model
+final class DrillScore extends Row
 {
     public $timestamps = false;
 

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 
@@ -21,7 +20,7 @@ use Illuminate\Support\Carbon;
  * @property Carbon $created_at
  * @property ?User $user
  */
-final class Erasure extends Model
+final class Erasure extends Row
 {
     use HasUlids;
 

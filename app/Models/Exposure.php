@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 
 /**
@@ -17,7 +16,7 @@ use Illuminate\Support\Carbon;
  * @property ?int $sitting_id
  * @property Carbon $shown_at
  */
-final class Exposure extends Model
+final class Exposure extends Row
 {
     public $timestamps = false;
 

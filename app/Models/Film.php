@@ -10,7 +10,6 @@ use App\Models\Casts\PackedFloats;
 use Core\Film\FilmFacts;
 use Core\Motion\Clock;
 use Core\Motion\View;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Str;
@@ -50,7 +49,7 @@ use Illuminate\Support\Str;
  * @property ?float $camera_tilt_deg  downward is positive; level is nought
  * @property Carbon $created_at
  */
-final class Film extends Model
+final class Film extends Row
 {
     protected $table = 'films';
 

@@ -7,7 +7,6 @@ namespace App\Models;
 use Core\Codebook\Rung;
 use Core\Prescription\Seen;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\Pivot;
@@ -31,7 +30,7 @@ use Illuminate\Support\Carbon;
  * @property Lesson $lesson
  * @property \Illuminate\Database\Eloquent\Collection<int, Recording> $swings
  */
-final class FollowUp extends Model
+final class FollowUp extends Row
 {
     use HasUlids;
 

@@ -8,7 +8,6 @@ use Core\Consensus\LiesIn;
 use Core\Motion\Station;
 use Core\Reading\Presence;
 use Core\Reading\Severity;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 
 /**
@@ -27,7 +26,7 @@ use Illuminate\Support\Carbon;
  * @property LiesIn $lies
  * @property Carbon $answered_at
  */
-final class FollowingAnswer extends Model
+final class FollowingAnswer extends Row
 {
     public $timestamps = false;
 

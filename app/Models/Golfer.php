@@ -7,7 +7,6 @@ namespace App\Models;
 use Core\Prescription\Level;
 use Core\Sight\Scope;
 use Illuminate\Database\Eloquent\Builder;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
 
@@ -29,7 +28,7 @@ use Illuminate\Support\Carbon;
  * @property \Illuminate\Database\Eloquent\Collection<int, GolferLimit> $limitsNoted
  * @property \Illuminate\Database\Eloquent\Collection<int, GolferLimit> $limitsInForce
  */
-final class Golfer extends Model
+final class Golfer extends Row
 {
     /** Born so many years ago somebody may still be a minor this year. */
     private const MINOR_YEARS = 18;

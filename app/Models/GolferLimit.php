@@ -9,7 +9,6 @@ use Core\Codebook\LimitRegion;
 use Core\Codebook\LimitSeverity;
 use Core\Codebook\LimitSide;
 use Illuminate\Database\Eloquent\Builder;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 
 /**
@@ -26,7 +25,7 @@ use Illuminate\Support\Carbon;
  * @property ?string $note
  * @property ?Carbon $ended_on
  */
-final class GolferLimit extends Model
+final class GolferLimit extends Row
 {
     protected $table = 'golfer_limits';
 

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Models\Enums\GroupKind;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 
 /**
@@ -16,7 +15,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsToMany;
  * @property string $name
  * @property \Illuminate\Database\Eloquent\Collection<int, User> $people
  */
-final class Group extends Model
+final class Group extends Row
 {
     protected $fillable = ['kind', 'name'];
 

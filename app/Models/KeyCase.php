@@ -7,7 +7,6 @@ namespace App\Models;
 use Core\Consensus\CaseConsensus;
 use Core\Format\FormatException;
 use Core\Format\Json\CaseConsensusJson;
-use Illuminate\Database\Eloquent\Model;
 
 /**
  * What a key says of a case beyond what is present.
@@ -17,7 +16,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $case_id
  * @property array<string, mixed> $body
  */
-final class KeyCase extends Model
+final class KeyCase extends Row
 {
     public $timestamps = false;
 

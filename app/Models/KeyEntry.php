@@ -13,7 +13,6 @@ use Core\Consensus\Label;
 use Core\Format\Json\JudgementJson;
 use Core\Motion\Station;
 use Core\Remark\Remark;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasOneThrough;
 use Illuminate\Support\Carbon;
@@ -42,7 +41,7 @@ use Illuminate\Support\Carbon;
  * @property RatedCase $case
  * @property Recording $recording
  */
-final class KeyEntry extends Model
+final class KeyEntry extends Row
 {
     public $timestamps = false;
 

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Illuminate\Database\Eloquent\Builder;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
@@ -23,7 +22,7 @@ use Illuminate\Support\Facades\DB;
  * @property ?Carbon $created_at
  * @property Sitting $sitting
  */
-final class KeyVersion extends Model
+final class KeyVersion extends Row
 {
     protected $fillable = ['sitting_id', 'number', 'lens', 'core_version', 'inputs_checksum', 'frozen_at'];
 

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Core\Reading\BallFlight;
-use Illuminate\Database\Eloquent\Model;
 
 /**
  * One ball of a session, as it was seen or a device gave it.
@@ -17,7 +16,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property array<string, mixed> $flight
  * @property ?string $note
  */
-final class LessonBall extends Model
+final class LessonBall extends Row
 {
     public const UPDATED_AT = null;
 

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 
 /**
@@ -18,7 +17,7 @@ use Illuminate\Support\Carbon;
  * @property 'in'|'password'|'code' $outcome
  * @property Carbon $at
  */
-final class LoginAttempt extends Model
+final class LoginAttempt extends Row
 {
     public $timestamps = false;
 

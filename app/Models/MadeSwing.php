@@ -24,7 +24,6 @@ use Core\Trace\QualityFinding;
 use Core\Trace\Stance;
 use Core\Trace\Trace;
 use Core\Version;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 
 /**
@@ -52,7 +51,7 @@ use Illuminate\Support\Carbon;
  * @property string $core_version
  * @property Carbon $made_at
  */
-final class MadeSwing extends Model
+final class MadeSwing extends Row
 {
     public $timestamps = false;
 

@@ -10,7 +10,6 @@ use Core\Format\Json\QualityJson;
 use Core\Format\Json\VerdictJson;
 use Core\Measurement\Measurements;
 use Core\Measurement\QualityNote;
-use Illuminate\Database\Eloquent\Model;
 
 /**
  * What was measured of a recording, and what it says of each fault under each lens, as Core\Format\Json has it.
@@ -26,7 +25,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property ?array<string, mixed> $held  what was there to see, as Core\Format\Json\ShownJson has it; null as the shape is
  * @property ?string $shape  Core\Drawing\ShareShape of it; null where it was measured before shapes were kept
  */
-final class MeasurementSet extends Model
+final class MeasurementSet extends Row
 {
     protected $fillable = [
         'recording_id',

@@ -8,7 +8,6 @@ use App\Models\Casts\PackedFloats;
 use Core\Motion\Clock;
 use Core\Motion\Motion as CoreMotion;
 use Core\Motion\View;
-use Illuminate\Database\Eloquent\Model;
 
 /**
  * Body points of one recording, packed point by point, axis by axis.
@@ -20,7 +19,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property list<string> $points
  * @property list<float> $coordinates
  */
-final class Motion extends Model
+final class Motion extends Row
 {
     public $timestamps = false;
 

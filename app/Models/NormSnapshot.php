@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Core\Measurement\Norms;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 
 /**
@@ -17,7 +16,7 @@ use Illuminate\Support\Carbon;
  * @property int $recordings
  * @property array<string, array{mean: float, sd: float, n: int}> $norms
  */
-final class NormSnapshot extends Model
+final class NormSnapshot extends Row
 {
     public $timestamps = false;
 

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Models\Enums\NoticeKind;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 
@@ -23,7 +22,7 @@ use Illuminate\Support\Carbon;
  * @property ?Golfer $golfer
  * @property ?User $person
  */
-final class Notice extends Model
+final class Notice extends Row
 {
     public const UPDATED_AT = null;
 

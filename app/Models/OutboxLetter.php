@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 
 /**
@@ -16,7 +15,7 @@ use Illuminate\Support\Carbon;
  * @property string $body
  * @property Carbon $created_at
  */
-final class OutboxLetter extends Model
+final class OutboxLetter extends Row
 {
     public const UPDATED_AT = null;
 

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Core\Training\Mode;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
@@ -35,7 +34,7 @@ use Illuminate\Support\Carbon;
  * @property ?KeyEntry $entry
  * @property PracticeSitting $sitting
  */
-final class PracticeAnswer extends Model
+final class PracticeAnswer extends Row
 {
     public $timestamps = false;
 

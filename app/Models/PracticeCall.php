@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Illuminate\Database\Eloquent\Model;
-
 /**
  * One of the things said of a case that was asked whole.
  *
@@ -17,7 +15,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $told  the truth as it was told
  * @property bool $right
  */
-final class PracticeCall extends Model
+final class PracticeCall extends Row
 {
     public $timestamps = false;
 

@@ -6,7 +6,6 @@ namespace App\Models;
 
 use Core\Training\Mode;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
 
@@ -22,7 +21,7 @@ use Illuminate\Support\Carbon;
  * @property ?Carbon $ended_at
  * @property Carbon $created_at
  */
-final class PracticeSitting extends Model
+final class PracticeSitting extends Row
 {
     use HasUlids;
 

@@ -6,7 +6,6 @@ namespace App\Models;
 
 use Core\Codebook\ExpectedChange;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
@@ -37,7 +36,7 @@ use Illuminate\Support\Carbon;
  * @property User $prescriber
  * @property \Illuminate\Database\Eloquent\Collection<int, FollowUp> $followUps
  */
-final class Prescription extends Model
+final class Prescription extends Row
 {
     use HasUlids;
 

@@ -6,7 +6,6 @@ namespace App\Models;
 
 use App\Models\Casts\Cell;
 use Core\Reading\CaseKind;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Facades\DB;
 
@@ -19,7 +18,7 @@ use Illuminate\Support\Facades\DB;
  * @property string $signature  SHA-256 of the kind and the recordings in order
  * @property \Illuminate\Database\Eloquent\Collection<int, CaseSwing> $swings
  */
-final class RatedCase extends Model
+final class RatedCase extends Row
 {
     public const UPDATED_AT = null;
 

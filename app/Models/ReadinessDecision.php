@@ -6,7 +6,6 @@ namespace App\Models;
 
 use Core\Training\DecisionKind;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 
@@ -31,7 +30,7 @@ use Illuminate\Support\Carbon;
  * @property User $decider
  * @property ReadinessRule $rule
  */
-final class ReadinessDecision extends Model
+final class ReadinessDecision extends Row
 {
     use HasUlids;
 

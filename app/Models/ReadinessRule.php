@@ -9,7 +9,6 @@ use Core\Trace\DeviceClass;
 use Core\Training\ReadinessRule as CoreRule;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 
 /**
@@ -27,7 +26,7 @@ use Illuminate\Support\Carbon;
  * @property ?Carbon $retired_at
  * @property Carbon $created_at
  */
-final class ReadinessRule extends Model
+final class ReadinessRule extends Row
 {
     use HasUlids;
 

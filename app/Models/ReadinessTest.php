@@ -6,7 +6,6 @@ namespace App\Models;
 
 use App\Models\Enums\TestState;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 
@@ -28,7 +27,7 @@ use Illuminate\Support\Carbon;
  * @property ReadinessRule $rule
  * @property ?Sitting $sitting
  */
-final class ReadinessTest extends Model
+final class ReadinessTest extends Row
 {
     use HasUlids;
 

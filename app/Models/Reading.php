@@ -16,7 +16,6 @@ use Core\Reading\Stop;
 use Core\Sight\SittingState;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
@@ -52,7 +51,7 @@ use Illuminate\Support\Str;
  * @property User $user
  * @property \Illuminate\Database\Eloquent\Collection<int, Call> $calls
  */
-final class Reading extends Model
+final class Reading extends Row
 {
     use HasUlids;
 

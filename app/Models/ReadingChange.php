@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 
 /**
@@ -18,7 +17,7 @@ use Illuminate\Support\Carbon;
  * @property mixed $value
  * @property Carbon $made_at
  */
-final class ReadingChange extends Model
+final class ReadingChange extends Row
 {
     public $timestamps = false;
 

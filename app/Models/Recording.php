@@ -26,7 +26,6 @@ use Core\Trace\Repair;
 use Core\Trace\Stance;
 use Core\Trace\Trace;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
@@ -77,7 +76,7 @@ use Illuminate\Support\Collection;
  * @property ?MeasurementSet $measured
  * @property \Illuminate\Database\Eloquent\Collection<int, Film> $films
  */
-final class Recording extends Model
+final class Recording extends Row
 {
     use HasUlids;
 

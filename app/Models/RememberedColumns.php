@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Illuminate\Database\Eloquent\Model;
-
 /**
  * How the columns of a device's files were mapped the last time a header like this came.
  *
@@ -13,7 +11,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property ?string $device_name
  * @property array{device: string, channels: array<string, array{column: string, unit: string}>} $map
  */
-final class RememberedColumns extends Model
+final class RememberedColumns extends Row
 {
     protected $table = 'column_maps';
 

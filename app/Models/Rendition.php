@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Core\Planning\Rendition as CoreRendition;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
@@ -23,7 +22,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property SittingCase $case
  * @property Recording $recording
  */
-final class Rendition extends Model
+final class Rendition extends Row
 {
     public $timestamps = false;
 

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Models\Enums\FigurePart;
-use Illuminate\Database\Eloquent\Model;
 
 /**
  * @property int $sitting_result_id
@@ -13,7 +12,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $subject  what or whom the part is about, where there are several
  * @property array<string, mixed> $body
  */
-final class ResultPart extends Model
+final class ResultPart extends Row
 {
     public $timestamps = false;
 

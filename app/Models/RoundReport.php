@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 
 /**
@@ -18,7 +17,7 @@ use Illuminate\Support\Carbon;
  * @property int $written_by
  * @property Carbon $written_at
  */
-final class RoundReport extends Model
+final class RoundReport extends Row
 {
     /** Letters in each; what it means stands on the board's one page. */
     public const MOST = ['purpose' => 2000, 'readers' => 2000, 'meaning' => 1200];

@@ -11,7 +11,6 @@ use Core\Sight\SittingKind;
 use Core\Sight\SittingState;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -54,7 +53,7 @@ use Illuminate\Support\Facades\DB;
  * @property ?int $readings_handed_in  of those
  * @property ?SittingResult $result
  */
-final class Sitting extends Model
+final class Sitting extends Row
 {
     use HasUlids;
 

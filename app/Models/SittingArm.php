@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Illuminate\Database\Eloquent\Model;
-
 /**
  * What is put before a reader of a sitting: film, trace or both.
  *
@@ -15,7 +13,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property bool $film
  * @property bool $trace
  */
-final class SittingArm extends Model
+final class SittingArm extends Row
 {
     public $timestamps = false;
 

@@ -8,7 +8,6 @@ use Core\Codebook\Shown;
 use Core\Motion\View;
 use Core\Reading\CaseKind;
 use Core\Reading\Stage;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOneThrough;
@@ -36,7 +35,7 @@ use Illuminate\Support\Carbon;
  * @property \Illuminate\Database\Eloquent\Collection<int, Reading> $readings
  * @property \Illuminate\Database\Eloquent\Collection<int, Rendition> $renditions
  */
-final class SittingCase extends Model
+final class SittingCase extends Row
 {
     public $timestamps = false;
 

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Core\Format\Json\RoundJson;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
 
@@ -19,7 +18,7 @@ use Illuminate\Support\Carbon;
  * @property int $format
  * @property Carbon $updated_at
  */
-final class SittingResult extends Model
+final class SittingResult extends Row
 {
     protected $fillable = ['sitting_id', 'core_version', 'inputs_checksum', 'format'];
 

@@ -8,7 +8,6 @@ use Core\Format\Json\RemarkJson;
 use Core\Motion\StationSource;
 use Core\Motion\StationTime;
 use Core\Remark\Remark;
-use Illuminate\Database\Eloquent\Model;
 
 /**
  * @property int $id
@@ -18,7 +17,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property StationSource $source
  * @property ?array<string, mixed> $doubt  why it is not to be trusted
  */
-final class StationMark extends Model
+final class StationMark extends Row
 {
     public $timestamps = false;
 

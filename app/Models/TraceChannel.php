@@ -7,7 +7,6 @@ namespace App\Models;
 use App\Models\Casts\PackedFloats;
 use Core\CoreException;
 use Core\Trace\TraceException;
-use Illuminate\Database\Eloquent\Model;
 
 /**
  * One channel of a trace, with the least and the largest of its samples and how many are missing, as they were written:
@@ -19,7 +18,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property ?float $maximum
  * @property int $missing
  */
-final class TraceChannel extends Model
+final class TraceChannel extends Row
 {
     public $timestamps = false;
 

@@ -7,7 +7,6 @@ namespace App\Models;
 use App\Models\Enums\GoalKind;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 
@@ -29,7 +28,7 @@ use Illuminate\Support\Carbon;
  * @property User $user
  * @property User $setter
  */
-final class TrainingGoal extends Model
+final class TrainingGoal extends Row
 {
     use HasUlids;
 

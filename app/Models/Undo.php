@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 
 /**
@@ -19,7 +18,7 @@ use Illuminate\Support\Carbon;
  * @property Carbon $expires_at
  * @property ?Carbon $used_at
  */
-final class Undo extends Model
+final class Undo extends Row
 {
     use HasUlids;
 

@@ -38,6 +38,8 @@ use Illuminate\Support\Carbon;
  */
 final class User extends Authenticatable
 {
+    use BootsByName;
+
     protected $table = 'users';
 
     protected $fillable = ['name', 'email', 'password', 'role'];

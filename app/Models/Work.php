@@ -8,7 +8,6 @@ use App\Exceptions\Refusal;
 use App\Models\Enums\WorkKind;
 use App\Models\Enums\WorkState;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 
@@ -33,7 +32,7 @@ use Illuminate\Support\Carbon;
  * @property ?Recording $recording
  * @property ?User $asker
  */
-final class Work extends Model
+final class Work extends Row
 {
     use HasUlids;
 

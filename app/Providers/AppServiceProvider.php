@@ -34,6 +34,7 @@ use App\Http\Components\Layout;
 use App\Http\Components\StageHead;
 use App\Http\Components\Term;
 use App\Http\Middleware\FreshLogin;
+use App\Http\SteadySessions;
 use App\Lessons\Policies\FollowUpPolicy;
 use App\Lessons\Policies\GolferPolicy;
 use App\Lessons\Policies\LessonPolicy;
@@ -144,6 +145,7 @@ use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\Route;
+use Illuminate\Support\Facades\Session;
 use Illuminate\Support\ServiceProvider;
 use Illuminate\Support\Str;
 use Psr\Clock\ClockInterface;
@@ -336,6 +338,12 @@ final class AppServiceProvider extends ServiceProvider
                 TemporaryFiles::sweep();
             }
         });
+        Session::extend('database', static fn (Container $app): SteadySessions => new SteadySessions(
+            DB::connection(),
+            config()->string('session.table'),
+            config()->integer('session.lifetime'),
+            $app,
+        ));
         Mail::extend('outbox', static fn (): OutboxTransport => new OutboxTransport());
         Event::listen(static fn (CommandStarting $e) => AppRole::forCommand($e->command));
         Event::listen([MigrationsEnded::class, NoPendingMigrations::class], AppRole::grant(...));

@@ -14,6 +14,7 @@ use App\Models\SittingCase;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
+use Illuminate\Support\Facades\DB;
 
 /**
  * A reading with all that says where it stands – its case and what is shown of it, the case's swings, the round, the
@@ -24,18 +25,8 @@ final readonly class ReadingInPlace
     /** @throws ModelNotFoundException<Reading> */
     public static function by(string $publicId): Reading
     {
-        $found = Reading::query()
-            ->join('sitting_cases', 'sitting_cases.id', '=', 'readings.sitting_case_id')
-            ->join('cases', 'cases.id', '=', 'sitting_cases.case_id')
-            ->join('sittings', 'sittings.id', '=', 'sitting_cases.sitting_id')
-            ->join('sitting_arms', 'sitting_arms.id', '=', 'readings.arm_id')
-            ->where('readings.public_id', $publicId)
-            ->toBase()
-            ->selectRaw('readings.*, row_to_json(sitting_cases) as in_case, row_to_json(cases) as in_rated,
-                row_to_json(sittings) as in_sitting, row_to_json(sitting_arms) as in_arm,
-                (select json_agg(s order by s.position) from case_swings s where s.case_id = cases.id) as in_swings,
-                (select row_to_json(a) from academies a where a.id = ?) as in_academy', [Academy::ID])
-            ->first();
+        $found = DB::selectOne('select (p.reading).*, p.in_case, p.in_rated, p.in_sitting, p.in_arm, p.in_swings, p.in_academy
+            from reading_in_place(?::bpchar) p', [$publicId]);
         if ($found === null) {
             throw (new ModelNotFoundException)->setModel(Reading::class);
         }
@@ -86,7 +77,9 @@ final readonly class ReadingInPlace
         // What a column holds as JSON stays text, as when it is asked for by itself.
         /** @var array<string, mixed> $cells */
         $cells = array_map(
-            static fn (mixed $cell): mixed => is_array($cell) ? json_encode($cell, JSON_THROW_ON_ERROR) : $cell,
+            static fn (mixed $cell): mixed => is_array($cell)
+                ? json_encode($cell, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION)
+                : $cell,
             $row,
         );
 

@@ -5,6 +5,7 @@ import { Browser, json } from './as-browser.mjs';
 
 const [url, given, seconds = '60', how = 'paced'] = process.argv.slice(2);
 const { readers } = JSON.parse(readFileSync(given, 'utf8'));
+const WARM_S = 15;
 const pause = (ms) =>
   new Promise((done) => {
     setTimeout(done, ms);
@@ -70,41 +71,52 @@ for (const reader of people) await reader.enter();
 const before = new Map();
 for (const reader of people) for (const [reading, version] of reader.version) before.set(reading, version);
 
-const took = { save: [], page: [] };
-const failed = { save: 0, page: 0 };
-const tell = (what, ms, isRight) => {
-  took[what].push(ms);
-  if (!isRight) failed[what] += 1;
-};
-const end = performance.now() + Number(seconds) * 1000;
-await Promise.all(
-  people.map(async (reader, n) => {
-    if (how === 'paced') await pause((1000 * n) / people.length);
-    for (let i = 0; performance.now() < end; i++) {
-      const from = performance.now();
-      await reader.save(i, tell).catch(() => tell('save', performance.now() - from, false));
-      if (how === 'paced') {
-        if (i % 10 === n % 10) await reader.look(i, tell).catch(() => tell('page', performance.now() - from, false));
-        await pause(Math.max(0, 1000 - (performance.now() - from)));
+/** @returns what the requests of so many seconds took, in ms, and how many failed */
+async function driven(lasts) {
+  const took = { save: [], page: [] };
+  const failed = { save: 0, page: 0 };
+  const tell = (what, ms, isRight) => {
+    took[what].push(ms);
+    if (!isRight) failed[what] += 1;
+  };
+  const end = performance.now() + lasts * 1000;
+  await Promise.all(
+    people.map(async (reader, n) => {
+      if (how === 'paced') await pause((1000 * n) / people.length);
+      for (let i = 0; performance.now() < end; i++) {
+        const from = performance.now();
+        await reader.save(i, tell).catch(() => tell('save', performance.now() - from, false));
+        if (how === 'paced') {
+          if (i % 10 === n % 10) await reader.look(i, tell).catch(() => tell('page', performance.now() - from, false));
+          await pause(Math.max(0, 1000 - (performance.now() - from)));
+        }
       }
-    }
-  }),
-);
+    }),
+  );
+  return { took, failed };
+}
+const at = (list, q) => (list.length ? list[Math.min(list.length - 1, Math.floor(q * list.length))].toFixed(0) : '–');
+function told({ took, failed }, name, lasts) {
+  for (const what of ['save', 'page']) {
+    const list = took[what].sort((one, other) => one - other);
+    if (list.length)
+      console.log(
+        `${name}, ${people.length} readers, ${lasts} s: ${list.length} × ${what}, p50 ${at(list, 0.5)} ms, ` +
+          `p95 ${at(list, 0.95)} ms, slowest ${at(list, 1)} ms, ${failed[what]} failed`,
+      );
+  }
+}
+// A server that has just begun has its code still to compile, and tells so by itself.
+told(await driven(WARM_S), `${how}, just begun`, WARM_S);
+const then = await driven(Number(seconds));
+told(then, how, seconds);
+const { took } = then;
 let lost = 0;
 for (const reader of people)
   for (const [reading, count] of reader.acknowledged) {
     const { version } = await reader.open(reading);
     lost += Math.max(0, before.get(reading) + count - version);
   }
-const at = (list, q) => (list.length ? list[Math.min(list.length - 1, Math.floor(q * list.length))].toFixed(0) : '–');
-for (const what of ['save', 'page']) {
-  const list = took[what].sort((a, b) => a - b);
-  if (list.length)
-    console.log(
-      `${how}, ${people.length} readers, ${seconds} s: ${list.length} × ${what}, p50 ${at(list, 0.5)} ms, p95 ${at(list, 0.95)} ms, ` +
-        `slowest ${at(list, 1)} ms, ${failed[what]} failed`,
-    );
-}
 console.log(
   `${((took.save.length + took.page.length) / Number(seconds)).toFixed(1)} requests a second; acknowledged and not there: ${lost}`,
 );

@@ -168,7 +168,7 @@ final readonly class SaveChanges
             }
         }
         if ($rows !== []) {
-            Call::query()->upsert(
+            DB::table('calls')->upsert(
                 $rows,
                 ['reading_id', 'fault'],
                 ['presence', 'severity', 'onset', 'decision', 'confidence', 'pins', 'trend', 'reaction', 'sound'],
