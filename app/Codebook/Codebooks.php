@@ -32,6 +32,15 @@ final class Codebooks
     /** @var array<string, Codebook> */
     private array $made = [];
 
+    /** @var array<string, true> */
+    private array $unkept = [];
+
+    /** Who has asked along with something else says so, and it is not asked for again. */
+    public function isNotKept(string $version): void
+    {
+        $this->unkept[$version] = true;
+    }
+
     /** @param  string|null  $version the newest when null */
     public function document(?string $version = null): CodebookDocument
     {
@@ -106,18 +115,17 @@ final class Codebooks
             ??= $document->under($lens, $club, $swing, $size);
     }
 
-    /** What has shipped is kept by nobody under the same version. */
+    /** An academy may have kept one of its own under a version that has shipped since: its own counts. */
     private function find(string $version): CodebookDocument
     {
-        if (in_array($version, CodebookDocument::SHIPPED, true)) {
-            return self::shipped($version);
-        }
-        $kept = CodebookVersion::query()->where('version', $version)->first();
+        $kept = isset($this->unkept[$version])
+            ? null
+            : CodebookVersion::query()->where('version', $version)->first();
 
-        return $kept === null ? CodebookDocument::standard() : CodebookDocument::kept($kept->document);
+        return $kept === null ? self::shipped($version) : CodebookDocument::kept($kept->document);
     }
 
-    /** A version as it shipped; the newest is in the program itself. */
+    /** A version as it shipped; the newest, which is in the program itself, where none did. */
     public static function shipped(string $version): CodebookDocument
     {
         $newest = CodebookDocument::standard();

@@ -255,7 +255,7 @@ final class AppServiceProvider extends ServiceProvider
         Route::bind('following', static fn (string $id): Sitting => FollowingRounds::all()
             ->where('public_id', $id)
             ->firstOrFail());
-        Route::bind('reading', ReadingInPlace::by(...));
+        Route::bind('reading', static fn (string $id): Reading => app(ReadingInPlace::class)->by($id));
         // Facts about sight are those of one request.
         /** @var Application $app */
         $app = $this->app;

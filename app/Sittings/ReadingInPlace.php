@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Sittings;
 
+use App\Codebook\Codebooks;
 use App\Models\Academy;
 use App\Models\CaseSwing;
 use App\Models\RatedCase;
@@ -22,10 +23,14 @@ use Illuminate\Support\Facades\DB;
  */
 final readonly class ReadingInPlace
 {
-    /** @throws ModelNotFoundException<Reading> */
-    public static function by(string $publicId): Reading
+    public function __construct(private Codebooks $codebooks)
     {
-        $found = DB::selectOne('select (p.reading).*, p.in_case, p.in_rated, p.in_sitting, p.in_arm, p.in_swings, p.in_academy
+    }
+
+    /** @throws ModelNotFoundException<Reading> */
+    public function by(string $publicId): Reading
+    {
+        $found = DB::selectOne('select (p.reading).*, p.in_case, p.in_rated, p.in_sitting, p.in_arm, p.in_swings, p.in_academy, p.is_kept
             from reading_in_place(?::bpchar) p', [$publicId]);
         if ($found === null) {
             throw (new ModelNotFoundException)->setModel(Reading::class);
@@ -36,11 +41,15 @@ final readonly class ReadingInPlace
         if ($academy !== []) {
             Academy::isHere(self::made(new Academy, $academy));
         }
+        $round = self::made(new Sitting, self::part($row, 'sitting'));
+        if ($row['is_kept'] === false) {
+            $this->codebooks->isNotKept($round->codebook_version);
+        }
         /** @var list<array<string, mixed>> $swings */
         $swings = self::part($row, 'swings');
         $case = self::made(new SittingCase, self::part($row, 'case'))
             ->setRelation('rated', self::made(new RatedCase, self::part($row, 'rated')))
-            ->setRelation('sitting', self::made(new Sitting, self::part($row, 'sitting')))
+            ->setRelation('sitting', $round)
             ->setRelation('swings', new Collection(array_map(
                 static fn (array $swing): CaseSwing => self::made(new CaseSwing, $swing),
                 $swings,
@@ -49,7 +58,7 @@ final readonly class ReadingInPlace
 
         return self::made(new Reading, array_filter(
             $row,
-            static fn (string $column): bool => ! str_starts_with($column, 'in_'),
+            static fn (string $column): bool => ! str_starts_with($column, 'in_') && $column !== 'is_kept',
             ARRAY_FILTER_USE_KEY,
         ))->setRelation('case', $case)->setRelation('arm', $arm);
     }

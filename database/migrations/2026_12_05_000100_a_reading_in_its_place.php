@@ -12,13 +12,15 @@ return new class extends Migration
     {
         DB::unprepared(<<<'SQL'
             create or replace function reading_in_place(of bpchar) returns table (
-                reading readings, in_case json, in_rated json, in_sitting json, in_arm json, in_swings json, in_academy json
+                reading readings, in_case json, in_rated json, in_sitting json, in_arm json, in_swings json, in_academy json,
+                is_kept boolean
             ) language plpgsql stable as $$
             begin
                 return query
                     select r, row_to_json(c), row_to_json(k), row_to_json(s), row_to_json(a),
                         (select json_agg(w order by w.position) from case_swings w where w.case_id = k.id),
-                        (select row_to_json(h) from academies h where h.id = 1)
+                        (select row_to_json(h) from academies h where h.id = 1),
+                        exists (select 1 from codebook_versions v where v.version = s.codebook_version)
                     from readings r
                     join sitting_cases c on c.id = r.sitting_case_id
                     join cases k on k.id = c.case_id
