@@ -9,8 +9,8 @@ use Illuminate\Session\DatabaseSessionHandler;
 use Illuminate\Support\Facades\Crypt;
 
 /**
- * Sessions in the database that are written where something of them changed, or when they were last written a while ago:
- * a sheet that saves every second changes nothing of who is here.
+ * Sessions in the database that are written where something of them changed, or when they were last written a while
+ * ago: a sheet that saves every second changes nothing of who is here.
  */
 final class SteadySessions extends DatabaseSessionHandler
 {

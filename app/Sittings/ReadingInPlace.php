@@ -30,8 +30,11 @@ final readonly class ReadingInPlace
     /** @throws ModelNotFoundException<Reading> */
     public function by(string $publicId): Reading
     {
-        $found = DB::selectOne('select (p.reading).*, p.in_case, p.in_rated, p.in_sitting, p.in_arm, p.in_swings, p.in_academy, p.is_kept
-            from reading_in_place(?::bpchar) p', [$publicId]);
+        $found = DB::selectOne(
+            'select (p.reading).*, p.in_case, p.in_rated, p.in_sitting, p.in_arm, p.in_swings, p.in_academy, p.is_kept
+                from reading_in_place(?::bpchar) p',
+            [$publicId],
+        );
         if ($found === null) {
             throw (new ModelNotFoundException)->setModel(Reading::class);
         }

@@ -19,7 +19,10 @@ final readonly class HoldRound
     public function __invoke(Reading $reading): Reading
     {
         $reading->loadMissing('case.swings');
-        $round = Sitting::query()->withoutGlobalScope(Sitting::SHARED)->whereKey($reading->case->sitting_id)->sharedLock()
+        $round = Sitting::query()
+            ->withoutGlobalScope(Sitting::SHARED)
+            ->whereKey($reading->case->sitting_id)
+            ->sharedLock()
             ->firstOrFail();
         $held = Reading::query()->lockForUpdate()->with('calls')->findOrFail($reading->id);
 

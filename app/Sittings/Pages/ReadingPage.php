@@ -205,7 +205,12 @@ final readonly class ReadingPage
                 $options[] = ['value' => $value, 'face' => $face, 'key' => null, 'press' => ''];
             }
 
-            return ['legend' => (string) __("reading.$legend"), 'when' => 'present', 'press' => $press, 'options' => $options];
+            return [
+                'legend' => (string) __("reading.$legend"),
+                'when' => 'present',
+                'press' => $press,
+                'options' => $options,
+            ];
         };
         $presence = $severity = [];
         foreach (['present' => 'P', 'absent' => 'A', 'cannot-tell' => 'C'] as $value => $press) {
@@ -241,7 +246,8 @@ final readonly class ReadingPage
     }
 
     /**
-     * @return array<string, array{press: string, name: string, says: string}> by what may be pinned on: only what is shown
+     * @return array<string, array{press: string, name: string, says: string}> by what may be pinned on: only what is
+     *     shown
      */
     private static function pins(Reading $reading, bool $ballIsShown): array
     {
