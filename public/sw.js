@@ -8,7 +8,10 @@ const isReading = (path) => /^\/read\/[a-z0-9]{26}(\/(evidence\/\d|sheet|film\/.
 self.addEventListener('install', () => self.skipWaiting());
 self.addEventListener('activate', (e) => e.waitUntil(self.clients.claim()));
 
-/** The network's answer goes to the page at once; what a reading showed is kept beside it. Parts are kept when asked to be. */
+/**
+ * The network's answer goes to the page at once; what a reading showed is kept beside it. Parts are kept when asked to
+ * be.
+ */
 async function networkFirst(event, path) {
   const { request } = event;
   const at = path + new URL(request.url).search;

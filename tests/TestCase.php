@@ -31,7 +31,9 @@ abstract class TestCase extends BaseTestCase
 {
     use DatabaseTransactions;
 
-    /** What the tests do beside the application: lay tables bare, or falsify the record as somebody with the database. */
+    /**
+     * What the tests do beside the application: lay tables bare, or falsify the record as somebody with the database.
+     */
     private const OWNERS = '/^\s*(alter|truncate|create|drop|grant|revoke|do |set local session_replication|lock table "?users'
         .'|select setval|(update|delete from) "?audit_)/i';
 
@@ -47,8 +49,8 @@ abstract class TestCase extends BaseTestCase
     protected bool $asOwner = false;
 
     /**
-     * One connection, within one transaction, for the tests and the application: it is the owner's, and acts as the role
-     * that the application has wherever it is not the tests that lay tables bare.
+     * One connection, within one transaction, for the tests and the application: it is the owner's, and acts as the
+     * role that the application has wherever it is not the tests that lay tables bare.
      */
     protected function refreshApplication(): void
     {

@@ -15,9 +15,9 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
 /**
- * Tries of a log-in, and how long the next one has to wait. Three waits, each doubling with every further failure: of one
- * place at one account, of an account from anywhere, of one place at any account. A browser that has entered an account
- * before knows only the first: nobody is kept out of their own by somebody else's failures.
+ * Tries of a log-in, and how long the next one has to wait. Three waits, each doubling with every further failure: of
+ * one place at one account, of an account from anywhere, of one place at any account. A browser that has entered an
+ * account before knows only the first: nobody is kept out of their own by somebody else's failures.
  */
 final readonly class Attempts
 {
@@ -34,8 +34,8 @@ final readonly class Attempts
     private const BUSY = '55P03';
 
     /**
-     * One at a time for an account, until the transaction ends: tries side by side would all find no wait. Nobody is waited
-     * for long: many at one account would hold up all others.
+     * One at a time for an account, until the transaction ends: tries side by side would all find no wait. Nobody is
+     * waited for long: many at one account would hold up all others.
      *
      * @return bool whether it is this one's turn; where it is not the transaction has to end
      */

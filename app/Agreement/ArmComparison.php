@@ -41,7 +41,9 @@ final readonly class ArmComparison
     ) {
     }
 
-    /** AC1 and the share of same calls in each arm; differences (second less first) with p adjusted for their number. */
+    /**
+     * AC1 and the share of same calls in each arm; differences (second less first) with p adjusted for their number.
+     */
     public static function fromRatings(RoundRatings $ratings): ArmResult
     {
         $arms = $sums = $clusters = [];

@@ -18,8 +18,8 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 
 /**
- * What panels and staff did with one fault in the newest rounds that a person may see the figures of: a round that holds
- * anything hidden from the person counts in nothing here.
+ * What panels and staff did with one fault in the newest rounds that a person may see the figures of: a round that
+ * holds anything hidden from the person counts in nothing here.
  */
 final readonly class DefinitionCounts
 {
@@ -176,7 +176,8 @@ final readonly class DefinitionCounts
 
     /**
      * @param  list<int>  $rounds
-     * @return array<string, array{int, int, int, int}> by other fault, as Core\Agreement\Profile\ConfusedWith takes them
+     * @return array<string, array{int, int, int, int}> by other fault, as Core\Agreement\Profile\ConfusedWith takes
+     *     them
      */
     private function confusions(string $fault, array $rounds): array
     {

@@ -11,12 +11,12 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
 /**
- * What makes the record hard to falsify. Each entry carries a code over all that it says, made with the application's key:
- * who has the database alone can neither write nor change one. Seals, each over the one before it, hold their number and
- * order. The end of the chain, kept elsewhere, tells whether the newest were cut off.
+ * What makes the record hard to falsify. Each entry carries a code over all that it says, made with the application's
+ * key: who has the database alone can neither write nor change one. Seals, each over the one before it, hold their
+ * number and order. The end of the chain, kept elsewhere, tells whether the newest were cut off.
  *
- * @phpstan-type Row array{uid: string, user_id: ?int, action: string, subject: string, details: array<array-key, mixed>,
- *     personal: ?string, created_at: string}
+ * @phpstan-type Row array{uid: string, user_id: ?int, action: string, subject: string, details: array<array-key,
+ *     mixed>, personal: ?string, created_at: string}
  */
 final readonly class RecordChain
 {

@@ -17,7 +17,8 @@ final readonly class RecordCheck
 
     /**
      * @param  array{int, string}|null  $anchor  a position and its seal, as they were written down elsewhere
-     * @return array{entries: int, sealed: int, end: array{int, string}, faults: list<array{what: string, where: string}>}
+     * @return array{entries: int, sealed: int, end: array{int, string}, faults: list<array{what: string,
+     *     where: string}>}
      */
     public function __invoke(?array $anchor = null): array
     {

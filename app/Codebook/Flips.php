@@ -15,7 +15,8 @@ use Core\Codebook\SwingSize;
 use Core\CoreException;
 
 /**
- * The verdicts on a swing that another codebook would turn, from what was measured of it: the same figures judged twice.
+ * The verdicts on a swing that another codebook would turn, from what was measured of it: the same figures judged
+ * twice.
  *
  * @phpstan-type Flip array{lens: string, fault: string, was: ?Said, is: ?Said, was_margin: ?float, is_margin: ?float}
  */

@@ -29,7 +29,9 @@ final class RoundCoverage
     {
     }
 
-    /** @return list<\Closure(): string> each makes a part of the text, with what in it lies outside what is asked for */
+    /**
+     * @return list<\Closure(): string> each makes a part of the text, with what in it lies outside what is asked for
+     */
     public function tasks(): array
     {
         return [...$this->tables(), ...$this->errors()];

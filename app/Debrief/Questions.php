@@ -27,7 +27,9 @@ final readonly class Questions
     {
     }
 
-    /** @return array{list<string>, list<string>|null}|null options and the key's answers; null where it cannot be asked */
+    /**
+     * @return array{list<string>, list<string>|null}|null options and the key's answers; null where it cannot be asked
+     */
     public function about(DebriefCase $case, VoteKind $kind, string $fault): ?array
     {
         $place = $case->loadMissing('case')->case;

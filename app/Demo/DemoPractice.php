@@ -28,8 +28,8 @@ use Core\Training\Mode;
 use Illuminate\Support\Carbon;
 
 /**
- * What some of the Fernhollow staff practised over the winter: a sitting a week, a little better each time; on simulated
- * swings alone before a round was published.
+ * What some of the Fernhollow staff practised over the winter: a sitting a week, a little better each time; on
+ * simulated swings alone before a round was published.
  */
 final readonly class DemoPractice
 {

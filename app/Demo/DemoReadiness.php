@@ -29,8 +29,8 @@ use Core\Training\ReadinessRule as CoreRule;
 use Illuminate\Support\Carbon;
 
 /**
- * A rule of readiness at Fernhollow and what came of it: two were tested, one is signed off, one suspended, one appeals,
- * one asks to be tested.
+ * A rule of readiness at Fernhollow and what came of it: two were tested, one is signed off, one suspended, one
+ * appeals, one asks to be tested.
  */
 final readonly class DemoReadiness
 {

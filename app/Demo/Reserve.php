@@ -12,14 +12,14 @@ use Core\Trace\DeviceClass;
 /**
  * Swings of Fernhollow that are kept: for tests of readiness, and for weekly checks.
  *
- * @phpstan-type Row array{number: int, golfer: string, limits: ?string, club: string, shape: string, film: bool, trace: bool,
- *     looks: array<string, int>, spec: GolferSpec, filmed: array<string, int>}
+ * @phpstan-type Row array{number: int, golfer: string, limits: ?string, club: string, shape: string, film: bool,
+ *     trace: bool, looks: array<string, int>, spec: GolferSpec, filmed: array<string, int>}
  */
 final class Reserve
 {
     /**
-     * Swings kept out of every round for tests of readiness, one a golfer: recorded on the two plates, read by the panel
-     * alone.
+     * Swings kept out of every round for tests of readiness, one a golfer: recorded on the two plates, read by the
+     * panel alone.
      *
      * @return list<Row>
      */

@@ -12,8 +12,8 @@ use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
 
 /**
- * The films disk: a folder of this machine, or a store that several machines share. A film arrives as parts, each a file
- * of its own named by the byte it begins at, so that any machine may take any part; they are joined afterwards.
+ * The films disk: a folder of this machine, or a store that several machines share. A film arrives as parts, each a
+ * file of its own named by the byte it begins at, so that any machine may take any part; they are joined afterwards.
  */
 final readonly class FilmFiles
 {

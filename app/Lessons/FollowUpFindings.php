@@ -22,8 +22,8 @@ use Core\Prescription\Wanted;
 use Core\Reading\BallFlight;
 
 /**
- * What a later session shows of what was expected: measure by measure beyond the golfer's own spread, what else moved in
- * or out of its band, the balls, and rung by rung. After the feel is kept only.
+ * What a later session shows of what was expected: measure by measure beyond the golfer's own spread, what else moved
+ * in or out of its band, the balls, and rung by rung. After the feel is kept only.
  *
  * @phpstan-type Found array{expected: array<string, array{change: ExpectedChange, seen: SeriesChange,
  *     ladder: LadderChange}>, others: array<string, array{measure: Measure, at: ?Station, seen: SeriesChange}>,

@@ -16,8 +16,8 @@ use Core\Number\Written;
 use Core\Prescription\Outcome;
 
 /**
- * How what somebody prescribed has turned out: expected against seen, and how often it was chosen against advice. Of what
- * may be seen only.
+ * How what somebody prescribed has turned out: expected against seen, and how often it was chosen against advice. Of
+ * what may be seen only.
  *
  * @phpstan-type Turned array{name: string, handed: int, against: int, followed: int, outcomes: array<string, int>,
  *     share: string}

@@ -22,7 +22,8 @@ use Core\Reading\Turf;
  * @property ?Station $onset
  * @property ?Decision $decision
  * @property ?int $confidence
- * @property list<array{on: 'film'|'trace'|'ball'|'strike'|'turf', t?: float, reason?: string, view?: string, swing?: int, turf?: string}> $pins
+ * @property list<array{on: 'film'|'trace'|'ball'|'strike'|'turf', t?: float, reason?: string, view?: string,
+ *     swing?: int, turf?: string}> $pins
  * @property ?Trend $trend
  * @property ?Outside $reaction
  * @property bool $sound

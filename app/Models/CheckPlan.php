@@ -13,7 +13,8 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 
 /**
- * That every instructor reads a few kept cases every week, from which panel's key, and which cases are set apart for it.
+ * That every instructor reads a few kept cases every week, from which panel's key, and which cases are set apart for
+ * it.
  *
  * @property int $id
  * @property string $public_id

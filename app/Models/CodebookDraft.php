@@ -10,8 +10,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
 
 /**
- * The next version of the codebook, while it is worked on. It changes nothing for anybody before it is published; one is
- * open at a time.
+ * The next version of the codebook, while it is worked on. It changes nothing for anybody before it is published; one
+ * is open at a time.
  *
  * @property int $id
  * @property string $based_on  the version it was begun from

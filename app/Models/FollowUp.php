@@ -13,8 +13,8 @@ use Illuminate\Database\Eloquent\Relations\Pivot;
 use Illuminate\Support\Carbon;
 
 /**
- * A later session held against a prescription: what the golfer felt and who teaches thinks, kept before any number, then
- * the swings by the rung they were swung on.
+ * A later session held against a prescription: what the golfer felt and who teaches thinks, kept before any number,
+ * then the swings by the rung they were swung on.
  *
  * @property int $id
  * @property string $public_id

@@ -108,7 +108,10 @@ final class Golfer extends Row
         and consents.expires_on >= ? and (consents.guardian is not null or (golfers.is_minor = false
             and (golfers.born_year is null or golfers.born_year < ?)))';
 
-    /** @return array{string, int} what COVERED asks for: the day it is, and the earliest year of birth of who may be a minor */
+    /**
+     * @return array{string, int} what COVERED asks for: the day it is, and the earliest year of birth of who may be a
+     *     minor
+     */
     public static function coveredOn(): array
     {
         return [Academy::today(), now()->year - self::MINOR_YEARS];

@@ -46,8 +46,8 @@ use Illuminate\Support\Carbon;
  * @property Stance $stance
  * @property array{measurements: mixed, held: mixed, quality: list<mixed>} $measured  by the instrument
  * @property array{measurements: mixed, held: mixed} $truly
- * @property array{version: string, lenses: array<string, array<string, bool>>} $settled  which faults are there and which
- *     are not, by lens
+ * @property array{version: string, lenses: array<string, array<string, bool>>} $settled  which faults are there and
+ *     which are not, by lens
  * @property string $core_version
  * @property Carbon $made_at
  */
@@ -85,7 +85,8 @@ final class MadeSwing extends Row
      * Made, measured and judged; half a second or so.
      *
      * @param  string  $version  of the codebook
-     * @param  callable(SwingBasis): array<string, array<string, bool>>  $settled  by lens, what of it is so and what not
+     * @param  callable(SwingBasis): array<string, array<string, bool>>  $settled  by lens, what of it is so and what
+     *     not
      * @return array<string, mixed>
      */
     public static function row(Spec $spec, string $version, callable $settled): array

@@ -22,7 +22,8 @@ use Core\Measurement\QualityNote;
  * @property array<string, array<string, mixed>> $faults by lens
  * @property list<mixed> $quality
  * @property ?list<string> $supported  the faults that they support under the standard lens; null as the shape is
- * @property ?array<string, mixed> $held  what was there to see, as Core\Format\Json\ShownJson has it; null as the shape is
+ * @property ?array<string, mixed> $held  what was there to see, as Core\Format\Json\ShownJson has it; null as the shape
+ *     is
  * @property ?string $shape  Core\Drawing\ShareShape of it; null where it was measured before shapes were kept
  */
 final class MeasurementSet extends Row

@@ -40,7 +40,8 @@ use Illuminate\Support\Str;
  * @property ?int $breaks  where the change of a ladder breaks
  * @property int $sheet  1 could not say causes outside the feet, reactions, likelihoods of misses or what is sound
  * @property array<string, float> $marks
- * @property list<array{kind: string, view: string, points: list<array{x: float, y: float, t: float}>, swing?: int}> $aids
+ * @property list<array{kind: string, view: string, points: list<array{x: float, y: float, t: float}>,
+ *     swing?: int}> $aids
  * @property int $active_ms  time spent, without idle time
  * @property int $reopened  how often a hand-in was opened again
  * @property ?Carbon $handed_in_at

@@ -120,7 +120,10 @@ final class SittingCase extends Row
         return $this->hasMany(Rendition::class);
     }
 
-    /** How each swing is called: before and after, the step of a ladder, or its number, with the cold ones said to be cold. */
+    /**
+     * How each swing is called: before and after, the step of a ladder, or its number, with the cold ones said to be
+     * cold.
+     */
     public function swingName(CaseSwing $swing): string
     {
         return match (true) {

@@ -46,7 +46,9 @@ final readonly class BackupDatabase
         DB::connection('owner')->statement(sprintf('drop database if exists "%s" with (force)', $database));
     }
 
-    /** @return array<string, Counted> rows of every table that is backed up, and a sum that does not go by their order */
+    /**
+     * @return array<string, Counted> rows of every table that is backed up, and a sum that does not go by their order
+     */
     public static function counted(Connection $on): array
     {
         $on->statement("set timezone to 'UTC'");

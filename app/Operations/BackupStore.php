@@ -8,8 +8,8 @@ use Illuminate\Support\Carbon;
 use RuntimeException;
 
 /**
- * Where backups lie: a folder each with its manifest, and beside them the parts, which backups share – a film that has not
- * changed lies there once.
+ * Where backups lie: a folder each with its manifest, and beside them the parts, which backups share – a film that has
+ * not changed lies there once.
  */
 final readonly class BackupStore
 {

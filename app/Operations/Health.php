@@ -10,7 +10,9 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
 use Throwable;
 
-/** Whether what the application stands on is there, for whatever watches it; says which, and nothing of what it holds. */
+/**
+ * Whether what the application stands on is there, for whatever watches it; says which, and nothing of what it holds.
+ */
 final readonly class Health
 {
     /** Jobs wait no longer than this where somebody works through them. */

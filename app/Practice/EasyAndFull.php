@@ -14,8 +14,8 @@ use Core\Simulation\ContrastKind;
 use Core\Training\Question;
 
 /**
- * The same golfer easy and at full speed, one after the other at the same station: in which of them is the fault? Faults
- * hide at low speed and come back with it.
+ * The same golfer easy and at full speed, one after the other at the same station: in which of them is the fault?
+ * Faults hide at low speed and come back with it.
  */
 final readonly class EasyAndFull implements PracticeMode
 {

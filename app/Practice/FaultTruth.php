@@ -21,7 +21,9 @@ use Core\Reading\CaseKind;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
 
-/** What is told of one fault in one swing once it may be: the panel, the measurement, what was pinned, another swing. */
+/**
+ * What is told of one fault in one swing once it may be: the panel, the measurement, what was pinned, another swing.
+ */
 final readonly class FaultTruth
 {
     /** So many of the panel's reasons are shown. */

@@ -18,8 +18,8 @@ use Illuminate\Support\Facades\DB;
 /**
  * How far goals have come: counted since they were set from what was done, not from what somebody says of it.
  *
- * @phpstan-type Goal array{id: string, who: string, says: string, done: int, of: int, isDone: bool, late: bool, due: string,
- *     dueOn: string, by: string, own: bool, ticks: bool}
+ * @phpstan-type Goal array{id: string, who: string, says: string, done: int, of: int, isDone: bool, late: bool,
+ *     due: string, dueOn: string, by: string, own: bool, ticks: bool}
  */
 final readonly class Goals
 {

@@ -15,8 +15,8 @@ use Core\Simulation\ContrastSet as Spec;
 use Core\Training\Question;
 
 /**
- * What looks like a fault in the trace: did the golfer do it, or the instrument? Made swings only, for of those both are
- * known.
+ * What looks like a fault in the trace: did the golfer do it, or the instrument? Made swings only, for of those both
+ * are known.
  */
 final readonly class GolferOrInstrument implements PracticeMode
 {

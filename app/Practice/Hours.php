@@ -21,8 +21,8 @@ final class Hours
     private const MOST_S = 300;
 
     /**
-     * @return list<array{string, string, string, int, float, int, float, float}> person, from, to, practice questions and
-     *     minutes, cases read and minutes, hours of both
+     * @return list<array{string, string, string, int, float, int, float, float}> person, from, to, practice questions
+     *     and minutes, cases read and minutes, hours of both
      */
     public static function of(User $asks, Carbon $from, Carbon $to): array
     {

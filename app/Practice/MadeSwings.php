@@ -19,7 +19,8 @@ use Core\Trace\DeviceClass;
 use Illuminate\Support\Facades\DB;
 
 /**
- * The swings of contrast sets that are made, as practice may ask about them: what each settles and what can be seen in it.
+ * The swings of contrast sets that are made, as practice may ask about them: what each settles and what can be seen in
+ * it.
  *
  * @phpstan-type Made array{id: int, set: int, place: int, spec: Spec, settled: array<string, bool>, shown: Shown,
  *     found: bool}

@@ -31,7 +31,10 @@ final readonly class OwnConfusions
         return $out;
     }
 
-    /** @return array<string, array<string, array{int, int, int, int}>> by missed and called fault, as ConfusedWith takes them */
+    /**
+     * @return array<string, array<string, array{int, int, int, int}>> by missed and called fault, as ConfusedWith takes
+     *     them
+     */
     public function counts(User $user): array
     {
         $rows = DB::select("

@@ -49,7 +49,9 @@ final readonly class PersonSkills
         );
     }
 
-    /** @return list<Answer> what rounds and practice tell of faults, in order; of rounds only what may be told the asker */
+    /**
+     * @return list<Answer> what rounds and practice tell of faults, in order; of rounds only what may be told the asker
+     */
     private function answers(User $user, User $asking): array
     {
         $answers = [

@@ -19,7 +19,9 @@ use Illuminate\Support\Facades\DB;
  */
 final readonly class PracticePool
 {
-    /** A usual question is answered rightly three times in four; so many such answers stand beside those that are there. */
+    /**
+     * A usual question is answered rightly three times in four; so many such answers stand beside those that are there.
+     */
     private const USUAL = 1.1;
 
     private const BESIDE = 4.0;
@@ -58,7 +60,9 @@ final readonly class PracticePool
         return $out;
     }
 
-    /** @return array<int, array{int, array<string, true>}> by case: the recording, and the faults that can be seen in it */
+    /**
+     * @return array<int, array{int, array<string, true>}> by case: the recording, and the faults that can be seen in it
+     */
     private function cases(User $user): array
     {
         $codebook = $this->codebooks->current();
@@ -144,8 +148,8 @@ final readonly class PracticePool
 
     /**
      * @param  list<int>  $cases
-     * @return list<array{id: int, case: int, fault: string, label: string, grade: string, ruling: ?string, present: int,
-     *     absent: int}> of the newest key a published round was scored against, by case and fault
+     * @return list<array{id: int, case: int, fault: string, label: string, grade: string, ruling: ?string,
+     *     present: int, absent: int}> of the newest key a published round was scored against, by case and fault
      */
     private function entries(array $cases, ?string $fault): array
     {

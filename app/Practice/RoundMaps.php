@@ -12,7 +12,9 @@ use App\Models\User;
 use App\Sight\Onlookers;
 use Core\Format\Json\RoundJson;
 
-/** Right and wrong calls of the staff, as published rounds were counted; of those that are not withheld from who asks. */
+/**
+ * Right and wrong calls of the staff, as published rounds were counted; of those that are not withheld from who asks.
+ */
 final readonly class RoundMaps
 {
     public function __construct(private Onlookers $onlookers)
@@ -21,8 +23,8 @@ final readonly class RoundMaps
 
     /**
      * @param  string|null  $lens  of this one only
-     * @return \Generator<Sitting, array<string, array<string, array{int, int, int, int}>>> by rater and fault: found, missed,
-     *     over-called, left alone; the oldest round first
+     * @return \Generator<Sitting, array<string, array<string, array{int, int, int, int}>>> by rater and fault: found,
+     *     missed, over-called, left alone; the oldest round first
      */
     public function of(User $asking, ?string $lens = null): \Generator
     {

@@ -18,7 +18,8 @@ use Illuminate\Support\Facades\DB;
  * What published rounds tell of one person one after the other, and whether what was practised between two of them is
  * read better in the second on the cases that both asked. Withheld whole where the asker has still to read one of them.
  *
- * @phpstan-type Told array{name: string, date: string, calls: int, right: int, sure: ?float, minutes: ?float, cases: int}
+ * @phpstan-type Told array{name: string, date: string, calls: int, right: int, sure: ?float, minutes: ?float,
+ *     cases: int}
  */
 final readonly class RoundProgress
 {
@@ -122,7 +123,9 @@ final readonly class RoundProgress
         return PracticeEffect::of($calls);
     }
 
-    /** This person's own, none of whoever was told before; a round with kept cases is withheld whole from its readers. */
+    /**
+     * This person's own, none of whoever was told before; a round with kept cases is withheld whole from its readers.
+     */
     private static function calls(User $user): Builder
     {
         return ScoredCalls::all()->where('readings.user_id', $user->id)->where('readings.exposed', false);

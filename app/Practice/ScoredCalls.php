@@ -58,8 +58,8 @@ final class ScoredCalls
     }
 
     /**
-     * First blind calls beside the key; who could not tell is neither right nor wrong. Kept cases are among them: whoever
-     * may be told nothing of them leaves them out.
+     * First blind calls beside the key; who could not tell is neither right nor wrong. Kept cases are among them:
+     * whoever may be told nothing of them leaves them out.
      */
     public static function all(): Builder
     {

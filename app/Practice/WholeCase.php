@@ -17,8 +17,8 @@ use Core\Training\Question;
 use Illuminate\Support\Facades\DB;
 
 /**
- * One case whole, as in a round: a call on each of several faults, and the first cause. What is said is a letter for each
- * fault in order – P, A or C – and after a stroke the place of the cause in its list.
+ * One case whole, as in a round: a call on each of several faults, and the first cause. What is said is a letter for
+ * each fault in order – P, A or C – and after a stroke the place of the cause in its list.
  */
 final readonly class WholeCase implements PracticeMode
 {

@@ -187,9 +187,9 @@ final class AppServiceProvider extends ServiceProvider
 
     public function register(): void
     {
-        // Pages keep their connection between requests: opening one costs more than most of what is asked over it. What a
-        // request leaves open is rolled back by PDO; nothing of the application hangs on a connection beyond a transaction.
-        // Said here and not in a file of settings: those are cached by a command, which is no page.
+        // Pages keep their connection between requests: opening one costs more than most of what is asked over it. What
+        // a request leaves open is rolled back by PDO; nothing of the application hangs on a connection beyond a
+        // transaction. Said here and not in a file of settings: those are cached by a command, which is no page.
         if (! $this->app->runningInConsole()) {
             config([
                 'database.connections.pgsql.options' => [\PDO::ATTR_PERSISTENT => true]

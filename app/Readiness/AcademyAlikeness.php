@@ -12,7 +12,9 @@ use Core\Training\CriterionKind;
 use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Facades\DB;
 
-/** How alike the calls of one case are in being right, from all published rounds: what a test assumes before it begins. */
+/**
+ * How alike the calls of one case are in being right, from all published rounds: what a test assumes before it begins.
+ */
 final class AcademyAlikeness
 {
     /** So many of the newest sheets say it. */

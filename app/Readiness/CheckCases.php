@@ -28,7 +28,9 @@ final class CheckCases
     /** Fewer would come round every other week. */
     public const LEAST = 6;
 
-    /** @return list<KeyVersion> the newest key of every published panel that has enough cases nobody on the staff knows */
+    /**
+     * @return list<KeyVersion> the newest key of every published panel that has enough cases nobody on the staff knows
+     */
     public static function keys(): array
     {
         return array_values(KeyVersion::query()
@@ -64,7 +66,9 @@ final class CheckCases
         return array_values($by);
     }
 
-    /** @return list<int> those of next week: what was read the longest ago, else by lot; fewer where consents have ended */
+    /**
+     * @return list<int> those of next week: what was read the longest ago, else by lot; fewer where consents have ended
+     */
     public static function next(CheckPlan $plan): array
     {
         $last = [];

@@ -13,8 +13,8 @@ use Core\Reading\Presence;
 use Core\Sight\SittingState;
 
 /**
- * What was said in the weekly checks that are over, case by case in the order of the weeks: of each question whether each
- * reader was right, and said "present".
+ * What was said in the weekly checks that are over, case by case in the order of the weeks: of each question whether
+ * each reader was right, and said "present".
  *
  * @phpstan-import-type Question from StaffWatch
  */

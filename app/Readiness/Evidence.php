@@ -30,8 +30,8 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 
 /**
- * What published rounds and tests tell of one person beside a rule: of the cases read last, on its instrument, under its
- * key. Nobody is told anything of a case that he or she has still to read.
+ * What published rounds and tests tell of one person beside a rule: of the cases read last, on its instrument, under
+ * its key. Nobody is told anything of a case that he or she has still to read.
  *
  * @phpstan-type Shown array{cases: int, since: ?string, criteria: list<array{right: int, calls: int, figure: Figure}>,
  *     bars: array<string, BarStanding>}

@@ -10,14 +10,19 @@ use App\Practice\RoundMaps;
 use Core\Training\Criterion;
 use Core\Training\CriterionKind;
 
-/** Right and wrong calls of the staff by fault, from the published rounds as they were counted: whatever recorded them. */
+/**
+ * Right and wrong calls of the staff by fault, from the published rounds as they were counted: whatever recorded them.
+ */
 final readonly class StaffCounts
 {
     public function __construct(private RoundMaps $maps)
     {
     }
 
-    /** @return array<int, array<string, array{int, int, int, int}>> by person and fault: found, missed, over-called, left alone */
+    /**
+     * @return array<int, array<string, array{int, int, int, int}>> by person and fault: found, missed, over-called,
+     *     left alone
+     */
     public function of(ReadinessRule $rule, User $head): array
     {
         $out = [];

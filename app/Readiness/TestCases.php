@@ -24,7 +24,8 @@ use Illuminate\Support\Facades\DB;
  * The cases a person could be tested on by a rule: single swings that a published study has a key of, which this person
  * has never read nor been told of, one golfer as good as another.
  *
- * @phpstan-type Candidate array{case: int, recording: int, golfer: int, film: bool, is: array<string, bool>, calls: list<int>}
+ * @phpstan-type Candidate array{case: int, recording: int, golfer: int, film: bool, is: array<string, bool>,
+ *     calls: list<int>}
  */
 final readonly class TestCases
 {

@@ -12,7 +12,9 @@ use App\Models\User;
 use Core\Training\DecisionKind;
 use Illuminate\Database\Query\Builder;
 
-/** What waits for a head coach about readiness: who asks to be tested, who appeals, which test is over and not decided. */
+/**
+ * What waits for a head coach about readiness: who asks to be tested, who appeals, which test is over and not decided.
+ */
 final class WaitingForHead
 {
     /** @return list<array{says: string, url: string}> the oldest first */

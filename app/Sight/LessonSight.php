@@ -12,8 +12,8 @@ use Core\Sight\Thing;
 use Illuminate\Database\Eloquent\Collection;
 
 /**
- * What may be made of a session for its golfer: nothing without consent to lessons, nothing while the feel is still to be
- * said, nothing while one of its swings is hidden from this person.
+ * What may be made of a session for its golfer: nothing without consent to lessons, nothing while the feel is still to
+ * be said, nothing while one of its swings is hidden from this person.
  */
 final readonly class LessonSight
 {

@@ -12,7 +12,9 @@ final class Glossary
     /** @var array<string, array{word: string, means: string}>|null */
     private ?array $all = null;
 
-    /** @param  Closure(): array<string, array{word: string, means: string}>  $own  the academy's, asked for where needed */
+    /**
+     * @param  Closure(): array<string, array{word: string, means: string}>  $own  the academy's, asked for where needed
+     */
     public function __construct(private readonly Closure $own)
     {
     }

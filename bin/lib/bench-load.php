@@ -1,7 +1,7 @@
 <?php
 
-// Seats so many readers in an open round of a loaded demo, and closes so many others, ready to be published; prints how each
-// reader comes in. For bin/bench load and bin/test serve.
+// Seats so many readers in an open round of a loaded demo, and closes so many others, ready to be published; prints how
+// each reader comes in. For bin/bench load and bin/test serve.
 
 use App\Demo\Fernhollow;
 use App\Models\Reading;

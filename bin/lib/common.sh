@@ -170,8 +170,8 @@ alter role :"name" login nosuperuser nocreatedb nocreaterole noreplication nobyp
 SQL
 }
 
-# How the cluster is run, whoever runs it. The demo is loaded in one transaction of thousands of steps; each of them holds
-# a lock until it is over.
+# How the cluster is run, whoever runs it. The demo is loaded in one transaction of thousands of steps; each of them
+# holds a lock until it is over.
 pg_settings() {
   local sockets=""
   [ "$(env_get SERVE_WAL)" != on ] || sockets=$(dirname "$PGDIR")

@@ -1,5 +1,6 @@
-// Readers at work: each saves a call a second and opens a page every ten seconds, or saves as fast as it is answered. Prints
-// how long it took and whether anything that was acknowledged is not there afterwards. For bin/bench load; loopback only.
+// Readers at work: each saves a call a second and opens a page every ten seconds, or saves as fast as it is answered.
+// Prints how long it took and whether anything that was acknowledged is not there afterwards. For bin/bench load;
+// loopback only.
 import { readFileSync } from 'node:fs';
 import { Browser, json } from './as-browser.mjs';
 

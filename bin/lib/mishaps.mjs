@@ -1,6 +1,6 @@
-// What happens to people at work when a process is killed, a disk fills up or the clock is put back under bin/serve: tries
-// each, prints a table, and fails where anything acknowledged is not there afterwards, or an answer is no sentence. Loopback
-// only; bin/test serve mishaps lays the ground.
+// What happens to people at work when a process is killed, a disk fills up or the clock is put back under bin/serve:
+// tries each, prints a table, and fails where anything acknowledged is not there afterwards, or an answer is no
+// sentence. Loopback only; bin/test serve mishaps lays the ground.
 import { execFileSync, spawn } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';

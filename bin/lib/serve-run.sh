@@ -1,6 +1,6 @@
 #!/bin/bash
-# serve-run.sh FILE COMMAND… : runs a program of bin/serve in place of this shell. One whose first process was killed leaves
-# its workers behind, which go on holding its port and answering with what they had loaded: they go first.
+# serve-run.sh FILE COMMAND… : runs a program of bin/serve in place of this shell. One whose first process was killed
+# leaves its workers behind, which go on holding its port and answering with what they had loaded: they go first.
 file=$1; shift
 program=$(readlink -f "$1")
 old=$(cat "$file" 2>/dev/null)

@@ -1,5 +1,5 @@
-# Going back to any moment: what the database writes is kept as it writes it, encrypted, with a copy of the whole once a week
-# and what changed since once a day, by Debian's pgbackrest. Sourced by bin/serve.
+# Going back to any moment: what the database writes is kept as it writes it, encrypted, with a copy of the whole once a
+# week and what changed since once a day, by Debian's pgbackrest. Sourced by bin/serve.
 WAL_WEEKS=2
 
 wal_on() { [ "$(env_get SERVE_WAL)" = on ]; }

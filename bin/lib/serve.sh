@@ -1,5 +1,5 @@
-# What bin/serve writes: a web server of its own with TLS, PHP's process manager, the queue's workers and the scheduler, all
-# under storage/serve, run by systemd or by supervisor. Sourced.
+# What bin/serve writes: a web server of its own with TLS, PHP's process manager, the queue's workers and the scheduler,
+# all under storage/serve, run by systemd or by supervisor. Sourced.
 SERVE="$ROOT/storage/serve"
 
 # The settings of PHP that the command line and the process manager share, as NAME VALUE lines.
@@ -76,7 +76,8 @@ http {
     font/woff2 woff2; text/plain txt; application/json json; video/mp4 mp4;
   }
   default_type application/octet-stream;
-  # Addresses may hold what lets somebody in: what follows a question mark and the links of letters are not written down.
+  # Addresses may hold what lets somebody in: what follows a question mark and the links of letters are not written
+  # down.
   map \$uri \$logged { default \$uri; ~^/(begin|invited|reset|address)/ /\$1/…; }
   log_format plain '\$remote_addr [\$time_iso8601] "\$request_method \$logged" \$status \$body_bytes_sent \$request_time';
   access_log $SERVE/log/nginx-access.log plain;

@@ -1,5 +1,5 @@
-# Two web machines on one: folders of their own, one database, Debian's Redis and a stand-in for a store of files, all on
-# loopback and gone afterwards. Sourced by test-serve.sh; SITE is the first folder, with a demo laid down.
+# Two web machines on one: folders of their own, one database, Debian's Redis and a stand-in for a store of files, all
+# on loopback and gone afterwards. Sourced by test-serve.sh; SITE is the first folder, with a demo laid down.
 site_nodes() {
   local store redis one two p code=0 groups="" db NODES=()
   NODE_PIDS=()

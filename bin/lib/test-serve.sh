@@ -1,5 +1,5 @@
-# bin/test serve [kills|rewind|mishaps|upgrade|nodes|journeys]: the application as bin/serve runs it, in a folder of its own that goes again.
-# Sourced by bin/test.
+# bin/test serve [kills|rewind|mishaps|upgrade|nodes|journeys]: the application as bin/serve runs it, in a folder of its
+# own that goes again. Sourced by bin/test.
 . "$ROOT/bin/lib/test-nodes.sh"
 part_of() { [ "$ONLY" = all ] || [[ ,$ONLY, = *,$1,* ]]; }
 served() {
@@ -86,7 +86,8 @@ site_stopped() {
   site stop
   for pid in $pids; do [ -z "$(site_left "$pid")" ] || { echo "of $pid something is left"; return 1; }; done
 }
-# A mishap that no page allows, and the database as it was a moment before it; what came later is gone, all else is there.
+# A mishap that no page allows, and the database as it was a moment before it; what came later is gone, all else is
+# there.
 site_rewound() {
   local port=$1 before moment db code
   db=$(sed -n 's/^DB_DATABASE=//p' "$SITE/.env")
@@ -160,8 +161,8 @@ second_ends() {
   (cd "$SECOND" && ROOT=$SECOND && . bin/lib/common.sh && pg_find && pg_down) || true
   rm -rf "$SECOND"
 }
-# People at work while processes are killed, disks fill up and the clock is put back. The films and the database lie on small
-# disks of their own where that can be had.
+# People at work while processes are killed, disks fill up and the clock is put back. The films and the database lie on
+# small disks of their own where that can be had.
 site_mishaps() {
   local port=$1 films="" data="" db code=0
   db=$(sed -n 's/^DB_DATABASE=//p' "$SITE/.env")
@@ -229,8 +230,8 @@ site_swings() { # DATABASE N
 }
 # What runs of the group that a process led.
 site_left() { ps -eo pid=,pgid= | awk -v g="$1" '$2 == g { print $1 }'; }
-# One after the other with the signal that nobody can catch; each has to be another process soon after, run on, have nothing
-# of the one before beside it, and pages answer.
+# One after the other with the signal that nobody can catch; each has to be another process soon after, run on, have
+# nothing of the one before beside it, and pages answer.
 site_killed() {
   local port=$1 name pid new code left
   for name in database pages web queue films clock; do

@@ -6,7 +6,9 @@ namespace Core\Agreement;
 
 use Core\CoreException;
 
-/** Which cases belong together – one golfer's swings – and are sampled together; a case without a cluster is its own. */
+/**
+ * Which cases belong together – one golfer's swings – and are sampled together; a case without a cluster is its own.
+ */
 final class Clustering
 {
     /** @var array<string, string> cluster by case, of the cases that were given one */

@@ -284,8 +284,8 @@ final class ItemTable
     }
 
     /**
-     * Units that every rater called the same, once: a million ratings of ten raters hold a thousand of them. Where units
-     * of a cluster are sampled together each stays as it is.
+     * Units that every rater called the same, once: a million ratings of ten raters hold a thousand of them. Where
+     * units of a cluster are sampled together each stays as it is.
      *
      * @return array{self, list<int>} the different ones, each its own cluster, and how often each is there
      */

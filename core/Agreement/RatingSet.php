@@ -236,7 +236,9 @@ final class RatingSet
         return $this->clusters->of($case);
     }
 
-    /** @return list<array{string, int}> all cases of all items with the rank of their cluster, as Clustering has them */
+    /**
+     * @return list<array{string, int}> all cases of all items with the rank of their cluster, as Clustering has them
+     */
     public function inClusters(): array
     {
         return $this->clusters->ranked($this->cases());

@@ -9,9 +9,9 @@ use Core\Measurement\Measure;
 
 /**
  * A whole codebook as versioned data: every fault with its rules and sights, every lens with its bands and overrides,
- * the drills, the academy's own words, and the phrases that provoke what they should cure. What an academy edits, stores
- * and exchanges; checked whole before anything is made of it. A document of before drills and phrases were part of it
- * has those that shipped.
+ * the drills, the academy's own words, and the phrases that provoke what they should cure. What an academy edits,
+ * stores and exchanges; checked whole before anything is made of it. A document of before drills and phrases were part
+ * of it has those that shipped.
  *
  * @phpstan-type Rows array<string, array<string, mixed>>
  * @phpstan-type Document array{version: string, faults: Rows, lenses: Rows,

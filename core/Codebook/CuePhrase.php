@@ -19,7 +19,8 @@ final readonly class CuePhrase
      * @param  string  $key  of small letters, digits and hyphens
      * @param  list<string>  $said  ways to say it, each found as whole words in any order of case
      * @param  list<string>  $provokes  keys of faults that it tends to cause
-     * @param  list<list<string>>  $claims  what shows it: any of these sets of kinds of evidence; none: it claims nothing
+     * @param  list<list<string>>  $claims  what shows it: any of these sets of kinds of evidence; none: it claims
+     *     nothing
      * @param  string  $why  what tends to happen, or what the evidence cannot say
      * @param  string  $instead  what to say in its place
      */

@@ -8,9 +8,9 @@ use Core\CoreException;
 use Core\Remark\Remark;
 
 /**
- * What a codebook must pass before it holds, beyond being readable: no value inside its band supports a fault, no values
- * support and deny one at once, each can be both supported and denied where it is called observable, no drill both
- * helps and harms, every drill has its plan and a variant or a refusal under each lens.
+ * What a codebook must pass before it holds, beyond being readable: no value inside its band supports a fault, no
+ * values support and deny one at once, each can be both supported and denied where it is called observable, no drill
+ * both helps and harms, every drill has its plan and a variant or a refusal under each lens.
  */
 final readonly class DocumentChecks
 {

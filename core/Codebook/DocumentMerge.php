@@ -33,7 +33,10 @@ final class DocumentMerge
         return CodebookDocument::fromArray([...$out, 'version' => $draft->version()]);
     }
 
-    /** @return list<array{"faults"|"lenses"|"drills"|"words"|"cues", string}> part and key of what both changed, each in a way of its own */
+    /**
+     * @return list<array{"faults"|"lenses"|"drills"|"words"|"cues", string}> part and key of what both changed, each in
+     *     a way of its own
+     */
     public static function contested(CodebookDocument $newest, CodebookDocument $base, CodebookDocument $draft): array
     {
         [$from, $to, $now] = [$base->whole(), $draft->whole(), $newest->whole()];

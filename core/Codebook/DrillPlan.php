@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Core\Codebook;
 
-/** How a drill is prescribed: how much of it, what tells the student that it is right, when to go on and when to stop. */
+/**
+ * How a drill is prescribed: how much of it, what tells the student that it is right, when to go on and when to stop.
+ */
 final readonly class DrillPlan
 {
     /**
@@ -16,7 +18,8 @@ final readonly class DrillPlan
      * @param  Rung  $to  the last it is taken to
      * @param  string  $ball  what the ball is likely to do meanwhile, and what to ignore
      * @param  string  $feels  what usually feels wrong at first
-     * @param  array<string, array{bool, string}>  $lenses  by lens: whether it is used under it at all, and how or why not
+     * @param  array<string, array{bool, string}>  $lenses  by lens: whether it is used under it at all, and how or why
+     *     not
      * @param  list<array{LimitRegion, ?LimitSide}>  $loads  what of a body it loads; a golfer's limit there speaks
      *     against it
      */

@@ -11,9 +11,9 @@ use Core\Motion\Station;
 use Core\Motion\StationTimes;
 
 /**
- * Which way a swing's footwork leans its flight: a later push, a foot that screws in and stays, more shift than turn and
- * closed hips to a draw; an early push, a foot that spins out or leaves early and open hips to a fade. A point each; they
- * may cancel. Words that hold for either hand.
+ * Which way a swing's footwork leans its flight: a later push, a foot that screws in and stays, more shift than turn
+ * and closed hips to a draw; an early push, a foot that spins out or leaves early and open hips to a fade. A point
+ * each; they may cancel. Words that hold for either hand.
  */
 final readonly class Leanings
 {

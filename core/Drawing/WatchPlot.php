@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Core\Drawing;
 
-/** One reader's weekly looks, small: right calls and calls of "present" against the others, between the limits of chance. */
+/**
+ * One reader's weekly looks, small: right calls and calls of "present" against the others, between the limits of
+ * chance.
+ */
 final readonly class WatchPlot
 {
     public const WIDTH = 240.0;

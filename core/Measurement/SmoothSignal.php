@@ -10,8 +10,8 @@ use Core\Trace\Noise;
 use Core\Trace\Series;
 
 /**
- * One quantity of a trace or of body points, smoothed for reading off values, with what is known of its errors. All half-widths
- * are of 95 % intervals in the quantity's own unit.
+ * One quantity of a trace or of body points, smoothed for reading off values, with what is known of its errors. All
+ * half-widths are of 95 % intervals in the quantity's own unit.
  */
 final class SmoothSignal
 {

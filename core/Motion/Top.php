@@ -10,8 +10,8 @@ use Core\Trace\Axis;
 use Core\Trace\Series;
 
 /**
- * The top of a swing: where the shaft's rate about the plane of the downswing changes sign. Where the shaft rests there,
- * the top is when it goes down; where the club is not seen there, in the middle of what is not seen.
+ * The top of a swing: where the shaft's rate about the plane of the downswing changes sign. Where the shaft rests
+ * there, the top is when it goes down; where the club is not seen there, in the middle of what is not seen.
  */
 final readonly class Top
 {

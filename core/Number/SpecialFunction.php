@@ -31,7 +31,9 @@ final class SpecialFunction
         return ($x - 0.5) * log($x) - $x + 0.5 * log(2 * M_PI) + self::stirling($x) - $shift;
     }
 
-    /** ψ(x) = d ln Γ(x)/dx for x > 0: by recurrence to x ≥ 8, then its asymptotic series (Abramowitz & Stegun 6.3.18). */
+    /**
+     * ψ(x) = d ln Γ(x)/dx for x > 0: by recurrence to x ≥ 8, then its asymptotic series (Abramowitz & Stegun 6.3.18).
+     */
     public static function digamma(float $x): float
     {
         $sum = 0.0;

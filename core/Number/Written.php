@@ -31,7 +31,9 @@ final class Written
         return str_contains($text, '.') ? rtrim(rtrim($text, '0'), '.') : $text;
     }
 
-    /** As somebody set it, where it has at most three decimals: 76.5 is not 77. What was worked out is written short. */
+    /**
+     * As somebody set it, where it has at most three decimals: 76.5 is not 77. What was worked out is written short.
+     */
     public static function set(float $v): string
     {
         if (abs($v) >= 1e9 || abs($v * 1000.0 - round($v * 1000.0)) > 1e-6) {

@@ -12,8 +12,8 @@ use Core\Measurement\Spread;
 use Core\Number\Distribution;
 
 /**
- * Where on the ladder a change breaks: each rung's swings against the series of before. A rung of one swing or two is held
- * against the spread of before, a longer one against both.
+ * Where on the ladder a change breaks: each rung's swings against the series of before. A rung of one swing or two is
+ * held against the spread of before, a longer one against both.
  */
 final readonly class LadderChange
 {

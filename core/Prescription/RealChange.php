@@ -8,8 +8,8 @@ use Core\Measurement\Spread;
 use Core\Number\Distribution;
 
 /**
- * How much the mean of a later series has to differ from that of an earlier one to count as real: more than the golfer's
- * own spread from swing to swing and the instrument leave in doubt at 95 %.
+ * How much the mean of a later series has to differ from that of an earlier one to count as real: more than the
+ * golfer's own spread from swing to swing and the instrument leave in doubt at 95 %.
  */
 final readonly class RealChange
 {

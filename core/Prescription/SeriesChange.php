@@ -14,9 +14,9 @@ use Core\Number\RankSum;
 /**
  * One measure from one series of a golfer's swings to the next: better, the same, worse, or it cannot be said.
  *
- * Better and worse are beyond Welch's interval joined with the instrument's part. The same means that all of the interval
- * lies within what the golfer's own swings differ by, twice their standard deviation. Where values are known only as
- * bounds ("later than impact") the swings are ranked instead, exactly.
+ * Better and worse are beyond Welch's interval joined with the instrument's part. The same means that all of the
+ * interval lies within what the golfer's own swings differ by, twice their standard deviation. Where values are known
+ * only as bounds ("later than impact") the swings are ranked instead, exactly.
  */
 final readonly class SeriesChange
 {

@@ -10,7 +10,8 @@ use Core\Motion\Station;
 
 /**
  * One change of a reading: what is changed, and what it is now. The targets: call:FAULT, causes, other-cause,
- * chain, cue, drill, misses, breaks, mark:TP, mark:IM, aids; miss, which the sheet of before sent, is one that is sure. Two changes of different targets never disturb each other.
+ * chain, cue, drill, misses, breaks, mark:TP, mark:IM, aids; miss, which the sheet of before sent, is one that is sure.
+ * Two changes of different targets never disturb each other.
  */
 final readonly class Edit
 {

@@ -28,8 +28,8 @@ final readonly class Reading
 
     /**
      * @param  array<string, Call>  $calls  by fault key
-     * @param  list<string>  $firstCauses  independent of one another: fault keys, values of Outside or, in old readings,
-     *     NOT_IN_THE_FEET; CAUSES at most
+     * @param  list<string>  $firstCauses  independent of one another: fault keys, values of Outside or, in old
+     *     readings, NOT_IN_THE_FEET; CAUSES at most
      * @param  string|null  $drill  key of the one drill prescribed
      * @param  array<string, float>  $marks  own times of TP and IM, s
      * @param  list<Aid>  $aids
@@ -168,8 +168,8 @@ final readonly class Reading
     /**
      * What stands in the way of handing in; empty when nothing does.
      *
-     * @param  CaseKind  $kind  of a pair it is said of what is present whether it is better, the same or worse after; of
-     *     a ladder where the change breaks
+     * @param  CaseKind  $kind  of a pair it is said of what is present whether it is better, the same or worse after;
+     *     of a ladder where the change breaks
      * @return list<Remark>
      *
      * @throws CoreException

@@ -54,7 +54,9 @@ final readonly class Sight
         };
     }
 
-    /** Whether a person may be asked about it in practice: nothing of it waits to be read blind, nor is kept for that. */
+    /**
+     * Whether a person may be asked about it in practice: nothing of it waits to be read blind, nor is kept for that.
+     */
     public static function mayPractise(Standing $s): bool
     {
         return $s->consents && $s->held && ! $s->feelAwaited && ! $s->own && ! $s->kept && $s->hiddenBy() === null;

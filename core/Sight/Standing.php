@@ -15,8 +15,8 @@ final readonly class Standing
      * @param  bool  $lessons  whether the golfer agrees today that who teaches looks at it
      * @param  bool  $own  whether the golfer is this person
      * @param  bool  $feelAwaited  whether its golfer has still to say what was felt
-     * @param  bool  $example  whether it stands in the codebook as an example, with consent for teaching material today,
-     *     and is kept for no later round
+     * @param  bool  $example  whether it stands in the codebook as an example, with consent for teaching material
+     *     today, and is kept for no later round
      * @param  bool  $kept  whether some round keeps it for later
      * @param  bool  $looked  whether a truth about it was within the person's sight before
      * @param  bool  $room  whether the golfer agrees today that the film is shown to a room

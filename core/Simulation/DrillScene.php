@@ -8,7 +8,9 @@ use Core\CoreException;
 use Core\Drawing\Aid;
 use Core\Motion\View;
 
-/** How a drill looks: the side it is seen from, two to four moments of the synthetic golfer, and what is used for it. */
+/**
+ * How a drill looks: the side it is seen from, two to four moments of the synthetic golfer, and what is used for it.
+ */
 final readonly class DrillScene
 {
     /**

@@ -62,9 +62,9 @@ final readonly class FaultLook
     }
 
     /**
-     * @return array{fault: string, view: string, station: string, rate: float, curve_rate: float, curve: array{name: string,
-     *     unit: string, level: float|null, moment: float|null, without: list<float|null>, with: list<float|null>}|null,
-     *     with: Seen} times in s from the first frame, places in mm
+     * @return array{fault: string, view: string, station: string, rate: float, curve_rate: float,
+     *     curve: array{name: string, unit: string, level: float|null, moment: float|null, without: list<float|null>,
+     *     with: list<float|null>}|null, with: Seen} times in s from the first frame, places in mm
      *
      * @throws CoreException
      */

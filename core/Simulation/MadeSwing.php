@@ -17,8 +17,8 @@ use Core\Motion\StationTimes;
 use Core\Trace\DeviceClass;
 
 /**
- * One swing to be made for training: whose body, which faults at which severity, on which instrument, how fast, and what
- * went wrong with the instrument. The same of it makes the same swing, to the last digit.
+ * One swing to be made for training: whose body, which faults at which severity, on which instrument, how fast, and
+ * what went wrong with the instrument. The same of it makes the same swing, to the last digit.
  */
 final readonly class MadeSwing
 {
@@ -67,7 +67,9 @@ final readonly class MadeSwing
         }
     }
 
-    /** @return array{body: int, faults: array<string, float>, hand: string, device: string, easy: bool, mishap: ?string} */
+    /**
+     * @return array{body: int, faults: array<string, float>, hand: string, device: string, easy: bool, mishap: ?string}
+     */
     public function toArray(): array
     {
         $faults = $this->faults;

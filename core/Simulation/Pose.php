@@ -6,7 +6,9 @@ namespace Core\Simulation;
 
 use Core\Motion\Vec3;
 
-/** The synthetic golfer at one moment, to be put in other places: a foot, the body, the arms; limbs keep their lengths. */
+/**
+ * The synthetic golfer at one moment, to be put in other places: a foot, the body, the arms; limbs keep their lengths.
+ */
 final readonly class Pose
 {
     /** @param  array<string, Vec3>  $points  as a Motion names them, mm in the stance's frame */

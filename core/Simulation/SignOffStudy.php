@@ -14,8 +14,8 @@ use Core\Training\ReadinessRule;
 use Core\Training\TestCourse;
 
 /**
- * Tests of readiness of readers who are right so often, on cases whose calls are alike, each of another golfer; how alike
- * they are the test learns from an academy's rounds, as it does from real ones.
+ * Tests of readiness of readers who are right so often, on cases whose calls are alike, each of another golfer; how
+ * alike they are the test learns from an academy's rounds, as it does from real ones.
  */
 final class SignOffStudy
 {

@@ -11,8 +11,8 @@ use Core\Training\NextQuestion;
 use Core\Training\Question;
 
 /**
- * People with planted weaknesses practise, by the program's choice of questions and by others, and learn as SlippingLearner
- * does: what is asked, and how much better they are for it.
+ * People with planted weaknesses practise, by the program's choice of questions and by others, and learn as
+ * SlippingLearner does: what is asked, and how much better they are for it.
  */
 final class TrainingStudy
 {
@@ -37,9 +37,9 @@ final class TrainingStudy
      * One person who was first tested in a round and then answers so many questions, a sitting a day.
      *
      * @param  'model'|'random'|'fixed'  $by  who chooses
-     * @return array{hit: ?float, found: float, gain: float} hit: of the questions asked while a planted weakness was left,
-     *     the share about one that was; found: of the planted weaknesses, the share practised at least three times; gain:
-     *     how much likelier a right answer is afterwards, over all faults, per answer
+     * @return array{hit: ?float, found: float, gain: float} hit: of the questions asked while a planted weakness was
+     *     left, the share about one that was; found: of the planted weaknesses, the share practised at least three
+     *     times; gain: how much likelier a right answer is afterwards, over all faults, per answer
      */
     public function person(string $seed, string $by, int $answers): array
     {

@@ -47,7 +47,9 @@ final class UncertaintyStudy
         ['jump-off-trail' => 1], ['weak-couple' => 1, 'fall-off' => 1], ['late-load' => 1],
     ];
 
-    /** @var array<string, array<string, Held>> by instrument, then by measure, with @ and the station where it has one */
+    /**
+     * @var array<string, array<string, Held>> by instrument, then by measure, with @ and the station where it has one
+     */
     public array $cells = [];
 
     public function __construct(private readonly Conditions $conditions, private readonly string $seed)

@@ -53,7 +53,8 @@ final class Noise
     /**
      * @param  float  $short  half-width of the smoothing that divides the bands, s
      * @param  float  $classSd  what the device class says
-     * @param  float|null  $until  when the golfer begins to move, s, where that is known and early enough to look before
+     * @param  float|null  $until  when the golfer begins to move, s, where that is known and early enough to look
+     *     before
      *
      * @throws CoreException
      */
@@ -194,7 +195,8 @@ final class Noise
     }
 
     /**
-     * The stretch of so many samples over which a calm curve moves least: it is chosen by what the noise is not told by.
+     * The stretch of so many samples over which a calm curve moves least: it is chosen by what the noise is not told
+     * by.
      *
      * @param  list<float>  $calm
      * @return array{int, int}|null where it begins and its length

@@ -7,9 +7,9 @@ namespace Core\Training;
 use Core\Number\Distribution;
 
 /**
- * How alike the calls of one case are in being right: the intraclass correlation of right or wrong within case and reader,
- * by analysis of variance (Ridout, Demétrio & Firth 1999), and the upper end of its one-sided 80 % interval by a jackknife
- * over the golfers.
+ * How alike the calls of one case are in being right: the intraclass correlation of right or wrong within case and
+ * reader, by analysis of variance (Ridout, Demétrio & Firth 1999), and the upper end of its one-sided 80 % interval by
+ * a jackknife over the golfers.
  */
 final readonly class Alikeness
 {
@@ -55,8 +55,8 @@ final readonly class Alikeness
     }
 
     /**
-     * The same for cases that have unlike numbers of calls, as a test takes it whose cases all have their mean: large cases
-     * weigh more (Kish 1965), 1 + (Σk²/Σk − 1)ρ.
+     * The same for cases that have unlike numbers of calls, as a test takes it whose cases all have their mean: large
+     * cases weigh more (Kish 1965), 1 + (Σk²/Σk − 1)ρ.
      *
      * @param  list<int>  $calls  of each case that has any
      */

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Core\Training;
 
-/** An answer of one person – right or wrong about one fault in one swing –, or several that are told apart by nothing. */
+/**
+ * An answer of one person – right or wrong about one fault in one swing –, or several that are told apart by nothing.
+ */
 final readonly class Answer
 {
     /**

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Core\Training;
 
 /**
- * What one person knows, estimated from every answer: performance factors with forgetting (Pavlik, Cen & Koedinger 2009;
- * Choffin et al. 2019).
+ * What one person knows, estimated from every answer: performance factors with forgetting (Pavlik, Cen & Koedinger
+ * 2009; Choffin et al. 2019).
  *
  * logit P(right) = person + person×fault − difficulty + a·ln(1 + hits) + b·ln(1 + misses), hits and misses being the
  * answers to that fault whose truth was told, each counted less by half for every HALF_LIFE days that have passed.
@@ -76,9 +76,9 @@ final readonly class Learner
 
     /**
      * @param  list<Answer>  $answers
-     * @return array{list<array{string, bool, float, int}>, array<string, array{list<float>, list<float>, int, ?float}>} fault,
-     *     right, what is given and how often of each answer; by fault the days of hits and of misses, how many answers, the
-     *     last day
+     * @return array{list<array{string, bool, float, int}>, array<string, array{list<float>, list<float>, int, ?float}>}
+     *     fault, right, what is given and how often of each answer; by fault the days of hits and of misses, how many
+     *     answers, the last day
      */
     private static function rows(array $answers): array
     {
@@ -128,7 +128,8 @@ final readonly class Learner
 
     /**
      * @param  list<array{string, bool, float, int}>  $rows
-     * @return array{float, array<string, float>, array<string, float>} the person, the faults, and the information on each
+     * @return array{float, array<string, float>, array<string, float>} the person, the faults, and the information on
+     *     each
      */
     private static function mode(array $rows): array
     {

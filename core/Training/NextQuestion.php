@@ -9,8 +9,8 @@ use Core\Remark\Remark;
 
 /**
  * Which question helps a person most now. The fault whose lower end is farthest below the aim comes first, sooner where
- * another is called in its place, but none three times running; of its questions one that is a little above the person (right about three times in four), asked least,
- * there and not there turn about, and of another swing than the last.
+ * another is called in its place, but none three times running; of its questions one that is a little above the person
+ * (right about three times in four), asked least, there and not there turn about, and of another swing than the last.
  */
 final readonly class NextQuestion
 {

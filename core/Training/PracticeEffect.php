@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Core\Training;
 
 /**
- * Whether what was practised between two rounds is read better in the second than what was not: on cases that both rounds
- * asked, by the difference of the two changes within each golfer, tested by exchanging its sign golfer by golfer. It is
- * paired, so that an easier case or a better reader in general tells nothing.
+ * Whether what was practised between two rounds is read better in the second than what was not: on cases that both
+ * rounds asked, by the difference of the two changes within each golfer, tested by exchanging its sign golfer by
+ * golfer. It is paired, so that an easier case or a better reader in general tells nothing.
  */
 final readonly class PracticeEffect
 {
@@ -22,8 +22,8 @@ final readonly class PracticeEffect
     }
 
     /**
-     * @param  list<array{golfer: string, practised: bool, before: bool, after: bool}>  $calls  right or not, of one call in
-     *     both rounds
+     * @param  list<array{golfer: string, practised: bool, before: bool, after: bool}>  $calls  right or not, of one
+     *     call in both rounds
      */
     public static function of(array $calls): self
     {

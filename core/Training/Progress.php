@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Core\Training;
 
-/** How what one person knows came about: the estimate as it stood week by week, and as it will stand without practice. */
+/**
+ * How what one person knows came about: the estimate as it stood week by week, and as it will stand without practice.
+ */
 final readonly class Progress
 {
     /** Beyond so many standard errors of both ends a change is more than their doubt: two sides, four times in five. */

@@ -8,8 +8,8 @@ use Core\CoreException;
 use Core\Planning\SignOff;
 
 /**
- * What somebody must show to be left alone with footwork, on one instrument under one lens: data of the academy, kept in
- * versions. The criteria are tested case by case; the bars are read off the cases read last.
+ * What somebody must show to be left alone with footwork, on one instrument under one lens: data of the academy, kept
+ * in versions. The criteria are tested case by case; the bars are read off the cases read last.
  */
 final readonly class ReadinessRule
 {

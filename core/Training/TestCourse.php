@@ -8,8 +8,8 @@ use Core\Planning\SignOff;
 use Core\Planning\SignOffDecision;
 
 /**
- * How a test stands after the cases read so far: each criterion by its own sequence, which ends where it first crosses a
- * line and is not looked at again. Signed off where all are; refused where one is.
+ * How a test stands after the cases read so far: each criterion by its own sequence, which ends where it first crosses
+ * a line and is not looked at again. Signed off where all are; refused where one is.
  */
 final readonly class TestCourse
 {

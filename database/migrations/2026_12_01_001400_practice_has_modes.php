@@ -3,7 +3,9 @@
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Support\Facades\DB;
 
-/** Questions of other kinds than whether a fault is there: each has a kind, what it is about, and an answer in words. */
+/**
+ * Questions of other kinds than whether a fault is there: each has a kind, what it is about, and an answer in words.
+ */
 return new class extends Migration
 {
     public function up(): void

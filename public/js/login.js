@@ -1,5 +1,5 @@
-// Whoever logs in begins afresh: readings that another person left open in this browser are let go. What of them has not
-// reached the server stays, sealed, and is said.
+// Whoever logs in begins afresh: readings that another person left open in this browser are let go. What of them has
+// not reached the server stays, sealed, and is said.
 globalThis.caches?.delete('vc-readings');
 try {
   const unsent = Object.keys(localStorage).filter((key) => key.startsWith('vc-change:') && !key.endsWith('-t'));

@@ -19,7 +19,10 @@ const sheetsOf = (page, round) =>
 
 const tally = (values) => values.reduce((n, v) => ({ ...n, [v]: (n[v] ?? 0) + 1 }), {});
 
-/** Eighteen cases the program proposes, one of them again in a second part, a ladder, one kept for later; film, trace or both by turns. */
+/**
+ * Eighteen cases the program proposes, one of them again in a second part, a ladder, one kept for later; film, trace or
+ * both by turns.
+ */
 async function planned(page) {
   // One that nobody has been shown the answer of is to come back: none of the spring round's.
   await page.goto('/rounds');

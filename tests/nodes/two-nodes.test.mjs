@@ -1,4 +1,5 @@
-// Two web machines with folders of their own behind one database, one store of files and one Redis. Run by bin/test serve.
+// Two web machines with folders of their own behind one database, one store of files and one Redis. Run by bin/test
+// serve.
 import assert from 'node:assert/strict';
 import { createHash } from 'node:crypto';
 import { readFileSync } from 'node:fs';

@@ -106,8 +106,8 @@ final class AgreementController extends Controller
     }
 
     /**
-     * Figures made from a swing that this person is still to read blind, or that is kept for later rounds, would tell of
-     * it: they wait, whole. Of a round that keeps some, one's own letter leaves those out.
+     * Figures made from a swing that this person is still to read blind, or that is kept for later rounds, would tell
+     * of it: they wait, whole. Of a round that keeps some, one's own letter leaves those out.
      */
     private function withheld(Sitting $round): ?View
     {

@@ -17,8 +17,8 @@ use Core\Number\Written;
 use Illuminate\Database\Eloquent\Collection;
 
 /**
- * What the same people called twice: of cases that came back unannounced, and of cases they looked at once more with the
- * ball and the numbers.
+ * What the same people called twice: of cases that came back unannounced, and of cases they looked at once more with
+ * the ball and the numbers.
  *
  * @phpstan-type LookRow array{name: string, url: ?string, calls: int, changed: Figure, scored: int, toward: int,
  *     away: int, gain: Figure}

@@ -59,7 +59,10 @@ final readonly class AgreementArms
         };
     }
 
-    /** @return array{names: string, figure: string, undefined: ?string, by: string, interval: ?string, p: string, finds: string} */
+    /**
+     * @return array{names: string, figure: string, undefined: ?string, by: string, interval: ?string, p: string,
+     *     finds: string}
+     */
     private function difference(ArmDifference $d): array
     {
         $f = $d->difference;

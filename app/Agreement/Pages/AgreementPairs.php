@@ -72,7 +72,10 @@ final class AgreementPairs
         return route('agreement.pair', [$round, RaterNames::id($p->a), RaterNames::id($p->b)]);
     }
 
-    /** @return array{text: string, shade: ?int, hint: string, url: string}  shade: 0 to 10, none where there is no figure */
+    /**
+     * @return array{text: string, shade: ?int, hint: string, url: string}  shade: 0 to 10, none where there is no
+     *     figure
+     */
     private static function cell(?PairResult $p, bool $same, Sitting $round): array
     {
         if ($p?->kappa->estimate === null) {

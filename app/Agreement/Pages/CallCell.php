@@ -13,8 +13,8 @@ final readonly class CallCell
     /**
      * @param  bool|null  $right  null where the key says nothing, or the call does not count
      * @param  string  $note  why it does not count, or that it could not have been seen
-     * @param  list<string>  $later  what the same reader called otherwise of the same case, when it came back or with the
-     *     ball in view
+     * @param  list<string>  $later  what the same reader called otherwise of the same case, when it came back or with
+     *     the ball in view
      */
     private function __construct(
         public string $presence,

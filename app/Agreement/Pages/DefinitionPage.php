@@ -278,7 +278,9 @@ final readonly class DefinitionPage
         return $out;
     }
 
-    /** @return list<array{name: string, calls: int, figure: Figure}> how often it could not be told, by what was shown */
+    /**
+     * @return list<array{name: string, calls: int, figure: Figure}> how often it could not be told, by what was shown
+     */
     private static function devices(Definition $definition): array
     {
         $out = [];

@@ -13,7 +13,9 @@ use Illuminate\Support\Str;
 /** Gives a device another token, shown once, in place of the one it has. */
 final readonly class RenewToken
 {
-    /** Minutes for which the token before still holds where a device renews its own: an answer may be lost on its way. */
+    /**
+     * Minutes for which the token before still holds where a device renews its own: an answer may be lost on its way.
+     */
     private const OVERLAP = 60;
 
     /** @return string the token */

@@ -28,7 +28,8 @@ final class AddRowRequest extends FormRequest
 
     /**
      * @param  'faults'|'lenses'|'drills'|'words'|'cues'  $part
-     * @param  array<string, array{word: string, means: string}>  $glossary  as shipped, for a word that is explained anew
+     * @param  array<string, array{word: string, means: string}>  $glossary  as shipped, for a word that is explained
+     *     anew
      *
      * @throws CoreException where the whole would not stand
      * @throws ActionException where the key is taken, or there is nothing to copy

@@ -106,8 +106,8 @@ final class DraftRowController extends Controller
     }
 
     /**
-     * What a fault's rules say as they stand in the form, what is wrong with them, and the verdicts that they would turn;
-     * nothing is stored.
+     * What a fault's rules say as they stand in the form, what is wrong with them, and the verdicts that they would
+     * turn; nothing is stored.
      *
      * @throws CoreException where they cannot be read: told in one sentence
      */

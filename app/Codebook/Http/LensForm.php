@@ -58,7 +58,10 @@ final class LensForm extends DraftForm
         return $document->with('lenses', $key, $row);
     }
 
-    /** @return array<string, array{int|float|null, int|float|null}> those with an end given: one alone is refused by name */
+    /**
+     * @return array<string, array{int|float|null, int|float|null}> those with an end given: one alone is refused by
+     *     name
+     */
     private static function bands(mixed $sent): array
     {
         $out = [];

@@ -42,8 +42,8 @@ final readonly class VotePage
 
     /**
      * @param  bool  $key  whether what the key says may be told
-     * @return array{question: DebriefQuestion, asks: string, open: bool, stage: string, voted: int, results: list<array{
-     *     answer: string, before: int, after: int|null, most: int, right: bool}>, change: string}
+     * @return array{question: DebriefQuestion, asks: string, open: bool, stage: string, voted: int,
+     *     results: list<array{ answer: string, before: int, after: int|null, most: int, right: bool}>, change: string}
      */
     public function of(DebriefSession $session, DebriefQuestion $question, bool $key): array
     {

@@ -8,7 +8,9 @@ use Closure;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
-/** What is sent as text is text: bytes that are none of UTF-8, or a NUL, are refused before anything is asked of them. */
+/**
+ * What is sent as text is text: bytes that are none of UTF-8, or a NUL, are refused before anything is asked of them.
+ */
 final class PlainText
 {
     /** @param  Closure(Request): Response  $next */

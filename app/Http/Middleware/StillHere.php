@@ -12,8 +12,8 @@ use Illuminate\Support\Facades\Auth;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
- * Somebody who was disabled or has left, or logged in too long ago, is not here any more, from the next request on; a head
- * coach who owes a second factor goes nowhere before it is set up.
+ * Somebody who was disabled or has left, or logged in too long ago, is not here any more, from the next request on; a
+ * head coach who owes a second factor goes nowhere before it is set up.
  */
 final class StillHere
 {

@@ -14,7 +14,9 @@ use App\Sight\Onlookers;
 use Core\Prescription\Seen;
 use Illuminate\Support\Facades\DB;
 
-/** A later session held against a prescription: begun, the feel kept before any number, the swings put on their rungs. */
+/**
+ * A later session held against a prescription: begun, the feel kept before any number, the swings put on their rungs.
+ */
 final readonly class FollowUpOn
 {
     public function __construct(private Onlookers $onlookers)
@@ -51,8 +53,8 @@ final readonly class FollowUpOn
     }
 
     /**
-     * What the golfer felt and who teaches thinks, kept for good: with it the session's own feel, where that is still to be
-     * said. From then on its numbers may be seen.
+     * What the golfer felt and who teaches thinks, kept for good: with it the session's own feel, where that is still
+     * to be said. From then on its numbers may be seen.
      *
      * @param  array{felt: Seen, felt_says: string, judged: Seen, judged_says: string}  $said
      *

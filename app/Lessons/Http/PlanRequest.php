@@ -75,7 +75,9 @@ final class PlanRequest extends FormRequest
         return $this->filled($name) ? $this->string($name)->value() : null;
     }
 
-    /** @return array<string, list<list<float>>> lines as x, y, x, y in parts of the picture; what is none is left out */
+    /**
+     * @return array<string, list<list<float>>> lines as x, y, x, y in parts of the picture; what is none is left out
+     */
     public function lines(): array
     {
         $out = [];

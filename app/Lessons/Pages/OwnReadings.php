@@ -17,8 +17,8 @@ use Core\Sight\SittingState;
 use Illuminate\Database\Eloquent\Builder;
 
 /**
- * What somebody said in rounds that are over of the swings of a session, to be said again of the golfer. What is kept for
- * later rounds is not told of.
+ * What somebody said in rounds that are over of the swings of a session, to be said again of the golfer. What is kept
+ * for later rounds is not told of.
  *
  * @phpstan-type Said array{faults: array<string, string>, causes: list<string>}
  */

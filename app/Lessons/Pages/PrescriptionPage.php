@@ -21,8 +21,8 @@ use Core\Prescription\Ranking;
 use Core\Prescription\SeriesChange;
 
 /**
- * What is prescribed in a session: every drill with what speaks for it and against it, then the chosen one in full; once
- * it is handed over, what was handed over and how it has been followed up.
+ * What is prescribed in a session: every drill with what speaks for it and against it, then the chosen one in full;
+ * once it is handed over, what was handed over and how it has been followed up.
  */
 final readonly class PrescriptionPage
 {

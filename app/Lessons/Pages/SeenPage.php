@@ -17,13 +17,13 @@ use Core\Reading\Decision;
 use Core\Reading\Outside;
 
 /**
- * What was seen in a session, to be said before a drill is looked for: fault by fault in the order of work, with what the
- * swings measure beside it.
+ * What was seen in a session, to be said before a drill is looked for: fault by fault in the order of work, with what
+ * the swings measure beside it.
  *
  * @phpstan-import-type Said from OwnReadings as Told
  *
- * @phpstan-type FaultRow array{key: string, name: string, station: string, decision: string, cause: bool, measured: string,
- *     strong: bool}
+ * @phpstan-type FaultRow array{key: string, name: string, station: string, decision: string, cause: bool,
+ *     measured: string, strong: bool}
  */
 final readonly class SeenPage
 {

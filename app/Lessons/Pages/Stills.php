@@ -14,8 +14,8 @@ use Core\Motion\Vec3;
 use Core\Motion\View;
 
 /**
- * One swing at one station, to be looked at on paper: a picture of its film where there is one, else the body drawn from
- * its points, with plumb lines up from both heels and a line through the hips.
+ * One swing at one station, to be looked at on paper: a picture of its film where there is one, else the body drawn
+ * from its points, with plumb lines up from both heels and a line through the hips.
  *
  * @phpstan-type Still array{kind: 'film'|'figure', station: string, view: string, src: string, file: ?string,
  *     shapes: list<Shape>, box: string, mirrored: bool}

@@ -9,8 +9,8 @@ use App\Models\User;
 use App\Sight\LessonSight;
 
 /**
- * Who gives both sessions follows one up. The later one's swings are not asked about before the feel is kept: until then
- * nothing of them is shown.
+ * Who gives both sessions follows one up. The later one's swings are not asked about before the feel is kept: until
+ * then nothing of them is shown.
  */
 final readonly class FollowUpPolicy
 {

@@ -16,8 +16,8 @@ use Illuminate\Support\Facades\DB;
 use RuntimeException;
 
 /**
- * A backup of one moment: the database as its own tool writes it, the files that its rows name, the keys under which some
- * of it lies; everything closed, and counted so that a restored one can be held against it.
+ * A backup of one moment: the database as its own tool writes it, the files that its rows name, the keys under which
+ * some of it lies; everything closed, and counted so that a restored one can be held against it.
  */
 final readonly class MakeBackup
 {

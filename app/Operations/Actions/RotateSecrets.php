@@ -15,8 +15,9 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
 /**
- * Gives the installation other secrets. The application's key of before goes on opening what it closed – cookies, links,
- * the record's codes –, and what is kept for long is laid under the new one. It may be killed anywhere and run again.
+ * Gives the installation other secrets. The application's key of before goes on opening what it closed – cookies,
+ * links, the record's codes –, and what is kept for long is laid under the new one. It may be killed anywhere and run
+ * again.
  */
 final readonly class RotateSecrets
 {

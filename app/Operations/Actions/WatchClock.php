@@ -12,8 +12,9 @@ use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 
 /**
- * Notices that the clock was put back, and lets nothing wait for a time that was once: limits would go on counting, jobs
- * would lie, a killed run would pass for living and a second factor would refuse every code until the clock is there again.
+ * Notices that the clock was put back, and lets nothing wait for a time that was once: limits would go on counting,
+ * jobs would lie, a killed run would pass for living and a second factor would refuse every code until the clock is
+ * there again.
  */
 final readonly class WatchClock
 {

@@ -338,7 +338,8 @@ final readonly class BuildKey
     }
 
     /**
-     * @return non-empty-list<array<string, FaultVerdict>> what the panel's own codebook says of each swing, cold ones of
+     * @return non-empty-list<array<string, FaultVerdict>> what the panel's own codebook says of each swing, cold ones
+     *     of
      * a series set aside
      */
     private function measured(SittingCase $case, CodebookDocument $document, string $lens): array

@@ -272,9 +272,8 @@ final readonly class PanelPage
     }
 
     /**
-     * @return LengthAwarePaginator<int, array{case: int, name: string, url: ?string, cells: list<array<string, mixed>|null>,
-     *     advice: array<string, list<array{words: string, of: string, settled: bool}>>,
-     *     drills: Judged}>
+     * @return LengthAwarePaginator<int, array{case: int, name: string, url: ?string, cells: list<array<string,
+     *     mixed>|null>, advice: array<string, list<array{words: string, of: string, settled: bool}>>, drills: Judged}>
      */
     private function cases(
         Sitting $round,

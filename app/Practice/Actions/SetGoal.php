@@ -10,7 +10,9 @@ use App\Models\TrainingGoal;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 
-/** Goals: set for oneself, or by the head coach for somebody; dropped by who set them; ticked where nothing counts them. */
+/**
+ * Goals: set for oneself, or by the head coach for somebody; dropped by who set them; ticked where nothing counts them.
+ */
 final readonly class SetGoal
 {
     private const MOST = 40;

@@ -152,8 +152,8 @@ final readonly class StockPractice
     }
 
     /**
-     * @return array<string, array{string, ?string, ?string, int}> by topic, the most wanted first: the fault, the other,
-     *     what went wrong, and how much this person has answered of it
+     * @return array<string, array{string, ?string, ?string, int}> by topic, the most wanted first: the fault, the
+     *     other, what went wrong, and how much this person has answered of it
      */
     private function wanted(User $user, ContrastKind $kind, ?string $fault): array
     {

@@ -16,7 +16,9 @@ use Core\Trace\DeviceClass;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 
-/** What a contrast set shows: about which fault, beside which other or which thing gone wrong, on what, for which hand. */
+/**
+ * What a contrast set shows: about which fault, beside which other or which thing gone wrong, on what, for which hand.
+ */
 final class ContrastRequest extends FormRequest
 {
     /** @return array<string, list<mixed>> */

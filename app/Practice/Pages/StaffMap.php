@@ -18,11 +18,11 @@ use Core\Training\Skill;
 use Illuminate\Support\Carbon;
 
 /**
- * For the head coach: who should practise what this week, from the published rounds as they were counted and from what was
- * practised; and who does.
+ * For the head coach: who should practise what this week, from the published rounds as they were counted and from what
+ * was practised; and who does.
  *
- * @phpstan-type StaffRow array{name: string, progress: string, weak: list<array{fault: string, url: string, chance: string, low: string}>,
- *     answers: int, days: ?int}
+ * @phpstan-type StaffRow array{name: string, progress: string, weak: list<array{fault: string, url: string,
+ *     chance: string, low: string}>, answers: int, days: ?int}
  */
 final readonly class StaffMap
 {

@@ -25,8 +25,8 @@ use Core\Sight\SittingState;
 use Illuminate\Support\Facades\DB;
 
 /**
- * After each case of a test: it ends where it is decided, else the case that tells most of what is still open comes next.
- * Nobody reads more than is needed.
+ * After each case of a test: it ends where it is decided, else the case that tells most of what is still open comes
+ * next. Nobody reads more than is needed.
  */
 final readonly class PutNextCase
 {

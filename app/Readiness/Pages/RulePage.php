@@ -24,7 +24,9 @@ use Core\Training\Criterion;
 use Core\Training\CriterionKind;
 use Core\Training\ReadinessRule as CoreRule;
 
-/** A rule on its page: what it asks, what a test by it takes, whether the academy can give it, and how the staff stand. */
+/**
+ * A rule on its page: what it asks, what a test by it takes, whether the academy can give it, and how the staff stand.
+ */
 final readonly class RulePage
 {
     /** So many criteria can be filled in. */
@@ -123,8 +125,8 @@ final readonly class RulePage
      * What a test of each criterion takes, with the cases that are fresh for the person who has most left.
      *
      * @param  list<int>  $hidden  from the one who looks
-     * @return list<array{name: string, fixed: string, bar: string, good: string, most: string, alike: string, calls: string,
-     *     golfers: int, enough: bool}>
+     * @return list<array{name: string, fixed: string, bar: string, good: string, most: string, alike: string,
+     *     calls: string, golfers: int, enough: bool}>
      */
     private function takes(ReadinessRule $rule, array $hidden): array
     {

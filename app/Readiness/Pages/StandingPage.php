@@ -22,7 +22,9 @@ use Core\Training\BarKind;
 use Core\Training\BarStanding;
 use Core\Training\DecisionKind;
 
-/** One person beside one rule: the evidence rung by rung and what is missing, the test, the decision and all before it. */
+/**
+ * One person beside one rule: the evidence rung by rung and what is missing, the test, the decision and all before it.
+ */
 final readonly class StandingPage
 {
     public function __construct(

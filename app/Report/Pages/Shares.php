@@ -31,7 +31,10 @@ final class Shares
         return Written::fixed($scale * $low, $digits).$to.Written::fixed($scale * ($high ?? 1.0), $digits).$unit;
     }
 
-    /** @return array<string, string> the middle one under that name, the outermost as "-low" and "-high", the middle half as "-lower", "-upper" */
+    /**
+     * @return array<string, string> the middle one under that name, the outermost as "-low" and "-high", the middle
+     *     half as "-lower", "-upper"
+     */
     public static function together(string $name, ReadersTogether $of): array
     {
         $percent = static fn (float $v): string => Written::fixed(100.0 * $v, 0);

@@ -15,8 +15,9 @@ use Core\Film\FrameClock;
 use Illuminate\Support\Carbon;
 
 /**
- * Makes a film's stream from its original, and that from the parts it came in. One run holds a film by a beat it renews;
- * a run that was killed stops beating and another takes over, and only the run that holds it may say it is ready.
+ * Makes a film's stream from its original, and that from the parts it came in. One run holds a film by a beat it
+ * renews; a run that was killed stops beating and another takes over, and only the run that holds it may say it is
+ * ready.
  */
 final readonly class ConvertFilm
 {

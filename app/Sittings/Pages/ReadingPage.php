@@ -281,8 +281,9 @@ final readonly class ReadingPage
     }
 
     /**
-     * @return array<string, array{name: string, says: string, far: string, caution: string, loads: string, harm: ?string}>
-     *     by key, in the order of their names; that one does harm is told once nothing can be changed any more
+     * @return array<string, array{name: string, says: string, far: string, caution: string, loads: string,
+     *     harm: ?string}> by key, in the order of their names; that one does harm is told once nothing can be changed
+     *     any more
      */
     private static function drills(Codebook $codebook, bool $locked, Golfer $golfer): array
     {

@@ -37,8 +37,9 @@ final class SecondLook
     ];
 
     /**
-     * @return array{swings: list<array{name: string, says: string, shape: ?FlightShape}>, one: ?string, rows: list<array{label: string,
-     *     unit: string, values: list<string>, uncertainty: string}>}|null null at the blind stage
+     * @return array{swings: list<array{name: string, says: string, shape: ?FlightShape}>, one: ?string,
+     *     rows: list<array{label: string, unit: string, values: list<string>, uncertainty: string}>}|null null at the
+     *     blind stage
      */
     public function of(Reading $reading): ?array
     {

@@ -65,7 +65,8 @@ final readonly class DistanceAlpha implements Resampled
     }
 
     /**
-     * The same of categories by number: each pair of them is compared once a pair of clusters, however often both occur.
+     * The same of categories by number: each pair of them is compared once a pair of clusters, however often both
+     * occur.
      *
      * @param  array<int, list<list<int>>>  $units  by rank of the cluster: the categories given to each of its units
      * @param  \Closure(int, int): float  $delta  symmetric, 0 for equal categories

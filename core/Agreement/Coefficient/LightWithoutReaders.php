@@ -12,7 +12,8 @@ final readonly class LightWithoutReaders
 {
     /**
      * @param  list<float>  $values  by reader, NAN where no pair that is left has a κ
-     * @param  float  $squares  Σ_g Σ_c (δ_gc − δ̄_c)², δ_gc what leaving out case c does without reader g, δ̄_c its mean
+     * @param  float  $squares  Σ_g Σ_c (δ_gc − δ̄_c)², δ_gc what leaving out case c does without reader g, δ̄_c its
+     *     mean
      */
     private function __construct(public array $values, public float $squares)
     {

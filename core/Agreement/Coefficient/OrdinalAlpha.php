@@ -78,8 +78,8 @@ final readonly class OrdinalAlpha implements Resampled
     }
 
     /**
-     * Σ_{u∈g} ψ_u/n2 as IntervalAlpha has it, the ranks moving with the counts: dρ_k = Σ_{l<k} n_ul + n_uk/2. Σψ = 0, as
-     * observed and expected are of degree 3 and 4 in the counts.
+     * Σ_{u∈g} ψ_u/n2 as IntervalAlpha has it, the ranks moving with the counts: dρ_k = Σ_{l<k} n_ul + n_uk/2. Σψ = 0,
+     * as observed and expected are of degree 3 and 4 in the counts.
      *
      * @return array<int, float>|null by rank of the cluster; null where α is undefined
      */

@@ -20,7 +20,10 @@ use Core\Agreement\Undefined;
  */
 final readonly class WithAbstentions implements Resampled
 {
-    /** @var array<int, array<int, float>> n, n2, Σa, then by category Σn_k(n_k−1) and Σ(n_k + n_abst)(r−1), by rank of the cluster */
+    /**
+     * @var array<int, array<int, float>> n, n2, Σa, then by category Σn_k(n_k−1) and Σ(n_k + n_abst)(r−1), by rank of
+     *     the cluster
+     */
     private array $sums;
 
     /** @var list<int> */

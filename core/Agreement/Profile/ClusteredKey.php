@@ -77,7 +77,9 @@ final readonly class ClusteredKey
         );
     }
 
-    /** Where a cell is empty, from the intervals of its two parts (Newcombe 1998, method 10); none where one has none. */
+    /**
+     * Where a cell is empty, from the intervals of its two parts (Newcombe 1998, method 10); none where one has none.
+     */
     private function youden(float $value, Figure $hit, Figure $right): Figure
     {
         [$p, $q] = [$this->all[0] + $this->all[1], $this->all[2] + $this->all[3]];

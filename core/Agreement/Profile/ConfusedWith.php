@@ -39,8 +39,8 @@ final readonly class ConfusedWith
     }
 
     /**
-     * @param  array<string, array{int, int, int, int}>  $counts  by other fault: together, missed, otherwise, others, as
-     *     of the constructor
+     * @param  array<string, array{int, int, int, int}>  $counts  by other fault: together, missed, otherwise, others,
+     *     as of the constructor
      * @return list<self> the surest first
      */
     public static function among(array $counts): array

@@ -154,7 +154,8 @@ final class FacetFit
                 }
                 $y[] = $part / $here->large[$level];
             }
-            // What the step should gain. Less than the loss is exact to is not compared: it would be halved for nothing.
+            // What the step should gain. Less than the loss is exact to is not compared: it would be halved for
+            // nothing.
             $gain = 0.5 * (self::product($here->slopes, $x) + self::product($here->largeSlopes, $y));
             $last = $gain <= 1e-13 * (1.0 + abs($here->loss));
             $next = null;

@@ -6,9 +6,9 @@ namespace Core\Agreement\Profile;
 
 /**
  * The weekly look at all readers together. Each is held against the mean of the others, so that one who turns seems to
- * move everybody else the other way, the more the fewer they are. So nobody has moved who has not moved whichever one of
- * the others is left out; and who has moved the farthest is set aside, and the others are held against one another without
- * them, until nobody who is left has moved.
+ * move everybody else the other way, the more the fewer they are. So nobody has moved who has not moved whichever one
+ * of the others is left out; and who has moved the farthest is set aside, and the others are held against one another
+ * without them, until nobody who is left has moved.
  *
  * A question is what was said of it by each reader: whether right, and whether "present" was said, 1 or 0.
  *

@@ -14,8 +14,8 @@ use Random\Randomizer;
  *
  * Each case of each check is a unit: the sum over its questions of the reader's score less the mean of the others'.
  * Centred and divided by their standard deviation, the newest window's |sum|/√(units) is held against its distribution
- * when units change places, at an error of 0.05 in a year of looks (DriftChart judges all windows at once; a weekly look
- * the newest alone).
+ * when units change places, at an error of 0.05 in a year of looks (DriftChart judges all windows at once; a weekly
+ * look the newest alone).
  */
 final readonly class WeeklyWatch
 {

@@ -371,8 +371,8 @@ final readonly class CountSums implements Resampled
     }
 
     /**
-     * By how many pairs of calls each cluster has a part in the specific agreement of a category: clusters that never show
-     * it tell nothing of it.
+     * By how many pairs of calls each cluster has a part in the specific agreement of a category: clusters that never
+     * show it tell nothing of it.
      *
      * @return array<int, int> by rank
      */

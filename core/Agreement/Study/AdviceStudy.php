@@ -22,8 +22,8 @@ use Core\Reading\Reading;
 
 /**
  * First causes, chain, priority, decisions, drills and expected misses: how far readers agree with one another and with
- * the panel, over golfers. Sets are compared by 1 − MASI's distance (Passonneau 2006); misses by the Brier score over all
- * misses and none (Brier 1950), a ball with several misses being each of them in part.
+ * the panel, over golfers. Sets are compared by 1 − MASI's distance (Passonneau 2006); misses by the Brier score over
+ * all misses and none (Brier 1950), a ball with several misses being each of them in part.
  */
 final readonly class AdviceStudy
 {
@@ -225,8 +225,8 @@ final readonly class AdviceStudy
      * What one reader's sheet of one case adds to the figures.
      *
      * @param  bool  $panel  whether this reader helped to make the key
-     * @return array{alike: array<string, float>, asked: list<array{string, bool}>} how alike causes and chain are, 0 to 1,
-     *     and the Brier score of the misses; what else was asked that the key settles, and whether it was said
+     * @return array{alike: array<string, float>, asked: list<array{string, bool}>} how alike causes and chain are, 0 to
+     *     1, and the Brier score of the misses; what else was asked that the key settles, and whether it was said
      */
     public static function ofCase(AdvisedCase $case, string $reader, bool $panel = false): array
     {

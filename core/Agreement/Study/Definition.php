@@ -38,12 +38,13 @@ final readonly class Definition
      * @param  Figure|null  $joined  specific agreement on present, of the staff in the newest round that asked it
      * @param  int  $panelCases  cases a panel judged, over all studies
      * @param  int  $contested  of them not settled
-     * @param  list<array{int, int}>  $present  by golfer, of how many settled cases it was present in how many: [in, of]
+     * @param  list<array{int, int}>  $present  by golfer, of how many settled cases it was present in how many: [in,
+     *     of]
      * @param  array<string, list<array{int, int}>>  $untold  by device and golfer, in how many of how many calls of the
      *     staff it could not be told
      * @param  list<ConfusedWith>  $confused
-     * @param  array<string, list<array{int, int}>>  $joinedOn  by device and golfer, of the ordered pairs of readers who
-     *     could tell, shown the same of one case, whose first says present: whose second does too, of all
+     * @param  array<string, list<array{int, int}>>  $joinedOn  by device and golfer, of the ordered pairs of readers
+     *     who could tell, shown the same of one case, whose first says present: whose second does too, of all
      */
     public function __construct(
         public ?Figure $joined,

@@ -12,8 +12,8 @@ use Core\Agreement\Undefined;
 use Core\Agreement\Wilson;
 
 /**
- * Calls made blind beside those the same reader made of the same case with the ball and the numbers before him: how many
- * changed, and whether toward the key or away from it. “Cannot tell” is not right. Golfers are what is sampled.
+ * Calls made blind beside those the same reader made of the same case with the ball and the numbers before him: how
+ * many changed, and whether toward the key or away from it. “Cannot tell” is not right. Golfers are what is sampled.
  *
  * @phpstan-type Pair array{golfer: string, rater: string, item: string, blind: string, after: string, truth: string,
  *     n: int}

@@ -15,7 +15,10 @@ use Core\Training\TrainingException;
 /** A rule of readiness, as it is kept: {"criteria": [...], "bars": {KIND: {"limit", "of"}}, "months"}. */
 final class ReadinessJson
 {
-    /** @return array{criteria: list<array<string, mixed>>, bars: array<string, array{limit: float, of: int}>, months: int} */
+    /**
+     * @return array{criteria: list<array<string, mixed>>, bars: array<string, array{limit: float, of: int}>,
+     *     months: int}
+     */
     public static function write(ReadinessRule $rule): array
     {
         return [

@@ -1,5 +1,5 @@
-// The golfer in a pane: which part of the stance's frame (x to the target, y to the toes, z up, mm) is seen from a side,
-// drawn orthographically, so that the body fills the pane over the whole swing.
+// The golfer in a pane: which part of the stance's frame (x to the target, y to the toes, z up, mm) is seen from a
+// side, drawn orthographically, so that the body fills the pane over the whole swing.
 import { Person } from './person.js';
 import { NEAR, sizeOf } from './size.js';
 

@@ -263,8 +263,8 @@ export class FilmView {
   }
 
   /**
-   * What stands in until the film is there: at a station its still at once, which is the picture nearest to it; elsewhere
-   * the poster, where the film is long in coming.
+   * What stands in until the film is there: at a station its still at once, which is the picture nearest to it;
+   * elsewhere the poster, where the film is long in coming.
    */
   still() {
     const code = Object.keys(this.film.stills).find(

@@ -1,5 +1,5 @@
-// A person made of round solids around body points. Lead limbs have a solid edge, trail limbs a dashed one. Whoever extends
-// this knows where a point lies on the screen: place(), scale, view, and the colours of the parts.
+// A person made of round solids around body points. Lead limbs have a solid edge, trail limbs a dashed one. Whoever
+// extends this knows where a point lies on the screen: place(), scale, view, and the colours of the parts.
 import { body, mix, tone } from './solids.js';
 
 export class Person {

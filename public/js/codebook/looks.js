@@ -1,5 +1,5 @@
-// The same simulated golfer without and with a fault, side by side at the station where it shows: figure, feet from above
-// and the curve a rule decides by. Fetched when it comes into sight; the slider moves both.
+// The same simulated golfer without and with a fault, side by side at the station where it shows: figure, feet from
+// above and the curve a rule decides by. Fetched when it comes into sight; the slider moves both.
 import { Figure } from '../bench/figure.js';
 import { FootMap } from '../bench/foot-map.js';
 import { word } from '../words.js';

@@ -7,7 +7,10 @@ const MOST = 16;
 const CAUSES = 3;
 
 export class CasePart {
-  /** @param {{sheet: object, names: object, set: (target: string, value: any) => void, say: (text: string) => void, stage: () => ?object}} page */
+  /**
+   * @param {{sheet: object, names: object, set: (target: string, value: any) => void, say: (text: string) => void,
+   *     stage: () => ?object}} page
+   */
   constructor(root, page) {
     this.root = root;
     this.page = page;

@@ -19,7 +19,8 @@ const writer = (() => {
 export class ChangeQueue {
   /**
    * @param {{id: string, url: string, version: number, token: string, renew: () => Promise<?string>, seal: Seal}} of
-   * @param {{state: (state: string, text: string) => void, sheet: (sheet: object) => void, refused: (list: object[]) => void}} tell
+   * @param {{state: (state: string, text: string) => void, sheet: (sheet: object) => void, refused: (list: object[]) =>
+   *     void}} tell
    */
   constructor(of, tell) {
     Object.assign(this, of, { tell, memory: new Map(), busy: false, locked: false, failures: 0, count: 0 });

@@ -4,7 +4,9 @@ use App\Audit\RecordChain;
 use App\Models\Academy;
 use Illuminate\Support\Facades\DB;
 
-/** What the database says to it as the application's role, past what switches roles for tests; null where it does it. */
+/**
+ * What the database says to it as the application's role, past what switches roles for tests; null where it does it.
+ */
 function saidToTheApplication(string $sql): ?string
 {
     DB::select('select 1');

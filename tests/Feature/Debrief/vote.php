@@ -1,8 +1,8 @@
 <?php
 
 // One of several processes that vote as fast as they can, each for one person, from a moment on that all wait for.
-// Arguments: the debrief's id, the question's, the person's; a file that appears at that moment. Prints each answer that
-// was acknowledged.
+// Arguments: the debrief's id, the question's, the person's; a file that appears at that moment. Prints each answer
+// that was acknowledged.
 
 use App\Debrief\Actions\CastVote;
 use App\Exceptions\ActionException;

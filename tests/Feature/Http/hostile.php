@@ -1,7 +1,7 @@
 <?php
 
-// What somebody sends who means harm, over every route, method and parameter there is: made from the route table, so that
-// a new route is tried the day it is written.
+// What somebody sends who means harm, over every route, method and parameter there is: made from the route table, so
+// that a new route is tried the day it is written.
 
 use App\Models\User;
 use Core\Chance\Chance;
@@ -70,8 +70,8 @@ function fieldsOf(Routed $route): array
 }
 
 /**
- * What the route's parameters are really called by, as far as the rows go, and who may go there: whose row it is, else the
- * head coach.
+ * What the route's parameters are really called by, as far as the rows go, and who may go there: whose row it is, else
+ * the head coach.
  *
  * @return array{array<string, string>, User}
  */
@@ -121,8 +121,8 @@ function rowToTry(string $class): ?Model
  * Every request: for each route and method, each parameter of the address hostile in turn, then all fields of one kind,
  * then a mixture.
  *
- * @return list<array{0: string, 1: string, 2: array<string, mixed>, 3: string, 4: User}> method, address, fields, what it
- *     is, who sends it
+ * @return list<array{0: string, 1: string, 2: array<string, mixed>, 3: string, 4: User}> method, address, fields, what
+ *     it is, who sends it
  */
 function hostileRequests(User $user, string $seed): array
 {

@@ -15,9 +15,9 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
 /*
- * People with planted weaknesses practise for weeks through the program's own use cases, and learn by another model than
- * the program's: with slips, guesses and forgetting. First they have read a round of a few swings, as the staff do.
- * `bin/test studies` has thirty of them for twelve weeks.
+ * People with planted weaknesses practise for weeks through the program's own use cases, and learn by another model
+ * than the program's: with slips, guesses and forgetting. First they have read a round of a few swings, as the staff
+ * do. `bin/test studies` has thirty of them for twelve weeks.
  */
 
 /** What planted weaknesses begin at, and the rest. */
@@ -26,8 +26,8 @@ const BEGINS = ['weak' => 0.1, 'sound' => 0.9];
 /**
  * One person's weeks by the program.
  *
- * @return array{SlippingLearner, list<string>, array<string, float>} the learner afterwards, what was asked about, where it
- *     began
+ * @return array{SlippingLearner, list<string>, array<string, float>} the learner afterwards, what was asked about,
+ *     where it began
  */
 function practisedForWeeks(User $user, array $weak, array $faults, int $weeks, Carbon $from, string $seed): array
 {

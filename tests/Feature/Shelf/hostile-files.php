@@ -1,6 +1,7 @@
 <?php
 
-// Files that nobody means well with, or that an instrument made at its worst: by kind, as many of each as are asked for.
+// Files that nobody means well with, or that an instrument made at its worst: by kind, as many of each as are asked
+// for.
 
 use Core\Chance\Chance;
 use Core\Format\TraceCsv;

@@ -164,7 +164,8 @@ it('changes no byte of any answer when what is secret changes', function (string
     // Some pages tell the minute.
     $this->freezeTime();
     [$user, $may] = everyState($this)[$name];
-    // Who teaches practises on the others, and is told how many there are; what is taught and still to be read is secret.
+    // Who teaches practises on the others, and is told how many there are; what is taught and still to be read is
+    // secret.
     $checked = DB::table('checks')->join('sitting_cases', 'sitting_cases.sitting_id', '=', 'checks.sitting_id')
         ->join('case_swings', 'case_swings.case_id', '=', 'sitting_cases.case_id')->pluck('recording_id')->all();
     $may = match ($name) {

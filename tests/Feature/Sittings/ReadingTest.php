@@ -85,7 +85,8 @@ it('keeps what is outside the feet, what is sound and what a mark is, and refuse
         ->assertJsonMissingPath('calls.hang-back.sound')
         ->assertJsonPath('causes', ['outside-thrown-out', 'outside-other'])
         ->assertJsonPath('other-cause', 'looks up early');
-    // What a window opened before the release still has on its way: one miss is sure, a bare "not in the feet" too little.
+    // What a window opened before the release still has on its way: one miss is sure, a bare "not in the feet" too
+    // little.
     tell($this, $this->reading, $this->changes(['miss' => 'thin', 'causes' => ['not-in-the-feet']], 40))
         ->assertOk()
         ->assertJsonCount(1, 'refused')

@@ -3,7 +3,9 @@
 use Core\Agreement\Profile\SecondOpinion;
 use Core\Chance\Chance;
 
-/** @return array{array<int, array<int, bool>>, array<int, bool>} calls of members with these error rates, and the truth */
+/**
+ * @return array{array<int, array<int, bool>>, array<int, bool>} calls of members with these error rates, and the truth
+ */
 function panelCalls(string $seed, array $errs, int $cases, float $prevalence = 0.4): array
 {
     $c = new Chance($seed);

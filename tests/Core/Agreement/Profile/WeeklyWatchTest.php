@@ -6,7 +6,9 @@ use Core\Agreement\Profile\StaffWatch;
 use Core\Agreement\Profile\WeeklyWatch;
 use Core\Chance\Chance;
 
-/** @return list<array{right: float, present: float}> of a reader whose golfers differ, from some case on with a shift */
+/**
+ * @return list<array{right: float, present: float}> of a reader whose golfers differ, from some case on with a shift
+ */
 function watched(Chance $chance, int $n, float $shift = 0.0, int $from = 0, float $skew = 0.0): array
 {
     $out = [];
