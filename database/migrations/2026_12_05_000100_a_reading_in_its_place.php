@@ -7,7 +7,11 @@ use Illuminate\Support\Facades\DB;
 
 return new class extends Migration
 {
-    /** A function, because a connection that is kept plans it once: planning takes nine tenths of the statement. */
+    /**
+     * Functions, because a connection that is kept plans them once: planning takes nine tenths of such a statement. The
+     * second takes a reading to be changed: its round first, in share mode, then the reading, then what was called,
+     * each as it stands when its turn has come.
+     */
     public function up(): void
     {
         DB::unprepared(<<<'SQL'
@@ -28,11 +32,28 @@ return new class extends Migration
                     join sitting_arms a on a.id = r.arm_id
                     where r.public_id = of;
             end $$;
+
+            create or replace function hold_reading(of bigint) returns table (
+                reading readings, in_sitting json, in_calls json
+            ) language plpgsql volatile as $$
+            declare
+                held readings;
+                round json;
+            begin
+                select row_to_json(s) into round from sittings s
+                    where s.id = (select c.sitting_id from readings r join sitting_cases c on c.id = r.sitting_case_id
+                        where r.id = of)
+                    for share;
+                select * into held from readings r where r.id = of for update;
+                return query select held, round,
+                    (select json_agg(k order by k.id) from calls k where k.reading_id = of)
+                    where held.id is not null;
+            end $$;
             SQL);
     }
 
     public function down(): void
     {
-        DB::unprepared('drop function if exists reading_in_place(bpchar);');
+        DB::unprepared('drop function if exists reading_in_place(bpchar), hold_reading(bigint);');
     }
 };

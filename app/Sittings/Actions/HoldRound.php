@@ -4,8 +4,12 @@ declare(strict_types=1);
 
 namespace App\Sittings\Actions;
 
+use App\Models\Call;
 use App\Models\Reading;
+use App\Models\RowJson;
 use App\Models\Sitting;
+use Illuminate\Database\Eloquent\ModelNotFoundException;
+use Illuminate\Support\Facades\DB;
 
 /**
  * Takes a reading to be changed or handed in: first its round in share mode, so that it cannot be closed meanwhile,
@@ -19,13 +23,17 @@ final readonly class HoldRound
     public function __invoke(Reading $reading): Reading
     {
         $reading->loadMissing('case.swings');
-        $round = Sitting::query()
-            ->withoutGlobalScope(Sitting::SHARED)
-            ->whereKey($reading->case->sitting_id)
-            ->sharedLock()
-            ->firstOrFail();
-        $held = Reading::query()->lockForUpdate()->with('calls')->findOrFail($reading->id);
+        $found = DB::selectOne(
+            'select (h.reading).*, h.in_sitting, h.in_calls from hold_reading(?) h',
+            [$reading->id],
+        );
+        if (! is_object($found)) {
+            throw (new ModelNotFoundException)->setModel(Reading::class);
+        }
+        $row = new RowJson($found);
 
-        return $held->setRelation('case', $reading->case->setRelation('sitting', $round));
+        return $row->own(new Reading)
+            ->setRelation('calls', $row->many('calls', Call::class))
+            ->setRelation('case', $reading->case->setRelation('sitting', $row->one('sitting', new Sitting)));
     }
 }
