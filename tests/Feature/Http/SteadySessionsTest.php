@@ -5,7 +5,7 @@ use Illuminate\Support\Facades\Crypt;
 use Illuminate\Support\Facades\DB;
 
 /** A handler as one request has it, and what is in the table of its session. */
-function steady(): SteadySessions
+function sessionsHandler(): SteadySessions
 {
     return new SteadySessions(DB::connection(), 'sessions', 120, app());
 }
@@ -28,14 +28,14 @@ it('is what the application keeps its sessions with', function () {
 
 it('writes a session that is new, changed or of a while ago, and none that is as it was', function () {
     $id = str_repeat('s', 40);
-    expect(steady()->read($id))->toBe('');
-    $new = steady();
+    expect(sessionsHandler()->read($id))->toBe('');
+    $new = sessionsHandler();
     $new->read($id);
     expect($new->write($id, sealed(['_token' => 'a'])))->toBeTrue();
     $first = heldSession($id);
     expect($first)->not->toBeNull();
     $again = function (array $said) use ($id): object {
-        $handler = steady();
+        $handler = sessionsHandler();
         $handler->read($id);
         expect($handler->write($id, sealed($said)))->toBeTrue();
 
@@ -62,24 +62,24 @@ it('writes what it cannot read, takes no session for another, and does not bring
     $id = str_repeat('t', 40);
     $other = str_repeat('u', 40);
     foreach ([$id, $other] as $one) {
-        $handler = steady();
+        $handler = sessionsHandler();
         $handler->read($one);
         $handler->write($one, sealed(['_token' => 'a']));
     }
     // Made with a key that is gone.
     DB::table('sessions')->where('id', $id)->update(['payload' => base64_encode('not ours')]);
-    $handler = steady();
+    $handler = sessionsHandler();
     $handler->read($id);
     $handler->write($id, sealed(['_token' => 'b']));
     expect(unserialize(Crypt::decrypt(base64_decode((string) heldSession($id)->payload))))->toBe(['_token' => 'b']);
     // One was read, and a log-in has given it another name since.
-    $handler = steady();
+    $handler = sessionsHandler();
     $handler->read($id);
     $handler->write($other, sealed(['_token' => 'b']));
     expect(unserialize(Crypt::decrypt(base64_decode((string) heldSession($other)->payload))))->toBe(['_token' => 'b']);
     // Ended by its person on another machine while the request ran.
     foreach ([['_token' => 'b'], ['_token' => 'c']] as $said) {
-        $handler = steady();
+        $handler = sessionsHandler();
         $handler->read($other);
         DB::table('sessions')->where('id', $other)->delete();
         $handler->write($other, sealed($said));
@@ -92,11 +92,11 @@ it('writes what it cannot read, takes no session for another, and does not bring
 
 it('ends a session that nobody used for as long as sessions last', function () {
     $id = str_repeat('v', 40);
-    $handler = steady();
+    $handler = sessionsHandler();
     $handler->read($id);
     $handler->write($id, sealed(['_token' => 'a']));
     $this->travel(119)->minutes();
-    expect(steady()->read($id))->not->toBe('');
+    expect(sessionsHandler()->read($id))->not->toBe('');
     $this->travel(2)->minutes();
-    expect(steady()->read($id))->toBe('');
+    expect(sessionsHandler()->read($id))->toBe('');
 });
