@@ -223,6 +223,21 @@ arch('models stay models')
 arch('no debugging is left behind')
     ->expect(['dd', 'dump', 'var_dump', 'ray', 'die'])
     ->not->toBeUsed();
+it('has no two helpers of tests with one name: run side by side, a process loads the files of others', function () {
+    $found = [];
+    foreach (new RecursiveIteratorIterator(
+        new RecursiveDirectoryIterator(dirname(__DIR__), FilesystemIterator::SKIP_DOTS),
+    ) as $file) {
+        if ($file->getExtension() === 'php') {
+            preg_match_all('/^(?:function|const) (\w+)/m', (string) file_get_contents($file->getPathname()), $names);
+            foreach ($names[1] as $name) {
+                $found[$name][] = $file->getFilename();
+            }
+        }
+    }
+    expect(count($found))->toBeGreaterThan(200)
+        ->and(array_filter($found, static fn (array $files): bool => count($files) > 1))->toBe([]);
+});
 it('has no file of tests that holds none', function () {
     $tests = new RecursiveIteratorIterator(
         new RecursiveDirectoryIterator(dirname(__DIR__), FilesystemIterator::SKIP_DOTS),
