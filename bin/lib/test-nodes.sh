@@ -1,8 +1,10 @@
 # Two web machines on one: folders of their own, one database, Debian's Redis and a stand-in for a store of files, all
 # on loopback and gone afterwards. Sourced by test-serve.sh; SITE is the first folder, with a demo laid down.
-site_nodes() {
+site_nodes() ( # what it sets for the two is nobody's else
   local store redis one two p code=0 groups="" db NODES=()
   NODE_PIDS=()
+  trap 'code=$?; nodes_end; exit $code' EXIT
+  trap 'exit 130' INT TERM
   OTHER=$(mktemp -d -p /tmp)
   chmod 755 "$OTHER"
   store=$(free_port 8710); redis=$(free_port 8760); one=$(free_port 8810); two=$(free_port 8860)
@@ -10,7 +12,7 @@ site_nodes() {
     cd "$SITE"
     . "$SITE/bin/lib/common.sh"
     pg_up
-  ) || return 1
+  ) || exit 1
   mkdir -p "$OTHER/storage" "$SITE/storage/store"
   git ls-files -z | tar --null -T - -cf - | tar -C "$OTHER" -xf -
   cp -a "$SITE/vendor" "$OTHER/vendor"
@@ -47,9 +49,8 @@ site_nodes() {
   redis-cli -p "$redis" --no-auth-warning dbsize
   redis-cli -p "$redis" -n 1 dbsize
   [ "$code" = 0 ] || tail -n 30 "$SITE/storage/web.log" "$OTHER/storage/web.log" "$SITE"/storage/logs/*.log "$OTHER"/storage/logs/*.log
-  nodes_end
-  return "$code"
-}
+  exit "$code"
+)
 nodes_end() {
   local p
   for p in "${NODE_PIDS[@]:-}"; do [ -n "$p" ] && kill -9 -- -"$p" 2>/dev/null || true; done

@@ -35,6 +35,8 @@ served() {
     SHOW=30 step "two web machines, one of them killed" site_nodes
   fi
   if part_of journeys; then
+    # What the other parts have left behind is no part of the journeys.
+    SHOW=2 step "the demo as it was" site again "$port"
     SHOW=2 step "started again" site start
     SHOW=4 step "the journeys under nginx and php-fpm" site_journeys "$port"
   fi
@@ -56,6 +58,11 @@ site() {
       for name in DB_DATABASE FILMS_ROOT CLOCK_FILE IMPORTS_ROOT EXPORTS_ROOT PAPERS_ROOT; do env_set "$name" "${!name}"; done
       "$SITE/bin/serve" install --port="$port" --pages=8
       "$SITE/bin/serve" units
+      ;;
+    again)
+      pg_up
+      lane_env 1; lane_reset
+      "$SITE/bin/serve" install --port="$port" --pages=8
       ;;
     *) "$SITE/bin/serve" "$do";;
     esac
