@@ -105,7 +105,7 @@ http {
     location ~ ^/parts/$release/((?:js|css|vendor)/.+)\$ { alias $ROOT/public/\$1; add_header Cache-Control "public, max-age=31536000, immutable"; include $SERVE/static.conf; }
     # A page of before may ask for a release that is gone: it gets what there is, and nobody keeps that.
     location ~ ^/parts/[0-9a-f]+/((?:js|css|vendor)/.+)\$ { alias $ROOT/public/\$1; add_header Cache-Control no-store; include $SERVE/static.conf; }
-    location ~ ^/(?:js|css|vendor|fonts|drills)/ { try_files \$uri =404; add_header Cache-Control no-cache; include $SERVE/static.conf; }
+    location ~ ^/(?:js|css|vendor|drills|looks)/ { try_files \$uri =404; add_header Cache-Control no-cache; include $SERVE/static.conf; }
     location ~ ^/(?:sw\.js|icon\.svg|robots\.txt|favicon\.ico)\$ { try_files \$uri =404; add_header Cache-Control no-cache; include $SERVE/static.conf; }
     location / {
       fastcgi_pass unix:$SERVE/run/fpm.sock;

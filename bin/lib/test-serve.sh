@@ -271,6 +271,8 @@ site_journeys() {
     export SERVE_USER VC_SCHEME=https VC_LANES=$1 NODE_TLS_REJECT_UNAUTHORIZED=0
     SERVE_USER=$(sed -n 's/^SERVE_USER=//p' .env)
     [ -n "$SERVE_USER" ] || { SERVE_USER=$(id -un); [ "$SERVE_USER" != root ] || SERVE_USER=www-data; }
+    # What a device of a journey is to trust.
+    export VC_CA=$SITE/storage/serve/tls/cert.pem
     npx playwright test --workers=1 ${VC_SPECS:-}
   )
 }

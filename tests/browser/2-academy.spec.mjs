@@ -128,6 +128,7 @@ test('a simulated device is registered, seen live, and its swing caught and put 
   await page.getByRole('button', { name: 'Register' }).click();
   const token = await page.locator('code').textContent();
   const device = spawn('php', [
+    ...(process.env.VC_CA ? ['-d', `curl.cainfo=${process.env.VC_CA}`] : []),
     'artisan',
     'device:simulate',
     `--url=${new URL(page.url()).origin}`,

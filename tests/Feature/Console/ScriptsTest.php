@@ -79,6 +79,17 @@ it('is sound shell, and every script can be run', function () {
     }
 });
 
+it('has its web server for people hand out all that lies in public beside the pages', function () {
+    $written = (string) file_get_contents(base_path('bin/lib/serve.sh'));
+    preg_match('#location ~ \^/\(\?:([\w|]+)\)/ \{#', $written, $folders);
+    preg_match('#location ~ \^/\(\?:([\w|.\\\\]+)\)\\\\\$ \{#', $written, $files);
+    $files = explode('|', str_replace('\\', '', $files[1]));
+    foreach (array_diff(scandir(public_path()), ['.', '..', 'index.php', 'down.html']) as $there) {
+        expect($there)->toBeIn(is_dir(public_path($there)) ? explode('|', $folders[1]) : $files);
+    }
+    expect($folders[1])->toContain('looks');
+});
+
 it('ships every font, style and script it asks for', function () {
     $asked = [];
     foreach (
