@@ -25,6 +25,10 @@ final class RecordingFacts
      */
     private array $rest = [];
 
+    private const LEFT_OUT = [
+        'room' => false, 'feel' => false, 'example' => false, 'looked' => false, 'kept' => false, 'gives' => false,
+    ];
+
     /** Statements are written out: pages and saves ask them before anything else. What COVERED asks for comes first. */
     private const AGREED = 'cross join lateral (
             select bool_or(consents.scope = \''.Scope::StaffTraining->value.'\') as staff,
@@ -131,8 +135,29 @@ final class RecordingFacts
     public function standing(int $recording, array $places): Standing
     {
         $this->know([$recording]);
+
+        return $this->stands($recording, $places, $this->rest[$recording]);
+    }
+
+    /**
+     * As the rules for the person's own sheet need it, and no others: they ask for nothing that is left out.
+     *
+     * @param  list<Place>  $places
+     */
+    public function standingForSheet(int $recording, array $places): Standing
+    {
+        $this->knowForSheets([$recording]);
+
+        return $this->stands($recording, $places, self::LEFT_OUT);
+    }
+
+    /**
+     * @param  list<Place>  $places
+     * @param  array{room: bool, feel: bool, example: bool, looked: bool, kept: bool, gives: bool}  $rest
+     */
+    private function stands(int $recording, array $places, array $rest): Standing
+    {
         $agreed = $this->agreed[$recording];
-        $rest = $this->rest[$recording];
 
         return new Standing(
             $agreed['consents'],
@@ -147,26 +172,6 @@ final class RecordingFacts
             $rest['looked'],
             $rest['kept'],
             $rest['gives'],
-        );
-    }
-
-    /**
-     * As the rules for the person's own sheet need it, and no others: they ask for nothing that is left out.
-     *
-     * @param  list<Place>  $places
-     */
-    public function standingForSheet(int $recording, array $places): Standing
-    {
-        $this->knowForSheets([$recording]);
-        $agreed = $this->agreed[$recording];
-
-        return new Standing(
-            $agreed['consents'],
-            $agreed['held'],
-            $this->user->isHeadCoach(),
-            $places,
-            $agreed['lessons'],
-            $agreed['own'],
         );
     }
 
