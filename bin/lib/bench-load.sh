@@ -6,6 +6,7 @@ load() {
   SITE=$(mktemp -d -p /tmp)
   trap 'code=$?; site_ends; exit $code' EXIT
   trap 'exit 130' INT TERM
+  mkdir -p "$RUN"
   chmod 755 "$SITE"
   git ls-files -z | tar --null -T - -cf - | tar -C "$SITE" -xf -
   cp -a vendor "$SITE/vendor"
