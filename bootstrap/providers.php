@@ -1,3 +1,3 @@
 <?php
 
-return [App\Providers\AppServiceProvider::class];
+return [App\Providers\AppServiceProvider::class, App\Providers\RateServiceProvider::class];

@@ -8,7 +8,6 @@ use App\Academy\Actions\KeepLimit;
 use App\Academy\Actions\RecordConsent;
 use App\Academy\Attempts;
 use App\Academy\Events\PersonChanged;
-use App\Academy\Http\SessionController;
 use App\Academy\OutboxTransport;
 use App\Academy\Policies\AcademyPolicy;
 use App\Agreement\Actions\ComputeResult;
@@ -126,7 +125,6 @@ use App\Works\Policies\WorkPolicy;
 use App\Works\Progress;
 use App\Works\Works;
 use Core\Remark\InWords;
-use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Console\Events\CommandStarting;
 use Illuminate\Contracts\Container\Container;
 use Illuminate\Database\Eloquent\Casts\Json;
@@ -135,7 +133,6 @@ use Illuminate\Database\Events\MigrationsEnded;
 use Illuminate\Database\Events\NoPendingMigrations;
 use Illuminate\Foundation\Application;
 use Illuminate\Http\Middleware\TrustProxies;
-use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Blade;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Event;
@@ -143,11 +140,9 @@ use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Log;
 use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\Queue;
-use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\Route;
 use Illuminate\Support\Facades\Session;
 use Illuminate\Support\ServiceProvider;
-use Illuminate\Support\Str;
 use Psr\Clock\ClockInterface;
 
 final class AppServiceProvider extends ServiceProvider
@@ -292,36 +287,6 @@ final class AppServiceProvider extends ServiceProvider
                 ]),
             );
         }
-        RateLimiter::for(
-            'login',
-            static fn (Request $request): array => [
-                Limit::perMinute(8)->by(self::address($request).'|'.$request->ip()),
-                Limit::perMinute(60)->by((string) $request->ip()),
-            ],
-        );
-        // Asked again for a password or a code: few tries, whoever's they are. Letters: no flood of them.
-        RateLimiter::for('code', static fn (Request $request): array => [
-            Limit::perMinute(8)->by('code|'.self::whose($request)),
-            Limit::perMinute(30)->by('code|'.$request->ip()),
-        ]);
-        // A code of six digits is not to be found by trying.
-        RateLimiter::for('join', static fn (Request $request): array => [
-            Limit::perMinute(6)->by('join|'.self::whose($request)),
-            Limit::perMinute(120)->by('join|'.$request->ip()),
-        ]);
-        RateLimiter::for('letters', static fn (Request $request): array => [
-            Limit::perHour(5)->by('letters|'.self::address($request)),
-            Limit::perHour(60)->by('letters|'.$request->ip()),
-        ]);
-        RateLimiter::for('links', static fn (Request $request): Limit => Limit::perMinute(30)->by(
-            'links|'.$request->ip(),
-        ));
-        RateLimiter::for(
-            'ingest',
-            static fn (Request $request): Limit => Limit::perMinute(3000)->by('device|'.(
-                ($device = $request->attributes->get('device')) instanceof Device ? $device->id : $request->ip()
-            )),
-        );
         // A worker looks, between jobs, for conversions whose worker was killed.
         Queue::looping(static function (): void {
             static $next = 0.0;
@@ -369,26 +334,5 @@ final class AppServiceProvider extends ServiceProvider
         foreach (self::POLICIES as $model => $policy) {
             Gate::policy($model, $policy);
         }
-    }
-
-    /** The address that a form speaks of, whatever was sent in its place. */
-    private static function address(Request $request): string
-    {
-        $email = $request->input('email');
-
-        return is_string($email) ? Str::lower($email) : '';
-    }
-
-    /** Whose password or code is asked for: of who is here, or of who has still to give a code. */
-    private static function whose(Request $request): string
-    {
-        $owes = $request->session()->get(SessionController::OWES);
-        $user = $request->user();
-
-        return match (true) {
-            $user instanceof User => (string) $user->id,
-            is_array($owes) && is_int($owes[0] ?? null) => (string) $owes[0],
-            default => $request->session()->getId(),
-        };
     }
 }

@@ -6,6 +6,7 @@ export const json = { Accept: 'application/json', 'Content-Type': 'application/j
 export class Browser {
   cookies = new Map();
   token = '';
+  at = '/';
 
   constructor(base) {
     this.base = base;
@@ -18,6 +19,7 @@ export class Browser {
       body,
       redirect: 'manual',
       headers: {
+        Referer: base + this.at,
         Cookie: [...this.cookies].map(([name, value]) => `${name}=${value}`).join('; '),
         ...(method === 'GET' ? {} : { 'X-CSRF-TOKEN': this.token }),
         ...headers,
@@ -34,6 +36,7 @@ export class Browser {
   async page(path, base = this.base) {
     const answer = await this.ask(path, { base });
     const text = await answer.text();
+    this.at = path;
     if (answer.status !== 200) throw new Error(`${path}: ${answer.status} ${answer.headers.get('location') ?? ''}`);
     const found = /name="csrf-token" content="([^"]+)"|name="_token" value="([^"]+)"/.exec(text);
     this.token = found?.slice(1).find(Boolean) ?? this.token;

@@ -100,3 +100,28 @@ it('ends a session that nobody used for as long as sessions last', function () {
     $this->travel(2)->minutes();
     expect(sessionsHandler()->read($id))->toBe('');
 });
+
+it('writes the page last looked at only for whoever does not tell where they come from', function () {
+    $id = str_repeat('w', 40);
+    $handler = sessionsHandler();
+    $handler->read($id);
+    $handler->write($id, sealed(['_token' => 'a', '_previous' => ['url' => 'https://here/one']]));
+    $after = function (array $said, ?string $from) use ($id): array {
+        request()->headers->replace($from === null ? [] : ['referer' => $from]);
+        $handler = sessionsHandler();
+        $handler->read($id);
+        $handler->write($id, sealed($said));
+
+        return unserialize(Crypt::decrypt(base64_decode((string) heldSession($id)->payload)));
+    };
+    $one = ['_token' => 'a', '_previous' => ['url' => 'https://here/one']];
+    $two = ['_token' => 'a', '_previous' => ['url' => 'https://here/two']];
+    expect($after($two, 'https://here/one'))->toBe($one)
+        ->and($after($two, null))->toBe($two)
+        // Anything else that changes brings it along, an object of whatever class among it.
+        ->and($after(['errors' => new ArrayObject(['no'])] + $one, 'https://here/two'))
+        ->toEqual(['errors' => new ArrayObject(['no'])] + $one)
+        ->and($after(['errors' => new ArrayObject(['oh'])] + $one, 'https://here/two'))
+        ->toEqual(['errors' => new ArrayObject(['oh'])] + $one)
+        ->and($after($two, 'https://here/two'))->toBe($two);
+});
