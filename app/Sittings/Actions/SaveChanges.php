@@ -13,6 +13,7 @@ use App\Models\Reading;
 use Core\CoreException;
 use Core\Reading\Edit;
 use Core\Reading\Reading as CoreReading;
+use Illuminate\Database\Eloquent\Casts\Json;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
@@ -39,20 +40,22 @@ final readonly class SaveChanges
      * @return array{version: int, applied: list<string>, refused: list<array{id: string, target: string,
      *     because: string, conflict: bool}>, others: bool}  others: somebody else changed it meanwhile
      *
-     * @throws ActionException when the reading is locked; nothing was taken
+     * @throws ActionException when the reading is locked; nothing was taken that was not taken before
      */
     public function __invoke(Reading $reading, string $writer, array $changes): array
     {
         return DB::transaction(function () use ($reading, $writer, $changes): array {
             $reading = ($this->hold)($reading);
-            if ($reading->isLocked()) {
+            $since = $changes === [] ? 0 : min(array_column($changes, 'base'));
+            $ids = array_column($changes, 'id');
+            $earlier = $this->earlier($reading, $ids, $since);
+            $known = array_fill_keys(array_column($earlier, 'client_id'), true);
+            // Sent again after an answer that was lost: all of it was taken while it could be.
+            if ($reading->isLocked() && ($ids === [] || array_diff_key(array_flip($ids), $known) !== [])) {
                 throw ActionException::because($reading->handed_in_at !== null
                     ? 'refusals.sittings.reading-handed-locked-nothing'
                     : 'refusals.sittings.round-closed-nothing-changed', status: ActionException::LOCKED);
             }
-            $since = $changes === [] ? 0 : min(array_column($changes, 'base'));
-            $earlier = $this->earlier($reading, array_column($changes, 'id'), $since);
-            $known = array_fill_keys(array_column($earlier, 'client_id'), true);
             $last = array_column($earlier, null, 'target');
             $names = $this->codebooks->namesOf($reading->case->sitting);
             $core = $reading->toCore();
@@ -98,7 +101,6 @@ final readonly class SaveChanges
                 $known[$c['id']] = true;
                 $applied[] = $c['id'];
                 $rows[] = [
-                    'reading_id' => $reading->id,
                     'client_id' => $c['id'],
                     'writer' => $by,
                     'version' => $version,
@@ -107,11 +109,11 @@ final readonly class SaveChanges
                     'made_at' => Carbon::createFromTimestampMs(max(0, min(4_102_444_800_000, $c['at'])))->format(
                         'Y-m-d H:i:s.vP',
                     ),
-                    'created_at' => now()->format('Y-m-d H:i:s.vP'),
                 ];
             }
-            DB::table('reading_changes')->insert($rows);
-            $this->keep($reading, $before, $core, $version, $active);
+            if ($rows !== []) {
+                $this->keep($reading, $before, $core, $rows, $version, $active);
+            }
             $isOthers = static fn (array $c): bool => $c['version'] > $since && $c['writer'] !== $writer
                 && $c['target'] !== self::TIME;
 
@@ -147,39 +149,36 @@ final readonly class SaveChanges
             ->all());
     }
 
-    private function keep(Reading $reading, CoreReading $before, CoreReading $now, int $version, int $active): void
-    {
-        if ($version === $reading->version && $active === 0) {
-            return;
-        }
+    /** @param  non-empty-list<array<string, mixed>>  $taken */
+    private function keep(
+        Reading $reading,
+        CoreReading $before,
+        CoreReading $now,
+        array $taken,
+        int $version,
+        int $active,
+    ): void {
         $gone = array_keys(array_diff_key($before->calls, $now->calls));
         if ($gone !== []) {
             Call::query()->where('reading_id', $reading->id)->whereIn('fault', $gone)->delete();
         }
-        $rows = [];
+        $called = [];
         foreach ($now->calls as $fault => $call) {
             if (($before->calls[$fault] ?? null) !== $call) {
-                $row = Call::row($call);
-                $rows[] = [
-                    'reading_id' => $reading->id,
-                    ...$row,
-                    'pins' => json_encode($row['pins'], JSON_THROW_ON_ERROR),
-                ];
+                $called[] = Call::row($call);
             }
         }
-        if ($rows !== []) {
-            DB::table('calls')->upsert(
-                $rows,
-                ['reading_id', 'fault'],
-                ['presence', 'severity', 'onset', 'decision', 'confidence', 'pins', 'trend', 'reaction', 'sound'],
-            );
-        }
         $row = Reading::row($now);
-        $reading->update([
-            // Mostly it is a call that changed, and nothing beside the calls.
-            ...(json_encode($row) === json_encode(Reading::row($before)) ? [] : $row),
-            'version' => $version,
-            'active_ms' => $reading->active_ms + $active,
+        if (json_encode($row) !== json_encode(Reading::row($before))) {
+            $reading->update($row);
+        }
+        DB::select('select keep_changes(?, ?, ?, ?, ?, ?)', [
+            $reading->id,
+            Json::encode($taken),
+            Json::encode($called),
+            $version,
+            $active,
+            now()->format('Y-m-d H:i:s.vP'),
         ]);
     }
 }

@@ -285,6 +285,59 @@ it('takes no call once the round is closed', function () {
     expect($reading->calls()->where('fault', 'sway')->value('presence'))->toBe(Core\Reading\Presence::Present);
 });
 
+it('says again that it took what it took, when the answer was lost and it is locked by now', function (string $how) {
+    [$user, $reading] = [$this->tam, $this->reading];
+    $sent = $this->changes($this->sheet(['sway']));
+    $first = tell($this, $reading, $sent)->assertOk()->json();
+    $how === 'handed in'
+        ? $this->actingAs($user)->post("/read/{$reading->public_id}/hand-in")->assertRedirect('/read/next')
+        : $this->actingAs($this->headCoach())->post('/rounds/'.$this->round('Autumn')->public_id.'/close')
+            ->assertSessionHas('done');
+    $kept = DB::table('reading_changes')->where('reading_id', $reading->id)->orderBy('id')->get();
+    tell($this->actingAs($user), $reading, $sent)->assertOk()
+        ->assertJsonPath('applied', $first['applied'])
+        ->assertJsonPath('version', $first['version'])
+        ->assertJsonPath('refused', []);
+    // With anything new beside it: refused as a whole, by the same sentence as ever.
+    tell($this->actingAs($user), $reading, [
+        ...$sent, 'changes' => [...$sent['changes'], ...$this->changes(['cue' => 'late'], 24)['changes']],
+    ])->assertStatus(423);
+    expect(DB::table('reading_changes')->where('reading_id', $reading->id)->orderBy('id')->get())->toEqual($kept)
+        ->and($reading->refresh()->cue)->not->toBe('late');
+})->with(['handed in', 'closed']);
+
+it('keeps of a change each cell as it was sent, the hour by the clock of who sent it', function () {
+    $this->travelTo(now()->startOfSecond()->addMilliseconds(700));
+    $pins = [['on' => 'film', 't' => 0.5, 'view' => 'face-on'], ['on' => 'trace', 't' => 1.0]];
+    $values = [
+        'call:sway' => ['presence' => 'present', 'severity' => 2, 'onset' => 'TP', 'decision' => 'now', 'confidence' => 80,
+            'pins' => $pins, 'reaction' => 'outside-fear'],
+        'call:spin-out' => ['presence' => 'absent', 'confidence' => 55, 'sound' => true],
+        'call:hang-back' => ['presence' => 'cannot-tell'],
+        'cue' => 'Press “in”, wait – 50 % \\ \'now\' ☃',
+        'time' => 1_500,
+    ];
+    tell($this, $this->reading, $this->changes($values))->assertOk()->assertJsonPath('refused', []);
+    $reading = $this->reading->refresh();
+    $kept = DB::table('reading_changes')->where('reading_id', $reading->id)->orderBy('id')->get();
+    expect($kept->pluck('target')->all())->toBe(array_keys($values))
+        ->and($kept->map(static fn (object $c): mixed => json_decode($c->value, true))->all())->toEqual(array_values($values))
+        ->and($kept->pluck('version')->all())->toBe([1, 2, 3, 4, 4])
+        ->and(strtotime($kept[0]->created_at))->toBe(now()->getTimestamp())
+        // Never ahead of the clock.
+        ->and($reading->updated_at->equalTo(now()->startOfSecond()))->toBeTrue()
+        ->and([$reading->version, $reading->active_ms, $reading->cue])->toBe([4, 1_500, $values['cue']]);
+    $cells = fn (string $fault): array => (array) DB::table('calls')->where('reading_id', $reading->id)
+        ->where('fault', $fault)->first(['presence', 'severity', 'onset', 'decision', 'confidence', 'trend', 'reaction', 'sound']);
+    expect(array_values($cells('sway')))->toBe(['present', 2, 'TP', 'now', 80, null, 'outside-fear', false])
+        ->and(array_values($cells('spin-out')))->toBe(['absent', null, null, null, 55, null, null, true])
+        ->and(array_values($cells('hang-back')))->toBe(['cannot-tell', null, null, null, null, null, null, false]);
+    // A call that is taken back goes, the others stay as they are.
+    tell($this, $reading, $this->changes(['call:sway' => null], 4))->assertOk()->assertJsonPath('refused', []);
+    expect($reading->calls()->pluck('fault')->all())->toBe(['spin-out', 'hang-back'])
+        ->and($reading->refresh()->version)->toBe(5);
+});
+
 it('holds the lock in the database itself', function (string $sql) {
     $reading = Reading::query()->whereNotNull('handed_in_at')->firstOrFail();
     expect(fn () => DB::transaction(fn () => DB::statement(str_replace(':id', (string) $reading->id, $sql))))->toThrow(

@@ -26,16 +26,23 @@ foreach (explode(',', $faults) as $n => $fault) {
     // Its own faults, and in between the cue, which every window wants.
     foreach ([["call:$fault", ['presence' => 'absent', 'confidence' => 50 + $n]], ['cue', "$writer $n"]] as [$target, $value]) {
         $change = ['id' => "$writer-$n-".substr(md5($target), 0, 8), 'target' => $target, 'value' => $value, 'base' => $version, 'at' => 1];
+        $save = static fn (): array => app(SaveChanges::class)(Reading::query()->findOrFail((int) $id), $writer, [$change]);
         try {
-            // Sent twice, as after an answer that was lost.
-            foreach ([1, 2] as $_) {
-                $said = app(SaveChanges::class)(Reading::query()->findOrFail((int) $id), $writer, [$change]);
-            }
-        } catch (ActionException $e) {
+            $said = $save();
+        } catch (ActionException) {
             echo "locked\n";
             exit(0);
         }
+        $taken = $said['applied'] !== [];
+        echo($taken ? 'applied ' : 'refused ').json_encode($change)."\n";
+        // Sent again, as after an answer that was lost: what was taken is, whether the round has closed since or not.
+        try {
+            if ($save()['applied'] !== $said['applied']) {
+                exit(5);
+            }
+        } catch (ActionException) {
+            exit($taken ? 6 : 0);
+        }
         $version = $said['version'];
-        echo($said['applied'] === [] ? 'refused ' : 'applied ').json_encode($change)."\n";
     }
 }
