@@ -139,7 +139,7 @@ it('saves a call and opens a sheet with few statements', function () {
     $save = askedIn(fn () => $this->postJson("/read/$reading->public_id/changes", $change(1))->assertOk());
     $page = askedIn(fn () => $this->get("/read/$reading->public_id")->assertOk());
     // Session and person are held in memory by the tests: under a web server they are two or three more.
-    expect(count($save))->toBeLessThanOrEqual(7, implode("\n", $save))
+    expect(count($save))->toBeLessThanOrEqual(5, implode("\n", $save))
         ->and(count($page))->toBeLessThanOrEqual(10, implode("\n", $page));
 });
 
