@@ -350,6 +350,58 @@ test.describe('a film', () => {
     expect(said).toEqual({ unseen: [30, false], then: [150, true] });
   });
 
+  test('a picture has the number of the frame it is of, also where the film went on before it was taken', async ({
+    page,
+  }) => {
+    const said = await page.evaluate(async (film) => {
+      const { FilmView } = await import('/js/bench/film.js');
+      const numberOf = (picture) => {
+        const g = new OffscreenCanvas(288, 240).getContext('2d', { willReadFrequently: true });
+        g.drawImage(picture, 0, 0, 288, 240);
+        let number = 0;
+        for (let i = 0; i < 11; i++) if (g.getImageData(24 * i + 12, 224, 1, 1).data[0] > 128) number |= 1 << i;
+        return number;
+      };
+      const view = new FilmView(document.querySelector('canvas'), film);
+      view.warm = () => {};
+      view.draw(0.5);
+      await view.ready;
+      await window.settled(view, 30);
+      // The browser says frame 150 is presented; by the time its picture is taken the film has moved on to 160.
+      let moved = 0;
+      const ask = view.video.requestVideoFrameCallback;
+      view.video.requestVideoFrameCallback = (call) =>
+        ask.call(view.video, (now, data) => {
+          if (moved > 0 || Math.round(data.mediaTime * film.rate) !== 150) return call(now, data);
+          moved = 1;
+          const there = () =>
+            ask.call(view.video, (_, { mediaTime }) =>
+              Math.round(mediaTime * film.rate) === 160 ? call(now, data) : there(),
+            );
+          there();
+          view.video.currentTime = 160.5 / film.rate;
+        });
+      view.draw(view.timeOf(150));
+      await window.settled(view, 150);
+      const kept = [...view.cache].map(([n, picture]) => [n, numberOf(picture)]);
+      // A frame that is sought when somebody presses play is not taken for one that plays.
+      view.draw(view.timeOf(200));
+      view.play(1);
+      for (let i = 0; i < 200 && view.video.currentTime < 240 / film.rate; i++)
+        await new Promise((done) => {
+          setTimeout(done, 10);
+        });
+      view.halt();
+      view.draw(view.timeOf(250));
+      await window.settled(view, 250);
+      return { moved, shown: view.shown, kept, then: [...view.cache].map(([n, picture]) => [n, numberOf(picture)]) };
+    }, film);
+    expect(said.moved).toBe(1);
+    expect(said.kept.map(([n]) => n)).toContain(150);
+    for (const [n, is] of [...said.kept, ...said.then]) expect(is).toBe(n);
+    expect(said.shown).toBe(250);
+  });
+
   test("brought near to the feet, shows the foot of the picture larger, at the film's own sharpness, and goes back", async ({
     page,
   }) => {

@@ -152,14 +152,19 @@ export class FilmView {
     const done = async (mediaTime) => {
       if (settled) return;
       settled = true;
+      // What is presented now is presented because it plays.
+      if (this.playing) {
+        this.busy = false;
+        return;
+      }
       if (mediaTime === null && this.presented !== n) {
         this.busy = false;
         this.tries = this.tries < 3 ? this.tries + 1 : 0;
         if (this.want !== n || this.tries > 0) this.seek();
+        else if (!document.hidden) setTimeout(() => this.shown !== this.want && this.seek(), 4 * SILENCE);
         return;
       }
-      const is = mediaTime === null ? n : Math.round(mediaTime * this.film.rate);
-      await this.keep(is);
+      const is = await this.keep(mediaTime === null ? n : Math.round(mediaTime * this.film.rate));
       this.busy = false;
       if (this.playing) return;
       this.tries = is !== n && this.tries < 3 ? this.tries + 1 : 0;
@@ -231,15 +236,21 @@ export class FilmView {
     };
   }
 
-  /** The frame the video shows, turned into a picture once: kept, and painted if it is the one that is wanted. */
-  async keep(n) {
+  /**
+   * The frame the video shows, turned into a picture once: kept, and painted if it is the one that is wanted.
+   *
+   * @param {number} said which frame it should be
+   * @returns {Promise<number>} which it is
+   */
+  async keep(said) {
     const room = this.room();
     if (room.resizeWidth !== this.roomFor) {
       this.roomFor = room.resizeWidth;
       this.forget();
     }
     try {
-      const picture = await pictureOf(this.video, room);
+      const { picture, at } = await pictureOf(this.video, room);
+      const n = at === null ? said : Math.floor(at * this.film.rate + 0.02);
       if (this.cache.has(n)) picture.close();
       else this.cache.set(n, picture);
       this.most = Math.max(8, Math.floor(KEPT / (room.resizeWidth * room.resizeHeight * 4)));
@@ -250,9 +261,11 @@ export class FilmView {
           this.cache.delete(old);
         }
       }
+      return n;
     } catch {
       this.picture = this.video;
-      this.shown = n;
+      this.shown = said;
+      return said;
     }
   }
 

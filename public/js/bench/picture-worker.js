@@ -2,7 +2,7 @@
 self.addEventListener('message', async ({ data: { id, frame, room } }) => {
   try {
     const picture = await createImageBitmap(frame, room);
-    self.postMessage({ id, picture }, [picture]);
+    self.postMessage({ id, picture, at: frame.timestamp / 1e6 }, [picture]);
   } catch (error) {
     self.postMessage({ id, error: String(error) });
   } finally {

@@ -9,7 +9,7 @@ function open() {
   worker.addEventListener('message', ({ data }) => {
     const { done, fail } = waiting.get(data.id);
     waiting.delete(data.id);
-    if (data.picture) done(data.picture);
+    if (data.picture) done({ picture: data.picture, at: data.at });
     else fail(new Error(data.error));
   });
   return worker;
@@ -18,11 +18,12 @@ function open() {
 /**
  * @param {HTMLVideoElement} video
  * @param {ImageBitmapOptions} room
- * @returns {Promise<ImageBitmap>}
+ * @returns {Promise<{picture: ImageBitmap, at: ?number}>} at: the film's time of the very frame it is of, s; null where
+ *   the browser cannot tell. What was presented last may be another: a film that goes on has moved on meanwhile.
  */
-export function pictureOf(video, room) {
+export async function pictureOf(video, room) {
   const made = open();
-  if (!made) return createImageBitmap(video, room);
+  if (!made) return { picture: await createImageBitmap(video, room), at: null };
   const frame = new VideoFrame(video);
   const id = (last += 1);
   return new Promise((done, fail) => {
