@@ -73,3 +73,15 @@ it('tells a wrapping by its first bytes and nothing else', function (string $hea
     ['', null],
     ["\0\0\0\x18", null],
 ]);
+
+it('turns a film as its file says, by quarters, and swaps its sides only where it lies', function (
+    float|string $said,
+    int $turned,
+) {
+    $facts = FilmFacts::fromProbe(probe(['side_data_list' => [['side_data_type' => 'x'], 'odd', ['rotation' => $said]]]));
+    expect($facts->rotation)->toBe($turned)
+        ->and([$facts->width, $facts->height])->toBe($turned % 180 === 0 ? [1920, 1080] : [1080, 1920]);
+})->with([
+    [0, 0], [90, 90], [180, 180], [270, 270], [360, 0], [450, 90], [-90, 270], [-180, 180], [-270, 90],
+    [89.6, 90], [-90.4, 270], ['180', 180], [44.9, 0],
+]);

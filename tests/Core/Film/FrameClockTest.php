@@ -48,3 +48,32 @@ it('refuses nothing at all', function () {
     expect(fn () => FrameClock::fromTimes([], 60.0))->toThrow(CoreException::class)
         ->and(fn () => FrameClock::usualInterval([0.0]))->toThrow(CoreException::class);
 });
+
+it('knows every rate that cameras keep by its times, also where the file rounds them to whole microseconds', function (float $rate) {
+    $times = array_map(static fn (int $n): float => round($n / $rate, 6), range(0, 600));
+    expect(FrameClock::rateFor($times))->toBe($rate);
+    // A clock that runs a little fast or slow is still that of such a camera; one that is five in a hundred off is not.
+    foreach ([1.015, 0.985] as $off) {
+        $found = FrameClock::rateFor(array_map(static fn (float $t): float => $t / $off, $times));
+        expect(abs($found / $rate - 1.0))->toBeLessThan(0.04);
+    }
+})->with([
+    24000 / 1001, 24.0, 25.0, 30000 / 1001, 30.0, 48.0, 50.0, 60000 / 1001, 60.0, 90.0, 100.0, 120000 / 1001, 120.0,
+    200.0, 240000 / 1001, 240.0,
+]);
+
+it('holds as many frames as were counted, the last picture over what is beyond it', function () {
+    $times = [0.0, 0.5, 1.0];
+    expect(FrameClock::fromTimes($times, 2.0)->taken)->toBe($times)
+        ->and(FrameClock::fromTimes($times, 2.0, 5)->taken)->toBe([0.0, 0.5, 1.0, 1.0, 1.0])
+        ->and(FrameClock::fromTimes($times, 2.0, 2)->taken)->toBe([0.0, 0.5])
+        // On the half between two frames a picture goes to the later one.
+        ->and(FrameClock::fromTimes([0.0, 0.25], 2.0)->taken)->toBe([0.0, 0.25])
+        ->and(FrameClock::fromTimes([0.0, 0.2499], 2.0)->taken)->toBe([0.2499])
+        ->and(static fn () => FrameClock::fromTimes($times, 0.0))->toThrow(CoreException::class)
+        ->and(static fn () => FrameClock::fromTimes($times, -1.0))->toThrow(CoreException::class);
+});
+
+it('calls a film uneven beyond a tenth of a frame', function (float $late, bool $is) {
+    expect(FrameClock::fromTimes([0.0, (1.0 + $late) / 60, 2 / 60], 60.0)->isUneven())->toBe($is);
+})->with([[0.0, false], [0.09, false], [0.11, true], [-0.09, false], [-0.11, true]]);

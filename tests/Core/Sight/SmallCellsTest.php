@@ -22,6 +22,8 @@ it('tells categories of fewer than five together only, and with them whatever wo
     ],
     'two are few, and few together' => [['a' => 9, 'b' => 1, 'c' => 2, 'd' => 12], ['d' => 12], 12, ['a', 'b', 'c']],
     'two are few, and enough together' => [['a' => 9, 'b' => 3, 'c' => 4], ['a' => 9], 7, ['b', 'c']],
+    'two are few, and exactly enough together' => [['a' => 9, 'b' => 2, 'c' => 3], ['a' => 9], 5, ['b', 'c']],
+    'one short of enough' => [['a' => 9, 'b' => 2, 'c' => 2, 'd' => 8], ['a' => 9], 12, ['b', 'c', 'd']],
     'none of a kind is nobody' => [['a' => 6, 'b' => 0], ['a' => 6], 0, []],
     'all of them are few' => [['a' => 2, 'b' => 1], [], 3, ['a', 'b']],
 ]);
