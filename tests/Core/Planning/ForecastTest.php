@@ -29,3 +29,33 @@ it('comes near what simulated rounds report', function () {
     $simulated = (new WidthSimulation($assumed, 'gwet_ac1'))->run(40, many(60, 300));
     expect(Forecast::of(40, 40, 6, 0.4, 0.8)->agreement)->toEqualWithDelta($simulated->mean, 0.15 * $simulated->mean);
 });
+
+it('says which difference to a round of other cases would be found, by golfers and not by swings', function (
+    int $cases,
+    int $golfers,
+    float $t,
+) {
+    // Half the width is t standard errors; the difference of two rounds has √2 of one, and 1.960 + 0.842 of that is found.
+    $of = Forecast::of($cases, $golfers, 6, 0.3, 0.85);
+    expect($of->change)->toEqualWithDelta((1.959964 + 0.841621) * sqrt(2.0) * $of->agreement / (2 * $t), 1e-4);
+})->with([
+    // Student's t at 97.5 %, from tables.
+    'twenty golfers, one swing each' => [20, 20, 2.093024],
+    'twenty golfers, two swings each' => [40, 20, 2.093024],
+    'ten golfers, four swings each' => [40, 10, 2.262157],
+    'three golfers' => [3, 3, 4.302653],
+]);
+
+it('has no width from one golfer, and one from two', function () {
+    $of = static fn (int $swings): WidthFormula => new WidthFormula(new Assumptions(0.3, 0.85, 6, 0.0, $swings, 0.3), 'gwet_ac1');
+    foreach ([1, 2, 5] as $swings) {
+        expect($of($swings)->width(2 * $swings - 1))->toBe(INF)
+            ->and($of($swings)->width(2 * $swings))->toBeLessThan(INF);
+    }
+    // Half of it: t standard errors of as many swings as they are worth, each golfer's alike by 0.3.
+    $one = $of(1);
+    foreach ([[1, 20, 2.093024], [2, 40, 2.093024], [4, 40, 2.262157]] as [$swings, $cases, $t]) {
+        expect($of($swings)->width($cases))
+            ->toEqualWithDelta(2 * $t * sqrt(1 + ($swings - 1) * 0.3) * $one->sd / sqrt($cases), 1e-4);
+    }
+});

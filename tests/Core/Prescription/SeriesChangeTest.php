@@ -10,6 +10,7 @@ use Core\Measurement\Bound;
 use Core\Measurement\Measure;
 use Core\Measurement\Measured;
 use Core\Measurement\Spread;
+use Core\Number\Distribution;
 use Core\Number\RankSum;
 use Core\Prescription\BallsChange;
 use Core\Prescription\LadderChange;
@@ -161,3 +162,60 @@ it('calls a prescription right only where something that was expected is better,
         ->and(Outcome::of([Seen::Same, Seen::CannotBeSaid]))->toBe(Outcome::CannotBeSaid)
         ->and(Outcome::of([]))->toBe(Outcome::CannotBeSaid);
 });
+
+it('says by how much, how surely, and what a golfer’s own swings differ by, worked out by hand', function (
+    array $before,
+    array $after,
+    float $uncertainty,
+    int $looks,
+    array $hand,
+) {
+    [$change, $square, $degrees, $own] = $hand;
+    $of = SeriesChange::of(swungAt($before, $uncertainty), swungAt($after, $uncertainty), wantedMore(), $looks);
+    $t = Distribution::studentQuantile(1.0 - 0.05 / (2 * $looks), $degrees);
+    $instrument = sqrt(2.0) * $uncertainty / sqrt(min(count($before), count($after)));
+    expect($of->difference->change)->toEqualWithDelta($change, 1e-9)
+        ->and($of->difference->uncertainty)->toEqualWithDelta(hypot($t * sqrt($square), $instrument), 1e-6)
+        ->and($of->own)->toEqualWithDelta(max($own, $instrument), 1e-9)
+        ->and([$of->before, $of->after])->toBe([count($before), count($after)]);
+})->with([
+    // Variances 4 of three and 15 of four: 4/3 + 15/4; (2·4 + 3·15)/5 between them.
+    'alone' => [[50.0, 52.0, 54.0], [60.0, 63.0, 66.0, 69.0], 0.0, 1, [
+        12.5, 61 / 12, (61 / 12) ** 2 / ((4 / 3) ** 2 / 2 + (15 / 4) ** 2 / 3), 2 * sqrt(53 / 5),
+    ]],
+    'looked at with others' => [[50.0, 52.0, 54.0], [60.0, 63.0, 66.0, 69.0], 0.0, 4, [
+        12.5, 61 / 12, (61 / 12) ** 2 / ((4 / 3) ** 2 / 2 + (15 / 4) ** 2 / 3), 2 * sqrt(53 / 5),
+    ]],
+    'the instrument joins' => [[50.0, 52.0, 54.0], [60.0, 63.0, 66.0, 69.0], 2.0, 1, [
+        12.5, 61 / 12, (61 / 12) ** 2 / ((4 / 3) ** 2 / 2 + (15 / 4) ** 2 / 3), 2 * sqrt(53 / 5),
+    ]],
+    'the instrument is all of it' => [[51.0, 52.0, 53.0], [51.0, 52.0, 53.0], 9.0, 1, [0.0, 2 / 3, 4.0, 2.0]],
+]);
+
+it('takes on one rung the mean of its swings, against how surely so few say it', function () {
+    $before = swungAt([50.0, 51.0, 52.0, 50.0]);
+    // Mean 50.75, standard deviation 0.957; t(3) = 3.182 on two swings to come, the instrument's half beside it: ± 2.68.
+    $on = static fn (float ...$is): Seen => LadderChange::of($before, ['mid-iron' => swungAt($is)], wantedMore())->rungs['mid-iron'];
+    expect($on(52.9, 53.9))->toBe(Seen::CannotBeSaid)
+        ->and($on(53.0, 54.0))->toBe(Seen::Better)
+        ->and($on(48.5, 47.7))->toBe(Seen::CannotBeSaid)
+        ->and($on(48.4, 47.6))->toBe(Seen::Worse)
+        // One swing says less: ± 3.44.
+        ->and($on(53.5))->toBe(Seen::CannotBeSaid)
+        ->and($on(54.3))->toBe(Seen::Better);
+});
+
+it('breaks where it is first lost, not where it has never been', function (array $seen, ?Rung $breaks, ?Seen $full) {
+    $before = swungAt([50.0, 51.0, 52.0, 50.0]);
+    $at = [
+        'better' => [70.0, 71.0, 72.0], 'same' => [50.0, 51.0, 52.0], 'worse' => [30.0, 31.0, 32.0],
+    ];
+    $ladder = LadderChange::of($before, array_map(static fn (string $s): array => swungAt($at[$s]), $seen), wantedMore());
+    expect($ladder->breaksAt())->toBe($breaks)->and($ladder->atFullSpeed())->toBe($full);
+})->with([
+    'never' => [['rehearsal' => 'same', 'full-speed' => 'same'], null, Seen::CannotBeSaid],
+    'late' => [['rehearsal' => 'same', 'half-swing' => 'better', 'full-speed' => 'worse'], Rung::FullSpeed, Seen::Worse],
+    'held' => [['rehearsal' => 'better', 'half-swing' => 'better', 'course' => 'better'], null, Seen::Better],
+    'on the course, before full speed' => [['full-speed' => 'better', 'course' => 'worse'], Rung::Course, Seen::Worse],
+    'swung at neither' => [['rehearsal' => 'better'], null, null],
+]);

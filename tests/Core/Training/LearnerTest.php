@@ -162,3 +162,14 @@ it('holds in its interval what people know, about as often as it says', function
     // Eighty in a hundred.
     expect($in / $all)->toBeGreaterThan(0.74)->toBeLessThan(0.87);
 });
+
+it('says how many days ago a fault was last answered, never ahead of today', function () {
+    $answers = [...answered('sway+ hang-back-', 3.0), ...answered('sway-', 10.5)];
+    $since = static fn (float $today): array => array_map(
+        static fn (Core\Training\Skill $s): ?float => $s->since,
+        Learner::skills($answers, ASKED, $today),
+    );
+    expect($since(12.0))->toBe(['sway' => 1.5, 'hang-back' => 9.0, 'spin-out' => null, 'toe-dive' => null])
+        ->and($since(10.5)['sway'])->toBe(0.0)
+        ->and($since(4.0))->toBe(['sway' => 0.0, 'hang-back' => 1.0, 'spin-out' => null, 'toe-dive' => null]);
+});
