@@ -10,8 +10,8 @@ use Illuminate\Support\Facades\Crypt;
 
 /**
  * Sessions in the database that are written where something of them changed, or when they were last written a while
- * ago: a sheet that saves every second changes nothing of who is here. Neither does the page last looked at, for whoever
- * tells with every request where it comes from: the framework asks the session for it where the request does not.
+ * ago: a sheet that saves every second changes nothing of who is here. Neither does the page last looked at, for
+ * whoever tells with every request where it comes from: the framework asks the session where the request does not.
  */
 final class SteadySessions extends DatabaseSessionHandler
 {

@@ -7,7 +7,7 @@ use Illuminate\Support\Facades\DB;
 
 return new class extends Migration
 {
-    /** What a save writes of one reading: the changes taken, the calls as they stand after them, the reading's version. */
+    /** What a save writes of a reading: the changes taken, the calls as they stand after them, its version. */
     public function up(): void
     {
         DB::unprepared(<<<'SQL'
@@ -37,7 +37,8 @@ return new class extends Migration
                         confidence = excluded.confidence, pins = excluded.pins, trend = excluded.trend,
                         reaction = excluded.reaction, sound = excluded.sound;
                 end if;
-                update readings r set version = at_version, active_ms = r.active_ms + more_ms, updated_at = date_trunc('second', at)
+                update readings r set version = at_version, active_ms = r.active_ms + more_ms,
+                    updated_at = date_trunc('second', at)
                     where r.id = of and (r.version <> at_version or more_ms > 0);
             end $$;
             SQL);

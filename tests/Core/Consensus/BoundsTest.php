@@ -47,8 +47,8 @@ it('settles one answer, and each part of a set, on the very vote that makes its 
     foreach (MAJORITIES as [$a, $b]) {
         for ($n = 3; $n <= 30; $n++) {
             for ($k = 0; $k <= $n; $k++) {
-                $answers = [...array_fill(0, $k, 'x'), ...array_map(static fn (int $i): string => "other $i", range(1, $n))];
-                $answers = array_slice($answers, 0, $n);
+                $others = array_map(static fn (int $i): string => "other $i", range(1, $n));
+                $answers = array_slice([...array_fill(0, $k, 'x'), ...$others], 0, $n);
                 $is = $k * $b >= $a * $n ? 'x' : null;
                 expect(Tally::of($answers, $a / $b, 3)->settled)->toBe($is, "$k of $n by $a/$b");
                 $set = SetTally::of([...array_fill(0, $k, ['x']), ...array_fill(0, $n - $k, [])], $a / $b, 3);
@@ -76,12 +76,14 @@ it('needs as many able to tell as was said, and is told by as many', function (i
 })->with([2, 3, 5]);
 
 it('takes rules up to their last value, and none beyond', function (array $rules, bool $taken) {
-    $made = static fn () => new PanelRules(...[...['majority' => 0.75, 'able' => 3, 'rounds' => 2, 'stability' => 0.9], ...$rules]);
+    $usual = ['majority' => 0.75, 'able' => 3, 'rounds' => 2, 'stability' => 0.9];
+    $made = static fn () => new PanelRules(...[...$usual, ...$rules]);
     $taken ? expect($made())->toBeInstanceOf(PanelRules::class) : expect($made)->toThrow(ConsensusException::class);
 })->with([
     [['able' => 2], true], [['able' => 1], false], [['able' => 50], true], [['able' => 51], false],
     [['rounds' => 0], true], [['rounds' => 5], true], [['rounds' => 6], false],
-    [['majority' => 0.5], false], [['majority' => 0.5000001], true], [['majority' => 1.0], true], [['majority' => 1.0000001], false],
+    [['majority' => 0.5], false], [['majority' => 0.5000001], true], [['majority' => 1.0], true],
+    [['majority' => 1.0000001], false],
     [['stability' => 0.5], false], [['stability' => 0.5000001], true], [['stability' => 1.0], true],
     [['stability' => 1.0000001], false],
 ]);
@@ -125,7 +127,8 @@ it('calls a panel at odds only above one, and asks of it nothing outside one to 
         expect(static fn () => new DisagreementIndex($outside))->toThrow(ConsensusException::class);
     }
     foreach ([0, 10] as $score) {
-        expect(static fn () => new DrillScore($score, $score < 4 ? Harm::AddsFault : null))->toThrow(ConsensusException::class);
+        expect(static fn () => new DrillScore($score, $score < 4 ? Harm::AddsFault : null))
+            ->toThrow(ConsensusException::class);
     }
     expect((new DrillScore(9))->score)->toBe(9)
         ->and((new DrillScore(1, Harm::AddsFault))->score)->toBe(1)

@@ -43,13 +43,15 @@ it('draws a reader’s looks where their numbers are, the limits alike above and
     $chance = new Chance('looks');
     for ($i = 0; $i < 40; $i++) {
         $looks = array_map(static fn (): array => [
-            'right' => $chance->normal(0.0, 2.0), 'present' => $chance->normal(0.0, 2.0), 'limit' => 2.0 + $chance->uniform(),
+            'right' => $chance->normal(0.0, 2.0), 'present' => $chance->normal(0.0, 2.0),
+            'limit' => 2.0 + $chance->uniform(),
         ], range(1, $chance->between(2, 20)));
         $points = array_map(static fn (string $line): array => array_map(
             static fn (string $p): array => array_map(floatval(...), explode(',', $p)),
             explode(' ', $line),
         ), WatchPlot::of($looks)->lines);
-        $all = array_merge(...array_map(static fn (array $l): array => [abs($l['right']), abs($l['present']), $l['limit']], $looks));
+        $far = static fn (array $l): array => [abs($l['right']), abs($l['present']), $l['limit']];
+        $all = array_merge(...array_map($far, $looks));
         $top = 1.1 * max(1.0, ...$all);
         foreach ($looks as $k => $look) {
             expect($points['right'][$k][0])->toEqualWithDelta(3 + 234 * $k / (count($looks) - 1), 0.051)
@@ -62,12 +64,15 @@ it('draws a reader’s looks where their numbers are, the limits alike above and
     expect(WatchPlot::of([['right' => 0.1, 'present' => 0.0, 'limit' => 2.0]]))->toBeNull();
 });
 
-it('draws drift where its numbers are, by its own ticks, each stretch in the middle of its room', function (bool $broad) {
+it('draws drift where its numbers are, by its ticks, each stretch in the middle of its room', function (bool $broad) {
     $calls = [];
     $chance = new Chance('drift');
     for ($g = 0; $g < 48; $g++) {
         for ($k = 0; $k < 8; $k++) {
-            $calls[] = ['golfer' => "g$g", 'right' => $chance->normal(0.0, 0.4) - ($g > 40 ? 0.6 : 0.0), 'present' => $chance->normal(0.0, 0.4)];
+            $calls[] = [
+                'golfer' => "g$g", 'right' => $chance->normal(0.0, 0.4) - ($g > 40 ? 0.6 : 0.0),
+                'present' => $chance->normal(0.0, 0.4),
+            ];
         }
     }
     $drift = DriftChart::ofCalls($calls, permutations: 200);
@@ -88,12 +93,15 @@ it('draws drift where its numbers are, by its own ticks, each stretch in the mid
         expect($mark->y)->toBeGreaterThan($drawn->plot->y($drawn->plot->up->to))
             ->toBeLessThan($drawn->plot->y($drawn->plot->up->from));
     }
+    $named = $broad ? count($stretches) : (int) ceil(count($stretches) / ceil(count($stretches) / 5));
     expect($drawn->plot->width)->toBe($broad ? 660.0 : 340.0)
-        ->and(count($drawn->plot->beneath()))->toBe($broad ? count($stretches) : (int) ceil(count($stretches) / ceil(count($stretches) / 5)));
+        ->and($drawn->plot->beneath())->toHaveCount($named);
 })->with([true, false]);
 
 it('draws confidence from a half to sure and names it by whole percents', function () {
-    $of = static fn (float $p, float $share): array => ['p' => $p, 'share' => $share, 'low' => $share / 2, 'high' => (1 + $share) / 2];
+    $of = static fn (float $p, float $share): array => [
+        'p' => $p, 'share' => $share, 'low' => $share / 2, 'high' => (1 + $share) / 2,
+    ];
     foreach ([CalibrationPlot::broad(...), CalibrationPlot::slim(...)] as $make) {
         $drawn = $make([$of(0.5, 0.4), $of(0.75, 0.7), $of(1.0, 1.0)]);
         [$left, $right] = [$drawn->plot->left(), $drawn->plot->right()];
@@ -112,7 +120,10 @@ it('has its frame where it says, written beneath and beside it', function () {
         ->and([$plot->y(0.0), $plot->y(1.0), $plot->y(0.25)])->toBe([220.0, 20.0, 170.0])
         ->and(array_map(static fn (Label $l): float => $l->y, $plot->beneath()))->toBe([238.0, 238.0])
         ->and(array_map(static fn (Label $l): array => [$l->text, $l->x, $l->y], $plot->beside()))
-        ->toBe([['0 %', 52.0, 220.0], ['25 %', 52.0, 170.0], ['50 %', 52.0, 120.0], ['75 %', 52.0, 70.0], ['100 %', 52.0, 20.0]]);
+        ->toBe([
+            ['0 %', 52.0, 220.0], ['25 %', 52.0, 170.0], ['50 %', 52.0, 120.0], ['75 %', 52.0, 70.0],
+            ['100 %', 52.0, 20.0],
+        ]);
 });
 
 it('stands on a gauge by its scale, whisker, band and spread with it, and at its ends beyond', function () {
@@ -132,9 +143,8 @@ it('stands on a gauge by its scale, whisker, band and spread with it, and at its
 it('previews a curve at its times and levels, and what is wrong with it where it is', function () {
     // Rises by a hundred over two seconds, from one second on.
     $curve = new Series(100.0, array_map(static fn (int $i): float => 0.5 * $i, range(0, 200)), 1.0);
-    $drawn = TracePreview::drawn($curve, 1.0, 3.0, StationTimes::fromSeconds(['AD' => 1.5, 'TP' => 2.5], 0.0, StationSource::File)->all(), [
-        [1.5, 2.0], [2.999, 3.0], [0.0, 1.0],
-    ]);
+    $stations = StationTimes::fromSeconds(['AD' => 1.5, 'TP' => 2.5], 0.0, StationSource::File)->all();
+    $drawn = TracePreview::drawn($curve, 1.0, 3.0, $stations, [[1.5, 2.0], [2.999, 3.0], [0.0, 1.0]]);
     $points = cornersOf($drawn->curve);
     expect($points)->toHaveCount(301)->and($points[0])->toBe([40.0, 170.0])->and($points[300])->toBe([632.0, 10.0]);
     foreach ($points as $i => [$x, $y]) {
@@ -147,8 +157,9 @@ it('previews a curve at its times and levels, and what is wrong with it where it
         ->and($drawn->spans)->toBe([[188.0, 148.0], [631.7, 2.0], [40.0, 2.0]]);
 });
 
-it('names stations from the first moment shown to the last, and one only where the one before leaves room', function () {
-    $at = StationTimes::fromSeconds(['AD' => 1.0, 'TB' => 1.155, 'LB' => 1.156, 'TP' => 2.0], 0.0, StationSource::File)->all();
+it('names stations from the first moment shown to the last, and one only where there is room for it', function () {
+    $times = ['AD' => 1.0, 'TB' => 1.155, 'LB' => 1.156, 'TP' => 2.0];
+    $at = StationTimes::fromSeconds($times, 0.0, StationSource::File)->all();
     $named = static fn (float $from, float $to): array => array_map(
         static fn (Label $l): array => [$l->text, round($l->x, 3), $l->y],
         StationLabels::along($at, $from, $to, static fn (float $t): float => round(100.0 * $t, 6), 9.0),
@@ -165,7 +176,8 @@ it('draws a rule on the curve its value was read off: levels, moments and doubt 
     $x = static fn (float $t): float => 34 + ($t - $from) / ($to - $from) * 342;
     foreach ([Measure::LeadShare, Measure::ImpactShare, Measure::TrailPeak] as $measure) {
         $drawn = Illustration::ofMeasure($evidence, $measure);
-        $found = new Measured('%', $measure === Measure::TrailPeak ? 80.0 : 78.0, 3.0, null, null, [], false, [0.6, 1.75]);
+        $value = $measure === Measure::TrailPeak ? 80.0 : 78.0;
+        $found = new Measured('%', $value, 3.0, null, null, [], false, [0.6, 1.75]);
         $chart = RuleChart::drawn($drawn, $from, $to, 60.0, $found, $evidence->stations->all());
         [$low, , $high] = array_map(static fn (Label $l): array => [(float) $l->text, $l->y], $chart->ticks);
         $level = static fn (float $y): float => readBy($y, $low[1], $low[0], $high[1], $high[0]);
@@ -198,7 +210,8 @@ it('draws a rule on the curve its value was read off: levels, moments and doubt 
 });
 
 it('draws a ball’s way by its angles, mirrored for the other hand', function (float $start, float $curve) {
-    $drawn = static fn (Handedness $hand): FlightShape => FlightShape::ofFlight(new BallFlight($start, $curve, 'normal', 'centre'), $hand);
+    $flight = new BallFlight($start, $curve, 'normal', 'centre');
+    $drawn = static fn (Handedness $hand): FlightShape => FlightShape::ofFlight($flight, $hand);
     [$right, $left] = [$drawn(Handedness::Right), $drawn(Handedness::Left)];
     $larger = static fn (float $deg): float => deg2rad(max(-38.0, min(38.0, 2.2 * $deg)));
     expect($right->endX)->toEqualWithDelta(48 + 62 * sin($larger($start + $curve)), 0.051)

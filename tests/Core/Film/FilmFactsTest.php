@@ -78,7 +78,8 @@ it('turns a film as its file says, by quarters, and swaps its sides only where i
     float|string $said,
     int $turned,
 ) {
-    $facts = FilmFacts::fromProbe(probe(['side_data_list' => [['side_data_type' => 'x'], 'odd', ['rotation' => $said]]]));
+    $side = [['side_data_type' => 'x'], 'odd', ['rotation' => $said]];
+    $facts = FilmFacts::fromProbe(probe(['side_data_list' => $side]));
     expect($facts->rotation)->toBe($turned)
         ->and([$facts->width, $facts->height])->toBe($turned % 180 === 0 ? [1920, 1080] : [1080, 1920]);
 })->with([

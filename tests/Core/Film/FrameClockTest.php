@@ -49,7 +49,7 @@ it('refuses nothing at all', function () {
         ->and(fn () => FrameClock::usualInterval([0.0]))->toThrow(CoreException::class);
 });
 
-it('knows every rate that cameras keep by its times, also where the file rounds them to whole microseconds', function (float $rate) {
+it('knows every rate that cameras keep by its times, rounded to microseconds or not', function (float $rate) {
     $times = array_map(static fn (int $n): float => round($n / $rate, 6), range(0, 600));
     expect(FrameClock::rateFor($times))->toBe($rate);
     // A clock that runs a little fast or slow is still that of such a camera; one that is five in a hundred off is not.

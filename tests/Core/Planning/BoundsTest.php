@@ -14,11 +14,12 @@ it('says of many simulated studies what they came to, the widest fifth left out'
         // Of those that had an interval at all.
         ->and($s->coverage)->toEqualWithDelta(10 / 11, 1e-12)
         ->and($s->toArray())->toBe([
-            'cases' => 24, 'studies' => 14, 'mean_width' => $s->mean, 'width_80' => 0.8, 'mean_estimate' => $s->estimate,
-            'coverage' => $s->coverage, 'undefined' => 3,
+            'cases' => 24, 'studies' => 14, 'mean_width' => $s->mean, 'width_80' => 0.8,
+            'mean_estimate' => $s->estimate, 'coverage' => $s->coverage, 'undefined' => 3,
         ]);
     $none = SimulatedWidth::summed(24, 14, [], [], 0);
-    expect([$none->mean, $none->most, $none->estimate, $none->coverage, $none->undefined])->toBe([null, null, null, null, 14])
+    expect([$none->mean, $none->most, $none->estimate, $none->coverage, $none->undefined])
+        ->toBe([null, null, null, null, 14])
         ->and(SimulatedWidth::summed(3, 1, [0.4], [0.1], 1)->most)->toBe(0.4)
         ->and(SimulatedWidth::summed(3, 100, range(1.0, 100.0), range(1.0, 100.0), 95)->most)->toBe(80.0);
 });

@@ -35,7 +35,7 @@ it('says which difference to a round of other cases would be found, by golfers a
     int $golfers,
     float $t,
 ) {
-    // Half the width is t standard errors; the difference of two rounds has √2 of one, and 1.960 + 0.842 of that is found.
+    // Half the width is t standard errors; the difference of two rounds has √2 of one, and 1.960 + 0.842 of it is found.
     $of = Forecast::of($cases, $golfers, 6, 0.3, 0.85);
     expect($of->change)->toEqualWithDelta((1.959964 + 0.841621) * sqrt(2.0) * $of->agreement / (2 * $t), 1e-4);
 })->with([
@@ -47,7 +47,10 @@ it('says which difference to a round of other cases would be found, by golfers a
 ]);
 
 it('has no width from one golfer, and one from two', function () {
-    $of = static fn (int $swings): WidthFormula => new WidthFormula(new Assumptions(0.3, 0.85, 6, 0.0, $swings, 0.3), 'gwet_ac1');
+    $of = static fn (int $swings): WidthFormula => new WidthFormula(
+        new Assumptions(0.3, 0.85, 6, 0.0, $swings, 0.3),
+        'gwet_ac1',
+    );
     foreach ([1, 2, 5] as $swings) {
         expect($of($swings)->width(2 * $swings - 1))->toBe(INF)
             ->and($of($swings)->width(2 * $swings))->toBeLessThan(INF);

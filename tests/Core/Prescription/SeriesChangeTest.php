@@ -194,8 +194,12 @@ it('says by how much, how surely, and what a golfer’s own swings differ by, wo
 
 it('takes on one rung the mean of its swings, against how surely so few say it', function () {
     $before = swungAt([50.0, 51.0, 52.0, 50.0]);
-    // Mean 50.75, standard deviation 0.957; t(3) = 3.182 on two swings to come, the instrument's half beside it: ± 2.68.
-    $on = static fn (float ...$is): Seen => LadderChange::of($before, ['mid-iron' => swungAt($is)], wantedMore())->rungs['mid-iron'];
+    // Mean 50.75, standard deviation 0.957; t(3) = 3.182 on two swings to come, the instrument's half beside: ± 2.68.
+    $on = static fn (float ...$is): Seen => LadderChange::of(
+        $before,
+        ['mid-iron' => swungAt($is)],
+        wantedMore(),
+    )->rungs['mid-iron'];
     expect($on(52.9, 53.9))->toBe(Seen::CannotBeSaid)
         ->and($on(53.0, 54.0))->toBe(Seen::Better)
         ->and($on(48.5, 47.7))->toBe(Seen::CannotBeSaid)
@@ -210,11 +214,14 @@ it('breaks where it is first lost, not where it has never been', function (array
     $at = [
         'better' => [70.0, 71.0, 72.0], 'same' => [50.0, 51.0, 52.0], 'worse' => [30.0, 31.0, 32.0],
     ];
-    $ladder = LadderChange::of($before, array_map(static fn (string $s): array => swungAt($at[$s]), $seen), wantedMore());
+    $swung = array_map(static fn (string $s): array => swungAt($at[$s]), $seen);
+    $ladder = LadderChange::of($before, $swung, wantedMore());
     expect($ladder->breaksAt())->toBe($breaks)->and($ladder->atFullSpeed())->toBe($full);
 })->with([
     'never' => [['rehearsal' => 'same', 'full-speed' => 'same'], null, Seen::CannotBeSaid],
-    'late' => [['rehearsal' => 'same', 'half-swing' => 'better', 'full-speed' => 'worse'], Rung::FullSpeed, Seen::Worse],
+    'late' => [
+        ['rehearsal' => 'same', 'half-swing' => 'better', 'full-speed' => 'worse'], Rung::FullSpeed, Seen::Worse,
+    ],
     'held' => [['rehearsal' => 'better', 'half-swing' => 'better', 'course' => 'better'], null, Seen::Better],
     'on the course, before full speed' => [['full-speed' => 'better', 'course' => 'worse'], Rung::Course, Seen::Worse],
     'swung at neither' => [['rehearsal' => 'better'], null, null],

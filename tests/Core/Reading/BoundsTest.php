@@ -21,7 +21,7 @@ use Core\Remark\Remark;
 
 // The last value that is taken and the first that is not, of everything a sheet holds.
 
-it('takes a ball’s angles up to their ends, on either side, and nothing that is no number', function (int $at, float $most) {
+it('takes a ball’s angles up to their ends, on either side, and no other', function (int $at, float $most) {
     $made = static function (?float $value) use ($at): BallFlight {
         $numbers = [0.0, 0.0, null, null, null];
         $numbers[$at] = $value;
@@ -65,8 +65,10 @@ it('takes as long a chain as is said, and no link more', function () {
         ->and(static fn () => new Chain([['a', Outside::Grip->value]]))->toThrow(CoreException::class);
 });
 
-it('lets a ladder break at its swings from the second to the last, hold or not be told', function (int $at, bool $taken) {
-    $taken ? expect(Ladder::checked($at))->toBe($at) : expect(static fn () => Ladder::checked($at))->toThrow(CoreException::class);
+it('lets a ladder break from its second swing to its last, hold or not be told', function (int $at, bool $taken) {
+    $taken
+        ? expect(Ladder::checked($at))->toBe($at)
+        : expect(static fn () => Ladder::checked($at))->toThrow(CoreException::class);
 })->with([
     [-2, false], [Ladder::CANNOT_TELL, true], [Ladder::HOLDS, true], [1, false], [2, true], [3, true],
     [Ladder::MOST, true], [Ladder::MOST + 1, false],
@@ -90,7 +92,8 @@ it('lets a pin and an aid stand from the first moment to the last, on the first 
         expect(static fn () => $aid($x, $y, 1.0))->toThrow(CoreException::class);
     }
     foreach ([1, 6] as $swing) {
-        expect((new Pin('trace', 1.0, swing: $swing))->swing)->toBe($swing)->and($aid(0.5, 0.5, 1.0, $swing)->swing)->toBe($swing);
+        expect((new Pin('trace', 1.0, swing: $swing))->swing)->toBe($swing)
+            ->and($aid(0.5, 0.5, 1.0, $swing)->swing)->toBe($swing);
     }
     foreach ([0, 7] as $swing) {
         expect(static fn () => new Pin('trace', 1.0, swing: $swing))->toThrow(CoreException::class)
@@ -103,7 +106,8 @@ it('lets a pin and an aid stand from the first moment to the last, on the first 
 
 it('takes as few points as an aid needs, and none fewer', function () {
     foreach (Aid::KINDS as $kind => [$least, $most]) {
-        $made = static fn (int $n): Aid => new Aid($kind, 'down-the-line', array_fill(0, $n, ['x' => 0.5, 'y' => 0.5, 't' => 1.0]));
+        $point = ['x' => 0.5, 'y' => 0.5, 't' => 1.0];
+        $made = static fn (int $n): Aid => new Aid($kind, 'down-the-line', array_fill(0, $n, $point));
         expect($made($least)->points)->toHaveCount($least)
             ->and($made($most)->points)->toHaveCount($most)
             ->and(static fn () => $made($least - 1))->toThrow(CoreException::class)
@@ -111,7 +115,7 @@ it('takes as few points as an aid needs, and none fewer', function () {
     }
 });
 
-it('works first on a first cause that is to be treated now, in their order, else on the only one, else on none', function (
+it('works first on a first cause to be treated now, in their order, else on the only one, else on none', function (
     array $now,
     array $causes,
     string $first,

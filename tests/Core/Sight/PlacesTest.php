@@ -39,14 +39,15 @@ it('hides a recording wherever somebody is still to be kept from it, and nowhere
             // Until it is published it is hidden, for whatever reason; after that only what is reserved.
             ->and($why === null)->toBe($p->state === SittingState::Published && ! $p->reserved, $named)
             ->and($why === Why::Awaited)->toBe(
-                $p->state === SittingState::Open && $p->pending && ! $p->reserved && $p->kind !== SittingKind::Following,
+                $p->state === SittingState::Open && $p->pending && ! $p->reserved
+                    && $p->kind !== SittingKind::Following,
                 $named,
             );
     }
     expect($hiding)->toBeGreaterThan(60);
 });
 
-it('never shows more for a sheet that is awaited or a case that is reserved, and hides nothing once taken out', function () {
+it('never shows more of what is awaited or reserved, and hides nothing once it is taken out', function () {
     foreach (places() as $p) {
         $with = static fn (bool $pending, bool $reserved, bool $withdrawn): ?Why => (new Place(
             $p->sitting,

@@ -12,7 +12,7 @@ use Core\Training\Question;
 use Core\Training\ReadinessRule;
 use Core\Training\Skill;
 
-it('takes a call for right that says what is there or is not, and no other', function (bool $is, string $said, int $right) {
+it('takes a call for right that says what is there or is not', function (bool $is, string $said, int $right) {
     $of = new Criterion('x', ['sway'], $is ? CriterionKind::Sensitivity : CriterionKind::Specificity, 0.6, 0.8);
     $other = new Criterion('x', ['sway'], $is ? CriterionKind::Specificity : CriterionKind::Sensitivity, 0.6, 0.8);
     expect($of->counted(['sway' => $is], ['sway' => $said]))->toBe([$right, 1])
@@ -41,7 +41,8 @@ it('counts over a case with many faults every right one and no wrong one', funct
             $found += $is[$fault] && $said[$fault] === 'present' ? 1 : 0;
             $left += ! $is[$fault] && $said[$fault] === 'absent' ? 1 : 0;
         }
-        $of = static fn (CriterionKind $kind): array => (new Criterion('x', $faults, $kind, 0.6, 0.8))->counted($is, $said);
+        $of = static fn (CriterionKind $kind): array => (new Criterion('x', $faults, $kind, 0.6, 0.8))
+            ->counted($is, $said);
         expect($of(CriterionKind::Sensitivity))->toBe([$found, $there])
             ->and($of(CriterionKind::Specificity))->toBe([$left, $not]);
     }
@@ -70,7 +71,8 @@ it('is as sure as the curvature of what it makes likeliest, person and fault tog
         $answers = [];
         for ($k = 0, $n = $chance->between(1, 40); $k < $n; $k++) {
             // A round: nothing is taught, so that what is given of an answer is its difficulty alone.
-            $answers[] = new Answer($faults[$chance->between(0, 2)], $chance->uniform() < 0.7, 0.0, $chance->normal(0.0, 0.6), false);
+            $fault = $faults[$chance->between(0, 2)];
+            $answers[] = new Answer($fault, $chance->uniform() < 0.7, 0.0, $chance->normal(0.0, 0.6), false);
         }
         $skills = Learner::skills($answers, $faults, 0.0);
         // The matrix of second derivatives: one row for the person, one for each fault.
@@ -88,7 +90,11 @@ it('is as sure as the curvature of what it makes likeliest, person and fault tog
         }
         foreach ($faults as $f => $fault) {
             // The variance of person and fault together: solved for by elimination.
-            $m = array_map(static fn (array $row, int $r): array => [...$row, $r === 0 || $r === $f + 1 ? 1.0 : 0.0], $h, range(0, 3));
+            $m = array_map(
+                static fn (array $row, int $r): array => [...$row, $r === 0 || $r === $f + 1 ? 1.0 : 0.0],
+                $h,
+                range(0, 3),
+            );
             for ($c = 0; $c < 4; $c++) {
                 for ($r = 0; $r < 4; $r++) {
                     if ($r !== $c) {
@@ -146,6 +152,7 @@ it('takes a rule with as many criteria as it may have and months from one to six
 
 it('calls a fault due on its tenth day', function (float $since, string $why) {
     $skill = new Skill('sway', 4.0, 0.1, 40, $since);
-    $next = NextQuestion::of([new Question('q1', 'swing-1', 'sway', true)], ['sway' => $skill], [], [], new Chance('due'));
+    $asked = [new Question('q1', 'swing-1', 'sway', true)];
+    $next = NextQuestion::of($asked, ['sway' => $skill], [], [], new Chance('due'));
     expect($next->why->code)->toEndWith($why);
 })->with([[9.999, 'kept'], [10.0, 'due'], [30.0, 'due'], [0.0, 'kept']]);

@@ -157,8 +157,10 @@ it('tells the head coach and the person, and nobody else, when somebody turns', 
         expect($letters->pluck('user_id')->unique()->sort()->values()->all())
             ->toBe(collect([$this->headCoach()->id, $moved])->sort()->values()->all());
     }
-    // An unchanging reader passes the limit in one year of twenty, and cases are drawn anew each time: one of the three may.
-    $others = CheckLook::query()->where('user_id', '<>', $staff[0]->id)->where('beyond', true)->pluck('user_id')->unique();
+    // An unchanging reader passes the limit in one year of twenty, and cases are drawn anew: one of the three may.
+    $others = CheckLook::query()->where('user_id', '<>', $staff[0]->id)->where('beyond', true)
+        ->pluck('user_id')
+        ->unique();
     expect($others->count())->toBeLessThanOrEqual(1);
     $page = $this->actingAs($this->headCoach())->get('/checks')->assertOk()->getContent();
     // Who says the contrary of the key is right less often and calls more present: which goes further is by lot.

@@ -310,8 +310,10 @@ it('keeps of a change each cell as it was sent, the hour by the clock of who sen
     $this->travelTo(now()->startOfSecond()->addMilliseconds(700));
     $pins = [['on' => 'film', 't' => 0.5, 'view' => 'face-on'], ['on' => 'trace', 't' => 1.0]];
     $values = [
-        'call:sway' => ['presence' => 'present', 'severity' => 2, 'onset' => 'TP', 'decision' => 'now', 'confidence' => 80,
-            'pins' => $pins, 'reaction' => 'outside-fear'],
+        'call:sway' => [
+            'presence' => 'present', 'severity' => 2, 'onset' => 'TP', 'decision' => 'now', 'confidence' => 80,
+            'pins' => $pins, 'reaction' => 'outside-fear',
+        ],
         'call:spin-out' => ['presence' => 'absent', 'confidence' => 55, 'sound' => true],
         'call:hang-back' => ['presence' => 'cannot-tell'],
         'cue' => 'Press “in”, wait – 50 % \\ \'now\' ☃',
@@ -321,14 +323,17 @@ it('keeps of a change each cell as it was sent, the hour by the clock of who sen
     $reading = $this->reading->refresh();
     $kept = DB::table('reading_changes')->where('reading_id', $reading->id)->orderBy('id')->get();
     expect($kept->pluck('target')->all())->toBe(array_keys($values))
-        ->and($kept->map(static fn (object $c): mixed => json_decode($c->value, true))->all())->toEqual(array_values($values))
+        ->and($kept->map(static fn (object $c): mixed => json_decode($c->value, true))->all())
+        ->toEqual(array_values($values))
         ->and($kept->pluck('version')->all())->toBe([1, 2, 3, 4, 4])
         ->and(strtotime($kept[0]->created_at))->toBe(now()->getTimestamp())
         // Never ahead of the clock.
         ->and($reading->updated_at->equalTo(now()->startOfSecond()))->toBeTrue()
         ->and([$reading->version, $reading->active_ms, $reading->cue])->toBe([4, 1_500, $values['cue']]);
+    $columns = ['presence', 'severity', 'onset', 'decision', 'confidence', 'trend', 'reaction', 'sound'];
     $cells = fn (string $fault): array => (array) DB::table('calls')->where('reading_id', $reading->id)
-        ->where('fault', $fault)->first(['presence', 'severity', 'onset', 'decision', 'confidence', 'trend', 'reaction', 'sound']);
+        ->where('fault', $fault)
+        ->first($columns);
     expect(array_values($cells('sway')))->toBe(['present', 2, 'TP', 'now', 80, null, 'outside-fear', false])
         ->and(array_values($cells('spin-out')))->toBe(['absent', null, null, null, 55, null, null, true])
         ->and(array_values($cells('hang-back')))->toBe(['cannot-tell', null, null, null, null, null, null, false]);

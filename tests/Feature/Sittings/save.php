@@ -26,7 +26,11 @@ foreach (explode(',', $faults) as $n => $fault) {
     // Its own faults, and in between the cue, which every window wants.
     foreach ([["call:$fault", ['presence' => 'absent', 'confidence' => 50 + $n]], ['cue', "$writer $n"]] as [$target, $value]) {
         $change = ['id' => "$writer-$n-".substr(md5($target), 0, 8), 'target' => $target, 'value' => $value, 'base' => $version, 'at' => 1];
-        $save = static fn (): array => app(SaveChanges::class)(Reading::query()->findOrFail((int) $id), $writer, [$change]);
+        $save = static fn (): array => app(SaveChanges::class)(
+            Reading::query()->findOrFail((int) $id),
+            $writer,
+            [$change],
+        );
         try {
             $said = $save();
         } catch (ActionException) {
