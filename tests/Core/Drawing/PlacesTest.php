@@ -181,6 +181,8 @@ it('draws a rule on the curve its value was read off: levels, moments and doubt 
         $chart = RuleChart::drawn($drawn, $from, $to, 60.0, $found, $evidence->stations->all());
         [$low, , $high] = array_map(static fn (Label $l): array => [(float) $l->text, $l->y], $chart->ticks);
         $level = static fn (float $y): float => readBy($y, $low[1], $low[0], $high[1], $high[0]);
+        expect(cornersOf($chart->curve))->toHaveCount(241)
+            ->and(array_unique(array_map(static fn (Label $l): float => $l->y, $chart->stations)))->toBe([124.0]);
         foreach (cornersOf($chart->curve) as $i => [$px, $py]) {
             $t = $from + ($to - $from) * $i / 240;
             expect($px)->toEqualWithDelta($x($t), 0.051);
