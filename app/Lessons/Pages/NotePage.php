@@ -130,7 +130,10 @@ final readonly class NotePage
         $before = $this->series->full($of->lesson)[0] ?? null;
         $lines = $of->lines['before'] ?? [];
         $out = [self::still('before', $before, $station, $lines)];
-        $last = $of->followUps()->whereNotNull('locked_at')->with('lesson.golfer')->orderByDesc('id')->first();
+        $last = $of->followUps()->whereNotNull('locked_at')
+            ->with(['lesson.golfer', 'swings.films', 'swings.golfer'])
+            ->orderByDesc('id')
+            ->first();
         if ($last !== null && $this->sight->isOpen($last->lesson, $user)) {
             $rungs = $last->rungs();
             $rehearsed = self::onRung($last, $rungs, [Rung::Rehearsal, Rung::WithClub]);

@@ -101,6 +101,8 @@ it('finds what was planted, and where on the ladder it broke, and says so of nob
     expect($ladder->rungs['rehearsal'])->toBe(Seen::Better)
         ->and($ladder->breaksAt()?->value)->toBe('full-speed');
     $this->get("/follow-ups/$follow->public_id")->assertSee('The change breaks on this rung: full speed');
+    // The note has a picture of it from then on, and asks for what it needs of all the swings at once.
+    $this->get("/prescriptions/$given->public_id/note")->assertOk();
     // The same golfer again, unchanged.
     $same = taughtLesson($golfer, $by, [2.3, 2.5, 2.2, 2.4], daysAgo: 3);
     $again = begunFollowUp($this, $given, $same);

@@ -1,5 +1,6 @@
 <?php
 
+use App\Models\Call;
 use App\Models\CodebookVersion;
 use App\Models\Consent;
 use App\Models\Exposure;
@@ -11,7 +12,10 @@ use App\Sight\Onlooker;
 use App\Sight\RecordingFacts;
 use App\Sittings\ReadingInPlace;
 use Core\Codebook\CodebookDocument;
+use Core\Reading\Call as CoreCall;
+use Core\Reading\Presence;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Schema;
 
 // What every look at a sheet and every save begins with is fetched in few statements that are written out. Held here:
 // that they say what the models say, and that they stay few.
@@ -196,4 +200,14 @@ it('tells who else changed a sheet since, and not what was long before', functio
     // Both in one sending: the later is held against the earlier of the other.
     $send('w-third-window', ['c-both-1', 'cue', 'e', 6], ['c-both-2', 'cue', 'f', 6, 'w-fourth-window'])
         ->assertJsonPath('refused.0.id', 'c-both-2');
+});
+
+it('keeps every cell that a call has: a new one is to be in the function that keeps it', function () {
+    $says = DB::scalar("select pg_get_functiondef('keep_changes'::regproc)");
+    $row = Call::row(new CoreCall('sway', Presence::Absent));
+    $columns = array_diff(Schema::getColumnListing('calls'), ['id', 'reading_id']);
+    expect(array_keys($row))->toEqualCanonicalizing(array_values($columns));
+    foreach (array_diff(array_keys($row), ['fault']) as $cell) {
+        expect($says)->toContain("k.$cell")->toContain("$cell = excluded.$cell");
+    }
 });
