@@ -17,8 +17,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property float $start_s
  * @property float $end_s
  * @property list<float> $nudges
- * @property array<string, array{first: int, last: int, stills: array<string, int>}> $films  by view: which frames of
- *     the filmed view were encoded anew, and the stations' frames among them
+ * @property array<string, array{first: int, last: int, fine?: int, stills: array<string, int>}> $films  by view: which
+ *     frames of the filmed view were encoded anew and how fine, and the stations' frames among them
  * @property SittingCase $case
  * @property Recording $recording
  */

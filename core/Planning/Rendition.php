@@ -6,6 +6,7 @@ namespace Core\Planning;
 
 use Core\Chance\Chance;
 use Core\CoreException;
+use Core\Motion\Clock;
 use Core\Motion\Motion;
 use Core\Motion\Station;
 use Core\Motion\StationTime;
@@ -36,6 +37,15 @@ final readonly class Rendition
     /** Stations stand on a grid of the rendition's own, s. */
     private const STATIONS = 1.0 / 240;
 
+    /** Least room for where a rendition begins; of a recording with less ahead of address it begins before it, s. */
+    private const ROOM = 0.20;
+
+    /** How often a start is drawn anew before one beside another's is taken. */
+    private const TRIES = 200;
+
+    /** Half-width of what is added to a film's drift, which is told: an exact one would name the film, ppm. */
+    private const NUDGE_PPM = 40.0;
+
     /** Half-width by which a foot is drawn beside its place, and a size away from its own, mm; a flare, degrees. */
     private const NUDGE_MM = 2.0;
 
@@ -44,28 +54,44 @@ final readonly class Rendition
     /**
      * @param  float  $start  where its clock's nought stands on the recording's clock, s
      * @param  float  $end  of what is shown, on the recording's clock, s
-     * @param  list<float>  $nudges  thirteen draws in −1 … 1; twelve in renditions of before
+     * @param  list<float>  $nudges  fourteen draws in −1 … 1; twelve or thirteen in renditions of before
      */
     public function __construct(public float $start, public float $end, public array $nudges)
     {
     }
 
-    /** Of a recording that runs from $t0 to $end, s, with the stations found in it. */
-    public static function draw(Chance $chance, float $t0, float $end, StationTimes $stations): self
-    {
+    /**
+     * Of a recording that runs from $t0 to $end, s, with the stations found in it.
+     *
+     * @param  list<float>  $taken  where other renditions of the recording begin, s: this one begins at least a step of
+     *     the stations' grid away, so that no station of the two is told at one time
+     */
+    public static function draw(
+        Chance $chance,
+        float $t0,
+        float $end,
+        StationTimes $stations,
+        array $taken = [],
+    ): self {
         $pick = static fn (float $low, float $high): float => self::GRID *
             round(($low + ($high - $low) * $chance->uniform()) / self::GRID);
         $address = $stations->t(Station::Address) ?? $t0 + 0.3;
         $finish = $stations->t(Station::Finish) ?? $end - 0.2;
         $from = max($t0, $address - self::AHEAD[1]);
+        $latest = max($from, $address - self::AHEAD[0]);
+        $from = min($from, $latest - self::ROOM);
         $to = min($end, $finish + self::AFTER[1]);
-        $start = $pick($from, max($from, $address - self::AHEAD[0]));
+        $tries = 0;
+        do {
+            $start = round($pick($from, $latest), 4);
+            $near = array_filter($taken, static fn (float $t): bool => abs($t - $start) < self::STATIONS);
+        } while ($near !== [] && ++$tries < self::TRIES);
         $stop = $pick(min($to, $finish + self::AFTER[0]), $to);
 
         return new self(
-            round(max($start, $t0), 4),
+            $start,
             round(min($stop, $end), 4),
-            array_map(static fn (): float => round(2.0 * $chance->uniform() - 1.0, 3), range(1, 13)),
+            array_map(static fn (): float => round(2.0 * $chance->uniform() - 1.0, 3), range(1, 14)),
         );
     }
 
@@ -178,14 +204,34 @@ final readonly class Rendition
      *
      * @param  float  $firstAt  when the film's first frame was taken, on the recording's clock, s
      * @param  float  $rate  frames a second of the recording's clock
+     * @param  list<int>  $taken  the first frames of other renditions, which this one does not begin with
      * @return array{int, int} first and last
      */
-    public function frames(float $firstAt, float $rate, int $frames): array
+    public function frames(float $firstAt, float $rate, int $frames, array $taken = []): array
     {
         $first = max(0, (int) ceil(($this->start - $firstAt) * $rate - 1e-6));
         $last = min($frames - 1, (int) floor(($this->end - $firstAt) * $rate + 1e-6));
+        while (in_array($first, $taken, true)) {
+            $first++;
+        }
 
         return [min($first, max(0, $frames - 2)), max($last, min($first + 1, $frames - 1))];
+    }
+
+    /**
+     * The clock a filmed view is told by, from its own on the recording's clock: on this one, its drift not the film's
+     * own to the last digit. In the middle of what is shown the two agree.
+     *
+     * @param  int  $first  the first frame shown, of the film's own
+     * @param  float  $rate  frames a second of the film's clock
+     */
+    public function filmClock(Clock $clock, int $first, int $frames, float $rate): Clock
+    {
+        $drift = round($clock->driftPpm + self::NUDGE_PPM * ($this->nudges[13] ?? 0.0), 1);
+        $half = ($frames - 1) / (2.0 * $rate);
+        $middle = $clock->toRecording($first / $rate + $half) - $this->start;
+
+        return new Clock($middle - $half * (1.0 + 1e-6 * $drift), $drift);
     }
 
     /** @return list<float> */

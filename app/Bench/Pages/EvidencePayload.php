@@ -149,10 +149,9 @@ final class EvidencePayload
         $first = $made['first'] ?? 0;
         $frames = $made === null ? (int) $film->frames : $made['last'] - $first + 1;
         // Where the first frame shown stands on the clock it is shown by.
-        $offset =
-            $as === null
-                ? $film->offset_s
-                : $film->clock()->toRecording($first / (float) $film->rate_hz) - $as->start_s;
+        $clock = $as === null
+            ? $film->clock()
+            : $as->toCore()->filmClock($film->clock(), $first, $frames, (float) $film->rate_hz);
         $taken = $even
             ? null
             : array_map(
@@ -164,7 +163,7 @@ final class EvidencePayload
         return [
             'view' => $film->view, 'url' => $url($film->view, 'stream'),
             'rate' => $film->rate_hz, 'frames' => $frames, 'width' => $film->width, 'height' => $film->height,
-            'offset' => round($offset, 6), 'drift' => $film->drift_ppm, 'matched' => $film->clock_by !== null,
+            'offset' => round($clock->offsetS, 6), 'drift' => $clock->driftPpm, 'matched' => $film->clock_by !== null,
             'taken' => $taken,
             'stills' => (object) array_combine(
                 $stills,

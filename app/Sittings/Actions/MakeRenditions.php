@@ -16,6 +16,7 @@ use Core\CoreException;
 use Core\Motion\StationTime;
 use Core\Motion\View;
 use Core\Planning\Rendition as CoreRendition;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
 
@@ -49,37 +50,60 @@ final readonly class MakeRenditions
         }
         $order = (new Chance("made|{$sitting->seed}|".bin2hex(random_bytes(8))))->shuffled($places);
         foreach ($order as $i => [$case, $recording]) {
+            $others = Rendition::query()
+                ->whereRelation('case', 'sitting_id', $sitting->id)
+                ->where('recording_id', $recording->id)
+                ->orderBy('id')
+                ->get();
             $rendition =
-                $case->renditions()->where('recording_id', $recording->id)->first() ??
+                $others->firstWhere('sitting_case_id', $case->id) ??
                 $case->renditions()->create([
                     'recording_id' => $recording->id,
                     'public_id' => Str::lower(Str::random(26)),
-                    ...self::drawn($case, $recording, $sitting),
+                    ...self::drawn($case, $recording, $sitting, self::starts($others)),
                 ]);
+            $others = $others->reject(static fn (Rendition $r): bool => $r->is($rendition));
             foreach ($this->shows($case) as $view) {
                 $film = $recording->films->first(
                     static fn (Film $f): bool => $f->isReady() && $f->coreView() === $view,
                 );
                 if ($film !== null && ! isset($rendition->films[$view->value])) {
-                    $this->film($rendition, $film, $recording->stationTimes()->all());
+                    $this->film($rendition, $film, $recording->stationTimes()->all(), $others);
                 }
             }
             $progress->tell(($i + 1) / count($order));
         }
     }
 
-    /** @return array{start_s: float, end_s: float, nudges: list<float>} */
-    private static function drawn(SittingCase $case, \App\Models\Recording $recording, Sitting $sitting): array
-    {
+    /**
+     * @param  list<float>  $taken  where the recording's other places begin, s
+     * @return array{start_s: float, end_s: float, nudges: list<float>}
+     */
+    private static function drawn(
+        SittingCase $case,
+        \App\Models\Recording $recording,
+        Sitting $sitting,
+        array $taken = [],
+    ): array {
         $chance = new Chance("rendition|{$sitting->seed}|{$case->id}|{$recording->id}");
         $made = CoreRendition::draw(
             $chance,
             $recording->t0,
             $recording->t0 + ($recording->samples - 1) / $recording->rate_hz,
             $recording->stationTimes(),
+            $taken,
         );
 
         return ['start_s' => $made->start, 'end_s' => $made->end, 'nudges' => $made->nudges];
+    }
+
+    /**
+     * @param  Collection<int, Rendition>  $others
+     * @return list<float>
+     */
+    private static function starts(Collection $others): array
+    {
+        return array_values($others->map(static fn (Rendition $r): float => $r->start_s)->all());
     }
 
     /** @return list<View> */
@@ -89,21 +113,29 @@ final readonly class MakeRenditions
     }
 
     /**
+     * Another first frame and another fineness than the recording's other places: otherwise one picture in a hundred
+     * pairs would be the same to the byte.
+     *
      * @param  array<string, StationTime>  $stations
+     * @param  Collection<int, Rendition>  $others  the recording's other places, as they were made
      *
      * @throws CoreException
      */
-    private function film(Rendition $rendition, Film $film, array $stations): void
+    private function film(Rendition $rendition, Film $film, array $stations, Collection $others): void
     {
         $core = $rendition->toCore();
         $rate = $film->clock()->rate((float) $film->rate_hz);
-        [$first, $last] = $core->frames($film->offset_s, $rate, (int) $film->frames);
+        $made = array_filter($others->map(static fn (Rendition $r): ?array => $r->films[$film->view] ?? null)->all());
+        [$first, $last] = $core->frames(
+            $film->offset_s,
+            $rate,
+            (int) $film->frames,
+            array_column($made, 'first'),
+        );
         $target = sys_get_temp_dir().'/rendition-'.bin2hex(random_bytes(8)).'.mp4';
         try {
-            $fineness =
-                self::FINENESS[
-                    (new Chance("fine|{$rendition->public_id}|{$film->view}"))->between(0, count(self::FINENESS) - 1)
-                ];
+            $fine = (new Chance("fine|{$rendition->public_id}|{$film->view}"))->shuffled(self::FINENESS);
+            $fineness = array_values(array_diff($fine, array_column($made, 'fine')))[0] ?? $fine[0];
             $this->files->worked($film->path('stream.mp4'), fn (string $stream) => $this->ffmpeg->cut(
                 $stream,
                 $first,
@@ -128,7 +160,7 @@ final readonly class MakeRenditions
             $rendition->update([
                 'films' => [
                     ...$rendition->films,
-                    $film->view => ['first' => $first, 'last' => $last, 'stills' => $frames],
+                    $film->view => ['first' => $first, 'last' => $last, 'fine' => $fineness, 'stills' => $frames],
                 ],
             ]);
         } finally {

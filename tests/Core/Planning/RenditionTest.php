@@ -1,6 +1,7 @@
 <?php
 
 use Core\Chance\Chance;
+use Core\Motion\Clock;
 use Core\Motion\Station;
 use Core\Planning\Rendition;
 use Core\Simulation\GolferSpec;
@@ -56,8 +57,9 @@ it('draws within a recording that has no stations, and one that is hardly longer
     ) {
         for ($i = 0; $i < 50; $i++) {
             $r = Rendition::draw(new Chance("short $i"), $t0, $end, $stations);
+            // With hardly anything ahead of address a rendition begins before the recording does.
             expect($r->start)
-                ->toBeGreaterThanOrEqual($t0)
+                ->toBeGreaterThanOrEqual($t0 - 0.2)
                 ->and($r->end)
                 ->toBeLessThanOrEqual($end)
                 ->and($r->duration())
@@ -71,6 +73,51 @@ it('draws within a recording that has no stations, and one that is hardly longer
                 ->toBeLessThan(200);
         }
     }
+});
+
+it('tells no station of two renditions at one time, however little stands ahead of address', function () {
+    foreach ([0.0, 0.05, 0.15, 0.3, 0.7] as $ahead) {
+        $times = stations(['AD' => $ahead, 'FI' => 2.95]);
+        for ($i = 0; $i < 100; $i++) {
+            $taken = $told = [];
+            foreach (['a', 'b', 'c'] as $place) {
+                $r = Rendition::draw(new Chance("$place $i $ahead"), 0.0, 3.0, $times, $taken);
+                $taken[] = $r->start;
+                foreach ($r->stations($times)->all() as $code => $time) {
+                    $told[$code][] = round($time->t, 4);
+                }
+                expect($r->start)->toBeLessThanOrEqual($ahead);
+            }
+            foreach ($told as $of) {
+                expect(array_unique($of))->toHaveCount(3);
+            }
+        }
+    }
+});
+
+it('begins no two filmed views with one frame, and tells no drift to the digit', function () {
+    $told = [];
+    for ($i = 0; $i < 60; $i++) {
+        $r = Rendition::draw(new Chance("film $i"), 0.0, 3.0, stations());
+        [$first, $last] = $r->frames(-0.4, 60.0, 240);
+        [$next, $end] = $r->frames(-0.4, 60.0, 240, [$first, $first + 1]);
+        expect([$next, $end])->toBe([$first + 2, $last]);
+        $own = new Clock(-0.4, 37.25);
+        $clock = $r->filmClock($own, $first, $last - $first + 1, 60.0);
+        foreach ([0, intdiv($last - $first, 2), $last - $first] as $n) {
+            expect($r->start + $clock->toRecording($n / 60.0))
+                ->toEqualWithDelta($own->toRecording(($first + $n) / 60.0), 1e-4);
+        }
+        expect(abs($clock->driftPpm - 37.25))->toBeLessThanOrEqual(40.1);
+        $told[] = $clock->driftPpm;
+        // One of before tells the film's own.
+        $before = new Rendition($r->start, $r->end, array_slice($r->nudges, 0, 13));
+        expect($before->filmClock($own, $first, 100, 60.0)->toRecording(0.5) + $r->start)
+            ->toEqualWithDelta($own->toRecording($first / 60.0 + 0.5), 1e-6);
+    }
+    expect(count(array_unique($told)))->toBeGreaterThan(50);
+    // A film that begins late, and is hardly there.
+    expect((new Rendition(0.0, 3.0, []))->frames(2.9, 60.0, 3, [0, 1, 2]))->toBe([1, 2]);
 });
 
 it('moves places and heights of who stands still, pressure and points together, so that no two are the same', function () {
