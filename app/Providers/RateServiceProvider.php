@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Academy\Http\SessionController;
+use App\Http\Network;
 use App\Models\Device;
 use App\Models\User;
 use Illuminate\Cache\RateLimiting\Limit;
@@ -21,31 +22,31 @@ final class RateServiceProvider extends ServiceProvider
         RateLimiter::for(
             'login',
             static fn (Request $request): array => [
-                Limit::perMinute(8)->by(self::address($request).'|'.$request->ip()),
-                Limit::perMinute(60)->by((string) $request->ip()),
+                Limit::perMinute(8)->by(self::address($request).'|'.Network::of($request)),
+                Limit::perMinute(60)->by(Network::of($request)),
             ],
         );
         // Asked again for a password or a code: few tries, whoever's they are. Letters: no flood of them.
         RateLimiter::for('code', static fn (Request $request): array => [
             Limit::perMinute(8)->by('code|'.self::whose($request)),
-            Limit::perMinute(30)->by('code|'.$request->ip()),
+            Limit::perMinute(30)->by('code|'.Network::of($request)),
         ]);
         // A code of six digits is not to be found by trying.
         RateLimiter::for('join', static fn (Request $request): array => [
             Limit::perMinute(6)->by('join|'.self::whose($request)),
-            Limit::perMinute(120)->by('join|'.$request->ip()),
+            Limit::perMinute(120)->by('join|'.Network::of($request)),
         ]);
         RateLimiter::for('letters', static fn (Request $request): array => [
             Limit::perHour(5)->by('letters|'.self::address($request)),
-            Limit::perHour(60)->by('letters|'.$request->ip()),
+            Limit::perHour(60)->by('letters|'.Network::of($request)),
         ]);
         RateLimiter::for('links', static fn (Request $request): Limit => Limit::perMinute(30)->by(
-            'links|'.$request->ip(),
+            'links|'.Network::of($request),
         ));
         RateLimiter::for(
             'ingest',
             static fn (Request $request): Limit => Limit::perMinute(3000)->by('device|'.(
-                ($device = $request->attributes->get('device')) instanceof Device ? $device->id : $request->ip()
+                ($device = $request->attributes->get('device')) instanceof Device ? $device->id : Network::of($request)
             )),
         );
     }

@@ -6,6 +6,7 @@ namespace App\Academy\Http;
 
 use App\Academy\Attempts;
 use App\Academy\Caller;
+use App\Http\Network;
 use App\Models\User;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Cookie;
@@ -21,7 +22,7 @@ final readonly class KnownBrowser
 
     public static function caller(Request $request): Caller
     {
-        return new Caller((string) $request->ip(), mb_scrub((string) $request->userAgent()), self::accounts($request));
+        return new Caller(Network::of($request), mb_scrub((string) $request->userAgent()), self::accounts($request));
     }
 
     public static function cookie(Request $request, User $user): Cookie

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Capture\Http;
 
+use App\Http\Network;
 use App\Models\Device;
 use Closure;
 use Illuminate\Http\Request;
@@ -20,7 +21,7 @@ final class DeviceToken
     public function handle(Request $request, Closure $next): Response
     {
         // Guesses are counted by where they come from, before anything is looked up.
-        $guesses = 'device-token|'.$request->ip();
+        $guesses = 'device-token|'.Network::of($request);
         if (RateLimiter::tooManyAttempts($guesses, self::GUESSES)) {
             return response()->json(['message' => (string) __('refusals.capture.too-many-guesses')], 429, [
                 'Retry-After' => (string) RateLimiter::availableIn($guesses),

@@ -4,6 +4,7 @@ import { openStage } from '../bench/stage.js';
 import { KeyMap, READING, STAGE, keyDialog } from '../keys.js';
 import { Activity } from './activity.js';
 import { CasePart } from './case.js';
+import { faultRows } from './controls.js';
 import { keepOffline } from './offline.js';
 import { PinList } from './pins.js';
 import { ChangeQueue } from './queue.js';
@@ -17,6 +18,7 @@ import { word } from '../words.js';
 const root = document.querySelector('[data-reading]');
 const locked = root.hasAttribute('data-locked');
 const find = (selector, within = root) => within.querySelector(selector);
+const rows = faultRows(root);
 const askSheet = () =>
   fetch(root.dataset.sheetUrl, { headers: { Accept: 'application/json' }, cache: 'no-store' })
     .then((a) => (a.ok ? a.json() : null))
@@ -34,7 +36,7 @@ const page = {
   root,
   locked,
   names: JSON.parse(document.getElementById('faults').textContent),
-  rows: [...root.querySelectorAll('.fault')],
+  rows,
   sheet: copy(given),
   current: 0,
   opened: null,

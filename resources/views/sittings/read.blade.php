@@ -24,6 +24,7 @@
                 <p class="notice small">{{ $asWhole }}</p>
             @endif
             @include('sittings.read.head')
+            <template data-controls>@include('sittings.read.controls')</template>
             <form data-sheet autocomplete="off">
                 <h2 class="station-name" data-station-name hidden></h2>
                 <ul class="faults">

@@ -64,6 +64,27 @@ it('keeps nobody out of their own by what others do', function () {
     expect(LoginAttempt::query()->where('outcome', 'in')->count())->toBe(2);
 });
 
+it('counts a network of version 6 as one place, however many addresses it has', function () {
+    Carbon::setTestNow('2027-03-01 10:00');
+    foreach (range(1, 5) as $i) {
+        triedWrongly($this, "2001:db8:0:7:$i:aaaa::$i")->assertSessionHasErrors('email');
+    }
+    triedWrongly($this, '2001:DB8:0:7:ffff::1')->assertSessionHas('refused');
+    triedWrongly($this, '2001:db8:0:8::1')->assertSessionHasErrors('email');
+    expect(LoginAttempt::query()->pluck('ip')->countBy()->all())->toBe(['2001:db8:0:7::' => 5, '2001:db8:0:8::' => 1]);
+    // Version 4 is counted by address, written either way.
+    foreach (['192.0.2.5', '::ffff:192.0.2.5', '::FFFF:192.0.2.5', '192.0.2.5', '192.0.2.5'] as $ip) {
+        triedWrongly($this, $ip)->assertSessionHasErrors('email');
+    }
+    triedWrongly($this, '192.0.2.5')->assertSessionHas('refused');
+    triedWrongly($this, '192.0.2.6')->assertSessionHasErrors('email');
+    // Nor is there a fresh allowance for every address of it, with no failure noted at all.
+    app('cache')->flush();
+    $tried = fn (int $i) => $this->withServerVariables(['REMOTE_ADDR' => "2001:db8:0:9::$i"])
+        ->post('/login', ['email' => "reader$i@fernhollow.example"])->getStatusCode();
+    expect(array_filter(array_map($tried, range(1, 61)), fn (int $status): bool => $status === 429))->toHaveCount(1);
+});
+
 it('lets one place try many accounts only so often', function () {
     Carbon::setTestNow('2027-03-01 10:00');
     foreach (range(1, 40) as $i) {

@@ -211,3 +211,14 @@ it('keeps every cell that a call has: a new one is to be in the function that ke
         expect($says)->toContain("k.$cell")->toContain("$cell = excluded.$cell");
     }
 });
+
+it('brings what is answered alike of every fault once a page', function () {
+    $tam = $this->person('tam');
+    $page = $this->actingAs($tam)->get("/read/{$this->openReading($tam)->public_id}")->assertOk()->getContent();
+    $count = substr_count($page, '<li class="fault"');
+    expect($count)->toBeGreaterThan(20)
+        ->and(substr_count($page, 'value="cannot-tell"'))->toBe(1)
+        ->and(substr_count($page, 'data-reaction'))->toBe(1)
+        ->and(substr_count($page, '<template data-controls>'))->toBe(1)
+        ->and(substr_count($page, 'data-definition'))->toBe($count);
+});
