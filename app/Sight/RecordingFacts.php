@@ -38,10 +38,7 @@ final class RecordingFacts
             from consents where '.Golfer::COVERED.'
         ) agreed';
 
-    private const OF_SHEETS = 'select recordings.id, recordings.erased_at, recordings.golfer_id, agreed.*
-        from recordings join golfers on golfers.id = recordings.golfer_id '.self::AGREED;
-
-    /** Asks for the person twice more. */
+    /** Asks for the person once more; of sheets the same is asked of a function, agreed_for_sheets. */
     private const ALL = 'select recordings.id, recordings.erased_at, recordings.golfer_id, agreed.*,
             lessons.asks_feel and lessons.feel_locked_at is null as feel, lessons.given_by as given_by,
             exists (select 1 from codebook_examples x where x.recording_id = recordings.id) as example,
@@ -66,7 +63,10 @@ final class RecordingFacts
     public function know(array $ids): void
     {
         $ids = array_values(array_filter($ids, fn (int $id): bool => ! isset($this->rest[$id])));
-        $of = $this->fetch(self::ALL, [$this->user->id], $ids);
+        $of = $ids === [] ? [] : self::byRecording(DB::select(
+            self::ALL.' where recordings.id in ('.implode(', ', array_fill(0, count($ids), '?')).')',
+            [...Golfer::coveredOn(), $this->user->id, ...$ids],
+        ));
         foreach ($ids as $id) {
             $row = $of[$id] ?? [];
             $is = static fn (string $fact): bool => ($row[$fact] ?? false) === true;
@@ -90,25 +90,23 @@ final class RecordingFacts
     public function knowForSheets(array $ids): void
     {
         $ids = array_values(array_filter($ids, fn (int $id): bool => ! isset($this->agreed[$id])));
-        $of = $this->fetch(self::OF_SHEETS, [], $ids);
+        $of = $ids === [] ? [] : self::byRecording(DB::select(
+            'select * from agreed_for_sheets(?, ?, ?)',
+            ['{'.implode(',', $ids).'}', ...Golfer::coveredOn()],
+        ));
         foreach ($ids as $id) {
             $this->agreed[$id] = $this->agreedBy($of[$id] ?? []);
         }
     }
 
     /**
-     * @param  list<int>  $more  what the statement asks for besides
-     * @param  list<int>  $ids
-     * @return array<int, array<string, mixed>> by recording
+     * @param  array<mixed>  $rows
+     * @return array<int, array<string, mixed>>
      */
-    private function fetch(string $statement, array $more, array $ids): array
+    private static function byRecording(array $rows): array
     {
         $out = [];
-        $in = implode(', ', array_fill(0, count($ids), '?'));
-        foreach ($ids === [] ? [] : DB::select(
-            "$statement where recordings.id in ($in)",
-            [...Golfer::coveredOn(), ...$more, ...$ids],
-        ) as $row) {
+        foreach ($rows as $row) {
             /** @var array<string, mixed> $row */
             $row = (array) $row;
             $out[Cell::int($row['id'])] = $row;

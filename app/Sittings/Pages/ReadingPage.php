@@ -10,6 +10,7 @@ use App\Codebook\Codebooks;
 use App\Models\CaseSwing;
 use App\Models\Golfer;
 use App\Models\Reading;
+use App\Sittings\CaseShown;
 use App\Words\LoadedLimits;
 use App\Words\Term;
 use Core\Codebook\Codebook;
@@ -42,7 +43,7 @@ final readonly class ReadingPage
     /** @return array<string, mixed> */
     public function of(Reading $reading): array
     {
-        $reading->loadMissing(['case.sitting', 'case.swings.recording.golfer']);
+        $cases = CaseShown::lay($reading);
         $case = $reading->case;
         $case->setRelation('recording', $case->swings->firstOrFail()->recording);
         $outside = self::options('outside', array_column(Outside::cases(), 'value'));
@@ -52,7 +53,7 @@ final readonly class ReadingPage
         return [
             'reading' => $reading,
             'title' => (string) __('reading.head', ['n' => $reading->position]),
-            'of' => (string) __('reading.of', ['count' => self::cases($reading)]),
+            'of' => (string) __('reading.of', ['count' => $cases]),
             'about' => CaseLine::of($reading),
             'secondLook' => $reading->stage === Stage::Reveal,
             'fetch' => self::fetch($reading),
@@ -98,16 +99,6 @@ final readonly class ReadingPage
                 $codebook->faults,
             ),
         ];
-    }
-
-    /** How many cases of the round this reader has. */
-    private static function cases(Reading $reading): int
-    {
-        return Reading::query()
-            ->where('user_id', $reading->user_id)
-            ->where('stage', Stage::Blind)
-            ->whereIn('sitting_case_id', $reading->case->sitting->cases()->whereNull('withdrawn_at')->select('id'))
-            ->count();
     }
 
     /** @return array<int, string> where the change of a ladder may break, by what is kept of it */

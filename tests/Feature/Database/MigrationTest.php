@@ -295,7 +295,7 @@ it('brings people, consents and the record of before forward, and takes them bac
         ->toBe(['fault hang-back, recording 01j00000000000000000000001', 'round Old round'])
         ->and(DB::table('recordings')->sole()->facts_version)->toBe(0);
     foreach (array_reverse(migrations()) as $file) {
-        if (preg_match('/2026_(11_29|12_03|12_04|12_05)_/', $file) === 1) {
+        if (preg_match('/2026_(11_29|12_03|12_04|12_05|12_06)_/', $file) === 1) {
             (require $file)->down();
         }
     }

@@ -10,6 +10,7 @@ use App\Models\Reading;
 use App\Models\Recording;
 use App\Sight\Onlooker;
 use App\Sight\RecordingFacts;
+use App\Sittings\CaseShown;
 use App\Sittings\ReadingInPlace;
 use Core\Codebook\CodebookDocument;
 use Core\Reading\Call as CoreCall;
@@ -210,6 +211,52 @@ it('keeps every cell that a call has: a new one is to be in the function that ke
     foreach (array_diff(array_keys($row), ['fault']) as $cell) {
         expect($says)->toContain("k.$cell")->toContain("$cell = excluded.$cell");
     }
+});
+
+it('lays beside a sheet in one statement what the models say one after the other', function () {
+    $tam = $this->person('tam');
+    $odile = $this->person('odile');
+    $repeated = dealt(repeated($this, alike(24), 1, reveals: true), $odile);
+    $open = $this->openReading($tam);
+    foreach (Golfer::query()->orderBy('id')->get() as $i => $golfer) {
+        foreach ([null, now()->addDay(), now()->subDay()] as $n => $ended) {
+            if (($i + $n) % 3 !== 0) {
+                $golfer->limitsInForce()->create(
+                    ['region' => 'ankle', 'side' => 'lead', 'severity' => 'careful', 'since' => '2026-01-05', 'ended_on' => $ended],
+                );
+            }
+        }
+    }
+    $limited = 0;
+    foreach ([$open, ...$repeated->take(6)] as $reading) {
+        $with = ['case.sitting', 'case.swings.recording.golfer.limitsInForce', 'case.renditions'];
+        $by = Reading::query()->with($with)->findOrFail($reading->id);
+        $at = app(ReadingInPlace::class)->by($reading->public_id);
+        $cases = 0;
+        $asked = askedIn(function () use ($at, &$cases): void {
+            $cases = CaseShown::lay($at);
+        });
+        expect($asked)->toHaveCount(1)
+            ->and($cases)->toBe(Reading::query()
+            ->where('user_id', $reading->user_id)
+            ->where('stage', 'blind')
+            ->whereRelation('case', 'sitting_id', $by->case->sitting_id)
+            ->whereRelation('case', 'withdrawn_at', null)
+            ->count());
+        foreach ($by->case->swings as $n => $swing) {
+            $laid = $at->case->swings[$n]->recording;
+            expect($laid->toArray())->toEqual($swing->recording->toArray())
+                ->and($laid->stance)->toEqual($swing->recording->stance)
+                ->and(array_keys($laid->getDirty()))->toBe(array_keys($swing->recording->getDirty()))
+                ->and($laid->golfer->isDirty())->toBeFalse();
+            $limited += count($laid->golfer->limitsInForce);
+        }
+        expect($at->case->renditions->toArray())->toEqual($by->case->renditions->toArray());
+    }
+    expect($limited)->toBeGreaterThan(3);
+    // A case that was withdrawn is none of them.
+    $repeated[3]->case->forceFill(['withdrawn_at' => now(), 'withdrawn_reason' => 'no film'])->save();
+    expect(CaseShown::lay($repeated[0]->fresh()))->toBe(count($repeated) - 1);
 });
 
 it('brings what is answered alike of every fault once a page', function () {
