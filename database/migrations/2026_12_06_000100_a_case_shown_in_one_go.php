@@ -8,16 +8,16 @@ use Illuminate\Support\Facades\DB;
 return new class extends Migration
 {
     /**
-     * Planned once a connection, as in 2026_12_05_000100: what a page shows of a case beside its sheet – swings,
-     * golfers, what they are to be spared, renditions, how many cases the reader has – and what the rules of sight ask
-     * of a sheet's swings.
+     * Planned once a connection, as in 2026_12_05_000100, which for a list of numbers has to be said: what a page shows
+     * of a case beside its sheet – swings, golfers, what they are to be spared, renditions, how many cases the reader
+     * has – and what the rules of sight ask of a sheet's swings.
      */
     public function up(): void
     {
         DB::unprepared(<<<'SQL'
             create or replace function case_shown(of bigint, reader bigint, day date) returns table (
                 in_recordings json, in_golfers json, in_limits json, in_renditions json, cases bigint
-            ) language plpgsql stable as $$
+            ) language plpgsql stable set plan_cache_mode = force_generic_plan as $$
             declare
                 swings bigint[];
                 golfed bigint[];
@@ -41,7 +41,7 @@ return new class extends Migration
 
             create or replace function agreed_for_sheets(of bigint[], day date, born integer) returns table (
                 id bigint, erased_at timestamptz, golfer_id bigint, staff boolean, lessons boolean
-            ) language plpgsql stable as $$
+            ) language plpgsql stable set plan_cache_mode = force_generic_plan as $$
             begin
                 return query select x.id, x.erased_at, x.golfer_id, a.staff, a.lessons
                     from recordings x join golfers g on g.id = x.golfer_id

@@ -6,9 +6,11 @@ namespace App\Http\Components;
 
 use App\Http\Navigation;
 use App\Http\Release;
+use App\Models\Casts\Cell;
 use App\Models\User;
 use Illuminate\Contracts\View\View;
 use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\DB;
 use Illuminate\View\Component;
 
 /** The frame of every page: who is here, where they can go, what is loaded. */
@@ -79,7 +81,10 @@ final class Layout extends Component
     private static function news(?User $user): int
     {
         try {
-            return $user?->notices()->whereNull('seen_at')->count() ?? 0;
+            return $user === null ? 0 : Cell::int(DB::scalar(
+                'select count(*) from notices where user_id = ? and seen_at is null',
+                [$user->id],
+            ));
         } catch (\Throwable) {
             return 0;
         }

@@ -85,6 +85,7 @@ final readonly class ReadingPage
                 'misses',
                 array_column(array_filter(Miss::cases(), static fn (Miss $m): bool => $m !== Miss::None), 'value'),
             ),
+            'define' => (string) __('reading.define'),
             // The same for every fault: written once.
             'choices' => self::choices($case->kind === CaseKind::Pair),
             'outsideOptions' => new HtmlString(view('sittings.read.outside', ['outside' => $outside])->render()),

@@ -7,7 +7,7 @@
     <div class="details" role="group" aria-labelledby="n-{{ $fault['key'] }}">
         <p class="small quiet">{{ $fault['lookFor'] }}
             <button type="button" class="link" data-do="define" aria-expanded="false"
-                aria-controls="d-{{ $fault['key'] }}">{{ __('reading.define') }} <kbd
+                aria-controls="d-{{ $fault['key'] }}">{{ $define }} <kbd
                     data-key="define">D</kbd></button></p>
         <dl class="facts small define" id="d-{{ $fault['key'] }}" data-definition hidden>
             @foreach($fault['facts'] as $name => $says)
