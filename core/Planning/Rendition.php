@@ -40,6 +40,9 @@ final readonly class Rendition
     /** Least room for where a rendition begins; of a recording with less ahead of address it begins before it, s. */
     private const ROOM = 0.20;
 
+    /** Traces and points are sampled at a multiple of this: a rate measured from its times is nobody else's, Hz. */
+    private const RATES = 10.0;
+
     /** How often a start is drawn anew before one beside another's is taken. */
     private const TRIES = 200;
 
@@ -126,7 +129,7 @@ final readonly class Rendition
     }
 
     /**
-     * Sampled anew at the same rate from its own nought on, centres of pressure moved as the body points are; a sample
+     * Sampled anew from its own nought on, centres of pressure moved as the body points are; a sample
      * beside a missing one is missing.
      *
      * @throws CoreException
@@ -148,7 +151,7 @@ final readonly class Rendition
 
         return new Trace(
             $trace->device,
-            $trace->rateHz,
+            self::rate($trace->rateHz),
             $channels,
             $trace->stance,
             $trace->massKg,
@@ -174,7 +177,7 @@ final readonly class Rendition
             $points[$name] = [$moved(0), $moved(1), $moved(2)];
         }
 
-        return new Motion($motion->rateHz, $points, 0.0, $motion->view);
+        return new Motion(self::rate($motion->rateHz), $points, 0.0, $motion->view);
     }
 
     /** @throws CoreException */
@@ -234,12 +237,18 @@ final readonly class Rendition
         return new Clock($middle - $half * (1.0 + 1e-6 * $drift), $drift);
     }
 
+    private static function rate(float $hz): float
+    {
+        return max(self::RATES, self::RATES * round($hz / self::RATES));
+    }
+
     /** @return list<float> */
     private function sampled(Series $series): array
     {
         $out = [];
-        for ($i = 0, $n = (int) floor($this->duration() * $series->rateHz + 1e-6); $i <= $n; $i++) {
-            $out[] = $series->at($this->start + $i / $series->rateHz) ?? NAN;
+        $rate = self::rate($series->rateHz);
+        for ($i = 0, $n = (int) floor($this->duration() * $rate + 1e-6); $i <= $n; $i++) {
+            $out[] = $series->at($this->start + $i / $rate) ?? NAN;
         }
 
         return $out;

@@ -64,6 +64,14 @@ return [
         'device' => 'Device',
         'shown' => 'Shown',
     ],
+    'told-apart' => [
+        'title' => 'Shown twice, and known again',
+        'says' => '{1} One of the :of swings shown twice has nothing like it in this round: :swings.'
+            .'|[2,*] :count of the :of swings shown twice have nothing like them in this round: :swings.',
+        'instead' => 'Whoever notes what stands beside a swing – club and shape, hand and limits, device and film – '
+            .'knows it again without looking at it. Plan the round with another swing of the same kind beside each, or '
+            .'have others come twice.',
+    ],
     'exposed' => [
         'title' => 'Read by people who had seen the answer',
         'person' => '{1} :name, :count case|[2,*] :name, :count cases',

@@ -72,6 +72,7 @@ final readonly class RoundPage
             ...$this->read->of($round),
             'run' => $this->run->of($round, $seen),
             'exposed' => $this->exposed($round),
+            'toldApart' => self::toldApart($round, $seen),
             'own' => self::own($round),
             'handedIn' => $round->state === SittingState::Open ? $this->handedIn($round, $seen) : [],
             'bias' => $bias === null ? null : $this->told($bias),
@@ -169,6 +170,22 @@ final readonly class RoundPage
             ]));
 
         return $people->isEmpty() ? null : $people->join('; ').'.';
+    }
+
+    /**
+     * Swings that would not come twice unnoticed, while that can still be changed, in a sentence.
+     *
+     * @param  Collection<int, SittingCase>  $seen
+     */
+    private static function toldApart(Sitting $round, Collection $seen): ?string
+    {
+        $told = $round->state === SittingState::Draft ? ToldApart::of($seen) : [];
+
+        return $told === [] ? null : trans_choice('round.told-apart.says', count($told), [
+            'count' => count($told),
+            'of' => $seen->where('occasion', 2)->count(),
+            'swings' => implode('; ', $told),
+        ]);
     }
 
     /** Readings of what a member had been shown before, in a sentence. */

@@ -47,6 +47,10 @@
         <h2>{{ __('round.own.title') }}</h2>
         <p>{{ $own }}</p>
     @endif
+    @if($toldApart)
+        <h2>{{ __('round.told-apart.title') }}</h2>
+        <p>{{ $toldApart }} <span class="quiet">{{ __('round.told-apart.instead') }}</span></p>
+    @endif
     @if($exposed)
         <h2>{{ __('round.exposed.title') }}</h2>
         <p>{{ $exposed }} <span class="quiet">{{ __('round.exposed.kept') }}</span></p>

@@ -8,6 +8,7 @@ use Core\Simulation\GolferSpec;
 use Core\Simulation\Swing;
 use Core\Trace\DeviceClass;
 use Core\Trace\Series;
+use Core\Trace\Trace;
 
 it('shows the same swing by another clock: curves agree, no sample need', function () {
     $swing = Swing::simulated(new GolferSpec('rendered', device: DeviceClass::Mat));
@@ -93,6 +94,29 @@ it('tells no station of two renditions at one time, however little stands ahead 
             }
         }
     }
+});
+
+it('tells no rate that was measured, and keeps the curves', function () {
+    $swing = Swing::simulated(new GolferSpec('odd rate', device: DeviceClass::Mat));
+    $trace = $swing->trace;
+    foreach ([[99.973, 100.0], [62.5, 60.0], [239.76, 240.0], [4.0, 10.0]] as [$measured, $told]) {
+        $odd = new Trace($trace->device, $measured, array_map(
+            fn (string $name): array => $trace->series($name)->resampled($measured)->values,
+            array_combine(array_keys($trace->channels), array_keys($trace->channels)),
+        ), $trace->stance, $trace->massKg, $trace->t0);
+        $end = $odd->t0 + $odd->duration();
+        $r = Rendition::draw(new Chance("odd $measured"), $odd->t0, $end, $swing->stations);
+        $shown = $r->trace($odd);
+        expect($shown->rateHz)->toBe($told)
+            ->and($shown->samples())->toBe((int) floor($r->duration() * $told + 1e-6) + 1);
+        foreach ([0.3, 0.9, 1.6] as $t) {
+            expect($shown->leadShare()->at($t))
+                ->toEqualWithDelta($odd->leadShare()->at($t + $r->start), $measured < 50 ? 12.0 : 3.0);
+        }
+    }
+    $motion = $swing->motion();
+    $odd = new Core\Motion\Motion($motion->rateHz * 0.9987, $motion->points, $motion->t0, $motion->view);
+    expect($r->motion($odd)->rateHz)->toBe(10.0 * round($motion->rateHz / 10.0));
 });
 
 it('begins no two filmed views with one frame, and tells no drift to the digit', function () {

@@ -8,8 +8,10 @@ use App\Models\Sitting;
 use App\Models\SittingCase;
 use App\Sittings\Actions\MakeRenditions;
 use App\Sittings\Actions\OpenRound;
+use App\Sittings\Actions\PlanRound;
 use Core\Chance\Chance;
 use Core\Planning\Deal;
+use Core\Sight\SittingKind;
 use Core\Simulation\Swing;
 use Illuminate\Support\Facades\DB;
 
@@ -381,4 +383,29 @@ it('gives nothing away by headers, sizes or addresses of what it serves', functi
         $said = ($a['json']['stations']['IM'] - $film['offset']) * $film['rate'];
         expect(abs($said - $true))->toBeLessThan(1.5);
     }
+});
+
+it('tells whoever plans which swings would be known again by what stands beside them', function () {
+    $ids = alike(22);
+    $head = $this->headCoach();
+    $round = app(PlanRound::class)(
+        'Told', SittingKind::Panel, $ids, [$this->person('odile')->id], 'both', $head,
+        repeats: array_slice($ids, 0, 2), waits: false,
+    );
+    $says = 'have nothing like them in this round';
+    $page = fn (): string => $this->actingAs($head)->get("/rounds/$round->public_id")->assertOk()->getContent();
+    expect($page())->not->toContain('Shown twice, and known again');
+    // Each fact alone is enough, of one of the two and then of both.
+    $twice = $round->cases()->where('occasion', 2)->with('recording')->orderBy('id')->get()->pluck('recording');
+    $twice[0]->update(['club' => '7-iron']);
+    expect($page())->toContain('One of the 2 swings shown twice has nothing like it')->toContain('7-iron');
+    $twice[1]->update(['shape' => 'draw']);
+    expect($page())->toContain("2 of the 2 swings shown twice $says");
+    // Another swing of the same kind hides it.
+    $other = Recording::query()->whereKey(array_diff($ids, $twice->pluck('id')->all()))->firstOrFail();
+    $other->update(['club' => '7-iron']);
+    expect($page())->toContain('One of the 2 swings')->not->toContain('7-iron.');
+    // Where nothing can be changed any more nothing is told of it.
+    app(OpenRound::class)($round, $head);
+    expect($page())->not->toContain('Shown twice, and known again');
 });
