@@ -16,9 +16,15 @@ final readonly class Candidate
      * @param  array<string, bool>  $faults  present or not, of those the key settles and the case lets one see
      * @param  float  $difficulty  0 easy to 1 hard
      * @param  array<string, string>  $traits  device, hand, club and the like
+     * @param  string  $beside  all that is told of it beside the swing, by which it could be known again
      */
-    public function __construct(public string $id, public array $faults, public float $difficulty, public array $traits)
-    {
+    public function __construct(
+        public string $id,
+        public array $faults,
+        public float $difficulty,
+        public array $traits,
+        public string $beside = '',
+    ) {
         $this->allTraits = ['difficulty' => $this->grade(), ...$traits];
     }
 

@@ -109,13 +109,17 @@ final readonly class CaseSet
     }
 
     /**
-     * Which are shown again: as many as the deal has room for; the order is chance already.
+     * Which are shown again: as many as the deal has room for; the order is chance already. Those come first that are
+     * not the only ones of their kind, and would be known again by that.
      *
      * @param  list<Candidate>  $order
      * @return list<string>
      */
     private static function toRepeat(array $order, int $repeats): array
     {
+        $alike = array_count_values(array_map(static fn (Candidate $c): string => $c->beside, $order));
+        usort($order, static fn (Candidate $a, Candidate $b): int => ($alike[$a->beside] === 1) <=> ($alike[$b->beside] === 1));
+
         return array_map(
             static fn (Candidate $c): string => $c->id,
             array_slice($order, 0, min($repeats, Deal::room(count($order), true))),

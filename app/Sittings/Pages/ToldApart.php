@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Sittings\Pages;
 
 use App\Models\Film;
+use App\Models\Recording;
 use App\Models\SittingCase;
 use App\Words\Term;
 use Illuminate\Database\Eloquent\Collection;
@@ -41,15 +42,20 @@ final class ToldApart
 
     private static function facts(SittingCase $case): string
     {
-        $recording = $case->recording;
+        return "{$case->kind->value}|".Term::shownOf($case).'|'.self::beside($case->recording);
+    }
+
+    /** All that is told of a swing beside it; its films, its golfer and the limits in force are at hand. */
+    public static function beside(Recording $recording): string
+    {
         $films = $recording->films
             ->filter(static fn (Film $film): bool => $film->isReady())
             ->sortBy('view')
             ->map(static fn (Film $film): string => "$film->view $film->rate_hz $film->width $film->height");
 
         return implode('|', [
-            $case->kind->value, $recording->golfer->handedness, $recording->club, $recording->swing, $recording->shape,
-            Term::limits($recording->golfer), Term::shownOf($case), $recording->device_class, ...$films,
+            $recording->golfer->handedness, $recording->club, $recording->swing, $recording->shape,
+            Term::limits($recording->golfer), $recording->device_class, ...$films,
         ]);
     }
 }

@@ -83,6 +83,25 @@ it('takes as many hidden repeats as there is room for', function () {
         ->toBe([]);
 });
 
+it('has those come twice that are not the only ones of their kind, as far as there are such', function () {
+    $kinds = ['a', 'a', 'b', 'c', 'c', 'c', 'd', 'e', 'f', 'g'];
+    foreach (range(1, 20) as $seed) {
+        $shelf = array_map(
+            static fn (Candidate $c, int $i): Candidate => new Candidate(
+                $c->id, $c->faults, $c->difficulty, $c->traits, $kinds[$i] ?? "alone $i",
+            ),
+            $all = shelf(36, "kinds $seed"),
+            array_keys($all),
+        );
+        $set = CaseSet::suggest($shelf, 36, ['sway', 'slide'], repeats: 7, seed: $seed);
+        $twice = array_map(static fn (string $id): string => $shelf[(int) substr($id, 1)]->beside, $set->repeats);
+        expect($twice)->toHaveCount(7)
+            ->and(array_unique($set->repeats))->toHaveCount(7)
+            ->and(array_slice($twice, 0, 5))->each->toBeIn(['a', 'c'])
+            ->and(array_intersect(array_slice($twice, 5), ['a', 'c']))->toBe([]);
+    }
+});
+
 it('suggests the same for the same seed, another for another', function () {
     $ids = static fn (int $seed): array => array_map(
         static fn (Candidate $c): string => $c->id,
