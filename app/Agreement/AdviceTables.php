@@ -90,7 +90,9 @@ final readonly class AdviceTables
     /** @return \Generator<Row> */
     public static function drills(Sitting $round): \Generator
     {
-        $cases = $round->keyVersion?->cases()->whereIn('case_id', $round->cases()->select('case_id'))->orderBy('case_id');
+        $cases = $round->keyVersion?->cases()
+            ->whereIn('case_id', $round->cases()->select('case_id'))
+            ->orderBy('case_id');
         /** @var KeyCase $case */
         foreach ($cases?->lazy(200) ?? [] as $case) {
             foreach ($case->toCore()->judged as $drill => $rungs) {

@@ -224,7 +224,8 @@ final readonly class DefinitionCounts
         foreach ($rows as $row) {
             $of = (array) $row;
             $out[Cell::text($of['fault'])] = [
-                Cell::int($of['together']), Cell::int($of['missed']), Cell::int($of['otherwise']), Cell::int($of['others']),
+                Cell::int($of['together']), Cell::int($of['missed']), Cell::int($of['otherwise']),
+                Cell::int($of['others']),
             ];
         }
 

@@ -79,7 +79,12 @@ final readonly class RecordCheck
             $tell('missing', 'seals '.($position + 1)." to $anchor[0]");
         }
 
-        return ['entries' => $entries, 'sealed' => $entries - $unsealed, 'end' => [$position, $hash], 'faults' => $faults];
+        return [
+            'entries' => $entries,
+            'sealed' => $entries - $unsealed,
+            'end' => [$position, $hash],
+            'faults' => $faults,
+        ];
     }
 
     /** @param  non-empty-list<string>  $keys */

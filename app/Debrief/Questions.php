@@ -54,7 +54,11 @@ final readonly class Questions
     /** @return array{list<string>, list<string>|null} */
     private static function presence(Sitting $round, int $case, string $fault): array
     {
-        $label = $round->keyVersion?->entries()->where('case_id', $case)->where('fault', $fault)->first()?->scoredLabel();
+        $label = $round->keyVersion?->entries()
+            ->where('case_id', $case)
+            ->where('fault', $fault)
+            ->first()
+            ?->scoredLabel();
 
         return [array_column(Presence::cases(), 'value'), $label === null ? null : [$label]];
     }
@@ -85,7 +89,9 @@ final readonly class Questions
     private static function offered(array $named, ?array $right): ?array
     {
         // What the key says is among what can be said, or the question would be a trap.
-        $options = array_values(array_unique([...array_slice($named, 0, self::MOST), ...array_slice($right ?? [], 0, 3)]));
+        $options = array_values(
+            array_unique([...array_slice($named, 0, self::MOST), ...array_slice($right ?? [], 0, 3)]),
+        );
         $options = array_values(array_filter($options, static fn (string $o): bool => mb_strlen($o) <= 40));
         sort($options, SORT_STRING);
 

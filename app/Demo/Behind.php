@@ -61,7 +61,10 @@ final class Behind
 
     /** Fault, whether the swing shows it, what is to be seen. */
     public const EXAMPLES = [
-        ['hang-back', true, 'At impact chest and pressure are both behind the ball; look at the lead share, not the finish.'],
+        [
+            'hang-back', true,
+            'At impact chest and pressure are both behind the ball; look at the lead share, not the finish.',
+        ],
         ['hang-back', false, 'The hips look back, the pressure is not: it came early and stayed.'],
         ['late-recentre', true, 'Half the pressure crosses after the arms are on their way down.'],
         ['spin-out', true, 'The trail heel goes away from the target while the trail foot is still pressed.'],

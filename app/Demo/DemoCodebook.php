@@ -37,7 +37,10 @@ final readonly class DemoCodebook
             if ($recording !== null) {
                 Consent::query()->firstOrCreate(
                     ['golfer_id' => $recording->golfer_id, 'scope' => Scope::TeachingMaterial],
-                    ['given_on' => Carbon::now()->toDateString(), 'expires_on' => Carbon::now()->addDays(720)->toDateString()],
+                    [
+                        'given_on' => Carbon::now()->toDateString(),
+                        'expires_on' => Carbon::now()->addDays(720)->toDateString(),
+                    ],
                 );
                 ($this->add)($fault, $recording, $shows, $note, $head);
             }

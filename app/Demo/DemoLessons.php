@@ -80,7 +80,10 @@ final readonly class DemoLessons
         $this->lessons->feel($first, 'heavy on the trail foot until the very end', $by);
         $this->swings($golfer, $first, array_map(static fn (float $of): array => [$of, null], self::BEFORE));
         $this->kept($golfer, $first, $by);
-        $this->balls($first, [[4.0, 3.0, 'fat'], [5.0, 4.5, 'fat'], [3.5, 2.0, 'centre'], [6.0, 5.0, 'thin'], [4.4, 3.8, 'fat']]);
+        $this->balls(
+            $first,
+            [[4.0, 3.0, 'fat'], [5.0, 4.5, 'fat'], [3.5, 2.0, 'centre'], [6.0, 5.0, 'thin'], [4.4, 3.8, 'fat']],
+        );
         $given = $this->given($first, $by, $today->copy()->subDays(16));
 
         Carbon::setTestNow($today->copy()->subDays(16)->setTime(10, 0));
@@ -92,7 +95,13 @@ final readonly class DemoLessons
         ]);
         $after = $this->swings($golfer, $second, self::AFTER);
         $this->kept($golfer, $second, $by);
-        $this->balls($second, [[1.0, 2.4, 'centre'], [0.4, 3.0, 'centre'], [1.5, 1.8, 'centre'], [0.8, 2.9, 'thin'], [1.1, 3.5, 'centre']]);
+        $this->balls(
+            $second,
+            [
+                [1.0, 2.4, 'centre'], [0.4, 3.0, 'centre'], [1.5, 1.8, 'centre'], [0.8, 2.9, 'thin'],
+                [1.1, 3.5, 'centre'],
+            ],
+        );
         $followUp = $this->follow->begin($given, $second, $by);
         $this->follow->feel($followUp, [
             'felt' => Seen::Better,
@@ -159,7 +168,9 @@ final readonly class DemoLessons
             ['held_on' => $lesson->held_on->toDateString(), ...$lesson->only([
                 'complaint', 'aim', 'explanation', 'traits', 'tried', 'asks_feel',
             ])],
-            array_values(array_map(Cell::int(...), Recording::query()->where('lesson_id', $lesson->id)->pluck('id')->all())),
+            array_values(
+                array_map(Cell::int(...), Recording::query()->where('lesson_id', $lesson->id)->pluck('id')->all()),
+            ),
             $by,
         );
     }
@@ -244,7 +255,9 @@ final readonly class DemoLessons
             'complaint' => 'the driver still', 'aim' => 'full speed', 'explanation' => 'rushes it', 'tried' => null,
         ]);
         $this->swings($golfer, $third, [[1.2, null], [1.0, null], [0.9, null], [1.1, null]]);
-        $given = Prescription::query()->whereHas('lesson', static fn ($q) => $q->where('golfer_id', $golfer->id))->sole();
+        $given = Prescription::query()
+            ->whereHas('lesson', static fn ($q) => $q->where('golfer_id', $golfer->id))
+            ->sole();
         $this->follow->begin($given, $third, $by);
     }
 }

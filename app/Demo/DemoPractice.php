@@ -40,7 +40,9 @@ final readonly class DemoPractice
     private const QUESTIONS = 5;
 
     /** Beside whether a fault is there, in turn. */
-    private const KINDS = [Mode::Alike, Mode::Moment, Mode::Seen, Mode::Advice, Mode::Artefact, Mode::Speed, Mode::Whole];
+    private const KINDS = [
+        Mode::Alike, Mode::Moment, Mode::Seen, Mode::Advice, Mode::Artefact, Mode::Speed, Mode::Whole,
+    ];
 
     /** Contrast sets that stand ready: kind, fault, what it is taken for, what goes wrong, on what. */
     private const SETS = [
@@ -139,7 +141,10 @@ final readonly class DemoPractice
         if ($asked->mode === Mode::Moment) {
             $at = $asked->recorded()->effectiveStations()->get($asked->skill)->t_s ?? 1.0;
 
-            return sprintf('%.4F', $at + $chance->normal(0.0, (1.3 - $right) * ToTheFrame::WITHIN[$asked->skill] / 1000.0));
+            return sprintf(
+                '%.4F',
+                $at + $chance->normal(0.0, (1.3 - $right) * ToTheFrame::WITHIN[$asked->skill] / 1000.0),
+            );
         }
         if ($mode instanceof WholeCase) {
             return self::whole($mode, $asked, $chance, $right);

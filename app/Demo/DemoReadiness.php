@@ -49,7 +49,13 @@ final readonly class DemoReadiness
     {
         $head = User::query()->where('role', Role::HeadCoach)->orderBy('id')->firstOrFail();
         Carbon::setTestNow($day->copy()->setTime(9, 0));
-        $rule = ($this->keep)('Footwork alone, two plates', DeviceClass::DualPlate, StandardLenses::DEFAULT, $this->rule(), $head);
+        $rule = ($this->keep)(
+            'Footwork alone, two plates',
+            DeviceClass::DualPlate,
+            StandardLenses::DEFAULT,
+            $this->rule(),
+            $head,
+        );
         foreach (['dov', 'hanne', 'kit'] as $who) {
             $user = self::person($who);
             Carbon::setTestNow($day->copy()->addDay()->setTime(9, 0));
@@ -69,8 +75,14 @@ final readonly class DemoReadiness
         Carbon::setTestNow($day->copy()->addDays(9)->setTime(10, 0));
         // Each only where it follows from what the test came to.
         foreach ([
-            ['hanne', DecisionKind::Suspended, 'Prescribed a drill that the golfer’s ankle speaks against; to be talked over.'],
-            ['kit', DecisionKind::Appealed, 'Half of what counted against me I would call the same way again after the debrief.'],
+            [
+                'hanne', DecisionKind::Suspended,
+                'Prescribed a drill that the golfer’s ankle speaks against; to be talked over.',
+            ],
+            [
+                'kit', DecisionKind::Appealed,
+                'Half of what counted against me I would call the same way again after the debrief.',
+            ],
         ] as [$who, $what, $why]) {
             $user = self::person($who);
             if (Standings::ofOne($user, $rule)->may($what)) {

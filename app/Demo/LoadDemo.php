@@ -524,7 +524,10 @@ final class LoadDemo
             $changes[] = [
                 'id' => substr($again->public_id, 0, 20).'-'.count($changes),
                 'target' => "call:$fault",
-                'value' => [...SheetChanges::call($call, $blind->case->kind), 'confidence' => ($call->confidence ?? 50) + 5],
+                'value' => [
+                    ...SheetChanges::call($call, $blind->case->kind),
+                    'confidence' => ($call->confidence ?? 50) + 5,
+                ],
                 'base' => count($changes),
                 'at' => Carbon::now()->getTimestampMs() - 30_000,
             ];

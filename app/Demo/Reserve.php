@@ -29,8 +29,10 @@ final class Reserve
             'Bunting' => ['hang-back' => 2], 'Linnet' => ['late-push' => 2], 'Pipit' => ['sway' => 3, 'late-load' => 2],
             'Whinchat' => [], 'Dotterel' => ['spin-out' => 3], 'Garganey' => ['late-recentre' => 3],
             'Sanderling' => ['fall-off' => 3, 'late-push' => 2], 'Turnstone' => ['early-rise' => 3],
-            'Phalarope' => ['jump-off-trail' => 3], 'Bittern' => ['hang-back' => 3], 'Crake' => ['toe-dive' => 3, 'sway' => 2],
-            'Godwit' => ['slide' => 3], 'Twite' => ['late-arrival' => 3], 'Shrike' => ['no-load' => 3, 'late-push' => 3],
+            'Phalarope' => ['jump-off-trail' => 3], 'Bittern' => ['hang-back' => 3],
+            'Crake' => ['toe-dive' => 3, 'sway' => 2],
+            'Godwit' => ['slide' => 3], 'Twite' => ['late-arrival' => 3],
+            'Shrike' => ['no-load' => 3, 'late-push' => 3],
         ]);
     }
 

@@ -32,7 +32,11 @@ final readonly class LessonSeries
     {
         return array_values(array_filter(
             $this->warm($lesson),
-            static fn (Recording $r): bool => ! in_array($r->swing, [SwingKind::Rehearsal->value, SwingKind::Drill->value], true),
+            static fn (Recording $r): bool => ! in_array(
+                $r->swing,
+                [SwingKind::Rehearsal->value, SwingKind::Drill->value],
+                true,
+            ),
         ));
     }
 

@@ -23,7 +23,9 @@ final class CodebookFlip extends Row
 {
     public $timestamps = false;
 
-    protected $fillable = ['codebook_draft_id', 'recording_id', 'lens', 'fault', 'was', 'is', 'was_margin', 'is_margin'];
+    protected $fillable = [
+        'codebook_draft_id', 'recording_id', 'lens', 'fault', 'was', 'is', 'was_margin', 'is_margin',
+    ];
 
     /** @return array<string, string> */
     protected function casts(): array

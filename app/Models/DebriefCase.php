@@ -27,7 +27,9 @@ final class DebriefCase extends Row
 {
     public $timestamps = false;
 
-    protected $fillable = ['debrief_session_id', 'sitting_case_id', 'position', 'notes', 'revealed', 'topic', 'swing', 'moment'];
+    protected $fillable = [
+        'debrief_session_id', 'sitting_case_id', 'position', 'notes', 'revealed', 'topic', 'swing', 'moment',
+    ];
 
     /** @return array<string, string> */
     protected function casts(): array

@@ -31,7 +31,10 @@ final class DebriefDecision extends Row
 {
     public $timestamps = false;
 
-    protected $fillable = ['debrief_session_id', 'debrief_case_id', 'fault', 'lies', 'what', 'owner_id', 'due_on', 'decided_at', 'done_at', 'done_by', 'outcome'];
+    protected $fillable = [
+        'debrief_session_id', 'debrief_case_id', 'fault', 'lies', 'what', 'owner_id', 'due_on', 'decided_at', 'done_at',
+        'done_by', 'outcome',
+    ];
 
     /** @return array<string, string> */
     protected function casts(): array

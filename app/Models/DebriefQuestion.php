@@ -31,7 +31,13 @@ final class DebriefQuestion extends Row
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['kind' => VoteKind::class, 'options' => 'array', 'answers' => 'array', 'stage' => VoteStage::class, 'asked_at' => 'datetime'];
+        return [
+            'kind' => VoteKind::class,
+            'options' => 'array',
+            'answers' => 'array',
+            'stage' => VoteStage::class,
+            'asked_at' => 'datetime',
+        ];
     }
 
     /** @return HasMany<DebriefVote, $this> */

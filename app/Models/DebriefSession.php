@@ -32,7 +32,9 @@ final class DebriefSession extends Row
 
     public $timestamps = false;
 
-    protected $fillable = ['sitting_id', 'started_by', 'code', 'secret', 'current_case_id', 'step', 'started_at', 'ended_at'];
+    protected $fillable = [
+        'sitting_id', 'started_by', 'code', 'secret', 'current_case_id', 'step', 'started_at', 'ended_at',
+    ];
 
     /** @return array<string, string> */
     protected function casts(): array

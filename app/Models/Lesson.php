@@ -71,7 +71,12 @@ final class Lesson extends Row
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['held_on' => 'date', 'asks_feel' => 'boolean', 'seen_before' => 'boolean', 'feel_locked_at' => 'datetime'];
+        return [
+            'held_on' => 'date',
+            'asks_feel' => 'boolean',
+            'seen_before' => 'boolean',
+            'feel_locked_at' => 'datetime',
+        ];
     }
 
     /** @return BelongsTo<Golfer, $this> */

@@ -62,7 +62,8 @@ final class MadeSwing extends Row
     private ?SwingBasis $true = null;
 
     protected $fillable = [
-        'key', 'spec', 'rate_hz', 'mass_kg', 'channels', 'samples', 'points_hz', 'points', 'coordinates', 'stations', 'stance',
+        'key', 'spec', 'rate_hz', 'mass_kg', 'channels', 'samples', 'points_hz', 'points', 'coordinates', 'stations',
+        'stance',
         'measured', 'truly', 'settled', 'core_version', 'made_at',
     ];
 
@@ -158,7 +159,11 @@ final class MadeSwing extends Row
         uasort($times, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
 
         return StationTimes::fromTimes(array_map(
-            static fn (array $of): StationTime => new StationTime((float) $of[0], (float) $of[1], StationSource::Motion),
+            static fn (array $of): StationTime => new StationTime(
+                (float) $of[0],
+                (float) $of[1],
+                StationSource::Motion,
+            ),
             $times,
         ));
     }

@@ -39,7 +39,8 @@ final class PracticeAnswer extends Row
     public $timestamps = false;
 
     protected $fillable = [
-        'practice_sitting_id', 'place', 'mode', 'skill', 'recording_id', 'made_swing_id', 'fault', 'key_entry_id', 'topic', 'why',
+        'practice_sitting_id', 'place', 'mode', 'skill', 'recording_id', 'made_swing_id', 'fault', 'key_entry_id',
+        'topic', 'why',
         'difficulty', 'said', 'right', 'off_ms', 'asked_at', 'answered_at',
     ];
 

@@ -37,7 +37,8 @@ final class ReadinessDecision extends Row
     public const UPDATED_AT = null;
 
     protected $fillable = [
-        'user_id', 'readiness_rule_id', 'readiness_test_id', 'kind', 'decided_by', 'reason', 'conditions', 'until', 'evidence',
+        'user_id', 'readiness_rule_id', 'readiness_test_id', 'kind', 'decided_by', 'reason', 'conditions', 'until',
+        'evidence',
         'checksum', 'code', 'created_at',
     ];
 

@@ -71,7 +71,9 @@ final readonly class BackupManifest
         $text = @file_get_contents($path);
         $mac = @file_get_contents("$path.mac");
         if ($text === false || $mac === false || ! hash_equals($vault->mac($text), trim($mac))) {
-            throw new RuntimeException(basename(dirname($path)).': its manifest was changed, or lies under another key');
+            throw new RuntimeException(
+                basename(dirname($path)).': its manifest was changed, or lies under another key',
+            );
         }
         $is = json_decode($text, true, 16, JSON_THROW_ON_ERROR);
         if (! is_array($is) || ($is['format'] ?? null) !== self::FORMAT || ($is['version'] ?? null) !== self::VERSION) {

@@ -29,7 +29,10 @@ final readonly class EnvFile
     /** @param  array<string, string>  $values */
     public function set(array $values): void
     {
-        $kept = array_filter($this->lines(), static fn (string $line): bool => ! isset($values[strstr($line, '=', true)]));
+        $kept = array_filter(
+            $this->lines(),
+            static fn (string $line): bool => ! isset($values[strstr($line, '=', true)]),
+        );
         foreach ($values as $name => $value) {
             $kept[] = "$name=$value";
         }

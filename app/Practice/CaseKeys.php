@@ -52,7 +52,8 @@ final class CaseKeys
         ]));
         $wrong = array_slice(array_values(array_filter(
             $others,
-            static fn (string $of): bool => ! in_array($of, $settled, true) && ! str_starts_with($of, Outside::Other->value),
+            static fn (string $of): bool => ! in_array($of, $settled, true)
+                && ! str_starts_with($of, Outside::Other->value),
         )), 0, self::CHOICES - 1);
 
         return $chance->shuffled([$chance->shuffled($settled)[0], ...$wrong]);

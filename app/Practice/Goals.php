@@ -38,7 +38,10 @@ final readonly class Goals
     {
         $goals = TrainingGoal::query()
             ->standing()
-            ->when($person !== null || ! $asks->isHeadCoach(), static fn ($q) => $q->where('user_id', ($person ?? $asks)->id))
+            ->when(
+                $person !== null || ! $asks->isHeadCoach(),
+                static fn ($q) => $q->where('user_id', ($person ?? $asks)->id),
+            )
             ->where('due_on', '>=', now()->subDays(self::PAST_DAYS * 6)->toDateString())
             ->with(['user', 'setter'])
             ->orderBy('due_on')
@@ -46,7 +49,9 @@ final readonly class Goals
             ->limit(200)
             ->get();
         $counts = self::counts($goals);
-        $all = array_values($goals->map(fn (TrainingGoal $g): array => $this->row($g, $counts[$g->id] ?? 0, $asks))->all());
+        $all = array_values(
+            $goals->map(fn (TrainingGoal $g): array => $this->row($g, $counts[$g->id] ?? 0, $asks))->all(),
+        );
         $open = array_values(array_filter($all, static fn (array $g): bool => ! $g['isDone']));
         $done = array_values(array_filter($all, static fn (array $g): bool => $g['isDone']));
 
@@ -80,7 +85,10 @@ final readonly class Goals
             'says' => $goal->kind === GoalKind::Words ? $goal->words : trans_choice(
                 "plans.says.{$goal->kind->value}".($goal->fault === null ? '' : '-fault'),
                 $goal->amount,
-                ['count' => $goal->amount, 'fault' => $this->codebooks->current()->faults[$goal->fault ?? '']->name ?? $goal->fault],
+                [
+                    'count' => $goal->amount,
+                    'fault' => $this->codebooks->current()->faults[$goal->fault ?? '']->name ?? $goal->fault,
+                ],
             ),
             'done' => min($done, $goal->amount),
             'of' => $goal->amount,

@@ -26,7 +26,10 @@ final class Hours
      */
     public static function of(User $asks, Carbon $from, Carbon $to): array
     {
-        $who = static fn (Builder $q, string $column): Builder => $asks->isHeadCoach() ? $q : $q->where($column, $asks->id);
+        $who = static fn (Builder $q, string $column): Builder => $asks->isHeadCoach() ? $q : $q->where(
+            $column,
+            $asks->id,
+        );
         $practised = $who(DB::table('practice_answers')
             ->join('practice_sittings', 'practice_sittings.id', '=', 'practice_answers.practice_sitting_id')
             ->whereBetween('practice_answers.answered_at', [$from, $to]), 'practice_sittings.user_id')

@@ -52,7 +52,9 @@ final readonly class IsItThere implements PracticeMode
             foreach ($made['settled'] as $of => $present) {
                 if (
                     ($fault === null || $of === $fault) && ($held[$of][(int) $present] ?? 0) < self::ENOUGH &&
-                    ($this->codebooks->current()->faults[$of] ?? null)?->observability($made['shown'])->supports() === true
+                    ($this->codebooks->current()->faults[$of] ?? null)
+                        ?->observability($made['shown'])
+                        ->supports() === true
                 ) {
                     $out["made {$made['id']} $of"] = new Question(
                         "made {$made['id']} $of",
@@ -120,7 +122,9 @@ final readonly class IsItThere implements PracticeMode
 
     public function others(PracticeAnswer $answer): array
     {
-        return $answer->answered_at === null ? [] : $this->contrasts->beside($answer, ContrastKind::Alike, ContrastKind::Fault);
+        return $answer->answered_at === null
+            ? []
+            : $this->contrasts->beside($answer, ContrastKind::Alike, ContrastKind::Fault);
     }
 
     public function judged(PracticeAnswer $answer, string $said): array

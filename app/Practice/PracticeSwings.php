@@ -41,7 +41,9 @@ final readonly class PracticeSwings
             ->limit(self::LOOKED_AT)
             ->get();
         $onlooker = $this->onlookers->of($user);
-        $onlooker->know(array_values($places->map(static fn (SittingCase $c): int => $c->recording->id)->unique()->all()));
+        $onlooker->know(
+            array_values($places->map(static fn (SittingCase $c): int => $c->recording->id)->unique()->all()),
+        );
         $out = [];
         foreach ($places as $place) {
             if (count($out) === self::SWINGS) {

@@ -75,7 +75,12 @@ final readonly class WhatHelps implements PracticeMode
             'recording_id' => (int) $question->swing,
             'fault' => $asks === 'decision' ? $of : null,
             'key_entry_id' => null,
-            'topic' => ['key' => $key->id, 'asks' => $asks, 'rung' => $asks === 'drill' ? $of : null, 'options' => $options],
+            'topic' => [
+                'key' => $key->id,
+                'asks' => $asks,
+                'rung' => $asks === 'drill' ? $of : null,
+                'options' => $options,
+            ],
         ];
     }
 

@@ -168,7 +168,12 @@ final readonly class WhichOfTwo implements PracticeMode
             'lines' => $lines,
             'fault' => $shown->key,
             'reasons' => $reasons,
-            'beside' => $this->truth->beside($answer, $shown->key, $labels[$shown->key === $answer->fault ? 0 : 1], $user),
+            'beside' => $this->truth->beside(
+                $answer,
+                $shown->key,
+                $labels[$shown->key === $answer->fault ? 0 : 1],
+                $user,
+            ),
             'notes' => [],
         ];
     }

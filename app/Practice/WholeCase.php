@@ -91,7 +91,9 @@ final readonly class WholeCase implements PracticeMode
     {
         return [
             'title' => (string) __('practice.whole.title'),
-            'asks' => (string) __(self::list($answer, 'options') === [] ? 'practice.whole.asks-there' : 'practice.whole.asks'),
+            'asks' => (string) __(
+                self::list($answer, 'options') === [] ? 'practice.whole.asks-there' : 'practice.whole.asks',
+            ),
             'look' => '',
             'station' => 'AD',
         ];
@@ -183,7 +185,9 @@ final readonly class WholeCase implements PracticeMode
             $named = static fn (string $v): string => $call->asks === 'fault'
                 ? (string) __("calls.$v")
                 : CaseAdvice::finding($v, $codebook);
-            $what = $call->asks === 'fault' ? $this->truth->fault($call->fault)->name : (string) __('practice.whole.cause');
+            $what = $call->asks === 'fault' ? $this->truth->fault($call->fault)->name : (string) __(
+                'practice.whole.cause',
+            );
             if ($call->right) {
                 $alike[$named($call->told)][] = $what;
             } else {
@@ -244,7 +248,9 @@ final readonly class WholeCase implements PracticeMode
 
         return array_filter(
             $made['settled'],
-            static fn (string $key): bool => ($faults[$key] ?? null)?->observability($made['shown'])->supports() === true,
+            static fn (string $key): bool => ($faults[$key] ?? null)
+                ?->observability($made['shown'])
+                ->supports() === true,
             ARRAY_FILTER_USE_KEY,
         );
     }

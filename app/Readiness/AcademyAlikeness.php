@@ -75,7 +75,10 @@ final class AcademyAlikeness
         $criteria = $rule->toCore()->criteria;
 
         return array_map(static function (Criterion $of, int $i) use ($cases, $hidden): array {
-            $calls = array_filter(array_map(static fn (array $c): int => $c['calls'][$i], $cases), static fn (int $n): bool => $n > 0);
+            $calls = array_filter(
+                array_map(static fn (array $c): int => $c['calls'][$i], $cases),
+                static fn (int $n): bool => $n > 0,
+            );
 
             return [
                 'calls' => $calls === [] ? 1.0 : max(1.0, (float) array_sum($calls) / count($calls)),

@@ -146,7 +146,10 @@ final readonly class Evidence
     {
         $out = [];
         foreach (KeyEntry::query()
-            ->whereIn('key_version_id', $readings->map(static fn (Reading $r): ?int => $r->case->sitting->key_version_id)->unique())
+            ->whereIn(
+                'key_version_id',
+                $readings->map(static fn (Reading $r): ?int => $r->case->sitting->key_version_id)->unique(),
+            )
             ->whereIn('case_id', $readings->map(static fn (Reading $r): int => $r->case->case_id))
             ->get(['id', 'key_version_id', 'case_id', 'fault', 'label', 'grade', 'ruling']) as $entry) {
             $label = $entry->scoredLabel();
@@ -166,7 +169,10 @@ final readonly class Evidence
     {
         $out = [];
         foreach (KeyCase::query()
-            ->whereIn('key_version_id', $readings->map(static fn (Reading $r): ?int => $r->case->sitting->key_version_id)->unique())
+            ->whereIn(
+                'key_version_id',
+                $readings->map(static fn (Reading $r): ?int => $r->case->sitting->key_version_id)->unique(),
+            )
             ->whereIn('case_id', $readings->map(static fn (Reading $r): int => $r->case->case_id))
             ->get() as $key) {
             $out["$key->key_version_id|$key->case_id"] = $key->toCore();
@@ -200,7 +206,8 @@ final readonly class Evidence
             $causes !== [],
             array_intersect(CaseConsensus::causes($core), $causes) !== [],
         );
-        $would = $core->drill === null || $core->stop === null ? null : $key->appropriateness($core->drill, $core->stop);
+        $would = $core->drill === null
+            || $core->stop === null ? null : $key->appropriateness($core->drill, $core->stop);
         self::count(
             $bars,
             BarKind::Unsafe,

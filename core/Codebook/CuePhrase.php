@@ -87,7 +87,9 @@ final readonly class CuePhrase
             }
             $claims[] = $needs;
         }
-        $said = array_values(array_filter($r->texts($row, 'said'), static fn (string $s): bool => self::plain($s) !== ''));
+        $said = array_values(
+            array_filter($r->texts($row, 'said'), static fn (string $s): bool => self::plain($s) !== ''),
+        );
         $provokes = $r->texts($row, 'provokes');
         if ($said === [] || ($provokes === [] && $claims === [])) {
             throw $r->refuse('cue-empty', 'said');

@@ -24,7 +24,10 @@ final class DocumentChanges
         $out = [];
         foreach (CodebookDocument::PARTS as $part) {
             foreach ($now[$part] + $then[$part] as $key => $_) {
-                array_push($out, ...self::ofRow($part, (string) $key, $then[$part][$key] ?? null, $now[$part][$key] ?? null));
+                array_push(
+                    $out,
+                    ...self::ofRow($part, (string) $key, $then[$part][$key] ?? null, $now[$part][$key] ?? null),
+                );
             }
         }
 
@@ -46,7 +49,9 @@ final class DocumentChanges
         $name = is_array($name) ? $name[array_key_first($name)] ?? $key : $name;
         $name = is_string($name) ? $name : $key;
         if ($was === null || $is === null) {
-            return [new DocumentChange($part, $key, $name, [], $was === null ? null : $name, $is === null ? null : $name)];
+            return [
+                new DocumentChange($part, $key, $name, [], $was === null ? null : $name, $is === null ? null : $name),
+            ];
         }
         [$then, $now] = [self::leaves($was), self::leaves($is)];
         $out = [];
@@ -98,7 +103,8 @@ final class DocumentChanges
     {
         $out = [];
         foreach ($list as $i => $one) {
-            $needs = $one['needs'] ?? (array_is_list($one) ? $one : array_intersect_key($one, ['region' => 1, 'side' => 1]));
+            $needs = $one['needs']
+                ?? (array_is_list($one) ? $one : array_intersect_key($one, ['region' => 1, 'side' => 1]));
             $name = implode(' + ', array_filter((array) $needs, is_string(...)));
             $out[$name === '' || isset($out[$name]) ? (string) ($i + 1) : $name] = array_is_list($one)
                 ? ['is' => $one]
@@ -119,7 +125,8 @@ final class DocumentChanges
             return Rule::from($value)->remark();
         }
         if (is_array($value)) {
-            $isBand = count($value) === 2 && array_filter($value, static fn ($v): bool => is_int($v) || is_float($v)) === $value;
+            $isBand = count($value) === 2
+                && array_filter($value, static fn ($v): bool => is_int($v) || is_float($v)) === $value;
 
             return implode($isBand ? ' … ' : ' · ', array_map(self::written(...), $value));
         }

@@ -16,8 +16,11 @@ final class DocumentMerge
      *
      * @throws CoreException where what was changed does not stand with what is new
      */
-    public static function onto(CodebookDocument $newest, CodebookDocument $base, CodebookDocument $draft): CodebookDocument
-    {
+    public static function onto(
+        CodebookDocument $newest,
+        CodebookDocument $base,
+        CodebookDocument $draft,
+    ): CodebookDocument {
         [$from, $to, $out] = [$base->whole(), $draft->whole(), $newest->whole()];
         foreach (CodebookDocument::PARTS as $part) {
             foreach ($to[$part] as $key => $row) {
@@ -43,7 +46,9 @@ final class DocumentMerge
         $out = [];
         foreach (CodebookDocument::PARTS as $part) {
             foreach ($from[$part] + $to[$part] + $now[$part] as $key => $_) {
-                [$was, $mine, $theirs] = [$from[$part][$key] ?? null, $to[$part][$key] ?? null, $now[$part][$key] ?? null];
+                [$was, $mine, $theirs] = [
+                    $from[$part][$key] ?? null, $to[$part][$key] ?? null, $now[$part][$key] ?? null,
+                ];
                 if (! self::same($was, $mine) && ! self::same($was, $theirs) && ! self::same($mine, $theirs)) {
                     $out[] = [$part, (string) $key];
                 }

@@ -59,8 +59,12 @@ final class DocumentParts
      *
      * @throws CoreException where the rest would not stand with it
      */
-    public static function back(CodebookDocument $document, CodebookDocument $to, string $part, string $key): CodebookDocument
-    {
+    public static function back(
+        CodebookDocument $document,
+        CodebookDocument $to,
+        string $part,
+        string $key,
+    ): CodebookDocument {
         $row = $to->whole()[$part][$key] ?? null;
         if ($row === null) {
             return self::without($document, $part, $key);
@@ -71,7 +75,8 @@ final class DocumentParts
         $shared = array_intersect_key($to->lenses(), $document->lenses());
         $rules = array_filter(
             FaultRules::of($to, $key),
-            static fn (string $place): bool => ! str_starts_with($place, 'lens/') || isset($shared[explode('/', $place)[1]]),
+            static fn (string $place): bool => ! str_starts_with($place, 'lens/')
+                || isset($shared[explode('/', $place)[1]]),
             ARRAY_FILTER_USE_KEY,
         );
 

@@ -111,7 +111,8 @@ final readonly class Shown
     /** @return list<string> what is there: points, film (both views), face-on, down-the-line, and the device class */
     public function evidence(): array
     {
-        $both = $this->film || count(array_filter($this->views, static fn (View $v): bool => $v !== View::Points)) === 2;
+        $both = $this->film
+            || count(array_filter($this->views, static fn (View $v): bool => $v !== View::Points)) === 2;
 
         return [
             ...($this->points ? [View::Points->value] : []),

@@ -26,7 +26,10 @@ final class StandardCues
                 'Feel the lead heel take you before the turn is over.',
             ),
             'fire-hips' => $of(
-                ['fire the hips', 'fire your hips', 'clear the hips', 'clear your hips', 'spin the hips', 'open the hips'],
+                [
+                    'fire the hips', 'fire your hips', 'clear the hips', 'clear your hips', 'spin the hips',
+                    'open the hips',
+                ],
                 ['spin-out', 'chest-first'],
                 'Forcing the hips open first spins the trail foot and stalls or outruns the arms.',
                 'Plant the lead foot, then turn.',

@@ -128,7 +128,8 @@ final class StandardDrillPlans
                     'quiet-centre' => [false, 'it is all shift'],
                 ],
                 [
-                    [LimitRegion::Back, null], [LimitRegion::Knee, LimitSide::Both], [LimitRegion::Hip, LimitSide::Both],
+                    [LimitRegion::Back, null], [LimitRegion::Knee, LimitSide::Both],
+                    [LimitRegion::Hip, LimitSide::Both],
                     [LimitRegion::Ankle, LimitSide::Both], [LimitRegion::Balance, null],
                     [LimitRegion::HeartAndBreath, null], [LimitRegion::Pregnancy, null],
                 ],

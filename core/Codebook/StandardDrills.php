@@ -39,9 +39,23 @@ final class StandardDrills
 
             return $out;
         };
-        $more = static fn (Measure $m, ?Station $at = null): ExpectedChange => new ExpectedChange($m, Way::Larger, null, $at);
-        $less = static fn (Measure $m, ?Station $at = null): ExpectedChange => new ExpectedChange($m, Way::Smaller, null, $at);
-        $to = static fn (Measure $m, float $value, ?Station $at = null): ExpectedChange => new ExpectedChange($m, Way::Toward, $value, $at);
+        $more = static fn (Measure $m, ?Station $at = null): ExpectedChange => new ExpectedChange(
+            $m,
+            Way::Larger,
+            null,
+            $at,
+        );
+        $less = static fn (Measure $m, ?Station $at = null): ExpectedChange => new ExpectedChange(
+            $m,
+            Way::Smaller,
+            null,
+            $at,
+        );
+        $to = static fn (
+            Measure $m,
+            float $value,
+            ?Station $at = null,
+        ): ExpectedChange => new ExpectedChange($m, Way::Toward, $value, $at);
 
         return [
             'step-in' => $of($more(Measure::RecentreLead), $more(Measure::LevelShare)),

@@ -83,7 +83,9 @@ final readonly class Aid
 
         return match ($this->kind) {
             'rod' => [self::line('aid', $x, $y, $toX, $toY)],
-            'marker' => [Shape::path('aid', sprintf('M%.0f %.0fL%.0f %.0fL%.0f %.0fZ', $x - 55, $y, $x, $y - 150, $x + 55, $y))],
+            'marker' => [
+                Shape::path('aid', sprintf('M%.0f %.0fL%.0f %.0fL%.0f %.0fZ', $x - 55, $y, $x, $y - 150, $x + 55, $y)),
+            ],
             'disc' => [Shape::path('aid', sprintf(
                 'M%.0f %.0fa125 24 0 1 0 250 0a125 24 0 1 0 -250 0Z',
                 $x - 125.0,

@@ -50,14 +50,26 @@ final readonly class Mannequin
                 [$a, $b] = [$points["{$side}_$ends[0]"], $points["{$side}_$ends[1]"]];
                 $parts[] = [
                     self::near($a, $b, $view),
-                    self::limb($side, self::seen($a, $view), self::THICK[$ends[0]], self::seen($b, $view), self::THICK[$ends[1]]),
+                    self::limb(
+                        $side,
+                        self::seen($a, $view),
+                        self::THICK[$ends[0]],
+                        self::seen($b, $view),
+                        self::THICK[$ends[1]],
+                    ),
                 ];
             }
         }
         $parts[] = [self::near($points['pelvis'], $points['chest'], $view), self::trunk($points, $view)];
         $parts[] = [
             self::near($points['neck'], $points['head'], $view),
-            self::limb('skin', self::seen($points['neck'], $view), self::NECK, self::seen($points['head'], $view), self::NECK),
+            self::limb(
+                'skin',
+                self::seen($points['neck'], $view),
+                self::NECK,
+                self::seen($points['head'], $view),
+                self::NECK,
+            ),
         ];
         $parts[] = [
             self::near($points['head'], $points['nose'], $view),
@@ -118,7 +130,11 @@ final readonly class Mannequin
             return Shape::path($part, self::circle($first > $second ? $a : $b, max($first, $second)));
         }
         [$along, $across] = [($b[0] - $a[0]) / $length, ($b[1] - $a[1]) / $length];
-        $at = static fn (float $x, float $y, float $r): string => sprintf('%.0f %.0f', $x - $across * $r, $y + $along * $r);
+        $at = static fn (float $x, float $y, float $r): string => sprintf(
+            '%.0f %.0f',
+            $x - $across * $r,
+            $y + $along * $r,
+        );
 
         return Shape::path($part, sprintf(
             'M%sL%sA%.0f %.0f 0 0 0 %sL%sA%.0f %.0f 0 0 0 %sZ',

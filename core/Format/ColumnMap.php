@@ -117,7 +117,9 @@ final readonly class ColumnMap
             str_contains($joined, 'cop') && str_contains($joined, 'y') => 'copy_mm',
             str_starts_with($joined, 'fx') || str_starts_with($joined, 'forcex') => 'fx_n',
             str_starts_with($joined, 'fy') || str_starts_with($joined, 'forcey') => 'fy_n',
-            str_starts_with($joined, 'fz') || str_starts_with($joined, 'forcez') || str_starts_with($joined, 'vertical') => 'fz_n',
+            str_starts_with($joined, 'fz')
+                || str_starts_with($joined, 'forcez')
+                || str_starts_with($joined, 'vertical') => 'fz_n',
             str_starts_with($joined, 'mz') ||
                 str_starts_with($joined, 'tz') ||
                 str_starts_with($joined, 'freemoment') ||

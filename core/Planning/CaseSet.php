@@ -118,7 +118,10 @@ final readonly class CaseSet
     private static function toRepeat(array $order, int $repeats): array
     {
         $alike = array_count_values(array_map(static fn (Candidate $c): string => $c->beside, $order));
-        usort($order, static fn (Candidate $a, Candidate $b): int => ($alike[$a->beside] === 1) <=> ($alike[$b->beside] === 1));
+        usort(
+            $order,
+            static fn (Candidate $a, Candidate $b): int => ($alike[$a->beside] === 1) <=> ($alike[$b->beside] === 1),
+        );
 
         return array_map(
             static fn (Candidate $c): string => $c->id,

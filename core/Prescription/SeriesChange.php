@@ -103,7 +103,8 @@ final readonly class SeriesChange
             $gain > $u => Seen::Better,
             -$gain > $u => Seen::Worse,
             abs($difference->change) + $u <= $own => Seen::Same,
-            $wanted->isMetBy($second->mean - $u, $second->mean + $u) && $wanted->goodness($first->mean) >= 0.0 => Seen::Same,
+            $wanted->isMetBy($second->mean - $u, $second->mean + $u)
+                && $wanted->goodness($first->mean) >= 0.0 => Seen::Same,
             default => Seen::CannotBeSaid,
         };
 
@@ -147,6 +148,8 @@ final readonly class SeriesChange
      */
     public static function doubt(array $of): float
     {
-        return $of === [] ? 0.0 : array_sum(array_map(static fn (Measured $m): float => (float) $m->uncertainty, $of)) / (float) count($of);
+        return $of === []
+            ? 0.0
+            : array_sum(array_map(static fn (Measured $m): float => (float) $m->uncertainty, $of)) / (float) count($of);
     }
 }

@@ -32,7 +32,9 @@ final readonly class Place
             $this->state === SittingState::Draft, $this->withdrawn => null,
             $this->reserved => Why::Reserved,
             // In a following round nothing is read blind: its cases were.
-            $this->state === SittingState::Open && $this->pending && $this->kind !== SittingKind::Following => Why::Awaited,
+            $this->state === SittingState::Open
+                && $this->pending
+                && $this->kind !== SittingKind::Following => Why::Awaited,
             $this->state->isUnderWay() => Why::Unpublished,
             default => null,
         };

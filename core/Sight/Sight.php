@@ -31,7 +31,8 @@ final readonly class Sight
             $s->feelAwaited => self::these(Thing::Film, Thing::Context),
             $s->own => self::nothing(Why::Own),
             $s->hiddenBy() !== null => self::nothing($s->hiddenBy()),
-            $s->isOpen() && $s->leads => self::these(Thing::Film, Thing::Trace, Thing::Context, Thing::Flight, Thing::Numbers),
+            $s->isOpen()
+                && $s->leads => self::these(Thing::Film, Thing::Trace, Thing::Context, Thing::Flight, Thing::Numbers),
             $s->consents && $s->isPublished() => self::these(
                 Thing::Film,
                 Thing::Trace,

@@ -56,7 +56,9 @@ final readonly class Prescriber
         $faults = array_keys($strength);
         $first = $faults[0] ?? null;
         $both = $chance->uniform() < 0.35;
-        $causes = array_values(array_unique([...$named, ...$first !== null && ($named === [] || $both) ? [$first] : []]));
+        $causes = array_values(
+            array_unique([...$named, ...$first !== null && ($named === [] || $both) ? [$first] : []]),
+        );
         $calls = $reading->calls;
         if ($named !== [] && $first !== null && ! $both) {
             $calls[$first] = self::altered($calls[$first], Outside::from($named[0]));

@@ -265,7 +265,13 @@ final class RoundErrors
      */
     public static function random(float $rate, int $studies): array
     {
-        $out = ['gwet_ac1' => 0.0, 'krippendorff_alpha' => 0.0, 'present' => 0.0, 'ac1_words' => 0.0, 'alpha_words' => 0.0];
+        $out = [
+            'gwet_ac1' => 0.0,
+            'krippendorff_alpha' => 0.0,
+            'present' => 0.0,
+            'ac1_words' => 0.0,
+            'alpha_words' => 0.0,
+        ];
         $named = 0;
         for ($s = 0; $s < $studies; $s++) {
             $chance = new Chance("random|$rate|$s");

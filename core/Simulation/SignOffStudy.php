@@ -61,7 +61,9 @@ final class SignOffStudy
         }
         $read = [];
         do {
-            $read[] = [$this->case($chance, $right[0], self::CALLS[0]), $this->case($chance, $right[1], self::CALLS[1])];
+            $read[] = [
+                $this->case($chance, $right[0], self::CALLS[0]), $this->case($chance, $right[1], self::CALLS[1]),
+            ];
             $course = TestCourse::of($tests, $read);
         } while ($course->decision() === SignOffDecision::GoesOn);
 

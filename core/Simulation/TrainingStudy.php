@@ -111,6 +111,7 @@ final class TrainingStudy
             return $all[$chance->between(0, count($all) - 1)];
         }
 
-        return NextQuestion::of($all, Learner::skills($said, $this->faults, $day), $before, [], $chance)->question ?? $all[0];
+        return NextQuestion::of($all, Learner::skills($said, $this->faults, $day), $before, [], $chance)->question
+            ?? $all[0];
     }
 }

@@ -18,8 +18,12 @@ final readonly class Alikeness
 
     private const GOLFERS = 8;
 
-    private function __construct(public float $estimate, public float $upper, public float $callsACase, public int $cases)
-    {
+    private function __construct(
+        public float $estimate,
+        public float $upper,
+        public float $callsACase,
+        public int $cases,
+    ) {
     }
 
     /**

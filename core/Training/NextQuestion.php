@@ -117,7 +117,11 @@ final readonly class NextQuestion
                 fault: $skill->fault,
                 low_percent: 100.0 * $skill->low(),
             ),
-            ($skill->since ?? 0.0) >= self::DUE => Remark::of(Reason::Due, fault: $skill->fault, days: $skill->since ?? 0.0),
+            ($skill->since ?? 0.0) >= self::DUE => Remark::of(
+                Reason::Due,
+                fault: $skill->fault,
+                days: $skill->since ?? 0.0,
+            ),
             default => Remark::of(Reason::Kept, fault: $skill->fault),
         };
     }

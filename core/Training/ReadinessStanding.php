@@ -53,7 +53,8 @@ final readonly class ReadinessStanding
 
         return match ($what) {
             // Anew as well: a sign-off that ends, or after a refusal, once nothing is appealed.
-            DecisionKind::SignedOff, DecisionKind::Refused => ! $this->isAppealed && $this->state !== ReadinessState::Suspended,
+            DecisionKind::SignedOff,
+            DecisionKind::Refused => ! $this->isAppealed && $this->state !== ReadinessState::Suspended,
             DecisionKind::Suspended => in_array($this->state, [
                 ReadinessState::SignedOff,
                 ReadinessState::Recheck,
@@ -75,7 +76,12 @@ final readonly class ReadinessStanding
         return match ($what) {
             DecisionKind::SignedOff => new self(ReadinessState::SignedOff, false, $until, null),
             DecisionKind::Refused => new self(ReadinessState::Refused, false, null, DecisionKind::Refused),
-            DecisionKind::Suspended => new self(ReadinessState::Suspended, false, $this->until, DecisionKind::Suspended),
+            DecisionKind::Suspended => new self(
+                ReadinessState::Suspended,
+                false,
+                $this->until,
+                DecisionKind::Suspended,
+            ),
             DecisionKind::Reinstated => new self(ReadinessState::SignedOff, false, $this->until, null),
             DecisionKind::Appealed => new self($this->state, true, $this->until, $this->appealsWhat),
             // What was suspended holds again as it did; what was refused may be tested and decided anew.

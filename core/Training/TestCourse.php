@@ -58,7 +58,13 @@ final readonly class TestCourse
             }
         }
 
-        return new self($tests, array_values($lambda), array_values($decisions), array_values($counted), array_values($cases));
+        return new self(
+            $tests,
+            array_values($lambda),
+            array_values($decisions),
+            array_values($counted),
+            array_values($cases),
+        );
     }
 
     public function decision(): SignOffDecision

@@ -22,6 +22,8 @@ return new class extends Migration
 
     public function down(): void
     {
-        DB::unprepared('alter table devices drop token_expires_at, drop class, drop previous_hash, drop previous_until;');
+        DB::unprepared(
+            'alter table devices drop token_expires_at, drop class, drop previous_hash, drop previous_until;',
+        );
     }
 };

@@ -219,7 +219,9 @@ it('has one class for one use case, one page and one policy, closed to heirs', f
 arch('models stay models')
     ->expect('App\Models')
     ->toExtend('Illuminate\Database\Eloquent\Model')
-    ->ignoring(['App\Models\User', 'App\Models\BootsByName', 'App\Models\RowJson', 'App\Models\Casts', 'App\Models\Enums']);
+    ->ignoring(
+        ['App\Models\User', 'App\Models\BootsByName', 'App\Models\RowJson', 'App\Models\Casts', 'App\Models\Enums'],
+    );
 arch('no debugging is left behind')
     ->expect(['dd', 'dump', 'var_dump', 'ray', 'die'])
     ->not->toBeUsed();

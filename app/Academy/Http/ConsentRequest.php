@@ -19,7 +19,9 @@ final class ConsentRequest extends FormRequest
     {
         return [
             ...$this->scopeRules(),
-            'given_on' => ['bail', 'required', 'string', 'date_format:Y-m-d', 'after:1990-01-01', 'before_or_equal:tomorrow'],
+            'given_on' => [
+                'bail', 'required', 'string', 'date_format:Y-m-d', 'after:1990-01-01', 'before_or_equal:tomorrow',
+            ],
             'expires_on' => ['bail', 'required', 'string', 'date_format:Y-m-d', 'after:given_on', 'before:2100-01-01'],
             'guardian' => ['nullable', 'string', 'max:120'],
             'paper' => ['nullable', 'file', 'max:8192', 'mimes:pdf,jpg,jpeg,png'],

@@ -22,9 +22,13 @@ final class LimitRequest extends FormRequest
             'region' => ['required', 'string', Rule::enum(LimitRegion::class)],
             'side' => ['nullable', 'string', Rule::enum(LimitSide::class)],
             'severity' => ['required', 'string', Rule::enum(LimitSeverity::class)],
-            'since' => ['bail', 'nullable', 'string', 'date_format:Y-m-d', 'after:1900-01-01', 'before_or_equal:tomorrow'],
+            'since' => [
+                'bail', 'nullable', 'string', 'date_format:Y-m-d', 'after:1900-01-01', 'before_or_equal:tomorrow',
+            ],
             'is_cleared' => ['boolean'],
-            'cleared_until' => ['bail', 'nullable', 'string', 'date_format:Y-m-d', 'after:2000-01-01', 'before:2200-01-01'],
+            'cleared_until' => [
+                'bail', 'nullable', 'string', 'date_format:Y-m-d', 'after:2000-01-01', 'before:2200-01-01',
+            ],
             'note' => ['nullable', 'string', 'max:200'],
         ];
     }

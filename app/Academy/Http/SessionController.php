@@ -35,7 +35,11 @@ final class SessionController extends Controller
     public function store(LoginRequest $request, LogIn $logIn): RedirectResponse
     {
         $this->backTo(route('login'));
-        $user = $logIn->password($request->email(), $request->string('password')->value(), KnownBrowser::caller($request));
+        $user = $logIn->password(
+            $request->email(),
+            $request->string('password')->value(),
+            KnownBrowser::caller($request),
+        );
         if ($user === null) {
             throw ValidationException::withMessages(['email' => (string) __('login.refused')]);
         }

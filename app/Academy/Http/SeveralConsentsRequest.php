@@ -21,7 +21,9 @@ final class SeveralConsentsRequest extends FormRequest
             ...$this->scopeRules(),
             'golfers' => ['required', 'array', 'min:1', 'max:200'],
             'golfers.*' => ['integer', 'distinct'],
-            'given_on' => ['bail', 'required', 'string', 'date_format:Y-m-d', 'after:1990-01-01', 'before_or_equal:tomorrow'],
+            'given_on' => [
+                'bail', 'required', 'string', 'date_format:Y-m-d', 'after:1990-01-01', 'before_or_equal:tomorrow',
+            ],
             'expires_on' => ['bail', 'required', 'string', 'date_format:Y-m-d', 'after:given_on', 'before:2100-01-01'],
         ];
     }

@@ -132,8 +132,13 @@ final readonly class AdviceBehind
      * @param  list<bool>  $right
      * @return AdviceCell
      */
-    private static function each(Reading $said, AdvisedCase $case, string $what, array $right, Codebook $codebook): array
-    {
+    private static function each(
+        Reading $said,
+        AdvisedCase $case,
+        string $what,
+        array $right,
+        Codebook $codebook,
+    ): array {
         $settled = ($what === 'trend' ? $case->key?->trends : $case->key?->decisions) ?? [];
         $own = $panel = [];
         foreach ($said->calls as $fault => $call) {

@@ -55,7 +55,11 @@ final readonly class AgreementCues
                 )),
                 'unsupported' => $of['unsupported'],
                 'why' => self::why($phrases[$key]),
-                'cases' => array_slice(array_values(array_intersect_key($places, array_flip($of['cases']))), 0, self::CASES),
+                'cases' => array_slice(
+                    array_values(array_intersect_key($places, array_flip($of['cases']))),
+                    0,
+                    self::CASES,
+                ),
             ], array_keys($result->phrases), $result->phrases),
         ];
     }

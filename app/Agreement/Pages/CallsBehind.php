@@ -246,7 +246,10 @@ final readonly class CallsBehind
             ->join('readings', 'readings.sitting_case_id', '=', 'place.id')
             ->join('calls', 'calls.reading_id', '=', 'readings.id')
             ->whereIn('first.id', $cases)
-            ->where(static fn (Builder $q): Builder => $q->where('place.occasion', '>', 1)->orWhere('readings.stage', 'reveal'))
+            ->where(
+                static fn (Builder $q): Builder => $q->where('place.occasion', '>', 1)
+                    ->orWhere('readings.stage', 'reveal'),
+            )
             ->whereNotNull('readings.handed_in_at')
             ->when($fault !== null, static fn ($q) => $q->where('calls.fault', $fault))
             ->orderBy('readings.id')

@@ -24,8 +24,13 @@ final readonly class PublishDraft
     }
 
     /** @throws ActionException in one sentence; nothing is stored */
-    public function __invoke(CodebookDraft $draft, int $revision, string $version, string $note, User $by): CodebookVersion
-    {
+    public function __invoke(
+        CodebookDraft $draft,
+        int $revision,
+        string $version,
+        string $note,
+        User $by,
+    ): CodebookVersion {
         return DB::transaction(function () use ($draft, $revision, $version, $note, $by): CodebookVersion {
             $draft = CodebookDraft::query()->lockForUpdate()->findOrFail($draft->id);
             $refused = match (true) {

@@ -41,7 +41,11 @@ final class DrillForm extends DraftForm
 
     public function onto(CodebookDocument $document, string $key): CodebookDocument
     {
-        $row = $this->worded(self::row($document, 'drills', $key), ['name', 'for', 'not', 'set_up', 'far'], ['caution']);
+        $row = $this->worded(
+            self::row($document, 'drills', $key),
+            ['name', 'for', 'not', 'set_up', 'far'],
+            ['caution'],
+        );
         $row['steps'] = $this->lines('steps');
         $row['expected'] = $this->expected();
         $row['harms'] = $this->boolean('harms');

@@ -26,8 +26,12 @@ use Illuminate\Support\Facades\Lang;
  */
 final readonly class CodebookPage
 {
-    public function __construct(private Codebooks $codebooks, private Wording $words, private FaultSection $faults, private Glossary $glossary)
-    {
+    public function __construct(
+        private Codebooks $codebooks,
+        private Wording $words,
+        private FaultSection $faults,
+        private Glossary $glossary,
+    ) {
     }
 
     /** @return array<string, mixed> */

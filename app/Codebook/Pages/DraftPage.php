@@ -65,7 +65,8 @@ final readonly class DraftPage
         return [
             'version' => $newest->version(),
             'both' => array_map(
-                static fn (array $of): string => self::name($draft, $of[0], $of[1]) ?? self::name($newest, $of[0], $of[1])
+                static fn (array $of): string => self::name($draft, $of[0], $of[1])
+                    ?? self::name($newest, $of[0], $of[1])
                     ?? $of[1],
                 DocumentMerge::contested($newest, $base, $draft),
             ),

@@ -43,7 +43,12 @@ final class FaultFields
                 Field::choose('station', $word('station'), $row['station'] ?? '', $stations),
                 $area('look_for'),
                 $area('in_the_trace'),
-                Field::lines('confused_with', $word('confused_with'), $row['confused_with'] ?? [], $word('a-line-each')),
+                Field::lines(
+                    'confused_with',
+                    $word('confused_with'),
+                    $row['confused_with'] ?? [],
+                    $word('a-line-each'),
+                ),
                 $area('counter_example'),
                 $area('disagreement'),
             ]),

@@ -106,9 +106,25 @@ final readonly class RowPage
 
         return [
             self::group('', [
-                Field::lines('said', (string) __('draft.fields.said'), $row['said'] ?? [], (string) __('draft.hints.said')),
-                Field::ticks('provokes', (string) __('draft.fields.provokes'), $row['provokes'] ?? [], self::faults($document)),
-                Field::ticks('claims', (string) __('draft.fields.claims'), $claims, $of, (string) __('draft.hints.claims')),
+                Field::lines(
+                    'said',
+                    (string) __('draft.fields.said'),
+                    $row['said'] ?? [],
+                    (string) __('draft.hints.said'),
+                ),
+                Field::ticks(
+                    'provokes',
+                    (string) __('draft.fields.provokes'),
+                    $row['provokes'] ?? [],
+                    self::faults($document),
+                ),
+                Field::ticks(
+                    'claims',
+                    (string) __('draft.fields.claims'),
+                    $claims,
+                    $of,
+                    (string) __('draft.hints.claims'),
+                ),
                 Field::area('why', (string) __('draft.fields.why'), $row['why'] ?? ''),
                 Field::text('instead', (string) __('draft.fields.instead'), $row['instead'] ?? ''),
             ]),

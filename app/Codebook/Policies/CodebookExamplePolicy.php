@@ -29,6 +29,8 @@ final readonly class CodebookExamplePolicy
     /** Of what is hidden from a head coach too nothing is told: it stays until it is not. */
     public function delete(User $user, CodebookExample $example): bool
     {
-        return $user->isHeadCoach() && $this->onlookers->of($user)->standing($example->recording_id)->hiddenBy() === null;
+        return $user->isHeadCoach() && $this->onlookers->of($user)
+            ->standing($example->recording_id)
+            ->hiddenBy() === null;
     }
 }

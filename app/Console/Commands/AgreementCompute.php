@@ -239,7 +239,8 @@ final class AgreementCompute extends Command
                 : Scale::decimal($this->text('tolerance')) ?? throw ConsoleException::because('tolerance'),
             fieldPrevalence: $this->given('field-prevalence') === null
                 ? null
-                : Scale::decimal($this->text('field-prevalence')) ?? throw ConsoleException::because('field-prevalence'),
+                : Scale::decimal($this->text('field-prevalence'))
+                ?? throw ConsoleException::because('field-prevalence'),
         );
     }
 

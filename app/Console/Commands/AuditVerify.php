@@ -28,12 +28,16 @@ final class AuditVerify extends Command
             continue;
         }
         $found = $check(isset($m[2]) ? [(int) $m[1], $m[2]] : null);
-        $this->line((string) __('record.verify.entries', ['entries' => $found['entries'], 'sealed' => $found['sealed']]));
+        $this->line(
+            (string) __('record.verify.entries', ['entries' => $found['entries'], 'sealed' => $found['sealed']]),
+        );
         foreach ($found['faults'] as $fault) {
             $this->error((string) __("record.verify.faults.{$fault['what']}", ['where' => $fault['where']]));
         }
         if ($found['faults'] !== []) {
-            $this->line(trans_choice('record.verify.broken', count($found['faults']), ['count' => count($found['faults'])]));
+            $this->line(
+                trans_choice('record.verify.broken', count($found['faults']), ['count' => count($found['faults'])]),
+            );
 
             return self::FAILURE;
         }

@@ -30,7 +30,10 @@ final class BackupMake extends Command
             'name' => $made->name,
             'rows' => array_sum(array_column($made->tables, 'rows')),
             'files' => count($made->files),
-            'mb' => number_format((array_sum(array_column($made->files, 'bytes')) + $made->database['bytes']) / 1_048_576, 1),
+            'mb' => number_format(
+                (array_sum(array_column($made->files, 'bytes')) + $made->database['bytes']) / 1_048_576,
+                1,
+            ),
         ]));
         $this->line(trans_choice('backup.rotated', $gone, ['count' => $gone]));
         $this->line((string) __('backup.end', ['end' => implode(':', $made->record)]));

@@ -49,7 +49,9 @@ final class StudyTraining extends Command
                 .'being answers whose truth was told, counted half as much for every three weeks that have passed; normal '
                 .'priors, the mode, Laplace’s interval (`Core\Training\Learner`). A question is the harder the more the panel '
                 .'itself was split, and harder where the measurement lies inside the margin. Asked next is the fault whose '
-                .'lower end (four times in five) is farthest below '.Written::fixed(NextQuestion::AIM, 2).', none three times '
+                .'lower end (four times in five) is farthest below '
+                .Written::fixed(NextQuestion::AIM, 2)
+                .', none three times '
                 .'running; of its swings one that is a little above the person, there and not there turn about, never the '
                 .'swing before (`NextQuestion`).',
             '',
@@ -92,7 +94,9 @@ final class StudyTraining extends Command
             "$times simulated tests each, of two criteria that must both pass (1 to 3 calls a case of what is there, 4 to 10 of "
                 .'what is not, one case a golfer). How alike the calls of a case are each test learns from an academy of '
                 .'twelve golfers and eight readers, at the upper end of its 80 % interval (`Core\Training\Alikeness`); nothing '
-                .'is decided on fewer than '.TestCourse::LEAST.' cases. *Fixed*: a test of fixed length with the same errors. '
+                .'is decided on fewer than '
+                .TestCourse::LEAST
+                .' cases. *Fixed*: a test of fixed length with the same errors. '
                 .'Who is not settled at one and a half times its length is not signed off. 95 % intervals by Wilson.',
             '',
             '| bar, good | alike | the reader is right | signed off, % | cases | fixed | spared, % |',
@@ -118,7 +122,10 @@ final class StudyTraining extends Command
                     $percent = static fn (float $v): string => Written::fixed(100.0 * $v, 1);
                     $lines[] = '| '.Written::fixed($bar, 2).', '.Written::fixed($good, 2).' | '.Written::fixed($alike, 1)." | $says | "
                         .$percent((float) $off / $times).' ('.$percent($low).'–'.$percent($high).') | '
-                        .Written::fixed((float) $cases / $times, 1).' | '.Written::fixed((float) $fixed / $times, 1).' | '
+                        .Written::fixed((float) $cases / $times, 1)
+                        .' | '
+                        .Written::fixed((float) $fixed / $times, 1)
+                        .' | '
                         .Written::fixed(100.0 * (1.0 - (float) $cases / $fixed), 0).' |';
                 }
             }

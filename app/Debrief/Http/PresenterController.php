@@ -57,7 +57,13 @@ final class PresenterController extends Controller
         ShowInDebrief $show,
     ): RedirectResponse|JsonResponse {
         $this->backTo(route('debriefs.present', $debriefing));
-        $show($debriefing, self::case($debriefing, $request->case()), $request->reveal(), $request->topic(), $request->moment());
+        $show(
+            $debriefing,
+            self::case($debriefing, $request->case()),
+            $request->reveal(),
+            $request->topic(),
+            $request->moment(),
+        );
 
         return $this->answer($request, $debriefing);
     }

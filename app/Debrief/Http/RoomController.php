@@ -31,7 +31,10 @@ final class RoomController extends Controller
 {
     public function room(DebriefSession $debriefing, RoomPage $page): View
     {
-        return view('debrief.room', [...$page->of($debriefing, $this->user()), 'evidence' => $this->swing($debriefing)]);
+        return view(
+            'debrief.room',
+            [...$page->of($debriefing, $this->user()), 'evidence' => $this->swing($debriefing)],
+        );
     }
 
     /** What stands beside the swing, made anew whenever the presenter has shown something. */

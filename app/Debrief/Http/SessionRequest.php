@@ -46,7 +46,9 @@ final class SessionRequest extends FormRequest
                 'case' => ['nullable', 'integer', self::ID],
                 'lies' => ['required', 'string', Rule::enum(LiesIn::class)],
                 'what' => ['required', 'string', 'min:3', 'max:400'],
-                'owner' => ['bail', 'required', 'integer', self::ID, Rule::exists('users', 'id')->where('state', 'active')],
+                'owner' => [
+                    'bail', 'required', 'integer', self::ID, Rule::exists('users', 'id')->where('state', 'active'),
+                ],
                 'due' => ['bail', 'nullable', 'string', 'date_format:Y-m-d', 'after:2000-01-01', 'before:2200-01-01'],
             ],
             'decisions.done' => ['outcome' => ['nullable', 'string', 'max:400']],

@@ -27,7 +27,10 @@ final readonly class FollowUpOn
     public function begin(Prescription $prescription, Lesson $lesson, User $by): FollowUp
     {
         return DB::transaction(static function () use ($prescription, $lesson, $by): FollowUp {
-            $prescription = Prescription::query()->lockForUpdate()->with('lesson.golfer')->findOrFail($prescription->id);
+            $prescription = Prescription::query()
+                ->lockForUpdate()
+                ->with('lesson.golfer')
+                ->findOrFail($prescription->id);
             $says = match (true) {
                 $prescription->issued_at === null => 'not-handed-over',
                 $lesson->golfer_id !== $prescription->lesson->golfer_id,

@@ -94,7 +94,11 @@ final readonly class KeepLesson
     private function allowed(Golfer $golfer, Lesson $lesson, array $named, User $by): array
     {
         $own = Recording::query()->where('lesson_id', $lesson->id)->whereKey($named)->pluck('id');
-        $seen = $this->onlookers->of($by)->recordings()->where('golfer_id', $golfer->id)->whereKey($named)->pluck('recordings.id');
+        $seen = $this->onlookers->of($by)
+            ->recordings()
+            ->where('golfer_id', $golfer->id)
+            ->whereKey($named)
+            ->pluck('recordings.id');
 
         return array_values(array_map(Cell::int(...), $own->merge($seen)->unique()->all()));
     }

@@ -147,7 +147,9 @@ final readonly class Prescribe
     {
         $this->draft($of, static function (Prescription $draft) use ($by): void {
             $draft->delete();
-            event(new LessonWritten('prescription-dropped', $draft->lesson->golfer, ['prescription' => $draft->id], $by));
+            event(
+                new LessonWritten('prescription-dropped', $draft->lesson->golfer, ['prescription' => $draft->id], $by),
+            );
         });
     }
 

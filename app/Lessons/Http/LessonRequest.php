@@ -16,7 +16,9 @@ final class LessonRequest extends FormRequest
     public function rules(): array
     {
         return [
-            'held_on' => ['bail', 'required', 'string', 'date_format:Y-m-d', 'after:1990-01-01', 'before_or_equal:tomorrow'],
+            'held_on' => [
+                'bail', 'required', 'string', 'date_format:Y-m-d', 'after:1990-01-01', 'before_or_equal:tomorrow',
+            ],
             ...array_fill_keys(self::TEXTS, ['nullable', 'string', 'max:2000']),
             'asks_feel' => ['boolean'],
             'given_by' => ['bail', 'nullable', 'integer', 'exists:users,id'],

@@ -46,7 +46,11 @@ final class PlanRequest extends FormRequest
     public function after(): array
     {
         return [function (Validator $validator): void {
-            $at = static fn (string $rung): int => (int) array_search($rung, array_column(Rung::cases(), 'value'), true);
+            $at = static fn (string $rung): int => (int) array_search(
+                $rung,
+                array_column(Rung::cases(), 'value'),
+                true,
+            );
             $plan = (array) $this->input('plan');
             if (is_string($plan['from'] ?? null) && is_string($plan['to'] ?? null) && $at($plan['from']) > $at($plan['to'])) {
                 $validator->errors()->add('plan.to', (string) __('prescriptions.ladder-upward'));

@@ -122,7 +122,10 @@ final readonly class SeenPage
                 default => '',
             },
             'strong' => $decision !== ''
-                || 2 * (($said[Said::Supported->value] ?? 0) + ($said[Said::LeansSupported->value] ?? 0)) >= max(1, $of),
+                || 2 * (($said[Said::Supported->value] ?? 0) + ($said[Said::LeansSupported->value] ?? 0)) >= max(
+                    1,
+                    $of,
+                ),
         ];
     }
 }

@@ -32,7 +32,10 @@ final readonly class RotateSecrets
     {
         $before = $env->get('APP_KEY');
         $new = 'base64:'.base64_encode(Encrypter::generateKey(self::CIPHER));
-        $earlier = array_filter(explode(',', $env->get('APP_PREVIOUS_KEYS')), static fn (string $key): bool => $key !== '');
+        $earlier = array_filter(
+            explode(',', $env->get('APP_PREVIOUS_KEYS')),
+            static fn (string $key): bool => $key !== '',
+        );
         // From here on both keys open: whoever is at work notices nothing.
         $env->set(['APP_KEY' => $new, 'APP_PREVIOUS_KEYS' => implode(',', array_unique([$before, ...$earlier]))]);
         $bytes = static fn (string $key): string => (string) base64_decode(Str::after($key, 'base64:'), true);

@@ -23,7 +23,8 @@ final readonly class VerifyBackup
         $wrong = [];
         foreach ([$manifest->secrets, ...$manifest->files] as $part) {
             try {
-                $is = $this->store->vault()->open($this->store->part($part['part']), static fn (string $bytes): null => null);
+                $is = $this->store->vault()
+                    ->open($this->store->part($part['part']), static fn (string $bytes): null => null);
                 if ($is['sha256'] !== $part['sha256']) {
                     $wrong[] = "{$part['name']}: other bytes";
                 }

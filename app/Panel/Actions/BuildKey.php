@@ -148,8 +148,14 @@ final readonly class BuildKey
      * @param  array<string, array<int, float>>  $second  how likely each fault is there, by place
      * @param  array<int, list<CoreReading>>  $sheets
      */
-    private function under(Sitting $panel, string $lens, string $inputs, array $said, array $second, array $sheets): KeyVersion
-    {
+    private function under(
+        Sitting $panel,
+        string $lens,
+        string $inputs,
+        array $said,
+        array $second,
+        array $sheets,
+    ): KeyVersion {
         $before = $panel->keysUnder($lens)->first();
         $key = KeyVersion::query()->create([
             'sitting_id' => $panel->id,

@@ -259,7 +259,10 @@ final readonly class KeyVersions
         $out = [];
         $rounds = Sitting::query()
             ->where('state', 'published')
-            ->whereIn('key_version_id', $panel->keysUnder($lens)->reorder()->where('id', '<>', $later->id)->select('id'))
+            ->whereIn(
+                'key_version_id',
+                $panel->keysUnder($lens)->reorder()->where('id', '<>', $later->id)->select('id'),
+            )
             ->with('keyVersion')
             ->orderBy('id')
             ->get();

@@ -221,7 +221,12 @@ final readonly class PanelPage
         );
         $place = $entry === null ? false : array_search($entry, $ids, true);
         $pages = Paged::of($ids, self::DECISIONS_A_PAGE, 'decide', $place === false ? null : $place);
-        $entries = KeyEntry::query()->whereKey($pages->items())->with(['recording.golfer', 'recording.films'])->get()->keyBy('id')->all();
+        $entries = KeyEntry::query()
+            ->whereKey($pages->items())
+            ->with(['recording.golfer', 'recording.films'])
+            ->get()
+            ->keyBy('id')
+            ->all();
         $effects = $this->effects->of($key, array_values(array_filter(
             $entries,
             static fn (KeyEntry $e): bool => $mayRule && $e->ruling === null && $e->grade === 'conflict',

@@ -29,7 +29,10 @@ final readonly class AnswerQuestion
     {
         return DB::transaction(function () use ($sitting, $place, $said, $user): PracticeAnswer {
             $sitting = PracticeSitting::query()->lockForUpdate()->findOrFail($sitting->id);
-            $answer = $sitting->answers()->where('place', $place)->with(['entry', 'recording.stations', 'made'])->firstOrFail();
+            $answer = $sitting->answers()
+                ->where('place', $place)
+                ->with(['entry', 'recording.stations', 'made'])
+                ->firstOrFail();
             if ($answer->answered_at !== null) {
                 // Sent twice it is the same answer; another one comes too late.
                 return $answer->said === $said
@@ -44,7 +47,12 @@ final readonly class AnswerQuestion
             // What can be seen in what is shown, and when the ball is struck, tells nothing of a key.
             if ($answer->recording_id !== null && ! in_array($answer->mode, [Mode::Seen, Mode::Moment], true)) {
                 Exposure::query()->firstOrCreate(
-                    ['user_id' => $user->id, 'recording_id' => $answer->recording_id, 'what' => 'key', 'sitting_id' => null],
+                    [
+                        'user_id' => $user->id,
+                        'recording_id' => $answer->recording_id,
+                        'what' => 'key',
+                        'sitting_id' => null,
+                    ],
                     ['shown_at' => now()],
                 );
             }

@@ -22,8 +22,13 @@ final readonly class BeginPractice
      *
      * @throws ActionException where there is nothing this person may be asked
      */
-    public function __invoke(User $user, ?string $fault, int $questions, Mode $mode = Mode::Fault, int $being = 0): PracticeSitting
-    {
+    public function __invoke(
+        User $user,
+        ?string $fault,
+        int $questions,
+        Mode $mode = Mode::Fault,
+        int $being = 0,
+    ): PracticeSitting {
         return DB::transaction(function () use ($user, $fault, $questions, $mode, $being): PracticeSitting {
             User::query()->lockForUpdate()->findOrFail($user->id);
             $open = PracticeSitting::query()->where('user_id', $user->id)->whereNull('ended_at')->first();

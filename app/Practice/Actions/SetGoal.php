@@ -28,7 +28,10 @@ final readonly class SetGoal
             $for = User::query()->lockForUpdate()->findOrFail($for->id);
             $says = match (true) {
                 ! $for->isActive() => 'not-here',
-                TrainingGoal::query()->standing()->where('user_id', $for->id)->where('due_on', '>=', now()->toDateString())
+                TrainingGoal::query()
+                    ->standing()
+                    ->where('user_id', $for->id)
+                    ->where('due_on', '>=', now()->toDateString())
                     ->count() >= self::MOST => 'too-many',
                 default => null,
             };

@@ -98,7 +98,9 @@ final readonly class StockPractice
             $fault,
             $other,
             $mishap,
-            $mishap === null ? $this->device($other === null ? [$fault] : [$fault, $other], $turn) : self::deviceOf($mishap, $turn),
+            $mishap === null
+                ? $this->device($other === null ? [$fault] : [$fault, $other], $turn)
+                : self::deviceOf($mishap, $turn),
             $turn % 3 === 2 ? Handedness::Left : Handedness::Right,
             StandardLenses::DEFAULT,
             7 * $turn + crc32($fault.$other.$mishap) % 31,

@@ -22,14 +22,17 @@ final class GoalRequest extends FormRequest
             'fault' => ['nullable', 'string', Rule::in(array_keys($codebooks->current()->faults))],
             'amount' => ['nullable', 'integer', 'between:1,500'],
             'words' => ['required_if:kind,words', 'nullable', 'string', 'max:300'],
-            'due_on' => ['bail', 'required', 'string', 'date_format:Y-m-d', 'after_or_equal:today', 'before:2100-01-01'],
+            'due_on' => [
+                'bail', 'required', 'string', 'date_format:Y-m-d', 'after_or_equal:today', 'before:2100-01-01',
+            ],
         ];
     }
 
     /** Only a head coach sets a goal for somebody else. */
     public function person(User $by): User
     {
-        return $by->isHeadCoach() && $this->filled('person') ? User::query()->findOrFail($this->integer('person')) : $by;
+        return $by->isHeadCoach() && $this->filled('person') ? User::query()
+            ->findOrFail($this->integer('person')) : $by;
     }
 
     /** @return array{kind: GoalKind, fault: ?string, amount: int, words: string, due_on: string} */

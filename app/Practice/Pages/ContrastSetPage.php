@@ -62,7 +62,10 @@ final readonly class ContrastSetPage
             'station' => isset($faults[0]) ? $codebook->faults[$faults[0]]->station->value : 'IM',
             'swings' => $swings,
             'rows' => $rows,
-            'tells' => implode(', ', array_column(array_filter($rows, static fn (array $r): bool => $r['tells']), 'label')),
+            'tells' => implode(
+                ', ',
+                array_column(array_filter($rows, static fn (array $r): bool => $r['tells']), 'label'),
+            ),
             'work' => $set->made_at === null ? self::work($set) : null,
             'mode' => match ($set->kind) {
                 ContrastKind::Fault => 'fault',

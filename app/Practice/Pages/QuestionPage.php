@@ -80,8 +80,12 @@ final readonly class QuestionPage
     }
 
     /** @return list<array{name: string, url: string}> this swing and those beside it, where there are any */
-    private function swings(PracticeSitting $sitting, PracticeAnswer $answer, PracticeMode $mode, string $evidence): array
-    {
+    private function swings(
+        PracticeSitting $sitting,
+        PracticeAnswer $answer,
+        PracticeMode $mode,
+        string $evidence,
+    ): array {
         $others = $mode->others($answer);
 
         return $others === [] ? [] : [

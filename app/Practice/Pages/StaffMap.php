@@ -92,7 +92,14 @@ final readonly class StaffMap
                 foreach ($faults as $fault => [$found, $missed, $over, $absent]) {
                     foreach ([[true, $found + $absent], [false, $missed + $over]] as [$right, $n]) {
                         if ($n > 0) {
-                            $out[(int) substr($rater, 1)][] = new Answer($fault, $right, $day / self::DAY_S, 0.0, false, $n);
+                            $out[(int) substr($rater, 1)][] = new Answer(
+                                $fault,
+                                $right,
+                                $day / self::DAY_S,
+                                0.0,
+                                false,
+                                $n,
+                            );
                         }
                     }
                 }

@@ -107,7 +107,8 @@ final readonly class HoldChecks
             $cases = CheckCases::next($plan);
             $staff = CheckCases::staff();
 
-            return count($cases) < CheckCases::WEEKLY || $staff === [] ? null : $this->put($plan, $week, $cases, $staff);
+            return count($cases) < CheckCases::WEEKLY
+                || $staff === [] ? null : $this->put($plan, $week, $cases, $staff);
         });
     }
 
@@ -143,7 +144,11 @@ final readonly class HoldChecks
                 'reserved' => true,
             ]]);
         }
-        $placed = SittingCase::query()->where('sitting_id', $sitting->id)->with('recording.films')->orderBy('id')->get();
+        $placed = SittingCase::query()
+            ->where('sitting_id', $sitting->id)
+            ->with('recording.films')
+            ->orderBy('id')
+            ->get();
         foreach ($placed as $case) {
             $case->update(['film_views' => array_map(static fn (View $v): string => $v->value, $case->filmedViews())]);
         }

@@ -46,7 +46,10 @@ final readonly class PutNextCase
     /** Inside a transaction. Safe to run twice: while a case waits to be read no other is put. */
     public function __invoke(ReadinessTest $test): void
     {
-        $test = ReadinessTest::query()->lockForUpdate()->with(['user', 'rule', 'sitting.keyVersion'])->findOrFail($test->id);
+        $test = ReadinessTest::query()
+            ->lockForUpdate()
+            ->with(['user', 'rule', 'sitting.keyVersion'])
+            ->findOrFail($test->id);
         $sitting = $test->sitting;
         if ($test->state !== TestState::Open || $sitting === null) {
             return;

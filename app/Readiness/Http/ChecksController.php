@@ -23,7 +23,11 @@ final class ChecksController extends Controller
     public function store(ChecksRequest $request, HoldChecks $hold): RedirectResponse
     {
         $to = $this->backTo(route('checks'));
-        $hold->start(KeyVersion::query()->findOrFail($request->integer('key')), $request->integer('weekday'), $this->user());
+        $hold->start(
+            KeyVersion::query()->findOrFail($request->integer('key')),
+            $request->integer('weekday'),
+            $this->user(),
+        );
         // Where its day has come already, this week's begins at once.
         $hold->open();
 

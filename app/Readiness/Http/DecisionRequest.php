@@ -17,7 +17,10 @@ final class DecisionRequest extends FormRequest
     {
         $person = $this->route('person');
         $user = $this->user();
-        abort_unless($user instanceof User && $person instanceof User && ($user->isHeadCoach() || $person->is($user)), 404);
+        abort_unless(
+            $user instanceof User && $person instanceof User && ($user->isHeadCoach() || $person->is($user)),
+            404,
+        );
 
         return true;
     }

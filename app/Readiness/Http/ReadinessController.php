@@ -67,8 +67,12 @@ final class ReadinessController extends Controller
         return redirect()->to($at);
     }
 
-    public function decide(DecisionRequest $request, ReadinessRule $rule, User $person, Decide $decide): RedirectResponse
-    {
+    public function decide(
+        DecisionRequest $request,
+        ReadinessRule $rule,
+        User $person,
+        Decide $decide,
+    ): RedirectResponse {
         $this->backTo(route('readiness.show', [$rule, $person]));
         $decide($person, $rule, $request->kind(), $request->reason(), $this->user(), $request->conditions());
 

@@ -96,7 +96,8 @@ final class RuleRequest extends FormRequest
             $out[] = new Criterion(
                 $name,
                 $faults,
-                CriterionKind::tryFrom(is_string($row['kind'] ?? null) ? $row['kind'] : '') ?? CriterionKind::Sensitivity,
+                CriterionKind::tryFrom(is_string($row['kind'] ?? null) ? $row['kind'] : '')
+                    ?? CriterionKind::Sensitivity,
                 self::number($row['bar'] ?? null) / 100.0,
                 self::number($row['good'] ?? null) / 100.0,
             );

@@ -26,7 +26,12 @@ final readonly class ReadinessPage
     {
         $rules = ReadinessRule::query()->current()->orderBy('name')->orderBy('id')->get();
         $people = $user->isHeadCoach()
-            ? User::query()->where('role', Role::Instructor)->where('state', 'active')->orderBy('name')->orderBy('id')->get()
+            ? User::query()
+                ->where('role', Role::Instructor)
+                ->where('state', 'active')
+                ->orderBy('name')
+                ->orderBy('id')
+                ->get()
             : User::query()->whereKey($user->id)->get();
         $ids = array_values($people->modelKeys());
         $standings = Standings::of(array_map(intval(...), $ids), $rules);

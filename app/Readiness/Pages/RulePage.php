@@ -78,7 +78,10 @@ final readonly class RulePage
                 array_column(CriterionKind::cases(), 'value'),
                 array_map(static fn (CriterionKind $k): string => (string) __("readiness.kinds.$k->value"), CriterionKind::cases()),
             ),
-            'criteria' => array_map(fn (int $i): array => self::criterion($core?->criteria[$i] ?? null, $i), range(0, self::CRITERIA - 1)),
+            'criteria' => array_map(
+                fn (int $i): array => self::criterion($core?->criteria[$i] ?? null, $i),
+                range(0, self::CRITERIA - 1),
+            ),
             'bars' => array_map(static fn (BarKind $kind): array => self::bar($kind, $core), BarKind::cases()),
             'takes' => $rule === null ? [] : $this->takes($rule, $this->onlookers->of($head)->hidden()),
             'staff' => $rule === null ? [] : $this->preview($rule, $head),
@@ -179,7 +182,9 @@ final readonly class RulePage
                     ]),
                     'side' => match (true) {
                         $n === 0 => '',
-                        $high < $criterion->good && $low < $criterion->bar && (float) $right / $n < $criterion->bar => 'below',
+                        $high < $criterion->good
+                            && $low < $criterion->bar
+                            && (float) $right / $n < $criterion->bar => 'below',
                         $low > $criterion->bar => 'above',
                         default => 'between',
                     },

@@ -72,7 +72,8 @@ final readonly class StandingPage
                 'count' => $cases,
             ]),
             'stuck' => $test?->state === TestState::Open && $test->sitting !== null && ! TestRun::waits($test->sitting),
-            'fresh' => $asking->isHeadCoach() && $test?->state !== TestState::Open ? $this->fresh($rule, $person, $asking) : null,
+            'fresh' => $asking->isHeadCoach()
+                && $test?->state !== TestState::Open ? $this->fresh($rule, $person, $asking) : null,
             'may' => array_values(array_filter(
                 DecisionKind::cases(),
                 static fn (DecisionKind $k): bool => $standing->may($k) && ! $own && ! $k->isOwn(),

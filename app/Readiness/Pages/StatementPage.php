@@ -53,6 +53,9 @@ final readonly class StatementPage
 
     private static function isNewest(ReadinessDecision $decision): bool
     {
-        return Standings::decisions($decision->user, $decision->rule)->whereNotNull('code')->last()?->is($decision) === true;
+        return Standings::decisions($decision->user, $decision->rule)
+            ->whereNotNull('code')
+            ->last()
+            ?->is($decision) === true;
     }
 }

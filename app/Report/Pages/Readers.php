@@ -85,6 +85,9 @@ final readonly class Readers
      */
     public static function chart(array $rows, float $room): array
     {
-        return ['broad' => Forest::beside($rows, Axis::shares(), room: $room), 'slim' => Forest::beneath($rows, Axis::shares())];
+        return [
+            'broad' => Forest::beside($rows, Axis::shares(), room: $room),
+            'slim' => Forest::beneath($rows, Axis::shares()),
+        ];
     }
 }

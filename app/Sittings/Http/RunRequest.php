@@ -18,7 +18,9 @@ final class RunRequest extends FormRequest
     public function rules(): array
     {
         return match ($this->route()?->getName()) {
-            'rounds.due' => ['due' => ['bail', 'nullable', 'string', 'date_format:Y-m-d', 'after:2000-01-01', 'before:2200-01-01']],
+            'rounds.due' => [
+                'due' => ['bail', 'nullable', 'string', 'date_format:Y-m-d', 'after:2000-01-01', 'before:2200-01-01'],
+            ],
             'rounds.withdraw' => [
                 'case' => ['required', ...self::ID],
                 'reason' => ['required', 'string', 'min:3', 'max:400'],

@@ -44,7 +44,11 @@ final readonly class PlanChoices
     {
         $seen = $this->onlookers->of($user)->readable();
         $fitting = Like::recordings(clone $seen, $chosen['find']);
-        $kept = array_merge($chosen['recordings'], $chosen['ladder'], ...array_map(array_values(...), array_values($chosen['pairs'])));
+        $kept = array_merge(
+            $chosen['recordings'],
+            $chosen['ladder'],
+            ...array_map(array_values(...), array_values($chosen['pairs'])),
+        );
         $known = (clone $seen)->whereKey($kept)->with('golfer')->orderBy('id')->get();
         $offered = (clone $fitting)
             ->whereKeyNot($known->modelKeys())

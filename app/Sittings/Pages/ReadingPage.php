@@ -255,7 +255,11 @@ final readonly class ReadingPage
         $out = [];
         foreach (array_intersect_key(self::PIN_KEYS, $may) as $on => $press) {
             $name = (string) __("sheet.pins.$on");
-            $out[$on] = ['press' => $press, 'name' => $name, 'says' => (string) __('reading.pin-on', ['what' => $name])];
+            $out[$on] = [
+                'press' => $press,
+                'name' => $name,
+                'says' => (string) __('reading.pin-on', ['what' => $name]),
+            ];
         }
 
         return $out;

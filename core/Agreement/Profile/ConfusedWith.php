@@ -69,7 +69,12 @@ final readonly class ConfusedWith
         $sum = 0.0;
         for ($k = $together; $k <= min($missed, $called); $k++) {
             if ($called - $k <= $others) {
-                $sum += exp(self::logChoose($missed, $k) + self::logChoose($others, $called - $k) - self::logChoose($all, $called));
+                $sum += exp(
+                    self::logChoose($missed, $k) + self::logChoose($others, $called - $k) - self::logChoose(
+                        $all,
+                        $called,
+                    ),
+                );
             }
         }
 

@@ -73,7 +73,9 @@ final readonly class DawidSkene
         $separated = true;
         for ($j = 0; $j < $q; $j++) {
             $mean = array_map(
-                static fn (int $l): float => array_sum(array_map(static fn (array $c): float => $c[$j][$l], $confusion)),
+                static fn (int $l): float => array_sum(
+                    array_map(static fn (array $c): float => $c[$j][$l], $confusion),
+                ),
                 range(0, $q - 1),
             );
             $separated = $separated && array_search(max($mean), $mean, true) === $j;
@@ -165,7 +167,10 @@ final readonly class DawidSkene
             $logs = array_fill(0, $n, array_map(static fn (float $p): float => log(max($p, 1e-300)), $prevalence));
             foreach ($table->columns as $g => $column) {
                 $log = array_map(
-                    static fn (array $row): array => array_map(static fn (float $p): float => log(max($p, 1e-300)), $row),
+                    static fn (array $row): array => array_map(
+                        static fn (float $p): float => log(max($p, 1e-300)),
+                        $row,
+                    ),
                     $confusion[$g],
                 );
                 foreach ($column as $u => $l) {

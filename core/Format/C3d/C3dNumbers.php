@@ -17,7 +17,9 @@ enum C3dNumbers: int
         /** @var array<int, int> $raw */
         $raw = unpack($this === self::Sgi ? 'n*' : 'v*', $bytes) ?: [];
 
-        return array_values($unsigned ? $raw : array_map(static fn (int $v): int => $v > 32767 ? $v - 65536 : $v, $raw));
+        return array_values(
+            $unsigned ? $raw : array_map(static fn (int $v): int => $v > 32767 ? $v - 65536 : $v, $raw),
+        );
     }
 
     /**

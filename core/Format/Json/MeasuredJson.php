@@ -51,7 +51,9 @@ final class MeasuredJson
         $one = static fn (Measured $m): array => self::published($m, $words);
 
         return array_map(
-            static fn (Measured|array $m): array => $m instanceof Measured ? $one($m) : ['value' => array_map($one, $m)],
+            static fn (Measured|array $m): array => $m instanceof Measured ? $one($m) : [
+                'value' => array_map($one, $m),
+            ],
             $measurements->all(),
         );
     }
@@ -76,7 +78,10 @@ final class MeasuredJson
                 'also' => $m->also,
                 'station' => $m->near,
                 'widened' => RemarkJson::orNull($m->widened),
-                'signals' => $m->signals === null ? null : array_map(static fn (Signal $s): string => $s->value, $m->signals),
+                'signals' => $m->signals === null ? null : array_map(
+                    static fn (Signal $s): string => $s->value,
+                    $m->signals,
+                ),
                 'moments_s' => $m->moments,
             ]);
     }
@@ -139,7 +144,10 @@ final class MeasuredJson
             ...self::without(['censored' => $m->censored]),
             ...self::said('reason', $m->reason, $words),
             ...self::without([
-                'also' => $m->also === null ? null : ['value' => round($m->also['value'], 3), 'unit' => $m->also['unit']],
+                'also' => $m->also === null ? null : [
+                    'value' => round($m->also['value'], 3),
+                    'unit' => $m->also['unit'],
+                ],
                 'station' => $m->near,
                 'derived' => $m->derived ? true : null,
             ]),

@@ -31,7 +31,10 @@ use Core\Chance\Chance;
 const PAPER = 1e-9;
 
 it('weighs the steps of a scale by their numbers, not by their places', function () {
-    $at = static fn (Weights $w): array => array_chunk(array_map(static fn (float $v): float => round($v, 9), $w->w), 4);
+    $at = static fn (Weights $w): array => array_chunk(
+        array_map(static fn (float $v): float => round($v, 9), $w->w),
+        4,
+    );
     expect($at(Weights::linear([1.0, 2.0, 4.0, 7.0])))->toBe([
         [1.0, round(5 / 6, 9), 0.5, 0.0],
         [round(5 / 6, 9), 1.0, round(4 / 6, 9), round(1 / 6, 9)],
@@ -45,7 +48,8 @@ it('weighs the steps of a scale by their numbers, not by their places', function
     ])
         // 1 − C(|k−l|+1, 2)/C(4, 2): one step 1/6, two 3/6, three 6/6.
         ->and($at(Weights::ordinal(4))[0])->toBe([1.0, round(5 / 6, 9), 0.5, 0.0])
-        ->and(Weights::linear([1.0, 2.0, 4.0, 7.0])->total)->toEqualWithDelta(4 + 2 * (5 / 6 + 0.5 + 4 / 6 + 1 / 6 + 0.5), PAPER)
+        ->and(Weights::linear([1.0, 2.0, 4.0, 7.0])->total)
+        ->toEqualWithDelta(4 + 2 * (5 / 6 + 0.5 + 4 / 6 + 1 / 6 + 0.5), PAPER)
         ->and([Weights::linear([2.0])->isIdentity, Weights::ordinal(1)->w, Weights::ordinal(2)->isIdentity])
         ->toBe([true, [1.0], false]);
 });
@@ -102,7 +106,8 @@ function zOf(float $p): float
 
 it('carries the values of a call to the field by Bayes, with the ends of the ratio that Donner and Zou draw', function () {
     $cases = [
-        [0.8, 0.66, 0.9, 0.9, 0.81, 0.95, 0.1], [0.3, 0.12, 0.55, 0.6, 0.5, 0.7, 0.2], [0.95, 0.8, 0.99, 0.4, 0.2, 0.6, 0.03],
+        [0.8, 0.66, 0.9, 0.9, 0.81, 0.95, 0.1], [0.3, 0.12, 0.55, 0.6, 0.5, 0.7, 0.2],
+        [0.95, 0.8, 0.99, 0.4, 0.2, 0.6, 0.03],
         [0.5, 0.4, 0.6, 0.5, 0.4, 0.6, 0.5],
     ];
     foreach ($cases as [$s, $sl, $sh, $c, $cl, $ch, $pi]) {
@@ -124,11 +129,14 @@ it('carries the values of a call to the field by Bayes, with the ends of the rat
                     1e-9,
                 );
             }
-            expect($figure->low)->toBeLessThan($figure->estimate)->and($figure->high)->toBeGreaterThan($figure->estimate);
+            expect($figure->low)->toBeLessThan($figure->estimate)
+                ->and($figure->high)->toBeGreaterThan($figure->estimate);
         }
     }
     // Nobody was ever wrongly called, or never rightly.
-    $sure = static fn (float $v): Figure => Figure::estimated($v, null, max(0.0, $v - 0.2), min(1.0, $v + 0.2), 'wilson');
+    $sure = static fn (
+        float $v,
+    ): Figure => Figure::estimated($v, null, max(0.0, $v - 0.2), min(1.0, $v + 0.2), 'wilson');
     $ends = static fn (Figure $f): array => [$f->estimate, $f->low !== null && $f->low >= 0.0, $f->high <= 1.0];
     foreach ((new FieldValues($sure(1.0), $sure(1.0), 0.2))->figures() as $figure) {
         expect($ends($figure))->toBe([1.0, true, true]);
@@ -164,7 +172,9 @@ it('tells two rounds apart in points of the share, with both ends about their mi
     $logit = static fn (float $p): float => log($p / (1 - $p));
     foreach ([[0.6, 0.7, 0.5, 0.2], [0.55, 0.5, -0.2, 0.31], [0.9, 0.97, 1.3, 0.6]] as [$first, $second, $d, $se]) {
         $middle = ($logit($first) + $logit($second)) / 2;
-        $points = static fn (float $by): float => 1 / (1 + exp(-($middle + $by / 2))) - 1 / (1 + exp(-($middle - $by / 2)));
+        $points = static fn (
+            float $by,
+        ): float => 1 / (1 + exp(-($middle + $by / 2))) - 1 / (1 + exp(-($middle - $by / 2)));
         [$is, $low, $high] = (new RoundsOnScale($d, $se, $first, $second, 1, 100, 1.0))->points();
         expect($is)->toEqualWithDelta($points($d), PAPER)
             ->and($low)->toEqualWithDelta($points($d - 1.96 * $se), PAPER)
@@ -203,7 +213,8 @@ it('has the mean overlap of sets with Student\'s interval over cases', function 
 it('reads a coefficient against the levels as they were published', function () {
     $ends = static fn (Benchmark $of): array => array_combine(...array_map(null, ...$of->levels()));
     expect($ends(Benchmark::LandisKoch))->toBe([
-        'almost perfect' => 0.8, 'substantial' => 0.6, 'moderate' => 0.4, 'fair' => 0.2, 'slight' => 0.0, 'poor' => -1.0,
+        'almost perfect' => 0.8, 'substantial' => 0.6, 'moderate' => 0.4, 'fair' => 0.2, 'slight' => 0.0,
+        'poor' => -1.0,
     ])->and($ends(Benchmark::Altman))
         ->toBe(['very good' => 0.8, 'good' => 0.6, 'moderate' => 0.4, 'fair' => 0.2, 'poor' => -1.0])
         ->and($ends(Benchmark::Fleiss))->toBe(['excellent' => 0.75, 'intermediate to good' => 0.4, 'poor' => -1.0]);
@@ -269,7 +280,8 @@ it('takes a belief\'s score apart so that the parts are the whole', function () 
     foreach ([true, true, true, false] as $true) {
         $brier->add(0.75, $true);
     }
-    expect($brier->parts())->toEqualWithDelta(['reliability' => 0.0, 'resolution' => 0.0, 'uncertainty' => 0.1875], PAPER)
+    expect($brier->parts())
+        ->toEqualWithDelta(['reliability' => 0.0, 'resolution' => 0.0, 'uncertainty' => 0.1875], PAPER)
         ->and((new BrierScore)->parts())->toBeNull()
         ->and((new BrierScore)->figure(new Confidence)->estimate)->toBeNull();
 });
@@ -349,7 +361,9 @@ it('has the error of a figure that fails without one golfer from its derivative'
             $linear += (($at(1e-5) - $at(-1e-5)) / 2e-5) ** 2;
             $left += $name === 'mcc' ? NAN : ($at(-1.0) - $of($all)) ** 2;
         }
-        [$method, $square] = $name === 'mcc' ? ['cluster linear', $linear * 4 / 3] : ['cluster jackknife', $left * 3 / 4];
+        [$method, $square] = $name === 'mcc' ? ['cluster linear', $linear * 4 / 3] : [
+            'cluster jackknife', $left * 3 / 4,
+        ];
         expect($figures[$name]->estimate)->toEqualWithDelta($of($all), PAPER, $name)
             ->and($figures[$name]->method)->toBe($method, $name)
             ->and($figures[$name]->se)->toEqualWithDelta(sqrt($square), 1e-6, $name);
@@ -387,7 +401,10 @@ it('draws readers to the middle by what cases they share, and not below one call
         [$m, $k] = [count($right), count($there)];
         $over = $under = 0.0;
         foreach ($right as $of) {
-            $e = array_map(static fn (int $g): float => $of[$g][0] - $of[$g][1] * $there[$g][0] / $there[$g][1], array_keys($there));
+            $e = array_map(
+                static fn (int $g): float => $of[$g][0] - $of[$g][1] * $there[$g][0] / $there[$g][1],
+                array_keys($there),
+            );
             $mean = array_sum($e) / $k;
             $n = array_sum(array_column($of, 1));
             $p = array_sum(array_column($of, 0)) / $n;

@@ -98,7 +98,10 @@ function modeOfAll(array $calls, array $sd): array
     foreach ($penalty as $j => $v) {
         $loss += 0.5 * $v * $at[$j] ** 2;
     }
-    $random = array_map(static fn (array $row): array => array_slice($row, 0, $n - 1), array_slice($hessian, 0, $n - 1));
+    $random = array_map(
+        static fn (array $row): array => array_slice($row, 0, $n - 1),
+        array_slice($hessian, 0, $n - 1),
+    );
     $spreads = array_sum(array_map(static fn (float $v): float => -log($v), $penalty));
 
     return [
@@ -132,16 +135,21 @@ it('finds the mode, the errors, the fit and the likelihood of a many-facet model
                 [$facet, $level] = explode(' ', $name);
                 $of = $effects['facets'][['reader', 'case', 'fault'][(int) $facet]][$level];
                 $v = $dense['inverse'];
-                $mine = array_keys(array_filter($calls, static fn (array $call): bool => $call[1][(int) $facet] === $level));
+                $mine = array_keys(
+                    array_filter($calls, static fn (array $call): bool => $call[1][(int) $facet] === $level),
+                );
                 $squares = $weights = $strange = 0.0;
                 foreach ($mine as $i) {
                     $p = $dense['p'][$i];
                     $off = (($calls[$i][0] ? 1.0 : 0.0) - $p) ** 2;
-                    [$squares, $weights, $strange] = [$squares + $off, $weights + $p * (1 - $p), $strange + $off / ($p * (1 - $p))];
+                    [$squares, $weights, $strange] = [
+                        $squares + $off, $weights + $p * (1 - $p), $strange + $off / ($p * (1 - $p)),
+                    ];
                 }
                 expect($of->estimate)->toEqualWithDelta($dense['at'][$j], 1e-6, $name)
                     ->and($of->se)->toEqualWithDelta(sqrt($v[$j][$j]), 1e-6, $name)
-                    ->and($of->seWithMean)->toEqualWithDelta(sqrt($v[$j][$j] + $v[$mean][$mean] + 2 * $v[$j][$mean]), 1e-6, $name)
+                    ->and($of->seWithMean)
+                    ->toEqualWithDelta(sqrt($v[$j][$j] + $v[$mean][$mean] + 2 * $v[$j][$mean]), 1e-6, $name)
                     ->and($of->n)->toBe(count($mine))
                     ->and($of->infit)->toEqualWithDelta($squares / $weights, 1e-6, $name)
                     ->and($of->outfit)->toEqualWithDelta($strange / count($mine), 1e-6, $name);
@@ -227,9 +235,9 @@ it('has the agreement on one category over every ordered pair of readers', funct
 
 it('says of two in a row that they cannot be told apart where their ranks meet', function () {
     $at = static fn (int $best, int $worst): RankedPerson => new RankedPerson('x', 10, 0.5, 0.5, $best, $worst);
-    foreach ([[1, 2, 2, 4, true], [1, 2, 3, 4, false], [3, 5, 1, 3, true], [1, 5, 2, 3, true], [4, 4, 1, 3, false], [2, 2, 2, 2, true]]
-        as [$a, $b, $c, $d, $tied]) {
-        expect($at($a, $b)->isTiedWith($at($c, $d)))->toBe($tied)->and($at($c, $d)->isTiedWith($at($a, $b)))->toBe($tied);
+    foreach ([[1, 2, 2, 4, true], [1, 2, 3, 4, false], [3, 5, 1, 3, true], [1, 5, 2, 3, true], [4, 4, 1, 3, false], [2, 2, 2, 2, true]] as [$a, $b, $c, $d, $tied]) {
+        expect($at($a, $b)->isTiedWith($at($c, $d)))->toBe($tied)
+            ->and($at($c, $d)->isTiedWith($at($a, $b)))->toBe($tied);
     }
 });
 

@@ -37,7 +37,9 @@ function ruled(string $fault, string $place, ?array $supported, ?array $contradi
 /** @return list<string> */
 function defects(CodebookDocument $document): array
 {
-    return array_values(array_unique(array_map(static fn (Remark $r): string => $r->code, DocumentChecks::of($document))));
+    return array_values(
+        array_unique(array_map(static fn (Remark $r): string => $r->code, DocumentChecks::of($document))),
+    );
 }
 
 it('passes its own checks as shipped, and version 1 would not', function () {
@@ -94,11 +96,21 @@ it('tells the defect that a change makes', function (Closure $change, Defect $de
         Defect::BandSupports,
     ],
     'never supported' => [
-        fn () => ruled('toe-dive', 'own', ['all', ['toe_drift', '>', 20], ['toe_drift', '<', 15]], ['toe_drift', '<', 6]),
+        fn () => ruled(
+            'toe-dive',
+            'own',
+            ['all', ['toe_drift', '>', 20], ['toe_drift', '<', 15]],
+            ['toe_drift', '<', 6],
+        ),
         Defect::NeverSupported,
     ],
     'never denied' => [
-        fn () => ruled('toe-dive', 'own', ['toe_drift', '>', 20], ['all', ['toe_drift', '<', 4], ['toe_drift', '>', 5]]),
+        fn () => ruled(
+            'toe-dive',
+            'own',
+            ['toe_drift', '>', 20],
+            ['all', ['toe_drift', '<', 4], ['toe_drift', '>', 5]],
+        ),
         Defect::NeverDenied,
     ],
     'helps and harms' => [
@@ -119,7 +131,11 @@ it('tells the defect that a change makes', function (Closure $change, Defect $de
         Defect::NoPlan,
     ],
     'a phrase that provokes nothing known' => [
-        fn (CodebookDocument $d) => $d->with('cues', 'jump', [...$d->whole()['cues']['jump'], 'provokes' => ['none-such']]),
+        fn (CodebookDocument $d) => $d->with(
+            'cues',
+            'jump',
+            [...$d->whole()['cues']['jump'], 'provokes' => ['none-such']],
+        ),
         Defect::ProvokesNothing,
     ],
 ]);
@@ -176,7 +192,8 @@ it('keeps values in their bands where bands are given, and knows nothing of what
     }
     expect(array_unique(array_column($seen, 1)))->toEqualCanonicalizing(['returning', ''])
         ->and(array_column($seen, 0))->toContain(70.0, 75.0)
-        ->and(array_filter($seen, fn (array $s): bool => $s[2] === Truth::Yes && $s[0] <= 70.0 && $s[1] === ''))->toBe([]);
+        ->and(array_filter($seen, fn (array $s): bool => $s[2] === Truth::Yes && $s[0] <= 70.0 && $s[1] === ''))
+        ->toBe([]);
 });
 
 it('says member by member what is another, what is new and what is gone', function () {

@@ -27,7 +27,8 @@ it('is told apart by way, value and station, and comes back as it was written', 
 
 it('has a way for what every prescribed drill is expected to change', function () {
     foreach (Codebook::standard()->drills() as $drill) {
-        expect(array_keys($drill->ways))->toEqualCanonicalizing($drill->harms ? [] : array_keys($drill->expected), $drill->key);
+        expect(array_keys($drill->ways))
+            ->toEqualCanonicalizing($drill->harms ? [] : array_keys($drill->expected), $drill->key);
     }
 });
 
@@ -60,9 +61,11 @@ it('is refused where a document speaks of what the drill does not change', funct
     $row = DrillRow::write(Codebook::standard()->drills()['step-in']);
     $lenses = array_keys(StandardLenses::rows());
     foreach ([['tempo' => ['way' => 'larger']], ['level_share' => 'larger'], ['level_share' => ['way' => 'up']]] as $ways) {
-        expect(fn (): Drill => DrillRow::read('step-in', [...$row, 'ways' => $ways], $lenses))->toThrow(CodebookException::class);
+        expect(fn (): Drill => DrillRow::read('step-in', [...$row, 'ways' => $ways], $lenses))
+            ->toThrow(CodebookException::class);
     }
     // A document of before, without ways, reads as it did.
     expect(DrillRow::read('step-in', array_diff_key($row, ['ways' => 0]), $lenses)->ways)->toBe([]);
-    expect(CodebookDocument::standard()->whole()['drills']['step-in']['ways']['level_share'])->toBe(['way' => 'larger']);
+    expect(CodebookDocument::standard()->whole()['drills']['step-in']['ways']['level_share'])
+        ->toBe(['way' => 'larger']);
 });

@@ -46,7 +46,11 @@ it('calls unsafe what two say is, or what a limit that is not cleared speaks aga
 });
 
 it('does not go by the order of members, and moves no verdict down when a score goes up', function () {
-    $rank = [Appropriateness::Harms->value => 0, Appropriateness::Uncertain->value => 1, Appropriateness::Helps->value => 2];
+    $rank = [
+        Appropriateness::Harms->value => 0,
+        Appropriateness::Uncertain->value => 1,
+        Appropriateness::Helps->value => 2,
+    ];
     for ($i = 0; $i < 400; $i++) {
         $c = new Chance("drill $i");
         $scores = [];

@@ -166,7 +166,8 @@ it('has a line for every code, and no line for a code that is none', function ()
     $worded = [];
     foreach ($lines as $group => $of) {
         foreach (
-            is_array($of) && ! in_array($group, ['between', 'op', 'channels', 'evidence'], true) ? $of : [] as $code => $line
+            is_array($of)
+                && ! in_array($group, ['between', 'op', 'channels', 'evidence'], true) ? $of : [] as $code => $line
         ) {
             $worded[] = "$group.$code";
         }

@@ -108,7 +108,9 @@ function noSwing(string $kind, DeviceClass $device, Chance $chance, string $seed
         $total = static fn (float $t): float => $t > 3 * $step + 0.6 ? 100.0 : 100.0 + 14.0 * sin(12.56 / $step * $t);
 
         return [onDevice($device, $share, $total, $duration), posing(
-            static fn (string $n, array $p, float $t): array => [$p[0] - 900.0 * max(0.0, 3 * $step - $t), $p[1], $p[2]],
+            static fn (string $n, array $p, float $t): array => [
+                $p[0] - 900.0 * max(0.0, 3 * $step - $t), $p[1], $p[2],
+            ],
             $duration, $seed)];
     }
     // A rehearsal of a swing at less than half its tempo: the same way, with what a body of that pace presses.

@@ -111,7 +111,10 @@ it(
         $late = StationsFromMotion::find(new Views(new Motion(120.0, $points, $from / 120)));
         expect($late?->isDoubtful(Station::Address))->toBeTrue();
         $still = array_map(
-            static fn (array $axes): array => array_map(static fn (array $v): array => array_fill(0, 200, $v[0]), $axes),
+            static fn (array $axes): array => array_map(
+                static fn (array $v): array => array_fill(0, 200, $v[0]),
+                $axes,
+            ),
             $s->motion()->points,
         );
         expect(StationsFromMotion::find(new Views(new Motion(120.0, $still))))

@@ -13,7 +13,11 @@ it('says what the formula says, where each golfer has one swing', function () {
 });
 
 it('is surer with more cases, more golfers, more readers; one reader or one golfer say nothing together', function () {
-    $of = static fn (int $cases, int $golfers, int $readers): ?float => Forecast::of($cases, $golfers, $readers, 0.2, 0.8)
+    $of = static fn (
+        int $cases,
+        int $golfers,
+        int $readers,
+    ): ?float => Forecast::of($cases, $golfers, $readers, 0.2, 0.8)
         ->agreement;
     expect($of(40, 40, 6))->toBeLessThan($of(20, 20, 6))
         ->and($of(40, 40, 6))->toBeLessThan($of(40, 10, 6))

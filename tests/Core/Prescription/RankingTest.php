@@ -94,7 +94,10 @@ it('ranks the graver limit behind the slighter, and what is alike by name', func
         // For the first cause still, and the last of those.
         expect(array_search('wall-bump', $ranked, true))->toBe(count($helps) - 1);
     }
-    $names = array_map(fn (string $key): string => Codebook::standard()->drills()[$key]->name, array_slice($without, 0, count($helps)));
+    $names = array_map(
+        fn (string $key): string => Codebook::standard()->drills()[$key]->name,
+        array_slice($without, 0, count($helps)),
+    );
     $sorted = $names;
     sort($sorted);
     expect($names)->toBe($sorted);

@@ -59,8 +59,13 @@ it('is wrong in no more than one of twenty where nothing has changed, and holds 
         $seen = SeriesChange::of($before, $after, wantedMore())->seen;
         $false += in_array($seen, [Seen::Better, Seen::Worse], true) ? 1 : 0;
         $same += $seen === Seen::Same ? 1 : 0;
-        $of = array_map(fn (): Seen => SeriesChange::of(swungAt($draw(), 0.0), swungAt($draw(), 0.0), wantedMore(), 6)->seen, range(1, 6));
-        $together += array_filter($of, fn (Seen $s): bool => in_array($s, [Seen::Better, Seen::Worse], true)) !== [] ? 1 : 0;
+        $of = array_map(
+            fn (): Seen => SeriesChange::of(swungAt($draw(), 0.0), swungAt($draw(), 0.0), wantedMore(), 6)->seen,
+            range(1, 6),
+        );
+        $together += array_filter($of, fn (Seen $s): bool => in_array($s, [Seen::Better, Seen::Worse], true)) !== []
+            ? 1
+            : 0;
     }
     expect($false / 2000)->toBeLessThan(0.065)->toBeGreaterThan(0.02)
         ->and($together / 2000)->toBeLessThan(0.065);
@@ -90,7 +95,8 @@ it('ranks what is known only as a bound: what never came and then came is better
     expect(SeriesChange::of($never(4), swungAt([-20.0, -30.0, -25.0, -15.0]), wantedMore())->seen)->toBe(Seen::Better)
         ->and(SeriesChange::of(swungAt([-20.0, -30.0, -25.0, -15.0]), $never(4), wantedMore())->seen)->toBe(Seen::Worse)
         // Three against three cannot be beyond chance, however they lie.
-        ->and(SeriesChange::of($never(3), swungAt([-20.0, -30.0, -25.0]), wantedMore())->seen)->toBe(Seen::CannotBeSaid);
+        ->and(SeriesChange::of($never(3), swungAt([-20.0, -30.0, -25.0]), wantedMore())->seen)
+        ->toBe(Seen::CannotBeSaid);
 });
 
 it('plans with the size that would count as real, which no spread, or one swing, cannot give', function () {
@@ -137,12 +143,18 @@ it('finds the rung on which a change breaks, and what is left of it at full spee
         ->and($ladder->atFullSpeed())->not->toBe(Seen::Better)
         ->and($ladder->rungs['mid-iron'])->toBe(Seen::CannotBeSaid)
         ->and(LadderChange::of($before, ['rehearsal' => swungAt([70.0])], wantedMore())->breaksAt())->toBeNull()
-        ->and(LadderChange::of(swungAt([50.0, 51.0]), ['rehearsal' => swungAt([70.0])], wantedMore())->rungs['rehearsal'])
+        ->and(
+            LadderChange::of(swungAt([50.0, 51.0]), ['rehearsal' => swungAt([70.0])], wantedMore())->rungs['rehearsal'],
+        )
         ->toBe(Seen::CannotBeSaid);
 });
 
 it('tells what the ball did besides', function () {
-    $ball = fn (float $start, float $curve, string $strike = 'centre'): BallFlight => new BallFlight($start, $curve, 'normal', $strike);
+    $ball = fn (
+        float $start,
+        float $curve,
+        string $strike = 'centre',
+    ): BallFlight => new BallFlight($start, $curve, 'normal', $strike);
     $of = BallsChange::of(
         [$ball(0.0, 4.0), $ball(0.5, 5.0), $ball(-0.5, 4.5), $ball(0.2, 5.5)],
         [$ball(6.0, 4.4), $ball(7.0, 5.2, 'thin'), $ball(6.5, 4.9, 'thin'), $ball(6.2, 4.7)],

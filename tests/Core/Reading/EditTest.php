@@ -22,7 +22,8 @@ use Core\Reading\Turf;
 function edited(array $edits, Reading $reading = new Reading([])): Reading
 {
     foreach ($edits as [$target, $value]) {
-        $reading = (new Edit($target, $value))->applyTo($reading, CodebookDocument::standard()->names(StandardLenses::DEFAULT));
+        $reading = (new Edit($target, $value))
+            ->applyTo($reading, CodebookDocument::standard()->names(StandardLenses::DEFAULT));
     }
 
     return $reading;

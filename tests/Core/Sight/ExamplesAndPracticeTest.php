@@ -55,7 +55,8 @@ it('shows an example to who took it up, and no more than that use allows', funct
         ['consents' => false, 'leads' => true, 'looked' => true], true, EXAMPLE_SHOWS, null,
     ],
     'no other consent, once published to them' => [
-        ['consents' => false, 'looked' => true, 'places' => [seated(SittingState::Published)]], true, EXAMPLE_SHOWS, null,
+        ['consents' => false, 'looked' => true, 'places' => [seated(SittingState::Published)]], true, EXAMPLE_SHOWS,
+        null,
     ],
     'own' => [['own' => true, 'looked' => true], false, [], Why::Own],
     'erased' => [['held' => false, 'looked' => true], false, [], Why::Erased],
@@ -101,7 +102,10 @@ it('asks in practice only what nothing hides, and tells the rest with the answer
     'the feel is still to be said' => [['feelAwaited' => true], Why::NotTheirs],
     'kept for later by a round they have no seat in' => [['kept' => true], Why::NotTheirs],
     'kept in their own' => [['places' => [seated(SittingState::Published, false, true)]], Why::Reserved],
-    'to be read blind' => [['places' => [seated(SittingState::Open, true), seated(SittingState::Published)]], Why::Awaited],
+    'to be read blind' => [
+        ['places' => [seated(SittingState::Open, true), seated(SittingState::Published)]],
+        Why::Awaited,
+    ],
     'handed in, unpublished' => [['places' => [seated(SittingState::Closed)]], Why::Unpublished],
     'an example they took up, elsewhere to be read' => [
         ['example' => true, 'looked' => true, 'places' => [seated(SittingState::Open, true)]], Why::Awaited,

@@ -299,7 +299,9 @@ it('shows on a question of a following round what the blind sheet showed, and wh
     $panel = [place(SittingState::Closed, kind: SittingKind::Panel)];
 
     return [
-        'asked' => [new Standing(true, true, false, $panel), $handedIn, true, ['film', 'trace', 'context', 'calls'], null],
+        'asked' => [
+            new Standing(true, true, false, $panel), $handedIn, true, ['film', 'trace', 'context', 'calls'], null,
+        ],
         'by the trace alone' => [
             new Standing(true, true, false, $panel),
             new Turn(Stage::Blind, true, false, true),
@@ -433,7 +435,10 @@ it('gives the same reason in whatever order places and swings come', function ()
     $kept = place(SittingState::Published, reserved: true);
     $read = place(SittingState::Open, sitting: 2);
     $awaited = place(SittingState::Open, true, sitting: 3);
-    $of = fn (array ...$places): array => array_map(fn (array $p): Standing => new Standing(true, true, false, $p), $places);
+    $of = fn (array ...$places): array => array_map(
+        fn (array $p): Standing => new Standing(true, true, false, $p),
+        $places,
+    );
     foreach ([[$kept, $read], [$read, $kept]] as $places) {
         expect($of($places)[0]->hiddenBy())->toBe(Why::Reserved);
     }

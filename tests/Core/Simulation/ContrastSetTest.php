@@ -84,7 +84,8 @@ it('makes the same golfer easy at about half the speed, judged by the same rules
     foreach (contrastSet(ContrastKind::Speed, 'late-recentre')->swings() as $name => $swing) {
         $times = $swing->evidence()->stations;
         $down[$name] = $times->t(Station::Impact) - $times->t(Station::Top);
-        expect($swing->settles($swing->truly(), $book)['late-recentre'] ?? null)->toBe(str_ends_with($name, '-with'), $name);
+        expect($swing->settles($swing->truly(), $book)['late-recentre'] ?? null)
+            ->toBe(str_ends_with($name, '-with'), $name);
     }
     expect($down['easy-without'] / $down['full-without'])->toBeGreaterThan(1.25)
         ->and($down['easy-with'] / $down['full-with'])->toBeGreaterThan(1.25);
@@ -93,7 +94,8 @@ it('makes the same golfer easy at about half the speed, judged by the same rules
 it('makes the same swing of the same words, and another of any other', function () {
     $one = contrastSet(ContrastKind::Fault, 'sway');
     expect($one->key())->toBe(contrastSet(ContrastKind::Fault, 'sway')->key())
-        ->and($one->swings()['clear']->evidence())->toEqual(contrastSet(ContrastKind::Fault, 'sway')->swings()['clear']->evidence());
+        ->and($one->swings()['clear']->evidence())
+        ->toEqual(contrastSet(ContrastKind::Fault, 'sway')->swings()['clear']->evidence());
     $keys = array_map(static fn (ContrastSet $s): string => $s->key(), [
         $one,
         contrastSet(ContrastKind::Speed, 'sway'),

@@ -46,7 +46,11 @@ it('says what the rules say of the true values, or leaves it open, with every in
         ->and($false / $absent)->toBeLessThan(0.01);
     // What stands clear of its threshold by more than its ± is hardly ever on the other side.
     foreach ($study->distances['observable'] as $verdict => $bins) {
-        $far = array_filter($bins, static fn (int $k): bool => DetectionStudy::DISTANCES[$k] >= 1.0, ARRAY_FILTER_USE_KEY);
+        $far = array_filter(
+            $bins,
+            static fn (int $k): bool => DetectionStudy::DISTANCES[$k] >= 1.0,
+            ARRAY_FILTER_USE_KEY,
+        );
         expect(array_sum(array_column($far, 'other')) / array_sum(array_column($far, 'n')))
             ->toBeLessThan(0.03, "$verdict beyond its ±");
     }

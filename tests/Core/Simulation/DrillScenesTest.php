@@ -90,7 +90,10 @@ it('is no scene with one moment, or five, or with aids for others', function (in
 
 it('draws the near limb over the far one, seen from the front and down the line', function () {
     $pose = (new Poser)->at('TP');
-    $parts = fn (View $view): array => array_map(fn (Shape $s): string => $s->part, Mannequin::of($pose->points, $view)->shapes);
+    $parts = fn (View $view): array => array_map(
+        fn (Shape $s): string => $s->part,
+        Mannequin::of($pose->points, $view)->shapes,
+    );
     // Looked at along the target line the lead side is the farther: what is drawn first is of it.
     $down = $parts(View::DownTheLine);
     expect(array_search('lead', $down, true))->toBeLessThan(array_search('trail', $down, true))

@@ -100,7 +100,8 @@ it('averages over a mat\'s own scan time and keeps shares between 0 and 100', fu
         $over = static fn (string $name): float => array_sum(array_slice($f[$name], max(0, 10 * $k - 4), 9));
         $errors[] = $share - 100 * $over('lead_fz_n') / ($over('lead_fz_n') + $over('trail_fz_n'));
     }
-    expect(sqrt(array_sum(array_map(static fn ($e) => $e * $e, $errors)) / count($errors)))->toEqualWithDelta(0.8, 0.12);
+    expect(sqrt(array_sum(array_map(static fn ($e) => $e * $e, $errors)) / count($errors)))
+        ->toEqualWithDelta(0.8, 0.12);
 });
 
 it('opposes the feet coming down: the trail foot pushes back, the lead foot forward', function () {

@@ -12,7 +12,8 @@ function testsOf(float $alike, array $right, string $seed, int $n): array
     $signed = $cases = $fixed = 0;
     for ($i = 0; $i < $n; $i++) {
         $one = $study->test("$seed $i", $right);
-        expect($one['state'])->not->toBe(SignOffDecision::GoesOn)->and($one['cases'])->toBeGreaterThanOrEqual(TestCourse::LEAST);
+        expect($one['state'])->not->toBe(SignOffDecision::GoesOn)
+            ->and($one['cases'])->toBeGreaterThanOrEqual(TestCourse::LEAST);
         $signed += $one['state'] === SignOffDecision::SignedOff ? 1 : 0;
         $cases += $one['cases'];
         $fixed += $one['fixed'];

@@ -115,7 +115,9 @@ it('is sure of a way where its ends move along it, and less where they move acro
         static fn (StationTime $t): StationTime => new StationTime($t->t, $u, StationSource::File),
         $s->stations->all(),
     ));
-    $u = static fn (float $known): float => Meter::read(new Evidence($late($known), $s->trace, $s->motion(), $s->stance))
+    $u = static fn (float $known): float => Meter::read(
+        new Evidence($late($known), $s->trace, $s->motion(), $s->stance),
+    )
         ->get(Measure::CopDirection)->uncertainty;
     expect($u(0.02))->toBeGreaterThan($u(0.002))->and($u(0.002))->toBeGreaterThan(0.0);
 });

@@ -73,7 +73,9 @@ it('knows what filters leave of it', function (float $memory) {
         $values[] = $make();
     }
     $series = new Series(500.0, $values);
-    $sd = static fn (array $v): float => sqrt(array_sum(array_map(static fn (float $x): float => $x * $x, $v)) / count($v));
+    $sd = static fn (array $v): float => sqrt(
+        array_sum(array_map(static fn (float $x): float => $x * $x, $v)) / count($v),
+    );
     $means = array_map(
         static fn (int $i): float => $series->mean($i * 0.3, $i * 0.3 + 0.298),
         range(0, 380),

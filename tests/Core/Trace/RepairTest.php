@@ -70,7 +70,12 @@ it('offers what sets a trace right, and nothing is wrong with it after that', fu
         ? $v / 9.80665 : $v, RepairKind::ForcesInKilograms],
     'parts of one' => [DeviceClass::Mat, fn (string $n, float $v): float => preg_match('/^(lead|trail)_pct$/', $n) === 1
         ? $v / 100.0 : $v, RepairKind::SharesAsParts],
-    'milliseconds' => [DeviceClass::Plate, fn (string $n, float $v): float => $v, RepairKind::TimesInMilliseconds, 1e-3],
+    'milliseconds' => [
+        DeviceClass::Plate,
+        fn (string $n, float $v): float => $v,
+        RepairKind::TimesInMilliseconds,
+        1e-3,
+    ],
     'the mat’s corner' => [DeviceClass::Mat, fn (string $n, float $v): float => match ($n) {
         'copx_mm', 'lead_copx_mm', 'trail_copx_mm' => $v + 400.0,
         'copy_mm', 'lead_copy_mm', 'trail_copy_mm' => $v + 250.0, default => $v,

@@ -106,6 +106,8 @@ it('names a channel that stands still, samples that are missing and a rate that 
     expect($kinds)
         ->toContain('stuck')
         ->toContain('dropped')
-        ->and(array_map(static fn ($f) => $f->kind, Quality::findings(matTrace(fn ($t) => 50 + 20 * sin(3 * $t), 40.0))))
+        ->and(
+            array_map(static fn ($f) => $f->kind, Quality::findings(matTrace(fn ($t) => 50 + 20 * sin(3 * $t), 40.0))),
+        )
         ->toBe(['rate']);
 });

@@ -120,7 +120,9 @@ it('takes a hard question that was answered for more than an easy one', function
 });
 
 it('takes several that are told apart by nothing as so many', function () {
-    $each = [...array_fill(0, 9, new Answer('sway', true, 1.0, 0.3, false)), new Answer('sway', false, 1.0, 0.3, false)];
+    $each = [
+        ...array_fill(0, 9, new Answer('sway', true, 1.0, 0.3, false)), new Answer('sway', false, 1.0, 0.3, false),
+    ];
     $once = [new Answer('sway', true, 1.0, 0.3, false, 9), new Answer('sway', false, 1.0, 0.3, false)];
     [$a, $b] = [Learner::skills($each, ASKED, 2.0), Learner::skills($once, ASKED, 2.0)];
     foreach (ASKED as $fault) {

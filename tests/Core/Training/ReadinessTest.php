@@ -21,7 +21,8 @@ it('counts of a case what a criterion is about, and cannot tell as not right', f
     $is = ['sway' => true, 'slide' => true, 'hang-back' => false, 'fall-off' => false];
     $said = ['sway' => 'present', 'slide' => 'cannot-tell', 'hang-back' => 'cannot-tell', 'fall-off' => 'absent',
         'no-load' => 'present'];
-    $of = fn (CriterionKind $kind, array $faults): array => (new Criterion('x', $faults, $kind, 0.6, 0.8))->counted($is, $said);
+    $of = fn (CriterionKind $kind, array $faults): array => (new Criterion('x', $faults, $kind, 0.6, 0.8))
+        ->counted($is, $said);
     expect($of(CriterionKind::Sensitivity, ['sway', 'slide', 'hang-back', 'no-load']))->toBe([1, 2])
         ->and($of(CriterionKind::Specificity, ['sway', 'hang-back', 'fall-off', 'no-load']))->toBe([1, 2])
         ->and($of(CriterionKind::Sensitivity, ['no-load']))->toBe([0, 0]);
@@ -39,7 +40,9 @@ it('refuses a criterion, a bar and a rule that are none', function (Closure $mak
     'too many' => [fn () => new Bar(BarKind::Unsafe, 0.0, 5000)],
     'the same twice' => [fn () => new ReadinessRule(array_fill(0, 2,
         new Criterion('x', ['sway'], CriterionKind::Sensitivity, 0.6, 0.8)), [], 12)],
-    'for ever' => [fn () => new ReadinessRule([new Criterion('x', ['sway'], CriterionKind::Sensitivity, 0.6, 0.8)], [], 61)],
+    'for ever' => [
+        fn () => new ReadinessRule([new Criterion('x', ['sway'], CriterionKind::Sensitivity, 0.6, 0.8)], [], 61),
+    ],
     'not even a list' => [fn () => ReadinessJson::read(['criteria' => 'all', 'bars' => [], 'months' => 3])],
     'no criteria' => [fn () => ReadinessJson::read(['criteria' => [], 'bars' => [], 'months' => 3])],
 ]);
@@ -249,5 +252,6 @@ it('writes a rule and reads it as it was', function () {
     ], [BarKind::Unsafe->value => new Bar(BarKind::Unsafe, 0.0, 10)], 18);
     $again = ReadinessJson::read(json_decode(json_encode(ReadinessJson::write($rule), JSON_THROW_ON_ERROR), true));
     expect($again)->toEqual($rule)->and($again->faults())->toBe(['hang-back', 'sway'])
-        ->and($again->signOff($again->criteria[0])->lower)->toBe((new SignOff(0.65, 0.85, 2, beta: ReadinessRule::BETA))->lower);
+        ->and($again->signOff($again->criteria[0])->lower)
+        ->toBe((new SignOff(0.65, 0.85, 2, beta: ReadinessRule::BETA))->lower);
 });

@@ -12,8 +12,12 @@ use Illuminate\Support\Facades\Hash;
 const HERS = ['email' => 'tam@fernhollow.example', 'password' => 'fernhollow-winter'];
 
 /** Wrong, from a place of its own; nobody else's throttling in the way. */
-function triedWrongly(object $test, string $ip = '192.0.2.1', string $email = HERS['email'], string $password = 'wrong'): object
-{
+function triedWrongly(
+    object $test,
+    string $ip = '192.0.2.1',
+    string $email = HERS['email'],
+    string $password = 'wrong',
+): object {
     app('cache')->flush();
     app('auth')->forgetGuards();
 
@@ -29,7 +33,8 @@ it('lets every further failure wait twice as long, of an address that nobody has
         triedWrongly($this, email: $email)->assertSessionHas('refused', "Too many tries have failed. Try again in $seconds seconds.");
         // Waiting is not failing: who asks again meanwhile waits no longer for it.
         Carbon::setTestNow(now()->addSeconds($seconds - 1));
-        triedWrongly($this, email: $email)->assertSessionHas('refused', 'Too many tries have failed. Try again in a second.');
+        triedWrongly($this, email: $email)
+            ->assertSessionHas('refused', 'Too many tries have failed. Try again in a second.');
         Carbon::setTestNow(now()->addSecond());
         triedWrongly($this, email: $email)->assertSessionHasErrors('email')->assertSessionMissing('refused');
     }
@@ -222,6 +227,11 @@ it('answers who has forgotten a password before it looks whether there is anybod
     });
     $this->post('/forgotten', ['email' => HERS['email']])->assertRedirect('/login');
     $at = array_search('answered', $asked, true);
-    $letters = array_keys(array_filter($asked, fn (string $sql): bool => str_contains($sql, 'account_links') || str_contains($sql, 'outbox')));
+    $letters = array_keys(
+        array_filter(
+            $asked,
+            fn (string $sql): bool => str_contains($sql, 'account_links') || str_contains($sql, 'outbox'),
+        ),
+    );
     expect($letters)->not->toBe([])->and(min($letters))->toBeGreaterThan($at);
 });

@@ -32,7 +32,11 @@ function armed(object $test, Closure $arm): array
             ->where('sitting_case_id', $case->id)
             ->update(['arm_id' => $dealt->id]);
         foreach (
-            Reading::query()->where('sitting_case_id', $case->id)->where('stage', Stage::Blind)->orderBy('id')->get() as $reading
+            Reading::query()
+                ->where('sitting_case_id', $case->id)
+                ->where('stage', Stage::Blind)
+                ->orderBy('id')
+                ->get() as $reading
         ) {
             Call::query()->where('reading_id', $reading->id)->delete();
             foreach (array_keys(app(Codebooks::class)->of($round)->faults) as $k => $fault) {

@@ -66,7 +66,10 @@ it('counts second looks as they are counted call by call', function () {
     $changed = $toward = $away = $calls = 0;
     $keys = KeyEntry::query()->where('key_version_id', $round->key_version_id)->get()
         ->keyBy(static fn (KeyEntry $e): string => "$e->case_id|$e->fault");
-    $readings = Reading::query()->whereIn('sitting_case_id', $round->cases()->select('id'))->with(['calls', 'case'])->get();
+    $readings = Reading::query()
+        ->whereIn('sitting_case_id', $round->cases()->select('id'))
+        ->with(['calls', 'case'])
+        ->get();
     $blind = $readings->where('stage', Stage::Blind)
         ->keyBy(static fn (Reading $r): string => "$r->sitting_case_id|$r->user_id");
     foreach ($readings->where('stage', Stage::Reveal)->whereNotIn('user_id', $panel)->where('exposed', false) as $after) {
@@ -97,7 +100,9 @@ it('counts second looks as they are counted call by call', function () {
         ->assertSee("more of them away from the key ($away) than toward it ($toward)");
     $tam = $this->person('tam');
     $this->get("$at/people/{$tam->id}")->assertOk()->assertSee('With the ball and the numbers in view');
-    $this->get($at.'/cases/'.$round->cases()->orderBy('id')->firstOrFail()->id)->assertOk()->assertSee('with the ball in view');
+    $this->get($at.'/cases/'.$round->cases()->orderBy('id')->firstOrFail()->id)
+        ->assertOk()
+        ->assertSee('with the ball in view');
     // Nobody else is told of others.
     $this->actingAs($tam)->get("$at?part=shown")->assertDontSee('Settled by the key');
 });
@@ -129,7 +134,9 @@ it('tells who said the same of a case that came back, and what was said then', f
     expect(count($again['rows']))->toBeGreaterThan(2);
     $page = app(CallsBehind::class)->ofCase($round, $case, app(Codebooks::class)->of($round));
     $later = array_merge(...array_map(
-        static fn (array $row): array => array_merge(...array_map(static fn ($c): array => $c?->later ?? [], $row['cells'])),
+        static fn (array $row): array => array_merge(
+            ...array_map(static fn ($c): array => $c?->later ?? [], $row['cells']),
+        ),
         $page['rows'],
     ));
     expect($later)->not->toBe([])->and($later[0])->toStartWith('when it came back: ');

@@ -35,7 +35,11 @@ it('shows of a case who saw what, beside key and ball, and where to look next', 
     $round = $this->round('Spring');
     $case = $round->cases()->orderBy('id')->with('recording.golfer')->firstOrFail();
     $page = app(CasePage::class)->of($round, $case, $this->headCoach());
-    $readings = Reading::query()->where('sitting_case_id', $case->id)->where('stage', 'blind')->with(['calls', 'user'])->get();
+    $readings = Reading::query()
+        ->where('sitting_case_id', $case->id)
+        ->where('stage', 'blind')
+        ->with(['calls', 'user'])
+        ->get();
     expect($page['readers'])->toBe($readings->pluck('user.name')->sort()->values()->all());
     foreach ($page['rows'] as $row) {
         $fault = collect(app(Codebooks::class)->of($round)->faults)->search(fn ($f) => $f->name === $row['name']);
@@ -105,7 +109,8 @@ it('opens every pair’s figure to the calls in which they differ', function () 
             ->and(1.0 - $page['apart'] / $page['n'])->toEqualWithDelta($pair->agreement, 1e-12)
             ->and($page['rows'])->toHaveCount(min(40, $page['apart']));
         foreach ($page['rows'] as $row) {
-            expect($row['one'])->not->toBe($row['other'])->and([$row['one'], $row['other']])->not->toContain('cannot-tell');
+            expect($row['one'])->not->toBe($row['other'])
+                ->and([$row['one'], $row['other']])->not->toContain('cannot-tell');
         }
     }
     expect(count($pairs))->toBeGreaterThan(5);
@@ -125,7 +130,10 @@ it('opens the times to the marks they were made from', function () {
         foreach ($times->people as $person) {
             $name = User::query()->findOrFail((int) substr($person->rater, 1))->name;
             $i = array_search($name, $page['readers'], true);
-            $own = array_filter(array_column(array_column($page['rows'], 'cells'), $i), static fn (string $c): bool => $c !== '–');
+            $own = array_filter(
+                array_column(array_column($page['rows'], 'cells'), $i),
+                static fn (string $c): bool => $c !== '–',
+            );
             $ms = array_map(static fn (string $c): float => (float) str_replace(['−', '+'], ['-', ''], $c), $own);
             expect($ms)->toHaveCount($person->n)
                 // Written to the millisecond.
@@ -142,7 +150,8 @@ it('opens what one would do to the sheets it was made from', function () {
     $round = $this->round('Spring');
     // Nothing is not the same as none.
     $same = static function (?float $here, ?float $kept, float $within, string $what): void {
-        expect($here === null)->toBe($kept === null, $what)->and($here ?? 0.0)->toEqualWithDelta($kept ?? 0.0, $within, $what);
+        expect($here === null)->toBe($kept === null, $what)
+            ->and($here ?? 0.0)->toEqualWithDelta($kept ?? 0.0, $within, $what);
     };
     foreach (KeptFigures::ofRound($round)->advice()->beside as $person) {
         $user = User::query()->findOrFail((int) substr($person->rater, 1));

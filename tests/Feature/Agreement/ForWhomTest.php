@@ -41,9 +41,15 @@ it('heads a round with agreement on present, for these readers and for readers l
         ->and($tiles)->toContain('Agreement on “present” is the figure to go by');
     $page->assertSee('The cases come from few golfers')->assertSee('below 15 the interval is rough');
     // The band behind is never narrower than the interval.
-    preg_match_all('/<line class="band" x1="([\d.]+)" x2="([\d.]+)"[^>]*>\s*<line x1="([\d.]+)" x2="([\d.]+)"/', $page->getContent(), $lines, PREG_SET_ORDER);
+    preg_match_all(
+        '/<line class="band" x1="([\d.]+)" x2="([\d.]+)"[^>]*>\s*<line x1="([\d.]+)" x2="([\d.]+)"/',
+        $page->getContent(),
+        $lines,
+        PREG_SET_ORDER,
+    );
     foreach ($lines as [, $from, $to, $low, $high]) {
-        expect((float) $from)->toBeLessThanOrEqual((float) $low)->and((float) $to)->toBeGreaterThanOrEqual((float) $high);
+        expect((float) $from)->toBeLessThanOrEqual((float) $low)
+            ->and((float) $to)->toBeGreaterThanOrEqual((float) $high);
     }
 });
 

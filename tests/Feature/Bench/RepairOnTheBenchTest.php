@@ -74,7 +74,9 @@ it('finds anew what only the trace told, and leaves what a person marked', funct
     // What would lie before the impact that a person marked and comes after it is not put there.
     expect($told())->not->toHaveKey('SD')
         ->and($told()['FI'])->toEqualWithDelta($whole->stations->all()['FI']->t, 0.35)
-        ->and(StationMark::query()->where('recording_id', $recording->id)->where('source', StationSource::Hand)->count())
+        ->and(
+            StationMark::query()->where('recording_id', $recording->id)->where('source', StationSource::Hand)->count(),
+        )
         ->toBe(1);
 });
 

@@ -307,7 +307,10 @@ it('ends a token in time, and lets the device or the head coach give another', f
     Carbon\Carbon::setTestNow('2027-01-01 10:00');
     $token = deviceToken($this);
     $open = ['class' => 'mat', 'rate_hz' => 100, 'channels' => ['lead_pct', 'trail_pct', 'copx_mm', 'copy_mm']];
-    $opens = fn (string $with): int => $this->flushHeaders()->withToken($with)->postJson('/ingest/sessions', $open)->getStatusCode();
+    $opens = fn (string $with): int => $this->flushHeaders()
+        ->withToken($with)
+        ->postJson('/ingest/sessions', $open)
+        ->getStatusCode();
     expect($opens($token))->toBe(201);
     $session = App\Models\CaptureSession::query()->latest('id')->value('public_id');
     // By the device: both hold for an hour, and what was open goes on.
@@ -338,8 +341,19 @@ it('lets a token open only what it is for, and nothing of the pages', function (
     $token = session('token');
     auth()->logout();
     $this->flushHeaders()->withToken($token)
-        ->postJson('/ingest/sessions', ['class' => 'mat', 'rate_hz' => 100, 'channels' => ['lead_pct', 'trail_pct', 'copx_mm', 'copy_mm']])
-        ->assertStatus(422)->assertJsonFragment(['message' => __('refusals.capture.other-kind', ['device' => App\Words\Term::device(Core\Trace\DeviceClass::Plate)])]);
+        ->postJson(
+            '/ingest/sessions',
+            ['class' => 'mat', 'rate_hz' => 100, 'channels' => ['lead_pct', 'trail_pct', 'copx_mm', 'copy_mm']],
+        )
+        ->assertStatus(422)
+        ->assertJsonFragment(
+            [
+                'message' => __(
+                    'refusals.capture.other-kind',
+                    ['device' => App\Words\Term::device(Core\Trace\DeviceClass::Plate)],
+                ),
+            ],
+        );
     foreach (['/', '/shelf', '/record', '/own/data', '/capture'] as $page) {
         expect($this->withToken($token)->getJson($page)->getStatusCode())->toBe(401, $page);
     }
@@ -353,5 +367,8 @@ it('counts wrong tokens by where they come from, and requests by device', functi
     $this->withToken('guess 31')->postJson('/ingest/sessions')->assertStatus(429)->assertHeader('Retry-After');
     // The right one from the same place has to wait as well: who guesses learns nothing from being let in.
     $this->withToken($token)->postJson('/ingest/sessions')->assertStatus(429);
-    $this->withServerVariables(['REMOTE_ADDR' => '192.0.2.9'])->withToken($token)->postJson('/ingest/sessions')->assertStatus(422);
+    $this->withServerVariables(['REMOTE_ADDR' => '192.0.2.9'])
+        ->withToken($token)
+        ->postJson('/ingest/sessions')
+        ->assertStatus(422);
 });

@@ -23,7 +23,12 @@ use Illuminate\Support\Facades\DB;
 /** A recording of the spring round that may stand in teaching material. */
 function teachable(object $test, int $which = 0): Recording
 {
-    $recording = $test->round('Spring')->cases()->with('recording')->orderBy('id')->skip($which)->firstOrFail()->recording;
+    $recording = $test->round('Spring')
+        ->cases()
+        ->with('recording')
+        ->orderBy('id')
+        ->skip($which)
+        ->firstOrFail()->recording;
     Consent::query()->firstOrCreate(
         ['golfer_id' => $recording->golfer_id, 'scope' => Scope::TeachingMaterial],
         ['given_on' => now()->toDateString(), 'expires_on' => now()->addYear()->toDateString()],
@@ -37,7 +42,8 @@ function teachable(object $test, int $which = 0): Recording
 function newcomer(string $name = 'Nina Sorrel'): User
 {
     $user = (new User)->forceFill([
-        'name' => $name, 'email' => strtolower(strtok($name, ' ')).'@fernhollow.example', 'role' => 'instructor', 'password' => 'x',
+        'name' => $name, 'email' => strtolower(strtok($name, ' ')).'@fernhollow.example', 'role' => 'instructor',
+        'password' => 'x',
     ]);
     $user->save();
 

@@ -207,7 +207,8 @@ it('publishes nothing untried, changed since, misleading, twice, or on ground th
     $draft = drafted($this, 'hang-back', ['impact_share', '<', 76.5]);
     $head = $this->headCoach();
     $publish = fn (array $with = []) => $this->actingAs($head)->post('/codebook/draft/publish', [
-        'revision' => CodebookDraft::query()->find($draft->id)->revision, 'version' => '3', 'note' => 'as agreed', ...$with,
+        'revision' => CodebookDraft::query()->find($draft->id)->revision, 'version' => '3', 'note' => 'as agreed',
+        ...$with,
     ]);
     $refused = fn (TestResponse $r, string $says) => $r->assertSessionHas(
         'refused',
@@ -226,7 +227,9 @@ it('publishes nothing untried, changed since, misleading, twice, or on ground th
     $refused($publish(), 'lie inside their bands');
     drafted($this, 'hang-back', ['impact_share', '<', 76]);
     // Somebody takes up a file meanwhile.
-    $file = CodebookDocument::standard()->versioned('2.5')->with('words', 'press', ['word' => 'press', 'means' => 'ours']);
+    $file = CodebookDocument::standard()
+        ->versioned('2.5')
+        ->with('words', 'press', ['word' => 'press', 'means' => 'ours']);
     app(App\Codebook\Actions\KeepCodebook::class)->document($file, 'a word of ours', $head);
     app()->forgetScopedInstances();
     $this->post('/codebook/draft/try');
@@ -344,10 +347,16 @@ it('answers hostile forms with a sentence', function (array $with) {
 })->with([
     'no rules' => [['rules' => 'x']],
     'a rule of text' => [['rules' => ['own' => ['supported' => '"x"', 'contradicted' => '["top_share","<",1]']]]],
-    'deep' => [['rules' => ['own' => ['supported' => str_repeat('["any",', 40).'["top_share","<",1]'.str_repeat(']', 40)]]]],
-    'endless' => [['rules' => ['own' => ['supported' => '["top_share","<",1e999]', 'contradicted' => '["top_share",">",2]']]]],
+    'deep' => [
+        ['rules' => ['own' => ['supported' => str_repeat('["any",', 40).'["top_share","<",1]'.str_repeat(']', 40)]]],
+    ],
+    'endless' => [
+        ['rules' => ['own' => ['supported' => '["top_share","<",1e999]', 'contradicted' => '["top_share",">",2]']]],
+    ],
     'a place that is none' => [['rules' => ['lens/none-such' => ['supported' => '["top_share","<",1]']]]],
-    'up and out' => [['rules' => ['own' => ['supported' => '["../../etc","<",1]', 'contradicted' => '["top_share",">",1]']]]],
+    'up and out' => [
+        ['rules' => ['own' => ['supported' => '["../../etc","<",1]', 'contradicted' => '["top_share",">",1]']]],
+    ],
     'an array for a text' => [['name' => ['x']]],
     'too long' => [['look_for' => str_repeat('x', 601)]],
     'nothing to see it on' => [['sights' => [['sight' => 'observable']]]],

@@ -162,7 +162,10 @@ it('answers hostile files with one line, in little memory', function (Closure $c
         'more columns than any file of this kind has',
     ],
     'UTF-16' => [fn () => mb_convert_encoding("case,rater,value\na,x,p\n", 'UTF-16', 'UTF-8'), 'ratings.csv, line 1'],
-    'Latin-1' => [fn () => "case,rater,value\nd\xE9j\xE0,x,p\n", 'ratings.csv, line 2, column 1: the text is not UTF-8'],
+    'Latin-1' => [
+        fn () => "case,rater,value\nd\xE9j\xE0,x,p\n",
+        'ratings.csv, line 2, column 1: the text is not UTF-8',
+    ],
     'a quote never closed' => [
         fn () => "case,rater,value\na,x,\"p\nb,x,p\n",
         'ratings.csv, line 2, column 1: a quotation mark is opened and never closed',

@@ -213,6 +213,10 @@ it('takes what the panel left open for a debrief beside what there is most to ta
     // Where too few could tell there is nothing to talk out.
     expect(implode('', array_column($page()->viewData('order'), 'contested')))->toBe('');
     (clone $entries)->where('fault', 'hang-back')->where('case_id', $place->case_id)->update(['absent' => 2]);
-    $order = array_column($page()->assertSee('the panel does not agree on hanging back')->viewData('order'), null, 'place');
+    $order = array_column(
+        $page()->assertSee('the panel does not agree on hanging back')->viewData('order'),
+        null,
+        'place',
+    );
     expect($order[$place->id]['contested'])->toBe('hanging back')->and($order[$place->id]['picked'])->toBeTrue();
 });

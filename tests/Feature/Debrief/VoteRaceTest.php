@@ -79,7 +79,8 @@ it('counts every vote that was acknowledged before the vote closed, the last of 
             unlink($barrier);
             $kept = DebriefVote::query()->where('debrief_question_id', $question->id)->get();
             // Nothing came after the closing, and nothing acknowledged is missing.
-            expect($kept->mapWithKeys(static fn (DebriefVote $v): array => [$v->voter => $v->answer])->all())->toBe($closed)
+            expect($kept->mapWithKeys(static fn (DebriefVote $v): array => [$v->voter => $v->answer])->all())
+                ->toBe($closed)
                 ->and(collect($last)->sort()->values()->all())
                 ->toBe($kept->pluck('answer')->sort()->values()->all());
         }

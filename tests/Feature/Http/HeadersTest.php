@@ -4,7 +4,9 @@ use Illuminate\Http\Middleware\TrustProxies;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Route;
 
-const EVERYWHERE = ['Content-Security-Policy', 'X-Content-Type-Options', 'X-Frame-Options', 'Referrer-Policy', 'Permissions-Policy'];
+const EVERYWHERE = [
+    'Content-Security-Policy', 'X-Content-Type-Options', 'X-Frame-Options', 'Referrer-Policy', 'Permissions-Policy',
+];
 
 it('sends the same headers with every answer: pages, files, errors, devices, health', function () {
     $this->actingAs($this->headCoach());
@@ -62,7 +64,11 @@ it('answers under the names that are configured and no other', function () {
 
 it('believes a proxy only where one is configured', function () {
     Route::get('/from', static fn () => request()->ip().' '.(request()->isSecure() ? 'secure' : 'plain'));
-    $forwarded = ['X-Forwarded-For' => '203.0.113.50', 'X-Forwarded-Proto' => 'https', 'X-Forwarded-Host' => 'evil.example'];
+    $forwarded = [
+        'X-Forwarded-For' => '203.0.113.50',
+        'X-Forwarded-Proto' => 'https',
+        'X-Forwarded-Host' => 'evil.example',
+    ];
     $this->get('/from', $forwarded)->assertSee('127.0.0.1 plain')->assertHeaderMissing('Strict-Transport-Security');
     TrustProxies::at(['127.0.0.1']);
     Request::setTrustedHosts([]);
@@ -77,13 +83,28 @@ it('believes a proxy only where one is configured', function () {
 
 it('binds its cookie to the host by name where TLS is, and has another name without', function () {
     $of = static function (string $url): array {
-        [$code, $out] = ran([PHP_BINARY, '-r', 'require "vendor/autoload.php"; $s = require "config/session.php"; echo json_encode($s);'], ['APP_URL' => $url]);
+        [$code, $out] = ran(
+            [
+                PHP_BINARY, '-r',
+                'require "vendor/autoload.php"; $s = require "config/session.php"; echo json_encode($s);',
+            ],
+            ['APP_URL' => $url],
+        );
         expect($code)->toBe(0);
 
         return json_decode($out, true);
     };
     $tls = $of('https://academy.example');
     $plain = $of('http://127.0.0.1:8080');
-    expect($tls)->toMatchArray(['cookie' => '__Host-verified-consensus', 'secure' => true, 'http_only' => true, 'path' => '/', 'domain' => null])
+    expect($tls)
+        ->toMatchArray(
+            [
+                'cookie' => '__Host-verified-consensus',
+                'secure' => true,
+                'http_only' => true,
+                'path' => '/',
+                'domain' => null,
+            ],
+        )
         ->and($plain)->toMatchArray(['cookie' => 'verified-consensus', 'secure' => false, 'http_only' => true]);
 });

@@ -69,7 +69,17 @@ it('answers whatever is sent to it with a page or a sentence, never with a failu
     }
     if (getenv('VC_TELL')) {
         ksort($seen);
-        file_put_contents(getenv('VC_TELL'), implode("\n", $failed)."\n".json_encode($seen).' peak MB '.(memory_get_peak_usage() >> 20)."\nslow ".implode("\n", $slow)."\n");
+        file_put_contents(
+            getenv('VC_TELL'),
+            implode("\n", $failed)
+                ."\n"
+                .json_encode($seen)
+                .' peak MB '
+                .(memory_get_peak_usage() >> 20)
+                ."\nslow "
+                .implode("\n", $slow)
+                ."\n",
+        );
     }
     expect($failed)->toBe([])->and($slow)->toBe([]);
 })->group('study');

@@ -7,9 +7,11 @@ use Illuminate\Support\Facades\Route;
 /** What everybody has who is logged in: own pages, whose content goes by sight. */
 const EVERYBODYS = [
     'today', 'search', 'join', 'join.in', 'keys', 'codebook', 'codebook.document', 'codebook.fault', 'practice',
-    'practice.begin', 'practice.progress', 'lessons.index', 'plans', 'plans.store', 'plans.hours', 'contrast', 'contrast.ask', 'readiness', 'read.next', 'agreement.index',
+    'practice.begin', 'practice.progress', 'lessons.index', 'plans', 'plans.store', 'plans.hours', 'contrast',
+    'contrast.ask', 'readiness', 'read.next', 'agreement.index',
     'panel.index', 'logout',
-    'own', 'own.data', 'password.confirm', 'password.confirm.store', 'account', 'account.update', 'account.password', 'account.address', 'account.sessions.end',
+    'own', 'own.data', 'password.confirm', 'password.confirm.store', 'account', 'account.update', 'account.password',
+    'account.address', 'account.sessions.end',
     'account.leave', 'notices', 'notices.update', 'notices.seen',
     'account.factor', 'account.factor.keep', 'account.factor.codes', 'account.factor.drop',
 ];

@@ -85,7 +85,8 @@ it('writes what it cannot read, takes no session for another, and does not bring
         $handler->write($other, sealed($said));
         expect(heldSession($other))->toBeNull();
         DB::table('sessions')->insert([
-            'id' => $other, 'payload' => base64_encode(sealed(['_token' => 'b'])), 'last_activity' => now()->getTimestamp(),
+            'id' => $other, 'payload' => base64_encode(sealed(['_token' => 'b'])), 'last_activity' => now()
+                ->getTimestamp(),
         ]);
     }
 });

@@ -32,7 +32,9 @@ it('says in a sentence that the database is away or full, and that nothing was d
     ],
     'being started' => ['SQLSTATE[08006] [7] FATAL: the database system is starting up', 503, 'back shortly'],
     'no connection left' => ['SQLSTATE[53300]: Too many connections: 7 FATAL: sorry', 503, 'back shortly'],
-    'full' => ['SQLSTATE[53100]: Disk full: 7 ERROR: could not extend file: No space left on device', 507, 'disk is full'],
+    'full' => [
+        'SQLSTATE[53100]: Disk full: 7 ERROR: could not extend file: No space left on device', 507, 'disk is full',
+    ],
     'a fault of the program' => ['SQLSTATE[42P01]: Undefined table: 7 ERROR: no such', 500, 'fault of the program'],
 ]);
 

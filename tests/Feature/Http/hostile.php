@@ -99,7 +99,8 @@ function realParameters(Routed $route, User $user): array
             'member' => User::query()->where('role', 'instructor')->value('id'),
             'session' => 'others', 'place' => '1', 'part' => '1', 'part_of' => 'film', 'token' => str_repeat('z', 40),
             'fault' => 'late-recentre', 'station' => 'TP', 'view' => 'face-on', 'batch' => str_repeat('a', 26),
-            'following' => App\Models\Sitting::query()->value('public_id'), 'first' => App\Models\Recording::query()->value('public_id'),
+            'following' => App\Models\Sitting::query()->value('public_id'), 'first' => App\Models\Recording::query()
+                ->value('public_id'),
             'second' => App\Models\Recording::query()->latest('id')->value('public_id'),
         ][$name] ?? '1');
     }
@@ -134,7 +135,11 @@ function hostileRequests(User $user, string $seed): array
         $address = static function (array $with) use ($route): string {
             $uri = $route->uri();
             foreach ($with as $name => $is) {
-                $uri = preg_replace('/\{'.$name.'(:[a-z_]+)?\??\}/', strtr(rawurlencode((string) $is), ['%' => '%']), $uri);
+                $uri = preg_replace(
+                    '/\{'.$name.'(:[a-z_]+)?\??\}/',
+                    strtr(rawurlencode((string) $is), ['%' => '%']),
+                    $uri,
+                );
             }
 
             return '/'.ltrim((string) $uri, '/');

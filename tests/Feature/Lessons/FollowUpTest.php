@@ -43,7 +43,13 @@ it('shows nothing that was measured before the feel is kept, over raw bytes, to 
     expect($said)->toContain('7171')->toContain('before anything was shown')->toContain('lighter');
     expect($follow->refresh()->felt_late)->toBeFalse()->and($later->refresh()->feel)->toBe('lighter');
     // From here on nobody's reading of them is blind who gives the session.
-    expect(App\Models\Exposure::query()->where('user_id', $by->id)->whereIn('recording_id', $later->recordings()->pluck('id'))->count())->toBe(3);
+    expect(
+        App\Models\Exposure::query()
+            ->where('user_id', $by->id)
+            ->whereIn('recording_id', $later->recordings()->pluck('id'))
+            ->count(),
+    )
+        ->toBe(3);
 });
 
 it('keeps what was felt for good', function () {
@@ -59,7 +65,11 @@ it('keeps what was felt for good', function () {
     $this->post("/follow-ups/$follow->public_id/feel", [...FELT, 'felt' => 'worse'])->assertSessionHas('refused');
     expect($follow->refresh()->felt)->toBe(Seen::Better);
     foreach (['felt' => 'worse', 'judged' => 'worse', 'felt_says' => 'x', 'locked_at' => null, 'felt_late' => true] as $column => $to) {
-        expect(fn () => DB::transaction(fn () => DB::table('follow_ups')->where('id', $follow->id)->update([$column => $to])))
+        expect(
+            fn () => DB::transaction(
+                fn () => DB::table('follow_ups')->where('id', $follow->id)->update([$column => $to]),
+            ),
+        )
             ->toThrow(QueryException::class);
     }
 });

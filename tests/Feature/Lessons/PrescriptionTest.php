@@ -77,14 +77,20 @@ it('prints on the note and the paper, of every drill, what was chosen against ad
     $this->actingAs($by);
     foreach ([LimitSide::Lead, LimitSide::Trail] as $side) {
         foreach ([LimitRegion::Knee, LimitRegion::Ankle, LimitRegion::Hip, LimitRegion::Shoulder, LimitRegion::Wrist] as $region) {
-            GolferLimit::query()->create(['golfer_id' => $golfer->id, 'region' => $region, 'side' => $side, 'severity' => 'not-cleared']);
+            GolferLimit::query()
+                ->create(
+                    ['golfer_id' => $golfer->id, 'region' => $region, 'side' => $side, 'severity' => 'not-cleared'],
+                );
         }
     }
     foreach ([LimitRegion::Back, LimitRegion::Balance, LimitRegion::Pregnancy, LimitRegion::HeartAndBreath] as $region) {
-        GolferLimit::query()->create(['golfer_id' => $golfer->id, 'region' => $region, 'side' => null, 'severity' => 'careful']);
+        GolferLimit::query()
+            ->create(['golfer_id' => $golfer->id, 'region' => $region, 'side' => null, 'severity' => 'careful']);
     }
     $draft = chosenDrill($this, $lesson, $drill);
-    $loads = $golfer->limitsInForce->filter(fn (GolferLimit $l): bool => Codebook::standard()->drills()[$drill]->plan?->loads($l->toCore()) === true);
+    $loads = $golfer->limitsInForce->filter(
+        fn (GolferLimit $l): bool => Codebook::standard()->drills()[$drill]->plan?->loads($l->toCore()) === true,
+    );
     // Not without a reason; a short one is none.
     foreach (['', 'because'] as $reason) {
         $this->put("/prescriptions/$draft->public_id", wholePlan($draft, ['hand_over' => '1', 'reason' => $reason]))
@@ -93,7 +99,8 @@ it('prints on the note and the paper, of every drill, what was chosen against ad
     }
     $this->put("/prescriptions/$draft->public_id", wholePlan($draft, ['hand_over' => '1', 'reason' => 'A physiotherapist stands beside it.']))
         ->assertRedirect("/prescriptions/$draft->public_id/note");
-    expect(array_filter($draft->refresh()->against, fn (string $k): bool => str_starts_with($k, 'limit:')))->toHaveCount($loads->count());
+    expect(array_filter($draft->refresh()->against, fn (string $k): bool => str_starts_with($k, 'limit:')))
+        ->toHaveCount($loads->count());
     foreach (['/note', ''] as $where) {
         $page = $this->get("/prescriptions/$draft->public_id$where")->assertOk();
         foreach ($loads as $limit) {
@@ -138,7 +145,11 @@ it('never changes what was handed over, by any way', function () {
     $this->put("/prescriptions/$given->public_id/drill", ['drill' => 'step-in'])->assertSessionHas('refused');
     $this->put("/prescriptions/$given->public_id", wholePlan($given))->assertSessionHas('refused');
     $this->delete("/prescriptions/$given->public_id")->assertSessionHas('refused');
-    expect(fn () => DB::transaction(fn () => DB::table('prescriptions')->where('id', $given->id)->update(['drill' => 'step-in'])))
+    expect(
+        fn () => DB::transaction(
+            fn () => DB::table('prescriptions')->where('id', $given->id)->update(['drill' => 'step-in']),
+        ),
+    )
         ->toThrow(QueryException::class);
     expect(fn () => DB::transaction(fn () => DB::table('prescriptions')->insert([...DB::table('prescriptions')
         ->where('id', $given->id)->get()->map(fn ($r): array => [...(array) $r, 'id' => 999999, 'public_id' => str_repeat('z', 26), 'against' => '["harm-list"]', 'reason' => 'short'])->first()])))
@@ -155,9 +166,15 @@ it('takes nothing that is none: faults, causes, drills, rungs, days and lines', 
     $lesson = taughtLesson(taughtGolfer(), $by, []);
     $this->actingAs($by);
     $at = "/golfer-sessions/$lesson->public_id/prescription";
-    $seen = fn (array $change): array => ['lens' => 'early-recentre', 'faults' => ['slide' => 'now'], 'causes' => ['slide'], ...$change];
+    $seen = fn (array $change): array => [
+        'lens' => 'early-recentre',
+        'faults' => ['slide' => 'now'],
+        'causes' => ['slide'],
+        ...$change,
+    ];
     foreach ([
-        ['lens' => 'none'], ['lens' => ['early-recentre']], ['faults' => ['no-such' => 'now']], ['faults' => ['slide' => 'soon']],
+        ['lens' => 'none'], ['lens' => ['early-recentre']], ['faults' => ['no-such' => 'now']],
+        ['faults' => ['slide' => 'soon']],
         ['faults' => 'slide'], ['causes' => ['no-such']], ['causes' => [['slide']]], ['causes' => ['slide', 'slide']],
         // No fault of this lens.
         ['faults' => ['lead-leg-leave' => 'now'], 'causes' => []],
@@ -173,9 +190,11 @@ it('takes nothing that is none: faults, causes, drills, rungs, days and lines', 
         expect($draft->refresh()->drill)->toBe('heel-plant');
     }
     foreach ([
-        ['plan' => ['from' => 'course', 'to' => 'rehearsal']], ['plan' => ['from' => 'moon']], ['plan' => ['speed' => '9']],
+        ['plan' => ['from' => 'course', 'to' => 'rehearsal']], ['plan' => ['from' => 'moon']],
+        ['plan' => ['speed' => '9']],
         ['plan' => ['speed' => '101']], ['plan' => ['ball' => 'two']], ['plan' => ['cue' => str_repeat('x', 121)]],
-        ['until' => 'soon'], ['next_on' => '1900-01-01'], ['lines' => 'no'], ['lines' => '['.str_repeat('[0,0,1,1],', 300).'[0,0,1,1]]'],
+        ['until' => 'soon'], ['next_on' => '1900-01-01'], ['lines' => 'no'],
+        ['lines' => '['.str_repeat('[0,0,1,1],', 300).'[0,0,1,1]]'],
     ] as $odd) {
         $this->put("/prescriptions/$draft->public_id", wholePlan($draft, $odd))->assertSessionHasErrors();
     }
@@ -242,7 +261,8 @@ it('draws every shipped drill in two to four moments, with as many words', funct
         $svg = simplexml_load_file(public_path("drills/$key.svg"));
         expect(count($svg->g))->toBe(count($scene->moments));
     }
-    expect(array_keys(Core\Simulation\DrillScenes::all()))->toEqualCanonicalizing(array_keys(Codebook::standard()->drills()));
+    expect(array_keys(Core\Simulation\DrillScenes::all()))
+        ->toEqualCanonicalizing(array_keys(Codebook::standard()->drills()));
     // The same command makes the same files.
     $out = sys_get_temp_dir().'/drawn-'.bin2hex(random_bytes(4));
     $this->artisan('codebook:drawings', ['--out' => $out, '--drill' => ['rocker', 'knee-spread']])->assertSuccessful();
@@ -274,7 +294,12 @@ it('gives nobody a swing for naming it', function () {
     $hidden = taughtLesson($golfer, null, [2.0, 0.0]);
     $ids = $hidden->recordings()->pluck('id')->all();
     DB::table('recordings')->whereIn('id', $ids)->update(['lesson_id' => null]);
-    $form = fn (array $swings): array => ['held_on' => now()->toDateString(), 'asks_feel' => '0', 'swings_listed' => '1', 'swings' => $swings];
+    $form = fn (array $swings): array => [
+        'held_on' => now()->toDateString(),
+        'asks_feel' => '0',
+        'swings_listed' => '1',
+        'swings' => $swings,
+    ];
     app(Onlookers::class)->forget();
     $this->actingAs($by)->put("/golfer-sessions/$mine->public_id", $form($ids))->assertSessionHasNoErrors();
     expect($mine->recordings()->count())->toBe(0);
@@ -327,8 +352,12 @@ it('takes over what somebody said of the same swing in a round that is over, whe
     expect($asked(''))->not->toContain('selected>')->and($asked($reading->public_id))->toMatch($chosen)
         ->toContain('taken over below')
         ->and(Prescription::query()->where('lesson_id', $lesson->id)->exists())->toBeFalse();
-    $others = Reading::query()->where('sitting_case_id', $reading->sitting_case_id)->where('user_id', '!=', $by->id)->firstOrFail();
-    expect($asked($others->public_id))->not->toContain('taken over below')->and($asked("' or 1=1"))->not->toContain('taken over below');
+    $others = Reading::query()
+        ->where('sitting_case_id', $reading->sitting_case_id)
+        ->where('user_id', '!=', $by->id)
+        ->firstOrFail();
+    expect($asked($others->public_id))->not->toContain('taken over below')
+        ->and($asked("' or 1=1"))->not->toContain('taken over below');
 
     // Nothing is told of what is kept for later rounds, nor of what is open: the session itself is hidden with it.
     $isHidden = function () use ($page, $reading): void {

@@ -62,7 +62,12 @@ function taughtLesson(Golfer $golfer, ?User $by, array $severities, bool $asksFe
 function wholePlan(Prescription $draft, array $change = []): array
 {
     return [
-        'plan' => [...$draft->plan, 'cue' => 'Plant it, then swing', 'image' => 'the foot swings the club', ...$change['plan'] ?? []],
+        'plan' => [
+            ...$draft->plan,
+            'cue' => 'Plant it, then swing',
+            'image' => 'the foot swings the club',
+            ...$change['plan'] ?? [],
+        ],
         'reason' => $change['reason'] ?? '',
         'until' => now()->addWeeks(4)->toDateString(),
         'next_on' => now()->addWeeks(4)->toDateString(),
@@ -72,8 +77,12 @@ function wholePlan(Prescription $draft, array $change = []): array
 }
 
 /** Begun and a drill chosen, over HTTP, as who is logged in. */
-function chosenDrill(object $test, Lesson $lesson, string $drill = 'heel-plant', string $fault = 'late-recentre'): Prescription
-{
+function chosenDrill(
+    object $test,
+    Lesson $lesson,
+    string $drill = 'heel-plant',
+    string $fault = 'late-recentre',
+): Prescription {
     $test->post("/golfer-sessions/$lesson->public_id/prescription", [
         'lens' => 'early-recentre', 'faults' => [$fault => 'now'], 'causes' => [$fault],
     ])->assertRedirect();
@@ -106,7 +115,8 @@ function canariesIn(Lesson $lesson): void
         $measured = $swing->measured;
         $measured?->update([
             'measurements' => array_map(
-                static fn (array $v): array => isset($v['value']) && is_numeric($v['value']) ? [...$v, 'value' => 7171.0] : $v,
+                static fn (array $v): array => isset($v['value'])
+                    && is_numeric($v['value']) ? [...$v, 'value' => 7171.0] : $v,
                 $measured->measurements,
             ),
             'shape' => 'M7171 7171',
@@ -119,9 +129,22 @@ function followedUp(User $by, User $head): array
 {
     $golfer = taughtGolfer('Whimbrel');
     $prescribe = app(App\Lessons\Actions\Prescribe::class);
-    $draft = $prescribe->see(taughtLesson($golfer, $by, [2.4], daysAgo: 9), ['slide' => 'now'], ['slide'], 'early-recentre', $by);
+    $draft = $prescribe->see(
+        taughtLesson($golfer, $by, [2.4], daysAgo: 9),
+        ['slide' => 'now'],
+        ['slide'],
+        'early-recentre',
+        $by,
+    );
     $prescribe->choose($draft, 'open-set');
-    $prescribe->write($draft, [...$draft->refresh()->plan, 'cue' => 'Clear the lead hip'], '', null, now()->toDateString(), []);
+    $prescribe->write(
+        $draft,
+        [...$draft->refresh()->plan, 'cue' => 'Clear the lead hip'],
+        '',
+        null,
+        now()->toDateString(),
+        [],
+    );
     $prescribe->handOver($draft, $head);
     $draft->refresh();
     $follow = app(App\Lessons\Actions\FollowUpOn::class);

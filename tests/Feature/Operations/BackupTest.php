@@ -41,7 +41,8 @@ it('opens what it closed, byte for byte, at every length about a block', functio
         $is = $vault->open($path, function (string $part) use (&$got): void {
             $got .= $part;
         });
-        expect($got === $plain)->toBeTrue("$bytes")->and($is)->toBe(['bytes' => $bytes, 'sha256' => hash('sha256', $plain)]);
+        expect($got === $plain)->toBeTrue("$bytes")
+            ->and($is)->toBe(['bytes' => $bytes, 'sha256' => hash('sha256', $plain)]);
         expect(str_contains((string) file_get_contents($path), substr($plain, 0, 32)) && $bytes > 31)->toBeFalse();
     }
 });
@@ -94,7 +95,10 @@ it('keeps of the last days, weeks and months one each, whenever it is asked', fu
         sort($names);
         expect(count($names))->toBeLessThanOrEqual(18);
     }
-    $ages = array_map(fn (string $n): int => (int) $day->modify('+399 days')->diff(new DateTimeImmutable(substr($n, 0, 16)))->days, $names);
+    $ages = array_map(
+        fn (string $n): int => (int) $day->modify('+399 days')->diff(new DateTimeImmutable(substr($n, 0, 16)))->days,
+        $names,
+    );
     expect(array_slice(array_reverse($ages), 0, 7))->toBe(range(0, 6))
         ->and(max($ages))->toBeGreaterThan(120)
         ->and(RotateBackups::kept([]))->toBe([]);
@@ -114,7 +118,8 @@ it('makes one of a running academy, verifies it, and finds what is wrong with it
         foreach (File::allFiles($this->root) as $file) {
             if (! in_array($file->getExtension(), ['json', 'mac'], true)) {
                 $bytes = (string) file_get_contents($file->getPathname());
-                expect(str_contains($bytes, 'Fernhollow') || str_contains($bytes, 'PGDMP'))->toBeFalse($file->getPathname());
+                expect(str_contains($bytes, 'Fernhollow') || str_contains($bytes, 'PGDMP'))
+                    ->toBeFalse($file->getPathname());
             }
         }
         // The second shares the first's films, and goes without taking them along.
@@ -145,7 +150,8 @@ it('makes one of a running academy, verifies it, and finds what is wrong with it
             'golfers' => ['rows' => 99, 'sum' => '0'], 'users' => [...$made->tables['users'], 'sum' => '1']],
             $made->database, $made->secrets, $made->files);
         $other->write($path, $store->vault());
-        expect(app(VerifyBackup::class)($made->name))->toBe(['golfers: '.$made->tables['golfers']['rows'].' rows in place of 99', 'users: other rows']);
+        expect(app(VerifyBackup::class)($made->name))
+            ->toBe(['golfers: '.$made->tables['golfers']['rows'].' rows in place of 99', 'users: other rows']);
         file_put_contents($path, $open);
         file_put_contents("$path.mac", $store->vault()->mac($open));
 
@@ -162,8 +168,17 @@ it('makes one of a running academy, verifies it, and finds what is wrong with it
             DB::purge('owner');
             expect(Artisan::call('backup:restore', ['name' => $made->name, '--env' => $env]))->toBe(0);
             expect(DB::connection('owner')->table('recordings')->count())->toBe($made->tables['recordings']['rows'])
-                ->and((string) file_get_contents($env))->toContain('APP_KEY='.config('app.key'))->toContain('DB_PASSWORD=stays')
-                ->and(DB::connection('owner')->scalar("select has_table_privilege(?, 'audit_entries', 'update')", [config('database.app_role')]))->toBeFalse();
+                ->and((string) file_get_contents($env))
+                ->toContain('APP_KEY='.config('app.key'))
+                ->toContain('DB_PASSWORD=stays')
+                ->and(
+                    DB::connection('owner')
+                        ->scalar(
+                            "select has_table_privilege(?, 'audit_entries', 'update')",
+                            [config('database.app_role')],
+                        ),
+                )
+                ->toBeFalse();
         } finally {
             unlink($env);
             config(['database.connections.owner.database' => $database]);

@@ -29,7 +29,8 @@ function filledRecord(object $test): array
 {
     foreach ([
         [], ['t_s' => 1.0], ['n' => 0.1, 'm' => -0.0], ['z' => 1, 'a' => ['y' => 2.50, 'b' => [3, '4', null, true]]],
-        ['words' => "Ünïcode \u{1F3CC} / \"quotes\" \\"], ['big' => 9_007_199_254_740_993, 'tiny' => 1.0e-12, 'huge' => 1.0e25],
+        ['words' => "Ünïcode \u{1F3CC} / \"quotes\" \\"],
+        ['big' => 9_007_199_254_740_993, 'tiny' => 1.0e-12, 'huge' => 1.0e25],
         ['list' => [[], ['k' => []]]], [1, 2, 3], ['10' => 'a', '9' => 'b', 'x' => 'c'],
     ] as $details) {
         noted($test->headCoach(), 'mark', 'station IM, recording x', $details);
@@ -137,14 +138,21 @@ it('finds two entries that changed places, and a seal that was changed', functio
         DB::table('audit_seals')->where('position', $at[5])->update(['entry_id' => $ids[4]]);
     }))->toHaveCount(2);
     $seal = DB::table('audit_seals')->where('entry_id', $ids[4])->value('position');
-    expect(foundBy($this, fn () => DB::table('audit_seals')->where('position', $seal)->update(['hash' => str_repeat('0', 64)])))
+    expect(
+        foundBy(
+            $this,
+            fn () => DB::table('audit_seals')->where('position', $seal)->update(['hash' => str_repeat('0', 64)]),
+        ),
+    )
         ->toBe(["broken seal $seal", 'broken seal '.($seal + 1)]);
 });
 
 it('holds when the application’s key has changed, as long as it knows those before', function () {
     filledRecord($this);
     $before = config('app.key');
-    config(['app.key' => 'base64:'.base64_encode(Encrypter::generateKey('AES-256-CBC')), 'app.previous_keys' => [$before]]);
+    config(
+        ['app.key' => 'base64:'.base64_encode(Encrypter::generateKey('AES-256-CBC')), 'app.previous_keys' => [$before]],
+    );
     noted(null, 'mark', 'after');
     expect(app(RecordCheck::class)()['faults'])->toBe([]);
     config(['app.previous_keys' => []]);

@@ -50,7 +50,8 @@ it('notices that the clock went back, frees what would wait for it, and writes i
 
     putBack();
     expect($watch())->toBeGreaterThan(BACK_S - 1)
-        ->and(DB::table('jobs')->where('id', $job)->value('available_at'))->toBeLessThanOrEqual(now()->getTimestamp() + 120)
+        ->and(DB::table('jobs')->where('id', $job)->value('available_at'))
+        ->toBeLessThanOrEqual(now()->getTimestamp() + 120)
         ->and(DB::table('jobs')->where('id', $held)->value('reserved_at'))->toBe(now()->getTimestamp())
         ->and(Cache::get('limit'))->toBeNull()
         ->and($person->refresh()->factor_step)->toBe(intdiv(now()->getTimestamp(), 30) + 1)
@@ -63,7 +64,10 @@ it('notices that the clock went back, frees what would wait for it, and writes i
 });
 
 it('keeps nobody out for as long as the clock went back, and counts what failed before', function () {
-    $try = fn (string $password) => $this->post('/login', ['email' => 'tam@fernhollow.example', 'password' => $password]);
+    $try = fn (string $password) => $this->post(
+        '/login',
+        ['email' => 'tam@fernhollow.example', 'password' => $password],
+    );
     for ($i = 0; $i < 6; $i++) {
         $try('wrong');
     }
@@ -86,7 +90,8 @@ it('keeps nobody out for as long as the clock went back, and counts what failed 
 });
 
 it('ends a log-in after its hours, and asks for the password again, though both began at a later time', function () {
-    $this->post('/login', ['email' => 'maren@fernhollow.example', 'password' => 'fernhollow-winter'])->assertRedirect('/');
+    $this->post('/login', ['email' => 'maren@fernhollow.example', 'password' => 'fernhollow-winter'])
+        ->assertRedirect('/');
     putBack();
     $this->get('/')->assertOk();
     $this->get('/record/file')->assertRedirect('/confirm');

@@ -4,7 +4,10 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
 
 it('says to anybody, without a session, whether what it stands on is there', function () {
-    $this->get('/up')->assertOk()->assertHeader('Content-Type', 'text/plain; charset=utf-8')->assertHeaderMissing('Set-Cookie');
+    $this->get('/up')
+        ->assertOk()
+        ->assertHeader('Content-Type', 'text/plain; charset=utf-8')
+        ->assertHeaderMissing('Set-Cookie');
     expect($this->get('/up')->getContent())->toBe("database ok\nqueue ok\ndisk ok\n");
 });
 
@@ -23,7 +26,11 @@ it('notices a queue that nobody works through, and not one that is worked throug
 it('answers without the database, in a line', function () {
     config(['database.connections.pgsql.port' => 1]);
     DB::purge('pgsql');
-    $this->get('/up')->assertStatus(503)->assertSee('database failing')->assertDontSee('SQLSTATE')->assertDontSee('127.0.0.1');
+    $this->get('/up')
+        ->assertStatus(503)
+        ->assertSee('database failing')
+        ->assertDontSee('SQLSTATE')
+        ->assertDontSee('127.0.0.1');
     DB::purge('pgsql');
 });
 

@@ -21,7 +21,10 @@ use Illuminate\Support\Facades\Storage;
 function settingsFile(): string
 {
     $path = tempnam(sys_get_temp_dir(), 'env');
-    file_put_contents($path, "APP_NAME=\"Verified Consensus\"\nAPP_KEY=".config('app.key')."\nDB_PASSWORD=old\nDB_APP_PASSWORD=old\n");
+    file_put_contents(
+        $path,
+        "APP_NAME=\"Verified Consensus\"\nAPP_KEY=".config('app.key')."\nDB_PASSWORD=old\nDB_APP_PASSWORD=old\n",
+    );
 
     return $path;
 }
@@ -101,7 +104,8 @@ it('gives the database other passwords, both or none', function () {
         $before = $of();
         config(['database.connections.owner.username' => $roles[0], 'database.app_role' => $roles[1]]);
         // The file cannot be written: nothing is changed.
-        expect(fn () => app(RotateSecrets::class)->database(new EnvFile('/nowhere/at/all/.env')))->toThrow(ErrorException::class);
+        expect(fn () => app(RotateSecrets::class)->database(new EnvFile('/nowhere/at/all/.env')))
+            ->toThrow(ErrorException::class);
         expect($of())->toBe($before);
         app(RotateSecrets::class)->database(new EnvFile($path));
         $env = new EnvFile($path);
@@ -120,7 +124,10 @@ it('writes no value of a statement that failed into its log', function () {
     Log::listen(function ($message) use (&$told): void {
         $told[] = $message->message.' '.json_encode($message->context);
     });
-    Route::get('/fails', fn () => DB::table('users')->insert(['email' => 'secret@person.example', 'password' => 'hunter2-hunter2']));
+    Route::get(
+        '/fails',
+        fn () => DB::table('users')->insert(['email' => 'secret@person.example', 'password' => 'hunter2-hunter2']),
+    );
     $this->get('/fails')->assertStatus(500);
     expect($told)->not->toBe([])
         ->and(implode(' ', $told))->not->toContain('secret@person')->not->toContain('hunter2')->toContain('23502');
@@ -128,5 +135,7 @@ it('writes no value of a statement that failed into its log', function () {
 
 it('keeps its log to itself, a file a day', function () {
     $daily = config('logging.channels.daily');
-    expect($daily['driver'])->toBe('daily')->and($daily['permission'])->toBe(0600)->and($daily['days'])->toBeLessThan(32);
+    expect($daily['driver'])->toBe('daily')
+        ->and($daily['permission'])->toBe(0600)
+        ->and($daily['days'])->toBeLessThan(32);
 });

@@ -28,8 +28,20 @@ it('refuses an archive that would swell before anything of it is opened', functi
 
 it('refuses none that people make: text of numbers, films, small files of one letter', function () {
     $chance = new Chance('zip');
-    $numbers = implode("\n", array_map(fn (int $i): string => sprintf('%.4f,%.2f,%.2f', $i / 1000, 50 + $chance->normal(), $chance->normal()), range(0, 60_000)));
-    $path = zipFile(['trace.csv' => $numbers, 'film.mp4' => random_text($chance, 2_000_000), 'flat.csv' => str_repeat('1', 900_000)]);
+    $numbers = implode(
+        "\n",
+        array_map(
+            fn (int $i): string => sprintf('%.4f,%.2f,%.2f', $i / 1000, 50 + $chance->normal(), $chance->normal()),
+            range(0, 60_000),
+        ),
+    );
+    $path = zipFile(
+        [
+            'trace.csv' => $numbers,
+            'film.mp4' => random_text($chance, 2_000_000),
+            'flat.csv' => str_repeat('1', 900_000),
+        ],
+    );
     $zip = new ZipArchive;
     $zip->open($path);
     ZipBounds::hold($zip);
@@ -39,14 +51,25 @@ it('refuses none that people make: text of numbers, films, small files of one le
 
 it('ends with a sentence whatever archive is given to it', function () {
     $chance = new Chance('archives');
-    $good = zipOf(['golfers.csv' => "pseudonym,handedness,limits,is_minor\nWren,right,,false\n", 'recordings.csv' => 'id', 'stations.csv' => 'recording']);
+    $good = zipOf(
+        [
+            'golfers.csv' => "pseudonym,handedness,limits,is_minor\nWren,right,,false\n",
+            'recordings.csv' => 'id',
+            'stations.csv' => 'recording',
+        ],
+    );
     foreach (range(1, many(12, 50)) as $i) {
         $bytes = match ($i % 6) {
             0 => flipped($good, $chance, $chance->between(1, 40)),
             1 => substr($good, 0, $chance->between(1, strlen($good))),
             2 => random_text($chance, $chance->between(1, 5000)),
             3 => zipOf(['../../etc/passwd' => 'x', 'golfers.csv' => random_text($chance, 2000)]),
-            4 => zipOf(['golfers.csv' => str_repeat("a,b\n", $chance->between(1, 50_000)), 'recordings.csv' => str_repeat(',', 5000)]),
+            4 => zipOf(
+                [
+                    'golfers.csv' => str_repeat("a,b\n", $chance->between(1, 50_000)),
+                    'recordings.csv' => str_repeat(',', 5000),
+                ],
+            ),
             default => zipOf(array_fill_keys(array_map(static fn (int $n): string => "entry-$n", range(1, 2000)), '')),
         };
         $path = tempnam(sys_get_temp_dir(), 'zip');

@@ -71,7 +71,13 @@ function withoutRounds(): void
 }
 
 it('makes a set that was asked for in the queue, once, and shows its swings and what tells them apart', function () {
-    $form = ['kind' => 'fault', 'fault' => 'sway', 'device' => 'mat', 'hand' => 'left', 'lens' => StandardLenses::DEFAULT];
+    $form = [
+        'kind' => 'fault',
+        'fault' => 'sway',
+        'device' => 'mat',
+        'hand' => 'left',
+        'lens' => StandardLenses::DEFAULT,
+    ];
     $at = $this->actingAs($this->person('tam'))->post('/contrast', $form)->assertRedirect()->headers->get('Location');
     $set = ContrastSet::query()->latest('id')->firstOrFail();
     expect($at)->toEndWith("/contrast/$set->public_id")->and($set->made_at)->toBeNull();
@@ -121,7 +127,8 @@ it('keeps of a made swing what it was made of, to what is held of a sample', fun
 it('refuses in one sentence what cannot be made, and keeps nothing', function (array $wrong, string $field) {
     $count = ContrastSet::query()->count();
     $this->actingAs($this->person('tam'))->from('/contrast')->post('/contrast', [
-        'kind' => 'fault', 'fault' => 'sway', 'device' => 'mat', 'hand' => 'right', 'lens' => StandardLenses::DEFAULT, ...$wrong,
+        'kind' => 'fault', 'fault' => 'sway', 'device' => 'mat', 'hand' => 'right', 'lens' => StandardLenses::DEFAULT,
+        ...$wrong,
     ])->assertRedirect('/contrast')->assertSessionHasErrors($field);
     expect(ContrastSet::query()->count())->toBe($count);
 })->with([
@@ -278,7 +285,8 @@ it('asks a case whole: every call is held against the key and feeds what is know
         $cause = $options === [] ? '' : '|0';
         foreach ([
             str_repeat('P', $n - 1).$cause, str_repeat('P', $n + 1).$cause, str_repeat('X', $n).$cause,
-            str_repeat('P', $n).($options === [] ? '|0' : ''), str_repeat('P', $n).'|9', str_repeat('P', $n)."|0\n", '|',
+            str_repeat('P', $n).($options === [] ? '|0' : ''), str_repeat('P', $n).'|9', str_repeat('P', $n)."|0\n",
+            '|',
             str_repeat('P', $n).'|00',
         ] as $wrong) {
             expect(fn () => app(AnswerQuestion::class)($sitting, $place, $wrong, $tam))
@@ -287,7 +295,10 @@ it('asks a case whole: every call is held against the key and feeds what is know
         $truth = array_map(fn (string $f): string => match (true) {
             $asked->made !== null => isset($asked->made->spec['faults'][$f]) ? 'P' : 'A',
             default => App\Models\KeyEntry::query()->where('key_version_id', $asked->entry->key_version_id)
-                ->where('case_id', $asked->entry->case_id)->where('fault', $f)->sole()->scoredLabel() === 'present' ? 'P' : 'A',
+                ->where('case_id', $asked->entry->case_id)
+                ->where('fault', $f)
+                ->sole()
+                ->scoredLabel() === 'present' ? 'P' : 'A',
         }, $faults);
         // One call off is still well; two are not.
         foreach (range(0, $place % 3) as $off) {

@@ -66,7 +66,10 @@ function putOneByOne(PracticeSitting $sitting): Generator
 {
     for ($place = 1; $sitting->fresh()->ended_at === null; $place++) {
         app()->forgetScopedInstances();
-        yield $place => $sitting->answers()->where('place', $place)->with(['entry', 'recording.stations'])->firstOrFail();
+        yield $place => $sitting->answers()
+            ->where('place', $place)
+            ->with(['entry', 'recording.stations'])
+            ->firstOrFail();
     }
 }
 
@@ -110,7 +113,10 @@ it('knows of each kind what is right', function () {
                 Mode::Alike => (function () use ($asked): array {
                     $label = static fn (string $fault): bool => KeyEntry::query()
                         ->where('key_version_id', $asked->entry->key_version_id)
-                        ->where('case_id', $asked->entry->case_id)->where('fault', $fault)->sole()->scoredLabel() === 'present';
+                        ->where('case_id', $asked->entry->case_id)
+                        ->where('fault', $fault)
+                        ->sole()
+                        ->scoredLabel() === 'present';
                     [$one, $other] = [$asked->fault, $asked->topic['other']];
 
                     return [$label($one) ? ($label($other) ? 'both' : $one) : ($label($other) ? $other : 'neither')];
@@ -245,7 +251,10 @@ it('learns of each kind for itself: what is known of faults is not moved by it',
     $skills = function () use ($tam): array {
         app()->forgetScopedInstances();
 
-        return array_map(static fn ($s): array => [$s->logit, $s->answers], app(App\Practice\PersonSkills::class)->of($tam));
+        return array_map(
+            static fn ($s): array => [$s->logit, $s->answers],
+            app(App\Practice\PersonSkills::class)->of($tam),
+        );
     };
     $before = $skills();
     $sitting = inMode($tam, Mode::Seen);

@@ -11,14 +11,16 @@ use Illuminate\Support\Facades\DB;
 /** So many answers of a person in practice, each after so many seconds. */
 function answeredIn(App\Models\User $user, int $n, ?string $fault = null, int $seconds = 30): void
 {
-    $sitting = PracticeSitting::query()->create(['user_id' => $user->id, 'mode' => 'fault', 'questions' => 10, 'ended_at' => now()]);
+    $sitting = PracticeSitting::query()
+        ->create(['user_id' => $user->id, 'mode' => 'fault', 'questions' => 10, 'ended_at' => now()]);
     $recording = App\Models\Recording::query()->orderBy('id')->value('id');
     for ($i = 1; $i <= $n; $i++) {
         DB::table('practice_answers')->insert([
             'practice_sitting_id' => $sitting->id, 'place' => $i, 'mode' => 'fault', 'skill' => $fault ?? 'sway',
             'recording_id' => $recording, 'fault' => $fault ?? 'sway',
             'key_entry_id' => App\Models\KeyEntry::query()->where('fault', $fault ?? 'sway')->value('id'),
-            'topic' => '{}', 'why' => '{"code":"x","with":{}}', 'difficulty' => 0.0, 'said' => 'present', 'right' => true,
+            'topic' => '{}', 'why' => '{"code":"x","with":{}}', 'difficulty' => 0.0, 'said' => 'present',
+            'right' => true,
             'asked_at' => now(), 'answered_at' => now()->addSeconds($seconds),
         ]);
     }
@@ -35,7 +37,11 @@ it('counts what was done since a goal was set, of the fault it is about, and put
     answeredIn($tam, 4, 'hang-back');
     $goal = app(Goals::class)->of($tam)[0];
     expect([$goal['done'], $goal['of'], $goal['isDone'], $goal['by']])->toBe([3, 8, false, $this->headCoach()->name]);
-    $this->actingAs($tam)->get('/')->assertOk()->assertSee('8 questions on drifting off the ball answered in practice')->assertSee('3/8');
+    $this->actingAs($tam)
+        ->get('/')
+        ->assertOk()
+        ->assertSee('8 questions on drifting off the ball answered in practice')
+        ->assertSee('3/8');
     $this->actingAs($this->headCoach())->get('/')->assertOk()->assertSee('3/8')->assertSee($tam->name);
     $this->actingAs($this->person('kit'))->get('/')->assertDontSee('3/8');
     $this->get('/plans')->assertOk()->assertDontSee('3/8');
@@ -52,7 +58,8 @@ it('says what is late, lets who set it drop it, and nobody else', function () {
     $own = TrainingGoal::query()->sole();
     // Nobody but a head coach sets a goal for somebody else.
     expect($own->user_id)->toBe($tam->id);
-    $this->actingAs($this->headCoach())->post('/plans', ['person' => $tam->id, 'kind' => 'test', 'due_on' => now()->toDateString()]);
+    $this->actingAs($this->headCoach())
+        ->post('/plans', ['person' => $tam->id, 'kind' => 'test', 'due_on' => now()->toDateString()]);
     $set = TrainingGoal::query()->where('kind', 'test')->sole();
     $this->travel(2)->days();
     $this->actingAs($tam)->get('/')->assertSee('late');
@@ -76,14 +83,16 @@ it('takes nothing that is none', function () {
     $this->actingAs($this->person('tam'));
     $good = ['kind' => 'practise', 'fault' => 'sway', 'amount' => 5, 'due_on' => now()->addDay()->toDateString()];
     foreach ([['kind' => 'win'], ['kind' => ['practise']], ['fault' => 'no-such'], ['amount' => 0], ['amount' => 501], ['due_on' => 'soon'],
-        ['due_on' => now()->subDay()->toDateString()], ['kind' => 'words'], ['kind' => 'words', 'words' => str_repeat('x', 301)],
+        ['due_on' => now()->subDay()->toDateString()], ['kind' => 'words'],
+        ['kind' => 'words', 'words' => str_repeat('x', 301)],
         ['person' => 999_999]] as $odd) {
         $this->post('/plans', [...$good, ...$odd])->assertSessionHasErrors();
     }
     expect(TrainingGoal::query()->count())->toBe(0);
     foreach ([['kind' => 'words', 'words' => ''], ['kind' => 'test', 'fault' => 'sway'], ['kind' => 'practise', 'amount' => 0]] as $row) {
         expect(fn () => DB::transaction(fn () => DB::table('training_goals')->insert([
-            'public_id' => str_repeat('a', 26), 'user_id' => $this->person('tam')->id, 'set_by' => $this->person('tam')->id,
+            'public_id' => str_repeat('a', 26), 'user_id' => $this->person('tam')->id,
+            'set_by' => $this->person('tam')->id,
             'due_on' => '2030-01-01', 'amount' => 1, ...$row,
         ])))->toThrow(QueryException::class);
     }
@@ -104,9 +113,14 @@ it('writes the hours as they were measured, one’s own, and everybody’s for w
     expect($own)->toHaveCount(1)
         // Four of a minute and a half, and one that lay open.
         ->and($own[0][3])->toBe(5)->and($own[0][4])->toBe(11.0);
-    $this->actingAs($tam)->get('/plans/hours?from='.now()->subYear()->toDateString().'&to='.now()->toDateString())->assertOk()
-        ->assertHeader('content-type', 'text/csv; charset=utf-8')->assertSee($tam->name)->assertDontSee($this->person('kit')->name);
-    $this->actingAs($this->headCoach())->get('/plans/hours?from='.now()->subYear()->toDateString().'&to='.now()->toDateString())
+    $this->actingAs($tam)
+        ->get('/plans/hours?from='.now()->subYear()->toDateString().'&to='.now()->toDateString())
+        ->assertOk()
+        ->assertHeader('content-type', 'text/csv; charset=utf-8')
+        ->assertSee($tam->name)
+        ->assertDontSee($this->person('kit')->name);
+    $this->actingAs($this->headCoach())
+        ->get('/plans/hours?from='.now()->subYear()->toDateString().'&to='.now()->toDateString())
         ->assertSee($tam->name)->assertSee($this->person('kit')->name);
     foreach (['from=x&to=2026-01-01', 'from=2026-02-01&to=2026-01-01', ''] as $odd) {
         $this->get("/plans/hours?$odd")->assertRedirect();

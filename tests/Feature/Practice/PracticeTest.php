@@ -147,7 +147,14 @@ it('shuts a question whose swing has to be read blind meanwhile, and lets go of 
     $sitting = practising($tam);
     $recording = $sitting->answers()->firstOrFail()->recording;
     $this->actingAs($tam)->get("/practice/$sitting->public_id/1")->assertOk();
-    $round = app(PlanRound::class)('Again', SittingKind::Round, [$recording->id], [$tam->id], 'both', $this->headCoach());
+    $round = app(PlanRound::class)(
+        'Again',
+        SittingKind::Round,
+        [$recording->id],
+        [$tam->id],
+        'both',
+        $this->headCoach(),
+    );
     app(OpenRound::class)($round, $this->headCoach());
     app(Onlookers::class)->forget();
     foreach (['', '/evidence'] as $part) {
@@ -196,7 +203,9 @@ it('is in what a person may take along, but for swings that wait to be read', fu
     $answer = $sitting->answers()->firstOrFail();
     app(AnswerQuestion::class)($sitting, 1, keyOf($answer)->value, $tam);
     $mine = fn (): array => $this->actingAs($tam)->get('/own/data')->assertOk()->json('practice');
-    expect($mine())->toHaveCount(1)->and($mine()[0]['right'])->toBeTrue()->and($mine()[0]['fault'])->toBe($answer->fault);
+    expect($mine())->toHaveCount(1)
+        ->and($mine()[0]['right'])->toBeTrue()
+        ->and($mine()[0]['fault'])->toBe($answer->fault);
     $round = app(PlanRound::class)('Again', SittingKind::Round, [$answer->recording_id], [$tam->id], 'both',
         $this->headCoach());
     app(OpenRound::class)($round, $this->headCoach());
@@ -217,7 +226,12 @@ it('moves what is known of a person, and no figure of any round', function () {
     $before = $skill('hang-back');
     for ($i = 1; $sitting->fresh()->ended_at === null; $i++) {
         app()->forgetScopedInstances();
-        app(AnswerQuestion::class)($sitting, $i, keyOf($sitting->answers()->where('place', $i)->firstOrFail())->value, $tam);
+        app(AnswerQuestion::class)(
+            $sitting,
+            $i,
+            keyOf($sitting->answers()->where('place', $i)->firstOrFail())->value,
+            $tam,
+        );
     }
     expect($skill('hang-back'))->toBeGreaterThan($before)->and($parts())->toBe($then);
     $spring = $this->round('Spring');

@@ -30,8 +30,13 @@ function answeredOn(User $user, string $fault, int $n, ?Carbon $on = null): void
 it('tells one’s own progress and the head coach everybody’s, and nobody else’s', function () {
     $tam = $this->person('tam');
     answeredOn($tam, 'hang-back', 4);
-    $page = $this->actingAs($tam)->get('/progress')->assertOk()->assertSee('How far you have come')->assertSee('Hanging back');
-    expect($page->viewData('practised')[11]['n'])->toBe(4)->and(array_sum(array_column($page->viewData('practised'), 'n')))->toBe(4);
+    $page = $this->actingAs($tam)
+        ->get('/progress')
+        ->assertOk()
+        ->assertSee('How far you have come')
+        ->assertSee('Hanging back');
+    expect($page->viewData('practised')[11]['n'])->toBe(4)
+        ->and(array_sum(array_column($page->viewData('practised'), 'n')))->toBe(4);
     $row = collect($page->viewData('rows'))->firstWhere('name', 'Hanging back');
     app()->forgetScopedInstances();
     $skill = app(PersonSkills::class)->of($tam)['hang-back'];
@@ -90,15 +95,19 @@ it('pairs the calls of two rounds on the cases that both asked, by what was prac
     DB::table('sittings')->where('id', $first->id)->update(['published_at' => now()->subDays(30)]);
     // A second round that has the same cases, its sheets those of the first with one call turned.
     $second = App\Models\Sitting::query()->create([
-        ...collect($first->getAttributes())->only(['kind', 'lens', 'codebook_version', 'seed', 'created_by', 'key_version_id'])->all(),
-        'name' => 'Summer round', 'state' => 'published', 'opened_at' => now()->subDays(5), 'published_at' => now()->subDay(),
+        ...collect($first->getAttributes())
+            ->only(['kind', 'lens', 'codebook_version', 'seed', 'created_by', 'key_version_id'])
+            ->all(),
+        'name' => 'Summer round', 'state' => 'published', 'opened_at' => now()->subDays(5), 'published_at' => now()
+            ->subDay(),
     ]);
     $second->members()->attach($tam->id);
     foreach (App\Models\Reading::query()->where('user_id', $tam->id)->where('stage', 'blind')->whereNotNull('handed_in_at')
         ->whereHas('case', fn ($q) => $q->where('sitting_id', $first->id))->with(['case', 'calls'])->get() as $reading) {
         $place = $reading->case->replicate()->forceFill(['sitting_id' => $second->id]);
         $place->save();
-        $again = $reading->replicate(['public_id'])->forceFill(['sitting_case_id' => $place->id, 'handed_in_at' => null]);
+        $again = $reading->replicate(['public_id'])
+            ->forceFill(['sitting_case_id' => $place->id, 'handed_in_at' => null]);
         $again->save();
         DB::table('calls')->insert($reading->calls->map(fn ($c): array => ['reading_id' => $again->id] +
             array_diff_key($c->getAttributes(), ['id' => 0]))->all());

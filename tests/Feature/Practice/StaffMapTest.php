@@ -33,11 +33,19 @@ it('names for each of the staff what is weakest, as that person is told it', fun
             static fn (Skill $s): bool => $s->answers > 0 && $s->low() < NextQuestion::AIM,
         );
         usort($skills, static fn (Skill $a, Skill $b): int => $a->low() <=> $b->low());
-        $lows = array_map(static fn (Skill $s): string => Written::fixed(100 * $s->low(), 0), array_slice($skills, 0, 3));
-        expect(array_column($row['weak'], 'low'))->toBe($lows, $name)->and($row['answers'])->toBe(0)->and($row['days'])->toBeNull();
+        $lows = array_map(
+            static fn (Skill $s): string => Written::fixed(100 * $s->low(), 0),
+            array_slice($skills, 0, 3),
+        );
+        expect(array_column($row['weak'], 'low'))->toBe($lows, $name)
+            ->and($row['answers'])->toBe(0)
+            ->and($row['days'])->toBeNull();
     }
     // Who is farthest from the aim stands first.
-    $firsts = array_map(static fn (array $r): int => (int) array_sum(array_column($r['weak'], 'low')), array_values($rows));
+    $firsts = array_map(
+        static fn (array $r): int => (int) array_sum(array_column($r['weak'], 'low')),
+        array_values($rows),
+    );
     expect($firsts[0])->toBeLessThanOrEqual($firsts[count($firsts) - 1] + 3);
 });
 

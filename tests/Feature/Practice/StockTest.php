@@ -26,7 +26,16 @@ beforeEach(fn () => Queue::fake([DoWork::class]));
 
 function specOf(ContrastKind $kind, string $fault, ?string $other = null, ?string $mishap = null, int $body = 0): Spec
 {
-    return new Spec($kind, $fault, $other, $mishap, DeviceClass::DualPlate, Handedness::Right, StandardLenses::DEFAULT, $body);
+    return new Spec(
+        $kind,
+        $fault,
+        $other,
+        $mishap,
+        DeviceClass::DualPlate,
+        Handedness::Right,
+        StandardLenses::DEFAULT,
+        $body,
+    );
 }
 
 it('asks for sets that can be seen with what records them, of each kind, and only by faults the codebook has', function (Mode $mode) {
@@ -65,7 +74,8 @@ it('shares what is made: the same swing of two sets is one, made side by side or
     $make->carryOut($two, Progress::untold());
     $make->carryOut($one->refresh(), Progress::untold());
     expect($one->swings()->count())->toBe(4)->and($two->swings()->count())->toBe(3)
-        ->and($one->swings()->pluck('made_swings.id')->intersect($two->swings()->pluck('made_swings.id')))->toHaveCount(1)
+        ->and($one->swings()->pluck('made_swings.id')->intersect($two->swings()->pluck('made_swings.id')))
+        ->toHaveCount(1)
         ->and(MadeSwing::query()->count())->toBe(6);
 });
 
@@ -77,7 +87,8 @@ it('shows nothing of a set whose work was taken over or stopped', function () {
     expect(fn () => app(MakeContrast::class)->carryOut($set, Progress::ofWork($work)))->toThrow(WorkStopped::class)
         ->and($set->fresh()->made_at)->toBeNull()->and($set->swings()->count())->toBe(0);
     DB::table('works')->where('id', $work->id)->update(['cancelling' => true]);
-    expect(fn () => app(MakeContrast::class)->carryOut($set, Progress::ofWork($work->fresh())))->toThrow(WorkStopped::class);
+    expect(fn () => app(MakeContrast::class)->carryOut($set, Progress::ofWork($work->fresh())))
+        ->toThrow(WorkStopped::class);
     // Asked for again it is made all the same.
     DB::table('works')->where('id', $work->id)->update(['state' => 'cancelled']);
     app(AskContrast::class)(specOf(ContrastKind::Fault, 'slide'), $this->headCoach());
@@ -101,7 +112,8 @@ it('judges by the codebook of now what was made under another', function () {
     $set = app(AskContrast::class)->written(specOf(ContrastKind::Fault, 'hang-back'), $this->headCoach());
     app(MakeContrast::class)->carryOut($set, Progress::untold());
     $made = $set->swings()->get()[3];
-    $settled = fn (): array => collect(app(MadeSwings::class)->of(ContrastKind::Fault))->firstWhere('id', $made->id)['settled'];
+    $settled = fn (): array => collect(app(MadeSwings::class)->of(ContrastKind::Fault))
+        ->firstWhere('id', $made->id)['settled'];
     $kept = $settled();
     expect($kept['hang-back'])->toBeTrue();
     $made->update(['settled' => ['version' => '0.9', 'lenses' => [StandardLenses::DEFAULT => ['hang-back' => false]]]]);
@@ -129,7 +141,8 @@ it('lists the measures that tell most first, and says so where an instrument tel
         ->and(array_column($set['swings'], 'name'))->toBe(['not there', 'slight', 'clear', 'dominant']);
     // A single plate knows nothing of where one foot is pressed.
     $blind = $page(new Spec(
-        ContrastKind::Fault, 'outer-edge', null, null, DeviceClass::Plate, Handedness::Right, StandardLenses::DEFAULT, 0,
+        ContrastKind::Fault, 'outer-edge', null, null, DeviceClass::Plate, Handedness::Right, StandardLenses::DEFAULT,
+        0,
     ));
     expect($blind['tells'])->toBe('')->and($blind['swings'][3]['verdicts'][0]['said'])->toBe('not-observable');
     $this->actingAs($this->headCoach())->get(route('contrast.show', $blind['set']))->assertOk()

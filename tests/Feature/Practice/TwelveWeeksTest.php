@@ -31,7 +31,10 @@ const BEGINS = ['weak' => 0.1, 'sound' => 0.9];
  */
 function practisedForWeeks(User $user, array $weak, array $faults, int $weeks, Carbon $from, string $seed): array
 {
-    $began = array_map(fn (string $f): float => BEGINS[in_array($f, $weak, true) ? 'weak' : 'sound'], array_combine($faults, $faults));
+    $began = array_map(
+        fn (string $f): float => BEGINS[in_array($f, $weak, true) ? 'weak' : 'sound'],
+        array_combine($faults, $faults),
+    );
     $learner = new SlippingLearner($began, new Chance("learner $seed"));
     readTheRound($user, $learner);
     $asked = [];
@@ -41,7 +44,11 @@ function practisedForWeeks(User $user, array $weak, array $faults, int $weeks, C
         $sitting = app(BeginPractice::class)($user, null, 10);
         for ($place = 1; $sitting->fresh()->ended_at === null; $place++) {
             app()->forgetScopedInstances();
-            $answer = PracticeAnswer::query()->where('practice_sitting_id', $sitting->id)->where('place', $place)->with(['entry', 'made'])->sole();
+            $answer = PracticeAnswer::query()
+                ->where('practice_sitting_id', $sitting->id)
+                ->where('place', $place)
+                ->with(['entry', 'made'])
+                ->sole();
             $truth = app(FaultTruth::class)->label($answer, (string) $answer->fault);
             $knows = $learner->answers((string) $answer->fault);
             $said = $knows ? $truth : ($truth === 'present' ? 'absent' : 'present');
@@ -62,8 +69,10 @@ function readTheRound(User $user, SlippingLearner $learner): void
     foreach ($round->cases()->where('occasion', 1)->orderBy('id')->get() as $place) {
         $reading = DB::table('readings')->insertGetId([
             'public_id' => Str::lower(Str::random(26)), 'sitting_case_id' => $place->id, 'user_id' => $user->id,
-            'arm_id' => $place->arm_id ?? DB::table('sitting_arms')->where('sitting_id', $round->id)->value('id'), 'stage' => 'blind',
-            'position' => 1, 'exposed' => false, 'handed_in_at' => now()->subDay(), 'created_at' => now(), 'updated_at' => now(),
+            'arm_id' => $place->arm_id ?? DB::table('sitting_arms')->where('sitting_id', $round->id)->value('id'),
+            'stage' => 'blind',
+            'position' => 1, 'exposed' => false, 'handed_in_at' => now()->subDay(), 'created_at' => now(),
+            'updated_at' => now(),
         ]);
         $calls = [];
         foreach (KeyEntry::query()->where('key_version_id', $round->key_version_id)->where('case_id', $place->case_id)->get() as $entry) {
@@ -128,10 +137,14 @@ it('finds planted weaknesses within forty answers, and makes more of each answer
         $before = (new SlippingLearner($began, new Chance('before')))->chance();
         $gain['program'] += ($learner->chance() - $before) / count($asked);
         foreach (['lot' => true, 'list' => false] as $by => $lot) {
-            $gain[$by] += (practisedOtherwise($began, $faults, count($asked), $lot, "$i")->chance() - $before) / count($asked);
+            $gain[$by] += (practisedOtherwise($began, $faults, count($asked), $lot, "$i")->chance() - $before) / count(
+                $asked,
+            );
         }
         // Never the same swing twice in a row.
-        $swings = PracticeAnswer::query()->whereHas('sitting', fn ($q) => $q->where('user_id', $user->id))->orderBy('id')
+        $swings = PracticeAnswer::query()
+            ->whereHas('sitting', fn ($q) => $q->where('user_id', $user->id))
+            ->orderBy('id')
             ->get()->groupBy('practice_sitting_id');
         foreach ($swings as $of) {
             foreach ($of->values() as $k => $answer) {

@@ -31,7 +31,9 @@ function newStaff(): array
 function startedChecks(object $test, int $weekday = 1): CheckPlan
 {
     $key = KeyVersion::query()->newest()->orderByDesc('id')->firstOrFail();
-    $test->actingAs($test->headCoach())->post('/checks', ['key' => $key->id, 'weekday' => $weekday])->assertRedirect('/checks');
+    $test->actingAs($test->headCoach())
+        ->post('/checks', ['key' => $key->id, 'weekday' => $weekday])
+        ->assertRedirect('/checks');
 
     return CheckPlan::query()->latest('id')->firstOrFail();
 }
@@ -115,7 +117,9 @@ it('keeps what is set apart from tests, and everything of it from who reads it, 
     $plan = startedChecks($this);
     expect(count(app(TestCases::class)->best($user, $rule)[1]))->toBe($before - count($plan->cases));
     $check = Check::query()->sole();
-    $swings = DB::table('case_swings')->whereIn('case_id', $check->sitting->cases()->select('case_id'))->pluck('recording_id');
+    $swings = DB::table('case_swings')
+        ->whereIn('case_id', $check->sitting->cases()->select('case_id'))
+        ->pluck('recording_id');
     $ids = App\Models\Recording::query()->whereKey($swings)->pluck('public_id');
     checkRead($check, $user, 1.0, 1);
     foreach (['open', 'closed'] as $state) {

@@ -20,8 +20,13 @@ require_once __DIR__.'/readers.php';
 
 const A_REASON = 'Because of what was read this winter.';
 
-function decided(object $user, ReadinessRule $rule, DecisionKind $kind, ?object $by = null, string $reason = A_REASON): ReadinessDecision
-{
+function decided(
+    object $user,
+    ReadinessRule $rule,
+    DecisionKind $kind,
+    ?object $by = null,
+    string $reason = A_REASON,
+): ReadinessDecision {
     return app(Decide::class)($user, $rule, $kind, $reason, $by ?? test()->headCoach());
 }
 
@@ -34,12 +39,16 @@ it('keeps a rule in versions: what was decided by one stays by it, and goes on b
             ['name' => 'start down', 'kind' => 'sensitivity', 'bar' => 65, 'good' => 85, 'faults' => $all],
             ['name' => '', 'kind' => 'specificity', 'bar' => 65, 'good' => 85],
         ],
-        'bars' => ['unsafe' => ['asked' => '1', 'limit' => '0', 'of' => '10'], 'cause' => ['limit' => '60', 'of' => '8']],
+        'bars' => [
+            'unsafe' => ['asked' => '1', 'limit' => '0', 'of' => '10'],
+            'cause' => ['limit' => '60', 'of' => '8'],
+        ],
     ];
     $this->post('/readiness/rules', $form)->assertRedirect();
     $first = ReadinessRule::query()->latest('id')->firstOrFail();
     expect($first->version)->toBe(1)->and($first->toCore()->criteria)->toHaveCount(1)
-        ->and(array_keys($first->toCore()->bars))->toBe(['unsafe'])->and($first->toCore()->criteria[0]->bar)->toBe(0.65);
+        ->and(array_keys($first->toCore()->bars))->toBe(['unsafe'])
+        ->and($first->toCore()->criteria[0]->bar)->toBe(0.65);
     $this->get("/readiness/rules/$first->public_id")->assertOk()->assertSee('Start down')->assertSee('cannot be reached');
     $tam = $this->person('tam');
     decided($tam, $first, DecisionKind::SignedOff);
@@ -51,7 +60,8 @@ it('keeps a rule in versions: what was decided by one stays by it, and goes on b
     // The old one is looked at, and changed no more.
     $this->get("/readiness/rules/$first->public_id")->assertOk()->assertSee('stays as it was');
     $this->put("/readiness/rules/$first->public_id", $form)->assertSessionHas('refused');
-    expect(fn () => decided($tam, $first->fresh(), DecisionKind::Suspended))->toThrow(ActionException::class, 'newer version')
+    expect(fn () => decided($tam, $first->fresh(), DecisionKind::Suspended))
+        ->toThrow(ActionException::class, 'newer version')
         ->and(ReadinessRule::query()->where('first_id', $first->id)->count())->toBe(1);
     $this->delete("/readiness/rules/$second->public_id")->assertRedirect('/readiness');
     expect($second->fresh()->retired_at)->not->toBeNull();
@@ -114,7 +124,11 @@ it('decides, suspends, hears an appeal, reinstates and expires, each kept with i
         $by($who, $kind)->assertRedirect(route('readiness.show', [$rule, $tam]))->assertSessionMissing('refused');
         expect($state())->toBe($then);
     }
-    $this->actingAs($tam)->get(route('readiness.show', [$rule, $tam]))->assertOk()->assertSee('reinstated')->assertSee(A_REASON);
+    $this->actingAs($tam)
+        ->get(route('readiness.show', [$rule, $tam]))
+        ->assertOk()
+        ->assertSee('reinstated')
+        ->assertSee(A_REASON);
     $decision = ReadinessDecision::query()->where('user_id', $tam->id)->orderBy('id')->firstOrFail();
     expect($decision->evidence['cases'])->toBeGreaterThan(0)
         ->and($decision->evidence['criteria'][0]['calls'])->toBeGreaterThan(0)
@@ -148,14 +162,25 @@ it('proves a statement to who holds its code, and tells nothing without one', fu
     expect($decision->code)->toMatch('/^[2-9A-HJ-NP-Z]{20}$/');
     $paper = route('readiness.statement', $decision);
     $this->actingAs($this->person('ines'))->get($paper)->assertNotFound();
-    $this->actingAs($tam)->get($paper)->assertOk()->assertSee('Tam Brackley')->assertSee(implode(' ', str_split($decision->code, 5)));
+    $this->actingAs($tam)
+        ->get($paper)
+        ->assertOk()
+        ->assertSee('Tam Brackley')
+        ->assertSee(implode(' ', str_split($decision->code, 5)));
     auth()->logout();
     $this->get($paper)->assertRedirect('/login');
     $this->get('/verify')->assertOk()->assertDontSee('Tam');
-    $this->get('/verify?code='.$decision->code)->assertOk()->assertSee('Tam Brackley')->assertSee('genuine, and holds today');
-    $this->get('/verify?code='.rawurlencode(strtolower(implode(' ', str_split($decision->code, 5)))))->assertSee('holds today');
+    $this->get('/verify?code='.$decision->code)
+        ->assertOk()
+        ->assertSee('Tam Brackley')
+        ->assertSee('genuine, and holds today');
+    $this->get('/verify?code='.rawurlencode(strtolower(implode(' ', str_split($decision->code, 5)))))
+        ->assertSee('holds today');
     foreach ([str_repeat('A', 20), substr($decision->code, 0, 19), '%', "' or 1=1", $decision->code.'0'] as $wrong) {
-        $this->get('/verify?code='.rawurlencode($wrong))->assertOk()->assertSee('No statement has this code')->assertDontSee('Tam');
+        $this->get('/verify?code='.rawurlencode($wrong))
+            ->assertOk()
+            ->assertSee('No statement has this code')
+            ->assertDontSee('Tam');
     }
     $this->get('/verify?code[]=x')->assertOk()->assertDontSee('Tam');
     decided($tam, $rule, DecisionKind::Suspended);

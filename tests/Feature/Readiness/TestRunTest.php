@@ -74,7 +74,8 @@ it('asks only what was never read nor told, once, and of one’s own swing never
         return array_column($cases->best($nell->fresh(), $rule)[1], 'recording');
     };
     [$first, $second, $third] = array_column($all, 'recording');
-    DB::table('exposures')->insert(['user_id' => $nell->id, 'recording_id' => $first, 'what' => 'key', 'shown_at' => now()]);
+    DB::table('exposures')
+        ->insert(['user_id' => $nell->id, 'recording_id' => $first, 'what' => 'key', 'shown_at' => now()]);
     expect($without())->not->toContain($first)->and(count($without()))->toBe(count($all) - 1);
     $golfer = Recording::query()->findOrFail($second)->golfer_id;
     $nell->forceFill(['golfer_id' => $golfer])->save();
@@ -157,13 +158,17 @@ it('hands in twice, side by side and late, and puts one case all the same', func
     expect(TestRun::asked($test))->toBe(2);
     // A case that is taken out of it counts for nothing, and another comes in its place.
     $second = waiting($test);
-    DB::table('sitting_cases')->where('id', $second->sitting_case_id)->update(['withdrawn_at' => now(), 'withdrawn_reason' => 'the film is torn']);
+    DB::table('sitting_cases')
+        ->where('id', $second->sitting_case_id)
+        ->update(['withdrawn_at' => now(), 'withdrawn_reason' => 'the film is torn']);
     DB::transaction(fn () => app(PutNextCase::class)($test->fresh()));
     expect(TestRun::asked($test))->toBe(3)->and(count(app(TestRun::class)->read($test->fresh())))->toBe(1);
     // So where a golfer’s consent ends: the head coach puts another.
     $third = waiting($test);
     DB::table('consents')->where('golfer_id', $third->case->recording->golfer_id)->delete();
-    $this->actingAs($this->headCoach())->get(route('readiness.show', [$test->rule, $nell]))->assertSee('Put another case');
+    $this->actingAs($this->headCoach())
+        ->get(route('readiness.show', [$test->rule, $nell]))
+        ->assertSee('Put another case');
     $this->post(route('readiness.begin', [$test->rule, $nell]))->assertRedirect();
     expect(TestRun::asked($test))->toBe(4)->and(ReadinessTest::query()->where('user_id', $nell->id)->count())->toBe(1);
     $this->get(route('readiness.show', [$test->rule, $nell]))->assertDontSee('Put another case');
@@ -181,15 +186,27 @@ it('hands in twice, side by side and late, and puts one case all the same', func
 it('begins one test at a time, of others, by a rule that holds', function () {
     $nell = whoReadNothing();
     $rule = aRule();
-    $begin = fn (User $who, ReadinessRule $by, ?User $head = null) => fn () => app(BeginTest::class)($who, $by, $head ?? $this->headCoach());
+    $begin = fn (User $who, ReadinessRule $by, ?User $head = null) => fn () => app(BeginTest::class)(
+        $who,
+        $by,
+        $head ?? $this->headCoach(),
+    );
     expect($begin($this->headCoach(), $rule))->toThrow(ActionException::class);
     $begin($nell, $rule)();
     expect($begin($nell, aRule()))->toThrow(ActionException::class, 'tested already')
         ->and($begin($nell, $rule)()->id)->toBe(ReadinessTest::query()->where('user_id', $nell->id)->sole()->id);
-    $newer = app(KeepRule::class)('Footwork alone', null, StandardLenses::DEFAULT, $rule->toCore(), $this->headCoach(), $rule);
+    $newer = app(KeepRule::class)(
+        'Footwork alone',
+        null,
+        StandardLenses::DEFAULT,
+        $rule->toCore(),
+        $this->headCoach(),
+        $rule,
+    );
     expect($begin(whoReadNothing('Ned Other'), $rule->fresh()))->toThrow(ActionException::class, 'newer version')
         ->and($begin(whoReadNothing('Nan Third'), $newer)()->state)->toBe(TestState::Open);
     expect(fn () => DB::table('readiness_tests')->insert([
-        'public_id' => 'x', 'user_id' => $nell->id, 'readiness_rule_id' => $newer->id, 'state' => 'open', 'asked_by' => $nell->id,
+        'public_id' => 'x', 'user_id' => $nell->id, 'readiness_rule_id' => $newer->id, 'state' => 'open',
+        'asked_by' => $nell->id,
     ]))->toThrow(Illuminate\Database\QueryException::class);
 });

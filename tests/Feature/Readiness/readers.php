@@ -19,7 +19,8 @@ use Core\Training\ReadinessRule as CoreRule;
 function whoReadNothing(string $name = 'Nell Newcome'): User
 {
     return User::query()->forceCreate([
-        'name' => $name, 'email' => str_replace(' ', '.', strtolower($name)).'@fernhollow.example', 'role' => 'instructor',
+        'name' => $name, 'email' => str_replace(' ', '.', strtolower($name)).'@fernhollow.example',
+        'role' => 'instructor',
         'password' => 'x',
     ]);
 }
@@ -41,7 +42,10 @@ function waiting(ReadinessTest $test): ?Reading
     app(Onlookers::class)->forget();
 
     return Sitting::query()->withoutGlobalScope(Sitting::SHARED)->findOrFail($test->sitting_id)->readings()
-        ->whereNull('handed_in_at')->whereNull('sitting_cases.withdrawn_at')->with(['case.sitting', 'case.swings', 'case.recording', 'arm'])->first();
+        ->whereNull('handed_in_at')
+        ->whereNull('sitting_cases.withdrawn_at')
+        ->with(['case.sitting', 'case.swings', 'case.recording', 'arm'])
+        ->first();
 }
 
 /** Says of every fault what the key says, or the opposite, and hands in. */

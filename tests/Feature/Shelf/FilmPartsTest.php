@@ -159,7 +159,9 @@ it('says that there is no room for a part, so that it is sent again, and keeps w
     $full = Mockery::mock(FilesystemAdapter::class);
     $full->shouldReceive('put')->andThrow(UnableToWriteFile::atLocation('there', 'No space left on device'));
     Storage::set('films', $full);
-    sentPart($this, $film, 4000, 1000)->assertStatus(507)->assertJsonPath('message', __('refusals.shelf.part-not-kept'));
+    sentPart($this, $film, 4000, 1000)
+        ->assertStatus(507)
+        ->assertJsonPath('message', __('refusals.shelf.part-not-kept'));
     expect($film->refresh()->received)->toBe(4000);
     Storage::set('films', $disk);
     sentPart($this, $film, 4000, $film->bytes)->assertOk();

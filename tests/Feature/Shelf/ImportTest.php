@@ -336,7 +336,13 @@ it('fetches a file that was laid aside once for each step, however much is asked
     expect($import->checksum)->toBe(hash('sha256', $csv))->and($disk->get($import->path))->toBe($csv);
     $this->put("/imports/{$import->public_id}", [
         'device' => 'mat',
-        'columns' => ['t_s' => 'when', 'lead_pct' => 'west', 'trail_pct' => 'east', 'copx_mm' => 'px', 'copy_mm' => 'py'],
+        'columns' => [
+            't_s' => 'when',
+            'lead_pct' => 'west',
+            'trail_pct' => 'east',
+            'copx_mm' => 'px',
+            'copy_mm' => 'py',
+        ],
         'units' => ['t_s' => 's', 'lead_pct' => '%', 'trail_pct' => '%', 'copx_mm' => 'mm', 'copy_mm' => 'mm'],
     ]);
     expect($reads)->toBe(0);
@@ -353,7 +359,8 @@ it('takes from one person only so much a day', function () {
     $large = $csv.str_repeat("\n", 1_048_576);
     upload($this, $large)->assertSessionHas('refused', fn (string $says): bool => str_contains($says, 'on one day'));
     // What was refused used nothing up.
-    upload($this, TraceCsv::write(simulated(DeviceClass::Mat, ['hang-back' => 3])->trace))->assertSessionMissing('refused');
+    upload($this, TraceCsv::write(simulated(DeviceClass::Mat, ['hang-back' => 3])->trace))
+        ->assertSessionMissing('refused');
     $day = fn (): int => (int) Cache::get('uploads|'.$this->headCoach()->id.'|'.now()->utc()->format('Ymd'));
     expect($day())->toBeGreaterThan(strlen($csv))->toBeLessThan(1_048_576);
     Carbon\Carbon::setTestNow(now()->addDay());

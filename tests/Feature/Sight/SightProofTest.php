@@ -147,7 +147,8 @@ function changeEverySecret(User $user, array $hidden): void
     Call::query()
         ->whereIn('reading_id', $others)
         ->update([
-            'presence' => 'present', 'severity' => 3, 'confidence' => 95, 'sound' => false, 'reaction' => 'outside-grip',
+            'presence' => 'present', 'severity' => 3, 'confidence' => 95, 'sound' => false,
+            'reaction' => 'outside-grip',
         ]);
     DB::table('readings')
         ->whereIn('id', $others)
@@ -170,7 +171,10 @@ it('changes no byte of any answer when what is secret changes', function (string
         ->join('case_swings', 'case_swings.case_id', '=', 'sitting_cases.case_id')->pluck('recording_id')->all();
     $may = match ($name) {
         'an instructor who teaches' => array_diff(range(0, 7), [3]),
-        'an instructor in a weekly check' => array_filter(range(0, 7), static fn (int $i): bool => ! in_array(laid()[$i]->id, $checked, true)),
+        'an instructor in a weekly check' => array_filter(
+            range(0, 7),
+            static fn (int $i): bool => ! in_array(laid()[$i]->id, $checked, true),
+        ),
         default => $may,
     };
     $hidden = array_map(static fn (int $i): int => laid()[$i]->id, array_values(array_diff(range(0, 7), $may)));

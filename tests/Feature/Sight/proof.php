@@ -519,7 +519,11 @@ function checkedOn(object $test): User
     $now = App\Models\Check::query()->orderByDesc('week_on')->firstOrFail()->sitting;
     app(App\Sittings\Actions\HandInReading::class)(tap($now->readings()->with('user', 'case')->firstOrFail(), function (Reading $r): void {
         foreach (Core\Codebook\Codebook::standard()->keys() as $fault) {
-            Call::query()->updateOrCreate(['reading_id' => $r->id, 'fault' => $fault], ['presence' => 'absent', 'confidence' => 70]);
+            Call::query()
+                ->updateOrCreate(
+                    ['reading_id' => $r->id, 'fault' => $fault],
+                    ['presence' => 'absent', 'confidence' => 70],
+                );
         }
     })->fresh(), $user);
     Illuminate\Support\Carbon::setTestNow($was);
@@ -547,7 +551,14 @@ function taughtWith(Recording $first, Recording $later, User $by): void
     $prescribe = app(App\Lessons\Actions\Prescribe::class);
     $draft = $prescribe->see($lessons[0], ['hang-back' => 'now'], ['hang-back'], 'early-recentre', $by);
     $prescribe->choose($draft, 'step-in');
-    $prescribe->write($draft, [...$draft->refresh()->plan, 'cue' => 'Step, then swing'], 'for a reason', null, now()->toDateString(), []);
+    $prescribe->write(
+        $draft,
+        [...$draft->refresh()->plan, 'cue' => 'Step, then swing'],
+        'for a reason',
+        null,
+        now()->toDateString(),
+        [],
+    );
     $prescribe->handOver($draft, $head);
     $draft->refresh();
     $follow = app(App\Lessons\Actions\FollowUpOn::class);
@@ -668,14 +679,21 @@ function parameters(User $user): array
         'view' => ['face-on'],
         'part' => ['stream', 'TP', 'faults'],
         'key' => ['hang-back'],
-        'sitting' => App\Models\PracticeSitting::query()->orderBy('id')->pluck('public_id')->all() ?: [NOTHING['sitting']],
+        'sitting' => App\Models\PracticeSitting::query()
+            ->orderBy('id')
+            ->pluck('public_id')
+            ->all() ?: [NOTHING['sitting']],
         'example' => App\Models\CodebookExample::query()->orderBy('id')->pluck('public_id')->all()
             ?: [NOTHING['example']],
         'rule' => App\Models\ReadinessRule::query()->orderBy('id')->pluck('public_id')->all() ?: [NOTHING['rule']],
         'trial' => App\Models\ReadinessTest::query()->orderBy('id')->pluck('public_id')->all() ?: [NOTHING['trial']],
         'statement' => App\Models\ReadinessDecision::query()->orderBy('id')->pluck('public_id')->all()
             ?: [NOTHING['statement']],
-        'set' => App\Models\ContrastSet::query()->orderBy('id')->limit(2)->pluck('public_id')->all() ?: [NOTHING['set']],
+        'set' => App\Models\ContrastSet::query()
+            ->orderBy('id')
+            ->limit(2)
+            ->pluck('public_id')
+            ->all() ?: [NOTHING['set']],
         'made' => App\Models\MadeSwing::query()->orderBy('id')->limit(2)->pluck('id')->all() ?: [NOTHING['made']],
         'session' => [NOTHING['session']],
         'import' => [NOTHING['import']],

@@ -39,7 +39,9 @@ function mixedConsents(object $test): void
     mt_srand(17);
     foreach (Golfer::query()->orderBy('id')->get() as $golfer) {
         Consent::query()->where('golfer_id', $golfer->id)->delete();
-        $golfer->update(['is_minor' => mt_rand(0, 3) === 0, 'born_year' => [null, 1980, now()->year - 12][mt_rand(0, 2)]]);
+        $golfer->update(
+            ['is_minor' => mt_rand(0, 3) === 0, 'born_year' => [null, 1980, now()->year - 12][mt_rand(0, 2)]],
+        );
         foreach (['lessons', 'staff-training', 'debrief-film', 'teaching-material'] as $scope) {
             foreach (range(1, mt_rand(0, 2)) as $_) {
                 [$from, $to] = $days[mt_rand(0, 1)];
@@ -66,7 +68,8 @@ it('finds a reading in its place as it is found one thing after the other', func
         expect($at->toArray())->toEqual($by->toArray())
             ->and($at->shown())->toEqual($by->shown())
             ->and($at->case->sitting->panelRules())->toEqual($by->case->sitting->panelRules())
-            ->and($at->case->swings->pluck('recording_id')->all())->toBe($by->case->swings->pluck('recording_id')->all())
+            ->and($at->case->swings->pluck('recording_id')->all())
+            ->toBe($by->case->swings->pluck('recording_id')->all())
             ->and($at->isDirty())->toBeFalse()
             ->and($at->case->sitting->isDirty())->toBeFalse();
         $at->case->sitting->opened_at = $by->case->sitting->opened_at;
@@ -84,7 +87,8 @@ it('says of recordings in one statement what the golfers\' own consents say', fu
     $tam->forceFill(['golfer_id' => $golfer->id])->save();
     $recordings = Recording::query()->orderBy('id')->with('golfer.consents')->get();
     $lesson = Lesson::query()->create([
-        'golfer_id' => $golfer->id, 'given_by' => $tam->id, 'held_on' => '2026-11-20', 'complaint' => 'fat', 'asks_feel' => true,
+        'golfer_id' => $golfer->id, 'given_by' => $tam->id, 'held_on' => '2026-11-20', 'complaint' => 'fat',
+        'asks_feel' => true,
     ]);
     $recordings->firstOrFail()->forceFill(['lesson_id' => $lesson->id])->save();
     $recordings[1]->forceFill(['erased_at' => now()])->save();
@@ -156,10 +160,13 @@ it('takes names of faults and drills from the codebook the round was opened with
     $data['lenses'][$lens]['off'] = [...$data['lenses'][$lens]['off'] ?? [], $off];
     unset($data['lenses'][$lens]['rules'][$off], $data['lenses'][$lens]['rules_by_club']);
     $kept = CodebookDocument::fromArray($data);
-    CodebookVersion::query()->create(['version' => $version, 'document' => $kept->toArray(), 'note' => 'A fault less.']);
+    CodebookVersion::query()
+        ->create(['version' => $version, 'document' => $kept->toArray(), 'note' => 'A fault less.']);
     $tam = $this->person('tam');
     $reading = $this->openReading($tam);
-    DB::table('sittings')->where('id', $reading->case->sitting_id)->update(['codebook_version' => $version, 'lens' => $lens]);
+    DB::table('sittings')
+        ->where('id', $reading->case->sitting_id)
+        ->update(['codebook_version' => $version, 'lens' => $lens]);
     $names = $kept->names($lens);
     foreach (array_keys($document->toArray()['faults']) as $fault) {
         $counts = isset($kept->under($lens)->faults[$fault]);
@@ -181,7 +188,8 @@ it('tells who else changed a sheet since, and not what was long before', functio
     $send = fn (string $writer, array ...$changes) => $this->postJson("/read/$reading->public_id/changes", [
         'writer' => $writer,
         'changes' => array_map(static fn (array $c): array => [
-            'id' => $c[0], 'target' => $c[1], 'value' => $c[2], 'base' => $c[3], 'at' => 1, ...isset($c[4]) ? ['writer' => $c[4]] : [],
+            'id' => $c[0], 'target' => $c[1], 'value' => $c[2], 'base' => $c[3], 'at' => 1,
+            ...isset($c[4]) ? ['writer' => $c[4]] : [],
         ], $changes),
     ])->assertOk();
     $absent = ['presence' => 'absent'];
@@ -191,10 +199,13 @@ it('tells who else changed a sheet since, and not what was long before', functio
         ->assertJsonPath('others', false)->assertJsonPath('refused', []);
     // The first has not seen the second's call, and wants the same place: refused, the rest taken.
     $send('w-first-window', ['c-first-3', 'call:sway', null, 2], ['c-first-4', 'cue', 'b', 2])
-        ->assertJsonPath('others', true)->assertJsonPath('refused.0.id', 'c-first-3')->assertJsonPath('applied', ['c-first-4']);
+        ->assertJsonPath('others', true)
+        ->assertJsonPath('refused.0.id', 'c-first-3')
+        ->assertJsonPath('applied', ['c-first-4']);
     // Time tells of nobody else; sent again it counts once.
     $send('w-third-window', ['c-third-1', 'time', 4000, 4])->assertJsonPath('others', false);
-    $send('w-third-window', ['c-third-1', 'time', 4000, 4], ['c-third-2', 'cue', 'c', 4])->assertJsonPath('others', false);
+    $send('w-third-window', ['c-third-1', 'time', 4000, 4], ['c-third-2', 'cue', 'c', 4])
+        ->assertJsonPath('others', false);
     expect($reading->refresh()->active_ms)->toBe(4000)->and($reading->cue)->toBe('c');
     // What a window sends on for another counts as the other's.
     $send('w-third-window', ['c-other-1', 'cue', 'd', 5, 'w-fourth-window'])->assertJsonPath('others', true);
@@ -222,7 +233,13 @@ it('lays beside a sheet in one statement what the models say one after the other
         foreach ([null, now()->addDay(), now()->subDay()] as $n => $ended) {
             if (($i + $n) % 3 !== 0) {
                 $golfer->limitsInForce()->create(
-                    ['region' => 'ankle', 'side' => 'lead', 'severity' => 'careful', 'since' => '2026-01-05', 'ended_on' => $ended],
+                    [
+                        'region' => 'ankle',
+                        'side' => 'lead',
+                        'severity' => 'careful',
+                        'since' => '2026-01-05',
+                        'ended_on' => $ended,
+                    ],
                 );
             }
         }

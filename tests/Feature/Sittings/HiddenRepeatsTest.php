@@ -302,7 +302,10 @@ it(
             $right = static fn (array $guess): bool => $of[$guess[0]] === $of[$guess[1]];
             $hits += count(array_filter(guesses($shown, 2), $right));
             $pairs = array_sum(
-                array_map(static fn (int $i): int => max(0, count($order) - $i - Deal::BETWEEN - 1), array_keys($order)),
+                array_map(
+                    static fn (int $i): int => max(0, count($order) - $i - Deal::BETWEEN - 1),
+                    array_keys($order),
+                ),
             );
             $expected += (2 * 2) / $pairs;
             $variance += 2 * (2 / $pairs) * (1 - 2 / $pairs);

@@ -128,6 +128,9 @@ it('opens the second look although the swing still lies in an open round, dealt 
     $this->post("/own/$mine->public_id")->assertRedirect();
     $reading = Reading::query()->latest('id')->firstOrFail();
     app(HandInReading::class)(called($reading), $tam);
-    $second = Reading::query()->where('sitting_case_id', $reading->sitting_case_id)->where('stage', Stage::Reveal)->sole();
+    $second = Reading::query()
+        ->where('sitting_case_id', $reading->sitting_case_id)
+        ->where('stage', Stage::Reveal)
+        ->sole();
     $this->get("/read/$second->public_id")->assertOk()->assertSee('class="outcome"', false);
 });

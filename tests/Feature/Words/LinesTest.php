@@ -11,7 +11,11 @@ it('has every line that a page, an action or a view asks for by name', function 
             $text = (string) file_get_contents($file->getPathname());
             // Only names that stand there whole; what is put together from a code is asked for where that code is
             // known.
-            preg_match_all('/(?:__|trans_choice|@lang)\(\s*\'([a-z][a-z0-9_-]*(?:\.[a-z0-9_-]+)+)\'\s*[,)]/', $text, $found);
+            preg_match_all(
+                '/(?:__|trans_choice|@lang)\(\s*\'([a-z][a-z0-9_-]*(?:\.[a-z0-9_-]+)+)\'\s*[,)]/',
+                $text,
+                $found,
+            );
             foreach (array_unique($found[1]) as $line) {
                 expect(Lang::has($line))->toBeTrue("{$file->getPathname()} asks for $line");
                 $asked++;

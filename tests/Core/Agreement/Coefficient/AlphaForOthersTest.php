@@ -15,8 +15,14 @@ use Core\Chance\Chance;
  *
  * @param  float  $severity  SD between readers
  */
-function gradedTable(string $seed, int $readers, int $cases, Scale $scale, float $severity = 0.8, float $missing = 0.0): ItemTable
-{
+function gradedTable(
+    string $seed,
+    int $readers,
+    int $cases,
+    Scale $scale,
+    float $severity = 0.8,
+    float $missing = 0.0,
+): ItemTable {
     $c = new Chance($seed);
     $true = array_map(static fn (): float => 1.4 * $c->normal(), range(1, $cases));
     $columns = [];
@@ -25,7 +31,9 @@ function gradedTable(string $seed, int $readers, int $cases, Scale $scale, float
         $columns[] = array_map(static function (float $t) use ($c, $lean, $missing): int {
             $v = $t + $lean + 0.7 * $c->normal();
 
-            return $c->uniform() < $missing ? ItemTable::MISSING : (int) ($v > -1.0) + (int) ($v > 0.0) + (int) ($v > 1.0);
+            return $c->uniform() < $missing
+                ? ItemTable::MISSING
+                : (int) ($v > -1.0) + (int) ($v > 0.0) + (int) ($v > 1.0);
         }, $true);
     }
 
@@ -86,7 +94,10 @@ it('says the same of readers like these on two grades, whether grades are ranks 
     $two = static function (Scale $scale): Figure {
         $table = gradedTable('two grades', 6, 25, $scale, missing: 0.1);
         $columns = array_map(
-            static fn (array $column): array => array_map(static fn (int $k): int => $k < 0 ? $k : intdiv($k, 2), $column),
+            static fn (array $column): array => array_map(
+                static fn (int $k): int => $k < 0 ? $k : intdiv($k, 2),
+                $column,
+            ),
             $table->columns,
         );
 

@@ -153,7 +153,10 @@ function twoRoundsOfCalls(string $seed, float $moved, int $shared = 8): array
     $c = new Chance($seed);
     $out = [[], []];
     $readers = array_map(static fn (): float => 0.5 * $c->normal(), range(1, 8));
-    $cases = array_map(static fn (int $k): float => 0.7 * $c->normal() - ($k >= 20 ? 0.8 : 0.0), range(0, 39 - $shared));
+    $cases = array_map(
+        static fn (int $k): float => 0.7 * $c->normal() - ($k >= 20 ? 0.8 : 0.0),
+        range(0, 39 - $shared),
+    );
     foreach ([range(0, 19), range(20 - $shared, 39 - $shared)] as $round => $own) {
         foreach ($readers as $r => $a) {
             foreach ($own as $k) {

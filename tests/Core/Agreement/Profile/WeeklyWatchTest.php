@@ -81,7 +81,13 @@ it('takes nobody for moved because somebody else has, however few they are', fun
         }
         $watches = StaffWatch::of($cases, $run, 4999);
         $found += $watches[1]->isBeyond() ? 1 : 0;
-        $blamed += count(array_filter($watches, fn (WeeklyWatch $w, int $r): bool => $r !== 1 && $w->isBeyond(), ARRAY_FILTER_USE_BOTH));
+        $blamed += count(
+            array_filter(
+                $watches,
+                fn (WeeklyWatch $w, int $r): bool => $r !== 1 && $w->isBeyond(),
+                ARRAY_FILTER_USE_BOTH,
+            ),
+        );
     }
     // At one look an unchanging reader is blamed once in a thousand.
     expect($found)->toBe(many(8, 60))->and($blamed)->toBe(0);

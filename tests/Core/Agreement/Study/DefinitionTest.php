@@ -79,7 +79,8 @@ it('hardly ever names a confusion where there is none', function () {
 });
 
 it('says what the whole interval says, and else that it cannot be said', function (?Figure $f, int $contested, array $is) {
-    expect(proposed(definition($f, 28, $contested)))->toBe(array_map(static fn (Proposal $p): string => $p->value, $is));
+    expect(proposed(definition($f, 28, $contested)))
+        ->toBe(array_map(static fn (Proposal $p): string => $p->value, $is));
 })->with([
     'holds' => [$figure(0.8, 0.6, 0.95), 3, [Proposal::Holds]],
     'at the line' => [$figure(0.7, 0.5, 0.9), 3, [Proposal::Holds]],

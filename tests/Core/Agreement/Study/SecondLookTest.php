@@ -4,8 +4,14 @@ use Core\Agreement\Study\SecondLookStudy;
 use Core\Chance\Chance;
 
 /** @return array{golfer: string, rater: string, item: string, blind: string, after: string, truth: string, n: int} */
-function lookedAgain(string $golfer, string $blind, string $after, string $truth, int $n = 1, string $rater = 'r'): array
-{
+function lookedAgain(
+    string $golfer,
+    string $blind,
+    string $after,
+    string $truth,
+    int $n = 1,
+    string $rater = 'r',
+): array {
     return compact('golfer', 'rater', 'blind', 'after', 'truth', 'n') + ['item' => 'sway'];
 }
 
@@ -24,7 +30,8 @@ it('counts what changed, and what of it went toward the key and what away', func
         ->and([$all->scored, $all->toward, $all->away])->toBe([13, 4, 1])
         ->and($all->gain->estimate)->toEqualWithDelta(3 / 13, 1e-12)
         // By hand: without a 0/5, without b 3/10, without c 3/11; (2/3) Σ (θ − θ)².
-        ->and($all->gain->se)->toEqualWithDelta(sqrt(2 / 3 * ((3 / 13) ** 2 + (3 / 13 - 0.3) ** 2 + (3 / 13 - 3 / 11) ** 2)), 1e-12);
+        ->and($all->gain->se)
+        ->toEqualWithDelta(sqrt(2 / 3 * ((3 / 13) ** 2 + (3 / 13 - 0.3) ** 2 + (3 / 13 - 3 / 11) ** 2)), 1e-12);
 });
 
 it('says nothing of how far chance reaches where nothing changed, and nothing at all of nothing', function () {
