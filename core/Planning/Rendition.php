@@ -98,6 +98,14 @@ final readonly class Rendition
         );
     }
 
+    /** Whether so little stands ahead of address that every rendition shows it: by a gap, where it begins before. */
+    public static function isShort(float $t0, StationTimes $stations): bool
+    {
+        $address = $stations->t(Station::Address);
+
+        return $address === null || $address - $t0 < self::AHEAD[0];
+    }
+
     /** A time on the recording's clock from one on this clock, s. */
     public function toRecording(float $t): float
     {

@@ -68,9 +68,9 @@ return [
         'title' => 'Shown twice, and known again',
         'says' => '{1} One of the :of swings shown twice has nothing like it in this round: :swings.'
             .'|[2,*] :count of the :of swings shown twice have nothing like them in this round: :swings.',
-        'instead' => 'Whoever notes what stands beside a swing – club and shape, hand and limits, device and film – '
-            .'knows it again without looking at it. Plan the round with another swing of the same kind beside each, or '
-            .'have others come twice.',
+        'instead' => 'Whoever notes what stands beside a swing – club and shape, hand and limits, device and film, a '
+            .'recording that begins at address – knows it again without looking at it. Plan the round with another '
+            .'swing of the same kind beside each, or have others come twice.',
     ],
     'exposed' => [
         'title' => 'Read by people who had seen the answer',

@@ -8,12 +8,13 @@ use App\Models\Film;
 use App\Models\Recording;
 use App\Models\SittingCase;
 use App\Words\Term;
+use Core\Planning\Rendition;
 use Illuminate\Database\Eloquent\Collection;
 
 /**
  * Which of the swings that come twice have nothing like them in their round: a reader who writes down what stands
- * beside a swing – club and shape, the golfer's hand and limits, the device, the film's size – finds them again without
- * looking at it.
+ * beside a swing – club and shape, the golfer's hand and limits, the device, the film's size, hardly anything ahead of
+ * address – finds them again without looking at it.
  */
 final class ToldApart
 {
@@ -27,7 +28,7 @@ final class ToldApart
         if ($twice->isEmpty()) {
             return [];
         }
-        $cases->loadMissing(['recording.films', 'recording.golfer.limitsInForce']);
+        $cases->loadMissing(['recording.films', 'recording.stations', 'recording.golfer.limitsInForce']);
         /** @var array<string, list<int>> $alike recordings by their facts */
         $alike = [];
         foreach ($cases as $case) {
@@ -45,7 +46,7 @@ final class ToldApart
         return "{$case->kind->value}|".Term::shownOf($case).'|'.self::beside($case->recording);
     }
 
-    /** All that is told of a swing beside it; its films, its golfer and the limits in force are at hand. */
+    /** All that is told of a swing beside it; its films, stations, golfer and the limits in force are at hand. */
     public static function beside(Recording $recording): string
     {
         $films = $recording->films
@@ -55,7 +56,8 @@ final class ToldApart
 
         return implode('|', [
             $recording->golfer->handedness, $recording->club, $recording->swing, $recording->shape,
-            Term::limits($recording->golfer), $recording->device_class, ...$films,
+            Term::limits($recording->golfer), $recording->device_class,
+            Rendition::isShort($recording->t0, $recording->stationTimes()) ? 'short' : '', ...$films,
         ]);
     }
 }

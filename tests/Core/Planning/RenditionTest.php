@@ -96,6 +96,13 @@ it('tells no station of two renditions at one time, however little stands ahead 
     }
 });
 
+it('knows a recording that every rendition would show to be short', function () {
+    foreach ([[0.0, 0.1, true], [0.0, 0.1999, true], [0.0, 0.2001, false], [0.5, 0.6, true], [-0.4, 0.1, false]] as [$t0, $address, $short]) {
+        expect(Rendition::isShort($t0, stations(['AD' => $address])))->toBe($short);
+    }
+    expect(Rendition::isShort(0.0, Core\Motion\StationTimes::fromTimes([])))->toBeTrue();
+});
+
 it('tells no rate that was measured, and keeps the curves', function () {
     $swing = Swing::simulated(new GolferSpec('odd rate', device: DeviceClass::Mat));
     $trace = $swing->trace;

@@ -404,6 +404,11 @@ it('tells whoever plans which swings would be known again by what stands beside 
     expect($page())->toContain('One of the 2 swings shown twice has nothing like it')->toContain('7-iron');
     $twice[1]->update(['shape' => 'draw']);
     expect($page())->toContain("2 of the 2 swings shown twice $says");
+    $twice[1]->update(['shape' => $twice[0]->shape]);
+    expect($page())->toContain('One of the 2 swings shown twice');
+    // One that begins at address is seen to do so, wherever it stands.
+    $twice[1]->update(['t0' => $twice[1]->load('stations')->stationTimes()->t(Core\Motion\Station::Address) - 0.1]);
+    expect($page())->toContain("2 of the 2 swings shown twice $says");
     // Another swing of the same kind hides it.
     $other = Recording::query()->whereKey(array_diff($ids, $twice->pluck('id')->all()))->firstOrFail();
     $other->update(['club' => '7-iron']);
