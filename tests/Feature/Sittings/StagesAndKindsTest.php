@@ -297,7 +297,7 @@ it('wants to hear of a pair whether it became better, and keeps it', function ()
         ->get("/read/{$reading->public_id}")
         ->assertOk()
         ->assertSee('before and after')
-        ->assertSee('name="trend-sway"', false);
+        ->assertSee('name="trend"', false);
     $sheet = $this->sheet(['sway']);
     $sheet['call:sway']['pins'] = [['on' => 'film', 't' => 1.2, 'swing' => 2]];
     $this->postJson("/read/{$reading->public_id}/changes", $this->changes($sheet))->assertJsonPath('refused', []);
