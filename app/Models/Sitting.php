@@ -26,6 +26,7 @@ use Illuminate\Support\Facades\DB;
  *     crossed?: bool, reserved?: bool}
  *
  * @property int $id
+ * @property int $created_by  who planned it
  * @property string $public_id
  * @property string $name
  * @property SittingKind $kind

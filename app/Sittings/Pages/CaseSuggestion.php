@@ -77,7 +77,10 @@ final readonly class CaseSuggestion
      */
     private function candidates(KeyVersion $key, User $user, Codebook $codebook): array
     {
-        $recordings = $this->onlookers->of($user)->readable()->with(['golfer.limitsInForce', 'films', 'stations'])->orderBy('id');
+        $recordings = $this->onlookers->of($user)
+            ->readable()
+            ->with(['golfer.limitsInForce', 'films', 'stations'])
+            ->orderBy('id');
         $rows = DB::table('key_entries')
             ->join('cases', 'cases.id', '=', 'key_entries.case_id')
             ->join('case_swings', 'case_swings.case_id', '=', 'cases.id')

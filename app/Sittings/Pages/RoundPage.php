@@ -54,6 +54,11 @@ final readonly class RoundPage
             static fn (CaseSwing $s): bool => $onlooker->sees($s->recording_id, Thing::Context),
         ));
         $held = $round->cases->count() - $seen->count();
+        // Who is to read what somebody else planned is not told what comes twice.
+        $isRead = in_array($round->state, [SittingState::Draft, SittingState::Open], true);
+        if ($isRead && $round->created_by !== $user->id && $round->members->contains($user)) {
+            $seen = $seen->where('occasion', 1);
+        }
         // Made from everybody's calls: a head coach who reads here waits like the others.
         $bias = $onlooker->withheld($round) === null ? $this->bias->of($round) : null;
         $work = $this->works->newest($round, WorkKind::Open, WorkKind::Key, WorkKind::Publish);

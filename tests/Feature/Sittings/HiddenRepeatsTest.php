@@ -6,6 +6,8 @@ use App\Models\Recording;
 use App\Models\Rendition;
 use App\Models\Sitting;
 use App\Models\SittingCase;
+use App\Models\User;
+use App\Sight\Onlookers;
 use App\Sittings\Actions\MakeRenditions;
 use App\Sittings\Actions\OpenRound;
 use App\Sittings\Actions\PlanRound;
@@ -416,4 +418,26 @@ it('tells whoever plans which swings would be known again by what stands beside 
     // Where nothing can be changed any more nothing is told of it.
     app(OpenRound::class)($round, $head);
     expect($page())->not->toContain('Shown twice, and known again');
+});
+
+it('shows a head coach who is to read what another one planned no swing twice', function () {
+    $head = $this->headCoach();
+    $reader = $this->person('odile');
+    $reader->forceFill(['role' => 'head-coach', 'on_panel' => true])->save();
+    $ids = alike(22);
+    $round = app(PlanRound::class)(
+        'Both', SittingKind::Panel, $ids, [$reader->id], 'both', $head,
+        repeats: [$ids[0], $ids[1]], waits: false,
+    );
+    Recording::query()->whereKey($ids[0])->update(['club' => '7-iron']);
+    $cases = function (User $who) use ($round): array {
+        app(Onlookers::class)->forget();
+        $page = $this->actingAs($who)->get("/rounds/$round->public_id")->assertOk()->getContent();
+
+        return [substr_count($page, ', 7-iron</a>'), substr_count($page, '/bench/'), str_contains($page, 'known again')];
+    };
+    expect($cases($head))->toBe([2, 24, true])->and($cases($reader))->toBe([1, 22, false]);
+    app(OpenRound::class)($round, $head);
+    // Once it is open nothing of it is told to who has still to read it.
+    expect($cases($head))->toBe([2, 24, false])->and($cases($reader))->toBe([0, 0, false]);
 });
