@@ -102,7 +102,7 @@ final class Golfer extends Row
 
     /**
      * Whether a row of consents holds today, in a statement that has its golfer beside it. A minor's consent without a
-     * guardian is none. Asks for the two values of coveredOn().
+     * guardian is none. Asks for the two values of coveredOn(). The function agreed_for_sheets says the same of sheets.
      */
     public const COVERED = 'consents.golfer_id = golfers.id and consents.withdrawn_at is null
         and consents.expires_on >= ? and (consents.guardian is not null or (golfers.is_minor = false
